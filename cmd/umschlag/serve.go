@@ -1,0 +1,124 @@
+package main
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"io"
+	"log/slog"
+	"os"
+	"path/filepath"
+	"strings"
+	"time"
+
+	"github.com/spf13/cobra"
+
+	"umschlag/demo"
+	"umschlag/store"
+	"umschlag/web"
+)
+
+const defaultListen = "127.0.0.1:8437"
+
+type serveFlags struct {
+	listen  string
+	keyFile string
+	hosts   []string
+}
+
+func (f *serveFlags) add(cmd *cobra.Command) {
+	cmd.Flags().StringVar(&f.listen, "listen", defaultListen, "address to listen on")
+	cmd.Flags().StringVar(&f.keyFile, "access-key-file", "", "file with the access key; needed on any address but loopback")
+	cmd.Flags().StringSliceVar(&f.hosts, "host", nil, "further host name the app is called by")
+}
+
+func serveCommand() *cobra.Command {
+	var f serveFlags
+	var data string
+	cmd := &cobra.Command{Use: "serve", Short: "Serve the app with the data in a directory", Args: cobra.NoArgs,
+		RunE: func(cmd *cobra.Command, _ []string) error {
+			if err := os.MkdirAll(data, 0o700); err != nil {
+				return err
+			}
+			return serve(cmd.Context(), cmd.OutOrStdout(), f, data, nil)
+		}}
+	f.add(cmd)
+	cmd.Flags().StringVar(&data, "data", "", "directory of the database")
+	_ = cmd.MarkFlagRequired("data") // the flag was made on the line above
+	return cmd
+}
+
+func demoCommand() *cobra.Command {
+	var f serveFlags
+	cmd := &cobra.Command{Use: "demo", Short: "Serve the app with a fresh copy of the demo data", Args: cobra.NoArgs,
+		RunE: func(cmd *cobra.Command, _ []string) error {
+			dir, err := os.MkdirTemp("", "umschlag-demo-")
+			if err != nil {
+				return err
+			}
+			return errors.Join(serve(cmd.Context(), cmd.OutOrStdout(), f, dir, demo.Fill), os.RemoveAll(dir))
+		}}
+	f.add(cmd)
+	return cmd
+}
+
+// serve opens the store, fills it when told to, and answers until ctx is done.
+func serve(ctx context.Context, out io.Writer, f serveFlags, dir string, fill func(context.Context, *store.Store) error) (err error) {
+	key, err := readKey(f.keyFile)
+	if err != nil {
+		return err
+	}
+	s, err := store.Open(ctx, dir, time.Now)
+	if err != nil {
+		return err
+	}
+	defer func() { err = errors.Join(err, s.Close()) }()
+	if fill != nil {
+		if err := fill(ctx, s); err != nil {
+			return fmt.Errorf("fill with the demo data: %w", err)
+		}
+	}
+	l, err := web.Listen(ctx, f.listen, key)
+	if err != nil {
+		return err
+	}
+	_, _ = fmt.Fprintf(out, "Umschlag is open at http://%s\n", l.Addr()) // a closed terminal must not stop the server
+	log := slog.New(slog.NewTextHandler(os.Stderr, &slog.HandlerOptions{Level: slog.LevelWarn}))
+	return web.Serve(ctx, l, web.New(web.Config{Store: s, Log: log, Hosts: f.hosts, AccessKey: key}))
+}
+
+// readKey reads the access key; it stands in a file so that it is in no list of
+// running commands.
+func readKey(name string) (string, error) {
+	if name == "" {
+		return "", nil
+	}
+	data, err := os.ReadFile(filepath.Clean(name))
+	if err != nil {
+		return "", fmt.Errorf("read the access key: %w", err)
+	}
+	key := strings.TrimSpace(string(data))
+	if len(key) < 12 {
+		return "", errors.New("the access key is too short: use at least 12 characters")
+	}
+	return key, nil
+}
+
+func backupCommand() *cobra.Command {
+	var data string
+	cmd := &cobra.Command{Use: "backup FILE", Short: "Write a copy of the database to a new file, also while the app runs", Args: cobra.ExactArgs(1),
+		RunE: func(cmd *cobra.Command, args []string) (err error) {
+			if _, err := os.Stat(filepath.Join(data, store.FileName)); err != nil {
+				return fmt.Errorf("no database to back up: %w", err)
+			}
+			s, err := store.Open(cmd.Context(), data, time.Now)
+			if err != nil {
+				return err
+			}
+			defer func() { err = errors.Join(err, s.Close()) }()
+			return s.Backup(cmd.Context(), args[0])
+		}}
+	cmd.Flags().StringVar(&data, "data", "", "directory of the database")
+	_ = cmd.MarkFlagRequired("data") // the flag was made on the line above
+	return cmd
+}

@@ -1,0 +1,186 @@
+// Package lay knows how pieces lie on a cloth and how much of it that takes.
+//
+// The lay is of the rotary school: strips are cut all the way across the cloth
+// and pieces are cut out of the strips. Grain is kept: a panel stands as it will
+// stand on the cover; only patches and borders on a print without direction are
+// turned, so that they come from narrow strips.
+package lay
+
+import (
+	"cmp"
+	"fmt"
+	"slices"
+
+	"umschlag/core/finding"
+	"umschlag/core/length"
+)
+
+// EndSquaring is what squaring the end of a cloth takes. Common practice.
+const EndSquaring = length.Inch / 2
+
+// Item is one kind of rectangle to be cut from a cloth.
+type Item struct {
+	// Cut is the index of the cut in the reckoning.
+	Cut           int
+	Width, Height length.Length
+	Count         int
+	// MayTurn allows a quarter turn.
+	MayTurn bool
+}
+
+// Placed is one rectangle on the cloth. X goes across the width from the left
+// selvedge, Y along the length from the squared end.
+type Placed struct {
+	Cut           int
+	X, Y          length.Length
+	Width, Height length.Length
+	Turned        bool
+	// Strip is the number of the strip it is cut from, from 1.
+	Strip int
+}
+
+// Strip is one cut all the way across the cloth.
+type Strip struct {
+	// Y is where the strip begins, Height the ruler setting.
+	Y, Height length.Length
+	// Used is how far across the strip is used.
+	Used length.Length
+}
+
+// Lay is a cloth laid out.
+type Lay struct {
+	// Width is the usable width, Length what is used along the cloth.
+	Width, Length length.Length
+	Placed        []Placed
+	Strips        []Strip
+	// Bound is a length no lay can be shorter than: the area over the width,
+	// or the piece that is tallest however it lies.
+	Bound length.Length
+}
+
+// piece is one rectangle before it is placed.
+type piece struct {
+	item   int
+	w, h   length.Length
+	turned bool
+}
+
+// Of lays items on a cloth of the usable width. Items wider than the cloth
+// are left out and named by their cuts.
+func Of(items []Item, usable length.Length) (Lay, []int) {
+	var best Lay
+	var out []int
+	for i, stand := range []func(Item, length.Length) (piece, bool){narrow, upright} {
+		pieces, over := stood(items, usable, stand)
+		l := strips(items, pieces, usable)
+		if i == 0 || l.Length < best.Length {
+			best, out = l, over
+		}
+	}
+	best.Bound = bound(items, out, usable)
+	return best, out
+}
+
+// narrow turns what may be turned so that it lies across the cloth.
+func narrow(it Item, usable length.Length) (piece, bool) {
+	if it.MayTurn && it.Height > it.Width && it.Height <= usable {
+		return piece{w: it.Height, h: it.Width, turned: true}, true
+	}
+	return upright(it, usable)
+}
+
+// upright keeps what stands, and turns only what would not fit otherwise.
+func upright(it Item, usable length.Length) (piece, bool) {
+	if it.Width <= usable {
+		return piece{w: it.Width, h: it.Height}, true
+	}
+	if it.MayTurn && it.Height <= usable {
+		return piece{w: it.Height, h: it.Width, turned: true}, true
+	}
+	return piece{}, false
+}
+
+func stood(items []Item, usable length.Length, stand func(Item, length.Length) (piece, bool)) (pieces []piece, over []int) {
+	for i, it := range items {
+		p, fits := stand(it, usable)
+		if !fits {
+			over = append(over, it.Cut)
+			continue
+		}
+		p.item = i
+		for range it.Count {
+			pieces = append(pieces, p)
+		}
+	}
+	return pieces, over
+}
+
+// strips fills strips with pieces, the tallest first, each piece into the
+// first strip that has room for it.
+func strips(items []Item, pieces []piece, usable length.Length) Lay {
+	slices.SortStableFunc(pieces, func(a, b piece) int {
+		return cmp.Or(cmp.Compare(b.h, a.h), cmp.Compare(b.w, a.w), cmp.Compare(a.item, b.item))
+	})
+	l := Lay{Width: usable}
+	for _, p := range pieces {
+		s := l.room(p)
+		if s < 0 {
+			l.Strips = append(l.Strips, Strip{Y: l.Length, Height: p.h})
+			l.Length += p.h
+			s = len(l.Strips) - 1
+		}
+		strip := &l.Strips[s]
+		l.Placed = append(l.Placed, Placed{Cut: items[p.item].Cut, X: strip.Used, Y: strip.Y, Width: p.w, Height: p.h, Turned: p.turned, Strip: s + 1})
+		strip.Used += p.w
+	}
+	return l
+}
+
+// room is the first strip that takes p, or −1.
+func (l *Lay) room(p piece) int {
+	return slices.IndexFunc(l.Strips, func(s Strip) bool { return p.h <= s.Height && s.Used+p.w <= l.Width })
+}
+
+func bound(items []Item, out []int, usable length.Length) length.Length {
+	var area float64
+	var tallest length.Length
+	for _, it := range items {
+		if slices.Contains(out, it.Cut) || it.Count == 0 {
+			continue
+		}
+		area += float64(it.Count) * it.Width.Float() * it.Height.Float()
+		low := it.Height
+		if it.MayTurn && it.Height <= usable {
+			low = min(low, it.Width)
+		}
+		tallest = max(tallest, low)
+	}
+	if usable <= 0 {
+		return tallest
+	}
+	return max(tallest, length.FromFloat(area/usable.Float()))
+}
+
+// Need is the length to have, squaring and shrinkage added to what the lay
+// uses. shrink is a share of 1.
+func Need(l Lay, shrink float64) length.Length {
+	if l.Length == 0 {
+		return 0
+	}
+	return length.FromFloat((l.Length + EndSquaring).Float() / (1 - shrink))
+}
+
+// Buy is need as it is sold: in eighths of a yard, or in steps of 10 cm.
+func Buy(need length.Length, unit length.Unit) length.Length {
+	if unit == length.Inches {
+		return need.Ceil(length.Yard / 8)
+	}
+	return need.Ceil(10 * length.Centimetre)
+}
+
+// TooWide is the finding for a piece no cloth is wide enough for.
+func TooWide(about, piece, cloth string, width, usable length.Length, style length.Style) finding.Finding {
+	return finding.Finding{Level: finding.Stop, Code: "piece-too-wide", About: about,
+		Text:   fmt.Sprintf("%s is %s wide, and %s has %s between its selvedges.", piece, style.Text(width), cloth, style.Text(usable)),
+		Remedy: "Choose a wider cloth, or one whose print may be turned."}
+}

@@ -1,0 +1,80 @@
+// Package layers knows what lies under a face and what quilting does to it: the
+// oversize a panel is cut with, so that it can be trimmed square to its size
+// after quilting has pulled it in.
+package layers
+
+import (
+	"fmt"
+
+	"umschlag/core/finding"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/sum"
+)
+
+// Chain is one panel from its trimmed size outwards.
+type Chain struct {
+	// Trimmed size, with seam allowances: what is joined to other pieces.
+	Trimmed sum.Size
+	// Top before quilting: trimmed, plus the margin, over what quilting leaves.
+	Top sum.Size
+	// Under is the size of batting and lining; empty without either.
+	Under sum.Size
+	// Margin on each side, trimmed after quilting.
+	Margin length.Length
+	// TakeUp planned with.
+	TakeUp TakeUp
+	// Batting, nil without; Lining, empty without.
+	Batting *plan.Batting
+	Lining  string
+}
+
+// Of is the chain of a piece whose panel is trimmed to the given size. path is
+// where the piece stands in the plan.
+func Of(path string, q plan.Piece, trimmed sum.Size, step length.Length) (Chain, finding.List) {
+	t, found := takeUp(path, q)
+	if !q.Quilted() {
+		t = TakeUp{}
+	}
+	c := Chain{Trimmed: trimmed, Margin: q.Margin(), TakeUp: t}
+	wide := trimmed.Between(sum.Squaring, "trimmed off after quilting", c.Margin)
+	c.Top = sum.Size{Width: beforeQuilting(wide.Width, t.Across), Height: beforeQuilting(wide.Height, t.Along)}
+	if q.Quilted() && (q.Layers == nil || q.Layers.Batting == nil || q.Layers.Batting.Count == 0) {
+		found.Add(finding.Note, "no-batting", path+"/layers",
+			"Lines of quilting without batting hold the layers, but puff nothing and pull in nothing.", "")
+	}
+	c.under(q.Layers, step)
+	return c, found
+}
+
+// SewnAs is the chain of a top that came out otherwise than planned and was
+// accepted: trimmed to what it allows.
+func (c Chain) SewnAs(trimmed, top sum.Size, l *plan.Layers, step length.Length) Chain {
+	c.Trimmed, c.Top, c.Under = trimmed, top, sum.Size{}
+	c.under(l, step)
+	return c
+}
+
+// under sizes batting and lining.
+func (c *Chain) under(l *plan.Layers, step length.Length) {
+	if l == nil {
+		return
+	}
+	s := l.Settle()
+	if s.Batting != nil && s.Batting.Count > 0 {
+		c.Batting = s.Batting
+	}
+	c.Lining = s.Lining
+	if c.Batting != nil || c.Lining != "" {
+		c.Under = c.Top.Between(sum.Overhang, "overhang", *s.Overhang).UpTo(step)
+	}
+}
+
+// beforeQuilting adds what quilting will take, half at each end: the size over
+// (1 − t). The amount is rounded to an even number of nanometres, so that the
+// halves are equal.
+func beforeQuilting(s sum.Sum, t float64) sum.Sum {
+	total := s.Total()
+	takes := length.FromFloat(total.Float()/(1-t)) - total
+	return s.Between(sum.TakeUp, fmt.Sprintf("quilting takes %.2f %%", 100*t), (takes+takes%2)/2)
+}

@@ -1,0 +1,152 @@
+package plan
+
+import (
+	"slices"
+
+	"umschlag/core/length"
+)
+
+// The closed sets of words a plan uses. Each type lists its words once, in
+// Values; reading, the schema and the user interface take them from there.
+type (
+	// ObjectKind is what gets covered.
+	ObjectKind string
+	// CoverKind is the construction of the cover.
+	CoverKind string
+	// Fill of a form.
+	Fill string
+	// FoundEdge says whether a found panel includes its seam side.
+	FoundEdge string
+	// CornerKind is the shape of corners.
+	CornerKind string
+	// BottomFinish of a hood.
+	BottomFinish string
+	// FlapStyle of a jacket.
+	FlapStyle string
+	// FaceKind is the construction of a face.
+	FaceKind string
+	// Setting of a grid.
+	Setting string
+	// OrderKind of cloths in a grid.
+	OrderKind string
+	// BorderCorner is how borders meet.
+	BorderCorner string
+	// Direction of strips and gathers.
+	Direction string
+	// TakeUpFrom is the source of a take-up figure.
+	TakeUpFrom string
+	// Absorb is what takes the quilting margin up.
+	Absorb string
+	// BackKind is the closure.
+	BackKind string
+	// ZipPlace of a zip.
+	ZipPlace string
+	// InsideFinish of seam allowances.
+	InsideFinish string
+	// Grain of strips.
+	Grain string
+	// FittingKind is the kind of fitting.
+	FittingKind string
+	// EdgeName of a piece.
+	EdgeName string
+	// Print direction of a cloth.
+	Print string
+	// Motif of a drawn cloth.
+	Motif string
+)
+
+// The words that the reckoning itself asks about.
+const (
+	Form   ObjectKind = "form"
+	Box    ObjectKind = "box"
+	Book   ObjectKind = "book"
+	Flat   ObjectKind = "flat"
+	Found  ObjectKind = "found"
+	Common            = "*" // the piece name that stands for all
+
+	Cushion CoverKind = "cushion"
+
+	PlainFace FaceKind = "plain"
+	GridFace  FaceKind = "grid"
+
+	Straight  Setting   = "straight"
+	Alternate OrderKind = "alternate"
+	Scrap     OrderKind = "scrap"
+	Rows      OrderKind = "rows"
+
+	Butted BorderCorner = "butted"
+
+	Estimate   TakeUpFrom = "estimate"
+	FromSample TakeUpFrom = "sample"
+	Given      TakeUpFrom = "given"
+
+	AbsorbBorder Absorb = "border"
+	AbsorbPatch  Absorb = "patch"
+	AbsorbAccept Absorb = "accept"
+
+	Envelope BackKind = "envelope"
+
+	SquareCorners CornerKind = "square"
+
+	PlainPrint Print = "plain"
+	AllOver    Print = "all-over"
+	TwoWay     Print = "two-way"
+	OneWay     Print = "one-way"
+)
+
+// Values lists the words of each set, the usual one first.
+func (ObjectKind) Values() []string   { return []string{"form", "box", "book", "flat", "found"} }
+func (Fill) Values() []string         { return []string{"feather", "polyester", "foam"} }
+func (FoundEdge) Values() []string    { return []string{"included", "excluded"} }
+func (CornerKind) Values() []string   { return []string{"square", "round", "tapered"} }
+func (BottomFinish) Values() []string { return []string{"bound", "hem", "raw"} }
+func (FlapStyle) Values() []string    { return []string{"folded", "turned-in", "flip"} }
+func (Setting) Values() []string      { return []string{"straight", "on-point"} }
+func (OrderKind) Values() []string    { return []string{"alternate", "scrap", "rows"} }
+func (BorderCorner) Values() []string { return []string{"butted", "mitred", "squares"} }
+func (Direction) Values() []string    { return []string{"across", "along", "diagonal"} }
+func (TakeUpFrom) Values() []string   { return []string{"estimate", "sample", "given"} }
+func (Absorb) Values() []string       { return []string{"border", "patch", "accept"} }
+func (ZipPlace) Values() []string     { return []string{"side", "across"} }
+func (Grain) Values() []string        { return []string{"bias", "straight"} }
+func (EdgeName) Values() []string     { return []string{"left", "right", "top", "bottom"} }
+func (Print) Values() []string        { return []string{"plain", "all-over", "two-way", "one-way"} }
+func (Motif) Values() []string        { return []string{"plain", "stripe", "dot", "check", "leaf"} }
+func (BackKind) Values() []string {
+	return []string{"envelope", "folded", "lapped", "zip", "sewn"}
+}
+func (InsideFinish) Values() []string {
+	return []string{"zigzag", "overlock", "pinked", "bound", "enclosed", "raw"}
+}
+func (CoverKind) Values() []string {
+	return []string{"cushion", "boxed-cushion", "wrap-hood", "band-hood", "skirt-hood", "jacket", "pad"}
+}
+func (FaceKind) Values() []string {
+	return []string{"plain", "grid", "strips", "checker", "stack", "windows", "gathered", "found"}
+}
+func (FittingKind) Values() []string {
+	return []string{"handle", "pocket", "strap", "belt", "slit", "tape", "loop", "button", "label", "zip-pull"}
+}
+
+// pieceNames are the piece names each cover has.
+var pieceNames = map[CoverKind][]string{
+	"cushion":       {"front", "back"},
+	"boxed-cushion": {"face", "band"},
+	"wrap-hood":     {"main", "end"},
+	"band-hood":     {"face", "band"},
+	"skirt-hood":    {"top", "wall"},
+	"jacket":        {"outside", "inside", "flap"},
+	"pad":           {"top", "under"},
+}
+
+// PieceNames lists the pieces of a cover kind.
+func PieceNames(kind CoverKind) []string { return slices.Clone(pieceNames[kind]) }
+
+// unitNames gives the words of length.Unit, which knows no plan.
+func unitNames() []string {
+	var names []string
+	for _, u := range length.Units() {
+		names = append(names, string(u))
+	}
+	return names
+}

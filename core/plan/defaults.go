@@ -1,0 +1,214 @@
+package plan
+
+import (
+	"slices"
+
+	"umschlag/core/length"
+)
+
+// What an absent key means, where it is not nothing. Widths are common practice.
+const (
+	defaultSeam     = length.Inch / 4
+	defaultStep     = length.Inch / 8
+	defaultFraction = 8
+	defaultSquaring = length.Inch / 2
+	defaultOverhang = length.Inch
+	defaultLoft     = 3 * length.Millimetre
+	defaultWidth    = 42 * length.Inch
+	battingWidth    = 60 * length.Inch
+	selvedges       = 2 * length.Inch
+	// BattingCloth is the letter battings are bought under when none is named.
+	BattingCloth = "batting"
+)
+
+// DefaultHabits are the habits of a plan that names none.
+func DefaultHabits() Habits {
+	return Habits{
+		Press: PressNest, Pins: PinsRemove, Step: defaultStep, Fraction: defaultFraction,
+		Seam: defaultSeam, Clip: ClipAcross, Round: RoundOneGo,
+	}
+}
+
+// Base is a plan in which every key is absent: what reading a file starts from,
+// once its habits are known.
+func Base(h Habits) Plan {
+	return Plan{
+		Format: Format, Units: length.Inches, Copies: 1, Habits: h,
+		Cover: Cover{Seam: h.Seam, Ease: Axes{Width: h.Ease, Height: h.Ease}, Corners: Corners{Kind: SquareCorners}},
+		Back:  Back{Hem: []length.Length{length.Inch / 2, length.Inch / 2}},
+		Edges: Edges{Inside: "zigzag"},
+	}
+}
+
+// Settle gives defaults that depend on other decisions: what a face, a stack
+// and a cloth mean when they leave something out. It changes nothing that was
+// decided, and settling twice is settling once.
+func (p Plan) Settle() Plan {
+	if p.Cover.Kind == Cushion && p.Back.Kind == "" {
+		p.Back.Kind = Envelope
+	}
+	if p.Object.Kind == Form && p.Object.Fill == "" {
+		p.Object.Fill = "polyester"
+	}
+	common := p.Pieces[Common]
+	p.Pieces = mapped(p.Pieces, func(q Piece) Piece { return q.settle(common) })
+	p.Cloths = mapped(p.Cloths, Cloth.Settle)
+	return p
+}
+
+// mapped is a copy of m with every value changed by f.
+func mapped[V any](m map[string]V, f func(V) V) map[string]V {
+	if m == nil {
+		return nil
+	}
+	out := make(map[string]V, len(m))
+	for k, v := range m {
+		out[k] = f(v)
+	}
+	return out
+}
+
+func (q Piece) settle(common Piece) Piece {
+	if q.Squaring == nil && common.Squaring == nil && q.Quilted() {
+		q.Squaring = ptr(defaultSquaring)
+	}
+	if q.Face != nil {
+		f := q.Face.settle()
+		q.Face = &f
+	}
+	if q.Layers != nil {
+		l := q.Layers.Settle()
+		q.Layers = &l
+	}
+	return q
+}
+
+func (f Face) settle() Face {
+	if f.Kind == "" {
+		f.Kind = PlainFace
+	}
+	if f.Kind != GridFace {
+		return f
+	}
+	if f.Set == "" {
+		f.Set = Straight
+	}
+	if f.Order.Kind == "" {
+		f.Order.Kind = Alternate
+	}
+	if f.Patch.Height == 0 {
+		f.Patch.Height = f.Patch.Width
+	}
+	f.Borders = slices.Clone(f.Borders)
+	for i := range f.Borders {
+		if f.Borders[i].Corner == "" {
+			f.Borders[i].Corner = Butted
+		}
+	}
+	return f
+}
+
+// Settle gives the stack its defaults.
+func (l Layers) Settle() Layers {
+	if l.Overhang == nil {
+		l.Overhang = ptr(defaultOverhang)
+	}
+	if l.Batting == nil {
+		return l
+	}
+	b := *l.Batting
+	if b.Loft == 0 {
+		b.Loft = defaultLoft
+	}
+	if b.Cloth == "" {
+		b.Cloth = BattingCloth
+	}
+	l.Batting = &b
+	return l
+}
+
+// Settle gives the cloth its defaults.
+func (c Cloth) Settle() Cloth {
+	if c.Width == nil {
+		c.Width = ptr(defaultWidth)
+	}
+	if c.Usable == nil {
+		c.Usable = ptr(length.Max(*c.Width-selvedges, 0))
+	}
+	if c.Print == "" {
+		c.Print = PlainPrint
+	}
+	if c.Swatch.Motif == "" {
+		c.Swatch.Motif = "plain"
+	}
+	return c
+}
+
+func ptr[T any](v T) *T { return &v }
+
+// Piece is what the named piece is made of: its own keys, and those of "*" for
+// what it leaves out.
+func (p Plan) Piece(name string) Piece {
+	q, common := p.Pieces[name], p.Pieces[Common]
+	q.Face = either(q.Face, common.Face)
+	q.Layers = either(q.Layers, common.Layers)
+	q.Quilting = either(q.Quilting, common.Quilting)
+	q.Squaring = either(q.Squaring, common.Squaring)
+	q.TakeUp = either(q.TakeUp, common.TakeUp)
+	if q.Absorb == "" {
+		q.Absorb = common.Absorb
+	}
+	return q
+}
+
+func either[T any](own, common *T) *T {
+	if own != nil {
+		return own
+	}
+	return common
+}
+
+// Quilted reports whether lines of quilting hold the piece's layers together.
+func (q Piece) Quilted() bool { return q.Quilting != nil && len(q.Quilting.Lines) > 0 }
+
+// Margin is the squaring margin each side: as decided, or half an inch on a
+// quilted piece and nothing on any other.
+func (q Piece) Margin() length.Length {
+	switch {
+	case q.Squaring != nil:
+		return *q.Squaring
+	case q.Quilted():
+		return defaultSquaring
+	default:
+		return 0
+	}
+}
+
+// Cloth is the cloth behind a letter, with its defaults; described is false
+// when the plan does not say what it is.
+func (p Plan) Cloth(letter string) (c Cloth, described bool) {
+	c, described = p.Cloths[letter]
+	if !described && letter == BattingCloth {
+		return Cloth{Name: "batting", Width: ptr(battingWidth), Usable: ptr(battingWidth)}.Settle(), false
+	}
+	if c.Name == "" {
+		c.Name = letter
+	}
+	return c.Settle(), described
+}
+
+// Style is how this plan's sizes are written.
+func (p Plan) Style() length.Style {
+	return length.Style{Unit: p.Units, Denominator: int64(p.Habits.Fraction)}
+}
+
+// MeasuredAt is the last measurement of one of the names; ok is false when
+// there is none.
+func (p Plan) MeasuredAt(names ...string) (index int, m Measured, ok bool) {
+	for i, got := range slices.Backward(p.Measured) {
+		if slices.Contains(names, got.What) {
+			return i, got, true
+		}
+	}
+	return 0, Measured{}, false
+}

@@ -1,0 +1,128 @@
+package plan
+
+import "umschlag/core/length"
+
+// Press is the school of pressing.
+type Press string
+
+// Pins is the school of pinning.
+type Pins string
+
+// Clip is the school of corner clipping.
+type Clip string
+
+// Round is the school of sewing round a cover.
+type Round string
+
+// The schools the steps ask about.
+const (
+	PressNest Press = "nest"
+	PressOpen Press = "open"
+	PressDark Press = "dark"
+
+	PinsRemove Pins = "remove"
+
+	ClipAcross Clip = "across"
+	ClipThree  Clip = "three"
+	ClipSlant  Clip = "slant"
+
+	RoundOneGo Round = "one-go"
+	RoundRuns  Round = "four-runs"
+)
+
+// Values lists the schools of each habit, the default first.
+func (Press) Values() []string { return []string{"nest", "open", "dark"} }
+func (Pins) Values() []string  { return []string{"remove", "over"} }
+func (Clip) Values() []string  { return []string{"across", "three", "slant"} }
+func (Round) Values() []string { return []string{"one-go", "four-runs"} }
+
+// Habits are the schools a plan follows, and the sizes it takes when a decision
+// is absent.
+type Habits struct {
+	// Press seams so that they nest, open, or to the dark side.
+	Press Press `json:"press,omitempty"`
+	// Pins come out before the needle, or are sewn over.
+	Pins Pins `json:"pins,omitempty"`
+	// Step of the ruler that cuts are rounded up to, 1/64 to 1 in.
+	Step length.Length `json:"step,omitempty"`
+	// Fraction that sizes off the ruler are shown to: 8, 16 or 32.
+	Fraction int `json:"fraction,omitempty"`
+	// Seam allowance when the cover names none.
+	Seam length.Length `json:"seam,omitempty"`
+	// Ease of a cushion when the cover names none.
+	Ease length.Length `json:"ease,omitempty"`
+	// Clip corners once across, with three cuts, or at a slant.
+	Clip Clip `json:"clip,omitempty"`
+	// Round: sew round a cover in one go or in four runs.
+	Round Round `json:"round,omitempty"`
+}
+
+// School is one way of doing a thing, with the reason its makers give.
+type School struct {
+	Value  string `json:"value"`
+	Name   string `json:"name"`
+	Reason string `json:"reason"`
+}
+
+// HabitHelp is one habit with its schools, for the page that explains them.
+type HabitHelp struct {
+	Key     string   `json:"key"`
+	Name    string   `json:"name"`
+	About   string   `json:"about"`
+	Schools []School `json:"schools"`
+}
+
+// HabitsHelp lists the habits in the order they are met while working. The
+// reasons are common practice.
+func HabitsHelp() []HabitHelp {
+	return []HabitHelp{
+		{Key: "ease", Name: "Cushion against pad", About: "How much larger or smaller the finished cover is than the pad.", Schools: []School{
+			{"0 in", "the same size", "Safe with foam, which cannot be squeezed at the corners."},
+			{"-1 in", "an inch smaller", "The pad fills the corners and the cover stays plump."},
+			{"-2 in", "two inches smaller", "For soft or feather fills that would otherwise sag; looks lofty."},
+		}},
+		{Key: "seam", Name: "Seam allowance", About: "Taken by a new plan; each cover can say otherwise.", Schools: []School{
+			{"1/4 in", "¼″", "The usual piecing seam: little bulk where patches meet."},
+			{"3/8 in", "⅜″", "A little more to hold in cloth that frays."},
+			{"1/2 in", "½″", "For thick quilted panels, whose bulk eats a quarter inch."},
+		}},
+		{Key: "step", Name: "Ruler step", About: "Cuts that are not on the ruler are enlarged to the next step; the surplus is named.", Schools: []School{
+			{"1/8 in", "⅛″", "Every rotary ruler shows it; it can be read across a table."},
+			{"1/16 in", "¹⁄₁₆″", "Closer, for rulers with fine lines and good light."},
+			{"1 mm", "1 mm", "For metric rulers."},
+		}},
+		{Key: "press", Name: "Pressing", About: "Which way the seam allowances lie.", Schools: []School{
+			{"nest", "nesting", "Row by row in turn to the left and to the right: the bumps lock where rows meet, and corners match without pins."},
+			{"open", "open", "Flattest where quilting lines cross many seams; needs pinning at each crossing."},
+			{"dark", "to the dark side", "Nothing dark shows through pale cloth; seams do not always nest."},
+		}},
+		{Key: "pins", Name: "Pins", About: "What happens to a pin as the needle comes near.", Schools: []School{
+			{"remove", "out before the needle", "The safe way: a needle that hits a pin can break and fly."},
+			{"over", "sewn over", "Some sew slowly over fine pins laid across the seam. Wear glasses; the needle can still break."},
+		}},
+		{Key: "clip", Name: "Corner clipping", About: "How bulk is taken out of a corner before it is turned.", Schools: []School{
+			{"across", "once across", "Quick and enough for cotton; stay clear of the stitching."},
+			{"three", "three cuts", "Thins the corner evenly when layers are thick."},
+			{"slant", "thinned at a slant", "Each layer cut a little shorter, for batting in the seam."},
+		}},
+		{Key: "round", Name: "Sewing round", About: "How front and back are closed.", Schools: []School{
+			{"one-go", "all round in one go", "Turn at each corner with the needle down: one thread start, no gaps."},
+			{"four-runs", "four runs off the edge", "Each side sewn off its end: layers do not creep round the corner."},
+		}},
+	}
+}
+
+// Chosen are the schools that habits follow, by the keys of HabitsHelp. A size
+// that is no school's has no entry.
+func (h Habits) Chosen() map[string]string {
+	chosen := map[string]string{"press": string(h.Press), "pins": string(h.Pins), "clip": string(h.Clip), "round": string(h.Round)}
+	sizes := map[string]length.Length{"ease": h.Ease, "seam": h.Seam, "step": h.Step}
+	for _, help := range HabitsHelp() {
+		for _, school := range help.Schools {
+			if l, err := length.Parse(school.Value, length.Inches); err == nil && l == sizes[help.Key] {
+				chosen[help.Key] = school.Value
+			}
+		}
+	}
+	return chosen
+}

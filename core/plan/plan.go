@@ -1,0 +1,426 @@
+// Package plan knows the plan document: what a maker decides about a cover,
+// what an absent decision means, and which decisions cannot be right. It is the
+// one description of the file format umschlag/plan/1; the JSON Schema and the
+// types of the user interface are generated from it.
+package plan
+
+import "umschlag/core/length"
+
+// Format is the name and version every plan file carries.
+const Format = "umschlag/plan/1"
+
+// Plan is one cover to be made, as decided so far. Sizes are exact lengths;
+// width is across and height is up, as the piece stands on the finished cover.
+type Plan struct {
+	// Format is always umschlag/plan/1.
+	Format string `json:"format" jsonschema:"required"`
+	// Title is what the maker calls the cover.
+	Title string `json:"title" jsonschema:"required"`
+	// Units is the unit of bare numbers and of everything shown.
+	Units length.Unit `json:"units,omitempty"`
+	// Copies is how many are made; it multiplies cloth, not the counts of one cover.
+	Copies int `json:"copies,omitempty"`
+	// Object is what gets covered, as measured.
+	Object Object `json:"object" jsonschema:"required"`
+	// Cover is the kind of cover and how it relates to the object.
+	Cover Cover `json:"cover" jsonschema:"required"`
+	// Pieces says what each piece is made of, by piece name; "*" stands for all.
+	Pieces map[string]Piece `json:"pieces,omitempty"`
+	// Back is the closure at the back.
+	Back Back `json:"back,omitempty"`
+	// Edges says what happens along seams and open edges.
+	Edges Edges `json:"edges,omitempty"`
+	// Fittings are handles, pockets, straps and the like.
+	Fittings []Fitting `json:"fittings,omitempty"`
+	// Cloths describes the cloths by the letters the pieces use.
+	Cloths map[string]Cloth `json:"cloths,omitempty"`
+	// Habits are the schools this plan follows.
+	Habits Habits `json:"habits,omitempty"`
+	// Measured holds what was read off the tape at a gate, oldest first.
+	Measured []Measured `json:"measured,omitempty"`
+	// Progress is what is already cut and sewn.
+	Progress Progress `json:"progress,omitempty"`
+}
+
+// Object is the thing to be covered, as measured.
+type Object struct {
+	Kind ObjectKind `json:"kind" jsonschema:"required"`
+	// Width, across: form, flat, found.
+	Width length.Length `json:"width,omitempty"`
+	// Height, up: every kind.
+	Height length.Length `json:"height,omitempty"`
+	// Length, left to right: box.
+	Length length.Length `json:"length,omitempty"`
+	// Depth, front to back: box.
+	Depth length.Length `json:"depth,omitempty"`
+	// Wrap is the tape from one fore-edge round the spine to the other, closed: book.
+	Wrap length.Length `json:"wrap,omitempty"`
+	// Board is the width of one board: book (ring binder).
+	Board length.Length `json:"board,omitempty"`
+	// Spine is the width of the back: book.
+	Spine length.Length `json:"spine,omitempty"`
+	// Thickness of a form or a book.
+	Thickness length.Length `json:"thickness,omitempty"`
+	// Fill of a form.
+	Fill Fill `json:"fill,omitempty"`
+	// SticksOut is what knobs, levers and cords add per axis.
+	SticksOut Axes `json:"sticks_out,omitempty"`
+	// Edge says whether a found panel's size already includes its seam side.
+	Edge FoundEdge `json:"edge,omitempty"`
+}
+
+// Axes holds one length per axis of an object.
+type Axes struct {
+	Width  length.Length `json:"width"`
+	Height length.Length `json:"height"`
+	Length length.Length `json:"length"`
+	Depth  length.Length `json:"depth"`
+	Wrap   length.Length `json:"wrap"`
+}
+
+// Cover is the kind of cover and how it relates to the object.
+type Cover struct {
+	Kind CoverKind `json:"kind" jsonschema:"required"`
+	// Ease is finished cover minus object, per axis; negative makes it plump.
+	Ease Axes `json:"ease"`
+	// Bulk is the thickness of the stack, when it is to be taken from the inside.
+	Bulk length.Length `json:"bulk,omitempty"`
+	// Seam is the seam allowance, 1/16 to 2 in.
+	Seam length.Length `json:"seam,omitempty"`
+	// Corners of the pieces.
+	Corners Corners `json:"corners,omitempty"`
+	// Bottom edge of a hood.
+	Bottom Bottom `json:"bottom,omitempty"`
+	// SplitTop puts a seam over the top of a wrapped hood, for one-way prints.
+	SplitTop bool `json:"split_top,omitempty"`
+	// BandLength is a band already cut, to be checked: banded hood.
+	BandLength *length.Length `json:"band_length,omitempty"`
+	// Flange stands out flat round a cushion.
+	Flange length.Length `json:"flange,omitempty"`
+	// Flaps of a jacket.
+	Flaps Flaps `json:"flaps,omitempty"`
+	// Wash is the shrinkage planned for, in percent, 0 to 25.
+	Wash float64 `json:"wash,omitempty"`
+}
+
+// Corners says how a piece's corners are shaped.
+type Corners struct {
+	Kind CornerKind `json:"kind,omitempty"`
+	// Radius of the cut edge: round corners.
+	Radius length.Length `json:"radius,omitempty"`
+	// Plate is the diameter drawn round, instead of a radius.
+	Plate length.Length `json:"plate,omitempty"`
+}
+
+// Bottom is the open edge of a hood.
+type Bottom struct {
+	Finish BottomFinish `json:"finish,omitempty"`
+	// Width turned up: hem.
+	Width length.Length `json:"width,omitempty"`
+}
+
+// Flaps hold the boards of a book in a jacket.
+type Flaps struct {
+	Style FlapStyle `json:"style,omitempty"`
+	// Depth as finished: one length, or front and back.
+	Depth Pair `json:"depth,omitempty"`
+}
+
+// Pair is one length for both, or one for front and one for back.
+type Pair struct{ Front, Back length.Length }
+
+// Piece is what one piece of the cover is made of. What is absent here is taken
+// from the piece named "*".
+type Piece struct {
+	Face     *Face     `json:"face,omitempty"`
+	Layers   *Layers   `json:"layers,omitempty"`
+	Quilting *Quilting `json:"quilting,omitempty"`
+	// Squaring is the margin on each side, trimmed after quilting: 0 to 6 in.
+	Squaring *length.Length `json:"squaring,omitempty"`
+	TakeUp   *TakeUp        `json:"take_up,omitempty"`
+	// Absorb says what takes up the squaring margin and the take-up when the
+	// top is pieced; absent: the outer border, or larger patches without one.
+	Absorb Absorb `json:"absorb,omitempty"`
+}
+
+// Layers is the stack under a face.
+type Layers struct {
+	Batting *Batting `json:"batting,omitempty"`
+	// Lining is the letter of the lining cloth; absent: no lining.
+	Lining string `json:"lining,omitempty"`
+	// Overhang is how far batting and lining stand out beyond the top, each side.
+	Overhang *length.Length `json:"overhang,omitempty"`
+}
+
+// Batting is the padding between face and lining.
+type Batting struct {
+	// Count of layers, 0 to 4.
+	Count int `json:"count"`
+	// Loft is the thickness of one layer, 0 to 2 in.
+	Loft length.Length `json:"loft,omitempty"`
+	// Cloth is the letter under which the batting is described; absent: "batting".
+	Cloth string `json:"cloth,omitempty"`
+}
+
+// Quilting is the pattern that holds the layers together.
+type Quilting struct {
+	Lines []LineFamily `json:"lines,omitempty"`
+	// Pair doubles every line at this distance.
+	Pair length.Length `json:"pair,omitempty"`
+}
+
+// LineFamily is one set of parallel quilting lines.
+type LineFamily struct {
+	// Pitch from line to line, 1/16 to 24 in.
+	Pitch length.Length `json:"pitch"`
+	// Angle of the stitched lines to the width, in degrees, anticlockwise.
+	Angle float64 `json:"angle,omitempty"`
+}
+
+// TakeUp says where the figure for quilting take-up comes from.
+type TakeUp struct {
+	From TakeUpFrom `json:"from,omitempty"`
+	// ID of the sample, when from a sample.
+	ID string `json:"id,omitempty"`
+	// Across in percent of the width, when given: 0 to 25.
+	Across float64 `json:"across,omitempty"`
+	// Along in percent of the height, when given: 0 to 25.
+	Along float64 `json:"along,omitempty"`
+}
+
+// Face is what the outside of a piece is made of. Which keys count depends on
+// the kind.
+type Face struct {
+	Kind FaceKind `json:"kind,omitempty"`
+	// Cloth of a plain, gathered or found face.
+	Cloth string `json:"cloth,omitempty"`
+	// Pocket turns a plain face into a folded pocket front.
+	Pocket string `json:"pocket,omitempty"`
+	// Columns, left to right: grid, checker, windows; 1 to 200.
+	Columns int `json:"columns,omitempty"`
+	// Rows, top to bottom: grid, checker, windows; 1 to 200.
+	Rows int `json:"rows,omitempty"`
+	// Patch as finished: grid, checker.
+	Patch Patch `json:"patch,omitempty"`
+	// Set of a grid: straight or on point.
+	Set Setting `json:"set,omitempty"`
+	// Block by name or by cells; absent: plain patches.
+	Block Block `json:"block,omitempty"`
+	// Cloths of the patches, by letter.
+	Cloths []string `json:"cloths,omitempty"`
+	// Order of the cloths: alternate, scrap, or the rows written out.
+	Order Order `json:"order,omitempty"`
+	// Seed of the scrap order; the same seed gives the same layout.
+	Seed int `json:"seed,omitempty"`
+	// Sash between the patches.
+	Sash *Sash `json:"sash,omitempty"`
+	// Borders from inside to outside.
+	Borders []Border `json:"borders,omitempty"`
+	// Strips of a strip face.
+	Strips []Strip `json:"strips,omitempty"`
+	// Direction in which strips or gathers run.
+	Direction Direction `json:"direction,omitempty"`
+	// Parts of a stacked face, from the top.
+	Parts []Part `json:"parts,omitempty"`
+	// Unit of folded windows, finished.
+	Unit length.Length `json:"unit,omitempty"`
+	// Ground cloth of folded windows.
+	Ground string `json:"ground,omitempty"`
+	// Show cloth in folded windows.
+	Show string `json:"show,omitempty"`
+	// Buttons on the points of folded windows.
+	Buttons bool `json:"buttons,omitempty"`
+	// Ratio of a gathered face, before ÷ after.
+	Ratio float64 `json:"ratio,omitempty"`
+	// Sample that gives the gathering ratio.
+	Sample string `json:"sample,omitempty"`
+	// Backed is the cloth behind a found panel.
+	Backed string `json:"backed,omitempty"`
+	// Applique shapes, in stacking order.
+	Applique []Shape `json:"applique,omitempty"`
+}
+
+// Patch is the finished size of one patch, or fit to have it solved. An absent
+// height is the width.
+type Patch struct {
+	Width  length.Length `json:"width,omitempty"`
+	Height length.Length `json:"height,omitempty"`
+	Fit    bool          `json:"fit,omitempty"`
+}
+
+// Block is a named block, or one's own cells.
+type Block struct {
+	Name  string
+	Cells any
+}
+
+// Order of the cloths in a grid. Rows is set when the rows are written out.
+type Order struct {
+	Kind OrderKind
+	Rows [][]string
+}
+
+// Sash is a strip between patches.
+type Sash struct {
+	Width   length.Length `json:"width"`
+	Outside bool          `json:"outside,omitempty"`
+	Posts   bool          `json:"posts,omitempty"`
+	Cloth   string        `json:"cloth,omitempty"`
+}
+
+// Border goes round what is inside it.
+type Border struct {
+	Width  BorderWidth  `json:"width"`
+	Cloth  string       `json:"cloth,omitempty"`
+	Corner BorderCorner `json:"corner,omitempty"`
+}
+
+// BorderWidth is a finished width, or whatever is left over.
+type BorderWidth struct {
+	Rest  bool
+	Width length.Length
+}
+
+// Strip of a strip face, finished.
+type Strip struct {
+	Width length.Length `json:"width"`
+	Cloth string        `json:"cloth,omitempty"`
+}
+
+// Part of a stacked face.
+type Part struct {
+	Height length.Length `json:"height"`
+	Face   Face          `json:"face"`
+}
+
+// Shape is one appliquéd shape.
+type Shape struct {
+	// Shape is an SVG path or the name of a shape.
+	Shape string        `json:"shape"`
+	Cloth string        `json:"cloth,omitempty"`
+	Width length.Length `json:"width,omitempty"`
+	At    At            `json:"at,omitempty"`
+	// Turn in degrees, anticlockwise.
+	Turn float64 `json:"turn,omitempty"`
+	Edge string  `json:"edge,omitempty"`
+	Twin string  `json:"twin,omitempty"`
+	Late bool    `json:"late,omitempty"`
+}
+
+// At places something by distances from named edges, or in the middle.
+type At struct {
+	Left   *length.Length `json:"left,omitempty"`
+	Right  *length.Length `json:"right,omitempty"`
+	Top    *length.Length `json:"top,omitempty"`
+	Bottom *length.Length `json:"bottom,omitempty"`
+	Edge   EdgeName       `json:"edge,omitempty"`
+	Middle bool           `json:"middle,omitempty"`
+}
+
+// Back is the closure at the back. Which keys count depends on the kind.
+type Back struct {
+	Kind BackKind `json:"kind,omitempty"`
+	// Overlap of an envelope as laid: absent takes a quarter of the cover's width.
+	Overlap *length.Length `json:"overlap,omitempty"`
+	// Hem turned twice, first and second fold; an empty list on a selvedge.
+	Hem []length.Length `json:"hem,omitempty"`
+	// Panels of an envelope: equal, or the two cut widths.
+	Panels Panels `json:"panels,omitempty"`
+	// Cloth of the back; absent: the back piece's face.
+	Cloth string `json:"cloth,omitempty"`
+	// Depth to which a folded back is folded.
+	Depth length.Length `json:"depth,omitempty"`
+	// Lined: folded back with a full lining.
+	Lined bool `json:"lined,omitempty"`
+	// Band of a lapped back, finished.
+	Band length.Length `json:"band,omitempty"`
+	// Tape width of a lapped back.
+	Tape length.Length `json:"tape,omitempty"`
+	// Place of a zip.
+	Place ZipPlace `json:"place,omitempty"`
+	// Flap over a zip.
+	Flap length.Length `json:"flap,omitempty"`
+	// Gap left to turn through: sewn shut.
+	Gap length.Length `json:"gap,omitempty"`
+}
+
+// Panels of an envelope: equal when no widths are given.
+type Panels struct{ Widths []length.Length }
+
+// Edges says what happens along seams and open edges.
+type Edges struct {
+	Piping  *Piping  `json:"piping,omitempty"`
+	Binding *Binding `json:"binding,omitempty"`
+	// Inside finish of the seam allowances.
+	Inside InsideFinish `json:"inside,omitempty"`
+}
+
+// Piping is cord in a strip of cloth, caught in a seam.
+type Piping struct {
+	Cord  length.Length `json:"cord"`
+	Grain Grain         `json:"grain,omitempty"`
+	Cloth string        `json:"cloth,omitempty"`
+}
+
+// Binding covers an open edge.
+type Binding struct {
+	Shows length.Length `json:"shows"`
+	Style string        `json:"style,omitempty"`
+	Cloth string        `json:"cloth,omitempty"`
+}
+
+// Fitting is something put on a piece. Which keys count depends on the kind.
+type Fitting struct {
+	Kind   FittingKind   `json:"kind"`
+	On     string        `json:"on"`
+	Length length.Length `json:"length,omitempty"`
+	Width  length.Length `json:"width,omitempty"`
+	Height length.Length `json:"height,omitempty"`
+	Count  int           `json:"count,omitempty"`
+	Spread length.Length `json:"spread,omitempty"`
+	Cloth  string        `json:"cloth,omitempty"`
+	At     At            `json:"at,omitempty"`
+}
+
+// Cloth is one cloth of the plan.
+type Cloth struct {
+	// Name as written on the shelf; the cupboard is searched by it.
+	Name string `json:"name,omitempty"`
+	// Width from selvedge to selvedge; absent: 42 in.
+	Width *length.Length `json:"width,omitempty"`
+	// Usable width between the selvedges; absent: 2 in less than the width.
+	Usable *length.Length `json:"usable,omitempty"`
+	// Print direction.
+	Print Print `json:"print,omitempty"`
+	// Have is the length at hand; absent: what the cupboard says.
+	Have *length.Length `json:"have,omitempty"`
+	// Shrink is what washing takes from the length before cutting, in percent, 0 to 25.
+	Shrink float64 `json:"shrink,omitempty"`
+	// Swatch says how the app draws the cloth.
+	Swatch Swatch `json:"swatch,omitempty"`
+}
+
+// Swatch says how a cloth is drawn.
+type Swatch struct {
+	Motif Motif `json:"motif,omitempty"`
+	// Ground colour, #rrggbb.
+	Ground string `json:"ground,omitempty"`
+	// Ink colour of the motif, #rrggbb.
+	Ink string `json:"ink,omitempty"`
+}
+
+// Measured is what was read off the tape at a gate.
+type Measured struct {
+	// What was measured: front.quilted, cover.finished.
+	What   string        `json:"what" jsonschema:"required"`
+	Width  length.Length `json:"width"`
+	Height length.Length `json:"height"`
+}
+
+// Progress is what is already done.
+type Progress struct {
+	// Cut lists the cuts ticked off, by their id in the reckoning.
+	Cut []string `json:"cut,omitempty"`
+	// Done lists the steps ticked off, by their id in the reckoning.
+	Done []string `json:"done,omitempty"`
+}

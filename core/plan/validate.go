@@ -1,0 +1,272 @@
+package plan
+
+import (
+	"fmt"
+	"maps"
+	"slices"
+	"strings"
+
+	"umschlag/core/finding"
+	"umschlag/core/length"
+)
+
+// The bounds of what can be cut and sewn at a table. Beyond them a number is a
+// slip of the pen.
+const (
+	largest    = 5 * length.Metre
+	leastSeam  = length.Inch / 16
+	mostSeam   = 2 * length.Inch
+	mostMargin = 6 * length.Inch
+	leastPitch = length.Inch / 16
+	mostPitch  = 24 * length.Inch
+	mostHem    = 4 * length.Inch
+	mostGrid   = 200
+	mostCopies = 1000
+	mostShrink = 25.0
+)
+
+// Validate says which decisions cannot be right by themselves, each with its
+// path and what to type instead. A plan without stops can be reckoned.
+func (p Plan) Validate() finding.List {
+	v := &validator{style: p.Style()}
+	v.text("/title", "A plan needs a title", p.Title)
+	v.count("/copies", "Copies", p.Copies, 1, mostCopies)
+	v.object(p.Object)
+	v.cover(p.Cover)
+	for _, name := range slices.Sorted(maps.Keys(p.Pieces)) {
+		v.piece(p, name)
+	}
+	v.back(p.Back)
+	for _, letter := range slices.Sorted(maps.Keys(p.Cloths)) {
+		v.cloth(letter, p.Cloths[letter])
+	}
+	v.habits(p.Habits)
+	for i, m := range p.Measured {
+		v.measured(finding.Path("measured", i), m)
+	}
+	return v.found
+}
+
+// ValidateHabits says which habits of the plan cannot be right.
+func (p Plan) ValidateHabits() finding.List {
+	v := &validator{style: p.Style()}
+	v.habits(p.Habits)
+	return v.found
+}
+
+// ValidateCloth says what cannot be right about a cloth that is not in the plan.
+func (p Plan) ValidateCloth(c Cloth) finding.List {
+	v := &validator{style: p.Style()}
+	v.cloth(c.Name, c)
+	return v.found
+}
+
+type validator struct {
+	style length.Style
+	found finding.List
+}
+
+func (v *validator) stop(path, text, remedy string) {
+	v.found.Add(finding.Stop, "out-of-range", path, text, remedy)
+}
+
+// between checks an inclusive range of lengths.
+func (v *validator) between(path, what string, l, lo, hi length.Length) {
+	if l < lo || l > hi {
+		v.stop(path, fmt.Sprintf("%s cannot be %s.", what, v.style.Text(l)),
+			fmt.Sprintf("Type a length from %s to %s.", v.style.Text(lo), v.style.Text(hi)))
+	}
+}
+
+// size checks a measured size of a thing.
+func (v *validator) size(path, what string, l length.Length) {
+	if l <= 0 || l > largest {
+		v.stop(path, fmt.Sprintf("%s cannot be %s.", what, v.style.Text(l)),
+			fmt.Sprintf("Type what the tape shows, up to %s.", v.style.Text(largest)))
+	}
+}
+
+func (v *validator) count(path, what string, n, lo, hi int) {
+	if n < lo || n > hi {
+		v.stop(path, fmt.Sprintf("%s cannot be %d.", what, n), fmt.Sprintf("Type a whole number from %d to %d.", lo, hi))
+	}
+}
+
+func (v *validator) percent(path, what string, f float64) {
+	if !(f >= 0 && f <= mostShrink) {
+		v.stop(path, fmt.Sprintf("%s cannot be %g %%.", what, f), fmt.Sprintf("Type a percentage from 0 to %g.", mostShrink))
+	}
+}
+
+func (v *validator) text(path, what, text string) {
+	if strings.TrimSpace(text) == "" {
+		v.stop(path, what+".", "Type a few words.")
+	}
+	if len(text) > 200 {
+		v.stop(path, "That is too long to be read on a label.", "Keep it under 200 characters.")
+	}
+}
+
+func (v *validator) object(o Object) {
+	axes := map[ObjectKind][]struct {
+		key, what string
+		l         length.Length
+	}{
+		Form:  {{"width", "The width of a pad", o.Width}, {"height", "The height of a pad", o.Height}},
+		Flat:  {{"width", "The width", o.Width}, {"height", "The height", o.Height}},
+		Found: {{"width", "The width of the panel", o.Width}, {"height", "The height of the panel", o.Height}},
+		Box:   {{"length", "The length", o.Length}, {"depth", "The depth", o.Depth}, {"height", "The height", o.Height}},
+		Book:  {{"wrap", "The way round the book", o.Wrap}, {"height", "The height of the book", o.Height}},
+	}
+	for _, a := range axes[o.Kind] {
+		v.size("/object/"+a.key, a.what, a.l)
+	}
+	out := o.SticksOut
+	for _, l := range []struct {
+		key string
+		l   length.Length
+	}{{"width", out.Width}, {"height", out.Height}, {"length", out.Length}, {"depth", out.Depth}, {"wrap", out.Wrap}} {
+		v.between("/object/sticks_out/"+l.key, "What sticks out", l.l, 0, largest)
+	}
+}
+
+func (v *validator) cover(c Cover) {
+	v.between("/cover/seam", "A seam allowance", c.Seam, leastSeam, mostSeam)
+	v.between("/cover/bulk", "The bulk of the stack", c.Bulk, 0, mostSeam)
+	v.between("/cover/flange", "A flange", c.Flange, 0, mostMargin)
+	v.percent("/cover/wash", "Shrinkage", c.Wash)
+}
+
+func (v *validator) piece(p Plan, name string) {
+	path := finding.Path("pieces", name)
+	names := PieceNames(p.Cover.Kind)
+	if name != Common && !slices.Contains(names, name) {
+		v.stop(path, fmt.Sprintf("A %s has no piece %q.", p.Cover.Kind, name),
+			fmt.Sprintf("Its pieces are %s; * stands for all.", strings.Join(names, ", ")))
+	}
+	q := p.Pieces[name]
+	if q.Squaring != nil {
+		v.between(path+"/squaring", "A squaring margin", *q.Squaring, 0, mostMargin)
+	}
+	if q.Face != nil {
+		v.face(path+"/face", *q.Face)
+	}
+	if q.Layers != nil {
+		v.layers(path+"/layers", *q.Layers)
+	}
+	if q.Quilting != nil {
+		v.quilting(path+"/quilting", *q.Quilting)
+	}
+	if q.TakeUp != nil {
+		v.percent(path+"/take_up/across", "Take-up", q.TakeUp.Across)
+		v.percent(path+"/take_up/along", "Take-up", q.TakeUp.Along)
+	}
+}
+
+func (v *validator) face(path string, f Face) {
+	if f.Kind != GridFace {
+		return
+	}
+	v.count(path+"/columns", "The number of patches across", f.Columns, 1, mostGrid)
+	v.count(path+"/rows", "The number of patches down", f.Rows, 1, mostGrid)
+	if !f.Patch.Fit {
+		v.between(path+"/patch/width", "A finished patch", f.Patch.Width, length.Inch/4, largest)
+		if f.Patch.Height != 0 {
+			v.between(path+"/patch/height", "A finished patch", f.Patch.Height, length.Inch/4, largest)
+		}
+	}
+	for i, b := range f.Borders {
+		if !b.Width.Rest {
+			v.between(fmt.Sprintf("%s/borders/%d/width", path, i), "A finished border", b.Width.Width, length.Inch/8, largest)
+		}
+	}
+	v.rows(path, f)
+}
+
+// rows checks an order that is written out against the grid.
+func (v *validator) rows(path string, f Face) {
+	if f.Order.Kind != Rows {
+		return
+	}
+	if len(f.Order.Rows) != f.Rows {
+		v.stop(path+"/order", fmt.Sprintf("%d rows are written out for a grid of %d.", len(f.Order.Rows), f.Rows), "Write one list a row.")
+	}
+	for i, row := range f.Order.Rows {
+		if len(row) != f.Columns {
+			v.stop(fmt.Sprintf("%s/order/%d", path, i), fmt.Sprintf("This row has %d cloths for %d patches.", len(row), f.Columns), "Give one letter a patch.")
+		}
+	}
+}
+
+func (v *validator) layers(path string, l Layers) {
+	if l.Overhang != nil {
+		v.between(path+"/overhang", "The overhang", *l.Overhang, 0, mostMargin)
+	}
+	if b := l.Batting; b != nil {
+		v.count(path+"/batting/count", "Layers of batting", b.Count, 0, 4)
+		v.between(path+"/batting/loft", "The loft of a batting", b.Loft, 0, 2*length.Inch)
+	}
+}
+
+func (v *validator) quilting(path string, q Quilting) {
+	if len(q.Lines) > 8 {
+		v.stop(path+"/lines", "More than eight sets of lines cannot be told apart.", "Keep the sets that are sewn.")
+	}
+	for i, f := range q.Lines {
+		at := fmt.Sprintf("%s/lines/%d", path, i)
+		v.between(at+"/pitch", "The distance between lines", f.Pitch, leastPitch, mostPitch)
+		if !(f.Angle >= -360 && f.Angle <= 360) {
+			v.stop(at+"/angle", fmt.Sprintf("An angle of %g° goes round more than once.", f.Angle), "Type degrees from −90 to 90.")
+		}
+		if q.Pair < 0 || (q.Pair > 0 && q.Pair >= f.Pitch) {
+			v.stop(path+"/pair", fmt.Sprintf("Pairs %s apart do not fit lines %s apart.", v.style.Text(q.Pair), v.style.Text(f.Pitch)),
+				"Type a distance below that between the lines, or 0 for single lines.")
+		}
+	}
+}
+
+func (v *validator) back(b Back) {
+	if len(b.Hem) > 2 {
+		v.stop("/back/hem", "A hem is turned once or twice.", `Give one or two folds, or [] on a selvedge.`)
+	}
+	for i, h := range b.Hem {
+		v.between(finding.Path("back", "hem", i), "A hem", h, 0, mostHem)
+	}
+	for i, w := range b.Panels.Widths {
+		v.size(finding.Path("back", "panels", i), "The width of a back piece", w)
+	}
+}
+
+func (v *validator) cloth(letter string, c Cloth) {
+	path := finding.Path("cloths", letter)
+	if strings.TrimSpace(letter) == "" || strings.Contains(letter, "/") {
+		v.stop("/cloths", fmt.Sprintf("%q cannot name a cloth.", letter), "Use a letter or a word without a slash.")
+	}
+	s := c.Settle()
+	v.size(path+"/width", "The width of a cloth", *s.Width)
+	if *s.Usable <= 0 || *s.Usable > *s.Width {
+		v.stop(path+"/usable", fmt.Sprintf("%s of %s cannot be usable.", v.style.Text(*s.Usable), v.style.Text(*s.Width)),
+			"Type the width between the selvedges, no wider than the cloth.")
+	}
+	if c.Have != nil && (*c.Have < 0 || *c.Have > length.Limit) {
+		v.stop(path+"/have", fmt.Sprintf("There cannot be %s of a cloth.", v.style.Text(*c.Have)), "Type the length that is left, or 0.")
+	}
+	v.percent(path+"/shrink", "Shrinkage", c.Shrink)
+}
+
+func (v *validator) habits(h Habits) {
+	v.between("/habits/step", "A ruler step", h.Step, length.Inch/64, length.Inch)
+	v.between("/habits/seam", "A seam allowance", h.Seam, leastSeam, mostSeam)
+	v.between("/habits/ease", "The ease", h.Ease, -mostMargin, mostMargin)
+	if h.Fraction != 8 && h.Fraction != 16 && h.Fraction != 32 {
+		v.stop("/habits/fraction", fmt.Sprintf("A ruler is not divided into %d.", h.Fraction), "Type 8, 16 or 32.")
+	}
+}
+
+func (v *validator) measured(path string, m Measured) {
+	if m.What == "" {
+		v.stop(path+"/what", "A measurement needs to say what was measured.", "Type front.quilted, for instance.")
+	}
+	v.between(path+"/width", "A measured width", m.Width, 0, largest)
+	v.between(path+"/height", "A measured height", m.Height, 0, largest)
+}

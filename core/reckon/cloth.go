@@ -1,0 +1,121 @@
+package reckon
+
+import (
+	"fmt"
+	"slices"
+
+	"umschlag/core/finding"
+	"umschlag/core/lay"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/sum"
+	"umschlag/core/work"
+)
+
+// cutting is a shape on its way into the cutting list.
+type cutting struct {
+	piece, id, part, title, layer, cloth, about, waits string
+	size                                               sum.Size
+	count                                              int
+	mayTurn                                            bool
+}
+
+// need is what the lay has to know of a cut.
+type need struct {
+	cloth, title, about string
+	item                lay.Item
+}
+
+// cut adds a shape to the list and returns its id.
+func (r *run) cut(c cutting) string {
+	if c.id == "" {
+		c.id = c.piece + "." + c.part
+	}
+	if c.layer == "" {
+		c.layer = "outer"
+	}
+	w, h := c.size.Width.Total(), c.size.Height.Total()
+	shape := "rectangle"
+	if w == h {
+		shape = "square"
+	}
+	r.out.Cuts = append(r.out.Cuts, Cut{ID: c.id, Piece: c.piece, Part: c.part, Title: c.title, Layer: c.layer, Cloth: c.cloth, Shape: shape,
+		Width: r.l(w), Height: r.l(h), Count: c.count, Waits: c.waits, Done: slices.Contains(r.p.Progress.Cut, c.id)})
+	r.explain(c.id, c.size)
+	r.cuts = append(r.cuts, work.Cut{ID: c.id, Piece: c.piece, Under: c.layer != "outer"})
+	described, _ := r.p.Cloth(c.cloth)
+	r.needs = append(r.needs, need{cloth: c.cloth, title: c.title, about: c.about, item: lay.Item{
+		Cut: len(r.out.Cuts) - 1, Width: w, Height: h, Count: c.count * r.p.Copies, MayTurn: c.mayTurn && turns(described.Print)}})
+	return c.id
+}
+
+// turns reports whether a print looks the same after a quarter turn.
+func turns(p plan.Print) bool { return p == plan.PlainPrint || p == plan.AllOver }
+
+// cloths lays every cloth out.
+func (r *run) cloths() {
+	letters := []string{}
+	items := map[string][]lay.Item{}
+	for _, n := range r.needs {
+		if _, seen := items[n.cloth]; !seen {
+			letters = append(letters, n.cloth)
+		}
+		items[n.cloth] = append(items[n.cloth], n.item)
+	}
+	slices.Sort(letters)
+	for _, letter := range letters {
+		r.cloth(letter, items[letter])
+	}
+}
+
+func (r *run) cloth(letter string, items []lay.Item) {
+	c, described := r.p.Cloth(letter)
+	if !described {
+		r.find(finding.List{{Level: finding.Note, Code: "cloth-undescribed", About: finding.Path("cloths", letter),
+			Text:   fmt.Sprintf("Cloth %s is not described; it is taken as plain, with %s between the selvedges.", letter, r.style.Text(*c.Usable)),
+			Remedy: "Say how wide it is and how it is printed."}})
+	}
+	laid, over := lay.Of(items, *c.Usable)
+	for _, n := range r.needs {
+		if slices.Contains(over, n.item.Cut) {
+			r.find(finding.List{lay.TooWide(n.about, n.title, c.Name, n.item.Width, *c.Usable, r.style)})
+		}
+	}
+	wanted := lay.Need(laid, c.Shrink/100)
+	out := ClothNeed{Cloth: letter, Name: c.Name, Length: r.l(laid.Length), Need: r.l(wanted), Short: r.l(0), Lay: r.lay(laid)}
+	buy := lay.Buy(wanted, r.p.Units)
+	if have, known := r.have(c); known {
+		shown := r.l(have)
+		out.Have = &shown
+		if have >= wanted {
+			buy = 0
+		} else {
+			out.Short = r.l(wanted - have)
+			r.find(finding.List{{Level: finding.Warn, Code: "cloth-short", About: finding.Path("cloths", letter, "have"),
+				Text:   fmt.Sprintf("There are %s of %s, and %s are needed: %s short.", r.style.Yards(have), c.Name, r.style.Yards(wanted), r.style.Text(wanted-have)),
+				Remedy: fmt.Sprintf("Buy %s in one piece, or use another cloth where it does not show.", r.style.Yards(buy))}})
+		}
+	}
+	out.Buy, out.BuyText = r.l(buy), r.style.Yards(buy)
+	r.out.Cloths = append(r.out.Cloths, out)
+}
+
+// have is what there is of a cloth: as the plan says, or as the cupboard does.
+func (r *run) have(c plan.Cloth) (length.Length, bool) {
+	if c.Have != nil {
+		return *c.Have, true
+	}
+	left, known := r.cupboard[c.Name]
+	return left, known
+}
+
+func (r *run) lay(l lay.Lay) Lay {
+	out := Lay{Width: r.l(l.Width), Length: r.l(l.Length), Bound: r.l(l.Bound), Placed: []Placed{}, Strips: []Strip{}}
+	for _, p := range l.Placed {
+		out.Placed = append(out.Placed, Placed{Cut: p.Cut, X: r.l(p.X), Y: r.l(p.Y), Width: r.l(p.Width), Height: r.l(p.Height), Turned: p.Turned, Strip: p.Strip})
+	}
+	for _, s := range l.Strips {
+		out.Strips = append(out.Strips, Strip{Y: r.l(s.Y), Height: r.l(s.Height)})
+	}
+	return out
+}

@@ -1,0 +1,382 @@
+// Package reckon is the pipeline: a plan goes in, a reckoning comes out. The
+// same plan and the same cupboard always give the same reckoning.
+package reckon
+
+import (
+	"fmt"
+	"maps"
+	"slices"
+
+	"umschlag/core/back"
+	"umschlag/core/cover"
+	"umschlag/core/finding"
+	"umschlag/core/fit"
+	"umschlag/core/front"
+	"umschlag/core/layers"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/sum"
+	"umschlag/core/work"
+)
+
+// Cupboard is what is left of each cloth, by its name.
+type Cupboard map[string]length.Length
+
+// Reckon computes all that follows from a plan. It never fails: what cannot be
+// reckoned is said in the findings.
+func Reckon(p plan.Plan, c Cupboard) Reckoning {
+	p = p.Settle()
+	r := &run{p: p, cupboard: c, style: p.Style(), out: empty(p)}
+	r.find(p.Validate())
+	if !r.stopped() {
+		r.cushion()
+	}
+	if r.stopped() {
+		return withoutHalves(r.out)
+	}
+	return r.out
+}
+
+func empty(p plan.Plan) Reckoning {
+	return Reckoning{Format: Format, Title: p.Title,
+		Pieces: []Piece{}, Cuts: []Cut{}, Lengths: []Notion{}, Joins: []Join{}, Counts: map[string]int{}, Cloths: []ClothNeed{},
+		Sums: map[string][]Term{}, Steps: []Step{}, Remedies: []fit.Remedy{}, Findings: []finding.Finding{}}
+}
+
+// withoutHalves leaves only the findings of a plan that cannot be cut: half a
+// cutting list is worse than none.
+func withoutHalves(out Reckoning) Reckoning {
+	blank := empty(plan.Plan{Title: out.Title})
+	blank.Findings = out.Findings
+	return blank
+}
+
+// run is one reckoning under way.
+type run struct {
+	p        plan.Plan
+	cupboard Cupboard
+	style    length.Style
+	out      Reckoning
+	needs    []need
+	cuts     []work.Cut
+}
+
+func (r *run) find(list finding.List) { r.out.Findings = append(r.out.Findings, list...) }
+
+func (r *run) stopped() bool { return finding.List(r.out.Findings).Stopped() }
+
+func (r *run) l(l length.Length) L { return Show(l, r.style) }
+
+// Show is a length as a style writes it.
+func Show(l length.Length, s length.Style) L {
+	return L{NM: int64(l), Text: s.Text(l), Exact: s.Plain(l)}
+}
+
+func (r *run) size(s sum.Size) Size {
+	return Size{Width: r.l(s.Width.Total()), Height: r.l(s.Height.Total())}
+}
+
+// explain keeps the terms of a size under its name.
+func (r *run) explain(name string, s sum.Size) {
+	r.explainSum(name+".width", s.Width)
+	r.explainSum(name+".height", s.Height)
+}
+
+func (r *run) explainSum(name string, s sum.Sum) {
+	terms := make([]Term, len(s))
+	for i, t := range s {
+		terms[i] = Term{Term: t.Name, Amount: r.l(t.Amount), Kind: string(t.Kind)}
+	}
+	r.out.Sums[name] = terms
+}
+
+// panel is one piece on its way through the pipeline.
+type panel struct {
+	piece plan.Piece
+	path  string
+	face  front.Face
+	chain layers.Chain
+}
+
+// cushion reckons front, gate, back, cloth and work, in that order.
+func (r *run) cushion() {
+	pieces, found := cover.Pieces(r.p)
+	r.find(found)
+	if r.stopped() {
+		return
+	}
+	frontPiece, backPiece := pieces[0], pieces[1]
+	top := r.front(frontPiece)
+	if r.stopped() {
+		return
+	}
+	measured, found := fit.Front(fit.Order{Plan: r.p, Planned: top.chain.Trimmed,
+		SeamsAcross: max(top.face.Columns-1, 0), SeamsDown: max(top.face.Rows-1, 0), Bordered: top.face.Rings > 0})
+	r.find(found)
+	r.out.Remedies = append(r.out.Remedies, measured.Remedies...)
+	r.showFront(frontPiece, top, measured)
+	closure := r.back(backPiece, measured)
+	if r.stopped() {
+		return
+	}
+	r.cloths()
+	if r.stopped() {
+		return
+	}
+	r.work(top, measured, closure)
+	r.count(top)
+}
+
+// front reckons the face of the front and what lies under it.
+func (r *run) front(piece cover.Piece) panel {
+	q := r.p.Piece(piece.Name)
+	at := r.keeper(piece.Name, func(q plan.Piece) bool { return q.Face != nil })
+	path := finding.Path("pieces", at)
+	trimmed := piece.Trimmed(piece.Finished)
+	chain, found := layers.Of(path, q, trimmed, r.p.Habits.Step)
+	r.find(found)
+	face, found := front.Build(front.Order{Face: r.faceOf(q), Path: path + "/face", Finished: piece.Finished, Trimmed: trimmed, Top: chain.Top,
+		Seam: piece.Seam, TakeAcross: chain.TakeUp.Across, TakeUp: chain.TakeUp.Along, Margin: chain.Margin, Absorb: q.Absorb,
+		Step: r.p.Habits.Step, Style: r.style})
+	r.find(found)
+	if r.stopped() {
+		return panel{}
+	}
+	// The face knows how its parts make up the size; from here on they are its sum.
+	trimmed = piece.Trimmed(face.Finished)
+	if sizeDiffers(face.Finished, piece.Finished) {
+		chain = chain.SewnAs(trimmed, face.Sewn, q.Layers, r.p.Habits.Step)
+	} else {
+		chain, _ = layers.Of(path, q, trimmed, r.p.Habits.Step)
+	}
+	return panel{piece: q, path: path, face: face, chain: chain}
+}
+
+func sizeDiffers(a, b sum.Size) bool {
+	return a.Width.Total() != b.Width.Total() || a.Height.Total() != b.Height.Total()
+}
+
+// keeper is the piece name under which a decision stands: its own, or "*".
+func (r *run) keeper(name string, has func(plan.Piece) bool) string {
+	if _, common := r.p.Pieces[plan.Common]; common && !has(r.p.Pieces[name]) {
+		return plan.Common
+	}
+	return name
+}
+
+// faceOf is the face decided, or a plain one of the first cloth.
+func (r *run) faceOf(q plan.Piece) plan.Face {
+	face := plan.Face{Kind: plan.PlainFace}
+	if q.Face != nil {
+		face = *q.Face
+	}
+	if face.Cloth == "" && len(face.Cloths) == 0 && face.Order.Kind != plan.Rows {
+		face.Cloth = r.firstCloth()
+	}
+	face.Borders = slices.Clone(face.Borders)
+	for i, b := range face.Borders {
+		if b.Cloth == "" {
+			face.Borders[i].Cloth = r.firstCloth()
+		}
+	}
+	return face
+}
+
+// firstCloth is the first letter the plan describes, or A.
+func (r *run) firstCloth() string {
+	letters := slices.Sorted(maps.Keys(r.p.Cloths))
+	if len(letters) == 0 {
+		return "A"
+	}
+	return letters[0]
+}
+
+// showFront puts the front and its cuts into the reckoning.
+func (r *run) showFront(piece cover.Piece, top panel, m fit.Panel) {
+	out := Piece{Name: piece.Name, Title: piece.Title, Count: piece.Count, BeforeQuilting: r.size(top.chain.Top),
+		TakeUp: percent(top.chain.TakeUp)}
+	finished := top.face.Finished
+	out.Trimmed = r.size(m.Trimmed)
+	if m.Measured {
+		planned := r.size(top.chain.Trimmed)
+		out.Planned = &planned
+		finished = m.Trimmed.Each(func(s sum.Sum) sum.Sum {
+			if s[0].Kind != sum.Measured {
+				return s[1 : len(s)-1]
+			}
+			return s.Plus(sum.Seam, "seam allowance", -piece.Seam).Plus(sum.Seam, "seam allowance", -piece.Seam)
+		})
+	}
+	out.Finished = r.size(finished)
+	r.explain("front.planned", piece.Finished)
+	r.explain("front.finished", finished)
+	r.explain("front", m.Trimmed)
+	r.explain("front.before_quilting", top.chain.Top)
+	out.Outline = rectangle(top.face.Finished)
+	ids := make([]string, len(top.face.Parts))
+	for i, part := range top.face.Parts {
+		ids[i] = r.cut(cutting{piece: "front", part: part.Name, title: part.Title, cloth: part.Cloth, size: part.Size, count: part.Count,
+			mayTurn: part.Role != front.Panel, about: top.path + "/face"})
+	}
+	for _, c := range top.face.Cells {
+		out.Cells = append(out.Cells, Cell{Cut: ids[c.Part], Cloth: top.face.Parts[c.Part].Cloth, X: int64(c.X), Y: int64(c.Y),
+			Width: int64(c.Width), Height: int64(c.Height), Row: c.Row, Column: c.Column})
+	}
+	out.Lines = linesOf(top.piece)
+	r.under("front", "front", top.chain, 1, top.path, "")
+	r.out.Pieces = append(r.out.Pieces, out)
+}
+
+func linesOf(q plan.Piece) []Lines {
+	lines := []Lines{}
+	if !q.Quilted() {
+		return lines
+	}
+	for _, f := range q.Quilting.Lines {
+		lines = append(lines, Lines{Pitch: int64(f.Pitch), Pair: int64(q.Quilting.Pair), Angle: f.Angle})
+	}
+	return lines
+}
+
+func percent(t layers.TakeUp) [2]float64 { return [2]float64{100 * t.Across, 100 * t.Along} }
+
+func rectangle(s sum.Size) [][2]int64 {
+	w, h := int64(s.Width.Total()), int64(s.Height.Total())
+	return [][2]int64{{0, 0}, {w, 0}, {w, h}, {0, h}}
+}
+
+// under adds batting and lining cuts of a panel.
+func (r *run) under(piece, name string, c layers.Chain, count int, about, waits string) {
+	if c.Batting != nil {
+		r.cut(cutting{piece: piece, id: name + ".batting", part: "batting", title: "Batting", layer: "batting", cloth: c.Batting.Cloth,
+			size: c.Under, count: count * c.Batting.Count, mayTurn: true, about: about + "/layers/batting", waits: waits})
+	}
+	if c.Lining != "" {
+		r.cut(cutting{piece: piece, id: name + ".lining", part: "lining", title: "Lining", layer: "lining", cloth: c.Lining,
+			size: c.Under, count: count, about: about + "/layers/lining", waits: waits})
+	}
+	if len(c.Under.Width) > 0 {
+		r.explain(name+".under", c.Under)
+	}
+}
+
+// back reckons the closure from the front as it really is.
+func (r *run) back(piece cover.Piece, m fit.Panel) back.Back {
+	q := r.p.Piece(piece.Name)
+	at := r.keeper(piece.Name, func(q plan.Piece) bool { return q.Face != nil })
+	path := finding.Path("pieces", at)
+	face := r.faceOf(q)
+	if face.Kind != plan.PlainFace || len(face.Applique) > 0 {
+		r.find(finding.List{{Level: finding.Stop, Code: "back-face", About: path + "/face/kind",
+			Text: fmt.Sprintf("An envelope back is cut plain, and this one has a %s face.", face.Kind), Remedy: "Give the back a plain face of its own."}})
+		return back.Back{}
+	}
+	cloth := face.Cloth
+	if r.p.Back.Cloth != "" {
+		cloth = r.p.Back.Cloth
+	}
+	finished := m.Trimmed.Width.Total() - 2*piece.Seam
+	b, found := back.Build(back.Order{Plan: r.p.Back, Front: m.Trimmed, Finished: finished, Step: r.p.Habits.Step, Style: r.style})
+	r.find(found)
+	if r.stopped() {
+		return b
+	}
+	waits := ""
+	if !m.Measured {
+		waits = work.Order{Quilted: r.p.Piece("front").Quilted()}.GateName()
+	}
+	r.backCuts(q, path, cloth, b, waits)
+	r.backPiece(piece, m, b, cloth, waits)
+	r.out.Back = &BackShown{Kind: string(r.p.Back.Kind), Overlap: r.l(b.Overlap.Total()), Share: 100 * b.Overlap.Total().Float() / finished.Float()}
+	r.explainSum("back.overlap", b.Overlap)
+	return b
+}
+
+// backCuts sizes each back piece, with what quilting needs when it is quilted.
+func (r *run) backCuts(q plan.Piece, path, cloth string, b back.Back, waits string) {
+	for _, p := range b.Panels {
+		chain, found := layers.Of(path, q, p.Size, r.p.Habits.Step)
+		r.find(found)
+		r.cut(cutting{piece: "back", id: p.Name, part: p.Name, title: p.Title, cloth: cloth, size: chain.Top.UpTo(r.p.Habits.Step), count: p.Count,
+			about: path + "/face", waits: waits})
+		r.under("back", p.Name, chain, p.Count, path, waits)
+		if slices.Contains(r.p.Progress.Cut, p.Name) && len(r.out.Remedies) > 0 {
+			r.find(finding.List{{Level: finding.Warn, Code: "back-cut-early", About: "/back",
+				Text:   fmt.Sprintf("%s is ticked as cut, and the measured front wants %s × %s.", p.Title, r.style.Text(p.Size.Width.Total()), r.style.Text(p.Size.Height.Total())),
+				Remedy: "Measure the piece: trim it, or ease it in, or use one of the remedies at the gate."}})
+		}
+	}
+}
+
+// backPiece draws the back pieces as they will lie on each other.
+func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, waits string) {
+	finished := m.Trimmed.Each(func(s sum.Sum) sum.Sum { return sum.Of(sum.Part, "front as cut", s.Total()-2*piece.Seam) })
+	out := Piece{Name: piece.Name, Title: piece.Title, Count: piece.Count, Waits: waits != "",
+		Finished: r.size(finished), Trimmed: r.size(m.Trimmed), BeforeQuilting: r.size(m.Trimmed), Outline: rectangle(finished), Lines: []Lines{}}
+	var hems length.Length
+	for _, h := range r.p.Back.Hem {
+		hems += h
+	}
+	whole, seam := m.Trimmed.Width.Total(), piece.Seam
+	first, last := b.Panels[0], b.Panels[len(b.Panels)-1]
+	left, right := first.Size.Width.Total()-hems, last.Size.Width.Total()-hems
+	high := int64(m.Trimmed.Height.Total())
+	out.Cells = []Cell{
+		{Cut: first.Name, Cloth: cloth, X: int64(-seam), Y: int64(-seam), Width: int64(left), Height: high, Column: 1},
+		{Cut: last.Name, Cloth: cloth, X: int64(whole - right - seam), Y: int64(-seam), Width: int64(right), Height: high, Column: 2},
+	}
+	r.explain("back.finished", finished)
+	r.explain("back", m.Trimmed)
+	r.out.Pieces = append(r.out.Pieces, out)
+}
+
+// work adds steps, thread and the joins round the cover.
+func (r *run) work(top panel, m fit.Panel, b back.Back) {
+	finished := top.face.Finished
+	o := work.Order{Plan: r.p, Face: top.face, Chain: top.chain, Finished: finished, Quilted: top.piece.Quilted(), Cuts: r.cuts,
+		Hems: b.Hems, Overlap: b.Overlap.Total()}
+	for _, s := range work.Steps(o) {
+		r.out.Steps = append(r.out.Steps, r.step(s))
+	}
+	thread := work.Thread(o)
+	r.out.Lengths = append(r.out.Lengths, Notion{What: "thread", Length: r.l(thread.Total())})
+	r.explainSum("thread", thread)
+	w, h := m.Trimmed.Width.Total(), m.Trimmed.Height.Total()
+	back := b.Panels[0].Size.Height.Total()
+	r.out.Joins = append(r.out.Joins,
+		Join{Between: [2]string{"front", "back"}, Lengths: [2]L{r.l(w), r.l(w)}, Off: r.l(0)},
+		Join{Between: [2]string{"front", b.Panels[0].Name}, Lengths: [2]L{r.l(h), r.l(back)}, Off: r.l(back - h)})
+}
+
+func (r *run) step(s work.Step) Step {
+	out := Step{ID: s.ID, Stage: string(s.Stage), Title: s.Title, Text: s.Text, Needs: orEmpty(s.Needs), Cuts: orEmpty(s.Cuts), Row: s.Row,
+		Press: s.Press, Side: string(s.Side), Machine: s.Machine, Check: s.Check, Caution: s.Caution, Gate: s.Gate,
+		Done: slices.Contains(r.p.Progress.Done, s.ID)}
+	if s.Gate != "" {
+		expect := r.size(s.Expect)
+		out.Expect = &expect
+	}
+	return out
+}
+
+func orEmpty(list []string) []string {
+	if list == nil {
+		return []string{}
+	}
+	return list
+}
+
+// count names how many there are of what has to be counted.
+func (r *run) count(top panel) {
+	f := top.face
+	if f.Columns > 0 {
+		r.out.Counts["patches"] = f.Columns * f.Rows
+		r.out.Counts["rows"] = f.Rows
+	}
+	if f.Rings > 0 {
+		r.out.Counts["border strips"] = 4 * f.Rings
+	}
+	for _, c := range r.out.Cuts {
+		r.out.Counts["pieces to cut"] += c.Count
+	}
+}

@@ -1,0 +1,199 @@
+package reckon
+
+import (
+	"umschlag/core/finding"
+	"umschlag/core/fit"
+)
+
+// Format is the name and version every reckoning carries.
+const Format = "umschlag/reckoning/1"
+
+// L is a length as it is shown.
+type L struct {
+	// NM is the exact length in nanometres.
+	NM int64 `json:"nm"`
+	// Text is the length in the plan's unit, marked with ≈ when it is rounded.
+	Text string `json:"text"`
+	// Exact is the length in keyboard notation, nothing rounded.
+	Exact string `json:"exact"`
+}
+
+// Size is a width across and a height up.
+type Size struct {
+	Width  L `json:"width"`
+	Height L `json:"height"`
+}
+
+// Reckoning is everything that follows from a plan. Counts are for one cover;
+// copies multiply cloths and lays only.
+type Reckoning struct {
+	Format string `json:"format"`
+	Title  string `json:"title"`
+	// Settled is the plan with every default written out.
+	Settled any        `json:"settled,omitempty"`
+	Pieces  []Piece    `json:"pieces"`
+	Cuts    []Cut      `json:"cuts"`
+	Lengths []Notion   `json:"lengths"`
+	Back    *BackShown `json:"back,omitempty"`
+	Joins   []Join     `json:"joins"`
+	// Counts of things, by name.
+	Counts map[string]int `json:"counts"`
+	Cloths []ClothNeed    `json:"cloths"`
+	// Sums explain sizes: front.width is the front as trimmed; front.finished.width,
+	// front.before_quilting.width, front.under.width and <cut id>.width the others.
+	Sums     map[string][]Term `json:"sums"`
+	Steps    []Step            `json:"steps"`
+	Remedies []fit.Remedy      `json:"remedies"`
+	Findings []finding.Finding `json:"findings"`
+}
+
+// Piece is one piece of the cover at its three sizes.
+type Piece struct {
+	Name           string `json:"name"`
+	Title          string `json:"title"`
+	Count          int    `json:"count"`
+	Finished       Size   `json:"finished"`
+	Trimmed        Size   `json:"trimmed"`
+	BeforeQuilting Size   `json:"before_quilting"`
+	// Planned is the trimmed size before a measurement replaced it.
+	Planned *Size `json:"planned,omitempty"`
+	// TakeUp in percent, across and along.
+	TakeUp [2]float64 `json:"take_up"`
+	// Outline is the finished line, in nanometres from its top left corner,
+	// right and down.
+	Outline [][2]int64 `json:"outline"`
+	// Cells are the parts where they lie, in the same frame.
+	Cells []Cell `json:"cells"`
+	// Lines are the families of quilting lines.
+	Lines []Lines `json:"lines"`
+	// Waits reports that the piece is cut only after a measurement.
+	Waits bool `json:"waits"`
+}
+
+// Cell is one part where it lies on a piece.
+type Cell struct {
+	Cut    string `json:"cut"`
+	Cloth  string `json:"cloth"`
+	X      int64  `json:"x"`
+	Y      int64  `json:"y"`
+	Width  int64  `json:"width"`
+	Height int64  `json:"height"`
+	Row    int    `json:"row,omitempty"`
+	Column int    `json:"column,omitempty"`
+}
+
+// Lines is one family of quilting lines.
+type Lines struct {
+	Pitch int64   `json:"pitch"`
+	Pair  int64   `json:"pair"`
+	Angle float64 `json:"angle"`
+}
+
+// Cut is one shape to be cut, with how many alike in one cover.
+type Cut struct {
+	ID     string `json:"id"`
+	Piece  string `json:"piece"`
+	Part   string `json:"part"`
+	Title  string `json:"title"`
+	Layer  string `json:"layer"`
+	Cloth  string `json:"cloth"`
+	Shape  string `json:"shape"`
+	Width  L      `json:"width"`
+	Height L      `json:"height"`
+	Count  int    `json:"count"`
+	// Waits names the gate this cut follows; empty when it can be cut now.
+	Waits string `json:"waits,omitempty"`
+	// Done reports that the cut is ticked off in the plan.
+	Done bool `json:"done"`
+}
+
+// Notion is a length of something that is not a piece.
+type Notion struct {
+	What   string `json:"what"`
+	Length L      `json:"length"`
+}
+
+// BackShown is the closure as it comes out.
+type BackShown struct {
+	Kind    string `json:"kind"`
+	Overlap L      `json:"overlap"`
+	// Share of the finished width, in percent.
+	Share float64 `json:"share"`
+}
+
+// Join is two edges that are sewn to each other.
+type Join struct {
+	Between [2]string `json:"between"`
+	Lengths [2]L      `json:"lengths"`
+	Off     L         `json:"off"`
+}
+
+// ClothNeed is one cloth with its lay.
+type ClothNeed struct {
+	Cloth  string `json:"cloth"`
+	Name   string `json:"name"`
+	Length L      `json:"length"`
+	// Need adds squaring and shrinkage to the length of the lay.
+	Need L `json:"need"`
+	// Buy is the need as it is sold, 0 when there is enough.
+	Buy     L      `json:"buy"`
+	BuyText string `json:"buy_text"`
+	// Have is what there is; absent when nobody said.
+	Have  *L  `json:"have,omitempty"`
+	Short L   `json:"short"`
+	Lay   Lay `json:"lay"`
+}
+
+// Lay is a cloth laid out: x across the width, y along the length.
+type Lay struct {
+	Width  L        `json:"width"`
+	Length L        `json:"length"`
+	Bound  L        `json:"bound"`
+	Placed []Placed `json:"placed"`
+	Strips []Strip  `json:"strips"`
+}
+
+// Placed is one rectangle of one cut.
+type Placed struct {
+	// Cut is the index into cuts.
+	Cut    int  `json:"cut"`
+	X      L    `json:"x"`
+	Y      L    `json:"y"`
+	Width  L    `json:"width"`
+	Height L    `json:"height"`
+	Turned bool `json:"turned"`
+	Strip  int  `json:"strip"`
+}
+
+// Strip is one cut across the cloth.
+type Strip struct {
+	Y      L `json:"y"`
+	Height L `json:"height"`
+}
+
+// Term is one named part of a size.
+type Term struct {
+	Term   string `json:"term"`
+	Amount L      `json:"amount"`
+	Kind   string `json:"kind"`
+}
+
+// Step is one thing to do, in working order.
+type Step struct {
+	ID      string   `json:"id"`
+	Stage   string   `json:"stage"`
+	Title   string   `json:"title"`
+	Text    string   `json:"text"`
+	Needs   []string `json:"needs"`
+	Cuts    []string `json:"cuts"`
+	Row     int      `json:"row,omitempty"`
+	Press   string   `json:"press,omitempty"`
+	Side    string   `json:"side,omitempty"`
+	Machine string   `json:"machine,omitempty"`
+	Check   string   `json:"check,omitempty"`
+	Caution string   `json:"caution,omitempty"`
+	// Gate names what is measured here.
+	Gate   string `json:"gate,omitempty"`
+	Expect *Size  `json:"expect,omitempty"`
+	Done   bool   `json:"done"`
+}

@@ -1,0 +1,64 @@
+package work
+
+import (
+	"umschlag/core/front"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/sum"
+)
+
+// Thread per length of seam: a lockstitch takes about two and a half times the
+// seam, a dense zigzag about seven times. From memory of sewing-thread
+// handbooks, not checked against one.
+const (
+	lockstitch  = 2.5
+	denseZigzag = 7.0
+)
+
+// Thread is the sewing thread a cover takes, top and bobbin together.
+func Thread(o Order) sum.Sum {
+	var s sum.Sum
+	sewn := func(name string, seam length.Length, factor float64) {
+		s = s.Plus(sum.Part, name, length.FromFloat(seam.Float()*factor))
+	}
+	f := o.Face
+	width, height := f.Sewn.Width.Total(), f.Sewn.Height.Total()
+	for _, p := range f.Parts {
+		switch p.Role {
+		case front.Patch:
+			if f.Rows*f.Columns > 0 {
+				sewn("seams in the rows", p.Size.Height.Total().Times(p.Count*(f.Columns-1)/f.Columns), lockstitch)
+				sewn("seams between rows", p.Size.Width.Total().Times(p.Count*(f.Rows-1)/f.Rows), lockstitch)
+			}
+		case front.BorderEnd:
+			sewn("border sides", p.Size.Height.Total().Times(p.Count), lockstitch)
+		case front.BorderRun:
+			sewn("border top and bottom", p.Size.Width.Total().Times(p.Count), lockstitch)
+		}
+	}
+	sewn("quilting", quilted(o.Plan.Piece("front"), width, height), lockstitch)
+	trimmed := o.Chain.Trimmed
+	sewn("hems", trimmed.Height.Total().Times(o.Hems), lockstitch)
+	round := 2 * (trimmed.Width.Total() + trimmed.Height.Total())
+	sewn("round the cover", round, lockstitch)
+	if o.Plan.Edges.Inside == "zigzag" {
+		sewn("zigzag inside", round, denseZigzag)
+	}
+	return s
+}
+
+// quilted is the length of all quilting lines: area over pitch, for each family.
+func quilted(q plan.Piece, width, height length.Length) length.Length {
+	if !q.Quilted() {
+		return 0
+	}
+	var total float64
+	for _, f := range q.Quilting.Lines {
+		each := width.Float() * height.Float() / f.Pitch.Float()
+		if q.Quilting.Pair > 0 {
+			each *= 2
+		}
+		total += each
+	}
+	return length.FromFloat(total)
+}

@@ -1,0 +1,334 @@
+// Package work knows the order of the work: the steps of a cover, what each
+// needs before it, where it is measured, and what to take care of. The back is
+// never cut before the front is measured.
+package work
+
+import (
+	"fmt"
+	"strings"
+
+	"umschlag/core/front"
+	"umschlag/core/layers"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/sum"
+)
+
+// The names under which gates record what they measure.
+const (
+	FrontQuilted  = "front.quilted"
+	FrontSewn     = "front.sewn"
+	CoverFinished = "cover.finished"
+)
+
+// Stage groups steps that happen at one place.
+type Stage string
+
+// The stages in working order.
+const (
+	Measuring Stage = "measure"
+	Cutting   Stage = "cut"
+	Piecing   Stage = "piece"
+	Quilting  Stage = "quilt"
+	Backing   Stage = "back"
+	Closing   Stage = "close"
+)
+
+// Step is one thing to do.
+type Step struct {
+	ID    string
+	Stage Stage
+	Title string
+	Text  string
+	// Needs are the steps that come before, by id.
+	Needs []string
+	// Cuts used here for the first time, by their ids.
+	Cuts []string
+	// Row of the grid this step is about, 0 when it is not one row.
+	Row int
+	// Press is where seam allowances go; empty when nothing is pressed.
+	Press string
+	Side  Side
+	// Machine is foot, needle and stitch.
+	Machine string
+	Check   string
+	Caution string
+	// Gate is the name of what is measured here; empty at other steps.
+	Gate string
+	// Expect is the size the gate should show.
+	Expect sum.Size
+}
+
+// Cut is what the work needs to know of a cut.
+type Cut struct {
+	ID    string
+	Piece string
+	// Under marks batting and lining.
+	Under bool
+}
+
+// Order is what the steps are made from.
+type Order struct {
+	Plan     plan.Plan
+	Face     front.Face
+	Chain    layers.Chain
+	Finished sum.Size
+	Quilted  bool
+	Cuts     []Cut
+	Hems     int
+	Overlap  length.Length
+}
+
+// GateName is what is measured before the back is cut.
+func (o Order) GateName() string {
+	if o.Quilted {
+		return FrontQuilted
+	}
+	return FrontSewn
+}
+
+type builder struct {
+	Order
+	style length.Style
+	steps []Step
+	last  string
+}
+
+// Steps is the work in an order that can be followed.
+func Steps(o Order) []Step {
+	b := &builder{Order: o, style: o.Plan.Style()}
+	b.prepare()
+	b.piece()
+	b.bordered()
+	if o.Quilted || o.Chain.Batting != nil || o.Chain.Lining != "" {
+		b.layered()
+	}
+	b.gate()
+	b.back()
+	b.close()
+	return b.steps
+}
+
+// add appends a step that needs the one before it, and any others named.
+func (b *builder) add(s Step, needs ...string) {
+	if b.last != "" {
+		s.Needs = append(s.Needs, b.last)
+	}
+	s.Needs = append(s.Needs, needs...)
+	b.steps = append(b.steps, s)
+	b.last = s.ID
+}
+
+func (b *builder) text(l length.Length) string { return b.style.Text(l) }
+
+func (b *builder) size(s sum.Size) string {
+	return b.text(s.Width.Total()) + " × " + b.text(s.Height.Total())
+}
+
+// cuts are the ids of the cuts of a piece, its face or what lies under it.
+func (b *builder) cuts(piece string, under bool) []string {
+	var ids []string
+	for _, c := range b.Cuts {
+		if c.Piece == piece && c.Under == under {
+			ids = append(ids, c.ID)
+		}
+	}
+	return ids
+}
+
+const (
+	rotaryCaution = "Close the rotary cutter after every cut, cut away from yourself and keep your fingers behind the ruler's edge."
+	ironCaution   = "The iron and its steam burn: keep hands and cord clear, and switch it off when you leave the table."
+	sprayCaution  = "If you use temporary spray, open a window, keep it off the iron and follow the instructions on the can."
+	needleCaution = "Thick layers break needles: change to a new 90/14 and wear glasses. Your machine's manual has the last word."
+	pinCaution    = "Take each pin out before the needle reaches it: a needle that hits a pin can break and fly."
+	overCaution   = "Sewing over pins can break the needle: sew slowly, lay pins across the seam and wear glasses."
+)
+
+func (b *builder) pins() string {
+	if b.Plan.Habits.Pins == plan.PinsRemove {
+		return pinCaution
+	}
+	return overCaution
+}
+
+func (b *builder) prepare() {
+	o := b.Plan.Object
+	b.add(Step{ID: "measure", Stage: Measuring, Title: "Measure the pad",
+		Text:  fmt.Sprintf("Lay the tape across the middle, over the swell: the plan says %s × %s.", b.text(o.Width), b.text(o.Height)),
+		Check: "If the tape says otherwise, change the plan before anything is cut."})
+	b.add(Step{ID: "cut.front", Stage: Cutting, Title: "Cut the front", Cuts: b.cuts("front", false), Caution: rotaryCaution,
+		Text:  "Square the end of each cloth, cut the strips all the way across, then the pieces out of the strips. The back waits.",
+		Check: "Lay the first piece of each size on the ruler before you cut the rest."})
+	if under := b.cuts("front", true); len(under) > 0 {
+		b.add(Step{ID: "cut.under", Stage: Cutting, Title: "Cut what lies under the front", Cuts: under, Caution: rotaryCaution,
+			Text: fmt.Sprintf("Each is %s: it stands out beyond the top on every side.", b.size(b.Chain.Under))})
+	}
+}
+
+// seamText is the machine set up for piecing.
+func (b *builder) seamText() string {
+	return fmt.Sprintf("%s seam, straight stitch 2.2 mm, needle 80/12", b.text(b.Plan.Cover.Seam))
+}
+
+func (b *builder) piece() {
+	f, school := b.Face, b.Plan.Habits.Press
+	if f.Columns*f.Rows < 2 {
+		return
+	}
+	b.add(Step{ID: "layout", Stage: Piecing, Title: "Lay the patches out",
+		Text:  fmt.Sprintf("%d across and %d down, as drawn. Number the rows on scraps of paper and photograph the whole.", f.Columns, f.Rows),
+		Check: "No patch beside its like, unless the plan has it so."})
+	patch := b.patch()
+	width := patch.Width.Times(f.Columns) + 2*b.Plan.Cover.Seam
+	if f.Columns > 1 {
+		for row := 1; row <= f.Rows; row++ {
+			side := RowPress(school, row)
+			b.add(Step{ID: fmt.Sprintf("row.%d", row), Stage: Piecing, Row: row, Title: fmt.Sprintf("Sew row %d", row),
+				Text:    fmt.Sprintf("Join its %d patches from left to right.", f.Columns),
+				Machine: b.seamText(), Press: pressText(side), Side: side,
+				Check:   fmt.Sprintf("The row is %s long, raw edge to raw edge.", b.text(width)),
+				Caution: b.pins()})
+		}
+	}
+	if f.Rows > 1 {
+		side := JoinPress(school)
+		b.add(Step{ID: "rows", Stage: Piecing, Title: "Join the rows",
+			Text: "Two at a time from the top. " + meeting(school), Machine: b.seamText(), Press: pressText(side), Side: side,
+			Check:   fmt.Sprintf("The grid is %s × %s, and both diagonals are alike.", b.text(width), b.text(patch.Height.Times(f.Rows)+2*b.Plan.Cover.Seam)),
+			Caution: ironCaution})
+	}
+}
+
+func meeting(school plan.Press) string {
+	if school == plan.PressNest {
+		return "Where seams meet, push their allowances together until they lock."
+	}
+	return "Pin at every crossing: the allowances do not lock."
+}
+
+// patch is how large a patch shows in the sewn top.
+func (b *builder) patch() (size struct{ Width, Height length.Length }) {
+	for _, p := range b.Face.Parts {
+		if p.Role == front.Patch {
+			size.Width = p.Size.Width.Total() - 2*b.Plan.Cover.Seam
+			size.Height = p.Size.Height.Total() - 2*b.Plan.Cover.Seam
+		}
+	}
+	return size
+}
+
+func (b *builder) bordered() {
+	for _, p := range b.Face.Parts {
+		step := Step{Stage: Piecing, Machine: b.seamText(), Press: "Press the seams towards the border.", Caution: b.pins()}
+		switch p.Role {
+		case front.BorderEnd:
+			step.ID, step.Title = fmt.Sprintf("border.%d.side", p.Ring), p.Title
+			step.Text = "Sew one to the left and one to the right edge."
+			step.Check = fmt.Sprintf("Measure the sewn centre down its middle first: the strips are cut %s long for it.", b.text(p.Size.Height.Total()))
+		case front.BorderRun:
+			step.ID, step.Title = fmt.Sprintf("border.%d.run", p.Ring), p.Title
+			step.Text = "Sew them across everything, over the ends of the sides."
+			step.Check = fmt.Sprintf("Measure across the middle first: the strips are cut %s long for it.", b.text(p.Size.Width.Total()))
+		default:
+			continue
+		}
+		b.add(step)
+	}
+}
+
+func (b *builder) layered() {
+	stack := []string{}
+	if b.Chain.Lining != "" {
+		stack = append(stack, "the lining wrong side up")
+	}
+	if b.Chain.Batting != nil {
+		stack = append(stack, "the batting")
+	}
+	stack = append(stack, "the front right side up")
+	b.add(Step{ID: "layers", Stage: Quilting, Title: "Lay the layers together",
+		Text:    strings.ToUpper(stack[0][:1]) + strings.Join(stack, ", ")[1:] + ". Smooth from the middle, pin all over or use temporary spray, and sew round the edge ⅛ in first.",
+		Check:   fmt.Sprintf("The top is %s before quilting.", b.size(b.Face.Sewn)),
+		Caution: sprayCaution})
+	if !b.Quilted {
+		return
+	}
+	b.add(Step{ID: "quilt", Stage: Quilting, Title: "Quilt", Text: b.lines(),
+		Machine: "Walking foot, straight stitch 3 mm, needle 90/14", Caution: needleCaution,
+		Check: "No pleats on the lining side."})
+	b.add(Step{ID: "trim", Stage: Quilting, Title: "Trim square",
+		Text:    fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges, the pattern centred.", b.size(b.Chain.Trimmed)),
+		Check:   "Opposite borders are alike, both diagonals equal.",
+		Caution: rotaryCaution})
+}
+
+func (b *builder) lines() string {
+	q := b.Plan.Piece("front").Quilting
+	var parts []string
+	for _, f := range q.Lines {
+		parts = append(parts, fmt.Sprintf("%s apart at %s°", b.text(f.Pitch), strings.Replace(fmt.Sprint(f.Angle), "-", "−", 1)))
+	}
+	text := "Lines " + strings.Join(parts, " and ") + ", from the middle outwards"
+	if q.Pair > 0 {
+		text += fmt.Sprintf(", each in a pair %s apart", b.text(q.Pair))
+	}
+	return text + "."
+}
+
+func (b *builder) gate() {
+	b.add(Step{ID: "gate.front", Stage: Backing, Title: "Measure the front", Gate: b.GateName(), Expect: b.Chain.Trimmed,
+		Text:  "Across the middle and up the middle, raw edge to raw edge. The back is cut to what you measure, not to the plan.",
+		Check: fmt.Sprintf("Planned: %s.", b.size(b.Chain.Trimmed))})
+}
+
+func (b *builder) back() {
+	b.add(Step{ID: "cut.back", Stage: Backing, Title: "Cut the back", Cuts: append(b.cuts("back", false), b.cuts("back", true)...),
+		Text: "Two pieces, both the same way up.", Caution: rotaryCaution})
+	hem := b.Plan.Back.Hem
+	if b.Hems == 0 {
+		return
+	}
+	folds := make([]string, len(hem))
+	for i, h := range hem {
+		folds[i] = b.text(h)
+	}
+	b.add(Step{ID: "hem", Stage: Backing, Title: "Hem the back pieces",
+		Text:    fmt.Sprintf("Turn one long edge of each to the wrong side %s, press, and stitch close to the inner fold.", strings.Join(folds, " and again ")),
+		Machine: "Straight stitch 2.5 mm, needle 80/12", Press: "Press the hem flat.", Caution: ironCaution})
+}
+
+func (b *builder) close() {
+	h := b.Plan.Habits
+	round := "Sew all round in one go: stop at each corner with the needle down and turn."
+	if h.Round == plan.RoundRuns {
+		round = "Sew each side in a run of its own, off both ends."
+	}
+	b.add(Step{ID: "close", Stage: Closing, Title: "Sew front and back together",
+		Text: fmt.Sprintf("Front right side up, the back pieces right side down on it, raw edges even, hemmed edges over each other by %s. %s One diagonal stitch at a corner turns better; sew twice where the hems cross the seam.",
+			b.text(b.Overlap), round),
+		Machine: fmt.Sprintf("%s seam, straight stitch 2.5 mm, needle 90/14", b.text(b.Plan.Cover.Seam)), Caution: b.pins()})
+	if h := insideText[b.Plan.Edges.Inside]; h != "" {
+		b.add(Step{ID: "finish", Stage: Closing, Title: "Finish the seams", Text: h})
+	}
+	b.add(Step{ID: "clip", Stage: Closing, Title: "Clip the corners", Text: clipText[h.Clip],
+		Check: "Turn one corner out a little first: caught layers show now, before anything is clipped.", Caution: "Never cut into the stitching."})
+	b.add(Step{ID: "turn", Stage: Closing, Title: "Turn and press",
+		Text: "Push the corners out with something blunt. Press from the wrong side of the overlap.", Press: "Press the edges.", Caution: ironCaution})
+	b.add(Step{ID: "gate.cover", Stage: Closing, Title: "Measure the finished cover and put the pad in", Gate: CoverFinished, Expect: b.Finished,
+		Text:  "Lay it flat, empty, and measure seam to seam across and up.",
+		Check: fmt.Sprintf("Planned: %s.", b.size(b.Finished))})
+}
+
+var insideText = map[plan.InsideFinish]string{
+	"zigzag":   "Zigzag the raw edges together, close to the seam.",
+	"overlock": "Overlock the raw edges together.",
+	"pinked":   "Pink the raw edges; only for cloth that hardly frays.",
+	"bound":    "Fold tape over the raw edges and stitch it through all layers.",
+	"enclosed": "The lining encloses the seams: nothing to finish.",
+}
+
+var clipText = map[plan.Clip]string{
+	plan.ClipAcross: "Once straight across each corner, two threads from the stitching.",
+	plan.ClipThree:  "Three cuts a corner: once across, then a sliver off each side.",
+	plan.ClipSlant:  "Thin the bulk at a slant, each layer a little shorter than the one before.",
+}

@@ -1,0 +1,94 @@
+// Package demo holds the demo data: the covers of a made-up job, refitting a
+// small town's library van, and the cupboard it is sewn from.
+package demo
+
+import (
+	"context"
+	"embed"
+	"encoding/json"
+	"fmt"
+	"io/fs"
+	"path"
+	"strings"
+
+	"umschlag/format/planfile"
+	"umschlag/store"
+)
+
+//go:embed *.json workshop/*.json
+var files embed.FS
+
+// workshop is everything around the plans.
+type workshop struct {
+	Habits   json.RawMessage   `json:"habits"`
+	Cupboard []json.RawMessage `json:"cupboard"`
+	Finished map[string]struct {
+		Minutes int    `json:"minutes"`
+		Notes   string `json:"notes"`
+		Next    string `json:"next"`
+	} `json:"finished"`
+}
+
+// Plans are the demo plan files by name, without .json.
+func Plans() (map[string][]byte, error) {
+	names, err := fs.Glob(files, "*.json")
+	if err != nil {
+		return nil, err
+	}
+	out := map[string][]byte{}
+	for _, n := range names {
+		if out[strings.TrimSuffix(n, path.Ext(n))], err = files.ReadFile(n); err != nil {
+			return nil, err
+		}
+	}
+	return out, nil
+}
+
+// order in which the plans were begun; the last is on top of the shelf.
+var order = []string{"lavender-mini", "patchwork-cushion", "reading-corner-cushion"}
+
+// Fill puts the demo data into an empty store.
+func Fill(ctx context.Context, s *store.Store) error {
+	data, err := files.ReadFile("workshop/workshop.json")
+	if err != nil {
+		return err
+	}
+	var w workshop
+	if err := json.Unmarshal(data, &w); err != nil {
+		return fmt.Errorf("read the demo workshop: %w", err)
+	}
+	if _, err := s.SaveHabits(ctx, 0, string(w.Habits)); err != nil {
+		return err
+	}
+	for _, doc := range w.Cupboard {
+		var cloth struct {
+			Name string `json:"name"`
+		}
+		if err := json.Unmarshal(doc, &cloth); err != nil {
+			return fmt.Errorf("read the demo cupboard: %w", err)
+		}
+		if _, err := s.AddCloth(ctx, cloth.Name, string(doc)); err != nil {
+			return err
+		}
+	}
+	plans, err := Plans()
+	if err != nil {
+		return err
+	}
+	for _, name := range order {
+		p, err := planfile.Read(plans[name])
+		if err != nil {
+			return fmt.Errorf("read the demo plan %s: %w", name, err)
+		}
+		made, err := s.Create(ctx, p.Title, string(p.Cover.Kind), string(plans[name]))
+		if err != nil {
+			return err
+		}
+		if f, ok := w.Finished[name]; ok {
+			if _, err := s.Finish(ctx, made.ID, made.Revision, store.LogEntry{Minutes: f.Minutes, Notes: f.Notes, Next: f.Next}); err != nil {
+				return err
+			}
+		}
+	}
+	return nil
+}

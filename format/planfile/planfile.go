@@ -1,0 +1,125 @@
+// Package planfile reads and writes plan files, umschlag/plan/1: JSON in UTF-8
+// whose lengths are texts in the maker's notation. Every problem is named with
+// its path into the file; unknown keys are problems, so that a typo cannot
+// vanish.
+package planfile
+
+import (
+	"fmt"
+	"reflect"
+	"strings"
+
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/reckon"
+)
+
+// MaxSize is the largest plan file read, in bytes. The largest plan that makes
+// sense, a thousand patches written out row by row, is a tenth of it.
+const MaxSize = 1 << 20
+
+// Problem is one thing in a file that cannot be read.
+type Problem struct {
+	// Path into the file, such as /cover/seam; empty for the file as a whole.
+	Path string `json:"path"`
+	// Position of the offending character in the value, from 0; nil when the
+	// whole value is meant.
+	Position *int `json:"position,omitempty"`
+	// Text says what is wrong and what to type instead.
+	Text string `json:"text"`
+}
+
+// Problems are all that is wrong with a file; it is the error of Read.
+type Problems []Problem
+
+// Error is one line: the first problem, and how many more there are.
+func (p Problems) Error() string {
+	if len(p) == 0 {
+		return "no problem"
+	}
+	line := p[0].Text
+	if p[0].Path != "" {
+		line = p[0].Path + ": " + line
+	}
+	if len(p) > 1 {
+		line += fmt.Sprintf(" (and %d more)", len(p)-1)
+	}
+	return strings.ReplaceAll(line, "\n", " ")
+}
+
+// Read reads a plan. Absent keys take the defaults of the plan's own habits.
+// The error is of type Problems and names all that is wrong.
+func Read(data []byte) (plan.Plan, error) {
+	if len(data) > MaxSize {
+		return plan.Plan{}, Problems{{Text: fmt.Sprintf("the file is too large for a plan: over %d kB", MaxSize/1024)}}
+	}
+	root, err := parse(data)
+	if err != nil {
+		return plan.Plan{}, err
+	}
+	file, ok := root.(*object)
+	if !ok {
+		return plan.Plan{}, Problems{{Text: `a plan file holds one JSON object: {"format": "` + plan.Format + `", …}`}}
+	}
+	if err := checkFormat(file); err != nil {
+		return plan.Plan{}, err
+	}
+	r := &reader{}
+	r.unit = r.unitOf(file)
+	habits := plan.DefaultHabits()
+	if h, ok := file.values["habits"]; ok {
+		r.into(reflect.ValueOf(&habits).Elem(), h, "/habits")
+		r.problems = nil // found again, with everything else, below
+	}
+	p := plan.Base(habits)
+	r.into(reflect.ValueOf(&p).Elem(), file, "")
+	if len(r.problems) > 0 {
+		return plan.Plan{}, r.problems
+	}
+	return p, nil
+}
+
+// Reckon reads a plan file and reckons it; the reckoning carries the plan with
+// every default written out. The error is of type Problems.
+func Reckon(data []byte, c reckon.Cupboard) (reckon.Reckoning, error) {
+	p, err := Read(data)
+	if err != nil {
+		return reckon.Reckoning{}, err
+	}
+	r := reckon.Reckon(p, c)
+	r.Settled = Full(p.Settle())
+	return r, nil
+}
+
+// ReadPart reads one part of a plan, such as a cloth or the habits, into into,
+// which holds its defaults. Bare numbers are in unit; the error is of type
+// Problems.
+func ReadPart[T any](data []byte, unit length.Unit, into *T) error {
+	n, err := parse(data)
+	if err != nil {
+		return err
+	}
+	r := &reader{unit: unit}
+	r.into(reflect.ValueOf(into).Elem(), n, "")
+	if len(r.problems) > 0 {
+		return r.problems
+	}
+	return nil
+}
+
+// Part is one part of a plan as a JSON document, lengths in unit.
+func Part(v any, unit length.Unit) any {
+	return writer{style: length.Style{Unit: unit}}.value(reflect.ValueOf(v))
+}
+
+func checkFormat(file *object) error {
+	switch f := file.values["format"].(type) {
+	case string:
+		if f == plan.Format {
+			return nil
+		}
+		return Problems{{Path: "/format", Text: fmt.Sprintf("this reads %q, not %q", plan.Format, f)}}
+	default:
+		return Problems{{Path: "/format", Text: fmt.Sprintf("a plan file begins with \"format\": %q", plan.Format)}}
+	}
+}

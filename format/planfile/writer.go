@@ -1,0 +1,104 @@
+package planfile
+
+import (
+	"reflect"
+	"strings"
+
+	"umschlag/core/length"
+	"umschlag/core/plan"
+)
+
+// Full is the plan as a JSON document with every decision written out, the
+// defaults too: what a reader of the plan sees, and what Read gives back
+// unchanged. Lengths are written in the plan's unit.
+func Full(p plan.Plan) map[string]any {
+	w := writer{style: length.Style{Unit: p.Units}}
+	doc, _ := w.value(reflect.ValueOf(p)).(map[string]any)
+	return doc
+}
+
+type writer struct{ style length.Style }
+
+func (w writer) value(v reflect.Value) any {
+	switch t := v.Interface().(type) {
+	case length.Length:
+		return w.style.Plain(t)
+	case plan.Pair:
+		return []any{w.style.Plain(t.Front), w.style.Plain(t.Back)}
+	case plan.Panels:
+		return w.panels(t)
+	case plan.BorderWidth:
+		if t.Rest {
+			return "rest"
+		}
+		return w.style.Plain(t.Width)
+	case plan.Order:
+		if t.Kind == plan.Rows {
+			return w.list(reflect.ValueOf(t.Rows))
+		}
+		return string(t.Kind)
+	case plan.Block:
+		if t.Cells != nil {
+			return map[string]any{"cells": t.Cells}
+		}
+		return t.Name
+	}
+	switch v.Kind() {
+	case reflect.Pointer:
+		return w.value(v.Elem())
+	case reflect.Struct:
+		return w.object(v)
+	case reflect.Slice:
+		return w.list(v)
+	case reflect.Map:
+		m := make(map[string]any, v.Len())
+		for _, k := range v.MapKeys() {
+			m[k.String()] = w.value(v.MapIndex(k))
+		}
+		return m
+	default:
+		return v.Interface()
+	}
+}
+
+func (w writer) panels(p plan.Panels) any {
+	if p.Widths == nil {
+		return "equal"
+	}
+	return w.list(reflect.ValueOf(p.Widths))
+}
+
+func (w writer) list(v reflect.Value) []any {
+	list := make([]any, v.Len())
+	for i := range list {
+		list[i] = w.value(v.Index(i))
+	}
+	return list
+}
+
+func (w writer) object(v reflect.Value) map[string]any {
+	m := map[string]any{}
+	for i := range v.NumField() {
+		f := v.Type().Field(i)
+		if optional(f) && nothing(v.Field(i)) {
+			continue
+		}
+		m[keyOf(f)] = w.value(v.Field(i))
+	}
+	return m
+}
+
+func optional(f reflect.StructField) bool {
+	return strings.HasSuffix(f.Tag.Get("json"), ",omitempty")
+}
+
+// nothing reports whether an absent key means the same: an empty list does
+// not, since it says that there is none.
+func nothing(v reflect.Value) bool {
+	switch v.Kind() {
+	case reflect.Slice, reflect.Map, reflect.Pointer:
+		return v.IsNil()
+	default:
+		return v.IsZero()
+	}
+}

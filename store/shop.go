@@ -1,0 +1,177 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+	"errors"
+	"fmt"
+	"strings"
+)
+
+// Cloth is a cloth in the cupboard. Doc is its description as saved.
+type Cloth struct {
+	ID       int
+	Name     string
+	Doc      string
+	Revision int
+}
+
+// Cloths lists the cupboard by name.
+func (s *Store) Cloths(ctx context.Context) ([]Cloth, error) {
+	return collect(ctx, s.read, func(r *sql.Rows) (Cloth, error) {
+		var c Cloth
+		return c, r.Scan(&c.ID, &c.Name, &c.Doc, &c.Revision)
+	}, `SELECT id, name, doc, revision FROM cloths ORDER BY name COLLATE NOCASE`)
+}
+
+// AddCloth puts a cloth into the cupboard; its name must be new.
+func (s *Store) AddCloth(ctx context.Context, name, doc string) (Cloth, error) {
+	c := Cloth{Name: name, Doc: doc, Revision: 1}
+	err := s.change(ctx, "add cloth", func(tx *sql.Tx) error {
+		return taken(tx.QueryRowContext(ctx, `INSERT INTO cloths (name, doc) VALUES (?, ?) RETURNING id`, name, doc).Scan(&c.ID))
+	})
+	return c, err
+}
+
+// SaveCloth changes a cloth that was read at revision base.
+func (s *Store) SaveCloth(ctx context.Context, id, base int, name, doc string) (Cloth, error) {
+	c := Cloth{ID: id, Name: name, Doc: doc}
+	err := s.change(ctx, "save cloth", func(tx *sql.Tx) error {
+		err := tx.QueryRowContext(ctx, `UPDATE cloths SET name = ?, doc = ?, revision = revision + 1 WHERE id = ? AND revision = ? RETURNING revision`, name, doc, id, base).Scan(&c.Revision)
+		return taken(stale(ctx, tx, "cloths", id, err))
+	})
+	return c, err
+}
+
+// RemoveCloth takes a cloth out of the cupboard and returns what it was.
+func (s *Store) RemoveCloth(ctx context.Context, id int) (Cloth, error) {
+	c := Cloth{ID: id}
+	err := s.change(ctx, "remove cloth", func(tx *sql.Tx) error {
+		return found(tx.QueryRowContext(ctx, `DELETE FROM cloths WHERE id = ? RETURNING name, doc, revision`, id).Scan(&c.Name, &c.Doc, &c.Revision))
+	})
+	return c, err
+}
+
+// ErrStale is returned when a cloth, a log entry or the habits were changed
+// elsewhere since they were read.
+var ErrStale = errors.New("it was changed elsewhere since you opened it")
+
+// stale tells an unknown row from one that has moved on.
+func stale(ctx context.Context, tx *sql.Tx, table string, id int, err error) error {
+	if !errors.Is(err, sql.ErrNoRows) {
+		return err
+	}
+	var there bool
+	// The table is one of this package's own names.
+	if err := tx.QueryRowContext(ctx, fmt.Sprintf(`SELECT EXISTS (SELECT 1 FROM %s WHERE id = ?)`, table), id).Scan(&there); err != nil {
+		return err
+	}
+	if there {
+		return ErrStale
+	}
+	return ErrNotFound
+}
+
+func taken(err error) error {
+	if err != nil && strings.Contains(err.Error(), "UNIQUE constraint") {
+		return ErrTaken
+	}
+	return err
+}
+
+// Habits returns the habits as saved and their revision; an empty document
+// before they are first saved.
+func (s *Store) Habits(ctx context.Context) (doc string, revision int, err error) {
+	err = s.read.QueryRowContext(ctx, `SELECT doc, revision FROM habits WHERE id = 1`).Scan(&doc, &revision)
+	if errors.Is(err, sql.ErrNoRows) {
+		return "{}", 0, nil
+	}
+	return doc, revision, err
+}
+
+// SaveHabits stores habits that were read at revision base.
+func (s *Store) SaveHabits(ctx context.Context, base int, doc string) (revision int, err error) {
+	err = s.change(ctx, "save habits", func(tx *sql.Tx) error {
+		if base == 0 {
+			done, err := tx.ExecContext(ctx, `INSERT INTO habits (id, doc, revision) VALUES (1, ?, 1) ON CONFLICT DO NOTHING`, doc)
+			revision = 1
+			if errors.Is(touched(done, err), ErrNotFound) {
+				return ErrStale
+			}
+			return err
+		}
+		err := tx.QueryRowContext(ctx, `UPDATE habits SET doc = ?, revision = revision + 1 WHERE id = 1 AND revision = ? RETURNING revision`, doc, base).Scan(&revision)
+		return stale(ctx, tx, "habits", 1, err)
+	})
+	return revision, err
+}
+
+// LogEntry is a finished cover with the plan as it was finished.
+type LogEntry struct {
+	ID       int
+	Plan     string
+	Title    string
+	Doc      string
+	Finished string
+	Minutes  int
+	Notes    string
+	Next     string
+	Revision int
+}
+
+const logColumns = `SELECT id, plan, title, doc, finished, minutes, notes, next, revision FROM log`
+
+func scanEntry(row scanner) (LogEntry, error) {
+	var e LogEntry
+	err := row.Scan(&e.ID, &e.Plan, &e.Title, &e.Doc, &e.Finished, &e.Minutes, &e.Notes, &e.Next, &e.Revision)
+	return e, found(err)
+}
+
+// Log lists the finished covers, the last first.
+func (s *Store) Log(ctx context.Context) ([]LogEntry, error) {
+	return collect(ctx, s.read, func(r *sql.Rows) (LogEntry, error) { return scanEntry(r) }, logColumns+` ORDER BY finished DESC, id DESC`)
+}
+
+// LogEntry returns one finished cover.
+func (s *Store) LogEntry(ctx context.Context, id int) (LogEntry, error) {
+	return scanEntry(s.read.QueryRowContext(ctx, logColumns+` WHERE id = ?`, id))
+}
+
+// Finish writes a plan into the log as it stands at revision base.
+func (s *Store) Finish(ctx context.Context, id string, base int, e LogEntry) (LogEntry, error) {
+	err := s.change(ctx, "finish plan", func(tx *sql.Tx) error {
+		head, err := current(ctx, tx, id)
+		if err != nil {
+			return err
+		}
+		if head.Revision != base {
+			return &ConflictError{Current: head}
+		}
+		e.Plan, e.Title, e.Doc, e.Finished, e.Revision = id, head.Title, head.Doc, s.stamp(), 1
+		return tx.QueryRowContext(ctx, `INSERT INTO log (plan, title, doc, finished, minutes, notes, next) VALUES (?, ?, ?, ?, ?, ?, ?) RETURNING id`,
+			e.Plan, e.Title, e.Doc, e.Finished, e.Minutes, e.Notes, e.Next).Scan(&e.ID)
+	})
+	return e, err
+}
+
+// SaveLogEntry changes what the maker wrote about a finished cover.
+func (s *Store) SaveLogEntry(ctx context.Context, id, base, minutes int, notes, next string) (LogEntry, error) {
+	err := s.change(ctx, "save log entry", func(tx *sql.Tx) error {
+		var revision int
+		err := tx.QueryRowContext(ctx, `UPDATE log SET minutes = ?, notes = ?, next = ?, revision = revision + 1 WHERE id = ? AND revision = ? RETURNING revision`,
+			minutes, notes, next, id, base).Scan(&revision)
+		return stale(ctx, tx, "log", id, err)
+	})
+	if err != nil {
+		return LogEntry{}, err
+	}
+	return s.LogEntry(ctx, id)
+}
+
+// RemoveLogEntry takes a cover out of the log.
+func (s *Store) RemoveLogEntry(ctx context.Context, id int) error {
+	return s.change(ctx, "remove log entry", func(tx *sql.Tx) error {
+		done, err := tx.ExecContext(ctx, `DELETE FROM log WHERE id = ?`, id)
+		return touched(done, err)
+	})
+}

@@ -1,0 +1,706 @@
+// Generated from the Go types by scripts/types.mjs; do not edit.
+
+export interface Types {
+reckoning: Reckoning
+plan_view: PlanView
+shelf: ShelfItem[]
+new_plan: NewPlan
+save_plan: SavePlan
+convert_plan: ConvertPlan
+based: Based
+history: HistoryEntry[]
+cloths: ClothView[]
+save_cloth: SaveCloth
+habits: HabitsView
+save_habits: SaveHabits
+finish_plan: FinishPlan
+log: LogView[]
+refusal: Refusal
+}
+/**
+ * Reckoning is everything that follows from a plan. Counts are for one cover;
+ * copies multiply cloths and lays only.
+ */
+export interface Reckoning {
+format: string
+title: string
+/**
+ * Settled is the plan with every default written out.
+ */
+settled?: {
+[k: string]: unknown
+}
+pieces: Piece[]
+cuts: Cut[]
+lengths: Notion[]
+back?: BackShown
+joins: Join[]
+/**
+ * Counts of things, by name.
+ */
+counts: {
+[k: string]: number
+}
+cloths: ClothNeed[]
+/**
+ * Sums explain sizes: front.width is the front as trimmed; front.finished.width,
+ * front.before_quilting.width, front.under.width and <cut id>.width the others.
+ */
+sums: {
+[k: string]: Term[]
+}
+steps: Step[]
+remedies: Remedy[]
+findings: Finding[]
+}
+/**
+ * Piece is one piece of the cover at its three sizes.
+ */
+export interface Piece {
+name: string
+title: string
+count: number
+finished: Size
+trimmed: Size
+before_quilting: Size
+planned?: Size1
+/**
+ * TakeUp in percent, across and along.
+ * 
+ * @minItems 2
+ * @maxItems 2
+ */
+take_up: [number, number]
+/**
+ * Outline is the finished line, in nanometres from its top left corner,
+ * right and down.
+ */
+outline: [number, number][]
+/**
+ * Cells are the parts where they lie, in the same frame.
+ */
+cells: Cell[]
+/**
+ * Lines are the families of quilting lines.
+ */
+lines: Lines[]
+/**
+ * Waits reports that the piece is cut only after a measurement.
+ */
+waits: boolean
+}
+/**
+ * Size is a width across and a height up.
+ */
+export interface Size {
+width: L
+height: L
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * Size is a width across and a height up.
+ */
+export interface Size1 {
+width: L
+height: L
+}
+/**
+ * Cell is one part where it lies on a piece.
+ */
+export interface Cell {
+cut: string
+cloth: string
+x: number
+y: number
+width: number
+height: number
+row?: number
+column?: number
+}
+/**
+ * Lines is one family of quilting lines.
+ */
+export interface Lines {
+pitch: number
+pair: number
+angle: number
+}
+/**
+ * Cut is one shape to be cut, with how many alike in one cover.
+ */
+export interface Cut {
+id: string
+piece: string
+part: string
+title: string
+layer: string
+cloth: string
+shape: string
+width: L
+height: L
+count: number
+/**
+ * Waits names the gate this cut follows; empty when it can be cut now.
+ */
+waits?: string
+/**
+ * Done reports that the cut is ticked off in the plan.
+ */
+done: boolean
+}
+/**
+ * Notion is a length of something that is not a piece.
+ */
+export interface Notion {
+what: string
+length: L
+}
+/**
+ * BackShown is the closure as it comes out.
+ */
+export interface BackShown {
+kind: string
+overlap: L
+/**
+ * Share of the finished width, in percent.
+ */
+share: number
+}
+/**
+ * Join is two edges that are sewn to each other.
+ */
+export interface Join {
+/**
+ * @minItems 2
+ * @maxItems 2
+ */
+between: [string, string]
+/**
+ * @minItems 2
+ * @maxItems 2
+ */
+lengths: [L, L]
+off: L
+}
+/**
+ * ClothNeed is one cloth with its lay.
+ */
+export interface ClothNeed {
+cloth: string
+name: string
+length: L
+need: L1
+buy: L2
+buy_text: string
+have?: L3
+short: L
+lay: Lay
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L1 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L2 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L3 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * Lay is a cloth laid out: x across the width, y along the length.
+ */
+export interface Lay {
+width: L
+length: L
+bound: L
+placed: Placed[]
+strips: Strip[]
+}
+/**
+ * Placed is one rectangle of one cut.
+ */
+export interface Placed {
+/**
+ * Cut is the index into cuts.
+ */
+cut: number
+x: L
+y: L
+width: L
+height: L
+turned: boolean
+strip: number
+}
+/**
+ * Strip is one cut across the cloth.
+ */
+export interface Strip {
+y: L
+height: L
+}
+/**
+ * Term is one named part of a size.
+ */
+export interface Term {
+term: string
+amount: L
+kind: string
+}
+/**
+ * Step is one thing to do, in working order.
+ */
+export interface Step {
+id: string
+stage: string
+title: string
+text: string
+needs: string[]
+cuts: string[]
+row?: number
+press?: string
+side?: string
+machine?: string
+check?: string
+caution?: string
+/**
+ * Gate names what is measured here.
+ */
+gate?: string
+expect?: Size
+done: boolean
+}
+/**
+ * Remedy is one way to deal with a difference.
+ */
+export interface Remedy {
+code: string
+/**
+ * Open reports whether it can still be done.
+ */
+open: boolean
+text: string
+}
+/**
+ * Finding is one thing to know about a plan.
+ */
+export interface Finding {
+level: string
+/**
+ * Code names the kind of finding for programs.
+ */
+code: string
+/**
+ * About is a path into the plan, such as /back/overlap.
+ */
+about: string
+/**
+ * Text says what is so, with the figures.
+ */
+text: string
+/**
+ * Remedy says what to do or to type instead.
+ */
+remedy?: string
+}
+/**
+ * PlanView is a stored plan with its reckoning.
+ */
+export interface PlanView {
+id: string
+revision: number
+/**
+ * Plan is the plan file as it was saved.
+ */
+plan: {
+
+}
+reckoning: Reckoning
+can_undo: boolean
+can_redo: boolean
+changed: string
+}
+/**
+ * ShelfItem is a plan as it stands on the shelf.
+ */
+export interface ShelfItem {
+id: string
+title: string
+changed: string
+/**
+ * Stage names where the work stands.
+ */
+stage: string
+/**
+ * Next is the next step; empty when all is done.
+ */
+next: string
+/**
+ * Done of Steps are ticked off.
+ */
+done: number
+steps: number
+/**
+ * Size as finished, and the pieces to draw; empty for a plan that cannot be cut.
+ */
+size: string
+pieces: Piece[]
+swatches: {
+[k: string]: Swatch
+}
+findings: Finding[]
+finished: boolean
+}
+/**
+ * Swatch says how a cloth is drawn.
+ */
+export interface Swatch {
+motif?: ("plain" | "stripe" | "dot" | "check" | "leaf")
+/**
+ * Ground colour, #rrggbb.
+ */
+ground?: string
+/**
+ * Ink colour of the motif, #rrggbb.
+ */
+ink?: string
+}
+/**
+ * NewPlan asks for a plan to be begun.
+ */
+export interface NewPlan {
+plan: {
+
+}
+}
+/**
+ * SavePlan asks for a version of a plan to be stored.
+ */
+export interface SavePlan {
+/**
+ * Base is the revision the change was made on.
+ */
+base: number
+plan: {
+
+}
+label: string
+}
+/**
+ * ConvertPlan asks for a plan to be written in another unit.
+ */
+export interface ConvertPlan {
+plan: {
+
+}
+units: string
+}
+/**
+ * Based asks for a change of what was read at a revision.
+ */
+export interface Based {
+base: number
+/**
+ * Revision to be restored.
+ */
+revision?: number
+}
+/**
+ * HistoryEntry is one line of a plan's history.
+ */
+export interface HistoryEntry {
+revision: number
+label: string
+made: string
+}
+/**
+ * ClothView is a cloth in the cupboard.
+ */
+export interface ClothView {
+id: number
+revision: number
+name: string
+/**
+ * Cloth is its description as saved.
+ */
+cloth: {
+
+}
+width: L4
+usable: L
+have?: L
+/**
+ * HaveText is the length as it is asked for in a shop.
+ */
+have_text: string
+wanted: L5
+wanted_text: string
+short: L6
+plans: string[]
+print: string
+swatch: Swatch
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L4 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L5 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L6 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * SaveCloth asks for a cloth to be added or changed.
+ */
+export interface SaveCloth {
+base?: number
+cloth: {
+
+}
+}
+/**
+ * HabitsView is the habits new plans begin with, and the schools to choose from.
+ */
+export interface HabitsView {
+revision: number
+units: string
+habits: {
+
+}
+/**
+ * Chosen is the school each habit follows, by its key in Help.
+ */
+chosen: {
+[k: string]: string
+}
+help: HabitHelp[]
+}
+/**
+ * HabitHelp is one habit with its schools, for the page that explains them.
+ */
+export interface HabitHelp {
+key: string
+name: string
+about: string
+schools: School[]
+}
+/**
+ * School is one way of doing a thing, with the reason its makers give.
+ */
+export interface School {
+value: string
+name: string
+reason: string
+}
+/**
+ * SaveHabits asks for habits to be stored.
+ */
+export interface SaveHabits {
+base: number
+units: string
+habits: {
+
+}
+}
+/**
+ * FinishPlan asks for a cover to be written into the log.
+ */
+export interface FinishPlan {
+base: number
+minutes: number
+notes: string
+next: string
+}
+/**
+ * LogView is a finished cover.
+ */
+export interface LogView {
+id: number
+revision: number
+plan_id: string
+title: string
+finished: string
+minutes: number
+notes: string
+next: string
+/**
+ * Plan is the plan file as it was finished.
+ */
+plan: {
+
+}
+gates: GateView[]
+pieces: Piece[]
+swatches: {
+[k: string]: Swatch
+}
+}
+/**
+ * GateView is what was planned and what was measured at a gate.
+ */
+export interface GateView {
+title: string
+planned: Size
+measured?: Size
+off?: Size2
+}
+/**
+ * Size is a width across and a height up.
+ */
+export interface Size2 {
+width: L
+height: L
+}
+/**
+ * Refusal is an error answer, problem+json as in RFC 9457.
+ */
+export interface Refusal {
+type: string
+title: string
+status: number
+/**
+ * Detail says what to do instead.
+ */
+detail: string
+/**
+ * Errors name what cannot be read, each with its path.
+ */
+errors?: Problem[]
+current?: PlanView1
+/**
+ * Yours is the version that was not saved.
+ */
+yours?: {
+
+}
+}
+/**
+ * Problem is one thing in a file that cannot be read.
+ */
+export interface Problem {
+/**
+ * Path into the file, such as /cover/seam; empty for the file as a whole.
+ */
+path: string
+/**
+ * Position of the offending character in the value, from 0; nil when the
+ * whole value is meant.
+ */
+position?: number
+/**
+ * Text says what is wrong and what to type instead.
+ */
+text: string
+}
+export interface PlanView1 {
+id: string
+revision: number
+/**
+ * Plan is the plan file as it was saved.
+ */
+plan: {
+
+}
+reckoning: Reckoning
+can_undo: boolean
+can_redo: boolean
+changed: string
+}

@@ -1,0 +1,51 @@
+import type { Refusal } from "./api.gen";
+
+/** An answer that is not the one asked for, with what the server says of it. */
+export class ApiError extends Error {
+  constructor(readonly problem: Refusal) {
+    super(problem.detail || problem.title);
+  }
+}
+
+/** The server does not answer at all. */
+export class Unreachable extends Error {
+  constructor() {
+    super("The app's server does not answer.");
+  }
+}
+
+/** Asks the server; throws ApiError for its refusals and Unreachable without an answer. */
+export async function ask<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
+  const response = await send(method, path, body, signal);
+  if (response.status === 204) return undefined as T;
+  const type = response.headers.get("content-type") ?? "";
+  if (!response.ok) throw new ApiError(type.includes("json") ? await response.json() : bare(response));
+  return response.json();
+}
+
+async function send(method: string, path: string, body: unknown, signal?: AbortSignal): Promise<Response> {
+  try {
+    return await fetch(`/api/v1${path}`, {
+      method,
+      signal,
+      headers: body === undefined ? {} : { "content-type": "application/json" },
+      body: body === undefined ? undefined : typeof body === "string" ? body : JSON.stringify(body),
+    });
+  } catch (error) {
+    if (signal?.aborted) throw error;
+    throw new Unreachable();
+  }
+}
+
+function bare(response: Response): Refusal {
+  return { type: "about:blank", title: response.statusText, status: response.status, detail: response.statusText };
+}
+
+/** What an error says, in a sentence for the maker. */
+export function sentence(error: unknown): string {
+  if (error instanceof ApiError) {
+    const { title, detail } = error.problem;
+    return detail.startsWith(title) ? detail : `${title}. ${detail}`;
+  }
+  return error instanceof Error ? error.message : "Something went wrong.";
+}

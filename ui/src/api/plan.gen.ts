@@ -1,0 +1,590 @@
+// Generated from the Go types by scripts/types.mjs; do not edit.
+
+export interface Plan {
+/**
+ * Format is always umschlag/plan/1.
+ */
+format: "umschlag/plan/1"
+/**
+ * Title is what the maker calls the cover.
+ */
+title: string
+/**
+ * Units is the unit of bare numbers and of everything shown.
+ */
+units?: ("in" | "cm" | "mm")
+/**
+ * Copies is how many are made; it multiplies cloth, not the counts of one cover.
+ */
+copies?: number
+object: Object
+cover: Cover
+/**
+ * Pieces says what each piece is made of, by piece name; "*" stands for all.
+ */
+pieces?: {
+[k: string]: Piece
+}
+back?: Back
+edges?: Edges
+/**
+ * Fittings are handles, pockets, straps and the like.
+ */
+fittings?: Fitting[]
+/**
+ * Cloths describes the cloths by the letters the pieces use.
+ */
+cloths?: {
+[k: string]: Cloth
+}
+habits?: Habits
+/**
+ * Measured holds what was read off the tape at a gate, oldest first.
+ */
+measured?: Measured[]
+progress?: Progress
+}
+export interface Object {
+kind: ("form" | "box" | "book" | "flat" | "found")
+/**
+ * Width, across: form, flat, found.
+ */
+width?: (string | number)
+/**
+ * Height, up: every kind.
+ */
+height?: (string | number)
+/**
+ * Length, left to right: box.
+ */
+length?: (string | number)
+/**
+ * Depth, front to back: box.
+ */
+depth?: (string | number)
+/**
+ * Wrap is the tape from one fore-edge round the spine to the other, closed: book.
+ */
+wrap?: (string | number)
+/**
+ * Board is the width of one board: book (ring binder).
+ */
+board?: (string | number)
+/**
+ * Spine is the width of the back: book.
+ */
+spine?: (string | number)
+/**
+ * Thickness of a form or a book.
+ */
+thickness?: (string | number)
+/**
+ * Fill of a form.
+ */
+fill?: ("feather" | "polyester" | "foam")
+sticks_out?: Axes
+/**
+ * Edge says whether a found panel's size already includes its seam side.
+ */
+edge?: ("included" | "excluded")
+}
+export interface Axes {
+width?: (string | number)
+height?: (string | number)
+length?: (string | number)
+depth?: (string | number)
+wrap?: (string | number)
+}
+export interface Cover {
+kind: ("cushion" | "boxed-cushion" | "wrap-hood" | "band-hood" | "skirt-hood" | "jacket" | "pad")
+ease?: Axes1
+/**
+ * Bulk is the thickness of the stack, when it is to be taken from the inside.
+ */
+bulk?: (string | number)
+/**
+ * Seam is the seam allowance, 1/16 to 2 in.
+ */
+seam?: (string | number)
+corners?: Corners
+bottom?: Bottom
+/**
+ * SplitTop puts a seam over the top of a wrapped hood, for one-way prints.
+ */
+split_top?: boolean
+/**
+ * BandLength is a band already cut, to be checked: banded hood.
+ */
+band_length?: (string | number)
+/**
+ * Flange stands out flat round a cushion.
+ */
+flange?: (string | number)
+flaps?: Flaps
+/**
+ * Wash is the shrinkage planned for, in percent, 0 to 25.
+ */
+wash?: number
+}
+export interface Axes1 {
+width?: (string | number)
+height?: (string | number)
+length?: (string | number)
+depth?: (string | number)
+wrap?: (string | number)
+}
+export interface Corners {
+kind?: ("square" | "round" | "tapered")
+/**
+ * Radius of the cut edge: round corners.
+ */
+radius?: (string | number)
+/**
+ * Plate is the diameter drawn round, instead of a radius.
+ */
+plate?: (string | number)
+}
+export interface Bottom {
+finish?: ("bound" | "hem" | "raw")
+/**
+ * Width turned up: hem.
+ */
+width?: (string | number)
+}
+export interface Flaps {
+style?: ("folded" | "turned-in" | "flip")
+/**
+ * Depth as finished: one length, or front and back.
+ */
+depth?: (string | number | [(string | number), (string | number)])
+}
+/**
+ * Piece is what one piece of the cover is made of. What is absent here is taken
+ * from the piece named "*".
+ */
+export interface Piece {
+face?: Face
+layers?: Layers
+quilting?: Quilting
+/**
+ * Squaring is the margin on each side, trimmed after quilting: 0 to 6 in.
+ */
+squaring?: (string | number)
+take_up?: TakeUp
+/**
+ * Absorb says what takes up the squaring margin and the take-up when the
+ * top is pieced; absent: the outer border, or larger patches without one.
+ */
+absorb?: ("border" | "patch" | "accept")
+}
+/**
+ * Face is what the outside of a piece is made of. Which keys count depends on
+ * the kind.
+ */
+export interface Face {
+kind?: ("plain" | "grid" | "strips" | "checker" | "stack" | "windows" | "gathered" | "found")
+/**
+ * Cloth of a plain, gathered or found face.
+ */
+cloth?: string
+/**
+ * Pocket turns a plain face into a folded pocket front.
+ */
+pocket?: string
+/**
+ * Columns, left to right: grid, checker, windows; 1 to 200.
+ */
+columns?: number
+/**
+ * Rows, top to bottom: grid, checker, windows; 1 to 200.
+ */
+rows?: number
+patch?: Patch
+/**
+ * Set of a grid: straight or on point.
+ */
+set?: ("straight" | "on-point")
+/**
+ * Block by name or by cells; absent: plain patches.
+ */
+block?: (string | {
+cells: unknown
+})
+/**
+ * Cloths of the patches, by letter.
+ */
+cloths?: string[]
+/**
+ * Order of the cloths: alternate, scrap, or the rows written out.
+ */
+order?: (("alternate" | "scrap") | string[][])
+/**
+ * Seed of the scrap order; the same seed gives the same layout.
+ */
+seed?: number
+sash?: Sash
+/**
+ * Borders from inside to outside.
+ */
+borders?: Border[]
+/**
+ * Strips of a strip face.
+ */
+strips?: Strip[]
+/**
+ * Direction in which strips or gathers run.
+ */
+direction?: ("across" | "along" | "diagonal")
+/**
+ * Parts of a stacked face, from the top.
+ */
+parts?: Part[]
+/**
+ * Unit of folded windows, finished.
+ */
+unit?: (string | number)
+/**
+ * Ground cloth of folded windows.
+ */
+ground?: string
+/**
+ * Show cloth in folded windows.
+ */
+show?: string
+/**
+ * Buttons on the points of folded windows.
+ */
+buttons?: boolean
+/**
+ * Ratio of a gathered face, before ÷ after.
+ */
+ratio?: number
+/**
+ * Sample that gives the gathering ratio.
+ */
+sample?: string
+/**
+ * Backed is the cloth behind a found panel.
+ */
+backed?: string
+/**
+ * Applique shapes, in stacking order.
+ */
+applique?: Shape[]
+}
+export interface Patch {
+width?: (string | number)
+height?: (string | number)
+fit?: boolean
+}
+export interface Sash {
+width?: (string | number)
+outside?: boolean
+posts?: boolean
+cloth?: string
+}
+/**
+ * Border goes round what is inside it.
+ */
+export interface Border {
+width?: (string | number)
+cloth?: string
+corner?: ("butted" | "mitred" | "squares")
+}
+/**
+ * Strip of a strip face, finished.
+ */
+export interface Strip {
+width?: (string | number)
+cloth?: string
+}
+/**
+ * Part of a stacked face.
+ */
+export interface Part {
+height?: (string | number)
+face?: Face
+}
+/**
+ * Shape is one appliquéd shape.
+ */
+export interface Shape {
+/**
+ * Shape is an SVG path or the name of a shape.
+ */
+shape?: string
+cloth?: string
+width?: (string | number)
+at?: At
+/**
+ * Turn in degrees, anticlockwise.
+ */
+turn?: number
+edge?: string
+twin?: string
+late?: boolean
+}
+/**
+ * At places something by distances from named edges, or in the middle.
+ */
+export interface At {
+left?: (string | number)
+right?: (string | number)
+top?: (string | number)
+bottom?: (string | number)
+edge?: ("left" | "right" | "top" | "bottom")
+middle?: boolean
+}
+/**
+ * Layers is the stack under a face.
+ */
+export interface Layers {
+batting?: Batting
+/**
+ * Lining is the letter of the lining cloth; absent: no lining.
+ */
+lining?: string
+/**
+ * Overhang is how far batting and lining stand out beyond the top, each side.
+ */
+overhang?: (string | number)
+}
+/**
+ * Batting is the padding between face and lining.
+ */
+export interface Batting {
+/**
+ * Count of layers, 0 to 4.
+ */
+count?: number
+/**
+ * Loft is the thickness of one layer, 0 to 2 in.
+ */
+loft?: (string | number)
+/**
+ * Cloth is the letter under which the batting is described; absent: "batting".
+ */
+cloth?: string
+}
+/**
+ * Quilting is the pattern that holds the layers together.
+ */
+export interface Quilting {
+lines?: LineFamily[]
+/**
+ * Pair doubles every line at this distance.
+ */
+pair?: (string | number)
+}
+/**
+ * LineFamily is one set of parallel quilting lines.
+ */
+export interface LineFamily {
+/**
+ * Pitch from line to line, 1/16 to 24 in.
+ */
+pitch?: (string | number)
+/**
+ * Angle of the stitched lines to the width, in degrees, anticlockwise.
+ */
+angle?: number
+}
+/**
+ * TakeUp says where the figure for quilting take-up comes from.
+ */
+export interface TakeUp {
+from?: ("estimate" | "sample" | "given")
+/**
+ * ID of the sample, when from a sample.
+ */
+id?: string
+/**
+ * Across in percent of the width, when given: 0 to 25.
+ */
+across?: number
+/**
+ * Along in percent of the height, when given: 0 to 25.
+ */
+along?: number
+}
+export interface Back {
+kind?: ("envelope" | "folded" | "lapped" | "zip" | "sewn")
+/**
+ * Overlap of an envelope as laid: absent takes a quarter of the cover's width.
+ */
+overlap?: (string | number)
+/**
+ * Hem turned twice, first and second fold; an empty list on a selvedge.
+ */
+hem?: (string | number)[]
+/**
+ * Panels of an envelope: equal, or the two cut widths.
+ */
+panels?: ("equal" | [(string | number), (string | number)])
+/**
+ * Cloth of the back; absent: the back piece's face.
+ */
+cloth?: string
+/**
+ * Depth to which a folded back is folded.
+ */
+depth?: (string | number)
+/**
+ * Lined: folded back with a full lining.
+ */
+lined?: boolean
+/**
+ * Band of a lapped back, finished.
+ */
+band?: (string | number)
+/**
+ * Tape width of a lapped back.
+ */
+tape?: (string | number)
+/**
+ * Place of a zip.
+ */
+place?: ("side" | "across")
+/**
+ * Flap over a zip.
+ */
+flap?: (string | number)
+/**
+ * Gap left to turn through: sewn shut.
+ */
+gap?: (string | number)
+}
+export interface Edges {
+piping?: Piping
+binding?: Binding
+/**
+ * Inside finish of the seam allowances.
+ */
+inside?: ("zigzag" | "overlock" | "pinked" | "bound" | "enclosed" | "raw")
+}
+/**
+ * Piping is cord in a strip of cloth, caught in a seam.
+ */
+export interface Piping {
+cord?: (string | number)
+grain?: ("bias" | "straight")
+cloth?: string
+}
+/**
+ * Binding covers an open edge.
+ */
+export interface Binding {
+shows?: (string | number)
+style?: string
+cloth?: string
+}
+/**
+ * Fitting is something put on a piece. Which keys count depends on the kind.
+ */
+export interface Fitting {
+kind?: ("handle" | "pocket" | "strap" | "belt" | "slit" | "tape" | "loop" | "button" | "label" | "zip-pull")
+on?: string
+length?: (string | number)
+width?: (string | number)
+height?: (string | number)
+count?: number
+spread?: (string | number)
+cloth?: string
+at?: At
+}
+/**
+ * Cloth is one cloth of the plan.
+ */
+export interface Cloth {
+/**
+ * Name as written on the shelf; the cupboard is searched by it.
+ */
+name?: string
+/**
+ * Width from selvedge to selvedge; absent: 42 in.
+ */
+width?: (string | number)
+/**
+ * Usable width between the selvedges; absent: 2 in less than the width.
+ */
+usable?: (string | number)
+/**
+ * Print direction.
+ */
+print?: ("plain" | "all-over" | "two-way" | "one-way")
+/**
+ * Have is the length at hand; absent: what the cupboard says.
+ */
+have?: (string | number)
+/**
+ * Shrink is what washing takes from the length before cutting, in percent, 0 to 25.
+ */
+shrink?: number
+swatch?: Swatch
+}
+export interface Swatch {
+motif?: ("plain" | "stripe" | "dot" | "check" | "leaf")
+/**
+ * Ground colour, #rrggbb.
+ */
+ground?: string
+/**
+ * Ink colour of the motif, #rrggbb.
+ */
+ink?: string
+}
+export interface Habits {
+/**
+ * Press seams so that they nest, open, or to the dark side.
+ */
+press?: ("nest" | "open" | "dark")
+/**
+ * Pins come out before the needle, or are sewn over.
+ */
+pins?: ("remove" | "over")
+/**
+ * Step of the ruler that cuts are rounded up to, 1/64 to 1 in.
+ */
+step?: (string | number)
+/**
+ * Fraction that sizes off the ruler are shown to: 8, 16 or 32.
+ */
+fraction?: number
+/**
+ * Seam allowance when the cover names none.
+ */
+seam?: (string | number)
+/**
+ * Ease of a cushion when the cover names none.
+ */
+ease?: (string | number)
+/**
+ * Clip corners once across, with three cuts, or at a slant.
+ */
+clip?: ("across" | "three" | "slant")
+/**
+ * Round: sew round a cover in one go or in four runs.
+ */
+round?: ("one-go" | "four-runs")
+}
+/**
+ * Measured is what was read off the tape at a gate.
+ */
+export interface Measured {
+/**
+ * What was measured: front.quilted, cover.finished.
+ */
+what: string
+width?: (string | number)
+height?: (string | number)
+}
+export interface Progress {
+/**
+ * Cut lists the cuts ticked off, by their id in the reckoning.
+ */
+cut?: string[]
+/**
+ * Done lists the steps ticked off, by their id in the reckoning.
+ */
+done?: string[]
+}

@@ -1,0 +1,20 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import type { ClothView, HabitsView, LogView, PlanView, ShelfItem } from "./api.gen";
+import { ask } from "./client";
+import type { Plan } from "./plan.gen";
+
+export const keys = { shelf: ["shelf"], cloths: ["cloths"], habits: ["habits"], log: ["log"], plan: (id: string) => ["plan", id] };
+
+export const useShelf = () => useQuery({ queryKey: keys.shelf, queryFn: () => ask<ShelfItem[]>("GET", "/plans") });
+export const useCloths = () => useQuery({ queryKey: keys.cloths, queryFn: () => ask<ClothView[]>("GET", "/cloths") });
+export const useHabits = () => useQuery({ queryKey: keys.habits, queryFn: () => ask<HabitsView>("GET", "/habits") });
+export const useLog = () => useQuery({ queryKey: keys.log, queryFn: () => ask<LogView[]>("GET", "/log") });
+
+/** A change of the workshop; whatever is listed anywhere is read again after it. */
+export function useChange<V, R>(change: (value: V) => Promise<R>) {
+  const client = useQueryClient();
+  return useMutation({ mutationFn: change, onSuccess: () => client.invalidateQueries() });
+}
+
+export const createPlan = (plan: Plan | string) =>
+  ask<PlanView>("POST", "/plans", typeof plan === "string" ? `{"plan":${plan}}` : { plan });

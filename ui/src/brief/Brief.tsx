@@ -1,0 +1,58 @@
+import { useState } from "react";
+import { usePlan } from "../plan/context";
+import { T } from "../words/T";
+import { Back, Cloths, Cover, Edges, Measure } from "./sentences";
+import { Front } from "./Front";
+import { Layers } from "./Layers";
+import { type StageName, stageOf, stages } from "./stages";
+import { Stage } from "./Thread";
+
+const sentences = { Measure, Cover, Front, Layers, Back, Edges, Cloth: Cloths };
+
+/** The whole plan as one page of prose down a thread, its values set in it. */
+export function Brief() {
+  const { reckoning, value, edit } = usePlan();
+  const [now, setNow] = useState<StageName>("Front");
+  const copies = Number(value("/copies") ?? 1);
+  return (
+    <div className="brief">
+      <TitleField title={String(value("/title") ?? "")} keep={(title) => edit("/title", title, `title: ${title}`)} />
+      <p className="soft brief-sub">
+        <T>{`${reckoning.counts["pieces to cut"] ?? "no"} pieces to cut · ${copies} ${copies === 1 ? "cover" : "covers"}`}</T>
+      </p>
+      <div className="thread">
+        {stages.map((name) => {
+          const Words = sentences[name];
+          return (
+            <Stage key={name} name={name} now={now === name} enter={() => setNow(name)} findings={reckoning.findings.filter((f) => stageOf(f) === name)}>
+              <Words />
+            </Stage>
+          );
+        })}
+      </div>
+    </div>
+  );
+}
+
+function TitleField({ title, keep }: { title: string; keep: (title: string) => void }) {
+  const [draft, setDraft] = useState<string | null>(null);
+  const finish = () => {
+    if (draft?.trim() && draft.trim() !== title) keep(draft.trim());
+    setDraft(null);
+  };
+  return (
+    <h1 className="brief-title">
+      <input
+        aria-label="Title of the plan"
+        value={draft ?? title}
+        maxLength={120}
+        onChange={(e) => setDraft(e.target.value)}
+        onBlur={finish}
+        onKeyDown={(e) => {
+          if (e.key === "Enter") e.currentTarget.blur();
+          if (e.key === "Escape") setDraft(null);
+        }}
+      />
+    </h1>
+  );
+}

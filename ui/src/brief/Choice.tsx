@@ -1,0 +1,39 @@
+import { usePlan } from "../plan/context";
+
+export interface Option {
+  value: string;
+  name: string;
+}
+
+/** A choice set in a sentence: a real list that looks like its words. */
+export function Choice({ label, value, options, choose }: { label: string; value: string; options: Option[]; choose: (value: string) => void }) {
+  const shown = options.find((o) => o.value === value)?.name ?? value;
+  return (
+    <span className="value choice">
+      <span className="value-shown" aria-hidden="true">
+        {shown}
+      </span>
+      <select aria-label={label} value={value} onChange={(e) => choose(e.target.value)}>
+        {options.some((o) => o.value === value) || <option value={value}>{shown}</option>}
+        {options.map((o) => (
+          <option key={o.value} value={o.value}>
+            {o.name}
+          </option>
+        ))}
+      </select>
+    </span>
+  );
+}
+
+/** A choice that sets one word of the plan. */
+export function PlanChoice({ path, label, options }: { path: string; label: string; options: Option[] }) {
+  const { value, edit } = usePlan();
+  return (
+    <Choice
+      label={label}
+      value={String(value(path) ?? "")}
+      options={options}
+      choose={(next) => edit(path, next, `${label}: ${options.find((o) => o.value === next)?.name ?? next}`)}
+    />
+  );
+}

@@ -1,0 +1,107 @@
+import { type KeyboardEvent, useId, useRef, useState } from "react";
+import { T } from "../words/T";
+
+interface Props {
+  /** What the value is, for those who do not see the sentence. */
+  label: string;
+  /** The value as it is kept. */
+  text: string;
+  /** The value as it is shown. */
+  shown: string;
+  /** Says what is wrong with a typed text, or null. */
+  judge: (text: string) => Promise<string | null>;
+  /** Keeps a text that nothing is wrong with. */
+  keep: (text: string) => void;
+  /** Called when typing is given up. */
+  drop?: () => void;
+  /** Marks the kept value as one that cannot stand. */
+  wrong?: boolean;
+  numeric?: boolean;
+  path?: string;
+}
+
+/**
+ * A value set in a sentence. It is a real text field that is edited in place:
+ * what is typed is judged at once, Enter or leaving keeps it, Escape puts it
+ * back. Text that cannot be read stays as it was typed, with what to type
+ * instead.
+ */
+export function Field({ label, text, shown, judge, keep, drop, wrong, numeric, path }: Props) {
+  const [draft, setDraft] = useState<string | null>(null);
+  const [error, setError] = useState<string | null>(null);
+  const [focused, setFocused] = useState(false);
+  const latest = useRef("");
+  const note = useId();
+
+  const ask = async (next: string) => {
+    latest.current = next;
+    const said = await judge(next);
+    if (latest.current === next) setError(said);
+    return said;
+  };
+
+  const finish = async () => {
+    if (draft === null) return;
+    if (draft.trim() === text) {
+      giveUp();
+      return;
+    }
+    if (await ask(draft)) return; // stays as typed
+    keep(draft.trim());
+    setDraft(null);
+  };
+
+  const giveUp = () => {
+    latest.current = "";
+    setDraft(null);
+    setError(null);
+    drop?.();
+  };
+
+  const keys = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === "Enter") void finish();
+    if (event.key === "Escape" && draft !== null) {
+      event.stopPropagation();
+      giveUp();
+    }
+  };
+
+  const open = focused || draft !== null;
+  return (
+    <span className="value-place">
+      <span className={`value${open ? " open" : ""}${error || wrong ? " wrong" : ""}`}>
+        <span className="value-shown" aria-hidden="true">
+          {open ? (draft ?? text) || " " : <T>{shown || "…"}</T>}
+        </span>
+        <input
+          aria-label={label}
+          aria-invalid={error || wrong ? true : undefined}
+          aria-describedby={error ? note : undefined}
+          value={draft ?? text}
+          inputMode={numeric ? "decimal" : "text"}
+          autoComplete="off"
+          spellCheck={false}
+          data-path={path}
+          onFocus={(e) => {
+            setFocused(true);
+            e.target.select();
+          }}
+          onBlur={() => {
+            setFocused(false);
+            void finish();
+          }}
+          onChange={(e) => {
+            setDraft(e.target.value);
+            void ask(e.target.value);
+          }}
+          onKeyDown={keys}
+        />
+      </span>
+      {error && (
+        <span className="value-note" id={note} role="alert">
+          <T>{error}</T>
+        </span>
+      )}
+    </span>
+  );
+}

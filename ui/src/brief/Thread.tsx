@@ -1,0 +1,43 @@
+import type { ReactNode } from "react";
+import type { Finding } from "../api/api.gen";
+import { T } from "../words/T";
+
+/** A stage of the brief: a knot on the basted thread, and its sentences. */
+export function Stage({
+  name,
+  now,
+  enter,
+  findings,
+  children,
+}: {
+  name: string;
+  now: boolean;
+  enter: () => void;
+  findings: Finding[];
+  children: ReactNode;
+}) {
+  return (
+    <section className={`stage${now ? " now" : ""}`} aria-label={name} onFocus={enter} onPointerDown={enter}>
+      <span className="knot" aria-hidden="true" />
+      <h2>{name}</h2>
+      <div className="sentences">{children}</div>
+      <Findings of={findings} />
+    </section>
+  );
+}
+
+const words = { stop: "Stop", warn: "Mind", note: "Note" } as Record<string, string>;
+
+/** What is found, beside what it is about. */
+export function Findings({ of }: { of: Finding[] }) {
+  return (
+    <>
+      {of.map((f) => (
+        <div key={f.code + f.about} className={`finding ${f.level}`} role={f.level === "stop" ? "alert" : "note"} data-code={f.code}>
+          <strong>{words[f.level]}: </strong>
+          <T>{f.text}</T> {f.remedy && <em>{<T>{f.remedy}</T>}</em>}
+        </div>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,55 @@
+import type { ApiError } from "../api/client";
+import { usePlan } from "../plan/context";
+import { get, put } from "../plan/path";
+import { dressed } from "../words/fractions";
+import { Field } from "./Field";
+
+type Kind = "length" | "count" | "percent";
+
+interface Props {
+  /** Where the value stands in the plan. */
+  path: string;
+  /** What the value is, for those who do not see the sentence. */
+  label: string;
+  kind?: Kind;
+  /** What is shown, when it is not the value itself. */
+  shown?: string;
+}
+
+/** What a typed text stands for in the plan: counts are numbers there. */
+export function meant(kind: Kind, text: string): unknown {
+  const trimmed = text.trim();
+  if (kind === "length") return trimmed;
+  const number = Number(trimmed.replace(",", ".").replace("−", "-"));
+  return trimmed !== "" && Number.isFinite(number) ? number : trimmed;
+}
+
+/** What a refusal says of the value at a path. */
+export function said(refusal: ApiError | null, path: string): string | null {
+  if (!refusal) return null;
+  const mine = refusal.problem.errors?.find((e) => e.path === path || e.path.startsWith(`${path}/`));
+  return mine?.text ?? refusal.problem.detail;
+}
+
+/** A value of the plan, edited where it stands in the sentence. */
+export function Value({ path, label, kind = "length", shown }: Props) {
+  const { plan, value, session, edit, reckoning } = usePlan();
+  const kept = value(path);
+  const text = kept === undefined ? (kind === "length" ? "0" : "") : String(kept);
+  const units = String(value("/units") ?? "in");
+  const settled = get(reckoning.settled, path);
+  const dressedText = kind === "percent" ? `${text} %` : kind === "length" ? dressed(settled === undefined ? text : String(settled), units) : text;
+  return (
+    <Field
+      label={label}
+      text={text}
+      shown={shown ?? dressedText}
+      numeric={kind !== "length"}
+      path={path}
+      wrong={reckoning.findings.some((f) => f.level === "stop" && f.about === path)}
+      judge={async (next) => said(await session.preview(put(plan, path, meant(kind, next))), path)}
+      keep={(next) => edit(path, meant(kind, next), `${label}: ${next}`)}
+      drop={() => void session.settle()}
+    />
+  );
+}

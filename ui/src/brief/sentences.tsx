@@ -1,0 +1,206 @@
+import { useCloths } from "../api/queries";
+import { Swatch } from "../cloth/Swatch";
+import { usePlan } from "../plan/context";
+import { get, put } from "../plan/path";
+import { Len } from "../words/T";
+import { Choice, PlanChoice } from "./Choice";
+import { Value } from "./Value";
+
+/** What is to be covered. */
+export function Measure() {
+  return (
+    <p>
+      A cushion pad, <Value path="/object/width" label="Width of the pad" /> across by <Value path="/object/height" label="Height of the pad" /> up, filled with{" "}
+      <PlanChoice
+        path="/object/fill"
+        label="Fill of the pad"
+        options={[
+          { value: "feather", name: "feather" },
+          { value: "polyester", name: "polyester" },
+          { value: "foam", name: "foam" },
+        ]}
+      />
+      . It is made <Value path="/copies" label="How many are made" kind="count" shown={undefined} /> times.
+    </p>
+  );
+}
+
+/** How the cover relates to it. */
+export function Cover() {
+  const { reckoning } = usePlan();
+  const front = reckoning.pieces.find((p) => p.name === "front");
+  return (
+    <p>
+      Against the pad it is eased <Value path="/cover/ease/width" label="Ease across" /> across and <Value path="/cover/ease/height" label="Ease up" /> up
+      {front && (
+        <>
+          , so it finishes{" "}
+          <strong>
+            <Len of={front.finished.width} by={front.finished.height} />
+          </strong>
+        </>
+      )}
+      . Seams are <Value path="/cover/seam" label="Seam allowance" />, corners square; washing will take <Value path="/cover/wash" label="Shrinkage planned for" kind="percent" />.
+    </p>
+  );
+}
+
+/** The letters of the plan's cloths with their names, as options. */
+export function useLetters() {
+  const { value } = usePlan();
+  const cloths = (value("/cloths") ?? {}) as Record<string, { name?: string }>;
+  return Object.entries(cloths).map(([letter, cloth]) => ({ value: letter, name: cloth.name || letter }));
+}
+
+/** How it closes. */
+export function Back() {
+  const { value, rework, reckoning } = usePlan();
+  const letters = useLetters();
+  const cloth = String(get(value("/pieces/back/face"), "/cloth") ?? value("/back/cloth") ?? "");
+  const hem = (value("/back/hem") ?? []) as string[];
+  const widths = value("/back/panels");
+  const given = Array.isArray(widths);
+  const waits = reckoning.pieces.find((p) => p.name === "back")?.waits;
+  const cut = reckoning.cuts.find((c) => c.piece === "back" && c.layer === "outer");
+  return (
+    <p>
+      An envelope of{" "}
+      <Choice
+        label="Cloth of the back"
+        value={cloth}
+        options={letters}
+        choose={(next) => rework((plan) => put(plan, "/pieces/back/face", { kind: "plain", cloth: next }), `back of ${next}`)}
+      />
+      , in{" "}
+      <Choice
+        label="Pieces of the back"
+        value={given ? "given" : "equal"}
+        options={[
+          { value: "equal", name: "two equal pieces" },
+          { value: "given", name: "two pieces of my widths" },
+        ]}
+        choose={(next) =>
+          rework(
+            (plan) => put(plan, "/back/panels", next === "equal" ? "equal" : [cut?.width.exact ?? "0", cut?.width.exact ?? "0"]),
+            next === "equal" ? "equal back pieces" : "back pieces of given widths",
+          )
+        }
+      />
+      {given && (
+        <>
+          , <Value path="/back/panels/0" label="Cut width of the left back piece" /> and <Value path="/back/panels/1" label="Cut width of the right back piece" />
+        </>
+      )}
+      ,{" "}
+      <Choice
+        label="Hem of the back pieces"
+        value={hem.length === 0 ? "none" : "double"}
+        options={[
+          { value: "double", name: "hemmed" },
+          { value: "none", name: "selvedges unhemmed" },
+        ]}
+        choose={(next) => rework((plan) => put(plan, "/back/hem", next === "none" ? [] : ["1/2 in", "1/2 in"]), next === "none" ? "no hem" : "hemmed")}
+      />
+      {hem.map((_, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: folds have no identity but their order
+        <span key={i}>
+          {i === 0 ? " " : " and "}
+          <Value path={`/back/hem/${i}`} label={i === 0 ? "First fold of the hem" : "Second fold of the hem"} />
+        </span>
+      ))}
+      ,{" "}
+      {given ? (
+        <>
+          overlapping <strong>{reckoning.back ? <Len of={reckoning.back.overlap} /> : "not at all"}</strong>
+        </>
+      ) : (
+        <>
+          overlapping <Value path="/back/overlap" label="Overlap of the back" shown={value("/back/overlap") === undefined ? "a quarter" : undefined} />
+        </>
+      )}
+      {reckoning.back && <span className="soft"> ({Math.round(reckoning.back.share)} % of the width)</span>}. {waits ? "Cut after the front is measured." : "The front is measured: it can be cut."}
+    </p>
+  );
+}
+
+/** What happens inside the seams. */
+export function Edges() {
+  return (
+    <p>
+      Plain, seams{" "}
+      <PlanChoice
+        path="/edges/inside"
+        label="Finish of the seams inside"
+        options={[
+          { value: "zigzag", name: "zigzagged" },
+          { value: "overlock", name: "overlocked" },
+          { value: "pinked", name: "pinked" },
+          { value: "bound", name: "bound" },
+          { value: "enclosed", name: "enclosed by the lining" },
+          { value: "raw", name: "left raw" },
+        ]}
+      />{" "}
+      inside, allowances pressed{" "}
+      <PlanChoice
+        path="/habits/press"
+        label="Pressing"
+        options={[
+          { value: "nest", name: "so that they nest" },
+          { value: "open", name: "open" },
+          { value: "dark", name: "to the dark side" },
+        ]}
+      />
+      . Cuts go up to the next <Value path="/habits/step" label="Ruler step" /> on the ruler.
+    </p>
+  );
+}
+
+const prints = [
+  { value: "plain", name: "plain" },
+  { value: "all-over", name: "printed all over" },
+  { value: "two-way", name: "printed two ways" },
+  { value: "one-way", name: "printed one way" },
+];
+
+/** The cloths it takes, each with where it comes from. */
+export function Cloths() {
+  const { value, rework, reckoning } = usePlan();
+  const cupboard = useCloths().data ?? [];
+  const letters = useLetters();
+  const used = new Set(reckoning.cloths.map((c) => c.cloth));
+  const cloths = (value("/cloths") ?? {}) as Record<string, { swatch?: { motif?: string; ground?: string; ink?: string } }>;
+
+  const from = (letter: string, name: string) => {
+    const found = cupboard.find((c) => c.name === name);
+    if (!found) return;
+    const { have: _, ...cloth } = found.cloth as { have?: unknown; [key: string]: unknown };
+    rework((plan) => put(plan, `/cloths/${letter}`, cloth), `cloth ${letter}: ${name}`);
+  };
+  const next = "ABCDEFGHIJKLMNOPQRSTUVWXYZ".split("").find((l) => !cloths[l]) ?? "Z2";
+  const options = cupboard.map((c) => ({ value: c.name, name: c.name }));
+
+  return (
+    <>
+      {letters.map(({ value: letter, name }) => (
+        <p key={letter} className="cloth-line">
+          <Swatch of={cloths[letter]?.swatch as never} />
+          <span>
+            <Choice
+              label={`Cloth ${letter}, from the cupboard`}
+              value={name}
+              options={options.some((o) => o.value === name) ? options : [{ value: name, name }, ...options]}
+              choose={(chosen) => from(letter, chosen)}
+            />
+            , <Value path={`/cloths/${letter}/width`} label={`Width of ${name}`} /> wide, <PlanChoice path={`/cloths/${letter}/print`} label={`Print of ${name}`} options={prints} />
+            {used.has(letter) ? "." : <span className="soft">, not used yet.</span>}
+          </span>
+        </p>
+      ))}
+      {options.length > 0 && (
+        <p>
+          <Choice label="Take another cloth from the cupboard" value="" options={[{ value: "", name: "Take another cloth" }, ...options]} choose={(name) => name && from(next, name)} />
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,21 @@
+import type { Finding } from "../api/api.gen";
+
+/** The stages of a brief, in the trade's order. */
+export const stages = ["Measure", "Cover", "Front", "Layers", "Back", "Edges", "Cloth"] as const;
+
+export type StageName = (typeof stages)[number];
+
+const places: [RegExp, StageName][] = [
+  [/^\/(object|title|copies)/, "Measure"],
+  [/^\/cover/, "Cover"],
+  [/^\/pieces\/[^/]+\/(layers|quilting|squaring|take_up|absorb)/, "Layers"],
+  [/^\/(back|measured|pieces\/back)/, "Back"],
+  [/^\/pieces/, "Front"],
+  [/^\/(edges|habits)/, "Edges"],
+  [/^\/cloths/, "Cloth"],
+];
+
+/** The stage that a finding is about; what fits nowhere stands at the first. */
+export function stageOf(finding: Finding): StageName {
+  return places.find(([path]) => path.test(finding.about))?.[1] ?? "Measure";
+}

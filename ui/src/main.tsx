@@ -1,0 +1,111 @@
+import "@fontsource-variable/source-sans-3";
+import "@fontsource-variable/source-serif-4";
+import createCache from "@emotion/cache";
+import { CacheProvider } from "@emotion/react";
+import CssBaseline from "@mui/material/CssBaseline";
+import GlobalStyles from "@mui/material/GlobalStyles";
+import { ThemeProvider } from "@mui/material/styles";
+import useMediaQuery from "@mui/material/useMediaQuery";
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { StrictMode, useMemo, useState } from "react";
+import { createRoot } from "react-dom/client";
+import { BrowserRouter, Link, Outlet, Route, Routes, useParams } from "react-router";
+import "./app.css";
+import { PlanProvider } from "./plan/context";
+import { SayProvider } from "./shell/Say";
+import { Shell } from "./shell/Shell";
+import { properties, themeOf } from "./shell/theme";
+import type { Scheme } from "./shell/tokens";
+import { Cupboard } from "./views/Cupboard";
+import { Cut } from "./views/Cut";
+import { Draft } from "./views/Draft";
+import { Habits } from "./views/Habits";
+import { Log } from "./views/Log";
+import { Sew } from "./views/Sew";
+import { Shelf } from "./views/Shelf";
+
+// Styles made while the page runs carry the nonce the page was served with.
+const nonce = document.querySelector<HTMLMetaElement>("meta[property=csp-nonce]")?.nonce;
+const cache = createCache({ key: "u", nonce, prepend: true });
+const client = new QueryClient({ defaultOptions: { queries: { staleTime: 5_000, retry: 1 } } });
+
+function App() {
+  const dark = useMediaQuery("(prefers-color-scheme: dark)");
+  const [chosen, setChosen] = useState<Scheme | null>(null);
+  const scheme = chosen ?? (dark ? "dark" : "light");
+  const theme = useMemo(() => themeOf(scheme), [scheme]);
+  const shell = { scheme, setScheme: setChosen };
+  return (
+    <ThemeProvider theme={theme}>
+      <CssBaseline />
+      <GlobalStyles styles={{ ":root": { ...properties(scheme), colorScheme: scheme } }} />
+      <SayProvider>
+        <BrowserRouter>
+          <Routes>
+            <Route path="/plans/:id" element={<OpenPlan {...shell} />}>
+              <Route index element={<Draft />} />
+              <Route path="cut" element={<Cut />} />
+              <Route path="sew" element={<Sew />} />
+            </Route>
+            <Route
+              element={
+                <Shell {...shell}>
+                  <Outlet />
+                </Shell>
+              }
+            >
+              <Route index element={<Shelf />} />
+              <Route path="cloth" element={<Cupboard />} />
+              <Route path="log" element={<Log />} />
+              <Route path="habits" element={<Habits />} />
+              <Route path="*" element={<Nowhere message="There is no such place." />} />
+            </Route>
+          </Routes>
+        </BrowserRouter>
+      </SayProvider>
+    </ThemeProvider>
+  );
+}
+
+function OpenPlan(shell: { scheme: Scheme; setScheme: (scheme: Scheme) => void }) {
+  const { id = "" } = useParams();
+  return (
+    <PlanProvider
+      key={id}
+      id={id}
+      failed={(message) => (
+        <Shell {...shell}>
+          <Nowhere message={message} />
+        </Shell>
+      )}
+    >
+      <Shell {...shell}>
+        <Outlet />
+      </Shell>
+    </PlanProvider>
+  );
+}
+
+function Nowhere({ message }: { message: string }) {
+  return (
+    <div className="page">
+      <h1>Not here</h1>
+      <p className="large">
+        {message} <Link to="/">Go to the shelf</Link>
+      </p>
+    </div>
+  );
+}
+
+const root = document.getElementById("root");
+if (root) {
+  createRoot(root).render(
+    <StrictMode>
+      <CacheProvider value={cache}>
+        <QueryClientProvider client={client}>
+          <App />
+        </QueryClientProvider>
+      </CacheProvider>
+    </StrictMode>,
+  );
+}

@@ -1,0 +1,73 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { createContext, type ReactNode, useContext, useEffect, useState, useSyncExternalStore } from "react";
+import type { PlanView } from "../api/api.gen";
+import { ask, sentence } from "../api/client";
+import { keys } from "../api/queries";
+import type { Plan } from "../api/plan.gen";
+import { get, put } from "./path";
+import { Session, type State } from "./session";
+import { unsavedOf } from "./unsaved";
+
+const Context = createContext<Session | null>(null);
+
+/** Opens a plan for the places below. */
+export function PlanProvider({ id, failed, children }: { id: string; failed: (message: string) => ReactNode; children: ReactNode }) {
+  const [opened, setOpened] = useState<Session | string | null>(null);
+  const client = useQueryClient();
+  useEffect(() => {
+    let session: Session | null = null;
+    let left = false;
+    ask<PlanView>("GET", `/plans/${id}`).then(
+      (view) => {
+        if (left) return;
+        session = new Session(view);
+        session.resume(unsavedOf(id));
+        setOpened(session);
+      },
+      (error) => !left && setOpened(sentence(error)),
+    );
+    return () => {
+      left = true;
+      session?.close();
+      setOpened(null);
+      void client.invalidateQueries({ queryKey: keys.shelf });
+      void client.invalidateQueries({ queryKey: keys.cloths });
+    };
+  }, [id, client]);
+  if (opened === null) return <p className="quiet">Opening the plan…</p>;
+  if (typeof opened === "string") return failed(opened);
+  return <Context.Provider value={opened}>{children}</Context.Provider>;
+}
+
+/** The plan's session, where a plan is open. */
+export function useSession(): Session {
+  const session = useContext(Context);
+  if (!session) throw new Error("no plan is open here");
+  return session;
+}
+
+const none = () => () => undefined;
+const nothing = () => null;
+
+/** The open plan, or null outside of one. */
+export function useOpenPlan(): (State & { session: Session }) | null {
+  const session = useContext(Context);
+  const state = useSyncExternalStore(session?.subscribe ?? none, session?.current ?? nothing);
+  return session && state ? { ...state, session } : null;
+}
+
+/** What is needed to show and to change the open plan. */
+export function usePlan() {
+  const session = useSession();
+  const state = useSyncExternalStore(session.subscribe, session.current);
+  return {
+    ...state,
+    session,
+    /** A decision: as written in the plan, or its default. */
+    value: (path: string) => get(state.plan, path) ?? get(state.reckoning.settled, path),
+    /** Keeps the plan with a value changed. */
+    edit: (path: string, value: unknown, label: string) => session.change(put(session.current().plan, path, value), label),
+    /** Keeps the plan changed in several places at once. */
+    rework: (change: (plan: Plan) => Plan, label: string) => session.change(change(session.current().plan), label),
+  };
+}

@@ -1,0 +1,250 @@
+import type { PlanView, Reckoning } from "../api/api.gen";
+import { ApiError, ask, Unreachable } from "../api/client";
+import type { Plan } from "../api/plan.gen";
+import { type Unsaved, keepUnsaved } from "./unsaved";
+
+/** How the plan on screen stands to the one on the disk. */
+export type Saving = "saved" | "saving" | "waiting";
+
+/** A plan on screen. */
+export interface State {
+  id: string;
+  /** The revision the next save is based on. */
+  revision: number;
+  plan: Plan;
+  /** The reckoning of the plan, or of what is being typed. */
+  reckoning: Reckoning;
+  /** The last reckoning that could be cut: what is drawn while a stop stands. */
+  drawn: Reckoning;
+  canUndo: boolean;
+  canRedo: boolean;
+  saving: Saving;
+  savedAt: Date | null;
+  /** The other version, when the plan was changed elsewhere. */
+  conflict: PlanView | null;
+  /** What the server says of a request that was refused. */
+  refusal: string | null;
+}
+
+const drawable = (r: Reckoning) => r.pieces.length > 0;
+
+/**
+ * The editing of one plan: every change shows at once, is saved in order, and
+ * is kept on this device until the server has acknowledged it.
+ */
+export class Session {
+  private state: State;
+  private readonly listeners = new Set<() => void>();
+  private pending: { plan: Plan; label: string } | null = null;
+  private busy: Promise<void> | null = null;
+  private previewing: AbortController | null = null;
+  private closed = false;
+  private retry: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(
+    view: PlanView,
+    private readonly settings: { retryAfter: number } = { retryAfter: 2000 },
+  ) {
+    this.state = fresh(view);
+  }
+
+  /** Takes up changes that the server never acknowledged. */
+  resume(unsaved: Unsaved | null) {
+    if (!unsaved) return;
+    if (unsaved.base === this.state.revision) {
+      this.change(unsaved.plan, "kept on this device");
+    } else {
+      this.set({ plan: unsaved.plan, conflict: viewOf(this.state) });
+    }
+  }
+
+  readonly subscribe = (listener: () => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  readonly current = () => this.state;
+
+  close() {
+    this.closed = true;
+    clearTimeout(this.retry);
+    this.previewing?.abort();
+  }
+
+  private set(part: Partial<State>) {
+    this.state = { ...this.state, ...part };
+    for (const listener of this.listeners) listener();
+  }
+
+  private show(reckoning: Reckoning) {
+    this.set({ reckoning, drawn: drawable(reckoning) ? reckoning : this.state.drawn });
+  }
+
+  /** Reckons what is being typed without keeping it; the answer is what is wrong with it, if anything. */
+  async preview(plan: Plan): Promise<ApiError | null> {
+    this.previewing?.abort();
+    const mine = new AbortController();
+    this.previewing = mine;
+    try {
+      const reckoning = await ask<Reckoning>("POST", "/reckon", plan, mine.signal);
+      if (!mine.signal.aborted) this.show(reckoning);
+      return null;
+    } catch (error) {
+      return error instanceof ApiError ? error : null;
+    }
+  }
+
+  /** Goes back to the reckoning of the plan as it is, after a preview. */
+  async settle() {
+    await this.preview(this.state.plan);
+  }
+
+  /** Keeps a changed plan. */
+  change(plan: Plan, label: string) {
+    if (this.state.conflict) return;
+    this.previewing?.abort();
+    this.pending = { plan, label };
+    keepUnsaved(this.state.id, { base: this.state.revision, plan });
+    this.set({ plan, saving: "saving", refusal: null });
+    this.flush();
+  }
+
+  /** Saves what is pending, one save after the other. */
+  private flush(): Promise<void> {
+    this.busy ??= this.drain().finally(() => {
+      this.busy = null;
+    });
+    return this.busy;
+  }
+
+  private async drain() {
+    while (this.pending && !this.closed) {
+      const { plan, label } = this.pending;
+      this.pending = null;
+      try {
+        this.acknowledge(await ask<PlanView>("PUT", `/plans/${this.state.id}`, { base: this.state.revision, plan, label }));
+      } catch (error) {
+        if (!this.refused(error, { plan, label })) return;
+      }
+    }
+  }
+
+  private acknowledge(view: PlanView) {
+    if (this.pending) {
+      // More was changed meanwhile: only the base moves on.
+      this.set({ revision: view.revision });
+      keepUnsaved(this.state.id, { base: view.revision, plan: this.pending.plan });
+      return;
+    }
+    keepUnsaved(this.state.id, null);
+    this.set({ revision: view.revision, canUndo: view.can_undo, canRedo: view.can_redo, saving: "saved", savedAt: new Date() });
+    this.show(view.reckoning);
+  }
+
+  /** Deals with a save that was not taken; false ends the draining. */
+  private refused(error: unknown, change: { plan: Plan; label: string }): boolean {
+    if (error instanceof ApiError && error.problem.current) {
+      this.set({ conflict: error.problem.current, saving: "waiting" });
+      return false;
+    }
+    if (error instanceof ApiError && error.problem.status < 500) {
+      // The plan cannot be read: take the change back rather than keep what no one can save.
+      keepUnsaved(this.state.id, null);
+      this.set({ saving: "saved", refusal: error.problem.detail });
+      void this.reload();
+      return false;
+    }
+    this.pending ??= change;
+    this.set({ saving: "waiting" });
+    if (error instanceof Unreachable || error instanceof ApiError) {
+      this.retry = setTimeout(() => void this.flush(), this.settings.retryAfter);
+    }
+    return false;
+  }
+
+  private async reload() {
+    const view = await ask<PlanView>("GET", `/plans/${this.state.id}`);
+    this.take(view);
+  }
+
+  /** Shows what the server has. */
+  private take(view: PlanView) {
+    keepUnsaved(this.state.id, null);
+    this.pending = null;
+    this.set({
+      plan: view.plan as unknown as Plan,
+      revision: view.revision,
+      canUndo: view.can_undo,
+      canRedo: view.can_redo,
+      saving: "saved",
+      savedAt: new Date(),
+      conflict: null,
+    });
+    this.show(view.reckoning);
+  }
+
+  /** Undoes or redoes one change, after what is pending is saved. */
+  async step(direction: "undo" | "redo") {
+    await this.flush();
+    if (this.state.saving !== "saved") return;
+    if (direction === "undo" ? !this.state.canUndo : !this.state.canRedo) return;
+    try {
+      this.take(await ask<PlanView>("POST", `/plans/${this.state.id}/${direction}`, { base: this.state.revision }));
+    } catch (error) {
+      if (error instanceof ApiError && error.problem.current) this.set({ conflict: error.problem.current });
+      else this.set({ refusal: error instanceof Error ? error.message : String(error) });
+    }
+  }
+
+  /** Restores an older revision. */
+  async restore(revision: number) {
+    await this.flush();
+    this.take(await ask<PlanView>("POST", `/plans/${this.state.id}/restore`, { base: this.state.revision, revision }));
+  }
+
+  /** Ends a conflict: mine is saved on top of theirs, or theirs is taken. */
+  resolve(keep: "mine" | "theirs") {
+    const theirs = this.state.conflict;
+    if (!theirs) return;
+    if (keep === "theirs") {
+      this.take(theirs);
+      return;
+    }
+    const mine = this.state.plan;
+    this.pending = null;
+    this.set({ revision: theirs.revision, conflict: null });
+    this.change(mine, "kept over another window's change");
+  }
+
+  dismissRefusal() {
+    this.set({ refusal: null });
+  }
+}
+
+function fresh(view: PlanView): State {
+  return {
+    id: view.id,
+    revision: view.revision,
+    plan: view.plan as unknown as Plan,
+    reckoning: view.reckoning,
+    drawn: view.reckoning,
+    canUndo: view.can_undo,
+    canRedo: view.can_redo,
+    saving: "saved",
+    savedAt: null,
+    conflict: null,
+    refusal: null,
+  };
+}
+
+function viewOf(state: State): PlanView {
+  return {
+    id: state.id,
+    revision: state.revision,
+    plan: state.plan as unknown as PlanView["plan"],
+    reckoning: state.reckoning,
+    can_undo: state.canUndo,
+    can_redo: state.canRedo,
+    changed: "",
+  };
+}

@@ -1,0 +1,127 @@
+import type { Cell, Cut, Piece, Reckoning, Swatch } from "../api/api.gen";
+import { T } from "../words/T";
+import { type Box, boxOf, extent, mm, PieceDrawing } from "./PieceDrawing";
+
+interface Props {
+  reckoning: Reckoning;
+  swatches: Record<string, Swatch>;
+  selected: ReadonlySet<string>;
+  band: { piece: string; box: Box } | null;
+  select: (piece: string, cell: Cell) => void;
+}
+
+/** All pieces of the cover to one scale, the front with its nested outlines. */
+export function Sheet({ reckoning, swatches, selected, band, select }: Props) {
+  const gap = 40;
+  let x = 0;
+  const placed = reckoning.pieces.map((piece) => {
+    const box = extent(piece);
+    const at = { piece, box, x: x - box.x };
+    x += box.width + gap;
+    return at;
+  });
+  const top = Math.min(...placed.map((p) => p.box.y));
+  const bottom = Math.max(...placed.map((p) => p.box.y + p.box.height));
+  const unit = x / 860; // one screen pixel at the usual width
+  const text = 14 * unit;
+  return (
+    <svg
+      className="sheet"
+      viewBox={`${-8} ${top - text * 2.2} ${x - gap + 16} ${bottom - top + text * 5}`}
+      role="img"
+      aria-label={spoken(reckoning)}
+      fontSize={text}
+    >
+      {placed.map(({ piece, box, x }) => (
+        <g key={piece.name} transform={`translate(${x} 0)`}>
+          <text className="piece-title" x={box.x} y={top - text * 0.9}>
+            {piece.title}
+            {piece.waits && <tspan className="soft"> · waits for the measured front</tspan>}
+          </text>
+          <PieceDrawing
+            piece={piece}
+            swatches={swatches}
+            selected={selected}
+            band={band?.piece === piece.name ? band.box : null}
+            select={(cell) => select(piece.name, cell)}
+          />
+          {piece.name === "back" && <Backs piece={piece} cuts={reckoning.cuts} overlap={reckoning.back?.overlap.text ?? ""} text={text} />}
+          <Dimension piece={piece} y={bottom + text * 1.4} text={text} />
+        </g>
+      ))}
+    </svg>
+  );
+}
+
+function spoken(reckoning: Reckoning): string {
+  return `The pieces of ${reckoning.title} to scale. ${reckoning.pieces
+    .map((p) => `${p.title}: finished ${p.finished.width.text} by ${p.finished.height.text}, trimmed ${p.trimmed.width.text} by ${p.trimmed.height.text}.`)
+    .join(" ")}`;
+}
+
+/** The finished width under a piece. */
+function Dimension({ piece, y, text }: { piece: Piece; y: number; text: number }) {
+  const { width } = boxOf(piece, piece.finished);
+  const label = `${piece.finished.width.text} finished`;
+  const half = (label.length * text * 0.5) / 2 + text * 0.6;
+  const middle = width / 2;
+  return (
+    <g className="dimension">
+      <path d={`M0 ${y - text * 0.4} v${text * 0.8} M0 ${y} H${middle - half} M${middle + half} ${y} H${width} M${width} ${y - text * 0.4} v${text * 0.8}`} />
+      <SvgText x={middle} y={y + text * 0.35} text={text} anchor="middle">
+        {label}
+      </SvgText>
+    </g>
+  );
+}
+
+/** Text in a drawing; HTML sets its fractions, which SVG text cannot. */
+export function SvgText({ x, y, text, anchor = "start", children }: { x: number; y: number; text: number; anchor?: "start" | "middle"; children: string }) {
+  const width = children.length * text;
+  return (
+    <foreignObject x={anchor === "middle" ? x - width / 2 : x} y={y - text * 1.1} width={width} height={text * 1.6} className="no-pointer">
+      <div style={{ fontSize: text, lineHeight: `${text * 1.4}px`, textAlign: anchor === "middle" ? "center" : "left", whiteSpace: "nowrap" }}>
+        <T>{children}</T>
+      </div>
+    </foreignObject>
+  );
+}
+
+/** What is written on the back pieces. */
+function Backs({ piece, cuts, overlap, text }: { piece: Piece; cuts: Cut[]; overlap: string; text: number }) {
+  const [left, right] = piece.cells;
+  if (!left || !right) return null;
+  const from = mm(right.x);
+  const to = mm(left.x) + mm(left.width);
+  const cut = cuts.find((c) => c.id === left.cut);
+  const other = cuts.find((c) => c.id === right.cut);
+  const high = mm(piece.trimmed.height.nm);
+  return (
+    <g className="no-pointer">
+      <path className="hem" d={`M${from} ${mm(left.y)} v${high} M${to} ${mm(left.y)} v${high}`} />
+      <g className="label-on-cloth">
+        {[
+          { at: mm(left.x), c: cut },
+          { at: to, c: other },
+        ].map(({ at, c }, i) => (
+          <foreignObject key={i === 0 ? "left" : "right"} x={at} y={high * 0.42} width={from - mm(left.x)} height={text * 4}>
+            <div className="on-cloth" style={{ fontSize: text }}>
+              <span>
+                {i === 0 ? "left" : "right"}
+                <br />
+                <T>{c ? `${c.width.text} × ${c.height.text}` : ""}</T>
+              </span>
+            </div>
+          </foreignObject>
+        ))}
+        <foreignObject x={from - text * 4} y={high * 0.12} width={to - from + text * 8} height={text * 3}>
+          <div className="on-cloth" style={{ fontSize: text }}>
+            <span>
+              <T>{`overlap ${overlap}`}</T>
+            </span>
+          </div>
+        </foreignObject>
+      </g>
+    </g>
+  );
+}

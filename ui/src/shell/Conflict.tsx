@@ -1,0 +1,44 @@
+import Button from "@mui/material/Button";
+import Dialog from "@mui/material/Dialog";
+import DialogActions from "@mui/material/DialogActions";
+import DialogContent from "@mui/material/DialogContent";
+import DialogTitle from "@mui/material/DialogTitle";
+import type { PlanView } from "../api/api.gen";
+import type { Plan } from "../api/plan.gen";
+import { differences } from "../plan/path";
+
+/** The plan was changed in another window: both versions, and a choice. */
+export function Conflict({ mine, theirs, resolve }: { mine: Plan; theirs: PlanView; resolve: (keep: "mine" | "theirs") => void }) {
+  const differing = differences(mine, theirs.plan);
+  return (
+    <Dialog open aria-labelledby="conflict-title">
+      <DialogTitle id="conflict-title">The plan was changed in another window</DialogTitle>
+      <DialogContent>
+        <p>Nothing was overwritten. These decisions differ:</p>
+        <ul className="differences">
+          {differing.slice(0, 12).map((d) => (
+            <li key={d.path}>
+              <span className="soft">{d.path.slice(1).replaceAll("/", " · ")}</span>
+              <br />
+              here <strong>{shown(d.a)}</strong>, there <strong>{shown(d.b)}</strong>
+            </li>
+          ))}
+          {differing.length > 12 && <li>and {differing.length - 12} more</li>}
+          {differing.length === 0 && <li>Both say the same by now.</li>}
+        </ul>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={() => resolve("theirs")}>Take the other window's</Button>
+        <Button variant="contained" onClick={() => resolve("mine")}>
+          Keep this window's
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+function shown(value: unknown): string {
+  if (value === undefined) return "nothing";
+  const text = typeof value === "string" ? value : JSON.stringify(value);
+  return text.length > 60 ? `${text.slice(0, 60)}…` : text;
+}

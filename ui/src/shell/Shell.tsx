@@ -1,0 +1,168 @@
+import { type ReactNode, useEffect, useState } from "react";
+import { NavLink, useNavigate } from "react-router";
+import { tinykeys } from "tinykeys";
+import { ask } from "../api/client";
+import type { Plan } from "../api/plan.gen";
+import { useOpenPlan } from "../plan/context";
+import { Conflict } from "./Conflict";
+import { History } from "./History";
+import { Shortcuts } from "./Shortcuts";
+import type { Scheme } from "./tokens";
+
+interface Props {
+  scheme: Scheme;
+  setScheme: (scheme: Scheme) => void;
+  children: ReactNode;
+}
+
+/** The head of every place: where one is, how the plan stands, and the way back. */
+export function Shell({ scheme, setScheme, children }: Props) {
+  const open = useOpenPlan();
+  const [help, setHelp] = useState(false);
+  const [history, setHistory] = useState(false);
+  const go = useNavigate();
+  const base = open ? `/plans/${open.id}` : "";
+  const session = open?.session;
+
+  const switchUnits = async () => {
+    if (!session) return;
+    const now = session.current();
+    const next = String((now.reckoning.settled as Plan | undefined)?.units ?? "in") === "in" ? "cm" : "in";
+    session.change(await ask<Plan>("POST", "/convert", { plan: now.plan, units: next }), `shown in ${next}`);
+  };
+
+  useEffect(() => {
+    const quiet = (action: () => void) => (event: KeyboardEvent) => {
+      const at = event.target as HTMLElement;
+      if (at.closest("input:not([type=checkbox]):not([type=radio]), textarea, select, [role=dialog]")) return;
+      event.preventDefault();
+      action();
+    };
+    // In a field the browser's own undo goes first, as long as there is text to undo.
+    const always = (action: () => void) => (event: KeyboardEvent) => {
+      const at = event.target as HTMLElement;
+      if (at.matches("textarea, .open input")) return;
+      event.preventDefault();
+      action();
+    };
+    return tinykeys(window, {
+      "$mod+z": always(() => void session?.step("undo")),
+      "$mod+Shift+z": always(() => void session?.step("redo")),
+      "$mod+y": always(() => void session?.step("redo")),
+      "?": quiet(() => setHelp(true)),
+      "Shift+?": quiet(() => setHelp(true)),
+      "1": quiet(() => base && go(base)),
+      "2": quiet(() => base && go(`${base}/cut`)),
+      "3": quiet(() => base && go(`${base}/sew`)),
+      s: quiet(() => go("/")),
+      u: quiet(() => void switchUnits()),
+      h: quiet(() => session && setHistory(true)),
+    });
+  });
+
+  return (
+    <>
+      <a className="skip" href="#place">
+        Skip to the place
+      </a>
+      <header className="head">
+        <NavLink to="/" className="brand" end aria-label="Umschlag, to the shelf">
+          Umschl<span>a</span>g
+        </NavLink>
+        <nav aria-label="Places">
+          <NavLink to="/" end>
+            Shelf
+          </NavLink>
+          {open && (
+            <>
+              <NavLink to={base} end>
+                Draft
+              </NavLink>
+              <NavLink to={`${base}/cut`}>Cut</NavLink>
+              <NavLink to={`${base}/sew`}>Sew</NavLink>
+            </>
+          )}
+          <NavLink to="/cloth">Cloth</NavLink>
+          <NavLink to="/log">Log</NavLink>
+          <NavLink to="/habits">Habits</NavLink>
+        </nav>
+        <div className="head-tools">
+          {open && (
+            <>
+              <SaveState saving={open.saving} at={open.savedAt} />
+              <button type="button" disabled={!open.canUndo} onClick={() => void session?.step("undo")} aria-label="Undo" title="Undo (Ctrl+Z)">
+                ↶
+              </button>
+              <button type="button" disabled={!open.canRedo} onClick={() => void session?.step("redo")} aria-label="Redo" title="Redo (Ctrl+Shift+Z)">
+                ↷
+              </button>
+              <button type="button" onClick={() => setHistory(true)} title="History (H)">
+                History
+              </button>
+              <UnitSwitch plan={open.reckoning.settled as Plan | undefined} toggle={() => void switchUnits()} />
+              <ExportLink plan={open.plan} />
+            </>
+          )}
+          <button type="button" onClick={() => setScheme(scheme === "light" ? "dark" : "light")} aria-label={scheme === "light" ? "Dark" : "Light"} title={scheme === "light" ? "Dark" : "Light"}>
+            {scheme === "light" ? "☾" : "☀"}
+          </button>
+          <button type="button" onClick={() => setHelp(true)} aria-label="Keyboard" title="Keyboard (?)">
+            ?
+          </button>
+        </div>
+      </header>
+      {open?.refusal && (
+        <p className="finding stop refusal" role="alert">
+          {open.refusal}{" "}
+          <button type="button" className="word-button" onClick={() => session?.dismissRefusal()}>
+            Understood
+          </button>
+        </p>
+      )}
+      <main id="place" tabIndex={-1}>
+        {children}
+      </main>
+      {open?.conflict && <Conflict mine={open.plan} theirs={open.conflict} resolve={(keep) => session?.resolve(keep)} />}
+      {open && history && <History id={open.id} revision={open.revision} restore={(n) => void session?.restore(n)} close={() => setHistory(false)} />}
+      <Shortcuts open={help} close={() => setHelp(false)} inPlan={open !== null} />
+    </>
+  );
+}
+
+function SaveState({ saving, at }: { saving: "saved" | "saving" | "waiting"; at: Date | null }) {
+  const text = {
+    saved: at ? `saved ${at.toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })}` : "saved",
+    saving: "saving…",
+    waiting: "kept on this device; the server does not answer",
+  }[saving];
+  return (
+    <span className={`save-state ${saving}`} role="status">
+      {text}
+    </span>
+  );
+}
+
+function UnitSwitch({ plan, toggle }: { plan: Plan | undefined; toggle: () => void }) {
+  const unit = plan?.units ?? "in";
+  return (
+    <button type="button" className="unit-switch" onClick={toggle} aria-label={`Shown in ${unit === "in" ? "inches" : "centimetres"}; switch`} title="Inches or centimetres (U)">
+      <span className={unit === "in" ? "on" : ""}>in</span>
+      <span className={unit === "in" ? "" : "on"}>{unit === "mm" ? "mm" : "cm"}</span>
+    </button>
+  );
+}
+
+/** The plan as a file, made when it is asked for. */
+function ExportLink({ plan }: { plan: Plan }) {
+  const save = () => {
+    const link = document.createElement("a");
+    link.href = `data:application/json;charset=utf-8,${encodeURIComponent(`${JSON.stringify(plan, null, 2)}\n`)}`;
+    link.download = `${plan.title.toLowerCase().replace(/[^a-z0-9]+/g, "-")}.json`;
+    link.click();
+  };
+  return (
+    <button type="button" onClick={save} title="Save the plan as a file">
+      Plan file
+    </button>
+  );
+}

@@ -1,0 +1,195 @@
+import Button from "@mui/material/Button";
+import { useState } from "react";
+import type { ClothView, Swatch as SwatchData } from "../api/api.gen";
+import { ApiError, ask, sentence } from "../api/client";
+import { useChange, useCloths } from "../api/queries";
+import { Choice } from "../brief/Choice";
+import { motifNames } from "../cloth/Pattern";
+import { Swatch } from "../cloth/Swatch";
+import { useSay } from "../shell/Say";
+import { Len, T } from "../words/T";
+
+interface ClothDoc {
+  name?: string;
+  width?: string;
+  print?: string;
+  have?: string;
+  swatch?: SwatchData;
+  [key: string]: unknown;
+}
+
+/** What is in the cupboard. */
+export function Cupboard() {
+  const cloths = useCloths();
+  const [adding, setAdding] = useState(false);
+  const add = useChange((cloth: ClothDoc) => ask<ClothView>("POST", "/cloths", { cloth }));
+  return (
+    <div className="page">
+      <header className="page-head">
+        <h1>Cloth</h1>
+        <Button variant="outlined" onClick={() => setAdding(true)} disabled={adding}>
+          Put a cloth in
+        </Button>
+      </header>
+      {cloths.isError && (
+        <p className="finding stop" role="alert">
+          {sentence(cloths.error)}
+        </p>
+      )}
+      {adding && (
+        <ClothForm
+          doc={{ name: "", width: "42", print: "plain", have: "", swatch: { motif: "plain", ground: "#c9b98f", ink: "#7d6b3d" } }}
+          save={async (doc) => {
+            await add.mutateAsync(doc);
+            setAdding(false);
+          }}
+          cancel={() => setAdding(false)}
+        />
+      )}
+      {cloths.data?.length === 0 && !adding && <p className="empty">The cupboard is empty. Put the first cloth in, and plans can be cut from it.</p>}
+      <ul className="cupboard">
+        {cloths.data?.map((cloth) => (
+          <ClothRow key={cloth.id} cloth={cloth} />
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+const printWords: Record<string, string> = { plain: "plain", "all-over": "printed all over", "two-way": "printed two ways", "one-way": "printed one way" };
+
+function ClothRow({ cloth }: { cloth: ClothView }) {
+  const say = useSay();
+  const [editing, setEditing] = useState(false);
+  const save = useChange((doc: ClothDoc) => ask<ClothView>("PUT", `/cloths/${cloth.id}`, { base: cloth.revision, cloth: doc }));
+  const remove = useChange(() => ask("DELETE", `/cloths/${cloth.id}`));
+  const back = useChange((doc: unknown) => ask("POST", "/cloths", { cloth: doc }));
+  const takeOut = async () => {
+    await remove.mutateAsync(undefined);
+    say(`${cloth.name} is out of the cupboard.`, { label: "Put it back", act: () => void back.mutateAsync(cloth.cloth) });
+  };
+  if (editing) {
+    return (
+      <li>
+        <ClothForm
+          doc={cloth.cloth as ClothDoc}
+          save={async (doc) => {
+            await save.mutateAsync(doc);
+            setEditing(false);
+          }}
+          cancel={() => setEditing(false)}
+        />
+      </li>
+    );
+  }
+  return (
+    <li className="cloth-row">
+      <Swatch of={cloth.swatch} width={150} height={72} />
+      <div>
+        <h2>{cloth.name}</h2>
+        <p>
+          <Len of={cloth.width} /> wide, {printWords[cloth.print]}.{" "}
+          {cloth.have ? (
+            <>
+              There are{" "}
+              <strong>
+                <T>{cloth.have_text}</T>
+              </strong>
+              .
+            </>
+          ) : (
+            "Nobody said how much there is."
+          )}
+        </p>
+        {cloth.plans.length > 0 && (
+          <p className={cloth.short.nm > 0 ? "stop-text" : "soft"}>
+            <T>{`${cloth.wanted_text} wanted for ${cloth.plans.join(" and ")}${cloth.short.nm > 0 ? `: ${cloth.short.text} short` : ""}.`}</T>
+          </p>
+        )}
+        <div className="row-actions">
+          <button type="button" className="word-button" onClick={() => setEditing(true)}>
+            Change<span className="sr-only"> {cloth.name}</span>
+          </button>
+          <button type="button" className="word-button" onClick={() => void takeOut()}>
+            Take out<span className="sr-only"> {cloth.name}</span>
+          </button>
+        </div>
+      </div>
+    </li>
+  );
+}
+
+function ClothForm({ doc, save, cancel }: { doc: ClothDoc; save: (doc: ClothDoc) => Promise<void>; cancel: () => void }) {
+  const [draft, setDraft] = useState(doc);
+  const [problem, setProblem] = useState<{ path: string; text: string } | null>(null);
+  const set = (part: Partial<ClothDoc>) => setDraft({ ...draft, ...part });
+  const swatch = draft.swatch ?? {};
+  const submit = async () => {
+    const { have, ...rest } = draft;
+    try {
+      await save(have?.trim() ? { ...rest, have: have.trim() } : rest);
+    } catch (error) {
+      const first = error instanceof ApiError ? error.problem.errors?.[0] : undefined;
+      setProblem(first ? { path: first.path, text: first.text } : { path: "", text: sentence(error) });
+    }
+  };
+  const input = (key: "name" | "width" | "have", label: string, hint: string) => (
+    <label className="line-field">
+      <span>{label}</span>
+      <input
+        value={draft[key] ?? ""}
+        placeholder={hint}
+        aria-invalid={problem?.path === `/${key}` || undefined}
+        onChange={(e) => set({ [key]: e.target.value })}
+      />
+    </label>
+  );
+  return (
+    <form
+      className="cloth-form"
+      aria-label="A cloth"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void submit();
+      }}
+    >
+      <Swatch of={swatch} width={150} height={72} />
+      <div>
+        <div className="line-fields">
+          {input("name", "Name", "ink leaf")}
+          {input("width", "Width", "42 in")}
+          {input("have", "Length left", "1 1/4 yd")}
+        </div>
+        <p>
+          It is{" "}
+          <Choice label="Print direction" value={draft.print ?? "plain"} options={Object.entries(printWords).map(([value, name]) => ({ value, name }))} choose={(print) => set({ print })} />{" "}
+          and drawn{" "}
+          <Choice label="How it is drawn" value={swatch.motif ?? "plain"} options={motifNames} choose={(motif) => set({ swatch: { ...swatch, motif: motif as SwatchData["motif"] } })} /> in{" "}
+          <label>
+            <span className="sr-only">Colour of the motif</span>
+            <input type="color" value={swatch.ink ?? "#7d6b3d"} onChange={(e) => set({ swatch: { ...swatch, ink: e.target.value } })} />
+          </label>{" "}
+          on{" "}
+          <label>
+            <span className="sr-only">Colour of the ground</span>
+            <input type="color" value={swatch.ground ?? "#c9b98f"} onChange={(e) => set({ swatch: { ...swatch, ground: e.target.value } })} />
+          </label>
+          .
+        </p>
+        {problem && (
+          <p className="finding stop" role="alert">
+            <T>{problem.text}</T>
+          </p>
+        )}
+        <div className="row-actions">
+          <Button type="submit" variant="contained">
+            Keep it
+          </Button>
+          <Button variant="text" onClick={cancel}>
+            Leave it
+          </Button>
+        </div>
+      </div>
+    </form>
+  );
+}

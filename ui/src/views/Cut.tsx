@@ -1,0 +1,223 @@
+import { useId } from "react";
+import type { ClothNeed, Cut as CutData, Placed, Reckoning, Swatch as SwatchData } from "../api/api.gen";
+import { Findings } from "../brief/Thread";
+import { Pattern } from "../cloth/Pattern";
+import { Swatch } from "../cloth/Swatch";
+import { usePlan } from "../plan/context";
+import { mm } from "../sheet/PieceDrawing";
+import { SvgText } from "../sheet/Sheet";
+import { Len, T } from "../words/T";
+import { swatchesOf } from "./Draft";
+
+/** The lay of every cloth with its cuts in order. */
+export function Cut() {
+  const { reckoning, value } = usePlan();
+  const swatches = swatchesOf(value("/cloths"));
+  if (reckoning.cloths.length === 0) {
+    return (
+      <div className="page">
+        <h1>Cut</h1>
+        <p className="empty">Nothing can be cut yet.</p>
+        <Findings of={reckoning.findings.filter((f) => f.level === "stop")} />
+      </div>
+    );
+  }
+  return (
+    <div className="page cutting">
+      <header className="page-head">
+        <h1>Cut {reckoning.title}</h1>
+        <p className="caution">Close the rotary cutter after every cut, cut away from yourself, and keep your fingers behind the ruler's edge.</p>
+        <button type="button" className="word-button no-print" onClick={() => window.print()}>
+          Print the cutting list
+        </button>
+      </header>
+      <Findings of={reckoning.findings.filter((f) => f.about.startsWith("/cloths") || f.code === "back-cut-early")} />
+      {reckoning.cloths.map((cloth) => (
+        <ClothSection key={cloth.cloth} cloth={cloth} reckoning={reckoning} swatch={swatches[cloth.cloth]} />
+      ))}
+    </div>
+  );
+}
+
+function ClothSection({ cloth, reckoning, swatch }: { cloth: ClothNeed; reckoning: Reckoning; swatch?: SwatchData }) {
+  return (
+    <section className="cloth-section" aria-label={`Cloth ${cloth.name}`}>
+      <div className="cloth-head">
+        <Swatch of={swatch} width={56} height={44} />
+        <div>
+          <h2>{cloth.name}</h2>
+          <p>
+            <Amounts cloth={cloth} />
+          </p>
+        </div>
+      </div>
+      <div className="cloth-body">
+        <Lay cloth={cloth} cuts={reckoning.cuts} swatch={swatch} />
+        <Order cloth={cloth} cuts={reckoning.cuts} />
+      </div>
+    </section>
+  );
+}
+
+/** Have, need, buy: in a sentence. */
+function Amounts({ cloth }: { cloth: ClothNeed }) {
+  const need = (
+    <>
+      Takes{" "}
+      <strong>
+        <Len of={cloth.need} />
+      </strong>{" "}
+      with its end squared
+    </>
+  );
+  if (!cloth.have) {
+    return (
+      <>
+        {need}. Buy{" "}
+        <strong>
+          <T>{cloth.buy_text}</T>
+        </strong>
+        .
+      </>
+    );
+  }
+  return (
+    <>
+      {need}; there are{" "}
+      <strong>
+        <Len of={cloth.have} />
+      </strong>
+      {cloth.short.nm > 0 ? (
+        <>
+          , <strong className="stop-text">{<Len of={cloth.short} />} short</strong>. Buy{" "}
+          <strong>
+            <T>{cloth.buy_text}</T>
+          </strong>{" "}
+          in one piece.
+        </>
+      ) : (
+        <>: enough.</>
+      )}
+    </>
+  );
+}
+
+/** The cloth to scale, selvedges left and right, its pieces where they are cut. */
+function Lay({ cloth, cuts, swatch }: { cloth: ClothNeed; cuts: CutData[]; swatch?: SwatchData }) {
+  const id = useId();
+  const { lay } = cloth;
+  const width = mm(lay.width.nm);
+  const length = mm(lay.length.nm);
+  const unit = width / 470;
+  const text = 13 * unit;
+  return (
+    <svg
+      className="lay"
+      viewBox={`${-unit} ${-text * 1.9} ${width + 2 * unit} ${length + text * 2.2}`}
+      role="img"
+      aria-label={`${lay.placed.length} pieces on ${lay.width.text} of usable width, using ${lay.length.text} of length`}
+      fontSize={text}
+    >
+      <defs>
+        <Pattern id={id} swatch={swatch} />
+      </defs>
+      <SvgText x={width / 2} y={-text * 0.5} text={text} anchor="middle">
+        {`${lay.width.text} between the selvedges · ${lay.length.text} used`}
+      </SvgText>
+      <rect className="cloth-ground" width={width} height={length} fill={`url(#${id})`} />
+      {lay.placed.map((p) => (
+        <Laid key={`${p.x.nm} ${p.y.nm}`} placed={p} cut={cuts[p.cut]} fill={`url(#${id})`} text={text} />
+      ))}
+      {lay.strips.map((s, i) => (
+        <g key={s.y.nm}>
+          <line className="strip-cut" x1={0} x2={width} y1={mm(s.y.nm + s.height.nm)} y2={mm(s.y.nm + s.height.nm)} />
+          <text className="strip-number" x={width - text * 0.4} y={mm(s.y.nm) + text * 1.2} textAnchor="end">
+            {i + 1}
+          </text>
+        </g>
+      ))}
+    </svg>
+  );
+}
+
+function Laid({ placed, cut, fill, text }: { placed: Placed; cut: CutData | undefined; fill: string; text: number }) {
+  const [x, y, w, h] = [placed.x, placed.y, placed.width, placed.height].map((l) => mm(l.nm)) as [number, number, number, number];
+  const label = cut ? `${cut.width.text} × ${cut.height.text}` : "";
+  const fits = w > label.length * text * 0.52 && h > text * 1.5;
+  return (
+    <g>
+      <rect className={`laid${cut?.waits ? " waits" : ""}${cut?.done ? " done" : ""}`} x={x} y={y} width={w} height={h} fill={fill} />
+      {cut?.waits && <path className="wait-mark" d={`M${x} ${y} L${x + w} ${y + h} M${x + w} ${y} L${x} ${y + h}`} />}
+      {fits && (
+        <foreignObject x={x} y={y} width={w} height={h}>
+          <div className="on-cloth" style={{ fontSize: text }}>
+            <span>
+              <T>{label}</T>
+            </span>
+          </div>
+        </foreignObject>
+      )}
+    </g>
+  );
+}
+
+/** The cuts of a cloth in the order they are made: strips, then pieces out of them. */
+function Order({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
+  const { value, rework } = usePlan();
+  const mine = cuts.map((cut, index) => ({ cut, index })).filter(({ cut }) => cut.cloth === cloth.cloth);
+  const tick = (id: string, done: boolean) =>
+    rework((plan) => {
+      const now = (value("/progress/cut") ?? []) as string[];
+      return { ...plan, progress: { ...plan.progress, cut: done ? [...now, id] : now.filter((other) => other !== id) } };
+    }, done ? `cut ${id}` : `not cut ${id}`);
+  return (
+    <div className="cut-order">
+      <ol>
+        <li>Square the end.</li>
+        {cloth.lay.strips.map((strip, i) => (
+          <li key={strip.y.nm}>
+            Set the ruler to{" "}
+            <strong>
+              <Len of={strip.height} />
+            </strong>{" "}
+            and cut strip {i + 1} all the way across. <SubCuts strip={i + 1} cloth={cloth} cuts={cuts} />
+          </li>
+        ))}
+      </ol>
+      <ul className="ticks">
+        {mine.map(({ cut }) => (
+          <li key={cut.id}>
+            <label>
+              <input type="checkbox" checked={cut.done} onChange={(e) => tick(cut.id, e.target.checked)} />
+              <span>
+                {cut.count} × <T>{`${cut.width.text} × ${cut.height.text}`}</T> <span className="soft">{cut.title.toLowerCase()}</span>
+                {cut.waits && !cut.done && <em className="waits-note"> — cut after the front is measured; its cloth is kept</em>}
+              </span>
+            </label>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+/** What is cut out of one strip, alike pieces together. */
+function SubCuts({ strip, cloth, cuts }: { strip: number; cloth: ClothNeed; cuts: CutData[] }) {
+  const counts = new Map<string, number>();
+  for (const p of cloth.lay.placed.filter((placed) => placed.strip === strip)) {
+    const title = cuts[p.cut]?.title.toLowerCase() ?? "";
+    const key = `${p.width.text}${p.height.nm < (cloth.lay.strips[strip - 1]?.height.nm ?? 0) ? `, trimmed to ${p.height.text}` : ""} (${title})`;
+    counts.set(key, (counts.get(key) ?? 0) + 1);
+  }
+  return (
+    <>
+      From it cut{" "}
+      <T>
+        {[...counts]
+          .map(([key, n]) => `${n} × ${key}`)
+          .join(", ")}
+      </T>
+      .
+    </>
+  );
+}

@@ -1,0 +1,173 @@
+import { useState } from "react";
+import type { Cut, Piece, Reckoning, Swatch as SwatchData } from "../api/api.gen";
+import { Brief } from "../brief/Brief";
+import { Swatch } from "../cloth/Swatch";
+import { usePlan } from "../plan/context";
+import { type Box, boxOf, mm } from "../sheet/PieceDrawing";
+import { Sheet } from "../sheet/Sheet";
+import { Tape } from "../tape/Tape";
+import { segments } from "../tape/terms";
+import { Len, T } from "../words/T";
+
+/** The three sizes a piece goes through, with the line each is drawn in. */
+const sizes = [
+  { key: "finished", name: "finished", sum: ".finished", line: "finished" },
+  { key: "trimmed", name: "trimmed", sum: "", line: "trimmed" },
+  { key: "before_quilting", name: "before quilting", sum: ".before_quilting", line: "before" },
+] as const;
+
+type SizeKey = (typeof sizes)[number]["key"];
+type Axis = "width" | "height";
+
+/** What the tape explains: a piece at one of its sizes, or one cut. */
+type Chosen = { piece: string; size: SizeKey } | { cut: string };
+
+/** The brief, the sheet and the tape. */
+export function Draft() {
+  const { reckoning, drawn, value } = usePlan();
+  const [chosen, choose] = useState<Chosen>({ piece: "front", size: "before_quilting" });
+  const [axis, setAxis] = useState<Axis>("width");
+  const [lit, light] = useState<number | null>(null);
+  const swatches = swatchesOf(value("/cloths"));
+  const stale = drawn !== reckoning && reckoning.pieces.length === 0;
+  const cut = "cut" in chosen ? drawn.cuts.find((c) => c.id === chosen.cut) : undefined;
+  const piece = "piece" in chosen ? drawn.pieces.find((p) => p.name === chosen.piece) : undefined;
+  const selected = new Set(cut ? [cut.id] : []);
+  return (
+    <div className="draft">
+      <Brief />
+      <section className="desk" aria-label="The cover drawn to scale">
+        {drawn.pieces.length === 0 ? (
+          <p className="empty">Nothing can be cut yet: the brief says what is missing.</p>
+        ) : (
+          <>
+            <Legend piece={drawn.pieces.find((p) => p.name === "front")} chosen={chosen} choose={choose} />
+            <div className={stale ? "sheet-place stale" : "sheet-place"}>
+              <Sheet
+                reckoning={drawn}
+                swatches={swatches}
+                selected={selected}
+                band={bandOf(drawn, chosen, axis, lit)}
+                select={(_, cell) => {
+                  choose({ cut: cell.cut });
+                  light(null);
+                }}
+              />
+              {stale && <p className="stale-note">As it was before the stop in the brief.</p>}
+            </div>
+            <Cuts cuts={drawn.cuts} swatches={swatches} chosen={cut?.id} choose={(id) => choose({ cut: id })} />
+            <Explained reckoning={drawn} piece={piece} cut={cut} chosen={chosen} axis={axis} setAxis={setAxis} lit={lit} light={light} />
+          </>
+        )}
+      </section>
+    </div>
+  );
+}
+
+export function swatchesOf(cloths: unknown): Record<string, SwatchData> {
+  const described = (cloths ?? {}) as Record<string, { swatch?: SwatchData }>;
+  return Object.fromEntries(Object.entries(described).map(([letter, cloth]) => [letter, cloth.swatch ?? {}]));
+}
+
+/** The stretch of the sheet that a term of a piece's sum stands for. */
+function bandOf(reckoning: Reckoning, chosen: Chosen, axis: Axis, lit: number | null): { piece: string; box: Box } | null {
+  if (lit === null || !("piece" in chosen)) return null;
+  const piece = reckoning.pieces.find((p) => p.name === chosen.piece);
+  const terms = reckoning.sums[sumKey(chosen, axis)];
+  const segment = terms && segments(terms)[lit];
+  if (!piece || !segment) return null;
+  const whole = boxOf(piece, piece[chosen.size]);
+  const [from, length] = [mm(segment.from), mm(segment.to - segment.from)];
+  const box = axis === "width" ? { ...whole, x: whole.x + from, width: length } : { ...whole, y: whole.y + from, height: length };
+  return { piece: piece.name, box };
+}
+
+function sumKey(chosen: Chosen, axis: Axis): string {
+  if ("cut" in chosen) return `${chosen.cut}.${axis}`;
+  return `${chosen.piece}${sizes.find((s) => s.key === chosen.size)?.sum ?? ""}.${axis}`;
+}
+
+function Legend({ piece, chosen, choose }: { piece: Piece | undefined; chosen: Chosen; choose: (c: Chosen) => void }) {
+  if (!piece) return null;
+  return (
+    <fieldset className="legend" aria-label="Sizes of the front">
+      {sizes.map((s) => (
+        <button
+          key={s.key}
+          type="button"
+          aria-pressed={"piece" in chosen && chosen.size === s.key && chosen.piece === "front"}
+          onClick={() => choose({ piece: "front", size: s.key })}
+        >
+          <svg width="28" height="8" aria-hidden="true">
+            <line className={`outline ${s.line}`} x1="0" x2="28" y1="4" y2="4" />
+          </svg>
+          {s.name} <Len of={piece[s.key].width} by={piece[s.key].height} />
+        </button>
+      ))}
+    </fieldset>
+  );
+}
+
+const layerNames = { batting: "batting", lining: "lining" } as Record<string, string>;
+
+/** Every cut, each a piece of its cloth with what is cut from it. */
+function Cuts({ cuts, swatches, chosen, choose }: { cuts: Cut[]; swatches: Record<string, SwatchData>; chosen?: string; choose: (id: string) => void }) {
+  const { value } = usePlan();
+  const name = (letter: string) => String(value(`/cloths/${letter}/name`) ?? letter);
+  return (
+    <ul className="cuts" aria-label="All cuts">
+      {cuts.map((cut) => (
+        <li key={cut.id}>
+          <button type="button" aria-pressed={chosen === cut.id} onClick={() => choose(cut.id)}>
+            <Swatch of={swatches[cut.cloth]} width={30} height={34} />
+            <span>
+              <strong>
+                {cut.count} × <T>{cut.shape === "square" ? `${cut.width.text} square` : `${cut.width.text} × ${cut.height.text}`}</T>
+              </strong>
+              <span className="soft">
+                {layerNames[cut.layer] ?? cut.title.toLowerCase()}, {name(cut.cloth)}
+              </span>
+            </span>
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Explained({
+  reckoning,
+  piece,
+  cut,
+  chosen,
+  axis,
+  setAxis,
+  lit,
+  light,
+}: {
+  reckoning: Reckoning;
+  piece: Piece | undefined;
+  cut: Cut | undefined;
+  chosen: Chosen;
+  axis: Axis;
+  setAxis: (axis: Axis) => void;
+  lit: number | null;
+  light: (index: number | null) => void;
+}) {
+  const terms = reckoning.sums[sumKey(chosen, axis)];
+  const total = cut?.[axis] ?? (piece && "size" in chosen ? piece[chosen.size][axis] : undefined);
+  const direction = axis === "width" ? "across" : "up";
+  const title = cut ? `${cut.title}, ${direction}` : `${piece?.title}, ${direction}, ${sizes.find((s) => "size" in chosen && s.key === chosen.size)?.name}`;
+  return (
+    <section className="foot" aria-label="The sum of what is selected">
+      <fieldset className="axis" aria-label="Direction of the sum">
+        {(["width", "height"] as const).map((a) => (
+          <button key={a} type="button" aria-pressed={axis === a} onClick={() => setAxis(a)}>
+            {a === "width" ? "across" : "up"}
+          </button>
+        ))}
+      </fieldset>
+      {terms && total ? <Tape title={title} terms={terms} total={total} lit={lit} light={light} /> : <p className="quiet">Select a piece or a cut to see its sum.</p>}
+    </section>
+  );
+}

@@ -1,0 +1,88 @@
+import { useState } from "react";
+import type { HabitHelp, HabitsView } from "../api/api.gen";
+import { ask, sentence } from "../api/client";
+import { useChange, useHabits } from "../api/queries";
+import { T } from "../words/T";
+
+/** The schools a new plan follows, each with its reason. */
+export function Habits() {
+  const habits = useHabits();
+  const [problem, setProblem] = useState<string | null>(null);
+  const save = useChange((next: { units: string; habits: unknown; base: number }) => ask<HabitsView>("PUT", "/habits", next));
+  if (!habits.data) {
+    return (
+      <div className="page">
+        <h1>Habits</h1>
+        {habits.isError && (
+          <p className="finding stop" role="alert">
+            {sentence(habits.error)}
+          </p>
+        )}
+      </div>
+    );
+  }
+  const view = habits.data;
+  const own = view.habits as Record<string, unknown>;
+  const keep = async (part: { units?: string; habit?: Record<string, string> }) => {
+    try {
+      setProblem(null);
+      await save.mutateAsync({ base: view.revision, units: part.units ?? view.units, habits: { ...own, ...part.habit } });
+    } catch (error) {
+      setProblem(sentence(error));
+    }
+  };
+  return (
+    <div className="page habits">
+      <h1>Habits</h1>
+      <p className="soft">A new plan begins with these; a plan already begun keeps its own, in its brief. The reasons are common practice.</p>
+      {problem && (
+        <p className="finding stop" role="alert">
+          {problem}
+        </p>
+      )}
+      <Group
+        help={{
+          key: "units",
+          name: "Units",
+          about: "What a bare number means, and how sizes are shown.",
+          schools: [
+            { value: "in", name: "inches", reason: "With real fractions, as on a tape." },
+            { value: "cm", name: "centimetres", reason: "To the millimetre." },
+            { value: "mm", name: "millimetres", reason: "Whole, no decimal point to misread." },
+          ],
+        }}
+        value={view.units}
+        choose={(units) => void keep({ units, habit: exactly(own, view.units) })}
+      />
+      {view.help.map((help) => (
+        <Group key={help.key} help={help} value={view.chosen[help.key] ?? ""} choose={(value) => void keep({ habit: { [help.key]: value } })} />
+      ))}
+    </div>
+  );
+}
+
+/** Bare lengths mean something else in another unit: they are given the one they have. */
+function exactly(own: Record<string, unknown>, unit: string): Record<string, string> {
+  const lengths = ["seam", "ease", "step"].filter((key) => typeof own[key] === "string");
+  return Object.fromEntries(lengths.map((key) => [key, /[a-z]$/.test(String(own[key])) ? String(own[key]) : `${own[key]} ${unit}`]));
+}
+
+function Group({ help, value, choose }: { help: HabitHelp; value: string; choose: (value: string) => void }) {
+  return (
+    <fieldset className="habit">
+      <legend>{help.name}</legend>
+      <p className="soft">{help.about}</p>
+      {help.schools.map((school) => (
+        <label key={school.value} className="school">
+          <input type="radio" name={help.key} value={school.value} checked={value === school.value} onChange={() => choose(school.value)} />
+          <span>
+            <strong>
+              <T>{school.name}</T>
+            </strong>
+            <span className="soft">{school.reason}</span>
+          </span>
+        </label>
+      ))}
+    </fieldset>
+  );
+}

@@ -1,0 +1,318 @@
+import Button from "@mui/material/Button";
+import TextField from "@mui/material/TextField";
+import { useEffect, useRef, useState } from "react";
+import { useNavigate } from "react-router";
+import type { Cell, LogView, Reckoning, Step } from "../api/api.gen";
+import { ask, sentence } from "../api/client";
+import { useChange } from "../api/queries";
+import type { Plan } from "../api/plan.gen";
+import { Field } from "../brief/Field";
+import { Findings } from "../brief/Thread";
+import { said } from "../brief/Value";
+import { usePlan } from "../plan/context";
+import { get } from "../plan/path";
+import { extent, mm, PieceDrawing } from "../sheet/PieceDrawing";
+import { dressed } from "../words/fractions";
+import { T } from "../words/T";
+import { swatchesOf } from "./Draft";
+
+/** The steps in working order, the one at hand large. */
+export function Sew() {
+  const { reckoning, rework, value } = usePlan();
+  const steps = reckoning.steps;
+  const firstOpen = steps.findIndex((s) => !s.done);
+  const [looked, look] = useState<string | null>(null);
+  const at = looked === null ? firstOpen : steps.findIndex((s) => s.id === looked);
+  const step = steps[at];
+  const heading = useRef<HTMLHeadingElement>(null);
+
+  if (steps.length === 0) {
+    return (
+      <div className="page">
+        <h1>Sew</h1>
+        <p className="empty">There are no steps yet: the plan cannot be cut as it stands.</p>
+        <Findings of={reckoning.findings.filter((f) => f.level === "stop")} />
+      </div>
+    );
+  }
+  const mark = (ids: string[], done: boolean, label: string) =>
+    rework((plan) => {
+      const now = ((value("/progress/done") ?? []) as string[]).filter((id) => !ids.includes(id));
+      return { ...plan, progress: { ...plan.progress, done: done ? [...now, ...ids] : now } };
+    }, label);
+  return (
+    <div className="sew">
+      <ol className="steps thread" aria-label="Steps">
+        {steps.map((s, i) => (
+          <li key={s.id} className={`${s.done ? "done" : ""}${i === at ? " now" : ""}`}>
+            <span className="knot" aria-hidden="true" />
+            <button type="button" aria-current={i === at ? "step" : undefined} onClick={() => look(s.id)}>
+              {s.title}
+              {s.done && <span className="sr-only"> (done)</span>}
+            </button>
+          </li>
+        ))}
+      </ol>
+      <section className="bench" aria-label="The step at hand">
+        {step ? (
+          <StepAtHand
+            key={step.id}
+            step={step}
+            number={at + 1}
+            of={steps.length}
+            headingRef={heading}
+            done={() => {
+              mark([step.id], true, `done: ${step.title}`);
+              look(null);
+              heading.current?.focus();
+            }}
+            undone={() => mark([step.id], false, `not done: ${step.title}`)}
+          />
+        ) : (
+          <Finish />
+        )}
+      </section>
+    </div>
+  );
+}
+
+function StepAtHand({
+  step,
+  number,
+  of,
+  done,
+  undone,
+  headingRef,
+}: {
+  step: Step;
+  number: number;
+  of: number;
+  done: () => void;
+  undone: () => void;
+  headingRef: React.RefObject<HTMLHeadingElement | null>;
+}) {
+  const { reckoning, value } = usePlan();
+  const missing = step.needs.filter((id) => !reckoning.steps.find((s) => s.id === id)?.done);
+  return (
+    <article className="at-hand">
+      <p className="soft">
+        Step {number} of {of}
+      </p>
+      <h1 ref={headingRef} tabIndex={-1}>
+        {step.title}
+      </h1>
+      <div className="at-hand-body">
+        <StepDrawing step={step} reckoning={reckoning} cloths={value("/cloths")} />
+        <div className="instructions">
+          <p className="large">
+            <T>{step.text}</T>
+          </p>
+          <dl>
+            {step.machine && (
+              <>
+                <dt>Machine</dt>
+                <dd>
+                  <T>{step.machine}</T>
+                </dd>
+              </>
+            )}
+            {step.press && (
+              <>
+                <dt>Press</dt>
+                <dd>{step.press}</dd>
+              </>
+            )}
+            {step.check && (
+              <>
+                <dt>Check</dt>
+                <dd>
+                  <T>{step.check}</T>
+                </dd>
+              </>
+            )}
+          </dl>
+          {step.caution && <p className="caution">{step.caution}</p>}
+          {step.gate && <Gate step={step} />}
+          <div className="step-actions">
+            {step.done ? (
+              <Button variant="outlined" onClick={undone}>
+                Not done after all
+              </Button>
+            ) : (
+              <Button variant="contained" size="large" onClick={done}>
+                Done, next step
+              </Button>
+            )}
+            {missing.length > 0 && !step.done && (
+              <span className="soft">
+                Before it: {missing.map((id) => reckoning.steps.find((s) => s.id === id)?.title.toLowerCase()).join(", ")}
+              </span>
+            )}
+          </div>
+        </div>
+      </div>
+    </article>
+  );
+}
+
+/** The cells of the pieces that a step is about. */
+function isAbout(step: Step, cell: Cell): boolean {
+  if (step.row) return cell.row === step.row;
+  if (step.id.startsWith("border.")) return cell.cut === `front.${step.id}`;
+  if (step.id === "cut.under" || step.id === "measure") return false;
+  if (step.id === "rows" || step.id === "layout") return cell.row !== undefined;
+  return true;
+}
+
+/** The piece at this moment: what the step is about stands out, arrows say where allowances go. */
+function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Reckoning; cloths: unknown }) {
+  const name = step.stage === "back" && !step.gate ? "back" : "front";
+  const piece = reckoning.pieces.find((p) => p.name === name);
+  if (!piece) return null;
+  const box = extent(piece);
+  const shown = step.stage === "piece" || step.stage === "cut" ? { ...piece, lines: [] } : piece;
+  return (
+    <figure className="step-drawing">
+      <svg viewBox={`${box.x - 6} ${box.y - 6} ${box.width + 12} ${box.height + 12}`} role="img" aria-label={`${piece.title}: ${step.title}`}>
+        <PieceDrawing piece={shown} swatches={swatchesOf(cloths)} dimmed={(cell) => !isAbout(step, cell)} outlines={step.stage !== "piece"} />
+        <Arrows step={step} cells={piece.cells} size={box.width} />
+      </svg>
+      {step.side && <figcaption className="soft">Arrows: where the allowances go, seen from the front.</figcaption>}
+    </figure>
+  );
+}
+
+/** An arrow at every seam that is pressed in this step. */
+function Arrows({ step, cells, size }: { step: Step; cells: Cell[]; size: number }) {
+  if (!step.side || step.side === "open" || step.side === "dark") return null;
+  const long = size * 0.035;
+  const seams = step.row
+    ? cells.filter((c) => c.row === step.row && (c.column ?? 1) > 1).map((c) => ({ x: mm(c.x), y: mm(c.y) + mm(c.height) / 2 }))
+    : cells.filter((c) => (c.row ?? 1) > 1).map((c) => ({ x: mm(c.x) + mm(c.width) / 2, y: mm(c.y) }));
+  const turn = { left: 180, right: 0, down: 90 }[step.side] ?? 0;
+  return (
+    <g className="arrows">
+      {seams.map(({ x, y }) => (
+        <path key={`${x} ${y}`} transform={`translate(${x} ${y}) rotate(${turn})`} d={`M${-long} 0 H${long} M${long * 0.4} ${-long * 0.5} L${long} 0 L${long * 0.4} ${long * 0.5}`} />
+      ))}
+    </g>
+  );
+}
+
+const units = (value: (path: string) => unknown) => String(value("/units") ?? "in");
+
+/** Where the tape is laid on and what it says is typed. */
+function Gate({ step }: { step: Step }) {
+  const { plan, session, rework, value, reckoning } = usePlan();
+  const list = plan.measured ?? [];
+  const index = list.findIndex((m) => m.what === step.gate);
+  const entry = index < 0 ? undefined : list[index];
+  const at = index < 0 ? list.length : index;
+
+  const measured = (axis: "width" | "height", text: string): Plan => {
+    const next = { ...(entry ?? { what: step.gate ?? "", width: "0", height: "0" }), [axis]: text } as NonNullable<Plan["measured"]>[number];
+    return { ...plan, measured: index < 0 ? [...list, next] : list.map((m, i) => (i === index ? next : m)) };
+  };
+  const asPlanned = () => {
+    const expect = step.expect;
+    if (!expect) return;
+    const next = { what: step.gate ?? "", width: expect.width.exact, height: expect.height.exact };
+    rework((now) => ({ ...now, measured: [...(now.measured ?? []).filter((m) => m.what !== step.gate), next] }), "measured as planned");
+  };
+  const settled = (axis: string) => get(reckoning.settled, `/measured/${at}/${axis}`);
+  const side = (axis: "width" | "height", label: string) => {
+    const text = String(entry?.[axis] ?? "");
+    return (
+      <Field
+        label={label}
+        text={text}
+        shown={text && text !== "0" ? dressed(String(settled(axis) ?? text), units(value)) : "the tape says"}
+        path={`/measured/${at}/${axis}`}
+        judge={async (next) => said(await session.preview(measured(axis, next)), `/measured/${at}/${axis}`)}
+        keep={(next) => rework(() => measured(axis, next), `${label}: ${next}`)}
+        drop={() => void session.settle()}
+      />
+    );
+  };
+  const about = reckoning.findings.filter((f) => f.about.startsWith(`/measured/${at}`));
+  return (
+    <div className="gate">
+      <p className="large">
+        It measures {side("width", "Measured across")} across and {side("height", "Measured up")} up.{" "}
+        {!entry && step.expect && (
+          <button type="button" className="word-button" onClick={asPlanned}>
+            Exactly as planned
+          </button>
+        )}
+      </p>
+      <Findings of={about} />
+      {step.gate?.startsWith("front") && <Remedies reckoning={reckoning} />}
+    </div>
+  );
+}
+
+/** The ways of dealing with a difference, those that are closed set back. */
+function Remedies({ reckoning }: { reckoning: Reckoning }) {
+  if (reckoning.remedies.length === 0) return null;
+  return (
+    <ul className="remedies" aria-label="Remedies">
+      {reckoning.remedies.map((r) => (
+        <li key={r.code + r.text} className={r.open ? undefined : "closed"}>
+          <span className="remedy-state">{r.code === "follow" ? "done" : r.open ? "can be done" : "not open"}</span> <T>{r.text}</T>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** All steps are done: the cover goes into the log. */
+function Finish() {
+  const { id, revision, session, saving } = usePlan();
+  const go = useNavigate();
+  const [minutes, setMinutes] = useState("");
+  const [notes, setNotes] = useState("");
+  const [next, setNext] = useState("");
+  const [problem, setProblem] = useState<string | null>(null);
+  const finish = useChange((body: unknown) => ask<LogView>("POST", `/plans/${id}/finish`, body));
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => heading.current?.focus(), []);
+  const bad = minutes.trim() !== "" && !/^\d{1,5}$/.test(minutes.trim());
+  const send = async () => {
+    setProblem(null);
+    try {
+      await finish.mutateAsync({ base: session.current().revision, minutes: Number(minutes || 0), notes, next });
+      go("/log");
+    } catch (error) {
+      setProblem(sentence(error));
+    }
+  };
+  return (
+    <article className="at-hand finish">
+      <h1 ref={heading} tabIndex={-1}>
+        All steps are done
+      </h1>
+      <p className="large">Write the cover into the log: what was planned and what was measured go with it.</p>
+      <TextField
+        label="Minutes of work"
+        value={minutes}
+        onChange={(e) => setMinutes(e.target.value)}
+        error={bad}
+        helperText={bad ? "Type whole minutes, such as 90." : " "}
+        slotProps={{ htmlInput: { inputMode: "numeric" } }}
+      />
+      <TextField label="Notes" value={notes} onChange={(e) => setNotes(e.target.value)} multiline minRows={2} />
+      <TextField label="Next time" value={next} onChange={(e) => setNext(e.target.value)} multiline minRows={2} />
+      {problem && (
+        <p className="finding stop" role="alert">
+          {problem}
+        </p>
+      )}
+      <div className="step-actions">
+        <Button variant="contained" size="large" disabled={bad || saving !== "saved" || finish.isPending} onClick={() => void send()}>
+          Write it into the log
+        </Button>
+        <span className="soft">Revision {revision}</span>
+      </div>
+    </article>
+  );
+}

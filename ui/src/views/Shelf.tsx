@@ -1,0 +1,206 @@
+import Button from "@mui/material/Button";
+import { useRef, useState } from "react";
+import { Link, useNavigate } from "react-router";
+import type { HabitsView, Reckoning, ShelfItem } from "../api/api.gen";
+import { ApiError, ask, sentence } from "../api/client";
+import { createPlan, useChange, useCloths, useHabits, useShelf } from "../api/queries";
+import type { Plan } from "../api/plan.gen";
+import { Choice } from "../brief/Choice";
+import { Field } from "../brief/Field";
+import { put } from "../plan/path";
+import { PieceDrawing } from "../sheet/PieceDrawing";
+import { useSay } from "../shell/Say";
+import { dressed } from "../words/fractions";
+import { T } from "../words/T";
+
+/** All plans, where they stand, and the start of a new one. */
+export function Shelf() {
+  const shelf = useShelf();
+  const habits = useHabits().data;
+  return (
+    <div className="page">
+      <h1 className="sr-only">Shelf</h1>
+      {habits && <Starter habits={habits} />}
+      {shelf.isError && (
+        <p className="finding stop" role="alert">
+          {sentence(shelf.error)}
+        </p>
+      )}
+      {shelf.data?.length === 0 && <p className="empty">The shelf is empty. Say above what is to be covered, or open a plan file.</p>}
+      <ul className="shelf">
+        {shelf.data?.map((item) => (
+          <PlanCard key={item.id} item={item} />
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+const stageWords: Record<string, string> = { measure: "measuring", cut: "at the cutting table", piece: "being pieced", quilt: "being quilted", back: "waits for its back", close: "being closed" };
+
+function PlanCard({ item }: { item: ShelfItem }) {
+  const say = useSay();
+  const away = useChange((back: boolean) => ask(back ? "POST" : "DELETE", `/plans/${item.id}${back ? "/bring-back" : ""}`, back ? {} : undefined));
+  const front = item.pieces[0];
+  const stops = item.findings.filter((f) => f.level === "stop").length;
+  const warns = item.findings.filter((f) => f.level === "warn").length;
+  const putAway = async () => {
+    await away.mutateAsync(false);
+    say(`${item.title} is put away.`, { label: "Bring it back", act: () => void away.mutateAsync(true) });
+  };
+  return (
+    <li className="plan-card">
+      <Link to={`/plans/${item.id}`} className="plan-link">
+        <div className="plan-picture">
+          {front ? (
+            <svg viewBox={pictureBox(front.outline)} aria-hidden="true">
+              <PieceDrawing piece={front} swatches={item.swatches} outlines={false} />
+            </svg>
+          ) : (
+            <span className="soft">cannot be cut yet</span>
+          )}
+        </div>
+        <h2>{item.title}</h2>
+      </Link>
+      <p>
+        <T>{item.size}</T>
+        {item.finished ? " · finished, in the log" : item.stage ? ` · ${item.done === 0 ? "not begun" : stageWords[item.stage]}` : ""}
+      </p>
+      <p className="progress" aria-label={`${item.done} of ${item.steps} steps done`}>
+        <span className="progress-thread" aria-hidden="true">
+          <span style={{ width: `${item.steps ? (100 * item.done) / item.steps : 0}%` }} />
+        </span>
+        <span className="soft">{item.next ? `next: ${item.next.toLowerCase()}` : "all steps done"}</span>
+      </p>
+      {stops + warns > 0 && <p className={stops ? "stop-text" : "warn-text"}>{stops ? `${stops} to put right before cutting` : `${warns} to mind`}</p>}
+      <button type="button" className="word-button" onClick={() => void putAway()}>
+        Put away<span className="sr-only"> {item.title}</span>
+      </button>
+    </li>
+  );
+}
+
+function pictureBox(outline: number[][]): string {
+  const [w, h] = [(outline[2]?.[0] ?? 0) / 1e6, (outline[2]?.[1] ?? 0) / 1e6];
+  const side = Math.max(w, h);
+  const rim = side * 0.015;
+  return `${(w - side) / 2 - rim} ${(h - side) / 2 - rim} ${side + 2 * rim} ${side + 2 * rim}`;
+}
+
+interface Pad {
+  width: string;
+  height: string;
+  fill: string;
+}
+
+/** The plan a pad begins with: a plain cover by the maker's own habits. */
+function begun(pad: Pad, title: string, habits: HabitsView, cloths: { cloth: Record<string, unknown> }[]): Plan {
+  const { have: _, ...cloth } = cloths[0]?.cloth ?? { name: "cloth A" };
+  const ease = String((habits.habits as { ease?: unknown }).ease ?? "0");
+  return {
+    format: "umschlag/plan/1",
+    title,
+    units: habits.units as Plan["units"],
+    object: { kind: "form", width: pad.width, height: pad.height, fill: pad.fill as never },
+    cover: { kind: "cushion", ease: { width: ease, height: ease } as never, seam: (habits.habits as { seam?: string }).seam },
+    pieces: { front: { face: { kind: "plain", cloth: "A" } }, back: { face: { kind: "plain", cloth: "A" } } } as never,
+    back: { kind: "envelope" },
+    cloths: { A: cloth as never },
+    habits: habits.habits as never,
+  };
+}
+
+/** A new plan, begun by saying what is to be covered. */
+function Starter({ habits }: { habits: HabitsView }) {
+  const metric = habits.units !== "in";
+  const [pad, setPad] = useState<Pad>({ width: metric ? "50" : "20", height: metric ? "50" : "20", fill: "feather" });
+  const [title, setTitle] = useState("");
+  const [problem, setProblem] = useState<string | null>(null);
+  const cloths = useCloths().data ?? [];
+  const go = useNavigate();
+  const create = useChange(createPlan);
+  const file = useRef<HTMLInputElement>(null);
+
+  const judge = (key: "width" | "height") => async (text: string) => {
+    try {
+      const plan = put(begun({ ...pad, [key]: text }, "new", habits, cloths as never), `/object/${key}`, text);
+      const reckoned = await ask<Reckoning>("POST", "/reckon", plan);
+      const wrong = reckoned.findings.find((f) => f.level === "stop" && f.about === `/object/${key}`);
+      return wrong ? `${wrong.text} ${wrong.remedy ?? ""}` : null;
+    } catch (error) {
+      if (error instanceof ApiError) return error.problem.errors?.[0]?.text ?? error.message;
+      return sentence(error);
+    }
+  };
+  const begin = async (plan: Plan | string) => {
+    setProblem(null);
+    try {
+      const made = await create.mutateAsync(plan);
+      go(`/plans/${made.id}`);
+    } catch (error) {
+      setProblem(sentence(error));
+    }
+  };
+  const open = async (chosen: File | undefined) => {
+    if (!chosen) return;
+    if (file.current) file.current.value = "";
+    if (chosen.size > 1 << 20) {
+      setProblem(`${chosen.name} is ${Math.round(chosen.size / 1e6)} MB, too large for a plan file: at most 1 MB. Is it the right file?`);
+      return;
+    }
+    const text = await chosen.text();
+    try {
+      JSON.parse(text);
+    } catch {
+      setProblem(`${chosen.name} is not a plan file: a plan is JSON that begins with {"format": "umschlag/plan/1".`);
+      return;
+    }
+    await begin(text);
+  };
+  const field = (key: "width" | "height", label: string) => (
+    <Field
+      label={label}
+      text={pad[key]}
+      shown={dressed(pad[key], habits.units)}
+      judge={judge(key)}
+      keep={(text) => setPad({ ...pad, [key]: text })}
+    />
+  );
+  return (
+    <section className="starter" aria-label="Start a plan">
+      <p className="large">
+        There is a cushion pad, {field("width", "Width of the pad")} across by {field("height", "Height of the pad")} up, filled with{" "}
+        <Choice
+          label="Fill of the pad"
+          value={pad.fill}
+          options={["feather", "polyester", "foam"].map((v) => ({ value: v, name: v }))}
+          choose={(fill) => setPad({ ...pad, fill })}
+        />
+        . Its cover is called{" "}
+        <span className="value-place">
+          <span className="value open-text">
+            <span className="value-shown" aria-hidden="true">
+              {title || "a new cushion"}
+            </span>
+            <input aria-label="Name of the cover" value={title} placeholder="a new cushion" maxLength={120} onChange={(e) => setTitle(e.target.value)} />
+          </span>
+        </span>
+        .
+      </p>
+      <div className="step-actions">
+        <Button variant="contained" size="large" disabled={create.isPending} onClick={() => void begin(begun(pad, title.trim() || "A new cushion", habits, cloths as never))}>
+          Plan its cover
+        </Button>
+        <Button variant="text" component="label">
+          Open a plan file
+          <input ref={file} type="file" accept=".json,application/json" className="sr-only" onChange={(e) => void open(e.target.files?.[0])} />
+        </Button>
+      </div>
+      {problem && (
+        <p className="finding stop" role="alert">
+          {problem}
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,193 @@
+package web
+
+import (
+	"encoding/json"
+
+	"umschlag/core/finding"
+	"umschlag/core/plan"
+	"umschlag/core/reckon"
+	"umschlag/format/planfile"
+)
+
+// PlanView is a stored plan with its reckoning.
+type PlanView struct {
+	ID       string `json:"id"`
+	Revision int    `json:"revision"`
+	// Plan is the plan file as it was saved.
+	Plan      json.RawMessage  `json:"plan"`
+	Reckoning reckon.Reckoning `json:"reckoning"`
+	CanUndo   bool             `json:"can_undo"`
+	CanRedo   bool             `json:"can_redo"`
+	Changed   string           `json:"changed"`
+}
+
+// ShelfItem is a plan as it stands on the shelf.
+type ShelfItem struct {
+	ID      string `json:"id"`
+	Title   string `json:"title"`
+	Changed string `json:"changed"`
+	// Stage names where the work stands.
+	Stage string `json:"stage"`
+	// Next is the next step; empty when all is done.
+	Next string `json:"next"`
+	// Done of Steps are ticked off.
+	Done  int `json:"done"`
+	Steps int `json:"steps"`
+	// Size as finished, and the pieces to draw; empty for a plan that cannot be cut.
+	Size     string                 `json:"size"`
+	Pieces   []reckon.Piece         `json:"pieces"`
+	Swatches map[string]plan.Swatch `json:"swatches"`
+	Findings []finding.Finding      `json:"findings"`
+	Finished bool                   `json:"finished"`
+}
+
+// NewPlan asks for a plan to be begun.
+type NewPlan struct {
+	Plan json.RawMessage `json:"plan"`
+}
+
+// SavePlan asks for a version of a plan to be stored.
+type SavePlan struct {
+	// Base is the revision the change was made on.
+	Base  int             `json:"base"`
+	Plan  json.RawMessage `json:"plan"`
+	Label string          `json:"label"`
+}
+
+// ConvertPlan asks for a plan to be written in another unit.
+type ConvertPlan struct {
+	Plan  json.RawMessage `json:"plan"`
+	Units string          `json:"units"`
+}
+
+// Based asks for a change of what was read at a revision.
+type Based struct {
+	Base int `json:"base"`
+	// Revision to be restored.
+	Revision int `json:"revision,omitempty"`
+}
+
+// HistoryEntry is one line of a plan's history.
+type HistoryEntry struct {
+	Revision int    `json:"revision"`
+	Label    string `json:"label"`
+	Made     string `json:"made"`
+}
+
+// ClothView is a cloth in the cupboard.
+type ClothView struct {
+	ID       int    `json:"id"`
+	Revision int    `json:"revision"`
+	Name     string `json:"name"`
+	// Cloth is its description as saved.
+	Cloth json.RawMessage `json:"cloth"`
+	// Width, Usable and Have as shown; Have is absent when nobody said.
+	Width  reckon.L  `json:"width"`
+	Usable reckon.L  `json:"usable"`
+	Have   *reckon.L `json:"have,omitempty"`
+	// HaveText is the length as it is asked for in a shop.
+	HaveText string `json:"have_text"`
+	// Wanted is what the plans on the shelf still take of it.
+	Wanted     reckon.L `json:"wanted"`
+	WantedText string   `json:"wanted_text"`
+	// Short is how much is missing for all of them.
+	Short  reckon.L    `json:"short"`
+	Plans  []string    `json:"plans"`
+	Print  string      `json:"print"`
+	Swatch plan.Swatch `json:"swatch"`
+}
+
+// SaveCloth asks for a cloth to be added or changed.
+type SaveCloth struct {
+	Base  int             `json:"base,omitempty"`
+	Cloth json.RawMessage `json:"cloth"`
+}
+
+// HabitsView is the habits new plans begin with, and the schools to choose from.
+type HabitsView struct {
+	Revision int             `json:"revision"`
+	Units    string          `json:"units"`
+	Habits   json.RawMessage `json:"habits"`
+	// Chosen is the school each habit follows, by its key in Help.
+	Chosen map[string]string `json:"chosen"`
+	Help   []plan.HabitHelp  `json:"help"`
+}
+
+// SaveHabits asks for habits to be stored.
+type SaveHabits struct {
+	Base   int             `json:"base"`
+	Units  string          `json:"units"`
+	Habits json.RawMessage `json:"habits"`
+}
+
+// FinishPlan asks for a cover to be written into the log.
+type FinishPlan struct {
+	Base    int    `json:"base"`
+	Minutes int    `json:"minutes"`
+	Notes   string `json:"notes"`
+	Next    string `json:"next"`
+}
+
+// SaveLog asks for what was written about a finished cover to be changed.
+type SaveLog = FinishPlan
+
+// LogView is a finished cover.
+type LogView struct {
+	ID       int    `json:"id"`
+	Revision int    `json:"revision"`
+	PlanID   string `json:"plan_id"`
+	Title    string `json:"title"`
+	Finished string `json:"finished"`
+	Minutes  int    `json:"minutes"`
+	Notes    string `json:"notes"`
+	Next     string `json:"next"`
+	// Plan is the plan file as it was finished.
+	Plan     json.RawMessage        `json:"plan"`
+	Gates    []GateView             `json:"gates"`
+	Pieces   []reckon.Piece         `json:"pieces"`
+	Swatches map[string]plan.Swatch `json:"swatches"`
+}
+
+// GateView is what was planned and what was measured at a gate.
+type GateView struct {
+	Title    string       `json:"title"`
+	Planned  reckon.Size  `json:"planned"`
+	Measured *reckon.Size `json:"measured,omitempty"`
+	// Off is measured minus planned.
+	Off *reckon.Size `json:"off,omitempty"`
+}
+
+// Refusal is an error answer, problem+json as in RFC 9457.
+type Refusal struct {
+	Type   string `json:"type"`
+	Title  string `json:"title"`
+	Status int    `json:"status"`
+	// Detail says what to do instead.
+	Detail string `json:"detail"`
+	// Errors name what cannot be read, each with its path.
+	Errors []planfile.Problem `json:"errors,omitempty"`
+	// Current is the newest version, when a change was based on an older one.
+	Current *PlanView `json:"current,omitempty"`
+	// Yours is the version that was not saved.
+	Yours json.RawMessage `json:"yours,omitempty"`
+}
+
+// Types is everything the user interface exchanges with the server; its types
+// are generated from it.
+type Types struct {
+	Reckoning    reckon.Reckoning `json:"reckoning"`
+	PlanView     PlanView         `json:"plan_view"`
+	Shelf        []ShelfItem      `json:"shelf"`
+	NewPlan      NewPlan          `json:"new_plan"`
+	SavePlan     SavePlan         `json:"save_plan"`
+	ConvertPlan  ConvertPlan      `json:"convert_plan"`
+	Based        Based            `json:"based"`
+	HistoryEntry []HistoryEntry   `json:"history"`
+	ClothView    []ClothView      `json:"cloths"`
+	SaveCloth    SaveCloth        `json:"save_cloth"`
+	HabitsView   HabitsView       `json:"habits"`
+	SaveHabits   SaveHabits       `json:"save_habits"`
+	FinishPlan   FinishPlan       `json:"finish_plan"`
+	LogView      []LogView        `json:"log"`
+	Refusal      Refusal          `json:"refusal"`
+}

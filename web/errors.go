@@ -1,0 +1,98 @@
+package web
+
+import (
+	"encoding/json"
+	"errors"
+	"fmt"
+	"io"
+	"net/http"
+
+	"github.com/labstack/echo/v5"
+
+	"umschlag/format/planfile"
+	"umschlag/store"
+)
+
+// fail answers an error as problem+json. What went wrong inside stays inside.
+func (s *server) fail(c *echo.Context, err error) {
+	p := s.problem(err)
+	if p.Status >= http.StatusInternalServerError {
+		s.log.Error("request failed", "method", c.Request().Method, "path", c.Request().URL.Path, "error", err)
+	}
+	body, err := json.Marshal(p)
+	if err != nil {
+		s.log.Error("answer failed", "error", err)
+		return
+	}
+	if err := c.Blob(p.Status, "application/problem+json", body); err != nil {
+		s.log.Debug("answer not delivered", "error", err)
+	}
+}
+
+// refused is a stale save with the version that was not taken.
+type refused struct {
+	conflict *store.ConflictError
+	current  PlanView
+	yours    json.RawMessage
+}
+
+func (r *refused) Error() string { return r.conflict.Error() }
+
+func (s *server) problem(err error) Refusal {
+	var (
+		unread   planfile.Problems
+		conflict *refused
+		tooLarge *http.MaxBytesError
+		status   interface{ StatusCode() int }
+	)
+	switch {
+	case errors.As(err, &unread):
+		return Refusal{Type: "unreadable", Title: "The plan cannot be read", Status: http.StatusBadRequest, Detail: unread.Error(), Errors: unread}
+	case errors.As(err, &conflict):
+		return Refusal{Type: "stale", Title: "The plan was changed in another window", Status: http.StatusConflict,
+			Detail: "Nothing was overwritten. Compare both versions and keep one.", Current: &conflict.current, Yours: conflict.yours}
+	case errors.Is(err, store.ErrStale):
+		return Refusal{Type: "stale", Title: "It was changed in another window", Status: http.StatusConflict, Detail: "Reload it, then make your change again."}
+	case errors.Is(err, store.ErrTaken):
+		return Refusal{Type: "taken", Title: "There is one of that name already", Status: http.StatusConflict, Detail: "Choose another name."}
+	case errors.Is(err, store.ErrNothing):
+		return Refusal{Type: "nothing", Title: "There is nothing to go back to", Status: http.StatusConflict, Detail: "This is as far as it goes."}
+	case errors.Is(err, store.ErrNotFound):
+		return Refusal{Type: "not-found", Title: "There is no such thing here", Status: http.StatusNotFound, Detail: "It may have been put away. Look on the shelf."}
+	case errors.As(err, &tooLarge), errors.Is(err, echo.ErrStatusRequestEntityTooLarge):
+		return Refusal{Type: "too-large", Title: "That is too large for a plan", Status: http.StatusRequestEntityTooLarge,
+			Detail: fmt.Sprintf("A plan file has at most %d kB. Is it the right file?", planfile.MaxSize/1024)}
+	case errors.As(err, &status):
+		return ofStatus(status.StatusCode(), err)
+	default:
+		return Refusal{Type: "internal", Title: "The app made a mistake", Status: http.StatusInternalServerError, Detail: "Nothing was changed. Try again; the server's log says what happened."}
+	}
+}
+
+// ofStatus describes an error that has nothing but a status and a message.
+func ofStatus(status int, err error) Refusal {
+	p := Refusal{Type: "about:blank", Title: http.StatusText(status), Status: status}
+	var he *echo.HTTPError
+	if errors.As(err, &he) {
+		p.Detail = he.Message
+	}
+	if p.Detail == "" {
+		p.Detail = p.Title + "."
+	}
+	return p
+}
+
+// decode reads a JSON request into v and refuses keys it does not know.
+func decode(c *echo.Context, v any) error {
+	d := json.NewDecoder(c.Request().Body)
+	d.DisallowUnknownFields()
+	err := d.Decode(v)
+	var tooLarge *http.MaxBytesError
+	if err == nil || errors.As(err, &tooLarge) || errors.Is(err, echo.ErrStatusRequestEntityTooLarge) {
+		return err
+	}
+	if errors.Is(err, io.EOF) {
+		return echo.NewHTTPError(http.StatusBadRequest, "The request is empty.")
+	}
+	return echo.NewHTTPError(http.StatusBadRequest, "The request cannot be read: "+err.Error())
+}

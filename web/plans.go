@@ -1,0 +1,217 @@
+package web
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"io"
+	"net/http"
+	"slices"
+
+	"github.com/labstack/echo/v5"
+
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/reckon"
+	"umschlag/format/planfile"
+	"umschlag/store"
+)
+
+// reckon answers a plan file with its reckoning.
+func (s *server) reckon(c *echo.Context) error {
+	data, err := io.ReadAll(c.Request().Body)
+	if err != nil {
+		return err
+	}
+	cupboard, err := s.cupboard(c.Request().Context())
+	if err != nil {
+		return err
+	}
+	r, err := planfile.Reckon(data, cupboard)
+	if err != nil {
+		return err
+	}
+	return c.JSON(http.StatusOK, r)
+}
+
+// convert writes a plan in another unit, every length exactly the same.
+func (s *server) convert(c *echo.Context) error {
+	var in ConvertPlan
+	if err := decode(c, &in); err != nil {
+		return err
+	}
+	p, err := planfile.Read(in.Plan)
+	if err != nil {
+		return err
+	}
+	if !slices.Contains(length.Units(), length.Unit(in.Units)) {
+		return planfile.Problems{{Path: "/units", Text: "Type one of in, cm, mm."}}
+	}
+	p.Units = length.Unit(in.Units)
+	return c.JSON(http.StatusOK, planfile.Full(p))
+}
+
+// view is a stored plan with its reckoning.
+func (s *server) view(ctx context.Context, p store.Plan) (PlanView, error) {
+	cupboard, err := s.cupboard(ctx)
+	if err != nil {
+		return PlanView{}, err
+	}
+	r, err := planfile.Reckon([]byte(p.Doc), cupboard)
+	if err != nil {
+		return PlanView{}, fmt.Errorf("reckon stored plan %s: %w", p.ID, err)
+	}
+	return PlanView{ID: p.ID, Revision: p.Revision, Plan: json.RawMessage(p.Doc), Reckoning: r, CanUndo: p.CanUndo, CanRedo: p.CanRedo, Changed: p.Changed}, nil
+}
+
+// answer sends a plan, or what kept it from being changed.
+func (s *server) answer(c *echo.Context, status int, p store.Plan, err error, yours json.RawMessage) error {
+	ctx := c.Request().Context()
+	var conflict *store.ConflictError
+	if errors.As(err, &conflict) {
+		current, viewErr := s.view(ctx, conflict.Current)
+		if viewErr != nil {
+			return viewErr
+		}
+		return &refused{conflict: conflict, current: current, yours: yours}
+	}
+	if err != nil {
+		return err
+	}
+	v, err := s.view(ctx, p)
+	if err != nil {
+		return err
+	}
+	return c.JSON(status, v)
+}
+
+func (s *server) plan(c *echo.Context) error {
+	p, err := s.store.Plan(c.Request().Context(), c.Param("id"))
+	return s.answer(c, http.StatusOK, p, err, nil)
+}
+
+func (s *server) createPlan(c *echo.Context) error {
+	var in NewPlan
+	if err := decode(c, &in); err != nil {
+		return err
+	}
+	p, err := planfile.Read(in.Plan)
+	if err != nil {
+		return err
+	}
+	made, err := s.store.Create(c.Request().Context(), p.Title, string(p.Cover.Kind), string(in.Plan))
+	return s.answer(c, http.StatusCreated, made, err, nil)
+}
+
+func (s *server) savePlan(c *echo.Context) error {
+	var in SavePlan
+	if err := decode(c, &in); err != nil {
+		return err
+	}
+	p, err := planfile.Read(in.Plan)
+	if err != nil {
+		return err
+	}
+	saved, err := s.store.Save(c.Request().Context(), c.Param("id"), in.Base, p.Title, string(p.Cover.Kind), string(in.Plan), in.Label)
+	return s.answer(c, http.StatusOK, saved, err, in.Plan)
+}
+
+func (s *server) step(d store.Direction) echo.HandlerFunc {
+	return func(c *echo.Context) error {
+		var in Based
+		if err := decode(c, &in); err != nil {
+			return err
+		}
+		p, err := s.store.Step(c.Request().Context(), c.Param("id"), in.Base, d)
+		return s.answer(c, http.StatusOK, p, err, nil)
+	}
+}
+
+func (s *server) restore(c *echo.Context) error {
+	var in Based
+	if err := decode(c, &in); err != nil {
+		return err
+	}
+	p, err := s.store.Restore(c.Request().Context(), c.Param("id"), in.Base, in.Revision)
+	return s.answer(c, http.StatusOK, p, err, nil)
+}
+
+func (s *server) history(c *echo.Context) error {
+	entries, err := s.store.History(c.Request().Context(), c.Param("id"))
+	if err != nil {
+		return err
+	}
+	out := make([]HistoryEntry, len(entries))
+	for i, e := range entries {
+		out[i] = HistoryEntry(e)
+	}
+	return c.JSON(http.StatusOK, out)
+}
+
+func (s *server) putAway(away bool) echo.HandlerFunc {
+	return func(c *echo.Context) error {
+		if err := s.store.PutAway(c.Request().Context(), c.Param("id"), away); err != nil {
+			return err
+		}
+		return c.NoContent(http.StatusNoContent)
+	}
+}
+
+// shelf lists the plans with what is drawn of them and where they stand.
+func (s *server) shelf(c *echo.Context) error {
+	ctx := c.Request().Context()
+	plans, err := s.store.Plans(ctx)
+	if err != nil {
+		return err
+	}
+	entries, err := s.store.Log(ctx)
+	if err != nil {
+		return err
+	}
+	logged := map[string]bool{}
+	for _, e := range entries {
+		logged[e.Plan] = true
+	}
+	out := make([]ShelfItem, 0, len(plans))
+	for _, p := range plans {
+		v, err := s.view(ctx, p)
+		if err != nil {
+			return err
+		}
+		item := shelfItem(p, v.Reckoning)
+		item.Finished = logged[p.ID]
+		item.Swatches = swatches([]byte(p.Doc))
+		out = append(out, item)
+	}
+	return c.JSON(http.StatusOK, out)
+}
+
+func shelfItem(p store.Plan, r reckon.Reckoning) ShelfItem {
+	item := ShelfItem{ID: p.ID, Title: p.Title, Changed: p.Changed, Steps: len(r.Steps), Pieces: r.Pieces, Findings: r.Findings}
+	if len(r.Pieces) > 0 {
+		f := r.Pieces[0].Finished
+		item.Size = f.Width.Text + " × " + f.Height.Text
+	}
+	for _, step := range r.Steps {
+		if step.Done {
+			item.Done++
+		} else if item.Next == "" {
+			item.Next, item.Stage = step.Title, step.Stage
+		}
+	}
+	return item
+}
+
+// swatches says how the cloths of a stored plan are drawn.
+func swatches(doc []byte) map[string]plan.Swatch {
+	out := map[string]plan.Swatch{}
+	p, err := planfile.Read(doc)
+	if err != nil {
+		return out
+	}
+	for letter, cloth := range p.Cloths {
+		out[letter] = cloth.Swatch
+	}
+	return out
+}

@@ -1,0 +1,117 @@
+// Package web is the HTTP side of the app: routes, errors as problem+json and
+// the safety rules. It serves the built user interface and holds no rule of the
+// trade.
+package web
+
+import (
+	"context"
+	"fmt"
+	"log/slog"
+	"net"
+	"net/http"
+	"time"
+
+	"github.com/labstack/echo/v5"
+	"github.com/labstack/echo/v5/middleware"
+
+	"umschlag/store"
+)
+
+// maxBody is the largest request read, in bytes; a plan is at most half of it.
+const maxBody = 2 << 20
+
+// Config of a server.
+type Config struct {
+	Store *store.Store
+	Log   *slog.Logger
+	// Hosts are the names the server may be called by, besides loopback.
+	Hosts []string
+	// AccessKey is the password asked for; it may be empty on loopback only.
+	AccessKey string
+}
+
+type server struct {
+	store *store.Store
+	log   *slog.Logger
+}
+
+// New returns the handler of the whole app.
+func New(cfg Config) http.Handler {
+	s := &server{store: cfg.Store, log: cfg.Log}
+	e := echo.New()
+	e.Logger = cfg.Log
+	e.HTTPErrorHandler = s.fail
+	e.Use(middleware.Recover())
+	e.Use(guardHost(cfg.Hosts))
+	e.Use(guardOrigin())
+	e.Use(secureHeaders)
+	e.Use(middleware.BodyLimit(maxBody))
+	e.GET("/healthz", s.health)
+	if cfg.AccessKey != "" {
+		e.Use(accessKey(cfg.AccessKey))
+	}
+	s.routes(e.Group("/api/v1"))
+	e.GET("/*", ui())
+	return e
+}
+
+func (s *server) routes(g *echo.Group) {
+	g.POST("/reckon", s.reckon)
+	g.POST("/convert", s.convert)
+	g.GET("/plans", s.shelf)
+	g.POST("/plans", s.createPlan)
+	g.GET("/plans/:id", s.plan)
+	g.PUT("/plans/:id", s.savePlan)
+	g.DELETE("/plans/:id", s.putAway(true))
+	g.POST("/plans/:id/bring-back", s.putAway(false))
+	g.POST("/plans/:id/undo", s.step(store.Undo))
+	g.POST("/plans/:id/redo", s.step(store.Redo))
+	g.GET("/plans/:id/history", s.history)
+	g.POST("/plans/:id/restore", s.restore)
+	g.POST("/plans/:id/finish", s.finish)
+	g.GET("/cloths", s.cloths)
+	g.POST("/cloths", s.addCloth)
+	g.PUT("/cloths/:id", s.saveCloth)
+	g.DELETE("/cloths/:id", s.removeCloth)
+	g.GET("/habits", s.habits)
+	g.PUT("/habits", s.saveHabits)
+	g.GET("/log", s.logbook)
+	g.PUT("/log/:id", s.saveLog)
+	g.DELETE("/log/:id", s.removeLog)
+	g.Any("/*", func(*echo.Context) error { return echo.ErrNotFound })
+}
+
+func (s *server) health(c *echo.Context) error { return c.String(http.StatusOK, "ok\n") }
+
+// Listen opens the address and refuses one that others can reach without an
+// access key.
+func Listen(ctx context.Context, address, key string) (net.Listener, error) {
+	l, err := (&net.ListenConfig{}).Listen(ctx, "tcp", address)
+	if err != nil {
+		return nil, fmt.Errorf("listen on %s: %w", address, err)
+	}
+	tcp, ok := l.Addr().(*net.TCPAddr)
+	if ok && tcp.IP.IsLoopback() {
+		return l, nil
+	}
+	if key == "" {
+		_ = l.Close()
+		return nil, fmt.Errorf("%s can be reached by others: give an access key with --access-key-file, or listen on 127.0.0.1", address)
+	}
+	return l, nil
+}
+
+// Serve answers on l until ctx is done, then lets requests finish.
+func Serve(ctx context.Context, l net.Listener, h http.Handler) error {
+	return echo.StartConfig{
+		HideBanner: true, HidePort: true, Listener: l, GracefulTimeout: 5 * time.Second,
+		BeforeServeFunc: func(s *http.Server) error {
+			s.ReadHeaderTimeout = 5 * time.Second
+			s.ReadTimeout = 15 * time.Second
+			s.WriteTimeout = 30 * time.Second
+			s.IdleTimeout = 60 * time.Second
+			s.MaxHeaderBytes = 32 << 10
+			return nil
+		},
+	}.Start(ctx, h)
+}

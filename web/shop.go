@@ -1,0 +1,381 @@
+package web
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"net/http"
+	"slices"
+	"strconv"
+	"strings"
+
+	"github.com/labstack/echo/v5"
+
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/reckon"
+	"umschlag/core/work"
+	"umschlag/format/planfile"
+	"umschlag/store"
+)
+
+// shop is the habits and the unit everything outside plans is kept in.
+type shop struct {
+	unit     length.Unit
+	habits   plan.Habits
+	revision int
+}
+
+// habitsDoc is how habits are stored.
+type habitsDoc struct {
+	Units  length.Unit     `json:"units,omitempty"`
+	Habits json.RawMessage `json:"habits,omitempty"`
+}
+
+func (s *server) shop(ctx context.Context) (shop, error) {
+	doc, revision, err := s.store.Habits(ctx)
+	if err != nil {
+		return shop{}, err
+	}
+	sh, err := readShop([]byte(doc))
+	sh.revision = revision
+	return sh, err
+}
+
+func readShop(doc []byte) (shop, error) {
+	sh := shop{unit: length.Inches, habits: plan.DefaultHabits()}
+	var stored habitsDoc
+	if err := json.Unmarshal(doc, &stored); err != nil {
+		return sh, err
+	}
+	if slices.Contains(length.Units(), stored.Units) {
+		sh.unit = stored.Units
+	}
+	if stored.Habits == nil {
+		return sh, nil
+	}
+	return sh, planfile.ReadPart(stored.Habits, sh.unit, &sh.habits)
+}
+
+func (sh shop) style() length.Style {
+	return length.Style{Unit: sh.unit, Denominator: int64(sh.habits.Fraction)}
+}
+
+func (sh shop) l(l length.Length) reckon.L { return reckon.Show(l, sh.style()) }
+
+func (s *server) habits(c *echo.Context) error {
+	sh, err := s.shop(c.Request().Context())
+	if err != nil {
+		return err
+	}
+	return s.sendHabits(c, sh)
+}
+
+func (s *server) sendHabits(c *echo.Context, sh shop) error {
+	doc, err := json.Marshal(planfile.Part(sh.habits, sh.unit))
+	if err != nil {
+		return err
+	}
+	return c.JSON(http.StatusOK, HabitsView{Revision: sh.revision, Units: string(sh.unit), Habits: doc, Chosen: sh.habits.Chosen(), Help: plan.HabitsHelp()})
+}
+
+func (s *server) saveHabits(c *echo.Context) error {
+	var in SaveHabits
+	if err := decode(c, &in); err != nil {
+		return err
+	}
+	doc, err := json.Marshal(habitsDoc{Units: length.Unit(in.Units), Habits: in.Habits})
+	if err != nil {
+		return err
+	}
+	sh, err := readShop(doc)
+	if err != nil {
+		return err
+	}
+	if found := (plan.Plan{Units: sh.unit, Habits: sh.habits}).ValidateHabits(); len(found) > 0 {
+		return planfile.Problems{{Path: found[0].About, Text: found[0].Text + " " + found[0].Remedy}}
+	}
+	if sh.revision, err = s.store.SaveHabits(c.Request().Context(), in.Base, string(doc)); err != nil {
+		return err
+	}
+	return s.sendHabits(c, sh)
+}
+
+// readCloth reads a description of a cloth and judges it.
+func readCloth(doc []byte, sh shop) (plan.Cloth, error) {
+	var c plan.Cloth
+	if err := planfile.ReadPart(doc, sh.unit, &c); err != nil {
+		return c, err
+	}
+	c.Name = strings.TrimSpace(c.Name)
+	if c.Name == "" {
+		return c, planfile.Problems{{Path: "/name", Text: "A cloth needs a name. Type what you call it, such as ink leaf."}}
+	}
+	if found := (plan.Plan{Units: sh.unit, Habits: sh.habits}).ValidateCloth(c); len(found) > 0 {
+		return c, planfile.Problems{{Path: strings.TrimPrefix(found[0].About, "/cloths/"+c.Name), Text: found[0].Text + " " + found[0].Remedy}}
+	}
+	return c, nil
+}
+
+// cupboard is what is left of each cloth, by name.
+func (s *server) cupboard(ctx context.Context) (reckon.Cupboard, error) {
+	sh, err := s.shop(ctx)
+	if err != nil {
+		return nil, err
+	}
+	stored, err := s.store.Cloths(ctx)
+	if err != nil {
+		return nil, err
+	}
+	out := reckon.Cupboard{}
+	for _, st := range stored {
+		c, err := readCloth([]byte(st.Doc), sh)
+		if err != nil {
+			return nil, err
+		}
+		if c.Have != nil {
+			out[c.Name] = *c.Have
+		}
+	}
+	return out, nil
+}
+
+// wanted is what the plans on the shelf need of each cloth, by its name.
+type wanted struct {
+	length length.Length
+	plans  []string
+}
+
+func (s *server) wanted(ctx context.Context) (map[string]wanted, error) {
+	plans, err := s.store.Plans(ctx)
+	if err != nil {
+		return nil, err
+	}
+	out := map[string]wanted{}
+	for _, p := range plans {
+		r, err := planfile.Reckon([]byte(p.Doc), nil)
+		if err != nil {
+			return nil, err
+		}
+		for _, need := range r.Cloths {
+			if allCut(r, need.Cloth) {
+				continue
+			}
+			w := out[need.Name]
+			w.length += length.Length(need.Need.NM)
+			w.plans = append(w.plans, p.Title)
+			out[need.Name] = w
+		}
+	}
+	return out, nil
+}
+
+// allCut reports whether everything a plan takes of a cloth is cut.
+func allCut(r reckon.Reckoning, cloth string) bool {
+	return !slices.ContainsFunc(r.Cuts, func(c reckon.Cut) bool { return c.Cloth == cloth && !c.Done })
+}
+
+func (s *server) cloths(c *echo.Context) error {
+	ctx := c.Request().Context()
+	sh, err := s.shop(ctx)
+	if err != nil {
+		return err
+	}
+	stored, err := s.store.Cloths(ctx)
+	if err != nil {
+		return err
+	}
+	needs, err := s.wanted(ctx)
+	if err != nil {
+		return err
+	}
+	out := make([]ClothView, 0, len(stored))
+	for _, st := range stored {
+		v, err := clothView(st, sh, needs)
+		if err != nil {
+			return err
+		}
+		out = append(out, v)
+	}
+	return c.JSON(http.StatusOK, out)
+}
+
+func clothView(st store.Cloth, sh shop, needs map[string]wanted) (ClothView, error) {
+	c, err := readCloth([]byte(st.Doc), sh)
+	if err != nil {
+		return ClothView{}, err
+	}
+	settled := c.Settle()
+	w := needs[c.Name]
+	v := ClothView{ID: st.ID, Revision: st.Revision, Name: c.Name, Cloth: json.RawMessage(st.Doc), Width: sh.l(*settled.Width), Usable: sh.l(*settled.Usable),
+		Wanted: sh.l(w.length), WantedText: sh.style().Yards(w.length), Plans: w.plans, Print: string(settled.Print), Swatch: settled.Swatch, Short: sh.l(0)}
+	if v.Plans == nil {
+		v.Plans = []string{}
+	}
+	if c.Have != nil {
+		have := sh.l(*c.Have)
+		v.Have, v.HaveText = &have, sh.style().Yards(*c.Have)
+		v.Short = sh.l(max(0, w.length-*c.Have))
+	}
+	return v, nil
+}
+
+func (s *server) addCloth(c *echo.Context) error {
+	return s.putCloth(c, http.StatusCreated, func(ctx context.Context, in SaveCloth, name string) (store.Cloth, error) {
+		return s.store.AddCloth(ctx, name, string(in.Cloth))
+	})
+}
+
+func (s *server) saveCloth(c *echo.Context) error {
+	id, err := number(c)
+	if err != nil {
+		return err
+	}
+	return s.putCloth(c, http.StatusOK, func(ctx context.Context, in SaveCloth, name string) (store.Cloth, error) {
+		return s.store.SaveCloth(ctx, id, in.Base, name, string(in.Cloth))
+	})
+}
+
+func (s *server) putCloth(c *echo.Context, status int, put func(context.Context, SaveCloth, string) (store.Cloth, error)) error {
+	ctx := c.Request().Context()
+	var in SaveCloth
+	if err := decode(c, &in); err != nil {
+		return err
+	}
+	sh, err := s.shop(ctx)
+	if err != nil {
+		return err
+	}
+	cloth, err := readCloth(in.Cloth, sh)
+	if err != nil {
+		return err
+	}
+	st, err := put(ctx, in, cloth.Name)
+	if err != nil {
+		return err
+	}
+	v, err := clothView(st, sh, nil)
+	if err != nil {
+		return err
+	}
+	return c.JSON(status, v)
+}
+
+func (s *server) removeCloth(c *echo.Context) error {
+	id, err := number(c)
+	if err != nil {
+		return err
+	}
+	if _, err := s.store.RemoveCloth(c.Request().Context(), id); err != nil {
+		return err
+	}
+	return c.NoContent(http.StatusNoContent)
+}
+
+func number(c *echo.Context) (int, error) {
+	n, err := strconv.Atoi(c.Param("id"))
+	if err != nil {
+		return 0, store.ErrNotFound
+	}
+	return n, nil
+}
+
+func (s *server) finish(c *echo.Context) error {
+	var in FinishPlan
+	if err := decode(c, &in); err != nil {
+		return err
+	}
+	e, err := s.store.Finish(c.Request().Context(), c.Param("id"), in.Base, store.LogEntry{Minutes: in.Minutes, Notes: in.Notes, Next: in.Next})
+	var conflict *store.ConflictError
+	if errors.As(err, &conflict) {
+		return s.answer(c, 0, store.Plan{}, err, nil)
+	}
+	if err != nil {
+		return err
+	}
+	return s.sendEntry(c, http.StatusCreated, e)
+}
+
+func (s *server) sendEntry(c *echo.Context, status int, e store.LogEntry) error {
+	v, err := logView(e)
+	if err != nil {
+		return err
+	}
+	return c.JSON(status, v)
+}
+
+func (s *server) logbook(c *echo.Context) error {
+	entries, err := s.store.Log(c.Request().Context())
+	if err != nil {
+		return err
+	}
+	out := make([]LogView, 0, len(entries))
+	for _, e := range entries {
+		v, err := logView(e)
+		if err != nil {
+			return err
+		}
+		out = append(out, v)
+	}
+	return c.JSON(http.StatusOK, out)
+}
+
+// logView sets what was measured beside what was planned.
+func logView(e store.LogEntry) (LogView, error) {
+	p, err := planfile.Read([]byte(e.Doc))
+	if err != nil {
+		return LogView{}, err
+	}
+	r := reckon.Reckon(p, nil)
+	v := LogView{ID: e.ID, Revision: e.Revision, PlanID: e.Plan, Title: e.Title, Finished: e.Finished, Minutes: e.Minutes, Notes: e.Notes, Next: e.Next,
+		Plan: json.RawMessage(e.Doc), Gates: []GateView{}, Pieces: r.Pieces, Swatches: swatches([]byte(e.Doc))}
+	for _, step := range r.Steps {
+		if step.Gate == "" || step.Expect == nil {
+			continue
+		}
+		g := GateView{Title: gateTitle(step.Gate), Planned: *step.Expect}
+		if _, m, ok := p.MeasuredAt(step.Gate); ok {
+			g.Measured = &reckon.Size{Width: reckon.Show(m.Width, p.Style()), Height: reckon.Show(m.Height, p.Style())}
+			g.Off = &reckon.Size{
+				Width:  reckon.Show(m.Width-length.Length(step.Expect.Width.NM), p.Style()),
+				Height: reckon.Show(m.Height-length.Length(step.Expect.Height.NM), p.Style()),
+			}
+		}
+		v.Gates = append(v.Gates, g)
+	}
+	return v, nil
+}
+
+func gateTitle(gate string) string {
+	if gate == work.CoverFinished {
+		return "Finished cover"
+	}
+	return "Front before the back was cut"
+}
+
+func (s *server) saveLog(c *echo.Context) error {
+	id, err := number(c)
+	if err != nil {
+		return err
+	}
+	var in SaveLog
+	if err := decode(c, &in); err != nil {
+		return err
+	}
+	e, err := s.store.SaveLogEntry(c.Request().Context(), id, in.Base, in.Minutes, in.Notes, in.Next)
+	if err != nil {
+		return err
+	}
+	return s.sendEntry(c, http.StatusOK, e)
+}
+
+func (s *server) removeLog(c *echo.Context) error {
+	id, err := number(c)
+	if err != nil {
+		return err
+	}
+	if err := s.store.RemoveLogEntry(c.Request().Context(), id); err != nil {
+		return err
+	}
+	return c.NoContent(http.StatusNoContent)
+}
