@@ -88,8 +88,7 @@ type ClothView struct {
 	// HaveText is the length as it is asked for in a shop.
 	HaveText string `json:"have_text"`
 	// Wanted is what the plans on the shelf still take of it.
-	Wanted     reckon.L `json:"wanted"`
-	WantedText string   `json:"wanted_text"`
+	Wanted reckon.L `json:"wanted"`
 	// Short is how much is missing for all of them.
 	Short  reckon.L    `json:"short"`
 	Plans  []string    `json:"plans"`

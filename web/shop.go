@@ -208,7 +208,7 @@ func clothView(st store.Cloth, sh shop, needs map[string]wanted) (ClothView, err
 	settled := c.Settle()
 	w := needs[c.Name]
 	v := ClothView{ID: st.ID, Revision: st.Revision, Name: c.Name, Cloth: json.RawMessage(st.Doc), Width: sh.l(*settled.Width), Usable: sh.l(*settled.Usable),
-		Wanted: sh.l(w.length), WantedText: sh.style().Yards(w.length), Plans: w.plans, Print: string(settled.Print), Swatch: settled.Swatch, Short: sh.l(0)}
+		Wanted: sh.l(w.length), Plans: w.plans, Print: string(settled.Print), Swatch: settled.Swatch, Short: sh.l(0)}
 	if v.Plans == nil {
 		v.Plans = []string{}
 	}

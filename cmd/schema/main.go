@@ -46,6 +46,9 @@ func run(args []string) error {
 		if format, ok := definition(s, "Plan", "format"); ok {
 			format.Const = plan.Format
 		}
+		if band, ok := definition(s, "Cover", "band_length"); ok { // written as null in the published example
+			band.AnyOf = append(band.AnyOf, &jsonschema.Schema{Type: "null"})
+		}
 	case "api":
 		s = r.Reflect(&web.Types{})
 		s.Title, s.Description = "Types", "What the user interface exchanges with the server"

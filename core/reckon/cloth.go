@@ -52,8 +52,21 @@ func (r *run) cut(c cutting) string {
 // turns reports whether a print looks the same after a quarter turn.
 func turns(p plan.Print) bool { return p == plan.PlainPrint || p == plan.AllOver }
 
+// mostPieces is more than anyone lays out at once; it keeps a slip of the pen
+// from becoming an hour's computation.
+const mostPieces = 20_000
+
 // cloths lays every cloth out.
 func (r *run) cloths() {
+	pieces := 0
+	for _, n := range r.needs {
+		pieces += n.item.Count
+	}
+	if pieces > mostPieces {
+		r.find(finding.List{{Level: finding.Stop, Code: "too-many-pieces", About: "/copies",
+			Text: fmt.Sprintf("That would be %d pieces to cut.", pieces), Remedy: fmt.Sprintf("Plan up to %d pieces at once: fewer copies, or larger patches.", mostPieces)}})
+		return
+	}
 	letters := []string{}
 	items := map[string][]lay.Item{}
 	for _, n := range r.needs {
@@ -92,7 +105,7 @@ func (r *run) cloth(letter string, items []lay.Item) {
 		} else {
 			out.Short = r.l(wanted - have)
 			r.find(finding.List{{Level: finding.Warn, Code: "cloth-short", About: finding.Path("cloths", letter, "have"),
-				Text:   fmt.Sprintf("There are %s of %s, and %s are needed: %s short.", r.style.Yards(have), c.Name, r.style.Yards(wanted), r.style.Text(wanted-have)),
+				Text:   fmt.Sprintf("There are %s of %s, and %s are needed: %s short.", r.style.Text(have), c.Name, r.style.Text(wanted), r.style.Text(wanted-have)),
 				Remedy: fmt.Sprintf("Buy %s in one piece, or use another cloth where it does not show.", r.style.Yards(buy))}})
 		}
 	}

@@ -1,6 +1,8 @@
 package work
 
 import (
+	"slices"
+
 	"umschlag/core/front"
 	"umschlag/core/length"
 	"umschlag/core/plan"
@@ -23,13 +25,13 @@ func Thread(o Order) sum.Sum {
 	}
 	f := o.Face
 	width, height := f.Sewn.Width.Total(), f.Sewn.Height.Total()
+	if i := slices.IndexFunc(f.Parts, func(p front.Part) bool { return p.Role == front.Patch }); i >= 0 {
+		patch := f.Parts[i].Size // all patches of a grid are alike
+		sewn("seams in the rows", patch.Height.Total().Times(f.Rows*(f.Columns-1)), lockstitch)
+		sewn("seams between rows", patch.Width.Total().Times(f.Columns*(f.Rows-1)), lockstitch)
+	}
 	for _, p := range f.Parts {
 		switch p.Role {
-		case front.Patch:
-			if f.Rows*f.Columns > 0 {
-				sewn("seams in the rows", p.Size.Height.Total().Times(p.Count*(f.Columns-1)/f.Columns), lockstitch)
-				sewn("seams between rows", p.Size.Width.Total().Times(p.Count*(f.Rows-1)/f.Rows), lockstitch)
-			}
 		case front.BorderEnd:
 			sewn("border sides", p.Size.Height.Total().Times(p.Count), lockstitch)
 		case front.BorderRun:

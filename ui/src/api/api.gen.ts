@@ -490,7 +490,6 @@ have?: L
  */
 have_text: string
 wanted: L5
-wanted_text: string
 short: L6
 plans: string[]
 print: string

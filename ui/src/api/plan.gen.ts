@@ -115,7 +115,7 @@ split_top?: boolean
 /**
  * BandLength is a band already cut, to be checked: banded hood.
  */
-band_length?: (string | number)
+band_length?: (string | number | null)
 /**
  * Flange stands out flat round a cushion.
  */

@@ -42,14 +42,18 @@ function TitleField({ title, keep }: { title: string; keep: (title: string) => v
   };
   return (
     <h1 className="brief-title">
-      <input
+      <textarea
         aria-label="Title of the plan"
+        rows={1}
         value={draft ?? title}
         maxLength={120}
         onChange={(e) => setDraft(e.target.value)}
         onBlur={finish}
         onKeyDown={(e) => {
-          if (e.key === "Enter") e.currentTarget.blur();
+          if (e.key === "Enter") {
+            e.preventDefault();
+            e.currentTarget.blur();
+          }
           if (e.key === "Escape") setDraft(null);
         }}
       />

@@ -35,7 +35,7 @@ export function said(refusal: ApiError | null, path: string): string | null {
 export function Value({ path, label, kind = "length", shown }: Props) {
   const { plan, value, session, edit, reckoning } = usePlan();
   const kept = value(path);
-  const text = kept === undefined ? (kind === "length" ? "0" : "") : String(kept);
+  const text = kept === undefined ? "0" : String(kept);
   const units = String(value("/units") ?? "in");
   const settled = get(reckoning.settled, path);
   const dressedText = kind === "percent" ? `${text} %` : kind === "length" ? dressed(settled === undefined ? text : String(settled), units) : text;

@@ -8,6 +8,7 @@ import { Value } from "./Value";
 
 /** What is to be covered. */
 export function Measure() {
+  const { value } = usePlan();
   return (
     <p>
       A cushion pad, <Value path="/object/width" label="Width of the pad" /> across by <Value path="/object/height" label="Height of the pad" /> up, filled with{" "}
@@ -20,7 +21,8 @@ export function Measure() {
           { value: "foam", name: "foam" },
         ]}
       />
-      . It is made <Value path="/copies" label="How many are made" kind="count" shown={undefined} /> times.
+      . It is made <Value path="/copies" label="How many are made" kind="count" />{" "}
+      {Number(value("/copies") ?? 1) === 1 ? "time" : "times"}.
     </p>
   );
 }

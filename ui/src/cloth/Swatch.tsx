@@ -10,7 +10,7 @@ export function Swatch({ of, width = 28, height = 28 }: { of?: SwatchData; width
       <defs>
         <Pattern id={id} swatch={of} />
       </defs>
-      <path d={pinked(width, height)} fill={`url(#${id})`} />
+      <path className="swatch-edge" d={pinked(width, height)} fill={`url(#${id})`} />
     </svg>
   );
 }

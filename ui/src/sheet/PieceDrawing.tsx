@@ -123,8 +123,12 @@ function Quilting({ id, piece }: { id: string; piece: Piece }) {
             patternUnits="userSpaceOnUse"
             patternTransform={`rotate(${-family.angle})`}
           >
-            <path className="stitch" d={`M0 ${pitch / 4} h3.6`} />
-            {pair > 0 && <path className="stitch" d={`M0 ${pitch / 4 + pair} h3.6`} />}
+            {(pair > 0 ? [0, pair] : [0]).map((off) => (
+              <g key={off}>
+                <path className="stitch shade" d={`M0 ${pitch / 4 + off + 0.3} h3.6`} />
+                <path className="stitch" d={`M0 ${pitch / 4 + off} h3.6`} />
+              </g>
+            ))}
           </pattern>
         );
       })}

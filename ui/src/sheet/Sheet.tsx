@@ -1,3 +1,4 @@
+import { useLayoutEffect, useRef, useState } from "react";
 import type { Cell, Cut, Piece, Reckoning, Swatch } from "../api/api.gen";
 import { T } from "../words/T";
 import { type Box, boxOf, extent, mm, PieceDrawing } from "./PieceDrawing";
@@ -22,12 +23,14 @@ export function Sheet({ reckoning, swatches, selected, band, select }: Props) {
   });
   const top = Math.min(...placed.map((p) => p.box.y));
   const bottom = Math.max(...placed.map((p) => p.box.y + p.box.height));
-  const unit = x / 860; // one screen pixel at the usual width
-  const text = 14 * unit;
+  const { ref, width, height } = useExtent();
+  const unit = Math.max((x - gap) / (width - 8), (bottom - top) / (height - 78)); // millimetres to a screen pixel
+  const text = 15 * unit;
   return (
     <svg
+      ref={ref}
       className="sheet"
-      viewBox={`${-8} ${top - text * 2.2} ${x - gap + 16} ${bottom - top + text * 5}`}
+      viewBox={`${-2 * unit} ${top - text * 2} ${x - gap + 4 * unit} ${bottom - top + text * 4.6}`}
       role="img"
       aria-label={spoken(reckoning)}
       fontSize={text}
@@ -51,6 +54,22 @@ export function Sheet({ reckoning, swatches, selected, band, select }: Props) {
       ))}
     </svg>
   );
+}
+
+/** The size an element has on screen, so that writing in it keeps its own. */
+function useExtent() {
+  const ref = useRef<SVGSVGElement>(null);
+  const [size, setSize] = useState({ width: 850, height: 420 });
+  useLayoutEffect(() => {
+    const element = ref.current;
+    if (!element || typeof ResizeObserver === "undefined") return;
+    const observer = new ResizeObserver(([entry]) => {
+      if (entry && entry.contentRect.height > 100) setSize({ width: entry.contentRect.width, height: entry.contentRect.height });
+    });
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+  return { ref, ...size };
 }
 
 function spoken(reckoning: Reckoning): string {

@@ -25,10 +25,12 @@ type Chosen = { piece: string; size: SizeKey } | { cut: string };
 /** The brief, the sheet and the tape. */
 export function Draft() {
   const { reckoning, drawn, value } = usePlan();
-  const [chosen, choose] = useState<Chosen>({ piece: "front", size: "before_quilting" });
+  const [asked, choose] = useState<Chosen | null>(null);
   const [axis, setAxis] = useState<Axis>("width");
   const [lit, light] = useState<number | null>(null);
   const swatches = swatchesOf(value("/cloths"));
+  const front = drawn.pieces.find((p) => p.name === "front");
+  const chosen: Chosen = asked ?? { piece: "front", size: quilted(front) ? "before_quilting" : "trimmed" };
   const stale = drawn !== reckoning && reckoning.pieces.length === 0;
   const cut = "cut" in chosen ? drawn.cuts.find((c) => c.id === chosen.cut) : undefined;
   const piece = "piece" in chosen ? drawn.pieces.find((p) => p.name === chosen.piece) : undefined;
@@ -41,7 +43,7 @@ export function Draft() {
           <p className="empty">Nothing can be cut yet: the brief says what is missing.</p>
         ) : (
           <>
-            <Legend piece={drawn.pieces.find((p) => p.name === "front")} chosen={chosen} choose={choose} />
+            <Legend piece={front} chosen={chosen} choose={choose} />
             <div className={stale ? "sheet-place stale" : "sheet-place"}>
               <Sheet
                 reckoning={drawn}
@@ -63,6 +65,8 @@ export function Draft() {
     </div>
   );
 }
+
+const quilted = (piece: Piece | undefined) => piece !== undefined && piece.lines.length > 0;
 
 export function swatchesOf(cloths: unknown): Record<string, SwatchData> {
   const described = (cloths ?? {}) as Record<string, { swatch?: SwatchData }>;
@@ -91,7 +95,7 @@ function Legend({ piece, chosen, choose }: { piece: Piece | undefined; chosen: C
   if (!piece) return null;
   return (
     <fieldset className="legend" aria-label="Sizes of the front">
-      {sizes.map((s) => (
+      {sizes.filter((s) => s.key !== "before_quilting" || quilted(piece)).map((s) => (
         <button
           key={s.key}
           type="button"
@@ -108,8 +112,6 @@ function Legend({ piece, chosen, choose }: { piece: Piece | undefined; chosen: C
   );
 }
 
-const layerNames = { batting: "batting", lining: "lining" } as Record<string, string>;
-
 /** Every cut, each a piece of its cloth with what is cut from it. */
 function Cuts({ cuts, swatches, chosen, choose }: { cuts: Cut[]; swatches: Record<string, SwatchData>; chosen?: string; choose: (id: string) => void }) {
   const { value } = usePlan();
@@ -125,7 +127,8 @@ function Cuts({ cuts, swatches, chosen, choose }: { cuts: Cut[]; swatches: Recor
                 {cut.count} × <T>{cut.shape === "square" ? `${cut.width.text} square` : `${cut.width.text} × ${cut.height.text}`}</T>
               </strong>
               <span className="soft">
-                {layerNames[cut.layer] ?? cut.title.toLowerCase()}, {name(cut.cloth)}
+                {cut.title.toLowerCase()}
+                <span className="sr-only"> of {name(cut.cloth)}</span>
               </span>
             </span>
           </button>
@@ -157,7 +160,8 @@ function Explained({
   const terms = reckoning.sums[sumKey(chosen, axis)];
   const total = cut?.[axis] ?? (piece && "size" in chosen ? piece[chosen.size][axis] : undefined);
   const direction = axis === "width" ? "across" : "up";
-  const title = cut ? `${cut.title}, ${direction}` : `${piece?.title}, ${direction}, ${sizes.find((s) => "size" in chosen && s.key === chosen.size)?.name}`;
+  const { value } = usePlan();
+  const title = cut ? `${cut.title} of ${value(`/cloths/${cut.cloth}/name`) ?? cut.cloth}, ${direction}, as cut` : `${piece?.title}, ${direction}, ${sizes.find((s) => "size" in chosen && s.key === chosen.size)?.name}`;
   return (
     <section className="foot" aria-label="The sum of what is selected">
       <fieldset className="axis" aria-label="Direction of the sum">

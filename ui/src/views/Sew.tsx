@@ -258,7 +258,10 @@ function Remedies({ reckoning }: { reckoning: Reckoning }) {
     <ul className="remedies" aria-label="Remedies">
       {reckoning.remedies.map((r) => (
         <li key={r.code + r.text} className={r.open ? undefined : "closed"}>
-          <span className="remedy-state">{r.code === "follow" ? "done" : r.open ? "can be done" : "not open"}</span> <T>{r.text}</T>
+          <span className="remedy-state">{r.code === "follow" ? "done" : r.open ? "can be done" : "not open"}</span>
+          <span>
+            <T>{r.text}</T>
+          </span>
         </li>
       ))}
     </ul>

@@ -1,0 +1,64 @@
+package cover_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"umschlag/core/cover"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/sum"
+)
+
+const in = length.Inch
+
+func cushion() plan.Plan {
+	p := plan.Base(plan.DefaultHabits())
+	p.Object = plan.Object{Kind: plan.Form, Width: 20 * in, Height: 16 * in}
+	p.Cover.Kind = plan.Cushion
+	p.Cover.Ease = plan.Axes{Width: -in, Height: in / 2}
+	return p
+}
+
+func TestACushionIsPadAndEase(t *testing.T) {
+	pieces, found := cover.Pieces(cushion())
+	assert.Empty(t, found)
+	require.Len(t, pieces, 2)
+	for _, p := range pieces {
+		assert.Equal(t, 19*in, p.Finished.Width.Total())
+		assert.Equal(t, 33*in/2, p.Finished.Height.Total())
+		assert.Equal(t, 39*in/2, p.Trimmed(p.Finished).Width.Total())
+	}
+	assert.Equal(t, sum.Sum{{Name: "pad across", Amount: 20 * in, Kind: sum.Object}, {Name: "cover smaller than the pad", Amount: -in, Kind: sum.Ease}}, pieces[0].Finished.Width)
+}
+
+func TestWashingIsAddedFirst(t *testing.T) {
+	p := cushion()
+	p.Cover.Wash = 5
+	pieces, _ := cover.Pieces(p)
+	assert.Equal(t, 20*in, pieces[0].Finished.Width.Total(), "19 ÷ 0.95")
+}
+
+func TestWhatMakesNoCushionIsNamed(t *testing.T) {
+	for about, change := range map[string]func(*plan.Plan){
+		"/cover/kind":         func(p *plan.Plan) { p.Cover.Kind = "jacket" },
+		"/object/kind":        func(p *plan.Plan) { p.Object.Kind = plan.Box },
+		"/cover/corners/kind": func(p *plan.Plan) { p.Cover.Corners.Kind = "round" },
+		"/cover/flange":       func(p *plan.Plan) { p.Cover.Flange = in },
+		"/fittings/0":         func(p *plan.Plan) { p.Fittings = []plan.Fitting{{Kind: "handle"}} },
+		"/edges":              func(p *plan.Plan) { p.Edges.Piping = &plan.Piping{} },
+		"/cover/ease/width":   func(p *plan.Plan) { p.Cover.Ease.Width = -20 * in },
+		"/cover/ease/height":  func(p *plan.Plan) { p.Cover.Ease.Height = -16 * in },
+	} {
+		p := cushion()
+		change(&p)
+		pieces, found := cover.Pieces(p)
+		assert.Empty(t, pieces, about)
+		if assert.Len(t, found, 1, about) {
+			assert.Equal(t, about, found[0].About)
+			assert.NotEmpty(t, found[0].Remedy)
+		}
+	}
+}

@@ -1,0 +1,242 @@
+package front_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"umschlag/core/finding"
+	"umschlag/core/front"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/sum"
+)
+
+const (
+	in      = length.Inch
+	seam    = in / 4
+	eighth  = in / 8
+	margin  = in / 2
+	takeTop = 20*in + 17_180_000 // 20.676: 20½ over what quilting at 0.86 % leaves
+)
+
+func size(w, h length.Length) sum.Size {
+	return sum.Size{Width: sum.Of(sum.Part, "w", w), Height: sum.Of(sum.Part, "h", h)}
+}
+
+// order is a face that finishes w × h and is not quilted.
+func order(f plan.Face, w, h length.Length) front.Order {
+	return front.Order{Face: f, Path: "/pieces/front/face", Finished: size(w, h), Trimmed: size(w+2*seam, h+2*seam), Top: size(w+2*seam, h+2*seam),
+		Seam: seam, Step: eighth, Style: length.Style{Unit: length.Inches}}
+}
+
+// quilted gives an order of 19 × 19 the oversize of the worked example.
+func quilted(f plan.Face) front.Order {
+	o := order(f, 19*in, 19*in)
+	o.Top, o.Margin, o.TakeAcross, o.TakeUp = size(takeTop, takeTop), margin, 0.0086, 0.0086
+	return o
+}
+
+func grid(n int, patch length.Length, borders ...plan.Border) plan.Face {
+	return plan.Face{Kind: plan.GridFace, Columns: n, Rows: n, Patch: plan.Patch{Width: patch, Height: patch}, Cloths: []string{"A", "B"},
+		Order: plan.Order{Kind: plan.Alternate}, Borders: borders}
+}
+
+var rest = plan.Border{Width: plan.BorderWidth{Rest: true}, Cloth: "C"}
+
+func build(t require.TestingT, o front.Order) front.Face {
+	f, found := front.Build(o)
+	require.False(t, found.Stopped(), "%v", found)
+	return f
+}
+
+func part(t require.TestingT, f front.Face, name string) front.Part {
+	for _, p := range f.Parts {
+		if p.Name == name {
+			return p
+		}
+	}
+	require.FailNow(t, "no part "+name)
+	return front.Part{}
+}
+
+// The worked figures of docs/arithmetic.md: common practice, no published source.
+func TestTheWorkedGrid(t *testing.T) {
+	f := build(t, quilted(grid(4, 4*in, rest)))
+	assert.Equal(t, 19*in, f.Finished.Width.Total())
+	assert.Equal(t, 3*in/2, f.Finished.Width[0].Amount, "the border takes the rest: 1½")
+	patch := part(t, f, "patch.A")
+	assert.Equal(t, 8, patch.Count)
+	assert.Equal(t, 9*in/2, patch.Size.Width.Total(), "4 finished is cut 4½")
+	side, run := part(t, f, "border.1.side"), part(t, f, "border.1.run")
+	assert.Equal(t, 21*in/8, side.Size.Width.Total(), "2.59 goes up to 2⅝")
+	assert.Equal(t, 33*in/2, side.Size.Height.Total(), "as high as the sewn centre")
+	assert.Equal(t, 83*in/4, run.Size.Width.Total(), "across everything, as sewn")
+	assert.Equal(t, run.Size.Width.Total(), f.Sewn.Width.Total())
+	assert.GreaterOrEqual(t, f.Sewn.Width.Total(), takeTop, "enough to be trimmed")
+}
+
+func TestBordersGoFromInsideToOutside(t *testing.T) {
+	f := build(t, order(grid(4, 4*in, plan.Border{Width: plan.BorderWidth{Width: in}, Cloth: "D"}, rest), 20*in, 19*in))
+	inner, outer := part(t, f, "border.1.run"), part(t, f, "border.2.run")
+	assert.Equal(t, 37*in/2, inner.Size.Width.Total(), "16 + 2 × 1 + seams")
+	assert.Equal(t, 41*in/2, outer.Size.Width.Total())
+	assert.Equal(t, 3*in/2, part(t, f, "border.2.side").Size.Width.Total(), "rest 1 across, cut 1½")
+	assert.Equal(t, in, outer.Size.Height.Total(), "rest ½ down, cut 1")
+	assert.Equal(t, 2, f.Rings)
+}
+
+func TestAGridThatIsFitted(t *testing.T) {
+	f := build(t, order(plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Fit: true}, Borders: []plan.Border{rest}}, 19*in, 19*in))
+	assert.Equal(t, 5*in, part(t, f, "patch.").Size.Width.Total(), "4½ finished leaves a border of ½")
+	exact := build(t, order(plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Fit: true}}, 19*in, 19*in))
+	assert.Equal(t, 21*in/4, part(t, exact, "patch.").Size.Width.Total(), "without a border 4¾ fills it")
+}
+
+func TestWhatDoesNotFitIsSaidWithWhatDoes(t *testing.T) {
+	border := func(w length.Length) plan.Border { return plan.Border{Width: plan.BorderWidth{Width: w}} }
+	for name, c := range map[string]struct {
+		face                plan.Face
+		code, about, remedy string
+	}{
+		"patch larger than the front":  {grid(1, 22*in, rest), "patch-too-large", "/patch/width", "up to 19″"},
+		"grid larger than the front":   {grid(5, 4*in, rest), "front-too-large", "/columns", "3¾″"},
+		"grid smaller than the front":  {grid(4, 4*in), "front-does-not-fill", "/columns", "patches of 4¾″, or borders of 1½″"},
+		"other count would fit":        {grid(5, 19*in/4), "front-too-large", "/columns", "4 patches across"},
+		"borders wider than the cover": {grid(1, in, border(10*in)), "borders-too-wide", "/borders", "up to 9″"},
+		"nothing left for the rest":    {grid(4, 19*in/4, rest), "no-rest", "/borders", "Take the border out"},
+		"mitred corners":               {grid(4, 4*in, plan.Border{Width: plan.BorderWidth{Rest: true}, Corner: "mitred"}), "face-part", "/borders/0/corner", ""},
+		"a block":                      {plan.Face{Kind: plan.GridFace, Block: plan.Block{Name: "pinwheel"}}, "face-part", "/block", ""},
+		"sashing":                      {plan.Face{Kind: plan.GridFace, Sash: &plan.Sash{}}, "face-part", "/sash", ""},
+		"on point":                     {plan.Face{Kind: plan.GridFace, Set: "on-point"}, "face-part", "/set", ""},
+		"appliqué":                     {plan.Face{Kind: plan.PlainFace, Applique: make([]plan.Shape, 1)}, "face-part", "/applique", ""},
+		"a pocket front":               {plan.Face{Kind: plan.PlainFace, Pocket: "folded"}, "face-part", "/pocket", ""},
+		"gathers":                      {plan.Face{Kind: "gathered"}, "face-kind", "/kind", ""},
+	} {
+		t.Run(name, func(t *testing.T) {
+			f, found := front.Build(order(c.face, 19*in, 19*in))
+			assert.Empty(t, f.Parts, "no half result")
+			require.NotEmpty(t, found)
+			assert.Equal(t, c.code, found[0].Code)
+			assert.Equal(t, "/pieces/front/face"+c.about, found[0].About)
+			assert.Contains(t, found[0].Remedy, c.remedy)
+			assert.True(t, found.Stopped())
+		})
+	}
+}
+
+func TestAPatchOffTheRulerIsReportedAndNotRounded(t *testing.T) {
+	o := order(grid(3, 19*in/3), 19*in/3*3, 19*in/3*3)
+	f, found := front.Build(o)
+	require.Len(t, found, 2)
+	assert.Equal(t, "patch-off-ruler", found[0].Code)
+	assert.Contains(t, found[0].Remedy, "6¼″ and 6⅜″")
+	assert.Equal(t, 19*in/3+2*seam, part(t, f, "patch.A").Size.Width.Total())
+}
+
+func TestWithoutABorderThePatchesGrow(t *testing.T) {
+	f, found := front.Build(quilted(grid(4, 19*in/4)))
+	require.Len(t, found, 2)
+	assert.Equal(t, "patch-grown", found[0].Code)
+	assert.Equal(t, finding.Warn, found[0].Level)
+	patch := part(t, f, "patch.A").Size.Width
+	assert.Equal(t, 45*in/8, patch.Total(), "5¼ and a share of 1.18, up to the ruler: 5⅝")
+	assert.GreaterOrEqual(t, f.Sewn.Width.Total(), takeTop)
+	assert.Equal(t, 19*in, f.Finished.Width.Total())
+}
+
+func TestOrASmallerCoverIsAccepted(t *testing.T) {
+	o := quilted(grid(4, 19*in/4))
+	o.Absorb = plan.AbsorbAccept
+	f, found := front.Build(o)
+	require.Len(t, found, 2)
+	assert.Equal(t, "cover-smaller", found[0].Code)
+	assert.Equal(t, 21*in/4, part(t, f, "patch.A").Size.Width.Total(), "the patches stay")
+	want := length.FromFloat((39*in/2).Float()*(1-0.0086)) - 2*margin - 2*seam
+	assert.InDelta(t, float64(want), float64(f.Finished.Width.Total()), 1)
+	assert.Equal(t, f.Finished.Width[0].Amount, f.Finished.Width[len(f.Finished.Width)-1].Amount, "taken evenly")
+}
+
+func cloths(f front.Face) [][]string {
+	rows := make([][]string, f.Rows)
+	for _, c := range f.Cells {
+		if c.Row > 0 {
+			rows[c.Row-1] = append(rows[c.Row-1], f.Parts[c.Part].Cloth)
+		}
+	}
+	return rows
+}
+
+func TestTheThreeOrders(t *testing.T) {
+	alternate := build(t, order(grid(2, 4*in), 8*in, 8*in))
+	assert.Equal(t, [][]string{{"A", "B"}, {"B", "A"}}, cloths(alternate))
+	byHand := grid(2, 4*in)
+	byHand.Order = plan.Order{Kind: plan.Rows, Rows: [][]string{{"B", "B"}, {"A", "C"}}}
+	assert.Equal(t, byHand.Order.Rows, cloths(build(t, order(byHand, 8*in, 8*in))))
+}
+
+func TestScrapPutsNothingBesideItsLike(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		n := rapid.IntRange(2, 12).Draw(t, "n")
+		f := grid(n, in)
+		f.Cloths = []string{"A", "B", "C", "D", "E"}[:rapid.IntRange(2, 5).Draw(t, "cloths")]
+		f.Order.Kind, f.Seed = plan.Scrap, rapid.Int().Draw(t, "seed")
+		side := in.Times(n)
+		built := build(t, order(f, side, side))
+		rows := cloths(built)
+		for r := range rows {
+			for c := range rows[r] {
+				assert.False(t, c > 0 && rows[r][c] == rows[r][c-1], "beside")
+				assert.False(t, r > 0 && rows[r][c] == rows[r-1][c], "below")
+			}
+		}
+		assert.Equal(t, rows, cloths(build(t, order(f, side, side))), "the same seed gives the same layout")
+	})
+}
+
+func TestScrapOfOneClothSaysSo(t *testing.T) {
+	f := grid(2, in)
+	f.Cloths, f.Order.Kind = []string{"A", "A"}, plan.Scrap
+	_, found := front.Build(order(f, 2*in, 2*in))
+	require.Len(t, found, 1)
+	assert.Equal(t, "like-neighbours", found[0].Code)
+}
+
+// Whatever the grid: its parts fill the face, their counts are its cells, and
+// sewing the cuts together gives the sewn size.
+func TestAnyGridIsWhole(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		n := rapid.IntRange(1, 9).Draw(t, "n")
+		patch := eighth.Times(rapid.IntRange(4, 48).Draw(t, "patch"))
+		ring := eighth.Times(rapid.IntRange(4, 16).Draw(t, "ring"))
+		f := grid(n, patch, plan.Border{Width: plan.BorderWidth{Width: ring}, Cloth: "C"}, rest)
+		side := patch.Times(n) + 2*ring + 2*eighth.Times(rapid.IntRange(1, 40).Draw(t, "rest"))
+		o := order(f, side, side)
+		grow := length.Length(rapid.Int64Range(0, int64(2*in)).Draw(t, "grow"))
+		o.Top = size(o.Trimmed.Width.Total()+2*grow, o.Trimmed.Height.Total()+2*grow)
+		built := build(t, o)
+		assert.Equal(t, side, built.Finished.Width.Total())
+		assert.Equal(t, side, built.Finished.Height.Total())
+		counts := make([]int, len(built.Parts))
+		area, whole := 0.0, o.Top.Width.Total().Float()*o.Top.Height.Total().Float()
+		for _, c := range built.Cells {
+			counts[c.Part]++
+			area += c.Width.Float() * c.Height.Float()
+		}
+		for i, p := range built.Parts {
+			assert.Equal(t, p.Count, counts[i], p.Name)
+		}
+		assert.InEpsilon(t, whole, area, 1e-9, "cells fill the top without overlap")
+		sewn := patch.Times(n) + 2*seam
+		for r := 1; r <= 2; r++ {
+			b := part(t, built, []string{"", "border.1.side", "border.2.side"}[r])
+			assert.Equal(t, sewn, b.Size.Height.Total())
+			sewn += 2 * (b.Size.Width.Total() - 2*seam)
+		}
+		assert.Equal(t, sewn, built.Sewn.Height.Total())
+		assert.GreaterOrEqual(t, built.Sewn.Height.Total(), o.Top.Height.Total())
+		assert.Less(t, built.Sewn.Height.Total(), o.Top.Height.Total()+2*eighth)
+	})
+}

@@ -1,0 +1,127 @@
+package lay_test
+
+import (
+	"fmt"
+	"slices"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"umschlag/core/lay"
+	"umschlag/core/length"
+)
+
+const in = length.Inch
+
+// check reads a lay independently of how it was made: everything inside the
+// cloth and its strip, nothing over anything else, and every item there.
+func check(items []lay.Item, left []int, l lay.Lay) error {
+	placed := map[int]int{}
+	for i, p := range l.Placed {
+		placed[p.Cut]++
+		if p.X < 0 || p.Y < 0 || p.X+p.Width > l.Width || p.Y+p.Height > l.Length {
+			return fmt.Errorf("piece %d of cut %d lies off the cloth", i, p.Cut)
+		}
+		if s := l.Strips[p.Strip-1]; p.Y < s.Y || p.Y+p.Height > s.Y+s.Height {
+			return fmt.Errorf("piece %d of cut %d leaves its strip", i, p.Cut)
+		}
+		for j, q := range l.Placed[:i] {
+			if p.X < q.X+q.Width && q.X < p.X+p.Width && p.Y < q.Y+q.Height && q.Y < p.Y+p.Height {
+				return fmt.Errorf("pieces %d and %d lie over each other", i, j)
+			}
+		}
+		it := items[slices.IndexFunc(items, func(it lay.Item) bool { return it.Cut == p.Cut })]
+		if p.Turned && !it.MayTurn {
+			return fmt.Errorf("piece %d of cut %d is turned against its grain", i, p.Cut)
+		}
+		w, h := it.Width, it.Height
+		if p.Turned {
+			w, h = h, w
+		}
+		if w != p.Width || h != p.Height {
+			return fmt.Errorf("piece %d of cut %d has another size", i, p.Cut)
+		}
+	}
+	for _, it := range items {
+		if want := it.Count; !slices.Contains(left, it.Cut) && placed[it.Cut] != want {
+			return fmt.Errorf("cut %d lies there %d times instead of %d", it.Cut, placed[it.Cut], want)
+		}
+	}
+	return nil
+}
+
+func TestFullStripsThenPieces(t *testing.T) {
+	items := []lay.Item{{Cut: 0, Width: 9 * in / 2, Height: 9 * in / 2, Count: 20, MayTurn: true}}
+	l, left := lay.Of(items, 40*in)
+	require.NoError(t, check(items, left, l))
+	assert.Len(t, l.Strips, 3, "8 to a strip of 40")
+	assert.Equal(t, 27*in/2, l.Length)
+}
+
+func TestBordersComeFromStripsAcross(t *testing.T) {
+	border := lay.Item{Width: 21 * in / 8, Height: 33 * in / 2, Count: 2}
+	border.MayTurn = true
+	l, _ := lay.Of([]lay.Item{border}, 40*in)
+	assert.Equal(t, 21*in/8, l.Length, "turned, both side by side in one strip")
+	border.MayTurn = false
+	l, _ = lay.Of([]lay.Item{border}, 40*in)
+	assert.Equal(t, 33*in/2, l.Length, "a one-way print keeps them upright")
+}
+
+func TestAPieceTooWideIsLeftOutAndNamed(t *testing.T) {
+	items := []lay.Item{{Cut: 3, Width: 44 * in, Height: 10 * in, Count: 1}, {Cut: 4, Width: 10 * in, Height: 44 * in, Count: 1}}
+	l, left := lay.Of(items, 40*in)
+	assert.Equal(t, []int{3}, left)
+	require.NoError(t, check(items, left, l))
+}
+
+func TestAWidePieceIsTurnedWhereItMay(t *testing.T) {
+	items := []lay.Item{{Width: 44 * in, Height: 10 * in, Count: 1, MayTurn: true}}
+	l, left := lay.Of(items, 40*in)
+	assert.Empty(t, left)
+	assert.True(t, l.Placed[0].Turned)
+}
+
+func TestAnyLayIsCorrectAndNotBelowItsBound(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		usable := in.Times(rapid.IntRange(8, 60).Draw(t, "usable"))
+		items := make([]lay.Item, rapid.IntRange(1, 12).Draw(t, "items"))
+		for i := range items {
+			items[i] = lay.Item{Cut: i, Count: rapid.IntRange(0, 9).Draw(t, "count"), MayTurn: rapid.Bool().Draw(t, "turn"),
+				Width:  length.Length(rapid.Int64Range(int64(in), int64(50*in)).Draw(t, "w")),
+				Height: length.Length(rapid.Int64Range(int64(in), int64(50*in)).Draw(t, "h"))}
+		}
+		l, left := lay.Of(items, usable)
+		require.NoError(t, check(items, left, l))
+		assert.GreaterOrEqual(t, l.Length, l.Bound-1)
+		for _, cut := range left {
+			it := items[cut]
+			assert.True(t, it.Width > usable && (!it.MayTurn || it.Height > usable))
+		}
+		again, _ := lay.Of(items, usable)
+		assert.Equal(t, l, again, "the same needs give the same lay")
+	})
+}
+
+func TestBuying(t *testing.T) {
+	l := lay.Lay{Length: 19 * in}
+	need := lay.Need(l, 0)
+	assert.Equal(t, 39*in/2, need, "half an inch squares the end")
+	assert.Equal(t, 45*in/2, lay.Buy(need, length.Inches), "⅝ yd")
+	assert.Equal(t, 50*length.Centimetre, lay.Buy(need, length.Centimetres))
+	assert.Equal(t, length.Length(521_368_421), lay.Need(l, 0.05), "19½ ÷ 0.95, before rounding")
+	assert.Zero(t, lay.Need(lay.Lay{}, 0.05))
+}
+
+func BenchmarkFiveHundredPieces(b *testing.B) {
+	items := make([]lay.Item, 50)
+	for i := range items {
+		items[i] = lay.Item{Cut: i, Count: 10, MayTurn: i%2 == 0, Width: in.Times(2 + i%9), Height: in.Times(2 + i%7)}
+	}
+	for b.Loop() {
+		l, _ := lay.Of(items, 40*in)
+		b.ReportMetric(l.Length.Float()/l.Bound.Float(), "length/bound")
+	}
+}

@@ -1,0 +1,146 @@
+package plan_test
+
+import (
+	"math"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+
+	"umschlag/core/length"
+	"umschlag/core/plan"
+)
+
+// cushion is a plan nothing is wrong with.
+func cushion() plan.Plan {
+	p := plan.Base(plan.DefaultHabits())
+	p.Title = "A cushion"
+	p.Object = plan.Object{Kind: plan.Form, Width: 20 * length.Inch, Height: 20 * length.Inch}
+	p.Cover.Kind = plan.Cushion
+	return p
+}
+
+func ptr[T any](v T) *T { return &v }
+
+func TestAPlanWithNothingWrong(t *testing.T) {
+	assert.Empty(t, cushion().Validate())
+	assert.Empty(t, cushion().Settle().Validate())
+}
+
+func TestWhatCannotBeRightIsNamed(t *testing.T) {
+	front := func(q plan.Piece) func(*plan.Plan) {
+		return func(p *plan.Plan) { p.Pieces = map[string]plan.Piece{"front": q} }
+	}
+	grid := func(f plan.Face) func(*plan.Plan) {
+		f.Kind = plan.GridFace
+		return front(plan.Piece{Face: &f})
+	}
+	for path, change := range map[string]func(*plan.Plan){
+		"/title":                               func(p *plan.Plan) { p.Title = " " },
+		"/copies":                              func(p *plan.Plan) { p.Copies = 0 },
+		"/object/width":                        func(p *plan.Plan) { p.Object.Width = -3 * length.Inch },
+		"/object/height":                       func(p *plan.Plan) { p.Object.Height = 6 * length.Metre },
+		"/object/wrap":                         func(p *plan.Plan) { p.Object.Kind = plan.Book },
+		"/object/length":                       func(p *plan.Plan) { p.Object.Kind = plan.Box },
+		"/object/sticks_out/depth":             func(p *plan.Plan) { p.Object.SticksOut.Depth = -1 },
+		"/cover/seam":                          func(p *plan.Plan) { p.Cover.Seam = 0 },
+		"/cover/wash":                          func(p *plan.Plan) { p.Cover.Wash = math.NaN() },
+		"/pieces/side":                         func(p *plan.Plan) { p.Pieces = map[string]plan.Piece{"side": {}} },
+		"/pieces/front/squaring":               front(plan.Piece{Squaring: ptr(-length.Inch)}),
+		"/pieces/front/layers/overhang":        front(plan.Piece{Layers: &plan.Layers{Overhang: ptr(-length.Inch)}}),
+		"/pieces/front/layers/batting/count":   front(plan.Piece{Layers: &plan.Layers{Batting: &plan.Batting{Count: 9}}}),
+		"/pieces/front/quilting/lines/0/pitch": front(plan.Piece{Quilting: &plan.Quilting{Lines: []plan.LineFamily{{}}}}),
+		"/pieces/front/quilting/lines/0/angle": front(plan.Piece{Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: length.Inch, Angle: 999}}}}),
+		"/pieces/front/quilting/pair":          front(plan.Piece{Quilting: &plan.Quilting{Pair: 2 * length.Inch, Lines: []plan.LineFamily{{Pitch: length.Inch}}}}),
+		"/pieces/front/take_up/along":          front(plan.Piece{TakeUp: &plan.TakeUp{Along: 80}}),
+		"/pieces/front/face/columns":           grid(plan.Face{Rows: 1, Patch: plan.Patch{Fit: true}}),
+		"/pieces/front/face/rows":              grid(plan.Face{Columns: 1, Rows: 201, Patch: plan.Patch{Fit: true}}),
+		"/pieces/front/face/patch/width":       grid(plan.Face{Columns: 1, Rows: 1}),
+		"/pieces/front/face/borders/0/width":   grid(plan.Face{Columns: 1, Rows: 1, Patch: plan.Patch{Fit: true}, Borders: []plan.Border{{}}}),
+		"/pieces/front/face/order":             grid(plan.Face{Columns: 1, Rows: 2, Patch: plan.Patch{Fit: true}, Order: plan.Order{Kind: plan.Rows, Rows: [][]string{{"A"}}}}),
+		"/pieces/front/face/order/0":           grid(plan.Face{Columns: 2, Rows: 1, Patch: plan.Patch{Fit: true}, Order: plan.Order{Kind: plan.Rows, Rows: [][]string{{"A"}}}}),
+		"/back/hem":                            func(p *plan.Plan) { p.Back.Hem = make([]length.Length, 3) },
+		"/back/hem/0":                          func(p *plan.Plan) { p.Back.Hem = []length.Length{-1} },
+		"/back/panels/1":                       func(p *plan.Plan) { p.Back.Panels.Widths = []length.Length{length.Inch, 0} },
+		"/cloths":                              func(p *plan.Plan) { p.Cloths = map[string]plan.Cloth{" ": {}} },
+		"/cloths/A/width": func(p *plan.Plan) {
+			p.Cloths = map[string]plan.Cloth{"A": {Width: ptr(length.Length(0)), Usable: ptr(length.Length(0))}}
+		},
+		"/cloths/A/usable":  func(p *plan.Plan) { p.Cloths = map[string]plan.Cloth{"A": {Usable: ptr(2 * length.Metre)}} },
+		"/cloths/A/have":    func(p *plan.Plan) { p.Cloths = map[string]plan.Cloth{"A": {Have: ptr(-length.Inch)}} },
+		"/cloths/A/shrink":  func(p *plan.Plan) { p.Cloths = map[string]plan.Cloth{"A": {Shrink: 30}} },
+		"/habits/step":      func(p *plan.Plan) { p.Habits.Step = 0 },
+		"/habits/fraction":  func(p *plan.Plan) { p.Habits.Fraction = 10 },
+		"/measured/0/what":  func(p *plan.Plan) { p.Measured = []plan.Measured{{}} },
+		"/measured/0/width": func(p *plan.Plan) { p.Measured = []plan.Measured{{What: "front", Width: -1}} },
+	} {
+		t.Run(path, func(t *testing.T) {
+			p := cushion()
+			change(&p)
+			found := p.Validate()
+			if assert.NotEmpty(t, found) {
+				assert.Equal(t, path, found[0].About)
+				assert.NotEmpty(t, found[0].Remedy, "says what to type instead")
+				assert.True(t, found.Stopped())
+			}
+		})
+	}
+}
+
+func TestAPieceTakesWhatItLeavesOutFromAll(t *testing.T) {
+	p := cushion()
+	p.Pieces = map[string]plan.Piece{
+		"*":     {Squaring: ptr(length.Inch), Layers: &plan.Layers{Lining: "L"}, Absorb: plan.AbsorbPatch},
+		"front": {Squaring: ptr(2 * length.Inch)},
+	}
+	q := p.Piece("front")
+	assert.Equal(t, 2*length.Inch, q.Margin())
+	assert.Equal(t, "L", q.Layers.Lining)
+	assert.Equal(t, plan.AbsorbPatch, q.Absorb)
+	assert.Equal(t, length.Inch, p.Piece("back").Margin())
+}
+
+func TestTheMarginIsHalfAnInchWhereThereIsQuilting(t *testing.T) {
+	quilted := plan.Piece{Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: length.Inch}}}}
+	assert.Equal(t, length.Inch/2, quilted.Margin())
+	assert.Zero(t, plan.Piece{}.Margin())
+}
+
+func TestSettlingDoesNotTouchThePlanItself(t *testing.T) {
+	p := cushion()
+	face := plan.Face{Kind: plan.GridFace, Patch: plan.Patch{Width: length.Inch}, Borders: []plan.Border{{}}}
+	p.Pieces = map[string]plan.Piece{"front": {Face: &face}}
+	settled := p.Settle()
+	assert.Equal(t, length.Inch, settled.Pieces["front"].Face.Patch.Height)
+	assert.Equal(t, plan.Butted, settled.Pieces["front"].Face.Borders[0].Corner)
+	assert.Zero(t, face.Patch.Height)
+	assert.Empty(t, face.Borders[0].Corner)
+}
+
+func TestTheLastMeasurementCounts(t *testing.T) {
+	p := cushion()
+	p.Measured = []plan.Measured{{What: "front", Width: 1}, {What: "other"}, {What: "front", Width: 2}}
+	i, m, ok := p.MeasuredAt("front")
+	assert.True(t, ok)
+	assert.Equal(t, 2, i)
+	assert.Equal(t, length.Length(2), m.Width)
+	_, _, ok = p.MeasuredAt("nothing")
+	assert.False(t, ok)
+}
+
+func TestEverySchoolSaysWhy(t *testing.T) {
+	words := map[string][]string{"press": plan.Press("").Values(), "pins": plan.Pins("").Values(), "clip": plan.Clip("").Values(), "round": plan.Round("").Values()}
+	for _, help := range plan.HabitsHelp() {
+		var values []string
+		for _, s := range help.Schools {
+			assert.NotEmpty(t, s.Reason, s.Value)
+			values = append(values, s.Value)
+		}
+		if set, closed := words[help.Key]; closed {
+			assert.ElementsMatch(t, set, values, help.Key)
+		}
+	}
+	chosen := plan.DefaultHabits().Chosen()
+	assert.Equal(t, "1/4 in", chosen["seam"])
+	assert.Equal(t, "0 in", chosen["ease"])
+	assert.Equal(t, "nest", chosen["press"])
+}

@@ -1,0 +1,143 @@
+package work_test
+
+import (
+	"slices"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"umschlag/core/front"
+	"umschlag/core/layers"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/sum"
+	"umschlag/core/work"
+)
+
+const in = length.Inch
+
+func size(side length.Length) sum.Size {
+	return sum.Size{Width: sum.Of(sum.Part, "w", side), Height: sum.Of(sum.Part, "h", side)}
+}
+
+// order is the work of a grid of columns × rows with one border.
+func order(columns, rows int, quilted bool) work.Order {
+	p := plan.Base(plan.DefaultHabits())
+	p.Object = plan.Object{Kind: plan.Form, Width: 20 * in, Height: 20 * in}
+	o := work.Order{Plan: p, Quilted: quilted, Finished: size(19 * in), Hems: 2, Overlap: 5 * in,
+		Face: front.Face{Columns: columns, Rows: rows, Rings: 1, Sewn: size(20 * in), Parts: []front.Part{
+			{Name: "patch.A", Role: front.Patch, Size: size(9 * in / 2), Count: columns * rows},
+			{Name: "border.1.side", Role: front.BorderEnd, Size: size(16 * in), Count: 2, Ring: 1},
+			{Name: "border.1.run", Role: front.BorderRun, Size: size(20 * in), Count: 2, Ring: 1}}},
+		Chain: layers.Chain{Trimmed: size(39 * in / 2)},
+		Cuts:  []work.Cut{{ID: "front.patch.A", Piece: "front"}, {ID: "back.panel", Piece: "back"}}}
+	if quilted {
+		o.Plan.Pieces = map[string]plan.Piece{"front": {Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: in, Angle: -45}}, Pair: in / 4}}}
+		o.Chain.Lining, o.Chain.Batting, o.Chain.Under = "L", &plan.Batting{Count: 1}, size(22*in)
+		o.Cuts = append(o.Cuts, work.Cut{ID: "front.lining", Piece: "front", Under: true})
+	}
+	return o
+}
+
+func find(t *testing.T, steps []work.Step, id string) work.Step {
+	t.Helper()
+	i := slices.IndexFunc(steps, func(s work.Step) bool { return s.ID == id })
+	require.GreaterOrEqual(t, i, 0, "no step %s", id)
+	return steps[i]
+}
+
+func TestTheOrderIsOneThatCanBeFollowed(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		o := order(rapid.IntRange(1, 8).Draw(t, "c"), rapid.IntRange(1, 8).Draw(t, "r"), rapid.Bool().Draw(t, "quilted"))
+		done := map[string]bool{}
+		gate, back := -1, -1
+		for i, s := range work.Steps(o) {
+			for _, need := range s.Needs {
+				assert.True(t, done[need], "%s comes before what it needs: %s", s.ID, need)
+			}
+			assert.False(t, done[s.ID], "%s stands twice", s.ID)
+			done[s.ID] = true
+			if s.Gate == o.GateName() {
+				gate = i
+			}
+			if slices.Contains(s.Cuts, "back.panel") {
+				back = i
+			}
+		}
+		assert.True(t, gate >= 0 && gate < back, "the back is cut after its gate")
+	})
+}
+
+func TestRowsNest(t *testing.T) {
+	for row := 1; row < 20; row++ {
+		assert.NotEqual(t, work.RowPress(plan.PressNest, row), work.RowPress(plan.PressNest, row+1))
+		assert.Equal(t, work.Open, work.RowPress(plan.PressOpen, row))
+		assert.Equal(t, work.Dark, work.RowPress(plan.PressDark, row))
+	}
+	steps := work.Steps(order(4, 4, false))
+	assert.Equal(t, "Press all seams to the left.", find(t, steps, "row.1").Press)
+	assert.Equal(t, "Press all seams to the right.", find(t, steps, "row.2").Press)
+	assert.Equal(t, work.Down, find(t, steps, "rows").Side)
+}
+
+func TestHabitsChangeTheirStepsAndNoOthers(t *testing.T) {
+	base := work.Steps(order(3, 2, true))
+	for name, c := range map[string]struct {
+		change func(*plan.Habits)
+		steps  []string
+	}{
+		"press": {func(h *plan.Habits) { h.Press = plan.PressOpen }, []string{"row.1", "row.2", "rows"}},
+		"clip":  {func(h *plan.Habits) { h.Clip = plan.ClipThree }, []string{"clip"}},
+		"round": {func(h *plan.Habits) { h.Round = plan.RoundRuns }, []string{"close"}},
+		"pins":  {func(h *plan.Habits) { h.Pins = "over" }, []string{"row.1", "row.2", "border.1.side", "border.1.run", "close"}},
+	} {
+		t.Run(name, func(t *testing.T) {
+			o := order(3, 2, true)
+			c.change(&o.Plan.Habits)
+			var changed []string
+			for i, s := range work.Steps(o) {
+				if !assert.ObjectsAreEqual(base[i], s) {
+					changed = append(changed, s.ID)
+				}
+			}
+			assert.Equal(t, c.steps, changed)
+		})
+	}
+}
+
+func TestCautionsStandWhereTheyMatter(t *testing.T) {
+	steps := work.Steps(order(2, 2, true))
+	assert.Contains(t, find(t, steps, "cut.front").Caution, "rotary cutter")
+	assert.Contains(t, find(t, steps, "cut.under").Caution, "rotary cutter")
+	assert.Contains(t, find(t, steps, "row.1").Caution, "pin")
+	assert.Contains(t, find(t, steps, "layers").Caution, "open a window")
+	assert.Contains(t, find(t, steps, "quilt").Caution, "manual")
+	assert.Contains(t, find(t, steps, "turn").Caution, "iron")
+}
+
+func TestAPlainFrontNeedsNoPiecing(t *testing.T) {
+	o := order(1, 1, false)
+	o.Face = front.Face{Parts: []front.Part{{Name: "panel", Role: front.Panel, Size: size(20 * in), Count: 1}}, Sewn: size(20 * in)}
+	o.Hems = 0
+	var ids []string
+	for _, s := range work.Steps(o) {
+		ids = append(ids, s.ID)
+	}
+	assert.Equal(t, []string{"measure", "cut.front", "gate.front", "cut.back", "close", "finish", "clip", "turn", "gate.cover"}, ids)
+	assert.Equal(t, work.FrontSewn, o.GateName())
+}
+
+func TestThreadIsCountedBySeams(t *testing.T) {
+	o := order(4, 4, true)
+	thread := work.Thread(o)
+	terms := map[string]length.Length{}
+	for _, term := range thread {
+		terms[term.Name] = term.Amount
+	}
+	seam := (9 * in / 2).Times(12).Float() * 2.5
+	assert.Equal(t, length.FromFloat(seam), terms["seams in the rows"], "3 seams in each of 4 rows")
+	assert.Equal(t, length.FromFloat(20*20*in.Float()*2*2.5), terms["quilting"], "area over pitch, in pairs")
+	assert.Equal(t, length.FromFloat((78*in).Float()*7), terms["zigzag inside"])
+}
