@@ -20,6 +20,9 @@ import (
 // maxBody is the largest request read, in bytes; a plan is at most half of it.
 const maxBody = 2 << 20
 
+// healthPath answers when the app is ready.
+const healthPath = "/healthz"
+
 // Config of a server.
 type Config struct {
 	Store *store.Store
@@ -46,7 +49,7 @@ func New(cfg Config) http.Handler {
 	e.Use(guardOrigin())
 	e.Use(secureHeaders)
 	e.Use(middleware.BodyLimit(maxBody))
-	e.GET("/healthz", s.health)
+	e.GET(healthPath, s.health)
 	if cfg.AccessKey != "" {
 		e.Use(accessKey(cfg.AccessKey))
 	}

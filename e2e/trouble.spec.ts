@@ -1,0 +1,157 @@
+import { expect, put, saved, stored, test } from "./app";
+
+const id = "reading-corner-cushion";
+
+for (const [label, text, says] of [
+  ["Width of the pad", "16 1/0", "divided by 0"],
+  ["Width of the pad", "1 2/3/4", "one line a fraction"],
+  ["Width of the pad", "twelve", "start with a number"],
+  ["Overlap of the back", "4 km", "is not a unit here"],
+  ["Patches across", "many", "whole number"],
+] as const) {
+  test(`${text} gets one message at its value and loses nothing`, async ({ page, demo }) => {
+    await page.goto(`${demo.url}/plans/${id}`);
+    const field = page.getByRole("textbox", { name: label, exact: true });
+    await field.fill(text);
+    await field.press("Enter");
+    await expect(page.getByRole("alert")).toHaveCount(1);
+    await expect(page.getByRole("alert")).toContainText(says);
+    await expect(field).toHaveAttribute("aria-invalid", "true");
+    await page.getByRole("heading", { name: "Edges" }).click();
+    await expect(field).toHaveValue(text); // stays as typed
+    expect((await stored(demo, id)).revision).toBe(1);
+
+    // Another value can be changed meanwhile.
+    await put(page, "Loft of one batting", "4 mm");
+    await saved(page);
+    expect((await stored(demo, id)).plan.pieces.front.layers.batting.loft).toBe("4 mm");
+    await expect(field).toHaveValue(text);
+    await field.press("Escape");
+    await expect(page.getByRole("alert")).toHaveCount(0);
+  });
+}
+
+for (const [label, text, says] of [
+  ["Width of the pad", "-3", "The width of a pad cannot be −3″"],
+  ["Finished width of a patch", "22", "larger than the front"],
+  ["Overlap of the back", "25", "wider than the back itself"],
+] as const) {
+  test(`${label} ${text} stops the plan where it stands, with what to type instead`, async ({ page, demo }) => {
+    await page.goto(`${demo.url}/plans/${id}`);
+    await put(page, label, text);
+    await saved(page);
+    await expect(page.getByRole("alert")).toHaveCount(1);
+    await expect(page.getByRole("alert")).toContainText(says);
+    await expect(page.getByRole("textbox", { name: label, exact: true })).toHaveAttribute("aria-invalid", "true");
+    await expect(page.getByText("As it was before the stop in the brief.")).toBeVisible();
+    await page.getByRole("link", { name: "Cut", exact: true }).click();
+    await expect(page.getByText("Nothing can be cut yet.")).toBeVisible();
+    await expect(page.getByRole("alert")).toContainText(says);
+    await page.getByRole("button", { name: "Undo" }).click();
+    await expect(page.getByRole("heading", { name: "ink leaf" })).toBeVisible();
+  });
+}
+
+test("borders wider than the cover", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/${id}`);
+  await page.getByRole("combobox", { name: "Width of border 1" }).selectOption("given");
+  await put(page, "Finished width of border 1", "10");
+  await expect(page.getByRole("alert")).toContainText("The borders take 20″ across; the front finishes 19″");
+  await expect(page.getByRole("alert")).toHaveCount(1);
+});
+
+const head = `"format": "umschlag/plan/1", "title": "From a file", "object": {"kind": "form", "width": "12", "height": "12"}, "cover": {"kind": "cushion"`;
+
+for (const [what, content, says] of [
+  ["an unknown key", `{${head}, "semm": "1/4"}}`, "/cover/semm: unknown key"],
+  ["a file that is no JSON", "twelve inches", "is not a plan file"],
+  ["a file of 50 MB", " ".repeat(50 << 20), "too large for a plan file"],
+] as const) {
+  test(`${what} is refused by name and the shelf stays as it is`, async ({ page, demo }) => {
+    await page.goto(demo.url);
+    await page.getByLabel("Open a plan file").setInputFiles({ name: "plan.json", mimeType: "application/json", buffer: Buffer.from(content) });
+    await expect(page.getByRole("alert")).toContainText(says);
+    await expect(page.getByRole("heading", { level: 2 })).toHaveCount(3);
+  });
+}
+
+test("a plan file is opened, and saved as it was", async ({ page, demo }) => {
+  await page.goto(demo.url);
+  await page.getByLabel("Open a plan file").setInputFiles({ name: "plan.json", mimeType: "application/json", buffer: Buffer.from(`{${head}}}`) });
+  await expect(page.getByRole("textbox", { name: "Title of the plan" })).toHaveValue("From a file");
+  const waiting = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Plan file" }).click();
+  const file = await waiting;
+  expect(file.suggestedFilename()).toBe("from-a-file.json");
+  const chunks: Buffer[] = [];
+  for await (const chunk of await file.createReadStream()) chunks.push(chunk as Buffer);
+  expect(JSON.parse(Buffer.concat(chunks).toString())).toEqual(JSON.parse(`{${head}}}`));
+});
+
+for (const keep of ["Keep this window's", "Take the other window's"]) {
+  test(`a plan saved from two windows: ${keep}`, async ({ page, context, demo }) => {
+    const other = await context.newPage();
+    await page.goto(`${demo.url}/plans/${id}`);
+    await other.goto(`${demo.url}/plans/${id}`);
+    await put(other, "Overlap of the back", "6");
+    await saved(other);
+    await put(page, "Overlap of the back", "7");
+    const dialog = page.getByRole("dialog", { name: "The plan was changed in another window" });
+    await expect(dialog).toContainText("back · overlap");
+    await expect(dialog).toContainText("here 7, there 6");
+    expect((await stored(demo, id)).plan.back.overlap).toBe("6");
+    await dialog.getByRole("button", { name: keep }).click();
+    await expect(dialog).toBeHidden();
+    await saved(page);
+    const kept = keep.startsWith("Keep") ? "7" : "6";
+    await expect(page.getByRole("textbox", { name: "Overlap of the back" })).toHaveValue(kept);
+    expect((await stored(demo, id)).plan.back.overlap).toBe(kept);
+  });
+}
+
+test("the server stopped in the middle of typing: nothing is lost", async ({ page, workshop }) => {
+  await page.goto(workshop.url);
+  await page.getByRole("button", { name: "Plan its cover" }).click();
+  await put(page, "Overlap of the back", "5");
+  await saved(page);
+
+  const field = page.getByRole("textbox", { name: "Overlap of the back" });
+  await field.fill("6");
+  await workshop.stop("SIGKILL");
+  await field.press("Enter");
+  await expect(page.getByRole("status").first()).toHaveText(/kept on this device/);
+  await put(page, "Width of the pad", "18");
+
+  // The acknowledged save survived, the rest follows by itself.
+  await workshop.again();
+  expect((await stored(workshop, "a-new-cushion")).plan.back.overlap).toBe("5");
+  await saved(page);
+  const plan = (await stored(workshop, "a-new-cushion")).plan;
+  expect([plan.back.overlap, plan.object.width]).toEqual(["6", "18"]);
+});
+
+test("a window closed while the server is away is taken up again", async ({ page, context, workshop }) => {
+  await page.goto(workshop.url);
+  await page.getByRole("button", { name: "Plan its cover" }).click();
+  await expect(page.getByRole("textbox", { name: "Title of the plan" })).toBeVisible();
+  await workshop.stop();
+  await put(page, "Width of the pad", "15");
+  await expect(page.getByRole("status").first()).toHaveText(/kept on this device/);
+  const url = page.url();
+  await page.close();
+  await workshop.again();
+  const again = await context.newPage();
+  await again.goto(url);
+  await saved(again);
+  await expect(again.getByRole("textbox", { name: "Width of the pad" })).toHaveValue("15");
+  expect((await stored(workshop, "a-new-cushion")).plan.object.width).toBe("15");
+});
+
+test("places that are not there lead back", async ({ page, demo }) => {
+  for (const path of ["/plans/nothing", "/nowhere"]) {
+    await page.goto(demo.url + path);
+    await expect(page.getByRole("heading", { name: "Not here" })).toBeVisible();
+    await page.getByRole("link", { name: "Go to the shelf" }).click();
+    await expect(page.getByRole("heading", { name: "Reading-corner cushion" })).toBeVisible();
+  }
+});

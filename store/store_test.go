@@ -1,0 +1,272 @@
+package store_test
+
+import (
+	"context"
+	"fmt"
+	"os"
+	"path/filepath"
+	"sync"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"umschlag/store"
+)
+
+// ticking is a clock that moves a second a look.
+func ticking() func() time.Time {
+	var mu sync.Mutex
+	now := time.Date(2026, 3, 1, 12, 0, 0, 0, time.UTC)
+	return func() time.Time {
+		mu.Lock()
+		defer mu.Unlock()
+		now = now.Add(time.Second)
+		return now
+	}
+}
+
+func open(t *testing.T, dir string) *store.Store {
+	t.Helper()
+	s, err := store.Open(t.Context(), dir, ticking())
+	require.NoError(t, err)
+	t.Cleanup(func() { _ = s.Close() })
+	return s
+}
+
+func doc(title string) string {
+	return fmt.Sprintf(`{"title": %q, "cover": {"kind": "cushion"}}`, title)
+}
+
+func create(t *testing.T, s *store.Store) store.Plan {
+	t.Helper()
+	p, err := s.Create(t.Context(), "One", "cushion", doc("One"))
+	require.NoError(t, err)
+	return p
+}
+
+func save(t *testing.T, s *store.Store, p store.Plan, title string) store.Plan {
+	t.Helper()
+	p, err := s.Save(t.Context(), p.ID, p.Revision, title, "cushion", doc(title), "to "+title)
+	require.NoError(t, err)
+	return p
+}
+
+func step(t *testing.T, s *store.Store, p store.Plan, d store.Direction) store.Plan {
+	t.Helper()
+	p, err := s.Step(t.Context(), p.ID, p.Revision, d)
+	require.NoError(t, err)
+	return p
+}
+
+func TestIDsAreReadableAndUnique(t *testing.T) {
+	s := open(t, t.TempDir())
+	for _, want := range []string{"story-mat-2", "story-mat-2-2", "plan"} {
+		title := "Story mat №2!"
+		if want == "plan" {
+			title = "…"
+		}
+		p, err := s.Create(t.Context(), title, "pad", doc(title))
+		require.NoError(t, err)
+		assert.Equal(t, want, p.ID)
+		assert.Equal(t, 1, p.Revision)
+	}
+}
+
+func TestUndoAndRedoReachBackOverARestart(t *testing.T) {
+	dir := t.TempDir()
+	s := open(t, dir)
+	p := create(t, s)
+	assert.False(t, p.CanUndo)
+	p = save(t, s, save(t, s, p, "Two"), "Three")
+	require.NoError(t, s.Close())
+
+	s = open(t, dir)
+	p, err := s.Plan(t.Context(), p.ID)
+	require.NoError(t, err)
+	assert.Equal(t, "Three", p.Title)
+	p = step(t, s, p, store.Undo)
+	assert.Equal(t, doc("Two"), p.Doc)
+	assert.Equal(t, "Two", p.Title, "the list follows")
+	assert.True(t, p.CanRedo)
+	p = step(t, s, p, store.Undo)
+	assert.Equal(t, doc("One"), p.Doc)
+	assert.False(t, p.CanUndo)
+	p = step(t, s, step(t, s, p, store.Redo), store.Redo)
+	assert.Equal(t, doc("Three"), p.Doc)
+	assert.False(t, p.CanRedo)
+	p = step(t, s, p, store.Undo)
+	assert.Equal(t, doc("Two"), p.Doc)
+	p = save(t, s, p, "Four")
+	assert.False(t, p.CanRedo, "a new change ends what could be redone")
+	assert.Equal(t, doc("Two"), step(t, s, p, store.Undo).Doc)
+}
+
+func TestThereIsAnEndToUndo(t *testing.T) {
+	s := open(t, t.TempDir())
+	p := create(t, s)
+	_, err := s.Step(t.Context(), p.ID, p.Revision, store.Undo)
+	assert.ErrorIs(t, err, store.ErrNothing)
+	_, err = s.Step(t.Context(), p.ID, p.Revision, store.Redo)
+	assert.ErrorIs(t, err, store.ErrNothing)
+}
+
+func TestAStaleSaveIsRefusedWithTheNewestVersion(t *testing.T) {
+	s := open(t, t.TempDir())
+	p := create(t, s)
+	save(t, s, p, "Two")
+	_, err := s.Save(t.Context(), p.ID, p.Revision, "Mine", "cushion", doc("Mine"), "")
+	var conflict *store.ConflictError
+	require.ErrorAs(t, err, &conflict)
+	assert.Equal(t, doc("Two"), conflict.Current.Doc)
+	assert.Equal(t, 2, conflict.Current.Revision)
+	now, err := s.Plan(t.Context(), p.ID)
+	require.NoError(t, err)
+	assert.Equal(t, doc("Two"), now.Doc, "nothing was overwritten")
+}
+
+func TestOfManySavesOnOneBaseOneIsTaken(t *testing.T) {
+	s := open(t, t.TempDir())
+	p := create(t, s)
+	var wg sync.WaitGroup
+	results := make(chan error, 8)
+	for i := range 8 {
+		wg.Go(func() {
+			_, err := s.Save(context.Background(), p.ID, p.Revision, "x", "cushion", doc(fmt.Sprint(i)), "")
+			results <- err
+		})
+	}
+	wg.Wait()
+	close(results)
+	taken := 0
+	for err := range results {
+		var conflict *store.ConflictError
+		if err == nil {
+			taken++
+		} else {
+			assert.ErrorAs(t, err, &conflict)
+		}
+	}
+	assert.Equal(t, 1, taken)
+}
+
+func TestHistoryAndRestore(t *testing.T) {
+	s := open(t, t.TempDir())
+	p := save(t, s, save(t, s, create(t, s), "Two"), "Three")
+	p, err := s.Restore(t.Context(), p.ID, p.Revision, 1)
+	require.NoError(t, err)
+	assert.Equal(t, doc("One"), p.Doc)
+	assert.Equal(t, doc("Three"), step(t, s, p, store.Undo).Doc, "a restore can be undone")
+	entries, err := s.History(t.Context(), p.ID)
+	require.NoError(t, err)
+	require.Len(t, entries, 5)
+	assert.Equal(t, store.Entry{Revision: 1, Label: "begun", Made: entries[4].Made}, entries[4])
+	assert.Equal(t, "to Three", entries[2].Label)
+	_, err = s.Restore(t.Context(), p.ID, 5, 99)
+	assert.ErrorIs(t, err, store.ErrNotFound)
+}
+
+func TestTheShelfIsInOrderOfChange(t *testing.T) {
+	s := open(t, t.TempDir())
+	first := create(t, s)
+	second, err := s.Create(t.Context(), "Second", "cushion", doc("Second"))
+	require.NoError(t, err)
+	save(t, s, first, "First again")
+	plans, err := s.Plans(t.Context())
+	require.NoError(t, err)
+	require.Len(t, plans, 2)
+	assert.Equal(t, []string{first.ID, second.ID}, []string{plans[0].ID, plans[1].ID})
+
+	require.NoError(t, s.PutAway(t.Context(), first.ID, true))
+	plans, err = s.Plans(t.Context())
+	require.NoError(t, err)
+	assert.Len(t, plans, 1)
+	require.NoError(t, s.PutAway(t.Context(), first.ID, false))
+	assert.ErrorIs(t, s.PutAway(t.Context(), "nothing", true), store.ErrNotFound)
+	_, err = s.Plan(t.Context(), "nothing")
+	assert.ErrorIs(t, err, store.ErrNotFound)
+}
+
+func TestCupboard(t *testing.T) {
+	s := open(t, t.TempDir())
+	c, err := s.AddCloth(t.Context(), "ink leaf", `{"a":1}`)
+	require.NoError(t, err)
+	_, err = s.AddCloth(t.Context(), "Ink Leaf", `{}`)
+	assert.ErrorIs(t, err, store.ErrTaken)
+	c2, err := s.SaveCloth(t.Context(), c.ID, c.Revision, "ink leaf", `{"a":2}`)
+	require.NoError(t, err)
+	assert.Equal(t, 2, c2.Revision)
+	_, err = s.SaveCloth(t.Context(), c.ID, c.Revision, "ink leaf", `{"a":3}`)
+	assert.ErrorIs(t, err, store.ErrStale)
+	_, err = s.SaveCloth(t.Context(), 99, 1, "x", `{}`)
+	assert.ErrorIs(t, err, store.ErrNotFound)
+	gone, err := s.RemoveCloth(t.Context(), c.ID)
+	require.NoError(t, err)
+	assert.Equal(t, `{"a":2}`, gone.Doc, "what was removed can be put back")
+	_, err = s.RemoveCloth(t.Context(), c.ID)
+	assert.ErrorIs(t, err, store.ErrNotFound)
+}
+
+func TestHabits(t *testing.T) {
+	s := open(t, t.TempDir())
+	text, revision, err := s.Habits(t.Context())
+	require.NoError(t, err)
+	assert.Equal(t, "{}", text)
+	assert.Zero(t, revision)
+	revision, err = s.SaveHabits(t.Context(), 0, `{"n":1}`)
+	require.NoError(t, err)
+	_, err = s.SaveHabits(t.Context(), 0, `{"n":2}`)
+	assert.ErrorIs(t, err, store.ErrStale)
+	revision, err = s.SaveHabits(t.Context(), revision, `{"n":3}`)
+	require.NoError(t, err)
+	assert.Equal(t, 2, revision)
+	_, err = s.SaveHabits(t.Context(), 1, `{"n":4}`)
+	assert.ErrorIs(t, err, store.ErrStale)
+	text, _, err = s.Habits(t.Context())
+	require.NoError(t, err)
+	assert.Equal(t, `{"n":3}`, text)
+}
+
+func TestLogKeepsThePlanAsItWasFinished(t *testing.T) {
+	s := open(t, t.TempDir())
+	p := create(t, s)
+	_, err := s.Finish(t.Context(), p.ID, 9, store.LogEntry{})
+	var conflict *store.ConflictError
+	require.ErrorAs(t, err, &conflict)
+	e, err := s.Finish(t.Context(), p.ID, p.Revision, store.LogEntry{Minutes: 90, Notes: "n", Next: "x"})
+	require.NoError(t, err)
+	save(t, s, p, "Changed since")
+	got, err := s.LogEntry(t.Context(), e.ID)
+	require.NoError(t, err)
+	assert.Equal(t, doc("One"), got.Doc)
+	got, err = s.SaveLogEntry(t.Context(), e.ID, got.Revision, 95, "m", "y")
+	require.NoError(t, err)
+	assert.Equal(t, 95, got.Minutes)
+	_, err = s.SaveLogEntry(t.Context(), e.ID, 1, 1, "", "")
+	assert.ErrorIs(t, err, store.ErrStale)
+	require.NoError(t, s.RemoveLogEntry(t.Context(), e.ID))
+	assert.ErrorIs(t, s.RemoveLogEntry(t.Context(), e.ID), store.ErrNotFound)
+	list, err := s.Log(t.Context())
+	require.NoError(t, err)
+	assert.Empty(t, list)
+}
+
+func TestBackupWhileInUse(t *testing.T) {
+	s := open(t, t.TempDir())
+	p := create(t, s)
+	dir := t.TempDir()
+	require.NoError(t, s.Backup(t.Context(), filepath.Join(dir, store.FileName)))
+	save(t, s, p, "After")
+	copied, err := open(t, dir).Plan(t.Context(), p.ID)
+	require.NoError(t, err)
+	assert.Equal(t, "One", copied.Title)
+	assert.Error(t, s.Backup(t.Context(), filepath.Join(dir, store.FileName)), "never over a file that is there")
+}
+
+func TestADirectoryThatCannotBeUsedIsNamed(t *testing.T) {
+	file := filepath.Join(t.TempDir(), "file")
+	require.NoError(t, os.WriteFile(file, nil, 0o600))
+	_, err := store.Open(t.Context(), file, ticking())
+	assert.ErrorContains(t, err, "open")
+}

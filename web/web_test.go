@@ -1,0 +1,344 @@
+package web_test
+
+import (
+	"context"
+	"encoding/json"
+	"fmt"
+	"io"
+	"log/slog"
+	"net/http"
+	"net/http/httptest"
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"umschlag/core/reckon"
+	"umschlag/demo"
+	"umschlag/store"
+	"umschlag/web"
+)
+
+// app is a server with the demo data.
+func app(t *testing.T, change ...func(*web.Config)) http.Handler {
+	t.Helper()
+	s, err := store.Open(t.Context(), t.TempDir(), time.Now)
+	require.NoError(t, err)
+	t.Cleanup(func() { _ = s.Close() })
+	require.NoError(t, demo.Fill(t.Context(), s))
+	cfg := web.Config{Store: s, Log: slog.New(slog.NewTextHandler(io.Discard, nil))}
+	for _, c := range change {
+		c(&cfg)
+	}
+	return web.New(cfg)
+}
+
+// call asks the app and reads the JSON answer into out.
+func call(t *testing.T, h http.Handler, method, path string, body, out any) *httptest.ResponseRecorder {
+	t.Helper()
+	var in io.Reader
+	switch b := body.(type) {
+	case nil:
+	case string:
+		in = strings.NewReader(b)
+	default:
+		data, err := json.Marshal(b)
+		require.NoError(t, err)
+		in = strings.NewReader(string(data))
+	}
+	r := httptest.NewRequestWithContext(t.Context(), method, "http://localhost"+path, in)
+	r.Header.Set("Content-Type", "application/json")
+	w := httptest.NewRecorder()
+	h.ServeHTTP(w, r)
+	if out != nil {
+		require.NoError(t, json.Unmarshal(w.Body.Bytes(), out), w.Body.String())
+	}
+	return w
+}
+
+func refused(t *testing.T, h http.Handler, method, path string, body any, status int) web.Refusal {
+	t.Helper()
+	var p web.Refusal
+	w := call(t, h, method, path, body, &p)
+	assert.Equal(t, status, w.Code, w.Body.String())
+	assert.Equal(t, "application/problem+json", w.Header().Get("Content-Type"))
+	assert.Equal(t, status, p.Status)
+	assert.NotEmpty(t, p.Detail, "says what to do instead")
+	return p
+}
+
+const reading = "/api/v1/plans/reading-corner-cushion"
+
+func TestReckonAnswersThePlanFile(t *testing.T) {
+	h := app(t)
+	plans, err := demo.Plans()
+	require.NoError(t, err)
+	var r reckon.Reckoning
+	w := call(t, h, "POST", "/api/v1/reckon", string(plans["reading-corner-cushion"]), &r)
+	assert.Equal(t, http.StatusOK, w.Code)
+	assert.Equal(t, reckon.Format, r.Format)
+	assert.NotNil(t, r.Settled)
+	assert.Equal(t, "cloth-short", r.Findings[0].Code, "the cupboard counts")
+
+	bad := strings.Replace(string(plans["reading-corner-cushion"]), `"overlap": "5"`, `"overlap": "25"`, 1)
+	w = call(t, h, "POST", "/api/v1/reckon", bad, &r)
+	assert.Equal(t, http.StatusOK, w.Code, "a stop is an answer")
+	assert.Equal(t, "overlap-too-large", r.Findings[0].Code)
+}
+
+func TestBadInputIsNamed(t *testing.T) {
+	h := app(t)
+	p := refused(t, h, "POST", "/api/v1/reckon", `{"format": "umschlag/plan/1", "titel": 1}`, 400)
+	assert.Equal(t, "/titel", p.Errors[0].Path)
+	refused(t, h, "POST", "/api/v1/reckon", "{", 400)
+	refused(t, h, "POST", "/api/v1/reckon", strings.Repeat(" ", 50<<20), 413)
+	refused(t, h, "POST", "/api/v1/plans", strings.Repeat(" ", 50<<20), 413)
+	refused(t, h, "POST", "/api/v1/plans", "", 400)
+	refused(t, h, "POST", "/api/v1/plans", `{"plan": {}, "x": 1}`, 400)
+	refused(t, h, "POST", "/api/v1/plans", `{"plan": {}}`, 400)
+	refused(t, h, "GET", "/api/v1/plans/nothing", nil, 404)
+	refused(t, h, "GET", "/api/v1/nothing", nil, 404)
+	refused(t, h, "DELETE", "/api/v1/plans/nothing", nil, 404)
+	refused(t, h, "PUT", "/api/v1/cloths/x", `{}`, 404)
+	refused(t, h, "POST", "/api/v1/convert", `{"plan": {"format": "umschlag/plan/1"}, "units": "in"}`, 400)
+	refused(t, h, "POST", reading+"/undo", `{"base": 1}`, 409)
+}
+
+func open(t *testing.T, h http.Handler) (view web.PlanView, doc map[string]any) {
+	t.Helper()
+	call(t, h, "GET", reading, nil, &view)
+	require.NoError(t, json.Unmarshal(view.Plan, &doc))
+	return view, doc
+}
+
+func TestSavingUndoingAndRestoring(t *testing.T) {
+	h := app(t)
+	view, doc := open(t, h)
+	doc["back"] = map[string]any{"kind": "envelope", "overlap": "6"}
+	var after web.PlanView
+	w := call(t, h, "PUT", reading, map[string]any{"base": view.Revision, "plan": doc, "label": "overlap: 6"}, &after)
+	require.Equal(t, http.StatusOK, w.Code, w.Body.String())
+	assert.Equal(t, 2, after.Revision)
+	assert.Equal(t, "6″", after.Reckoning.Back.Overlap.Text)
+	call(t, h, "POST", reading+"/undo", map[string]any{"base": 2}, &after)
+	assert.Equal(t, "5″", after.Reckoning.Back.Overlap.Text)
+	call(t, h, "POST", reading+"/redo", map[string]any{"base": 3}, &after)
+	assert.Equal(t, "6″", after.Reckoning.Back.Overlap.Text)
+	call(t, h, "POST", reading+"/restore", map[string]any{"base": 4, "revision": 1}, &after)
+	assert.Equal(t, "5″", after.Reckoning.Back.Overlap.Text)
+	var history []web.HistoryEntry
+	call(t, h, "GET", reading+"/history", nil, &history)
+	require.Len(t, history, 5)
+	assert.Equal(t, "overlap: 6", history[3].Label)
+}
+
+func TestAStaleSaveGetsBothVersions(t *testing.T) {
+	h := app(t)
+	view, doc := open(t, h)
+	doc["title"] = "Theirs"
+	call(t, h, "PUT", reading, map[string]any{"base": view.Revision, "plan": doc, "label": ""}, nil)
+	doc["title"] = "Mine"
+	p := refused(t, h, "PUT", reading, map[string]any{"base": view.Revision, "plan": doc, "label": ""}, 409)
+	require.NotNil(t, p.Current)
+	assert.Contains(t, string(p.Current.Plan), "Theirs")
+	assert.Contains(t, string(p.Yours), "Mine")
+	p = refused(t, h, "POST", reading+"/finish", map[string]any{"base": view.Revision, "minutes": 1, "notes": "", "next": ""}, 409)
+	assert.NotNil(t, p.Current)
+}
+
+func TestAnUnreadablePlanIsNotSaved(t *testing.T) {
+	h := app(t)
+	view, doc := open(t, h)
+	doc["copies"] = "twelve"
+	p := refused(t, h, "PUT", reading, map[string]any{"base": view.Revision, "plan": doc, "label": ""}, 400)
+	assert.Equal(t, "/copies", p.Errors[0].Path)
+	again, _ := open(t, h)
+	assert.Equal(t, view.Revision, again.Revision)
+}
+
+func TestTheShelfSaysWhereEachPlanStands(t *testing.T) {
+	h := app(t)
+	var shelf []web.ShelfItem
+	call(t, h, "GET", "/api/v1/plans", nil, &shelf)
+	require.Len(t, shelf, 3)
+	assert.Equal(t, "Reading-corner cushion", shelf[0].Title)
+	assert.Equal(t, "Measure the pad", shelf[0].Next)
+	assert.Equal(t, "Cut the back", shelf[1].Next)
+	assert.Equal(t, "back", shelf[1].Stage)
+	assert.True(t, shelf[2].Finished)
+	assert.Empty(t, shelf[2].Next)
+	assert.NotEmpty(t, shelf[0].Swatches["A"].Motif)
+
+	assert.Equal(t, 204, call(t, h, "DELETE", reading, nil, nil).Code)
+	call(t, h, "GET", "/api/v1/plans", nil, &shelf)
+	assert.Len(t, shelf, 2)
+	assert.Equal(t, 204, call(t, h, "POST", reading+"/bring-back", "{}", nil).Code)
+	call(t, h, "GET", "/api/v1/plans", nil, &shelf)
+	assert.Len(t, shelf, 3)
+}
+
+func TestAnotherUnitChangesNoLength(t *testing.T) {
+	h := app(t)
+	view, doc := open(t, h)
+	var metric map[string]any
+	call(t, h, "POST", "/api/v1/convert", map[string]any{"plan": doc, "units": "cm"}, &metric)
+	assert.Equal(t, "50.8", metric["object"].(map[string]any)["width"])
+	var r reckon.Reckoning
+	call(t, h, "POST", "/api/v1/reckon", metric, &r)
+	for i, c := range r.Cuts {
+		assert.Equal(t, view.Reckoning.Cuts[i].Width.NM, c.Width.NM, c.ID)
+	}
+	refused(t, h, "POST", "/api/v1/convert", map[string]any{"plan": doc, "units": "ells"}, 400)
+}
+
+func TestTheCupboard(t *testing.T) {
+	h := app(t)
+	var cloths []web.ClothView
+	call(t, h, "GET", "/api/v1/cloths", nil, &cloths)
+	byName := map[string]web.ClothView{}
+	for _, c := range cloths {
+		byName[c.Name] = c
+	}
+	stripe := byName["madder stripe"]
+	assert.Equal(t, "½ yd", stripe.HaveText)
+	assert.Equal(t, "1⅝″", stripe.Short.Text)
+	assert.Equal(t, []string{"Reading-corner cushion"}, stripe.Plans)
+	assert.Empty(t, byName["slate"].Plans, "what is cut already is wanted no more")
+
+	path := fmt.Sprintf("/api/v1/cloths/%d", stripe.ID)
+	more := map[string]any{"base": stripe.Revision, "cloth": map[string]any{"name": "madder stripe", "width": "44", "have": "1 yd"}}
+	require.Equal(t, 200, call(t, h, "PUT", path, more, nil).Code)
+	refused(t, h, "PUT", path, more, 409)
+	view, _ := open(t, h)
+	assert.Empty(t, view.Reckoning.Findings, "and now there is enough")
+	p := refused(t, h, "POST", "/api/v1/cloths", `{"cloth": {"name": "x", "have": "-1"}}`, 400)
+	assert.Equal(t, "/have", p.Errors[0].Path)
+	p = refused(t, h, "POST", "/api/v1/cloths", `{"cloth": {"name": " "}}`, 400)
+	assert.Equal(t, "/name", p.Errors[0].Path)
+	refused(t, h, "POST", "/api/v1/cloths", `{"cloth": {"name": "calico"}}`, 409)
+	assert.Equal(t, 201, call(t, h, "POST", "/api/v1/cloths", `{"cloth": {"name": "new"}}`, nil).Code)
+	assert.Equal(t, 204, call(t, h, "DELETE", path, nil, nil).Code)
+	refused(t, h, "DELETE", path, nil, 404)
+}
+
+func TestHabits(t *testing.T) {
+	h := app(t)
+	var v web.HabitsView
+	call(t, h, "GET", "/api/v1/habits", nil, &v)
+	assert.Equal(t, "-1 in", v.Chosen["ease"])
+	w := call(t, h, "PUT", "/api/v1/habits", map[string]any{"base": v.Revision, "units": "cm", "habits": map[string]any{"seam": "1/2 in"}}, &v)
+	require.Equal(t, 200, w.Code, w.Body.String())
+	assert.Equal(t, "1/2 in", v.Chosen["seam"])
+	assert.JSONEq(t, `"1.27"`, string(habit(t, v, "seam")))
+	refused(t, h, "PUT", "/api/v1/habits", map[string]any{"base": 1, "units": "in", "habits": map[string]any{}}, 409)
+	p := refused(t, h, "PUT", "/api/v1/habits", map[string]any{"base": v.Revision, "units": "in", "habits": map[string]any{"seam": "9"}}, 400)
+	assert.Equal(t, "/habits/seam", p.Errors[0].Path)
+}
+
+func habit(t *testing.T, v web.HabitsView, key string) json.RawMessage {
+	t.Helper()
+	var all map[string]json.RawMessage
+	require.NoError(t, json.Unmarshal(v.Habits, &all))
+	return all[key]
+}
+
+func TestTheLogSetsMeasuredBesidePlanned(t *testing.T) {
+	h := app(t)
+	var log []web.LogView
+	call(t, h, "GET", "/api/v1/log", nil, &log)
+	require.Len(t, log, 1)
+	require.Len(t, log[0].Gates, 2)
+	assert.Equal(t, "0″", log[0].Gates[0].Off.Width.Text)
+	assert.Equal(t, "−¹⁄₁₆″", log[0].Gates[1].Off.Height.Text)
+
+	var entry web.LogView
+	w := call(t, h, "POST", reading+"/finish", map[string]any{"base": 1, "minutes": 240, "notes": "n", "next": "x"}, &entry)
+	require.Equal(t, 201, w.Code, w.Body.String())
+	assert.Nil(t, entry.Gates[0].Measured)
+	path := fmt.Sprintf("/api/v1/log/%d", entry.ID)
+	call(t, h, "PUT", path, map[string]any{"base": 1, "minutes": 250, "notes": "m", "next": ""}, &entry)
+	assert.Equal(t, 250, entry.Minutes)
+	refused(t, h, "PUT", path, map[string]any{"base": 1, "minutes": 1, "notes": "", "next": ""}, 409)
+	assert.Equal(t, 204, call(t, h, "DELETE", path, nil, nil).Code)
+}
+
+func TestSafeByDefault(t *testing.T) {
+	h := app(t)
+	send := func(method, host string, header map[string]string) *httptest.ResponseRecorder {
+		r := httptest.NewRequestWithContext(t.Context(), method, "http://"+host+"/api/v1/plans", strings.NewReader("{}"))
+		for k, v := range header {
+			r.Header.Set(k, v)
+		}
+		w := httptest.NewRecorder()
+		h.ServeHTTP(w, r)
+		return w
+	}
+	assert.Equal(t, 200, send("GET", "127.0.0.1:8437", nil).Code)
+	assert.Equal(t, 200, send("GET", "[::1]:8437", nil).Code)
+	assert.Equal(t, 421, send("GET", "evil.example", nil).Code, "another name for this machine")
+	assert.Equal(t, 403, send("POST", "localhost", map[string]string{"Origin": "http://evil.example"}).Code)
+	assert.Equal(t, 403, send("POST", "localhost", map[string]string{"Sec-Fetch-Site": "cross-site"}).Code)
+	assert.Equal(t, 400, send("POST", "localhost", map[string]string{"Sec-Fetch-Site": "same-origin"}).Code)
+	csp := send("GET", "localhost", nil).Header().Get("Content-Security-Policy")
+	assert.Contains(t, csp, "default-src 'none'")
+	assert.NotContains(t, csp, "unsafe")
+	assert.NotContains(t, csp, "http:")
+}
+
+func TestTheAccessKey(t *testing.T) {
+	h := app(t, func(c *web.Config) { c.AccessKey, c.Hosts = "correct horse", []string{"table.example"} })
+	ask := func(path, password string) int {
+		r := httptest.NewRequestWithContext(t.Context(), "GET", "http://table.example"+path, nil)
+		if password != "" {
+			r.SetBasicAuth("maker", password)
+		}
+		w := httptest.NewRecorder()
+		h.ServeHTTP(w, r)
+		return w.Code
+	}
+	assert.Equal(t, 401, ask("/api/v1/plans", ""))
+	assert.Equal(t, 401, ask("/api/v1/plans", "wrong"))
+	assert.Equal(t, 200, ask("/api/v1/plans", "correct horse"))
+	assert.Equal(t, 200, ask("/healthz", ""))
+}
+
+func TestListeningBeyondThisMachineNeedsAKey(t *testing.T) {
+	_, err := web.Listen(t.Context(), "0.0.0.0:0", "")
+	require.ErrorContains(t, err, "access key")
+	for address, key := range map[string]string{"127.0.0.1:0": "", "0.0.0.0:0": "a key long enough"} {
+		l, err := web.Listen(t.Context(), address, key)
+		require.NoError(t, err)
+		require.NoError(t, l.Close())
+	}
+	_, err = web.Listen(t.Context(), "nowhere", "")
+	assert.Error(t, err)
+}
+
+func TestServingStopsWhenTold(t *testing.T) {
+	l, err := web.Listen(t.Context(), "127.0.0.1:0", "")
+	require.NoError(t, err)
+	ctx, stop := context.WithCancel(t.Context())
+	done := make(chan error, 1)
+	go func() { done <- web.Serve(ctx, l, app(t)) }()
+	req, err := http.NewRequestWithContext(t.Context(), "GET", "http://"+l.Addr().String()+"/healthz", nil)
+	require.NoError(t, err)
+	res, err := http.DefaultClient.Do(req)
+	require.NoError(t, err)
+	require.NoError(t, res.Body.Close())
+	assert.Equal(t, 200, res.StatusCode)
+	stop()
+	assert.NoError(t, <-done)
+}
+
+func TestPlacesWithoutTheBuiltInterfaceSayHowToBuildIt(t *testing.T) {
+	w := call(t, app(t), "GET", "/plans/x", nil, nil)
+	if w.Code == http.StatusServiceUnavailable {
+		assert.Contains(t, w.Body.String(), "make build")
+		return
+	}
+	assert.Equal(t, 200, w.Code)
+	assert.NotContains(t, w.Body.String(), "__NONCE__")
+	assert.Equal(t, 404, call(t, app(t), "GET", "/assets/nothing.js", nil, nil).Code)
+}
