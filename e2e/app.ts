@@ -89,10 +89,10 @@ export async function put(page: Page, label: string, text: string) {
   await field.click();
   await field.fill(text);
   await field.press("Enter");
+  await expect(page.locator(".typing").filter({ has: field })).toHaveCount(0); // kept
 }
 
 /** The plan is on the disk. */
 export async function saved(page: Page) {
   await expect(page.getByRole("status").first()).toHaveText(/^saved/);
 }
-

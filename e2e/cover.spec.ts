@@ -3,13 +3,14 @@ import { accessible, expect, put, saved, stored, test } from "./app";
 const cut = (text: string) => ({ name: new RegExp(text) });
 
 test("a pad becomes a cut, sewn and logged cover, by pointer", async ({ page, workshop }) => {
+  test.slow(); // a whole cover
   await page.goto(workshop.url);
   await expect(page.getByText("The shelf is empty.")).toBeVisible();
   await page.goto(`${workshop.url}/cloth`);
   for (const [name, have] of [
     ["ink leaf", "1 yd"],
     ["chalk dot", "1 yd"],
-    ["madder stripe", "1/4 yd"],
+    ["madder stripe", "1/8 yd"],
   ] as const) {
     await page.getByRole("button", { name: "Put a cloth in" }).click();
     await page.getByRole("textbox", { name: "Name" }).fill(name);
@@ -126,8 +127,10 @@ test("a pad becomes a cut, sewn and logged cover, by pointer", async ({ page, wo
 });
 
 test("a pad becomes a planned, cut and measured cover, by keyboard alone", async ({ page, workshop }) => {
+  test.slow(); // a whole cover, value by value
   await page.goto(workshop.url);
-  const on = (name: string) => page.locator(":focus").and(page.getByLabel(name, { exact: true }).or(page.getByRole("button", { name, exact: true })));
+  const on = (name: string) =>
+    page.locator(":focus").and(page.getByLabel(name, { exact: true }).or(page.getByRole("button", { name, exact: true })));
   /** Tabs on until the control of that name has the focus. */
   const tabTo = async (name: string) => {
     for (let i = 0; i < 80; i++) {

@@ -1,6 +1,14 @@
 import { accessible, expect, put, saved, test } from "./app";
 
-const places = ["/", "/plans/reading-corner-cushion", "/plans/reading-corner-cushion/cut", "/plans/story-hour-patchwork-cushion/sew", "/cloth", "/log", "/habits"];
+const places = [
+  "/",
+  "/plans/reading-corner-cushion",
+  "/plans/reading-corner-cushion/cut",
+  "/plans/story-hour-patchwork-cushion/sew",
+  "/cloth",
+  "/log",
+  "/habits",
+];
 
 for (const colorScheme of ["light", "dark"] as const) {
   for (const path of places) {
@@ -44,7 +52,10 @@ test("a term of the sum lights up its stretch of the sheet", async ({ page, demo
   await expect(page.locator(".band")).toHaveCount(0);
   await sum.getByText("border 1").first().hover();
   await expect(page.locator(".band")).toHaveCount(1);
-  await page.getByRole("group", { name: "Sizes of the front" }).getByRole("button", { name: /finished/ }).click();
+  await page
+    .getByRole("group", { name: "Sizes of the front" })
+    .getByRole("button", { name: /finished/ })
+    .click();
   await expect(page.getByRole("list", { name: /The sum of Front, across, finished/ })).toContainText("4 × 4″ patch");
   await page.getByRole("button", { name: "up", exact: true }).click();
   await expect(page.getByRole("list", { name: /The sum of Front, up, finished/ })).toBeVisible();
@@ -81,6 +92,7 @@ test("without a border the loss goes into the patches or into the cover", async 
   await expect(page.getByRole("note").filter({ hasText: "patches are cut 55/8″ across" })).toBeVisible();
   await page.getByRole("combobox", { name: "What takes the loss" }).selectOption("accept");
   await expect(page.getByRole("note").filter({ hasText: "smaller" }).first()).toBeVisible();
+  await page.getByRole("combobox", { name: "What takes the loss" }).selectOption("patch");
   await page.getByRole("combobox", { name: "Where the take-up comes from" }).selectOption("given");
   await put(page, "Take-up across", "2");
   await expect(page.getByRole("list", { name: /The sum of Front, across, before quilting/ })).toContainText("quilting takes 2.00 %");
@@ -127,7 +139,7 @@ test("history brings an older version back", async ({ page, demo }) => {
   await saved(page);
   await page.getByRole("button", { name: "History" }).click();
   await page.getByRole("button", { name: "Bring back revision 1" }).click();
-  await page.keyboard.press("Escape");
+  await expect(page.getByRole("dialog")).toHaveCount(0);
   await expect(page.getByRole("textbox", { name: "Overlap of the back" })).toHaveValue("5");
 });
 

@@ -1,3 +1,6 @@
+import { mkdtempSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
 import { expect, put, saved, stored, test } from "./app";
 
 const id = "reading-corner-cushion";
@@ -23,8 +26,7 @@ for (const [label, text, says] of [
 
     // Another value can be changed meanwhile.
     await put(page, "Loft of one batting", "4 mm");
-    await saved(page);
-    expect((await stored(demo, id)).plan.pieces.front.layers.batting.loft).toBe("4 mm");
+    await expect.poll(async () => (await stored(demo, id)).plan.pieces.front.layers.batting.loft).toBe("4 mm");
     await expect(field).toHaveValue(text);
     await field.press("Escape");
     await expect(page.getByRole("alert")).toHaveCount(0);
@@ -69,7 +71,9 @@ for (const [what, content, says] of [
 ] as const) {
   test(`${what} is refused by name and the shelf stays as it is`, async ({ page, demo }) => {
     await page.goto(demo.url);
-    await page.getByLabel("Open a plan file").setInputFiles({ name: "plan.json", mimeType: "application/json", buffer: Buffer.from(content) });
+    const file = join(mkdtempSync(join(tmpdir(), "umschlag-e2e-")), "plan.json");
+    writeFileSync(file, content);
+    await page.getByLabel("A plan file").setInputFiles(file);
     await expect(page.getByRole("alert")).toContainText(says);
     await expect(page.getByRole("heading", { level: 2 })).toHaveCount(3);
   });
@@ -77,7 +81,9 @@ for (const [what, content, says] of [
 
 test("a plan file is opened, and saved as it was", async ({ page, demo }) => {
   await page.goto(demo.url);
-  await page.getByLabel("Open a plan file").setInputFiles({ name: "plan.json", mimeType: "application/json", buffer: Buffer.from(`{${head}}}`) });
+  await page
+    .getByLabel("A plan file")
+    .setInputFiles({ name: "plan.json", mimeType: "application/json", buffer: Buffer.from(`{${head}}}`) });
   await expect(page.getByRole("textbox", { name: "Title of the plan" })).toHaveValue("From a file");
   const waiting = page.waitForEvent("download");
   await page.getByRole("button", { name: "Plan file" }).click();

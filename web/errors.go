@@ -15,6 +15,9 @@ import (
 
 // fail answers an error as problem+json. What went wrong inside stays inside.
 func (s *server) fail(c *echo.Context, err error) {
+	if c.Request().Context().Err() != nil {
+		return // nobody waits for the answer any more: more was typed, or the page is closed
+	}
 	p := s.problem(err)
 	if p.Status >= http.StatusInternalServerError {
 		s.log.Error("request failed", "method", c.Request().Method, "path", c.Request().URL.Path, "error", err)

@@ -2,6 +2,7 @@ package front
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
 	"umschlag/core/finding"
@@ -37,15 +38,11 @@ func grid(o Order) (Face, finding.List) {
 		trimmed: o.Trimmed.Height.Total(), top: o.Top.Height.Total(), take: o.TakeUp, patch: o.Face.Patch.Height}
 	var found finding.List
 	o.solve(across, down)
-	for _, a := range []*axis{across, down} {
-		found = append(found, o.fill(a)...)
-	}
+	found = append(found, both(across, down, o.fill)...)
 	if found.Stopped() {
 		return Face{}, found
 	}
-	for _, a := range []*axis{across, down} {
-		found = append(found, o.cuts(a)...)
-	}
+	found = append(found, both(across, down, o.cuts)...)
 	f := Face{Columns: across.n, Rows: down.n, Rings: len(o.Face.Borders)}
 	f.Finished = sum.Size{Width: o.finished(across), Height: o.finished(down)}
 	cloths, like := arrange(o.Face, o.Path)
@@ -53,6 +50,20 @@ func grid(o Order) (Face, finding.List) {
 	o.patches(&f, across, down, cloths)
 	o.borders(&f, across, down)
 	return f, found
+}
+
+// both does a thing for both directions. What is found twice, since both are
+// alike or it is about the same decision, is said once.
+func both(across, down *axis, do func(*axis) finding.List) finding.List {
+	found := do(across)
+	alike := across.n == down.n && across.whole == down.whole && across.patch == down.patch
+	for _, f := range do(down) {
+		said := slices.ContainsFunc(found, func(g finding.Finding) bool { return g.Code == f.Code && (alike || g.About == f.About) })
+		if !said {
+			found = append(found, f)
+		}
+	}
+	return found
 }
 
 // solve finds the patch of a grid that is to be fitted: as large as the

@@ -2,8 +2,6 @@ package plan
 
 import (
 	"slices"
-
-	"umschlag/core/length"
 )
 
 // The closed sets of words a plan uses. Each type lists its words once, in
@@ -141,12 +139,3 @@ var pieceNames = map[CoverKind][]string{
 
 // PieceNames lists the pieces of a cover kind.
 func PieceNames(kind CoverKind) []string { return slices.Clone(pieceNames[kind]) }
-
-// unitNames gives the words of length.Unit, which knows no plan.
-func unitNames() []string {
-	var names []string
-	for _, u := range length.Units() {
-		names = append(names, string(u))
-	}
-	return names
-}

@@ -1,9 +1,9 @@
 import { useState } from "react";
 import { usePlan } from "../plan/context";
 import { T } from "../words/T";
-import { Back, Cloths, Cover, Edges, Measure } from "./sentences";
 import { Front } from "./Front";
 import { Layers } from "./Layers";
+import { Back, Cloths, Cover, Edges, Measure } from "./sentences";
 import { type StageName, stageOf, stages } from "./stages";
 import { Stage } from "./Thread";
 
@@ -24,7 +24,13 @@ export function Brief() {
         {stages.map((name) => {
           const Words = sentences[name];
           return (
-            <Stage key={name} name={name} now={now === name} enter={() => setNow(name)} findings={reckoning.findings.filter((f) => stageOf(f) === name)}>
+            <Stage
+              key={name}
+              name={name}
+              now={now === name}
+              enter={() => setNow(name)}
+              findings={reckoning.findings.filter((f) => stageOf(f) === name)}
+            >
               <Words />
             </Stage>
           );

@@ -6,7 +6,17 @@ export interface Option {
 }
 
 /** A choice set in a sentence: a real list that looks like its words. */
-export function Choice({ label, value, options, choose }: { label: string; value: string; options: Option[]; choose: (value: string) => void }) {
+export function Choice({
+  label,
+  value,
+  options,
+  choose,
+}: {
+  label: string;
+  value: string;
+  options: Option[];
+  choose: (value: string) => void;
+}) {
   const shown = options.find((o) => o.value === value)?.name ?? value;
   return (
     <span className="value choice">

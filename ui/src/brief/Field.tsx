@@ -69,7 +69,7 @@ export function Field({ label, text, shown, judge, keep, drop, wrong, numeric, p
   const open = focused || draft !== null;
   return (
     <span className="value-place">
-      <span className={`value${open ? " open" : ""}${error || wrong ? " wrong" : ""}`}>
+      <span className={`value${open ? " open" : ""}${draft !== null ? " typing" : ""}${error || wrong ? " wrong" : ""}`}>
         <span className="value-shown" aria-hidden="true">
           {open ? (draft ?? text) || " " : <T>{shown || "…"}</T>}
         </span>

@@ -37,7 +37,15 @@ export function Front() {
                   face,
                   next === "plain"
                     ? { kind: "plain", cloth: first }
-                    : { kind: "grid", columns: 4, rows: 4, patch: { fit: true }, cloths: [first, second], order: "alternate", borders: [{ width: "rest", cloth: first }] },
+                    : {
+                        kind: "grid",
+                        columns: 4,
+                        rows: 4,
+                        patch: { fit: true },
+                        cloths: [first, second],
+                        order: "alternate",
+                        borders: [{ width: "rest", cloth: first }],
+                      },
                 ),
               next === "plain" ? "a plain front" : "a grid of patches",
             )
@@ -86,7 +94,8 @@ function GridFront() {
   const orderName = Array.isArray(order) ? "rows" : String(order ?? "alternate");
   return (
     <>
-      , <Value path={`${face}/columns`} label="Patches across" kind="count" /> across and <Value path={`${face}/rows`} label="Patches down" kind="count" /> down, each{" "}
+      , <Value path={`${face}/columns`} label="Patches across" kind="count" /> across and{" "}
+      <Value path={`${face}/rows`} label="Patches down" kind="count" /> down, each{" "}
       <Choice
         label="Size of the patches"
         value={fit ? "fit" : "given"}
@@ -95,14 +104,18 @@ function GridFront() {
           { value: "fit", name: "as large as fits" },
         ]}
         choose={(next) =>
-          rework((plan) => put(plan, `${face}/patch`, next === "fit" ? { fit: true } : { width: patch?.amount.exact ?? "4" }), next === "fit" ? "patches that fit" : "patches of a size")
+          rework(
+            (plan) => put(plan, `${face}/patch`, next === "fit" ? { fit: true } : { width: patch?.amount.exact ?? "4" }),
+            next === "fit" ? "patches that fit" : "patches of a size",
+          )
         }
       />{" "}
       {fit ? (
         <strong>{patch ? <Len of={patch.amount} /> : "…"}</strong>
       ) : (
         <>
-          <Value path={`${face}/patch/width`} label="Finished width of a patch" /> by <Value path={`${face}/patch/height`} label="Finished height of a patch" />
+          <Value path={`${face}/patch/width`} label="Finished width of a patch" /> by{" "}
+          <Value path={`${face}/patch/height`} label="Finished height of a patch" />
         </>
       )}
       , in{" "}
@@ -138,7 +151,11 @@ function GridFront() {
       {orderName === "scrap" && (
         <>
           {" "}
-          <button type="button" className="word-button" onClick={() => edit(`${face}/seed`, Number(value(`${face}/seed`) ?? 0) + 1, "mixed again")}>
+          <button
+            type="button"
+            className="word-button"
+            onClick={() => edit(`${face}/seed`, Number(value(`${face}/seed`) ?? 0) + 1, "mixed again")}
+          >
             mix again
           </button>
         </>
@@ -158,7 +175,10 @@ function Borders() {
       type="button"
       className="word-button"
       onClick={() =>
-        rework((plan) => put(plan, `${face}/borders`, [...borders, { width: borders.length ? "1" : "rest", cloth: letters[0]?.value ?? "A" }]), "a border more")
+        rework(
+          (plan) => put(plan, `${face}/borders`, [...borders, { width: borders.length ? "1" : "rest", cloth: letters[0]?.value ?? "A" }]),
+          "a border more",
+        )
       }
     >
       {borders.length ? "Add another border" : "Add a border"}
@@ -190,7 +210,11 @@ function Borders() {
               choose={(next) =>
                 next === "none"
                   ? edit(`${face}/borders/${i}`, undefined, "a border less")
-                  : edit(`${face}/borders/${i}/width`, next === "rest" ? "rest" : (shown?.exact ?? "1"), next === "rest" ? "border takes the rest" : "border of a width")
+                  : edit(
+                      `${face}/borders/${i}/width`,
+                      next === "rest" ? "rest" : (shown?.exact ?? "1"),
+                      next === "rest" ? "border takes the rest" : "border of a width",
+                    )
               }
             />
             {rest ? (

@@ -41,7 +41,10 @@ export function Layers() {
 
   const choosePattern = (next: string) =>
     rework(
-      (plan) => put(plan, `${piece}/quilting`, { lines: patterns[next]?.angles.map((angle) => ({ pitch: lines[0]?.pitch ?? "1 in", angle })) ?? [] }),
+      (plan) =>
+        put(plan, `${piece}/quilting`, {
+          lines: patterns[next]?.angles.map((angle) => ({ pitch: lines[0]?.pitch ?? "1 in", angle })) ?? [],
+        }),
       patterns[next]?.name ?? "quilting",
     );
   const chooseBatting = (next: string) =>
@@ -88,8 +91,8 @@ export function Layers() {
         {lines.length > 0 && (
           <>
             {" "}
-            <Pitch lines={lines} /> apart, then trimmed from{" "}
-            <Value path={`${piece}/squaring`} label="Squaring margin each side" /> spare all round
+            <Pitch lines={lines} /> apart, then trimmed from <Value path={`${piece}/squaring`} label="Squaring margin each side" /> spare
+            all round
           </>
         )}
         .
@@ -103,7 +106,12 @@ function batted(plan: Plan, count: number, loft: unknown): Plan {
   if (count === 0) return put(plan, `${piece}/layers/batting`, undefined);
   const next = put(plan, `${piece}/layers/batting`, { count, loft: loft ?? "3 mm" });
   if (next.cloths?.batting) return next;
-  return put(next, "/cloths/batting", { name: "cotton batting", width: "90 in", usable: "90 in", swatch: { motif: "plain", ground: "#f6f1e4", ink: "#f6f1e4" } });
+  return put(next, "/cloths/batting", {
+    name: "cotton batting",
+    width: "90 in",
+    usable: "90 in",
+    swatch: { motif: "plain", ground: "#f6f1e4", ink: "#f6f1e4" },
+  });
 }
 
 /** One distance for all families: they are sewn alike. */
@@ -142,20 +150,29 @@ function TakeUp() {
         ]}
         choose={(next) =>
           rework(
-            (plan) => put(plan, `${piece}/take_up`, next === "estimate" ? { from: "estimate" } : { from: "given", across: round(front?.take_up[0]), along: round(front?.take_up[1]) }),
+            (plan) =>
+              put(
+                plan,
+                `${piece}/take_up`,
+                next === "estimate"
+                  ? { from: "estimate" }
+                  : { from: "given", across: round(front?.take_up[0]), along: round(front?.take_up[1]) },
+              ),
             next === "estimate" ? "take-up estimated" : "take-up given",
           )
         }
       />
       {from === "given" ? (
         <>
-          : <Value path={`${piece}/take_up/across`} label="Take-up across" kind="percent" /> across and <Value path={`${piece}/take_up/along`} label="Take-up up" kind="percent" /> up.
+          : <Value path={`${piece}/take_up/across`} label="Take-up across" kind="percent" /> across and{" "}
+          <Value path={`${piece}/take_up/along`} label="Take-up up" kind="percent" /> up.
         </>
       ) : (
         front && (
           <>
             {" "}
-            from geometry: <strong>{percent(front.take_up[0] ?? 0)}</strong> across, <strong>{percent(front.take_up[1] ?? 0)}</strong> up. A sewn test square is better.
+            from geometry: <strong>{percent(front.take_up[0] ?? 0)}</strong> across, <strong>{percent(front.take_up[1] ?? 0)}</strong> up. A
+            sewn test square is better.
           </>
         )
       )}
@@ -189,7 +206,8 @@ function Absorb() {
 
 function PitchOfAll({ count, text }: { count: number; text: string }) {
   const { session, rework, reckoning, value } = usePlan();
-  const all = (plan: Plan, next: string) => Array.from({ length: count }).reduce<Plan>((p, _, i) => put(p, `${piece}/quilting/lines/${i}/pitch`, next), plan);
+  const all = (plan: Plan, next: string) =>
+    Array.from({ length: count }).reduce<Plan>((p, _, i) => put(p, `${piece}/quilting/lines/${i}/pitch`, next), plan);
   const path = `${piece}/quilting/lines/0/pitch`;
   const settled = get(reckoning.settled, path);
   return (

@@ -38,7 +38,8 @@ export function Value({ path, label, kind = "length", shown }: Props) {
   const text = kept === undefined ? "0" : String(kept);
   const units = String(value("/units") ?? "in");
   const settled = get(reckoning.settled, path);
-  const dressedText = kind === "percent" ? `${text} %` : kind === "length" ? dressed(settled === undefined ? text : String(settled), units) : text;
+  const dressedText =
+    kind === "percent" ? `${text} %` : kind === "length" ? dressed(settled === undefined ? text : String(settled), units) : text;
   return (
     <Field
       label={label}

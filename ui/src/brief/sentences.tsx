@@ -11,7 +11,8 @@ export function Measure() {
   const { value } = usePlan();
   return (
     <p>
-      A cushion pad, <Value path="/object/width" label="Width of the pad" /> across by <Value path="/object/height" label="Height of the pad" /> up, filled with{" "}
+      A cushion pad, <Value path="/object/width" label="Width of the pad" /> across by{" "}
+      <Value path="/object/height" label="Height of the pad" /> up, filled with{" "}
       <PlanChoice
         path="/object/fill"
         label="Fill of the pad"
@@ -21,8 +22,7 @@ export function Measure() {
           { value: "foam", name: "foam" },
         ]}
       />
-      . It is made <Value path="/copies" label="How many are made" kind="count" />{" "}
-      {Number(value("/copies") ?? 1) === 1 ? "time" : "times"}.
+      . It is made <Value path="/copies" label="How many are made" kind="count" /> {Number(value("/copies") ?? 1) === 1 ? "time" : "times"}.
     </p>
   );
 }
@@ -33,7 +33,8 @@ export function Cover() {
   const front = reckoning.pieces.find((p) => p.name === "front");
   return (
     <p>
-      Against the pad it is eased <Value path="/cover/ease/width" label="Ease across" /> across and <Value path="/cover/ease/height" label="Ease up" /> up
+      Against the pad it is eased <Value path="/cover/ease/width" label="Ease across" /> across and{" "}
+      <Value path="/cover/ease/height" label="Ease up" /> up
       {front && (
         <>
           , so it finishes{" "}
@@ -42,7 +43,8 @@ export function Cover() {
           </strong>
         </>
       )}
-      . Seams are <Value path="/cover/seam" label="Seam allowance" />, corners square; washing will take <Value path="/cover/wash" label="Shrinkage planned for" kind="percent" />.
+      . Seams are <Value path="/cover/seam" label="Seam allowance" />, corners square; washing will take{" "}
+      <Value path="/cover/wash" label="Shrinkage planned for" kind="percent" />.
     </p>
   );
 }
@@ -90,7 +92,8 @@ export function Back() {
       />
       {given && (
         <>
-          , <Value path="/back/panels/0" label="Cut width of the left back piece" /> and <Value path="/back/panels/1" label="Cut width of the right back piece" />
+          , <Value path="/back/panels/0" label="Cut width of the left back piece" /> and{" "}
+          <Value path="/back/panels/1" label="Cut width of the right back piece" />
         </>
       )}
       ,{" "}
@@ -101,7 +104,9 @@ export function Back() {
           { value: "double", name: "hemmed" },
           { value: "none", name: "selvedges unhemmed" },
         ]}
-        choose={(next) => rework((plan) => put(plan, "/back/hem", next === "none" ? [] : ["1/2 in", "1/2 in"]), next === "none" ? "no hem" : "hemmed")}
+        choose={(next) =>
+          rework((plan) => put(plan, "/back/hem", next === "none" ? [] : ["1/2 in", "1/2 in"]), next === "none" ? "no hem" : "hemmed")
+        }
       />
       {hem.map((_, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: folds have no identity but their order
@@ -117,10 +122,12 @@ export function Back() {
         </>
       ) : (
         <>
-          overlapping <Value path="/back/overlap" label="Overlap of the back" shown={value("/back/overlap") === undefined ? "a quarter" : undefined} />
+          overlapping{" "}
+          <Value path="/back/overlap" label="Overlap of the back" shown={value("/back/overlap") === undefined ? "a quarter" : undefined} />
         </>
       )}
-      {reckoning.back && <span className="soft"> ({Math.round(reckoning.back.share)} % of the width)</span>}. {waits ? "Cut after the front is measured." : "The front is measured: it can be cut."}
+      {reckoning.back && <span className="soft"> ({Math.round(reckoning.back.share)} % of the width)</span>}.{" "}
+      {waits ? "Cut after the front is measured." : "The front is measured: it can be cut."}
     </p>
   );
 }
@@ -193,14 +200,20 @@ export function Cloths() {
               options={options.some((o) => o.value === name) ? options : [{ value: name, name }, ...options]}
               choose={(chosen) => from(letter, chosen)}
             />
-            , <Value path={`/cloths/${letter}/width`} label={`Width of ${name}`} /> wide, <PlanChoice path={`/cloths/${letter}/print`} label={`Print of ${name}`} options={prints} />
+            , <Value path={`/cloths/${letter}/width`} label={`Width of ${name}`} /> wide,{" "}
+            <PlanChoice path={`/cloths/${letter}/print`} label={`Print of ${name}`} options={prints} />
             {used.has(letter) ? "." : <span className="soft">, not used yet.</span>}
           </span>
         </p>
       ))}
       {options.length > 0 && (
         <p>
-          <Choice label="Take another cloth from the cupboard" value="" options={[{ value: "", name: "Take another cloth" }, ...options]} choose={(name) => name && from(next, name)} />
+          <Choice
+            label="Take another cloth from the cupboard"
+            value=""
+            options={[{ value: "", name: "Take another cloth" }, ...options]}
+            choose={(name) => name && from(next, name)}
+          />
         </p>
       )}
     </>

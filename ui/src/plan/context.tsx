@@ -2,8 +2,8 @@ import { useQueryClient } from "@tanstack/react-query";
 import { createContext, type ReactNode, useContext, useEffect, useState, useSyncExternalStore } from "react";
 import type { PlanView } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
-import { keys } from "../api/queries";
 import type { Plan } from "../api/plan.gen";
+import { keys } from "../api/queries";
 import { get, put } from "./path";
 import { Session, type State } from "./session";
 import { unsavedOf } from "./unsaved";
@@ -64,7 +64,7 @@ export function usePlan() {
     ...state,
     session,
     /** A decision: as written in the plan, or its default. */
-    value: (path: string) => get(state.plan, path) ?? get(state.reckoning.settled, path),
+    value: (path: string) => get(state.plan, path) ?? get(state.settled, path),
     /** Keeps the plan with a value changed. */
     edit: (path: string, value: unknown, label: string) => session.change(put(session.current().plan, path, value), label),
     /** Keeps the plan changed in several places at once. */

@@ -1,7 +1,7 @@
 import type { PlanView, Reckoning } from "../api/api.gen";
 import { ApiError, ask, Unreachable } from "../api/client";
 import type { Plan } from "../api/plan.gen";
-import { type Unsaved, keepUnsaved } from "./unsaved";
+import { keepUnsaved, type Unsaved } from "./unsaved";
 
 /** How the plan on screen stands to the one on the disk. */
 export type Saving = "saved" | "saving" | "waiting";
@@ -14,6 +14,8 @@ export interface State {
   plan: Plan;
   /** The reckoning of the plan, or of what is being typed. */
   reckoning: Reckoning;
+  /** The plan with its defaults, as it was last kept. */
+  settled: unknown;
   /** The last reckoning that could be cut: what is drawn while a stop stands. */
   drawn: Reckoning;
   canUndo: boolean;
@@ -137,7 +139,14 @@ export class Session {
       return;
     }
     keepUnsaved(this.state.id, null);
-    this.set({ revision: view.revision, canUndo: view.can_undo, canRedo: view.can_redo, saving: "saved", savedAt: new Date() });
+    this.set({
+      revision: view.revision,
+      canUndo: view.can_undo,
+      canRedo: view.can_redo,
+      saving: "saved",
+      savedAt: new Date(),
+      settled: view.reckoning.settled,
+    });
     this.show(view.reckoning);
   }
 
@@ -173,6 +182,7 @@ export class Session {
     this.pending = null;
     this.set({
       plan: view.plan as unknown as Plan,
+      settled: view.reckoning.settled,
       revision: view.revision,
       canUndo: view.can_undo,
       canRedo: view.can_redo,
@@ -227,6 +237,7 @@ function fresh(view: PlanView): State {
     revision: view.revision,
     plan: view.plan as unknown as Plan,
     reckoning: view.reckoning,
+    settled: view.reckoning.settled,
     drawn: view.reckoning,
     canUndo: view.can_undo,
     canRedo: view.can_redo,

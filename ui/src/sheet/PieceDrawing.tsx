@@ -62,7 +62,7 @@ export function PieceDrawing({ piece, swatches, selected, dimmed, band, select, 
       </defs>
       <g clipPath={`url(#${id}face)`}>
         {piece.cells.map((cell) => (
-          // biome-ignore lint/a11y/noStaticElementInteractions lint/a11y/useKeyWithClickEvents: the list of cuts beside the sheet selects by keyboard
+          // biome-ignore lint/a11y/noStaticElementInteractions: the list of cuts beside the sheet selects by keyboard
           <rect
             key={`${cell.cut} ${cell.x} ${cell.y}`}
             className={select ? "cell pick" : "cell"}
@@ -92,7 +92,14 @@ export function PieceDrawing({ piece, swatches, selected, dimmed, band, select, 
       {piece.cells
         .filter((cell) => selected?.has(cell.cut))
         .map((cell) => (
-          <rect key={`${cell.x} ${cell.y}`} className="chosen" x={mm(cell.x)} y={mm(cell.y)} width={mm(cell.width)} height={mm(cell.height)} />
+          <rect
+            key={`${cell.x} ${cell.y}`}
+            className="chosen"
+            x={mm(cell.x)}
+            y={mm(cell.y)}
+            width={mm(cell.width)}
+            height={mm(cell.height)}
+          />
         ))}
       {band && <rect className="band" {...band} />}
     </g>

@@ -74,7 +74,10 @@ function useExtent() {
 
 function spoken(reckoning: Reckoning): string {
   return `The pieces of ${reckoning.title} to scale. ${reckoning.pieces
-    .map((p) => `${p.title}: finished ${p.finished.width.text} by ${p.finished.height.text}, trimmed ${p.trimmed.width.text} by ${p.trimmed.height.text}.`)
+    .map(
+      (p) =>
+        `${p.title}: finished ${p.finished.width.text} by ${p.finished.height.text}, trimmed ${p.trimmed.width.text} by ${p.trimmed.height.text}.`,
+    )
     .join(" ")}`;
 }
 
@@ -86,7 +89,9 @@ function Dimension({ piece, y, text }: { piece: Piece; y: number; text: number }
   const middle = width / 2;
   return (
     <g className="dimension">
-      <path d={`M0 ${y - text * 0.4} v${text * 0.8} M0 ${y} H${middle - half} M${middle + half} ${y} H${width} M${width} ${y - text * 0.4} v${text * 0.8}`} />
+      <path
+        d={`M0 ${y - text * 0.4} v${text * 0.8} M0 ${y} H${middle - half} M${middle + half} ${y} H${width} M${width} ${y - text * 0.4} v${text * 0.8}`}
+      />
       <SvgText x={middle} y={y + text * 0.35} text={text} anchor="middle">
         {label}
       </SvgText>
@@ -95,11 +100,25 @@ function Dimension({ piece, y, text }: { piece: Piece; y: number; text: number }
 }
 
 /** Text in a drawing; HTML sets its fractions, which SVG text cannot. */
-export function SvgText({ x, y, text, anchor = "start", children }: { x: number; y: number; text: number; anchor?: "start" | "middle"; children: string }) {
+export function SvgText({
+  x,
+  y,
+  text,
+  anchor = "start",
+  children,
+}: {
+  x: number;
+  y: number;
+  text: number;
+  anchor?: "start" | "middle";
+  children: string;
+}) {
   const width = children.length * text;
   return (
     <foreignObject x={anchor === "middle" ? x - width / 2 : x} y={y - text * 1.1} width={width} height={text * 1.6} className="no-pointer">
-      <div style={{ fontSize: text, lineHeight: `${text * 1.4}px`, textAlign: anchor === "middle" ? "center" : "left", whiteSpace: "nowrap" }}>
+      <div
+        style={{ fontSize: text, lineHeight: `${text * 1.4}px`, textAlign: anchor === "middle" ? "center" : "left", whiteSpace: "nowrap" }}
+      >
         <T>{children}</T>
       </div>
     </foreignObject>

@@ -8,7 +8,17 @@ import type { HistoryEntry } from "../api/api.gen";
 import { ask } from "../api/client";
 
 /** Every version of the plan, each of which can be brought back. */
-export function History({ id, revision, restore, close }: { id: string; revision: number; restore: (revision: number) => void; close: () => void }) {
+export function History({
+  id,
+  revision,
+  restore,
+  close,
+}: {
+  id: string;
+  revision: number;
+  restore: (revision: number) => void;
+  close: () => void;
+}) {
   const entries = useQuery({ queryKey: ["history", id, revision], queryFn: () => ask<HistoryEntry[]>("GET", `/plans/${id}/history`) });
   return (
     <Dialog open onClose={close} fullWidth maxWidth="sm" aria-labelledby="history-title">

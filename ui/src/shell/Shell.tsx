@@ -9,6 +9,9 @@ import { History } from "./History";
 import { Shortcuts } from "./Shortcuts";
 import type { Scheme } from "./tokens";
 
+/** Where single letters are text, not shortcuts. */
+const writing = "input:not([type=checkbox]):not([type=radio]), textarea, select, [role=dialog]";
+
 interface Props {
   scheme: Scheme;
   setScheme: (scheme: Scheme) => void;
@@ -33,31 +36,32 @@ export function Shell({ scheme, setScheme, children }: Props) {
 
   useEffect(() => {
     const quiet = (action: () => void) => (event: KeyboardEvent) => {
-      const at = event.target as HTMLElement;
-      if (at.closest("input:not([type=checkbox]):not([type=radio]), textarea, select, [role=dialog]")) return;
+      if ((event.target as HTMLElement).closest(writing)) return;
       event.preventDefault();
       action();
     };
-    // In a field the browser's own undo goes first, as long as there is text to undo.
     const always = (action: () => void) => (event: KeyboardEvent) => {
-      const at = event.target as HTMLElement;
-      if (at.matches("textarea, .open input")) return;
       event.preventDefault();
       action();
     };
-    return tinykeys(window, {
-      "$mod+z": always(() => void session?.step("undo")),
-      "$mod+Shift+z": always(() => void session?.step("redo")),
-      "$mod+y": always(() => void session?.step("redo")),
-      "?": quiet(() => setHelp(true)),
-      "Shift+?": quiet(() => setHelp(true)),
-      "1": quiet(() => base && go(base)),
-      "2": quiet(() => base && go(`${base}/cut`)),
-      "3": quiet(() => base && go(`${base}/sew`)),
-      s: quiet(() => go("/")),
-      u: quiet(() => void switchUnits()),
-      h: quiet(() => session && setHistory(true)),
-    });
+    return tinykeys(
+      window,
+      {
+        "$mod+z": always(() => void session?.step("undo")),
+        "$mod+Shift+z": always(() => void session?.step("redo")),
+        "$mod+y": always(() => void session?.step("redo")),
+        "?": quiet(() => setHelp(true)),
+        "Shift+?": quiet(() => setHelp(true)),
+        "1": quiet(() => base && go(base)),
+        "2": quiet(() => base && go(`${base}/cut`)),
+        "3": quiet(() => base && go(`${base}/sew`)),
+        s: quiet(() => go("/")),
+        u: quiet(() => void switchUnits()),
+        h: quiet(() => session && setHistory(true)),
+      },
+      // Where text is being typed, the browser's own undo goes first.
+      { ignore: (event) => (event.target as HTMLElement).matches("textarea, .typing input, .open-text input") },
+    );
   });
 
   return (
@@ -90,10 +94,22 @@ export function Shell({ scheme, setScheme, children }: Props) {
           {open && (
             <>
               <SaveState saving={open.saving} at={open.savedAt} />
-              <button type="button" disabled={!open.canUndo} onClick={() => void session?.step("undo")} aria-label="Undo" title="Undo (Ctrl+Z)">
+              <button
+                type="button"
+                disabled={!open.canUndo}
+                onClick={() => void session?.step("undo")}
+                aria-label="Undo"
+                title="Undo (Ctrl+Z)"
+              >
                 ↶
               </button>
-              <button type="button" disabled={!open.canRedo} onClick={() => void session?.step("redo")} aria-label="Redo" title="Redo (Ctrl+Shift+Z)">
+              <button
+                type="button"
+                disabled={!open.canRedo}
+                onClick={() => void session?.step("redo")}
+                aria-label="Redo"
+                title="Redo (Ctrl+Shift+Z)"
+              >
                 ↷
               </button>
               <button type="button" onClick={() => setHistory(true)} title="History (H)">
@@ -103,7 +119,12 @@ export function Shell({ scheme, setScheme, children }: Props) {
               <ExportLink plan={open.plan} />
             </>
           )}
-          <button type="button" onClick={() => setScheme(scheme === "light" ? "dark" : "light")} aria-label={scheme === "light" ? "Dark" : "Light"} title={scheme === "light" ? "Dark" : "Light"}>
+          <button
+            type="button"
+            onClick={() => setScheme(scheme === "light" ? "dark" : "light")}
+            aria-label={scheme === "light" ? "Dark" : "Light"}
+            title={scheme === "light" ? "Dark" : "Light"}
+          >
             {scheme === "light" ? "☾" : "☀"}
           </button>
           <button type="button" onClick={() => setHelp(true)} aria-label="Keyboard" title="Keyboard (?)">
@@ -123,7 +144,17 @@ export function Shell({ scheme, setScheme, children }: Props) {
         {children}
       </main>
       {open?.conflict && <Conflict mine={open.plan} theirs={open.conflict} resolve={(keep) => session?.resolve(keep)} />}
-      {open && history && <History id={open.id} revision={open.revision} restore={(n) => void session?.restore(n)} close={() => setHistory(false)} />}
+      {open && history && (
+        <History
+          id={open.id}
+          revision={open.revision}
+          restore={(n) => {
+            void session?.restore(n);
+            setHistory(false);
+          }}
+          close={() => setHistory(false)}
+        />
+      )}
       <Shortcuts open={help} close={() => setHelp(false)} inPlan={open !== null} />
     </>
   );
@@ -145,7 +176,13 @@ function SaveState({ saving, at }: { saving: "saved" | "saving" | "waiting"; at:
 function UnitSwitch({ plan, toggle }: { plan: Plan | undefined; toggle: () => void }) {
   const unit = plan?.units ?? "in";
   return (
-    <button type="button" className="unit-switch" onClick={toggle} aria-label={`Shown in ${unit === "in" ? "inches" : "centimetres"}; switch`} title="Inches or centimetres (U)">
+    <button
+      type="button"
+      className="unit-switch"
+      onClick={toggle}
+      aria-label={`Shown in ${unit === "in" ? "inches" : "centimetres"}; switch`}
+      title="Inches or centimetres (U)"
+    >
       <span className={unit === "in" ? "on" : ""}>in</span>
       <span className={unit === "in" ? "" : "on"}>{unit === "mm" ? "mm" : "cm"}</span>
     </button>

@@ -14,6 +14,8 @@ export const schemes = {
     good: "#476338",
     line: "#d9d0bd",
     shade: "#eae2d0",
+    tape: "#e4dabd",
+    tapeBorder: "#d3c298",
   },
   dark: {
     paper: "#191c26",
@@ -29,6 +31,8 @@ export const schemes = {
     good: "#a9c993",
     line: "#3d4252",
     shade: "#2c3140",
+    tape: "#4b4638",
+    tapeBorder: "#5d5643",
   },
 } as const;
 

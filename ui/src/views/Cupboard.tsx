@@ -46,7 +46,9 @@ export function Cupboard() {
           cancel={() => setAdding(false)}
         />
       )}
-      {cloths.data?.length === 0 && !adding && <p className="empty">The cupboard is empty. Put the first cloth in, and plans can be cut from it.</p>}
+      {cloths.data?.length === 0 && !adding && (
+        <p className="empty">The cupboard is empty. Put the first cloth in, and plans can be cut from it.</p>
+      )}
       <ul className="cupboard">
         {cloths.data?.map((cloth) => (
           <ClothRow key={cloth.id} cloth={cloth} />
@@ -56,7 +58,12 @@ export function Cupboard() {
   );
 }
 
-const printWords: Record<string, string> = { plain: "plain", "all-over": "printed all over", "two-way": "printed two ways", "one-way": "printed one way" };
+const printWords: Record<string, string> = {
+  plain: "plain",
+  "all-over": "printed all over",
+  "two-way": "printed two ways",
+  "one-way": "printed one way",
+};
 
 function ClothRow({ cloth }: { cloth: ClothView }) {
   const say = useSay();
@@ -162,9 +169,20 @@ function ClothForm({ doc, save, cancel }: { doc: ClothDoc; save: (doc: ClothDoc)
         </div>
         <p>
           It is{" "}
-          <Choice label="Print direction" value={draft.print ?? "plain"} options={Object.entries(printWords).map(([value, name]) => ({ value, name }))} choose={(print) => set({ print })} />{" "}
+          <Choice
+            label="Print direction"
+            value={draft.print ?? "plain"}
+            options={Object.entries(printWords).map(([value, name]) => ({ value, name }))}
+            choose={(print) => set({ print })}
+          />{" "}
           and drawn{" "}
-          <Choice label="How it is drawn" value={swatch.motif ?? "plain"} options={motifNames} choose={(motif) => set({ swatch: { ...swatch, motif: motif as SwatchData["motif"] } })} /> in{" "}
+          <Choice
+            label="How it is drawn"
+            value={swatch.motif ?? "plain"}
+            options={motifNames}
+            choose={(motif) => set({ swatch: { ...swatch, motif: motif as SwatchData["motif"] } })}
+          />{" "}
+          in{" "}
           <label>
             <span className="sr-only">Colour of the motif</span>
             <input type="color" value={swatch.ink ?? "#7d6b3d"} onChange={(e) => set({ swatch: { ...swatch, ink: e.target.value } })} />
@@ -172,7 +190,11 @@ function ClothForm({ doc, save, cancel }: { doc: ClothDoc; save: (doc: ClothDoc)
           on{" "}
           <label>
             <span className="sr-only">Colour of the ground</span>
-            <input type="color" value={swatch.ground ?? "#c9b98f"} onChange={(e) => set({ swatch: { ...swatch, ground: e.target.value } })} />
+            <input
+              type="color"
+              value={swatch.ground ?? "#c9b98f"}
+              onChange={(e) => set({ swatch: { ...swatch, ground: e.target.value } })}
+            />
           </label>
           .
         </p>

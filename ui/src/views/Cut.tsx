@@ -26,7 +26,9 @@ export function Cut() {
     <div className="page cutting">
       <header className="page-head">
         <h1>Cut {reckoning.title}</h1>
-        <p className="caution">Close the rotary cutter after every cut, cut away from yourself, and keep your fingers behind the ruler's edge.</p>
+        <p className="caution">
+          Close the rotary cutter after every cut, cut away from yourself, and keep your fingers behind the ruler's edge.
+        </p>
         <button type="button" className="word-button no-print" onClick={() => window.print()}>
           Print the cutting list
         </button>
@@ -165,11 +167,15 @@ function Laid({ placed, cut, fill, text }: { placed: Placed; cut: CutData | unde
 function Order({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
   const { value, rework } = usePlan();
   const mine = cuts.map((cut, index) => ({ cut, index })).filter(({ cut }) => cut.cloth === cloth.cloth);
+  const ticked = (value("/progress/cut") ?? []) as string[];
   const tick = (id: string, done: boolean) =>
-    rework((plan) => {
-      const now = (value("/progress/cut") ?? []) as string[];
-      return { ...plan, progress: { ...plan.progress, cut: done ? [...now, id] : now.filter((other) => other !== id) } };
-    }, done ? `cut ${id}` : `not cut ${id}`);
+    rework(
+      (plan) => {
+        const now = plan.progress?.cut ?? [];
+        return { ...plan, progress: { ...plan.progress, cut: done ? [...now, id] : now.filter((other) => other !== id) } };
+      },
+      done ? `cut ${id}` : `not cut ${id}`,
+    );
   return (
     <div className="cut-order">
       <ol>
@@ -188,7 +194,7 @@ function Order({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
         {mine.map(({ cut }) => (
           <li key={cut.id}>
             <label>
-              <input type="checkbox" checked={cut.done} onChange={(e) => tick(cut.id, e.target.checked)} />
+              <input type="checkbox" checked={ticked.includes(cut.id)} onChange={(e) => tick(cut.id, e.target.checked)} />
               <span>
                 {cut.count} × <T>{`${cut.width.text} × ${cut.height.text}`}</T> <span className="soft">{cut.title.toLowerCase()}</span>
                 {cut.waits && !cut.done && <em className="waits-note"> — cut after the front is measured; its cloth is kept</em>}
@@ -211,13 +217,7 @@ function SubCuts({ strip, cloth, cuts }: { strip: number; cloth: ClothNeed; cuts
   }
   return (
     <>
-      From it cut{" "}
-      <T>
-        {[...counts]
-          .map(([key, n]) => `${n} × ${key}`)
-          .join(", ")}
-      </T>
-      .
+      From it cut <T>{[...counts].map(([key, n]) => `${n} × ${key}`).join(", ")}</T>.
     </>
   );
 }

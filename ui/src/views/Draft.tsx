@@ -95,25 +95,37 @@ function Legend({ piece, chosen, choose }: { piece: Piece | undefined; chosen: C
   if (!piece) return null;
   return (
     <fieldset className="legend" aria-label="Sizes of the front">
-      {sizes.filter((s) => s.key !== "before_quilting" || quilted(piece)).map((s) => (
-        <button
-          key={s.key}
-          type="button"
-          aria-pressed={"piece" in chosen && chosen.size === s.key && chosen.piece === "front"}
-          onClick={() => choose({ piece: "front", size: s.key })}
-        >
-          <svg width="28" height="8" aria-hidden="true">
-            <line className={`outline ${s.line}`} x1="0" x2="28" y1="4" y2="4" />
-          </svg>
-          {s.name} <Len of={piece[s.key].width} by={piece[s.key].height} />
-        </button>
-      ))}
+      {sizes
+        .filter((s) => s.key !== "before_quilting" || quilted(piece))
+        .map((s) => (
+          <button
+            key={s.key}
+            type="button"
+            aria-pressed={"piece" in chosen && chosen.size === s.key && chosen.piece === "front"}
+            onClick={() => choose({ piece: "front", size: s.key })}
+          >
+            <svg width="28" height="8" aria-hidden="true">
+              <line className={`outline ${s.line}`} x1="0" x2="28" y1="4" y2="4" />
+            </svg>
+            {s.name} <Len of={piece[s.key].width} by={piece[s.key].height} />
+          </button>
+        ))}
     </fieldset>
   );
 }
 
 /** Every cut, each a piece of its cloth with what is cut from it. */
-function Cuts({ cuts, swatches, chosen, choose }: { cuts: Cut[]; swatches: Record<string, SwatchData>; chosen?: string; choose: (id: string) => void }) {
+function Cuts({
+  cuts,
+  swatches,
+  chosen,
+  choose,
+}: {
+  cuts: Cut[];
+  swatches: Record<string, SwatchData>;
+  chosen?: string;
+  choose: (id: string) => void;
+}) {
   const { value } = usePlan();
   const name = (letter: string) => String(value(`/cloths/${letter}/name`) ?? letter);
   return (
@@ -161,7 +173,9 @@ function Explained({
   const total = cut?.[axis] ?? (piece && "size" in chosen ? piece[chosen.size][axis] : undefined);
   const direction = axis === "width" ? "across" : "up";
   const { value } = usePlan();
-  const title = cut ? `${cut.title} of ${value(`/cloths/${cut.cloth}/name`) ?? cut.cloth}, ${direction}, as cut` : `${piece?.title}, ${direction}, ${sizes.find((s) => "size" in chosen && s.key === chosen.size)?.name}`;
+  const title = cut
+    ? `${cut.title} of ${value(`/cloths/${cut.cloth}/name`) ?? cut.cloth}, ${direction}, as cut`
+    : `${piece?.title}, ${direction}, ${sizes.find((s) => "size" in chosen && s.key === chosen.size)?.name}`;
   return (
     <section className="foot" aria-label="The sum of what is selected">
       <fieldset className="axis" aria-label="Direction of the sum">
@@ -171,7 +185,11 @@ function Explained({
           </button>
         ))}
       </fieldset>
-      {terms && total ? <Tape title={title} terms={terms} total={total} lit={lit} light={light} /> : <p className="quiet">Select a piece or a cut to see its sum.</p>}
+      {terms && total ? (
+        <Tape title={title} terms={terms} total={total} lit={lit} light={light} />
+      ) : (
+        <p className="quiet">Select a piece or a cut to see its sum.</p>
+      )}
     </section>
   );
 }

@@ -34,7 +34,9 @@ export function Habits() {
   return (
     <div className="page habits">
       <h1>Habits</h1>
-      <p className="soft">A new plan begins with these; a plan already begun keeps its own, in its brief. The reasons are common practice.</p>
+      <p className="soft">
+        A new plan begins with these; a plan already begun keeps its own, in its brief. The reasons are common practice.
+      </p>
       {problem && (
         <p className="finding stop" role="alert">
           {problem}
@@ -55,7 +57,12 @@ export function Habits() {
         choose={(units) => void keep({ units, habit: exactly(own, view.units) })}
       />
       {view.help.map((help) => (
-        <Group key={help.key} help={help} value={view.chosen[help.key] ?? ""} choose={(value) => void keep({ habit: { [help.key]: value } })} />
+        <Group
+          key={help.key}
+          help={help}
+          value={view.chosen[help.key] ?? ""}
+          choose={(value) => void keep({ habit: { [help.key]: value } })}
+        />
       ))}
     </div>
   );
@@ -68,13 +75,19 @@ function exactly(own: Record<string, unknown>, unit: string): Record<string, str
 }
 
 function Group({ help, value, choose }: { help: HabitHelp; value: string; choose: (value: string) => void }) {
+  const [picked, setPicked] = useState({ over: value, value });
+  const shown = picked.over === value ? picked.value : value; // at once, until the server answers
+  const pick = (next: string) => {
+    setPicked({ over: value, value: next });
+    choose(next);
+  };
   return (
     <fieldset className="habit">
       <legend>{help.name}</legend>
       <p className="soft">{help.about}</p>
       {help.schools.map((school) => (
         <label key={school.value} className="school">
-          <input type="radio" name={help.key} value={school.value} checked={value === school.value} onChange={() => choose(school.value)} />
+          <input type="radio" name={help.key} value={school.value} checked={shown === school.value} onChange={() => pick(school.value)} />
           <span>
             <strong>
               <T>{school.name}</T>

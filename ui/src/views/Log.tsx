@@ -3,8 +3,8 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import type { GateView, LogView } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
-import { createPlan, useChange, useLog } from "../api/queries";
 import type { Plan } from "../api/plan.gen";
+import { createPlan, useChange, useLog } from "../api/queries";
 import { PieceDrawing } from "../sheet/PieceDrawing";
 import { Len } from "../words/T";
 
@@ -33,7 +33,9 @@ function Entry({ entry }: { entry: LogView }) {
   const go = useNavigate();
   const [problem, setProblem] = useState<string | null>(null);
   const create = useChange(createPlan);
-  const save = useChange((part: { notes: string; next: string; minutes: number }) => ask<LogView>("PUT", `/log/${entry.id}`, { base: entry.revision, ...part }));
+  const save = useChange((part: { notes: string; next: string; minutes: number }) =>
+    ask<LogView>("PUT", `/log/${entry.id}`, { base: entry.revision, ...part }),
+  );
   const now = { minutes: entry.minutes, notes: entry.notes, next: entry.next };
   const front = entry.pieces[0];
   const keep = async (part: Partial<typeof now>) => {
@@ -65,7 +67,10 @@ function Entry({ entry }: { entry: LogView }) {
       <div>
         <h2>{entry.title}</h2>
         <p className="soft">
-          Finished <time dateTime={entry.finished}>{new Date(entry.finished).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" })}</time>
+          Finished{" "}
+          <time dateTime={entry.finished}>
+            {new Date(entry.finished).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" })}
+          </time>
           {entry.minutes > 0 && ` after ${worked(entry.minutes)}`}
         </p>
         <ul className="gates">

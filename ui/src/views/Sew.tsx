@@ -4,8 +4,8 @@ import { useEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import type { Cell, LogView, Reckoning, Step } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
-import { useChange } from "../api/queries";
 import type { Plan } from "../api/plan.gen";
+import { useChange } from "../api/queries";
 import { Field } from "../brief/Field";
 import { Findings } from "../brief/Thread";
 import { said } from "../brief/Value";
@@ -19,7 +19,9 @@ import { swatchesOf } from "./Draft";
 /** The steps in working order, the one at hand large. */
 export function Sew() {
   const { reckoning, rework, value } = usePlan();
-  const steps = reckoning.steps;
+  // The plan itself says what is done: at once, before the server has answered.
+  const ticked = (value("/progress/done") ?? []) as string[];
+  const steps = reckoning.steps.map((s) => ({ ...s, done: ticked.includes(s.id) }));
   const firstOpen = steps.findIndex((s) => !s.done);
   const [looked, look] = useState<string | null>(null);
   const at = looked === null ? firstOpen : steps.findIndex((s) => s.id === looked);
@@ -37,7 +39,7 @@ export function Sew() {
   }
   const mark = (ids: string[], done: boolean, label: string) =>
     rework((plan) => {
-      const now = ((value("/progress/done") ?? []) as string[]).filter((id) => !ids.includes(id));
+      const now = (plan.progress?.done ?? []).filter((id) => !ids.includes(id));
       return { ...plan, progress: { ...plan.progress, done: done ? [...now, ...ids] : now } };
     }, label);
   return (
@@ -92,7 +94,8 @@ function StepAtHand({
   headingRef: React.RefObject<HTMLHeadingElement | null>;
 }) {
   const { reckoning, value } = usePlan();
-  const missing = step.needs.filter((id) => !reckoning.steps.find((s) => s.id === id)?.done);
+  const ticked = (value("/progress/done") ?? []) as string[];
+  const missing = step.needs.filter((id) => !ticked.includes(id));
   return (
     <article className="at-hand">
       <p className="soft">
@@ -173,8 +176,17 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
   const shown = step.stage === "piece" || step.stage === "cut" ? { ...piece, lines: [] } : piece;
   return (
     <figure className="step-drawing">
-      <svg viewBox={`${box.x - 6} ${box.y - 6} ${box.width + 12} ${box.height + 12}`} role="img" aria-label={`${piece.title}: ${step.title}`}>
-        <PieceDrawing piece={shown} swatches={swatchesOf(cloths)} dimmed={(cell) => !isAbout(step, cell)} outlines={step.stage !== "piece"} />
+      <svg
+        viewBox={`${box.x - 6} ${box.y - 6} ${box.width + 12} ${box.height + 12}`}
+        role="img"
+        aria-label={`${piece.title}: ${step.title}`}
+      >
+        <PieceDrawing
+          piece={shown}
+          swatches={swatchesOf(cloths)}
+          dimmed={(cell) => !isAbout(step, cell)}
+          outlines={step.stage !== "piece"}
+        />
         <Arrows step={step} cells={piece.cells} size={box.width} />
       </svg>
       {step.side && <figcaption className="soft">Arrows: where the allowances go, seen from the front.</figcaption>}
@@ -193,7 +205,11 @@ function Arrows({ step, cells, size }: { step: Step; cells: Cell[]; size: number
   return (
     <g className="arrows">
       {seams.map(({ x, y }) => (
-        <path key={`${x} ${y}`} transform={`translate(${x} ${y}) rotate(${turn})`} d={`M${-long} 0 H${long} M${long * 0.4} ${-long * 0.5} L${long} 0 L${long * 0.4} ${long * 0.5}`} />
+        <path
+          key={`${x} ${y}`}
+          transform={`translate(${x} ${y}) rotate(${turn})`}
+          d={`M${-long} 0 H${long} M${long * 0.4} ${-long * 0.5} L${long} 0 L${long * 0.4} ${long * 0.5}`}
+        />
       ))}
     </g>
   );
@@ -210,7 +226,9 @@ function Gate({ step }: { step: Step }) {
   const at = index < 0 ? list.length : index;
 
   const measured = (axis: "width" | "height", text: string): Plan => {
-    const next = { ...(entry ?? { what: step.gate ?? "", width: "0", height: "0" }), [axis]: text } as NonNullable<Plan["measured"]>[number];
+    const next = { ...(entry ?? { what: step.gate ?? "", width: "0", height: "0" }), [axis]: text } as NonNullable<
+      Plan["measured"]
+    >[number];
     return { ...plan, measured: index < 0 ? [...list, next] : list.map((m, i) => (i === index ? next : m)) };
   };
   const asPlanned = () => {

@@ -3,8 +3,8 @@ import { useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { HabitsView, Reckoning, ShelfItem } from "../api/api.gen";
 import { ApiError, ask, sentence } from "../api/client";
-import { createPlan, useChange, useCloths, useHabits, useShelf } from "../api/queries";
 import type { Plan } from "../api/plan.gen";
+import { createPlan, useChange, useCloths, useHabits, useShelf } from "../api/queries";
 import { Choice } from "../brief/Choice";
 import { Field } from "../brief/Field";
 import { put } from "../plan/path";
@@ -36,11 +36,20 @@ export function Shelf() {
   );
 }
 
-const stageWords: Record<string, string> = { measure: "measuring", cut: "at the cutting table", piece: "being pieced", quilt: "being quilted", back: "waits for its back", close: "being closed" };
+const stageWords: Record<string, string> = {
+  measure: "measuring",
+  cut: "at the cutting table",
+  piece: "being pieced",
+  quilt: "being quilted",
+  back: "waits for its back",
+  close: "being closed",
+};
 
 function PlanCard({ item }: { item: ShelfItem }) {
   const say = useSay();
-  const away = useChange((back: boolean) => ask(back ? "POST" : "DELETE", `/plans/${item.id}${back ? "/bring-back" : ""}`, back ? {} : undefined));
+  const away = useChange((back: boolean) =>
+    ask(back ? "POST" : "DELETE", `/plans/${item.id}${back ? "/bring-back" : ""}`, back ? {} : undefined),
+  );
   const front = item.pieces[0];
   const stops = item.findings.filter((f) => f.level === "stop").length;
   const warns = item.findings.filter((f) => f.level === "warn").length;
@@ -66,13 +75,18 @@ function PlanCard({ item }: { item: ShelfItem }) {
         <T>{item.size}</T>
         {item.finished ? " · finished, in the log" : item.stage ? ` · ${item.done === 0 ? "not begun" : stageWords[item.stage]}` : ""}
       </p>
-      <p className="progress" aria-label={`${item.done} of ${item.steps} steps done`}>
+      <p className="progress">
+        <span className="sr-only">
+          {item.done} of {item.steps} steps done,
+        </span>
         <span className="progress-thread" aria-hidden="true">
           <span style={{ width: `${item.steps ? (100 * item.done) / item.steps : 0}%` }} />
         </span>
         <span className="soft">{item.next ? `next: ${item.next.toLowerCase()}` : "all steps done"}</span>
       </p>
-      {stops + warns > 0 && <p className={stops ? "stop-text" : "warn-text"}>{stops ? `${stops} to put right before cutting` : `${warns} to mind`}</p>}
+      {stops + warns > 0 && (
+        <p className={stops ? "stop-text" : "warn-text"}>{stops ? `${stops} to put right before cutting` : `${warns} to mind`}</p>
+      )}
       <button type="button" className="word-button" onClick={() => void putAway()}>
         Put away<span className="sr-only"> {item.title}</span>
       </button>
@@ -120,8 +134,20 @@ function Starter({ habits }: { habits: HabitsView }) {
   const go = useNavigate();
   const create = useChange(createPlan);
   const file = useRef<HTMLInputElement>(null);
+  // What is typed is judged by the server; beginning waits for what was typed last.
+  const now = useRef(pad);
+  const judging = useRef<Promise<unknown>>(Promise.resolve());
+  const set = (part: Partial<Pad>) => {
+    now.current = { ...now.current, ...part };
+    setPad(now.current);
+  };
 
-  const judge = (key: "width" | "height") => async (text: string) => {
+  const judge = (key: "width" | "height") => (text: string) => {
+    const answer = said(key, text);
+    judging.current = answer;
+    return answer;
+  };
+  const said = async (key: "width" | "height", text: string) => {
     try {
       const plan = put(begun({ ...pad, [key]: text }, "new", habits, cloths as never), `/object/${key}`, text);
       const reckoned = await ask<Reckoning>("POST", "/reckon", plan);
@@ -141,6 +167,11 @@ function Starter({ habits }: { habits: HabitsView }) {
       setProblem(sentence(error));
     }
   };
+  const start = async () => {
+    await judging.current;
+    await Promise.resolve(); // the field keeps its text right after it was judged
+    await begin(begun(now.current, title.trim() || "A new cushion", habits, cloths as never));
+  };
   const open = async (chosen: File | undefined) => {
     if (!chosen) return;
     if (file.current) file.current.value = "";
@@ -158,13 +189,7 @@ function Starter({ habits }: { habits: HabitsView }) {
     await begin(text);
   };
   const field = (key: "width" | "height", label: string) => (
-    <Field
-      label={label}
-      text={pad[key]}
-      shown={dressed(pad[key], habits.units)}
-      judge={judge(key)}
-      keep={(text) => setPad({ ...pad, [key]: text })}
-    />
+    <Field label={label} text={pad[key]} shown={dressed(pad[key], habits.units)} judge={judge(key)} keep={(text) => set({ [key]: text })} />
   );
   return (
     <section className="starter" aria-label="Start a plan">
@@ -174,7 +199,7 @@ function Starter({ habits }: { habits: HabitsView }) {
           label="Fill of the pad"
           value={pad.fill}
           options={["feather", "polyester", "foam"].map((v) => ({ value: v, name: v }))}
-          choose={(fill) => setPad({ ...pad, fill })}
+          choose={(fill) => set({ fill })}
         />
         . Its cover is called{" "}
         <span className="value-place">
@@ -182,19 +207,32 @@ function Starter({ habits }: { habits: HabitsView }) {
             <span className="value-shown" aria-hidden="true">
               {title || "a new cushion"}
             </span>
-            <input aria-label="Name of the cover" value={title} placeholder="a new cushion" maxLength={120} onChange={(e) => setTitle(e.target.value)} />
+            <input
+              aria-label="Name of the cover"
+              value={title}
+              placeholder="a new cushion"
+              maxLength={120}
+              onChange={(e) => setTitle(e.target.value)}
+            />
           </span>
         </span>
         .
       </p>
       <div className="step-actions">
-        <Button variant="contained" size="large" disabled={create.isPending} onClick={() => void begin(begun(pad, title.trim() || "A new cushion", habits, cloths as never))}>
+        <Button variant="contained" size="large" disabled={create.isPending} onClick={() => void start()}>
           Plan its cover
         </Button>
-        <Button variant="text" component="label">
+        <Button variant="text" onClick={() => file.current?.click()}>
           Open a plan file
-          <input ref={file} type="file" accept=".json,application/json" className="sr-only" onChange={(e) => void open(e.target.files?.[0])} />
         </Button>
+        <input
+          ref={file}
+          type="file"
+          accept=".json,application/json"
+          hidden
+          aria-label="A plan file"
+          onChange={(e) => void open(e.target.files?.[0])}
+        />
       </div>
       {problem && (
         <p className="finding stop" role="alert">

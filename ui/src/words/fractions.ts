@@ -47,7 +47,10 @@ const subscript = (digits: string) => [...digits].map((c) => "₀₁₂₃₄₅
 export function dressed(plain: string, units: string): string {
   const text = plain
     .replace(/^-/, "−")
-    .replace(/(?:(\d+) )?(\d+)\/(\d+)/, (_, whole: string | undefined, top: string, under: string) => `${whole ?? ""}${superscript(top)}⁄${subscript(under)}`);
+    .replace(
+      /(?:(\d+) )?(\d+)\/(\d+)/,
+      (_, whole: string | undefined, top: string, under: string) => `${whole ?? ""}${superscript(top)}⁄${subscript(under)}`,
+    );
   if (/[a-z]$/.test(text)) return text;
   return units === "in" ? `${text}″` : `${text} ${units}`;
 }

@@ -1,0 +1,70 @@
+# What a new machine needs besides Go, Node and npm is installed by the targets
+# themselves.
+
+BIN := bin/umschlag
+UI := $(shell find ui -type f -not -path '*/node_modules/*' 2>/dev/null)
+
+.PHONY: demo test build types setup chromium check go-test ui-test e2e bench fuzz screenshots clean
+
+# Starts the app with a fresh copy of the demo data.
+demo: $(BIN)
+	$(BIN) demo
+
+# Passes all tests.
+test: check go-test ui-test e2e
+
+build: $(BIN)
+
+node_modules/.package-lock.json: package.json package-lock.json ui/package.json e2e/package.json
+	npm ci
+	@touch $@
+
+setup: node_modules/.package-lock.json
+
+web/dist/index.html: node_modules/.package-lock.json $(UI)
+	npm run --silent build -w ui
+
+$(BIN): web/dist/index.html $(shell find cmd core demo format store web -name '*.go' -o -name '*.sql' -o -path 'demo/*.json') go.mod go.sum
+	go build -o $(BIN) ./cmd/umschlag
+
+# Chromium for the browser tests, from Debian's packages.
+chromium:
+	@sh scripts/chromium.sh
+
+# Format, static checks, and whether what is generated is fresh.
+check: setup
+	@test -z "$$(gofmt -l cmd core demo format store web)" || { echo "run gofmt on:"; gofmt -l cmd core demo format store web; exit 1; }
+	go vet ./...
+	go tool staticcheck ./...
+	npx biome ci --error-on-warnings ui e2e scripts
+	npx tsc -p ui/tsconfig.json
+	npx tsc -p e2e/tsconfig.json
+	node scripts/types.mjs --check
+
+go-test:
+	go test -race ./...
+
+ui-test: setup
+	npm test --silent -w ui
+
+e2e: $(BIN) chromium
+	npm test --silent -w e2e
+
+# Writes the user interface's types and the JSON Schema from the Go types.
+types: setup
+	node scripts/types.mjs
+
+bench:
+	go test -run '^$$' -bench . ./core/...
+
+fuzz:
+	go test ./core/length -run '^$$' -fuzz FuzzParse -fuzztime 30s -fuzzminimizetime 1x
+	go test ./format/planfile -run '^$$' -fuzz FuzzRead -fuzztime 60s -fuzzminimizetime 1x
+
+# Takes the pictures in docs/screenshots from the demo data.
+screenshots: $(BIN) chromium
+	node scripts/screenshots.mjs
+
+clean:
+	rm -rf bin node_modules ui/node_modules e2e/node_modules
+	find web/dist -mindepth 1 -not -name .gitkeep -delete

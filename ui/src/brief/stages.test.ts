@@ -1,0 +1,19 @@
+import { expect, test } from "vitest";
+import { stageOf } from "./stages";
+
+test.each([
+  ["/object/width", "Measure"],
+  ["/copies", "Measure"],
+  ["/cover/ease/width", "Cover"],
+  ["/pieces/front/face/patch/width", "Front"],
+  ["/pieces/*/face/kind", "Front"],
+  ["/pieces/front/quilting/lines/0/pitch", "Layers"],
+  ["/pieces/*/take_up", "Layers"],
+  ["/back/overlap", "Back"],
+  ["/pieces/back/face", "Back"],
+  ["/measured/0/width", "Back"],
+  ["/edges/inside", "Edges"],
+  ["/habits/step", "Edges"],
+  ["/cloths/A/have", "Cloth"],
+  ["/somewhere/else", "Measure"],
+])("a finding about %s stands at %s", (about, stage) => expect(stageOf({ about, code: "", level: "stop", text: "" })).toBe(stage));

@@ -1,0 +1,160 @@
+import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
+import type { PlanView, Reckoning } from "../api/api.gen";
+import type { Plan } from "../api/plan.gen";
+import { Session } from "./session";
+import { keepUnsaved, unsavedOf } from "./unsaved";
+
+const reckoning = (title: string): Reckoning =>
+  ({ title, settled: { title }, pieces: [{}], findings: [], sums: {}, cuts: [], steps: [] }) as unknown as Reckoning;
+
+const view = (revision: number, title: string): PlanView =>
+  ({
+    id: "p",
+    revision,
+    plan: { title },
+    reckoning: reckoning(title),
+    can_undo: revision > 1,
+    can_redo: false,
+    changed: "",
+  }) as unknown as PlanView;
+
+const plan = (title: string) => ({ title }) as Plan;
+
+/** A server that answers as it is told, one answer a request. */
+function answering(...answers: ((body: { base: number; plan: { title: string } }) => Response | Promise<Response>)[]) {
+  const asked: string[] = [];
+  vi.stubGlobal("fetch", async (url: string, init: RequestInit) => {
+    asked.push(`${init.method} ${url}`);
+    const answer = answers.shift();
+    if (!answer) throw new Error(`nothing more was expected: ${url}`);
+    return answer(init.body ? JSON.parse(String(init.body)) : {});
+  });
+  return asked;
+}
+
+const json = (body: unknown, status = 200) =>
+  new Response(JSON.stringify(body), { status, headers: { "content-type": "application/json" } });
+const down = () => Promise.reject(new TypeError("no answer"));
+const settledSession = (s: Session) => vi.waitFor(() => expect(s.current().saving).toBe("saved"));
+
+beforeEach(() => localStorage.clear());
+afterEach(() => vi.unstubAllGlobals());
+
+describe("a session", () => {
+  test("shows a change at once and saves it on the revision it has", async () => {
+    answering((body) => json(view(body.base + 1, body.plan.title)));
+    const s = new Session(view(1, "one"));
+    s.change(plan("two"), "");
+    expect(s.current().plan.title).toBe("two");
+    expect(s.current().saving).toBe("saving");
+    expect(unsavedOf("p")).toEqual({ base: 1, plan: { title: "two" } });
+    await settledSession(s);
+    expect(s.current().revision).toBe(2);
+    expect(unsavedOf("p")).toBeNull();
+  });
+
+  test("saves changes made meanwhile after each other, on the newest revision", async () => {
+    const bases: number[] = [];
+    const save = (body: { base: number; plan: { title: string } }) => {
+      bases.push(body.base);
+      return json(view(body.base + 1, body.plan.title));
+    };
+    answering(save, save);
+    const s = new Session(view(1, "one"));
+    s.change(plan("two"), "");
+    s.change(plan("three"), "");
+    s.change(plan("four"), "");
+    await settledSession(s);
+    expect(bases).toEqual([1, 2]);
+    expect(s.current().plan.title).toBe("four");
+  });
+
+  test("keeps a change while the server is away and saves it when it is back", async () => {
+    answering(down, down, (body) => json(view(body.base + 1, body.plan.title)));
+    const s = new Session(view(1, "one"), { retryAfter: 1 });
+    const kept: (string | undefined)[] = [];
+    s.subscribe(() => s.current().saving === "waiting" && kept.push(unsavedOf("p")?.plan.title));
+    s.change(plan("two"), "");
+    await settledSession(s);
+    expect(kept).toEqual(["two", "two"]);
+    expect(s.current().revision).toBe(2);
+    expect(unsavedOf("p")).toBeNull();
+  });
+
+  test("takes up what was kept on the device", async () => {
+    keepUnsaved("p", { base: 1, plan: plan("kept") });
+    answering((body) => json(view(body.base + 1, body.plan.title)));
+    const s = new Session(view(1, "one"));
+    s.resume(unsavedOf("p"));
+    await settledSession(s);
+    expect(s.current().plan.title).toBe("kept");
+  });
+
+  test("asks when what was kept is older than what the server has", () => {
+    const s = new Session(view(5, "theirs"));
+    s.resume({ base: 1, plan: plan("mine") });
+    expect(s.current().conflict?.plan).toEqual({ title: "theirs" });
+    expect(s.current().plan.title).toBe("mine");
+  });
+
+  test.each(["mine", "theirs"] as const)("ends a conflict with %s", async (keep) => {
+    answering(
+      () => json({ title: "", detail: "", type: "stale", status: 409, current: view(7, "theirs") }, 409),
+      (body) => json(view(body.base + 1, body.plan.title)),
+    );
+    const s = new Session(view(1, "one"));
+    s.change(plan("mine"), "");
+    await vi.waitFor(() => expect(s.current().conflict).not.toBeNull());
+    s.resolve(keep);
+    await settledSession(s);
+    expect(s.current().plan.title).toBe(keep);
+    expect(s.current().revision).toBe(keep === "mine" ? 8 : 7);
+  });
+
+  test("takes a change back that the server cannot read, and says why", async () => {
+    answering(
+      () => json({ title: "", detail: "unknown key", type: "unreadable", status: 400 }, 400),
+      () => json(view(1, "one")),
+    );
+    const s = new Session(view(1, "one"));
+    s.change(plan("two"), "");
+    await vi.waitFor(() => expect(s.current().plan.title).toBe("one"));
+    expect(s.current().refusal).toBe("unknown key");
+  });
+
+  test("undoes only after what is pending is saved", async () => {
+    const asked = answering(
+      (body) => json(view(body.base + 1, body.plan.title)),
+      () => json(view(3, "one")),
+    );
+    const s = new Session(view(1, "one"));
+    s.change(plan("two"), "");
+    await s.step("undo");
+    expect(asked).toEqual(["PUT /api/v1/plans/p", "POST /api/v1/plans/p/undo"]);
+    expect(s.current().plan.title).toBe("one");
+  });
+
+  test("asks for no undo where there is none", async () => {
+    const asked = answering();
+    await new Session(view(1, "one")).step("undo");
+    expect(asked).toEqual([]);
+  });
+
+  test("shows what is being typed without keeping it", async () => {
+    answering(() => json(reckoning("typed")));
+    const s = new Session(view(1, "one"));
+    expect(await s.preview(plan("typed"))).toBeNull();
+    expect(s.current().reckoning.title).toBe("typed");
+    expect(s.current().plan.title).toBe("one");
+    expect(s.current().settled).toEqual({ title: "one" });
+  });
+
+  test("says what is wrong with what is being typed and keeps the drawing", async () => {
+    answering(() =>
+      json({ title: "", detail: "no length", type: "unreadable", status: 400, errors: [{ path: "/x", text: "no length" }] }, 400),
+    );
+    const s = new Session(view(1, "one"));
+    expect((await s.preview(plan("typed")))?.problem.detail).toBe("no length");
+    expect(s.current().drawn.title).toBe("one");
+  });
+});
