@@ -149,3 +149,17 @@ test("the half-sewn demo shows the measurement that disagrees", async ({ page, d
   await page.getByRole("button", { name: /Measure the front/ }).click();
   await expect(page.getByRole("note")).toContainText("3 seams, each 1/32″ fat on both sides");
 });
+
+test("fractions are set as real ones, in both type faces", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/reading-corner-cushion`);
+  await page.evaluate(() => document.fonts.ready);
+  for (const place of [".tape-sum .frac", ".brief .frac"]) {
+    const fraction = page.locator(place).first();
+    const set = await fraction.evaluate((e) => e.getBoundingClientRect().width);
+    const typed = await fraction.evaluate((e) => {
+      (e as HTMLElement).style.fontVariantNumeric = "normal";
+      return e.getBoundingClientRect().width;
+    });
+    expect(set / typed, place).toBeLessThan(0.85);
+  }
+});

@@ -139,11 +139,11 @@ func (o Order) remedies(word string, planned, measured length.Length) []Remedy {
 	}
 	return append(remedies,
 		Remedy{Code: "seam", Open: closing >= leastSeam,
-			Text: fmt.Sprintf("Take the closing seams %s at %s instead of %s, and cut the back to plan: the cover finishes as planned.", word, text(closing), text(seam))},
+			Text: fmt.Sprintf("Take the closing seams %s at %s instead of %s, edges even: the cover finishes as planned.", word, text(closing), text(seam))},
 		Remedy{Code: "ease", Open: off.Abs().Float() <= easeShare*planned.Float(),
-			Text: fmt.Sprintf("Cut the back to plan and ease %s in over %s; straight seams take 1 %%, here %s.", text(off.Abs()), text(planned), text(length.FromFloat(easeShare*planned.Float())))},
+			Text: fmt.Sprintf("A back already cut to plan is eased in by %s over %s; straight seams take 1 %%, here %s.", text(off.Abs()), text(planned), text(length.FromFloat(easeShare*planned.Float())))},
 		Remedy{Code: "follow", Open: true,
-			Text: fmt.Sprintf("Cut the back to the measured front: %s %s. This is what the cuts below do.", text(measured), word)},
+			Text: fmt.Sprintf("Cut the back to the measured front: %s %s. This is what the cutting list does.", text(measured), word)},
 		Remedy{Code: "accept", Open: true, Text: o.accepted(word, finished)})
 }
 

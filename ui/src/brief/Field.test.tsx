@@ -1,4 +1,4 @@
-import { render, screen } from "@testing-library/react";
+import { act, render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { expect, test, vi } from "vitest";
 import { Field } from "./Field";
@@ -57,6 +57,22 @@ test("what cannot be read stays as typed, with what to type instead", async () =
   expect(keep).not.toHaveBeenCalled();
   await user.type(input, "{Escape}");
   expect(screen.queryByRole("alert")).toBeNull();
+});
+
+test("nothing is said in the middle of typing, until typing pauses", async () => {
+  vi.useFakeTimers({ shouldAdvanceTime: true });
+  const { input } = field(async (text) => (text === "16 3" ? "Type a fraction." : null));
+  const user = userEvent.setup({ advanceTimers: vi.advanceTimersByTime });
+  await user.clear(input);
+  await user.type(input, "16 3");
+  expect(screen.queryByRole("alert")).toBeNull();
+  await user.type(input, "/8");
+  await act(() => vi.advanceTimersByTimeAsync(2000));
+  expect(screen.queryByRole("alert")).toBeNull();
+  await user.type(input, "{Backspace}{Backspace}");
+  await act(() => vi.advanceTimersByTimeAsync(2000));
+  expect(screen.getByRole("alert").textContent).toBe("Type a fraction.");
+  vi.useRealTimers();
 });
 
 test("only the newest judgement counts", async () => {

@@ -20,6 +20,9 @@ interface Props {
   path?: string;
 }
 
+/** Milliseconds of rest after which a half-typed text is taken to be meant. */
+const whileTyping = 900;
+
 /**
  * A value set in a sentence. It is a real text field that is edited in place:
  * what is typed is judged at once, Enter or leaving keeps it, Escape puts it
@@ -31,12 +34,17 @@ export function Field({ label, text, shown, judge, keep, drop, wrong, numeric, p
   const [error, setError] = useState<string | null>(null);
   const [focused, setFocused] = useState(false);
   const latest = useRef("");
+  const pause = useRef<ReturnType<typeof setTimeout>>(undefined);
   const note = useId();
 
-  const ask = async (next: string) => {
+  /** Judges a text; what is wrong with it is said at once, or when typing pauses. */
+  const ask = async (next: string, patience: number) => {
     latest.current = next;
+    clearTimeout(pause.current);
     const said = await judge(next);
-    if (latest.current === next) setError(said);
+    if (latest.current !== next) return said;
+    if (said === null || patience === 0) setError(said);
+    else pause.current = setTimeout(() => setError(said), patience);
     return said;
   };
 
@@ -46,13 +54,14 @@ export function Field({ label, text, shown, judge, keep, drop, wrong, numeric, p
       giveUp();
       return;
     }
-    if (await ask(draft)) return; // stays as typed
+    if (await ask(draft, 0)) return; // stays as typed
     keep(draft.trim());
     setDraft(null);
   };
 
   const giveUp = () => {
     latest.current = "";
+    clearTimeout(pause.current);
     setDraft(null);
     setError(null);
     drop?.();
@@ -92,7 +101,7 @@ export function Field({ label, text, shown, judge, keep, drop, wrong, numeric, p
           }}
           onChange={(e) => {
             setDraft(e.target.value);
-            void ask(e.target.value);
+            void ask(e.target.value, whileTyping);
           }}
           onKeyDown={keys}
         />

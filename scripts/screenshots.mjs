@@ -1,0 +1,52 @@
+// Takes the pictures in docs/screenshots from a fresh copy of the demo data.
+import { spawn } from "node:child_process";
+import { dirname, join } from "node:path";
+import { fileURLToPath } from "node:url";
+import { chromium } from "@playwright/test";
+
+const root = join(dirname(fileURLToPath(import.meta.url)), "..");
+const reading = "/plans/reading-corner-cushion";
+const patchwork = "/plans/story-hour-patchwork-cushion";
+const pictures = [
+  { name: "shelf", path: "/" },
+  { name: "draft", path: reading, before: (page) => page.getByText("border 1").first().hover() },
+  { name: "draft-cut", path: reading, before: (page) => page.getByRole("button", { name: /border, sides/ }).click() },
+  {
+    name: "draft-stop",
+    path: reading,
+    before: async (page) => {
+      const field = page.getByRole("textbox", { name: "Finished width of a patch" });
+      await field.fill("22");
+      await page.getByRole("alert").waitFor();
+    },
+  },
+  { name: "draft-dark", path: patchwork, scheme: "dark" },
+  { name: "draft-small", path: reading, size: { width: 820, height: 1180 } },
+  { name: "cut", path: `${reading}/cut`, before: (page) => page.getByRole("heading", { name: "madder stripe" }).scrollIntoViewIfNeeded() },
+  { name: "sew", path: `${reading}/sew`, before: (page) => page.getByRole("button", { name: "Sew row 2" }).click() },
+  { name: "sew-gate", path: `${patchwork}/sew`, before: (page) => page.getByRole("button", { name: "Measure the front" }).click() },
+  { name: "cloth", path: "/cloth" },
+  { name: "log", path: "/log" },
+  { name: "habits", path: "/habits" },
+];
+
+const server = spawn(join(root, "bin/umschlag"), ["demo", "--listen", "127.0.0.1:0"]);
+const url = await new Promise((resolve) => server.stdout.on("data", (data) => resolve(/http:\S+/.exec(String(data))[0])));
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+  args: ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-sync"],
+});
+try {
+  const only = process.argv.slice(2);
+  for (const { name, path, before, scheme, size } of pictures.filter((p) => only.length === 0 || only.includes(p.name))) {
+    const page = await browser.newPage({ viewport: size ?? { width: 1280, height: 800 }, colorScheme: scheme ?? "light" });
+    await page.goto(url + path, { waitUntil: "networkidle" });
+    await before?.(page);
+    await page.evaluate(() => document.fonts.ready);
+    await page.screenshot({ path: join(root, "docs/screenshots", `${name}.png`), animations: "disabled" });
+    await page.close();
+  }
+} finally {
+  await browser.close();
+  server.kill();
+}
