@@ -82,6 +82,13 @@ test("the three orders of cloths", async ({ page, demo }) => {
   await order.selectOption("rows");
   await saved(page);
   expect(await layout()).toBe(mixed); // laid by hand begins as it lies
+  const first = page.getByRole("combobox", { name: "Row 1, patch 1", exact: true });
+  const other = (await first.inputValue()) === "D" ? "A" : "D";
+  await first.selectOption(other);
+  await expect.poll(layout).not.toBe(mixed);
+  await put(page, "Patches across", "3");
+  await expect(page.getByRole("combobox", { name: /^Row 4, patch/ })).toHaveCount(3);
+  await expect(page.getByRole("alert")).toHaveCount(0);
 });
 
 test("without a border the loss goes into the patches or into the cover", async ({ page, demo }) => {

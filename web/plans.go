@@ -48,6 +48,7 @@ func (s *server) convert(c *echo.Context) error {
 	if !slices.Contains(length.Units(), length.Unit(in.Units)) {
 		return planfile.Problems{{Path: "/units", Text: "Type one of in, cm, mm."}}
 	}
+	p = p.Settle() // what is usual in one unit is not in the other
 	p.Units = length.Unit(in.Units)
 	return c.JSON(http.StatusOK, planfile.Full(p))
 }

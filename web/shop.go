@@ -43,14 +43,15 @@ func (s *server) shop(ctx context.Context) (shop, error) {
 }
 
 func readShop(doc []byte) (shop, error) {
-	sh := shop{unit: length.Inches, habits: plan.DefaultHabits()}
 	var stored habitsDoc
 	if err := json.Unmarshal(doc, &stored); err != nil {
-		return sh, err
+		return shop{}, err
 	}
+	sh := shop{unit: length.Inches}
 	if slices.Contains(length.Units(), stored.Units) {
 		sh.unit = stored.Units
 	}
+	sh.habits = plan.DefaultHabits(sh.unit)
 	if stored.Habits == nil {
 		return sh, nil
 	}

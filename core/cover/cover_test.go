@@ -15,7 +15,7 @@ import (
 const in = length.Inch
 
 func cushion() plan.Plan {
-	p := plan.Base(plan.DefaultHabits())
+	p := plan.Base(length.Inches, plan.DefaultHabits(length.Inches))
 	p.Object = plan.Object{Kind: plan.Form, Width: 20 * in, Height: 16 * in}
 	p.Cover.Kind = plan.Cushion
 	p.Cover.Ease = plan.Axes{Width: -in, Height: in / 2}

@@ -29,7 +29,7 @@ type Chain struct {
 	Lining  string
 }
 
-// Of is the chain of a piece whose panel is trimmed to the given size. path is
+// Of is the chain of a settled piece whose panel is trimmed to the given size. path is
 // where the piece stands in the plan.
 func Of(path string, q plan.Piece, trimmed sum.Size, step length.Length) (Chain, finding.List) {
 	t, found := takeUp(path, q)
@@ -55,18 +55,17 @@ func (c Chain) SewnAs(trimmed, top sum.Size, l *plan.Layers, step length.Length)
 	return c
 }
 
-// under sizes batting and lining.
+// under sizes batting and lining; a settled stack says how far they stand out.
 func (c *Chain) under(l *plan.Layers, step length.Length) {
 	if l == nil {
 		return
 	}
-	s := l.Settle()
-	if s.Batting != nil && s.Batting.Count > 0 {
-		c.Batting = s.Batting
+	if l.Batting != nil && l.Batting.Count > 0 {
+		c.Batting = l.Batting
 	}
-	c.Lining = s.Lining
-	if c.Batting != nil || c.Lining != "" {
-		c.Under = c.Top.Between(sum.Overhang, "overhang", *s.Overhang).UpTo(step)
+	c.Lining = l.Lining
+	if (c.Batting != nil || c.Lining != "") && l.Overhang != nil {
+		c.Under = c.Top.Between(sum.Overhang, "overhang", *l.Overhang).UpTo(step)
 	}
 }
 

@@ -93,7 +93,9 @@ func square(side length.Length) sum.Size {
 }
 
 func quilted() plan.Piece {
-	return plan.Piece{Quilting: lines(length.Inch, 45, -45), Layers: &plan.Layers{Lining: "L", Batting: &plan.Batting{Count: 1, Loft: 2 * bulge}}}
+	margin, overhang := length.Inch/2, length.Inch
+	return plan.Piece{Quilting: lines(length.Inch, 45, -45), Squaring: &margin,
+		Layers: &plan.Layers{Lining: "L", Overhang: &overhang, Batting: &plan.Batting{Count: 1, Loft: 2 * bulge}}}
 }
 
 // The example of docs/arithmetic.md: trimmed 19½, margin ½, 0.86 % → 20.68.

@@ -8,11 +8,7 @@ import (
 
 // What an absent key means, where it is not nothing. Widths are common practice.
 const (
-	defaultSeam     = length.Inch / 4
-	defaultStep     = length.Inch / 8
 	defaultFraction = 8
-	defaultSquaring = length.Inch / 2
-	defaultOverhang = length.Inch
 	defaultLoft     = 3 * length.Millimetre
 	defaultWidth    = 42 * length.Inch
 	battingWidth    = 60 * length.Inch
@@ -21,21 +17,39 @@ const (
 	BattingCloth = "batting"
 )
 
-// DefaultHabits are the habits of a plan that names none.
-func DefaultHabits() Habits {
+// usual are the sizes taken where nothing is decided: what rulers of either
+// kind are marked with. Common practice.
+type usual struct{ seam, step, hem, squaring, overhang length.Length }
+
+var (
+	imperial = usual{seam: length.Inch / 4, step: length.Inch / 8, hem: length.Inch / 2, squaring: length.Inch / 2, overhang: length.Inch}
+	metric   = usual{seam: 7 * length.Millimetre, step: length.Millimetre, hem: length.Centimetre, squaring: length.Centimetre, overhang: 25 * length.Millimetre}
+)
+
+func usualIn(unit length.Unit) usual {
+	if unit == length.Centimetres || unit == length.Millimetres {
+		return metric
+	}
+	return imperial
+}
+
+// DefaultHabits are the habits of a plan in a unit that names none.
+func DefaultHabits(unit length.Unit) Habits {
+	u := usualIn(unit)
 	return Habits{
-		Press: PressNest, Pins: PinsRemove, Step: defaultStep, Fraction: defaultFraction,
-		Seam: defaultSeam, Clip: ClipAcross, Round: RoundOneGo,
+		Press: PressNest, Pins: PinsRemove, Step: u.step, Fraction: defaultFraction,
+		Seam: u.seam, Clip: ClipAcross, Round: RoundOneGo,
 	}
 }
 
 // Base is a plan in which every key is absent: what reading a file starts from,
-// once its habits are known.
-func Base(h Habits) Plan {
+// once its unit and its habits are known.
+func Base(unit length.Unit, h Habits) Plan {
+	hem := usualIn(unit).hem
 	return Plan{
-		Format: Format, Units: length.Inches, Copies: 1, Habits: h,
+		Format: Format, Units: unit, Copies: 1, Habits: h,
 		Cover: Cover{Seam: h.Seam, Ease: Axes{Width: h.Ease, Height: h.Ease}, Corners: Corners{Kind: SquareCorners}},
-		Back:  Back{Hem: []length.Length{length.Inch / 2, length.Inch / 2}},
+		Back:  Back{Hem: []length.Length{hem, hem}},
 		Edges: Edges{Inside: "zigzag"},
 	}
 }
@@ -50,8 +64,8 @@ func (p Plan) Settle() Plan {
 	if p.Object.Kind == Form && p.Object.Fill == "" {
 		p.Object.Fill = "polyester"
 	}
-	common := p.Pieces[Common]
-	p.Pieces = mapped(p.Pieces, func(q Piece) Piece { return q.settle(common) })
+	common, sizes := p.Pieces[Common], usualIn(p.Units)
+	p.Pieces = mapped(p.Pieces, func(q Piece) Piece { return q.settle(common, sizes) })
 	p.Cloths = mapped(p.Cloths, Cloth.Settle)
 	return p
 }
@@ -68,16 +82,16 @@ func mapped[V any](m map[string]V, f func(V) V) map[string]V {
 	return out
 }
 
-func (q Piece) settle(common Piece) Piece {
+func (q Piece) settle(common Piece, sizes usual) Piece {
 	if q.Squaring == nil && common.Squaring == nil && q.Quilted() {
-		q.Squaring = ptr(defaultSquaring)
+		q.Squaring = ptr(sizes.squaring)
 	}
 	if q.Face != nil {
 		f := q.Face.settle()
 		q.Face = &f
 	}
 	if q.Layers != nil {
-		l := q.Layers.Settle()
+		l := q.Layers.settle(sizes)
 		q.Layers = &l
 	}
 	return q
@@ -108,10 +122,9 @@ func (f Face) settle() Face {
 	return f
 }
 
-// Settle gives the stack its defaults.
-func (l Layers) Settle() Layers {
+func (l Layers) settle(sizes usual) Layers {
 	if l.Overhang == nil {
-		l.Overhang = ptr(defaultOverhang)
+		l.Overhang = ptr(sizes.overhang)
 	}
 	if l.Batting == nil {
 		return l
@@ -171,17 +184,13 @@ func either[T any](own, common *T) *T {
 // Quilted reports whether lines of quilting hold the piece's layers together.
 func (q Piece) Quilted() bool { return q.Quilting != nil && len(q.Quilting.Lines) > 0 }
 
-// Margin is the squaring margin each side: as decided, or half an inch on a
-// quilted piece and nothing on any other.
+// Margin is the squaring margin each side of a settled piece: as decided, or as
+// usual on a quilted piece and nothing on any other.
 func (q Piece) Margin() length.Length {
-	switch {
-	case q.Squaring != nil:
-		return *q.Squaring
-	case q.Quilted():
-		return defaultSquaring
-	default:
+	if q.Squaring == nil {
 		return 0
 	}
+	return *q.Squaring
 }
 
 // Cloth is the cloth behind a letter, with its defaults; described is false

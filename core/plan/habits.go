@@ -84,6 +84,8 @@ func HabitsHelp() []HabitHelp {
 		{Key: "seam", Name: "Seam allowance", About: "Taken by a new plan; each cover can say otherwise.", Schools: []School{
 			{"1/4 in", "¼″", "The usual piecing seam: little bulk where patches meet."},
 			{"3/8 in", "⅜″", "A little more to hold in cloth that frays."},
+			{"7 mm", "7 mm", "The metric sister of the quarter inch, marked on many presser feet."},
+			{"1 cm", "1 cm", "Easy to measure and to press open; roomy for cloth that frays."},
 			{"1/2 in", "½″", "For thick quilted panels, whose bulk eats a quarter inch."},
 		}},
 		{Key: "step", Name: "Ruler step", About: "Cuts that are not on the ruler are enlarged to the next step; the surplus is named.", Schools: []School{

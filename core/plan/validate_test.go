@@ -12,7 +12,7 @@ import (
 
 // cushion is a plan nothing is wrong with.
 func cushion() plan.Plan {
-	p := plan.Base(plan.DefaultHabits())
+	p := plan.Base(length.Inches, plan.DefaultHabits(length.Inches))
 	p.Title = "A cushion"
 	p.Object = plan.Object{Kind: plan.Form, Width: 20 * length.Inch, Height: 20 * length.Inch}
 	p.Cover.Kind = plan.Cushion
@@ -99,10 +99,31 @@ func TestAPieceTakesWhatItLeavesOutFromAll(t *testing.T) {
 	assert.Equal(t, length.Inch, p.Piece("back").Margin())
 }
 
-func TestTheMarginIsHalfAnInchWhereThereIsQuilting(t *testing.T) {
-	quilted := plan.Piece{Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: length.Inch}}}}
-	assert.Equal(t, length.Inch/2, quilted.Margin())
-	assert.Zero(t, plan.Piece{}.Margin())
+func TestAQuiltedPieceGetsItsUsualMargin(t *testing.T) {
+	quilted := plan.Piece{Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: length.Inch}}}, Layers: &plan.Layers{Lining: "L"}}
+	for unit, want := range map[length.Unit][2]length.Length{
+		length.Inches:      {length.Inch / 2, length.Inch},
+		length.Centimetres: {length.Centimetre, 25 * length.Millimetre},
+	} {
+		p := cushion()
+		p.Units = unit
+		p.Pieces = map[string]plan.Piece{"front": quilted, "back": {}}
+		settled := p.Settle()
+		assert.Equal(t, want[0], settled.Piece("front").Margin(), unit)
+		assert.Equal(t, want[1], *settled.Piece("front").Layers.Overhang, unit)
+		assert.Zero(t, settled.Piece("back").Margin(), unit)
+	}
+	p := cushion()
+	own := length.Inch / 8
+	p.Pieces = map[string]plan.Piece{"*": {Squaring: &own}, "front": quilted}
+	assert.Equal(t, own, p.Settle().Piece("front").Margin(), "what is decided for all comes before what is usual")
+}
+
+func TestMetricPlansTakeMetricSizes(t *testing.T) {
+	p := plan.Base(length.Centimetres, plan.DefaultHabits(length.Centimetres))
+	assert.Equal(t, 7*length.Millimetre, p.Cover.Seam)
+	assert.Equal(t, length.Millimetre, p.Habits.Step)
+	assert.Equal(t, []length.Length{length.Centimetre, length.Centimetre}, p.Back.Hem)
 }
 
 func TestSettlingDoesNotTouchThePlanItself(t *testing.T) {
@@ -139,7 +160,7 @@ func TestEverySchoolSaysWhy(t *testing.T) {
 			assert.ElementsMatch(t, set, values, help.Key)
 		}
 	}
-	chosen := plan.DefaultHabits().Chosen()
+	chosen := plan.DefaultHabits(length.Inches).Chosen()
 	assert.Equal(t, "1/4 in", chosen["seam"])
 	assert.Equal(t, "0 in", chosen["ease"])
 	assert.Equal(t, "nest", chosen["press"])

@@ -22,7 +22,7 @@ func ptr[T any](v T) *T { return &v }
 // 4 × 4 of 4 in in a border that takes the rest, cross-hatched at 1 in over a
 // batting of 3 mm, margin ½, an envelope overlapping 5 with hems ½ + ½.
 func worked() plan.Plan {
-	p := plan.Base(plan.DefaultHabits())
+	p := plan.Base(length.Inches, plan.DefaultHabits(length.Inches))
 	p.Title = "Worked cushion"
 	p.Object = plan.Object{Kind: plan.Form, Width: 20 * in, Height: 20 * in}
 	p.Cover.Kind = plan.Cushion
@@ -348,28 +348,41 @@ func TestNoPlanPanicsAndTheSamePlanGivesTheSame(t *testing.T) {
 	})
 }
 
-func BenchmarkWorkedCushion(b *testing.B) {
-	p := worked()
-	b.ReportAllocs()
-	for b.Loop() {
-		reckon.Reckon(p, nil)
-	}
-}
+func BenchmarkWorkedCushion(b *testing.B) { reckoning(worked())(b) }
 
-func BenchmarkAThousandPatches(b *testing.B) {
+// patched is the worked cushion with n × n patches of 3 in.
+func patched(n int) plan.Plan {
 	p := worked()
-	p.Object.Width, p.Object.Height = 101*in, 101*in
+	side := in.Times(3*n + 5)
+	p.Object.Width, p.Object.Height = side, side
 	face := p.Pieces["front"].Face
-	face.Columns, face.Rows, face.Patch.Width, face.Cloths = 32, 32, 3*in, []string{"A", "B", "C", "D", "L"}
+	face.Columns, face.Rows, face.Patch.Width, face.Cloths = n, n, 3*in, []string{"A", "B", "C", "D", "L"}
 	for l, c := range p.Cloths {
 		c.Width, c.Usable = ptr(120*in), ptr(118*in)
 		p.Cloths[l] = c
 	}
-	if r := reckon.Reckon(p, nil); finding.List(r.Findings).Stopped() {
-		b.Fatal(r.Findings)
+	return p
+}
+
+func reckoning(p plan.Plan) func(*testing.B) {
+	return func(b *testing.B) {
+		if r := reckon.Reckon(p, nil); finding.List(r.Findings).Stopped() {
+			b.Fatal(r.Findings)
+		}
+		b.ReportAllocs()
+		for b.Loop() {
+			reckon.Reckon(p, nil)
+		}
 	}
-	b.ReportAllocs()
-	for b.Loop() {
-		reckon.Reckon(p, nil)
-	}
+}
+
+func BenchmarkAThousandPatches(b *testing.B) { reckoning(patched(32))(b) }
+
+// Speed as a ratio, not as a time: sixteen times the patches take some sixteen
+// times as long, and nowhere near its square.
+func TestReckoningGrowsWithThePatchesAndNotWithTheirSquare(t *testing.T) {
+	few, many := testing.Benchmark(reckoning(patched(8))), testing.Benchmark(reckoning(patched(32)))
+	ratio := float64(many.NsPerOp()) / float64(few.NsPerOp())
+	t.Logf("%d ns for 64 patches, %d ns for 1024: × %.1f", few.NsPerOp(), many.NsPerOp(), ratio)
+	assert.Less(t, ratio, 16.0*4)
 }

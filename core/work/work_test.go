@@ -24,7 +24,7 @@ func size(side length.Length) sum.Size {
 
 // order is the work of a grid of columns × rows with one border.
 func order(columns, rows int, quilted bool) work.Order {
-	p := plan.Base(plan.DefaultHabits())
+	p := plan.Base(length.Inches, plan.DefaultHabits(length.Inches))
 	p.Object = plan.Object{Kind: plan.Form, Width: 20 * in, Height: 20 * in}
 	o := work.Order{Plan: p, Quilted: quilted, Finished: size(19 * in), Hems: 2, Overlap: 5 * in,
 		Face: front.Face{Columns: columns, Rows: rows, Rings: 1, Sewn: size(20 * in), Parts: []front.Part{

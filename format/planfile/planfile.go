@@ -66,12 +66,12 @@ func Read(data []byte) (plan.Plan, error) {
 	}
 	r := &reader{}
 	r.unit = r.unitOf(file)
-	habits := plan.DefaultHabits()
+	habits := plan.DefaultHabits(r.unit)
 	if h, ok := file.values["habits"]; ok {
 		r.into(reflect.ValueOf(&habits).Elem(), h, "/habits")
 		r.problems = nil // found again, with everything else, below
 	}
-	p := plan.Base(habits)
+	p := plan.Base(r.unit, habits)
 	r.into(reflect.ValueOf(&p).Elem(), file, "")
 	if len(r.problems) > 0 {
 		return plan.Plan{}, r.problems

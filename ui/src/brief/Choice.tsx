@@ -3,6 +3,8 @@ import { usePlan } from "../plan/context";
 export interface Option {
   value: string;
   name: string;
+  /** What stands in the sentence, when it is shorter than the name. */
+  shown?: string;
 }
 
 /** A choice set in a sentence: a real list that looks like its words. */
@@ -17,7 +19,8 @@ export function Choice({
   options: Option[];
   choose: (value: string) => void;
 }) {
-  const shown = options.find((o) => o.value === value)?.name ?? value;
+  const chosen = options.find((o) => o.value === value);
+  const shown = chosen?.shown ?? chosen?.name ?? value;
   return (
     <span className="value choice">
       <span className="value-shown" aria-hidden="true">

@@ -2,6 +2,7 @@ import { usePlan } from "../plan/context";
 import { get, put } from "../plan/path";
 import { Len } from "../words/T";
 import { Choice } from "./Choice";
+import { refit } from "./rows";
 import { useLetters } from "./sentences";
 import { Value } from "./Value";
 
@@ -53,6 +54,7 @@ export function Front() {
         />
         {kind === "plain" ? <PlainFront /> : <GridFront />}
       </p>
+      {kind === "grid" && <ByHand />}
       {kind === "grid" && <Borders />}
     </>
   );
@@ -94,8 +96,8 @@ function GridFront() {
   const orderName = Array.isArray(order) ? "rows" : String(order ?? "alternate");
   return (
     <>
-      , <Value path={`${face}/columns`} label="Patches across" kind="count" /> across and{" "}
-      <Value path={`${face}/rows`} label="Patches down" kind="count" /> down, each{" "}
+      , <Value path={`${face}/columns`} label="Patches across" kind="count" follow={refit} /> across and{" "}
+      <Value path={`${face}/rows`} label="Patches down" kind="count" follow={refit} /> down, each{" "}
       <Choice
         label="Size of the patches"
         value={fit ? "fit" : "given"}
@@ -162,6 +164,36 @@ function GridFront() {
       )}
       .
     </>
+  );
+}
+
+/** The rows as they were laid, patch by patch. */
+function ByHand() {
+  const { value, edit } = usePlan();
+  const letters = useLetters();
+  const order = value(`${face}/order`);
+  if (!Array.isArray(order)) return null;
+  const options = letters.map(({ value: letter, name }) => ({ value: letter, name: `${letter}, ${name}`, shown: letter }));
+  return (
+    <ol className="by-hand" aria-label="Rows of patches">
+      {(order as string[][]).map((row, r) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: rows have no identity but their place
+        <li key={r}>
+          <span className="soft">Row {r + 1}: </span>
+          {row.map((letter, c) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: patches have no identity but their place
+            <span key={c}>
+              <Choice
+                label={`Row ${r + 1}, patch ${c + 1}`}
+                value={letter}
+                options={options}
+                choose={(next) => edit(`${face}/order/${r}/${c}`, next, `row ${r + 1}, patch ${c + 1} of ${next}`)}
+              />{" "}
+            </span>
+          ))}
+        </li>
+      ))}
+    </ol>
   );
 }
 

@@ -1,4 +1,5 @@
 import type { ApiError } from "../api/client";
+import type { Plan } from "../api/plan.gen";
 import { usePlan } from "../plan/context";
 import { get, put } from "../plan/path";
 import { dressed } from "../words/fractions";
@@ -14,6 +15,8 @@ interface Props {
   kind?: Kind;
   /** What is shown, when it is not the value itself. */
   shown?: string;
+  /** What else in the plan has to follow a change of the value. */
+  follow?: (plan: Plan) => Plan;
 }
 
 /** What a typed text stands for in the plan: counts are numbers there. */
@@ -31,9 +34,11 @@ export function said(refusal: ApiError | null, path: string): string | null {
   return mine?.text ?? refusal.problem.detail;
 }
 
+const same = (plan: Plan) => plan;
+
 /** A value of the plan, edited where it stands in the sentence. */
-export function Value({ path, label, kind = "length", shown }: Props) {
-  const { plan, value, session, edit, reckoning } = usePlan();
+export function Value({ path, label, kind = "length", shown, follow = same }: Props) {
+  const { plan, value, session, rework, reckoning } = usePlan();
   const kept = value(path);
   const text = kept === undefined ? "0" : String(kept);
   const units = String(value("/units") ?? "in");
@@ -48,8 +53,8 @@ export function Value({ path, label, kind = "length", shown }: Props) {
       numeric={kind !== "length"}
       path={path}
       wrong={reckoning.findings.some((f) => f.level === "stop" && f.about === path)}
-      judge={async (next) => said(await session.preview(put(plan, path, meant(kind, next))), path)}
-      keep={(next) => edit(path, meant(kind, next), `${label}: ${next}`)}
+      judge={async (next) => said(await session.preview(follow(put(plan, path, meant(kind, next)))), path)}
+      keep={(next) => rework((now) => follow(put(now, path, meant(kind, next))), `${label}: ${next}`)}
       drop={() => void session.settle()}
     />
   );

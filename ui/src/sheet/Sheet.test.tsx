@@ -1,0 +1,97 @@
+import { render, screen } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { expect, test, vi } from "vitest";
+import type { Piece, Reckoning } from "../api/api.gen";
+import { boxOf, extent } from "./PieceDrawing";
+import { Sheet } from "./Sheet";
+
+const mm = 1_000_000;
+const size = (width: number, height = width) => ({
+  width: { nm: width * mm, text: `${width} mm`, exact: String(width) },
+  height: { nm: height * mm, text: `${height} mm`, exact: String(height) },
+});
+
+const front: Piece = {
+  name: "front",
+  title: "Front",
+  count: 1,
+  finished: size(100),
+  trimmed: size(112),
+  before_quilting: size(140),
+  take_up: [1, 1],
+  outline: [
+    [0, 0],
+    [100 * mm, 0],
+    [100 * mm, 100 * mm],
+    [0, 100 * mm],
+  ],
+  cells: [
+    { cut: "front.patch.A", cloth: "A", x: -20 * mm, y: -20 * mm, width: 70 * mm, height: 140 * mm, row: 1, column: 1 },
+    { cut: "front.patch.B", cloth: "B", x: 50 * mm, y: -20 * mm, width: 70 * mm, height: 140 * mm, row: 1, column: 2 },
+  ],
+  lines: [{ pitch: 25 * mm, pair: 6 * mm, angle: 45 }],
+  waits: false,
+};
+const back: Piece = {
+  ...front,
+  name: "back",
+  title: "Back",
+  before_quilting: size(112),
+  lines: [],
+  waits: true,
+  cells: [
+    { cut: "back.panel", cloth: "A", x: -6 * mm, y: -6 * mm, width: 70 * mm, height: 112 * mm },
+    { cut: "back.panel", cloth: "A", x: 36 * mm, y: -6 * mm, width: 70 * mm, height: 112 * mm },
+  ],
+};
+const cut = { id: "back.panel", width: size(80).width, height: size(112).height };
+const reckoning = { title: "Cushion", pieces: [front, back], cuts: [cut], back: { overlap: size(28).width } } as unknown as Reckoning;
+
+function sheet(props: Partial<Parameters<typeof Sheet>[0]> = {}) {
+  const select = vi.fn();
+  const { container } = render(<Sheet reckoning={reckoning} swatches={{}} selected={new Set()} band={null} select={select} {...props} />);
+  return { container, select };
+}
+
+test("sizes are centred on the finished outline", () => {
+  expect(boxOf(front, front.finished)).toEqual({ x: 0, y: 0, width: 100, height: 100 });
+  expect(boxOf(front, front.trimmed)).toEqual({ x: -6, y: -6, width: 112, height: 112 });
+  expect(extent(front)).toEqual({ x: -20, y: -20, width: 140, height: 140 });
+});
+
+test("a measured piece is drawn as it was planned", () => {
+  expect(extent({ ...back, planned: size(120), trimmed: size(110) }).width).toBe(120);
+});
+
+test("the sheet says in words what it draws", () => {
+  sheet();
+  const name = screen.getByRole("img").getAttribute("aria-label");
+  expect(name).toContain("Front: finished 100 mm by 100 mm, trimmed 112 mm by 112 mm.");
+});
+
+test("three outlines on what is quilted, two on what is not", () => {
+  const { container } = sheet();
+  const pieces = [...container.querySelectorAll(".piece")];
+  expect(pieces.map((p) => p.querySelectorAll(".outline").length)).toEqual([3, 2]);
+  expect(container.querySelectorAll(".stitch:not(.shade)")).toHaveLength(2); // a pair
+});
+
+test("a patch selects itself, and the selected are marked", async () => {
+  const { container, select } = sheet({ selected: new Set(["back.panel"]) });
+  expect(container.querySelectorAll(".chosen")).toHaveLength(2);
+  const cell = container.querySelectorAll(".cell")[1];
+  if (cell) await userEvent.setup().click(cell);
+  expect(select).toHaveBeenCalledExactlyOnceWith("front", front.cells[1]);
+});
+
+test("the back says that it waits, how its pieces are cut and how they overlap", () => {
+  sheet();
+  expect(screen.getByText(/waits for the measured front/)).toBeTruthy();
+  expect(screen.getAllByText(/80 mm × 112 mm/)).toHaveLength(2);
+  expect(screen.getByText(/overlap 28 mm/)).toBeTruthy();
+});
+
+test("a band lies on its piece only", () => {
+  const { container } = sheet({ band: { piece: "front", box: { x: 0, y: 0, width: 10, height: 100 } } });
+  expect(container.querySelectorAll(".band")).toHaveLength(1);
+});
