@@ -1,3 +1,4 @@
+import { replaceEqualDeep } from "@tanstack/react-query";
 import type { PlanView, Reckoning } from "../api/api.gen";
 import { ApiError, ask, Unreachable } from "../api/client";
 import type { Plan } from "../api/plan.gen";
@@ -78,7 +79,9 @@ export class Session {
     for (const listener of this.listeners) listener();
   }
 
-  private show(reckoning: Reckoning) {
+  /** Shows a reckoning; what is as before keeps its identity and is not drawn again. */
+  private show(next: Reckoning) {
+    const reckoning = replaceEqualDeep(this.state.drawn, next) as Reckoning;
     this.set({ reckoning, drawn: drawable(reckoning) ? reckoning : this.state.drawn });
   }
 

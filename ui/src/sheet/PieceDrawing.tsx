@@ -1,4 +1,4 @@
-import { useId } from "react";
+import { memo, useId } from "react";
 import type { Cell, Piece, Swatch } from "../api/api.gen";
 import { Pattern } from "../cloth/Pattern";
 
@@ -42,7 +42,7 @@ interface Props {
 }
 
 /** One piece of the cover: its cloth, its quilting and its nested outlines, in millimetres. */
-export function PieceDrawing({ piece, swatches, selected, dimmed, band, select, outlines = true }: Props) {
+export const PieceDrawing = memo(function PieceDrawing({ piece, swatches, selected, dimmed, band, select, outlines = true }: Props) {
   const id = useId();
   const cut = extent(piece);
   const trimmed = boxOf(piece, planned(piece));
@@ -104,7 +104,7 @@ export function PieceDrawing({ piece, swatches, selected, dimmed, band, select, 
       {band && <rect className="band" {...band} />}
     </g>
   );
-}
+});
 
 /** The area between two boxes. */
 function frame(outer: Box, inner: Box): string {

@@ -81,7 +81,7 @@ test("a patch selects itself, and the selected are marked", async () => {
   expect(container.querySelectorAll(".chosen")).toHaveLength(2);
   const cell = container.querySelectorAll(".cell")[1];
   if (cell) await userEvent.setup().click(cell);
-  expect(select).toHaveBeenCalledExactlyOnceWith("front", front.cells[1]);
+  expect(select).toHaveBeenCalledExactlyOnceWith(front.cells[1]);
 });
 
 test("the back says that it waits, how its pieces are cut and how they overlap", () => {

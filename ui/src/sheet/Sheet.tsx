@@ -8,7 +8,7 @@ interface Props {
   swatches: Record<string, Swatch>;
   selected: ReadonlySet<string>;
   band: { piece: string; box: Box } | null;
-  select: (piece: string, cell: Cell) => void;
+  select: (cell: Cell) => void;
 }
 
 /** All pieces of the cover to one scale, the front with its nested outlines. */
@@ -46,7 +46,7 @@ export function Sheet({ reckoning, swatches, selected, band, select }: Props) {
             swatches={swatches}
             selected={selected}
             band={band?.piece === piece.name ? band.box : null}
-            select={(cell) => select(piece.name, cell)}
+            select={select}
           />
           {piece.name === "back" && <Backs piece={piece} cuts={reckoning.cuts} overlap={reckoning.back?.overlap.text ?? ""} text={text} />}
           <Dimension piece={piece} y={bottom + text * 1.4} text={text} />

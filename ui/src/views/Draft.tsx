@@ -1,5 +1,5 @@
-import { useState } from "react";
-import type { Cut, Piece, Reckoning, Swatch as SwatchData } from "../api/api.gen";
+import { useCallback, useMemo, useState } from "react";
+import type { Cell, Cut, Piece, Reckoning, Swatch as SwatchData } from "../api/api.gen";
 import { Brief } from "../brief/Brief";
 import { Swatch } from "../cloth/Swatch";
 import { usePlan } from "../plan/context";
@@ -28,13 +28,18 @@ export function Draft() {
   const [asked, choose] = useState<Chosen | null>(null);
   const [axis, setAxis] = useState<Axis>("width");
   const [lit, light] = useState<number | null>(null);
-  const swatches = swatchesOf(value("/cloths"));
+  const cloths = value("/cloths");
+  const swatches = useMemo(() => swatchesOf(cloths), [cloths]);
+  const selectCell = useCallback((cell: Cell) => {
+    choose({ cut: cell.cut });
+    light(null);
+  }, []);
   const front = drawn.pieces.find((p) => p.name === "front");
   const chosen: Chosen = asked ?? { piece: "front", size: quilted(front) ? "before_quilting" : "trimmed" };
   const stale = drawn !== reckoning && reckoning.pieces.length === 0;
   const cut = "cut" in chosen ? drawn.cuts.find((c) => c.id === chosen.cut) : undefined;
   const piece = "piece" in chosen ? drawn.pieces.find((p) => p.name === chosen.piece) : undefined;
-  const selected = new Set(cut ? [cut.id] : []);
+  const selected = useMemo(() => new Set(cut ? [cut.id] : []), [cut]);
   return (
     <div className="draft">
       <Brief />
@@ -50,10 +55,7 @@ export function Draft() {
                 swatches={swatches}
                 selected={selected}
                 band={bandOf(drawn, chosen, axis, lit)}
-                select={(_, cell) => {
-                  choose({ cut: cell.cut });
-                  light(null);
-                }}
+                select={selectCell}
               />
               {stale && <p className="stale-note">As it was before the stop in the brief.</p>}
             </div>
