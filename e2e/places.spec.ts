@@ -153,6 +153,7 @@ test("history brings an older version back", async ({ page, demo }) => {
 test("the half-sewn demo shows the measurement that disagrees", async ({ page, demo }) => {
   await page.goto(`${demo.url}/plans/story-hour-patchwork-cushion/sew`);
   await expect(page.getByRole("heading", { name: "Cut the back" })).toBeVisible();
+  await expect(page.getByRole("list", { name: "Cut in this step" })).toContainText("2 × 111/2″ × 161/2″ back piece of harbour stripe");
   await page.getByRole("button", { name: /Measure the front/ }).click();
   await expect(page.getByRole("note")).toContainText("3 seams, each 1/32″ fat on both sides");
 });

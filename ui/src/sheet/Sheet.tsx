@@ -126,7 +126,7 @@ export function SvgText({
 }
 
 /** What is written on the back pieces. */
-function Backs({ piece, cuts, overlap, text }: { piece: Piece; cuts: Cut[]; overlap: string; text: number }) {
+export function Backs({ piece, cuts, overlap, text }: { piece: Piece; cuts: Cut[]; overlap: string; text: number }) {
   const [left, right] = piece.cells;
   if (!left || !right) return null;
   const from = mm(right.x);

@@ -12,6 +12,7 @@ import { said } from "../brief/Value";
 import { usePlan } from "../plan/context";
 import { get } from "../plan/path";
 import { extent, mm, PieceDrawing } from "../sheet/PieceDrawing";
+import { Backs } from "../sheet/Sheet";
 import { dressed } from "../words/fractions";
 import { T } from "../words/T";
 import { swatchesOf } from "./Draft";
@@ -27,6 +28,11 @@ export function Sew() {
   const at = looked === null ? firstOpen : steps.findIndex((s) => s.id === looked);
   const step = steps[at];
   const heading = useRef<HTMLHeadingElement>(null);
+  const list = useRef<HTMLOListElement>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the list follows the step at hand
+  useEffect(() => {
+    list.current?.querySelector("[aria-current]")?.scrollIntoView({ block: "nearest" });
+  }, [at]);
 
   if (steps.length === 0) {
     return (
@@ -44,7 +50,7 @@ export function Sew() {
     }, label);
   return (
     <div className="sew">
-      <ol className="steps thread" aria-label="Steps">
+      <ol ref={list} className="steps thread" aria-label="Steps">
         {steps.map((s, i) => (
           <li key={s.id} className={`${s.done ? "done" : ""}${i === at ? " now" : ""}`}>
             <span className="knot" aria-hidden="true" />
@@ -110,6 +116,7 @@ function StepAtHand({
           <p className="large">
             <T>{step.text}</T>
           </p>
+          <CutsOfStep ids={step.cuts} reckoning={reckoning} name={(letter) => String(value(`/cloths/${letter}/name`) ?? letter)} />
           <dl>
             {step.machine && (
               <>
@@ -158,6 +165,24 @@ function StepAtHand({
   );
 }
 
+/** What is cut in a step. */
+function CutsOfStep({ ids, reckoning, name }: { ids: string[]; reckoning: Reckoning; name: (letter: string) => string }) {
+  const cuts = reckoning.cuts.filter((c) => ids.includes(c.id));
+  if (cuts.length === 0) return null;
+  return (
+    <ul className="step-cuts" aria-label="Cut in this step">
+      {cuts.map((c) => (
+        <li key={c.id}>
+          <strong>
+            <T>{`${c.count} × ${c.width.text} × ${c.height.text}`}</T>
+          </strong>{" "}
+          {c.title.toLowerCase()} <span className="soft">of {name(c.cloth)}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 /** The cells of the pieces that a step is about. */
 function isAbout(step: Step, cell: Cell): boolean {
   if (step.row) return cell.row === step.row;
@@ -187,6 +212,9 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
           dimmed={(cell) => !isAbout(step, cell)}
           outlines={step.stage !== "piece"}
         />
+        {name === "back" && (
+          <Backs piece={piece} cuts={reckoning.cuts} overlap={reckoning.back?.overlap.text ?? ""} text={box.width / 26} />
+        )}
         <Arrows step={step} cells={piece.cells} size={box.width} />
       </svg>
       {step.side && <figcaption className="soft">Arrows: where the allowances go, seen from the front.</figcaption>}
