@@ -23,27 +23,28 @@ func cushion() plan.Plan {
 }
 
 func TestACushionIsPadAndEase(t *testing.T) {
-	pieces, found := cover.Pieces(cushion())
+	c, found := cover.Pieces(cushion())
 	assert.Empty(t, found)
+	pieces := c.Pieces
 	require.Len(t, pieces, 2)
 	for _, p := range pieces {
 		assert.Equal(t, 19*in, p.Finished.Width.Total())
 		assert.Equal(t, 33*in/2, p.Finished.Height.Total())
 		assert.Equal(t, 39*in/2, p.Trimmed(p.Finished).Width.Total())
 	}
-	assert.Equal(t, sum.Sum{{Name: "pad across", Amount: 20 * in, Kind: sum.Object}, {Name: "cover smaller than the pad", Amount: -in, Kind: sum.Ease}}, pieces[0].Finished.Width)
+	assert.Equal(t, sum.Sum{{Name: "pad across", Amount: 20 * in, Kind: sum.Object}, {Name: "ease, cover smaller", Amount: -in, Kind: sum.Ease}}, pieces[0].Finished.Width)
 }
 
 func TestWashingIsAddedFirst(t *testing.T) {
 	p := cushion()
 	p.Cover.Wash = 5
-	pieces, _ := cover.Pieces(p)
-	assert.Equal(t, 20*in, pieces[0].Finished.Width.Total(), "19 ÷ 0.95")
+	c, _ := cover.Pieces(p)
+	assert.Equal(t, 20*in, c.Pieces[0].Finished.Width.Total(), "19 ÷ 0.95")
 }
 
 func TestWhatMakesNoCushionIsNamed(t *testing.T) {
 	for about, change := range map[string]func(*plan.Plan){
-		"/cover/kind":         func(p *plan.Plan) { p.Cover.Kind = "jacket" },
+		"/cover/kind":         func(p *plan.Plan) { p.Cover.Kind = "" },
 		"/object/kind":        func(p *plan.Plan) { p.Object.Kind = plan.Box },
 		"/cover/corners/kind": func(p *plan.Plan) { p.Cover.Corners.Kind = "round" },
 		"/cover/flange":       func(p *plan.Plan) { p.Cover.Flange = in },
@@ -54,8 +55,8 @@ func TestWhatMakesNoCushionIsNamed(t *testing.T) {
 	} {
 		p := cushion()
 		change(&p)
-		pieces, found := cover.Pieces(p)
-		assert.Empty(t, pieces, about)
+		c, found := cover.Pieces(p)
+		assert.Empty(t, c.Pieces, about)
 		if assert.Len(t, found, 1, about) {
 			assert.Equal(t, about, found[0].About)
 			assert.NotEmpty(t, found[0].Remedy)

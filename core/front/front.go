@@ -73,6 +73,9 @@ type Order struct {
 	Trimmed, Top sum.Size
 	// Seam allowance within the face and round it.
 	Seam length.Length
+	// Left and Above are what the piece has beyond its finished line at its left
+	// and top edge.
+	Left, Above length.Length
 	// TakeAcross and TakeUp are the shares quilting takes.
 	TakeAcross, TakeUp float64
 	Margin             length.Length
@@ -142,11 +145,9 @@ func unreckoned(o Order) finding.List {
 // plain is one panel, cut as large as quilting and trimming need.
 func plain(o Order) (Face, finding.List) {
 	x, y := o.grow()
-	edge := o.Seam
 	return Face{
-		Parts: []Part{{Name: "panel", Title: "Panel", Role: Panel, Cloth: o.Face.Cloth, Size: o.Top.UpTo(o.Step), Count: 1}},
-		Cells: []Cell{{X: -edge - x, Y: -edge - y,
-			Width: o.Finished.Width.Total() + 2*(edge+x), Height: o.Finished.Height.Total() + 2*(edge+y)}},
+		Parts:    []Part{{Name: "panel", Title: "Panel", Role: Panel, Cloth: o.Face.Cloth, Size: o.Top.UpTo(o.Step), Count: 1}},
+		Cells:    []Cell{{X: -o.Left - x, Y: -o.Above - y, Width: o.Top.Width.Total(), Height: o.Top.Height.Total()}},
 		Finished: o.Finished,
 		Sewn:     o.Top.UpTo(o.Step),
 	}, nil

@@ -119,6 +119,9 @@ func (v *validator) object(o Object) {
 		Book:  {{"wrap", "The way round the book", o.Wrap}, {"height", "The height of the book", o.Height}},
 	}
 	for _, a := range axes[o.Kind] {
+		if a.key == "wrap" && a.l == 0 && o.Board > 0 {
+			continue // boards and spine say it instead
+		}
 		v.size("/object/"+a.key, a.what, a.l)
 	}
 	out := o.SticksOut

@@ -14,10 +14,10 @@ import (
 
 // cutting is a shape on its way into the cutting list.
 type cutting struct {
-	piece, id, part, title, layer, cloth, about, waits string
-	size                                               sum.Size
-	count                                              int
-	mayTurn                                            bool
+	piece, id, part, title, layer, cloth, about, waits, shape string
+	size                                                      sum.Size
+	count                                                     int
+	mayTurn                                                   bool
 }
 
 // need is what the lay has to know of a cut.
@@ -35,9 +35,13 @@ func (r *run) cut(c cutting) string {
 		c.layer = "outer"
 	}
 	w, h := c.size.Width.Total(), c.size.Height.Total()
-	shape := "rectangle"
-	if w == h {
+	shape := c.shape
+	switch {
+	case shape != "":
+	case w == h:
 		shape = "square"
+	default:
+		shape = "rectangle"
 	}
 	r.out.Cuts = append(r.out.Cuts, Cut{ID: c.id, Piece: c.piece, Part: c.part, Title: c.title, Layer: c.layer, Cloth: c.cloth, Shape: shape,
 		Width: r.l(w), Height: r.l(h), Count: c.count, Waits: c.waits, Done: slices.Contains(r.p.Progress.Cut, c.id)})

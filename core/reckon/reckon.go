@@ -5,6 +5,7 @@ package reckon
 import (
 	"fmt"
 	"maps"
+	"math"
 	"slices"
 
 	"umschlag/core/back"
@@ -14,6 +15,7 @@ import (
 	"umschlag/core/front"
 	"umschlag/core/layers"
 	"umschlag/core/length"
+	"umschlag/core/outline"
 	"umschlag/core/plan"
 	"umschlag/core/sum"
 	"umschlag/core/work"
@@ -29,7 +31,7 @@ func Reckon(p plan.Plan, c Cupboard) Reckoning {
 	r := &run{p: p, cupboard: c, style: p.Style(), out: empty(p)}
 	r.find(p.Validate())
 	if !r.stopped() {
-		r.cushion()
+		r.cover()
 	}
 	if r.stopped() {
 		return withoutHalves(r.out)
@@ -98,14 +100,23 @@ type panel struct {
 	chain layers.Chain
 }
 
-// cushion reckons front, gate, back, cloth and work, in that order.
-func (r *run) cushion() {
-	pieces, found := cover.Pieces(r.p)
+// cover reckons the pieces, by the way their kind of cover is made.
+func (r *run) cover() {
+	c, found := cover.Pieces(r.p)
 	r.find(found)
-	if r.stopped() {
-		return
+	switch {
+	case r.stopped():
+	case r.p.Cover.Kind == plan.Cushion:
+		r.cushion(c)
+	default:
+		r.shell(c)
 	}
-	frontPiece, backPiece := pieces[0], pieces[1]
+}
+
+// cushion reckons front, gate, back, cloth and work, in that order: the back
+// follows the front.
+func (r *run) cushion(c cover.Cover) {
+	frontPiece, backPiece := c.Pieces[0], c.Pieces[1]
 	top := r.front(frontPiece)
 	if r.stopped() {
 		return
@@ -127,16 +138,16 @@ func (r *run) cushion() {
 	r.count(top)
 }
 
-// front reckons the face of the front and what lies under it.
+// front reckons the face of a piece and what lies under it.
 func (r *run) front(piece cover.Piece) panel {
-	q := r.p.Piece(piece.Name)
-	at := r.keeper(piece.Name, func(q plan.Piece) bool { return q.Face != nil })
+	q := r.p.Piece(piece.Config)
+	at := r.keeper(piece.Config, func(q plan.Piece) bool { return q.Face != nil })
 	path := finding.Path("pieces", at)
 	trimmed := piece.Trimmed(piece.Finished)
 	chain, found := layers.Of(path, q, trimmed, r.p.Habits.Step)
 	r.find(found)
 	face, found := front.Build(front.Order{Face: r.faceOf(q), Path: path + "/face", Finished: piece.Finished, Trimmed: trimmed, Top: chain.Top,
-		Seam: piece.Seam, TakeAcross: chain.TakeUp.Across, TakeUp: chain.TakeUp.Along, Margin: chain.Margin, Absorb: q.Absorb,
+		Seam: r.p.Cover.Seam, Left: piece.Edges.Left.Width, Above: piece.Edges.Top.Width, TakeAcross: chain.TakeUp.Across, TakeUp: chain.TakeUp.Along, Margin: chain.Margin, Absorb: q.Absorb,
 		Step: r.p.Habits.Step, Style: r.style})
 	r.find(found)
 	if r.stopped() {
@@ -193,7 +204,7 @@ func (r *run) firstCloth() string {
 
 // showFront puts the front and its cuts into the reckoning.
 func (r *run) showFront(piece cover.Piece, top panel, m fit.Panel) {
-	out := Piece{Name: piece.Name, Title: piece.Title, Count: piece.Count, BeforeQuilting: r.size(top.chain.Top),
+	out := Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, BeforeQuilting: r.size(top.chain.Top),
 		TakeUp: percent(top.chain.TakeUp)}
 	finished := top.face.Finished
 	out.Trimmed = r.size(m.Trimmed)
@@ -204,7 +215,7 @@ func (r *run) showFront(piece cover.Piece, top panel, m fit.Panel) {
 			if s[0].Kind != sum.Measured {
 				return s[1 : len(s)-1]
 			}
-			return s.Plus(sum.Seam, "seam allowance", -piece.Seam).Plus(sum.Seam, "seam allowance", -piece.Seam)
+			return s.Plus(sum.Seam, "seam allowance", -r.p.Cover.Seam).Plus(sum.Seam, "seam allowance", -r.p.Cover.Seam)
 		})
 	}
 	out.Finished = r.size(finished)
@@ -212,7 +223,7 @@ func (r *run) showFront(piece cover.Piece, top panel, m fit.Panel) {
 	r.explain("front.finished", finished)
 	r.explain("front", m.Trimmed)
 	r.explain("front.before_quilting", top.chain.Top)
-	out.Outline = rectangle(top.face.Finished)
+	r.outlines(&out, piece, top)
 	ids := make([]string, len(top.face.Parts))
 	for i, part := range top.face.Parts {
 		ids[i] = r.cut(cutting{piece: "front", part: part.Name, title: part.Title, cloth: part.Cloth, size: part.Size, count: part.Count,
@@ -240,9 +251,19 @@ func linesOf(q plan.Piece) []Lines {
 
 func percent(t layers.TakeUp) [2]float64 { return [2]float64{100 * t.Across, 100 * t.Along} }
 
-func rectangle(s sum.Size) [][2]int64 {
-	w, h := int64(s.Width.Total()), int64(s.Height.Total())
-	return [][2]int64{{0, 0}, {w, 0}, {w, h}, {0, h}}
+// outlines draws a piece's three lines, with what its top has beyond them.
+func (r *run) outlines(out *Piece, piece cover.Piece, p panel) {
+	x := (p.chain.Top.Width.Total() - p.chain.Trimmed.Width.Total()) / 2
+	y := (p.chain.Top.Height.Total() - p.chain.Trimmed.Height.Total()) / 2
+	out.Outline, out.TrimmedOutline, out.CutOutline = vertices(piece.Line()), vertices(piece.Cut(0, 0)), vertices(piece.Cut(x, y))
+}
+
+func vertices(o outline.Outline) []Vertex {
+	out := make([]Vertex, len(o))
+	for i, v := range o {
+		out[i] = Vertex{X: int64(math.Round(v.X)), Y: int64(math.Round(v.Y)), Bulge: v.Bulge}
+	}
+	return out
 }
 
 // under adds batting and lining cuts of a panel.
@@ -262,8 +283,8 @@ func (r *run) under(piece, name string, c layers.Chain, count int, about, waits 
 
 // back reckons the closure from the front as it really is.
 func (r *run) back(piece cover.Piece, m fit.Panel) back.Back {
-	q := r.p.Piece(piece.Name)
-	at := r.keeper(piece.Name, func(q plan.Piece) bool { return q.Face != nil })
+	q := r.p.Piece(piece.Config)
+	at := r.keeper(piece.Config, func(q plan.Piece) bool { return q.Face != nil })
 	path := finding.Path("pieces", at)
 	face := r.faceOf(q)
 	if face.Kind != plan.PlainFace || len(face.Applique) > 0 {
@@ -275,7 +296,7 @@ func (r *run) back(piece cover.Piece, m fit.Panel) back.Back {
 	if r.p.Back.Cloth != "" {
 		cloth = r.p.Back.Cloth
 	}
-	finished := m.Trimmed.Width.Total() - 2*piece.Seam
+	finished := m.Trimmed.Width.Total() - 2*r.p.Cover.Seam
 	b, found := back.Build(back.Order{Plan: r.p.Back, Front: m.Trimmed, Finished: finished, Step: r.p.Habits.Step, Style: r.style})
 	r.find(found)
 	if r.stopped() {
@@ -310,14 +331,15 @@ func (r *run) backCuts(q plan.Piece, path, cloth string, b back.Back, waits stri
 
 // backPiece draws the back pieces as they will lie on each other.
 func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, waits string) {
-	finished := m.Trimmed.Each(func(s sum.Sum) sum.Sum { return sum.Of(sum.Part, "front as cut", s.Total()-2*piece.Seam) })
-	out := Piece{Name: piece.Name, Title: piece.Title, Count: piece.Count, Waits: waits != "",
-		Finished: r.size(finished), Trimmed: r.size(m.Trimmed), BeforeQuilting: r.size(m.Trimmed), Outline: rectangle(finished), Lines: []Lines{}}
+	finished := m.Trimmed.Each(func(s sum.Sum) sum.Sum { return sum.Of(sum.Part, "front as cut", s.Total()-2*r.p.Cover.Seam) })
+	out := Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, Waits: waits != "",
+		Finished: r.size(finished), Trimmed: r.size(m.Trimmed), BeforeQuilting: r.size(m.Trimmed), Lines: []Lines{}}
+	r.outlines(&out, cover.Piece{Finished: finished, Edges: piece.Edges}, panel{})
 	var hems length.Length
 	for _, h := range r.p.Back.Hem {
 		hems += h
 	}
-	whole, seam := m.Trimmed.Width.Total(), piece.Seam
+	whole, seam := m.Trimmed.Width.Total(), r.p.Cover.Seam
 	first, last := b.Panels[0], b.Panels[len(b.Panels)-1]
 	left, right := first.Size.Width.Total()-hems, last.Size.Width.Total()-hems
 	high := int64(m.Trimmed.Height.Total())
@@ -344,8 +366,8 @@ func (r *run) work(top panel, m fit.Panel, b back.Back) {
 	w, h := m.Trimmed.Width.Total(), m.Trimmed.Height.Total()
 	back := b.Panels[0].Size.Height.Total()
 	r.out.Joins = append(r.out.Joins,
-		Join{Between: [2]string{"front", "back"}, Lengths: [2]L{r.l(w), r.l(w)}, Off: r.l(0)},
-		Join{Between: [2]string{"front", b.Panels[0].Name}, Lengths: [2]L{r.l(h), r.l(back)}, Off: r.l(back - h)})
+		Join{Title: "round the cover, across", Count: 2, Between: [2]string{"front", "back"}, Lengths: [2]L{r.l(w), r.l(w)}, Off: r.l(0)},
+		Join{Title: "round the cover, up", Count: 2, Between: [2]string{"front", b.Panels[0].Name}, Lengths: [2]L{r.l(h), r.l(back)}, Off: r.l(back - h)})
 }
 
 func (r *run) step(s work.Step) Step {

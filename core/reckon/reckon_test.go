@@ -200,7 +200,7 @@ func TestBadDecisionsGiveFindingsAndNoHalfResult(t *testing.T) {
 		"a back of patches":               {func(p *plan.Plan) { p.Pieces["back"] = p.Pieces["front"] }, "/pieces/back/face/kind"},
 		"a piece wider than its cloth":    {func(p *plan.Plan) { p.Cloths["D"] = plan.Cloth{Width: ptr(14 * in)} }, "/pieces/back/face"},
 		"a slip in the copies":            {func(p *plan.Plan) { p.Copies = 1000 }, "/copies"},
-		"a hood":                          {func(p *plan.Plan) { p.Cover.Kind, p.Pieces = "wrap-hood", nil }, "/cover/kind"},
+		"a hood over a pad":               {func(p *plan.Plan) { p.Cover.Kind, p.Pieces = "wrap-hood", nil }, "/object/kind"},
 	} {
 		t.Run(name, func(t *testing.T) {
 			p := worked()

@@ -49,7 +49,9 @@ type Reckoning struct {
 
 // Piece is one piece of the cover at its three sizes.
 type Piece struct {
-	Name           string `json:"name"`
+	Name string `json:"name"`
+	// Config is the name under which the plan decides what it is made of.
+	Config         string `json:"config"`
 	Title          string `json:"title"`
 	Count          int    `json:"count"`
 	Finished       Size   `json:"finished"`
@@ -60,14 +62,25 @@ type Piece struct {
 	// TakeUp in percent, across and along.
 	TakeUp [2]float64 `json:"take_up"`
 	// Outline is the finished line, in nanometres from its top left corner,
-	// right and down.
-	Outline [][2]int64 `json:"outline"`
+	// right and down; TrimmedOutline and CutOutline are what is cut to after and
+	// before quilting.
+	Outline        []Vertex `json:"outline"`
+	TrimmedOutline []Vertex `json:"trimmed_outline"`
+	CutOutline     []Vertex `json:"cut_outline"`
 	// Cells are the parts where they lie, in the same frame.
 	Cells []Cell `json:"cells"`
 	// Lines are the families of quilting lines.
 	Lines []Lines `json:"lines"`
 	// Waits reports that the piece is cut only after a measurement.
 	Waits bool `json:"waits"`
+}
+
+// Vertex is a corner of an outline and the side that leaves it: straight when
+// its bulge is 0, else an arc whose quarter angle has this tangent.
+type Vertex struct {
+	X     int64   `json:"x"`
+	Y     int64   `json:"y"`
+	Bulge float64 `json:"bulge"`
 }
 
 // Cell is one part where it lies on a piece.
@@ -123,6 +136,8 @@ type BackShown struct {
 
 // Join is two edges that are sewn to each other.
 type Join struct {
+	Title   string    `json:"title"`
+	Count   int       `json:"count"`
 	Between [2]string `json:"between"`
 	Lengths [2]L      `json:"lengths"`
 	Off     L         `json:"off"`

@@ -22,6 +22,7 @@ const (
 	Overlap  Kind = "overlap"  // backs lying on each other
 	Hem      Kind = "hem"      // turned in and stitched
 	Step     Kind = "step"     // up to the next ruler step
+	Corner   Kind = "corner"   // what a rounded corner takes from the way round
 	Measured Kind = "measured" // read off the tape; replaces the plan
 )
 

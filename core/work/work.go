@@ -253,7 +253,7 @@ func (b *builder) layered() {
 	if !b.Quilted {
 		return
 	}
-	b.add(Step{ID: "quilt", Stage: Quilting, Title: "Quilt", Text: b.lines(),
+	b.add(Step{ID: "quilt", Stage: Quilting, Title: "Quilt", Text: linesText(b.style, b.Plan.Piece("front").Quilting),
 		Machine: "Walking foot, straight stitch 3 mm, needle 90/14", Caution: needleCaution,
 		Check: "No pleats on the lining side."})
 	b.add(Step{ID: "trim", Stage: Quilting, Title: "Trim square",
@@ -262,15 +262,15 @@ func (b *builder) layered() {
 		Caution: rotaryCaution})
 }
 
-func (b *builder) lines() string {
-	q := b.Plan.Piece("front").Quilting
+// linesText says a quilting pattern.
+func linesText(style length.Style, q *plan.Quilting) string {
 	var parts []string
 	for _, f := range q.Lines {
-		parts = append(parts, fmt.Sprintf("%s apart at %s°", b.text(f.Pitch), strings.Replace(fmt.Sprint(f.Angle), "-", "−", 1)))
+		parts = append(parts, fmt.Sprintf("%s apart at %s°", style.Text(f.Pitch), strings.Replace(fmt.Sprint(f.Angle), "-", "−", 1)))
 	}
 	text := "Lines " + strings.Join(parts, " and ") + ", from the middle outwards"
 	if q.Pair > 0 {
-		text += fmt.Sprintf(", each in a pair %s apart", b.text(q.Pair))
+		text += fmt.Sprintf(", each in a pair %s apart", style.Text(q.Pair))
 	}
 	return text + "."
 }

@@ -58,6 +58,10 @@ findings: Finding[]
  */
 export interface Piece {
 name: string
+/**
+ * Config is the name under which the plan decides what it is made of.
+ */
+config: string
 title: string
 count: number
 finished: Size
@@ -73,9 +77,12 @@ planned?: Size1
 take_up: [number, number]
 /**
  * Outline is the finished line, in nanometres from its top left corner,
- * right and down.
+ * right and down; TrimmedOutline and CutOutline are what is cut to after and
+ * before quilting.
  */
-outline: [number, number][]
+outline: Vertex[]
+trimmed_outline: Vertex[]
+cut_outline: Vertex[]
 /**
  * Cells are the parts where they lie, in the same frame.
  */
@@ -119,6 +126,15 @@ exact: string
 export interface Size1 {
 width: L
 height: L
+}
+/**
+ * Vertex is a corner of an outline and the side that leaves it: straight when
+ * its bulge is 0, else an arc whose quarter angle has this tangent.
+ */
+export interface Vertex {
+x: number
+y: number
+bulge: number
 }
 /**
  * Cell is one part where it lies on a piece.
@@ -186,6 +202,8 @@ share: number
  * Join is two edges that are sewn to each other.
  */
 export interface Join {
+title: string
+count: number
 /**
  * @minItems 2
  * @maxItems 2

@@ -1,5 +1,5 @@
 import { memo, useId } from "react";
-import type { Cell, Piece, Swatch } from "../api/api.gen";
+import type { Cell, Piece, Swatch, Vertex } from "../api/api.gen";
 import { Pattern } from "../cloth/Pattern";
 
 /** Nanometres to the millimetres that drawings are made in. */
@@ -16,15 +16,42 @@ export interface Box {
 /** The box of one of a piece's sizes, centred on its finished outline. */
 export function boxOf(piece: Piece, size: { width: { nm: number }; height: { nm: number } }): Box {
   const [width, height] = [mm(size.width.nm), mm(size.height.nm)];
-  const corner = piece.outline[2] ?? [0, 0];
-  return { x: (mm(corner[0] ?? 0) - width) / 2, y: (mm(corner[1] ?? 0) - height) / 2, width, height };
+  const whole = around(piece[outlineOf(piece, size)]);
+  return { x: whole.x + (whole.width - width) / 2, y: whole.y + (whole.height - height) / 2, width, height };
 }
 
-const planned = (piece: Piece) => piece.planned ?? piece.trimmed;
+/** The outline that belongs to one of a piece's sizes. */
+function outlineOf(piece: Piece, size: unknown) {
+  if (size === piece.finished) return "outline";
+  return size === piece.before_quilting ? "cut_outline" : "trimmed_outline";
+}
+
+/** The box around the corners of an outline; arcs in pieces never stand out of it. */
+export function around(outline: Vertex[]): Box {
+  const xs = outline.map((v) => mm(v.x));
+  const ys = outline.map((v) => mm(v.y));
+  const [x, y] = [Math.min(...xs), Math.min(...ys)];
+  return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
+}
+
+/** An outline as a path: straight sides, and arcs by the bulge they are kept with. */
+export function pathOf(outline: Vertex[]): string {
+  const at = (v: Vertex) => `${mm(v.x)} ${mm(v.y)}`;
+  const [first] = outline;
+  if (!first) return "";
+  const sides = outline.map((from, i) => {
+    const to = outline[(i + 1) % outline.length] ?? first;
+    if (from.bulge === 0) return `L${at(to)}`;
+    const angle = 4 * Math.atan(from.bulge);
+    const radius = Math.hypot(mm(to.x - from.x), mm(to.y - from.y)) / 2 / Math.abs(Math.sin(angle / 2));
+    return `A${radius} ${radius} 0 ${Math.abs(angle) > Math.PI ? 1 : 0} ${angle > 0 ? 1 : 0} ${at(to)}`;
+  });
+  return `M${at(first)}${sides.join("")}Z`;
+}
 
 /** Everything of a piece that is drawn lies in this box. */
 export function extent(piece: Piece): Box {
-  return boxOf(piece, piece.before_quilting.width.nm >= planned(piece).width.nm ? piece.before_quilting : planned(piece));
+  return around([...piece.cut_outline, ...piece.trimmed_outline]);
 }
 
 interface Props {
@@ -45,9 +72,7 @@ interface Props {
 export const PieceDrawing = memo(function PieceDrawing({ piece, swatches, selected, dimmed, band, select, outlines = true }: Props) {
   const id = useId();
   const cut = extent(piece);
-  const trimmed = boxOf(piece, planned(piece));
-  const corner = piece.outline[2] ?? [0, 0];
-  const finished: Box = { x: 0, y: 0, width: mm(corner[0] ?? 0), height: mm(corner[1] ?? 0) };
+  const lines = { finished: pathOf(piece.outline), trimmed: pathOf(piece.trimmed_outline), cut: pathOf(piece.cut_outline) };
   const letters = [...new Set(piece.cells.map((c) => c.cloth))];
   return (
     <g className="piece">
@@ -56,7 +81,7 @@ export const PieceDrawing = memo(function PieceDrawing({ piece, swatches, select
           <Pattern key={letter} id={`${id}${letter}`} swatch={swatches[letter]} />
         ))}
         <clipPath id={`${id}face`}>
-          <rect {...(outlines ? cut : finished)} />
+          <path d={outlines ? lines.cut : lines.finished} />
         </clipPath>
         <Quilting id={id} piece={piece} />
       </defs>
@@ -82,13 +107,13 @@ export const PieceDrawing = memo(function PieceDrawing({ piece, swatches, select
       </g>
       {outlines && (
         <>
-          <path className="beyond" d={frame(cut, trimmed)} />
-          <path className="allowance" d={frame(trimmed, finished)} />
-          {cut.width > trimmed.width && <rect className="outline before" {...cut} />}
-          <rect className="outline trimmed" {...trimmed} />
+          <path className="beyond" fillRule="evenodd" d={lines.cut + lines.trimmed} />
+          <path className="allowance" fillRule="evenodd" d={lines.trimmed + lines.finished} />
+          {lines.cut !== lines.trimmed && <path className="outline before" d={lines.cut} />}
+          <path className="outline trimmed" d={lines.trimmed} />
         </>
       )}
-      <rect className="outline finished" {...finished} />
+      <path className="outline finished" d={lines.finished} />
       {piece.cells
         .filter((cell) => selected?.has(cell.cut))
         .map((cell) => (
@@ -105,13 +130,6 @@ export const PieceDrawing = memo(function PieceDrawing({ piece, swatches, select
     </g>
   );
 });
-
-/** The area between two boxes. */
-function frame(outer: Box, inner: Box): string {
-  const ring = (b: Box, back: boolean) =>
-    back ? `M${b.x} ${b.y} v${b.height} h${b.width} v${-b.height} Z` : `M${b.x} ${b.y} h${b.width} v${b.height} h${-b.width} Z`;
-  return ring(outer, false) + ring(inner, true);
-}
 
 /** One pattern of stitched lines for each family. */
 function Quilting({ id, piece }: { id: string; piece: Piece }) {

@@ -2,7 +2,7 @@ import { render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { expect, test, vi } from "vitest";
 import type { Piece, Reckoning } from "../api/api.gen";
-import { boxOf, extent } from "./PieceDrawing";
+import { boxOf, extent, pathOf } from "./PieceDrawing";
 import { Sheet } from "./Sheet";
 
 const mm = 1_000_000;
@@ -11,20 +11,27 @@ const size = (width: number, height = width) => ({
   height: { nm: height * mm, text: `${height} mm`, exact: String(height) },
 });
 
+/** A square outline that stands out from the finished one, in millimetres. */
+const square = (out: number) =>
+  [
+    [-out, -out],
+    [100 + out, -out],
+    [100 + out, 100 + out],
+    [-out, 100 + out],
+  ].map(([x, y]) => ({ x: (x ?? 0) * mm, y: (y ?? 0) * mm, bulge: 0 }));
+
 const front: Piece = {
   name: "front",
+  config: "front",
   title: "Front",
   count: 1,
   finished: size(100),
   trimmed: size(112),
   before_quilting: size(140),
   take_up: [1, 1],
-  outline: [
-    [0, 0],
-    [100 * mm, 0],
-    [100 * mm, 100 * mm],
-    [0, 100 * mm],
-  ],
+  outline: square(0),
+  trimmed_outline: square(6),
+  cut_outline: square(20),
   cells: [
     { cut: "front.patch.A", cloth: "A", x: -20 * mm, y: -20 * mm, width: 70 * mm, height: 140 * mm, row: 1, column: 1 },
     { cut: "front.patch.B", cloth: "B", x: 50 * mm, y: -20 * mm, width: 70 * mm, height: 140 * mm, row: 1, column: 2 },
@@ -37,6 +44,7 @@ const back: Piece = {
   name: "back",
   title: "Back",
   before_quilting: size(112),
+  cut_outline: square(6),
   lines: [],
   waits: true,
   cells: [
@@ -59,8 +67,21 @@ test("sizes are centred on the finished outline", () => {
   expect(extent(front)).toEqual({ x: -20, y: -20, width: 140, height: 140 });
 });
 
-test("a measured piece is drawn as it was planned", () => {
-  expect(extent({ ...back, planned: size(120), trimmed: size(110) }).width).toBe(120);
+test("arcs are drawn by their bulge", () => {
+  const quarter = Math.tan(Math.PI / 8);
+  const rounded = [
+    { x: 0, y: 10 * mm, bulge: quarter },
+    { x: 10 * mm, y: 0, bulge: 0 },
+    { x: 10 * mm, y: 10 * mm, bulge: 0 },
+  ];
+  expect(pathOf(rounded)).toMatch(/^M0 10A(10|9\.9{5,}\d*|10\.0{5,}\d*) \S+ 0 0 1 10 0L10 10L0 10Z$/);
+  expect(
+    pathOf([
+      { x: 0, y: 5 * mm, bulge: 1 },
+      { x: 10 * mm, y: 5 * mm, bulge: 1 },
+    ]),
+  ).toBe("M0 5A5 5 0 0 1 10 5A5 5 0 0 1 0 5Z");
+  expect(pathOf([])).toBe("");
 });
 
 test("the sheet says in words what it draws", () => {

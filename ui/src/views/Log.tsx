@@ -1,11 +1,11 @@
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import type { GateView, LogView } from "../api/api.gen";
+import type { GateView, LogView, Piece } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { createPlan, useChange, useLog } from "../api/queries";
-import { PieceDrawing } from "../sheet/PieceDrawing";
+import { around, PieceDrawing } from "../sheet/PieceDrawing";
 import { Len } from "../words/T";
 
 /** Finished covers: planned against measured, and what to do differently. */
@@ -59,7 +59,7 @@ function Entry({ entry }: { entry: LogView }) {
     <li className="log-entry">
       <div className="plan-picture small">
         {front && (
-          <svg viewBox={`-3 -3 ${(front.outline[2]?.[0] ?? 0) / 1e6 + 6} ${(front.outline[2]?.[1] ?? 0) / 1e6 + 6}`} aria-hidden="true">
+          <svg viewBox={framed(front)} aria-hidden="true">
             <PieceDrawing piece={front} swatches={entry.swatches} outlines={false} />
           </svg>
         )}
@@ -93,6 +93,11 @@ function Entry({ entry }: { entry: LogView }) {
       </div>
     </li>
   );
+}
+
+function framed(piece: Piece): string {
+  const box = around(piece.outline);
+  return `${box.x - 3} ${box.y - 3} ${box.width + 6} ${box.height + 6}`;
 }
 
 function worked(minutes: number): string {

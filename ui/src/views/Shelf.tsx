@@ -1,14 +1,14 @@
 import Button from "@mui/material/Button";
 import { useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import type { HabitsView, Reckoning, ShelfItem } from "../api/api.gen";
+import type { HabitsView, Reckoning, ShelfItem, Vertex } from "../api/api.gen";
 import { ApiError, ask, sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { createPlan, useChange, useCloths, useHabits, useShelf } from "../api/queries";
 import { Choice } from "../brief/Choice";
 import { Field } from "../brief/Field";
 import { put } from "../plan/path";
-import { PieceDrawing } from "../sheet/PieceDrawing";
+import { around, PieceDrawing } from "../sheet/PieceDrawing";
 import { useSay } from "../shell/Say";
 import { dressed } from "../words/fractions";
 import { T } from "../words/T";
@@ -94,11 +94,11 @@ function PlanCard({ item }: { item: ShelfItem }) {
   );
 }
 
-function pictureBox(outline: number[][]): string {
-  const [w, h] = [(outline[2]?.[0] ?? 0) / 1e6, (outline[2]?.[1] ?? 0) / 1e6];
-  const side = Math.max(w, h);
+function pictureBox(outline: Vertex[]): string {
+  const box = around(outline);
+  const side = Math.max(box.width, box.height);
   const rim = side * 0.015;
-  return `${(w - side) / 2 - rim} ${(h - side) / 2 - rim} ${side + 2 * rim} ${side + 2 * rim}`;
+  return `${box.x + (box.width - side) / 2 - rim} ${box.y + (box.height - side) / 2 - rim} ${side + 2 * rim} ${side + 2 * rim}`;
 }
 
 interface Pad {

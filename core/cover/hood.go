@@ -1,0 +1,202 @@
+package cover
+
+import (
+	"fmt"
+	"math"
+
+	"umschlag/core/finding"
+	"umschlag/core/length"
+	"umschlag/core/outline"
+	"umschlag/core/plan"
+	"umschlag/core/sum"
+)
+
+// bandEase is what a seam eases in along a curve. Common practice.
+const bandEase = 0.01
+
+// hood is what the three kinds of hood start from.
+type hood struct {
+	*measurer
+	long, deep, high sum.Sum
+	seam, radius     length.Length // radius on the seam line
+	bottom           Allowance
+}
+
+// openHood measures the box and shapes its corners. A hood is open at the bottom.
+func openHood(p plan.Plan) *hood {
+	h := &hood{measurer: measure(p), seam: p.Cover.Seam, bottom: bottomOf(p.Cover)}
+	if p.Object.Kind != plan.Box {
+		h.found.Add(finding.Stop, "object-kind", "/object/kind", fmt.Sprintf("A hood goes over a box, not over a %s.", p.Object.Kind), "Choose a box.")
+		return h
+	}
+	o, e := p.Object, p.Cover.Ease
+	h.long = h.axis("length", "length", o.Length, o.SticksOut.Length, e.Length)
+	h.deep = h.axis("depth", "depth", o.Depth, o.SticksOut.Depth, e.Depth)
+	h.high = h.axis("height", "height", o.Height, o.SticksOut.Height, e.Height)
+	if o.Depth > o.Length {
+		h.found.Add(finding.Note, "deeper-than-long", "/object/depth",
+			fmt.Sprintf("The box is deeper (%s) than it is long (%s).", p.Style().Text(o.Depth), p.Style().Text(o.Length)), "Length goes from left to right; are the two mixed up?")
+	}
+	return h
+}
+
+func bottomOf(c plan.Cover) Allowance {
+	if c.Bottom.Finish == "hem" {
+		return Allowance{Kind: sum.Hem, Name: "hem at the bottom", Width: c.Bottom.Width}
+	}
+	return Allowance{} // bound or raw: no allowance
+}
+
+// shape gives the seam-line radius of corners on a panel of the given size.
+func (h *hood) shape(width, height length.Length) {
+	c := h.plan.Cover.Corners
+	if c.Kind == "" || c.Kind == plan.SquareCorners {
+		return
+	}
+	about := "/cover/corners/radius"
+	cut := c.Radius
+	if c.Plate != 0 {
+		about, cut = "/cover/corners/plate", c.Plate/2
+	}
+	text := h.plan.Style().Text
+	if c.Kind != "round" {
+		h.found.Add(finding.Stop, "corners", "/cover/corners/kind", fmt.Sprintf("A hood has no %s corners.", c.Kind), "Choose square or round corners.")
+		return
+	}
+	most := min(width/2, height) + h.seam
+	if cut <= h.seam || cut > most {
+		h.found.Add(finding.Stop, "radius", about,
+			fmt.Sprintf("A corner cut to a radius of %s does not fit a panel that finishes %s × %s with seams of %s.", text(cut), text(width), text(height), text(h.seam)),
+			fmt.Sprintf("Type a radius over %s and up to %s, or a plate of twice that.", text(h.seam), text(most.Floor(h.plan.Habits.Step))))
+		return
+	}
+	h.radius = cut - h.seam
+}
+
+// over is the way up one side, over and down the other, round two corners.
+func (h *hood) over(across sum.Sum) sum.Sum {
+	corner := sum.Of(sum.Corner, "shorter round the corner", -outline.CornerShort(h.radius))
+	if h.radius == 0 {
+		corner = nil
+	}
+	return h.high.Then(corner).Then(across).Then(corner).Then(h.high)
+}
+
+// along is the same way, read off the outline of the panel it is sewn to.
+func (h *hood) along(across sum.Sum) sum.Sum {
+	arc := length.FromFloat(math.Pi / 2 * h.radius.Float())
+	side := h.high.Total() - h.radius
+	return sum.Of(sum.Part, "up the side", side).Plus(sum.Corner, "round the corner", arc).Plus(sum.Part, "over the top", across.Total()-2*h.radius).
+		Plus(sum.Corner, "round the corner", arc).Plus(sum.Part, "down the side", side)
+}
+
+// panel is an end or a face: its top corners may be rounded, its bottom is open.
+func (h *hood) panel(name, title string, across sum.Sum) Piece {
+	return Piece{Name: name, Config: name, Title: title, Count: 2, Finished: sum.Size{Width: across, Height: h.high},
+		Edges: Edges{Left: seamed(h.seam), Right: seamed(h.seam), Top: seamed(h.seam), Bottom: h.bottom},
+		Radii: outline.Radii{TopLeft: h.radius, TopRight: h.radius}}
+}
+
+// wrapHood is one main panel up the front, over the top and down the back, with
+// two end panels.
+func wrapHood(p plan.Plan) (Cover, finding.List) {
+	h := openHood(p)
+	if h.found.Stopped() {
+		return Cover{}, h.found
+	}
+	h.shape(h.deep.Total(), h.high.Total())
+	if h.found.Stopped() {
+		return Cover{}, h.found
+	}
+	over := h.over(h.deep)
+	main := Piece{Name: "main", Config: "main", Title: "Main panel", Count: 1, Finished: sum.Size{Width: h.long, Height: over},
+		Edges: Edges{Left: seamed(h.seam), Right: seamed(h.seam), Top: h.bottom, Bottom: h.bottom}}
+	var joins []Join
+	if p.Cover.SplitTop {
+		half := h.high.Plus(sum.Corner, "shorter round the corner", -outline.CornerShort(h.radius)).Plus(sum.Part, "half the depth", h.deep.Total()/2)
+		main.Title, main.Count = "Main panel, half", 2
+		main.Finished.Height = half
+		main.Edges.Top = seamed(h.seam)
+		joins = append(joins, Join{Title: "over the top", Between: [2]string{"main", "main"}, Lengths: [2]sum.Sum{h.long, h.long}, Count: 1})
+	}
+	end := h.panel("end", "End panel", h.deep)
+	joins = append(joins, Join{Title: "main panel to end", Between: [2]string{"main", "end"}, Lengths: [2]sum.Sum{over, h.along(h.deep)}, Count: 2})
+	return Cover{Pieces: []Piece{main, end}, Joins: joins}, h.found
+}
+
+// bandHood is two faces joined by one band.
+func bandHood(p plan.Plan) (Cover, finding.List) {
+	h := openHood(p)
+	if h.found.Stopped() {
+		return Cover{}, h.found
+	}
+	h.shape(h.long.Total(), h.high.Total())
+	if h.found.Stopped() {
+		return Cover{}, h.found
+	}
+	over := h.over(h.long)
+	band := Piece{Name: "band", Config: "band", Title: "Band", Count: 1, Finished: sum.Size{Width: h.deep, Height: over},
+		Edges: Edges{Left: seamed(h.seam), Right: seamed(h.seam), Top: h.bottom, Bottom: h.bottom}}
+	h.checkBand(over.Total() + 2*h.bottom.Width)
+	return Cover{Pieces: []Piece{h.panel("face", "Face", h.long), band},
+		Joins: []Join{{Title: "band to face", Between: [2]string{"band", "face"}, Lengths: [2]sum.Sum{over, h.along(h.long)}, Count: 2}}}, h.found
+}
+
+// checkBand holds a band that is already cut against the way round.
+func (h *hood) checkBand(needed length.Length) {
+	if h.plan.Cover.BandLength == nil {
+		return
+	}
+	text := h.plan.Style().Text
+	given := *h.plan.Cover.BandLength
+	off := given - needed
+	switch {
+	case given <= 0:
+		h.found.Add(finding.Stop, "out-of-range", "/cover/band_length", fmt.Sprintf("A band cannot be %s long.", text(given)), "Type what the band measures as cut.")
+	case off < 0 && -off.Float() > bandEase*needed.Float():
+		h.found.Add(finding.Warn, "band-short", "/cover/band_length",
+			fmt.Sprintf("The band is %s long and the way round is %s: %s short.", text(given), text(needed), text(-off)),
+			fmt.Sprintf("Piece in a strip of %s where it does not show, or cut a new band.", text((-off+2*h.seam).Ceil(h.plan.Habits.Step))))
+	case off > 0:
+		h.found.Add(finding.Note, "band-long", "/cover/band_length",
+			fmt.Sprintf("The band is %s long and the way round is %s: %s long.", text(given), text(needed), text(off)),
+			fmt.Sprintf("Centre it at the top and trim %s at each end, after it is sewn.", text(off/2)))
+	case off < 0:
+		h.found.Add(finding.Note, "band-eases", "/cover/band_length",
+			fmt.Sprintf("The band is %s shorter than the way round, %s: it eases in.", text(-off), text(needed)), "Pin the middle and the quarters first.")
+	}
+}
+
+// skirtHood is a top with four walls, or with one wall in a ring where its
+// corners are round.
+func skirtHood(p plan.Plan) (Cover, finding.List) {
+	h := openHood(p)
+	if h.found.Stopped() {
+		return Cover{}, h.found
+	}
+	h.shape(min(h.long.Total(), h.deep.Total()), min(h.long.Total(), h.deep.Total())/2)
+	if h.found.Stopped() {
+		return Cover{}, h.found
+	}
+	top := Piece{Name: "top", Config: "top", Title: "Top", Count: 1, Finished: sum.Size{Width: h.long, Height: h.deep}, Edges: round(h.seam),
+		Radii: outline.Radii{TopLeft: h.radius, TopRight: h.radius, BottomRight: h.radius, BottomLeft: h.radius}}
+	edges := Edges{Left: seamed(h.seam), Right: seamed(h.seam), Top: seamed(h.seam), Bottom: h.bottom}
+	if h.radius > 0 {
+		short := sum.Of(sum.Corner, "shorter round four corners", -4*outline.CornerShort(h.radius))
+		ring := h.long.Then(h.deep).Then(h.long).Then(h.deep).Then(short)
+		line := top.Line()
+		wall := Piece{Name: "wall", Config: "wall", Title: "Wall, in a ring", Count: 1, Finished: sum.Size{Width: ring, Height: h.high}, Edges: edges}
+		return Cover{Pieces: []Piece{top, wall}, Joins: []Join{
+			{Title: "wall to a ring", Between: [2]string{"wall", "wall"}, Lengths: [2]sum.Sum{h.high, h.high}, Count: 1},
+			{Title: "top to wall", Between: [2]string{"top", "wall"}, Count: 1,
+				Lengths: [2]sum.Sum{sum.Of(sum.Part, "round the top", length.FromFloat(line.Length())), ring}},
+		}}, h.found
+	}
+	front := Piece{Name: "wall", Config: "wall", Title: "Wall, front and back", Count: 2, Finished: sum.Size{Width: h.long, Height: h.high}, Edges: edges}
+	side := Piece{Name: "wall.side", Config: "wall", Title: "Wall, sides", Count: 2, Finished: sum.Size{Width: h.deep, Height: h.high}, Edges: edges}
+	return Cover{Pieces: []Piece{top, front, side}, Joins: []Join{
+		{Title: "walls to a ring", Between: [2]string{"wall", "wall.side"}, Lengths: [2]sum.Sum{h.high, h.high}, Count: 4},
+		{Title: "top to front and back", Between: [2]string{"top", "wall"}, Lengths: [2]sum.Sum{h.long, h.long}, Count: 2},
+		{Title: "top to sides", Between: [2]string{"top", "wall.side"}, Lengths: [2]sum.Sum{h.deep, h.deep}, Count: 2},
+	}}, h.found
+}
