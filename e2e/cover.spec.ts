@@ -201,9 +201,9 @@ test("a pad becomes a planned, cut and measured cover, by keyboard alone", async
   await page.keyboard.press("Escape");
   await page.keyboard.press("u");
   await expect(page.getByRole("button", { name: /Shown in centimetres/ })).toBeVisible();
-  const plan = (await stored(workshop, "a-new-cushion")).plan;
+  const plan = (await stored(workshop, "a-new-cover")).plan;
   expect(plan.units).toBe("cm");
   expect(plan.object.width).toBe("40.64");
   await page.keyboard.press("s");
-  await expect(page.getByRole("heading", { name: "A new cushion" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "A new cover" })).toBeVisible();
 });

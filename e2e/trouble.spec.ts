@@ -75,7 +75,7 @@ for (const [what, content, says] of [
     writeFileSync(file, content);
     await page.getByLabel("A plan file").setInputFiles(file);
     await expect(page.getByRole("alert")).toContainText(says);
-    await expect(page.getByRole("heading", { level: 2 })).toHaveCount(3);
+    await expect(page.getByRole("heading", { level: 2 })).toHaveCount(8);
   });
 }
 
@@ -130,9 +130,9 @@ test("the server stopped in the middle of typing: nothing is lost", async ({ pag
 
   // The acknowledged save survived, the rest follows by itself.
   await workshop.again();
-  expect((await stored(workshop, "a-new-cushion")).plan.back.overlap).toBe("5");
+  expect((await stored(workshop, "a-new-cover")).plan.back.overlap).toBe("5");
   await saved(page);
-  const plan = (await stored(workshop, "a-new-cushion")).plan;
+  const plan = (await stored(workshop, "a-new-cover")).plan;
   expect([plan.back.overlap, plan.object.width]).toEqual(["6", "18"]);
 });
 
@@ -150,7 +150,7 @@ test("a window closed while the server is away is taken up again", async ({ page
   await again.goto(url);
   await saved(again);
   await expect(again.getByRole("textbox", { name: "Width of the pad" })).toHaveValue("15");
-  expect((await stored(workshop, "a-new-cushion")).plan.object.width).toBe("15");
+  expect((await stored(workshop, "a-new-cover")).plan.object.width).toBe("15");
 });
 
 test("places that are not there lead back", async ({ page, demo }) => {

@@ -40,6 +40,8 @@ type Piece struct {
 	Edges    Edges
 	// Radii of its corners on the seam line.
 	Radii outline.Radii
+	// Turns allows a long strip to be cut along the cloth where the print allows it.
+	Turns bool
 }
 
 // Join is a seam between two pieces: the way along it on either side.

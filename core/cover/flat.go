@@ -51,7 +51,7 @@ func boxedCushion(p plan.Plan) (Cover, finding.List) {
 	if radii.TopLeft > 0 {
 		along = along.Plus(sum.Corner, "shorter round four corners", -4*outline.CornerShort(radii.TopLeft))
 	}
-	band := Piece{Name: "band", Config: "band", Title: "Band", Count: 1, Finished: sum.Size{Width: along, Height: thick}, Edges: round(p.Cover.Seam)}
+	band := Piece{Name: "band", Config: "band", Title: "Band", Count: 1, Finished: sum.Size{Width: thick, Height: along}, Edges: round(p.Cover.Seam), Turns: true}
 	return Cover{Pieces: []Piece{face, band}, Joins: []Join{
 		{Title: "band to a ring", Between: [2]string{"band", "band"}, Lengths: [2]sum.Sum{thick, thick}, Count: 1},
 		{Title: "band to face", Between: [2]string{"band", "face"}, Count: 2,

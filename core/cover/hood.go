@@ -185,7 +185,7 @@ func skirtHood(p plan.Plan) (Cover, finding.List) {
 		short := sum.Of(sum.Corner, "shorter round four corners", -4*outline.CornerShort(h.radius))
 		ring := h.long.Then(h.deep).Then(h.long).Then(h.deep).Then(short)
 		line := top.Line()
-		wall := Piece{Name: "wall", Config: "wall", Title: "Wall, in a ring", Count: 1, Finished: sum.Size{Width: ring, Height: h.high}, Edges: edges}
+		wall := Piece{Name: "wall", Config: "wall", Title: "Wall, in a ring", Count: 1, Finished: sum.Size{Width: ring, Height: h.high}, Edges: edges, Turns: true}
 		return Cover{Pieces: []Piece{top, wall}, Joins: []Join{
 			{Title: "wall to a ring", Between: [2]string{"wall", "wall"}, Lengths: [2]sum.Sum{h.high, h.high}, Count: 1},
 			{Title: "top to wall", Between: [2]string{"top", "wall"}, Count: 1,

@@ -74,7 +74,7 @@ func (r *run) shellPiece(piece cover.Piece) panel {
 			title = piece.Title
 		}
 		ids[i] = r.cut(cutting{piece: piece.Name, part: part.Name, title: title, cloth: part.Cloth, size: part.Size, count: part.Count * piece.Count,
-			mayTurn: part.Role != front.Panel, about: p.path + "/face", shape: shape})
+			mayTurn: part.Role != front.Panel || piece.Turns, about: p.path + "/face", shape: shape})
 	}
 	for _, cell := range p.face.Cells {
 		out.Cells = append(out.Cells, Cell{Cut: ids[cell.Part], Cloth: p.face.Parts[cell.Part].Cloth, X: int64(cell.X), Y: int64(cell.Y),

@@ -152,6 +152,10 @@ func (b *builder) cutShell() {
 // panel quilts, trims and shapes one piece while it is flat.
 func (b *builder) panel(p ShellPanel) {
 	name := strings.ToLower(p.Title)
+	b.Face, b.prefix = p.Face, p.Name+"."
+	b.piece()
+	b.bordered()
+	b.prefix = ""
 	if p.Chain.Batting != nil || p.Chain.Lining != "" {
 		b.add(Step{ID: "layers." + p.Name, Stage: Quilting, Title: "Layer the " + name, Caution: sprayCaution,
 			Text: "Lining wrong side up, batting, outer cloth right side up. Smooth from the middle, pin all over or use temporary spray."})

@@ -89,9 +89,11 @@ func (o Order) GateName() string {
 
 type builder struct {
 	Order
-	style length.Style
-	steps []Step
-	last  string
+	// prefix stands before the ids of the steps of one piece among several.
+	prefix string
+	style  length.Style
+	steps  []Step
+	last   string
 }
 
 // Steps is the work in an order that can be followed.
@@ -176,7 +178,7 @@ func (b *builder) piece() {
 	if f.Columns*f.Rows < 2 {
 		return
 	}
-	b.add(Step{ID: "layout", Stage: Piecing, Title: "Lay the patches out",
+	b.add(Step{ID: b.prefix + "layout", Stage: Piecing, Title: "Lay the patches out",
 		Text:  fmt.Sprintf("%d across and %d down, as drawn. Number the rows on scraps of paper and photograph the whole.", f.Columns, f.Rows),
 		Check: "No patch beside its like, unless the plan has it so."})
 	patch := b.patch()
@@ -184,7 +186,7 @@ func (b *builder) piece() {
 	if f.Columns > 1 {
 		for row := 1; row <= f.Rows; row++ {
 			side := RowPress(school, row)
-			b.add(Step{ID: fmt.Sprintf("row.%d", row), Stage: Piecing, Row: row, Title: fmt.Sprintf("Sew row %d", row),
+			b.add(Step{ID: fmt.Sprintf("%srow.%d", b.prefix, row), Stage: Piecing, Row: row, Title: fmt.Sprintf("Sew row %d", row),
 				Text:    fmt.Sprintf("Join its %d patches from left to right.", f.Columns),
 				Machine: b.seamText(), Press: pressText(side), Side: side,
 				Check:   fmt.Sprintf("The row is %s long, raw edge to raw edge.", b.text(width)),
@@ -193,7 +195,7 @@ func (b *builder) piece() {
 	}
 	if f.Rows > 1 {
 		side := JoinPress(school)
-		b.add(Step{ID: "rows", Stage: Piecing, Title: "Join the rows",
+		b.add(Step{ID: b.prefix + "rows", Stage: Piecing, Title: "Join the rows",
 			Text: "Two at a time from the top. " + meeting(school), Machine: b.seamText(), Press: pressText(side), Side: side,
 			Check:   fmt.Sprintf("The grid is %s × %s, and both diagonals are alike.", b.text(width), b.text(patch.Height.Times(f.Rows)+2*b.Plan.Cover.Seam)),
 			Caution: ironCaution})
@@ -223,11 +225,11 @@ func (b *builder) bordered() {
 		step := Step{Stage: Piecing, Machine: b.seamText(), Press: "Press the seams towards the border.", Caution: b.pins()}
 		switch p.Role {
 		case front.BorderEnd:
-			step.ID, step.Title = fmt.Sprintf("border.%d.side", p.Ring), p.Title
+			step.ID, step.Title = fmt.Sprintf("%sborder.%d.side", b.prefix, p.Ring), p.Title
 			step.Text = "Sew one to the left and one to the right edge."
 			step.Check = fmt.Sprintf("Measure the sewn centre down its middle first: the strips are cut %s long for it.", b.text(p.Size.Height.Total()))
 		case front.BorderRun:
-			step.ID, step.Title = fmt.Sprintf("border.%d.run", p.Ring), p.Title
+			step.ID, step.Title = fmt.Sprintf("%sborder.%d.run", b.prefix, p.Ring), p.Title
 			step.Text = "Sew them across everything, over the ends of the sides."
 			step.Check = fmt.Sprintf("Measure across the middle first: the strips are cut %s long for it.", b.text(p.Size.Width.Total()))
 		default:

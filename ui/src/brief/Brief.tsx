@@ -1,18 +1,25 @@
 import { useState } from "react";
 import { usePlan } from "../plan/context";
 import { T } from "../words/T";
+import { Cover } from "./cover";
 import { Front } from "./Front";
 import { Layers } from "./Layers";
-import { Back, Cloths, Cover, Edges, Measure } from "./sentences";
+import { Measure } from "./measure";
+import { Pieces } from "./Pieces";
+import { Back, Cloths, Edges } from "./sentences";
 import { type StageName, stageOf, stages } from "./stages";
 import { Stage } from "./Thread";
 
-const sentences = { Measure, Cover, Front, Layers, Back, Edges, Cloth: Cloths };
+const sentences = { Measure, Cover, Front, Pieces, Layers, Back, Edges, Cloth: Cloths };
+
+/** The stages a plan goes through: only a cushion has a front and a back of their own. */
+const stagesOf = (cushion: boolean) => stages.filter((s) => (cushion ? s !== "Pieces" : s !== "Front" && s !== "Back"));
 
 /** The whole plan as one page of prose down a thread, its values set in it. */
 export function Brief() {
   const { reckoning, value, edit } = usePlan();
-  const [now, setNow] = useState<StageName>("Front");
+  const cushion = value("/cover/kind") === "cushion";
+  const [now, setNow] = useState<StageName>(cushion ? "Front" : "Cover");
   const copies = Number(value("/copies") ?? 1);
   return (
     <div className="brief">
@@ -21,7 +28,7 @@ export function Brief() {
         <T>{`${reckoning.counts["pieces to cut"] ?? "no"} pieces to cut · ${copies} ${copies === 1 ? "cover" : "covers"}`}</T>
       </p>
       <div className="thread">
-        {stages.map((name) => {
+        {stagesOf(cushion).map((name) => {
           const Words = sentences[name];
           return (
             <Stage
@@ -29,7 +36,7 @@ export function Brief() {
               name={name}
               now={now === name}
               enter={() => setNow(name)}
-              findings={reckoning.findings.filter((f) => stageOf(f) === name)}
+              findings={reckoning.findings.filter((f) => stageOf(f, cushion) === name)}
             >
               <Words />
             </Stage>

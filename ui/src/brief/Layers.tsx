@@ -4,10 +4,9 @@ import { get, put } from "../plan/path";
 import { dressed } from "../words/fractions";
 import { Choice } from "./Choice";
 import { Field } from "./Field";
+import { useConfigs } from "./Pieces";
 import { useLetters } from "./sentences";
 import { said, Value } from "./Value";
-
-const piece = "/pieces/front";
 
 interface Line {
   pitch?: string | number;
@@ -29,14 +28,51 @@ function patternOf(lines: Line[]): string {
   return Object.keys(patterns).find((key) => patterns[key]?.angles.join() === angles) ?? "own";
 }
 
-/** What lies under the front, and how it is held. */
+/** What lies under each piece, and how it is held. */
 export function Layers() {
-  const { value, rework, edit } = usePlan();
+  const { value } = usePlan();
+  const configs = useConfigs();
+  if (value("/cover/kind") === "cushion") return <LayersOf name="front" lead="Over" />;
+  return (
+    <>
+      {configs.map(({ name, title }) => (
+        <LayersOf key={name} name={name} lead={`The ${title}: over`} />
+      ))}
+    </>
+  );
+}
+
+/** A decision of a piece: its own, or that for all pieces. */
+function usePiece(name: string) {
+  const open = usePlan();
+  const piece = `/pieces/${name}`;
+  return {
+    ...open,
+    piece,
+    of: (key: string, rest = "") => {
+      const keeper = open.value(`${piece}/${key}`) === undefined ? "/pieces/*" : piece;
+      return open.value(`${keeper}/${key}${rest}`);
+    },
+    /** Before one part of it changes, a piece takes over what was decided for all. */
+    own: (plan: Plan, key: string) => {
+      const common = get(plan, `/pieces/*/${key}`);
+      return get(plan, `${piece}/${key}`) === undefined && common !== undefined ? put(plan, `${piece}/${key}`, common) : plan;
+    },
+  };
+}
+
+function LayersOf({ name, lead }: { name: string; lead: string }) {
+  const open = usePiece(name);
+  const { piece, of, own, rework } = open;
   const letters = useLetters();
-  const lines = (value(`${piece}/quilting/lines`) ?? []) as Line[];
+  const lines = (of("quilting", "/lines") ?? []) as Line[];
   const pattern = patternOf(lines);
-  const count = Number(value(`${piece}/layers/batting/count`) ?? 0);
-  const lining = String(value(`${piece}/layers/lining`) ?? "");
+  const count = Number(of("layers", "/batting/count") ?? 0);
+  const lining = String(of("layers", "/lining") ?? "");
+  const ownLayers = (plan: Plan) => own(plan, "layers");
+  const keeper = (key: string) =>
+    open.value(`${piece}/${key}`) === undefined && open.value(`/pieces/*/${key}`) !== undefined ? "/pieces/*" : piece;
+  const labelled = (label: string) => (name === "front" ? label : `${label}, ${name}`);
   const hasUnder = count > 0 || lining !== "";
 
   const choosePattern = (next: string) =>
@@ -48,13 +84,16 @@ export function Layers() {
       patterns[next]?.name ?? "quilting",
     );
   const chooseBatting = (next: string) =>
-    rework((plan) => batted(plan, Number(next), value(`${piece}/layers/batting/loft`)), next === "0" ? "no batting" : `${next} batting`);
+    rework(
+      (plan) => batted(ownLayers(plan), piece, Number(next), of("layers", "/batting/loft")),
+      next === "0" ? "no batting" : `${next} batting`,
+    );
   return (
     <>
       <p>
-        Over{" "}
+        {lead}{" "}
         <Choice
-          label="Layers of batting"
+          label={labelled("Layers of batting")}
           value={String(count)}
           options={[
             { value: "0", name: "no batting" },
@@ -66,24 +105,26 @@ export function Layers() {
         {count > 0 && (
           <>
             {" "}
-            <Value path={`${piece}/layers/batting/loft`} label="Loft of one batting" /> thick
+            <Value path={`${keeper("layers")}/layers/batting/loft`} label={labelled("Loft of one batting")} /> thick
           </>
         )}{" "}
         and{" "}
         <Choice
-          label="Lining"
+          label={labelled("Lining")}
           value={lining}
           options={[{ value: "", name: "no lining" }, ...letters]}
-          choose={(next) => edit(`${piece}/layers/lining`, next || undefined, next ? `lining of ${next}` : "no lining")}
+          choose={(next) =>
+            rework((plan) => put(ownLayers(plan), `${piece}/layers/lining`, next || undefined), next ? `lining of ${next}` : "no lining")
+          }
         />
         {hasUnder && (
           <>
-            , <Value path={`${piece}/layers/overhang`} label="Overhang of batting and lining" /> larger all round
+            , <Value path={`${keeper("layers")}/layers/overhang`} label={labelled("Overhang of batting and lining")} /> larger all round
           </>
         )}
         ,{" "}
         <Choice
-          label="Quilting"
+          label={labelled("Quilting")}
           value={pattern}
           options={Object.entries(patterns).map(([key, p]) => ({ value: key, name: p.name }))}
           choose={choosePattern}
@@ -91,18 +132,18 @@ export function Layers() {
         {lines.length > 0 && (
           <>
             {" "}
-            <Pitch lines={lines} /> apart, then trimmed from <Value path={`${piece}/squaring`} label="Squaring margin each side" /> spare
-            all round
+            <Pitch lines={lines} keeper={keeper("quilting")} name={labelled("Distance between quilting lines")} /> apart, then trimmed from{" "}
+            <Value path={`${keeper("squaring")}/squaring`} label={labelled("Squaring margin each side")} /> spare all round
           </>
         )}
         .
       </p>
-      {lines.length > 0 && <TakeUp />}
+      {lines.length > 0 && <TakeUp name={name} />}
     </>
   );
 }
 
-function batted(plan: Plan, count: number, loft: unknown): Plan {
+function batted(plan: Plan, piece: string, count: number, loft: unknown): Plan {
   if (count === 0) return put(plan, `${piece}/layers/batting`, undefined);
   const next = put(plan, `${piece}/layers/batting`, { count, loft: loft ?? "3 mm" });
   if (next.cloths?.batting) return next;
@@ -115,26 +156,27 @@ function batted(plan: Plan, count: number, loft: unknown): Plan {
 }
 
 /** One distance for all families: they are sewn alike. */
-function Pitch({ lines }: { lines: Line[] }) {
+function Pitch({ lines, keeper, name }: { lines: Line[]; keeper: string; name: string }) {
   const { value } = usePlan();
   const same = lines.every((l) => String(l.pitch) === String(lines[0]?.pitch));
-  if (same && lines.length > 1) return <PitchOfAll count={lines.length} text={String(value(`${piece}/quilting/lines/0/pitch`) ?? "")} />;
+  if (same && lines.length > 1)
+    return <PitchOfAll count={lines.length} text={String(value(`${keeper}/quilting/lines/0/pitch`) ?? "")} piece={keeper} name={name} />;
   return (
     <>
       {lines.map((line, i) => (
         <span key={line.angle}>
           {i > 0 && " and "}
-          <Value path={`${piece}/quilting/lines/${i}/pitch`} label={`Distance between lines, set ${i + 1}`} />
+          <Value path={`${keeper}/quilting/lines/${i}/pitch`} label={`${name}, set ${i + 1}`} />
         </span>
       ))}
     </>
   );
 }
 
-function TakeUp() {
-  const { value, rework, reckoning } = usePlan();
-  const from = String(value(`${piece}/take_up/from`) ?? "estimate");
-  const front = reckoning.pieces.find((p) => p.name === "front");
+function TakeUp({ name }: { name: string }) {
+  const { piece, value, rework, reckoning, of } = usePiece(name);
+  const from = String(of("take_up", "/from") ?? "estimate");
+  const front = reckoning.pieces.find((p) => p.config === name);
   const bordered = ((value(`${piece}/face/borders`) ?? []) as unknown[]).length > 0;
   const grid = value(`${piece}/face/kind`) === "grid";
   const percent = (n: number) => `${n.toFixed(2)} %`;
@@ -164,8 +206,10 @@ function TakeUp() {
       />
       {from === "given" ? (
         <>
-          : <Value path={`${piece}/take_up/across`} label="Take-up across" kind="percent" /> across and{" "}
-          <Value path={`${piece}/take_up/along`} label="Take-up up" kind="percent" /> up.
+          :{" "}
+          <Value path={`${piece}/take_up/across`} label={name === "front" ? "Take-up across" : `Take-up across, ${name}`} kind="percent" />{" "}
+          across and{" "}
+          <Value path={`${piece}/take_up/along`} label={name === "front" ? "Take-up up" : `Take-up up, ${name}`} kind="percent" /> up.
         </>
       ) : (
         front && (
@@ -176,7 +220,7 @@ function TakeUp() {
           </>
         )
       )}
-      {grid && !bordered && <Absorb />}
+      {grid && !bordered && <Absorb piece={piece} />}
     </p>
   );
 }
@@ -184,7 +228,7 @@ function TakeUp() {
 const round = (n: number | undefined) => Number((n ?? 0).toFixed(2));
 
 /** Without a border something else has to take up the loss. */
-function Absorb() {
+function Absorb({ piece }: { piece: string }) {
   const { value, edit } = usePlan();
   return (
     <>
@@ -204,7 +248,7 @@ function Absorb() {
   );
 }
 
-function PitchOfAll({ count, text }: { count: number; text: string }) {
+function PitchOfAll({ count, text, piece, name }: { count: number; text: string; piece: string; name: string }) {
   const { session, rework, reckoning, value } = usePlan();
   const all = (plan: Plan, next: string) =>
     Array.from({ length: count }).reduce<Plan>((p, _, i) => put(p, `${piece}/quilting/lines/${i}/pitch`, next), plan);
@@ -212,7 +256,7 @@ function PitchOfAll({ count, text }: { count: number; text: string }) {
   const settled = get(reckoning.settled, path);
   return (
     <Field
-      label="Distance between quilting lines"
+      label={name}
       text={text}
       shown={dressed(String(settled ?? text), String(value("/units") ?? "in"))}
       path={path}

@@ -6,49 +6,6 @@ import { Len } from "../words/T";
 import { Choice, PlanChoice } from "./Choice";
 import { Value } from "./Value";
 
-/** What is to be covered. */
-export function Measure() {
-  const { value } = usePlan();
-  return (
-    <p>
-      A cushion pad, <Value path="/object/width" label="Width of the pad" /> across by{" "}
-      <Value path="/object/height" label="Height of the pad" /> up, filled with{" "}
-      <PlanChoice
-        path="/object/fill"
-        label="Fill of the pad"
-        options={[
-          { value: "feather", name: "feather" },
-          { value: "polyester", name: "polyester" },
-          { value: "foam", name: "foam" },
-        ]}
-      />
-      . It is made <Value path="/copies" label="How many are made" kind="count" /> {Number(value("/copies") ?? 1) === 1 ? "time" : "times"}.
-    </p>
-  );
-}
-
-/** How the cover relates to it. */
-export function Cover() {
-  const { reckoning } = usePlan();
-  const front = reckoning.pieces.find((p) => p.name === "front");
-  return (
-    <p>
-      Against the pad it is eased <Value path="/cover/ease/width" label="Ease across" /> across and{" "}
-      <Value path="/cover/ease/height" label="Ease up" /> up
-      {front && (
-        <>
-          , so it finishes{" "}
-          <strong>
-            <Len of={front.finished.width} by={front.finished.height} />
-          </strong>
-        </>
-      )}
-      . Seams are <Value path="/cover/seam" label="Seam allowance" />, corners square; washing will take{" "}
-      <Value path="/cover/wash" label="Shrinkage planned for" kind="percent" />.
-    </p>
-  );
-}
-
 /** The letters of the plan's cloths with their names, as options. */
 export function useLetters() {
   const { value } = usePlan();
@@ -160,7 +117,26 @@ export function Edges() {
         ]}
       />
       . Cuts go up to the next <Value path="/habits/step" label="Ruler step" /> on the ruler.
+      <Seams />
     </p>
+  );
+}
+
+/** Both sides of every seam of a cover that is joined from its pieces. */
+function Seams() {
+  const { reckoning, value } = usePlan();
+  if (value("/cover/kind") === "cushion") return null;
+  return (
+    <>
+      {reckoning.joins.map((join) => (
+        <span key={join.title}>
+          {" "}
+          {join.title.replace(/^./, (c) => c.toUpperCase())}
+          {join.count > 1 && `, ${join.count} times`}: <strong>{join.lengths[0] && <Len of={join.lengths[0]} />}</strong>
+          {join.off.nm === 0 ? ", both sides alike." : <> against {join.lengths[1] && <Len of={join.lengths[1]} />}.</>}
+        </span>
+      ))}
+    </>
   );
 }
 

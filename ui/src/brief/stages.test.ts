@@ -17,3 +17,10 @@ test.each([
   ["/cloths/A/have", "Cloth"],
   ["/somewhere/else", "Measure"],
 ])("a finding about %s stands at %s", (about, stage) => expect(stageOf({ about, code: "", level: "stop", text: "" })).toBe(stage));
+
+test("a cover without a front and a back finds them at its pieces", () => {
+  const about = (path: string) => stageOf({ about: path, code: "", level: "stop", text: "" }, false);
+  expect(about("/pieces/main/face/kind")).toBe("Pieces");
+  expect(about("/measured/0/what")).toBe("Measure");
+  expect(about("/cover/band_length")).toBe("Cover");
+});

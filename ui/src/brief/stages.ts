@@ -1,7 +1,7 @@
 import type { Finding } from "../api/api.gen";
 
 /** The stages of a brief, in the trade's order. */
-export const stages = ["Measure", "Cover", "Front", "Layers", "Back", "Edges", "Cloth"] as const;
+export const stages = ["Measure", "Cover", "Front", "Pieces", "Layers", "Back", "Edges", "Cloth"] as const;
 
 export type StageName = (typeof stages)[number];
 
@@ -16,6 +16,8 @@ const places: [RegExp, StageName][] = [
 ];
 
 /** The stage that a finding is about; what fits nowhere stands at the first. */
-export function stageOf(finding: Finding): StageName {
-  return places.find(([path]) => path.test(finding.about))?.[1] ?? "Measure";
+export function stageOf(finding: Finding, cushion = true): StageName {
+  const stage = places.find(([path]) => path.test(finding.about))?.[1] ?? "Measure";
+  if (cushion) return stage;
+  return ({ Front: "Pieces", Back: "Measure" }[stage as string] as StageName | undefined) ?? stage;
 }

@@ -39,6 +39,7 @@ export function Sheet({ reckoning, swatches, selected, band, select }: Props) {
         <g key={piece.name} transform={`translate(${x} 0)`}>
           <text className="piece-title" x={box.x} y={top - text * 0.9}>
             {piece.title}
+            {piece.count > 1 && ` × ${piece.count}`}
             {piece.waits && <tspan className="soft"> · waits for the measured front</tspan>}
           </text>
           <PieceDrawing

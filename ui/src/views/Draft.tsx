@@ -34,8 +34,8 @@ export function Draft() {
     choose({ cut: cell.cut });
     light(null);
   }, []);
-  const front = drawn.pieces.find((p) => p.name === "front");
-  const chosen: Chosen = asked ?? { piece: "front", size: quilted(front) ? "before_quilting" : "trimmed" };
+  const usual = (piece: Piece | undefined): Chosen => ({ piece: piece?.name ?? "", size: quilted(piece) ? "before_quilting" : "trimmed" });
+  const chosen: Chosen = asked ?? usual(drawn.pieces[0]);
   const stale = drawn !== reckoning && reckoning.pieces.length === 0;
   const cut = "cut" in chosen ? drawn.cuts.find((c) => c.id === chosen.cut) : undefined;
   const piece = "piece" in chosen ? drawn.pieces.find((p) => p.name === chosen.piece) : undefined;
@@ -48,7 +48,13 @@ export function Draft() {
           <p className="empty">Nothing can be cut yet: the brief says what is missing.</p>
         ) : (
           <>
-            <Legend piece={front} chosen={chosen} choose={choose} />
+            <Legend
+              pieces={drawn.pieces}
+              piece={piece ?? drawn.pieces.find((p) => p.name === cut?.piece) ?? drawn.pieces[0]}
+              chosen={chosen}
+              choose={choose}
+              usual={usual}
+            />
             <div className={stale ? "sheet-place stale" : "sheet-place"}>
               <Sheet
                 reckoning={drawn}
@@ -93,26 +99,44 @@ function sumKey(chosen: Chosen, axis: Axis): string {
   return `${chosen.piece}${sizes.find((s) => s.key === chosen.size)?.sum ?? ""}.${axis}`;
 }
 
-function Legend({ piece, chosen, choose }: { piece: Piece | undefined; chosen: Chosen; choose: (c: Chosen) => void }) {
+interface LegendProps {
+  pieces: Piece[];
+  piece: Piece | undefined;
+  chosen: Chosen;
+  choose: (c: Chosen) => void;
+  usual: (piece: Piece) => Chosen;
+}
+
+/** The pieces, and the sizes the one at hand goes through. */
+function Legend({ pieces, piece, chosen, choose, usual }: LegendProps) {
   if (!piece) return null;
   return (
-    <fieldset className="legend" aria-label="Sizes of the front">
-      {sizes
-        .filter((s) => s.key !== "before_quilting" || quilted(piece))
-        .map((s) => (
-          <button
-            key={s.key}
-            type="button"
-            aria-pressed={"piece" in chosen && chosen.size === s.key && chosen.piece === "front"}
-            onClick={() => choose({ piece: "front", size: s.key })}
-          >
-            <svg width="28" height="8" aria-hidden="true">
-              <line className={`outline ${s.line}`} x1="0" x2="28" y1="4" y2="4" />
-            </svg>
-            {s.name} <Len of={piece[s.key].width} by={piece[s.key].height} />
+    <div className="legends">
+      <fieldset className="legend" aria-label="Pieces">
+        {pieces.map((p) => (
+          <button key={p.name} type="button" aria-pressed={p === piece} onClick={() => choose(usual(p))}>
+            {p.title}
           </button>
         ))}
-    </fieldset>
+      </fieldset>
+      <fieldset className="legend" aria-label={`Sizes of the ${piece.title.toLowerCase()}`}>
+        {sizes
+          .filter((s) => s.key !== "before_quilting" || quilted(piece))
+          .map((s) => (
+            <button
+              key={s.key}
+              type="button"
+              aria-pressed={"piece" in chosen && chosen.size === s.key && chosen.piece === piece.name}
+              onClick={() => choose({ piece: piece.name, size: s.key })}
+            >
+              <svg width="28" height="8" aria-hidden="true">
+                <line className={`outline ${s.line}`} x1="0" x2="28" y1="4" y2="4" />
+              </svg>
+              {s.name} <Len of={piece[s.key].width} by={piece[s.key].height} />
+            </button>
+          ))}
+      </fieldset>
+    </div>
   );
 }
 

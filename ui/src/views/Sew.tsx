@@ -186,16 +186,17 @@ function CutsOfStep({ ids, reckoning, name }: { ids: string[]; reckoning: Reckon
 /** The cells of the pieces that a step is about. */
 function isAbout(step: Step, cell: Cell): boolean {
   if (step.row) return cell.row === step.row;
-  if (step.id.startsWith("border.")) return cell.cut === `front.${step.id}`;
+  if (step.id.includes("border.")) return cell.cut === step.id || cell.cut === `front.${step.id}`;
   if (step.id === "cut.under" || step.id === "measure") return false;
-  if (step.id === "rows" || step.id === "layout") return cell.row !== undefined;
+  if (/(^|\.)(rows|layout)$/.test(step.id)) return cell.row !== undefined;
   return true;
 }
 
 /** The piece at this moment: what the step is about stands out, arrows say where allowances go. */
 function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Reckoning; cloths: unknown }) {
   const name = step.stage === "back" && !step.gate ? "back" : "front";
-  const piece = reckoning.pieces.find((p) => p.name === name);
+  const piece =
+    reckoning.pieces.find((p) => step.id.endsWith(`.${p.name}`) || step.id.startsWith(`${p.name}.`)) ?? reckoning.pieces.find((p) => p.name === name) ?? reckoning.pieces[0];
   if (!piece) return null;
   const box = extent(piece);
   const shown = step.stage === "piece" || step.stage === "cut" ? { ...piece, lines: [] } : piece;

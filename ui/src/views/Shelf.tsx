@@ -7,7 +7,6 @@ import type { Plan } from "../api/plan.gen";
 import { createPlan, useChange, useCloths, useHabits, useShelf } from "../api/queries";
 import { Choice } from "../brief/Choice";
 import { Field } from "../brief/Field";
-import { put } from "../plan/path";
 import { around, PieceDrawing } from "../sheet/PieceDrawing";
 import { useSay } from "../shell/Say";
 import { dressed } from "../words/fractions";
@@ -101,33 +100,110 @@ function pictureBox(outline: Vertex[]): string {
   return `${box.x + (box.width - side) / 2 - rim} ${box.y + (box.height - side) / 2 - rim} ${side + 2 * rim} ${side + 2 * rim}`;
 }
 
-interface Pad {
-  width: string;
-  height: string;
-  fill: string;
-}
+/** What a maker types about a thing before its plan begins. */
+type Sizes = Record<string, string>;
 
-/** The plan a pad begins with: a plain cover by the maker's own habits. */
-function begun(pad: Pad, title: string, habits: HabitsView, cloths: { cloth: Record<string, unknown> }[]): Plan {
+/** The things a plan can begin with: what is measured of each, and the cover it gets first. */
+const things: Record<
+  string,
+  { name: string; cover: string; measures: { key: string; label: string; before: string; inches: string; metric: string }[]; fill?: true }
+> = {
+  cushion: {
+    name: "a cushion pad",
+    cover: "cushion",
+    fill: true,
+    measures: [
+      { key: "width", label: "Width of the pad", before: ", ", inches: "20", metric: "50" },
+      { key: "height", label: "Height of the pad", before: " across by ", inches: "20", metric: "50" },
+    ],
+  },
+  boxed: {
+    name: "a thick pad",
+    cover: "boxed-cushion",
+    fill: true,
+    measures: [
+      { key: "width", label: "Width of the pad", before: ", ", inches: "40", metric: "100" },
+      { key: "height", label: "Height of the pad", before: " across by ", inches: "16", metric: "40" },
+      { key: "thickness", label: "Thickness of the pad", before: " up and ", inches: "3", metric: "8" },
+    ],
+  },
+  appliance: {
+    name: "an appliance",
+    cover: "wrap-hood",
+    measures: [
+      { key: "length", label: "Length of the box", before: ", ", inches: "17", metric: "43" },
+      { key: "depth", label: "Depth of the box", before: " long, ", inches: "14", metric: "36" },
+      { key: "height", label: "Height of the box", before: " deep and ", inches: "6", metric: "15" },
+    ],
+  },
+  book: {
+    name: "a book",
+    cover: "jacket",
+    measures: [
+      { key: "wrap", label: "Round the book", before: ", ", inches: "13", metric: "33" },
+      { key: "height", label: "Height of the book", before: " round from fore-edge to fore-edge and ", inches: "8", metric: "21" },
+    ],
+  },
+  flat: {
+    name: "a seat, a rail or a mat",
+    cover: "pad",
+    measures: [
+      { key: "width", label: "Width to be covered", before: ", ", inches: "16", metric: "40" },
+      { key: "height", label: "Height to be covered", before: " across by ", inches: "12", metric: "30" },
+    ],
+  },
+};
+
+const afterwards: Record<string, string> = { cushion: " up", boxed: " thick", appliance: " high", book: " high", flat: " up" };
+const objects: Record<string, string> = { cushion: "form", boxed: "form", appliance: "box", book: "book", flat: "flat" };
+
+/** How loose a cover of each kind begins. */
+const eases: Record<string, Record<string, string>> = {
+  appliance: { length: "1/2 in", depth: "1/2 in", height: "1/2 in" },
+  book: { wrap: "3/4 in", height: "1/4 in" },
+};
+
+/** The plan a thing begins with: a plain cover by the maker's own habits. */
+function begun(
+  thing: string,
+  sizes: Sizes,
+  fill: string,
+  title: string,
+  habits: HabitsView,
+  cloths: { cloth: Record<string, unknown> }[],
+): Plan {
   const { have: _, ...cloth } = cloths[0]?.cloth ?? { name: "cloth A" };
-  const ease = String((habits.habits as { ease?: unknown }).ease ?? "0");
-  return {
+  const own = habits.habits as { ease?: unknown; seam?: string };
+  const ease = String(own.ease ?? "0");
+  const cushion = thing === "cushion";
+  const face = { face: { kind: "plain", cloth: "A" } };
+  const doc = {
     format: "umschlag/plan/1",
     title,
-    units: habits.units as Plan["units"],
-    object: { kind: "form", width: pad.width, height: pad.height, fill: pad.fill as never },
-    cover: { kind: "cushion", ease: { width: ease, height: ease } as never, seam: (habits.habits as { seam?: string }).seam },
-    pieces: { front: { face: { kind: "plain", cloth: "A" } }, back: { face: { kind: "plain", cloth: "A" } } } as never,
-    back: { kind: "envelope" },
-    cloths: { A: cloth as never },
-    habits: habits.habits as never,
+    units: habits.units,
+    object: { kind: objects[thing], ...sizes, ...(things[thing]?.fill ? { fill } : {}) },
+    cover: {
+      kind: things[thing]?.cover,
+      ease: eases[thing] ?? (things[thing]?.fill ? { width: ease, height: ease } : {}),
+      seam: own.seam,
+      ...(thing === "book" ? { flaps: { style: "folded", depth: "3 in" } } : {}),
+    },
+    pieces: cushion ? { front: face, back: face } : { "*": face },
+    ...(cushion ? { back: { kind: "envelope" } } : {}),
+    cloths: { A: cloth },
+    habits: habits.habits,
   };
+  return doc as unknown as Plan;
 }
 
 /** A new plan, begun by saying what is to be covered. */
 function Starter({ habits }: { habits: HabitsView }) {
   const metric = habits.units !== "in";
-  const [pad, setPad] = useState<Pad>({ width: metric ? "50" : "20", height: metric ? "50" : "20", fill: "feather" });
+  const usual = (thing: string): Sizes =>
+    Object.fromEntries((things[thing]?.measures ?? []).map((m) => [m.key, metric ? m.metric : m.inches]));
+  const [thing, setThing] = useState("cushion");
+  const [sizes, setSizes] = useState<Sizes>(usual("cushion"));
+  const [fill, setFill] = useState("feather");
   const [title, setTitle] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
   const cloths = useCloths().data ?? [];
@@ -135,22 +211,27 @@ function Starter({ habits }: { habits: HabitsView }) {
   const create = useChange(createPlan);
   const file = useRef<HTMLInputElement>(null);
   // What is typed is judged by the server; beginning waits for what was typed last.
-  const now = useRef(pad);
+  const now = useRef(sizes);
   const judging = useRef<Promise<unknown>>(Promise.resolve());
-  const set = (part: Partial<Pad>) => {
+  const set = (part: Sizes) => {
     now.current = { ...now.current, ...part };
-    setPad(now.current);
+    setSizes(now.current);
   };
+  const take = (next: string) => {
+    now.current = usual(next);
+    setSizes(now.current);
+    setThing(next);
+  };
+  const plan = (size: Sizes, name: string) => begun(thing, size, fill, name, habits, cloths as never);
 
-  const judge = (key: "width" | "height") => (text: string) => {
+  const judge = (key: string) => (text: string) => {
     const answer = said(key, text);
     judging.current = answer;
     return answer;
   };
-  const said = async (key: "width" | "height", text: string) => {
+  const said = async (key: string, text: string) => {
     try {
-      const plan = put(begun({ ...pad, [key]: text }, "new", habits, cloths as never), `/object/${key}`, text);
-      const reckoned = await ask<Reckoning>("POST", "/reckon", plan);
+      const reckoned = await ask<Reckoning>("POST", "/reckon", plan({ ...now.current, [key]: text }, "new"));
       const wrong = reckoned.findings.find((f) => f.level === "stop" && f.about === `/object/${key}`);
       return wrong ? `${wrong.text} ${wrong.remedy ?? ""}` : null;
     } catch (error) {
@@ -158,10 +239,10 @@ function Starter({ habits }: { habits: HabitsView }) {
       return sentence(error);
     }
   };
-  const begin = async (plan: Plan | string) => {
+  const begin = async (doc: Plan | string) => {
     setProblem(null);
     try {
-      const made = await create.mutateAsync(plan);
+      const made = await create.mutateAsync(doc);
       go(`/plans/${made.id}`);
     } catch (error) {
       setProblem(sentence(error));
@@ -170,7 +251,7 @@ function Starter({ habits }: { habits: HabitsView }) {
   const start = async () => {
     await judging.current;
     await Promise.resolve(); // the field keeps its text right after it was judged
-    await begin(begun(now.current, title.trim() || "A new cushion", habits, cloths as never));
+    await begin(plan(now.current, title.trim() || "A new cover"));
   };
   const open = async (chosen: File | undefined) => {
     if (!chosen) return;
@@ -188,29 +269,50 @@ function Starter({ habits }: { habits: HabitsView }) {
     }
     await begin(text);
   };
-  const field = (key: "width" | "height", label: string) => (
-    <Field label={label} text={pad[key]} shown={dressed(pad[key], habits.units)} judge={judge(key)} keep={(text) => set({ [key]: text })} />
-  );
   return (
     <section className="starter" aria-label="Start a plan">
       <p className="large">
-        There is a cushion pad, {field("width", "Width of the pad")} across by {field("height", "Height of the pad")} up, filled with{" "}
+        There is{" "}
         <Choice
-          label="Fill of the pad"
-          value={pad.fill}
-          options={["feather", "polyester", "foam"].map((v) => ({ value: v, name: v }))}
-          choose={(fill) => set({ fill })}
+          label="What is to be covered"
+          value={thing}
+          options={Object.entries(things).map(([value, t]) => ({ value, name: t.name }))}
+          choose={take}
         />
+        {things[thing]?.measures.map((m) => (
+          <span key={`${thing} ${m.key}`}>
+            {m.before}
+            <Field
+              label={m.label}
+              text={sizes[m.key] ?? ""}
+              shown={dressed(sizes[m.key] ?? "", habits.units)}
+              judge={judge(m.key)}
+              keep={(text) => set({ [m.key]: text })}
+            />
+          </span>
+        ))}
+        {afterwards[thing]}
+        {things[thing]?.fill && (
+          <>
+            , filled with{" "}
+            <Choice
+              label="Fill of the pad"
+              value={fill}
+              options={["feather", "polyester", "foam"].map((v) => ({ value: v, name: v }))}
+              choose={setFill}
+            />
+          </>
+        )}
         . Its cover is called{" "}
         <span className="value-place">
           <span className="value open-text">
             <span className="value-shown" aria-hidden="true">
-              {title || "a new cushion"}
+              {title || "a new cover"}
             </span>
             <input
               aria-label="Name of the cover"
               value={title}
-              placeholder="a new cushion"
+              placeholder="a new cover"
               maxLength={120}
               onChange={(e) => setTitle(e.target.value)}
             />
