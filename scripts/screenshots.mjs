@@ -22,6 +22,8 @@ const pictures = [
   },
   { name: "draft-dark", path: patchwork, scheme: "dark" },
   { name: "draft-small", path: reading, size: { width: 820, height: 1180 } },
+  { name: "hood", path: "/plans/turntable-hood-listening-corner" },
+  { name: "jacket", path: "/plans/jacket-for-the-visitors-log" },
   { name: "cut", path: `${reading}/cut`, before: (page) => page.getByRole("heading", { name: "madder stripe" }).scrollIntoViewIfNeeded() },
   { name: "sew", path: `${reading}/sew`, before: (page) => page.getByRole("button", { name: "Sew row 2" }).click() },
   { name: "sew-gate", path: `${patchwork}/sew`, before: (page) => page.getByRole("button", { name: "Measure the front" }).click() },

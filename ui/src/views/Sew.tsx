@@ -196,7 +196,9 @@ function isAbout(step: Step, cell: Cell): boolean {
 function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Reckoning; cloths: unknown }) {
   const name = step.stage === "back" && !step.gate ? "back" : "front";
   const piece =
-    reckoning.pieces.find((p) => step.id.endsWith(`.${p.name}`) || step.id.startsWith(`${p.name}.`)) ?? reckoning.pieces.find((p) => p.name === name) ?? reckoning.pieces[0];
+    reckoning.pieces.find((p) => step.id.endsWith(`.${p.name}`) || step.id.startsWith(`${p.name}.`)) ??
+    reckoning.pieces.find((p) => p.name === name) ??
+    reckoning.pieces[0];
   if (!piece) return null;
   const box = extent(piece);
   const shown = step.stage === "piece" || step.stage === "cut" ? { ...piece, lines: [] } : piece;

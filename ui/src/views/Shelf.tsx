@@ -122,7 +122,7 @@ const things: Record<
     cover: "boxed-cushion",
     fill: true,
     measures: [
-      { key: "width", label: "Width of the pad", before: ", ", inches: "40", metric: "100" },
+      { key: "width", label: "Width of the pad", before: ", ", inches: "36", metric: "90" },
       { key: "height", label: "Height of the pad", before: " across by ", inches: "16", metric: "40" },
       { key: "thickness", label: "Thickness of the pad", before: " up and ", inches: "3", metric: "8" },
     ],
