@@ -29,7 +29,7 @@ const covers = [
     thing: "boxed",
     sizes: { "Width of the pad": "36", "Height of the pad": "16", "Thickness of the pad": "3" },
     decide: async (page: Parameters<typeof put>[0]) => put(page, "Seam allowance", "1/2"),
-    cuts: ["2 × 37″ × 17″", "1 × 4″ × 105″"],
+    cuts: ["2 × 37″ × 17″", "1 × 105″ × 4″"],
     step: "Turn it and put the pad in",
   },
 ];

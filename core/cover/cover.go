@@ -51,6 +51,9 @@ type Join struct {
 	Lengths [2]sum.Sum
 	// Count of such seams in one cover.
 	Count int
+	// Runs are where the seam lies on either piece; several where one piece has it
+	// more than once.
+	Runs [2][]Run
 }
 
 // Cover is a cover's pieces and the seams between them, in sewing order.
@@ -194,7 +197,7 @@ func cushion(p plan.Plan) (Cover, finding.List) {
 			{Name: "back", Config: "back", Title: "Back", Count: 1, Finished: size, Edges: edges},
 		},
 		Joins: []Join{{Title: "round the cover", Between: [2]string{"front", "back"}, Count: 1,
-			Lengths: [2]sum.Sum{way(size), way(size)}}},
+			Lengths: [2]sum.Sum{way(size), way(size)}, Runs: [2][]Run{{all}, {all}}}},
 	}, a.found
 }
 

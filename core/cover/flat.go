@@ -51,10 +51,11 @@ func boxedCushion(p plan.Plan) (Cover, finding.List) {
 	if radii.TopLeft > 0 {
 		along = along.Plus(sum.Corner, "shorter round four corners", -4*outline.CornerShort(radii.TopLeft))
 	}
-	band := Piece{Name: "band", Config: "band", Title: "Band", Count: 1, Finished: sum.Size{Width: thick, Height: along}, Edges: round(p.Cover.Seam), Turns: true}
+	band := Piece{Name: "band", Config: "band", Title: "Band", Count: 1, Finished: sum.Size{Width: along, Height: thick}, Edges: round(p.Cover.Seam), Turns: true}
 	return Cover{Pieces: []Piece{face, band}, Joins: []Join{
-		{Title: "band to a ring", Between: [2]string{"band", "band"}, Lengths: [2]sum.Sum{thick, thick}, Count: 1},
-		{Title: "band to face", Between: [2]string{"band", "face"}, Count: 2,
+		{Title: "band to a ring", Between: [2]string{"band", "band"}, Lengths: [2]sum.Sum{thick, thick}, Count: 1,
+			Runs: ends},
+		{Title: "band to face", Between: [2]string{"band", "face"}, Count: 2, Runs: [2][]Run{{{Top}, {Bottom}}, {all}},
 			Lengths: [2]sum.Sum{along, sum.Of(sum.Part, "round the face", length.FromFloat(face.Line().Length()))}},
 	}}, m.found
 }
@@ -78,5 +79,6 @@ func pad(p plan.Plan) (Cover, finding.List) {
 	under := top
 	under.Name, under.Config, under.Title = "under", "under", "Under side"
 	along := sum.Of(sum.Part, "round the pad", length.FromFloat(top.Line().Length()))
-	return Cover{Pieces: []Piece{top, under}, Joins: []Join{{Title: "round the pad", Between: [2]string{"top", "under"}, Lengths: [2]sum.Sum{along, along}, Count: 1}}}, m.found
+	return Cover{Pieces: []Piece{top, under}, Joins: []Join{{Title: "round the pad", Between: [2]string{"top", "under"}, Lengths: [2]sum.Sum{along, along}, Count: 1,
+		Runs: [2][]Run{{all}, {all}}}}}, m.found
 }

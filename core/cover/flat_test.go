@@ -89,10 +89,10 @@ func TestABoxedCushion(t *testing.T) {
 	w, h := trimmed(t, c, "face")
 	assert.Equal(t, []length.Length{41 * in, 17 * in}, []length.Length{w, h})
 	w, h = trimmed(t, c, "band")
-	assert.Equal(t, []length.Length{4 * in, 113 * in}, []length.Length{w, h}, "2 × (40 + 16) and a seam")
+	assert.Equal(t, []length.Length{113 * in, 4 * in}, []length.Length{w, h}, "2 × (40 + 16) and a seam")
 	p.Cover.Corners = plan.Corners{Kind: "round", Radius: 5 * in / 2}
-	_, rounded := trimmed(t, built(t, p), "band")
-	assert.InDelta(t, 2*0.858407*2, (h-rounded).Float()/in.Float(), 1e-5, "four corners of 2, each (2 − π/2) × 2 shorter")
+	rounded, _ := trimmed(t, built(t, p), "band")
+	assert.InDelta(t, 2*0.858407*2, (w-rounded).Float()/in.Float(), 1e-5, "four corners of 2, each (2 − π/2) × 2 shorter")
 	p.Object.Thickness = 0
 	_, found := cover.Pieces(p)
 	require.Len(t, found, 1)

@@ -97,6 +97,13 @@ func (h *hood) panel(name, title string, across sum.Sum) Piece {
 		Radii: outline.Radii{TopLeft: h.radius, TopRight: h.radius}}
 }
 
+// upAndOver is the seam of a long strip with a panel: along either side of the
+// strip, and up, over and down the panel.
+var upAndOver = [2][]Run{{{Left}, {Right}}, {{Left, Top, Right}}}
+
+// ends closes a strip to a ring.
+var ends = [2][]Run{{{Left}}, {{Right}}}
+
 // wrapHood is one main panel up the front, over the top and down the back, with
 // two end panels.
 func wrapHood(p plan.Plan) (Cover, finding.List) {
@@ -117,10 +124,10 @@ func wrapHood(p plan.Plan) (Cover, finding.List) {
 		main.Title, main.Count = "Main panel, half", 2
 		main.Finished.Height = half
 		main.Edges.Top = seamed(h.seam)
-		joins = append(joins, Join{Title: "over the top", Between: [2]string{"main", "main"}, Lengths: [2]sum.Sum{h.long, h.long}, Count: 1})
+		joins = append(joins, Join{Title: "over the top", Between: [2]string{"main", "main"}, Lengths: [2]sum.Sum{h.long, h.long}, Count: 1, Runs: [2][]Run{{{Top}}, {{Top}}}})
 	}
 	end := h.panel("end", "End panel", h.deep)
-	joins = append(joins, Join{Title: "main panel to end", Between: [2]string{"main", "end"}, Lengths: [2]sum.Sum{over, h.along(h.deep)}, Count: 2})
+	joins = append(joins, Join{Title: "main panel to end", Between: [2]string{"main", "end"}, Lengths: [2]sum.Sum{over, h.along(h.deep)}, Count: 2, Runs: upAndOver})
 	return Cover{Pieces: []Piece{main, end}, Joins: joins}, h.found
 }
 
@@ -139,7 +146,7 @@ func bandHood(p plan.Plan) (Cover, finding.List) {
 		Edges: Edges{Left: seamed(h.seam), Right: seamed(h.seam), Top: h.bottom, Bottom: h.bottom}}
 	h.checkBand(over.Total() + 2*h.bottom.Width)
 	return Cover{Pieces: []Piece{h.panel("face", "Face", h.long), band},
-		Joins: []Join{{Title: "band to face", Between: [2]string{"band", "face"}, Lengths: [2]sum.Sum{over, h.along(h.long)}, Count: 2}}}, h.found
+		Joins: []Join{{Title: "band to face", Between: [2]string{"band", "face"}, Lengths: [2]sum.Sum{over, h.along(h.long)}, Count: 2, Runs: upAndOver}}}, h.found
 }
 
 // checkBand holds a band that is already cut against the way round.
@@ -187,16 +194,19 @@ func skirtHood(p plan.Plan) (Cover, finding.List) {
 		line := top.Line()
 		wall := Piece{Name: "wall", Config: "wall", Title: "Wall, in a ring", Count: 1, Finished: sum.Size{Width: ring, Height: h.high}, Edges: edges, Turns: true}
 		return Cover{Pieces: []Piece{top, wall}, Joins: []Join{
-			{Title: "wall to a ring", Between: [2]string{"wall", "wall"}, Lengths: [2]sum.Sum{h.high, h.high}, Count: 1},
+			{Title: "wall to a ring", Between: [2]string{"wall", "wall"}, Lengths: [2]sum.Sum{h.high, h.high}, Count: 1, Runs: ends},
 			{Title: "top to wall", Between: [2]string{"top", "wall"}, Count: 1,
-				Lengths: [2]sum.Sum{sum.Of(sum.Part, "round the top", length.FromFloat(line.Length())), ring}},
+				Lengths: [2]sum.Sum{sum.Of(sum.Part, "round the top", length.FromFloat(line.Length())), ring}, Runs: [2][]Run{{all}, {{Top}}}},
 		}}, h.found
 	}
 	front := Piece{Name: "wall", Config: "wall", Title: "Wall, front and back", Count: 2, Finished: sum.Size{Width: h.long, Height: h.high}, Edges: edges}
 	side := Piece{Name: "wall.side", Config: "wall", Title: "Wall, sides", Count: 2, Finished: sum.Size{Width: h.deep, Height: h.high}, Edges: edges}
 	return Cover{Pieces: []Piece{top, front, side}, Joins: []Join{
-		{Title: "walls to a ring", Between: [2]string{"wall", "wall.side"}, Lengths: [2]sum.Sum{h.high, h.high}, Count: 4},
-		{Title: "top to front and back", Between: [2]string{"top", "wall"}, Lengths: [2]sum.Sum{h.long, h.long}, Count: 2},
-		{Title: "top to sides", Between: [2]string{"top", "wall.side"}, Lengths: [2]sum.Sum{h.deep, h.deep}, Count: 2},
+		{Title: "walls to a ring", Between: [2]string{"wall", "wall.side"}, Lengths: [2]sum.Sum{h.high, h.high}, Count: 4,
+			Runs: [2][]Run{{{Left}, {Right}}, {{Left}, {Right}}}},
+		{Title: "top to front and back", Between: [2]string{"top", "wall"}, Lengths: [2]sum.Sum{h.long, h.long}, Count: 2,
+			Runs: [2][]Run{{{Top}, {Bottom}}, {{Top}}}},
+		{Title: "top to sides", Between: [2]string{"top", "wall.side"}, Lengths: [2]sum.Sum{h.deep, h.deep}, Count: 2,
+			Runs: [2][]Run{{{Left}, {Right}}, {{Top}}}},
 	}}, h.found
 }

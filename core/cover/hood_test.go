@@ -236,3 +236,46 @@ func TestRadiiStandOnTheSeamLine(t *testing.T) {
 	assert.Equal(t, sum.Seam, end.Edges.Top.Kind)
 	assert.Zero(t, end.Edges.Bottom.Width)
 }
+
+// Every seam as it is drawn is as long as its sum says, on both pieces, and its
+// middle lies where the pieces are alike.
+func TestSeamsAreDrawnWhereTheyAreSewn(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		p := anyHood(t)
+		c := built(t, p)
+		for _, j := range c.Joins {
+			for side, name := range j.Between {
+				require.NotEmpty(t, j.Runs[side], "%s on %s", j.Title, name)
+				for _, run := range j.Runs[side] {
+					piece := named(t, c, name)
+					seam := piece.Seam(run)
+					along := seam.Path.Length()
+					if p.Cover.SplitTop && name == "main" && j.Title == "main panel to end" {
+						along *= 2 // both halves, one after the other
+					}
+					assert.InDelta(t, j.Lengths[side].Total().Float(), along, 12, "%s on %s", j.Title, name)
+					assert.Len(t, seam.Marks, 3)
+				}
+			}
+		}
+		if p.Cover.Kind == "wrap-hood" {
+			end := named(t, c, "end")
+			middle := end.Seam(cover.Run{cover.Left, cover.Top, cover.Right}).Marks[1]
+			assert.InDelta(t, end.Finished.Width.Total().Float()/2, middle.X, 8)
+			assert.InDelta(t, 0, middle.Y, 8)
+		}
+	})
+}
+
+func TestAStraightSeamIsClippedWhereItGoesRoundACorner(t *testing.T) {
+	p := hood("wrap-hood", 18*in, 29*in/2, 13*in/2, in/2)
+	p.Cover.Corners = plan.Corners{Kind: "round", Radius: 2 * in}
+	c := built(t, p)
+	own := named(t, c, "main").Seam(cover.Run{cover.Left})
+	other := named(t, c, "end").Seam(cover.Run{cover.Left, cover.Top, cover.Right})
+	clips := cover.Clips(own.Path, other.Path)
+	require.Len(t, clips, 2)
+	assert.InDelta(t, 5, clips[0][0]/in.Float(), 1e-6, "6½ up, less the radius of 1½")
+	assert.InDelta(t, 5+1.5*math.Pi/2, clips[0][1]/in.Float(), 1e-6)
+	assert.Empty(t, cover.Clips(other.Path, own.Path), "the rounded panel itself is not clipped")
+}

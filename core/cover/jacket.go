@@ -33,7 +33,8 @@ func jacket(p plan.Plan) (Cover, finding.List) {
 	size := sum.Size{Width: wrap, Height: high}
 	outside := Piece{Name: "outside", Config: "outside", Title: "Outside", Count: 1, Finished: size, Edges: seams}
 	inside := Piece{Name: "inside", Config: "inside", Title: "Inside", Count: 1, Finished: size, Edges: seams}
-	joins := []Join{{Title: "outside to inside", Between: [2]string{"outside", "inside"}, Lengths: [2]sum.Sum{way(size), way(size)}, Count: 1}}
+	joins := []Join{{Title: "outside to inside", Between: [2]string{"outside", "inside"}, Lengths: [2]sum.Sum{way(size), way(size)}, Count: 1,
+		Runs: [2][]Run{{all}, {all}}}}
 	if p.Cover.Flaps.Style == "turned-in" {
 		// The ends of the outside are turned in: the flaps are part of it.
 		outside.Finished.Width = sum.Of(sum.Part, "flap in front, turned in", front).Then(wrap).Plus(sum.Part, "flap at the back, turned in", back)
@@ -46,11 +47,12 @@ func jacket(p plan.Plan) (Cover, finding.List) {
 	}
 	pieces := []Piece{outside, inside}
 	if front == back {
-		pieces = append(pieces, flap("flap", "Flap, folded", front, 2))
+		pieces = append(pieces, flap("flap", "Flap", front, 2))
 	} else {
-		pieces = append(pieces, flap("flap", "Flap in front, folded", front, 1), flap("flap.back", "Flap at the back, folded", back, 1))
+		pieces = append(pieces, flap("flap", "Front flap", front, 1), flap("flap.back", "Back flap", back, 1))
 	}
-	joins = append([]Join{{Title: "flaps to the outside", Between: [2]string{"flap", "outside"}, Lengths: [2]sum.Sum{high, high}, Count: 2}}, joins...)
+	joins = append([]Join{{Title: "flaps to the outside", Between: [2]string{"flap", "outside"}, Lengths: [2]sum.Sum{high, high}, Count: 2,
+		Runs: [2][]Run{{{Left}, {Right}}, {{Left}, {Right}}}}}, joins...)
 	return Cover{Pieces: pieces, Joins: joins}, m.found
 }
 

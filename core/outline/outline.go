@@ -177,6 +177,74 @@ func meet(a, b line) (x, y float64) {
 	return (a.x2 + b.x1) / 2, (a.y2 + b.y1) / 2
 }
 
+// Path is a stretch of an outline: its vertices in order, the last one only
+// ending the side before it.
+type Path []Vertex
+
+// Stretch is the part of the outline over n sides from side i on, which may lead
+// past the first vertex.
+func (o Outline) Stretch(i, n int) Path {
+	out := make(Path, 0, n+1)
+	for k := range n + 1 {
+		out = append(out, o[(i+k)%len(o)])
+	}
+	out[n].Bulge = 0
+	return out
+}
+
+// segment is side i of a path.
+func (p Path) segment(i int) segment { return Outline{p[i], p[i+1]}.segment(0) }
+
+// Length is the way along.
+func (p Path) Length() float64 {
+	total := 0.0
+	for i := range len(p) - 1 {
+		total += p.segment(i).length
+	}
+	return total
+}
+
+// At is the point at a distance along the path, and the direction of travel
+// there, in radians. Distances beyond the ends give the ends.
+func (p Path) At(distance float64) (x, y, direction float64) {
+	for i := range len(p) - 1 {
+		s := p.segment(i)
+		if distance > s.length && i < len(p)-2 {
+			distance -= s.length
+			continue
+		}
+		return s.at(math.Max(0, math.Min(1, distance/s.length)))
+	}
+	return 0, 0, 0
+}
+
+// at is the point at a share of the side.
+func (s segment) at(share float64) (x, y, direction float64) {
+	along := math.Atan2(s.to.Y-s.from.Y, s.to.X-s.from.X)
+	if s.from.Bulge == 0 {
+		return s.from.X + share*(s.to.X-s.from.X), s.from.Y + share*(s.to.Y-s.from.Y), along
+	}
+	cx, cy := s.centre()
+	start := math.Atan2(s.from.Y-cy, s.from.X-cx)
+	turn := s.angle * share
+	return cx + s.radius*math.Cos(start+turn), cy + s.radius*math.Sin(start+turn), along - s.angle/2 + turn
+}
+
+// Arcs are the stretches along the path that are curved, as distances from its
+// beginning.
+func (p Path) Arcs() [][2]float64 {
+	var out [][2]float64
+	at := 0.0
+	for i := range len(p) - 1 {
+		s := p.segment(i)
+		if s.from.Bulge != 0 {
+			out = append(out, [2]float64{at, at + s.length})
+		}
+		at += s.length
+	}
+	return out
+}
+
 // Bounds are the lowest and highest coordinates.
 func (o Outline) Bounds() (x1, y1, x2, y2 float64) {
 	x1, y1, x2, y2 = math.Inf(1), math.Inf(1), math.Inf(-1), math.Inf(-1)

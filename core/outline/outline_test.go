@@ -109,3 +109,42 @@ func TestARoundedCornerIsNeverTheLongerWay(t *testing.T) {
 	})
 	assert.Zero(t, outline.CornerShort(0))
 }
+
+func TestAlongAPath(t *testing.T) {
+	unit := in.Float()
+	// Up the left side, over two corners of radius 1, down the right: sides 5, 0 … 3.
+	arch := outline.Rounded(4*in, 3*in, outline.Radii{TopLeft: in, TopRight: in}).Stretch(5, 5)
+	assert.InDelta(t, (2+2+2+math.Pi)*unit, arch.Length(), 1)
+	x, y, direction := arch.At(arch.Length() / 2)
+	assert.InDelta(t, 2*unit, x, 1)
+	assert.InDelta(t, 0, y, 1)
+	assert.InDelta(t, 0, direction, 1e-9, "over the middle it goes to the right")
+	x, y, direction = arch.At((2 + math.Pi/4) * unit)
+	assert.InDelta(t, (1-math.Sqrt2/2)*unit, x, 1)
+	assert.InDelta(t, (1-math.Sqrt2/2)*unit, y, 1)
+	assert.InDelta(t, -math.Pi/4, direction, 1e-9)
+	x, y, _ = arch.At(1e12)
+	assert.InDelta(t, 4*unit, x, 1)
+	assert.InDelta(t, 3*unit, y, 1)
+	arcs := arch.Arcs()
+	assert.Len(t, arcs, 2)
+	assert.InDelta(t, 2*unit, arcs[0][0], 1)
+	assert.InDelta(t, (2+math.Pi/2)*unit, arcs[0][1], 1)
+}
+
+// Whatever the outline, walking its sides one after the other is its way round,
+// and equal steps along it are never longer than the way between them.
+func TestWalkingAnyOutline(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		o, _, _, _ := anyOutline(t)
+		round := o.Stretch(0, len(o))
+		assert.InEpsilon(t, o.Length(), round.Length(), 1e-12)
+		step := round.Length() / 50
+		px, py, _ := round.At(0)
+		for k := 1; k <= 50; k++ {
+			x, y, _ := round.At(step * float64(k))
+			assert.LessOrEqual(t, math.Hypot(x-px, y-py), step*(1+1e-9)+1)
+			px, py = x, y
+		}
+	})
+}

@@ -205,7 +205,7 @@ func (r *run) firstCloth() string {
 // showFront puts the front and its cuts into the reckoning.
 func (r *run) showFront(piece cover.Piece, top panel, m fit.Panel) {
 	out := Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, BeforeQuilting: r.size(top.chain.Top),
-		TakeUp: percent(top.chain.TakeUp)}
+		TakeUp: percent(top.chain.TakeUp), Seams: []Seam{}}
 	finished := top.face.Finished
 	out.Trimmed = r.size(m.Trimmed)
 	if m.Measured {
@@ -333,7 +333,7 @@ func (r *run) backCuts(q plan.Piece, path, cloth string, b back.Back, waits stri
 func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, waits string) {
 	finished := m.Trimmed.Each(func(s sum.Sum) sum.Sum { return sum.Of(sum.Part, "front as cut", s.Total()-2*r.p.Cover.Seam) })
 	out := Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, Waits: waits != "",
-		Finished: r.size(finished), Trimmed: r.size(m.Trimmed), BeforeQuilting: r.size(m.Trimmed), Lines: []Lines{}}
+		Finished: r.size(finished), Trimmed: r.size(m.Trimmed), BeforeQuilting: r.size(m.Trimmed), Lines: []Lines{}, Seams: []Seam{}}
 	r.outlines(&out, cover.Piece{Finished: finished, Edges: piece.Edges}, panel{})
 	var hems length.Length
 	for _, h := range r.p.Back.Hem {

@@ -71,8 +71,30 @@ type Piece struct {
 	Cells []Cell `json:"cells"`
 	// Lines are the families of quilting lines.
 	Lines []Lines `json:"lines"`
+	// Seams are where the piece is joined, on its finished line.
+	Seams []Seam `json:"seams"`
 	// Waits reports that the piece is cut only after a measurement.
 	Waits bool `json:"waits"`
+}
+
+// Seam is one seam of a piece as it is drawn.
+type Seam struct {
+	// Join is the number of the join, from 1, in sewing order.
+	Join int `json:"join"`
+	// Path along the seam line, the last vertex ending it.
+	Path []Vertex `json:"path"`
+	// Marks are its middle and its quarters.
+	Marks []Mark `json:"marks"`
+	// Clips are the marks between which a straight seam is clipped, since it goes
+	// round a corner of the other piece: begin and end in turn.
+	Clips []Mark `json:"clips"`
+}
+
+// Mark is a point on a seam line and the direction of the seam there, in degrees.
+type Mark struct {
+	X         int64   `json:"x"`
+	Y         int64   `json:"y"`
+	Direction float64 `json:"direction"`
 }
 
 // Vertex is a corner of an outline and the side that leaves it: straight when

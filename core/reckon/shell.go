@@ -2,11 +2,13 @@ package reckon
 
 import (
 	"fmt"
+	"math"
 
 	"umschlag/core/cover"
 	"umschlag/core/finding"
 	"umschlag/core/front"
 	"umschlag/core/length"
+	"umschlag/core/outline"
 	"umschlag/core/plan"
 	"umschlag/core/sum"
 	"umschlag/core/work"
@@ -28,6 +30,7 @@ func (r *run) shell(c cover.Cover) {
 			return
 		}
 	}
+	r.seams(c)
 	r.joins(c)
 	r.cloths()
 	if r.stopped() {
@@ -62,7 +65,7 @@ func (r *run) shellPiece(piece cover.Piece) panel {
 		shape = "template"
 	}
 	out := Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, Finished: r.size(p.face.Finished), Trimmed: r.size(p.chain.Trimmed),
-		BeforeQuilting: r.size(p.chain.Top), TakeUp: percent(p.chain.TakeUp), Lines: linesOf(p.piece)}
+		BeforeQuilting: r.size(p.chain.Top), TakeUp: percent(p.chain.TakeUp), Lines: linesOf(p.piece), Seams: []Seam{}}
 	r.explain(piece.Name+".finished", p.face.Finished)
 	r.explain(piece.Name, p.chain.Trimmed)
 	r.explain(piece.Name+".before_quilting", p.chain.Top)
@@ -83,6 +86,45 @@ func (r *run) shellPiece(piece cover.Piece) panel {
 	r.under(piece.Name, piece.Name, p.chain, piece.Count, p.path, "")
 	r.out.Pieces = append(r.out.Pieces, out)
 	return p
+}
+
+// seams draws every join on its pieces.
+func (r *run) seams(c cover.Cover) {
+	pieces := map[string]cover.Piece{}
+	for _, p := range c.Pieces {
+		pieces[p.Name] = p
+	}
+	for i, j := range c.Joins {
+		for side, name := range j.Between {
+			other := pieces[j.Between[1-side]].Seam(j.Runs[1-side][0])
+			for _, run := range j.Runs[side] {
+				r.seam(name, i+1, pieces[name].Seam(run), other)
+			}
+		}
+	}
+}
+
+func (r *run) seam(piece string, join int, s, other cover.Seam) {
+	out := Seam{Join: join, Path: vertices(outline.Outline(s.Path)), Marks: marks(s.Marks), Clips: []Mark{}}
+	for _, stretch := range cover.Clips(s.Path, other.Path) {
+		for _, at := range stretch {
+			x, y, direction := s.Path.At(at)
+			out.Clips = append(out.Clips, marks([]cover.Mark{{X: x, Y: y, Direction: direction}})...)
+		}
+	}
+	for i := range r.out.Pieces {
+		if r.out.Pieces[i].Name == piece {
+			r.out.Pieces[i].Seams = append(r.out.Pieces[i].Seams, out)
+		}
+	}
+}
+
+func marks(list []cover.Mark) []Mark {
+	out := make([]Mark, len(list))
+	for i, m := range list {
+		out[i] = Mark{X: int64(math.Round(m.X)), Y: int64(math.Round(m.Y)), Direction: m.Direction * 180 / math.Pi}
+	}
+	return out
 }
 
 // joins holds both sides of every seam against each other.

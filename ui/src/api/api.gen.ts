@@ -92,6 +92,10 @@ cells: Cell[]
  */
 lines: Lines[]
 /**
+ * Seams are where the piece is joined, on its finished line.
+ */
+seams: Seam[]
+/**
  * Waits reports that the piece is cut only after a measurement.
  */
 waits: boolean
@@ -156,6 +160,36 @@ export interface Lines {
 pitch: number
 pair: number
 angle: number
+}
+/**
+ * Seam is one seam of a piece as it is drawn.
+ */
+export interface Seam {
+/**
+ * Join is the number of the join, from 1, in sewing order.
+ */
+join: number
+/**
+ * Path along the seam line, the last vertex ending it.
+ */
+path: Vertex[]
+/**
+ * Marks are its middle and its quarters.
+ */
+marks: Mark[]
+/**
+ * Clips are the marks between which a straight seam is clipped, since it goes
+ * round a corner of the other piece: begin and end in turn.
+ */
+clips: Mark[]
+}
+/**
+ * Mark is a point on a seam line and the direction of the seam there, in degrees.
+ */
+export interface Mark {
+x: number
+y: number
+direction: number
 }
 /**
  * Cut is one shape to be cut, with how many alike in one cover.

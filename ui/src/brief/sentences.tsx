@@ -2,6 +2,7 @@ import { useCloths } from "../api/queries";
 import { Swatch } from "../cloth/Swatch";
 import { usePlan } from "../plan/context";
 import { get, put } from "../plan/path";
+import { letterOf } from "../sheet/Seams";
 import { Len } from "../words/T";
 import { Choice, PlanChoice } from "./Choice";
 import { Value } from "./Value";
@@ -128,9 +129,11 @@ function Seams() {
   if (value("/cover/kind") === "cushion") return null;
   return (
     <>
-      {reckoning.joins.map((join) => (
+      {reckoning.joins.map((join, i) => (
         <span key={join.title}>
           {" "}
+          <strong>{letterOf(i + 1)}</strong>
+          {": "}
           {join.title.replace(/^./, (c) => c.toUpperCase())}
           {join.count > 1 && `, ${join.count} times`}: <strong>{join.lengths[0] && <Len of={join.lengths[0]} />}</strong>
           {join.off.nm === 0 ? ", both sides alike." : <> against {join.lengths[1] && <Len of={join.lengths[1]} />}.</>}

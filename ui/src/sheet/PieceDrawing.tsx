@@ -34,19 +34,24 @@ export function around(outline: Vertex[]): Box {
   return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
 }
 
-/** An outline as a path: straight sides, and arcs by the bulge they are kept with. */
-export function pathOf(outline: Vertex[]): string {
+/** The sides of an outline as a path: straight ones, and arcs by the bulge they are kept with. */
+export function sidesOf(outline: Vertex[], closed: boolean): string {
   const at = (v: Vertex) => `${mm(v.x)} ${mm(v.y)}`;
+  return (closed ? outline : outline.slice(0, -1))
+    .map((from, i) => {
+      const to = outline[(i + 1) % outline.length] ?? from;
+      if (from.bulge === 0) return `L${at(to)}`;
+      const angle = 4 * Math.atan(from.bulge);
+      const radius = Math.hypot(mm(to.x - from.x), mm(to.y - from.y)) / 2 / Math.abs(Math.sin(angle / 2));
+      return `A${radius} ${radius} 0 ${Math.abs(angle) > Math.PI ? 1 : 0} ${angle > 0 ? 1 : 0} ${at(to)}`;
+    })
+    .join("");
+}
+
+/** A closed outline as a path. */
+export function pathOf(outline: Vertex[]): string {
   const [first] = outline;
-  if (!first) return "";
-  const sides = outline.map((from, i) => {
-    const to = outline[(i + 1) % outline.length] ?? first;
-    if (from.bulge === 0) return `L${at(to)}`;
-    const angle = 4 * Math.atan(from.bulge);
-    const radius = Math.hypot(mm(to.x - from.x), mm(to.y - from.y)) / 2 / Math.abs(Math.sin(angle / 2));
-    return `A${radius} ${radius} 0 ${Math.abs(angle) > Math.PI ? 1 : 0} ${angle > 0 ? 1 : 0} ${at(to)}`;
-  });
-  return `M${at(first)}${sides.join("")}Z`;
+  return first ? `M${mm(first.x)} ${mm(first.y)}${sidesOf(outline, true)}Z` : "";
 }
 
 /** Everything of a piece that is drawn lies in this box. */

@@ -37,6 +37,7 @@ const front: Piece = {
     { cut: "front.patch.B", cloth: "B", x: 50 * mm, y: -20 * mm, width: 70 * mm, height: 140 * mm, row: 1, column: 2 },
   ],
   lines: [{ pitch: 25 * mm, pair: 6 * mm, angle: 45 }],
+  seams: [],
   waits: false,
 };
 const back: Piece = {
@@ -115,4 +116,23 @@ test("the back says that it waits, how its pieces are cut and how they overlap",
 test("a band lies on its piece only", () => {
   const { container } = sheet({ band: { piece: "front", box: { x: 0, y: 0, width: 10, height: 100 } } });
   expect(container.querySelectorAll(".band")).toHaveLength(1);
+});
+
+test("a seam is drawn with its letter, its marks and where it is clipped", () => {
+  const seam = {
+    join: 2,
+    path: [
+      { x: 0, y: 100 * mm, bulge: 0 },
+      { x: 0, y: 0, bulge: 0 },
+    ],
+    marks: [75, 50, 25].map((y) => ({ x: 0, y: y * mm, direction: -90 })),
+    clips: [20, 10].map((y) => ({ x: 0, y: y * mm, direction: -90 })),
+  };
+  const { container } = sheet({ reckoning: { ...reckoning, pieces: [{ ...front, seams: [seam] }, back] } });
+  expect(container.querySelector(".seam-line")?.getAttribute("d")).toBe("M0 100L0 0");
+  expect(container.querySelectorAll(".seam-mark")).toHaveLength(3);
+  expect(container.querySelectorAll(".seam-clip")).toHaveLength(2);
+  expect(container.querySelector(".seam-letter")?.textContent).toBe("B");
+  const place = container.querySelector(".seam-disc")?.parentElement?.getAttribute("transform") ?? "";
+  expect(Number(/translate\((\S+)/.exec(place)?.[1])).toBeGreaterThan(0); // inside the piece
 });

@@ -2,6 +2,7 @@ import { useLayoutEffect, useRef, useState } from "react";
 import type { Cell, Cut, Piece, Reckoning, Swatch } from "../api/api.gen";
 import { T } from "../words/T";
 import { type Box, boxOf, extent, mm, PieceDrawing } from "./PieceDrawing";
+import { Seams } from "./Seams";
 
 interface Props {
   reckoning: Reckoning;
@@ -13,31 +14,25 @@ interface Props {
 
 /** All pieces of the cover to one scale, the front with its nested outlines. */
 export function Sheet({ reckoning, swatches, selected, band, select }: Props) {
-  const gap = 40;
-  let x = 0;
-  const placed = reckoning.pieces.map((piece) => {
-    const box = extent(piece);
-    const at = { piece, box, x: x - box.x };
-    x += box.width + gap;
-    return at;
-  });
-  const top = Math.min(...placed.map((p) => p.box.y));
-  const bottom = Math.max(...placed.map((p) => p.box.y + p.box.height));
+  const placed = inRows(reckoning.pieces);
+  const right = Math.max(...placed.map((p) => p.x + p.box.x + p.box.width));
+  const top = Math.min(...placed.map((p) => p.y + p.box.y));
+  const bottom = Math.max(...placed.map((p) => p.y + p.box.y + p.box.height));
   const { ref, width, height } = useExtent();
-  const unit = Math.max((x - gap) / (width - 8), (bottom - top) / (height - 78)); // millimetres to a screen pixel
+  const unit = Math.max(right / (width - 8), (bottom - top) / (height - 78)); // millimetres to a screen pixel
   const text = 15 * unit;
   return (
     <svg
       ref={ref}
       className="sheet"
-      viewBox={`${-2 * unit} ${top - text * 2} ${x - gap + 4 * unit} ${bottom - top + text * 4.6}`}
+      viewBox={`${-2 * unit} ${top - text * 2} ${right + 4 * unit} ${bottom - top + text * 4.6}`}
       role="img"
       aria-label={spoken(reckoning)}
       fontSize={text}
     >
-      {placed.map(({ piece, box, x }) => (
-        <g key={piece.name} transform={`translate(${x} 0)`}>
-          <text className="piece-title" x={box.x} y={top - text * 0.9}>
+      {placed.map(({ piece, box, x, y, rowTop, rowBottom }) => (
+        <g key={piece.name} transform={`translate(${x} ${y})`}>
+          <text className="piece-title" x={box.x} y={rowTop - y - text * 0.9}>
             {piece.title}
             {piece.count > 1 && ` × ${piece.count}`}
             {piece.waits && <tspan className="soft"> · waits for the measured front</tspan>}
@@ -49,12 +44,54 @@ export function Sheet({ reckoning, swatches, selected, band, select }: Props) {
             band={band?.piece === piece.name ? band.box : null}
             select={select}
           />
+          <Seams piece={piece} text={text} />
           {piece.name === "back" && <Backs piece={piece} cuts={reckoning.cuts} overlap={reckoning.back?.overlap.text ?? ""} text={text} />}
-          <Dimension piece={piece} y={bottom + text * 1.4} text={text} />
+          <Dimension piece={piece} y={rowBottom - y + text * 1.4} text={text} />
         </g>
       ))}
     </svg>
   );
+}
+
+interface Place {
+  piece: Piece;
+  box: Box;
+  /** Where the piece's own frame begins. */
+  x: number;
+  y: number;
+  rowTop: number;
+  rowBottom: number;
+}
+
+/** Lays pieces in rows, so that a long strip does not make all others small. */
+function inRows(pieces: Piece[]): Place[] {
+  const boxes = pieces.map((piece) => ({ piece, box: extent(piece) }));
+  const area = boxes.reduce((sum, { box }) => sum + box.width * box.height, 0);
+  const widest = Math.max(...boxes.map(({ box }) => box.width));
+  const limit = Math.max(widest, 2.3 * Math.sqrt(area));
+  const gap = limit * 0.045;
+  const rows: (typeof boxes)[] = [];
+  let used = Number.POSITIVE_INFINITY;
+  for (const each of boxes) {
+    if (used + gap + each.box.width > limit) {
+      rows.push([]);
+      used = -gap;
+    }
+    rows.at(-1)?.push(each);
+    used += gap + each.box.width;
+  }
+  let y = 0;
+  return rows.flatMap((row) => {
+    const high = Math.max(...row.map(({ box }) => box.height));
+    let x = 0;
+    const places = row.map(({ piece, box }) => {
+      const place = { piece, box, x: x - box.x, y: y - box.y, rowTop: y, rowBottom: y + high };
+      x += box.width + gap;
+      return place;
+    });
+    y += high + limit * 0.14;
+    return places;
+  });
 }
 
 /** The size an element has on screen, so that writing in it keeps its own. */

@@ -16,6 +16,10 @@ export const schemes = {
     shade: "#eae2d0",
     tape: "#e4dabd",
     tapeBorder: "#d3c298",
+    join1: "#1f6fae",
+    join2: "#3f7a2a",
+    join3: "#9a5f10",
+    join4: "#8a3f78",
   },
   dark: {
     paper: "#191c26",
@@ -33,6 +37,10 @@ export const schemes = {
     shade: "#2c3140",
     tape: "#4b4638",
     tapeBorder: "#5d5643",
+    join1: "#7db8ef",
+    join2: "#9ecb86",
+    join3: "#e0b067",
+    join4: "#d79ac6",
   },
 } as const;
 
