@@ -101,3 +101,29 @@ test("the tape is shown where to be held", async ({ page, demo }) => {
     await expect(page.getByRole("img", { name: says })).toBeVisible();
   }
 });
+
+test("a pocket is added, placed, found off its piece, and taken off", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/reading-corner-cushion`);
+  await page.getByRole("combobox", { name: "Add a fitting" }).selectOption("pocket");
+  await expect(page.locator(".fitting")).toHaveCount(1);
+  await expect(page.getByRole("list", { name: "All cuts" })).toContainText("1 × 51/2″ × 61/4″");
+  await page.getByRole("combobox", { name: "Place of the pocket 1 across" }).selectOption("left");
+  await put(page, "Distance of the pocket 1 from the left", "1 1/4");
+  await expect(page.getByText("11/4″ from the left and 123/4″ from the right", { exact: false })).toBeVisible();
+  await put(page, "Distance of the pocket 1 from the left", "15");
+  await expect(page.getByRole("alert")).toContainText("The pocket reaches 1″ beyond the seam line of the front.");
+  await put(page, "Distance of the pocket 1 from the left", "2");
+  await saved(page);
+  await page.getByRole("link", { name: "Sew", exact: true }).click();
+  await page.getByRole("button", { name: "Sew the pocket on the front" }).click();
+  await expect(page.getByText("Hem the top")).toBeVisible();
+  await page.getByRole("link", { name: "Draft", exact: true }).click();
+  await page.getByRole("button", { name: "Take the pocket off" }).click();
+  await expect(page.locator(".fitting")).toHaveCount(0);
+});
+
+test("straps and handles carry their caution", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/story-mat-seat-pad/sew`);
+  await page.getByRole("button", { name: "Sew the strap on the top" }).click();
+  await expect(page.getByText("A padded strap is no restraint")).toBeVisible();
+});

@@ -54,6 +54,20 @@ for (const [label, text, says] of [
   });
 }
 
+test("a measurement that stops the plan keeps its step and can be put right", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/story-hour-patchwork-cushion/sew`);
+  await page.getByRole("button", { name: /Measure the front/ }).click();
+  const across = page.getByRole("textbox", { name: "Measured across" });
+  await across.fill("1");
+  await across.press("Enter");
+  await expect(page.getByRole("alert")).toContainText("overlap");
+  await expect(across).toHaveValue("1");
+  await page.getByRole("link", { name: "Draft", exact: true }).click();
+  await put(page, "Front as measured, across", "16 3/8");
+  await expect(page.getByRole("alert")).toHaveCount(0);
+  await expect(page.getByRole("note").first()).toContainText("163/8″ across");
+});
+
 test("borders wider than the cover", async ({ page, demo }) => {
   await page.goto(`${demo.url}/plans/${id}`);
   await page.getByRole("combobox", { name: "Width of border 1" }).selectOption("given");

@@ -17,6 +17,7 @@ const pictures = [
     before: async (page) => {
       const field = page.getByRole("textbox", { name: "Finished width of a patch" });
       await field.fill("22");
+      await field.press("Enter");
       await page.getByRole("alert").waitFor();
     },
   },
@@ -24,6 +25,11 @@ const pictures = [
   { name: "draft-small", path: reading, size: { width: 820, height: 1180 } },
   { name: "hood", path: "/plans/turntable-hood-listening-corner" },
   { name: "jacket", path: "/plans/jacket-for-the-visitors-log" },
+  {
+    name: "pad",
+    path: "/plans/story-mat-seat-pad",
+    before: (page) => page.getByRole("combobox", { name: "Add a fitting" }).scrollIntoViewIfNeeded(),
+  },
   { name: "cut", path: `${reading}/cut`, before: (page) => page.getByRole("heading", { name: "madder stripe" }).scrollIntoViewIfNeeded() },
   { name: "sew", path: `${reading}/sew`, before: (page) => page.getByRole("button", { name: "Sew row 2" }).click() },
   { name: "sew-gate", path: `${patchwork}/sew`, before: (page) => page.getByRole("button", { name: "Measure the front" }).click() },

@@ -148,10 +148,6 @@ func unreckoned(p plan.Plan) finding.List {
 	if p.Cover.Flange != 0 {
 		found.Add(finding.Stop, "flange", "/cover/flange", "A flange is read and kept, but not reckoned here.", "Set the flange to 0.")
 	}
-	for i, f := range p.Fittings {
-		found.Add(finding.Stop, "fitting", finding.Path("fittings", i),
-			fmt.Sprintf("A %s is read and kept, but its cuts are not reckoned here.", f.Kind), "Take it out of this plan and cut it by hand.")
-	}
 	if p.Edges.Piping != nil || (p.Edges.Binding != nil && p.Cover.Kind == plan.Cushion) {
 		found.Add(finding.Stop, "edges", "/edges", "Piping and binding are read and kept, but not reckoned here.", "Take them out of this plan.")
 	}

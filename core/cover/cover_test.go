@@ -48,7 +48,6 @@ func TestWhatMakesNoCushionIsNamed(t *testing.T) {
 		"/object/kind":        func(p *plan.Plan) { p.Object.Kind = plan.Box },
 		"/cover/corners/kind": func(p *plan.Plan) { p.Cover.Corners.Kind = "round" },
 		"/cover/flange":       func(p *plan.Plan) { p.Cover.Flange = in },
-		"/fittings/0":         func(p *plan.Plan) { p.Fittings = []plan.Fitting{{Kind: "handle"}} },
 		"/edges":              func(p *plan.Plan) { p.Edges.Piping = &plan.Piping{} },
 		"/cover/ease/width":   func(p *plan.Plan) { p.Cover.Ease.Width = -20 * in },
 		"/cover/ease/height":  func(p *plan.Plan) { p.Cover.Ease.Height = -16 * in },

@@ -41,7 +41,7 @@ func Reckon(p plan.Plan, c Cupboard) Reckoning {
 
 func empty(p plan.Plan) Reckoning {
 	return Reckoning{Format: Format, Title: p.Title,
-		Pieces: []Piece{}, Cuts: []Cut{}, Lengths: []Notion{}, Joins: []Join{}, Counts: map[string]int{}, Cloths: []ClothNeed{},
+		Pieces: []Piece{}, Cuts: []Cut{}, Lengths: []Notion{}, Joins: []Join{}, Fittings: []Fitting{}, Counts: map[string]int{}, Cloths: []ClothNeed{},
 		Sums: map[string][]Term{}, Steps: []Step{}, Remedies: []fit.Remedy{}, Findings: []finding.Finding{}}
 }
 
@@ -61,6 +61,7 @@ type run struct {
 	out      Reckoning
 	needs    []need
 	cuts     []work.Cut
+	sewnOn   []work.Fitting
 }
 
 func (r *run) find(list finding.List) { r.out.Findings = append(r.out.Findings, list...) }
@@ -130,6 +131,7 @@ func (r *run) cushion(c cover.Cover) {
 	if r.stopped() {
 		return
 	}
+	r.fittings(c)
 	r.cloths()
 	if r.stopped() {
 		return
@@ -356,7 +358,7 @@ func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, wait
 func (r *run) work(top panel, m fit.Panel, b back.Back) {
 	finished := top.face.Finished
 	o := work.Order{Plan: r.p, Face: top.face, Chain: top.chain, Finished: finished, Quilted: top.piece.Quilted(), Cuts: r.cuts,
-		Hems: b.Hems, Overlap: b.Overlap.Total()}
+		Hems: b.Hems, Overlap: b.Overlap.Total(), Fittings: r.sewnOn}
 	for _, s := range work.Steps(o) {
 		r.out.Steps = append(r.out.Steps, r.step(s))
 	}

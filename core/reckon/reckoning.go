@@ -36,6 +36,8 @@ type Reckoning struct {
 	Lengths []Notion   `json:"lengths"`
 	Back    *BackShown `json:"back,omitempty"`
 	Joins   []Join     `json:"joins"`
+	// Fittings in their places, in the order of the plan.
+	Fittings []Fitting `json:"fittings"`
 	// Counts of things, by name.
 	Counts map[string]int `json:"counts"`
 	Cloths []ClothNeed    `json:"cloths"`
@@ -163,6 +165,27 @@ type Join struct {
 	Between [2]string `json:"between"`
 	Lengths [2]L      `json:"lengths"`
 	Off     L         `json:"off"`
+}
+
+// Fitting is a handle, a pocket or the like in its place.
+type Fitting struct {
+	// Index in the plan's list.
+	Index int    `json:"index"`
+	Title string `json:"title"`
+	On    string `json:"on"`
+	// Boxes it takes up, in the frame of its piece.
+	Boxes []Box `json:"boxes"`
+	// Check names its distances from all four edges.
+	Check  string `json:"check"`
+	Fixing string `json:"fixing"`
+}
+
+// Box is a rectangle on a piece, in nanometres from its finished top left corner.
+type Box struct {
+	X      int64 `json:"x"`
+	Y      int64 `json:"y"`
+	Width  int64 `json:"width"`
+	Height int64 `json:"height"`
 }
 
 // ClothNeed is one cloth with its lay.

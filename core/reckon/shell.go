@@ -30,6 +30,7 @@ func (r *run) shell(c cover.Cover) {
 			return
 		}
 	}
+	r.fittings(c)
 	r.seams(c)
 	r.joins(c)
 	r.cloths()
@@ -144,7 +145,7 @@ func (r *run) joins(c cover.Cover) {
 
 // shellWork adds steps, binding and thread.
 func (r *run) shellWork(c cover.Cover, panels []panel) {
-	o := work.ShellOrder{Plan: r.p, Cover: c, Cuts: r.cuts}
+	o := work.ShellOrder{Plan: r.p, Cover: c, Cuts: r.cuts, Fittings: r.sewnOn}
 	for i, p := range panels {
 		panel := work.ShellPanel{Name: c.Pieces[i].Name, Title: c.Pieces[i].Title, Chain: p.chain, Face: p.face, Rounded: !c.Pieces[i].Radii.Square()}
 		if p.piece.Quilted() {

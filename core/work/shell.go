@@ -29,6 +29,8 @@ type ShellOrder struct {
 	Cover  cover.Cover
 	Panels []ShellPanel
 	Cuts   []Cut
+	// Fittings in the order of the plan.
+	Fittings []Fitting
 }
 
 const hoodCaution = "Try it on a cold appliance only, with the plug out. Do not leave it on while the appliance runs, and do not cover vents that need air; its manual has the last word."
@@ -52,7 +54,7 @@ var constructions = map[plan.CoverKind]construction{
 // ShellSteps is the work of a cover that is joined from its pieces: each panel
 // is finished flat, then the seams in order, then what closes it.
 func ShellSteps(o ShellOrder) []Step {
-	b := &builder{Order: Order{Plan: o.Plan, Cuts: o.Cuts}, style: o.Plan.Style()}
+	b := &builder{Order: Order{Plan: o.Plan, Cuts: o.Cuts, Fittings: o.Fittings}, style: o.Plan.Style()}
 	c, ok := constructions[o.Plan.Cover.Kind]
 	if !ok {
 		return nil
@@ -61,6 +63,7 @@ func ShellSteps(o ShellOrder) []Step {
 	b.cutShell()
 	for _, p := range o.Panels {
 		b.panel(p)
+		b.fittings(p.Name)
 	}
 	for i, j := range o.Cover.Joins {
 		b.join(i+1, j)

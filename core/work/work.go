@@ -67,8 +67,12 @@ type Cut struct {
 	Under bool
 }
 
+// Fitting is what the work needs to know of a fitting.
+type Fitting struct{ ID, Title, On, Check, Fixing string }
+
 // Order is what the steps are made from.
 type Order struct {
+	Fittings []Fitting
 	Plan     plan.Plan
 	Face     front.Face
 	Chain    layers.Chain
@@ -105,8 +109,10 @@ func Steps(o Order) []Step {
 	if o.Quilted || o.Chain.Batting != nil || o.Chain.Lining != "" {
 		b.layered()
 	}
+	b.fittings("front")
 	b.gate()
 	b.back()
+	b.fittings("back")
 	b.close()
 	return b.steps
 }
@@ -281,6 +287,24 @@ func (b *builder) gate() {
 	b.add(Step{ID: "gate.front", Stage: Backing, Title: "Measure the front", Gate: b.GateName(), Expect: b.Chain.Trimmed,
 		Text:  "Across the middle and up the middle, raw edge to raw edge. The back is cut to what you measure, not to the plan.",
 		Check: fmt.Sprintf("Planned: %s.", b.size(b.Chain.Trimmed))})
+}
+
+// strapCaution stands where straps, handles and loops are sewn on.
+const strapCaution = "A padded strap is no restraint and replaces no harness. Keep straps and loops short where small children are, and follow local rules for cords and small parts."
+
+// fittings are sewn on while the panel is flat.
+func (b *builder) fittings(piece string) {
+	for _, f := range b.Fittings {
+		if f.On != piece {
+			continue
+		}
+		s := Step{ID: f.ID, Stage: Quilting, Title: fmt.Sprintf("Sew the %s on the %s", strings.ToLower(f.Title), piece), Text: f.Fixing, Check: "It lies " + f.Check}
+		switch f.Title {
+		case "Handle", "Strap", "Belt", "Loop", "Tape", "Button":
+			s.Caution = strapCaution
+		}
+		b.add(s)
+	}
 }
 
 func (b *builder) back() {

@@ -36,6 +36,10 @@ lengths: Notion[]
 back?: BackShown
 joins: Join[]
 /**
+ * Fittings in their places, in the order of the plan.
+ */
+fittings: Fitting[]
+/**
  * Counts of things, by name.
  */
 counts: {
@@ -249,6 +253,35 @@ between: [string, string]
  */
 lengths: [L, L]
 off: L
+}
+/**
+ * Fitting is a handle, a pocket or the like in its place.
+ */
+export interface Fitting {
+/**
+ * Index in the plan's list.
+ */
+index: number
+title: string
+on: string
+/**
+ * Boxes it takes up, in the frame of its piece.
+ */
+boxes: Box[]
+/**
+ * Check names its distances from all four edges.
+ */
+check: string
+fixing: string
+}
+/**
+ * Box is a rectangle on a piece, in nanometres from its finished top left corner.
+ */
+export interface Box {
+x: number
+y: number
+width: number
+height: number
 }
 /**
  * ClothNeed is one cloth with its lay.

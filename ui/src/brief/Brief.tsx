@@ -2,6 +2,7 @@ import { useState } from "react";
 import { usePlan } from "../plan/context";
 import { T } from "../words/T";
 import { Cover } from "./cover";
+import { Fittings } from "./Fittings";
 import { Front } from "./Front";
 import { Layers } from "./Layers";
 import { Measure } from "./measure";
@@ -10,7 +11,7 @@ import { Back, Cloths, Edges } from "./sentences";
 import { type StageName, stageOf, stages } from "./stages";
 import { Stage } from "./Thread";
 
-const sentences = { Measure, Cover, Front, Pieces, Layers, Back, Edges, Cloth: Cloths };
+const sentences = { Measure, Cover, Front, Pieces, Layers, Back, Edges, Fittings, Cloth: Cloths };
 
 /** The stages a plan goes through: only a cushion has a front and a back of their own. */
 const stagesOf = (cushion: boolean) => stages.filter((s) => (cushion ? s !== "Pieces" : s !== "Front" && s !== "Back"));

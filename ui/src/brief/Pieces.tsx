@@ -21,18 +21,23 @@ export function Pieces() {
   const letters = useLetters();
   const configs = useConfigs();
   const cloth = (name: string) => String(value(`/pieces/${name}/face/cloth`) ?? value("/pieces/*/face/cloth") ?? letters[0]?.value ?? "A");
+  const kind = (name: string) => String(value(`/pieces/${name}/face/kind`) ?? value("/pieces/*/face/kind") ?? "plain");
   return (
     <p>
       {configs.map(({ name, title, count }, i) => (
         <span key={name}>
           {i === 0 ? "" : i === configs.length - 1 ? " and " : ", "}
           {count === 1 ? `${i === 0 ? "The" : "the"} ${title}` : `${count} × ${title}`} of{" "}
-          <Choice
-            label={`Cloth of the ${title}`}
-            value={cloth(name)}
-            options={letters}
-            choose={(next) => rework((plan) => put(plan, `/pieces/${name}/face`, { kind: "plain", cloth: next }), `${title} of ${next}`)}
-          />
+          {kind(name) !== "plain" ? (
+            "patches"
+          ) : (
+            <Choice
+              label={`Cloth of the ${title}`}
+              value={cloth(name)}
+              options={letters}
+              choose={(next) => rework((plan) => put(plan, `/pieces/${name}/face`, { kind: "plain", cloth: next }), `${title} of ${next}`)}
+            />
+          )}
         </span>
       ))}
       .

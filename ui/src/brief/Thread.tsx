@@ -1,4 +1,4 @@
-import type { ReactNode } from "react";
+import { type ReactNode, useRef } from "react";
 import type { Finding } from "../api/api.gen";
 import { T } from "../words/T";
 
@@ -16,8 +16,26 @@ export function Stage({
   findings: Finding[];
   children: ReactNode;
 }) {
+  // A stage grows when it is taken in hand: never between press and release, or what
+  // was pressed would slip away from under the pointer.
+  const pressed = useRef(false);
   return (
-    <section className={`stage${now ? " now" : ""}`} aria-label={name} onFocus={enter} onPointerDown={enter}>
+    // biome-ignore lint/a11y/useKeyWithClickEvents: the keyboard takes a stage in hand by focus
+    <section
+      className={`stage${now ? " now" : ""}`}
+      aria-label={name}
+      onPointerDown={() => {
+        pressed.current = true;
+      }}
+      onPointerCancel={() => {
+        pressed.current = false;
+      }}
+      onClick={() => {
+        pressed.current = false;
+        enter();
+      }}
+      onFocus={() => pressed.current || enter()}
+    >
       <span className="knot" aria-hidden="true" />
       <h2>{name}</h2>
       <div className="sentences">{children}</div>

@@ -22,7 +22,8 @@ export function Back() {
   const hem = (value("/back/hem") ?? []) as string[];
   const widths = value("/back/panels");
   const given = Array.isArray(widths);
-  const waits = reckoning.pieces.find((p) => p.name === "back")?.waits;
+  const measured = (value("/measured") ?? []) as { what?: string }[];
+  const waits = !measured.some((m) => m.what?.startsWith("front"));
   const cut = reckoning.cuts.find((c) => c.piece === "back" && c.layer === "outer");
   return (
     <p>
@@ -85,8 +86,21 @@ export function Back() {
         </>
       )}
       {reckoning.back && <span className="soft"> ({Math.round(reckoning.back.share)} % of the width)</span>}.{" "}
-      {waits ? "Cut after the front is measured." : "The front is measured: it can be cut."}
+      {waits ? "Cut after the front is measured." : <MeasuredFront />}
     </p>
+  );
+}
+
+/** What the tape said of the front, where it can be put right. */
+function MeasuredFront() {
+  const { plan } = usePlan();
+  const at = (plan.measured ?? []).findLastIndex((m) => m.what.startsWith("front"));
+  if (at < 0) return null;
+  return (
+    <>
+      The front measured <Value path={`/measured/${at}/width`} label="Front as measured, across" /> across and{" "}
+      <Value path={`/measured/${at}/height`} label="Front as measured, up" /> up: it can be cut.
+    </>
   );
 }
 

@@ -15,6 +15,7 @@ test.each([
   ["/edges/inside", "Edges"],
   ["/habits/step", "Edges"],
   ["/cloths/A/have", "Cloth"],
+  ["/fittings/0/at", "Fittings"],
   ["/somewhere/else", "Measure"],
 ])("a finding about %s stands at %s", (about, stage) => expect(stageOf({ about, code: "", level: "stop", text: "" })).toBe(stage));
 

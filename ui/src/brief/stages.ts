@@ -1,7 +1,7 @@
 import type { Finding } from "../api/api.gen";
 
 /** The stages of a brief, in the trade's order. */
-export const stages = ["Measure", "Cover", "Front", "Pieces", "Layers", "Back", "Edges", "Cloth"] as const;
+export const stages = ["Measure", "Cover", "Front", "Pieces", "Layers", "Back", "Edges", "Fittings", "Cloth"] as const;
 
 export type StageName = (typeof stages)[number];
 
@@ -12,6 +12,7 @@ const places: [RegExp, StageName][] = [
   [/^\/(back|measured|pieces\/back)/, "Back"],
   [/^\/pieces/, "Front"],
   [/^\/(edges|habits)/, "Edges"],
+  [/^\/fittings/, "Fittings"],
   [/^\/cloths/, "Cloth"],
 ];
 

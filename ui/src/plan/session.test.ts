@@ -149,6 +149,13 @@ describe("a session", () => {
     expect(s.current().settled).toEqual({ title: "one" });
   });
 
+  test("a stop on the way to what is being typed is not shown", async () => {
+    answering(() => json({ ...reckoning("1"), pieces: [] }));
+    const s = new Session(view(1, "one"));
+    expect(await s.preview(plan("1"))).toBeNull();
+    expect(s.current().reckoning.title).toBe("one");
+  });
+
   test("says what is wrong with what is being typed and keeps the drawing", async () => {
     answering(() =>
       json({ title: "", detail: "no length", type: "unreadable", status: 400, errors: [{ path: "/x", text: "no length" }] }, 400),

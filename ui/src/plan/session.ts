@@ -92,7 +92,8 @@ export class Session {
     this.previewing = mine;
     try {
       const reckoning = await ask<Reckoning>("POST", "/reckon", plan, mine.signal);
-      if (!mine.signal.aborted) this.show(reckoning);
+      // On the way to 16 stands a 1 that cannot be cut: a stop is shown when it is meant.
+      if (!mine.signal.aborted && drawable(reckoning)) this.show(reckoning);
       return null;
     } catch (error) {
       return error instanceof ApiError ? error : null;

@@ -54,7 +54,13 @@ const back: Piece = {
   ],
 };
 const cut = { id: "back.panel", width: size(80).width, height: size(112).height };
-const reckoning = { title: "Cushion", pieces: [front, back], cuts: [cut], back: { overlap: size(28).width } } as unknown as Reckoning;
+const reckoning = {
+  title: "Cushion",
+  pieces: [front, back],
+  cuts: [cut],
+  fittings: [],
+  back: { overlap: size(28).width },
+} as unknown as Reckoning;
 
 function sheet(props: Partial<Parameters<typeof Sheet>[0]> = {}) {
   const select = vi.fn();
@@ -135,4 +141,19 @@ test("a seam is drawn with its letter, its marks and where it is clipped", () =>
   expect(container.querySelector(".seam-letter")?.textContent).toBe("B");
   const place = container.querySelector(".seam-disc")?.parentElement?.getAttribute("transform") ?? "";
   expect(Number(/translate\((\S+)/.exec(place)?.[1])).toBeGreaterThan(0); // inside the piece
+});
+
+test("a fitting lies where the core says", () => {
+  const strap = {
+    index: 0,
+    title: "Strap",
+    on: "front",
+    check: "",
+    fixing: "",
+    boxes: [10, 80].map((x) => ({ x: x * mm, y: 5 * mm, width: 10 * mm, height: 12 * mm })),
+  };
+  const { container } = sheet({ reckoning: { ...reckoning, fittings: [strap, { ...strap, index: 1, on: "nowhere" }] } });
+  const boxes = [...container.querySelectorAll(".fitting")];
+  expect(boxes.map((b) => b.getAttribute("x"))).toEqual(["10", "80"]);
+  expect(screen.getByText("strap")).toBeTruthy();
 });

@@ -1,5 +1,5 @@
 import { useLayoutEffect, useRef, useState } from "react";
-import type { Cell, Cut, Piece, Reckoning, Swatch } from "../api/api.gen";
+import type { Cell, Cut, Fitting, Piece, Reckoning, Swatch } from "../api/api.gen";
 import { T } from "../words/T";
 import { type Box, boxOf, extent, mm, PieceDrawing } from "./PieceDrawing";
 import { Seams } from "./Seams";
@@ -44,6 +44,7 @@ export function Sheet({ reckoning, swatches, selected, band, select }: Props) {
             band={band?.piece === piece.name ? band.box : null}
             select={select}
           />
+          <OnPiece fittings={reckoning.fittings.filter((f) => f.on === piece.name)} text={text} />
           <Seams piece={piece} text={text} />
           {piece.name === "back" && <Backs piece={piece} cuts={reckoning.cuts} overlap={reckoning.back?.overlap.text ?? ""} text={text} />}
           <Dimension piece={piece} y={rowBottom - y + text * 1.4} text={text} />
@@ -160,6 +161,26 @@ export function SvgText({
         <T>{children}</T>
       </div>
     </foreignObject>
+  );
+}
+
+/** What is sewn onto a piece, where it lies. */
+export function OnPiece({ fittings, text }: { fittings: Fitting[]; text: number }) {
+  return (
+    <g className="fittings no-pointer">
+      {fittings.map((f) => (
+        <g key={f.index}>
+          {f.boxes.map((b) => (
+            <rect key={`${b.x} ${b.y}`} className="fitting" x={mm(b.x)} y={mm(b.y)} width={mm(b.width)} height={mm(b.height)} />
+          ))}
+          {f.boxes[0] && (
+            <SvgText x={mm(f.boxes[0].x)} y={mm(f.boxes[0].y) - text * 0.25} text={text * 0.85}>
+              {f.title.toLowerCase()}
+            </SvgText>
+          )}
+        </g>
+      ))}
+    </g>
   );
 }
 

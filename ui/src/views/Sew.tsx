@@ -12,17 +12,19 @@ import { said } from "../brief/Value";
 import { usePlan } from "../plan/context";
 import { get } from "../plan/path";
 import { extent, mm, PieceDrawing } from "../sheet/PieceDrawing";
-import { Backs } from "../sheet/Sheet";
+import { Backs, OnPiece } from "../sheet/Sheet";
 import { dressed } from "../words/fractions";
 import { T } from "../words/T";
 import { swatchesOf } from "./Draft";
 
 /** The steps in working order, the one at hand large. */
 export function Sew() {
-  const { reckoning, rework, value } = usePlan();
+  const { reckoning, drawn, rework, value } = usePlan();
+  // A half-typed measurement, or one that stops the plan, must not take its step away.
+  const shown = reckoning.steps.length > 0 ? reckoning : drawn;
   // The plan itself says what is done: at once, before the server has answered.
   const ticked = (value("/progress/done") ?? []) as string[];
-  const steps = reckoning.steps.map((s) => ({ ...s, done: ticked.includes(s.id) }));
+  const steps = shown.steps.map((s) => ({ ...s, done: ticked.includes(s.id) }));
   const firstOpen = steps.findIndex((s) => !s.done);
   const [looked, look] = useState<string | null>(null);
   const at = looked === null ? firstOpen : steps.findIndex((s) => s.id === looked);
@@ -62,10 +64,12 @@ export function Sew() {
         ))}
       </ol>
       <section className="bench" aria-label="The step at hand">
+        {shown !== reckoning && <Findings of={reckoning.findings.filter((f) => f.level === "stop")} />}
         {step ? (
           <StepAtHand
             key={step.id}
             step={step}
+            reckoning={shown}
             number={at + 1}
             of={steps.length}
             headingRef={heading}
@@ -86,6 +90,7 @@ export function Sew() {
 
 function StepAtHand({
   step,
+  reckoning,
   number,
   of,
   done,
@@ -93,13 +98,14 @@ function StepAtHand({
   headingRef,
 }: {
   step: Step;
+  reckoning: Reckoning;
   number: number;
   of: number;
   done: () => void;
   undone: () => void;
   headingRef: React.RefObject<HTMLHeadingElement | null>;
 }) {
-  const { reckoning, value } = usePlan();
+  const { value } = usePlan();
   const ticked = (value("/progress/done") ?? []) as string[];
   const missing = step.needs.filter((id) => !ticked.includes(id));
   return (
@@ -194,8 +200,10 @@ function isAbout(step: Step, cell: Cell): boolean {
 
 /** The piece at this moment: what the step is about stands out, arrows say where allowances go. */
 function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Reckoning; cloths: unknown }) {
+  const sewnOn = reckoning.fittings.find((f) => step.id === `fitting.${f.index + 1}`);
   const name = step.stage === "back" && !step.gate ? "back" : "front";
   const piece =
+    reckoning.pieces.find((p) => p.name === sewnOn?.on) ??
     reckoning.pieces.find((p) => step.id.endsWith(`.${p.name}`) || step.id.startsWith(`${p.name}.`)) ??
     reckoning.pieces.find((p) => p.name === name) ??
     reckoning.pieces[0];
@@ -215,7 +223,8 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
           dimmed={(cell) => !isAbout(step, cell)}
           outlines={step.stage !== "piece"}
         />
-        {name === "back" && (
+        {sewnOn && <OnPiece fittings={[sewnOn]} text={box.width / 26} />}
+        {piece.name === "back" && (
           <Backs piece={piece} cuts={reckoning.cuts} overlap={reckoning.back?.overlap.text ?? ""} text={box.width / 26} />
         )}
         <Arrows step={step} cells={piece.cells} size={box.width} />
