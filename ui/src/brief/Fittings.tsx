@@ -30,6 +30,8 @@ const ways = {
     { value: "middle", name: "in the middle up" },
     { value: "top", name: "from the top" },
     { value: "bottom", name: "from the bottom" },
+    { value: "edge-top", name: "at the top edge" },
+    { value: "edge-bottom", name: "at the bottom edge" },
   ],
 };
 
@@ -121,11 +123,13 @@ function Place({ index, of, direction }: { index: number; of: string; direction:
   const { plan, rework } = usePlan();
   const path = `/fittings/${index}/at`;
   const options = ways[direction];
-  const edges = options.slice(1).map((o) => o.value);
-  const now = edges.find((edge) => get(plan, `${path}/${edge}`) !== undefined) ?? "middle";
+  const edges = direction === "across" ? ["left", "right"] : ["top", "bottom"];
+  const on = get(plan, `${path}/edge`);
+  const from = edges.find((edge) => get(plan, `${path}/${edge}`) !== undefined);
+  const now = direction === "up" && edges.includes(String(on)) ? `edge-${on}` : (from ?? "middle");
   return (
     <>
-      {now !== "middle" && (
+      {now === from && (
         <>
           <Value path={`${path}/${now}`} label={`Distance of the ${of} from the ${now}`} />{" "}
         </>
@@ -140,7 +144,10 @@ function Place({ index, of, direction }: { index: number; of: string; direction:
   );
 }
 
-function moved(plan: Plan, path: string, edges: string[], next: string): Plan {
-  const cleared = edges.reduce((p, edge) => put(p, `${path}/${edge}`, undefined), plan);
+export function moved(plan: Plan, path: string, edges: string[], next: string): Plan {
+  const [word, edge] = next.split("-");
+  const keys = edges.includes("top") ? [...edges, "edge"] : edges;
+  const cleared = keys.reduce((p, key) => put(p, `${path}/${key}`, undefined), plan);
+  if (word === "edge") return put(cleared, `${path}/edge`, edge);
   return next === "middle" ? put(cleared, `${path}/middle`, true) : put(cleared, `${path}/${next}`, "2 in");
 }

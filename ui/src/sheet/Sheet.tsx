@@ -9,16 +9,16 @@ interface Props {
   swatches: Record<string, Swatch>;
   selected: ReadonlySet<string>;
   band: { piece: string; box: Box } | null;
-  select: (cell: Cell) => void;
+  select?: (cell: Cell) => void;
 }
 
 /** All pieces of the cover to one scale, the front with its nested outlines. */
 export function Sheet({ reckoning, swatches, selected, band, select }: Props) {
-  const placed = inRows(reckoning.pieces);
+  const { ref, width, height } = useExtent();
+  const placed = inRows(reckoning.pieces, width / height);
   const right = Math.max(...placed.map((p) => p.x + p.box.x + p.box.width));
   const top = Math.min(...placed.map((p) => p.y + p.box.y));
   const bottom = Math.max(...placed.map((p) => p.y + p.box.y + p.box.height));
-  const { ref, width, height } = useExtent();
   const unit = Math.max(right / (width - 8), (bottom - top) / (height - 78)); // millimetres to a screen pixel
   const text = 15 * unit;
   return (
@@ -64,12 +64,12 @@ interface Place {
   rowBottom: number;
 }
 
-/** Lays pieces in rows, so that a long strip does not make all others small. */
-function inRows(pieces: Piece[]): Place[] {
+/** Lays pieces in rows of about the shape of their place, so that a long strip does not make all others small. */
+function inRows(pieces: Piece[], shape: number): Place[] {
   const boxes = pieces.map((piece) => ({ piece, box: extent(piece) }));
   const area = boxes.reduce((sum, { box }) => sum + box.width * box.height, 0);
   const widest = Math.max(...boxes.map(({ box }) => box.width));
-  const limit = Math.max(widest, 2.3 * Math.sqrt(area));
+  const limit = Math.max(widest, 1.65 * Math.sqrt(area * shape));
   const gap = limit * 0.045;
   const rows: (typeof boxes)[] = [];
   let used = Number.POSITIVE_INFINITY;

@@ -12,7 +12,7 @@ import { said } from "../brief/Value";
 import { usePlan } from "../plan/context";
 import { get } from "../plan/path";
 import { extent, mm, PieceDrawing } from "../sheet/PieceDrawing";
-import { Backs, OnPiece } from "../sheet/Sheet";
+import { Backs, OnPiece, Sheet } from "../sheet/Sheet";
 import { dressed } from "../words/fractions";
 import { T } from "../words/T";
 import { swatchesOf } from "./Draft";
@@ -107,6 +107,7 @@ function StepAtHand({
 }) {
   const { value } = usePlan();
   const ticked = (value("/progress/done") ?? []) as string[];
+  const join = /^join\.(\d+)$/.exec(step.id);
   const missing = step.needs.filter((id) => !ticked.includes(id));
   return (
     <article className="at-hand">
@@ -117,7 +118,11 @@ function StepAtHand({
         {step.title}
       </h1>
       <div className="at-hand-body">
-        <StepDrawing step={step} reckoning={reckoning} cloths={value("/cloths")} />
+        {join ? (
+          <JoinDrawing join={Number(join[1])} reckoning={reckoning} cloths={value("/cloths")} />
+        ) : (
+          <StepDrawing step={step} reckoning={reckoning} cloths={value("/cloths")} />
+        )}
         <div className="instructions">
           <p className="large">
             <T>{step.text}</T>
@@ -197,6 +202,21 @@ function isAbout(step: Step, cell: Cell): boolean {
   if (/(^|\.)(rows|layout)$/.test(step.id)) return cell.row !== undefined;
   return true;
 }
+
+/** The pieces of a join, with nothing but its seam marked on them. */
+function JoinDrawing({ join, reckoning, cloths }: { join: number; reckoning: Reckoning; cloths: unknown }) {
+  const names: string[] = reckoning.joins[join - 1]?.between ?? [];
+  const pieces = reckoning.pieces
+    .filter((p) => names.includes(p.name))
+    .map((p) => ({ ...p, lines: [], cut_outline: p.trimmed_outline, seams: p.seams.filter((s) => s.join === join) }));
+  return (
+    <figure className="step-drawing join-drawing">
+      <Sheet reckoning={{ ...reckoning, pieces, fittings: [] }} swatches={swatchesOf(cloths)} selected={nothing} band={null} />
+    </figure>
+  );
+}
+
+const nothing: ReadonlySet<string> = new Set();
 
 /** The piece at this moment: what the step is about stands out, arrows say where allowances go. */
 function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Reckoning; cloths: unknown }) {
