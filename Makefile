@@ -33,7 +33,7 @@ chromium:
 
 # Format, static checks, and whether what is generated is fresh.
 check: setup
-	@test -z "$$(gofmt -l cmd core demo format store web)" || { echo "run gofmt on:"; gofmt -l cmd core demo format store web; exit 1; }
+	@test -z "$$(gofmt -l cmd core demo format seeded store web)" || { echo "run gofmt on:"; gofmt -l cmd core demo format seeded store web; exit 1; }
 	go vet ./...
 	go tool staticcheck ./...
 	npx biome ci --error-on-warnings ui e2e scripts

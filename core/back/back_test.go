@@ -11,6 +11,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/sum"
+	_ "umschlag/seeded"
 )
 
 const in = length.Inch

@@ -13,6 +13,7 @@ import (
 	"umschlag/core/outline"
 	"umschlag/core/plan"
 	"umschlag/core/sum"
+	_ "umschlag/seeded"
 )
 
 func hood(kind plan.CoverKind, l, d, h, seam length.Length) plan.Plan {

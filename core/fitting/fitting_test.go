@@ -14,6 +14,7 @@ import (
 	"umschlag/core/outline"
 	"umschlag/core/plan"
 	"umschlag/core/sum"
+	_ "umschlag/seeded"
 )
 
 const in = length.Inch

@@ -12,6 +12,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/sum"
+	_ "umschlag/seeded"
 )
 
 const (

@@ -11,6 +11,7 @@ import (
 
 	"umschlag/core/lay"
 	"umschlag/core/length"
+	_ "umschlag/seeded"
 )
 
 const in = length.Inch

@@ -12,6 +12,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/sum"
+	_ "umschlag/seeded"
 )
 
 const bulge = 1_500_000 * length.Nanometre // 3 mm of loft, half on each face

@@ -11,6 +11,7 @@ import (
 	"pgregory.net/rapid"
 
 	"umschlag/core/length"
+	_ "umschlag/seeded"
 )
 
 const sixtyFourth = length.Inch / 64

@@ -11,6 +11,7 @@ import (
 
 	"umschlag/core/length"
 	"umschlag/core/outline"
+	_ "umschlag/seeded"
 )
 
 const in = length.Inch

@@ -12,6 +12,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
+	_ "umschlag/seeded"
 )
 
 const in = length.Inch

@@ -14,6 +14,7 @@ import (
 	"umschlag/core/plan"
 	"umschlag/core/sum"
 	"umschlag/core/work"
+	_ "umschlag/seeded"
 )
 
 const in = length.Inch
