@@ -46,7 +46,10 @@ type Piece struct {
 
 // Join is a seam between two pieces: the way along it on either side.
 type Join struct {
-	Title   string
+	Title string
+	// Laid says how the pieces are laid together where it is not right sides
+	// together; empty for the usual way.
+	Laid    string
 	Between [2]string
 	Lengths [2]sum.Sum
 	// Count of such seams in one cover.

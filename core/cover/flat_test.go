@@ -46,6 +46,8 @@ func TestOtherFlapsAndBinders(t *testing.T) {
 	w, _ = trimmed(t, turned, "outside")
 	assert.Equal(t, 77*in/4, w, "the flaps are part of the outside: 13¾ + 5 + ½")
 	assert.Len(t, turned.Pieces, 2)
+	assert.Equal(t, 55*in/4, turned.Joins[0].Lengths[0].Total(), "joined to the inside along the wrap only")
+	assert.Equal(t, turned.Joins[0].Lengths[0].Total(), turned.Joins[0].Lengths[1].Total())
 
 	binder := book(0, 11*in, 4*in)
 	binder.Object.Board, binder.Object.Spine = 10*in, 2*in

@@ -29,6 +29,9 @@ func openHood(p plan.Plan) *hood {
 		h.found.Add(finding.Stop, "object-kind", "/object/kind", fmt.Sprintf("A hood goes over a box, not over a %s.", p.Object.Kind), "Choose a box.")
 		return h
 	}
+	if b := p.Cover.Bottom; b.Finish == "hem" && b.Width <= 0 {
+		h.found.Add(finding.Stop, "out-of-range", "/cover/bottom/width", "A hem at the bottom needs a width.", "Type how much is turned up, such as 1 in.")
+	}
 	o, e := p.Object, p.Cover.Ease
 	h.long = h.axis("length", "length", o.Length, o.SticksOut.Length, e.Length)
 	h.deep = h.axis("depth", "depth", o.Depth, o.SticksOut.Depth, e.Depth)
@@ -124,7 +127,7 @@ func wrapHood(p plan.Plan) (Cover, finding.List) {
 		main.Title, main.Count = "Main panel, half", 2
 		main.Finished.Height = half
 		main.Edges.Top = seamed(h.seam)
-		joins = append(joins, Join{Title: "over the top", Between: [2]string{"main", "main"}, Lengths: [2]sum.Sum{h.long, h.long}, Count: 1, Runs: [2][]Run{{{Top}}, {{Top}}}})
+		joins = append(joins, Join{Title: "over the top", Between: [2]string{"main", "main"}, Lengths: [2]sum.Sum{h.long, h.long}, Count: 1, Runs: [2][]Run{{{Top}}, {{Top}}}}) // alike halves: one drawing shows both sides
 	}
 	end := h.panel("end", "End panel", h.deep)
 	joins = append(joins, Join{Title: "main panel to end", Between: [2]string{"main", "end"}, Lengths: [2]sum.Sum{over, h.along(h.deep)}, Count: 2, Runs: upAndOver})

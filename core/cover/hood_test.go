@@ -280,3 +280,18 @@ func TestAStraightSeamIsClippedWhereItGoesRoundACorner(t *testing.T) {
 	assert.InDelta(t, 5+1.5*math.Pi/2, clips[0][1]/in.Float(), 1e-6)
 	assert.Empty(t, cover.Clips(other.Path, own.Path), "the rounded panel itself is not clipped")
 }
+
+func TestAHalfIsClippedRoundItsOwnCornerOnly(t *testing.T) {
+	p := hood("wrap-hood", 18*in, 29*in/2, 13*in/2, in/2)
+	p.Cover.Corners, p.Cover.SplitTop = plan.Corners{Kind: "round", Radius: 2 * in}, true
+	c := built(t, p)
+	other := named(t, c, "end").Seam(cover.Run{cover.Left, cover.Top, cover.Right})
+	up := cover.Clips(named(t, c, "main").Seam(cover.Run{cover.Left}).Path, other.Path)
+	down := cover.Clips(named(t, c, "main").Seam(cover.Run{cover.Right}).Path, other.Path)
+	require.Len(t, up, 1)
+	require.Len(t, down, 1)
+	half := named(t, c, "main").Finished.Height.Total().Float()
+	assert.InDelta(t, 5, up[0][0]/in.Float(), 1e-6, "5 up from the bottom")
+	assert.InDelta(t, up[0][0], half-down[0][1], 8, "and as far from the bottom on the other side")
+	assert.InDelta(t, up[0][1], half-down[0][0], 8)
+}

@@ -33,13 +33,8 @@ func jacket(p plan.Plan) (Cover, finding.List) {
 	size := sum.Size{Width: wrap, Height: high}
 	outside := Piece{Name: "outside", Config: "outside", Title: "Outside", Count: 1, Finished: size, Edges: seams}
 	inside := Piece{Name: "inside", Config: "inside", Title: "Inside", Count: 1, Finished: size, Edges: seams}
-	joins := []Join{{Title: "outside to inside", Between: [2]string{"outside", "inside"}, Lengths: [2]sum.Sum{way(size), way(size)}, Count: 1,
-		Runs: [2][]Run{{all}, {all}}}}
 	if p.Cover.Flaps.Style == "turned-in" {
-		// The ends of the outside are turned in: the flaps are part of it.
-		outside.Finished.Width = sum.Of(sum.Part, "flap in front, turned in", front).Then(wrap).Plus(sum.Part, "flap at the back, turned in", back)
-		joins[0].Lengths[0] = way(size)
-		return Cover{Pieces: []Piece{outside, inside}, Joins: joins}, m.found
+		return turnedIn(outside, inside, wrap, front, back), m.found
 	}
 	flap := func(name, title string, depth length.Length, count int) Piece {
 		return Piece{Name: name, Config: "flap", Title: title, Count: count, Edges: seams,
@@ -51,9 +46,26 @@ func jacket(p plan.Plan) (Cover, finding.List) {
 	} else {
 		pieces = append(pieces, flap("flap", "Front flap", front, 1), flap("flap.back", "Back flap", back, 1))
 	}
-	joins = append([]Join{{Title: "flaps to the outside", Between: [2]string{"flap", "outside"}, Lengths: [2]sum.Sum{high, high}, Count: 2,
-		Runs: [2][]Run{{{Left}, {Right}}, {{Left}, {Right}}}}}, joins...)
+	joins := []Join{
+		{Title: "flaps to the outside", Between: [2]string{"flap", "outside"}, Lengths: [2]sum.Sum{high, high}, Count: 2, Runs: [2][]Run{{{Left}, {Right}}, {{Left}, {Right}}},
+			Laid: "Fold each flap in half along its height, wrong sides together, press, and top-stitch the fold. Lay one on either end of the outside's right side, raw edges even, and baste."},
+		{Title: "outside to inside", Between: [2]string{"outside", "inside"}, Lengths: [2]sum.Sum{way(size), way(size)}, Count: 1, Runs: [2][]Run{{all}, {all}},
+			Laid: "Lay the inside right side down on the outside, the flaps between them."},
+	}
 	return Cover{Pieces: pieces, Joins: joins}, m.found
+}
+
+// turnedIn is a jacket whose flaps are the ends of the outside: it is joined to
+// the inside along the top and the bottom only, and its ends are hemmed.
+func turnedIn(outside, inside Piece, wrap sum.Sum, front, back length.Length) Cover {
+	outside.Finished.Width = sum.Of(sum.Part, "flap in front, turned in", front).Then(wrap).Plus(sum.Part, "flap at the back, turned in", back)
+	hem := outside.Edges.Left
+	hem.Kind, hem.Name = sum.Hem, "turned under at the end of a flap"
+	outside.Edges.Left, outside.Edges.Right = hem, hem
+	level := []Run{{Top}, {Bottom}}
+	return Cover{Pieces: []Piece{outside, inside}, Joins: []Join{{Title: "outside to inside, top and bottom", Between: [2]string{"outside", "inside"},
+		Lengths: [2]sum.Sum{wrap, wrap}, Count: 2, Runs: [2][]Run{level, level},
+		Laid: "Hem both ends of the outside and of the inside. Fold the flaps back on the outside's right side, lay the inside right side down over them, and sew the top and the bottom edge through all layers."}}}
 }
 
 // wrap is the way from fore-edge to fore-edge: by the tape, or from boards and

@@ -115,10 +115,30 @@ func edgeOf(line outline.Outline, v outline.Vertex) Edge {
 }
 
 // Clips are the stretches of a straight seam that go round a corner of the other
-// side and are clipped for it, as distances from the seam's beginning.
+// side and are clipped for it, as distances from the seam's beginning. A seam
+// that is only the lower part of the other, as on a split panel, ends at the top.
 func Clips(own, other outline.Path) [][2]float64 {
 	if len(own.Arcs()) > 0 {
 		return nil
 	}
-	return other.Arcs()
+	whole := own.Length()
+	part := other.Length()-whole > partly
+	down := own[len(own)-1].Y > own[0].Y
+	var out [][2]float64
+	for _, arc := range other.Arcs() {
+		switch {
+		case !part:
+			out = append(out, arc)
+		case arc[1] > whole+partly: // goes round the other half
+		case down:
+			out = append(out, [2]float64{whole - arc[1], whole - arc[0]})
+		default:
+			out = append(out, arc)
+		}
+	}
+	return out
 }
+
+// partly is the difference, in nanometres, from which one seam is only a part of
+// the other: far more than rounding, far less than a half.
+const partly = 1e6

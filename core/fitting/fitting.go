@@ -204,8 +204,11 @@ func boxes(f plan.Fitting, p cover.Piece, w, h length.Length) []Box {
 	}
 	if f.Spread > 0 {
 		x := (whole - f.Spread) / 2
-		if f.At.Left != nil {
+		switch {
+		case f.At.Left != nil:
 			x = *f.At.Left
+		case f.At.Right != nil:
+			x = whole - *f.At.Right - f.Spread
 		}
 		return []Box{{X: x - w/2, Y: y, Width: w, Height: h}, {X: x + f.Spread - w/2, Y: y, Width: w, Height: h}}
 	}

@@ -80,6 +80,15 @@ func TestAHandleHasAPlaceAtEachEnd(t *testing.T) {
 	assert.Equal(t, 8*in, (f.Boxes[0].X+f.Boxes[1].X)/2+in, "round the middle")
 }
 
+func TestAHandleIsPlacedFromEitherSide(t *testing.T) {
+	handle := plan.Fitting{Kind: "handle", Length: 10 * in, Width: 2 * in, Spread: 4 * in}
+	handle.At.Left = ptr(3 * in)
+	left := one(t, handle).Boxes
+	handle.At = plan.At{Right: ptr(3 * in)}
+	right := one(t, handle).Boxes
+	assert.Equal(t, left[0].X, 16*in-right[1].X-right[1].Width, "mirrored")
+}
+
 // Making up is common practice: a strip folded along its length, an inch turned
 // under at each end, an inch of hem at the top of a pocket.
 func TestWhatIsCutForEach(t *testing.T) {

@@ -3,6 +3,7 @@ package reckon
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"umschlag/core/cover"
 	"umschlag/core/finding"
@@ -97,6 +98,9 @@ func (r *run) seams(c cover.Cover) {
 	}
 	for i, j := range c.Joins {
 		for side, name := range j.Between {
+			if side == 1 && name == j.Between[0] && slices.EqualFunc(j.Runs[0], j.Runs[1], slices.Equal[cover.Run]) {
+				continue // two alike pieces are drawn once
+			}
 			other := pieces[j.Between[1-side]].Seam(j.Runs[1-side][0])
 			for _, run := range j.Runs[side] {
 				r.seam(name, i+1, pieces[name].Seam(run), other)
@@ -147,7 +151,7 @@ func (r *run) joins(c cover.Cover) {
 func (r *run) shellWork(c cover.Cover, panels []panel) {
 	o := work.ShellOrder{Plan: r.p, Cover: c, Cuts: r.cuts, Fittings: r.sewnOn}
 	for i, p := range panels {
-		panel := work.ShellPanel{Name: c.Pieces[i].Name, Title: c.Pieces[i].Title, Chain: p.chain, Face: p.face, Rounded: !c.Pieces[i].Radii.Square()}
+		panel := work.ShellPanel{Name: c.Pieces[i].Name, Title: c.Pieces[i].Title, Chain: p.chain, Face: p.face, Radii: c.Pieces[i].Radii}
 		if p.piece.Quilted() {
 			panel.Quilting = p.piece.Quilting
 		}

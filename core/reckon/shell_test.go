@@ -1,6 +1,7 @@
 package reckon_test
 
 import (
+	"fmt"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -119,4 +120,21 @@ func TestAFaceThatDoesNotFitItsEdgesIsFound(t *testing.T) {
 	require.Len(t, r.Findings, 1)
 	assert.Equal(t, "face-edge", r.Findings[0].Code)
 	assert.Equal(t, "/pieces/*/face/kind", r.Findings[0].About)
+}
+
+func TestTurnedInFlapsAndASplitTopHaveNothingWrongWithTheirSeams(t *testing.T) {
+	jacket := shells()["jacket"]
+	jacket.Cover.Flaps.Style = "turned-in"
+	assert.Empty(t, reckon.Reckon(jacket, nil).Findings)
+	split := shells()["wrap-hood"]
+	split.Cover.SplitTop = true
+	r := reckon.Reckon(split, nil)
+	assert.Empty(t, r.Findings)
+	drawn := map[string]bool{}
+	for _, s := range piece(t, r, "main").Seams {
+		key := fmt.Sprint(s.Join, s.Path)
+		assert.False(t, drawn[key], "a seam is drawn once")
+		drawn[key] = true
+	}
+	assert.Len(t, drawn, 3, "the top, and both sides")
 }

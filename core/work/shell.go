@@ -2,12 +2,14 @@ package work
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
 	"umschlag/core/cover"
 	"umschlag/core/front"
 	"umschlag/core/layers"
 	"umschlag/core/length"
+	"umschlag/core/outline"
 	"umschlag/core/plan"
 	"umschlag/core/sum"
 )
@@ -19,8 +21,8 @@ type ShellPanel struct {
 	Face        front.Face
 	// Quilting is nil without.
 	Quilting *plan.Quilting
-	// Rounded reports whether its corners are.
-	Rounded bool
+	// Radii of its corners on the seam line.
+	Radii outline.Radii
 }
 
 // ShellOrder is what the steps of a shell are made from.
@@ -40,15 +42,21 @@ const hoodCaution = "Try it on a cold appliance only, with the plug out. Do not 
 type construction struct {
 	measure func(*builder)
 	finish  func(*builder)
+	// gap is what the last seam leaves open to turn the cover through: said before
+	// it is sewn.
+	gap string
 }
 
 var constructions = map[plan.CoverKind]construction{
-	"wrap-hood":     {measure: (*builder).measureBox, finish: (*builder).openEdge},
-	"band-hood":     {measure: (*builder).measureBox, finish: (*builder).openEdge},
-	"skirt-hood":    {measure: (*builder).measureBox, finish: (*builder).openEdge},
-	"boxed-cushion": {measure: (*builder).measurePad, finish: (*builder).fillBox},
-	"pad":           {measure: (*builder).measureFlat, finish: (*builder).turnPad},
-	"jacket":        {measure: (*builder).measureBook, finish: (*builder).turnJacket},
+	"wrap-hood":  {measure: (*builder).measureBox, finish: (*builder).openEdge},
+	"band-hood":  {measure: (*builder).measureBox, finish: (*builder).openEdge},
+	"skirt-hood": {measure: (*builder).measureBox, finish: (*builder).openEdge},
+	"boxed-cushion": {measure: (*builder).measurePad, finish: (*builder).fillBox,
+		gap: "Leave one long side of the last of them open, to turn the cover and to put the pad in."},
+	"pad": {measure: (*builder).measureFlat, finish: (*builder).turnPad,
+		gap: "Begin some 4 in from a corner of a straight side and leave a gap of 4 to 6 in there, to turn the pad through."},
+	"jacket": {measure: (*builder).measureBook, finish: (*builder).turnJacket,
+		gap: "Leave a gap of about 4 in at the lower edge, to turn the jacket through."},
 }
 
 // ShellSteps is the work of a cover that is joined from its pieces: each panel
@@ -66,7 +74,11 @@ func ShellSteps(o ShellOrder) []Step {
 		b.fittings(p.Name)
 	}
 	for i, j := range o.Cover.Joins {
-		b.join(i+1, j)
+		gap := ""
+		if i == len(o.Cover.Joins)-1 {
+			gap = c.gap
+		}
+		b.join(i+1, j, gap)
 	}
 	c.finish(b)
 	return b.steps
@@ -97,12 +109,11 @@ func (b *builder) measureBook() {
 
 func (b *builder) fillBox() {
 	b.add(Step{ID: "turn", Stage: Closing, Title: "Turn it and put the pad in",
-		Text: "Leave one long side of the last seam open. Turn, push the corners out with something blunt, put the pad in and slip-stitch the side shut."})
+		Text: "Turn it through the open side, push the corners out with something blunt, put the pad in and slip-stitch the side shut."})
 }
 
 func (b *builder) turnPad() {
-	b.add(Step{ID: "clip", Stage: Closing, Title: "Clip the corners", Text: clipText[b.Plan.Habits.Clip], Caution: "Never cut into the stitching.",
-		Check: "Leave a gap of about 5 in unsewn, begun some 4 in from a corner."})
+	b.add(Step{ID: "clip", Stage: Closing, Title: "Clip the corners", Text: clipText[b.Plan.Habits.Clip], Caution: "Never cut into the stitching."})
 	b.add(Step{ID: "turn", Stage: Closing, Title: "Turn the pad", Press: "Press the edges.", Caution: ironCaution,
 		Text: "Turn it through the gap, push the corners out with something blunt, and slip-stitch the gap."})
 }
@@ -160,8 +171,11 @@ func (b *builder) panel(p ShellPanel) {
 	b.bordered()
 	b.prefix = ""
 	if p.Chain.Batting != nil || p.Chain.Lining != "" {
-		b.add(Step{ID: "layers." + p.Name, Stage: Quilting, Title: "Layer the " + name, Caution: sprayCaution,
-			Text: "Lining wrong side up, batting, outer cloth right side up. Smooth from the middle, pin all over or use temporary spray."})
+		text := stackText(p.Chain, "the "+name+" right side up") + " Smooth from the middle, pin all over or use temporary spray."
+		if p.Quilting == nil {
+			text += " Sew round the edge ⅛ in first, then trim what lies under it even with the top."
+		}
+		b.add(Step{ID: "layers." + p.Name, Stage: Quilting, Title: "Layer the " + name, Caution: sprayCaution, Text: text})
 	}
 	if p.Quilting != nil {
 		b.add(Step{ID: "quilt." + p.Name, Stage: Quilting, Title: "Quilt the " + name, Text: linesText(b.style, p.Quilting),
@@ -171,7 +185,11 @@ func (b *builder) panel(p ShellPanel) {
 			Check: "Both diagonals are equal."})
 	}
 	if r := b.radiusOf(p); r > 0 {
-		b.add(Step{ID: "round." + p.Name, Stage: Quilting, Title: "Round the corners of the " + name,
+		which := "all four corners"
+		if p.Radii.BottomLeft == 0 {
+			which = "the two top corners only"
+		}
+		b.add(Step{ID: "round." + p.Name, Stage: Quilting, Title: "Round " + which + " of the " + name,
 			Text:  fmt.Sprintf("Draw round a plate of %s pushed into the corner until it touches both edges, and cut along the line.", b.text(2*r)),
 			Check: "Fold the piece down its middle: both corners match."})
 	}
@@ -181,7 +199,7 @@ func (b *builder) panel(p ShellPanel) {
 func (b *builder) radiusOf(p ShellPanel) length.Length {
 	c := b.Plan.Cover.Corners
 	switch {
-	case !p.Rounded:
+	case p.Radii.Square():
 		return 0
 	case c.Plate != 0:
 		return c.Plate / 2
@@ -190,20 +208,24 @@ func (b *builder) radiusOf(p ShellPanel) length.Length {
 	}
 }
 
-func (b *builder) join(n int, j cover.Join) {
+func (b *builder) join(n int, j cover.Join, gap string) {
 	first := j.Lengths[0].Total()
-	text := fmt.Sprintf("Right sides together, middles and quarters pinned first. The seam is %s long", b.text(first))
+	laid := "Right sides together, middles and quarters pinned first."
+	if j.Laid != "" {
+		laid = j.Laid
+	}
+	text := fmt.Sprintf("%s The seam is %s long", laid, b.text(first))
 	if j.Count > 1 {
 		text += fmt.Sprintf("; there are %d of them", j.Count)
 	}
 	step := Step{ID: fmt.Sprintf("join.%d", n), Stage: Closing, Title: "Sew " + j.Title, Text: text + ".",
 		Machine: fmt.Sprintf("%s seam, straight stitch 2.5 mm, needle 90/14", b.text(b.Plan.Cover.Seam)), Caution: b.pins(),
 		Check: "Nothing is caught in the seam."}
-	for _, t := range append(j.Lengths[0], j.Lengths[1]...) {
-		if t.Kind == sum.Corner {
-			step.Text += " Clip the straight edge every ¼ in where it goes round the corner, not into the stitching line."
-			break
-		}
+	if slices.ContainsFunc(j.Lengths[0].Then(j.Lengths[1]), func(t sum.Term) bool { return t.Kind == sum.Corner }) {
+		step.Text += " Clip the straight edge every ¼ in where it goes round the corner, not into the stitching line."
+	}
+	if gap != "" {
+		step.Text += " " + gap
 	}
 	b.add(step)
 	if finish := insideText[b.Plan.Edges.Inside]; finish != "" {

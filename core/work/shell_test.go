@@ -2,6 +2,7 @@ package work_test
 
 import (
 	"slices"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -10,6 +11,7 @@ import (
 	"umschlag/core/cover"
 	"umschlag/core/front"
 	"umschlag/core/layers"
+	"umschlag/core/outline"
 	"umschlag/core/plan"
 	"umschlag/core/sum"
 	"umschlag/core/work"
@@ -81,7 +83,7 @@ func TestLayeredRoundedAndPiecedPanelsHaveTheirOwnSteps(t *testing.T) {
 	order := shell(t, "pad", things["pad"])
 	order.Plan.Cover.Corners = plan.Corners{Kind: "round", Plate: 4 * in}
 	top := &order.Panels[0]
-	top.Rounded, top.Chain.Lining = true, "L"
+	top.Radii, top.Chain.Lining = outline.Radii{TopLeft: in, TopRight: in, BottomRight: in, BottomLeft: in}, "L"
 	top.Quilting = &plan.Quilting{Lines: []plan.LineFamily{{Pitch: in, Angle: 45}}}
 	top.Face = front.Face{Columns: 2, Rows: 2, Sewn: top.Face.Sewn, Parts: []front.Part{{Name: "patch.A", Role: front.Patch, Size: top.Face.Sewn}}}
 	steps := work.ShellSteps(order)
@@ -99,4 +101,59 @@ func TestShellThreadIsItsSeams(t *testing.T) {
 	}
 	assert.Equal(t, 140*in, terms["round the pad"].Amount, "56 × 2.5")
 	assert.Equal(t, 392*in, terms["zigzag, round the pad"].Amount, "56 × 7")
+}
+
+func lastJoin(t *testing.T, steps []work.Step) (join int, text string) {
+	t.Helper()
+	join = -1
+	for i, s := range steps {
+		if strings.HasPrefix(s.ID, "join.") {
+			join, text = i, s.Text
+		}
+	}
+	require.GreaterOrEqual(t, join, 0)
+	return join, text
+}
+
+// What is said after the seam is sewn comes too late.
+func TestTheGapIsSaidBeforeTheSeamIsSewn(t *testing.T) {
+	for kind, says := range map[plan.CoverKind]string{"pad": "leave a gap of 4 to 6 in", "jacket": "Leave a gap of about 4 in", "boxed-cushion": "Leave one long side"} {
+		steps := work.ShellSteps(shell(t, kind, things[kind]))
+		at, text := lastJoin(t, steps)
+		assert.Contains(t, text, says, kind)
+		assert.Less(t, at, slices.IndexFunc(steps, func(s work.Step) bool { return s.ID == "turn" }))
+		for _, s := range steps[at+1:] {
+			assert.NotContains(t, strings.ToLower(s.Text+s.Check), "leave", "%s: %s", kind, s.ID)
+		}
+	}
+	_, text := lastJoin(t, work.ShellSteps(shell(t, "wrap-hood", things["wrap-hood"])))
+	assert.NotContains(t, text, "gap", "a hood is open at the bottom")
+}
+
+func TestOnlyTheTopCornersOfAHoodAreRounded(t *testing.T) {
+	order := shell(t, "band-hood", things["band-hood"])
+	order.Plan.Cover.Corners = plan.Corners{Kind: "round", Radius: 2 * in}
+	order.Panels[0].Radii = outline.Radii{TopLeft: in, TopRight: in}
+	order.Panels[1].Radii = outline.Radii{TopLeft: in, TopRight: in, BottomRight: in, BottomLeft: in}
+	steps := work.ShellSteps(order)
+	assert.Equal(t, "Round the two top corners only of the face", find(t, steps, "round.face").Title)
+	assert.Equal(t, "Round all four corners of the band", find(t, steps, "round.band").Title)
+	assert.Contains(t, find(t, steps, "round.face").Text, "a plate of 4″")
+}
+
+func TestAStackSaysWhatLiesInItAndHowItIsTrimmed(t *testing.T) {
+	order := shell(t, "pad", things["pad"])
+	order.Panels[0].Chain.Batting = &plan.Batting{Count: 2}
+	text := find(t, work.ShellSteps(order), "layers.top").Text
+	assert.Contains(t, text, "The batting, the top right side up.")
+	assert.NotContains(t, text, "lining", "there is none")
+	assert.Contains(t, text, "trim what lies under it even with the top", "no trimming follows without quilting")
+	order.Panels[0].Quilting = &plan.Quilting{Lines: []plan.LineFamily{{Pitch: in}}}
+	assert.NotContains(t, find(t, work.ShellSteps(order), "layers.top").Text, "even with the top")
+}
+
+func TestFoldedFlapsLieBetweenOutsideAndInside(t *testing.T) {
+	steps := work.ShellSteps(shell(t, "jacket", things["jacket"]))
+	assert.Contains(t, find(t, steps, "join.1").Text, "wrong sides together, press, and top-stitch the fold")
+	assert.Contains(t, find(t, steps, "join.2").Text, "the flaps between them")
 }

@@ -246,16 +246,8 @@ func (b *builder) bordered() {
 }
 
 func (b *builder) layered() {
-	stack := []string{}
-	if b.Chain.Lining != "" {
-		stack = append(stack, "the lining wrong side up")
-	}
-	if b.Chain.Batting != nil {
-		stack = append(stack, "the batting")
-	}
-	stack = append(stack, "the front right side up")
 	b.add(Step{ID: "layers", Stage: Quilting, Title: "Lay the layers together",
-		Text:    strings.ToUpper(stack[0][:1]) + strings.Join(stack, ", ")[1:] + ". Smooth from the middle, pin all over or use temporary spray, and sew round the edge ⅛ in first.",
+		Text:    stackText(b.Chain, "the front right side up") + " Smooth from the middle, pin all over or use temporary spray, and sew round the edge ⅛ in first.",
 		Check:   fmt.Sprintf("The top is %s before quilting.", b.size(b.Face.Sewn)),
 		Caution: sprayCaution})
 	if !b.Quilted {
@@ -268,6 +260,19 @@ func (b *builder) layered() {
 		Text:    fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges, the pattern centred.", b.size(b.Chain.Trimmed)),
 		Check:   "Opposite borders are alike, both diagonals equal.",
 		Caution: rotaryCaution})
+}
+
+// stackText says what lies on what, from below.
+func stackText(c layers.Chain, top string) string {
+	var stack []string
+	if c.Lining != "" {
+		stack = append(stack, "the lining wrong side up")
+	}
+	if c.Batting != nil {
+		stack = append(stack, "the batting")
+	}
+	text := strings.Join(append(stack, top), ", ")
+	return strings.ToUpper(text[:1]) + text[1:] + "."
 }
 
 // linesText says a quilting pattern.
@@ -350,7 +355,6 @@ var insideText = map[plan.InsideFinish]string{
 	"overlock": "Overlock the raw edges together.",
 	"pinked":   "Pink the raw edges; only for cloth that hardly frays.",
 	"bound":    "Fold tape over the raw edges and stitch it through all layers.",
-	"enclosed": "The lining encloses the seams: nothing to finish.",
 }
 
 var clipText = map[plan.Clip]string{
