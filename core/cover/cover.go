@@ -170,18 +170,15 @@ func round(s length.Length) Edges {
 
 // cushion has a front and a back of one size.
 func cushion(p plan.Plan) (Cover, finding.List) {
-	var found finding.List
-	if p.Object.Kind != plan.Form {
-		found.Add(finding.Stop, "object-kind", "/object/kind",
-			fmt.Sprintf("A cushion cover goes over a pad, not over a %s.", p.Object.Kind), "Choose a cushion pad.")
-		return Cover{}, found
+	a := measure(p)
+	if !a.fits(plan.Form, "a pad") {
+		return Cover{}, a.found
 	}
 	if k := p.Cover.Corners.Kind; k != plan.SquareCorners {
-		found.Add(finding.Stop, "corners", "/cover/corners/kind",
+		a.found.Add(finding.Stop, "corners", "/cover/corners/kind",
 			fmt.Sprintf("Cushions with %s corners are read and kept, but not reckoned here.", k), "Choose square corners.")
-		return Cover{}, found
+		return Cover{}, a.found
 	}
-	a := measure(p)
 	size := sum.Size{
 		Width:  a.axis("width", "pad across", p.Object.Width, p.Object.SticksOut.Width, p.Cover.Ease.Width),
 		Height: a.axis("height", "pad up", p.Object.Height, p.Object.SticksOut.Height, p.Cover.Ease.Height),

@@ -1,32 +1,12 @@
 package cover
 
 import (
-	"fmt"
-
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/outline"
 	"umschlag/core/plan"
 	"umschlag/core/sum"
 )
-
-// fits asks whether the object is of the kind a cover goes over.
-func (m *measurer) fits(kind plan.ObjectKind, what string) bool {
-	if m.plan.Object.Kind == kind {
-		return true
-	}
-	m.found.Add(finding.Stop, "object-kind", "/object/kind",
-		fmt.Sprintf("A %s is made for %s, not for a %s.", m.plan.Cover.Kind, what, m.plan.Object.Kind), fmt.Sprintf("Choose %s.", what))
-	return false
-}
-
-// corners is the seam-line radius for panels whose shorter side is given.
-func (m *measurer) corners(short length.Length) outline.Radii {
-	h := hood{measurer: m, seam: m.plan.Cover.Seam}
-	h.shape(short, short/2)
-	r := h.radius
-	return outline.Radii{TopLeft: r, TopRight: r, BottomRight: r, BottomLeft: r}
-}
 
 // boxedCushion is two faces and a band round a pad that is thick.
 func boxedCushion(p plan.Plan) (Cover, finding.List) {

@@ -115,3 +115,14 @@ func TestAPad(t *testing.T) {
 	_, found := cover.Pieces(p)
 	assert.Equal(t, "/object/kind", found[0].About)
 }
+
+func TestWhatIsNotReckonedIsSaidOfTheCoverPlanned(t *testing.T) {
+	var p plan.Plan
+	p.Cover.Kind, p.Cover.Seam = "pad", in/4
+	p.Cover.Corners.Kind = "mitred"
+	p.Object = plan.Object{Kind: plan.Flat, Width: 16 * in, Height: 12 * in}
+	_, found := cover.Pieces(p)
+	require.Len(t, found, 1)
+	assert.Equal(t, "/cover/corners/kind", found[0].About)
+	assert.Contains(t, found[0].Text, "A pad with mitred corners")
+}

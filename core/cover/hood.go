@@ -25,8 +25,7 @@ type hood struct {
 // openHood measures the box and shapes its corners. A hood is open at the bottom.
 func openHood(p plan.Plan) *hood {
 	h := &hood{measurer: measure(p), seam: p.Cover.Seam, bottom: bottomOf(p.Cover)}
-	if p.Object.Kind != plan.Box {
-		h.found.Add(finding.Stop, "object-kind", "/object/kind", fmt.Sprintf("A hood goes over a box, not over a %s.", p.Object.Kind), "Choose a box.")
+	if !h.fits(plan.Box, "a box") {
 		return h
 	}
 	if b := p.Cover.Bottom; b.Finish == "hem" && b.Width <= 0 {
@@ -48,32 +47,6 @@ func bottomOf(c plan.Cover) Allowance {
 		return Allowance{Kind: sum.Hem, Name: "hem at the bottom", Width: c.Bottom.Width}
 	}
 	return Allowance{} // bound or raw: no allowance
-}
-
-// shape gives the seam-line radius of corners on a panel of the given size.
-func (h *hood) shape(width, height length.Length) {
-	c := h.plan.Cover.Corners
-	if c.Kind == "" || c.Kind == plan.SquareCorners {
-		return
-	}
-	about := "/cover/corners/radius"
-	cut := c.Radius
-	if c.Plate != 0 {
-		about, cut = "/cover/corners/plate", c.Plate/2
-	}
-	text := h.plan.Style().Text
-	if c.Kind != "round" {
-		h.found.Add(finding.Stop, "corners", "/cover/corners/kind", fmt.Sprintf("A hood has no %s corners.", c.Kind), "Choose square or round corners.")
-		return
-	}
-	most := min(width/2, height) + h.seam
-	if cut <= h.seam || cut > most {
-		h.found.Add(finding.Stop, "radius", about,
-			fmt.Sprintf("A corner cut to a radius of %s does not fit a panel that finishes %s × %s with seams of %s.", text(cut), text(width), text(height), text(h.seam)),
-			fmt.Sprintf("Type a radius over %s and up to %s, or a plate of twice that.", text(h.seam), text(most.Floor(h.plan.Habits.Step))))
-		return
-	}
-	h.radius = cut - h.seam
 }
 
 // over is the way up one side, over and down the other, round two corners.
@@ -114,7 +87,7 @@ func wrapHood(p plan.Plan) (Cover, finding.List) {
 	if h.found.Stopped() {
 		return Cover{}, h.found
 	}
-	h.shape(h.deep.Total(), h.high.Total())
+	h.radius = h.cornerRadius(h.deep.Total(), h.high.Total())
 	if h.found.Stopped() {
 		return Cover{}, h.found
 	}
@@ -140,7 +113,7 @@ func bandHood(p plan.Plan) (Cover, finding.List) {
 	if h.found.Stopped() {
 		return Cover{}, h.found
 	}
-	h.shape(h.long.Total(), h.high.Total())
+	h.radius = h.cornerRadius(h.long.Total(), h.high.Total())
 	if h.found.Stopped() {
 		return Cover{}, h.found
 	}
@@ -184,12 +157,12 @@ func skirtHood(p plan.Plan) (Cover, finding.List) {
 	if h.found.Stopped() {
 		return Cover{}, h.found
 	}
-	h.shape(min(h.long.Total(), h.deep.Total()), min(h.long.Total(), h.deep.Total())/2)
+	radii := h.corners(min(h.long.Total(), h.deep.Total()))
+	h.radius = radii.TopLeft
 	if h.found.Stopped() {
 		return Cover{}, h.found
 	}
-	top := Piece{Name: "top", Config: "top", Title: "Top", Count: 1, Finished: sum.Size{Width: h.long, Height: h.deep}, Edges: round(h.seam),
-		Radii: outline.Radii{TopLeft: h.radius, TopRight: h.radius, BottomRight: h.radius, BottomLeft: h.radius}}
+	top := Piece{Name: "top", Config: "top", Title: "Top", Count: 1, Finished: sum.Size{Width: h.long, Height: h.deep}, Edges: round(h.seam), Radii: radii}
 	edges := Edges{Left: seamed(h.seam), Right: seamed(h.seam), Top: seamed(h.seam), Bottom: h.bottom}
 	if h.radius > 0 {
 		short := sum.Of(sum.Corner, "shorter round four corners", -4*outline.CornerShort(h.radius))

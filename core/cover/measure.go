@@ -5,6 +5,7 @@ import (
 
 	"umschlag/core/finding"
 	"umschlag/core/length"
+	"umschlag/core/outline"
 	"umschlag/core/plan"
 	"umschlag/core/sum"
 )
@@ -29,6 +30,48 @@ func (m *measurer) axis(key, name string, measured, out, ease length.Length) sum
 			fmt.Sprintf("With an ease of %s the cover would finish %s.", text(ease), text(s.Total())), "Type an ease between −2 and 1 inch.")
 	}
 	return s
+}
+
+// fits asks whether the object is of the kind a cover goes over.
+func (m *measurer) fits(kind plan.ObjectKind, what string) bool {
+	if m.plan.Object.Kind == kind {
+		return true
+	}
+	m.found.Add(finding.Stop, "object-kind", "/object/kind",
+		fmt.Sprintf("A %s is made for %s, not for a %s.", m.plan.Cover.Kind, what, m.plan.Object.Kind), fmt.Sprintf("Choose %s.", what))
+	return false
+}
+
+// corners are four corners alike of a panel whose shorter side is given.
+func (m *measurer) corners(short length.Length) outline.Radii {
+	r := m.cornerRadius(short, short/2)
+	return outline.Radii{TopLeft: r, TopRight: r, BottomRight: r, BottomLeft: r}
+}
+
+// cornerRadius is the seam-line radius of the corners of a panel that finishes as given;
+// zero where they are square. Twice the radius fits the width, once the height.
+func (m *measurer) cornerRadius(width, height length.Length) length.Length {
+	c, seam, text := m.plan.Cover.Corners, m.plan.Cover.Seam, m.plan.Style().Text
+	if c.Kind == "" || c.Kind == plan.SquareCorners {
+		return 0
+	}
+	if c.Kind != "round" {
+		m.found.Add(finding.Stop, "corners", "/cover/corners/kind",
+			fmt.Sprintf("A %s with %s corners is read and kept, but not reckoned here.", m.plan.Cover.Kind, c.Kind), "Choose square or round corners.")
+		return 0
+	}
+	about, cut := "/cover/corners/radius", c.Radius
+	if c.Plate != 0 {
+		about, cut = "/cover/corners/plate", c.Plate/2
+	}
+	most := min(width/2, height) + seam
+	if cut <= seam || cut > most {
+		m.found.Add(finding.Stop, "radius", about,
+			fmt.Sprintf("A corner cut to a radius of %s does not fit a panel that finishes %s × %s with seams of %s.", text(cut), text(width), text(height), text(seam)),
+			fmt.Sprintf("Type a radius over %s and up to %s, or a plate of twice that.", text(seam), text(most.Floor(m.plan.Habits.Step))))
+		return 0
+	}
+	return cut - seam
 }
 
 func easeName(ease length.Length) string {
