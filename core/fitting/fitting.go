@@ -283,10 +283,15 @@ func (o Order) offCorner(p cover.Piece, b Box) bool {
 	return off(r.TopLeft, b.X, b.Y) || off(r.TopRight, right, b.Y) || off(r.BottomRight, right, bottom) || off(r.BottomLeft, b.X, bottom)
 }
 
-// apart finds fittings that lie on each other.
+// apart finds fittings that lie on each other, and several of one that do.
 func (o Order) apart(all []Fitted) finding.List {
 	var found finding.List
 	for i, a := range all {
+		if len(a.Boxes) > 1 && overlap(a.Boxes[:1], a.Boxes[1:]) {
+			found.Add(finding.Warn, "fitting-overlap", finding.Path("fittings", a.Index, "at"),
+				fmt.Sprintf("%d of the %s are to stand side by side and lie on each other.", len(a.Boxes), lower(a.Title)),
+				"Give the first a distance from the left: the others stand evenly up to the same distance from the right.")
+		}
 		for _, b := range all[:i] {
 			if a.On == b.On && overlap(a.Boxes, b.Boxes) {
 				level := finding.Warn

@@ -169,3 +169,13 @@ func TestWhatIsPlacedLiesOnThePiece(t *testing.T) {
 		}
 	})
 }
+
+func TestSeveralOfOneStandApart(t *testing.T) {
+	straps := plan.Fitting{Kind: "strap", On: "top", Length: 22 * in, Width: 2 * in, Count: 2}
+	_, found := fitting.Place(order(straps))
+	require.Len(t, found, 1, "both in the middle")
+	assert.Equal(t, "fitting-overlap", found[0].Code)
+	straps.At.Left = ptr(3 * in)
+	_, found = fitting.Place(order(straps))
+	assert.Empty(t, found)
+}
