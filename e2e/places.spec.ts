@@ -124,7 +124,12 @@ test("habits: a school chosen is what the next plan begins with", async ({ page,
   await page.goto(`${demo.url}/habits`);
   await page.getByRole("radio", { name: /two inches smaller/ }).check();
   await page.getByRole("radio", { name: /^½|^1\/2/ }).check();
+  // A page left in the middle of a save takes the save with it.
+  const kept = page.waitForResponse(
+    (r) => r.url().endsWith("/habits") && r.request().method() === "PUT" && (r.request().postData() ?? "").includes('"cm"'),
+  );
   await page.getByRole("radio", { name: /^centimetres/ }).check();
+  await kept;
   await expect(page.getByRole("radio", { name: /two inches smaller/ })).toBeChecked();
   await page.goto(demo.url);
   await page.getByRole("button", { name: "Plan its cover" }).click();
