@@ -180,6 +180,10 @@ type Types struct {
 	NewPlan      NewPlan          `json:"new_plan"`
 	SavePlan     SavePlan         `json:"save_plan"`
 	ConvertPlan  ConvertPlan      `json:"convert_plan"`
+	Starts       StartsView       `json:"starts"`
+	BeginPlan    BeginPlan        `json:"begin_plan"`
+	MoveFitting  MoveFitting      `json:"move_fitting"`
+	MovedFitting MovedFitting     `json:"moved_fitting"`
 	Based        Based            `json:"based"`
 	HistoryEntry []HistoryEntry   `json:"history"`
 	ClothView    []ClothView      `json:"cloths"`

@@ -61,6 +61,9 @@ func New(cfg Config) http.Handler {
 func (s *server) routes(g *echo.Group) {
 	g.POST("/reckon", s.reckon)
 	g.POST("/convert", s.convert)
+	g.GET("/starts", s.starts)
+	g.POST("/begin", s.begin)
+	g.POST("/move", s.move)
 	g.GET("/plans", s.shelf)
 	g.POST("/plans", s.createPlan)
 	g.GET("/plans/:id", s.plan)

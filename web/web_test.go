@@ -342,3 +342,40 @@ func TestPlacesWithoutTheBuiltInterfaceSayHowToBuildIt(t *testing.T) {
 	assert.NotContains(t, w.Body.String(), "__NONCE__")
 	assert.Equal(t, 404, call(t, app(t), "GET", "/assets/nothing.js", nil, nil).Code)
 }
+
+func TestAPlanBeginsByTheHabitsWithTheSizesAsTyped(t *testing.T) {
+	h := app(t)
+	var starts web.StartsView
+	assert.Equal(t, http.StatusOK, call(t, h, "GET", "/api/v1/starts?units=cm", nil, &starts).Code)
+	assert.Equal(t, "cushion", starts.Things[0].Key)
+	assert.Equal(t, "50", starts.Things[0].Usual["width"])
+	assert.Equal(t, http.StatusBadRequest, call(t, h, "GET", "/api/v1/starts?units=ell", nil, nil).Code)
+
+	var doc map[string]any
+	answer := call(t, h, "POST", "/api/v1/begin", web.BeginPlan{Thing: "book", Sizes: map[string]string{"wrap": "13 1/2", "height": "8x"}, Title: " Log "}, &doc)
+	require.Equal(t, http.StatusOK, answer.Code)
+	assert.Equal(t, "Log", doc["title"])
+	assert.Equal(t, map[string]any{"kind": "book", "wrap": "13 1/2", "height": "8x"}, doc["object"], "typed sizes are not touched")
+	assert.Equal(t, http.StatusBadRequest, call(t, h, "POST", "/api/v1/reckon", doc, nil).Code, "reading the plan judges them")
+	doc["object"].(map[string]any)["height"] = "8"
+	var r reckon.Reckoning
+	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/reckon", doc, &r).Code)
+	assert.Equal(t, "14¾″", r.Pieces[0].Trimmed.Width.Text, "13½, ¾ of ease and two seams of ¼")
+	assert.Equal(t, http.StatusBadRequest, call(t, h, "POST", "/api/v1/begin", web.BeginPlan{Thing: "tent"}, nil).Code)
+}
+
+func TestAFittingIsMovedOnTheRulerStep(t *testing.T) {
+	h := app(t)
+	plans, err := demo.Plans()
+	require.NoError(t, err)
+	var moved struct {
+		At map[string]any `json:"at"`
+	}
+	in := web.MoveFitting{Plan: plans["story-mat-pad"], Fitting: 0, X: 50_800_000, Y: 76_200_000, Across: 1, Down: -2}
+	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/move", in, &moved).Code)
+	assert.Equal(t, map[string]any{"left": "2 1/8", "top": "2 3/4"}, moved.At)
+	in.Fitting = 40
+	assert.Equal(t, http.StatusBadRequest, call(t, h, "POST", "/api/v1/move", in, nil).Code)
+	in.Plan = []byte(`{"format": "umschlag/plan/1"}`)
+	assert.Equal(t, http.StatusBadRequest, call(t, h, "POST", "/api/v1/move", in, nil).Code)
+}

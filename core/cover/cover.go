@@ -40,8 +40,13 @@ type Piece struct {
 	Edges    Edges
 	// Radii of its corners on the seam line.
 	Radii outline.Radii
-	// Turns allows a long strip to be cut along the cloth where the print allows it.
-	Turns bool
+	// Taper is how far its corners are drawn in on the seam line, both ways.
+	Taper length.Length
+	// Strip marks a long strip: it may be cut along the cloth where the print allows
+	// it, and joined from shorter ones.
+	Strip bool
+	// Had marks a piece that is cut already.
+	Had bool
 }
 
 // Join is a seam between two pieces: the way along it on either side.
@@ -54,16 +59,54 @@ type Join struct {
 	Lengths [2]sum.Sum
 	// Count of such seams in one cover.
 	Count int
+	// Gap is the stretch of the last of them that stays open to turn the cover
+	// through, 0 where none has to.
+	Gap length.Length
 	// Runs are where the seam lies on either piece; several where one piece has it
 	// more than once.
 	Runs [2][]Run
+	// Starts says, for each run of the first, where on the second's seam it begins;
+	// absent: at its beginning.
+	Starts []length.Length
 }
+
+// Start is where run i of the first piece begins on the second's seam.
+func (j Join) Start(i int) length.Length {
+	if i >= len(j.Starts) {
+		return 0
+	}
+	return j.Starts[i]
+}
+
+// Spot is a piece where it stands in the net, with the quarter turns, clockwise,
+// that bring its seam to its neighbour's.
+type Spot struct {
+	Piece    string
+	Quarters int
+}
+
+// Net lays the pieces as they join: rows of columns, each column a stack from the
+// top. Columns stand centred beside each other and pieces centred in their column.
+type Net [][][]Spot
 
 // Cover is a cover's pieces and the seams between them, in sewing order.
 type Cover struct {
 	Pieces []Piece
 	Joins  []Join
+	Net    Net
 }
+
+// upright are pieces that stand as they are, one below the other.
+func upright(names ...string) []Spot {
+	var out []Spot
+	for _, n := range names {
+		out = append(out, Spot{Piece: n})
+	}
+	return out
+}
+
+// turned is a piece by itself, turned by quarters.
+func turned(name string, quarters int) []Spot { return []Spot{{Piece: name, Quarters: quarters}} }
 
 // Trimmed is the size of a piece whose face finishes as given, with what its
 // edges have beyond their lines.
@@ -84,8 +127,31 @@ func (p Piece) Even() bool {
 	return e.Left == e.Right && e.Left == e.Top && e.Left == e.Bottom && e.Left.Kind == sum.Seam
 }
 
+// Shaped reports whether a corner of the piece is rounded or drawn in, so that it
+// is no rectangle.
+func (p Piece) Shaped() bool { return !p.Radii.Square() || p.Taper != 0 }
+
+// Pieced is the piece as a face of patches has it: patches and borders are cut with
+// a seam all round, and what that is beyond an edge with less is trimmed off. ok is
+// false where an edge has more.
+func (p Piece) Pieced(seam length.Length) (pieced Piece, ok bool) {
+	for _, e := range []*Allowance{&p.Edges.Left, &p.Edges.Right, &p.Edges.Top, &p.Edges.Bottom} {
+		if e.Kind == sum.Seam {
+			continue
+		}
+		if e.Width > seam {
+			return p, false
+		}
+		*e = Allowance{Kind: sum.Squaring, Name: "cut with a seam, trimmed at the open edge", Width: seam}
+	}
+	return p, true
+}
+
 // Line is the finished outline.
 func (p Piece) Line() outline.Outline {
+	if p.Taper > 0 {
+		return outline.Tapered(p.Finished.Width.Total(), p.Finished.Height.Total(), p.Taper)
+	}
 	return outline.Rounded(p.Finished.Width.Total(), p.Finished.Height.Total(), p.Radii)
 }
 
@@ -95,23 +161,23 @@ func (p Piece) Line() outline.Outline {
 func (p Piece) Cut(across, up length.Length) outline.Outline {
 	line := p.Line()
 	each := make([]float64, len(line))
-	for i := range line {
-		each[i] = p.beyond(line[i], line[(i+1)%len(line)], across, up).Float()
+	for i, v := range line {
+		each[i] = p.beyond(v.Bulge != 0, edgeOf(line, i), across, up).Float()
 	}
 	return line.OffsetEach(each)
 }
 
 // beyond is how far one side of the outline moves.
-func (p Piece) beyond(from, to outline.Vertex, across, up length.Length) length.Length {
+func (p Piece) beyond(arc bool, edge Edge, across, up length.Length) length.Length {
 	e := p.Edges
 	switch {
-	case from.Bulge != 0:
+	case arc:
 		return e.Top.Width + min(across, up)
-	case to.Y < from.Y:
+	case edge == Left:
 		return e.Left.Width + across
-	case to.Y > from.Y:
+	case edge == Right:
 		return e.Right.Width + across
-	case to.X > from.X:
+	case edge == Top:
 		return e.Top.Width + up
 	default:
 		return e.Bottom.Width + up
@@ -119,13 +185,13 @@ func (p Piece) beyond(from, to outline.Vertex, across, up length.Length) length.
 }
 
 var builders = map[plan.CoverKind]func(plan.Plan) (Cover, finding.List){
-	plan.Cushion:    cushion,
-	"boxed-cushion": boxedCushion,
-	"wrap-hood":     wrapHood,
-	"band-hood":     bandHood,
-	"skirt-hood":    skirtHood,
-	"jacket":        jacket,
-	"pad":           pad,
+	plan.Cushion:      cushion,
+	plan.BoxedCushion: boxedCushion,
+	"wrap-hood":       wrapHood,
+	"band-hood":       bandHood,
+	"skirt-hood":      skirtHood,
+	plan.Jacket:       jacket,
+	plan.Pad:          pad,
 }
 
 // Pieces are the pieces of the planned cover and their joins. A cover that cannot
@@ -166,39 +232,4 @@ func seamed(s length.Length) Allowance {
 func round(s length.Length) Edges {
 	a := seamed(s)
 	return Edges{Left: a, Right: a, Top: a, Bottom: a}
-}
-
-// cushion has a front and a back of one size.
-func cushion(p plan.Plan) (Cover, finding.List) {
-	a := measure(p)
-	if !a.fits(plan.Form, "a pad") {
-		return Cover{}, a.found
-	}
-	if k := p.Cover.Corners.Kind; k != plan.SquareCorners {
-		a.found.Add(finding.Stop, "corners", "/cover/corners/kind",
-			fmt.Sprintf("Cushions with %s corners are read and kept, but not reckoned here.", k), "Choose square corners.")
-		return Cover{}, a.found
-	}
-	size := sum.Size{
-		Width:  a.axis("width", "pad across", p.Object.Width, p.Object.SticksOut.Width, p.Cover.Ease.Width),
-		Height: a.axis("height", "pad up", p.Object.Height, p.Object.SticksOut.Height, p.Cover.Ease.Height),
-	}
-	if a.found.Stopped() {
-		return Cover{}, a.found
-	}
-	edges := round(p.Cover.Seam)
-	return Cover{
-		Pieces: []Piece{
-			{Name: "front", Config: "front", Title: "Front", Count: 1, Finished: size, Edges: edges},
-			{Name: "back", Config: "back", Title: "Back", Count: 1, Finished: size, Edges: edges},
-		},
-		Joins: []Join{{Title: "round the cover", Between: [2]string{"front", "back"}, Count: 1,
-			Lengths: [2]sum.Sum{way(size), way(size)}, Runs: [2][]Run{{all}, {all}}}},
-	}, a.found
-}
-
-// way is the way round a rectangle.
-func way(s sum.Size) sum.Sum {
-	return sum.Of(sum.Part, "across", s.Width.Total()).Plus(sum.Part, "up", s.Height.Total()).
-		Plus(sum.Part, "across", s.Width.Total()).Plus(sum.Part, "up", s.Height.Total())
 }

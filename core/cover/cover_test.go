@@ -44,13 +44,14 @@ func TestWashingIsAddedFirst(t *testing.T) {
 
 func TestWhatMakesNoCushionIsNamed(t *testing.T) {
 	for about, change := range map[string]func(*plan.Plan){
-		"/cover/kind":         func(p *plan.Plan) { p.Cover.Kind = "" },
-		"/object/kind":        func(p *plan.Plan) { p.Object.Kind = plan.Box },
-		"/cover/corners/kind": func(p *plan.Plan) { p.Cover.Corners.Kind = "round" },
-		"/cover/flange":       func(p *plan.Plan) { p.Cover.Flange = in },
-		"/edges":              func(p *plan.Plan) { p.Edges.Piping = &plan.Piping{} },
-		"/cover/ease/width":   func(p *plan.Plan) { p.Cover.Ease.Width = -20 * in },
-		"/cover/ease/height":  func(p *plan.Plan) { p.Cover.Ease.Height = -16 * in },
+		"/cover/kind":           func(p *plan.Plan) { p.Cover.Kind = "" },
+		"/object/kind":          func(p *plan.Plan) { p.Object.Kind = plan.Box },
+		"/cover/corners/radius": func(p *plan.Plan) { p.Cover.Corners.Kind = "round" },
+		"/cover/corners/taper":  func(p *plan.Plan) { p.Cover.Corners = plan.Corners{Kind: "tapered", Taper: 3 * in} },
+		"/cover/flange":         func(p *plan.Plan) { p.Cover.Flange = in },
+		"/edges":                func(p *plan.Plan) { p.Edges.Piping = &plan.Piping{} },
+		"/cover/ease/width":     func(p *plan.Plan) { p.Cover.Ease.Width = -20 * in },
+		"/cover/ease/height":    func(p *plan.Plan) { p.Cover.Ease.Height = -16 * in },
 	} {
 		p := cushion()
 		change(&p)

@@ -92,19 +92,23 @@ func wrapHood(p plan.Plan) (Cover, finding.List) {
 		return Cover{}, h.found
 	}
 	over := h.over(h.deep)
+	net := Net{{turned("end", 3), upright("main"), turned("end", 1)}}
 	main := Piece{Name: "main", Config: "main", Title: "Main panel", Count: 1, Finished: sum.Size{Width: h.long, Height: over},
 		Edges: Edges{Left: seamed(h.seam), Right: seamed(h.seam), Top: h.bottom, Bottom: h.bottom}}
 	var joins []Join
+	var starts []length.Length
 	if p.Cover.SplitTop {
 		half := h.high.Plus(sum.Corner, "shorter round the corner", -outline.CornerShort(h.radius)).Plus(sum.Part, "half the depth", h.deep.Total()/2)
 		main.Title, main.Count = "Main panel, half", 2
 		main.Finished.Height = half
 		main.Edges.Top = seamed(h.seam)
+		net[0][1] = append(turned("main", 2), upright("main")...)
+		starts = []length.Length{0, over.Total() - half.Total()}                                                                                                                // one edge goes up to the top, the other comes down from it
 		joins = append(joins, Join{Title: "over the top", Between: [2]string{"main", "main"}, Lengths: [2]sum.Sum{h.long, h.long}, Count: 1, Runs: [2][]Run{{{Top}}, {{Top}}}}) // alike halves: one drawing shows both sides
 	}
 	end := h.panel("end", "End panel", h.deep)
-	joins = append(joins, Join{Title: "main panel to end", Between: [2]string{"main", "end"}, Lengths: [2]sum.Sum{over, h.along(h.deep)}, Count: 2, Runs: upAndOver})
-	return Cover{Pieces: []Piece{main, end}, Joins: joins}, h.found
+	joins = append(joins, Join{Title: "main panel to end", Between: [2]string{"main", "end"}, Lengths: [2]sum.Sum{over, h.along(h.deep)}, Count: 2, Runs: upAndOver, Starts: starts})
+	return Cover{Pieces: []Piece{main, end}, Joins: joins, Net: net}, h.found
 }
 
 // bandHood is two faces joined by one band.
@@ -119,10 +123,11 @@ func bandHood(p plan.Plan) (Cover, finding.List) {
 	}
 	over := h.over(h.long)
 	band := Piece{Name: "band", Config: "band", Title: "Band", Count: 1, Finished: sum.Size{Width: h.deep, Height: over},
-		Edges: Edges{Left: seamed(h.seam), Right: seamed(h.seam), Top: h.bottom, Bottom: h.bottom}}
+		Edges: Edges{Left: seamed(h.seam), Right: seamed(h.seam), Top: h.bottom, Bottom: h.bottom}, Had: p.Cover.BandLength != nil}
 	h.checkBand(over.Total() + 2*h.bottom.Width)
 	return Cover{Pieces: []Piece{h.panel("face", "Face", h.long), band},
-		Joins: []Join{{Title: "band to face", Between: [2]string{"band", "face"}, Lengths: [2]sum.Sum{over, h.along(h.long)}, Count: 2, Runs: upAndOver}}}, h.found
+		Joins: []Join{{Title: "band to face", Between: [2]string{"band", "face"}, Lengths: [2]sum.Sum{over, h.along(h.long)}, Count: 2, Runs: upAndOver}},
+		Net:   Net{{append(append(turned("face", 2), turned("band", 1)...), upright("face")...)}}}, h.found
 }
 
 // checkBand holds a band that is already cut against the way round.
@@ -168,12 +173,12 @@ func skirtHood(p plan.Plan) (Cover, finding.List) {
 		short := sum.Of(sum.Corner, "shorter round four corners", -4*outline.CornerShort(h.radius))
 		ring := h.long.Then(h.deep).Then(h.long).Then(h.deep).Then(short)
 		line := top.Line()
-		wall := Piece{Name: "wall", Config: "wall", Title: "Wall, in a ring", Count: 1, Finished: sum.Size{Width: ring, Height: h.high}, Edges: edges, Turns: true}
+		wall := Piece{Name: "wall", Config: "wall", Title: "Wall, in a ring", Count: 1, Finished: sum.Size{Width: ring, Height: h.high}, Edges: edges, Strip: true}
 		return Cover{Pieces: []Piece{top, wall}, Joins: []Join{
 			{Title: "wall to a ring", Between: [2]string{"wall", "wall"}, Lengths: [2]sum.Sum{h.high, h.high}, Count: 1, Runs: ends},
 			{Title: "top to wall", Between: [2]string{"top", "wall"}, Count: 1,
 				Lengths: [2]sum.Sum{sum.Of(sum.Part, "round the top", length.FromFloat(line.Length())), ring}, Runs: [2][]Run{{all}, {{Top}}}},
-		}}, h.found
+		}, Net: Net{{upright("top", "wall")}}}, h.found
 	}
 	front := Piece{Name: "wall", Config: "wall", Title: "Wall, front and back", Count: 2, Finished: sum.Size{Width: h.long, Height: h.high}, Edges: edges}
 	side := Piece{Name: "wall.side", Config: "wall", Title: "Wall, sides", Count: 2, Finished: sum.Size{Width: h.deep, Height: h.high}, Edges: edges}
@@ -184,5 +189,5 @@ func skirtHood(p plan.Plan) (Cover, finding.List) {
 			Runs: [2][]Run{{{Top}, {Bottom}}, {{Top}}}},
 		{Title: "top to sides", Between: [2]string{"top", "wall.side"}, Lengths: [2]sum.Sum{h.deep, h.deep}, Count: 2,
 			Runs: [2][]Run{{{Left}, {Right}}, {{Top}}}},
-	}}, h.found
+	}, Net: Net{{turned("wall.side", 3), append(turned("wall", 2), upright("top", "wall")...), turned("wall.side", 1)}}}, h.found
 }

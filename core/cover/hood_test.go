@@ -24,7 +24,7 @@ func hood(kind plan.CoverKind, l, d, h, seam length.Length) plan.Plan {
 }
 
 func built(t require.TestingT, p plan.Plan) cover.Cover {
-	c, found := cover.Pieces(p)
+	c, found := cover.Pieces(p.Settle())
 	require.False(t, found.Stopped(), "%v", found)
 	return c
 }
@@ -135,7 +135,7 @@ func TestABandThatIsCutIsHeldAgainstTheWayRound(t *testing.T) {
 			p := hood("band-hood", 19*in/2, 17*in/2, 15*in/2, 3*in/8)
 			p.Cover.Corners = plan.Corners{Kind: "round", Plate: 6 * in}
 			p.Cover.BandLength = &c.given
-			_, found := cover.Pieces(p)
+			_, found := cover.Pieces(p.Settle())
 			require.Len(t, found, 1)
 			assert.Equal(t, c.code, found[0].Code)
 			assert.Equal(t, "/cover/band_length", found[0].About)
@@ -156,7 +156,7 @@ func TestBadHoodsAreNamed(t *testing.T) {
 	} {
 		p := hood("wrap-hood", 18*in, 14*in, 6*in, in/2)
 		change(&p)
-		_, found := cover.Pieces(p)
+		_, found := cover.Pieces(p.Settle())
 		if assert.NotEmpty(t, found, about) {
 			assert.Equal(t, about, found[0].About)
 			assert.NotEmpty(t, found[0].Remedy)
@@ -274,11 +274,11 @@ func TestAStraightSeamIsClippedWhereItGoesRoundACorner(t *testing.T) {
 	c := built(t, p)
 	own := named(t, c, "main").Seam(cover.Run{cover.Left})
 	other := named(t, c, "end").Seam(cover.Run{cover.Left, cover.Top, cover.Right})
-	clips := cover.Clips(own.Path, other.Path)
+	clips := cover.Clips(own.Path, other.Path, 0)
 	require.Len(t, clips, 2)
 	assert.InDelta(t, 5, clips[0][0]/in.Float(), 1e-6, "6½ up, less the radius of 1½")
 	assert.InDelta(t, 5+1.5*math.Pi/2, clips[0][1]/in.Float(), 1e-6)
-	assert.Empty(t, cover.Clips(other.Path, own.Path), "the rounded panel itself is not clipped")
+	assert.Empty(t, cover.Clips(other.Path, own.Path, 0), "the rounded panel itself is not clipped")
 }
 
 func TestAHalfIsClippedRoundItsOwnCornerOnly(t *testing.T) {
@@ -286,8 +286,9 @@ func TestAHalfIsClippedRoundItsOwnCornerOnly(t *testing.T) {
 	p.Cover.Corners, p.Cover.SplitTop = plan.Corners{Kind: "round", Radius: 2 * in}, true
 	c := built(t, p)
 	other := named(t, c, "end").Seam(cover.Run{cover.Left, cover.Top, cover.Right})
-	up := cover.Clips(named(t, c, "main").Seam(cover.Run{cover.Left}).Path, other.Path)
-	down := cover.Clips(named(t, c, "main").Seam(cover.Run{cover.Right}).Path, other.Path)
+	side := c.Joins[1]
+	up := cover.Clips(named(t, c, "main").Seam(side.Runs[0][0]).Path, other.Path, side.Start(0))
+	down := cover.Clips(named(t, c, "main").Seam(side.Runs[0][1]).Path, other.Path, side.Start(1))
 	require.Len(t, up, 1)
 	require.Len(t, down, 1)
 	half := named(t, c, "main").Finished.Height.Total().Float()

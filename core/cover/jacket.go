@@ -14,6 +14,8 @@ import (
 const (
 	leastJacketEase = length.Inch / 2  // under it cloth of two layers does not close
 	largestWrap     = 30 * length.Inch // larger is a slip, or was measured open
+	tallestBook     = 20 * length.Inch // taller is a slip
+	boardsOff       = length.Inch / 2  // the tape and the boards may disagree by this
 	boardShare      = 0.8              // flaps deeper than this share of a board keep the book from opening
 )
 
@@ -29,30 +31,55 @@ func jacket(p plan.Plan) (Cover, finding.List) {
 	if m.found.Stopped() {
 		return Cover{}, m.found
 	}
+	m.tall(high.Total())
 	seams := round(p.Cover.Seam)
 	size := sum.Size{Width: wrap, Height: high}
 	outside := Piece{Name: "outside", Config: "outside", Title: "Outside", Count: 1, Finished: size, Edges: seams}
 	inside := Piece{Name: "inside", Config: "inside", Title: "Inside", Count: 1, Finished: size, Edges: seams}
-	if p.Cover.Flaps.Style == "turned-in" {
+	if p.Cover.Flaps.Style == plan.TurnedIn {
 		return turnedIn(outside, inside, wrap, front, back), m.found
 	}
-	flap := func(name, title string, depth length.Length, count int) Piece {
-		return Piece{Name: name, Config: "flap", Title: title, Count: count, Edges: seams,
-			Finished: sum.Size{Width: sum.Of(sum.Part, "depth of the flap", depth).Plus(sum.Part, "and folded back", depth), Height: high}}
-	}
-	pieces := []Piece{outside, inside}
+	pieces, last := []Piece{outside, inside}, "flap"
 	if front == back {
-		pieces = append(pieces, flap("flap", "Flap", front, 2))
+		pieces = append(pieces, m.flap("flap", "Flap", front, high, 2))
 	} else {
-		pieces = append(pieces, flap("flap", "Front flap", front, 1), flap("flap.back", "Back flap", back, 1))
+		last = "flap.back"
+		pieces = append(pieces, m.flap("flap", "Front flap", front, high, 1), m.flap(last, "Back flap", back, high, 1))
 	}
+	along := WayRound(outside)
 	joins := []Join{
-		{Title: "flaps to the outside", Between: [2]string{"flap", "outside"}, Lengths: [2]sum.Sum{high, high}, Count: 2, Runs: [2][]Run{{{Left}, {Right}}, {{Left}, {Right}}},
-			Laid: "Fold each flap in half along its height, wrong sides together, press, and top-stitch the fold. Lay one on either end of the outside's right side, raw edges even, and baste."},
-		{Title: "outside to inside", Between: [2]string{"outside", "inside"}, Lengths: [2]sum.Sum{way(size), way(size)}, Count: 1, Runs: [2][]Run{{all}, {all}},
-			Laid: "Lay the inside right side down on the outside, the flaps between them."},
+		{Title: "flaps to the outside", Between: [2]string{"flap", "outside"}, Lengths: [2]sum.Sum{high, high}, Count: 2, Runs: flapRuns[p.Cover.Flaps.Style],
+			Laid: flapLaid[p.Cover.Flaps.Style] + " Lay one on either end of the outside's right side, raw edges even, and baste."},
+		{Title: "outside to inside", Between: [2]string{"outside", "inside"}, Lengths: [2]sum.Sum{along, along}, Count: 1, Runs: [2][]Run{{all}, {all}},
+			Laid: "Lay the inside right side down on the outside, the flaps between them.", Gap: m.gap(wrap.Total())},
 	}
-	return Cover{Pieces: pieces, Joins: joins}, m.found
+	return Cover{Pieces: pieces, Joins: joins, Net: Net{{upright("flap"), upright("outside"), upright(last)}, {upright("inside")}}}, m.found
+}
+
+// flapLaid says how flaps are made ready, and flapRuns where they are joined: a
+// folded one by both its raw edges, a flipped one by the edge across from its hem.
+var (
+	flapLaid = map[plan.FlapStyle]string{
+		plan.Folded:  "Fold each flap in half along its height, wrong sides together, press, and top-stitch the fold.",
+		plan.Flipped: "Hem one long edge of each flap, turn them right side down, the hems to the middle.",
+	}
+	flapRuns = map[plan.FlapStyle][2][]Run{
+		plan.Folded:  {{{Left}, {Right}}, {{Left}, {Right}}},
+		plan.Flipped: {{{Left}}, {{Left}, {Right}}},
+	}
+)
+
+// flap is one flap: folded double along its height, or a single layer with a hem
+// that is flipped round to the inside.
+func (m *measurer) flap(name, title string, depth length.Length, high sum.Sum, count int) Piece {
+	deep := sum.Of(sum.Part, "depth of the flap", depth)
+	f := Piece{Name: name, Config: "flap", Title: title, Count: count, Edges: round(m.plan.Cover.Seam), Finished: sum.Size{Width: deep, Height: high}}
+	if m.plan.Cover.Flaps.Style == plan.Flipped {
+		f.Edges.Right = Allowance{Kind: sum.Hem, Name: "hem of the flap", Width: m.plan.Cover.Flaps.Hem}
+		return f
+	}
+	f.Finished.Width = deep.Plus(sum.Part, "and folded back", depth)
+	return f
 }
 
 // turnedIn is a jacket whose flaps are the ends of the outside: it is joined to
@@ -63,7 +90,7 @@ func turnedIn(outside, inside Piece, wrap sum.Sum, front, back length.Length) Co
 	hem.Kind, hem.Name = sum.Hem, "turned under at the end of a flap"
 	outside.Edges.Left, outside.Edges.Right = hem, hem
 	level := []Run{{Top}, {Bottom}}
-	return Cover{Pieces: []Piece{outside, inside}, Joins: []Join{{Title: "outside to inside, top and bottom", Between: [2]string{"outside", "inside"},
+	return Cover{Pieces: []Piece{outside, inside}, Net: Net{{upright("outside", "inside")}}, Joins: []Join{{Title: "outside to inside, top and bottom", Between: [2]string{"outside", "inside"},
 		Lengths: [2]sum.Sum{wrap, wrap}, Count: 2, Runs: [2][]Run{level, level},
 		Laid: "Hem both ends of the outside and of the inside. Fold the flaps back on the outside's right side, lay the inside right side down over them, and sew the top and the bottom edge through all layers."}}}
 }
@@ -82,6 +109,11 @@ func (m *measurer) wrap() sum.Sum {
 		m.found.Add(finding.Warn, "wrap-large", "/object/wrap", fmt.Sprintf("Round the book it is %s.", text(measured)),
 			"Is it the closed book, from fore-edge round the spine to fore-edge, and the right side of the tape?")
 	}
+	if boards := 2*o.Board + o.Spine; o.Wrap > 0 && o.Board > 0 && (measured-boards).Abs() > boardsOff {
+		m.found.Add(finding.Warn, "wrap-boards", "/object/wrap",
+			fmt.Sprintf("Round the book it is %s, and two boards of %s with a spine of %s make %s.", text(measured), text(o.Board), text(o.Spine), text(boards)),
+			"Was the book open, or the inch side mixed with the centimetre side? Measure it closed once more.")
+	}
 	if c.Ease.Wrap < leastJacketEase {
 		m.found.Add(finding.Warn, "jacket-tight", "/cover/ease/wrap",
 			fmt.Sprintf("An ease of %s round the book is tight: the cloth has a thickness of its own.", text(c.Ease.Wrap)),
@@ -95,15 +127,18 @@ func (m *measurer) wrap() sum.Sum {
 	return washed(s, c.Wash)
 }
 
+// tall asks about a book that is taller than books are.
+func (m *measurer) tall(high length.Length) {
+	if high > tallestBook {
+		m.found.Add(finding.Warn, "height-large", "/object/height", fmt.Sprintf("The jacket is %s high.", m.plan.Style().Text(high)), "Is that the height of the book, on the right side of the tape?")
+	}
+}
+
 // flaps are the two depths, and whether the book still opens.
 func (m *measurer) flaps(wrap length.Length) (front, back length.Length) {
 	d, text := m.plan.Cover.Flaps.Depth, m.plan.Style().Text
 	front, back = d.Front, d.Back
 	about := "/cover/flaps/depth"
-	if m.plan.Cover.Flaps.Style == "flip" {
-		m.found.Add(finding.Stop, "flaps", "/cover/flaps/style", "Flipped flaps are read and kept, but not reckoned here.", "Choose folded or turned-in flaps.")
-		return front, back
-	}
 	board := m.plan.Object.Board
 	if board == 0 {
 		board = (wrap - m.plan.Object.Spine) / 2

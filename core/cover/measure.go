@@ -55,9 +55,9 @@ func (m *measurer) cornerRadius(width, height length.Length) length.Length {
 	if c.Kind == "" || c.Kind == plan.SquareCorners {
 		return 0
 	}
-	if c.Kind != "round" {
+	if c.Kind != plan.RoundCorners {
 		m.found.Add(finding.Stop, "corners", "/cover/corners/kind",
-			fmt.Sprintf("A %s with %s corners is read and kept, but not reckoned here.", m.plan.Cover.Kind, c.Kind), "Choose square or round corners.")
+			fmt.Sprintf("A %s with %s corners does not close: they suit flat cushions and pads.", m.plan.Cover.Kind, c.Kind), "Choose square or round corners.")
 		return 0
 	}
 	about, cut := "/cover/corners/radius", c.Radius

@@ -4,6 +4,7 @@ import (
 	"math"
 	"slices"
 
+	"umschlag/core/length"
 	"umschlag/core/outline"
 )
 
@@ -60,7 +61,7 @@ func (p Piece) Seam(r Run) Seam {
 // fromTheMiddle is the whole way round, begun in the middle of the lowest level
 // side.
 func fromTheMiddle(line outline.Outline) outline.Path {
-	i := slices.IndexFunc(line, func(v outline.Vertex) bool { return v.Bulge == 0 && edgeOf(line, v) == Bottom })
+	i := slices.IndexFunc(line, func(v outline.Vertex) bool { return v.Bulge == 0 && v.Y == high(line) })
 	if i < 0 {
 		return line.Stretch(0, len(line))
 	}
@@ -74,8 +75,8 @@ func fromTheMiddle(line outline.Outline) outline.Path {
 // sides is where a run begins on the outline and over how many sides it goes.
 func (p Piece) sides(line outline.Outline, r Run) (first, n int) {
 	in := make([]bool, len(line))
-	for i, v := range line {
-		in[i] = slices.Contains(r, edgeOf(line, v))
+	for i := range line {
+		in[i] = slices.Contains(r, edgeOf(line, i))
 	}
 	for i := range line {
 		if in[i] && !in[(i+len(line)-1)%len(line)] {
@@ -88,26 +89,32 @@ func (p Piece) sides(line outline.Outline, r Run) (first, n int) {
 	return first, n
 }
 
-// edgeOf is the edge that the side leaving a vertex lies along. A rounded corner
-// goes with the level edge it belongs to.
-func edgeOf(line outline.Outline, v outline.Vertex) Edge {
-	i := slices.Index(line, v)
-	to := line[(i+1)%len(line)]
-	if v.Bulge != 0 {
+// high is how far down an outline reaches.
+func high(line outline.Outline) float64 {
+	_, _, _, y := line.Bounds()
+	return y
+}
+
+// edgeOf is the edge that side i of an outline lies along: by the way it mostly
+// goes, clockwise. A rounded corner goes with the level edge it belongs to.
+func edgeOf(line outline.Outline, i int) Edge {
+	from, to := line[i], line[(i+1)%len(line)]
+	if from.Bulge != 0 {
 		_, y1, _, y2 := line.Bounds()
-		if math.Min(v.Y, to.Y)-y1 < 1 {
+		if math.Min(from.Y, to.Y)-y1 < 1 {
 			return Top
 		}
-		if y2-math.Max(v.Y, to.Y) < 1 {
+		if y2-math.Max(from.Y, to.Y) < 1 {
 			return Bottom
 		}
 	}
+	across, down := to.X-from.X, to.Y-from.Y
 	switch {
-	case to.Y < v.Y && to.X == v.X:
+	case math.Abs(down) > math.Abs(across) && down < 0:
 		return Left
-	case to.Y > v.Y && to.X == v.X:
+	case math.Abs(down) > math.Abs(across):
 		return Right
-	case to.X > v.X:
+	case across > 0:
 		return Top
 	default:
 		return Bottom
@@ -115,30 +122,27 @@ func edgeOf(line outline.Outline, v outline.Vertex) Edge {
 }
 
 // Clips are the stretches of a straight seam that go round a corner of the other
-// side and are clipped for it, as distances from the seam's beginning. A seam
-// that is only the lower part of the other, as on a split panel, ends at the top.
-func Clips(own, other outline.Path) [][2]float64 {
+// side and are clipped for it, as distances from the seam's beginning. start is
+// where on the other side the seam begins; a side that is closed goes on from its
+// end.
+func Clips(own, other outline.Path, start length.Length) [][2]float64 {
 	if len(own.Arcs()) > 0 {
 		return nil
 	}
-	whole := own.Length()
-	part := other.Length()-whole > partly
-	down := own[len(own)-1].Y > own[0].Y
+	whole, round := own.Length(), other.Length()
+	closed := math.Hypot(other[0].X-other[len(other)-1].X, other[0].Y-other[len(other)-1].Y) < 1
 	var out [][2]float64
 	for _, arc := range other.Arcs() {
-		switch {
-		case !part:
-			out = append(out, arc)
-		case arc[1] > whole+partly: // goes round the other half
-		case down:
-			out = append(out, [2]float64{whole - arc[1], whole - arc[0]})
-		default:
-			out = append(out, arc)
+		from, to := arc[0]-start.Float(), arc[1]-start.Float()
+		if closed && from < -rounding {
+			from, to = from+round, to+round
+		}
+		if from >= -rounding && to <= whole+rounding {
+			out = append(out, [2]float64{math.Max(from, 0), math.Min(to, whole)})
 		}
 	}
 	return out
 }
 
-// partly is the difference, in nanometres, from which one seam is only a part of
-// the other: far more than rounding, far less than a half.
-const partly = 1e6
+// rounding is more, in nanometres, than two ways of working out one seam differ by.
+const rounding = 100

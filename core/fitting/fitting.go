@@ -1,7 +1,7 @@
 // Package fitting knows handles, pockets, straps, slits, tapes, loops, buttons
 // and labels: where each lies on its piece, by distances from named edges or from
-// the middle, whether it lies clear of seams, rounded corners and the others, and
-// what is cut for it.
+// the middle, whether it lies clear of seams, hems, rounded corners and the others,
+// and what is cut for it.
 //
 // A kind of fitting is one entry in kinds.
 package fitting
@@ -16,24 +16,24 @@ import (
 	"umschlag/core/sum"
 )
 
-// Sizes of making up. Common practice.
-const (
-	foldUnder = length.Inch     // turned under at the end of a strap, and boxed
-	pocketHem = length.Inch     // turned twice by half at the top of a pocket
-	slitSides = length.Inch / 4 // the stitching runs this far beside a slit
-	slitSpare = 2 * length.Inch // a slit's facing is larger by this, in both directions
-	clear     = length.Inch / 4 // a fitting keeps this far off a seam line
-)
-
 // Box is a rectangle on a piece, from its finished top left corner, right and
 // down.
 type Box struct{ X, Y, Width, Height length.Length }
+
+// Line is a line of stitching on a piece, from its finished top left corner.
+type Line struct{ X1, Y1, X2, Y2 length.Length }
 
 // Part is a piece of cloth cut for a fitting.
 type Part struct {
 	Title string
 	Size  sum.Size
 	Count int
+}
+
+// Notion is what is bought for a fitting by the length.
+type Notion struct {
+	What   string
+	Length sum.Sum
 }
 
 // Fitted is a fitting in its place.
@@ -45,83 +45,38 @@ type Fitted struct {
 	Cloth string
 	// Boxes it takes up on the piece; a handle has one at each end.
 	Boxes []Box
-	Parts []Part
+	// Lines of stitching across it.
+	Lines   []Line
+	Parts   []Part
+	Notions []Notion
+	// Buttons it takes.
+	Buttons int
 	// Fixing says how it is sewn on.
 	Fixing string
+	// Late tells that it is sewn when the pieces are joined, not before.
+	Late bool
 	// Check names its distances from the opposite edges.
 	Check string
 }
 
-// kind is what differs from fitting to fitting.
-type kind struct {
-	title string
-	// needs names the sizes that have to be given.
-	needs []string
-	// foot is what one of it takes up on the piece.
-	foot func(plan.Fitting) (width, height length.Length)
-	// parts are what is cut for all of it; nil where it is bought.
-	parts func(plan.Fitting, length.Length) []Part
-	// fixing says how it is sewn on; it may name a size.
-	fixing string
+// Zone is a stretch of a piece that fittings keep off.
+type Zone struct {
+	On, Name string
+	Box      Box
 }
-
-var kinds = map[plan.FittingKind]kind{
-	"handle": {title: "Handle", needs: []string{"length", "width"}, foot: square, parts: strip,
-		fixing: "Fold an inch under at both ends and sew a box with a cross in it."},
-	"strap": {title: "Strap", needs: []string{"length", "width"}, foot: square, parts: strip,
-		fixing: "Turn it, close the end with a dense zigzag, fold an inch under and sew a box with a cross in it."},
-	"belt": {title: "Belt", needs: []string{"length", "width"}, foot: square, parts: strip,
-		fixing: "Turn it, close the end with a dense zigzag, fold an inch under and sew a box with a cross in it."},
-	"loop":   {title: "Loop", needs: []string{"length", "width"}, foot: square, parts: strip, fixing: "Fold it in half and catch both ends in one box of stitching."},
-	"pocket": {title: "Pocket", needs: []string{"width", "height"}, foot: sized, parts: pocket, fixing: "Hem the top, press the other edges under, and stitch close to the edge on three sides, back and forth at the top."},
-	"label":  {title: "Label", needs: []string{"width", "height"}, foot: sized, parts: patch, fixing: "Press the edges under and stitch all round."},
-	"tape":   {title: "Tape", needs: []string{"length", "width"}, foot: lying, fixing: "Stitch all round, close to the edge."},
-	"button": {title: "Button", needs: []string{"width"}, foot: round, fixing: "Sew it on through a small square of firm cloth behind. Buttons come off: not for small children."},
-	"slit": {title: "Slit", needs: []string{"length"}, foot: slit, parts: facing,
-		fixing: "Lay the facing right side down, sew up one side, across and down the other a quarter inch from the marked line, then cut along it, turn and press."},
-}
-
-func square(f plan.Fitting) (length.Length, length.Length) { return f.Width, f.Width }
-func sized(f plan.Fitting) (length.Length, length.Length)  { return f.Width, f.Height }
-func lying(f plan.Fitting) (length.Length, length.Length)  { return f.Length, f.Width }
-func round(f plan.Fitting) (length.Length, length.Length)  { return f.Width, f.Width }
-func slit(f plan.Fitting) (length.Length, length.Length)   { return 2 * slitSides, f.Length }
-
-// strip is cut for a band that is folded along its length.
-func strip(f plan.Fitting, seam length.Length) []Part {
-	return []Part{{Title: "strip, folded along its length", Count: count(f), Size: sum.Size{
-		Width:  sum.Of(sum.Part, "length", f.Length).Plus(sum.Hem, "folded under at one end", foldUnder).Plus(sum.Hem, "folded under at the other", foldUnder),
-		Height: sum.Of(sum.Part, "front", f.Width).Plus(sum.Part, "back", f.Width).Between(sum.Seam, "seam allowance", seam),
-	}}}
-}
-
-func pocket(f plan.Fitting, seam length.Length) []Part {
-	return []Part{{Title: "pocket", Count: count(f), Size: sum.Size{
-		Width:  sum.Of(sum.Part, "width", f.Width).Between(sum.Seam, "turned under", seam),
-		Height: sum.Of(sum.Hem, "hem at the top", pocketHem).Plus(sum.Part, "height", f.Height).Plus(sum.Seam, "turned under", seam),
-	}}}
-}
-
-func patch(f plan.Fitting, seam length.Length) []Part {
-	return []Part{{Title: "label", Count: count(f), Size: sum.Size{Width: sum.Of(sum.Part, "width", f.Width), Height: sum.Of(sum.Part, "height", f.Height)}.Between(sum.Seam, "turned under", seam)}}
-}
-
-func facing(f plan.Fitting, _ length.Length) []Part {
-	return []Part{{Title: "facing of the slit", Count: count(f), Size: sum.Size{
-		Width:  sum.Of(sum.Part, "beside the slit", slitSpare),
-		Height: sum.Of(sum.Part, "length of the slit", f.Length).Plus(sum.Part, "beyond its end", slitSpare),
-	}}}
-}
-
-func count(f plan.Fitting) int { return max(f.Count, 1) }
 
 // Order is what fittings are placed on.
 type Order struct {
 	Fittings []plan.Fitting
 	Pieces   []cover.Piece
-	Seam     length.Length
-	Step     length.Length
-	Style    length.Style
+	// Zones beyond the hems of the pieces themselves.
+	Zones []Zone
+	// Doubled tells that two faces are sewn to each other, as in a pad: a slit at
+	// their edge goes through both and needs no facing.
+	Doubled bool
+	Seam  length.Length
+	Step  length.Length
+	Style length.Style
 }
 
 // Place puts every fitting in its place and finds those that cannot lie there.
@@ -155,16 +110,24 @@ func (o Order) one(i int, f plan.Fitting) (Fitted, finding.List) {
 	if found.Stopped() {
 		return Fitted{}, found
 	}
-	w, h := k.foot(f)
+	m := o.made(f)
+	w, h := k.foot(m)
 	boxes := boxes(f, *piece, w, h)
-	out := Fitted{Index: i, Title: k.title, On: f.On, Cloth: f.Cloth, Boxes: boxes, Fixing: k.fixing, Check: o.check(*piece, boxes)}
+	out := Fitted{Index: i, Title: k.title, On: f.On, Cloth: f.Cloth, Boxes: boxes, Fixing: k.fixing(m), Late: m.through(), Check: o.check(*piece, boxes)}
 	if k.parts != nil {
-		out.Parts = k.parts(f, o.Seam)
+		out.Parts = k.parts(m)
 		for j := range out.Parts {
 			out.Parts[j].Size = out.Parts[j].Size.UpTo(o.Step)
 		}
 	}
-	return out, append(found, o.inside(path, k.title, f, *piece, boxes)...)
+	if k.bought != nil {
+		k.bought(m, &out)
+	}
+	if k.lines != nil {
+		out.Lines = k.lines(m, boxes[0])
+	}
+	found = append(found, o.inside(path, k.title, f, *piece, boxes)...)
+	return out, append(found, o.clearOf(path, k.title, *piece, boxes)...)
 }
 
 func (o Order) piece(name string) *cover.Piece {
@@ -188,11 +151,14 @@ func (o Order) sizes(path string, k kind, f plan.Fitting) finding.List {
 	if f.Count < 0 || f.Count > 20 {
 		found.Add(finding.Stop, "out-of-range", path+"/count", fmt.Sprintf("There cannot be %d of it.", f.Count), "Type a number from 1 to 20.")
 	}
+	if k.judge != nil && !found.Stopped() {
+		k.judge(o.made(f), path, &found)
+	}
 	return found
 }
 
 // boxes are the places of a fitting: one, or spread over its count; a handle
-// has one at each end.
+// has one at each end, and the short one of a pair stands mirrored to the long one.
 func boxes(f plan.Fitting, p cover.Piece, w, h length.Length) []Box {
 	whole, high := p.Finished.Width.Total(), p.Finished.Height.Total()
 	y := along(f.At.Top, f.At.Bottom, high, h)
@@ -215,7 +181,7 @@ func boxes(f plan.Fitting, p cover.Piece, w, h length.Length) []Box {
 	first := along(f.At.Left, f.At.Right, whole, w)
 	out := []Box{{X: first, Y: y, Width: w, Height: h}}
 	// More of the same stand evenly up to the mirrored place of the first.
-	n := count(f)
+	n := places(f)
 	last := whole - w - first
 	for i := 1; i < n; i++ {
 		out = append(out, Box{X: first + (last-first).Times(i)/length.Length(n-1), Y: y, Width: w, Height: h})
@@ -257,8 +223,8 @@ func (o Order) inside(path, title string, f plan.Fitting, p cover.Piece, boxes [
 			found.Add(finding.Stop, "fitting-off", path+"/at", fmt.Sprintf("The %s reaches %s beyond the seam line of the %s.", lower(title), text(-least), p.Name), "Move it in, or make it smaller.")
 		case o.offCorner(p, b):
 			found.Add(finding.Stop, "fitting-corner", path+"/at", fmt.Sprintf("A corner of the %s lies off the rounded corner of the %s.", lower(title), p.Name), "Move it in from the corner.")
-		case least < clear && !onEdge:
-			found.Add(finding.Warn, "fitting-close", path+"/at", fmt.Sprintf("The %s lies %s from the seam line of the %s.", lower(title), text(least), p.Name), fmt.Sprintf("Leave %s for the presser foot.", text(clear)))
+		case least < o.usual().clear && !onEdge:
+			found.Add(finding.Warn, "fitting-close", path+"/at", fmt.Sprintf("The %s lies %s from the seam line of the %s.", lower(title), text(least), p.Name), fmt.Sprintf("Leave %s for the presser foot.", text(o.usual().clear)))
 		default:
 			continue
 		}
@@ -269,18 +235,52 @@ func (o Order) inside(path, title string, f plan.Fitting, p cover.Piece, boxes [
 
 func lower(title string) string { return string(title[0]+'a'-'A') + title[1:] }
 
-// offCorner reports whether a box sticks out of a rounded corner.
+// offCorner reports whether a box sticks out of a rounded or tapered corner.
 func (o Order) offCorner(p cover.Piece, b Box) bool {
-	r, w, h := p.Radii, p.Finished.Width.Total(), p.Finished.Height.Total()
-	off := func(radius, dx, dy length.Length) bool {
-		if dx >= radius || dy >= radius {
-			return false
-		}
-		x, y := (radius - dx).Float(), (radius - dy).Float()
-		return x*x+y*y > radius.Float()*radius.Float()
+	if !p.Shaped() {
+		return false
 	}
-	right, bottom := w-b.X-b.Width, h-b.Y-b.Height
-	return off(r.TopLeft, b.X, b.Y) || off(r.TopRight, right, b.Y) || off(r.BottomRight, right, bottom) || off(r.BottomLeft, b.X, bottom)
+	line := p.Line()
+	for _, x := range []length.Length{b.X, b.X + b.Width} {
+		for _, y := range []length.Length{b.Y, b.Y + b.Height} {
+			if !line.Contains(x.Float(), y.Float()) {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+// clearOf finds a fitting that lies on a hem.
+func (o Order) clearOf(path, title string, p cover.Piece, boxes []Box) finding.List {
+	var found finding.List
+	for _, z := range append(hems(p), o.Zones...) {
+		if z.On == p.Name && overlap(boxes, []Box{z.Box}) {
+			found.Add(finding.Warn, "fitting-hem", path+"/at", fmt.Sprintf("The %s lies on the %s of the %s.", lower(title), z.Name, p.Name),
+				"Move it clear, or sew it on before the hem is turned and catch it there.")
+		}
+	}
+	return found
+}
+
+// hems are the stretches that a piece's hems are turned in over.
+func hems(p cover.Piece) []Zone {
+	w, h := p.Finished.Width.Total(), p.Finished.Height.Total()
+	var out []Zone
+	for _, e := range []struct {
+		a   cover.Allowance
+		box Box
+	}{
+		{p.Edges.Left, Box{Width: p.Edges.Left.Width, Height: h}},
+		{p.Edges.Right, Box{X: w - p.Edges.Right.Width, Width: p.Edges.Right.Width, Height: h}},
+		{p.Edges.Top, Box{Width: w, Height: p.Edges.Top.Width}},
+		{p.Edges.Bottom, Box{Y: h - p.Edges.Bottom.Width, Width: w, Height: p.Edges.Bottom.Width}},
+	} {
+		if e.a.Kind == sum.Hem {
+			out = append(out, Zone{On: p.Name, Name: "hem", Box: e.box})
+		}
+	}
+	return out
 }
 
 // apart finds fittings that lie on each other, and several of one that do.

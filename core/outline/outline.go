@@ -32,6 +32,11 @@ type Radii struct{ TopLeft, TopRight, BottomRight, BottomLeft length.Length }
 // Square reports whether no corner is rounded.
 func (r Radii) Square() bool { return r == Radii{} }
 
+// AtMost is the radii, none of them larger than most.
+func (r Radii) AtMost(most length.Length) Radii {
+	return Radii{TopLeft: min(r.TopLeft, most), TopRight: min(r.TopRight, most), BottomRight: min(r.BottomRight, most), BottomLeft: min(r.BottomLeft, most)}
+}
+
 // Rounded is a rectangle with its top left corner at the origin and corners
 // rounded. Radii that do not fit make a path that crosses itself; callers check
 // them first.
@@ -64,6 +69,36 @@ func (o Outline) tidy() Outline {
 		out = append(out, v)
 	}
 	return out
+}
+
+// Tapered is a rectangle whose corners are drawn in by taper both ways; each side
+// runs straight over its middle half and slants to the corners from there.
+func Tapered(width, height, taper length.Length) Outline {
+	w, h, t := width.Float(), height.Float(), taper.Float()
+	return Outline{
+		{X: t, Y: t}, {X: w / 4, Y: 0}, {X: 3 * w / 4, Y: 0},
+		{X: w - t, Y: t}, {X: w, Y: h / 4}, {X: w, Y: 3 * h / 4},
+		{X: w - t, Y: h - t}, {X: 3 * w / 4, Y: h}, {X: w / 4, Y: h},
+		{X: t, Y: h - t}, {X: 0, Y: 3 * h / 4}, {X: 0, Y: h / 4},
+	}
+}
+
+// Contains reports whether a point lies within or on an outline that is convex,
+// as every piece without a notch is.
+func (o Outline) Contains(x, y float64) bool {
+	const rounding = 1.0 // a nanometre
+	for i := range o {
+		s := o.segment(i)
+		if s.from.Bulge > 0 {
+			if cx, cy := s.centre(); math.Hypot(x-cx, y-cy) <= s.radius+rounding {
+				continue
+			}
+		}
+		if s.chord > 0 && ((s.to.X-s.from.X)*(y-s.from.Y)-(s.to.Y-s.from.Y)*(x-s.from.X))/s.chord < -rounding {
+			return false
+		}
+	}
+	return true
 }
 
 // Circle has its bounding box at the origin.

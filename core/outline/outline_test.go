@@ -53,6 +53,23 @@ func ring(o outline.Outline) orb.Ring {
 	return append(out, out[0])
 }
 
+// Beside orb, a general-purpose geometry library: what lies within a convex outline.
+func TestWhatLiesWithin(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		o, w, h, _ := anyOutline(t)
+		if rapid.Bool().Draw(t, "tapered") {
+			o = outline.Tapered(w, h, length.Length(rapid.Int64Range(0, int64(min(w, h)/8)).Draw(t, "taper")))
+		}
+		x := rapid.Float64Range(-0.1, 1.1).Draw(t, "x") * w.Float()
+		y := rapid.Float64Range(-0.1, 1.1).Draw(t, "y") * h.Float()
+		point := orb.Point{x / 1e6, y / 1e6}
+		if math.Abs(planar.DistanceFrom(orb.LineString(ring(o)), point)) < 0.01 {
+			return // nearer to the line than 400 chords to an arc can tell
+		}
+		assert.Equal(t, planar.RingContains(ring(o), point), o.Contains(x, y))
+	})
+}
+
 // Beside orb, a general-purpose geometry library: area and way round of the
 // outline, and of what it becomes with an allowance.
 func TestAgainstAGeometryLibrary(t *testing.T) {

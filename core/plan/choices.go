@@ -9,6 +9,8 @@ import (
 type (
 	// ObjectKind is what gets covered.
 	ObjectKind string
+	// ObjectShape is the outline of a pad or a seat.
+	ObjectShape string
 	// CoverKind is the construction of the cover.
 	CoverKind string
 	// Fill of a form.
@@ -19,6 +21,8 @@ type (
 	CornerKind string
 	// BottomFinish of a hood.
 	BottomFinish string
+	// PocketStyle is how a pocket is made.
+	PocketStyle string
 	// FlapStyle of a jacket.
 	FlapStyle string
 	// FaceKind is the construction of a face.
@@ -62,7 +66,12 @@ const (
 	Found  ObjectKind = "found"
 	Common            = "*" // the piece name that stands for all
 
-	Cushion CoverKind = "cushion"
+	RoundShape ObjectShape = "round"
+
+	Cushion      CoverKind = "cushion"
+	BoxedCushion CoverKind = "boxed-cushion"
+	Jacket       CoverKind = "jacket"
+	Pad          CoverKind = "pad"
 
 	PlainFace FaceKind = "plain"
 	GridFace  FaceKind = "grid"
@@ -83,8 +92,19 @@ const (
 	AbsorbAccept Absorb = "accept"
 
 	Envelope BackKind = "envelope"
+	Zip      BackKind = "zip"
+	SewnShut BackKind = "sewn"
 
-	SquareCorners CornerKind = "square"
+	SquareCorners  CornerKind = "square"
+	RoundCorners   CornerKind = "round"
+	TaperedCorners CornerKind = "tapered"
+
+	Folded   FlapStyle = "folded"
+	TurnedIn FlapStyle = "turned-in"
+	Flipped  FlapStyle = "flip"
+
+	FlatPocket   PocketStyle = "flat"
+	FoldedPocket PocketStyle = "folded"
 
 	PlainPrint Print = "plain"
 	AllOver    Print = "all-over"
@@ -94,6 +114,8 @@ const (
 
 // Values lists the words of each set, the usual one first.
 func (ObjectKind) Values() []string   { return []string{"form", "box", "book", "flat", "found"} }
+func (ObjectShape) Values() []string  { return []string{"rectangle", "round"} }
+func (PocketStyle) Values() []string  { return []string{"flat", "folded"} }
 func (Fill) Values() []string         { return []string{"feather", "polyester", "foam"} }
 func (FoundEdge) Values() []string    { return []string{"included", "excluded"} }
 func (CornerKind) Values() []string   { return []string{"square", "round", "tapered"} }

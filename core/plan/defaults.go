@@ -19,11 +19,17 @@ const (
 
 // usual are the sizes taken where nothing is decided: what rulers of either
 // kind are marked with. Common practice.
-type usual struct{ seam, step, hem, squaring, overhang length.Length }
+type usual struct {
+	seam, step, hem, squaring, overhang length.Length
+	// taper of tapered corners; gap to turn through; slot for a pen; tape on a strap.
+	taper, gap, slot, tape length.Length
+}
 
 var (
-	imperial = usual{seam: length.Inch / 4, step: length.Inch / 8, hem: length.Inch / 2, squaring: length.Inch / 2, overhang: length.Inch}
-	metric   = usual{seam: 7 * length.Millimetre, step: length.Millimetre, hem: length.Centimetre, squaring: length.Centimetre, overhang: 25 * length.Millimetre}
+	imperial = usual{seam: length.Inch / 4, step: length.Inch / 8, hem: length.Inch / 2, squaring: length.Inch / 2, overhang: length.Inch,
+		taper: length.Inch / 2, gap: 5 * length.Inch, slot: length.Inch, tape: 3 * length.Inch}
+	metric = usual{seam: 7 * length.Millimetre, step: length.Millimetre, hem: length.Centimetre, squaring: length.Centimetre, overhang: 25 * length.Millimetre,
+		taper: length.Centimetre, gap: 12 * length.Centimetre, slot: 25 * length.Millimetre, tape: 8 * length.Centimetre}
 )
 
 func usualIn(unit length.Unit) usual {
@@ -58,16 +64,86 @@ func Base(unit length.Unit, h Habits) Plan {
 // and a cloth mean when they leave something out. It changes nothing that was
 // decided, and settling twice is settling once.
 func (p Plan) Settle() Plan {
-	if p.Cover.Kind == Cushion && p.Back.Kind == "" {
-		p.Back.Kind = Envelope
-	}
-	if p.Object.Kind == Form && p.Object.Fill == "" {
-		p.Object.Fill = "polyester"
-	}
 	common, sizes := p.Pieces[Common], usualIn(p.Units)
+	p.Object = p.Object.settle()
+	p.Cover = p.Cover.settle(sizes)
+	p.Back = p.Back.settle(p, sizes)
+	p.Fittings = slices.Clone(p.Fittings)
+	for i, f := range p.Fittings {
+		p.Fittings[i] = f.settle(p.Habits.Step, sizes)
+	}
 	p.Pieces = mapped(p.Pieces, func(q Piece) Piece { return q.settle(common, sizes) })
 	p.Cloths = mapped(p.Cloths, Cloth.Settle)
 	return p
+}
+
+func (o Object) settle() Object {
+	if o.Kind == Form && o.Fill == "" {
+		o.Fill = "polyester"
+	}
+	if o.Shape == RoundShape && o.Height == 0 {
+		o.Height = o.Width
+	}
+	return o
+}
+
+func (c Cover) settle(sizes usual) Cover {
+	if c.Corners.Kind == TaperedCorners && c.Corners.Taper == 0 {
+		c.Corners.Taper = sizes.taper
+	}
+	if c.Kind == Jacket && c.Flaps.Style == "" {
+		c.Flaps.Style = Folded
+	}
+	if c.Flaps.Style == Flipped && c.Flaps.Hem == 0 {
+		c.Flaps.Hem = 2 * sizes.hem
+	}
+	return c
+}
+
+// settle says how a cover is closed: a cushion by an envelope, one that is turned
+// through a gap by sewing that shut. The gap is the usual one, or half the longest
+// side of something smaller; the gap in a band is as long as the cushion's back.
+func (b Back) settle(p Plan, sizes usual) Back {
+	longest := max(p.Object.Width, p.Object.Height, p.Object.Wrap)
+	switch p.Cover.Kind {
+	case Cushion:
+		if b.Kind == "" {
+			b.Kind = Envelope
+		}
+	case BoxedCushion:
+		if b.Kind == "" {
+			b.Kind = SewnShut
+		}
+		if b.Gap == 0 {
+			b.Gap = longest
+		}
+	case Pad, Jacket:
+		if b.Kind == "" {
+			b.Kind = SewnShut
+		}
+		if b.Gap == 0 && p.Habits.Step > 0 {
+			b.Gap = min(sizes.gap, (longest / 2).Floor(p.Habits.Step))
+		}
+	}
+	return b
+}
+
+// settle completes a fitting: pockets are flat, belts come in pairs of which the
+// short one is a third as long.
+func (f Fitting) settle(step length.Length, sizes usual) Fitting {
+	if f.Kind == "pocket" && f.Style == "" {
+		f.Style = FlatPocket
+	}
+	if f.Slots > 0 && f.Slot == 0 {
+		f.Slot = sizes.slot
+	}
+	if f.Kind == "belt" && f.Short == 0 && step > 0 {
+		f.Short = (f.Length / 3).Ceil(step)
+	}
+	if f.Short > 0 && f.Tape == 0 {
+		f.Tape = sizes.tape
+	}
+	return f
 }
 
 // mapped is a copy of m with every value changed by f.

@@ -45,6 +45,9 @@ type Plan struct {
 // Object is the thing to be covered, as measured.
 type Object struct {
 	Kind ObjectKind `json:"kind" jsonschema:"required"`
+	// Shape of a form or something flat: a rectangle, or round with its width as
+	// the diameter.
+	Shape ObjectShape `json:"shape,omitempty"`
 	// Width, across: form, flat, found.
 	Width length.Length `json:"width,omitempty"`
 	// Height, up: every kind.
@@ -110,6 +113,9 @@ type Corners struct {
 	Radius length.Length `json:"radius,omitempty"`
 	// Plate is the diameter drawn round, instead of a radius.
 	Plate length.Length `json:"plate,omitempty"`
+	// Taper is how far tapered corners are drawn in, across and up: up to an
+	// eighth of the shorter side; ½ in or 1 cm when absent.
+	Taper length.Length `json:"taper,omitempty"`
 }
 
 // Bottom is the open edge of a hood.
@@ -124,6 +130,8 @@ type Flaps struct {
 	Style FlapStyle `json:"style,omitempty"`
 	// Depth as finished: one length, or front and back.
 	Depth Pair `json:"depth,omitempty"`
+	// Hem of a flipped flap, all that is turned in; 1 in or 2 cm when absent.
+	Hem length.Length `json:"hem,omitempty"`
 }
 
 // Pair is one length for both, or one for front and one for back.
@@ -340,7 +348,8 @@ type Back struct {
 	Place ZipPlace `json:"place,omitempty"`
 	// Flap over a zip.
 	Flap length.Length `json:"flap,omitempty"`
-	// Gap left to turn through: sewn shut.
+	// Gap left to turn through: sewn shut. Of a boxed cushion also the opening of
+	// the zip in its band.
 	Gap length.Length `json:"gap,omitempty"`
 }
 
@@ -377,9 +386,23 @@ type Fitting struct {
 	Width  length.Length `json:"width,omitempty"`
 	Height length.Length `json:"height,omitempty"`
 	Count  int           `json:"count,omitempty"`
+	// Spread is the distance of the two ends of a handle.
 	Spread length.Length `json:"spread,omitempty"`
 	Cloth  string        `json:"cloth,omitempty"`
 	At     At            `json:"at,omitempty"`
+	// Style of a pocket: flat with a hem at the top, or folded double.
+	Style PocketStyle `json:"style,omitempty"`
+	// Slots is how many pens a pocket holds, each in a slot stitched off from its
+	// right side, 0 to 12.
+	Slots int `json:"slots,omitempty"`
+	// Slot is the width of one pen slot; 1 in or 25 mm when absent.
+	Slot length.Length `json:"slot,omitempty"`
+	// Short is the short one of a pair of straps or belts, which stands at the
+	// mirrored place; 0: a strap by itself.
+	Short length.Length `json:"short,omitempty"`
+	// Tape is the hook-and-loop tape on the short one of a pair; the long one has
+	// twice as much, so that it can be set. 3 in or 8 cm when absent.
+	Tape length.Length `json:"tape,omitempty"`
 }
 
 // Cloth is one cloth of the plan.

@@ -23,6 +23,7 @@ const (
 	mostGrid   = 200
 	mostCopies = 1000
 	mostShrink = 25.0
+	mostSlots  = 12
 )
 
 // Validate says which decisions cannot be right by themselves, each with its
@@ -37,6 +38,9 @@ func (p Plan) Validate() finding.List {
 		v.piece(p, name)
 	}
 	v.back(p.Back)
+	for i, f := range p.Fittings {
+		v.fitting(finding.Path("fittings", i), f)
+	}
 	for _, letter := range slices.Sorted(maps.Keys(p.Cloths)) {
 		v.cloth(letter, p.Cloths[letter])
 	}
@@ -124,6 +128,9 @@ func (v *validator) object(o Object) {
 		}
 		v.size("/object/"+a.key, a.what, a.l)
 	}
+	if o.Shape == RoundShape && o.Height != 0 && o.Height != o.Width {
+		v.stop("/object/height", fmt.Sprintf("Something round cannot be %s by %s.", v.style.Text(o.Width), v.style.Text(o.Height)), "Type the diameter twice, or leave the height out.")
+	}
 	out := o.SticksOut
 	for _, l := range []struct {
 		key string
@@ -137,6 +144,7 @@ func (v *validator) cover(c Cover) {
 	v.between("/cover/seam", "A seam allowance", c.Seam, leastSeam, mostSeam)
 	v.between("/cover/bulk", "The bulk of the stack", c.Bulk, 0, mostSeam)
 	v.between("/cover/flange", "A flange", c.Flange, 0, mostMargin)
+	v.between("/cover/flaps/hem", "The hem of a flap", c.Flaps.Hem, 0, mostHem)
 	v.percent("/cover/wash", "Shrinkage", c.Wash)
 }
 
@@ -238,6 +246,15 @@ func (v *validator) back(b Back) {
 	for i, w := range b.Panels.Widths {
 		v.size(finding.Path("back", "panels", i), "The width of a back piece", w)
 	}
+	v.between("/back/gap", "A gap", b.Gap, 0, largest)
+}
+
+// fitting checks the numbers of a fitting that no kind of it can do without.
+func (v *validator) fitting(path string, f Fitting) {
+	v.count(path+"/slots", "Pen slots", f.Slots, 0, mostSlots)
+	v.between(path+"/slot", "A pen slot", f.Slot, 0, mostMargin)
+	v.between(path+"/short", "The short one of a pair", f.Short, 0, largest)
+	v.between(path+"/tape", "The hook-and-loop tape", f.Tape, 0, largest)
 }
 
 func (v *validator) cloth(letter string, c Cloth) {

@@ -18,6 +18,8 @@ type cutting struct {
 	size                                                      sum.Size
 	count                                                     int
 	mayTurn                                                   bool
+	// had marks a shape that is cut already and takes no cloth.
+	had bool
 }
 
 // need is what the lay has to know of a cut.
@@ -44,14 +46,51 @@ func (r *run) cut(c cutting) string {
 		shape = "rectangle"
 	}
 	r.out.Cuts = append(r.out.Cuts, Cut{ID: c.id, Piece: c.piece, Part: c.part, Title: c.title, Layer: c.layer, Cloth: c.cloth, Shape: shape,
-		Width: r.l(w), Height: r.l(h), Count: c.count, Waits: c.waits, Done: slices.Contains(r.p.Progress.Cut, c.id)})
+		Width: r.l(w), Height: r.l(h), Count: c.count, Waits: c.waits, Done: c.had || slices.Contains(r.p.Progress.Cut, c.id)})
 	r.explain(c.id, c.size)
+	if c.had {
+		return c.id
+	}
 	r.cuts = append(r.cuts, work.Cut{ID: c.id, Piece: c.piece, Under: c.layer != "outer"})
 	described, _ := r.p.Cloth(c.cloth)
 	r.needs = append(r.needs, need{cloth: c.cloth, title: c.title, about: c.about, item: lay.Item{
 		Cut: len(r.out.Cuts) - 1, Width: w, Height: h, Count: c.count * r.p.Copies, MayTurn: c.mayTurn && turns(described.Print)}})
 	return c.id
 }
+
+// strips adds a long strip to the list: in one, or joined from equal shorter ones
+// where it is longer than its cloth is wide. Each join takes a seam from both its
+// sides, 0 where edges are only butted. It returns the id and how many there are.
+func (r *run) strips(may bool, seam length.Length, c cutting) (string, int) {
+	cloth, _ := r.p.Cloth(c.cloth)
+	whole, usable := c.size.Width.Total(), *cloth.Usable
+	if !may || whole <= usable || usable <= 4*seam || c.had {
+		return r.cut(c), 1
+	}
+	n := 2
+	for each(whole, seam, n) > usable.Floor(r.p.Habits.Step) {
+		n++
+	}
+	c.size.Width = sum.Of(sum.Part, fmt.Sprintf("a %s of %s", share[min(n, len(share)-1)], r.style.Text(whole)), whole.Div(n)).
+		Plus(sum.Seam, "share of the seams between them", each(whole, seam, n)-whole.Div(n)).UpTo(r.p.Habits.Step)
+	how, remedy := "joined", "Put the joins where they show least; a wider cloth needs fewer."
+	if seam == 0 {
+		how, remedy = "butted", "Zigzag the edges to each other, not over each other."
+	}
+	r.find(finding.List{{Level: finding.Note, Code: "strip-" + how, About: c.about, Remedy: remedy,
+		Text: fmt.Sprintf("%s is %s long and %s has %s between its selvedges: it is %s from %d strips of %s.", c.title, r.style.Text(whole), cloth.Name, r.style.Text(usable), how, n, r.style.Text(c.size.Width.Total()))}})
+	c.title = fmt.Sprintf("%s, %s from %d", c.title, how, n)
+	c.count *= n
+	return r.cut(c), n
+}
+
+// each is one of n strips that make up a whole with seams between them.
+func each(whole, seam length.Length, n int) length.Length {
+	return (whole + (2 * seam).Times(n-1)).Div(n)
+}
+
+// share names what one of n equal parts is.
+var share = []string{"", "", "half", "third", "quarter", "fifth", "sixth", "part"}
 
 // turns reports whether a print looks the same after a quarter turn.
 func turns(p plan.Print) bool { return p == plan.PlainPrint || p == plan.AllOver }

@@ -2,19 +2,27 @@ package reckon
 
 import (
 	"fmt"
+	"strings"
 
 	"umschlag/core/cover"
 	"umschlag/core/finding"
 	"umschlag/core/fitting"
+	"umschlag/core/length"
+	"umschlag/core/plan"
 	"umschlag/core/work"
 )
 
 // fittings places what is sewn onto the pieces, and adds its cuts.
 func (r *run) fittings(c cover.Cover) {
-	placed, found := fitting.Place(fitting.Order{Fittings: r.p.Fittings, Pieces: c.Pieces, Seam: r.p.Cover.Seam, Step: r.p.Habits.Step, Style: r.style})
+	order := fittingOrder(r.p, c)
+	order.Zones = r.zones
+	placed, found := fitting.Place(order)
 	r.find(found)
 	for _, f := range placed {
-		out := Fitting{Index: f.Index, Title: f.Title, On: f.On, Boxes: []Box{}, Check: f.Check, Fixing: f.Fixing}
+		out := Fitting{Index: f.Index, Title: f.Title, On: f.On, Boxes: []Box{}, Lines: []Line{}, Check: f.Check, Fixing: f.Fixing}
+		for _, l := range f.Lines {
+			out.Lines = append(out.Lines, Line{X1: int64(l.X1), Y1: int64(l.Y1), X2: int64(l.X2), Y2: int64(l.Y2)})
+		}
 		for _, b := range f.Boxes {
 			out.Boxes = append(out.Boxes, Box{X: int64(b.X), Y: int64(b.Y), Width: int64(b.Width), Height: int64(b.Height)})
 		}
@@ -23,8 +31,38 @@ func (r *run) fittings(c cover.Cover) {
 			r.cut(cutting{piece: f.On, id: fmt.Sprintf("fitting.%d.%d", f.Index+1, i+1), part: part.Title, title: f.Title + ", " + part.Title,
 				cloth: r.fittingCloth(f), size: part.Size, count: part.Count, mayTurn: true, about: finding.Path("fittings", f.Index)})
 		}
-		r.sewnOn = append(r.sewnOn, work.Fitting{ID: fmt.Sprintf("fitting.%d", f.Index+1), Title: f.Title, On: f.On, Check: f.Check, Fixing: f.Fixing})
+		r.bought(f)
+		r.sewnOn = append(r.sewnOn, work.Fitting{ID: fmt.Sprintf("fitting.%d", f.Index+1), Title: f.Title, On: f.On, Check: f.Check, Fixing: f.Fixing, Late: f.Late})
 	}
+}
+
+func fittingOrder(p plan.Plan, c cover.Cover) fitting.Order {
+	return fitting.Order{Fittings: p.Fittings, Pieces: c.Pieces, Seam: p.Cover.Seam, Step: p.Habits.Step, Doubled: p.Cover.Kind == plan.Pad, Style: p.Style()}
+}
+
+// bought adds what is bought for a fitting.
+func (r *run) bought(f fitting.Fitted) {
+	for _, n := range f.Notions {
+		r.notion(fmt.Sprintf("%s, %s %d", n.What, strings.ToLower(f.Title), f.Index+1), n.Length)
+	}
+	if f.Buttons > 0 {
+		r.out.Counts["buttons"] += f.Buttons
+	}
+}
+
+// Move is the place of a fitting of the plan with the corner of its first box
+// brought to x and y, in nanometres on its piece. ok is false where the cover or
+// the fitting cannot be reckoned.
+func Move(p plan.Plan, index int, x, y length.Length) (at plan.At, ok bool) {
+	p = p.Settle()
+	if p.Validate().Stopped() {
+		return plan.At{}, false
+	}
+	c, found := cover.Pieces(p)
+	if found.Stopped() {
+		return plan.At{}, false
+	}
+	return fittingOrder(p, c).Moved(index, x, y)
 }
 
 // fittingCloth is the cloth decided for a fitting, or that of its piece.

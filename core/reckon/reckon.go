@@ -12,6 +12,7 @@ import (
 	"umschlag/core/cover"
 	"umschlag/core/finding"
 	"umschlag/core/fit"
+	"umschlag/core/fitting"
 	"umschlag/core/front"
 	"umschlag/core/layers"
 	"umschlag/core/length"
@@ -41,7 +42,7 @@ func Reckon(p plan.Plan, c Cupboard) Reckoning {
 
 func empty(p plan.Plan) Reckoning {
 	return Reckoning{Format: Format, Title: p.Title,
-		Pieces: []Piece{}, Cuts: []Cut{}, Lengths: []Notion{}, Joins: []Join{}, Fittings: []Fitting{}, Counts: map[string]int{}, Cloths: []ClothNeed{},
+		Pieces: []Piece{}, Cuts: []Cut{}, Lengths: []Notion{}, Joins: []Join{}, Net: [][][]Spot{}, Fittings: []Fitting{}, Counts: map[string]int{}, Cloths: []ClothNeed{},
 		Sums: map[string][]Term{}, Steps: []Step{}, Remedies: []fit.Remedy{}, Findings: []finding.Finding{}}
 }
 
@@ -62,6 +63,8 @@ type run struct {
 	needs    []need
 	cuts     []work.Cut
 	sewnOn   []work.Fitting
+	// zones that fittings keep off, beyond the hems of whole pieces.
+	zones []fitting.Zone
 }
 
 func (r *run) find(list finding.List) { r.out.Findings = append(r.out.Findings, list...) }
@@ -99,6 +102,12 @@ type panel struct {
 	path  string
 	face  front.Face
 	chain layers.Chain
+	// body is the piece with the edges its face is made with, and across and up what
+	// the top has beyond it on each side.
+	body       cover.Piece
+	across, up length.Length
+	// strips is how many a long strip is joined from.
+	strips int
 }
 
 // cover reckons the pieces, by the way their kind of cover is made.
@@ -132,11 +141,16 @@ func (r *run) cushion(c cover.Cover) {
 		return
 	}
 	r.fittings(c)
+	// The seam round the cover is as long as the front, as it really came out.
+	frontPiece.Finished = r.finished(top, measured)
+	along := cover.WayRound(frontPiece)
+	c.Joins[0].Lengths = [2]sum.Sum{along, along}
+	r.joined(c)
 	r.cloths()
 	if r.stopped() {
 		return
 	}
-	r.work(top, measured, closure)
+	r.work(top, measured, closure, frontPiece)
 	r.count(top)
 }
 
@@ -145,24 +159,42 @@ func (r *run) front(piece cover.Piece) panel {
 	q := r.p.Piece(piece.Config)
 	at := r.keeper(piece.Config, func(q plan.Piece) bool { return q.Face != nil })
 	path := finding.Path("pieces", at)
-	trimmed := piece.Trimmed(piece.Finished)
+	decided, body := r.faceOf(q), piece
+	if decided.Kind != plan.PlainFace {
+		body = r.pieced(piece, path)
+	}
+	trimmed := body.Trimmed(piece.Finished)
 	chain, found := layers.Of(path, q, trimmed, r.p.Habits.Step)
 	r.find(found)
-	face, found := front.Build(front.Order{Face: r.faceOf(q), Path: path + "/face", Finished: piece.Finished, Trimmed: trimmed, Top: chain.Top,
-		Seam: r.p.Cover.Seam, Left: piece.Edges.Left.Width, Above: piece.Edges.Top.Width, TakeAcross: chain.TakeUp.Across, TakeUp: chain.TakeUp.Along, Margin: chain.Margin, Absorb: q.Absorb,
+	face, found := front.Build(front.Order{Face: decided, Path: path + "/face", Finished: piece.Finished, Trimmed: trimmed, Top: chain.Top,
+		Seam: r.p.Cover.Seam, Left: body.Edges.Left.Width, Above: body.Edges.Top.Width, TakeAcross: chain.TakeUp.Across, TakeUp: chain.TakeUp.Along, Margin: chain.Margin, Absorb: q.Absorb,
 		Step: r.p.Habits.Step, Style: r.style})
 	r.find(found)
 	if r.stopped() {
 		return panel{}
 	}
 	// The face knows how its parts make up the size; from here on they are its sum.
-	trimmed = piece.Trimmed(face.Finished)
+	trimmed = body.Trimmed(face.Finished)
 	if sizeDiffers(face.Finished, piece.Finished) {
 		chain = chain.SewnAs(trimmed, face.Sewn, q.Layers, r.p.Habits.Step)
 	} else {
 		chain, _ = layers.Of(path, q, trimmed, r.p.Habits.Step)
 	}
-	return panel{piece: q, path: path, face: face, chain: chain}
+	out := panel{piece: q, path: path, face: face, chain: chain, body: body,
+		across: (chain.Top.Width.Total() - trimmed.Width.Total()) / 2, up: (chain.Top.Height.Total() - trimmed.Height.Total()) / 2}
+	out.chain.Trimmed = piece.Trimmed(face.Finished)
+	return out
+}
+
+// pieced is the piece with the edges a face of patches is made with.
+func (r *run) pieced(piece cover.Piece, path string) cover.Piece {
+	body, ok := piece.Pieced(r.p.Cover.Seam)
+	if !ok {
+		r.find(finding.List{{Level: finding.Stop, Code: "face-edge", About: path + "/face/kind",
+			Text:   fmt.Sprintf("The patches of the %s have a seam of %s all round, less than its hem takes.", piece.Name, r.style.Text(r.p.Cover.Seam)),
+			Remedy: "Bind the edge, turn a hem no deeper than the seam, or give the piece a plain face."}})
+	}
+	return body
 }
 
 func sizeDiffers(a, b sum.Size) bool {
@@ -204,21 +236,34 @@ func (r *run) firstCloth() string {
 	return letters[0]
 }
 
+// finished is the front on its seam line: as planned, or as it was measured.
+func (r *run) finished(top panel, m fit.Panel) sum.Size {
+	if !m.Measured {
+		return top.face.Finished
+	}
+	return m.Trimmed.Each(func(s sum.Sum) sum.Sum {
+		if s[0].Kind != sum.Measured {
+			return s[1 : len(s)-1]
+		}
+		return s.Plus(sum.Seam, "seam allowance", -r.p.Cover.Seam).Plus(sum.Seam, "seam allowance", -r.p.Cover.Seam)
+	})
+}
+
+// notion adds a length of something that is not a piece, with its sum.
+func (r *run) notion(what string, s sum.Sum) {
+	r.out.Lengths = append(r.out.Lengths, Notion{What: what, Length: r.l(s.Total())})
+	r.explainSum(what, s)
+}
+
 // showFront puts the front and its cuts into the reckoning.
 func (r *run) showFront(piece cover.Piece, top panel, m fit.Panel) {
 	out := Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, BeforeQuilting: r.size(top.chain.Top),
 		TakeUp: percent(top.chain.TakeUp), Seams: []Seam{}}
-	finished := top.face.Finished
+	finished := r.finished(top, m)
 	out.Trimmed = r.size(m.Trimmed)
 	if m.Measured {
 		planned := r.size(top.chain.Trimmed)
 		out.Planned = &planned
-		finished = m.Trimmed.Each(func(s sum.Sum) sum.Sum {
-			if s[0].Kind != sum.Measured {
-				return s[1 : len(s)-1]
-			}
-			return s.Plus(sum.Seam, "seam allowance", -r.p.Cover.Seam).Plus(sum.Seam, "seam allowance", -r.p.Cover.Seam)
-		})
 	}
 	out.Finished = r.size(finished)
 	r.explain("front.planned", piece.Finished)
@@ -229,15 +274,31 @@ func (r *run) showFront(piece cover.Piece, top panel, m fit.Panel) {
 	ids := make([]string, len(top.face.Parts))
 	for i, part := range top.face.Parts {
 		ids[i] = r.cut(cutting{piece: "front", part: part.Name, title: part.Title, cloth: part.Cloth, size: part.Size, count: part.Count,
-			mayTurn: part.Role != front.Panel, about: top.path + "/face"})
+			mayTurn: part.Role != front.Panel, about: top.path + "/face", shape: shapeOf(piece, part)})
 	}
-	for _, c := range top.face.Cells {
-		out.Cells = append(out.Cells, Cell{Cut: ids[c.Part], Cloth: top.face.Parts[c.Part].Cloth, X: int64(c.X), Y: int64(c.Y),
-			Width: int64(c.Width), Height: int64(c.Height), Row: c.Row, Column: c.Column})
-	}
+	out.Cells = cells(top.face, ids)
 	out.Lines = linesOf(top.piece)
-	r.under("front", "front", top.chain, 1, top.path, "")
+	r.under(underneath{piece: "front", name: "front", chain: top.chain, count: 1, about: top.path})
 	r.out.Pieces = append(r.out.Pieces, out)
+}
+
+// shapeOf is how a part is cut: a panel with rounded or tapered corners by a
+// template, everything else by the ruler.
+func shapeOf(piece cover.Piece, part front.Part) string {
+	if piece.Shaped() && part.Role == front.Panel {
+		return "template"
+	}
+	return ""
+}
+
+// cells are the parts of a face where they lie, with the cuts they are made of.
+func cells(f front.Face, cuts []string) []Cell {
+	out := make([]Cell, len(f.Cells))
+	for i, c := range f.Cells {
+		out[i] = Cell{Cut: cuts[c.Part], Cloth: f.Parts[c.Part].Cloth, X: int64(c.X), Y: int64(c.Y),
+			Width: int64(c.Width), Height: int64(c.Height), Row: c.Row, Column: c.Column}
+	}
+	return out
 }
 
 func linesOf(q plan.Piece) []Lines {
@@ -255,9 +316,7 @@ func percent(t layers.TakeUp) [2]float64 { return [2]float64{100 * t.Across, 100
 
 // outlines draws a piece's three lines, with what its top has beyond them.
 func (r *run) outlines(out *Piece, piece cover.Piece, p panel) {
-	x := (p.chain.Top.Width.Total() - p.chain.Trimmed.Width.Total()) / 2
-	y := (p.chain.Top.Height.Total() - p.chain.Trimmed.Height.Total()) / 2
-	out.Outline, out.TrimmedOutline, out.CutOutline = vertices(piece.Line()), vertices(piece.Cut(0, 0)), vertices(piece.Cut(x, y))
+	out.Outline, out.TrimmedOutline, out.CutOutline = vertices(piece.Line()), vertices(piece.Cut(0, 0)), vertices(p.body.Cut(p.across, p.up))
 }
 
 func vertices(o outline.Outline) []Vertex {
@@ -268,18 +327,29 @@ func vertices(o outline.Outline) []Vertex {
 	return out
 }
 
+// underneath is what lies under a panel.
+type underneath struct {
+	piece, name  string
+	chain        layers.Chain
+	count        int
+	about, waits string
+	// strip allows it to be joined from shorter ones.
+	strip bool
+}
+
 // under adds batting and lining cuts of a panel.
-func (r *run) under(piece, name string, c layers.Chain, count int, about, waits string) {
+func (r *run) under(u underneath) {
+	c := u.chain
 	if c.Batting != nil {
-		r.cut(cutting{piece: piece, id: name + ".batting", part: "batting", title: "Batting", layer: "batting", cloth: c.Batting.Cloth,
-			size: c.Under, count: count * c.Batting.Count, mayTurn: true, about: about + "/layers/batting", waits: waits})
+		r.strips(u.strip, 0, cutting{piece: u.piece, id: u.name + ".batting", part: "batting", title: "Batting", layer: "batting", cloth: c.Batting.Cloth,
+			size: c.Under, count: u.count * c.Batting.Count, mayTurn: true, about: u.about + "/layers/batting", waits: u.waits})
 	}
 	if c.Lining != "" {
-		r.cut(cutting{piece: piece, id: name + ".lining", part: "lining", title: "Lining", layer: "lining", cloth: c.Lining,
-			size: c.Under, count: count, about: about + "/layers/lining", waits: waits})
+		r.strips(u.strip, r.p.Cover.Seam, cutting{piece: u.piece, id: u.name + ".lining", part: "lining", title: "Lining", layer: "lining", cloth: c.Lining,
+			size: c.Under, count: u.count, mayTurn: u.strip, about: u.about + "/layers/lining", waits: u.waits})
 	}
 	if len(c.Under.Width) > 0 {
-		r.explain(name+".under", c.Under)
+		r.explain(u.name+".under", c.Under)
 	}
 }
 
@@ -308,7 +378,7 @@ func (r *run) back(piece cover.Piece, m fit.Panel) back.Back {
 	if !m.Measured {
 		waits = work.Order{Quilted: r.p.Piece("front").Quilted()}.GateName()
 	}
-	r.backCuts(q, path, cloth, b, waits)
+	r.backCuts(piece, q, path, cloth, b, waits)
 	r.backPiece(piece, m, b, cloth, waits)
 	r.out.Back = &BackShown{Kind: string(r.p.Back.Kind), Overlap: r.l(b.Overlap.Total()), Share: 100 * b.Overlap.Total().Float() / finished.Float()}
 	r.explainSum("back.overlap", b.Overlap)
@@ -316,13 +386,17 @@ func (r *run) back(piece cover.Piece, m fit.Panel) back.Back {
 }
 
 // backCuts sizes each back piece, with what quilting needs when it is quilted.
-func (r *run) backCuts(q plan.Piece, path, cloth string, b back.Back, waits string) {
+func (r *run) backCuts(piece cover.Piece, q plan.Piece, path, cloth string, b back.Back, waits string) {
+	shape := ""
+	if piece.Shaped() {
+		shape = "template" // the front itself, laid on them
+	}
 	for _, p := range b.Panels {
 		chain, found := layers.Of(path, q, p.Size, r.p.Habits.Step)
 		r.find(found)
 		r.cut(cutting{piece: "back", id: p.Name, part: p.Name, title: p.Title, cloth: cloth, size: chain.Top.UpTo(r.p.Habits.Step), count: p.Count,
-			about: path + "/face", waits: waits})
-		r.under("back", p.Name, chain, p.Count, path, waits)
+			about: path + "/face", waits: waits, shape: shape})
+		r.under(underneath{piece: "back", name: p.Name, chain: chain, count: p.Count, about: path, waits: waits})
 		if slices.Contains(r.p.Progress.Cut, p.Name) && len(r.out.Remedies) > 0 {
 			r.find(finding.List{{Level: finding.Warn, Code: "back-cut-early", About: "/back",
 				Text:   fmt.Sprintf("%s is ticked as cut, and the measured front wants %s × %s.", p.Title, r.style.Text(p.Size.Width.Total()), r.style.Text(p.Size.Height.Total())),
@@ -336,7 +410,8 @@ func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, wait
 	finished := m.Trimmed.Each(func(s sum.Sum) sum.Sum { return sum.Of(sum.Part, "front as cut", s.Total()-2*r.p.Cover.Seam) })
 	out := Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, Waits: waits != "",
 		Finished: r.size(finished), Trimmed: r.size(m.Trimmed), BeforeQuilting: r.size(m.Trimmed), Lines: []Lines{}, Seams: []Seam{}}
-	r.outlines(&out, cover.Piece{Finished: finished, Edges: piece.Edges}, panel{})
+	piece.Finished, piece.Radii = finished, piece.Radii.AtMost(min(finished.Width.Total(), finished.Height.Total())/2)
+	r.outlines(&out, piece, panel{body: piece})
 	var hems length.Length
 	for _, h := range r.p.Back.Hem {
 		hems += h
@@ -349,27 +424,26 @@ func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, wait
 		{Cut: first.Name, Cloth: cloth, X: int64(-seam), Y: int64(-seam), Width: int64(left), Height: high, Column: 1},
 		{Cut: last.Name, Cloth: cloth, X: int64(whole - right - seam), Y: int64(-seam), Width: int64(right), Height: high, Column: 2},
 	}
+	if n := len(r.p.Back.Hem); n > 0 {
+		fold := r.p.Back.Hem[n-1] // the first fold lies within the last
+		for _, x := range []length.Length{left - seam - fold, whole - right - seam} {
+			r.zones = append(r.zones, fitting.Zone{On: piece.Name, Name: "hem", Box: fitting.Box{X: x, Width: fold, Height: m.Trimmed.Height.Total() - 2*seam}})
+		}
+	}
 	r.explain("back.finished", finished)
 	r.explain("back", m.Trimmed)
 	r.out.Pieces = append(r.out.Pieces, out)
 }
 
-// work adds steps, thread and the joins round the cover.
-func (r *run) work(top panel, m fit.Panel, b back.Back) {
+// work adds steps and thread.
+func (r *run) work(top panel, m fit.Panel, b back.Back, piece cover.Piece) {
 	finished := top.face.Finished
-	o := work.Order{Plan: r.p, Face: top.face, Chain: top.chain, Finished: finished, Quilted: top.piece.Quilted(), Cuts: r.cuts,
+	o := work.Order{Plan: r.p, Front: piece, Face: top.face, Chain: top.chain, Finished: finished, Quilted: top.piece.Quilted(), Cuts: r.cuts,
 		Hems: b.Hems, Overlap: b.Overlap.Total(), Fittings: r.sewnOn}
 	for _, s := range work.Steps(o) {
 		r.out.Steps = append(r.out.Steps, r.step(s))
 	}
-	thread := work.Thread(o)
-	r.out.Lengths = append(r.out.Lengths, Notion{What: "thread", Length: r.l(thread.Total())})
-	r.explainSum("thread", thread)
-	w, h := m.Trimmed.Width.Total(), m.Trimmed.Height.Total()
-	back := b.Panels[0].Size.Height.Total()
-	r.out.Joins = append(r.out.Joins,
-		Join{Title: "round the cover, across", Count: 2, Between: [2]string{"front", "back"}, Lengths: [2]L{r.l(w), r.l(w)}, Off: r.l(0)},
-		Join{Title: "round the cover, up", Count: 2, Between: [2]string{"front", b.Panels[0].Name}, Lengths: [2]L{r.l(h), r.l(back)}, Off: r.l(back - h)})
+	r.notion("thread", work.Thread(o))
 }
 
 func (r *run) step(s work.Step) Step {

@@ -36,6 +36,8 @@ type Reckoning struct {
 	Lengths []Notion   `json:"lengths"`
 	Back    *BackShown `json:"back,omitempty"`
 	Joins   []Join     `json:"joins"`
+	// Net lays the pieces as they join: rows of columns, each a stack from the top.
+	Net [][][]Spot `json:"net"`
 	// Fittings in their places, in the order of the plan.
 	Fittings []Fitting `json:"fittings"`
 	// Counts of things, by name.
@@ -77,6 +79,13 @@ type Piece struct {
 	Seams []Seam `json:"seams"`
 	// Waits reports that the piece is cut only after a measurement.
 	Waits bool `json:"waits"`
+}
+
+// Spot is a piece where it stands in the net.
+type Spot struct {
+	Piece string `json:"piece"`
+	// Quarters are the quarter turns, clockwise, that bring it to its neighbour.
+	Quarters int `json:"quarters"`
 }
 
 // Seam is one seam of a piece as it is drawn.
@@ -175,6 +184,8 @@ type Fitting struct {
 	On    string `json:"on"`
 	// Boxes it takes up, in the frame of its piece.
 	Boxes []Box `json:"boxes"`
+	// Lines of stitching across it, in the same frame.
+	Lines []Line `json:"lines"`
 	// Check names its distances from all four edges.
 	Check  string `json:"check"`
 	Fixing string `json:"fixing"`
@@ -186,6 +197,14 @@ type Box struct {
 	Y      int64 `json:"y"`
 	Width  int64 `json:"width"`
 	Height int64 `json:"height"`
+}
+
+// Line is a line of stitching from one point to another, in nanometres.
+type Line struct {
+	X1 int64 `json:"x1"`
+	Y1 int64 `json:"y1"`
+	X2 int64 `json:"x2"`
+	Y2 int64 `json:"y2"`
 }
 
 // ClothNeed is one cloth with its lay.

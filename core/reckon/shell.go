@@ -10,7 +10,6 @@ import (
 	"umschlag/core/front"
 	"umschlag/core/length"
 	"umschlag/core/outline"
-	"umschlag/core/plan"
 	"umschlag/core/sum"
 	"umschlag/core/work"
 )
@@ -32,8 +31,7 @@ func (r *run) shell(c cover.Cover) {
 		}
 	}
 	r.fittings(c)
-	r.seams(c)
-	r.joins(c)
+	r.joined(c)
 	r.cloths()
 	if r.stopped() {
 		return
@@ -50,21 +48,9 @@ func (r *run) shell(c cover.Cover) {
 
 // shellPiece reckons one piece and puts it and its cuts into the reckoning.
 func (r *run) shellPiece(piece cover.Piece) panel {
-	q := r.p.Piece(piece.Config)
-	if face := r.faceOf(q); face.Kind != plan.PlainFace && !(piece.Even() && piece.Radii.Square()) {
-		at := r.keeper(piece.Config, func(q plan.Piece) bool { return q.Face != nil })
-		r.find(finding.List{{Level: finding.Stop, Code: "face-edge", About: finding.Path("pieces", at, "face", "kind"),
-			Text:   fmt.Sprintf("The %s has an edge without a seam or a rounded corner; a %s face is not reckoned for it here.", piece.Name, face.Kind),
-			Remedy: "Give it a plain face."}})
-		return panel{}
-	}
 	p := r.front(piece)
 	if r.stopped() {
 		return panel{}
-	}
-	shape := ""
-	if !piece.Radii.Square() {
-		shape = "template"
 	}
 	out := Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, Finished: r.size(p.face.Finished), Trimmed: r.size(p.chain.Trimmed),
 		BeforeQuilting: r.size(p.chain.Top), TakeUp: percent(p.chain.TakeUp), Lines: linesOf(p.piece), Seams: []Seam{}}
@@ -74,20 +60,34 @@ func (r *run) shellPiece(piece cover.Piece) panel {
 	r.outlines(&out, piece, p)
 	ids := make([]string, len(p.face.Parts))
 	for i, part := range p.face.Parts {
-		title := part.Title
-		if part.Role == front.Panel {
-			title = piece.Title
+		panel := part.Role == front.Panel
+		c := cutting{piece: piece.Name, part: part.Name, title: part.Title, cloth: part.Cloth, size: part.Size, count: part.Count * piece.Count,
+			mayTurn: !panel || piece.Strip, about: p.path + "/face", shape: shapeOf(piece, part)}
+		if panel {
+			c.title, c.had = piece.Title, piece.Had
 		}
-		ids[i] = r.cut(cutting{piece: piece.Name, part: part.Name, title: title, cloth: part.Cloth, size: part.Size, count: part.Count * piece.Count,
-			mayTurn: part.Role != front.Panel || piece.Turns, about: p.path + "/face", shape: shape})
+		ids[i], p.strips = r.strips(panel && piece.Strip, r.p.Cover.Seam, c)
 	}
-	for _, cell := range p.face.Cells {
-		out.Cells = append(out.Cells, Cell{Cut: ids[cell.Part], Cloth: p.face.Parts[cell.Part].Cloth, X: int64(cell.X), Y: int64(cell.Y),
-			Width: int64(cell.Width), Height: int64(cell.Height), Row: cell.Row, Column: cell.Column})
-	}
-	r.under(piece.Name, piece.Name, p.chain, piece.Count, p.path, "")
+	out.Cells = cells(p.face, ids)
+	r.under(underneath{piece: piece.Name, name: piece.Name, chain: p.chain, count: piece.Count, about: p.path, strip: piece.Strip})
 	r.out.Pieces = append(r.out.Pieces, out)
 	return p
+}
+
+// joined lays the pieces out as they join, draws the seams on them and holds both
+// sides of each against each other.
+func (r *run) joined(c cover.Cover) {
+	r.seams(c)
+	r.joins(c)
+	for _, row := range c.Net {
+		columns := make([][]Spot, len(row))
+		for i, column := range row {
+			for _, s := range column {
+				columns[i] = append(columns[i], Spot{Piece: s.Piece, Quarters: s.Quarters})
+			}
+		}
+		r.out.Net = append(r.out.Net, columns)
+	}
 }
 
 // seams draws every join on its pieces.
@@ -102,16 +102,20 @@ func (r *run) seams(c cover.Cover) {
 				continue // two alike pieces are drawn once
 			}
 			other := pieces[j.Between[1-side]].Seam(j.Runs[1-side][0])
-			for _, run := range j.Runs[side] {
-				r.seam(name, i+1, pieces[name].Seam(run), other)
+			for k, run := range j.Runs[side] {
+				start := j.Start(k)
+				if side == 1 {
+					start = -j.Start(0)
+				}
+				r.seam(name, i+1, pieces[name].Seam(run), other, start)
 			}
 		}
 	}
 }
 
-func (r *run) seam(piece string, join int, s, other cover.Seam) {
+func (r *run) seam(piece string, join int, s, other cover.Seam, start length.Length) {
 	out := Seam{Join: join, Path: vertices(outline.Outline(s.Path)), Marks: marks(s.Marks), Clips: []Mark{}}
-	for _, stretch := range cover.Clips(s.Path, other.Path) {
+	for _, stretch := range cover.Clips(s.Path, other.Path, start) {
 		for _, at := range stretch {
 			x, y, direction := s.Path.At(at)
 			out.Clips = append(out.Clips, marks([]cover.Mark{{X: x, Y: y, Direction: direction}})...)
@@ -151,7 +155,7 @@ func (r *run) joins(c cover.Cover) {
 func (r *run) shellWork(c cover.Cover, panels []panel) {
 	o := work.ShellOrder{Plan: r.p, Cover: c, Cuts: r.cuts, Fittings: r.sewnOn}
 	for i, p := range panels {
-		panel := work.ShellPanel{Name: c.Pieces[i].Name, Title: c.Pieces[i].Title, Chain: p.chain, Face: p.face, Radii: c.Pieces[i].Radii}
+		panel := work.ShellPanel{Piece: c.Pieces[i], Chain: p.chain, Face: p.face, Strips: p.strips, Surplus: surplus(c.Pieces[i], p.body)}
 		if p.piece.Quilted() {
 			panel.Quilting = p.piece.Quilting
 		}
@@ -160,14 +164,15 @@ func (r *run) shellWork(c cover.Cover, panels []panel) {
 	for _, s := range work.ShellSteps(o) {
 		r.out.Steps = append(r.out.Steps, r.step(s))
 	}
-	notion := func(what string, s sum.Sum) {
-		r.out.Lengths = append(r.out.Lengths, Notion{What: what, Length: r.l(s.Total())})
-		r.explainSum(what, s)
-	}
 	if open := openEdge(c); len(open) > 0 && r.p.Cover.Bottom.Finish != "hem" && r.p.Cover.Bottom.Finish != "raw" {
-		notion("binding", open.Plus(sum.Overlap, "overlap where it meets", bindingOverlap))
+		r.notion("binding", open.Plus(sum.Overlap, "overlap where it meets", bindingOverlap))
 	}
-	notion("thread", work.ShellThread(o))
+	r.notion("thread", work.ShellThread(o))
+}
+
+// surplus is what the face of a piece has beyond an open edge, to be trimmed off.
+func surplus(piece, body cover.Piece) length.Length {
+	return max(body.Edges.Bottom.Width-piece.Edges.Bottom.Width, body.Edges.Top.Width-piece.Edges.Top.Width)
 }
 
 // openEdge is the edge of a hood that is joined to nothing: the bottoms of all

@@ -2,6 +2,7 @@ package reckon_test
 
 import (
 	"fmt"
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -11,6 +12,14 @@ import (
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
 )
+
+func codes(r reckon.Reckoning) []string {
+	var out []string
+	for _, f := range r.Findings {
+		out = append(out, f.Code)
+	}
+	return out
+}
 
 // shells are covers of each kind, over things of ordinary sizes.
 func shells() map[plan.CoverKind]plan.Plan {
@@ -113,13 +122,137 @@ func TestFittingsAreCutAndSewnOn(t *testing.T) {
 	assert.Empty(t, stopped.Cuts)
 }
 
-func TestAFaceThatDoesNotFitItsEdgesIsFound(t *testing.T) {
+// pieced is a hood of patches over a box whose ends finish 12 × 6.
+func pieced() plan.Plan {
 	p := shells()["wrap-hood"]
-	p.Pieces["*"] = plan.Piece{Face: &plan.Face{Kind: plan.GridFace, Columns: 2, Rows: 2, Patch: plan.Patch{Fit: true}, Cloths: []string{"A"}}}
+	p.Object.Length, p.Object.Depth, p.Object.Height = 18*in, 12*in, 6*in
+	p.Pieces["end"] = plan.Piece{Face: &plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 2, Patch: plan.Patch{Width: 3 * in}, Cloths: []string{"A"}}}
+	return p
+}
+
+func TestPatchesAtABoundEdgeAreCutAlikeAndTrimmed(t *testing.T) {
+	r := reckon.Reckon(pieced(), nil)
+	require.Empty(t, r.Findings)
+	patch, end := cut(t, r, "end.patch.A"), piece(t, r, "end")
+	assert.Equal(t, []string{"4″", "4″"}, []string{patch.Width.Text, patch.Height.Text}, "3 and two seams of ½, at the open edge too")
+	assert.Equal(t, 16, patch.Count, "two ends of eight")
+	assert.Equal(t, []string{"6½″", "7″"}, []string{end.Trimmed.Height.Text, end.BeforeQuilting.Height.Text})
+	i := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "open.end" })
+	require.Positive(t, i)
+	assert.Contains(t, r.Steps[i].Text, "trim ½″ off")
+	assert.Less(t, i, slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "join.1" }))
+}
+
+func TestAHemDeeperThanTheSeamsOfThePatchesIsFound(t *testing.T) {
+	p := pieced()
+	p.Cover.Bottom = plan.Bottom{Finish: "hem", Width: in}
 	r := reckon.Reckon(p, nil)
 	require.Len(t, r.Findings, 1)
 	assert.Equal(t, "face-edge", r.Findings[0].Code)
-	assert.Equal(t, "/pieces/*/face/kind", r.Findings[0].About)
+	assert.Equal(t, "/pieces/end/face/kind", r.Findings[0].About)
+	p.Cover.Bottom.Width = in / 2
+	assert.Empty(t, reckon.Reckon(p, nil).Findings, "half an inch is there")
+}
+
+func TestABandLongerThanItsClothIsJoined(t *testing.T) {
+	p := shells()["boxed-cushion"]
+	p.Cloths["A"] = plan.Cloth{Name: "a", Width: ptr(42 * in), Print: "one-way"}
+	p.Object.Width = 30 * in
+	p.Pieces["band"] = plan.Piece{Layers: &plan.Layers{Batting: &plan.Batting{Count: 1}}}
+	r := reckon.Reckon(p, nil)
+	assert.Equal(t, []string{"strip-joined", "strip-butted", "cloth-undescribed"}, codes(r))
+	band := cut(t, r, "band.panel")
+	whole := piece(t, r, "band").BeforeQuilting.Width.NM
+	assert.Equal(t, 3, band.Count)
+	assert.LessOrEqual(t, band.Width.NM, int64(40*in))
+	assert.GreaterOrEqual(t, 3*band.Width.NM-2*int64(in), whole, "three, less a seam of ½ from both sides of two joins")
+	assert.Equal(t, band.Width.NM, total(r.Sums["band.panel.width"]))
+	assert.Equal(t, 2, cut(t, r, "band.batting").Count, "batting of 60 is butted from two")
+	i := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "strips.band" })
+	require.Positive(t, i)
+	assert.Contains(t, r.Steps[i].Text, "3 strips end to end")
+}
+
+func TestABandThatIsCutTakesNoCloth(t *testing.T) {
+	p := shells()["band-hood"]
+	cloth := reckon.Reckon(p, nil).Cloths[0].Lay
+	p.Cover.BandLength = ptr(89 * in / 4)
+	r := reckon.Reckon(p, nil)
+	require.Empty(t, r.Findings[1:], "%v", r.Findings)
+	assert.True(t, cut(t, r, "band.panel").Done)
+	assert.Len(t, r.Cloths[0].Lay.Placed, len(cloth.Placed)-1)
+}
+
+func TestEveryPieceStandsInTheNetAsOftenAsItIsCut(t *testing.T) {
+	for kind, p := range shells() {
+		for _, change := range []func(*plan.Plan){
+			func(*plan.Plan) {}, func(p *plan.Plan) { p.Cover.SplitTop = true }, func(p *plan.Plan) { p.Back = plan.Back{Kind: plan.Zip, Gap: 30 * in} },
+			func(p *plan.Plan) { p.Cover.Flaps.Style = "turned-in" }, func(p *plan.Plan) { p.Cover.Flaps.Depth.Back = 2 * in },
+		} {
+			p := p
+			change(&p)
+			r := reckon.Reckon(p, nil)
+			stands := map[string]int{}
+			for _, row := range r.Net {
+				for _, column := range row {
+					for _, spot := range column {
+						stands[spot.Piece]++
+					}
+				}
+			}
+			for _, piece := range r.Pieces {
+				assert.Equal(t, piece.Count, stands[piece.Name], "%s of a %s", piece.Name, kind)
+			}
+			assert.Len(t, stands, len(r.Pieces), kind)
+		}
+	}
+}
+
+func TestWhatIsBoughtForFittingsIsListed(t *testing.T) {
+	p := shells()["pad"]
+	p.Fittings = []plan.Fitting{
+		{Kind: "belt", On: "top", Length: 18 * in, Short: 6 * in, Width: in, At: plan.At{Left: ptr(2 * in)}},
+		{Kind: "button", On: "under", Width: in, Count: 3, At: plan.At{Left: ptr(2 * in)}},
+	}
+	r := reckon.Reckon(p, nil)
+	require.Empty(t, r.Findings)
+	lengths := map[string]string{}
+	for _, n := range r.Lengths {
+		lengths[n.What] = n.Length.Text
+	}
+	assert.Equal(t, "3″", lengths["hook tape, belt 1"])
+	assert.Equal(t, "6″", lengths["loop tape, belt 1"])
+	assert.Equal(t, 3, r.Counts["buttons"])
+}
+
+func TestAFittingKeepsOffTheHemsOfAnEnvelope(t *testing.T) {
+	p := worked()
+	p.Fittings = []plan.Fitting{{Kind: "label", On: "back", Width: 2 * in, Height: in, At: plan.At{Middle: true}}}
+	assert.NotContains(t, codes(reckon.Reckon(p, nil)), "fitting-hem", "the overlap is wider than the label")
+	p.Fittings[0].At = plan.At{Left: ptr(6 * in)}
+	assert.Contains(t, codes(reckon.Reckon(p, nil)), "fitting-hem")
+}
+
+func TestASlitThroughAPadIsSewnAfterItsSeam(t *testing.T) {
+	p := shells()["pad"]
+	p.Fittings = []plan.Fitting{{Kind: "slit", On: "top", Length: 3 * in, At: plan.At{Edge: "bottom"}}}
+	r := reckon.Reckon(p, nil)
+	at := func(id string) int { return slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == id }) }
+	assert.Less(t, at("join.1"), at("fitting.1"))
+	assert.Less(t, at("fitting.1"), at("turn"))
+}
+
+func TestAMoveIsAnsweredInThePlansOwnTerms(t *testing.T) {
+	p := shells()["pad"]
+	p.Fittings = []plan.Fitting{{Kind: "pocket", On: "top", Width: 5 * in, Height: 4 * in, At: plan.At{Right: ptr(in)}}}
+	at, ok := reckon.Move(p, 0, 3*in+in/50, 4*in)
+	require.True(t, ok)
+	assert.Equal(t, plan.At{Right: ptr(8 * in), Middle: true}, at, "16 − 5 − 3 from the right, still in the middle up")
+	_, ok = reckon.Move(p, 1, 0, 0)
+	assert.False(t, ok)
+	p.Object.Width = 0
+	_, ok = reckon.Move(p, 0, 0, 0)
+	assert.False(t, ok)
 }
 
 func TestTurnedInFlapsAndASplitTopHaveNothingWrongWithTheirSeams(t *testing.T) {

@@ -9,21 +9,24 @@ import (
 	"umschlag/core/front"
 	"umschlag/core/layers"
 	"umschlag/core/length"
-	"umschlag/core/outline"
 	"umschlag/core/plan"
 	"umschlag/core/sum"
 )
 
 // ShellPanel is one piece of a shell as the work sees it.
 type ShellPanel struct {
-	Name, Title string
-	Chain       layers.Chain
-	Face        front.Face
+	Piece cover.Piece
+	Chain layers.Chain
+	Face  front.Face
 	// Quilting is nil without.
 	Quilting *plan.Quilting
-	// Radii of its corners on the seam line.
-	Radii outline.Radii
+	// Strips is how many a long strip is joined from.
+	Strips int
+	// Surplus is what a face of patches has beyond an open edge.
+	Surplus length.Length
 }
+
+func (p ShellPanel) name() string { return strings.ToLower(p.Piece.Title) }
 
 // ShellOrder is what the steps of a shell are made from.
 type ShellOrder struct {
@@ -42,8 +45,7 @@ const hoodCaution = "Try it on a cold appliance only, with the plug out. Do not 
 type construction struct {
 	measure func(*builder)
 	finish  func(*builder)
-	// gap is what the last seam leaves open to turn the cover through: said before
-	// it is sewn.
+	// gap says where the seam that leaves one begins; the gap itself is the join's.
 	gap string
 }
 
@@ -52,11 +54,11 @@ var constructions = map[plan.CoverKind]construction{
 	"band-hood":  {measure: (*builder).measureBox, finish: (*builder).openEdge},
 	"skirt-hood": {measure: (*builder).measureBox, finish: (*builder).openEdge},
 	"boxed-cushion": {measure: (*builder).measurePad, finish: (*builder).fillBox,
-		gap: "Leave one long side of the last of them open, to turn the cover and to put the pad in."},
+		gap: "at the back of the last of them, to turn the cover and to put the pad in"},
 	"pad": {measure: (*builder).measureFlat, finish: (*builder).turnPad,
-		gap: "Begin some 4 in from a corner of a straight side and leave a gap of 4 to 6 in there, to turn the pad through."},
+		gap: "away from a corner, to turn the pad through"},
 	"jacket": {measure: (*builder).measureBook, finish: (*builder).turnJacket,
-		gap: "Leave a gap of about 4 in at the lower edge, to turn the jacket through."},
+		gap: "in the middle of the lower edge, to turn the jacket through"},
 }
 
 // ShellSteps is the work of a cover that is joined from its pieces: each panel
@@ -71,14 +73,13 @@ func ShellSteps(o ShellOrder) []Step {
 	b.cutShell()
 	for _, p := range o.Panels {
 		b.panel(p)
-		b.fittings(p.Name)
+		b.fittings(p.Piece.Name, false)
 	}
 	for i, j := range o.Cover.Joins {
-		gap := ""
-		if i == len(o.Cover.Joins)-1 {
-			gap = c.gap
-		}
-		b.join(i+1, j, gap)
+		b.join(i+1, j, c.gap)
+	}
+	for _, p := range o.Panels {
+		b.fittings(p.Piece.Name, true)
 	}
 	c.finish(b)
 	return b.steps
@@ -108,21 +109,64 @@ func (b *builder) measureBook() {
 }
 
 func (b *builder) fillBox() {
+	if b.Plan.Back.Kind == plan.Zip {
+		b.add(Step{ID: "turn", Stage: Closing, Title: "Turn it and put the pad in",
+			Text: "Open the zip all the way, turn the cover through it, push the corners out with something blunt, and put the pad in."})
+		b.lastly()
+		return
+	}
 	b.add(Step{ID: "turn", Stage: Closing, Title: "Turn it and put the pad in",
-		Text: "Turn it through the open side, push the corners out with something blunt, put the pad in and slip-stitch the side shut."})
+		Text: "Turn it through the gap, push the corners out with something blunt, put the pad in and slip-stitch the gap shut."})
+	b.lastly()
 }
 
 func (b *builder) turnPad() {
-	b.add(Step{ID: "clip", Stage: Closing, Title: "Clip the corners", Text: clipText[b.Plan.Habits.Clip], Caution: "Never cut into the stitching."})
+	b.clip()
 	b.add(Step{ID: "turn", Stage: Closing, Title: "Turn the pad", Press: "Press the edges.", Caution: ironCaution,
 		Text: "Turn it through the gap, push the corners out with something blunt, and slip-stitch the gap."})
+	b.lastly()
 }
 
 func (b *builder) turnJacket() {
-	b.add(Step{ID: "clip", Stage: Closing, Title: "Clip the corners", Text: clipText[b.Plan.Habits.Clip], Caution: "Never cut into the stitching."})
+	b.clip()
 	b.add(Step{ID: "turn", Stage: Closing, Title: "Turn the jacket", Press: "Press the edges.", Caution: ironCaution,
-		Text: fmt.Sprintf("Through the gap left at the lower edge. Top-stitch all round at half the seam, %s, so that the gap is caught.", b.text(b.Plan.Cover.Seam/2))})
+		Text: turnText[b.Plan.Cover.Flaps.Style] + fmt.Sprintf(" Top-stitch all round at half the seam, %s.", b.text(b.Plan.Cover.Seam/2))})
 	b.add(Step{ID: "try", Stage: Closing, Title: "Try it on", Text: "Open the book wide, slide both boards into the flaps, and close it.", Check: "The book closes without pulling and opens flat."})
+	b.lastly()
+}
+
+// turnText says how a jacket comes right side out.
+var turnText = map[plan.FlapStyle]string{
+	plan.Folded:   "Through the gap; the top-stitching catches it.",
+	plan.Flipped:  "Through the gap, then flip each flap round its end to the inside; the top-stitching catches the gap.",
+	plan.TurnedIn: "Through one of its open ends, then turn the flaps out to the inside.",
+}
+
+// sellingCaution stands at the end when more than one is made.
+const sellingCaution = "If you sell them: labels, fibre content and rules for children's products differ from country to country. Check them first."
+
+// smallest is the size under which something filled can be swallowed or lost in a
+// cot. Common practice.
+const smallest = 6 * length.Inch
+
+// lastly is the look at a finished cover whose use or sale can hurt someone.
+func (b *builder) lastly() {
+	o := b.Plan.Object
+	var cautions []string
+	if o.Kind == plan.Flat {
+		cautions = append(cautions, "A pad is no restraint and holds nobody in a seat.")
+	}
+	if size := max(o.Width, o.Height); (o.Kind == plan.Flat || o.Kind == plan.Form) && size <= smallest {
+		cautions = append(cautions, "Something this small, and what fills it, is not for small children, and nothing loose belongs in a cot.")
+	}
+	if b.Plan.Copies > 1 {
+		cautions = append(cautions, sellingCaution)
+	}
+	if len(cautions) == 0 {
+		return
+	}
+	b.add(Step{ID: "inspect", Stage: Closing, Title: "Look it over", Text: "Every seam from both sides, every corner, every fitting: pull gently.", Caution: strings.Join(cautions, " "),
+		Check: "No seam opens, nothing is caught, no pin is left in it."})
 }
 
 func (b *builder) measureBox() {
@@ -165,8 +209,9 @@ func (b *builder) cutShell() {
 
 // panel quilts, trims and shapes one piece while it is flat.
 func (b *builder) panel(p ShellPanel) {
-	name := strings.ToLower(p.Title)
-	b.Face, b.prefix = p.Face, p.Name+"."
+	name, id := p.name(), p.Piece.Name
+	b.strips(p)
+	b.Face, b.prefix = p.Face, id+"."
 	b.piece()
 	b.bordered()
 	b.prefix = ""
@@ -175,37 +220,54 @@ func (b *builder) panel(p ShellPanel) {
 		if p.Quilting == nil {
 			text += " Sew round the edge ⅛ in first, then trim what lies under it even with the top."
 		}
-		b.add(Step{ID: "layers." + p.Name, Stage: Quilting, Title: "Layer the " + name, Caution: sprayCaution, Text: text})
+		b.add(Step{ID: "layers." + id, Stage: Quilting, Title: "Layer the " + name, Caution: sprayCaution, Text: text})
 	}
 	if p.Quilting != nil {
-		b.add(Step{ID: "quilt." + p.Name, Stage: Quilting, Title: "Quilt the " + name, Text: linesText(b.style, p.Quilting),
+		b.add(Step{ID: "quilt." + id, Stage: Quilting, Title: "Quilt the " + name, Text: linesText(b.style, p.Quilting),
 			Machine: "Walking foot, straight stitch 3 mm, needle 90/14", Caution: needleCaution, Check: "No pleats on the lining side."})
-		b.add(Step{ID: "trim." + p.Name, Stage: Quilting, Title: "Trim the " + name, Caution: rotaryCaution,
+		b.add(Step{ID: "trim." + id, Stage: Quilting, Title: "Trim the " + name, Caution: rotaryCaution,
 			Text:  fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges.", b.size(p.Chain.Trimmed)),
 			Check: "Both diagonals are equal."})
 	}
-	if r := b.radiusOf(p); r > 0 {
+	if p.Surplus > 0 {
+		b.add(Step{ID: "open." + id, Stage: Quilting, Title: "Trim the open edge of the " + name, Caution: rotaryCaution,
+			Text: fmt.Sprintf("Its patches were cut with a seam there and the edge takes less: trim %s off.", b.text(p.Surplus))})
+	}
+	b.shape(p.Piece, p.name(), id)
+}
+
+// strips joins a long strip from shorter ones.
+func (b *builder) strips(p ShellPanel) {
+	if p.Strips < 2 {
+		return
+	}
+	b.add(Step{ID: "strips." + p.Piece.Name, Stage: Piecing, Title: "Join the strips of the " + p.name(), Machine: b.seamText(), Press: "Press the seams open.", Caution: b.pins(),
+		Text:  fmt.Sprintf("%d strips end to end, right sides together.", p.Strips),
+		Check: fmt.Sprintf("The whole is %s long, raw edge to raw edge; trim what is beyond.", b.text(p.Chain.Top.Width.Total()))})
+}
+
+// shape cuts the corners of a panel, or the whole of it, to its outline.
+func (b *builder) shape(p cover.Piece, name, id string) {
+	step := Step{ID: "round." + id, Stage: Quilting, Check: "Fold the piece down its middle and across: the edges match."}
+	r := b.Plan.Cover.Seam + p.Radii.TopLeft
+	switch {
+	case p.Taper > 0:
+		step.Title = "Taper the corners of the " + name
+		step.Text = fmt.Sprintf("On the seam line, mark each corner %s in from both sides, and each side a quarter of its length from the corner. Draw from mark to mark, add the seam and cut along the outer line.", b.text(p.Taper))
+	case p.Radii.Square():
+		return
+	case b.Plan.Object.Shape == plan.RoundShape:
+		step.Title = "Cut the " + name + " round"
+		step.Text = fmt.Sprintf("Fold it in four, pin it, and draw the edge with a tape held at the folded corner: %s all the way. Cut all layers along the line.", b.text(r))
+	default:
 		which := "all four corners"
 		if p.Radii.BottomLeft == 0 {
 			which = "the two top corners only"
 		}
-		b.add(Step{ID: "round." + p.Name, Stage: Quilting, Title: "Round " + which + " of the " + name,
-			Text:  fmt.Sprintf("Draw round a plate of %s pushed into the corner until it touches both edges, and cut along the line.", b.text(2*r)),
-			Check: "Fold the piece down its middle: both corners match."})
+		step.Title = "Round " + which + " of the " + name
+		step.Text = fmt.Sprintf("Draw round a plate of %s pushed into the corner until it touches both edges, and cut along the line.", b.text(2*r))
 	}
-}
-
-// radiusOf is the cut radius of the corners of a panel, 0 when they are square.
-func (b *builder) radiusOf(p ShellPanel) length.Length {
-	c := b.Plan.Cover.Corners
-	switch {
-	case p.Radii.Square():
-		return 0
-	case c.Plate != 0:
-		return c.Plate / 2
-	default:
-		return c.Radius
-	}
+	b.add(step)
 }
 
 func (b *builder) join(n int, j cover.Join, gap string) {
@@ -224,13 +286,26 @@ func (b *builder) join(n int, j cover.Join, gap string) {
 	if slices.ContainsFunc(j.Lengths[0].Then(j.Lengths[1]), func(t sum.Term) bool { return t.Kind == sum.Corner }) {
 		step.Text += " Clip the straight edge every ¼ in where it goes round the corner, not into the stitching line."
 	}
-	if gap != "" {
-		step.Text += " " + gap
+	if j.Gap > 0 {
+		step.Text += fmt.Sprintf(" Leave a gap of %s %s.", b.text(j.Gap), gap)
 	}
 	b.add(step)
 	if finish := insideText[b.Plan.Edges.Inside]; finish != "" {
 		b.add(Step{ID: fmt.Sprintf("finish.%d", n), Stage: Closing, Title: "Finish that seam", Text: finish})
 	}
+}
+
+// clip thins the allowance where it would bunch when turned.
+func (b *builder) clip() {
+	b.add(Step{ID: "clip", Stage: Closing, Title: "Clip the corners", Text: b.clipText(), Caution: "Never cut into the stitching."})
+}
+
+// clipText says how, by the school for square corners.
+func (b *builder) clipText() string {
+	if b.Plan.Object.Shape == plan.RoundShape || b.Plan.Cover.Corners.Kind == plan.RoundCorners {
+		return "Notch the allowance along the curves every half inch, so that it lies flat when turned."
+	}
+	return clipText[b.Plan.Habits.Clip]
 }
 
 func (b *builder) openEdge() {
@@ -244,6 +319,7 @@ func (b *builder) openEdge() {
 	}
 	b.add(Step{ID: "bottom", Stage: Closing, Title: "Finish the bottom edge", Text: text, Caution: ironCaution})
 	b.add(Step{ID: "try", Stage: Closing, Title: "Turn it, press it and try it on", Text: "It drops over without pulling, and lifts off with one hand.", Caution: hoodCaution})
+	b.lastly()
 }
 
 // ShellThread is the sewing thread of a shell, top and bobbin together.
@@ -261,7 +337,7 @@ func ShellThread(o ShellOrder) sum.Sum {
 	}
 	for i, p := range o.Panels {
 		piece := o.Cover.Pieces[i]
-		add("quilting, "+strings.ToLower(p.Title), quilted(o.Plan.Piece(piece.Config), p.Face.Sewn.Width.Total(), p.Face.Sewn.Height.Total()).Times(piece.Count), lockstitch)
+		add("quilting, "+p.name(), quilted(o.Plan.Piece(piece.Config), p.Face.Sewn.Width.Total(), p.Face.Sewn.Height.Total()).Times(piece.Count), lockstitch)
 	}
 	return s
 }

@@ -23,11 +23,11 @@ func shell(t *testing.T, kind plan.CoverKind, o plan.Object) work.ShellOrder {
 	p.Object, p.Cover.Kind = o, kind
 	p.Cover.Ease = plan.Axes{Wrap: in}
 	p.Cover.Flaps.Depth = plan.Pair{Front: 2 * in, Back: 2 * in}
-	c, found := cover.Pieces(p)
+	c, found := cover.Pieces(p.Settle())
 	require.False(t, found.Stopped(), "%v", found)
 	order := work.ShellOrder{Plan: p, Cover: c}
 	for _, piece := range c.Pieces {
-		order.Panels = append(order.Panels, work.ShellPanel{Name: piece.Name, Title: piece.Title, Chain: layers.Chain{Trimmed: piece.Finished}, Face: front.Face{Sewn: piece.Finished}})
+		order.Panels = append(order.Panels, work.ShellPanel{Piece: piece, Chain: layers.Chain{Trimmed: piece.Finished}, Face: front.Face{Sewn: piece.Finished}})
 		order.Cuts = append(order.Cuts, work.Cut{ID: piece.Name, Piece: piece.Name})
 	}
 	return order
@@ -81,16 +81,15 @@ func TestHoodsAreTriedOnColdAndUnplugged(t *testing.T) {
 
 func TestLayeredRoundedAndPiecedPanelsHaveTheirOwnSteps(t *testing.T) {
 	order := shell(t, "pad", things["pad"])
-	order.Plan.Cover.Corners = plan.Corners{Kind: "round", Plate: 4 * in}
 	top := &order.Panels[0]
-	top.Radii, top.Chain.Lining = outline.Radii{TopLeft: in, TopRight: in, BottomRight: in, BottomLeft: in}, "L"
+	top.Piece.Radii, top.Chain.Lining = outline.Radii{TopLeft: in, TopRight: in, BottomRight: in, BottomLeft: in}, "L"
 	top.Quilting = &plan.Quilting{Lines: []plan.LineFamily{{Pitch: in, Angle: 45}}}
 	top.Face = front.Face{Columns: 2, Rows: 2, Sewn: top.Face.Sewn, Parts: []front.Part{{Name: "patch.A", Role: front.Patch, Size: top.Face.Sewn}}}
 	steps := work.ShellSteps(order)
 	for _, id := range []string{"top.layout", "top.row.1", "top.row.2", "top.rows", "layers.top", "quilt.top", "trim.top", "round.top"} {
 		find(t, steps, id)
 	}
-	assert.Contains(t, find(t, steps, "round.top").Text, "a plate of 4″")
+	assert.Contains(t, find(t, steps, "round.top").Text, "a plate of 2½″", "a radius of 1 and a seam of ¼, twice")
 }
 
 func TestShellThreadIsItsSeams(t *testing.T) {
@@ -117,7 +116,7 @@ func lastJoin(t *testing.T, steps []work.Step) (join int, text string) {
 
 // What is said after the seam is sewn comes too late.
 func TestTheGapIsSaidBeforeTheSeamIsSewn(t *testing.T) {
-	for kind, says := range map[plan.CoverKind]string{"pad": "leave a gap of 4 to 6 in", "jacket": "Leave a gap of about 4 in", "boxed-cushion": "Leave one long side"} {
+	for kind, says := range map[plan.CoverKind]string{"pad": "Leave a gap of 5″ away from a corner", "jacket": "Leave a gap of 5″ in the middle", "boxed-cushion": "Leave a gap of 40″ at the back"} {
 		steps := work.ShellSteps(shell(t, kind, things[kind]))
 		at, text := lastJoin(t, steps)
 		assert.Contains(t, text, says, kind)
@@ -132,13 +131,12 @@ func TestTheGapIsSaidBeforeTheSeamIsSewn(t *testing.T) {
 
 func TestOnlyTheTopCornersOfAHoodAreRounded(t *testing.T) {
 	order := shell(t, "band-hood", things["band-hood"])
-	order.Plan.Cover.Corners = plan.Corners{Kind: "round", Radius: 2 * in}
-	order.Panels[0].Radii = outline.Radii{TopLeft: in, TopRight: in}
-	order.Panels[1].Radii = outline.Radii{TopLeft: in, TopRight: in, BottomRight: in, BottomLeft: in}
+	order.Panels[0].Piece.Radii = outline.Radii{TopLeft: in, TopRight: in}
+	order.Panels[1].Piece.Radii = outline.Radii{TopLeft: in, TopRight: in, BottomRight: in, BottomLeft: in}
 	steps := work.ShellSteps(order)
 	assert.Equal(t, "Round the two top corners only of the face", find(t, steps, "round.face").Title)
 	assert.Equal(t, "Round all four corners of the band", find(t, steps, "round.band").Title)
-	assert.Contains(t, find(t, steps, "round.face").Text, "a plate of 4″")
+	assert.Contains(t, find(t, steps, "round.face").Text, "a plate of 2½″")
 }
 
 func TestAStackSaysWhatLiesInItAndHowItIsTrimmed(t *testing.T) {

@@ -7,6 +7,7 @@ import (
 	"fmt"
 	"strings"
 
+	"umschlag/core/cover"
 	"umschlag/core/front"
 	"umschlag/core/layers"
 	"umschlag/core/length"
@@ -68,7 +69,11 @@ type Cut struct {
 }
 
 // Fitting is what the work needs to know of a fitting.
-type Fitting struct{ ID, Title, On, Check, Fixing string }
+type Fitting struct {
+	ID, Title, On, Check, Fixing string
+	// Late is sewn when the pieces are joined.
+	Late bool
+}
 
 // Order is what the steps are made from.
 type Order struct {
@@ -81,6 +86,8 @@ type Order struct {
 	Cuts     []Cut
 	Hems     int
 	Overlap  length.Length
+	// Front is the front as it finishes.
+	Front cover.Piece
 }
 
 // GateName is what is measured before the back is cut.
@@ -109,10 +116,11 @@ func Steps(o Order) []Step {
 	if o.Quilted || o.Chain.Batting != nil || o.Chain.Lining != "" {
 		b.layered()
 	}
-	b.fittings("front")
+	b.shape(o.Front, "front", "front")
+	b.fittings("front", false)
 	b.gate()
 	b.back()
-	b.fittings("back")
+	b.fittings("back", false)
 	b.close()
 	return b.steps
 }
@@ -297,10 +305,10 @@ func (b *builder) gate() {
 // strapCaution stands where straps, handles and loops are sewn on.
 const strapCaution = "A padded strap is no restraint and replaces no harness. Keep straps and loops short where small children are, and follow local rules for cords and small parts."
 
-// fittings are sewn on while the panel is flat.
-func (b *builder) fittings(piece string) {
+// fittings are sewn on while the panel is flat, or late, when pieces are joined.
+func (b *builder) fittings(piece string, late bool) {
 	for _, f := range b.Fittings {
-		if f.On != piece {
+		if f.On != piece || f.Late != late {
 			continue
 		}
 		s := Step{ID: f.ID, Stage: Quilting, Title: fmt.Sprintf("Sew the %s on the %s", strings.ToLower(f.Title), piece), Text: f.Fixing, Check: "It lies " + f.Check}
@@ -334,20 +342,26 @@ func (b *builder) close() {
 	if h.Round == plan.RoundRuns {
 		round = "Sew each side in a run of its own, off both ends."
 	}
+	even := "raw edges even"
+	if b.Front.Shaped() {
+		even = "and cut them to its outline"
+		round = "Sew all round, slowly along the curves."
+	}
 	b.add(Step{ID: "close", Stage: Closing, Title: "Sew front and back together",
-		Text: fmt.Sprintf("Front right side up, the back pieces right side down on it, raw edges even, hemmed edges over each other by %s. %s One diagonal stitch at a corner turns better; sew twice where the hems cross the seam.",
-			b.text(b.Overlap), round),
+		Text: fmt.Sprintf("Front right side up, the back pieces right side down on it, %s, hemmed edges over each other by %s. %s One diagonal stitch at a corner turns better; sew twice where the hems cross the seam.",
+			even, b.text(b.Overlap), round),
 		Machine: fmt.Sprintf("%s seam, straight stitch 2.5 mm, needle 90/14", b.text(b.Plan.Cover.Seam)), Caution: b.pins()})
 	if h := insideText[b.Plan.Edges.Inside]; h != "" {
 		b.add(Step{ID: "finish", Stage: Closing, Title: "Finish the seams", Text: h})
 	}
-	b.add(Step{ID: "clip", Stage: Closing, Title: "Clip the corners", Text: clipText[h.Clip],
+	b.add(Step{ID: "clip", Stage: Closing, Title: "Clip the corners", Text: b.clipText(),
 		Check: "Turn one corner out a little first: caught layers show now, before anything is clipped.", Caution: "Never cut into the stitching."})
 	b.add(Step{ID: "turn", Stage: Closing, Title: "Turn and press",
 		Text: "Push the corners out with something blunt. Press from the wrong side of the overlap.", Press: "Press the edges.", Caution: ironCaution})
 	b.add(Step{ID: "gate.cover", Stage: Closing, Title: "Measure the finished cover and put the pad in", Gate: CoverFinished, Expect: b.Finished,
 		Text:  "Lay it flat, empty, and measure seam to seam across and up.",
 		Check: fmt.Sprintf("Planned: %s.", b.size(b.Finished))})
+	b.lastly()
 }
 
 var insideText = map[plan.InsideFinish]string{

@@ -7,6 +7,10 @@ shelf: ShelfItem[]
 new_plan: NewPlan
 save_plan: SavePlan
 convert_plan: ConvertPlan
+starts: StartsView
+begin_plan: BeginPlan
+move_fitting: MoveFitting
+moved_fitting: MovedFitting
 based: Based
 history: HistoryEntry[]
 cloths: ClothView[]
@@ -35,6 +39,10 @@ cuts: Cut[]
 lengths: Notion[]
 back?: BackShown
 joins: Join[]
+/**
+ * Net lays the pieces as they join: rows of columns, each a stack from the top.
+ */
+net: Spot[][][]
 /**
  * Fittings in their places, in the order of the plan.
  */
@@ -255,6 +263,16 @@ lengths: [L, L]
 off: L
 }
 /**
+ * Spot is a piece where it stands in the net.
+ */
+export interface Spot {
+piece: string
+/**
+ * Quarters are the quarter turns, clockwise, that bring it to its neighbour.
+ */
+quarters: number
+}
+/**
  * Fitting is a handle, a pocket or the like in its place.
  */
 export interface Fitting {
@@ -269,6 +287,10 @@ on: string
  */
 boxes: Box[]
 /**
+ * Lines of stitching across it, in the same frame.
+ */
+lines: Line[]
+/**
  * Check names its distances from all four edges.
  */
 check: string
@@ -282,6 +304,15 @@ x: number
 y: number
 width: number
 height: number
+}
+/**
+ * Line is a line of stitching from one point to another, in nanometres.
+ */
+export interface Line {
+x1: number
+y1: number
+x2: number
+y2: number
 }
 /**
  * ClothNeed is one cloth with its lay.
@@ -535,6 +566,97 @@ plan: {
 
 }
 units: string
+}
+/**
+ * StartsView is what plans and decisions begin with in a unit.
+ */
+export interface StartsView {
+things: ThingView[]
+/**
+ * Fittings of each kind as they begin, in the notation of plan files; every key
+ * but kind, style and count is a size to be decided.
+ */
+fittings: {
+
+}[]
+radius: string
+plate: string
+taper: string
+hem: string
+away: string
+}
+/**
+ * ThingView is something a plan can begin with.
+ */
+export interface ThingView {
+key: string
+name: string
+filled: boolean
+measures: Measure[]
+/**
+ * Usual are the sizes to type over, by the keys of the measures.
+ */
+usual: {
+[k: string]: string
+}
+}
+/**
+ * Measure is one size that is asked for before a plan begins.
+ */
+export interface Measure {
+/**
+ * Key in the object.
+ */
+key: string
+/**
+ * Label names the size, and Says is the word that follows it in a sentence.
+ */
+label: string
+says: string
+}
+/**
+ * BeginPlan asks for the plan a thing begins with.
+ */
+export interface BeginPlan {
+thing: string
+/**
+ * Sizes as typed, by the keys of the measures.
+ */
+sizes: {
+[k: string]: string
+}
+fill?: string
+title: string
+}
+/**
+ * MoveFitting asks where a fitting stands when it is brought to a place.
+ */
+export interface MoveFitting {
+plan: {
+
+}
+/**
+ * Fitting is its index in the plan.
+ */
+fitting: number
+/**
+ * X and Y of the corner of its first box, in nanometres on its piece.
+ */
+x: number
+y: number
+/**
+ * Across and Up are ruler steps further to the right and down.
+ */
+across: number
+down: number
+}
+/**
+ * MovedFitting is a place in the notation of plan files.
+ */
+export interface MovedFitting {
+at: {
+
+}
 }
 /**
  * Based asks for a change of what was read at a revision.

@@ -47,6 +47,11 @@ progress?: Progress
 export interface Object {
 kind: ("form" | "box" | "book" | "flat" | "found")
 /**
+ * Shape of a form or something flat: a rectangle, or round with its width as
+ * the diameter.
+ */
+shape?: ("rectangle" | "round")
+/**
  * Width, across: form, flat, found.
  */
 width?: (string | number)
@@ -143,6 +148,11 @@ radius?: (string | number)
  * Plate is the diameter drawn round, instead of a radius.
  */
 plate?: (string | number)
+/**
+ * Taper is how far tapered corners are drawn in, across and up: up to an
+ * eighth of the shorter side; ½ in or 1 cm when absent.
+ */
+taper?: (string | number)
 }
 export interface Bottom {
 finish?: ("bound" | "hem" | "raw")
@@ -157,6 +167,10 @@ style?: ("folded" | "turned-in" | "flip")
  * Depth as finished: one length, or front and back.
  */
 depth?: (string | number | [(string | number), (string | number)])
+/**
+ * Hem of a flipped flap, all that is turned in; 1 in or 2 cm when absent.
+ */
+hem?: (string | number)
 }
 /**
  * Piece is what one piece of the cover is made of. What is absent here is taken
@@ -450,7 +464,8 @@ place?: ("side" | "across")
  */
 flap?: (string | number)
 /**
- * Gap left to turn through: sewn shut.
+ * Gap left to turn through: sewn shut. Of a boxed cushion also the opening of
+ * the zip in its band.
  */
 gap?: (string | number)
 }
@@ -488,9 +503,35 @@ length?: (string | number)
 width?: (string | number)
 height?: (string | number)
 count?: number
+/**
+ * Spread is the distance of the two ends of a handle.
+ */
 spread?: (string | number)
 cloth?: string
 at?: At
+/**
+ * Style of a pocket: flat with a hem at the top, or folded double.
+ */
+style?: ("flat" | "folded")
+/**
+ * Slots is how many pens a pocket holds, each in a slot stitched off from its
+ * right side, 0 to 12.
+ */
+slots?: number
+/**
+ * Slot is the width of one pen slot; 1 in or 25 mm when absent.
+ */
+slot?: (string | number)
+/**
+ * Short is the short one of a pair of straps or belts, which stands at the
+ * mirrored place; 0: a strap by itself.
+ */
+short?: (string | number)
+/**
+ * Tape is the hook-and-loop tape on the short one of a pair; the long one has
+ * twice as much, so that it can be set. 3 in or 8 cm when absent.
+ */
+tape?: (string | number)
 }
 /**
  * Cloth is one cloth of the plan.

@@ -1,0 +1,256 @@
+package fitting
+
+import (
+	"fmt"
+
+	"umschlag/core/finding"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/sum"
+)
+
+// making are the sizes of making up. Common practice.
+type making struct {
+	foldUnder length.Length // turned under at the end of a strap, and boxed
+	pocketHem length.Length // turned twice by half at the top of a pocket
+	slitSides length.Length // the stitching runs this far beside a slit
+	slitSpare length.Length // a slit's facing is larger by this, in both directions
+	clear     length.Length // a fitting keeps this far off a seam line
+}
+
+var (
+	imperial = making{foldUnder: length.Inch, pocketHem: length.Inch, slitSides: length.Inch / 4, slitSpare: 2 * length.Inch, clear: length.Inch / 4}
+	metric   = making{foldUnder: 25 * length.Millimetre, pocketHem: 2 * length.Centimetre, slitSides: 6 * length.Millimetre, slitSpare: 5 * length.Centimetre, clear: 6 * length.Millimetre}
+)
+
+func (o Order) usual() making {
+	if o.Style.Unit == length.Inches {
+		return imperial
+	}
+	return metric
+}
+
+// made is a fitting with the sizes it is made up with.
+type made struct {
+	plan.Fitting
+	making
+	doubled bool
+	seam    length.Length
+	text func(length.Length) string
+}
+
+func (o Order) made(f plan.Fitting) made {
+	return made{Fitting: f, making: o.usual(), doubled: o.Doubled, seam: o.Seam, text: o.Style.Text}
+}
+
+// kind is what differs from fitting to fitting.
+type kind struct {
+	title string
+	// needs names the sizes that have to be given.
+	needs []string
+	// foot is what one of it takes up on the piece.
+	foot func(made) (width, height length.Length)
+	// parts are what is cut for all of it; nil where it is bought.
+	parts func(made) []Part
+	// bought adds what is bought for it; nil for nothing.
+	bought func(made, *Fitted)
+	// lines are stitched across one of it; nil for none.
+	lines func(made, Box) []Line
+	// judge finds sizes that do not go together; nil where all do.
+	judge func(made, string, *finding.List)
+	// fixing says how it is sewn on.
+	fixing func(made) string
+}
+
+var kinds = map[plan.FittingKind]kind{
+	"handle": {title: "Handle", needs: []string{"length", "width"}, foot: boxed, parts: strip, lines: cross, judge: reach, fixing: boxStitch},
+	"strap":  {title: "Strap", needs: []string{"length", "width"}, foot: boxed, parts: strips, bought: hookAndLoop, lines: cross, judge: pair, fixing: turnedStrap},
+	"belt":   {title: "Belt", needs: []string{"length", "width"}, foot: boxed, parts: strips, bought: hookAndLoop, lines: cross, judge: pair, fixing: turnedStrap},
+	"loop": {title: "Loop", needs: []string{"length", "width"}, foot: boxed, parts: strip, lines: cross,
+		fixing: func(m made) string { return "Fold it in half and catch both ends in one " + m.box() + "." }},
+	"pocket": {title: "Pocket", needs: []string{"width", "height"}, foot: sized, parts: pocket, lines: slots, judge: pens, fixing: pocketStitch},
+	"label": {title: "Label", needs: []string{"width", "height"}, foot: sized, parts: patch,
+		fixing: func(made) string { return "Press the edges under and stitch all round." }},
+	"tape": {title: "Tape", needs: []string{"length", "width"}, foot: lying, bought: tape,
+		fixing: func(made) string { return "Stitch all round, close to the edge." }},
+	"button": {title: "Button", needs: []string{"width"}, foot: square, bought: buttons,
+		fixing: func(made) string {
+			return "Sew it on through a small square of firm cloth behind. Buttons come off: not for small children."
+		}},
+	"slit": {title: "Slit", needs: []string{"length"}, foot: slit, parts: facing, lines: cutLine,
+		fixing: func(m made) string {
+			if m.through() {
+				return fmt.Sprintf("Both faces lie right sides together: sew from the edge up one side, across and down the other, %s from the marked line. Only then cut along it, up to the stitching, through all layers.", m.text(m.slitSides))
+			}
+			return fmt.Sprintf("Lay the facing right side down, sew up one side, across and down the other %s from the marked line, then cut along it, turn and press.", m.text(m.slitSides))
+		}},
+}
+
+func boxed(m made) (length.Length, length.Length)  { return m.Width, m.foldUnder }
+func sized(m made) (length.Length, length.Length)  { return m.Width, m.Height }
+func lying(m made) (length.Length, length.Length)  { return m.Length, m.Width }
+func square(m made) (length.Length, length.Length) { return m.Width, m.Width }
+func slit(m made) (length.Length, length.Length)   { return 2 * m.slitSides, m.Length }
+
+// box is the stitching that holds the end of a strap.
+func (m made) box() string {
+	return fmt.Sprintf("box of stitching, %s × %s, with a cross in it", m.text(m.Width), m.text(m.foldUnder))
+}
+
+func boxStitch(m made) string {
+	return fmt.Sprintf("Fold %s under at both ends and hold each with a %s.", m.text(m.foldUnder), m.box())
+}
+
+func turnedStrap(m made) string {
+	s := fmt.Sprintf("Turn it, close the open end with a dense zigzag, fold %s under and hold it with a %s.", m.text(m.foldUnder), m.box())
+	if m.Short > 0 {
+		s += fmt.Sprintf(" Sew %s of hook tape to the end of the short one and %s of loop tape to that of the long one, on the sides that will meet.", m.text(m.Tape), m.text(2*m.Tape))
+	}
+	return s
+}
+
+// strip is cut for a band that is folded along its length.
+func strip(m made) []Part {
+	return []Part{m.strip("strip, folded along its length", m.Length, count(m.Fitting))}
+}
+
+// strips are those of a pair, a long and a short one, or of all straps alike.
+func strips(m made) []Part {
+	if m.Short == 0 {
+		return strip(m)
+	}
+	return []Part{m.strip("long strip, folded along its length", m.Length, 1), m.strip("short strip, folded along its length", m.Short, 1)}
+}
+
+func (m made) strip(title string, long length.Length, n int) Part {
+	return Part{Title: title, Count: n, Size: sum.Size{
+		Width:  sum.Of(sum.Part, "length", long).Plus(sum.Hem, "folded under at one end", m.foldUnder).Plus(sum.Hem, "folded under at the other", m.foldUnder),
+		Height: sum.Of(sum.Part, "front", m.Width).Plus(sum.Part, "back", m.Width).Between(sum.Seam, "seam allowance", m.seam),
+	}}
+}
+
+// pocket is cut with a hem at its top, or double, its fold on top.
+func pocket(m made) []Part {
+	width := sum.Of(sum.Part, "width", m.Width).Between(sum.Seam, "turned under", m.seam)
+	if m.Style == plan.FoldedPocket {
+		return []Part{{Title: "pocket, folded double", Count: count(m.Fitting), Size: sum.Size{Width: width,
+			Height: sum.Of(sum.Part, "height in front", m.Height).Plus(sum.Part, "height behind", m.Height).Between(sum.Seam, "seam allowance", m.seam)}}}
+	}
+	return []Part{{Title: "pocket", Count: count(m.Fitting), Size: sum.Size{Width: width,
+		Height: sum.Of(sum.Hem, "hem at the top", m.pocketHem).Plus(sum.Part, "height", m.Height).Plus(sum.Seam, "turned under", m.seam)}}}
+}
+
+func pocketStitch(m made) string {
+	s := fmt.Sprintf("Turn %s under twice at the top and stitch it, press the other edges under, and", m.text(m.pocketHem/2))
+	if m.Style == plan.FoldedPocket {
+		s = "Fold it double, right sides together, sew round but for a small gap, turn it and top-stitch the fold; then"
+	}
+	s += " stitch close to the edge on three sides, back and forth at the top."
+	if m.Slots > 0 {
+		s += fmt.Sprintf(" Stitch off %d pen slots of %s from its right side.", m.Slots, m.text(m.Slot))
+	}
+	return s
+}
+
+// slots are the lines between the pens of a pocket.
+func slots(m made, b Box) []Line {
+	var out []Line
+	for i := 1; i <= m.Slots; i++ {
+		x := b.X + b.Width - m.Slot.Times(i)
+		if x > b.X {
+			out = append(out, Line{X1: x, Y1: b.Y, X2: x, Y2: b.Y + b.Height})
+		}
+	}
+	return out
+}
+
+// pens finds slots that a pocket is too narrow for.
+func pens(m made, path string, found *finding.List) {
+	if m.Slots == 0 {
+		return
+	}
+	if fit := int(m.Width / max(m.Slot, 1)); m.Slot <= 0 || fit < m.Slots {
+		found.Add(finding.Stop, "pen-slots", path+"/slots", fmt.Sprintf("%d pen slots of %s do not fit a pocket of %s.", m.Slots, m.text(m.Slot), m.text(m.Width)),
+			fmt.Sprintf("Type up to %d, or make the pocket wider.", fit))
+	}
+}
+
+// reach finds a handle that is shorter than its ends are apart.
+func reach(m made, path string, found *finding.List) {
+	if m.Spread > m.Length {
+		found.Add(finding.Stop, "handle-short", path+"/length", fmt.Sprintf("A handle of %s does not reach over ends that are %s apart.", m.text(m.Length), m.text(m.Spread)),
+			"Make it longer; half as long again as its ends are apart leaves room for a hand.")
+	}
+}
+
+// pair finds a pair whose tape does not fit on its short one.
+func pair(m made, path string, found *finding.List) {
+	if m.Short == 0 {
+		return
+	}
+	if m.Count > 1 {
+		found.Add(finding.Stop, "out-of-range", path+"/count", "A pair is placed by itself.", "Type 1, and add another pair for the next place.")
+	}
+	if m.Short > m.Length {
+		found.Add(finding.Stop, "pair-length", path+"/short", fmt.Sprintf("The short one of the pair, %s, is longer than the long one, %s.", m.text(m.Short), m.text(m.Length)), "Swap the two.")
+		return
+	}
+	if room := m.Short - m.foldUnder; m.Tape > room || 2*m.Tape > m.Length-m.foldUnder {
+		found.Add(finding.Stop, "pair-tape", path+"/tape", fmt.Sprintf("%s of tape on the short one and %s on the long one do not fit straps of %s and %s.", m.text(m.Tape), m.text(2*m.Tape), m.text(m.Short), m.text(m.Length)),
+			fmt.Sprintf("Type up to %s, or make the straps longer.", m.text(max(0, min(room, (m.Length-m.foldUnder)/2)))))
+	}
+}
+
+func hookAndLoop(m made, out *Fitted) {
+	if m.Short == 0 {
+		return
+	}
+	out.Notions = []Notion{
+		{What: "hook tape", Length: sum.Of(sum.Part, "on the short one", m.Tape)},
+		{What: "loop tape", Length: sum.Of(sum.Part, "on the long one, twice as much to be set", 2*m.Tape)},
+	}
+}
+
+func tape(m made, out *Fitted) {
+	out.Notions = []Notion{{What: "tape", Length: sum.Repeat(count(m.Fitting), sum.Part, "tape", m.Length)}}
+}
+
+func buttons(m made, out *Fitted) { out.Buttons = count(m.Fitting) }
+
+func patch(m made) []Part {
+	return []Part{{Title: "label", Count: count(m.Fitting), Size: sum.Size{Width: sum.Of(sum.Part, "width", m.Width), Height: sum.Of(sum.Part, "height", m.Height)}.Between(sum.Seam, "turned under", m.seam)}}
+}
+
+// through reports whether a slit is sewn through two faces from their edge.
+func (m made) through() bool { return m.Kind == "slit" && m.doubled && m.At.Edge != "" }
+
+func facing(m made) []Part {
+	if m.through() {
+		return nil
+	}
+	return []Part{{Title: "facing of the slit", Count: count(m.Fitting), Size: sum.Size{
+		Width:  sum.Of(sum.Part, "beside the slit", m.slitSpare),
+		Height: sum.Of(sum.Part, "length of the slit", m.Length).Plus(sum.Part, "beyond its end", m.slitSpare),
+	}}}
+}
+
+// cross is the stitching in the box at the end of a strap.
+func cross(_ made, b Box) []Line {
+	return []Line{{b.X, b.Y, b.X + b.Width, b.Y + b.Height}, {b.X + b.Width, b.Y, b.X, b.Y + b.Height}}
+}
+
+// cutLine is where a slit is cut.
+func cutLine(_ made, b Box) []Line {
+	x := b.X + b.Width/2
+	return []Line{{x, b.Y, x, b.Y + b.Height}}
+}
+
+func count(f plan.Fitting) int { return max(f.Count, 1) }
+
+// places is how often a fitting stands on its piece: a pair twice.
+func places(f plan.Fitting) int {
+	if f.Short > 0 {
+		return 2
+	}
+	return count(f)
+}

@@ -1,0 +1,143 @@
+package plan
+
+import (
+	"slices"
+
+	"umschlag/core/length"
+)
+
+// Measure is one size that is asked for before a plan begins.
+type Measure struct {
+	// Key in the object.
+	Key string `json:"key"`
+	// Label names the size, and Says is the word that follows it in a sentence.
+	Label string `json:"label"`
+	Says  string `json:"says"`
+	// Inches and Centimetres are what it begins with.
+	Inches      length.Length `json:"-"`
+	Centimetres length.Length `json:"-"`
+}
+
+// Usual is what a measure begins with in a unit.
+func (m Measure) Usual(unit length.Unit) length.Length {
+	if unit == length.Inches {
+		return m.Inches
+	}
+	return m.Centimetres
+}
+
+// Thing is something a plan can begin with: what is measured of it, and the cover
+// it gets first.
+type Thing struct {
+	Key      string
+	Name     string
+	Object   ObjectKind
+	Shape    ObjectShape
+	Cover    CoverKind
+	Measures []Measure
+	// Filled things say what with.
+	Filled bool
+}
+
+const in, cm = length.Inch, length.Centimetre
+
+// Things lists what a plan can begin with, the usual one first. The sizes are
+// examples to type over.
+func Things() []Thing {
+	return []Thing{
+		{Key: "cushion", Name: "a cushion pad", Object: Form, Cover: Cushion, Filled: true, Measures: []Measure{
+			{"width", "Width of the pad", "across", 20 * in, 50 * cm}, {"height", "Height of the pad", "up", 20 * in, 50 * cm}}},
+		{Key: "round", Name: "a round cushion pad", Object: Form, Shape: RoundShape, Cover: Cushion, Filled: true, Measures: []Measure{
+			{"width", "Diameter of the pad", "across", 16 * in, 40 * cm}}},
+		{Key: "boxed", Name: "a thick pad", Object: Form, Cover: BoxedCushion, Filled: true, Measures: []Measure{
+			{"width", "Width of the pad", "across", 36 * in, 90 * cm}, {"height", "Height of the pad", "up", 16 * in, 40 * cm},
+			{"thickness", "Thickness of the pad", "thick", 3 * in, 8 * cm}}},
+		{Key: "stool", Name: "a thick round pad", Object: Form, Shape: RoundShape, Cover: BoxedCushion, Filled: true, Measures: []Measure{
+			{"width", "Diameter of the pad", "across", 14 * in, 36 * cm}, {"thickness", "Thickness of the pad", "thick", 2 * in, 5 * cm}}},
+		{Key: "appliance", Name: "an appliance", Object: Box, Cover: "wrap-hood", Measures: []Measure{
+			{"length", "Length of the box", "long", 17 * in, 43 * cm}, {"depth", "Depth of the box", "deep", 14 * in, 36 * cm},
+			{"height", "Height of the box", "high", 6 * in, 15 * cm}}},
+		{Key: "book", Name: "a book", Object: Book, Cover: Jacket, Measures: []Measure{
+			{"wrap", "Round the book", "round from fore-edge to fore-edge", 13 * in, 33 * cm}, {"height", "Height of the book", "high", 8 * in, 21 * cm}}},
+		{Key: "binder", Name: "a ring binder", Object: Book, Cover: Jacket, Measures: []Measure{
+			{"board", "Width of a board", "across each board", 10 * in, 25 * cm}, {"spine", "Width of the spine", "across the spine", 2 * in, 5 * cm},
+			{"height", "Height of the binder", "high", 12 * in, 31 * cm}}},
+		{Key: "flat", Name: "a seat, a rail or a mat", Object: Flat, Cover: Pad, Measures: []Measure{
+			{"width", "Width to be covered", "across", 16 * in, 40 * cm}, {"height", "Height to be covered", "up", 12 * in, 30 * cm}}},
+		{Key: "seat", Name: "a round seat", Object: Flat, Shape: RoundShape, Cover: Pad, Measures: []Measure{
+			{"width", "Diameter of the seat", "across", 14 * in, 36 * cm}}},
+	}
+}
+
+// Begin is the plan a thing begins with: a plain cover of one cloth by the maker's
+// own habits. ok is false for a thing that is not listed.
+func Begin(thing string, unit length.Unit, h Habits, cloth Cloth) (p Plan, ok bool) {
+	i := slices.IndexFunc(Things(), func(t Thing) bool { return t.Key == thing })
+	if i < 0 {
+		return Plan{}, false
+	}
+	t := Things()[i]
+	p = Base(unit, h)
+	p.Object = Object{Kind: t.Object, Shape: t.Shape}
+	p.Cover.Kind = t.Cover
+	face := &Face{Kind: PlainFace, Cloth: "A"}
+	p.Pieces = map[string]Piece{Common: {Face: face}}
+	if t.Cover == Cushion { // front and back are decided apart from the first
+		p.Pieces = map[string]Piece{"front": {Face: face}, "back": {Face: face}}
+	}
+	p.Cloths = map[string]Cloth{"A": cloth}
+	s := StartsIn(unit)
+	switch t.Object {
+	case Box:
+		p.Cover.Ease = Axes{Length: s.HoodEase, Depth: s.HoodEase, Height: s.HoodEase}
+	case Book:
+		p.Cover.Ease = Axes{Wrap: s.WrapEase, Height: s.BookEase}
+		p.Cover.Flaps = Flaps{Style: Folded, Depth: Pair{Front: s.Flap, Back: s.Flap}}
+	case Flat:
+		p.Cover.Ease = Axes{}
+	}
+	return p, true
+}
+
+// Starts are the sizes that decisions begin with when they are first taken.
+// Common practice.
+type Starts struct {
+	HoodEase, WrapEase, BookEase, Flap length.Length
+	// Radius and Plate of round corners, Taper of tapered ones.
+	Radius, Plate, Taper length.Length
+	// Hem at the bottom of a hood; Away is a distance from an edge.
+	Hem, Away length.Length
+	// Fittings, one of each kind.
+	Fittings []Fitting
+}
+
+// StartsIn are the starts in a unit.
+func StartsIn(unit length.Unit) Starts {
+	if unit == length.Inches {
+		return Starts{HoodEase: in / 2, WrapEase: 3 * in / 4, BookEase: in / 4, Flap: 3 * in, Radius: 2 * in, Plate: 6 * in, Taper: imperial.taper, Hem: in, Away: 2 * in,
+			Fittings: []Fitting{
+				{Kind: "handle", Length: 10 * in, Width: 2 * in, Spread: 4 * in},
+				{Kind: "pocket", Width: 5 * in, Height: 5 * in, Style: FlatPocket},
+				{Kind: "strap", Length: 22 * in, Width: 2 * in, Count: 1},
+				{Kind: "belt", Length: 18 * in, Short: 6 * in, Width: 2 * in, Tape: imperial.tape},
+				{Kind: "slit", Length: 4 * in},
+				{Kind: "loop", Length: 3 * in, Width: in, Count: 1},
+				{Kind: "tape", Length: 4 * in, Width: 3 * in / 4, Count: 1},
+				{Kind: "button", Width: 3 * in / 4, Count: 1},
+				{Kind: "label", Width: 2 * in, Height: in},
+			}}
+	}
+	const mm = length.Millimetre
+	return Starts{HoodEase: cm, WrapEase: 2 * cm, BookEase: 6 * mm, Flap: 8 * cm, Radius: 5 * cm, Plate: 15 * cm, Taper: metric.taper, Hem: 25 * mm, Away: 5 * cm,
+		Fittings: []Fitting{
+			{Kind: "handle", Length: 25 * cm, Width: 5 * cm, Spread: 10 * cm},
+			{Kind: "pocket", Width: 13 * cm, Height: 13 * cm, Style: FlatPocket},
+			{Kind: "strap", Length: 55 * cm, Width: 5 * cm, Count: 1},
+			{Kind: "belt", Length: 45 * cm, Short: 15 * cm, Width: 5 * cm, Tape: metric.tape},
+			{Kind: "slit", Length: 10 * cm},
+			{Kind: "loop", Length: 8 * cm, Width: 25 * mm, Count: 1},
+			{Kind: "tape", Length: 10 * cm, Width: 2 * cm, Count: 1},
+			{Kind: "button", Width: 2 * cm, Count: 1},
+			{Kind: "label", Width: 5 * cm, Height: 25 * mm},
+		}}
+}

@@ -1,0 +1,154 @@
+package web
+
+import (
+	"encoding/json"
+	"fmt"
+	"net/http"
+	"slices"
+	"strings"
+
+	"github.com/labstack/echo/v5"
+
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/reckon"
+	"umschlag/format/planfile"
+)
+
+// StartsView is what plans and decisions begin with in a unit.
+type StartsView struct {
+	Things []ThingView `json:"things"`
+	// Fittings of each kind as they begin, in the notation of plan files; every key
+	// but kind, style and count is a size to be decided.
+	Fittings []json.RawMessage `json:"fittings"`
+	Radius   string            `json:"radius"`
+	Plate    string            `json:"plate"`
+	Taper    string            `json:"taper"`
+	Hem      string            `json:"hem"`
+	Away     string            `json:"away"`
+}
+
+// ThingView is something a plan can begin with.
+type ThingView struct {
+	Key      string         `json:"key"`
+	Name     string         `json:"name"`
+	Filled   bool           `json:"filled"`
+	Measures []plan.Measure `json:"measures"`
+	// Usual are the sizes to type over, by the keys of the measures.
+	Usual map[string]string `json:"usual"`
+}
+
+// BeginPlan asks for the plan a thing begins with.
+type BeginPlan struct {
+	Thing string `json:"thing"`
+	// Sizes as typed, by the keys of the measures.
+	Sizes map[string]string `json:"sizes"`
+	Fill  string            `json:"fill,omitempty"`
+	Title string            `json:"title"`
+}
+
+// MoveFitting asks where a fitting stands when it is brought to a place.
+type MoveFitting struct {
+	Plan json.RawMessage `json:"plan"`
+	// Fitting is its index in the plan.
+	Fitting int `json:"fitting"`
+	// X and Y of the corner of its first box, in nanometres on its piece.
+	X int64 `json:"x"`
+	Y int64 `json:"y"`
+	// Across and Up are ruler steps further to the right and down.
+	Across int64 `json:"across"`
+	Down   int64 `json:"down"`
+}
+
+// MovedFitting is a place in the notation of plan files.
+type MovedFitting struct {
+	At json.RawMessage `json:"at"`
+}
+
+// starts answers what plans and decisions begin with.
+func (s *server) starts(c *echo.Context) error {
+	unit := length.Unit(c.QueryParam("units"))
+	if !slices.Contains(length.Units(), unit) {
+		return planfile.Problems{{Path: "/units", Text: "Type one of in, cm, mm."}}
+	}
+	text := length.Style{Unit: unit}.Plain
+	st := plan.StartsIn(unit)
+	out := StartsView{Radius: text(st.Radius), Plate: text(st.Plate), Taper: text(st.Taper), Hem: text(st.Hem), Away: text(st.Away)}
+	for _, t := range plan.Things() {
+		v := ThingView{Key: t.Key, Name: t.Name, Filled: t.Filled, Measures: t.Measures, Usual: map[string]string{}}
+		for _, m := range t.Measures {
+			v.Usual[m.Key] = text(m.Usual(unit))
+		}
+		out.Things = append(out.Things, v)
+	}
+	for _, f := range st.Fittings {
+		doc, err := json.Marshal(planfile.Part(f, unit))
+		if err != nil {
+			return err
+		}
+		out.Fittings = append(out.Fittings, doc)
+	}
+	return c.JSON(http.StatusOK, out)
+}
+
+// begin answers the plan a thing begins with, by the habits and with the first
+// cloth of the cupboard.
+func (s *server) begin(c *echo.Context) error {
+	var in BeginPlan
+	if err := decode(c, &in); err != nil {
+		return err
+	}
+	ctx := c.Request().Context()
+	sh, err := s.shop(ctx)
+	if err != nil {
+		return err
+	}
+	cloth := plan.Cloth{Name: "cloth A"}
+	stored, err := s.store.Cloths(ctx)
+	if err != nil {
+		return err
+	}
+	if len(stored) > 0 {
+		if cloth, err = readCloth([]byte(stored[0].Doc), sh); err != nil {
+			return err
+		}
+		cloth.Have = nil // the cupboard knows
+	}
+	p, ok := plan.Begin(in.Thing, sh.unit, sh.habits, cloth)
+	if !ok {
+		return planfile.Problems{{Path: "/thing", Text: fmt.Sprintf("There is no plan to begin with %q.", in.Thing)}}
+	}
+	if p.Title = strings.TrimSpace(in.Title); p.Title == "" {
+		p.Title = "A new cover"
+	}
+	p.Object.Fill = plan.Fill(in.Fill)
+	doc := planfile.Full(p)
+	// Sizes stay as they were typed: reading the plan judges them.
+	object, _ := doc["object"].(map[string]any)
+	for key, size := range in.Sizes {
+		object[key] = size
+	}
+	return c.JSON(http.StatusOK, doc)
+}
+
+// move answers where a fitting stands when it is brought to a place.
+func (s *server) move(c *echo.Context) error {
+	var in MoveFitting
+	if err := decode(c, &in); err != nil {
+		return err
+	}
+	p, err := planfile.Read(in.Plan)
+	if err != nil {
+		return err
+	}
+	step := p.Habits.Step
+	at, ok := reckon.Move(p, in.Fitting, length.Length(in.X)+step*length.Length(in.Across), length.Length(in.Y)+step*length.Length(in.Down))
+	if !ok {
+		return planfile.Problems{{Path: fmt.Sprintf("/fittings/%d", in.Fitting), Text: "This fitting cannot be moved: put right what the brief says of it first."}}
+	}
+	doc, err := json.Marshal(planfile.Part(at, p.Units))
+	if err != nil {
+		return err
+	}
+	return c.JSON(http.StatusOK, MovedFitting{At: doc})
+}
