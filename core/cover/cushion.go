@@ -169,7 +169,7 @@ func (b box) zipped() Cover {
 	}
 	band := b.band("band", "Band", rest, b.thick)
 	return Cover{Pieces: []Piece{b.face, band, zip}, Joins: joins,
-		Net: Net{{append(append(append(turned("face", 2), upright("band")...), upright("face")...), append(upright("band.zip"), turned("band.zip", 2)...)...)}}}
+		Net: Net{{append(append(turned("face", 2), upright("band")...), upright("face")...), append(upright("band.zip"), turned("band.zip", 2)...)}}}
 }
 
 // turnedUnder is what each half of a band turns under beside a zip: the first

@@ -230,6 +230,10 @@ func TestFlippedFlapsAreOneLayerWithAHem(t *testing.T) {
 	w, h := trimmed(t, c, "flap")
 	assert.Equal(t, []length.Length{17 * in / 4, 35 * in / 4}, []length.Length{w, h}, "3 + ¼ + a hem of 1")
 	assert.Equal(t, [][]cover.Run{{{cover.Left}}, {{cover.Left}, {cover.Right}}}, c.Joins[0].Runs[:])
+	p.Cover.Flaps.Depth.Back = 2 * in
+	c = built(t, p)
+	assert.Equal(t, []cover.Run{{cover.Right}}, c.Joins[1].Runs[1], "the back flap at the right end")
+	assert.Equal(t, "flap.back", c.Joins[1].Between[0])
 }
 
 func TestTheGapSuitsTheSizeOfTheThing(t *testing.T) {

@@ -92,7 +92,7 @@ func wrapHood(p plan.Plan) (Cover, finding.List) {
 		return Cover{}, h.found
 	}
 	over := h.over(h.deep)
-	net := Net{{turned("end", 3), upright("main"), turned("end", 1)}}
+	net := Net{{turned("end", 1), upright("main"), turned("end", 3)}}
 	main := Piece{Name: "main", Config: "main", Title: "Main panel", Count: 1, Finished: sum.Size{Width: h.long, Height: over},
 		Edges: Edges{Left: seamed(h.seam), Right: seamed(h.seam), Top: h.bottom, Bottom: h.bottom}}
 	var joins []Join
@@ -189,5 +189,5 @@ func skirtHood(p plan.Plan) (Cover, finding.List) {
 			Runs: [2][]Run{{{Top}, {Bottom}}, {{Top}}}},
 		{Title: "top to sides", Between: [2]string{"top", "wall.side"}, Lengths: [2]sum.Sum{h.deep, h.deep}, Count: 2,
 			Runs: [2][]Run{{{Left}, {Right}}, {{Top}}}},
-	}, Net: Net{{turned("wall.side", 3), append(turned("wall", 2), upright("top", "wall")...), turned("wall.side", 1)}}}, h.found
+	}, Net: Net{{turned("wall.side", 1), append(turned("wall", 2), upright("top", "wall")...), turned("wall.side", 3)}}}, h.found
 }

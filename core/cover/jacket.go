@@ -47,12 +47,19 @@ func jacket(p plan.Plan) (Cover, finding.List) {
 		pieces = append(pieces, m.flap("flap", "Front flap", front, high, 1), m.flap(last, "Back flap", back, high, 1))
 	}
 	along := WayRound(outside)
-	joins := []Join{
-		{Title: "flaps to the outside", Between: [2]string{"flap", "outside"}, Lengths: [2]sum.Sum{high, high}, Count: 2, Runs: flapRuns[p.Cover.Flaps.Style],
-			Laid: flapLaid[p.Cover.Flaps.Style] + " Lay one on either end of the outside's right side, raw edges even, and baste."},
-		{Title: "outside to inside", Between: [2]string{"outside", "inside"}, Lengths: [2]sum.Sum{along, along}, Count: 1, Runs: [2][]Run{{all}, {all}},
-			Laid: "Lay the inside right side down on the outside, the flaps between them.", Gap: m.gap(wrap.Total())},
+	style := p.Cover.Flaps.Style
+	joins := []Join{{Title: "flaps to the outside", Between: [2]string{"flap", "outside"}, Lengths: [2]sum.Sum{high, high}, Count: 2,
+		Runs: [2][]Run{flapRuns[style], {{Left}, {Right}}}, Laid: flapLaid[style] + " Lay one on either end of the outside's right side, raw edges even, and baste."}}
+	if front != back {
+		joins = []Join{
+			{Title: "front flap to the outside", Between: [2]string{"flap", "outside"}, Lengths: [2]sum.Sum{high, high}, Count: 1,
+				Runs: [2][]Run{flapRuns[style], {{Left}}}, Laid: flapLaid[style] + " Lay the front one on the left end of the outside's right side, raw edges even, and baste."},
+			{Title: "back flap to the outside", Between: [2]string{last, "outside"}, Lengths: [2]sum.Sum{high, high}, Count: 1,
+				Runs: [2][]Run{flapRuns[style], {{Right}}}, Laid: "Lay the back one on the right end in the same way, and baste."},
+		}
 	}
+	joins = append(joins, Join{Title: "outside to inside", Between: [2]string{"outside", "inside"}, Lengths: [2]sum.Sum{along, along}, Count: 1, Runs: [2][]Run{{all}, {all}},
+		Laid: "Lay the inside right side down on the outside, the flaps between them.", Gap: m.gap(wrap.Total())})
 	return Cover{Pieces: pieces, Joins: joins, Net: Net{{upright("flap"), upright("outside"), upright(last)}, {upright("inside")}}}, m.found
 }
 
@@ -61,12 +68,9 @@ func jacket(p plan.Plan) (Cover, finding.List) {
 var (
 	flapLaid = map[plan.FlapStyle]string{
 		plan.Folded:  "Fold each flap in half along its height, wrong sides together, press, and top-stitch the fold.",
-		plan.Flipped: "Hem one long edge of each flap, turn them right side down, the hems to the middle.",
+		plan.Flipped: "Hem one long edge of each flap and turn it right side down, the hem to the middle.",
 	}
-	flapRuns = map[plan.FlapStyle][2][]Run{
-		plan.Folded:  {{{Left}, {Right}}, {{Left}, {Right}}},
-		plan.Flipped: {{{Left}}, {{Left}, {Right}}},
-	}
+	flapRuns = map[plan.FlapStyle][]Run{plan.Folded: {{Left}, {Right}}, plan.Flipped: {{Left}}}
 )
 
 // flap is one flap: folded double along its height, or a single layer with a hem

@@ -55,9 +55,14 @@ type Fitted struct {
 	Fixing string
 	// Late tells that it is sewn when the pieces are joined, not before.
 	Late bool
-	// Check names its distances from the opposite edges.
+	// From are the distances of its first box from the edges of the finished piece,
+	// and Check names them.
+	From  Distances
 	Check string
 }
+
+// Distances from the four edges of a piece.
+type Distances struct{ Left, Right, Top, Bottom length.Length }
 
 // Zone is a stretch of a piece that fittings keep off.
 type Zone struct {
@@ -74,9 +79,9 @@ type Order struct {
 	// Doubled tells that two faces are sewn to each other, as in a pad: a slit at
 	// their edge goes through both and needs no facing.
 	Doubled bool
-	Seam  length.Length
-	Step  length.Length
-	Style length.Style
+	Seam    length.Length
+	Step    length.Length
+	Style   length.Style
 }
 
 // Place puts every fitting in its place and finds those that cannot lie there.
@@ -113,7 +118,8 @@ func (o Order) one(i int, f plan.Fitting) (Fitted, finding.List) {
 	m := o.made(f)
 	w, h := k.foot(m)
 	boxes := boxes(f, *piece, w, h)
-	out := Fitted{Index: i, Title: k.title, On: f.On, Cloth: f.Cloth, Boxes: boxes, Fixing: k.fixing(m), Late: m.through(), Check: o.check(*piece, boxes)}
+	out := Fitted{Index: i, Title: k.title, On: f.On, Cloth: f.Cloth, Boxes: boxes, Fixing: k.fixing(m), Late: m.through(), From: distances(*piece, boxes[0])}
+	out.Check = o.check(out.From)
 	if k.parts != nil {
 		out.Parts = k.parts(m)
 		for j := range out.Parts {
@@ -123,8 +129,10 @@ func (o Order) one(i int, f plan.Fitting) (Fitted, finding.List) {
 	if k.bought != nil {
 		k.bought(m, &out)
 	}
-	if k.lines != nil {
-		out.Lines = k.lines(m, boxes[0])
+	for _, b := range boxes {
+		if k.lines != nil {
+			out.Lines = append(out.Lines, k.lines(m, b)...)
+		}
 	}
 	found = append(found, o.inside(path, k.title, f, *piece, boxes)...)
 	return out, append(found, o.clearOf(path, k.title, *piece, boxes)...)
@@ -202,11 +210,15 @@ func along(near, far *length.Length, whole, size length.Length) length.Length {
 	}
 }
 
+func distances(p cover.Piece, b Box) Distances {
+	return Distances{Left: b.X, Right: p.Finished.Width.Total() - b.X - b.Width, Top: b.Y, Bottom: p.Finished.Height.Total() - b.Y - b.Height}
+}
+
 // check names the distances from both sides, for the ruler.
-func (o Order) check(p cover.Piece, boxes []Box) string {
-	b, text := boxes[0], o.Style.Text
+func (o Order) check(d Distances) string {
+	text := o.Style.Text
 	return fmt.Sprintf("%s from the left and %s from the right, %s from the top and %s from the bottom of the finished piece.",
-		text(b.X), text(p.Finished.Width.Total()-b.X-b.Width), text(b.Y), text(p.Finished.Height.Total()-b.Y-b.Height))
+		text(d.Left), text(d.Right), text(d.Top), text(d.Bottom))
 }
 
 // inside finds a fitting that falls into a seam or off a rounded corner.
@@ -214,9 +226,8 @@ func (o Order) inside(path, title string, f plan.Fitting, p cover.Piece, boxes [
 	var found finding.List
 	text := o.Style.Text
 	for _, b := range boxes {
-		left, top := b.X, b.Y
-		right, bottom := p.Finished.Width.Total()-b.X-b.Width, p.Finished.Height.Total()-b.Y-b.Height
-		least := min(left, right, min(top, bottom))
+		d := distances(p, b)
+		least := min(d.Left, d.Right, d.Top, d.Bottom)
 		onEdge := f.At.Edge != "" && least == 0
 		switch {
 		case least < 0:

@@ -36,7 +36,7 @@ type made struct {
 	making
 	doubled bool
 	seam    length.Length
-	text func(length.Length) string
+	text    func(length.Length) string
 }
 
 func (o Order) made(f plan.Fitting) made {

@@ -19,7 +19,7 @@ func (r *run) fittings(c cover.Cover) {
 	placed, found := fitting.Place(order)
 	r.find(found)
 	for _, f := range placed {
-		out := Fitting{Index: f.Index, Title: f.Title, On: f.On, Boxes: []Box{}, Lines: []Line{}, Check: f.Check, Fixing: f.Fixing}
+		out := Fitting{Index: f.Index, Title: f.Title, On: f.On, Boxes: []Box{}, Lines: []Line{}, From: Distances{Left: r.l(f.From.Left), Right: r.l(f.From.Right), Top: r.l(f.From.Top), Bottom: r.l(f.From.Bottom)}, Check: f.Check, Fixing: f.Fixing}
 		for _, l := range f.Lines {
 			out.Lines = append(out.Lines, Line{X1: int64(l.X1), Y1: int64(l.Y1), X2: int64(l.X2), Y2: int64(l.Y2)})
 		}

@@ -273,7 +273,11 @@ func (r *run) showFront(piece cover.Piece, top panel, m fit.Panel) {
 	r.outlines(&out, piece, top)
 	ids := make([]string, len(top.face.Parts))
 	for i, part := range top.face.Parts {
-		ids[i] = r.cut(cutting{piece: "front", part: part.Name, title: part.Title, cloth: part.Cloth, size: part.Size, count: part.Count,
+		title := part.Title
+		if part.Role == front.Panel {
+			title = piece.Title
+		}
+		ids[i] = r.cut(cutting{piece: "front", part: part.Name, title: title, cloth: part.Cloth, size: part.Size, count: part.Count,
 			mayTurn: part.Role != front.Panel, about: top.path + "/face", shape: shapeOf(piece, part)})
 	}
 	out.Cells = cells(top.face, ids)

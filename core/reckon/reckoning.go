@@ -186,6 +186,8 @@ type Fitting struct {
 	Boxes []Box `json:"boxes"`
 	// Lines of stitching across it, in the same frame.
 	Lines []Line `json:"lines"`
+	// From are the distances of its first box from the edges of the finished piece.
+	From Distances `json:"from"`
 	// Check names its distances from all four edges.
 	Check  string `json:"check"`
 	Fixing string `json:"fixing"`
@@ -197,6 +199,14 @@ type Box struct {
 	Y      int64 `json:"y"`
 	Width  int64 `json:"width"`
 	Height int64 `json:"height"`
+}
+
+// Distances from the four edges of a piece.
+type Distances struct {
+	Left   L `json:"left"`
+	Right  L `json:"right"`
+	Top    L `json:"top"`
+	Bottom L `json:"bottom"`
 }
 
 // Line is a line of stitching from one point to another, in nanometres.

@@ -64,14 +64,31 @@ func (r *run) shellPiece(piece cover.Piece) panel {
 		c := cutting{piece: piece.Name, part: part.Name, title: part.Title, cloth: part.Cloth, size: part.Size, count: part.Count * piece.Count,
 			mayTurn: !panel || piece.Strip, about: p.path + "/face", shape: shapeOf(piece, part)}
 		if panel {
-			c.title, c.had = piece.Title, piece.Had
+			c.title = piece.Title
+			if c.had = piece.Had; c.had {
+				c.title += ", cut already"
+			}
 		}
 		ids[i], p.strips = r.strips(panel && piece.Strip, r.p.Cover.Seam, c)
 	}
-	out.Cells = cells(p.face, ids)
+	out.Cells = split(cells(p.face, ids), p.strips)
 	r.under(underneath{piece: piece.Name, name: piece.Name, chain: p.chain, count: piece.Count, about: p.path, strip: piece.Strip})
 	r.out.Pieces = append(r.out.Pieces, out)
 	return p
+}
+
+// split draws a part that is joined from n strips as n cells.
+func split(list []Cell, n int) []Cell {
+	if n < 2 || len(list) != 1 {
+		return list
+	}
+	out := make([]Cell, n)
+	for i := range out {
+		out[i] = list[0]
+		from, to := list[0].Width*int64(i)/int64(n), list[0].Width*int64(i+1)/int64(n)
+		out[i].X, out[i].Width = list[0].X+from, to-from
+	}
+	return out
 }
 
 // joined lays the pieces out as they join, draws the seams on them and holds both

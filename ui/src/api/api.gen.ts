@@ -290,6 +290,7 @@ boxes: Box[]
  * Lines of stitching across it, in the same frame.
  */
 lines: Line[]
+from: Distances
 /**
  * Check names its distances from all four edges.
  */
@@ -313,6 +314,12 @@ x1: number
 y1: number
 x2: number
 y2: number
+}
+export interface Distances {
+left: L
+right: L
+top: L
+bottom: L
 }
 /**
  * ClothNeed is one cloth with its lay.

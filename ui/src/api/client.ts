@@ -23,13 +23,19 @@ export async function ask<T>(method: string, path: string, body?: unknown, signa
   return response.json();
 }
 
+/** Browsers let requests of up to 64 kB in all outlive their page. */
+const outliving = 60_000;
+
 async function send(method: string, path: string, body: unknown, signal?: AbortSignal): Promise<Response> {
+  const text = body === undefined || typeof body === "string" ? body : JSON.stringify(body);
   try {
     return await fetch(`/api/v1${path}`, {
       method,
       signal,
-      headers: body === undefined ? {} : { "content-type": "application/json" },
-      body: body === undefined ? undefined : typeof body === "string" ? body : JSON.stringify(body),
+      headers: text === undefined ? {} : { "content-type": "application/json" },
+      body: text,
+      // A save under way is not lost with the page it was made on.
+      keepalive: method === "PUT" && text !== undefined && text.length < outliving,
     });
   } catch (error) {
     if (signal?.aborted) throw error;

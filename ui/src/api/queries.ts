@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import type { ClothView, HabitsView, LogView, PlanView, ShelfItem } from "./api.gen";
+import type { BeginPlan, ClothView, HabitsView, LogView, PlanView, ShelfItem, StartsView } from "./api.gen";
 import { ask } from "./client";
 import type { Plan } from "./plan.gen";
 
@@ -9,6 +9,17 @@ export const useShelf = () => useQuery({ queryKey: keys.shelf, queryFn: () => as
 export const useCloths = () => useQuery({ queryKey: keys.cloths, queryFn: () => ask<ClothView[]>("GET", "/cloths") });
 export const useHabits = () => useQuery({ queryKey: keys.habits, queryFn: () => ask<HabitsView>("GET", "/habits") });
 export const useLog = () => useQuery({ queryKey: keys.log, queryFn: () => ask<LogView[]>("GET", "/log") });
+
+/** What plans and decisions begin with in a unit. */
+export const useStarts = (units: string) =>
+  useQuery({
+    queryKey: ["starts", units],
+    queryFn: () => ask<StartsView>("GET", `/starts?units=${units}`),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+
+/** The plan a thing begins with. */
+export const beginPlan = (begin: BeginPlan) => ask<Plan>("POST", "/begin", begin);
 
 /** A change of the workshop; whatever is listed anywhere is read again after it. */
 export function useChange<V, R>(change: (value: V) => Promise<R>) {

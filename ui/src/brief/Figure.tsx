@@ -50,6 +50,55 @@ const figures: Record<string, Drawing> = {
       [158, 72, "to here"],
     ],
   },
+  binder: {
+    says: "A ring binder from above its spine: one board, the spine, and the height are measured apart.",
+    thing: <path d="M56 24 H156 M56 64 H156 M56 24 V64 M62 30 H150 M62 58 H150 M100 30 V58 M112 30 V58" />,
+    tape: <path d="M58 15 H156 M47 25 V63" />,
+    names: [
+      [88, 10, "board"],
+      [2, 48, "spine"],
+    ],
+  },
+  form: {
+    says: "A cushion pad: the tape goes across the middle, over the swell, and up the middle.",
+    thing: <path d="M52 14 C90 22 130 22 168 14 C162 38 162 56 168 82 C130 74 90 74 52 82 C58 56 58 38 52 14 Z" />,
+    tape: <path d="M57 48 H163 M110 20 V76" />,
+    names: [
+      [120, 43, "across"],
+      [116, 70, "up"],
+    ],
+  },
+  "form-thick": {
+    says: "A thick pad: the tape goes across, up, and through its side for the thickness.",
+    thing: (
+      <>
+        <path d="M40 40 L80 14 H182 L142 40 Z" />
+        <path d="M40 40 H142 V64 H40 Z" />
+        <path d="M142 40 L182 14 V38 L142 64 Z" />
+      </>
+    ),
+    tape: <path d="M40 73 H142 M148 68 L188 42 M33 40 V64" />,
+    names: [
+      [72, 90, "across"],
+      [176, 66, "up"],
+      [2, 30, "thick"],
+    ],
+  },
+  round: {
+    says: "Something round: the tape goes across its middle.",
+    thing: <circle cx="110" cy="48" r="40" />,
+    tape: <path d="M70 48 H150" />,
+    names: [[92, 42, "across"]],
+  },
+  "round-thick": {
+    says: "A thick round pad: the tape goes across its middle, and through its side for the thickness.",
+    thing: <path d="M66 34 V62 C66 92 154 92 154 62 V34 M66 34 C66 10 154 10 154 34 C154 58 66 58 66 34 Z" />,
+    tape: <path d="M66 34 H154 M163 34 V62" />,
+    names: [
+      [92, 29, "across"],
+      [170, 52, "thick"],
+    ],
+  },
   flat: {
     says: "Something flat: the tape goes across the middle and up the middle.",
     thing: <rect x="50" y="12" width="110" height="70" rx="3" />,

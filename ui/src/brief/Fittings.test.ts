@@ -12,9 +12,9 @@ test.each([
   [["left", "right"], "middle", { bottom: "3 in", middle: true }],
   [["top", "bottom"], "edge-bottom", { left: "1 in", middle: true, edge: "bottom" }],
   [["top", "bottom"], "top", { left: "1 in", middle: true, top: "2 in" }],
-])("of %j moved to %s", (edges, next, want) => expect(get(moved(plan, path, edges, next), path)).toEqual(want));
+])("of %j moved to %s", (edges, next, want) => expect(get(moved(plan, path, edges, next, "2 in"), path)).toEqual(want));
 
 test("leaving an edge clears it", () => {
-  const there = moved(plan, path, ["top", "bottom"], "edge-top");
-  expect(get(moved(there, path, ["top", "bottom"], "middle"), path)).toEqual({ left: "1 in", middle: true });
+  const there = moved(plan, path, ["top", "bottom"], "edge-top", "2 in");
+  expect(get(moved(there, path, ["top", "bottom"], "middle", "2 in"), path)).toEqual({ left: "1 in", middle: true });
 });

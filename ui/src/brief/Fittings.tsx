@@ -1,24 +1,31 @@
 import type { Plan } from "../api/plan.gen";
+import { useStarts } from "../api/queries";
 import { usePlan } from "../plan/context";
 import { get, put } from "../plan/path";
 import { T } from "../words/T";
-import { Choice } from "./Choice";
+import { Choice, PlanChoice } from "./Choice";
 import { useLetters } from "./sentences";
 import { Value } from "./Value";
 
-/** The fittings that can be added, with the sizes each begins with. */
-const kinds: Record<string, { name: string; sizes: Record<string, string>; more?: true; spread?: true }> = {
-  handle: { name: "handle", sizes: { length: "10 in", width: "2 in", spread: "4 in" }, spread: true },
-  pocket: { name: "pocket", sizes: { width: "5 in", height: "5 in" } },
-  strap: { name: "strap", sizes: { length: "22 in", width: "2 in" }, more: true },
-  loop: { name: "loop", sizes: { length: "3 in", width: "1 in" }, more: true },
-  slit: { name: "slit", sizes: { length: "4 in" } },
-  tape: { name: "tape", sizes: { length: "4 in", width: "3/4 in" }, more: true },
-  button: { name: "button", sizes: { width: "3/4 in" }, more: true },
-  label: { name: "label", sizes: { width: "2 in", height: "1 in" } },
+/** A fitting as it begins, with the sizes that are to be decided. */
+type Start = Record<string, string | number> & { kind: string };
+
+/** What each size of a fitting is called in its sentence, and in what order they are said. */
+const words: Record<string, string> = {
+  length: "long",
+  short: "for the short one",
+  width: "wide",
+  height: "high",
+  spread: "between its ends",
+  tape: "of hook-and-loop tape on the short one",
 };
 
-const words: Record<string, string> = { length: "long", width: "wide", height: "high" };
+/** The fittings that can be added, with what each begins with. */
+function useKinds(): Record<string, Start> {
+  const { value } = usePlan();
+  const starts = useStarts(String(value("/units") ?? "in")).data;
+  return Object.fromEntries(((starts?.fittings ?? []) as unknown as Start[]).map((f) => [f.kind, f]));
+}
 
 const ways = {
   across: [
@@ -37,14 +44,17 @@ const ways = {
 
 /** What is sewn onto the pieces, each in its place. */
 export function Fittings() {
-  const { plan, rework, drawn } = usePlan();
+  const { plan, rework, drawn, value } = usePlan();
+  const kinds = useKinds();
   const list = plan.fittings ?? [];
   const first = drawn.pieces[0]?.name ?? "front";
+  const away = useStarts(String(value("/units") ?? "in")).data?.away;
   const add = (kind: string) =>
-    rework(
-      (now) => put(now, "/fittings", [...(now.fittings ?? []), { kind, on: first, ...kinds[kind]?.sizes, at: { middle: true } }]),
-      `a ${kind} more`,
-    );
+    rework((now) => {
+      // The two of a pair stand at mirrored places, which the middle is not.
+      const at = kinds[kind]?.short ? { left: away, middle: true } : { middle: true };
+      return put(now, "/fittings", [...(now.fittings ?? []), { ...kinds[kind], on: first, at }]);
+    }, `a ${kind} more`);
   return (
     <>
       {list.map((fitting, i) => (
@@ -56,7 +66,10 @@ export function Fittings() {
         <Choice
           label="Add a fitting"
           value=""
-          options={[{ value: "", name: "Add a fitting" }, ...Object.entries(kinds).map(([value, k]) => ({ value, name: `a ${k.name}` }))]}
+          options={[
+            { value: "", name: "Add a fitting" },
+            ...Object.keys(kinds).map((kind) => ({ value: kind, name: kind === "belt" ? "a pair of belts" : `a ${kind}` })),
+          ]}
           choose={(kind) => kind && add(kind)}
         />
       </p>
@@ -69,36 +82,30 @@ function One({ index, kind }: { index: number; kind: string }) {
   const letters = useLetters();
   const path = `/fittings/${index}`;
   const of = `${kind} ${index + 1}`;
-  const shape = kinds[kind];
+  const start = useKinds()[kind];
+  const sizes = Object.keys(words).filter((key) => key in (start ?? {}));
   const placed = drawn.fittings.find((f) => f.index === index);
   const cloth = String(value(`${path}/cloth`) ?? "");
   return (
     <p>
-      A {shape?.name ?? kind} on the{" "}
+      A {kind} on the{" "}
       <Choice
         label={`Piece of the ${of}`}
         value={String(value(`${path}/on`) ?? "")}
         options={drawn.pieces.map((p) => ({ value: p.name, name: p.title.toLowerCase() }))}
         choose={(next) => rework((plan) => put(plan, `${path}/on`, next), `${of} on the ${next}`)}
       />
-      {Object.keys(shape?.sizes ?? {})
-        .filter((key) => key !== "spread")
-        .map((key) => (
-          <span key={key}>
-            , <Value path={`${path}/${key}`} label={`${key.replace(/^./, (c) => c.toUpperCase())} of the ${of}`} /> {words[key]}
-          </span>
-        ))}
-      {shape?.spread && (
-        <>
-          , its ends <Value path={`${path}/spread`} label={`Distance of the ends of the ${of}`} /> apart
-        </>
-      )}
-      {shape?.more && (
+      {sizes.map((key) => (
+        <span key={key}>
+          , <Value path={`${path}/${key}`} label={`${labels[key] ?? upper(key)} of the ${of}`} /> {words[key]}
+        </span>
+      ))}
+      {start?.count !== undefined && (
         <>
           , <Value path={`${path}/count`} label={`How many of the ${of}`} kind="count" shown={String(value(`${path}/count`) || 1)} /> of it
         </>
       )}
-      , of{" "}
+      {kind === "pocket" && <Pocket path={path} of={of} />}, of{" "}
       <Choice
         label={`Cloth of the ${of}`}
         value={cloth}
@@ -112,15 +119,45 @@ function One({ index, kind }: { index: number; kind: string }) {
         </span>
       )}
       <button type="button" className="word-button" onClick={() => rework((plan) => put(plan, path, undefined), `${of} taken off`)}>
-        Take the {shape?.name ?? kind} off
+        Take the {kind} off
       </button>
     </p>
   );
 }
 
+const labels: Record<string, string> = { short: "Length of the short one", spread: "Distance of the ends", tape: "Tape" };
+const upper = (word: string) => word.replace(/^./, (c) => c.toUpperCase());
+
+/** How a pocket is made, and the pens it holds. */
+function Pocket({ path, of }: { path: string; of: string }) {
+  const { value } = usePlan();
+  return (
+    <>
+      ,{" "}
+      <PlanChoice
+        path={`${path}/style`}
+        label={`Style of the ${of}`}
+        options={[
+          { value: "flat", name: "hemmed at the top" },
+          { value: "folded", name: "folded double" },
+        ]}
+      />
+      , with <Value path={`${path}/slots`} label={`Pen slots of the ${of}`} kind="count" shown={String(value(`${path}/slots`) || "no")} />{" "}
+      pen slots
+      {Number(value(`${path}/slots`) ?? 0) > 0 && (
+        <>
+          {" "}
+          of <Value path={`${path}/slot`} label={`Width of a pen slot of the ${of}`} />
+        </>
+      )}
+    </>
+  );
+}
+
 /** One direction of a place: from an edge, or in the middle. */
 function Place({ index, of, direction }: { index: number; of: string; direction: "across" | "up" }) {
-  const { plan, rework } = usePlan();
+  const { plan, rework, value } = usePlan();
+  const away = useStarts(String(value("/units") ?? "in")).data?.away ?? "2 in";
   const path = `/fittings/${index}/at`;
   const options = ways[direction];
   const edges = direction === "across" ? ["left", "right"] : ["top", "bottom"];
@@ -138,16 +175,16 @@ function Place({ index, of, direction }: { index: number; of: string; direction:
         label={`Place of the ${of} ${direction}`}
         value={now}
         options={options}
-        choose={(next) => rework((plan) => moved(plan, path, edges, next), `${of} ${next}`)}
+        choose={(next) => rework((plan) => moved(plan, path, edges, next, away), `${of} ${next}`)}
       />
     </>
   );
 }
 
-export function moved(plan: Plan, path: string, edges: string[], next: string): Plan {
+export function moved(plan: Plan, path: string, edges: string[], next: string, away: string): Plan {
   const [word, edge] = next.split("-");
   const keys = edges.includes("top") ? [...edges, "edge"] : edges;
   const cleared = keys.reduce((p, key) => put(p, `${path}/${key}`, undefined), plan);
   if (word === "edge") return put(cleared, `${path}/edge`, edge);
-  return next === "middle" ? put(cleared, `${path}/middle`, true) : put(cleared, `${path}/${next}`, "2 in");
+  return next === "middle" ? put(cleared, `${path}/middle`, true) : put(cleared, `${path}/${next}`, away);
 }

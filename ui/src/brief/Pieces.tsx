@@ -9,8 +9,10 @@ export function useConfigs(): { name: string; title: string; count: number }[] {
   const seen = new Map<string, { name: string; title: string; count: number }>();
   for (const piece of drawn.pieces) {
     const config = seen.get(piece.config);
-    if (config) config.count += piece.count;
-    else seen.set(piece.config, { name: piece.config, title: piece.title.toLowerCase(), count: piece.count });
+    if (config) {
+      config.count += piece.count;
+      config.title = piece.config; // front flap and back flap are both flaps
+    } else seen.set(piece.config, { name: piece.config, title: piece.title.toLowerCase(), count: piece.count });
   }
   return [...seen.values()];
 }

@@ -1,4 +1,5 @@
 import type { Plan } from "../api/plan.gen";
+import { useStarts } from "../api/queries";
 import { usePlan } from "../plan/context";
 import { put } from "../plan/path";
 import { Len } from "../words/T";
@@ -30,11 +31,18 @@ export function Cover() {
 function Flat() {
   const { reckoning, value } = usePlan();
   const kind = String(value("/cover/kind"));
+  const round = value("/object/shape") === "round";
   const first = reckoning.pieces[0];
   return (
     <p>
       {kind === "pad" ? "A pad, larger by " : "Against the pad it is eased "}
-      <Value path="/cover/ease/width" label="Ease across" /> across and <Value path="/cover/ease/height" label="Ease up" /> up
+      <Value path="/cover/ease/width" label="Ease across" /> across
+      {!round && (
+        <>
+          {" "}
+          and <Value path="/cover/ease/height" label="Ease up" /> up
+        </>
+      )}
       {kind === "boxed-cushion" && (
         <>
           {" "}
@@ -49,24 +57,62 @@ function Flat() {
           </strong>
         </>
       )}
-      . Seams are <Value path="/cover/seam" label="Seam allowance" />, {kind === "cushion" ? "corners square" : <Corners />}; washing will
-      take <Value path="/cover/wash" label="Shrinkage planned for" kind="percent" />.
+      . Seams are <Value path="/cover/seam" label="Seam allowance" />
+      {!round && (
+        <>
+          , <Corners tapered={kind !== "boxed-cushion"} />
+        </>
+      )}
+      ; washing will take <Value path="/cover/wash" label="Shrinkage planned for" kind="percent" />. <Closed />
     </p>
   );
 }
 
-/** Corners: square, or round by a radius or a plate. */
-function Corners() {
+/** How a cover is closed that has no back of its own. */
+function Closed() {
+  const { value } = usePlan();
+  switch (String(value("/cover/kind"))) {
+    case "boxed-cushion":
+      return (
+        <>
+          It closes{" "}
+          <PlanChoice
+            path="/back/kind"
+            label="Closure of the band"
+            options={[
+              { value: "sewn", name: "by hand, over a gap" },
+              { value: "zip", name: "with a zip in the band, over a gap" },
+            ]}
+          />{" "}
+          of <Value path="/back/gap" label="Gap in the band" />.
+        </>
+      );
+    case "pad":
+    case "jacket":
+      return value("/cover/flaps/style") === "turned-in" ? null : (
+        <>
+          It is turned through a gap of <Value path="/back/gap" label="Gap to turn it through" />.
+        </>
+      );
+    default:
+      return null;
+  }
+}
+
+/** Corners: square, round by a radius or a plate, or tapered. */
+function Corners({ tapered }: { tapered?: boolean }) {
   const { value, edit } = usePlan();
+  const starts = useStarts(String(value("/units") ?? "in")).data;
   const plate = value("/cover/corners/plate");
-  const round = value("/cover/corners/kind") === "round";
-  const now = round ? (plate !== undefined && plate !== "0" ? "plate" : "radius") : "square";
-  const choose = (next: string) =>
-    edit(
-      "/cover/corners",
-      next === "square" ? { kind: "square" } : next === "plate" ? { kind: "round", plate: "6 in" } : { kind: "round", radius: "2 in" },
-      `corners ${next}`,
-    );
+  const kind = String(value("/cover/corners/kind") ?? "square");
+  const now = kind === "round" ? (plate !== undefined && plate !== "0" ? "plate" : "radius") : kind;
+  const corners: Record<string, unknown> = {
+    square: { kind: "square" },
+    plate: { kind: "round", plate: starts?.plate },
+    radius: { kind: "round", radius: starts?.radius },
+    tapered: { kind: "tapered", taper: starts?.taper },
+  };
+  const choose = (next: string) => edit("/cover/corners", corners[next], `corners ${next}`);
   return (
     <>
       corners{" "}
@@ -77,6 +123,7 @@ function Corners() {
           { value: "square", name: "square" },
           { value: "radius", name: "cut to a radius of" },
           { value: "plate", name: "drawn round a plate of" },
+          ...(tapered ? [{ value: "tapered", name: "drawn in by" }] : []),
         ]}
         choose={choose}
       />
@@ -92,13 +139,21 @@ function Corners() {
           <Value path="/cover/corners/plate" label="Diameter of the plate" />
         </>
       )}
+      {now === "tapered" && (
+        <>
+          {" "}
+          <Value path="/cover/corners/taper" label="Taper of the corners" />
+        </>
+      )}
     </>
   );
 }
 
 function Hood() {
-  const { value, rework, edit } = usePlan();
+  const { value, rework, edit, drawn } = usePlan();
+  const starts = useStarts(String(value("/units") ?? "in")).data;
   const kind = String(value("/cover/kind"));
+  const wayRound = drawn.pieces.find((p) => p.name === "band")?.trimmed.height.exact;
   const finish = String(value("/cover/bottom/finish") || "bound");
   const band = value("/cover/band_length");
   return (
@@ -128,7 +183,9 @@ function Hood() {
           { value: "hem", name: "hemmed" },
           { value: "raw", name: "left raw" },
         ]}
-        choose={(next) => edit("/cover/bottom", next === "hem" ? { finish: "hem", width: "1 in" } : { finish: next }, `bottom ${next}`)}
+        choose={(next) =>
+          edit("/cover/bottom", next === "hem" ? { finish: "hem", width: starts?.hem } : { finish: next }, `bottom ${next}`)
+        }
       />
       {finish === "hem" && (
         <>
@@ -167,7 +224,7 @@ function Hood() {
             choose={(next) =>
               edit(
                 "/cover/band_length",
-                next === "cut" ? "22 in" : undefined,
+                next === "cut" ? wayRound : undefined,
                 next === "cut" ? "a band already cut" : "band still to be cut",
               )
             }
@@ -185,8 +242,10 @@ function Hood() {
 }
 
 function Jacket() {
-  const { value } = usePlan();
-  const both = !Array.isArray(value("/cover/flaps/depth"));
+  const { value, edit } = usePlan();
+  const depth = value("/cover/flaps/depth");
+  const front = Array.isArray(depth) ? depth[0] : depth;
+  const alike = !Array.isArray(depth) || depth[0] === depth[1];
   return (
     <p>
       A jacket, looser by <Value path="/cover/ease/wrap" label="Ease round the book" /> round the book and{" "}
@@ -196,20 +255,41 @@ function Jacket() {
         path="/cover/flaps/style"
         label="Style of the flaps"
         options={[
-          { value: "folded", name: "folded" },
+          { value: "folded", name: "folded double" },
+          { value: "flip", name: "hemmed and flipped round" },
           { value: "turned-in", name: "turned in from the outside" },
         ]}
       />
+      {value("/cover/flaps/style") === "flip" && (
+        <>
+          {" "}
+          with a hem of <Value path="/cover/flaps/hem" label="Hem of the flaps" />
+        </>
+      )}
       ,{" "}
-      {both ? (
-        <Value path="/cover/flaps/depth" label="Depth of the flaps" />
-      ) : (
+      <Choice
+        label="Depths of the flaps"
+        value={Array.isArray(depth) ? "two" : "one"}
+        options={[
+          { value: "one", name: "both" },
+          { value: "two", name: "each of its own depth:" },
+        ]}
+        choose={(next) =>
+          edit("/cover/flaps/depth", next === "two" ? [front, front] : front, next === "two" ? "two flap depths" : "flaps alike")
+        }
+      />{" "}
+      {Array.isArray(depth) ? (
         <>
           <Value path="/cover/flaps/depth/0" label="Depth of the front flap" /> in front and{" "}
-          <Value path="/cover/flaps/depth/1" label="Depth of the back flap" /> at the back,
+          <Value path="/cover/flaps/depth/1" label="Depth of the back flap" /> at the back.
+          {alike && " They are still alike."}
+        </>
+      ) : (
+        <>
+          <Value path="/cover/flaps/depth" label="Depth of the flaps" /> deep.
         </>
       )}{" "}
-      deep.
+      <Closed />
     </p>
   );
 }

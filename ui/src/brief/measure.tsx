@@ -1,5 +1,7 @@
+import { useStarts } from "../api/queries";
 import { usePlan } from "../plan/context";
-import { PlanChoice } from "./Choice";
+import { put } from "../plan/path";
+import { Choice, PlanChoice } from "./Choice";
 import { Figure } from "./Figure";
 import { Value } from "./Value";
 
@@ -13,49 +15,138 @@ const fills = [
 export function Measure() {
   const { value } = usePlan();
   const kind = String(value("/object/kind"));
-  const boxed = value("/cover/kind") === "boxed-cushion";
   const one = Number(value("/copies") ?? 1) === 1;
+  const Words = objects[kind];
   return (
     <>
       <p>
-        {kind === "form" && (
-          <>
-            A cushion pad, <Value path="/object/width" label="Width of the pad" /> across by{" "}
-            <Value path="/object/height" label="Height of the pad" /> up
-            {boxed && (
-              <>
-                {" "}
-                and <Value path="/object/thickness" label="Thickness of the pad" /> thick
-              </>
-            )}
-            , filled with <PlanChoice path="/object/fill" label="Fill of the pad" options={fills} />.
-          </>
-        )}
-        {kind === "box" && (
-          <>
-            An appliance, <Value path="/object/length" label="Length of the box" /> long,{" "}
-            <Value path="/object/depth" label="Depth of the box" /> deep and <Value path="/object/height" label="Height of the box" /> high.
-            What sticks out adds <Value path="/object/sticks_out/length" label="What sticks out in length" /> in length,{" "}
-            <Value path="/object/sticks_out/depth" label="What sticks out in depth" /> in depth and{" "}
-            <Value path="/object/sticks_out/height" label="What sticks out in height" /> in height.
-          </>
-        )}
-        {kind === "book" && (
-          <>
-            A book, closed: <Value path="/object/wrap" label="Round the book" /> from one fore-edge round the spine to the other,{" "}
-            <Value path="/object/height" label="Height of the book" /> high. Its spine is{" "}
-            <Value path="/object/spine" label="Width of the spine" />.
-          </>
-        )}
-        {kind === "flat" && (
-          <>
-            Something flat, <Value path="/object/width" label="Width to be covered" /> across by{" "}
-            <Value path="/object/height" label="Height to be covered" /> up.
-          </>
-        )}{" "}
-        It is made <Value path="/copies" label="How many are made" kind="count" /> {one ? "time" : "times"}.
+        {Words && <Words />} It is made <Value path="/copies" label="How many are made" kind="count" /> {one ? "time" : "times"}.
       </p>
-      {kind !== "form" && <Figure kind={kind} />}
+      <Figure kind={useFigure(kind)} />
+    </>
+  );
+}
+
+/** The drawing that shows where the tape is held. */
+function useFigure(kind: string): string {
+  const { value } = usePlan();
+  if (kind === "book") return byBoards(value) ? "binder" : "book";
+  if (value("/object/shape") === "round") return value("/cover/kind") === "boxed-cushion" ? "round-thick" : "round";
+  return kind === "form" && value("/cover/kind") === "boxed-cushion" ? "form-thick" : kind;
+}
+
+const objects: Record<string, () => React.ReactNode> = {
+  form: () => <Shaped names={["A cushion pad", "A round cushion pad"]} of="of the pad" filled />,
+  flat: () => <Shaped names={["Something flat", "Something flat and round"]} of="to be covered" />,
+  box: Box,
+  book: Book,
+};
+
+/** A pad or a seat: a rectangle, or round and measured once. */
+function Shaped({ names, of, filled }: { names: [string, string]; of: string; filled?: boolean }) {
+  const { value, rework } = usePlan();
+  const round = value("/object/shape") === "round";
+  const boxed = value("/cover/kind") === "boxed-cushion";
+  const choose = (next: string) =>
+    rework(
+      (plan) => {
+        const shaped = put(plan, "/object/shape", next);
+        return put(shaped, "/object/height", next === "round" ? undefined : value("/object/width"));
+      },
+      `${next === "round" ? "round" : "with corners"}`,
+    );
+  return (
+    <>
+      <Choice
+        label="Shape of what is covered"
+        value={round ? "round" : "rectangle"}
+        options={[
+          { value: "rectangle", name: names[0] },
+          { value: "round", name: names[1] },
+        ]}
+        choose={choose}
+      />
+      , <Value path="/object/width" label={round ? `Diameter ${of}` : `Width ${of}`} /> across
+      {!round && (
+        <>
+          {" "}
+          by <Value path="/object/height" label={`Height ${of}`} /> up
+        </>
+      )}
+      {boxed && (
+        <>
+          {" "}
+          and <Value path="/object/thickness" label="Thickness of the pad" /> thick
+        </>
+      )}
+      {filled && (
+        <>
+          , filled with <PlanChoice path="/object/fill" label="Fill of the pad" options={fills} />
+        </>
+      )}
+      .
+    </>
+  );
+}
+
+function Box() {
+  return (
+    <>
+      An appliance, <Value path="/object/length" label="Length of the box" /> long, <Value path="/object/depth" label="Depth of the box" />{" "}
+      deep and <Value path="/object/height" label="Height of the box" /> high. What sticks out adds{" "}
+      <Value path="/object/sticks_out/length" label="What sticks out in length" /> in length,{" "}
+      <Value path="/object/sticks_out/depth" label="What sticks out in depth" /> in depth and{" "}
+      <Value path="/object/sticks_out/height" label="What sticks out in height" /> in height.
+    </>
+  );
+}
+
+const byBoards = (value: (path: string) => unknown) => value("/object/wrap") === undefined && value("/object/board") !== undefined;
+
+/** A book, round by the tape, or by its boards and its spine. */
+function Book() {
+  const { value, rework } = usePlan();
+  const starts = useStarts(String(value("/units") ?? "in")).data;
+  const usual = (thing: string) => starts?.things.find((t) => t.key === thing)?.usual ?? {};
+  const boards = byBoards(value);
+  const choose = (next: string) =>
+    rework(
+      (plan) =>
+        next === "boards"
+          ? put(put(put(plan, "/object/wrap", undefined), "/object/board", usual("binder").board), "/object/spine", usual("binder").spine)
+          : put(put(plan, "/object/board", undefined), "/object/wrap", usual("book").wrap),
+      next === "boards" ? "measured by its boards" : "measured round with a tape",
+    );
+  return (
+    <>
+      A book, closed, measured{" "}
+      <Choice
+        label="How the book is measured"
+        value={boards ? "boards" : "tape"}
+        options={[
+          { value: "tape", name: "round with a bending tape" },
+          { value: "boards", name: "by its boards and its spine" },
+        ]}
+        choose={choose}
+      />
+      :{" "}
+      {boards ? (
+        <>
+          each board <Value path="/object/board" label="Width of a board" /> across, the spine{" "}
+          <Value path="/object/spine" label="Width of the spine" />,{" "}
+        </>
+      ) : (
+        <>
+          <Value path="/object/wrap" label="Round the book" /> from one fore-edge round the spine to the other,{" "}
+        </>
+      )}
+      <Value path="/object/height" label="Height of the book" /> high.
+      {!boards && (
+        <>
+          {" "}
+          Its spine is <Value path="/object/spine" label="Width of the spine" />.
+        </>
+      )}
     </>
   );
 }

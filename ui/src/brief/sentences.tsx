@@ -137,10 +137,12 @@ export function Edges() {
   );
 }
 
-/** Both sides of every seam of a cover that is joined from its pieces. */
+/** Two ways of working out one seam may differ by this, in nanometres. */
+const rounding = 100;
+
+/** Both sides of every seam. */
 function Seams() {
-  const { reckoning, value } = usePlan();
-  if (value("/cover/kind") === "cushion") return null;
+  const { reckoning } = usePlan();
   return (
     <>
       {reckoning.joins.map((join, i) => (
@@ -150,7 +152,7 @@ function Seams() {
           {": "}
           {join.title.replace(/^./, (c) => c.toUpperCase())}
           {join.count > 1 && `, ${join.count} times`}: <strong>{join.lengths[0] && <Len of={join.lengths[0]} />}</strong>
-          {join.off.nm === 0 ? ", both sides alike." : <> against {join.lengths[1] && <Len of={join.lengths[1]} />}.</>}
+          {Math.abs(join.off.nm) < rounding ? ", both sides alike." : <> against {join.lengths[1] && <Len of={join.lengths[1]} />}.</>}
         </span>
       ))}
     </>

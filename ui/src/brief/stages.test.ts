@@ -22,6 +22,6 @@ test.each([
 test("a cover without a front and a back finds them at its pieces", () => {
   const about = (path: string) => stageOf({ about: path, code: "", level: "stop", text: "" }, false);
   expect(about("/pieces/main/face/kind")).toBe("Pieces");
-  expect(about("/measured/0/what")).toBe("Measure");
+  expect(about("/back/gap")).toBe("Cover");
   expect(about("/cover/band_length")).toBe("Cover");
 });

@@ -20,5 +20,5 @@ const places: [RegExp, StageName][] = [
 export function stageOf(finding: Finding, cushion = true): StageName {
   const stage = places.find(([path]) => path.test(finding.about))?.[1] ?? "Measure";
   if (cushion) return stage;
-  return ({ Front: "Pieces", Back: "Measure" }[stage as string] as StageName | undefined) ?? stage;
+  return ({ Front: "Pieces", Back: "Cover" }[stage as string] as StageName | undefined) ?? stage;
 }

@@ -1,23 +1,47 @@
 import type { Mark, Piece, Seam, Vertex } from "../api/api.gen";
-import { mm, sidesOf } from "./PieceDrawing";
+import { extent, mm, sidesOf } from "./PieceDrawing";
 
 /** The letter a seam goes by, on the sheet and in the brief. */
 export const letterOf = (join: number) => String.fromCharCode(64 + join);
 
 /** Where a piece is joined: each seam in its colour and under its letter, with what is marked on it. */
-export function Seams({ piece, text }: { piece: Piece; text: number }) {
+export function Seams({ piece, text, quarters }: { piece: Piece; text: number; quarters: number }) {
+  const box = extent(piece);
+  // On a narrow piece letters are smaller, so that they stay on it.
+  const size = Math.max(0.55 * text, Math.min(text, 0.42 * Math.min(box.width, box.height)));
+  const lettered: { join: number; x: number; y: number }[] = [];
+  /** Where a seam's letter stands; none beside its like, as across a narrow band. */
+  const letter = (seam: Seam) => {
+    const at = seam.marks[1] && beside(seam.marks[1], size * 0.95);
+    if (!at || lettered.some((l) => l.join === seam.join && Math.hypot(l.x - at.x, l.y - at.y) < size * 1.6)) return null;
+    lettered.push({ join: seam.join, ...at });
+    return at;
+  };
+  // What is sewn first lies on top.
+  const order = piece.seams.toReversed();
   return (
     <g className="seams no-pointer">
-      {piece.seams.map((seam) => (
-        <OneSeam key={`${seam.join} ${seam.path[0]?.x} ${seam.path[0]?.y} ${seam.path.at(-1)?.x}`} seam={seam} text={text} />
+      {order.map((seam) => (
+        <OneSeam
+          key={`${seam.join} ${seam.path[0]?.x} ${seam.path[0]?.y} ${seam.path.at(-1)?.x}`}
+          seam={seam}
+          letter={letter(seam)}
+          text={size}
+          quarters={quarters}
+        />
       ))}
     </g>
   );
 }
 
-function OneSeam({ seam, text }: { seam: Seam; text: number }) {
-  const middle = seam.marks[1];
-  const inside = middle && beside(middle, text * 0.95);
+interface OneSeamProps {
+  seam: Seam;
+  letter: { x: number; y: number } | null;
+  text: number;
+  quarters: number;
+}
+
+function OneSeam({ seam, letter, text, quarters }: OneSeamProps) {
   return (
     <g className={`seam join-${((seam.join - 1) % 4) + 1}`}>
       <path className="seam-line" d={openPath(seam.path)} />
@@ -27,10 +51,10 @@ function OneSeam({ seam, text }: { seam: Seam; text: number }) {
       {seam.clips.map((mark) => (
         <path key={`clip ${mark.x} ${mark.y}`} className="seam-clip" d={tick(mark, text * 0.45)} />
       ))}
-      {inside && (
-        <g transform={`translate(${inside.x} ${inside.y})`}>
+      {letter && (
+        <g transform={`translate(${letter.x} ${letter.y}) rotate(${-90 * quarters})`}>
           <circle className="seam-disc" r={text * 0.62} />
-          <text className="seam-letter" textAnchor="middle" dy={text * 0.34}>
+          <text className="seam-letter" textAnchor="middle" dy={text * 0.34} fontSize={text}>
             {letterOf(seam.join)}
           </text>
         </g>

@@ -57,6 +57,7 @@ const cut = { id: "back.panel", width: size(80).width, height: size(112).height 
 const reckoning = {
   title: "Cushion",
   pieces: [front, back],
+  net: [[[{ piece: "front", quarters: 0 }], [{ piece: "back", quarters: 0 }]]],
   cuts: [cut],
   fittings: [],
   back: { overlap: size(28).width },
@@ -150,6 +151,8 @@ test("a fitting lies where the core says", () => {
     on: "front",
     check: "",
     fixing: "",
+    lines: [],
+    from: { left: size(10).width, right: size(80).width, top: size(5).width, bottom: size(83).width },
     boxes: [10, 80].map((x) => ({ x: x * mm, y: 5 * mm, width: 10 * mm, height: 12 * mm })),
   };
   const { container } = sheet({ reckoning: { ...reckoning, fittings: [strap, { ...strap, index: 1, on: "nowhere" }] } });

@@ -1,8 +1,11 @@
 import { useLayoutEffect, useRef, useState } from "react";
-import type { Cell, Cut, Fitting, Piece, Reckoning, Swatch } from "../api/api.gen";
+import type { Cell, Cut, Piece, Reckoning, Swatch } from "../api/api.gen";
 import { T } from "../words/T";
-import { type Box, boxOf, extent, mm, PieceDrawing } from "./PieceDrawing";
+import { laidOut, turned } from "./net";
+import { type Moving, OnPiece } from "./OnPiece";
+import { around, type Box, extent, mm, PieceDrawing } from "./PieceDrawing";
 import { Seams } from "./Seams";
+import { SvgText } from "./SvgText";
 
 interface Props {
   reckoning: Reckoning;
@@ -10,89 +13,63 @@ interface Props {
   selected: ReadonlySet<string>;
   band: { piece: string; box: Box } | null;
   select?: (cell: Cell) => void;
+  moving?: Moving;
 }
 
-/** All pieces of the cover to one scale, the front with its nested outlines. */
-export function Sheet({ reckoning, swatches, selected, band, select }: Props) {
+/** All pieces of the cover to one scale, laid out as they join. */
+export function Sheet({ reckoning, swatches, selected, band, select, moving }: Props) {
   const { ref, width, height } = useExtent();
-  const placed = inRows(reckoning.pieces, width / height);
-  const right = Math.max(...placed.map((p) => p.x + p.box.x + p.box.width));
-  const top = Math.min(...placed.map((p) => p.y + p.box.y));
-  const bottom = Math.max(...placed.map((p) => p.y + p.box.y + p.box.height));
-  const unit = Math.max(right / (width - 8), (bottom - top) / (height - 78)); // millimetres to a screen pixel
-  const text = 15 * unit;
+  const { places, view, text } = fitted(reckoning, width, height);
+  const movable = moving !== undefined && reckoning.fittings.length > 0;
   return (
     <svg
       ref={ref}
       className="sheet"
-      viewBox={`${-2 * unit} ${top - text * 2} ${right + 4 * unit} ${bottom - top + text * 4.6}`}
-      role="img"
+      viewBox={view}
+      role={movable ? "group" : "img"} // what can be moved is not a picture
       aria-label={spoken(reckoning)}
       fontSize={text}
     >
-      {placed.map(({ piece, box, x, y, rowTop, rowBottom }) => (
-        <g key={piece.name} transform={`translate(${x} ${y})`}>
-          <text className="piece-title" x={box.x} y={rowTop - y - text * 0.9}>
+      {places.map(({ piece, quarters, box, transform, first }, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: pieces alike have no identity but their place
+        <g key={i}>
+          <text className="piece-title" x={box.x} y={box.y - text * 0.55}>
             {piece.title}
-            {piece.count > 1 && ` × ${piece.count}`}
             {piece.waits && <tspan className="soft"> · waits for the measured front</tspan>}
           </text>
-          <PieceDrawing
-            piece={piece}
-            swatches={swatches}
-            selected={selected}
-            band={band?.piece === piece.name ? band.box : null}
-            select={select}
-          />
-          <OnPiece fittings={reckoning.fittings.filter((f) => f.on === piece.name)} text={text} />
-          <Seams piece={piece} text={text} />
-          {piece.name === "back" && <Backs piece={piece} cuts={reckoning.cuts} overlap={reckoning.back?.overlap.text ?? ""} text={text} />}
-          <Dimension piece={piece} y={rowBottom - y + text * 1.4} text={text} />
+          <g transform={transform}>
+            <PieceDrawing
+              piece={piece}
+              swatches={swatches}
+              selected={selected}
+              band={band?.piece === piece.name ? band.box : null}
+              select={select}
+            />
+            <Seams piece={piece} text={text} quarters={quarters} />
+            {first && (
+              <OnPiece fittings={reckoning.fittings.filter((f) => f.on === piece.name)} text={text} quarters={quarters} moving={moving} />
+            )}
+            {piece.name === "back" && (
+              <Backs piece={piece} cuts={reckoning.cuts} overlap={reckoning.back?.overlap.text ?? ""} text={text} />
+            )}
+          </g>
+          {first && <Dimensions piece={piece} quarters={quarters} box={box} text={text} />}
         </g>
       ))}
     </svg>
   );
 }
 
-interface Place {
-  piece: Piece;
-  box: Box;
-  /** Where the piece's own frame begins. */
-  x: number;
-  y: number;
-  rowTop: number;
-  rowBottom: number;
-}
-
-/** Lays pieces in rows of about the shape of their place, so that a long strip does not make all others small. */
-function inRows(pieces: Piece[], shape: number): Place[] {
-  const boxes = pieces.map((piece) => ({ piece, box: extent(piece) }));
-  const area = boxes.reduce((sum, { box }) => sum + box.width * box.height, 0);
-  const widest = Math.max(...boxes.map(({ box }) => box.width));
-  const limit = Math.max(widest, 1.65 * Math.sqrt(area * shape));
-  const gap = limit * 0.045;
-  const rows: (typeof boxes)[] = [];
-  let used = Number.POSITIVE_INFINITY;
-  for (const each of boxes) {
-    if (used + gap + each.box.width > limit) {
-      rows.push([]);
-      used = -gap;
-    }
-    rows.at(-1)?.push(each);
-    used += gap + each.box.width;
+/** The pieces in their places, and the scale at which writing keeps its size. */
+function fitted(reckoning: Reckoning, width: number, height: number) {
+  let text = 0;
+  let sheet = laidOut(reckoning.net, reckoning.pieces, { above: 0, below: 0, beside: 0 });
+  // The room for writing depends on the scale, and the scale on the room: a few rounds settle both.
+  for (let round = 0; round < 4; round++) {
+    text = 15 * Math.max(sheet.width / (width - 8), sheet.height / (height - 8));
+    sheet = laidOut(reckoning.net, reckoning.pieces, { above: text * 1.7, below: text * 1.9, beside: text * 2.1 });
   }
-  let y = 0;
-  return rows.flatMap((row) => {
-    const high = Math.max(...row.map(({ box }) => box.height));
-    let x = 0;
-    const places = row.map(({ piece, box }) => {
-      const place = { piece, box, x: x - box.x, y: y - box.y, rowTop: y, rowBottom: y + high };
-      x += box.width + gap;
-      return place;
-    });
-    y += high + limit * 0.14;
-    return places;
-  });
+  return { places: sheet.places, view: `0 0 ${sheet.width + text * 0.4} ${sheet.height}`, text };
 }
 
 /** The size an element has on screen, so that writing in it keeps its own. */
@@ -120,67 +97,40 @@ function spoken(reckoning: Reckoning): string {
     .join(" ")}`;
 }
 
-/** The finished width under a piece. */
-function Dimension({ piece, y, text }: { piece: Piece; y: number; text: number }) {
-  const { width } = boxOf(piece, piece.finished);
-  const label = `${piece.finished.width.text} finished`;
-  const half = (label.length * text * 0.5) / 2 + text * 0.6;
-  const middle = width / 2;
+/** The finished size beside a piece, drawn as on a pattern: across under it, up at its left. */
+function Dimensions({ piece, quarters, box, text }: { piece: Piece; quarters: number; box: Box; text: number }) {
+  const lying = quarters % 2 === 1;
+  const across = lying ? piece.finished.height : piece.finished.width;
+  const up = lying ? piece.finished.width : piece.finished.height;
+  const [wide, high] = [mm(across.nm), mm(up.nm)];
+  const [line, whole] = [turned(around(piece.outline), quarters), turned(extent(piece), quarters)];
+  const [x, y] = [box.x + line.x - whole.x, box.y + line.y - whole.y];
   return (
-    <g className="dimension">
-      <path
-        d={`M0 ${y - text * 0.4} v${text * 0.8} M0 ${y} H${middle - half} M${middle + half} ${y} H${width} M${width} ${y - text * 0.4} v${text * 0.8}`}
-      />
-      <SvgText x={middle} y={y + text * 0.35} text={text} anchor="middle">
+    <g className="dimension no-pointer">
+      <g transform={`translate(${x} ${box.y + box.height + text * 0.95})`}>
+        <Measured length={wide} text={text} label={across.text} />
+      </g>
+      <g transform={`translate(${box.x - text * 0.95} ${y + high}) rotate(-90)`}>
+        <Measured length={high} text={text} label={up.text} />
+      </g>
+    </g>
+  );
+}
+
+/** A length between two marks; where it is too short for its figure, the figure stands alone. */
+function Measured({ length, text, label }: { length: number; text: number; label: string }) {
+  const half = (label.length * text * 0.5) / 2 + text * 0.3;
+  return (
+    <>
+      {length / 2 > half && (
+        <path
+          d={`M0 ${-text * 0.4} v${text * 0.8} M${length} ${-text * 0.4} v${text * 0.8} M0 0 H${length / 2 - half} M${length / 2 + half} 0 H${length}`}
+        />
+      )}
+      <SvgText x={length / 2} y={text * 0.35} text={text} anchor="middle">
         {label}
       </SvgText>
-    </g>
-  );
-}
-
-/** Text in a drawing; HTML sets its fractions, which SVG text cannot. */
-export function SvgText({
-  x,
-  y,
-  text,
-  anchor = "start",
-  children,
-}: {
-  x: number;
-  y: number;
-  text: number;
-  anchor?: "start" | "middle";
-  children: string;
-}) {
-  const width = children.length * text;
-  return (
-    <foreignObject x={anchor === "middle" ? x - width / 2 : x} y={y - text * 1.1} width={width} height={text * 1.6} className="no-pointer">
-      <div
-        style={{ fontSize: text, lineHeight: `${text * 1.4}px`, textAlign: anchor === "middle" ? "center" : "left", whiteSpace: "nowrap" }}
-      >
-        <T>{children}</T>
-      </div>
-    </foreignObject>
-  );
-}
-
-/** What is sewn onto a piece, where it lies. */
-export function OnPiece({ fittings, text }: { fittings: Fitting[]; text: number }) {
-  return (
-    <g className="fittings no-pointer">
-      {fittings.map((f) => (
-        <g key={f.index}>
-          {f.boxes.map((b) => (
-            <rect key={`${b.x} ${b.y}`} className="fitting" x={mm(b.x)} y={mm(b.y)} width={mm(b.width)} height={mm(b.height)} />
-          ))}
-          {f.boxes[0] && (
-            <SvgText x={mm(f.boxes[0].x)} y={mm(f.boxes[0].y) - text * 0.25} text={text * 0.85}>
-              {f.title.toLowerCase()}
-            </SvgText>
-          )}
-        </g>
-      ))}
-    </g>
+    </>
   );
 }
 

@@ -1,11 +1,12 @@
 import { useId } from "react";
-import type { ClothNeed, Cut as CutData, Placed, Reckoning, Swatch as SwatchData } from "../api/api.gen";
+import type { ClothNeed, Cut as CutData, Piece, Placed, Reckoning, Swatch as SwatchData } from "../api/api.gen";
 import { Findings } from "../brief/Thread";
 import { Pattern } from "../cloth/Pattern";
 import { Swatch } from "../cloth/Swatch";
 import { usePlan } from "../plan/context";
-import { mm } from "../sheet/PieceDrawing";
-import { SvgText } from "../sheet/Sheet";
+import { turned } from "../sheet/net";
+import { extent, mm, pathOf } from "../sheet/PieceDrawing";
+import { SvgText } from "../sheet/SvgText";
 import { Len, T } from "../words/T";
 import { swatchesOf } from "./Draft";
 
@@ -54,7 +55,7 @@ function ClothSection({ cloth, reckoning, swatch }: { cloth: ClothNeed; reckonin
         </div>
       </div>
       <div className="cloth-body">
-        <Lay cloth={cloth} cuts={reckoning.cuts} swatch={swatch} />
+        <Lay cloth={cloth} cuts={reckoning.cuts} pieces={reckoning.pieces} swatch={swatch} />
         <Order cloth={cloth} cuts={reckoning.cuts} />
       </div>
     </section>
@@ -105,7 +106,7 @@ function Amounts({ cloth }: { cloth: ClothNeed }) {
 }
 
 /** The cloth to scale, selvedges left and right, its pieces where they are cut. */
-function Lay({ cloth, cuts, swatch }: { cloth: ClothNeed; cuts: CutData[]; swatch?: SwatchData }) {
+function Lay({ cloth, cuts, pieces, swatch }: { cloth: ClothNeed; cuts: CutData[]; pieces: Piece[]; swatch?: SwatchData }) {
   const id = useId();
   const { lay } = cloth;
   const width = mm(lay.width.nm);
@@ -128,7 +129,14 @@ function Lay({ cloth, cuts, swatch }: { cloth: ClothNeed; cuts: CutData[]; swatc
       </SvgText>
       <rect className="cloth-ground" width={width} height={length} fill={`url(#${id})`} />
       {lay.placed.map((p) => (
-        <Laid key={`${p.x.nm} ${p.y.nm}`} placed={p} cut={cuts[p.cut]} fill={`url(#${id})`} text={text} />
+        <Laid
+          key={`${p.x.nm} ${p.y.nm}`}
+          placed={p}
+          cut={cuts[p.cut]}
+          shape={shapeOf(cuts[p.cut], pieces)}
+          fill={`url(#${id})`}
+          text={text}
+        />
       ))}
       {lay.strips.map((s, i) => (
         <g key={s.y.nm}>
@@ -142,13 +150,27 @@ function Lay({ cloth, cuts, swatch }: { cloth: ClothNeed; cuts: CutData[]; swatc
   );
 }
 
-function Laid({ placed, cut, fill, text }: { placed: Placed; cut: CutData | undefined; fill: string; text: number }) {
+/** The outline that a panel is cut to by its template; none for what the ruler cuts, and for a back, whose template is the front. */
+function shapeOf(cut: CutData | undefined, pieces: Piece[]): Piece | undefined {
+  return cut?.shape === "template" && cut.piece !== "back" ? pieces.find((p) => p.name === cut.piece) : undefined;
+}
+
+interface LaidProps {
+  placed: Placed;
+  cut: CutData | undefined;
+  shape: Piece | undefined;
+  fill: string;
+  text: number;
+}
+
+function Laid({ placed, cut, shape, fill, text }: LaidProps) {
   const [x, y, w, h] = [placed.x, placed.y, placed.width, placed.height].map((l) => mm(l.nm)) as [number, number, number, number];
   const label = cut ? `${cut.width.text} × ${cut.height.text}` : "";
   const fits = w > label.length * text * 0.52 && h > text * 1.5;
   return (
     <g>
       <rect className={`laid${cut?.waits ? " waits" : ""}${cut?.done ? " done" : ""}`} x={x} y={y} width={w} height={h} fill={fill} />
+      {shape && <Template piece={shape} placed={placed} />}
       {cut?.waits && <path className="wait-mark" d={`M${x} ${y} L${x + w} ${y + h} M${x + w} ${y} L${x} ${y + h}`} />}
       {fits && (
         <foreignObject x={x} y={y} width={w} height={h}>
@@ -159,6 +181,25 @@ function Laid({ placed, cut, fill, text }: { placed: Placed; cut: CutData | unde
           </div>
         </foreignObject>
       )}
+    </g>
+  );
+}
+
+/** A piece's outline within the rectangle it is cut out with: what falls off is struck out. */
+function Template({ piece, placed }: { piece: Piece; placed: Placed }) {
+  const box = turned(extent(piece), placed.turned ? 1 : 0);
+  const [x, y, w, h] = [placed.x, placed.y, placed.width, placed.height].map((l) => mm(l.nm)) as [number, number, number, number];
+  const at = `translate(${x + (w - box.width) / 2 - box.x} ${y + (h - box.height) / 2 - box.y})${placed.turned ? " rotate(90)" : ""}`;
+  const path = pathOf(piece.cut_outline);
+  const whole = extent(piece);
+  return (
+    <g transform={at} className="no-pointer">
+      <path
+        className="falls-off"
+        fillRule="evenodd"
+        d={`M${whole.x} ${whole.y} h${whole.width} v${whole.height} h${-whole.width} Z ${path}`}
+      />
+      <path className="template" d={path} />
     </g>
   );
 }
@@ -196,7 +237,11 @@ function Order({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
             <label>
               <input type="checkbox" checked={ticked.includes(cut.id)} onChange={(e) => tick(cut.id, e.target.checked)} />
               <span>
-                {cut.count} × <T>{`${cut.width.text} × ${cut.height.text}`}</T> <span className="soft">{cut.title.toLowerCase()}</span>
+                {cut.count} × <T>{`${cut.width.text} × ${cut.height.text}`}</T>{" "}
+                <span className="soft">
+                  {cut.title.toLowerCase()}
+                  {cut.shape === "template" && ", then to its outline"}
+                </span>
                 {cut.waits && !cut.done && <em className="waits-note"> — cut after the front is measured; its cloth is kept</em>}
               </span>
             </label>

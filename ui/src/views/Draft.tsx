@@ -3,6 +3,7 @@ import type { Cell, Cut, Piece, Reckoning, Swatch as SwatchData } from "../api/a
 import { Brief } from "../brief/Brief";
 import { Swatch } from "../cloth/Swatch";
 import { usePlan } from "../plan/context";
+import { useMoving } from "../plan/moving";
 import { type Box, boxOf, mm } from "../sheet/PieceDrawing";
 import { Sheet } from "../sheet/Sheet";
 import { Tape } from "../tape/Tape";
@@ -28,6 +29,7 @@ export function Draft() {
   const [asked, choose] = useState<Chosen | null>(null);
   const [axis, setAxis] = useState<Axis>("width");
   const [lit, light] = useState<number | null>(null);
+  const moving = useMoving();
   const cloths = value("/cloths");
   const swatches = useMemo(() => swatchesOf(cloths), [cloths]);
   const selectCell = useCallback((cell: Cell) => {
@@ -62,6 +64,7 @@ export function Draft() {
                 selected={selected}
                 band={bandOf(drawn, chosen, axis, lit)}
                 select={selectCell}
+                moving={moving}
               />
               {stale && <p className="stale-note">As it was before the stop in the brief.</p>}
             </div>

@@ -1,10 +1,10 @@
 import Button from "@mui/material/Button";
 import { useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import type { HabitsView, Reckoning, ShelfItem, Vertex } from "../api/api.gen";
+import type { Reckoning, ShelfItem, ThingView, Vertex } from "../api/api.gen";
 import { ApiError, ask, sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
-import { createPlan, useChange, useCloths, useHabits, useShelf } from "../api/queries";
+import { beginPlan, createPlan, useChange, useHabits, useShelf, useStarts } from "../api/queries";
 import { Choice } from "../brief/Choice";
 import { Field } from "../brief/Field";
 import { around, PieceDrawing } from "../sheet/PieceDrawing";
@@ -15,11 +15,12 @@ import { T } from "../words/T";
 /** All plans, where they stand, and the start of a new one. */
 export function Shelf() {
   const shelf = useShelf();
-  const habits = useHabits().data;
+  const units = useHabits().data?.units;
+  const starts = useStarts(units ?? "in").data;
   return (
     <div className="page">
       <h1 className="sr-only">Shelf</h1>
-      {habits && <Starter habits={habits} />}
+      {units && starts && <Starter key={units} units={units} things={starts.things} />}
       {shelf.isError && (
         <p className="finding stop" role="alert">
           {sentence(shelf.error)}
@@ -103,113 +104,19 @@ function pictureBox(outline: Vertex[]): string {
 /** What a maker types about a thing before its plan begins. */
 type Sizes = Record<string, string>;
 
-/** The things a plan can begin with: what is measured of each, and the cover it gets first. */
-const things: Record<
-  string,
-  { name: string; cover: string; measures: { key: string; label: string; before: string; inches: string; metric: string }[]; fill?: true }
-> = {
-  cushion: {
-    name: "a cushion pad",
-    cover: "cushion",
-    fill: true,
-    measures: [
-      { key: "width", label: "Width of the pad", before: ", ", inches: "20", metric: "50" },
-      { key: "height", label: "Height of the pad", before: " across by ", inches: "20", metric: "50" },
-    ],
-  },
-  boxed: {
-    name: "a thick pad",
-    cover: "boxed-cushion",
-    fill: true,
-    measures: [
-      { key: "width", label: "Width of the pad", before: ", ", inches: "36", metric: "90" },
-      { key: "height", label: "Height of the pad", before: " across by ", inches: "16", metric: "40" },
-      { key: "thickness", label: "Thickness of the pad", before: " up and ", inches: "3", metric: "8" },
-    ],
-  },
-  appliance: {
-    name: "an appliance",
-    cover: "wrap-hood",
-    measures: [
-      { key: "length", label: "Length of the box", before: ", ", inches: "17", metric: "43" },
-      { key: "depth", label: "Depth of the box", before: " long, ", inches: "14", metric: "36" },
-      { key: "height", label: "Height of the box", before: " deep and ", inches: "6", metric: "15" },
-    ],
-  },
-  book: {
-    name: "a book",
-    cover: "jacket",
-    measures: [
-      { key: "wrap", label: "Round the book", before: ", ", inches: "13", metric: "33" },
-      { key: "height", label: "Height of the book", before: " round from fore-edge to fore-edge and ", inches: "8", metric: "21" },
-    ],
-  },
-  flat: {
-    name: "a seat, a rail or a mat",
-    cover: "pad",
-    measures: [
-      { key: "width", label: "Width to be covered", before: ", ", inches: "16", metric: "40" },
-      { key: "height", label: "Height to be covered", before: " across by ", inches: "12", metric: "30" },
-    ],
-  },
-};
-
-const afterwards: Record<string, string> = { cushion: " up", boxed: " thick", appliance: " high", book: " high", flat: " up" };
-const objects: Record<string, string> = { cushion: "form", boxed: "form", appliance: "box", book: "book", flat: "flat" };
-
-/** How loose a cover of each kind begins. */
-const eases: Record<string, Record<string, string>> = {
-  appliance: { length: "1/2 in", depth: "1/2 in", height: "1/2 in" },
-  book: { wrap: "3/4 in", height: "1/4 in" },
-};
-
-/** The plan a thing begins with: a plain cover by the maker's own habits. */
-function begun(
-  thing: string,
-  sizes: Sizes,
-  fill: string,
-  title: string,
-  habits: HabitsView,
-  cloths: { cloth: Record<string, unknown> }[],
-): Plan {
-  const { have: _, ...cloth } = cloths[0]?.cloth ?? { name: "cloth A" };
-  const own = habits.habits as { ease?: unknown; seam?: string };
-  const ease = String(own.ease ?? "0");
-  const cushion = thing === "cushion";
-  const face = { face: { kind: "plain", cloth: "A" } };
-  const doc = {
-    format: "umschlag/plan/1",
-    title,
-    units: habits.units,
-    object: { kind: objects[thing], ...sizes, ...(things[thing]?.fill ? { fill } : {}) },
-    cover: {
-      kind: things[thing]?.cover,
-      ease: eases[thing] ?? (things[thing]?.fill ? { width: ease, height: ease } : {}),
-      seam: own.seam,
-      ...(thing === "book" ? { flaps: { style: "folded", depth: "3 in" } } : {}),
-    },
-    pieces: cushion ? { front: face, back: face } : { "*": face },
-    ...(cushion ? { back: { kind: "envelope" } } : {}),
-    cloths: { A: cloth },
-    habits: habits.habits,
-  };
-  return doc as unknown as Plan;
-}
-
 /** A new plan, begun by saying what is to be covered. */
-function Starter({ habits }: { habits: HabitsView }) {
-  const metric = habits.units !== "in";
-  const usual = (thing: string): Sizes =>
-    Object.fromEntries((things[thing]?.measures ?? []).map((m) => [m.key, metric ? m.metric : m.inches]));
-  const [thing, setThing] = useState("cushion");
-  const [sizes, setSizes] = useState<Sizes>(usual("cushion"));
+function Starter({ units, things }: { units: string; things: ThingView[] }) {
+  const usual = (key: string): Sizes => ({ ...things.find((t) => t.key === key)?.usual }) as Sizes;
+  const [key, setKey] = useState(things[0]?.key ?? "");
+  const [sizes, setSizes] = useState<Sizes>(usual(key));
   const [fill, setFill] = useState("feather");
   const [title, setTitle] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
-  const cloths = useCloths().data ?? [];
   const go = useNavigate();
   const create = useChange(createPlan);
   const file = useRef<HTMLInputElement>(null);
+  const thing = things.find((t) => t.key === key);
+  const measures = thing?.measures ?? [];
   // What is typed is judged by the server; beginning waits for what was typed last.
   const now = useRef(sizes);
   const judging = useRef<Promise<unknown>>(Promise.resolve());
@@ -220,19 +127,19 @@ function Starter({ habits }: { habits: HabitsView }) {
   const take = (next: string) => {
     now.current = usual(next);
     setSizes(now.current);
-    setThing(next);
+    setKey(next);
   };
-  const plan = (size: Sizes, name: string) => begun(thing, size, fill, name, habits, cloths as never);
+  const plan = (size: Sizes, name: string) => beginPlan({ thing: key, sizes: size, title: name, ...(thing?.filled ? { fill } : {}) });
 
-  const judge = (key: string) => (text: string) => {
-    const answer = said(key, text);
+  const judge = (measure: string) => (text: string) => {
+    const answer = said(measure, text);
     judging.current = answer;
     return answer;
   };
-  const said = async (key: string, text: string) => {
+  const said = async (measure: string, text: string) => {
     try {
-      const reckoned = await ask<Reckoning>("POST", "/reckon", plan({ ...now.current, [key]: text }, "new"));
-      const wrong = reckoned.findings.find((f) => f.level === "stop" && f.about === `/object/${key}`);
+      const reckoned = await ask<Reckoning>("POST", "/reckon", await plan({ ...now.current, [measure]: text }, "new"));
+      const wrong = reckoned.findings.find((f) => f.level === "stop" && f.about === `/object/${measure}`);
       return wrong ? `${wrong.text} ${wrong.remedy ?? ""}` : null;
     } catch (error) {
       if (error instanceof ApiError) return error.problem.errors?.[0]?.text ?? error.message;
@@ -251,7 +158,11 @@ function Starter({ habits }: { habits: HabitsView }) {
   const start = async () => {
     await judging.current;
     await Promise.resolve(); // the field keeps its text right after it was judged
-    await begin(plan(now.current, title.trim() || "A new cover"));
+    try {
+      await begin(await plan(now.current, title));
+    } catch (error) {
+      setProblem(sentence(error));
+    }
   };
   const open = async (chosen: File | undefined) => {
     if (!chosen) return;
@@ -273,26 +184,21 @@ function Starter({ habits }: { habits: HabitsView }) {
     <section className="starter" aria-label="Start a plan">
       <p className="large">
         There is{" "}
-        <Choice
-          label="What is to be covered"
-          value={thing}
-          options={Object.entries(things).map(([value, t]) => ({ value, name: t.name }))}
-          choose={take}
-        />
-        {things[thing]?.measures.map((m) => (
-          <span key={`${thing} ${m.key}`}>
-            {m.before}
+        <Choice label="What is to be covered" value={key} options={things.map((t) => ({ value: t.key, name: t.name }))} choose={take} />
+        {measures.map((m, i) => (
+          <span key={`${key} ${m.key}`}>
+            {i > 0 && i === measures.length - 1 ? " and " : ", "}
             <Field
               label={m.label}
               text={sizes[m.key] ?? ""}
-              shown={dressed(sizes[m.key] ?? "", habits.units)}
+              shown={dressed(sizes[m.key] ?? "", units)}
               judge={judge(m.key)}
               keep={(text) => set({ [m.key]: text })}
-            />
+            />{" "}
+            {m.says}
           </span>
         ))}
-        {afterwards[thing]}
-        {things[thing]?.fill && (
+        {thing?.filled && (
           <>
             , filled with{" "}
             <Choice
