@@ -29,8 +29,36 @@ const covers = [
     thing: "boxed",
     sizes: { "Width of the pad": "36", "Height of the pad": "16", "Thickness of the pad": "3" },
     decide: async (page: Parameters<typeof put>[0]) => put(page, "Seam allowance", "1/2"),
-    cuts: ["2 × 37″ × 17″", "1 × 105″ × 4″"],
+    cuts: ["2 × 37″ × 17″", "band, joined from 3"],
     step: "Turn it and put the pad in",
+  },
+  {
+    thing: "round",
+    sizes: { "Diameter of the pad": "16" },
+    decide: async (page: Parameters<typeof put>[0]) => put(page, "Ease across", "0"),
+    cuts: ["1 × 161/2″ × 161/2″", "back piece"],
+    step: "Cut the front round",
+  },
+  {
+    thing: "stool",
+    sizes: { "Diameter of the pad": "14", "Thickness of the pad": "2" },
+    decide: async (page: Parameters<typeof put>[0]) => {
+      await page.getByRole("combobox", { name: "Closure of the band" }).selectOption("zip");
+      await put(page, "Gap in the band", "12");
+    },
+    cuts: ["2 × 141/2″ × 141/2″", "2 × 14″ × 13/4″"],
+    step: "Sew zip between the halves",
+  },
+  {
+    thing: "binder",
+    sizes: { "Width of a board": "10", "Width of the spine": "2", "Height of the binder": "12" },
+    decide: async (page: Parameters<typeof put>[0]) => {
+      await page.getByRole("combobox", { name: "Style of the flaps" }).selectOption("flip");
+      await page.getByRole("combobox", { name: "Depths of the flaps" }).selectOption("two");
+      await put(page, "Depth of the back flap", "2");
+    },
+    cuts: ["1 × 231/4″ × 123/4″", "1 × 41/4″ × 123/4″", "1 × 31/4″ × 123/4″"],
+    step: "Sew back flap to the outside",
   },
 ];
 
@@ -81,7 +109,7 @@ for (const [label, text, says] of [
     await expect(page.getByRole("alert")).toHaveCount(1);
     await expect(page.getByRole("alert")).toContainText(says);
     await expect(page.getByText("As it was before the stop in the brief.")).toBeVisible();
-    await expect(page.locator(".sheet .piece")).toHaveCount(2);
+    await expect(page.locator(".sheet .piece")).toHaveCount(3); // two faces and a band
   });
 }
 
@@ -116,7 +144,7 @@ test("a pocket is added, placed, found off its piece, and taken off", async ({ p
   await saved(page);
   await page.getByRole("link", { name: "Sew", exact: true }).click();
   await page.getByRole("button", { name: "Sew the pocket on the front" }).click();
-  await expect(page.getByText("Hem the top")).toBeVisible();
+  await expect(page.getByText("twice at the top")).toBeVisible();
   await page.getByRole("link", { name: "Draft", exact: true }).click();
   await page.getByRole("button", { name: "Take the pocket off" }).click();
   await expect(page.locator(".fitting")).toHaveCount(0);
@@ -126,4 +154,74 @@ test("straps and handles carry their caution", async ({ page, demo }) => {
   await page.goto(`${demo.url}/plans/story-mat-seat-pad/sew`);
   await page.getByRole("button", { name: "Sew the strap on the top" }).click();
   await expect(page.getByText("A padded strap is no restraint")).toBeVisible();
+});
+
+test("a strap is dragged on the sheet: it snaps to the ruler, and it can be undone", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/story-mat-seat-pad`);
+  const box = await page.locator(".fitting").first().boundingBox();
+  if (!box) throw new Error("the strap is not drawn");
+  const from = { x: box.x + 10, y: box.y + box.height / 2 };
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 21, from.y + 53, { steps: 6 });
+  await expect(page.getByText(/^2″ from the left/)).toHaveCount(0); // follows while it is held
+  await page.mouse.up();
+  for (const [edge, before] of [
+    ["left", "2"],
+    ["top", "1"],
+  ] as const) {
+    const distance = page.getByRole("textbox", { name: `Distance of the strap 1 from the ${edge}` });
+    await expect(distance).not.toHaveValue(before);
+    await expect(distance).toHaveValue(/^\d+( [1357]\/8| [13]\/4| 1\/2)?$/); // on eighths
+  }
+  await saved(page);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByRole("textbox", { name: "Distance of the strap 1 from the top" })).toHaveValue("1");
+});
+
+test("a fitting is moved by the keyboard, one ruler step at a time", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/story-mat-seat-pad`);
+  await page.getByRole("button", { name: /^Strap 1 on the top/ }).focus();
+  for (const key of ["ArrowRight", "ArrowRight", "ArrowDown"]) await page.keyboard.press(key);
+  await expect(page.getByRole("textbox", { name: "Distance of the strap 1 from the left" })).toHaveValue("2 1/4");
+  await expect(page.getByRole("textbox", { name: "Distance of the strap 1 from the top" })).toHaveValue("1 1/8");
+  await expect(page.locator(".from-edges").first()).toBeVisible(); // with its distances from all edges
+  await saved(page);
+  await accessible(page);
+});
+
+test("a drag that is given up leaves everything where it was", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/story-mat-seat-pad`);
+  const box = await page.locator(".fitting").first().boundingBox();
+  if (!box) throw new Error("the strap is not drawn");
+  await page.mouse.move(box.x + 10, box.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 60, box.y + 90, { steps: 4 });
+  await expect(page.getByText(/^2″ from the left/)).toHaveCount(0);
+  await page.keyboard.press("Escape");
+  await page.mouse.up();
+  await expect(page.getByText(/^2″ from the left/).first()).toBeVisible();
+  await expect(page.getByRole("status").first()).toHaveText(/^saved/);
+  await expect(page.getByRole("button", { name: "Undo" })).toBeDisabled();
+});
+
+test("pens in a pocket, belts in a pair, and what goes wrong with them", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/jacket-for-the-visitors-log`);
+  const add = page.getByRole("combobox", { name: "Add a fitting" });
+  await add.selectOption("pocket");
+  await put(page, "Pen slots of the pocket 1", "9");
+  await expect(page.getByRole("alert")).toContainText("do not fit a pocket of");
+  await put(page, "Pen slots of the pocket 1", "3");
+  await expect(page.getByRole("alert")).toHaveCount(0);
+  await expect(page.locator(".fitting-line")).toHaveCount(3);
+  await add.selectOption("belt");
+  await expect(page.getByRole("list", { name: "All cuts" })).toContainText("long strip");
+  await put(page, "Tape of the belt 2", "14 cm");
+  await expect(page.getByRole("alert")).toContainText("do not fit straps of");
+});
+
+test("what falls off a rounded panel is struck out on its lay", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/boxed-bench-cushion/cut`);
+  await expect(page.locator(".template")).toHaveCount(2);
+  await expect(page.getByText("face, then to its outline")).toBeVisible();
 });

@@ -218,7 +218,7 @@ func (b *builder) panel(p ShellPanel) {
 	if p.Chain.Batting != nil || p.Chain.Lining != "" {
 		text := stackText(p.Chain, "the "+name+" right side up") + " Smooth from the middle, pin all over or use temporary spray."
 		if p.Quilting == nil {
-			text += " Sew round the edge ⅛ in first, then trim what lies under it even with the top."
+			text += " Sew round the edge first, " + b.basted() + " in, then trim what lies under it even with the top."
 		}
 		b.add(Step{ID: "layers." + id, Stage: Quilting, Title: "Layer the " + name, Caution: sprayCaution, Text: text})
 	}
@@ -284,7 +284,7 @@ func (b *builder) join(n int, j cover.Join, gap string) {
 		Machine: fmt.Sprintf("%s seam, straight stitch 2.5 mm, needle 90/14", b.text(b.Plan.Cover.Seam)), Caution: b.pins(),
 		Check: "Nothing is caught in the seam."}
 	if slices.ContainsFunc(j.Lengths[0].Then(j.Lengths[1]), func(t sum.Term) bool { return t.Kind == sum.Corner }) {
-		step.Text += " Clip the straight edge every ¼ in where it goes round the corner, not into the stitching line."
+		step.Text += fmt.Sprintf(" Clip the straight edge every %s where it goes round the corner, not into the stitching line.", b.about(length.Inch/4, 6*length.Millimetre))
 	}
 	if j.Gap > 0 {
 		step.Text += fmt.Sprintf(" Leave a gap of %s %s.", b.text(j.Gap), gap)
@@ -303,7 +303,7 @@ func (b *builder) clip() {
 // clipText says how, by the school for square corners.
 func (b *builder) clipText() string {
 	if b.Plan.Object.Shape == plan.RoundShape || b.Plan.Cover.Corners.Kind == plan.RoundCorners {
-		return "Notch the allowance along the curves every half inch, so that it lies flat when turned."
+		return fmt.Sprintf("Notch the allowance along the curves every %s, so that it lies flat when turned.", b.about(length.Inch/2, length.Centimetre))
 	}
 	return clipText[b.Plan.Habits.Clip]
 }

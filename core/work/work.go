@@ -137,6 +137,17 @@ func (b *builder) add(s Step, needs ...string) {
 
 func (b *builder) text(l length.Length) string { return b.style.Text(l) }
 
+// about is a length that need not be exact, in the plan's own unit.
+func (b *builder) about(inches, metric length.Length) string {
+	if b.Plan.Units == length.Inches {
+		return b.text(inches)
+	}
+	return b.text(metric)
+}
+
+// basted is how far in a stack is sewn round to hold it.
+func (b *builder) basted() string { return b.about(length.Inch/8, 3*length.Millimetre) }
+
 func (b *builder) size(s sum.Size) string {
 	return b.text(s.Width.Total()) + " × " + b.text(s.Height.Total())
 }
@@ -255,7 +266,7 @@ func (b *builder) bordered() {
 
 func (b *builder) layered() {
 	b.add(Step{ID: "layers", Stage: Quilting, Title: "Lay the layers together",
-		Text:    stackText(b.Chain, "the front right side up") + " Smooth from the middle, pin all over or use temporary spray, and sew round the edge ⅛ in first.",
+		Text:    stackText(b.Chain, "the front right side up") + " Smooth from the middle, pin all over or use temporary spray, and sew round the edge first, " + b.basted() + " in.",
 		Check:   fmt.Sprintf("The top is %s before quilting.", b.size(b.Face.Sewn)),
 		Caution: sprayCaution})
 	if !b.Quilted {
