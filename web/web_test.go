@@ -162,7 +162,7 @@ func TestTheShelfSaysWhereEachPlanStands(t *testing.T) {
 	h := app(t)
 	var shelf []web.ShelfItem
 	call(t, h, "GET", "/api/v1/plans", nil, &shelf)
-	require.Equal(t, 8, len(shelf))
+	require.Equal(t, 12, len(shelf))
 	assert.Equal(t, "Reading-corner cushion", shelf[0].Title)
 	assert.Equal(t, "Measure the pad", shelf[0].Next)
 	assert.Equal(t, "Cut the back", shelf[1].Next)

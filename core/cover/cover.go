@@ -65,6 +65,9 @@ type Join struct {
 	// Runs are where the seam lies on either piece; several where one piece has it
 	// more than once.
 	Runs [2][]Run
+	// Folded tells that its edges are folded under or caught in a later seam, so that
+	// there is nothing to finish inside.
+	Folded bool
 	// Starts says, for each run of the first, where on the second's seam it begins;
 	// absent: at its beginning.
 	Starts []length.Length
@@ -94,6 +97,8 @@ type Cover struct {
 	Pieces []Piece
 	Joins  []Join
 	Net    Net
+	// Zip is the length of the zip, empty without.
+	Zip sum.Sum
 }
 
 // upright are pieces that stand as they are, one below the other.
@@ -155,32 +160,44 @@ func (p Piece) Line() outline.Outline {
 	return outline.Rounded(p.Finished.Width.Total(), p.Finished.Height.Total(), p.Radii)
 }
 
-// Cut is the outline with what the edges have beyond their lines, and with more
-// on the upright sides and on the level ones. A rounded corner grows by the
-// smaller of both, so that it stays round.
-func (p Piece) Cut(across, up length.Length) outline.Outline {
+// Cut is the outline with what the edges have beyond their lines.
+func (p Piece) Cut() outline.Outline {
 	line := p.Line()
 	each := make([]float64, len(line))
 	for i, v := range line {
-		each[i] = p.beyond(v.Bulge != 0, edgeOf(line, i), across, up).Float()
+		edge := edgeOf(line, i)
+		if v.Bulge != 0 {
+			edge = Top // a rounded corner is as wide as the edge over it
+		}
+		each[i] = p.beyond(edge).Float()
 	}
 	return line.OffsetEach(each)
 }
 
-// beyond is how far one side of the outline moves.
-func (p Piece) beyond(arc bool, edge Edge, across, up length.Length) length.Length {
-	e := p.Edges
-	switch {
-	case arc:
-		return e.Top.Width + min(across, up)
-	case edge == Left:
-		return e.Left.Width + across
-	case edge == Right:
-		return e.Right.Width + across
-	case edge == Top:
-		return e.Top.Width + up
+// Oversize is the rectangle a piece is cut to that is trimmed to its outline later,
+// with more on its upright sides and on the level ones.
+func (p Piece) Oversize(across, up length.Length) outline.Outline {
+	whole := Piece{Finished: p.Finished}
+	for _, e := range []struct {
+		to, from *Allowance
+		more     length.Length
+	}{{&whole.Edges.Left, &p.Edges.Left, across}, {&whole.Edges.Right, &p.Edges.Right, across}, {&whole.Edges.Top, &p.Edges.Top, up}, {&whole.Edges.Bottom, &p.Edges.Bottom, up}} {
+		e.to.Width = e.from.Width + e.more
+	}
+	return whole.Cut()
+}
+
+// beyond is how far the sides along an edge move.
+func (p Piece) beyond(edge Edge) length.Length {
+	switch edge {
+	case Left:
+		return p.Edges.Left.Width
+	case Right:
+		return p.Edges.Right.Width
+	case Top:
+		return p.Edges.Top.Width
 	default:
-		return e.Bottom.Width + up
+		return p.Edges.Bottom.Width
 	}
 }
 

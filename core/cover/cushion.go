@@ -158,7 +158,7 @@ func (b box) zipped() Cover {
 	behind := zip.Finished.Width.Total()
 	begin := (b.faceLine() + behind) / 2 // the zip lies in the middle of the back
 	joins := []Join{
-		{Title: "zip between the halves", Between: [2]string{"band.zip", "band.zip"}, Lengths: [2]sum.Sum{zip.Finished.Width, zip.Finished.Width}, Count: 1, Runs: [2][]Run{{{Top}}, {{Top}}},
+		{Title: "zip between the halves", Between: [2]string{"band.zip", "band.zip"}, Lengths: [2]sum.Sum{zip.Finished.Width, zip.Finished.Width}, Count: 1, Runs: [2][]Run{{{Top}}, {{Top}}}, Folded: true,
 			Laid: fmt.Sprintf("Press %s under along one long edge of each half and lay the folds together over the closed zip; stitch down both sides with the zip foot.", text(turn))},
 		{Title: "band and zip to a ring", Between: [2]string{"band", "band.zip"}, Lengths: [2]sum.Sum{b.thick, b.thick}, Count: 2, Runs: [2][]Run{{{Left}, {Right}}, {{Left}, {Right}}},
 			Laid: "Lay the zip piece on each end of the band, right sides together. Open the zip halfway now, or the cover cannot be turned."},
@@ -168,7 +168,7 @@ func (b box) zipped() Cover {
 			Lengths: [2]sum.Sum{zip.Finished.Width, sum.Of(sum.Part, "at the back of the face", behind)}},
 	}
 	band := b.band("band", "Band", rest, b.thick)
-	return Cover{Pieces: []Piece{b.face, band, zip}, Joins: joins,
+	return Cover{Pieces: []Piece{b.face, band, zip}, Joins: joins, Zip: sum.Of(sum.Part, "opening", open).Between(sum.Part, "beyond its end", zipSpare),
 		Net: Net{{append(append(turned("face", 2), upright("band")...), upright("face")...), append(upright("band.zip"), turned("band.zip", 2)...)}}}
 }
 

@@ -152,7 +152,7 @@ func TestRoundThingsHaveCirclesForCovers(t *testing.T) {
 		line := named(t, c, name).Line()
 		assert.InDelta(t, math.Pi*16, line.Length()/in.Float(), 1e-6, kind)
 		assert.InDelta(t, math.Pi*64, line.Area()/in.Float()/in.Float(), 1e-6, kind)
-		assert.InDelta(t, math.Pi*17, named(t, c, name).Cut(0, 0).Length()/in.Float(), 1e-6, "a seam of ½ all round")
+		assert.InDelta(t, math.Pi*17, named(t, c, name).Cut().Length()/in.Float(), 1e-6, "a seam of ½ all round")
 		for _, j := range c.Joins {
 			assert.InDelta(t, j.Lengths[0].Total().Float(), j.Lengths[1].Total().Float(), 8, j.Title)
 		}
@@ -261,7 +261,7 @@ func TestInchAndCentimetrePlansOfOneObjectAgree(t *testing.T) {
 		require.Equal(t, len(a.Pieces), len(b.Pieces))
 		for i := range a.Pieces {
 			assert.Equal(t, a.Pieces[i].Line(), b.Pieces[i].Line())
-			assert.Equal(t, a.Pieces[i].Cut(0, 0), b.Pieces[i].Cut(0, 0))
+			assert.Equal(t, a.Pieces[i].Cut(), b.Pieces[i].Cut())
 		}
 	})
 }

@@ -213,7 +213,7 @@ func TestSeamsMatchAndARoundedWayIsNeverTheLonger(t *testing.T) {
 func TestTheCutOutlineIsTheLineAndItsAllowances(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		for _, piece := range built(t, anyHood(t)).Pieces {
-			x1, y1, x2, y2 := piece.Cut(0, 0).Bounds()
+			x1, y1, x2, y2 := piece.Cut().Bounds()
 			size := piece.Trimmed(piece.Finished)
 			assert.InDelta(t, size.Width.Total().Float(), x2-x1, 10, piece.Name)
 			assert.InDelta(t, size.Height.Total().Float(), y2-y1, 10, piece.Name)

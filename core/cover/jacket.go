@@ -48,13 +48,13 @@ func jacket(p plan.Plan) (Cover, finding.List) {
 	}
 	along := WayRound(outside)
 	style := p.Cover.Flaps.Style
-	joins := []Join{{Title: "flaps to the outside", Between: [2]string{"flap", "outside"}, Lengths: [2]sum.Sum{high, high}, Count: 2,
+	joins := []Join{{Title: "flaps to the outside", Between: [2]string{"flap", "outside"}, Lengths: [2]sum.Sum{high, high}, Count: 2, Folded: true,
 		Runs: [2][]Run{flapRuns[style], {{Left}, {Right}}}, Laid: flapLaid[style] + " Lay one on either end of the outside's right side, raw edges even, and baste."}}
 	if front != back {
 		joins = []Join{
-			{Title: "front flap to the outside", Between: [2]string{"flap", "outside"}, Lengths: [2]sum.Sum{high, high}, Count: 1,
+			{Title: "front flap to the outside", Between: [2]string{"flap", "outside"}, Lengths: [2]sum.Sum{high, high}, Count: 1, Folded: true,
 				Runs: [2][]Run{flapRuns[style], {{Left}}}, Laid: flapLaid[style] + " Lay the front one on the left end of the outside's right side, raw edges even, and baste."},
-			{Title: "back flap to the outside", Between: [2]string{last, "outside"}, Lengths: [2]sum.Sum{high, high}, Count: 1,
+			{Title: "back flap to the outside", Between: [2]string{last, "outside"}, Lengths: [2]sum.Sum{high, high}, Count: 1, Folded: true,
 				Runs: [2][]Run{flapRuns[style], {{Right}}}, Laid: "Lay the back one on the right end in the same way, and baste."},
 		}
 	}

@@ -223,7 +223,7 @@ func (o Order) check(d Distances) string {
 
 // inside finds a fitting that falls into a seam or off a rounded corner.
 func (o Order) inside(path, title string, f plan.Fitting, p cover.Piece, boxes []Box) finding.List {
-	var found finding.List
+	var found, near finding.List
 	text := o.Style.Text
 	for _, b := range boxes {
 		d := distances(p, b)
@@ -235,13 +235,13 @@ func (o Order) inside(path, title string, f plan.Fitting, p cover.Piece, boxes [
 		case o.offCorner(p, b):
 			found.Add(finding.Stop, "fitting-corner", path+"/at", fmt.Sprintf("A corner of the %s lies off the rounded corner of the %s.", lower(title), p.Name), "Move it in from the corner.")
 		case least < o.usual().clear && !onEdge:
-			found.Add(finding.Warn, "fitting-close", path+"/at", fmt.Sprintf("The %s lies %s from the seam line of the %s.", lower(title), text(least), p.Name), fmt.Sprintf("Leave %s for the presser foot.", text(o.usual().clear)))
-		default:
-			continue
+			near.Add(finding.Warn, "fitting-close", path+"/at", fmt.Sprintf("The %s lies %s from the seam line of the %s.", lower(title), text(least), p.Name), fmt.Sprintf("Leave %s for the presser foot.", text(o.usual().clear)))
 		}
-		return found
+		if found.Stopped() {
+			return found
+		}
 	}
-	return found
+	return near[:min(len(near), 1)] // said once, however many of it there are
 }
 
 func lower(title string) string { return string(title[0]+'a'-'A') + title[1:] }

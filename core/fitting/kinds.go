@@ -75,7 +75,7 @@ var kinds = map[plan.FittingKind]kind{
 		fixing: func(made) string { return "Stitch all round, close to the edge." }},
 	"button": {title: "Button", needs: []string{"width"}, foot: square, bought: buttons,
 		fixing: func(made) string {
-			return "Sew it on through a small square of firm cloth behind. Buttons come off: not for small children."
+			return "Sew it on through a small square of firm cloth behind."
 		}},
 	"slit": {title: "Slit", needs: []string{"length"}, foot: slit, parts: facing, lines: cutLine,
 		fixing: func(m made) string {

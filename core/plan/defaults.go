@@ -56,7 +56,6 @@ func Base(unit length.Unit, h Habits) Plan {
 		Format: Format, Units: unit, Copies: 1, Habits: h,
 		Cover: Cover{Seam: h.Seam, Ease: Axes{Width: h.Ease, Height: h.Ease}, Corners: Corners{Kind: SquareCorners}},
 		Back:  Back{Hem: []length.Length{hem, hem}},
-		Edges: Edges{Inside: "zigzag"},
 	}
 }
 
@@ -68,6 +67,12 @@ func (p Plan) Settle() Plan {
 	p.Object = p.Object.settle()
 	p.Cover = p.Cover.settle(sizes)
 	p.Back = p.Back.settle(p, sizes)
+	if p.Edges.Inside == "" {
+		p.Edges.Inside = "zigzag"
+		if p.Cover.Kind == Pad || p.Cover.Kind == Jacket { // turned, its seams lie between its layers
+			p.Edges.Inside = "enclosed"
+		}
+	}
 	p.Fittings = slices.Clone(p.Fittings)
 	for i, f := range p.Fittings {
 		p.Fittings[i] = f.settle(p.Habits.Step, sizes)

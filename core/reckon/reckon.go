@@ -320,7 +320,10 @@ func percent(t layers.TakeUp) [2]float64 { return [2]float64{100 * t.Across, 100
 
 // outlines draws a piece's three lines, with what its top has beyond them.
 func (r *run) outlines(out *Piece, piece cover.Piece, p panel) {
-	out.Outline, out.TrimmedOutline, out.CutOutline = vertices(piece.Line()), vertices(piece.Cut(0, 0)), vertices(p.body.Cut(p.across, p.up))
+	out.Outline, out.TrimmedOutline, out.CutOutline = vertices(piece.Line()), vertices(piece.Cut()), vertices(p.body.Cut())
+	if p.across > 0 || p.up > 0 { // quilted first, then trimmed and shaped
+		out.CutOutline = vertices(p.body.Oversize(p.across, p.up))
+	}
 }
 
 func vertices(o outline.Outline) []Vertex {

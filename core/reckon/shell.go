@@ -10,6 +10,7 @@ import (
 	"umschlag/core/front"
 	"umschlag/core/length"
 	"umschlag/core/outline"
+	"umschlag/core/plan"
 	"umschlag/core/sum"
 	"umschlag/core/work"
 )
@@ -181,7 +182,10 @@ func (r *run) shellWork(c cover.Cover, panels []panel) {
 	for _, s := range work.ShellSteps(o) {
 		r.out.Steps = append(r.out.Steps, r.step(s))
 	}
-	if open := openEdge(c); len(open) > 0 && r.p.Cover.Bottom.Finish != "hem" && r.p.Cover.Bottom.Finish != "raw" {
+	if len(c.Zip) > 0 {
+		r.notion("zip", c.Zip)
+	}
+	if open := openEdge(c); r.p.Object.Kind == plan.Box && len(open) > 0 && r.p.Cover.Bottom.Finish != "hem" && r.p.Cover.Bottom.Finish != "raw" {
 		r.notion("binding", open.Plus(sum.Overlap, "overlap where it meets", bindingOverlap))
 	}
 	r.notion("thread", work.ShellThread(o))

@@ -208,6 +208,21 @@ func TestEveryPieceStandsInTheNetAsOftenAsItIsCut(t *testing.T) {
 	}
 }
 
+func TestAZipIsBoughtWithSpareAndItsFoldsNeedNoFinish(t *testing.T) {
+	p := shells()["boxed-cushion"]
+	p.Back = plan.Back{Kind: plan.Zip, Gap: 36 * in, Hem: []length.Length{in / 2}}
+	r := reckon.Reckon(p, nil)
+	require.Empty(t, r.Findings)
+	lengths := map[string]string{}
+	for _, n := range r.Lengths {
+		lengths[n.What] = n.Length.Text
+	}
+	assert.Equal(t, "37½″", lengths["zip"])
+	assert.NotContains(t, lengths, "binding", "a fold at the zip is no open edge")
+	assert.False(t, slices.ContainsFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "finish.1" }))
+	assert.True(t, slices.ContainsFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "finish.2" }))
+}
+
 func TestWhatIsBoughtForFittingsIsListed(t *testing.T) {
 	p := shells()["pad"]
 	p.Fittings = []plan.Fitting{

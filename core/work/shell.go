@@ -90,13 +90,21 @@ const changePlan = "If the tape says otherwise, change the plan before anything 
 func (b *builder) measurePad() {
 	o := b.Plan.Object
 	b.add(Step{ID: "measure", Stage: Measuring, Title: "Measure the pad", Check: changePlan,
-		Text: fmt.Sprintf("Across, up and through: the plan says %s × %s × %s.", b.text(o.Width), b.text(o.Height), b.text(o.Thickness))})
+		Text: fmt.Sprintf("%s, and through it: the plan says %s thick.", b.flatText(), b.text(o.Thickness))})
+}
+
+// flatText says how something with a width and a height is measured, or something
+// round.
+func (b *builder) flatText() string {
+	o := b.Plan.Object
+	if o.Shape == plan.RoundShape {
+		return fmt.Sprintf("Across its middle, in two directions: the plan says %s", b.text(o.Width))
+	}
+	return fmt.Sprintf("Across and up: the plan says %s × %s", b.text(o.Width), b.text(o.Height))
 }
 
 func (b *builder) measureFlat() {
-	o := b.Plan.Object
-	b.add(Step{ID: "measure", Stage: Measuring, Title: "Measure what it lies on", Check: changePlan,
-		Text: fmt.Sprintf("Across and up: the plan says %s × %s.", b.text(o.Width), b.text(o.Height))})
+	b.add(Step{ID: "measure", Stage: Measuring, Title: "Measure what it lies on", Check: changePlan, Text: b.flatText() + "."})
 }
 
 func (b *builder) measureBook() {
@@ -290,7 +298,7 @@ func (b *builder) join(n int, j cover.Join, gap string) {
 		step.Text += fmt.Sprintf(" Leave a gap of %s %s.", b.text(j.Gap), gap)
 	}
 	b.add(step)
-	if finish := insideText[b.Plan.Edges.Inside]; finish != "" {
+	if finish := insideText[b.Plan.Edges.Inside]; finish != "" && !j.Folded {
 		b.add(Step{ID: fmt.Sprintf("finish.%d", n), Stage: Closing, Title: "Finish that seam", Text: finish})
 	}
 }
@@ -331,7 +339,7 @@ func ShellThread(o ShellOrder) sum.Sum {
 	for _, j := range o.Cover.Joins {
 		seam := j.Lengths[0].Total().Times(j.Count)
 		add(j.Title, seam, lockstitch)
-		if o.Plan.Edges.Inside == "zigzag" {
+		if o.Plan.Edges.Inside == "zigzag" && !j.Folded {
 			add("zigzag, "+j.Title, seam, denseZigzag)
 		}
 	}

@@ -25,7 +25,7 @@ func shell(t *testing.T, kind plan.CoverKind, o plan.Object) work.ShellOrder {
 	p.Cover.Flaps.Depth = plan.Pair{Front: 2 * in, Back: 2 * in}
 	c, found := cover.Pieces(p.Settle())
 	require.False(t, found.Stopped(), "%v", found)
-	order := work.ShellOrder{Plan: p, Cover: c}
+	order := work.ShellOrder{Plan: p.Settle(), Cover: c}
 	for _, piece := range c.Pieces {
 		order.Panels = append(order.Panels, work.ShellPanel{Piece: piece, Chain: layers.Chain{Trimmed: piece.Finished}, Face: front.Face{Sewn: piece.Finished}})
 		order.Cuts = append(order.Cuts, work.Cut{ID: piece.Name, Piece: piece.Name})
@@ -93,7 +93,10 @@ func TestLayeredRoundedAndPiecedPanelsHaveTheirOwnSteps(t *testing.T) {
 }
 
 func TestShellThreadIsItsSeams(t *testing.T) {
-	thread := work.ShellThread(shell(t, "pad", things["pad"]))
+	order := shell(t, "pad", things["pad"])
+	assert.Len(t, work.ShellThread(order), 1, "turned, its seams need no finish")
+	order.Plan.Edges.Inside = "zigzag" // asked for all the same
+	thread := work.ShellThread(order)
 	terms := map[string]sum.Term{}
 	for _, term := range thread {
 		terms[term.Name] = term

@@ -180,9 +180,8 @@ func (b *builder) pins() string {
 }
 
 func (b *builder) prepare() {
-	o := b.Plan.Object
 	b.add(Step{ID: "measure", Stage: Measuring, Title: "Measure the pad",
-		Text:  fmt.Sprintf("Lay the tape across the middle, over the swell: the plan says %s × %s.", b.text(o.Width), b.text(o.Height)),
+		Text:  "Lay the tape over the swell. " + b.flatText() + ".",
 		Check: "If the tape says otherwise, change the plan before anything is cut."})
 	b.add(Step{ID: "cut.front", Stage: Cutting, Title: "Cut the front", Cuts: b.cuts("front", false), Caution: rotaryCaution,
 		Text:  "Square the end of each cloth, cut the strips all the way across, then the pieces out of the strips. The back waits.",
@@ -316,6 +315,9 @@ func (b *builder) gate() {
 // strapCaution stands where straps, handles and loops are sewn on.
 const strapCaution = "A padded strap is no restraint and replaces no harness. Keep straps and loops short where small children are, and follow local rules for cords and small parts."
 
+// buttonCaution stands where something small is sewn on.
+const buttonCaution = "Buttons come off and can be swallowed: nothing is sewn on for babies and small children. Follow local rules for small parts."
+
 // fittings are sewn on while the panel is flat, or late, when pieces are joined.
 func (b *builder) fittings(piece string, late bool) {
 	for _, f := range b.Fittings {
@@ -324,8 +326,10 @@ func (b *builder) fittings(piece string, late bool) {
 		}
 		s := Step{ID: f.ID, Stage: Quilting, Title: fmt.Sprintf("Sew the %s on the %s", strings.ToLower(f.Title), piece), Text: f.Fixing, Check: "It lies " + f.Check}
 		switch f.Title {
-		case "Handle", "Strap", "Belt", "Loop", "Tape", "Button":
+		case "Handle", "Strap", "Belt", "Loop", "Tape":
 			s.Caution = strapCaution
+		case "Button":
+			s.Caution = buttonCaution
 		}
 		b.add(s)
 	}

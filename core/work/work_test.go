@@ -27,7 +27,7 @@ func size(side length.Length) sum.Size {
 func order(columns, rows int, quilted bool) work.Order {
 	p := plan.Base(length.Inches, plan.DefaultHabits(length.Inches))
 	p.Object = plan.Object{Kind: plan.Form, Width: 20 * in, Height: 20 * in}
-	o := work.Order{Plan: p, Quilted: quilted, Finished: size(19 * in), Hems: 2, Overlap: 5 * in,
+	o := work.Order{Plan: p.Settle(), Quilted: quilted, Finished: size(19 * in), Hems: 2, Overlap: 5 * in,
 		Face: front.Face{Columns: columns, Rows: rows, Rings: 1, Sewn: size(20 * in), Parts: []front.Part{
 			{Name: "patch.A", Role: front.Patch, Size: size(9 * in / 2), Count: columns * rows},
 			{Name: "border.1.side", Role: front.BorderEnd, Size: size(16 * in), Count: 2, Ring: 1},
