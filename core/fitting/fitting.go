@@ -45,6 +45,8 @@ type Fitted struct {
 	Cloth string
 	// Boxes it takes up on the piece; a handle has one at each end.
 	Boxes []Box
+	// Round tells that its boxes hold circles.
+	Round bool
 	// Lines of stitching across it.
 	Lines   []Line
 	Parts   []Part
@@ -118,7 +120,7 @@ func (o Order) one(i int, f plan.Fitting) (Fitted, finding.List) {
 	m := o.made(f)
 	w, h := k.foot(m)
 	boxes := boxes(f, *piece, w, h)
-	out := Fitted{Index: i, Title: k.title, On: f.On, Cloth: f.Cloth, Boxes: boxes, Fixing: k.fixing(m), Late: m.through(), From: distances(*piece, boxes[0])}
+	out := Fitted{Index: i, Title: k.title, On: f.On, Cloth: f.Cloth, Boxes: boxes, Round: f.Kind == "button", Fixing: k.fixing(m), Late: m.through(), From: distances(*piece, boxes[0])}
 	out.Check = o.check(out.From)
 	if k.parts != nil {
 		out.Parts = k.parts(m)

@@ -19,7 +19,7 @@ func (r *run) fittings(c cover.Cover) {
 	placed, found := fitting.Place(order)
 	r.find(found)
 	for _, f := range placed {
-		out := Fitting{Index: f.Index, Title: f.Title, On: f.On, Boxes: []Box{}, Lines: []Line{}, From: Distances{Left: r.l(f.From.Left), Right: r.l(f.From.Right), Top: r.l(f.From.Top), Bottom: r.l(f.From.Bottom)}, Check: f.Check, Fixing: f.Fixing}
+		out := Fitting{Index: f.Index, Title: f.Title, On: f.On, Boxes: []Box{}, Round: f.Round, Lines: []Line{}, From: Distances{Left: r.l(f.From.Left), Right: r.l(f.From.Right), Top: r.l(f.From.Top), Bottom: r.l(f.From.Bottom)}, Check: f.Check, Fixing: f.Fixing}
 		for _, l := range f.Lines {
 			out.Lines = append(out.Lines, Line{X1: int64(l.X1), Y1: int64(l.Y1), X2: int64(l.X2), Y2: int64(l.Y2)})
 		}
@@ -28,7 +28,7 @@ func (r *run) fittings(c cover.Cover) {
 		}
 		r.out.Fittings = append(r.out.Fittings, out)
 		for i, part := range f.Parts {
-			r.cut(cutting{piece: f.On, id: fmt.Sprintf("fitting.%d.%d", f.Index+1, i+1), part: part.Title, title: f.Title + ", " + part.Title,
+			r.cut(cutting{piece: f.On, id: fmt.Sprintf("fitting.%d.%d", f.Index+1, i+1), part: part.Title, title: titleOf(f, part),
 				cloth: r.fittingCloth(f), size: part.Size, count: part.Count, mayTurn: true, about: finding.Path("fittings", f.Index)})
 		}
 		r.bought(f)
@@ -38,6 +38,15 @@ func (r *run) fittings(c cover.Cover) {
 
 func fittingOrder(p plan.Plan, c cover.Cover) fitting.Order {
 	return fitting.Order{Fittings: p.Fittings, Pieces: c.Pieces, Seam: p.Cover.Seam, Step: p.Habits.Step, Doubled: p.Cover.Kind == plan.Pad, Style: p.Style()}
+}
+
+// titleOf names a cut of a fitting, each word once.
+func titleOf(f fitting.Fitted, part fitting.Part) string {
+	rest, own := strings.CutPrefix(part.Title, strings.ToLower(f.Title))
+	if own {
+		return f.Title + rest
+	}
+	return f.Title + ", " + part.Title
 }
 
 // bought adds what is bought for a fitting.

@@ -184,6 +184,8 @@ type Fitting struct {
 	On    string `json:"on"`
 	// Boxes it takes up, in the frame of its piece.
 	Boxes []Box `json:"boxes"`
+	// Round tells that the boxes hold circles.
+	Round bool `json:"round"`
 	// Lines of stitching across it, in the same frame.
 	Lines []Line `json:"lines"`
 	// From are the distances of its first box from the edges of the finished piece.

@@ -287,6 +287,10 @@ on: string
  */
 boxes: Box[]
 /**
+ * Round tells that the boxes hold circles.
+ */
+round: boolean
+/**
  * Lines of stitching across it, in the same frame.
  */
 lines: Line[]

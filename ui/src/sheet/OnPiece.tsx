@@ -50,7 +50,15 @@ function Drawn({ fitting, text, quarters }: { fitting: Fitting; text: number; qu
   return (
     <>
       {fitting.boxes.map((b) => (
-        <rect key={`${b.x} ${b.y}`} className="fitting" x={mm(b.x)} y={mm(b.y)} width={mm(b.width)} height={mm(b.height)} />
+        <rect
+          key={`${b.x} ${b.y}`}
+          className="fitting"
+          x={mm(b.x)}
+          y={mm(b.y)}
+          width={mm(b.width)}
+          height={mm(b.height)}
+          rx={fitting.round ? mm(b.width) / 2 : 0}
+        />
       ))}
       {fitting.lines.map((l) => (
         <line key={`${l.x1} ${l.y1} ${l.x2} ${l.y2}`} className="fitting-line" x1={mm(l.x1)} y1={mm(l.y1)} x2={mm(l.x2)} y2={mm(l.y2)} />

@@ -151,6 +151,7 @@ test("a fitting lies where the core says", () => {
     on: "front",
     check: "",
     fixing: "",
+    round: false,
     lines: [],
     from: { left: size(10).width, right: size(80).width, top: size(5).width, bottom: size(83).width },
     boxes: [10, 80].map((x) => ({ x: x * mm, y: 5 * mm, width: 10 * mm, height: 12 * mm })),
