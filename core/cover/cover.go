@@ -47,6 +47,9 @@ type Piece struct {
 	Strip bool
 	// Had marks a piece that is cut already.
 	Had bool
+	// Over marks a piece that goes up one side and down the other, where a print with
+	// a direction turns upside down.
+	Over bool
 }
 
 // Join is a seam between two pieces: the way along it on either side.
@@ -65,6 +68,8 @@ type Join struct {
 	// Runs are where the seam lies on either piece; several where one piece has it
 	// more than once.
 	Runs [2][]Run
+	// Judged tells that what its sides differ by is found already.
+	Judged bool
 	// Folded tells that its edges are folded under or caught in a later seam, so that
 	// there is nothing to finish inside.
 	Folded bool

@@ -129,7 +129,7 @@ var bothEdges = []Run{{Top}, {Bottom}}
 func (b box) closed() Cover {
 	joins := []Join{
 		{Title: "band to a ring", Between: [2]string{"band", "band"}, Lengths: [2]sum.Sum{b.thick, b.thick}, Count: 1, Runs: ends},
-		{Title: "band to face", Between: [2]string{"band", "face"}, Count: 2, Runs: [2][]Run{bothEdges, {all}}, Gap: b.gap(b.faceLine()),
+		{Title: "band to face", Between: [2]string{"band", "face"}, Count: 2, Runs: [2][]Run{bothEdges, {all}}, Gap: b.gap(b.faceLine() / 2),
 			Lengths: [2]sum.Sum{b.along, sum.Of(sum.Part, "round the face", b.faceLine())}},
 	}
 	return Cover{Pieces: []Piece{b.face, b.band("band", "Band", b.along, b.thick)}, Joins: joins,
@@ -181,13 +181,12 @@ func (b box) turnedUnder() length.Length {
 	return b.plan.Back.Hem[0]
 }
 
-// gap is the opening to turn a cover through that is sewn all round; it leaves at
-// least half the way sewn.
-func (m *measurer) gap(way length.Length) length.Length {
+// gap is the opening to turn a cover through, which has to fit where it lies.
+func (m *measurer) gap(room length.Length) length.Length {
 	g, text := m.plan.Back.Gap, m.plan.Style().Text
-	if most := way / 2; g <= 0 || g > most {
-		m.found.Add(finding.Stop, "gap", "/back/gap", fmt.Sprintf("A gap of %s does not suit a seam of %s.", text(g), text(way)),
-			fmt.Sprintf("Type up to half of it, %s.", text(most.Floor(m.plan.Habits.Step))))
+	if g <= 0 || g > room {
+		m.found.Add(finding.Stop, "gap", "/back/gap", fmt.Sprintf("A gap of %s has no place in a stretch of %s.", text(g), text(room)),
+			fmt.Sprintf("Type up to %s.", text(max(0, room).Floor(m.plan.Habits.Step))))
 	}
 	return g
 }
@@ -208,6 +207,6 @@ func pad(p plan.Plan) (Cover, finding.List) {
 	under.Name, under.Config, under.Title = "under", "under", "Under side"
 	along := sum.Of(sum.Part, "round the pad", length.FromFloat(top.Line().Length()))
 	return Cover{Pieces: []Piece{top, under}, Joins: []Join{{Title: "round the pad", Between: [2]string{"top", "under"}, Lengths: [2]sum.Sum{along, along}, Count: 1,
-		Runs: [2][]Run{{all}, {all}}, Gap: m.gap(along.Total())}},
+		Runs: [2][]Run{{all}, {all}}, Gap: m.gap(along.Total() / 2)}},
 		Net: Net{{upright("top"), upright("under")}}}, m.found
 }

@@ -61,6 +61,9 @@ func TestOtherFlapsAndBinders(t *testing.T) {
 	binder.Cover.Bulk = in / 4
 	padded, _ := trimmed(t, built(t, binder), "outside")
 	assert.InDelta(t, 0.785, (padded-w).Float()/in.Float(), 0.001, "π/2 × ¼ round each fore-edge")
+	binder.Object.Thickness = in / 8
+	boarded, _ := trimmed(t, built(t, binder), "outside")
+	assert.InDelta(t, math.Pi*3/8, (boarded-w).Float()/in.Float(), 0.001, "π/2 × (⅛ + ¼) round each")
 }
 
 func TestFlapsThatKeepTheBookShut(t *testing.T) {

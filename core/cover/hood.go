@@ -95,6 +95,7 @@ func wrapHood(p plan.Plan) (Cover, finding.List) {
 	net := Net{{turned("end", 1), upright("main"), turned("end", 3)}}
 	main := Piece{Name: "main", Config: "main", Title: "Main panel", Count: 1, Finished: sum.Size{Width: h.long, Height: over},
 		Edges: Edges{Left: seamed(h.seam), Right: seamed(h.seam), Top: h.bottom, Bottom: h.bottom}}
+	main.Over = !p.Cover.SplitTop
 	var joins []Join
 	var starts []length.Length
 	if p.Cover.SplitTop {
@@ -123,10 +124,14 @@ func bandHood(p plan.Plan) (Cover, finding.List) {
 	}
 	over := h.over(h.long)
 	band := Piece{Name: "band", Config: "band", Title: "Band", Count: 1, Finished: sum.Size{Width: h.deep, Height: over},
-		Edges: Edges{Left: seamed(h.seam), Right: seamed(h.seam), Top: h.bottom, Bottom: h.bottom}, Had: p.Cover.BandLength != nil}
+		Edges: Edges{Left: seamed(h.seam), Right: seamed(h.seam), Top: h.bottom, Bottom: h.bottom}, Had: p.Cover.BandLength != nil, Over: true}
 	h.checkBand(over.Total() + 2*h.bottom.Width)
+	sewn := over
+	if band.Had {
+		sewn = sum.Of(sum.Part, "band as cut", *p.Cover.BandLength).Plus(sum.Hem, "less the bottom at both ends", -2*h.bottom.Width)
+	}
 	return Cover{Pieces: []Piece{h.panel("face", "Face", h.long), band},
-		Joins: []Join{{Title: "band to face", Between: [2]string{"band", "face"}, Lengths: [2]sum.Sum{over, h.along(h.long)}, Count: 2, Runs: upAndOver}},
+		Joins: []Join{{Title: "band to face", Between: [2]string{"band", "face"}, Lengths: [2]sum.Sum{sewn, h.along(h.long)}, Count: 2, Runs: upAndOver, Judged: band.Had}},
 		Net:   Net{{append(append(turned("face", 2), turned("band", 1)...), upright("face")...)}}}, h.found
 }
 

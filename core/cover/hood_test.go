@@ -141,6 +141,9 @@ func TestABandThatIsCutIsHeldAgainstTheWayRound(t *testing.T) {
 			assert.Equal(t, "/cover/band_length", found[0].About)
 			assert.Contains(t, found[0].Text, c.says)
 			assert.Contains(t, found[0].Remedy, c.remedy)
+			sides := built(t, p).Joins[0].Lengths
+			assert.Equal(t, c.given, sides[0].Total(), "the join holds the band as it is cut against the face")
+			assert.InDelta(t, 22.25, sides[1].Total().Float()/in.Float(), 0.01)
 		})
 	}
 }

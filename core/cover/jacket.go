@@ -59,7 +59,7 @@ func jacket(p plan.Plan) (Cover, finding.List) {
 		}
 	}
 	joins = append(joins, Join{Title: "outside to inside", Between: [2]string{"outside", "inside"}, Lengths: [2]sum.Sum{along, along}, Count: 1, Runs: [2][]Run{{all}, {all}},
-		Laid: "Lay the inside right side down on the outside, the flaps between them.", Gap: m.gap(wrap.Total())})
+		Laid: "Lay the inside right side down on the outside, the flaps between them.", Gap: m.gap(wrap.Total() - front - back)}) // at the flaps it is caught
 	// A flap lies with the edge it is joined by beside the outside; a folded one has two.
 	return Cover{Pieces: pieces, Joins: joins, Net: Net{{turned("flap", 2), upright("outside"), upright(last)}, {upright("inside")}}}, m.found
 }
@@ -101,7 +101,8 @@ func turnedIn(outside, inside Piece, wrap sum.Sum, front, back length.Length) Co
 }
 
 // wrap is the way from fore-edge to fore-edge: by the tape, or from boards and
-// spine; with the turn of the padding round both fore-edges.
+// spine; with the turn round both fore-edges, a quarter of a circle round board and
+// layers.
 func (m *measurer) wrap() sum.Sum {
 	o, c := m.plan.Object, m.plan.Cover
 	text := m.plan.Style().Text
@@ -125,10 +126,8 @@ func (m *measurer) wrap() sum.Sum {
 			fmt.Sprintf("About %s is usual, more over padding.", text(3*length.Inch/4)))
 	}
 	s = s.Plus(sum.Object, "what sticks out", o.SticksOut.Wrap).Plus(sum.Ease, easeName(c.Ease.Wrap), c.Ease.Wrap)
-	if c.Bulk > 0 {
-		turn := length.FromFloat(math.Pi / 2 * c.Bulk.Float())
-		s = s.Plus(sum.Ease, "turn of the layers round a fore-edge", turn).Plus(sum.Ease, "turn of the layers round a fore-edge", turn)
-	}
+	turn := length.FromFloat(math.Pi / 2 * (o.Thickness + c.Bulk).Float())
+	s = s.Plus(sum.Ease, "turn round a fore-edge", turn).Plus(sum.Ease, "turn round a fore-edge", turn)
 	return washed(s, c.Wash)
 }
 

@@ -28,6 +28,8 @@ type Part struct {
 	Title string
 	Size  sum.Size
 	Count int
+	// Inside is what batting in it is cut to: its size without allowances.
+	Inside sum.Size
 }
 
 // Notion is what is bought for a fitting by the length.
@@ -51,6 +53,8 @@ type Fitted struct {
 	Lines   []Line
 	Parts   []Part
 	Notions []Notion
+	// Layers inside it; nil for none.
+	Layers *plan.Layers
 	// Buttons it takes.
 	Buttons int
 	// Fixing says how it is sewn on.
@@ -127,6 +131,9 @@ func (o Order) one(i int, f plan.Fitting) (Fitted, finding.List) {
 		for j := range out.Parts {
 			out.Parts[j].Size = out.Parts[j].Size.UpTo(o.Step)
 		}
+	}
+	if len(out.Parts) > 0 {
+		out.Layers = f.Layers
 	}
 	if k.bought != nil {
 		k.bought(m, &out)

@@ -114,6 +114,11 @@ func strip(m made) []Part {
 	return []Part{m.strip("strip, folded along its length", m.Length, count(m.Fitting))}
 }
 
+// inside is what batting is cut to: nothing of it goes into a seam.
+func (m made) inside(width, height length.Length) sum.Size {
+	return sum.Size{Width: sum.Of(sum.Part, "width inside", width), Height: sum.Of(sum.Part, "height inside", height)}
+}
+
 // strips are those of a pair, a long and a short one, or of all straps alike.
 func strips(m made) []Part {
 	if m.Short == 0 {
@@ -123,7 +128,7 @@ func strips(m made) []Part {
 }
 
 func (m made) strip(title string, long length.Length, n int) Part {
-	return Part{Title: title, Count: n, Size: sum.Size{
+	return Part{Title: title, Count: n, Inside: m.inside(long, m.Width), Size: sum.Size{
 		Width:  sum.Of(sum.Part, "length", long).Plus(sum.Hem, "folded under at one end", m.foldUnder).Plus(sum.Hem, "folded under at the other", m.foldUnder),
 		Height: sum.Of(sum.Part, "front", m.Width).Plus(sum.Part, "back", m.Width).Between(sum.Seam, "seam allowance", m.seam),
 	}}
@@ -133,10 +138,10 @@ func (m made) strip(title string, long length.Length, n int) Part {
 func pocket(m made) []Part {
 	width := sum.Of(sum.Part, "width", m.Width).Between(sum.Seam, "turned under", m.seam)
 	if m.Style == plan.FoldedPocket {
-		return []Part{{Title: "pocket, folded double", Count: count(m.Fitting), Size: sum.Size{Width: width,
+		return []Part{{Title: "pocket, folded double", Count: count(m.Fitting), Inside: m.inside(m.Width, m.Height), Size: sum.Size{Width: width,
 			Height: sum.Of(sum.Part, "height in front", m.Height).Plus(sum.Part, "height behind", m.Height).Between(sum.Seam, "seam allowance", m.seam)}}}
 	}
-	return []Part{{Title: "pocket", Count: count(m.Fitting), Size: sum.Size{Width: width,
+	return []Part{{Title: "pocket", Count: count(m.Fitting), Inside: m.inside(m.Width, m.Height), Size: sum.Size{Width: width,
 		Height: sum.Of(sum.Hem, "hem at the top", m.pocketHem).Plus(sum.Part, "height", m.Height).Plus(sum.Seam, "turned under", m.seam)}}}
 }
 
@@ -218,7 +223,7 @@ func tape(m made, out *Fitted) {
 func buttons(m made, out *Fitted) { out.Buttons = count(m.Fitting) }
 
 func patch(m made) []Part {
-	return []Part{{Title: "label", Count: count(m.Fitting), Size: sum.Size{Width: sum.Of(sum.Part, "width", m.Width), Height: sum.Of(sum.Part, "height", m.Height)}.Between(sum.Seam, "turned under", m.seam)}}
+	return []Part{{Title: "label", Count: count(m.Fitting), Inside: m.inside(m.Width, m.Height), Size: sum.Size{Width: sum.Of(sum.Part, "width", m.Width), Height: sum.Of(sum.Part, "height", m.Height)}.Between(sum.Seam, "turned under", m.seam)}}
 }
 
 // through reports whether a slit is sewn through two faces from their edge.
@@ -228,7 +233,7 @@ func facing(m made) []Part {
 	if m.through() {
 		return nil
 	}
-	return []Part{{Title: "facing of the slit", Count: count(m.Fitting), Size: sum.Size{
+	return []Part{{Title: "facing of the slit", Count: count(m.Fitting), Inside: m.inside(m.slitSpare, m.Length+m.slitSpare), Size: sum.Size{
 		Width:  sum.Of(sum.Part, "beside the slit", m.slitSpare),
 		Height: sum.Of(sum.Part, "length of the slit", m.Length).Plus(sum.Part, "beyond its end", m.slitSpare),
 	}}}

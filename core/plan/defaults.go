@@ -107,9 +107,14 @@ func (c Cover) settle(sizes usual) Cover {
 
 // settle says how a cover is closed: a cushion by an envelope, one that is turned
 // through a gap by sewing that shut. The gap is the usual one, or half the longest
-// side of something smaller; the gap in a band is as long as the cushion's back.
+// side of something smaller, or what the flaps of a jacket leave; the gap in a band is
+// as long as the cushion's back.
 func (b Back) settle(p Plan, sizes usual) Back {
-	longest := max(p.Object.Width, p.Object.Height, p.Object.Wrap)
+	longest := max(p.Object.Width, p.Object.Height)
+	room := longest / 2
+	if p.Cover.Kind == Jacket {
+		room = max(p.Object.Wrap, 2*p.Object.Board+p.Object.Spine) - p.Cover.Flaps.Depth.Front - p.Cover.Flaps.Depth.Back
+	}
 	switch p.Cover.Kind {
 	case Cushion:
 		if b.Kind == "" {
@@ -127,7 +132,7 @@ func (b Back) settle(p Plan, sizes usual) Back {
 			b.Kind = SewnShut
 		}
 		if b.Gap == 0 && p.Habits.Step > 0 {
-			b.Gap = min(sizes.gap, (longest / 2).Floor(p.Habits.Step))
+			b.Gap = min(sizes.gap, max(0, room).Floor(p.Habits.Step))
 		}
 	}
 	return b
@@ -147,6 +152,10 @@ func (f Fitting) settle(step length.Length, sizes usual) Fitting {
 	}
 	if f.Short > 0 && f.Tape == 0 {
 		f.Tape = sizes.tape
+	}
+	if f.Layers != nil {
+		l := f.Layers.settle(sizes)
+		f.Layers = &l
 	}
 	return f
 }

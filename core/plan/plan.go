@@ -62,7 +62,7 @@ type Object struct {
 	Board length.Length `json:"board,omitempty"`
 	// Spine is the width of the back: book.
 	Spine length.Length `json:"spine,omitempty"`
-	// Thickness of a form or a book.
+	// Thickness of a form, or of one board of a book, whose own thickness is its spine.
 	Thickness length.Length `json:"thickness,omitempty"`
 	// Fill of a form.
 	Fill Fill `json:"fill,omitempty"`
@@ -403,6 +403,8 @@ type Fitting struct {
 	// Tape is the hook-and-loop tape on the short one of a pair; the long one has
 	// twice as much, so that it can be set. 3 in or 8 cm when absent.
 	Tape length.Length `json:"tape,omitempty"`
+	// Layers lie inside it: batting of its finished size, and a lining cut like it.
+	Layers *Layers `json:"layers,omitempty"`
 }
 
 // Cloth is one cloth of the plan.

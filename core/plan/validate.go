@@ -128,6 +128,9 @@ func (v *validator) object(o Object) {
 		}
 		v.size("/object/"+a.key, a.what, a.l)
 	}
+	if o.Kind == Book {
+		v.between("/object/thickness", "The thickness of a board", o.Thickness, 0, mostSeam)
+	}
 	if o.Shape == RoundShape && o.Height != 0 && o.Height != o.Width {
 		v.stop("/object/height", fmt.Sprintf("Something round cannot be %s by %s.", v.style.Text(o.Width), v.style.Text(o.Height)), "Type the diameter twice, or leave the height out.")
 	}
@@ -255,6 +258,9 @@ func (v *validator) fitting(path string, f Fitting) {
 	v.between(path+"/slot", "A pen slot", f.Slot, 0, mostMargin)
 	v.between(path+"/short", "The short one of a pair", f.Short, 0, largest)
 	v.between(path+"/tape", "The hook-and-loop tape", f.Tape, 0, largest)
+	if f.Layers != nil {
+		v.layers(path+"/layers", *f.Layers)
+	}
 }
 
 func (v *validator) cloth(letter string, c Cloth) {

@@ -28,11 +28,32 @@ func (r *run) fittings(c cover.Cover) {
 		}
 		r.out.Fittings = append(r.out.Fittings, out)
 		for i, part := range f.Parts {
-			r.cut(cutting{piece: f.On, id: fmt.Sprintf("fitting.%d.%d", f.Index+1, i+1), part: part.Title, title: titleOf(f, part),
-				cloth: r.fittingCloth(f), size: part.Size, count: part.Count, mayTurn: true, about: finding.Path("fittings", f.Index)})
+			c := cutting{piece: f.On, id: fmt.Sprintf("fitting.%d.%d", f.Index+1, i+1), part: part.Title, title: titleOf(f, part),
+				cloth: r.fittingCloth(f), size: part.Size, count: part.Count, mayTurn: true, about: finding.Path("fittings", f.Index)}
+			r.cut(c)
+			r.within(f, part, c)
 		}
 		r.bought(f)
 		r.sewnOn = append(r.sewnOn, work.Fitting{ID: fmt.Sprintf("fitting.%d", f.Index+1), Title: f.Title, On: f.On, Check: f.Check, Fixing: f.Fixing, Late: f.Late})
+	}
+}
+
+// within adds what lies inside a part of a fitting.
+func (r *run) within(f fitting.Fitted, part fitting.Part, c cutting) {
+	if f.Layers == nil {
+		return
+	}
+	outer := c
+	c.about += "/layers"
+	if b := f.Layers.Batting; b != nil && b.Count > 0 {
+		c.id, c.part, c.layer, c.cloth, c.title = outer.id+".batting", "batting", "batting", b.Cloth, "Batting of the "+strings.ToLower(f.Title)
+		c.size, c.count = part.Inside.UpTo(r.p.Habits.Step), outer.count*b.Count
+		r.cut(c)
+	}
+	if f.Layers.Lining != "" {
+		c.id, c.part, c.layer, c.cloth, c.title = outer.id+".lining", "lining", "lining", f.Layers.Lining, "Lining of the "+strings.ToLower(f.Title)
+		c.size, c.count = outer.size, outer.count
+		r.cut(c)
 	}
 }
 

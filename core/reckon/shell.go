@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"math"
 	"slices"
+	"strings"
 
 	"umschlag/core/cover"
 	"umschlag/core/finding"
@@ -31,6 +32,7 @@ func (r *run) shell(c cover.Cover) {
 			return
 		}
 	}
+	r.prints(c)
 	r.fittings(c)
 	r.joined(c)
 	r.cloths()
@@ -76,6 +78,34 @@ func (r *run) shellPiece(piece cover.Piece) panel {
 	r.under(underneath{piece: piece.Name, name: piece.Name, chain: p.chain, count: piece.Count, about: p.path, strip: piece.Strip})
 	r.out.Pieces = append(r.out.Pieces, out)
 	return p
+}
+
+// prints finds a print with a direction on a piece that goes up one side and down
+// the other.
+func (r *run) prints(c cover.Cover) {
+	for _, piece := range c.Pieces {
+		if !piece.Over {
+			continue
+		}
+		for _, cell := range r.out.Pieces[r.index(piece.Name)].Cells {
+			cloth, _ := r.p.Cloth(cell.Cloth)
+			if cloth.Print != plan.OneWay {
+				continue
+			}
+			f := finding.Finding{Level: finding.Warn, Code: "print-upside-down", About: finding.Path("cloths", cell.Cloth, "print"),
+				Text:   fmt.Sprintf("%s is printed one way: on the %s it stands upright on one side and hangs upside down on the other.", cloth.Name, strings.ToLower(piece.Title)),
+				Remedy: "Choose a cloth without a direction for it."}
+			if r.p.Cover.Kind == "wrap-hood" {
+				f.About, f.Remedy = "/cover/split_top", "Split the top by a seam, or choose a cloth without a direction."
+			}
+			r.find(finding.List{f})
+			break
+		}
+	}
+}
+
+func (r *run) index(piece string) int {
+	return slices.IndexFunc(r.out.Pieces, func(p Piece) bool { return p.Name == piece })
 }
 
 // split draws a part that is joined from n strips as n cells.
@@ -161,7 +191,7 @@ func (r *run) joins(c cover.Cover) {
 		r.explainSum(fmt.Sprintf("join.%d.first", i+1), j.Lengths[0])
 		r.explainSum(fmt.Sprintf("join.%d.second", i+1), j.Lengths[1])
 		r.out.Joins = append(r.out.Joins, Join{Title: j.Title, Count: j.Count, Between: j.Between, Lengths: [2]L{r.l(a), r.l(b)}, Off: r.l(a - b)})
-		if (a - b).Abs().Float() > joinEase*a.Float() {
+		if !j.Judged && (a-b).Abs().Float() > joinEase*a.Float() {
 			r.find(finding.List{{Level: finding.Warn, Code: "join-off", About: "/cover",
 				Text:   fmt.Sprintf("%s: %s is %s along the seam and %s is %s.", j.Title, j.Between[0], r.style.Text(a), j.Between[1], r.style.Text(b)),
 				Remedy: "Over one percent does not ease in: change a corner or a size."}})

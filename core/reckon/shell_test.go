@@ -223,6 +223,34 @@ func TestAZipIsBoughtWithSpareAndItsFoldsNeedNoFinish(t *testing.T) {
 	assert.True(t, slices.ContainsFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "finish.2" }))
 }
 
+func TestAPrintWithADirectionIsFoundWhereItTurnsOver(t *testing.T) {
+	oneWay := func(kind plan.CoverKind, change func(*plan.Plan)) []string {
+		p := shells()[kind]
+		p.Cloths["A"] = plan.Cloth{Name: "a", Width: ptr(120 * in), Print: plan.OneWay}
+		change(&p)
+		return codes(reckon.Reckon(p, nil))
+	}
+	asIs := func(*plan.Plan) {}
+	assert.Contains(t, oneWay("wrap-hood", asIs), "print-upside-down")
+	assert.NotContains(t, oneWay("wrap-hood", func(p *plan.Plan) { p.Cover.SplitTop = true }), "print-upside-down")
+	assert.Contains(t, oneWay("band-hood", asIs), "print-upside-down")
+	assert.Empty(t, oneWay("skirt-hood", asIs))
+	assert.Empty(t, oneWay("jacket", asIs))
+}
+
+func TestAPaddedStrapHasBattingOfItsSize(t *testing.T) {
+	p := shells()["pad"]
+	p.Cloths["batting"] = plan.Cloth{Name: "b"}
+	p.Fittings = []plan.Fitting{{Kind: "strap", On: "top", Length: 14 * in, Width: 3 * in / 2, Count: 2, At: plan.At{Left: ptr(2 * in)},
+		Layers: &plan.Layers{Batting: &plan.Batting{Count: 2}, Lining: "A"}}}
+	r := reckon.Reckon(p, nil)
+	require.Empty(t, r.Findings)
+	padding, lining := cut(t, r, "fitting.1.1.batting"), cut(t, r, "fitting.1.1.lining")
+	assert.Equal(t, []string{"14″", "1½″", "batting"}, []string{padding.Width.Text, padding.Height.Text, padding.Layer})
+	assert.Equal(t, 4, padding.Count)
+	assert.Equal(t, []string{"16″", "3½″"}, []string{lining.Width.Text, lining.Height.Text})
+}
+
 func TestWhatIsBoughtForFittingsIsListed(t *testing.T) {
 	p := shells()["pad"]
 	p.Fittings = []plan.Fitting{

@@ -187,8 +187,11 @@ func (b *builder) prepare() {
 		Text:  "Square the end of each cloth, cut the strips all the way across, then the pieces out of the strips. The back waits.",
 		Check: "Lay the first piece of each size on the ruler before you cut the rest."})
 	if under := b.cuts("front", true); len(under) > 0 {
-		b.add(Step{ID: "cut.under", Stage: Cutting, Title: "Cut what lies under the front", Cuts: under, Caution: rotaryCaution,
-			Text: fmt.Sprintf("Each is %s: it stands out beyond the top on every side.", b.size(b.Chain.Under))})
+		text := "As they are listed, the fittings' own layers too."
+		if len(b.Chain.Under.Width) > 0 {
+			text = fmt.Sprintf("What goes under the whole front is %s: it stands out beyond the top on every side.", b.size(b.Chain.Under))
+		}
+		b.add(Step{ID: "cut.under", Stage: Cutting, Title: "Cut what lies under the front", Cuts: under, Caution: rotaryCaution, Text: text})
 	}
 }
 

@@ -80,7 +80,7 @@ board?: (string | number)
  */
 spine?: (string | number)
 /**
- * Thickness of a form or a book.
+ * Thickness of a form, or of one board of a book, whose own thickness is its spine.
  */
 thickness?: (string | number)
 /**
@@ -532,6 +532,18 @@ short?: (string | number)
  * twice as much, so that it can be set. 3 in or 8 cm when absent.
  */
 tape?: (string | number)
+layers?: Layers1
+}
+export interface Layers1 {
+batting?: Batting
+/**
+ * Lining is the letter of the lining cloth; absent: no lining.
+ */
+lining?: string
+/**
+ * Overhang is how far batting and lining stand out beyond the top, each side.
+ */
+overhang?: (string | number)
 }
 /**
  * Cloth is one cloth of the plan.

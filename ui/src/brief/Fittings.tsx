@@ -105,7 +105,8 @@ function One({ index, kind }: { index: number; kind: string }) {
           , <Value path={`${path}/count`} label={`How many of the ${of}`} kind="count" shown={String(value(`${path}/count`) || 1)} /> of it
         </>
       )}
-      {kind === "pocket" && <Pocket path={path} of={of} />}, of{" "}
+      {kind === "pocket" && <Pocket path={path} of={of} />}
+      {layered.includes(kind) && <Inside path={path} of={of} />}, of{" "}
       <Choice
         label={`Cloth of the ${of}`}
         value={cloth}
@@ -127,6 +128,35 @@ function One({ index, kind }: { index: number; kind: string }) {
 
 const labels: Record<string, string> = { short: "Length of the short one", spread: "Distance of the ends", tape: "Tape" };
 const upper = (word: string) => word.replace(/^./, (c) => c.toUpperCase());
+
+/** The fittings that something can lie inside of. */
+const layered = ["handle", "pocket", "strap", "belt"];
+
+/** What lies inside a fitting. */
+function Inside({ path, of }: { path: string; of: string }) {
+  const { value, rework } = usePlan();
+  const count = Number(value(`${path}/layers/batting/count`) ?? 0);
+  const choose = (next: string) =>
+    rework(
+      (plan) => put(plan, `${path}/layers`, next === "0" ? undefined : { batting: { count: Number(next) } }),
+      `${of} ${next === "0" ? "not padded" : "padded"}`,
+    );
+  return (
+    <>
+      ,{" "}
+      <Choice
+        label={`Padding of the ${of}`}
+        value={String(count)}
+        options={[
+          { value: "0", name: "not padded" },
+          { value: "1", name: "padded with one batting" },
+          { value: "2", name: "padded with two battings" },
+        ]}
+        choose={choose}
+      />
+    </>
+  );
+}
 
 /** How a pocket is made, and the pens it holds. */
 function Pocket({ path, of }: { path: string; of: string }) {

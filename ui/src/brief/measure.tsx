@@ -146,7 +146,8 @@ function Book() {
           {" "}
           Its spine is <Value path="/object/spine" label="Width of the spine" />.
         </>
-      )}
+      )}{" "}
+      A board is <Value path="/object/thickness" label="Thickness of a board" /> thick.
     </>
   );
 }
