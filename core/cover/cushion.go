@@ -2,6 +2,7 @@ package cover
 
 import (
 	"fmt"
+	"strings"
 
 	"umschlag/core/finding"
 	"umschlag/core/length"
@@ -52,20 +53,28 @@ func WayRound(p Piece) sum.Sum {
 	return s.Plus(sum.Corner, "shorter round four corners", length.FromFloat(p.Line().Length())-s.Total())
 }
 
+// twins are two faces alike with a seam all round, named as they are called.
+func twins(shape Piece, size sum.Size, seam length.Length, first, second string) (Piece, Piece) {
+	face := func(title string) Piece {
+		p := shape
+		p.Name, p.Title, p.Count = strings.ToLower(title), title, 1
+		p.Config, p.Finished, p.Edges = p.Name, size, round(seam)
+		return p
+	}
+	return face(first), face(second)
+}
+
 // cushion has a front and a back of one size.
 func cushion(p plan.Plan) (Cover, finding.List) {
 	m := measure(p)
 	if !m.fits(plan.Form, "a pad") {
 		return Cover{}, m.found
 	}
-	size, front := m.flatSize("pad across", "pad up")
+	size, shape := m.flatSize("pad across", "pad up")
 	if m.found.Stopped() {
 		return Cover{}, m.found
 	}
-	front.Name, front.Config, front.Title, front.Count = "front", "front", "Front", 1
-	front.Finished, front.Edges = size, round(p.Cover.Seam)
-	back := front
-	back.Name, back.Config, back.Title = "back", "back", "Back"
+	front, back := twins(shape, size, p.Cover.Seam, "Front", "Back")
 	along := WayRound(front)
 	return Cover{
 		Pieces: []Piece{front, back},
@@ -197,14 +206,12 @@ func pad(p plan.Plan) (Cover, finding.List) {
 	if !m.fits(plan.Flat, "something flat") {
 		return Cover{}, m.found
 	}
-	size, top := m.flatSize("across", "up")
+	size, shape := m.flatSize("across", "up")
 	if m.found.Stopped() {
 		return Cover{}, m.found
 	}
-	top.Name, top.Config, top.Title, top.Count = "top", "top", "Top", 1
-	top.Finished, top.Edges = size, round(p.Cover.Seam)
-	under := top
-	under.Name, under.Config, under.Title = "under", "under", "Under side"
+	top, under := twins(shape, size, p.Cover.Seam, "Top", "Under")
+	under.Title = "Under side"
 	along := sum.Of(sum.Part, "round the pad", length.FromFloat(top.Line().Length()))
 	return Cover{Pieces: []Piece{top, under}, Joins: []Join{{Title: "round the pad", Between: [2]string{"top", "under"}, Lengths: [2]sum.Sum{along, along}, Count: 1,
 		Runs: [2][]Run{{all}, {all}}, Gap: m.gap(along.Total() / 2)}},

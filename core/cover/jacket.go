@@ -60,8 +60,11 @@ func jacket(p plan.Plan) (Cover, finding.List) {
 	}
 	joins = append(joins, Join{Title: "outside to inside", Between: [2]string{"outside", "inside"}, Lengths: [2]sum.Sum{along, along}, Count: 1, Runs: [2][]Run{{all}, {all}},
 		Laid: "Lay the inside right side down on the outside, the flaps between them.", Gap: m.gap(wrap.Total() - front - back)}) // at the flaps it is caught
-	// A flap lies with the edge it is joined by beside the outside; a folded one has two.
-	return Cover{Pieces: pieces, Joins: joins, Net: Net{{turned("flap", 2), upright("outside"), upright(last)}, {upright("inside")}}}, m.found
+	first := upright("flap")
+	if style == plan.Flipped { // the edge it is joined by lies beside the outside
+		first = turned("flap", 2)
+	}
+	return Cover{Pieces: pieces, Joins: joins, Net: Net{{first, upright("outside"), upright(last)}, {upright("inside")}}}, m.found
 }
 
 // flapLaid says how flaps are made ready, and flapRuns where they are joined: a

@@ -122,6 +122,31 @@ func (r *run) cloths() {
 	for _, letter := range letters {
 		r.cloth(letter, items[letter])
 	}
+	r.grain()
+}
+
+// grain says of every piece of one cloth how it lies on it.
+func (r *run) grain() {
+	turned := map[string]bool{}
+	for _, c := range r.out.Cloths {
+		for _, p := range c.Lay.Placed {
+			turned[r.out.Cuts[p.Cut].ID] = p.Turned
+		}
+	}
+	for i, p := range r.out.Pieces {
+		if len(p.Cells) == 0 || p.Cells[0].Row > 0 || p.Cells[0].Cut != p.Cells[len(p.Cells)-1].Cut {
+			continue
+		}
+		cloth, _ := r.p.Cloth(p.Cells[0].Cloth)
+		switch {
+		case turned[p.Cells[0].Cut]:
+			r.out.Pieces[i].Grain = "across"
+		case cloth.Print == plan.OneWay:
+			r.out.Pieces[i].Grain = "one-way"
+		default:
+			r.out.Pieces[i].Grain = "up"
+		}
+	}
 }
 
 func (r *run) cloth(letter string, items []lay.Item) {

@@ -79,6 +79,10 @@ type Piece struct {
 	Seams []Seam `json:"seams"`
 	// Waits reports that the piece is cut only after a measurement.
 	Waits bool `json:"waits"`
+	// Grain is the way the length of its cloth runs on a piece of one cloth: up,
+	// across, or from the bottom to the top of a print with one direction, one-way;
+	// empty on a pieced face.
+	Grain string `json:"grain"`
 }
 
 // Spot is a piece where it stands in the net.

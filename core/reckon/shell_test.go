@@ -183,31 +183,6 @@ func TestABandThatIsCutTakesNoCloth(t *testing.T) {
 	assert.Len(t, r.Cloths[0].Lay.Placed, len(cloth.Placed)-1)
 }
 
-func TestEveryPieceStandsInTheNetAsOftenAsItIsCut(t *testing.T) {
-	for kind, p := range shells() {
-		for _, change := range []func(*plan.Plan){
-			func(*plan.Plan) {}, func(p *plan.Plan) { p.Cover.SplitTop = true }, func(p *plan.Plan) { p.Back = plan.Back{Kind: plan.Zip, Gap: 30 * in} },
-			func(p *plan.Plan) { p.Cover.Flaps.Style = "turned-in" }, func(p *plan.Plan) { p.Cover.Flaps.Depth.Back = 2 * in },
-		} {
-			p := p
-			change(&p)
-			r := reckon.Reckon(p, nil)
-			stands := map[string]int{}
-			for _, row := range r.Net {
-				for _, column := range row {
-					for _, spot := range column {
-						stands[spot.Piece]++
-					}
-				}
-			}
-			for _, piece := range r.Pieces {
-				assert.Equal(t, piece.Count, stands[piece.Name], "%s of a %s", piece.Name, kind)
-			}
-			assert.Len(t, stands, len(r.Pieces), kind)
-		}
-	}
-}
-
 func TestAZipIsBoughtWithSpareAndItsFoldsNeedNoFinish(t *testing.T) {
 	p := shells()["boxed-cushion"]
 	p.Back = plan.Back{Kind: plan.Zip, Gap: 36 * in, Hem: []length.Length{in / 2}}
@@ -236,6 +211,18 @@ func TestAPrintWithADirectionIsFoundWhereItTurnsOver(t *testing.T) {
 	assert.Contains(t, oneWay("band-hood", asIs), "print-upside-down")
 	assert.Empty(t, oneWay("skirt-hood", asIs))
 	assert.Empty(t, oneWay("jacket", asIs))
+}
+
+func TestPiecesSayHowTheyLieOnTheirCloth(t *testing.T) {
+	p := shells()["boxed-cushion"]
+	p.Object.Width = 70 * in // the band turns along the cloth, where it is wider than it is long
+	p.Cloths["B"] = plan.Cloth{Name: "b", Width: ptr(120 * in), Print: plan.OneWay}
+	p.Pieces["face"] = plan.Piece{Face: &plan.Face{Kind: plan.PlainFace, Cloth: "B"}}
+	r := reckon.Reckon(p, nil)
+	assert.Equal(t, "one-way", piece(t, r, "face").Grain)
+	placed := r.Cloths[0].Lay.Placed[0]
+	assert.Equal(t, map[bool]string{true: "across", false: "up"}[placed.Turned], piece(t, r, "band").Grain)
+	assert.Empty(t, piece(t, reckon.Reckon(pieced(), nil), "end").Grain, "patches lie each as it is cut")
 }
 
 func TestAPaddedStrapHasBattingOfItsSize(t *testing.T) {

@@ -111,6 +111,12 @@ seams: Seam[]
  * Waits reports that the piece is cut only after a measurement.
  */
 waits: boolean
+/**
+ * Grain is the way the length of its cloth runs on a piece of one cloth: up,
+ * across, or from the bottom to the top of a print with one direction, one-way;
+ * empty on a pieced face.
+ */
+grain: string
 }
 /**
  * Size is a width across and a height up.

@@ -39,6 +39,7 @@ const front: Piece = {
   lines: [{ pitch: 25 * mm, pair: 6 * mm, angle: 45 }],
   seams: [],
   waits: false,
+  grain: "",
 };
 const back: Piece = {
   ...front,
@@ -160,4 +161,13 @@ test("a fitting lies where the core says", () => {
   const boxes = [...container.querySelectorAll(".fitting")];
   expect(boxes.map((b) => b.getAttribute("x"))).toEqual(["10", "80"]);
   expect(screen.getByText("strap")).toBeTruthy();
+});
+
+test("the grain is drawn on a piece of one cloth: an arrow at both ends, or one where the print stands upright", () => {
+  const heads = (grain: string) => {
+    const { container } = sheet({ reckoning: { ...reckoning, pieces: [{ ...front, grain }, back] } });
+    return container.querySelector(".grain path:not(.halo)")?.getAttribute("d")?.split("M").length ?? 0;
+  };
+  expect(heads("")).toBe(0);
+  expect(heads("up")).toBeGreaterThan(heads("one-way"));
 });

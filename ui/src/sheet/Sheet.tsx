@@ -45,6 +45,7 @@ export function Sheet({ reckoning, swatches, selected, band, select, moving }: P
               band={band?.piece === piece.name ? band.box : null}
               select={select}
             />
+            {first && <Grain piece={piece} text={text} />}
             <Seams piece={piece} text={text} quarters={quarters} />
             {first && (
               <OnPiece fittings={reckoning.fittings.filter((f) => f.on === piece.name)} text={text} quarters={quarters} moving={moving} />
@@ -95,6 +96,28 @@ function spoken(reckoning: Reckoning): string {
         `${p.title}: finished ${p.finished.width.text} by ${p.finished.height.text}, trimmed ${p.trimmed.width.text} by ${p.trimmed.height.text}.`,
     )
     .join(" ")}`;
+}
+
+/** The way the cloth runs on a piece of one cloth, as on a pattern: an arrow at both ends, or at the top of a print with one direction. */
+function Grain({ piece, text }: { piece: Piece; text: number }) {
+  if (!piece.grain) return null;
+  const box = around(piece.outline);
+  const across = piece.grain === "across";
+  const whole = across ? box.width : box.height;
+  const other = across ? box.height : box.width;
+  if (other < text * 4.5 || whole < text * 3.5) return null; // no room beside what is written there
+  const half = Math.min(whole * 0.2, text * 3);
+  const head = `l${-text * 0.3} ${text * 0.45} M0 ${-half} l${text * 0.3} ${text * 0.45}`;
+  const foot = `M0 ${half} l${-text * 0.3} ${-text * 0.45} M0 ${half} l${text * 0.3} ${-text * 0.45}`;
+  const d = `M0 ${half} V${-half} ${head} ${piece.grain === "one-way" ? "" : foot}`;
+  const [x, y] = across ? [box.x + box.width / 2, box.y + box.height * 0.72] : [box.x + box.width * 0.28, box.y + box.height / 2];
+  return (
+    <g className="grain no-pointer" transform={`translate(${x} ${y})${across ? " rotate(90)" : ""}`}>
+      <title>{piece.grain === "one-way" ? "the way the print stands" : "the length of the cloth"}</title>
+      <path className="halo" d={d} />
+      <path d={d} />
+    </g>
+  );
 }
 
 /** The finished size beside a piece, drawn as on a pattern: across under it, up at its left. */
