@@ -14,11 +14,15 @@ const pictures = [
   { name: "draft-dark", path: patchwork, scheme: "dark" },
   { name: "draft-small", path: reading, size: { width: 820, height: 1180 } },
   { name: "hood", path: "/plans/turntable-hood-listening-corner" },
+  { name: "stool", path: "/plans/listening-stool-cushion" },
   { name: "jacket", path: "/plans/jacket-for-the-visitors-log" },
   {
     name: "pad",
     path: "/plans/story-mat-seat-pad",
-    before: (page) => page.getByRole("combobox", { name: "Add a fitting" }).scrollIntoViewIfNeeded(),
+    before: async (page) => {
+      await page.getByRole("combobox", { name: "Add a fitting" }).scrollIntoViewIfNeeded();
+      await page.getByRole("button", { name: /^Strap 1 on the top/ }).focus();
+    },
   },
   { name: "cut", path: `${reading}/cut`, before: (page) => page.getByRole("heading", { name: "madder stripe" }).scrollIntoViewIfNeeded() },
   { name: "sew", path: `${reading}/sew`, before: (page) => page.getByRole("button", { name: "Sew row 2" }).click() },

@@ -95,6 +95,10 @@ func boxedCushion(p plan.Plan) (Cover, finding.List) {
 		m.found.Add(finding.Stop, "out-of-range", "/object/thickness", "A boxed cushion goes round a thick pad, and no thickness is given.", "Type how thick the pad is.")
 		return Cover{}, m.found
 	}
+	if least := min(o.Width, o.Height); o.Thickness > least {
+		m.found.Add(finding.Note, "thicker-than-wide", "/object/thickness", fmt.Sprintf("The pad is thicker (%s) than it is wide (%s).", p.Style().Text(o.Thickness), p.Style().Text(least)),
+			"Across and up lie flat; are two of the sizes mixed up?")
+	}
 	if p.Cover.Corners.Kind == plan.TaperedCorners {
 		m.found.Add(finding.Stop, "corners", "/cover/corners/kind", "The corners of a boxed cushion are held out by its band and cannot be tapered.", "Choose square or round corners.")
 		return Cover{}, m.found

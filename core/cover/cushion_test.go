@@ -268,3 +268,19 @@ func TestInchAndCentimetrePlansOfOneObjectAgree(t *testing.T) {
 		}
 	})
 }
+
+func TestSizesThatMayBeMixedUpAreAskedAbout(t *testing.T) {
+	p := form(plan.BoxedCushion, 20*in, 16*in)
+	p.Object.Thickness = 18 * in
+	_, found := cover.Pieces(p.Settle())
+	require.Len(t, found, 1)
+	assert.Equal(t, "thicker-than-wide", found[0].Code)
+	p = form(plan.Cushion, 51*in, 20*in)
+	_, found = cover.Pieces(p.Settle())
+	require.Len(t, found, 1)
+	assert.Equal(t, "other-side", found[0].Code)
+	assert.Contains(t, found[0].Remedy, "type 51 cm")
+	p.Units = length.Centimetres
+	_, found = cover.Pieces(p.Settle())
+	assert.Empty(t, found, "nobody reads inches off the centimetre side by fifties")
+}

@@ -23,6 +23,7 @@ func measure(p plan.Plan) *measurer { return &measurer{plan: p} }
 func (m *measurer) axis(key, name string, measured, out, ease length.Length) sum.Sum {
 	s := sum.Of(sum.Object, name, measured).Plus(sum.Object, "what sticks out", out).Plus(sum.Ease, easeName(ease), ease).
 		Plus(sum.Ease, "bulk of the stack, both sides", 2*m.plan.Cover.Bulk)
+	m.ask(key, measured)
 	s = washed(s, m.plan.Cover.Wash)
 	if s.Total() <= 2*m.plan.Cover.Seam {
 		text := m.plan.Style().Text
@@ -30,6 +31,21 @@ func (m *measurer) axis(key, name string, measured, out, ease length.Length) sum
 			fmt.Sprintf("With an ease of %s the cover would finish %s.", text(ease), text(s.Total())), "Type an ease between −2 and 1 inch.")
 	}
 	return s
+}
+
+// otherSide is the size from which a cushion pad or an appliance in inches was
+// probably read off the centimetre side of the tape. Common practice.
+const otherSide = 45 * length.Inch
+
+// ask wonders about a size that may have been read off the wrong side of the tape.
+func (m *measurer) ask(key string, measured length.Length) {
+	k := m.plan.Cover.Kind
+	if measured <= otherSide || m.plan.Units != length.Inches || k == plan.BoxedCushion || k == plan.Pad || k == plan.Jacket {
+		return
+	}
+	number := fmt.Sprintf("%.4g", measured.Float()/length.Inch.Float())
+	m.found.Add(finding.Note, "other-side", "/object/"+key, fmt.Sprintf("That is %s: large for a cover of this kind.", m.plan.Style().Text(measured)),
+		fmt.Sprintf("If the centimetre side of the tape was read, type %s cm.", number))
 }
 
 // fits asks whether the object is of the kind a cover goes over.

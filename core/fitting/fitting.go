@@ -72,9 +72,19 @@ type Distances struct{ Left, Right, Top, Bottom length.Length }
 
 // Zone is a stretch of a piece that fittings keep off.
 type Zone struct {
-	On, Name string
-	Box      Box
+	On   string
+	Name ZoneName
+	Box  Box
 }
+
+// ZoneName is what makes a zone.
+type ZoneName string
+
+// The zones.
+const (
+	Hem  ZoneName = "hem"
+	Seam ZoneName = "seam"
+)
 
 // Order is what fittings are placed on.
 type Order struct {
@@ -271,13 +281,18 @@ func (o Order) offCorner(p cover.Piece, b Box) bool {
 	return false
 }
 
-// clearOf finds a fitting that lies on a hem.
+// clearly says what to do about a fitting on a zone.
+var clearly = map[ZoneName]string{
+	Hem:  "Move it clear, or sew it on before the hem is turned and catch it there.",
+	Seam: "Move it clear of the bulk, or put the joins of the strip elsewhere.",
+}
+
+// clearOf finds a fitting that lies on a hem or on the seam between two strips.
 func (o Order) clearOf(path, title string, p cover.Piece, boxes []Box) finding.List {
 	var found finding.List
 	for _, z := range append(hems(p), o.Zones...) {
 		if z.On == p.Name && overlap(boxes, []Box{z.Box}) {
-			found.Add(finding.Warn, "fitting-hem", path+"/at", fmt.Sprintf("The %s lies on the %s of the %s.", lower(title), z.Name, p.Name),
-				"Move it clear, or sew it on before the hem is turned and catch it there.")
+			found.Add(finding.Warn, "fitting-"+string(z.Name), path+"/at", fmt.Sprintf("The %s lies on a %s of the %s.", lower(title), z.Name, p.Name), clearly[z.Name])
 		}
 	}
 	return found
@@ -297,7 +312,7 @@ func hems(p cover.Piece) []Zone {
 		{p.Edges.Bottom, Box{Y: h - p.Edges.Bottom.Width, Width: w, Height: p.Edges.Bottom.Width}},
 	} {
 		if e.a.Kind == sum.Hem {
-			out = append(out, Zone{On: p.Name, Name: "hem", Box: e.box})
+			out = append(out, Zone{On: p.Name, Name: Hem, Box: e.box})
 		}
 	}
 	return out

@@ -255,7 +255,7 @@ func TestFittingsKeepOffHemsAndTaperedCorners(t *testing.T) {
 	require.Len(t, found, 1)
 	assert.Equal(t, "fitting-hem", found[0].Code)
 	o.Pieces[0].Edges.Bottom = cover.Allowance{}
-	o.Zones = []fitting.Zone{{On: "top", Name: "hem", Box: fitting.Box{X: 8 * in, Width: in / 2, Height: 12 * in}}}
+	o.Zones = []fitting.Zone{{On: "top", Name: fitting.Hem, Box: fitting.Box{X: 8 * in, Width: in / 2, Height: 12 * in}}}
 	_, found = fitting.Place(o)
 	require.Len(t, found, 1)
 	o.Zones[0].On = "under"

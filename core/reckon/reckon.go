@@ -434,7 +434,7 @@ func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, wait
 	if n := len(r.p.Back.Hem); n > 0 {
 		fold := r.p.Back.Hem[n-1] // the first fold lies within the last
 		for _, x := range []length.Length{left - seam - fold, whole - right - seam} {
-			r.zones = append(r.zones, fitting.Zone{On: piece.Name, Name: "hem", Box: fitting.Box{X: x, Width: fold, Height: m.Trimmed.Height.Total() - 2*seam}})
+			r.zones = append(r.zones, fitting.Zone{On: piece.Name, Name: fitting.Hem, Box: fitting.Box{X: x, Width: fold, Height: m.Trimmed.Height.Total() - 2*seam}})
 		}
 	}
 	r.explain("back.finished", finished)

@@ -8,6 +8,7 @@ import (
 
 	"umschlag/core/cover"
 	"umschlag/core/finding"
+	"umschlag/core/fitting"
 	"umschlag/core/front"
 	"umschlag/core/length"
 	"umschlag/core/outline"
@@ -75,6 +76,10 @@ func (r *run) shellPiece(piece cover.Piece) panel {
 		ids[i], p.strips = r.strips(panel && piece.Strip, r.p.Cover.Seam, c)
 	}
 	out.Cells = split(cells(p.face, ids), p.strips)
+	for i := 1; i < p.strips; i++ {
+		at := p.face.Finished.Width.Total().Times(i).Div(p.strips) - r.p.Cover.Seam
+		r.zones = append(r.zones, fitting.Zone{On: piece.Name, Name: fitting.Seam, Box: fitting.Box{X: at, Width: 2 * r.p.Cover.Seam, Height: p.face.Finished.Height.Total()}})
+	}
 	r.under(underneath{piece: piece.Name, name: piece.Name, chain: p.chain, count: piece.Count, about: p.path, strip: piece.Strip})
 	r.out.Pieces = append(r.out.Pieces, out)
 	return p

@@ -168,6 +168,10 @@ func TestABandLongerThanItsClothIsJoined(t *testing.T) {
 	assert.GreaterOrEqual(t, 3*band.Width.NM-2*int64(in), whole, "three, less a seam of ½ from both sides of two joins")
 	assert.Equal(t, band.Width.NM, total(r.Sums["band.panel.width"]))
 	assert.Equal(t, 2, cut(t, r, "band.batting").Count, "batting of 60 is butted from two")
+	p.Fittings = []plan.Fitting{{Kind: "loop", On: "band", Length: 3 * in, Width: in, At: plan.At{Middle: true}}}
+	assert.NotContains(t, codes(reckon.Reckon(p, nil)), "fitting-seam", "the joins of three lie at the thirds")
+	p.Fittings[0].At = plan.At{Left: ptr(length.Length(r.Pieces[1].Cells[1].X))}
+	assert.Contains(t, codes(reckon.Reckon(p, nil)), "fitting-seam")
 	i := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "strips.band" })
 	require.Positive(t, i)
 	assert.Contains(t, r.Steps[i].Text, "3 strips end to end")
