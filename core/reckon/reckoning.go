@@ -178,6 +178,9 @@ type Join struct {
 	Between [2]string `json:"between"`
 	Lengths [2]L      `json:"lengths"`
 	Off     L         `json:"off"`
+	// Fit says whether both sides are alike, whether one eases in, or whether it is
+	// off: alike, eases, off.
+	Fit string `json:"fit"`
 }
 
 // Fitting is a handle, a pocket or the like in its place.

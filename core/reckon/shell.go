@@ -195,12 +195,28 @@ func (r *run) joins(c cover.Cover) {
 		a, b := j.Lengths[0].Total(), j.Lengths[1].Total()
 		r.explainSum(fmt.Sprintf("join.%d.first", i+1), j.Lengths[0])
 		r.explainSum(fmt.Sprintf("join.%d.second", i+1), j.Lengths[1])
-		r.out.Joins = append(r.out.Joins, Join{Title: j.Title, Count: j.Count, Between: j.Between, Lengths: [2]L{r.l(a), r.l(b)}, Off: r.l(a - b)})
-		if !j.Judged && (a-b).Abs().Float() > joinEase*a.Float() {
+		fit := fitOf(a, b)
+		r.out.Joins = append(r.out.Joins, Join{Title: j.Title, Count: j.Count, Between: j.Between, Lengths: [2]L{r.l(a), r.l(b)}, Off: r.l(a - b), Fit: fit})
+		if !j.Judged && fit == "off" {
 			r.find(finding.List{{Level: finding.Warn, Code: "join-off", About: "/cover",
 				Text:   fmt.Sprintf("%s: %s is %s along the seam and %s is %s.", j.Title, j.Between[0], r.style.Text(a), j.Between[1], r.style.Text(b)),
 				Remedy: "Over one percent does not ease in: change a corner or a size."}})
 		}
+	}
+}
+
+// rounding is more, in nanometres, than two ways of working out one seam differ by.
+const rounding = 100
+
+// fitOf says how both sides of a seam fit each other.
+func fitOf(a, b length.Length) string {
+	switch off := (a - b).Abs(); {
+	case off <= rounding:
+		return "alike"
+	case off.Float() <= joinEase*a.Float():
+		return "eases"
+	default:
+		return "off"
 	}
 }
 

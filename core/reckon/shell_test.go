@@ -80,6 +80,7 @@ func TestEveryShellIsWholeAndExplained(t *testing.T) {
 			}
 			for i, j := range r.Joins {
 				assert.InDelta(t, 0, float64(j.Off.NM), 12, j.Title)
+				assert.Equal(t, "alike", j.Fit)
 				assert.Equal(t, j.Lengths[0].NM, total(r.Sums[[]string{"join.1.first", "join.2.first", "join.3.first"}[i]]))
 			}
 			for _, piece := range r.Pieces {
@@ -184,6 +185,11 @@ func TestABandThatIsCutTakesNoCloth(t *testing.T) {
 	r := reckon.Reckon(p, nil)
 	require.Empty(t, r.Findings[1:], "%v", r.Findings)
 	assert.True(t, cut(t, r, "band.panel").Done)
+	assert.Equal(t, "eases", r.Joins[0].Fit, "a fraction over the way round")
+	p.Cover.BandLength = ptr(20 * in)
+	short := reckon.Reckon(p, nil)
+	assert.Equal(t, "off", short.Joins[0].Fit)
+	assert.NotContains(t, codes(short), "join-off", "band-short says it already")
 	assert.Len(t, r.Cloths[0].Lay.Placed, len(cloth.Placed)-1)
 }
 

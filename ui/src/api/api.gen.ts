@@ -267,6 +267,11 @@ between: [string, string]
  */
 lengths: [L, L]
 off: L
+/**
+ * Fit says whether both sides are alike, whether one eases in, or whether it is
+ * off: alike, eases, off.
+ */
+fit: string
 }
 /**
  * Spot is a piece where it stands in the net.

@@ -137,9 +137,6 @@ export function Edges() {
   );
 }
 
-/** Two ways of working out one seam may differ by this, in nanometres. */
-const rounding = 100;
-
 /** Both sides of every seam. */
 function Seams() {
   const { reckoning } = usePlan();
@@ -152,7 +149,15 @@ function Seams() {
           {": "}
           {join.title.replace(/^./, (c) => c.toUpperCase())}
           {join.count > 1 && `, ${join.count} times`}: <strong>{join.lengths[0] && <Len of={join.lengths[0]} />}</strong>
-          {Math.abs(join.off.nm) < rounding ? ", both sides alike." : <> against {join.lengths[1] && <Len of={join.lengths[1]} />}.</>}
+          {join.fit === "alike" ? (
+            ", both sides alike."
+          ) : (
+            <>
+              {" "}
+              against {join.lengths[1] && <Len of={join.lengths[1]} />}
+              {join.fit === "eases" ? ": it eases in." : ": it does not ease in."}
+            </>
+          )}
         </span>
       ))}
     </>

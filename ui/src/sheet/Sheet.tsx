@@ -45,7 +45,7 @@ export function Sheet({ reckoning, swatches, selected, band, select, moving }: P
               band={band?.piece === piece.name ? band.box : null}
               select={select}
             />
-            {first && <Grain piece={piece} text={text} />}
+            {first && piece.name !== "back" && <Grain piece={piece} text={text} />}
             <Seams piece={piece} text={text} quarters={quarters} />
             {first && (
               <OnPiece fittings={reckoning.fittings.filter((f) => f.on === piece.name)} text={text} quarters={quarters} moving={moving} />
