@@ -1,6 +1,6 @@
-// Package back knows closures: which pieces a back is cut from, and how they
-// overlap or open. A back is reckoned from the front as it really is, planned
-// or measured.
+// Package back knows closures: which pieces a back is cut from, how they lie, what is
+// bought for them, and how they are made up. A back is reckoned from the front as it
+// really is, planned or measured.
 //
 // A closure is one builder in this package and one line in builders.
 package back
@@ -14,43 +14,107 @@ import (
 	"umschlag/core/sum"
 )
 
-// Shares of the cover's width between which an envelope holds. Common practice.
-const (
-	thin   = 0.15 // gapes below
-	usual  = 0.25 // safe
-	excess = 0.60 // only eats cloth above
-)
-
 // Panel is a piece of the back as cut.
 type Panel struct {
 	Name  string
 	Title string
 	Size  sum.Size
 	Count int
+	// Lining is cut from the lining cloth.
+	Lining bool
+	// Small is cut for the closure and lies on the back as no part of it.
+	Small bool
 }
+
+// Box is a rectangle on the back, from the raw left top corner of the front it is
+// sewn to.
+type Box struct{ X, Y, Width, Height length.Length }
+
+// Lie is a panel as it lies on the finished back, seen from outside.
+type Lie struct {
+	// Panel is its index.
+	Panel int
+	Label string
+	Box   Box
+}
+
+// MarkKind is what a mark stands for.
+type MarkKind string
+
+// The marks.
+const (
+	HemLine    MarkKind = "hem"
+	FoldLine   MarkKind = "fold"
+	TapeBox    MarkKind = "tape"
+	ZipBox     MarkKind = "zip"
+	ButtonMark MarkKind = "button"
+	TieMark    MarkKind = "tie"
+	GapLine    MarkKind = "gap"
+)
+
+// Mark is something on the back: a line where one of its sides is 0.
+type Mark struct {
+	Kind MarkKind
+	Box  Box
+}
+
+// Notion is what is bought by the length.
+type Notion struct {
+	What   string
+	Length sum.Sum
+}
+
+// Making is one thing to do to the back before it is closed.
+type Making struct{ ID, Title, Text, Machine, Press, Check, Caution string }
 
 // Back is a closure reckoned.
 type Back struct {
 	Panels []Panel
-	// Overlap as it will lie, with the pieces as cut.
+	// Lies are the panels as they lie, the lowest first.
+	Lies  []Lie
+	Marks []Mark
+	// Keep are the stretches that nothing is sewn onto: hems, bands and zips.
+	Keep []Mark
+	// Overlap as it will lie, with the pieces as cut; empty without one.
 	Overlap sum.Sum
-	// Hems is how many edges are hemmed.
-	Hems int
+	// Opening is what the pad is pushed through.
+	Opening sum.Sum
+	Notions []Notion
+	Buttons int
+	// Sewn are the seams of the back itself, for its thread.
+	Sewn sum.Sum
+	// Making in order, and what is said when the cover is closed and turned.
+	Making []Making
+	Laid   string
+	Turned string
+	// Gap is left in the last seam, 0 where none has to.
+	Gap length.Length
 }
 
 // Order is what a closure is reckoned from.
 type Order struct {
+	// Plan is settled.
 	Plan plan.Back
 	// Front as trimmed: planned, or measured at its gate.
 	Front sum.Size
-	// Finished width of the cover, for shares.
-	Finished length.Length
-	Step     length.Length
-	Style    length.Style
+	// Finished width and height of the cover, for shares and openings.
+	Finished, High length.Length
+	// Seam of the cover, and the flange round it.
+	Seam, Flange length.Length
+	// Pad that goes in.
+	Pad   plan.Object
+	Step  length.Length
+	Style length.Style
 }
 
 var builders = map[plan.BackKind]func(Order) (Back, finding.List){
-	plan.Envelope: envelope,
+	plan.Envelope:   envelope,
+	plan.FoldedBack: folded,
+	plan.Lapped:     lapped,
+	plan.Buttoned:   buttoned,
+	plan.Tied:       tied,
+	plan.Zip:        zip,
+	plan.SewnShut:   sewnShut,
 }
 
 // Build reckons the closure.
@@ -58,54 +122,53 @@ func Build(o Order) (Back, finding.List) {
 	build, ok := builders[o.Plan.Kind]
 	if !ok {
 		var found finding.List
-		found.Add(finding.Stop, "back-kind", "/back/kind",
-			fmt.Sprintf("A %s back is read and kept, but this version reckons envelopes only.", o.Plan.Kind), "Choose an envelope.")
+		found.Add(finding.Stop, "back-kind", "/back/kind", fmt.Sprintf("There is no back of the kind %q.", o.Plan.Kind), "Choose an envelope.")
 		return Back{}, found
 	}
-	return build(o)
-}
-
-// envelope is two pieces with a hemmed edge each, lying on each other:
-// widths − hems − width of the cut front = overlap.
-func envelope(o Order) (Back, finding.List) {
-	found := overlapFits(o)
+	b, found := build(o)
 	if found.Stopped() {
-		return Back{}, found
+		return b, found
 	}
-	b := Back{Hems: 2}
-	if len(o.Plan.Hem) == 0 {
-		b.Hems = 0
-	}
-	if w := o.Plan.Panels.Widths; len(w) == 2 {
-		b.Panels = []Panel{
-			{Name: "back.left", Title: "Back, left", Size: o.panel(sum.Of(sum.Part, "cut width decided", w[0])), Count: 1},
-			{Name: "back.right", Title: "Back, right", Size: o.panel(sum.Of(sum.Part, "cut width decided", w[1])), Count: 1},
-		}
-	} else {
-		b.Panels = []Panel{{Name: "back.panel", Title: "Back piece", Size: o.panel(o.equal()), Count: 2}}
-	}
-	b.Overlap = o.overlap(b.Panels)
-	found = append(found, o.judge(b.Overlap.Total())...)
-	return b, found
+	return b, append(found, o.passes(b)...)
 }
 
-// wanted is the overlap decided, or a quarter of the width.
-func (o Order) wanted() length.Length {
-	if o.Plan.Overlap != nil {
-		return *o.Plan.Overlap
+// What the pad needs of an opening, as a share of its shorter side: a soft one is
+// squeezed through half of it, foam is not. Common practice.
+const (
+	softShare = 0.5
+	foamShare = 1.0
+)
+
+// passes asks whether the pad goes through the opening.
+func (o Order) passes(b Back) finding.List {
+	var found finding.List
+	least := softShare
+	if o.Pad.Fill == "foam" {
+		least = foamShare
 	}
-	return length.FromFloat(usual * o.Finished.Float()).Ceil(o.Step)
+	side := min(o.Pad.Width, o.Pad.Height)
+	need := length.FromFloat(least*side.Float()) + o.Pad.Thickness
+	if got := b.Opening.Total(); side > 0 && got < need {
+		found.Add(finding.Warn, "opening-small", o.about(),
+			fmt.Sprintf("The opening is %s, and a %s pad of %s wants about %s.", o.text(got), o.Pad.Fill, o.text(side), o.text(need)),
+			"Make the opening longer, or choose a back that opens along its whole side.")
+	}
+	return found
 }
 
-// equal is the width of each of two pieces alike.
-func (o Order) equal() sum.Sum {
-	s := sum.Of(sum.Part, "half the front "+asKnown(o.Front.Width), o.Front.Width.Total().Div(2)).
-		Plus(sum.Overlap, "half the overlap", o.wanted().Div(2))
-	for i, h := range o.Plan.Hem {
-		s = s.Plus(sum.Hem, hemName(i), h)
+// about is the decision that an opening follows from.
+func (o Order) about() string {
+	if o.Plan.Kind == plan.SewnShut || o.Plan.Place == plan.InTheSide {
+		return "/back/gap"
 	}
-	return s
+	return "/back/kind"
 }
+
+func (o Order) text(l length.Length) string { return o.Style.Text(l) }
+
+// width and height of the cut front.
+func (o Order) width() length.Length  { return o.Front.Width.Total() }
+func (o Order) height() length.Length { return o.Front.Height.Total() }
 
 // asKnown says whether a size of the front was measured or is still planned.
 func asKnown(s sum.Sum) string {
@@ -115,74 +178,37 @@ func asKnown(s sum.Sum) string {
 	return "as planned"
 }
 
-func hemName(i int) string {
-	return []string{"hem, first fold", "hem, second fold"}[i]
+// half is half the width of the front.
+func (o Order) half() sum.Sum {
+	return sum.Of(sum.Part, "half the front "+asKnown(o.Front.Width), o.width().Div(2))
 }
 
 // panel is as high as the front and as wide as given, to the ruler step.
 func (o Order) panel(width sum.Sum) sum.Size {
-	height := sum.Of(sum.Part, "height of the front "+asKnown(o.Front.Height), o.Front.Height.Total())
+	height := sum.Of(sum.Part, "height of the front "+asKnown(o.Front.Height), o.height())
 	return sum.Size{Width: width, Height: height}.UpTo(o.Step)
 }
 
-// overlap is how far the pieces lie on each other, as cut.
-func (o Order) overlap(panels []Panel) sum.Sum {
-	var s sum.Sum
-	for _, p := range panels {
-		for range p.Count {
-			s = s.Plus(sum.Part, "back piece", p.Size.Width.Total())
-			for i, h := range o.Plan.Hem {
-				s = s.Plus(sum.Hem, hemName(i), -h)
-			}
-		}
-	}
-	return s.Plus(sum.Part, "front "+asKnown(o.Front.Width), -o.Front.Width.Total())
+// whole is a panel as large as the front.
+func (o Order) whole() sum.Size {
+	return o.panel(sum.Of(sum.Part, "width of the front "+asKnown(o.Front.Width), o.width()))
 }
 
-func overlapFits(o Order) finding.List {
-	var found finding.List
-	want := o.wanted()
-	if want < 0 {
-		found.Add(finding.Stop, "overlap-negative", "/back/overlap", fmt.Sprintf("An overlap cannot be %s.", o.Style.Text(want)),
-			fmt.Sprintf("About a quarter of the width is safe: %s.", o.Style.Text(o.quarter())))
-	}
-	if want > o.Front.Width.Total() {
-		found.Add(finding.Stop, "overlap-too-large", "/back/overlap",
-			fmt.Sprintf("An overlap of %s is wider than the back itself, %s as cut.", o.Style.Text(want), o.Style.Text(o.Front.Width.Total())),
-			fmt.Sprintf("About a quarter of the width is safe: %s.", o.Style.Text(o.quarter())))
-	}
-	return found
+// side is the whole height of the cover, open from seam to seam.
+func (o Order) side() sum.Sum { return sum.Of(sum.Part, "height of the cover", o.High) }
+
+// upright is a line or a strip over the whole height.
+func (o Order) upright(x, width length.Length) Box {
+	return Box{X: x, Width: width, Height: o.height()}
 }
 
-func (o Order) quarter() length.Length {
-	handy := length.Inch / 2
-	if o.Style.Unit != length.Inches {
-		handy = length.Centimetre
+// two lays a left and a right panel by how far each reaches over the front. The right
+// one lies outside: it is laid on the front first.
+func (o Order) two(left, right length.Length, panels ...int) []Lie {
+	return []Lie{
+		{Panel: panels[0], Label: "left", Box: o.upright(0, left)},
+		{Panel: panels[len(panels)-1], Label: "right", Box: o.upright(o.width()-right, right)},
 	}
-	return length.FromFloat(usual * o.Finished.Float()).Ceil(handy)
 }
 
-// judge says whether the overlap that comes out will hold.
-func (o Order) judge(overlap length.Length) finding.List {
-	var found finding.List
-	share := overlap.Float() / o.Finished.Float()
-	about := "/back/overlap"
-	if len(o.Plan.Panels.Widths) > 0 {
-		about = "/back/panels"
-	}
-	switch safe := fmt.Sprintf("A quarter, %s, is safe.", o.Style.Text(o.quarter())); {
-	case overlap < 0:
-		found.Add(finding.Stop, "overlap-gap", about,
-			fmt.Sprintf("The pieces do not meet: %s stays open.", o.Style.Text(-overlap)), "Cut wider pieces. "+safe)
-	case share < thin:
-		found.Add(finding.Warn, "overlap-thin", about,
-			fmt.Sprintf("The back overlaps %s, %.0f %% of the width; under 15 %% it gapes.", o.Style.Text(overlap), 100*share), safe)
-	case overlap > o.Front.Width.Total():
-		found.Add(finding.Stop, "overlap-too-large", about,
-			fmt.Sprintf("The back overlaps %s, more than its own width.", o.Style.Text(overlap)), "Cut narrower pieces. "+safe)
-	case share > excess:
-		found.Add(finding.Note, "overlap-deep", about,
-			fmt.Sprintf("The back overlaps %s, %.0f %% of the width: sturdy, but it eats cloth.", o.Style.Text(overlap), 100*share), safe)
-	}
-	return found
-}
+const rightFirst = "The right piece lies on the front first: it will be the outer one."

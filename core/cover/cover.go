@@ -236,8 +236,8 @@ func Pieces(p plan.Plan) (Cover, finding.List) {
 // computed.
 func unreckoned(p plan.Plan) finding.List {
 	var found finding.List
-	if p.Cover.Flange != 0 {
-		found.Add(finding.Stop, "flange", "/cover/flange", "A flange is read and kept, but not reckoned here.", "Set the flange to 0.")
+	if p.Cover.Flange != 0 && p.Cover.Kind != plan.Cushion {
+		found.Add(finding.Stop, "flange", "/cover/flange", fmt.Sprintf("A flange stands round a cushion; a %s has none.", p.Cover.Kind), "Set the flange to 0.")
 	}
 	if p.Edges.Piping != nil || (p.Edges.Binding != nil && p.Cover.Kind == plan.Cushion) {
 		found.Add(finding.Stop, "edges", "/edges", "Piping and binding are read and kept, but not reckoned here.", "Take them out of this plan.")

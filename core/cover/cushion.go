@@ -18,18 +18,33 @@ const zipSpare = 3 * length.Inch / 4
 // shape of its corners. Something round is as high as it is wide.
 func (m *measurer) flatSize(across, up string) (sum.Size, Piece) {
 	o, e := m.plan.Object, m.plan.Cover.Ease
-	size := sum.Size{Width: m.axis("width", across, o.Width, o.SticksOut.Width, e.Width)}
+	size := sum.Size{Width: m.flanged(m.axis("width", across, o.Width, o.SticksOut.Width, e.Width))}
 	if o.Shape == plan.RoundShape {
 		size.Height = size.Width
 		r := size.Width.Total() / 2
 		return size, Piece{Radii: outline.Radii{TopLeft: r, TopRight: r, BottomRight: r, BottomLeft: r}}
 	}
-	size.Height = m.axis("height", up, o.Height, o.SticksOut.Height, e.Height)
+	size.Height = m.flanged(m.axis("height", up, o.Height, o.SticksOut.Height, e.Height))
 	short := min(size.Width.Total(), size.Height.Total())
 	if m.plan.Cover.Corners.Kind == plan.TaperedCorners {
 		return size, Piece{Taper: m.taper(short)}
 	}
 	return size, Piece{Radii: m.corners(short)}
+}
+
+// flanged is a finished direction with the flange that stands out at both its ends.
+func (m *measurer) flanged(s sum.Sum) sum.Sum {
+	return s.Between(sum.Border, "flange", m.plan.Cover.Flange)
+}
+
+// flange finds one that is too wide for its cushion: the pad fills the inside.
+func (m *measurer) flange(outside sum.Size) {
+	f, text := m.plan.Cover.Flange, m.plan.Style().Text
+	inside := min(outside.Width.Total(), outside.Height.Total()) - 2*f
+	if most := inside / 3; f > most {
+		m.found.Add(finding.Stop, "flange", "/cover/flange", fmt.Sprintf("A flange of %s does not suit a cushion of %s inside.", text(f), text(inside)),
+			fmt.Sprintf("Type up to %s, a third of it.", text(most.Floor(m.plan.Habits.Step))))
+	}
 }
 
 // taper is how far corners are drawn in, found when it leaves no side.
@@ -71,6 +86,7 @@ func cushion(p plan.Plan) (Cover, finding.List) {
 		return Cover{}, m.found
 	}
 	size, shape := m.flatSize("pad across", "pad up")
+	m.flange(size)
 	if m.found.Stopped() {
 		return Cover{}, m.found
 	}
@@ -152,7 +168,7 @@ func (b box) closed() Cover {
 // zipped is a band whose back is two halves with a zip between them. The halves
 // meet over the zip; what the zip itself is wide is left out.
 func (b box) zipped() Cover {
-	open, turn := b.plan.Back.Gap, b.turnedUnder()
+	open, turn := b.plan.Back.Gap, b.plan.Back.Seam
 	rest := b.along.Plus(sum.Part, "less the zip and its ends", -open-2*zipSpare)
 	most := (b.along.Total() - 2*zipSpare) / 2
 	text := b.plan.Style().Text
@@ -183,15 +199,6 @@ func (b box) zipped() Cover {
 	band := b.band("band", "Band", rest, b.thick)
 	return Cover{Pieces: []Piece{b.face, band, zip}, Joins: joins, Zip: sum.Of(sum.Part, "opening", open).Between(sum.Part, "beyond its end", zipSpare),
 		Net: Net{{append(append(turned("face", 2), upright("band")...), upright("face")...), append(upright("band.zip"), turned("band.zip", 2)...)}}}
-}
-
-// turnedUnder is what each half of a band turns under beside a zip: the first
-// fold decided for hems.
-func (b box) turnedUnder() length.Length {
-	if len(b.plan.Back.Hem) == 0 {
-		return b.plan.Cover.Seam
-	}
-	return b.plan.Back.Hem[0]
 }
 
 // gap is the opening to turn a cover through, which has to fit where it lies.

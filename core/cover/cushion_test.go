@@ -284,3 +284,16 @@ func TestSizesThatMayBeMixedUpAreAskedAbout(t *testing.T) {
 	_, found = cover.Pieces(p.Settle())
 	assert.Empty(t, found, "nobody reads inches off the centimetre side by fifties")
 }
+
+// Worked figure: inside = cover − 2 × flange, and the pad follows the inside.
+func TestAFlangeStandsOutAllRound(t *testing.T) {
+	p := form(plan.Cushion, 18*in, 16*in)
+	p.Cover.Flange = 2 * in
+	w, h := trimmed(t, built(t, p), "front")
+	assert.Equal(t, []length.Length{23 * in, 21 * in}, []length.Length{w, h}, "18 + 2 × 2 and two seams of ½")
+	p.Cover.Kind = plan.Pad
+	p.Object.Kind = plan.Flat
+	_, found := cover.Pieces(p.Settle())
+	require.Len(t, found, 1)
+	assert.Equal(t, "/cover/flange", found[0].About)
+}

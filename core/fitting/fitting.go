@@ -84,6 +84,7 @@ type ZoneName string
 const (
 	Hem  ZoneName = "hem"
 	Seam ZoneName = "seam"
+	Zip  ZoneName = "zip"
 )
 
 // Order is what fittings are placed on.
@@ -285,6 +286,7 @@ func (o Order) offCorner(p cover.Piece, b Box) bool {
 var clearly = map[ZoneName]string{
 	Hem:  "Move it clear, or sew it on before the hem is turned and catch it there.",
 	Seam: "Move it clear of the bulk, or put the joins of the strip elsewhere.",
+	Zip:  "Move it clear of the zip, or it cannot be opened.",
 }
 
 // clearOf finds a fitting that lies on a hem or on the seam between two strips.

@@ -91,9 +91,16 @@ const (
 	AbsorbPatch  Absorb = "patch"
 	AbsorbAccept Absorb = "accept"
 
-	Envelope BackKind = "envelope"
-	Zip      BackKind = "zip"
-	SewnShut BackKind = "sewn"
+	Envelope   BackKind = "envelope"
+	FoldedBack BackKind = "folded"
+	Lapped     BackKind = "lapped"
+	Buttoned   BackKind = "buttons"
+	Tied       BackKind = "ties"
+	Zip        BackKind = "zip"
+	SewnShut   BackKind = "sewn"
+
+	InTheSide ZipPlace = "side"
+	Across    ZipPlace = "across"
 
 	SquareCorners  CornerKind = "square"
 	RoundCorners   CornerKind = "round"
@@ -127,13 +134,13 @@ func (BorderCorner) Values() []string { return []string{"butted", "mitred", "squ
 func (Direction) Values() []string    { return []string{"across", "along", "diagonal"} }
 func (TakeUpFrom) Values() []string   { return []string{"estimate", "sample", "given"} }
 func (Absorb) Values() []string       { return []string{"border", "patch", "accept"} }
-func (ZipPlace) Values() []string     { return []string{"side", "across"} }
+func (ZipPlace) Values() []string     { return []string{"across", "side"} }
 func (Grain) Values() []string        { return []string{"bias", "straight"} }
 func (EdgeName) Values() []string     { return []string{"left", "right", "top", "bottom"} }
 func (Print) Values() []string        { return []string{"plain", "all-over", "two-way", "one-way"} }
 func (Motif) Values() []string        { return []string{"plain", "stripe", "dot", "check", "leaf"} }
 func (BackKind) Values() []string {
-	return []string{"envelope", "folded", "lapped", "zip", "sewn"}
+	return []string{"envelope", "folded", "lapped", "buttons", "ties", "zip", "sewn"}
 }
 func (InsideFinish) Values() []string {
 	return []string{"zigzag", "overlock", "pinked", "bound", "enclosed", "raw"}

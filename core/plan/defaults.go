@@ -23,13 +23,17 @@ type usual struct {
 	seam, step, hem, squaring, overhang length.Length
 	// taper of tapered corners; gap to turn through; slot for a pen; tape on a strap.
 	taper, gap, slot, tape length.Length
+	// band of a lap, narrow tape on it, a button and the band that takes it.
+	band, narrow, button, buttonBand length.Length
 }
 
 var (
 	imperial = usual{seam: length.Inch / 4, step: length.Inch / 8, hem: length.Inch / 2, squaring: length.Inch / 2, overhang: length.Inch,
-		taper: length.Inch / 2, gap: 5 * length.Inch, slot: length.Inch, tape: 3 * length.Inch}
+		taper: length.Inch / 2, gap: 5 * length.Inch, slot: length.Inch, tape: 3 * length.Inch,
+		band: length.Inch, narrow: 3 * length.Inch / 4, button: 3 * length.Inch / 4, buttonBand: 5 * length.Inch / 4}
 	metric = usual{seam: 7 * length.Millimetre, step: length.Millimetre, hem: length.Centimetre, squaring: length.Centimetre, overhang: 25 * length.Millimetre,
-		taper: length.Centimetre, gap: 12 * length.Centimetre, slot: 25 * length.Millimetre, tape: 8 * length.Centimetre}
+		taper: length.Centimetre, gap: 12 * length.Centimetre, slot: 25 * length.Millimetre, tape: 8 * length.Centimetre,
+		band: 25 * length.Millimetre, narrow: 2 * length.Centimetre, button: 2 * length.Centimetre, buttonBand: 35 * length.Millimetre}
 )
 
 func usualIn(unit length.Unit) usual {
@@ -120,6 +124,7 @@ func (b Back) settle(p Plan, sizes usual) Back {
 		if b.Kind == "" {
 			b.Kind = Envelope
 		}
+		b = b.closure(p, sizes)
 	case BoxedCushion:
 		if b.Kind == "" {
 			b.Kind = SewnShut
@@ -127,12 +132,49 @@ func (b Back) settle(p Plan, sizes usual) Back {
 		if b.Gap == 0 {
 			b.Gap = longest
 		}
+		if b.Seam == 0 {
+			b.Seam = p.Cover.Seam
+		}
 	case Pad, Jacket:
 		if b.Kind == "" {
 			b.Kind = SewnShut
 		}
 		if b.Gap == 0 && p.Habits.Step > 0 {
 			b.Gap = min(sizes.gap, max(0, room).Floor(p.Habits.Step))
+		}
+	}
+	return b
+}
+
+// closure completes the back of a cushion by its kind. A gap that is sewn shut is two
+// thirds of its side.
+func (b Back) closure(p Plan, sizes usual) Back {
+	or := func(l *length.Length, usual length.Length) {
+		if *l == 0 {
+			*l = usual
+		}
+	}
+	switch b.Kind {
+	case Lapped:
+		or(&b.Band, sizes.band)
+		or(&b.Tape, sizes.narrow)
+	case Buttoned:
+		or(&b.Button, sizes.button)
+		or(&b.Band, sizes.buttonBand)
+	case Tied:
+		or(&b.Band, sizes.band)
+	case FoldedBack:
+		if b.Lined {
+			or(&b.Gap, sizes.gap)
+		}
+	case SewnShut:
+		if p.Habits.Step > 0 {
+			or(&b.Gap, (2 * p.Object.Width / 3).Floor(p.Habits.Step))
+		}
+	case Zip:
+		or(&b.Seam, p.Cover.Seam)
+		if b.Place == "" {
+			b.Place = Across
 		}
 	}
 	return b

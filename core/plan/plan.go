@@ -330,6 +330,9 @@ type Back struct {
 	Kind BackKind `json:"kind,omitempty"`
 	// Overlap of an envelope as laid: absent takes a quarter of the cover's width.
 	Overlap *length.Length `json:"overlap,omitempty"`
+	// Share of the cover's width that it overlaps, in percent, 0 to 100, where no
+	// overlap is given.
+	Share float64 `json:"share,omitempty"`
 	// Hem turned twice, first and second fold; an empty list on a selvedge.
 	Hem []length.Length `json:"hem,omitempty"`
 	// Panels of an envelope: equal, or the two cut widths.
@@ -340,10 +343,17 @@ type Back struct {
 	Depth length.Length `json:"depth,omitempty"`
 	// Lined: folded back with a full lining.
 	Lined bool `json:"lined,omitempty"`
-	// Band of a lapped back, finished.
+	// Band of a lapped, buttoned or tied back, finished; 1 in or 25 mm when absent, and
+	// wide enough for its buttons.
 	Band length.Length `json:"band,omitempty"`
-	// Tape width of a lapped back.
+	// Tape width of a lapped back; ¾ in or 2 cm when absent.
 	Tape length.Length `json:"tape,omitempty"`
+	// Count of buttons or of pairs of ties; one each 4½ in when absent.
+	Count int `json:"count,omitempty"`
+	// Button is the width of a button; ¾ in or 2 cm when absent.
+	Button length.Length `json:"button,omitempty"`
+	// Seam turned under beside a zip; the seam of the cover when absent.
+	Seam length.Length `json:"seam,omitempty"`
 	// Place of a zip.
 	Place ZipPlace `json:"place,omitempty"`
 	// Flap over a zip.
@@ -351,6 +361,9 @@ type Back struct {
 	// Gap left to turn through: sewn shut. Of a boxed cushion also the opening of
 	// the zip in its band.
 	Gap length.Length `json:"gap,omitempty"`
+	// Tab stands out along the gap of a back that is sewn shut, so that one line of
+	// top-stitching closes it; 0 for none.
+	Tab length.Length `json:"tab,omitempty"`
 }
 
 // Panels of an envelope: equal when no widths are given.

@@ -249,7 +249,17 @@ func (v *validator) back(b Back) {
 	for i, w := range b.Panels.Widths {
 		v.size(finding.Path("back", "panels", i), "The width of a back piece", w)
 	}
-	v.between("/back/gap", "A gap", b.Gap, 0, largest)
+	for _, l := range []struct {
+		key, what string
+		l         length.Length
+	}{{"gap", "A gap", b.Gap}, {"band", "A band", b.Band}, {"tape", "The tape", b.Tape}, {"button", "A button", b.Button}, {"depth", "The depth of the fold", b.Depth}} {
+		v.between("/back/"+l.key, l.what, l.l, 0, largest)
+	}
+	v.between("/back/seam", "What is turned under beside a zip", b.Seam, 0, mostSeam)
+	v.count("/back/count", "Buttons or ties", b.Count, 0, 60)
+	if !(b.Share >= 0 && b.Share <= 100) {
+		v.stop("/back/share", fmt.Sprintf("An overlap cannot be %g %% of the width.", b.Share), "Type a percentage from 15 to 60; 25 is safe.")
+	}
 }
 
 // fitting checks the numbers of a fitting that no kind of it can do without.

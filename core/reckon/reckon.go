@@ -321,6 +321,10 @@ func percent(t layers.TakeUp) [2]float64 { return [2]float64{100 * t.Across, 100
 // outlines draws a piece's three lines, with what its top has beyond them.
 func (r *run) outlines(out *Piece, piece cover.Piece, p panel) {
 	out.Outline, out.TrimmedOutline, out.CutOutline = vertices(piece.Line()), vertices(piece.Cut()), vertices(p.body.Cut())
+	out.Ditch = []Vertex{}
+	if f := r.p.Cover.Flange; f > 0 {
+		out.Ditch = vertices(piece.Line().Offset(-f.Float()))
+	}
 	if p.across > 0 || p.up > 0 { // quilted first, then trimmed and shaped
 		out.CutOutline = vertices(p.body.Oversize(p.across, p.up))
 	}
@@ -368,15 +372,17 @@ func (r *run) back(piece cover.Piece, m fit.Panel) back.Back {
 	face := r.faceOf(q)
 	if face.Kind != plan.PlainFace || len(face.Applique) > 0 {
 		r.find(finding.List{{Level: finding.Stop, Code: "back-face", About: path + "/face/kind",
-			Text: fmt.Sprintf("An envelope back is cut plain, and this one has a %s face.", face.Kind), Remedy: "Give the back a plain face of its own."}})
+			Text: fmt.Sprintf("A back is cut plain, and this one has a %s face.", face.Kind), Remedy: "Give the back a plain face of its own."}})
 		return back.Back{}
 	}
 	cloth := face.Cloth
 	if r.p.Back.Cloth != "" {
 		cloth = r.p.Back.Cloth
 	}
-	finished := m.Trimmed.Width.Total() - 2*r.p.Cover.Seam
-	b, found := back.Build(back.Order{Plan: r.p.Back, Front: m.Trimmed, Finished: finished, Step: r.p.Habits.Step, Style: r.style})
+	seam := r.p.Cover.Seam
+	wide, high := m.Trimmed.Width.Total()-2*seam, m.Trimmed.Height.Total()-2*seam
+	b, found := back.Build(back.Order{Plan: r.p.Back, Front: m.Trimmed, Finished: wide, High: high, Seam: seam, Flange: r.p.Cover.Flange, Pad: r.p.Object,
+		Step: r.p.Habits.Step, Style: r.style})
 	r.find(found)
 	if r.stopped() {
 		return b
@@ -387,9 +393,35 @@ func (r *run) back(piece cover.Piece, m fit.Panel) back.Back {
 	}
 	r.backCuts(piece, q, path, cloth, b, waits)
 	r.backPiece(piece, m, b, cloth, waits)
-	r.out.Back = &BackShown{Kind: string(r.p.Back.Kind), Overlap: r.l(b.Overlap.Total()), Share: 100 * b.Overlap.Total().Float() / finished.Float()}
-	r.explainSum("back.overlap", b.Overlap)
+	r.backNotions(b, wide)
 	return b
+}
+
+// backNotions says how the closure comes out, and what is bought for it.
+func (r *run) backNotions(b back.Back, wide length.Length) {
+	overlap := b.Overlap.Total()
+	shown := &BackShown{Kind: string(r.p.Back.Kind), Overlap: r.l(overlap), Share: 100 * overlap.Float() / wide.Float(), Opening: r.l(b.Opening.Total()), Lies: []BackLie{}, Marks: []BackMark{}}
+	for _, lie := range b.Lies {
+		shown.Lies = append(shown.Lies, BackLie{Cut: b.Panels[lie.Panel].Name, Label: lie.Label, Box: r.onBack(lie.Box)})
+	}
+	for _, m := range b.Marks {
+		shown.Marks = append(shown.Marks, BackMark{Kind: string(m.Kind), Box: r.onBack(m.Box)})
+	}
+	r.out.Back = shown
+	r.explainSum("back.overlap", b.Overlap)
+	r.explainSum("back.opening", b.Opening)
+	for _, n := range b.Notions {
+		r.notion(n.What, n.Length)
+	}
+	if b.Buttons > 0 {
+		r.out.Counts["buttons"] += b.Buttons
+	}
+}
+
+// onBack is a box of the back in the frame of its finished piece.
+func (r *run) onBack(b back.Box) Box {
+	s := r.p.Cover.Seam
+	return Box{X: int64(b.X - s), Y: int64(b.Y - s), Width: int64(b.Width), Height: int64(b.Height)}
 }
 
 // backCuts sizes each back piece, with what quilting needs when it is quilted.
@@ -399,11 +431,22 @@ func (r *run) backCuts(piece cover.Piece, q plan.Piece, path, cloth string, b ba
 		shape = "template" // the front itself, laid on them
 	}
 	for _, p := range b.Panels {
+		c := cutting{piece: "back", id: p.Name, part: p.Name, title: p.Title, cloth: cloth, size: p.Size, count: p.Count, about: path + "/face", waits: waits, shape: shape}
+		if p.Small || p.Lining {
+			c.shape, c.mayTurn = "", p.Small
+			if p.Lining && q.Layers != nil && q.Layers.Lining != "" {
+				c.cloth, c.layer, c.about = q.Layers.Lining, "lining", path+"/layers/lining"
+			}
+			r.cut(c)
+			continue
+		}
 		chain, found := layers.Of(path, q, p.Size, r.p.Habits.Step)
 		r.find(found)
-		r.cut(cutting{piece: "back", id: p.Name, part: p.Name, title: p.Title, cloth: cloth, size: chain.Top.UpTo(r.p.Habits.Step), count: p.Count,
-			about: path + "/face", waits: waits, shape: shape})
-		r.under(underneath{piece: "back", name: p.Name, chain: chain, count: p.Count, about: path, waits: waits})
+		c.size = chain.Top.UpTo(r.p.Habits.Step)
+		r.cut(c)
+		if p.Lining || !r.p.Back.Lined { // a full lining takes the place of one under each piece
+			r.under(underneath{piece: "back", name: p.Name, chain: chain, count: p.Count, about: path, waits: waits})
+		}
 		if slices.Contains(r.p.Progress.Cut, p.Name) && len(r.out.Remedies) > 0 {
 			r.find(finding.List{{Level: finding.Warn, Code: "back-cut-early", About: "/back",
 				Text:   fmt.Sprintf("%s is ticked as cut, and the measured front wants %s × %s.", p.Title, r.style.Text(p.Size.Width.Total()), r.style.Text(p.Size.Height.Total())),
@@ -419,23 +462,18 @@ func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, wait
 		Finished: r.size(finished), Trimmed: r.size(m.Trimmed), BeforeQuilting: r.size(m.Trimmed), Lines: []Lines{}, Seams: []Seam{}}
 	piece.Finished, piece.Radii = finished, piece.Radii.AtMost(min(finished.Width.Total(), finished.Height.Total())/2)
 	r.outlines(&out, piece, panel{body: piece})
-	var hems length.Length
-	for _, h := range r.p.Back.Hem {
-		hems += h
+	for i, lie := range b.Lies {
+		box := r.onBack(lie.Box)
+		out.Cells = append(out.Cells, Cell{Cut: b.Panels[lie.Panel].Name, Cloth: cloth, X: box.X, Y: box.Y, Width: box.Width, Height: box.Height, Column: i + 1})
 	}
-	whole, seam := m.Trimmed.Width.Total(), r.p.Cover.Seam
-	first, last := b.Panels[0], b.Panels[len(b.Panels)-1]
-	left, right := first.Size.Width.Total()-hems, last.Size.Width.Total()-hems
-	high := int64(m.Trimmed.Height.Total())
-	out.Cells = []Cell{
-		{Cut: first.Name, Cloth: cloth, X: int64(-seam), Y: int64(-seam), Width: int64(left), Height: high, Column: 1},
-		{Cut: last.Name, Cloth: cloth, X: int64(whole - right - seam), Y: int64(-seam), Width: int64(right), Height: high, Column: 2},
-	}
-	if n := len(r.p.Back.Hem); n > 0 {
-		fold := r.p.Back.Hem[n-1] // the first fold lies within the last
-		for _, x := range []length.Length{left - seam - fold, whole - right - seam} {
-			r.zones = append(r.zones, fitting.Zone{On: piece.Name, Name: fitting.Hem, Box: fitting.Box{X: x, Width: fold, Height: m.Trimmed.Height.Total() - 2*seam}})
+	for _, k := range b.Keep {
+		box := r.onBack(k.Box)
+		name := fitting.Hem
+		if k.Kind == back.ZipBox {
+			name = fitting.Zip
 		}
+		r.zones = append(r.zones, fitting.Zone{On: piece.Name, Name: name,
+			Box: fitting.Box{X: length.Length(box.X), Y: length.Length(box.Y), Width: length.Length(box.Width), Height: length.Length(box.Height)}})
 	}
 	r.explain("back.finished", finished)
 	r.explain("back", m.Trimmed)
@@ -446,7 +484,7 @@ func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, wait
 func (r *run) work(top panel, m fit.Panel, b back.Back, piece cover.Piece) {
 	finished := top.face.Finished
 	o := work.Order{Plan: r.p, Front: piece, Face: top.face, Chain: top.chain, Finished: finished, Quilted: top.piece.Quilted(), Cuts: r.cuts,
-		Hems: b.Hems, Overlap: b.Overlap.Total(), Fittings: r.sewnOn}
+		Back: b, Fittings: r.sewnOn}
 	for _, s := range work.Steps(o) {
 		r.out.Steps = append(r.out.Steps, r.step(s))
 	}

@@ -71,6 +71,8 @@ type Piece struct {
 	Outline        []Vertex `json:"outline"`
 	TrimmedOutline []Vertex `json:"trimmed_outline"`
 	CutOutline     []Vertex `json:"cut_outline"`
+	// Ditch is the line that keeps the pad inside a flange; empty without one.
+	Ditch []Vertex `json:"ditch"`
 	// Cells are the parts where they lie, in the same frame.
 	Cells []Cell `json:"cells"`
 	// Lines are the families of quilting lines.
@@ -169,6 +171,26 @@ type BackShown struct {
 	Overlap L      `json:"overlap"`
 	// Share of the finished width, in percent.
 	Share float64 `json:"share"`
+	// Opening is what the pad is pushed through.
+	Opening L `json:"opening"`
+	// Lies are its pieces as they lie, the lowest first, and Marks what is on them, in
+	// the frame of the back.
+	Lies  []BackLie  `json:"lies"`
+	Marks []BackMark `json:"marks"`
+}
+
+// BackLie is a piece of the back as it lies.
+type BackLie struct {
+	Cut   string `json:"cut"`
+	Label string `json:"label"`
+	Box   Box    `json:"box"`
+}
+
+// BackMark is a hem, a fold, a tape, a zip, a button, a tie or a gap; a line where one
+// of its sides is 0.
+type BackMark struct {
+	Kind string `json:"kind"`
+	Box  Box    `json:"box"`
 }
 
 // Join is two edges that are sewn to each other.

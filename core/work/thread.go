@@ -40,7 +40,9 @@ func Thread(o Order) sum.Sum {
 	}
 	sewn("quilting", quilted(o.Plan.Piece("front"), width, height), lockstitch)
 	trimmed := o.Chain.Trimmed
-	sewn("hems", trimmed.Height.Total().Times(o.Hems), lockstitch)
+	for _, t := range o.Back.Sewn {
+		sewn(t.Name+", back", t.Amount, lockstitch)
+	}
 	round := 2 * (trimmed.Width.Total() + trimmed.Height.Total())
 	sewn("round the cover", round, lockstitch)
 	if o.Plan.Edges.Inside == "zigzag" {

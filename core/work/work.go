@@ -5,8 +5,10 @@ package work
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
+	"umschlag/core/back"
 	"umschlag/core/cover"
 	"umschlag/core/front"
 	"umschlag/core/layers"
@@ -84,8 +86,7 @@ type Order struct {
 	Finished sum.Size
 	Quilted  bool
 	Cuts     []Cut
-	Hems     int
-	Overlap  length.Length
+	Back     back.Back
 	// Front is the front as it finishes.
 	Front cover.Piece
 }
@@ -340,46 +341,63 @@ func (b *builder) fittings(piece string, late bool) {
 
 func (b *builder) back() {
 	b.add(Step{ID: "cut.back", Stage: Backing, Title: "Cut the back", Cuts: append(b.cuts("back", false), b.cuts("back", true)...),
-		Text: "Two pieces, both the same way up.", Caution: rotaryCaution})
-	hem := b.Plan.Back.Hem
-	if b.Hems == 0 {
-		return
+		Text: "All of it the same way up, to the front as you measured it.", Caution: rotaryCaution})
+	for _, m := range b.Order.Back.Making {
+		caution := m.Caution
+		if caution == "" && m.Press != "" {
+			caution = ironCaution
+		}
+		b.add(Step{ID: m.ID, Stage: Backing, Title: m.Title, Text: m.Text, Machine: m.Machine, Press: m.Press, Check: m.Check, Caution: caution})
 	}
-	folds := make([]string, len(hem))
-	for i, h := range hem {
-		folds[i] = b.text(h)
-	}
-	b.add(Step{ID: "hem", Stage: Backing, Title: "Hem the back pieces",
-		Text:    fmt.Sprintf("Turn one long edge of each to the wrong side %s, press, and stitch close to the inner fold.", strings.Join(folds, " and again ")),
-		Machine: "Straight stitch 2.5 mm, needle 80/12", Press: "Press the hem flat.", Caution: ironCaution})
 }
 
 func (b *builder) close() {
-	h := b.Plan.Habits
+	h, c := b.Plan.Habits, b.Order.Back
 	round := "Sew all round in one go: stop at each corner with the needle down and turn."
 	if h.Round == plan.RoundRuns {
 		round = "Sew each side in a run of its own, off both ends."
 	}
 	even := "raw edges even"
 	if b.Front.Shaped() {
-		even = "and cut them to its outline"
+		even = "and cut it to the front's outline"
 		round = "Sew all round, slowly along the curves."
 	}
-	b.add(Step{ID: "close", Stage: Closing, Title: "Sew front and back together",
-		Text: fmt.Sprintf("Front right side up, the back pieces right side down on it, %s, hemmed edges over each other by %s. %s One diagonal stitch at a corner turns better; sew twice where the hems cross the seam.",
-			even, b.text(b.Overlap), round),
+	text := []string{fmt.Sprintf("Front right side up, the back right side down on it, %s.", even)}
+	if len(c.Lies) > 1 && len(c.Overlap) > 0 {
+		text = append(text, fmt.Sprintf("Its pieces overlap by %s.", b.text(c.Overlap.Total())))
+	}
+	text = append(text, c.Laid, round, "One diagonal stitch at a corner turns better; sew twice where hems cross the seam.")
+	b.add(Step{ID: "close", Stage: Closing, Title: "Sew front and back together", Text: spaced(text),
 		Machine: fmt.Sprintf("%s seam, straight stitch 2.5 mm, needle 90/14", b.text(b.Plan.Cover.Seam)), Caution: b.pins()})
-	if h := insideText[b.Plan.Edges.Inside]; h != "" {
-		b.add(Step{ID: "finish", Stage: Closing, Title: "Finish the seams", Text: h})
+	if finish := insideText[b.Plan.Edges.Inside]; finish != "" {
+		b.add(Step{ID: "finish", Stage: Closing, Title: "Finish the seams", Text: finish})
 	}
 	b.add(Step{ID: "clip", Stage: Closing, Title: "Clip the corners", Text: b.clipText(),
 		Check: "Turn one corner out a little first: caught layers show now, before anything is clipped.", Caution: "Never cut into the stitching."})
-	b.add(Step{ID: "turn", Stage: Closing, Title: "Turn and press",
-		Text: "Push the corners out with something blunt. Press from the wrong side of the overlap.", Press: "Press the edges.", Caution: ironCaution})
+	b.add(Step{ID: "turn", Stage: Closing, Title: "Turn and press", Press: "Press the edges.", Caution: ironCaution,
+		Text: spaced([]string{c.Turned, "Push the corners out with something blunt. Press from the wrong side of the back."})})
+	b.ditch()
 	b.add(Step{ID: "gate.cover", Stage: Closing, Title: "Measure the finished cover and put the pad in", Gate: CoverFinished, Expect: b.Finished,
-		Text:  "Lay it flat, empty, and measure seam to seam across and up.",
+		Text:  "Lay it flat, empty, and measure from edge to edge across and up.",
 		Check: fmt.Sprintf("Planned: %s.", b.size(b.Finished))})
 	b.lastly()
+}
+
+// ditch is the line that keeps the pad inside a flange.
+func (b *builder) ditch() {
+	f := b.Plan.Cover.Flange
+	if f == 0 {
+		return
+	}
+	inside := b.Finished.Each(func(s sum.Sum) sum.Sum { return s.Plus(sum.Border, "flange", -2*f) })
+	b.add(Step{ID: "ditch", Stage: Closing, Title: "Stitch the flange", Machine: "Straight stitch 3 mm, needle 90/14",
+		Text:  fmt.Sprintf("All round, %s from the edge, in the ditch of the border where there is one; an opening stays open.", b.text(f)),
+		Check: fmt.Sprintf("Inside the line it is %s.", b.size(inside))})
+}
+
+// spaced are sentences one after the other, without the empty ones.
+func spaced(sentences []string) string {
+	return strings.Join(slices.DeleteFunc(sentences, func(s string) bool { return s == "" }), " ")
 }
 
 var insideText = map[plan.InsideFinish]string{

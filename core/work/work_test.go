@@ -8,6 +8,7 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"umschlag/core/back"
 	"umschlag/core/front"
 	"umschlag/core/layers"
 	"umschlag/core/length"
@@ -23,11 +24,17 @@ func size(side length.Length) sum.Size {
 	return sum.Size{Width: sum.Of(sum.Part, "w", side), Height: sum.Of(sum.Part, "h", side)}
 }
 
+// envelope is a back of two hemmed pieces.
+func envelope() back.Back {
+	return back.Back{Overlap: sum.Of(sum.Overlap, "overlap", 5*in), Lies: make([]back.Lie, 2), Sewn: sum.Repeat(2, sum.Part, "hem", 39*in/2),
+		Making: []back.Making{{ID: "hem", Title: "Hem the back pieces", Press: "Press the hem flat.", Text: "Turn one long edge of each to the wrong side ½″ and again ½″."}}}
+}
+
 // order is the work of a grid of columns × rows with one border.
 func order(columns, rows int, quilted bool) work.Order {
 	p := plan.Base(length.Inches, plan.DefaultHabits(length.Inches))
 	p.Object = plan.Object{Kind: plan.Form, Width: 20 * in, Height: 20 * in}
-	o := work.Order{Plan: p.Settle(), Quilted: quilted, Finished: size(19 * in), Hems: 2, Overlap: 5 * in,
+	o := work.Order{Plan: p.Settle(), Quilted: quilted, Finished: size(19 * in), Back: envelope(),
 		Face: front.Face{Columns: columns, Rows: rows, Rings: 1, Sewn: size(20 * in), Parts: []front.Part{
 			{Name: "patch.A", Role: front.Patch, Size: size(9 * in / 2), Count: columns * rows},
 			{Name: "border.1.side", Role: front.BorderEnd, Size: size(16 * in), Count: 2, Ring: 1},
@@ -121,7 +128,7 @@ func TestCautionsStandWhereTheyMatter(t *testing.T) {
 func TestAPlainFrontNeedsNoPiecing(t *testing.T) {
 	o := order(1, 1, false)
 	o.Face = front.Face{Parts: []front.Part{{Name: "panel", Role: front.Panel, Size: size(20 * in), Count: 1}}, Sewn: size(20 * in)}
-	o.Hems = 0
+	o.Back.Making = nil
 	var ids []string
 	for _, s := range work.Steps(o) {
 		ids = append(ids, s.ID)

@@ -96,6 +96,10 @@ outline: Vertex[]
 trimmed_outline: Vertex[]
 cut_outline: Vertex[]
 /**
+ * Ditch is the line that keeps the pad inside a flange; empty without one.
+ */
+ditch: Vertex[]
+/**
  * Cells are the parts where they lie, in the same frame.
  */
 cells: Cell[]
@@ -249,6 +253,55 @@ overlap: L
  * Share of the finished width, in percent.
  */
 share: number
+opening: L1
+/**
+ * Lies are its pieces as they lie, the lowest first, and Marks what is on them, in
+ * the frame of the back.
+ */
+lies: BackLie[]
+marks: BackMark[]
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L1 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * BackLie is a piece of the back as it lies.
+ */
+export interface BackLie {
+cut: string
+label: string
+box: Box
+}
+/**
+ * Box is a rectangle on a piece, in nanometres from its finished top left corner.
+ */
+export interface Box {
+x: number
+y: number
+width: number
+height: number
+}
+/**
+ * BackMark is a hem, a fold, a tape, a zip, a button, a tie or a gap; a line where one
+ * of its sides is 0.
+ */
+export interface BackMark {
+kind: string
+box: Box
 }
 /**
  * Join is two edges that are sewn to each other.
@@ -313,15 +366,6 @@ check: string
 fixing: string
 }
 /**
- * Box is a rectangle on a piece, in nanometres from its finished top left corner.
- */
-export interface Box {
-x: number
-y: number
-width: number
-height: number
-}
-/**
  * Line is a line of stitching from one point to another, in nanometres.
  */
 export interface Line {
@@ -343,29 +387,12 @@ export interface ClothNeed {
 cloth: string
 name: string
 length: L
-need: L1
-buy: L2
+need: L2
+buy: L3
 buy_text: string
-have?: L3
+have?: L4
 short: L
 lay: Lay
-}
-/**
- * L is a length as it is shown.
- */
-export interface L1 {
-/**
- * NM is the exact length in nanometres.
- */
-nm: number
-/**
- * Text is the length in the plan's unit, marked with ≈ when it is rounded.
- */
-text: string
-/**
- * Exact is the length in keyboard notation, nothing rounded.
- */
-exact: string
 }
 /**
  * L is a length as it is shown.
@@ -388,6 +415,23 @@ exact: string
  * L is a length as it is shown.
  */
 export interface L3 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L4 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -711,35 +755,18 @@ name: string
 cloth: {
 
 }
-width: L4
+width: L5
 usable: L
 have?: L
 /**
  * HaveText is the length as it is asked for in a shop.
  */
 have_text: string
-wanted: L5
-short: L6
+wanted: L6
+short: L7
 plans: string[]
 print: string
 swatch: Swatch
-}
-/**
- * L is a length as it is shown.
- */
-export interface L4 {
-/**
- * NM is the exact length in nanometres.
- */
-nm: number
-/**
- * Text is the length in the plan's unit, marked with ≈ when it is rounded.
- */
-text: string
-/**
- * Exact is the length in keyboard notation, nothing rounded.
- */
-exact: string
 }
 /**
  * L is a length as it is shown.
@@ -762,6 +789,23 @@ exact: string
  * L is a length as it is shown.
  */
 export interface L6 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L7 {
 /**
  * NM is the exact length in nanometres.
  */

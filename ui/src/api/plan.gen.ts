@@ -422,11 +422,16 @@ across?: number
 along?: number
 }
 export interface Back {
-kind?: ("envelope" | "folded" | "lapped" | "zip" | "sewn")
+kind?: ("envelope" | "folded" | "lapped" | "buttons" | "ties" | "zip" | "sewn")
 /**
  * Overlap of an envelope as laid: absent takes a quarter of the cover's width.
  */
 overlap?: (string | number)
+/**
+ * Share of the cover's width that it overlaps, in percent, 0 to 100, where no
+ * overlap is given.
+ */
+share?: number
 /**
  * Hem turned twice, first and second fold; an empty list on a selvedge.
  */
@@ -448,17 +453,30 @@ depth?: (string | number)
  */
 lined?: boolean
 /**
- * Band of a lapped back, finished.
+ * Band of a lapped, buttoned or tied back, finished; 1 in or 25 mm when absent, and
+ * wide enough for its buttons.
  */
 band?: (string | number)
 /**
- * Tape width of a lapped back.
+ * Tape width of a lapped back; ¾ in or 2 cm when absent.
  */
 tape?: (string | number)
 /**
+ * Count of buttons or of pairs of ties; one each 4½ in when absent.
+ */
+count?: number
+/**
+ * Button is the width of a button; ¾ in or 2 cm when absent.
+ */
+button?: (string | number)
+/**
+ * Seam turned under beside a zip; the seam of the cover when absent.
+ */
+seam?: (string | number)
+/**
  * Place of a zip.
  */
-place?: ("side" | "across")
+place?: ("across" | "side")
 /**
  * Flap over a zip.
  */
@@ -468,6 +486,11 @@ flap?: (string | number)
  * the zip in its band.
  */
 gap?: (string | number)
+/**
+ * Tab stands out along the gap of a back that is sewn shut, so that one line of
+ * top-stitching closes it; 0 for none.
+ */
+tab?: (string | number)
 }
 export interface Edges {
 piping?: Piping

@@ -1,0 +1,132 @@
+package back
+
+import (
+	"fmt"
+
+	"umschlag/core/finding"
+	"umschlag/core/length"
+	"umschlag/core/sum"
+)
+
+// Sizes of laps. Common practice.
+const (
+	tapeShort   = 7 * length.Inch / 2 // hook-and-loop tape is this much shorter than the side
+	apart       = 9 * length.Inch / 2 // buttons and ties stand about this far apart
+	buttonRoom  = length.Inch / 4     // a button keeps this far off either edge of its band
+	tieLong     = 9 * length.Inch     // a tie as finished
+	tieWide     = length.Inch / 2
+	leastPieces = 2 // buttons or pairs of ties
+)
+
+const buttonCaution = "Buttons come off and can be swallowed: none for babies and small children. Follow local rules for small parts."
+const tieCaution = "Cords and ties can strangle: keep them short where small children are, and follow local rules for cords."
+
+// banded is two pieces whose edges are turned twice into bands that lie on each
+// other: each (width + band)/2 + 2 × band.
+func banded(o Order) (Back, finding.List) {
+	var found finding.List
+	band := o.Plan.Band
+	if most := o.width() / 3; band <= 0 || band > most {
+		found.Add(finding.Stop, "out-of-range", "/back/band", fmt.Sprintf("A band of %s does not suit a back of %s.", o.text(band), o.text(o.width())),
+			fmt.Sprintf("Type up to %s; about 1 in is usual.", o.text(most.Floor(o.Step))))
+		return Back{}, found
+	}
+	width := o.half().Plus(sum.Overlap, "half the lap", band.Div(2)).Plus(sum.Hem, "band, first fold", band).Plus(sum.Hem, "band, second fold", band)
+	b := Back{Panels: []Panel{{Name: "back.panel", Title: "Back piece", Size: o.panel(width), Count: 2}}}
+	reach := b.Panels[0].Size.Width.Total() - 2*band
+	b.Lies = o.two(reach, reach, 0)
+	b.Marks = []Mark{{HemLine, o.upright(reach-band, 0)}, {HemLine, o.upright(o.width()-reach+band, 0)}}
+	b.Keep = []Mark{{HemLine, o.upright(o.width()-reach, band)}}
+	b.Overlap = o.overlap(b.Panels, "less both folds of the band", 2*band)
+	b.Opening = o.side()
+	b.Sewn = o.along("band", 2)
+	b.Making = []Making{{ID: "hem", Title: "Fold the bands", Machine: "Straight stitch 2.5 mm, needle 80/12", Press: "Press both folds.",
+		Text: fmt.Sprintf("Turn one long edge of each to the wrong side %s and again %s, press, and stitch close to the inner fold.", o.text(band), o.text(band))}}
+	b.Laid = "The bands lie on each other. " + rightFirst
+	return b, found
+}
+
+// middle is the middle of the lap.
+func (o Order) middle() length.Length { return o.width() / 2 }
+
+// lapped closes the bands with hook-and-loop tape.
+func lapped(o Order) (Back, finding.List) {
+	b, found := banded(o)
+	if found.Stopped() {
+		return b, found
+	}
+	if o.Plan.Tape <= 0 || o.Plan.Tape >= o.Plan.Band {
+		found.Add(finding.Stop, "tape-wide", "/back/tape", fmt.Sprintf("Tape of %s does not fit between fold and stitching of a band of %s.", o.text(o.Plan.Tape), o.text(o.Plan.Band)),
+			"Choose a narrower tape, or a wider band.")
+		return Back{}, found
+	}
+	long := sum.Of(sum.Part, "height of the cover", o.High).Plus(sum.Part, "shorter than the side", -min(tapeShort, o.High/2))
+	b.Notions = []Notion{{What: "hook-and-loop tape", Length: long}}
+	b.Marks = append(b.Marks, Mark{TapeBox, Box{X: o.middle() - o.Plan.Tape/2, Y: (o.height() - long.Total()) / 2, Width: o.Plan.Tape, Height: long.Total()}})
+	b.Sewn = b.Sewn.Then(sum.Repeat(4, sum.Part, "round the tape", long.Total()))
+	b.Making = append(b.Making, Making{ID: "tape", Title: "Sew the tape on", Machine: "Straight stitch 2.5 mm, needle 90/14",
+		Text:    fmt.Sprintf("Cut %s of both sides of the tape. Centre each between fold and stitching of its band: the soft side on the right side of the inner band, the hooks on the wrong side of the outer one. Stitch all round.", o.text(long.Total())),
+		Check:   "Closed, both pieces lie flat and make the width of the front.",
+		Caution: "The tape is thick and dense: change to a new 90/14 and wear glasses."})
+	return b, found
+}
+
+// howMany is how many buttons or pairs of ties stand along the side.
+func (o Order) howMany() int {
+	if o.Plan.Count > 0 {
+		return o.Plan.Count
+	}
+	return max(leastPieces, int(o.High/apart))
+}
+
+// spread is n places along the side, half a distance from its ends.
+func (o Order) spread(n int) []length.Length {
+	out := make([]length.Length, n)
+	for i := range out {
+		out[i] = (o.height()-o.High)/2 + o.High.Times(2*i+1).Div(2*n)
+	}
+	return out
+}
+
+// buttoned closes the bands with buttons.
+func buttoned(o Order) (Back, finding.List) {
+	b, found := banded(o)
+	if found.Stopped() {
+		return b, found
+	}
+	if wide := o.Plan.Button; wide <= 0 || wide+2*buttonRoom > o.Plan.Band {
+		found.Add(finding.Stop, "button-wide", "/back/button", fmt.Sprintf("A button of %s does not fit a band of %s with %s beside it.", o.text(wide), o.text(o.Plan.Band), o.text(buttonRoom)),
+			"Choose smaller buttons, or a wider band.")
+		return Back{}, found
+	}
+	n := o.howMany()
+	b.Buttons = n
+	for _, y := range o.spread(n) {
+		b.Marks = append(b.Marks, Mark{ButtonMark, Box{X: o.middle() - o.Plan.Button/2, Y: y - o.Plan.Button/2, Width: o.Plan.Button, Height: o.Plan.Button}})
+	}
+	b.Making = append(b.Making, Making{ID: "buttons", Title: "Buttonholes and buttons", Caution: buttonCaution,
+		Text:  fmt.Sprintf("%d buttonholes in the middle of the outer band, as long as a button is wide and thick, %s apart; sew the buttons on the inner band under them.", n, o.text(o.High.Div(n))),
+		Check: "Try a buttonhole on a scrap of the same layers first."})
+	return b, found
+}
+
+// tied closes the bands with pairs of ties.
+func tied(o Order) (Back, finding.List) {
+	b, found := banded(o)
+	if found.Stopped() {
+		return b, found
+	}
+	n := o.howMany()
+	b.Panels = append(b.Panels, Panel{Name: "back.tie", Title: "Tie", Count: 2 * n, Small: true, Size: sum.Size{
+		Width:  sum.Of(sum.Part, "length of a tie", tieLong).Between(sum.Seam, "turned in", o.Seam),
+		Height: sum.Repeat(4, sum.Part, "width of a tie, folded in four", tieWide),
+	}.UpTo(o.Step)})
+	for _, y := range o.spread(n) {
+		b.Marks = append(b.Marks, Mark{TieMark, Box{X: o.middle() - o.Plan.Band, Y: y, Width: 2 * o.Plan.Band}})
+	}
+	b.Sewn = b.Sewn.Then(sum.Repeat(2*n, sum.Part, "tie", tieLong))
+	b.Making = append(b.Making, Making{ID: "ties", Title: "Make the ties and sew them on", Press: "Press them flat.", Caution: tieCaution,
+		Text:  fmt.Sprintf("Fold each in four along its length, the ends turned in, and stitch it shut. Sew %d pairs on, %s apart: one of a pair to the fold of the outer band, the other to the inner piece behind it.", n, o.text(o.High.Div(n))),
+		Check: "Tied, both pieces lie flat."})
+	return b, found
+}
