@@ -182,6 +182,7 @@ type Types struct {
 	ConvertPlan  ConvertPlan      `json:"convert_plan"`
 	Starts       StartsView       `json:"starts"`
 	BeginPlan    BeginPlan        `json:"begin_plan"`
+	Closures     []reckon.Choice  `json:"closures"`
 	MoveFitting  MoveFitting      `json:"move_fitting"`
 	MovedFitting MovedFitting     `json:"moved_fitting"`
 	Based        Based            `json:"based"`

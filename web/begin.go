@@ -3,6 +3,7 @@ package web
 import (
 	"encoding/json"
 	"fmt"
+	"io"
 	"net/http"
 	"slices"
 	"strings"
@@ -26,6 +27,16 @@ type StartsView struct {
 	Taper    string            `json:"taper"`
 	Hem      string            `json:"hem"`
 	Away     string            `json:"away"`
+	// Closures of a cushion, each with what is decided for it.
+	Closures []ClosureView `json:"closures"`
+}
+
+// ClosureView is a closure as it begins.
+type ClosureView struct {
+	Key  string `json:"key"`
+	Name string `json:"name"`
+	// Back in the notation of plan files.
+	Back json.RawMessage `json:"back"`
 }
 
 // ThingView is something a plan can begin with.
@@ -88,7 +99,31 @@ func (s *server) starts(c *echo.Context) error {
 		}
 		out.Fittings = append(out.Fittings, doc)
 	}
+	for _, k := range plan.Closures(unit) {
+		doc, err := json.Marshal(planfile.Part(k.Back, unit))
+		if err != nil {
+			return err
+		}
+		out.Closures = append(out.Closures, ClosureView{Key: k.Key, Name: k.Name, Back: doc})
+	}
 	return c.JSON(http.StatusOK, out)
+}
+
+// closures answers a plan file with what each closure would make of it.
+func (s *server) closures(c *echo.Context) error {
+	data, err := io.ReadAll(c.Request().Body)
+	if err != nil {
+		return err
+	}
+	p, err := planfile.Read(data)
+	if err != nil {
+		return err
+	}
+	cupboard, err := s.cupboard(c.Request().Context())
+	if err != nil {
+		return err
+	}
+	return c.JSON(http.StatusOK, reckon.Closures(p, cupboard))
 }
 
 // begin answers the plan a thing begins with, by the habits and with the first

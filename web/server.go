@@ -64,6 +64,7 @@ func (s *server) routes(g *echo.Group) {
 	g.GET("/starts", s.starts)
 	g.POST("/begin", s.begin)
 	g.POST("/move", s.move)
+	g.POST("/closures", s.closures)
 	g.GET("/plans", s.shelf)
 	g.POST("/plans", s.createPlan)
 	g.GET("/plans/:id", s.plan)

@@ -41,7 +41,7 @@ func Reckon(p plan.Plan, c Cupboard) Reckoning {
 }
 
 func empty(p plan.Plan) Reckoning {
-	return Reckoning{Format: Format, Title: p.Title,
+	return Reckoning{Format: Format, Title: p.Title, Closure: p.Back.Closure(),
 		Pieces: []Piece{}, Cuts: []Cut{}, Lengths: []Notion{}, Joins: []Join{}, Net: [][][]Spot{}, Fittings: []Fitting{}, Counts: map[string]int{}, Cloths: []ClothNeed{},
 		Sums: map[string][]Term{}, Steps: []Step{}, Remedies: []fit.Remedy{}, Findings: []finding.Finding{}}
 }
@@ -50,6 +50,7 @@ func empty(p plan.Plan) Reckoning {
 // cutting list is worse than none.
 func withoutHalves(out Reckoning) Reckoning {
 	blank := empty(plan.Plan{Title: out.Title})
+	blank.Closure = out.Closure
 	blank.Findings = out.Findings
 	return blank
 }
@@ -393,14 +394,15 @@ func (r *run) back(piece cover.Piece, m fit.Panel) back.Back {
 	}
 	r.backCuts(piece, q, path, cloth, b, waits)
 	r.backPiece(piece, m, b, cloth, waits)
-	r.backNotions(b, wide)
+	r.backNotions(b, wide, cloth)
 	return b
 }
 
 // backNotions says how the closure comes out, and what is bought for it.
-func (r *run) backNotions(b back.Back, wide length.Length) {
+func (r *run) backNotions(b back.Back, wide length.Length, cloth string) {
 	overlap := b.Overlap.Total()
-	shown := &BackShown{Kind: string(r.p.Back.Kind), Overlap: r.l(overlap), Share: 100 * overlap.Float() / wide.Float(), Opening: r.l(b.Opening.Total()), Lies: []BackLie{}, Marks: []BackMark{}}
+	shown := &BackShown{Kind: string(r.p.Back.Kind), Overlap: r.l(overlap), Share: 100 * overlap.Float() / wide.Float(),
+		Opening: r.l(b.Opening.Total()), Cloth: r.backCloth(cloth), Notions: []Notion{}, Buttons: b.Buttons, Lies: []BackLie{}, Marks: []BackMark{}}
 	for _, lie := range b.Lies {
 		shown.Lies = append(shown.Lies, BackLie{Cut: b.Panels[lie.Panel].Name, Label: lie.Label, Box: r.onBack(lie.Box)})
 	}
@@ -412,6 +414,7 @@ func (r *run) backNotions(b back.Back, wide length.Length) {
 	r.explainSum("back.opening", b.Opening)
 	for _, n := range b.Notions {
 		r.notion(n.What, n.Length)
+		shown.Notions = append(shown.Notions, r.out.Lengths[len(r.out.Lengths)-1])
 	}
 	if b.Buttons > 0 {
 		r.out.Counts["buttons"] += b.Buttons

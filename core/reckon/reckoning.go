@@ -35,7 +35,9 @@ type Reckoning struct {
 	Cuts    []Cut      `json:"cuts"`
 	Lengths []Notion   `json:"lengths"`
 	Back    *BackShown `json:"back,omitempty"`
-	Joins   []Join     `json:"joins"`
+	// Closure is the key of the closure that is decided, also where it cannot be made.
+	Closure string `json:"closure"`
+	Joins   []Join `json:"joins"`
 	// Net lays the pieces as they join: rows of columns, each a stack from the top.
 	Net [][][]Spot `json:"net"`
 	// Fittings in their places, in the order of the plan.
@@ -173,6 +175,11 @@ type BackShown struct {
 	Share float64 `json:"share"`
 	// Opening is what the pad is pushed through.
 	Opening L `json:"opening"`
+	// Cloth is the length of its cloth that one back takes by itself; Notions and
+	// Buttons are bought for it.
+	Cloth   L        `json:"cloth"`
+	Notions []Notion `json:"notions"`
+	Buttons int      `json:"buttons"`
 	// Lies are its pieces as they lie, the lowest first, and Marks what is on them, in
 	// the frame of the back.
 	Lies  []BackLie  `json:"lies"`

@@ -9,6 +9,7 @@ save_plan: SavePlan
 convert_plan: ConvertPlan
 starts: StartsView
 begin_plan: BeginPlan
+closures: Choice[]
 move_fitting: MoveFitting
 moved_fitting: MovedFitting
 based: Based
@@ -38,6 +39,10 @@ pieces: Piece[]
 cuts: Cut[]
 lengths: Notion[]
 back?: BackShown
+/**
+ * Closure is the key of the closure that is decided, also where it cannot be made.
+ */
+closure: string
 joins: Join[]
 /**
  * Net lays the pieces as they join: rows of columns, each a stack from the top.
@@ -254,6 +259,9 @@ overlap: L
  */
 share: number
 opening: L1
+cloth: L2
+notions: Notion[]
+buttons: number
 /**
  * Lies are its pieces as they lie, the lowest first, and Marks what is on them, in
  * the frame of the back.
@@ -265,6 +273,23 @@ marks: BackMark[]
  * L is a length as it is shown.
  */
 export interface L1 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L2 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -387,29 +412,12 @@ export interface ClothNeed {
 cloth: string
 name: string
 length: L
-need: L2
-buy: L3
+need: L3
+buy: L4
 buy_text: string
-have?: L4
+have?: L5
 short: L
 lay: Lay
-}
-/**
- * L is a length as it is shown.
- */
-export interface L2 {
-/**
- * NM is the exact length in nanometres.
- */
-nm: number
-/**
- * Text is the length in the plan's unit, marked with ≈ when it is rounded.
- */
-text: string
-/**
- * Exact is the length in keyboard notation, nothing rounded.
- */
-exact: string
 }
 /**
  * L is a length as it is shown.
@@ -432,6 +440,23 @@ exact: string
  * L is a length as it is shown.
  */
 export interface L4 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L5 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -650,6 +675,10 @@ plate: string
 taper: string
 hem: string
 away: string
+/**
+ * Closures of a cushion, each with what is decided for it.
+ */
+closures: ClosureView[]
 }
 /**
  * ThingView is something a plan can begin with.
@@ -681,6 +710,19 @@ label: string
 says: string
 }
 /**
+ * ClosureView is a closure as it begins.
+ */
+export interface ClosureView {
+key: string
+name: string
+/**
+ * Back in the notation of plan files.
+ */
+back: {
+
+}
+}
+/**
  * BeginPlan asks for the plan a thing begins with.
  */
 export interface BeginPlan {
@@ -693,6 +735,51 @@ sizes: {
 }
 fill?: string
 title: string
+}
+/**
+ * Choice is one closure as it would come out on a plan.
+ */
+export interface Choice {
+key: string
+name: string
+/**
+ * Chosen is the one the plan has.
+ */
+chosen: boolean
+skill: string
+wash: string
+suits: string
+back?: BackShown1
+/**
+ * Cuts of the back.
+ */
+cuts: Cut[]
+/**
+ * Steps from cutting the back to the end.
+ */
+steps: number
+/**
+ * Findings about the back.
+ */
+findings: Finding[]
+}
+export interface BackShown1 {
+kind: string
+overlap: L
+/**
+ * Share of the finished width, in percent.
+ */
+share: number
+opening: L1
+cloth: L2
+notions: Notion[]
+buttons: number
+/**
+ * Lies are its pieces as they lie, the lowest first, and Marks what is on them, in
+ * the frame of the back.
+ */
+lies: BackLie[]
+marks: BackMark[]
 }
 /**
  * MoveFitting asks where a fitting stands when it is brought to a place.
@@ -755,35 +842,18 @@ name: string
 cloth: {
 
 }
-width: L5
+width: L6
 usable: L
 have?: L
 /**
  * HaveText is the length as it is asked for in a shop.
  */
 have_text: string
-wanted: L6
-short: L7
+wanted: L7
+short: L8
 plans: string[]
 print: string
 swatch: Swatch
-}
-/**
- * L is a length as it is shown.
- */
-export interface L5 {
-/**
- * NM is the exact length in nanometres.
- */
-nm: number
-/**
- * Text is the length in the plan's unit, marked with ≈ when it is rounded.
- */
-text: string
-/**
- * Exact is the length in keyboard notation, nothing rounded.
- */
-exact: string
 }
 /**
  * L is a length as it is shown.
@@ -806,6 +876,23 @@ exact: string
  * L is a length as it is shown.
  */
 export interface L7 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L8 {
 /**
  * NM is the exact length in nanometres.
  */

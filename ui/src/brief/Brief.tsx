@@ -1,13 +1,14 @@
 import { useState } from "react";
 import { usePlan } from "../plan/context";
 import { T } from "../words/T";
+import { Back } from "./Back";
 import { Cover } from "./cover";
 import { Fittings } from "./Fittings";
 import { Front } from "./Front";
 import { Layers } from "./Layers";
 import { Measure } from "./measure";
 import { Pieces } from "./Pieces";
-import { Back, Cloths, Edges } from "./sentences";
+import { Cloths, Edges } from "./sentences";
 import { type StageName, stageOf, stages } from "./stages";
 import { Stage } from "./Thread";
 

@@ -63,6 +63,11 @@ function Flat() {
           , <Corners tapered={kind !== "boxed-cushion"} />
         </>
       )}
+      {kind === "cushion" && (
+        <>
+          , a flange of <Value path="/cover/flange" label="Flange" /> round it
+        </>
+      )}
       ; washing will take <Value path="/cover/wash" label="Shrinkage planned for" kind="percent" />. <Closed />
     </p>
   );

@@ -1,7 +1,7 @@
 import { useCloths } from "../api/queries";
 import { Swatch } from "../cloth/Swatch";
 import { usePlan } from "../plan/context";
-import { get, put } from "../plan/path";
+import { put } from "../plan/path";
 import { letterOf } from "../sheet/Seams";
 import { Len } from "../words/T";
 import { Choice, PlanChoice } from "./Choice";
@@ -12,96 +12,6 @@ export function useLetters() {
   const { value } = usePlan();
   const cloths = (value("/cloths") ?? {}) as Record<string, { name?: string }>;
   return Object.entries(cloths).map(([letter, cloth]) => ({ value: letter, name: cloth.name || letter }));
-}
-
-/** How it closes. */
-export function Back() {
-  const { value, rework, reckoning } = usePlan();
-  const letters = useLetters();
-  const cloth = String(get(value("/pieces/back/face"), "/cloth") ?? value("/back/cloth") ?? "");
-  const hem = (value("/back/hem") ?? []) as string[];
-  const widths = value("/back/panels");
-  const given = Array.isArray(widths);
-  const measured = (value("/measured") ?? []) as { what?: string }[];
-  const waits = !measured.some((m) => m.what?.startsWith("front"));
-  const cut = reckoning.cuts.find((c) => c.piece === "back" && c.layer === "outer");
-  return (
-    <p>
-      An envelope of{" "}
-      <Choice
-        label="Cloth of the back"
-        value={cloth}
-        options={letters}
-        choose={(next) => rework((plan) => put(plan, "/pieces/back/face", { kind: "plain", cloth: next }), `back of ${next}`)}
-      />
-      , in{" "}
-      <Choice
-        label="Pieces of the back"
-        value={given ? "given" : "equal"}
-        options={[
-          { value: "equal", name: "two equal pieces" },
-          { value: "given", name: "two pieces of my widths" },
-        ]}
-        choose={(next) =>
-          rework(
-            (plan) => put(plan, "/back/panels", next === "equal" ? "equal" : [cut?.width.exact ?? "0", cut?.width.exact ?? "0"]),
-            next === "equal" ? "equal back pieces" : "back pieces of given widths",
-          )
-        }
-      />
-      {given && (
-        <>
-          , <Value path="/back/panels/0" label="Cut width of the left back piece" /> and{" "}
-          <Value path="/back/panels/1" label="Cut width of the right back piece" />
-        </>
-      )}
-      ,{" "}
-      <Choice
-        label="Hem of the back pieces"
-        value={hem.length === 0 ? "none" : "double"}
-        options={[
-          { value: "double", name: "hemmed" },
-          { value: "none", name: "selvedges unhemmed" },
-        ]}
-        choose={(next) =>
-          rework((plan) => put(plan, "/back/hem", next === "none" ? [] : ["1/2 in", "1/2 in"]), next === "none" ? "no hem" : "hemmed")
-        }
-      />
-      {hem.map((_, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: folds have no identity but their order
-        <span key={i}>
-          {i === 0 ? " " : " and "}
-          <Value path={`/back/hem/${i}`} label={i === 0 ? "First fold of the hem" : "Second fold of the hem"} />
-        </span>
-      ))}
-      ,{" "}
-      {given ? (
-        <>
-          overlapping <strong>{reckoning.back ? <Len of={reckoning.back.overlap} /> : "not at all"}</strong>
-        </>
-      ) : (
-        <>
-          overlapping{" "}
-          <Value path="/back/overlap" label="Overlap of the back" shown={value("/back/overlap") === undefined ? "a quarter" : undefined} />
-        </>
-      )}
-      {reckoning.back && <span className="soft"> ({Math.round(reckoning.back.share)} % of the width)</span>}.{" "}
-      {waits ? "Cut after the front is measured." : <MeasuredFront />}
-    </p>
-  );
-}
-
-/** What the tape said of the front, where it can be put right. */
-function MeasuredFront() {
-  const { plan } = usePlan();
-  const at = (plan.measured ?? []).findLastIndex((m) => m.what.startsWith("front"));
-  if (at < 0) return null;
-  return (
-    <>
-      The front measured <Value path={`/measured/${at}/width`} label="Front as measured, across" /> across and{" "}
-      <Value path={`/measured/${at}/height`} label="Front as measured, up" /> up: it can be cut.
-    </>
-  );
 }
 
 /** What happens inside the seams. */

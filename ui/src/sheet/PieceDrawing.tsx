@@ -119,6 +119,7 @@ export const PieceDrawing = memo(function PieceDrawing({ piece, swatches, select
         </>
       )}
       <path className="outline finished" d={lines.finished} />
+      {piece.ditch.length > 0 && <path className="ditch" d={pathOf(piece.ditch)} />}
       {piece.cells
         .filter((cell) => selected?.has(cell.cut))
         .map((cell) => (

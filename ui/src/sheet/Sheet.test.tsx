@@ -32,6 +32,7 @@ const front: Piece = {
   outline: square(0),
   trimmed_outline: square(6),
   cut_outline: square(20),
+  ditch: [],
   cells: [
     { cut: "front.patch.A", cloth: "A", x: -20 * mm, y: -20 * mm, width: 70 * mm, height: 140 * mm, row: 1, column: 1 },
     { cut: "front.patch.B", cloth: "B", x: 50 * mm, y: -20 * mm, width: 70 * mm, height: 140 * mm, row: 1, column: 2 },
@@ -54,14 +55,25 @@ const back: Piece = {
     { cut: "back.panel", cloth: "A", x: 36 * mm, y: -6 * mm, width: 70 * mm, height: 112 * mm },
   ],
 };
-const cut = { id: "back.panel", width: size(80).width, height: size(112).height };
+const cut = { id: "back.panel", piece: "back", layer: "outer", width: size(80).width, height: size(112).height };
 const reckoning = {
   title: "Cushion",
   pieces: [front, back],
   net: [[[{ piece: "front", quarters: 0 }], [{ piece: "back", quarters: 0 }]]],
   cuts: [cut],
   fittings: [],
-  back: { overlap: size(28).width },
+  back: {
+    overlap: size(28).width,
+    lies: [
+      { cut: "back.panel", label: "left", box: { x: -6 * mm, y: -6 * mm, width: 70 * mm, height: 112 * mm } },
+      { cut: "back.panel", label: "right", box: { x: 36 * mm, y: -6 * mm, width: 70 * mm, height: 112 * mm } },
+    ],
+    marks: [
+      { kind: "hem", box: { x: 60 * mm, y: -6 * mm, width: 0, height: 112 * mm } },
+      { kind: "zip", box: { x: 40 * mm, y: 10 * mm, width: 20 * mm, height: 80 * mm } },
+      { kind: "button", box: { x: 50 * mm, y: 20 * mm, width: 10 * mm, height: 10 * mm } },
+    ],
+  },
 } as unknown as Reckoning;
 
 function sheet(props: Partial<Parameters<typeof Sheet>[0]> = {}) {
@@ -114,11 +126,14 @@ test("a patch selects itself, and the selected are marked", async () => {
   expect(select).toHaveBeenCalledExactlyOnceWith(front.cells[1]);
 });
 
-test("the back says that it waits, how its pieces are cut and how they overlap", () => {
-  sheet();
+test("the back says that it waits, how its pieces are cut and how they close", () => {
+  const { container } = sheet();
   expect(screen.getByText(/waits for the measured front/)).toBeTruthy();
   expect(screen.getAllByText(/80 mm × 112 mm/)).toHaveLength(2);
   expect(screen.getByText(/overlap 28 mm/)).toBeTruthy();
+  expect(container.querySelector(".zip-teeth")?.getAttribute("x1")).toBe("50"); // down the middle of the zip
+  expect(container.querySelector(".button-mark")?.getAttribute("r")).toBe("5");
+  expect(container.querySelectorAll(".hem-mark")).toHaveLength(1);
 });
 
 test("a band lies on its piece only", () => {

@@ -1,6 +1,6 @@
 import { useLayoutEffect, useRef, useState } from "react";
-import type { Cell, Cut, Piece, Reckoning, Swatch } from "../api/api.gen";
-import { T } from "../words/T";
+import type { Cell, Piece, Reckoning, Swatch } from "../api/api.gen";
+import { Closure } from "./Closure";
 import { laidOut, turned } from "./net";
 import { type Moving, OnPiece } from "./OnPiece";
 import { around, type Box, extent, mm, PieceDrawing } from "./PieceDrawing";
@@ -50,9 +50,7 @@ export function Sheet({ reckoning, swatches, selected, band, select, moving }: P
             {first && (
               <OnPiece fittings={reckoning.fittings.filter((f) => f.on === piece.name)} text={text} quarters={quarters} moving={moving} />
             )}
-            {piece.name === "back" && (
-              <Backs piece={piece} cuts={reckoning.cuts} overlap={reckoning.back?.overlap.text ?? ""} text={text} />
-            )}
+            {piece.name === "back" && reckoning.back && <Closure back={reckoning.back} cuts={reckoning.cuts} text={text} />}
           </g>
           {first && <Dimensions piece={piece} quarters={quarters} box={box} text={text} />}
         </g>
@@ -154,44 +152,5 @@ function Measured({ length, text, label }: { length: number; text: number; label
         {label}
       </SvgText>
     </>
-  );
-}
-
-/** What is written on the back pieces. */
-export function Backs({ piece, cuts, overlap, text }: { piece: Piece; cuts: Cut[]; overlap: string; text: number }) {
-  const [left, right] = piece.cells;
-  if (!left || !right) return null;
-  const from = mm(right.x);
-  const to = mm(left.x) + mm(left.width);
-  const cut = cuts.find((c) => c.id === left.cut);
-  const other = cuts.find((c) => c.id === right.cut);
-  const high = mm(piece.trimmed.height.nm);
-  return (
-    <g className="no-pointer">
-      <path className="hem" d={`M${from} ${mm(left.y)} v${high} M${to} ${mm(left.y)} v${high}`} />
-      <g className="label-on-cloth">
-        {[
-          { at: mm(left.x), c: cut },
-          { at: to, c: other },
-        ].map(({ at, c }, i) => (
-          <foreignObject key={i === 0 ? "left" : "right"} x={at} y={high * 0.42} width={from - mm(left.x)} height={text * 4}>
-            <div className="on-cloth" style={{ fontSize: text }}>
-              <span>
-                {i === 0 ? "left" : "right"}
-                <br />
-                <T>{c ? `${c.width.text} × ${c.height.text}` : ""}</T>
-              </span>
-            </div>
-          </foreignObject>
-        ))}
-        <foreignObject x={from - text * 4} y={high * 0.12} width={to - from + text * 8} height={text * 3}>
-          <div className="on-cloth" style={{ fontSize: text }}>
-            <span>
-              <T>{`overlap ${overlap}`}</T>
-            </span>
-          </div>
-        </foreignObject>
-      </g>
-    </g>
   );
 }

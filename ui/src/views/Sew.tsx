@@ -11,9 +11,10 @@ import { Findings } from "../brief/Thread";
 import { said } from "../brief/Value";
 import { usePlan } from "../plan/context";
 import { get } from "../plan/path";
+import { Closure } from "../sheet/Closure";
 import { OnPiece } from "../sheet/OnPiece";
 import { extent, mm, PieceDrawing } from "../sheet/PieceDrawing";
-import { Backs, Sheet } from "../sheet/Sheet";
+import { Sheet } from "../sheet/Sheet";
 import { dressed } from "../words/fractions";
 import { T } from "../words/T";
 import { swatchesOf } from "./Draft";
@@ -245,9 +246,7 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
           outlines={step.stage !== "piece"}
         />
         {sewnOn && <OnPiece fittings={[sewnOn]} text={box.width / 26} />}
-        {piece.name === "back" && (
-          <Backs piece={piece} cuts={reckoning.cuts} overlap={reckoning.back?.overlap.text ?? ""} text={box.width / 26} />
-        )}
+        {piece.name === "back" && reckoning.back && <Closure back={reckoning.back} cuts={reckoning.cuts} text={box.width / 26} />}
         <Arrows step={step} cells={piece.cells} size={box.width} />
       </svg>
       {step.side && <figcaption className="soft">Arrows: where the allowances go, seen from the front.</figcaption>}

@@ -1,0 +1,90 @@
+package reckon
+
+import (
+	"strings"
+
+	"umschlag/core/finding"
+	"umschlag/core/lay"
+	"umschlag/core/plan"
+)
+
+// Choice is one closure as it would come out on a plan.
+type Choice struct {
+	Key  string `json:"key"`
+	Name string `json:"name"`
+	// Chosen is the one the plan has.
+	Chosen bool   `json:"chosen"`
+	Skill  string `json:"skill"`
+	Wash   string `json:"wash"`
+	Suits  string `json:"suits"`
+	// Back as it comes out; absent where it cannot be made.
+	Back *BackShown `json:"back,omitempty"`
+	// Cuts of the back.
+	Cuts []Cut `json:"cuts"`
+	// Steps from cutting the back to the end.
+	Steps int `json:"steps"`
+	// Findings about the back.
+	Findings []finding.Finding `json:"findings"`
+}
+
+// Closures reckons the plan with each closure a cushion can have; a cover without a
+// back of its own has none. The closure chosen is reckoned as it is decided, the
+// others as they begin.
+func Closures(p plan.Plan, c Cupboard) []Choice {
+	out := []Choice{}
+	if p.Cover.Kind != plan.Cushion {
+		return out
+	}
+	now := p.Settle().Back.Closure()
+	for _, kind := range plan.Closures(p.Units) {
+		q := p
+		if kind.Key != now {
+			q.Back = kind.Back
+			q.Back.Cloth = p.Back.Cloth
+		}
+		r := Reckon(q, c)
+		choice := Choice{Key: kind.Key, Name: kind.Name, Chosen: kind.Key == now, Skill: kind.Skill, Wash: kind.Wash, Suits: kind.Suits,
+			Back: r.Back, Cuts: []Cut{}, Findings: []finding.Finding{}}
+		for _, cut := range r.Cuts {
+			if ofBack(cut) {
+				choice.Cuts = append(choice.Cuts, cut)
+			}
+		}
+		for _, f := range r.Findings {
+			if strings.HasPrefix(f.About, "/back") || f.Level == finding.Stop {
+				choice.Findings = append(choice.Findings, f)
+			}
+		}
+		choice.Steps = len(r.Steps) - r.stepsBefore("cut.back")
+		out = append(out, choice)
+	}
+	return out
+}
+
+// ofBack tells the cuts of a back from those of what is sewn onto it.
+func ofBack(c Cut) bool { return strings.HasPrefix(c.ID, "back.") }
+
+// stepsBefore is how many steps come before one.
+func (r Reckoning) stepsBefore(id string) int {
+	for i, s := range r.Steps {
+		if s.ID == id {
+			return i
+		}
+	}
+	return len(r.Steps)
+}
+
+// backCloth is the length of cloth the outer pieces of one back take by themselves.
+func (r *run) backCloth(letter string) L {
+	cloth, _ := r.p.Cloth(letter)
+	var items []lay.Item
+	for _, n := range r.needs {
+		if cut := r.out.Cuts[n.item.Cut]; ofBack(cut) && n.cloth == letter {
+			item := n.item
+			item.Count = cut.Count
+			items = append(items, item)
+		}
+	}
+	laid, _ := lay.Of(items, *cloth.Usable)
+	return r.l(laid.Length)
+}
