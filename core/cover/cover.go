@@ -68,6 +68,10 @@ type Join struct {
 	// Runs are where the seam lies on either piece; several where one piece has it
 	// more than once.
 	Runs [2][]Run
+	// Piped is the way along the seam that piping goes, 0 where it does not belong; once
+	// for each of Count, and closed where it meets itself.
+	Piped  length.Length
+	Closed bool
 	// Judged tells that what its sides differ by is found already.
 	Judged bool
 	// Folded tells that its edges are folded under or caught in a later seam, so that
@@ -239,8 +243,8 @@ func unreckoned(p plan.Plan) finding.List {
 	if p.Cover.Flange != 0 && p.Cover.Kind != plan.Cushion {
 		found.Add(finding.Stop, "flange", "/cover/flange", fmt.Sprintf("A flange stands round a cushion; a %s has none.", p.Cover.Kind), "Set the flange to 0.")
 	}
-	if p.Edges.Piping != nil || (p.Edges.Binding != nil && p.Cover.Kind == plan.Cushion) {
-		found.Add(finding.Stop, "edges", "/edges", "Piping and binding are read and kept, but not reckoned here.", "Take them out of this plan.")
+	if p.Edges.Binding != nil && p.Object.Kind != plan.Box {
+		found.Add(finding.Stop, "binding", "/edges/binding", fmt.Sprintf("A %s is turned or closed all round and has no open edge to bind.", p.Cover.Kind), "Take the binding out; piping suits its seam.")
 	}
 	return found
 }

@@ -49,7 +49,7 @@ func TestWhatMakesNoCushionIsNamed(t *testing.T) {
 		"/cover/corners/radius": func(p *plan.Plan) { p.Cover.Corners.Kind = "round" },
 		"/cover/corners/taper":  func(p *plan.Plan) { p.Cover.Corners = plan.Corners{Kind: "tapered", Taper: 3 * in} },
 		"/cover/flange":         func(p *plan.Plan) { p.Cover.Flange = 20 * in },
-		"/edges":                func(p *plan.Plan) { p.Edges.Piping = &plan.Piping{} },
+		"/edges/binding":        func(p *plan.Plan) { p.Edges.Binding = &plan.Binding{} },
 		"/cover/ease/width":     func(p *plan.Plan) { p.Cover.Ease.Width = -20 * in },
 		"/cover/ease/height":    func(p *plan.Plan) { p.Cover.Ease.Height = -16 * in },
 	} {

@@ -95,7 +95,7 @@ func cushion(p plan.Plan) (Cover, finding.List) {
 	return Cover{
 		Pieces: []Piece{front, back},
 		Joins: []Join{{Title: "round the cover", Between: [2]string{"front", "back"}, Count: 1,
-			Lengths: [2]sum.Sum{along, along}, Runs: [2][]Run{{all}, {all}}}},
+			Lengths: [2]sum.Sum{along, along}, Runs: [2][]Run{{all}, {all}}, Piped: along.Total(), Closed: true}},
 		Net: Net{{upright("front"), upright("back")}},
 	}, m.found
 }
@@ -158,7 +158,7 @@ var bothEdges = []Run{{Top}, {Bottom}}
 func (b box) closed() Cover {
 	joins := []Join{
 		{Title: "band to a ring", Between: [2]string{"band", "band"}, Lengths: [2]sum.Sum{b.thick, b.thick}, Count: 1, Runs: ends},
-		{Title: "band to face", Between: [2]string{"band", "face"}, Count: 2, Runs: [2][]Run{bothEdges, {all}}, Gap: b.gap(b.faceLine() / 2),
+		{Title: "band to face", Between: [2]string{"band", "face"}, Count: 2, Runs: [2][]Run{bothEdges, {all}}, Gap: b.gap(b.faceLine() / 2), Piped: b.faceLine(), Closed: true,
 			Lengths: [2]sum.Sum{b.along, sum.Of(sum.Part, "round the face", b.faceLine())}},
 	}
 	return Cover{Pieces: []Piece{b.face, b.band("band", "Band", b.along, b.thick)}, Joins: joins,
@@ -191,7 +191,7 @@ func (b box) zipped() Cover {
 			Laid: fmt.Sprintf("Press %s under along one long edge of each half and lay the folds together over the closed zip; stitch down both sides with the zip foot.", text(turn))},
 		{Title: "band and zip to a ring", Between: [2]string{"band", "band.zip"}, Lengths: [2]sum.Sum{b.thick, b.thick}, Count: 2, Runs: [2][]Run{{{Left}, {Right}}, {{Left}, {Right}}},
 			Laid: "Lay the zip piece on each end of the band, right sides together. Open the zip halfway now, or the cover cannot be turned."},
-		{Title: "band to face", Between: [2]string{"band", "face"}, Count: 2, Runs: [2][]Run{bothEdges, {all}}, Starts: []length.Length{begin, begin},
+		{Title: "band to face", Between: [2]string{"band", "face"}, Count: 2, Runs: [2][]Run{bothEdges, {all}}, Starts: []length.Length{begin, begin}, Piped: b.faceLine(), Closed: true,
 			Lengths: [2]sum.Sum{rest, sum.Of(sum.Part, "round the face", b.faceLine()).Plus(sum.Part, "less the zip and its ends", -behind)}},
 		{Title: "zip halves to face, in one go with the band", Between: [2]string{"band.zip", "face"}, Count: 2, Runs: [2][]Run{{{Bottom}}, {{Top}}},
 			Lengths: [2]sum.Sum{zip.Finished.Width, sum.Of(sum.Part, "at the back of the face", behind)}},
@@ -225,6 +225,6 @@ func pad(p plan.Plan) (Cover, finding.List) {
 	under.Title = "Under side"
 	along := sum.Of(sum.Part, "round the pad", length.FromFloat(top.Line().Length()))
 	return Cover{Pieces: []Piece{top, under}, Joins: []Join{{Title: "round the pad", Between: [2]string{"top", "under"}, Lengths: [2]sum.Sum{along, along}, Count: 1,
-		Runs: [2][]Run{{all}, {all}}, Gap: m.gap(along.Total() / 2)}},
+		Runs: [2][]Run{{all}, {all}}, Gap: m.gap(along.Total() / 2), Piped: along.Total(), Closed: true}},
 		Net: Net{{upright("top"), upright("under")}}}, m.found
 }

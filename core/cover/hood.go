@@ -108,7 +108,7 @@ func wrapHood(p plan.Plan) (Cover, finding.List) {
 		joins = append(joins, Join{Title: "over the top", Between: [2]string{"main", "main"}, Lengths: [2]sum.Sum{h.long, h.long}, Count: 1, Runs: [2][]Run{{{Top}}, {{Top}}}}) // alike halves: one drawing shows both sides
 	}
 	end := h.panel("end", "End panel", h.deep)
-	joins = append(joins, Join{Title: "main panel to end", Between: [2]string{"main", "end"}, Lengths: [2]sum.Sum{over, h.along(h.deep)}, Count: 2, Runs: upAndOver, Starts: starts})
+	joins = append(joins, Join{Title: "main panel to end", Between: [2]string{"main", "end"}, Lengths: [2]sum.Sum{over, h.along(h.deep)}, Count: 2, Runs: upAndOver, Starts: starts, Piped: over.Total()})
 	return Cover{Pieces: []Piece{main, end}, Joins: joins, Net: net}, h.found
 }
 
@@ -131,7 +131,7 @@ func bandHood(p plan.Plan) (Cover, finding.List) {
 		sewn = sum.Of(sum.Part, "band as cut", *p.Cover.BandLength).Plus(sum.Hem, "less the bottom at both ends", -2*h.bottom.Width)
 	}
 	return Cover{Pieces: []Piece{h.panel("face", "Face", h.long), band},
-		Joins: []Join{{Title: "band to face", Between: [2]string{"band", "face"}, Lengths: [2]sum.Sum{sewn, h.along(h.long)}, Count: 2, Runs: upAndOver, Judged: band.Had}},
+		Joins: []Join{{Title: "band to face", Between: [2]string{"band", "face"}, Lengths: [2]sum.Sum{sewn, h.along(h.long)}, Count: 2, Runs: upAndOver, Judged: band.Had, Piped: over.Total()}},
 		Net:   Net{{append(append(turned("face", 2), turned("band", 1)...), upright("face")...)}}}, h.found
 }
 
@@ -182,7 +182,7 @@ func skirtHood(p plan.Plan) (Cover, finding.List) {
 		return Cover{Pieces: []Piece{top, wall}, Joins: []Join{
 			{Title: "wall to a ring", Between: [2]string{"wall", "wall"}, Lengths: [2]sum.Sum{h.high, h.high}, Count: 1, Runs: ends},
 			{Title: "top to wall", Between: [2]string{"top", "wall"}, Count: 1,
-				Lengths: [2]sum.Sum{sum.Of(sum.Part, "round the top", length.FromFloat(line.Length())), ring}, Runs: [2][]Run{{all}, {{Top}}}},
+				Lengths: [2]sum.Sum{sum.Of(sum.Part, "round the top", length.FromFloat(line.Length())), ring}, Runs: [2][]Run{{all}, {{Top}}}, Piped: ring.Total(), Closed: true},
 		}, Net: Net{{upright("top", "wall")}}}, h.found
 	}
 	front := Piece{Name: "wall", Config: "wall", Title: "Wall, front and back", Count: 2, Finished: sum.Size{Width: h.long, Height: h.high}, Edges: edges}
@@ -190,9 +190,9 @@ func skirtHood(p plan.Plan) (Cover, finding.List) {
 	return Cover{Pieces: []Piece{top, front, side}, Joins: []Join{
 		{Title: "walls to a ring", Between: [2]string{"wall", "wall.side"}, Lengths: [2]sum.Sum{h.high, h.high}, Count: 4,
 			Runs: [2][]Run{{{Left}, {Right}}, {{Left}, {Right}}}},
-		{Title: "top to front and back", Between: [2]string{"top", "wall"}, Lengths: [2]sum.Sum{h.long, h.long}, Count: 2,
+		{Title: "top to front and back", Between: [2]string{"top", "wall"}, Lengths: [2]sum.Sum{h.long, h.long}, Count: 2, Piped: h.long.Total(),
 			Runs: [2][]Run{{{Top}, {Bottom}}, {{Top}}}},
-		{Title: "top to sides", Between: [2]string{"top", "wall.side"}, Lengths: [2]sum.Sum{h.deep, h.deep}, Count: 2,
+		{Title: "top to sides", Between: [2]string{"top", "wall.side"}, Lengths: [2]sum.Sum{h.deep, h.deep}, Count: 2, Piped: h.deep.Total(),
 			Runs: [2][]Run{{{Left}, {Right}}, {{Top}}}},
 	}, Net: Net{{turned("wall.side", 1), append(turned("wall", 2), upright("top", "wall")...), turned("wall.side", 3)}}}, h.found
 }

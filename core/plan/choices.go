@@ -45,6 +45,8 @@ type (
 	ZipPlace string
 	// InsideFinish of seam allowances.
 	InsideFinish string
+	// BindingStyle is how binding is folded.
+	BindingStyle string
 	// Grain of strips.
 	Grain string
 	// FittingKind is the kind of fitting.
@@ -99,6 +101,13 @@ const (
 	Zip        BackKind = "zip"
 	SewnShut   BackKind = "sewn"
 
+	OnTheBias     Grain = "bias"
+	StraightGrain Grain = "straight"
+
+	DoubleBinding BindingStyle = "double"
+	TapeBinding   BindingStyle = "tape"
+	BoughtBinding BindingStyle = "bought"
+
 	InTheSide ZipPlace = "side"
 	Across    ZipPlace = "across"
 
@@ -135,6 +144,7 @@ func (Direction) Values() []string    { return []string{"across", "along", "diag
 func (TakeUpFrom) Values() []string   { return []string{"estimate", "sample", "given"} }
 func (Absorb) Values() []string       { return []string{"border", "patch", "accept"} }
 func (ZipPlace) Values() []string     { return []string{"across", "side"} }
+func (BindingStyle) Values() []string { return []string{"double", "tape", "bought"} }
 func (Grain) Values() []string        { return []string{"bias", "straight"} }
 func (EdgeName) Values() []string     { return []string{"left", "right", "top", "bottom"} }
 func (Print) Values() []string        { return []string{"plain", "all-over", "two-way", "one-way"} }

@@ -71,6 +71,14 @@ func (p Plan) Settle() Plan {
 	p.Object = p.Object.settle()
 	p.Cover = p.Cover.settle(sizes)
 	p.Back = p.Back.settle(p, sizes)
+	p.Edges = p.Edges.settle(p.Cover.Seam)
+	if p.Object.Make != nil {
+		m := *p.Object.Make
+		if m.Gap == 0 && p.Habits.Step > 0 {
+			m.Gap = min(sizes.gap, (min(p.Object.Width, p.Object.Height) / 2).Floor(p.Habits.Step))
+		}
+		p.Object.Make = &m
+	}
 	if p.Edges.Inside == "" {
 		p.Edges.Inside = "zigzag"
 		if p.Cover.Kind == Pad || p.Cover.Kind == Jacket { // turned, its seams lie between its layers
@@ -94,6 +102,30 @@ func (o Object) settle() Object {
 		o.Height = o.Width
 	}
 	return o
+}
+
+func (e Edges) settle(seam length.Length) Edges {
+	if e.Piping != nil {
+		piping := *e.Piping
+		if piping.Grain == "" {
+			piping.Grain = OnTheBias
+		}
+		e.Piping = &piping
+	}
+	if e.Binding != nil {
+		binding := *e.Binding
+		if binding.Style == "" {
+			binding.Style = DoubleBinding
+		}
+		if binding.Grain == "" {
+			binding.Grain = StraightGrain
+		}
+		e.Binding = &binding
+	}
+	if e.Topstitch == 0 {
+		e.Topstitch = seam / 2
+	}
+	return e
 }
 
 func (c Cover) settle(sizes usual) Cover {

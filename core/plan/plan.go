@@ -70,6 +70,21 @@ type Object struct {
 	SticksOut Axes `json:"sticks_out,omitempty"`
 	// Edge says whether a found panel's size already includes its seam side.
 	Edge FoundEdge `json:"edge,omitempty"`
+	// Make is how a form is made at home; absent where it is bought.
+	Make *MakeForm `json:"make,omitempty"`
+}
+
+// MakeForm is a form that is sewn and filled at home.
+type MakeForm struct {
+	// Cloth it is cut from; the first one when absent.
+	Cloth string `json:"cloth,omitempty"`
+	// Fold cuts it in one piece, without a seam at its lower side.
+	Fold bool `json:"fold,omitempty"`
+	// Tab stands out along the gap, so that one line of top-stitching closes it; 0 for
+	// none.
+	Tab length.Length `json:"tab,omitempty"`
+	// Gap it is filled through; 5 in or 12 cm when absent.
+	Gap length.Length `json:"gap,omitempty"`
 }
 
 // Axes holds one length per axis of an object.
@@ -375,20 +390,33 @@ type Edges struct {
 	Binding *Binding `json:"binding,omitempty"`
 	// Inside finish of the seam allowances.
 	Inside InsideFinish `json:"inside,omitempty"`
+	// Topstitch is the distance from the edge at which a turned cover is stitched round,
+	// so that its gap is caught: below its seam; half of it when absent.
+	Topstitch length.Length `json:"topstitch,omitempty"`
 }
 
 // Piping is cord in a strip of cloth, caught in a seam.
 type Piping struct {
-	Cord  length.Length `json:"cord"`
-	Grain Grain         `json:"grain,omitempty"`
-	Cloth string        `json:"cloth,omitempty"`
+	// Cord is its diameter, 1/16 to 1 in.
+	Cord length.Length `json:"cord"`
+	// Grain the strips are cut on; bias when absent.
+	Grain Grain `json:"grain,omitempty"`
+	// Cloth of the strips; the first one when absent.
+	Cloth string `json:"cloth,omitempty"`
+	// Bought piping needs its length only.
+	Bought bool `json:"bought,omitempty"`
 }
 
 // Binding covers an open edge.
 type Binding struct {
+	// Shows is how wide it is on either side of the edge, 1/8 to 2 in.
 	Shows length.Length `json:"shows"`
-	Style string        `json:"style,omitempty"`
-	Cloth string        `json:"cloth,omitempty"`
+	// Style: folded double, folded to a tape, or bought.
+	Style BindingStyle `json:"style,omitempty"`
+	// Grain the strips are cut on; straight when absent.
+	Grain Grain `json:"grain,omitempty"`
+	// Cloth of the strips; the first one when absent.
+	Cloth string `json:"cloth,omitempty"`
 }
 
 // Fitting is something put on a piece. Which keys count depends on the kind.

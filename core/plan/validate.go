@@ -38,6 +38,7 @@ func (p Plan) Validate() finding.List {
 		v.piece(p, name)
 	}
 	v.back(p.Back)
+	v.edges(p)
 	for i, f := range p.Fittings {
 		v.fitting(finding.Path("fittings", i), f)
 	}
@@ -259,6 +260,26 @@ func (v *validator) back(b Back) {
 	v.count("/back/count", "Buttons or ties", b.Count, 0, 60)
 	if !(b.Share >= 0 && b.Share <= 100) {
 		v.stop("/back/share", fmt.Sprintf("An overlap cannot be %g %% of the width.", b.Share), "Type a percentage from 15 to 60; 25 is safe.")
+	}
+}
+
+func (v *validator) edges(p Plan) {
+	if c := p.Edges.Piping; c != nil {
+		v.between("/edges/piping/cord", "A cord", c.Cord, leastSeam, length.Inch)
+	}
+	if b := p.Edges.Binding; b != nil {
+		v.between("/edges/binding/shows", "What shows of a binding", b.Shows, length.Inch/8, mostSeam)
+	}
+	if t := p.Edges.Topstitch; t != 0 && (t < 0 || t >= p.Cover.Seam) {
+		v.stop("/edges/topstitch", fmt.Sprintf("Top-stitching %s from the edge misses what is turned in by a seam of %s.", v.style.Text(t), v.style.Text(p.Cover.Seam)),
+			fmt.Sprintf("Type less than %s; half of it is usual.", v.style.Text(p.Cover.Seam)))
+	}
+	if m := p.Object.Make; m != nil {
+		if p.Object.Kind != Form {
+			v.stop("/object/make", "Only a pad is made at home.", "Take it out of this plan.")
+		}
+		v.between("/object/make/tab", "A tab", m.Tab, 0, mostSeam)
+		v.between("/object/make/gap", "The gap of a pad", m.Gap, 0, largest)
 	}
 }
 

@@ -42,7 +42,7 @@ func Reckon(p plan.Plan, c Cupboard) Reckoning {
 
 func empty(p plan.Plan) Reckoning {
 	return Reckoning{Format: Format, Title: p.Title, Closure: p.Back.Closure(),
-		Pieces: []Piece{}, Cuts: []Cut{}, Lengths: []Notion{}, Joins: []Join{}, Net: [][][]Spot{}, Fittings: []Fitting{}, Counts: map[string]int{}, Cloths: []ClothNeed{},
+		Pieces: []Piece{}, Cuts: []Cut{}, Lengths: []Notion{}, Joins: []Join{}, Net: [][][]Spot{}, Strips: []Strips{}, Fittings: []Fitting{}, Counts: map[string]int{}, Cloths: []ClothNeed{},
 		Sums: map[string][]Term{}, Steps: []Step{}, Remedies: []fit.Remedy{}, Findings: []finding.Finding{}}
 }
 
@@ -64,6 +64,8 @@ type run struct {
 	needs    []need
 	cuts     []work.Cut
 	sewnOn   []work.Fitting
+	edges    []work.Edging
+	madeForm *work.Form
 	// zones that fittings keep off, beyond the hems of whole pieces.
 	zones []fitting.Zone
 }
@@ -145,8 +147,10 @@ func (r *run) cushion(c cover.Cover) {
 	// The seam round the cover is as long as the front, as it really came out.
 	frontPiece.Finished = r.finished(top, measured)
 	along := cover.WayRound(frontPiece)
-	c.Joins[0].Lengths = [2]sum.Sum{along, along}
+	c.Joins[0].Lengths, c.Joins[0].Piped = [2]sum.Sum{along, along}, along.Total()
 	r.joined(c)
+	r.piping(c)
+	r.form()
 	r.cloths()
 	if r.stopped() {
 		return
@@ -487,7 +491,7 @@ func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, wait
 func (r *run) work(top panel, m fit.Panel, b back.Back, piece cover.Piece) {
 	finished := top.face.Finished
 	o := work.Order{Plan: r.p, Front: piece, Face: top.face, Chain: top.chain, Finished: finished, Quilted: top.piece.Quilted(), Cuts: r.cuts,
-		Back: b, Fittings: r.sewnOn}
+		Back: b, Fittings: r.sewnOn, Edges: r.edges, Made: r.madeForm}
 	for _, s := range work.Steps(o) {
 		r.out.Steps = append(r.out.Steps, r.step(s))
 	}

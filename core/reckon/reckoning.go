@@ -40,6 +40,10 @@ type Reckoning struct {
 	Joins   []Join `json:"joins"`
 	// Net lays the pieces as they join: rows of columns, each a stack from the top.
 	Net [][][]Spot `json:"net"`
+	// Strips of piping and binding as they lie on their cloth.
+	Strips []Strips `json:"edge_strips"`
+	// Fibre that fills a pad made at home; absent where it is bought.
+	Fibre *Fibre `json:"fibre,omitempty"`
 	// Fittings in their places, in the order of the plan.
 	Fittings []Fitting `json:"fittings"`
 	// Counts of things, by name.
@@ -253,6 +257,40 @@ type Line struct {
 	Y1 int64 `json:"y1"`
 	X2 int64 `json:"x2"`
 	Y2 int64 `json:"y2"`
+}
+
+// Strips are the strips of an edging as they lie on the piece of cloth they are cut
+// from.
+type Strips struct {
+	// What is piping or binding, Cut the piece its strips are cut from.
+	What string `json:"what"`
+	Cut  string `json:"cut"`
+	// Width of a strip, Need the length wanted, Joined the length they give end to end,
+	// and Area what the area would give before joins and ends.
+	Width  L          `json:"width"`
+	Need   L          `json:"need"`
+	Joined L          `json:"joined"`
+	Area   L          `json:"area"`
+	Cloth  Size       `json:"cloth"`
+	Lie    []StripLie `json:"lie"`
+}
+
+// StripLie is one strip on its cloth.
+type StripLie struct {
+	Length  L       `json:"length"`
+	Corners []Point `json:"corners"`
+}
+
+// Point is on a piece of cloth, in nanometres from its top left corner.
+type Point struct {
+	X int64 `json:"x"`
+	Y int64 `json:"y"`
+}
+
+// Fibre is a range of grams.
+type Fibre struct {
+	Least float64 `json:"least"`
+	Most  float64 `json:"most"`
 }
 
 // ClothNeed is one cloth with its lay.

@@ -20,9 +20,6 @@ import (
 // joinEase is what a seam eases in. Common practice.
 const joinEase = 0.01
 
-// bindingOverlap is what a binding needs to be joined to itself. Common practice.
-const bindingOverlap = length.Inch
-
 // shell reckons a cover that is joined from its pieces: each piece, the seams
 // between them, cloth and work.
 func (r *run) shell(c cover.Cover) {
@@ -36,6 +33,9 @@ func (r *run) shell(c cover.Cover) {
 	r.prints(c)
 	r.fittings(c)
 	r.joined(c)
+	r.piping(c)
+	r.binding(c)
+	r.form()
 	r.cloths()
 	if r.stopped() {
 		return
@@ -222,7 +222,7 @@ func fitOf(a, b length.Length) string {
 
 // shellWork adds steps, binding and thread.
 func (r *run) shellWork(c cover.Cover, panels []panel) {
-	o := work.ShellOrder{Plan: r.p, Cover: c, Cuts: r.cuts, Fittings: r.sewnOn}
+	o := work.ShellOrder{Plan: r.p, Cover: c, Cuts: r.cuts, Fittings: r.sewnOn, Edges: r.edges, Made: r.madeForm}
 	for i, p := range panels {
 		panel := work.ShellPanel{Piece: c.Pieces[i], Chain: p.chain, Face: p.face, Strips: p.strips, Surplus: surplus(c.Pieces[i], p.body)}
 		if p.piece.Quilted() {
@@ -235,9 +235,6 @@ func (r *run) shellWork(c cover.Cover, panels []panel) {
 	}
 	if len(c.Zip) > 0 {
 		r.notion("zip", c.Zip)
-	}
-	if open := openEdge(c); r.p.Object.Kind == plan.Box && len(open) > 0 && r.p.Cover.Bottom.Finish != "hem" && r.p.Cover.Bottom.Finish != "raw" {
-		r.notion("binding", open.Plus(sum.Overlap, "overlap where it meets", bindingOverlap))
 	}
 	r.notion("thread", work.ShellThread(o))
 }

@@ -36,6 +36,9 @@ type ShellOrder struct {
 	Cuts   []Cut
 	// Fittings in the order of the plan.
 	Fittings []Fitting
+	Edges    []Edging
+	// Made is nil where the pad is bought.
+	Made *Form
 }
 
 const hoodCaution = "Try it on a cold appliance only, with the plug out. Do not leave it on while the appliance runs, and do not cover vents that need air; its manual has the last word."
@@ -64,7 +67,7 @@ var constructions = map[plan.CoverKind]construction{
 // ShellSteps is the work of a cover that is joined from its pieces: each panel
 // is finished flat, then the seams in order, then what closes it.
 func ShellSteps(o ShellOrder) []Step {
-	b := &builder{Order: Order{Plan: o.Plan, Cuts: o.Cuts, Fittings: o.Fittings}, style: o.Plan.Style()}
+	b := &builder{Order: Order{Plan: o.Plan, Cuts: o.Cuts, Fittings: o.Fittings, Edges: o.Edges, Made: o.Made}, style: o.Plan.Style()}
 	c, ok := constructions[o.Plan.Cover.Kind]
 	if !ok {
 		return nil
@@ -75,6 +78,8 @@ func ShellSteps(o ShellOrder) []Step {
 		b.panel(p)
 		b.fittings(p.Piece.Name, false)
 	}
+	b.edging()
+	b.form()
 	for i, j := range o.Cover.Joins {
 		b.join(i+1, j, c.gap)
 	}
@@ -138,7 +143,7 @@ func (b *builder) turnPad() {
 func (b *builder) turnJacket() {
 	b.clip()
 	b.add(Step{ID: "turn", Stage: Closing, Title: "Turn the jacket", Press: "Press the edges.", Caution: ironCaution,
-		Text: turnText[b.Plan.Cover.Flaps.Style] + fmt.Sprintf(" Top-stitch all round at half the seam, %s.", b.text(b.Plan.Cover.Seam/2))})
+		Text: turnText[b.Plan.Cover.Flaps.Style] + fmt.Sprintf(" Top-stitch all round %s from the edge.", b.text(b.Plan.Edges.Topstitch))})
 	b.add(Step{ID: "try", Stage: Closing, Title: "Try it on", Text: "Open the book wide, slide both boards into the flaps, and close it.", Check: "The book closes without pulling and opens flat."})
 	b.lastly()
 }
@@ -200,6 +205,9 @@ func (b *builder) measureBox() {
 func (b *builder) cutShell() {
 	var outer, under []string
 	for _, c := range b.Cuts {
+		if c.Piece == "form" || slices.ContainsFunc(b.Edges, func(e Edging) bool { return e.Cut == c.ID }) {
+			continue // cut when it is made
+		}
 		if c.Under {
 			under = append(under, c.ID)
 		} else {
@@ -324,10 +332,20 @@ func (b *builder) openEdge() {
 	}[p.Cover.Bottom.Finish]
 	if text == "" {
 		text = "Bind the bottom edge all round; no allowance was added for it."
+		if e := p.Edges.Binding; e != nil {
+			text += fmt.Sprintf(" It shows %s on both sides: %s.", b.text(e.Shows), bindingText[e.Style])
+		}
 	}
 	b.add(Step{ID: "bottom", Stage: Closing, Title: "Finish the bottom edge", Text: text, Caution: ironCaution})
 	b.add(Step{ID: "try", Stage: Closing, Title: "Turn it, press it and try it on", Text: "It drops over without pulling, and lifts off with one hand.", Caution: hoodCaution})
 	b.lastly()
+}
+
+// bindingText says how a binding is sewn on, by its style.
+var bindingText = map[plan.BindingStyle]string{
+	plan.DoubleBinding: "folded double, sew its raw edges even with the edge outside, turn the fold over to the inside and stitch it",
+	plan.TapeBinding:   "both edges folded to the middle, open one fold, sew along it outside, turn the tape over the edge and stitch it inside",
+	plan.BoughtBinding: "as it is bought, lay it round the edge and stitch through all layers",
 }
 
 // ShellThread is the sewing thread of a shell, top and bobbin together.

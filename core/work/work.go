@@ -80,6 +80,9 @@ type Fitting struct {
 // Order is what the steps are made from.
 type Order struct {
 	Fittings []Fitting
+	Edges    []Edging
+	// Made is nil where the pad is bought.
+	Made     *Form
 	Plan     plan.Plan
 	Face     front.Face
 	Chain    layers.Chain
@@ -122,6 +125,8 @@ func Steps(o Order) []Step {
 	b.gate()
 	b.back()
 	b.fittings("back", false)
+	b.edging()
+	b.form()
 	b.close()
 	return b.steps
 }

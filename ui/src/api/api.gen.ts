@@ -49,6 +49,11 @@ joins: Join[]
  */
 net: Spot[][][]
 /**
+ * Strips of piping and binding as they lie on their cloth.
+ */
+edge_strips: Strips[]
+fibre?: Fibre
+/**
  * Fittings in their places, in the order of the plan.
  */
 fittings: Fitting[]
@@ -362,6 +367,58 @@ piece: string
 quarters: number
 }
 /**
+ * Strips are the strips of an edging as they lie on the piece of cloth they are cut
+ * from.
+ */
+export interface Strips {
+/**
+ * What is piping or binding, Cut the piece its strips are cut from.
+ */
+what: string
+cut: string
+width: L3
+need: L
+joined: L
+area: L
+cloth: Size
+lie: StripLie[]
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L3 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * StripLie is one strip on its cloth.
+ */
+export interface StripLie {
+length: L
+corners: Point[]
+}
+/**
+ * Point is on a piece of cloth, in nanometres from its top left corner.
+ */
+export interface Point {
+x: number
+y: number
+}
+export interface Fibre {
+least: number
+most: number
+}
+/**
  * Fitting is a handle, a pocket or the like in its place.
  */
 export interface Fitting {
@@ -412,29 +469,12 @@ export interface ClothNeed {
 cloth: string
 name: string
 length: L
-need: L3
-buy: L4
+need: L4
+buy: L5
 buy_text: string
-have?: L5
+have?: L6
 short: L
 lay: Lay
-}
-/**
- * L is a length as it is shown.
- */
-export interface L3 {
-/**
- * NM is the exact length in nanometres.
- */
-nm: number
-/**
- * Text is the length in the plan's unit, marked with ≈ when it is rounded.
- */
-text: string
-/**
- * Exact is the length in keyboard notation, nothing rounded.
- */
-exact: string
 }
 /**
  * L is a length as it is shown.
@@ -457,6 +497,23 @@ exact: string
  * L is a length as it is shown.
  */
 export interface L5 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L6 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -842,35 +899,18 @@ name: string
 cloth: {
 
 }
-width: L6
+width: L7
 usable: L
 have?: L
 /**
  * HaveText is the length as it is asked for in a shop.
  */
 have_text: string
-wanted: L7
-short: L8
+wanted: L8
+short: L9
 plans: string[]
 print: string
 swatch: Swatch
-}
-/**
- * L is a length as it is shown.
- */
-export interface L6 {
-/**
- * NM is the exact length in nanometres.
- */
-nm: number
-/**
- * Text is the length in the plan's unit, marked with ≈ when it is rounded.
- */
-text: string
-/**
- * Exact is the length in keyboard notation, nothing rounded.
- */
-exact: string
 }
 /**
  * L is a length as it is shown.
@@ -893,6 +933,23 @@ exact: string
  * L is a length as it is shown.
  */
 export interface L8 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L9 {
 /**
  * NM is the exact length in nanometres.
  */

@@ -92,6 +92,7 @@ sticks_out?: Axes
  * Edge says whether a found panel's size already includes its seam side.
  */
 edge?: ("included" | "excluded")
+make?: MakeForm
 }
 export interface Axes {
 width?: (string | number)
@@ -99,6 +100,25 @@ height?: (string | number)
 length?: (string | number)
 depth?: (string | number)
 wrap?: (string | number)
+}
+export interface MakeForm {
+/**
+ * Cloth it is cut from; the first one when absent.
+ */
+cloth?: string
+/**
+ * Fold cuts it in one piece, without a seam at its lower side.
+ */
+fold?: boolean
+/**
+ * Tab stands out along the gap, so that one line of top-stitching closes it; 0 for
+ * none.
+ */
+tab?: (string | number)
+/**
+ * Gap it is filled through; 5 in or 12 cm when absent.
+ */
+gap?: (string | number)
 }
 export interface Cover {
 kind: ("cushion" | "boxed-cushion" | "wrap-hood" | "band-hood" | "skirt-hood" | "jacket" | "pad")
@@ -499,21 +519,52 @@ binding?: Binding
  * Inside finish of the seam allowances.
  */
 inside?: ("zigzag" | "overlock" | "pinked" | "bound" | "enclosed" | "raw")
+/**
+ * Topstitch is the distance from the edge at which a turned cover is stitched round,
+ * so that its gap is caught: below its seam; half of it when absent.
+ */
+topstitch?: (string | number)
 }
 /**
  * Piping is cord in a strip of cloth, caught in a seam.
  */
 export interface Piping {
+/**
+ * Cord is its diameter, 1/16 to 1 in.
+ */
 cord?: (string | number)
+/**
+ * Grain the strips are cut on; bias when absent.
+ */
 grain?: ("bias" | "straight")
+/**
+ * Cloth of the strips; the first one when absent.
+ */
 cloth?: string
+/**
+ * Bought piping needs its length only.
+ */
+bought?: boolean
 }
 /**
  * Binding covers an open edge.
  */
 export interface Binding {
+/**
+ * Shows is how wide it is on either side of the edge, 1/8 to 2 in.
+ */
 shows?: (string | number)
-style?: string
+/**
+ * Style: folded double, folded to a tape, or bought.
+ */
+style?: ("double" | "tape" | "bought")
+/**
+ * Grain the strips are cut on; straight when absent.
+ */
+grain?: ("bias" | "straight")
+/**
+ * Cloth of the strips; the first one when absent.
+ */
 cloth?: string
 }
 /**
