@@ -27,6 +27,9 @@ type StartsView struct {
 	Taper    string            `json:"taper"`
 	Hem      string            `json:"hem"`
 	Away     string            `json:"away"`
+	Cord     string            `json:"cord"`
+	Shows    string            `json:"shows"`
+	Tab      string            `json:"tab"`
 	// Closures of a cushion, each with what is decided for it.
 	Closures []ClosureView `json:"closures"`
 }
@@ -84,7 +87,7 @@ func (s *server) starts(c *echo.Context) error {
 	}
 	text := length.Style{Unit: unit}.Plain
 	st := plan.StartsIn(unit)
-	out := StartsView{Radius: text(st.Radius), Plate: text(st.Plate), Taper: text(st.Taper), Hem: text(st.Hem), Away: text(st.Away)}
+	out := StartsView{Radius: text(st.Radius), Plate: text(st.Plate), Taper: text(st.Taper), Hem: text(st.Hem), Away: text(st.Away), Cord: text(st.Cord), Shows: text(st.Shows), Tab: text(st.Tab)}
 	for _, t := range plan.Things() {
 		v := ThingView{Key: t.Key, Name: t.Name, Filled: t.Filled, Measures: t.Measures, Usual: map[string]string{}}
 		for _, m := range t.Measures {

@@ -77,14 +77,14 @@ func acrossZip(o Order) (Back, finding.List) {
 
 func (o Order) insertZip() Making {
 	return Making{ID: "zip", Title: "Sew the zip in", Machine: "Zip foot, straight stitch 2.5 mm, needle 80/12",
-		Text:  fmt.Sprintf("Press %s under along one long edge of each piece. Lay the folds along the teeth of the closed zip, %s of each end sewn shut, and stitch down both sides.", o.text(o.Plan.Seam), o.text(zipEnd)),
+		Text:  fmt.Sprintf("Press %s under along one long edge of each piece. Lay the folds along the teeth of the closed zip, %s of each end sewn shut, and stitch down both sides.", o.text(o.Plan.Seam), o.text(o.Seam+o.Flange+zipEnd)),
 		Check: fmt.Sprintf("Sewn together, the back is %s wide, as the front. Trim what is beyond, the zip too: sew across its teeth before you cut it.", o.text(o.width()))}
 }
 
 // zipLaid is what is said when a back with a zip is closed.
 func (o Order) zipLaid() string {
 	if o.Flange > 0 {
-		return openFirst + fmt.Sprintf(" The line that makes the flange crosses the zip %s from either edge: turn the wheel by hand over its teeth, with the zip open past the line.", o.text(o.Flange))
+		return fmt.Sprintf("Open the zip halfway, well past the line of the flange %s from the edge, before the last seam, or the cover cannot be turned.", o.text(o.Flange))
 	}
 	return openFirst
 }

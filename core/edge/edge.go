@@ -146,12 +146,27 @@ func (y *Yield) join(strip length.Length) {
 	}
 }
 
-// BiasFor is the shortest piece of a cloth of the usable width whose bias strips are
-// long enough; ok is false where more than most would be needed.
+// handy is how high a piece is cut for bias strips where a smaller square does not
+// give enough: strips of some 25 in, with a join not too often. Common practice.
+const handy = length.Yard / 2
+
+// BiasFor is the piece of a cloth of the usable width that is cut up for bias strips
+// which are long enough: the smallest square, or half a yard by as much of the width
+// as it takes, or more. ok is false where more than most would be needed.
 func BiasFor(need, strip, usable, step, most length.Length) (Yield, bool) {
-	for height := (2 * strip).Ceil(step); height <= most; height += step {
-		if y := Bias(usable, height, strip); y.Joined >= need {
+	for side := (2 * strip).Ceil(step); side <= min(handy, usable); side += step {
+		if y := Bias(side, side, strip); y.Joined >= need {
 			return y, true
+		}
+	}
+	for height := handy; height <= most; height += step {
+		if y := Bias(usable, height, strip); y.Joined < need {
+			continue
+		}
+		for width := height.Floor(step); ; width += step {
+			if y := Bias(min(width, usable), height, strip); y.Joined >= need || width >= usable {
+				return y, true
+			}
 		}
 	}
 	return Yield{}, false

@@ -95,11 +95,19 @@ func TestStraightStripsAreAsFewAsTheClothAllows(t *testing.T) {
 	})
 }
 
-func TestABiasPieceIsAsShortAsItCanBe(t *testing.T) {
-	y, ok := edge.BiasFor(100*in, 2*in, 40*in, in/8, 100*in)
+func TestABiasPieceIsAsSmallAsItCanBe(t *testing.T) {
+	little, ok := edge.BiasFor(40*in, 2*in, 40*in, in/8, 100*in)
 	require.True(t, ok)
-	assert.GreaterOrEqual(t, y.Joined, 100*in)
-	assert.Less(t, edge.Bias(40*in, y.Height-in/8, 2*in).Joined, 100*in)
+	assert.Equal(t, little.Width, little.Height, "a square")
+	assert.Less(t, edge.Bias(little.Width-in/8, little.Width-in/8, 2*in).Joined, 40*in)
+	more, ok := edge.BiasFor(220*in, 2*in, 40*in, in/8, 100*in)
+	require.True(t, ok)
+	assert.Equal(t, 18*in, more.Height)
+	assert.GreaterOrEqual(t, more.Joined, 220*in)
+	assert.Less(t, edge.Bias(more.Width-in/8, 18*in, 2*in).Joined, 220*in)
+	much, ok := edge.BiasFor(500*in, 2*in, 40*in, in/8, 100*in)
+	require.True(t, ok)
+	assert.Greater(t, much.Height, 18*in)
 	_, ok = edge.BiasFor(1000*in, 2*in, 10*in, in/8, 20*in)
 	assert.False(t, ok)
 	assert.Empty(t, edge.Bias(0, in, in).Strips)

@@ -108,7 +108,7 @@ func (r *run) strip(e edging) {
 	if e.grain == plan.OnTheBias {
 		c.id, c.part, c.mayTurn = e.what+".bias", "bias", false
 		c.title = e.title + ", cut into bias strips"
-		c.size = sum.Size{Width: sum.Of(sum.Part, "width of the cloth", yield.Width), Height: sum.Of(sum.Part, "gives enough strips", yield.Height)}
+		c.size = sum.Size{Width: sum.Of(sum.Part, "width that gives enough strips", yield.Width), Height: sum.Of(sum.Part, "height of the piece", yield.Height)}
 	} else {
 		c.id, c.shape, c.count = e.what+".strip", "strip", len(yield.Strips)
 		c.title = e.title + " strip"

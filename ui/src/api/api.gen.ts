@@ -732,6 +732,9 @@ plate: string
 taper: string
 hem: string
 away: string
+cord: string
+shows: string
+tab: string
 /**
  * Closures of a cushion, each with what is decided for it.
  */

@@ -3,6 +3,7 @@ import { usePlan } from "../plan/context";
 import { put } from "../plan/path";
 import { Choice, PlanChoice } from "./Choice";
 import { Figure } from "./Figure";
+import { useLetters } from "./sentences";
 import { Value } from "./Value";
 
 const fills = [
@@ -82,6 +83,70 @@ function Shaped({ names, of, filled }: { names: [string, string]; of: string; fi
       {filled && (
         <>
           , filled with <PlanChoice path="/object/fill" label="Fill of the pad" options={fills} />
+        </>
+      )}
+      .{filled && !boxed && <Made />}
+    </>
+  );
+}
+
+/** Whether a pad is bought, or made at home. */
+function Made() {
+  const { value, edit, reckoning } = usePlan();
+  const starts = useStarts(String(value("/units") ?? "in")).data;
+  const letters = useLetters();
+  const make = value("/object/make");
+  const now = !make ? "bought" : value("/object/make/fold") === true ? "fold" : "two";
+  const tab = ![undefined, "0"].includes(value("/object/make/tab") as string | undefined);
+  const choose = (next: string) =>
+    edit(
+      "/object/make",
+      next === "bought"
+        ? undefined
+        : { ...(make as object | undefined), cloth: value("/object/make/cloth") ?? letters[0]?.value, fold: next === "fold" },
+      `pad: ${next}`,
+    );
+  return (
+    <>
+      {" "}
+      It is{" "}
+      <Choice
+        label="Where the pad comes from"
+        value={now}
+        options={[
+          { value: "bought", name: "bought" },
+          { value: "two", name: "made of two pieces" },
+          { value: "fold", name: "made of one piece on the fold" },
+        ]}
+        choose={choose}
+      />
+      {now !== "bought" && (
+        <>
+          {" "}
+          of <PlanChoice path="/object/make/cloth" label="Cloth of the pad" options={letters} />, filled through a gap of{" "}
+          <Value path="/object/make/gap" label="Gap of the pad" />{" "}
+          <Choice
+            label="Tab at the gap of the pad"
+            value={tab ? "tab" : "none"}
+            options={[
+              { value: "none", name: "without a tab" },
+              { value: "tab", name: "with a tab of" },
+            ]}
+            choose={(next) =>
+              edit("/object/make/tab", next === "tab" ? starts?.tab : undefined, `pad ${next === "tab" ? "with" : "without"} a tab`)
+            }
+          />
+          {tab && (
+            <>
+              {" "}
+              <Value path="/object/make/tab" label="Width of the tab of the pad" />
+            </>
+          )}
+          {reckoning.fibre && (
+            <span className="soft">
+              , with {reckoning.fibre.least} to {reckoning.fibre.most} g of fibre
+            </span>
+          )}
         </>
       )}
       .

@@ -1,4 +1,5 @@
-import { useCloths } from "../api/queries";
+import type { Reckoning } from "../api/api.gen";
+import { useCloths, useStarts } from "../api/queries";
 import { Swatch } from "../cloth/Swatch";
 import { usePlan } from "../plan/context";
 import { put } from "../plan/path";
@@ -14,11 +15,114 @@ export function useLetters() {
   return Object.entries(cloths).map(([letter, cloth]) => ({ value: letter, name: cloth.name || letter }));
 }
 
-/** What happens inside the seams. */
+const grains = [
+  { value: "bias", name: "on the bias" },
+  { value: "straight", name: "on the straight grain" },
+];
+
+/** Cord in the seam, or none. */
+function Piping() {
+  const { value, edit, reckoning } = usePlan();
+  const starts = useStarts(String(value("/units") ?? "in")).data;
+  const letters = useLetters();
+  const piping = value("/edges/piping");
+  const now = !piping ? "none" : value("/edges/piping/bought") === true ? "bought" : "made";
+  const made: Record<string, unknown> = {
+    none: undefined,
+    made: { cord: starts?.cord, cloth: letters[0]?.value },
+    bought: { cord: starts?.cord, bought: true },
+  };
+  return (
+    <>
+      The seam is{" "}
+      <Choice
+        label="Piping"
+        value={now}
+        options={[
+          { value: "none", name: "plain" },
+          { value: "made", name: "piped" },
+          { value: "bought", name: "piped with bought piping" },
+        ]}
+        choose={(next) => edit("/edges/piping", made[next], `piping: ${next}`)}
+      />
+      {now === "made" && (
+        <>
+          {" "}
+          over a cord of <Value path="/edges/piping/cord" label="Thickness of the cord" />, in{" "}
+          <PlanChoice path="/edges/piping/cloth" label="Cloth of the piping" options={letters} /> cut{" "}
+          <PlanChoice path="/edges/piping/grain" label="Grain of the piping" options={grains} />
+          <StripsOf what="piping" reckoning={reckoning} />
+        </>
+      )}
+      .
+    </>
+  );
+}
+
+/** What covers the open edge of a hood. */
+function Binding() {
+  const { value, edit, reckoning } = usePlan();
+  const starts = useStarts(String(value("/units") ?? "in")).data;
+  const letters = useLetters();
+  const finish = String(value("/cover/bottom/finish") || "bound");
+  if (value("/object/kind") !== "box" || finish !== "bound") return null;
+  const style = value("/edges/binding") ? String(value("/edges/binding/style") ?? "double") : "none";
+  const choose = (next: string) =>
+    edit(
+      "/edges/binding",
+      next === "none" ? undefined : { shows: value("/edges/binding/shows") ?? starts?.shows, style: next, cloth: letters[0]?.value },
+      `binding: ${next}`,
+    );
+  return (
+    <>
+      {" "}
+      The bottom is bound with{" "}
+      <Choice
+        label="Binding"
+        value={style}
+        options={[
+          { value: "none", name: "tape of any width" },
+          { value: "bought", name: "bought tape" },
+          { value: "double", name: "a strip folded double" },
+          { value: "tape", name: "a strip folded to a tape" },
+        ]}
+        choose={choose}
+      />
+      {style !== "none" && (
+        <>
+          , showing <Value path="/edges/binding/shows" label="What shows of the binding" />
+        </>
+      )}
+      {(style === "double" || style === "tape") && (
+        <>
+          , in <PlanChoice path="/edges/binding/cloth" label="Cloth of the binding" options={letters} /> cut{" "}
+          <PlanChoice path="/edges/binding/grain" label="Grain of the binding" options={grains} />
+          <StripsOf what="binding" reckoning={reckoning} />
+        </>
+      )}
+      .
+    </>
+  );
+}
+
+/** How many strips, how wide, and how long they are together. */
+function StripsOf({ what, reckoning }: { what: string; reckoning: Reckoning }) {
+  const strips = reckoning.edge_strips.find((s) => s.what === what);
+  if (!strips) return null;
+  return (
+    <span className="soft">
+      : {strips.lie.length} {strips.lie.length === 1 ? "strip" : "strips"} of <Len of={strips.width} />, joined <Len of={strips.joined} />{" "}
+      for <Len of={strips.need} />
+    </span>
+  );
+}
+
+/** What happens at the edges and inside the seams. */
 export function Edges() {
   return (
     <p>
-      Plain, seams{" "}
+      <Piping />
+      <Binding /> Seams are{" "}
       <PlanChoice
         path="/edges/inside"
         label="Finish of the seams inside"

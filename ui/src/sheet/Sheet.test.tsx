@@ -62,6 +62,7 @@ const reckoning = {
   net: [[[{ piece: "front", quarters: 0 }], [{ piece: "back", quarters: 0 }]]],
   cuts: [cut],
   fittings: [],
+  edge_strips: [],
   back: {
     overlap: size(28).width,
     lies: [

@@ -1,5 +1,5 @@
 import { useId } from "react";
-import type { ClothNeed, Cut as CutData, Piece, Placed, Reckoning, Swatch as SwatchData } from "../api/api.gen";
+import type { ClothNeed, Cut as CutData, Piece, Placed, Reckoning, Strips, Swatch as SwatchData } from "../api/api.gen";
 import { Findings } from "../brief/Thread";
 import { Pattern } from "../cloth/Pattern";
 import { Swatch } from "../cloth/Swatch";
@@ -55,7 +55,7 @@ function ClothSection({ cloth, reckoning, swatch }: { cloth: ClothNeed; reckonin
         </div>
       </div>
       <div className="cloth-body">
-        <Lay cloth={cloth} cuts={reckoning.cuts} pieces={reckoning.pieces} swatch={swatch} />
+        <Lay cloth={cloth} cuts={reckoning.cuts} pieces={reckoning.pieces} strips={reckoning.edge_strips} swatch={swatch} />
         <Order cloth={cloth} cuts={reckoning.cuts} />
       </div>
     </section>
@@ -105,8 +105,16 @@ function Amounts({ cloth }: { cloth: ClothNeed }) {
   );
 }
 
+interface LayProps {
+  cloth: ClothNeed;
+  cuts: CutData[];
+  pieces: Piece[];
+  strips: Strips[];
+  swatch?: SwatchData;
+}
+
 /** The cloth to scale, selvedges left and right, its pieces where they are cut. */
-function Lay({ cloth, cuts, pieces, swatch }: { cloth: ClothNeed; cuts: CutData[]; pieces: Piece[]; swatch?: SwatchData }) {
+function Lay({ cloth, cuts, pieces, strips, swatch }: LayProps) {
   const id = useId();
   const { lay } = cloth;
   const width = mm(lay.width.nm);
@@ -134,6 +142,7 @@ function Lay({ cloth, cuts, pieces, swatch }: { cloth: ClothNeed; cuts: CutData[
           placed={p}
           cut={cuts[p.cut]}
           shape={shapeOf(cuts[p.cut], pieces)}
+          bias={strips.find((s) => s.cut === cuts[p.cut]?.id && s.cut.endsWith(".bias"))}
           fill={`url(#${id})`}
           text={text}
         />
@@ -159,11 +168,12 @@ interface LaidProps {
   placed: Placed;
   cut: CutData | undefined;
   shape: Piece | undefined;
+  bias: Strips | undefined;
   fill: string;
   text: number;
 }
 
-function Laid({ placed, cut, shape, fill, text }: LaidProps) {
+function Laid({ placed, cut, shape, bias, fill, text }: LaidProps) {
   const [x, y, w, h] = [placed.x, placed.y, placed.width, placed.height].map((l) => mm(l.nm)) as [number, number, number, number];
   const label = cut ? `${cut.width.text} × ${cut.height.text}` : "";
   const fits = w > label.length * text * 0.52 && h > text * 1.5;
@@ -171,6 +181,7 @@ function Laid({ placed, cut, shape, fill, text }: LaidProps) {
     <g>
       <rect className={`laid${cut?.waits ? " waits" : ""}${cut?.done ? " done" : ""}`} x={x} y={y} width={w} height={h} fill={fill} />
       {shape && <Template piece={shape} placed={placed} />}
+      {bias && <BiasStrips strips={bias} placed={placed} />}
       {cut?.waits && <path className="wait-mark" d={`M${x} ${y} L${x + w} ${y + h} M${x + w} ${y} L${x} ${y + h}`} />}
       {fits && (
         <foreignObject x={x} y={y} width={w} height={h}>
@@ -200,6 +211,23 @@ function Template({ piece, placed }: { piece: Piece; placed: Placed }) {
         d={`M${whole.x} ${whole.y} h${whole.width} v${whole.height} h${-whole.width} Z ${path}`}
       />
       <path className="template" d={path} />
+    </g>
+  );
+}
+
+/** Bias strips as they lie on the piece they are cut from. */
+function BiasStrips({ strips, placed }: { strips: Strips; placed: Placed }) {
+  return (
+    <g className="no-pointer" transform={`translate(${mm(placed.x.nm)} ${mm(placed.y.nm)})`}>
+      {strips.lie.map(({ corners, length }) => (
+        <polygon
+          key={`${corners[0]?.x} ${corners[0]?.y}`}
+          className="bias-strip"
+          points={corners.map((c) => `${mm(c.x)},${mm(c.y)}`).join(" ")}
+        >
+          <title>{length.text}</title>
+        </polygon>
+      ))}
     </g>
   );
 }
