@@ -85,6 +85,25 @@ func (r *run) binding(c cover.Cover) {
 	r.strip(edging{what: "binding", title: "Binding", about: "/edges/binding", cloth: b.Cloth, grain: b.Grain, width: width, need: need})
 }
 
+// insideTape is what binds the seam allowances of every seam inside.
+func (r *run) insideTape(c cover.Cover) {
+	if r.p.Edges.Inside != "bound" {
+		return
+	}
+	var s sum.Sum
+	for _, j := range c.Joins {
+		if j.Folded {
+			continue
+		}
+		for range j.Count {
+			s = s.Plus(sum.Part, j.Title, j.Lengths[0].Total())
+		}
+	}
+	if len(s) > 0 {
+		r.notion("tape for the seams inside", s)
+	}
+}
+
 // strip cuts the strips of an edging from its cloth, straight across it or on the
 // bias from a piece of it.
 func (r *run) strip(e edging) {

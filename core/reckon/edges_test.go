@@ -121,6 +121,19 @@ func TestClosuresAreComparedByTheirReckonings(t *testing.T) {
 	assert.Equal(t, "zip-flange", side.Findings[0].Code)
 }
 
+func TestBoundSeamsTakeTapeInside(t *testing.T) {
+	p := shells()["boxed-cushion"]
+	p.Edges.Inside = "bound"
+	r := reckon.Reckon(p, nil)
+	want := int64(0)
+	for _, j := range r.Joins {
+		want += int64(j.Count) * j.Lengths[0].NM
+	}
+	i := slices.IndexFunc(r.Lengths, func(n reckon.Notion) bool { return n.What == "tape for the seams inside" })
+	require.GreaterOrEqual(t, i, 0)
+	assert.Equal(t, want, r.Lengths[i].Length.NM)
+}
+
 func TestTopStitchingHasToCatchTheGap(t *testing.T) {
 	p := shells()["jacket"]
 	p.Edges.Topstitch = in / 4

@@ -150,6 +150,7 @@ func (r *run) cushion(c cover.Cover) {
 	c.Joins[0].Lengths, c.Joins[0].Piped = [2]sum.Sum{along, along}, along.Total()
 	r.joined(c)
 	r.piping(c)
+	r.insideTape(c)
 	r.form()
 	r.cloths()
 	if r.stopped() {

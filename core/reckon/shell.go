@@ -35,6 +35,7 @@ func (r *run) shell(c cover.Cover) {
 	r.joined(c)
 	r.piping(c)
 	r.binding(c)
+	r.insideTape(c)
 	r.form()
 	r.cloths()
 	if r.stopped() {

@@ -236,7 +236,7 @@ function Borders() {
               value={rest ? "rest" : "given"}
               options={[
                 { value: "rest", name: "takes the rest" },
-                { value: "given", name: "is" },
+                { value: "given", name: "measures" },
                 { value: "none", name: "is taken off" },
               ]}
               choose={(next) =>

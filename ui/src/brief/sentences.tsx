@@ -119,6 +119,7 @@ function StripsOf({ what, reckoning }: { what: string; reckoning: Reckoning }) {
 
 /** What happens at the edges and inside the seams. */
 export function Edges() {
+  const { value } = usePlan();
   return (
     <p>
       <Piping />
@@ -146,6 +147,12 @@ export function Edges() {
         ]}
       />
       . Cuts go up to the next <Value path="/habits/step" label="Ruler step" /> on the ruler.
+      {value("/cover/kind") === "jacket" && (
+        <>
+          {" "}
+          Turned, it is top-stitched <Value path="/edges/topstitch" label="Distance of the top-stitching" /> from the edge.
+        </>
+      )}
       <Seams />
     </p>
   );

@@ -1,4 +1,9 @@
-import { useId } from "react";
+import Button from "@mui/material/Button";
+import Dialog from "@mui/material/Dialog";
+import DialogActions from "@mui/material/DialogActions";
+import DialogContent from "@mui/material/DialogContent";
+import DialogTitle from "@mui/material/DialogTitle";
+import { useId, useState } from "react";
 import type { ClothNeed, Cut as CutData, Piece, Placed, Reckoning, Strips, Swatch as SwatchData } from "../api/api.gen";
 import { Findings } from "../brief/Thread";
 import { Pattern } from "../cloth/Pattern";
@@ -237,7 +242,8 @@ function Order({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
   const { value, rework } = usePlan();
   const mine = cuts.map((cut, index) => ({ cut, index })).filter(({ cut }) => cut.cloth === cloth.cloth);
   const ticked = (value("/progress/cut") ?? []) as string[];
-  const tick = (id: string, done: boolean) =>
+  const [early, ask] = useState<CutData | null>(null);
+  const keep = (id: string, done: boolean) =>
     rework(
       (plan) => {
         const now = plan.progress?.cut ?? [];
@@ -245,6 +251,7 @@ function Order({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
       },
       done ? `cut ${id}` : `not cut ${id}`,
     );
+  const tick = (cut: CutData, done: boolean) => (done && cut.waits ? ask(cut) : keep(cut.id, done));
   return (
     <div className="cut-order">
       <ol>
@@ -263,7 +270,7 @@ function Order({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
         {mine.map(({ cut }) => (
           <li key={cut.id}>
             <label>
-              <input type="checkbox" checked={ticked.includes(cut.id)} onChange={(e) => tick(cut.id, e.target.checked)} />
+              <input type="checkbox" checked={ticked.includes(cut.id)} onChange={(e) => tick(cut, e.target.checked)} />
               <span>
                 {cut.count} × <T>{`${cut.width.text} × ${cut.height.text}`}</T>{" "}
                 <span className="soft">
@@ -276,6 +283,29 @@ function Order({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
           </li>
         ))}
       </ul>
+      <Dialog open={early !== null} onClose={() => ask(null)} aria-labelledby="early-title">
+        <DialogTitle id="early-title">Cut it before the front is measured?</DialogTitle>
+        <DialogContent>
+          <p>
+            The {early?.title.toLowerCase()} is planned <T>{early ? `${early.width.text} × ${early.height.text}` : ""}</T>. Seams and
+            quilting seldom come out as planned: cut to the planned size, it may not fit the front you sew. Its cloth is kept for it
+            meanwhile.
+          </p>
+        </DialogContent>
+        <DialogActions>
+          <Button onClick={() => ask(null)} autoFocus>
+            It waits
+          </Button>
+          <Button
+            onClick={() => {
+              if (early) keep(early.id, true);
+              ask(null);
+            }}
+          >
+            It is cut
+          </Button>
+        </DialogActions>
+      </Dialog>
     </div>
   );
 }
