@@ -27,6 +27,13 @@ const pictures = [
   { name: "cut", path: `${reading}/cut`, before: (page) => page.getByRole("heading", { name: "madder stripe" }).scrollIntoViewIfNeeded() },
   { name: "sew", path: `${reading}/sew`, before: (page) => page.getByRole("button", { name: "Sew row 2" }).click() },
   { name: "sew-gate", path: `${patchwork}/sew`, before: (page) => page.getByRole("button", { name: "Measure the front" }).click() },
+  {
+    name: "closures",
+    path: reading,
+    before: (page) => page.getByRole("button", { name: "Compare the closures for this cover" }).click(),
+  },
+  { name: "cut-bias", path: "/plans/boxed-bench-cushion/cut" },
+  { name: "flange", path: "/plans/flanged-window-cushion" },
   { name: "cloth", path: "/cloth" },
   { name: "log", path: "/log" },
   { name: "habits", path: "/habits" },
