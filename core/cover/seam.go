@@ -144,5 +144,15 @@ func Clips(own, other outline.Path, start length.Length) [][2]float64 {
 	return out
 }
 
+// PipingClips are the stretches over which the seam of a piping is clipped: a seam
+// allowance to both sides of a corner, and all along a curve.
+func PipingClips(path outline.Path, seam length.Length) [][2]float64 {
+	out := path.Arcs()
+	for _, at := range path.Corners() {
+		out = append(out, [2]float64{math.Max(0, at-seam.Float()), math.Min(at+seam.Float(), path.Length())})
+	}
+	return out
+}
+
 // rounding is more, in nanometres, than two ways of working out one seam differ by.
 const rounding = 100

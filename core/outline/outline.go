@@ -280,6 +280,24 @@ func (p Path) Arcs() [][2]float64 {
 	return out
 }
 
+// Corners are the distances along the path at which it turns sharply; where a closed
+// path begins is none of them.
+func (p Path) Corners() []float64 {
+	const sharp = 0.05 // radians
+	var out []float64
+	at := 0.0
+	for i := range len(p) - 2 {
+		s, next := p.segment(i), p.segment(i+1)
+		at += s.length
+		_, _, before := s.at(1)
+		_, _, after := next.at(0)
+		if turn := math.Abs(math.Remainder(after-before, 2*math.Pi)); turn > sharp {
+			out = append(out, at)
+		}
+	}
+	return out
+}
+
 // Bounds are the lowest and highest coordinates.
 func (o Outline) Bounds() (x1, y1, x2, y2 float64) {
 	x1, y1, x2, y2 = math.Inf(1), math.Inf(1), math.Inf(-1), math.Inf(-1)

@@ -166,3 +166,14 @@ func TestWalkingAnyOutline(t *testing.T) {
 		}
 	})
 }
+
+func TestCornersOfAPath(t *testing.T) {
+	o := outline.Rounded(4*in, 3*in, outline.Radii{TopLeft: in})
+	path := o.Stretch(0, len(o)) // round corner, top, right, bottom, left
+	corners := path.Corners()
+	if assert.Len(t, corners, 3, "the rounded one goes over smoothly") {
+		assert.InDelta(t, math.Pi/2+3, corners[0]/in.Float(), 1e-9, "at the end of the top")
+		assert.InDelta(t, math.Pi/2+6, corners[1]/in.Float(), 1e-9)
+	}
+	assert.Empty(t, outline.Circle(2*in).Stretch(0, 2).Corners())
+}

@@ -278,6 +278,9 @@ func (v *validator) edges(p Plan) {
 		if p.Object.Kind != Form {
 			v.stop("/object/make", "Only a pad is made at home.", "Take it out of this plan.")
 		}
+		if m.Fold && p.Object.Shape == RoundShape {
+			v.stop("/object/make/fold", "A circle has no side to lie on the fold.", "Make the pad of two pieces.")
+		}
 		v.between("/object/make/tab", "A tab", m.Tab, 0, mostSeam)
 		v.between("/object/make/gap", "The gap of a pad", m.Gap, 0, largest)
 	}

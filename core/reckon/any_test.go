@@ -47,6 +47,21 @@ func anyCover(t *rapid.T) plan.Plan {
 	if p.Cover.Kind == plan.BoxedCushion {
 		p.Back = plan.Back{Kind: rapid.SampledFrom([]plan.BackKind{"", "sewn", "zip"}).Draw(t, "closure"), Gap: anyOf(t, "gap", 0, 40*in)}
 	}
+	if p.Cover.Kind == plan.Cushion {
+		p.Back = rapid.SampledFrom(plan.Closures(unit)).Draw(t, "closure").Back
+		p.Cover.Flange = anyOf(t, "flange", 0, 2*in)
+	}
+	if rapid.Bool().Draw(t, "piped") {
+		p.Edges.Piping = &plan.Piping{Cord: anyOf(t, "cord", in/8, in/2), Grain: rapid.SampledFrom([]plan.Grain{"", "bias", "straight"}).Draw(t, "grain"),
+			Bought: rapid.Bool().Draw(t, "bought")}
+	}
+	if p.Object.Kind == plan.Box && rapid.Bool().Draw(t, "bound with strips") {
+		p.Edges.Binding = &plan.Binding{Shows: in / 2, Style: rapid.SampledFrom([]plan.BindingStyle{"", "double", "tape", "bought"}).Draw(t, "binding")}
+	}
+	if p.Object.Kind == plan.Form && rapid.Bool().Draw(t, "made at home") {
+		p.Object.Make = &plan.MakeForm{Fold: rapid.Bool().Draw(t, "fold"), Tab: anyOf(t, "tab", 0, in)}
+	}
+	p.Edges.Inside = rapid.SampledFrom([]plan.InsideFinish{"", "zigzag", "bound"}).Draw(t, "inside")
 	quilted := plan.Piece{Face: &plan.Face{Kind: plan.PlainFace, Cloth: "A"}}
 	if rapid.Bool().Draw(t, "quilted") {
 		quilted.Layers = &plan.Layers{Batting: &plan.Batting{Count: rapid.IntRange(0, 2).Draw(t, "battings")}, Lining: "L"}

@@ -85,6 +85,16 @@ func (r *run) binding(c cover.Cover) {
 	r.strip(edging{what: "binding", title: "Binding", about: "/edges/binding", cloth: b.Cloth, grain: b.Grain, width: width, need: need})
 }
 
+// enclosed finds seams that are to be enclosed where nothing encloses them.
+func (r *run) enclosed() {
+	k := r.p.Cover.Kind
+	if r.p.Edges.Inside != "enclosed" || k == plan.Pad || k == plan.Jacket || (k == plan.Cushion && r.p.Back.Lined) {
+		return
+	}
+	r.find(finding.List{{Level: finding.Warn, Code: "inside-open", About: "/edges/inside",
+		Text: "The raw edges lie open inside: this cover has no lining that encloses them.", Remedy: "Zigzag, overlock or bind them; a folded back with a full lining encloses them."}})
+}
+
 // insideTape is what binds the seam allowances of every seam inside.
 func (r *run) insideTape(c cover.Cover) {
 	if r.p.Edges.Inside != "bound" {

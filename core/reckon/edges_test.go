@@ -86,6 +86,8 @@ func TestAPadMadeAtHome(t *testing.T) {
 	assert.Equal(t, []string{"5½″", "1½″"}, []string{cut(t, r, "form.tab").Width.Text, cut(t, r, "form.tab").Height.Text})
 	assert.Contains(t, r.Steps[stepAt(r, "form")].Text, "through the tab")
 	assert.Less(t, stepAt(r, "form"), stepAt(r, "close"))
+	p.Object.Shape = plan.RoundShape
+	assert.Equal(t, "/object/make/fold", reckon.Reckon(p, nil).Findings[0].About)
 }
 
 // The figures of the comparison are those of the plan with that closure.
@@ -119,6 +121,28 @@ func TestClosuresAreComparedByTheirReckonings(t *testing.T) {
 	assert.Equal(t, "zip-side", side.Key)
 	assert.Nil(t, side.Back, "a zip in the side seam and a flange do not go together")
 	assert.Equal(t, "zip-flange", side.Findings[0].Code)
+}
+
+func TestPipingIsClippedAtCornersAndCurves(t *testing.T) {
+	p := worked()
+	p.Edges.Piping = &plan.Piping{Cord: in / 4}
+	assert.Len(t, piece(t, reckon.Reckon(p, nil), "front").Seams[0].Clips, 8, "a seam to both sides of four corners")
+	p.Edges.Piping = nil
+	assert.Empty(t, piece(t, reckon.Reckon(p, nil), "front").Seams[0].Clips)
+	box := shells()["boxed-cushion"]
+	box.Edges.Piping = &plan.Piping{Cord: in / 4}
+	assert.Len(t, piece(t, reckon.Reckon(box, nil), "face").Seams[0].Clips, 8, "both ends of four curves")
+}
+
+func TestEnclosedSeamsNeedALining(t *testing.T) {
+	p := worked()
+	p.Edges.Inside = "enclosed"
+	assert.Contains(t, codes(reckon.Reckon(p, nil)), "inside-open")
+	p.Back = plan.Back{Kind: plan.FoldedBack, Lined: true}
+	assert.NotContains(t, codes(reckon.Reckon(p, nil)), "inside-open")
+	jacket := shells()["jacket"]
+	jacket.Edges.Inside = "enclosed"
+	assert.Empty(t, codes(reckon.Reckon(jacket, nil)))
 }
 
 func TestBoundSeamsTakeTapeInside(t *testing.T) {

@@ -151,6 +151,7 @@ func (r *run) cushion(c cover.Cover) {
 	r.joined(c)
 	r.piping(c)
 	r.insideTape(c)
+	r.enclosed()
 	r.form()
 	r.cloths()
 	if r.stopped() {

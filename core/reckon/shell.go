@@ -36,6 +36,7 @@ func (r *run) shell(c cover.Cover) {
 	r.piping(c)
 	r.binding(c)
 	r.insideTape(c)
+	r.enclosed()
 	r.form()
 	r.cloths()
 	if r.stopped() {
@@ -161,15 +162,22 @@ func (r *run) seams(c cover.Cover) {
 				if side == 1 {
 					start = -j.Start(0)
 				}
-				r.seam(name, i+1, pieces[name].Seam(run), other, start)
+				own := pieces[name].Seam(run)
+				// Piping is basted to the piece whose seam goes round corners.
+				piped := j.Piped > 0 && len(own.Path.Arcs())+len(own.Path.Corners()) > 0
+				r.seam(name, i+1, own, other, start, piped)
 			}
 		}
 	}
 }
 
-func (r *run) seam(piece string, join int, s, other cover.Seam, start length.Length) {
+func (r *run) seam(piece string, join int, s, other cover.Seam, start length.Length, piped bool) {
 	out := Seam{Join: join, Path: vertices(outline.Outline(s.Path)), Marks: marks(s.Marks), Clips: []Mark{}}
-	for _, stretch := range cover.Clips(s.Path, other.Path, start) {
+	stretches := cover.Clips(s.Path, other.Path, start)
+	if r.p.Edges.Piping != nil && piped {
+		stretches = cover.PipingClips(s.Path, r.p.Cover.Seam)
+	}
+	for _, stretch := range stretches {
 		for _, at := range stretch {
 			x, y, direction := s.Path.At(at)
 			out.Clips = append(out.Clips, marks([]cover.Mark{{X: x, Y: y, Direction: direction}})...)
