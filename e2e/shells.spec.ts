@@ -46,7 +46,7 @@ const covers = [
       await page.getByRole("combobox", { name: "Closure of the band" }).selectOption("zip");
       await put(page, "Gap in the band", "12");
     },
-    cuts: ["2 × 141/2″ × 141/2″", "2 × 14″ × 13/4″"],
+    cuts: ["2 × 141/2″ × 141/2″", "2 × 14″ × 11/2″"],
     step: "Sew zip between the halves",
   },
   {
