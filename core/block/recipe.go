@@ -1,0 +1,157 @@
+package block
+
+import (
+	"fmt"
+	"math"
+
+	"umschlag/core/length"
+	"umschlag/core/outline"
+	"umschlag/core/sum"
+)
+
+// Kind is how a patch is cut with the ruler.
+type Kind string
+
+// The kinds, by the words of the cutting list.
+const (
+	Square   Kind = "square"
+	Rect     Kind = "rectangle"
+	Half     Kind = "half-square"    // squares cut once on the diagonal
+	Quarter  Kind = "quarter-square" // squares cut twice
+	Template Kind = "template"
+)
+
+// Recipe is what a patch is cut from.
+type Recipe struct {
+	Kind Kind
+	// Size of the piece that is cut: to the exact size its outline asks for, before it
+	// goes up to a ruler step.
+	Size sum.Size
+	// Gives is how many patches one piece gives.
+	Gives int
+	// Finished names what it finishes as.
+	Finished string
+}
+
+// near is what two ways of working out one length may differ by, in nanometres.
+const near = 200.0
+
+// RecipeOf is how a patch is cut: its finished outline moved out by the seam, and the
+// square or rectangle that gives it. Both come from the same outline. Source: geometry;
+// at a seam of ¼ in they are the add-ons of ⅞ and 1¼ in that makers know by heart (from
+// memory).
+func RecipeOf(line outline.Outline, seam length.Length, style length.Style) Recipe {
+	cut := line.Offset(seam.Float())
+	text := func(f float64) string { return style.Text(length.FromFloat(f)) }
+	switch {
+	case len(line) == 4 && upright(line):
+		w, h := sides(line)
+		size := sum.Size{Width: grown("width, finished", w, sideOf(cut, 0), seam), Height: grown("height, finished", h, sideOf(cut, 1), seam)}
+		kind := Rect
+		if math.Abs(w-h) < near {
+			kind = Square
+		}
+		return Recipe{Kind: kind, Size: size, Gives: 1, Finished: text(w) + " × " + text(h)}
+	case len(line) == 4 && square(line):
+		w, _ := sides(line)
+		each := grown("side, finished", w, sideOf(cut, 0), seam)
+		return Recipe{Kind: Square, Size: sum.Size{Width: each, Height: each}, Gives: 1, Finished: text(w) + " square, on its point"}
+	case len(line) == 3 && right(line):
+		leg, level := legOf(line)
+		if level {
+			each := sum.Of(sum.Part, "leg, finished", length.FromFloat(leg)).Plus(sum.Seam, "seams, and the point at both ends", length.FromFloat(legs(cut)-leg))
+			return Recipe{Kind: Half, Size: sum.Size{Width: each, Height: each}, Gives: 2, Finished: text(leg) + " on its short sides"}
+		}
+		base := leg * math.Sqrt2
+		if flat(line) {
+			each := sum.Of(sum.Part, "base, finished", length.FromFloat(base)).Plus(sum.Seam, "seams, and the point at both ends", length.FromFloat(legs(cut)*math.Sqrt2-base))
+			return Recipe{Kind: Quarter, Size: sum.Size{Width: each, Height: each}, Gives: 4, Finished: text(base) + " on its long side"}
+		}
+	}
+	x1, y1, x2, y2 := cut.Bounds()
+	size := sum.Size{Width: sum.Of(sum.Part, "template with seams", length.FromFloat(x2-x1)), Height: sum.Of(sum.Part, "template with seams", length.FromFloat(y2-y1))}
+	return Recipe{Kind: Template, Size: size, Gives: 1, Finished: fmt.Sprintf("by template, %s × %s over all", text(x2-x1), text(y2-y1))}
+}
+
+// grown is a side and what the seam adds at both its ends.
+func grown(name string, finished, cut float64, seam length.Length) sum.Sum {
+	s := sum.Of(sum.Part, name, length.FromFloat(finished)).Between(sum.Seam, "seam allowance", seam)
+	if off := length.FromFloat(cut) - s.Total(); off != 0 { // rounding of the outline
+		s[1].Amount += off
+	}
+	return s
+}
+
+func vector(o outline.Outline, i int) (x, y float64) {
+	a, b := o[i], o[(i+1)%len(o)]
+	return b.X - a.X, b.Y - a.Y
+}
+
+func sideOf(o outline.Outline, i int) float64 { return math.Hypot(vector(o, i)) }
+
+func sides(o outline.Outline) (w, h float64) { return sideOf(o, 0), sideOf(o, 1) }
+
+// upright reports whether a quadrilateral is a rectangle that stands level.
+func upright(o outline.Outline) bool {
+	for i := range o {
+		if x, y := vector(o, i); math.Abs(x) > near && math.Abs(y) > near {
+			return false
+		}
+	}
+	return true
+}
+
+// square reports whether a quadrilateral has equal sides and right angles.
+func square(o outline.Outline) bool {
+	for i := range o {
+		x1, y1 := vector(o, i)
+		x2, y2 := vector(o, (i+1)%4)
+		if math.Abs(math.Hypot(x1, y1)-math.Hypot(x2, y2)) > near || math.Abs(x1*x2+y1*y2) > near*math.Hypot(x1, y1) {
+			return false
+		}
+	}
+	return true
+}
+
+// right reports whether a triangle has a right angle between two sides alike.
+func right(o outline.Outline) bool {
+	for i := range o {
+		x1, y1 := vector(o, i)
+		x2, y2 := vector(o, (i+1)%3)
+		if math.Abs(x1*x2+y1*y2) < near*math.Hypot(x1, y1) && math.Abs(math.Hypot(x1, y1)-math.Hypot(x2, y2)) < near {
+			return true
+		}
+	}
+	return false
+}
+
+// legOf is the short side of a right triangle, and whether it lies level or upright:
+// then its long side is on the bias, and the triangle is half a square.
+func legOf(o outline.Outline) (leg float64, level bool) {
+	at := 0
+	for i := range o {
+		if sideOf(o, i) < sideOf(o, at)-near {
+			at = i
+		}
+	}
+	x, y := vector(o, at)
+	return math.Hypot(x, y), math.Abs(x) < near || math.Abs(y) < near
+}
+
+// legs is the short side of a right triangle.
+func legs(o outline.Outline) float64 {
+	leg, _ := legOf(o)
+	return leg
+}
+
+// flat reports whether the long side of a triangle lies level or upright.
+func flat(o outline.Outline) bool {
+	at := 0
+	for i := range o {
+		if sideOf(o, i) > sideOf(o, at) {
+			at = i
+		}
+	}
+	x, y := vector(o, at)
+	return math.Abs(x) < near || math.Abs(y) < near
+}
