@@ -31,6 +31,9 @@ type Recipe struct {
 	Gives int
 	// Finished names what it finishes as.
 	Finished string
+	// Share marks an upright patch: its sides are shares of the block's own, so that
+	// they are on the ruler where the block is a handy one.
+	Share bool
 }
 
 // near is what two ways of working out one length may differ by, in nanometres.
@@ -51,7 +54,7 @@ func RecipeOf(line outline.Outline, seam length.Length, style length.Style) Reci
 		if math.Abs(w-h) < near {
 			kind = Square
 		}
-		return Recipe{Kind: kind, Size: size, Gives: 1, Finished: text(w) + " × " + text(h)}
+		return Recipe{Kind: kind, Size: size, Gives: 1, Finished: text(w) + " × " + text(h), Share: true}
 	case len(line) == 4 && square(line):
 		w, _ := sides(line)
 		each := grown("side, finished", w, sideOf(cut, 0), seam)

@@ -7,26 +7,29 @@ import (
 	"umschlag/core/plan"
 )
 
-// arrange gives every patch of a grid its cloth, rows from the top.
+// arrange gives every patch of a grid its cloth, rows from the top. On point every
+// other row is one block shorter.
 func arrange(f plan.Face, path string) ([][]string, finding.List) {
 	cloths := f.Cloths
 	if len(cloths) == 0 {
 		cloths = []string{f.Cloth}
 	}
-	switch f.Order.Kind {
-	case plan.Rows:
+	switch {
+	case f.Order.Kind == plan.Rows:
 		return f.Order.Rows, nil
-	case plan.Scrap:
+	case f.Order.Kind == plan.Scrap:
 		return scrap(f, path, distinct(cloths))
+	case f.Set == plan.OnPoint: // the blocks between the others are the next cloth
+		return fill(f, func(r, _ int, _ [][]string) string { return cloths[r%len(cloths)] }), nil
 	default:
 		return fill(f, func(r, c int, _ [][]string) string { return cloths[(r+c)%len(cloths)] }), nil
 	}
 }
 
 func fill(f plan.Face, pick func(r, c int, done [][]string) string) [][]string {
-	rows := make([][]string, f.Rows)
-	for r := range rows {
-		rows[r] = make([]string, f.Columns)
+	rows := make([][]string, len(f.Shape()))
+	for r, columns := range f.Shape() {
+		rows[r] = make([]string, columns)
 		for c := range rows[r] {
 			rows[r][c] = pick(r, c, rows)
 		}
@@ -35,30 +38,82 @@ func fill(f plan.Face, pick func(r, c int, done [][]string) string) [][]string {
 }
 
 // scrap mixes the cloths by the seed, nothing like its neighbour to the left
-// or above, and each cloth about as often as any other. Two neighbours forbid
-// at most two cloths, and with two cloths they forbid the same one, so only a
-// single cloth cannot be kept apart.
+// or above, and each cloth about as often as any other. Patches that are kept stay.
+// Straight, two neighbours forbid at most two cloths, and with two cloths they forbid
+// the same one; where patches are kept, or on point, a like neighbour can be left over,
+// which is said.
 func scrap(f plan.Face, path string, cloths []string) ([][]string, finding.List) {
 	var found finding.List
-	if len(cloths) == 1 && f.Rows*f.Columns > 1 {
+	m := &mixer{face: f, cloths: cloths, used: map[string]int{}, random: rand.New(rand.NewPCG(uint64(f.Seed), 0x756d7363686c6167))}
+	rows := fill(f, m.pick)
+	if len(cloths) == 1 && len(rows)*len(rows[0]) > 1 {
 		found.Add(finding.Note, "like-neighbours", path+"/cloths", "With one cloth every patch lies beside its like.", "Name a second cloth.")
-		return fill(f, func(int, int, [][]string) string { return cloths[0] }), found
+	} else if m.alike {
+		found.Add(finding.Note, "like-neighbours", path+"/cloths", "Some patches lie beside their like.", "Mix again, name another cloth, or let go of a patch that is kept.")
 	}
-	random := rand.New(rand.NewPCG(uint64(f.Seed), 0x756d7363686c6167))
-	used := map[string]int{}
-	return fill(f, func(r, c int, done [][]string) string {
-		best, score := "", 0.0
-		for _, cloth := range cloths {
-			if (c > 0 && done[r][c-1] == cloth) || (r > 0 && done[r-1][c] == cloth) {
-				continue
-			}
-			if s := float64(used[cloth]) + 1.5*random.Float64(); best == "" || s < score {
-				best, score = cloth, s
-			}
+	return rows, found
+}
+
+type mixer struct {
+	face   plan.Face
+	cloths []string
+	used   map[string]int
+	random *rand.Rand
+	alike  bool
+}
+
+// pick takes the cloth that was used least, with some chance in it, among those that
+// no neighbour has.
+func (m *mixer) pick(r, c int, done [][]string) string {
+	near := m.neighbours(r, c, done)
+	if kept, ok := m.face.Kept(r+1, c+1); ok {
+		m.used[kept]++
+		m.alike = m.alike || near[kept]
+		return kept
+	}
+	best, score := "", 0.0
+	for _, cloth := range m.cloths {
+		if near[cloth] {
+			continue
 		}
-		used[best]++
-		return best
-	}), found
+		if s := float64(m.used[cloth]) + 1.5*m.random.Float64(); best == "" || s < score {
+			best, score = cloth, s
+		}
+	}
+	if best == "" {
+		m.alike = len(m.cloths) > 1
+		best = m.cloths[m.random.IntN(len(m.cloths))]
+	}
+	m.used[best]++
+	return best
+}
+
+// neighbours are the cloths a patch must not be like: of those laid before it, and of
+// those that are kept beside and below it.
+func (m *mixer) neighbours(r, c int, done [][]string) map[string]bool {
+	near := map[string]bool{}
+	laid := func(r, c int) {
+		if r >= 0 && r < len(done) && c >= 0 && c < len(done[r]) && done[r][c] != "" {
+			near[done[r][c]] = true
+		}
+	}
+	kept := func(r, c int) {
+		if cloth, ok := m.face.Kept(r+1, c+1); ok {
+			near[cloth] = true
+		}
+	}
+	if m.face.Set == plan.OnPoint {
+		for _, d := range []int{-1 + r%2, r % 2} {
+			laid(r-1, c+d)
+			kept(r+1, c+d)
+		}
+		return near
+	}
+	laid(r, c-1)
+	laid(r-1, c)
+	kept(r, c+1)
+	kept(r+1, c)
+	return near
 }
 
 func distinct(list []string) []string {

@@ -1,15 +1,17 @@
 // Package front knows what a piece's face is made of: from a decided face and
-// the size it has to fill, the patches and borders with their cuts, and where
-// each lies.
+// the size it has to fill, the patches, sashes and borders with their cuts, where each
+// lies, and the seams between them.
 //
 // A face kind is one builder in this package and one line in builders.
 package front
 
 import (
 	"fmt"
+	"slices"
 
 	"umschlag/core/finding"
 	"umschlag/core/length"
+	"umschlag/core/outline"
 	"umschlag/core/plan"
 	"umschlag/core/sum"
 )
@@ -19,10 +21,24 @@ type Role string
 
 // The roles of parts.
 const (
-	Panel     Role = "panel"
-	Patch     Role = "patch"
-	BorderEnd Role = "border-side" // sewn on first, left and right
-	BorderRun Role = "border-run"  // sewn on second, across everything
+	Panel Role = "panel"
+	Patch Role = "patch"
+	// BlockPatch is cut for a patch within a block.
+	BlockPatch Role = "block-patch"
+	// Setting triangles fill the rim of a grid on point.
+	Setting Role = "setting"
+	// ShortSash lies between two patches of a row, LongSash between two rows; a Post
+	// is where sashes meet.
+	ShortSash Role = "short-sash"
+	LongSash  Role = "long-sash"
+	Post      Role = "post"
+	Strip     Role = "strip"
+	// SetStrip is sewn into a set of strips, which is cut across into segments.
+	SetStrip    Role = "set-strip"
+	BorderEnd   Role = "border-side" // sewn on first, left and right
+	BorderRun   Role = "border-run"  // sewn on second, across everything
+	BorderPatch Role = "border-patch"
+	Corner      Role = "border-corner"
 )
 
 // Part is one shape to be cut, with how many alike.
@@ -36,6 +52,15 @@ type Part struct {
 	Count int
 	// Ring is the number of the border, from 1 inside; 0 for others.
 	Ring int
+	// Shape it is cut to where it is not told by its size: half-square, quarter-square,
+	// strip, template.
+	Shape string
+	// Gives is how many patches one piece gives, Patches how many are needed, and
+	// Finished what one finishes as; for patches of blocks.
+	Gives, Patches int
+	Finished       string
+	// Had marks a panel that is there already.
+	Had bool
 }
 
 // Cell is one part where it lies on the face, from the finished top left
@@ -44,8 +69,57 @@ type Cell struct {
 	Part          int
 	X, Y          length.Length
 	Width, Height length.Length
-	// Row and Column of a patch, from 1; 0 for others.
+	// Row and Column of a patch or block, from 1; 0 for others. On point every other
+	// row has one block less.
 	Row, Column int
+	// Band is the number of the row it is sewn in, from 1; 0 where it is sewn in none.
+	Band int
+	// Line is its outline where it is no rectangle, in the same frame.
+	Line outline.Outline
+}
+
+// Band is a row as it is sewn: of patches, of sashes and posts, or diagonal.
+type Band struct {
+	// Number from 1, as in Cell.Band.
+	Number int
+	// Of is what it is a row of: patches, blocks, sashes, strips.
+	Of string
+	// Pieces that are joined in it.
+	Pieces int
+	// Length as sewn, raw edge to raw edge; 0 where its ends are trimmed later.
+	Length length.Length
+	// Group is the number of the grid within a stack that it belongs to, from 1.
+	Group int
+	// Sashes are in it between the patches; Posts marks a row of sashes and posts.
+	Sashes, Posts bool
+}
+
+// SeamKind is when a seam is sewn.
+type SeamKind string
+
+// The kinds of seams, in the order in which they are sewn.
+const (
+	InBlock SeamKind = "block"
+	InBand  SeamKind = "row"
+	Between SeamKind = "between"
+	Round   SeamKind = "border"
+	Stacked SeamKind = "stack"
+)
+
+// Seam is one seam of the face, drawn on its finished frame.
+type Seam struct {
+	Kind SeamKind
+	// Band it lies in, or that lies above it; Ring of a border.
+	Band, Ring int
+	// Group names the seams that are pressed alike, since they are sewn and pressed
+	// together.
+	Group          string
+	X1, Y1, X2, Y2 float64
+	// Sewn is its length as sewn.
+	Sewn length.Length
+	// Cells to its left and right, seen along it from its first point; -1 where there
+	// are several.
+	Left, Right int
 }
 
 // Face is a face reckoned.
@@ -60,7 +134,36 @@ type Face struct {
 	Columns, Rows int
 	// Rings of borders.
 	Rings int
+	// Grids are the patches or blocks of each grid of the face, in order.
+	Grids []Grid
+	Bands []Band
+	Seams []Seam
+	// Units are sewn before the rows.
+	Units []Unit
+	// Sets of strips that are cut across.
+	Sets []Set
 }
+
+// Grid is what its steps have to know of a grid of patches.
+type Grid struct {
+	Columns, Rows int
+	// Patch is a patch or a block as it is sewn into its row, with seams.
+	Patch sum.Size
+	// Sewn is the grid without borders, raw edge to raw edge.
+	Sewn sum.Size
+	// Blocks reports blocks in place of plain patches, Point a grid on point.
+	Blocks, Point bool
+	// Patches is how many pieces of cloth all its blocks or patches have.
+	Patches int
+	// Sash reports sashes, Posts posts where they meet.
+	Sash, Posts bool
+	// Laid are the cloths of its patches, rows from the top.
+	Laid [][]string
+}
+
+// Side is an edge of a face that is sewn to another face of a stack: it neither grows
+// nor reaches out.
+type Held struct{ Left, Right, Top, Bottom bool }
 
 // Order is what a face is reckoned from.
 type Order struct {
@@ -82,16 +185,38 @@ type Order struct {
 	Absorb             plan.Absorb
 	Step               length.Length
 	Style              length.Style
+	// Held edges.
+	Held Held
+	// Usable is how wide a cloth is between its selvedges, by its letter.
+	Usable func(cloth string) length.Length
+	// Trim cuts triangles large and trims their units: a school.
+	Trim bool
 }
 
-// grow is what each side of the top has beyond the trimmed panel.
-func (o Order) grow() (across, up length.Length) {
-	return (o.Top.Width.Total() - o.Trimmed.Width.Total()) / 2, (o.Top.Height.Total() - o.Trimmed.Height.Total()) / 2
+// grow is what each side of the top has beyond the trimmed panel; it is shared by the
+// sides that are not held.
+func grow(top, trimmed sum.Sum, lowHeld, highHeld bool) (low, high length.Length) {
+	more := top.Total() - trimmed.Total()
+	switch {
+	case lowHeld && highHeld:
+		return 0, 0
+	case lowHeld:
+		return 0, more
+	case highHeld:
+		return more, 0
+	}
+	return more / 2, more / 2
 }
 
-var builders = map[plan.FaceKind]func(Order) (Face, finding.List){
-	plan.PlainFace: plain,
-	plan.GridFace:  grid,
+type builder func(Order) (Face, finding.List)
+
+// builders is filled below, since a stack builds faces in its turn.
+var builders map[plan.FaceKind]builder
+
+func init() {
+	builders = map[plan.FaceKind]builder{
+		plan.PlainFace: plain, plan.GridFace: grid, plan.StripsFace: strips, plan.CheckerFace: checker, plan.StackFace: stack, plan.FoundFace: found,
+	}
 }
 
 // Build reckons a face. A face that cannot fill its size gives no parts and
@@ -101,14 +226,18 @@ func Build(o Order) (Face, finding.List) {
 	if !ok {
 		var found finding.List
 		found.Add(finding.Stop, "face-kind", o.Path+"/kind",
-			fmt.Sprintf("A %s face is read and kept, but this version reckons plain faces and grids.", o.Face.Kind), "Choose a plain face or a grid.")
+			fmt.Sprintf("A %s face is read and kept, but this version does not reckon it.", o.Face.Kind), "Choose one piece, a grid, strips, a checkerboard or a stack.")
 		return Face{}, found
 	}
-	found := unreckoned(o)
-	if found.Stopped() {
-		return Face{}, found
+	said := unreckoned(o)
+	if said.Stopped() {
+		return Face{}, said
 	}
-	return build(o)
+	f, more := build(o)
+	if said = append(said, more...); said.Stopped() {
+		return Face{}, said
+	}
+	return f, said
 }
 
 // unreckoned names what a face carries that would change its cuts and is not
@@ -118,37 +247,57 @@ func unreckoned(o Order) finding.List {
 	stop := func(key, what string) {
 		found.Add(finding.Stop, "face-part", o.Path+"/"+key, what+" is read and kept, but its cuts are not reckoned here.", "Take it out of the face.")
 	}
-	f := o.Face
-	if f.Set != "" && f.Set != plan.Straight {
-		stop("set", "A grid on point")
-	}
-	if f.Block.Name != "" || f.Block.Cells != nil {
-		stop("block", "A block")
-	}
-	if f.Sash != nil {
-		stop("sash", "Sashing")
-	}
-	if len(f.Applique) > 0 {
+	if len(o.Face.Applique) > 0 {
 		stop("applique", "Appliqué")
 	}
-	if f.Pocket != "" {
+	if o.Face.Pocket != "" {
 		stop("pocket", "A pocket front")
-	}
-	for i, b := range f.Borders {
-		if b.Corner != plan.Butted && b.Corner != "" {
-			stop(fmt.Sprintf("borders/%d/corner", i), "A border with corners of that kind")
-		}
 	}
 	return found
 }
 
 // plain is one panel, cut as large as quilting and trimming need.
 func plain(o Order) (Face, finding.List) {
-	x, y := o.grow()
+	left, right := grow(o.Top.Width, o.Trimmed.Width, o.Held.Left, o.Held.Right)
+	above, below := grow(o.Top.Height, o.Trimmed.Height, o.Held.Top, o.Held.Bottom)
+	out := func(held bool, edge, more length.Length) length.Length {
+		if held {
+			return 0
+		}
+		return edge + more
+	}
+	// What the far edges have beyond the finished line is the rest of the trimmed size.
+	far := func(trimmed, finished sum.Sum, near length.Length) length.Length {
+		return trimmed.Total() - finished.Total() - near
+	}
+	x, y := out(o.Held.Left, o.Left, left), out(o.Held.Top, o.Above, above)
+	w := o.Finished.Width.Total() + x + out(o.Held.Right, far(o.Trimmed.Width, o.Finished.Width, o.Left), right)
+	h := o.Finished.Height.Total() + y + out(o.Held.Bottom, far(o.Trimmed.Height, o.Finished.Height, o.Above), below)
 	return Face{
 		Parts:    []Part{{Name: "panel", Title: "Panel", Role: Panel, Cloth: o.Face.Cloth, Size: o.Top.UpTo(o.Step), Count: 1}},
-		Cells:    []Cell{{X: -o.Left - x, Y: -o.Above - y, Width: o.Top.Width.Total(), Height: o.Top.Height.Total()}},
+		Cells:    []Cell{{X: -x, Y: -y, Width: w, Height: h}},
 		Finished: o.Finished,
 		Sewn:     o.Top.UpTo(o.Step),
 	}, nil
 }
+
+// part is the index of a part like p, which is added where there is none yet. Parts
+// are alike when their names are; count is what it is needed for once more.
+func (f *Face) part(p Part, count int) int {
+	i := slices.IndexFunc(f.Parts, func(q Part) bool { return q.Name == p.Name })
+	if i < 0 {
+		i = len(f.Parts)
+		f.Parts = append(f.Parts, p)
+	}
+	f.Parts[i].Count += count
+	return i
+}
+
+// cell adds a cell and returns its number.
+func (f *Face) cell(c Cell) int {
+	f.Cells = append(f.Cells, c)
+	return len(f.Cells) - 1
+}
+
+// seam adds a seam.
+func (f *Face) seam(s Seam) { f.Seams = append(f.Seams, s) }

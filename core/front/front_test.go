@@ -45,6 +45,12 @@ func grid(n int, patch length.Length, borders ...plan.Border) plan.Face {
 		Order: plan.Order{Kind: plan.Alternate}, Borders: borders}
 }
 
+func blocks(n int, patch length.Length, b plan.Block, borders ...plan.Border) plan.Face {
+	f := grid(n, patch, borders...)
+	f.Block = b
+	return f
+}
+
 var rest = plan.Border{Width: plan.BorderWidth{Rest: true}, Cloth: "C"}
 
 func build(t require.TestingT, o front.Order) front.Face {
@@ -108,10 +114,18 @@ func TestWhatDoesNotFitIsSaidWithWhatDoes(t *testing.T) {
 		"other count would fit":        {grid(5, 19*in/4), "front-too-large", "/columns", "4 patches across"},
 		"borders wider than the cover": {grid(1, in, border(10*in)), "borders-too-wide", "/borders", "up to 9″"},
 		"nothing left for the rest":    {grid(4, 19*in/4, rest), "no-rest", "/borders", "Take the border out"},
-		"mitred corners":               {grid(4, 4*in, plan.Border{Width: plan.BorderWidth{Rest: true}, Corner: "mitred"}), "face-part", "/borders/0/corner", ""},
-		"a block":                      {plan.Face{Kind: plan.GridFace, Block: plan.Block{Name: "pinwheel"}}, "face-part", "/block", ""},
-		"sashing":                      {plan.Face{Kind: plan.GridFace, Sash: &plan.Sash{}}, "face-part", "/sash", ""},
-		"on point":                     {plan.Face{Kind: plan.GridFace, Set: "on-point"}, "face-part", "/set", ""},
+		"an unknown block":             {blocks(4, 19*in/4, plan.Block{Name: "windmill of mine"}), "block-unknown", "/block", "list"},
+		"cells that are no text":       {blocks(4, 19*in/4, plan.Block{Cells: 4}), "block-cells", "/block", "Write them"},
+		"cells that cannot be read":    {blocks(4, 19*in/4, plan.Block{Cells: "A |"}), "block-cells", "/block/cells", "brackets"},
+		"a pieced border, mitred":      {grid(4, 4*in, plan.Border{Width: plan.BorderWidth{Rest: true}, Corner: plan.Mitred, Pieced: &plan.PiecedBorder{}}), "border-pieced-mitred", "/borders/0/corner", "butted"},
+		"sashes that fill too much":    {sashed(grid(4, 19*in/4), in/2, false, false), "front-too-large", "/columns", "patches of"},
+		"blocks too large on point":    {pointed(3, 3, 6*in), "front-too-large", "/columns", "blocks of up to 4⅜″"},
+		"sashes on point":              {sashed(pointed(2, 2, 6*in), in, false, false), "point-sash", "/sash", "straight"},
+		"oblong blocks on point":       {plan.Face{Kind: plan.GridFace, Set: plan.OnPoint, Columns: 2, Rows: 2, Patch: plan.Patch{Width: 4 * in, Height: 5 * in}}, "point-square", "/patch/height", "the same size"},
+		"strips that miss":             {plan.Face{Kind: plan.StripsFace, Strips: []plan.Strip{{Width: 10 * in}, {Width: 8 * in}}}, "strips-do-not-fill", "/strips", "last strip of 9″"},
+		"slanting strips":              {plan.Face{Kind: plan.StripsFace, Direction: "diagonal", Strips: []plan.Strip{{Width: 19 * in}}}, "strips-direction", "/direction", "across"},
+		"an empty stack":               {plan.Face{Kind: plan.StackFace}, "stack-empty", "/parts", "19″"},
+		"a stack that misses":          {plan.Face{Kind: plan.StackFace, Parts: []plan.Part{{Height: 10 * in}}}, "stack-does-not-fill", "/parts", "last part of 19″"},
 		"appliqué":                     {plan.Face{Kind: plan.PlainFace, Applique: make([]plan.Shape, 1)}, "face-part", "/applique", ""},
 		"a pocket front":               {plan.Face{Kind: plan.PlainFace, Pocket: "folded"}, "face-part", "/pocket", ""},
 		"gathers":                      {plan.Face{Kind: "gathered"}, "face-kind", "/kind", ""},

@@ -75,15 +75,26 @@ const (
 	Jacket       CoverKind = "jacket"
 	Pad          CoverKind = "pad"
 
-	PlainFace FaceKind = "plain"
-	GridFace  FaceKind = "grid"
+	PlainFace   FaceKind = "plain"
+	GridFace    FaceKind = "grid"
+	StripsFace  FaceKind = "strips"
+	CheckerFace FaceKind = "checker"
+	StackFace   FaceKind = "stack"
+	FoundFace   FaceKind = "found"
 
-	Straight  Setting   = "straight"
+	Straight Setting = "straight"
+	OnPoint  Setting = "on-point"
+
+	AcrossWay Direction = "across"
+	AlongWay  Direction = "along"
+
 	Alternate OrderKind = "alternate"
 	Scrap     OrderKind = "scrap"
 	Rows      OrderKind = "rows"
 
-	Butted BorderCorner = "butted"
+	Butted  BorderCorner = "butted"
+	Mitred  BorderCorner = "mitred"
+	Squares BorderCorner = "squares"
 
 	Estimate   TakeUpFrom = "estimate"
 	FromSample TakeUpFrom = "sample"

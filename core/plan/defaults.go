@@ -265,7 +265,14 @@ func (f Face) settle() Face {
 	if f.Kind == "" {
 		f.Kind = PlainFace
 	}
-	if f.Kind != GridFace {
+	f.Parts = slices.Clone(f.Parts)
+	for i := range f.Parts {
+		f.Parts[i].Face = f.Parts[i].Face.settle()
+	}
+	if f.Kind == StripsFace && f.Direction == "" {
+		f.Direction = AcrossWay
+	}
+	if f.Kind != GridFace && f.Kind != CheckerFace && f.Kind != FoundFace {
 		return f
 	}
 	if f.Set == "" {

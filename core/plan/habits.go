@@ -19,6 +19,8 @@ const (
 	PressNest Press = "nest"
 	PressOpen Press = "open"
 	PressDark Press = "dark"
+	// PressCrossed opens seams that quilting lines cross, and lets the others nest.
+	PressCrossed Press = "crossed"
 
 	PinsRemove Pins = "remove"
 
@@ -31,7 +33,7 @@ const (
 )
 
 // Values lists the schools of each habit, the default first.
-func (Press) Values() []string { return []string{"nest", "open", "dark"} }
+func (Press) Values() []string { return []string{"nest", "open", "dark", "crossed"} }
 func (Pins) Values() []string  { return []string{"remove", "over"} }
 func (Clip) Values() []string  { return []string{"across", "three", "slant"} }
 func (Round) Values() []string { return []string{"one-go", "four-runs"} }
@@ -96,6 +98,7 @@ func HabitsHelp() []HabitHelp {
 		{Key: "press", Name: "Pressing", About: "Which way the seam allowances lie.", Schools: []School{
 			{"nest", "nesting", "Row by row in turn to the left and to the right: the bumps lock where rows meet, and corners match without pins."},
 			{"open", "open", "Flattest where quilting lines cross many seams; needs pinning at each crossing."},
+			{"crossed", "open where quilted", "Open on quilted pieces, whose lines cross the seams; nesting on all others."},
 			{"dark", "to the dark side", "Nothing dark shows through pale cloth; seams do not always nest."},
 		}},
 		{Key: "pins", Name: "Pins", About: "What happens to a pin as the needle comes near.", Schools: []School{

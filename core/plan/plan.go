@@ -215,7 +215,8 @@ type TakeUp struct {
 // the kind.
 type Face struct {
 	Kind FaceKind `json:"kind,omitempty"`
-	// Cloth of a plain, gathered or found face.
+	// Cloth of a plain, gathered or found face, and of the triangles that set a grid on
+	// point; there the last of the cloths when absent.
 	Cloth string `json:"cloth,omitempty"`
 	// Pocket turns a plain face into a folded pocket front.
 	Pocket string `json:"pocket,omitempty"`
@@ -223,7 +224,8 @@ type Face struct {
 	Columns int `json:"columns,omitempty"`
 	// Rows, top to bottom: grid, checker, windows; 1 to 200.
 	Rows int `json:"rows,omitempty"`
-	// Patch as finished: grid, checker.
+	// Patch as finished: grid, checker; of a found face the panel as it shows, its
+	// seams not counted.
 	Patch Patch `json:"patch,omitempty"`
 	// Set of a grid: straight or on point.
 	Set Setting `json:"set,omitempty"`
@@ -235,6 +237,10 @@ type Face struct {
 	Order Order `json:"order,omitempty"`
 	// Seed of the scrap order; the same seed gives the same layout.
 	Seed int `json:"seed,omitempty"`
+	// Keep is patches that stay as they are when the scrap order is mixed again.
+	Keep []Kept `json:"keep,omitempty"`
+	// Colourways are other sets of cloths for the same face, kept side by side.
+	Colourways []Colourway `json:"colourways,omitempty"`
 	// Sash between the patches.
 	Sash *Sash `json:"sash,omitempty"`
 	// Borders from inside to outside.
@@ -263,6 +269,48 @@ type Face struct {
 	Applique []Shape `json:"applique,omitempty"`
 }
 
+// Kept is one patch that keeps its cloth.
+type Kept struct {
+	// Row and Column from 1.
+	Row    int    `json:"row"`
+	Column int    `json:"column"`
+	Cloth  string `json:"cloth"`
+}
+
+// Colourway is a set of cloths under a name.
+type Colourway struct {
+	Name string `json:"name"`
+	// Instead of a letter of the face, another one.
+	Instead map[string]string `json:"instead"`
+}
+
+// Kept is the cloth a patch keeps when the scrap order is mixed, if it does.
+func (f Face) Kept(row, column int) (cloth string, ok bool) {
+	for _, k := range f.Keep {
+		if k.Row == row && k.Column == column {
+			return k.Cloth, true
+		}
+	}
+	return "", false
+}
+
+// Shape is how many patches or blocks each row of a grid has: on point every other row
+// lies between the others and has one less.
+func (f Face) Shape() []int {
+	if f.Set != OnPoint {
+		out := make([]int, f.Rows)
+		for i := range out {
+			out[i] = f.Columns
+		}
+		return out
+	}
+	out := make([]int, 2*f.Rows-1)
+	for i := range out {
+		out[i] = f.Columns - i%2
+	}
+	return out
+}
+
 // Patch is the finished size of one patch, or fit to have it solved. An absent
 // height is the width.
 type Patch struct {
@@ -287,15 +335,33 @@ type Order struct {
 type Sash struct {
 	Width   length.Length `json:"width"`
 	Outside bool          `json:"outside,omitempty"`
-	Posts   bool          `json:"posts,omitempty"`
-	Cloth   string        `json:"cloth,omitempty"`
+	// Posts are squares where sashes meet; without them the long sashes run through.
+	Posts bool   `json:"posts,omitempty"`
+	Cloth string `json:"cloth,omitempty"`
+	// PostCloth is the cloth of the posts; the sash's own when absent.
+	PostCloth string `json:"post_cloth,omitempty"`
 }
 
 // Border goes round what is inside it.
 type Border struct {
-	Width  BorderWidth  `json:"width"`
-	Cloth  string       `json:"cloth,omitempty"`
+	Width BorderWidth `json:"width"`
+	Cloth string      `json:"cloth,omitempty"`
+	// Corner: butted, mitred, or with squares.
 	Corner BorderCorner `json:"corner,omitempty"`
+	// CornerCloth is the cloth of the corner squares; the border's own when absent.
+	CornerCloth string `json:"corner_cloth,omitempty"`
+	// Pieced divides the border into patches.
+	Pieced *PiecedBorder `json:"pieced,omitempty"`
+}
+
+// PiecedBorder is a border of patches.
+type PiecedBorder struct {
+	// Cloths in turn.
+	Cloths []string `json:"cloths,omitempty"`
+	// Across and Down are how many patches a border along the top and along a side has,
+	// 1 to 200; as many as are nearest to squares when absent.
+	Across int `json:"across,omitempty"`
+	Down   int `json:"down,omitempty"`
 }
 
 // BorderWidth is a finished width, or whatever is left over.
@@ -312,6 +378,7 @@ type Strip struct {
 
 // Part of a stacked face.
 type Part struct {
+	// Height as finished. The heights make up the height of the face.
 	Height length.Length `json:"height"`
 	Face   Face          `json:"face"`
 }

@@ -179,36 +179,97 @@ func (v *validator) piece(p Plan, name string) {
 }
 
 func (v *validator) face(path string, f Face) {
-	if f.Kind != GridFace {
-		return
-	}
-	v.count(path+"/columns", "The number of patches across", f.Columns, 1, mostGrid)
-	v.count(path+"/rows", "The number of patches down", f.Rows, 1, mostGrid)
-	if !f.Patch.Fit {
-		v.between(path+"/patch/width", "A finished patch", f.Patch.Width, length.Inch/4, largest)
-		if f.Patch.Height != 0 {
-			v.between(path+"/patch/height", "A finished patch", f.Patch.Height, length.Inch/4, largest)
+	switch f.Kind {
+	case GridFace, CheckerFace:
+		v.count(path+"/columns", "The number of patches across", f.Columns, 1, mostGrid)
+		v.count(path+"/rows", "The number of patches down", f.Rows, 1, mostGrid)
+		v.patch(path+"/patch", f.Patch)
+		v.sash(path+"/sash", f.Sash)
+		v.rows(path, f)
+	case FoundFace:
+		if f.Patch != (Patch{}) {
+			v.patch(path+"/patch", f.Patch)
 		}
+	case StripsFace:
+		if len(f.Strips) == 0 || len(f.Strips) > mostGrid {
+			v.stop(path+"/strips", fmt.Sprintf("%d strips are given.", len(f.Strips)), fmt.Sprintf("Give 1 to %d strips.", mostGrid))
+		}
+		for i, s := range f.Strips {
+			v.between(fmt.Sprintf("%s/strips/%d/width", path, i), "A finished strip", s.Width, length.Inch/4, largest)
+		}
+	case StackFace:
+		v.stack(path, f)
 	}
 	for i, b := range f.Borders {
-		if !b.Width.Rest {
-			v.between(fmt.Sprintf("%s/borders/%d/width", path, i), "A finished border", b.Width.Width, length.Inch/8, largest)
+		v.border(fmt.Sprintf("%s/borders/%d", path, i), b)
+	}
+}
+
+func (v *validator) patch(path string, p Patch) {
+	if p.Fit {
+		return
+	}
+	v.between(path+"/width", "A finished patch", p.Width, length.Inch/4, largest)
+	if p.Height != 0 {
+		v.between(path+"/height", "A finished patch", p.Height, length.Inch/4, largest)
+	}
+}
+
+func (v *validator) sash(path string, s *Sash) {
+	if s != nil {
+		v.between(path+"/width", "A finished sash", s.Width, length.Inch/8, largest)
+	}
+}
+
+func (v *validator) border(path string, b Border) {
+	if !b.Width.Rest {
+		v.between(path+"/width", "A finished border", b.Width.Width, length.Inch/8, largest)
+	}
+	if p := b.Pieced; p != nil {
+		for key, n := range map[string]int{"across": p.Across, "down": p.Down} {
+			if n != 0 {
+				v.count(path+"/pieced/"+key, "The number of patches in a border", n, 1, mostGrid)
+			}
 		}
 	}
-	v.rows(path, f)
+}
+
+// mostStack is how many parts a stack has at most, and how deep one may hold another.
+const (
+	mostStack = 24
+	mostDeep  = 4
+)
+
+// stack checks its parts, and that it does not hold stacks without end.
+func (v *validator) stack(path string, f Face) {
+	if len(f.Parts) > mostStack {
+		v.stop(path+"/parts", fmt.Sprintf("%d parts are given.", len(f.Parts)), fmt.Sprintf("Give up to %d.", mostStack))
+		return
+	}
+	if strings.Count(path, "/parts/") >= mostDeep {
+		v.stop(path, "Stacks lie in stacks too deep to be told apart.", fmt.Sprintf("Put at most %d into each other.", mostDeep))
+		return
+	}
+	for i, p := range f.Parts {
+		at := fmt.Sprintf("%s/parts/%d", path, i)
+		v.between(at+"/height", "A part of a stack", p.Height, length.Inch/4, largest)
+		v.face(at+"/face", p.Face)
+	}
 }
 
 // rows checks an order that is written out against the grid.
 func (v *validator) rows(path string, f Face) {
-	if f.Order.Kind != Rows {
+	if f.Order.Kind != Rows || f.Rows < 1 || f.Columns < 1 {
 		return
 	}
-	if len(f.Order.Rows) != f.Rows {
-		v.stop(path+"/order", fmt.Sprintf("%d rows are written out for a grid of %d.", len(f.Order.Rows), f.Rows), "Write one list a row.")
+	shape := f.Shape()
+	if len(f.Order.Rows) != len(shape) {
+		v.stop(path+"/order", fmt.Sprintf("%d rows are written out for a grid of %d.", len(f.Order.Rows), len(shape)), "Write one list a row.")
+		return
 	}
 	for i, row := range f.Order.Rows {
-		if len(row) != f.Columns {
-			v.stop(fmt.Sprintf("%s/order/%d", path, i), fmt.Sprintf("This row has %d cloths for %d patches.", len(row), f.Columns), "Give one letter a patch.")
+		if len(row) != shape[i] {
+			v.stop(fmt.Sprintf("%s/order/%d", path, i), fmt.Sprintf("This row has %d cloths for %d patches.", len(row), shape[i]), "Give one letter a patch.")
 		}
 	}
 }

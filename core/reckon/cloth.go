@@ -2,6 +2,7 @@ package reckon
 
 import (
 	"fmt"
+	"math"
 	"slices"
 
 	"umschlag/core/finding"
@@ -20,6 +21,10 @@ type cutting struct {
 	mayTurn                                                   bool
 	// had marks a shape that is cut already and takes no cloth.
 	had bool
+	// gives is how many patches one piece gives, patches how many of them are needed,
+	// and finished what one finishes as.
+	gives, patches int
+	finished       string
 }
 
 // need is what the lay has to know of a cut.
@@ -46,7 +51,7 @@ func (r *run) cut(c cutting) string {
 		shape = "rectangle"
 	}
 	r.out.Cuts = append(r.out.Cuts, Cut{ID: c.id, Piece: c.piece, Part: c.part, Title: c.title, Layer: c.layer, Cloth: c.cloth, Shape: shape,
-		Width: r.l(w), Height: r.l(h), Count: c.count, Waits: c.waits, Done: c.had || slices.Contains(r.p.Progress.Cut, c.id)})
+		Width: r.l(w), Height: r.l(h), Count: c.count, Gives: c.gives, Patches: c.patches, As: c.finished, Waits: c.waits, Done: c.had || slices.Contains(r.p.Progress.Cut, c.id)})
 	r.explain(c.id, c.size)
 	if c.had {
 		return c.id
@@ -91,6 +96,28 @@ func each(whole, seam length.Length, n int) length.Length {
 
 // share names what one of n equal parts is.
 var share = []string{"", "", "half", "third", "quarter", "fifth", "sixth", "part"}
+
+// tone is how light a cloth is: the CIE lightness L* of its ground, as a share. Source:
+// IEC 61966-2-1 (sRGB) and CIE 15, both from memory.
+func (r *run) tone(letter string) (float64, bool) {
+	c, _ := r.p.Cloth(letter)
+	var rgb [3]int
+	if n, err := fmt.Sscanf(c.Swatch.Ground, "#%02x%02x%02x", &rgb[0], &rgb[1], &rgb[2]); n != 3 || err != nil {
+		return 0, false
+	}
+	linear := func(v int) float64 {
+		s := float64(v) / 255
+		if s <= 0.04045 {
+			return s / 12.92
+		}
+		return math.Pow((s+0.055)/1.055, 2.4)
+	}
+	y := 0.2126*linear(rgb[0]) + 0.7152*linear(rgb[1]) + 0.0722*linear(rgb[2])
+	if y <= 216.0/24389 {
+		return y * 24389 / 27 / 100, true
+	}
+	return (116*math.Cbrt(y) - 16) / 100, true
+}
 
 // turns reports whether a print looks the same after a quarter turn.
 func turns(p plan.Print) bool { return p == plan.PlainPrint || p == plan.AllOver }

@@ -7,8 +7,10 @@ import (
 	"maps"
 	"math"
 	"slices"
+	"strings"
 
 	"umschlag/core/back"
+	"umschlag/core/block"
 	"umschlag/core/cover"
 	"umschlag/core/finding"
 	"umschlag/core/fit"
@@ -18,6 +20,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/outline"
 	"umschlag/core/plan"
+	"umschlag/core/press"
 	"umschlag/core/sum"
 	"umschlag/core/work"
 )
@@ -175,7 +178,7 @@ func (r *run) front(piece cover.Piece) panel {
 	r.find(found)
 	face, found := front.Build(front.Order{Face: decided, Path: path + "/face", Finished: piece.Finished, Trimmed: trimmed, Top: chain.Top,
 		Seam: r.p.Cover.Seam, Left: body.Edges.Left.Width, Above: body.Edges.Top.Width, TakeAcross: chain.TakeUp.Across, TakeUp: chain.TakeUp.Along, Margin: chain.Margin, Absorb: q.Absorb,
-		Step: r.p.Habits.Step, Style: r.style})
+		Step: r.p.Habits.Step, Style: r.style, Usable: r.usable})
 	r.find(found)
 	if r.stopped() {
 		return panel{}
@@ -204,6 +207,12 @@ func (r *run) pieced(piece cover.Piece, path string) cover.Piece {
 	return body
 }
 
+// usable is how wide a cloth is between its selvedges.
+func (r *run) usable(cloth string) length.Length {
+	described, _ := r.p.Cloth(cloth)
+	return *described.Usable
+}
+
 func sizeDiffers(a, b sum.Size) bool {
 	return a.Width.Total() != b.Width.Total() || a.Height.Total() != b.Height.Total()
 }
@@ -222,14 +231,37 @@ func (r *run) faceOf(q plan.Piece) plan.Face {
 	if q.Face != nil {
 		face = *q.Face
 	}
-	if face.Cloth == "" && len(face.Cloths) == 0 && face.Order.Kind != plan.Rows {
-		face.Cloth = r.firstCloth()
+	return r.clothed(face)
+}
+
+// clothed is a face with the first cloth wherever none is named.
+func (r *run) clothed(face plan.Face) plan.Face {
+	first := r.firstCloth()
+	or := func(cloth string) string {
+		if cloth == "" {
+			return first
+		}
+		return cloth
+	}
+	if len(face.Cloths) == 0 && face.Order.Kind != plan.Rows {
+		face.Cloth = or(face.Cloth)
+	}
+	if face.Sash != nil {
+		sash := *face.Sash
+		sash.Cloth = or(sash.Cloth)
+		face.Sash = &sash
 	}
 	face.Borders = slices.Clone(face.Borders)
 	for i, b := range face.Borders {
-		if b.Cloth == "" {
-			face.Borders[i].Cloth = r.firstCloth()
-		}
+		face.Borders[i].Cloth = or(b.Cloth)
+	}
+	face.Strips = slices.Clone(face.Strips)
+	for i, s := range face.Strips {
+		face.Strips[i].Cloth = or(s.Cloth)
+	}
+	face.Parts = slices.Clone(face.Parts)
+	for i, p := range face.Parts {
+		face.Parts[i].Face = r.clothed(p.Face)
 	}
 	return face
 }
@@ -281,14 +313,15 @@ func (r *run) showFront(piece cover.Piece, top panel, m fit.Panel) {
 	ids := make([]string, len(top.face.Parts))
 	for i, part := range top.face.Parts {
 		title := part.Title
-		if part.Role == front.Panel {
+		if part.Role == front.Panel && !part.Had {
 			title = piece.Title
 		}
 		ids[i] = r.cut(cutting{piece: "front", part: part.Name, title: title, cloth: part.Cloth, size: part.Size, count: part.Count,
-			mayTurn: part.Role != front.Panel, about: top.path + "/face", shape: shapeOf(piece, part)})
+			mayTurn: part.Role != front.Panel, about: top.path + "/face", shape: shapeOf(piece, part), gives: part.Gives, patches: part.Patches, finished: part.Finished, had: part.Had})
 	}
 	out.Cells = cells(top.face, ids)
 	out.Lines = linesOf(top.piece)
+	r.pressing(&out, top)
 	r.under(underneath{piece: "front", name: "front", chain: top.chain, count: 1, about: top.path})
 	r.out.Pieces = append(r.out.Pieces, out)
 }
@@ -296,6 +329,12 @@ func (r *run) showFront(piece cover.Piece, top panel, m fit.Panel) {
 // shapeOf is how a part is cut: a panel with rounded or tapered corners by a
 // template, everything else by the ruler.
 func shapeOf(piece cover.Piece, part front.Part) string {
+	if part.Shape == string(block.Square) || part.Shape == string(block.Rect) {
+		return "" // told by its size
+	}
+	if part.Shape != "" {
+		return part.Shape
+	}
 	if piece.Shaped() && part.Role == front.Panel {
 		return "template"
 	}
@@ -307,9 +346,35 @@ func cells(f front.Face, cuts []string) []Cell {
 	out := make([]Cell, len(f.Cells))
 	for i, c := range f.Cells {
 		out[i] = Cell{Cut: cuts[c.Part], Cloth: f.Parts[c.Part].Cloth, X: int64(c.X), Y: int64(c.Y),
-			Width: int64(c.Width), Height: int64(c.Height), Row: c.Row, Column: c.Column}
+			Width: int64(c.Width), Height: int64(c.Height), Row: c.Row, Column: c.Column, Band: c.Band}
+		if c.Line != nil {
+			out[i].Line = vertices(c.Line)
+		}
 	}
 	return out
+}
+
+// pressing shows where the allowances of a face lie, and finds where they do not lock.
+func (r *run) pressing(out *Piece, p panel) {
+	out.Press, out.Conflicts = []PressSeam{}, []Point{}
+	plan := press.Of(press.Order{Face: p.face, School: r.p.Habits.Press, Quilted: p.piece.Quilted(), Tone: r.tone})
+	for i, s := range p.face.Seams {
+		line := Line{X1: int64(math.Round(s.X1)), Y1: int64(math.Round(s.Y1)), X2: int64(math.Round(s.X2)), Y2: int64(math.Round(s.Y2))}
+		out.Press = append(out.Press, PressSeam{Line: line, Kind: string(s.Kind), Band: s.Band, Side: string(plan.Sides[i])})
+	}
+	seen := map[Point]bool{}
+	for _, c := range plan.Conflicts {
+		at := Point{X: int64(math.Round(c.X)), Y: int64(math.Round(c.Y))}
+		if !seen[at] {
+			seen[at] = true
+			out.Conflicts = append(out.Conflicts, at)
+		}
+	}
+	if n := len(out.Conflicts); n > 0 {
+		r.find(finding.List{{Level: finding.Note, Code: "press-conflict", About: p.path + "/face",
+			Text:   fmt.Sprintf("At %d places on the %s two seam allowances lie to the same side where they meet, and do not lock.", n, strings.ToLower(out.Title)),
+			Remedy: "Press one of the two open there; the pressing plan marks the places."}})
+	}
 }
 
 func linesOf(q plan.Piece) []Lines {
@@ -468,7 +533,7 @@ func (r *run) backCuts(piece cover.Piece, q plan.Piece, path, cloth string, b ba
 func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, waits string) {
 	finished := m.Trimmed.Each(func(s sum.Sum) sum.Sum { return sum.Of(sum.Part, "front as cut", s.Total()-2*r.p.Cover.Seam) })
 	out := Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, Waits: waits != "",
-		Finished: r.size(finished), Trimmed: r.size(m.Trimmed), BeforeQuilting: r.size(m.Trimmed), Lines: []Lines{}, Seams: []Seam{}}
+		Finished: r.size(finished), Trimmed: r.size(m.Trimmed), BeforeQuilting: r.size(m.Trimmed), Lines: []Lines{}, Seams: []Seam{}, Press: []PressSeam{}, Conflicts: []Point{}}
 	piece.Finished, piece.Radii = finished, piece.Radii.AtMost(min(finished.Width.Total(), finished.Height.Total())/2)
 	r.outlines(&out, piece, panel{body: piece})
 	for i, lie := range b.Lies {
@@ -520,15 +585,50 @@ func orEmpty(list []string) []string {
 
 // count names how many there are of what has to be counted.
 func (r *run) count(top panel) {
-	f := top.face
-	if f.Columns > 0 {
-		r.out.Counts["patches"] = f.Columns * f.Rows
-		r.out.Counts["rows"] = f.Rows
-	}
-	if f.Rings > 0 {
-		r.out.Counts["border strips"] = 4 * f.Rings
+	r.countFace(top.face, 1)
+	if top.face.Rings > 0 {
+		r.out.Counts["border strips"] = 4 * top.face.Rings
 	}
 	for _, c := range r.out.Cuts {
 		r.out.Counts["pieces to cut"] += c.Count
+	}
+}
+
+// countFace counts what a face is made of, for as many pieces as have it.
+func (r *run) countFace(f front.Face, pieces int) {
+	add := func(name string, n int) {
+		if n > 0 {
+			r.out.Counts[name] += n * pieces
+		}
+	}
+	for _, g := range f.Grids {
+		add("patches", g.Patches)
+		if len(g.Laid) > 1 || g.Columns > 1 {
+			add("rows", g.Rows)
+		}
+		if g.Blocks {
+			blocks := 0
+			for _, row := range g.Laid {
+				blocks += len(row)
+			}
+			add("blocks", blocks)
+		}
+	}
+	names := map[front.Role]string{front.ShortSash: "short sashes", front.LongSash: "long sashes", front.Post: "posts"}
+	for _, p := range f.Parts {
+		if name := names[p.Role]; name != "" {
+			add(name, p.Count)
+		}
+		if p.Role == front.Setting {
+			name := "side triangles"
+			if p.Title == "Corner triangles" {
+				name = "corner triangles"
+			}
+			add(name, p.Patches)
+		}
+	}
+	for _, s := range f.Sets {
+		add("segments", s.Segments)
+		add("strip sets", s.Count)
 	}
 }

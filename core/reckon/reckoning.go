@@ -85,6 +85,10 @@ type Piece struct {
 	Lines []Lines `json:"lines"`
 	// Seams are where the piece is joined, on its finished line.
 	Seams []Seam `json:"seams"`
+	// Press is where the allowances of its face's seams lie, and Conflicts the points at
+	// which two of them lie to the same side.
+	Press     []PressSeam `json:"press"`
+	Conflicts []Point     `json:"press_conflicts"`
 	// Waits reports that the piece is cut only after a measurement.
 	Waits bool `json:"waits"`
 	// Grain is the way the length of its cloth runs on a piece of one cloth: up,
@@ -113,6 +117,17 @@ type Seam struct {
 	Clips []Mark `json:"clips"`
 }
 
+// PressSeam is one seam of a face and the side its allowance lies on, seen from the
+// front: left, right, up, down, slanting ones as up-right, or open, or dark.
+type PressSeam struct {
+	Line
+	// Kind is when it is sewn: block, row, between, border, stack.
+	Kind string `json:"kind"`
+	// Band is the row it lies in or under.
+	Band int    `json:"band,omitempty"`
+	Side string `json:"side"`
+}
+
 // Mark is a point on a seam line and the direction of the seam there, in degrees.
 type Mark struct {
 	X         int64   `json:"x"`
@@ -138,6 +153,10 @@ type Cell struct {
 	Height int64  `json:"height"`
 	Row    int    `json:"row,omitempty"`
 	Column int    `json:"column,omitempty"`
+	// Band is the number of the row it is sewn in, which on point runs slantwise.
+	Band int `json:"band,omitempty"`
+	// Line is its outline where it is no rectangle.
+	Line []Vertex `json:"line,omitempty"`
 }
 
 // Lines is one family of quilting lines.
@@ -159,6 +178,11 @@ type Cut struct {
 	Width  L      `json:"width"`
 	Height L      `json:"height"`
 	Count  int    `json:"count"`
+	// Gives is how many patches one piece gives, Patches how many are needed, and As what
+	// one finishes as; absent where a piece is a patch.
+	Gives   int    `json:"gives,omitempty"`
+	Patches int    `json:"patches,omitempty"`
+	As      string `json:"as,omitempty"`
 	// Waits names the gate this cut follows; empty when it can be cut now.
 	Waits string `json:"waits,omitempty"`
 	// Done reports that the cut is ticked off in the plan.

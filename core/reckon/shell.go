@@ -47,8 +47,9 @@ func (r *run) shell(c cover.Cover) {
 	for _, cut := range r.out.Cuts {
 		r.out.Counts["pieces to cut"] += cut.Count
 	}
-	for _, p := range c.Pieces {
+	for i, p := range c.Pieces {
 		r.out.Counts["pieces"] += p.Count
+		r.countFace(panels[i].face, p.Count)
 	}
 }
 
@@ -68,8 +69,8 @@ func (r *run) shellPiece(piece cover.Piece) panel {
 	for i, part := range p.face.Parts {
 		panel := part.Role == front.Panel
 		c := cutting{piece: piece.Name, part: part.Name, title: part.Title, cloth: part.Cloth, size: part.Size, count: part.Count * piece.Count,
-			mayTurn: !panel || piece.Strip, about: p.path + "/face", shape: shapeOf(piece, part)}
-		if panel {
+			mayTurn: !panel || piece.Strip, about: p.path + "/face", shape: shapeOf(piece, part), gives: part.Gives, patches: part.Patches * piece.Count, finished: part.Finished, had: part.Had}
+		if panel && !part.Had {
 			c.title = piece.Title
 			if c.had = piece.Had; c.had {
 				c.title += ", cut already"
@@ -82,6 +83,7 @@ func (r *run) shellPiece(piece cover.Piece) panel {
 		at := p.face.Finished.Width.Total().Times(i).Div(p.strips) - r.p.Cover.Seam
 		r.zones = append(r.zones, fitting.Zone{On: piece.Name, Name: fitting.Seam, Box: fitting.Box{X: at, Width: 2 * r.p.Cover.Seam, Height: p.face.Finished.Height.Total()}})
 	}
+	r.pressing(&out, p)
 	r.under(underneath{piece: piece.Name, name: piece.Name, chain: p.chain, count: piece.Count, about: p.path, strip: piece.Strip})
 	r.out.Pieces = append(r.out.Pieces, out)
 	return p

@@ -227,7 +227,7 @@ func (b *builder) cutShell() {
 func (b *builder) panel(p ShellPanel) {
 	name, id := p.name(), p.Piece.Name
 	b.strips(p)
-	b.Face, b.prefix = p.Face, id+"."
+	b.Face, b.prefix, b.Quilted = p.Face, id+".", p.Quilting != nil
 	b.piece()
 	b.bordered()
 	b.prefix = ""
@@ -363,6 +363,7 @@ func ShellThread(o ShellOrder) sum.Sum {
 	}
 	for i, p := range o.Panels {
 		piece := o.Cover.Pieces[i]
+		seams(p.Face, func(name string, seam length.Length) { add(name+", "+p.name(), seam.Times(piece.Count), lockstitch) })
 		add("quilting, "+p.name(), quilted(o.Plan.Piece(piece.Config), p.Face.Sewn.Width.Total(), p.Face.Sewn.Height.Total()).Times(piece.Count), lockstitch)
 	}
 	return s

@@ -84,7 +84,7 @@ func TestLayeredRoundedAndPiecedPanelsHaveTheirOwnSteps(t *testing.T) {
 	top := &order.Panels[0]
 	top.Piece.Radii, top.Chain.Lining = outline.Radii{TopLeft: in, TopRight: in, BottomRight: in, BottomLeft: in}, "L"
 	top.Quilting = &plan.Quilting{Lines: []plan.LineFamily{{Pitch: in, Angle: 45}}}
-	top.Face = front.Face{Columns: 2, Rows: 2, Sewn: top.Face.Sewn, Parts: []front.Part{{Name: "patch.A", Role: front.Patch, Size: top.Face.Sewn}}}
+	top.Face = face(2, 2)
 	steps := work.ShellSteps(order)
 	for _, id := range []string{"top.layout", "top.row.1", "top.row.2", "top.rows", "layers.top", "quilt.top", "trim.top", "round.top"} {
 		find(t, steps, id)

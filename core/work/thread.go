@@ -1,8 +1,6 @@
 package work
 
 import (
-	"slices"
-
 	"umschlag/core/front"
 	"umschlag/core/length"
 	"umschlag/core/plan"
@@ -17,6 +15,27 @@ const (
 	denseZigzag = 7.0
 )
 
+// seamNames are the seams of a face, in the order they are sewn.
+var seamNames = []struct {
+	kind front.SeamKind
+	name string
+}{{front.InBlock, "seams in the blocks"}, {front.InBand, "seams in the rows"}, {front.Between, "seams between rows"}, {front.Round, "borders"}, {front.Stacked, "seams between parts"}}
+
+// seams adds the seams of a face up by kind.
+func seams(f front.Face, add func(name string, seam length.Length)) {
+	for _, k := range seamNames {
+		total := length.Length(0)
+		for _, seam := range f.Seams {
+			if seam.Kind == k.kind {
+				total += seam.Sewn
+			}
+		}
+		if total > 0 {
+			add(k.name, total)
+		}
+	}
+}
+
 // Thread is the sewing thread a cover takes, top and bobbin together.
 func Thread(o Order) sum.Sum {
 	var s sum.Sum
@@ -25,19 +44,7 @@ func Thread(o Order) sum.Sum {
 	}
 	f := o.Face
 	width, height := f.Sewn.Width.Total(), f.Sewn.Height.Total()
-	if i := slices.IndexFunc(f.Parts, func(p front.Part) bool { return p.Role == front.Patch }); i >= 0 {
-		patch := f.Parts[i].Size // all patches of a grid are alike
-		sewn("seams in the rows", patch.Height.Total().Times(f.Rows*(f.Columns-1)), lockstitch)
-		sewn("seams between rows", patch.Width.Total().Times(f.Columns*(f.Rows-1)), lockstitch)
-	}
-	for _, p := range f.Parts {
-		switch p.Role {
-		case front.BorderEnd:
-			sewn("border sides", p.Size.Height.Total().Times(p.Count), lockstitch)
-		case front.BorderRun:
-			sewn("border top and bottom", p.Size.Width.Total().Times(p.Count), lockstitch)
-		}
-	}
+	seams(f, func(name string, seam length.Length) { sewn(name, seam, lockstitch) })
 	sewn("quilting", quilted(o.Plan.Piece("front"), width, height), lockstitch)
 	trimmed := o.Chain.Trimmed
 	for _, t := range o.Back.Sewn {

@@ -14,6 +14,7 @@ import (
 	"umschlag/core/layers"
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/press"
 	"umschlag/core/sum"
 )
 
@@ -51,7 +52,7 @@ type Step struct {
 	Row int
 	// Press is where seam allowances go; empty when nothing is pressed.
 	Press string
-	Side  Side
+	Side  press.Side
 	// Machine is foot, needle and stitch.
 	Machine string
 	Check   string
@@ -106,9 +107,11 @@ type builder struct {
 	Order
 	// prefix stands before the ids of the steps of one piece among several.
 	prefix string
-	style  length.Style
-	steps  []Step
-	last   string
+	// pressed is the pressing plan of the face that is being sewn.
+	pressed press.Plan
+	style   length.Style
+	steps   []Step
+	last    string
 }
 
 // Steps is the work in an order that can be followed.
@@ -204,72 +207,6 @@ func (b *builder) prepare() {
 // seamText is the machine set up for piecing.
 func (b *builder) seamText() string {
 	return fmt.Sprintf("%s seam, straight stitch 2.2 mm, needle 80/12", b.text(b.Plan.Cover.Seam))
-}
-
-func (b *builder) piece() {
-	f, school := b.Face, b.Plan.Habits.Press
-	if f.Columns*f.Rows < 2 {
-		return
-	}
-	b.add(Step{ID: b.prefix + "layout", Stage: Piecing, Title: "Lay the patches out",
-		Text:  fmt.Sprintf("%d across and %d down, as drawn. Number the rows on scraps of paper and photograph the whole.", f.Columns, f.Rows),
-		Check: "No patch beside its like, unless the plan has it so."})
-	patch := b.patch()
-	width := patch.Width.Times(f.Columns) + 2*b.Plan.Cover.Seam
-	if f.Columns > 1 {
-		for row := 1; row <= f.Rows; row++ {
-			side := RowPress(school, row)
-			b.add(Step{ID: fmt.Sprintf("%srow.%d", b.prefix, row), Stage: Piecing, Row: row, Title: fmt.Sprintf("Sew row %d", row),
-				Text:    fmt.Sprintf("Join its %d patches from left to right.", f.Columns),
-				Machine: b.seamText(), Press: pressText(side), Side: side,
-				Check:   fmt.Sprintf("The row is %s long, raw edge to raw edge.", b.text(width)),
-				Caution: b.pins()})
-		}
-	}
-	if f.Rows > 1 {
-		side := JoinPress(school)
-		b.add(Step{ID: b.prefix + "rows", Stage: Piecing, Title: "Join the rows",
-			Text: "Two at a time from the top. " + meeting(school), Machine: b.seamText(), Press: pressText(side), Side: side,
-			Check:   fmt.Sprintf("The grid is %s × %s, and both diagonals are alike.", b.text(width), b.text(patch.Height.Times(f.Rows)+2*b.Plan.Cover.Seam)),
-			Caution: ironCaution})
-	}
-}
-
-func meeting(school plan.Press) string {
-	if school == plan.PressNest {
-		return "Where seams meet, push their allowances together until they lock."
-	}
-	return "Pin at every crossing: the allowances do not lock."
-}
-
-// patch is how large a patch shows in the sewn top.
-func (b *builder) patch() (size struct{ Width, Height length.Length }) {
-	for _, p := range b.Face.Parts {
-		if p.Role == front.Patch {
-			size.Width = p.Size.Width.Total() - 2*b.Plan.Cover.Seam
-			size.Height = p.Size.Height.Total() - 2*b.Plan.Cover.Seam
-		}
-	}
-	return size
-}
-
-func (b *builder) bordered() {
-	for _, p := range b.Face.Parts {
-		step := Step{Stage: Piecing, Machine: b.seamText(), Press: "Press the seams towards the border.", Caution: b.pins()}
-		switch p.Role {
-		case front.BorderEnd:
-			step.ID, step.Title = fmt.Sprintf("%sborder.%d.side", b.prefix, p.Ring), p.Title
-			step.Text = "Sew one to the left and one to the right edge."
-			step.Check = fmt.Sprintf("Measure the sewn centre down its middle first: the strips are cut %s long for it.", b.text(p.Size.Height.Total()))
-		case front.BorderRun:
-			step.ID, step.Title = fmt.Sprintf("%sborder.%d.run", b.prefix, p.Ring), p.Title
-			step.Text = "Sew them across everything, over the ends of the sides."
-			step.Check = fmt.Sprintf("Measure across the middle first: the strips are cut %s long for it.", b.text(p.Size.Width.Total()))
-		default:
-			continue
-		}
-		b.add(step)
-	}
 }
 
 func (b *builder) layered() {

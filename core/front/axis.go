@@ -1,0 +1,463 @@
+package front
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"umschlag/core/finding"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/sum"
+)
+
+// leastBorder is the narrowest border worth sewing. Common practice.
+const leastBorder = length.Inch / 2
+
+// axis is one direction of a grid.
+type axis struct {
+	key, word string // columns, across
+	sizeKey   string // width
+	n         int
+	whole     length.Length // finished size to be filled
+	trimmed   length.Length
+	top       length.Length
+	low, high length.Length // what its first and last edge grow by
+	take      float64
+	// patch as it finishes in the planned grid; on point the diagonal of a block.
+	patch   length.Length
+	sash    length.Length
+	outside bool
+	point   bool
+	// lowHeld and highHeld edges are sewn to another face.
+	lowHeld, highHeld bool
+	borders           []length.Length // finished, inside to outside
+	rest              int             // how many borders take the rest
+	float             length.Length   // what setting triangles have beyond the blocks, on each side
+	cut               sum.Sum         // one patch as cut
+	sashCut           sum.Sum
+	sashLow, sashHigh sum.Sum // the outermost sashes, which may have grown
+	borderLow         []sum.Sum
+	borderHigh        []sum.Sum
+}
+
+// axes are both directions of a grid.
+func (o Order) axes() (across, down *axis) {
+	f := o.Face
+	across = &axis{key: "columns", word: "across", sizeKey: "width", n: f.Columns, whole: o.Finished.Width.Total(),
+		trimmed: o.Trimmed.Width.Total(), top: o.Top.Width.Total(), take: o.TakeAcross, patch: f.Patch.Width, lowHeld: o.Held.Left, highHeld: o.Held.Right}
+	down = &axis{key: "rows", word: "down", sizeKey: "height", n: f.Rows, whole: o.Finished.Height.Total(),
+		trimmed: o.Trimmed.Height.Total(), top: o.Top.Height.Total(), take: o.TakeUp, patch: f.Patch.Height, lowHeld: o.Held.Top, highHeld: o.Held.Bottom}
+	across.low, across.high = grow(o.Top.Width, o.Trimmed.Width, o.Held.Left, o.Held.Right)
+	down.low, down.high = grow(o.Top.Height, o.Trimmed.Height, o.Held.Top, o.Held.Bottom)
+	for _, a := range []*axis{across, down} {
+		a.point = f.Set == plan.OnPoint
+		if f.Sash != nil {
+			a.sash, a.outside = f.Sash.Width, f.Sash.Outside
+		}
+	}
+	return across, down
+}
+
+// gaps is how many sashes lie in the direction.
+func (a *axis) gaps() int {
+	switch {
+	case a.sash == 0:
+		return 0
+	case a.outside:
+		return a.n + 1
+	}
+	return a.n - 1
+}
+
+// sashes is what all sashes take of the direction.
+func (a *axis) sashes() length.Length { return a.sash.Times(a.gaps()) }
+
+// inside is the grid without its borders.
+func (a *axis) inside() length.Length { return a.patch.Times(a.n) + a.sashes() }
+
+// bare reports whether patches lie at the rim, so that nothing takes up what is
+// trimmed off.
+func (a *axis) bare() bool { return len(a.borders) == 0 && (a.sash == 0 || !a.outside) && !a.point }
+
+// grows reports whether anything is trimmed off or taken.
+func (a *axis) grows() bool { return a.low+a.high > 0 }
+
+// both does a thing for both directions. What is found twice, since both are
+// alike or it is about the same decision, is said once.
+func both(across, down *axis, do func(*axis) finding.List) finding.List {
+	found := do(across)
+	alike := across.n == down.n && across.whole == down.whole && across.patch == down.patch
+	for _, f := range do(down) {
+		said := slices.ContainsFunc(found, func(g finding.Finding) bool { return g.Code == f.Code && (alike || g.About == f.About) })
+		if !said {
+			found = append(found, f)
+		}
+	}
+	return found
+}
+
+// solve finds the patch of a grid that is to be fitted: as large as the
+// borders allow, square, on the ruler where something can take the rest.
+func (o Order) solve(across, down *axis) {
+	if !o.Face.Patch.Fit {
+		return
+	}
+	floats := across.point
+	for _, a := range []*axis{across, down} {
+		left, rest := a.whole-a.sashes(), floats
+		for _, b := range o.Face.Borders {
+			if b.Width.Rest {
+				left, rest, floats = left-2*leastBorder, true, true
+				continue
+			}
+			left -= 2 * b.Width.Width
+		}
+		a.patch = left.Div(a.n)
+		if rest && !a.point {
+			a.patch = a.patch.Floor(o.Step)
+		}
+	}
+	if floats {
+		square := min(across.patch, down.patch)
+		across.patch, down.patch = square, square
+	}
+}
+
+// fill gives every border its width and finds what does not fit.
+func (o Order) fill(a *axis) finding.List {
+	var found finding.List
+	text := o.Style.Text
+	if a.patch <= 0 || a.patch > a.whole {
+		found.Add(finding.Stop, "patch-too-large", o.Path+"/patch/"+a.sizeKey,
+			fmt.Sprintf("A %s of %s is larger than the front, which finishes %s %s.", a.thing(), text(a.patch), text(a.whole), a.word),
+			fmt.Sprintf("%d patches %s can be up to %s.", a.n, a.word, text(length.Max(0, a.whole-a.sashes()).Div(a.n).Floor(o.Step))))
+		return found
+	}
+	fixed := length.Length(0)
+	for _, b := range o.Face.Borders {
+		if b.Width.Rest {
+			a.rest++
+		} else {
+			fixed += b.Width.Width
+		}
+	}
+	if 2*fixed >= a.whole {
+		found.Add(finding.Stop, "borders-too-wide", o.Path+"/borders",
+			fmt.Sprintf("The borders take %s %s; the front finishes %s.", text(2*fixed), a.word, text(a.whole)),
+			fmt.Sprintf("Leave room for the patches: borders of up to %s in all.", text(length.Max(0, (a.whole-a.inside())/2))))
+		return found
+	}
+	left := a.whole - a.inside() - 2*fixed
+	floats := a.point && a.rest == 0
+	if left < 0 || (left > 0 && a.rest == 0 && !floats) || (left == 0 && a.rest > 0) {
+		return o.misfit(a, fixed, left)
+	}
+	rest := length.Length(0)
+	switch {
+	case a.rest > 0:
+		rest = left.Div(2 * a.rest)
+	case floats:
+		a.float = left / 2
+	}
+	for _, b := range o.Face.Borders {
+		w := b.Width.Width
+		if b.Width.Rest {
+			w = rest
+		}
+		a.borders = append(a.borders, w)
+	}
+	return found
+}
+
+// thing is what stands in the direction.
+func (a *axis) thing() string {
+	if a.point {
+		return "block, from point to point,"
+	}
+	return "patch"
+}
+
+// misfit says by how much a grid misses the size, and what would fit.
+func (o Order) misfit(a *axis, fixed, left length.Length) finding.List {
+	var found finding.List
+	text := o.Style.Text
+	has := fmt.Sprintf("%d × %s", a.n, text(a.patch))
+	if a.gaps() > 0 {
+		has += fmt.Sprintf(", sashes of %d × %s", a.gaps(), text(a.sash))
+	}
+	if fixed > 0 {
+		has += fmt.Sprintf(" and borders of 2 × %s", text(fixed))
+	}
+	var ways []string
+	room := a.whole - 2*fixed - a.sashes()
+	switch p := room.Div(a.n); {
+	case p > 0 && a.point:
+		ways = append(ways, "blocks of up to "+text(sideOf(p).Floor(o.Step)))
+	case p > 0:
+		ways = append(ways, fitting(o, a, room, p))
+	}
+	if b := (a.whole - a.inside()) / 2; b >= leastBorder {
+		ways = append(ways, fmt.Sprintf("borders of %s in all", text(b)))
+	}
+	if n := int(room / a.patch); n > 0 && n != a.n && a.patch.Times(n) == room && a.sash == 0 {
+		ways = append(ways, fmt.Sprintf("%d patches %s", n, a.word))
+	}
+	if len(ways) == 0 {
+		ways = append(ways, "fewer patches, or narrower sashes and borders")
+	}
+	fills := text(a.inside() + 2*fixed)
+	if left < 0 {
+		found.Add(finding.Stop, "front-too-large", o.Path+"/"+a.key,
+			fmt.Sprintf("%s make %s %s: %s too much for a front that finishes %s.", has, fills, a.word, text(-left), text(a.whole)),
+			"What fits: "+strings.Join(ways, ", or ")+".")
+		return found
+	}
+	if left == 0 {
+		found.Add(finding.Stop, "no-rest", o.Path+"/borders",
+			fmt.Sprintf("%s fill %s %s; nothing is left for a border.", has, text(a.whole), a.word), "Take the border out, or make the patches smaller.")
+		return found
+	}
+	found.Add(finding.Stop, "front-does-not-fill", o.Path+"/"+a.key,
+		fmt.Sprintf("%s make %s %s: %s are missing to %s.", has, fills, a.word, text(left), text(a.whole)),
+		"What fits: "+strings.Join(ways, ", or ")+".")
+	return found
+}
+
+// fitting names the patch that fits the room, or the nearest on the ruler.
+func fitting(o Order, a *axis, room, p length.Length) string {
+	text := o.Style.Text
+	if p.OnStep(o.Step) && p.Times(a.n) == room {
+		return "patches of " + text(p)
+	}
+	down := p.Floor(o.Step)
+	return fmt.Sprintf("patches of %s or %s with a border taking the rest", text(down), text(down-o.Step))
+}
+
+// allowed is a finished width with a seam on both sides.
+func (o Order) allowed(kind sum.Kind, name string, finished length.Length) sum.Sum {
+	return sum.Of(kind, name, finished).Between(sum.Seam, "seam allowance", o.Seam)
+}
+
+// grown is a cut that takes up what quilting and trimming need at its outer edge.
+func (o Order) grown(cut sum.Sum, grow length.Length) sum.Sum {
+	if grow == 0 {
+		return cut.UpTo(o.Step)
+	}
+	margin := min(o.Margin, grow)
+	return cut.Plus(sum.Squaring, "trimmed off after quilting", margin).Plus(sum.TakeUp, "what quilting takes at this edge", grow-margin).UpTo(o.Step)
+}
+
+// cuts sizes the patch, the sashes and the borders as cut, and lets the outer border,
+// the outside sash or the patches take up what quilting and trimming need.
+func (o Order) cuts(a *axis) finding.List {
+	var found finding.List
+	a.cut = o.allowed(sum.Part, "patch, finished", a.patch)
+	if a.sash > 0 {
+		a.sashCut = o.allowed(sum.Border, "sash, finished", a.sash)
+		a.sashLow, a.sashHigh = a.sashCut, a.sashCut
+		if a.outside && len(a.borders) == 0 {
+			a.sashLow, a.sashHigh = o.grown(a.sashCut, a.low), o.grown(a.sashCut, a.high)
+		}
+	}
+	for i, b := range a.borders {
+		low := o.allowed(sum.Border, fmt.Sprintf("border %d, finished", i+1), b)
+		high := low
+		if i == len(a.borders)-1 {
+			low, high = o.grown(low, a.low), o.grown(high, a.high)
+		}
+		a.borderLow, a.borderHigh = append(a.borderLow, low), append(a.borderHigh, high)
+	}
+	if a.bare() && a.grows() {
+		found = append(found, o.withoutBorder(a)...)
+	}
+	if cut := a.cut.Total(); !a.point && !cut.OnStep(o.Step) {
+		found.Add(finding.Warn, "patch-off-ruler", o.Path+"/patch/"+a.sizeKey,
+			fmt.Sprintf("The patch is cut %s, which is not on a ruler with steps of %s.", o.Style.Text(cut), o.Style.Text(o.Step)),
+			fmt.Sprintf("On the ruler are finished patches of %s and %s.", o.Style.Text(cut.Floor(o.Step)-2*o.Seam), o.Style.Text(cut.Ceil(o.Step)-2*o.Seam)))
+	}
+	return found
+}
+
+// withoutBorder lets the patches grow, or says by how much the cover shrinks.
+func (o Order) withoutBorder(a *axis) finding.List {
+	var found finding.List
+	text := o.Style.Text
+	small := o.smaller(a)
+	margins := o.margins(a)
+	grown := a.cut.Plus(sum.Squaring, "share of what is trimmed off", margins.Div(a.n)).
+		Plus(sum.TakeUp, "share of what quilting takes", (a.low + a.high - margins).Div(a.n)).UpTo(o.Step)
+	if o.Absorb == plan.AbsorbAccept {
+		found.Add(finding.Warn, "cover-smaller", o.Path+"/patch/"+a.sizeKey,
+			fmt.Sprintf("Quilted and trimmed, the front finishes %s %s instead of %s: %s smaller.", text(small), a.word, text(a.whole), text(a.whole-small)),
+			fmt.Sprintf("Cut the patches %s instead, or add a border.", text(grown.Total())))
+		return found
+	}
+	a.cut = grown
+	shows := grown.Total() - 2*o.Seam
+	quilted := length.FromFloat((shows.Times(a.n) + a.sashes() + 2*o.Seam).Float() * (1 - a.take))
+	inner := length.FromFloat(shows.Float() * (1 - a.take))
+	outer := inner - (quilted-a.trimmed)/2
+	level, spare := finding.Warn, ""
+	if outer < o.Seam {
+		level, spare = finding.Stop, " That leaves less than a seam."
+	}
+	found.Add(level, "patch-grown", o.Path+"/patch/"+a.sizeKey,
+		fmt.Sprintf("No border takes up the trimming and the quilting, so patches are cut %s %s; trimmed evenly, the outer ones show %s and the others %s.%s",
+			text(grown.Total()), a.word, text(outer), text(inner), spare),
+		fmt.Sprintf("Add a border, or keep the patches and accept a front of %s.", text(small)))
+	return found
+}
+
+// margins is what is trimmed off at both ends.
+func (o Order) margins(a *axis) length.Length {
+	return min(o.Margin, a.low) + min(o.Margin, a.high)
+}
+
+// accepted reports whether a direction finishes smaller, the loss being
+// accepted.
+func (o Order) accepted(a *axis) bool {
+	return o.Absorb == plan.AbsorbAccept && a.bare() && a.grows()
+}
+
+// smaller is what a direction finishes when the loss is accepted.
+func (o Order) smaller(a *axis) length.Length {
+	sewn := a.inside() + 2*o.Seam
+	return length.FromFloat(sewn.Float()*(1-a.take)) - o.margins(a) - 2*o.Seam
+}
+
+// finished is a direction as its parts lie side by side, less an accepted
+// loss, which is taken evenly so that opposite sides stay alike.
+func (o Order) finished(a *axis) sum.Sum {
+	s := a.spread()
+	if !o.accepted(a) {
+		return s
+	}
+	lost := s.Total() - o.smaller(a)
+	return s.Between(sum.TakeUp, "lost to quilting and trimming", -(lost+lost%2)/2)
+}
+
+// spread is the finished direction as its parts lie side by side.
+func (a *axis) spread() sum.Sum {
+	var left, right sum.Sum
+	for i, b := range a.borders {
+		t := sum.Term{Name: fmt.Sprintf("border %d", i+1), Amount: b, Kind: sum.Border}
+		left = append(sum.Sum{t}, left...)
+		right = append(right, t)
+	}
+	name := "patch"
+	if a.point {
+		name = "block, point to point"
+	}
+	s := a.sides(sum.Repeat(a.n, sum.Part, name, a.patch), func(int) length.Length { return a.sash }).
+		Between(sum.Part, "setting triangles beyond the blocks", a.float)
+	if rest := a.whole - s.Total() - left.Total() - right.Total(); a.point && rest != 0 { // half a nanometre
+		s[0].Amount += rest
+	}
+	return left.Then(s).Then(right)
+}
+
+// sides is patches with the sashes between and round them; gap is the i-th sash.
+func (a *axis) sides(patches sum.Sum, gap func(i int) length.Length) sum.Sum {
+	if a.gaps() == 0 {
+		return patches
+	}
+	var s sum.Sum
+	at := 0
+	sash := func() {
+		s = append(s, sum.Term{Name: "sash", Amount: gap(at), Kind: sum.Border})
+		at++
+	}
+	if a.outside {
+		sash()
+	}
+	for i, p := range patches {
+		if i > 0 {
+			sash()
+		}
+		s = append(s, p)
+	}
+	if a.outside {
+		sash()
+	}
+	return s
+}
+
+// sewn is a direction of the grid with its raw edges, as its cuts come out.
+func (o Order) sewn(a *axis) sum.Sum {
+	last := a.gaps() - 1
+	return a.sides(sum.Repeat(a.n, sum.Part, "patch", a.cut.Total()-2*o.Seam), func(i int) length.Length { return a.sashOf(i, last).Total() - 2*o.Seam }).
+		Between(sum.Seam, "seam allowance", o.Seam)
+}
+
+// sashOf is the i-th sash as cut.
+func (a *axis) sashOf(i, last int) sum.Sum {
+	switch {
+	case a.outside && i == 0:
+		return a.sashLow
+	case a.outside && i == last:
+		return a.sashHigh
+	}
+	return a.sashCut
+}
+
+// reach is how far the outermost cells stand out beyond the finished line.
+func (o Order) reach(a *axis) (low, high length.Length) {
+	low, high = o.Seam+a.low, o.Seam+a.high
+	if o.accepted(a) {
+		low, high = o.Seam, o.Seam
+	}
+	if a.lowHeld {
+		low = 0
+	}
+	if a.highHeld {
+		high = 0
+	}
+	return low, high
+}
+
+// slot is one patch or sash of a direction where it lies.
+type slot struct {
+	sash     bool
+	i        int // which patch or sash, from 0
+	at, size length.Length
+	cut      sum.Sum
+}
+
+// slots are the patches and sashes of a direction in order. At the rim of a face
+// without borders the outermost reaches out to the cut edge.
+func (o Order) slots(a *axis) []slot {
+	at := total(a.borders)
+	var out []slot
+	gap := 0
+	sash := func() {
+		out = append(out, slot{sash: true, i: gap, at: at, size: a.sash, cut: a.sashOf(gap, a.gaps()-1)})
+		at += a.sash
+		gap++
+	}
+	for i := range a.n {
+		if a.gaps() > 0 && (i > 0 || a.outside) {
+			sash()
+		}
+		out = append(out, slot{i: i, at: at, size: a.patch, cut: a.cut})
+		at += a.patch
+	}
+	if a.gaps() > 0 && a.outside {
+		sash()
+	}
+	if len(a.borders) > 0 {
+		return out
+	}
+	low, high := o.reach(a)
+	out[0].at -= low
+	out[0].size += low
+	out[len(out)-1].size += high
+	return out
+}
+
+func total(ls []length.Length) (t length.Length) {
+	for _, l := range ls {
+		t += l
+	}
+	return t
+}

@@ -1,0 +1,282 @@
+package front
+
+import (
+	"errors"
+	"fmt"
+	"slices"
+
+	"umschlag/core/block"
+	"umschlag/core/finding"
+	"umschlag/core/length"
+	"umschlag/core/outline"
+	"umschlag/core/plan"
+	"umschlag/core/sum"
+)
+
+// Unit is something that is sewn before the rows of a face.
+type Unit struct {
+	// Text of its division, with the cloths in place of letters.
+	Text string
+	// Sign of the division, for its name.
+	Sign  block.Sign
+	Count int
+	// Size as sewn, raw edge to raw edge.
+	Width, Height length.Length
+	// Block marks the whole block.
+	Block bool
+}
+
+// blockOf is the block of a face, by its name or as it is written.
+func (o Order) blockOf() (block.Node, finding.List) {
+	var found finding.List
+	text, ok := o.Face.Block.Cells.(string)
+	if o.Face.Block.Name != "" {
+		named, known := block.ByName(o.Face.Block.Name)
+		if !known {
+			found.Add(finding.Stop, "block-unknown", o.Path+"/block", fmt.Sprintf("No block goes by the name %q here.", o.Face.Block.Name), `Choose one of the list, or write its cells: {"cells": "A / B"}.`)
+			return block.Node{}, found
+		}
+		text, ok = named.Text, true
+	}
+	if !ok {
+		found.Add(finding.Stop, "block-cells", o.Path+"/block", "The cells of a block are a text.", `Write them like {"cells": "(A / B) | (B \ A)"}.`)
+		return block.Node{}, found
+	}
+	n, err := block.Parse(text)
+	var syntax *block.SyntaxError
+	if errors.As(err, &syntax) {
+		found.Add(finding.Stop, "block-cells", o.Path+"/block/cells", fmt.Sprintf("The block cannot be read: %s.", syntax), `A letter is a patch; divide with | - / \ x ^ o and put brackets round each division.`)
+	}
+	return n, found
+}
+
+// group is patches that are cut alike.
+type group struct {
+	role        Role
+	name, title string
+	cloth       string
+	recipe      block.Recipe
+	part        int
+	count       int // in the whole face
+}
+
+// begin divides the block as it is sewn and as it is drawn.
+func (g *gridder) begin(sewnW, sewnH, w, h length.Length) finding.List {
+	var found finding.List
+	g.groups = map[string]*group{}
+	if !g.blocks {
+		return nil
+	}
+	g.sewnW, g.sewnH = sewnW, sewnH
+	var err error
+	if g.divided, err = g.node.Divide(sewnW, sewnH); err == nil {
+		g.drawn, err = g.node.Divide(w, h)
+	}
+	var division *block.DivisionError
+	if errors.As(err, &division) {
+		found.Add(finding.Stop, "block-cells", g.Path+"/block/cells", fmt.Sprintf("The block cannot be divided so: %s.", division), "Divide triangles with : and rectangles with the other signs.")
+		return found
+	}
+	g.inner = g.node.Seams(w, h)
+	g.innerSewn = g.node.Seams(sewnW, sewnH)
+	return nil
+}
+
+// put lays a patch or a block in its place. Letters of a block stand for the cloths of
+// the face in their order; where rows are written out, they say what A stands for in
+// each block.
+func (g *gridder) put(p place) {
+	cloth := g.cloths[p.row-1][p.column-1]
+	if !g.blocks {
+		part := g.part(Part{Name: "patch." + cloth, Title: "Patch", Role: Patch, Cloth: cloth, Size: g.grid.Patch}, 1)
+		c := Cell{Part: part, X: p.x, Y: p.y, Width: p.width, Height: p.height, Row: p.row, Column: p.column, Band: p.band}
+		if g.across.point {
+			w := (g.grid.Patch.Width.Total() - 2*g.Seam).Float()
+			c = polygon(c, p.at, outline.Outline{{X: 0, Y: 0}, {X: w, Y: 0}, {X: w, Y: w}, {X: 0, Y: w}})
+		}
+		g.cell(c)
+		g.grid.Patches++
+		return
+	}
+	letters := g.node.Letters()
+	for i, patch := range g.divided {
+		grp := g.groupOf(BlockPatch, "block", "", patch.Line, g.clothOf(letters, patch.Letter, cloth))
+		grp.count++
+		g.cell(polygon(Cell{Part: grp.part, Row: p.row, Column: p.column, Band: p.band}, p.at, g.drawn[i].Line))
+		g.grid.Patches++
+	}
+	for i, s := range g.inner {
+		from, to := p.at(outline.Vertex{X: s.X1, Y: s.Y1}), p.at(outline.Vertex{X: s.X2, Y: s.Y2})
+		g.Face.seam(Seam{Kind: InBlock, Band: p.band, Group: fmt.Sprintf("block.%d.%s", (p.row+p.column)%2, s.Of), X1: from.X, Y1: from.Y, X2: to.X, Y2: to.Y,
+			Sewn: length.FromFloat(g.innerSewn[i].Length()) + 2*g.Seam, Left: -1, Right: -1})
+	}
+}
+
+// polygon is a cell with an outline brought to its place.
+func polygon(c Cell, at func(outline.Vertex) outline.Vertex, line outline.Outline) Cell {
+	c.Line = make(outline.Outline, len(line))
+	for i, v := range line {
+		c.Line[i] = at(v)
+	}
+	x1, y1, x2, y2 := c.Line.Bounds()
+	c.X, c.Y, c.Width, c.Height = length.FromFloat(x1), length.FromFloat(y1), length.FromFloat(x2-x1), length.FromFloat(y2-y1)
+	return c
+}
+
+// finish counts what each group is cut from and names the units.
+func (g *gridder) finish() finding.List {
+	for _, grp := range g.order {
+		p := &g.Parts[grp.part]
+		p.Patches = grp.count
+		p.Count = (grp.count + p.Gives - 1) / p.Gives
+	}
+	if !g.blocks {
+		return nil
+	}
+	g.units()
+	return g.onRuler()
+}
+
+// clothOf is what a letter stands for.
+func (o Order) clothOf(letters []string, letter, own string) string {
+	i := slices.Index(letters, letter)
+	if i == 0 && o.Face.Order.Kind == plan.Rows {
+		return own
+	}
+	cloths := o.Face.Cloths
+	if len(cloths) == 0 {
+		cloths = []string{o.Face.Cloth}
+	}
+	return cloths[i%len(cloths)]
+}
+
+// groupOf is the group a patch belongs to, with its part.
+func (g *gridder) groupOf(role Role, name, title string, line outline.Outline, cloth string) *group {
+	r := block.RecipeOf(line, g.Seam, g.Style)
+	// Rounding of outlines is far below what is told apart here.
+	key := fmt.Sprintf("%s %s %s %d %d", name, cloth, r.Kind, r.Size.Width.Total()/1000, r.Size.Height.Total()/1000)
+	if r.Kind == block.Template {
+		key += shapeKey(line)
+	}
+	if grp, ok := g.groups[key]; ok {
+		return grp
+	}
+	grp := &group{role: role, name: fmt.Sprintf("%s.%d.%s", name, len(g.order)+1, cloth), title: title, cloth: cloth, recipe: r}
+	if title == "" {
+		grp.title = names[r.Kind]
+	}
+	g.groups[key] = grp
+	g.order = append(g.order, grp)
+	grp.part = g.part(g.partOf(grp), 0)
+	return grp
+}
+
+// shapeKey tells templates apart by their sides.
+func shapeKey(line outline.Outline) string {
+	key := ""
+	for i, v := range line {
+		next := line[(i+1)%len(line)]
+		key += fmt.Sprintf(" %d,%d", int64(next.X-v.X)/1000, int64(next.Y-v.Y)/1000)
+	}
+	return key
+}
+
+// names are what the kinds of cuts are called.
+var names = map[block.Kind]string{block.Square: "Patch", block.Rect: "Patch", block.Half: "Half-square triangles", block.Quarter: "Quarter-square triangles", block.Template: "Patch by template"}
+
+// partOf is the piece a group is cut from: upright patches as they are, all others up to
+// the ruler step, trimmed with their unit.
+func (g *gridder) partOf(grp *group) Part {
+	r := grp.recipe
+	size := r.Size
+	if !r.Share {
+		size = size.UpTo(g.Step)
+	}
+	return Part{Name: grp.name, Title: grp.title, Role: grp.role, Cloth: grp.cloth, Size: size, Shape: string(r.Kind), Gives: r.Gives, Finished: r.Finished}
+}
+
+// onRuler finds blocks whose level patches are not on the ruler.
+func (g *gridder) onRuler() finding.List {
+	var found finding.List
+	text := g.Style.Text
+	for _, grp := range g.order {
+		if !grp.recipe.Share {
+			continue
+		}
+		for _, size := range []sum.Sum{grp.recipe.Size.Width, grp.recipe.Size.Height} {
+			if off := size.Total(); off.Floor(g.Step)+1000 < off && off+1000 < off.Ceil(g.Step) {
+				found.Add(finding.Warn, "block-off-ruler", g.Path+"/patch/width",
+					fmt.Sprintf("In a block of %s a patch is cut %s, which is not on a ruler with steps of %s.", text(g.sewnW), text(off), text(g.Step)), g.handyBlocks(g.node, g.sewnW, g.sewnH))
+				return found
+			}
+		}
+	}
+	return found
+}
+
+// handyBlocks names the nearest block sizes whose patches are on the ruler.
+func (o Order) handyBlocks(n block.Node, w, h length.Length) string {
+	var fits []string
+	start := w.Floor(o.Step)
+	for d := length.Length(0); d <= 3*length.Inch && len(fits) < 2; d += o.Step {
+		for _, size := range []length.Length{start - d, start + d} {
+			if size > 0 && len(fits) < 2 && o.handy(n, size, length.FromFloat(h.Float()*size.Float()/w.Float())) && !slices.Contains(fits, o.Style.Text(size)) {
+				fits = append(fits, o.Style.Text(size))
+			}
+		}
+	}
+	switch len(fits) {
+	case 0:
+		return "Cut such patches by a template."
+	case 1:
+		return fmt.Sprintf("Blocks of %s are on the ruler.", fits[0])
+	default:
+		return fmt.Sprintf("Blocks of %s or %s are on the ruler.", fits[0], fits[1])
+	}
+}
+
+func (o Order) handy(n block.Node, w, h length.Length) bool {
+	patches, err := n.Divide(w, h)
+	if err != nil {
+		return false
+	}
+	return !slices.ContainsFunc(patches, func(p block.Patch) bool {
+		r := block.RecipeOf(p.Line, o.Seam, o.Style)
+		return r.Share && !(r.Size.Width.Total().OnStep(o.Step) && r.Size.Height.Total().OnStep(o.Step))
+	})
+}
+
+// units are what is sewn before the blocks, and the blocks.
+func (g *gridder) units() {
+	list, err := g.node.Units(g.sewnW, g.sewnH)
+	if err != nil {
+		return // said already where the block was divided
+	}
+	blocks := 0
+	for _, row := range g.cloths {
+		blocks += len(row)
+	}
+	letters := g.node.Letters()
+	for i, u := range list {
+		g.Units = append(g.Units, Unit{Text: g.worded(u.Node, letters), Sign: u.Node.Sign, Count: u.Count * blocks, Block: i == len(list)-1,
+			Width: u.Width + 2*g.Seam, Height: u.Height + 2*g.Seam})
+	}
+}
+
+// worded is a division with the cloths in place of its letters.
+func (o Order) worded(n block.Node, letters []string) string {
+	if n.Sign == block.Leaf {
+		return o.clothOf(letters, n.Letter, n.Letter)
+	}
+	m := n
+	m.Parts = make([]block.Node, len(n.Parts))
+	for i, p := range n.Parts {
+		m.Parts[i] = p
+		if p.Sign == block.Leaf {
+			m.Parts[i].Letter = o.clothOf(letters, p.Letter, p.Letter)
+			continue
+		}
+		m.Parts[i] = block.Node{Letter: "(" + o.worded(p, letters) + ")"}
+	}
+	return m.String()
+}

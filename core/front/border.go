@@ -1,0 +1,284 @@
+package front
+
+import (
+	"fmt"
+	"math"
+
+	"umschlag/core/finding"
+	"umschlag/core/length"
+	"umschlag/core/outline"
+	"umschlag/core/plan"
+	"umschlag/core/sum"
+)
+
+// borders sews each border on, from inside to outside.
+func (o Order) borders(f *Face, across, down *axis) finding.List {
+	var found finding.List
+	raw := f.Sewn
+	x, y := total(across.borders), total(down.borders)
+	w, h := f.Finished.Width.Total()-2*x, f.Finished.Height.Total()-2*y
+	for i, b := range o.Face.Borders {
+		r := &ring{Order: o, Face: f, border: b, n: i + 1, of: len(o.Face.Borders), raw: raw, x: x, y: y, w: w, h: h, bw: across.borders[i], bh: down.borders[i],
+			left: across.borderLow[i], right: across.borderHigh[i], above: down.borderLow[i], below: down.borderHigh[i]}
+		if i == len(o.Face.Borders)-1 {
+			r.out.left, r.out.right = reachOf(o.reach(across))
+			r.out.above, r.out.below = reachOf(o.reach(down))
+		}
+		found = append(found, r.sew()...)
+		raw = r.raw
+		x, y, w, h = x-r.bw, y-r.bh, w+2*r.bw, h+2*r.bh
+	}
+	f.Sewn = raw
+	return found
+}
+
+func reachOf(low, high length.Length) (float64, float64) { return low.Float(), high.Float() }
+
+// ring is one border on its way.
+type ring struct {
+	Order
+	*Face
+	border       plan.Border
+	n, of        int
+	raw          sum.Size
+	x, y, w, h   length.Length // what is inside, as it finishes
+	bw, bh       length.Length
+	left, right  sum.Sum // cut widths
+	above, below sum.Sum
+	out          rim // beyond the finished line
+}
+
+// length of a strip and where it lies.
+type run struct {
+	name, where string
+	role        Role
+	cut, length sum.Sum
+	upright     bool
+	line        outline.Outline
+}
+
+func (r *ring) sew() finding.List {
+	if r.border.Pieced != nil && r.border.Corner == plan.Mitred {
+		var found finding.List
+		at := fmt.Sprintf("%s/borders/%d/corner", r.Path, r.n-1)
+		found.Add(finding.Stop, "border-pieced-mitred", at, "A border of patches does not meet in mitred corners.", "Let it meet butted, or with corner squares.")
+		return found
+	}
+	inner := r.raw
+	r.raw.Width = joined(inner.Width, r.left, r.right, r.Seam, r.n)
+	r.raw.Height = joined(inner.Height, r.above, r.below, r.Seam, r.n)
+	runs := r.runs(inner)
+	var found finding.List
+	if r.border.Pieced != nil {
+		found = r.patches(runs)
+	} else {
+		r.strips(runs)
+	}
+	if r.border.Corner == plan.Squares {
+		r.squares()
+	}
+	return found
+}
+
+// runs are the four sides of the border, by how its corners meet.
+func (r *ring) runs(inner sum.Size) []run {
+	x1, y1, x2, y2 := r.x.Float(), r.y.Float(), (r.x + r.w).Float(), (r.y + r.h).Float()
+	ox1, oy1, ox2, oy2 := x1-r.bw.Float()-r.out.left, y1-r.bh.Float()-r.out.above, x2+r.bw.Float()+r.out.right, y2+r.bh.Float()+r.out.below
+	line := func(p ...float64) outline.Outline {
+		var out outline.Outline
+		for i := 0; i < len(p); i += 2 {
+			out = append(out, outline.Vertex{X: p[i], Y: p[i+1]})
+		}
+		return out
+	}
+	sideLength, runLength := inner.Height, r.raw.Width
+	left, right := line(ox1, y1, x1, y1, x1, y2, ox1, y2), line(x2, y1, ox2, y1, ox2, y2, x2, y2)
+	above, below := line(ox1, oy1, ox2, oy1, ox2, y1, ox1, y1), line(ox1, y2, ox2, y2, ox2, oy2, ox1, oy2)
+	switch r.border.Corner {
+	case plan.Squares:
+		runLength = inner.Width
+		above, below = line(x1, oy1, x2, oy1, x2, y1, x1, y1), line(x1, y2, x2, y2, x2, oy2, x1, oy2)
+	case plan.Mitred:
+		sideLength, runLength = r.mitred(inner.Height, r.above, r.below), r.mitred(inner.Width, r.left, r.right)
+		left, right = line(ox1, oy1, x1, y1, x1, y2, ox1, oy2), line(x2, y1, ox2, oy1, ox2, oy2, x2, y2)
+		above, below = line(ox1, oy1, ox2, oy1, x2, y1, x1, y1), line(x1, y2, x2, y2, ox2, oy2, ox1, oy2)
+	}
+	return []run{
+		{name: "left", where: "left", role: BorderEnd, cut: r.left, length: sideLength, upright: true, line: left},
+		{name: "right", where: "right", role: BorderEnd, cut: r.right, length: sideLength, upright: true, line: right},
+		{name: "top", where: "top", role: BorderRun, cut: r.above, length: runLength, line: above},
+		{name: "bottom", where: "bottom", role: BorderRun, cut: r.below, length: runLength, line: below},
+	}
+}
+
+// mitred is how long a strip of a mitred border is cut: the side, the border at both
+// ends, and twice its cut width to spare. Common practice (docs/arithmetic.md §4).
+func (r *ring) mitred(inner, low, high sum.Sum) sum.Sum {
+	s := sum.Of(sum.Part, "side it is sewn to", inner.Total()-2*r.Seam)
+	for _, cut := range []sum.Sum{low, high} {
+		s = s.Plus(sum.Border, fmt.Sprintf("border %d as cut, less its seams", r.n), cut.Total()-2*r.Seam)
+	}
+	return s.Between(sum.Overlap, "to spare for the mitre", max(low.Total(), high.Total())).UpTo(r.Step)
+}
+
+// strips are the sides in one piece each.
+func (r *ring) strips(runs []run) {
+	for i := 0; i < 4; i += 2 {
+		pair := [2]run{runs[i], runs[i+1]}
+		alike := pair[0].cut.Total() == pair[1].cut.Total()
+		for _, s := range pair {
+			key, where := s.name, s.where
+			if alike {
+				key, where = map[Role]string{BorderEnd: "side", BorderRun: "run"}[s.role], map[Role]string{BorderEnd: "sides", BorderRun: "top and bottom"}[s.role]
+			}
+			size := sum.Size{Width: s.length, Height: s.cut}
+			if s.upright {
+				size = sum.Size{Width: s.cut, Height: s.length}
+			}
+			r.round(s)
+			part := r.part(Part{Name: fmt.Sprintf("border.%d.%s", r.n, key), Title: r.title(where), Role: s.role, Cloth: r.border.Cloth, Size: size, Ring: r.n}, 1)
+			r.lie(part, s.line, r.border.Corner == plan.Mitred)
+		}
+	}
+}
+
+// round is the seam that sews a side of the border on.
+func (r *ring) round(s run) {
+	x1, y1, x2, y2 := s.line.Bounds()
+	switch s.name {
+	case "left":
+		x1 = x2
+	case "right":
+		x2 = x1
+	case "top":
+		y1 = y2
+	default:
+		y2 = y1
+	}
+	r.Face.seam(Seam{Kind: Round, Ring: r.n, Group: fmt.Sprintf("border.%d", r.n), X1: x1, Y1: y1, X2: x2, Y2: y2, Sewn: s.length.Total(), Left: -1, Right: -1})
+}
+
+// lie draws a part of the border.
+func (r *ring) lie(part int, line outline.Outline, shaped bool) {
+	c := polygon(Cell{Part: part}, func(v outline.Vertex) outline.Vertex { return v }, line)
+	if !shaped {
+		c.Line = nil
+	}
+	r.cell(c)
+}
+
+// patches are the sides in patches of the border's cloths in turn.
+func (r *ring) patches(runs []run) finding.List {
+	var found finding.List
+	cloths := r.border.Pieced.Cloths
+	if len(cloths) == 0 {
+		cloths = []string{r.border.Cloth}
+	}
+	at := 0
+	for i, s := range runs {
+		shows, deep := s.length.Total()-2*r.Seam, s.cut.Total()-2*r.Seam
+		n, key := r.border.Pieced.Across, "across"
+		if s.upright {
+			n, key = r.border.Pieced.Down, "down"
+		}
+		if n == 0 {
+			n = max(1, int(math.Round(shows.Float()/deep.Float())))
+		}
+		long := r.allowed(sum.Border, "patch of the border, finished", shows.Div(n))
+		if i%2 == 0 && !long.Total().OnStep(r.Step) {
+			found = append(found, r.offRuler(key, n, shows, long.Total())...)
+		}
+		size := sum.Size{Width: long, Height: s.cut}
+		if s.upright {
+			size = sum.Size{Width: s.cut, Height: long}
+		}
+		r.round(s)
+		for k := range n {
+			cloth := cloths[at%len(cloths)]
+			at++
+			name := fmt.Sprintf("border.%d.%s.%s", r.n, map[bool]string{true: "side", false: "run"}[s.upright], cloth)
+			if runs[i/2*2].cut.Total() != runs[i/2*2+1].cut.Total() {
+				name = fmt.Sprintf("border.%d.%s.%s", r.n, s.name, cloth)
+			}
+			part := r.part(Part{Name: name, Title: r.title("patches"), Role: BorderPatch, Cloth: cloth, Size: size, Ring: r.n}, 1)
+			lies := shareOf(s.line, k, n, s.upright)
+			r.lie(part, lies, false)
+			if k > 0 {
+				r.Face.seam(Seam{Kind: Round, Ring: r.n, Group: fmt.Sprintf("border.%d.%s", r.n, s.name), X1: lies[0].X, Y1: lies[0].Y,
+					X2: lies[map[bool]int{true: 1, false: 3}[s.upright]].X, Y2: lies[map[bool]int{true: 1, false: 3}[s.upright]].Y, Sewn: s.cut.Total(), Left: -1, Right: -1})
+			}
+		}
+	}
+	return found
+}
+
+// offRuler finds patches of a border that are not on the ruler, and names counts that
+// are.
+func (r *ring) offRuler(key string, n int, shows, cut length.Length) finding.List {
+	var found finding.List
+	remedy := "Make the border before it wider or narrower."
+	for d := 1; d < 12; d++ {
+		for _, m := range []int{n - d, n + d} {
+			if m > 0 && (shows.Div(m) + 2*r.Seam).OnStep(r.Step) && shows.Div(m).Times(m) == shows {
+				remedy = fmt.Sprintf("With %d of them each is cut %s.", m, r.Style.Text(shows.Div(m)+2*r.Seam))
+				d = 12
+				break
+			}
+		}
+	}
+	found.Add(finding.Warn, "border-off-ruler", fmt.Sprintf("%s/borders/%d/pieced/%s", r.Path, r.n-1, key),
+		fmt.Sprintf("%d patches in a border of %s are cut %s long, which is not on a ruler with steps of %s.", n, r.Style.Text(shows), r.Style.Text(cut), r.Style.Text(r.Step)), remedy)
+	return found
+}
+
+// shareOf is the k-th of n parts of a rectangle.
+func shareOf(line outline.Outline, k, n int, upright bool) outline.Outline {
+	x1, y1, x2, y2 := line.Bounds()
+	from, to := float64(k)/float64(n), float64(k+1)/float64(n)
+	if upright {
+		y1, y2 = y1+(y2-y1)*from, y1+(y2-y1)*to
+	} else {
+		x1, x2 = x1+(x2-x1)*from, x1+(x2-x1)*to
+	}
+	return outline.Outline{{X: x1, Y: y1}, {X: x2, Y: y1}, {X: x2, Y: y2}, {X: x1, Y: y2}}
+}
+
+// squares fill the corners.
+func (r *ring) squares() {
+	cloth := r.border.CornerCloth
+	if cloth == "" {
+		cloth = r.border.Cloth
+	}
+	x1, y1, x2, y2 := r.x.Float(), r.y.Float(), (r.x + r.w).Float(), (r.y + r.h).Float()
+	ox1, oy1, ox2, oy2 := x1-r.bw.Float()-r.out.left, y1-r.bh.Float()-r.out.above, x2+r.bw.Float()+r.out.right, y2+r.bh.Float()+r.out.below
+	for i, c := range []struct {
+		w, h        sum.Sum
+		a, b, c2, d float64
+	}{{r.left, r.above, ox1, oy1, x1, y1}, {r.right, r.above, x2, oy1, ox2, y1}, {r.left, r.below, ox1, y2, x1, oy2}, {r.right, r.below, x2, y2, ox2, oy2}} {
+		name := fmt.Sprintf("border.%d.corner", r.n)
+		for _, p := range r.Parts {
+			if p.Name == name && (p.Size.Width.Total() != c.w.Total() || p.Size.Height.Total() != c.h.Total()) {
+				name = fmt.Sprintf("border.%d.corner.%d", r.n, i+1)
+			}
+		}
+		part := r.part(Part{Name: name, Title: r.title("corner squares"), Role: Corner, Cloth: cloth, Size: sum.Size{Width: c.w, Height: c.h}, Ring: r.n}, 1)
+		r.lie(part, outline.Outline{{X: c.a, Y: c.b}, {X: c.c2, Y: c.b}, {X: c.c2, Y: c.d}, {X: c.a, Y: c.d}}, false)
+	}
+}
+
+// joined is a raw size with a border sewn to both ends: each join loses a seam
+// from both sides.
+func joined(raw, low, high sum.Sum, seam length.Length, ring int) sum.Sum {
+	inner := raw[1 : len(raw)-1] // without the raw edges, which go into the seam
+	shows := func(cut sum.Sum) sum.Sum {
+		return sum.Of(sum.Border, fmt.Sprintf("border %d as cut, less its seams", ring), cut.Total()-2*seam)
+	}
+	return shows(low).Then(inner).Then(shows(high)).Between(sum.Seam, "seam allowance", seam)
+}
+
+func (r *ring) title(where string) string {
+	if r.of == 1 {
+		return "Border, " + where
+	}
+	return fmt.Sprintf("Border %d, %s", r.n, where)
+}

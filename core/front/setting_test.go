@@ -1,0 +1,312 @@
+package front_test
+
+import (
+	"math"
+	"testing"
+
+	"github.com/paulmach/orb"
+	"github.com/paulmach/orb/planar"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"umschlag/core/block"
+	"umschlag/core/front"
+	"umschlag/core/length"
+	"umschlag/core/outline"
+	"umschlag/core/plan"
+)
+
+func sashed(f plan.Face, width length.Length, outside, posts bool) plan.Face {
+	f.Sash = &plan.Sash{Width: width, Outside: outside, Posts: posts, Cloth: "S"}
+	return f
+}
+
+func pointed(columns, rows int, block length.Length, borders ...plan.Border) plan.Face {
+	f := grid(columns, block, borders...)
+	f.Rows, f.Set = rows, plan.OnPoint
+	return f
+}
+
+func roles(f front.Face) map[front.Role]int {
+	out := map[front.Role]int{}
+	for _, p := range f.Parts {
+		out[p.Role] += p.Count
+	}
+	return out
+}
+
+// areas is the area of all cells, by orb, a general-purpose geometry library.
+func areas(f front.Face) float64 {
+	total := 0.0
+	for _, c := range f.Cells {
+		total += math.Abs(planar.Area(ringOf(c)))
+	}
+	return total
+}
+
+func ringOf(c front.Cell) orb.Ring {
+	line := c.Line
+	if line == nil {
+		x1, y1, x2, y2 := c.X.Float(), c.Y.Float(), (c.X + c.Width).Float(), (c.Y + c.Height).Float()
+		line = outline.Outline{{X: x1, Y: y1}, {X: x2, Y: y1}, {X: x2, Y: y2}, {X: x1, Y: y2}}
+	}
+	var ring orb.Ring
+	for _, v := range line {
+		ring = append(ring, orb.Point{v.X / 1e6, v.Y / 1e6})
+	}
+	return append(ring, ring[0])
+}
+
+// 7 rows of 5 with an outside sash: 42 short ones and 8 long (docs/arithmetic.md §4).
+func TestSashesAreCounted(t *testing.T) {
+	f := grid(5, 3*in)
+	f.Rows = 7
+	across, down := 5*3*in+6*in/2, 7*3*in+8*in/2
+	built := build(t, order(sashed(f, in/2, true, false), across, down))
+	assert.Equal(t, 42, roles(built)[front.ShortSash])
+	assert.Equal(t, 8, roles(built)[front.LongSash])
+	assert.Equal(t, across, built.Finished.Width.Total())
+	long := part(t, built, "long-sash")
+	assert.Equal(t, []length.Length{across + 2*seam, in}, []length.Length{long.Size.Width.Total(), long.Size.Height.Total()})
+	inside := build(t, order(sashed(f, in/2, false, true), across-in, down-in))
+	assert.Equal(t, map[front.Role]int{front.Patch: 35, front.ShortSash: 7*4 + 5*6, front.Post: 24}, roles(inside))
+	posts := part(t, inside, "post")
+	assert.Equal(t, []length.Length{in, in}, []length.Length{posts.Size.Width.Total(), posts.Size.Height.Total()})
+	assert.Len(t, inside.Bands, 7+6)
+}
+
+// An outside sash takes up what quilting and trimming need, as a border does.
+func TestAnOutsideSashTakesUp(t *testing.T) {
+	f := sashed(grid(4, 4*in), 3*in/5, true, true)
+	f.Patch = plan.Patch{Width: 4 * in, Height: 4 * in}
+	built := build(t, quilted(f))
+	assert.Equal(t, 9*in/2, part(t, built, "patch.A").Size.Width.Total(), "the patches stay")
+	assert.GreaterOrEqual(t, built.Sewn.Width.Total(), takeTop)
+	assert.InEpsilon(t, math.Pow(takeTop.Float()/1e6, 2), areas(built), 1e-9)
+}
+
+// On point 3 × 4 of 6 in blocks: 25.46 × 33.94, 12 + 6 blocks, 10 sides, 4 corners;
+// sides from 9¾, corners from 5⅛ (docs/arithmetic.md §3; the add-ons of 1¼ and ⅞ in are
+// published in many handbooks, here from memory).
+func TestOnPoint(t *testing.T) {
+	f := pointed(3, 4, 6*in)
+	built := build(t, order(f, 26*in, 34*in))
+	whole := build(t, order(f, length.FromFloat(18*math.Sqrt2*in.Float()), length.FromFloat(24*math.Sqrt2*in.Float())))
+	assert.InDelta(t, 25.46, whole.Finished.Width.Total().Float()/in.Float(), 0.005)
+	assert.InDelta(t, 33.94, whole.Finished.Height.Total().Float()/in.Float(), 0.005)
+	assert.Equal(t, 18, roles(whole)[front.Patch])
+	var sides, corners front.Part
+	for _, p := range whole.Parts {
+		switch {
+		case p.Role == front.Setting && p.Shape == string(block.Quarter):
+			sides = p
+		case p.Role == front.Setting:
+			corners = p
+		}
+	}
+	assert.Equal(t, []any{10, 3, 39 * in / 4}, []any{sides.Patches, sides.Count, sides.Size.Width.Total()})
+	assert.Equal(t, []any{4, 2, 41 * in / 8}, []any{corners.Patches, corners.Count, corners.Size.Width.Total()})
+	assert.Equal(t, "B", sides.Cloth, "the last cloth sets them")
+	assert.Len(t, whole.Bands, 6)
+	assert.Equal(t, 26*in, built.Finished.Width.Total(), "the triangles take what is left")
+	assert.InEpsilon(t, (26*in+2*seam).Float()*(34*in+2*seam).Float()/1e12, areas(built), 1e-8)
+}
+
+// Whatever lies on point: it fills the face, nothing lies on anything else, and every
+// row has a triangle at each end.
+func TestAnythingOnPointIsWhole(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		c, r := rapid.IntRange(1, 5).Draw(t, "c"), rapid.IntRange(1, 5).Draw(t, "r")
+		side := eighth.Times(rapid.IntRange(16, 64).Draw(t, "side"))
+		f := pointed(c, r, side)
+		f.Order.Kind = rapid.SampledFrom([]plan.OrderKind{plan.Alternate, plan.Scrap}).Draw(t, "order")
+		if rapid.Bool().Draw(t, "block") {
+			f.Block.Name = rapid.SampledFrom([]string{"pinwheel", "nine-patch", "hourglass"}).Draw(t, "name")
+		}
+		w := length.FromFloat(side.Float()*math.Sqrt2*float64(c)) + eighth.Times(rapid.IntRange(1, 20).Draw(t, "x"))
+		h := length.FromFloat(side.Float()*math.Sqrt2*float64(r)) + eighth.Times(rapid.IntRange(1, 20).Draw(t, "y"))
+		o := order(f, w, h)
+		grow := length.Length(rapid.Int64Range(0, int64(in)).Draw(t, "grow"))
+		o.Top = size(o.Trimmed.Width.Total()+2*grow, o.Trimmed.Height.Total()+2*grow)
+		built := build(t, o)
+		assert.Equal(t, []length.Length{w, h}, []length.Length{built.Finished.Width.Total(), built.Finished.Height.Total()})
+		assert.InEpsilon(t, o.Top.Width.Total().Float()*o.Top.Height.Total().Float()/1e12, areas(built), 1e-6)
+		assert.Len(t, built.Bands, c+r-1)
+		ends := map[int]int{}
+		for i, cell := range built.Cells {
+			middle, _ := planar.CentroidArea(ringOf(cell))
+			for _, other := range built.Cells[:i] {
+				assert.False(t, planar.RingContains(ringOf(other), middle))
+			}
+			if built.Parts[cell.Part].Role == front.Setting {
+				ends[cell.Band]++
+			}
+		}
+		for band := 0; band < c+r; band++ {
+			assert.Equal(t, 2, ends[band], "row %d; the two left over are corners", band)
+		}
+	})
+}
+
+// Borders (docs/arithmetic.md §4): mitred, side + 2 × border + 2 × cut width; corner
+// squares as wide as the border is cut.
+func TestBordersMeetInFourWays(t *testing.T) {
+	border := plan.Border{Width: plan.BorderWidth{Width: 3 * in / 2}, Cloth: "C", Corner: plan.Mitred}
+	mitred := build(t, order(grid(4, 4*in, border), 19*in, 19*in))
+	side := part(t, mitred, "border.1.side")
+	assert.Equal(t, 23*in, side.Size.Height.Total(), "16 + 3 + 2 × 2")
+	assert.Equal(t, 2*in, side.Size.Width.Total())
+	border.Corner, border.CornerCloth = plan.Squares, "D"
+	squares := build(t, order(grid(4, 4*in, border), 19*in, 19*in))
+	corner := part(t, squares, "border.1.corner")
+	assert.Equal(t, []any{4, "D", 2 * in, 2 * in}, []any{corner.Count, corner.Cloth, corner.Size.Width.Total(), corner.Size.Height.Total()})
+	assert.Equal(t, 33*in/2, part(t, squares, "border.1.run").Size.Width.Total(), "no longer than the centre")
+	border.Width.Width = 2 * in
+	border.Pieced = &plan.PiecedBorder{Cloths: []string{"A", "B", "C"}}
+	pieced := build(t, order(grid(4, 4*in, border), 20*in, 20*in))
+	assert.Equal(t, 32, roles(pieced)[front.BorderPatch], "eight squares of 2 along each of 16")
+	assert.Equal(t, 4, roles(pieced)[front.Corner])
+	for _, f := range []front.Face{mitred, squares} {
+		assert.InEpsilon(t, math.Pow((19*in+2*seam).Float()/1e6, 2), areas(f), 1e-9)
+		assert.Equal(t, 39*in/2, f.Sewn.Width.Total())
+	}
+	assert.InEpsilon(t, math.Pow((20*in+2*seam).Float()/1e6, 2), areas(pieced), 1e-9)
+}
+
+func TestPatchesOfABorderOffTheRuler(t *testing.T) {
+	border := plan.Border{Width: plan.BorderWidth{Width: 3 * in / 2}, Cloth: "C", Pieced: &plan.PiecedBorder{Across: 8, Down: 7}}
+	_, found := front.Build(order(grid(4, 4*in, border), 19*in, 19*in))
+	require.NotEmpty(t, found)
+	assert.Equal(t, "border-off-ruler", found[0].Code)
+	assert.Equal(t, "/pieces/front/face/borders/0/pieced/down", found[0].About)
+	assert.Contains(t, found[0].Remedy, "With 8 of them each is cut 2½″")
+}
+
+func TestStrips(t *testing.T) {
+	f := plan.Face{Kind: plan.StripsFace, Direction: plan.AcrossWay, Strips: []plan.Strip{{Width: 5 * in, Cloth: "A"}, {Width: 9 * in, Cloth: "B"}, {Width: 5 * in, Cloth: "A"}}}
+	built := build(t, order(f, 19*in, 19*in))
+	assert.Equal(t, []length.Length{39 * in / 2, 11 * in / 2}, []length.Length{part(t, built, "strip.1").Size.Width.Total(), part(t, built, "strip.1").Size.Height.Total()})
+	assert.InEpsilon(t, math.Pow((39*in/2).Float()/1e6, 2), areas(built), 1e-9)
+	f.Direction = plan.AlongWay
+	quiltedUp := build(t, quilted(f))
+	assert.Equal(t, 19*in/2, part(t, quiltedUp, "strip.2").Size.Width.Total(), "the middle one stays")
+	assert.GreaterOrEqual(t, quiltedUp.Sewn.Width.Total(), takeTop)
+	assert.GreaterOrEqual(t, quiltedUp.Sewn.Height.Total(), takeTop)
+}
+
+// A checkerboard of 12 × 2: one set of two strips, 12 segments (docs/arithmetic.md §4:
+// segments per set ⌊(U − t)/segment⌋).
+func TestACheckerboardComesFromStrips(t *testing.T) {
+	f := plan.Face{Kind: plan.CheckerFace, Columns: 12, Rows: 2, Patch: plan.Patch{Width: in, Height: in}, Cloths: []string{"A", "B"}}
+	o := order(f, 12*in, 2*in)
+	o.Usable = func(string) length.Length { return 40 * in }
+	built := build(t, o)
+	require.Len(t, built.Sets, 1)
+	set := built.Sets[0]
+	assert.Equal(t, []any{1, 12, 37 * in / 2, 3 * in / 2}, []any{set.Count, set.Segments, set.Length, set.Segment}, "12 × 1½ and ½ to square the end")
+	strip := part(t, built, "set.A")
+	assert.Equal(t, []any{1, "strip", 37 * in / 2, 3 * in / 2}, []any{strip.Count, strip.Shape, strip.Size.Width.Total(), strip.Size.Height.Total()})
+	o.Usable = func(string) length.Length { return 10 * in }
+	assert.Equal(t, []any{2, 19 * in / 2}, []any{build(t, o).Sets[0].Count, build(t, o).Sets[0].Length}, "six from a strip of 9½, twice")
+	o.Face.Rows = 3
+	o.Finished, o.Trimmed, o.Top = size(12*in, 3*in), size(25*in/2, 7*in/2), size(25*in/2, 7*in/2)
+	odd := build(t, o)
+	require.Len(t, odd.Sets, 2, "turned, a column of three is itself again")
+	assert.Equal(t, []int{6, 6}, []int{odd.Sets[0].Segments, odd.Sets[1].Segments})
+	o.Usable = func(string) length.Length { return in }
+	_, found := front.Build(o)
+	assert.Equal(t, "segment-too-long", found[0].Code)
+}
+
+func TestAStackJoinsFaces(t *testing.T) {
+	f := plan.Face{Kind: plan.StackFace, Parts: []plan.Part{
+		{Height: 8 * in, Face: plan.Face{Kind: plan.PlainFace, Cloth: "A"}},
+		{Height: 2 * in, Face: plan.Face{Kind: plan.CheckerFace, Columns: 19, Rows: 2, Patch: plan.Patch{Width: in, Height: in}, Cloths: []string{"A", "B"}}},
+		{Height: 9 * in, Face: plan.Face{Kind: plan.PlainFace, Cloth: "C"}},
+	}}
+	flat := order(f, 19*in, 19*in)
+	flat.Left, flat.Above = seam, seam
+	built := build(t, flat)
+	assert.Equal(t, 17*in/2, part(t, built, "part.1.panel").Size.Height.Total())
+	assert.Equal(t, 39*in/2, built.Sewn.Height.Total())
+	assert.InEpsilon(t, math.Pow((39*in/2).Float()/1e6, 2), areas(built), 1e-9)
+	o := quilted(f)
+	o.Absorb, o.Left, o.Above = plan.AbsorbAccept, seam, seam
+	large := build(t, o)
+	assert.Greater(t, part(t, large, "part.1.panel").Size.Height.Total(), 17*in/2, "the first takes up what is trimmed off above")
+	assert.Greater(t, part(t, large, "part.3.panel").Size.Height.Total(), 19*in/2)
+	for _, c := range large.Cells {
+		assert.GreaterOrEqual(t, c.Height, in, "nothing is drawn away")
+	}
+}
+
+// A medallion: a panel that is there already, in borders that take the rest.
+func TestAFoundPanelInItsBorders(t *testing.T) {
+	f := plan.Face{Kind: plan.FoundFace, Cloth: "P", Patch: plan.Patch{Width: 10 * in, Height: 8 * in}, Borders: []plan.Border{rest, {Width: plan.BorderWidth{Width: 2 * in}, Cloth: "D"}}}
+	built := build(t, order(f, 19*in, 19*in))
+	panel := part(t, built, "panel")
+	assert.True(t, panel.Had)
+	assert.Equal(t, []length.Length{21 * in / 2, 17 * in / 2}, []length.Length{panel.Size.Width.Total(), panel.Size.Height.Total()})
+	assert.Equal(t, 3*in, part(t, built, "border.1.side").Size.Width.Total(), "2½ and two seams")
+	assert.Equal(t, 4*in, part(t, built, "border.1.run").Size.Height.Total(), "3½ and two seams")
+}
+
+// Every block of the library in a grid: its parts give what its cells need, and the
+// cells fill the face.
+func TestEveryBlockOnAFace(t *testing.T) {
+	for _, n := range block.Library() {
+		t.Run(n.Name, func(t *testing.T) {
+			rapid.Check(t, func(t *rapid.T) {
+				c, r := rapid.IntRange(1, 4).Draw(t, "c"), rapid.IntRange(1, 4).Draw(t, "r")
+				side := eighth.Times(rapid.IntRange(24, 96).Draw(t, "side"))
+				f := blocks(c, side, plan.Block{Name: n.Name}, rest)
+				f.Rows = r
+				f.Cloths = []string{"A", "B", "C", "D", "E"}
+				w, h := side.Times(c)+2*in, side.Times(r)+2*in
+				built := build(t, order(f, w, h))
+				need := map[int]int{}
+				for _, cell := range built.Cells {
+					need[cell.Part]++
+				}
+				for i, p := range built.Parts {
+					if p.Role != front.BlockPatch {
+						continue
+					}
+					assert.Equal(t, need[i], p.Patches)
+					assert.GreaterOrEqual(t, p.Count*p.Gives, p.Patches)
+					assert.Less(t, (p.Count-1)*p.Gives, p.Patches, "no piece too many")
+				}
+				assert.InEpsilon(t, (w+2*seam).Float()*(h+2*seam).Float()/1e12, areas(built), 1e-9)
+			})
+		})
+	}
+}
+
+func TestKeptPatchesStayWhenMixed(t *testing.T) {
+	f := grid(4, in)
+	f.Order.Kind, f.Cloths = plan.Scrap, []string{"A", "B", "C", "D"}
+	f.Keep = []plan.Kept{{Row: 2, Column: 3, Cloth: "C"}, {Row: 4, Column: 1, Cloth: "A"}}
+	for seed := range 40 {
+		f.Seed = seed
+		rows := cloths(build(t, order(f, 4*in, 4*in)))
+		assert.Equal(t, []string{"C", "A"}, []string{rows[1][2], rows[3][0]})
+		for r := range rows {
+			for c := range rows[r] {
+				assert.False(t, c > 0 && rows[r][c] == rows[r][c-1] || r > 0 && rows[r][c] == rows[r-1][c])
+			}
+		}
+	}
+	f.Cloths, f.Keep = []string{"A", "B"}, []plan.Kept{{Row: 1, Column: 1, Cloth: "A"}, {Row: 1, Column: 2, Cloth: "A"}}
+	_, found := front.Build(order(f, 4*in, 4*in))
+	require.NotEmpty(t, found)
+	assert.Equal(t, "like-neighbours", found[0].Code)
+}
+
+func BenchmarkFourHundredPatches(b *testing.B) {
+	f := blocks(10, 2*in, plan.Block{Name: "four-patch"})
+	o := order(f, 20*in, 20*in)
+	for b.Loop() {
+		front.Build(o)
+	}
+}

@@ -1,0 +1,185 @@
+package front
+
+import (
+	"fmt"
+
+	"umschlag/core/finding"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/sum"
+)
+
+// stack is faces above each other, each with a height of its own, sewn together from
+// the top. The first and the last take up what quilting and trimming need.
+func stack(o Order) (Face, finding.List) {
+	var found finding.List
+	text := o.Style.Text
+	if len(o.Face.Parts) == 0 {
+		found.Add(finding.Stop, "stack-empty", o.Path+"/parts", "A stack has no parts yet.", fmt.Sprintf("Add faces whose heights make %s.", text(o.Finished.Height.Total())))
+		return Face{}, found
+	}
+	whole := length.Length(0)
+	for _, p := range o.Face.Parts {
+		whole += p.Height
+	}
+	if want := o.Finished.Height.Total(); whole != want {
+		last := o.Face.Parts[len(o.Face.Parts)-1].Height + want - whole
+		remedy := "Take a part out, or make them lower."
+		if last > 0 {
+			remedy = fmt.Sprintf("A last part of %s fills it.", text(last))
+		}
+		found.Add(finding.Stop, "stack-does-not-fill", o.Path+"/parts", fmt.Sprintf("The parts make %s; the front finishes %s high.", text(whole), text(want)), remedy)
+		return Face{}, found
+	}
+	above, below := grow(o.Top.Height, o.Trimmed.Height, o.Held.Top, o.Held.Bottom)
+	f := Face{}
+	at := length.Length(0)
+	var shows, sewn, wide sum.Sum
+	for i, p := range o.Face.Parts {
+		sub := o.partOf(i, p, above, below)
+		built, said := Build(sub)
+		if found = append(found, said...); said.Stopped() {
+			return Face{}, found
+		}
+		f.add(built, i, at)
+		shows = shows.Plus(sum.Part, fmt.Sprintf("part %d", i+1), p.Height)
+		sewn = sewn.Plus(sum.Part, fmt.Sprintf("part %d as sewn, less its seams", i+1), built.Sewn.Height.Total()-2*o.Seam)
+		if len(wide) == 0 || built.Sewn.Width.Total() < wide.Total() {
+			wide = built.Sewn.Width // wider ones are centred and squared up
+		}
+		at += p.Height
+		if i > 0 {
+			y := (at - p.Height).Float()
+			f.seam(Seam{Kind: Stacked, Group: fmt.Sprintf("stack.%d", i), X2: o.Finished.Width.Total().Float(), Y1: y, Y2: y, Sewn: built.Sewn.Width.Total(), Left: -1, Right: -1})
+		}
+	}
+	f.Finished = sum.Size{Width: o.Finished.Width, Height: shows}
+	f.Sewn = sum.Size{Width: wide, Height: sewn.Between(sum.Seam, "seam allowance", o.Seam)}
+	return f, found
+}
+
+// partOf is the order of one part of a stack.
+func (o Order) partOf(i int, p plan.Part, above, below length.Length) Order {
+	sub := o
+	sub.Face, sub.Path = p.Face, fmt.Sprintf("%s/parts/%d/face", o.Path, i)
+	sub.Held.Top, sub.Held.Bottom = o.Held.Top || i > 0, o.Held.Bottom || i < len(o.Face.Parts)-1
+	sub.Finished.Height = sum.Of(sum.Part, "height of the part", p.Height)
+	sub.Trimmed.Height = sub.Finished.Height.Between(sum.Seam, "seam allowance", o.Seam)
+	top := sub.Trimmed.Height
+	for _, g := range []struct {
+		held bool
+		by   length.Length
+	}{{sub.Held.Top, above}, {sub.Held.Bottom, below}} {
+		if !g.held && g.by > 0 {
+			margin := min(o.Margin, g.by)
+			top = top.Plus(sum.Squaring, "trimmed off after quilting", margin).Plus(sum.TakeUp, "what quilting takes at this edge", g.by-margin)
+		}
+	}
+	sub.Top.Height = top
+	if sub.Held.Top && !o.Held.Top {
+		sub.Above = o.Seam
+	}
+	return sub
+}
+
+// add is a part of a stack that begins at a height.
+func (f *Face) add(g Face, i int, at length.Length) {
+	parts, bands, cells, rows := len(f.Parts), len(f.Bands), len(f.Cells), f.Rows
+	grids := len(f.Grids)
+	for _, p := range g.Parts {
+		p.Name = fmt.Sprintf("part.%d.%s", i+1, p.Name)
+		p.Title = fmt.Sprintf("Part %d: %s", i+1, lower(p.Title))
+		f.Parts = append(f.Parts, p)
+	}
+	for _, c := range g.Cells {
+		c.Part += parts
+		c.Y += at
+		if c.Row > 0 {
+			c.Row += rows
+		}
+		if c.Band > 0 {
+			c.Band += bands
+		}
+		if c.Line != nil {
+			c = polygonMoved(c, at.Float())
+		}
+		f.Cells = append(f.Cells, c)
+	}
+	for _, b := range g.Bands {
+		b.Number += bands
+		b.Group += grids
+		f.Bands = append(f.Bands, b)
+	}
+	for _, s := range g.Seams {
+		s.Group = fmt.Sprintf("part.%d.%s", i+1, s.Group)
+		s.Y1 += at.Float()
+		s.Y2 += at.Float()
+		if s.Band > 0 || s.Kind == InBand {
+			s.Band += bands
+		}
+		if s.Left >= 0 {
+			s.Left += cells
+		}
+		if s.Right >= 0 {
+			s.Right += cells
+		}
+		f.Seams = append(f.Seams, s)
+	}
+	f.Grids = append(f.Grids, g.Grids...)
+	f.Units = append(f.Units, g.Units...)
+	f.Sets = append(f.Sets, g.Sets...)
+	f.Rings = max(f.Rings, g.Rings)
+	f.Rows += max(g.Rows, 1)
+	f.Columns = max(f.Columns, g.Columns)
+}
+
+func polygonMoved(c Cell, y float64) Cell {
+	line := c.Line
+	c.Line = nil
+	for _, v := range line {
+		v.Y += y
+		c.Line = append(c.Line, v)
+	}
+	return c
+}
+
+func lower(title string) string {
+	if title == "" {
+		return title
+	}
+	return string(title[0]|0x20) + title[1:]
+}
+
+// found is a panel that is there already, in the middle of its borders: a medallion.
+func found(o Order) (Face, finding.List) {
+	o.Face.Columns, o.Face.Rows = 1, 1
+	o.Face.Block, o.Face.Set, o.Face.Sash = plan.Block{}, plan.Straight, nil
+	o.Face.Cloths, o.Face.Order = []string{o.Face.Cloth}, plan.Order{Kind: plan.Alternate}
+	if o.Face.Patch.Width == 0 && !o.Face.Patch.Fit {
+		o.Face.Patch = plan.Patch{Width: o.Finished.Width.Total(), Height: o.Finished.Height.Total()}
+	}
+	f, said := grid(o)
+	if said.Stopped() {
+		return Face{}, said
+	}
+	said = without(said, "patch-off-ruler") // it is not cut by the ruler
+	for i, p := range f.Parts {
+		if p.Role == Patch {
+			f.Parts[i].Name, f.Parts[i].Title, f.Parts[i].Role, f.Parts[i].Had = "panel", "Found panel, trimmed to", Panel, true
+		}
+	}
+	f.Columns, f.Rows, f.Bands = 0, 0, nil
+	f.Grids = []Grid{{Columns: 1, Rows: 1, Sewn: f.Grids[0].Sewn, Patches: 1}}
+	return f, said
+}
+
+// without is a list without what has a code.
+func without(list finding.List, code string) finding.List {
+	var out finding.List
+	for _, f := range list {
+		if f.Code != code {
+			out = append(out, f)
+		}
+	}
+	return out
+}

@@ -1,0 +1,119 @@
+package press_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"umschlag/core/block"
+	"umschlag/core/front"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/press"
+	"umschlag/core/sum"
+	_ "umschlag/seeded"
+)
+
+const in = length.Inch
+
+func size(w, h length.Length) sum.Size {
+	return sum.Size{Width: sum.Of(sum.Part, "", w), Height: sum.Of(sum.Part, "", h)}
+}
+
+// face is a grid whose patches finish 4 in.
+func face(t require.TestingT, f plan.Face) front.Face {
+	across, down := 4*in, 4*in
+	f.Kind, f.Patch = plan.GridFace, plan.Patch{Width: across, Height: down}
+	if len(f.Cloths) == 0 {
+		f.Cloths = []string{"A", "B"}
+	}
+	w, h := across.Times(f.Columns), down.Times(f.Rows)
+	if f.Sash != nil {
+		w, h = w+in.Times(f.Columns-1), h+in.Times(f.Rows-1)
+	}
+	if f.Set == plan.OnPoint {
+		w, h = 2*w, 2*h
+	}
+	built, found := front.Build(front.Order{Face: f, Finished: size(w, h), Trimmed: size(w+in/2, h+in/2), Top: size(w+in/2, h+in/2), Seam: in / 4, Step: in / 8,
+		Style: length.Style{Unit: length.Inches}})
+	require.False(t, found.Stopped(), "%v", found)
+	return built
+}
+
+func TestRowsNestWhateverTheGrid(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		f := plan.Face{Columns: rapid.IntRange(1, 9).Draw(t, "c"), Rows: rapid.IntRange(1, 9).Draw(t, "r"), Set: rapid.SampledFrom([]plan.Setting{plan.Straight, plan.OnPoint}).Draw(t, "set")}
+		if f.Set == plan.Straight && rapid.Bool().Draw(t, "sash") {
+			f.Sash = &plan.Sash{Width: in, Posts: rapid.Bool().Draw(t, "posts")}
+		}
+		built := face(t, f)
+		p := press.Of(press.Order{Face: built, School: plan.PressNest})
+		assert.Empty(t, p.Conflicts, "allowances lie to opposite sides wherever rows meet")
+		for row := 1; row < len(built.Bands) && f.Columns > 1 && f.Sash == nil; row++ {
+			assert.NotEqual(t, p.Rows[row], p.Rows[row+1])
+		}
+	})
+}
+
+func TestSeamsGoTowardsTheSashes(t *testing.T) {
+	built := face(t, plan.Face{Columns: 3, Rows: 2, Sash: &plan.Sash{Width: in, Posts: true}})
+	p := press.Of(press.Order{Face: built, School: plan.PressNest})
+	require.Empty(t, p.Conflicts)
+	for i, s := range built.Seams {
+		if s.Kind != front.InBand {
+			continue
+		}
+		role := func(cell int) front.Role { return built.Parts[built.Cells[cell].Part].Role }
+		left := p.Sides[i] == press.Left
+		towards := map[bool]int{s.Y1 > s.Y2: s.Left, s.Y1 < s.Y2: s.Right}[true]
+		if !left {
+			towards = map[bool]int{s.Y1 > s.Y2: s.Right, s.Y1 < s.Y2: s.Left}[true]
+		}
+		assert.Equal(t, front.ShortSash, role(towards))
+	}
+	assert.Equal(t, press.ToSash, p.Rows[1])
+}
+
+// Blocks side by side lock when every second one is pressed the other way. Which of the
+// library do so in every place is a fact of their seams; those named here are square
+// cells in rows and columns, where that is plain.
+func TestBlocksNestByTurns(t *testing.T) {
+	for _, name := range []string{"four-patch", "nine-patch", "sixteen-patch", "rail-fence"} {
+		built := face(t, plan.Face{Columns: 3, Rows: 3, Block: plan.Block{Name: name}, Cloths: []string{"A", "B", "C"}})
+		p := press.Of(press.Order{Face: built, School: plan.PressNest})
+		assert.Empty(t, p.Conflicts, name)
+		assert.True(t, p.Alternate, name)
+	}
+	for _, n := range block.Library() {
+		built := face(t, plan.Face{Columns: 2, Rows: 2, Block: plan.Block{Name: n.Name}, Cloths: []string{"A", "B", "C", "D", "E"}})
+		p := press.Of(press.Order{Face: built, School: plan.PressNest})
+		require.Len(t, p.Sides, len(built.Seams))
+		for _, c := range p.Conflicts {
+			assert.Equal(t, p.Sides[c.Seams[0]], p.Sides[c.Seams[1]], "what is found is one")
+		}
+	}
+}
+
+func TestTheOtherSchools(t *testing.T) {
+	built := face(t, plan.Face{Columns: 3, Rows: 3})
+	for _, o := range []press.Order{{Face: built, School: plan.PressOpen}, {Face: built, School: plan.PressCrossed, Quilted: true}} {
+		for _, side := range press.Of(o).Sides {
+			assert.Equal(t, press.Open, side)
+		}
+	}
+	assert.Equal(t, press.Left, press.Of(press.Order{Face: built, School: plan.PressCrossed}).Rows[1], "nested where nothing is quilted")
+	tone := func(cloth string) (float64, bool) { return map[string]float64{"A": 0.2, "B": 0.8}[cloth], true }
+	dark := press.Of(press.Order{Face: built, School: plan.PressDark, Tone: tone})
+	for i, s := range built.Seams {
+		if s.Kind == front.InBand {
+			onLeft := built.Parts[built.Cells[s.Left].Part].Cloth == "A"
+			assert.Equal(t, onLeft, dark.Sides[i] == press.Left, "towards the dark cloth")
+		}
+	}
+	assert.Empty(t, dark.Conflicts, "dark and light in turn nest by themselves")
+	same := press.Of(press.Order{Face: face(t, plan.Face{Columns: 3, Rows: 3, Order: plan.Order{Kind: plan.Rows, Rows: [][]string{{"A", "B", "A"}, {"A", "B", "A"}, {"A", "B", "A"}}}}), School: plan.PressDark, Tone: tone})
+	assert.Len(t, same.Conflicts, 4, "in columns of one cloth they do not")
+	assert.Equal(t, press.Dark, press.Of(press.Order{Face: built, School: plan.PressDark}).Rows[1], "by eye where no colours are known")
+}

@@ -1,0 +1,221 @@
+package work
+
+import (
+	"fmt"
+	"strings"
+
+	"umschlag/core/front"
+	"umschlag/core/plan"
+	"umschlag/core/press"
+)
+
+// piece sews a face of patches: units, rows, and the rows to each other; strips that
+// are cut across; the faces of a stack.
+func (b *builder) piece() {
+	f := b.Face
+	b.pressed = press.Of(press.Order{Face: f, School: b.Plan.Habits.Press, Quilted: b.Quilted})
+	b.units()
+	b.sets()
+	at := 0
+	for i, g := range f.Grids {
+		var bands []front.Band
+		for ; at < len(f.Bands) && f.Bands[at].Group == i+1; at++ {
+			bands = append(bands, f.Bands[at])
+		}
+		name := ""
+		if len(f.Grids) > 1 {
+			name = fmt.Sprintf("grid.%d.", i+1)
+		}
+		b.grid(name, g, bands)
+	}
+}
+
+// grid lays one grid out, sews its rows and joins them.
+func (b *builder) grid(name string, g front.Grid, bands []front.Band) {
+	if len(bands) == 0 || (len(bands) == 1 && bands[0].Pieces < 2) {
+		return
+	}
+	of := bands[0].Of
+	if of != "segments" && of != "strips" {
+		text := fmt.Sprintf("%d across and %d down, as drawn. Number the rows on scraps of paper and photograph the whole.", g.Columns, g.Rows)
+		if g.Point {
+			text = fmt.Sprintf("%d across and %d down on their points, the others between them, the triangles round them, as drawn. Number the slanting rows on scraps of paper and photograph the whole.", g.Columns, g.Rows)
+		}
+		b.add(Step{ID: b.prefix + name + "layout", Stage: Piecing, Title: "Lay the " + of + " out", Text: text,
+			Check: "No patch beside its like, unless the plan has it so."})
+	}
+	if of != "segments" { // those come out of their sets
+		for _, band := range bands {
+			b.band(name, band, g)
+		}
+	}
+	if len(bands) > 1 {
+		b.rows(name, g, bands)
+	}
+}
+
+// band sews one row.
+func (b *builder) band(name string, band front.Band, g front.Grid) {
+	if band.Pieces < 2 {
+		return
+	}
+	side := b.pressed.Rows[band.Number]
+	what := band.Of
+	if band.Sashes && !band.Posts {
+		what += " and sashes"
+	}
+	if band.Posts {
+		what = "sashes and posts"
+	}
+	step := Step{ID: fmt.Sprintf("%s%srow.%d", b.prefix, name, band.Number), Stage: Piecing, Row: band.Number, Title: fmt.Sprintf("Sew row %d", band.Number),
+		Text: fmt.Sprintf("Join its %d %s from left to right.", band.Pieces, what), Machine: b.seamText(), Press: pressText(side), Side: side, Caution: b.pins()}
+	switch {
+	case g.Point:
+		step.Text = fmt.Sprintf("From the lower left up: its blocks and the triangle at each end, %d pieces. The triangles' right angles lie against the block.", band.Pieces)
+		step.Check = "The edge the next row is sewn to is one straight line."
+	case of(band, "strips"):
+		step.Title, step.Text = "Sew the strips together", fmt.Sprintf("All %d side by side, in turn from one end and from the other, so that they do not bow.", band.Pieces)
+		step.Check = fmt.Sprintf("Together they measure %s, raw edge to raw edge.", b.text(band.Length))
+	default:
+		step.Check = fmt.Sprintf("The row is %s long, raw edge to raw edge.", b.text(band.Length))
+	}
+	b.add(step)
+}
+
+func of(band front.Band, what string) bool { return band.Of == what }
+
+// rows joins the rows of a grid.
+func (b *builder) rows(name string, g front.Grid, bands []front.Band) {
+	school := b.Plan.Habits.Press
+	side := b.pressed.Between[bands[0].Number]
+	step := Step{ID: b.prefix + name + "rows", Stage: Piecing, Title: "Join the rows", Text: "Two at a time from the top. " + meeting(school),
+		Machine: b.seamText(), Press: pressText(side), Side: side, Caution: ironCaution}
+	step.Check = fmt.Sprintf("The grid is %s, and both diagonals are alike.", b.size(g.Sewn))
+	switch {
+	case g.Point:
+		step.Text = "Two at a time from the upper left, and the two corners that are left last. " + meeting(school)
+		step.Check = fmt.Sprintf("Square it up to %s: the outer points lie %s inside the edge, or farther where the triangles are larger.", b.size(g.Sewn), b.text(b.Plan.Cover.Seam))
+	case of(bands[0], "segments"):
+		step.Title, step.Text = "Join the segments", "Every second one turned end for end, or taken from the other set. "+meeting(school)
+	case g.Sash && !g.Posts:
+		step.Title, step.Text = "Join the rows and the long sashes", "Two at a time from the top. Mark on each long sash where the patches begin and end, so that they stand above each other."
+	}
+	b.add(step)
+}
+
+// sets sews strips together and cuts them across.
+func (b *builder) sets() {
+	for i, s := range b.Face.Sets {
+		b.add(Step{ID: fmt.Sprintf("%sset.%d", b.prefix, i+1), Stage: Piecing, Title: fmt.Sprintf("Sew %s", count(s.Count, "set of strips", "sets of strips")),
+			Text:    fmt.Sprintf("%s, each %s long, in turn from one end and from the other. Press, square one end, and cut across every %s: %d segments.", strings.Join(s.Cloths, ", "), b.text(s.Length), b.text(s.Segment), s.Segments),
+			Machine: b.seamText(), Press: "Press all seams one way; open where the school is open.", Caution: rotaryCaution,
+			Check: fmt.Sprintf("A set is %s high, raw edge to raw edge. Square the end again after every few cuts.", b.text(s.Height))})
+	}
+}
+
+func count(n int, one, many string) string {
+	if n == 1 {
+		return "one " + one
+	}
+	return fmt.Sprintf("%d %s", n, many)
+}
+
+func meeting(school plan.Press) string {
+	if school == plan.PressNest {
+		return "Where seams meet, push their allowances together until they lock."
+	}
+	return "Pin at every crossing: the allowances do not lock."
+}
+
+// bordered sews the borders on, and the faces of a stack to each other.
+func (b *builder) bordered() {
+	for ring := 1; ring <= b.Face.Rings; ring++ {
+		b.border(ring)
+	}
+	if n := stacked(b.Face); n > 0 {
+		b.add(Step{ID: b.prefix + "stack", Stage: Piecing, Title: "Join the parts", Machine: b.seamText(), Press: "Press the seams towards the plainer part.", Caution: b.pins(),
+			Text:  "From the top, middles pinned to middles. A part that came out longer is centred and squared up after.",
+			Check: fmt.Sprintf("The whole is %s, raw edge to raw edge.", b.size(b.Face.Sewn))})
+	}
+}
+
+func stacked(f front.Face) int {
+	n := 0
+	for _, s := range f.Seams {
+		if s.Kind == front.Stacked {
+			n++
+		}
+	}
+	return n
+}
+
+// border sews one border on, by how it is made.
+func (b *builder) border(ring int) {
+	var parts []front.Part
+	mitred, squares := false, false
+	for _, p := range b.Face.Parts {
+		if p.Ring != ring {
+			continue
+		}
+		parts = append(parts, p)
+		squares = squares || p.Role == front.Corner
+	}
+	for _, c := range b.Face.Cells {
+		mitred = mitred || (c.Line != nil && b.Face.Parts[c.Part].Ring == ring)
+	}
+	step := func(id, title, text, check string) {
+		b.add(Step{ID: fmt.Sprintf("%sborder.%d.%s", b.prefix, ring, id), Stage: Piecing, Title: title, Text: text, Check: check,
+			Machine: b.seamText(), Press: "Press the seams towards the border.", Caution: b.pins()})
+	}
+	for _, p := range parts {
+		if p.Role == front.BorderPatch {
+			step("patches", fmt.Sprintf("Sew border %d from its patches", ring), "Lay them round as drawn, and sew each of the four sides into a strip.", "Lay each strip on the edge it is sewn to: they are alike.")
+			step("side", fmt.Sprintf("Sew border %d on", ring), borderText(false, squares), "Measure across the middle before and after: the borders lie flat.")
+			return
+		}
+	}
+	for _, p := range parts {
+		switch p.Role {
+		case front.BorderEnd:
+			text := "Sew one to the left and one to the right edge."
+			if mitred {
+				text = fmt.Sprintf("Middle to middle, to the left and the right edge: begin and end %s before the corners.", b.text(b.Plan.Cover.Seam))
+			}
+			step("side", p.Title, text, fmt.Sprintf("Measure the sewn centre down its middle first: the strips are cut %s long for it.", b.text(p.Size.Height.Total())))
+		case front.BorderRun:
+			step("run", p.Title, borderText(mitred, squares), fmt.Sprintf("Measure across the middle first: the strips are cut %s long for it.", b.text(p.Size.Width.Total())))
+		}
+	}
+	if mitred {
+		step("mitre", "Sew the mitres", "Fold the corner so that both strips lie on each other, draw the line from the inner corner at 45°, sew from the inner corner out, and trim to the seam.", "The corner lies flat before it is trimmed.")
+	}
+}
+
+// borderText says how the second pair of a border is sewn on.
+func borderText(mitred, squares bool) string {
+	switch {
+	case mitred:
+		return "The same at the top and the bottom; the ends stay loose."
+	case squares:
+		return "The sides first; then sew a corner square to both ends of the others, and sew those on, seams locked."
+	}
+	return "Sew them across everything, over the ends of the sides."
+}
+
+// pressText says a side as an instruction.
+func pressText(s press.Side) string {
+	switch s {
+	case "":
+		return ""
+	case press.Open:
+		return "Press the seams open."
+	case press.Dark:
+		return "Press each seam to its darker side."
+	case press.Down:
+		return "Press all seams down, towards the bottom edge."
+	case press.ToSash:
+		return "Press all seams towards the sashes."
+	default:
+		return fmt.Sprintf("Press all seams to the %s.", strings.ReplaceAll(strings.ReplaceAll(string(s), "up-", "upper "), "down-", "lower "))
+	}
+}
