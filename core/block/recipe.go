@@ -21,6 +21,16 @@ const (
 	Template Kind = "template"
 )
 
+// Eight is how many half-square units two large squares give.
+const Eight = 8
+
+// What is added for trimming instead of the exact amounts of 2 + √2 and 2 + 2√2 seams.
+// Common practice: at ¼ in they are the finished size + 1 and + 1½ in.
+const (
+	trimHalf    = 4
+	trimQuarter = 6
+)
+
 // Recipe is what a patch is cut from.
 type Recipe struct {
 	Kind Kind
@@ -74,6 +84,29 @@ func RecipeOf(line outline.Outline, seam length.Length, style length.Style) Reci
 	x1, y1, x2, y2 := cut.Bounds()
 	size := sum.Size{Width: sum.Of(sum.Part, "template with seams", length.FromFloat(x2-x1)), Height: sum.Of(sum.Part, "template with seams", length.FromFloat(y2-y1))}
 	return Recipe{Kind: Template, Size: size, Gives: 1, Finished: fmt.Sprintf("by template, %s × %s over all", text(x2-x1), text(y2-y1))}
+}
+
+// Large is a triangle cut larger than it needs, so that the unit it is sewn into can be
+// trimmed; whatever is no triangle stays as it is.
+func (r Recipe) Large(seam length.Length) Recipe {
+	times := map[Kind]int{Half: trimHalf, Quarter: trimQuarter}[r.Kind]
+	if times == 0 {
+		return r
+	}
+	each := sum.Of(sum.Part, r.Size.Width[0].Name, r.Size.Width[0].Amount).
+		Plus(sum.Seam, "seams, and the point at both ends", r.Size.Width[1].Amount).
+		Plus(sum.Squaring, "to be trimmed", seam.Times(times)-r.Size.Width[1].Amount)
+	r.Size = sum.Size{Width: each, Height: each}
+	return r
+}
+
+// EightFrom is the square of which two give eight units: twice as wide as the one for
+// two, each trimmed.
+func EightFrom(r Recipe, seam length.Length) sum.Size {
+	leg := r.Size.Width[0].Amount
+	each := sum.Repeat(2, sum.Part, "leg, finished", leg).Plus(sum.Seam, "seams, and the points at both ends", 2*r.Size.Width[1].Amount).
+		Plus(sum.Squaring, "to be trimmed", 2*(seam.Times(trimHalf)-r.Size.Width[1].Amount))
+	return sum.Size{Width: each, Height: each}
 }
 
 // grown is a side and what the seam adds at both its ends.

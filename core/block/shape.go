@@ -17,6 +17,9 @@ func (p point) middle(q point) point { return point{(p.x + q.x) / 2, (p.y + q.y)
 type Patch struct {
 	Letter string
 	Line   outline.Outline
+	// Mate is the letter of the other triangle of a square: both can be sewn before they
+	// are cut apart. Empty for all others.
+	Mate string
 }
 
 // DivisionError says why a block cannot be divided as it is written.
@@ -46,9 +49,15 @@ func (n Node) divide(shape []point, out *[]Patch) error {
 	if err != nil {
 		return err
 	}
+	from := len(*out)
 	for i, s := range shapes {
 		if err := n.Parts[min(i, len(n.Parts)-1)].divide(s, out); err != nil {
 			return err
+		}
+	}
+	if (n.Sign == Rising || n.Sign == Falling) && len(*out)-from == 2 {
+		if a, b := &(*out)[from], &(*out)[from+1]; math.Abs(side(shape, 0)-side(shape, 1)) < near {
+			a.Mate, b.Mate = b.Letter, a.Letter
 		}
 	}
 	return nil

@@ -22,8 +22,8 @@ type Unit struct {
 	Count int
 	// Size as sewn, raw edge to raw edge.
 	Width, Height length.Length
-	// Block marks the whole block.
-	Block bool
+	// Block marks the whole block, Triangles a unit of single triangles.
+	Block, Triangles bool
 }
 
 // blockOf is the block of a face, by its name or as it is written.
@@ -58,6 +58,8 @@ type group struct {
 	recipe      block.Recipe
 	part        int
 	count       int // in the whole face
+	// paired are sewn to a triangle alike, into a square.
+	paired bool
 }
 
 // begin divides the block as it is sewn and as it is drawn.
@@ -100,7 +102,7 @@ func (g *gridder) put(p place) {
 	}
 	letters := g.node.Letters()
 	for i, patch := range g.divided {
-		grp := g.groupOf(BlockPatch, "block", "", patch.Line, g.clothOf(letters, patch.Letter, cloth))
+		grp := g.groupOf(BlockPatch, "block", "", patch.Line, g.clothOf(letters, patch.Letter, cloth), g.mateOf(letters, patch, cloth))
 		grp.count++
 		g.cell(polygon(Cell{Part: grp.part, Row: p.row, Column: p.column, Band: p.band}, p.at, g.drawn[i].Line))
 		g.grid.Patches++
@@ -129,12 +131,40 @@ func (g *gridder) finish() finding.List {
 		p := &g.Parts[grp.part]
 		p.Patches = grp.count
 		p.Count = (grp.count + p.Gives - 1) / p.Gives
+		if grp.paired && g.Triangles == plan.ManyTriangles && grp.count >= block.Eight {
+			g.eights(grp)
+		}
 	}
 	if !g.blocks {
 		return nil
 	}
 	g.units()
 	return g.onRuler()
+}
+
+// eights moves as many triangles as go into squares for eight to a part of their own.
+func (g *gridder) eights(grp *group) {
+	rest := grp.count % block.Eight
+	p := &g.Parts[grp.part]
+	big := *p
+	big.Name += ".eight"
+	big.Title = "For eight half-squares each"
+	big.Size = block.EightFrom(grp.recipe, g.Seam).UpTo(g.Step)
+	big.Gives = block.Eight
+	big.Patches, big.Count = grp.count-rest, grp.count/block.Eight
+	if rest == 0 {
+		*p = big
+		return
+	}
+	p.Patches, p.Count = rest, (rest+p.Gives-1)/p.Gives
+	at := g.part(big, 0)
+	moved := 0
+	for i := range g.Cells {
+		if g.Cells[i].Part == grp.part && moved < big.Patches {
+			g.Cells[i].Part = at
+			moved++
+		}
+	}
 }
 
 // clothOf is what a letter stands for.
@@ -151,17 +181,23 @@ func (o Order) clothOf(letters []string, letter, own string) string {
 }
 
 // groupOf is the group a patch belongs to, with its part.
-func (g *gridder) groupOf(role Role, name, title string, line outline.Outline, cloth string) *group {
+func (g *gridder) groupOf(role Role, name, title string, line outline.Outline, cloth string, mate string) *group {
 	r := block.RecipeOf(line, g.Seam, g.Style)
+	if role == BlockPatch && g.Triangles != plan.ExactTriangles {
+		r = r.Large(g.Seam)
+	}
 	// Rounding of outlines is far below what is told apart here.
-	key := fmt.Sprintf("%s %s %s %d %d", name, cloth, r.Kind, r.Size.Width.Total()/1000, r.Size.Height.Total()/1000)
+	if g.Triangles != plan.ManyTriangles {
+		mate = ""
+	}
+	key := fmt.Sprintf("%s %s %s %s %d %d", name, cloth, r.Kind, mate, r.Size.Width.Total()/1000, r.Size.Height.Total()/1000)
 	if r.Kind == block.Template {
 		key += shapeKey(line)
 	}
 	if grp, ok := g.groups[key]; ok {
 		return grp
 	}
-	grp := &group{role: role, name: fmt.Sprintf("%s.%d.%s", name, len(g.order)+1, cloth), title: title, cloth: cloth, recipe: r}
+	grp := &group{role: role, name: fmt.Sprintf("%s.%d.%s", name, len(g.order)+1, cloth), title: title, cloth: cloth, recipe: r, paired: mate != ""}
 	if title == "" {
 		grp.title = names[r.Kind]
 	}
@@ -169,6 +205,14 @@ func (g *gridder) groupOf(role Role, name, title string, line outline.Outline, c
 	g.order = append(g.order, grp)
 	grp.part = g.part(g.partOf(grp), 0)
 	return grp
+}
+
+// mateOf is the cloth of the triangle a patch is sewn to before both are cut apart.
+func (g *gridder) mateOf(letters []string, p block.Patch, own string) string {
+	if p.Mate == "" {
+		return ""
+	}
+	return g.clothOf(letters, p.Mate, own)
 }
 
 // shapeKey tells templates apart by their sides.
@@ -258,7 +302,7 @@ func (g *gridder) units() {
 	}
 	letters := g.node.Letters()
 	for i, u := range list {
-		g.Units = append(g.Units, Unit{Text: g.worded(u.Node, letters), Sign: u.Node.Sign, Count: u.Count * blocks, Block: i == len(list)-1,
+		g.Units = append(g.Units, Unit{Text: g.worded(u.Node, letters), Sign: u.Node.Sign, Count: u.Count * blocks, Block: i == len(list)-1, Triangles: u.Node.Leaves(),
 			Width: u.Width + 2*g.Seam, Height: u.Height + 2*g.Seam})
 	}
 }

@@ -189,8 +189,8 @@ type Order struct {
 	Held Held
 	// Usable is how wide a cloth is between its selvedges, by its letter.
 	Usable func(cloth string) length.Length
-	// Trim cuts triangles large and trims their units: a school.
-	Trim bool
+	// Triangles is the school by which triangles within blocks are cut.
+	Triangles plan.Triangles
 }
 
 // grow is what each side of the top has beyond the trimmed panel; it is shared by the

@@ -140,7 +140,7 @@ func (g *gridder) corner(leg float64, band int, drawn outline.Outline) {
 }
 
 func (g *gridder) setting(name, title string, cut outline.Outline, band int, drawn outline.Outline) {
-	grp := g.groupOf(Setting, name, title, cut, g.settingCloth())
+	grp := g.groupOf(Setting, name, title, cut, g.settingCloth(), "")
 	grp.count++
 	x1, y1, x2, y2 := drawn.Bounds()
 	g.cell(Cell{Part: grp.part, X: length.FromFloat(x1), Y: length.FromFloat(y1), Width: length.FromFloat(x2 - x1), Height: length.FromFloat(y2 - y1), Band: band, Line: drawn})

@@ -14,8 +14,18 @@ type Clip string
 // Round is the school of sewing round a cover.
 type Round string
 
+// Triangles is the school of cutting triangles that are sewn into squares or geese.
+type Triangles string
+
 // The schools the steps ask about.
 const (
+	// ExactTriangles are cut to size and sewn one by one; TrimTriangles come from larger
+	// squares, sewn two at a time, and are trimmed; ManyTriangles come eight half-squares
+	// and four geese at a time, and are trimmed.
+	ExactTriangles Triangles = "exact"
+	TrimTriangles  Triangles = "trim"
+	ManyTriangles  Triangles = "many"
+
 	PressNest Press = "nest"
 	PressOpen Press = "open"
 	PressDark Press = "dark"
@@ -33,10 +43,11 @@ const (
 )
 
 // Values lists the schools of each habit, the default first.
-func (Press) Values() []string { return []string{"nest", "open", "dark", "crossed"} }
-func (Pins) Values() []string  { return []string{"remove", "over"} }
-func (Clip) Values() []string  { return []string{"across", "three", "slant"} }
-func (Round) Values() []string { return []string{"one-go", "four-runs"} }
+func (Press) Values() []string     { return []string{"nest", "open", "dark", "crossed"} }
+func (Pins) Values() []string      { return []string{"remove", "over"} }
+func (Clip) Values() []string      { return []string{"across", "three", "slant"} }
+func (Triangles) Values() []string { return []string{"exact", "trim", "many"} }
+func (Round) Values() []string     { return []string{"one-go", "four-runs"} }
 
 // Habits are the schools a plan follows, and the sizes it takes when a decision
 // is absent.
@@ -45,6 +56,8 @@ type Habits struct {
 	Press Press `json:"press,omitempty"`
 	// Pins come out before the needle, or are sewn over.
 	Pins Pins `json:"pins,omitempty"`
+	// Triangles: cut exactly, cut large in pairs and trimmed, or many at a time.
+	Triangles Triangles `json:"triangles,omitempty"`
 	// Step of the ruler that cuts are rounded up to, 1/64 to 1 in.
 	Step length.Length `json:"step,omitempty"`
 	// Fraction that sizes off the ruler are shown to: 8, 16 or 32.
@@ -101,6 +114,11 @@ func HabitsHelp() []HabitHelp {
 			{"crossed", "open where quilted", "Open on quilted pieces, whose lines cross the seams; nesting on all others."},
 			{"dark", "to the dark side", "Nothing dark shows through pale cloth; seams do not always nest."},
 		}},
+		{Key: "triangles", Name: "Triangles", About: "How triangles that are sewn into squares or geese are cut.", Schools: []School{
+			{"exact", "to size, one by one", "Least cloth and nothing to trim; every triangle has to be cut and sewn true."},
+			{"trim", "large, two at a time, and trimmed", "Two squares sewn along both sides of the diagonal, cut apart and trimmed: true whatever the seam was, for a little more cloth."},
+			{"many", "many at a time, and trimmed", "Eight half-squares from two large squares, four geese from one and four: quickest where many are alike."},
+		}},
 		{Key: "pins", Name: "Pins", About: "What happens to a pin as the needle comes near.", Schools: []School{
 			{"remove", "out before the needle", "The safe way: a needle that hits a pin can break and fly."},
 			{"over", "sewn over", "Some sew slowly over fine pins laid across the seam. Wear glasses; the needle can still break."},
@@ -120,7 +138,7 @@ func HabitsHelp() []HabitHelp {
 // Chosen are the schools that habits follow, by the keys of HabitsHelp. A size
 // that is no school's has no entry.
 func (h Habits) Chosen() map[string]string {
-	chosen := map[string]string{"press": string(h.Press), "pins": string(h.Pins), "clip": string(h.Clip), "round": string(h.Round)}
+	chosen := map[string]string{"press": string(h.Press), "triangles": string(h.Triangles), "pins": string(h.Pins), "clip": string(h.Clip), "round": string(h.Round)}
 	sizes := map[string]length.Length{"ease": h.Ease, "seam": h.Seam, "step": h.Step}
 	for _, help := range HabitsHelp() {
 		for _, school := range help.Schools {

@@ -178,7 +178,7 @@ func (r *run) front(piece cover.Piece) panel {
 	r.find(found)
 	face, found := front.Build(front.Order{Face: decided, Path: path + "/face", Finished: piece.Finished, Trimmed: trimmed, Top: chain.Top,
 		Seam: r.p.Cover.Seam, Left: body.Edges.Left.Width, Above: body.Edges.Top.Width, TakeAcross: chain.TakeUp.Across, TakeUp: chain.TakeUp.Along, Margin: chain.Margin, Absorb: q.Absorb,
-		Step: r.p.Habits.Step, Style: r.style, Usable: r.usable})
+		Step: r.p.Habits.Step, Style: r.style, Usable: r.usable, Triangles: r.p.Habits.Triangles})
 	r.find(found)
 	if r.stopped() {
 		return panel{}

@@ -4,6 +4,8 @@ import (
 	"fmt"
 
 	"umschlag/core/block"
+	"umschlag/core/front"
+	"umschlag/core/plan"
 )
 
 // unitNames are what units are called, by the sign that divides them.
@@ -19,6 +21,27 @@ var unitText = map[block.Sign]string{
 	block.Left: "one small triangle to each side of the large one", block.Right: "one small triangle to each side of the large one", block.Diamond: "opposite corners first, press, then the other two", block.Halved: "along their short side",
 }
 
+// together says how triangles are sewn before they are cut apart, by the school.
+func (b *builder) together(u front.Unit) string {
+	if !u.Triangles || b.Plan.Habits.Triangles == plan.ExactTriangles {
+		return ""
+	}
+	s := b.text(b.Plan.Cover.Seam)
+	many := b.Plan.Habits.Triangles == plan.ManyTriangles
+	switch u.Sign {
+	case block.Rising, block.Falling:
+		if many && u.Count >= block.Eight {
+			return fmt.Sprintf("Lay two large squares on each other, draw both diagonals, sew %s to each side of both lines, cut along the lines and along both middles: eight units. What is left over is sewn from the smaller squares, two at a time. Press, and trim.", s)
+		}
+		return fmt.Sprintf("Lay a square of each cloth on each other, draw a diagonal, sew %s to each side of it and cut along it: two units. Press, and trim.", s)
+	case block.Up, block.Down, block.Left, block.Right:
+		if many {
+			return fmt.Sprintf("Lay two small squares in opposite corners of a large one, draw one line through both diagonals, sew %s to each side of it and cut along it. Press them out, lay one more small square in the corner of each half, draw, sew and cut the same way: four geese. Press, and trim.", s)
+		}
+	}
+	return ""
+}
+
 // units sews what the blocks are made of, one kind after the other, each in a chain.
 func (b *builder) units() {
 	for i, u := range b.Face.Units {
@@ -30,9 +53,25 @@ func (b *builder) units() {
 		if u.Block && b.pressed.Alternate {
 			press = "In every second place of the layout press the block's seams the other way, as the pressing plan shows: blocks side by side lock."
 		}
-		step := Step{ID: fmt.Sprintf("%sunit.%d", b.prefix, i+1), Stage: Piecing, Title: title, Machine: b.seamText(), Press: press, Caution: b.pins(),
-			Text:  fmt.Sprintf("%s: %s. Feed them one after the other and cut the chain after.", u.Text, unitText[u.Sign]),
-			Check: fmt.Sprintf("Each is %s × %s, raw edge to raw edge; trim what is beyond.", b.text(u.Width), b.text(u.Height))}
-		b.add(step)
+		text := fmt.Sprintf("%s: %s.", u.Text, unitText[u.Sign])
+		if how := b.together(u); how != "" {
+			text = u.Text + ": " + how
+		}
+		b.add(Step{ID: fmt.Sprintf("%sunit.%d", b.prefix, i+1), Stage: Piecing, Title: title, Machine: b.seamText(), Press: press, Caution: b.pins(), Text: text + b.chain(u.Count),
+			Check: fmt.Sprintf("Each is %s × %s, raw edge to raw edge; trim what is beyond.", b.text(u.Width), b.text(u.Height))})
 	}
+}
+
+// batch is how many are fed in one chain before it is cut and pressed. Common practice.
+const batch = 16
+
+// chain says in which batches units are fed one after the other.
+func (b *builder) chain(n int) string {
+	switch {
+	case n < 2:
+		return ""
+	case n <= batch:
+		return fmt.Sprintf(" Feed all %d one after the other and cut the chain after.", n)
+	}
+	return fmt.Sprintf(" Feed them one after the other in %d chains of up to %d; cut and press each chain before the next, and sew one of them to the end first as a trial.", (n+batch-1)/batch, batch)
 }

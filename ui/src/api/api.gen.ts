@@ -122,6 +122,12 @@ lines: Lines[]
  */
 seams: Seam[]
 /**
+ * Press is where the allowances of its face's seams lie, and Conflicts the points at
+ * which two of them lie to the same side.
+ */
+press: PressSeam[]
+press_conflicts: Point[]
+/**
  * Waits reports that the piece is cut only after a measurement.
  */
 waits: boolean
@@ -184,6 +190,14 @@ width: number
 height: number
 row?: number
 column?: number
+/**
+ * Band is the number of the row it is sewn in, which on point runs slantwise.
+ */
+band?: number
+/**
+ * Line is its outline where it is no rectangle.
+ */
+line?: Vertex[]
 }
 /**
  * Lines is one family of quilting lines.
@@ -224,6 +238,32 @@ y: number
 direction: number
 }
 /**
+ * PressSeam is one seam of a face and the side its allowance lies on, seen from the
+ * front: left, right, up, down, slanting ones as up-right, or open, or dark.
+ */
+export interface PressSeam {
+x1: number
+y1: number
+x2: number
+y2: number
+/**
+ * Kind is when it is sewn: block, row, between, border, stack.
+ */
+kind: string
+/**
+ * Band is the row it lies in or under.
+ */
+band?: number
+side: string
+}
+/**
+ * Point is on a piece of cloth, in nanometres from its top left corner.
+ */
+export interface Point {
+x: number
+y: number
+}
+/**
  * Cut is one shape to be cut, with how many alike in one cover.
  */
 export interface Cut {
@@ -237,6 +277,13 @@ shape: string
 width: L
 height: L
 count: number
+/**
+ * Gives is how many patches one piece gives, Patches how many are needed, and As what
+ * one finishes as; absent where a piece is a patch.
+ */
+gives?: number
+patches?: number
+as?: string
 /**
  * Waits names the gate this cut follows; empty when it can be cut now.
  */
@@ -406,13 +453,6 @@ exact: string
 export interface StripLie {
 length: L
 corners: Point[]
-}
-/**
- * Point is on a piece of cloth, in nanometres from its top left corner.
- */
-export interface Point {
-x: number
-y: number
 }
 export interface Fibre {
 least: number

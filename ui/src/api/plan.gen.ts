@@ -218,7 +218,8 @@ absorb?: ("border" | "patch" | "accept")
 export interface Face {
 kind?: ("plain" | "grid" | "strips" | "checker" | "stack" | "windows" | "gathered" | "found")
 /**
- * Cloth of a plain, gathered or found face.
+ * Cloth of a plain, gathered or found face, and of the triangles that set a grid on
+ * point; there the last of the cloths when absent.
  */
 cloth?: string
 /**
@@ -256,6 +257,14 @@ order?: (("alternate" | "scrap") | string[][])
  * Seed of the scrap order; the same seed gives the same layout.
  */
 seed?: number
+/**
+ * Keep is patches that stay as they are when the scrap order is mixed again.
+ */
+keep?: Kept[]
+/**
+ * Colourways are other sets of cloths for the same face, kept side by side.
+ */
+colourways?: Colourway[]
 sash?: Sash
 /**
  * Borders from inside to outside.
@@ -311,11 +320,41 @@ width?: (string | number)
 height?: (string | number)
 fit?: boolean
 }
+/**
+ * Kept is one patch that keeps its cloth.
+ */
+export interface Kept {
+/**
+ * Row and Column from 1.
+ */
+row?: number
+column?: number
+cloth?: string
+}
+/**
+ * Colourway is a set of cloths under a name.
+ */
+export interface Colourway {
+name?: string
+/**
+ * Instead of a letter of the face, another one.
+ */
+instead?: {
+[k: string]: string
+}
+}
 export interface Sash {
 width?: (string | number)
 outside?: boolean
+/**
+ * Posts are squares where sashes meet; without them the long sashes run through.
+ */
 posts?: boolean
 cloth?: string
+/**
+ * PostCloth is the cloth of the posts; the sash's own when absent.
+ */
+post_cloth?: string
 }
 /**
  * Border goes round what is inside it.
@@ -323,7 +362,27 @@ cloth?: string
 export interface Border {
 width?: (string | number)
 cloth?: string
+/**
+ * Corner: butted, mitred, or with squares.
+ */
 corner?: ("butted" | "mitred" | "squares")
+/**
+ * CornerCloth is the cloth of the corner squares; the border's own when absent.
+ */
+corner_cloth?: string
+pieced?: PiecedBorder
+}
+export interface PiecedBorder {
+/**
+ * Cloths in turn.
+ */
+cloths?: string[]
+/**
+ * Across and Down are how many patches a border along the top and along a side has,
+ * 1 to 200; as many as are nearest to squares when absent.
+ */
+across?: number
+down?: number
 }
 /**
  * Strip of a strip face, finished.
@@ -336,6 +395,9 @@ cloth?: string
  * Part of a stacked face.
  */
 export interface Part {
+/**
+ * Height as finished. The heights make up the height of the face.
+ */
 height?: (string | number)
 face?: Face
 }
@@ -664,7 +726,7 @@ export interface Habits {
 /**
  * Press seams so that they nest, open, or to the dark side.
  */
-press?: ("nest" | "open" | "dark")
+press?: ("nest" | "open" | "dark" | "crossed")
 /**
  * Pins come out before the needle, or are sewn over.
  */
