@@ -183,6 +183,11 @@ type Types struct {
 	Starts       StartsView       `json:"starts"`
 	BeginPlan    BeginPlan        `json:"begin_plan"`
 	Closures     []reckon.Choice  `json:"closures"`
+	FindLayouts  FindLayouts      `json:"find_layouts"`
+	Layouts      []LayoutView     `json:"layouts"`
+	EditBlock    EditBlock        `json:"edit_block"`
+	BeginFace    BeginFace        `json:"begin_face"`
+	BegunFace    BegunFace        `json:"begun_face"`
 	MoveFitting  MoveFitting      `json:"move_fitting"`
 	MovedFitting MovedFitting     `json:"moved_fitting"`
 	Based        Based            `json:"based"`

@@ -10,6 +10,7 @@ import (
 
 	"github.com/labstack/echo/v5"
 
+	"umschlag/core/block"
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
@@ -30,8 +31,11 @@ type StartsView struct {
 	Cord     string            `json:"cord"`
 	Shows    string            `json:"shows"`
 	Tab      string            `json:"tab"`
+	Sash     string            `json:"sash"`
 	// Closures of a cushion, each with what is decided for it.
 	Closures []ClosureView `json:"closures"`
+	// Blocks of the library, the simplest first.
+	Blocks []BlockView `json:"blocks"`
 }
 
 // ClosureView is a closure as it begins.
@@ -87,7 +91,7 @@ func (s *server) starts(c *echo.Context) error {
 	}
 	text := length.Style{Unit: unit}.Plain
 	st := plan.StartsIn(unit)
-	out := StartsView{Radius: text(st.Radius), Plate: text(st.Plate), Taper: text(st.Taper), Hem: text(st.Hem), Away: text(st.Away), Cord: text(st.Cord), Shows: text(st.Shows), Tab: text(st.Tab)}
+	out := StartsView{Radius: text(st.Radius), Plate: text(st.Plate), Taper: text(st.Taper), Hem: text(st.Hem), Away: text(st.Away), Cord: text(st.Cord), Shows: text(st.Shows), Tab: text(st.Tab), Sash: text(st.Sash)}
 	for _, t := range plan.Things() {
 		v := ThingView{Key: t.Key, Name: t.Name, Filled: t.Filled, Measures: t.Measures, Usual: map[string]string{}}
 		for _, m := range t.Measures {
@@ -108,6 +112,14 @@ func (s *server) starts(c *echo.Context) error {
 			return err
 		}
 		out.Closures = append(out.Closures, ClosureView{Key: k.Key, Name: k.Name, Back: doc})
+	}
+	for _, n := range block.Library() {
+		v, err := blockView(n.Text)
+		if err != nil {
+			return err
+		}
+		v.Name, v.Title = n.Name, n.Title
+		out.Blocks = append(out.Blocks, v)
 	}
 	return c.JSON(http.StatusOK, out)
 }

@@ -9,6 +9,7 @@ import (
 	"fmt"
 	"slices"
 
+	"umschlag/core/block"
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/outline"
@@ -159,6 +160,8 @@ type Grid struct {
 	Sash, Posts bool
 	// Laid are the cloths of its patches, rows from the top.
 	Laid [][]string
+	// Node is its block; a letter for plain patches.
+	Node block.Node
 }
 
 // Side is an edge of a face that is sewn to another face of a stack: it neither grows

@@ -40,7 +40,7 @@ func grid(o Order) (Face, finding.List) {
 	f.Finished = sum.Size{Width: o.finished(across), Height: o.finished(down)}
 	cloths, like := arrange(o.Face, o.Path)
 	found = append(found, like...)
-	g := &gridder{Order: o, Face: &f, across: across, down: down, cloths: cloths, node: n, blocks: blocks, grid: Grid{Columns: across.n, Rows: down.n, Blocks: blocks, Point: across.point, Laid: cloths}}
+	g := &gridder{Order: o, Face: &f, across: across, down: down, cloths: cloths, node: n, blocks: blocks, grid: Grid{Columns: across.n, Rows: down.n, Blocks: blocks, Point: across.point, Laid: cloths, Node: n}}
 	if across.point {
 		found = append(found, g.diagonal()...)
 	} else {

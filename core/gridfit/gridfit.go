@@ -55,6 +55,9 @@ type Layout struct {
 const (
 	leastBorder = length.Inch / 2 // worth sewing; common practice
 	mostPatches = 60              // along one side
+	// mostBordered is the share of a side that borders take before they outweigh the
+	// patches. Common practice.
+	mostBordered = 1.0 / 3
 	// Most is how many are shown.
 	Most = 12
 )
@@ -64,7 +67,7 @@ const (
 // where nothing else is left over.
 //
 // Ranked by square patches, borders alike, few odd fractions, cloth used, in that order
-// (docs/arithmetic.md §4); of layouts with the same patch only the best is kept.
+// (docs/arithmetic.md §4); of layouts with the same patch, or the same number of patches, only the best is kept.
 func Best(o Order) []Layout {
 	f := &fitter{Order: o}
 	for _, sash := range append([]length.Length{0}, o.Sashes...) {
@@ -168,10 +171,11 @@ func (f *fitter) add(l Layout) {
 	}
 	l.Cloth = area / (f.Width.Float() * f.Height.Float())
 	odd := f.odd(l.PatchWidth) + f.odd(l.PatchHeight) + f.odd(l.Border) + f.odd(l.BorderDown)
-	side := max(l.PatchWidth, l.PatchHeight).Float()
 	uneven := (l.Border - l.BorderDown).Abs().Float() / length.Inch.Float()
-	// A border wider than its patches looks like a mistake.
-	wide := max(0, max(l.Border, l.BorderDown).Float()-side) / length.Inch.Float()
+	wide := max(0, 2*l.Border.Float()/f.Width.Float()-mostBordered, 2*l.BorderDown.Float()/f.Height.Float()-mostBordered)
+	if side := min(l.PatchWidth, l.PatchHeight); max(l.Border, l.BorderDown) > side {
+		wide++ // a border wider than its patches looks like a mistake
+	}
 	l.rank = [5]float64{flag(l.PatchWidth != l.PatchHeight), flag(uneven > 0) + uneven, wide, float64(odd), l.Cloth}
 	f.found = append(f.found, l)
 }
@@ -228,15 +232,19 @@ func (f *fitter) best() []Layout {
 	slices.SortStableFunc(f.found, func(a, b Layout) int {
 		return cmp.Or(slices.Compare(a.rank[:], b.rank[:]), cmp.Compare(a.Columns, b.Columns), cmp.Compare(a.Rows, b.Rows), cmp.Compare(a.Sash, b.Sash))
 	})
-	type key struct{ w, h, sash length.Length }
-	seen := map[key]bool{}
+	type patch struct{ w, h, sash length.Length }
+	type count struct {
+		c, r int
+		sash length.Length
+	}
+	patches, counts := map[patch]bool{}, map[count]bool{}
 	out := []Layout{}
 	for _, l := range f.found {
-		k := key{l.PatchWidth, l.PatchHeight, l.Sash}
-		if seen[k] && f.Ready == 0 {
+		p, n := patch{l.PatchWidth, l.PatchHeight, l.Sash}, count{l.Columns, l.Rows, l.Sash}
+		if (patches[p] && f.Ready == 0) || counts[n] {
 			continue
 		}
-		seen[k] = true
+		patches[p], counts[n] = true, true
 		l.Reasons = f.reasons(l)
 		if out = append(out, l); len(out) == Most {
 			break

@@ -269,6 +269,10 @@ func (f Face) settle() Face {
 	for i := range f.Parts {
 		f.Parts[i].Face = f.Parts[i].Face.settle()
 	}
+	f.Colourways = slices.Clone(f.Colourways)
+	for i := range f.Colourways {
+		f.Colourways[i].Face = f.Colourways[i].Face.settle()
+	}
 	if f.Kind == StripsFace && f.Direction == "" {
 		f.Direction = AcrossWay
 	}

@@ -239,7 +239,7 @@ type Face struct {
 	Seed int `json:"seed,omitempty"`
 	// Keep is patches that stay as they are when the scrap order is mixed again.
 	Keep []Kept `json:"keep,omitempty"`
-	// Colourways are other sets of cloths for the same face, kept side by side.
+	// Colourways are the same face in other cloths, kept side by side with it.
 	Colourways []Colourway `json:"colourways,omitempty"`
 	// Sash between the patches.
 	Sash *Sash `json:"sash,omitempty"`
@@ -277,11 +277,11 @@ type Kept struct {
 	Cloth  string `json:"cloth"`
 }
 
-// Colourway is a set of cloths under a name.
+// Colourway is a face in other cloths, under a name.
 type Colourway struct {
 	Name string `json:"name"`
-	// Instead of a letter of the face, another one.
-	Instead map[string]string `json:"instead"`
+	// Face as it would be; it holds no colourways of its own.
+	Face Face `json:"face"`
 }
 
 // Kept is the cloth a patch keeps when the scrap order is mixed, if it does.

@@ -200,6 +200,18 @@ func (v *validator) face(path string, f Face) {
 	case StackFace:
 		v.stack(path, f)
 	}
+	if len(f.Colourways) > mostWays {
+		v.stop(path+"/colourways", fmt.Sprintf("%d colourways are kept.", len(f.Colourways)), fmt.Sprintf("Keep up to %d side by side.", mostWays))
+		return
+	}
+	for i, c := range f.Colourways {
+		at := fmt.Sprintf("%s/colourways/%d", path, i)
+		if len(c.Face.Colourways) > 0 {
+			v.stop(at+"/face/colourways", "A colourway holds colourways of its own.", "Keep them all beside the face itself.")
+			continue
+		}
+		v.face(at+"/face", c.Face)
+	}
 	for i, b := range f.Borders {
 		v.border(fmt.Sprintf("%s/borders/%d", path, i), b)
 	}
@@ -233,6 +245,9 @@ func (v *validator) border(path string, b Border) {
 		}
 	}
 }
+
+// mostWays is how many colourways can be told apart side by side.
+const mostWays = 8
 
 // mostStack is how many parts a stack has at most, and how deep one may hold another.
 const (

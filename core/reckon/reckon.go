@@ -114,6 +114,7 @@ type panel struct {
 	across, up length.Length
 	// strips is how many a long strip is joined from.
 	strips int
+	ways   []Way
 }
 
 // cover reckons the pieces, by the way their kind of cover is made.
@@ -176,9 +177,10 @@ func (r *run) front(piece cover.Piece) panel {
 	trimmed := body.Trimmed(piece.Finished)
 	chain, found := layers.Of(path, q, trimmed, r.p.Habits.Step)
 	r.find(found)
-	face, found := front.Build(front.Order{Face: decided, Path: path + "/face", Finished: piece.Finished, Trimmed: trimmed, Top: chain.Top,
+	order := front.Order{Face: decided, Path: path + "/face", Finished: piece.Finished, Trimmed: trimmed, Top: chain.Top,
 		Seam: r.p.Cover.Seam, Left: body.Edges.Left.Width, Above: body.Edges.Top.Width, TakeAcross: chain.TakeUp.Across, TakeUp: chain.TakeUp.Along, Margin: chain.Margin, Absorb: q.Absorb,
-		Step: r.p.Habits.Step, Style: r.style, Usable: r.usable, Triangles: r.p.Habits.Triangles})
+		Step: r.p.Habits.Step, Style: r.style, Usable: r.usable, Triangles: r.p.Habits.Triangles}
+	face, found := front.Build(order)
 	r.find(found)
 	if r.stopped() {
 		return panel{}
@@ -193,6 +195,22 @@ func (r *run) front(piece cover.Piece) panel {
 	out := panel{piece: q, path: path, face: face, chain: chain, body: body,
 		across: (chain.Top.Width.Total() - trimmed.Width.Total()) / 2, up: (chain.Top.Height.Total() - trimmed.Height.Total()) / 2}
 	out.chain.Trimmed = piece.Trimmed(face.Finished)
+	out.ways = r.ways(order)
+	return out
+}
+
+// ways lays the colourways of a face; one that cannot be laid is left out, and its face
+// says why when it is chosen.
+func (r *run) ways(o front.Order) []Way {
+	out := []Way{}
+	for _, c := range o.Face.Colourways {
+		o := o
+		o.Face = r.clothed(c.Face)
+		face, found := front.Build(o)
+		if !found.Stopped() {
+			out = append(out, Way{Name: c.Name, Cells: cells(face, make([]string, len(face.Parts)))})
+		}
+	}
 	return out
 }
 
@@ -356,7 +374,13 @@ func cells(f front.Face, cuts []string) []Cell {
 
 // pressing shows where the allowances of a face lie, and finds where they do not lock.
 func (r *run) pressing(out *Piece, p panel) {
-	out.Press, out.Conflicts = []PressSeam{}, []Point{}
+	out.Press, out.Conflicts, out.Methods = []PressSeam{}, []Point{}, r.methods(p, out.Count)
+	out.Ways = p.ways
+	if len(p.face.Grids) > 0 && p.face.Columns > 0 && len(p.face.Grids[0].Patch.Width) > 0 {
+		shows := func(s sum.Sum) sum.Sum { return sum.Of(sum.Part, "", s.Total()-2*r.p.Cover.Seam) }
+		patch := r.size(p.face.Grids[0].Patch.Each(shows))
+		out.Patch = &patch
+	}
 	plan := press.Of(press.Order{Face: p.face, School: r.p.Habits.Press, Quilted: p.piece.Quilted(), Tone: r.tone})
 	for i, s := range p.face.Seams {
 		line := Line{X1: int64(math.Round(s.X1)), Y1: int64(math.Round(s.Y1)), X2: int64(math.Round(s.X2)), Y2: int64(math.Round(s.Y2))}
@@ -533,7 +557,7 @@ func (r *run) backCuts(piece cover.Piece, q plan.Piece, path, cloth string, b ba
 func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, waits string) {
 	finished := m.Trimmed.Each(func(s sum.Sum) sum.Sum { return sum.Of(sum.Part, "front as cut", s.Total()-2*r.p.Cover.Seam) })
 	out := Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, Waits: waits != "",
-		Finished: r.size(finished), Trimmed: r.size(m.Trimmed), BeforeQuilting: r.size(m.Trimmed), Lines: []Lines{}, Seams: []Seam{}, Press: []PressSeam{}, Conflicts: []Point{}}
+		Finished: r.size(finished), Trimmed: r.size(m.Trimmed), BeforeQuilting: r.size(m.Trimmed), Lines: []Lines{}, Seams: []Seam{}, Press: []PressSeam{}, Conflicts: []Point{}, Methods: []UnitMethods{}, Ways: []Way{}}
 	piece.Finished, piece.Radii = finished, piece.Radii.AtMost(min(finished.Width.Total(), finished.Height.Total())/2)
 	r.outlines(&out, piece, panel{body: piece})
 	for i, lie := range b.Lies {

@@ -89,6 +89,12 @@ type Piece struct {
 	// which two of them lie to the same side.
 	Press     []PressSeam `json:"press"`
 	Conflicts []Point     `json:"press_conflicts"`
+	// Patch of its first grid, or its block, as it finishes; absent without one.
+	Patch *Size `json:"patch,omitempty"`
+	// Ways are its colourways as they would lie.
+	Ways []Way `json:"ways"`
+	// Methods compare how the units of its blocks can be made, all alike pieces together.
+	Methods []UnitMethods `json:"methods"`
 	// Waits reports that the piece is cut only after a measurement.
 	Waits bool `json:"waits"`
 	// Grain is the way the length of its cloth runs on a piece of one cloth: up,
@@ -115,6 +121,12 @@ type Seam struct {
 	// Clips are the marks between which a straight seam is clipped, since it goes
 	// round a corner of the other piece: begin and end in turn.
 	Clips []Mark `json:"clips"`
+}
+
+// Way is a face in other cloths.
+type Way struct {
+	Name  string `json:"name"`
+	Cells []Cell `json:"cells"`
 }
 
 // PressSeam is one seam of a face and the side its allowance lies on, seen from the

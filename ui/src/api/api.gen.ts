@@ -10,6 +10,11 @@ convert_plan: ConvertPlan
 starts: StartsView
 begin_plan: BeginPlan
 closures: Choice[]
+find_layouts: FindLayouts
+layouts: LayoutView[]
+edit_block: EditBlock
+begin_face: BeginFace
+begun_face: BegunFace
 move_fitting: MoveFitting
 moved_fitting: MovedFitting
 based: Based
@@ -127,6 +132,15 @@ seams: Seam[]
  */
 press: PressSeam[]
 press_conflicts: Point[]
+patch?: Size2
+/**
+ * Ways are its colourways as they would lie.
+ */
+ways: Way[]
+/**
+ * Methods compare how the units of its blocks can be made, all alike pieces together.
+ */
+methods: UnitMethods[]
 /**
  * Waits reports that the piece is cut only after a measurement.
  */
@@ -262,6 +276,53 @@ side: string
 export interface Point {
 x: number
 y: number
+}
+/**
+ * Size is a width across and a height up.
+ */
+export interface Size2 {
+width: L
+height: L
+}
+/**
+ * Way is a face in other cloths.
+ */
+export interface Way {
+name: string
+cells: Cell[]
+}
+/**
+ * UnitMethods is what the units of a block can be made from, side by side.
+ */
+export interface UnitMethods {
+name: string
+need: number
+methods: UnitMethod[]
+}
+/**
+ * UnitMethod is one way of making units.
+ */
+export interface UnitMethod {
+/**
+ * School of triangles that does so.
+ */
+school: string
+name: string
+cuts: string
+pieces: number
+spare: number
+/**
+ * Area of the pieces in square inches, and seams that are sewn.
+ */
+area: number
+seams: number
+/**
+ * Chosen is the school of the plan; Least takes the least cloth, Quickest the fewest
+ * seams.
+ */
+chosen: boolean
+least: boolean
+quickest: boolean
 }
 /**
  * Cut is one shape to be cut, with how many alike in one cover.
@@ -775,10 +836,15 @@ away: string
 cord: string
 shows: string
 tab: string
+sash: string
 /**
  * Closures of a cushion, each with what is decided for it.
  */
 closures: ClosureView[]
+/**
+ * Blocks of the library, the simplest first.
+ */
+blocks: BlockView[]
 }
 /**
  * ThingView is something a plan can begin with.
@@ -821,6 +887,31 @@ name: string
 back: {
 
 }
+}
+/**
+ * BlockView is a block with its patches drawn in a square of 1.
+ */
+export interface BlockView {
+/**
+ * Name and Title of one of the library; empty for one of one's own.
+ */
+name: string
+title: string
+text: string
+letters: string[]
+patches: PatchView[]
+}
+/**
+ * PatchView is one patch of a block.
+ */
+export interface PatchView {
+/**
+ * Path to it through the divisions.
+ */
+path: string
+letter: string
+triangle: boolean
+line: [number, number][]
 }
 /**
  * BeginPlan asks for the plan a thing begins with.
@@ -880,6 +971,107 @@ buttons: number
  */
 lies: BackLie[]
 marks: BackMark[]
+}
+/**
+ * FindLayouts asks for the grids that fill a piece.
+ */
+export interface FindLayouts {
+plan: {
+
+}
+/**
+ * Piece is the name under which the plan decides it.
+ */
+piece: string
+/**
+ * Least, Most, Ready and Sash as typed; empty for no wish.
+ */
+least?: string
+most?: string
+ready?: string
+sash?: string
+/**
+ * Border: any, none or yes.
+ */
+border?: string
+}
+/**
+ * LayoutView is a grid that fills a piece.
+ */
+export interface LayoutView {
+columns: number
+rows: number
+patch: string
+border: string
+sash: string
+reasons: string[]
+cloth: number
+/**
+ * @minItems 2
+ * @maxItems 2
+ */
+patch_size: [number, number]
+sash_size: number
+/**
+ * @minItems 2
+ * @maxItems 2
+ */
+border_size: [number, number]
+/**
+ * Face in the notation of plan files.
+ */
+face: {
+
+}
+}
+/**
+ * EditBlock asks for a block after a change; without one for the block as it is
+ * written.
+ */
+export interface EditBlock {
+text: string
+/**
+ * Change is divide, letter, join or share; empty for none.
+ */
+change?: string
+/**
+ * Path of the patch that is changed.
+ */
+path?: string
+/**
+ * Sign it is divided by, and into how many columns or rows.
+ */
+sign?: string
+count?: number
+/**
+ * Letter it gets, or the new parts of a division get.
+ */
+letter?: string
+}
+/**
+ * BeginFace asks what a face begins with, or for one more part of it.
+ */
+export interface BeginFace {
+plan: {
+
+}
+piece: string
+/**
+ * Path within the face of the piece, such as /parts/1/face; empty for itself.
+ */
+path?: string
+/**
+ * Kind it begins as; empty to have its last strip or part halved.
+ */
+kind?: string
+}
+/**
+ * BegunFace is a face in the notation of plan files.
+ */
+export interface BegunFace {
+face: {
+
+}
 }
 /**
  * MoveFitting asks where a fitting stands when it is brought to a place.
@@ -1099,12 +1291,12 @@ export interface GateView {
 title: string
 planned: Size
 measured?: Size
-off?: Size2
+off?: Size3
 }
 /**
  * Size is a width across and a height up.
  */
-export interface Size2 {
+export interface Size3 {
 width: L
 height: L
 }

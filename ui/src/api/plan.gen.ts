@@ -262,7 +262,7 @@ seed?: number
  */
 keep?: Kept[]
 /**
- * Colourways are other sets of cloths for the same face, kept side by side.
+ * Colourways are the same face in other cloths, kept side by side with it.
  */
 colourways?: Colourway[]
 sash?: Sash
@@ -332,16 +332,111 @@ column?: number
 cloth?: string
 }
 /**
- * Colourway is a set of cloths under a name.
+ * Colourway is a face in other cloths, under a name.
  */
 export interface Colourway {
 name?: string
-/**
- * Instead of a letter of the face, another one.
- */
-instead?: {
-[k: string]: string
+face?: Face1
 }
+export interface Face1 {
+kind?: ("plain" | "grid" | "strips" | "checker" | "stack" | "windows" | "gathered" | "found")
+/**
+ * Cloth of a plain, gathered or found face, and of the triangles that set a grid on
+ * point; there the last of the cloths when absent.
+ */
+cloth?: string
+/**
+ * Pocket turns a plain face into a folded pocket front.
+ */
+pocket?: string
+/**
+ * Columns, left to right: grid, checker, windows; 1 to 200.
+ */
+columns?: number
+/**
+ * Rows, top to bottom: grid, checker, windows; 1 to 200.
+ */
+rows?: number
+patch?: Patch
+/**
+ * Set of a grid: straight or on point.
+ */
+set?: ("straight" | "on-point")
+/**
+ * Block by name or by cells; absent: plain patches.
+ */
+block?: (string | {
+cells: unknown
+})
+/**
+ * Cloths of the patches, by letter.
+ */
+cloths?: string[]
+/**
+ * Order of the cloths: alternate, scrap, or the rows written out.
+ */
+order?: (("alternate" | "scrap") | string[][])
+/**
+ * Seed of the scrap order; the same seed gives the same layout.
+ */
+seed?: number
+/**
+ * Keep is patches that stay as they are when the scrap order is mixed again.
+ */
+keep?: Kept[]
+/**
+ * Colourways are the same face in other cloths, kept side by side with it.
+ */
+colourways?: Colourway[]
+sash?: Sash
+/**
+ * Borders from inside to outside.
+ */
+borders?: Border[]
+/**
+ * Strips of a strip face.
+ */
+strips?: Strip[]
+/**
+ * Direction in which strips or gathers run.
+ */
+direction?: ("across" | "along" | "diagonal")
+/**
+ * Parts of a stacked face, from the top.
+ */
+parts?: Part[]
+/**
+ * Unit of folded windows, finished.
+ */
+unit?: (string | number)
+/**
+ * Ground cloth of folded windows.
+ */
+ground?: string
+/**
+ * Show cloth in folded windows.
+ */
+show?: string
+/**
+ * Buttons on the points of folded windows.
+ */
+buttons?: boolean
+/**
+ * Ratio of a gathered face, before ÷ after.
+ */
+ratio?: number
+/**
+ * Sample that gives the gathering ratio.
+ */
+sample?: string
+/**
+ * Backed is the cloth behind a found panel.
+ */
+backed?: string
+/**
+ * Applique shapes, in stacking order.
+ */
+applique?: Shape[]
 }
 export interface Sash {
 width?: (string | number)
@@ -731,6 +826,10 @@ press?: ("nest" | "open" | "dark" | "crossed")
  * Pins come out before the needle, or are sewn over.
  */
 pins?: ("remove" | "over")
+/**
+ * Triangles: cut exactly, cut large in pairs and trimmed, or many at a time.
+ */
+triangles?: ("exact" | "trim" | "many")
 /**
  * Step of the ruler that cuts are rounded up to, 1/64 to 1 in.
  */

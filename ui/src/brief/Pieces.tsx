@@ -1,7 +1,7 @@
 import { usePlan } from "../plan/context";
-import { put } from "../plan/path";
-import { Choice } from "./Choice";
-import { useLetters } from "./sentences";
+import { get } from "../plan/path";
+import { FaceProvider } from "./face/context";
+import { Face } from "./face/Face";
 
 /** The names under which a plan decides its pieces, with how they are read. */
 export function useConfigs(): { name: string; title: string; count: number }[] {
@@ -19,30 +19,26 @@ export function useConfigs(): { name: string; title: string; count: number }[] {
 
 /** What each piece of a shell is cut from. */
 export function Pieces() {
-  const { value, rework } = usePlan();
-  const letters = useLetters();
+  const { plan } = usePlan();
   const configs = useConfigs();
-  const cloth = (name: string) => String(value(`/pieces/${name}/face/cloth`) ?? value("/pieces/*/face/cloth") ?? letters[0]?.value ?? "A");
-  const kind = (name: string) => String(value(`/pieces/${name}/face/kind`) ?? value("/pieces/*/face/kind") ?? "plain");
+  const shared = get(plan, "/pieces/*/face") !== undefined;
   return (
-    <p>
-      {configs.map(({ name, title, count }, i) => (
-        <span key={name}>
-          {i === 0 ? "" : i === configs.length - 1 ? " and " : ", "}
-          {count === 1 ? `${i === 0 ? "The" : "the"} ${title}` : `${count} × ${title}`} of{" "}
-          {kind(name) !== "plain" ? (
-            "patches"
-          ) : (
-            <Choice
-              label={`Cloth of the ${title}`}
-              value={cloth(name)}
-              options={letters}
-              choose={(next) => rework((plan) => put(plan, `/pieces/${name}/face`, { kind: "plain", cloth: next }), `${title} of ${next}`)}
-            />
-          )}
-        </span>
+    <ul className="piece-faces">
+      {configs.map(({ name, title, count }) => (
+        <li key={name}>
+          <span className="soft">{count === 1 ? `The ${title}` : `${count} × ${title}`}</span>
+          <FaceProvider
+            value={{
+              config: name,
+              title,
+              base: get(plan, `/pieces/${name}/face`) === undefined && shared ? "/pieces/*/face" : `/pieces/${name}/face`,
+              inner: "",
+            }}
+          >
+            <Face />
+          </FaceProvider>
+        </li>
       ))}
-      .
-    </p>
+    </ul>
   );
 }

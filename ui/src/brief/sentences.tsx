@@ -144,6 +144,7 @@ export function Edges() {
           { value: "nest", name: "so that they nest" },
           { value: "open", name: "open" },
           { value: "dark", name: "to the dark side" },
+          { value: "crossed", name: "open where quilted, else nesting" },
         ]}
       />
       . Cuts go up to the next <Value path="/habits/step" label="Ruler step" /> on the ruler.

@@ -54,6 +54,12 @@ export function pathOf(outline: Vertex[]): string {
   return first ? `M${mm(first.x)} ${mm(first.y)}${sidesOf(outline, true)}Z` : "";
 }
 
+/** Where a cell lies, as a path. */
+export function cellPath(cell: Cell): string {
+  if (cell.line) return pathOf(cell.line);
+  return `M${mm(cell.x)} ${mm(cell.y)}h${mm(cell.width)}v${mm(cell.height)}h${-mm(cell.width)}Z`;
+}
+
 /** Everything of a piece that is drawn lies in this box. */
 export function extent(piece: Piece): Box {
   return around([...piece.cut_outline, ...piece.trimmed_outline]);
@@ -68,13 +74,24 @@ interface Props {
   dimmed?: (cell: Cell) => boolean;
   /** A stretch of the piece to light up. */
   band?: Box | null;
-  select?: (cell: Cell) => void;
+  /** One cell that is at hand. */
+  pointed?: Cell | null;
+  select?: (cell: Cell, piece: Piece) => void;
   /** Draw the nested outlines; without them only the finished face is drawn. */
   outlines?: boolean;
 }
 
 /** One piece of the cover: its cloth, its quilting and its nested outlines, in millimetres. */
-export const PieceDrawing = memo(function PieceDrawing({ piece, swatches, selected, dimmed, band, select, outlines = true }: Props) {
+export const PieceDrawing = memo(function PieceDrawing({
+  piece,
+  swatches,
+  selected,
+  pointed,
+  dimmed,
+  band,
+  select,
+  outlines = true,
+}: Props) {
   const id = useId();
   const cut = extent(piece);
   const lines = { finished: pathOf(piece.outline), trimmed: pathOf(piece.trimmed_outline), cut: pathOf(piece.cut_outline) };
@@ -91,18 +108,16 @@ export const PieceDrawing = memo(function PieceDrawing({ piece, swatches, select
         <Quilting id={id} piece={piece} />
       </defs>
       <g clipPath={`url(#${id}face)`}>
-        {piece.cells.map((cell) => (
+        {piece.cells.map((cell, i) => (
           // biome-ignore lint/a11y/noStaticElementInteractions: the list of cuts beside the sheet selects by keyboard
-          <rect
-            key={`${cell.cut} ${cell.x} ${cell.y}`}
+          <path
+            // biome-ignore lint/suspicious/noArrayIndexKey: a cell is its place, whatever cloth lies there
+            key={i}
             className={select ? "cell pick" : "cell"}
-            x={mm(cell.x)}
-            y={mm(cell.y)}
-            width={mm(cell.width)}
-            height={mm(cell.height)}
+            d={cellPath(cell)}
             fill={`url(#${id}${cell.cloth})`}
             opacity={dimmed?.(cell) ? 0.22 : 1}
-            onClick={select && (() => select(cell))}
+            onClick={select && (() => select(cell, piece))}
           />
         ))}
         {piece.lines.map((_, i) => (
@@ -123,15 +138,9 @@ export const PieceDrawing = memo(function PieceDrawing({ piece, swatches, select
       {piece.cells
         .filter((cell) => selected?.has(cell.cut))
         .map((cell) => (
-          <rect
-            key={`${cell.x} ${cell.y}`}
-            className="chosen"
-            x={mm(cell.x)}
-            y={mm(cell.y)}
-            width={mm(cell.width)}
-            height={mm(cell.height)}
-          />
+          <path key={cellPath(cell)} className="chosen" d={cellPath(cell)} />
         ))}
+      {pointed && <path className="chosen pointed" d={cellPath(pointed)} />}
       {band && <rect className="band" {...band} />}
     </g>
   );

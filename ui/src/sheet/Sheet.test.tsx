@@ -39,6 +39,10 @@ const front: Piece = {
   ],
   lines: [{ pitch: 25 * mm, pair: 6 * mm, angle: 45 }],
   seams: [],
+  press: [],
+  press_conflicts: [],
+  ways: [],
+  methods: [],
   waits: false,
   grain: "",
 };
@@ -124,7 +128,7 @@ test("a patch selects itself, and the selected are marked", async () => {
   expect(container.querySelectorAll(".chosen")).toHaveLength(2);
   const cell = container.querySelectorAll(".cell")[1];
   if (cell) await userEvent.setup().click(cell);
-  expect(select).toHaveBeenCalledExactlyOnceWith(front.cells[1]);
+  expect(select).toHaveBeenCalledExactlyOnceWith(front.cells[1], front);
 });
 
 test("the back says that it waits, how its pieces are cut and how they close", () => {

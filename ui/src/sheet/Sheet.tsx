@@ -12,19 +12,23 @@ interface Props {
   swatches: Record<string, Swatch>;
   selected: ReadonlySet<string>;
   band: { piece: string; box: Box } | null;
-  select?: (cell: Cell) => void;
+  select?: (cell: Cell, piece: Piece) => void;
   moving?: Moving;
+  /** One cell of a piece that is at hand. */
+  pointed?: { piece: string; cell: Cell } | null;
+  /** Draws the cloths by their lightness alone. */
+  grey?: boolean;
 }
 
 /** All pieces of the cover to one scale, laid out as they join. */
-export function Sheet({ reckoning, swatches, selected, band, select, moving }: Props) {
+export function Sheet({ reckoning, swatches, selected, band, select, moving, pointed, grey }: Props) {
   const { ref, width, height } = useExtent();
   const { places, view, text } = fitted(reckoning, width, height);
   const movable = moving !== undefined && reckoning.fittings.length > 0;
   return (
     <svg
       ref={ref}
-      className="sheet"
+      className={grey ? "sheet grey" : "sheet"}
       viewBox={view}
       role={movable ? "group" : "img"} // what can be moved is not a picture
       aria-label={spoken(reckoning)}
@@ -44,6 +48,7 @@ export function Sheet({ reckoning, swatches, selected, band, select, moving }: P
               selected={selected}
               band={band?.piece === piece.name ? band.box : null}
               select={select}
+              pointed={pointed?.piece === piece.name ? pointed.cell : null}
             />
             {first && piece.name !== "back" && <Grain piece={piece} text={text} />}
             <Seams piece={piece} text={text} quarters={quarters} />

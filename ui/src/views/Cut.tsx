@@ -9,11 +9,11 @@ import { Findings } from "../brief/Thread";
 import { Pattern } from "../cloth/Pattern";
 import { Swatch } from "../cloth/Swatch";
 import { usePlan } from "../plan/context";
+import { swatchesOf } from "../plan/swatches";
 import { turned } from "../sheet/net";
 import { extent, mm, pathOf } from "../sheet/PieceDrawing";
 import { SvgText } from "../sheet/SvgText";
 import { Len, T } from "../words/T";
-import { swatchesOf } from "./Draft";
 
 /** The lay of every cloth with its cuts in order. */
 export function Cut() {
@@ -166,7 +166,9 @@ function Lay({ cloth, cuts, pieces, strips, swatch }: LayProps) {
 
 /** The outline that a panel is cut to by its template; none for what the ruler cuts, and for a back, whose template is the front. */
 function shapeOf(cut: CutData | undefined, pieces: Piece[]): Piece | undefined {
-  return cut?.shape === "template" && cut.piece !== "back" ? pieces.find((p) => p.name === cut.piece) : undefined;
+  return cut?.shape === "template" && cut.patches === undefined && cut.piece !== "back"
+    ? pieces.find((p) => p.name === cut.piece)
+    : undefined;
 }
 
 interface LaidProps {
@@ -186,6 +188,7 @@ function Laid({ placed, cut, shape, bias, fill, text }: LaidProps) {
     <g>
       <rect className={`laid${cut?.waits ? " waits" : ""}${cut?.done ? " done" : ""}`} x={x} y={y} width={w} height={h} fill={fill} />
       {shape && <Template piece={shape} placed={placed} />}
+      <Diagonals cut={cut} x={x} y={y} w={w} h={h} />
       {bias && <BiasStrips strips={bias} placed={placed} />}
       {cut?.waits && <path className="wait-mark" d={`M${x} ${y} L${x + w} ${y + h} M${x + w} ${y} L${x} ${y + h}`} />}
       {fits && (
@@ -199,6 +202,14 @@ function Laid({ placed, cut, shape, bias, fill, text }: LaidProps) {
       )}
     </g>
   );
+}
+
+/** The diagonals that squares are cut along into triangles. */
+function Diagonals({ cut, x, y, w, h }: { cut: CutData | undefined; x: number; y: number; w: number; h: number }) {
+  if (cut?.shape !== "half-square" && cut?.shape !== "quarter-square") return null;
+  const once = `M${x} ${y + h}L${x + w} ${y}`;
+  const both = cut.shape === "quarter-square" || (cut.gives ?? 0) > 2;
+  return <path className="diagonal no-pointer" d={both ? `${once}M${x} ${y}L${x + w} ${y + h}` : once} />;
 }
 
 /** A piece's outline within the rectangle it is cut out with: what falls off is struck out. */
@@ -275,7 +286,7 @@ function Order({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
                 {cut.count} × <T>{`${cut.width.text} × ${cut.height.text}`}</T>{" "}
                 <span className="soft">
                   {cut.title.toLowerCase()}
-                  {cut.shape === "template" && ", then to its outline"}
+                  {howCut(cut)}
                 </span>
                 {cut.waits && !cut.done && <em className="waits-note"> — cut after the front is measured; its cloth is kept</em>}
               </span>
@@ -308,6 +319,25 @@ function Order({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
       </Dialog>
     </div>
   );
+}
+
+/** What is done with a piece after it is cut with the ruler. */
+function howCut(cut: CutData): React.ReactNode {
+  const give = cut.patches === undefined ? "" : ` for ${cut.patches}`;
+  const finish = cut.as ? `, finished ${cut.as}` : "";
+  switch (cut.shape) {
+    case "template":
+      return cut.patches === undefined ? ", then to its outline" : <T>{`, by template${give}${finish}`}</T>;
+    case "half-square":
+      return (
+        <T>
+          {(cut.gives ?? 2) > 2 ? `, sewn in pairs along both diagonals${give}${finish}` : `, cut once on the diagonal${give}${finish}`}
+        </T>
+      );
+    case "quarter-square":
+      return <T>{`, cut twice on the diagonals${give}${finish}`}</T>;
+  }
+  return cut.as ? <T>{finish}</T> : null;
 }
 
 /** What is cut out of one strip, alike pieces together. */

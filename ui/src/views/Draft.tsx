@@ -1,9 +1,11 @@
-import { useCallback, useMemo, useState } from "react";
+import { useCallback, useMemo, useRef, useState } from "react";
 import type { Cell, Cut, Piece, Reckoning, Swatch as SwatchData } from "../api/api.gen";
 import { Brief } from "../brief/Brief";
 import { Swatch } from "../cloth/Swatch";
 import { usePlan } from "../plan/context";
 import { useMoving } from "../plan/moving";
+import { swatchesOf } from "../plan/swatches";
+import { Colours, usePainting } from "../sheet/Colours";
 import { type Box, boxOf, mm } from "../sheet/PieceDrawing";
 import { Sheet } from "../sheet/Sheet";
 import { Tape } from "../tape/Tape";
@@ -32,7 +34,15 @@ export function Draft() {
   const moving = useMoving();
   const cloths = value("/cloths");
   const swatches = useMemo(() => swatchesOf(cloths), [cloths]);
-  const selectCell = useCallback((cell: Cell) => {
+  const paint = usePainting();
+  const [colours, setColours] = useState(false);
+  const [brush, setBrush] = useState<string | null>(null);
+  const [grey, setGrey] = useState(false);
+  const [pointed, setPointed] = useState<{ piece: string; cell: Cell } | null>(null);
+  const painting = useRef({ paint, brush: colours ? brush : null });
+  painting.current = { paint, brush: colours ? brush : null };
+  const selectCell = useCallback((cell: Cell, on: Piece) => {
+    if (painting.current.brush) painting.current.paint(on, cell, painting.current.brush);
     choose({ cut: cell.cut });
     light(null);
   }, []);
@@ -41,6 +51,7 @@ export function Draft() {
   const stale = drawn !== reckoning && reckoning.pieces.length === 0;
   const cut = "cut" in chosen ? drawn.cuts.find((c) => c.id === chosen.cut) : undefined;
   const piece = "piece" in chosen ? drawn.pieces.find((p) => p.name === chosen.piece) : undefined;
+  const at = piece ?? drawn.pieces.find((p) => p.name === cut?.piece) ?? drawn.pieces[0];
   const selected = useMemo(() => new Set(cut ? [cut.id] : []), [cut]);
   return (
     <div className="draft">
@@ -52,11 +63,23 @@ export function Draft() {
           <>
             <Legend
               pieces={drawn.pieces}
-              piece={piece ?? drawn.pieces.find((p) => p.name === cut?.piece) ?? drawn.pieces[0]}
+              piece={at}
               chosen={chosen}
               choose={choose}
               usual={usual}
+              colours={colours}
+              setColours={setColours}
             />
+            {colours && at && (
+              <Colours
+                piece={at}
+                brush={brush}
+                take={(letter) => setBrush((now) => (now === letter ? null : letter))}
+                grey={grey}
+                greyed={setGrey}
+                point={(cell) => setPointed(cell && { piece: at.name, cell })}
+              />
+            )}
             <div className={stale ? "sheet-place stale" : "sheet-place"}>
               <Sheet
                 reckoning={drawn}
@@ -65,10 +88,12 @@ export function Draft() {
                 band={bandOf(drawn, chosen, axis, lit)}
                 select={selectCell}
                 moving={moving}
+                pointed={colours ? pointed : null}
+                grey={colours && grey}
               />
               {stale && <p className="stale-note">As it was before the stop in the brief.</p>}
             </div>
-            <Cuts cuts={drawn.cuts} swatches={swatches} chosen={cut?.id} choose={(id) => choose({ cut: id })} />
+            {!colours && <Cuts cuts={drawn.cuts} swatches={swatches} chosen={cut?.id} choose={(id) => choose({ cut: id })} />}
             <Explained reckoning={drawn} piece={piece} cut={cut} chosen={chosen} axis={axis} setAxis={setAxis} lit={lit} light={light} />
           </>
         )}
@@ -78,11 +103,6 @@ export function Draft() {
 }
 
 const quilted = (piece: Piece | undefined) => piece !== undefined && piece.lines.length > 0;
-
-export function swatchesOf(cloths: unknown): Record<string, SwatchData> {
-  const described = (cloths ?? {}) as Record<string, { swatch?: SwatchData }>;
-  return Object.fromEntries(Object.entries(described).map(([letter, cloth]) => [letter, cloth.swatch ?? {}]));
-}
 
 /** The stretch of the sheet that a term of a piece's sum stands for. */
 function bandOf(reckoning: Reckoning, chosen: Chosen, axis: Axis, lit: number | null): { piece: string; box: Box } | null {
@@ -108,10 +128,12 @@ interface LegendProps {
   chosen: Chosen;
   choose: (c: Chosen) => void;
   usual: (piece: Piece) => Chosen;
+  colours: boolean;
+  setColours: (on: boolean) => void;
 }
 
 /** The pieces, and the sizes the one at hand goes through. */
-function Legend({ pieces, piece, chosen, choose, usual }: LegendProps) {
+function Legend({ pieces, piece, chosen, choose, usual, colours, setColours }: LegendProps) {
   if (!piece) return null;
   return (
     <div className="legends">
@@ -121,6 +143,9 @@ function Legend({ pieces, piece, chosen, choose, usual }: LegendProps) {
             {p.title}
           </button>
         ))}
+        <button type="button" className="try-cloths" aria-pressed={colours} onClick={() => setColours(!colours)}>
+          Try cloths
+        </button>
       </fieldset>
       <fieldset className="legend" aria-label={`Sizes of the ${piece.title.toLowerCase()}`}>
         {sizes
@@ -165,10 +190,11 @@ function Cuts({
             <Swatch of={swatches[cut.cloth]} width={30} height={34} />
             <span>
               <strong>
-                {cut.count} × <T>{cut.shape === "square" ? `${cut.width.text} square` : `${cut.width.text} × ${cut.height.text}`}</T>
+                {cut.count} × <T>{cut.width.nm === cut.height.nm ? `${cut.width.text} square` : `${cut.width.text} × ${cut.height.text}`}</T>
               </strong>
               <span className="soft">
                 {cut.title.toLowerCase()}
+                {(cut.gives ?? 1) > 1 && `, ${cut.gives} from each`}
                 <span className="sr-only"> of {name(cut.cloth)}</span>
               </span>
             </span>

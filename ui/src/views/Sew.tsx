@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
-import type { Cell, LogView, Reckoning, Step } from "../api/api.gen";
+import type { Cell, LogView, PressSeam, Reckoning, Step } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { useChange } from "../api/queries";
@@ -11,13 +11,14 @@ import { Findings } from "../brief/Thread";
 import { said } from "../brief/Value";
 import { usePlan } from "../plan/context";
 import { get } from "../plan/path";
+import { swatchesOf } from "../plan/swatches";
 import { Closure } from "../sheet/Closure";
 import { OnPiece } from "../sheet/OnPiece";
 import { extent, mm, PieceDrawing } from "../sheet/PieceDrawing";
+import { isPressed, PressView, turns } from "../sheet/Press";
 import { Sheet } from "../sheet/Sheet";
 import { dressed } from "../words/fractions";
 import { T } from "../words/T";
-import { swatchesOf } from "./Draft";
 
 /** The steps in working order, the one at hand large. */
 export function Sew() {
@@ -198,10 +199,16 @@ function CutsOfStep({ ids, reckoning, name }: { ids: string[]; reckoning: Reckon
 
 /** The cells of the pieces that a step is about. */
 function isAbout(step: Step, cell: Cell): boolean {
-  if (step.row) return cell.row === step.row;
-  if (step.id.includes("border.")) return cell.cut === step.id || cell.cut === `front.${step.id}`;
+  if (step.row) return cell.band === step.row;
+  const border = /border\.(\d+)\.(side|run)?/.exec(step.id);
+  if (border)
+    return new RegExp(
+      `border\\.${border[1]}\\.${border[2] === "run" ? "(run|top|bottom|corner)" : border[2] ? "(side|left|right)" : ""}`,
+    ).test(cell.cut);
+  if (/(^|\.)unit\.\d+$/.test(step.id)) return cell.cut.includes("block.");
+  if (/(^|\.)set\.\d+$/.test(step.id)) return cell.cut.includes("set.");
   if (step.id === "cut.under" || step.id === "measure") return false;
-  if (/(^|\.)(rows|layout)$/.test(step.id)) return cell.row !== undefined;
+  if (/(^|\.)(rows|layout)$/.test(step.id)) return cell.row !== undefined || cell.band !== undefined;
   return true;
 }
 
@@ -247,30 +254,29 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
         />
         {sewnOn && <OnPiece fittings={[sewnOn]} text={box.width / 26} />}
         {piece.name === "back" && reckoning.back && <Closure back={reckoning.back} cuts={reckoning.cuts} text={box.width / 26} />}
-        <Arrows step={step} cells={piece.cells} size={box.width} />
+        <Arrows step={step} seams={piece.press} size={box.width} />
       </svg>
       {step.side && <figcaption className="soft">Arrows: where the allowances go, seen from the front.</figcaption>}
+      {step.stage === "piece" && piece.press.length > 0 && <PressView piece={piece} />}
     </figure>
   );
 }
 
 /** An arrow at every seam that is pressed in this step. */
-function Arrows({ step, cells, size }: { step: Step; cells: Cell[]; size: number }) {
+function Arrows({ step, seams, size }: { step: Step; seams: PressSeam[]; size: number }) {
   if (!step.side || step.side === "open" || step.side === "dark") return null;
-  const long = size * 0.035;
-  const seams = step.row
-    ? cells.filter((c) => c.row === step.row && (c.column ?? 1) > 1).map((c) => ({ x: mm(c.x), y: mm(c.y) + mm(c.height) / 2 }))
-    : cells.filter((c) => (c.row ?? 1) > 1).map((c) => ({ x: mm(c.x) + mm(c.width) / 2, y: mm(c.y) }));
-  const turn = { left: 180, right: 0, down: 90 }[step.side] ?? 0;
+  const long = size * 0.03;
   return (
     <g className="arrows">
-      {seams.map(({ x, y }) => (
-        <path
-          key={`${x} ${y}`}
-          transform={`translate(${x} ${y}) rotate(${turn})`}
-          d={`M${-long} 0 H${long} M${long * 0.4} ${-long * 0.5} L${long} 0 L${long * 0.4} ${long * 0.5}`}
-        />
-      ))}
+      {seams
+        .filter((s) => isPressed(step, s))
+        .map((s) => (
+          <path
+            key={`${s.x1} ${s.y1} ${s.x2} ${s.y2}`}
+            transform={`translate(${mm(s.x1 + s.x2) / 2} ${mm(s.y1 + s.y2) / 2}) rotate(${turns[s.side] ?? 0})`}
+            d={`M${-long} 0 H${long} M${long * 0.4} ${-long * 0.5} L${long} 0 L${long * 0.4} ${long * 0.5}`}
+          />
+        ))}
     </g>
   );
 }

@@ -1,0 +1,135 @@
+package reckon
+
+import (
+	"strconv"
+	"strings"
+
+	"umschlag/core/cover"
+	"umschlag/core/gridfit"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/sum"
+)
+
+// BeginFace is what a face of a kind begins with on a piece, or on a part of its stack
+// by the path to it, such as /parts/1/face. It keeps the cloths there were. It reports
+// false where the piece cannot be reckoned or has no such part.
+func BeginFace(p plan.Plan, config, path string, kind plan.FaceKind) (plan.Face, bool) {
+	r, face, size, ok := faceAt(p, config, path)
+	if !ok {
+		return plan.Face{}, false
+	}
+	return r.begun(face, size, kind), true
+}
+
+// SplitFace is a face of strips or a stack with its last part halved, so that one more
+// fits in.
+func SplitFace(p plan.Plan, config, path string) (plan.Face, bool) {
+	r, face, _, ok := faceAt(p, config, path)
+	if !ok {
+		return plan.Face{}, false
+	}
+	step := r.p.Habits.Step
+	letters := r.letters()
+	switch {
+	case face.Kind == plan.StripsFace && len(face.Strips) > 0:
+		last := &face.Strips[len(face.Strips)-1]
+		next := *last
+		next.Width, next.Cloth = (last.Width / 2).Floor(step), letters[len(face.Strips)%len(letters)]
+		last.Width -= next.Width
+		face.Strips = append(face.Strips, next)
+	case face.Kind == plan.StackFace && len(face.Parts) > 0:
+		last := &face.Parts[len(face.Parts)-1]
+		height := (last.Height / 2).Floor(step)
+		last.Height -= height
+		face.Parts = append(face.Parts, plan.Part{Height: height, Face: plan.Face{Kind: plan.PlainFace, Cloth: letters[len(face.Parts)%len(letters)]}})
+	default:
+		return plan.Face{}, false
+	}
+	return face, true
+}
+
+// faceAt is a face of a piece and the size it fills.
+func faceAt(p plan.Plan, config, path string) (*run, plan.Face, sum.Size, bool) {
+	p = p.Settle()
+	r := &run{p: p, style: p.Style()}
+	c, found := cover.Pieces(p)
+	if found.Stopped() {
+		return r, plan.Face{}, sum.Size{}, false
+	}
+	for _, piece := range c.Pieces {
+		if piece.Config != config {
+			continue
+		}
+		face, size := r.faceOf(p.Piece(config)), piece.Finished
+		for rest := path; rest != ""; {
+			var index string
+			if rest, index, _ = cutPart(rest); index == "" {
+				return r, face, size, false
+			}
+			i, err := strconv.Atoi(index)
+			if err != nil || i < 0 || i >= len(face.Parts) {
+				return r, face, size, false
+			}
+			size.Height = sum.Of(sum.Part, "height of the part", face.Parts[i].Height)
+			face = face.Parts[i].Face
+		}
+		return r, face, size, true
+	}
+	return r, plan.Face{}, sum.Size{}, false
+}
+
+// cutPart takes the first /parts/N/face off a path.
+func cutPart(path string) (rest, index string, ok bool) {
+	after, ok := strings.CutPrefix(path, "/parts/")
+	if !ok {
+		return "", "", false
+	}
+	index, rest, ok = strings.Cut(after, "/face")
+	return rest, index, ok
+}
+
+// begun is a face of a kind as it begins.
+func (r *run) begun(old plan.Face, size sum.Size, kind plan.FaceKind) plan.Face {
+	letters := old.Cloths
+	if len(letters) == 0 {
+		letters = r.letters()
+	}
+	first, last := letters[0], letters[len(letters)-1]
+	step := r.p.Habits.Step
+	w, h := size.Width.Total(), size.Height.Total()
+	switch kind {
+	case plan.GridFace:
+		return r.grid(letters, w, h)
+	case plan.StripsFace:
+		outer := h.Div(4).Floor(step)
+		return plan.Face{Kind: kind, Direction: plan.AcrossWay, Strips: []plan.Strip{{Width: outer, Cloth: first}, {Width: h - 2*outer, Cloth: last}, {Width: outer, Cloth: first}}}
+	case plan.CheckerFace:
+		f := r.grid(letters, w, h)
+		f.Kind = kind
+		return f
+	case plan.StackFace:
+		upper := h.Div(2).Floor(step)
+		return plan.Face{Kind: kind, Parts: []plan.Part{{Height: upper, Face: plan.Face{Kind: plan.PlainFace, Cloth: first}}, {Height: h - upper, Face: plan.Face{Kind: plan.PlainFace, Cloth: last}}}}
+	case plan.FoundFace:
+		return plan.Face{Kind: kind, Cloth: first, Patch: plan.Patch{Width: w.Div(2).Floor(step), Height: h.Div(2).Floor(step)},
+			Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: last}}}
+	}
+	return plan.Face{Kind: plan.PlainFace, Cloth: first}
+}
+
+// grid is the best grid of four or so across, or one that is fitted.
+func (r *run) grid(letters []string, w, h length.Length) plan.Face {
+	f := plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Fit: true}, Cloths: letters, Order: plan.Order{Kind: plan.Alternate},
+		Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: letters[0]}}}
+	long, short := max(w, h), min(w, h)
+	if long <= 2*short { // near to a square, four by four and a border is a good start
+		return f
+	}
+	best := gridfit.Best(gridfit.Order{Width: w, Height: h, Seam: r.p.Cover.Seam, Step: r.p.Habits.Step, Least: min(short, length.Inch), Most: short, Border: gridfit.NoBorder, Style: r.style})
+	if len(best) == 0 {
+		f.Columns, f.Rows, f.Borders = max(1, int(w/short)), max(1, int(h/short)), nil
+		return f
+	}
+	return r.faceWith(plan.Face{Cloths: letters}, best[0])
+}

@@ -1,0 +1,162 @@
+package reckon
+
+import (
+	"maps"
+	"slices"
+
+	"umschlag/core/block"
+	"umschlag/core/cover"
+	"umschlag/core/gridfit"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+)
+
+// Limits are what a maker wishes of a grid; 0 and empty for no wish.
+type Limits struct {
+	// Least and Most a patch finishes.
+	Least, Most length.Length
+	// Ready-cut squares or strips, by their cut width.
+	Ready  length.Length
+	Border gridfit.Borders
+	Sash   length.Length
+}
+
+// Layout is a grid that fills a piece, and the face that has it.
+type Layout struct {
+	gridfit.Layout
+	Face plan.Face
+}
+
+// The usual limits of a patch: smaller ones are work, larger ones are panels. Common
+// practice.
+const (
+	usualLeast = 2 * length.Inch
+	usualMost  = 8 * length.Inch
+)
+
+// Layouts are the grids that fill a piece best, by the name under which the plan decides
+// it. It reports false where the plan has no such piece that can be reckoned.
+func Layouts(p plan.Plan, config string, l Limits) ([]Layout, bool) {
+	p = p.Settle()
+	if p.Validate().Stopped() {
+		return nil, false
+	}
+	c, found := cover.Pieces(p)
+	if found.Stopped() {
+		return nil, false
+	}
+	for _, piece := range c.Pieces {
+		if piece.Config != config {
+			continue
+		}
+		r := &run{p: p, style: p.Style()}
+		face := r.faceOf(p.Piece(config))
+		o := gridfit.Order{Width: piece.Finished.Width.Total(), Height: piece.Finished.Height.Total(), Seam: p.Cover.Seam, Step: p.Habits.Step,
+			Least: l.Least, Most: l.Most, Ready: l.Ready, Border: l.Border, Style: r.style}
+		if o.Least == 0 {
+			o.Least = usualLeast
+		}
+		if o.Most == 0 {
+			o.Most = usualMost
+		}
+		if l.Sash > 0 {
+			o.Sashes = []length.Length{l.Sash}
+		}
+		out := []Layout{}
+		for _, best := range gridfit.Best(o) {
+			out = append(out, Layout{Layout: best, Face: r.faceWith(face, best)})
+		}
+		return out, true
+	}
+	return nil, false
+}
+
+// faceWith is a face laid out anew, with the cloths and the block it had.
+func (r *run) faceWith(old plan.Face, l gridfit.Layout) plan.Face {
+	f := plan.Face{Kind: plan.GridFace, Columns: l.Columns, Rows: l.Rows, Patch: plan.Patch{Width: l.PatchWidth, Height: l.PatchHeight}, Cloths: old.Cloths, Order: old.Order,
+		Seed: old.Seed, Colourways: old.Colourways}
+	if l.PatchWidth == l.PatchHeight {
+		f.Block = old.Block
+	}
+	if len(f.Cloths) == 0 {
+		f.Cloths = r.letters()
+	}
+	if f.Order.Kind != plan.Scrap {
+		f.Order = plan.Order{Kind: plan.Alternate}
+	}
+	if l.Sash > 0 {
+		f.Sash = &plan.Sash{Width: l.Sash, Cloth: r.firstCloth()}
+		if old.Sash != nil {
+			f.Sash.Cloth, f.Sash.Posts, f.Sash.PostCloth = old.Sash.Cloth, old.Sash.Posts, old.Sash.PostCloth
+		}
+	}
+	if l.Border > 0 {
+		b := plan.Border{Cloth: r.firstCloth(), Width: plan.BorderWidth{Width: l.Border}}
+		if len(old.Borders) > 0 {
+			b.Cloth, b.Corner, b.CornerCloth = old.Borders[0].Cloth, old.Borders[0].Corner, old.Borders[0].CornerCloth
+		}
+		if l.Border != l.BorderDown {
+			b.Width = plan.BorderWidth{Rest: true}
+		}
+		f.Borders = []plan.Border{b}
+	}
+	return f
+}
+
+// letters are the cloths a new grid begins with: the first two of the plan.
+func (r *run) letters() []string {
+	out := slices.Sorted(maps.Keys(r.p.Cloths))
+	if len(out) == 0 {
+		return []string{"A"}
+	}
+	return out[:min(2, len(out))]
+}
+
+// UnitMethods is what the units of a block can be made from, side by side.
+type UnitMethods struct {
+	Name    string       `json:"name"`
+	Need    int          `json:"need"`
+	Methods []UnitMethod `json:"methods"`
+}
+
+// UnitMethod is one way of making units.
+type UnitMethod struct {
+	// School of triangles that does so.
+	School string `json:"school"`
+	Name   string `json:"name"`
+	Cuts   string `json:"cuts"`
+	Pieces int    `json:"pieces"`
+	Spare  int    `json:"spare"`
+	// Area of the pieces in square inches, and seams that are sewn.
+	Area  float64 `json:"area"`
+	Seams int     `json:"seams"`
+	// Chosen is the school of the plan; Least takes the least cloth, Quickest the fewest
+	// seams.
+	Chosen   bool `json:"chosen"`
+	Least    bool `json:"least"`
+	Quickest bool `json:"quickest"`
+}
+
+// methods compares how the units of a face's blocks can be made.
+func (r *run) methods(p panel, pieces int) []UnitMethods {
+	out := []UnitMethods{}
+	for _, g := range p.face.Grids {
+		if !g.Blocks || g.Node.Sign == block.Leaf {
+			continue
+		}
+		blocks := 0
+		for _, row := range g.Laid {
+			blocks += len(row)
+		}
+		s := r.p.Cover.Seam
+		for _, c := range block.Compare(g.Node, g.Patch.Width.Total()-2*s, g.Patch.Height.Total()-2*s, blocks*pieces, s, r.p.Habits.Step, r.style) {
+			m := UnitMethods{Name: c.Name, Need: c.Need}
+			for i, method := range c.Methods {
+				m.Methods = append(m.Methods, UnitMethod{School: method.School, Name: method.Name, Cuts: method.Cuts, Pieces: method.Pieces, Spare: method.Spare, Area: method.Area, Seams: method.Seams,
+					Chosen: method.School == string(r.p.Habits.Triangles), Least: i == c.Least, Quickest: i == c.Quickest})
+			}
+			out = append(out, m)
+		}
+	}
+	return out
+}

@@ -1,0 +1,79 @@
+import { useState } from "react";
+import { sentence } from "../../api/client";
+import { Choice } from "../Choice";
+import { useLetters } from "../sentences";
+import { Borders } from "./Borders";
+import { useFace } from "./context";
+import { Grid } from "./Grid";
+import { Layouts } from "./Layouts";
+import { Methods } from "./Methods";
+import { Stack } from "./Stack";
+import { Found, Strips } from "./Strips";
+import { Ways } from "./Ways";
+
+const kinds = [
+  { value: "plain", name: "One piece of cloth" },
+  { value: "grid", name: "Patches in a grid" },
+  { value: "strips", name: "Strips" },
+  { value: "checker", name: "A checkerboard from strips" },
+  { value: "stack", name: "Parts above each other" },
+  { value: "found", name: "A panel that is there already" },
+];
+
+const known = new Set(kinds.map((k) => k.value));
+
+/** What a face is made of. */
+export function Face() {
+  const { kind, title, inner, begin } = useFace();
+  const [refused, refuse] = useState<string | null>(null);
+  const label = inner ? `Kind of part ${Number(/(\d+)\/face$/.exec(inner)?.[1]) + 1}` : `Kind of ${title}`;
+  const choose = (next: string) =>
+    begin(next, `${title}: ${kinds.find((k) => k.value === next)?.name.toLowerCase()}`).then(
+      () => refuse(null),
+      (error) => refuse(sentence(error)),
+    );
+  const Words = words[kind];
+  return (
+    <>
+      <p>
+        <Choice label={label} value={kind} options={known.has(kind) ? kinds : [...kinds, { value: kind, name: kind }]} choose={choose} />
+        {Words && <Words />}
+      </p>
+      {refused && (
+        <p role="alert" className="problem">
+          {refused}
+        </p>
+      )}
+      {(kind === "grid" || kind === "checker" || kind === "found") && <Borders />}
+      {kind === "stack" && <Stack />}
+      {kind === "grid" && !inner && <Methods />}
+      {kind === "grid" && !inner && <Layouts />}
+      {kind === "grid" && !inner && <Ways />}
+    </>
+  );
+}
+
+const words: Record<string, () => React.ReactNode> = {
+  plain: Plain,
+  grid: Grid,
+  checker: Grid,
+  strips: Strips,
+  found: Found,
+};
+
+function Plain() {
+  const { at, set, title, inner } = useFace();
+  const letters = useLetters();
+  return (
+    <>
+      :{" "}
+      <Choice
+        label={inner ? `Cloth of part ${Number(/(\d+)\/face$/.exec(inner)?.[1]) + 1}` : `Cloth of the ${title}`}
+        value={String(at("/cloth") ?? letters[0]?.value ?? "A")}
+        options={letters}
+        choose={(next) => set("/cloth", next, `${title} of ${next}`)}
+      />
+      .
+    </>
+  );
+}

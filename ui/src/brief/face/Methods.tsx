@@ -1,0 +1,66 @@
+import { usePlan } from "../../plan/context";
+import { T } from "../../words/T";
+import { PlanChoice } from "../Choice";
+import { useFace } from "./context";
+
+/** How the triangles of the blocks are cut, the ways side by side. */
+export function Methods() {
+  const { config } = useFace();
+  const { drawn } = usePlan();
+  const methods = drawn.pieces.find((p) => p.config === config)?.methods ?? [];
+  if (methods.length === 0) return null;
+  return (
+    <>
+      <p>
+        Triangles are cut{" "}
+        <PlanChoice
+          path="/habits/triangles"
+          label="School of triangles"
+          options={[
+            { value: "exact", name: "to size, one by one" },
+            { value: "trim", name: "large, two at a time, and trimmed" },
+            { value: "many", name: "many at a time, and trimmed" },
+          ]}
+        />
+        .
+      </p>
+      {methods.map((m) => (
+        <table key={m.name} className="methods">
+          <caption>
+            <T>{`${m.need} ${m.name}`}</T>
+          </caption>
+          <thead>
+            <tr>
+              <th scope="col">Way</th>
+              <th scope="col">Cut</th>
+              <th scope="col">Cloth</th>
+              <th scope="col">Seams</th>
+              <th scope="col">Left over</th>
+            </tr>
+          </thead>
+          <tbody>
+            {m.methods.map((way) => (
+              <tr key={way.school} className={way.chosen ? "now" : undefined}>
+                <th scope="row">
+                  {way.name}
+                  {way.chosen && <span className="sr-only"> (chosen)</span>}
+                </th>
+                <td>
+                  <T>{way.cuts}</T>
+                </td>
+                <td>
+                  {Math.round(way.area)} in²{way.least && <span className="good"> least</span>}
+                </td>
+                <td>
+                  {way.seams}
+                  {way.quickest && <span className="good"> quickest</span>}
+                </td>
+                <td>{way.spare}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      ))}
+    </>
+  );
+}

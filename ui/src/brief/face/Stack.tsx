@@ -1,0 +1,56 @@
+import { useState } from "react";
+import { sentence } from "../../api/client";
+import { Value } from "../Value";
+import { FaceProvider, useFace } from "./context";
+import { Face } from "./Face";
+
+/** Faces above each other, each with a height of its own. */
+export function Stack() {
+  const place = useFace();
+  const [refused, refuse] = useState<string | null>(null);
+  const parts = (place.at("/parts") ?? []) as unknown[];
+  const add = () =>
+    place.begin(undefined, "a part more").then(
+      () => refuse(null),
+      (error) => refuse(sentence(error)),
+    );
+  return (
+    <>
+      <ol className="stack-parts" aria-label="Parts from the top">
+        {parts.map((_, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: parts have no identity but their order
+          <li key={i}>
+            <span>
+              <Value path={`${place.path}/parts/${i}/height`} label={`Finished height of part ${i + 1}`} /> high
+              {parts.length > 1 && (
+                <>
+                  {" "}
+                  <button
+                    type="button"
+                    className="word-button"
+                    aria-label={`Take part ${i + 1} out`}
+                    onClick={() => place.set(`/parts/${i}`, undefined, `part ${i + 1} taken out`)}
+                  >
+                    take it out
+                  </button>
+                </>
+              )}
+              :
+            </span>
+            <FaceProvider
+              value={{ config: place.config, title: `part ${i + 1}`, base: place.base, inner: `${place.inner}/parts/${i}/face` }}
+            >
+              <Face />
+            </FaceProvider>
+          </li>
+        ))}
+      </ol>
+      <p>
+        <button type="button" className="word-button" onClick={add}>
+          Halve the last part
+        </button>
+        {refused && <span role="alert"> {refused}</span>}
+      </p>
+    </>
+  );
+}
