@@ -37,14 +37,18 @@ type Compared struct {
 //
 // Source of the two-, four- and eight-at-a-time methods: common practice, their sizes by
 // geometry (docs/arithmetic.md §3).
-func Compare(n Node, width, height length.Length, blocks int, seam, step length.Length, style length.Style) []Compared {
+func Compare(n Node, width, height length.Length, blocks int, seam, step, usable length.Length, style length.Style) []Compared {
 	units, err := n.Units(width, height)
 	if err != nil {
 		return nil
 	}
 	var halves, geese []Unit
+	m := measure{seam: seam, step: step, usable: usable, style: style}
+	var out []Compared
 	for _, u := range units {
 		switch {
+		case u.Node.Leaves() && (u.Node.Sign == Columns || u.Node.Sign == Rows) && len(u.Node.Letters()) > 1:
+			out = append(out, m.rows(u, blocks))
 		case !u.Node.Leaves():
 		case (u.Node.Sign == Rising || u.Node.Sign == Falling) && u.Width == u.Height:
 			halves = gather(halves, u)
@@ -55,8 +59,6 @@ func Compare(n Node, width, height length.Length, blocks int, seam, step length.
 			geese = gather(geese, u)
 		}
 	}
-	m := measure{seam: seam, step: step, style: style}
-	var out []Compared
 	for _, u := range halves {
 		out = append(out, judged(Compared{Name: "half-square units of " + style.Text(u.Width), Need: u.Count * blocks, Methods: m.halves(u.Width, u.Count*blocks)}))
 	}
@@ -89,7 +91,9 @@ func gather(list []Unit, u Unit) []Unit {
 
 type measure struct {
 	seam, step length.Length
-	style      length.Style
+	// usable width of the narrowest cloth.
+	usable length.Length
+	style  length.Style
 }
 
 // piece is some squares of one size.
@@ -151,6 +155,32 @@ func (m measure) geese(w length.Length, need int) []Method {
 		m.method("trim", "cut large, one by one, trimmed", 0, 2*need, true, piece{fours, m.large(w, Quarter)}, piece{need, m.large(w/2, Half)}),
 		m.method("many", "four at a time, trimmed", 4*fours-need, 6*fours, true, piece{fours, m.large(w, Quarter)}, piece{4 * fours, m.large(w/2, Half)}),
 	}
+}
+
+// SquareEnd is what squaring the end of a set of strips takes. Common practice.
+const SquareEnd = length.Inch / 2
+
+// rows compares patches side by side cut one by one with strips cut across.
+func (m measure) rows(u Unit, blocks int) Compared {
+	need := u.Count * blocks
+	set := u.Node.setOf([]point{{0, 0}, {u.Width.Float(), 0}, {u.Width.Float(), u.Height.Float()}, {0, u.Height.Float()}})
+	name := fmt.Sprintf("rows of %d, %s × %s", len(set.Letters), m.style.Text(u.Width), m.style.Text(u.Height))
+	inch := length.Inch.Float()
+	cut := set.Segment + 2*m.seam
+	each := 0.0
+	for _, w := range set.Widths {
+		each += (w + 2*m.seam).Float() / inch
+	}
+	parts := len(set.Letters)
+	out := Compared{Name: name, Need: need, Methods: []Method{{School: "single", Name: "patches cut one by one", Cuts: fmt.Sprintf("%d patches", need*parts), Pieces: need * parts,
+		Area: float64(need) * each * cut.Float() / inch, Seams: need * (parts - 1)}}}
+	if most := int((m.usable - SquareEnd) / cut); most > 0 {
+		sets := (need + most - 1) / most
+		long := cut.Times((need+sets-1)/sets) + SquareEnd
+		out.Methods = append(out.Methods, Method{School: "sets", Name: "strips sewn together, cut across", Cuts: fmt.Sprintf("%d strips of %s", sets*parts, m.style.Text(long)), Pieces: sets * parts,
+			Area: float64(sets) * each * long.Float() / inch, Seams: sets * (parts - 1), Spare: sets*((need+sets-1)/sets) - need})
+	}
+	return judged(out)
 }
 
 // judged marks what takes least cloth and what is sewn quickest.

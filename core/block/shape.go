@@ -17,9 +17,53 @@ func (p point) middle(q point) point { return point{(p.x + q.x) / 2, (p.y + q.y)
 type Patch struct {
 	Letter string
 	Line   outline.Outline
+	// Set is the division it lies in where that is nothing but letters side by side or
+	// above each other: it can be cut across a set of strips.
+	Set *StripSet
 	// Mate is the letter of the other triangle of a square: both can be sewn before they
 	// are cut apart. Empty for all others.
 	Mate string
+}
+
+// StripSet is a division that can be cut across strips sewn together.
+type StripSet struct {
+	Letters []string
+	// Widths of its strips, and the Segment that is cut across them, as they finish.
+	Widths  []length.Length
+	Segment length.Length
+}
+
+// Strips is how many of the set's strips are of a letter and a width.
+func (s StripSet) Strips(letter string, width length.Length) int {
+	n := 0
+	for i, l := range s.Letters {
+		if l == letter && (s.Widths[i]-width).Abs() < length.Length(near) {
+			n++
+		}
+	}
+	return n
+}
+
+// setOf is the set of strips a division is cut from, where it is one.
+func (n Node) setOf(shape []point) *StripSet {
+	if (n.Sign != Columns && n.Sign != Rows) || !n.Leaves() || len(n.Letters()) < 2 {
+		return nil
+	}
+	w, h := over(shape)
+	out := &StripSet{Segment: h}
+	along := w
+	if n.Sign == Rows {
+		out.Segment, along = w, h
+	}
+	total := 0
+	for _, weight := range n.Weights {
+		total += weight
+	}
+	for i, part := range n.Parts {
+		out.Letters = append(out.Letters, part.Letter)
+		out.Widths = append(out.Widths, length.FromFloat(along.Float()*float64(n.Weights[i])/float64(total)))
+	}
+	return out
 }
 
 // DivisionError says why a block cannot be divided as it is written.
@@ -53,6 +97,11 @@ func (n Node) divide(shape []point, out *[]Patch) error {
 	for i, s := range shapes {
 		if err := n.Parts[min(i, len(n.Parts)-1)].divide(s, out); err != nil {
 			return err
+		}
+	}
+	if set := n.setOf(shape); set != nil {
+		for i := from; i < len(*out); i++ {
+			(*out)[i].Set = set
 		}
 	}
 	if (n.Sign == Rising || n.Sign == Falling) && len(*out)-from == 2 {

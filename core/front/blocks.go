@@ -4,6 +4,7 @@ import (
 	"errors"
 	"fmt"
 	"slices"
+	"strings"
 
 	"umschlag/core/block"
 	"umschlag/core/finding"
@@ -22,8 +23,9 @@ type Unit struct {
 	Count int
 	// Size as sewn, raw edge to raw edge.
 	Width, Height length.Length
-	// Block marks the whole block, Triangles a unit of single triangles.
-	Block, Triangles bool
+	// Block marks the whole block, Triangles a unit of single triangles, and Set one that
+	// is cut across strips.
+	Block, Triangles, Set bool
 }
 
 // blockOf is the block of a face, by its name or as it is written.
@@ -60,12 +62,16 @@ type group struct {
 	count       int // in the whole face
 	// paired are sewn to a triangle alike, into a square.
 	paired bool
+	// set is what strips its patches are cut across, by its key.
+	set    *block.StripSet
+	setKey string
+	width  length.Length
 }
 
 // begin divides the block as it is sewn and as it is drawn.
 func (g *gridder) begin(sewnW, sewnH, w, h length.Length) finding.List {
 	var found finding.List
-	g.groups = map[string]*group{}
+	g.groups, g.named = map[string]*group{}, map[string]bool{}
 	if !g.blocks {
 		return nil
 	}
@@ -102,7 +108,7 @@ func (g *gridder) put(p place) {
 	}
 	letters := g.node.Letters()
 	for i, patch := range g.divided {
-		grp := g.groupOf(BlockPatch, "block", "", patch.Line, g.clothOf(letters, patch.Letter, cloth), g.mateOf(letters, patch, cloth))
+		grp := g.blockGroup(letters, patch, cloth)
 		grp.count++
 		g.cell(polygon(Cell{Part: grp.part, Row: p.row, Column: p.column, Band: p.band}, p.at, g.drawn[i].Line))
 		g.grid.Patches++
@@ -131,6 +137,9 @@ func (g *gridder) finish() finding.List {
 		p := &g.Parts[grp.part]
 		p.Patches = grp.count
 		p.Count = (grp.count + p.Gives - 1) / p.Gives
+		if grp.set != nil {
+			g.stripped(grp)
+		}
 		if grp.paired && g.Triangles == plan.ManyTriangles && grp.count >= block.Eight {
 			g.eights(grp)
 		}
@@ -197,7 +206,7 @@ func (g *gridder) groupOf(role Role, name, title string, line outline.Outline, c
 	if grp, ok := g.groups[key]; ok {
 		return grp
 	}
-	grp := &group{role: role, name: fmt.Sprintf("%s.%d.%s", name, len(g.order)+1, cloth), title: title, cloth: cloth, recipe: r, paired: mate != ""}
+	grp := &group{role: role, name: fmt.Sprintf("%s.%d.%s", strings.SplitN(name, ".", 2)[0], len(g.order)+1, cloth), title: title, cloth: cloth, recipe: r, paired: mate != ""}
 	if title == "" {
 		grp.title = names[r.Kind]
 	}
@@ -205,6 +214,57 @@ func (g *gridder) groupOf(role Role, name, title string, line outline.Outline, c
 	g.order = append(g.order, grp)
 	grp.part = g.part(g.partOf(grp), 0)
 	return grp
+}
+
+// blockGroup is the group a patch of a block belongs to.
+func (g *gridder) blockGroup(letters []string, p block.Patch, own string) *group {
+	cloth := g.clothOf(letters, p.Letter, own)
+	if p.Set == nil || g.Strips != plan.SewnSets {
+		return g.groupOf(BlockPatch, "block", "", p.Line, cloth, g.mateOf(letters, p, own))
+	}
+	key := fmt.Sprintf("%d", p.Set.Segment/1000)
+	for i, l := range p.Set.Letters {
+		key += fmt.Sprintf(" %s %d", g.clothOf(letters, l, own), p.Set.Widths[i]/1000)
+	}
+	x1, y1, x2, y2 := p.Line.Bounds()
+	width := length.FromFloat(x2-x1) + length.FromFloat(y2-y1) - p.Set.Segment
+	grp := g.groupOf(BlockPatch, "block."+key, "", p.Line, cloth, "")
+	if grp.set == nil {
+		cloths := make([]string, len(p.Set.Letters))
+		for i, l := range p.Set.Letters {
+			cloths[i] = g.clothOf(letters, l, own)
+		}
+		grp.set, grp.setKey, grp.width = &block.StripSet{Letters: cloths, Widths: p.Set.Widths, Segment: p.Set.Segment}, key, width
+	}
+	return grp
+}
+
+// leastSet is how many units a set of strips is worth sewing for. Common practice.
+const leastSet = 4
+
+// strips makes the patches of a group from strips; the set is named once.
+func (g *gridder) stripped(grp *group) {
+	each := grp.set.Strips(grp.cloth, grp.width)
+	if each == 0 || grp.count/each < leastSet {
+		return
+	}
+	height := length.Length(0)
+	for _, w := range grp.set.Widths {
+		height += w
+	}
+	set := g.sized(Set{Cloths: grp.set.Letters, Segments: grp.count / each, Segment: grp.set.Segment + 2*g.Seam, Height: height + 2*g.Seam})
+	if set.Count == 0 {
+		return // longer than the cloth is wide: cut one by one
+	}
+	p := &g.Parts[grp.part]
+	long := sum.Repeat(int((set.Length-squared)/set.Segment), sum.Part, "segment", set.Segment).Plus(sum.Squaring, "to square the end", squared)
+	p.Title, p.Role, p.Shape, p.Gives, p.Patches, p.Finished = "Strips to be sewn together", SetStrip, "strip", 1, 0, ""
+	p.Size = sum.Size{Width: long.UpTo(g.Step), Height: g.allowed(sum.Part, "strip, finished", grp.width).UpTo(g.Step)}
+	p.Count = set.Count * each
+	if !g.named[grp.setKey] {
+		g.named[grp.setKey] = true
+		g.Sets = append(g.Sets, set)
+	}
 }
 
 // mateOf is the cloth of the triangle a patch is sewn to before both are cut apart.
@@ -302,9 +362,21 @@ func (g *gridder) units() {
 	}
 	letters := g.node.Letters()
 	for i, u := range list {
-		g.Units = append(g.Units, Unit{Text: g.worded(u.Node, letters), Sign: u.Node.Sign, Count: u.Count * blocks, Block: i == len(list)-1, Triangles: u.Node.Leaves(),
+		set := g.cutAcross(u)
+		g.Units = append(g.Units, Unit{Set: set, Text: g.worded(u.Node, letters), Sign: u.Node.Sign, Count: u.Count * blocks, Block: i == len(list)-1, Triangles: u.Node.Leaves(),
 			Width: u.Width + 2*g.Seam, Height: u.Height + 2*g.Seam})
 	}
+}
+
+// cutAcross reports whether a unit comes out of a set of strips.
+func (g *gridder) cutAcross(u block.Unit) bool {
+	high, segment := u.Width, u.Height
+	if u.Node.Sign == block.Rows {
+		high, segment = u.Height, u.Width
+	}
+	return (u.Node.Sign == block.Columns || u.Node.Sign == block.Rows) && u.Node.Leaves() && slices.ContainsFunc(g.Sets, func(s Set) bool {
+		return len(s.Cloths) == len(u.Node.Parts) && (s.Height-high-2*g.Seam).Abs() < 1000 && (s.Segment-segment-2*g.Seam).Abs() < 1000
+	})
 }
 
 // worded is a division with the cloths in place of its letters.

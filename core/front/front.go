@@ -192,8 +192,10 @@ type Order struct {
 	Held Held
 	// Usable is how wide a cloth is between its selvedges, by its letter.
 	Usable func(cloth string) length.Length
-	// Triangles is the school by which triangles within blocks are cut.
+	// Triangles is the school by which triangles within blocks are cut, Strips that of
+	// patches side by side.
 	Triangles plan.Triangles
+	Strips    plan.StripSets
 }
 
 // grow is what each side of the top has beyond the trimmed panel; it is shared by the

@@ -65,6 +65,9 @@ type gridder struct {
 	grid         Grid
 	groups       map[string]*group
 	order        []*group
+	bandNames    []string
+	// named are the sets of strips that stand in the list.
+	named map[string]bool
 	// The block as it is sewn and as it is drawn, with the seams within it.
 	sewnW, sewnH     length.Length
 	divided, drawn   []block.Patch
@@ -109,8 +112,12 @@ func (g *gridder) straight() finding.List {
 		}
 		if i+1 < len(ys) {
 			last := xs[len(xs)-1]
-			g.Face.seam(Seam{Kind: Between, Band: band, Group: fmt.Sprintf("between.%d", i+1), Y1: ys[i+1].at.Float(), Y2: ys[i+1].at.Float(),
-				X1: xs[0].at.Float(), X2: (last.at + last.size).Float(), Sewn: g.Sewn.Width.Total(), Left: -1, Right: -1})
+			s := Seam{Kind: Between, Band: band, Group: fmt.Sprintf("between.%d", i+1), Y1: ys[i+1].at.Float(), Y2: ys[i+1].at.Float(),
+				X1: (last.at + last.size).Float(), X2: xs[0].at.Float(), Sewn: g.Sewn.Width.Total(), Left: -1, Right: -1}
+			if y.sash { // drawn so that the sash lies to its left; else the lower row
+				s.X1, s.X2 = s.X2, s.X1
+			}
+			g.Face.seam(s)
 		}
 	}
 	return append(found, g.finish()...)
@@ -157,7 +164,7 @@ func (g *gridder) joint(i int, x, y slot, band int, between [2]int, back bool) {
 	if i == 0 {
 		return
 	}
-	s := Seam{Kind: InBand, Band: band, Group: fmt.Sprintf("band.%d", band), X1: x.at.Float(), X2: x.at.Float(), Y1: (y.at + y.size).Float(), Y2: y.at.Float(),
+	s := Seam{Kind: InBand, Band: band, Group: g.bandGroup(band), X1: x.at.Float(), X2: x.at.Float(), Y1: (y.at + y.size).Float(), Y2: y.at.Float(),
 		Sewn: y.cut.Total(), Left: between[0], Right: between[1]}
 	if back {
 		s.Y1, s.Y2, s.Left, s.Right = s.Y2, s.Y1, s.Right, s.Left
@@ -166,6 +173,14 @@ func (g *gridder) joint(i int, x, y slot, band int, between [2]int, back bool) {
 		s.Left, s.Right = -1, -1
 	}
 	g.Face.seam(s)
+}
+
+// bandGroup is the name under which the seams of a row are pressed alike.
+func (g *gridder) bandGroup(band int) string {
+	for len(g.bandNames) <= band {
+		g.bandNames = append(g.bandNames, fmt.Sprintf("band.%d", len(g.bandNames)))
+	}
+	return g.bandNames[band]
 }
 
 var sashTitles = map[Role]string{ShortSash: "Short sash", LongSash: "Long sash", Post: "Post"}

@@ -164,10 +164,10 @@ func (g *gridder) diagonalSeams(x0, y0, d float64, side length.Length) {
 			cx, cy := (float64(col)+0.5+float64(row%2)/2)*d, float64(row+1)*d/2
 			band := col + (row+row%2)/2 + 1
 			// The lower left side of every block, and the upper right one of the last.
-			g.Face.seam(Seam{Kind: InBand, Band: band, Group: fmt.Sprintf("band.%d", band), Sewn: cut, Left: -1, Right: -1,
+			g.Face.seam(Seam{Kind: InBand, Band: band, Group: g.bandGroup(band), Sewn: cut, Left: -1, Right: -1,
 				X1: x0 + cx - d/2, Y1: y0 + cy, X2: x0 + cx, Y2: y0 + cy + d/2})
 			if row == 0 || (row%2 == 0 && col == g.across.n-1) {
-				g.Face.seam(Seam{Kind: InBand, Band: band, Group: fmt.Sprintf("band.%d", band), Sewn: cut, Left: -1, Right: -1,
+				g.Face.seam(Seam{Kind: InBand, Band: band, Group: g.bandGroup(band), Sewn: cut, Left: -1, Right: -1,
 					X1: x0 + cx, Y1: y0 + cy - d/2, X2: x0 + cx + d/2, Y2: y0 + cy})
 			}
 		}
@@ -176,6 +176,6 @@ func (g *gridder) diagonalSeams(x0, y0, d float64, side length.Length) {
 		s := (float64(k) + 0.5) * d
 		left, right := max(0, s-r*d), min(c*d, s)
 		g.Face.seam(Seam{Kind: Between, Band: k, Group: fmt.Sprintf("between.%d", k), Sewn: length.FromFloat((right-left)*math.Sqrt2) + 2*g.Seam, Left: -1, Right: -1,
-			X1: x0 + left, Y1: y0 + s - left, X2: x0 + right, Y2: y0 + s - right})
+			X1: x0 + right, Y1: y0 + s - right, X2: x0 + left, Y2: y0 + s - left})
 	}
 }

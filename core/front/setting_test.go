@@ -310,3 +310,56 @@ func BenchmarkFourHundredPatches(b *testing.B) {
 		front.Build(o)
 	}
 }
+
+// A nine patch of 9 in, 12 of them: 24 outer rows from sets of three strips, 12 middle
+// ones; a segment of 3½ comes 11 times out of 40 in (docs/arithmetic.md §4).
+func TestRowsOfABlockFromStrips(t *testing.T) {
+	f := blocks(4, 9*in, plan.Block{Name: "nine-patch"})
+	f.Rows = 3
+	o := order(f, 36*in, 27*in)
+	o.Strips, o.Usable = plan.SewnSets, func(string) length.Length { return 40 * in }
+	built := build(t, o)
+	require.Len(t, built.Sets, 2)
+	assert.Equal(t, []any{[]string{"A", "B", "A"}, 24, 3, 28*in + in/2}, []any{built.Sets[0].Cloths, built.Sets[0].Segments, built.Sets[0].Count, built.Sets[0].Length})
+	assert.Equal(t, []any{[]string{"B", "A", "B"}, 12, 2, 21*in + in/2}, []any{built.Sets[1].Cloths, built.Sets[1].Segments, built.Sets[1].Count, built.Sets[1].Length})
+	assert.Equal(t, 2*3+1*3+1*2+2*2, roles(built)[front.SetStrip])
+	for _, p := range built.Parts {
+		assert.Equal(t, 7*in/2, p.Size.Height.Total())
+	}
+	f.Columns, f.Rows = 1, 1
+	few := order(f, 9*in, 9*in)
+	few.Strips, few.Usable = plan.SewnSets, o.Usable
+	assert.Empty(t, build(t, few).Sets, "two rows are not worth a set")
+	o.Usable = func(string) length.Length { return 3 * in }
+	assert.Empty(t, build(t, o).Sets, "what does not come out of the cloth is cut one by one")
+}
+
+// Pinwheels of 4 in with ¼ in seams, 16 of them: 64 half-squares that finish 2. Exactly
+// 2⅞, large 3, for eight 6 in (from memory of handbooks: finished + ⅞, + 1, twice + 2).
+func TestTrianglesByTheirSchools(t *testing.T) {
+	f := blocks(4, 4*in, plan.Block{Name: "pinwheel"})
+	squares := func(school plan.Triangles) []any {
+		o := order(f, 16*in, 16*in)
+		o.Triangles = school
+		p := build(t, o).Parts
+		require.Len(t, p, 2)
+		return []any{p[0].Count, p[0].Gives, p[0].Size.Width.Total()}
+	}
+	assert.Equal(t, []any{32, 2, 23 * in / 8}, squares(plan.ExactTriangles))
+	assert.Equal(t, []any{32, 2, 3 * in}, squares(plan.TrimTriangles))
+	assert.Equal(t, []any{8, 8, 6 * in}, squares(plan.ManyTriangles))
+	f.Columns = 3 // 48 half-squares and 0 over; with 3 rows of 3, 36: four eights and four
+	f.Rows = 3
+	o := order(f, 12*in, 12*in)
+	o.Triangles = plan.ManyTriangles
+	built := build(t, o)
+	require.Len(t, built.Parts, 4)
+	need := map[int]int{}
+	for _, c := range built.Cells {
+		need[c.Part]++
+	}
+	for i, p := range built.Parts {
+		assert.Equal(t, p.Patches, need[i], p.Name)
+		assert.Equal(t, map[int]int{2: 2, 8: 4}[p.Gives], p.Count)
+	}
+}

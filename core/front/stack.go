@@ -50,7 +50,7 @@ func stack(o Order) (Face, finding.List) {
 		at += p.Height
 		if i > 0 {
 			y := (at - p.Height).Float()
-			f.seam(Seam{Kind: Stacked, Group: fmt.Sprintf("stack.%d", i), X2: o.Finished.Width.Total().Float(), Y1: y, Y2: y, Sewn: built.Sewn.Width.Total(), Left: -1, Right: -1})
+			f.seam(Seam{Kind: Stacked, Group: fmt.Sprintf("stack.%d", i), X1: o.Finished.Width.Total().Float(), Y1: y, Y2: y, Sewn: built.Sewn.Width.Total(), Left: -1, Right: -1})
 		}
 	}
 	f.Finished = sum.Size{Width: o.Finished.Width, Height: shows}
@@ -85,7 +85,7 @@ func (o Order) partOf(i int, p plan.Part, above, below length.Length) Order {
 // add is a part of a stack that begins at a height.
 func (f *Face) add(g Face, i int, at length.Length) {
 	parts, bands, cells, rows := len(f.Parts), len(f.Bands), len(f.Cells), f.Rows
-	grids := len(f.Grids)
+	grids, deepest := len(f.Grids), 1 // a part without rows counts as one
 	for _, p := range g.Parts {
 		p.Name = fmt.Sprintf("part.%d.%s", i+1, p.Name)
 		p.Title = fmt.Sprintf("Part %d: %s", i+1, lower(p.Title))
@@ -95,6 +95,7 @@ func (f *Face) add(g Face, i int, at length.Length) {
 		c.Part += parts
 		c.Y += at
 		if c.Row > 0 {
+			deepest = max(deepest, c.Row)
 			c.Row += rows
 		}
 		if c.Band > 0 {
@@ -129,7 +130,7 @@ func (f *Face) add(g Face, i int, at length.Length) {
 	f.Units = append(f.Units, g.Units...)
 	f.Sets = append(f.Sets, g.Sets...)
 	f.Rings = max(f.Rings, g.Rings)
-	f.Rows += max(g.Rows, 1)
+	f.Rows += deepest
 	f.Columns = max(f.Columns, g.Columns)
 }
 

@@ -3,6 +3,7 @@ package front
 import (
 	"fmt"
 
+	"umschlag/core/block"
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/plan"
@@ -170,8 +171,8 @@ func (o Order) sets(g Grid) []Set {
 	return out
 }
 
-// squared is what squaring the end of a set takes. Common practice.
-const squared = length.Inch / 2
+// squared is what squaring the end of a set takes.
+const squared = block.SquareEnd
 
 // sized is a set with as many strips, none longer than its cloth is wide, as give its
 // segments.

@@ -47,7 +47,7 @@ func usualIn(unit length.Unit) usual {
 func DefaultHabits(unit length.Unit) Habits {
 	u := usualIn(unit)
 	return Habits{
-		Press: PressNest, Triangles: ExactTriangles, Pins: PinsRemove, Step: u.step, Fraction: defaultFraction,
+		Press: PressNest, Triangles: ExactTriangles, Strips: SinglePatches, Pins: PinsRemove, Step: u.step, Fraction: defaultFraction,
 		Seam: u.seam, Clip: ClipAcross, Round: RoundOneGo,
 	}
 }

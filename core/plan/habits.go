@@ -17,8 +17,15 @@ type Round string
 // Triangles is the school of cutting triangles that are sewn into squares or geese.
 type Triangles string
 
+// StripSets is the school of patches that lie side by side in blocks.
+type StripSets string
+
 // The schools the steps ask about.
 const (
+	// SinglePatches are cut one by one; SewnSets are strips sewn together and cut across.
+	SinglePatches StripSets = "single"
+	SewnSets      StripSets = "sets"
+
 	// ExactTriangles are cut to size and sewn one by one; TrimTriangles come from larger
 	// squares, sewn two at a time, and are trimmed; ManyTriangles come eight half-squares
 	// and four geese at a time, and are trimmed.
@@ -47,6 +54,7 @@ func (Press) Values() []string     { return []string{"nest", "open", "dark", "cr
 func (Pins) Values() []string      { return []string{"remove", "over"} }
 func (Clip) Values() []string      { return []string{"across", "three", "slant"} }
 func (Triangles) Values() []string { return []string{"exact", "trim", "many"} }
+func (StripSets) Values() []string { return []string{"single", "sets"} }
 func (Round) Values() []string     { return []string{"one-go", "four-runs"} }
 
 // Habits are the schools a plan follows, and the sizes it takes when a decision
@@ -58,6 +66,8 @@ type Habits struct {
 	Pins Pins `json:"pins,omitempty"`
 	// Triangles: cut exactly, cut large in pairs and trimmed, or many at a time.
 	Triangles Triangles `json:"triangles,omitempty"`
+	// Strips: patches side by side in a block cut one by one, or from sets of strips.
+	Strips StripSets `json:"strips,omitempty"`
 	// Step of the ruler that cuts are rounded up to, 1/64 to 1 in.
 	Step length.Length `json:"step,omitempty"`
 	// Fraction that sizes off the ruler are shown to: 8, 16 or 32.
@@ -119,6 +129,10 @@ func HabitsHelp() []HabitHelp {
 			{"trim", "large, two at a time, and trimmed", "Two squares sewn along both sides of the diagonal, cut apart and trimmed: true whatever the seam was, for a little more cloth."},
 			{"many", "many at a time, and trimmed", "Eight half-squares from two large squares, four geese from one and four: quickest where many are alike."},
 		}},
+		{Key: "strips", Name: "Squares in a row", About: "How patches that lie side by side within a block are made.", Schools: []School{
+			{"single", "cut one by one", "Every patch from any scrap; best for few blocks and many cloths."},
+			{"sets", "from sets of strips", "Long strips sewn together and cut across: few seams and true widths where many units are alike."},
+		}},
 		{Key: "pins", Name: "Pins", About: "What happens to a pin as the needle comes near.", Schools: []School{
 			{"remove", "out before the needle", "The safe way: a needle that hits a pin can break and fly."},
 			{"over", "sewn over", "Some sew slowly over fine pins laid across the seam. Wear glasses; the needle can still break."},
@@ -138,7 +152,7 @@ func HabitsHelp() []HabitHelp {
 // Chosen are the schools that habits follow, by the keys of HabitsHelp. A size
 // that is no school's has no entry.
 func (h Habits) Chosen() map[string]string {
-	chosen := map[string]string{"press": string(h.Press), "triangles": string(h.Triangles), "pins": string(h.Pins), "clip": string(h.Clip), "round": string(h.Round)}
+	chosen := map[string]string{"press": string(h.Press), "triangles": string(h.Triangles), "strips": string(h.Strips), "pins": string(h.Pins), "clip": string(h.Clip), "round": string(h.Round)}
 	sizes := map[string]length.Length{"ease": h.Ease, "seam": h.Seam, "step": h.Step}
 	for _, help := range HabitsHelp() {
 		for _, school := range help.Schools {

@@ -133,7 +133,7 @@ func (o Order) dark(p *Plan) {
 		right, also := tone(s.Right)
 		switch {
 		case s.Kind == front.Between || s.Kind == front.Stacked:
-			p.Sides[i] = Down
+			p.Sides[i] = sideOf(s, 1)
 		case !known || !also || left == right:
 			p.Sides[i] = Dark
 		case left < right:
@@ -256,9 +256,6 @@ func turnOf(a, b front.Seam) int {
 
 // sideOf is the side to the left of a seam, seen along it, or for -1 to its right.
 func sideOf(s front.Seam, sign int) Side {
-	if s.Kind == front.Between || s.Kind == front.Stacked {
-		return down(s)
-	}
 	x, y := (s.Y2-s.Y1)*float64(sign), (s.X1-s.X2)*float64(sign)
 	const flat = 1e-6
 	long := math.Hypot(x, y)
@@ -279,12 +276,4 @@ func sideOf(s front.Seam, sign int) Side {
 		return UpLeft
 	}
 	return DownLeft
-}
-
-// down is the lower side of a seam between rows.
-func down(s front.Seam) Side {
-	if s.Y1 == s.Y2 {
-		return Down
-	}
-	return DownRight
 }

@@ -123,12 +123,12 @@ func (r *run) grid(letters []string, w, h length.Length) plan.Face {
 	f := plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Fit: true}, Cloths: letters, Order: plan.Order{Kind: plan.Alternate},
 		Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: letters[0]}}}
 	long, short := max(w, h), min(w, h)
-	if long <= 2*short { // near to a square, four by four and a border is a good start
+	if 4*long <= 5*short { // near to a square, four by four and a border is a good start
 		return f
 	}
-	best := gridfit.Best(gridfit.Order{Width: w, Height: h, Seam: r.p.Cover.Seam, Step: r.p.Habits.Step, Least: min(short, length.Inch), Most: short, Border: gridfit.NoBorder, Style: r.style})
+	best := gridfit.Best(gridfit.Order{Width: w, Height: h, Seam: r.p.Cover.Seam, Step: r.p.Habits.Step, Least: min(short/4, length.Inch), Most: short, Border: gridfit.Bordered, Style: r.style})
 	if len(best) == 0 {
-		f.Columns, f.Rows, f.Borders = max(1, int(w/short)), max(1, int(h/short)), nil
+		f.Columns, f.Rows = max(1, int(w/short)), max(1, int(h/short))
 		return f
 	}
 	return r.faceWith(plan.Face{Cloths: letters}, best[0])

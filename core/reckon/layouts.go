@@ -6,6 +6,7 @@ import (
 
 	"umschlag/core/block"
 	"umschlag/core/cover"
+	"umschlag/core/front"
 	"umschlag/core/gridfit"
 	"umschlag/core/length"
 	"umschlag/core/plan"
@@ -137,6 +138,17 @@ type UnitMethod struct {
 	Quickest bool `json:"quickest"`
 }
 
+// narrowest is the usable width of the narrowest cloth of a face.
+func (r *run) narrowest(f front.Face) length.Length {
+	least := length.Length(0)
+	for _, p := range f.Parts {
+		if w := r.usable(p.Cloth); least == 0 || w < least {
+			least = w
+		}
+	}
+	return least
+}
+
 // methods compares how the units of a face's blocks can be made.
 func (r *run) methods(p panel, pieces int) []UnitMethods {
 	out := []UnitMethods{}
@@ -149,11 +161,11 @@ func (r *run) methods(p panel, pieces int) []UnitMethods {
 			blocks += len(row)
 		}
 		s := r.p.Cover.Seam
-		for _, c := range block.Compare(g.Node, g.Patch.Width.Total()-2*s, g.Patch.Height.Total()-2*s, blocks*pieces, s, r.p.Habits.Step, r.style) {
+		for _, c := range block.Compare(g.Node, g.Patch.Width.Total()-2*s, g.Patch.Height.Total()-2*s, blocks*pieces, s, r.p.Habits.Step, r.narrowest(p.face), r.style) {
 			m := UnitMethods{Name: c.Name, Need: c.Need}
 			for i, method := range c.Methods {
 				m.Methods = append(m.Methods, UnitMethod{School: method.School, Name: method.Name, Cuts: method.Cuts, Pieces: method.Pieces, Spare: method.Spare, Area: method.Area, Seams: method.Seams,
-					Chosen: method.School == string(r.p.Habits.Triangles), Least: i == c.Least, Quickest: i == c.Quickest})
+					Chosen: method.School == string(r.p.Habits.Triangles) || method.School == string(r.p.Habits.Strips), Least: i == c.Least, Quickest: i == c.Quickest})
 			}
 			out = append(out, m)
 		}

@@ -115,6 +115,8 @@ type panel struct {
 	// strips is how many a long strip is joined from.
 	strips int
 	ways   []Way
+	// pressed is where the allowances of the face lie.
+	pressed press.Plan
 }
 
 // cover reckons the pieces, by the way their kind of cover is made.
@@ -179,7 +181,7 @@ func (r *run) front(piece cover.Piece) panel {
 	r.find(found)
 	order := front.Order{Face: decided, Path: path + "/face", Finished: piece.Finished, Trimmed: trimmed, Top: chain.Top,
 		Seam: r.p.Cover.Seam, Left: body.Edges.Left.Width, Above: body.Edges.Top.Width, TakeAcross: chain.TakeUp.Across, TakeUp: chain.TakeUp.Along, Margin: chain.Margin, Absorb: q.Absorb,
-		Step: r.p.Habits.Step, Style: r.style, Usable: r.usable, Triangles: r.p.Habits.Triangles}
+		Step: r.p.Habits.Step, Style: r.style, Usable: r.usable, Triangles: r.p.Habits.Triangles, Strips: r.p.Habits.Strips}
 	face, found := front.Build(order)
 	r.find(found)
 	if r.stopped() {
@@ -196,6 +198,7 @@ func (r *run) front(piece cover.Piece) panel {
 		across: (chain.Top.Width.Total() - trimmed.Width.Total()) / 2, up: (chain.Top.Height.Total() - trimmed.Height.Total()) / 2}
 	out.chain.Trimmed = piece.Trimmed(face.Finished)
 	out.ways = r.ways(order)
+	out.pressed = press.Of(press.Order{Face: face, School: r.p.Habits.Press, Quilted: q.Quilted(), Tone: r.tone})
 	return out
 }
 
@@ -331,7 +334,7 @@ func (r *run) showFront(piece cover.Piece, top panel, m fit.Panel) {
 	ids := make([]string, len(top.face.Parts))
 	for i, part := range top.face.Parts {
 		title := part.Title
-		if part.Role == front.Panel && !part.Had {
+		if part.Name == "panel" && !part.Had {
 			title = piece.Title
 		}
 		ids[i] = r.cut(cutting{piece: "front", part: part.Name, title: title, cloth: part.Cloth, size: part.Size, count: part.Count,
@@ -381,7 +384,7 @@ func (r *run) pressing(out *Piece, p panel) {
 		patch := r.size(p.face.Grids[0].Patch.Each(shows))
 		out.Patch = &patch
 	}
-	plan := press.Of(press.Order{Face: p.face, School: r.p.Habits.Press, Quilted: p.piece.Quilted(), Tone: r.tone})
+	plan := p.pressed
 	for i, s := range p.face.Seams {
 		line := Line{X1: int64(math.Round(s.X1)), Y1: int64(math.Round(s.Y1)), X2: int64(math.Round(s.X2)), Y2: int64(math.Round(s.Y2))}
 		out.Press = append(out.Press, PressSeam{Line: line, Kind: string(s.Kind), Band: s.Band, Side: string(plan.Sides[i])})
@@ -581,7 +584,7 @@ func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, wait
 // work adds steps and thread.
 func (r *run) work(top panel, m fit.Panel, b back.Back, piece cover.Piece) {
 	finished := top.face.Finished
-	o := work.Order{Plan: r.p, Front: piece, Face: top.face, Chain: top.chain, Finished: finished, Quilted: top.piece.Quilted(), Cuts: r.cuts,
+	o := work.Order{Plan: r.p, Front: piece, Face: top.face, Pressed: top.pressed, Chain: top.chain, Finished: finished, Quilted: top.piece.Quilted(), Cuts: r.cuts,
 		Back: b, Fittings: r.sewnOn, Edges: r.edges, Made: r.madeForm}
 	for _, s := range work.Steps(o) {
 		r.out.Steps = append(r.out.Steps, r.step(s))

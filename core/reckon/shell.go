@@ -70,7 +70,7 @@ func (r *run) shellPiece(piece cover.Piece) panel {
 		panel := part.Role == front.Panel
 		c := cutting{piece: piece.Name, part: part.Name, title: part.Title, cloth: part.Cloth, size: part.Size, count: part.Count * piece.Count,
 			mayTurn: !panel || piece.Strip, about: p.path + "/face", shape: shapeOf(piece, part), gives: part.Gives, patches: part.Patches * piece.Count, finished: part.Finished, had: part.Had}
-		if panel && !part.Had {
+		if part.Name == "panel" && !part.Had {
 			c.title = piece.Title
 			if c.had = piece.Had; c.had {
 				c.title += ", cut already"
@@ -235,7 +235,7 @@ func fitOf(a, b length.Length) string {
 func (r *run) shellWork(c cover.Cover, panels []panel) {
 	o := work.ShellOrder{Plan: r.p, Cover: c, Cuts: r.cuts, Fittings: r.sewnOn, Edges: r.edges, Made: r.madeForm}
 	for i, p := range panels {
-		panel := work.ShellPanel{Piece: c.Pieces[i], Chain: p.chain, Face: p.face, Strips: p.strips, Surplus: surplus(c.Pieces[i], p.body)}
+		panel := work.ShellPanel{Piece: c.Pieces[i], Chain: p.chain, Face: p.face, Pressed: p.pressed, Strips: p.strips, Surplus: surplus(c.Pieces[i], p.body)}
 		if p.piece.Quilted() {
 			panel.Quilting = p.piece.Quilting
 		}

@@ -13,9 +13,8 @@ import (
 // are cut across; the faces of a stack.
 func (b *builder) piece() {
 	f := b.Face
-	b.pressed = press.Of(press.Order{Face: f, School: b.Plan.Habits.Press, Quilted: b.Quilted})
-	b.units()
 	b.sets()
+	b.units()
 	at := 0
 	for i, g := range f.Grids {
 		var bands []front.Band
@@ -59,7 +58,7 @@ func (b *builder) band(name string, band front.Band, g front.Grid) {
 	if band.Pieces < 2 {
 		return
 	}
-	side := b.pressed.Rows[band.Number]
+	side := b.Pressed.Rows[band.Number]
 	what := band.Of
 	if band.Sashes && !band.Posts {
 		what += " and sashes"
@@ -87,7 +86,10 @@ func of(band front.Band, what string) bool { return band.Of == what }
 // rows joins the rows of a grid.
 func (b *builder) rows(name string, g front.Grid, bands []front.Band) {
 	school := b.Plan.Habits.Press
-	side := b.pressed.Between[bands[0].Number]
+	side := b.Pressed.Between[bands[0].Number]
+	if g.Sash && side != press.Open {
+		side = press.ToSash
+	}
 	step := Step{ID: b.prefix + name + "rows", Stage: Piecing, Title: "Join the rows", Text: "Two at a time from the top. " + meeting(school),
 		Machine: b.seamText(), Press: pressText(side), Side: side, Caution: ironCaution}
 	step.Check = fmt.Sprintf("The grid is %s, and both diagonals are alike.", b.size(g.Sewn))

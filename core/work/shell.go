@@ -10,6 +10,7 @@ import (
 	"umschlag/core/layers"
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/press"
 	"umschlag/core/sum"
 )
 
@@ -18,6 +19,8 @@ type ShellPanel struct {
 	Piece cover.Piece
 	Chain layers.Chain
 	Face  front.Face
+	// Pressed is the pressing plan of the face.
+	Pressed press.Plan
 	// Quilting is nil without.
 	Quilting *plan.Quilting
 	// Strips is how many a long strip is joined from.
@@ -227,7 +230,7 @@ func (b *builder) cutShell() {
 func (b *builder) panel(p ShellPanel) {
 	name, id := p.name(), p.Piece.Name
 	b.strips(p)
-	b.Face, b.prefix, b.Quilted = p.Face, id+".", p.Quilting != nil
+	b.Face, b.Pressed, b.prefix, b.Quilted = p.Face, p.Pressed, id+".", p.Quilting != nil
 	b.piece()
 	b.bordered()
 	b.prefix = ""

@@ -45,12 +45,15 @@ func (b *builder) together(u front.Unit) string {
 // units sews what the blocks are made of, one kind after the other, each in a chain.
 func (b *builder) units() {
 	for i, u := range b.Face.Units {
+		if u.Set {
+			continue // cut across its set of strips
+		}
 		title := fmt.Sprintf("Sew %d %s", u.Count, unitNames[u.Sign])
 		if u.Block {
 			title = fmt.Sprintf("Sew the %d blocks", u.Count)
 		}
 		press := "Press each seam before the next one crosses it."
-		if u.Block && b.pressed.Alternate {
+		if u.Block && b.Pressed.Alternate {
 			press = "In every second place of the layout press the block's seams the other way, as the pressing plan shows: blocks side by side lock."
 		}
 		text := fmt.Sprintf("%s: %s.", u.Text, unitText[u.Sign])

@@ -83,9 +83,11 @@ type Order struct {
 	Fittings []Fitting
 	Edges    []Edging
 	// Made is nil where the pad is bought.
-	Made     *Form
-	Plan     plan.Plan
-	Face     front.Face
+	Made *Form
+	Plan plan.Plan
+	Face front.Face
+	// Pressed is the pressing plan of the face.
+	Pressed  press.Plan
 	Chain    layers.Chain
 	Finished sum.Size
 	Quilted  bool
@@ -107,11 +109,9 @@ type builder struct {
 	Order
 	// prefix stands before the ids of the steps of one piece among several.
 	prefix string
-	// pressed is the pressing plan of the face that is being sewn.
-	pressed press.Plan
-	style   length.Style
-	steps   []Step
-	last    string
+	style  length.Style
+	steps  []Step
+	last   string
 }
 
 // Steps is the work in an order that can be followed.

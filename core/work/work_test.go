@@ -51,12 +51,18 @@ func order(columns, rows int, quilted bool) work.Order {
 		Face:  face(columns, rows),
 		Chain: layers.Chain{Trimmed: size(39 * in / 2)},
 		Cuts:  []work.Cut{{ID: "front.patch.A", Piece: "front"}, {ID: "back.panel", Piece: "back"}}}
+	o.Pressed = pressed(o)
 	if quilted {
 		o.Plan.Pieces = map[string]plan.Piece{"front": {Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: in, Angle: -45}}, Pair: in / 4}}}
 		o.Chain.Lining, o.Chain.Batting, o.Chain.Under = "L", &plan.Batting{Count: 1}, size(22*in)
 		o.Cuts = append(o.Cuts, work.Cut{ID: "front.lining", Piece: "front", Under: true})
 	}
 	return o
+}
+
+// pressed is the face pressed by the habits of the plan.
+func pressed(o work.Order) press.Plan {
+	return press.Of(press.Order{Face: o.Face, School: o.Plan.Habits.Press})
 }
 
 func find(t *testing.T, steps []work.Step, id string) work.Step {
@@ -109,6 +115,7 @@ func TestHabitsChangeTheirStepsAndNoOthers(t *testing.T) {
 		t.Run(name, func(t *testing.T) {
 			o := order(3, 2, true)
 			c.change(&o.Plan.Habits)
+			o.Pressed = pressed(o)
 			var changed []string
 			for i, s := range work.Steps(o) {
 				if !assert.ObjectsAreEqual(base[i], s) {

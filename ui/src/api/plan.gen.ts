@@ -831,6 +831,10 @@ pins?: ("remove" | "over")
  */
 triangles?: ("exact" | "trim" | "many")
 /**
+ * Strips: patches side by side in a block cut one by one, or from sets of strips.
+ */
+strips?: ("single" | "sets")
+/**
  * Step of the ruler that cuts are rounded up to, 1/64 to 1 in.
  */
 step?: (string | number)

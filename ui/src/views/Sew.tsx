@@ -252,6 +252,7 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
           dimmed={(cell) => !isAbout(step, cell)}
           outlines={step.stage !== "piece"}
         />
+        {step.stage === "piece" && <RowLabels cells={piece.cells} text={box.width / 30} />}
         {sewnOn && <OnPiece fittings={[sewnOn]} text={box.width / 26} />}
         {piece.name === "back" && reckoning.back && <Closure back={reckoning.back} cuts={reckoning.cuts} text={box.width / 26} />}
         <Arrows step={step} seams={piece.press} size={box.width} />
@@ -259,6 +260,25 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
       {step.side && <figcaption className="soft">Arrows: where the allowances go, seen from the front.</figcaption>}
       {step.stage === "piece" && piece.press.length > 0 && <PressView piece={piece} />}
     </figure>
+  );
+}
+
+/** The numbers of the rows as they are sewn, each at the first piece of its row. */
+function RowLabels({ cells, text }: { cells: Cell[]; text: number }) {
+  const first = new Map<number, Cell>();
+  for (const cell of cells) {
+    const before = cell.band ? first.get(cell.band) : undefined;
+    if (cell.band && (!before || cell.x < before.x || (cell.x === before.x && cell.y > before.y))) first.set(cell.band, cell);
+  }
+  if (first.size < 2) return null;
+  return (
+    <g className="row-labels no-pointer" fontSize={text}>
+      {[...first].map(([band, cell]) => (
+        <text key={band} x={mm(cell.x + cell.width / 2)} y={mm(cell.y + cell.height / 2) + text * 0.35} textAnchor="middle">
+          {band}
+        </text>
+      ))}
+    </g>
   );
 }
 

@@ -53,7 +53,7 @@ export function Grid() {
         }
       />{" "}
       {fit ? (
-        <strong>{patch ? <Len of={patch.width} /> : "…"}</strong>
+        patch && <strong>{<Len of={patch.width} />}</strong>
       ) : (
         <>
           <Value path={`${path}/patch/width`} label="Finished width of a patch" />

@@ -22,6 +22,15 @@ export function Methods() {
             { value: "many", name: "many at a time, and trimmed" },
           ]}
         />
+        , squares in a row{" "}
+        <PlanChoice
+          path="/habits/strips"
+          label="School of squares in a row"
+          options={[
+            { value: "single", name: "one by one" },
+            { value: "sets", name: "from strips sewn together and cut across" },
+          ]}
+        />
         .
       </p>
       {methods.map((m) => (

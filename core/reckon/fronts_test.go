@@ -1,0 +1,131 @@
+package reckon_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"umschlag/core/block"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/reckon"
+)
+
+// faced is the worked cushion with another front.
+func faced(f plan.Face) plan.Plan {
+	p := worked()
+	front := p.Pieces["front"]
+	front.Face = &f
+	p.Pieces = map[string]plan.Piece{"front": front, "back": p.Pieces["back"]}
+	return p
+}
+
+// Whatever a face begins as, on any piece, it can be cut, and so can one more part of it.
+func TestEveryFaceThatBeginsCanBeCut(t *testing.T) {
+	kinds := []plan.FaceKind{plan.PlainFace, plan.GridFace, plan.StripsFace, plan.CheckerFace, plan.StackFace, plan.FoundFace}
+	rapid.Check(t, func(t *rapid.T) {
+		p := worked()
+		p.Object.Width = length.Inch / 2 * length.Length(rapid.IntRange(16, 70).Draw(t, "w"))
+		p.Object.Height = length.Inch / 2 * length.Length(rapid.IntRange(16, 70).Draw(t, "h"))
+		kind := rapid.SampledFrom(kinds).Draw(t, "kind")
+		face, ok := reckon.BeginFace(p, "front", "", kind)
+		require.True(t, ok)
+		assert.Equal(t, kind, face.Kind)
+		q := p
+		front := p.Pieces["front"]
+		front.Face = &face
+		q.Pieces = map[string]plan.Piece{"front": front}
+		r := reckon.Reckon(q, nil)
+		assert.NotEmpty(t, r.Cuts, "%v", r.Findings)
+		more, ok := reckon.SplitFace(q, "front", "")
+		assert.Equal(t, kind == plan.StripsFace || kind == plan.StackFace, ok)
+		if ok {
+			front.Face = &more
+			q.Pieces = map[string]plan.Piece{"front": front}
+			assert.NotEmpty(t, reckon.Reckon(q, nil).Cuts)
+		}
+	})
+}
+
+func TestAPartOfAStackBeginsToo(t *testing.T) {
+	p := worked()
+	stack, _ := reckon.BeginFace(p, "front", "", plan.StackFace)
+	p = faced(stack)
+	inner, ok := reckon.BeginFace(p, "front", "/parts/1/face", plan.GridFace)
+	require.True(t, ok)
+	stack.Parts[1].Face = inner
+	r := reckon.Reckon(faced(stack), nil)
+	require.NotEmpty(t, r.Cuts, "%v", r.Findings)
+	for _, path := range []string{"/parts/7/face", "/parts/x/face", "/elsewhere"} {
+		_, ok := reckon.BeginFace(p, "front", path, plan.GridFace)
+		assert.False(t, ok, path)
+	}
+	_, ok = reckon.BeginFace(p, "flap", "", plan.GridFace)
+	assert.False(t, ok, "a cushion has none")
+}
+
+// Every layout that is offered fills the piece it is offered for.
+func TestLayoutsFillTheirPiece(t *testing.T) {
+	p := worked()
+	list, ok := reckon.Layouts(p, "front", reckon.Limits{Border: "any", Sash: length.Inch / 2})
+	require.True(t, ok)
+	require.NotEmpty(t, list)
+	for _, l := range list {
+		r := reckon.Reckon(faced(l.Face), nil)
+		assert.NotEmpty(t, r.Cuts, "%d × %d: %v", l.Columns, l.Rows, r.Findings)
+		assert.Equal(t, "19″", piece(t, r, "front").Finished.Width.Text)
+	}
+	_, ok = reckon.Layouts(p, "wall", reckon.Limits{Border: "any"})
+	assert.False(t, ok)
+}
+
+// A front of blocks: what is cut, counted, compared and laid in other colours.
+func TestAFrontOfBlocks(t *testing.T) {
+	f := plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Width: 4 * length.Inch, Height: 4 * length.Inch}, Block: plan.Block{Name: "pinwheel"},
+		Cloths: []string{"A", "B"}, Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "C"}}}
+	other := f
+	other.Cloths = []string{"C", "A"}
+	f.Colourways = []plan.Colourway{{Name: "by lamp", Face: other}}
+	r := reckon.Reckon(faced(f), nil)
+	triangles := cut(t, r, "front.block.1.A")
+	assert.Equal(t, []any{"half-square", 32, 2, 64, "2⅞″"}, []any{triangles.Shape, triangles.Count, triangles.Gives, triangles.Patches, triangles.Width.Text})
+	assert.Equal(t, []int{128, 16}, []int{r.Counts["patches"], r.Counts["blocks"]})
+	front := piece(t, r, "front")
+	require.Len(t, front.Methods, 1)
+	assert.True(t, front.Methods[0].Methods[0].Chosen)
+	require.Len(t, front.Ways, 1)
+	require.Len(t, front.Ways[0].Cells, len(front.Cells))
+	for i, c := range front.Cells {
+		assert.Equal(t, map[string]string{"A": "C", "B": "A", "C": "C"}[c.Cloth], front.Ways[0].Cells[i].Cloth)
+	}
+	require.NotNil(t, front.Patch)
+	assert.Equal(t, "4″", front.Patch.Width.Text)
+	assert.Len(t, front.Press, 16*7+4*3+3+4, "seven seams in each block, three in each row, between them, and the border")
+}
+
+// Every block of the library on a quilted cushion is reckoned without a stop.
+func TestEveryBlockIsReckoned(t *testing.T) {
+	for _, n := range block.Library() {
+		f := plan.Face{Kind: plan.GridFace, Columns: 3, Rows: 3, Patch: plan.Patch{Fit: true}, Block: plan.Block{Name: n.Name}, Cloths: []string{"A", "B", "C"},
+			Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "C"}}}
+		for _, set := range []plan.Setting{plan.Straight, plan.OnPoint} {
+			f.Set = set
+			r := reckon.Reckon(faced(f), nil)
+			assert.NotEmpty(t, r.Cuts, "%s %s: %v", n.Name, set, r.Findings)
+			for _, c := range r.Cuts {
+				assert.Equal(t, c.Width.NM, total(r.Sums[c.ID+".width"]), c.ID)
+			}
+		}
+	}
+}
+
+func BenchmarkFourHundredPatches(b *testing.B) {
+	f := plan.Face{Kind: plan.GridFace, Columns: 20, Rows: 20, Patch: plan.Patch{Fit: true}, Cloths: []string{"A", "B", "C"}, Order: plan.Order{Kind: plan.Scrap},
+		Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "C"}}}
+	p := faced(f)
+	for b.Loop() {
+		reckon.Reckon(p, nil)
+	}
+}
