@@ -189,7 +189,7 @@ func (s *server) shelf(c *echo.Context) error {
 }
 
 func shelfItem(p store.Plan, r reckon.Reckoning) ShelfItem {
-	item := ShelfItem{ID: p.ID, Title: p.Title, Changed: p.Changed, Steps: len(r.Steps), Pieces: r.Pieces, Findings: r.Findings}
+	item := ShelfItem{ID: p.ID, Title: p.Title, Changed: p.Changed, Steps: len(r.Steps), Pieces: plainly(r.Pieces), Findings: r.Findings}
 	if len(r.Pieces) > 0 {
 		f := r.Pieces[0].Finished
 		item.Size = f.Width.Text + " × " + f.Height.Text
@@ -213,6 +213,16 @@ func swatches(doc []byte) map[string]plan.Swatch {
 	}
 	for letter, cloth := range p.Cloths {
 		out[letter] = cloth.Swatch
+	}
+	return out
+}
+
+// plainly is pieces as they are drawn small: without what only their own page shows.
+func plainly(pieces []reckon.Piece) []reckon.Piece {
+	out := make([]reckon.Piece, len(pieces))
+	for i, p := range pieces {
+		p.Press, p.Conflicts, p.Ways, p.Methods = []reckon.PressSeam{}, []reckon.Point{}, []reckon.Way{}, []reckon.UnitMethods{}
+		out[i] = p
 	}
 	return out
 }

@@ -329,7 +329,7 @@ func logView(e store.LogEntry) (LogView, error) {
 	}
 	r := reckon.Reckon(p, nil)
 	v := LogView{ID: e.ID, Revision: e.Revision, PlanID: e.Plan, Title: e.Title, Finished: e.Finished, Minutes: e.Minutes, Notes: e.Notes, Next: e.Next,
-		Plan: json.RawMessage(e.Doc), Gates: []GateView{}, Pieces: r.Pieces, Swatches: swatches([]byte(e.Doc))}
+		Plan: json.RawMessage(e.Doc), Gates: []GateView{}, Pieces: plainly(r.Pieces), Swatches: swatches([]byte(e.Doc))}
 	for _, step := range r.Steps {
 		if step.Gate == "" || step.Expect == nil {
 			continue

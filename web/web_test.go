@@ -162,7 +162,7 @@ func TestTheShelfSaysWhereEachPlanStands(t *testing.T) {
 	h := app(t)
 	var shelf []web.ShelfItem
 	call(t, h, "GET", "/api/v1/plans", nil, &shelf)
-	require.Len(t, shelf, 14)
+	require.Len(t, shelf, 17)
 	assert.Equal(t, "Reading-corner cushion", shelf[0].Title)
 	assert.Equal(t, "Measure the pad", shelf[0].Next)
 	assert.Equal(t, "Cut the back", shelf[1].Next)
@@ -173,10 +173,10 @@ func TestTheShelfSaysWhereEachPlanStands(t *testing.T) {
 
 	assert.Equal(t, 204, call(t, h, "DELETE", reading, nil, nil).Code)
 	call(t, h, "GET", "/api/v1/plans", nil, &shelf)
-	assert.Len(t, shelf, 13)
+	assert.Len(t, shelf, 16)
 	assert.Equal(t, 204, call(t, h, "POST", reading+"/bring-back", "{}", nil).Code)
 	call(t, h, "GET", "/api/v1/plans", nil, &shelf)
-	assert.Len(t, shelf, 14)
+	assert.Len(t, shelf, 17)
 }
 
 func TestAnotherUnitChangesNoLength(t *testing.T) {
@@ -203,8 +203,8 @@ func TestTheCupboard(t *testing.T) {
 	}
 	stripe := byName["madder stripe"]
 	assert.Equal(t, "½ yd", stripe.HaveText)
-	assert.Equal(t, "1⅝″", stripe.Short.Text)
-	assert.Equal(t, []string{"Reading-corner cushion"}, stripe.Plans)
+	assert.Equal(t, "18⅝″", stripe.Short.Text)
+	assert.Equal(t, []string{"Reading-corner cushion", "Reading-corner cushion, pinwheels"}, stripe.Plans)
 	assert.Empty(t, byName["slate"].Plans, "what is cut already is wanted no more")
 
 	path := fmt.Sprintf("/api/v1/cloths/%d", stripe.ID)
@@ -378,4 +378,69 @@ func TestAFittingIsMovedOnTheRulerStep(t *testing.T) {
 	assert.Equal(t, http.StatusBadRequest, call(t, h, "POST", "/api/v1/move", in, nil).Code)
 	in.Plan = []byte(`{"format": "umschlag/plan/1"}`)
 	assert.Equal(t, http.StatusBadRequest, call(t, h, "POST", "/api/v1/move", in, nil).Code)
+}
+
+func TestBlocksAreDrawnAndChanged(t *testing.T) {
+	h := app(t)
+	var starts web.StartsView
+	require.Equal(t, http.StatusOK, call(t, h, "GET", "/api/v1/starts?units=in", nil, &starts).Code)
+	assert.GreaterOrEqual(t, len(starts.Blocks), 24)
+	for _, b := range starts.Blocks {
+		assert.NotEmpty(t, b.Patches, b.Name)
+		assert.NotEmpty(t, b.Title)
+	}
+	var view web.BlockView
+	for _, c := range []struct {
+		in   web.EditBlock
+		want string
+	}{
+		{web.EditBlock{Text: "A"}, "A"},
+		{web.EditBlock{Text: "A", Change: "divide", Sign: "/", Letter: "B"}, "A / B"},
+		{web.EditBlock{Text: "A | B", Change: "letter", Path: "1", Letter: "C"}, "A | C"},
+		{web.EditBlock{Text: "A | B", Change: "share", Path: "1", Count: 3}, "A | 3 B"},
+		{web.EditBlock{Text: "A | (B - C)", Change: "join", Path: "1.0"}, "A | B"},
+	} {
+		require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/block", c.in, &view).Code, c.want)
+		assert.Equal(t, c.want, view.Text)
+	}
+	for _, in := range []web.EditBlock{{Text: "A |"}, {Text: "A", Change: "paint"}, {Text: "A", Change: "divide", Path: "3", Sign: "/"}, {Text: "(A | B) / C"}} {
+		var refused web.Refusal
+		require.Equal(t, http.StatusBadRequest, call(t, h, "POST", "/api/v1/block", in, &refused).Code, in.Text)
+		assert.NotEmpty(t, refused.Errors[0].Text)
+	}
+}
+
+func TestLayoutsAndFacesComeInTheNotationOfThePlan(t *testing.T) {
+	h := app(t)
+	plans, err := demo.Plans()
+	require.NoError(t, err)
+	doc := plans["reading-corner-cushion"]
+	var list []web.LayoutView
+	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/layouts", web.FindLayouts{Plan: doc, Piece: "front", Ready: "5 in"}, &list).Code)
+	require.NotEmpty(t, list)
+	for _, l := range list {
+		var whole map[string]any
+		require.NoError(t, json.Unmarshal(doc, &whole))
+		var face map[string]any
+		require.NoError(t, json.Unmarshal(l.Face, &face))
+		whole["pieces"].(map[string]any)["front"].(map[string]any)["face"] = face
+		var r reckon.Reckoning
+		require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/reckon", whole, &r).Code)
+		assert.NotEmpty(t, r.Cuts, "what is offered can be cut")
+	}
+	for path, in := range map[string]any{
+		"/least": web.FindLayouts{Plan: doc, Piece: "front", Least: "wide"},
+		"/most":  web.FindLayouts{Plan: doc, Piece: "front", Most: "-3"},
+		"/piece": web.FindLayouts{Plan: doc, Piece: "roof"},
+	} {
+		var refused web.Refusal
+		require.Equal(t, http.StatusBadRequest, call(t, h, "POST", "/api/v1/layouts", in, &refused).Code)
+		assert.Equal(t, path, refused.Errors[0].Path)
+	}
+	var begun web.BegunFace
+	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/face", web.BeginFace{Plan: doc, Piece: "front", Kind: "strips"}, &begun).Code)
+	assert.Contains(t, string(begun.Face), `"strips"`)
+	for _, in := range []web.BeginFace{{Plan: doc, Piece: "front", Kind: "woven"}, {Plan: doc, Piece: "roof", Kind: "grid"}, {Plan: doc, Piece: "front"}, {Plan: []byte(`{}`), Piece: "front"}} {
+		assert.Equal(t, http.StatusBadRequest, call(t, h, "POST", "/api/v1/face", in, nil).Code)
+	}
 }

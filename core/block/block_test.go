@@ -125,6 +125,25 @@ func TestTheRotaryTable(t *testing.T) {
 		middle := recipe("A o B", 6*in, 6*in, 0)
 		assert.InDelta(t, (6*in).Float()/math.Sqrt2+2*s, middle.Size.Width.Total().Float(), 5)
 	}
+	h := 3 * in.Float()
+	for _, s := range []float64{(in / 4).Float(), 6e6, (3 * in / 8).Float(), (in / 2).Float()} {
+		side := h * 2 / math.Sqrt(3)
+		triangle := block.RecipeOf(outline.Outline{{X: side / 2}, {X: side, Y: h}, {X: 0, Y: h}}, length.FromFloat(s), inches)
+		assert.Equal(t, block.Slanted, triangle.Kind)
+		assert.InDelta(t, h+3*s, triangle.Size.Height.Total().Float(), 5, "an equilateral triangle comes from a strip of h + 3 s")
+		slab := block.RecipeOf(outline.Outline{{X: h}, {X: 3 * h}, {X: 2 * h, Y: h}, {X: 0, Y: h}}, length.FromFloat(s), inches)
+		assert.Equal(t, block.Slanted, slab.Kind)
+		assert.InDelta(t, h+2*s, slab.Size.Height.Total().Float(), 5, "a parallelogram from one of h + 2 s")
+		assert.Contains(t, slab.Finished, "45°")
+	}
+	cabin, _ := block.ByName("log-cabin") // logs of 1 round a middle of 1, as far as 5
+	logs := map[[2]length.Length]bool{}
+	for _, p := range divided(t, cabin.Text, 5*in, 5*in) {
+		r := block.RecipeOf(p.Line, in/4, inches)
+		w, h := r.Size.Width.Total()-in/2, r.Size.Height.Total()-in/2
+		logs[[2]length.Length{min(w, h), max(w, h)}] = true
+	}
+	assert.Equal(t, map[[2]length.Length]bool{{in, in}: true, {in, 2 * in}: true, {in, 3 * in}: true, {in, 4 * in}: true, {in, 5 * in}: true}, logs, "each as long as the side so far")
 	seam := in / 4
 	assert.Equal(t, 31*in/8, block.RecipeOf(divided(t, "A / B", 3*in, 3*in)[0].Line, seam, inches).Size.Width.Total().Ceil(in/8), "3 + ⅞")
 	assert.Equal(t, 17*in/4, block.RecipeOf(divided(t, "A x B x A x B", 3*in, 3*in)[0].Line, seam, inches).Size.Width.Total().Ceil(in/8), "3 + 1¼")

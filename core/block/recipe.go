@@ -18,6 +18,7 @@ const (
 	Rect     Kind = "rectangle"
 	Half     Kind = "half-square"    // squares cut once on the diagonal
 	Quarter  Kind = "quarter-square" // squares cut twice
+	Slanted  Kind = "strip"          // a strip cut across at an angle
 	Template Kind = "template"
 )
 
@@ -82,6 +83,11 @@ func RecipeOf(line outline.Outline, seam length.Length, style length.Style) Reci
 		}
 	}
 	x1, y1, x2, y2 := cut.Bounds()
+	if high, slanted := slanted(line); slanted {
+		across := sum.Of(sum.Part, "height, finished", length.FromFloat(high)).Plus(sum.Seam, "seams, and the point", length.FromFloat(y2-y1-high))
+		return Recipe{Kind: Slanted, Size: sum.Size{Width: sum.Of(sum.Part, "along the strip, with seams", length.FromFloat(x2-x1)), Height: across}, Gives: 1,
+			Finished: fmt.Sprintf("%s high, cut from its strip at %.0f°", text(high), angle(line))}
+	}
 	size := sum.Size{Width: sum.Of(sum.Part, "template with seams", length.FromFloat(x2-x1)), Height: sum.Of(sum.Part, "template with seams", length.FromFloat(y2-y1))}
 	return Recipe{Kind: Template, Size: size, Gives: 1, Finished: fmt.Sprintf("by template, %s × %s over all", text(x2-x1), text(y2-y1))}
 }
@@ -107,6 +113,37 @@ func EightFrom(r Recipe, seam length.Length) sum.Size {
 	each := sum.Repeat(2, sum.Part, "leg, finished", leg).Plus(sum.Seam, "seams, and the points at both ends", 2*r.Size.Width[1].Amount).
 		Plus(sum.Squaring, "to be trimmed", 2*(seam.Times(trimHalf)-r.Size.Width[1].Amount))
 	return sum.Size{Width: each, Height: each}
+}
+
+// slanted reports whether a patch comes out of a strip by cuts at an angle: a triangle
+// with three sides alike, one of them level, or a parallelogram with two level sides. It
+// gives the height of the strip without seams; an equilateral triangle takes h + 3 s, a
+// parallelogram h + 2 s. Source: geometry.
+func slanted(o outline.Outline) (height float64, ok bool) {
+	level := 0
+	for i := range o {
+		if _, y := vector(o, i); math.Abs(y) < near {
+			level++
+		}
+	}
+	_, y1, _, y2 := o.Bounds()
+	switch {
+	case len(o) == 3 && level == 1:
+		return y2 - y1, math.Abs(sideOf(o, 0)-sideOf(o, 1)) < near && math.Abs(sideOf(o, 1)-sideOf(o, 2)) < near
+	case len(o) == 4 && level == 2:
+		return y2 - y1, math.Abs(sideOf(o, 0)-sideOf(o, 2)) < near && math.Abs(sideOf(o, 1)-sideOf(o, 3)) < near
+	}
+	return 0, false
+}
+
+// angle is that of the first side which is not level, in degrees up to 90.
+func angle(o outline.Outline) float64 {
+	for i := range o {
+		if x, y := vector(o, i); math.Abs(y) > near {
+			return math.Atan2(math.Abs(y), math.Abs(x)) * 180 / math.Pi
+		}
+	}
+	return 0
 }
 
 // grown is a side and what the seam adds at both its ends.

@@ -50,8 +50,10 @@ func (n Node) seams(shape []point, name string) []Seam {
 		}
 	case Cross:
 		c := shapes[0][2]
-		join(c, shape[1], "a") // two and two, then both pairs along the other diagonal
-		join(shape[3], c, "a")
+		// Two and two, then both pairs along the other diagonal. Drawn from the middle, the
+		// two first seams lie to opposite sides where they meet.
+		join(c, shape[1], "a")
+		join(c, shape[3], "a")
 		join(shape[0], shape[2], "b")
 	case Diamond:
 		middle := shapes[0]

@@ -58,6 +58,7 @@ type group struct {
 	name, title string
 	cloth       string
 	recipe      block.Recipe
+	line        outline.Outline
 	part        int
 	count       int // in the whole face
 	// paired are sewn to a triangle alike, into a square.
@@ -115,9 +116,17 @@ func (g *gridder) put(p place) {
 	}
 	for i, s := range g.inner {
 		from, to := p.at(outline.Vertex{X: s.X1, Y: s.Y1}), p.at(outline.Vertex{X: s.X2, Y: s.Y2})
-		g.Face.seam(Seam{Kind: InBlock, Band: p.band, Group: fmt.Sprintf("block.%d.%s", (p.row+p.column)%2, s.Of), X1: from.X, Y1: from.Y, X2: to.X, Y2: to.Y,
+		g.Face.seam(Seam{Kind: InBlock, Band: p.band, Group: fmt.Sprintf("block.%d.%s", g.turn(p), s.Of), X1: from.X, Y1: from.Y, X2: to.X, Y2: to.Y,
 			Sewn: length.FromFloat(g.innerSewn[i].Length()) + 2*g.Seam, Left: -1, Right: -1})
 	}
+}
+
+// turn tells every second place from the others, so that no two side by side are alike.
+func (g *gridder) turn(p place) int {
+	if g.across.point {
+		return p.row % 2
+	}
+	return (p.row + p.column) % 2
 }
 
 // polygon is a cell with an outline brought to its place.
@@ -206,7 +215,7 @@ func (g *gridder) groupOf(role Role, name, title string, line outline.Outline, c
 	if grp, ok := g.groups[key]; ok {
 		return grp
 	}
-	grp := &group{role: role, name: fmt.Sprintf("%s.%d.%s", strings.SplitN(name, ".", 2)[0], len(g.order)+1, cloth), title: title, cloth: cloth, recipe: r, paired: mate != ""}
+	grp := &group{role: role, name: fmt.Sprintf("%s.%d.%s", strings.SplitN(name, ".", 2)[0], len(g.order)+1, cloth), title: title, cloth: cloth, recipe: r, line: line, paired: mate != ""}
 	if title == "" {
 		grp.title = names[r.Kind]
 	}
@@ -286,7 +295,7 @@ func shapeKey(line outline.Outline) string {
 }
 
 // names are what the kinds of cuts are called.
-var names = map[block.Kind]string{block.Square: "Patch", block.Rect: "Patch", block.Half: "Half-square triangles", block.Quarter: "Quarter-square triangles", block.Template: "Patch by template"}
+var names = map[block.Kind]string{block.Square: "Patch", block.Rect: "Patch", block.Half: "Half-square triangles", block.Quarter: "Quarter-square triangles", block.Template: "Patch by template", block.Slanted: "Patches from a strip"}
 
 // partOf is the piece a group is cut from: upright patches as they are, all others up to
 // the ruler step, trimmed with their unit.
@@ -296,7 +305,15 @@ func (g *gridder) partOf(grp *group) Part {
 	if !r.Share {
 		size = size.UpTo(g.Step)
 	}
-	return Part{Name: grp.name, Title: grp.title, Role: grp.role, Cloth: grp.cloth, Size: size, Shape: string(r.Kind), Gives: r.Gives, Finished: r.Finished}
+	part := Part{Name: grp.name, Title: grp.title, Role: grp.role, Cloth: grp.cloth, Size: size, Shape: string(r.Kind), Gives: r.Gives, Finished: r.Finished}
+	if r.Kind == block.Template {
+		cut := grp.line.Offset(g.Seam.Float())
+		x, y, _, _ := cut.Bounds()
+		for _, v := range cut {
+			part.Line = append(part.Line, outline.Vertex{X: v.X - x, Y: v.Y - y, Bulge: v.Bulge})
+		}
+	}
+	return part
 }
 
 // onRuler finds blocks whose level patches are not on the ruler.

@@ -145,15 +145,15 @@ func (r *ring) strips(runs []run) {
 // round is the seam that sews a side of the border on.
 func (r *ring) round(s run) {
 	x1, y1, x2, y2 := s.line.Bounds()
-	switch s.name {
+	switch s.name { // drawn so that the border lies to its left
 	case "left":
-		x1 = x2
+		x1, y1, y2 = x2, y2, y1
 	case "right":
 		x2 = x1
 	case "top":
 		y1 = y2
 	default:
-		y2 = y1
+		x1, x2, y2 = x2, x1, y1
 	}
 	r.Face.seam(Seam{Kind: Round, Ring: r.n, Group: fmt.Sprintf("border.%d", r.n), X1: x1, Y1: y1, X2: x2, Y2: y2, Sewn: s.length.Total(), Left: -1, Right: -1})
 }

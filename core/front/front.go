@@ -62,6 +62,26 @@ type Part struct {
 	Finished       string
 	// Had marks a panel that is there already.
 	Had bool
+	// Line is the outline of a template with its seams, from its own top left corner.
+	Line outline.Outline
+}
+
+// Crossed is how many seams within its grids a line through the face crosses, level or
+// upright.
+func (f Face) Crossed(level bool) int {
+	w, h := f.Finished.Width.Total().Float(), f.Finished.Height.Total().Float()
+	// A line beside the middle, which runs along no seam of its own direction.
+	at, across := h*0.4871, func(s Seam) (a, b float64) { return s.Y1, s.Y2 }
+	if !level {
+		at, across = w*0.4871, func(s Seam) (a, b float64) { return s.X1, s.X2 }
+	}
+	n := 0
+	for _, s := range f.Seams {
+		if a, b := across(s); s.Kind != Round && min(a, b) < at && at < max(a, b) {
+			n++
+		}
+	}
+	return n
 }
 
 // Cell is one part where it lies on the face, from the finished top left

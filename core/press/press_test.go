@@ -76,25 +76,27 @@ func TestSeamsGoTowardsTheSashes(t *testing.T) {
 	assert.Equal(t, press.ToSash, p.Rows[1])
 }
 
-// Blocks side by side lock when every second one is pressed the other way. Which of the
-// library do so in every place is a fact of their seams; those named here are square
-// cells in rows and columns, where that is plain.
+// Blocks side by side lock when every second one is pressed the other way: so do all of
+// the library, straight and on point, but the two whose diagonals run on from corner to
+// corner, through blocks that are pressed alike.
 func TestBlocksNestByTurns(t *testing.T) {
-	for _, name := range []string{"four-patch", "nine-patch", "sixteen-patch", "rail-fence"} {
-		built := face(t, plan.Face{Columns: 3, Rows: 3, Block: plan.Block{Name: name}, Cloths: []string{"A", "B", "C"}})
-		p := press.Of(press.Order{Face: built, School: plan.PressNest})
-		assert.Empty(t, p.Conflicts, name)
-		assert.True(t, p.Alternate, name)
-	}
 	for _, n := range block.Library() {
-		built := face(t, plan.Face{Columns: 2, Rows: 2, Block: plan.Block{Name: n.Name}, Cloths: []string{"A", "B", "C", "D", "E"}})
-		p := press.Of(press.Order{Face: built, School: plan.PressNest})
-		require.Len(t, p.Sides, len(built.Seams))
-		for _, c := range p.Conflicts {
-			assert.Equal(t, p.Sides[c.Seams[0]], p.Sides[c.Seams[1]], "what is found is one")
+		for _, set := range []plan.Setting{plan.Straight, plan.OnPoint} {
+			built := face(t, plan.Face{Columns: 3, Rows: 3, Set: set, Block: plan.Block{Name: n.Name}, Cloths: []string{"A", "B", "C", "D", "E"}})
+			p := press.Of(press.Order{Face: built, School: plan.PressNest})
+			require.Len(t, p.Sides, len(built.Seams))
+			assert.Equal(t, runsOn[n.Name], len(p.Conflicts) > 0, "%s %s: %d", n.Name, set, len(p.Conflicts))
+			for _, c := range p.Conflicts {
+				assert.Equal(t, p.Sides[c.Seams[0]], p.Sides[c.Seams[1]], "what is found is one")
+			}
 		}
 	}
+	nine := press.Of(press.Order{Face: face(t, plan.Face{Columns: 2, Rows: 2, Block: plan.Block{Name: "nine-patch"}}), School: plan.PressNest})
+	assert.True(t, nine.Alternate)
 }
+
+// runsOn are the blocks whose diagonals run on from corner to corner.
+var runsOn = map[string]bool{"half-square": true, "hourglass": true}
 
 func TestTheOtherSchools(t *testing.T) {
 	built := face(t, plan.Face{Columns: 3, Rows: 3})

@@ -8,6 +8,7 @@ import (
 	"umschlag/core/finding"
 	"umschlag/core/lay"
 	"umschlag/core/length"
+	"umschlag/core/outline"
 	"umschlag/core/plan"
 	"umschlag/core/sum"
 	"umschlag/core/work"
@@ -25,6 +26,8 @@ type cutting struct {
 	// and finished what one finishes as.
 	gives, patches int
 	finished       string
+	// line is the outline of a template.
+	line outline.Outline
 }
 
 // need is what the lay has to know of a cut.
@@ -52,6 +55,9 @@ func (r *run) cut(c cutting) string {
 	}
 	r.out.Cuts = append(r.out.Cuts, Cut{ID: c.id, Piece: c.piece, Part: c.part, Title: c.title, Layer: c.layer, Cloth: c.cloth, Shape: shape,
 		Width: r.l(w), Height: r.l(h), Count: c.count, Gives: c.gives, Patches: c.patches, As: c.finished, Waits: c.waits, Done: c.had || slices.Contains(r.p.Progress.Cut, c.id)})
+	if c.line != nil {
+		r.out.Cuts[len(r.out.Cuts)-1].Line = vertices(c.line)
+	}
 	r.explain(c.id, c.size)
 	if c.had {
 		return c.id

@@ -141,7 +141,7 @@ func (r *run) cushion(c cover.Cover) {
 		return
 	}
 	measured, found := fit.Front(fit.Order{Plan: r.p, Planned: top.chain.Trimmed,
-		SeamsAcross: max(top.face.Columns-1, 0), SeamsDown: max(top.face.Rows-1, 0), Bordered: top.face.Rings > 0})
+		SeamsAcross: top.face.Crossed(true), SeamsDown: top.face.Crossed(false), Bordered: top.face.Rings > 0})
 	r.find(found)
 	r.out.Remedies = append(r.out.Remedies, measured.Remedies...)
 	r.showFront(frontPiece, top, measured)
@@ -338,7 +338,7 @@ func (r *run) showFront(piece cover.Piece, top panel, m fit.Panel) {
 			title = piece.Title
 		}
 		ids[i] = r.cut(cutting{piece: "front", part: part.Name, title: title, cloth: part.Cloth, size: part.Size, count: part.Count,
-			mayTurn: part.Role != front.Panel, about: top.path + "/face", shape: shapeOf(piece, part), gives: part.Gives, patches: part.Patches, finished: part.Finished, had: part.Had})
+			mayTurn: part.Role != front.Panel, about: top.path + "/face", shape: shapeOf(piece, part), gives: part.Gives, patches: part.Patches, finished: part.Finished, had: part.Had, line: part.Line})
 	}
 	out.Cells = cells(top.face, ids)
 	out.Lines = linesOf(top.piece)

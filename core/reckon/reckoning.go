@@ -195,6 +195,8 @@ type Cut struct {
 	Gives   int    `json:"gives,omitempty"`
 	Patches int    `json:"patches,omitempty"`
 	As      string `json:"as,omitempty"`
+	// Line is the outline of a patch's template within the piece.
+	Line []Vertex `json:"line,omitempty"`
 	// Waits names the gate this cut follows; empty when it can be cut now.
 	Waits string `json:"waits,omitempty"`
 	// Done reports that the cut is ticked off in the plan.

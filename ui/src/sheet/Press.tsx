@@ -23,7 +23,7 @@ export function isPressed(step: Step, seam: PressSeam): boolean {
  * The pressing plan, drawn on the back of the face: mirrored, as it lies on the board. Each seam
  * is a line, with the allowance as a band on the side it lies on, or on both where it is open.
  */
-export function PressView({ piece }: { piece: Piece }) {
+export function PressView({ piece, step }: { piece: Piece; step: Step }) {
   const box = extent(piece);
   const mirror = `translate(${2 * box.x + box.width} 0) scale(-1 1)`;
   const deep = Math.min(box.width, box.height) * 0.014;
@@ -36,7 +36,7 @@ export function PressView({ piece }: { piece: Piece }) {
             <path key={cellPath(cell)} className="press-ground" d={cellPath(cell)} />
           ))}
           {piece.press.map((seam) => (
-            <Allowance key={`${seam.kind} ${seam.x1} ${seam.y1} ${seam.x2} ${seam.y2}`} seam={seam} deep={deep} />
+            <Allowance key={`${seam.kind} ${seam.x1} ${seam.y1} ${seam.x2} ${seam.y2}`} seam={seam} deep={deep} now={isPressed(step, seam)} />
           ))}
           {piece.press_conflicts.map((p) => (
             <circle key={`${p.x} ${p.y}`} className="press-conflict" cx={mm(p.x)} cy={mm(p.y)} r={deep * 2.2} />
@@ -53,7 +53,7 @@ export function PressView({ piece }: { piece: Piece }) {
 }
 
 /** One seam with its allowance. */
-function Allowance({ seam, deep }: { seam: PressSeam; deep: number }) {
+function Allowance({ seam, deep, now }: { seam: PressSeam; deep: number; now: boolean }) {
   const [x1, y1, x2, y2] = [mm(seam.x1), mm(seam.y1), mm(seam.x2), mm(seam.y2)];
   const long = Math.hypot(x2 - x1, y2 - y1) || 1;
   const normal = [((y2 - y1) / long) * deep, ((x1 - x2) / long) * deep] as const; // to the left of it
@@ -65,7 +65,7 @@ function Allowance({ seam, deep }: { seam: PressSeam; deep: number }) {
       {sides.map((s) => (
         <path
           key={s}
-          className={seam.side === "open" ? "press-band open" : "press-band"}
+          className={now ? "press-band now" : "press-band"}
           d={`M${x1} ${y1}L${x2} ${y2}L${x2 + normal[0] * s} ${y2 + normal[1] * s}L${x1 + normal[0] * s} ${y1 + normal[1] * s}Z`}
         />
       ))}

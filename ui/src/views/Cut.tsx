@@ -4,7 +4,7 @@ import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import { useId, useState } from "react";
-import type { ClothNeed, Cut as CutData, Piece, Placed, Reckoning, Strips, Swatch as SwatchData } from "../api/api.gen";
+import type { ClothNeed, Cut as CutData, Piece, Placed, Reckoning, Strips, Swatch as SwatchData, Vertex } from "../api/api.gen";
 import { Findings } from "../brief/Thread";
 import { Pattern } from "../cloth/Pattern";
 import { Swatch } from "../cloth/Swatch";
@@ -188,6 +188,7 @@ function Laid({ placed, cut, shape, bias, fill, text }: LaidProps) {
     <g>
       <rect className={`laid${cut?.waits ? " waits" : ""}${cut?.done ? " done" : ""}`} x={x} y={y} width={w} height={h} fill={fill} />
       {shape && <Template piece={shape} placed={placed} />}
+      {cut?.line && <PatchTemplate line={cut.line} placed={placed} />}
       <Diagonals cut={cut} x={x} y={y} w={w} h={h} />
       {bias && <BiasStrips strips={bias} placed={placed} />}
       {cut?.waits && <path className="wait-mark" d={`M${x} ${y} L${x + w} ${y + h} M${x + w} ${y} L${x} ${y + h}`} />}
@@ -202,6 +203,12 @@ function Laid({ placed, cut, shape, bias, fill, text }: LaidProps) {
       )}
     </g>
   );
+}
+
+/** The outline of a patch that is cut by its template. */
+function PatchTemplate({ line, placed }: { line: Vertex[]; placed: Placed }) {
+  const turn = placed.turned ? ` translate(${mm(placed.width.nm)} 0) rotate(90)` : "";
+  return <path className="template no-pointer" transform={`translate(${mm(placed.x.nm)} ${mm(placed.y.nm)})${turn}`} d={pathOf(line)} />;
 }
 
 /** The diagonals that squares are cut along into triangles. */
@@ -328,6 +335,8 @@ function howCut(cut: CutData): React.ReactNode {
   switch (cut.shape) {
     case "template":
       return cut.patches === undefined ? ", then to its outline" : <T>{`, by template${give}${finish}`}</T>;
+    case "strip":
+      return <T>{`, cut from a strip${give}${finish}`}</T>;
     case "half-square":
       return (
         <T>

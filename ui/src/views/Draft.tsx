@@ -190,7 +190,8 @@ function Cuts({
             <Swatch of={swatches[cut.cloth]} width={30} height={34} />
             <span>
               <strong>
-                {cut.count} × <T>{cut.width.nm === cut.height.nm ? `${cut.width.text} square` : `${cut.width.text} × ${cut.height.text}`}</T>
+                {cut.count} ×{" "}
+                <T>{cut.width.nm === cut.height.nm ? `${cut.width.text} square` : `${cut.width.text} × ${cut.height.text}`}</T>
               </strong>
               <span className="soft">
                 {cut.title.toLowerCase()}

@@ -258,7 +258,7 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
         <Arrows step={step} seams={piece.press} size={box.width} />
       </svg>
       {step.side && <figcaption className="soft">Arrows: where the allowances go, seen from the front.</figcaption>}
-      {step.stage === "piece" && piece.press.length > 0 && <PressView piece={piece} />}
+      {step.stage === "piece" && piece.press.length > 0 && <PressView piece={piece} step={step} />}
     </figure>
   );
 }

@@ -34,7 +34,7 @@ export function Borders() {
       <button
         type="button"
         className="word-button"
-        onClick={() => set(`/borders/${borders.length}`, { width: borders.length ? "1" : "rest", cloth: first }, "a border more")}
+        onClick={() => set("/borders", [...borders, { width: borders.length ? "1" : "rest", cloth: first }], "a border more")}
       >
         {borders.length ? "Add another border" : "Add a border"}
       </button>

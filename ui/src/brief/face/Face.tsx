@@ -24,7 +24,7 @@ const known = new Set(kinds.map((k) => k.value));
 
 /** What a face is made of. */
 export function Face() {
-  const { kind, title, inner, begin } = useFace();
+  const { kind, title, inner, begin, shared, face, become } = useFace();
   const [refused, refuse] = useState<string | null>(null);
   const label = inner ? `Kind of part ${Number(/(\d+)\/face$/.exec(inner)?.[1]) + 1}` : `Kind of ${title}`;
   const choose = (next: string) =>
@@ -33,6 +33,16 @@ export function Face() {
       (error) => refuse(sentence(error)),
     );
   const Words = words[kind];
+  if (shared && kind !== "plain") {
+    return (
+      <p>
+        <Choice label={label} value={kind} options={kinds} choose={choose} />, as all pieces share it.{" "}
+        <button type="button" className="word-button" onClick={() => become(face, `${title}: a face of its own`)}>
+          Decide it for this piece alone
+        </button>
+      </p>
+    );
+  }
   return (
     <>
       <p>

@@ -12,7 +12,7 @@ export function Ways() {
   const kept = (at("/colourways") ?? []) as { name: string; face: FaceDoc }[];
   const piece = drawn.pieces.find((p) => p.config === config);
   const { colourways: _, ...now } = face;
-  const keep = () => set(`/colourways/${kept.length}`, { name: `Colourway ${kept.length + 1}`, face: now }, "colours kept");
+  const keep = () => set("/colourways", [...kept, { name: `Colourway ${kept.length + 1}`, face: now }], "colours kept");
   const use = (i: number) =>
     become(
       { ...kept[i]?.face, colourways: kept.map((w, k) => (k === i ? { name: w.name, face: now } : w)) },

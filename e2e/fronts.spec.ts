@@ -1,0 +1,249 @@
+import type { Page } from "@playwright/test";
+import { accessible, expect, put, saved, stored, test } from "./app";
+
+const plan = "/plans/reading-corner-cushion";
+const cuts = (page: Page) => page.getByRole("list", { name: "All cuts" });
+const pick = (page: Page, name: string, value: string) => page.getByRole("combobox", { name, exact: true }).selectOption(value);
+const fills = (page: Page) =>
+  page.locator(".sheet .cell").evaluateAll((cells) => cells.map((c) => c.getAttribute("fill")?.slice(-2)).join(""));
+
+test("a block of the library, from the picture to its triangles and steps", async ({ page, demo }) => {
+  await page.goto(`${demo.url}${plan}`);
+  await page.getByRole("button", { name: "all blocks" }).click();
+  const dialog = page.getByRole("dialog", { name: "Blocks that go by a name" });
+  await expect(dialog.getByRole("listitem")).toHaveCount(32);
+  await accessible(page);
+  await dialog.getByRole("button", { name: /^Dutchman/ }).click();
+  await expect(cuts(page)).toContainText("quarter-square triangles, 4 from each");
+  await pick(page, "Block", "pinwheel");
+  await expect(cuts(page)).toContainText("32 × 27/8″ square");
+  await pick(page, "School of triangles", "many");
+  await expect(cuts(page)).toContainText("8 × 6″ square");
+  await expect(page.getByRole("table", { name: /64 half-square units of 2″/ })).toContainText("16 squares of 6″");
+  await saved(page);
+  await page.getByRole("link", { name: "Cut", exact: true }).click();
+  await expect(page.getByRole("region", { name: "Cloth ink leaf" })).toContainText("sewn in pairs along both diagonals for 64");
+  await page.getByRole("link", { name: "Sew", exact: true }).click();
+  await page.getByRole("button", { name: "Sew 16 half-square units" }).first().click();
+  await expect(page.getByText("draw both diagonals, sew 1/4″ to each side")).toBeVisible();
+  await page.getByText("The pressing plan, seen from the back").click();
+  await expect(page.getByRole("img", { name: /Where the seam allowances of the front lie/ })).toBeVisible();
+  await accessible(page);
+});
+
+test("set on point: blocks, side and corner triangles", async ({ page, demo }) => {
+  await page.goto(`${demo.url}${plan}`);
+  await pick(page, "Setting of the patches", "on-point");
+  await pick(page, "Size of the patches", "fit");
+  await put(page, "Patches across", "3");
+  await put(page, "Patches down", "3");
+  await expect(cuts(page)).toContainText("side triangles, 4 from each");
+  await expect(cuts(page)).toContainText("corner triangles, 2 from each");
+  await pick(page, "Cloth of the setting triangles", "C");
+  await saved(page);
+  const { reckoning } = await stored(demo, "reading-corner-cushion");
+  expect(reckoning.counts).toMatchObject({ "side triangles": 8, "corner triangles": 4, patches: 13 });
+  await page.getByRole("link", { name: "Sew", exact: true }).click();
+  await page.getByRole("button", { name: "Sew row 3", exact: true }).click();
+  await expect(page.getByText("From the lower left up")).toBeVisible();
+  await expect(page.locator(".row-labels text")).toHaveCount(5);
+});
+
+test("seven rows of five with an outside sash: 42 short ones and 8 long", async ({ page, demo }) => {
+  await page.goto(`${demo.url}${plan}`);
+  await put(page, "Width of the pad", "19");
+  await put(page, "Height of the pad", "26");
+  await pick(page, "Width of border 1", "none");
+  await put(page, "Patches across", "5");
+  await put(page, "Patches down", "7");
+  await put(page, "Finished width of a patch", "3");
+  await put(page, "Finished height of a patch", "3");
+  await pick(page, "Sashes", "outside");
+  await expect(page.getByText(": 42 short sashes, 8 long sashes")).toBeVisible();
+  await expect(page.getByRole("alert")).toHaveCount(0);
+  await pick(page, "Posts where sashes meet", "C");
+  await expect(page.getByText(": 82 short sashes, 48 posts")).toBeVisible();
+});
+
+test("borders meet in each way, and may be of patches", async ({ page, demo }) => {
+  await page.goto(`${demo.url}${plan}`);
+  await pick(page, "Corners of border 1", "squares");
+  await pick(page, "Cloth of the corner squares of border 1", "A");
+  await expect(cuts(page)).toContainText("border, corner squares");
+  await pick(page, "Corners of border 1", "mitred");
+  await page.getByRole("button", { name: /border, sides/ }).click();
+  await expect(page.getByRole("list", { name: /The sum of Border, sides of madder stripe, across, as cut/ })).toBeVisible();
+  await page.getByRole("button", { name: "up", exact: true }).click();
+  await expect(page.getByRole("list", { name: /The sum of Border, sides/ })).toContainText("to spare for the mitre");
+  await pick(page, "Corners of border 1", "butted");
+  await pick(page, "Border 1 in one piece or in patches", "pieced");
+  await expect(cuts(page)).toContainText("border, patches");
+});
+
+test("a grid that fits is found and written into the brief", async ({ page, demo }) => {
+  await page.goto(`${demo.url}${plan}`);
+  await page.getByRole("button", { name: "Find grids that fit the front" }).click();
+  const dialog = page.getByRole("dialog", { name: "Grids that fit the front" });
+  await expect(dialog.getByRole("listitem")).not.toHaveCount(0);
+  await dialog.getByLabel("Ready-cut squares or strips of").fill("wide");
+  await expect(dialog.getByLabel("Ready-cut squares or strips of")).toHaveAttribute("aria-invalid", "true");
+  await dialog.getByLabel("Ready-cut squares or strips of").fill("2 1/2 in");
+  await dialog.getByRole("combobox").selectOption("yes");
+  await expect(dialog.getByRole("listitem").first()).toContainText("from ready-cut 21/2″");
+  await accessible(page);
+  await dialog.getByRole("button").filter({ hasText: "8 × 8 of 2″" }).click();
+  await expect(dialog).toBeHidden();
+  await expect(page.getByLabel("Patches across")).toHaveValue("8");
+  await expect(page.getByRole("alert")).toHaveCount(0);
+  await saved(page);
+});
+
+test("a block is divided by pointer and by key, its cuts seen at once", async ({ page, demo }) => {
+  await page.goto(`${demo.url}${plan}`);
+  await page.getByRole("button", { name: "divide the patches" }).click();
+  const dialog = page.getByRole("dialog", { name: "Divide the block" });
+  const seen = dialog.getByRole("list", { name: "Cuts as the block stands" });
+  await dialog.getByRole("button", { name: "into two columns" }).click();
+  await expect(dialog.getByRole("option")).toHaveCount(2);
+  await dialog.getByRole("option", { name: /patch 2 of 2/ }).click();
+  await dialog.getByRole("button", { name: "into two rows" }).click();
+  await dialog.getByRole("button", { name: "along the rising diagonal" }).click();
+  await expect(seen).toContainText("half-square triangles");
+  await accessible(page);
+  const canvas = dialog.getByRole("listbox");
+  await canvas.focus();
+  await canvas.press("Home"); // no key of its own: nothing happens
+  await canvas.press("ArrowRight");
+  await canvas.press("c");
+  await expect(dialog.getByLabel("As it is written")).toHaveValue(/C/);
+  await dialog.getByRole("button", { name: "Make one patch again of this and its neighbours" }).click();
+  await expect(dialog.getByRole("option")).toHaveCount(3);
+  await dialog.getByRole("button", { name: "2", exact: true }).click();
+  const text = dialog.getByLabel("As it is written");
+  await expect(text).toHaveValue(/2 /);
+  await text.fill("A | (B / ");
+  await text.press("Enter");
+  await expect(dialog.getByRole("alert")).toContainText("a part is missing");
+  await expect(text).toHaveValue("A | (B / "); // what was typed stays
+  await text.fill("(A / B) - (B / A)");
+  await text.press("Enter");
+  await expect(dialog.getByRole("option")).toHaveCount(4);
+  await dialog.getByRole("button", { name: "Done" }).click();
+  await saved(page);
+  const { plan: kept } = await stored(demo, "reading-corner-cushion");
+  expect(kept.pieces.front.face.block).toEqual({ cells: "(A / B) - (B / A)" });
+  await page.keyboard.press("Control+z");
+  await expect(page.getByRole("note").filter({ hasText: "half-square" })).toHaveCount(0);
+});
+
+test("cloths are tried by pointer and by key, changed over, seen as greys and kept side by side", async ({ page, demo }) => {
+  await page.goto(`${demo.url}${plan}`);
+  await page.getByRole("button", { name: "Try cloths" }).click();
+  const colours = page.getByRole("region", { name: "Cloths to try" });
+  await expect(colours.getByRole("button", { name: /^A ink leaf/ })).toContainText("× 8");
+  const before = await fills(page);
+  await colours.getByRole("button", { name: /^D sage check/ }).click();
+  await page.locator(".cell.pick").nth(0).click();
+  await expect.poll(() => fills(page)).not.toBe(before);
+  await expect(colours.getByRole("button", { name: /^D sage check/ })).toContainText("× 1");
+  const keys = colours.getByRole("application");
+  await keys.focus();
+  await keys.press("ArrowDown");
+  await keys.press("ArrowRight");
+  await expect(keys).toContainText("Row 1, patch");
+  await keys.press("d");
+  await expect(colours.getByRole("button", { name: /^D sage check/ })).toContainText("× 2");
+  await saved(page);
+  await page.getByRole("button", { name: "Keep these colours to compare" }).click();
+  await expect(page.locator(".ways figure")).toHaveCount(1);
+  const kept = await fills(page);
+  await colours.getByRole("combobox", { name: "Second cloth to change" }).selectOption("C");
+  await colours.getByRole("button", { name: "over" }).click();
+  await expect.poll(() => fills(page)).not.toBe(kept);
+  await page.getByRole("button", { name: "use it" }).click();
+  await expect.poll(() => fills(page)).toBe(kept);
+  await colours.getByLabel("as greys").check();
+  await expect(page.locator(".sheet.grey")).toBeVisible();
+  await accessible(page);
+});
+
+test("mixed patches that are painted stay when the rest is mixed again", async ({ page, demo }) => {
+  await page.goto(`${demo.url}${plan}`);
+  await page.getByRole("combobox", { name: "Order of the cloths" }).selectOption("scrap");
+  await page.getByRole("combobox", { name: "Add a cloth to the patches" }).selectOption({ label: "sage check" });
+  await saved(page);
+  await page.getByRole("button", { name: "Try cloths" }).click();
+  await page.getByRole("button", { name: /^D sage check/ }).click();
+  await page.locator(".cell.pick").nth(5).click();
+  await expect(page.getByText(", 1 kept")).toBeVisible();
+  for (let i = 0; i < 4; i++) await page.getByRole("button", { name: "mix again" }).click();
+  await expect(page.locator(".cell.pick").nth(5)).toHaveAttribute("fill", /D\)$/);
+  await page.getByRole("button", { name: "let all go" }).click();
+  await expect(page.getByText(", 1 kept")).toHaveCount(0);
+});
+
+test("a front of four hundred patches: one of them in another cloth changes nothing else", async ({ page, demo }) => {
+  await page.goto(`${demo.url}${plan}`);
+  await pick(page, "Size of the patches", "fit");
+  await put(page, "Patches across", "20");
+  await put(page, "Patches down", "20");
+  await expect(page.locator(".cell.pick")).toHaveCount(406); // with four pieces of the border and two of the back
+  await page.getByRole("button", { name: "Try cloths" }).click();
+  await page.getByRole("button", { name: /^D sage check/ }).click();
+  await saved(page);
+  await page.evaluate(() => {
+    const sheet = document.querySelector(".sheet");
+    const seen = new Set<Node>();
+    Object.assign(window, { redrawn: seen });
+    if (sheet)
+      new MutationObserver((list) => {
+        for (const m of list) seen.add(m.target);
+      }).observe(sheet, { subtree: true, attributes: true, childList: true });
+  });
+  await page.locator(".cell.pick").nth(210).click();
+  await expect(page.getByRole("button", { name: /^D sage check/ })).toContainText("× 1");
+  await saved(page);
+  const redrawn = await page.evaluate(
+    () => [...(window as unknown as { redrawn: Set<Node> }).redrawn].filter((n) => (n as Element).classList.contains("cell")).length,
+  );
+  expect(redrawn).toBe(1);
+});
+
+for (const [kind, what] of [
+  ["strips", "strip 1"],
+  ["checker", "strips to be sewn together"],
+  ["stack", "part 2: panel"],
+  ["found", "found panel"],
+] as const) {
+  test(`a front of ${kind} begins so that it can be cut`, async ({ page, demo }) => {
+    await page.goto(`${demo.url}${plan}`);
+    await pick(page, "Kind of front", kind);
+    await expect(cuts(page)).toContainText(what);
+    await expect(page.getByRole("alert")).toHaveCount(0);
+    await saved(page);
+  });
+}
+
+test("strips and parts are halved, and what does not fill is said", async ({ page, demo }) => {
+  await page.goto(`${demo.url}${plan}`);
+  await pick(page, "Kind of front", "strips");
+  await page.getByRole("button", { name: "Halve the last strip" }).click();
+  await expect(page.getByLabel("Finished width of strip 4")).toBeVisible();
+  await put(page, "Finished width of strip 1", "3");
+  await expect(page.getByRole("alert").first()).toContainText("fills it");
+  await pick(page, "Kind of front", "stack");
+  await pick(page, "Kind of part 2", "grid");
+  await expect(page.getByRole("list", { name: "Parts from the top" })).toContainText("Patches in a grid");
+  await page.getByRole("button", { name: "Halve the last part" }).click();
+  await expect(page.getByLabel("Finished height of part 3")).toBeVisible();
+  await page.getByRole("button", { name: "Take part 3 out" }).click();
+  await expect(page.getByLabel("Finished height of part 3")).toHaveCount(0);
+});
+
+test("the ends of a hood may be pieced", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/turntable-hood-listening-corner`);
+  const kind = page.getByRole("combobox", { name: /^Kind of end/ });
+  await kind.selectOption("grid");
+  await expect(page.getByRole("alert")).toHaveCount(0);
+  await expect(cuts(page)).toContainText("patch");
+});
