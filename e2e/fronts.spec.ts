@@ -22,9 +22,9 @@ test("a block of the library, from the picture to its triangles and steps", asyn
   await expect(page.getByRole("table", { name: /64 half-square units of 2″/ })).toContainText("16 squares of 6″");
   await saved(page);
   await page.getByRole("link", { name: "Cut", exact: true }).click();
-  await expect(page.getByRole("region", { name: "Cloth ink leaf" })).toContainText("sewn in pairs along both diagonals for 64");
+  await expect(page.getByRole("region", { name: "Cloth ink leaf" })).toContainText("sewn in pairs along both diagonals for 64 patches");
   await page.getByRole("link", { name: "Sew", exact: true }).click();
-  await page.getByRole("button", { name: "Sew 16 half-square units" }).first().click();
+  await page.getByRole("button", { name: "Sew 64 half-square units" }).click();
   await expect(page.getByText("draw both diagonals, sew 1/4″ to each side")).toBeVisible();
   await page.getByText("The pressing plan, seen from the back").click();
   await expect(page.getByRole("img", { name: /Where the seam allowances of the front lie/ })).toBeVisible();

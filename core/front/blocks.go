@@ -231,21 +231,34 @@ func (g *gridder) blockGroup(letters []string, p block.Patch, own string) *group
 	if p.Set == nil || g.Strips != plan.SewnSets {
 		return g.groupOf(BlockPatch, "block", "", p.Line, cloth, g.mateOf(letters, p, own))
 	}
-	key := fmt.Sprintf("%d", p.Set.Segment/1000)
-	for i, l := range p.Set.Letters {
-		key += fmt.Sprintf(" %s %d", g.clothOf(letters, l, own), p.Set.Widths[i]/1000)
+	set := g.asCloths(*p.Set, letters, own)
+	key := fmt.Sprint(set.Segment/1000, set.Letters)
+	for _, w := range set.Widths {
+		key += fmt.Sprint(" ", w/1000)
 	}
 	x1, y1, x2, y2 := p.Line.Bounds()
 	width := length.FromFloat(x2-x1) + length.FromFloat(y2-y1) - p.Set.Segment
 	grp := g.groupOf(BlockPatch, "block."+key, "", p.Line, cloth, "")
 	if grp.set == nil {
-		cloths := make([]string, len(p.Set.Letters))
-		for i, l := range p.Set.Letters {
-			cloths[i] = g.clothOf(letters, l, own)
-		}
-		grp.set, grp.setKey, grp.width = &block.StripSet{Letters: cloths, Widths: p.Set.Widths, Segment: p.Set.Segment}, key, width
+		grp.set, grp.setKey, grp.width = &set, key, width
 	}
 	return grp
+}
+
+// asCloths is a set with the cloths in place of its letters, the way round that comes
+// first: turned, it is the same set.
+func (g *gridder) asCloths(set block.StripSet, letters []string, own string) block.StripSet {
+	out := block.StripSet{Segment: set.Segment, Widths: slices.Clone(set.Widths)}
+	for _, l := range set.Letters {
+		out.Letters = append(out.Letters, g.clothOf(letters, l, own))
+	}
+	back := slices.Clone(out.Letters)
+	slices.Reverse(back)
+	if slices.Compare(back, out.Letters) < 0 {
+		out.Letters = back
+		slices.Reverse(out.Widths)
+	}
+	return out
 }
 
 // leastSet is how many units a set of strips is worth sewing for. Common practice.
@@ -378,11 +391,51 @@ func (g *gridder) units() {
 		blocks += len(row)
 	}
 	letters := g.node.Letters()
+	kinds := map[string]int{}
 	for i, u := range list {
 		set := g.cutAcross(u)
+		kind := likeness(u)
+		if at, seen := kinds[kind]; seen && kind != "" {
+			g.Units[at].Count += u.Count * blocks
+			continue
+		}
+		kinds[kind] = len(g.Units)
 		g.Units = append(g.Units, Unit{Set: set, Text: g.worded(u.Node, letters), Sign: u.Node.Sign, Count: u.Count * blocks, Block: i == len(list)-1, Triangles: u.Node.Leaves(),
 			Width: u.Width + 2*g.Seam, Height: u.Height + 2*g.Seam})
 	}
+}
+
+// likeness names units of single patches that are the same when turned, so that they are
+// sewn in one go; empty for all others.
+func likeness(u block.Unit) string {
+	if !u.Node.Leaves() {
+		return ""
+	}
+	var letters []string
+	for i, p := range u.Node.Parts {
+		letters = append(letters, fmt.Sprintf("%s%d", p.Letter, u.Node.Weights[i]))
+	}
+	sign := u.Node.Sign
+	switch sign {
+	case block.Rising, block.Falling:
+		sign = block.Rising
+		slices.Sort(letters)
+	case block.Up, block.Down, block.Left, block.Right:
+		sign = block.Up
+	case block.Columns, block.Rows:
+		sign = block.Columns
+		back := slices.Clone(letters)
+		slices.Reverse(back)
+		letters = slices.MinFunc([][]string{letters, back}, slices.Compare[[]string])
+	case block.Cross:
+		turned := [][]string{letters}
+		for i := 1; i < len(letters); i++ {
+			turned = append(turned, append(slices.Clone(letters[i:]), letters[:i]...))
+		}
+		letters = slices.MinFunc(turned, slices.Compare[[]string])
+	}
+	short, long := min(u.Width, u.Height), max(u.Width, u.Height)
+	return fmt.Sprintf("%c %s %d %d", sign, strings.Join(letters, " "), short/1000, long/1000)
 }
 
 // cutAcross reports whether a unit comes out of a set of strips.

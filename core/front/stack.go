@@ -170,6 +170,9 @@ func found(o Order) (Face, finding.List) {
 		}
 	}
 	f.Columns, f.Rows, f.Bands = 0, 0, nil
+	for i := range f.Cells {
+		f.Cells[i].Row, f.Cells[i].Column, f.Cells[i].Band = 0, 0, 0
+	}
 	f.Grids = []Grid{{Columns: 1, Rows: 1, Sewn: f.Grids[0].Sewn, Patches: 1}}
 	return f, said
 }

@@ -383,18 +383,20 @@ type Term struct {
 
 // Step is one thing to do, in working order.
 type Step struct {
-	ID      string   `json:"id"`
-	Stage   string   `json:"stage"`
-	Title   string   `json:"title"`
-	Text    string   `json:"text"`
-	Needs   []string `json:"needs"`
-	Cuts    []string `json:"cuts"`
-	Row     int      `json:"row,omitempty"`
-	Press   string   `json:"press,omitempty"`
-	Side    string   `json:"side,omitempty"`
-	Machine string   `json:"machine,omitempty"`
-	Check   string   `json:"check,omitempty"`
-	Caution string   `json:"caution,omitempty"`
+	ID    string   `json:"id"`
+	Stage string   `json:"stage"`
+	Title string   `json:"title"`
+	Text  string   `json:"text"`
+	Needs []string `json:"needs"`
+	Cuts  []string `json:"cuts"`
+	Row   int      `json:"row,omitempty"`
+	// Bands are the sewn rows it is about.
+	Bands   []int  `json:"bands,omitempty"`
+	Press   string `json:"press,omitempty"`
+	Side    string `json:"side,omitempty"`
+	Machine string `json:"machine,omitempty"`
+	Check   string `json:"check,omitempty"`
+	Caution string `json:"caution,omitempty"`
 	// Gate names what is measured here.
 	Gate   string `json:"gate,omitempty"`
 	Expect *Size  `json:"expect,omitempty"`

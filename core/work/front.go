@@ -2,6 +2,7 @@ package work
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
 	"umschlag/core/front"
@@ -40,7 +41,7 @@ func (b *builder) grid(name string, g front.Grid, bands []front.Band) {
 		if g.Point {
 			text = fmt.Sprintf("%d across and %d down on their points, the others between them, the triangles round them, as drawn. Number the slanting rows on scraps of paper and photograph the whole.", g.Columns, g.Rows)
 		}
-		b.add(Step{ID: b.prefix + name + "layout", Stage: Piecing, Title: "Lay the " + of + " out", Text: text,
+		b.add(Step{ID: b.prefix + name + "layout", Stage: Piecing, Title: "Lay the " + of + " out", Text: text, Bands: numbers(bands),
 			Check: "No patch beside its like, unless the plan has it so."})
 	}
 	if of != "segments" { // those come out of their sets
@@ -51,6 +52,14 @@ func (b *builder) grid(name string, g front.Grid, bands []front.Band) {
 	if len(bands) > 1 {
 		b.rows(name, g, bands)
 	}
+}
+
+func numbers(bands []front.Band) []int {
+	var out []int
+	for _, b := range bands {
+		out = append(out, b.Number)
+	}
+	return out
 }
 
 // band sews one row.
@@ -66,7 +75,7 @@ func (b *builder) band(name string, band front.Band, g front.Grid) {
 	if band.Posts {
 		what = "sashes and posts"
 	}
-	step := Step{ID: fmt.Sprintf("%s%srow.%d", b.prefix, name, band.Number), Stage: Piecing, Row: band.Number, Title: fmt.Sprintf("Sew row %d", band.Number),
+	step := Step{ID: fmt.Sprintf("%s%srow.%d", b.prefix, name, band.Number), Stage: Piecing, Row: band.Number, Bands: []int{band.Number}, Title: fmt.Sprintf("Sew row %d", band.Number),
 		Text: fmt.Sprintf("Join its %d %s from left to right.", band.Pieces, what), Machine: b.seamText(), Press: pressText(side), Side: side, Caution: b.pins()}
 	switch {
 	case g.Point:
@@ -91,7 +100,7 @@ func (b *builder) rows(name string, g front.Grid, bands []front.Band) {
 		side = press.ToSash
 	}
 	step := Step{ID: b.prefix + name + "rows", Stage: Piecing, Title: "Join the rows", Text: "Two at a time from the top. " + meeting(school),
-		Machine: b.seamText(), Press: pressText(side), Side: side, Caution: ironCaution}
+		Machine: b.seamText(), Press: pressText(side), Side: side, Caution: ironCaution, Bands: numbers(bands)}
 	step.Check = fmt.Sprintf("The grid is %s, and both diagonals are alike.", b.size(g.Sewn))
 	switch {
 	case g.Point:
@@ -131,8 +140,14 @@ func meeting(school plan.Press) string {
 
 // bordered sews the borders on, and the faces of a stack to each other.
 func (b *builder) bordered() {
-	for ring := 1; ring <= b.Face.Rings; ring++ {
-		b.border(ring)
+	var done []string
+	for _, p := range b.Face.Parts {
+		if i := strings.Index(p.Name, "border."); p.Ring > 0 {
+			if ring := fmt.Sprintf("%sborder.%d", p.Name[:i], p.Ring); !slices.Contains(done, ring) {
+				done = append(done, ring)
+				b.border(ring)
+			}
+		}
 	}
 	if n := stacked(b.Face); n > 0 {
 		b.add(Step{ID: b.prefix + "stack", Stage: Piecing, Title: "Join the parts", Machine: b.seamText(), Press: "Press the seams towards the plainer part.", Caution: b.pins(),
@@ -151,28 +166,27 @@ func stacked(f front.Face) int {
 	return n
 }
 
-// border sews one border on, by how it is made.
-func (b *builder) border(ring int) {
+// border sews one border on, by how it is made; its parts have its name in front.
+func (b *builder) border(name string) {
 	var parts []front.Part
 	mitred, squares := false, false
 	for _, p := range b.Face.Parts {
-		if p.Ring != ring {
-			continue
+		if strings.HasPrefix(p.Name, name+".") {
+			parts = append(parts, p)
+			squares = squares || p.Role == front.Corner
 		}
-		parts = append(parts, p)
-		squares = squares || p.Role == front.Corner
 	}
 	for _, c := range b.Face.Cells {
-		mitred = mitred || (c.Line != nil && b.Face.Parts[c.Part].Ring == ring)
+		mitred = mitred || (c.Line != nil && strings.HasPrefix(b.Face.Parts[c.Part].Name, name+"."))
 	}
 	step := func(id, title, text, check string) {
-		b.add(Step{ID: fmt.Sprintf("%sborder.%d.%s", b.prefix, ring, id), Stage: Piecing, Title: title, Text: text, Check: check,
+		b.add(Step{ID: b.prefix + name + "." + id, Stage: Piecing, Title: title, Text: text, Check: check,
 			Machine: b.seamText(), Press: "Press the seams towards the border.", Caution: b.pins()})
 	}
 	for _, p := range parts {
 		if p.Role == front.BorderPatch {
-			step("patches", fmt.Sprintf("Sew border %d from its patches", ring), "Lay them round as drawn, and sew each of the four sides into a strip.", "Lay each strip on the edge it is sewn to: they are alike.")
-			step("side", fmt.Sprintf("Sew border %d on", ring), borderText(false, squares), "Measure across the middle before and after: the borders lie flat.")
+			step("patches", "Sew the border from its patches", "Lay them round as drawn, and sew each of the four sides into a strip.", "Lay each strip on the edge it is sewn to: they are alike.")
+			step("side", "Sew the border on", borderText(false, squares), "Measure across the middle before and after: the borders lie flat.")
 			return
 		}
 	}
@@ -183,15 +197,18 @@ func (b *builder) border(ring int) {
 			if mitred {
 				text = fmt.Sprintf("Middle to middle, to the left and the right edge: begin and end %s before the corners.", b.text(b.Plan.Cover.Seam))
 			}
-			step("side", p.Title, text, fmt.Sprintf("Measure the sewn centre down its middle first: the strips are cut %s long for it.", b.text(p.Size.Height.Total())))
+			step(last(p.Name), p.Title, text, fmt.Sprintf("Measure the sewn centre down its middle first: the strips are cut %s long for it.", b.text(p.Size.Height.Total())))
 		case front.BorderRun:
-			step("run", p.Title, borderText(mitred, squares), fmt.Sprintf("Measure across the middle first: the strips are cut %s long for it.", b.text(p.Size.Width.Total())))
+			step(last(p.Name), p.Title, borderText(mitred, squares), fmt.Sprintf("Measure across the middle first: the strips are cut %s long for it.", b.text(p.Size.Width.Total())))
 		}
 	}
 	if mitred {
 		step("mitre", "Sew the mitres", "Fold the corner so that both strips lie on each other, draw the line from the inner corner at 45°, sew from the inner corner out, and trim to the seam.", "The corner lies flat before it is trimmed.")
 	}
 }
+
+// last is the last word of a part's name.
+func last(name string) string { return name[strings.LastIndex(name, ".")+1:] }
 
 // borderText says how the second pair of a border is sewn on.
 func borderText(mitred, squares bool) string {

@@ -50,6 +50,8 @@ type Step struct {
 	Cuts []string
 	// Row of the grid this step is about, 0 when it is not one row.
 	Row int
+	// Bands are the sewn rows this step is about, by their numbers.
+	Bands []int
 	// Press is where seam allowances go; empty when nothing is pressed.
 	Press string
 	Side  press.Side

@@ -346,6 +346,10 @@ gives?: number
 patches?: number
 as?: string
 /**
+ * Line is the outline of a patch's template within the piece.
+ */
+line?: Vertex[]
+/**
  * Waits names the gate this cut follows; empty when it can be cut now.
  */
 waits?: string
@@ -679,6 +683,10 @@ text: string
 needs: string[]
 cuts: string[]
 row?: number
+/**
+ * Bands are the sewn rows it is about.
+ */
+bands?: number[]
 press?: string
 side?: string
 machine?: string

@@ -16,7 +16,7 @@ export const turns: Record<string, number> = {
 /** Whether a seam is pressed in a step. */
 export function isPressed(step: Step, seam: PressSeam): boolean {
   if (step.row) return seam.kind === "row" && seam.band === step.row;
-  return /(^|\.)rows$/.test(step.id) && seam.kind === "between";
+  return /(^|\.)rows$/.test(step.id) && seam.kind === "between" && (step.bands ?? []).includes(seam.band ?? 0);
 }
 
 /**
@@ -36,7 +36,12 @@ export function PressView({ piece, step }: { piece: Piece; step: Step }) {
             <path key={cellPath(cell)} className="press-ground" d={cellPath(cell)} />
           ))}
           {piece.press.map((seam) => (
-            <Allowance key={`${seam.kind} ${seam.x1} ${seam.y1} ${seam.x2} ${seam.y2}`} seam={seam} deep={deep} now={isPressed(step, seam)} />
+            <Allowance
+              key={`${seam.kind} ${seam.x1} ${seam.y1} ${seam.x2} ${seam.y2}`}
+              seam={seam}
+              deep={deep}
+              now={isPressed(step, seam)}
+            />
           ))}
           {piece.press_conflicts.map((p) => (
             <circle key={`${p.x} ${p.y}`} className="press-conflict" cx={mm(p.x)} cy={mm(p.y)} r={deep * 2.2} />

@@ -216,7 +216,13 @@ function Diagonals({ cut, x, y, w, h }: { cut: CutData | undefined; x: number; y
   if (cut?.shape !== "half-square" && cut?.shape !== "quarter-square") return null;
   const once = `M${x} ${y + h}L${x + w} ${y}`;
   const both = cut.shape === "quarter-square" || (cut.gives ?? 0) > 2;
-  return <path className="diagonal no-pointer" d={both ? `${once}M${x} ${y}L${x + w} ${y + h}` : once} />;
+  const d = both ? `${once}M${x} ${y}L${x + w} ${y + h}` : once;
+  return (
+    <>
+      <path className="diagonal halo no-pointer" d={d} />
+      <path className="diagonal no-pointer" d={d} />
+    </>
+  );
 }
 
 /** A piece's outline within the rectangle it is cut out with: what falls off is struck out. */
@@ -330,7 +336,7 @@ function Order({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
 
 /** What is done with a piece after it is cut with the ruler. */
 function howCut(cut: CutData): React.ReactNode {
-  const give = cut.patches === undefined ? "" : ` for ${cut.patches}`;
+  const give = cut.patches === undefined ? "" : ` for ${cut.patches} patches`;
   const finish = cut.as ? `, finished ${cut.as}` : "";
   switch (cut.shape) {
     case "template":

@@ -199,16 +199,20 @@ function CutsOfStep({ ids, reckoning, name }: { ids: string[]; reckoning: Reckon
 
 /** The cells of the pieces that a step is about. */
 function isAbout(step: Step, cell: Cell): boolean {
-  if (step.row) return cell.band === step.row;
-  const border = /border\.(\d+)\.(side|run)?/.exec(step.id);
-  if (border)
-    return new RegExp(
-      `border\\.${border[1]}\\.${border[2] === "run" ? "(run|top|bottom|corner)" : border[2] ? "(side|left|right)" : ""}`,
-    ).test(cell.cut);
+  if (step.bands) return cell.band !== undefined && step.bands.includes(cell.band);
+  const border = /^(.*border\.\d+)\.(\w+)$/.exec(step.id);
+  if (border) {
+    const [, ring = "", which = ""] = border;
+    const pair = /^(run|top|bottom)$/.test(which)
+      ? /\.(run|top|bottom|corner)/
+      : /^(side|left|right)$/.test(which)
+        ? /\.(side|left|right)/
+        : /./;
+    return cell.cut.includes(`${ring}.`) && pair.test(cell.cut.slice(cell.cut.indexOf(ring) + ring.length));
+  }
   if (/(^|\.)unit\.\d+$/.test(step.id)) return cell.cut.includes("block.");
   if (/(^|\.)set\.\d+$/.test(step.id)) return cell.cut.includes("set.");
   if (step.id === "cut.under" || step.id === "measure") return false;
-  if (/(^|\.)(rows|layout)$/.test(step.id)) return cell.row !== undefined || cell.band !== undefined;
   return true;
 }
 

@@ -47,7 +47,9 @@ export function Grid() {
         choose={(next) =>
           set(
             "/patch",
-            next === "fit" ? { fit: true } : { width: patch?.width.exact ?? "4", ...(patch && patch.height.nm !== patch.width.nm && { height: patch.height.exact }) },
+            next === "fit"
+              ? { fit: true }
+              : { width: patch?.width.exact ?? "4", ...(patch && patch.height.nm !== patch.width.nm && { height: patch.height.exact }) },
             next === "fit" ? "patches that fit" : "patches of a size",
           )
         }
