@@ -140,9 +140,9 @@ test("habits: a school chosen is what the next plan begins with", async ({ page,
 test("a plan put away is brought back", async ({ page, demo }) => {
   await page.goto(demo.url);
   await page.getByRole("button", { name: "Put away Reading-corner cushion" }).click();
-  await expect(page.getByRole("heading", { name: "Reading-corner cushion" })).toHaveCount(0);
+  await expect(page.getByRole("heading", { name: "Reading-corner cushion", exact: true })).toHaveCount(0);
   await page.getByRole("button", { name: "Bring it back" }).click();
-  await expect(page.getByRole("heading", { name: "Reading-corner cushion" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Reading-corner cushion", exact: true })).toBeVisible();
 });
 
 test("history brings an older version back", async ({ page, demo }) => {

@@ -7,14 +7,32 @@ import { chromium } from "@playwright/test";
 const root = join(dirname(fileURLToPath(import.meta.url)), "..");
 const reading = "/plans/reading-corner-cushion";
 const patchwork = "/plans/story-hour-patchwork-cushion";
+const pinwheels = "/plans/pinwheel-cushion-for-the-reading-corner";
 const pictures = [
   { name: "shelf", path: "/" },
   { name: "draft", path: reading, before: (page) => page.getByText("border 1").first().hover() },
-  { name: "draft-cut", path: reading, before: (page) => page.getByRole("button", { name: /border, sides/ }).click() },
-  { name: "draft-dark", path: patchwork, scheme: "dark" },
-  { name: "draft-small", path: reading, size: { width: 820, height: 1180 } },
+  {
+    name: "colours",
+    path: pinwheels,
+    scheme: "dark",
+    before: async (page) => {
+      await page.getByRole("button", { name: "Try cloths" }).click();
+      await page.getByRole("button", { name: /^E straw dot/ }).click();
+      await page.locator(".ways").scrollIntoViewIfNeeded();
+    },
+  },
   { name: "hood", path: "/plans/turntable-hood-listening-corner" },
-  { name: "stool", path: "/plans/listening-stool-cushion" },
+  { name: "on-point", path: "/plans/returns-desk-cushion-on-point" },
+  { name: "blocks", path: pinwheels, before: (page) => page.getByRole("button", { name: "all blocks" }).click() },
+  {
+    name: "block-editor",
+    path: pinwheels,
+    before: async (page) => {
+      await page.getByRole("button", { name: "divide it further" }).click();
+      await page.getByRole("listbox").press("ArrowRight");
+    },
+  },
+  { name: "grids", path: reading, before: (page) => page.getByRole("button", { name: "Find grids that fit the front" }).click() },
   { name: "jacket", path: "/plans/jacket-for-the-visitors-log" },
   {
     name: "pad",
@@ -25,7 +43,14 @@ const pictures = [
     },
   },
   { name: "cut", path: `${reading}/cut`, before: (page) => page.getByRole("heading", { name: "madder stripe" }).scrollIntoViewIfNeeded() },
-  { name: "sew", path: `${reading}/sew`, before: (page) => page.getByRole("button", { name: "Sew row 2" }).click() },
+  {
+    name: "sew",
+    path: `${pinwheels}/sew`,
+    before: async (page) => {
+      await page.getByRole("button", { name: "Sew row 2" }).click();
+      await page.getByText("The pressing plan, seen from the back").click();
+    },
+  },
   { name: "sew-gate", path: `${patchwork}/sew`, before: (page) => page.getByRole("button", { name: "Measure the front" }).click() },
   {
     name: "closures",
@@ -33,7 +58,6 @@ const pictures = [
     before: (page) => page.getByRole("button", { name: "Compare the closures for this cover" }).click(),
   },
   { name: "cut-bias", path: "/plans/boxed-bench-cushion/cut" },
-  { name: "flange", path: "/plans/flanged-window-cushion" },
   { name: "cloth", path: "/cloth" },
   { name: "log", path: "/log" },
   { name: "habits", path: "/habits" },

@@ -32,6 +32,9 @@ type StartsView struct {
 	Shows    string            `json:"shows"`
 	Tab      string            `json:"tab"`
 	Sash     string            `json:"sash"`
+	// Least and Most a patch usually finishes.
+	Least string `json:"least"`
+	Most  string `json:"most"`
 	// Closures of a cushion, each with what is decided for it.
 	Closures []ClosureView `json:"closures"`
 	// Blocks of the library, the simplest first.
@@ -91,7 +94,7 @@ func (s *server) starts(c *echo.Context) error {
 	}
 	text := length.Style{Unit: unit}.Plain
 	st := plan.StartsIn(unit)
-	out := StartsView{Radius: text(st.Radius), Plate: text(st.Plate), Taper: text(st.Taper), Hem: text(st.Hem), Away: text(st.Away), Cord: text(st.Cord), Shows: text(st.Shows), Tab: text(st.Tab), Sash: text(st.Sash)}
+	out := StartsView{Radius: text(st.Radius), Plate: text(st.Plate), Taper: text(st.Taper), Hem: text(st.Hem), Away: text(st.Away), Cord: text(st.Cord), Shows: text(st.Shows), Tab: text(st.Tab), Sash: text(st.Sash), Least: text(st.Least), Most: text(st.Most)}
 	for _, t := range plan.Things() {
 		v := ThingView{Key: t.Key, Name: t.Name, Filled: t.Filled, Measures: t.Measures, Usual: map[string]string{}}
 		for _, m := range t.Measures {

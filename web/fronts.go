@@ -30,10 +30,12 @@ type BlockView struct {
 // PatchView is one patch of a block.
 type PatchView struct {
 	// Path to it through the divisions.
-	Path     string       `json:"path"`
-	Letter   string       `json:"letter"`
-	Triangle bool         `json:"triangle"`
-	Line     [][2]float64 `json:"line"`
+	Path     string `json:"path"`
+	Letter   string `json:"letter"`
+	Triangle bool   `json:"triangle"`
+	// Share of its columns or rows; 0 where it stands in none.
+	Share int          `json:"share"`
+	Line  [][2]float64 `json:"line"`
 }
 
 // EditBlock asks for a block after a change; without one for the block as it is
@@ -97,7 +99,7 @@ func viewOf(n block.Node) (BlockView, error) {
 	}
 	out := BlockView{Text: n.String(), Letters: n.Letters()}
 	for _, leaf := range leaves {
-		p := PatchView{Path: leaf.Path, Letter: leaf.Letter, Triangle: leaf.Triangle}
+		p := PatchView{Path: leaf.Path, Letter: leaf.Letter, Triangle: leaf.Triangle, Share: leaf.Share}
 		for _, v := range leaf.Line {
 			p.Line = append(p.Line, [2]float64{v.X, v.Y})
 		}

@@ -204,7 +204,7 @@ func TestTheCupboard(t *testing.T) {
 	stripe := byName["madder stripe"]
 	assert.Equal(t, "½ yd", stripe.HaveText)
 	assert.Equal(t, "18⅝″", stripe.Short.Text)
-	assert.Equal(t, []string{"Reading-corner cushion", "Reading-corner cushion, pinwheels"}, stripe.Plans)
+	assert.Equal(t, []string{"Reading-corner cushion", "Pinwheel cushion for the reading corner"}, stripe.Plans)
 	assert.Empty(t, byName["slate"].Plans, "what is cut already is wanted no more")
 
 	path := fmt.Sprintf("/api/v1/cloths/%d", stripe.ID)

@@ -17,18 +17,20 @@ type LeafAt struct {
 	Line   outline.Outline
 	// Triangle tells what it can be divided into.
 	Triangle bool
+	// Share it has of its columns or rows; 0 where it stands in none.
+	Share int
 }
 
 // LeavesAt are the patches of a square block of a size, with their paths.
 func (n Node) LeavesAt(size float64) ([]LeafAt, error) {
 	var out []LeafAt
-	err := n.leavesAt([]point{{0, 0}, {size, 0}, {size, size}, {0, size}}, "", &out)
+	err := n.leavesAt([]point{{0, 0}, {size, 0}, {size, size}, {0, size}}, "", 0, &out)
 	return out, err
 }
 
-func (n Node) leavesAt(shape []point, path string, out *[]LeafAt) error {
+func (n Node) leavesAt(shape []point, path string, share int, out *[]LeafAt) error {
 	if n.Sign == Leaf {
-		leaf := LeafAt{Path: path, Letter: n.Letter, Triangle: len(shape) == 3}
+		leaf := LeafAt{Path: path, Letter: n.Letter, Triangle: len(shape) == 3, Share: share}
 		for _, p := range shape {
 			leaf.Line = append(leaf.Line, outline.Vertex{X: p.x, Y: p.y})
 		}
@@ -41,7 +43,11 @@ func (n Node) leavesAt(shape []point, path string, out *[]LeafAt) error {
 	}
 	for i, s := range shapes {
 		part := min(i, len(n.Parts)-1)
-		if err := n.Parts[part].leavesAt(s, below(path, part), out); err != nil {
+		share := 0
+		if n.Sign == Columns || n.Sign == Rows {
+			share = n.Weights[part]
+		}
+		if err := n.Parts[part].leavesAt(s, below(path, part), share, out); err != nil {
 			return err
 		}
 	}

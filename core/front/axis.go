@@ -240,12 +240,16 @@ func (o Order) allowed(kind sum.Kind, name string, finished length.Length) sum.S
 }
 
 // grown is a cut that takes up what quilting and trimming need at its outer edge.
-func (o Order) grown(cut sum.Sum, grow length.Length) sum.Sum {
+func (o Order) grown(cut sum.Sum, a *axis, grow length.Length) sum.Sum {
 	if grow == 0 {
 		return cut.UpTo(o.Step)
 	}
+	share := "half of what quilting takes"
+	if a.low != a.high {
+		share = "what quilting takes, all at this edge"
+	}
 	margin := min(o.Margin, grow)
-	return cut.Plus(sum.Squaring, "trimmed off after quilting", margin).Plus(sum.TakeUp, "what quilting takes at this edge", grow-margin).UpTo(o.Step)
+	return cut.Plus(sum.Squaring, "trimmed off after quilting", margin).Plus(sum.TakeUp, share, grow-margin).UpTo(o.Step)
 }
 
 // cuts sizes the patch, the sashes and the borders as cut, and lets the outer border,
@@ -257,14 +261,14 @@ func (o Order) cuts(a *axis) finding.List {
 		a.sashCut = o.allowed(sum.Border, "sash, finished", a.sash)
 		a.sashLow, a.sashHigh = a.sashCut, a.sashCut
 		if a.outside && len(a.borders) == 0 {
-			a.sashLow, a.sashHigh = o.grown(a.sashCut, a.low), o.grown(a.sashCut, a.high)
+			a.sashLow, a.sashHigh = o.grown(a.sashCut, a, a.low), o.grown(a.sashCut, a, a.high)
 		}
 	}
 	for i, b := range a.borders {
 		low := o.allowed(sum.Border, fmt.Sprintf("border %d, finished", i+1), b)
 		high := low
 		if i == len(a.borders)-1 {
-			low, high = o.grown(low, a.low), o.grown(high, a.high)
+			low, high = o.grown(low, a, a.low), o.grown(high, a, a.high)
 		}
 		a.borderLow, a.borderHigh = append(a.borderLow, low), append(a.borderHigh, high)
 	}

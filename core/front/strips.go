@@ -45,10 +45,10 @@ func strips(o Order) (Face, finding.List) {
 		cut := o.allowed(sum.Part, "strip, finished", s.Width)
 		from, to := at, at+s.Width
 		if i == 0 {
-			cut, from = o.grown(cut, a.low), from-lowReach
+			cut, from = o.grown(cut, a, a.low), from-lowReach
 		}
 		if i == len(list)-1 {
-			cut, to = o.grown(cut, a.high), to+highReach
+			cut, to = o.grown(cut, a, a.high), to+highReach
 		}
 		shows = shows.Plus(sum.Part, fmt.Sprintf("strip %d", i+1), s.Width)
 		sewn = sewn.Plus(sum.Part, fmt.Sprintf("strip %d as cut, less its seams", i+1), cut.Total()-2*o.Seam)

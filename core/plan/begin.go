@@ -109,8 +109,9 @@ type Starts struct {
 	Hem, Away length.Length
 	// Cord of a piping, what Shows of a binding, and a Tab along a gap.
 	Cord, Shows, Tab length.Length
-	// Sash between patches.
-	Sash length.Length
+	// Sash between patches, and the least and the most a patch usually finishes: smaller
+	// ones are work, larger ones panels. Common practice.
+	Sash, Least, Most length.Length
 	// Fittings, one of each kind.
 	Fittings []Fitting
 }
@@ -118,7 +119,7 @@ type Starts struct {
 // StartsIn are the starts in a unit.
 func StartsIn(unit length.Unit) Starts {
 	if unit == length.Inches {
-		return Starts{HoodEase: in / 2, WrapEase: 3 * in / 4, BookEase: in / 4, Flap: 3 * in, Radius: 2 * in, Plate: 6 * in, Taper: imperial.taper, Hem: in, Away: 2 * in, Cord: 3 * in / 16, Shows: in / 2, Tab: in, Sash: in / 2,
+		return Starts{HoodEase: in / 2, WrapEase: 3 * in / 4, BookEase: in / 4, Flap: 3 * in, Radius: 2 * in, Plate: 6 * in, Taper: imperial.taper, Hem: in, Away: 2 * in, Cord: 3 * in / 16, Shows: in / 2, Tab: in, Sash: in / 2, Least: 2 * in, Most: 8 * in,
 			Fittings: []Fitting{
 				{Kind: "handle", Length: 10 * in, Width: 2 * in, Spread: 4 * in},
 				{Kind: "pocket", Width: 5 * in, Height: 5 * in, Style: FlatPocket},
@@ -132,7 +133,7 @@ func StartsIn(unit length.Unit) Starts {
 			}}
 	}
 	const mm = length.Millimetre
-	return Starts{HoodEase: cm, WrapEase: 2 * cm, BookEase: 6 * mm, Flap: 8 * cm, Radius: 5 * cm, Plate: 15 * cm, Taper: metric.taper, Hem: 25 * mm, Away: 5 * cm, Cord: 5 * mm, Shows: cm, Tab: 25 * mm, Sash: cm,
+	return Starts{HoodEase: cm, WrapEase: 2 * cm, BookEase: 6 * mm, Flap: 8 * cm, Radius: 5 * cm, Plate: 15 * cm, Taper: metric.taper, Hem: 25 * mm, Away: 5 * cm, Cord: 5 * mm, Shows: cm, Tab: 25 * mm, Sash: cm, Least: 5 * cm, Most: 20 * cm,
 		Fittings: []Fitting{
 			{Kind: "handle", Length: 25 * cm, Width: 5 * cm, Spread: 10 * cm},
 			{Kind: "pocket", Width: 13 * cm, Height: 13 * cm, Style: FlatPocket},

@@ -1,6 +1,7 @@
 package reckon
 
 import (
+	"fmt"
 	"maps"
 	"slices"
 
@@ -28,13 +29,6 @@ type Layout struct {
 	Face plan.Face
 }
 
-// The usual limits of a patch: smaller ones are work, larger ones are panels. Common
-// practice.
-const (
-	usualLeast = 2 * length.Inch
-	usualMost  = 8 * length.Inch
-)
-
 // Layouts are the grids that fill a piece best, by the name under which the plan decides
 // it. It reports false where the plan has no such piece that can be reckoned.
 func Layouts(p plan.Plan, config string, l Limits) ([]Layout, bool) {
@@ -54,11 +48,12 @@ func Layouts(p plan.Plan, config string, l Limits) ([]Layout, bool) {
 		face := r.faceOf(p.Piece(config))
 		o := gridfit.Order{Width: piece.Finished.Width.Total(), Height: piece.Finished.Height.Total(), Seam: p.Cover.Seam, Step: p.Habits.Step,
 			Least: l.Least, Most: l.Most, Ready: l.Ready, Border: l.Border, Style: r.style}
+		usual := plan.StartsIn(p.Units)
 		if o.Least == 0 {
-			o.Least = usualLeast
+			o.Least = usual.Least
 		}
 		if o.Most == 0 {
-			o.Most = usualMost
+			o.Most = usual.Most
 		}
 		if l.Sash > 0 {
 			o.Sashes = []length.Length{l.Sash}
@@ -128,14 +123,22 @@ type UnitMethod struct {
 	Cuts   string `json:"cuts"`
 	Pieces int    `json:"pieces"`
 	Spare  int    `json:"spare"`
-	// Area of the pieces in square inches, and seams that are sewn.
-	Area  float64 `json:"area"`
-	Seams int     `json:"seams"`
+	// Cloth of the pieces in square inches or centimetres, and seams that are sewn.
+	Cloth string `json:"cloth"`
+	Seams int    `json:"seams"`
 	// Chosen is the school of the plan; Least takes the least cloth, Quickest the fewest
 	// seams.
 	Chosen   bool `json:"chosen"`
 	Least    bool `json:"least"`
 	Quickest bool `json:"quickest"`
+}
+
+// area is square inches in the plan's own unit.
+func (r *run) area(inches float64) string {
+	if r.p.Units == length.Inches {
+		return fmt.Sprintf("%.0f in²", inches)
+	}
+	return fmt.Sprintf("%.0f cm²", inches*2.54*2.54)
 }
 
 // narrowest is the usable width of the narrowest cloth of a face.
@@ -164,7 +167,7 @@ func (r *run) methods(p panel, pieces int) []UnitMethods {
 		for _, c := range block.Compare(g.Node, g.Patch.Width.Total()-2*s, g.Patch.Height.Total()-2*s, blocks*pieces, s, r.p.Habits.Step, r.narrowest(p.face), r.style) {
 			m := UnitMethods{Name: c.Name, Need: c.Need}
 			for i, method := range c.Methods {
-				m.Methods = append(m.Methods, UnitMethod{School: method.School, Name: method.Name, Cuts: method.Cuts, Pieces: method.Pieces, Spare: method.Spare, Area: method.Area, Seams: method.Seams,
+				m.Methods = append(m.Methods, UnitMethod{School: method.School, Name: method.Name, Cuts: method.Cuts, Pieces: method.Pieces, Spare: method.Spare, Cloth: r.area(method.Area), Seams: method.Seams,
 					Chosen: method.School == string(r.p.Habits.Triangles) || method.School == string(r.p.Habits.Strips), Least: i == c.Least, Quickest: i == c.Quickest})
 			}
 			out = append(out, m)

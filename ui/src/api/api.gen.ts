@@ -312,9 +312,9 @@ cuts: string
 pieces: number
 spare: number
 /**
- * Area of the pieces in square inches, and seams that are sewn.
+ * Cloth of the pieces in square inches or centimetres, and seams that are sewn.
  */
-area: number
+cloth: string
 seams: number
 /**
  * Chosen is the school of the plan; Least takes the least cloth, Quickest the fewest
@@ -846,6 +846,11 @@ shows: string
 tab: string
 sash: string
 /**
+ * Least and Most a patch usually finishes.
+ */
+least: string
+most: string
+/**
  * Closures of a cushion, each with what is decided for it.
  */
 closures: ClosureView[]
@@ -919,6 +924,10 @@ export interface PatchView {
 path: string
 letter: string
 triangle: boolean
+/**
+ * Share of its columns or rows; 0 where it stands in none.
+ */
+share: number
 line: [number, number][]
 }
 /**

@@ -191,7 +191,11 @@ function Cuts({
             <span>
               <strong>
                 {cut.count} ×{" "}
-                <T>{cut.width.nm === cut.height.nm ? `${cut.width.text} square` : `${cut.width.text} × ${cut.height.text}`}</T>
+                <T>
+                  {cut.width.nm === cut.height.nm && cut.shape !== "template"
+                    ? `${cut.width.text} square`
+                    : `${cut.width.text} × ${cut.height.text}`}
+                </T>
               </strong>
               <span className="soft">
                 {cut.title.toLowerCase()}

@@ -136,20 +136,22 @@ export function BlockEditor({ text, close }: { text: string; close: () => void }
                   Make one patch again of this and its neighbours
                 </button>
               </p>
-              <p>
-                Its share of the row or column:{" "}
-                {[1, 2, 3, 4].map((n) => (
-                  <button
-                    key={n}
-                    type="button"
-                    className="share-button"
-                    disabled={patch.path === ""}
-                    onClick={() => void keep({ change: "share", path: patch.path, count: n }, `share of ${n}`)}
-                  >
-                    {n}
-                  </button>
-                ))}
-              </p>
+              {patch.share > 0 && (
+                <p>
+                  Its share of the row or column:{" "}
+                  {[1, 2, 3, 4].map((n) => (
+                    <button
+                      key={n}
+                      type="button"
+                      className="share-button"
+                      aria-pressed={n === patch.share}
+                      onClick={() => void keep({ change: "share", path: patch.path, count: n }, `share of ${n}`)}
+                    >
+                      {n}
+                    </button>
+                  ))}
+                </p>
+              )}
             </div>
           </div>
         )}

@@ -6,6 +6,7 @@ import DialogTitle from "@mui/material/DialogTitle";
 import { useId, useState } from "react";
 import type { LayoutView } from "../../api/api.gen";
 import { ApiError, ask, sentence } from "../../api/client";
+import { useStarts } from "../../api/queries";
 import { usePlan } from "../../plan/context";
 import { T } from "../../words/T";
 import { useFace } from "./context";
@@ -23,7 +24,8 @@ const none: Wishes = { least: "", most: "", ready: "", sash: "", border: "any" }
 /** Grids that fill the piece, within the limits, to choose from. */
 export function Layouts() {
   const { config, become, title } = useFace();
-  const { session } = usePlan();
+  const { session, value } = usePlan();
+  const starts = useStarts(String(value("/units") ?? "in")).data;
   const heading = useId();
   const [wishes, wish] = useState<Wishes>(none);
   const [found, setFound] = useState<LayoutView[] | null>(null);
@@ -54,8 +56,15 @@ export function Layouts() {
         <DialogTitle id={heading}>Grids that fit the {title}</DialogTitle>
         <DialogContent>
           <form className="wishes" onSubmit={(e) => e.preventDefault()}>
-            <Wish label="Patches finish at least" name="least" placeholder="2 in" wishes={wishes} problems={problems} change={change} />
-            <Wish label="and at most" name="most" placeholder="8 in" wishes={wishes} problems={problems} change={change} />
+            <Wish
+              label="Patches finish at least"
+              name="least"
+              placeholder={starts?.least ?? ""}
+              wishes={wishes}
+              problems={problems}
+              change={change}
+            />
+            <Wish label="and at most" name="most" placeholder={starts?.most ?? ""} wishes={wishes} problems={problems} change={change} />
             <Wish
               label="Ready-cut squares or strips of"
               name="ready"

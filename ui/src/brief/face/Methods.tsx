@@ -58,7 +58,8 @@ export function Methods() {
                   <T>{way.cuts}</T>
                 </td>
                 <td>
-                  {Math.round(way.area)} in²{way.least && <span className="good"> least</span>}
+                  {way.cloth}
+                  {way.least && <span className="good"> least</span>}
                 </td>
                 <td>
                   {way.seams}
