@@ -86,14 +86,32 @@ func (g *gridder) begin(sewnW, sewnH, w, h length.Length) finding.List {
 		found.Add(finding.Stop, "block-cells", g.Path+"/block/cells", fmt.Sprintf("The block cannot be divided so: %s.", division), "Divide triangles with : and rectangles with the other signs.")
 		return found
 	}
+	if n := len(g.divided) * g.count(); n > mostPatches {
+		found.Add(finding.Stop, "too-many-patches", g.Path+"/block", fmt.Sprintf("Blocks of %d patches make %d in all.", len(g.divided), n),
+			fmt.Sprintf("Plan up to %d patches: fewer blocks, or a simpler one.", mostPatches))
+		return found
+	}
 	g.inner = g.node.Seams(w, h)
 	g.innerSewn = g.node.Seams(sewnW, sewnH)
 	return nil
 }
 
+// mostPatches is more than anyone lays out at once; it keeps a slip of the pen from
+// becoming an hour's computation.
+const mostPatches = 20_000
+
+// count is how many patches or blocks the grid has.
+func (g *gridder) count() int {
+	n := 0
+	for _, row := range g.cloths {
+		n += len(row)
+	}
+	return n
+}
+
 // put lays a patch or a block in its place. Letters of a block stand for the cloths of
-// the face in their order; where rows are written out, they say what A stands for in
-// each block.
+// the face in their order; where rows are written out or mixed, they say what A stands
+// for in each block.
 func (g *gridder) put(p place) {
 	cloth := g.cloths[p.row-1][p.column-1]
 	if !g.blocks {
@@ -188,7 +206,7 @@ func (g *gridder) eights(grp *group) {
 // clothOf is what a letter stands for.
 func (o Order) clothOf(letters []string, letter, own string) string {
 	i := slices.Index(letters, letter)
-	if i == 0 && o.Face.Order.Kind == plan.Rows {
+	if i == 0 && (o.Face.Order.Kind == plan.Rows || o.Face.Order.Kind == plan.Scrap) {
 		return own
 	}
 	cloths := o.Face.Cloths
@@ -386,10 +404,7 @@ func (g *gridder) units() {
 	if err != nil {
 		return // said already where the block was divided
 	}
-	blocks := 0
-	for _, row := range g.cloths {
-		blocks += len(row)
-	}
+	blocks := g.count()
 	letters := g.node.Letters()
 	kinds := map[string]int{}
 	for i, u := range list {

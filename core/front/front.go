@@ -184,8 +184,8 @@ type Grid struct {
 	Node block.Node
 }
 
-// Side is an edge of a face that is sewn to another face of a stack: it neither grows
-// nor reaches out.
+// Held says which edges of a face are sewn to another face of a stack: they neither grow
+// nor reach out.
 type Held struct{ Left, Right, Top, Bottom bool }
 
 // Order is what a face is reckoned from.
@@ -266,17 +266,34 @@ func Build(o Order) (Face, finding.List) {
 }
 
 // unreckoned names what a face carries that would change its cuts and is not
-// computed.
+// computed for its kind.
 func unreckoned(o Order) finding.List {
 	var found finding.List
-	stop := func(key, what string) {
-		found.Add(finding.Stop, "face-part", o.Path+"/"+key, what+" is read and kept, but its cuts are not reckoned here.", "Take it out of the face.")
+	stop := func(key, what, remedy string) {
+		found.Add(finding.Stop, "face-part", o.Path+"/"+key, what+" is read and kept, but its cuts are not reckoned here.", remedy)
 	}
-	if len(o.Face.Applique) > 0 {
-		stop("applique", "Appliqué")
+	f, out := o.Face, "Take it out of the face."
+	if len(f.Applique) > 0 {
+		stop("applique", "Appliqué", out)
 	}
-	if o.Face.Pocket != "" {
-		stop("pocket", "A pocket front")
+	if f.Pocket != "" {
+		stop("pocket", "A pocket front", out)
+	}
+	framed := f.Kind == plan.GridFace || f.Kind == plan.CheckerFace || f.Kind == plan.FoundFace
+	if len(f.Borders) > 0 && !framed {
+		stop("borders", fmt.Sprintf("A border round a %s face", f.Kind), "Borders go round a grid, a checkerboard or a found panel.")
+	}
+	if f.Kind == plan.GridFace {
+		return found
+	}
+	if f.Block.Name != "" || f.Block.Cells != nil {
+		stop("block", fmt.Sprintf("A block in a %s face", f.Kind), "Blocks stand in a grid.")
+	}
+	if f.Sash != nil {
+		stop("sash", fmt.Sprintf("A sash in a %s face", f.Kind), "Sashes lie in a grid.")
+	}
+	if f.Set == plan.OnPoint {
+		stop("set", fmt.Sprintf("A %s face on point", f.Kind), "Only a grid is set on point.")
 	}
 	return found
 }

@@ -192,16 +192,17 @@ func (g *gridder) sash(role Role, width, height sum.Sum) int {
 	if role == Post && s.PostCloth != "" {
 		cloth = s.PostCloth
 	}
-	// The outermost ones may be wider, for what is trimmed off.
-	name := fmt.Sprintf("%s.%d.%d", role, width.Total()/1000, height.Total()/1000)
-	first := true
-	for _, p := range g.Parts {
-		if p.Role == role && p.Name != name && p.Name == string(role) {
-			first = p.Size.Width.Total() == width.Total() && p.Size.Height.Total() == height.Total()
+	name, kinds := string(role), 0
+	for _, p := range g.Parts { // the outermost may be wider, for what is trimmed off
+		if p.Role != role {
+			continue
+		}
+		if kinds++; p.Size.Width.Total() == width.Total() && p.Size.Height.Total() == height.Total() {
+			return g.part(p, 1)
 		}
 	}
-	if first {
-		name = string(role)
+	if kinds > 0 {
+		name = fmt.Sprintf("%s.%d", role, kinds+1)
 	}
 	return g.part(Part{Name: name, Title: sashTitles[role], Role: role, Cloth: cloth, Size: sum.Size{Width: width, Height: height}}, 1)
 }

@@ -142,6 +142,9 @@ func (g *gridder) corner(leg float64, band int, drawn outline.Outline) {
 func (g *gridder) setting(name, title string, cut outline.Outline, band int, drawn outline.Outline) {
 	grp := g.groupOf(Setting, name, title, cut, g.settingCloth(), "")
 	grp.count++
+	if p := &g.Parts[grp.part]; grp.count == 1 {
+		p.Finished += ", the straight grain outside"
+	}
 	x1, y1, x2, y2 := drawn.Bounds()
 	g.cell(Cell{Part: grp.part, X: length.FromFloat(x1), Y: length.FromFloat(y1), Width: length.FromFloat(x2 - x1), Height: length.FromFloat(y2 - y1), Band: band, Line: drawn})
 }

@@ -258,7 +258,7 @@ func TestEveryBlockOnAFace(t *testing.T) {
 	for _, n := range block.Library() {
 		t.Run(n.Name, func(t *testing.T) {
 			rapid.Check(t, func(t *rapid.T) {
-				c, r := rapid.IntRange(1, 4).Draw(t, "c"), rapid.IntRange(1, 4).Draw(t, "r")
+				c, r := rapid.IntRange(1, 2).Draw(t, "c"), rapid.IntRange(1, 2).Draw(t, "r")
 				side := eighth.Times(rapid.IntRange(24, 96).Draw(t, "side"))
 				f := blocks(c, side, plan.Block{Name: n.Name}, rest)
 				f.Rows = r
@@ -362,4 +362,36 @@ func TestTrianglesByTheirSchools(t *testing.T) {
 		assert.Equal(t, p.Patches, need[i], p.Name)
 		assert.Equal(t, map[int]int{2: 2, 8: 4}[p.Gives], p.Count)
 	}
+}
+
+func TestWhatAKindCannotCarryIsSaid(t *testing.T) {
+	for key, f := range map[string]plan.Face{
+		"borders": {Kind: plan.StripsFace, Strips: []plan.Strip{{Width: 19 * in}}, Borders: []plan.Border{rest}},
+		"block":   {Kind: plan.CheckerFace, Columns: 4, Rows: 4, Block: plan.Block{Name: "pinwheel"}},
+		"sash":    {Kind: plan.FoundFace, Sash: &plan.Sash{Width: in}},
+		"set":     {Kind: plan.CheckerFace, Columns: 4, Rows: 4, Set: plan.OnPoint},
+	} {
+		_, found := front.Build(order(f, 19*in, 19*in))
+		require.NotEmpty(t, found, key)
+		assert.Equal(t, []string{"face-part", "/pieces/front/face/" + key}, []string{found[0].Code, found[0].About})
+	}
+}
+
+func TestMorePatchesThanAnyoneLaysAreRefused(t *testing.T) {
+	f := blocks(120, in/2, plan.Block{Name: "double-nine-patch"})
+	_, found := front.Build(order(f, 60*in, 60*in))
+	require.True(t, found.Stopped())
+	assert.Equal(t, "too-many-patches", found[len(found)-1].Code)
+}
+
+// Mixed, the first letter of a block stands for a cloth of its own in every place.
+func TestMixedBlocksTakeTheirOwnCloth(t *testing.T) {
+	f := blocks(3, 4*in, plan.Block{Name: "four-patch"})
+	f.Order.Kind, f.Cloths, f.Seed = plan.Scrap, []string{"A", "B", "C", "D"}, 3
+	built := build(t, order(f, 12*in, 12*in))
+	seen := map[string]bool{}
+	for _, c := range built.Cells {
+		seen[built.Parts[c.Part].Cloth] = true
+	}
+	assert.Len(t, seen, 4)
 }

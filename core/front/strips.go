@@ -177,7 +177,7 @@ const squared = block.SquareEnd
 // sized is a set with as many strips, none longer than its cloth is wide, as give its
 // segments.
 func (o Order) sized(s Set) Set {
-	usable := length.Length(math64)
+	usable := endless
 	for _, cloth := range s.Cloths {
 		if o.Usable != nil {
 			usable = min(usable, o.Usable(cloth))
@@ -194,8 +194,8 @@ func (o Order) sized(s Set) Set {
 	return s
 }
 
-// math64 is longer than any cloth is wide.
-const math64 = 1_000_000 * int64(length.Inch)
+// endless is longer than any cloth is wide.
+const endless = 1_000_000 * length.Inch
 
 // fits finds segments that are longer than the cloth is wide.
 func (o Order) fits(list []Set, found *finding.List) bool {

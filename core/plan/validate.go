@@ -186,6 +186,7 @@ func (v *validator) face(path string, f Face) {
 		v.patch(path+"/patch", f.Patch)
 		v.sash(path+"/sash", f.Sash)
 		v.rows(path, f)
+		v.keep(path, f)
 	case FoundFace:
 		if f.Patch != (Patch{}) {
 			v.patch(path+"/patch", f.Patch)
@@ -269,6 +270,19 @@ func (v *validator) stack(path string, f Face) {
 		at := fmt.Sprintf("%s/parts/%d", path, i)
 		v.between(at+"/height", "A part of a stack", p.Height, length.Inch/4, largest)
 		v.face(at+"/face", p.Face)
+	}
+}
+
+// keep checks that kept patches are there.
+func (v *validator) keep(path string, f Face) {
+	if f.Rows < 1 || f.Columns < 1 || f.Rows > mostGrid {
+		return
+	}
+	shape := f.Shape()
+	for i, k := range f.Keep {
+		if k.Row < 1 || k.Row > len(shape) || k.Column < 1 || k.Column > shape[k.Row-1] {
+			v.stop(fmt.Sprintf("%s/keep/%d", path, i), fmt.Sprintf("There is no patch %d in row %d to be kept.", k.Column, k.Row), "Take it out, or name one that is there.")
+		}
 	}
 }
 

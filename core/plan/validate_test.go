@@ -26,6 +26,15 @@ func TestAPlanWithNothingWrong(t *testing.T) {
 	assert.Empty(t, cushion().Settle().Validate())
 }
 
+// nested is stacks in stacks.
+func nested(deep int) *plan.Face {
+	f := plan.Face{Kind: plan.StackFace}
+	if deep > 0 {
+		f.Parts = []plan.Part{{Height: length.Inch, Face: *nested(deep - 1)}}
+	}
+	return &f
+}
+
 func TestWhatCannotBeRightIsNamed(t *testing.T) {
 	front := func(q plan.Piece) func(*plan.Plan) {
 		return func(p *plan.Plan) { p.Pieces = map[string]plan.Piece{"front": q} }
@@ -35,33 +44,43 @@ func TestWhatCannotBeRightIsNamed(t *testing.T) {
 		return front(plan.Piece{Face: &f})
 	}
 	for path, change := range map[string]func(*plan.Plan){
-		"/title":                               func(p *plan.Plan) { p.Title = " " },
-		"/copies":                              func(p *plan.Plan) { p.Copies = 0 },
-		"/object/width":                        func(p *plan.Plan) { p.Object.Width = -3 * length.Inch },
-		"/object/height":                       func(p *plan.Plan) { p.Object.Height = 6 * length.Metre },
-		"/object/wrap":                         func(p *plan.Plan) { p.Object.Kind = plan.Book },
-		"/object/length":                       func(p *plan.Plan) { p.Object.Kind = plan.Box },
-		"/object/sticks_out/depth":             func(p *plan.Plan) { p.Object.SticksOut.Depth = -1 },
-		"/cover/seam":                          func(p *plan.Plan) { p.Cover.Seam = 0 },
-		"/cover/wash":                          func(p *plan.Plan) { p.Cover.Wash = math.NaN() },
-		"/pieces/side":                         func(p *plan.Plan) { p.Pieces = map[string]plan.Piece{"side": {}} },
-		"/pieces/front/squaring":               front(plan.Piece{Squaring: ptr(-length.Inch)}),
-		"/pieces/front/layers/overhang":        front(plan.Piece{Layers: &plan.Layers{Overhang: ptr(-length.Inch)}}),
-		"/pieces/front/layers/batting/count":   front(plan.Piece{Layers: &plan.Layers{Batting: &plan.Batting{Count: 9}}}),
-		"/pieces/front/quilting/lines/0/pitch": front(plan.Piece{Quilting: &plan.Quilting{Lines: []plan.LineFamily{{}}}}),
-		"/pieces/front/quilting/lines/0/angle": front(plan.Piece{Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: length.Inch, Angle: 999}}}}),
-		"/pieces/front/quilting/pair":          front(plan.Piece{Quilting: &plan.Quilting{Pair: 2 * length.Inch, Lines: []plan.LineFamily{{Pitch: length.Inch}}}}),
-		"/pieces/front/take_up/along":          front(plan.Piece{TakeUp: &plan.TakeUp{Along: 80}}),
-		"/pieces/front/face/columns":           grid(plan.Face{Rows: 1, Patch: plan.Patch{Fit: true}}),
-		"/pieces/front/face/rows":              grid(plan.Face{Columns: 1, Rows: 201, Patch: plan.Patch{Fit: true}}),
-		"/pieces/front/face/patch/width":       grid(plan.Face{Columns: 1, Rows: 1}),
-		"/pieces/front/face/borders/0/width":   grid(plan.Face{Columns: 1, Rows: 1, Patch: plan.Patch{Fit: true}, Borders: []plan.Border{{}}}),
-		"/pieces/front/face/order":             grid(plan.Face{Columns: 1, Rows: 2, Patch: plan.Patch{Fit: true}, Order: plan.Order{Kind: plan.Rows, Rows: [][]string{{"A"}}}}),
-		"/pieces/front/face/order/0":           grid(plan.Face{Columns: 2, Rows: 1, Patch: plan.Patch{Fit: true}, Order: plan.Order{Kind: plan.Rows, Rows: [][]string{{"A"}}}}),
-		"/back/hem":                            func(p *plan.Plan) { p.Back.Hem = make([]length.Length, 3) },
-		"/back/hem/0":                          func(p *plan.Plan) { p.Back.Hem = []length.Length{-1} },
-		"/back/panels/1":                       func(p *plan.Plan) { p.Back.Panels.Widths = []length.Length{length.Inch, 0} },
-		"/cloths":                              func(p *plan.Plan) { p.Cloths = map[string]plan.Cloth{" ": {}} },
+		"/title":                                     func(p *plan.Plan) { p.Title = " " },
+		"/copies":                                    func(p *plan.Plan) { p.Copies = 0 },
+		"/object/width":                              func(p *plan.Plan) { p.Object.Width = -3 * length.Inch },
+		"/object/height":                             func(p *plan.Plan) { p.Object.Height = 6 * length.Metre },
+		"/object/wrap":                               func(p *plan.Plan) { p.Object.Kind = plan.Book },
+		"/object/length":                             func(p *plan.Plan) { p.Object.Kind = plan.Box },
+		"/object/sticks_out/depth":                   func(p *plan.Plan) { p.Object.SticksOut.Depth = -1 },
+		"/cover/seam":                                func(p *plan.Plan) { p.Cover.Seam = 0 },
+		"/cover/wash":                                func(p *plan.Plan) { p.Cover.Wash = math.NaN() },
+		"/pieces/side":                               func(p *plan.Plan) { p.Pieces = map[string]plan.Piece{"side": {}} },
+		"/pieces/front/squaring":                     front(plan.Piece{Squaring: ptr(-length.Inch)}),
+		"/pieces/front/layers/overhang":              front(plan.Piece{Layers: &plan.Layers{Overhang: ptr(-length.Inch)}}),
+		"/pieces/front/layers/batting/count":         front(plan.Piece{Layers: &plan.Layers{Batting: &plan.Batting{Count: 9}}}),
+		"/pieces/front/quilting/lines/0/pitch":       front(plan.Piece{Quilting: &plan.Quilting{Lines: []plan.LineFamily{{}}}}),
+		"/pieces/front/quilting/lines/0/angle":       front(plan.Piece{Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: length.Inch, Angle: 999}}}}),
+		"/pieces/front/quilting/pair":                front(plan.Piece{Quilting: &plan.Quilting{Pair: 2 * length.Inch, Lines: []plan.LineFamily{{Pitch: length.Inch}}}}),
+		"/pieces/front/take_up/along":                front(plan.Piece{TakeUp: &plan.TakeUp{Along: 80}}),
+		"/pieces/front/face/columns":                 grid(plan.Face{Rows: 1, Patch: plan.Patch{Fit: true}}),
+		"/pieces/front/face/rows":                    grid(plan.Face{Columns: 1, Rows: 201, Patch: plan.Patch{Fit: true}}),
+		"/pieces/front/face/patch/width":             grid(plan.Face{Columns: 1, Rows: 1}),
+		"/pieces/front/face/borders/0/width":         grid(plan.Face{Columns: 1, Rows: 1, Patch: plan.Patch{Fit: true}, Borders: []plan.Border{{}}}),
+		"/pieces/front/face/order":                   grid(plan.Face{Columns: 1, Rows: 2, Patch: plan.Patch{Fit: true}, Order: plan.Order{Kind: plan.Rows, Rows: [][]string{{"A"}}}}),
+		"/pieces/front/face/order/0":                 grid(plan.Face{Columns: 2, Rows: 1, Patch: plan.Patch{Fit: true}, Order: plan.Order{Kind: plan.Rows, Rows: [][]string{{"A"}}}}),
+		"/pieces/front/face/keep/0":                  grid(plan.Face{Columns: 3, Rows: 2, Set: plan.OnPoint, Patch: plan.Patch{Fit: true}, Keep: []plan.Kept{{Row: 2, Column: 3, Cloth: "A"}}}),
+		"/pieces/front/face/sash/width":              grid(plan.Face{Columns: 1, Rows: 1, Patch: plan.Patch{Fit: true}, Sash: &plan.Sash{}}),
+		"/pieces/front/face/borders/0/pieced/across": grid(plan.Face{Columns: 1, Rows: 1, Patch: plan.Patch{Fit: true}, Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Pieced: &plan.PiecedBorder{Across: -1}}}}),
+		"/pieces/front/face/strips":                  front(plan.Piece{Face: &plan.Face{Kind: plan.StripsFace}}),
+		"/pieces/front/face/strips/0/width":          front(plan.Piece{Face: &plan.Face{Kind: plan.StripsFace, Strips: make([]plan.Strip, 1)}}),
+		"/pieces/front/face/parts":                   front(plan.Piece{Face: &plan.Face{Kind: plan.StackFace, Parts: make([]plan.Part, 25)}}),
+		"/pieces/front/face/parts/0/height":          front(plan.Piece{Face: &plan.Face{Kind: plan.StackFace, Parts: make([]plan.Part, 1)}}),
+		"/pieces/front/face/parts/0/face/parts/0/face/parts/0/face/parts/0/face": front(plan.Piece{Face: nested(5)}),
+		"/pieces/front/face/colourways":                                          grid(plan.Face{Columns: 1, Rows: 1, Patch: plan.Patch{Fit: true}, Colourways: make([]plan.Colourway, 9)}),
+		"/pieces/front/face/colourways/0/face/colourways":                        grid(plan.Face{Columns: 1, Rows: 1, Patch: plan.Patch{Fit: true}, Colourways: []plan.Colourway{{Face: plan.Face{Colourways: make([]plan.Colourway, 1)}}}}),
+		"/back/hem":      func(p *plan.Plan) { p.Back.Hem = make([]length.Length, 3) },
+		"/back/hem/0":    func(p *plan.Plan) { p.Back.Hem = []length.Length{-1} },
+		"/back/panels/1": func(p *plan.Plan) { p.Back.Panels.Widths = []length.Length{length.Inch, 0} },
+		"/cloths":        func(p *plan.Plan) { p.Cloths = map[string]plan.Cloth{" ": {}} },
 		"/cloths/A/width": func(p *plan.Plan) {
 			p.Cloths = map[string]plan.Cloth{"A": {Width: ptr(length.Length(0)), Usable: ptr(length.Length(0))}}
 		},
