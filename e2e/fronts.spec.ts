@@ -34,7 +34,6 @@ test("a block of the library, from the picture to its triangles and steps", asyn
 test("set on point: blocks, side and corner triangles", async ({ page, demo }) => {
   await page.goto(`${demo.url}${plan}`);
   await pick(page, "Setting of the patches", "on-point");
-  await pick(page, "Size of the patches", "fit");
   await put(page, "Patches across", "3");
   await put(page, "Patches down", "3");
   await expect(cuts(page)).toContainText("side triangles, 4 from each");
@@ -214,6 +213,7 @@ for (const [kind, what] of [
   ["checker", "strips to be sewn together"],
   ["stack", "part 2: panel"],
   ["found", "found panel"],
+  ["gathered", "panel to be gathered"],
 ] as const) {
   test(`a front of ${kind} begins so that it can be cut`, async ({ page, demo }) => {
     await page.goto(`${demo.url}${plan}`);
@@ -246,4 +246,21 @@ test("the ends of a hood may be pieced", async ({ page, demo }) => {
   await kind.selectOption("grid");
   await expect(page.getByRole("alert")).toHaveCount(0);
   await expect(cuts(page)).toContainText("patch");
+});
+
+test("gathers take their ratio, and a pocket lies on a panel", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/gathered-jacket-for-the-guest-album`);
+  await expect(page.getByText(/takes/).first()).toContainText("from selvedge to selvedge");
+  await put(page, "Ratio of the gathers", "1.5");
+  await expect(page.getByRole("note").filter({ hasText: "crumpled" })).toBeVisible();
+  await put(page, "Ratio of the gathers", "3");
+  await expect(page.getByRole("note").filter({ hasText: "crumpled" })).toHaveCount(0);
+  await saved(page);
+  await page.getByRole("link", { name: "Sew", exact: true }).click();
+  await page.getByRole("button", { name: "Gather the panel" }).click();
+  await expect(page.getByText("always as many stitches between two marks")).toBeVisible();
+  await page.goto(`${demo.url}/plans/reading-corner-cushion`);
+  await pick(page, "Kind of front", "plain");
+  await pick(page, "Pocket on the front", "folded");
+  await expect(cuts(page)).toContainText("pocket, folded in half");
 });

@@ -40,6 +40,9 @@ const (
 	BorderRun   Role = "border-run"  // sewn on second, across everything
 	BorderPatch Role = "border-patch"
 	Corner      Role = "border-corner"
+	// Gathered is drawn in before it is trimmed; a PocketPart lies on the panel.
+	Gathered   Role = "gathered"
+	PocketPart Role = "pocket"
 )
 
 // Part is one shape to be cut, with how many alike.
@@ -62,6 +65,9 @@ type Part struct {
 	Finished       string
 	// Had marks a panel that is there already.
 	Had bool
+	// Joined is how many strips each is joined from, where it is longer than its cloth is
+	// wide.
+	Joined int
 	// Line is the outline of a template with its seams, from its own top left corner.
 	Line outline.Outline
 }
@@ -82,6 +88,15 @@ func (f Face) Crossed(level bool) int {
 		}
 	}
 	return n
+}
+
+// Long reports whether a part is a strip that may be joined from shorter ones.
+func (p Part) Long() bool {
+	switch p.Role {
+	case BorderEnd, BorderRun, LongSash, Strip:
+		return true
+	}
+	return false
 }
 
 // Cell is one part where it lies on the face, from the finished top left
@@ -163,6 +178,8 @@ type Face struct {
 	Units []Unit
 	// Sets of strips that are cut across.
 	Sets []Set
+	// Gather is what a gathered face takes; nil for others.
+	Gather *Gather
 }
 
 // Grid is what its steps have to know of a grid of patches.
@@ -240,7 +257,7 @@ var builders map[plan.FaceKind]builder
 
 func init() {
 	builders = map[plan.FaceKind]builder{
-		plan.PlainFace: plain, plan.GridFace: grid, plan.StripsFace: strips, plan.CheckerFace: checker, plan.StackFace: stack, plan.FoundFace: found,
+		plan.PlainFace: plain, plan.GridFace: grid, plan.StripsFace: strips, plan.CheckerFace: checker, plan.StackFace: stack, plan.FoundFace: found, plan.GatheredFace: gathered,
 	}
 }
 
@@ -251,7 +268,7 @@ func Build(o Order) (Face, finding.List) {
 	if !ok {
 		var found finding.List
 		found.Add(finding.Stop, "face-kind", o.Path+"/kind",
-			fmt.Sprintf("A %s face is read and kept, but this version does not reckon it.", o.Face.Kind), "Choose one piece, a grid, strips, a checkerboard or a stack.")
+			fmt.Sprintf("A %s face is read and kept, but this version does not reckon it.", o.Face.Kind), "Choose one piece, a grid, strips, a checkerboard, a stack or gathers.")
 		return Face{}, found
 	}
 	said := unreckoned(o)
@@ -276,8 +293,8 @@ func unreckoned(o Order) finding.List {
 	if len(f.Applique) > 0 {
 		stop("applique", "Appliqué", out)
 	}
-	if f.Pocket != "" {
-		stop("pocket", "A pocket front", out)
+	if f.Pocket != "" && f.Kind != plan.PlainFace {
+		stop("pocket", fmt.Sprintf("A pocket on a %s face", f.Kind), "A folded pocket lies on one piece of cloth.")
 	}
 	framed := f.Kind == plan.GridFace || f.Kind == plan.CheckerFace || f.Kind == plan.FoundFace
 	if len(f.Borders) > 0 && !framed {
@@ -315,12 +332,16 @@ func plain(o Order) (Face, finding.List) {
 	x, y := out(o.Held.Left, o.Left, left), out(o.Held.Top, o.Above, above)
 	w := o.Finished.Width.Total() + x + out(o.Held.Right, far(o.Trimmed.Width, o.Finished.Width, o.Left), right)
 	h := o.Finished.Height.Total() + y + out(o.Held.Bottom, far(o.Trimmed.Height, o.Finished.Height, o.Above), below)
-	return Face{
+	f := Face{
 		Parts:    []Part{{Name: "panel", Title: "Panel", Role: Panel, Cloth: o.Face.Cloth, Size: o.Top.UpTo(o.Step), Count: 1}},
 		Cells:    []Cell{{X: -x, Y: -y, Width: w, Height: h}},
 		Finished: o.Finished,
 		Sewn:     o.Top.UpTo(o.Step),
-	}, nil
+	}
+	if o.Face.Pocket != "" {
+		f = pocketed(o, f)
+	}
+	return f, nil
 }
 
 // part is the index of a part like p, which is added where there is none yet. Parts

@@ -127,8 +127,10 @@ func TestWhatDoesNotFitIsSaidWithWhatDoes(t *testing.T) {
 		"an empty stack":               {plan.Face{Kind: plan.StackFace}, "stack-empty", "/parts", "19″"},
 		"a stack that misses":          {plan.Face{Kind: plan.StackFace, Parts: []plan.Part{{Height: 10 * in}}}, "stack-does-not-fill", "/parts", "last part of 19″"},
 		"appliqué":                     {plan.Face{Kind: plan.PlainFace, Applique: make([]plan.Shape, 1)}, "face-part", "/applique", ""},
-		"a pocket front":               {plan.Face{Kind: plan.PlainFace, Pocket: "folded"}, "face-part", "/pocket", ""},
-		"gathers":                      {plan.Face{Kind: "gathered"}, "face-kind", "/kind", ""},
+		"a pocket on a grid":           {plan.Face{Kind: plan.GridFace, Pocket: "folded"}, "face-part", "/pocket", "one piece of cloth"},
+		"no gathers":                   {plan.Face{Kind: plan.GatheredFace, Ratio: 1}, "gather-ratio", "/ratio", "2.5"},
+		"a sample that is not here":    {plan.Face{Kind: plan.GatheredFace, Sample: "s1"}, "gather-sample", "/sample", "divided"},
+		"folded windows":               {plan.Face{Kind: "windows"}, "face-kind", "/kind", "gathers"},
 	} {
 		t.Run(name, func(t *testing.T) {
 			f, found := front.Build(order(c.face, 19*in, 19*in))

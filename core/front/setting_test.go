@@ -395,3 +395,52 @@ func TestMixedBlocksTakeTheirOwnCloth(t *testing.T) {
 	}
 	assert.Len(t, seen, 4)
 }
+
+// Gathers (docs/arithmetic.md §10): 14 → 5½ is a ratio of 2.545; 9 wanted takes 22.9 and
+// seams, and a piece of 20 yields 7.86.
+func TestGathersTakeTheirRatio(t *testing.T) {
+	f := plan.Face{Kind: plan.GatheredFace, Cloth: "A", Ratio: 14 / 5.5, Direction: plan.AcrossWay}
+	o := order(f, 9*in, 6*in)
+	o.Usable = func(string) length.Length { return 20 * in }
+	built := build(t, o)
+	assert.InDelta(t, 22.9, built.Gather.Needed.Float()/in.Float(), 0.01)
+	assert.InDelta(t, 7.86, built.Gather.Yields.Float()/in.Float(), 0.005)
+	panel := part(t, built, "gathered")
+	assert.Equal(t, []length.Length{(built.Gather.Needed + 2*seam).Ceil(eighth), 13 * in / 2}, []length.Length{panel.Size.Width.Total(), panel.Size.Height.Total()})
+	o.Face.Direction = plan.AlongWay
+	assert.Equal(t, 19*in/2, part(t, build(t, o), "gathered").Size.Width.Total(), "along, the width stays")
+	o.Face.Ratio = 1.5
+	_, found := front.Build(o)
+	require.Len(t, found, 1)
+	assert.Equal(t, "gather-thin", found[0].Code)
+}
+
+// Drawn in along the diagonal by r, the corners of what is cut come to the corners of
+// what is wanted: the map that stretches along one direction, by hand.
+func TestSlantwiseGathersCoverThePanel(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		r := rapid.Float64Range(1.1, 6).Draw(t, "r")
+		w, h := in.Times(rapid.IntRange(4, 30).Draw(t, "w")), in.Times(rapid.IntRange(4, 30).Draw(t, "h"))
+		o := order(plan.Face{Kind: plan.GatheredFace, Cloth: "A", Ratio: r, Direction: plan.Slantwise}, w, h)
+		size := part(t, build(t, o), "gathered").Size
+		farX, farY := 0.0, 0.0
+		for _, c := range [][2]float64{{1, 1}, {1, -1}, {-1, 1}, {-1, -1}} {
+			x, y := c[0]*w.Float()/2, c[1]*h.Float()/2
+			along := (x + y) / math.Sqrt2
+			farX, farY = max(farX, x+(r-1)*along/math.Sqrt2), max(farY, y+(r-1)*along/math.Sqrt2)
+		}
+		assert.InDelta(t, 2*farX, (size.Width.Total() - 2*seam).Float(), eighth.Float()+1)
+		assert.InDelta(t, 2*farY, (size.Height.Total() - 2*seam).Float(), eighth.Float()+1)
+		assert.GreaterOrEqual(t, (size.Width.Total()-2*seam).Float()+1, 2*farX)
+	})
+}
+
+func TestAFoldedPocketLiesOnThePanel(t *testing.T) {
+	o := order(plan.Face{Kind: plan.PlainFace, Cloth: "A", Pocket: "folded"}, 19*in, 19*in)
+	o.Left, o.Above = seam, seam
+	built := build(t, o)
+	panel, pocket := part(t, built, "panel"), part(t, built, "pocket")
+	assert.Equal(t, panel.Size, pocket.Size)
+	assert.Equal(t, built.Cells[0].Y+built.Cells[0].Height, built.Cells[1].Y+built.Cells[1].Height, "at the lower edge")
+	assert.Equal(t, 39*in/4, built.Cells[1].Height)
+}

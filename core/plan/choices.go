@@ -31,6 +31,8 @@ type (
 	Setting string
 	// OrderKind of cloths in a grid.
 	OrderKind string
+	// PocketFront is a pocket over the lower half of a plain face.
+	PocketFront string
 	// BorderCorner is how borders meet.
 	BorderCorner string
 	// Direction of strips and gathers.
@@ -75,18 +77,20 @@ const (
 	Jacket       CoverKind = "jacket"
 	Pad          CoverKind = "pad"
 
-	PlainFace   FaceKind = "plain"
-	GridFace    FaceKind = "grid"
-	StripsFace  FaceKind = "strips"
-	CheckerFace FaceKind = "checker"
-	StackFace   FaceKind = "stack"
-	FoundFace   FaceKind = "found"
+	PlainFace    FaceKind = "plain"
+	GridFace     FaceKind = "grid"
+	StripsFace   FaceKind = "strips"
+	CheckerFace  FaceKind = "checker"
+	StackFace    FaceKind = "stack"
+	FoundFace    FaceKind = "found"
+	GatheredFace FaceKind = "gathered"
 
 	Straight Setting = "straight"
 	OnPoint  Setting = "on-point"
 
 	AcrossWay Direction = "across"
 	AlongWay  Direction = "along"
+	Slantwise Direction = "diagonal"
 
 	Alternate OrderKind = "alternate"
 	Scrap     OrderKind = "scrap"
@@ -149,6 +153,7 @@ func (CornerKind) Values() []string   { return []string{"square", "round", "tape
 func (BottomFinish) Values() []string { return []string{"bound", "hem", "raw"} }
 func (FlapStyle) Values() []string    { return []string{"folded", "turned-in", "flip"} }
 func (Setting) Values() []string      { return []string{"straight", "on-point"} }
+func (PocketFront) Values() []string  { return []string{"folded"} }
 func (OrderKind) Values() []string    { return []string{"alternate", "scrap", "rows"} }
 func (BorderCorner) Values() []string { return []string{"butted", "mitred", "squares"} }
 func (Direction) Values() []string    { return []string{"across", "along", "diagonal"} }

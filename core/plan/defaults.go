@@ -261,6 +261,9 @@ func (q Piece) settle(common Piece, sizes usual) Piece {
 	return q
 }
 
+// usualRatio of gathers, before ÷ after. Common practice.
+const usualRatio = 2.5
+
 func (f Face) settle() Face {
 	if f.Kind == "" {
 		f.Kind = PlainFace
@@ -273,7 +276,10 @@ func (f Face) settle() Face {
 	for i := range f.Colourways {
 		f.Colourways[i].Face = f.Colourways[i].Face.settle()
 	}
-	if f.Kind == StripsFace && f.Direction == "" {
+	if f.Kind == GatheredFace && f.Ratio == 0 && f.Sample == "" {
+		f.Ratio = usualRatio
+	}
+	if (f.Kind == StripsFace || f.Kind == GatheredFace) && f.Direction == "" {
 		f.Direction = AcrossWay
 	}
 	if f.Kind != GridFace && f.Kind != CheckerFace && f.Kind != FoundFace {

@@ -218,8 +218,8 @@ type Face struct {
 	// Cloth of a plain, gathered or found face, and of the triangles that set a grid on
 	// point; there the last of the cloths when absent.
 	Cloth string `json:"cloth,omitempty"`
-	// Pocket turns a plain face into a folded pocket front.
-	Pocket string `json:"pocket,omitempty"`
+	// Pocket turns a plain face into a folded pocket front: folded.
+	Pocket PocketFront `json:"pocket,omitempty"`
 	// Columns, left to right: grid, checker, windows; 1 to 200.
 	Columns int `json:"columns,omitempty"`
 	// Rows, top to bottom: grid, checker, windows; 1 to 200.

@@ -115,7 +115,10 @@ func (r *run) begun(old plan.Face, size sum.Size, kind plan.FaceKind) plan.Face 
 		return plan.Face{Kind: kind, Cloth: first, Patch: plan.Patch{Width: w.Div(2).Floor(step), Height: h.Div(2).Floor(step)},
 			Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: last}}}
 	}
-	return plan.Face{Kind: plan.PlainFace, Cloth: first}
+	if kind != plan.GatheredFace {
+		kind = plan.PlainFace
+	}
+	return plan.Face{Kind: kind, Cloth: first}
 }
 
 // grid is the best grid of four or so across, or one that is fitted.

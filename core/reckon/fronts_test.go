@@ -26,7 +26,7 @@ func faced(f plan.Face) plan.Plan {
 
 // Whatever a face begins as, on any piece, it can be cut, and so can one more part of it.
 func TestEveryFaceThatBeginsCanBeCut(t *testing.T) {
-	kinds := []plan.FaceKind{plan.PlainFace, plan.GridFace, plan.StripsFace, plan.CheckerFace, plan.StackFace, plan.FoundFace}
+	kinds := []plan.FaceKind{plan.PlainFace, plan.GridFace, plan.StripsFace, plan.CheckerFace, plan.StackFace, plan.FoundFace, plan.GatheredFace}
 	rapid.Check(t, func(t *rapid.T) {
 		p := worked()
 		p.Object.Width = length.Inch / 2 * length.Length(rapid.IntRange(16, 70).Draw(t, "w"))
@@ -135,7 +135,7 @@ func BenchmarkFourHundredPatches(b *testing.B) {
 
 // anyFace draws a face as it begins on a piece, with whatever it can carry changed.
 func anyFace(t *rapid.T, p plan.Plan, config string) plan.Face {
-	kind := rapid.SampledFrom([]plan.FaceKind{plan.GridFace, plan.GridFace, plan.GridFace, plan.StripsFace, plan.CheckerFace, plan.StackFace, plan.FoundFace}).Draw(t, "face")
+	kind := rapid.SampledFrom([]plan.FaceKind{plan.GridFace, plan.GridFace, plan.GridFace, plan.StripsFace, plan.CheckerFace, plan.StackFace, plan.FoundFace, plan.GatheredFace}).Draw(t, "face")
 	f, ok := reckon.BeginFace(p, config, "", kind)
 	if !ok {
 		return plan.Face{Kind: plan.PlainFace}
@@ -150,6 +150,11 @@ func anyFace(t *rapid.T, p plan.Plan, config string) plan.Face {
 		if rapid.Bool().Draw(t, "pieced") {
 			f.Borders[i].Pieced = &plan.PiecedBorder{Cloths: []string{"A", "L"}}
 		}
+	}
+	if kind == plan.GatheredFace {
+		f.Ratio = rapid.Float64Range(0, 7).Draw(t, "ratio")
+		f.Direction = rapid.SampledFrom([]plan.Direction{"", "across", "along", "diagonal"}).Draw(t, "direction")
+		return f
 	}
 	if kind != plan.GridFace {
 		return f
@@ -203,7 +208,7 @@ func TestAnyFaceOnAnyCover(t *testing.T) {
 		everyCellHasItsCut(t, r)
 		stepsAreTold(t, r)
 	})
-	for _, kind := range []plan.FaceKind{plan.GridFace, plan.StripsFace, plan.CheckerFace, plan.StackFace, plan.FoundFace} {
+	for _, kind := range []plan.FaceKind{plan.GridFace, plan.StripsFace, plan.CheckerFace, plan.StackFace, plan.FoundFace, plan.GatheredFace} {
 		assert.Positive(t, made[kind], "%s is made at times", kind)
 	}
 }
@@ -239,4 +244,24 @@ func stepsAreTold(t *rapid.T, r reckon.Reckoning) {
 		ids[s.ID] = true
 		assert.NotContains(t, s.Title+s.Text+s.Check+s.Press, "%!")
 	}
+}
+
+// A border of 45 in of a cloth with 40 between its selvedges: two strips, each half of it
+// with half a join; a join takes two seams (docs/arithmetic.md §4).
+func TestLongBordersAreJoined(t *testing.T) {
+	f := plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 2, Patch: plan.Patch{Width: 10 * length.Inch, Height: 10 * length.Inch}, Cloths: []string{"A", "B"},
+		Borders: []plan.Border{{Width: plan.BorderWidth{Width: 5 * length.Inch / 2}, Cloth: "C"}}}
+	p := faced(f)
+	front := p.Pieces["front"]
+	front.Quilting, front.Layers, front.Squaring = nil, nil, nil
+	p.Pieces["front"] = front
+	p.Object.Width, p.Object.Height, p.Cover.Ease = 45*length.Inch, 25*length.Inch, plan.Axes{}
+	p.Cloths["C"] = plan.Cloth{Name: "c", Width: ptr(42 * length.Inch), Usable: ptr(40 * length.Inch)}
+	p.Cloths["D"] = plan.Cloth{Name: "d", Width: ptr(60 * length.Inch), Usable: ptr(58 * length.Inch)}
+	r := reckon.Reckon(p, nil)
+	run := cut(t, r, "front.border.1.run")
+	assert.Equal(t, []any{4, "23″"}, []any{run.Count, run.Width.Text}, "45½ and one join of ½, halved")
+	i := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "border.1.run" })
+	require.Positive(t, i)
+	assert.Contains(t, r.Steps[i].Text, "Join 2 strips")
 }

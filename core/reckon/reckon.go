@@ -337,7 +337,7 @@ func (r *run) showFront(piece cover.Piece, top panel, m fit.Panel) {
 		if part.Name == "panel" && !part.Had {
 			title = piece.Title
 		}
-		ids[i] = r.cut(cutting{piece: "front", part: part.Name, title: title, cloth: part.Cloth, size: part.Size, count: part.Count,
+		ids[i] = r.facePart(&top.face.Parts[i], cutting{piece: "front", part: part.Name, title: title, cloth: part.Cloth, size: part.Size, count: part.Count,
 			mayTurn: part.Role != front.Panel, about: top.path + "/face", shape: shapeOf(piece, part), gives: part.Gives, patches: part.Patches, finished: part.Finished, had: part.Had, line: part.Line})
 	}
 	out.Cells = cells(top.face, ids)
@@ -345,6 +345,28 @@ func (r *run) showFront(piece cover.Piece, top panel, m fit.Panel) {
 	r.pressing(&out, top)
 	r.under(underneath{piece: "front", name: "front", chain: top.chain, count: 1, about: top.path})
 	r.out.Pieces = append(r.out.Pieces, out)
+}
+
+// facePart cuts a part of a face; a strip longer than its cloth is wide is joined, where
+// its print may be turned with it.
+func (r *run) facePart(p *front.Part, c cutting) string {
+	described, _ := r.p.Cloth(c.cloth)
+	upright := c.size.Height.Total() > c.size.Width.Total()
+	if p.Role == front.Gathered { // a join is lost in the gathers
+		c.mayTurn = false
+		id, n := r.strips(true, r.p.Cover.Seam, c)
+		p.Joined = n
+		return id
+	}
+	if !p.Long() || (upright && !turns(described.Print)) {
+		return r.cut(c)
+	}
+	if upright && c.size.Height.Total() > *described.Usable {
+		c.size.Width, c.size.Height = c.size.Height, c.size.Width
+	}
+	id, n := r.strips(true, r.p.Cover.Seam, c)
+	p.Joined = n
+	return id
 }
 
 // shapeOf is how a part is cut: a panel with rounded or tapered corners by a
@@ -379,6 +401,9 @@ func cells(f front.Face, cuts []string) []Cell {
 func (r *run) pressing(out *Piece, p panel) {
 	out.Press, out.Conflicts, out.Methods = []PressSeam{}, []Point{}, r.methods(p, out.Count)
 	out.Ways = p.ways
+	if g := p.face.Gather; g != nil {
+		out.Gather = &Gathers{Wanted: r.l(g.Wanted), Needed: r.l(g.Needed), Piece: r.l(g.Piece), Yields: r.l(g.Yields)}
+	}
 	if len(p.face.Grids) > 0 && p.face.Columns > 0 && len(p.face.Grids[0].Patch.Width) > 0 {
 		shows := func(s sum.Sum) sum.Sum { return sum.Of(sum.Part, "", s.Total()-2*r.p.Cover.Seam) }
 		patch := r.size(p.face.Grids[0].Patch.Each(shows))
@@ -469,9 +494,9 @@ func (r *run) back(piece cover.Piece, m fit.Panel) back.Back {
 	at := r.keeper(piece.Config, func(q plan.Piece) bool { return q.Face != nil })
 	path := finding.Path("pieces", at)
 	face := r.faceOf(q)
-	if face.Kind != plan.PlainFace || len(face.Applique) > 0 {
+	if face.Kind != plan.PlainFace || len(face.Applique) > 0 || face.Pocket != "" {
 		r.find(finding.List{{Level: finding.Stop, Code: "back-face", About: path + "/face/kind",
-			Text: fmt.Sprintf("A back is cut plain, and this one has a %s face.", face.Kind), Remedy: "Give the back a plain face of its own."}})
+			Text: "A back is cut plain, and this one has a face of more than one piece of cloth.", Remedy: "Give the back a plain face of its own."}})
 		return back.Back{}
 	}
 	cloth := face.Cloth

@@ -221,7 +221,7 @@ func TestBadDecisionsGiveFindingsAndNoHalfResult(t *testing.T) {
 
 func TestDecisionsForAllPiecesAreFoundWhereTheyStand(t *testing.T) {
 	p := worked()
-	p.Pieces["*"] = plan.Piece{Face: &plan.Face{Kind: "gathered"}}
+	p.Pieces["*"] = plan.Piece{Face: &plan.Face{Kind: "windows"}}
 	p.Pieces["front"] = plan.Piece{}
 	assert.Equal(t, "/pieces/*/face/kind", reckon.Reckon(p, nil).Findings[0].About)
 }

@@ -91,6 +91,8 @@ type Piece struct {
 	Conflicts []Point     `json:"press_conflicts"`
 	// Patch of its first grid, or its block, as it finishes; absent without one.
 	Patch *Size `json:"patch,omitempty"`
+	// Gather is what a gathered face takes; absent for others.
+	Gather *Gathers `json:"gather,omitempty"`
 	// Ways are its colourways as they would lie.
 	Ways []Way `json:"ways"`
 	// Methods compare how the units of its blocks can be made, all alike pieces together.
@@ -121,6 +123,14 @@ type Seam struct {
 	// Clips are the marks between which a straight seam is clipped, since it goes
 	// round a corner of the other piece: begin and end in turn.
 	Clips []Mark `json:"clips"`
+}
+
+// Gathers are what a length takes of cloth, and what the whole width of it yields.
+type Gathers struct {
+	Wanted L `json:"wanted"`
+	Needed L `json:"needed"`
+	Piece  L `json:"piece"`
+	Yields L `json:"yields"`
 }
 
 // Way is a face in other cloths.

@@ -76,7 +76,11 @@ func (r *run) shellPiece(piece cover.Piece) panel {
 				c.title += ", cut already"
 			}
 		}
-		ids[i], p.strips = r.strips(panel && piece.Strip, r.p.Cover.Seam, c)
+		if panel {
+			ids[i], p.strips = r.strips(piece.Strip, r.p.Cover.Seam, c)
+		} else {
+			ids[i] = r.facePart(&p.face.Parts[i], c)
+		}
 	}
 	out.Cells = split(cells(p.face, ids), p.strips)
 	for i := 1; i < p.strips; i++ {

@@ -14,6 +14,7 @@ import (
 // are cut across; the faces of a stack.
 func (b *builder) piece() {
 	f := b.Face
+	b.gathered()
 	b.sets()
 	b.units()
 	at := 0
@@ -27,6 +28,32 @@ func (b *builder) piece() {
 			name = fmt.Sprintf("grid.%d.", i+1)
 		}
 		b.grid(name, g, bands)
+	}
+}
+
+// gathered draws a panel in, after a sample, and trims it; a pocket is laid on a panel.
+func (b *builder) gathered() {
+	if g := b.Face.Gather; g != nil {
+		way := map[plan.Direction]string{plan.AlongWay: "from top to bottom", plan.Slantwise: "along the diagonal"}[g.Direction]
+		if way == "" {
+			way = "from side to side"
+		}
+		b.add(Step{ID: b.prefix + "sample", Stage: Piecing, Title: "Sew a sample of the gathers", Machine: "Straight stitch 4 to 5 mm, upper tension loosened, needle 80/12",
+			Text:  fmt.Sprintf("The same rows on a piece of the same cloth, a hand wide and twice as long. Draw it in as you like it, and divide its length before by its length after: the plan says %.4g.", g.Ratio),
+			Check: "Looser gathers spread more: if the ratio is another one, change the plan before the panel is cut."})
+		text := fmt.Sprintf("Two rows of long stitches %s, on both edges and between them, always as many stitches between two marks. Mark the cloth and the panel in eighths, draw all rows in together mark to mark until %s are %s, and stitch over them.", way, b.text(g.Needed), b.text(g.Wanted))
+		if joined := b.Face.Parts[0].Joined; joined > 1 {
+			text = fmt.Sprintf("Join the %d strips end to end. ", joined) + text
+		}
+		b.add(Step{ID: b.prefix + "gather", Stage: Piecing, Title: "Gather the panel", Text: text, Caution: b.pins(),
+			Check: fmt.Sprintf("It lies flat at the edges; trim it to %s.", b.size(b.Face.Sewn))})
+	}
+	for _, p := range b.Face.Parts {
+		if p.Role == front.PocketPart {
+			b.add(Step{ID: b.prefix + "pocket", Stage: Piecing, Title: "Lay the pocket on", Machine: b.seamText(), Press: "Press the fold.", Caution: ironCaution,
+				Text:  "Fold it in half, wrong sides together, the fold at the top; stitch along the fold, lay it on the lower half and baste it round three sides within the seam.",
+				Check: "The fold lies level; a hand goes in."})
+		}
 	}
 }
 
@@ -82,7 +109,7 @@ func (b *builder) band(name string, band front.Band, g front.Grid) {
 		step.Text = fmt.Sprintf("From the lower left up: its blocks and the triangle at each end, %d pieces. The triangles' right angles lie against the block.", band.Pieces)
 		step.Check = "The edge the next row is sewn to is one straight line."
 	case of(band, "strips"):
-		step.Title, step.Text = "Sew the strips together", fmt.Sprintf("All %d side by side, in turn from one end and from the other, so that they do not bow.", band.Pieces)
+		step.Title, step.Text = "Sew the strips together", b.joinedFirst(front.Strip)+fmt.Sprintf("All %d side by side, in turn from one end and from the other, so that they do not bow.", band.Pieces)
 		step.Check = fmt.Sprintf("Together they measure %s, raw edge to raw edge.", b.text(band.Length))
 	default:
 		step.Check = fmt.Sprintf("The row is %s long, raw edge to raw edge.", b.text(band.Length))
@@ -109,7 +136,7 @@ func (b *builder) rows(name string, g front.Grid, bands []front.Band) {
 	case of(bands[0], "segments"):
 		step.Title, step.Text = "Join the segments", "Every second one turned end for end, or taken from the other set. "+meeting(school)
 	case g.Sash && !g.Posts:
-		step.Title, step.Text = "Join the rows and the long sashes", "Two at a time from the top. Mark on each long sash where the patches begin and end, so that they stand above each other."
+		step.Title, step.Text = "Join the rows and the long sashes", b.joinedFirst(front.LongSash)+"Two at a time from the top. Mark on each long sash where the patches begin and end, so that they stand above each other."
 	}
 	b.add(step)
 }
@@ -191,20 +218,34 @@ func (b *builder) border(name string) {
 		}
 	}
 	for _, p := range parts {
+		joined := ""
+		if p.Joined > 1 {
+			joined = fmt.Sprintf("Join %d strips end to end for each first, seams pressed open. ", p.Joined)
+		}
 		switch p.Role {
 		case front.BorderEnd:
 			text := "Sew one to the left and one to the right edge."
 			if mitred {
 				text = fmt.Sprintf("Middle to middle, to the left and the right edge: begin and end %s before the corners.", b.text(b.Plan.Cover.Seam))
 			}
-			step(last(p.Name), p.Title, text, fmt.Sprintf("Measure the sewn centre down its middle first: the strips are cut %s long for it.", b.text(p.Size.Height.Total())))
+			step(last(p.Name), p.Title, joined+text, fmt.Sprintf("Measure the sewn centre down its middle first: the strips are cut %s long for it.", b.text(p.Size.Height.Total())))
 		case front.BorderRun:
-			step(last(p.Name), p.Title, borderText(mitred, squares), fmt.Sprintf("Measure across the middle first: the strips are cut %s long for it.", b.text(p.Size.Width.Total())))
+			step(last(p.Name), p.Title, joined+borderText(mitred, squares), fmt.Sprintf("Measure across the middle first: the strips are cut %s long for it.", b.text(p.Size.Width.Total())))
 		}
 	}
 	if mitred {
 		step("mitre", "Sew the mitres", "Fold the corner so that both strips lie on each other, draw the line from the inner corner at 45°, sew from the inner corner out, and trim to the seam.", "The corner lies flat before it is trimmed.")
 	}
+}
+
+// joinedFirst tells to join strips that are longer than their cloth is wide.
+func (b *builder) joinedFirst(role front.Role) string {
+	for _, p := range b.Face.Parts {
+		if p.Role == role && p.Joined > 1 {
+			return "Join those that are longer than their cloth is wide end to end first, seams pressed open. "
+		}
+	}
+	return ""
 }
 
 // last is the last word of a part's name.

@@ -133,6 +133,7 @@ seams: Seam[]
 press: PressSeam[]
 press_conflicts: Point[]
 patch?: Size2
+gather?: Gathers
 /**
  * Ways are its colourways as they would lie.
  */
@@ -283,6 +284,12 @@ y: number
 export interface Size2 {
 width: L
 height: L
+}
+export interface Gathers {
+wanted: L
+needed: L
+piece: L
+yields: L
 }
 /**
  * Way is a face in other cloths.

@@ -223,9 +223,9 @@ kind?: ("plain" | "grid" | "strips" | "checker" | "stack" | "windows" | "gathere
  */
 cloth?: string
 /**
- * Pocket turns a plain face into a folded pocket front.
+ * Pocket turns a plain face into a folded pocket front: folded.
  */
-pocket?: string
+pocket?: "folded"
 /**
  * Columns, left to right: grid, checker, windows; 1 to 200.
  */
@@ -346,9 +346,9 @@ kind?: ("plain" | "grid" | "strips" | "checker" | "stack" | "windows" | "gathere
  */
 cloth?: string
 /**
- * Pocket turns a plain face into a folded pocket front.
+ * Pocket turns a plain face into a folded pocket front: folded.
  */
-pocket?: string
+pocket?: "folded"
 /**
  * Columns, left to right: grid, checker, windows; 1 to 200.
  */

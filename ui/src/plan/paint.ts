@@ -27,6 +27,8 @@ export function painted(
   const [what, which] = part.split(".");
   switch (what) {
     case "panel":
+    case "gathered":
+    case "pocket":
     case "side":
     case "corner":
       return { ...face, cloth };

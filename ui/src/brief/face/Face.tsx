@@ -4,6 +4,7 @@ import { Choice } from "../Choice";
 import { useLetters } from "../sentences";
 import { Borders } from "./Borders";
 import { useFace } from "./context";
+import { Gathered } from "./Gathered";
 import { Grid } from "./Grid";
 import { Layouts } from "./Layouts";
 import { Methods } from "./Methods";
@@ -18,6 +19,7 @@ const kinds = [
   { value: "checker", name: "A checkerboard from strips" },
   { value: "stack", name: "Parts above each other" },
   { value: "found", name: "A panel that is there already" },
+  { value: "gathered", name: "Gathered cloth" },
 ];
 
 const known = new Set(kinds.map((k) => k.value));
@@ -69,6 +71,7 @@ const words: Record<string, () => React.ReactNode> = {
   checker: Grid,
   strips: Strips,
   found: Found,
+  gathered: Gathered,
 };
 
 function Plain() {
@@ -82,6 +85,16 @@ function Plain() {
         value={String(at("/cloth") ?? letters[0]?.value ?? "A")}
         options={letters}
         choose={(next) => set("/cloth", next, `${title} of ${next}`)}
+      />
+      ,{" "}
+      <Choice
+        label={`Pocket on the ${title}`}
+        value={String(at("/pocket") ?? "")}
+        options={[
+          { value: "", name: "no pocket over it" },
+          { value: "folded", name: "with a folded pocket over its lower half" },
+        ]}
+        choose={(next) => set("/pocket", next || undefined, next ? "a folded pocket" : "no pocket")}
       />
       .
     </>

@@ -98,9 +98,8 @@ function setAs<T>(plan: T, path: string, set: string): T {
   };
   return put(plan, path.split("/").slice(1), (face) => {
     const { sash, keep: _, ...others } = face;
-    const patch = others.patch as { width?: unknown; fit?: boolean } | undefined;
     if (set === "straight") return { ...others, ...(sash !== undefined && { sash }), set };
-    return { ...others, set, ...(patch && !patch.fit && { patch: { width: patch.width } }) };
+    return { ...others, set, patch: { fit: true } }; // what fitted straight seldom does on point
   }) as T;
 }
 
