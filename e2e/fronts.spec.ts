@@ -264,3 +264,19 @@ test("gathers take their ratio, and a pocket lies on a panel", async ({ page, de
   await pick(page, "Pocket on the front", "folded");
   await expect(cuts(page)).toContainText("pocket, folded in half");
 });
+
+test("folded windows: units that fit, patches, points and how they are folded", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/folded-window-cushion`);
+  await expect(page.getByText(": 24 windows, 16 half ones, 25 points")).toBeVisible();
+  await expect(cuts(page)).toContainText("16 × 10″ square");
+  await put(page, "Units across", "5");
+  await expect(page.getByRole("alert").first()).toContainText("fit the width");
+  await put(page, "Units down", "5");
+  await pick(page, "Size of the units", "fit");
+  await expect(page.getByRole("alert")).toHaveCount(0);
+  await saved(page);
+  await page.getByRole("link", { name: "Sew", exact: true }).click();
+  await page.getByRole("button", { name: "Fold the 25 units" }).click();
+  await expect(page.getByRole("img", { name: /folded/ })).toBeVisible();
+  await accessible(page);
+});

@@ -43,6 +43,9 @@ const (
 	// Gathered is drawn in before it is trimmed; a PocketPart lies on the panel.
 	Gathered   Role = "gathered"
 	PocketPart Role = "pocket"
+	// Ground is folded, a Window lies over a join of two.
+	Ground Role = "ground"
+	Window Role = "window"
 )
 
 // Part is one shape to be cut, with how many alike.
@@ -180,6 +183,8 @@ type Face struct {
 	Sets []Set
 	// Gather is what a gathered face takes; nil for others.
 	Gather *Gather
+	// Windows is what folded windows take; nil for others.
+	Windows *Windows
 }
 
 // Grid is what its steps have to know of a grid of patches.
@@ -257,7 +262,7 @@ var builders map[plan.FaceKind]builder
 
 func init() {
 	builders = map[plan.FaceKind]builder{
-		plan.PlainFace: plain, plan.GridFace: grid, plan.StripsFace: strips, plan.CheckerFace: checker, plan.StackFace: stack, plan.FoundFace: found, plan.GatheredFace: gathered,
+		plan.PlainFace: plain, plan.GridFace: grid, plan.StripsFace: strips, plan.CheckerFace: checker, plan.StackFace: stack, plan.FoundFace: found, plan.GatheredFace: gathered, plan.WindowsFace: windows,
 	}
 }
 

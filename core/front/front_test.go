@@ -130,7 +130,9 @@ func TestWhatDoesNotFitIsSaidWithWhatDoes(t *testing.T) {
 		"a pocket on a grid":           {plan.Face{Kind: plan.GridFace, Pocket: "folded"}, "face-part", "/pocket", "one piece of cloth"},
 		"no gathers":                   {plan.Face{Kind: plan.GatheredFace, Ratio: 1}, "gather-ratio", "/ratio", "2.5"},
 		"a sample that is not here":    {plan.Face{Kind: plan.GatheredFace, Sample: "s1"}, "gather-sample", "/sample", "divided"},
-		"folded windows":               {plan.Face{Kind: "windows"}, "face-kind", "/kind", "gathers"},
+		"a kind there is not":          {plan.Face{Kind: "woven"}, "face-kind", "/kind", "gathers"},
+		"units that miss":              {plan.Face{Kind: plan.WindowsFace, Columns: 4, Rows: 4, Unit: 3 * in}, "windows-do-not-fill", "/unit", "Units of 4⅞″ fit the width"},
+		"units too small":              {plan.Face{Kind: plan.WindowsFace, Columns: 39, Rows: 39, Unit: in / 2}, "windows-small", "/unit", "larger"},
 	} {
 		t.Run(name, func(t *testing.T) {
 			f, found := front.Build(order(c.face, 19*in, 19*in))

@@ -444,3 +444,32 @@ func TestAFoldedPocketLiesOnThePanel(t *testing.T) {
 	assert.Equal(t, built.Cells[0].Y+built.Cells[0].Height, built.Cells[1].Y+built.Cells[1].Height, "at the lower edge")
 	assert.Equal(t, 39*in/4, built.Cells[1].Height)
 }
+
+// Folded windows (docs/arithmetic.md §7): unit 3, 5 rows of 4: squares 7, template 6, 31
+// windows and 18 half ones, 40 patches, window 2.12, 30 points. And 4 × 4 of 4½: squares
+// 10, template 9, 24 + 16 halves, 32 patches, 25 points (common practice).
+func TestFoldedWindows(t *testing.T) {
+	f := plan.Face{Kind: plan.WindowsFace, Columns: 4, Rows: 5, Unit: 3 * in, Ground: "A", Show: "B"}
+	built := build(t, order(f, 12*in-2*seam, 15*in-2*seam))
+	ground, window, half := part(t, built, "ground"), part(t, built, "window"), part(t, built, "half-window")
+	assert.Equal(t, []any{20, 7 * in}, []any{ground.Count, ground.Size.Width.Total()})
+	assert.Equal(t, []any{31, 18, 9}, []any{window.Count, half.Patches, half.Count})
+	assert.Equal(t, 11*in/8, window.Size.Width.Total(), "2.12 less ⅝, down to the ruler")
+	w := built.Windows
+	assert.Equal(t, []any{6 * in, 31, 18, 30}, []any{w.Template, w.Whole, w.Half, w.Points})
+	assert.InDelta(t, 2.12, w.Side.Float()/in.Float(), 0.005)
+	assert.InDelta(t, 49.0/9, w.Eats, 1e-9)
+	assert.Equal(t, 23*in/2, built.Finished.Width.Total())
+	drawn := map[string]int{}
+	for _, c := range built.Cells {
+		drawn[built.Parts[c.Part].Name]++
+	}
+	assert.Equal(t, map[string]int{"ground": 20, "window": 31, "half-window": 18}, drawn)
+	f.Columns, f.Rows, f.Unit = 4, 4, 9*in/2
+	large := build(t, order(f, 18*in-2*seam, 18*in-2*seam))
+	assert.Equal(t, []any{10 * in, 9 * in, 24, 16, 25}, []any{part(t, large, "ground").Size.Width.Total(), large.Windows.Template, large.Windows.Whole, large.Windows.Half, large.Windows.Points})
+	_, found := front.Build(order(f, 18*in, 18*in))
+	require.Len(t, found, 1)
+	assert.Equal(t, "windows-smaller", found[0].Code)
+	assert.Equal(t, "windows-quilted", func() string { _, said := front.Build(quilted(f)); return said[0].Code }())
+}

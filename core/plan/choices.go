@@ -84,6 +84,7 @@ const (
 	StackFace    FaceKind = "stack"
 	FoundFace    FaceKind = "found"
 	GatheredFace FaceKind = "gathered"
+	WindowsFace  FaceKind = "windows"
 
 	Straight Setting = "straight"
 	OnPoint  Setting = "on-point"

@@ -251,7 +251,7 @@ type Face struct {
 	Direction Direction `json:"direction,omitempty"`
 	// Parts of a stacked face, from the top.
 	Parts []Part `json:"parts,omitempty"`
-	// Unit of folded windows, finished.
+	// Unit of folded windows, finished, 1 in and more; the one that fits when absent.
 	Unit length.Length `json:"unit,omitempty"`
 	// Ground cloth of folded windows.
 	Ground string `json:"ground,omitempty"`

@@ -187,6 +187,12 @@ func (v *validator) face(path string, f Face) {
 		v.sash(path+"/sash", f.Sash)
 		v.rows(path, f)
 		v.keep(path, f)
+	case WindowsFace:
+		v.count(path+"/columns", "The number of units across", f.Columns, 1, mostUnits)
+		v.count(path+"/rows", "The number of units down", f.Rows, 1, mostUnits)
+		if f.Unit != 0 {
+			v.between(path+"/unit", "A finished unit", f.Unit, length.Inch, largest)
+		}
 	case FoundFace:
 		if f.Patch != (Patch{}) {
 			v.patch(path+"/patch", f.Patch)
@@ -246,6 +252,9 @@ func (v *validator) border(path string, b Border) {
 		}
 	}
 }
+
+// mostUnits is how many folded units lie side by side at most.
+const mostUnits = 40
 
 // mostWays is how many colourways can be told apart side by side.
 const mostWays = 8

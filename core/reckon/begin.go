@@ -115,10 +115,30 @@ func (r *run) begun(old plan.Face, size sum.Size, kind plan.FaceKind) plan.Face 
 		return plan.Face{Kind: kind, Cloth: first, Patch: plan.Patch{Width: w.Div(2).Floor(step), Height: h.Div(2).Floor(step)},
 			Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: last}}}
 	}
+	if kind == plan.WindowsFace {
+		return r.windowed(first, last, size)
+	}
 	if kind != plan.GatheredFace {
 		kind = plan.PlainFace
 	}
 	return plan.Face{Kind: kind, Cloth: first}
+}
+
+// windowed is folded units of about 3 in or 8 cm that fit both ways: as many as make the
+// sides come out nearest.
+func (r *run) windowed(ground, show string, size sum.Size) plan.Face {
+	w, h := size.Width.Total()+2*r.p.Cover.Seam, size.Height.Total()+2*r.p.Cover.Seam
+	best := plan.Face{Kind: plan.WindowsFace, Ground: ground, Show: show, Columns: 1, Rows: 1}
+	off := length.Length(0)
+	for c := 1; c <= 12; c++ {
+		n := max(1, int((h.Float()*float64(c)/w.Float())+0.5))
+		miss := (w.Times(n) - h.Times(c)).Abs() // 0 where the units are square
+		unit := (w.Div(c) - 3*length.Inch).Abs()
+		if c == 1 || miss < off || (miss == off && unit < (w.Div(best.Columns)-3*length.Inch).Abs()) {
+			off, best.Columns, best.Rows = miss, c, n
+		}
+	}
+	return best
 }
 
 // grid is the best grid of four or so across, or one that is fitted.

@@ -135,7 +135,7 @@ func BenchmarkFourHundredPatches(b *testing.B) {
 
 // anyFace draws a face as it begins on a piece, with whatever it can carry changed.
 func anyFace(t *rapid.T, p plan.Plan, config string) plan.Face {
-	kind := rapid.SampledFrom([]plan.FaceKind{plan.GridFace, plan.GridFace, plan.GridFace, plan.StripsFace, plan.CheckerFace, plan.StackFace, plan.FoundFace, plan.GatheredFace}).Draw(t, "face")
+	kind := rapid.SampledFrom([]plan.FaceKind{plan.GridFace, plan.GridFace, plan.GridFace, plan.StripsFace, plan.CheckerFace, plan.StackFace, plan.FoundFace, plan.GatheredFace, plan.WindowsFace}).Draw(t, "face")
 	f, ok := reckon.BeginFace(p, config, "", kind)
 	if !ok {
 		return plan.Face{Kind: plan.PlainFace}
@@ -150,6 +150,10 @@ func anyFace(t *rapid.T, p plan.Plan, config string) plan.Face {
 		if rapid.Bool().Draw(t, "pieced") {
 			f.Borders[i].Pieced = &plan.PiecedBorder{Cloths: []string{"A", "L"}}
 		}
+	}
+	if kind == plan.WindowsFace { // made where the units happen to be square
+		f.Buttons = rapid.Bool().Draw(t, "buttons")
+		return f
 	}
 	if kind == plan.GatheredFace {
 		f.Ratio = rapid.Float64Range(0, 7).Draw(t, "ratio")
@@ -264,4 +268,23 @@ func TestLongBordersAreJoined(t *testing.T) {
 	i := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "border.1.run" })
 	require.Positive(t, i)
 	assert.Contains(t, r.Steps[i].Text, "Join 2 strips")
+}
+
+func TestFoldedWindowsAreCounted(t *testing.T) {
+	f := plan.Face{Kind: plan.WindowsFace, Columns: 4, Rows: 4, Ground: "A", Show: "B", Buttons: true}
+	p := faced(f)
+	front := p.Pieces["front"]
+	front.Quilting, front.Layers, front.Squaring = nil, nil, nil
+	p.Pieces["front"] = front
+	r := reckon.Reckon(p, nil)
+	require.NotEmpty(t, r.Cuts, "%v", r.Findings)
+	for name, n := range map[string]int{"ground squares": 16, "whole windows": 24, "half windows": 16, "window patches": 32, "points": 25, "buttons": 25} {
+		assert.Equal(t, n, r.Counts[name], name)
+	}
+	shown := piece(t, r, "front")
+	require.NotNil(t, shown.Windows)
+	assert.Equal(t, "19″", shown.Finished.Width.Text, "units of a quarter of 19½, less two seams")
+	for _, s := range r.Steps {
+		assert.NotContains(t, s.ID, "row.", "units are joined in one step")
+	}
 }

@@ -267,6 +267,9 @@ func (r *run) clothed(face plan.Face) plan.Face {
 	if len(face.Cloths) == 0 && face.Order.Kind != plan.Rows {
 		face.Cloth = or(face.Cloth)
 	}
+	if face.Kind == plan.WindowsFace {
+		face.Ground, face.Show = or(face.Ground), or(face.Show)
+	}
 	if face.Sash != nil {
 		sash := *face.Sash
 		sash.Cloth = or(sash.Cloth)
@@ -401,8 +404,11 @@ func cells(f front.Face, cuts []string) []Cell {
 func (r *run) pressing(out *Piece, p panel) {
 	out.Press, out.Conflicts, out.Methods = []PressSeam{}, []Point{}, r.methods(p, out.Count)
 	out.Ways = p.ways
+	if w := p.face.Windows; w != nil {
+		out.Windows = &WindowsShown{Unit: r.l(w.Unit), Template: r.l(w.Template), Side: r.l(w.Side), Whole: w.Whole, Half: w.Half, Points: w.Points, Eats: w.Eats}
+	}
 	if g := p.face.Gather; g != nil {
-		out.Gather = &Gathers{Wanted: r.l(g.Wanted), Needed: r.l(g.Needed), Piece: r.l(g.Piece), Yields: r.l(g.Yields)}
+		out.Gather = &Gathers{Direction: string(g.Direction), Wanted: r.l(g.Wanted), Needed: r.l(g.Needed), Piece: r.l(g.Piece), Yields: r.l(g.Yields)}
 	}
 	if len(p.face.Grids) > 0 && p.face.Columns > 0 && len(p.face.Grids[0].Patch.Width) > 0 {
 		shows := func(s sum.Sum) sum.Sum { return sum.Of(sum.Part, "", s.Total()-2*r.p.Cover.Seam) }
@@ -677,6 +683,16 @@ func (r *run) countFace(f front.Face, pieces int) {
 				name = "corner triangles"
 			}
 			add(name, p.Patches)
+		}
+	}
+	if w := f.Windows; w != nil {
+		add("ground squares", f.Columns*f.Rows)
+		add("whole windows", w.Whole)
+		add("half windows", w.Half)
+		add("window patches", w.Whole+(w.Half+1)/2)
+		add("points", w.Points)
+		if w.Buttons {
+			add("buttons", w.Points)
 		}
 	}
 	for _, s := range f.Sets {

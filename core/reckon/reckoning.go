@@ -93,6 +93,8 @@ type Piece struct {
 	Patch *Size `json:"patch,omitempty"`
 	// Gather is what a gathered face takes; absent for others.
 	Gather *Gathers `json:"gather,omitempty"`
+	// Windows are folded windows; absent for other faces.
+	Windows *WindowsShown `json:"windows,omitempty"`
 	// Ways are its colourways as they would lie.
 	Ways []Way `json:"ways"`
 	// Methods compare how the units of its blocks can be made, all alike pieces together.
@@ -127,10 +129,24 @@ type Seam struct {
 
 // Gathers are what a length takes of cloth, and what the whole width of it yields.
 type Gathers struct {
+	// Direction it is drawn in: across, along or diagonal.
+	Direction string `json:"direction"`
 	Wanted L `json:"wanted"`
 	Needed L `json:"needed"`
 	Piece  L `json:"piece"`
 	Yields L `json:"yields"`
+}
+
+// WindowsShown is what folded windows take: the unit as it finishes, the template its hem
+// is pressed round, the side of a window, and the ground cloth against the front.
+type WindowsShown struct {
+	Unit     L       `json:"unit"`
+	Template L       `json:"template"`
+	Side     L       `json:"side"`
+	Whole    int     `json:"whole"`
+	Half     int     `json:"half"`
+	Points   int     `json:"points"`
+	Eats     float64 `json:"eats"`
 }
 
 // Way is a face in other cloths.

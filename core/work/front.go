@@ -15,6 +15,10 @@ import (
 func (b *builder) piece() {
 	f := b.Face
 	b.gathered()
+	if f.Windows != nil {
+		b.windows()
+		return
+	}
 	b.sets()
 	b.units()
 	at := 0
@@ -54,6 +58,24 @@ func (b *builder) gathered() {
 				Text:  "Fold it in half, wrong sides together, the fold at the top; stitch along the fold, lay it on the lower half and baste it round three sides within the seam.",
 				Check: "The fold lies level; a hand goes in."})
 		}
+	}
+}
+
+// windows folds the units, joins them, and rolls their edges over the patches.
+func (b *builder) windows() {
+	w, f := b.Face.Windows, b.Face
+	units := f.Columns * f.Rows
+	b.add(Step{ID: b.prefix + "fold", Stage: Piecing, Title: fmt.Sprintf("Fold the %d units", units), Press: "Press every fold sharp.", Caution: ironCaution,
+		Text:  fmt.Sprintf("Press the edges of each square in round a template of %s. Fold all four corners to the middle and press; fold the new corners to the middle and press again. Catch the four points in the middle with a few stitches through all layers.", b.text(w.Template)),
+		Check: fmt.Sprintf("Each unit is %s square, its corners sharp.", b.text(w.Unit))})
+	b.add(Step{ID: b.prefix + "units", Stage: Piecing, Title: "Join the units", Bands: numbers(f.Bands), Machine: "Straight stitch 2.2 mm, needle 90/14", Caution: needleCaution,
+		Text:  fmt.Sprintf("%d rows of %d. Lay two units on each other, open the flaps of the sides that meet and sew along the crease; then the rows to each other.", f.Rows, f.Columns),
+		Check: fmt.Sprintf("The panel is %s; measure it before the back is cut.", b.size(f.Sewn))})
+	b.add(Step{ID: b.prefix + "windows", Stage: Piecing, Title: fmt.Sprintf("Sew %d windows and %d half ones", w.Whole, w.Half), Caution: b.pins(),
+		Text:  "Lay a patch over each join, on its point, roll the folded edges over it from all four sides and stitch them down; at the rim half a patch, its long side even with the edge.",
+		Check: "No raw edge shows, and the folds lie in one curve from point to point."})
+	if w.Buttons {
+		b.add(Step{ID: b.prefix + "points", Stage: Piecing, Title: fmt.Sprintf("Sew %d buttons on the points", w.Points), Text: "Where units meet, through all layers; those at the rim after the cover is closed.", Caution: buttonCaution})
 	}
 }
 

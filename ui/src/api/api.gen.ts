@@ -134,6 +134,7 @@ press: PressSeam[]
 press_conflicts: Point[]
 patch?: Size2
 gather?: Gathers
+windows?: WindowsShown
 /**
  * Ways are its colourways as they would lie.
  */
@@ -286,10 +287,23 @@ width: L
 height: L
 }
 export interface Gathers {
+/**
+ * Direction it is drawn in: across, along or diagonal.
+ */
+direction: string
 wanted: L
 needed: L
 piece: L
 yields: L
+}
+export interface WindowsShown {
+unit: L
+template: L
+side: L
+whole: number
+half: number
+points: number
+eats: number
 }
 /**
  * Way is a face in other cloths.

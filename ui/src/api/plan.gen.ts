@@ -283,7 +283,7 @@ direction?: ("across" | "along" | "diagonal")
  */
 parts?: Part[]
 /**
- * Unit of folded windows, finished.
+ * Unit of folded windows, finished, 1 in and more; the one that fits when absent.
  */
 unit?: (string | number)
 /**
@@ -406,7 +406,7 @@ direction?: ("across" | "along" | "diagonal")
  */
 parts?: Part[]
 /**
- * Unit of folded windows, finished.
+ * Unit of folded windows, finished, 1 in and more; the one that fits when absent.
  */
 unit?: (string | number)
 /**

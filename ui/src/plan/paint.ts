@@ -32,6 +32,11 @@ export function painted(
     case "side":
     case "corner":
       return { ...face, cloth };
+    case "ground":
+      return { ...face, ground: cloth };
+    case "window":
+    case "half-window":
+      return { ...face, show: cloth };
     case "short-sash":
     case "long-sash":
       return { ...face, sash: { ...record(face.sash), cloth } };

@@ -106,6 +106,7 @@ export const PieceDrawing = memo(function PieceDrawing({
           <path d={outlines ? lines.cut : lines.finished} />
         </clipPath>
         <Quilting id={id} piece={piece} />
+        {piece.gather && <Folds id={`${id}folds`} direction={piece.gather.direction} />}
       </defs>
       <g clipPath={`url(#${id}face)`}>
         {piece.cells.map((cell, i) => (
@@ -120,6 +121,7 @@ export const PieceDrawing = memo(function PieceDrawing({
             onClick={select && (() => select(cell, piece))}
           />
         ))}
+        {piece.gather && <rect className="quilting" {...cut} fill={`url(#${id}folds)`} />}
         {piece.lines.map((_, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: families have no identity but their place
           <rect key={i} className="quilting" {...cut} fill={`url(#${id}lines${i})`} />
@@ -145,6 +147,16 @@ export const PieceDrawing = memo(function PieceDrawing({
     </g>
   );
 });
+
+/** The folds of gathered cloth: across the way it is drawn in. */
+function Folds({ id, direction }: { id: string; direction: string }) {
+  const turn = { along: 90, diagonal: 45 }[direction] ?? 0;
+  return (
+    <pattern id={id} width="9" height="46" patternUnits="userSpaceOnUse" patternTransform={`rotate(${turn})`}>
+      <path className="fold-shade" d="M2 0C3.6 12 0.6 34 2 46M6.4 0C5 14 7.6 30 6.4 46" />
+    </pattern>
+  );
+}
 
 /** One pattern of stitched lines for each family. */
 function Quilting({ id, piece }: { id: string; piece: Piece }) {

@@ -13,6 +13,7 @@ import { usePlan } from "../plan/context";
 import { get } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
 import { Closure } from "../sheet/Closure";
+import { FoldFigure } from "../sheet/Fold";
 import { OnPiece } from "../sheet/OnPiece";
 import { extent, mm, PieceDrawing } from "../sheet/PieceDrawing";
 import { isPressed, PressView, turns } from "../sheet/Press";
@@ -121,7 +122,9 @@ function StepAtHand({
         {step.title}
       </h1>
       <div className="at-hand-body">
-        {join ? (
+        {/(^|\.)fold$/.test(step.id) ? (
+          <FoldFigure />
+        ) : join ? (
           <JoinDrawing join={Number(join[1])} reckoning={reckoning} cloths={value("/cloths")} />
         ) : (
           <StepDrawing step={step} reckoning={reckoning} cloths={value("/cloths")} />

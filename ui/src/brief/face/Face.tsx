@@ -11,6 +11,7 @@ import { Methods } from "./Methods";
 import { Stack } from "./Stack";
 import { Found, Strips } from "./Strips";
 import { Ways } from "./Ways";
+import { Windows } from "./Windows";
 
 const kinds = [
   { value: "plain", name: "One piece of cloth" },
@@ -20,6 +21,7 @@ const kinds = [
   { value: "stack", name: "Parts above each other" },
   { value: "found", name: "A panel that is there already" },
   { value: "gathered", name: "Gathered cloth" },
+  { value: "windows", name: "Folded windows" },
 ];
 
 const known = new Set(kinds.map((k) => k.value));
@@ -72,6 +74,7 @@ const words: Record<string, () => React.ReactNode> = {
   strips: Strips,
   found: Found,
   gathered: Gathered,
+  windows: Windows,
 };
 
 function Plain() {
