@@ -59,6 +59,7 @@ bench:
 
 fuzz:
 	go test ./core/length -run '^$$' -fuzz FuzzParse -fuzztime 30s -fuzzminimizetime 1x
+	go test ./core/block -run '^$$' -fuzz FuzzParse -fuzztime 30s -fuzzminimizetime 1x
 	go test ./format/planfile -run '^$$' -fuzz FuzzRead -fuzztime 60s -fuzzminimizetime 1x
 
 # Takes the pictures in docs/screenshots from the demo data.

@@ -43,6 +43,8 @@ const (
 	// Gathered is drawn in before it is trimmed; a PocketPart lies on the panel.
 	Gathered   Role = "gathered"
 	PocketPart Role = "pocket"
+	// Backing is firm cloth under a found panel.
+	Backing Role = "backing"
 	// Ground is folded, a Window lies over a join of two.
 	Ground Role = "ground"
 	Window Role = "window"

@@ -248,6 +248,9 @@ func TestAFoundPanelInItsBorders(t *testing.T) {
 	panel := part(t, built, "panel")
 	assert.True(t, panel.Had)
 	assert.Equal(t, []length.Length{21 * in / 2, 17 * in / 2}, []length.Length{panel.Size.Width.Total(), panel.Size.Height.Total()})
+	f.Backed = "L"
+	backing := part(t, build(t, order(f, 19*in, 19*in)), "backing")
+	assert.Equal(t, []any{"L", 21 * in / 2}, []any{backing.Cloth, backing.Size.Width.Total()})
 	assert.Equal(t, 3*in, part(t, built, "border.1.side").Size.Width.Total(), "2½ and two seams")
 	assert.Equal(t, 4*in, part(t, built, "border.1.run").Size.Height.Total(), "3½ and two seams")
 }

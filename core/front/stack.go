@@ -169,6 +169,9 @@ func found(o Order) (Face, finding.List) {
 			f.Parts[i].Name, f.Parts[i].Title, f.Parts[i].Role, f.Parts[i].Had = "panel", "Found panel, trimmed to", Panel, true
 		}
 	}
+	if o.Face.Backed != "" {
+		f.part(Part{Name: "backing", Title: "Firm backing of the panel", Role: Backing, Cloth: o.Face.Backed, Size: f.Parts[0].Size.UpTo(o.Step)}, 1)
+	}
 	f.Columns, f.Rows, f.Bands = 0, 0, nil
 	for i := range f.Cells {
 		f.Cells[i].Row, f.Cells[i].Column, f.Cells[i].Band = 0, 0, 0

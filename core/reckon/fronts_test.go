@@ -145,6 +145,9 @@ func anyFace(t *rapid.T, p plan.Plan, config string) plan.Face {
 		f.Parts[1].Face.Strips = nil
 		return f
 	}
+	if kind == plan.FoundFace && rapid.Bool().Draw(t, "backed") {
+		f.Backed = "L"
+	}
 	for i := range f.Borders {
 		f.Borders[i].Corner = rapid.SampledFrom([]plan.BorderCorner{"", "butted", "mitred", "squares"}).Draw(t, "corner")
 		if rapid.Bool().Draw(t, "pieced") {

@@ -355,6 +355,9 @@ func (r *run) showFront(piece cover.Piece, top panel, m fit.Panel) {
 func (r *run) facePart(p *front.Part, c cutting) string {
 	described, _ := r.p.Cloth(c.cloth)
 	upright := c.size.Height.Total() > c.size.Width.Total()
+	if p.Role == front.Backing {
+		c.layer, c.mayTurn = "lining", false
+	}
 	if p.Role == front.Gathered { // a join is lost in the gathers
 		c.mayTurn = false
 		id, n := r.strips(true, r.p.Cover.Seam, c)

@@ -72,7 +72,14 @@ export function Found() {
         choose={(next) => set("/cloth", next, `panel of ${next}`)}
       />
       , showing <Value path={`${path}/patch/width`} label="Width of the panel as it shows" /> by{" "}
-      <Value path={`${path}/patch/height`} label="Height of the panel as it shows" />.
+      <Value path={`${path}/patch/height`} label="Height of the panel as it shows" />,{" "}
+      <Choice
+        label="Backing of the panel"
+        value={String(at("/backed") ?? "")}
+        options={[{ value: "", name: "firm enough by itself" }, ...letters.map((l) => ({ value: l.value, name: `backed with ${l.name}` }))]}
+        choose={(next) => set("/backed", next || undefined, next ? `panel backed with ${next}` : "no backing")}
+      />
+      .
     </>
   );
 }
