@@ -127,6 +127,11 @@ test("a block is divided by pointer and by key, its cuts seen at once", async ({
   await text.fill("(A / B) - (B / A)");
   await text.press("Enter");
   await expect(dialog.getByRole("option")).toHaveCount(4);
+  await canvas.focus();
+  await page.keyboard.press("Control+z"); // seen in the dialog too
+  await expect(text).toHaveValue(/2 /);
+  await page.keyboard.press("Control+Shift+z");
+  await expect(text).toHaveValue("(A / B) - (B / A)");
   await dialog.getByRole("button", { name: "Done" }).click();
   await saved(page);
   const { plan: kept } = await stored(demo, "reading-corner-cushion");

@@ -131,10 +131,10 @@ type Seam struct {
 type Gathers struct {
 	// Direction it is drawn in: across, along or diagonal.
 	Direction string `json:"direction"`
-	Wanted L `json:"wanted"`
-	Needed L `json:"needed"`
-	Piece  L `json:"piece"`
-	Yields L `json:"yields"`
+	Wanted    L      `json:"wanted"`
+	Needed    L      `json:"needed"`
+	Piece     L      `json:"piece"`
+	Yields    L      `json:"yields"`
 }
 
 // WindowsShown is what folded windows take: the unit as it finishes, the template its hem

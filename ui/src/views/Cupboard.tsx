@@ -110,7 +110,7 @@ function ClothRow({ cloth }: { cloth: ClothView }) {
         </p>
         {cloth.plans.length > 0 && (
           <p className={cloth.short.nm > 0 ? "stop-text" : "soft"}>
-            <T>{`${cloth.wanted.text} wanted for ${cloth.plans.join(" and ")}${cloth.short.nm > 0 ? `: ${cloth.short.text} short` : ""}.`}</T>
+            <T>{`${cloth.wanted.text} wanted for ${cloth.plans.join("; ")}${cloth.short.nm > 0 ? `: ${cloth.short.text} short` : ""}.`}</T>
           </p>
         )}
         <div className="row-actions">

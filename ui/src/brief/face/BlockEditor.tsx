@@ -3,7 +3,7 @@ import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
-import { type KeyboardEvent, useEffect, useId, useMemo, useRef, useState } from "react";
+import { type KeyboardEvent, useEffect, useId, useMemo, useState } from "react";
 import type { BlockView, EditBlock, PatchView } from "../../api/api.gen";
 import { ApiError, ask, sentence } from "../../api/client";
 import { Pattern } from "../../cloth/Pattern";
@@ -41,7 +41,6 @@ export function BlockEditor({ text, close }: { text: string; close: () => void }
   const [chosen, choose] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
   const [typed, type] = useState<string | null>(null);
-  const started = useRef(false);
   const letters = (at("/cloths") ?? []) as string[];
 
   const ask_ = async (change: Partial<EditBlock>, from = block?.text ?? text): Promise<BlockView | null> => {
@@ -60,12 +59,10 @@ export function BlockEditor({ text, close }: { text: string; close: () => void }
     if (next) set("/block", { cells: next.text }, label);
     return next;
   };
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the block is read once, then changed here
+  // biome-ignore lint/correctness/useExhaustiveDependencies: read at first, and again when the plan has it otherwise, as after an undo
   useEffect(() => {
-    if (started.current) return;
-    started.current = true;
-    void ask_({}).then((b) => choose(b?.patches[0]?.path ?? ""));
-  }, []);
+    if (block?.text !== text) void ask_({}, text).then((b) => block === null && choose(b?.patches[0]?.path ?? ""));
+  }, [text]);
 
   const patch = block?.patches.find((p) => p.path === chosen) ?? block?.patches[0];
   const divide = async (sign: string, count: number | undefined, name: string) => {
@@ -219,6 +216,7 @@ function Canvas({
       choose(paths[(paths.indexOf(chosen.path) + step + paths.length) % paths.length] ?? "");
     } else if (/^[a-zA-Z]$/.test(e.key) && !e.ctrlKey && !e.metaKey && !e.altKey) {
       e.preventDefault();
+      e.stopPropagation();
       letter(e.key.toUpperCase());
     }
   };
