@@ -433,9 +433,16 @@ func (r *run) pressing(out *Piece, p panel) {
 	}
 	if n := len(out.Conflicts); n > 0 {
 		r.find(finding.List{{Level: finding.Note, Code: "press-conflict", About: p.path + "/face",
-			Text:   fmt.Sprintf("At %d places on the %s two seam allowances lie to the same side where they meet, and do not lock.", n, strings.ToLower(out.Title)),
+			Text:   fmt.Sprintf("At %s on the %s two seam allowances lie to the same side where they meet, and do not lock.", places(n), strings.ToLower(out.Title)),
 			Remedy: "Press one of the two open there; the pressing plan marks the places."}})
 	}
+}
+
+func places(n int) string {
+	if n == 1 {
+		return "one place"
+	}
+	return fmt.Sprintf("%d places", n)
 }
 
 func linesOf(q plan.Piece) []Lines {

@@ -50,7 +50,8 @@ export function PressView({ piece, step }: { piece: Piece; step: Step }) {
       </svg>
       <p className="soft">
         Bands show on which side the allowances lie; on both, where a seam is open.
-        {piece.press_conflicts.length > 0 && ` Rings: ${piece.press_conflicts.length} places where two lie to the same side.`}
+        {piece.press_conflicts.length > 0 &&
+          ` Rings: ${piece.press_conflicts.length === 1 ? "one place" : `${piece.press_conflicts.length} places`} where two lie to the same side.`}
         {piece.press.some((s) => s.side === "dark") && " Where no band is drawn, press to the darker side."}
       </p>
     </details>

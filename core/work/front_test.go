@@ -1,0 +1,153 @@
+package work_test
+
+import (
+	"slices"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"umschlag/core/front"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/press"
+	"umschlag/core/sum"
+	"umschlag/core/work"
+)
+
+// facing is a cushion front of a face that finishes w × h.
+func facing(t *testing.T, f plan.Face, w, h length.Length, change ...func(*front.Order)) work.Order {
+	t.Helper()
+	with := func(more length.Length) sum.Size {
+		return sum.Size{Width: sum.Of(sum.Part, "", w+more), Height: sum.Of(sum.Part, "", h+more)}
+	}
+	o := front.Order{Face: f, Finished: with(0), Trimmed: with(in / 2), Top: with(in / 2), Seam: in / 4, Left: in / 4, Above: in / 4, Step: in / 8,
+		Style: length.Style{Unit: length.Inches}, Usable: func(string) length.Length { return 40 * in }}
+	for _, c := range change {
+		c(&o)
+	}
+	built, found := front.Build(o)
+	require.False(t, found.Stopped(), "%v", found)
+	out := order(2, 2, false)
+	out.Face = built
+	out.Plan.Habits.Triangles, out.Plan.Habits.Strips = o.Triangles, o.Strips
+	out.Pressed = pressed(out)
+	return out
+}
+
+func grid(columns, rows int) plan.Face {
+	return plan.Face{Kind: plan.GridFace, Columns: columns, Rows: rows, Set: plan.Straight, Patch: plan.Patch{Width: 4 * in, Height: 4 * in}, Cloths: []string{"A", "B", "C"},
+		Order: plan.Order{Kind: plan.Alternate}}
+}
+
+// ids are the piecing steps in order.
+func ids(steps []work.Step) []string {
+	var out []string
+	for _, s := range steps {
+		if s.Stage == work.Piecing {
+			out = append(out, s.ID)
+		}
+	}
+	return out
+}
+
+func TestBlocksAreSewnUnitByUnit(t *testing.T) {
+	f := grid(4, 4)
+	f.Block.Name = "pinwheel"
+	o := facing(t, f, 16*in, 16*in)
+	steps := work.Steps(o)
+	assert.Equal(t, []string{"unit.1", "unit.2", "unit.3", "unit.4", "layout", "row.1", "row.2", "row.3", "row.4", "rows"}, ids(steps))
+	units := find(t, steps, "unit.1")
+	assert.Equal(t, "Sew 64 half-square units", units.Title)
+	assert.Contains(t, units.Text, "4 chains of up to 16")
+	assert.Equal(t, "Each is 2½″ × 2½″, raw edge to raw edge; trim what is beyond.", units.Check)
+	assert.Contains(t, find(t, steps, "unit.4").Press, "every second place", "so that blocks side by side lock")
+	assert.Contains(t, find(t, steps, "layout").Title, "blocks")
+}
+
+func TestSchoolsOfTrianglesSaySoInTheirSteps(t *testing.T) {
+	f := grid(4, 4)
+	f.Block.Name = "pinwheel"
+	says := func(school plan.Triangles) string {
+		return find(t, work.Steps(facing(t, f, 16*in, 16*in, func(o *front.Order) { o.Triangles = school })), "unit.1").Text
+	}
+	assert.Contains(t, says(plan.ExactTriangles), "on the bias")
+	assert.Contains(t, says(plan.TrimTriangles), "two units")
+	assert.Contains(t, says(plan.ManyTriangles), "eight units")
+	f.Block.Name = "flying-geese"
+	geese := work.Steps(facing(t, f, 16*in, 16*in, func(o *front.Order) { o.Triangles = plan.ManyTriangles }))
+	assert.Contains(t, find(t, geese, "unit.1").Text, "four geese")
+}
+
+func TestRowsFromStripsAreNotSewnAgain(t *testing.T) {
+	f := grid(4, 3)
+	f.Block.Name = "nine-patch"
+	o := facing(t, f, 16*in, 12*in, func(o *front.Order) { o.Strips = plan.SewnSets })
+	steps := work.Steps(o)
+	assert.Equal(t, []string{"set.1", "set.2", "unit.3", "layout"}, ids(steps)[:4], "the two kinds of rows come out of their sets")
+	set := find(t, steps, "set.1")
+	assert.Contains(t, set.Text, "A, B, A")
+	assert.Contains(t, set.Text, "24 segments")
+	assert.Contains(t, set.Caution, "rotary")
+}
+
+func TestSlantingRowsAreToldAsSuch(t *testing.T) {
+	f := grid(2, 2)
+	f.Set = plan.OnPoint
+	steps := work.Steps(facing(t, f, 12*in, 12*in))
+	assert.Equal(t, []string{"layout", "row.1", "row.2", "row.3", "rows"}, ids(steps))
+	assert.Contains(t, find(t, steps, "layout").Text, "slanting rows")
+	assert.Contains(t, find(t, steps, "row.2").Text, "5 pieces", "three blocks and a triangle at each end")
+	assert.Equal(t, []int{1, 2, 3}, find(t, steps, "rows").Bands)
+	assert.NotEqual(t, find(t, steps, "row.1").Side, find(t, steps, "row.2").Side)
+}
+
+func TestSashesAreJoinedWithTheRows(t *testing.T) {
+	f := grid(3, 2)
+	f.Sash = &plan.Sash{Width: in, Cloth: "S"}
+	steps := work.Steps(facing(t, f, 14*in, 9*in))
+	assert.Equal(t, press.ToSash, find(t, steps, "row.1").Side)
+	assert.Contains(t, find(t, steps, "row.1").Text, "5 patches and sashes")
+	assert.Contains(t, find(t, steps, "rows").Title, "long sashes")
+	f.Sash.Posts = true
+	posts := work.Steps(facing(t, f, 14*in, 9*in))
+	assert.Contains(t, find(t, posts, "row.2").Text, "sashes and posts")
+	assert.Equal(t, "Join the rows", find(t, posts, "rows").Title)
+}
+
+func TestBordersByTheirCorners(t *testing.T) {
+	for corner, want := range map[plan.BorderCorner][]string{
+		plan.Butted:  {"border.1.side", "border.1.run"},
+		plan.Squares: {"border.1.side", "border.1.run"},
+		plan.Mitred:  {"border.1.side", "border.1.run", "border.1.mitre"},
+	} {
+		f := grid(2, 2)
+		f.Borders = []plan.Border{{Width: plan.BorderWidth{Width: 2 * in}, Cloth: "C", Corner: corner}}
+		steps := work.Steps(facing(t, f, 12*in, 12*in))
+		assert.Equal(t, want, slices.DeleteFunc(ids(steps), func(id string) bool { return !strings.HasPrefix(id, "border") }), corner)
+	}
+	f := grid(2, 2)
+	f.Borders = []plan.Border{{Width: plan.BorderWidth{Width: 2 * in}, Pieced: &plan.PiecedBorder{Cloths: []string{"A", "B"}}}}
+	pieced := work.Steps(facing(t, f, 12*in, 12*in))
+	assert.Contains(t, find(t, pieced, "border.1.patches").Text, "strip")
+	find(t, pieced, "border.1.side")
+}
+
+func TestStacksCheckerboardsStripsAndGathers(t *testing.T) {
+	stack := plan.Face{Kind: plan.StackFace, Parts: []plan.Part{
+		{Height: 2 * in, Face: plan.Face{Kind: plan.CheckerFace, Columns: 12, Rows: 2, Patch: plan.Patch{Width: in, Height: in}, Cloths: []string{"A", "B"}}},
+		{Height: 8 * in, Face: grid(3, 2)},
+		{Height: 2 * in, Face: plan.Face{Kind: plan.StripsFace, Direction: plan.AcrossWay, Strips: []plan.Strip{{Width: in, Cloth: "A"}, {Width: in, Cloth: "B"}}}},
+	}}
+	steps := work.Steps(facing(t, stack, 12*in, 12*in))
+	assert.Equal(t, []string{"set.1", "grid.1.rows", "grid.2.layout", "grid.2.row.13", "grid.2.row.14", "grid.2.rows", "grid.3.row.15", "stack"}, ids(steps))
+	assert.Contains(t, find(t, steps, "grid.1.rows").Text, "turned end for end")
+	assert.Contains(t, find(t, steps, "grid.3.row.15").Text, "All 2 side by side")
+	gathered := work.Steps(facing(t, plan.Face{Kind: plan.GatheredFace, Cloth: "A", Ratio: 2.5}, 10*in, 8*in))
+	assert.Equal(t, []string{"sample", "gather"}, ids(gathered))
+	assert.Contains(t, find(t, gathered, "gather").Text, "until 25″ are 10″")
+	windows := work.Steps(facing(t, plan.Face{Kind: plan.WindowsFace, Columns: 2, Rows: 2, Unit: 3 * in, Ground: "A", Show: "B", Buttons: true}, 11*in/2, 11*in/2))
+	assert.Equal(t, []string{"fold", "units", "windows", "points"}, ids(windows))
+	assert.Contains(t, find(t, windows, "points").Caution, "swallowed")
+}

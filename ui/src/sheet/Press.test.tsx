@@ -1,0 +1,96 @@
+import { render, screen } from "@testing-library/react";
+import { expect, test } from "vitest";
+import type { Piece, PressSeam, Step } from "../api/api.gen";
+import { isPressed, PressView, turns } from "./Press";
+
+const seam = (kind: string, band: number, side: string): PressSeam => ({
+  kind,
+  band,
+  side,
+  x1: 50e6,
+  y1: band * 100e6,
+  x2: 50e6,
+  y2: (band - 1) * 100e6,
+});
+const size = { width: { nm: 100e6, text: "", exact: "" }, height: { nm: 100e6, text: "", exact: "" } };
+const corner = (x: number, y: number) => ({ x, y, bulge: 0 });
+const square = [corner(0, 0), corner(100e6, 0), corner(100e6, 100e6), corner(0, 100e6)];
+
+const piece = (press: PressSeam[], conflicts: { x: number; y: number }[] = []): Piece => ({
+  name: "front",
+  config: "front",
+  title: "Front",
+  count: 1,
+  finished: size,
+  trimmed: size,
+  before_quilting: size,
+  take_up: [0, 0],
+  outline: square,
+  trimmed_outline: square,
+  cut_outline: square,
+  ditch: [],
+  cells: [{ cut: "front.patch.A", cloth: "A", x: 0, y: 0, width: 100e6, height: 100e6, row: 1, column: 1, band: 1 }],
+  lines: [],
+  seams: [],
+  press,
+  press_conflicts: conflicts,
+  ways: [],
+  methods: [],
+  waits: false,
+  grain: "",
+});
+
+const step = (id: string, row: number | undefined, bands: number[]): Step => ({
+  id,
+  stage: "piece",
+  title: "",
+  text: "",
+  needs: [],
+  cuts: [],
+  done: false,
+  bands,
+  ...(row && { row }),
+});
+
+test("a row presses its own seams, and the joining of rows those between them", () => {
+  expect(isPressed(step("row.2", 2, [2]), seam("row", 2, "left"))).toBe(true);
+  expect(isPressed(step("row.2", 2, [2]), seam("row", 1, "left"))).toBe(false);
+  expect(isPressed(step("rows", undefined, [1, 2]), seam("between", 1, "down"))).toBe(true);
+  expect(isPressed(step("grid.1.rows", undefined, [1, 2]), seam("between", 7, "down"))).toBe(false);
+  expect(isPressed(step("border.1.side", undefined, []), seam("border", 0, "left"))).toBe(false);
+});
+
+test.each([
+  ["left", 1],
+  ["right", 1],
+  ["open", 2],
+  ["dark", 0],
+])("a seam pressed %s shows %d bands", (side, bands) => {
+  const { container } = render(<PressView piece={piece([seam("row", 1, side)])} step={step("row.1", 1, [1])} />);
+  expect(container.querySelectorAll(".press-band")).toHaveLength(bands);
+  expect(container.querySelectorAll(".press-seam")).toHaveLength(1);
+});
+
+test("the band lies on the side it is pressed to, and all is mirrored", () => {
+  const { container } = render(<PressView piece={piece([seam("row", 1, "left")])} step={step("row.1", 1, [1])} />);
+  const xs = [...(container.querySelector(".press-band")?.getAttribute("d") ?? "").matchAll(/[ML]([\d.]+) /g)].map((m) => Number(m[1]));
+  expect(Math.min(...xs)).toBeLessThan(50);
+  expect(Math.max(...xs)).toBe(50);
+  expect(container.querySelector("svg > g")?.getAttribute("transform")).toContain("scale(-1 1)");
+});
+
+test("what does not lock is ringed and counted, and the plan can be read out", () => {
+  const { container } = render(
+    <PressView
+      piece={piece([seam("row", 1, "left"), seam("row", 2, "right")], [{ x: 50e6, y: 50e6 }])}
+      step={step("rows", undefined, [1, 2])}
+    />,
+  );
+  expect(container.querySelectorAll(".press-conflict")).toHaveLength(1);
+  expect(screen.getByText(/one place where two lie/)).toBeTruthy();
+  expect(container.querySelector("svg")?.getAttribute("aria-label")).toContain("row 1 left, row 2 right");
+});
+
+test("every side has an arrow", () => {
+  for (const side of ["left", "right", "up", "down", "up-left", "up-right", "down-left", "down-right"]) expect(turns[side]).toBeDefined();
+});
