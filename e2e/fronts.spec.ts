@@ -155,6 +155,8 @@ test("cloths are tried by pointer and by key, changed over, seen as greys and ke
   await keys.press("ArrowDown");
   await keys.press("ArrowRight");
   await expect(keys).toContainText("Row 1, patch");
+  await keys.press("s"); // no cloth, and here no shortcut either
+  await expect(keys).toBeVisible();
   await keys.press("d");
   await expect(colours.getByRole("button", { name: /^D sage check/ })).toContainText("× 2");
   await saved(page);

@@ -114,9 +114,10 @@ function ByKey({
       e.preventDefault();
       go(order.indexOf(next));
       point(next);
-    } else if (e.key.length === 1 && letters.includes(letter)) {
+    } else if (e.key.length === 1) {
+      e.stopPropagation(); // a letter is a cloth here, and no shortcut
+      if (!letters.includes(letter)) return;
       e.preventDefault();
-      e.stopPropagation();
       paint(piece, cell, letter);
     }
   };
