@@ -16,8 +16,8 @@ import (
 
 // Unit is something that is sewn before the rows of a face.
 type Unit struct {
-	// Text of its division, with the cloths in place of letters.
-	Text string
+	// Cloths of its patches, each once; empty for the one that every block has of its own.
+	Cloths []string
 	// Sign of the division, for its name.
 	Sign  block.Sign
 	Count int
@@ -219,7 +219,7 @@ func (o Order) clothOf(letters []string, letter, own string) string {
 // groupOf is the group a patch belongs to, with its part.
 func (g *gridder) groupOf(role Role, name, title string, line outline.Outline, cloth string, mate string) *group {
 	r := block.RecipeOf(line, g.Seam, g.Style)
-	if role == BlockPatch && g.Triangles != plan.ExactTriangles {
+	if role == BlockPatch && g.Triangles.Large() {
 		r = r.Large(g.Seam)
 	}
 	// Rounding of outlines is far below what is told apart here.
@@ -415,7 +415,7 @@ func (g *gridder) units() {
 			continue
 		}
 		kinds[kind] = len(g.Units)
-		g.Units = append(g.Units, Unit{Set: set, Text: g.worded(u.Node, letters), Sign: u.Node.Sign, Count: u.Count * blocks, Block: i == len(list)-1, Triangles: u.Node.Leaves(),
+		g.Units = append(g.Units, Unit{Set: set, Cloths: g.clothsOf(u.Node, letters), Sign: u.Node.Sign, Count: u.Count * blocks, Block: i == len(list)-1, Triangles: u.Node.Leaves(),
 			Width: u.Width + 2*g.Seam, Height: u.Height + 2*g.Seam})
 	}
 }
@@ -464,20 +464,14 @@ func (g *gridder) cutAcross(u block.Unit) bool {
 	})
 }
 
-// worded is a division with the cloths in place of its letters.
-func (o Order) worded(n block.Node, letters []string) string {
-	if n.Sign == block.Leaf {
-		return o.clothOf(letters, n.Letter, n.Letter)
-	}
-	m := n
-	m.Parts = make([]block.Node, len(n.Parts))
-	for i, p := range n.Parts {
-		m.Parts[i] = p
-		if p.Sign == block.Leaf {
-			m.Parts[i].Letter = o.clothOf(letters, p.Letter, p.Letter)
-			continue
+// clothsOf are the cloths of a division, each once; empty for the one that every block
+// has of its own.
+func (g *gridder) clothsOf(n block.Node, letters []string) []string {
+	var out []string
+	for _, l := range n.Letters() {
+		if cloth := g.clothOf(letters, l, ""); !slices.Contains(out, cloth) {
+			out = append(out, cloth)
 		}
-		m.Parts[i] = block.Node{Letter: "(" + o.worded(p, letters) + ")"}
 	}
-	return m.String()
+	return out
 }

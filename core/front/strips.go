@@ -190,7 +190,7 @@ func (o Order) sized(s Set) Set {
 	}
 	s.Count = (s.Segments + most - 1) / most
 	each := (s.Segments + s.Count - 1) / s.Count
-	s.Length = s.Segment.Times(each) + squared
+	s.Length = (s.Segment.Times(each) + squared).Ceil(o.Step)
 	return s
 }
 

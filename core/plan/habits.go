@@ -54,6 +54,10 @@ func (Press) Values() []string     { return []string{"nest", "open", "dark", "cr
 func (Pins) Values() []string      { return []string{"remove", "over"} }
 func (Clip) Values() []string      { return []string{"across", "three", "slant"} }
 func (Triangles) Values() []string { return []string{"exact", "trim", "many"} }
+
+// Large reports a school that cuts triangles larger and trims their units.
+func (t Triangles) Large() bool { return t == TrimTriangles || t == ManyTriangles }
+
 func (StripSets) Values() []string { return []string{"single", "sets"} }
 func (Round) Values() []string     { return []string{"one-go", "four-runs"} }
 

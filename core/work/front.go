@@ -172,7 +172,7 @@ func (b *builder) rows(name string, g front.Grid, bands []front.Band) {
 func (b *builder) sets() {
 	for i, s := range b.Face.Sets {
 		b.add(Step{ID: fmt.Sprintf("%sset.%d", b.prefix, i+1), Stage: Piecing, Title: fmt.Sprintf("Sew %s", count(s.Count, "set of strips", "sets of strips")),
-			Text:    fmt.Sprintf("%s, each %s long, in turn from one end and from the other. Press, square one end, and cut across every %s: %d segments.", strings.Join(s.Cloths, ", "), b.text(s.Length), b.text(s.Segment), s.Segments),
+			Text:    fmt.Sprintf("%s, each %s long, in turn from one end and from the other. Press, square one end, and cut across every %s: %d segments.", b.cloths(s.Cloths), b.text(s.Length), b.text(s.Segment), s.Segments),
 			Machine: b.seamText(), Press: "Press all seams one way; open where the school is open.", Caution: rotaryCaution,
 			Check: fmt.Sprintf("A set is %s high, raw edge to raw edge. Square the end again after every few cuts.", b.text(s.Height))})
 	}

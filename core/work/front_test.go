@@ -61,6 +61,9 @@ func TestBlocksAreSewnUnitByUnit(t *testing.T) {
 	units := find(t, steps, "unit.1")
 	assert.Equal(t, "Sew 64 half-square units", units.Title)
 	assert.Contains(t, units.Text, "4 chains of up to 16")
+	assert.Contains(t, units.Text, "A, B: along the long side")
+	f.Order = plan.Order{Kind: plan.Scrap}
+	assert.Contains(t, find(t, work.Steps(facing(t, f, 16*in, 16*in)), "unit.1").Text, "The cloth of each block, B")
 	assert.Equal(t, "Each is 2½″ × 2½″, raw edge to raw edge; trim what is beyond.", units.Check)
 	assert.Contains(t, find(t, steps, "unit.4").Press, "every second place", "so that blocks side by side lock")
 	assert.Contains(t, find(t, steps, "layout").Title, "blocks")

@@ -2,6 +2,7 @@ package work
 
 import (
 	"fmt"
+	"strings"
 
 	"umschlag/core/block"
 	"umschlag/core/front"
@@ -23,7 +24,7 @@ var unitText = map[block.Sign]string{
 
 // together says how triangles are sewn before they are cut apart, by the school.
 func (b *builder) together(u front.Unit) string {
-	if !u.Triangles || b.Plan.Habits.Triangles == plan.ExactTriangles {
+	if !u.Triangles || !b.Plan.Habits.Triangles.Large() {
 		return ""
 	}
 	s := b.text(b.Plan.Cover.Seam)
@@ -56,13 +57,30 @@ func (b *builder) units() {
 		if u.Block && b.Pressed.Alternate {
 			press = "In every second place of the layout press the block's seams the other way, as the pressing plan shows: blocks side by side lock."
 		}
-		text := fmt.Sprintf("%s: %s.", u.Text, unitText[u.Sign])
+		text := fmt.Sprintf("%s: %s.", b.cloths(u.Cloths), unitText[u.Sign])
 		if how := b.together(u); how != "" {
-			text = u.Text + ": " + how
+			text = b.cloths(u.Cloths) + ": " + how
 		}
 		b.add(Step{ID: fmt.Sprintf("%sunit.%d", b.prefix, i+1), Stage: Piecing, Title: title, Machine: b.seamText(), Press: press, Caution: b.pins(), Text: text + b.chain(u.Count),
 			Check: fmt.Sprintf("Each is %s × %s, raw edge to raw edge; trim what is beyond.", b.text(u.Width), b.text(u.Height))})
 	}
+}
+
+// cloths names cloths by their names.
+func (b *builder) cloths(letters []string) string {
+	names := make([]string, len(letters))
+	for i, letter := range letters {
+		if c, _ := b.Plan.Cloth(letter); letter != "" {
+			names[i] = c.Name
+		} else {
+			names[i] = "the cloth of each block"
+		}
+	}
+	text := strings.Join(names, ", ")
+	if text == "" {
+		return text
+	}
+	return strings.ToUpper(text[:1]) + text[1:]
 }
 
 // batch is how many are fed in one chain before it is cut and pressed. Common practice.

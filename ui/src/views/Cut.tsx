@@ -208,7 +208,13 @@ function Laid({ placed, cut, shape, bias, fill, text }: LaidProps) {
 /** The outline of a patch that is cut by its template. */
 function PatchTemplate({ line, placed }: { line: Vertex[]; placed: Placed }) {
   const turn = placed.turned ? ` translate(${mm(placed.width.nm)} 0) rotate(90)` : "";
-  return <path className="template no-pointer" transform={`translate(${mm(placed.x.nm)} ${mm(placed.y.nm)})${turn}`} d={pathOf(line)} />;
+  const d = pathOf(line);
+  return (
+    <g className="no-pointer" transform={`translate(${mm(placed.x.nm)} ${mm(placed.y.nm)})${turn}`}>
+      <path className="template halo" d={d} />
+      <path className="template" d={d} />
+    </g>
+  );
 }
 
 /** The diagonals that squares are cut along into triangles. */
@@ -340,8 +346,9 @@ function howCut(cut: CutData): React.ReactNode {
   const finish = cut.as ? `, finished ${cut.as}` : "";
   switch (cut.shape) {
     case "template":
-      return cut.patches === undefined ? ", then to its outline" : <T>{`, by template${give}${finish}`}</T>;
+      return cut.patches === undefined ? ", then to its outline" : `,${give}`;
     case "strip":
+      if (!cut.as) return null;
       return <T>{`, cut from a strip${give}${finish}`}</T>;
     case "half-square":
       return (
