@@ -180,14 +180,14 @@ func (s *server) layouts(c *echo.Context) error {
 			continue
 		}
 		l, err := length.Parse(size.text, p.Units)
-		switch {
-		case err != nil:
+		if err != nil {
 			problems = append(problems, planfile.Problem{Path: "/" + size.key, Text: err.Error()})
-		case l < 0 || l > 100*length.Inch:
-			problems = append(problems, planfile.Problem{Path: "/" + size.key, Text: "Type a size from 0 to 100 in."})
-		default:
-			*size.to = l
+			continue
 		}
+		*size.to = l
+	}
+	for _, f := range limits.Validate() {
+		problems = append(problems, planfile.Problem{Path: f.About, Text: f.Remedy})
 	}
 	if len(problems) > 0 {
 		return problems

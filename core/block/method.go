@@ -150,11 +150,15 @@ func (m measure) halves(f length.Length, need int) []Method {
 // geese of a width, half as high.
 func (m measure) geese(w length.Length, need int) []Method {
 	fours := (need + 3) / 4
-	return []Method{
+	whole, rest := need/4, need%4 // what is left over is sewn one by one from the same squares
+	out := []Method{
 		m.method("exact", "cut to size, one by one", 0, 2*need, false, piece{fours, m.exact(w, Quarter)}, piece{need, m.exact(w/2, Half)}),
 		m.method("trim", "cut large, one by one, trimmed", 0, 2*need, true, piece{fours, m.large(w, Quarter)}, piece{need, m.large(w/2, Half)}),
-		m.method("many", "four at a time, trimmed", 4*fours-need, 6*fours, true, piece{fours, m.large(w, Quarter)}, piece{4 * fours, m.large(w/2, Half)}),
 	}
+	if whole > 0 {
+		out = append(out, m.method("many", "four at a time, trimmed", 0, 6*whole+2*rest, true, piece{fours, m.large(w, Quarter)}, piece{need, m.large(w/2, Half)}))
+	}
+	return out
 }
 
 // SquareEnd is what squaring the end of a set of strips takes. Common practice.

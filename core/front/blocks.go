@@ -125,9 +125,8 @@ func (g *gridder) put(p place) {
 		g.grid.Patches++
 		return
 	}
-	letters := g.node.Letters()
 	for i, patch := range g.divided {
-		grp := g.blockGroup(letters, patch, cloth)
+		grp := g.blockGroup(patch, cloth)
 		grp.count++
 		g.cell(polygon(Cell{Part: grp.part, Row: p.row, Column: p.column, Band: p.band}, p.at, g.drawn[i].Line))
 		g.grid.Patches++
@@ -203,9 +202,10 @@ func (g *gridder) eights(grp *group) {
 	}
 }
 
-// clothOf is what a letter stands for.
-func (o Order) clothOf(letters []string, letter, own string) string {
-	i := slices.Index(letters, letter)
+// clothOf is what a letter stands for: A for the first cloth of the face, B for the
+// second, and round again. Where rows are written out or mixed, A is the block's own.
+func (o Order) clothOf(letter, own string) string {
+	i := int(letter[0] - 'A')
 	if i == 0 && (o.Face.Order.Kind == plan.Rows || o.Face.Order.Kind == plan.Scrap) {
 		return own
 	}
@@ -244,12 +244,12 @@ func (g *gridder) groupOf(role Role, name, title string, line outline.Outline, c
 }
 
 // blockGroup is the group a patch of a block belongs to.
-func (g *gridder) blockGroup(letters []string, p block.Patch, own string) *group {
-	cloth := g.clothOf(letters, p.Letter, own)
+func (g *gridder) blockGroup(p block.Patch, own string) *group {
+	cloth := g.clothOf(p.Letter, own)
 	if p.Set == nil || g.Strips != plan.SewnSets {
-		return g.groupOf(BlockPatch, "block", "", p.Line, cloth, g.mateOf(letters, p, own))
+		return g.groupOf(BlockPatch, "block", "", p.Line, cloth, g.mateOf(p, own))
 	}
-	set := g.asCloths(*p.Set, letters, own)
+	set := g.asCloths(*p.Set, own)
 	key := fmt.Sprint(set.Segment/1000, set.Letters)
 	for _, w := range set.Widths {
 		key += fmt.Sprint(" ", w/1000)
@@ -265,10 +265,10 @@ func (g *gridder) blockGroup(letters []string, p block.Patch, own string) *group
 
 // asCloths is a set with the cloths in place of its letters, the way round that comes
 // first: turned, it is the same set.
-func (g *gridder) asCloths(set block.StripSet, letters []string, own string) block.StripSet {
+func (g *gridder) asCloths(set block.StripSet, own string) block.StripSet {
 	out := block.StripSet{Segment: set.Segment, Widths: slices.Clone(set.Widths)}
 	for _, l := range set.Letters {
-		out.Letters = append(out.Letters, g.clothOf(letters, l, own))
+		out.Letters = append(out.Letters, g.clothOf(l, own))
 	}
 	back := slices.Clone(out.Letters)
 	slices.Reverse(back)
@@ -282,7 +282,7 @@ func (g *gridder) asCloths(set block.StripSet, letters []string, own string) blo
 // leastSet is how many units a set of strips is worth sewing for. Common practice.
 const leastSet = 4
 
-// strips makes the patches of a group from strips; the set is named once.
+// stripped makes the patches of a group from strips; the set is named once.
 func (g *gridder) stripped(grp *group) {
 	each := grp.set.Strips(grp.cloth, grp.width)
 	if each == 0 || grp.count/each < leastSet {
@@ -307,12 +307,16 @@ func (g *gridder) stripped(grp *group) {
 	}
 }
 
-// mateOf is the cloth of the triangle a patch is sewn to before both are cut apart.
-func (g *gridder) mateOf(letters []string, p block.Patch, own string) string {
+// mateOf is the cloth of the triangle a patch is sewn to before both are cut apart; of
+// two triangles of one cloth there is no pair to be told apart.
+func (g *gridder) mateOf(p block.Patch, own string) string {
 	if p.Mate == "" {
 		return ""
 	}
-	return g.clothOf(letters, p.Mate, own)
+	if mate := g.clothOf(p.Mate, own); mate != g.clothOf(p.Letter, own) {
+		return mate
+	}
+	return ""
 }
 
 // shapeKey tells templates apart by their sides.
@@ -405,7 +409,6 @@ func (g *gridder) units() {
 		return // said already where the block was divided
 	}
 	blocks := g.count()
-	letters := g.node.Letters()
 	kinds := map[string]int{}
 	for i, u := range list {
 		set := g.cutAcross(u)
@@ -415,7 +418,7 @@ func (g *gridder) units() {
 			continue
 		}
 		kinds[kind] = len(g.Units)
-		g.Units = append(g.Units, Unit{Set: set, Cloths: g.clothsOf(u.Node, letters), Sign: u.Node.Sign, Count: u.Count * blocks, Block: i == len(list)-1, Triangles: u.Node.Leaves(),
+		g.Units = append(g.Units, Unit{Set: set, Cloths: g.clothsOf(u.Node), Sign: u.Node.Sign, Count: u.Count * blocks, Block: i == len(list)-1, Triangles: u.Node.Leaves(),
 			Width: u.Width + 2*g.Seam, Height: u.Height + 2*g.Seam})
 	}
 }
@@ -466,10 +469,10 @@ func (g *gridder) cutAcross(u block.Unit) bool {
 
 // clothsOf are the cloths of a division, each once; empty for the one that every block
 // has of its own.
-func (g *gridder) clothsOf(n block.Node, letters []string) []string {
+func (g *gridder) clothsOf(n block.Node) []string {
 	var out []string
 	for _, l := range n.Letters() {
-		if cloth := g.clothOf(letters, l, ""); !slices.Contains(out, cloth) {
+		if cloth := g.clothOf(l, ""); !slices.Contains(out, cloth) {
 			out = append(out, cloth)
 		}
 	}

@@ -155,7 +155,7 @@ func (r *ring) round(s run) {
 	default:
 		x1, x2, y2 = x2, x1, y1
 	}
-	r.Face.seam(Seam{Kind: Round, Ring: r.n, Group: fmt.Sprintf("border.%d", r.n), X1: x1, Y1: y1, X2: x2, Y2: y2, Sewn: s.length.Total(), Left: -1, Right: -1})
+	r.Face.seam(Seam{Kind: Round, Group: fmt.Sprintf("border.%d", r.n), X1: x1, Y1: y1, X2: x2, Y2: y2, Sewn: s.length.Total(), Left: -1, Right: -1})
 }
 
 // lie draws a part of the border.
@@ -204,7 +204,7 @@ func (r *ring) patches(runs []run) finding.List {
 			lies := shareOf(s.line, k, n, s.upright)
 			r.lie(part, lies, false)
 			if k > 0 {
-				r.Face.seam(Seam{Kind: Round, Ring: r.n, Group: fmt.Sprintf("border.%d.%s", r.n, s.name), X1: lies[0].X, Y1: lies[0].Y,
+				r.Face.seam(Seam{Kind: Pieced, Group: fmt.Sprintf("border.%d.%s", r.n, s.name), X1: lies[0].X, Y1: lies[0].Y,
 					X2: lies[map[bool]int{true: 1, false: 3}[s.upright]].X, Y2: lies[map[bool]int{true: 1, false: 3}[s.upright]].Y, Sewn: s.cut.Total(), Left: -1, Right: -1})
 			}
 		}

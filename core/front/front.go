@@ -143,6 +143,7 @@ const (
 	InBlock SeamKind = "block"
 	InBand  SeamKind = "row"
 	Between SeamKind = "between"
+	Pieced  SeamKind = "border-patch"
 	Round   SeamKind = "border"
 	Stacked SeamKind = "stack"
 )
@@ -150,8 +151,8 @@ const (
 // Seam is one seam of the face, drawn on its finished frame.
 type Seam struct {
 	Kind SeamKind
-	// Band it lies in, or that lies above it; Ring of a border.
-	Band, Ring int
+	// Band it lies in, or that lies above it.
+	Band int
 	// Group names the seams that are pressed alike, since they are sewn and pressed
 	// together.
 	Group          string

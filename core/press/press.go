@@ -66,8 +66,11 @@ func Of(o Order) Plan {
 	p := Plan{Sides: make([]Side, len(o.Face.Seams)), Rows: map[int]Side{}, Between: map[int]Side{}}
 	switch {
 	case o.School == plan.PressOpen, o.School == plan.PressCrossed && o.Quilted:
-		for i := range p.Sides {
+		for i, s := range o.Face.Seams {
 			p.Sides[i] = Open
+			if s.Kind == front.Round || s.Kind == front.Stacked { // always to the border, and down
+				p.Sides[i] = sideOf(s, 1)
+			}
 		}
 	case o.School == plan.PressDark:
 		o.dark(&p)
@@ -132,7 +135,7 @@ func (o Order) dark(p *Plan) {
 		left, known := tone(s.Left)
 		right, also := tone(s.Right)
 		switch {
-		case s.Kind == front.Between || s.Kind == front.Stacked:
+		case s.Kind == front.Between || s.Kind == front.Stacked || s.Kind == front.Round:
 			p.Sides[i] = sideOf(s, 1)
 		case !known || !also || left == right:
 			p.Sides[i] = Dark

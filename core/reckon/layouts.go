@@ -7,6 +7,7 @@ import (
 
 	"umschlag/core/block"
 	"umschlag/core/cover"
+	"umschlag/core/finding"
 	"umschlag/core/front"
 	"umschlag/core/gridfit"
 	"umschlag/core/length"
@@ -22,6 +23,22 @@ type Limits struct {
 	Border gridfit.Borders
 	Sash   length.Length
 }
+
+// Validate finds limits that no patch or sash has.
+func (l Limits) Validate() finding.List {
+	var found finding.List
+	for _, size := range []struct {
+		about string
+		l     length.Length
+	}{{"/least", l.Least}, {"/most", l.Most}, {"/ready", l.Ready}, {"/sash", l.Sash}} {
+		if size.l < 0 || size.l > mostLimit {
+			found.Add(finding.Stop, "limit", size.about, "No patch is that large or that small.", "Type a size from 0 to 100 in.")
+		}
+	}
+	return found
+}
+
+const mostLimit = 100 * length.Inch
 
 // Layout is a grid that fills a piece, and the face that has it.
 type Layout struct {

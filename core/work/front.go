@@ -173,9 +173,20 @@ func (b *builder) sets() {
 	for i, s := range b.Face.Sets {
 		b.add(Step{ID: fmt.Sprintf("%sset.%d", b.prefix, i+1), Stage: Piecing, Title: fmt.Sprintf("Sew %s", count(s.Count, "set of strips", "sets of strips")),
 			Text:    fmt.Sprintf("%s, each %s long, in turn from one end and from the other. Press, square one end, and cut across every %s: %d segments.", b.cloths(s.Cloths), b.text(s.Length), b.text(s.Segment), s.Segments),
-			Machine: b.seamText(), Press: "Press all seams one way; open where the school is open.", Caution: rotaryCaution,
+			Machine: b.seamText(), Press: b.pressSet(i), Caution: rotaryCaution,
 			Check: fmt.Sprintf("A set is %s high, raw edge to raw edge. Square the end again after every few cuts.", b.text(s.Height))})
 	}
+}
+
+// pressSet is where the seams of the i-th set of strips lie: sets whose segments meet, one
+// up and one down.
+func (b *builder) pressSet(i int) string {
+	for _, side := range b.Pressed.Rows {
+		if side == press.Open {
+			return pressText(press.Open)
+		}
+	}
+	return "Press all seams of this set " + []string{"up.", "down."}[i%2]
 }
 
 func count(n int, one, many string) string {
@@ -204,7 +215,7 @@ func (b *builder) bordered() {
 		}
 	}
 	if n := stacked(b.Face); n > 0 {
-		b.add(Step{ID: b.prefix + "stack", Stage: Piecing, Title: "Join the parts", Machine: b.seamText(), Press: "Press the seams towards the plainer part.", Caution: b.pins(),
+		b.add(Step{ID: b.prefix + "stack", Stage: Piecing, Title: "Join the parts", Machine: b.seamText(), Press: pressText(press.Down), Caution: b.pins(),
 			Text:  "From the top, middles pinned to middles. A part that came out longer is centred and squared up after.",
 			Check: fmt.Sprintf("The whole is %s, raw edge to raw edge.", b.size(b.Face.Sewn))})
 	}

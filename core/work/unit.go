@@ -36,8 +36,8 @@ func (b *builder) together(u front.Unit) string {
 		}
 		return fmt.Sprintf("Lay a square of each cloth on each other, draw a diagonal, sew %s to each side of it and cut along it: two units. Press, and trim.", s)
 	case block.Up, block.Down, block.Left, block.Right:
-		if many {
-			return fmt.Sprintf("Lay two small squares in opposite corners of a large one, draw one line through both diagonals, sew %s to each side of it and cut along it. Press them out, lay one more small square in the corner of each half, draw, sew and cut the same way: four geese. Press, and trim.", s)
+		if many && u.Count >= 4 {
+			return fmt.Sprintf("Lay two small squares in opposite corners of a large one, draw one line through both diagonals, sew %s to each side of it and cut along it. Press them out, lay one more small square in the corner of each half, draw, sew and cut the same way: four geese. What is left over is sewn one by one, from squares cut on their diagonals. Press, and trim.", s)
 		}
 	}
 	return ""

@@ -10,6 +10,7 @@ import { Pattern } from "../../cloth/Pattern";
 import { usePlan } from "../../plan/context";
 import { swatchesOf } from "../../plan/swatches";
 import { T } from "../../words/T";
+import { useLetters } from "../sentences";
 import { clothOf, corners } from "./BlockPicture";
 import { useFace } from "./context";
 
@@ -34,7 +35,8 @@ const divisions: { sign: string; count?: number; name: string; draws: string; of
 
 /** A block that is divided patch by patch, its cuts seen at once. */
 export function BlockEditor({ text, close }: { text: string; close: () => void }) {
-  const { set, at, config } = useFace();
+  const { face, become, at, config } = useFace();
+  const plain = useLetters().filter((l) => /^[A-Z]$/.test(l.value));
   const { value, drawn } = usePlan();
   const title = useId();
   const [block, setBlock] = useState<BlockView | null>(null);
@@ -56,7 +58,7 @@ export function BlockEditor({ text, close }: { text: string; close: () => void }
   };
   const keep = async (change: Partial<EditBlock>, label: string, from?: string) => {
     const next = await ask_(change, from);
-    if (next) set("/block", { cells: next.text }, label);
+    if (next) become({ ...face, block: { cells: next.text }, cloths: enough(letters, next.letters, plain) }, label);
     return next;
   };
   // biome-ignore lint/correctness/useExhaustiveDependencies: read at first, and again when the plan has it otherwise, as after an undo
@@ -189,6 +191,13 @@ export function BlockEditor({ text, close }: { text: string; close: () => void }
   );
 }
 
+/** The cloths of the face, with others of the plan added until every letter of the block has one of its own. */
+export function enough(cloths: string[], letters: readonly string[], plan: readonly { value: string }[]): string[] {
+  const wanted = Math.max(0, ...letters.map((l) => l.charCodeAt(0) - 64));
+  const more = plan.map((l) => l.value).filter((l) => !cloths.includes(l));
+  return [...cloths, ...more.slice(0, Math.max(0, wanted - cloths.length))];
+}
+
 /** The block large, its patches to be chosen by pointer and key. */
 function Canvas({
   block,
@@ -207,7 +216,7 @@ function Canvas({
   const id = useId();
   const described = value("/cloths");
   const swatches = useMemo(() => swatchesOf(described), [described]);
-  const cloth = clothOf(block.letters, cloths);
+  const cloth = clothOf(cloths);
   const paths = [...new Set(block.patches.map((p) => p.path))];
   const keys = (e: KeyboardEvent) => {
     const step = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[e.key];
@@ -279,7 +288,7 @@ function LetterButtons({
   give: (letter: string) => void;
 }) {
   const { value } = usePlan();
-  const cloth = clothOf(block.letters, cloths);
+  const cloth = clothOf(cloths);
   const more = "ABCDEFGH".split("").find((l) => !block.letters.includes(l));
   return (
     <div className="letter-buttons">

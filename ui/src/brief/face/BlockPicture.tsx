@@ -9,9 +9,9 @@ const side = 60;
 export const corners = (line: readonly (readonly [number, number])[], size: number) =>
   `M${line.map(([x, y]) => `${x * size} ${y * size}`).join("L")}Z`;
 
-/** The cloth each letter of a block stands for: those of the face in turn. */
-export const clothOf = (letters: readonly string[], cloths: readonly string[]) => (letter: string) =>
-  cloths.length > 0 ? (cloths[letters.indexOf(letter) % cloths.length] as string) : letter;
+/** The cloth a letter of a block stands for: A the first of the face, B the second, and round again. */
+export const clothOf = (cloths: readonly string[]) => (letter: string) =>
+  cloths.length > 0 ? (cloths[(letter.charCodeAt(0) - 65) % cloths.length] as string) : letter;
 
 /** A block drawn small in the cloths of the face. */
 export function BlockPicture({
@@ -26,7 +26,7 @@ export function BlockPicture({
   size?: number;
 }) {
   const id = useId();
-  const cloth = clothOf(block.letters, cloths);
+  const cloth = clothOf(cloths);
   return (
     <svg className="block-picture" width={size} height={size} viewBox={`0 0 ${side} ${side}`} aria-hidden="true">
       <defs>

@@ -1,7 +1,14 @@
+import { useHabits } from "../../api/queries";
 import { usePlan } from "../../plan/context";
 import { T } from "../../words/T";
 import { PlanChoice } from "../Choice";
 import { useFace } from "./context";
+
+/** A school of the plan, by the names the habits have for it. */
+function School({ of, label }: { of: string; label: string }) {
+  const help = useHabits().data?.help.find((h) => h.key === of);
+  return <PlanChoice path={`/habits/${of}`} label={label} options={help?.schools ?? []} />;
+}
 
 /** How the triangles of the blocks are cut, the ways side by side. */
 export function Methods() {
@@ -12,26 +19,8 @@ export function Methods() {
   return (
     <>
       <p>
-        Triangles are cut{" "}
-        <PlanChoice
-          path="/habits/triangles"
-          label="School of triangles"
-          options={[
-            { value: "exact", name: "to size, one by one" },
-            { value: "trim", name: "large, two at a time, and trimmed" },
-            { value: "many", name: "many at a time, and trimmed" },
-          ]}
-        />
-        , squares in a row{" "}
-        <PlanChoice
-          path="/habits/strips"
-          label="School of squares in a row"
-          options={[
-            { value: "single", name: "one by one" },
-            { value: "sets", name: "from strips sewn together and cut across" },
-          ]}
-        />
-        .
+        Triangles are cut <School of="triangles" label="School of triangles" />, squares in a row{" "}
+        <School of="strips" label="School of squares in a row" />.
       </p>
       {methods.map((m) => (
         <table key={m.name} className="methods">
