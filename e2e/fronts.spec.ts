@@ -287,3 +287,22 @@ test("folded windows: units that fit, patches, points and how they are folded", 
   await expect(page.getByRole("img", { name: /folded/ })).toBeVisible();
   await accessible(page);
 });
+
+test("a patch of a block is given a cloth that the face did not have", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/pinwheel-cushion-for-the-reading-corner`);
+  await page.getByRole("button", { name: "divide it further" }).click();
+  const dialog = page.getByRole("dialog", { name: "Divide the block" });
+  await expect(dialog.getByRole("option")).toHaveCount(8);
+  const before = await fills(page);
+  await dialog.getByRole("button", { name: /^C one more/ }).click();
+  await expect(dialog.getByRole("button", { name: /^C madder stripe/ })).toHaveAttribute("aria-pressed", "true");
+  await dialog.getByRole("button", { name: "Done" }).click();
+  await expect.poll(() => fills(page)).not.toBe(before);
+  await expect(page.getByRole("combobox", { name: "Cloth 3 of the patches" })).toHaveValue("C");
+  await saved(page);
+  const { reckoning } = await stored(demo, "pinwheel-cushion-for-the-reading-corner");
+  const cloths = new Set(
+    reckoning.cuts.filter((c: { part: string }) => c.part.startsWith("block.")).map((c: { cloth: string }) => c.cloth),
+  );
+  expect([...cloths].sort()).toEqual(["A", "B", "C"]);
+});

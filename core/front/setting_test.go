@@ -476,3 +476,56 @@ func TestFoldedWindows(t *testing.T) {
 	assert.Equal(t, "windows-smaller", found[0].Code)
 	assert.Equal(t, "windows-quilted", func() string { _, said := front.Build(quilted(f)); return said[0].Code }())
 }
+
+// A is the first cloth and B the second, wherever they first stand in the block.
+func TestLettersStandForClothsByTheAlphabet(t *testing.T) {
+	for text, want := range map[string][]string{"A / B": {"X", "Y"}, "B / A": {"Y", "X"}, "C / B": {"Z", "Y"}, "D / B": {"X", "Y"}} {
+		f := blocks(1, 4*in, plan.Block{Cells: text})
+		f.Cloths = []string{"X", "Y", "Z"}
+		built := build(t, order(f, 4*in, 4*in))
+		var got []string
+		for _, c := range built.Cells {
+			got = append(got, built.Parts[c.Part].Cloth)
+		}
+		assert.Equal(t, want, got, text)
+	}
+}
+
+// Two triangles of one cloth are not cut in pairs: there is nothing to lay on each other.
+func TestTrianglesOfOneClothAreNoPair(t *testing.T) {
+	f := blocks(4, 4*in, plan.Block{Name: "pinwheel"})
+	f.Cloths = []string{"A"}
+	o := order(f, 16*in, 16*in)
+	o.Triangles = plan.ManyTriangles
+	built := build(t, o)
+	require.Len(t, built.Parts, 1)
+	assert.Equal(t, []any{2, 64, 128}, []any{built.Parts[0].Gives, built.Parts[0].Count, built.Parts[0].Patches})
+}
+
+// The thread of a face is its seams: of four patches of 4 in three seams, one of them as
+// long as the grid is wide.
+func TestSeamsOfAGrid(t *testing.T) {
+	built := build(t, order(grid(2, 4*in), 8*in, 8*in))
+	lengths := map[front.SeamKind]length.Length{}
+	for _, s := range built.Seams {
+		lengths[s.Kind] += s.Sewn
+	}
+	assert.Equal(t, map[front.SeamKind]length.Length{front.InBand: 9 * in, front.Between: 17 * in / 2}, lengths)
+	assert.Equal(t, []int{1, 1}, []int{built.Crossed(true), built.Crossed(false)})
+	wide := build(t, order(grid(6, 2*in), 12*in, 12*in))
+	assert.Equal(t, []int{5, 5}, []int{wide.Crossed(true), wide.Crossed(false)})
+	nine := build(t, order(blocks(2, 6*in, plan.Block{Name: "nine-patch"}), 12*in, 12*in))
+	assert.Equal(t, []int{5, 5}, []int{nine.Crossed(true), nine.Crossed(false)}, "two in each block and one between")
+}
+
+// A border of patches has its joints, and is sewn on in four seams.
+func TestSeamsOfAPiecedBorder(t *testing.T) {
+	border := plan.Border{Width: plan.BorderWidth{Width: 2 * in}, Pieced: &plan.PiecedBorder{Cloths: []string{"A", "B"}, Across: 10, Down: 8}}
+	built := build(t, order(grid(4, 4*in, border), 20*in, 20*in))
+	kinds := map[front.SeamKind]int{}
+	for _, s := range built.Seams {
+		kinds[s.Kind]++
+	}
+	assert.Equal(t, 4, kinds[front.Round])
+	assert.Equal(t, 2*9+2*7, kinds[front.Pieced])
+}

@@ -85,3 +85,46 @@ func BenchmarkBest(b *testing.B) {
 		gridfit.Best(o)
 	}
 }
+
+// Against a search that tries everything without thought: whatever square layout exists
+// within the limits, one with its patch is offered where a dozen do not crowd it out, and
+// none that is not there.
+func TestNothingIsOverlooked(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		o := order(in.Times(rapid.IntRange(6, 20).Draw(t, "w")), in.Times(rapid.IntRange(6, 20).Draw(t, "h")))
+		o.Step, o.Least, o.Most, o.Border = in/2, 2*in, 5*in, gridfit.NoBorder
+		there := map[[3]length.Length]bool{}
+		for p := o.Least; p <= o.Most; p += in / 2 {
+			for c := 1; c <= 60; c++ {
+				for r := 1; r <= 60; r++ {
+					if c*r > 1 && p.Times(c) == o.Width && p.Times(r) == o.Height {
+						there[[3]length.Length{p, length.Length(c), length.Length(r)}] = true
+					}
+				}
+			}
+		}
+		squares := 0
+		for _, l := range gridfit.Best(o) {
+			if l.PatchWidth == l.PatchHeight {
+				squares++
+				assert.True(t, there[[3]length.Length{l.PatchWidth, length.Length(l.Columns), length.Length(l.Rows)}])
+			}
+		}
+		assert.Equal(t, min(len(there), gridfit.Most), squares)
+	})
+}
+
+// The order in which layouts stand: squares before oblongs, borders alike before others.
+func TestTheBestStandFirst(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		list := gridfit.Best(order((in / 2).Times(rapid.IntRange(12, 80).Draw(t, "w")), (in / 2).Times(rapid.IntRange(12, 80).Draw(t, "h"))))
+		for i := 1; i < len(list); i++ {
+			a, b := list[i-1], list[i]
+			square := func(l gridfit.Layout) bool { return l.PatchWidth == l.PatchHeight }
+			assert.False(t, !square(a) && square(b), "squares first")
+			if square(a) == square(b) {
+				assert.LessOrEqual(t, (a.Border - a.BorderDown).Abs(), (b.Border - b.BorderDown).Abs(), "borders alike first")
+			}
+		}
+	})
+}

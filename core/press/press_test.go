@@ -119,3 +119,41 @@ func TestTheOtherSchools(t *testing.T) {
 	assert.Len(t, same.Conflicts, 4, "in columns of one cloth they do not")
 	assert.Equal(t, press.Dark, press.Of(press.Order{Face: built, School: plan.PressDark}).Rows[1], "by eye where no colours are known")
 }
+
+// Whatever the school, a border's allowance lies towards the border, as its step says.
+func TestBordersArePressedOutwards(t *testing.T) {
+	built, found := front.Build(front.Order{Finished: size(12*in, 12*in), Trimmed: size(25*in/2, 25*in/2), Top: size(25*in/2, 25*in/2), Seam: in / 4, Step: in / 8, Style: length.Style{Unit: length.Inches},
+		Face: plan.Face{Kind: plan.GridFace, Columns: 2, Rows: 2, Patch: plan.Patch{Width: 4 * in, Height: 4 * in}, Cloths: []string{"A", "B"},
+			Borders: []plan.Border{{Width: plan.BorderWidth{Width: 2 * in}, Cloth: "C"}}}})
+	require.False(t, found.Stopped())
+	for _, school := range []plan.Press{plan.PressNest, plan.PressOpen, plan.PressDark, plan.PressCrossed} {
+		p := press.Of(press.Order{Face: built, School: school, Quilted: true})
+		got := map[press.Side]int{}
+		for i, s := range built.Seams {
+			if s.Kind == front.Round {
+				got[p.Sides[i]]++
+				at := map[press.Side]bool{press.Left: s.X1 < (6 * in).Float(), press.Right: s.X1 > (6 * in).Float(), press.Up: s.Y1 < (6 * in).Float(), press.Down: s.Y1 > (6 * in).Float()}
+				assert.True(t, at[p.Sides[i]], "outwards")
+			}
+		}
+		assert.Equal(t, map[press.Side]int{press.Left: 1, press.Right: 1, press.Up: 1, press.Down: 1}, got, string(school))
+	}
+}
+
+// The whole plan turned over: seams drawn the other way are pressed the same.
+func TestAPlanDoesNotHangOnTheWaySeamsAreDrawn(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		built := face(t, plan.Face{Columns: rapid.IntRange(2, 5).Draw(t, "c"), Rows: rapid.IntRange(2, 5).Draw(t, "r"),
+			Block: plan.Block{Name: rapid.SampledFrom([]string{"four-patch", "nine-patch", "pinwheel", "ohio-star"}).Draw(t, "block")}})
+		p := press.Of(press.Order{Face: built, School: plan.PressNest})
+		turned := built
+		turned.Seams = append([]front.Seam(nil), built.Seams...)
+		for i := range turned.Seams {
+			if s := &turned.Seams[i]; s.Kind == front.InBand && rapid.Bool().Draw(t, "turn") {
+				s.X1, s.Y1, s.X2, s.Y2, s.Left, s.Right = s.X2, s.Y2, s.X1, s.Y1, s.Right, s.Left
+				s.Group += ".turned" // pressed by itself now, and still held by what it meets
+			}
+		}
+		assert.Len(t, press.Of(press.Order{Face: turned, School: plan.PressNest}).Conflicts, len(p.Conflicts))
+	})
+}

@@ -291,3 +291,87 @@ func TestFoldedWindowsAreCounted(t *testing.T) {
 		assert.NotContains(t, s.ID, "row.", "units are joined in one step")
 	}
 }
+
+func TestLimitsThatNoPatchHas(t *testing.T) {
+	assert.Empty(t, reckon.Limits{Least: 2 * length.Inch, Most: 8 * length.Inch}.Validate())
+	for about, l := range map[string]reckon.Limits{"/least": {Least: -1}, "/most": {Most: 101 * length.Inch}, "/ready": {Ready: -length.Inch}, "/sash": {Sash: 2 * length.Metre * 2}} {
+		found := l.Validate()
+		require.Len(t, found, 1, about)
+		assert.Equal(t, about, found[0].About)
+		assert.NotEmpty(t, found[0].Remedy)
+	}
+}
+
+// A layout keeps what the maker had decided: cloths, block, border cloth and corners, the
+// posts of the sashes.
+func TestALayoutKeepsWhatWasDecided(t *testing.T) {
+	f := plan.Face{Kind: plan.GridFace, Columns: 2, Rows: 2, Patch: plan.Patch{Fit: true}, Cloths: []string{"B", "C"}, Block: plan.Block{Name: "pinwheel"}, Order: plan.Order{Kind: plan.Scrap}, Seed: 4,
+		Sash: &plan.Sash{Width: length.Inch, Cloth: "D", Posts: true, PostCloth: "A"}, Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "D", Corner: plan.Squares, CornerCloth: "A"}}}
+	list, ok := reckon.Layouts(faced(f), "front", reckon.Limits{Border: "yes", Sash: length.Inch / 2})
+	require.True(t, ok)
+	sashed := 0
+	for _, l := range list {
+		assert.Equal(t, []any{f.Cloths, f.Block, f.Order, 4}, []any{l.Face.Cloths, l.Face.Block, l.Face.Order, l.Face.Seed})
+		require.Len(t, l.Face.Borders, 1)
+		assert.Equal(t, []any{"D", plan.Squares, "A"}, []any{l.Face.Borders[0].Cloth, l.Face.Borders[0].Corner, l.Face.Borders[0].CornerCloth})
+		if l.Face.Sash != nil {
+			sashed++
+			assert.Equal(t, plan.Sash{Width: length.Inch / 2, Cloth: "D", Posts: true, PostCloth: "A"}, *l.Face.Sash)
+		}
+	}
+	assert.Positive(t, sashed)
+}
+
+// The methods of a front and its cutting list agree: what the school of the plan is said
+// to cut is what is cut.
+func TestMethodsAgreeWithTheCuts(t *testing.T) {
+	f := plan.Face{Kind: plan.GridFace, Columns: 3, Rows: 3, Patch: plan.Patch{Width: 4 * length.Inch, Height: 4 * length.Inch}, Block: plan.Block{Name: "pinwheel"}, Cloths: []string{"A", "B"},
+		Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "C"}}}
+	for _, school := range []plan.Triangles{plan.ExactTriangles, plan.TrimTriangles, plan.ManyTriangles} {
+		p := faced(f)
+		p.Habits.Triangles = school
+		r := reckon.Reckon(p, nil)
+		pieces := 0
+		for _, c := range r.Cuts {
+			if c.Patches > 0 {
+				pieces += c.Count
+			}
+		}
+		for _, m := range piece(t, r, "front").Methods[0].Methods {
+			if m.Chosen {
+				assert.Equal(t, m.Pieces, pieces, string(school))
+			}
+		}
+	}
+	f.Block.Name = "flying-geese"
+	for _, school := range []plan.Triangles{plan.ExactTriangles, plan.TrimTriangles, plan.ManyTriangles} {
+		p := faced(f)
+		p.Habits.Triangles = school
+		r := reckon.Reckon(p, nil)
+		pieces := cut(t, r, "front.block.1.A").Count + cut(t, r, "front.block.2.B").Count
+		for _, m := range piece(t, r, "front").Methods[0].Methods {
+			if m.Chosen {
+				assert.Equal(t, m.Pieces, pieces, "18 geese, %s", school)
+			}
+		}
+	}
+}
+
+// Blocks in centimetres and in inches are the same block: every cut within the two ruler
+// steps of the other.
+func TestMetricBlocksAgree(t *testing.T) {
+	for _, name := range []string{"pinwheel", "sawtooth-star", "square-in-a-square", "log-cabin"} {
+		f := plan.Face{Kind: plan.GridFace, Columns: 2, Rows: 2, Patch: plan.Patch{Width: 8 * length.Inch, Height: 8 * length.Inch}, Block: plan.Block{Name: name}, Cloths: []string{"A", "B", "C"},
+			Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "C"}}}
+		inches := faced(f)
+		metric := inches
+		metric.Units, metric.Habits.Step = length.Centimetres, length.Millimetre
+		a, b := reckon.Reckon(inches, nil), reckon.Reckon(metric, nil)
+		require.Equal(t, len(a.Cuts), len(b.Cuts), name)
+		for i := range a.Cuts {
+			assert.Equal(t, a.Cuts[i].ID, b.Cuts[i].ID)
+			assert.Equal(t, a.Cuts[i].Count, b.Cuts[i].Count)
+			assert.InDelta(t, float64(a.Cuts[i].Width.NM), float64(b.Cuts[i].Width.NM), float64(length.Inch/4), a.Cuts[i].ID)
+		}
+	}
+}
