@@ -188,6 +188,14 @@ type Face struct {
 	Gather *Gather
 	// Windows is what folded windows take; nil for others.
 	Windows *Windows
+	// Worked are the parts of a stack that are gathered or folded.
+	Worked []Worked
+}
+
+// Worked is a part of a stack with steps of its own; its name stands before theirs.
+type Worked struct {
+	Name string
+	Face Face
 }
 
 // Grid is what its steps have to know of a grid of patches.

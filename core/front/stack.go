@@ -2,6 +2,7 @@ package front
 
 import (
 	"fmt"
+	"strings"
 
 	"umschlag/core/finding"
 	"umschlag/core/length"
@@ -42,6 +43,7 @@ func stack(o Order) (Face, finding.List) {
 			return Face{}, found
 		}
 		f.add(built, i, at)
+		f.worked(built, i)
 		shows = shows.Plus(sum.Part, fmt.Sprintf("part %d", i+1), p.Height)
 		sewn = sewn.Plus(sum.Part, fmt.Sprintf("part %d as sewn, less its seams", i+1), built.Sewn.Height.Total()-2*o.Seam)
 		if len(wide) == 0 || built.Sewn.Width.Total() < wide.Total() {
@@ -82,6 +84,17 @@ func (o Order) partOf(i int, p plan.Part, above, below length.Length) Order {
 	return sub
 }
 
+// worked keeps a part, or the parts of a stack within it, that has steps of its own.
+func (f *Face) worked(g Face, i int) {
+	name := fmt.Sprintf("part.%d.", i+1)
+	if g.Gather != nil || g.Windows != nil {
+		f.Worked = append(f.Worked, Worked{Name: name, Face: g})
+	}
+	for _, w := range g.Worked {
+		f.Worked = append(f.Worked, Worked{Name: name + w.Name, Face: w.Face})
+	}
+}
+
 // add is a part of a stack that begins at a height.
 func (f *Face) add(g Face, i int, at length.Length) {
 	parts, bands, cells, rows := len(f.Parts), len(f.Bands), len(f.Cells), f.Rows
@@ -102,7 +115,7 @@ func (f *Face) add(g Face, i int, at length.Length) {
 			c.Band += bands
 		}
 		if c.Line != nil {
-			c = polygonMoved(c, at.Float())
+			c = polygon(c, moved(0, at.Float()), c.Line)
 		}
 		f.Cells = append(f.Cells, c)
 	}
@@ -134,21 +147,11 @@ func (f *Face) add(g Face, i int, at length.Length) {
 	f.Columns = max(f.Columns, g.Columns)
 }
 
-func polygonMoved(c Cell, y float64) Cell {
-	line := c.Line
-	c.Line = nil
-	for _, v := range line {
-		v.Y += y
-		c.Line = append(c.Line, v)
-	}
-	return c
-}
-
 func lower(title string) string {
 	if title == "" {
 		return title
 	}
-	return string(title[0]|0x20) + title[1:]
+	return strings.ToLower(title[:1]) + title[1:]
 }
 
 // found is a panel that is there already, in the middle of its borders: a medallion.

@@ -14,6 +14,7 @@ import (
 // trimming need.
 func strips(o Order) (Face, finding.List) {
 	var found finding.List
+	o.Absorb = plan.AbsorbBorder // the outermost strips take up the loss: there is none to accept
 	list, text := o.Face.Strips, o.Style.Text
 	across, down := o.axes()
 	along := o.Face.Direction == plan.AlongWay // strips stand upright, side by side

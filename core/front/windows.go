@@ -61,7 +61,7 @@ func (o Order) unitFits() finding.List {
 	var found finding.List
 	text, u := o.Style.Text, o.unit()
 	w, h := u.Times(o.Face.Columns), u.Times(o.Face.Rows)
-	near := func(a, b length.Length) bool { return (a - b).Abs() < 1000 }
+	near := func(a, b length.Length) bool { return (a - b).Abs() < alike }
 	switch {
 	case o.Top.Width.Total() != o.Trimmed.Width.Total():
 		found.Add(finding.Stop, "windows-quilted", o.Path+"/kind", "Folded windows are thick enough: they are not quilted.", "Take the quilting and the batting out of the piece.")
@@ -125,10 +125,23 @@ func (w *windower) lay(side, patch length.Length) {
 	w.show(x0, y0, (side-patch).Float()/2)
 	w.whole, w.half = whole, half
 	f.Columns, f.Rows = w.c, w.r
-	f.Sewn = sum.Size{Width: sum.Repeat(w.c, sum.Part, "unit", w.unit), Height: sum.Repeat(w.r, sum.Part, "unit", w.unit)}
+	f.Sewn = sum.Size{Width: w.side(w.c, w.Trimmed.Width), Height: w.side(w.r, w.Trimmed.Height)}
 	f.Finished = f.Sewn.Each(func(s sum.Sum) sum.Sum { return s.Between(sum.Seam, "goes into the seam", -w.Seam) })
 	f.Grids = []Grid{{Columns: w.c, Rows: w.r, Sewn: f.Sewn, Patches: w.c * w.r}}
 }
+
+// side is so many units side by side; what rounding a fitted unit to whole nanometres
+// leaves over goes to the first.
+func (w *windower) side(n int, trimmed sum.Sum) sum.Sum {
+	s := sum.Repeat(n, sum.Part, "unit", w.unit)
+	if off := trimmed.Total() - s.Total(); off.Abs() < alike {
+		s[0].Amount += off
+	}
+	return s
+}
+
+// alike is less, in nanometres, than two sizes of one unit are told apart by.
+const alike = 1000
 
 // show draws the patches over every join of two units, and half ones at the rim.
 func (w *windower) show(x0, y0, free float64) {

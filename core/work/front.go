@@ -14,10 +14,9 @@ import (
 // are cut across; the faces of a stack.
 func (b *builder) piece() {
 	f := b.Face
-	b.gathered()
-	if f.Windows != nil {
-		b.windows()
-		return
+	b.worked()
+	for _, part := range f.Worked {
+		b.of(part, (*builder).worked)
 	}
 	b.sets()
 	b.units()
@@ -35,16 +34,38 @@ func (b *builder) piece() {
 	}
 }
 
-// gathered draws a panel in, after a sample, and trims it; a pocket is laid on a panel.
-func (b *builder) gathered() {
+// of does a thing for a part of a stack, its name before the ids of the steps.
+func (b *builder) of(part front.Worked, do func(*builder)) {
+	face, prefix := b.Face, b.prefix
+	b.Face, b.prefix = part.Face, prefix+part.Name
+	b.Face.Bands = nil // its rows have other numbers in the stack
+	do(b)
+	b.Face, b.prefix = face, prefix
+}
+
+// samples are sewn before anything is cut: they decide how much cloth gathers take.
+func (b *builder) samples() {
+	if g := b.Face.Gather; g != nil {
+		b.add(Step{ID: b.prefix + "sample", Stage: Cutting, Title: "Sew a sample of the gathers", Machine: "Straight stitch 4 to 5 mm, upper tension loosened, needle 80/12",
+			Text:  fmt.Sprintf("The same rows on a piece of the same cloth, a hand wide and twice as long. Draw it in as you like it, and divide its length before by its length after: the plan says %.4g.", g.Ratio),
+			Check: "Looser gathers spread more: if the ratio is another one, change the plan before the panel is cut."})
+	}
+	for _, part := range b.Face.Worked {
+		b.of(part, (*builder).samples)
+	}
+}
+
+// worked draws a panel in and trims it, folds windows, backs a found panel and lays a
+// pocket on.
+func (b *builder) worked() {
+	if b.Face.Windows != nil {
+		b.windows()
+	}
 	if g := b.Face.Gather; g != nil {
 		way := map[plan.Direction]string{plan.AlongWay: "from top to bottom", plan.Slantwise: "along the diagonal"}[g.Direction]
 		if way == "" {
 			way = "from side to side"
 		}
-		b.add(Step{ID: b.prefix + "sample", Stage: Piecing, Title: "Sew a sample of the gathers", Machine: "Straight stitch 4 to 5 mm, upper tension loosened, needle 80/12",
-			Text:  fmt.Sprintf("The same rows on a piece of the same cloth, a hand wide and twice as long. Draw it in as you like it, and divide its length before by its length after: the plan says %.4g.", g.Ratio),
-			Check: "Looser gathers spread more: if the ratio is another one, change the plan before the panel is cut."})
 		text := fmt.Sprintf("Two rows of long stitches %s, on both edges and between them, always as many stitches between two marks. Mark the cloth and the panel in eighths, draw all rows in together mark to mark until %s are %s, and stitch over them.", way, b.text(g.Needed), b.text(g.Wanted))
 		if joined := b.Face.Parts[0].Joined; joined > 1 {
 			text = fmt.Sprintf("Join the %d strips end to end. ", joined) + text
@@ -54,12 +75,12 @@ func (b *builder) gathered() {
 	}
 	for _, p := range b.Face.Parts {
 		if p.Role == front.Backing {
-			b.add(Step{ID: b.prefix + "backing", Stage: Piecing, Title: "Back the panel", Machine: "Straight stitch 4 mm, needle 80/12", Caution: b.pins(),
+			b.add(Step{ID: b.prefix + p.Name, Stage: Piecing, Title: "Back the panel", Machine: "Straight stitch 4 mm, needle 80/12", Caution: b.pins(),
 				Text:  fmt.Sprintf("Trim the panel to %s, what has to be in the middle in the middle. Lay it on its backing and sew both together round the edge, %s in: from here on they are one.", b.size(p.Size), b.basted()),
 				Check: "It hangs without sagging; a knitted or holed panel is not stretched."})
 		}
 		if p.Role == front.PocketPart {
-			b.add(Step{ID: b.prefix + "pocket", Stage: Piecing, Title: "Lay the pocket on", Machine: b.seamText(), Press: "Press the fold.", Caution: ironCaution,
+			b.add(Step{ID: b.prefix + p.Name, Stage: Piecing, Title: "Lay the pocket on", Machine: b.seamText(), Press: "Press the fold.", Caution: ironCaution,
 				Text:  "Fold it in half, wrong sides together, the fold at the top; stitch along the fold, lay it on the lower half and baste it round three sides within the seam.",
 				Check: "The fold lies level; a hand goes in."})
 		}
@@ -70,7 +91,7 @@ func (b *builder) gathered() {
 func (b *builder) windows() {
 	w, f := b.Face.Windows, b.Face
 	units := f.Columns * f.Rows
-	b.add(Step{ID: b.prefix + "fold", Stage: Piecing, Title: fmt.Sprintf("Fold the %d units", units), Press: "Press every fold sharp.", Caution: ironCaution,
+	b.add(Step{ID: b.prefix + "fold-units", Stage: Piecing, Title: fmt.Sprintf("Fold the %d units", units), Press: "Press every fold sharp.", Caution: ironCaution,
 		Text:  fmt.Sprintf("Press the edges of each square in round a template of %s. Fold all four corners to the middle and press; fold the new corners to the middle and press again. Catch the four points in the middle with a few stitches through all layers.", b.text(w.Template)),
 		Check: fmt.Sprintf("Each unit is %s square, its corners sharp.", b.text(w.Unit))})
 	b.add(Step{ID: b.prefix + "units", Stage: Piecing, Title: "Join the units", Bands: numbers(f.Bands), Machine: "Straight stitch 2.2 mm, needle 90/14", Caution: needleCaution,
@@ -86,7 +107,7 @@ func (b *builder) windows() {
 
 // grid lays one grid out, sews its rows and joins them.
 func (b *builder) grid(name string, g front.Grid, bands []front.Band) {
-	if len(bands) == 0 || (len(bands) == 1 && bands[0].Pieces < 2) {
+	if len(bands) == 0 || (len(bands) == 1 && bands[0].Pieces < 2) || bands[0].Of == "units" { // folded units have a step of their own
 		return
 	}
 	of := bands[0].Of

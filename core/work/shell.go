@@ -76,6 +76,11 @@ func ShellSteps(o ShellOrder) []Step {
 		return nil
 	}
 	c.measure(b)
+	for _, p := range o.Panels {
+		b.Face, b.prefix = p.Face, p.Piece.Name+"."
+		b.samples()
+	}
+	b.prefix = ""
 	b.cutShell()
 	for _, p := range o.Panels {
 		b.panel(p)

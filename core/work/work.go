@@ -194,6 +194,7 @@ func (b *builder) prepare() {
 	b.add(Step{ID: "measure", Stage: Measuring, Title: "Measure the pad",
 		Text:  "Lay the tape over the swell. " + b.flatText() + ".",
 		Check: "If the tape says otherwise, change the plan before anything is cut."})
+	b.samples()
 	b.add(Step{ID: "cut.front", Stage: Cutting, Title: "Cut the front", Cuts: b.cuts("front", false), Caution: rotaryCaution,
 		Text:  "Square the end of each cloth, cut the strips all the way across, then the pieces out of the strips. The back waits.",
 		Check: "Lay the first piece of each size on the ruler before you cut the rest."})

@@ -122,7 +122,7 @@ function StepAtHand({
         {step.title}
       </h1>
       <div className="at-hand-body">
-        {/(^|\.)fold$/.test(step.id) ? (
+        {/(^|\.)fold-units$/.test(step.id) ? (
           <FoldFigure />
         ) : join ? (
           <JoinDrawing join={Number(join[1])} reckoning={reckoning} cloths={value("/cloths")} />
