@@ -529,3 +529,78 @@ func TestSeamsOfAPiecedBorder(t *testing.T) {
 	assert.Equal(t, 4, kinds[front.Round])
 	assert.Equal(t, 2*9+2*7, kinds[front.Pieced])
 }
+
+// Whatever the strips and whichever way they run: they fill the top without overlap, and
+// their cuts sewn together are its size.
+func TestAnyStripsAreWhole(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		f := plan.Face{Kind: plan.StripsFace, Direction: rapid.SampledFrom([]plan.Direction{plan.AcrossWay, plan.AlongWay}).Draw(t, "way")}
+		whole := length.Length(0)
+		for range rapid.IntRange(1, 8).Draw(t, "n") {
+			s := plan.Strip{Width: eighth.Times(rapid.IntRange(4, 40).Draw(t, "width")), Cloth: "A"}
+			f.Strips = append(f.Strips, s)
+			whole += s.Width
+		}
+		w, h := 12*in, whole
+		if f.Direction == plan.AlongWay {
+			w, h = whole, 12*in
+		}
+		o := order(f, w, h)
+		grow := length.Length(rapid.Int64Range(0, int64(in)).Draw(t, "grow"))
+		o.Top, o.Margin = size(o.Trimmed.Width.Total()+2*grow, o.Trimmed.Height.Total()+2*grow), min(grow, margin)
+		built := build(t, o)
+		assert.Equal(t, []length.Length{w, h}, []length.Length{built.Finished.Width.Total(), built.Finished.Height.Total()})
+		assert.InEpsilon(t, o.Top.Width.Total().Float()*o.Top.Height.Total().Float()/1e12, areas(built), 1e-9)
+		sewn := 2 * seam
+		for _, p := range built.Parts {
+			across := p.Size.Height
+			if f.Direction == plan.AlongWay {
+				across = p.Size.Width
+			}
+			sewn += across.Total() - 2*seam
+		}
+		along := built.Sewn.Height
+		if f.Direction == plan.AlongWay {
+			along = built.Sewn.Width
+		}
+		assert.Equal(t, sewn, along.Total())
+		assert.GreaterOrEqual(t, built.Sewn.Width.Total(), o.Top.Width.Total())
+		assert.GreaterOrEqual(t, built.Sewn.Height.Total(), o.Top.Height.Total())
+	})
+}
+
+// Whatever lies in a stack: its parts fill it, and only its first and last take up what
+// is trimmed off above and below.
+func TestAnyStackIsWhole(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		f := plan.Face{Kind: plan.StackFace}
+		whole := length.Length(0)
+		for range rapid.IntRange(1, 5).Draw(t, "n") {
+			h := in.Times(rapid.IntRange(1, 6).Draw(t, "height"))
+			part := plan.Part{Height: h, Face: plan.Face{Kind: plan.PlainFace, Cloth: "A"}}
+			if rapid.Bool().Draw(t, "strips") {
+				part.Face = plan.Face{Kind: plan.StripsFace, Direction: plan.AcrossWay, Strips: []plan.Strip{{Width: h / 2, Cloth: "A"}, {Width: h - h/2, Cloth: "B"}}}
+			}
+			f.Parts = append(f.Parts, part)
+			whole += h
+		}
+		o := order(f, 12*in, whole)
+		o.Left, o.Above = seam, seam
+		grow := length.Length(rapid.Int64Range(0, int64(in)).Draw(t, "grow"))
+		o.Top, o.Margin = size(o.Trimmed.Width.Total()+2*grow, o.Trimmed.Height.Total()+2*grow), min(grow, margin)
+		built := build(t, o)
+		assert.Equal(t, whole, built.Finished.Height.Total())
+		assert.InEpsilon(t, o.Top.Width.Total().Float()*o.Top.Height.Total().Float()/1e12, areas(built), 1e-9)
+		assert.GreaterOrEqual(t, built.Sewn.Height.Total(), o.Top.Height.Total())
+		for i, p := range f.Parts {
+			if i == 0 || i == len(f.Parts)-1 || p.Face.Kind != plan.PlainFace {
+				continue
+			}
+			for _, part := range built.Parts {
+				if part.Name == "part."+string(rune('1'+i))+".panel" {
+					assert.Equal(t, p.Height+2*seam, part.Size.Height.Total(), "a part between keeps its height")
+				}
+			}
+		}
+	})
+}

@@ -141,7 +141,7 @@ func anyFace(t *rapid.T, p plan.Plan, config string) plan.Face {
 		return plan.Face{Kind: plan.PlainFace}
 	}
 	if kind == plan.StackFace {
-		f.Parts[1].Face, _ = reckon.BeginFace(p, config, "/parts/0/face", rapid.SampledFrom([]plan.FaceKind{plan.GridFace, plan.StripsFace, plan.FoundFace}).Draw(t, "part"))
+		f.Parts[1].Face, _ = reckon.BeginFace(p, config, "/parts/0/face", rapid.SampledFrom([]plan.FaceKind{plan.GridFace, plan.StripsFace, plan.FoundFace, plan.GatheredFace}).Draw(t, "part"))
 		f.Parts[1].Face.Strips = nil
 		return f
 	}

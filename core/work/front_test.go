@@ -148,9 +148,25 @@ func TestStacksCheckerboardsStripsAndGathers(t *testing.T) {
 	assert.Contains(t, find(t, steps, "grid.1.rows").Text, "turned end for end")
 	assert.Contains(t, find(t, steps, "grid.3.row.15").Text, "All 2 side by side")
 	gathered := work.Steps(facing(t, plan.Face{Kind: plan.GatheredFace, Cloth: "A", Ratio: 2.5}, 10*in, 8*in))
-	assert.Equal(t, []string{"sample", "gather"}, ids(gathered))
+	assert.Equal(t, []string{"gather"}, ids(gathered))
+	at := func(id string) int { return slices.IndexFunc(gathered, func(s work.Step) bool { return s.ID == id }) }
+	assert.True(t, at("measure") < at("sample") && at("sample") < at("cut.front"), "the sample decides what is cut")
 	assert.Contains(t, find(t, gathered, "gather").Text, "until 25″ are 10″")
 	windows := work.Steps(facing(t, plan.Face{Kind: plan.WindowsFace, Columns: 2, Rows: 2, Unit: 3 * in, Ground: "A", Show: "B", Buttons: true}, 11*in/2, 11*in/2))
-	assert.Equal(t, []string{"fold", "units", "windows", "points"}, ids(windows))
+	assert.Equal(t, []string{"fold-units", "units", "windows", "points"}, ids(windows))
 	assert.Contains(t, find(t, windows, "points").Caution, "swallowed")
+}
+
+// A gathered part of a stack has its sample and its gathering, folded windows their
+// folding, as they have by themselves.
+func TestWorkedPartsOfAStackHaveTheirSteps(t *testing.T) {
+	stack := plan.Face{Kind: plan.StackFace, Parts: []plan.Part{
+		{Height: 4 * in, Face: plan.Face{Kind: plan.GatheredFace, Cloth: "A", Ratio: 2.5}},
+		{Height: 4 * in, Face: plan.Face{Kind: plan.PlainFace, Cloth: "B", Pocket: "folded"}},
+		{Height: 11 * in / 2, Face: plan.Face{Kind: plan.WindowsFace, Columns: 2, Rows: 1, Unit: 6 * in, Ground: "A", Show: "B"}},
+	}}
+	steps := work.Steps(facing(t, stack, 23*in/2, 27*in/2))
+	assert.Equal(t, []string{"part.2.pocket", "part.1.gather", "part.3.fold-units", "part.3.units", "part.3.windows", "stack"}, ids(steps))
+	find(t, steps, "part.1.sample")
+	assert.Contains(t, find(t, steps, "part.1.gather").Text, "are 11½″")
 }

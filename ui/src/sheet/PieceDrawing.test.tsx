@@ -58,7 +58,12 @@ const lower: Cell = {
 };
 const level: Cell = { cut: "c", cloth: "A", x: 10 * mm, y: 20 * mm, width: 30 * mm, height: 40 * mm };
 
-const inSvg = (drawing: React.ReactElement) => render(<svg aria-label="a piece" role="img">{drawing}</svg>).container;
+const inSvg = (drawing: React.ReactElement) =>
+  render(
+    <svg aria-label="a piece" role="img">
+      {drawing}
+    </svg>,
+  ).container;
 
 test("a cell is drawn as its rectangle, or as its own outline", () => {
   expect(cellPath(level)).toBe("M10 20h30v40h-30Z");
