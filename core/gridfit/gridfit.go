@@ -44,8 +44,10 @@ type Layout struct {
 	PatchWidth, PatchHeight length.Length
 	// Sash between the patches, and Border round them; 0 for none.
 	Sash, Border length.Length
-	// BorderDown is the border above and below, where it differs.
+	// BorderDown is the border above and below, where it differs. Rest marks borders that
+	// take what is left, since they are not all of one size to the nanometre.
 	BorderDown length.Length
+	Rest       bool
 	// Cloth that is cut, as a share of what finishes.
 	Cloth   float64
 	Reasons []string
@@ -95,18 +97,19 @@ func (f *fitter) squares(sash length.Length) {
 	from, to, step := f.sides()
 	for p := from; p <= to && p > 0; p += step {
 		for c := 1; c <= mostPatches; c++ {
-			x, ok := f.rest(f.Width, p, sash, c)
-			if !ok {
+			left := rest(f.Width, p, sash, c)
+			if left < 0 {
 				break
 			}
-			if !f.allowed(x) {
+			if !f.allowed(left) {
 				continue
 			}
+			x := left / 2
 			// Rows whose border comes nearest to the one at the sides, from both sides.
 			r := int((f.Height - 2*x + sash) / (p + sash))
 			for _, rows := range []int{r, r + 1} {
-				if y, ok := f.rest(f.Height, p, sash, rows); ok && rows > 0 && f.allowed(y) && (x == 0) == (y == 0) {
-					f.add(Layout{Columns: c, Rows: rows, PatchWidth: p, PatchHeight: p, Sash: sash, Border: x, BorderDown: y})
+				if over := rest(f.Height, p, sash, rows); rows > 0 && f.allowed(over) && (left == 0) == (over == 0) {
+					f.add(Layout{Columns: c, Rows: rows, PatchWidth: p, PatchHeight: p, Sash: sash, Border: x, BorderDown: over / 2, Rest: left != over || left%2 != 0})
 				}
 			}
 		}
@@ -141,18 +144,17 @@ func (f *fitter) whole(size, sash length.Length) map[int]length.Length {
 	return out
 }
 
-// rest is the border that a number of patches leaves on each side.
-func (f *fitter) rest(size, patch, sash length.Length, n int) (length.Length, bool) {
-	left := size - patch.Times(n) - sash.Times(n-1)
-	return left / 2, left >= 0 && left%2 == 0
+// rest is what a number of patches leaves over for both borders.
+func rest(size, patch, sash length.Length, n int) length.Length {
+	return size - patch.Times(n) - sash.Times(n-1)
 }
 
-// allowed reports whether a border is wanted and worth sewing.
-func (f *fitter) allowed(border length.Length) bool {
-	if border == 0 {
+// allowed reports whether what is left over for both borders is wanted and worth sewing.
+func (f *fitter) allowed(left length.Length) bool {
+	if left == 0 {
 		return f.Border != Bordered
 	}
-	return f.Border != NoBorder && border >= leastBorder
+	return f.Border != NoBorder && left/2 >= leastBorder
 }
 
 // add ranks a layout.

@@ -128,3 +128,16 @@ func TestTheBestStandFirst(t *testing.T) {
 		}
 	})
 }
+
+// Sizes that come from curves are no whole number of ruler steps, nor even of nanometres:
+// they have their grids too, the border taking what is left.
+func TestOddSizesHaveTheirGrids(t *testing.T) {
+	o := order(26*in+13_333_333, 18*in+7_777_777)
+	list := gridfit.Best(o)
+	require.NotEmpty(t, list)
+	for _, l := range list {
+		assert.True(t, l.Rest)
+		assert.InDelta(t, float64(o.Width), float64(l.PatchWidth.Times(l.Columns)+2*l.Border), 1)
+		assert.InDelta(t, float64(o.Height), float64(l.PatchHeight.Times(l.Rows)+2*l.BorderDown), 1)
+	}
+}

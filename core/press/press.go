@@ -26,9 +26,8 @@ const (
 	DownLeft  Side = "down-left"
 	Open      Side = "open"
 	Dark      Side = "dark"
-	// ToSash and FromSash are said of a whole row, seam by seam.
+	// ToSash is said of a whole row.
 	ToSash Side = "sash"
-	ToPost Side = "post"
 )
 
 // Plan is how a face is pressed.

@@ -375,3 +375,19 @@ func TestMetricBlocksAgree(t *testing.T) {
 		}
 	}
 }
+
+// On the main panel of a hood with round corners, whose way round is no even size, every
+// grid that is offered can be cut.
+func TestLayoutsOfARoundedHood(t *testing.T) {
+	p := plan.Base(length.Inches, plan.DefaultHabits(length.Inches))
+	p.Title, p.Object = "hood", plan.Object{Kind: plan.Box, Length: 17 * length.Inch, Depth: 14 * length.Inch, Height: 6 * length.Inch}
+	p.Cover = plan.Cover{Kind: "wrap-hood", Seam: length.Inch / 2, Corners: plan.Corners{Kind: plan.RoundCorners, Radius: 2 * length.Inch}, Bottom: plan.Bottom{Finish: "bound"}}
+	p.Cloths = map[string]plan.Cloth{"A": {Name: "a", Width: ptr(60 * length.Inch)}, "B": {Name: "b", Width: ptr(60 * length.Inch)}}
+	list, ok := reckon.Layouts(p, "main", reckon.Limits{Border: "any"})
+	require.True(t, ok)
+	require.NotEmpty(t, list)
+	for _, l := range list {
+		p.Pieces = map[string]plan.Piece{"main": {Face: &l.Face}}
+		assert.NotEmpty(t, reckon.Reckon(p, nil).Cuts, "%d × %d: %v", l.Columns, l.Rows, reckon.Reckon(p, nil).Findings)
+	}
+}

@@ -108,7 +108,7 @@ func (r *run) faceWith(old plan.Face, l gridfit.Layout) plan.Face {
 		if len(old.Borders) > 0 {
 			b.Cloth, b.Corner, b.CornerCloth = old.Borders[0].Cloth, old.Borders[0].Corner, old.Borders[0].CornerCloth
 		}
-		if l.Border != l.BorderDown {
+		if l.Rest {
 			b.Width = plan.BorderWidth{Rest: true}
 		}
 		f.Borders = []plan.Border{b}
