@@ -12,6 +12,7 @@ import (
 	"umschlag/core/cover"
 	"umschlag/core/finding"
 	"umschlag/core/length"
+	"umschlag/core/place"
 	"umschlag/core/plan"
 	"umschlag/core/sum"
 )
@@ -189,7 +190,7 @@ func (o Order) sizes(path string, k kind, f plan.Fitting) finding.List {
 // has one at each end, and the short one of a pair stands mirrored to the long one.
 func boxes(f plan.Fitting, p cover.Piece, w, h length.Length) []Box {
 	whole, high := p.Finished.Width.Total(), p.Finished.Height.Total()
-	y := along(f.At.Top, f.At.Bottom, high, h)
+	y := place.Along(f.At.Top, f.At.Bottom, high, h)
 	if f.At.Edge == plan.EdgeName(cover.Bottom) {
 		y = high - h
 	}
@@ -206,7 +207,7 @@ func boxes(f plan.Fitting, p cover.Piece, w, h length.Length) []Box {
 		}
 		return []Box{{X: x - w/2, Y: y, Width: w, Height: h}, {X: x + f.Spread - w/2, Y: y, Width: w, Height: h}}
 	}
-	first := along(f.At.Left, f.At.Right, whole, w)
+	first := place.Along(f.At.Left, f.At.Right, whole, w)
 	out := []Box{{X: first, Y: y, Width: w, Height: h}}
 	// More of the same stand evenly up to the mirrored place of the first.
 	n := places(f)
@@ -215,19 +216,6 @@ func boxes(f plan.Fitting, p cover.Piece, w, h length.Length) []Box {
 		out = append(out, Box{X: first + (last-first).Times(i)/length.Length(n-1), Y: y, Width: w, Height: h})
 	}
 	return out
-}
-
-// along is where something of a size begins, by its distance from either end or
-// in the middle.
-func along(near, far *length.Length, whole, size length.Length) length.Length {
-	switch {
-	case near != nil:
-		return *near
-	case far != nil:
-		return whole - *far - size
-	default:
-		return (whole - size) / 2
-	}
 }
 
 func distances(p cover.Piece, b Box) Distances {

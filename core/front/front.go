@@ -9,6 +9,7 @@ import (
 	"fmt"
 	"slices"
 
+	"umschlag/core/applique"
 	"umschlag/core/block"
 	"umschlag/core/finding"
 	"umschlag/core/length"
@@ -188,6 +189,8 @@ type Face struct {
 	Gather *Gather
 	// Windows is what folded windows take; nil for others.
 	Windows *Windows
+	// Applied are shapes laid on it, the lowest first.
+	Applied []applique.Placed
 	// Worked are the parts of a stack that are gathered or folded.
 	Worked []Worked
 }
@@ -295,7 +298,22 @@ func Build(o Order) (Face, finding.List) {
 	if said = append(said, more...); said.Stopped() {
 		return Face{}, said
 	}
+	if said = append(said, f.apply(o)...); said.Stopped() {
+		return Face{}, said
+	}
 	return f, said
+}
+
+// apply places the shapes that are laid on a face, over those of its parts.
+func (f *Face) apply(o Order) finding.List {
+	placed, found := applique.Place(AppliqueOf(o.Face, o.Path, f.Finished, o.Step))
+	f.Applied = append(f.Applied, placed...)
+	return found
+}
+
+// AppliqueOf is what the shapes of a face are placed on.
+func AppliqueOf(face plan.Face, path string, finished sum.Size, step length.Length) applique.Order {
+	return applique.Order{Shapes: face.Applique, About: path + "/applique", Width: finished.Width.Total(), Height: finished.Height.Total(), Step: step}
 }
 
 // unreckoned names what a face carries that would change its cuts and is not
@@ -305,9 +323,9 @@ func unreckoned(o Order) finding.List {
 	stop := func(key, what, remedy string) {
 		found.Add(finding.Stop, "face-part", o.Path+"/"+key, what+" is read and kept, but its cuts are not reckoned here.", remedy)
 	}
-	f, out := o.Face, "Take it out of the face."
-	if len(f.Applique) > 0 {
-		stop("applique", "Appliqué", out)
+	f := o.Face
+	if len(f.Applique) > 0 && (f.Kind == plan.GatheredFace || f.Kind == plan.WindowsFace) {
+		found.Add(finding.Stop, "face-part", o.Path+"/applique", fmt.Sprintf("Shapes cannot be laid flat on a %s face.", f.Kind), "Take them out, or choose a face that lies flat.")
 	}
 	if f.Pocket != "" && f.Kind != plan.PlainFace {
 		stop("pocket", fmt.Sprintf("A pocket on a %s face", f.Kind), "A folded pocket lies on one piece of cloth.")

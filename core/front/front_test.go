@@ -126,7 +126,7 @@ func TestWhatDoesNotFitIsSaidWithWhatDoes(t *testing.T) {
 		"slanting strips":              {plan.Face{Kind: plan.StripsFace, Direction: "diagonal", Strips: []plan.Strip{{Width: 19 * in}}}, "strips-direction", "/direction", "across"},
 		"an empty stack":               {plan.Face{Kind: plan.StackFace}, "stack-empty", "/parts", "19″"},
 		"a stack that misses":          {plan.Face{Kind: plan.StackFace, Parts: []plan.Part{{Height: 10 * in}}}, "stack-does-not-fill", "/parts", "last part of 19″"},
-		"appliqué":                     {plan.Face{Kind: plan.PlainFace, Applique: make([]plan.Shape, 1)}, "face-part", "/applique", ""},
+		"appliqué":                     {plan.Face{Kind: plan.GatheredFace, Ratio: 2.5, Applique: make([]plan.Shape, 1)}, "face-part", "/applique", ""},
 		"a pocket on a grid":           {plan.Face{Kind: plan.GridFace, Pocket: "folded"}, "face-part", "/pocket", "one piece of cloth"},
 		"no gathers":                   {plan.Face{Kind: plan.GatheredFace, Ratio: 1}, "gather-ratio", "/ratio", "2.5"},
 		"a sample that is not here":    {plan.Face{Kind: plan.GatheredFace, Sample: "s1"}, "gather-sample", "/sample", "divided"},

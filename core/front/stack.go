@@ -43,6 +43,9 @@ func stack(o Order) (Face, finding.List) {
 			return Face{}, found
 		}
 		f.add(built, i, at)
+		for _, p := range built.Applied {
+			f.Applied = append(f.Applied, p.Lower(at, o.Finished.Height.Total()))
+		}
 		f.worked(built, i)
 		shows = shows.Plus(sum.Part, fmt.Sprintf("part %d", i+1), p.Height)
 		sewn = sewn.Plus(sum.Part, fmt.Sprintf("part %d as sewn, less its seams", i+1), built.Sewn.Height.Total()-2*o.Seam)

@@ -57,6 +57,10 @@ type (
 	EdgeName string
 	// Print direction of a cloth.
 	Print string
+	// ShapeEdge is how the edge of an appliquéd shape is held.
+	ShapeEdge string
+	// Twin is the second one of a shape.
+	Twin string
 	// Motif of a drawn cloth.
 	Motif string
 )
@@ -135,6 +139,20 @@ const (
 	TurnedIn FlapStyle = "turned-in"
 	Flipped  FlapStyle = "flip"
 
+	// A zigzag edge is dense; a blanket stitch is by machine or by hand; a straight one
+	// runs inside the edge. Felt needs none, a loose shape is held by those on it, and a
+	// line is no patch but stitching.
+	ZigzagEdge   ShapeEdge = "zigzag"
+	BlanketEdge  ShapeEdge = "blanket"
+	HandEdge     ShapeEdge = "hand"
+	StraightEdge ShapeEdge = "straight"
+	NoEdge       ShapeEdge = "none"
+	LooseEdge    ShapeEdge = "loose"
+	DrawnLine    ShapeEdge = "line"
+
+	MirrorTwin Twin = "mirror"
+	SameTwin   Twin = "same"
+
 	FlatPocket   PocketStyle = "flat"
 	FoldedPocket PocketStyle = "folded"
 
@@ -172,6 +190,10 @@ func (BackKind) Values() []string {
 func (InsideFinish) Values() []string {
 	return []string{"zigzag", "overlock", "pinked", "bound", "enclosed", "raw"}
 }
+func (ShapeEdge) Values() []string {
+	return []string{"zigzag", "blanket", "hand", "straight", "none", "loose", "line"}
+}
+func (Twin) Values() []string { return []string{"mirror", "same"} }
 func (CoverKind) Values() []string {
 	return []string{"cushion", "boxed-cushion", "wrap-hood", "band-hood", "skirt-hood", "jacket", "pad"}
 }

@@ -12,9 +12,12 @@ const (
 	defaultLoft     = 3 * length.Millimetre
 	defaultWidth    = 42 * length.Inch
 	battingWidth    = 60 * length.Inch
+	webWidth        = 17 * length.Inch
 	selvedges       = 2 * length.Inch
 	// BattingCloth is the letter battings are bought under when none is named.
 	BattingCloth = "batting"
+	// WebCloth is the letter fusible web is bought under.
+	WebCloth = "web"
 )
 
 // usual are the sizes taken where nothing is decided: what rulers of either
@@ -380,6 +383,9 @@ func (p Plan) Cloth(letter string) (c Cloth, described bool) {
 	c, described = p.Cloths[letter]
 	if !described && letter == BattingCloth {
 		return Cloth{Name: "batting", Width: ptr(battingWidth), Usable: ptr(battingWidth)}.Settle(), false
+	}
+	if !described && letter == WebCloth {
+		return Cloth{Name: "fusible web", Width: ptr(webWidth), Usable: ptr(webWidth)}.Settle(), false
 	}
 	if c.Name == "" {
 		c.Name = letter

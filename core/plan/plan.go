@@ -385,16 +385,31 @@ type Part struct {
 
 // Shape is one appliquéd shape.
 type Shape struct {
-	// Shape is an SVG path or the name of a shape.
-	Shape string        `json:"shape"`
-	Cloth string        `json:"cloth,omitempty"`
+	// Name by which other shapes are placed from it.
+	Name string `json:"name,omitempty"`
+	// Shape is an SVG path or the name of a form.
+	Shape string `json:"shape"`
+	Cloth string `json:"cloth,omitempty"`
+	// Width before it is turned. A path without one is drawn in millimetres; a form
+	// takes a quarter of the face's width.
 	Width length.Length `json:"width,omitempty"`
-	At    At            `json:"at,omitempty"`
+	// Height before it is turned; in proportion when absent.
+	Height length.Length `json:"height,omitempty"`
+	// At is the place of its outermost points, from the finished edges of the face or
+	// those of the shape in From.
+	At At `json:"at,omitempty"`
+	// From is the name of the shape it is placed from; the face itself when absent.
+	From string `json:"from,omitempty"`
 	// Turn in degrees, anticlockwise.
 	Turn float64 `json:"turn,omitempty"`
-	Edge string  `json:"edge,omitempty"`
-	Twin string  `json:"twin,omitempty"`
-	Late bool    `json:"late,omitempty"`
+	// Flip mirrors it left to right before it is turned.
+	Flip bool `json:"flip,omitempty"`
+	// Edge is how its edge is held; dense zigzag when absent.
+	Edge ShapeEdge `json:"edge,omitempty"`
+	// Twin is a second one at the mirrored place: mirrored itself, or the same way round.
+	Twin Twin `json:"twin,omitempty"`
+	// Late is fused when everything that is not late is sewn.
+	Late bool `json:"late,omitempty"`
 }
 
 // At places something by distances from named edges, or in the middle.
@@ -405,6 +420,22 @@ type At struct {
 	Bottom *length.Length `json:"bottom,omitempty"`
 	Edge   EdgeName       `json:"edge,omitempty"`
 	Middle bool           `json:"middle,omitempty"`
+}
+
+// On is the place with a named edge written as no distance from it.
+func (a At) On() At {
+	var none length.Length
+	switch a.Edge {
+	case "left":
+		a.Left = &none
+	case "right":
+		a.Right = &none
+	case "top":
+		a.Top = &none
+	case "bottom":
+		a.Bottom = &none
+	}
+	return a
 }
 
 // Back is the closure at the back. Which keys count depends on the kind.

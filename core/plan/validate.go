@@ -3,6 +3,7 @@ package plan
 import (
 	"fmt"
 	"maps"
+	"math"
 	"slices"
 	"strings"
 
@@ -221,6 +222,36 @@ func (v *validator) face(path string, f Face) {
 	}
 	for i, b := range f.Borders {
 		v.border(fmt.Sprintf("%s/borders/%d", path, i), b)
+	}
+	for i, s := range f.Applique {
+		v.shape(fmt.Sprintf("%s/applique/%d", path, i), s)
+	}
+}
+
+// shape looks at what is said of an appliquéd shape; whether it can be drawn and placed
+// is found when it is.
+func (v *validator) shape(path string, s Shape) {
+	for _, given := range []struct {
+		key, what string
+		l         length.Length
+	}{{"width", "The width of a shape", s.Width}, {"height", "The height of a shape", s.Height}} {
+		if given.l != 0 {
+			v.between(path+"/"+given.key, given.what, given.l, length.Millimetre, largest)
+		}
+	}
+	for _, given := range []struct {
+		key string
+		l   *length.Length
+	}{{"left", s.At.Left}, {"right", s.At.Right}, {"top", s.At.Top}, {"bottom", s.At.Bottom}} {
+		if given.l != nil {
+			v.between(path+"/at/"+given.key, "A distance", *given.l, -largest, largest)
+		}
+	}
+	if !(math.Abs(s.Turn) <= 360) {
+		v.stop(path+"/turn", fmt.Sprintf("A shape cannot be turned by %g°.", s.Turn), "Type an angle from −360 to 360.")
+	}
+	if len([]rune(s.Name)) > 40 {
+		v.stop(path+"/name", "That name is too long to be read on a drawing.", "Keep it under 40 characters.")
 	}
 }
 

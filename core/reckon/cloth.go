@@ -20,6 +20,8 @@ type cutting struct {
 	size                                                      sum.Size
 	count                                                     int
 	mayTurn                                                   bool
+	// laidOn marks a shape, or the web for one.
+	laidOn bool
 	// had marks a shape that is cut already and takes no cloth.
 	had bool
 	// gives is how many patches one piece gives, patches how many of them are needed,
@@ -28,6 +30,8 @@ type cutting struct {
 	finished       string
 	// line is the outline of a template.
 	line outline.Outline
+	// path is the outline of a shape that is laid on, as SVG path data in millimetres.
+	path string
 }
 
 // need is what the lay has to know of a cut.
@@ -58,11 +62,12 @@ func (r *run) cut(c cutting) string {
 	if c.line != nil {
 		r.out.Cuts[len(r.out.Cuts)-1].Line = vertices(c.line)
 	}
+	r.out.Cuts[len(r.out.Cuts)-1].Path = c.path
 	r.explain(c.id, c.size)
 	if c.had {
 		return c.id
 	}
-	r.cuts = append(r.cuts, work.Cut{ID: c.id, Piece: c.piece, Under: c.layer != "outer"})
+	r.cuts = append(r.cuts, work.Cut{ID: c.id, Piece: c.piece, Under: c.layer != "outer", Shape: c.laidOn})
 	described, _ := r.p.Cloth(c.cloth)
 	r.needs = append(r.needs, need{cloth: c.cloth, title: c.title, about: c.about, item: lay.Item{
 		Cut: len(r.out.Cuts) - 1, Width: w, Height: h, Count: c.count * r.p.Copies, MayTurn: c.mayTurn && turns(described.Print)}})

@@ -9,6 +9,7 @@ import (
 	"slices"
 	"strings"
 
+	"umschlag/core/applique"
 	"umschlag/core/back"
 	"umschlag/core/block"
 	"umschlag/core/cover"
@@ -71,6 +72,8 @@ type run struct {
 	madeForm *work.Form
 	// zones that fittings keep off, beyond the hems of whole pieces.
 	zones []fitting.Zone
+	// grounds are the pieces with shapes on them, judged when the fittings are placed.
+	grounds []ground
 }
 
 func (r *run) find(list finding.List) { r.out.Findings = append(r.out.Findings, list...) }
@@ -117,6 +120,8 @@ type panel struct {
 	ways   []Way
 	// pressed is where the allowances of the face lie.
 	pressed press.Plan
+	// applied are the shapes laid on the face.
+	applied []applique.Layer
 }
 
 // cover reckons the pieces, by the way their kind of cover is made.
@@ -150,6 +155,7 @@ func (r *run) cushion(c cover.Cover) {
 		return
 	}
 	r.fittings(c)
+	r.judgeShapes()
 	// The seam round the cover is as long as the front, as it really came out.
 	frontPiece.Finished = r.finished(top, measured)
 	along := cover.WayRound(frontPiece)
@@ -198,6 +204,7 @@ func (r *run) front(piece cover.Piece) panel {
 		across: (chain.Top.Width.Total() - trimmed.Width.Total()) / 2, up: (chain.Top.Height.Total() - trimmed.Height.Total()) / 2}
 	out.chain.Trimmed = piece.Trimmed(face.Finished)
 	out.ways = r.ways(order)
+	out.applied = applique.Lay(face.Applied)
 	out.pressed = press.Of(press.Order{Face: face, School: r.p.Habits.Press, Quilted: q.Quilted(), Tone: r.tone})
 	return out
 }
@@ -283,6 +290,10 @@ func (r *run) clothed(face plan.Face) plan.Face {
 	for i, s := range face.Strips {
 		face.Strips[i].Cloth = or(s.Cloth)
 	}
+	face.Applique = slices.Clone(face.Applique)
+	for i, s := range face.Applique {
+		face.Applique[i].Cloth = or(s.Cloth)
+	}
 	face.Parts = slices.Clone(face.Parts)
 	for i, p := range face.Parts {
 		face.Parts[i].Face = r.clothed(p.Face)
@@ -346,6 +357,7 @@ func (r *run) showFront(piece cover.Piece, top panel, m fit.Panel) {
 	out.Cells = cells(top.face, ids)
 	out.Lines = linesOf(top.piece)
 	r.pressing(&out, top)
+	r.shapes(&out, piece, top)
 	r.under(underneath{piece: "front", name: "front", chain: top.chain, count: 1, about: top.path})
 	r.out.Pieces = append(r.out.Pieces, out)
 }
@@ -601,7 +613,7 @@ func (r *run) backCuts(piece cover.Piece, q plan.Piece, path, cloth string, b ba
 func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, waits string) {
 	finished := m.Trimmed.Each(func(s sum.Sum) sum.Sum { return sum.Of(sum.Part, "front as cut", s.Total()-2*r.p.Cover.Seam) })
 	out := Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, Waits: waits != "",
-		Finished: r.size(finished), Trimmed: r.size(m.Trimmed), BeforeQuilting: r.size(m.Trimmed), Lines: []Lines{}, Seams: []Seam{}, Press: []PressSeam{}, Conflicts: []Point{}, Methods: []UnitMethods{}, Ways: []Way{}}
+		Finished: r.size(finished), Trimmed: r.size(m.Trimmed), BeforeQuilting: r.size(m.Trimmed), Lines: []Lines{}, Seams: []Seam{}, Press: []PressSeam{}, Conflicts: []Point{}, Shapes: []Shape{}, Threads: []Thread{}, Methods: []UnitMethods{}, Ways: []Way{}}
 	piece.Finished, piece.Radii = finished, piece.Radii.AtMost(min(finished.Width.Total(), finished.Height.Total())/2)
 	r.outlines(&out, piece, panel{body: piece})
 	for i, lie := range b.Lies {
@@ -625,7 +637,7 @@ func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, wait
 // work adds steps and thread.
 func (r *run) work(top panel, m fit.Panel, b back.Back, piece cover.Piece) {
 	finished := top.face.Finished
-	o := work.Order{Plan: r.p, Front: piece, Face: top.face, Pressed: top.pressed, Chain: top.chain, Finished: finished, Quilted: top.piece.Quilted(), Cuts: r.cuts,
+	o := work.Order{Plan: r.p, Front: piece, Face: top.face, Applied: top.applied, Pressed: top.pressed, Chain: top.chain, Finished: finished, Quilted: top.piece.Quilted(), Cuts: r.cuts,
 		Back: b, Fittings: r.sewnOn, Edges: r.edges, Made: r.madeForm}
 	for _, s := range work.Steps(o) {
 		r.out.Steps = append(r.out.Steps, r.step(s))

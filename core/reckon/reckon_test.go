@@ -223,7 +223,7 @@ func TestDecisionsForAllPiecesAreFoundWhereTheyStand(t *testing.T) {
 	p := worked()
 	p.Pieces["*"] = plan.Piece{Face: &plan.Face{Kind: plan.PlainFace, Applique: make([]plan.Shape, 1)}}
 	p.Pieces["front"] = plan.Piece{}
-	assert.Equal(t, "/pieces/*/face/applique", reckon.Reckon(p, nil).Findings[0].About)
+	assert.Equal(t, "/pieces/*/face/applique/0/shape", reckon.Reckon(p, nil).Findings[0].About)
 }
 
 func TestTheCupboardAndThePlanSayWhatThereIs(t *testing.T) {

@@ -95,6 +95,10 @@ type Piece struct {
 	Gather *Gathers `json:"gather,omitempty"`
 	// Windows are folded windows; absent for other faces.
 	Windows *WindowsShown `json:"windows,omitempty"`
+	// Shapes are laid on it, the lowest first, and Threads sew their edges, in working
+	// order.
+	Shapes  []Shape  `json:"shapes"`
+	Threads []Thread `json:"threads"`
 	// Ways are its colourways as they would lie.
 	Ways []Way `json:"ways"`
 	// Methods compare how the units of its blocks can be made, all alike pieces together.
@@ -147,6 +151,53 @@ type WindowsShown struct {
 	Half     int     `json:"half"`
 	Points   int     `json:"points"`
 	Eats     float64 `json:"eats"`
+}
+
+// Shape is a shape laid on a piece.
+type Shape struct {
+	// Index in the list of its face, and About its path in the plan.
+	Index int    `json:"index"`
+	About string `json:"about"`
+	Title string `json:"title"`
+	// Twin is the second of two.
+	Twin  bool   `json:"twin,omitempty"`
+	Cloth string `json:"cloth"`
+	// Stitch its edge is sewn with; empty where it is not. Line tells that it is
+	// stitching alone.
+	Stitch string `json:"stitch"`
+	Line   bool   `json:"line,omitempty"`
+	Late   bool   `json:"late,omitempty"`
+	Level  int    `json:"level"`
+	// Path is its outline in SVG path data, and Sewn and Covered the stretches of its
+	// edge that show and that do not, all in millimetres from the finished top left
+	// corner of the piece.
+	Path    string `json:"path"`
+	Sewn    string `json:"sewn"`
+	Covered string `json:"covered"`
+	// Box round it, and From its distances from the finished edges.
+	Box  Box       `json:"box"`
+	From Distances `json:"from"`
+	// Size of the rectangle round it.
+	Size Size `json:"size"`
+	// Shows is how much of its edge is seen, of Round.
+	Shows L `json:"shows"`
+	Round L `json:"round"`
+	// Lap is how deep it reaches under what covers its edge; absent where nothing does.
+	Lap *L `json:"lap,omitempty"`
+}
+
+// Thread is what one thread sews of the shapes on a piece.
+type Thread struct {
+	Cloth  string `json:"cloth"`
+	Stitch string `json:"stitch"`
+	// Darker by two shades than its cloth: of a line.
+	Darker bool `json:"darker,omitempty"`
+	Late   bool `json:"late,omitempty"`
+	// Shapes it sews, by their numbers on the piece from 0; Seam together, and Length of
+	// thread.
+	Shapes []int `json:"shapes"`
+	Seam   L     `json:"seam"`
+	Length L     `json:"length"`
 }
 
 // Way is a face in other cloths.
@@ -223,6 +274,9 @@ type Cut struct {
 	As      string `json:"as,omitempty"`
 	// Line is the outline of a patch's template within the piece.
 	Line []Vertex `json:"line,omitempty"`
+	// Path is the template of a shape that is laid on, as SVG path data in millimetres
+	// from its own top left corner; mirrored where it is fused.
+	Path string `json:"path,omitempty"`
 	// Waits names the gate this cut follows; empty when it can be cut now.
 	Waits string `json:"waits,omitempty"`
 	// Done reports that the cut is ticked off in the plan.

@@ -32,6 +32,7 @@ func (r *run) shell(c cover.Cover) {
 	}
 	r.prints(c)
 	r.fittings(c)
+	r.judgeShapes()
 	r.joined(c)
 	r.piping(c)
 	r.binding(c)
@@ -88,6 +89,7 @@ func (r *run) shellPiece(piece cover.Piece) panel {
 		r.zones = append(r.zones, fitting.Zone{On: piece.Name, Name: fitting.Seam, Box: fitting.Box{X: at, Width: 2 * r.p.Cover.Seam, Height: p.face.Finished.Height.Total()}})
 	}
 	r.pressing(&out, p)
+	r.shapes(&out, piece, p)
 	r.under(underneath{piece: piece.Name, name: piece.Name, chain: p.chain, count: piece.Count, about: p.path, strip: piece.Strip})
 	r.out.Pieces = append(r.out.Pieces, out)
 	return p
@@ -239,7 +241,7 @@ func fitOf(a, b length.Length) string {
 func (r *run) shellWork(c cover.Cover, panels []panel) {
 	o := work.ShellOrder{Plan: r.p, Cover: c, Cuts: r.cuts, Fittings: r.sewnOn, Edges: r.edges, Made: r.madeForm}
 	for i, p := range panels {
-		panel := work.ShellPanel{Piece: c.Pieces[i], Chain: p.chain, Face: p.face, Pressed: p.pressed, Strips: p.strips, Surplus: surplus(c.Pieces[i], p.body)}
+		panel := work.ShellPanel{Piece: c.Pieces[i], Chain: p.chain, Face: p.face, Applied: p.applied, Pressed: p.pressed, Strips: p.strips, Surplus: surplus(c.Pieces[i], p.body)}
 		if p.piece.Quilted() {
 			panel.Quilting = p.piece.Quilting
 		}

@@ -5,6 +5,7 @@ import (
 	"slices"
 	"strings"
 
+	"umschlag/core/applique"
 	"umschlag/core/cover"
 	"umschlag/core/front"
 	"umschlag/core/layers"
@@ -19,6 +20,8 @@ type ShellPanel struct {
 	Piece cover.Piece
 	Chain layers.Chain
 	Face  front.Face
+	// Applied are the shapes laid on it.
+	Applied []applique.Layer
 	// Pressed is the pressing plan of the face.
 	Pressed press.Plan
 	// Quilting is nil without.
@@ -213,7 +216,7 @@ func (b *builder) measureBox() {
 func (b *builder) cutShell() {
 	var outer, under []string
 	for _, c := range b.Cuts {
-		if c.Piece == "form" || slices.ContainsFunc(b.Edges, func(e Edging) bool { return e.Cut == c.ID }) {
+		if c.Shape || c.Piece == "form" || slices.ContainsFunc(b.Edges, func(e Edging) bool { return e.Cut == c.ID }) {
 			continue // cut when it is made
 		}
 		if c.Under {
@@ -238,6 +241,8 @@ func (b *builder) panel(p ShellPanel) {
 	b.Face, b.Pressed, b.prefix, b.Quilted = p.Face, p.Pressed, id+".", p.Quilting != nil
 	b.piece()
 	b.bordered()
+	b.Applied = p.Applied
+	b.shapes(id)
 	b.prefix = ""
 	if p.Chain.Batting != nil || p.Chain.Lining != "" {
 		text := stackText(p.Chain, "the "+name+" right side up") + " Smooth from the middle, pin all over or use temporary spray."

@@ -8,6 +8,7 @@ import (
 	"slices"
 	"strings"
 
+	"umschlag/core/applique"
 	"umschlag/core/back"
 	"umschlag/core/cover"
 	"umschlag/core/front"
@@ -69,8 +70,8 @@ type Step struct {
 type Cut struct {
 	ID    string
 	Piece string
-	// Under marks batting and lining.
-	Under bool
+	// Under marks batting and lining, Shape a shape that is laid on and its web.
+	Under, Shape bool
 }
 
 // Fitting is what the work needs to know of a fitting.
@@ -88,6 +89,8 @@ type Order struct {
 	Made *Form
 	Plan plan.Plan
 	Face front.Face
+	// Applied are the shapes laid on it.
+	Applied []applique.Layer
 	// Pressed is the pressing plan of the face.
 	Pressed  press.Plan
 	Chain    layers.Chain
@@ -122,6 +125,7 @@ func Steps(o Order) []Step {
 	b.prepare()
 	b.piece()
 	b.bordered()
+	b.shapes("front")
 	if o.Quilted || o.Chain.Batting != nil || o.Chain.Lining != "" {
 		b.layered()
 	}
@@ -167,7 +171,7 @@ func (b *builder) size(s sum.Size) string {
 func (b *builder) cuts(piece string, under bool) []string {
 	var ids []string
 	for _, c := range b.Cuts {
-		if c.Piece == piece && c.Under == under {
+		if c.Piece == piece && c.Under == under && !c.Shape {
 			ids = append(ids, c.ID)
 		}
 	}

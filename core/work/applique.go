@@ -1,0 +1,157 @@
+package work
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"umschlag/core/applique"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+)
+
+// named is how many shapes a step names with their places before it points to the
+// drawing.
+const named = 8
+
+// shapes cuts, lays, fuses and sews the shapes on a face: all that are not late, one layer
+// at a time from the bottom, then their edges; then those that are late.
+func (b *builder) shapes(piece string) {
+	if len(b.Applied) == 0 {
+		return
+	}
+	b.cutShapes(piece)
+	threads := applique.Threads(b.Applied)
+	for _, late := range []bool{false, true} {
+		for level := 1; level <= highest(b.Applied); level++ {
+			b.layOn(level, late)
+		}
+		for i, t := range threads {
+			if t.Late == late {
+				b.sewEdges(i, t)
+			}
+		}
+	}
+}
+
+func highest(layers []applique.Layer) int {
+	top := 0
+	for _, l := range layers {
+		top = max(top, l.Level)
+	}
+	return top
+}
+
+// shapeCuts are the ids of what is cut for the shapes of a piece.
+func (b *builder) shapeCuts(piece string) []string {
+	var ids []string
+	for _, c := range b.Cuts {
+		if c.Piece == piece && c.Shape {
+			ids = append(ids, c.ID)
+		}
+	}
+	return ids
+}
+
+func (b *builder) cutShapes(piece string) {
+	cuts := b.shapeCuts(piece)
+	if len(cuts) == 0 {
+		return // drawn lines alone
+	}
+	fused := slices.ContainsFunc(b.Applied, applique.Layer.Fused)
+	loose := slices.ContainsFunc(b.Applied, func(l applique.Layer) bool { return l.Shape.Edge == plan.LooseEdge })
+	var text []string
+	if fused {
+		text = append(text, "Trace each template on the paper of the web as it is printed: it is mirrored already. Cut the web roughly, iron it on the wrong side of its cloth, let it cool, and cut on the line.")
+	}
+	if loose {
+		text = append(text, "What is laid on loose is cut from cloth alone, along the thread, and frayed if you like it so.")
+	}
+	b.add(Step{ID: b.prefix + "shapes.cut", Stage: Piecing, Title: "Cut the shapes", Cuts: cuts, Text: strings.Join(text, " "), Caution: ironCaution,
+		Check: "Lay each on the drawing: it faces the same way."})
+}
+
+// layOn lays one layer of shapes on and fuses it.
+func (b *builder) layOn(level int, late bool) {
+	var places, felt []string
+	loose := false
+	for _, l := range b.Applied {
+		if l.Level != level || l.Late != late || l.Line() {
+			continue
+		}
+		places = append(places, fmt.Sprintf("%s: %s from the left, %s from the top.", l.Title, b.text(l.From.Left), b.text(l.From.Top)))
+		loose = loose || l.Shape.Edge == plan.LooseEdge
+		if l.Shape.Edge == plan.NoEdge {
+			felt = append(felt, l.Title)
+		}
+	}
+	if len(places) == 0 {
+		return
+	}
+	step := Step{ID: fmt.Sprintf("%sshapes.lay.%d", b.prefix, level), Stage: Piecing, Title: fmt.Sprintf("Lay on layer %d", level), Caution: ironCaution,
+		Press: "Press, lift and press again; do not slide the iron.", Check: "Measure from the other two edges as well before you press: " + b.fromOther(level, late)}
+	if late {
+		step.ID, step.Title = step.ID+".late", fmt.Sprintf("Lay on the late shapes of layer %d", level)
+	}
+	text := places
+	if len(text) > named {
+		text = append(slices.Clone(text[:named]), fmt.Sprintf("The other %d as drawn.", len(places)-named))
+	}
+	if inset := (b.Face.Sewn.Width.Total() - b.Face.Finished.Width.Total()) / 2; inset > 0 {
+		text = append(text, fmt.Sprintf("All from the finished edge, which lies about %s inside the raw edge.", b.about(inset.Ceil(length.Inch/8), inset.Ceil(length.Millimetre))))
+	}
+	if loose {
+		text = append(text, "Pin what is loose: the shapes on top hold it.")
+	}
+	if len(felt) > 0 {
+		text = append(text, fmt.Sprintf("%s: fused, and no edge to sew.", strings.Join(felt, ", ")))
+	}
+	step.Text = strings.Join(text, " ")
+	b.add(step)
+}
+
+// fromOther are the distances from the right and the bottom.
+func (b *builder) fromOther(level int, late bool) string {
+	var places []string
+	for _, l := range b.Applied {
+		if l.Level == level && l.Late == late && !l.Line() && len(places) < named {
+			places = append(places, fmt.Sprintf("%s %s from the right and %s from the bottom", lower(l.Title), b.text(l.From.Right), b.text(l.From.Bottom)))
+		}
+	}
+	return strings.Join(places, "; ") + "."
+}
+
+func lower(title string) string {
+	r := []rune(title)
+	return strings.ToLower(string(r[:1])) + string(r[1:])
+}
+
+// sewEdges sews what shows, in one thread.
+func (b *builder) sewEdges(i int, t applique.Thread) {
+	stitch := applique.StitchOf(t.Edge)
+	cloth, _ := b.Plan.Cloth(t.Cloth)
+	title := fmt.Sprintf("Sew the edges of %s", cloth.Name)
+	text := "In a thread of its colour, only what shows:"
+	if t.Edge == plan.DrawnLine {
+		title = fmt.Sprintf("Sew the lines on %s", cloth.Name)
+		text = "In a thread two shades darker than it:"
+	}
+	var parts []string
+	for _, term := range t.Seam {
+		parts = append(parts, fmt.Sprintf("%s %s", term.Name, b.text(term.Amount)))
+	}
+	if len(parts) > named {
+		parts = append(parts[:named:named], fmt.Sprintf("%d more as drawn", len(t.Seam)-named))
+	}
+	b.add(Step{ID: fmt.Sprintf("%sshapes.sew.%d", b.prefix, i+1), Stage: Piecing, Title: title, Machine: stitch.Machine, Caution: b.edgeCaution(t.Edge),
+		Text: fmt.Sprintf("%s %s. Together %s of %s, about %s of thread. A tear-off sheet underneath keeps the face flat; draw the ends of the thread to the back and knot them.",
+			text, strings.Join(parts, ", "), b.text(t.Seam.Total()), stitch.Title, b.text(t.Length.Ceil(length.Inch))),
+		Check: "The stitch covers the cut edge, and what a shape covers is left unsewn."})
+}
+
+func (b *builder) edgeCaution(e plan.ShapeEdge) string {
+	if e == plan.HandEdge {
+		return "Count your needles: one left in a cover is found by a hand."
+	}
+	return needleCaution
+}
