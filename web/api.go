@@ -190,6 +190,8 @@ type Types struct {
 	BegunFace    BegunFace        `json:"begun_face"`
 	MoveFitting  MoveFitting      `json:"move_fitting"`
 	MovedFitting MovedFitting     `json:"moved_fitting"`
+	MoveShape    MoveShape        `json:"move_shape"`
+	ShapesView   ShapesView       `json:"shapes"`
 	Based        Based            `json:"based"`
 	HistoryEntry []HistoryEntry   `json:"history"`
 	ClothView    []ClothView      `json:"cloths"`

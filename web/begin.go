@@ -39,6 +39,8 @@ type StartsView struct {
 	Closures []ClosureView `json:"closures"`
 	// Blocks of the library, the simplest first.
 	Blocks []BlockView `json:"blocks"`
+	// Forms that shapes are cut from.
+	Forms []FormView `json:"forms"`
 }
 
 // ClosureView is a closure as it begins.
@@ -124,6 +126,7 @@ func (s *server) starts(c *echo.Context) error {
 		v.Name, v.Title = n.Name, n.Title
 		out.Blocks = append(out.Blocks, v)
 	}
+	out.Forms = forms()
 	return c.JSON(http.StatusOK, out)
 }
 

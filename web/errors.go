@@ -10,6 +10,7 @@ import (
 	"github.com/labstack/echo/v5"
 
 	"umschlag/format/planfile"
+	"umschlag/format/svgfile"
 	"umschlag/store"
 )
 
@@ -48,7 +49,10 @@ func (s *server) problem(err error) Refusal {
 		tooLarge *http.MaxBytesError
 		status   interface{ StatusCode() int }
 	)
+	var unusable *svgfile.Refusal
 	switch {
+	case errors.As(err, &unusable):
+		return Refusal{Type: "unreadable", Title: "The drawing cannot be read", Status: http.StatusBadRequest, Detail: unusable.Error()}
 	case errors.As(err, &unread):
 		return Refusal{Type: "unreadable", Title: "The plan cannot be read", Status: http.StatusBadRequest, Detail: unread.Error(), Errors: unread}
 	case errors.As(err, &conflict):

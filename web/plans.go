@@ -222,6 +222,7 @@ func plainly(pieces []reckon.Piece) []reckon.Piece {
 	out := make([]reckon.Piece, len(pieces))
 	for i, p := range pieces {
 		p.Press, p.Conflicts, p.Ways, p.Methods = []reckon.PressSeam{}, []reckon.Point{}, []reckon.Way{}, []reckon.UnitMethods{}
+		p.Threads = []reckon.Thread{}
 		out[i] = p
 	}
 	return out

@@ -105,7 +105,24 @@ func Place(o Order) ([]Placed, finding.List) {
 			out = append(out, p.twin(one, p.frameOf(i)))
 		}
 	}
+	if n := sides(out); n > mostSides {
+		p.found.Add(finding.Stop, "shape-many", o.About, fmt.Sprintf("The outlines have %d points in all.", n), fmt.Sprintf("Draw them simpler, with up to %d.", mostSides))
+		return nil, p.found
+	}
 	return out, p.found
+}
+
+// mostSides of all shapes on a face, curves in straight pieces.
+const mostSides = 150_000
+
+func sides(list []Placed) int {
+	n := 0
+	for _, one := range list {
+		for _, l := range one.Path.Flat(Tolerance) {
+			n += l.Sides()
+		}
+	}
+	return n
 }
 
 func (p *placer) about(i int) string { return fmt.Sprintf("%s/%d", p.About, i) }
@@ -285,7 +302,7 @@ func (p *placer) twin(one Placed, f frame) Placed {
 	if one.Shape.Twin == plan.MirrorTwin {
 		path = path.Mapped(shape.Scale(-1, 1))
 	}
-	one.Twin, one.Title = true, one.Title+", twin"
+	one.Twin, one.Title = true, one.Title+" (twin)"
 	p.put(&one, path, 2*f.x+f.width-one.X-one.Width, one.Y)
 	return one
 }
@@ -332,6 +349,23 @@ func (p Placed) Template() shape.Path {
 		m = m.Then(shape.Scale(-1, 1)).Then(shape.Move(p.Width.Float(), 0))
 	}
 	return p.Path.Mapped(m)
+}
+
+// SameTemplate reports whether two shapes are cut by one template: as long round, as
+// large, and every corner of one on the other's outline.
+func (p Placed) SameTemplate(q Placed) bool {
+	if p.Fused() != q.Fused() || (p.Width-q.Width).Abs() > Tolerance || (p.Height-q.Height).Abs() > Tolerance {
+		return false
+	}
+	a, b := p.Template().Flat(Tolerance), shape.NewRegion(q.Template().Flat(Tolerance))
+	for _, l := range a {
+		for _, point := range l.Points {
+			if !b.On(point, 4*Tolerance) {
+				return false
+			}
+		}
+	}
+	return math.Abs(shape.NewRegion(a).Area()-b.Area()) < 1e-3*b.Area()
 }
 
 // Cut is the piece of cloth a shape is first cut from.

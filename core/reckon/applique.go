@@ -102,14 +102,14 @@ func (r *run) cutShapes(piece cover.Piece, layers []applique.Layer) {
 		if l.Line() {
 			continue
 		}
-		if i > 0 && l.Twin && sameTemplate(l, layers[i-1]) {
+		if i > 0 && l.Twin && l.SameTemplate(layers[i-1].Placed) {
 			continue // cut with the first of the two
 		}
 		count := piece.Count
-		if i+1 < len(layers) && layers[i+1].Twin && !l.Twin && sameTemplate(l, layers[i+1]) {
+		if i+1 < len(layers) && layers[i+1].Twin && !l.Twin && l.SameTemplate(layers[i+1].Placed) {
 			count *= 2
 		}
-		id := piece.Name + strings.ReplaceAll(strings.TrimPrefix(l.About[strings.Index(l.About, "/face")+5:], "/"), "/", ".")
+		id := piece.Name + strings.ReplaceAll(l.About[strings.Index(l.About, "/face")+len("/face"):], "/", ".")
 		if l.Twin {
 			id += ".twin"
 		}
@@ -122,10 +122,6 @@ func (r *run) cutShapes(piece cover.Piece, layers []applique.Layer) {
 			r.cut(c)
 		}
 	}
-}
-
-func sameTemplate(a, b applique.Layer) bool {
-	return a.Fused() == b.Fused() && inMillimetres(a.Template()).Text() == inMillimetres(b.Template()).Text()
 }
 
 // judgeShapes finds what cannot be sewn as it lies, when the fittings have their places.

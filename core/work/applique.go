@@ -144,9 +144,17 @@ func (b *builder) sewEdges(i int, t applique.Thread) {
 		parts = append(parts[:named:named], fmt.Sprintf("%d more as drawn", len(t.Seam)-named))
 	}
 	b.add(Step{ID: fmt.Sprintf("%sshapes.sew.%d", b.prefix, i+1), Stage: Piecing, Title: title, Machine: stitch.Machine, Caution: b.edgeCaution(t.Edge),
-		Text: fmt.Sprintf("%s %s. Together %s of %s, about %s of thread. A tear-off sheet underneath keeps the face flat; draw the ends of the thread to the back and knot them.",
-			text, strings.Join(parts, ", "), b.text(t.Seam.Total()), stitch.Title, b.text(t.Length.Ceil(length.Inch))),
+		Text: fmt.Sprintf("%s %s. %s takes about %s of thread. A tear-off sheet underneath keeps the face flat; draw the ends of the thread to the back and knot them.",
+			text, strings.Join(parts, ", "), together(t, stitch, b.text), b.text(t.Length.Ceil(length.Inch))),
 		Check: "The stitch covers the cut edge, and what a shape covers is left unsewn."})
+}
+
+// together is all of a thread's stitching as the subject of a sentence.
+func together(t applique.Thread, stitch applique.Stitch, text func(length.Length) string) string {
+	if len(t.Seam) == 1 {
+		return "This " + stitch.Title
+	}
+	return fmt.Sprintf("Together %s of %s; it", text(t.Seam.Total()), stitch.Title)
 }
 
 func (b *builder) edgeCaution(e plan.ShapeEdge) string {

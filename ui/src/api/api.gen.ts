@@ -17,6 +17,8 @@ begin_face: BeginFace
 begun_face: BegunFace
 move_fitting: MoveFitting
 moved_fitting: MovedFitting
+move_shape: MoveShape
+shapes: ShapesView
 based: Based
 history: HistoryEntry[]
 cloths: ClothView[]
@@ -135,6 +137,12 @@ press_conflicts: Point[]
 patch?: Size2
 gather?: Gathers
 windows?: WindowsShown
+/**
+ * Shapes are laid on it, the lowest first, and Threads sew their edges, in working
+ * order.
+ */
+shapes: Shape[]
+threads: Thread[]
 /**
  * Ways are its colourways as they would lie.
  */
@@ -306,6 +314,122 @@ points: number
 eats: number
 }
 /**
+ * Shape is a shape laid on a piece.
+ */
+export interface Shape {
+/**
+ * Index in the list of its face, and About its path in the plan.
+ */
+index: number
+about: string
+title: string
+/**
+ * Twin is the second of two.
+ */
+twin?: boolean
+cloth: string
+/**
+ * Stitch its edge is sewn with; empty where it is not. Line tells that it is
+ * stitching alone.
+ */
+stitch: string
+line?: boolean
+late?: boolean
+level: number
+/**
+ * Path is its outline in SVG path data, and Sewn and Covered the stretches of its
+ * edge that show and that do not, all in millimetres from the finished top left
+ * corner of the piece.
+ */
+path: string
+sewn: string
+covered: string
+box: Box
+from: Distances
+size: Size3
+shows: L1
+round: L
+lap?: L2
+}
+/**
+ * Box is a rectangle on a piece, in nanometres from its finished top left corner.
+ */
+export interface Box {
+x: number
+y: number
+width: number
+height: number
+}
+/**
+ * Distances from the four edges of a piece.
+ */
+export interface Distances {
+left: L
+right: L
+top: L
+bottom: L
+}
+/**
+ * Size is a width across and a height up.
+ */
+export interface Size3 {
+width: L
+height: L
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L1 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L2 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * Thread is what one thread sews of the shapes on a piece.
+ */
+export interface Thread {
+cloth: string
+stitch: string
+/**
+ * Darker by two shades than its cloth: of a line.
+ */
+darker?: boolean
+late?: boolean
+/**
+ * Shapes it sews, by their numbers on the piece from 0; Seam together, and Length of
+ * thread.
+ */
+shapes: number[]
+seam: L
+length: L
+}
+/**
  * Way is a face in other cloths.
  */
 export interface Way {
@@ -371,6 +495,11 @@ as?: string
  */
 line?: Vertex[]
 /**
+ * Path is the template of a shape that is laid on, as SVG path data in millimetres
+ * from its own top left corner; mirrored where it is fused.
+ */
+path?: string
+/**
  * Waits names the gate this cut follows; empty when it can be cut now.
  */
 waits?: string
@@ -396,8 +525,8 @@ overlap: L
  * Share of the finished width, in percent.
  */
 share: number
-opening: L1
-cloth: L2
+opening: L3
+cloth: L4
 notions: Notion[]
 buttons: number
 /**
@@ -410,7 +539,7 @@ marks: BackMark[]
 /**
  * L is a length as it is shown.
  */
-export interface L1 {
+export interface L3 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -427,7 +556,7 @@ exact: string
 /**
  * L is a length as it is shown.
  */
-export interface L2 {
+export interface L4 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -447,12 +576,12 @@ exact: string
 export interface BackLie {
 cut: string
 label: string
-box: Box
+box: Box1
 }
 /**
  * Box is a rectangle on a piece, in nanometres from its finished top left corner.
  */
-export interface Box {
+export interface Box1 {
 x: number
 y: number
 width: number
@@ -464,7 +593,7 @@ height: number
  */
 export interface BackMark {
 kind: string
-box: Box
+box: Box1
 }
 /**
  * Join is two edges that are sewn to each other.
@@ -509,7 +638,7 @@ export interface Strips {
  */
 what: string
 cut: string
-width: L3
+width: L5
 need: L
 joined: L
 area: L
@@ -519,7 +648,7 @@ lie: StripLie[]
 /**
  * L is a length as it is shown.
  */
-export interface L3 {
+export interface L5 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -557,7 +686,7 @@ on: string
 /**
  * Boxes it takes up, in the frame of its piece.
  */
-boxes: Box[]
+boxes: Box1[]
 /**
  * Round tells that the boxes hold circles.
  */
@@ -566,7 +695,7 @@ round: boolean
  * Lines of stitching across it, in the same frame.
  */
 lines: Line[]
-from: Distances
+from: Distances1
 /**
  * Check names its distances from all four edges.
  */
@@ -582,7 +711,7 @@ y1: number
 x2: number
 y2: number
 }
-export interface Distances {
+export interface Distances1 {
 left: L
 right: L
 top: L
@@ -595,51 +724,51 @@ export interface ClothNeed {
 cloth: string
 name: string
 length: L
-need: L4
-buy: L5
+need: L6
+buy: L7
 buy_text: string
-have?: L6
+have?: L8
 short: L
 lay: Lay
 }
 /**
  * L is a length as it is shown.
  */
-export interface L4 {
-/**
- * NM is the exact length in nanometres.
- */
-nm: number
-/**
- * Text is the length in the plan's unit, marked with ≈ when it is rounded.
- */
-text: string
-/**
- * Exact is the length in keyboard notation, nothing rounded.
- */
-exact: string
-}
-/**
- * L is a length as it is shown.
- */
-export interface L5 {
-/**
- * NM is the exact length in nanometres.
- */
-nm: number
-/**
- * Text is the length in the plan's unit, marked with ≈ when it is rounded.
- */
-text: string
-/**
- * Exact is the length in keyboard notation, nothing rounded.
- */
-exact: string
-}
-/**
- * L is a length as it is shown.
- */
 export interface L6 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L7 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L8 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -879,6 +1008,10 @@ closures: ClosureView[]
  * Blocks of the library, the simplest first.
  */
 blocks: BlockView[]
+/**
+ * Forms that shapes are cut from.
+ */
+forms: FormView[]
 }
 /**
  * ThingView is something a plan can begin with.
@@ -952,6 +1085,23 @@ share: number
 line: [number, number][]
 }
 /**
+ * FormView is a form that shapes are cut from.
+ */
+export interface FormView {
+name: string
+title: string
+/**
+ * Path is its outline as SVG path data, and Box the rectangle round it: left, top,
+ * width, height.
+ */
+path: string
+/**
+ * @minItems 4
+ * @maxItems 4
+ */
+box: [number, number, number, number]
+}
+/**
  * BeginPlan asks for the plan a thing begins with.
  */
 export interface BeginPlan {
@@ -999,8 +1149,8 @@ overlap: L
  * Share of the finished width, in percent.
  */
 share: number
-opening: L1
-cloth: L2
+opening: L3
+cloth: L4
 notions: Notion[]
 buttons: number
 /**
@@ -1142,6 +1292,50 @@ at: {
 }
 }
 /**
+ * MoveShape asks where a shape stands when it is brought to a place.
+ */
+export interface MoveShape {
+plan: {
+
+}
+/**
+ * About is the shape's path in the plan.
+ */
+about: string
+/**
+ * X and Y of the corner of the rectangle round it, in nanometres on its piece.
+ */
+x: number
+y: number
+/**
+ * Across and Down are ruler steps further.
+ */
+across: number
+down: number
+}
+/**
+ * ShapesView is what was read from a drawing.
+ */
+export interface ShapesView {
+/**
+ * Shapes in the notation of plan files, the lowest first; all but the first are
+ * placed from it.
+ */
+shapes: {
+
+}[]
+/**
+ * Fills are their colours as #rrggbb; empty where none is named.
+ */
+fills: string[]
+/**
+ * Omitted is what was left out.
+ */
+omitted: string[]
+width: L
+height: L
+}
+/**
  * Based asks for a change of what was read at a revision.
  */
 export interface Based {
@@ -1172,15 +1366,15 @@ name: string
 cloth: {
 
 }
-width: L7
+width: L9
 usable: L
 have?: L
 /**
  * HaveText is the length as it is asked for in a shop.
  */
 have_text: string
-wanted: L8
-short: L9
+wanted: L10
+short: L11
 plans: string[]
 print: string
 swatch: Swatch
@@ -1188,41 +1382,41 @@ swatch: Swatch
 /**
  * L is a length as it is shown.
  */
-export interface L7 {
-/**
- * NM is the exact length in nanometres.
- */
-nm: number
-/**
- * Text is the length in the plan's unit, marked with ≈ when it is rounded.
- */
-text: string
-/**
- * Exact is the length in keyboard notation, nothing rounded.
- */
-exact: string
-}
-/**
- * L is a length as it is shown.
- */
-export interface L8 {
-/**
- * NM is the exact length in nanometres.
- */
-nm: number
-/**
- * Text is the length in the plan's unit, marked with ≈ when it is rounded.
- */
-text: string
-/**
- * Exact is the length in keyboard notation, nothing rounded.
- */
-exact: string
-}
-/**
- * L is a length as it is shown.
- */
 export interface L9 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L10 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L11 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -1329,12 +1523,12 @@ export interface GateView {
 title: string
 planned: Size
 measured?: Size
-off?: Size3
+off?: Size4
 }
 /**
  * Size is a width across and a height up.
  */
-export interface Size3 {
+export interface Size4 {
 width: L
 height: L
 }

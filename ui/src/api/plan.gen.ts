@@ -501,23 +501,49 @@ face?: Face
  */
 export interface Shape {
 /**
- * Shape is an SVG path or the name of a shape.
+ * Name by which other shapes are placed from it.
+ */
+name?: string
+/**
+ * Shape is an SVG path or the name of a form.
  */
 shape?: string
 cloth?: string
+/**
+ * Width before it is turned. A path without one is drawn in millimetres; a form
+ * takes a quarter of the face's width.
+ */
 width?: (string | number)
+/**
+ * Height before it is turned; in proportion when absent.
+ */
+height?: (string | number)
 at?: At
+/**
+ * From is the name of the shape it is placed from; the face itself when absent.
+ */
+from?: string
 /**
  * Turn in degrees, anticlockwise.
  */
 turn?: number
-edge?: string
-twin?: string
+/**
+ * Flip mirrors it left to right before it is turned.
+ */
+flip?: boolean
+/**
+ * Edge is how its edge is held; dense zigzag when absent.
+ */
+edge?: ("zigzag" | "blanket" | "hand" | "straight" | "none" | "loose" | "line")
+/**
+ * Twin is a second one at the mirrored place: mirrored itself, or the same way round.
+ */
+twin?: ("mirror" | "same")
+/**
+ * Late is fused when everything that is not late is sewn.
+ */
 late?: boolean
 }
-/**
- * At places something by distances from named edges, or in the middle.
- */
 export interface At {
 left?: (string | number)
 right?: (string | number)
@@ -739,7 +765,7 @@ count?: number
  */
 spread?: (string | number)
 cloth?: string
-at?: At
+at?: At1
 /**
  * Style of a pocket: flat with a hem at the top, or folded double.
  */
@@ -764,6 +790,17 @@ short?: (string | number)
  */
 tape?: (string | number)
 layers?: Layers1
+}
+/**
+ * At places something by distances from named edges, or in the middle.
+ */
+export interface At1 {
+left?: (string | number)
+right?: (string | number)
+top?: (string | number)
+bottom?: (string | number)
+edge?: ("left" | "right" | "top" | "bottom")
+middle?: boolean
 }
 export interface Layers1 {
 batting?: Batting
