@@ -30,8 +30,8 @@ type FormView struct {
 
 // ShapesView is what was read from a drawing.
 type ShapesView struct {
-	// Shapes in the notation of plan files, the lowest first; all but the first are
-	// placed from it.
+	// Shapes in the notation of plan files, the lowest first; all are placed from
+	// the largest.
 	Shapes []json.RawMessage `json:"shapes"`
 	// Fills are their colours as #rrggbb; empty where none is named.
 	Fills []string `json:"fills"`
@@ -85,12 +85,18 @@ func (s *server) readShapes(c *echo.Context) error {
 	return c.JSON(http.StatusOK, view)
 }
 
-// shapesView makes shapes of a plan from a drawing: the lowest in the middle, the others
+// shapesView makes shapes of a plan from a drawing: the largest in the middle, the others
 // placed from it, so that the drawing moves as one.
 func shapesView(d svgfile.Drawing, unit length.Unit) (ShapesView, error) {
 	out := ShapesView{Omitted: append([]string{}, d.Omitted...)}
-	first, all := d.Outlines[0].Path.Box(), d.Outlines[0].Path.Box()
-	base := d.Outlines[0].Name
+	largest, first, all := 0, shape.Box{}, d.Outlines[0].Path.Box()
+	for i, o := range d.Outlines {
+		b := o.Path.Box()
+		if b.Width()*b.Height() > first.Width()*first.Height() {
+			largest, first = i, b
+		}
+	}
+	base := d.Outlines[largest].Name
 	if base == "" {
 		base = "drawing"
 	}
@@ -105,13 +111,13 @@ func shapesView(d svgfile.Drawing, unit length.Unit) (ShapesView, error) {
 		if o.Line {
 			one.Edge = plan.DrawnLine
 		}
-		if i == 0 {
+		if i == largest {
 			one.Name = base
 		} else {
 			left, top := millimetres(b.X1-first.X1), millimetres(b.Y1-first.Y1)
 			one.From, one.At = base, plan.At{Left: &left, Top: &top}
 		}
-		if seen[one.Name] {
+		if i != largest && (seen[one.Name] || one.Name == base) {
 			one.Name = ""
 		}
 		seen[one.Name] = one.Name != ""

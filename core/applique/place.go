@@ -368,6 +368,14 @@ func (p Placed) SameTemplate(q Placed) bool {
 	return math.Abs(shape.NewRegion(a).Area()-b.Area()) < 1e-3*b.Area()
 }
 
+// Inset is how far within the piece of cloth a shape lies that it is first cut from.
+func (p Placed) Inset() length.Length {
+	if p.Fused() {
+		return spare
+	}
+	return 0
+}
+
 // Cut is the piece of cloth a shape is first cut from.
 func (p Placed) Cut() sum.Size {
 	one := func(name string, l length.Length) sum.Sum {

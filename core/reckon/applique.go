@@ -115,7 +115,7 @@ func (r *run) cutShapes(piece cover.Piece, layers []applique.Layer) {
 		}
 		described, _ := r.p.Cloth(l.Shape.Cloth)
 		c := cutting{piece: piece.Name, id: id, part: id, title: l.Title, cloth: l.Shape.Cloth, size: l.Cut().UpTo(r.p.Habits.Step), count: count, about: l.About, shape: "template",
-			mayTurn: described.Print != plan.OneWay, laidOn: true, path: inMillimetres(l.Template()).Text()}
+			mayTurn: described.Print != plan.OneWay, laidOn: true, path: inMillimetres(l.Template()).Text(), inset: l.Inset()}
 		r.cut(c)
 		if l.Fused() {
 			c.id, c.part, c.layer, c.cloth, c.title, c.shape, c.path, c.mayTurn = id+".web", id+".web", "web", plan.WebCloth, "Web for “"+l.Title+"”", "", "", true

@@ -30,8 +30,10 @@ type cutting struct {
 	finished       string
 	// line is the outline of a template.
 	line outline.Outline
-	// path is the outline of a shape that is laid on, as SVG path data in millimetres.
-	path string
+	// path is the outline of a shape that is laid on, as SVG path data in millimetres, and
+	// inset how far within the piece it lies; one that is fused is drawn mirrored.
+	path  string
+	inset length.Length
 }
 
 // need is what the lay has to know of a cut.
@@ -62,7 +64,9 @@ func (r *run) cut(c cutting) string {
 	if c.line != nil {
 		r.out.Cuts[len(r.out.Cuts)-1].Line = vertices(c.line)
 	}
-	r.out.Cuts[len(r.out.Cuts)-1].Path = c.path
+	if last := &r.out.Cuts[len(r.out.Cuts)-1]; c.path != "" {
+		last.Path, last.Mirrored, last.Inset = c.path, c.inset > 0, int64(c.inset)
+	}
 	r.explain(c.id, c.size)
 	if c.had {
 		return c.id

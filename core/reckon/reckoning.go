@@ -277,6 +277,10 @@ type Cut struct {
 	// Path is the template of a shape that is laid on, as SVG path data in millimetres
 	// from its own top left corner; mirrored where it is fused.
 	Path string `json:"path,omitempty"`
+	// Mirrored tells that the path is drawn as seen from the wrong side, and Inset how far
+	// within the piece it lies, in nanometres.
+	Mirrored bool  `json:"mirrored,omitempty"`
+	Inset    int64 `json:"inset,omitempty"`
 	// Waits names the gate this cut follows; empty when it can be cut now.
 	Waits string `json:"waits,omitempty"`
 	// Done reports that the cut is ticked off in the plan.

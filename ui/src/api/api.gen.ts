@@ -500,6 +500,12 @@ line?: Vertex[]
  */
 path?: string
 /**
+ * Mirrored tells that the path is drawn as seen from the wrong side, and Inset how far
+ * within the piece it lies, in nanometres.
+ */
+mirrored?: boolean
+inset?: number
+/**
  * Waits names the gate this cut follows; empty when it can be cut now.
  */
 waits?: string

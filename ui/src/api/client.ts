@@ -18,25 +18,45 @@ export class Unreachable extends Error {
 export async function ask<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
   const response = await send(method, path, body, signal);
   if (response.status === 204) return undefined as T;
-  const type = response.headers.get("content-type") ?? "";
-  if (!response.ok) throw new ApiError(type.includes("json") ? await response.json() : bare(response));
+  if (!response.ok) throw await refusal(response);
   return response.json();
 }
 
 /** Browsers let requests of up to 64 kB in all outlive their page. */
 const outliving = 60_000;
 
+/** Sends a file as it is; throws as ask does. */
+export async function sendFile<T>(path: string, file: File): Promise<T> {
+  const response = await reached(
+    fetch(`/api/v1${path}`, { method: "POST", headers: { "content-type": "application/octet-stream" }, body: file }),
+  );
+  if (!response.ok) throw await refusal(response);
+  return response.json();
+}
+
+async function refusal(response: Response) {
+  const type = response.headers.get("content-type") ?? "";
+  return new ApiError(type.includes("json") ? await response.json() : bare(response));
+}
+
 async function send(method: string, path: string, body: unknown, signal?: AbortSignal): Promise<Response> {
   const text = body === undefined || typeof body === "string" ? body : JSON.stringify(body);
-  try {
-    return await fetch(`/api/v1${path}`, {
+  return reached(
+    fetch(`/api/v1${path}`, {
       method,
       signal,
       headers: text === undefined ? {} : { "content-type": "application/json" },
       body: text,
       // A save under way is not lost with the page it was made on.
       keepalive: method === "PUT" && text !== undefined && text.length < outliving,
-    });
+    }),
+    signal,
+  );
+}
+
+async function reached(answer: Promise<Response>, signal?: AbortSignal): Promise<Response> {
+  try {
+    return await answer;
   } catch (error) {
     if (signal?.aborted) throw error;
     throw new Unreachable();

@@ -5,7 +5,7 @@ import { get, put } from "../plan/path";
 import { dressed } from "../words/fractions";
 import { Field } from "./Field";
 
-type Kind = "length" | "count" | "percent";
+type Kind = "length" | "count" | "percent" | "text";
 
 interface Props {
   /** Where the value stands in the plan. */
@@ -22,7 +22,7 @@ interface Props {
 /** What a typed text stands for in the plan: counts are numbers there. */
 export function meant(kind: Kind, text: string): unknown {
   const trimmed = text.trim();
-  if (kind === "length") return trimmed;
+  if (kind === "length" || kind === "text") return trimmed;
   const number = Number(trimmed.replace(",", ".").replace("−", "-"));
   return trimmed !== "" && Number.isFinite(number) ? number : trimmed;
 }
@@ -40,7 +40,7 @@ const same = (plan: Plan) => plan;
 export function Value({ path, label, kind = "length", shown, follow = same }: Props) {
   const { plan, value, session, rework, reckoning } = usePlan();
   const kept = value(path);
-  const text = kept === undefined ? "0" : String(kept);
+  const text = kept === undefined ? (kind === "text" ? "" : "0") : String(kept);
   const units = String(value("/units") ?? "in");
   const settled = get(reckoning.settled, path);
   const dressedText =
@@ -50,7 +50,7 @@ export function Value({ path, label, kind = "length", shown, follow = same }: Pr
       label={label}
       text={text}
       shown={shown ?? dressedText}
-      numeric={kind !== "length"}
+      numeric={kind === "count" || kind === "percent"}
       path={path}
       wrong={reckoning.findings.some((f) => f.level === "stop" && f.about === path)}
       judge={async (next) => said(await session.preview(follow(put(plan, path, meant(kind, next)))), path)}

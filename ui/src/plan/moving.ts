@@ -1,13 +1,13 @@
 import { useMemo } from "react";
 import type { MovedFitting } from "../api/api.gen";
 import { ask } from "../api/client";
-import type { Move, Moving } from "../sheet/OnPiece";
+import type { Move, Moving } from "../sheet/Movable";
 import { useSession } from "./context";
 import { put } from "./path";
 import type { Session } from "./session";
 
 /**
- * Moves fittings of a plan. Where one comes to stand is answered by the core, on the
+ * Moves fittings and shapes of a plan. Where one comes to stand is answered by the core, on the
  * ruler step: shown while it is under way, kept when it is let go.
  */
 export class Mover implements Moving {
@@ -36,7 +36,7 @@ export class Mover implements Moving {
     this.queue(async () => {
       const plan = await this.placed(this.since(move));
       await this.session.preview(plan);
-      this.session.change(plan, `fitting ${move.fitting + 1} moved`);
+      this.session.change(plan, `${this.named(move.thing)} moved`);
     });
   };
 
@@ -45,17 +45,35 @@ export class Mover implements Moving {
     this.queue(() => this.session.settle());
   };
 
-  /** A step from where the fitting stands now, which may be further than when the key was pressed. */
+  /** A step from where the thing stands now, which may be further than when the key was pressed. */
   private since(move: Move): Move {
     if (move.across === 0 && move.down === 0) return move;
-    const box = this.session.current().drawn.fittings.find((f) => f.index === move.fitting)?.boxes[0];
+    const box = this.shape(move.thing)?.box ?? this.fitting(move.thing)?.boxes[0];
     return box ? { ...move, x: box.x, y: box.y } : move;
   }
 
-  private async placed(move: Move) {
+  private shape(thing: string) {
+    return this.session
+      .current()
+      .drawn.pieces.flatMap((p) => p.shapes)
+      .find((s) => s.about === thing);
+  }
+
+  private fitting(thing: string) {
+    return this.session.current().drawn.fittings.find((f) => thing === `/fittings/${f.index}`);
+  }
+
+  private named(thing: string) {
+    return this.shape(thing)?.title.toLowerCase() ?? `fitting ${(this.fitting(thing)?.index ?? 0) + 1}`;
+  }
+
+  private async placed({ thing, ...to }: Move) {
     const { plan } = this.session.current();
-    const { at } = await ask<MovedFitting>("POST", "/move", { plan, ...move });
-    return put(plan, `/fittings/${move.fitting}/at`, at);
+    const fitting = this.fitting(thing);
+    const { at } = fitting
+      ? await ask<MovedFitting>("POST", "/move", { plan, fitting: fitting.index, ...to })
+      : await ask<MovedFitting>("POST", "/shapes/move", { plan, about: thing, ...to });
+    return put(plan, `${thing}/at`, at);
   }
 
   private queue(task: () => Promise<void>) {

@@ -27,6 +27,8 @@ const piece = (cells: Cell[], more: Partial<Piece> = {}): Piece => ({
   seams: [],
   press: [],
   press_conflicts: [],
+  shapes: [],
+  threads: [],
   ways: [],
   methods: [],
   waits: false,

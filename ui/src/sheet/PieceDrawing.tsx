@@ -1,6 +1,7 @@
 import { memo, useId } from "react";
-import type { Cell, Piece, Swatch, Vertex } from "../api/api.gen";
+import type { Cell, Piece, Shape, Swatch, Vertex } from "../api/api.gen";
 import { Pattern } from "../cloth/Pattern";
+import { LaidOn } from "./LaidOn";
 
 /** Nanometres to the millimetres that drawings are made in. */
 export const mm = (nm: number) => nm / 1e6;
@@ -79,7 +80,11 @@ interface Props {
   select?: (cell: Cell, piece: Piece) => void;
   /** Draw the nested outlines; without them only the finished face is drawn. */
   outlines?: boolean;
+  /** How each of the shapes laid on it is drawn; all are shown when absent. */
+  shapes?: (shape: Shape) => "shown" | "dimmed" | "hidden";
 }
+
+const shown = () => "shown" as const;
 
 /** One piece of the cover: its cloth, its quilting and its nested outlines, in millimetres. */
 export const PieceDrawing = memo(function PieceDrawing({
@@ -91,11 +96,13 @@ export const PieceDrawing = memo(function PieceDrawing({
   band,
   select,
   outlines = true,
+  shapes = shown,
 }: Props) {
   const id = useId();
   const cut = extent(piece);
   const lines = { finished: pathOf(piece.outline), trimmed: pathOf(piece.trimmed_outline), cut: pathOf(piece.cut_outline) };
-  const letters = [...new Set(piece.cells.map((c) => c.cloth))];
+  const laid = piece.shapes.filter((s) => shapes(s) !== "hidden");
+  const letters = [...new Set([...piece.cells, ...laid].map((c) => c.cloth))];
   return (
     <g className="piece">
       <defs>
@@ -119,6 +126,15 @@ export const PieceDrawing = memo(function PieceDrawing({
             fill={`url(#${id}${cell.cloth})`}
             opacity={dimmed?.(cell) ? 0.22 : 1}
             onClick={select && (() => select(cell, piece))}
+          />
+        ))}
+        {laid.map((s) => (
+          <LaidOn
+            key={`${s.about} ${s.twin}`}
+            shape={s}
+            cloth={`${id}${s.cloth}`}
+            swatch={swatches[s.cloth]}
+            dimmed={shapes(s) === "dimmed"}
           />
         ))}
         {piece.gather && <rect className="quilting" {...cut} fill={`url(#${id}folds)`} />}

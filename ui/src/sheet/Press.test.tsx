@@ -34,6 +34,8 @@ const piece = (press: PressSeam[], conflicts: { x: number; y: number }[] = []): 
   seams: [],
   press,
   press_conflicts: conflicts,
+  shapes: [],
+  threads: [],
   ways: [],
   methods: [],
   waits: false,

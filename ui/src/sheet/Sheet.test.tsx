@@ -41,6 +41,8 @@ const front: Piece = {
   seams: [],
   press: [],
   press_conflicts: [],
+  shapes: [],
+  threads: [],
   ways: [],
   methods: [],
   waits: false,

@@ -1,10 +1,12 @@
 import { useLayoutEffect, useRef, useState } from "react";
 import type { Cell, Piece, Reckoning, Swatch } from "../api/api.gen";
 import { Closure } from "./Closure";
+import type { Moving } from "./Movable";
 import { laidOut, turned } from "./net";
-import { type Moving, OnPiece } from "./OnPiece";
+import { OnPiece } from "./OnPiece";
 import { around, type Box, extent, mm, PieceDrawing } from "./PieceDrawing";
 import { Seams } from "./Seams";
+import { ShapesOn, StitchPlan } from "./Shapes";
 import { SvgText } from "./SvgText";
 
 interface Props {
@@ -18,13 +20,19 @@ interface Props {
   pointed?: { piece: string; cell: Cell } | null;
   /** Draws the cloths by their lightness alone. */
   grey?: boolean;
+  /** The shape at hand, by its path in the plan. */
+  atHand?: string | null;
+  /** Called when a shape is taken in hand. */
+  takeShape?: (about: string) => void;
+  /** Draws what is sewn of the shapes, and the one thread that is at hand. */
+  stitching?: { thread: number | null } | null;
 }
 
 /** All pieces of the cover to one scale, laid out as they join. */
-export function Sheet({ reckoning, swatches, selected, band, select, moving, pointed, grey }: Props) {
+export function Sheet({ reckoning, swatches, selected, band, select, moving, pointed, grey, atHand, takeShape, stitching }: Props) {
   const { ref, width, height } = useExtent();
   const { places, view, text } = fitted(reckoning, width, height);
-  const movable = moving !== undefined && reckoning.fittings.length > 0;
+  const movable = moving !== undefined && (reckoning.fittings.length > 0 || reckoning.pieces.some((p) => p.shapes.length > 0));
   return (
     <svg
       ref={ref}
@@ -52,6 +60,12 @@ export function Sheet({ reckoning, swatches, selected, band, select, moving, poi
             />
             {first && piece.name !== "back" && <Grain piece={piece} text={text} />}
             <Seams piece={piece} text={text} quarters={quarters} />
+            {first && stitching && (
+              <StitchPlan piece={piece} swatches={swatches} thread={stitching.thread} text={text} quarters={quarters} />
+            )}
+            {first && piece.shapes.length > 0 && (
+              <ShapesOn piece={piece} text={text} quarters={quarters} moving={moving} atHand={atHand ?? null} take={takeShape} />
+            )}
             {first && (
               <OnPiece fittings={reckoning.fittings.filter((f) => f.on === piece.name)} text={text} quarters={quarters} moving={moving} />
             )}

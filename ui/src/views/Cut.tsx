@@ -166,7 +166,7 @@ function Lay({ cloth, cuts, pieces, strips, swatch }: LayProps) {
 
 /** The outline that a panel is cut to by its template; none for what the ruler cuts, and for a back, whose template is the front. */
 function shapeOf(cut: CutData | undefined, pieces: Piece[]): Piece | undefined {
-  return cut?.shape === "template" && cut.patches === undefined && cut.piece !== "back"
+  return cut?.shape === "template" && cut.patches === undefined && !cut.path && cut.piece !== "back"
     ? pieces.find((p) => p.name === cut.piece)
     : undefined;
 }
@@ -189,6 +189,7 @@ function Laid({ placed, cut, shape, bias, fill, text }: LaidProps) {
       <rect className={`laid${cut?.waits ? " waits" : ""}${cut?.done ? " done" : ""}`} x={x} y={y} width={w} height={h} fill={fill} />
       {shape && <Template piece={shape} placed={placed} />}
       {cut?.line && <PatchTemplate line={cut.line} placed={placed} />}
+      {cut?.path && <ShapeTemplate cut={cut} placed={placed} />}
       <Diagonals cut={cut} x={x} y={y} w={w} h={h} />
       {bias && <BiasStrips strips={bias} placed={placed} />}
       {cut?.waits && <path className="wait-mark" d={`M${x} ${y} L${x + w} ${y + h} M${x + w} ${y} L${x} ${y + h}`} />}
@@ -201,6 +202,20 @@ function Laid({ placed, cut, shape, bias, fill, text }: LaidProps) {
           </div>
         </foreignObject>
       )}
+    </g>
+  );
+}
+
+/** The outline of a shape that is laid on, as it is seen from the right side of its cloth. */
+function ShapeTemplate({ cut, placed }: { cut: CutData; placed: Placed }) {
+  const inset = mm(cut.inset ?? 0);
+  const turn = placed.turned ? ` translate(${mm(placed.width.nm)} 0) rotate(90)` : "";
+  const over = cut.mirrored ? ` translate(${mm(cut.width.nm) - 2 * inset} 0) scale(-1 1)` : "";
+  const transform = `translate(${mm(placed.x.nm)} ${mm(placed.y.nm)})${turn} translate(${inset} ${inset})${over}`;
+  return (
+    <g className="no-pointer" transform={transform}>
+      <path className="template halo" d={cut.path} />
+      <path className="template" d={cut.path} />
     </g>
   );
 }

@@ -4,10 +4,13 @@ import { Brief } from "../brief/Brief";
 import { Swatch } from "../cloth/Swatch";
 import { usePlan } from "../plan/context";
 import { useMoving } from "../plan/moving";
+import { put } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
 import { Colours, usePainting } from "../sheet/Colours";
+import { HandProvider } from "../sheet/hand";
 import { type Box, boxOf, mm } from "../sheet/PieceDrawing";
 import { Sheet } from "../sheet/Sheet";
+import { Stitches } from "../sheet/Stitches";
 import { Tape } from "../tape/Tape";
 import { segments } from "../tape/terms";
 import { Len, T } from "../words/T";
@@ -27,7 +30,7 @@ type Chosen = { piece: string; size: SizeKey } | { cut: string };
 
 /** The brief, the sheet and the tape. */
 export function Draft() {
-  const { reckoning, drawn, value } = usePlan();
+  const { reckoning, drawn, value, session } = usePlan();
   const [asked, choose] = useState<Chosen | null>(null);
   const [axis, setAxis] = useState<Axis>("width");
   const [lit, light] = useState<number | null>(null);
@@ -38,9 +41,21 @@ export function Draft() {
   const [colours, setColours] = useState(false);
   const [brush, setBrush] = useState<string | null>(null);
   const [grey, setGrey] = useState(false);
+  const [about, take] = useState<string | null>(null);
+  const [stitching, setStitching] = useState(false);
+  const [thread, setThread] = useState<number | null>(null);
   const [pointed, setPointed] = useState<{ piece: string; cell: Cell } | null>(null);
   const painting = useRef({ paint, brush: colours ? brush : null });
   painting.current = { paint, brush: colours ? brush : null };
+  const hand = useMemo(() => ({ about, take }), [about]);
+  const takeShape = useCallback(
+    (shape: string) => {
+      const cloth = painting.current.brush;
+      take(shape);
+      if (cloth) session.change(put(session.current().plan, `${shape}/cloth`, cloth), `a shape of ${cloth}`);
+    },
+    [session],
+  );
   const selectCell = useCallback((cell: Cell, on: Piece) => {
     if (painting.current.brush) painting.current.paint(on, cell, painting.current.brush);
     choose({ cut: cell.cut });
@@ -52,53 +67,65 @@ export function Draft() {
   const cut = "cut" in chosen ? drawn.cuts.find((c) => c.id === chosen.cut) : undefined;
   const piece = "piece" in chosen ? drawn.pieces.find((p) => p.name === chosen.piece) : undefined;
   const at = piece ?? drawn.pieces.find((p) => p.name === cut?.piece) ?? drawn.pieces[0];
+  const sewn = stitching && (at?.shapes.length ?? 0) > 0;
   const selected = useMemo(() => new Set(cut ? [cut.id] : []), [cut]);
   return (
-    <div className="draft">
-      <Brief />
-      <section className="desk" aria-label="The cover drawn to scale">
-        {drawn.pieces.length === 0 ? (
-          <p className="empty">Nothing can be cut yet: the brief says what is missing.</p>
-        ) : (
-          <>
-            <Legend
-              pieces={drawn.pieces}
-              piece={at}
-              chosen={chosen}
-              choose={choose}
-              usual={usual}
-              colours={colours}
-              setColours={setColours}
-            />
-            {colours && at && (
-              <Colours
+    <HandProvider value={hand}>
+      <div className="draft">
+        <Brief />
+        <section className="desk" aria-label="The cover drawn to scale">
+          {drawn.pieces.length === 0 ? (
+            <p className="empty">Nothing can be cut yet: the brief says what is missing.</p>
+          ) : (
+            <>
+              <Legend
+                pieces={drawn.pieces}
                 piece={at}
-                brush={brush}
-                take={(letter) => setBrush((now) => (now === letter ? null : letter))}
-                grey={grey}
-                greyed={setGrey}
-                point={(cell) => setPointed(cell && { piece: at.name, cell })}
+                chosen={chosen}
+                choose={choose}
+                usual={usual}
+                colours={colours}
+                setColours={setColours}
+                stitching={stitching}
+                setStitching={(on) => {
+                  setStitching(on);
+                  setThread(null);
+                }}
               />
-            )}
-            <div className={stale ? "sheet-place stale" : "sheet-place"}>
-              <Sheet
-                reckoning={drawn}
-                swatches={swatches}
-                selected={selected}
-                band={bandOf(drawn, chosen, axis, lit)}
-                select={selectCell}
-                moving={moving}
-                pointed={colours ? pointed : null}
-                grey={colours && grey}
-              />
-              {stale && <p className="stale-note">As it was before the stop in the brief.</p>}
-            </div>
-            {!colours && <Cuts cuts={drawn.cuts} swatches={swatches} chosen={cut?.id} choose={(id) => choose({ cut: id })} />}
-            <Explained reckoning={drawn} piece={piece} cut={cut} chosen={chosen} axis={axis} setAxis={setAxis} lit={lit} light={light} />
-          </>
-        )}
-      </section>
-    </div>
+              {colours && at && (
+                <Colours
+                  piece={at}
+                  brush={brush}
+                  take={(letter) => setBrush((now) => (now === letter ? null : letter))}
+                  grey={grey}
+                  greyed={setGrey}
+                  point={(cell) => setPointed(cell && { piece: at.name, cell })}
+                />
+              )}
+              <div className={stale ? "sheet-place stale" : "sheet-place"}>
+                <Sheet
+                  reckoning={drawn}
+                  swatches={swatches}
+                  selected={selected}
+                  band={bandOf(drawn, chosen, axis, lit)}
+                  select={selectCell}
+                  moving={moving}
+                  pointed={colours ? pointed : null}
+                  grey={colours && grey}
+                  atHand={about}
+                  takeShape={takeShape}
+                  stitching={sewn ? { thread } : null}
+                />
+                {stale && <p className="stale-note">As it was before the stop in the brief.</p>}
+              </div>
+              {sewn && at && <Stitches piece={at} reckoning={drawn} thread={thread} point={setThread} />}
+              {!colours && !sewn && <Cuts cuts={drawn.cuts} swatches={swatches} chosen={cut?.id} choose={(id) => choose({ cut: id })} />}
+              <Explained reckoning={drawn} piece={piece} cut={cut} chosen={chosen} axis={axis} setAxis={setAxis} lit={lit} light={light} />
+            </>
+          )}
+        </section>
+      </div>
+    </HandProvider>
   );
 }
 
@@ -130,10 +157,12 @@ interface LegendProps {
   usual: (piece: Piece) => Chosen;
   colours: boolean;
   setColours: (on: boolean) => void;
+  stitching: boolean;
+  setStitching: (on: boolean) => void;
 }
 
 /** The pieces, and the sizes the one at hand goes through. */
-function Legend({ pieces, piece, chosen, choose, usual, colours, setColours }: LegendProps) {
+function Legend({ pieces, piece, chosen, choose, usual, colours, setColours, stitching, setStitching }: LegendProps) {
   if (!piece) return null;
   return (
     <div className="legends">
@@ -146,6 +175,11 @@ function Legend({ pieces, piece, chosen, choose, usual, colours, setColours }: L
         <button type="button" className="try-cloths" aria-pressed={colours} onClick={() => setColours(!colours)}>
           Try cloths
         </button>
+        {pieces.some((p) => p.shapes.length > 0) && (
+          <button type="button" className="try-cloths" aria-pressed={stitching} onClick={() => setStitching(!stitching)}>
+            What is sewn
+          </button>
+        )}
       </fieldset>
       <fieldset className="legend" aria-label={`Sizes of the ${piece.title.toLowerCase()}`}>
         {sizes

@@ -18,6 +18,7 @@ import { OnPiece } from "../sheet/OnPiece";
 import { extent, mm, PieceDrawing } from "../sheet/PieceDrawing";
 import { isPressed, PressView, turns } from "../sheet/Press";
 import { Sheet } from "../sheet/Sheet";
+import { shapesAt } from "../sheet/shapesAt";
 import { dressed } from "../words/fractions";
 import { T } from "../words/T";
 
@@ -215,6 +216,7 @@ function isAbout(step: Step, cell: Cell): boolean {
   }
   if (/(^|\.)unit\.\d+$/.test(step.id)) return cell.cut.includes("block.");
   if (/(^|\.)set\.\d+$/.test(step.id)) return cell.cut.includes("set.");
+  if (/(^|\.)shapes\./.test(step.id)) return true;
   if (step.id === "cut.under" || step.id === "measure") return false;
   return true;
 }
@@ -236,6 +238,7 @@ const nothing: ReadonlySet<string> = new Set();
 
 /** The piece at this moment: what the step is about stands out, arrows say where allowances go. */
 function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Reckoning; cloths: unknown }) {
+  const { id } = usePlan();
   const sewnOn = reckoning.fittings.find((f) => step.id === `fitting.${f.index + 1}`);
   const name = step.stage === "back" && !step.gate ? "back" : "front";
   const piece =
@@ -257,6 +260,7 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
           piece={shown}
           swatches={swatchesOf(cloths)}
           dimmed={(cell) => !isAbout(step, cell)}
+          shapes={shapesAt(step, reckoning.steps, piece)}
           outlines={step.stage !== "piece"}
         />
         {step.stage === "piece" && <RowLabels cells={piece.cells} text={box.width / 30} />}
@@ -264,6 +268,11 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
         {piece.name === "back" && reckoning.back && <Closure back={reckoning.back} cuts={reckoning.cuts} text={box.width / 26} />}
         <Arrows step={step} seams={piece.press} size={box.width} />
       </svg>
+      {step.id.endsWith("shapes.cut") && (
+        <figcaption className="soft">
+          <a href={`/api/v1/plans/${id}/shapes/${piece.name}?as=templates`}>Templates as SVG</a>, at true size and mirrored for the web.
+        </figcaption>
+      )}
       {step.side && <figcaption className="soft">Arrows: where the allowances go, seen from the front.</figcaption>}
       {step.stage === "piece" && piece.press.length > 0 && <PressView piece={piece} step={step} />}
     </figure>

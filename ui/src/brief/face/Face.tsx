@@ -2,6 +2,7 @@ import { useState } from "react";
 import { sentence } from "../../api/client";
 import { Choice } from "../Choice";
 import { useLetters } from "../sentences";
+import { Applique } from "./Applique";
 import { Borders } from "./Borders";
 import { useFace } from "./context";
 import { Gathered } from "./Gathered";
@@ -60,6 +61,7 @@ export function Face() {
       )}
       {(kind === "grid" || kind === "checker" || kind === "found") && <Borders />}
       {kind === "stack" && <Stack />}
+      {kind !== "gathered" && kind !== "windows" && <Applique />}
       {kind === "grid" && !inner && <Methods />}
       {kind === "grid" && !inner && <Layouts />}
       {kind === "grid" && !inner && <Ways />}
