@@ -23,15 +23,18 @@ type StartsView struct {
 	// Fittings of each kind as they begin, in the notation of plan files; every key
 	// but kind, style and count is a size to be decided.
 	Fittings []json.RawMessage `json:"fittings"`
-	Radius   string            `json:"radius"`
-	Plate    string            `json:"plate"`
-	Taper    string            `json:"taper"`
-	Hem      string            `json:"hem"`
-	Away     string            `json:"away"`
-	Cord     string            `json:"cord"`
-	Shows    string            `json:"shows"`
-	Tab      string            `json:"tab"`
-	Sash     string            `json:"sash"`
+	// Panels that are there already, one of each kind, and a sample of gathers.
+	Panels []json.RawMessage `json:"panels"`
+	Sample json.RawMessage   `json:"sample"`
+	Radius string            `json:"radius"`
+	Plate  string            `json:"plate"`
+	Taper  string            `json:"taper"`
+	Hem    string            `json:"hem"`
+	Away   string            `json:"away"`
+	Cord   string            `json:"cord"`
+	Shows  string            `json:"shows"`
+	Tab    string            `json:"tab"`
+	Sash   string            `json:"sash"`
 	// Least and Most a patch usually finishes.
 	Least string `json:"least"`
 	Most  string `json:"most"`
@@ -97,6 +100,7 @@ func (s *server) starts(c *echo.Context) error {
 	text := length.Style{Unit: unit}.Plain
 	st := plan.StartsIn(unit)
 	out := StartsView{Radius: text(st.Radius), Plate: text(st.Plate), Taper: text(st.Taper), Hem: text(st.Hem), Away: text(st.Away), Cord: text(st.Cord), Shows: text(st.Shows), Tab: text(st.Tab), Sash: text(st.Sash), Least: text(st.Least), Most: text(st.Most)}
+	var err error
 	for _, t := range plan.Things() {
 		v := ThingView{Key: t.Key, Name: t.Name, Filled: t.Filled, Measures: t.Measures, Usual: map[string]string{}}
 		for _, m := range t.Measures {
@@ -110,6 +114,16 @@ func (s *server) starts(c *echo.Context) error {
 			return err
 		}
 		out.Fittings = append(out.Fittings, doc)
+	}
+	for _, f := range st.Panels {
+		doc, err := json.Marshal(planfile.Part(f, unit))
+		if err != nil {
+			return err
+		}
+		out.Panels = append(out.Panels, doc)
+	}
+	if out.Sample, err = json.Marshal(planfile.Part(st.Sample, unit)); err != nil {
+		return err
 	}
 	for _, k := range plan.Closures(unit) {
 		doc, err := json.Marshal(planfile.Part(k.Back, unit))

@@ -82,10 +82,14 @@ func twins(shape Piece, size sum.Size, seam length.Length, first, second string)
 // cushion has a front and a back of one size.
 func cushion(p plan.Plan) (Cover, finding.List) {
 	m := measure(p)
-	if !m.fits(plan.Form, "a pad") {
+	if !m.fits("a pad", plan.Form, plan.Found) {
 		return Cover{}, m.found
 	}
-	size, shape := m.flatSize("pad across", "pad up")
+	across, up := "pad across", "pad up"
+	if p.Object.Kind == plan.Found {
+		across, up = "panel across", "panel up"
+	}
+	size, shape := m.flatSize(across, up)
 	m.flange(size)
 	if m.found.Stopped() {
 		return Cover{}, m.found
@@ -103,7 +107,7 @@ func cushion(p plan.Plan) (Cover, finding.List) {
 // boxedCushion is two faces and a band round a pad that is thick.
 func boxedCushion(p plan.Plan) (Cover, finding.List) {
 	m := measure(p)
-	if !m.fits(plan.Form, "a pad") {
+	if !m.fits("a pad", plan.Form) {
 		return Cover{}, m.found
 	}
 	o := p.Object
@@ -214,7 +218,7 @@ func (m *measurer) gap(room length.Length) length.Length {
 // pad is two faces sewn round, turned through a gap.
 func pad(p plan.Plan) (Cover, finding.List) {
 	m := measure(p)
-	if !m.fits(plan.Flat, "something flat") {
+	if !m.fits("something flat", plan.Flat) {
 		return Cover{}, m.found
 	}
 	size, shape := m.flatSize("across", "up")

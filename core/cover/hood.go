@@ -25,7 +25,7 @@ type hood struct {
 // openHood measures the box and shapes its corners. A hood is open at the bottom.
 func openHood(p plan.Plan) *hood {
 	h := &hood{measurer: measure(p), seam: p.Cover.Seam, bottom: bottomOf(p.Cover)}
-	if !h.fits(plan.Box, "a box") {
+	if !h.fits("a box", plan.Box) {
 		return h
 	}
 	if b := p.Cover.Bottom; b.Finish == "hem" && b.Width <= 0 {

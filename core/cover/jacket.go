@@ -22,7 +22,7 @@ const (
 // jacket is an outside and an inside of one size with flaps for the boards.
 func jacket(p plan.Plan) (Cover, finding.List) {
 	m := measure(p)
-	if !m.fits(plan.Book, "a book") {
+	if !m.fits("a book", plan.Book) {
 		return Cover{}, m.found
 	}
 	wrap := m.wrap()

@@ -2,6 +2,7 @@ package cover
 
 import (
 	"fmt"
+	"slices"
 
 	"umschlag/core/finding"
 	"umschlag/core/length"
@@ -21,8 +22,11 @@ func measure(p plan.Plan) *measurer { return &measurer{plan: p} }
 // axis is one finished direction: the object, what sticks out of it, the ease,
 // the bulk of the stack on both sides, and what washing takes.
 func (m *measurer) axis(key, name string, measured, out, ease length.Length) sum.Sum {
-	s := sum.Of(sum.Object, name, measured).Plus(sum.Object, "what sticks out", out).Plus(sum.Ease, easeName(ease), ease).
-		Plus(sum.Ease, "bulk of the stack, both sides", 2*m.plan.Cover.Bulk)
+	s := sum.Of(sum.Object, name, measured).Plus(sum.Object, "what sticks out", out)
+	if m.plan.Object.Edge == plan.SeamIncluded {
+		s = s.Plus(sum.Seam, "its own seam allowances", -2*m.plan.Cover.Seam)
+	}
+	s = s.Plus(sum.Ease, easeName(ease), ease).Plus(sum.Ease, "bulk of the stack, both sides", 2*m.plan.Cover.Bulk)
 	m.ask(key, measured)
 	s = washed(s, m.plan.Cover.Wash)
 	if s.Total() <= 2*m.plan.Cover.Seam {
@@ -48,9 +52,9 @@ func (m *measurer) ask(key string, measured length.Length) {
 		fmt.Sprintf("If the centimetre side of the tape was read, type %s cm.", number))
 }
 
-// fits asks whether the object is of the kind a cover goes over.
-func (m *measurer) fits(kind plan.ObjectKind, what string) bool {
-	if m.plan.Object.Kind == kind {
+// fits asks whether the object is of one of the kinds a cover goes over.
+func (m *measurer) fits(what string, kinds ...plan.ObjectKind) bool {
+	if slices.Contains(kinds, m.plan.Object.Kind) {
 		return true
 	}
 	m.found.Add(finding.Stop, "object-kind", "/object/kind",

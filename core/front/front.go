@@ -189,6 +189,8 @@ type Face struct {
 	Gather *Gather
 	// Windows is what folded windows take; nil for others.
 	Windows *Windows
+	// Found are its panels that are there already.
+	Found []Found
 	// Applied are shapes laid on it, the lowest first.
 	Applied []applique.Placed
 	// Worked are the parts of a stack that are gathered or folded.

@@ -145,6 +145,7 @@ func (f *Face) add(g Face, i int, at length.Length) {
 	f.Grids = append(f.Grids, g.Grids...)
 	f.Units = append(f.Units, g.Units...)
 	f.Sets = append(f.Sets, g.Sets...)
+	f.Found = append(f.Found, g.Found...)
 	f.Rings = max(f.Rings, g.Rings)
 	f.Rows += deepest
 	f.Columns = max(f.Columns, g.Columns)
@@ -155,44 +156,4 @@ func lower(title string) string {
 		return title
 	}
 	return strings.ToLower(title[:1]) + title[1:]
-}
-
-// found is a panel that is there already, in the middle of its borders: a medallion.
-func found(o Order) (Face, finding.List) {
-	o.Face.Columns, o.Face.Rows = 1, 1
-	o.Face.Block, o.Face.Set, o.Face.Sash = plan.Block{}, plan.Straight, nil
-	o.Face.Cloths, o.Face.Order = []string{o.Face.Cloth}, plan.Order{Kind: plan.Alternate}
-	if o.Face.Patch.Width == 0 && !o.Face.Patch.Fit {
-		o.Face.Patch = plan.Patch{Width: o.Finished.Width.Total(), Height: o.Finished.Height.Total()}
-	}
-	f, said := grid(o)
-	if said.Stopped() {
-		return Face{}, said
-	}
-	said = without(said, "patch-off-ruler") // it is not cut by the ruler
-	for i, p := range f.Parts {
-		if p.Role == Patch {
-			f.Parts[i].Name, f.Parts[i].Title, f.Parts[i].Role, f.Parts[i].Had = "panel", "Found panel, trimmed to", Panel, true
-		}
-	}
-	if o.Face.Backed != "" {
-		f.part(Part{Name: "backing", Title: "Firm backing of the panel", Role: Backing, Cloth: o.Face.Backed, Size: f.Parts[0].Size.UpTo(o.Step)}, 1)
-	}
-	f.Columns, f.Rows, f.Bands = 0, 0, nil
-	for i := range f.Cells {
-		f.Cells[i].Row, f.Cells[i].Column, f.Cells[i].Band = 0, 0, 0
-	}
-	f.Grids = []Grid{{Columns: 1, Rows: 1, Sewn: f.Grids[0].Sewn, Patches: 1}}
-	return f, said
-}
-
-// without is a list without what has a code.
-func without(list finding.List, code string) finding.List {
-	var out finding.List
-	for _, f := range list {
-		if f.Code != code {
-			out = append(out, f)
-		}
-	}
-	return out
 }

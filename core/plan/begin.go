@@ -62,6 +62,8 @@ func Things() []Thing {
 		{Key: "binder", Name: "a ring binder", Object: Book, Cover: Jacket, Measures: []Measure{
 			{"board", "Width of a board", "across each board", 10 * in, 25 * cm}, {"spine", "Width of the spine", "across the spine", 2 * in, 5 * cm},
 			{"height", "Height of the binder", "high", 12 * in, 31 * cm}}},
+		{Key: "panel", Name: "a panel that is there already", Object: Found, Cover: Cushion, Measures: []Measure{
+			{"width", "Width of the panel as it shows", "across", 12 * in, 30 * cm}, {"height", "Height of the panel as it shows", "up", 12 * in, 30 * cm}}},
 		{Key: "flat", Name: "a seat, a rail or a mat", Object: Flat, Cover: Pad, Measures: []Measure{
 			{"width", "Width to be covered", "across", 16 * in, 40 * cm}, {"height", "Height to be covered", "up", 12 * in, 30 * cm}}},
 		{Key: "seat", Name: "a round seat", Object: Flat, Shape: RoundShape, Cover: Pad, Measures: []Measure{
@@ -85,6 +87,9 @@ func Begin(thing string, unit length.Unit, h Habits, cloth Cloth) (p Plan, ok bo
 	if t.Cover == Cushion { // front and back are decided apart from the first
 		p.Pieces = map[string]Piece{"front": {Face: face}, "back": {Face: face}}
 	}
+	if t.Object == Found {
+		p.Pieces["front"] = Piece{Face: &Face{Kind: FoundFace, Cloth: "A"}}
+	}
 	p.Cloths = map[string]Cloth{"A": cloth}
 	s := StartsIn(unit)
 	switch t.Object {
@@ -93,7 +98,7 @@ func Begin(thing string, unit length.Unit, h Habits, cloth Cloth) (p Plan, ok bo
 	case Book:
 		p.Cover.Ease = Axes{Wrap: s.WrapEase, Height: s.BookEase}
 		p.Cover.Flaps = Flaps{Style: Folded, Depth: Pair{Front: s.Flap, Back: s.Flap}}
-	case Flat:
+	case Flat, Found:
 		p.Cover.Ease = Axes{}
 	}
 	return p, true
@@ -114,6 +119,9 @@ type Starts struct {
 	Sash, Least, Most length.Length
 	// Fittings, one of each kind.
 	Fittings []Fitting
+	// Panels that are there already, one of each kind, and a Sample of gathers.
+	Panels []FoundPanel
+	Sample Sampled
 }
 
 // StartsIn are the starts in a unit.
@@ -130,7 +138,8 @@ func StartsIn(unit length.Unit) Starts {
 				{Kind: "tape", Length: 4 * in, Width: 3 * in / 4, Count: 1},
 				{Kind: "button", Width: 3 * in / 4, Count: 1},
 				{Kind: "label", Width: 2 * in, Height: in},
-			}}
+			},
+			Panels: panels(24*in, 30*in), Sample: Sampled{Before: 10 * in, After: 4 * in}}
 	}
 	const mm = length.Millimetre
 	return Starts{HoodEase: cm, WrapEase: 2 * cm, BookEase: 6 * mm, Flap: 8 * cm, Radius: 5 * cm, Plate: 15 * cm, Taper: metric.taper, Hem: 25 * mm, Away: 5 * cm, Cord: 5 * mm, Shows: cm, Tab: 25 * mm, Sash: cm, Least: 5 * cm, Most: 20 * cm,
@@ -144,5 +153,11 @@ func StartsIn(unit length.Unit) Starts {
 			{Kind: "tape", Length: 10 * cm, Width: 2 * cm, Count: 1},
 			{Kind: "button", Width: 2 * cm, Count: 1},
 			{Kind: "label", Width: 5 * cm, Height: 25 * mm},
-		}}
+		},
+		Panels: panels(60*cm, 75*cm), Sample: Sampled{Before: 25 * cm, After: 10 * cm}}
+}
+
+// panels are found panels as they begin, a printed one of a size.
+func panels(width, height length.Length) []FoundPanel {
+	return []FoundPanel{{Kind: ClothPanel}, {Kind: CountedPanel, Across: 140, Up: 98, Count: 14, Margin: 4}, {Kind: WorkedPanel}, {Kind: PrintedPanel, Width: width, Height: height}}
 }

@@ -57,6 +57,8 @@ type (
 	EdgeName string
 	// Print direction of a cloth.
 	Print string
+	// PanelKind is how a found panel was made.
+	PanelKind string
 	// ShapeEdge is how the edge of an appliquéd shape is held.
 	ShapeEdge string
 	// Twin is the second one of a shape.
@@ -150,6 +152,14 @@ const (
 	LooseEdge    ShapeEdge = "loose"
 	DrawnLine    ShapeEdge = "line"
 
+	ClothPanel   PanelKind = "cloth"
+	CountedPanel PanelKind = "counted"
+	WorkedPanel  PanelKind = "worked"
+	PrintedPanel PanelKind = "printed"
+
+	SeamIncluded FoundEdge = "included"
+	SeamExcluded FoundEdge = "excluded"
+
 	MirrorTwin Twin = "mirror"
 	SameTwin   Twin = "same"
 
@@ -167,7 +177,7 @@ func (ObjectKind) Values() []string   { return []string{"form", "box", "book", "
 func (ObjectShape) Values() []string  { return []string{"rectangle", "round"} }
 func (PocketStyle) Values() []string  { return []string{"flat", "folded"} }
 func (Fill) Values() []string         { return []string{"feather", "polyester", "foam"} }
-func (FoundEdge) Values() []string    { return []string{"included", "excluded"} }
+func (FoundEdge) Values() []string    { return []string{"excluded", "included"} }
 func (CornerKind) Values() []string   { return []string{"square", "round", "tapered"} }
 func (BottomFinish) Values() []string { return []string{"bound", "hem", "raw"} }
 func (FlapStyle) Values() []string    { return []string{"folded", "turned-in", "flip"} }
@@ -194,6 +204,9 @@ func (ShapeEdge) Values() []string {
 	return []string{"zigzag", "blanket", "hand", "straight", "none", "loose", "line"}
 }
 func (Twin) Values() []string { return []string{"mirror", "same"} }
+func (PanelKind) Values() []string {
+	return []string{"cloth", "counted", "worked", "printed"}
+}
 func (CoverKind) Values() []string {
 	return []string{"cushion", "boxed-cushion", "wrap-hood", "band-hood", "skirt-hood", "jacket", "pad"}
 }

@@ -93,6 +93,7 @@ func (p Plan) Settle() Plan {
 		p.Fittings[i] = f.settle(p.Habits.Step, sizes)
 	}
 	p.Pieces = mapped(p.Pieces, func(q Piece) Piece { return q.settle(common, sizes) })
+	p.Object = p.Object.following(p.Piece("front").Face)
 	p.Cloths = mapped(p.Cloths, Cloth.Settle)
 	return p
 }
@@ -103,6 +104,25 @@ func (o Object) settle() Object {
 	}
 	if o.Shape == RoundShape && o.Height == 0 {
 		o.Height = o.Width
+	}
+	if o.Kind == Found && o.Edge == "" {
+		o.Edge = SeamExcluded
+	}
+	return o
+}
+
+// following is a found panel as large as its counted squares make it, where no size is
+// given: the cover follows the panel.
+func (o Object) following(f *Face) Object {
+	if o.Kind != Found || f == nil || f.Kind != FoundFace {
+		return o
+	}
+	w, h, counted := f.Panel.Counted()
+	if counted && o.Width == 0 {
+		o.Width, o.Edge = w, SeamExcluded
+	}
+	if counted && o.Height == 0 {
+		o.Height, o.Edge = h, SeamExcluded
 	}
 	return o
 }
@@ -279,8 +299,18 @@ func (f Face) settle() Face {
 	for i := range f.Colourways {
 		f.Colourways[i].Face = f.Colourways[i].Face.settle()
 	}
+	if s := f.Sampled; f.Kind == GatheredFace && s != nil && s.Before > 0 && s.After > 0 {
+		f.Ratio = s.Before.Float() / s.After.Float()
+	}
 	if f.Kind == GatheredFace && f.Ratio == 0 && f.Sample == "" {
 		f.Ratio = usualRatio
+	}
+	if f.Panel != nil {
+		panel := *f.Panel
+		if panel.Kind == "" {
+			panel.Kind = ClothPanel
+		}
+		f.Panel = &panel
 	}
 	if (f.Kind == StripsFace || f.Kind == GatheredFace) && f.Direction == "" {
 		f.Direction = AcrossWay

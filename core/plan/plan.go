@@ -68,7 +68,7 @@ type Object struct {
 	Fill Fill `json:"fill,omitempty"`
 	// SticksOut is what knobs, levers and cords add per axis.
 	SticksOut Axes `json:"sticks_out,omitempty"`
-	// Edge says whether a found panel's size already includes its seam side.
+	// Edge says whether a found panel's size already includes its seam allowance.
 	Edge FoundEdge `json:"edge,omitempty"`
 	// Make is how a form is made at home; absent where it is bought.
 	Make *MakeForm `json:"make,omitempty"`
@@ -263,10 +263,53 @@ type Face struct {
 	Ratio float64 `json:"ratio,omitempty"`
 	// Sample that gives the gathering ratio.
 	Sample string `json:"sample,omitempty"`
+	// Sampled is a sample of the gathers, which gives their ratio.
+	Sampled *Sampled `json:"sampled,omitempty"`
+	// Panel is how a found panel was made.
+	Panel *FoundPanel `json:"panel,omitempty"`
 	// Backed is the cloth behind a found panel.
 	Backed string `json:"backed,omitempty"`
 	// Applique shapes, in stacking order.
 	Applique []Shape `json:"applique,omitempty"`
+}
+
+// Sampled is a length of the cloth before and after it is gathered, by the same rows of
+// stitching.
+type Sampled struct {
+	Before length.Length `json:"before"`
+	After  length.Length `json:"after"`
+}
+
+// FoundPanel is how a panel that is there already was made, where that decides how it is
+// cut.
+type FoundPanel struct {
+	// Kind: cloth, counted, worked (hooked or knitted), or printed.
+	Kind PanelKind `json:"kind,omitempty"`
+	// Across and Up are the squares of a counted design, 1 to 2000, Count how many go to
+	// the inch, 3 to 60, and Margin how many more show on each side.
+	Across int     `json:"across,omitempty"`
+	Up     int     `json:"up,omitempty"`
+	Count  float64 `json:"count,omitempty"`
+	Margin int     `json:"margin,omitempty"`
+	// Width and Height of a printed panel as it is bought; 0 where nobody measured it.
+	Width  length.Length `json:"width,omitempty"`
+	Height length.Length `json:"height,omitempty"`
+	// Left and Top are how far from its edges that lies which has to be in the middle;
+	// its own middle when absent.
+	Left *length.Length `json:"left,omitempty"`
+	Top  *length.Length `json:"top,omitempty"`
+}
+
+// Counted is the finished size of a counted panel: its squares and the margin that
+// shows, divided by the count. ok is false for others. Common practice.
+func (p *FoundPanel) Counted() (width, height length.Length, ok bool) {
+	if p == nil || p.Kind != CountedPanel || p.Count <= 0 {
+		return 0, 0, false
+	}
+	size := func(squares int) length.Length {
+		return length.FromFloat(float64(squares+2*p.Margin) / p.Count * length.Inch.Float())
+	}
+	return size(p.Across), size(p.Up), true
 }
 
 // Kept is one patch that keeps its cloth.

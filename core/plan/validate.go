@@ -11,6 +11,13 @@ import (
 	"umschlag/core/length"
 )
 
+// Counted cloth: squares to the inch, and squares of a design.
+const (
+	leastCount  = 3
+	mostCount   = 60
+	mostSquares = 2000
+)
+
 // The bounds of what can be cut and sewn at a table. Beyond them a number is a
 // slip of the pen.
 const (
@@ -198,6 +205,12 @@ func (v *validator) face(path string, f Face) {
 		if f.Patch != (Patch{}) {
 			v.patch(path+"/patch", f.Patch)
 		}
+		v.panel(path+"/panel", f.Panel)
+	case GatheredFace:
+		if s := f.Sampled; s != nil {
+			v.size(path+"/sampled/before", "The sample before it is gathered", s.Before)
+			v.size(path+"/sampled/after", "The sample after it is gathered", s.After)
+		}
 	case StripsFace:
 		if len(f.Strips) == 0 || len(f.Strips) > mostGrid {
 			v.stop(path+"/strips", fmt.Sprintf("%d strips are given.", len(f.Strips)), fmt.Sprintf("Give 1 to %d strips.", mostGrid))
@@ -225,6 +238,40 @@ func (v *validator) face(path string, f Face) {
 	}
 	for i, s := range f.Applique {
 		v.shape(fmt.Sprintf("%s/applique/%d", path, i), s)
+	}
+}
+
+// panel looks at what is said of a found panel.
+func (v *validator) panel(path string, p *FoundPanel) {
+	if p == nil {
+		return
+	}
+	switch p.Kind {
+	case CountedPanel:
+		v.count(path+"/across", "The number of squares across", p.Across, 1, mostSquares)
+		v.count(path+"/up", "The number of squares up", p.Up, 1, mostSquares)
+		v.count(path+"/margin", "The number of squares round the design", p.Margin, 0, mostGrid)
+		if !(p.Count >= leastCount && p.Count <= mostCount) {
+			v.stop(path+"/count", fmt.Sprintf("Counted cloth does not have %g squares to the inch.", p.Count), fmt.Sprintf("Type how many squares go to an inch, from %d to %d; 14 is ordinary.", leastCount, mostCount))
+		}
+	case PrintedPanel:
+		for _, given := range []struct {
+			key, what string
+			l         length.Length
+		}{{"width", "The width of the print", p.Width}, {"height", "The height of the print", p.Height}} {
+			if given.l != 0 {
+				v.size(path+"/"+given.key, given.what, given.l)
+			}
+		}
+		for _, given := range []struct {
+			key   string
+			l     *length.Length
+			whole length.Length
+		}{{"left", p.Left, p.Width}, {"top", p.Top, p.Height}} {
+			if given.l != nil && (*given.l < 0 || *given.l > given.whole) {
+				v.stop(path+"/"+given.key, fmt.Sprintf("The middle cannot lie %s from an edge of a print of %s.", v.style.Text(*given.l), v.style.Text(given.whole)), "Type a distance within the print.")
+			}
+		}
 	}
 }
 

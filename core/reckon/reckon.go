@@ -72,6 +72,8 @@ type run struct {
 	madeForm *work.Form
 	// zones that fittings keep off, beyond the hems of whole pieces.
 	zones []fitting.Zone
+	// spare is what a back has beyond its front on every side until it is sewn on.
+	spare length.Length
 	// grounds are the pieces with shapes on them, judged when the fittings are placed.
 	grounds []ground
 }
@@ -150,6 +152,9 @@ func (r *run) cushion(c cover.Cover) {
 	r.find(found)
 	r.out.Remedies = append(r.out.Remedies, measured.Remedies...)
 	r.showFront(frontPiece, top, measured)
+	if f := top.face; f.Rings == 0 && len(f.Found) == 1 && f.Found[0].Kind == plan.WorkedPanel {
+		r.spare = spareBack
+	}
 	closure := r.back(backPiece, measured)
 	if r.stopped() {
 		return
@@ -240,6 +245,10 @@ func (r *run) usable(cloth string) length.Length {
 	described, _ := r.p.Cloth(cloth)
 	return *described.Usable
 }
+
+// spareBack is what a back has beyond a hooked or knitted front on every side: where its
+// last row runs is seen only when it is sewn. Common practice.
+const spareBack = length.Inch / 2
 
 func sizeDiffers(a, b sum.Size) bool {
 	return a.Width.Total() != b.Width.Total() || a.Height.Total() != b.Height.Total()
@@ -419,11 +428,14 @@ func cells(f front.Face, cuts []string) []Cell {
 func (r *run) pressing(out *Piece, p panel) {
 	out.Press, out.Conflicts, out.Methods = []PressSeam{}, []Point{}, r.methods(p, out.Count)
 	out.Ways = p.ways
+	if len(p.face.Found) > 0 {
+		out.Panel = r.panelShown(p.face.Found[0])
+	}
 	if w := p.face.Windows; w != nil {
 		out.Windows = &WindowsShown{Unit: r.l(w.Unit), Template: r.l(w.Template), Side: r.l(w.Side), Whole: w.Whole, Half: w.Half, Points: w.Points, Eats: w.Eats}
 	}
 	if g := p.face.Gather; g != nil {
-		out.Gather = &Gathers{Direction: string(g.Direction), Wanted: r.l(g.Wanted), Needed: r.l(g.Needed), Piece: r.l(g.Piece), Yields: r.l(g.Yields)}
+		out.Gather = &Gathers{Direction: string(g.Direction), Ratio: g.Ratio, Wanted: r.l(g.Wanted), Needed: r.l(g.Needed), Piece: r.l(g.Piece), Yields: r.l(g.Yields)}
 	}
 	if len(p.face.Grids) > 0 && p.face.Columns > 0 && len(p.face.Grids[0].Patch.Width) > 0 {
 		shows := func(s sum.Sum) sum.Sum { return sum.Of(sum.Part, "", s.Total()-2*r.p.Cover.Seam) }
@@ -533,7 +545,13 @@ func (r *run) back(piece cover.Piece, m fit.Panel) back.Back {
 	}
 	seam := r.p.Cover.Seam
 	wide, high := m.Trimmed.Width.Total()-2*seam, m.Trimmed.Height.Total()-2*seam
-	b, found := back.Build(back.Order{Plan: r.p.Back, Front: m.Trimmed, Finished: wide, High: high, Seam: seam, Flange: r.p.Cover.Flange, Pad: r.p.Object,
+	cut := m.Trimmed
+	if r.spare > 0 { // sewn against the work of the front and trimmed to it
+		cut = cut.Each(func(s sum.Sum) sum.Sum {
+			return s.Plus(sum.Squaring, "trimmed to the front when it is sewn", 2*r.spare)
+		})
+	}
+	b, found := back.Build(back.Order{Plan: r.p.Back, Front: cut, Finished: wide, High: high, Seam: seam, Flange: r.p.Cover.Flange, Pad: r.p.Object,
 		Step: r.p.Habits.Step, Style: r.style})
 	r.find(found)
 	if r.stopped() {
@@ -574,7 +592,7 @@ func (r *run) backNotions(b back.Back, wide length.Length, cloth string) {
 
 // onBack is a box of the back in the frame of its finished piece.
 func (r *run) onBack(b back.Box) Box {
-	s := r.p.Cover.Seam
+	s := r.p.Cover.Seam + r.spare
 	return Box{X: int64(b.X - s), Y: int64(b.Y - s), Width: int64(b.Width), Height: int64(b.Height)}
 }
 
@@ -721,4 +739,16 @@ func (r *run) countFace(f front.Face, pieces int) {
 		add("segments", s.Segments)
 		add("strip sets", s.Count)
 	}
+}
+
+// panelShown is a found panel as it is shown.
+func (r *run) panelShown(f front.Found) *PanelShown {
+	out := &PanelShown{Size: r.size(f.Size), Squares: f.Squares, Outside: f.Outside, From: []L{}, Middle: []L{}}
+	if f.Printed {
+		out.Middle = append(out.Middle, r.l(f.Middle[0]), r.l(f.Middle[1]))
+		for _, l := range f.From {
+			out.From = append(out.From, r.l(l))
+		}
+	}
+	return out
 }

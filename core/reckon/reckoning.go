@@ -93,6 +93,8 @@ type Piece struct {
 	Patch *Size `json:"patch,omitempty"`
 	// Gather is what a gathered face takes; absent for others.
 	Gather *Gathers `json:"gather,omitempty"`
+	// Panel is a panel that is there already, the first of them; absent without.
+	Panel *PanelShown `json:"panel,omitempty"`
 	// Windows are folded windows; absent for other faces.
 	Windows *WindowsShown `json:"windows,omitempty"`
 	// Shapes are laid on it, the lowest first, and Threads sew their edges, in working
@@ -135,10 +137,25 @@ type Seam struct {
 type Gathers struct {
 	// Direction it is drawn in: across, along or diagonal.
 	Direction string `json:"direction"`
-	Wanted    L      `json:"wanted"`
-	Needed    L      `json:"needed"`
-	Piece     L      `json:"piece"`
-	Yields    L      `json:"yields"`
+	// Ratio is before ÷ after, as given or from the sample.
+	Ratio  float64 `json:"ratio"`
+	Wanted L       `json:"wanted"`
+	Needed L       `json:"needed"`
+	Piece  L       `json:"piece"`
+	Yields L       `json:"yields"`
+}
+
+// PanelShown is how a found panel is cut.
+type PanelShown struct {
+	Size Size `json:"size"`
+	// Squares of a counted panel, and how many of them lie outside its design on a side.
+	Squares [2]int `json:"squares"`
+	Outside [2]int `json:"outside"`
+	// From are the cutting lines of a printed panel, from its left, right, top and bottom
+	// edge; empty where it was not measured.
+	From []L `json:"from"`
+	// Middle is what stays in the middle of a print, from its left and its top edge.
+	Middle []L `json:"middle"`
 }
 
 // WindowsShown is what folded windows take: the unit as it finishes, the template its hem

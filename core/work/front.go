@@ -73,12 +73,10 @@ func (b *builder) worked() {
 		b.add(Step{ID: b.prefix + "gather", Stage: Piecing, Title: "Gather the panel", Text: text, Caution: b.pins(),
 			Check: fmt.Sprintf("It lies flat at the edges; trim it to %s.", b.size(b.Face.Sewn))})
 	}
+	for i, f := range b.Face.Found {
+		b.panels(i, f)
+	}
 	for _, p := range b.Face.Parts {
-		if p.Role == front.Backing {
-			b.add(Step{ID: b.prefix + p.Name, Stage: Piecing, Title: "Back the panel", Machine: "Straight stitch 4 mm, needle 80/12", Caution: b.pins(),
-				Text:  fmt.Sprintf("Trim the panel to %s, what has to be in the middle in the middle. Lay it on its backing and sew both together round the edge, %s in: from here on they are one.", b.size(p.Size), b.basted()),
-				Check: "It hangs without sagging; a knitted or holed panel is not stretched."})
-		}
 		if p.Role == front.PocketPart {
 			b.add(Step{ID: b.prefix + p.Name, Stage: Piecing, Title: "Lay the pocket on", Machine: b.seamText(), Press: "Press the fold.", Caution: ironCaution,
 				Text:  "Fold it in half, wrong sides together, the fold at the top; stitch along the fold, lay it on the lower half and baste it round three sides within the seam.",

@@ -195,9 +195,11 @@ func (b *builder) pins() string {
 }
 
 func (b *builder) prepare() {
-	b.add(Step{ID: "measure", Stage: Measuring, Title: "Measure the pad",
-		Text:  "Lay the tape over the swell. " + b.flatText() + ".",
-		Check: "If the tape says otherwise, change the plan before anything is cut."})
+	step := Step{ID: "measure", Stage: Measuring, Title: "Measure the pad", Text: "Lay the tape over the swell. " + b.flatText() + ".", Check: changePlan}
+	if b.Plan.Object.Kind == plan.Found {
+		step.Title, step.Text = "Measure the panel", "As it lies, not stretched. "+b.flatText()+"."
+	}
+	b.add(step)
 	b.samples()
 	b.add(Step{ID: "cut.front", Stage: Cutting, Title: "Cut the front", Cuts: b.cuts("front", false), Caution: rotaryCaution,
 		Text:  "Square the end of each cloth, cut the strips all the way across, then the pieces out of the strips. The back waits.",
@@ -310,6 +312,10 @@ func (b *builder) close() {
 	if b.Front.Shaped() {
 		even = "and cut it to the front's outline"
 		round = "Sew all round, slowly along the curves."
+	}
+	if b.workedEdge() {
+		even = "the back larger all round"
+		round += " Sew from the front's side, right against the last row of the work, then trim the back to the front."
 	}
 	text := []string{fmt.Sprintf("Front right side up, the back right side down on it, %s.", even)}
 	if len(c.Lies) > 1 && len(c.Overlap) > 0 {

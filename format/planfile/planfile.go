@@ -72,11 +72,24 @@ func Read(data []byte) (plan.Plan, error) {
 		r.problems = nil // found again, with everything else, below
 	}
 	p := plan.Base(r.unit, habits)
+	if covered(file) == string(plan.Found) {
+		p.Cover.Ease = plan.Axes{} // the cover follows the panel: the habit is for pads
+	}
 	r.into(reflect.ValueOf(&p).Elem(), file, "")
 	if len(r.problems) > 0 {
 		return plan.Plan{}, r.problems
 	}
 	return p, nil
+}
+
+// covered is the kind of what is covered.
+func covered(file *object) string {
+	thing, _ := file.values["object"].(*object)
+	if thing == nil {
+		return ""
+	}
+	kind, _ := thing.values["kind"].(string)
+	return kind
 }
 
 // Reckon reads a plan file and reckons it; the reckoning carries the plan with

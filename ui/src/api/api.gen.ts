@@ -136,6 +136,7 @@ press: PressSeam[]
 press_conflicts: Point[]
 patch?: Size2
 gather?: Gathers
+panel?: PanelShown
 windows?: WindowsShown
 /**
  * Shapes are laid on it, the lowest first, and Threads sew their edges, in working
@@ -299,10 +300,38 @@ export interface Gathers {
  * Direction it is drawn in: across, along or diagonal.
  */
 direction: string
+/**
+ * Ratio is before ÷ after, as given or from the sample.
+ */
+ratio: number
 wanted: L
 needed: L
 piece: L
 yields: L
+}
+export interface PanelShown {
+size: Size
+/**
+ * Squares of a counted panel, and how many of them lie outside its design on a side.
+ * 
+ * @minItems 2
+ * @maxItems 2
+ */
+squares: [number, number]
+/**
+ * @minItems 2
+ * @maxItems 2
+ */
+outside: [number, number]
+/**
+ * From are the cutting lines of a printed panel, from its left, right, top and bottom
+ * edge; empty where it was not measured.
+ */
+from: L[]
+/**
+ * Middle is what stays in the middle of a print, from its left and its top edge.
+ */
+middle: L[]
 }
 export interface WindowsShown {
 unit: L
@@ -992,6 +1021,15 @@ things: ThingView[]
 fittings: {
 
 }[]
+/**
+ * Panels that are there already, one of each kind, and a sample of gathers.
+ */
+panels: {
+
+}[]
+sample: {
+
+}
 radius: string
 plate: string
 taper: string
@@ -1324,8 +1362,8 @@ down: number
  */
 export interface ShapesView {
 /**
- * Shapes in the notation of plan files, the lowest first; all but the first are
- * placed from it.
+ * Shapes in the notation of plan files, the lowest first; all are placed from
+ * the largest.
  */
 shapes: {
 

@@ -89,9 +89,9 @@ thickness?: (string | number)
 fill?: ("feather" | "polyester" | "foam")
 sticks_out?: Axes
 /**
- * Edge says whether a found panel's size already includes its seam side.
+ * Edge says whether a found panel's size already includes its seam allowance.
  */
-edge?: ("included" | "excluded")
+edge?: ("excluded" | "included")
 make?: MakeForm
 }
 export interface Axes {
@@ -306,6 +306,8 @@ ratio?: number
  * Sample that gives the gathering ratio.
  */
 sample?: string
+sampled?: Sampled
+panel?: FoundPanel
 /**
  * Backed is the cloth behind a found panel.
  */
@@ -429,6 +431,8 @@ ratio?: number
  * Sample that gives the gathering ratio.
  */
 sample?: string
+sampled?: Sampled
+panel?: FoundPanel
 /**
  * Backed is the cloth behind a found panel.
  */
@@ -495,6 +499,35 @@ export interface Part {
  */
 height?: (string | number)
 face?: Face
+}
+export interface Sampled {
+before?: (string | number)
+after?: (string | number)
+}
+export interface FoundPanel {
+/**
+ * Kind: cloth, counted, worked (hooked or knitted), or printed.
+ */
+kind?: ("cloth" | "counted" | "worked" | "printed")
+/**
+ * Across and Up are the squares of a counted design, 1 to 2000, Count how many go to
+ * the inch, 3 to 60, and Margin how many more show on each side.
+ */
+across?: number
+up?: number
+count?: number
+margin?: number
+/**
+ * Width and Height of a printed panel as it is bought; 0 where nobody measured it.
+ */
+width?: (string | number)
+height?: (string | number)
+/**
+ * Left and Top are how far from its edges that lies which has to be in the middle;
+ * its own middle when absent.
+ */
+left?: (string | number)
+top?: (string | number)
 }
 /**
  * Shape is one appliquéd shape.

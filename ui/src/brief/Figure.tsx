@@ -99,6 +99,15 @@ const figures: Record<string, Drawing> = {
       [170, 52, "thick"],
     ],
   },
+  found: {
+    says: "A finished panel: the tape goes across its middle and up its middle, as it lies.",
+    thing: <path d="M50 12 H160 V82 H50 Z M58 20 H152 V74 H58 Z" />,
+    tape: <path d="M58 47 H152 M105 20 V74" />,
+    names: [
+      [112, 42, "across"],
+      [110, 70, "up"],
+    ],
+  },
   flat: {
     says: "Something flat: the tape goes across the middle and up the middle.",
     thing: <rect x="50" y="12" width="110" height="70" rx="3" />,

@@ -35,7 +35,11 @@ function Flat() {
   const first = reckoning.pieces[0];
   return (
     <p>
-      {kind === "pad" ? "A pad, larger by " : "Against the pad it is eased "}
+      {kind === "pad"
+        ? "A pad, larger by "
+        : value("/object/kind") === "found"
+          ? "Larger than the panel by "
+          : "Against the pad it is eased "}
       <Value path="/cover/ease/width" label="Ease across" /> across
       {!round && (
         <>

@@ -1,6 +1,6 @@
 import { useStarts } from "../api/queries";
 import { usePlan } from "../plan/context";
-import { put } from "../plan/path";
+import { get, put } from "../plan/path";
 import { Choice, PlanChoice } from "./Choice";
 import { Figure } from "./Figure";
 import { useLetters } from "./sentences";
@@ -39,9 +39,38 @@ function useFigure(kind: string): string {
 const objects: Record<string, () => React.ReactNode> = {
   form: () => <Shaped names={["A cushion pad", "A round cushion pad"]} of="of the pad" filled />,
   flat: () => <Shaped names={["Something flat", "Something flat and round"]} of="to be covered" />,
+  found: Found,
   box: Box,
   book: Book,
 };
+
+/** A panel that is there already: the cover follows it. */
+function Found() {
+  const { plan, value } = usePlan();
+  const counted = value("/pieces/front/face/panel/kind") === "counted" && get(plan, "/object/width") === undefined;
+  return (
+    <>
+      A panel that is there already,{" "}
+      {counted ? (
+        "as large as its squares make it."
+      ) : (
+        <>
+          <Value path="/object/width" label="Width of the panel" /> across by <Value path="/object/height" label="Height of the panel" />{" "}
+          up,{" "}
+          <PlanChoice
+            path="/object/edge"
+            label="Seam allowances of the panel"
+            options={[
+              { value: "excluded", name: "as it is to show" },
+              { value: "included", name: "its seam allowances in it" },
+            ]}
+          />
+          .
+        </>
+      )}
+    </>
+  );
+}
 
 /** A pad or a seat: a rectangle, or round and measured once. */
 function Shaped({ names, of, filled }: { names: [string, string]; of: string; filled?: boolean }) {

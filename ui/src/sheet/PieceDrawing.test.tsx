@@ -95,7 +95,7 @@ test.each([
   ["along", "rotate(90)"],
   ["diagonal", "rotate(45)"],
 ])("the folds of gathers drawn in %s lie %s", (direction, turn) => {
-  const gather = { direction, wanted: side, needed: side, piece: side, yields: side };
+  const gather = { direction, ratio: 2.5, wanted: side, needed: side, piece: side, yields: side };
   const container = inSvg(<PieceDrawing piece={piece([level], { gather })} swatches={{}} />);
   expect(
     [...container.querySelectorAll("pattern")].some((p) => p.getAttribute("patternTransform") === turn && p.querySelector(".fold-shade")),

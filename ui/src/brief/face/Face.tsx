@@ -5,12 +5,13 @@ import { useLetters } from "../sentences";
 import { Applique } from "./Applique";
 import { Borders } from "./Borders";
 import { useFace } from "./context";
+import { Found } from "./Found";
 import { Gathered } from "./Gathered";
 import { Grid } from "./Grid";
 import { Layouts } from "./Layouts";
 import { Methods } from "./Methods";
 import { Stack } from "./Stack";
-import { Found, Strips } from "./Strips";
+import { Strips } from "./Strips";
 import { Ways } from "./Ways";
 import { Windows } from "./Windows";
 

@@ -1,3 +1,4 @@
+import { useStarts } from "../../api/queries";
 import { usePlan } from "../../plan/context";
 import { Len } from "../../words/T";
 import { Choice } from "../Choice";
@@ -7,9 +8,11 @@ import { useFace } from "./context";
 
 /** More cloth than shows, drawn in by rows of stitching. */
 export function Gathered() {
-  const { path, at, set, config, inner } = useFace();
-  const { drawn } = usePlan();
+  const { path, at, set, become, face, config, inner } = useFace();
+  const { drawn, value } = usePlan();
   const letters = useLetters();
+  const starts = useStarts(String(value("/units") ?? "in")).data;
+  const sampled = at("/sampled") !== undefined;
   const takes = inner ? undefined : drawn.pieces.find((p) => p.config === config)?.gather;
   return (
     <>
@@ -32,7 +35,32 @@ export function Gathered() {
         ]}
         choose={(next) => set("/direction", next, `gathers ${next}`)}
       />{" "}
-      by <Value path={`${path}/ratio`} label="Ratio of the gathers" kind="count" />
+      by{" "}
+      <Choice
+        label="Where the ratio comes from"
+        value={sampled ? "sample" : "given"}
+        options={[
+          { value: "given", name: "a ratio of" },
+          { value: "sample", name: "a sample that went from" },
+        ]}
+        choose={(next) =>
+          become(
+            next === "sample"
+              ? { ...face, ratio: undefined, sampled: starts?.sample }
+              : { ...face, sampled: undefined, ratio: takes?.ratio },
+            next === "sample" ? "gathers by a sample" : "gathers by a ratio",
+          )
+        }
+      />{" "}
+      {sampled ? (
+        <>
+          <Value path={`${path}/sampled/before`} label="The sample before" /> to{" "}
+          <Value path={`${path}/sampled/after`} label="The sample after" />
+          {takes && <strong>, {takes.ratio.toFixed(3)}</strong>}
+        </>
+      ) : (
+        <Value path={`${path}/ratio`} label="Ratio of the gathers" kind="count" />
+      )}
       {takes && (
         <>
           : <Len of={takes.wanted} /> takes{" "}

@@ -57,29 +57,3 @@ export function Strips() {
     </>
   );
 }
-
-/** A panel that is there already, in the middle of its borders. */
-export function Found() {
-  const { path, at, set } = useFace();
-  const letters = useLetters();
-  return (
-    <>
-      , of{" "}
-      <Choice
-        label="Cloth of the panel"
-        value={String(at("/cloth") ?? letters[0]?.value ?? "A")}
-        options={letters}
-        choose={(next) => set("/cloth", next, `panel of ${next}`)}
-      />
-      , showing <Value path={`${path}/patch/width`} label="Width of the panel as it shows" /> by{" "}
-      <Value path={`${path}/patch/height`} label="Height of the panel as it shows" />,{" "}
-      <Choice
-        label="Backing of the panel"
-        value={String(at("/backed") ?? "")}
-        options={[{ value: "", name: "firm enough by itself" }, ...letters.map((l) => ({ value: l.value, name: `backed with ${l.name}` }))]}
-        choose={(next) => set("/backed", next || undefined, next ? `panel backed with ${next}` : "no backing")}
-      />
-      .
-    </>
-  );
-}
