@@ -1,6 +1,8 @@
 import { useStarts } from "../api/queries";
 import { usePlan } from "../plan/context";
 import { get, put } from "../plan/path";
+import { dressed } from "../words/fractions";
+import { T } from "../words/T";
 import { Choice, PlanChoice } from "./Choice";
 import { Figure } from "./Figure";
 import { useLetters } from "./sentences";
@@ -47,12 +49,15 @@ const objects: Record<string, () => React.ReactNode> = {
 /** A panel that is there already: the cover follows it. */
 function Found() {
   const { plan, value } = usePlan();
+  const size = (path: string) => dressed(String(value(path) ?? ""), String(value("/units") ?? "in"));
   const counted = value("/pieces/front/face/panel/kind") === "counted" && get(plan, "/object/width") === undefined;
   return (
     <>
       A panel that is there already,{" "}
       {counted ? (
-        "as large as its squares make it."
+        <>
+          as large as its squares make it, <T>{size("/object/width")}</T> across by <T>{size("/object/height")}</T> up.
+        </>
       ) : (
         <>
           <Value path="/object/width" label="Width of the panel" /> across by <Value path="/object/height" label="Height of the panel" />{" "}
