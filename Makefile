@@ -55,10 +55,12 @@ types: setup
 	node scripts/types.mjs
 
 bench:
-	go test -run '^$$' -bench . ./core/...
+	go test -run '^$$' -bench . ./core/... ./format/...
 
 fuzz:
 	go test ./core/length -run '^$$' -fuzz FuzzParse -fuzztime 30s -fuzzminimizetime 1x
+	go test ./core/shape -run '^$$' -fuzz FuzzParse -fuzztime 30s -fuzzminimizetime 1x
+	go test ./format/svgfile -run '^$$' -fuzz FuzzRead -fuzztime 30s -fuzzminimizetime 1x
 	go test ./core/block -run '^$$' -fuzz FuzzParse -fuzztime 30s -fuzzminimizetime 1x
 	go test ./format/planfile -run '^$$' -fuzz FuzzRead -fuzztime 60s -fuzzminimizetime 1x
 

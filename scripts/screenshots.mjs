@@ -22,7 +22,16 @@ const pictures = [
     },
   },
   { name: "hood", path: "/plans/turntable-hood-listening-corner" },
-  { name: "on-point", path: "/plans/returns-desk-cushion-on-point" },
+  {
+    name: "shapes",
+    path: "/plans/van-cushion-in-four-layers",
+    before: (page) => page.getByRole("button", { name: /^Body on the front/ }).focus(),
+  },
+  {
+    name: "stitches",
+    path: "/plans/van-cushion-in-four-layers",
+    before: (page) => page.getByRole("button", { name: "What is sewn" }).click(),
+  },
   { name: "blocks", path: pinwheels, before: (page) => page.getByRole("button", { name: "all blocks" }).click() },
   {
     name: "block-editor",
@@ -57,7 +66,6 @@ const pictures = [
     path: reading,
     before: (page) => page.getByRole("button", { name: "Compare the closures for this cover" }).click(),
   },
-  { name: "cut-bias", path: "/plans/boxed-bench-cushion/cut" },
   { name: "cloth", path: "/cloth" },
   { name: "log", path: "/log" },
   { name: "habits", path: "/habits" },
