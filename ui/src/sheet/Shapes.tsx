@@ -89,9 +89,10 @@ export function StitchPlan({
   );
 }
 
-/** The number of the thread, where the sewn stretch begins. */
+/** The number of the thread, in the middle of what it sews. */
 function Numbered({ shape, text, quarters, number }: { shape: Shape; text: number; quarters: number; number: number }) {
-  const [, x, y] = /^M(\S+) (\S+?)[LCZ]/.exec(shape.sewn) ?? [];
+  const points = [...shape.sewn.matchAll(/[ML](\S+) ([-\d.]+)/g)];
+  const [, x, y] = points[Math.floor(points.length / 2)] ?? [];
   if (x === undefined || y === undefined) return null;
   return (
     <g transform={`translate(${x} ${y}) rotate(${-90 * quarters})`}>
