@@ -22,6 +22,7 @@ var files embed.FS
 type workshop struct {
 	Habits   json.RawMessage   `json:"habits"`
 	Cupboard []json.RawMessage `json:"cupboard"`
+	Samples  []json.RawMessage `json:"samples"`
 	Finished map[string]struct {
 		Minutes int    `json:"minutes"`
 		Notes   string `json:"notes"`
@@ -68,6 +69,17 @@ func Fill(ctx context.Context, s *store.Store) error {
 			return fmt.Errorf("read the demo cupboard: %w", err)
 		}
 		if _, err := s.AddCloth(ctx, cloth.Name, string(doc)); err != nil {
+			return err
+		}
+	}
+	for _, doc := range w.Samples {
+		var one struct {
+			Title string `json:"title"`
+		}
+		if err := json.Unmarshal(doc, &one); err != nil {
+			return fmt.Errorf("read the demo samples: %w", err)
+		}
+		if _, err := s.AddSample(ctx, one.Title, string(doc)); err != nil {
 			return err
 		}
 	}

@@ -63,7 +63,7 @@ func (s *Store) Plan(ctx context.Context, id string) (Plan, error) {
 func (s *Store) Create(ctx context.Context, title, kind, doc string) (Plan, error) {
 	var made Plan
 	err := s.change(ctx, "create plan", func(tx *sql.Tx) error {
-		id, err := freeID(ctx, tx, slug(title))
+		id, err := freeID(ctx, tx, "plans", slug(title))
 		if err != nil {
 			return err
 		}
@@ -100,14 +100,16 @@ func slug(title string) string {
 	return "plan"
 }
 
-func freeID(ctx context.Context, tx *sql.Tx, base string) (string, error) {
+// freeID is an id made from a base that no row of a table has; the table is one of this
+// package's own names.
+func freeID(ctx context.Context, tx *sql.Tx, table, base string) (string, error) {
 	for n := 1; ; n++ {
 		id := base
 		if n > 1 {
 			id = fmt.Sprintf("%s-%d", base, n)
 		}
 		var taken bool
-		if err := tx.QueryRowContext(ctx, `SELECT EXISTS (SELECT 1 FROM plans WHERE id = ?)`, id).Scan(&taken); err != nil {
+		if err := tx.QueryRowContext(ctx, fmt.Sprintf(`SELECT EXISTS (SELECT 1 FROM %s WHERE id = ?)`, table), id).Scan(&taken); err != nil {
 			return "", err
 		}
 		if !taken {

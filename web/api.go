@@ -196,6 +196,8 @@ type Types struct {
 	HistoryEntry []HistoryEntry   `json:"history"`
 	ClothView    []ClothView      `json:"cloths"`
 	SaveCloth    SaveCloth        `json:"save_cloth"`
+	SampleView   []SampleView     `json:"samples"`
+	SaveSample   SaveSample       `json:"save_sample"`
 	HabitsView   HabitsView       `json:"habits"`
 	SaveHabits   SaveHabits       `json:"save_habits"`
 	FinishPlan   FinishPlan       `json:"finish_plan"`

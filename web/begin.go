@@ -26,15 +26,17 @@ type StartsView struct {
 	// Panels that are there already, one of each kind, and a sample of gathers.
 	Panels []json.RawMessage `json:"panels"`
 	Sample json.RawMessage   `json:"sample"`
-	Radius string            `json:"radius"`
-	Plate  string            `json:"plate"`
-	Taper  string            `json:"taper"`
-	Hem    string            `json:"hem"`
-	Away   string            `json:"away"`
-	Cord   string            `json:"cord"`
-	Shows  string            `json:"shows"`
-	Tab    string            `json:"tab"`
-	Sash   string            `json:"sash"`
+	// Samples of every kind as they begin.
+	Samples []json.RawMessage `json:"samples"`
+	Radius  string            `json:"radius"`
+	Plate   string            `json:"plate"`
+	Taper   string            `json:"taper"`
+	Hem     string            `json:"hem"`
+	Away    string            `json:"away"`
+	Cord    string            `json:"cord"`
+	Shows   string            `json:"shows"`
+	Tab     string            `json:"tab"`
+	Sash    string            `json:"sash"`
 	// Least and Most a patch usually finishes.
 	Least string `json:"least"`
 	Most  string `json:"most"`
@@ -122,6 +124,13 @@ func (s *server) starts(c *echo.Context) error {
 		}
 		out.Panels = append(out.Panels, doc)
 	}
+	for _, one := range plan.Samples(unit) {
+		doc, err := json.Marshal(planfile.Part(one, unit))
+		if err != nil {
+			return err
+		}
+		out.Samples = append(out.Samples, doc)
+	}
 	if out.Sample, err = json.Marshal(planfile.Part(st.Sample, unit)); err != nil {
 		return err
 	}
@@ -154,11 +163,11 @@ func (s *server) closures(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	cupboard, err := s.cupboard(c.Request().Context())
+	shop, err := s.workshop(c.Request().Context())
 	if err != nil {
 		return err
 	}
-	return c.JSON(http.StatusOK, reckon.Closures(p, cupboard))
+	return c.JSON(http.StatusOK, reckon.Closures(p, shop))
 }
 
 // begin answers the plan a thing begins with, by the habits and with the first

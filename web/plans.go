@@ -24,11 +24,11 @@ func (s *server) reckon(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	cupboard, err := s.cupboard(c.Request().Context())
+	shop, err := s.workshop(c.Request().Context())
 	if err != nil {
 		return err
 	}
-	r, err := planfile.Reckon(data, cupboard)
+	r, err := planfile.Reckon(data, shop)
 	if err != nil {
 		return err
 	}
@@ -55,11 +55,11 @@ func (s *server) convert(c *echo.Context) error {
 
 // view is a stored plan with its reckoning.
 func (s *server) view(ctx context.Context, p store.Plan) (PlanView, error) {
-	cupboard, err := s.cupboard(ctx)
+	shop, err := s.workshop(ctx)
 	if err != nil {
 		return PlanView{}, err
 	}
-	r, err := planfile.Reckon([]byte(p.Doc), cupboard)
+	r, err := planfile.Reckon([]byte(p.Doc), shop)
 	if err != nil {
 		return PlanView{}, fmt.Errorf("reckon stored plan %s: %w", p.ID, err)
 	}

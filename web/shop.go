@@ -152,9 +152,13 @@ func (s *server) wanted(ctx context.Context) (map[string]wanted, error) {
 	if err != nil {
 		return nil, err
 	}
+	samples, err := s.shelfOfSamples(ctx)
+	if err != nil {
+		return nil, err
+	}
 	out := map[string]wanted{}
 	for _, p := range plans {
-		r, err := planfile.Reckon([]byte(p.Doc), nil)
+		r, err := planfile.Reckon([]byte(p.Doc), &reckon.Workshop{Samples: samples})
 		if err != nil {
 			return nil, err
 		}

@@ -9,6 +9,7 @@ import (
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/sample"
 	"umschlag/core/sum"
 )
 
@@ -31,8 +32,8 @@ type Chain struct {
 
 // Of is the chain of a settled piece whose panel is trimmed to the given size. path is
 // where the piece stands in the plan.
-func Of(path string, q plan.Piece, trimmed sum.Size, step length.Length) (Chain, finding.List) {
-	t, found := takeUp(path, q)
+func Of(path string, q plan.Piece, trimmed sum.Size, step length.Length, samples sample.Shelf) (Chain, finding.List) {
+	t, found := takeUp(path, q, trimmed, samples)
 	if !q.Quilted() {
 		t = TakeUp{}
 	}

@@ -396,7 +396,12 @@ func either[T any](own, common *T) *T {
 }
 
 // Quilted reports whether lines of quilting hold the piece's layers together.
-func (q Piece) Quilted() bool { return q.Quilting != nil && len(q.Quilting.Lines) > 0 }
+func (q Piece) Quilted() bool { return q.Quilting.Any() }
+
+// Any reports whether anything is quilted.
+func (q *Quilting) Any() bool {
+	return q != nil && (len(q.Lines) > 0 || q.Ditch || q.Echo > 0 || q.Free > 0)
+}
 
 // Margin is the squaring margin each side of a settled piece: as decided, or as
 // usual on a quilted piece and nothing on any other.

@@ -190,6 +190,12 @@ type Quilting struct {
 	Lines []LineFamily `json:"lines,omitempty"`
 	// Pair doubles every line at this distance.
 	Pair length.Length `json:"pair,omitempty"`
+	// Ditch stitches in the seams of the face.
+	Ditch bool `json:"ditch,omitempty"`
+	// Echo is the distance of rounds that follow the edge inwards; 0 for none.
+	Echo length.Length `json:"echo,omitempty"`
+	// Free is how far apart the lines of free-motion quilting are on average; 0 for none.
+	Free length.Length `json:"free,omitempty"`
 }
 
 // LineFamily is one set of parallel quilting lines.
@@ -198,6 +204,11 @@ type LineFamily struct {
 	Pitch length.Length `json:"pitch"`
 	// Angle of the stitched lines to the width, in degrees, anticlockwise.
 	Angle float64 `json:"angle,omitempty"`
+	// Shift of the line in the middle across its direction, so that a line lies in a seam
+	// or between two.
+	Shift length.Length `json:"shift,omitempty"`
+	// Wave is how far a serpentine line swings out to each side; 0 for straight ones.
+	Wave length.Length `json:"wave,omitempty"`
 }
 
 // TakeUp says where the figure for quilting take-up comes from.

@@ -410,9 +410,21 @@ func (v *validator) quilting(path string, q Quilting) {
 		if !(f.Angle >= -360 && f.Angle <= 360) {
 			v.stop(at+"/angle", fmt.Sprintf("An angle of %g° goes round more than once.", f.Angle), "Type degrees from −90 to 90.")
 		}
+		v.between(at+"/shift", "The shift of a set of lines", f.Shift, -mostPitch, mostPitch)
+		if f.Wave < 0 || f.Wave > f.Pitch {
+			v.stop(at+"/wave", fmt.Sprintf("Lines %s apart cannot swing out by %s: they would cross.", v.style.Text(f.Pitch), v.style.Text(f.Wave)), "Type up to the distance between the lines, or 0 for straight ones.")
+		}
 		if q.Pair < 0 || (q.Pair > 0 && q.Pair >= f.Pitch) {
 			v.stop(path+"/pair", fmt.Sprintf("Pairs %s apart do not fit lines %s apart.", v.style.Text(q.Pair), v.style.Text(f.Pitch)),
 				"Type a distance below that between the lines, or 0 for single lines.")
+		}
+	}
+	for _, d := range []struct {
+		key, what string
+		l         length.Length
+	}{{"echo", "The distance between echoes", q.Echo}, {"free", "The distance of free-motion lines", q.Free}} {
+		if d.l != 0 {
+			v.between(path+"/"+d.key, d.what, d.l, leastPitch, mostPitch)
 		}
 	}
 }

@@ -30,7 +30,7 @@ type Choice struct {
 // Closures reckons the plan with each closure a cushion can have; a cover without a
 // back of its own has none. The closure chosen is reckoned as it is decided, the
 // others as they begin.
-func Closures(p plan.Plan, c Cupboard) []Choice {
+func Closures(p plan.Plan, w *Workshop) []Choice {
 	out := []Choice{}
 	if p.Cover.Kind != plan.Cushion {
 		return out
@@ -42,7 +42,7 @@ func Closures(p plan.Plan, c Cupboard) []Choice {
 			q.Back = kind.Back
 			q.Back.Cloth = p.Back.Cloth
 		}
-		r := Reckon(q, c)
+		r := Reckon(q, w)
 		choice := Choice{Key: kind.Key, Name: kind.Name, Chosen: kind.Key == now, Skill: kind.Skill, Wash: kind.Wash, Suits: kind.Suits,
 			Back: r.Back, Cuts: []Cut{}, Findings: []finding.Finding{}}
 		for _, cut := range r.Cuts {

@@ -1,5 +1,5 @@
 // Package reckon is the pipeline: a plan goes in, a reckoning comes out. The
-// same plan and the same cupboard always give the same reckoning.
+// same plan and the same workshop always give the same reckoning.
 package reckon
 
 import (
@@ -22,6 +22,9 @@ import (
 	"umschlag/core/outline"
 	"umschlag/core/plan"
 	"umschlag/core/press"
+	"umschlag/core/quilt"
+	"umschlag/core/sample"
+	"umschlag/core/shape"
 	"umschlag/core/sum"
 	"umschlag/core/work"
 )
@@ -29,11 +32,20 @@ import (
 // Cupboard is what is left of each cloth, by its name.
 type Cupboard map[string]length.Length
 
+// Workshop is what there is besides a plan; nil is an empty one.
+type Workshop struct {
+	Cloths  Cupboard
+	Samples sample.Shelf
+}
+
 // Reckon computes all that follows from a plan. It never fails: what cannot be
 // reckoned is said in the findings.
-func Reckon(p plan.Plan, c Cupboard) Reckoning {
+func Reckon(p plan.Plan, w *Workshop) Reckoning {
 	p = p.Settle()
-	r := &run{p: p, cupboard: c, style: p.Style(), out: empty(p)}
+	if w == nil {
+		w = &Workshop{}
+	}
+	r := &run{p: p, cupboard: w.Cloths, samples: w.Samples, style: p.Style(), out: empty(p)}
 	r.find(p.Validate())
 	if !r.stopped() {
 		r.cover()
@@ -63,6 +75,7 @@ func withoutHalves(out Reckoning) Reckoning {
 type run struct {
 	p        plan.Plan
 	cupboard Cupboard
+	samples  sample.Shelf
 	style    length.Style
 	out      Reckoning
 	needs    []need
@@ -122,6 +135,8 @@ type panel struct {
 	ways   []Way
 	// pressed is where the allowances of the face lie.
 	pressed press.Plan
+	// pattern is the quilting as it is sewn.
+	pattern quilt.Pattern
 	// applied are the shapes laid on the face.
 	applied []applique.Layer
 }
@@ -188,7 +203,7 @@ func (r *run) front(piece cover.Piece) panel {
 		body = r.pieced(piece, path)
 	}
 	trimmed := body.Trimmed(piece.Finished)
-	chain, found := layers.Of(path, q, trimmed, r.p.Habits.Step)
+	chain, found := layers.Of(path, q, trimmed, r.p.Habits.Step, r.samples)
 	r.find(found)
 	order := front.Order{Face: decided, Path: path + "/face", Finished: piece.Finished, Trimmed: trimmed, Top: chain.Top,
 		Seam: r.p.Cover.Seam, Left: body.Edges.Left.Width, Above: body.Edges.Top.Width, TakeAcross: chain.TakeUp.Across, TakeUp: chain.TakeUp.Along, Margin: chain.Margin, Absorb: q.Absorb,
@@ -203,13 +218,16 @@ func (r *run) front(piece cover.Piece) panel {
 	if sizeDiffers(face.Finished, piece.Finished) {
 		chain = chain.SewnAs(trimmed, face.Sewn, q.Layers, r.p.Habits.Step)
 	} else {
-		chain, _ = layers.Of(path, q, trimmed, r.p.Habits.Step)
+		chain, _ = layers.Of(path, q, trimmed, r.p.Habits.Step, r.samples)
 	}
 	out := panel{piece: q, path: path, face: face, chain: chain, body: body,
 		across: (chain.Top.Width.Total() - trimmed.Width.Total()) / 2, up: (chain.Top.Height.Total() - trimmed.Height.Total()) / 2}
 	out.chain.Trimmed = piece.Trimmed(face.Finished)
 	out.ways = r.ways(order)
 	out.applied = applique.Lay(face.Applied)
+	out.pattern = quilt.Of(quilt.Order{Quilting: q.Quilting, Width: face.Finished.Width.Total(), Height: face.Finished.Height.Total(),
+		Left: body.Edges.Left.Width + out.across, Above: body.Edges.Top.Width + out.up, Wide: chain.Top.Width.Total(), High: chain.Top.Height.Total(), Seams: face.Seams})
+	r.find(r.nearSeams(path, out.pattern))
 	out.pressed = press.Of(press.Order{Face: face, School: r.p.Habits.Press, Quilted: q.Quilted(), Tone: r.tone})
 	return out
 }
@@ -283,6 +301,11 @@ func (r *run) clothed(face plan.Face) plan.Face {
 	if len(face.Cloths) == 0 && face.Order.Kind != plan.Rows {
 		face.Cloth = or(face.Cloth)
 	}
+	if s, ok := r.samples[face.Sample]; ok && face.Kind == plan.GatheredFace && face.Sampled == nil {
+		if ratio, known := sample.Gathered(s); known {
+			face.Ratio = ratio.Mean
+		}
+	}
 	if face.Kind == plan.WindowsFace {
 		face.Ground, face.Show = or(face.Ground), or(face.Show)
 	}
@@ -341,7 +364,7 @@ func (r *run) notion(what string, s sum.Sum) {
 // showFront puts the front and its cuts into the reckoning.
 func (r *run) showFront(piece cover.Piece, top panel, m fit.Panel) {
 	out := Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, BeforeQuilting: r.size(top.chain.Top),
-		TakeUp: percent(top.chain.TakeUp), Seams: []Seam{}}
+		TakeUp: percent(top.chain.TakeUp), TakeUpFrom: string(top.chain.TakeUp.From), TakeUpRange: ranges(top.chain.TakeUp), Seams: []Seam{}}
 	finished := r.finished(top, m)
 	out.Trimmed = r.size(m.Trimmed)
 	if m.Measured {
@@ -364,7 +387,7 @@ func (r *run) showFront(piece cover.Piece, top panel, m fit.Panel) {
 			mayTurn: part.Role != front.Panel, about: top.path + "/face", shape: shapeOf(piece, part), gives: part.Gives, patches: part.Patches, finished: part.Finished, had: part.Had, line: part.Line})
 	}
 	out.Cells = cells(top.face, ids)
-	out.Lines = linesOf(top.piece)
+	out.Quilting = r.quilting(top)
 	r.pressing(&out, top)
 	r.shapes(&out, piece, top)
 	r.under(underneath{piece: "front", name: "front", chain: top.chain, count: 1, about: top.path})
@@ -469,15 +492,36 @@ func places(n int) string {
 	return fmt.Sprintf("%d places", n)
 }
 
-func linesOf(q plan.Piece) []Lines {
-	lines := []Lines{}
-	if !q.Quilted() {
-		return lines
+// quilting is how a piece is quilted; nil where it is not.
+func (r *run) quilting(p panel) *Quilting {
+	if !p.piece.Quilted() {
+		return nil
 	}
-	for _, f := range q.Quilting.Lines {
-		lines = append(lines, Lines{Pitch: int64(f.Pitch), Pair: int64(q.Quilting.Pair), Angle: f.Angle})
+	out := &Quilting{Lines: []QuiltLine{}, Seam: r.l(p.pattern.Seam), Thread: r.l(p.pattern.Thread), Bobbins: p.pattern.Bobbins, Minutes: p.pattern.Minutes}
+	for _, l := range p.pattern.Lines {
+		run := shape.Run{Start: l.Points[0], Closed: l.Closed}
+		for _, q := range l.Points[1:] {
+			run.Segments = append(run.Segments, shape.Segment{To: q})
+		}
+		out.Lines = append(out.Lines, QuiltLine{Kind: string(l.Kind), Family: l.Family, Path: inMillimetres(shape.Path{run}).Text(), Length: r.l(l.Length)})
 	}
-	return lines
+	return out
+}
+
+// nearSeams finds families of lines that run beside a seam.
+func (r *run) nearSeams(path string, p quilt.Pattern) finding.List {
+	var found finding.List
+	for _, c := range p.Near {
+		found.Add(finding.Note, "quilting-beside", fmt.Sprintf("%s/quilting/lines/%d", path, c.Family),
+			fmt.Sprintf("Lines run %s beside seams, on the ridge of the allowances.", r.style.Text(c.Off)),
+			fmt.Sprintf("Shift them by %s to lie in the seams, or press those seams open.", r.style.Text(c.Shift.Abs())))
+	}
+	return found
+}
+
+// ranges are what an estimated take-up lies between, in percent.
+func ranges(t layers.TakeUp) [2][2]float64 {
+	return [2][2]float64{{100 * t.Low[0], 100 * t.High[0]}, {100 * t.Low[1], 100 * t.High[1]}}
 }
 
 func percent(t layers.TakeUp) [2]float64 { return [2]float64{100 * t.Across, 100 * t.Along} }
@@ -612,7 +656,7 @@ func (r *run) backCuts(piece cover.Piece, q plan.Piece, path, cloth string, b ba
 			r.cut(c)
 			continue
 		}
-		chain, found := layers.Of(path, q, p.Size, r.p.Habits.Step)
+		chain, found := layers.Of(path, q, p.Size, r.p.Habits.Step, r.samples)
 		r.find(found)
 		c.size = chain.Top.UpTo(r.p.Habits.Step)
 		r.cut(c)
@@ -631,7 +675,7 @@ func (r *run) backCuts(piece cover.Piece, q plan.Piece, path, cloth string, b ba
 func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, waits string) {
 	finished := m.Trimmed.Each(func(s sum.Sum) sum.Sum { return sum.Of(sum.Part, "front as cut", s.Total()-2*r.p.Cover.Seam) })
 	out := Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, Waits: waits != "",
-		Finished: r.size(finished), Trimmed: r.size(m.Trimmed), BeforeQuilting: r.size(m.Trimmed), Lines: []Lines{}, Seams: []Seam{}, Press: []PressSeam{}, Conflicts: []Point{}, Shapes: []Shape{}, Threads: []Thread{}, Methods: []UnitMethods{}, Ways: []Way{}}
+		Finished: r.size(finished), Trimmed: r.size(m.Trimmed), BeforeQuilting: r.size(m.Trimmed), Seams: []Seam{}, Press: []PressSeam{}, Conflicts: []Point{}, Shapes: []Shape{}, Threads: []Thread{}, Methods: []UnitMethods{}, Ways: []Way{}}
 	piece.Finished, piece.Radii = finished, piece.Radii.AtMost(min(finished.Width.Total(), finished.Height.Total())/2)
 	r.outlines(&out, piece, panel{body: piece})
 	for i, lie := range b.Lies {
@@ -655,7 +699,7 @@ func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, wait
 // work adds steps and thread.
 func (r *run) work(top panel, m fit.Panel, b back.Back, piece cover.Piece) {
 	finished := top.face.Finished
-	o := work.Order{Plan: r.p, Front: piece, Face: top.face, Applied: top.applied, Pressed: top.pressed, Chain: top.chain, Finished: finished, Quilted: top.piece.Quilted(), Cuts: r.cuts,
+	o := work.Order{Plan: r.p, Front: piece, Face: top.face, Applied: top.applied, Pressed: top.pressed, Pattern: top.pattern, Chain: top.chain, Finished: finished, Quilted: top.piece.Quilted(), Cuts: r.cuts,
 		Back: b, Fittings: r.sewnOn, Edges: r.edges, Made: r.madeForm}
 	for _, s := range work.Steps(o) {
 		r.out.Steps = append(r.out.Steps, r.step(s))

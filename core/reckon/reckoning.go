@@ -69,8 +69,11 @@ type Piece struct {
 	BeforeQuilting Size   `json:"before_quilting"`
 	// Planned is the trimmed size before a measurement replaced it.
 	Planned *Size `json:"planned,omitempty"`
-	// TakeUp in percent, across and along.
-	TakeUp [2]float64 `json:"take_up"`
+	// TakeUp in percent, across and along; where it comes from; and what it lies between,
+	// across and along, where it is an estimate or a sample.
+	TakeUp      [2]float64    `json:"take_up"`
+	TakeUpFrom  string        `json:"take_up_from"`
+	TakeUpRange [2][2]float64 `json:"take_up_range"`
 	// Outline is the finished line, in nanometres from its top left corner,
 	// right and down; TrimmedOutline and CutOutline are what is cut to after and
 	// before quilting.
@@ -81,8 +84,8 @@ type Piece struct {
 	Ditch []Vertex `json:"ditch"`
 	// Cells are the parts where they lie, in the same frame.
 	Cells []Cell `json:"cells"`
-	// Lines are the families of quilting lines.
-	Lines []Lines `json:"lines"`
+	// Quilting is how it is quilted; absent where it is not.
+	Quilting *Quilting `json:"quilting,omitempty"`
 	// Seams are where the piece is joined, on its finished line.
 	Seams []Seam `json:"seams"`
 	// Press is where the allowances of its face's seams lie, and Conflicts the points at
@@ -265,11 +268,26 @@ type Cell struct {
 	Line []Vertex `json:"line,omitempty"`
 }
 
-// Lines is one family of quilting lines.
-type Lines struct {
-	Pitch int64   `json:"pitch"`
-	Pair  int64   `json:"pair"`
-	Angle float64 `json:"angle"`
+// Quilting is the stitched lines of a piece, in the order they are sewn.
+type Quilting struct {
+	Lines []QuiltLine `json:"lines"`
+	// Seam is how much is stitched, and Thread what that takes, top and bobbin.
+	Seam    L   `json:"seam"`
+	Thread  L   `json:"thread"`
+	Bobbins int `json:"bobbins"`
+	Minutes int `json:"minutes"`
+}
+
+// QuiltLine is one stitched line.
+type QuiltLine struct {
+	// Kind: line, wave, echo, ditch or free.
+	Kind string `json:"kind"`
+	// Family of parallel lines it belongs to, -1 for others.
+	Family int `json:"family"`
+	// Path from its beginning to its end, as SVG path data in millimetres from the finished
+	// top left corner.
+	Path   string `json:"path"`
+	Length L      `json:"length"`
 }
 
 // Cut is one shape to be cut, with how many alike in one cover.

@@ -61,7 +61,7 @@ func (r *run) shellPiece(piece cover.Piece) panel {
 		return panel{}
 	}
 	out := Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, Finished: r.size(p.face.Finished), Trimmed: r.size(p.chain.Trimmed),
-		BeforeQuilting: r.size(p.chain.Top), TakeUp: percent(p.chain.TakeUp), Lines: linesOf(p.piece), Seams: []Seam{}}
+		BeforeQuilting: r.size(p.chain.Top), TakeUp: percent(p.chain.TakeUp), TakeUpFrom: string(p.chain.TakeUp.From), TakeUpRange: ranges(p.chain.TakeUp), Quilting: r.quilting(p), Seams: []Seam{}}
 	r.explain(piece.Name+".finished", p.face.Finished)
 	r.explain(piece.Name, p.chain.Trimmed)
 	r.explain(piece.Name+".before_quilting", p.chain.Top)
@@ -241,7 +241,7 @@ func fitOf(a, b length.Length) string {
 func (r *run) shellWork(c cover.Cover, panels []panel) {
 	o := work.ShellOrder{Plan: r.p, Cover: c, Cuts: r.cuts, Fittings: r.sewnOn, Edges: r.edges, Made: r.madeForm}
 	for i, p := range panels {
-		panel := work.ShellPanel{Piece: c.Pieces[i], Chain: p.chain, Face: p.face, Applied: p.applied, Pressed: p.pressed, Strips: p.strips, Surplus: surplus(c.Pieces[i], p.body)}
+		panel := work.ShellPanel{Piece: c.Pieces[i], Chain: p.chain, Face: p.face, Applied: p.applied, Pressed: p.pressed, Pattern: p.pattern, Strips: p.strips, Surplus: surplus(c.Pieces[i], p.body)}
 		if p.piece.Quilted() {
 			panel.Quilting = p.piece.Quilting
 		}

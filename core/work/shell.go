@@ -12,6 +12,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/press"
+	"umschlag/core/quilt"
 	"umschlag/core/sum"
 )
 
@@ -24,6 +25,8 @@ type ShellPanel struct {
 	Applied []applique.Layer
 	// Pressed is the pressing plan of the face.
 	Pressed press.Plan
+	// Pattern is the quilting as it is sewn.
+	Pattern quilt.Pattern
 	// Quilting is nil without.
 	Quilting *plan.Quilting
 	// Strips is how many a long strip is joined from.
@@ -241,7 +244,7 @@ func (b *builder) panel(p ShellPanel) {
 	b.Face, b.Pressed, b.prefix, b.Quilted = p.Face, p.Pressed, id+".", p.Quilting != nil
 	b.piece()
 	b.bordered()
-	b.Applied = p.Applied
+	b.Applied, b.Pattern = p.Applied, p.Pattern
 	b.shapes(id)
 	b.prefix = ""
 	if p.Chain.Batting != nil || p.Chain.Lining != "" {
@@ -252,7 +255,7 @@ func (b *builder) panel(p ShellPanel) {
 		b.add(Step{ID: "layers." + id, Stage: Quilting, Title: "Layer the " + name, Caution: sprayCaution, Text: text})
 	}
 	if p.Quilting != nil {
-		b.add(Step{ID: "quilt." + id, Stage: Quilting, Title: "Quilt the " + name, Text: linesText(b.style, p.Quilting),
+		b.add(Step{ID: "quilt." + id, Stage: Quilting, Title: "Quilt the " + name, Text: b.linesText(p.Quilting),
 			Machine: "Walking foot, straight stitch 3 mm, needle 90/14", Caution: needleCaution, Check: "No pleats on the lining side."})
 		b.add(Step{ID: "trim." + id, Stage: Quilting, Title: "Trim the " + name, Caution: rotaryCaution,
 			Text:  fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges.", b.size(p.Chain.Trimmed)),
@@ -377,7 +380,7 @@ func ShellThread(o ShellOrder) sum.Sum {
 	for i, p := range o.Panels {
 		piece := o.Cover.Pieces[i]
 		seams(p.Face, func(name string, seam length.Length) { add(name+", "+p.name(), seam.Times(piece.Count), lockstitch) })
-		add("quilting, "+p.name(), quilted(o.Plan.Piece(piece.Config), p.Face.Sewn.Width.Total(), p.Face.Sewn.Height.Total()).Times(piece.Count), lockstitch)
+		add("quilting, "+p.name(), p.Pattern.Seam.Times(piece.Count), lockstitch)
 	}
 	return s
 }

@@ -3,7 +3,6 @@ package work
 import (
 	"umschlag/core/front"
 	"umschlag/core/length"
-	"umschlag/core/plan"
 	"umschlag/core/sum"
 )
 
@@ -43,9 +42,8 @@ func Thread(o Order) sum.Sum {
 		s = s.Plus(sum.Part, name, length.FromFloat(seam.Float()*factor))
 	}
 	f := o.Face
-	width, height := f.Sewn.Width.Total(), f.Sewn.Height.Total()
 	seams(f, func(name string, seam length.Length) { sewn(name, seam, lockstitch) })
-	sewn("quilting", quilted(o.Plan.Piece("front"), width, height), lockstitch)
+	sewn("quilting", o.Pattern.Seam, lockstitch)
 	trimmed := o.Chain.Trimmed
 	for _, t := range o.Back.Sewn {
 		sewn(t.Name+", back", t.Amount, lockstitch)
@@ -56,20 +54,4 @@ func Thread(o Order) sum.Sum {
 		sewn("zigzag inside", round, denseZigzag)
 	}
 	return s
-}
-
-// quilted is the length of all quilting lines: area over pitch, for each family.
-func quilted(q plan.Piece, width, height length.Length) length.Length {
-	if !q.Quilted() {
-		return 0
-	}
-	var total float64
-	for _, f := range q.Quilting.Lines {
-		each := width.Float() * height.Float() / f.Pitch.Float()
-		if q.Quilting.Pair > 0 {
-			each *= 2
-		}
-		total += each
-	}
-	return length.FromFloat(total)
 }

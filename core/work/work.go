@@ -16,6 +16,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/press"
+	"umschlag/core/quilt"
 	"umschlag/core/sum"
 )
 
@@ -92,7 +93,9 @@ type Order struct {
 	// Applied are the shapes laid on it.
 	Applied []applique.Layer
 	// Pressed is the pressing plan of the face.
-	Pressed  press.Plan
+	Pressed press.Plan
+	// Pattern is the quilting as it is sewn.
+	Pattern  quilt.Pattern
 	Chain    layers.Chain
 	Finished sum.Size
 	Quilted  bool
@@ -226,7 +229,7 @@ func (b *builder) layered() {
 	if !b.Quilted {
 		return
 	}
-	b.add(Step{ID: "quilt", Stage: Quilting, Title: "Quilt", Text: linesText(b.style, b.Plan.Piece("front").Quilting),
+	b.add(Step{ID: "quilt", Stage: Quilting, Title: "Quilt", Text: b.linesText(b.Plan.Piece("front").Quilting),
 		Machine: "Walking foot, straight stitch 3 mm, needle 90/14", Caution: needleCaution,
 		Check: "No pleats on the lining side."})
 	b.add(Step{ID: "trim", Stage: Quilting, Title: "Trim square",
@@ -248,17 +251,38 @@ func stackText(c layers.Chain, top string) string {
 	return strings.ToUpper(text[:1]) + text[1:] + "."
 }
 
-// linesText says a quilting pattern.
-func linesText(style length.Style, q *plan.Quilting) string {
-	var parts []string
+// linesText says a quilting pattern, in the order it is sewn.
+func (b *builder) linesText(q *plan.Quilting) string {
+	var text []string
+	say := func(format string, args ...any) { text = append(text, fmt.Sprintf(format, args...)) }
+	if q.Ditch {
+		say("First in the ditch of the seams, between the patches and along the borders.")
+	}
+	if q.Echo > 0 {
+		say("Rounds %s apart, from the edge inwards, needle down at the corners.", b.text(q.Echo))
+	}
+	var sets []string
 	for _, f := range q.Lines {
-		parts = append(parts, fmt.Sprintf("%s apart at %s°", style.Text(f.Pitch), strings.Replace(fmt.Sprint(f.Angle), "-", "−", 1)))
+		one := fmt.Sprintf("%s apart at %s°", b.text(f.Pitch), strings.Replace(fmt.Sprint(f.Angle), "-", "−", 1))
+		if f.Wave > 0 {
+			one += fmt.Sprintf(", swinging out %s to both sides", b.text(f.Wave))
+		}
+		sets = append(sets, one)
 	}
-	text := "Lines " + strings.Join(parts, " and ") + ", from the middle outwards"
-	if q.Pair > 0 {
-		text += fmt.Sprintf(", each in a pair %s apart", style.Text(q.Pair))
+	if len(sets) > 0 {
+		pairs := ""
+		if q.Pair > 0 {
+			pairs = fmt.Sprintf(", each in a pair %s apart", b.text(q.Pair))
+		}
+		say("Lines %s, from the middle outwards%s, every other one from the other end.", strings.Join(sets, " and "), pairs)
 	}
-	return text + "."
+	if q.Free > 0 {
+		say("Free-motion, %s from line to line on average: feed dogs down, from one edge to the other in loops that do not cross.", b.text(q.Free))
+	}
+	if b.Pattern.Seam > 0 {
+		say("%d lines, %s in all: about %s of thread, %s wound, and %d minutes.", len(b.Pattern.Lines), b.style.Yards(b.Pattern.Seam), b.style.Yards(b.Pattern.Thread), count(b.Pattern.Bobbins, "bobbin", "bobbins"), b.Pattern.Minutes)
+	}
+	return strings.Join(text, " ")
 }
 
 func (b *builder) gate() {

@@ -151,6 +151,7 @@ func TestAPlainFrontNeedsNoPiecing(t *testing.T) {
 
 func TestThreadIsCountedBySeams(t *testing.T) {
 	o := order(4, 4, true)
+	o.Pattern.Seam = 600 * in
 	thread := work.Thread(o)
 	terms := map[string]length.Length{}
 	for _, term := range thread {
@@ -158,7 +159,7 @@ func TestThreadIsCountedBySeams(t *testing.T) {
 	}
 	seam := (9 * in / 2).Times(12).Float() * 2.5
 	assert.Equal(t, length.FromFloat(seam), terms["seams in the rows"], "3 seams in each of 4 rows")
-	assert.Equal(t, length.FromFloat(18.5*18.5*in.Float()*2*2.5), terms["quilting"], "area over pitch, in pairs")
+	assert.Equal(t, 1500*in, terms["quilting"])
 	assert.Equal(t, length.FromFloat((2*33*in/2+2*37*in/2).Float()*2.5), terms["borders"], "two of 16½ and two of 18½")
 	assert.Equal(t, length.FromFloat((78*in).Float()*7), terms["zigzag inside"])
 }

@@ -94,12 +94,12 @@ func covered(file *object) string {
 
 // Reckon reads a plan file and reckons it; the reckoning carries the plan with
 // every default written out. The error is of type Problems.
-func Reckon(data []byte, c reckon.Cupboard) (reckon.Reckoning, error) {
+func Reckon(data []byte, w *reckon.Workshop) (reckon.Reckoning, error) {
 	p, err := Read(data)
 	if err != nil {
 		return reckon.Reckoning{}, err
 	}
-	r := reckon.Reckon(p, c)
+	r := reckon.Reckon(p, w)
 	r.Settled = Full(p.Settle())
 	return r, nil
 }

@@ -21,6 +21,7 @@ import { Cut } from "./views/Cut";
 import { Draft } from "./views/Draft";
 import { Habits } from "./views/Habits";
 import { Log } from "./views/Log";
+import { Samples } from "./views/Samples";
 import { Sew } from "./views/Sew";
 import { Shelf } from "./views/Shelf";
 
@@ -55,6 +56,7 @@ function App() {
               }
             >
               <Route index element={<Shelf />} />
+              <Route path="samples" element={<Samples />} />
               <Route path="cloth" element={<Cupboard />} />
               <Route path="log" element={<Log />} />
               <Route path="habits" element={<Habits />} />

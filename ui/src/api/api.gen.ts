@@ -23,6 +23,8 @@ based: Based
 history: HistoryEntry[]
 cloths: ClothView[]
 save_cloth: SaveCloth
+samples: SampleView[]
+save_sample: SaveSample
 habits: HabitsView
 save_habits: SaveHabits
 finish_plan: FinishPlan
@@ -98,12 +100,19 @@ trimmed: Size
 before_quilting: Size
 planned?: Size1
 /**
- * TakeUp in percent, across and along.
+ * TakeUp in percent, across and along; where it comes from; and what it lies between,
+ * across and along, where it is an estimate or a sample.
  * 
  * @minItems 2
  * @maxItems 2
  */
 take_up: [number, number]
+take_up_from: string
+/**
+ * @minItems 2
+ * @maxItems 2
+ */
+take_up_range: [[number, number], [number, number]]
 /**
  * Outline is the finished line, in nanometres from its top left corner,
  * right and down; TrimmedOutline and CutOutline are what is cut to after and
@@ -120,10 +129,7 @@ ditch: Vertex[]
  * Cells are the parts where they lie, in the same frame.
  */
 cells: Cell[]
-/**
- * Lines are the families of quilting lines.
- */
-lines: Lines[]
+quilting?: Quilting
 /**
  * Seams are where the piece is joined, on its finished line.
  */
@@ -224,13 +230,48 @@ band?: number
  */
 line?: Vertex[]
 }
+export interface Quilting {
+lines: QuiltLine[]
+seam: L1
+thread: L
+bobbins: number
+minutes: number
+}
 /**
- * Lines is one family of quilting lines.
+ * QuiltLine is one stitched line.
  */
-export interface Lines {
-pitch: number
-pair: number
-angle: number
+export interface QuiltLine {
+/**
+ * Kind: line, wave, echo, ditch or free.
+ */
+kind: string
+/**
+ * Family of parallel lines it belongs to, -1 for others.
+ */
+family: number
+/**
+ * Path from its beginning to its end, as SVG path data in millimetres from the finished
+ * top left corner.
+ */
+path: string
+length: L
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L1 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
 }
 /**
  * Seam is one seam of a piece as it is drawn.
@@ -376,9 +417,9 @@ covered: string
 box: Box
 from: Distances
 size: Size3
-shows: L1
+shows: L2
 round: L
-lap?: L2
+lap?: L3
 }
 /**
  * Box is a rectangle on a piece, in nanometres from its finished top left corner.
@@ -408,7 +449,7 @@ height: L
 /**
  * L is a length as it is shown.
  */
-export interface L1 {
+export interface L2 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -425,7 +466,7 @@ exact: string
 /**
  * L is a length as it is shown.
  */
-export interface L2 {
+export interface L3 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -560,8 +601,8 @@ overlap: L
  * Share of the finished width, in percent.
  */
 share: number
-opening: L3
-cloth: L4
+opening: L4
+cloth: L5
 notions: Notion[]
 buttons: number
 /**
@@ -574,7 +615,7 @@ marks: BackMark[]
 /**
  * L is a length as it is shown.
  */
-export interface L3 {
+export interface L4 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -591,7 +632,7 @@ exact: string
 /**
  * L is a length as it is shown.
  */
-export interface L4 {
+export interface L5 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -673,7 +714,7 @@ export interface Strips {
  */
 what: string
 cut: string
-width: L5
+width: L6
 need: L
 joined: L
 area: L
@@ -683,7 +724,7 @@ lie: StripLie[]
 /**
  * L is a length as it is shown.
  */
-export interface L5 {
+export interface L6 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -759,29 +800,12 @@ export interface ClothNeed {
 cloth: string
 name: string
 length: L
-need: L6
-buy: L7
+need: L7
+buy: L8
 buy_text: string
-have?: L8
+have?: L9
 short: L
 lay: Lay
-}
-/**
- * L is a length as it is shown.
- */
-export interface L6 {
-/**
- * NM is the exact length in nanometres.
- */
-nm: number
-/**
- * Text is the length in the plan's unit, marked with ≈ when it is rounded.
- */
-text: string
-/**
- * Exact is the length in keyboard notation, nothing rounded.
- */
-exact: string
 }
 /**
  * L is a length as it is shown.
@@ -804,6 +828,23 @@ exact: string
  * L is a length as it is shown.
  */
 export interface L8 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L9 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -1030,6 +1071,12 @@ panels: {
 sample: {
 
 }
+/**
+ * Samples of every kind as they begin.
+ */
+samples: {
+
+}[]
 radius: string
 plate: string
 taper: string
@@ -1193,8 +1240,8 @@ overlap: L
  * Share of the finished width, in percent.
  */
 share: number
-opening: L3
-cloth: L4
+opening: L4
+cloth: L5
 notions: Notion[]
 buttons: number
 /**
@@ -1410,35 +1457,18 @@ name: string
 cloth: {
 
 }
-width: L9
+width: L10
 usable: L
 have?: L
 /**
  * HaveText is the length as it is asked for in a shop.
  */
 have_text: string
-wanted: L10
-short: L11
+wanted: L11
+short: L12
 plans: string[]
 print: string
 swatch: Swatch
-}
-/**
- * L is a length as it is shown.
- */
-export interface L9 {
-/**
- * NM is the exact length in nanometres.
- */
-nm: number
-/**
- * Text is the length in the plan's unit, marked with ≈ when it is rounded.
- */
-text: string
-/**
- * Exact is the length in keyboard notation, nothing rounded.
- */
-exact: string
 }
 /**
  * L is a length as it is shown.
@@ -1475,11 +1505,105 @@ text: string
 exact: string
 }
 /**
+ * L is a length as it is shown.
+ */
+export interface L12 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
  * SaveCloth asks for a cloth to be added or changed.
  */
 export interface SaveCloth {
 base?: number
 cloth: {
+
+}
+}
+/**
+ * SampleView is a sample with what it tells.
+ */
+export interface SampleView {
+id: string
+revision: number
+/**
+ * Sample is what was written of it.
+ */
+sample: {
+
+}
+/**
+ * Settled is the same with every length as it is shown.
+ */
+settled: {
+
+}
+instructions: string[]
+tells: Told[]
+/**
+ * Uses are the plans it is used in or could be.
+ */
+uses: SampleUse[]
+}
+/**
+ * Told is one figure a sample gives, in words.
+ */
+export interface Told {
+name: string
+text: string
+/**
+ * Spread over repeats, in the same unit; empty with one.
+ */
+spread?: string
+}
+/**
+ * SampleUse is a plan a sample is used in, or could be, and what it would change.
+ */
+export interface SampleUse {
+plan: string
+title: string
+/**
+ * Path is where the plan would name it, and Used tells that it does.
+ */
+path: string
+used: boolean
+/**
+ * Takes is what washing takes, in percent; of a washed sample.
+ */
+takes?: number
+/**
+ * Other says in what the plan's stack is another one; empty where it is not.
+ */
+other: string
+/**
+ * Changes are the cuts that change, before and after.
+ */
+changes: CutChange[]
+}
+/**
+ * CutChange is a cut as it is and as it would be.
+ */
+export interface CutChange {
+title: string
+from: string
+to: string
+}
+/**
+ * SaveSample asks for a sample to be kept.
+ */
+export interface SaveSample {
+base?: number
+sample: {
 
 }
 }

@@ -625,6 +625,18 @@ lines?: LineFamily[]
  * Pair doubles every line at this distance.
  */
 pair?: (string | number)
+/**
+ * Ditch stitches in the seams of the face.
+ */
+ditch?: boolean
+/**
+ * Echo is the distance of rounds that follow the edge inwards; 0 for none.
+ */
+echo?: (string | number)
+/**
+ * Free is how far apart the lines of free-motion quilting are on average; 0 for none.
+ */
+free?: (string | number)
 }
 /**
  * LineFamily is one set of parallel quilting lines.
@@ -638,6 +650,15 @@ pitch?: (string | number)
  * Angle of the stitched lines to the width, in degrees, anticlockwise.
  */
 angle?: number
+/**
+ * Shift of the line in the middle across its direction, so that a line lies in a seam
+ * or between two.
+ */
+shift?: (string | number)
+/**
+ * Wave is how far a serpentine line swings out to each side; 0 for straight ones.
+ */
+wave?: (string | number)
 }
 /**
  * TakeUp says where the figure for quilting take-up comes from.

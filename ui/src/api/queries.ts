@@ -1,13 +1,21 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import type { BeginPlan, ClothView, HabitsView, LogView, PlanView, ShelfItem, StartsView } from "./api.gen";
+import type { BeginPlan, ClothView, HabitsView, LogView, PlanView, SampleView, ShelfItem, StartsView } from "./api.gen";
 import { ask } from "./client";
 import type { Plan } from "./plan.gen";
 
-export const keys = { shelf: ["shelf"], cloths: ["cloths"], habits: ["habits"], log: ["log"], plan: (id: string) => ["plan", id] };
+export const keys = {
+  shelf: ["shelf"],
+  cloths: ["cloths"],
+  habits: ["habits"],
+  log: ["log"],
+  samples: ["samples"],
+  plan: (id: string) => ["plan", id],
+};
 
 export const useShelf = () => useQuery({ queryKey: keys.shelf, queryFn: () => ask<ShelfItem[]>("GET", "/plans") });
 export const useCloths = () => useQuery({ queryKey: keys.cloths, queryFn: () => ask<ClothView[]>("GET", "/cloths") });
 export const useHabits = () => useQuery({ queryKey: keys.habits, queryFn: () => ask<HabitsView>("GET", "/habits") });
+export const useSamples = () => useQuery({ queryKey: keys.samples, queryFn: () => ask<SampleView[]>("GET", "/samples") });
 export const useLog = () => useQuery({ queryKey: keys.log, queryFn: () => ask<LogView[]>("GET", "/log") });
 
 /** What plans and decisions begin with in a unit. */

@@ -1,32 +1,17 @@
+import { useNavigate } from "react-router";
+import type { Piece } from "../api/api.gen";
+import { ask } from "../api/client";
 import type { Plan } from "../api/plan.gen";
+import { useChange, useSamples, useStarts } from "../api/queries";
 import { usePlan } from "../plan/context";
 import { get, put } from "../plan/path";
 import { dressed } from "../words/fractions";
 import { Choice } from "./Choice";
 import { Field } from "./Field";
 import { useConfigs } from "./Pieces";
+import { type Line, patternOf, patterns, type QuiltingDoc, some } from "./quilting";
 import { useLetters } from "./sentences";
 import { said, Value } from "./Value";
-
-interface Line {
-  pitch?: string | number;
-  angle?: number;
-}
-
-/** The quilting patterns offered by name, as the angles of their lines. */
-const patterns: Record<string, { name: string; angles: number[] }> = {
-  none: { name: "not quilted", angles: [] },
-  cross: { name: "quilted in a cross-hatch", angles: [45, -45] },
-  squares: { name: "quilted in squares", angles: [0, 90] },
-  diagonal: { name: "quilted in diagonals", angles: [45] },
-  upright: { name: "quilted in upright lines", angles: [90] },
-  level: { name: "quilted in level lines", angles: [0] },
-};
-
-function patternOf(lines: Line[]): string {
-  const angles = lines.map((l) => l.angle ?? 0).join();
-  return Object.keys(patterns).find((key) => patterns[key]?.angles.join() === angles) ?? "own";
-}
 
 /** What lies under each piece, and how it is held. */
 export function Layers() {
@@ -65,8 +50,10 @@ function LayersOf({ name, lead }: { name: string; lead: string }) {
   const open = usePiece(name);
   const { piece, of, own, rework } = open;
   const letters = useLetters();
-  const lines = (of("quilting", "/lines") ?? []) as Line[];
-  const pattern = patternOf(lines);
+  const quilting = (of("quilting") ?? {}) as QuiltingDoc;
+  const lines = quilting.lines ?? [];
+  const pattern = patternOf(quilting);
+  const quilted = pattern !== "none";
   const count = Number(of("layers", "/batting/count") ?? 0);
   const lining = String(of("layers", "/lining") ?? "");
   const ownLayers = (plan: Plan) => own(plan, "layers");
@@ -78,9 +65,11 @@ function LayersOf({ name, lead }: { name: string; lead: string }) {
   const choosePattern = (next: string) =>
     rework(
       (plan) =>
-        put(plan, `${piece}/quilting`, {
-          lines: patterns[next]?.angles.map((angle) => ({ pitch: lines[0]?.pitch ?? "1 in", angle })) ?? [],
-        }),
+        put(
+          plan,
+          `${piece}/quilting`,
+          patterns[next]?.make(lines[0]?.pitch ?? (some(quilting.echo) ? quilting.echo : quilting.free) ?? "1 in"),
+        ),
       patterns[next]?.name ?? "quilting",
     );
   const chooseBatting = (next: string) =>
@@ -132,13 +121,63 @@ function LayersOf({ name, lead }: { name: string; lead: string }) {
         {lines.length > 0 && (
           <>
             {" "}
-            <Pitch lines={lines} keeper={keeper("quilting")} name={labelled("Distance between quilting lines")} /> apart, then trimmed from{" "}
-            <Value path={`${keeper("squaring")}/squaring`} label={labelled("Squaring margin each side")} /> spare all round
+            <Pitch lines={lines} keeper={keeper("quilting")} name={labelled("Distance between quilting lines")} /> apart
+            <More lines={lines} path={`${keeper("quilting")}/quilting`} labelled={labelled} />
+          </>
+        )}
+        {pattern === "echo" && (
+          <>
+            {" "}
+            <Value path={`${keeper("quilting")}/quilting/echo`} label={labelled("Distance between rounds")} /> apart
+          </>
+        )}
+        {pattern === "free" && (
+          <>
+            , <Value path={`${keeper("quilting")}/quilting/free`} label={labelled("Distance of free-motion lines")} /> from line to line
+          </>
+        )}
+        {quilted && (
+          <>
+            , then trimmed from <Value path={`${keeper("squaring")}/squaring`} label={labelled("Squaring margin each side")} /> spare all
+            round
           </>
         )}
         .
       </p>
-      {lines.length > 0 && <TakeUp name={name} />}
+      {quilted && <TakeUp name={name} />}
+    </>
+  );
+}
+
+/** What else is decided of straight lines: pairs, the ditch, and where the middle one lies. */
+function More({ lines, path, labelled }: { lines: Line[]; path: string; labelled: (label: string) => string }) {
+  const { value, edit } = usePlan();
+  return (
+    <>
+      {some(lines[0]?.wave) ? (
+        <>
+          , swinging out <Value path={`${path}/lines/0/wave`} label={labelled("Swing of the serpentines")} />
+        </>
+      ) : (
+        <>
+          , in pairs <Value path={`${path}/pair`} label={labelled("Distance in a pair")} /> apart
+        </>
+      )}
+      {lines.length === 1 && (
+        <>
+          , shifted by <Value path={`${path}/lines/0/shift`} label={labelled("Shift of the lines")} />
+        </>
+      )}
+      ,{" "}
+      <Choice
+        label={labelled("Ditch")}
+        value={value(`${path}/ditch`) === true ? "ditch" : ""}
+        options={[
+          { value: "", name: "not in the seams" },
+          { value: "ditch", name: "and in the ditch of the seams" },
+        ]}
+        choose={(next) => edit(`${path}/ditch`, next === "ditch" ? true : undefined, next ? "in the ditch" : "not in the ditch")}
+      />
     </>
   );
 }
@@ -179,15 +218,20 @@ function TakeUp({ name }: { name: string }) {
   const front = reckoning.pieces.find((p) => p.config === name);
   const bordered = ((value(`${piece}/face/borders`) ?? []) as unknown[]).length > 0;
   const grid = value(`${piece}/face/kind`) === "grid";
+  const samples = (useSamples().data ?? []).flatMap((one) => {
+    const doc = one.settled as unknown as { kind: string; title: string };
+    return doc.kind === "quilting" && (one.tells ?? []).length > 0 ? [{ id: one.id, title: doc.title }] : [];
+  });
   const percent = (n: number) => `${n.toFixed(2)} %`;
   return (
     <p>
       Quilting pulls it in{" "}
       <Choice
         label="Where the take-up comes from"
-        value={from}
+        value={from === "sample" ? String(of("take_up", "/id")) : from}
         options={[
           { value: "estimate", name: "by an estimate" },
+          ...samples.map((one) => ({ value: one.id, name: `as “${one.title}” did` })),
           { value: "given", name: "as I measured" },
         ]}
         choose={(next) =>
@@ -196,9 +240,11 @@ function TakeUp({ name }: { name: string }) {
               put(
                 plan,
                 `${piece}/take_up`,
-                next === "estimate"
-                  ? { from: "estimate" }
-                  : { from: "given", across: round(front?.take_up[0]), along: round(front?.take_up[1]) },
+                samples.some((one) => one.id === next)
+                  ? { from: "sample", id: next }
+                  : next === "estimate"
+                    ? { from: "estimate" }
+                    : { from: "given", across: round(front?.take_up[0]), along: round(front?.take_up[1]) },
               ),
             next === "estimate" ? "take-up estimated" : "take-up given",
           )
@@ -214,14 +260,46 @@ function TakeUp({ name }: { name: string }) {
       ) : (
         front && (
           <>
-            {" "}
-            from geometry: <strong>{percent(front.take_up[0] ?? 0)}</strong> across, <strong>{percent(front.take_up[1] ?? 0)}</strong> up. A
-            sewn test square is better.
+            {from === "estimate" && " from geometry"}: <strong>{percent(front.take_up[0] ?? 0)}</strong> across,{" "}
+            <strong>{percent(front.take_up[1] ?? 0)}</strong> up{between(front)}.{" "}
+            {from === "estimate" && <SewSample piece={piece} title={String(value("/title") ?? "")} />}
           </>
         )
       )}
       {grid && !bordered && <Absorb piece={piece} />}
     </p>
+  );
+}
+
+/** What an estimate lies between. */
+function between(piece: Piece): string {
+  const [across, up] = piece.take_up_range as unknown as [[number, number], [number, number]];
+  if (!across || across[1] <= across[0]) return "";
+  const range = ([low, high]: [number, number]) => `${low.toFixed(2)} to ${high.toFixed(2)} %`;
+  return up && range(up) !== range(across) ? ` (between ${range(across)}, and ${range(up)})` : ` (between ${range(across)})`;
+}
+
+/** Begins a sample of the stack and the quilting at hand. */
+function SewSample({ piece, title }: { piece: string; title: string }) {
+  const { value } = usePlan();
+  const starts = useStarts(String(value("/units") ?? "in")).data;
+  const navigate = useNavigate();
+  const add = useChange((sample: unknown) => ask("POST", "/samples", { sample }));
+  const begin = async () => {
+    const start = (starts?.samples as unknown as { kind: string }[] | undefined)?.find((s) => s.kind === "quilting");
+    if (!start) return;
+    await add.mutateAsync({
+      ...start,
+      title: `Square for ${title}`,
+      layers: value(`${piece}/layers`),
+      quilting: value(`${piece}/quilting`),
+    });
+    navigate("/samples");
+  };
+  return (
+    <button type="button" className="word-button" onClick={() => void begin()}>
+      Sew a sample of this stack
+    </button>
   );
 }
 

@@ -1,5 +1,5 @@
 import { memo, useId } from "react";
-import type { Cell, Piece, Shape, Swatch, Vertex } from "../api/api.gen";
+import type { Cell, Piece, QuiltLine, Shape, Swatch, Vertex } from "../api/api.gen";
 import { Pattern } from "../cloth/Pattern";
 import { LaidOn } from "./LaidOn";
 
@@ -112,7 +112,6 @@ export const PieceDrawing = memo(function PieceDrawing({
         <clipPath id={`${id}face`}>
           <path d={outlines ? lines.cut : lines.finished} />
         </clipPath>
-        <Quilting id={id} piece={piece} />
         {piece.gather && <Folds id={`${id}folds`} direction={piece.gather.direction} />}
       </defs>
       <g clipPath={`url(#${id}face)`}>
@@ -138,10 +137,7 @@ export const PieceDrawing = memo(function PieceDrawing({
           />
         ))}
         {piece.gather && <rect className="quilting" {...cut} fill={`url(#${id}folds)`} />}
-        {piece.lines.map((_, i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: families have no identity but their place
-          <rect key={i} className="quilting" {...cut} fill={`url(#${id}lines${i})`} />
-        ))}
+        {piece.quilting && <Quilting lines={piece.quilting.lines ?? []} />}
       </g>
       {outlines && (
         <>
@@ -174,32 +170,13 @@ function Folds({ id, direction }: { id: string; direction: string }) {
   );
 }
 
-/** One pattern of stitched lines for each family. */
-function Quilting({ id, piece }: { id: string; piece: Piece }) {
+/** The stitched lines, each with the shade of its dent. */
+function Quilting({ lines }: { lines: QuiltLine[] }) {
+  const d = lines.map((l) => l.path).join("");
   return (
-    <>
-      {piece.lines.map((family, i) => {
-        const pitch = mm(family.pitch);
-        const pair = mm(family.pair);
-        return (
-          <pattern
-            // biome-ignore lint/suspicious/noArrayIndexKey: families have no identity but their place
-            key={i}
-            id={`${id}lines${i}`}
-            width="6"
-            height={pitch}
-            patternUnits="userSpaceOnUse"
-            patternTransform={`rotate(${-family.angle})`}
-          >
-            {(pair > 0 ? [0, pair] : [0]).map((off) => (
-              <g key={off}>
-                <path className="stitch shade" d={`M0 ${pitch / 4 + off + 0.3} h3.6`} />
-                <path className="stitch" d={`M0 ${pitch / 4 + off} h3.6`} />
-              </g>
-            ))}
-          </pattern>
-        );
-      })}
-    </>
+    <g className="quilting">
+      <path className="stitch shade" d={d} transform="translate(0.25 0.25)" />
+      <path className="stitch" d={d} />
+    </g>
   );
 }

@@ -86,6 +86,7 @@ export function Shell({ scheme, setScheme, children }: Props) {
               <NavLink to={`${base}/sew`}>Sew</NavLink>
             </>
           )}
+          <NavLink to="/samples">Samples</NavLink>
           <NavLink to="/cloth">Cloth</NavLink>
           <NavLink to="/log">Log</NavLink>
           <NavLink to="/habits">Habits</NavLink>

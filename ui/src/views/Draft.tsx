@@ -129,7 +129,7 @@ export function Draft() {
   );
 }
 
-const quilted = (piece: Piece | undefined) => piece !== undefined && piece.lines.length > 0;
+const quilted = (piece: Piece | undefined) => piece?.quilting != null;
 
 /** The stretch of the sheet that a term of a piece's sum stands for. */
 function bandOf(reckoning: Reckoning, chosen: Chosen, axis: Axis, lit: number | null): { piece: string; box: Box } | null {

@@ -226,7 +226,7 @@ function JoinDrawing({ join, reckoning, cloths }: { join: number; reckoning: Rec
   const names: string[] = reckoning.joins[join - 1]?.between ?? [];
   const pieces = reckoning.pieces
     .filter((p) => names.includes(p.name))
-    .map((p) => ({ ...p, lines: [], cut_outline: p.trimmed_outline, seams: p.seams.filter((s) => s.join === join) }));
+    .map((p) => ({ ...p, quilting: undefined, cut_outline: p.trimmed_outline, seams: p.seams.filter((s) => s.join === join) }));
   return (
     <figure className="step-drawing join-drawing">
       <Sheet reckoning={{ ...reckoning, pieces, fittings: [] }} swatches={swatchesOf(cloths)} selected={nothing} band={null} />
@@ -248,7 +248,7 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
     reckoning.pieces[0];
   if (!piece) return null;
   const box = extent(piece);
-  const shown = step.stage === "piece" || step.stage === "cut" ? { ...piece, lines: [] } : piece;
+  const shown = step.stage === "piece" || step.stage === "cut" ? { ...piece, quilting: undefined } : piece;
   return (
     <figure className="step-drawing">
       <svg

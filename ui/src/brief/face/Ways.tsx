@@ -25,7 +25,7 @@ export function Ways() {
         return (
           // biome-ignore lint/suspicious/noArrayIndexKey: colourways have no identity but their place
           <figure key={i}>
-            {piece && laid && <Thumb piece={{ ...piece, cells: laid.cells, lines: [] }} cloths={value("/cloths")} />}
+            {piece && laid && <Thumb piece={{ ...piece, cells: laid.cells, quilting: undefined }} cloths={value("/cloths")} />}
             <figcaption>
               {way.name}{" "}
               <button type="button" className="word-button" onClick={() => use(i)}>

@@ -1,0 +1,63 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+	"errors"
+)
+
+// Sample is a sewn sample. Doc is what was written of it.
+type Sample struct {
+	ID       string
+	Doc      string
+	Revision int
+}
+
+// Samples lists the samples that are not put away, the newest first.
+func (s *Store) Samples(ctx context.Context) ([]Sample, error) {
+	return collect(ctx, s.read, func(r *sql.Rows) (Sample, error) {
+		var one Sample
+		return one, r.Scan(&one.ID, &one.Doc, &one.Revision)
+	}, `SELECT id, doc, revision FROM samples WHERE away = 0 ORDER BY rowid DESC`)
+}
+
+// AddSample keeps a new sample under an id made from its title.
+func (s *Store) AddSample(ctx context.Context, title, doc string) (Sample, error) {
+	made := Sample{Doc: doc, Revision: 1}
+	err := s.change(ctx, "add sample", func(tx *sql.Tx) error {
+		var err error
+		if made.ID, err = freeID(ctx, tx, "samples", slug(title)); err != nil {
+			return err
+		}
+		_, err = tx.ExecContext(ctx, `INSERT INTO samples (id, doc) VALUES (?, ?)`, made.ID, doc)
+		return err
+	})
+	return made, err
+}
+
+// SaveSample changes a sample that was read at revision base.
+func (s *Store) SaveSample(ctx context.Context, id string, base int, doc string) (Sample, error) {
+	one := Sample{ID: id, Doc: doc}
+	err := s.change(ctx, "save sample", func(tx *sql.Tx) error {
+		err := tx.QueryRowContext(ctx, `UPDATE samples SET doc = ?, revision = revision + 1 WHERE id = ? AND revision = ? RETURNING revision`, doc, id, base).Scan(&one.Revision)
+		if !errors.Is(err, sql.ErrNoRows) {
+			return err
+		}
+		var there bool
+		if err := tx.QueryRowContext(ctx, `SELECT EXISTS (SELECT 1 FROM samples WHERE id = ?)`, id).Scan(&there); err != nil {
+			return err
+		}
+		if there {
+			return ErrStale
+		}
+		return ErrNotFound
+	})
+	return one, err
+}
+
+// PutSampleAway takes a sample off the list, or brings it back.
+func (s *Store) PutSampleAway(ctx context.Context, id string, away bool) error {
+	return s.change(ctx, "put sample away", func(tx *sql.Tx) error {
+		return touched(tx.ExecContext(ctx, `UPDATE samples SET away = ? WHERE id = ?`, away, id))
+	})
+}

@@ -1,0 +1,233 @@
+package web
+
+import (
+	"context"
+	"encoding/json"
+	"net/http"
+	"slices"
+	"strings"
+
+	"github.com/labstack/echo/v5"
+
+	"umschlag/core/plan"
+	"umschlag/core/reckon"
+	"umschlag/core/sample"
+	"umschlag/format/planfile"
+	"umschlag/store"
+)
+
+// SampleView is a sample with what it tells.
+type SampleView struct {
+	ID       string `json:"id"`
+	Revision int    `json:"revision"`
+	// Sample is what was written of it.
+	Sample json.RawMessage `json:"sample"`
+	// Settled is the same with every length as it is shown.
+	Settled      json.RawMessage `json:"settled"`
+	Instructions []string        `json:"instructions"`
+	Tells        []sample.Told   `json:"tells"`
+	// Uses are the plans it is used in or could be.
+	Uses []SampleUse `json:"uses"`
+}
+
+// SampleUse is a plan a sample is used in, or could be, and what it would change.
+type SampleUse struct {
+	Plan  string `json:"plan"`
+	Title string `json:"title"`
+	// Path is where the plan would name it, and Used tells that it does.
+	Path string `json:"path"`
+	Used bool   `json:"used"`
+	// Takes is what washing takes, in percent; of a washed sample.
+	Takes float64 `json:"takes,omitempty"`
+	// Other says in what the plan's stack is another one; empty where it is not.
+	Other string `json:"other"`
+	// Changes are the cuts that change, before and after.
+	Changes []CutChange `json:"changes"`
+}
+
+// CutChange is a cut as it is and as it would be.
+type CutChange struct {
+	Title string `json:"title"`
+	From  string `json:"from"`
+	To    string `json:"to"`
+}
+
+// SaveSample asks for a sample to be kept.
+type SaveSample struct {
+	Base   int             `json:"base,omitempty"`
+	Sample json.RawMessage `json:"sample"`
+}
+
+// workshop is what there is besides the plans: what is left of each cloth, and the
+// samples.
+func (s *server) workshop(ctx context.Context) (*reckon.Workshop, error) {
+	cloths, err := s.cupboard(ctx)
+	if err != nil {
+		return nil, err
+	}
+	samples, err := s.shelfOfSamples(ctx)
+	return &reckon.Workshop{Cloths: cloths, Samples: samples}, err
+}
+
+func (s *server) shelfOfSamples(ctx context.Context) (sample.Shelf, error) {
+	sh, err := s.shop(ctx)
+	if err != nil {
+		return nil, err
+	}
+	stored, err := s.store.Samples(ctx)
+	if err != nil {
+		return nil, err
+	}
+	out := sample.Shelf{}
+	for _, st := range stored {
+		if out[st.ID], err = readSample([]byte(st.Doc), sh); err != nil {
+			return nil, err
+		}
+	}
+	return out, nil
+}
+
+// readSample reads a sample and judges it.
+func readSample(doc []byte, sh shop) (plan.Sample, error) {
+	var one plan.Sample
+	if err := planfile.ReadPart(doc, sh.unit, &one); err != nil {
+		return one, err
+	}
+	one.Title = strings.TrimSpace(one.Title)
+	if one.Layers != nil && one.Layers.Batting != nil && one.Layers.Batting.Loft == 0 {
+		one.Layers.Batting.Loft = plan.Samples(sh.unit)[0].Layers.Batting.Loft
+	}
+	if found := (plan.Plan{Units: sh.unit, Habits: sh.habits}).ValidateSample(one); len(found) > 0 {
+		return one, planfile.Problems{{Path: found[0].About, Text: found[0].Text + " " + found[0].Remedy}}
+	}
+	return one, nil
+}
+
+func (s *server) samples(c *echo.Context) error {
+	ctx := c.Request().Context()
+	sh, err := s.shop(ctx)
+	if err != nil {
+		return err
+	}
+	stored, err := s.store.Samples(ctx)
+	if err != nil {
+		return err
+	}
+	out := make([]SampleView, 0, len(stored))
+	for _, st := range stored {
+		v, err := s.sampleView(ctx, st, sh)
+		if err != nil {
+			return err
+		}
+		out = append(out, v)
+	}
+	return c.JSON(http.StatusOK, out)
+}
+
+func (s *server) sampleView(ctx context.Context, st store.Sample, sh shop) (SampleView, error) {
+	one, err := readSample([]byte(st.Doc), sh)
+	if err != nil {
+		return SampleView{}, err
+	}
+	settled, err := json.Marshal(planfile.Part(one, sh.unit))
+	if err != nil {
+		return SampleView{}, err
+	}
+	v := SampleView{ID: st.ID, Revision: st.Revision, Sample: json.RawMessage(st.Doc), Settled: settled, Instructions: sample.Instructions(one, sh.style()), Tells: sample.Tell(one, sh.style())}
+	v.Uses, err = s.uses(ctx, st.ID, one)
+	return v, err
+}
+
+// uses are the plans a sample tells something of, with what it would change in them.
+func (s *server) uses(ctx context.Context, id string, one plan.Sample) ([]SampleUse, error) {
+	plans, err := s.store.Plans(ctx)
+	if err != nil {
+		return nil, err
+	}
+	shop, err := s.workshop(ctx)
+	if err != nil {
+		return nil, err
+	}
+	shop.Samples[id] = one
+	out := []SampleUse{}
+	for _, stored := range plans {
+		p, err := planfile.Read([]byte(stored.Doc))
+		if err != nil {
+			return nil, err
+		}
+		for _, use := range reckon.Uses(p, id, one) {
+			u := SampleUse{Plan: stored.ID, Title: stored.Title, Path: use.Path, Used: use.Used, Takes: use.Takes, Other: use.Other, Changes: []CutChange{}}
+			if !use.Used && len(one.After) > 0 {
+				u.Changes = changes(reckon.Reckon(p, shop), reckon.Reckon(use.With, shop))
+			}
+			out = append(out, u)
+		}
+	}
+	return out, nil
+}
+
+// changes are the cuts that differ between two reckonings.
+func changes(before, after reckon.Reckoning) []CutChange {
+	size := func(c reckon.Cut) string { return c.Width.Text + " × " + c.Height.Text }
+	out := []CutChange{}
+	for _, now := range after.Cuts {
+		i := slices.IndexFunc(before.Cuts, func(c reckon.Cut) bool { return c.ID == now.ID })
+		if i >= 0 && size(before.Cuts[i]) != size(now) {
+			out = append(out, CutChange{Title: now.Title, From: size(before.Cuts[i]), To: size(now)})
+		}
+	}
+	return out
+}
+
+func (s *server) addSample(c *echo.Context) error {
+	return s.putSample(c, http.StatusCreated, func(ctx context.Context, in SaveSample, title string) (store.Sample, error) {
+		return s.store.AddSample(ctx, title, string(in.Sample))
+	})
+}
+
+func (s *server) saveSample(c *echo.Context) error {
+	return s.putSample(c, http.StatusOK, func(ctx context.Context, in SaveSample, _ string) (store.Sample, error) {
+		return s.store.SaveSample(ctx, c.Param("id"), in.Base, string(in.Sample))
+	})
+}
+
+// tellSample answers what a sample would tell. Nothing is kept.
+func (s *server) tellSample(c *echo.Context) error {
+	return s.putSample(c, http.StatusOK, func(_ context.Context, in SaveSample, _ string) (store.Sample, error) {
+		return store.Sample{Doc: string(in.Sample)}, nil
+	})
+}
+
+func (s *server) putSample(c *echo.Context, status int, put func(context.Context, SaveSample, string) (store.Sample, error)) error {
+	ctx := c.Request().Context()
+	var in SaveSample
+	if err := decode(c, &in); err != nil {
+		return err
+	}
+	sh, err := s.shop(ctx)
+	if err != nil {
+		return err
+	}
+	one, err := readSample(in.Sample, sh)
+	if err != nil {
+		return err
+	}
+	st, err := put(ctx, in, one.Title)
+	if err != nil {
+		return err
+	}
+	v, err := s.sampleView(ctx, st, sh)
+	if err != nil {
+		return err
+	}
+	return c.JSON(status, v)
+}
+
+func (s *server) putSampleAway(away bool) echo.HandlerFunc {
+	return func(c *echo.Context) error {
+		if err := s.store.PutSampleAway(c.Request().Context(), c.Param("id"), away); err != nil {
+			return err
+		}
+		return c.NoContent(http.StatusNoContent)
+	}
+}
