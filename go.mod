@@ -11,6 +11,7 @@ require (
 	github.com/santhosh-tekuri/jsonschema/v6 v6.0.3
 	github.com/spf13/cobra v1.10.2
 	github.com/stretchr/testify v1.12.1
+	gonum.org/v1/gonum v0.16.0
 	modernc.org/sqlite v1.62.0
 	pgregory.net/rapid v1.3.0
 )

@@ -302,7 +302,11 @@ func (s *server) finish(c *echo.Context) error {
 }
 
 func (s *server) sendEntry(c *echo.Context, status int, e store.LogEntry) error {
-	v, err := logView(e)
+	shop, err := s.workshop(c.Request().Context())
+	if err != nil {
+		return err
+	}
+	v, err := logView(e, shop)
 	if err != nil {
 		return err
 	}
@@ -314,9 +318,13 @@ func (s *server) logbook(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
+	shop, err := s.workshop(c.Request().Context())
+	if err != nil {
+		return err
+	}
 	out := make([]LogView, 0, len(entries))
 	for _, e := range entries {
-		v, err := logView(e)
+		v, err := logView(e, shop)
 		if err != nil {
 			return err
 		}
@@ -325,17 +333,22 @@ func (s *server) logbook(c *echo.Context) error {
 	return c.JSON(http.StatusOK, out)
 }
 
+// logged reports the gates that are set beside the plan in the log.
+func logged(gate string) bool {
+	return gate == work.FrontQuilted || gate == work.FrontSewn || gate == work.CoverFinished
+}
+
 // logView sets what was measured beside what was planned.
-func logView(e store.LogEntry) (LogView, error) {
+func logView(e store.LogEntry, shop *reckon.Workshop) (LogView, error) {
 	p, err := planfile.Read([]byte(e.Doc))
 	if err != nil {
 		return LogView{}, err
 	}
-	r := reckon.Reckon(p, nil)
+	r := reckon.Reckon(p, shop)
 	v := LogView{ID: e.ID, Revision: e.Revision, PlanID: e.Plan, Title: e.Title, Finished: e.Finished, Minutes: e.Minutes, Notes: e.Notes, Next: e.Next,
 		Plan: json.RawMessage(e.Doc), Gates: []GateView{}, Pieces: plainly(r.Pieces), Swatches: swatches([]byte(e.Doc))}
 	for _, step := range r.Steps {
-		if step.Gate == "" || step.Expect == nil {
+		if !logged(step.Gate) || step.Expect == nil {
 			continue
 		}
 		g := GateView{Title: gateTitle(step.Gate), Planned: *step.Expect}

@@ -5,6 +5,8 @@ package fit
 
 import (
 	"fmt"
+	"slices"
+	"strings"
 
 	"umschlag/core/finding"
 	"umschlag/core/length"
@@ -23,16 +25,23 @@ const (
 
 // Remedy is one way to deal with a difference.
 type Remedy struct {
-	Code string `json:"code"`
-	// Open reports whether it can still be done.
-	Open bool   `json:"open"`
-	Text string `json:"text"`
+	Code plan.Remedy `json:"code"`
+	// About is the key of the plan that chooses it.
+	About string `json:"about"`
+	// Open reports whether it can still be done, Chosen that it is the one that is taken.
+	Open   bool   `json:"open"`
+	Chosen bool   `json:"chosen"`
+	Text   string `json:"text"`
 }
 
 // Panel is what the measurement of a panel means.
 type Panel struct {
 	// Trimmed size in force: measured where it was measured.
 	Trimmed sum.Size
+	// Back is the size the back is cut to: the same, or as planned where it is eased in.
+	Back sum.Size
+	// Closing are the seams that close it at the sides, and at the top and the bottom.
+	Closing [2]length.Length
 	// Measured reports whether anything was.
 	Measured bool
 	Remedies []Remedy
@@ -51,9 +60,25 @@ type Order struct {
 // is cut.
 var frontNames = []string{work.FrontQuilted, work.FrontSewn, "front.trimmed", "front"}
 
-// Front puts the measured front in the place of the planned one.
+// otherNames are the other gates.
+var otherNames = []string{work.CoverFinished, work.FrontPieced, work.FrontUntrimmed}
+
+// axis is one direction of a measured panel.
+type axis struct {
+	word, key string
+	planned   *sum.Sum
+	back      *sum.Sum
+	closing   *length.Length
+	measured  length.Length
+	remedy    plan.Remedy
+	seams     int
+}
+
+// Front puts the measured front in the place of the planned one, and deals with the
+// difference as the plan says.
 func Front(o Order) (Panel, finding.List) {
-	p := Panel{Trimmed: o.Planned}
+	seam := o.Plan.Cover.Seam
+	p := Panel{Trimmed: o.Planned, Back: o.Planned, Closing: [2]length.Length{seam, seam}}
 	found := unknownNames(o.Plan)
 	i, m, ok := o.Plan.MeasuredAt(frontNames...)
 	if !ok {
@@ -61,28 +86,62 @@ func Front(o Order) (Panel, finding.List) {
 	}
 	p.Measured = true
 	about := finding.Path("measured", i)
-	for _, d := range []struct {
-		word, key string
-		planned   *sum.Sum
-		measured  length.Length
-		seams     int
-	}{{"across", "width", &p.Trimmed.Width, m.Width, o.SeamsAcross}, {"up", "height", &p.Trimmed.Height, m.Height, o.SeamsDown}} {
+	for _, d := range []axis{
+		{"across", "width", &p.Trimmed.Width, &p.Back.Width, &p.Closing[0], m.Width, m.Across, o.SeamsAcross},
+		{"up", "height", &p.Trimmed.Height, &p.Back.Height, &p.Closing[1], m.Height, m.Up, o.SeamsDown},
+	} {
 		planned := d.planned.Total()
 		if d.measured == 0 || d.measured == planned {
 			continue
 		}
-		*d.planned = sum.Of(sum.Measured, "front as measured", d.measured)
-		found = append(found, o.differs(about+"/"+d.key, d.word, planned, d.measured, d.seams)...)
-		p.Remedies = append(p.Remedies, o.remedies(d.word, planned, d.measured)...)
+		remedies := o.remedies(about, d, planned)
+		chosen := chosen(remedies, d.remedy)
+		found = append(found, o.differs(about, d, planned, chosen)...)
+		o.apply(d, planned, chosen)
+		p.Remedies = append(p.Remedies, remedies...)
 	}
 	return p, found
 }
 
+// chosen marks the remedy a plan names, where it can be done; else what is cut follows.
+func chosen(list []Remedy, wish plan.Remedy) plan.Remedy {
+	for i, r := range list {
+		if r.Code == wish && r.Open {
+			list[i].Chosen = true
+			return wish
+		}
+	}
+	for i, r := range list {
+		if r.Code == plan.Follow {
+			list[i].Chosen = true
+		}
+	}
+	return plan.Follow
+}
+
+// apply makes the sizes what the remedy leaves.
+func (o Order) apply(d axis, planned length.Length, remedy plan.Remedy) {
+	measured := sum.Of(sum.Measured, "front as measured", d.measured)
+	switch remedy {
+	case plan.TrimOff: // the planned size holds
+	case plan.OtherSeam:
+		*d.planned, *d.back = measured, measured
+		*d.closing += (d.measured - planned) / 2
+	case plan.EaseIn: // the back stays as planned
+		*d.planned = measured
+	default:
+		*d.planned, *d.back = measured, measured
+	}
+}
+
 func unknownNames(p plan.Plan) finding.List {
 	var found finding.List
-	known := append([]string{work.CoverFinished}, frontNames...)
+	known := append(slices.Clone(otherNames), frontNames...)
 next:
 	for i, m := range p.Measured {
+		if strings.HasPrefix(m.What, work.FrontRow) {
+			continue
+		}
 		for _, k := range known {
 			if k == m.What {
 				continue next
@@ -95,9 +154,10 @@ next:
 }
 
 // differs says how far off the panel is and what may have caused it.
-func (o Order) differs(about, word string, planned, measured length.Length, seams int) finding.List {
+func (o Order) differs(path string, d axis, planned length.Length, remedy plan.Remedy) finding.List {
 	var found finding.List
 	text := o.Plan.Style().Text
+	about, word, measured, seams := path+"/"+d.key, d.word, d.measured, d.seams
 	off := measured - planned
 	what := "over"
 	if off < 0 {
@@ -114,37 +174,55 @@ func (o Order) differs(about, word string, planned, measured length.Length, seam
 		name := map[bool]string{true: "fat", false: "narrow"}[off < 0]
 		cause = fmt.Sprintf(" %d seams, each %s %s on both sides, would do it.", seams, text(each), name)
 	}
-	found.Add(finding.Warn, "front-"+what, about,
-		fmt.Sprintf("The front measures %s %s, %s %s of the plan.%s The back follows what you measured.", text(measured), word, text(off.Abs()), what, cause),
+	level, then := finding.Warn, "The back follows what you measured."
+	if d.remedy != "" && remedy == d.remedy {
+		level, then = finding.Note, taken[remedy]
+	}
+	found.Add(level, "front-"+what, about,
+		fmt.Sprintf("The front measures %s %s, %s %s of the plan.%s %s", text(measured), word, text(off.Abs()), what, cause, then),
 		"The remedies are listed at the gate.")
+	if d.remedy != "" && remedy != d.remedy {
+		found.Add(finding.Warn, "remedy-closed", path+"/"+d.word, fmt.Sprintf("What was chosen for the difference %s cannot be done.", word), "Choose another one at the gate.")
+	}
 	return found
+}
+
+// taken says what a remedy does, when it is chosen.
+var taken = map[plan.Remedy]string{
+	plan.Follow: "The back follows what you measured.", plan.TrimOff: "It is trimmed to the plan.", plan.OtherSeam: "The closing seams take it up.",
+	plan.EaseIn: "The back stays as planned and is eased in.", plan.AcceptSize: "The cover finishes in the other size.",
 }
 
 // remedies are the ways of dealing with the difference, in the order in which
 // they cost least.
-func (o Order) remedies(word string, planned, measured length.Length) []Remedy {
-	text := o.Plan.Style().Text
+func (o Order) remedies(path string, d axis, planned length.Length) []Remedy {
+	text, word, measured := o.Plan.Style().Text, d.word, d.measured
 	off := measured - planned
 	half := off.Abs() / 2
 	seam := o.Plan.Cover.Seam
 	closing := seam + off/2
 	finished := measured - 2*seam
-	remedies := []Remedy{{Code: "trim", Open: off > 0, Text: fmt.Sprintf("Trim evenly %s: %s off each side.", word, text(half))}}
+	about := path + "/" + word
+	remedies := []Remedy{{Code: plan.TrimOff, Open: off > 0, Text: fmt.Sprintf("Trim evenly %s: %s off each side.", word, text(half))}}
 	if off < 0 {
 		remedies[0].Text = fmt.Sprintf("Trim evenly %s: nothing to trim, the panel is short.", word)
 	}
 	if o.Bordered {
-		remedies = append(remedies, Remedy{Code: "border", Open: false,
+		remedies = append(remedies, Remedy{Code: plan.Recut, Open: false,
 			Text: fmt.Sprintf("Recut the border %s a side: too late, it is sewn. Before it was sewn, that was the place.", text(half))})
 	}
-	return append(remedies,
-		Remedy{Code: "seam", Open: closing >= leastSeam,
+	remedies = append(remedies,
+		Remedy{Code: plan.OtherSeam, Open: closing >= leastSeam,
 			Text: fmt.Sprintf("Take the closing seams %s at %s instead of %s, edges even: the cover finishes as planned.", word, text(closing), text(seam))},
-		Remedy{Code: "ease", Open: off.Abs().Float() <= easeShare*planned.Float(),
+		Remedy{Code: plan.EaseIn, Open: off.Abs().Float() <= easeShare*planned.Float(),
 			Text: fmt.Sprintf("A back already cut to plan is eased in by %s over %s; straight seams take 1 %%, here %s.", text(off.Abs()), text(planned), text(length.FromFloat(easeShare*planned.Float())))},
-		Remedy{Code: "follow", Open: true,
+		Remedy{Code: plan.Follow, Open: true,
 			Text: fmt.Sprintf("Cut the back to the measured front: %s %s. This is what the cutting list does.", text(measured), word)},
-		Remedy{Code: "accept", Open: true, Text: o.accepted(word, finished)})
+		Remedy{Code: plan.AcceptSize, Open: true, Text: o.accepted(word, finished)})
+	for i := range remedies {
+		remedies[i].About = about
+	}
+	return remedies
 }
 
 // accepted says what the measured size does to the fit on the pad.

@@ -90,7 +90,7 @@ func TestRemediesAreOpenWithinTheirLimits(t *testing.T) {
 			for _, r := range p.Remedies {
 				assert.NotEmpty(t, r.Text)
 				if r.Open {
-					open = append(open, r.Code)
+					open = append(open, string(r.Code))
 				}
 			}
 			assert.Equal(t, c.open, open)

@@ -24,6 +24,9 @@ func (o Order) borders(f *Face, across, down *axis) finding.List {
 			r.out.left, r.out.right = reachOf(o.reach(across))
 			r.out.above, r.out.below = reachOf(o.reach(down))
 		}
+		if i == 0 {
+			r.follow(o.Centre)
+		}
 		found = append(found, r.sew()...)
 		raw = r.raw
 		x, y, w, h = x-r.bw, y-r.bh, w+2*r.bw, h+2*r.bh
@@ -46,6 +49,29 @@ type ring struct {
 	left, right  sum.Sum // cut widths
 	above, below sum.Sum
 	out          rim // beyond the finished line
+}
+
+// follow makes up in the first border for what is inside it having come out otherwise
+// than planned: its strips are cut to the measured centre, and half of the difference wider
+// a side, so that the whole comes out as planned.
+func (r *ring) follow(centre plan.Sized) {
+	one := func(raw *sum.Sum, measured length.Length, low, high *sum.Sum) {
+		if measured == 0 {
+			return
+		}
+		off := raw.Total() - measured
+		if off == 0 {
+			return
+		}
+		*raw = sum.Of(sum.Measured, "centre as measured, less its seams", measured-2*r.Seam).Between(sum.Seam, "seam allowance", r.Seam)
+		name := "centre came out smaller, half of it"
+		if off < 0 {
+			name = "centre came out larger, half of it"
+		}
+		*low, *high = low.Plus(sum.Measured, name, off/2).UpTo(r.Step), high.Plus(sum.Measured, name, off-off/2).UpTo(r.Step)
+	}
+	one(&r.raw.Width, centre.Width, &r.left, &r.right)
+	one(&r.raw.Height, centre.Height, &r.above, &r.below)
 }
 
 // length of a strip and where it lies.

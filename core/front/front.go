@@ -248,6 +248,9 @@ type Order struct {
 	Style              length.Style
 	// Held edges.
 	Held Held
+	// Centre is what is inside the borders as it was measured, raw edge to raw edge; 0 in
+	// a direction that was not.
+	Centre plan.Sized
 	// Usable is how wide a cloth is between its selvedges, by its letter.
 	Usable func(cloth string) length.Length
 	// Triangles is the school by which triangles within blocks are cut, Strips that of

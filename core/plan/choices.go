@@ -57,6 +57,8 @@ type (
 	EdgeName string
 	// Print direction of a cloth.
 	Print string
+	// Remedy is a way to deal with a size that came out otherwise.
+	Remedy string
 	// PanelKind is how a found panel was made.
 	PanelKind string
 	// ShapeEdge is how the edge of an appliquéd shape is held.
@@ -160,6 +162,16 @@ const (
 	SeamIncluded FoundEdge = "included"
 	SeamExcluded FoundEdge = "excluded"
 
+	// TrimOff cuts off what is too much; OtherSeam closes with another seam; EaseIn sews it to
+	// a back cut as planned; Recut makes up for it in the border; Follow cuts what is still
+	// to come to it; Accept takes the other size.
+	TrimOff    Remedy = "trim"
+	OtherSeam  Remedy = "seam"
+	EaseIn     Remedy = "ease"
+	Recut      Remedy = "border"
+	Follow     Remedy = "follow"
+	AcceptSize Remedy = "accept"
+
 	MirrorTwin Twin = "mirror"
 	SameTwin   Twin = "same"
 
@@ -204,6 +216,9 @@ func (ShapeEdge) Values() []string {
 	return []string{"zigzag", "blanket", "hand", "straight", "none", "loose", "line"}
 }
 func (Twin) Values() []string { return []string{"mirror", "same"} }
+func (Remedy) Values() []string {
+	return []string{"follow", "trim", "border", "seam", "ease", "accept"}
+}
 func (PanelKind) Values() []string {
 	return []string{"cloth", "counted", "worked", "printed"}
 }

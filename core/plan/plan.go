@@ -631,14 +631,38 @@ type Swatch struct {
 type Measured struct {
 	// What was measured: front.quilted, cover.finished.
 	What   string        `json:"what" jsonschema:"required"`
-	Width  length.Length `json:"width"`
-	Height length.Length `json:"height"`
+	Width  length.Length `json:"width,omitempty"`
+	Height length.Length `json:"height,omitempty"`
+	// Sides and Diagonals of a panel before it is trimmed.
+	Sides     *Sides     `json:"sides,omitempty"`
+	Diagonals *Diagonals `json:"diagonals,omitempty"`
+	// Across and Up are the remedies chosen for a difference in each direction.
+	Across Remedy `json:"across,omitempty"`
+	Up     Remedy `json:"up,omitempty"`
+}
+
+// Sides are the four sides of a panel, edge to edge.
+type Sides struct {
+	Top    length.Length `json:"top,omitempty"`
+	Right  length.Length `json:"right,omitempty"`
+	Bottom length.Length `json:"bottom,omitempty"`
+	Left   length.Length `json:"left,omitempty"`
+}
+
+// Diagonals are the two diagonals of a panel: falling from its top left corner, rising
+// to its top right one.
+type Diagonals struct {
+	Falling length.Length `json:"falling,omitempty"`
+	Rising  length.Length `json:"rising,omitempty"`
 }
 
 // Progress is what is already done.
 type Progress struct {
 	// Cut lists the cuts ticked off, by their id in the reckoning.
 	Cut []string `json:"cut,omitempty"`
+	// Sizes are what cuts that are ticked off were cut to, by their ids: they stay so
+	// whatever is measured or changed later.
+	Sizes map[string]Sized `json:"sizes,omitempty"`
 	// Done lists the steps ticked off, by their id in the reckoning.
 	Done []string `json:"done,omitempty"`
 }

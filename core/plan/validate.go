@@ -518,4 +518,16 @@ func (v *validator) measured(path string, m Measured) {
 	}
 	v.between(path+"/width", "A measured width", m.Width, 0, largest)
 	v.between(path+"/height", "A measured height", m.Height, 0, largest)
+	if s := m.Sides; s != nil {
+		for _, d := range []struct {
+			key string
+			l   length.Length
+		}{{"top", s.Top}, {"right", s.Right}, {"bottom", s.Bottom}, {"left", s.Left}} {
+			v.between(path+"/sides/"+d.key, "A measured side", d.l, 0, largest)
+		}
+	}
+	if d := m.Diagonals; d != nil {
+		v.between(path+"/diagonals/falling", "A measured diagonal", d.Falling, 0, 2*largest)
+		v.between(path+"/diagonals/rising", "A measured diagonal", d.Rising, 0, 2*largest)
+	}
 }

@@ -50,6 +50,7 @@ func (r *run) cut(c cutting) string {
 	if c.layer == "" {
 		c.layer = "outer"
 	}
+	c.size = r.asCut(c)
 	w, h := c.size.Width.Total(), c.size.Height.Total()
 	shape := c.shape
 	switch {
@@ -76,6 +77,24 @@ func (r *run) cut(c cutting) string {
 	r.needs = append(r.needs, need{cloth: c.cloth, title: c.title, about: c.about, item: lay.Item{
 		Cut: len(r.out.Cuts) - 1, Width: w, Height: h, Count: c.count * r.p.Copies, MayTurn: c.mayTurn && turns(described.Print)}})
 	return c.id
+}
+
+// asCut is the size of a cut: one that is ticked off stays as it was cut, whatever was
+// measured or changed since, and what that means is said.
+func (r *run) asCut(c cutting) sum.Size {
+	was, known := r.p.Progress.Sizes[c.id]
+	if !known || !slices.Contains(r.p.Progress.Cut, c.id) {
+		return c.size
+	}
+	now := plan.Sized{Width: c.size.Width.Total(), Height: c.size.Height.Total()}
+	if now == was {
+		return c.size
+	}
+	text := r.style.Text
+	r.find(finding.List{{Level: finding.Warn, Code: "cut-stays", About: c.about,
+		Text:   fmt.Sprintf("%s is cut already, %s × %s; as things are it would be %s × %s.", c.title, text(was.Width), text(was.Height), text(now.Width), text(now.Height)),
+		Remedy: "Where it is larger, trim it when it is sewn; where it is smaller, take the difference up at the next gate, or cut another one and untick this."}})
+	return sum.Size{Width: sum.Of(sum.Measured, "as it was cut", was.Width), Height: sum.Of(sum.Measured, "as it was cut", was.Height)}
 }
 
 // strips adds a long strip to the list: in one, or joined from equal shorter ones

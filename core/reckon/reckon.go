@@ -166,6 +166,8 @@ func (r *run) cushion(c cover.Cover) {
 		SeamsAcross: top.face.Crossed(true), SeamsDown: top.face.Crossed(false), Bordered: top.face.Rings > 0})
 	r.find(found)
 	r.out.Remedies = append(r.out.Remedies, measured.Remedies...)
+	r.find(fit.Rows(r.p, top.face.Bands))
+	r.guide(top)
 	r.showFront(frontPiece, top, measured)
 	if f := top.face; f.Rings == 0 && len(f.Found) == 1 && f.Found[0].Kind == plan.WorkedPanel {
 		r.spare = spareBack
@@ -207,7 +209,7 @@ func (r *run) front(piece cover.Piece) panel {
 	r.find(found)
 	order := front.Order{Face: decided, Path: path + "/face", Finished: piece.Finished, Trimmed: trimmed, Top: chain.Top,
 		Seam: r.p.Cover.Seam, Left: body.Edges.Left.Width, Above: body.Edges.Top.Width, TakeAcross: chain.TakeUp.Across, TakeUp: chain.TakeUp.Along, Margin: chain.Margin, Absorb: q.Absorb,
-		Step: r.p.Habits.Step, Style: r.style, Usable: r.usable, Triangles: r.p.Habits.Triangles, Strips: r.p.Habits.Strips}
+		Centre: r.centre(piece.Name), Step: r.p.Habits.Step, Style: r.style, Usable: r.usable, Triangles: r.p.Habits.Triangles, Strips: r.p.Habits.Strips}
 	face, found := front.Build(order)
 	r.find(found)
 	if r.stopped() {
@@ -230,6 +232,15 @@ func (r *run) front(piece cover.Piece) panel {
 	r.find(r.nearSeams(path, out.pattern))
 	out.pressed = press.Of(press.Order{Face: face, School: r.p.Habits.Press, Quilted: q.Quilted(), Tone: r.tone})
 	return out
+}
+
+// centre is what is inside the borders of a cushion's front as it was measured.
+func (r *run) centre(piece string) plan.Sized {
+	_, m, ok := r.p.MeasuredAt(work.FrontPieced)
+	if !ok || piece != "front" || r.p.Cover.Kind != plan.Cushion {
+		return plan.Sized{}
+	}
+	return plan.Sized{Width: m.Width, Height: m.Height}
 }
 
 // ways lays the colourways of a face; one that cannot be laid is left out, and its face
@@ -347,12 +358,13 @@ func (r *run) finished(top panel, m fit.Panel) sum.Size {
 	if !m.Measured {
 		return top.face.Finished
 	}
-	return m.Trimmed.Each(func(s sum.Sum) sum.Sum {
+	one := func(s sum.Sum, seam length.Length) sum.Sum {
 		if s[0].Kind != sum.Measured {
 			return s[1 : len(s)-1]
 		}
-		return s.Plus(sum.Seam, "seam allowance", -r.p.Cover.Seam).Plus(sum.Seam, "seam allowance", -r.p.Cover.Seam)
-	})
+		return s.Plus(sum.Seam, "seam allowance", -seam).Plus(sum.Seam, "seam allowance", -seam)
+	}
+	return sum.Size{Width: one(m.Trimmed.Width, m.Closing[0]), Height: one(m.Trimmed.Height, m.Closing[1])}
 }
 
 // notion adds a length of something that is not a piece, with its sum.
@@ -588,8 +600,8 @@ func (r *run) back(piece cover.Piece, m fit.Panel) back.Back {
 		cloth = r.p.Back.Cloth
 	}
 	seam := r.p.Cover.Seam
-	wide, high := m.Trimmed.Width.Total()-2*seam, m.Trimmed.Height.Total()-2*seam
-	cut := m.Trimmed
+	wide, high := m.Back.Width.Total()-2*m.Closing[0], m.Back.Height.Total()-2*m.Closing[1]
+	cut := m.Back
 	if r.spare > 0 { // sewn against the work of the front and trimmed to it
 		cut = cut.Each(func(s sum.Sum) sum.Sum {
 			return s.Plus(sum.Squaring, "trimmed to the front when it is sewn", 2*r.spare)
@@ -673,9 +685,9 @@ func (r *run) backCuts(piece cover.Piece, q plan.Piece, path, cloth string, b ba
 
 // backPiece draws the back pieces as they will lie on each other.
 func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, waits string) {
-	finished := m.Trimmed.Each(func(s sum.Sum) sum.Sum { return sum.Of(sum.Part, "front as cut", s.Total()-2*r.p.Cover.Seam) })
+	finished := sum.Size{Width: sum.Of(sum.Part, "front as cut", m.Back.Width.Total()-2*m.Closing[0]), Height: sum.Of(sum.Part, "front as cut", m.Back.Height.Total()-2*m.Closing[1])}
 	out := Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, Waits: waits != "",
-		Finished: r.size(finished), Trimmed: r.size(m.Trimmed), BeforeQuilting: r.size(m.Trimmed), Seams: []Seam{}, Press: []PressSeam{}, Conflicts: []Point{}, Shapes: []Shape{}, Threads: []Thread{}, Methods: []UnitMethods{}, Ways: []Way{}}
+		Finished: r.size(finished), Trimmed: r.size(m.Back), BeforeQuilting: r.size(m.Back), Seams: []Seam{}, Press: []PressSeam{}, Conflicts: []Point{}, Shapes: []Shape{}, Threads: []Thread{}, Methods: []UnitMethods{}, Ways: []Way{}}
 	piece.Finished, piece.Radii = finished, piece.Radii.AtMost(min(finished.Width.Total(), finished.Height.Total())/2)
 	r.outlines(&out, piece, panel{body: piece})
 	for i, lie := range b.Lies {
@@ -692,14 +704,14 @@ func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, wait
 			Box: fitting.Box{X: length.Length(box.X), Y: length.Length(box.Y), Width: length.Length(box.Width), Height: length.Length(box.Height)}})
 	}
 	r.explain("back.finished", finished)
-	r.explain("back", m.Trimmed)
+	r.explain("back", m.Back)
 	r.out.Pieces = append(r.out.Pieces, out)
 }
 
 // work adds steps and thread.
 func (r *run) work(top panel, m fit.Panel, b back.Back, piece cover.Piece) {
 	finished := top.face.Finished
-	o := work.Order{Plan: r.p, Front: piece, Face: top.face, Applied: top.applied, Pressed: top.pressed, Pattern: top.pattern, Chain: top.chain, Finished: finished, Quilted: top.piece.Quilted(), Cuts: r.cuts,
+	o := work.Order{Plan: r.p, Front: piece, Face: top.face, Applied: top.applied, Pressed: top.pressed, Pattern: top.pattern, Chain: top.chain, Closing: m.Closing, Finished: finished, Quilted: top.piece.Quilted(), Cuts: r.cuts,
 		Back: b, Fittings: r.sewnOn, Edges: r.edges, Made: r.madeForm}
 	for _, s := range work.Steps(o) {
 		r.out.Steps = append(r.out.Steps, r.step(s))
@@ -795,4 +807,19 @@ func (r *run) panelShown(f front.Found) *PanelShown {
 		}
 	}
 	return out
+}
+
+// guide shows where a quilted front is trimmed, when its sides and diagonals are measured.
+func (r *run) guide(top panel) {
+	i, m, ok := r.p.MeasuredAt(work.FrontUntrimmed)
+	if !ok || !top.piece.Quilted() {
+		return
+	}
+	g, found := fit.Trim(r.p, m, finding.Path("measured", i), top.chain.Trimmed)
+	r.find(found)
+	if g == (fit.Guide{}) {
+		return
+	}
+	two := func(l [2]length.Length) [2]L { return [2]L{r.l(l[0]), r.l(l[1])} }
+	r.out.Guide = &Guide{Top: two(g.Top), Right: two(g.Right), Bottom: two(g.Bottom), Left: two(g.Left), Fits: g.Fits, Skew: r.l(g.Skew), Off: r.l(g.Off)}
 }

@@ -136,8 +136,8 @@ func TestTheBackFollowsTheMeasuredFront(t *testing.T) {
 	open := map[string]bool{}
 	var codes []string
 	for _, remedy := range r.Remedies {
-		open[remedy.Code] = remedy.Open
-		codes = append(codes, remedy.Code)
+		open[string(remedy.Code)] = remedy.Open
+		codes = append(codes, string(remedy.Code))
 	}
 	assert.Equal(t, []string{"trim", "border", "seam", "ease", "follow", "accept"}, codes, "in the order of what they cost")
 	assert.Equal(t, map[string]bool{"trim": false, "border": false, "seam": true, "ease": true, "follow": true, "accept": true}, open)

@@ -54,7 +54,23 @@ type Reckoning struct {
 	Sums     map[string][]Term `json:"sums"`
 	Steps    []Step            `json:"steps"`
 	Remedies []fit.Remedy      `json:"remedies"`
+	// Guide is where a quilted front is trimmed; absent until it is measured.
+	Guide    *Guide            `json:"guide,omitempty"`
 	Findings []finding.Finding `json:"findings"`
+}
+
+// Guide says how far inside each edge of a quilted panel the cut lies, at both ends: the
+// upper and lower edge at their left and right, the others at their upper and lower.
+type Guide struct {
+	Top    [2]L `json:"top"`
+	Right  [2]L `json:"right"`
+	Bottom [2]L `json:"bottom"`
+	Left   [2]L `json:"left"`
+	// Fits tells that no cut lies outside the panel, Skew by how much its diagonals differ,
+	// and Off by how much the measurements do not agree.
+	Fits bool `json:"fits"`
+	Skew L    `json:"skew"`
+	Off  L    `json:"off"`
 }
 
 // Piece is one piece of the cover at its three sizes.

@@ -8,6 +8,7 @@ import (
 	"umschlag/core/front"
 	"umschlag/core/plan"
 	"umschlag/core/press"
+	"umschlag/core/sum"
 )
 
 // piece sews a face of patches: units, rows, and the rows to each other; strips that
@@ -160,7 +161,15 @@ func (b *builder) band(name string, band front.Band, g front.Grid) {
 	default:
 		step.Check = fmt.Sprintf("The row is %s long, raw edge to raw edge.", b.text(band.Length))
 	}
+	if b.alone(name) && band.Length > 0 {
+		step.Gate, step.Expect = FrontRow+fmt.Sprint(band.Number), sum.Size{Width: sum.Of(sum.Part, "row as planned", band.Length)}
+	}
 	b.add(step)
+}
+
+// alone reports the one grid of a cushion's front, whose measurements the plan follows.
+func (b *builder) alone(name string) bool {
+	return b.prefix == "" && name == "" && b.Plan.Cover.Kind == plan.Cushion
 }
 
 func of(band front.Band, what string) bool { return band.Of == what }
@@ -175,6 +184,10 @@ func (b *builder) rows(name string, g front.Grid, bands []front.Band) {
 	step := Step{ID: b.prefix + name + "rows", Stage: Piecing, Title: "Join the rows", Text: "Two at a time from the top. " + meeting(school),
 		Machine: b.seamText(), Press: pressText(side), Side: side, Caution: ironCaution, Bands: numbers(bands)}
 	step.Check = fmt.Sprintf("The grid is %s, and both diagonals are alike.", b.size(g.Sewn))
+	if b.alone(name) && b.Face.Rings > 0 {
+		step.Gate, step.Expect = FrontPieced, g.Sewn
+		step.Check += " A border that is still to come is cut to what you measure."
+	}
 	switch {
 	case g.Point:
 		step.Text = "Two at a time from the upper left, and the two corners that are left last. " + meeting(school)

@@ -25,6 +25,11 @@ const (
 	FrontQuilted  = "front.quilted"
 	FrontSewn     = "front.sewn"
 	CoverFinished = "cover.finished"
+	// FrontPieced is what is inside the borders, FrontUntrimmed the quilted panel before it
+	// is trimmed, and FrontRow, with its number behind it, one row.
+	FrontPieced    = "front.pieced"
+	FrontUntrimmed = "front.untrimmed"
+	FrontRow       = "front.row."
 )
 
 // Stage groups steps that happen at one place.
@@ -63,7 +68,7 @@ type Step struct {
 	Caution string
 	// Gate is the name of what is measured here; empty at other steps.
 	Gate string
-	// Expect is the size the gate should show.
+	// Expect is the size the gate should show; a row has no height.
 	Expect sum.Size
 }
 
@@ -95,8 +100,10 @@ type Order struct {
 	// Pressed is the pressing plan of the face.
 	Pressed press.Plan
 	// Pattern is the quilting as it is sewn.
-	Pattern  quilt.Pattern
-	Chain    layers.Chain
+	Pattern quilt.Pattern
+	Chain   layers.Chain
+	// Closing are the seams that close it at the sides, and at the top and the bottom.
+	Closing  [2]length.Length
 	Finished sum.Size
 	Quilted  bool
 	Cuts     []Cut
@@ -233,9 +240,9 @@ func (b *builder) layered() {
 		Machine: "Walking foot, straight stitch 3 mm, needle 90/14", Caution: needleCaution,
 		Check: "No pleats on the lining side."})
 	b.add(Step{ID: "trim", Stage: Quilting, Title: "Trim square",
-		Text:    fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges, the pattern centred.", b.size(b.Chain.Trimmed)),
-		Check:   "Opposite borders are alike, both diagonals equal.",
-		Caution: rotaryCaution})
+		Text:  fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges, the pattern centred.", b.size(b.Chain.Trimmed)),
+		Check: "Opposite borders are alike, both diagonals equal.",
+		Gate:  FrontUntrimmed, Expect: b.Chain.Top, Caution: rotaryCaution})
 }
 
 // stackText says what lies on what, from below.
@@ -345,7 +352,7 @@ func (b *builder) close() {
 	if len(c.Lies) > 1 && len(c.Overlap) > 0 {
 		text = append(text, fmt.Sprintf("Its pieces overlap by %s.", b.text(c.Overlap.Total())))
 	}
-	text = append(text, c.Laid, round, "One diagonal stitch at a corner turns better; sew twice where hems cross the seam.")
+	text = append(text, c.Laid, round, b.closingText(), "One diagonal stitch at a corner turns better; sew twice where hems cross the seam.")
 	b.add(Step{ID: "close", Stage: Closing, Title: "Sew front and back together", Text: spaced(text),
 		Machine: fmt.Sprintf("%s seam, straight stitch 2.5 mm, needle 90/14", b.text(b.Plan.Cover.Seam)), Caution: b.pins()})
 	if finish := insideText[b.Plan.Edges.Inside]; finish != "" {
@@ -360,6 +367,21 @@ func (b *builder) close() {
 		Text:  "Lay it flat, empty, and measure from edge to edge across and up.",
 		Check: fmt.Sprintf("Planned: %s.", b.size(b.Finished))})
 	b.lastly()
+}
+
+// closingText says seams that take a difference up.
+func (b *builder) closingText() string {
+	seam := b.Plan.Cover.Seam
+	var parts []string
+	for i, where := range []string{"at the left and the right", "at the top and the bottom"} {
+		if c := b.Closing[i]; c > 0 && c != seam {
+			parts = append(parts, fmt.Sprintf("%s %s", where, b.text(c)))
+		}
+	}
+	if len(parts) == 0 {
+		return ""
+	}
+	return fmt.Sprintf("Take the seam %s instead of %s: that makes up for what was measured.", strings.Join(parts, ", "), b.text(seam))
 }
 
 // ditch is the line that keeps the pad inside a flange.

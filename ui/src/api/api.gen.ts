@@ -82,6 +82,7 @@ sums: {
 }
 steps: Step[]
 remedies: Remedy[]
+guide?: Guide
 findings: Finding[]
 }
 /**
@@ -929,12 +930,46 @@ done: boolean
  * Remedy is one way to deal with a difference.
  */
 export interface Remedy {
-code: string
+code: Remedy
 /**
- * Open reports whether it can still be done.
+ * About is the key of the plan that chooses it.
+ */
+about: string
+/**
+ * Open reports whether it can still be done, Chosen that it is the one that is taken.
  */
 open: boolean
+chosen: boolean
 text: string
+}
+export interface Guide {
+/**
+ * @minItems 2
+ * @maxItems 2
+ */
+top: [L, L]
+/**
+ * @minItems 2
+ * @maxItems 2
+ */
+right: [L, L]
+/**
+ * @minItems 2
+ * @maxItems 2
+ */
+bottom: [L, L]
+/**
+ * @minItems 2
+ * @maxItems 2
+ */
+left: [L, L]
+/**
+ * Fits tells that no cut lies outside the panel, Skew by how much its diagonals differ,
+ * and Off by how much the measurements do not agree.
+ */
+fits: boolean
+skew: L
+off: L
 }
 /**
  * Finding is one thing to know about a plan.

@@ -960,6 +960,27 @@ export interface Measured {
 what: string
 width?: (string | number)
 height?: (string | number)
+sides?: Sides
+diagonals?: Diagonals
+/**
+ * Across and Up are the remedies chosen for a difference in each direction.
+ */
+across?: ("follow" | "trim" | "border" | "seam" | "ease" | "accept")
+up?: ("follow" | "trim" | "border" | "seam" | "ease" | "accept")
+}
+export interface Sides {
+top?: (string | number)
+right?: (string | number)
+bottom?: (string | number)
+left?: (string | number)
+}
+/**
+ * Diagonals are the two diagonals of a panel: falling from its top left corner, rising
+ * to its top right one.
+ */
+export interface Diagonals {
+falling?: (string | number)
+rising?: (string | number)
 }
 export interface Progress {
 /**
@@ -967,7 +988,21 @@ export interface Progress {
  */
 cut?: string[]
 /**
+ * Sizes are what cuts that are ticked off were cut to, by their ids: they stay so
+ * whatever is measured or changed later.
+ */
+sizes?: {
+[k: string]: Sized
+}
+/**
  * Done lists the steps ticked off, by their id in the reckoning.
  */
 done?: string[]
+}
+/**
+ * Sized is a width and a height as measured.
+ */
+export interface Sized {
+width?: (string | number)
+height?: (string | number)
 }

@@ -292,7 +292,11 @@ function Order({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
     rework(
       (plan) => {
         const now = plan.progress?.cut ?? [];
-        return { ...plan, progress: { ...plan.progress, cut: done ? [...now, id] : now.filter((other) => other !== id) } };
+        const cut = cuts.find((c) => c.id === id);
+        const { [id]: _, ...others } = plan.progress?.sizes ?? {};
+        // What is cut stays as it is, whatever is measured later.
+        const sizes = done && cut ? { ...others, [id]: { width: cut.width.exact, height: cut.height.exact } } : others;
+        return { ...plan, progress: { ...plan.progress, sizes, cut: done ? [...now, id] : now.filter((other) => other !== id) } };
       },
       done ? `cut ${id}` : `not cut ${id}`,
     );

@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
-import type { Cell, LogView, PressSeam, Reckoning, Step } from "../api/api.gen";
+import type { Cell, Guide, LogView, PressSeam, Reckoning, Step } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { useChange } from "../api/queries";
@@ -10,7 +10,7 @@ import { Field } from "../brief/Field";
 import { Findings } from "../brief/Thread";
 import { said } from "../brief/Value";
 import { usePlan } from "../plan/context";
-import { get } from "../plan/path";
+import { get, put } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
 import { Closure } from "../sheet/Closure";
 import { FoldFigure } from "../sheet/Fold";
@@ -327,29 +327,27 @@ function Gate({ step }: { step: Step }) {
   const entry = index < 0 ? undefined : list[index];
   const at = index < 0 ? list.length : index;
 
-  const measured = (axis: "width" | "height", text: string): Plan => {
-    const next = { ...(entry ?? { what: step.gate ?? "", width: "0", height: "0" }), [axis]: text } as NonNullable<
-      Plan["measured"]
-    >[number];
+  const measured = (path: string, text: string): Plan => {
+    const next = put(entry ?? { what: step.gate ?? "" }, path, text);
     return { ...plan, measured: index < 0 ? [...list, next] : list.map((m, i) => (i === index ? next : m)) };
   };
   const asPlanned = () => {
     const expect = step.expect;
     if (!expect) return;
-    const next = { what: step.gate ?? "", width: expect.width.exact, height: expect.height.exact };
+    const next = { what: step.gate ?? "", width: expect.width.exact, ...(expect.height.nm > 0 && { height: expect.height.exact }) };
     rework((now) => ({ ...now, measured: [...(now.measured ?? []).filter((m) => m.what !== step.gate), next] }), "measured as planned");
   };
-  const settled = (axis: string) => get(reckoning.settled, `/measured/${at}/${axis}`);
-  const side = (axis: "width" | "height", label: string) => {
-    const text = String(entry?.[axis] ?? "");
+  const side = (path: string, label: string) => {
+    const text = String(get(entry, path) ?? "");
+    const settled = get(reckoning.settled, `/measured/${at}${path}`);
     return (
       <Field
         label={label}
         text={text}
-        shown={text && text !== "0" ? dressed(String(settled(axis) ?? text), units(value)) : "the tape says"}
-        path={`/measured/${at}/${axis}`}
-        judge={async (next) => said(await session.preview(measured(axis, next)), `/measured/${at}/${axis}`)}
-        keep={(next) => rework(() => measured(axis, next), `${label}: ${next}`)}
+        shown={text && text !== "0" ? dressed(String(settled ?? text), units(value)) : "the tape says"}
+        path={`/measured/${at}${path}`}
+        judge={async (next) => said(await session.preview(measured(path, next)), `/measured/${at}${path}`)}
+        keep={(next) => rework(() => measured(path, next), `${label}: ${next}`)}
         drop={() => void session.settle()}
       />
     );
@@ -357,34 +355,102 @@ function Gate({ step }: { step: Step }) {
   const about = reckoning.findings.filter((f) => f.about.startsWith(`/measured/${at}`));
   return (
     <div className="gate">
-      <p className="large">
-        It measures {side("width", "Measured across")} across and {side("height", "Measured up")} up.{" "}
-        {!entry && step.expect && (
-          <button type="button" className="word-button" onClick={asPlanned}>
-            Exactly as planned
-          </button>
-        )}
-      </p>
+      {step.gate === "front.untrimmed" ? (
+        <>
+          <p className="large">
+            Before it is trimmed it measures {side("/sides/top", "Upper side")} along the top, {side("/sides/right", "Right side")} at the
+            right, {side("/sides/bottom", "Lower side")} along the bottom and {side("/sides/left", "Left side")} at the left; from corner to
+            corner {side("/diagonals/falling", "Falling diagonal")} falling and {side("/diagonals/rising", "Rising diagonal")} rising.
+          </p>
+          {reckoning.guide && <TrimGuide guide={reckoning.guide} />}
+        </>
+      ) : (
+        <p className="large">
+          It measures {side("/width", "Measured across")} across
+          {step.expect && step.expect.height.nm > 0 && <> and {side("/height", "Measured up")} up</>}.{" "}
+          {!entry && step.expect && (
+            <button type="button" className="word-button" onClick={asPlanned}>
+              Exactly as planned
+            </button>
+          )}
+        </p>
+      )}
       <Findings of={about} />
-      {step.gate?.startsWith("front") && <Remedies reckoning={reckoning} />}
+      {(step.gate === "front.quilted" || step.gate === "front.sewn") && <Remedies reckoning={reckoning} />}
     </div>
   );
 }
 
-/** The ways of dealing with a difference, those that are closed set back. */
+/** The ways of dealing with a difference: one press takes one, those that are closed stand back. */
 function Remedies({ reckoning }: { reckoning: Reckoning }) {
+  const { rework } = usePlan();
   if (reckoning.remedies.length === 0) return null;
   return (
     <ul className="remedies" aria-label="Remedies">
       {reckoning.remedies.map((r) => (
-        <li key={r.code + r.text} className={r.open ? undefined : "closed"}>
-          <span className="remedy-state">{r.code === "follow" ? "done" : r.open ? "can be done" : "not open"}</span>
+        <li key={r.about + r.code} className={r.open ? undefined : "closed"}>
+          {r.chosen ? (
+            <span className="remedy-state taken">taken</span>
+          ) : r.open ? (
+            <button
+              type="button"
+              className="word-button remedy-state"
+              aria-label={`Take it: ${r.text}`}
+              onClick={() => rework((plan) => put(plan, r.about, r.code), `remedy: ${r.code}`)}
+            >
+              take it
+            </button>
+          ) : (
+            <span className="remedy-state">not open</span>
+          )}
           <span>
             <T>{r.text}</T>
           </span>
         </li>
       ))}
     </ul>
+  );
+}
+
+/** Where the ruler goes on a quilted panel, drawn out of true as it is, each distance ten times as large. */
+function TrimGuide({ guide }: { guide: Guide }) {
+  const mark = (two: unknown) => two as [Guide["skew"], Guide["skew"]];
+  const [top, right, bottom, left] = [mark(guide.top), mark(guide.right), mark(guide.bottom), mark(guide.left)];
+  const largest = Math.max(1, ...[...top, ...right, ...bottom, ...left].map((l) => Math.abs(l.nm)));
+  const out = (l: { nm: number }) => 4 + (18 * l.nm) / largest;
+  const corners = [
+    [30 - out(left[0]), 26 - out(top[0])],
+    [170 + out(right[0]), 26 - out(top[1])],
+    [170 + out(right[1]), 124 + out(bottom[1])],
+    [30 - out(left[1]), 124 + out(bottom[0])],
+  ];
+  const rows: [string, [Guide["skew"], Guide["skew"]], string, string][] = [
+    ["Top", top, "at the left", "at the right"],
+    ["Right", right, "above", "below"],
+    ["Bottom", bottom, "at the left", "at the right"],
+    ["Left", left, "above", "below"],
+  ];
+  return (
+    <figure className="trim-guide">
+      <svg viewBox="0 0 200 150" role="img" aria-label="The quilted panel, and within it the four cuts">
+        <path className="panel" d={`M${corners.map((c) => c.join(" ")).join("L")}Z`} />
+        <rect className="cuts" x="30" y="26" width="140" height="98" />
+      </svg>
+      <dl>
+        {rows.map(([name, two, one, other]) => (
+          <div key={name}>
+            <dt>{name}</dt>
+            <dd>
+              <T>{`${two[0].text} inside the edge ${one}, ${two[1].text} ${other}`}</T>
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <figcaption className="soft">
+        <T>{guide.skew.nm === 0 ? "The diagonals are alike." : `The diagonals differ by ${guide.skew.text}.`}</T> Mark all eight points, lay
+        the ruler through two at a time.
+      </figcaption>
+    </figure>
   );
 }
 

@@ -1,0 +1,43 @@
+package fit
+
+import (
+	"fmt"
+	"strconv"
+	"strings"
+
+	"umschlag/core/finding"
+	"umschlag/core/front"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/work"
+)
+
+// near is how far a row may be off before its seams are looked at. Common practice.
+const near = length.Inch / 16
+
+// Rows judges the rows that were measured: how far each is off, and what that is for each
+// of its seams.
+func Rows(p plan.Plan, bands []front.Band) finding.List {
+	var found finding.List
+	text := p.Style().Text
+	for i, m := range p.Measured {
+		number, is := strings.CutPrefix(m.What, work.FrontRow)
+		n, err := strconv.Atoi(number)
+		if !is || err != nil || m.Width == 0 {
+			continue
+		}
+		for _, b := range bands {
+			off := m.Width - b.Length
+			if b.Number != n || b.Length == 0 || off.Abs() < near || b.Pieces < 2 {
+				continue
+			}
+			each := off.Abs().Div(threads * (b.Pieces - 1))
+			how := map[bool]string{true: "short", false: "long"}[off < 0]
+			why := map[bool]string{true: "fat", false: "narrow"}[off < 0]
+			found.Add(finding.Warn, "row-"+how, finding.Path("measured", i, "width"),
+				fmt.Sprintf("Row %d is %s %s: its %d seams, each %s %s on both sides, would do it.", n, text(off.Abs()), how, b.Pieces-1, text(each), why),
+				"Sew the next row with that in mind; all rows off alike can stay, and the border takes it up.")
+		}
+	}
+	return found
+}
