@@ -222,7 +222,7 @@ func plainly(pieces []reckon.Piece) []reckon.Piece {
 	out := make([]reckon.Piece, len(pieces))
 	for i, p := range pieces {
 		p.Press, p.Conflicts, p.Ways, p.Methods = []reckon.PressSeam{}, []reckon.Point{}, []reckon.Way{}, []reckon.UnitMethods{}
-		p.Threads = []reckon.Thread{}
+		p.Threads, p.Outlook = []reckon.Thread{}, []reckon.Outlook{}
 		out[i] = p
 	}
 	return out

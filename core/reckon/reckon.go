@@ -462,7 +462,7 @@ func cells(f front.Face, cuts []string) []Cell {
 // pressing shows where the allowances of a face lie, and finds where they do not lock.
 func (r *run) pressing(out *Piece, p panel) {
 	out.Press, out.Conflicts, out.Methods = []PressSeam{}, []Point{}, r.methods(p, out.Count)
-	out.Ways = p.ways
+	out.Ways, out.Outlook = p.ways, r.outlooks(p.face)
 	if len(p.face.Found) > 0 {
 		out.Panel = r.panelShown(p.face.Found[0])
 	}
@@ -687,7 +687,7 @@ func (r *run) backCuts(piece cover.Piece, q plan.Piece, path, cloth string, b ba
 func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, waits string) {
 	finished := sum.Size{Width: sum.Of(sum.Part, "front as cut", m.Back.Width.Total()-2*m.Closing[0]), Height: sum.Of(sum.Part, "front as cut", m.Back.Height.Total()-2*m.Closing[1])}
 	out := Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, Waits: waits != "",
-		Finished: r.size(finished), Trimmed: r.size(m.Back), BeforeQuilting: r.size(m.Back), Seams: []Seam{}, Press: []PressSeam{}, Conflicts: []Point{}, Shapes: []Shape{}, Threads: []Thread{}, Methods: []UnitMethods{}, Ways: []Way{}}
+		Finished: r.size(finished), Trimmed: r.size(m.Back), BeforeQuilting: r.size(m.Back), Seams: []Seam{}, Press: []PressSeam{}, Conflicts: []Point{}, Shapes: []Shape{}, Threads: []Thread{}, Methods: []UnitMethods{}, Ways: []Way{}, Outlook: []Outlook{}}
 	piece.Finished, piece.Radii = finished, piece.Radii.AtMost(min(finished.Width.Total(), finished.Height.Total())/2)
 	r.outlines(&out, piece, panel{body: piece})
 	for i, lie := range b.Lies {

@@ -120,6 +120,8 @@ type Piece struct {
 	// order.
 	Shapes  []Shape  `json:"shapes"`
 	Threads []Thread `json:"threads"`
+	// Outlook is how true a pieced one is likely to come out, in each direction.
+	Outlook []Outlook `json:"outlook"`
 	// Ways are its colourways as they would lie.
 	Ways []Way `json:"ways"`
 	// Methods compare how the units of its blocks can be made, all alike pieces together.

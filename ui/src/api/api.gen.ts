@@ -152,6 +152,10 @@ windows?: WindowsShown
 shapes: Shape[]
 threads: Thread[]
 /**
+ * Outlook is how true a pieced one is likely to come out, in each direction.
+ */
+outlook: Outlook[]
+/**
  * Ways are its colourways as they would lie.
  */
 ways: Way[]
@@ -501,6 +505,58 @@ seam: L
 length: L
 }
 /**
+ * Outlook is how true one direction of a pieced panel is likely to come out.
+ */
+export interface Outlook {
+/**
+ * Direction is across or up.
+ */
+direction: string
+seams: number
+cuts: number
+mean: L4
+sd: L
+tolerance: L
+/**
+ * Chance in percent that it lies within it, and how much of the spread is from seams,
+ * in percent.
+ */
+chance: number
+from_seams: number
+/**
+ * From says whose seams it is reckoned by.
+ */
+from: string
+/**
+ * Buys are what would help, with the chance then.
+ */
+buys: Buy[]
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L4 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * Buy is something that makes a panel truer, and the chance in percent then.
+ */
+export interface Buy {
+what: string
+chance: number
+}
+/**
  * Way is a face in other cloths.
  */
 export interface Way {
@@ -602,8 +658,8 @@ overlap: L
  * Share of the finished width, in percent.
  */
 share: number
-opening: L4
-cloth: L5
+opening: L5
+cloth: L6
 notions: Notion[]
 buttons: number
 /**
@@ -616,7 +672,7 @@ marks: BackMark[]
 /**
  * L is a length as it is shown.
  */
-export interface L4 {
+export interface L5 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -633,7 +689,7 @@ exact: string
 /**
  * L is a length as it is shown.
  */
-export interface L5 {
+export interface L6 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -715,7 +771,7 @@ export interface Strips {
  */
 what: string
 cut: string
-width: L6
+width: L7
 need: L
 joined: L
 area: L
@@ -725,7 +781,7 @@ lie: StripLie[]
 /**
  * L is a length as it is shown.
  */
-export interface L6 {
+export interface L7 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -801,29 +857,12 @@ export interface ClothNeed {
 cloth: string
 name: string
 length: L
-need: L7
-buy: L8
+need: L8
+buy: L9
 buy_text: string
-have?: L9
+have?: L10
 short: L
 lay: Lay
-}
-/**
- * L is a length as it is shown.
- */
-export interface L7 {
-/**
- * NM is the exact length in nanometres.
- */
-nm: number
-/**
- * Text is the length in the plan's unit, marked with ≈ when it is rounded.
- */
-text: string
-/**
- * Exact is the length in keyboard notation, nothing rounded.
- */
-exact: string
 }
 /**
  * L is a length as it is shown.
@@ -846,6 +885,23 @@ exact: string
  * L is a length as it is shown.
  */
 export interface L9 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L10 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -1275,8 +1331,8 @@ overlap: L
  * Share of the finished width, in percent.
  */
 share: number
-opening: L4
-cloth: L5
+opening: L5
+cloth: L6
 notions: Notion[]
 buttons: number
 /**
@@ -1492,35 +1548,18 @@ name: string
 cloth: {
 
 }
-width: L10
+width: L11
 usable: L
 have?: L
 /**
  * HaveText is the length as it is asked for in a shop.
  */
 have_text: string
-wanted: L11
-short: L12
+wanted: L12
+short: L13
 plans: string[]
 print: string
 swatch: Swatch
-}
-/**
- * L is a length as it is shown.
- */
-export interface L10 {
-/**
- * NM is the exact length in nanometres.
- */
-nm: number
-/**
- * Text is the length in the plan's unit, marked with ≈ when it is rounded.
- */
-text: string
-/**
- * Exact is the length in keyboard notation, nothing rounded.
- */
-exact: string
 }
 /**
  * L is a length as it is shown.
@@ -1543,6 +1582,23 @@ exact: string
  * L is a length as it is shown.
  */
 export interface L12 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L13 {
 /**
  * NM is the exact length in nanometres.
  */

@@ -33,6 +33,7 @@ const piece = (cells: Cell[], more: Partial<Piece> = {}): Piece => ({
   press_conflicts: [],
   shapes: [],
   threads: [],
+  outlook: [],
   ways: [],
   methods: [],
   waits: false,

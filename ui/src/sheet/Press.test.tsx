@@ -40,6 +40,7 @@ const piece = (press: PressSeam[], conflicts: { x: number; y: number }[] = []): 
   press_conflicts: conflicts,
   shapes: [],
   threads: [],
+  outlook: [],
   ways: [],
   methods: [],
   waits: false,

@@ -54,6 +54,7 @@ const front: Piece = {
   press_conflicts: [],
   shapes: [],
   threads: [],
+  outlook: [],
   ways: [],
   methods: [],
   waits: false,

@@ -10,6 +10,7 @@ import { Gathered } from "./Gathered";
 import { Grid } from "./Grid";
 import { Layouts } from "./Layouts";
 import { Methods } from "./Methods";
+import { Outlook } from "./Outlook";
 import { Stack } from "./Stack";
 import { Strips } from "./Strips";
 import { Ways } from "./Ways";
@@ -64,6 +65,7 @@ export function Face() {
       {kind === "stack" && <Stack />}
       {kind !== "gathered" && kind !== "windows" && <Applique />}
       {kind === "grid" && !inner && <Methods />}
+      {!inner && <Outlook />}
       {kind === "grid" && !inner && <Layouts />}
       {kind === "grid" && !inner && <Ways />}
     </>

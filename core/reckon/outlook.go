@@ -1,0 +1,142 @@
+package reckon
+
+import (
+	"fmt"
+	"maps"
+	"math"
+	"slices"
+
+	"umschlag/core/front"
+	"umschlag/core/length"
+	"umschlag/core/outlook"
+	"umschlag/core/plan"
+	"umschlag/core/work"
+)
+
+// Outlook is how true one direction of a pieced panel is likely to come out.
+type Outlook struct {
+	// Direction is across or up.
+	Direction string `json:"direction"`
+	Seams     int    `json:"seams"`
+	Cuts      int    `json:"cuts"`
+	// Mean and SD of its error, short below 0, and the Tolerance either way.
+	Mean      L `json:"mean"`
+	SD        L `json:"sd"`
+	Tolerance L `json:"tolerance"`
+	// Chance in percent that it lies within it, and how much of the spread is from seams,
+	// in percent.
+	Chance    float64 `json:"chance"`
+	FromSeams float64 `json:"from_seams"`
+	// From says whose seams it is reckoned by.
+	From string `json:"from"`
+	// Buys are what would help, with the chance then.
+	Buys []Buy `json:"buys"`
+}
+
+// Buy is something that makes a panel truer, and the chance in percent then.
+type Buy struct {
+	What   string  `json:"what"`
+	Chance float64 `json:"chance"`
+}
+
+// tape is the error of reading it: half of a 32nd of an inch. Common practice.
+const tape = float64(length.Inch) / 64
+
+// sewn is how often a panel is sewn in the simulation.
+const sewn = 1000
+
+// outlooks are both directions of a pieced face; none for one piece of cloth.
+func (r *run) outlooks(f front.Face) []Outlook {
+	out := []Outlook{}
+	if len(f.Seams) == 0 {
+		return out
+	}
+	s, from := r.spread(f)
+	for _, d := range []struct {
+		name  string
+		level bool
+	}{{"across", true}, {"up", false}} {
+		seams := f.Crossed(d.level)
+		if seams+f.Rings == 0 {
+			continue
+		}
+		p := outlook.Panel{Patches: seams + 1, Seams: seams, Borders: f.Rings}
+		fit := outlook.Closed(p, s)
+		o := Outlook{Direction: d.name, Seams: seams + 2*f.Rings, Cuts: seams + 1 + 2*f.Rings, Mean: r.l(length.FromFloat(fit.Mean)), SD: r.l(length.FromFloat(fit.SD)), Tolerance: r.l(outlook.Tolerance),
+			Chance: 100 * fit.Chance, FromSeams: 100 * fit.Seams, From: from, Buys: []Buy{}}
+		buy := func(what string, chance float64) {
+			o.Buys = append(o.Buys, Buy{What: what, Chance: 100 * chance})
+		}
+		if s.Seam != 0 {
+			even := s
+			even.Seam = 0
+			buy("with seams that are true on the mean", outlook.Closed(p, even).Chance)
+		}
+		closer := s
+		closer.SeamSD /= 2
+		buy("with seams half as uneven", outlook.Closed(p, closer).Chance)
+		bordered, what := p, "with its border cut to the measured centre"
+		if p.Borders == 0 {
+			bordered.Borders, what = 1, "with a border, cut to the measured centre"
+		}
+		buy(what, outlook.Simulated(bordered, s, true, tape, sewn, r.seed(d.name)).Chance)
+		out = append(out, o)
+	}
+	return out
+}
+
+// seed is the same for the same plan.
+func (r *run) seed(direction string) uint64 {
+	h := uint64(14695981039346656037) // FNV-1a
+	for _, c := range []byte(r.p.Title + "/" + direction) {
+		h = (h ^ uint64(c)) * 1099511628211
+	}
+	return h
+}
+
+// spread is the error of the maker's seams: from three strips, and from the rows of this
+// face that were measured; what is usual where there are none.
+func (r *run) spread(f front.Face) (outlook.Spread, string) {
+	var errors []float64
+	for _, id := range slices.Sorted(maps.Keys(r.samples)) {
+		s := r.samples[id]
+		if s.Kind != plan.StripSample || s.Cut == 0 {
+			continue
+		}
+		for _, a := range s.After {
+			if a.Width > 0 {
+				errors = append(errors, (s.Cut-2*s.Seam-a.Width).Float()/2)
+			}
+		}
+	}
+	strips := len(errors)
+	for _, b := range f.Bands {
+		_, m, ok := r.p.MeasuredAt(fmt.Sprintf("%s%d", work.FrontRow, b.Number))
+		if ok && m.Width > 0 && b.Length > 0 && b.Pieces > 1 {
+			errors = append(errors, (b.Length-m.Width).Float()/float64(2*(b.Pieces-1)))
+		}
+	}
+	s := outlook.Usual()
+	if len(errors) == 0 {
+		return s, "by what is usual: no three strips are sewn yet"
+	}
+	for _, e := range errors {
+		s.Seam += e / float64(len(errors))
+	}
+	s.Known = len(errors)
+	if len(errors) > 2 {
+		v := 0.0
+		for _, e := range errors {
+			v += (e - s.Seam) * (e - s.Seam)
+		}
+		s.SeamSD = math.Max(math.Sqrt(v/float64(len(errors)-1)), outlook.Usual().SeamSD/4)
+	}
+	from := fmt.Sprintf("by %d strips of yours", strips)
+	switch rows := len(errors) - strips; {
+	case strips == 0:
+		from = fmt.Sprintf("by %d rows you measured", rows)
+	case rows > 0:
+		from += fmt.Sprintf(" and %d rows you measured", rows)
+	}
+	return s, from
+}
