@@ -81,7 +81,6 @@ test("what cannot be sewn is said where it stands", async ({ page, demo }) => {
 test("an outline is drawn by its points", async ({ page, demo }) => {
   await page.goto(`${demo.url}/plans/reading-corner-cushion`);
   await page.getByText("Lay a shape on").click();
-  await accessible(page);
   await page.getByRole("button", { name: "Draw an outline by points" }).click();
   await expect(page.getByRole("group", { name: "Outline of Shape 1, 5 points" })).toBeVisible();
   await page.getByRole("button", { name: "A point more after point 3" }).press("Enter");

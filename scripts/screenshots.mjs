@@ -33,15 +33,6 @@ const pictures = [
     before: (page) => page.getByRole("button", { name: "What is sewn" }).click(),
   },
   { name: "blocks", path: pinwheels, before: (page) => page.getByRole("button", { name: "all blocks" }).click() },
-  {
-    name: "block-editor",
-    path: pinwheels,
-    before: async (page) => {
-      await page.getByRole("button", { name: "divide it further" }).click();
-      await page.getByRole("listbox").press("ArrowRight");
-    },
-  },
-  { name: "grids", path: reading, before: (page) => page.getByRole("button", { name: "Find grids that fit the front" }).click() },
   { name: "jacket", path: "/plans/jacket-for-the-visitors-log" },
   {
     name: "pad",
@@ -65,6 +56,20 @@ const pictures = [
     name: "closures",
     path: reading,
     before: (page) => page.getByRole("button", { name: "Compare the closures for this cover" }).click(),
+  },
+  { name: "samples", path: "/samples" },
+  {
+    name: "trim",
+    path: `${reading}/sew`,
+    before: async (page) => {
+      await page.getByRole("button", { name: "Trim square" }).click();
+      const sides = { "Upper side": "20 1/2", "Right side": "20 3/8", "Lower side": "20 1/2", "Left side": "20 1/2" };
+      for (const [label, text] of Object.entries({ ...sides, "Falling diagonal": "29 1/8", "Rising diagonal": "28 3/4" })) {
+        await page.getByRole("textbox", { name: label }).fill(text);
+        await page.getByRole("textbox", { name: label }).press("Enter");
+      }
+      await page.getByRole("img", { name: /four cuts/ }).waitFor();
+    },
   },
   { name: "cloth", path: "/cloth" },
   { name: "log", path: "/log" },

@@ -66,7 +66,11 @@ func (s *server) workshop(ctx context.Context) (*reckon.Workshop, error) {
 		return nil, err
 	}
 	samples, err := s.shelfOfSamples(ctx)
-	return &reckon.Workshop{Cloths: cloths, Samples: samples}, err
+	if err != nil {
+		return nil, err
+	}
+	past, err := s.past(ctx)
+	return &reckon.Workshop{Cloths: cloths, Samples: samples, Past: past}, err
 }
 
 func (s *server) shelfOfSamples(ctx context.Context) (sample.Shelf, error) {

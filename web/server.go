@@ -34,6 +34,7 @@ type Config struct {
 }
 
 type server struct {
+	seams pastSeams
 	store *store.Store
 	log   *slog.Logger
 }

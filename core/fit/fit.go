@@ -61,7 +61,7 @@ type Order struct {
 var frontNames = []string{work.FrontQuilted, work.FrontSewn, "front.trimmed", "front"}
 
 // otherNames are the other gates.
-var otherNames = []string{work.CoverFinished, work.FrontPieced, work.FrontUntrimmed}
+var otherNames = []string{work.CoverFinished, work.FrontPieced, work.FrontUntrimmed, work.BackOverlap}
 
 // axis is one direction of a measured panel.
 type axis struct {
@@ -139,7 +139,7 @@ func unknownNames(p plan.Plan) finding.List {
 	known := append(slices.Clone(otherNames), frontNames...)
 next:
 	for i, m := range p.Measured {
-		if strings.HasPrefix(m.What, work.FrontRow) {
+		if strings.HasPrefix(m.What, work.FrontRow) || strings.HasPrefix(m.What, work.Joined) {
 			continue
 		}
 		for _, k := range known {

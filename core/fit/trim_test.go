@@ -12,6 +12,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/sum"
+	"umschlag/core/work"
 )
 
 type xy struct{ x, y float64 }
@@ -109,4 +110,21 @@ func TestTheChosenRemedyDecidesWhatFollows(t *testing.T) {
 	p, found := fit.Front(order(m))
 	assert.Equal(t, planned-in, p.Back.Width.Total(), "an inch does not ease in: what is cut follows")
 	assert.Equal(t, "remedy-closed", found[len(found)-1].Code)
+}
+
+func TestOtherGatesAreJudged(t *testing.T) {
+	gate := func(name string, planned, got length.Length) []string {
+		p := plan.Base(length.Inches, plan.DefaultHabits(length.Inches))
+		p.Measured = []plan.Measured{{What: name, Width: got}}
+		var codes []string
+		for _, f := range fit.Edge(p, work.Step{Gate: name, Expect: sum.Size{Width: sum.Of(sum.Part, "seam", planned)}}) {
+			codes = append(codes, f.Code)
+		}
+		return codes
+	}
+	assert.Empty(t, gate("join.1", 40*in, 40*in+in/4), "that eases in")
+	assert.Equal(t, []string{"edge-long"}, gate("join.1", 40*in, 41*in))
+	assert.Equal(t, []string{"edge-short"}, gate("join.2", 40*in, 39*in))
+	assert.Equal(t, []string{"overlap-short"}, gate("back.overlap", 5*in, 4*in))
+	assert.Empty(t, gate("back.overlap", 5*in, 6*in))
 }

@@ -25,9 +25,42 @@ type Chain struct {
 	Margin length.Length
 	// TakeUp planned with.
 	TakeUp TakeUp
-	// Batting, nil without; Lining, empty without.
-	Batting *plan.Batting
-	Lining  string
+	// Batting, nil without; Lining and Stiffener, empty without; Grid, a fusible grid behind
+	// the top.
+	Batting           *plan.Batting
+	Lining, Stiffener string
+	Grid              bool
+	// Thick is how thick the stack is with its face.
+	Thick length.Length
+}
+
+// Thicknesses of what is not batting, in nanometres. Common practice, of quilting cotton.
+const (
+	outerThick     length.Length = 400_000
+	liningThick    length.Length = 300_000
+	stiffenerThick length.Length = 500_000
+	gridThick      length.Length = 100_000
+)
+
+// Thick is how thick a stack is with a face of one cloth.
+func Thick(l *plan.Layers) length.Length {
+	t := outerThick
+	if l == nil {
+		return t
+	}
+	if l.Batting != nil {
+		t += l.Batting.Loft.Times(l.Batting.Count)
+	}
+	if l.Lining != "" {
+		t += liningThick
+	}
+	if l.Stiffener != "" {
+		t += stiffenerThick
+	}
+	if l.Grid {
+		t += gridThick
+	}
+	return t
 }
 
 // Of is the chain of a settled piece whose panel is trimmed to the given size. path is
@@ -58,9 +91,11 @@ func (c Chain) SewnAs(trimmed, top sum.Size, l *plan.Layers, step length.Length)
 
 // under sizes batting and lining; a settled stack says how far they stand out.
 func (c *Chain) under(l *plan.Layers, step length.Length) {
+	c.Thick = Thick(l)
 	if l == nil {
 		return
 	}
+	c.Stiffener, c.Grid = l.Stiffener, l.Grid
 	if l.Batting != nil && l.Batting.Count > 0 {
 		c.Batting = l.Batting
 	}

@@ -13,9 +13,12 @@ const (
 	defaultWidth    = 42 * length.Inch
 	battingWidth    = 60 * length.Inch
 	webWidth        = 17 * length.Inch
+	gridWidth       = 45 * length.Inch
 	selvedges       = 2 * length.Inch
 	// BattingCloth is the letter battings are bought under when none is named.
 	BattingCloth = "batting"
+	// GridCloth is the letter fusible grid is bought under.
+	GridCloth = "grid"
 	// WebCloth is the letter fusible web is bought under.
 	WebCloth = "web"
 )
@@ -421,6 +424,9 @@ func (p Plan) Cloth(letter string) (c Cloth, described bool) {
 	}
 	if !described && letter == WebCloth {
 		return Cloth{Name: "fusible web", Width: ptr(webWidth), Usable: ptr(webWidth)}.Settle(), false
+	}
+	if !described && letter == GridCloth {
+		return Cloth{Name: "fusible grid", Width: ptr(gridWidth), Usable: ptr(gridWidth)}.Settle(), false
 	}
 	if c.Name == "" {
 		c.Name = letter

@@ -171,6 +171,11 @@ type Layers struct {
 	Batting *Batting `json:"batting,omitempty"`
 	// Lining is the letter of the lining cloth; absent: no lining.
 	Lining string `json:"lining,omitempty"`
+	// Stiffener is the letter of an interfacing ironed to the lining, without seam
+	// allowances; absent: none.
+	Stiffener string `json:"stiffener,omitempty"`
+	// Grid is a fusible grid ironed behind the top as a guide for quilting.
+	Grid bool `json:"grid,omitempty"`
 	// Overhang is how far batting and lining stand out beyond the top, each side.
 	Overhang *length.Length `json:"overhang,omitempty"`
 }
@@ -183,6 +188,8 @@ type Batting struct {
 	Loft length.Length `json:"loft,omitempty"`
 	// Cloth is the letter under which the batting is described; absent: "batting".
 	Cloth string `json:"cloth,omitempty"`
+	// Offcuts tells that it is butted together from what is left of others.
+	Offcuts bool `json:"offcuts,omitempty"`
 }
 
 // Quilting is the pattern that holds the layers together.

@@ -6,6 +6,7 @@ import (
 	"math"
 	"slices"
 
+	"umschlag/core/cover"
 	"umschlag/core/front"
 	"umschlag/core/length"
 	"umschlag/core/outlook"
@@ -110,12 +111,12 @@ func (r *run) spread(f front.Face) (outlook.Spread, string) {
 		}
 	}
 	strips := len(errors)
-	for _, b := range f.Bands {
-		_, m, ok := r.p.MeasuredAt(fmt.Sprintf("%s%d", work.FrontRow, b.Number))
-		if ok && m.Width > 0 && b.Length > 0 && b.Pieces > 1 {
-			errors = append(errors, (b.Length-m.Width).Float()/float64(2*(b.Pieces-1)))
+	for _, title := range slices.Sorted(maps.Keys(r.past)) {
+		if title != r.p.Title { // its own rows follow
+			errors = append(errors, r.past[title]...)
 		}
 	}
+	errors = append(errors, seamErrors(r.p, f)...)
 	s := outlook.Usual()
 	if len(errors) == 0 {
 		return s, "by what is usual: no three strips are sewn yet"
@@ -134,9 +135,54 @@ func (r *run) spread(f front.Face) (outlook.Spread, string) {
 	from := fmt.Sprintf("by %d strips of yours", strips)
 	switch rows := len(errors) - strips; {
 	case strips == 0:
-		from = fmt.Sprintf("by %d rows you measured", rows)
+		from = fmt.Sprintf("by %d measurements at your gates", rows)
 	case rows > 0:
-		from += fmt.Sprintf(" and %d rows you measured", rows)
+		from += fmt.Sprintf(" and %d measurements at your gates", rows)
 	}
 	return s, from
+}
+
+// seamErrors are how much wider than meant a seam of a face was sewn, by every row that was
+// measured and by the whole front where no row was.
+func seamErrors(p plan.Plan, f front.Face) []float64 {
+	var out []float64
+	for _, b := range f.Bands {
+		_, m, ok := p.MeasuredAt(fmt.Sprintf("%s%d", work.FrontRow, b.Number))
+		if ok && m.Width > 0 && b.Length > 0 && b.Pieces > 1 {
+			out = append(out, (b.Length-m.Width).Float()/float64(2*(b.Pieces-1)))
+		}
+	}
+	if len(out) > 0 {
+		return out
+	}
+	// A quilted front has what quilting took in it as well, and tells nothing of seams.
+	if _, m, ok := p.MeasuredAt(work.FrontSewn, work.FrontPieced); ok && f.Rings == 0 {
+		for _, d := range []struct {
+			planned, measured length.Length
+			seams             int
+		}{{f.Sewn.Width.Total(), m.Width, f.Crossed(true)}, {f.Sewn.Height.Total(), m.Height, f.Crossed(false)}} {
+			if d.measured > 0 && d.seams > 0 {
+				out = append(out, (d.planned-d.measured).Float()/float64(2*d.seams))
+			}
+		}
+	}
+	return out
+}
+
+// PastSeams are the errors of seams that the gates of a plan show.
+func PastSeams(p plan.Plan) []float64 {
+	if len(p.Measured) == 0 {
+		return nil
+	}
+	settled := p.Settle()
+	r := &run{p: settled, style: settled.Style(), out: empty(settled)}
+	c, found := cover.Pieces(settled)
+	if found.Stopped() || settled.Cover.Kind != plan.Cushion {
+		return nil
+	}
+	face := r.front(c.Pieces[0]).face
+	if r.stopped() {
+		return nil
+	}
+	return seamErrors(settled, face)
 }

@@ -36,6 +36,9 @@ type Cupboard map[string]length.Length
 type Workshop struct {
 	Cloths  Cupboard
 	Samples sample.Shelf
+	// Past are the errors of seams that gates of other plans showed, by the title of the
+	// plan.
+	Past map[string][]float64
 }
 
 // Reckon computes all that follows from a plan. It never fails: what cannot be
@@ -45,7 +48,7 @@ func Reckon(p plan.Plan, w *Workshop) Reckoning {
 	if w == nil {
 		w = &Workshop{}
 	}
-	r := &run{p: p, cupboard: w.Cloths, samples: w.Samples, style: p.Style(), out: empty(p)}
+	r := &run{p: p, cupboard: w.Cloths, samples: w.Samples, past: w.Past, style: p.Style(), out: empty(p)}
 	r.find(p.Validate())
 	if !r.stopped() {
 		r.cover()
@@ -76,6 +79,7 @@ type run struct {
 	p        plan.Plan
 	cupboard Cupboard
 	samples  sample.Shelf
+	past     map[string][]float64
 	style    length.Style
 	out      Reckoning
 	needs    []need
@@ -230,6 +234,7 @@ func (r *run) front(piece cover.Piece) panel {
 	out.pattern = quilt.Of(quilt.Order{Quilting: q.Quilting, Width: face.Finished.Width.Total(), Height: face.Finished.Height.Total(),
 		Left: body.Edges.Left.Width + out.across, Above: body.Edges.Top.Width + out.up, Wide: chain.Top.Width.Total(), High: chain.Top.Height.Total(), Seams: face.Seams})
 	r.find(r.nearSeams(path, out.pattern))
+	r.bulky(path, chain.Thick)
 	out.pressed = press.Of(press.Order{Face: face, School: r.p.Habits.Press, Quilted: q.Quilted(), Tone: r.tone})
 	return out
 }
@@ -462,7 +467,7 @@ func cells(f front.Face, cuts []string) []Cell {
 // pressing shows where the allowances of a face lie, and finds where they do not lock.
 func (r *run) pressing(out *Piece, p panel) {
 	out.Press, out.Conflicts, out.Methods = []PressSeam{}, []Point{}, r.methods(p, out.Count)
-	out.Ways, out.Outlook = p.ways, r.outlooks(p.face)
+	out.Ways, out.Outlook, out.Thick = p.ways, r.outlooks(p.face), r.l(p.chain.Thick)
 	if len(p.face.Found) > 0 {
 		out.Panel = r.panelShown(p.face.Found[0])
 	}
@@ -572,16 +577,45 @@ type underneath struct {
 func (r *run) under(u underneath) {
 	c := u.chain
 	if c.Batting != nil {
-		r.strips(u.strip, 0, cutting{piece: u.piece, id: u.name + ".batting", part: "batting", title: "Batting", layer: "batting", cloth: c.Batting.Cloth,
-			size: c.Under, count: u.count * c.Batting.Count, mayTurn: true, about: u.about + "/layers/batting", waits: u.waits})
+		batting := cutting{piece: u.piece, id: u.name + ".batting", part: "batting", title: "Batting", layer: "batting", cloth: c.Batting.Cloth,
+			size: c.Under, count: u.count * c.Batting.Count, mayTurn: true, about: u.about + "/layers/batting", waits: u.waits}
+		if c.Batting.Offcuts { // there already, and butted together
+			batting.title, batting.had = "Batting, from offcuts", true
+		}
+		r.strips(u.strip, 0, batting)
 	}
 	if c.Lining != "" {
 		r.strips(u.strip, r.p.Cover.Seam, cutting{piece: u.piece, id: u.name + ".lining", part: "lining", title: "Lining", layer: "lining", cloth: c.Lining,
 			size: c.Under, count: u.count, mayTurn: u.strip, about: u.about + "/layers/lining", waits: u.waits})
 	}
+	if c.Stiffener != "" {
+		r.cut(cutting{piece: u.piece, id: u.name + ".stiffener", part: "stiffener", title: "Stiffener", layer: "interfacing", cloth: c.Stiffener,
+			size: c.Trimmed.Each(r.withoutSeams).UpTo(r.p.Habits.Step), count: u.count, mayTurn: true, about: u.about + "/layers/stiffener", waits: u.waits})
+	}
+	if c.Grid {
+		r.cut(cutting{piece: u.piece, id: u.name + ".grid", part: "grid", title: "Fusible grid", layer: "interfacing", cloth: plan.GridCloth,
+			size: c.Top.UpTo(r.p.Habits.Step), count: u.count, mayTurn: true, about: u.about + "/layers/grid", waits: u.waits})
+	}
 	if len(c.Under.Width) > 0 {
 		r.explain(u.name+".under", c.Under)
 	}
+}
+
+// withoutSeams is a size less the seams at both its ends.
+func (r *run) withoutSeams(s sum.Sum) sum.Sum {
+	return s.Plus(sum.Seam, "no seam allowances", -2*r.p.Cover.Seam)
+}
+
+// bulky finds a stack that takes more of the inside of a hood than its ease gives.
+func (r *run) bulky(path string, thick length.Length) {
+	e := r.p.Cover.Ease
+	ease := min(e.Length, e.Depth)
+	if r.p.Object.Kind != plan.Box || r.p.Cover.Bulk > 0 || 2*thick <= ease || thick <= length.Millimetre {
+		return // one cloth and its lining are no bulk
+	}
+	text := r.style.Text
+	r.find(finding.List{{Level: finding.Note, Code: "bulk", About: path + "/layers", Text: fmt.Sprintf("The stack is about %s thick and takes %s from the inside; the ease is %s.", text(thick), text(2*thick), text(ease)),
+		Remedy: fmt.Sprintf("Type %s as the bulk of the stack, or give more ease.", text(thick.Ceil(r.p.Habits.Step)))}})
 }
 
 // back reckons the closure from the front as it really is.
@@ -687,7 +721,7 @@ func (r *run) backCuts(piece cover.Piece, q plan.Piece, path, cloth string, b ba
 func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, waits string) {
 	finished := sum.Size{Width: sum.Of(sum.Part, "front as cut", m.Back.Width.Total()-2*m.Closing[0]), Height: sum.Of(sum.Part, "front as cut", m.Back.Height.Total()-2*m.Closing[1])}
 	out := Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, Waits: waits != "",
-		Finished: r.size(finished), Trimmed: r.size(m.Back), BeforeQuilting: r.size(m.Back), Seams: []Seam{}, Press: []PressSeam{}, Conflicts: []Point{}, Shapes: []Shape{}, Threads: []Thread{}, Methods: []UnitMethods{}, Ways: []Way{}, Outlook: []Outlook{}}
+		Finished: r.size(finished), Trimmed: r.size(m.Back), BeforeQuilting: r.size(m.Back), Seams: []Seam{}, Press: []PressSeam{}, Conflicts: []Point{}, Shapes: []Shape{}, Threads: []Thread{}, Methods: []UnitMethods{}, Ways: []Way{}, Outlook: []Outlook{}, Thick: r.l(layers.Thick(r.p.Piece(piece.Config).Layers))}
 	piece.Finished, piece.Radii = finished, piece.Radii.AtMost(min(finished.Width.Total(), finished.Height.Total())/2)
 	r.outlines(&out, piece, panel{body: piece})
 	for i, lie := range b.Lies {
@@ -714,6 +748,7 @@ func (r *run) work(top panel, m fit.Panel, b back.Back, piece cover.Piece) {
 	o := work.Order{Plan: r.p, Front: piece, Face: top.face, Applied: top.applied, Pressed: top.pressed, Pattern: top.pattern, Chain: top.chain, Closing: m.Closing, Finished: finished, Quilted: top.piece.Quilted(), Cuts: r.cuts,
 		Back: b, Fittings: r.sewnOn, Edges: r.edges, Made: r.madeForm}
 	for _, s := range work.Steps(o) {
+		r.find(fit.Edge(r.p, s))
 		r.out.Steps = append(r.out.Steps, r.step(s))
 	}
 	r.notion("thread", work.Thread(o))

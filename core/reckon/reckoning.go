@@ -112,6 +112,8 @@ type Piece struct {
 	Patch *Size `json:"patch,omitempty"`
 	// Gather is what a gathered face takes; absent for others.
 	Gather *Gathers `json:"gather,omitempty"`
+	// Thick is how thick its stack is, about.
+	Thick L `json:"thick"`
 	// Panel is a panel that is there already, the first of them; absent without.
 	Panel *PanelShown `json:"panel,omitempty"`
 	// Windows are folded windows; absent for other faces.

@@ -2,6 +2,7 @@ package sample
 
 import (
 	"fmt"
+	"strings"
 
 	"umschlag/core/length"
 	"umschlag/core/plan"
@@ -19,7 +20,7 @@ type Told struct {
 func Tell(s plan.Sample, style length.Style) []Told {
 	out := []Told{}
 	percent := func(name string, f Figure, factor float64) {
-		out = append(out, told(name, f, func(v float64) string { return fmt.Sprintf("%.2f %%", factor*v) }))
+		out = append(out, told(name, f, func(v float64) string { return strings.Replace(fmt.Sprintf("%.2f %%", factor*v), "-", "−", 1) }))
 	}
 	switch s.Kind {
 	case plan.QuiltingSample:

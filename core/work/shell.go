@@ -256,7 +256,7 @@ func (b *builder) panel(p ShellPanel) {
 	}
 	if p.Quilting != nil {
 		b.add(Step{ID: "quilt." + id, Stage: Quilting, Title: "Quilt the " + name, Text: b.linesText(p.Quilting),
-			Machine: "Walking foot, straight stitch 3 mm, needle 90/14", Caution: needleCaution, Check: "No pleats on the lining side."})
+			Machine: "Walking foot, straight stitch 3 mm, " + needle(p.Chain.Thick), Caution: needleCaution, Check: "No pleats on the lining side."})
 		b.add(Step{ID: "trim." + id, Stage: Quilting, Title: "Trim the " + name, Caution: rotaryCaution,
 			Text:  fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges.", b.size(p.Chain.Trimmed)),
 			Check: "Both diagonals are equal."})
@@ -314,7 +314,8 @@ func (b *builder) join(n int, j cover.Join, gap string) {
 	}
 	step := Step{ID: fmt.Sprintf("join.%d", n), Stage: Closing, Title: "Sew " + j.Title, Text: text + ".",
 		Machine: fmt.Sprintf("%s seam, straight stitch 2.5 mm, needle 90/14", b.text(b.Plan.Cover.Seam)), Caution: b.pins(),
-		Check: "Nothing is caught in the seam."}
+		Check: "Before you pin: measure the second edge along its seam line. After: nothing is caught in the seam.",
+		Gate:  fmt.Sprintf("%s%d", Joined, n), Expect: sum.Size{Width: j.Lengths[1]}}
 	if slices.ContainsFunc(j.Lengths[0].Then(j.Lengths[1]), func(t sum.Term) bool { return t.Kind == sum.Corner }) {
 		step.Text += fmt.Sprintf(" Clip the straight edge every %s where it goes round the corner, not into the stitching line.", b.about(length.Inch/4, 6*length.Millimetre))
 	}

@@ -30,6 +30,10 @@ const (
 	FrontPieced    = "front.pieced"
 	FrontUntrimmed = "front.untrimmed"
 	FrontRow       = "front.row."
+	// Joined, with its number behind it, is the second edge of a join along its seam line,
+	// and BackOverlap how far the pieces of a back overlap as they are laid.
+	Joined      = "join."
+	BackOverlap = "back.overlap"
 )
 
 // Stage groups steps that happen at one place.
@@ -237,7 +241,7 @@ func (b *builder) layered() {
 		return
 	}
 	b.add(Step{ID: "quilt", Stage: Quilting, Title: "Quilt", Text: b.linesText(b.Plan.Piece("front").Quilting),
-		Machine: "Walking foot, straight stitch 3 mm, needle 90/14", Caution: needleCaution,
+		Machine: "Walking foot, straight stitch 3 mm, " + needle(b.Chain.Thick), Caution: needleCaution,
 		Check: "No pleats on the lining side."})
 	b.add(Step{ID: "trim", Stage: Quilting, Title: "Trim square",
 		Text:  fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges, the pattern centred.", b.size(b.Chain.Trimmed)),
@@ -245,9 +249,18 @@ func (b *builder) layered() {
 		Gate:  FrontUntrimmed, Expect: b.Chain.Top, Caution: rotaryCaution})
 }
 
-// stackText says what lies on what, from below.
+// stackText says what lies on what, from below, and what is done to it before.
 func stackText(c layers.Chain, top string) string {
-	var stack []string
+	var before, stack []string
+	if c.Grid {
+		before = append(before, "Iron the grid behind the top, dots up: its lines guide the quilting.")
+	}
+	if c.Stiffener != "" {
+		before = append(before, "Iron the stiffener on the wrong side of the lining, a seam inside its edges.")
+	}
+	if c.Batting != nil && c.Batting.Offcuts {
+		before = append(before, "Butt offcuts of batting edge to edge and zigzag them together, not over each other, until they are large enough.")
+	}
 	if c.Lining != "" {
 		stack = append(stack, "the lining wrong side up")
 	}
@@ -255,7 +268,22 @@ func stackText(c layers.Chain, top string) string {
 		stack = append(stack, "the batting")
 	}
 	text := strings.Join(append(stack, top), ", ")
-	return strings.ToUpper(text[:1]) + text[1:] + "."
+	return spaced(append(before, strings.ToUpper(text[:1])+text[1:]+"."))
+}
+
+// hemmed is how thick it is where the hems of a back cross the closing seam.
+const hemmed = 3 * length.Millimetre
+
+// needle is the one for so much cloth and batting under the foot. Common practice; the
+// machine's manual has the last word.
+func needle(thick length.Length) string {
+	switch {
+	case thick > 6*length.Millimetre:
+		return "needle 100/16"
+	case thick > 2*length.Millimetre:
+		return "needle 90/14"
+	}
+	return "needle 80/12"
 }
 
 // linesText says a quilting pattern, in the order it is sewn.
@@ -353,8 +381,12 @@ func (b *builder) close() {
 		text = append(text, fmt.Sprintf("Its pieces overlap by %s.", b.text(c.Overlap.Total())))
 	}
 	text = append(text, c.Laid, round, b.closingText(), "One diagonal stitch at a corner turns better; sew twice where hems cross the seam.")
-	b.add(Step{ID: "close", Stage: Closing, Title: "Sew front and back together", Text: spaced(text),
-		Machine: fmt.Sprintf("%s seam, straight stitch 2.5 mm, needle 90/14", b.text(b.Plan.Cover.Seam)), Caution: b.pins()})
+	gate, expect := "", sum.Size{}
+	if len(c.Lies) > 1 && len(c.Overlap) > 0 {
+		gate, expect = BackOverlap, sum.Size{Width: c.Overlap}
+	}
+	b.add(Step{ID: "close", Stage: Closing, Title: "Sew front and back together", Text: spaced(text), Gate: gate, Expect: expect,
+		Machine: fmt.Sprintf("%s seam, straight stitch 2.5 mm, %s", b.text(b.Plan.Cover.Seam), needle(max(2*b.Chain.Thick, hemmed))), Caution: b.pins()})
 	if finish := insideText[b.Plan.Edges.Inside]; finish != "" {
 		b.add(Step{ID: "finish", Stage: Closing, Title: "Finish the seams", Text: finish})
 	}

@@ -143,6 +143,7 @@ press: PressSeam[]
 press_conflicts: Point[]
 patch?: Size2
 gather?: Gathers
+thick: L2
 panel?: PanelShown
 windows?: WindowsShown
 /**
@@ -355,6 +356,23 @@ needed: L
 piece: L
 yields: L
 }
+/**
+ * L is a length as it is shown.
+ */
+export interface L2 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
 export interface PanelShown {
 size: Size
 /**
@@ -422,9 +440,9 @@ covered: string
 box: Box
 from: Distances
 size: Size3
-shows: L2
+shows: L3
 round: L
-lap?: L3
+lap?: L4
 }
 /**
  * Box is a rectangle on a piece, in nanometres from its finished top left corner.
@@ -454,7 +472,7 @@ height: L
 /**
  * L is a length as it is shown.
  */
-export interface L2 {
+export interface L3 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -471,7 +489,7 @@ exact: string
 /**
  * L is a length as it is shown.
  */
-export interface L3 {
+export interface L4 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -514,7 +532,7 @@ export interface Outlook {
 direction: string
 seams: number
 cuts: number
-mean: L4
+mean: L5
 sd: L
 tolerance: L
 /**
@@ -535,7 +553,7 @@ buys: Buy[]
 /**
  * L is a length as it is shown.
  */
-export interface L4 {
+export interface L5 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -658,8 +676,8 @@ overlap: L
  * Share of the finished width, in percent.
  */
 share: number
-opening: L5
-cloth: L6
+opening: L6
+cloth: L7
 notions: Notion[]
 buttons: number
 /**
@@ -672,7 +690,7 @@ marks: BackMark[]
 /**
  * L is a length as it is shown.
  */
-export interface L5 {
+export interface L6 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -689,7 +707,7 @@ exact: string
 /**
  * L is a length as it is shown.
  */
-export interface L6 {
+export interface L7 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -771,7 +789,7 @@ export interface Strips {
  */
 what: string
 cut: string
-width: L7
+width: L8
 need: L
 joined: L
 area: L
@@ -781,7 +799,7 @@ lie: StripLie[]
 /**
  * L is a length as it is shown.
  */
-export interface L7 {
+export interface L8 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -857,29 +875,12 @@ export interface ClothNeed {
 cloth: string
 name: string
 length: L
-need: L8
-buy: L9
+need: L9
+buy: L10
 buy_text: string
-have?: L10
+have?: L11
 short: L
 lay: Lay
-}
-/**
- * L is a length as it is shown.
- */
-export interface L8 {
-/**
- * NM is the exact length in nanometres.
- */
-nm: number
-/**
- * Text is the length in the plan's unit, marked with ≈ when it is rounded.
- */
-text: string
-/**
- * Exact is the length in keyboard notation, nothing rounded.
- */
-exact: string
 }
 /**
  * L is a length as it is shown.
@@ -902,6 +903,23 @@ exact: string
  * L is a length as it is shown.
  */
 export interface L10 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L11 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -1331,8 +1349,8 @@ overlap: L
  * Share of the finished width, in percent.
  */
 share: number
-opening: L5
-cloth: L6
+opening: L6
+cloth: L7
 notions: Notion[]
 buttons: number
 /**
@@ -1548,35 +1566,18 @@ name: string
 cloth: {
 
 }
-width: L11
+width: L12
 usable: L
 have?: L
 /**
  * HaveText is the length as it is asked for in a shop.
  */
 have_text: string
-wanted: L12
-short: L13
+wanted: L13
+short: L14
 plans: string[]
 print: string
 swatch: Swatch
-}
-/**
- * L is a length as it is shown.
- */
-export interface L11 {
-/**
- * NM is the exact length in nanometres.
- */
-nm: number
-/**
- * Text is the length in the plan's unit, marked with ≈ when it is rounded.
- */
-text: string
-/**
- * Exact is the length in keyboard notation, nothing rounded.
- */
-exact: string
 }
 /**
  * L is a length as it is shown.
@@ -1599,6 +1600,23 @@ exact: string
  * L is a length as it is shown.
  */
 export interface L13 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L14 {
 /**
  * NM is the exact length in nanometres.
  */

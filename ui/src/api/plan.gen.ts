@@ -595,6 +595,15 @@ batting?: Batting
  */
 lining?: string
 /**
+ * Stiffener is the letter of an interfacing ironed to the lining, without seam
+ * allowances; absent: none.
+ */
+stiffener?: string
+/**
+ * Grid is a fusible grid ironed behind the top as a guide for quilting.
+ */
+grid?: boolean
+/**
  * Overhang is how far batting and lining stand out beyond the top, each side.
  */
 overhang?: (string | number)
@@ -615,6 +624,10 @@ loft?: (string | number)
  * Cloth is the letter under which the batting is described; absent: "batting".
  */
 cloth?: string
+/**
+ * Offcuts tells that it is butted together from what is left of others.
+ */
+offcuts?: boolean
 }
 /**
  * Quilting is the pattern that holds the layers together.
@@ -862,6 +875,15 @@ batting?: Batting
  * Lining is the letter of the lining cloth; absent: no lining.
  */
 lining?: string
+/**
+ * Stiffener is the letter of an interfacing ironed to the lining, without seam
+ * allowances; absent: none.
+ */
+stiffener?: string
+/**
+ * Grid is a fusible grid ironed behind the top as a guide for quilting.
+ */
+grid?: boolean
 /**
  * Overhang is how far batting and lining stand out beyond the top, each side.
  */

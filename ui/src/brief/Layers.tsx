@@ -6,6 +6,7 @@ import { useChange, useSamples, useStarts } from "../api/queries";
 import { usePlan } from "../plan/context";
 import { get, put } from "../plan/path";
 import { dressed } from "../words/fractions";
+import { Len } from "../words/T";
 import { Choice } from "./Choice";
 import { Field } from "./Field";
 import { useConfigs } from "./Pieces";
@@ -54,6 +55,7 @@ function LayersOf({ name, lead }: { name: string; lead: string }) {
   const lines = quilting.lines ?? [];
   const pattern = patternOf(quilting);
   const quilted = pattern !== "none";
+  const thick = open.reckoning.pieces.find((p) => p.config === name)?.thick;
   const count = Number(of("layers", "/batting/count") ?? 0);
   const lining = String(of("layers", "/lining") ?? "");
   const ownLayers = (plan: Plan) => own(plan, "layers");
@@ -106,6 +108,44 @@ function LayersOf({ name, lead }: { name: string; lead: string }) {
             rework((plan) => put(ownLayers(plan), `${piece}/layers/lining`, next || undefined), next ? `lining of ${next}` : "no lining")
           }
         />
+        {count > 0 && (
+          <>
+            ,{" "}
+            <Choice
+              label={labelled("Where the batting comes from")}
+              value={of("layers", "/batting/offcuts") === true ? "offcuts" : ""}
+              options={[
+                { value: "", name: "the batting in one" },
+                { value: "offcuts", name: "the batting butted from offcuts" },
+              ]}
+              choose={(next) =>
+                rework(
+                  (plan) => put(ownLayers(plan), `${piece}/layers/batting/offcuts`, next ? true : undefined),
+                  next ? "batting from offcuts" : "batting in one",
+                )
+              }
+            />
+          </>
+        )}
+        {lining !== "" && (
+          <>
+            ,{" "}
+            <Choice
+              label={labelled("Stiffener")}
+              value={String(of("layers", "/stiffener") ?? "")}
+              options={[
+                { value: "", name: "not stiffened" },
+                ...letters.map((l) => ({ value: l.value, name: `stiffened with ${l.name}` })),
+              ]}
+              choose={(next) =>
+                rework(
+                  (plan) => put(ownLayers(plan), `${piece}/layers/stiffener`, next || undefined),
+                  next ? `stiffened with ${next}` : "not stiffened",
+                )
+              }
+            />
+          </>
+        )}
         {hasUnder && (
           <>
             , <Value path={`${keeper("layers")}/layers/overhang`} label={labelled("Overhang of batting and lining")} /> larger all round
@@ -138,11 +178,32 @@ function LayersOf({ name, lead }: { name: string; lead: string }) {
         )}
         {quilted && (
           <>
+            ,{" "}
+            <Choice
+              label={labelled("Guide for quilting")}
+              value={of("layers", "/grid") === true ? "grid" : ""}
+              options={[
+                { value: "", name: "along drawn lines" },
+                { value: "grid", name: "along a fusible grid behind the top" },
+              ]}
+              choose={(next) =>
+                rework(
+                  (plan) => put(ownLayers(plan), `${piece}/layers/grid`, next ? true : undefined),
+                  next ? "a fusible grid" : "drawn lines",
+                )
+              }
+            />
             , then trimmed from <Value path={`${keeper("squaring")}/squaring`} label={labelled("Squaring margin each side")} /> spare all
             round
           </>
         )}
         .
+        {thick && (
+          <span className="soft">
+            {" "}
+            The stack is about <Len of={thick} /> thick.
+          </span>
+        )}
       </p>
       {quilted && <TakeUp name={name} />}
     </>

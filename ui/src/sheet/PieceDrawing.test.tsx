@@ -34,6 +34,7 @@ const piece = (cells: Cell[], more: Partial<Piece> = {}): Piece => ({
   shapes: [],
   threads: [],
   outlook: [],
+  thick: { nm: 400000, text: "≈1/64″", exact: "0.4 mm" },
   ways: [],
   methods: [],
   waits: false,

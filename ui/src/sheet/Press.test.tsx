@@ -41,6 +41,7 @@ const piece = (press: PressSeam[], conflicts: { x: number; y: number }[] = []): 
   shapes: [],
   threads: [],
   outlook: [],
+  thick: { nm: 400000, text: "≈1/64″", exact: "0.4 mm" },
   ways: [],
   methods: [],
   waits: false,

@@ -55,6 +55,7 @@ const front: Piece = {
   shapes: [],
   threads: [],
   outlook: [],
+  thick: { nm: 400000, text: "≈1/64″", exact: "0.4 mm" },
   ways: [],
   methods: [],
   waits: false,

@@ -301,37 +301,50 @@ function Uses({ sample, title }: { sample: SampleView; title: string }) {
       () => say(`${one.title} goes by it now; undo is in the plan.`),
       (error) => say(sentence(error)),
     );
+  const telling = uses.filter((one) => one.used || (one.changes ?? []).length > 0);
+  const others = uses.filter((one) => !telling.includes(one));
   return (
-    <ul className="uses" aria-label={`Plans that go by ${title}`}>
-      {uses.map((one) => {
-        const changes = one.changes ?? [];
-        return (
+    <>
+      <ul className="uses" aria-label={`Plans that go by ${title}`}>
+        {telling.map((one) => (
           <li key={`${one.plan} ${one.path}`}>
             <Link to={`/plans/${one.plan}`}>{one.title}</Link>{" "}
-            {one.used ? (
-              <strong>goes by it</strong>
-            ) : (
-              <>
-                <button type="button" className="word-button" onClick={() => void take(one)}>
-                  Go by it<span className="sr-only"> in {one.title}</span>
-                </button>{" "}
-                <span className="soft">
-                  {one.other && `${one.other}; `}
-                  <T>
-                    {changes.length === 0
-                      ? "no cut changes"
-                      : `${changes
-                          .slice(0, 3)
-                          .map((c) => `${c.title.toLowerCase()} ${c.from} → ${c.to}`)
-                          .join(", ")}${changes.length > 3 ? `, and ${changes.length - 3} more cuts` : ""}`}
-                  </T>
-                </span>
-              </>
-            )}
+            {one.used ? <strong>goes by it</strong> : <Would use={one} take={() => void take(one)} />}
           </li>
-        );
-      })}
-    </ul>
+        ))}
+      </ul>
+      {others.length > 0 && (
+        <details>
+          <summary className="soft">
+            It would change no cut of {others.length === 1 ? "one other plan" : `${others.length} other plans`}
+          </summary>
+          <ul className="uses">
+            {others.map((one) => (
+              <li key={`${one.plan} ${one.path}`}>
+                <Link to={`/plans/${one.plan}`}>{one.title}</Link> <Would use={one} take={() => void take(one)} />
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </>
+  );
+}
+
+/** What a sample would change in a plan, and the way to go by it. */
+function Would({ use, take }: { use: SampleUse; take: () => void }) {
+  const changes = use.changes ?? [];
+  const first = changes.slice(0, 3).map((c) => `${c.title.toLowerCase()} ${c.from} → ${c.to}`);
+  return (
+    <>
+      <button type="button" className="word-button" onClick={take}>
+        Go by it<span className="sr-only"> in {use.title}</span>
+      </button>{" "}
+      <span className="soft">
+        {use.other && `${use.other}; `}
+        <T>{`${first.join(", ")}${changes.length > 3 ? `, and ${changes.length - 3} more cuts` : ""}`}</T>
+      </span>
+    </>
   );
 }
 

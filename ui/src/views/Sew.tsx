@@ -366,7 +366,13 @@ function Gate({ step }: { step: Step }) {
         </>
       ) : (
         <p className="large">
-          It measures {side("/width", "Measured across")} across
+          {step.gate === "back.overlap" ? (
+            <>The pieces overlap by {side("/width", "Measured overlap")}</>
+          ) : step.gate?.startsWith("join.") ? (
+            <>The second edge is {side("/width", "Measured along the seam line")} along its seam line</>
+          ) : (
+            <>It measures {side("/width", "Measured across")} across</>
+          )}
           {step.expect && step.expect.height.nm > 0 && <> and {side("/height", "Measured up")} up</>}.{" "}
           {!entry && step.expect && (
             <button type="button" className="word-button" onClick={asPlanned}>

@@ -57,7 +57,7 @@ function Bell({ of: o }: { of: OutlookData }) {
   });
   return (
     <svg className="bell" viewBox="0 0 220 46" aria-hidden="true">
-      <rect className="band" x={x(-tolerance)} y="2" width={x(tolerance) - x(-tolerance)} height="38" />
+      <rect className="room" x={x(-tolerance)} y="2" width={x(tolerance) - x(-tolerance)} height="38" />
       <path className="curve" d={`M${points.join("L")}`} />
       <path className="axis-line" d="M6 40H214M110 36V44" />
     </svg>
