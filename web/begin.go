@@ -225,7 +225,12 @@ func (s *server) move(c *echo.Context) error {
 	if !ok {
 		return planfile.Problems{{Path: fmt.Sprintf("/fittings/%d", in.Fitting), Text: "This fitting cannot be moved: put right what the brief says of it first."}}
 	}
-	doc, err := json.Marshal(planfile.Part(at, p.Units))
+	return sendPlace(c, at, p.Units)
+}
+
+// sendPlace answers with a place in the notation of plan files.
+func sendPlace(c *echo.Context, at plan.At, unit length.Unit) error {
+	doc, err := json.Marshal(planfile.Part(at, unit))
 	if err != nil {
 		return err
 	}

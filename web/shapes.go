@@ -152,11 +152,7 @@ func (s *server) moveShape(c *echo.Context) error {
 	if !ok {
 		return planfile.Problems{{Path: in.About, Text: "This shape cannot be moved: put right what the brief says of it first."}}
 	}
-	doc, err := json.Marshal(planfile.Part(at, p.Units))
-	if err != nil {
-		return err
-	}
-	return c.JSON(http.StatusOK, MovedFitting{At: doc})
+	return sendPlace(c, at, p.Units)
 }
 
 // shapesFile answers with the shapes of a piece of a stored plan as an SVG file at true

@@ -19,8 +19,9 @@ type Chain struct {
 	Trimmed sum.Size
 	// Top before quilting: trimmed, plus the margin, over what quilting leaves.
 	Top sum.Size
-	// Under is the size of batting and lining; empty without either.
-	Under sum.Size
+	// Under is the size of batting and lining; empty without either. Padding is that of the
+	// batting, where it stands out by another measure.
+	Under, Padding sum.Size
 	// Margin on each side, trimmed after quilting.
 	Margin length.Length
 	// TakeUp planned with.
@@ -29,7 +30,7 @@ type Chain struct {
 	// the top.
 	Batting           *plan.Batting
 	Lining, Stiffener string
-	Grid              bool
+	Grid, Web         bool
 	// Thick is how thick the stack is with its face.
 	Thick length.Length
 }
@@ -84,7 +85,7 @@ func Of(path string, q plan.Piece, trimmed sum.Size, step length.Length, samples
 // SewnAs is the chain of a top that came out otherwise than planned and was
 // accepted: trimmed to what it allows.
 func (c Chain) SewnAs(trimmed, top sum.Size, l *plan.Layers, step length.Length) Chain {
-	c.Trimmed, c.Top, c.Under = trimmed, top, sum.Size{}
+	c.Trimmed, c.Top, c.Under, c.Padding = trimmed, top, sum.Size{}, sum.Size{}
 	c.under(l, step)
 	return c
 }
@@ -95,13 +96,17 @@ func (c *Chain) under(l *plan.Layers, step length.Length) {
 	if l == nil {
 		return
 	}
-	c.Stiffener, c.Grid = l.Stiffener, l.Grid
+	c.Stiffener, c.Grid, c.Web = l.Stiffener, l.Grid, l.Web
 	if l.Batting != nil && l.Batting.Count > 0 {
 		c.Batting = l.Batting
 	}
 	c.Lining = l.Lining
 	if (c.Batting != nil || c.Lining != "") && l.Overhang != nil {
 		c.Under = c.Top.Between(sum.Overhang, "overhang", *l.Overhang).UpTo(step)
+		c.Padding = c.Under
+		if c.Batting != nil && c.Batting.Overhang != nil {
+			c.Padding = c.Top.Between(sum.Overhang, "overhang of the batting", *c.Batting.Overhang).UpTo(step)
+		}
 	}
 }
 

@@ -176,6 +176,8 @@ type Layers struct {
 	Stiffener string `json:"stiffener,omitempty"`
 	// Grid is a fusible grid ironed behind the top as a guide for quilting.
 	Grid bool `json:"grid,omitempty"`
+	// Web is fusible web between the top and what lies under it.
+	Web bool `json:"web,omitempty"`
 	// Overhang is how far batting and lining stand out beyond the top, each side.
 	Overhang *length.Length `json:"overhang,omitempty"`
 }
@@ -188,6 +190,9 @@ type Batting struct {
 	Loft length.Length `json:"loft,omitempty"`
 	// Cloth is the letter under which the batting is described; absent: "batting".
 	Cloth string `json:"cloth,omitempty"`
+	// Overhang is how far the batting stands out beyond the top, each side; that of the
+	// lining when absent.
+	Overhang *length.Length `json:"overhang,omitempty"`
 	// Offcuts tells that it is butted together from what is left of others.
 	Offcuts bool `json:"offcuts,omitempty"`
 }

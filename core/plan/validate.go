@@ -396,6 +396,9 @@ func (v *validator) layers(path string, l Layers) {
 	}
 	if b := l.Batting; b != nil {
 		v.count(path+"/batting/count", "Layers of batting", b.Count, 0, 4)
+		if b.Overhang != nil {
+			v.between(path+"/batting/overhang", "The overhang of the batting", *b.Overhang, 0, mostMargin)
+		}
 		v.between(path+"/batting/loft", "The loft of a batting", b.Loft, 0, 2*length.Inch)
 	}
 }

@@ -578,7 +578,7 @@ func (r *run) under(u underneath) {
 	c := u.chain
 	if c.Batting != nil {
 		batting := cutting{piece: u.piece, id: u.name + ".batting", part: "batting", title: "Batting", layer: "batting", cloth: c.Batting.Cloth,
-			size: c.Under, count: u.count * c.Batting.Count, mayTurn: true, about: u.about + "/layers/batting", waits: u.waits}
+			size: c.Padding, count: u.count * c.Batting.Count, mayTurn: true, about: u.about + "/layers/batting", waits: u.waits}
 		if c.Batting.Offcuts { // there already, and butted together
 			batting.title, batting.had = "Batting, from offcuts", true
 		}
@@ -591,6 +591,10 @@ func (r *run) under(u underneath) {
 	if c.Stiffener != "" {
 		r.cut(cutting{piece: u.piece, id: u.name + ".stiffener", part: "stiffener", title: "Stiffener", layer: "interfacing", cloth: c.Stiffener,
 			size: c.Trimmed.Each(r.withoutSeams).UpTo(r.p.Habits.Step), count: u.count, mayTurn: true, about: u.about + "/layers/stiffener", waits: u.waits})
+	}
+	if c.Web {
+		r.cut(cutting{piece: u.piece, id: u.name + ".web", part: "web", title: "Fusible web", layer: "web", cloth: plan.WebCloth,
+			size: c.Top.UpTo(r.p.Habits.Step), count: u.count, mayTurn: true, about: u.about + "/layers/web", waits: u.waits})
 	}
 	if c.Grid {
 		r.cut(cutting{piece: u.piece, id: u.name + ".grid", part: "grid", title: "Fusible grid", layer: "interfacing", cloth: plan.GridCloth,
@@ -610,7 +614,10 @@ func (r *run) withoutSeams(s sum.Sum) sum.Sum {
 func (r *run) bulky(path string, thick length.Length) {
 	e := r.p.Cover.Ease
 	ease := min(e.Length, e.Depth)
-	if r.p.Object.Kind != plan.Box || r.p.Cover.Bulk > 0 || 2*thick <= ease || thick <= length.Millimetre {
+	if r.p.Object.Kind == plan.Book {
+		ease = e.Wrap
+	}
+	if (r.p.Object.Kind != plan.Box && r.p.Object.Kind != plan.Book) || r.p.Cover.Bulk > 0 || 2*thick <= ease || thick <= length.Millimetre {
 		return // one cloth and its lining are no bulk
 	}
 	text := r.style.Text

@@ -255,6 +255,9 @@ func stackText(c layers.Chain, top string) string {
 	if c.Grid {
 		before = append(before, "Iron the grid behind the top, dots up: its lines guide the quilting.")
 	}
+	if c.Web {
+		before = append(before, "Iron the web behind the top; its paper comes off when the layers are laid together, and the iron bonds them.")
+	}
 	if c.Stiffener != "" {
 		before = append(before, "Iron the stiffener on the wrong side of the lining, a seam inside its edges.")
 	}
@@ -315,7 +318,7 @@ func (b *builder) linesText(q *plan.Quilting) string {
 		say("Free-motion, %s from line to line on average: feed dogs down, from one edge to the other in loops that do not cross.", b.text(q.Free))
 	}
 	if b.Pattern.Seam > 0 {
-		say("%d lines, %s in all: about %s of thread, %s wound, and %d minutes.", len(b.Pattern.Lines), b.style.Yards(b.Pattern.Seam), b.style.Yards(b.Pattern.Thread), count(b.Pattern.Bobbins, "bobbin", "bobbins"), b.Pattern.Minutes)
+		say("%d lines, %s in all: they take %s of thread, %s wound, and about %d minutes.", len(b.Pattern.Lines), b.style.Yards(b.Pattern.Seam), b.style.Yards(b.Pattern.Thread), count(b.Pattern.Bobbins, "bobbin", "bobbins"), b.Pattern.Minutes)
 	}
 	return strings.Join(text, " ")
 }

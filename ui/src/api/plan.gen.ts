@@ -604,6 +604,10 @@ stiffener?: string
  */
 grid?: boolean
 /**
+ * Web is fusible web between the top and what lies under it.
+ */
+web?: boolean
+/**
  * Overhang is how far batting and lining stand out beyond the top, each side.
  */
 overhang?: (string | number)
@@ -624,6 +628,11 @@ loft?: (string | number)
  * Cloth is the letter under which the batting is described; absent: "batting".
  */
 cloth?: string
+/**
+ * Overhang is how far the batting stands out beyond the top, each side; that of the
+ * lining when absent.
+ */
+overhang?: (string | number)
 /**
  * Offcuts tells that it is butted together from what is left of others.
  */
@@ -884,6 +893,10 @@ stiffener?: string
  * Grid is a fusible grid ironed behind the top as a guide for quilting.
  */
 grid?: boolean
+/**
+ * Web is fusible web between the top and what lies under it.
+ */
+web?: boolean
 /**
  * Overhang is how far batting and lining stand out beyond the top, each side.
  */

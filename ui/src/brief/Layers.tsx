@@ -149,6 +149,33 @@ function LayersOf({ name, lead }: { name: string; lead: string }) {
         {hasUnder && (
           <>
             , <Value path={`${keeper("layers")}/layers/overhang`} label={labelled("Overhang of batting and lining")} /> larger all round
+            {count > 0 && lining !== "" && (
+              <>
+                {" "}
+                (the batting{" "}
+                <Value
+                  path={`${keeper("layers")}/layers/batting/overhang`}
+                  label={labelled("Overhang of the batting alone")}
+                  shown={of("layers", "/batting/overhang") === undefined ? "as much" : undefined}
+                />
+                )
+              </>
+            )}
+            ,{" "}
+            <Choice
+              label={labelled("Fusible web in the stack")}
+              value={of("layers", "/web") === true ? "web" : ""}
+              options={[
+                { value: "", name: "laid together" },
+                { value: "web", name: "bonded with fusible web" },
+              ]}
+              choose={(next) =>
+                rework(
+                  (plan) => put(ownLayers(plan), `${piece}/layers/web`, next ? true : undefined),
+                  next ? "bonded with web" : "laid together",
+                )
+              }
+            />
           </>
         )}
         ,{" "}

@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
-import type { Cell, Guide, LogView, PressSeam, Reckoning, Step } from "../api/api.gen";
+import type { Cell, Guide, LogView, PressSeam, QuiltLine, Reckoning, Step } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { useChange } from "../api/queries";
@@ -248,11 +248,13 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
     reckoning.pieces[0];
   if (!piece) return null;
   const box = extent(piece);
+  const quilts = /(^|\.)quilt(\.|$)/.test(step.id) ? (piece.quilting?.lines ?? []) : [];
+  const room = quilts.length > 0 ? box.width / 24 : 6;
   const shown = step.stage === "piece" || step.stage === "cut" ? { ...piece, quilting: undefined } : piece;
   return (
     <figure className="step-drawing">
       <svg
-        viewBox={`${box.x - 6} ${box.y - 6} ${box.width + 12} ${box.height + 12}`}
+        viewBox={`${box.x - room} ${box.y - room} ${box.width + 2 * room} ${box.height + 2 * room}`}
         role="img"
         aria-label={`${piece.title}: ${step.title}`}
       >
@@ -264,6 +266,7 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
           outlines={step.stage !== "piece"}
         />
         {step.stage === "piece" && <RowLabels cells={piece.cells} text={box.width / 30} />}
+        {quilts.length > 0 && <Beginnings lines={quilts} text={box.width / 34} />}
         {sewnOn && <OnPiece fittings={[sewnOn]} text={box.width / 26} />}
         {piece.name === "back" && reckoning.back && <Closure back={reckoning.back} cuts={reckoning.cuts} text={box.width / 26} />}
         <Arrows step={step} seams={piece.press} size={box.width} />
@@ -276,6 +279,27 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
       {step.side && <figcaption className="soft">Arrows: where the allowances go, seen from the front.</figcaption>}
       {step.stage === "piece" && piece.press.length > 0 && <PressView piece={piece} step={step} />}
     </figure>
+  );
+}
+
+/** Where each line of quilting begins, numbered in the order they are sewn; of many only some. */
+function Beginnings({ lines, text }: { lines: QuiltLine[]; text: number }) {
+  const every = Math.ceil(lines.length / 24);
+  return (
+    <g className="beginnings no-pointer">
+      {lines.map((line, i) => {
+        const [, x, y] = /^M([-\d.]+) ([-\d.]+)/.exec(line.path) ?? [];
+        if (i % every !== 0 || x === undefined || y === undefined) return null;
+        return (
+          <g key={line.path} transform={`translate(${x} ${y})`}>
+            <circle className="stitch-number" r={text * 0.8} />
+            <text fontSize={text * 0.85} y={text * 0.3} textAnchor="middle">
+              {i + 1}
+            </text>
+          </g>
+        );
+      })}
+    </g>
   );
 }
 
@@ -447,12 +471,13 @@ function TrimGuide({ guide }: { guide: Guide }) {
           <div key={name}>
             <dt>{name}</dt>
             <dd>
-              <T>{`${two[0].text} inside the edge ${one}, ${two[1].text} ${other}`}</T>
+              <T>{`${two[0].text} ${one}, ${two[1].text} ${other}`}</T>
             </dd>
           </div>
         ))}
       </dl>
       <figcaption className="soft">
+        How far inside its edge each cut lies.{" "}
         <T>{guide.skew.nm === 0 ? "The diagonals are alike." : `The diagonals differ by ${guide.skew.text}.`}</T> Mark all eight points, lay
         the ruler through two at a time.
       </figcaption>

@@ -1,0 +1,89 @@
+package work_test
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"umschlag/core/applique"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/work"
+)
+
+// shaped is the work of a front with shapes laid on.
+func shaped(t *testing.T, shapes ...plan.Shape) []work.Step {
+	t.Helper()
+	placed, found := applique.Place(applique.Order{Shapes: shapes, About: "/applique", Width: 18 * in, Height: 18 * in, Step: in / 8})
+	require.Empty(t, found)
+	o := order(4, 4, true)
+	o.Applied = applique.Lay(placed)
+	o.Cuts = append(o.Cuts, work.Cut{ID: "front.applique.0", Piece: "front", Shape: true})
+	return work.Steps(o)
+}
+
+func at(left, top length.Length) plan.At { return plan.At{Left: &left, Top: &top} }
+
+func TestShapesAreLaidLayerByLayerAndSewnBeforeTheQuilting(t *testing.T) {
+	low := plan.Shape{Name: "road", Shape: "square", Cloth: "A", Width: 8 * in, At: at(in, in)}
+	top := plan.Shape{Name: "wheel", Shape: "circle", Cloth: "B", Width: 4 * in, At: at(2*in, 2*in)}
+	late := plan.Shape{Name: "hub", Shape: "circle", Cloth: "A", Width: in, At: at(12*in, 12*in), Edge: plan.NoEdge, Late: true}
+	steps := shaped(t, low, top, late)
+	var ids []string
+	by := map[string]work.Step{}
+	for _, s := range steps {
+		by[s.ID] = s
+		if strings.HasPrefix(s.ID, "shapes.") || s.ID == "layers" {
+			ids = append(ids, s.ID)
+		}
+	}
+	assert.Equal(t, []string{"shapes.cut", "shapes.lay.1", "shapes.lay.2", "shapes.sew.1", "shapes.sew.2", "shapes.lay.1.late", "layers"}, ids)
+	assert.Equal(t, []string{"front.applique.0"}, by["shapes.cut"].Cuts)
+	assert.NotContains(t, by["cut.front"].Cuts, "front.applique.0", "shapes are cut when their web is on")
+	assert.Contains(t, by["shapes.lay.1"].Text, "Road: 1″ from the left, 1″ from the top.")
+	assert.Contains(t, by["shapes.lay.1"].Check, "road 9″ from the right and 9″ from the bottom")
+	assert.Contains(t, by["shapes.lay.1.late"].Text, "Hub: fused, and no edge to sew.")
+	for _, id := range ids[:5] {
+		assert.NotEmpty(t, by[id].Caution, id)
+	}
+}
+
+func TestManyShapesPointToTheDrawing(t *testing.T) {
+	var shapes []plan.Shape
+	for i := range 12 {
+		shapes = append(shapes, plan.Shape{Shape: "square", Cloth: "A", Width: in, At: at(length.Length(i)*in*5/4, in)})
+	}
+	for _, s := range shaped(t, shapes...) {
+		if s.ID == "shapes.lay.1" {
+			assert.Contains(t, s.Text, "The other 4 as drawn.")
+		}
+		if s.ID == "shapes.sew.1" {
+			assert.Contains(t, s.Text, "4 more as drawn")
+			assert.Contains(t, s.Text, "Together 48″ of dense zigzag")
+		}
+	}
+}
+
+func TestStitchingByHandAsksForTheNeedle(t *testing.T) {
+	for _, s := range shaped(t, plan.Shape{Shape: "heart", Cloth: "A", Width: 4 * in, Edge: plan.HandEdge, At: at(in, in)}) {
+		if s.ID == "shapes.sew.1" {
+			assert.Contains(t, s.Caution, "needles")
+			assert.Contains(t, s.Machine, "By hand")
+		}
+	}
+}
+
+// The needle follows the thickness of the stack.
+func TestNeedles(t *testing.T) {
+	for thick, want := range map[length.Length]string{length.Millimetre: "80/12", 4 * length.Millimetre: "90/14", 7 * length.Millimetre: "100/16"} {
+		o := order(4, 4, true)
+		o.Chain.Thick = thick
+		for _, s := range work.Steps(o) {
+			if s.ID == "quilt" {
+				assert.Contains(t, s.Machine, want)
+			}
+		}
+	}
+}
