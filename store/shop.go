@@ -43,6 +43,27 @@ func (s *Store) SaveCloth(ctx context.Context, id, base int, name, doc string) (
 	return c, err
 }
 
+// TakeCloths adds the cloths without an id and changes the others, all or none. A cloth
+// that was changed since it was read keeps all of them out.
+func (s *Store) TakeCloths(ctx context.Context, list []Cloth) error {
+	return s.change(ctx, "take cloths", func(tx *sql.Tx) error {
+		for _, c := range list {
+			if c.ID == 0 {
+				if _, err := tx.ExecContext(ctx, `INSERT INTO cloths (name, doc) VALUES (?, ?)`, c.Name, c.Doc); err != nil {
+					return taken(err)
+				}
+				continue
+			}
+			var revision int
+			err := tx.QueryRowContext(ctx, `UPDATE cloths SET doc = ?, revision = revision + 1 WHERE id = ? AND revision = ? RETURNING revision`, c.Doc, c.ID, c.Revision).Scan(&revision)
+			if err := stale(ctx, tx, "cloths", c.ID, err); err != nil {
+				return err
+			}
+		}
+		return nil
+	})
+}
+
 // RemoveCloth takes a cloth out of the cupboard and returns what it was.
 func (s *Store) RemoveCloth(ctx context.Context, id int) (Cloth, error) {
 	c := Cloth{ID: id}

@@ -196,6 +196,7 @@ type Types struct {
 	HistoryEntry []HistoryEntry   `json:"history"`
 	ClothView    []ClothView      `json:"cloths"`
 	SaveCloth    SaveCloth        `json:"save_cloth"`
+	ClothFile    ClothFileView    `json:"cloth_file"`
 	SampleView   []SampleView     `json:"samples"`
 	SaveSample   SaveSample       `json:"save_sample"`
 	HabitsView   HabitsView       `json:"habits"`

@@ -85,6 +85,8 @@ func (s *server) routes(g *echo.Group) {
 	g.POST("/plans/:id/finish", s.finish)
 	g.GET("/cloths", s.cloths)
 	g.POST("/cloths", s.addCloth)
+	g.GET("/cloths.csv", s.clothsFile)
+	g.POST("/cloths/table", s.takeCloths)
 	g.PUT("/cloths/:id", s.saveCloth)
 	g.DELETE("/cloths/:id", s.removeCloth)
 	g.GET("/samples", s.samples)

@@ -23,6 +23,7 @@ based: Based
 history: HistoryEntry[]
 cloths: ClothView[]
 save_cloth: SaveCloth
+cloth_file: ClothFileView
 samples: SampleView[]
 save_sample: SaveSample
 habits: HabitsView
@@ -1638,6 +1639,43 @@ base?: number
 cloth: {
 
 }
+}
+/**
+ * ClothFileView is what taking a table of cloths in would change, or has changed.
+ */
+export interface ClothFileView {
+added: string[]
+changed: ClothChange[]
+/**
+ * Same is how many cloths stay as they are.
+ */
+same: number
+/**
+ * Problems are what is wrong with the table; nothing of it is taken in then.
+ */
+problems: Fault[]
+/**
+ * Taken tells that it was taken in.
+ */
+taken: boolean
+}
+/**
+ * ClothChange is a cloth with what changes of it.
+ */
+export interface ClothChange {
+name: string
+what: string[]
+}
+/**
+ * Fault is what is wrong with one place of a table.
+ */
+export interface Fault {
+/**
+ * Row from 1, the header being the first; Column by its name, empty where it is the row.
+ */
+row: number
+column?: string
+text: string
 }
 /**
  * SampleView is a sample with what it tells.

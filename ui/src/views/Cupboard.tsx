@@ -1,7 +1,7 @@
 import Button from "@mui/material/Button";
-import { useState } from "react";
-import type { ClothView, Swatch as SwatchData } from "../api/api.gen";
-import { ApiError, ask, sentence } from "../api/client";
+import { useRef, useState } from "react";
+import type { ClothFileView, ClothView, Swatch as SwatchData } from "../api/api.gen";
+import { ApiError, ask, sendFile, sentence } from "../api/client";
 import { useChange, useCloths } from "../api/queries";
 import { Choice } from "../brief/Choice";
 import { motifNames } from "../cloth/Pattern";
@@ -31,6 +31,7 @@ export function Cupboard() {
           Put a cloth in
         </Button>
       </header>
+      <Table />
       {cloths.isError && (
         <p className="finding stop" role="alert">
           {sentence(cloths.error)}
@@ -55,6 +56,109 @@ export function Cupboard() {
         ))}
       </ul>
     </div>
+  );
+}
+
+/** The cupboard as a table: out as CSV, and in after a look at what would change. */
+function Table() {
+  const say = useSay();
+  const input = useRef<HTMLInputElement>(null);
+  const [file, setFile] = useState<File | null>(null);
+  const [view, setView] = useState<ClothFileView | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const take = useChange((from: File) => sendFile<ClothFileView>("/cloths/table?take=yes", from));
+  const look = async (from: File | undefined) => {
+    setView(null);
+    setProblem(null);
+    if (!from) return;
+    setFile(from);
+    try {
+      setView(await sendFile<ClothFileView>("/cloths/table", from));
+    } catch (error) {
+      setProblem(sentence(error));
+    }
+  };
+  const takeIn = async () => {
+    if (!file) return;
+    try {
+      const taken = await take.mutateAsync(file);
+      setView(null);
+      say(`${taken.added.length} put in, ${taken.changed.length} changed.`);
+    } catch (error) {
+      setProblem(sentence(error));
+    }
+  };
+  const nothing = view !== null && view.added.length + view.changed.length === 0;
+  return (
+    <section aria-label="The cupboard as a table">
+      <p className="soft">
+        <a href="/api/v1/cloths.csv">The cupboard as CSV</a> ·{" "}
+        <button type="button" className="word-button" onClick={() => input.current?.click()}>
+          Read a CSV file
+        </button>
+        <input
+          ref={input}
+          type="file"
+          accept=".csv,text/csv"
+          aria-label="CSV file with cloths"
+          className="sr-only"
+          tabIndex={-1}
+          onChange={(e) => {
+            void look(e.target.files?.[0]);
+            e.target.value = "";
+          }}
+        />
+      </p>
+      {problem && (
+        <p className="finding stop" role="alert">
+          {problem}
+        </p>
+      )}
+      {view && view.problems.length > 0 && (
+        <div className="finding stop" role="alert">
+          <p>Nothing was taken in. Put this right in the file and read it again:</p>
+          <ul>
+            {view.problems.map((p) => (
+              <li key={`${p.row} ${p.column} ${p.text}`}>
+                Row {p.row}
+                {p.column && `, column ${p.column}`}: {p.text}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {view && view.problems.length === 0 && (
+        <div className="table-look" role="status">
+          <p>
+            {nothing
+              ? `All ${view.same} cloths are in the cupboard just so.`
+              : `${view.added.length} new, ${view.changed.length} changed, ${view.same} as they are.`}
+          </p>
+          <ul>
+            {view.added.map((name) => (
+              <li key={name}>
+                <strong>{name}</strong> is put in
+              </li>
+            ))}
+            {view.changed.map((c) => (
+              <li key={c.name}>
+                <strong>{c.name}</strong>: <T>{c.what.join(", ")}</T>
+              </li>
+            ))}
+          </ul>
+          <div className="row-actions">
+            {!nothing && (
+              <Button variant="contained" disabled={take.isPending} onClick={() => void takeIn()}>
+                Take it in
+              </Button>
+            )}
+            <Button variant="text" onClick={() => setView(null)}>
+              Leave it
+            </Button>
+          </div>
+        </div>
+      )}
+    </section>
   );
 }
 

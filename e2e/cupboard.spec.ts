@@ -1,0 +1,40 @@
+import { readFileSync } from "node:fs";
+import { accessible, expect, test } from "./app";
+
+const csv = (text: string | Buffer) => ({ name: "cloths.csv", mimeType: "text/csv", buffer: Buffer.from(text) });
+
+test("the cupboard goes out as a table and comes in after a look", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/cloth`);
+  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("link", { name: "The cupboard as CSV" }).click()]);
+  const table = readFileSync(await download.path(), "utf8");
+  const input = page.getByLabel("CSV file with cloths");
+  await input.setInputFiles(csv(table));
+  await expect(page.getByText(/^All \d+ cloths are in the cupboard just so/)).toBeVisible();
+  await page.getByRole("button", { name: "Leave it" }).click();
+
+  await input.setInputFiles(csv('name,have\nmadder stripe,3 yd\n"sea, linen",1 yd\n'));
+  await expect(page.getByText("1 new, 1 changed, 0 as they are.")).toBeVisible();
+  await expect(page.getByRole("heading", { name: "sea, linen" })).toHaveCount(0);
+  await accessible(page);
+  await page.getByRole("button", { name: "Take it in" }).click();
+  await expect(page.getByRole("heading", { name: "sea, linen" })).toBeVisible();
+  await expect(page.getByText("1 put in, 1 changed.")).toBeVisible();
+});
+
+test("a table with mistakes is refused whole, each named", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/cloth`);
+  const before = await page.getByRole("heading", { level: 2 }).count();
+  const input = page.getByLabel("CSV file with cloths");
+  await input.setInputFiles(csv("name,have\ngood one,1 yd\nbad one,much\nother,1 yd,too many\n"));
+  const alert = page.getByRole("alert");
+  await expect(alert).toContainText("Row 3, column have");
+  await expect(alert).toContainText("Row 4: it has 3 fields");
+  await input.setInputFiles(csv(Buffer.from("name\nna\xefve\n", "latin1")));
+  await expect(alert).toContainText("Row 2: the file is not in UTF-8");
+  await input.setInputFiles(csv(`name\n${"x\n".repeat(100_000)}`));
+  await expect(alert).toContainText("stands in row 2 already");
+  await input.setInputFiles(csv(`name\n${Array.from({ length: 100_000 }, (_, i) => i).join("\n")}`));
+  await expect(alert).toContainText("there are more than 2000 cloths");
+  await expect(page.getByRole("heading", { level: 2 })).toHaveCount(before);
+  await accessible(page);
+});

@@ -1,0 +1,319 @@
+// Package cupboardcsv reads and writes the cloths of a cupboard as a table. The format is
+// CSV as RFC 4180 describes it, in UTF-8, with a header line; lengths are written with
+// their unit.
+package cupboardcsv
+
+import (
+	"bytes"
+	"encoding/csv"
+	"errors"
+	"fmt"
+	"io"
+	"slices"
+	"strconv"
+	"strings"
+	"unicode/utf8"
+
+	"umschlag/core/length"
+	"umschlag/core/plan"
+)
+
+// The bounds of a table that is read.
+const (
+	MostBytes = 1 << 20
+	MostRows  = 2000
+)
+
+// Fault is what is wrong with one place of a table.
+type Fault struct {
+	// Row from 1, the header being the first; Column by its name, empty where it is the row.
+	Row    int    `json:"row"`
+	Column string `json:"column,omitempty"`
+	Text   string `json:"text"`
+}
+
+// Faults are all that is wrong with a table; none of it is taken in.
+type Faults []Fault
+
+// most is how many problems are named before the rest is counted.
+const most = 20
+
+func (p Faults) Error() string {
+	var lines []string
+	for _, one := range p[:min(len(p), most)] {
+		where := fmt.Sprintf("row %d", one.Row)
+		if one.Column != "" {
+			where += ", column " + one.Column
+		}
+		lines = append(lines, where+": "+one.Text)
+	}
+	if len(p) > most {
+		lines = append(lines, fmt.Sprintf("and %d more", len(p)-most))
+	}
+	return strings.Join(lines, "; ")
+}
+
+// column is one column: how it is written and how it is read.
+type column struct {
+	name  string
+	write func(c plan.Cloth, style length.Style) string
+	read  func(c *plan.Cloth, text string, unit length.Unit) error
+}
+
+func lengthColumn(name string, at func(*plan.Cloth) **length.Length) column {
+	return column{name,
+		func(c plan.Cloth, style length.Style) string {
+			if l := *at(&c); l != nil {
+				return withUnit(*l, style)
+			}
+			return ""
+		},
+		func(c *plan.Cloth, text string, unit length.Unit) error {
+			if text == "" {
+				return nil
+			}
+			l, err := length.Parse(text, unit)
+			if err == nil {
+				*at(c) = &l
+			}
+			return err
+		}}
+}
+
+// withUnit is a length in keyboard notation that needs no unit from elsewhere.
+func withUnit(l length.Length, style length.Style) string {
+	text := style.Plain(l)
+	if last := text[len(text)-1]; last >= '0' && last <= '9' {
+		return text + " " + string(style.Unit)
+	}
+	return text
+}
+
+func textColumn(name string, at func(*plan.Cloth) *string) column {
+	return column{name,
+		func(c plan.Cloth, _ length.Style) string { return *at(&c) },
+		func(c *plan.Cloth, text string, _ length.Unit) error { *at(c) = text; return nil }}
+}
+
+// word reads one of a closed set.
+func word(text string, values []string) error {
+	if text == "" || slices.Contains(values, text) {
+		return nil
+	}
+	return fmt.Errorf("%q is none of %s", text, strings.Join(values, ", "))
+}
+
+var columns = []column{
+	textColumn("name", func(c *plan.Cloth) *string { return &c.Name }),
+	lengthColumn("width", func(c *plan.Cloth) **length.Length { return &c.Width }),
+	lengthColumn("usable", func(c *plan.Cloth) **length.Length { return &c.Usable }),
+	{"print", func(c plan.Cloth, _ length.Style) string { return string(c.Print) },
+		func(c *plan.Cloth, text string, _ length.Unit) error {
+			c.Print = plan.Print(text)
+			return word(text, plan.Print("").Values())
+		}},
+	lengthColumn("have", func(c *plan.Cloth) **length.Length { return &c.Have }),
+	{"shrink", func(c plan.Cloth, _ length.Style) string {
+		if c.Shrink == 0 {
+			return ""
+		}
+		return strconv.FormatFloat(c.Shrink, 'f', -1, 64)
+	}, func(c *plan.Cloth, text string, _ length.Unit) (err error) {
+		if text = strings.TrimSpace(strings.TrimSuffix(text, "%")); text != "" {
+			if c.Shrink, err = strconv.ParseFloat(strings.Replace(text, ",", ".", 1), 64); err != nil {
+				return fmt.Errorf("%q is no percentage; type a number such as 3", text)
+			}
+		}
+		return nil
+	}},
+	{"motif", func(c plan.Cloth, _ length.Style) string { return string(c.Swatch.Motif) },
+		func(c *plan.Cloth, text string, _ length.Unit) error {
+			c.Swatch.Motif = plan.Motif(text)
+			return word(text, plan.Motif("").Values())
+		}},
+	colourColumn("ground", func(c *plan.Cloth) *string { return &c.Swatch.Ground }),
+	colourColumn("ink", func(c *plan.Cloth) *string { return &c.Swatch.Ink }),
+}
+
+func colourColumn(name string, at func(*plan.Cloth) *string) column {
+	c := textColumn(name, at)
+	c.read = func(cloth *plan.Cloth, text string, _ length.Unit) error {
+		if text != "" && !colour(text) {
+			return fmt.Errorf("%q is no colour; type one such as #27345f", text)
+		}
+		*at(cloth) = text
+		return nil
+	}
+	return c
+}
+
+func colour(text string) bool {
+	if len(text) != 7 || text[0] != '#' {
+		return false
+	}
+	_, err := strconv.ParseUint(text[1:], 16, 32)
+	return err == nil
+}
+
+// Write is a table of cloths, lengths in a unit.
+func Write(cloths []plan.Cloth, unit length.Unit) ([]byte, error) {
+	var b bytes.Buffer
+	w := csv.NewWriter(&b)
+	w.UseCRLF = true
+	header := make([]string, len(columns))
+	for i, c := range columns {
+		header[i] = c.name
+	}
+	if err := w.Write(header); err != nil {
+		return nil, err
+	}
+	for _, cloth := range cloths {
+		row := make([]string, len(columns))
+		for i, c := range columns {
+			row[i] = c.write(cloth, length.Style{Unit: unit})
+		}
+		if err := w.Write(row); err != nil {
+			return nil, err
+		}
+	}
+	w.Flush()
+	return b.Bytes(), w.Error()
+}
+
+// Read reads a table; bare lengths are in unit. judge says what is wrong with a cloth
+// that reads, and in which column. The error is of type Faults and names all places.
+func Read(data []byte, unit length.Unit, judge func(plan.Cloth) (column, text string)) ([]plan.Cloth, error) {
+	if len(data) > MostBytes {
+		return nil, Faults{{Row: 1, Text: fmt.Sprintf("the file has %d kB; up to %d are read", len(data)>>10, MostBytes>>10)}}
+	}
+	data = bytes.TrimPrefix(data, []byte("\xef\xbb\xbf"))
+	if !utf8.Valid(data) {
+		return nil, Faults{{Row: line(data), Text: "the file is not in UTF-8; save it as CSV in UTF-8"}}
+	}
+	r := csv.NewReader(bytes.NewReader(data))
+	r.FieldsPerRecord = -1
+	header, err := r.Read()
+	if errors.Is(err, io.EOF) {
+		return nil, Faults{{Row: 1, Text: "the file is empty; its first line names the columns, such as name,width,have"}}
+	}
+	if err != nil {
+		return nil, malformed(err)
+	}
+	order, problems := ordered(header)
+	if len(problems) > 0 {
+		return nil, problems
+	}
+	t := table{order: order, unit: unit, judge: judge, rows: map[string]int{}}
+	for number := 2; ; number++ {
+		record, err := r.Read()
+		switch {
+		case errors.Is(err, io.EOF):
+			if len(t.problems) > 0 {
+				return nil, t.problems
+			}
+			return t.cloths, nil
+		case err != nil:
+			return nil, malformed(err)
+		case len(t.cloths) >= MostRows:
+			return nil, Faults{{Row: number, Text: fmt.Sprintf("there are more than %d cloths; split the file", MostRows)}}
+		}
+		t.row(number, record)
+	}
+}
+
+// line is the row of the first byte that is no UTF-8.
+func line(data []byte) int {
+	n := 1
+	for len(data) > 0 {
+		c, size := utf8.DecodeRune(data)
+		if c == utf8.RuneError && size == 1 {
+			break
+		}
+		if c == '\n' {
+			n++
+		}
+		data = data[size:]
+	}
+	return n
+}
+
+// malformed names what is no CSV.
+func malformed(err error) Faults {
+	var parse *csv.ParseError
+	if errors.As(err, &parse) {
+		return Faults{{Row: parse.StartLine, Text: fmt.Sprintf("%s; put a text with commas, quotes or line breaks in quotes, and double the quotes in it", parse.Err)}}
+	}
+	return Faults{{Row: 1, Text: err.Error()}}
+}
+
+// ordered are the columns of a header.
+func ordered(header []string) ([]column, Faults) {
+	var out []column
+	var problems Faults
+	var names []string
+	for _, c := range columns {
+		names = append(names, c.name)
+	}
+	for i, name := range header {
+		name = strings.ToLower(strings.TrimSpace(name))
+		k := slices.Index(names, name)
+		switch {
+		case k < 0:
+			problems = append(problems, Fault{Row: 1, Column: header[i], Text: "there is no such column; use " + strings.Join(names, ", ")})
+			continue
+		case slices.ContainsFunc(out, func(c column) bool { return c.name == name }):
+			problems = append(problems, Fault{Row: 1, Column: name, Text: "it stands there twice"})
+		}
+		out = append(out, columns[k])
+	}
+	if !slices.ContainsFunc(out, func(c column) bool { return c.name == "name" }) && len(problems) == 0 {
+		problems = append(problems, Fault{Row: 1, Text: "a column called name is missing"})
+	}
+	return out, problems
+}
+
+// table is a file on its way.
+type table struct {
+	order    []column
+	unit     length.Unit
+	judge    func(plan.Cloth) (column, text string)
+	cloths   []plan.Cloth
+	rows     map[string]int
+	problems Faults
+}
+
+func (t *table) fail(row int, column, text string) {
+	t.problems = append(t.problems, Fault{Row: row, Column: column, Text: text})
+}
+
+func (t *table) row(number int, record []string) {
+	if len(record) != len(t.order) {
+		t.fail(number, "", fmt.Sprintf("it has %d fields, and the header names %d", len(record), len(t.order)))
+		return
+	}
+	var cloth plan.Cloth
+	before := len(t.problems)
+	for i, c := range t.order {
+		if err := c.read(&cloth, strings.TrimSpace(record[i]), t.unit); err != nil {
+			t.fail(number, c.name, err.Error())
+		}
+	}
+	if len(t.problems) > before {
+		return
+	}
+	key := strings.ToLower(cloth.Name)
+	if cloth.Name == "" {
+		t.fail(number, "name", "a cloth needs a name")
+		return
+	}
+	if first, twice := t.rows[key]; twice {
+		t.fail(number, "name", fmt.Sprintf("%q stands in row %d already", cloth.Name, first))
+		return
+	}
+	if column, text := t.judge(cloth); text != "" {
+		t.fail(number, column, text)
+		return
+	}
+	t.rows[key] = number
+	t.cloths = append(t.cloths, cloth)
+}

@@ -1,0 +1,149 @@
+package cupboardcsv_test
+
+import (
+	"encoding/csv"
+	"errors"
+	"fmt"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/format/cupboardcsv"
+	_ "umschlag/seeded"
+)
+
+func sound(plan.Cloth) (string, string) { return "", "" }
+
+func read(t *testing.T, text string) []plan.Cloth {
+	t.Helper()
+	cloths, err := cupboardcsv.Read([]byte(text), length.Inches, sound)
+	require.NoError(t, err)
+	return cloths
+}
+
+// Quotes, commas and line breaks within a field, as RFC 4180, 2.5 to 2.7, has them.
+func TestQuotedFields(t *testing.T) {
+	got := read(t, "name,have\r\n\"ink, leaf\",1 1/4 yd\r\n\"the \"\"good\"\" one\",\r\n\"two\nlines\",50 cm\r\n")
+	require.Len(t, got, 3)
+	assert.Equal(t, []string{"ink, leaf", `the "good" one`, "two\nlines"}, []string{got[0].Name, got[1].Name, got[2].Name})
+	assert.Equal(t, 45*length.Inch, *got[0].Have)
+	assert.Nil(t, got[1].Have)
+	assert.Equal(t, 50*length.Centimetre, *got[2].Have)
+}
+
+func TestColumnsInAnyOrderAndWithAMark(t *testing.T) {
+	got := read(t, "\xef\xbb\xbfWidth, Name ,shrink\n42,calico,3 %\n")
+	require.Len(t, got, 1)
+	assert.Equal(t, "calico", got[0].Name)
+	assert.Equal(t, 42*length.Inch, *got[0].Width, "bare numbers are in the unit of the workshop")
+	assert.InDelta(t, 3, got[0].Shrink, 0)
+}
+
+func TestWhatIsWrongIsNamedByRowAndColumn(t *testing.T) {
+	for name, c := range map[string]struct {
+		text   string
+		row    int
+		column string
+		says   string
+	}{
+		"an empty file":            {"", 1, "", "the file is empty"},
+		"no names":                 {"width\n42\n", 1, "", "a column called name is missing"},
+		"a column unknown":         {"name,colour\nx,red\n", 1, "colour", "there is no such column"},
+		"a column twice":           {"name,name\nx,y\n", 1, "name", "twice"},
+		"a length that is none":    {"name,have\nink leaf,much\n", 2, "have", "much"},
+		"a field too few":          {"name,have\nink leaf\n", 2, "", "it has 1 fields, and the header names 2"},
+		"a name twice":             {"name\nink leaf\nInk Leaf\n", 3, "name", "stands in row 2 already"},
+		"no name":                  {"name,have\n,1 yd\n", 2, "name", "needs a name"},
+		"a print unknown":          {"name,print\nx,sideways\n", 2, "print", "none of plain, all-over"},
+		"a colour unknown":         {"name,ground\nx,blue\n", 2, "ground", "#27345f"},
+		"a percentage unknown":     {"name,shrink\nx,some\n", 2, "shrink", "no percentage"},
+		"a quote in a bare field":  {"name\nthe \"good\" one\n", 2, "", "double the quotes"},
+		"a quote that is not shut": {"name,have\n\"ink leaf,1 yd\n", 2, "", "double the quotes"},
+		"another encoding":         {"name\nna\xefve\n", 2, "", "UTF-8"},
+	} {
+		cloths, err := cupboardcsv.Read([]byte(c.text), length.Inches, sound)
+		assert.Nil(t, cloths, name)
+		var problems cupboardcsv.Faults
+		if assert.True(t, errors.As(err, &problems), name) {
+			assert.Equal(t, c.row, problems[0].Row, name)
+			assert.Equal(t, c.column, problems[0].Column, name)
+			assert.Contains(t, problems[0].Text, c.says, name)
+		}
+	}
+}
+
+func TestAllProblemsAreNamedAndNothingIsTaken(t *testing.T) {
+	judge := func(c plan.Cloth) (string, string) {
+		if *c.Width == 0 {
+			return "width", "cannot be 0"
+		}
+		return "", ""
+	}
+	cloths, err := cupboardcsv.Read([]byte("name,width\na,42\nb,0\nc,wide\n"), length.Inches, judge)
+	assert.Nil(t, cloths)
+	require.Error(t, err)
+	assert.Contains(t, err.Error(), "row 3, column width: cannot be 0; row 4, column width:")
+}
+
+func TestAHundredThousandRowsAreRefused(t *testing.T) {
+	var b strings.Builder
+	b.WriteString("name\n")
+	for i := range 100_000 {
+		fmt.Fprintln(&b, i)
+	}
+	_, err := cupboardcsv.Read([]byte(b.String()), length.Inches, sound)
+	require.ErrorContains(t, err, "row 2002: there are more than 2000 cloths")
+	_, err = cupboardcsv.Read(make([]byte, 2<<20), length.Inches, sound)
+	require.ErrorContains(t, err, "the file has 2048 kB")
+}
+
+// Out and in again, whatever stands in it; and a general CSV reader sees as many rows.
+func TestRoundTrip(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		var cloths []plan.Cloth
+		seen := map[string]bool{}
+		for i := range rapid.IntRange(0, 6).Draw(t, "cloths") {
+			name := strings.TrimSpace(rapid.StringMatching(`[a-z ,"äß\n]{0,12}`).Draw(t, "name")) + fmt.Sprint(i)
+			draw := func(what string) *length.Length {
+				l := length.Length(rapid.Int64Range(1, int64(200*length.Inch)).Draw(t, what))
+				return &l
+			}
+			seen[name] = true
+			cloths = append(cloths, plan.Cloth{Name: name, Width: draw("width"), Have: draw("have"), Print: rapid.SampledFrom([]plan.Print{"", "one-way"}).Draw(t, "print"),
+				Shrink: float64(rapid.IntRange(0, 20).Draw(t, "shrink")) / 2, Swatch: plan.Swatch{Motif: "leaf", Ground: "#27345f", Ink: "#6f8fc4"}})
+		}
+		unit := rapid.SampledFrom(length.Units()).Draw(t, "unit")
+		data, err := cupboardcsv.Write(cloths, unit)
+		require.NoError(t, err)
+		records, err := csv.NewReader(strings.NewReader(string(data))).ReadAll()
+		require.NoError(t, err)
+		assert.Len(t, records, len(cloths)+1)
+		back, err := cupboardcsv.Read(data, length.Millimetres, sound)
+		require.NoError(t, err)
+		assert.Equal(t, len(cloths), len(back))
+		for i := range back {
+			assert.Equal(t, cloths[i], back[i])
+		}
+	})
+}
+
+func FuzzRead(f *testing.F) {
+	f.Add([]byte("name,have\nink leaf,1 1/4 yd\n"))
+	f.Add([]byte("\xef\xbb\xbfname\n\"a\nb\"\n"))
+	f.Fuzz(func(t *testing.T, data []byte) {
+		cloths, err := cupboardcsv.Read(data, length.Inches, sound)
+		if err != nil {
+			assert.Nil(t, cloths)
+			return
+		}
+		again, err := cupboardcsv.Write(cloths, length.Inches)
+		require.NoError(t, err)
+		_, err = cupboardcsv.Read(again, length.Inches, sound)
+		assert.NoError(t, err)
+	})
+}
