@@ -125,6 +125,10 @@ test("every quilting pattern is drawn, and says what it takes", async ({ page, d
     seen.add(await stitched());
     await expect(page.getByText("Quilting pulls it in")).toBeVisible();
   }
+});
+
+test("lines beside a seam are found, and a stack is stiffened", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/${reading}`);
   await pick(page, "Quilting", "upright");
   await put(page, "Shift of the lines", "1/16");
   await expect(page.getByText(/Lines run 1\/16″ beside seams/)).toBeVisible();
@@ -134,7 +138,10 @@ test("every quilting pattern is drawn, and says what it takes", async ({ page, d
   await pick(page, "Guide for quilting", "grid");
   await expect(cuts(page)).toContainText("stiffener");
   await expect(cuts(page)).toContainText("fusible grid");
-  await accessible(page);
+});
+
+test("how true a front is likely to come out", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/${reading}`);
   await page.getByText("How true it is likely to come out").click();
   await expect(page.getByText(/by 3 strips of yours/).first()).toBeVisible();
   await accessible(page);

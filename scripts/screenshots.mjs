@@ -44,6 +44,15 @@ const pictures = [
   },
   { name: "cut", path: `${reading}/cut`, before: (page) => page.getByRole("heading", { name: "madder stripe" }).scrollIntoViewIfNeeded() },
   {
+    name: "table",
+    path: `${reading}/cut/table`,
+    size: { width: 820, height: 1180 },
+    before: async (page) => {
+      await page.getByRole("button", { name: "Done" }).click();
+      await page.getByRole("button", { name: "Done" }).click();
+    },
+  },
+  {
     name: "sew",
     path: `${pinwheels}/sew`,
     before: async (page) => {
@@ -52,11 +61,6 @@ const pictures = [
     },
   },
   { name: "sew-gate", path: `${patchwork}/sew`, before: (page) => page.getByRole("button", { name: "Measure the front" }).click() },
-  {
-    name: "closures",
-    path: reading,
-    before: (page) => page.getByRole("button", { name: "Compare the closures for this cover" }).click(),
-  },
   { name: "samples", path: "/samples" },
   {
     name: "trim",

@@ -675,6 +675,8 @@ type Progress struct {
 	// Sizes are what cuts that are ticked off were cut to, by their ids: they stay so
 	// whatever is measured or changed later.
 	Sizes map[string]Sized `json:"sizes,omitempty"`
+	// Spoiled is how many of a cut went wrong and are cut once more, by its id: 1 to 99.
+	Spoiled map[string]int `json:"spoiled,omitempty"`
 	// Done lists the steps ticked off, by their id in the reckoning.
 	Done []string `json:"done,omitempty"`
 }

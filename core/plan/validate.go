@@ -57,8 +57,14 @@ func (p Plan) Validate() finding.List {
 	for i, m := range p.Measured {
 		v.measured(finding.Path("measured", i), m)
 	}
+	for _, id := range slices.Sorted(maps.Keys(p.Progress.Spoiled)) {
+		v.count("/progress/spoiled/"+id, "What was spoiled of one cut", p.Progress.Spoiled[id], 1, mostSpoiled)
+	}
 	return v.found
 }
+
+// mostSpoiled of one cut.
+const mostSpoiled = 99
 
 // ValidateHabits says which habits of the plan cannot be right.
 func (p Plan) ValidateHabits() finding.List {

@@ -338,6 +338,8 @@ type Cut struct {
 	Inset    int64 `json:"inset,omitempty"`
 	// Waits names the gate this cut follows; empty when it can be cut now.
 	Waits string `json:"waits,omitempty"`
+	// Spoiled is how many went wrong and are cut once more, over all copies.
+	Spoiled int `json:"spoiled,omitempty"`
 	// Done reports that the cut is ticked off in the plan.
 	Done bool `json:"done"`
 }

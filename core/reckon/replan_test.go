@@ -133,3 +133,25 @@ func TestWhereASampleCouldBeUsed(t *testing.T) {
 	assert.InDelta(t, 3.75, uses[0].With.Cover.Wash, 1e-9, "the direction that shrinks more")
 	assert.Empty(t, reckon.Uses(worked(), "g", plan.Sample{Kind: plan.GatherSample}))
 }
+
+func TestWhatIsSpoiledIsCutOnceMore(t *testing.T) {
+	p := worked()
+	placed := func(r reckon.Reckoning) (n int) {
+		for _, c := range r.Cloths {
+			for _, at := range c.Lay.Placed {
+				if r.Cuts[at.Cut].ID == "front.patch.A" {
+					n++
+				}
+			}
+		}
+		return n
+	}
+	before := reckon.Reckon(p, nil)
+	p.Progress.Spoiled = map[string]int{"front.patch.A": 2}
+	after := reckon.Reckon(p, nil)
+	assert.Equal(t, placed(before)+2, placed(after), "the lay has room for them")
+	assert.Equal(t, 2, cut(t, after, "front.patch.A").Spoiled)
+	assert.Equal(t, cut(t, before, "front.patch.A").Count, cut(t, after, "front.patch.A").Count, "a cover still takes as many")
+	p.Progress.Spoiled = map[string]int{"front.patch.A": 0}
+	assert.Equal(t, "/progress/spoiled/front.patch.A", reckon.Reckon(p, nil).Findings[0].About)
+}

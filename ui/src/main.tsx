@@ -24,6 +24,7 @@ import { Log } from "./views/Log";
 import { Samples } from "./views/Samples";
 import { Sew } from "./views/Sew";
 import { Shelf } from "./views/Shelf";
+import { Table } from "./views/Table";
 
 // Styles made while the page runs carry the nonce the page was served with.
 const nonce = document.querySelector<HTMLMetaElement>("meta[property=csp-nonce]")?.nonce;
@@ -46,6 +47,7 @@ function App() {
             <Route path="/plans/:id" element={<OpenPlan {...shell} />}>
               <Route index element={<Draft />} />
               <Route path="cut" element={<Cut />} />
+              <Route path="cut/table" element={<Table />} />
               <Route path="sew" element={<Sew />} />
             </Route>
             <Route

@@ -656,6 +656,10 @@ inset?: number
  */
 waits?: string
 /**
+ * Spoiled is how many went wrong and are cut once more, over all copies.
+ */
+spoiled?: number
+/**
  * Done reports that the cut is ticked off in the plan.
  */
 done: boolean

@@ -1030,6 +1030,12 @@ sizes?: {
 [k: string]: Sized
 }
 /**
+ * Spoiled is how many of a cut went wrong and are cut once more, by its id: 1 to 99.
+ */
+spoiled?: {
+[k: string]: number
+}
+/**
  * Done lists the steps ticked off, by their id in the reckoning.
  */
 done?: string[]

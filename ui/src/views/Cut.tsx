@@ -4,6 +4,7 @@ import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import { useId, useState } from "react";
+import { Link } from "react-router";
 import type { ClothNeed, Cut as CutData, Piece, Placed, Reckoning, Strips, Swatch as SwatchData, Vertex } from "../api/api.gen";
 import { Findings } from "../brief/Thread";
 import { Pattern } from "../cloth/Pattern";
@@ -14,6 +15,7 @@ import { turned } from "../sheet/net";
 import { extent, mm, pathOf } from "../sheet/PieceDrawing";
 import { SvgText } from "../sheet/SvgText";
 import { Len, T } from "../words/T";
+import { useTick } from "./ticking";
 
 /** The lay of every cloth with its cuts in order. */
 export function Cut() {
@@ -38,6 +40,9 @@ export function Cut() {
         <button type="button" className="word-button no-print" onClick={() => window.print()}>
           Print the cutting list
         </button>
+        <Link className="word-button no-print" to="table">
+          At the table, in large type
+        </Link>
       </header>
       <Findings of={reckoning.findings.filter((f) => f.about.startsWith("/cloths") || f.code === "back-cut-early")} />
       {reckoning.cloths.map((cloth) => (
@@ -116,10 +121,12 @@ interface LayProps {
   pieces: Piece[];
   strips: Strips[];
   swatch?: SwatchData;
+  /** Pieces that stand out; all do when absent. */
+  about?: (placed: Placed) => boolean;
 }
 
 /** The cloth to scale, selvedges left and right, its pieces where they are cut. */
-function Lay({ cloth, cuts, pieces, strips, swatch }: LayProps) {
+export function Lay({ cloth, cuts, pieces, strips, swatch, about }: LayProps) {
   const id = useId();
   const { lay } = cloth;
   const width = mm(lay.width.nm);
@@ -145,6 +152,7 @@ function Lay({ cloth, cuts, pieces, strips, swatch }: LayProps) {
         <Laid
           key={`${p.x.nm} ${p.y.nm}`}
           placed={p}
+          back={about !== undefined && !about(p)}
           cut={cuts[p.cut]}
           shape={shapeOf(cuts[p.cut], pieces)}
           bias={strips.find((s) => s.cut === cuts[p.cut]?.id && s.cut.endsWith(".bias"))}
@@ -173,6 +181,8 @@ function shapeOf(cut: CutData | undefined, pieces: Piece[]): Piece | undefined {
 
 interface LaidProps {
   placed: Placed;
+  /** It stands back. */
+  back: boolean;
   cut: CutData | undefined;
   shape: Piece | undefined;
   bias: Strips | undefined;
@@ -180,12 +190,12 @@ interface LaidProps {
   text: number;
 }
 
-function Laid({ placed, cut, shape, bias, fill, text }: LaidProps) {
+function Laid({ placed, back, cut, shape, bias, fill, text }: LaidProps) {
   const [x, y, w, h] = [placed.x, placed.y, placed.width, placed.height].map((l) => mm(l.nm)) as [number, number, number, number];
   const label = cut ? `${cut.width.text} × ${cut.height.text}` : "";
   const fits = w > label.length * text * 0.52 && h > text * 1.5;
   return (
-    <g>
+    <g opacity={back ? 0.3 : 1}>
       <rect className={`laid${cut?.waits ? " waits" : ""}${cut?.done ? " done" : ""}`} x={x} y={y} width={w} height={h} fill={fill} />
       {shape && <Template piece={shape} placed={placed} />}
       {cut?.line && <PatchTemplate line={cut.line} placed={placed} />}
@@ -284,22 +294,11 @@ function BiasStrips({ strips, placed }: { strips: Strips; placed: Placed }) {
 
 /** The cuts of a cloth in the order they are made: strips, then pieces out of them. */
 function Order({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
-  const { value, rework } = usePlan();
+  const { value } = usePlan();
   const mine = cuts.map((cut, index) => ({ cut, index })).filter(({ cut }) => cut.cloth === cloth.cloth);
   const ticked = (value("/progress/cut") ?? []) as string[];
   const [early, ask] = useState<CutData | null>(null);
-  const keep = (id: string, done: boolean) =>
-    rework(
-      (plan) => {
-        const now = plan.progress?.cut ?? [];
-        const cut = cuts.find((c) => c.id === id);
-        const { [id]: _, ...others } = plan.progress?.sizes ?? {};
-        // What is cut stays as it is, whatever is measured later.
-        const sizes = done && cut ? { ...others, [id]: { width: cut.width.exact, height: cut.height.exact } } : others;
-        return { ...plan, progress: { ...plan.progress, sizes, cut: done ? [...now, id] : now.filter((other) => other !== id) } };
-      },
-      done ? `cut ${id}` : `not cut ${id}`,
-    );
+  const keep = useTick();
   const tick = (cut: CutData, done: boolean) => (done && cut.waits ? ask(cut) : keep(cut.id, done));
   return (
     <div className="cut-order">
@@ -326,6 +325,7 @@ function Order({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
                   {cut.title.toLowerCase()}
                   {howCut(cut)}
                 </span>
+                {(cut.spoiled ?? 0) > 0 && <strong> and {cut.spoiled} more for what was spoiled</strong>}
                 {cut.waits && !cut.done && <em className="waits-note"> — cut after the front is measured; its cloth is kept</em>}
               </span>
             </label>
@@ -360,7 +360,7 @@ function Order({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
 }
 
 /** What is done with a piece after it is cut with the ruler. */
-function howCut(cut: CutData): React.ReactNode {
+export function howCut(cut: CutData): React.ReactNode {
   const give = cut.patches === undefined ? "" : ` for ${cut.patches} patches`;
   const finish = cut.as ? `, finished ${cut.as}` : "";
   switch (cut.shape) {

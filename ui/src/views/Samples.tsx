@@ -342,7 +342,7 @@ function Would({ use, take }: { use: SampleUse; take: () => void }) {
       </button>{" "}
       <span className="soft">
         {use.other && `${use.other}; `}
-        <T>{`${first.join(", ")}${changes.length > 3 ? `, and ${changes.length - 3} more cuts` : ""}`}</T>
+        <T>{`${first.join(", ")}${changes.length > 3 ? (changes.length === 4 ? ", and one more cut" : `, and ${changes.length - 3} more cuts`) : ""}`}</T>
       </span>
     </>
   );
