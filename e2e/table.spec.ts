@@ -5,7 +5,7 @@ const reading = "reading-corner-cushion";
 test("at the table: cut by cut, stopped and taken up again, one spoiled", async ({ page, demo }) => {
   await page.setViewportSize({ width: 820, height: 1180 });
   await page.goto(`${demo.url}/plans/${reading}/cut`);
-  await page.getByRole("link", { name: "At the table, in large type" }).click();
+  await page.getByRole("link", { name: "Cut at the table" }).click();
   await expect(page.getByRole("heading", { name: "Square the end" })).toBeVisible();
   await accessible(page);
   await page.getByRole("button", { name: "Done" }).click();
@@ -31,7 +31,7 @@ test("at the table: cut by cut, stopped and taken up again, one spoiled", async 
   }
   await page.getByRole("link", { name: "Back to the lays" }).click();
   await expect(page.getByRole("checkbox", { checked: true })).toHaveCount(1);
-  await page.getByRole("link", { name: "At the table, in large type" }).click();
+  await page.getByRole("link", { name: "Cut at the table" }).click();
   // Taken up again: what is cut is not asked for any more.
   const [ticked] = (await stored(demo, reading)).plan.progress.cut;
   const title = ticked.split(".").at(-1);

@@ -53,8 +53,7 @@ type Lay struct {
 	Width, Length length.Length
 	Placed        []Placed
 	Strips        []Strip
-	// Bound is a length no lay can be shorter than: the area over the width,
-	// or the piece that is tallest however it lies.
+	// Bound is a length no lay can be shorter than.
 	Bound length.Length
 }
 
@@ -65,20 +64,101 @@ type piece struct {
 	turned bool
 }
 
-// Of lays items on a cloth of the usable width. Items wider than the cloth
-// are left out and named by their cuts.
+// Of lays items on a cloth of the usable width: the shortest lay found, of those
+// the one with the fewest ruler settings. Items wider than the cloth are left out
+// and named by their cuts. The same items give the same lay.
 func Of(items []Item, usable length.Length) (Lay, []int) {
-	var best Lay
-	var out []int
-	for i, stand := range []func(Item, length.Length) (piece, bool){narrow, upright} {
-		pieces, over := stood(items, usable, stand)
-		l := strips(items, pieces, usable)
-		if i == 0 || l.Length < best.Length {
-			best, out = l, over
-		}
+	narrowed, out := stood(items, usable, narrow)
+	stands, _ := stood(items, usable, upright)
+	best := shorter(items, narrowed, usable)
+	if l := shorter(items, stands, usable); l.better(best) {
+		best, narrowed = l, stands
 	}
 	best.Bound = bound(items, out, usable)
+	switch {
+	case best.Length == best.Bound:
+	case len(narrowed) <= mostExact:
+		if l := exact(items, narrowed, usable); l.Length < best.Length {
+			l.Bound = best.Bound
+			best = l
+		}
+	case len(narrowed) <= mostTurned:
+		best = turned(items, narrowed, best)
+	}
 	return best, out
+}
+
+// shorter is the better of the two ways to make strips of the same pieces.
+func shorter(items []Item, pieces []piece, usable length.Length) Lay {
+	first, full := strips(items, slices.Clone(pieces), usable), filled(items, pieces, usable)
+	if full.better(first) {
+		return full
+	}
+	return first
+}
+
+// better tells whether a lay is shorter than another, or as long with fewer
+// settings of the ruler.
+func (l Lay) better(than Lay) bool {
+	return cmp.Or(cmp.Compare(l.Length, than.Length), cmp.Compare(l.Settings(), than.Settings())) < 0
+}
+
+// Settings counts how often the ruler is set anew: for every strip of another height
+// than the one before it, and for each width cut out of a strip that the one before it
+// was not cut by too.
+func (l Lay) Settings() int {
+	n := 0
+	widths := l.widths()
+	for i, s := range l.Strips {
+		if i == 0 || s.Height != l.Strips[i-1].Height {
+			n++
+		}
+		for w := range widths[i] {
+			if i == 0 || !widths[i-1][w] {
+				n++
+			}
+		}
+	}
+	return n
+}
+
+// widths are those cut out of every strip.
+func (l Lay) widths() []map[length.Length]bool {
+	out := make([]map[length.Length]bool, len(l.Strips))
+	for i := range out {
+		out[i] = map[length.Length]bool{}
+	}
+	for _, p := range l.Placed {
+		out[p.Strip-1][p.Width] = true
+	}
+	return out
+}
+
+// mostTurned is the most pieces whose kinds are turned one by one; beyond it the
+// two ways of standing have to do, to keep the lay quick.
+const mostTurned = 1000
+
+// turned turns one item after another about, as long as that gains something.
+func turned(items []Item, pieces []piece, best Lay) Lay {
+	for again := true; again; {
+		again = false
+		for i, it := range items {
+			if !it.MayTurn || it.Width == it.Height || it.Count == 0 || max(it.Width, it.Height) > best.Width {
+				continue
+			}
+			tried := slices.Clone(pieces)
+			for j, p := range tried {
+				if p.item == i {
+					tried[j].w, tried[j].h, tried[j].turned = p.h, p.w, !p.turned
+				}
+			}
+			if l := shorter(items, tried, best.Width); l.Length < best.Length {
+				l.Bound = best.Bound
+				best, pieces, again = l, tried, true
+			}
+		}
+	}
+	return best
 }
 
 // narrow turns what may be turned so that it lies across the cloth.
@@ -116,7 +196,7 @@ func stood(items []Item, usable length.Length, stand func(Item, length.Length) (
 }
 
 // strips fills strips with pieces, the tallest first, each piece into the
-// first strip that has room for it.
+// first strip that has room for it. It sorts pieces.
 func strips(items []Item, pieces []piece, usable length.Length) Lay {
 	slices.SortStableFunc(pieces, func(a, b piece) int {
 		return cmp.Or(cmp.Compare(b.h, a.h), cmp.Compare(b.w, a.w), cmp.Compare(a.item, b.item))
@@ -133,32 +213,13 @@ func strips(items []Item, pieces []piece, usable length.Length) Lay {
 		l.Placed = append(l.Placed, Placed{Cut: items[p.item].Cut, X: strip.Used, Y: strip.Y, Width: p.w, Height: p.h, Turned: p.turned, Strip: s + 1})
 		strip.Used += p.w
 	}
+	slices.SortStableFunc(l.Placed, func(a, b Placed) int { return cmp.Compare(a.Strip, b.Strip) })
 	return l
 }
 
 // room is the first strip that takes p, or −1.
 func (l *Lay) room(p piece) int {
 	return slices.IndexFunc(l.Strips, func(s Strip) bool { return p.h <= s.Height && s.Used+p.w <= l.Width })
-}
-
-func bound(items []Item, out []int, usable length.Length) length.Length {
-	var area float64
-	var tallest length.Length
-	for _, it := range items {
-		if slices.Contains(out, it.Cut) || it.Count == 0 {
-			continue
-		}
-		area += float64(it.Count) * it.Width.Float() * it.Height.Float()
-		low := it.Height
-		if it.MayTurn && it.Height <= usable {
-			low = min(low, it.Width)
-		}
-		tallest = max(tallest, low)
-	}
-	if usable <= 0 {
-		return tallest
-	}
-	return max(tallest, length.FromFloat(area/usable.Float()))
 }
 
 // Need is the length to have, squaring and shrinkage added to what the lay

@@ -2,6 +2,7 @@ package lay_test
 
 import (
 	"fmt"
+	"math/rand/v2"
 	"slices"
 	"testing"
 
@@ -20,6 +21,9 @@ const in = length.Inch
 // cloth and its strip, nothing over anything else, and every item there.
 func check(items []lay.Item, left []int, l lay.Lay) error {
 	placed := map[int]int{}
+	if err := through(l); err != nil {
+		return err
+	}
 	for i, p := range l.Placed {
 		placed[p.Cut]++
 		if p.X < 0 || p.Y < 0 || p.X+p.Width > l.Width || p.Y+p.Height > l.Length {
@@ -48,6 +52,33 @@ func check(items []lay.Item, left []int, l lay.Lay) error {
 	for _, it := range items {
 		if want := it.Count; !slices.Contains(left, it.Cut) && placed[it.Cut] != want {
 			return fmt.Errorf("cut %d lies there %d times instead of %d", it.Cut, placed[it.Cut], want)
+		}
+	}
+	return nil
+}
+
+// through reads whether two stages of straight cuts take a lay apart: strips lie one
+// after another over the whole length, and in a strip no piece lies over where
+// another one is cut off.
+func through(l lay.Lay) error {
+	var y length.Length
+	for i, s := range l.Strips {
+		if s.Y != y || s.Height <= 0 {
+			return fmt.Errorf("strip %d begins at %d instead of %d", i+1, s.Y, y)
+		}
+		y += s.Height
+	}
+	if y != l.Length {
+		return fmt.Errorf("the strips end at %d, the lay at %d", y, l.Length)
+	}
+	for i, p := range l.Placed {
+		if p.Y != l.Strips[p.Strip-1].Y {
+			return fmt.Errorf("piece %d of cut %d is not cut from the edge of its strip", i, p.Cut)
+		}
+		for j, q := range l.Placed[:i] {
+			if p.Strip == q.Strip && p.X < q.X+q.Width && q.X < p.X+p.Width {
+				return fmt.Errorf("piece %d is cut through by piece %d", i, j)
+			}
 		}
 	}
 	return nil
@@ -106,6 +137,34 @@ func TestAnyLayIsCorrectAndNotBelowItsBound(t *testing.T) {
 	})
 }
 
+func TestWhatLiesBesideAnotherFillsTheStrip(t *testing.T) {
+	items := []lay.Item{{Cut: 0, Width: 11 * in, Height: 6 * in, Count: 4}, {Cut: 1, Width: 7 * in, Height: 6 * in, Count: 8}, {Cut: 2, Width: 5 * in, Height: 6 * in, Count: 4}, {Cut: 3, Width: 10 * in, Height: 6 * in, Count: 4}}
+	l, left := lay.Of(items, 40*in)
+	require.NoError(t, check(items, left, l))
+	assert.Equal(t, 24*in, l.Length, "11 + 7 + 7 + 5 + 10 = 40, four times; the widest first would take five strips")
+	assert.Equal(t, l.Bound, l.Length)
+}
+
+func TestSettingsOfTheRuler(t *testing.T) {
+	l, _ := lay.Of([]lay.Item{{Width: 5 * in, Height: 5 * in, Count: 20}}, 40*in)
+	assert.Equal(t, 2, l.Settings(), "one for three strips alike, one for the squares out of them")
+	l, _ = lay.Of([]lay.Item{{Cut: 0, Width: 20 * in, Height: 5 * in, Count: 2}, {Cut: 1, Width: 10 * in, Height: 4 * in, Count: 4}}, 40*in)
+	assert.Equal(t, 4, l.Settings(), "two strips of two heights, each cut at one width")
+}
+
+func TestBoundsOfWidePieces(t *testing.T) {
+	wide := []lay.Item{{Cut: 0, Width: 21 * in, Height: 5 * in, Count: 3}}
+	l, _ := lay.Of(wide, 40*in)
+	assert.Equal(t, 15*in, l.Bound, "no two lie side by side")
+	thirds := []lay.Item{{Cut: 0, Width: 14 * in, Height: 5 * in, Count: 5}}
+	l, _ = lay.Of(thirds, 40*in)
+	assert.Equal(t, 25*in/2, l.Bound, "two at most lie side by side: five halves")
+	assert.Equal(t, 15*in, l.Length)
+	thirds[0].MayTurn = true
+	l, _ = lay.Of(thirds, 40*in)
+	assert.Equal(t, 14*in, l.Length, "turned, they lie in one strip")
+}
+
 func TestBuying(t *testing.T) {
 	l := lay.Lay{Length: 19 * in}
 	need := lay.Need(l, 0)
@@ -116,6 +175,7 @@ func TestBuying(t *testing.T) {
 	assert.Zero(t, lay.Need(lay.Lay{}, 0.05))
 }
 
+// BenchmarkFiveHundredPieces also tells how far the lay is from its bound.
 func BenchmarkFiveHundredPieces(b *testing.B) {
 	items := make([]lay.Item, 50)
 	for i := range items {
@@ -124,5 +184,36 @@ func BenchmarkFiveHundredPieces(b *testing.B) {
 	for b.Loop() {
 		l, _ := lay.Of(items, 40*in)
 		b.ReportMetric(l.Length.Float()/l.Bound.Float(), "length/bound")
+	}
+}
+
+// manyNeeds are needs of thirty pieces and more, none wider than a third of the cloth.
+func manyNeeds(n int) [][]lay.Item {
+	random := rand.New(rand.NewPCG(8, 2))
+	needs := make([][]lay.Item, n)
+	for i := range needs {
+		for pieces := 30 + random.IntN(90); pieces > 0; {
+			it := lay.Item{Cut: len(needs[i]), Count: 1 + random.IntN(12), MayTurn: random.IntN(2) == 0,
+				Width: (in / 8).Times(12 + random.IntN(92)), Height: (in / 8).Times(12 + random.IntN(92))}
+			needs[i] = append(needs[i], it)
+			pieces -= it.Count
+		}
+	}
+	return needs
+}
+
+// BenchmarkManyNeeds tells how far lays are from their bounds, on the mean and at worst.
+func BenchmarkManyNeeds(b *testing.B) {
+	needs := manyNeeds(200)
+	for b.Loop() {
+		var mean, worst float64
+		for _, items := range needs {
+			l, left := lay.Of(items, 40*in)
+			require.NoError(b, check(items, left, l))
+			ratio := l.Length.Float() / l.Bound.Float()
+			mean, worst = mean+ratio/float64(len(needs)), max(worst, ratio)
+		}
+		b.ReportMetric(mean, "mean-length/bound")
+		b.ReportMetric(worst, "worst-length/bound")
 	}
 }

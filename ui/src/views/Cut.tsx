@@ -41,7 +41,7 @@ export function Cut() {
           Print the cutting list
         </button>
         <Link className="word-button no-print" to="table">
-          At the table, in large type
+          Cut at the table
         </Link>
       </header>
       <Findings of={reckoning.findings.filter((f) => f.about.startsWith("/cloths") || f.code === "back-cut-early")} />
@@ -60,7 +60,7 @@ function ClothSection({ cloth, reckoning, swatch }: { cloth: ClothNeed; reckonin
         <div>
           <h2>{cloth.name}</h2>
           <p>
-            <Amounts cloth={cloth} />
+            <Amounts cloth={cloth} /> <Shortest cloth={cloth} />
           </p>
         </div>
       </div>
@@ -69,6 +69,17 @@ function ClothSection({ cloth, reckoning, swatch }: { cloth: ClothNeed; reckonin
         <Order cloth={cloth} cuts={reckoning.cuts} />
       </div>
     </section>
+  );
+}
+
+/** How much shorter the lay could be at best. */
+function Shortest({ cloth: { lay } }: { cloth: ClothNeed }) {
+  if (lay.placed.length === 0) return null;
+  if (lay.length.nm <= lay.bound.nm) return <span className="soft">No lay is shorter.</span>;
+  return (
+    <span className="soft">
+      <T>{`The lay is ${lay.length.text}; none is shorter than ${lay.bound.text}.`}</T>
+    </span>
   );
 }
 
@@ -197,6 +208,8 @@ function Laid({ placed, back, cut, shape, bias, fill, text }: LaidProps) {
   return (
     <g opacity={back ? 0.3 : 1}>
       <rect className={`laid${cut?.waits ? " waits" : ""}${cut?.done ? " done" : ""}`} x={x} y={y} width={w} height={h} fill={fill} />
+      <rect className="laid-edge halo" x={x} y={y} width={w} height={h} />
+      <rect className={`laid-edge${cut?.waits ? " waits" : ""}${cut?.done ? " done" : ""}`} x={x} y={y} width={w} height={h} />
       {shape && <Template piece={shape} placed={placed} />}
       {cut?.line && <PatchTemplate line={cut.line} placed={placed} />}
       {cut?.path && <ShapeTemplate cut={cut} placed={placed} />}

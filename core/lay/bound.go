@@ -1,0 +1,66 @@
+package lay
+
+import (
+	"slices"
+
+	"umschlag/core/length"
+)
+
+// finestStep is how fine the widths are told apart when a lay is bounded.
+const finestStep = 60
+
+// bound is a length no lay is shorter than, in strips or free: the area over the
+// width; the piece that is tallest however it lies; and what pieces take that are
+// too wide to lie beside one another. For the last a width w of the cloth counts as
+// u(w) = ⌊(k+1)w⌋ / k, or as w where (k+1)w is whole: whatever lies side by side
+// adds up to 1 at most, for every k. Source: the dual feasible functions of Lueker
+// (1983) as Fekete and Schepers (2001) use them; from memory.
+func bound(items []Item, out []int, usable length.Length) length.Length {
+	if usable <= 0 {
+		return 0
+	}
+	var best length.Length
+	for k := 0; k <= finestStep; k++ {
+		var whole float64
+		for _, it := range items {
+			if slices.Contains(out, it.Cut) || it.Count == 0 {
+				continue
+			}
+			low, takes := least(it, usable, k)
+			best = max(best, low)
+			whole += float64(it.Count) * takes
+		}
+		best = max(best, length.Length(whole))
+	}
+	return best
+}
+
+// least is the least height of an item and the least length it takes, of the ways
+// it may lie.
+func least(it Item, usable length.Length, k int) (low length.Length, takes float64) {
+	known := false
+	stand := func(w, h length.Length) {
+		if w > usable {
+			return
+		}
+		t := part(w, usable, k) * h.Float()
+		if !known {
+			low, takes, known = h, t, true
+			return
+		}
+		low, takes = min(low, h), min(takes, t)
+	}
+	stand(it.Width, it.Height)
+	if it.MayTurn {
+		stand(it.Height, it.Width)
+	}
+	return low, takes
+}
+
+// part is u(w), the width itself for k = 0.
+func part(w, usable length.Length, k int) float64 {
+	if whole := w.Times(k + 1); k > 0 && whole%usable != 0 {
+		return float64(whole/usable) / float64(k)
+	}
+	return w.Float() / usable.Float()
+}
