@@ -38,3 +38,14 @@ test("at the table: cut by cut, stopped and taken up again, one spoiled", async 
   await expect(page.getByText(new RegExp(`patch ${title}$`))).toHaveCount(0);
   await expect(page.getByRole("heading", { name: "Square the end" })).toBeVisible();
 });
+
+test("what several covers take is cut at once, and told for each", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/story-mat-seat-pad/cut`);
+  const { plan } = await stored(demo, "story-mat-seat-pad");
+  expect(plan.copies).toBe(2);
+  const first = page.getByRole("checkbox").first();
+  await expect(first).toBeVisible();
+  const [, total, each] = (await page.locator(".ticks label").first().textContent())?.match(/^(\d+) × .*, (\d+) for each cover/) ?? [];
+  expect(Number(total)).toBe(2 * Number(each));
+  await accessible(page);
+});

@@ -197,6 +197,7 @@ type Types struct {
 	ClothView    []ClothView      `json:"cloths"`
 	SaveCloth    SaveCloth        `json:"save_cloth"`
 	ClothFile    ClothFileView    `json:"cloth_file"`
+	Shopping     ShoppingView     `json:"shopping"`
 	SampleView   []SampleView     `json:"samples"`
 	SaveSample   SaveSample       `json:"save_sample"`
 	HabitsView   HabitsView       `json:"habits"`

@@ -87,6 +87,7 @@ func (s *server) routes(g *echo.Group) {
 	g.POST("/cloths", s.addCloth)
 	g.GET("/cloths.csv", s.clothsFile)
 	g.POST("/cloths/table", s.takeCloths)
+	g.GET("/shopping", s.shopping)
 	g.PUT("/cloths/:id", s.saveCloth)
 	g.DELETE("/cloths/:id", s.removeCloth)
 	g.GET("/samples", s.samples)

@@ -148,29 +148,16 @@ type wanted struct {
 }
 
 func (s *server) wanted(ctx context.Context) (map[string]wanted, error) {
-	plans, err := s.store.Plans(ctx)
-	if err != nil {
-		return nil, err
-	}
-	samples, err := s.shelfOfSamples(ctx)
+	_, wants, err := s.wants(ctx, nil)
 	if err != nil {
 		return nil, err
 	}
 	out := map[string]wanted{}
-	for _, p := range plans {
-		r, err := planfile.Reckon([]byte(p.Doc), &reckon.Workshop{Samples: samples})
-		if err != nil {
-			return nil, err
-		}
-		for _, need := range r.Cloths {
-			if allCut(r, need.Cloth) {
-				continue
-			}
-			w := out[need.Name]
-			w.length += length.Length(need.Need.NM)
-			w.plans = append(w.plans, p.Title)
-			out[need.Name] = w
-		}
+	for _, want := range wants {
+		w := out[want.Cloth]
+		w.length += want.Need
+		w.plans = append(w.plans, want.Plan)
+		out[want.Cloth] = w
 	}
 	return out, nil
 }

@@ -52,6 +52,8 @@ func (r *run) cut(c cutting) string {
 	}
 	c.size = r.asCut(c)
 	w, h := c.size.Width.Total(), c.size.Height.Total()
+	spoiled := r.p.Progress.Spoiled[c.id]
+	total := c.count*r.p.Copies + spoiled
 	shape := c.shape
 	switch {
 	case shape != "":
@@ -61,7 +63,7 @@ func (r *run) cut(c cutting) string {
 		shape = "rectangle"
 	}
 	r.out.Cuts = append(r.out.Cuts, Cut{ID: c.id, Piece: c.piece, Part: c.part, Title: c.title, Layer: c.layer, Cloth: c.cloth, Shape: shape,
-		Width: r.l(w), Height: r.l(h), Count: c.count, Gives: c.gives, Patches: c.patches, As: c.finished, Waits: c.waits, Spoiled: r.p.Progress.Spoiled[c.id], Done: c.had || slices.Contains(r.p.Progress.Cut, c.id)})
+		Width: r.l(w), Height: r.l(h), Count: c.count, Total: total, Gives: c.gives, Patches: c.patches, As: c.finished, Waits: c.waits, Spoiled: spoiled, Done: c.had || slices.Contains(r.p.Progress.Cut, c.id)})
 	if c.line != nil {
 		r.out.Cuts[len(r.out.Cuts)-1].Line = vertices(c.line)
 	}
@@ -75,7 +77,7 @@ func (r *run) cut(c cutting) string {
 	r.cuts = append(r.cuts, work.Cut{ID: c.id, Piece: c.piece, Under: c.layer != "outer", Shape: c.laidOn})
 	described, _ := r.p.Cloth(c.cloth)
 	r.needs = append(r.needs, need{cloth: c.cloth, title: c.title, about: c.about, item: lay.Item{
-		Cut: len(r.out.Cuts) - 1, Width: w, Height: h, Count: c.count*r.p.Copies + r.p.Progress.Spoiled[c.id], MayTurn: c.mayTurn && turns(described.Print)}})
+		Cut: len(r.out.Cuts) - 1, Width: w, Height: h, Count: total, MayTurn: c.mayTurn && turns(described.Print)}})
 	return c.id
 }
 

@@ -322,6 +322,8 @@ type Cut struct {
 	Width  L      `json:"width"`
 	Height L      `json:"height"`
 	Count  int    `json:"count"`
+	// Total is how many are cut for all copies, those that were spoiled once more.
+	Total int `json:"total"`
 	// Gives is how many patches one piece gives, Patches how many are needed, and As what
 	// one finishes as; absent where a piece is a patch.
 	Gives   int    `json:"gives,omitempty"`

@@ -152,6 +152,9 @@ func TestWhatIsSpoiledIsCutOnceMore(t *testing.T) {
 	assert.Equal(t, placed(before)+2, placed(after), "the lay has room for them")
 	assert.Equal(t, 2, cut(t, after, "front.patch.A").Spoiled)
 	assert.Equal(t, cut(t, before, "front.patch.A").Count, cut(t, after, "front.patch.A").Count, "a cover still takes as many")
+	p.Copies = 3
+	of := cut(t, reckon.Reckon(p, nil), "front.patch.A")
+	assert.Equal(t, 3*of.Count+2, of.Total, "three covers, and two once more")
 	p.Progress.Spoiled = map[string]int{"front.patch.A": 0}
 	assert.Equal(t, "/progress/spoiled/front.patch.A", reckon.Reckon(p, nil).Findings[0].About)
 }

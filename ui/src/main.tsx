@@ -24,6 +24,7 @@ import { Log } from "./views/Log";
 import { Samples } from "./views/Samples";
 import { Sew } from "./views/Sew";
 import { Shelf } from "./views/Shelf";
+import { Shopping } from "./views/Shopping";
 import { Table } from "./views/Table";
 
 // Styles made while the page runs carry the nonce the page was served with.
@@ -60,6 +61,7 @@ function App() {
               <Route index element={<Shelf />} />
               <Route path="samples" element={<Samples />} />
               <Route path="cloth" element={<Cupboard />} />
+              <Route path="cloth/shopping" element={<Shopping />} />
               <Route path="log" element={<Log />} />
               <Route path="habits" element={<Habits />} />
               <Route path="*" element={<Nowhere message="There is no such place." />} />

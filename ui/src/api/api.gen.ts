@@ -24,6 +24,7 @@ history: HistoryEntry[]
 cloths: ClothView[]
 save_cloth: SaveCloth
 cloth_file: ClothFileView
+shopping: ShoppingView
 samples: SampleView[]
 save_sample: SaveSample
 habits: HabitsView
@@ -629,6 +630,10 @@ shape: string
 width: L
 height: L
 count: number
+/**
+ * Total is how many are cut for all copies, those that were spoiled once more.
+ */
+total: number
 /**
  * Gives is how many patches one piece gives, Patches how many are needed, and As what
  * one finishes as; absent where a piece is a patch.
@@ -1680,6 +1685,112 @@ export interface Fault {
 row: number
 column?: string
 text: string
+}
+/**
+ * ShoppingView is what is bought for the plans chosen.
+ */
+export interface ShoppingView {
+/**
+ * Plans are all on the shelf that still take cloth, in its order.
+ */
+plans: ShoppingPlan[]
+cloths: ShoppingCloth[]
+/**
+ * Things are what the plans chosen take beside cloth.
+ */
+things: ShoppingThings[]
+}
+/**
+ * ShoppingPlan is a plan that may be shopped for.
+ */
+export interface ShoppingPlan {
+id: string
+title: string
+chosen: boolean
+}
+/**
+ * ShoppingCloth is what the plans chosen take of a cloth.
+ */
+export interface ShoppingCloth {
+name: string
+need: L
+have?: L15
+left: L16
+buy: L17
+buy_text: string
+shares: ShoppingShare[]
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L15 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L16 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L17 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * ShoppingShare is where one plan's cloth comes from.
+ */
+export interface ShoppingShare {
+plan: string
+need: L
+/**
+ * From is own, cupboard or shop.
+ */
+from: string
+}
+/**
+ * ShoppingThings is what a plan takes beside cloth, for each of its covers.
+ */
+export interface ShoppingThings {
+id: string
+plan: string
+covers: number
+lengths: Notion[]
+buttons: number
 }
 /**
  * SampleView is a sample with what it tells.

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import type { BeginPlan, ClothView, HabitsView, LogView, PlanView, SampleView, ShelfItem, StartsView } from "./api.gen";
+import type { BeginPlan, ClothView, HabitsView, LogView, PlanView, SampleView, ShelfItem, ShoppingView, StartsView } from "./api.gen";
 import { ask } from "./client";
 import type { Plan } from "./plan.gen";
 
@@ -14,6 +14,13 @@ export const keys = {
 
 export const useShelf = () => useQuery({ queryKey: keys.shelf, queryFn: () => ask<ShelfItem[]>("GET", "/plans") });
 export const useCloths = () => useQuery({ queryKey: keys.cloths, queryFn: () => ask<ClothView[]>("GET", "/cloths") });
+/** What to buy for plans; for all of the shelf where none is named. */
+export const useShopping = (plans: string[]) =>
+  useQuery({
+    queryKey: ["shopping", ...plans],
+    queryFn: () => ask<ShoppingView>("GET", `/shopping?${new URLSearchParams(plans.map((id) => ["plan", id]))}`),
+    placeholderData: (before) => before,
+  });
 export const useHabits = () => useQuery({ queryKey: keys.habits, queryFn: () => ask<HabitsView>("GET", "/habits") });
 export const useSamples = () => useQuery({ queryKey: keys.samples, queryFn: () => ask<SampleView[]>("GET", "/samples") });
 export const useLog = () => useQuery({ queryKey: keys.log, queryFn: () => ask<LogView[]>("GET", "/log") });

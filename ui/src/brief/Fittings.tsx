@@ -6,6 +6,7 @@ import { T } from "../words/T";
 import { Choice, PlanChoice } from "./Choice";
 import { useLetters } from "./sentences";
 import { Value } from "./Value";
+import { ways } from "./ways";
 
 /** A fitting as it begins, with the sizes that are to be decided. */
 type Start = Record<string, string | number> & { kind: string };
@@ -27,19 +28,10 @@ function useKinds(): Record<string, Start> {
   return Object.fromEntries(((starts?.fittings ?? []) as unknown as Start[]).map((f) => [f.kind, f]));
 }
 
-const ways = {
-  across: [
-    { value: "middle", name: "in the middle across" },
-    { value: "left", name: "from the left" },
-    { value: "right", name: "from the right" },
-  ],
-  up: [
-    { value: "middle", name: "in the middle up" },
-    { value: "top", name: "from the top" },
-    { value: "bottom", name: "from the bottom" },
-    { value: "edge-top", name: "at the top edge" },
-    { value: "edge-bottom", name: "at the bottom edge" },
-  ],
+/** Fittings also lie at an edge, sewn in with its seam. */
+const places = {
+  across: ways.across,
+  up: [...ways.up, { value: "edge-top", name: "at the top edge" }, { value: "edge-bottom", name: "at the bottom edge" }],
 };
 
 /** What is sewn onto the pieces, each in its place. */
@@ -189,7 +181,7 @@ function Place({ index, of, direction }: { index: number; of: string; direction:
   const { plan, rework, value } = usePlan();
   const away = useStarts(String(value("/units") ?? "in")).data?.away ?? "2 in";
   const path = `/fittings/${index}/at`;
-  const options = ways[direction];
+  const options = places[direction];
   const edges = direction === "across" ? ["left", "right"] : ["top", "bottom"];
   const on = get(plan, `${path}/edge`);
   const from = edges.find((edge) => get(plan, `${path}/${edge}`) !== undefined);

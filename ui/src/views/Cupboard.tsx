@@ -1,5 +1,6 @@
 import Button from "@mui/material/Button";
 import { useRef, useState } from "react";
+import { Link } from "react-router";
 import type { ClothFileView, ClothView, Swatch as SwatchData } from "../api/api.gen";
 import { ApiError, ask, sendFile, sentence } from "../api/client";
 import { useChange, useCloths } from "../api/queries";
@@ -30,6 +31,9 @@ export function Cupboard() {
         <Button variant="outlined" onClick={() => setAdding(true)} disabled={adding}>
           Put a cloth in
         </Button>
+        <Link className="word-button" to="shopping">
+          What to buy
+        </Link>
       </header>
       <Table />
       {cloths.isError && (
@@ -92,7 +96,10 @@ function Table() {
   return (
     <section aria-label="The cupboard as a table">
       <p className="soft">
-        <a href="/api/v1/cloths.csv">The cupboard as CSV</a> ·{" "}
+        <a className="word-button" href="/api/v1/cloths.csv">
+          The cupboard as CSV
+        </a>{" "}
+        ·{" "}
         <button type="button" className="word-button" onClick={() => input.current?.click()}>
           Read a CSV file
         </button>

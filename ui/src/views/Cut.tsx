@@ -310,6 +310,7 @@ function Order({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
   const { value } = usePlan();
   const mine = cuts.map((cut, index) => ({ cut, index })).filter(({ cut }) => cut.cloth === cloth.cloth);
   const ticked = (value("/progress/cut") ?? []) as string[];
+  const copies = Number(value("/copies") ?? 1);
   const [early, ask] = useState<CutData | null>(null);
   const keep = useTick();
   const tick = (cut: CutData, done: boolean) => (done && cut.waits ? ask(cut) : keep(cut.id, done));
@@ -333,10 +334,11 @@ function Order({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
             <label>
               <input type="checkbox" checked={ticked.includes(cut.id)} onChange={(e) => tick(cut, e.target.checked)} />
               <span>
-                {cut.count} × <T>{`${cut.width.text} × ${cut.height.text}`}</T>{" "}
+                {cut.total - (cut.spoiled ?? 0)} × <T>{`${cut.width.text} × ${cut.height.text}`}</T>{" "}
                 <span className="soft">
                   {cut.title.toLowerCase()}
                   {howCut(cut)}
+                  {copies > 1 && `, ${cut.count} for each cover`}
                 </span>
                 {(cut.spoiled ?? 0) > 0 && <strong> and {cut.spoiled} more for what was spoiled</strong>}
                 {cut.waits && !cut.done && <em className="waits-note"> — cut after the front is measured; its cloth is kept</em>}

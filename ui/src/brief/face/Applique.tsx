@@ -11,6 +11,7 @@ import { Choice } from "../Choice";
 import { moved } from "../Fittings";
 import { useLetters } from "../sentences";
 import { Value } from "../Value";
+import { ways } from "../ways";
 import { useFace } from "./context";
 import { drawable, Outline } from "./Outline";
 
@@ -314,19 +315,6 @@ function Lies({ laid }: { laid: Shape }) {
     </p>
   );
 }
-
-const ways = {
-  across: [
-    { value: "middle", name: "in the middle across" },
-    { value: "left", name: "from the left" },
-    { value: "right", name: "from the right" },
-  ],
-  up: [
-    { value: "middle", name: "in the middle up" },
-    { value: "top", name: "from the top" },
-    { value: "bottom", name: "from the bottom" },
-  ],
-};
 
 /** One direction of a place. */
 function Where({ path, of, direction }: { path: string; of: string; direction: "across" | "up" }) {

@@ -1,0 +1,172 @@
+import { Link, useSearchParams } from "react-router";
+import type { ShoppingCloth, ShoppingPlan, ShoppingShare, ShoppingThings, ShoppingView } from "../api/api.gen";
+import { sentence } from "../api/client";
+import { useShopping } from "../api/queries";
+import { Len, T } from "../words/T";
+
+/** What to buy for the plans of the shelf, or for those that are chosen. */
+export function Shopping() {
+  const [params, setParams] = useSearchParams();
+  const shopping = useShopping(params.getAll("plan"));
+  return (
+    <div className="page">
+      <header className="page-head">
+        <h1>What to buy</h1>
+        <button type="button" className="word-button no-print" onClick={() => window.print()}>
+          Print the list
+        </button>
+        <Link className="word-button no-print" to="/cloth">
+          Back to the cupboard
+        </Link>
+      </header>
+      {shopping.isError && (
+        <p className="finding stop" role="alert">
+          {sentence(shopping.error)}{" "}
+          <button type="button" className="word-button" onClick={() => setParams({})}>
+            Shop for all plans
+          </button>
+        </p>
+      )}
+      {shopping.data && !shopping.isError && <List view={shopping.data} choose={(plan) => setParams({ plan }, { replace: true })} />}
+    </div>
+  );
+}
+
+function List({ view, choose }: { view: ShoppingView; choose: (ids: string[]) => void }) {
+  if (view.plans.length === 0) {
+    return <p className="empty">No plan on the shelf takes any cloth: there is nothing to buy.</p>;
+  }
+  const bought = view.cloths.filter((c) => c.buy_text);
+  const rest = view.cloths.filter((c) => !c.buy_text);
+  return (
+    <>
+      <Plans plans={view.plans} choose={choose} />
+      <section aria-labelledby="to-buy">
+        <h2 id="to-buy">To buy</h2>
+        {bought.length === 0 ? <p className="empty">The cupboard has enough of every cloth.</p> : <Cloths of={bought} buying />}
+      </section>
+      {rest.length > 0 && (
+        <section aria-labelledby="in-the-cupboard">
+          <h2 id="in-the-cupboard">In the cupboard</h2>
+          <Cloths of={rest} />
+        </section>
+      )}
+      <section aria-labelledby="beside-cloth">
+        <h2 id="beside-cloth">Beside cloth</h2>
+        <p className="soft">For each cover. What is in the box already is not counted.</p>
+        <ul className="things">
+          {view.things.map((t) => (
+            <Things key={t.id} of={t} />
+          ))}
+        </ul>
+      </section>
+    </>
+  );
+}
+
+/** Which plans are shopped for; one at least. */
+function Plans({ plans, choose }: { plans: ShoppingPlan[]; choose: (ids: string[]) => void }) {
+  const chosen = plans.filter((p) => p.chosen).map((p) => p.id);
+  const tick = (id: string, on: boolean) => choose(plans.map((p) => p.id).filter((other) => (other === id ? on : chosen.includes(other))));
+  return (
+    <details className="no-print">
+      <summary>
+        {chosen.length === plans.length ? `For all ${plans.length} plans` : `For ${chosen.length} of ${plans.length} plans`}
+      </summary>
+      <fieldset className="shopped-for">
+        <legend className="soft">The plans first in the list are the first to get what is in the cupboard.</legend>
+        {plans.map((p) => (
+          <div key={p.id}>
+            <label>
+              <input
+                type="checkbox"
+                checked={p.chosen}
+                disabled={p.chosen && chosen.length === 1}
+                title={p.chosen && chosen.length === 1 ? "One plan at least is shopped for" : undefined}
+                onChange={(e) => tick(p.id, e.target.checked)}
+              />{" "}
+              {p.title}
+            </label>{" "}
+            <button type="button" className="word-button" onClick={() => choose([p.id])}>
+              only this<span className="sr-only">: {p.title}</span>
+            </button>
+          </div>
+        ))}
+        <button type="button" className="word-button" onClick={() => choose([])}>
+          All plans
+        </button>
+      </fieldset>
+    </details>
+  );
+}
+
+/** Cloths with what there is, what is needed and what is bought. */
+function Cloths({ of, buying }: { of: ShoppingCloth[]; buying?: boolean }) {
+  return (
+    <table className="methods shopping">
+      <thead>
+        <tr>
+          <th scope="col">Cloth</th>
+          <th scope="col">Have</th>
+          <th scope="col">Need</th>
+          <th scope="col">{buying ? "Buy" : "Left"}</th>
+          <th scope="col">For</th>
+        </tr>
+      </thead>
+      <tbody>
+        {of.map((c) => (
+          <tr key={c.name}>
+            <th scope="row">{c.name}</th>
+            <td>{c.have ? <Len of={c.have} /> : "not said"}</td>
+            <td>
+              <Len of={c.need} />
+            </td>
+            <td>
+              {buying ? (
+                <strong>
+                  <T>{c.buy_text}</T>
+                </strong>
+              ) : (
+                <Len of={c.left} />
+              )}
+            </td>
+            <td>
+              <Shares of={c.shares} />
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+const sources = [
+  { from: "shop", each: "to buy, each in one piece", one: "to buy in one piece" },
+  { from: "cupboard", each: "from the cupboard", one: "from the cupboard" },
+  { from: "own", each: "of their own", one: "of its own" },
+];
+
+/** Where the plans have a cloth from, those that buy it first. */
+function Shares({ of }: { of: ShoppingShare[] }) {
+  return sources.map(({ from, each, one }) => {
+    const mine = of.filter((s) => s.from === from);
+    if (mine.length === 0) return null;
+    return (
+      <div key={from}>
+        <span className="soft">{mine.length > 1 ? each : one}: </span>
+        <T>{mine.map((s) => `${s.plan} ${s.need.text}`).join(", ")}</T>
+      </div>
+    );
+  });
+}
+
+function Things({ of }: { of: ShoppingThings }) {
+  const all = [...of.lengths.map((n) => `${n.what} ${n.length.text}`), ...(of.buttons > 0 ? [`${of.buttons} buttons`] : [])];
+  if (all.length === 0) return null;
+  return (
+    <li>
+      <strong>{of.plan}</strong>
+      {of.covers > 1 && `, ${of.covers} covers`}: <T>{all.join(", ")}</T>
+    </li>
+  );
+}
