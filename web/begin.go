@@ -77,13 +77,18 @@ type BeginPlan struct {
 
 // MoveFitting asks where a fitting stands when it is brought to a place.
 type MoveFitting struct {
-	Plan json.RawMessage `json:"plan"`
+	Moving
 	// Fitting is its index in the plan.
 	Fitting int `json:"fitting"`
-	// X and Y of the corner of its first box, in nanometres on its piece.
+}
+
+// Moving is a place that something is brought to.
+type Moving struct {
+	Plan json.RawMessage `json:"plan"`
+	// X and Y of the corner of the first rectangle round it, in nanometres on its piece.
 	X int64 `json:"x"`
 	Y int64 `json:"y"`
-	// Across and Up are ruler steps further to the right and down.
+	// Across and Down are ruler steps further to the right and down.
 	Across int64 `json:"across"`
 	Down   int64 `json:"down"`
 }
@@ -216,21 +221,23 @@ func (s *server) move(c *echo.Context) error {
 	if err := decode(c, &in); err != nil {
 		return err
 	}
-	p, err := planfile.Read(in.Plan)
+	return in.send(c, fmt.Sprintf("/fittings/%d", in.Fitting), "fitting", func(p plan.Plan, x, y length.Length) (plan.At, bool) {
+		return reckon.Move(p, in.Fitting, x, y)
+	})
+}
+
+// send answers with the place of the thing at a path of the plan when it is moved.
+func (m Moving) send(c *echo.Context, path, thing string, move func(p plan.Plan, x, y length.Length) (plan.At, bool)) error {
+	p, err := planfile.Read(m.Plan)
 	if err != nil {
 		return err
 	}
 	step := p.Habits.Step
-	at, ok := reckon.Move(p, in.Fitting, length.Length(in.X)+step*length.Length(in.Across), length.Length(in.Y)+step*length.Length(in.Down))
+	at, ok := move(p, length.Length(m.X)+step*length.Length(m.Across), length.Length(m.Y)+step*length.Length(m.Down))
 	if !ok {
-		return planfile.Problems{{Path: fmt.Sprintf("/fittings/%d", in.Fitting), Text: "This fitting cannot be moved: put right what the brief says of it first."}}
+		return planfile.Problems{{Path: path, Text: "This " + thing + " cannot be moved: put right what the brief says of it first."}}
 	}
-	return sendPlace(c, at, p.Units)
-}
-
-// sendPlace answers with a place in the notation of plan files.
-func sendPlace(c *echo.Context, at plan.At, unit length.Unit) error {
-	doc, err := json.Marshal(planfile.Part(at, unit))
+	doc, err := json.Marshal(planfile.Part(at, p.Units))
 	if err != nil {
 		return err
 	}

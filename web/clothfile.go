@@ -42,17 +42,9 @@ func (s *server) clothsFile(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	stored, err := s.store.Cloths(ctx)
+	cloths, err := s.held(ctx, sh)
 	if err != nil {
 		return err
-	}
-	var cloths []plan.Cloth
-	for _, st := range stored {
-		cloth, err := readCloth([]byte(st.Doc), sh)
-		if err != nil {
-			return err
-		}
-		cloths = append(cloths, cloth)
 	}
 	data, err := cupboardcsv.Write(cloths, sh.unit)
 	if err != nil {

@@ -43,15 +43,9 @@ type ShapesView struct {
 
 // MoveShape asks where a shape stands when it is brought to a place.
 type MoveShape struct {
-	Plan json.RawMessage `json:"plan"`
+	Moving
 	// About is the shape's path in the plan.
 	About string `json:"about"`
-	// X and Y of the corner of the rectangle round it, in nanometres on its piece.
-	X int64 `json:"x"`
-	Y int64 `json:"y"`
-	// Across and Down are ruler steps further.
-	Across int64 `json:"across"`
-	Down   int64 `json:"down"`
 }
 
 func forms() []FormView {
@@ -143,16 +137,9 @@ func (s *server) moveShape(c *echo.Context) error {
 	if err := decode(c, &in); err != nil {
 		return err
 	}
-	p, err := planfile.Read(in.Plan)
-	if err != nil {
-		return err
-	}
-	step := p.Habits.Step
-	at, ok := reckon.MoveShape(p, in.About, length.Length(in.X)+step*length.Length(in.Across), length.Length(in.Y)+step*length.Length(in.Down))
-	if !ok {
-		return planfile.Problems{{Path: in.About, Text: "This shape cannot be moved: put right what the brief says of it first."}}
-	}
-	return sendPlace(c, at, p.Units)
+	return in.send(c, in.About, "shape", func(p plan.Plan, x, y length.Length) (plan.At, bool) {
+		return reckon.MoveShape(p, in.About, x, y)
+	})
 }
 
 // shapesFile answers with the shapes of a piece of a stored plan as an SVG file at true

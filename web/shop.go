@@ -118,22 +118,33 @@ func readCloth(doc []byte, sh shop) (plan.Cloth, error) {
 	return c, nil
 }
 
+// held are the cloths in the cupboard, as they are described.
+func (s *server) held(ctx context.Context, sh shop) ([]plan.Cloth, error) {
+	stored, err := s.store.Cloths(ctx)
+	if err != nil {
+		return nil, err
+	}
+	cloths := make([]plan.Cloth, len(stored))
+	for i, st := range stored {
+		if cloths[i], err = readCloth([]byte(st.Doc), sh); err != nil {
+			return nil, err
+		}
+	}
+	return cloths, nil
+}
+
 // cupboard is what is left of each cloth, by name.
 func (s *server) cupboard(ctx context.Context) (reckon.Cupboard, error) {
 	sh, err := s.shop(ctx)
 	if err != nil {
 		return nil, err
 	}
-	stored, err := s.store.Cloths(ctx)
+	cloths, err := s.held(ctx, sh)
 	if err != nil {
 		return nil, err
 	}
 	out := reckon.Cupboard{}
-	for _, st := range stored {
-		c, err := readCloth([]byte(st.Doc), sh)
-		if err != nil {
-			return nil, err
-		}
+	for _, c := range cloths {
 		if c.Have != nil {
 			out[c.Name] = *c.Have
 		}
@@ -160,11 +171,6 @@ func (s *server) wanted(ctx context.Context) (map[string]wanted, error) {
 		out[want.Cloth] = w
 	}
 	return out, nil
-}
-
-// allCut reports whether everything a plan takes of a cloth is cut.
-func allCut(r reckon.Reckoning, cloth string) bool {
-	return !slices.ContainsFunc(r.Cuts, func(c reckon.Cut) bool { return c.Cloth == cloth && !c.Done })
 }
 
 func (s *server) cloths(c *echo.Context) error {

@@ -7,7 +7,6 @@ import (
 
 	"github.com/labstack/echo/v5"
 
-	"umschlag/core/length"
 	"umschlag/core/reckon"
 	"umschlag/core/shopping"
 	"umschlag/format/planfile"
@@ -105,7 +104,7 @@ func (s *server) wants(ctx context.Context, chosen []string) (ShoppingView, []sh
 			return view, nil, err
 		}
 		r := reckon.Reckon(p, &reckon.Workshop{Samples: samples})
-		mine := wantsOf(stored.Title, r)
+		mine := r.Wants(stored.Title)
 		if len(mine) == 0 {
 			continue
 		}
@@ -117,19 +116,6 @@ func (s *server) wants(ctx context.Context, chosen []string) (ShoppingView, []sh
 		}
 	}
 	return view, wants, nil
-}
-
-// wantsOf is what a plan still takes of its cloths.
-func wantsOf(title string, r reckon.Reckoning) []shopping.Want {
-	var wants []shopping.Want
-	for _, n := range r.Cloths {
-		if n.Need.NM == 0 || allCut(r, n.Cloth) {
-			continue
-		}
-		// Without a cupboard, only the plan itself says how much there is.
-		wants = append(wants, shopping.Want{Plan: title, Cloth: n.Name, Need: length.Length(n.Need.NM), Has: n.Have != nil, Own: n.Have != nil && n.Short.NM == 0})
-	}
-	return wants
 }
 
 func thingsOf(stored store.Plan, covers int, r reckon.Reckoning) ShoppingThings {

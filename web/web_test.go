@@ -371,7 +371,7 @@ func TestAFittingIsMovedOnTheRulerStep(t *testing.T) {
 	var moved struct {
 		At map[string]any `json:"at"`
 	}
-	in := web.MoveFitting{Plan: plans["story-mat-pad"], Fitting: 0, X: 50_800_000, Y: 76_200_000, Across: 1, Down: -2}
+	in := web.MoveFitting{Moving: web.Moving{Plan: plans["story-mat-pad"], X: 50_800_000, Y: 76_200_000, Across: 1, Down: -2}}
 	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/move", in, &moved).Code)
 	assert.Equal(t, map[string]any{"left": "2 1/8", "top": "2 3/4"}, moved.At)
 	in.Fitting = 40

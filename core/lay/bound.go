@@ -6,6 +6,18 @@ import (
 	"umschlag/core/length"
 )
 
+// Limit is what keeps a lay from being shorter.
+type Limit string
+
+const (
+	// ByArea is what all pieces cover together.
+	ByArea Limit = "area"
+	// ByTallest is the piece that is tallest however it lies.
+	ByTallest Limit = "tallest"
+	// ByWidth is what pieces take that are too wide to lie side by side.
+	ByWidth Limit = "width"
+)
+
 // finestStep is how fine the widths are told apart when a lay is bounded.
 const finestStep = 60
 
@@ -15,11 +27,15 @@ const finestStep = 60
 // u(w) = ⌊(k+1)w⌋ / k, or as w where (k+1)w is whole: whatever lies side by side
 // adds up to 1 at most, for every k. Source: the dual feasible functions of Lueker
 // (1983) as Fekete and Schepers (2001) use them; from memory.
-func bound(items []Item, out []int, usable length.Length) length.Length {
+func bound(items []Item, out []int, usable length.Length) (best length.Length, by Limit) {
 	if usable <= 0 {
-		return 0
+		return 0, ByArea
 	}
-	var best length.Length
+	raise := func(l length.Length, limit Limit) {
+		if l > best {
+			best, by = l, limit
+		}
+	}
 	for k := 0; k <= finestStep; k++ {
 		var whole float64
 		for _, it := range items {
@@ -27,12 +43,16 @@ func bound(items []Item, out []int, usable length.Length) length.Length {
 				continue
 			}
 			low, takes := least(it, usable, k)
-			best = max(best, low)
+			raise(low, ByTallest)
 			whole += float64(it.Count) * takes
 		}
-		best = max(best, length.Length(whole))
+		if k == 0 {
+			raise(length.Length(whole), ByArea)
+		} else {
+			raise(length.Length(whole), ByWidth)
+		}
 	}
-	return best
+	return best, by
 }
 
 // least is the least height of an item and the least length it takes, of the ways

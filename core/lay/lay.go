@@ -53,8 +53,9 @@ type Lay struct {
 	Width, Length length.Length
 	Placed        []Placed
 	Strips        []Strip
-	// Bound is a length no lay can be shorter than.
+	// Bound is a length no lay can be shorter than, and Limit what makes it so long.
 	Bound length.Length
+	Limit Limit
 }
 
 // piece is one rectangle before it is placed.
@@ -74,12 +75,12 @@ func Of(items []Item, usable length.Length) (Lay, []int) {
 	if l := shorter(items, stands, usable); l.better(best) {
 		best, narrowed = l, stands
 	}
-	best.Bound = bound(items, out, usable)
+	best.Bound, best.Limit = bound(items, out, usable)
 	switch {
 	case best.Length == best.Bound:
 	case len(narrowed) <= mostExact:
 		if l := exact(items, narrowed, usable); l.Length < best.Length {
-			l.Bound = best.Bound
+			l.Bound, l.Limit = best.Bound, best.Limit
 			best = l
 		}
 	case len(narrowed) <= mostTurned:
@@ -153,7 +154,7 @@ func turned(items []Item, pieces []piece, best Lay) Lay {
 				}
 			}
 			if l := shorter(items, tried, best.Width); l.Length < best.Length {
-				l.Bound = best.Bound
+				l.Bound, l.Limit = best.Bound, best.Limit
 				best, pieces, again = l, tried, true
 			}
 		}

@@ -156,6 +156,7 @@ func TestBoundsOfWidePieces(t *testing.T) {
 	wide := []lay.Item{{Cut: 0, Width: 21 * in, Height: 5 * in, Count: 3}}
 	l, _ := lay.Of(wide, 40*in)
 	assert.Equal(t, 15*in, l.Bound, "no two lie side by side")
+	assert.Equal(t, lay.ByWidth, l.Limit)
 	thirds := []lay.Item{{Cut: 0, Width: 14 * in, Height: 5 * in, Count: 5}}
 	l, _ = lay.Of(thirds, 40*in)
 	assert.Equal(t, 25*in/2, l.Bound, "two at most lie side by side: five halves")
@@ -163,6 +164,10 @@ func TestBoundsOfWidePieces(t *testing.T) {
 	thirds[0].MayTurn = true
 	l, _ = lay.Of(thirds, 40*in)
 	assert.Equal(t, 14*in, l.Length, "turned, they lie in one strip")
+	l, _ = lay.Of([]lay.Item{{Width: 20 * in, Height: 5 * in, Count: 3}}, 40*in)
+	assert.Equal(t, []any{15 * in / 2, lay.ByArea}, []any{l.Bound, l.Limit}, "three halves of five")
+	l, _ = lay.Of([]lay.Item{{Width: 4 * in, Height: 9 * in, Count: 3}}, 40*in)
+	assert.Equal(t, []any{9 * in, lay.ByTallest}, []any{l.Bound, l.Limit})
 }
 
 func TestBuying(t *testing.T) {

@@ -254,7 +254,7 @@ func (r *run) have(c plan.Cloth) (length.Length, bool) {
 }
 
 func (r *run) lay(l lay.Lay) Lay {
-	out := Lay{Width: r.l(l.Width), Length: r.l(l.Length), Bound: r.l(l.Bound), Placed: []Placed{}, Strips: []Strip{}}
+	out := Lay{Width: r.l(l.Width), Length: r.l(l.Length), Bound: r.l(l.Bound), Limit: string(l.Limit), Placed: []Placed{}, Strips: []Strip{}}
 	for _, p := range l.Placed {
 		out.Placed = append(out.Placed, Placed{Cut: p.Cut, X: r.l(p.X), Y: r.l(p.Y), Width: r.l(p.Width), Height: r.l(p.Height), Turned: p.Turned, Strip: p.Strip})
 	}

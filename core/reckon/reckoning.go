@@ -492,9 +492,11 @@ type ClothNeed struct {
 
 // Lay is a cloth laid out: x across the width, y along the length.
 type Lay struct {
-	Width  L        `json:"width"`
-	Length L        `json:"length"`
-	Bound  L        `json:"bound"`
+	Width  L `json:"width"`
+	Length L `json:"length"`
+	Bound  L `json:"bound"`
+	// Limit is what makes the bound so long: area, tallest or width.
+	Limit  string   `json:"limit"`
 	Placed []Placed `json:"placed"`
 	Strips []Strip  `json:"strips"`
 }

@@ -950,6 +950,10 @@ export interface Lay {
 width: L
 length: L
 bound: L
+/**
+ * Limit is what makes the bound so long: area, tallest or width.
+ */
+limit: string
 placed: Placed[]
 strips: Strip[]
 }
@@ -1479,19 +1483,19 @@ plan: {
 
 }
 /**
- * Fitting is its index in the plan.
- */
-fitting: number
-/**
- * X and Y of the corner of its first box, in nanometres on its piece.
+ * X and Y of the corner of the first rectangle round it, in nanometres on its piece.
  */
 x: number
 y: number
 /**
- * Across and Up are ruler steps further to the right and down.
+ * Across and Down are ruler steps further to the right and down.
  */
 across: number
 down: number
+/**
+ * Fitting is its index in the plan.
+ */
+fitting: number
 }
 /**
  * MovedFitting is a place in the notation of plan files.
@@ -1509,19 +1513,19 @@ plan: {
 
 }
 /**
- * About is the shape's path in the plan.
- */
-about: string
-/**
- * X and Y of the corner of the rectangle round it, in nanometres on its piece.
+ * X and Y of the corner of the first rectangle round it, in nanometres on its piece.
  */
 x: number
 y: number
 /**
- * Across and Down are ruler steps further.
+ * Across and Down are ruler steps further to the right and down.
  */
 across: number
 down: number
+/**
+ * About is the shape's path in the plan.
+ */
+about: string
 }
 /**
  * ShapesView is what was read from a drawing.

@@ -1,46 +1,15 @@
 import { render } from "@testing-library/react";
 import { expect, test } from "vitest";
 import type { Cell, Piece } from "../api/api.gen";
+import { pieceOf } from "../test/piece";
 import { cellPath, extent, PieceDrawing } from "./PieceDrawing";
 
 const mm = 1e6;
 const corner = (x: number, y: number) => ({ x: x * mm, y: y * mm, bulge: 0 });
-const square = [corner(0, 0), corner(100, 0), corner(100, 100), corner(0, 100)];
-const side = { nm: 100 * mm, text: "10 cm", exact: "10 cm" };
-const size = { width: side, height: side };
 
-const piece = (cells: Cell[], more: Partial<Piece> = {}): Piece => ({
-  name: "front",
-  config: "front",
-  title: "Front",
-  count: 1,
-  finished: size,
-  trimmed: size,
-  before_quilting: size,
-  take_up: [0, 0],
-  take_up_from: "estimate",
-  take_up_range: [
-    [0, 0],
-    [0, 0],
-  ],
-  outline: square,
-  trimmed_outline: square,
-  cut_outline: square,
-  ditch: [],
-  cells,
-  seams: [],
-  press: [],
-  press_conflicts: [],
-  shapes: [],
-  threads: [],
-  outlook: [],
-  thick: { nm: 400000, text: "≈1/64″", exact: "0.4 mm" },
-  ways: [],
-  methods: [],
-  waits: false,
-  grain: "",
-  ...more,
-});
+const side = { nm: 100 * mm, text: "10 cm", exact: "10 cm" };
+
+const piece = (cells: Cell[], more: Partial<Piece> = {}) => pieceOf({ cells, ...more });
 
 const upper: Cell = {
   cut: "a",

@@ -1,6 +1,7 @@
 import { render, screen } from "@testing-library/react";
 import { expect, test } from "vitest";
-import type { Piece, PressSeam, Step } from "../api/api.gen";
+import type { PressSeam, Step } from "../api/api.gen";
+import { pieceOf } from "../test/piece";
 import { isPressed, PressView, turns } from "./Press";
 
 const seam = (kind: string, band: number, side: string): PressSeam => ({
@@ -12,41 +13,12 @@ const seam = (kind: string, band: number, side: string): PressSeam => ({
   x2: 50e6,
   y2: (band - 1) * 100e6,
 });
-const size = { width: { nm: 100e6, text: "", exact: "" }, height: { nm: 100e6, text: "", exact: "" } };
-const corner = (x: number, y: number) => ({ x, y, bulge: 0 });
-const square = [corner(0, 0), corner(100e6, 0), corner(100e6, 100e6), corner(0, 100e6)];
-
-const piece = (press: PressSeam[], conflicts: { x: number; y: number }[] = []): Piece => ({
-  name: "front",
-  config: "front",
-  title: "Front",
-  count: 1,
-  finished: size,
-  trimmed: size,
-  before_quilting: size,
-  take_up: [0, 0],
-  take_up_from: "estimate",
-  take_up_range: [
-    [0, 0],
-    [0, 0],
-  ],
-  outline: square,
-  trimmed_outline: square,
-  cut_outline: square,
-  ditch: [],
-  cells: [{ cut: "front.patch.A", cloth: "A", x: 0, y: 0, width: 100e6, height: 100e6, row: 1, column: 1, band: 1 }],
-  seams: [],
-  press,
-  press_conflicts: conflicts,
-  shapes: [],
-  threads: [],
-  outlook: [],
-  thick: { nm: 400000, text: "≈1/64″", exact: "0.4 mm" },
-  ways: [],
-  methods: [],
-  waits: false,
-  grain: "",
-});
+const piece = (press: PressSeam[], conflicts: { x: number; y: number }[] = []) =>
+  pieceOf({
+    cells: [{ cut: "front.patch.A", cloth: "A", x: 0, y: 0, width: 100e6, height: 100e6, row: 1, column: 1, band: 1 }],
+    press,
+    press_conflicts: conflicts,
+  });
 
 const step = (id: string, row: number | undefined, bands: number[]): Step => ({
   id,

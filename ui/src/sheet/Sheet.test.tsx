@@ -2,6 +2,7 @@ import { render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { expect, test, vi } from "vitest";
 import type { Piece, Reckoning } from "../api/api.gen";
+import { pieceOf } from "../test/piece";
 import { boxOf, extent, pathOf } from "./PieceDrawing";
 import { Sheet } from "./Sheet";
 
@@ -20,24 +21,12 @@ const square = (out: number) =>
     [-out, 100 + out],
   ].map(([x, y]) => ({ x: (x ?? 0) * mm, y: (y ?? 0) * mm, bulge: 0 }));
 
-const front: Piece = {
-  name: "front",
-  config: "front",
-  title: "Front",
-  count: 1,
-  finished: size(100),
+const front: Piece = pieceOf({
   trimmed: size(112),
   before_quilting: size(140),
   take_up: [1, 1],
-  take_up_from: "estimate",
-  take_up_range: [
-    [0, 0],
-    [0, 0],
-  ],
-  outline: square(0),
   trimmed_outline: square(6),
   cut_outline: square(20),
-  ditch: [],
   cells: [
     { cut: "front.patch.A", cloth: "A", x: -20 * mm, y: -20 * mm, width: 70 * mm, height: 140 * mm, row: 1, column: 1 },
     { cut: "front.patch.B", cloth: "B", x: 50 * mm, y: -20 * mm, width: 70 * mm, height: 140 * mm, row: 1, column: 2 },
@@ -49,18 +38,7 @@ const front: Piece = {
     bobbins: 1,
     minutes: 1,
   },
-  seams: [],
-  press: [],
-  press_conflicts: [],
-  shapes: [],
-  threads: [],
-  outlook: [],
-  thick: { nm: 400000, text: "≈1/64″", exact: "0.4 mm" },
-  ways: [],
-  methods: [],
-  waits: false,
-  grain: "",
-};
+});
 const back: Piece = {
   ...front,
   name: "back",

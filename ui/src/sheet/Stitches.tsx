@@ -46,8 +46,14 @@ export function Stitches({
         ))}
       </ol>
       <p className="soft">
-        Full lines are sewn, dotted ones lie under another shape and are not. <a href={file("templates")}>Templates as SVG</a> ·{" "}
-        <a href={file("drawing")}>The shapes as they lie</a>
+        Full lines are sewn, dotted ones lie under another shape and are not.{" "}
+        <a className="word-button" href={file("templates")}>
+          Templates as SVG
+        </a>{" "}
+        ·{" "}
+        <a className="word-button" href={file("drawing")}>
+          The shapes as they lie
+        </a>
       </p>
     </section>
   );

@@ -1,5 +1,5 @@
 import Button from "@mui/material/Button";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { Link } from "react-router";
 import type { ClothFileView, ClothView, Swatch as SwatchData } from "../api/api.gen";
 import { ApiError, ask, sendFile, sentence } from "../api/client";
@@ -7,6 +7,7 @@ import { useChange, useCloths } from "../api/queries";
 import { Choice } from "../brief/Choice";
 import { motifNames } from "../cloth/Pattern";
 import { Swatch } from "../cloth/Swatch";
+import { FileButton } from "../shell/FileButton";
 import { useSay } from "../shell/Say";
 import { Len, T } from "../words/T";
 
@@ -66,15 +67,13 @@ export function Cupboard() {
 /** The cupboard as a table: out as CSV, and in after a look at what would change. */
 function Table() {
   const say = useSay();
-  const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<File | null>(null);
   const [view, setView] = useState<ClothFileView | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const take = useChange((from: File) => sendFile<ClothFileView>("/cloths/table?take=yes", from));
-  const look = async (from: File | undefined) => {
+  const look = async (from: File) => {
     setView(null);
     setProblem(null);
-    if (!from) return;
     setFile(from);
     try {
       setView(await sendFile<ClothFileView>("/cloths/table", from));
@@ -100,21 +99,13 @@ function Table() {
           The cupboard as CSV
         </a>{" "}
         ·{" "}
-        <button type="button" className="word-button" onClick={() => input.current?.click()}>
-          Read a CSV file
-        </button>
-        <input
-          ref={input}
-          type="file"
-          accept=".csv,text/csv"
-          aria-label="CSV file with cloths"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(e) => {
-            void look(e.target.files?.[0]);
-            e.target.value = "";
-          }}
-        />
+        <FileButton label="CSV file with cloths" accept=".csv,text/csv" read={(read) => void look(read)}>
+          {(choose) => (
+            <button type="button" className="word-button" onClick={choose}>
+              Read a CSV file
+            </button>
+          )}
+        </FileButton>
       </p>
       {problem && (
         <p className="finding stop" role="alert">

@@ -75,13 +75,20 @@ function ClothSection({ cloth, reckoning, swatch }: { cloth: ClothNeed; reckonin
 /** How much shorter the lay could be at best. */
 function Shortest({ cloth: { lay } }: { cloth: ClothNeed }) {
   if (lay.placed.length === 0) return null;
-  if (lay.length.nm <= lay.bound.nm) return <span className="soft">No lay is shorter.</span>;
+  const why = limits[lay.limit] ?? "";
+  if (lay.length.nm <= lay.bound.nm) return <span className="soft">No lay is shorter: {why}.</span>;
   return (
     <span className="soft">
-      <T>{`The lay is ${lay.length.text}; none is shorter than ${lay.bound.text}.`}</T>
+      <T>{`The lay is ${lay.length.text}; none is shorter than ${lay.bound.text}: ${why}.`}</T>
     </span>
   );
 }
+
+const limits: Record<string, string> = {
+  area: "its pieces cover that much",
+  tallest: "its tallest piece takes that",
+  width: "pieces too wide to lie side by side take that",
+};
 
 /** Have, need, buy: in a sentence. */
 function Amounts({ cloth }: { cloth: ClothNeed }) {

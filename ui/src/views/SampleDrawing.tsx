@@ -1,6 +1,7 @@
+import { useId } from "react";
 import type { SampleDoc } from "./Samples";
 
-/** A sample before, dashed, and after, drawn over it: what it lost is drawn ten times as large as it is. */
+/** What kind of sample it is: before, dashed, and once it is measured, after. It is not to scale. */
 export function SampleDrawing({ sample }: { sample: SampleDoc }) {
   const Drawn = drawings[sample.kind];
   return (
@@ -40,15 +41,16 @@ const drawings: Record<string, (props: Props) => React.ReactNode> = {
 };
 
 function Square({ measured, angles }: Props) {
+  const id = useId();
   const [inset, side] = measured ? [14, 92] : [8, 104];
   return (
     <>
-      <clipPath id="sample-square">
+      <clipPath id={id}>
         <rect x={inset} y={inset} width={side} height={side} />
       </clipPath>
       <rect className="before" x="8" y="8" width="104" height="104" />
       <rect className="after" x={inset} y={inset} width={side} height={side} />
-      <g clipPath="url(#sample-square)">
+      <g clipPath={`url(#${id})`}>
         {angles.map((angle) => (
           <path
             key={angle}

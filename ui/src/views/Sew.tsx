@@ -273,7 +273,10 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
       </svg>
       {step.id.endsWith("shapes.cut") && (
         <figcaption className="soft">
-          <a href={`/api/v1/plans/${id}/shapes/${piece.name}?as=templates`}>Templates as SVG</a>, at true size and mirrored for the web.
+          <a className="word-button" href={`/api/v1/plans/${id}/shapes/${piece.name}?as=templates`}>
+            Templates as SVG
+          </a>
+          , at true size and mirrored for the web.
         </figcaption>
       )}
       {step.side && <figcaption className="soft">Arrows: where the allowances go, seen from the front.</figcaption>}

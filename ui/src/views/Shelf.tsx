@@ -8,6 +8,7 @@ import { beginPlan, createPlan, useChange, useHabits, useShelf, useStarts } from
 import { Choice } from "../brief/Choice";
 import { Field } from "../brief/Field";
 import { around, PieceDrawing } from "../sheet/PieceDrawing";
+import { FileButton } from "../shell/FileButton";
 import { useSay } from "../shell/Say";
 import { dressed } from "../words/fractions";
 import { T } from "../words/T";
@@ -114,7 +115,6 @@ function Starter({ units, things }: { units: string; things: ThingView[] }) {
   const [problem, setProblem] = useState<string | null>(null);
   const go = useNavigate();
   const create = useChange(createPlan);
-  const file = useRef<HTMLInputElement>(null);
   const thing = things.find((t) => t.key === key);
   const measures = thing?.measures ?? [];
   // What is typed is judged by the server; beginning waits for what was typed last.
@@ -164,9 +164,7 @@ function Starter({ units, things }: { units: string; things: ThingView[] }) {
       setProblem(sentence(error));
     }
   };
-  const open = async (chosen: File | undefined) => {
-    if (!chosen) return;
-    if (file.current) file.current.value = "";
+  const open = async (chosen: File) => {
     if (chosen.size > 1 << 20) {
       setProblem(`${chosen.name} is ${Math.round(chosen.size / 1e6)} MB, too large for a plan file: at most 1 MB. Is it the right file?`);
       return;
@@ -230,17 +228,13 @@ function Starter({ units, things }: { units: string; things: ThingView[] }) {
         <Button variant="contained" size="large" disabled={create.isPending} onClick={() => void start()}>
           Plan its cover
         </Button>
-        <Button variant="text" onClick={() => file.current?.click()}>
-          Open a plan file
-        </Button>
-        <input
-          ref={file}
-          type="file"
-          accept=".json,application/json"
-          hidden
-          aria-label="A plan file"
-          onChange={(e) => void open(e.target.files?.[0])}
-        />
+        <FileButton label="A plan file" accept=".json,application/json" read={(file) => void open(file)}>
+          {(choose) => (
+            <Button variant="text" onClick={choose}>
+              Open a plan file
+            </Button>
+          )}
+        </FileButton>
       </div>
       {problem && (
         <p className="finding stop" role="alert">

@@ -12,11 +12,13 @@ import { useSpoil, useTick } from "./ticking";
 function useAwake() {
   useEffect(() => {
     let held: WakeLockSentinel | null = null;
+    let left = false;
     const hold = () => {
       if (document.visibilityState !== "visible") return;
       navigator.wakeLock?.request("screen").then(
         (lock) => {
           held = lock;
+          if (left) void lock.release();
         },
         () => {
           // The device saves its battery: it may sleep.
@@ -26,6 +28,7 @@ function useAwake() {
     hold();
     document.addEventListener("visibilitychange", hold);
     return () => {
+      left = true;
       document.removeEventListener("visibilitychange", hold);
       void held?.release();
     };

@@ -6,6 +6,7 @@ import { usePlan } from "../../plan/context";
 import { get, put } from "../../plan/path";
 import { clothFor, renamed, type ShapeDoc } from "../../plan/shapes";
 import { useHand } from "../../sheet/hand";
+import { FileButton } from "../../shell/FileButton";
 import { Len, T } from "../../words/T";
 import { Choice } from "../Choice";
 import { moved } from "../Fittings";
@@ -110,12 +111,10 @@ function FormPicture({ form }: { form: FormView }) {
 /** Reads shapes from an SVG file, and says what was left out. */
 function FromFile({ add }: { add: (shapes: ShapeDoc[], label: string) => void }) {
   const { value } = usePlan();
-  const input = useRef<HTMLInputElement>(null);
   const [read, setRead] = useState<ShapesView | null>(null);
   const [refused, refuse] = useState<string | null>(null);
   const cloths = (value("/cloths") ?? {}) as Record<string, { swatch?: { ground?: string } }>;
-  const take = async (file: File | undefined) => {
-    if (!file) return;
+  const take = async (file: File) => {
     setRead(null);
     refuse(null);
     try {
@@ -132,21 +131,13 @@ function FromFile({ add }: { add: (shapes: ShapeDoc[], label: string) => void })
   };
   return (
     <>
-      <button type="button" className="word-button" onClick={() => input.current?.click()}>
-        read them from an SVG file
-      </button>
-      <input
-        ref={input}
-        type="file"
-        accept=".svg,image/svg+xml"
-        aria-label="SVG file with shapes"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(e) => {
-          void take(e.target.files?.[0]);
-          e.target.value = "";
-        }}
-      />
+      <FileButton label="SVG file with shapes" accept=".svg,image/svg+xml" read={(file) => void take(file)}>
+        {(choose) => (
+          <button type="button" className="word-button" onClick={choose}>
+            read them from an SVG file
+          </button>
+        )}
+      </FileButton>
       {read && (
         <span role="status" className="soft">
           {" "}

@@ -1,0 +1,72 @@
+package demo_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"umschlag/core/plan"
+	"umschlag/core/reckon"
+	"umschlag/demo"
+	"umschlag/format/planfile"
+)
+
+// The lays of the demo, read without what made them: strips one after another over the
+// whole length, and in each nothing beyond the selvedges, over the cut of another piece,
+// against the grain or of another size than it is cut to.
+func TestTheDemoLaysCanBeCutWithARuler(t *testing.T) {
+	plans, err := demo.Plans()
+	require.NoError(t, err)
+	for name, data := range plans {
+		p, err := planfile.Read(data)
+		require.NoError(t, err, name)
+		r := reckon.Reckon(p, nil)
+		placed := map[int]int{}
+		for _, c := range r.Cloths {
+			cloth, _ := p.Settle().Cloth(c.Cloth)
+			readStrips(t, name, c.Lay)
+			for i, at := range c.Lay.Placed {
+				placed[at.Cut]++
+				readPiece(t, name, c.Lay, i, r.Cuts[at.Cut], cloth.Print)
+			}
+			assert.LessOrEqual(t, c.Lay.Bound.NM, c.Lay.Length.NM+1, "%s: %s", name, c.Name)
+			assert.Contains(t, []string{"area", "tallest", "width"}, c.Lay.Limit)
+		}
+		for i, cut := range r.Cuts {
+			if placed[i] > 0 || !cut.Done {
+				assert.Equal(t, cut.Total, placed[i], "%s: %s", name, cut.ID)
+			}
+		}
+	}
+}
+
+func readStrips(t *testing.T, name string, l reckon.Lay) {
+	t.Helper()
+	end := int64(0)
+	for _, s := range l.Strips {
+		assert.Equal(t, end, s.Y.NM, name)
+		end += s.Height.NM
+	}
+	assert.Equal(t, end, l.Length.NM, name)
+}
+
+func readPiece(t *testing.T, name string, l reckon.Lay, i int, cut reckon.Cut, print plan.Print) {
+	t.Helper()
+	at := l.Placed[i]
+	w, h := cut.Width.NM, cut.Height.NM
+	if at.Turned {
+		w, h = h, w
+		assert.Contains(t, []plan.Print{plan.PlainPrint, plan.AllOver}, print, "%s: %s is turned on a print", name, cut.ID)
+	}
+	assert.Equal(t, []int64{w, h}, []int64{at.Width.NM, at.Height.NM}, "%s: %s", name, cut.ID)
+	strip := l.Strips[at.Strip-1]
+	assert.Equal(t, strip.Y.NM, at.Y.NM, "%s: %s is cut from the edge of its strip", name, cut.ID)
+	assert.LessOrEqual(t, h, strip.Height.NM, "%s: %s", name, cut.ID)
+	assert.GreaterOrEqual(t, at.X.NM, int64(0))
+	assert.LessOrEqual(t, at.X.NM+w, l.Width.NM, "%s: %s lies beyond the selvedge", name, cut.ID)
+	for _, other := range l.Placed[:i] {
+		apart := other.Strip != at.Strip || other.X.NM+other.Width.NM <= at.X.NM || at.X.NM+w <= other.X.NM
+		assert.True(t, apart, "%s: %s lies where another piece is cut off", name, cut.ID)
+	}
+}
