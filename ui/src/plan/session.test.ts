@@ -134,6 +134,59 @@ describe("a session", () => {
     expect(s.current().plan.title).toBe("one");
   });
 
+  test("undoes step by step however fast it is pressed", async () => {
+    const bases: number[] = [];
+    const back = (body: { base: number }) => {
+      bases.push(body.base);
+      return json(view(body.base + 1, `back to ${body.base}`));
+    };
+    answering(back, back, back);
+    const s = new Session(view(4, "four"));
+    await Promise.all([s.step("undo"), s.step("undo"), s.step("undo")]);
+    expect(bases).toEqual([4, 5, 6]);
+    expect(s.current().conflict).toBeNull();
+    expect(s.current().plan.title).toBe("back to 6");
+  });
+
+  test("keeps what is changed while an undo is on its way, and saves it on what came of it", async () => {
+    let answer = (_: Response) => {};
+    const saved: { base: number; title: string }[] = [];
+    const asked = answering(
+      () =>
+        new Promise<Response>((resolve) => {
+          answer = resolve;
+        }),
+      (body) => {
+        saved.push({ base: body.base, title: body.plan.title });
+        return json(view(body.base + 1, body.plan.title));
+      },
+    );
+    const s = new Session(view(4, "four"));
+    const undone = s.step("undo");
+    await vi.waitFor(() => expect(asked).toEqual(["POST /api/v1/plans/p/undo"]));
+    s.change(plan("typed"), "");
+    answer(json(view(5, "three")));
+    await undone;
+    await settledSession(s);
+    expect(saved).toEqual([{ base: 5, title: "typed" }]);
+    expect(s.current().plan.title).toBe("typed");
+    expect(s.current().revision).toBe(6);
+  });
+
+  test("restores an older revision, and says when it cannot", async () => {
+    const asked = answering(
+      (body) => json(view(body.base + 1, "older")),
+      () => json({ title: "", detail: "there is no such revision", type: "not-found", status: 404 }, 404),
+    );
+    const s = new Session(view(4, "four"));
+    await s.restore(2);
+    expect(s.current().plan.title).toBe("older");
+    await s.restore(99);
+    expect(s.current().refusal).toBe("there is no such revision");
+    expect(s.current().plan.title).toBe("older");
+    expect(asked).toEqual(["POST /api/v1/plans/p/restore", "POST /api/v1/plans/p/restore"]);
+  });
+
   test("asks for no undo where there is none", async () => {
     const asked = answering();
     await new Session(view(1, "one")).step("undo");

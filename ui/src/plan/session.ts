@@ -39,7 +39,8 @@ export class Session {
   private state: State;
   private readonly listeners = new Set<() => void>();
   private pending: { plan: Plan; label: string } | null = null;
-  private busy: Promise<void> | null = null;
+  private turns = 0;
+  private last: Promise<void> = Promise.resolve();
   private previewing: AbortController | null = null;
   private closed = false;
   private retry: ReturnType<typeof setTimeout> | undefined;
@@ -115,12 +116,21 @@ export class Session {
     this.flush();
   }
 
+  /** Does what asks the server for another revision, one after the other: each stands on the one before. */
+  private inTurn(work: () => Promise<void>): Promise<void> {
+    const first = this.turns++ === 0;
+    const mine = first ? work() : this.last.then(work);
+    this.last = mine
+      .catch(() => undefined)
+      .then(() => {
+        this.turns--;
+      });
+    return mine;
+  }
+
   /** Saves what is pending, one save after the other. */
   private flush(): Promise<void> {
-    this.busy ??= this.drain().finally(() => {
-      this.busy = null;
-    });
-    return this.busy;
+    return this.inTurn(() => this.drain());
   }
 
   private async drain() {
@@ -135,13 +145,16 @@ export class Session {
     }
   }
 
+  /** When more was changed meanwhile, only the base of the next save moves on. */
+  private onlyTheBase(view: PlanView): boolean {
+    if (!this.pending) return false;
+    this.set({ revision: view.revision });
+    keepUnsaved(this.state.id, { base: view.revision, plan: this.pending.plan });
+    return true;
+  }
+
   private acknowledge(view: PlanView) {
-    if (this.pending) {
-      // More was changed meanwhile: only the base moves on.
-      this.set({ revision: view.revision });
-      keepUnsaved(this.state.id, { base: view.revision, plan: this.pending.plan });
-      return;
-    }
+    if (this.onlyTheBase(view)) return;
     keepUnsaved(this.state.id, null);
     this.set({
       revision: view.revision,
@@ -197,23 +210,29 @@ export class Session {
     this.show(view.reckoning);
   }
 
-  /** Undoes or redoes one change, after what is pending is saved. */
-  async step(direction: "undo" | "redo") {
-    await this.flush();
-    if (this.state.saving !== "saved") return;
-    if (direction === "undo" ? !this.state.canUndo : !this.state.canRedo) return;
-    try {
-      this.take(await ask<PlanView>("POST", `/plans/${this.state.id}/${direction}`, { base: this.state.revision }));
-    } catch (error) {
-      if (error instanceof ApiError && error.problem.current) this.set({ conflict: error.problem.current });
-      else this.set({ refusal: error instanceof Error ? error.message : String(error) });
-    }
+  /** Undoes or redoes one change. */
+  step(direction: "undo" | "redo") {
+    return this.goTo(direction, () => (direction === "undo" ? this.state.canUndo : this.state.canRedo));
   }
 
   /** Restores an older revision. */
-  async restore(revision: number) {
-    await this.flush();
-    this.take(await ask<PlanView>("POST", `/plans/${this.state.id}/restore`, { base: this.state.revision, revision }));
+  restore(revision: number) {
+    return this.goTo("restore", () => true, { revision });
+  }
+
+  /** Goes to another revision, after what is pending is saved. */
+  private goTo(how: string, may: () => boolean, which: { revision?: number } = {}) {
+    return this.inTurn(async () => {
+      await this.drain();
+      if (this.state.saving !== "saved" || this.state.conflict || !may()) return;
+      try {
+        const view = await ask<PlanView>("POST", `/plans/${this.state.id}/${how}`, { base: this.state.revision, ...which });
+        if (!this.onlyTheBase(view)) this.take(view);
+      } catch (error) {
+        if (error instanceof ApiError && error.problem.current) this.set({ conflict: error.problem.current });
+        else this.set({ refusal: error instanceof Error ? error.message : String(error) });
+      }
+    });
   }
 
   /** Ends a conflict: mine is saved on top of theirs, or theirs is taken. */

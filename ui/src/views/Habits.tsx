@@ -1,14 +1,28 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import type { HabitHelp, HabitsView } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
-import { useChange, useHabits } from "../api/queries";
+import { keys, useHabits } from "../api/queries";
 import { T } from "../words/T";
 
 /** The schools a new plan follows, each with its reason. */
 export function Habits() {
   const habits = useHabits();
   const [problem, setProblem] = useState<string | null>(null);
-  const save = useChange((next: { units: string; habits: unknown; base: number }) => ask<HabitsView>("PUT", "/habits", next));
+  const client = useQueryClient();
+  // One after the other: each choice is laid over what the one before it left.
+  const save = useMutation({
+    scope: { id: "habits" },
+    mutationFn: (part: (now: HabitsView) => Partial<Kept>) => {
+      const now = client.getQueryData<HabitsView>(keys.habits);
+      if (!now) throw new Error("The habits are not read yet. Try again.");
+      return ask<HabitsView>("PUT", "/habits", { base: now.revision, units: now.units, habits: now.habits, ...part(now) });
+    },
+    onSuccess: (view) => {
+      client.setQueryData(keys.habits, view);
+      return client.invalidateQueries();
+    },
+  });
   if (!habits.data) {
     return (
       <div className="page">
@@ -22,11 +36,10 @@ export function Habits() {
     );
   }
   const view = habits.data;
-  const own = view.habits as Record<string, unknown>;
-  const keep = async (part: { units?: string; habit?: Record<string, string> }) => {
+  const keep = async (part: (now: HabitsView) => Partial<Kept>) => {
     try {
       setProblem(null);
-      await save.mutateAsync({ base: view.revision, units: part.units ?? view.units, habits: { ...own, ...part.habit } });
+      await save.mutateAsync(part);
     } catch (error) {
       setProblem(sentence(error));
     }
@@ -54,24 +67,31 @@ export function Habits() {
           ],
         }}
         value={view.units}
-        choose={(units) => void keep({ units, habit: exactly(own, view.units) })}
+        choose={(units) => void keep((now) => ({ units, habits: exactly(now) }))}
       />
       {view.help.map((help) => (
         <Group
           key={help.key}
           help={help}
           value={view.chosen[help.key] ?? ""}
-          choose={(value) => void keep({ habit: { [help.key]: value } })}
+          choose={(value) => void keep((now) => ({ habits: { ...now.habits, [help.key]: value } }))}
         />
       ))}
     </div>
   );
 }
 
+/** What is kept of the habits. */
+interface Kept {
+  units: string;
+  habits: unknown;
+}
+
 /** Bare lengths mean something else in another unit: they are given the one they have. */
-function exactly(own: Record<string, unknown>, unit: string): Record<string, string> {
-  const lengths = ["seam", "ease", "step"].filter((key) => typeof own[key] === "string");
-  return Object.fromEntries(lengths.map((key) => [key, /[a-z]$/.test(String(own[key])) ? String(own[key]) : `${own[key]} ${unit}`]));
+function exactly({ habits, units }: HabitsView) {
+  const own = habits as Record<string, unknown>;
+  const lengths = ["seam", "ease", "step"].filter((key) => typeof own[key] === "string" && !/[a-z]$/.test(String(own[key])));
+  return { ...own, ...Object.fromEntries(lengths.map((key) => [key, `${own[key]} ${units}`])) };
 }
 
 function Group({ help, value, choose }: { help: HabitHelp; value: string; choose: (value: string) => void }) {
