@@ -58,6 +58,35 @@ test("the other samples tell their figures", async ({ page, demo }) => {
   await accessible(page);
 });
 
+test("measurements entered faster than they are saved are all kept", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/samples`);
+  const of = ", Cotton batting, cross-hatched";
+  let held: (() => void) | undefined;
+  await page.route("**/api/v1/samples/cotton-batting-cross-hatched", async (route) => {
+    if (!held)
+      await new Promise<void>((resolve) => {
+        held = resolve;
+      });
+    await route.continue();
+  });
+  for (const [label, text] of [
+    ["Width after, 1", "9 3/4"],
+    ["Height after, 1", "9 5/8"],
+  ] as const) {
+    const field = page.getByRole("textbox", { name: `${label}${of}`, exact: true });
+    await field.fill(text);
+    await field.press("Enter");
+  }
+  await expect.poll(() => held !== undefined).toBe(true);
+  held?.();
+  const kept = async () => {
+    const all = (await (await page.request.get(`${demo.url}/api/v1/samples`)).json()) as { id: string; sample: { after: unknown[] } }[];
+    return all.find((s) => s.id === "cotton-batting-cross-hatched")?.sample.after[0];
+  };
+  await expect.poll(kept).toMatchObject({ width: "9 3/4", height: "9 5/8" });
+  await expect(page.getByRole("alert")).toHaveCount(0);
+});
+
 test("the border follows the measured centre, and what is cut stays", async ({ page, demo }) => {
   await page.goto(`${demo.url}/plans/${reading}/sew`);
   await step(page, "Join the rows");

@@ -44,3 +44,30 @@ export function useChange<V, R>(change: (value: V) => Promise<R>) {
 
 export const createPlan = (plan: Plan | string) =>
   ask<PlanView>("POST", "/plans", typeof plan === "string" ? `{"plan":${plan}}` : { plan });
+
+/**
+ * Saves changes of one thing one after the other, each laid over what the one before it
+ * left: what is decided faster than it is saved is kept all the same.
+ */
+export function useInTurn<Known, Part, Answer>(of: {
+  /** What is known of it, and the name under which its changes queue. */
+  key: readonly string[];
+  scope: string;
+  send: (now: Known, part: Part) => Promise<Answer>;
+  /** What is known when the server has answered. */
+  kept: (now: Known, answer: Answer) => Known;
+}) {
+  const client = useQueryClient();
+  return useMutation({
+    scope: { id: of.scope },
+    mutationFn: (part: Part) => {
+      const now = client.getQueryData<Known>(of.key);
+      if (!now) throw new Error("It is not read yet. Try again in a moment.");
+      return of.send(now, part);
+    },
+    onSuccess: (answer) => {
+      client.setQueryData<Known>(of.key, (now) => now && of.kept(now, answer));
+      return client.invalidateQueries();
+    },
+  });
+}

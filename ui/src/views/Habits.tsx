@@ -1,27 +1,19 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import type { HabitHelp, HabitsView } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
-import { keys, useHabits } from "../api/queries";
+import { keys, useHabits, useInTurn } from "../api/queries";
 import { T } from "../words/T";
 
 /** The schools a new plan follows, each with its reason. */
 export function Habits() {
   const habits = useHabits();
   const [problem, setProblem] = useState<string | null>(null);
-  const client = useQueryClient();
-  // One after the other: each choice is laid over what the one before it left.
-  const save = useMutation({
-    scope: { id: "habits" },
-    mutationFn: (part: (now: HabitsView) => Partial<Kept>) => {
-      const now = client.getQueryData<HabitsView>(keys.habits);
-      if (!now) throw new Error("The habits are not read yet. Try again.");
-      return ask<HabitsView>("PUT", "/habits", { base: now.revision, units: now.units, habits: now.habits, ...part(now) });
-    },
-    onSuccess: (view) => {
-      client.setQueryData(keys.habits, view);
-      return client.invalidateQueries();
-    },
+  const save = useInTurn({
+    key: keys.habits,
+    scope: "habits",
+    send: (now: HabitsView, part: (now: HabitsView) => Partial<Kept>) =>
+      ask<HabitsView>("PUT", "/habits", { base: now.revision, units: now.units, habits: now.habits, ...part(now) }),
+    kept: (_, view) => view,
   });
   if (!habits.data) {
     return (

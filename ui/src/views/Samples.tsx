@@ -2,7 +2,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { PlanView, SampleUse, SampleView } from "../api/api.gen";
 import { ApiError, ask, sentence } from "../api/client";
-import { useChange, useHabits, useSamples, useStarts } from "../api/queries";
+import { keys, useChange, useHabits, useInTurn, useSamples, useStarts } from "../api/queries";
 import { Choice } from "../brief/Choice";
 import { Field } from "../brief/Field";
 import { patternOf, patterns, type QuiltingDoc, some } from "../brief/quilting";
@@ -80,15 +80,25 @@ function One({ sample, units }: { sample: SampleView; units: string }) {
   const doc = sample.sample as unknown as SampleDoc;
   const settled = sample.settled as unknown as SampleDoc;
   const [problem, setProblem] = useState<string | null>(null);
-  const save = useChange((next: SampleDoc) => ask("PUT", `/samples/${sample.id}`, { base: sample.revision, sample: next }));
+  const save = useInTurn({
+    key: keys.samples,
+    scope: `sample ${sample.id}`,
+    send: (all: SampleView[], { path, value }: { path: string; value: unknown }) => {
+      const now = all.find((s) => s.id === sample.id) ?? sample;
+      return ask<SampleView>("PUT", `/samples/${sample.id}`, {
+        base: now.revision,
+        sample: put(now.sample as unknown as SampleDoc, path, value),
+      });
+    },
+    kept: (all, answer) => all.map((s) => (s.id === answer.id ? answer : s)),
+  });
   const away = useChange(() => ask("DELETE", `/samples/${sample.id}`));
   const back = useChange(() => ask("POST", `/samples/${sample.id}/bring-back`, {}));
-  const keep = (next: SampleDoc) =>
-    save.mutateAsync(next).then(
+  const set = (path: string, value: unknown) =>
+    void save.mutateAsync({ path, value }).then(
       () => setProblem(null),
       (error) => setProblem(sentence(error)),
     );
-  const set = (path: string, value: unknown) => void keep(put(doc, path, value));
   const putAway = async () => {
     await away.mutateAsync(undefined);
     say(`${settled.title} is put away.`, { label: "Bring it back", act: () => void back.mutateAsync(undefined) });
