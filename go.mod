@@ -3,7 +3,6 @@ module umschlag
 go 1.26.8
 
 require (
-	github.com/crillab/gophersat v1.4.0
 	github.com/invopop/jsonschema v0.14.0
 	github.com/labstack/echo/v5 v5.4.4
 	github.com/paulmach/orb v0.14.0

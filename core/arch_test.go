@@ -17,7 +17,7 @@ import (
 // rooms lists the packages from the bottom up: each may import those above it
 // in this list and no other.
 var rooms = []string{
-	"seeded", "core/length", "core/outline", "core/sum", "core/finding", "core/plan", "core/place", "core/shape", "core/applique", "core/cover", "core/block", "core/gridfit", "core/front", "core/press", "core/quilt", "core/takeup", "core/sample", "core/outlook", "core/layers", "core/back", "core/edge", "core/fitting", "core/lay", "core/shopping",
+	"seeded", "core/length", "core/outline", "core/sum", "core/finding", "core/plan", "core/place", "core/shape", "core/applique", "core/cover", "core/block", "core/gridfit", "core/front", "core/press", "core/quilt", "core/takeup", "core/sample", "core/outlook", "core/layers", "core/back", "core/edge", "core/fitting", "core/lay", "core/stock", "core/shopping", "core/costing",
 	"core/work", "core/fit", "core/reckon",
 	"format/planfile", "format/svgfile", "format/cupboardcsv", "store", "demo", "web", "cmd/schema", "cmd/umschlag",
 }

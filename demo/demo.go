@@ -22,6 +22,7 @@ var files embed.FS
 type workshop struct {
 	Habits   json.RawMessage   `json:"habits"`
 	Cupboard []json.RawMessage `json:"cupboard"`
+	Notions  []json.RawMessage `json:"notions"`
 	Samples  []json.RawMessage `json:"samples"`
 	Finished map[string]struct {
 		Minutes int    `json:"minutes"`
@@ -61,16 +62,11 @@ func Fill(ctx context.Context, s *store.Store) error {
 	if _, err := s.SaveHabits(ctx, 0, string(w.Habits)); err != nil {
 		return err
 	}
-	for _, doc := range w.Cupboard {
-		var cloth struct {
-			Name string `json:"name"`
-		}
-		if err := json.Unmarshal(doc, &cloth); err != nil {
-			return fmt.Errorf("read the demo cupboard: %w", err)
-		}
-		if _, err := s.AddCloth(ctx, cloth.Name, string(doc)); err != nil {
-			return err
-		}
+	if err := put(w.Cupboard, func(name, doc string) error { _, err := s.AddCloth(ctx, name, doc); return err }); err != nil {
+		return err
+	}
+	if err := put(w.Notions, func(name, doc string) error { _, err := s.AddNotion(ctx, name, doc); return err }); err != nil {
+		return err
 	}
 	for _, doc := range w.Samples {
 		var one struct {
@@ -100,6 +96,22 @@ func Fill(ctx context.Context, s *store.Store) error {
 			if _, err := s.Finish(ctx, made.ID, made.Revision, store.LogEntry{Minutes: f.Minutes, Notes: f.Notes, Next: f.Next}); err != nil {
 				return err
 			}
+		}
+	}
+	return nil
+}
+
+// put puts things into the cupboard by their names.
+func put(docs []json.RawMessage, add func(name, doc string) error) error {
+	for _, doc := range docs {
+		var thing struct {
+			Name string `json:"name"`
+		}
+		if err := json.Unmarshal(doc, &thing); err != nil {
+			return fmt.Errorf("read the demo cupboard: %w", err)
+		}
+		if err := add(thing.Name, string(doc)); err != nil {
+			return err
 		}
 	}
 	return nil

@@ -13,7 +13,7 @@ import (
 )
 
 // The lays of the demo, read without what made them: strips one after another over the
-// whole length, and in each nothing beyond the selvedges, over the cut of another piece,
+// whole length, columns of one width beside each other in each, and nothing beyond the selvedges, over the cut of another piece,
 // against the grain or of another size than it is cut to.
 func TestTheDemoLaysCanBeCutWithARuler(t *testing.T) {
 	plans, err := demo.Plans()
@@ -61,12 +61,19 @@ func readPiece(t *testing.T, name string, l reckon.Lay, i int, cut reckon.Cut, p
 	}
 	assert.Equal(t, []int64{w, h}, []int64{at.Width.NM, at.Height.NM}, "%s: %s", name, cut.ID)
 	strip := l.Strips[at.Strip-1]
-	assert.Equal(t, strip.Y.NM, at.Y.NM, "%s: %s is cut from the edge of its strip", name, cut.ID)
-	assert.LessOrEqual(t, h, strip.Height.NM, "%s: %s", name, cut.ID)
+	above := int64(0)
+	for _, other := range l.Placed[:i] {
+		if other.Strip == at.Strip && other.Column == at.Column {
+			assert.Equal(t, []int64{at.X.NM, w}, []int64{other.X.NM, other.Width.NM}, "%s: %s is not as wide as its column", name, cut.ID)
+			above += other.Height.NM
+		}
+	}
+	assert.Equal(t, strip.Y.NM+above, at.Y.NM, "%s: %s is cut where its column ends", name, cut.ID)
+	assert.LessOrEqual(t, above+h, strip.Height.NM, "%s: %s", name, cut.ID)
 	assert.GreaterOrEqual(t, at.X.NM, int64(0))
 	assert.LessOrEqual(t, at.X.NM+w, l.Width.NM, "%s: %s lies beyond the selvedge", name, cut.ID)
 	for _, other := range l.Placed[:i] {
-		apart := other.Strip != at.Strip || other.X.NM+other.Width.NM <= at.X.NM || at.X.NM+w <= other.X.NM
+		apart := other.Strip != at.Strip || other.Column == at.Column || other.X.NM+other.Width.NM <= at.X.NM || at.X.NM+w <= other.X.NM
 		assert.True(t, apart, "%s: %s lies where another piece is cut off", name, cut.ID)
 	}
 }

@@ -9,38 +9,93 @@ import (
 )
 
 // Cloth is a cloth in the cupboard. Doc is its description as saved.
-type Cloth struct {
+type Cloth = Held
+
+// Held is a thing in the cupboard, a cloth or a notion. Doc is its description as saved.
+type Held struct {
 	ID       int
 	Name     string
 	Doc      string
 	Revision int
 }
 
-// Cloths lists the cupboard by name.
-func (s *Store) Cloths(ctx context.Context) ([]Cloth, error) {
-	return collect(ctx, s.read, func(r *sql.Rows) (Cloth, error) {
-		var c Cloth
-		return c, r.Scan(&c.ID, &c.Name, &c.Doc, &c.Revision)
-	}, `SELECT id, name, doc, revision FROM cloths ORDER BY name COLLATE NOCASE`)
+// shelf is a table of things that are held.
+type shelf struct {
+	*Store
+	// table is one of this package's own names.
+	table, one string
 }
+
+func (s *Store) clothShelf() shelf { return shelf{s, "cloths", "cloth"} }
+
+func (s *Store) notionShelf() shelf { return shelf{s, "notions", "notion"} }
+
+func (s shelf) list(ctx context.Context) ([]Held, error) {
+	return collect(ctx, s.read, func(r *sql.Rows) (Held, error) {
+		var h Held
+		return h, r.Scan(&h.ID, &h.Name, &h.Doc, &h.Revision)
+	}, `SELECT id, name, doc, revision FROM `+s.table+` ORDER BY name COLLATE NOCASE`)
+}
+
+func (s shelf) add(ctx context.Context, name, doc string) (Held, error) {
+	h := Held{Name: name, Doc: doc, Revision: 1}
+	err := s.change(ctx, "add "+s.one, func(tx *sql.Tx) error {
+		return taken(tx.QueryRowContext(ctx, `INSERT INTO `+s.table+` (name, doc) VALUES (?, ?) RETURNING id`, name, doc).Scan(&h.ID))
+	})
+	return h, err
+}
+
+func (s shelf) save(ctx context.Context, id, base int, name, doc string) (Held, error) {
+	h := Held{ID: id, Name: name, Doc: doc}
+	err := s.change(ctx, "save "+s.one, func(tx *sql.Tx) error {
+		err := tx.QueryRowContext(ctx, `UPDATE `+s.table+` SET name = ?, doc = ?, revision = revision + 1 WHERE id = ? AND revision = ? RETURNING revision`, name, doc, id, base).Scan(&h.Revision)
+		return taken(stale(ctx, tx, s.table, id, err))
+	})
+	return h, err
+}
+
+func (s shelf) remove(ctx context.Context, id int) (Held, error) {
+	h := Held{ID: id}
+	err := s.change(ctx, "remove "+s.one, func(tx *sql.Tx) error {
+		return found(tx.QueryRowContext(ctx, `DELETE FROM `+s.table+` WHERE id = ? RETURNING name, doc, revision`, id).Scan(&h.Name, &h.Doc, &h.Revision))
+	})
+	return h, err
+}
+
+// Cloths lists the cloths of the cupboard by name.
+func (s *Store) Cloths(ctx context.Context) ([]Cloth, error) { return s.clothShelf().list(ctx) }
 
 // AddCloth puts a cloth into the cupboard; its name must be new.
 func (s *Store) AddCloth(ctx context.Context, name, doc string) (Cloth, error) {
-	c := Cloth{Name: name, Doc: doc, Revision: 1}
-	err := s.change(ctx, "add cloth", func(tx *sql.Tx) error {
-		return taken(tx.QueryRowContext(ctx, `INSERT INTO cloths (name, doc) VALUES (?, ?) RETURNING id`, name, doc).Scan(&c.ID))
-	})
-	return c, err
+	return s.clothShelf().add(ctx, name, doc)
 }
 
 // SaveCloth changes a cloth that was read at revision base.
 func (s *Store) SaveCloth(ctx context.Context, id, base int, name, doc string) (Cloth, error) {
-	c := Cloth{ID: id, Name: name, Doc: doc}
-	err := s.change(ctx, "save cloth", func(tx *sql.Tx) error {
-		err := tx.QueryRowContext(ctx, `UPDATE cloths SET name = ?, doc = ?, revision = revision + 1 WHERE id = ? AND revision = ? RETURNING revision`, name, doc, id, base).Scan(&c.Revision)
-		return taken(stale(ctx, tx, "cloths", id, err))
-	})
-	return c, err
+	return s.clothShelf().save(ctx, id, base, name, doc)
+}
+
+// RemoveCloth takes a cloth out of the cupboard and returns what it was.
+func (s *Store) RemoveCloth(ctx context.Context, id int) (Cloth, error) {
+	return s.clothShelf().remove(ctx, id)
+}
+
+// Notions lists the things of the cupboard that are no cloth, by name.
+func (s *Store) Notions(ctx context.Context) ([]Held, error) { return s.notionShelf().list(ctx) }
+
+// AddNotion puts a notion into the cupboard; its name must be new.
+func (s *Store) AddNotion(ctx context.Context, name, doc string) (Held, error) {
+	return s.notionShelf().add(ctx, name, doc)
+}
+
+// SaveNotion changes a notion that was read at revision base.
+func (s *Store) SaveNotion(ctx context.Context, id, base int, name, doc string) (Held, error) {
+	return s.notionShelf().save(ctx, id, base, name, doc)
+}
+
+// RemoveNotion takes a notion out of the cupboard and returns what it was.
+func (s *Store) RemoveNotion(ctx context.Context, id int) (Held, error) {
+	return s.notionShelf().remove(ctx, id)
 }
 
 // TakeCloths adds the cloths without an id and changes the others, all or none. A cloth
@@ -62,15 +117,6 @@ func (s *Store) TakeCloths(ctx context.Context, list []Cloth) error {
 		}
 		return nil
 	})
-}
-
-// RemoveCloth takes a cloth out of the cupboard and returns what it was.
-func (s *Store) RemoveCloth(ctx context.Context, id int) (Cloth, error) {
-	c := Cloth{ID: id}
-	err := s.change(ctx, "remove cloth", func(tx *sql.Tx) error {
-		return found(tx.QueryRowContext(ctx, `DELETE FROM cloths WHERE id = ? RETURNING name, doc, revision`, id).Scan(&c.Name, &c.Doc, &c.Revision))
-	})
-	return c, err
 }
 
 // ErrStale is returned when a cloth, a log entry or the habits were changed

@@ -81,6 +81,10 @@ type ClothView struct {
 	Name     string `json:"name"`
 	// Cloth is its description as saved.
 	Cloth json.RawMessage `json:"cloth"`
+	// Taken is the same as a plan takes it, without what there is of it.
+	Taken json.RawMessage `json:"taken"`
+	// Kind: cloth, batting, interlining or web.
+	Kind string `json:"kind"`
 	// Width, Usable and Have as shown; Have is absent when nobody said.
 	Width  reckon.L  `json:"width"`
 	Usable reckon.L  `json:"usable"`
@@ -89,11 +93,47 @@ type ClothView struct {
 	HaveText string `json:"have_text"`
 	// Wanted is what the plans on the shelf still take of it.
 	Wanted reckon.L `json:"wanted"`
-	// Short is how much is missing for all of them.
-	Short  reckon.L    `json:"short"`
+	// Short is what has to be bought for those for which it does not suffice.
+	Short reckon.L `json:"short"`
+	// Odd are the odd pieces, Kept what is kept for plans, Facts what else is known.
+	Odd    []OddView   `json:"odd"`
+	Kept   []KeptView  `json:"kept"`
+	Facts  []string    `json:"facts"`
 	Plans  []string    `json:"plans"`
 	Print  string      `json:"print"`
 	Swatch plan.Swatch `json:"swatch"`
+}
+
+// OddView is odd pieces alike; For is the plan they are kept for, empty for nobody's.
+type OddView struct {
+	Width  reckon.L `json:"width"`
+	Length reckon.L `json:"length"`
+	Count  int      `json:"count"`
+	For    string   `json:"for"`
+}
+
+// KeptView is a length that is kept for a plan.
+type KeptView struct {
+	Plan   string   `json:"plan"`
+	Length reckon.L `json:"length"`
+}
+
+// NotionView is a thing in the cupboard that is not cloth.
+type NotionView struct {
+	ID       int    `json:"id"`
+	Revision int    `json:"revision"`
+	Name     string `json:"name"`
+	// Notion is its description as saved.
+	Notion json.RawMessage `json:"notion"`
+	// Text says what it is for and how much there is.
+	Text   string `json:"text"`
+	Colour string `json:"colour"`
+}
+
+// SaveNotion asks for a notion to be added or changed.
+type SaveNotion struct {
+	Base   int             `json:"base,omitempty"`
+	Notion json.RawMessage `json:"notion"`
 }
 
 // SaveCloth asks for a cloth to be added or changed.
@@ -198,6 +238,12 @@ type Types struct {
 	SaveCloth    SaveCloth        `json:"save_cloth"`
 	ClothFile    ClothFileView    `json:"cloth_file"`
 	Shopping     ShoppingView     `json:"shopping"`
+	Notions      []NotionView     `json:"notions"`
+	SaveNotion   SaveNotion       `json:"save_notion"`
+	AskSearch    AskSearch        `json:"ask_search"`
+	Search       SearchView       `json:"search"`
+	Together     TogetherView     `json:"together"`
+	MovedCloth   MovedCloth       `json:"moved_cloth"`
 	SampleView   []SampleView     `json:"samples"`
 	SaveSample   SaveSample       `json:"save_sample"`
 	HabitsView   HabitsView       `json:"habits"`

@@ -168,7 +168,7 @@ func (s *server) closures(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	shop, err := s.workshop(c.Request().Context())
+	shop, err := s.workshop(c.Request().Context(), "")
 	if err != nil {
 		return err
 	}
@@ -196,7 +196,7 @@ func (s *server) begin(c *echo.Context) error {
 		if cloth, err = readCloth([]byte(stored[0].Doc), sh); err != nil {
 			return err
 		}
-		cloth.Have = nil // the cupboard knows
+		cloth = cloth.Taken()
 	}
 	p, ok := plan.Begin(in.Thing, sh.unit, sh.habits, cloth)
 	if !ok {

@@ -43,7 +43,7 @@ func TestATableIsLookedAtBeforeItIsTakenIn(t *testing.T) {
 	assert.Equal(t, []string{"sea linen"}, view.Added)
 	require.Len(t, view.Changed, 1)
 	assert.Equal(t, "madder stripe", view.Changed[0].Name)
-	assert.Equal(t, []string{"have ½ yd → 2 yd"}, view.Changed[0].What)
+	assert.Equal(t, []string{"have ⅜ yd → 2 yd"}, view.Changed[0].What)
 	assert.Equal(t, 1, view.Same, "empty fields change nothing")
 	assert.False(t, view.Taken)
 	_, there := cloth("sea linen")

@@ -18,13 +18,14 @@ import (
 	"umschlag/store"
 )
 
-// reckon answers a plan file with its reckoning.
+// reckon answers a plan file with its reckoning; ?for= names the plan whose cloth is kept
+// in the cupboard.
 func (s *server) reckon(c *echo.Context) error {
 	data, err := io.ReadAll(c.Request().Body)
 	if err != nil {
 		return err
 	}
-	shop, err := s.workshop(c.Request().Context())
+	shop, err := s.workshop(c.Request().Context(), c.QueryParam("for"))
 	if err != nil {
 		return err
 	}
@@ -55,7 +56,7 @@ func (s *server) convert(c *echo.Context) error {
 
 // view is a stored plan with its reckoning.
 func (s *server) view(ctx context.Context, p store.Plan) (PlanView, error) {
-	shop, err := s.workshop(ctx)
+	shop, err := s.workshop(ctx, p.ID)
 	if err != nil {
 		return PlanView{}, err
 	}

@@ -58,9 +58,9 @@ type SaveSample struct {
 	Sample json.RawMessage `json:"sample"`
 }
 
-// workshop is what there is besides the plans: what is left of each cloth, and the
-// samples.
-func (s *server) workshop(ctx context.Context) (*reckon.Workshop, error) {
+// workshop is what there is besides a plan, by its id in the cupboard: the cloths, the
+// samples, and what other plans showed.
+func (s *server) workshop(ctx context.Context, id string) (*reckon.Workshop, error) {
 	cloths, err := s.cupboard(ctx)
 	if err != nil {
 		return nil, err
@@ -69,8 +69,16 @@ func (s *server) workshop(ctx context.Context) (*reckon.Workshop, error) {
 	if err != nil {
 		return nil, err
 	}
+	sh, err := s.shop(ctx)
+	if err != nil {
+		return nil, err
+	}
+	notions, err := s.notionsHeld(ctx, sh)
+	if err != nil {
+		return nil, err
+	}
 	past, err := s.past(ctx)
-	return &reckon.Workshop{Cloths: cloths, Samples: samples, Past: past}, err
+	return &reckon.Workshop{ID: id, Notions: notions, Cloths: cloths, Samples: samples, Past: past}, err
 }
 
 func (s *server) shelfOfSamples(ctx context.Context) (sample.Shelf, error) {
@@ -148,7 +156,7 @@ func (s *server) uses(ctx context.Context, id string, one plan.Sample) ([]Sample
 	if err != nil {
 		return nil, err
 	}
-	shop, err := s.workshop(ctx)
+	shop, err := s.workshop(ctx, "")
 	if err != nil {
 		return nil, err
 	}

@@ -34,9 +34,10 @@ type Config struct {
 }
 
 type server struct {
-	seams pastSeams
-	store *store.Store
-	log   *slog.Logger
+	seams    pastSeams
+	searches searches
+	store    *store.Store
+	log      *slog.Logger
 }
 
 // New returns the handler of the whole app.
@@ -88,6 +89,17 @@ func (s *server) routes(g *echo.Group) {
 	g.GET("/cloths.csv", s.clothsFile)
 	g.POST("/cloths/table", s.takeCloths)
 	g.GET("/shopping", s.shopping)
+	g.GET("/together", s.togetherView)
+	g.POST("/searches", s.startSearch)
+	g.GET("/searches/:id", s.searchView)
+	g.DELETE("/searches/:id", s.stopSearch)
+	g.POST("/plans/:id/cloths/:letter/keep", s.keepCloth)
+	g.POST("/plans/:id/cloths/:letter/let-go", s.letClothGo)
+	g.POST("/plans/:id/cloths/:letter/return", s.returnCloth)
+	g.GET("/notions", s.notions)
+	g.POST("/notions", s.addNotion)
+	g.PUT("/notions/:id", s.saveNotion)
+	g.DELETE("/notions/:id", s.removeNotion)
 	g.PUT("/cloths/:id", s.saveCloth)
 	g.DELETE("/cloths/:id", s.removeCloth)
 	g.GET("/samples", s.samples)

@@ -4,6 +4,7 @@ import (
 	"context"
 	"encoding/json"
 	"errors"
+	"fmt"
 	"net/http"
 	"slices"
 	"strconv"
@@ -14,6 +15,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
+	"umschlag/core/shopping"
 	"umschlag/core/work"
 	"umschlag/format/planfile"
 	"umschlag/store"
@@ -133,7 +135,7 @@ func (s *server) held(ctx context.Context, sh shop) ([]plan.Cloth, error) {
 	return cloths, nil
 }
 
-// cupboard is what is left of each cloth, by name.
+// cupboard is what there is of each cloth, by name.
 func (s *server) cupboard(ctx context.Context) (reckon.Cupboard, error) {
 	sh, err := s.shop(ctx)
 	if err != nil {
@@ -145,30 +147,7 @@ func (s *server) cupboard(ctx context.Context) (reckon.Cupboard, error) {
 	}
 	out := reckon.Cupboard{}
 	for _, c := range cloths {
-		if c.Have != nil {
-			out[c.Name] = *c.Have
-		}
-	}
-	return out, nil
-}
-
-// wanted is what the plans on the shelf need of each cloth, by its name.
-type wanted struct {
-	length length.Length
-	plans  []string
-}
-
-func (s *server) wanted(ctx context.Context) (map[string]wanted, error) {
-	_, wants, err := s.wants(ctx, nil)
-	if err != nil {
-		return nil, err
-	}
-	out := map[string]wanted{}
-	for _, want := range wants {
-		w := out[want.Cloth]
-		w.length += want.Need
-		w.plans = append(w.plans, want.Plan)
-		out[want.Cloth] = w
+		out[c.Name] = c
 	}
 	return out, nil
 }
@@ -183,13 +162,17 @@ func (s *server) cloths(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	needs, err := s.wanted(ctx)
+	all, err := s.wants(ctx, nil)
+	if err != nil {
+		return err
+	}
+	titles, err := s.titles(ctx)
 	if err != nil {
 		return err
 	}
 	out := make([]ClothView, 0, len(stored))
 	for _, st := range stored {
-		v, err := clothView(st, sh, needs)
+		v, err := clothView(st, sh, all.wants, titles)
 		if err != nil {
 			return err
 		}
@@ -198,24 +181,97 @@ func (s *server) cloths(c *echo.Context) error {
 	return c.JSON(http.StatusOK, out)
 }
 
-func clothView(st store.Cloth, sh shop, needs map[string]wanted) (ClothView, error) {
+// titles are those of the plans on the shelf, by their ids.
+func (s *server) titles(ctx context.Context) (map[string]string, error) {
+	plans, err := s.store.Plans(ctx)
+	if err != nil {
+		return nil, err
+	}
+	out := map[string]string{}
+	for _, p := range plans {
+		out[p.ID] = p.Title
+	}
+	return out, nil
+}
+
+func clothView(st store.Cloth, sh shop, wants []shopping.Want, titles map[string]string) (ClothView, error) {
 	c, err := readCloth([]byte(st.Doc), sh)
 	if err != nil {
 		return ClothView{}, err
 	}
+	taken, err := json.Marshal(planfile.Part(c.Taken(), sh.unit))
+	if err != nil {
+		return ClothView{}, err
+	}
 	settled := c.Settle()
-	w := needs[c.Name]
-	v := ClothView{ID: st.ID, Revision: st.Revision, Name: c.Name, Cloth: json.RawMessage(st.Doc), Width: sh.l(*settled.Width), Usable: sh.l(*settled.Usable),
-		Wanted: sh.l(w.length), Plans: w.plans, Print: string(settled.Print), Swatch: settled.Swatch, Short: sh.l(0)}
-	if v.Plans == nil {
-		v.Plans = []string{}
+	v := ClothView{ID: st.ID, Revision: st.Revision, Name: c.Name, Cloth: json.RawMessage(st.Doc), Taken: taken, Kind: string(settled.Kind), Width: sh.l(*settled.Width), Usable: sh.l(*settled.Usable),
+		Plans: []string{}, Print: string(settled.Print), Swatch: settled.Swatch, Short: sh.l(0), Odd: sh.oddViews(c, titles), Kept: []KeptView{}, Facts: sh.facts(c)}
+	var wanted, missing length.Length
+	for _, want := range wants {
+		if want.Cloth != c.Name {
+			continue
+		}
+		wanted += want.Need
+		v.Plans = append(v.Plans, want.Plan)
+		if want.From == shopping.Shop {
+			missing += want.Need
+		}
+	}
+	v.Wanted = sh.l(wanted)
+	for _, k := range c.Kept {
+		v.Kept = append(v.Kept, KeptView{Plan: titleOf(k.For, titles), Length: sh.l(k.Length)})
 	}
 	if c.Have != nil {
 		have := sh.l(*c.Have)
 		v.Have, v.HaveText = &have, sh.style().Yards(*c.Have)
-		v.Short = sh.l(max(0, w.length-*c.Have))
+		v.Short = sh.l(missing)
 	}
 	return v, nil
+}
+
+// titleOf is a plan by its id; one that was put away has no title on the shelf.
+func titleOf(id string, titles map[string]string) string {
+	if title, there := titles[id]; there {
+		return title
+	}
+	return "a plan that was put away"
+}
+
+func (sh shop) oddViews(c plan.Cloth, titles map[string]string) []OddView {
+	out := []OddView{}
+	for _, o := range c.Odd {
+		v := OddView{Width: sh.l(o.Width), Length: sh.l(o.Length), Count: max(1, o.Count)}
+		if o.For != "" {
+			v.For = titleOf(o.For, titles)
+		}
+		out = append(out, v)
+	}
+	return out
+}
+
+// facts are what else is known of a cloth, each in a few words.
+func (sh shop) facts(c plan.Cloth) []string {
+	out := []string{}
+	if c.Repeat != nil {
+		out = append(out, fmt.Sprintf("motifs %s apart across, %s along", sh.style().Text(c.Repeat.Across), sh.style().Text(c.Repeat.Along)))
+	}
+	if c.Stretch > 0 {
+		out = append(out, fmt.Sprintf("can be pulled %g %% longer", c.Stretch))
+	}
+	switch {
+	case c.Prewashed:
+		out = append(out, "washed already")
+	case c.Shrink > 0:
+		out = append(out, fmt.Sprintf("shrinks by %g %%", c.Shrink))
+	}
+	if c.Price > 0 {
+		per := "a metre"
+		if c.Per == plan.PerYard || c.Per == "" && sh.unit == length.Inches {
+			per = "a yard"
+		}
+		out = append(out, sh.money(c.Price)+" "+per)
+	}
+	return out
 }
 
 func (s *server) addCloth(c *echo.Context) error {
@@ -252,7 +308,11 @@ func (s *server) putCloth(c *echo.Context, status int, put func(context.Context,
 	if err != nil {
 		return err
 	}
-	v, err := clothView(st, sh, nil)
+	titles, err := s.titles(ctx)
+	if err != nil {
+		return err
+	}
+	v, err := clothView(st, sh, nil, titles)
 	if err != nil {
 		return err
 	}
@@ -295,7 +355,7 @@ func (s *server) finish(c *echo.Context) error {
 }
 
 func (s *server) sendEntry(c *echo.Context, status int, e store.LogEntry) error {
-	shop, err := s.workshop(c.Request().Context())
+	shop, err := s.workshop(c.Request().Context(), "")
 	if err != nil {
 		return err
 	}
@@ -311,7 +371,7 @@ func (s *server) logbook(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	shop, err := s.workshop(c.Request().Context())
+	shop, err := s.workshop(c.Request().Context(), "")
 	if err != nil {
 		return err
 	}

@@ -4,9 +4,12 @@ import (
 	"context"
 	"net/http"
 	"slices"
+	"strconv"
 
 	"github.com/labstack/echo/v5"
 
+	"umschlag/core/length"
+	"umschlag/core/plan"
 	"umschlag/core/reckon"
 	"umschlag/core/shopping"
 	"umschlag/format/planfile"
@@ -19,7 +22,10 @@ type ShoppingView struct {
 	Plans  []ShoppingPlan  `json:"plans"`
 	Cloths []ShoppingCloth `json:"cloths"`
 	// Things are what the plans chosen take beside cloth.
-	Things []ShoppingThings `json:"things"`
+	Things []ShoppingThing `json:"things"`
+	// Cost of what is bought, as far as prices are known; Unpriced names the rest.
+	Cost     string   `json:"cost"`
+	Unpriced []string `json:"unpriced"`
 }
 
 // ShoppingPlan is a plan that may be shopped for.
@@ -37,27 +43,51 @@ type ShoppingCloth struct {
 	Have *reckon.L `json:"have,omitempty"`
 	// Left is what stays in the cupboard when what is kept for the plans is cut.
 	Left reckon.L `json:"left"`
-	// Buy is what to ask for; its text is empty where nothing is bought.
+	// Buy is what to ask for; its text is empty where nothing is bought, Cost where nobody
+	// said a price.
 	Buy     reckon.L        `json:"buy"`
 	BuyText string          `json:"buy_text"`
+	Cost    string          `json:"cost"`
 	Shares  []ShoppingShare `json:"shares"`
+	// Instead is what could be changed so that less is bought.
+	Instead []string `json:"instead"`
 }
 
 // ShoppingShare is where one plan's cloth comes from.
 type ShoppingShare struct {
 	Plan string   `json:"plan"`
 	Need reckon.L `json:"need"`
+	// Odd is how many odd pieces are cut beside it.
+	Odd int `json:"odd"`
 	// From is own, cupboard or shop.
 	From string `json:"from"`
 }
 
-// ShoppingThings is what a plan takes beside cloth, for each of its covers.
-type ShoppingThings struct {
-	ID      string          `json:"id"`
-	Plan    string          `json:"plan"`
-	Covers  int             `json:"covers"`
-	Lengths []reckon.Notion `json:"lengths"`
-	Buttons int             `json:"buttons"`
+// ShoppingThing is what the plans chosen take of something beside cloth.
+type ShoppingThing struct {
+	What   string `json:"what"`
+	Notion string `json:"notion"`
+	// Need, Have and Buy as they are asked for; Buy is empty where nothing is bought.
+	Need  string   `json:"need"`
+	Have  string   `json:"have"`
+	Buy   string   `json:"buy"`
+	Cost  string   `json:"cost"`
+	Plans []string `json:"plans"`
+}
+
+// wantedAll is what plans of the shelf want.
+type wantedAll struct {
+	plans  []ShoppingPlan
+	wants  []shopping.Want
+	things []shopping.ThingWant
+	// chosen are the plans that are shopped for, with their reckonings.
+	chosen []chosenPlan
+}
+
+type chosenPlan struct {
+	stored store.Plan
+	plan   plan.Plan
+	r      reckon.Reckoning
 }
 
 // shopping answers what to buy for the plans named by ?plan=, for all without it.
@@ -67,63 +97,96 @@ func (s *server) shopping(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	have, err := s.cupboard(ctx)
+	cupboard, err := s.cupboard(ctx)
 	if err != nil {
 		return err
 	}
-	view, wants, err := s.wants(ctx, c.QueryParams()["plan"])
+	notions, err := s.notionsHeld(ctx, sh)
 	if err != nil {
 		return err
 	}
-	for _, cloth := range shopping.List(wants, have, sh.unit) {
-		view.Cloths = append(view.Cloths, sh.shoppingCloth(cloth))
+	all, err := s.wants(ctx, c.QueryParams()["plan"])
+	if err != nil {
+		return err
+	}
+	view := ShoppingView{Plans: all.plans, Cloths: []ShoppingCloth{}, Things: []ShoppingThing{}, Unpriced: []string{}}
+	sum := 0.0
+	for _, cloth := range shopping.List(all.wants, cupboard, sh.unit) {
+		one := sh.shoppingCloth(cloth)
+		one.Instead = reckon.Instead(cloth.Name, all.toBuy(cloth.Name), cupboard)
+		view.Cloths = append(view.Cloths, one)
+		sum += cloth.Cost
+		if cloth.Buy > 0 && cloth.Cost == 0 {
+			view.Unpriced = append(view.Unpriced, cloth.Name)
+		}
+	}
+	for _, t := range shopping.Things(all.things, notions, sh.unit) {
+		one := sh.shoppingThing(t)
+		view.Things = append(view.Things, one)
+		sum += t.Cost
+		if one.Buy != "" && t.Cost == 0 && !slices.Contains(view.Unpriced, t.What) {
+			view.Unpriced = append(view.Unpriced, t.What)
+		}
+	}
+	if sum > 0 {
+		view.Cost = sh.money(sum)
 	}
 	return c.JSON(http.StatusOK, view)
 }
 
-// wants looks the shelf through for what is not cut yet; no chosen plans are all.
-func (s *server) wants(ctx context.Context, chosen []string) (ShoppingView, []shopping.Want, error) {
-	view := ShoppingView{Plans: []ShoppingPlan{}, Cloths: []ShoppingCloth{}, Things: []ShoppingThings{}}
+// toBuy are the plans chosen that have to buy a cloth.
+func (w wantedAll) toBuy(cloth string) []reckon.Buyer {
+	var out []reckon.Buyer
+	for _, c := range w.chosen {
+		if slices.ContainsFunc(w.wants, func(want shopping.Want) bool {
+			return want.Plan == c.stored.Title && want.Cloth == cloth && want.From == shopping.Shop
+		}) {
+			out = append(out, reckon.Buyer{Title: c.stored.Title, Plan: c.plan, Reckoning: c.r})
+		}
+	}
+	return out
+}
+
+// wants looks the shelf through for what is not cut yet; no chosen plans are all. Those
+// chosen share the cupboard out in the order of the shelf.
+func (s *server) wants(ctx context.Context, chosen []string) (wantedAll, error) {
+	all := wantedAll{plans: []ShoppingPlan{}}
 	plans, err := s.store.Plans(ctx)
 	if err != nil {
-		return view, nil, err
+		return all, err
 	}
 	if slices.ContainsFunc(chosen, func(id string) bool {
 		return !slices.ContainsFunc(plans, func(p store.Plan) bool { return p.ID == id })
 	}) {
-		return view, nil, store.ErrNotFound
+		return all, store.ErrNotFound
 	}
-	samples, err := s.shelfOfSamples(ctx)
+	w, err := s.workshop(ctx, "")
 	if err != nil {
-		return view, nil, err
+		return all, err
 	}
-	var wants []shopping.Want
 	for _, stored := range plans {
 		p, err := planfile.Read([]byte(stored.Doc))
 		if err != nil {
-			return view, nil, err
+			return all, err
 		}
-		r := reckon.Reckon(p, &reckon.Workshop{Samples: samples})
-		mine := r.Wants(stored.Title)
+		picked := len(chosen) == 0 || slices.Contains(chosen, stored.ID)
+		w.ID = stored.ID
+		r := reckon.Reckon(p, w)
+		mine := r.Wants(p, stored.Title)
 		if len(mine) == 0 {
 			continue
 		}
-		listed := ShoppingPlan{ID: stored.ID, Title: stored.Title, Chosen: len(chosen) == 0 || slices.Contains(chosen, stored.ID)}
-		view.Plans = append(view.Plans, listed)
-		if listed.Chosen {
-			wants = append(wants, mine...)
-			view.Things = append(view.Things, thingsOf(stored, p.Copies, r))
+		all.plans = append(all.plans, ShoppingPlan{ID: stored.ID, Title: stored.Title, Chosen: picked})
+		if !picked {
+			continue
 		}
+		after := w.After(p, r)
+		w = &after
+		all.wants = append(all.wants, mine...)
+		all.things = append(all.things, r.Things(p, stored.Title)...)
+		all.chosen = append(all.chosen, chosenPlan{stored, p, r})
 	}
-	return view, wants, nil
-}
-
-func thingsOf(stored store.Plan, covers int, r reckon.Reckoning) ShoppingThings {
-	things := ShoppingThings{ID: stored.ID, Plan: stored.Title, Covers: covers, Lengths: r.Lengths}
-	if r.Back != nil {
-		things.Buttons = r.Back.Buttons
-	}
-	return things
+	return all, nil
 }
 
 func (sh shop) shoppingCloth(c shopping.Cloth) ShoppingCloth {
@@ -135,8 +198,62 @@ func (sh shop) shoppingCloth(c shopping.Cloth) ShoppingCloth {
 	if c.Buy > 0 {
 		out.BuyText = sh.style().Yards(c.Buy)
 	}
+	if c.Cost > 0 {
+		out.Cost = sh.money(c.Cost)
+	}
 	for _, s := range c.Shares {
-		out.Shares = append(out.Shares, ShoppingShare{Plan: s.Plan, Need: sh.l(s.Need), From: string(s.From)})
+		out.Shares = append(out.Shares, ShoppingShare{Plan: s.Plan, Need: sh.l(s.Need), Odd: s.Odd, From: string(s.From)})
 	}
 	return out
 }
+
+func (sh shop) shoppingThing(t shopping.Thing) ShoppingThing {
+	out := ShoppingThing{What: t.What, Notion: t.Notion, Plans: t.Plans}
+	if t.Cost > 0 {
+		out.Cost = sh.money(t.Cost)
+	}
+	if t.Pieces > 0 {
+		count := func(n int) string {
+			if t.Each > 0 {
+				return strconv.Itoa(n) + " of " + sh.style().Text(t.Each)
+			}
+			return strconv.Itoa(n)
+		}
+		out.Need = count(t.Pieces)
+		if t.Notion != "" {
+			out.Have = strconv.Itoa(t.There)
+		}
+		if t.Packs > 0 {
+			out.Buy = count(max(t.Packs, t.Pieces-t.There))
+		}
+		return out
+	}
+	out.Need = sh.long(t.Need)
+	if t.Notion != "" {
+		out.Have = sh.long(t.Have)
+	}
+	switch {
+	case t.Packs == 1:
+		out.Buy = "1 pack"
+	case t.Packs > 1:
+		out.Buy = strconv.Itoa(t.Packs) + " packs"
+	case t.Missing > 0:
+		out.Buy = sh.long(t.Missing)
+	}
+	return out
+}
+
+// long is a length of thread or tape as it is asked for: yards or metres once it is more
+// than one.
+func (sh shop) long(l length.Length) string {
+	switch {
+	case sh.unit == length.Inches && l > length.Yard:
+		return strconv.Itoa(int(l.Ceil(length.Yard)/length.Yard)) + " yd"
+	case sh.unit != length.Inches && l > length.Metre:
+		return strconv.Itoa(int(l.Ceil(length.Metre)/length.Metre)) + " m"
+	}
+	return sh.style().Text(l)
+}
+
+// money is an amount as it is written, with what the maker calls it.
+func (sh shop) money(amount float64) string { return reckon.Money(amount, sh.habits.Currency) }

@@ -202,8 +202,8 @@ func TestTheCupboard(t *testing.T) {
 		byName[c.Name] = c
 	}
 	stripe := byName["madder stripe"]
-	assert.Equal(t, "½ yd", stripe.HaveText)
-	assert.Equal(t, "18⅝″", stripe.Short.Text)
+	assert.Equal(t, "⅜ yd", stripe.HaveText)
+	assert.Equal(t, "34″", stripe.Short.Text, "twice 17″, since 13½″ do for neither")
 	assert.Equal(t, []string{"Reading-corner cushion", "Pinwheel cushion for the reading corner"}, stripe.Plans)
 	assert.Empty(t, byName["slate"].Plans, "what is cut already is wanted no more")
 

@@ -22,6 +22,8 @@ type Panel struct {
 	Count int
 	// Lining is cut from the lining cloth.
 	Lining bool
+	// Selvedge has an upright edge that needs no hem, since it is a selvedge.
+	Selvedge bool
 	// Small is cut for the closure and lies on the back as no part of it.
 	Small bool
 }

@@ -33,6 +33,9 @@ func envelope(o Order) (Back, finding.List) {
 	} else {
 		b.Panels = []Panel{{Name: "back.panel", Title: "Back piece", Size: o.panel(o.hemmed(o.half().Plus(sum.Overlap, "half the overlap", o.wanted().Div(2)))), Count: 2}}
 	}
+	for i := range b.Panels {
+		b.Panels[i].Selvedge = len(o.Plan.Hem) == 0
+	}
 	hems, last := o.hems(), len(b.Panels)-1
 	left, right := b.Panels[0].Size.Width.Total()-hems, b.Panels[last].Size.Width.Total()-hems
 	b.Lies = o.two(left, right, 0, last)

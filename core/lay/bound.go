@@ -1,10 +1,6 @@
 package lay
 
-import (
-	"slices"
-
-	"umschlag/core/length"
-)
+import "umschlag/core/length"
 
 // Limit is what keeps a lay from being shorter.
 type Limit string
@@ -27,7 +23,7 @@ const finestStep = 60
 // u(w) = ⌊(k+1)w⌋ / k, or as w where (k+1)w is whole: whatever lies side by side
 // adds up to 1 at most, for every k. Source: the dual feasible functions of Lueker
 // (1983) as Fekete and Schepers (2001) use them; from memory.
-func bound(items []Item, out []int, usable length.Length) (best length.Length, by Limit) {
+func bound(items needs, usable length.Length) (best length.Length, by Limit) {
 	if usable <= 0 {
 		return 0, ByArea
 	}
@@ -39,7 +35,7 @@ func bound(items []Item, out []int, usable length.Length) (best length.Length, b
 	for k := 0; k <= finestStep; k++ {
 		var whole float64
 		for _, it := range items {
-			if slices.Contains(out, it.Cut) || it.Count == 0 {
+			if it.Count == 0 {
 				continue
 			}
 			low, takes := least(it, usable, k)

@@ -1,9 +1,11 @@
 // Package lay knows how pieces lie on a cloth and how much of it that takes.
 //
-// The lay is of the rotary school: strips are cut all the way across the cloth
-// and pieces are cut out of the strips. Grain is kept: a panel stands as it will
-// stand on the cover; only patches and borders on a print without direction are
-// turned, so that they come from narrow strips.
+// The lay of the rotary school is cut with straight cuts that all go through: strips
+// across the whole cloth, columns out of a strip, and pieces of one width out of a
+// column; a piece by itself in its column is trimmed to its height. Grain is kept: a
+// panel stands as it will stand on the cover; only patches and borders on a print
+// without direction are turned. The template school draws round every piece and places
+// it freely.
 package lay
 
 import (
@@ -26,7 +28,30 @@ type Item struct {
 	Count         int
 	// MayTurn allows a quarter turn.
 	MayTurn bool
+	// Selvedge wants one upright edge on a selvedge, which needs no hem.
+	Selvedge bool
+	// Centred wants its middle in the middle of a motif of the print.
+	Centred bool
 }
+
+// Cloth is what pieces are laid on.
+type Cloth struct {
+	// Usable is the width between the selvedges.
+	Usable length.Length
+	// Across and Along are how far it is from motif to motif of the print; 0 where
+	// nothing is centred.
+	Across, Along length.Length
+}
+
+// School is how pieces are laid and cut.
+type School string
+
+const (
+	// Rotary cuts strips, columns and pieces along a ruler.
+	Rotary School = "rotary"
+	// Template places every piece freely and cuts it out by itself.
+	Template School = "template"
+)
 
 // Placed is one rectangle on the cloth. X goes across the width from the left
 // selvedge, Y along the length from the squared end.
@@ -35,8 +60,9 @@ type Placed struct {
 	X, Y          length.Length
 	Width, Height length.Length
 	Turned        bool
-	// Strip is the number of the strip it is cut from, from 1.
-	Strip int
+	// Strip is the number of the strip it is cut from, Column that of the column within
+	// it, both from 1; 0 where it is placed freely.
+	Strip, Column int
 }
 
 // Strip is one cut all the way across the cloth.
@@ -56,6 +82,8 @@ type Lay struct {
 	// Bound is a length no lay can be shorter than, and Limit what makes it so long.
 	Bound length.Length
 	Limit Limit
+	// Certain tells that no lay of the school is shorter.
+	Certain bool
 }
 
 // piece is one rectangle before it is placed.
@@ -65,57 +93,97 @@ type piece struct {
 	turned bool
 }
 
-// Of lays items on a cloth of the usable width: the shortest lay found, of those
-// the one with the fewest ruler settings. Items wider than the cloth are left out
-// and named by their cuts. The same items give the same lay.
-func Of(items []Item, usable length.Length) (Lay, []int) {
-	narrowed, out := stood(items, usable, narrow)
-	stands, _ := stood(items, usable, upright)
-	best := shorter(items, narrowed, usable)
-	if l := shorter(items, stands, usable); l.better(best) {
-		best, narrowed = l, stands
-	}
-	best.Bound, best.Limit = bound(items, out, usable)
-	switch {
-	case best.Length == best.Bound:
-	case len(narrowed) <= mostExact:
-		if l := exact(items, narrowed, usable); l.Length < best.Length {
-			l.Bound, l.Limit = best.Bound, best.Limit
-			best = l
+// Of lays items on a cloth in strips: the shortest lay found, of those the one with the
+// fewest ruler settings. Items wider than the cloth are left out and named by their
+// cuts. The same items give the same lay.
+func Of(items []Item, on Cloth) (Lay, []int) {
+	items, over := fitting(items, on)
+	centred, others := parted(items)
+	best := rotary(others, on.Usable)
+	best = onMotifs(centred, on).before(best)
+	best.Bound, best.Limit = bound(items, on.Usable)
+	best.Certain = best.Length == best.Bound || len(centred) == 0 && others.pieces() <= mostExact && !others.onSelvedge()
+	return best, over
+}
+
+// Along lays items as Search found them, by the way it told; what the way no longer
+// fits is laid in the plain way.
+func Along(items []Item, on Cloth, way Way) Lay {
+	items, _ = fitting(items, on)
+	centred, others := parted(items)
+	l := onMotifs(centred, on).before(others.along(on.Usable, way))
+	l.Bound, l.Limit = bound(items, on.Usable)
+	l.Certain = l.Length == l.Bound
+	return l
+}
+
+// needs are items in an order that does not change while they are laid.
+type needs []Item
+
+// fitting leaves out what there is none of, and what is wider than the cloth, which it
+// names.
+func fitting(items []Item, on Cloth) (in needs, over []int) {
+	for _, it := range items {
+		switch {
+		case it.Count == 0:
+		case it.Width <= on.Usable || it.MayTurn && it.Height <= on.Usable:
+			in = append(in, it)
+		default:
+			over = append(over, it.Cut)
 		}
-	case len(narrowed) <= mostTurned:
-		best = turned(items, narrowed, best)
 	}
-	return best, out
+	return in, over
 }
 
-// shorter is the better of the two ways to make strips of the same pieces.
-func shorter(items []Item, pieces []piece, usable length.Length) Lay {
-	first, full := strips(items, slices.Clone(pieces), usable), filled(items, pieces, usable)
-	if full.better(first) {
-		return full
+// parted are the items that are centred on a motif, and the others.
+func parted(items needs) (centred, others needs) {
+	for _, it := range items {
+		if it.Centred {
+			centred = append(centred, it)
+		} else {
+			others = append(others, it)
+		}
 	}
-	return first
+	return centred, others
 }
 
-// better tells whether a lay is shorter than another, or as long with fewer
-// settings of the ruler.
-func (l Lay) better(than Lay) bool {
-	return cmp.Or(cmp.Compare(l.Length, than.Length), cmp.Compare(l.Settings(), than.Settings())) < 0
+// before is a lay with another one behind it on the cloth.
+func (l Lay) before(then Lay) Lay {
+	if len(l.Strips) == 0 {
+		return then
+	}
+	for _, s := range then.Strips {
+		s.Y += l.Length
+		l.Strips = append(l.Strips, s)
+	}
+	strips := len(l.Strips) - len(then.Strips)
+	for _, p := range then.Placed {
+		p.Y += l.Length
+		p.Strip += strips
+		l.Placed = append(l.Placed, p)
+	}
+	l.Length += then.Length
+	return l
+}
+
+// Better tells whether a lay is shorter than another, or as long with fewer settings of
+// the ruler, or with its offcuts in fewer and larger pieces.
+func (l Lay) Better(than Lay) bool {
+	return cmp.Or(cmp.Compare(l.Length, than.Length), cmp.Compare(l.Settings(), than.Settings()), cmp.Compare(than.Offcut(), l.Offcut())) < 0
 }
 
 // Settings counts how often the ruler is set anew: for every strip of another height
-// than the one before it, and for each width cut out of a strip that the one before it
-// was not cut by too.
+// than the one before it, and for each width or lower height cut out of a strip that
+// the one before it was not cut by too.
 func (l Lay) Settings() int {
 	n := 0
-	widths := l.widths()
+	sizes := l.sizes()
 	for i, s := range l.Strips {
 		if i == 0 || s.Height != l.Strips[i-1].Height {
 			n++
 		}
-		for w := range widths[i] {
-			if i == 0 || !widths[i-1][w] {
+		for size := range sizes[i] {
+			if i == 0 || !sizes[i-1][size] {
 				n++
 			}
 		}
@@ -123,104 +191,105 @@ func (l Lay) Settings() int {
 	return n
 }
 
-// widths are those cut out of every strip.
-func (l Lay) widths() []map[length.Length]bool {
-	out := make([]map[length.Length]bool, len(l.Strips))
+// setting is a size the ruler is set to within a strip.
+type setting struct {
+	across bool
+	size   length.Length
+}
+
+// sizes are those cut out of every strip.
+func (l Lay) sizes() []map[setting]bool {
+	out := make([]map[setting]bool, len(l.Strips))
 	for i := range out {
-		out[i] = map[length.Length]bool{}
+		out[i] = map[setting]bool{}
 	}
 	for _, p := range l.Placed {
-		out[p.Strip-1][p.Width] = true
+		if p.Strip == 0 {
+			continue
+		}
+		out[p.Strip-1][setting{true, p.Width}] = true
+		if p.Height != l.Strips[p.Strip-1].Height {
+			out[p.Strip-1][setting{false, p.Height}] = true
+		}
 	}
 	return out
 }
 
-// mostTurned is the most pieces whose kinds are turned one by one; beyond it the
-// two ways of standing have to do, to keep the lay quick.
-const mostTurned = 1000
+// Offcut is the largest rectangle left at the end of a strip, as an area in square
+// inches.
+func (l Lay) Offcut() float64 {
+	var best float64
+	for _, s := range l.Strips {
+		best = max(best, (l.Width-s.Used).Float()/length.Inch.Float()*(s.Height.Float()/length.Inch.Float()))
+	}
+	return best
+}
 
-// turned turns one item after another about, as long as that gains something.
-func turned(items []Item, pieces []piece, best Lay) Lay {
-	for again := true; again; {
-		again = false
-		for i, it := range items {
-			if !it.MayTurn || it.Width == it.Height || it.Count == 0 || max(it.Width, it.Height) > best.Width {
-				continue
-			}
-			tried := slices.Clone(pieces)
-			for j, p := range tried {
-				if p.item == i {
-					tried[j].w, tried[j].h, tried[j].turned = p.h, p.w, !p.turned
-				}
-			}
-			if l := shorter(items, tried, best.Width); l.Length < best.Length {
-				l.Bound, l.Limit = best.Bound, best.Limit
-				best, pieces, again = l, tried, true
-			}
+// mostExact is the most pieces of which the shortest lay is certain.
+const mostExact = 10
+
+// mostSought is the most pieces that are sought a better lay for at once; beyond it the
+// plain way has to do, to keep the lay quick.
+const mostSought = 300
+
+// rotary is the shortest lay that is found at once.
+func rotary(items needs, usable length.Length) Lay {
+	best := items.along(usable, nil)
+	if l := firstFit(items, usable); l.Better(best) {
+		best = l
+	}
+	low, _ := bound(items, usable)
+	pieces := items.pieces()
+	switch {
+	case best.Length == low:
+	case pieces <= mostExact && !items.onSelvedge():
+		if l := exact(items, usable); l.Length < best.Length {
+			best = l
+		}
+	case pieces <= mostSought:
+		if l, _, _ := quick.search(items, usable, best, nil); l.Better(best) {
+			best = l
 		}
 	}
 	return best
 }
 
-// narrow turns what may be turned so that it lies across the cloth.
-func narrow(it Item, usable length.Length) (piece, bool) {
-	if it.MayTurn && it.Height > it.Width && it.Height <= usable {
-		return piece{w: it.Height, h: it.Width, turned: true}, true
+func (n needs) pieces() (all int) {
+	for _, it := range n {
+		all += it.Count
 	}
-	return upright(it, usable)
+	return all
 }
 
-// upright keeps what stands, and turns only what would not fit otherwise.
-func upright(it Item, usable length.Length) (piece, bool) {
-	if it.Width <= usable {
-		return piece{w: it.Width, h: it.Height}, true
-	}
-	if it.MayTurn && it.Height <= usable {
-		return piece{w: it.Height, h: it.Width, turned: true}, true
-	}
-	return piece{}, false
+func (n needs) onSelvedge() bool {
+	return slices.ContainsFunc(n, func(it Item) bool { return it.Selvedge })
 }
 
-func stood(items []Item, usable length.Length, stand func(Item, length.Length) (piece, bool)) (pieces []piece, over []int) {
-	for i, it := range items {
-		p, fits := stand(it, usable)
-		if !fits {
-			over = append(over, it.Cut)
-			continue
-		}
-		p.item = i
-		for range it.Count {
-			pieces = append(pieces, p)
-		}
-	}
-	return pieces, over
-}
-
-// strips fills strips with pieces, the tallest first, each piece into the
-// first strip that has room for it. It sorts pieces.
-func strips(items []Item, pieces []piece, usable length.Length) Lay {
-	slices.SortStableFunc(pieces, func(a, b piece) int {
-		return cmp.Or(cmp.Compare(b.h, a.h), cmp.Compare(b.w, a.w), cmp.Compare(a.item, b.item))
-	})
+// firstFit fills strips with pieces, those turned that lie narrower so, the tallest
+// first, each piece into the first strip that has room for it.
+func firstFit(items needs, usable length.Length) Lay {
 	l := Lay{Width: usable}
-	for _, p := range pieces {
-		s := l.room(p)
-		if s < 0 {
-			l.Strips = append(l.Strips, Strip{Y: l.Length, Height: p.h})
-			l.Length += p.h
-			s = len(l.Strips) - 1
+	if items.onSelvedge() {
+		return items.along(usable, nil)
+	}
+	var columns []int
+	for _, k := range items.kinds(items.counts(), usable, 0) {
+		for range k.left {
+			s := slices.IndexFunc(l.Strips, func(s Strip) bool { return k.h <= s.Height && s.Used+k.w <= usable })
+			if s < 0 {
+				l.Strips = append(l.Strips, Strip{Y: l.Length, Height: k.h})
+				l.Length += k.h
+				columns = append(columns, 0)
+				s = len(l.Strips) - 1
+			}
+			strip := &l.Strips[s]
+			columns[s]++
+			l.Placed = append(l.Placed, Placed{Cut: items[k.item].Cut, X: strip.Used, Y: strip.Y, Width: k.w, Height: k.h, Turned: k.turned, Strip: s + 1, Column: columns[s]})
+			strip.Used += k.w
 		}
-		strip := &l.Strips[s]
-		l.Placed = append(l.Placed, Placed{Cut: items[p.item].Cut, X: strip.Used, Y: strip.Y, Width: p.w, Height: p.h, Turned: p.turned, Strip: s + 1})
-		strip.Used += p.w
 	}
 	slices.SortStableFunc(l.Placed, func(a, b Placed) int { return cmp.Compare(a.Strip, b.Strip) })
 	return l
-}
-
-// room is the first strip that takes p, or −1.
-func (l *Lay) room(p piece) int {
-	return slices.IndexFunc(l.Strips, func(s Strip) bool { return p.h <= s.Height && s.Used+p.w <= l.Width })
 }
 
 // Need is the length to have, squaring and shrinkage added to what the lay
@@ -245,4 +314,69 @@ func TooWide(about, piece, cloth string, width, usable length.Length, style leng
 	return finding.Finding{Level: finding.Stop, Code: "piece-too-wide", About: about,
 		Text:   fmt.Sprintf("%s is %s wide, and %s has %s between its selvedges.", piece, style.Text(width), cloth, style.Text(usable)),
 		Remedy: "Choose a wider cloth, or one whose print may be turned."}
+}
+
+// mostStacked is how many layers are cut at once. Common practice.
+const mostStacked = 4
+
+// Stacks are the strips, from 1, that are cut apart in one go, one lying on the other:
+// those that follow each other and are alike, up to four.
+func (l Lay) Stacks() [][]int {
+	within := make([][]Placed, len(l.Strips))
+	for _, p := range l.Placed {
+		if p.Strip > 0 {
+			s := p.Strip - 1
+			p.Y, p.Strip = p.Y-l.Strips[s].Y, 0
+			within[s] = append(within[s], p)
+		}
+	}
+	var out [][]int
+	for i := range l.Strips {
+		last := len(out) - 1
+		if i > 0 && len(out[last]) < mostStacked && l.Strips[i].Height == l.Strips[i-1].Height && slices.Equal(within[i], within[i-1]) {
+			out[last] = append(out[last], i+1)
+			continue
+		}
+		out = append(out, []int{i + 1})
+	}
+	return out
+}
+
+// Left are the rectangles that are left over of a piece of cloth that is cut by a lay in
+// strips: the end of it, the ends of its strips, and what is left above each column;
+// those no smaller than least either way.
+func (l Lay) Left(whole, least length.Length) []Odd {
+	var out []Odd
+	keep := func(w, h length.Length) {
+		if w < least || h < least {
+			return
+		}
+		for i := range out {
+			if out[i].Width == w && out[i].Length == h {
+				out[i].Count++
+				return
+			}
+		}
+		out = append(out, Odd{Width: w, Length: h, Count: 1})
+	}
+	keep(l.Width, whole-l.Length)
+	for i, s := range l.Strips {
+		keep(l.Width-s.Used, s.Height)
+		columns := map[int]*Odd{}
+		var order []int
+		for _, p := range l.Placed {
+			if p.Strip != i+1 {
+				continue
+			}
+			if columns[p.Column] == nil {
+				columns[p.Column] = &Odd{Width: p.Width, Length: s.Height}
+				order = append(order, p.Column)
+			}
+			columns[p.Column].Length -= p.Height
+		}
+		for _, n := range order {
+			keep(columns[n].Width, columns[n].Length)
+		}
+	}
+	return out
 }

@@ -17,20 +17,40 @@ import (
 
 const in = length.Inch
 
-// check reads a lay independently of how it was made: everything inside the
-// cloth and its strip, nothing over anything else, and every item there.
+// check reads a lay in strips independently of how it was made.
 func check(items []lay.Item, left []int, l lay.Lay) error {
-	placed := map[int]int{}
-	if err := through(l); err != nil {
-		return err
-	}
 	for i, p := range l.Placed {
-		placed[p.Cut]++
-		if p.X < 0 || p.Y < 0 || p.X+p.Width > l.Width || p.Y+p.Height > l.Length {
-			return fmt.Errorf("piece %d of cut %d lies off the cloth", i, p.Cut)
-		}
 		if s := l.Strips[p.Strip-1]; p.Y < s.Y || p.Y+p.Height > s.Y+s.Height {
 			return fmt.Errorf("piece %d of cut %d leaves its strip", i, p.Cut)
+		}
+	}
+	if err := through(items, l); err != nil {
+		return err
+	}
+	return apart(items, left, l)
+}
+
+// apart reads a lay independently of how it was made: everything inside the cloth,
+// nothing over anything else, and every item there.
+func apart(items []lay.Item, left []int, l lay.Lay) error {
+	placed := map[int]int{}
+	for _, p := range l.Placed {
+		placed[p.Cut]++
+	}
+	for _, it := range items {
+		if want := it.Count; !slices.Contains(left, it.Cut) && placed[it.Cut] != want {
+			return fmt.Errorf("cut %d lies there %d times instead of %d", it.Cut, placed[it.Cut], want)
+		}
+	}
+	return within(items, l)
+}
+
+// within reads whether all that lies there lies on the cloth, apart, along its grain and
+// in its size.
+func within(items []lay.Item, l lay.Lay) error {
+	for i, p := range l.Placed {
+		if p.X < 0 || p.Y < 0 || p.X+p.Width > l.Width || p.Y+p.Height > l.Length {
+			return fmt.Errorf("piece %d of cut %d lies off the cloth", i, p.Cut)
 		}
 		for j, q := range l.Placed[:i] {
 			if p.X < q.X+q.Width && q.X < p.X+p.Width && p.Y < q.Y+q.Height && q.Y < p.Y+p.Height {
@@ -41,6 +61,9 @@ func check(items []lay.Item, left []int, l lay.Lay) error {
 		if p.Turned && !it.MayTurn {
 			return fmt.Errorf("piece %d of cut %d is turned against its grain", i, p.Cut)
 		}
+		if it.Selvedge && p.X != 0 && p.X+p.Width != l.Width {
+			return fmt.Errorf("piece %d of cut %d has no edge on a selvedge", i, p.Cut)
+		}
 		w, h := it.Width, it.Height
 		if p.Turned {
 			w, h = h, w
@@ -49,18 +72,15 @@ func check(items []lay.Item, left []int, l lay.Lay) error {
 			return fmt.Errorf("piece %d of cut %d has another size", i, p.Cut)
 		}
 	}
-	for _, it := range items {
-		if want := it.Count; !slices.Contains(left, it.Cut) && placed[it.Cut] != want {
-			return fmt.Errorf("cut %d lies there %d times instead of %d", it.Cut, placed[it.Cut], want)
-		}
-	}
 	return nil
 }
 
-// through reads whether two stages of straight cuts take a lay apart: strips lie one
-// after another over the whole length, and in a strip no piece lies over where
-// another one is cut off.
-func through(l lay.Lay) error {
+// through reads whether straight cuts that go all the way through take a lay apart:
+// strips lie one after another over the whole length; in a strip columns lie beside one
+// another, none over where another one is cut off; and in a column pieces of one width
+// lie on each other from the edge of the strip on. What is centred on a motif is cut out
+// of its strip by itself.
+func through(items []lay.Item, l lay.Lay) error {
 	var y length.Length
 	for i, s := range l.Strips {
 		if s.Y != y || s.Height <= 0 {
@@ -71,12 +91,27 @@ func through(l lay.Lay) error {
 	if y != l.Length {
 		return fmt.Errorf("the strips end at %d, the lay at %d", y, l.Length)
 	}
+	ends := map[[2]int]length.Length{}
 	for i, p := range l.Placed {
-		if p.Y != l.Strips[p.Strip-1].Y {
-			return fmt.Errorf("piece %d of cut %d is not cut from the edge of its strip", i, p.Cut)
+		if items[slices.IndexFunc(items, func(it lay.Item) bool { return it.Cut == p.Cut })].Centred {
+			continue
 		}
+		column := [2]int{p.Strip, p.Column}
+		if _, begun := ends[column]; !begun {
+			ends[column] = l.Strips[p.Strip-1].Y
+		}
+		if p.Y != ends[column] {
+			return fmt.Errorf("piece %d of cut %d does not lie where its column is cut", i, p.Cut)
+		}
+		ends[column] += p.Height
 		for j, q := range l.Placed[:i] {
-			if p.Strip == q.Strip && p.X < q.X+q.Width && q.X < p.X+p.Width {
+			if p.Strip != q.Strip {
+				continue
+			}
+			if p.Column == q.Column && (p.X != q.X || p.Width != q.Width) {
+				return fmt.Errorf("pieces %d and %d share a column and no width", i, j)
+			}
+			if p.Column != q.Column && p.X < q.X+q.Width && q.X < p.X+p.Width {
 				return fmt.Errorf("piece %d is cut through by piece %d", i, j)
 			}
 		}
@@ -86,7 +121,7 @@ func through(l lay.Lay) error {
 
 func TestFullStripsThenPieces(t *testing.T) {
 	items := []lay.Item{{Cut: 0, Width: 9 * in / 2, Height: 9 * in / 2, Count: 20, MayTurn: true}}
-	l, left := lay.Of(items, 40*in)
+	l, left := lay.Of(items, lay.Cloth{Usable: 40 * in})
 	require.NoError(t, check(items, left, l))
 	assert.Len(t, l.Strips, 3, "8 to a strip of 40")
 	assert.Equal(t, 27*in/2, l.Length)
@@ -95,23 +130,23 @@ func TestFullStripsThenPieces(t *testing.T) {
 func TestBordersComeFromStripsAcross(t *testing.T) {
 	border := lay.Item{Width: 21 * in / 8, Height: 33 * in / 2, Count: 2}
 	border.MayTurn = true
-	l, _ := lay.Of([]lay.Item{border}, 40*in)
+	l, _ := lay.Of([]lay.Item{border}, lay.Cloth{Usable: 40 * in})
 	assert.Equal(t, 21*in/8, l.Length, "turned, both side by side in one strip")
 	border.MayTurn = false
-	l, _ = lay.Of([]lay.Item{border}, 40*in)
+	l, _ = lay.Of([]lay.Item{border}, lay.Cloth{Usable: 40 * in})
 	assert.Equal(t, 33*in/2, l.Length, "a one-way print keeps them upright")
 }
 
 func TestAPieceTooWideIsLeftOutAndNamed(t *testing.T) {
 	items := []lay.Item{{Cut: 3, Width: 44 * in, Height: 10 * in, Count: 1}, {Cut: 4, Width: 10 * in, Height: 44 * in, Count: 1}}
-	l, left := lay.Of(items, 40*in)
+	l, left := lay.Of(items, lay.Cloth{Usable: 40 * in})
 	assert.Equal(t, []int{3}, left)
 	require.NoError(t, check(items, left, l))
 }
 
 func TestAWidePieceIsTurnedWhereItMay(t *testing.T) {
 	items := []lay.Item{{Width: 44 * in, Height: 10 * in, Count: 1, MayTurn: true}}
-	l, left := lay.Of(items, 40*in)
+	l, left := lay.Of(items, lay.Cloth{Usable: 40 * in})
 	assert.Empty(t, left)
 	assert.True(t, l.Placed[0].Turned)
 }
@@ -125,48 +160,48 @@ func TestAnyLayIsCorrectAndNotBelowItsBound(t *testing.T) {
 				Width:  length.Length(rapid.Int64Range(int64(in), int64(50*in)).Draw(t, "w")),
 				Height: length.Length(rapid.Int64Range(int64(in), int64(50*in)).Draw(t, "h"))}
 		}
-		l, left := lay.Of(items, usable)
+		l, left := lay.Of(items, lay.Cloth{Usable: usable})
 		require.NoError(t, check(items, left, l))
 		assert.GreaterOrEqual(t, l.Length, l.Bound-1)
 		for _, cut := range left {
 			it := items[cut]
 			assert.True(t, it.Width > usable && (!it.MayTurn || it.Height > usable))
 		}
-		again, _ := lay.Of(items, usable)
+		again, _ := lay.Of(items, lay.Cloth{Usable: usable})
 		assert.Equal(t, l, again, "the same needs give the same lay")
 	})
 }
 
 func TestWhatLiesBesideAnotherFillsTheStrip(t *testing.T) {
 	items := []lay.Item{{Cut: 0, Width: 11 * in, Height: 6 * in, Count: 4}, {Cut: 1, Width: 7 * in, Height: 6 * in, Count: 8}, {Cut: 2, Width: 5 * in, Height: 6 * in, Count: 4}, {Cut: 3, Width: 10 * in, Height: 6 * in, Count: 4}}
-	l, left := lay.Of(items, 40*in)
+	l, left := lay.Of(items, lay.Cloth{Usable: 40 * in})
 	require.NoError(t, check(items, left, l))
 	assert.Equal(t, 24*in, l.Length, "11 + 7 + 7 + 5 + 10 = 40, four times; the widest first would take five strips")
 	assert.Equal(t, l.Bound, l.Length)
 }
 
 func TestSettingsOfTheRuler(t *testing.T) {
-	l, _ := lay.Of([]lay.Item{{Width: 5 * in, Height: 5 * in, Count: 20}}, 40*in)
+	l, _ := lay.Of([]lay.Item{{Width: 5 * in, Height: 5 * in, Count: 20}}, lay.Cloth{Usable: 40 * in})
 	assert.Equal(t, 2, l.Settings(), "one for three strips alike, one for the squares out of them")
-	l, _ = lay.Of([]lay.Item{{Cut: 0, Width: 20 * in, Height: 5 * in, Count: 2}, {Cut: 1, Width: 10 * in, Height: 4 * in, Count: 4}}, 40*in)
+	l, _ = lay.Of([]lay.Item{{Cut: 0, Width: 20 * in, Height: 5 * in, Count: 2}, {Cut: 1, Width: 10 * in, Height: 4 * in, Count: 4}}, lay.Cloth{Usable: 40 * in})
 	assert.Equal(t, 4, l.Settings(), "two strips of two heights, each cut at one width")
 }
 
 func TestBoundsOfWidePieces(t *testing.T) {
 	wide := []lay.Item{{Cut: 0, Width: 21 * in, Height: 5 * in, Count: 3}}
-	l, _ := lay.Of(wide, 40*in)
+	l, _ := lay.Of(wide, lay.Cloth{Usable: 40 * in})
 	assert.Equal(t, 15*in, l.Bound, "no two lie side by side")
 	assert.Equal(t, lay.ByWidth, l.Limit)
 	thirds := []lay.Item{{Cut: 0, Width: 14 * in, Height: 5 * in, Count: 5}}
-	l, _ = lay.Of(thirds, 40*in)
+	l, _ = lay.Of(thirds, lay.Cloth{Usable: 40 * in})
 	assert.Equal(t, 25*in/2, l.Bound, "two at most lie side by side: five halves")
 	assert.Equal(t, 15*in, l.Length)
 	thirds[0].MayTurn = true
-	l, _ = lay.Of(thirds, 40*in)
+	l, _ = lay.Of(thirds, lay.Cloth{Usable: 40 * in})
 	assert.Equal(t, 14*in, l.Length, "turned, they lie in one strip")
-	l, _ = lay.Of([]lay.Item{{Width: 20 * in, Height: 5 * in, Count: 3}}, 40*in)
+	l, _ = lay.Of([]lay.Item{{Width: 20 * in, Height: 5 * in, Count: 3}}, lay.Cloth{Usable: 40 * in})
 	assert.Equal(t, []any{15 * in / 2, lay.ByArea}, []any{l.Bound, l.Limit}, "three halves of five")
-	l, _ = lay.Of([]lay.Item{{Width: 4 * in, Height: 9 * in, Count: 3}}, 40*in)
+	l, _ = lay.Of([]lay.Item{{Width: 4 * in, Height: 9 * in, Count: 3}}, lay.Cloth{Usable: 40 * in})
 	assert.Equal(t, []any{9 * in, lay.ByTallest}, []any{l.Bound, l.Limit})
 }
 
@@ -187,7 +222,7 @@ func BenchmarkFiveHundredPieces(b *testing.B) {
 		items[i] = lay.Item{Cut: i, Count: 10, MayTurn: i%2 == 0, Width: in.Times(2 + i%9), Height: in.Times(2 + i%7)}
 	}
 	for b.Loop() {
-		l, _ := lay.Of(items, 40*in)
+		l, _ := lay.Of(items, lay.Cloth{Usable: 40 * in})
 		b.ReportMetric(l.Length.Float()/l.Bound.Float(), "length/bound")
 	}
 }
@@ -213,7 +248,7 @@ func BenchmarkManyNeeds(b *testing.B) {
 	for b.Loop() {
 		var mean, worst float64
 		for _, items := range needs {
-			l, left := lay.Of(items, 40*in)
+			l, left := lay.Of(items, lay.Cloth{Usable: 40 * in})
 			require.NoError(b, check(items, left, l))
 			ratio := l.Length.Float() / l.Bound.Float()
 			mean, worst = mean+ratio/float64(len(needs)), max(worst, ratio)

@@ -22,9 +22,9 @@ const (
 	Yard              = 36 * Inch
 )
 
-// Limit is the largest magnitude that can be read: a hundred metres, beyond
-// which a number is a slip of the pen and not a cover.
-const Limit = 100 * Metre
+// Limit is the largest magnitude that can be read: a kilometre, beyond
+// which a number is a slip of the pen and no cover, nor a reel of thread.
+const Limit = 1000 * Metre
 
 // Unit is the unit a bare number is read in and a length is written in.
 type Unit string

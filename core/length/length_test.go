@@ -99,7 +99,7 @@ func TestParseNamesTheOffendingCharacter(t *testing.T) {
 		"16 1/2 x":   7,
 		"16#":        2,
 		"1e3":        1,
-		"500 m":      0,
+		"5000 m":     0,
 		"½ ½":        2,
 		"12 in 3 in": 8,
 	} {

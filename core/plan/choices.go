@@ -57,6 +57,10 @@ type (
 	EdgeName string
 	// Print direction of a cloth.
 	Print string
+	// ClothKind is what a cloth is used as.
+	ClothKind string
+	// Per is what a price is for.
+	Per string
 	// Remedy is a way to deal with a size that came out otherwise.
 	Remedy string
 	// PanelKind is how a found panel was made.
@@ -178,6 +182,14 @@ const (
 	FlatPocket   PocketStyle = "flat"
 	FoldedPocket PocketStyle = "folded"
 
+	FaceCloth   ClothKind = "cloth"
+	BattingKind ClothKind = "batting"
+	Interlining ClothKind = "interlining"
+	WebKind     ClothKind = "web"
+
+	PerYard  Per = "yd"
+	PerMetre Per = "m"
+
 	PlainPrint Print = "plain"
 	AllOver    Print = "all-over"
 	TwoWay     Print = "two-way"
@@ -204,6 +216,8 @@ func (ZipPlace) Values() []string     { return []string{"across", "side"} }
 func (BindingStyle) Values() []string { return []string{"double", "tape", "bought"} }
 func (Grain) Values() []string        { return []string{"bias", "straight"} }
 func (EdgeName) Values() []string     { return []string{"left", "right", "top", "bottom"} }
+func (ClothKind) Values() []string    { return []string{"cloth", "batting", "interlining", "web"} }
+func (Per) Values() []string          { return []string{"yd", "m"} }
 func (Print) Values() []string        { return []string{"plain", "all-over", "two-way", "one-way"} }
 func (Motif) Values() []string        { return []string{"plain", "stripe", "dot", "check", "leaf"} }
 func (BackKind) Values() []string {

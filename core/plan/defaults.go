@@ -54,7 +54,7 @@ func DefaultHabits(unit length.Unit) Habits {
 	u := usualIn(unit)
 	return Habits{
 		Press: PressNest, Triangles: ExactTriangles, Strips: SinglePatches, Pins: PinsRemove, Step: u.step, Fraction: defaultFraction,
-		Seam: u.seam, Clip: ClipAcross, Round: RoundOneGo,
+		Seam: u.seam, Clip: ClipAcross, Round: RoundOneGo, Lay: RotaryLays,
 	}
 }
 
@@ -365,12 +365,29 @@ func (c Cloth) Settle() Cloth {
 	if c.Usable == nil {
 		c.Usable = ptr(length.Max(*c.Width-selvedges, 0))
 	}
+	if c.Kind == "" {
+		c.Kind = FaceCloth
+	}
 	if c.Print == "" {
 		c.Print = PlainPrint
+	}
+	if c.Prewashed {
+		c.Shrink = 0
+	}
+	c.Odd = slices.Clone(c.Odd)
+	for i, o := range c.Odd {
+		c.Odd[i].Count = max(1, o.Count)
 	}
 	if c.Swatch.Motif == "" {
 		c.Swatch.Motif = "plain"
 	}
+	return c
+}
+
+// Taken is a cloth of the cupboard as a plan takes it: what there is of it, and what is
+// kept for whom, only the cupboard knows.
+func (c Cloth) Taken() Cloth {
+	c.Have, c.Odd, c.Kept = nil, nil, nil
 	return c
 }
 

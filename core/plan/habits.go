@@ -2,6 +2,9 @@ package plan
 
 import "umschlag/core/length"
 
+// Lays is the school of laying pieces on a cloth.
+type Lays string
+
 // Press is the school of pressing.
 type Press string
 
@@ -33,6 +36,11 @@ const (
 	TrimTriangles  Triangles = "trim"
 	ManyTriangles  Triangles = "many"
 
+	// RotaryLays are cut in strips along a ruler; TemplateLays are drawn round and cut out
+	// one by one, each wherever it fits.
+	RotaryLays   Lays = "rotary"
+	TemplateLays Lays = "template"
+
 	PressNest Press = "nest"
 	PressOpen Press = "open"
 	PressDark Press = "dark"
@@ -50,6 +58,7 @@ const (
 )
 
 // Values lists the schools of each habit, the default first.
+func (Lays) Values() []string      { return []string{"rotary", "template"} }
 func (Press) Values() []string     { return []string{"nest", "open", "dark", "crossed"} }
 func (Pins) Values() []string      { return []string{"remove", "over"} }
 func (Clip) Values() []string      { return []string{"across", "three", "slant"} }
@@ -80,10 +89,17 @@ type Habits struct {
 	Seam length.Length `json:"seam,omitempty"`
 	// Ease of a cushion when the cover names none.
 	Ease length.Length `json:"ease,omitempty"`
+	// Lay pieces in strips along a ruler, or freely round templates.
+	Lay Lays `json:"lay,omitempty"`
 	// Clip corners once across, with three cuts, or at a slant.
 	Clip Clip `json:"clip,omitempty"`
 	// Round: sew round a cover in one go or in four runs.
 	Round Round `json:"round,omitempty"`
+	// Wage is what an hour of work is reckoned at, Margin what is added to the cost for
+	// selling, in percent, and Currency how money is named.
+	Wage     float64 `json:"wage,omitempty"`
+	Margin   float64 `json:"margin,omitempty"`
+	Currency string  `json:"currency,omitempty"`
 }
 
 // School is one way of doing a thing, with the reason its makers give.
@@ -137,6 +153,10 @@ func HabitsHelp() []HabitHelp {
 			{"single", "cut one by one", "Every patch from any scrap; best for few blocks and many cloths."},
 			{"sets", "from sets of strips", "Long strips sewn together and cut across: few seams and true widths where many units are alike."},
 		}},
+		{Key: "lay", Name: "Cutting", About: "How pieces are laid on a cloth and cut out of it.", Schools: []School{
+			{"rotary", "in strips along a ruler", "Strips across the whole cloth, then pieces out of them: straight, quick, and several layers at once."},
+			{"template", "round templates, one by one", "Every piece wherever it fits: less cloth where sizes differ much, and the only way with scissors. Each is drawn and cut by itself."},
+		}},
 		{Key: "pins", Name: "Pins", About: "What happens to a pin as the needle comes near.", Schools: []School{
 			{"remove", "out before the needle", "The safe way: a needle that hits a pin can break and fly."},
 			{"over", "sewn over", "Some sew slowly over fine pins laid across the seam. Wear glasses; the needle can still break."},
@@ -156,7 +176,7 @@ func HabitsHelp() []HabitHelp {
 // Chosen are the schools that habits follow, by the keys of HabitsHelp. A size
 // that is no school's has no entry.
 func (h Habits) Chosen() map[string]string {
-	chosen := map[string]string{"press": string(h.Press), "triangles": string(h.Triangles), "strips": string(h.Strips), "pins": string(h.Pins), "clip": string(h.Clip), "round": string(h.Round)}
+	chosen := map[string]string{"press": string(h.Press), "triangles": string(h.Triangles), "strips": string(h.Strips), "pins": string(h.Pins), "lay": string(h.Lay), "clip": string(h.Clip), "round": string(h.Round)}
 	sizes := map[string]length.Length{"ease": h.Ease, "seam": h.Seam, "step": h.Step}
 	for _, help := range HabitsHelp() {
 		for _, school := range help.Schools {

@@ -40,6 +40,25 @@ type Plan struct {
 	Measured []Measured `json:"measured,omitempty"`
 	// Progress is what is already cut and sewn.
 	Progress Progress `json:"progress,omitempty"`
+	// Costs is what the maker says of time and money beyond what the cloths say.
+	Costs Costs `json:"costs,omitempty"`
+	// Lays are lays that were sought and found shorter than the ones made at once, by the
+	// letters of their cloths.
+	Lays map[string]Sought `json:"lays,omitempty"`
+}
+
+// Costs is what goes into a cover beside its materials.
+type Costs struct {
+	// Minutes of work on one cover, 0 where nobody said.
+	Minutes int `json:"minutes,omitempty"`
+	// Other costs of the whole batch.
+	Other float64 `json:"other,omitempty"`
+}
+
+// Sought is how a shorter lay was found.
+type Sought struct {
+	// Way is the choice made for each strip from the squared end on, 0 to 31.
+	Way []int `json:"way" jsonschema:"required"`
 }
 
 // Object is the thing to be covered, as measured.
@@ -241,6 +260,9 @@ type Face struct {
 	// Cloth of a plain, gathered or found face, and of the triangles that set a grid on
 	// point; there the last of the cloths when absent.
 	Cloth string `json:"cloth,omitempty"`
+	// Centred cuts the panel of a plain face, or every plain patch of a grid, with its
+	// middle in the middle of a motif of the print.
+	Centred bool `json:"centred,omitempty"`
 	// Pocket turns a plain face into a folded pocket front: folded.
 	Pocket PocketFront `json:"pocket,omitempty"`
 	// Columns, left to right: grid, checker, windows; 1 to 200.
@@ -620,14 +642,55 @@ type Cloth struct {
 	Width *length.Length `json:"width,omitempty"`
 	// Usable width between the selvedges; absent: 2 in less than the width.
 	Usable *length.Length `json:"usable,omitempty"`
+	// Kind of cloth: cloth, batting, interlining or web.
+	Kind ClothKind `json:"kind,omitempty"`
 	// Print direction.
 	Print Print `json:"print,omitempty"`
+	// Repeat of the print, from motif to motif.
+	Repeat *Repeat `json:"repeat,omitempty"`
+	// Stretch is how far it can be pulled across, in percent of its width, 0 to 200.
+	Stretch float64 `json:"stretch,omitempty"`
 	// Have is the length at hand; absent: what the cupboard says.
 	Have *length.Length `json:"have,omitempty"`
+	// Odd are pieces at hand beside the length: offcuts, and squares and strips that were
+	// bought cut.
+	Odd []OddPiece `json:"odd,omitempty"`
+	// Kept is how much of the length is kept for plans: in the cupboard.
+	Kept []Keeping `json:"kept,omitempty"`
+	// Prewashed cloth does not shrink any more.
+	Prewashed bool `json:"prewashed,omitempty"`
+	// Price of one yard or one metre, as Per says; 0 when nobody said.
+	Price float64 `json:"price,omitempty"`
+	// Per is what the price is for: yd or m; as the units when absent.
+	Per Per `json:"per,omitempty"`
 	// Shrink is what washing takes from the length before cutting, in percent, 0 to 25.
 	Shrink float64 `json:"shrink,omitempty"`
 	// Swatch says how the app draws the cloth.
 	Swatch Swatch `json:"swatch,omitempty"`
+}
+
+// Repeat is how far it is from one motif of a print to the next.
+type Repeat struct {
+	Across length.Length `json:"across"`
+	Along  length.Length `json:"along"`
+}
+
+// OddPiece is pieces of a cloth that lie beside its length.
+type OddPiece struct {
+	// Width is across the cloth, Length along it.
+	Width  length.Length `json:"width"`
+	Length length.Length `json:"length"`
+	// Count of pieces alike, 1 to 999; 1 when absent.
+	Count int `json:"count,omitempty"`
+	// For is the plan it is kept for, by its id; absent: nobody's.
+	For string `json:"for,omitempty"`
+}
+
+// Keeping is a length that is kept for a plan.
+type Keeping struct {
+	// For is the plan, by its id.
+	For    string        `json:"for"`
+	Length length.Length `json:"length"`
 }
 
 // Swatch says how a cloth is drawn.
@@ -679,4 +742,7 @@ type Progress struct {
 	Spoiled map[string]int `json:"spoiled,omitempty"`
 	// Done lists the steps ticked off, by their id in the reckoning.
 	Done []string `json:"done,omitempty"`
+	// Returned lists the cloths, by their letters, of which what was left over is back in
+	// the cupboard.
+	Returned []string `json:"returned,omitempty"`
 }

@@ -60,8 +60,21 @@ func (p Plan) Validate() finding.List {
 	for _, id := range slices.Sorted(maps.Keys(p.Progress.Spoiled)) {
 		v.count("/progress/spoiled/"+id, "What was spoiled of one cut", p.Progress.Spoiled[id], 1, mostSpoiled)
 	}
+	v.count("/costs/minutes", "The minutes of one cover", p.Costs.Minutes, 0, mostMinutes)
+	v.money("/costs/other", "Other costs", p.Costs.Other)
+	for _, letter := range slices.Sorted(maps.Keys(p.Lays)) {
+		if slices.ContainsFunc(p.Lays[letter].Way, func(choice int) bool { return choice < 0 || choice > 31 }) || len(p.Lays[letter].Way) > mostStrips {
+			v.stop(finding.Path("lays", letter, "way"), "No search finds a lay that way.", "Take it out, and look for a shorter lay anew.")
+		}
+	}
 	return v.found
 }
+
+// mostMinutes of work on one cover: a hundred hours.
+const mostMinutes = 6000
+
+// mostStrips of a lay.
+const mostStrips = 2000
 
 // mostSpoiled of one cut.
 const mostSpoiled = 99
@@ -506,11 +519,58 @@ func (v *validator) cloth(letter string, c Cloth) {
 		v.stop(path+"/usable", fmt.Sprintf("%s of %s cannot be usable.", v.style.Text(*s.Usable), v.style.Text(*s.Width)),
 			"Type the width between the selvedges, no wider than the cloth.")
 	}
-	if c.Have != nil && (*c.Have < 0 || *c.Have > length.Limit) {
+	if c.Have != nil && (*c.Have < 0 || *c.Have > mostCloth) {
 		v.stop(path+"/have", fmt.Sprintf("There cannot be %s of a cloth.", v.style.Text(*c.Have)), "Type the length that is left, or 0.")
 	}
 	v.percent(path+"/shrink", "Shrinkage", c.Shrink)
+	v.stock(path, c)
 }
+
+// mostCloth is longer than any roll.
+const mostCloth = 100 * length.Metre
+
+// mostMoney is more than any cloth, notion or hour costs.
+const mostMoney = 1e6
+
+// money checks an amount of money.
+func (v *validator) money(path, what string, amount float64) {
+	if !(amount >= 0 && amount <= mostMoney) {
+		v.stop(path, fmt.Sprintf("%s cannot be %g.", what, amount), "Type an amount such as 12.50, or 0 where nobody said.")
+	}
+}
+
+// stock checks what the cupboard says of a cloth beside its width.
+func (v *validator) stock(path string, c Cloth) {
+	v.money(path+"/price", "The price of a cloth", c.Price)
+	if !(c.Stretch >= 0 && c.Stretch <= 200) {
+		v.stop(path+"/stretch", fmt.Sprintf("Cloth cannot stretch by %g %%.", c.Stretch), "Type how much longer it can be pulled, in percent, from 0 to 200.")
+	}
+	if c.Repeat != nil {
+		v.between(path+"/repeat/across", "From motif to motif across", c.Repeat.Across, length.Inch/4, largest)
+		v.between(path+"/repeat/along", "From motif to motif along the cloth", c.Repeat.Along, length.Inch/4, largest)
+	}
+	for i, o := range c.Odd {
+		at := fmt.Sprintf("%s/odd/%d", path, i)
+		v.size(at+"/width", "The width of an odd piece", o.Width)
+		v.size(at+"/length", "The length of an odd piece", o.Length)
+		v.count(at+"/count", "How many odd pieces are alike", max(1, o.Count), 1, mostOdd)
+		if o.Count < 0 {
+			v.count(at+"/count", "How many odd pieces are alike", o.Count, 1, mostOdd)
+		}
+	}
+	var kept length.Length
+	for i, k := range c.Kept {
+		v.size(fmt.Sprintf("%s/kept/%d/length", path, i), "What is kept for a plan", k.Length)
+		kept += k.Length
+	}
+	if c.Have != nil && kept > *c.Have {
+		v.stop(path+"/kept", fmt.Sprintf("%s are kept for plans, and there are %s of %s.", v.style.Text(kept), v.style.Text(*c.Have), c.Name),
+			"Let some of it go, or put more in.")
+	}
+}
+
+// mostOdd pieces are alike.
+const mostOdd = 999
 
 func (v *validator) habits(h Habits) {
 	v.between("/habits/step", "A ruler step", h.Step, length.Inch/64, length.Inch)
@@ -518,6 +578,13 @@ func (v *validator) habits(h Habits) {
 	v.between("/habits/ease", "The ease", h.Ease, -mostMargin, mostMargin)
 	if h.Fraction != 8 && h.Fraction != 16 && h.Fraction != 32 {
 		v.stop("/habits/fraction", fmt.Sprintf("A ruler is not divided into %d.", h.Fraction), "Type 8, 16 or 32.")
+	}
+	v.money("/habits/wage", "What an hour is reckoned at", h.Wage)
+	if !(h.Margin >= 0 && h.Margin <= 1000) {
+		v.stop("/habits/margin", fmt.Sprintf("The margin cannot be %g %%.", h.Margin), "Type what is added for selling, in percent, from 0 to 1000.")
+	}
+	if len(h.Currency) > 8 {
+		v.stop("/habits/currency", "The name of the money is too long.", "Type a sign or up to eight letters.")
 	}
 }
 

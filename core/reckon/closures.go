@@ -85,6 +85,6 @@ func (r *run) backCloth(letter string) L {
 			items = append(items, item)
 		}
 	}
-	laid, _ := lay.Of(items, *cloth.Usable)
+	laid, _ := lay.Of(items, lay.Cloth{Usable: *cloth.Usable})
 	return r.l(laid.Length)
 }

@@ -20,6 +20,8 @@ type cutting struct {
 	size                                                      sum.Size
 	count                                                     int
 	mayTurn                                                   bool
+	// centred has its middle on a motif, selvedge an edge on a selvedge.
+	centred, selvedge bool
 	// laidOn marks a shape, or the web for one.
 	laidOn bool
 	// had marks a shape that is cut already and takes no cloth.
@@ -77,7 +79,7 @@ func (r *run) cut(c cutting) string {
 	r.cuts = append(r.cuts, work.Cut{ID: c.id, Piece: c.piece, Under: c.layer != "outer", Shape: c.laidOn})
 	described, _ := r.p.Cloth(c.cloth)
 	r.needs = append(r.needs, need{cloth: c.cloth, title: c.title, about: c.about, item: lay.Item{
-		Cut: len(r.out.Cuts) - 1, Width: w, Height: h, Count: total, MayTurn: c.mayTurn && turns(described.Print)}})
+		Cut: len(r.out.Cuts) - 1, Width: w, Height: h, Count: total, MayTurn: c.mayTurn && !c.centred && turns(described.Print), Centred: c.centred, Selvedge: c.selvedge}})
 	return c.id
 }
 
@@ -181,6 +183,7 @@ func (r *run) cloths() {
 		}
 		items[n.cloth] = append(items[n.cloth], n.item)
 	}
+	r.judgeCentred()
 	slices.Sort(letters)
 	for _, letter := range letters {
 		r.cloth(letter, items[letter])
@@ -210,56 +213,4 @@ func (r *run) grain() {
 			r.out.Pieces[i].Grain = "up"
 		}
 	}
-}
-
-func (r *run) cloth(letter string, items []lay.Item) {
-	c, described := r.p.Cloth(letter)
-	if !described {
-		r.find(finding.List{{Level: finding.Note, Code: "cloth-undescribed", About: finding.Path("cloths", letter),
-			Text:   fmt.Sprintf("Cloth %s is not described; it is taken as plain, with %s between the selvedges.", letter, r.style.Text(*c.Usable)),
-			Remedy: "Say how wide it is and how it is printed."}})
-	}
-	laid, over := lay.Of(items, *c.Usable)
-	for _, n := range r.needs {
-		if slices.Contains(over, n.item.Cut) {
-			r.find(finding.List{lay.TooWide(n.about, n.title, c.Name, n.item.Width, *c.Usable, r.style)})
-		}
-	}
-	wanted := lay.Need(laid, c.Shrink/100)
-	out := ClothNeed{Cloth: letter, Name: c.Name, Length: r.l(laid.Length), Need: r.l(wanted), Short: r.l(0), Lay: r.lay(laid)}
-	buy := lay.Buy(wanted, r.p.Units)
-	if have, known := r.have(c); known {
-		shown := r.l(have)
-		out.Have = &shown
-		if have >= wanted {
-			buy = 0
-		} else {
-			out.Short = r.l(wanted - have)
-			r.find(finding.List{{Level: finding.Warn, Code: "cloth-short", About: finding.Path("cloths", letter, "have"),
-				Text:   fmt.Sprintf("There are %s of %s, and %s are needed: %s short.", r.style.Text(have), c.Name, r.style.Text(wanted), r.style.Text(wanted-have)),
-				Remedy: fmt.Sprintf("Buy %s in one piece, or use another cloth where it does not show.", r.style.Yards(buy))}})
-		}
-	}
-	out.Buy, out.BuyText = r.l(buy), r.style.Yards(buy)
-	r.out.Cloths = append(r.out.Cloths, out)
-}
-
-// have is what there is of a cloth: as the plan says, or as the cupboard does.
-func (r *run) have(c plan.Cloth) (length.Length, bool) {
-	if c.Have != nil {
-		return *c.Have, true
-	}
-	left, known := r.cupboard[c.Name]
-	return left, known
-}
-
-func (r *run) lay(l lay.Lay) Lay {
-	out := Lay{Width: r.l(l.Width), Length: r.l(l.Length), Bound: r.l(l.Bound), Limit: string(l.Limit), Placed: []Placed{}, Strips: []Strip{}}
-	for _, p := range l.Placed {
-		out.Placed = append(out.Placed, Placed{Cut: p.Cut, X: r.l(p.X), Y: r.l(p.Y), Width: r.l(p.Width), Height: r.l(p.Height), Turned: p.Turned, Strip: p.Strip})
-	}
-	for _, s := range l.Strips {
-		out.Strips = append(out.Strips, Strip{Y: r.l(s.Y), Height: r.l(s.Height)})
-	}
-	return out
 }

@@ -29,13 +29,17 @@ import (
 	"umschlag/core/work"
 )
 
-// Cupboard is what is left of each cloth, by its name.
-type Cupboard map[string]length.Length
+// Cupboard is what there is of each cloth, by its name, as the cupboard describes it.
+type Cupboard map[string]plan.Cloth
 
 // Workshop is what there is besides a plan; nil is an empty one.
 type Workshop struct {
-	Cloths  Cupboard
+	Cloths Cupboard
+	// ID is the plan's in the cupboard: what is kept for others it does not get.
+	ID      string
 	Samples sample.Shelf
+	// Notions of the cupboard, for what they cost.
+	Notions []plan.Notion
 	// Past are the errors of seams that gates of other plans showed, by the title of the
 	// plan.
 	Past map[string][]float64
@@ -44,19 +48,27 @@ type Workshop struct {
 // Reckon computes all that follows from a plan. It never fails: what cannot be
 // reckoned is said in the findings.
 func Reckon(p plan.Plan, w *Workshop) Reckoning {
-	p = p.Settle()
-	if w == nil {
-		w = &Workshop{}
-	}
-	r := &run{p: p, cupboard: w.Cloths, samples: w.Samples, past: w.Past, style: p.Style(), out: empty(p)}
-	r.find(p.Validate())
-	if !r.stopped() {
-		r.cover()
-	}
+	r := reckoned(p, w)
 	if r.stopped() {
 		return withoutHalves(r.out)
 	}
 	return r.out
+}
+
+func reckoned(p plan.Plan, w *Workshop) *run {
+	p = p.Settle()
+	if w == nil {
+		w = &Workshop{}
+	}
+	r := &run{p: p, cupboard: w.Cloths, id: w.ID, notions: w.Notions, samples: w.Samples, past: w.Past, style: p.Style(), out: empty(p)}
+	r.find(p.Validate())
+	if !r.stopped() {
+		r.cover()
+	}
+	if !r.stopped() {
+		r.cost()
+	}
+	return r
 }
 
 func empty(p plan.Plan) Reckoning {
@@ -78,6 +90,8 @@ func withoutHalves(out Reckoning) Reckoning {
 type run struct {
 	p        plan.Plan
 	cupboard Cupboard
+	id       string
+	notions  []plan.Notion
 	samples  sample.Shelf
 	past     map[string][]float64
 	style    length.Style
@@ -401,7 +415,7 @@ func (r *run) showFront(piece cover.Piece, top panel, m fit.Panel) {
 			title = piece.Title
 		}
 		ids[i] = r.facePart(&top.face.Parts[i], cutting{piece: "front", part: part.Name, title: title, cloth: part.Cloth, size: part.Size, count: part.Count,
-			mayTurn: part.Role != front.Panel, about: top.path + "/face", shape: shapeOf(piece, part), gives: part.Gives, patches: part.Patches, finished: part.Finished, had: part.Had, line: part.Line})
+			mayTurn: part.Role != front.Panel, about: top.path + "/face", shape: shapeOf(piece, part), gives: part.Gives, patches: part.Patches, finished: part.Finished, had: part.Had, line: part.Line, centred: r.centred(piece.Name, part)})
 	}
 	out.Cells = cells(top.face, ids)
 	out.Quilting = r.quilting(top)
@@ -712,6 +726,7 @@ func (r *run) backCuts(piece cover.Piece, q plan.Piece, path, cloth string, b ba
 		chain, found := layers.Of(path, q, p.Size, r.p.Habits.Step, r.samples)
 		r.find(found)
 		c.size = chain.Top.UpTo(r.p.Habits.Step)
+		c.selvedge = p.Selvedge && c.size.Width.Total() == p.Size.Width.Total()
 		r.cut(c)
 		if p.Lining || !r.p.Back.Lined { // a full lining takes the place of one under each piece
 			r.under(underneath{piece: "back", name: p.Name, chain: chain, count: p.Count, about: path, waits: waits})

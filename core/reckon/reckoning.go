@@ -57,6 +57,8 @@ type Reckoning struct {
 	// Guide is where a quilted front is trimmed; absent until it is measured.
 	Guide    *Guide            `json:"guide,omitempty"`
 	Findings []finding.Finding `json:"findings"`
+	// Cost is what it costs with all its covers; absent for a plan that cannot be cut.
+	Cost *Cost `json:"cost,omitempty"`
 }
 
 // Guide says how far inside each edge of a quilted panel the cut lies, at both ends: the
@@ -488,6 +490,31 @@ type ClothNeed struct {
 	Have  *L  `json:"have,omitempty"`
 	Short L   `json:"short"`
 	Lay   Lay `json:"lay"`
+	// Odd are the odd pieces that are cut first, each with its lay.
+	Odd []OddLay `json:"odd"`
+	// Done tells that all is cut of it, Returned that what was left over is back in the
+	// cupboard.
+	Done     bool `json:"done,omitempty"`
+	Returned bool `json:"returned,omitempty"`
+	// Sought tells that a shorter lay was looked for.
+	Sought bool `json:"sought,omitempty"`
+	// Kept is what the cupboard keeps of it for this plan.
+	Kept *Kept `json:"kept,omitempty"`
+}
+
+// Kept is what is kept of a cloth for a plan.
+type Kept struct {
+	Length L `json:"length"`
+	// Odd is how many odd pieces.
+	Odd int `json:"odd"`
+}
+
+// OddLay is odd pieces of one size, laid out alike.
+type OddLay struct {
+	Width  L   `json:"width"`
+	Length L   `json:"length"`
+	Count  int `json:"count"`
+	Lay    Lay `json:"lay"`
 }
 
 // Lay is a cloth laid out: x across the width, y along the length.
@@ -496,9 +523,14 @@ type Lay struct {
 	Length L `json:"length"`
 	Bound  L `json:"bound"`
 	// Limit is what makes the bound so long: area, tallest or width.
-	Limit  string   `json:"limit"`
-	Placed []Placed `json:"placed"`
-	Strips []Strip  `json:"strips"`
+	Limit string `json:"limit"`
+	// Certain tells that no lay of the plan's school is shorter.
+	Certain bool     `json:"certain,omitempty"`
+	Placed  []Placed `json:"placed"`
+	// Strips from the squared end; none where pieces are placed freely.
+	Strips []Strip `json:"strips"`
+	// Stacks are the strips, from 1, that lie on each other when they are cut apart.
+	Stacks [][]int `json:"stacks"`
 }
 
 // Placed is one rectangle of one cut.
@@ -510,7 +542,9 @@ type Placed struct {
 	Width  L    `json:"width"`
 	Height L    `json:"height"`
 	Turned bool `json:"turned"`
-	Strip  int  `json:"strip"`
+	// Strip it is cut from and column within that, from 1; 0 where it is placed freely.
+	Strip  int `json:"strip"`
+	Column int `json:"column"`
 }
 
 // Strip is one cut across the cloth.

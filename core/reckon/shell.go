@@ -71,7 +71,7 @@ func (r *run) shellPiece(piece cover.Piece) panel {
 	for i, part := range p.face.Parts {
 		panel := part.Role == front.Panel
 		c := cutting{piece: piece.Name, part: part.Name, title: part.Title, cloth: part.Cloth, size: part.Size, count: part.Count * piece.Count,
-			mayTurn: !panel || piece.Strip, about: p.path + "/face", shape: shapeOf(piece, part), gives: part.Gives, patches: part.Patches * piece.Count, finished: part.Finished, had: part.Had, line: part.Line}
+			mayTurn: !panel || piece.Strip, about: p.path + "/face", shape: shapeOf(piece, part), gives: part.Gives, patches: part.Patches * piece.Count, finished: part.Finished, had: part.Had, line: part.Line, centred: r.centred(piece.Name, part)}
 		if part.Name == "panel" && !part.Had {
 			c.title = piece.Title
 			if c.had = piece.Had; c.had {

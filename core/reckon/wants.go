@@ -1,27 +1,96 @@
 package reckon
 
 import (
-	"slices"
+	"maps"
 
+	"umschlag/core/lay"
 	"umschlag/core/length"
+	"umschlag/core/plan"
 	"umschlag/core/shopping"
+	"umschlag/core/stock"
 )
 
-// Wants are what a plan that was reckoned without a cupboard still takes of its cloths:
-// none of those whose cuts are all made. How much there is, only the plan itself says
-// then.
-func (r Reckoning) Wants(plan string) []shopping.Want {
+// Used are the odd pieces that are cut for it.
+func (n ClothNeed) Used() []stock.Used {
+	var used []stock.Used
+	for _, o := range n.Odd {
+		used = append(used, stock.Used{Width: length.Length(o.Width.NM), Length: length.Length(o.Length.NM), Count: o.Count})
+	}
+	return used
+}
+
+// Left is what is left over when it is cut: of the length that it takes, with the
+// shrinkage that was reckoned with, and of its odd pieces. A free lay leaves only odd
+// bits.
+func (n ClothNeed) Left() []lay.Odd {
+	var out []lay.Odd
+	if len(n.Lay.Strips) > 0 {
+		out = append(out, asLay(n.Lay).Left(length.Length(n.Length.NM), stock.Least)...)
+	}
+	for _, o := range n.Odd {
+		for _, left := range asLay(o.Lay).Left(length.Length(o.Length.NM), stock.Least) {
+			left.Count *= o.Count
+			out = append(out, left)
+		}
+	}
+	return out
+}
+
+// asLay is a lay that was reckoned, as it was before it was written down.
+func asLay(l Lay) lay.Lay {
+	out := lay.Lay{Width: length.Length(l.Width.NM), Length: length.Length(l.Length.NM)}
+	for _, s := range l.Strips {
+		out.Strips = append(out.Strips, lay.Strip{Y: length.Length(s.Y.NM), Height: length.Length(s.Height.NM)})
+	}
+	for _, p := range l.Placed {
+		one := lay.Placed{Cut: p.Cut, X: length.Length(p.X.NM), Y: length.Length(p.Y.NM), Width: length.Length(p.Width.NM), Height: length.Length(p.Height.NM), Strip: p.Strip, Column: p.Column}
+		out.Placed = append(out.Placed, one)
+		if s := &out.Strips[p.Strip-1]; one.X+one.Width > s.Used {
+			s.Used = one.X + one.Width
+		}
+	}
+	return out
+}
+
+// Wants are what a plan still takes of its cloths: none of those whose cuts are all made.
+func (r Reckoning) Wants(p plan.Plan, title string) []shopping.Want {
+	p = p.Settle()
 	var wants []shopping.Want
 	for _, n := range r.Cloths {
-		if n.Need.NM == 0 || r.allCut(n.Cloth) {
+		if n.Done {
 			continue
 		}
-		wants = append(wants, shopping.Want{Plan: plan, Cloth: n.Name, Need: length.Length(n.Need.NM), Has: n.Have != nil, Own: n.Have != nil && n.Short.NM == 0})
+		c, _ := p.Cloth(n.Cloth)
+		w := shopping.Want{Plan: title, Cloth: n.Name, Need: length.Length(n.Need.NM), From: shopping.Shop, Price: c.Price, Per: c.Per}
+		for _, o := range n.Odd {
+			w.Odd += o.Count
+		}
+		switch {
+		case w.Need == 0 && w.Odd == 0:
+			continue
+		case n.Have == nil || n.Short.NM > 0:
+		case c.Have != nil:
+			w.From = shopping.Own
+		default:
+			w.From = shopping.Cupboard
+		}
+		wants = append(wants, w)
 	}
 	return wants
 }
 
-// allCut reports whether everything that is cut from a cloth is cut.
-func (r Reckoning) allCut(cloth string) bool {
-	return !slices.ContainsFunc(r.Cuts, func(c Cut) bool { return c.Cloth == cloth && !c.Done })
+// After is the cupboard when a plan is cut from it: what it takes out of it is gone, and
+// what it has to buy is not there either way.
+func (w Workshop) After(p plan.Plan, r Reckoning) Workshop {
+	p = p.Settle()
+	w.Cloths = maps.Clone(w.Cloths)
+	for _, n := range r.Cloths {
+		c, _ := p.Cloth(n.Cloth)
+		held, known := w.Cloths[n.Name]
+		if !known || n.Done || c.Have != nil || len(c.Odd) > 0 {
+			continue
+		}
+		w.Cloths[n.Name] = stock.Take(held, w.ID, length.Length(n.Need.NM), n.Used())
+	}
+	return w
 }

@@ -6,6 +6,8 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"umschlag/core/length"
+	"umschlag/core/plan"
 	"umschlag/core/reckon"
 	"umschlag/core/shopping"
 )
@@ -24,13 +26,12 @@ func wanted(t *testing.T, wants []shopping.Want, cloth string) shopping.Want {
 func TestWhatAPlanWantsOfItsCloths(t *testing.T) {
 	p := worked()
 	r := reckon.Reckon(p, nil)
-	wants := r.Wants("pad")
+	wants := r.Wants(p, "pad")
 	require.Len(t, wants, len(r.Cloths))
 	for _, need := range r.Cloths {
 		w := wanted(t, wants, need.Name)
 		assert.Equal(t, []any{"pad", need.Need.NM}, []any{w.Plan, int64(w.Need)})
-		assert.Equal(t, need.Have != nil, w.Has)
-		assert.False(t, w.Own && !w.Has)
+		assert.Equal(t, shopping.Shop, w.From, "nobody said that there is any")
 	}
 }
 
@@ -39,14 +40,14 @@ func TestAPlanWithEnoughOfItsOwnSaysSo(t *testing.T) {
 	first := reckon.Reckon(p, nil).Cloths[0]
 	for _, have := range []struct {
 		yards int
-		own   bool
-	}{{5, true}, {0, false}} {
+		from  shopping.From
+	}{{5, shopping.Own}, {0, shopping.Shop}} {
 		c, _ := p.Cloth(first.Cloth)
 		length := (36 * in).Times(have.yards)
 		c.Have = &length
 		p.Cloths[first.Cloth] = c
-		w := wanted(t, reckon.Reckon(p, nil).Wants("pad"), first.Name)
-		assert.Equal(t, []bool{true, have.own}, []bool{w.Has, w.Own})
+		w := wanted(t, reckon.Reckon(p, nil).Wants(p, "pad"), first.Name)
+		assert.Equal(t, have.from, w.From)
 	}
 }
 
@@ -62,11 +63,70 @@ func TestAClothOfWhichAllIsCutIsNotWanted(t *testing.T) {
 	}
 	require.NotEmpty(t, of)
 	p.Progress.Cut = of[1:]
-	assert.Len(t, reckon.Reckon(p, nil).Wants("pad"), len(r.Cloths), "one is not cut yet")
+	assert.Len(t, reckon.Reckon(p, nil).Wants(p, "pad"), len(r.Cloths), "one is not cut yet")
 	p.Progress.Cut = of
-	left := reckon.Reckon(p, nil).Wants("pad")
+	left := reckon.Reckon(p, nil).Wants(p, "pad")
 	assert.Len(t, left, len(r.Cloths)-1)
 	for _, w := range left {
 		assert.NotEqual(t, first.Name, w.Cloth)
 	}
+}
+
+// The cupboard is shared out plan by plan: what one takes the next does not find.
+func TestTheNextPlanFindsWhatIsLeft(t *testing.T) {
+	p := worked()
+	bare := reckon.Reckon(p, nil)
+	first := bare.Cloths[0]
+	have := 3 * length.Length(first.Need.NM) / 2
+	w := reckon.Workshop{ID: "a", Cloths: reckon.Cupboard{first.Name: {Name: first.Name, Have: &have}}}
+	r := reckon.Reckon(p, &w)
+	assert.Equal(t, shopping.Cupboard, wanted(t, r.Wants(p, "a"), first.Name).From)
+	w = w.After(p, r)
+	assert.Equal(t, have-length.Length(first.Need.NM), *w.Cloths[first.Name].Have)
+	assert.Equal(t, have, 3*length.Length(first.Need.NM)/2, "the cupboard it was is as it was")
+	w.ID = "b"
+	r = reckon.Reckon(p, &w)
+	assert.Equal(t, shopping.Shop, wanted(t, r.Wants(p, "b"), first.Name).From)
+	assert.Equal(t, w.Cloths, w.After(p, r).Cloths, "what is bought takes nothing")
+}
+
+func TestOddPiecesInTheCupboardAreCutFirst(t *testing.T) {
+	p := worked()
+	bare := reckon.Reckon(p, nil)
+	var square reckon.Cut
+	for _, c := range bare.Cuts {
+		if c.Shape == "square" && c.Count > 3 {
+			square = c
+		}
+	}
+	require.NotEmpty(t, square.ID)
+	described, _ := p.Settle().Cloth(square.Cloth)
+	side := length.Length(square.Width.NM)
+	cupboard := reckon.Cupboard{described.Name: {Name: described.Name, Odd: []plan.OddPiece{{Width: side, Length: side, Count: 3}}}}
+	w := reckon.Workshop{ID: "a", Cloths: cupboard}
+	r := reckon.Reckon(p, &w)
+	var need reckon.ClothNeed
+	for _, n := range r.Cloths {
+		if n.Cloth == square.Cloth {
+			need = n
+		}
+	}
+	require.Len(t, need.Odd, 1)
+	assert.Equal(t, 3, need.Odd[0].Count)
+	assert.Equal(t, square.Total, 3+placedOf(need, r, square.ID))
+	assert.Empty(t, w.After(p, r).Cloths[described.Name].Odd, "they are gone then")
+	cupboard[described.Name].Odd[0].For = "b"
+	for _, n := range reckon.Reckon(p, &w).Cloths {
+		assert.Empty(t, n.Odd, "what is kept for another plan is not there")
+	}
+}
+
+func placedOf(n reckon.ClothNeed, r reckon.Reckoning, id string) int {
+	count := 0
+	for _, p := range n.Lay.Placed {
+		if r.Cuts[p.Cut].ID == id {
+			count++
+		}
+	}
+	return count
 }

@@ -7,6 +7,7 @@ import (
 
 	"umschlag/core/lay"
 	"umschlag/core/length"
+	"umschlag/core/plan"
 )
 
 // From says where a plan's cloth comes from.
@@ -15,7 +16,7 @@ type From string
 const (
 	// Own is a length the plan itself says there is.
 	Own From = "own"
-	// Cupboard is kept for the plan in the cupboard.
+	// Cupboard is what lies in the cupboard.
 	Cupboard From = "cupboard"
 	// Shop is bought.
 	Shop From = "shop"
@@ -24,17 +25,21 @@ const (
 // Want is what a plan takes of a cloth, in one piece.
 type Want struct {
 	Plan, Cloth string
-	// Need is the lay with its end squared, before washing.
+	// Need is the lay with its end squared, before washing, and Odd how many odd pieces
+	// are cut beside it.
 	Need length.Length
-	// Has tells that the plan says itself how much there is, and Own that this is enough;
-	// the cupboard is not asked then.
-	Has, Own bool
+	Odd  int
+	From From
+	// Price and Per are what the plan says of it.
+	Price float64
+	Per   plan.Per
 }
 
 // Share is where a plan's cloth comes from.
 type Share struct {
 	Plan string
 	Need length.Length
+	Odd  int
 	From From
 }
 
@@ -49,44 +54,60 @@ type Cloth struct {
 	Left length.Length
 	// Missing is what has to be bought, and Buy the same as it is sold.
 	Missing, Buy length.Length
+	// Cost is what that costs; 0 where nobody said a price.
+	Cost float64
 	// Shares are in the order of the plans.
 	Shares []Share
 }
 
-// List shares the cupboard out and says what is bought. A plan takes its cloth in one
-// piece: it gets what is in the cupboard where that is enough, those named first
-// before the others, and a length of its own from the shop where it is not. The cloths
-// are in the order of their names.
-func List(wants []Want, have map[string]length.Length, unit length.Unit) []Cloth {
+// List says what is bought for what plans want. A plan takes its cloth in one piece: it
+// gets what is in the cupboard where that is enough, and a length of its own from the
+// shop where it is not. The cloths are in the order of their names.
+func List(wants []Want, cupboard map[string]plan.Cloth, unit length.Unit) []Cloth {
 	var out []Cloth
+	prices := map[string]plan.Cloth{}
 	for _, w := range wants {
 		i := slices.IndexFunc(out, func(c Cloth) bool { return c.Name == w.Cloth })
 		if i < 0 {
-			held, known := have[w.Cloth]
-			out = append(out, Cloth{Name: w.Cloth, Have: held, Known: known, Left: held})
+			held := cupboard[w.Cloth]
+			c := Cloth{Name: w.Cloth, Known: held.Have != nil}
+			if c.Known {
+				c.Have, c.Left = *held.Have, *held.Have
+			}
+			prices[w.Cloth] = held
+			out = append(out, c)
 			i = len(out) - 1
+		}
+		if prices[w.Cloth].Price == 0 && w.Price > 0 {
+			prices[w.Cloth] = plan.Cloth{Price: w.Price, Per: w.Per}
 		}
 		out[i].take(w)
 	}
 	for i := range out {
 		out[i].Buy = lay.Buy(out[i].Missing, unit)
+		out[i].Cost = CostOf(prices[out[i].Name], out[i].Buy, unit)
 	}
 	slices.SortFunc(out, func(a, b Cloth) int { return cmp.Compare(a.Name, b.Name) })
 	return out
 }
 
+// CostOf is what a length of a cloth costs, at the price of a yard or a metre.
+func CostOf(c plan.Cloth, l length.Length, unit length.Unit) float64 {
+	per := length.Metre
+	if c.Per == plan.PerYard || c.Per == "" && unit == length.Inches {
+		per = length.Yard
+	}
+	return c.Price * l.Float() / per.Float()
+}
+
 // take meets what a plan wants.
 func (c *Cloth) take(w Want) {
-	from := Shop
-	switch {
-	case w.Own:
-		from = Own
-	case !w.Has && w.Need <= c.Left:
-		from = Cupboard
+	switch w.From {
+	case Cupboard:
 		c.Left -= w.Need
-	default:
+	case Shop:
 		c.Missing += w.Need
 	}
 	c.Need += w.Need
-	c.Shares = append(c.Shares, Share{Plan: w.Plan, Need: w.Need, From: from})
+	c.Shares = append(c.Shares, Share{Plan: w.Plan, Need: w.Need, Odd: w.Odd, From: w.From})
 }

@@ -25,6 +25,12 @@ cloths: ClothView[]
 save_cloth: SaveCloth
 cloth_file: ClothFileView
 shopping: ShoppingView
+notions: NotionView[]
+save_notion: SaveNotion
+ask_search: AskSearch
+search: SearchView
+together: TogetherView
+moved_cloth: MovedCloth
 samples: SampleView[]
 save_sample: SaveSample
 habits: HabitsView
@@ -86,6 +92,7 @@ steps: Step[]
 remedies: Remedy[]
 guide?: Guide
 findings: Finding[]
+cost?: Cost
 }
 /**
  * Piece is one piece of the cover at its three sizes.
@@ -891,6 +898,21 @@ buy_text: string
 have?: L11
 short: L
 lay: Lay
+/**
+ * Odd are the odd pieces that are cut first, each with its lay.
+ */
+odd: OddLay[]
+/**
+ * Done tells that all is cut of it, Returned that what was left over is back in the
+ * cupboard.
+ */
+done?: boolean
+returned?: boolean
+/**
+ * Sought tells that a shorter lay was looked for.
+ */
+sought?: boolean
+kept?: Kept
 }
 /**
  * L is a length as it is shown.
@@ -954,8 +976,19 @@ bound: L
  * Limit is what makes the bound so long: area, tallest or width.
  */
 limit: string
+/**
+ * Certain tells that no lay of the plan's school is shorter.
+ */
+certain?: boolean
 placed: Placed[]
+/**
+ * Strips from the squared end; none where pieces are placed freely.
+ */
 strips: Strip[]
+/**
+ * Stacks are the strips, from 1, that lie on each other when they are cut apart.
+ */
+stacks: number[][]
 }
 /**
  * Placed is one rectangle of one cut.
@@ -970,7 +1003,11 @@ y: L
 width: L
 height: L
 turned: boolean
+/**
+ * Strip it is cut from and column within that, from 1; 0 where it is placed freely.
+ */
 strip: number
+column: number
 }
 /**
  * Strip is one cut across the cloth.
@@ -978,6 +1015,22 @@ strip: number
 export interface Strip {
 y: L
 height: L
+}
+/**
+ * OddLay is odd pieces of one size, laid out alike.
+ */
+export interface OddLay {
+width: L
+length: L
+count: number
+lay: Lay
+}
+export interface Kept {
+length: L
+/**
+ * Odd is how many odd pieces.
+ */
+odd: number
 }
 /**
  * Term is one named part of a size.
@@ -1080,6 +1133,36 @@ text: string
  * Remedy says what to do or to type instead.
  */
 remedy?: string
+}
+export interface Cost {
+/**
+ * Lines are cloths and notions, each with how its cost comes about.
+ */
+lines: CostLine[]
+/**
+ * Materials, Work, Other, Cost, Margin, Total and Each as they are written.
+ */
+materials: string
+work: string
+other: string
+cost: string
+margin: string
+total: string
+each: string
+covers: number
+/**
+ * Unpriced names what nobody put a price to, LeftOut what is never counted.
+ */
+unpriced: string[]
+left_out: string[]
+}
+/**
+ * CostLine is one material; its cost is empty where it has no price.
+ */
+export interface CostLine {
+name: string
+how: string
+cost: string
 }
 /**
  * PlanView is a stored plan with its reckoning.
@@ -1580,6 +1663,16 @@ name: string
 cloth: {
 
 }
+/**
+ * Taken is the same as a plan takes it, without what there is of it.
+ */
+taken: {
+
+}
+/**
+ * Kind: cloth, batting, interlining or web.
+ */
+kind: string
 width: L12
 usable: L
 have?: L
@@ -1589,6 +1682,12 @@ have?: L
 have_text: string
 wanted: L13
 short: L14
+/**
+ * Odd are the odd pieces, Kept what is kept for plans, Facts what else is known.
+ */
+odd: OddView[]
+kept: KeptView[]
+facts: string[]
 plans: string[]
 print: string
 swatch: Swatch
@@ -1643,6 +1742,22 @@ text: string
  * Exact is the length in keyboard notation, nothing rounded.
  */
 exact: string
+}
+/**
+ * OddView is odd pieces alike; For is the plan they are kept for, empty for nobody's.
+ */
+export interface OddView {
+width: L
+length: L
+count: number
+for: string
+}
+/**
+ * KeptView is a length that is kept for a plan.
+ */
+export interface KeptView {
+plan: string
+length: L
 }
 /**
  * SaveCloth asks for a cloth to be added or changed.
@@ -1702,7 +1817,12 @@ cloths: ShoppingCloth[]
 /**
  * Things are what the plans chosen take beside cloth.
  */
-things: ShoppingThings[]
+things: ShoppingThing[]
+/**
+ * Cost of what is bought, as far as prices are known; Unpriced names the rest.
+ */
+cost: string
+unpriced: string[]
 }
 /**
  * ShoppingPlan is a plan that may be shopped for.
@@ -1722,7 +1842,12 @@ have?: L15
 left: L16
 buy: L17
 buy_text: string
+cost: string
 shares: ShoppingShare[]
+/**
+ * Instead is what could be changed so that less is bought.
+ */
+instead: string[]
 }
 /**
  * L is a length as it is shown.
@@ -1782,19 +1907,175 @@ export interface ShoppingShare {
 plan: string
 need: L
 /**
+ * Odd is how many odd pieces are cut beside it.
+ */
+odd: number
+/**
  * From is own, cupboard or shop.
  */
 from: string
 }
 /**
- * ShoppingThings is what a plan takes beside cloth, for each of its covers.
+ * ShoppingThing is what the plans chosen take of something beside cloth.
  */
-export interface ShoppingThings {
+export interface ShoppingThing {
+what: string
+notion: string
+/**
+ * Need, Have and Buy as they are asked for; Buy is empty where nothing is bought.
+ */
+need: string
+have: string
+buy: string
+cost: string
+plans: string[]
+}
+/**
+ * NotionView is a thing in the cupboard that is not cloth.
+ */
+export interface NotionView {
+id: number
+revision: number
+name: string
+/**
+ * Notion is its description as saved.
+ */
+notion: {
+
+}
+/**
+ * Text says what it is for and how much there is.
+ */
+text: string
+colour: string
+}
+/**
+ * SaveNotion asks for a notion to be added or changed.
+ */
+export interface SaveNotion {
+base?: number
+notion: {
+
+}
+}
+/**
+ * AskSearch asks for a shorter lay to be looked for: of the cloth of a plan by its
+ * letter, or of several plans together by the cloth's name.
+ */
+export interface AskSearch {
+plan?: string
+letter?: string
+plans?: string[]
+cloth?: string
+}
+/**
+ * SearchView is how far a search is.
+ */
+export interface SearchView {
 id: string
+/**
+ * Round of Rounds, and how many strips were tried so far.
+ */
+round: number
+rounds: number
+tried: number
+before: L18
+lay: Lay
+over: number
+/**
+ * Way leads to it; empty where nothing shorter was found.
+ */
+way: number[]
+/**
+ * Done tells that it ended, Stopped that it was told to.
+ */
+done: boolean
+stopped: boolean
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L18 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * TogetherView is several plans on one lay of a cloth.
+ */
+export interface TogetherView {
+cloth: string
+swatch: Swatch
+/**
+ * Plans are those that take of the cloth, Pieces what is cut, by the cuts of the lay.
+ */
+plans: TogetherPlan[]
+pieces: TogetherPiece[]
+lay: Lay
+need: L19
+apart: L
+saves: L
+}
+/**
+ * TogetherPlan is a plan that takes of the cloth.
+ */
+export interface TogetherPlan {
+id: string
+title: string
+chosen: boolean
+}
+/**
+ * TogetherPiece is what is cut for one of the plans.
+ */
+export interface TogetherPiece {
 plan: string
-covers: number
-lengths: Notion[]
-buttons: number
+title: string
+width: L
+height: L
+count: number
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L19 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * MovedCloth is what became of a cloth in the cupboard.
+ */
+export interface MovedCloth {
+id: number
+revision: number
+/**
+ * Before is its description as it was, to be taken back to.
+ */
+before: {
+
+}
+/**
+ * Text says what was done.
+ */
+text: string
 }
 /**
  * SampleView is a sample with what it tells.

@@ -43,6 +43,14 @@ habits?: Habits
  */
 measured?: Measured[]
 progress?: Progress
+costs?: Costs
+/**
+ * Lays are lays that were sought and found shorter than the ones made at once, by the
+ * letters of their cloths.
+ */
+lays?: {
+[k: string]: Sought
+}
 }
 export interface Object {
 kind: ("form" | "box" | "book" | "flat" | "found")
@@ -223,6 +231,11 @@ kind?: ("plain" | "grid" | "strips" | "checker" | "stack" | "windows" | "gathere
  */
 cloth?: string
 /**
+ * Centred cuts the panel of a plain face, or every plain patch of a grid, with its
+ * middle in the middle of a motif of the print.
+ */
+centred?: boolean
+/**
  * Pocket turns a plain face into a folded pocket front: folded.
  */
 pocket?: "folded"
@@ -347,6 +360,11 @@ kind?: ("plain" | "grid" | "strips" | "checker" | "stack" | "windows" | "gathere
  * point; there the last of the cloths when absent.
  */
 cloth?: string
+/**
+ * Centred cuts the panel of a plain face, or every plain patch of a grid, with its
+ * middle in the middle of a motif of the print.
+ */
+centred?: boolean
 /**
  * Pocket turns a plain face into a folded pocket front: folded.
  */
@@ -919,18 +937,80 @@ width?: (string | number)
  */
 usable?: (string | number)
 /**
+ * Kind of cloth: cloth, batting, interlining or web.
+ */
+kind?: ("cloth" | "batting" | "interlining" | "web")
+/**
  * Print direction.
  */
 print?: ("plain" | "all-over" | "two-way" | "one-way")
+repeat?: Repeat
+/**
+ * Stretch is how far it can be pulled across, in percent of its width, 0 to 200.
+ */
+stretch?: number
 /**
  * Have is the length at hand; absent: what the cupboard says.
  */
 have?: (string | number)
 /**
+ * Odd are pieces at hand beside the length: offcuts, and squares and strips that were
+ * bought cut.
+ */
+odd?: OddPiece[]
+/**
+ * Kept is how much of the length is kept for plans: in the cupboard.
+ */
+kept?: Keeping[]
+/**
+ * Prewashed cloth does not shrink any more.
+ */
+prewashed?: boolean
+/**
+ * Price of one yard or one metre, as Per says; 0 when nobody said.
+ */
+price?: number
+/**
+ * Per is what the price is for: yd or m; as the units when absent.
+ */
+per?: ("yd" | "m")
+/**
  * Shrink is what washing takes from the length before cutting, in percent, 0 to 25.
  */
 shrink?: number
 swatch?: Swatch
+}
+export interface Repeat {
+across?: (string | number)
+along?: (string | number)
+}
+/**
+ * OddPiece is pieces of a cloth that lie beside its length.
+ */
+export interface OddPiece {
+/**
+ * Width is across the cloth, Length along it.
+ */
+width?: (string | number)
+length?: (string | number)
+/**
+ * Count of pieces alike, 1 to 999; 1 when absent.
+ */
+count?: number
+/**
+ * For is the plan it is kept for, by its id; absent: nobody's.
+ */
+for?: string
+}
+/**
+ * Keeping is a length that is kept for a plan.
+ */
+export interface Keeping {
+/**
+ * For is the plan, by its id.
+ */
+for?: string
+length?: (string | number)
 }
 export interface Swatch {
 motif?: ("plain" | "stripe" | "dot" | "check" | "leaf")
@@ -977,6 +1057,10 @@ seam?: (string | number)
  */
 ease?: (string | number)
 /**
+ * Lay pieces in strips along a ruler, or freely round templates.
+ */
+lay?: ("rotary" | "template")
+/**
  * Clip corners once across, with three cuts, or at a slant.
  */
 clip?: ("across" | "three" | "slant")
@@ -984,6 +1068,13 @@ clip?: ("across" | "three" | "slant")
  * Round: sew round a cover in one go or in four runs.
  */
 round?: ("one-go" | "four-runs")
+/**
+ * Wage is what an hour of work is reckoned at, Margin what is added to the cost for
+ * selling, in percent, and Currency how money is named.
+ */
+wage?: number
+margin?: number
+currency?: string
 }
 /**
  * Measured is what was read off the tape at a gate.
@@ -1039,6 +1130,11 @@ spoiled?: {
  * Done lists the steps ticked off, by their id in the reckoning.
  */
 done?: string[]
+/**
+ * Returned lists the cloths, by their letters, of which what was left over is back in
+ * the cupboard.
+ */
+returned?: string[]
 }
 /**
  * Sized is a width and a height as measured.
@@ -1046,4 +1142,23 @@ done?: string[]
 export interface Sized {
 width?: (string | number)
 height?: (string | number)
+}
+export interface Costs {
+/**
+ * Minutes of work on one cover, 0 where nobody said.
+ */
+minutes?: number
+/**
+ * Other costs of the whole batch.
+ */
+other?: number
+}
+/**
+ * Sought is how a shorter lay was found.
+ */
+export interface Sought {
+/**
+ * Way is the choice made for each strip from the squared end on, 0 to 31.
+ */
+way: number[]
 }

@@ -1,0 +1,318 @@
+package lay
+
+import (
+	"cmp"
+	"math/rand/v2"
+	"slices"
+
+	"umschlag/core/length"
+)
+
+// kind is every piece of an item that is left, standing one way.
+type kind struct {
+	piece
+	left int
+	// worth is what covering cloth with one of them counts.
+	worth    float64
+	selvedge bool
+}
+
+// column is a part of a strip, cut off in one go and then apart: pieces of one width,
+// the first at the edge of the strip.
+type column struct {
+	width length.Length
+	// holds is how many of each kind, n how many columns alike there are.
+	holds    []int
+	n        int
+	worth    float64
+	selvedge bool
+}
+
+// strip is a strip on its way.
+type strip struct {
+	kinds   []kind
+	columns []column
+	high    length.Length
+	// takes is how many of each item, times how many strips alike there are pieces for.
+	takes []int
+	times int
+}
+
+// mostPlaces is the finest a strip is divided into when it is filled. Sizes that
+// share a ruler's step divide it without rest; others are rounded up to a place.
+const mostPlaces = 4096
+
+// plainWays is how many choices of a strip are made without chance: what may be turned
+// lying, and standing.
+const plainWays = 2
+
+// counts is how many of each item there are.
+func (n needs) counts() []int {
+	left := make([]int, len(n))
+	for i, it := range n {
+		left[i] = it.Count
+	}
+	return left
+}
+
+// kinds are the items left, the tallest first, as choice has them stand: 0 lying, 1
+// standing, others by chance, which also sets what each is worth.
+func (n needs) kinds(left []int, usable length.Length, choice int) []kind {
+	random := rand.New(rand.NewPCG(uint64(choice), 5))
+	spread := 0.0
+	if choice >= plainWays {
+		spread = 0.3 * random.Float64()
+	}
+	var kinds []kind
+	for i, it := range n {
+		factor, turn := 1+spread*(random.Float64()-0.5), random.IntN(2) == 0
+		switch choice {
+		case 0:
+			turn = it.Height > it.Width
+		case 1:
+			turn = it.Height < it.Width
+		}
+		if left[i] == 0 {
+			continue
+		}
+		about := it.Width > usable || turn && it.Height <= usable
+		kinds = append(kinds, kind{piece: standing(it, i, it.MayTurn && about), left: left[i], worth: it.Width.Float() * it.Height.Float() * factor, selvedge: it.Selvedge})
+	}
+	slices.SortStableFunc(kinds, func(a, b kind) int {
+		return cmp.Or(cmp.Compare(b.h, a.h), cmp.Compare(b.w, a.w), cmp.Compare(a.item, b.item))
+	})
+	return kinds
+}
+
+func standing(it Item, item int, turned bool) piece {
+	if turned {
+		return piece{item: item, w: it.Height, h: it.Width, turned: true}
+	}
+	return piece{item: item, w: it.Width, h: it.Height}
+}
+
+// high is how high a strip is: as the tallest piece left, or by chance so much higher
+// that a column of others comes out even.
+func high(kinds []kind, choice int) length.Length {
+	tallest := kinds[0].h
+	random := rand.New(rand.NewPCG(uint64(choice), 7))
+	if choice < plainWays || random.IntN(2) == 0 {
+		return tallest
+	}
+	k := kinds[random.IntN(len(kinds))]
+	if n := int((tallest + k.h - 1) / k.h); n <= k.left {
+		return k.h.Times(n)
+	}
+	return tallest
+}
+
+// strip fills the next strip in one of many ways, with the tallest piece left in it and
+// beside it the columns that cover most of the strip. The same choice is the same strip.
+func (n needs) strip(left []int, usable length.Length, choice int, grid grid) strip {
+	s := strip{kinds: n.kinds(left, usable, choice)}
+	s.high = high(s.kinds, choice)
+	s.fill(usable, grid)
+	s.takes = make([]int, len(n))
+	for _, c := range s.columns {
+		for i, held := range c.holds {
+			s.takes[s.kinds[i].item] += held * c.n
+		}
+	}
+	s.times = repeated(left, s.takes)
+	return s
+}
+
+// fill chooses the columns.
+func (s *strip) fill(usable length.Length, grid grid) {
+	columns := beside(s.kinds, s.high, usable, grid.up)
+	s.columns = columns[:1:1]
+	for i, n := range fullest(columns[1:], usable-columns[0].width, grid.across) {
+		if n > 0 {
+			columns[i+1].n = n
+			s.columns = append(s.columns, columns[i+1])
+		}
+	}
+}
+
+// grid is the step in which widths and heights are told apart.
+type grid struct{ across, up length.Length }
+
+func (n needs) grid(usable length.Length) grid {
+	tall := length.Length(1)
+	var sizes []length.Length
+	for _, it := range n {
+		tall = max(tall, it.Width, it.Height)
+		sizes = append(sizes, it.Width, it.Height)
+	}
+	return grid{across: stepOf(sizes, usable), up: stepOf(sizes, tall)}
+}
+
+// stepOf is the largest length that divides the whole and every size, or what mostPlaces
+// allows where that would be finer.
+func stepOf(sizes []length.Length, whole length.Length) length.Length {
+	step := whole
+	for _, a := range sizes {
+		for a != 0 {
+			step, a = a, step%a
+		}
+	}
+	return max(step, (whole+mostPlaces-1)/mostPlaces)
+}
+
+// beside are the columns a strip may take: that of the tallest piece first, then those
+// of each width, the fullest first. Only two of them can lie at a selvedge.
+func beside(kinds []kind, high, usable, up length.Length) []column {
+	left := make([]int, len(kinds))
+	for i, k := range kinds {
+		left[i] = k.left
+	}
+	out := []column{columnOf(kinds, left, 0, high, up, true)}
+	take(left, out[0])
+	edges := 2
+	if out[0].selvedge {
+		edges--
+	}
+	for i, k := range kinds {
+		if slices.ContainsFunc(kinds[:i], func(before kind) bool { return before.w == k.w && before.selvedge == k.selvedge }) {
+			continue
+		}
+		for room := usable; room >= k.w && (!k.selvedge || edges > 0); {
+			c := columnOf(kinds, left, i, high, up, false)
+			if c.worth == 0 {
+				break
+			}
+			c.n = max(1, min(repeated(left, c.holds), int(room/k.w)))
+			if k.selvedge {
+				c.n = min(c.n, edges)
+				edges -= c.n
+			}
+			take(left, c)
+			room -= k.w.Times(c.n)
+			out = append(out, c)
+		}
+	}
+	return out
+}
+
+func take(left []int, c column) {
+	for i, n := range c.holds {
+		left[i] -= n * c.n
+	}
+}
+
+// columnOf is the fullest column of the width of a kind, one of that kind in it where it
+// must be.
+func columnOf(kinds []kind, left []int, of int, high, up length.Length, must bool) column {
+	first := kinds[of]
+	c := column{width: first.w, n: 1, holds: make([]int, len(kinds)), selvedge: first.selvedge}
+	if must {
+		left[of]--
+		defer func() { left[of]++ }()
+		c.holds[of], c.worth = 1, first.worth
+		high -= first.h
+	}
+	var group []column
+	var which []int
+	for i, k := range kinds {
+		if k.w == c.width && k.selvedge == c.selvedge && left[i] > 0 {
+			group, which = append(group, column{width: k.h, n: left[i], worth: k.worth}), append(which, i)
+		}
+	}
+	for j, n := range fullest(group, high, up) {
+		c.holds[which[j]] += n
+		c.worth += float64(n) * group[j].worth
+	}
+	return c
+}
+
+// repeated is how often what holds says can be taken of what is left.
+func repeated(left, holds []int) int {
+	times := -1
+	for i, n := range holds {
+		if n > 0 && (times < 0 || left[i]/n < times) {
+			times = left[i] / n
+		}
+	}
+	return times
+}
+
+// put adds a strip to a lay. What lies at a selvedge lies first or last.
+func (l *Lay) put(items needs, s strip) {
+	at := Strip{Y: l.Length, Height: s.high}
+	columns := s.inOrder()
+	for i, c := range columns {
+		x := at.Used
+		if c.selvedge && i == len(columns)-1 && i > 0 {
+			x = l.Width - c.width
+		}
+		l.hold(items, s, c, x, i+1)
+		at.Used += c.width
+	}
+	l.Strips = append(l.Strips, at)
+	l.Length += s.high
+}
+
+// inOrder are the columns one by one: of those at the selvedges one first, one last.
+func (s strip) inOrder() []column {
+	var first, middle, last []column
+	for _, c := range s.columns {
+		for range c.n {
+			switch {
+			case !c.selvedge:
+				middle = append(middle, c)
+			case first == nil:
+				first = append(first, c)
+			default:
+				last = append(last, c)
+			}
+		}
+	}
+	return append(append(first, middle...), last...)
+}
+
+// hold places the pieces of a column above each other.
+func (l *Lay) hold(items needs, s strip, c column, x length.Length, number int) {
+	y := l.Length
+	for i, n := range c.holds {
+		for range n {
+			k := s.kinds[i]
+			l.Placed = append(l.Placed, Placed{Cut: items[k.item].Cut, X: x, Y: y, Width: k.w, Height: k.h, Turned: k.turned, Strip: len(l.Strips) + 1, Column: number})
+			y += k.h
+		}
+	}
+}
+
+// fullest chooses how many of each column are worth most with room for all: the
+// bounded knapsack, by dynamic programming over places of a step.
+func fullest(columns []column, room, step length.Length) []int {
+	places := int(room / step)
+	chosen := make([]int, len(columns))
+	if places <= 0 {
+		return chosen
+	}
+	best := make([]float64, places+1)
+	taken := make([][]int32, len(columns))
+	for i, c := range columns {
+		w := int((c.width + step - 1) / step)
+		if c.n == 0 || w > places {
+			continue
+		}
+		taken[i] = make([]int32, places+1)
+		for at := places; at >= w; at-- {
+			for n := 1; n <= c.n && n*w <= at; n++ {
+				if with := best[at-n*w] + float64(n)*c.worth; with > best[at] {
+					best[at], taken[i][at] = with, int32(n)
+				}
+			}
+		}
+	}
+	for i, at := len(columns)-1, places; i >= 0; i-- {
+		if taken[i] == nil {
+			continue
+		}
+		n := int(taken[i][at])
+		chosen[i] = n
+		at -= n * int((columns[i].width+step-1)/step)
+	}
+	return chosen
+}

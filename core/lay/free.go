@@ -1,0 +1,129 @@
+package lay
+
+import (
+	"cmp"
+	"slices"
+
+	"umschlag/core/length"
+)
+
+// Freely lays items for the template school: every piece where it takes least, with no
+// regard to straight cuts. Pieces go in one after another, each as near to the squared
+// end as it fits, of those places the one furthest left; the largest first, in each of
+// several orders of which the shortest lay stays. What has to be centred on a motif
+// still is. Items wider than the cloth are left out and named by their cuts.
+func Freely(items []Item, on Cloth) (Lay, []int) {
+	in, over := fitting(items, on)
+	centred, others := parted(in)
+	first := onMotifs(centred, on)
+	best := Lay{Width: on.Usable, Length: -1}
+	for _, largest := range orders {
+		for _, turn := range []bool{false, true} {
+			if l := others.placed(on.Usable, largest, turn); best.Length < 0 || l.Length < best.Length {
+				best = l
+			}
+		}
+	}
+	l := first.beforeFree(best)
+	l.Bound, l.Limit = bound(in, on.Usable)
+	l.Certain = l.Length == l.Bound
+	return l, over
+}
+
+// orders are what makes a piece the first to be placed.
+var orders = []func(p piece) length.Length{
+	func(p piece) length.Length { return p.h },
+	func(p piece) length.Length { return p.w },
+	func(p piece) length.Length { return p.w + p.h },
+	func(p piece) length.Length { return (p.w / (length.Inch / 64)) * (p.h / (length.Inch / 64)) },
+}
+
+// beforeFree is a lay in strips with one behind it that has none.
+func (l Lay) beforeFree(then Lay) Lay {
+	for _, p := range then.Placed {
+		p.Y += l.Length
+		l.Placed = append(l.Placed, p)
+	}
+	l.Length += then.Length
+	return l
+}
+
+// level is a stretch of the front of what lies there: from x on, so far along the cloth.
+type level struct{ x, width, y length.Length }
+
+// placed lays pieces freely in an order. Those that may turn lie across or along,
+// whichever ends nearer to the squared end, or only as wide as they can where turn says
+// so.
+func (n needs) placed(usable length.Length, largest func(piece) length.Length, turn bool) Lay {
+	var pieces []piece
+	for i, it := range n {
+		p := standing(it, i, it.MayTurn && (it.Width > usable || turn && it.Height > it.Width && it.Height <= usable))
+		for range it.Count {
+			pieces = append(pieces, p)
+		}
+	}
+	slices.SortStableFunc(pieces, func(a, b piece) int {
+		return cmp.Or(cmp.Compare(largest(b), largest(a)), cmp.Compare(b.h, a.h), cmp.Compare(b.w, a.w))
+	})
+	l := Lay{Width: usable}
+	front := []level{{width: usable}}
+	for _, p := range pieces {
+		it := n[p.item]
+		at, ok := nearest(front, p, it.Selvedge, usable)
+		if about := standing(it, p.item, !p.turned); it.MayTurn && !turn && about.w <= usable {
+			if other, fits := nearest(front, about, it.Selvedge, usable); fits && (!ok || other.y+about.h < at.y+p.h) {
+				p, at, ok = about, other, fits
+			}
+		}
+		if !ok {
+			continue
+		}
+		l.Placed = append(l.Placed, Placed{Cut: it.Cut, X: at.x, Y: at.y, Width: p.w, Height: p.h, Turned: p.turned})
+		l.Length = max(l.Length, at.y+p.h)
+		front = raised(front, level{x: at.x, width: p.w, y: at.y + p.h})
+	}
+	return l
+}
+
+// nearest is the place nearest to the squared end, and leftmost, where a piece fits.
+func nearest(front []level, p piece, selvedge bool, usable length.Length) (level, bool) {
+	best, known := level{}, false
+	try := func(x length.Length) {
+		if x < 0 || x+p.w > usable || selvedge && x != 0 && x+p.w != usable {
+			return
+		}
+		y := length.Length(0)
+		for _, l := range front {
+			if l.x < x+p.w && x < l.x+l.width {
+				y = max(y, l.y)
+			}
+		}
+		if at := (level{x: x, width: p.w, y: y}); !known || cmp.Or(cmp.Compare(y, best.y), cmp.Compare(x, best.x)) < 0 {
+			best, known = at, true
+		}
+	}
+	for _, l := range front {
+		try(l.x)
+		try(l.x + l.width - p.w)
+	}
+	return best, known
+}
+
+// raised is the front with something laid on it.
+func raised(front []level, by level) []level {
+	var out []level
+	for _, l := range front {
+		end := l.x + l.width
+		if l.x < by.x {
+			out = append(out, level{l.x, min(end, by.x) - l.x, l.y})
+		}
+		if l.x <= by.x && by.x < end {
+			out = append(out, by)
+		}
+		if end > by.x+by.width {
+			x := max(l.x, by.x+by.width)
+			out = append(out, level{x, end - x, l.y})
+		}
+	}
+	return out
+}

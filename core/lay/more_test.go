@@ -1,0 +1,217 @@
+package lay_test
+
+import (
+	"fmt"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"umschlag/core/lay"
+	"umschlag/core/length"
+)
+
+// strips are pieces of one height: a lay of them is so many strips.
+func strips(t *testing.T, usable int, widths, counts []int) (found, bound int) {
+	t.Helper()
+	items := make([]lay.Item, len(widths))
+	for i := range items {
+		items[i] = lay.Item{Cut: i, Width: length.Millimetre.Times(widths[i]), Height: 10 * length.Millimetre, Count: counts[i]}
+	}
+	l, left := lay.Of(items, lay.Cloth{Usable: length.Millimetre.Times(usable)})
+	require.NoError(t, check(items, left, l))
+	return int(l.Length / (10 * length.Millimetre)), int((l.Bound + 10*length.Millimetre - 1) / (10 * length.Millimetre))
+}
+
+// Published examples of the one-dimensional cutting stock problem: pieces of one height
+// are strips, and the fewest strips are the shortest lay.
+func TestStripsOfPublishedCuttingStockExamples(t *testing.T) {
+	// Source: V. Chvátal, Linear Programming (Freeman, 1983), chapter 13; from memory. The
+	// relaxed optimum is 452.25 rolls, so none does with fewer than 453.
+	found, bound := strips(t, 100, []int{45, 36, 31, 14}, []int{97, 610, 395, 211})
+	assert.Equal(t, 453, found)
+	assert.LessOrEqual(t, bound, 453)
+	// Source: the paper machine in Wikipedia's article Cutting stock problem; from memory.
+	// 73 master rolls of 5600 mm are its optimum.
+	found, bound = strips(t, 5600,
+		[]int{1380, 1520, 1560, 1710, 1820, 1880, 1930, 2000, 2050, 2100, 2140, 2150, 2200},
+		[]int{22, 25, 12, 14, 18, 18, 20, 10, 12, 14, 16, 18, 20})
+	assert.Equal(t, 73, bound)
+	assert.InDelta(t, 73, found, 1)
+}
+
+func TestPiecesOfOneWidthLieOnEachOther(t *testing.T) {
+	items := []lay.Item{{Cut: 0, Width: 10 * in, Height: 12 * in, Count: 3}, {Cut: 1, Width: 10 * in, Height: 4 * in, Count: 3}}
+	l, left := lay.Of(items, lay.Cloth{Usable: 40 * in})
+	require.NoError(t, check(items, left, l))
+	assert.Equal(t, 12*in, l.Length, "three low ones are cut from a fourth column")
+	assert.Len(t, l.Strips, 1)
+}
+
+func TestAnEdgeOnASelvedge(t *testing.T) {
+	panels := []lay.Item{{Cut: 0, Width: 12 * in, Height: 17 * in, Count: 4, Selvedge: true}, {Cut: 1, Width: 8 * in, Height: 17 * in, Count: 4}}
+	for name, of := range map[string]func([]lay.Item, lay.Cloth) (lay.Lay, []int){"ruler": lay.Of, "free": lay.Freely} {
+		l, left := of(panels, lay.Cloth{Usable: 40 * in})
+		require.Empty(t, left)
+		for i, p := range l.Placed {
+			if p.Cut == 0 {
+				assert.True(t, p.X == 0 || p.X+p.Width == l.Width, "%s: panel %d lies at %d", name, i, p.X)
+			}
+		}
+		assert.Equal(t, 34*in, l.Length, "%s: two at the selvedges, twice", name)
+	}
+	l, left := lay.Of(panels, lay.Cloth{Usable: 40 * in})
+	require.NoError(t, check(panels, left, l))
+}
+
+func TestPiecesCentredOnAMotif(t *testing.T) {
+	on := lay.Cloth{Usable: 40 * in, Across: 6 * in, Along: 8 * in}
+	items := []lay.Item{{Cut: 0, Width: 5 * in, Height: 5 * in, Count: 7, Centred: true}, {Cut: 1, Width: 40 * in, Height: 3 * in, Count: 1}}
+	l, left := lay.Of(items, on)
+	require.NoError(t, check(items, left, l))
+	assert.Equal(t, (8+8+8+3)*in, l.Length, "a repeat to find the first motif, two rows of five and two, and the rest")
+	var middles []length.Length
+	for _, p := range l.Placed {
+		if p.Cut == 0 {
+			middles = append(middles, (p.X+p.Width/2).Div(1)%on.Across, (p.Y+p.Height/2)%on.Along)
+		}
+	}
+	for i := 2; i < len(middles); i++ {
+		assert.Equal(t, middles[i%2], middles[i], "every middle lies as far from its motif")
+	}
+	alone, _ := lay.Of([]lay.Item{{Width: 38 * in, Height: 20 * in, Count: 1, Centred: true}}, on)
+	assert.Equal(t, (8+24)*in, alone.Length)
+	assert.LessOrEqual(t, alone.Placed[0].X+38*in, 40*in)
+}
+
+func TestOddPiecesFirst(t *testing.T) {
+	on := lay.Cloth{Usable: 40 * in}
+	squares := []lay.Item{{Cut: 0, Width: 5 * in, Height: 5 * in, Count: 20}}
+	laid, rest := lay.FromOdd(squares, on, []lay.Odd{{Width: 5 * in, Length: 5 * in, Count: 12}})
+	assert.Len(t, laid, 12, "squares that are cut already are all taken")
+	assert.Equal(t, 8, rest[0].Count)
+	laid, rest = lay.FromOdd(squares, on, []lay.Odd{{Width: 11 * in, Length: 10 * in, Count: 1}})
+	require.Len(t, laid, 1, "four from the odd piece are a strip less")
+	assert.Equal(t, 16, rest[0].Count)
+	laid, rest = lay.FromOdd([]lay.Item{{Width: 5 * in, Height: 5 * in, Count: 8}}, on, []lay.Odd{{Width: 12 * in, Length: 6 * in, Count: 1}})
+	assert.Empty(t, laid, "the strip is cut either way: the odd piece stays whole")
+	assert.Equal(t, 8, rest[0].Count)
+	laid, _ = lay.FromOdd([]lay.Item{{Width: 50 * in, Height: 3 * in, Count: 1}}, on, []lay.Odd{{Width: 52 * in, Length: 4 * in, Count: 1}})
+	assert.Len(t, laid, 1, "what the length is too narrow for")
+	laid, _ = lay.FromOdd([]lay.Item{{Width: 5 * in, Height: 5 * in, Count: 3, Selvedge: true}}, on, []lay.Odd{{Width: 9 * in, Length: 9 * in, Count: 1}})
+	assert.Empty(t, laid, "an odd piece has no selvedge")
+}
+
+func drawn(t *rapid.T) ([]lay.Item, lay.Cloth) {
+	usable := in.Times(rapid.IntRange(8, 60).Draw(t, "usable"))
+	items := make([]lay.Item, rapid.IntRange(1, 8).Draw(t, "items"))
+	for i := range items {
+		items[i] = lay.Item{Cut: i, Count: rapid.IntRange(0, 6).Draw(t, "count"), MayTurn: rapid.Bool().Draw(t, "turn"), Selvedge: rapid.IntRange(0, 5).Draw(t, "selvedge") == 0,
+			Width: (in / 8).Times(rapid.IntRange(8, 200).Draw(t, "w")), Height: (in / 8).Times(rapid.IntRange(8, 200).Draw(t, "h"))}
+		items[i].Centred = !items[i].MayTurn && !items[i].Selvedge && rapid.IntRange(0, 4).Draw(t, "centred") == 0
+		items[i].MayTurn = items[i].MayTurn && !items[i].Selvedge
+	}
+	return items, lay.Cloth{Usable: usable, Across: in.Times(rapid.IntRange(1, 9).Draw(t, "across")), Along: in.Times(rapid.IntRange(1, 9).Draw(t, "along"))}
+}
+
+func TestAnyFreeLayHasEverythingInsideAndNothingTwice(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		items, on := drawn(t)
+		l, left := lay.Freely(items, on)
+		require.NoError(t, apart(items, left, l))
+		assert.GreaterOrEqual(t, l.Length, l.Bound-1)
+	})
+}
+
+func TestAnyLayFromOddPiecesIsCorrect(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		items, on := drawn(t)
+		odd := make([]lay.Odd, rapid.IntRange(0, 4).Draw(t, "odd"))
+		for i := range odd {
+			odd[i] = lay.Odd{Count: rapid.IntRange(1, 3).Draw(t, "n"), Width: in.Times(rapid.IntRange(2, 40).Draw(t, "ow")), Length: in.Times(rapid.IntRange(2, 40).Draw(t, "ol"))}
+		}
+		laid, rest := lay.FromOdd(items, on, odd)
+		used := make([]int, len(odd))
+		placed := map[int]int{}
+		for _, one := range laid {
+			used[one.Odd]++
+			require.Equal(t, odd[one.Odd].Width, one.Lay.Width)
+			require.LessOrEqual(t, one.Lay.Length, odd[one.Odd].Length)
+			require.NoError(t, within(items, one.Lay))
+			require.NoError(t, through(items, one.Lay))
+			for _, p := range one.Lay.Placed {
+				placed[p.Cut]++
+			}
+		}
+		for i, n := range used {
+			assert.LessOrEqual(t, n, odd[i].Count)
+		}
+		for i, it := range rest {
+			assert.Equal(t, items[i].Count, it.Count+placed[it.Cut])
+		}
+		before, _ := lay.Of(items, on)
+		after, left := lay.Of(rest, on)
+		require.NoError(t, check(rest, left, after))
+		assert.LessOrEqual(t, after.Length, before.Length+in.Times(50)*length.Length(len(left)))
+	})
+}
+
+func TestASearchIsNeverWorseAndEndsWhenTold(t *testing.T) {
+	items := manyNeeds(1)[0]
+	on := lay.Cloth{Usable: 40 * in}
+	before, _ := lay.Of(items, on)
+	var rounds []int
+	found := lay.Search(items, on, func(f lay.Found) bool {
+		if len(rounds) == 0 || rounds[len(rounds)-1] != f.Round {
+			rounds = append(rounds, f.Round)
+		}
+		return f.Round < 3
+	})
+	require.NoError(t, check(items, nil, found.Lay))
+	assert.True(t, found.Way.Valid())
+	assert.Less(t, found.Lay.Length, before.Length)
+	assert.Equal(t, []int{1, 2, 3}, rounds)
+	assert.Equal(t, found.Lay, lay.Along(items, on, found.Way), "the way leads to the same lay")
+	assert.Equal(t, before.Bound, found.Lay.Bound)
+	at := 0
+	stopped := lay.Search(items, on, func(lay.Found) bool { at++; return at < 2 })
+	assert.Equal(t, 2, at, "it asks no more when it was told to end")
+	assert.Less(t, stopped.Round, stopped.Rounds)
+	require.NoError(t, check(items, nil, stopped.Lay))
+	done := lay.Search([]lay.Item{{Width: 40 * in, Height: in, Count: 3}}, on, func(lay.Found) bool { t.Fatal("no lay can be shorter"); return true })
+	assert.Equal(t, done.Lay.Bound, done.Lay.Length)
+}
+
+func TestAWayOfOtherPiecesStillLaysThese(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		items, on := drawn(t)
+		way := lay.Way(rapid.SliceOfN(rapid.IntRange(0, 31), 0, 12).Draw(t, "way"))
+		require.True(t, way.Valid())
+		l := lay.Along(items, on, way)
+		_, left := lay.Of(items, on)
+		require.NoError(t, check(items, left, l))
+	})
+	assert.False(t, lay.Way{-1}.Valid())
+	assert.False(t, lay.Way{32}.Valid())
+}
+
+// BenchmarkSearch tells how far lays are from their bounds after ever wider rounds.
+func BenchmarkSearch(b *testing.B) {
+	needs := manyNeeds(20)
+	for _, last := range []int{1, 3, 5} {
+		b.Run(fmt.Sprint("rounds-", last), func(b *testing.B) {
+			for b.Loop() {
+				var mean, worst float64
+				for _, items := range needs {
+					f := lay.Search(items, lay.Cloth{Usable: 40 * in}, func(f lay.Found) bool { return f.Round < last })
+					require.NoError(b, check(items, nil, f.Lay))
+					ratio := f.Lay.Length.Float() / f.Lay.Bound.Float()
+					mean, worst = mean+ratio/float64(len(needs)), max(worst, ratio)
+				}
+				b.ReportMetric(mean, "mean-length/bound")
+				b.ReportMetric(worst, "worst-length/bound")
+			}
+		})
+	}
+}

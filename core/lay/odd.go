@@ -1,0 +1,133 @@
+package lay
+
+import (
+	"cmp"
+	"slices"
+
+	"umschlag/core/length"
+)
+
+// Odd is pieces of a cloth that lie beside its length in the cupboard: what was left of
+// something, or squares and strips that are bought cut. Width is across the cloth.
+type Odd struct {
+	Width, Length length.Length
+	Count         int
+}
+
+// OnOdd is what is cut from one odd piece.
+type OnOdd struct {
+	// Odd is the index of the piece.
+	Odd int
+	Lay Lay
+}
+
+// FromOdd cuts from odd pieces what it can, the smallest pieces first, and returns what
+// is left to be cut from the length. A piece of just the size that is wanted is always
+// taken; another one only where that makes the rest shorter, and it stays whole
+// otherwise. What needs a selvedge or the middle of a motif is left for the length.
+func FromOdd(items []Item, on Cloth, odd []Odd) (laid []OnOdd, rest []Item) {
+	rest = slices.Clone(items)
+	order := make([]int, len(odd))
+	for i := range order {
+		order[i] = i
+	}
+	slices.SortStableFunc(order, func(a, b int) int {
+		return cmp.Compare(odd[a].Width.Float()*odd[a].Length.Float(), odd[b].Width.Float()*odd[b].Length.Float())
+	})
+	for _, i := range order {
+		lays, after, just := fromOne(rest, odd[i])
+		if len(lays) == 0 || !just && !shorter(after, rest, on) {
+			continue
+		}
+		rest = after
+		for _, l := range lays {
+			laid = append(laid, OnOdd{Odd: i, Lay: l})
+		}
+	}
+	return laid, rest
+}
+
+// shorter tells whether items take less of the length than others, or fit on it at all
+// where those do not.
+func shorter(items, than []Item, on Cloth) bool {
+	l, out := Of(items, on)
+	before, outBefore := Of(than, on)
+	return len(out) < len(outBefore) || l.Length < before.Length
+}
+
+// fromOne cuts from alike odd pieces; just tells that every one is used up by a single
+// piece without rest.
+func fromOne(items []Item, odd Odd) (lays []Lay, rest []Item, just bool) {
+	rest, just = slices.Clone(items), true
+	for range odd.Count {
+		l, takes := covering(rest, odd)
+		if len(l.Placed) == 0 {
+			break
+		}
+		lays = append(lays, l)
+		just = just && len(l.Placed) == 1 && l.Placed[0].Width == odd.Width && l.Placed[0].Height == odd.Length
+		for i, n := range takes {
+			rest[i].Count -= n
+		}
+	}
+	return lays, rest, just
+}
+
+// covering covers as much of an odd piece as it can.
+func covering(items needs, odd Odd) (best Lay, takes []int) {
+	var most float64
+	for choice := range plainWays {
+		l, taken, worth := items.cover(odd, choice)
+		if worth > most {
+			best, takes, most = l, taken, worth
+		}
+	}
+	return best, takes
+}
+
+// cover makes strips across an odd piece, always the one that covers most of itself.
+func (n needs) cover(odd Odd, choice int) (Lay, []int, float64) {
+	l := Lay{Width: odd.Width}
+	takes, worth := make([]int, len(n)), 0.0
+	left := n.counts()
+	for i, it := range n {
+		if it.Selvedge || it.Centred {
+			left[i] = 0
+		}
+	}
+	grid := n.grid(odd.Width)
+	for {
+		s, covers := n.bestStrip(left, odd.Width, odd.Length-l.Length, choice, grid)
+		if covers == 0 {
+			return l, takes, worth
+		}
+		l.put(n, s)
+		for _, c := range s.columns {
+			worth += c.worth * float64(c.n)
+			for i, held := range c.holds {
+				left[s.kinds[i].item] -= held * c.n
+				takes[s.kinds[i].item] += held * c.n
+			}
+		}
+	}
+}
+
+// bestStrip is the strip that covers most of itself, no higher than room.
+func (n needs) bestStrip(left []int, width, room length.Length, choice int, grid grid) (best strip, covers float64) {
+	kinds := slices.DeleteFunc(n.kinds(left, width, choice), func(k kind) bool { return k.w > width || k.h > room })
+	for i, k := range kinds {
+		if i > 0 && kinds[i-1].h == k.h {
+			continue
+		}
+		s := strip{kinds: kinds[i:], high: k.h}
+		s.fill(width, grid)
+		worth := 0.0
+		for _, c := range s.columns {
+			worth += c.worth * float64(c.n)
+		}
+		if by := worth / k.h.Float(); by > covers {
+			best, covers = s, by
+		}
+	}
+	return best, covers
+}

@@ -1,0 +1,127 @@
+package reckon
+
+import (
+	"fmt"
+	"math"
+	"strconv"
+
+	"umschlag/core/costing"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/shopping"
+)
+
+// Cost is what a plan costs with all its covers, and what to ask for them.
+type Cost struct {
+	// Lines are cloths and notions, each with how its cost comes about.
+	Lines []CostLine `json:"lines"`
+	// Materials, Work, Other, Cost, Margin, Total and Each as they are written.
+	Materials string `json:"materials"`
+	Work      string `json:"work"`
+	Other     string `json:"other"`
+	Cost      string `json:"cost"`
+	Margin    string `json:"margin"`
+	Total     string `json:"total"`
+	Each      string `json:"each"`
+	Covers    int    `json:"covers"`
+	// Unpriced names what nobody put a price to, LeftOut what is never counted.
+	Unpriced []string `json:"unpriced"`
+	LeftOut  []string `json:"left_out"`
+}
+
+// CostLine is one material; its cost is empty where it has no price.
+type CostLine struct {
+	Name string `json:"name"`
+	How  string `json:"how"`
+	Cost string `json:"cost"`
+}
+
+// Money is an amount as it is written, with what the maker calls it.
+func Money(amount float64, currency string) string {
+	text := strconv.FormatFloat(math.Round(amount*100)/100, 'f', 2, 64)
+	if currency == "" {
+		return text
+	}
+	return text + " " + currency
+}
+
+// cost adds up what the plan takes.
+func (r *run) cost() {
+	h := r.p.Habits
+	b := costing.Batch{Minutes: r.p.Costs.Minutes, Other: r.p.Costs.Other, Wage: h.Wage, Margin: h.Margin, Covers: r.p.Copies}
+	for _, n := range r.out.Cloths {
+		b.Materials = append(b.Materials, r.clothCost(n))
+	}
+	for _, t := range shopping.Things(r.out.Things(r.p, ""), r.notions, r.p.Units) {
+		b.Materials = append(b.Materials, r.thingCost(t))
+	}
+	price := costing.Of(b)
+	money := func(amount float64) string { return Money(amount, h.Currency) }
+	out := Cost{Lines: []CostLine{}, Materials: money(price.Materials), Work: money(price.Work), Other: money(price.Other), Cost: money(price.Cost), Margin: money(price.Margin),
+		Total: money(price.Total), Each: money(price.Each), Covers: r.p.Copies, Unpriced: price.Unpriced, LeftOut: costing.LeftOut()}
+	if out.Unpriced == nil {
+		out.Unpriced = []string{}
+	}
+	for _, m := range b.Materials {
+		line := CostLine{Name: m.Name, How: m.How}
+		if m.Known {
+			line.Cost = money(m.Cost)
+		}
+		out.Lines = append(out.Lines, line)
+	}
+	r.out.Cost = &out
+}
+
+// clothCost is a cloth's: the length its lay takes and the area of its odd pieces, at the
+// price of the plan or of the cupboard.
+func (r *run) clothCost(n ClothNeed) costing.Line {
+	c, _ := r.p.Cloth(n.Cloth)
+	if held, there := r.cupboard[n.Name]; c.Price == 0 && there {
+		c.Price, c.Per = held.Price, held.Per
+	}
+	takes := length.Length(n.Need.NM)
+	how := n.Need.Text
+	odd := 0.0
+	for _, o := range n.Odd {
+		odd += float64(o.Count) * float64(o.Width.NM) * float64(o.Length.NM) / float64(max(1, n.Lay.Width.NM))
+	}
+	if odd > 0 {
+		takes += length.Length(odd)
+		how += fmt.Sprintf(" and odd pieces like %s of it", r.style.Text(length.Length(odd)))
+	}
+	if c.Price == 0 {
+		return costing.Line{Name: n.Name, How: how}
+	}
+	per := "a metre"
+	if c.Per == plan.PerYard || c.Per == "" && r.p.Units == length.Inches {
+		per = "a yard"
+	}
+	return costing.Line{Name: n.Name, How: fmt.Sprintf("%s at %s %s", how, Money(c.Price, r.p.Habits.Currency), per), Cost: shopping.CostOf(c, takes, r.p.Units), Known: true}
+}
+
+// thingCost is a notion's: by its share of a pack.
+func (r *run) thingCost(t shopping.Thing) costing.Line {
+	n, known := t.Of(r.notions)
+	price := Money(n.Price, r.p.Habits.Currency)
+	known = known && n.Price > 0
+	if t.Pieces > 0 {
+		line := costing.Line{Name: t.What, How: strconv.Itoa(t.Pieces), Known: known, Cost: n.Price * float64(t.Pieces) / float64(max(1, n.PackCount))}
+		if known {
+			line.How = fmt.Sprintf("%d at %s for %d", t.Pieces, price, max(1, n.PackCount))
+		}
+		return line
+	}
+	line := costing.Line{Name: t.What, How: r.style.Text(t.Need), Known: known}
+	switch {
+	case !known:
+	case n.Pack > 0:
+		line.How, line.Cost = fmt.Sprintf("%s of %s at %s", line.How, r.style.Text(n.Pack), price), n.Price*t.Need.Float()/n.Pack.Float()
+	default:
+		per := "a metre"
+		if r.p.Units == length.Inches {
+			per = "a yard"
+		}
+		line.How, line.Cost = fmt.Sprintf("%s at %s %s", line.How, price, per), shopping.CostOf(plan.Cloth{Price: n.Price}, t.Need, r.p.Units)
+	}
+	return line
+}
