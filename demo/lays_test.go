@@ -61,6 +61,13 @@ func readPiece(t *testing.T, name string, l reckon.Lay, i int, cut reckon.Cut, p
 	}
 	assert.Equal(t, []int64{w, h}, []int64{at.Width.NM, at.Height.NM}, "%s: %s", name, cut.ID)
 	strip := l.Strips[at.Strip-1]
+	if cut.Selvedge {
+		assert.True(t, at.X.NM == 0 || at.X.NM+w == l.Width.NM, "%s: %s has no edge on a selvedge", name, cut.ID)
+	}
+	if cut.Centred {
+		readCentred(t, name, l, at, cut)
+		return
+	}
 	above := int64(0)
 	for _, other := range l.Placed[:i] {
 		if other.Strip == at.Strip && other.Column == at.Column {
@@ -76,4 +83,17 @@ func readPiece(t *testing.T, name string, l reckon.Lay, i int, cut reckon.Cut, p
 		apart := other.Strip != at.Strip || other.Column == at.Column || other.X.NM+other.Width.NM <= at.X.NM || at.X.NM+w <= other.X.NM
 		assert.True(t, apart, "%s: %s lies where another piece is cut off", name, cut.ID)
 	}
+}
+
+// readCentred reads a piece with a motif in its middle: it lies within its strip, and its
+// middle as far from that of every other one as whole repeats are.
+func readCentred(t *testing.T, name string, l reckon.Lay, at reckon.Placed, cut reckon.Cut) {
+	t.Helper()
+	strip := l.Strips[at.Strip-1]
+	assert.GreaterOrEqual(t, at.Y.NM, strip.Y.NM, "%s: %s", name, cut.ID)
+	assert.LessOrEqual(t, at.Y.NM+at.Height.NM, strip.Y.NM+strip.Height.NM, "%s: %s", name, cut.ID)
+	first := l.Placed[0]
+	const across, along = 6 * 25_400_000, 21 * 25_400_000 / 4
+	assert.Zero(t, (at.X.NM+at.Width.NM/2-first.X.NM-first.Width.NM/2)%across, "%s: %s", name, cut.ID)
+	assert.Zero(t, (at.Y.NM+at.Height.NM/2-first.Y.NM-first.Height.NM/2)%along, "%s: %s", name, cut.ID)
 }

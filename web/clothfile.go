@@ -4,7 +4,9 @@ import (
 	"encoding/json"
 	"fmt"
 	"io"
+	"maps"
 	"net/http"
+	"reflect"
 	"slices"
 	"strings"
 
@@ -176,7 +178,7 @@ func (sh shop) overlay(onto, with map[string]any) []string {
 			onto[key] = now
 			continue
 		}
-		if key == "name" || value == "" || onto[key] == value {
+		if key == "name" || value == "" || reflect.DeepEqual(unkept(onto[key]), unkept(value)) {
 			continue
 		}
 		what = append(what, fmt.Sprintf("%s %s → %s", key, sh.shown(key, onto[key]), sh.shown(key, value)))
@@ -185,10 +187,35 @@ func (sh shop) overlay(onto, with map[string]any) []string {
 	return what
 }
 
+// unkept is a field without whom odd pieces are kept for, which no table says.
+func unkept(value any) any {
+	list, ok := value.([]any)
+	if !ok {
+		return value
+	}
+	out := make([]any, 0, len(list))
+	for _, one := range list {
+		piece, ok := one.(map[string]any)
+		if !ok {
+			return value
+		}
+		piece = maps.Clone(piece)
+		delete(piece, "for")
+		if piece["count"] == 1.0 { // as when it is not said
+			delete(piece, "count")
+		}
+		out = append(out, piece)
+	}
+	return out
+}
+
 // shown is a field as it is read by the maker.
 func (sh shop) shown(key string, value any) string {
 	if value == nil {
 		return "not said"
+	}
+	if list, ok := value.([]any); ok {
+		return fmt.Sprintf("%d sizes", len(list))
 	}
 	text := fmt.Sprint(value)
 	l, err := length.Parse(text, sh.unit)

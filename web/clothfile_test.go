@@ -17,7 +17,7 @@ func TestTheCupboardGoesOutAndInAsATable(t *testing.T) {
 	h.ServeHTTP(w, httptest.NewRequest("GET", "http://localhost/api/v1/cloths.csv", nil))
 	require.Equal(t, 200, w.Code)
 	table := w.Body.String()
-	assert.True(t, strings.HasPrefix(table, "name,width,usable,print,have,shrink,motif,ground,ink\r\n"))
+	assert.True(t, strings.HasPrefix(table, "name,width,usable,print,have,kind,odd,shrink,stretch,prewashed,price,per,repeat across,repeat along,motif,ground,ink\r\n"))
 	var view web.ClothFileView
 	call(t, h, "POST", "/api/v1/cloths/table?take=yes", table, &view)
 	assert.Empty(t, view.Added)

@@ -58,7 +58,7 @@ func (sh shop) notionText(n plan.Notion) string {
 	case n.Count > 0:
 		parts = append(parts, fmt.Sprint(n.Count))
 	case n.Have > 0:
-		parts = append(parts, sh.long(n.Have))
+		parts = append(parts, sh.style().Long(n.Have))
 	default:
 		parts = append(parts, "none left")
 	}
@@ -72,7 +72,7 @@ func (sh shop) notionText(n plan.Notion) string {
 func (sh shop) sold(n plan.Notion) string {
 	switch {
 	case n.Pack > 0:
-		return "for " + sh.long(n.Pack)
+		return "for " + sh.style().Long(n.Pack)
 	case n.PackCount > 1:
 		return fmt.Sprintf("for %d", n.PackCount)
 	case n.Count > 0 || n.Each > 0:

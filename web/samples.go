@@ -78,7 +78,7 @@ func (s *server) workshop(ctx context.Context, id string) (*reckon.Workshop, err
 		return nil, err
 	}
 	past, err := s.past(ctx)
-	return &reckon.Workshop{ID: id, Notions: notions, Cloths: cloths, Samples: samples, Past: past}, err
+	return &reckon.Workshop{ID: id, Habits: sh.habits, Notions: notions, Cloths: cloths, Samples: samples, Past: past}, err
 }
 
 func (s *server) shelfOfSamples(ctx context.Context) (sample.Shelf, error) {

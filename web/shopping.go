@@ -8,7 +8,6 @@ import (
 
 	"github.com/labstack/echo/v5"
 
-	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
 	"umschlag/core/shopping"
@@ -228,9 +227,9 @@ func (sh shop) shoppingThing(t shopping.Thing) ShoppingThing {
 		}
 		return out
 	}
-	out.Need = sh.long(t.Need)
+	out.Need = sh.style().Long(t.Need)
 	if t.Notion != "" {
-		out.Have = sh.long(t.Have)
+		out.Have = sh.style().Long(t.Have)
 	}
 	switch {
 	case t.Packs == 1:
@@ -238,21 +237,9 @@ func (sh shop) shoppingThing(t shopping.Thing) ShoppingThing {
 	case t.Packs > 1:
 		out.Buy = strconv.Itoa(t.Packs) + " packs"
 	case t.Missing > 0:
-		out.Buy = sh.long(t.Missing)
+		out.Buy = sh.style().Long(t.Missing)
 	}
 	return out
-}
-
-// long is a length of thread or tape as it is asked for: yards or metres once it is more
-// than one.
-func (sh shop) long(l length.Length) string {
-	switch {
-	case sh.unit == length.Inches && l > length.Yard:
-		return strconv.Itoa(int(l.Ceil(length.Yard)/length.Yard)) + " yd"
-	case sh.unit != length.Inches && l > length.Metre:
-		return strconv.Itoa(int(l.Ceil(length.Metre)/length.Metre)) + " m"
-	}
-	return sh.style().Text(l)
 }
 
 // money is an amount as it is written, with what the maker calls it.

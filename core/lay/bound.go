@@ -1,6 +1,10 @@
 package lay
 
-import "umschlag/core/length"
+import (
+	"slices"
+
+	"umschlag/core/length"
+)
 
 // Limit is what keeps a lay from being shorter.
 type Limit string
@@ -23,7 +27,9 @@ const finestStep = 60
 // u(w) = ⌊(k+1)w⌋ / k, or as w where (k+1)w is whole: whatever lies side by side
 // adds up to 1 at most, for every k. Source: the dual feasible functions of Lueker
 // (1983) as Fekete and Schepers (2001) use them; from memory.
-func bound(items needs, usable length.Length) (best length.Length, by Limit) {
+func bound(items needs, on Cloth) (best length.Length, by Limit) {
+	usable := on.Usable
+	items = items.whole(on)
 	if usable <= 0 {
 		return 0, ByArea
 	}
@@ -49,6 +55,18 @@ func bound(items needs, usable length.Length) (best length.Length, by Limit) {
 		}
 	}
 	return best, by
+}
+
+// whole are items with those that are centred on a motif as large as the repeats they
+// take.
+func (n needs) whole(on Cloth) needs {
+	out := slices.Clone(n)
+	for i, it := range out {
+		if it.Centred {
+			out[i].Width, out[i].Height = min(it.Width.Ceil(on.Across), max(it.Width, on.Usable)), it.Height.Ceil(on.Along)
+		}
+	}
+	return out
 }
 
 // least is the least height of an item and the least length it takes, of the ways

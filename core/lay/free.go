@@ -25,7 +25,7 @@ func Freely(items []Item, on Cloth) (Lay, []int) {
 		}
 	}
 	l := first.beforeFree(best)
-	l.Bound, l.Limit = bound(in, on.Usable)
+	l.Bound, l.Limit = bound(in, on)
 	l.Certain = l.Length == l.Bound
 	return l, over
 }

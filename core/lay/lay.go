@@ -101,8 +101,8 @@ func Of(items []Item, on Cloth) (Lay, []int) {
 	centred, others := parted(items)
 	best := rotary(others, on.Usable)
 	best = onMotifs(centred, on).before(best)
-	best.Bound, best.Limit = bound(items, on.Usable)
-	best.Certain = best.Length == best.Bound || len(centred) == 0 && others.pieces() <= mostExact && !others.onSelvedge()
+	best.Bound, best.Limit = bound(items, on)
+	best.Certain = best.Length == best.Bound || len(others) == 0 || len(centred) == 0 && others.pieces() <= mostExact && !others.onSelvedge()
 	return best, over
 }
 
@@ -112,7 +112,7 @@ func Along(items []Item, on Cloth, way Way) Lay {
 	items, _ = fitting(items, on)
 	centred, others := parted(items)
 	l := onMotifs(centred, on).before(others.along(on.Usable, way))
-	l.Bound, l.Limit = bound(items, on.Usable)
+	l.Bound, l.Limit = bound(items, on)
 	l.Certain = l.Length == l.Bound
 	return l
 }
@@ -238,7 +238,7 @@ func rotary(items needs, usable length.Length) Lay {
 	if l := firstFit(items, usable); l.Better(best) {
 		best = l
 	}
-	low, _ := bound(items, usable)
+	low, _ := bound(items, Cloth{Usable: usable})
 	pieces := items.pieces()
 	switch {
 	case best.Length == low:

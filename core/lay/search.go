@@ -48,7 +48,7 @@ func Search(items []Item, on Cloth, tell func(Found) bool) Found {
 	in, _ := fitting(items, on)
 	centred, others := parted(in)
 	first := onMotifs(centred, on)
-	low, limit := bound(in, on.Usable)
+	low, limit := bound(in, on)
 	whole := func(l Lay) Lay {
 		l = first.before(l)
 		l.Bound, l.Limit, l.Certain = low, limit, l.Length == low

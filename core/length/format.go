@@ -158,6 +158,19 @@ func decimal(l, unit Length) string {
 	return text + "." + strings.TrimRight(fmt.Sprintf("%0*d", width, int64(rest)), "0")
 }
 
+// Long writes a length of thread or tape as it is asked for in a shop: in whole yards or
+// metres, rounded up, once it is more than one.
+func (s Style) Long(l Length) string {
+	one, name := Metre, "m"
+	if s.Unit == Inches {
+		one, name = Yard, "yd"
+	}
+	if l <= one {
+		return s.Text(l)
+	}
+	return fmt.Sprintf("%d %s", int64(l.Ceil(one)/one), name)
+}
+
 // Yards writes a cloth length as it is asked for in a shop: yards in eighths
 // for inch plans, metres otherwise.
 func (s Style) Yards(l Length) string {

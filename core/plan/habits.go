@@ -97,9 +97,19 @@ type Habits struct {
 	Round Round `json:"round,omitempty"`
 	// Wage is what an hour of work is reckoned at, Margin what is added to the cost for
 	// selling, in percent, and Currency how money is named.
-	Wage     float64 `json:"wage,omitempty"`
-	Margin   float64 `json:"margin,omitempty"`
-	Currency string  `json:"currency,omitempty"`
+	// What a plan does not say, the habits of the workshop do.
+	Wage     *float64 `json:"wage,omitempty"`
+	Margin   *float64 `json:"margin,omitempty"`
+	Currency string   `json:"currency,omitempty"`
+}
+
+// Priced are the habits with what they leave out about money from others.
+func (h Habits) Priced(by Habits) Habits {
+	h.Wage, h.Margin = either(h.Wage, by.Wage), either(h.Margin, by.Margin)
+	if h.Currency == "" {
+		h.Currency = by.Currency
+	}
+	return h
 }
 
 // School is one way of doing a thing, with the reason its makers give.

@@ -579,9 +579,11 @@ func (v *validator) habits(h Habits) {
 	if h.Fraction != 8 && h.Fraction != 16 && h.Fraction != 32 {
 		v.stop("/habits/fraction", fmt.Sprintf("A ruler is not divided into %d.", h.Fraction), "Type 8, 16 or 32.")
 	}
-	v.money("/habits/wage", "What an hour is reckoned at", h.Wage)
-	if !(h.Margin >= 0 && h.Margin <= 1000) {
-		v.stop("/habits/margin", fmt.Sprintf("The margin cannot be %g %%.", h.Margin), "Type what is added for selling, in percent, from 0 to 1000.")
+	if h.Wage != nil {
+		v.money("/habits/wage", "What an hour is reckoned at", *h.Wage)
+	}
+	if h.Margin != nil && !(*h.Margin >= 0 && *h.Margin <= 1000) {
+		v.stop("/habits/margin", fmt.Sprintf("The margin cannot be %g %%.", *h.Margin), "Type what is added for selling, in percent, from 0 to 1000.")
 	}
 	if len(h.Currency) > 8 {
 		v.stop("/habits/currency", "The name of the money is too long.", "Type a sign or up to eight letters.")

@@ -65,7 +65,7 @@ func (r *run) cut(c cutting) string {
 		shape = "rectangle"
 	}
 	r.out.Cuts = append(r.out.Cuts, Cut{ID: c.id, Piece: c.piece, Part: c.part, Title: c.title, Layer: c.layer, Cloth: c.cloth, Shape: shape,
-		Width: r.l(w), Height: r.l(h), Count: c.count, Total: total, Gives: c.gives, Patches: c.patches, As: c.finished, Waits: c.waits, Spoiled: spoiled, Done: c.had || slices.Contains(r.p.Progress.Cut, c.id)})
+		Width: r.l(w), Height: r.l(h), Count: c.count, Total: total, Gives: c.gives, Patches: c.patches, As: c.finished, Waits: c.waits, Centred: c.centred, Selvedge: c.selvedge, Spoiled: spoiled, Done: c.had || slices.Contains(r.p.Progress.Cut, c.id)})
 	if c.line != nil {
 		r.out.Cuts[len(r.out.Cuts)-1].Line = vertices(c.line)
 	}

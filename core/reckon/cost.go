@@ -48,7 +48,13 @@ func Money(amount float64, currency string) string {
 // cost adds up what the plan takes.
 func (r *run) cost() {
 	h := r.p.Habits
-	b := costing.Batch{Minutes: r.p.Costs.Minutes, Other: r.p.Costs.Other, Wage: h.Wage, Margin: h.Margin, Covers: r.p.Copies}
+	b := costing.Batch{Minutes: r.p.Costs.Minutes, Other: r.p.Costs.Other, Covers: r.p.Copies}
+	if h.Wage != nil {
+		b.Wage = *h.Wage
+	}
+	if h.Margin != nil {
+		b.Margin = *h.Margin
+	}
 	for _, n := range r.out.Cloths {
 		b.Materials = append(b.Materials, r.clothCost(n))
 	}
@@ -111,11 +117,11 @@ func (r *run) thingCost(t shopping.Thing) costing.Line {
 		}
 		return line
 	}
-	line := costing.Line{Name: t.What, How: r.style.Text(t.Need), Known: known}
+	line := costing.Line{Name: t.What, How: r.style.Long(t.Need), Known: known}
 	switch {
 	case !known:
 	case n.Pack > 0:
-		line.How, line.Cost = fmt.Sprintf("%s of %s at %s", line.How, r.style.Text(n.Pack), price), n.Price*t.Need.Float()/n.Pack.Float()
+		line.How, line.Cost = fmt.Sprintf("%s of %s at %s", line.How, r.style.Long(n.Pack), price), n.Price*t.Need.Float()/n.Pack.Float()
 	default:
 		per := "a metre"
 		if r.p.Units == length.Inches {

@@ -44,30 +44,34 @@ func (b Buyer) shorterLay(n ClothNeed) []string {
 }
 
 // hidden are the pieces nobody sees, which another cloth would do for: linings, and the
-// back of a cushion.
+// back of a cushion. A cloth that is known to cost more is not named.
 func (b Buyer) hidden(n ClothNeed, cupboard Cupboard) []string {
 	var area float64
-	var what []string
+	what := ""
 	for _, c := range b.Reckoning.Cuts {
-		if c.Cloth != n.Cloth || c.Done || c.Layer != "lining" && c.Piece != "back" {
+		if c.Cloth != n.Cloth || c.Done || c.Layer != "lining" && (c.Layer != "outer" || c.Piece != "back") {
 			continue
 		}
 		area += float64(c.Total) * float64(c.Width.NM) * float64(c.Height.NM)
-		if !slices.Contains(what, c.Piece) {
-			what = append(what, c.Piece)
+		if what == "" {
+			what = c.Layer
 		}
 	}
-	if len(what) == 0 {
+	if what == "" {
 		return nil
 	}
+	if what == "outer" {
+		what = "back"
+	}
+	price := cupboard[n.Name].Price
 	for _, name := range slices.Sorted(maps.Keys(cupboard)) {
 		other := cupboard[name].Settle()
 		have, _ := stock.Free(cupboard[name], "")
 		// Two thirds of a cloth can be used when few large pieces are laid on it.
-		if name == n.Name || have == nil || other.Kind != plan.FaceCloth || have.Float()*other.Usable.Float()*2/3 < area {
+		if name == n.Name || have == nil || other.Kind != plan.FaceCloth || have.Float()*other.Usable.Float()*2/3 < area || price > 0 && other.Price > price {
 			continue
 		}
-		return []string{fmt.Sprintf("%s: cut the %s, which is out of sight, from %s, of which there are %s.", b.Title, what[0], name, b.Plan.Settle().Style().Yards(*have))}
+		return []string{fmt.Sprintf("%s: cut the %s, which is out of sight, from %s, of which there are %s.", b.Title, what, name, b.Plan.Settle().Style().Yards(*have))}
 	}
 	return nil
 }

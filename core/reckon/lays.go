@@ -30,13 +30,19 @@ func (r *run) judgeCentred() {
 		if face == nil || !face.Centred {
 			continue
 		}
+		var letters []string
 		for _, letter := range append([]string{face.Cloth}, face.Cloths...) {
-			if c, _ := r.p.Cloth(letter); letter != "" && c.Repeat == nil {
-				r.find(finding.List{{Level: finding.Warn, Code: "repeat-unknown", About: finding.Path("cloths", letter, "repeat"),
-					Text:   fmt.Sprintf("Pieces of %s are to be centred on its motif, and nobody said how far it is from one to the next.", c.Name),
-					Remedy: "Measure from the middle of a motif to the middle of the next, across and along, and say it with the cloth."}})
+			if letter != "" {
+				letters = append(letters, letter)
 			}
 		}
+		if len(letters) == 0 || slices.ContainsFunc(letters, func(letter string) bool { c, _ := r.p.Cloth(letter); return c.Repeat != nil }) {
+			continue
+		}
+		c, _ := r.p.Cloth(letters[0])
+		r.find(finding.List{{Level: finding.Warn, Code: "repeat-unknown", About: finding.Path("cloths", letters[0], "repeat"),
+			Text:   fmt.Sprintf("Pieces of %s are to be centred on its motif, and nobody said how far it is from one to the next.", c.Name),
+			Remedy: "Measure from the middle of a motif to the middle of the next, across and along, and say it with the cloth."}})
 	}
 }
 
@@ -68,7 +74,9 @@ func (r *run) cloth(letter string, items []lay.Item) {
 	wanted := lay.Need(laid, c.Shrink/100)
 	out := ClothNeed{Cloth: letter, Name: c.Name, Length: r.l(laid.Length), Need: r.l(wanted), Short: r.l(0), Lay: r.lay(laid), Odd: r.oddLays(fromOdd, odd),
 		Done: r.allCutOf(letter), Sought: len(r.p.Lays[letter].Way) > 0, Returned: returned}
-	kept, keptOdd := stock.Holds(r.cupboard[c.Name], r.id)
+	held, there := r.cupboard[c.Name]
+	out.InCupboard = there && c.Have == nil && len(c.Odd) == 0
+	kept, keptOdd := stock.Holds(held, r.id)
 	if r.id != "" && (kept > 0 || keptOdd > 0) {
 		out.Kept = &Kept{Length: r.l(kept), Odd: keptOdd}
 	}

@@ -38,6 +38,8 @@ type Workshop struct {
 	// ID is the plan's in the cupboard: what is kept for others it does not get.
 	ID      string
 	Samples sample.Shelf
+	// Habits of the workshop, for what a plan does not say about money.
+	Habits plan.Habits
 	// Notions of the cupboard, for what they cost.
 	Notions []plan.Notion
 	// Past are the errors of seams that gates of other plans showed, by the title of the
@@ -55,8 +57,16 @@ func Reckon(p plan.Plan, w *Workshop) Reckoning {
 	return r.out
 }
 
+// Settle is a plan with every default written out, those of the workshop among them.
+func (w *Workshop) Settle(p plan.Plan) plan.Plan {
+	if w != nil {
+		p.Habits = p.Habits.Priced(w.Habits)
+	}
+	return p.Settle()
+}
+
 func reckoned(p plan.Plan, w *Workshop) *run {
-	p = p.Settle()
+	p = w.Settle(p)
 	if w == nil {
 		w = &Workshop{}
 	}

@@ -340,6 +340,10 @@ type Cut struct {
 	// within the piece it lies, in nanometres.
 	Mirrored bool  `json:"mirrored,omitempty"`
 	Inset    int64 `json:"inset,omitempty"`
+	// Centred tells that a motif of the print lies in its middle, Selvedge that one of its
+	// edges is a selvedge.
+	Centred  bool `json:"centred,omitempty"`
+	Selvedge bool `json:"selvedge,omitempty"`
 	// Waits names the gate this cut follows; empty when it can be cut now.
 	Waits string `json:"waits,omitempty"`
 	// Spoiled is how many went wrong and are cut once more, over all copies.
@@ -498,6 +502,8 @@ type ClothNeed struct {
 	Returned bool `json:"returned,omitempty"`
 	// Sought tells that a shorter lay was looked for.
 	Sought bool `json:"sought,omitempty"`
+	// InCupboard tells that it is taken from the cupboard.
+	InCupboard bool `json:"in_cupboard,omitempty"`
 	// Kept is what the cupboard keeps of it for this plan.
 	Kept *Kept `json:"kept,omitempty"`
 }

@@ -113,19 +113,31 @@ var columns = []column{
 			return word(text, plan.Print("").Values())
 		}},
 	lengthColumn("have", func(c *plan.Cloth) **length.Length { return &c.Have }),
-	{"shrink", func(c plan.Cloth, _ length.Style) string {
-		if c.Shrink == 0 {
-			return ""
+	{"kind", func(c plan.Cloth, _ length.Style) string { return string(c.Kind) },
+		func(c *plan.Cloth, text string, _ length.Unit) error {
+			c.Kind = plan.ClothKind(text)
+			return word(text, plan.ClothKind("").Values())
+		}},
+	{"odd", writeOdd, readOdd},
+	numberColumn("shrink", "percentage", func(c *plan.Cloth) *float64 { return &c.Shrink }),
+	numberColumn("stretch", "percentage", func(c *plan.Cloth) *float64 { return &c.Stretch }),
+	{"prewashed", func(c plan.Cloth, _ length.Style) string {
+		if c.Prewashed {
+			return "yes"
 		}
-		return strconv.FormatFloat(c.Shrink, 'f', -1, 64)
-	}, func(c *plan.Cloth, text string, _ length.Unit) (err error) {
-		if text = strings.TrimSpace(strings.TrimSuffix(text, "%")); text != "" {
-			if c.Shrink, err = strconv.ParseFloat(strings.Replace(text, ",", ".", 1), 64); err != nil {
-				return fmt.Errorf("%q is no percentage; type a number such as 3", text)
-			}
-		}
-		return nil
+		return ""
+	}, func(c *plan.Cloth, text string, _ length.Unit) error {
+		c.Prewashed = text == "yes"
+		return word(text, []string{"yes", "no"})
 	}},
+	numberColumn("price", "price", func(c *plan.Cloth) *float64 { return &c.Price }),
+	{"per", func(c plan.Cloth, _ length.Style) string { return string(c.Per) },
+		func(c *plan.Cloth, text string, _ length.Unit) error {
+			c.Per = plan.Per(text)
+			return word(text, plan.Per("").Values())
+		}},
+	repeatColumn("repeat across", func(r *plan.Repeat) *length.Length { return &r.Across }),
+	repeatColumn("repeat along", func(r *plan.Repeat) *length.Length { return &r.Along }),
 	{"motif", func(c plan.Cloth, _ length.Style) string { return string(c.Swatch.Motif) },
 		func(c *plan.Cloth, text string, _ length.Unit) error {
 			c.Swatch.Motif = plan.Motif(text)
@@ -133,6 +145,91 @@ var columns = []column{
 		}},
 	colourColumn("ground", func(c *plan.Cloth) *string { return &c.Swatch.Ground }),
 	colourColumn("ink", func(c *plan.Cloth) *string { return &c.Swatch.Ink }),
+}
+
+// numberColumn is a number, with or without the sign of what it counts.
+func numberColumn(name, what string, at func(*plan.Cloth) *float64) column {
+	return column{name,
+		func(c plan.Cloth, _ length.Style) string {
+			if v := *at(&c); v != 0 {
+				return strconv.FormatFloat(v, 'f', -1, 64)
+			}
+			return ""
+		},
+		func(c *plan.Cloth, text string, _ length.Unit) (err error) {
+			if text = strings.TrimSpace(strings.TrimSuffix(text, "%")); text == "" {
+				return nil
+			}
+			if *at(c), err = strconv.ParseFloat(strings.Replace(text, ",", ".", 1), 64); err != nil {
+				return fmt.Errorf("%q is no %s; type a number such as 3", text, what)
+			}
+			return nil
+		}}
+}
+
+// repeatColumn is one direction of the repeat of a print.
+func repeatColumn(name string, at func(*plan.Repeat) *length.Length) column {
+	return column{name,
+		func(c plan.Cloth, style length.Style) string {
+			if c.Repeat == nil {
+				return ""
+			}
+			return withUnit(*at(c.Repeat), style)
+		},
+		func(c *plan.Cloth, text string, unit length.Unit) error {
+			if text == "" {
+				return nil
+			}
+			l, err := length.Parse(text, unit)
+			if err != nil {
+				return err
+			}
+			if c.Repeat == nil {
+				c.Repeat = &plan.Repeat{Across: l, Along: l}
+			}
+			*at(c.Repeat) = l
+			return nil
+		}}
+}
+
+// writeOdd writes odd pieces as 20 x 5 in x 5 in; 26 in x 25 in.
+func writeOdd(c plan.Cloth, style length.Style) string {
+	var parts []string
+	for _, o := range c.Odd {
+		text := withUnit(o.Width, style) + " x " + withUnit(o.Length, style)
+		if o.Count > 1 {
+			text = strconv.Itoa(o.Count) + " x " + text
+		}
+		parts = append(parts, text)
+	}
+	return strings.Join(parts, "; ")
+}
+
+func readOdd(c *plan.Cloth, text string, unit length.Unit) error {
+	if text == "" {
+		return nil
+	}
+	for _, one := range strings.Split(text, ";") {
+		parts := strings.Split(strings.ReplaceAll(one, "×", "x"), "x")
+		o := plan.OddPiece{Count: 1}
+		var err error
+		if len(parts) == 3 {
+			if o.Count, err = strconv.Atoi(strings.TrimSpace(parts[0])); err != nil || o.Count < 1 {
+				return fmt.Errorf("%q is no number of pieces; type one such as 20 x 5 in x 5 in", strings.TrimSpace(parts[0]))
+			}
+			parts = parts[1:]
+		}
+		if len(parts) != 2 {
+			return fmt.Errorf("%q is no odd piece; type its width and length such as 26 in x 25 in, more of them after a semicolon", strings.TrimSpace(one))
+		}
+		for i, to := range []*length.Length{&o.Width, &o.Length} {
+			if *to, err = length.Parse(strings.TrimSpace(parts[i]), unit); err != nil {
+				return err
+			}
+		}
+		c.Odd = append(c.Odd, o)
+	}
+	return nil
 }
 
 func colourColumn(name string, at func(*plan.Cloth) *string) column {

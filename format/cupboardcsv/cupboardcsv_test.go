@@ -44,6 +44,20 @@ func TestColumnsInAnyOrderAndWithAMark(t *testing.T) {
 	assert.InDelta(t, 3, got[0].Shrink, 0)
 }
 
+func TestOddPiecesAndWhatElseIsKnown(t *testing.T) {
+	text := "name,kind,odd,repeat across,repeat along,stretch,prewashed,price,per\r\n" +
+		"knit,interlining,20 x 5 x 5; 26 in × 25 in,4,4 1/2,15 %,yes,\"12,50\",m\r\n"
+	got := read(t, text)
+	require.Len(t, got, 1)
+	in := length.Inch
+	assert.Equal(t, []plan.OddPiece{{Width: 5 * in, Length: 5 * in, Count: 20}, {Width: 26 * in, Length: 25 * in, Count: 1}}, got[0].Odd)
+	assert.Equal(t, plan.Repeat{Across: 4 * in, Along: 9 * in / 2}, *got[0].Repeat)
+	assert.Equal(t, []any{plan.Interlining, 15.0, true, 12.5, plan.PerMetre}, []any{got[0].Kind, got[0].Stretch, got[0].Prewashed, got[0].Price, got[0].Per})
+	out, err := cupboardcsv.Write(got, length.Inches)
+	require.NoError(t, err)
+	assert.Equal(t, got, read(t, string(out)), "out and in again is the same")
+}
+
 func TestWhatIsWrongIsNamedByRowAndColumn(t *testing.T) {
 	for name, c := range map[string]struct {
 		text   string
@@ -56,6 +70,10 @@ func TestWhatIsWrongIsNamedByRowAndColumn(t *testing.T) {
 		"a column unknown":         {"name,colour\nx,red\n", 1, "colour", "there is no such column"},
 		"a column twice":           {"name,name\nx,y\n", 1, "name", "twice"},
 		"a length that is none":    {"name,have\nink leaf,much\n", 2, "have", "much"},
+		"odd pieces of one side":   {"name,odd\nx,5 in\n", 2, "odd", "is no odd piece"},
+		"no number of odd pieces":  {"name,odd\nx,some x 5 x 5\n", 2, "odd", "is no number of pieces"},
+		"a price in words":         {"name,price\nx,cheap\n", 2, "price", "is no price"},
+		"washed, perhaps":          {"name,prewashed\nx,perhaps\n", 2, "prewashed", "is none of yes, no"},
 		"a field too few":          {"name,have\nink leaf\n", 2, "", "it has 1 fields, and the header names 2"},
 		"a name twice":             {"name\nink leaf\nInk Leaf\n", 3, "name", "stands in row 2 already"},
 		"no name":                  {"name,have\n,1 yd\n", 2, "name", "needs a name"},

@@ -100,7 +100,7 @@ func Reckon(data []byte, w *reckon.Workshop) (reckon.Reckoning, error) {
 		return reckon.Reckoning{}, err
 	}
 	r := reckon.Reckon(p, w)
-	r.Settled = Full(p.Settle())
+	r.Settled = Full(w.Settle(p))
 	return r, nil
 }
 

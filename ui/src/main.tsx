@@ -16,6 +16,7 @@ import { SayProvider } from "./shell/Say";
 import { Shell } from "./shell/Shell";
 import { properties, themeOf } from "./shell/theme";
 import type { Scheme } from "./shell/tokens";
+import { Cost } from "./views/Cost";
 import { Cupboard } from "./views/Cupboard";
 import { Cut } from "./views/Cut";
 import { Draft } from "./views/Draft";
@@ -26,6 +27,7 @@ import { Sew } from "./views/Sew";
 import { Shelf } from "./views/Shelf";
 import { Shopping } from "./views/Shopping";
 import { Table } from "./views/Table";
+import { Together } from "./views/Together";
 
 // Styles made while the page runs carry the nonce the page was served with.
 const nonce = document.querySelector<HTMLMetaElement>("meta[property=csp-nonce]")?.nonce;
@@ -49,6 +51,7 @@ function App() {
               <Route index element={<Draft />} />
               <Route path="cut" element={<Cut />} />
               <Route path="cut/table" element={<Table />} />
+              <Route path="cut/cost" element={<Cost />} />
               <Route path="sew" element={<Sew />} />
             </Route>
             <Route
@@ -62,6 +65,7 @@ function App() {
               <Route path="samples" element={<Samples />} />
               <Route path="cloth" element={<Cupboard />} />
               <Route path="cloth/shopping" element={<Shopping />} />
+              <Route path="cloth/together" element={<Together />} />
               <Route path="log" element={<Log />} />
               <Route path="habits" element={<Habits />} />
               <Route path="*" element={<Nowhere message="There is no such place." />} />

@@ -664,6 +664,12 @@ path?: string
 mirrored?: boolean
 inset?: number
 /**
+ * Centred tells that a motif of the print lies in its middle, Selvedge that one of its
+ * edges is a selvedge.
+ */
+centred?: boolean
+selvedge?: boolean
+/**
  * Waits names the gate this cut follows; empty when it can be cut now.
  */
 waits?: string
@@ -912,6 +918,10 @@ returned?: boolean
  * Sought tells that a shorter lay was looked for.
  */
 sought?: boolean
+/**
+ * InCupboard tells that it is taken from the cupboard.
+ */
+in_cupboard?: boolean
 kept?: Kept
 }
 /**

@@ -1071,6 +1071,7 @@ round?: ("one-go" | "four-runs")
 /**
  * Wage is what an hour of work is reckoned at, Margin what is added to the cost for
  * selling, in percent, and Currency how money is named.
+ * What a plan does not say, the habits of the workshop do.
  */
 wage?: number
 margin?: number

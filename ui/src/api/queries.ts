@@ -1,5 +1,17 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import type { BeginPlan, ClothView, HabitsView, LogView, PlanView, SampleView, ShelfItem, ShoppingView, StartsView } from "./api.gen";
+import type {
+  BeginPlan,
+  ClothView,
+  HabitsView,
+  LogView,
+  NotionView,
+  PlanView,
+  SampleView,
+  ShelfItem,
+  ShoppingView,
+  StartsView,
+  TogetherView,
+} from "./api.gen";
 import { ask } from "./client";
 import type { Plan } from "./plan.gen";
 
@@ -21,6 +33,14 @@ export const useShopping = (plans: string[]) =>
     queryFn: () => ask<ShoppingView>("GET", `/shopping?${new URLSearchParams(plans.map((id) => ["plan", id]))}`),
     placeholderData: (before) => before,
   });
+/** Plans on one lay of a cloth; all that take of it where none is named. */
+export const useTogether = (cloth: string, plans: string[]) =>
+  useQuery({
+    queryKey: ["together", cloth, ...plans],
+    queryFn: () => ask<TogetherView>("GET", `/together?${new URLSearchParams([["cloth", cloth], ...plans.map((id) => ["plan", id])])}`),
+    placeholderData: (before) => before,
+  });
+export const useNotions = () => useQuery({ queryKey: ["notions"], queryFn: () => ask<NotionView[]>("GET", "/notions") });
 export const useHabits = () => useQuery({ queryKey: keys.habits, queryFn: () => ask<HabitsView>("GET", "/habits") });
 export const useSamples = () => useQuery({ queryKey: keys.samples, queryFn: () => ask<SampleView[]>("GET", "/samples") });
 export const useLog = () => useQuery({ queryKey: keys.log, queryFn: () => ask<LogView[]>("GET", "/log") });

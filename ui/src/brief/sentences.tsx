@@ -1,4 +1,5 @@
 import type { Reckoning } from "../api/api.gen";
+import type { Plan } from "../api/plan.gen";
 import { useCloths, useStarts } from "../api/queries";
 import { Swatch } from "../cloth/Swatch";
 import { usePlan } from "../plan/context";
@@ -193,20 +194,32 @@ const prints = [
   { value: "one-way", name: "printed one way" },
 ];
 
+/** Motifs lie as far apart one way as the other until both are said. */
+const bothWays = (letter: string) => (plan: Plan) => {
+  const repeat = plan.cloths?.[letter]?.repeat;
+  if (!repeat) return plan;
+  const across = repeat.across ?? repeat.along;
+  const along = repeat.along ?? repeat.across;
+  return put(plan, `/cloths/${letter}/repeat`, { across, along });
+};
+
 /** The cloths it takes, each with where it comes from. */
 export function Cloths() {
   const { value, rework, reckoning } = usePlan();
   const cupboard = useCloths().data ?? [];
   const letters = useLetters();
   const used = new Set(reckoning.cloths.map((c) => c.cloth));
-  const cloths = (value("/cloths") ?? {}) as Record<string, { swatch?: { motif?: string; ground?: string; ink?: string } }>;
+  const cloths = (value("/cloths") ?? {}) as Record<
+    string,
+    { swatch?: { motif?: string; ground?: string; ink?: string }; repeat?: unknown }
+  >;
 
   const from = (letter: string, name: string) => {
     const found = cupboard.find((c) => c.name === name);
     if (!found) return;
-    const { have: _, ...cloth } = found.cloth as { have?: unknown; [key: string]: unknown };
-    rework((plan) => put(plan, `/cloths/${letter}`, cloth), `cloth ${letter}: ${name}`);
+    rework((plan) => put(plan, `/cloths/${letter}`, found.taken), `cloth ${letter}: ${name}`);
   };
+  const centred = JSON.stringify(value("/pieces") ?? {}).includes('"centred":true');
   const next = "ABCDEFGHIJKLMNOPQRSTUVWXYZ".split("").find((l) => !cloths[l]) ?? "Z2";
   const options = cupboard.map((c) => ({ value: c.name, name: c.name }));
 
@@ -224,6 +237,14 @@ export function Cloths() {
             />
             , <Value path={`/cloths/${letter}/width`} label={`Width of ${name}`} /> wide,{" "}
             <PlanChoice path={`/cloths/${letter}/print`} label={`Print of ${name}`} options={prints} />
+            {(cloths[letter]?.repeat !== undefined || centred) && (
+              <>
+                , motifs{" "}
+                <Value path={`/cloths/${letter}/repeat/across`} label={`Motif to motif across, ${name}`} follow={bothWays(letter)} /> apart
+                across and{" "}
+                <Value path={`/cloths/${letter}/repeat/along`} label={`Motif to motif along, ${name}`} follow={bothWays(letter)} /> along
+              </>
+            )}
             {used.has(letter) ? "." : <span className="soft">, not used yet.</span>}
           </span>
         </p>

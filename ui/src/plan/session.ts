@@ -92,7 +92,7 @@ export class Session {
     const mine = new AbortController();
     this.previewing = mine;
     try {
-      const reckoning = await ask<Reckoning>("POST", "/reckon", plan, mine.signal);
+      const reckoning = await ask<Reckoning>("POST", `/reckon?for=${encodeURIComponent(this.state.id)}`, plan, mine.signal);
       // On the way to 16 stands a 1 that cannot be cut: a stop is shown when it is meant.
       if (!mine.signal.aborted && drawable(reckoning)) this.show(reckoning);
       return null;

@@ -1,24 +1,15 @@
 import Button from "@mui/material/Button";
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import { Link } from "react-router";
-import type { ClothFileView, ClothView, Swatch as SwatchData } from "../api/api.gen";
-import { ApiError, ask, sendFile, sentence } from "../api/client";
+import type { ClothFileView, ClothView } from "../api/api.gen";
+import { ask, sendFile, sentence } from "../api/client";
 import { useChange, useCloths } from "../api/queries";
-import { Choice } from "../brief/Choice";
-import { motifNames } from "../cloth/Pattern";
 import { Swatch } from "../cloth/Swatch";
 import { FileButton } from "../shell/FileButton";
 import { useSay } from "../shell/Say";
 import { Len, T } from "../words/T";
-
-interface ClothDoc {
-  name?: string;
-  width?: string;
-  print?: string;
-  have?: string;
-  swatch?: SwatchData;
-  [key: string]: unknown;
-}
+import { type ClothDoc, ClothForm, printWords } from "./ClothForm";
+import { Notions } from "./Notions";
 
 /** What is in the cupboard. */
 export function Cupboard() {
@@ -55,14 +46,31 @@ export function Cupboard() {
       {cloths.data?.length === 0 && !adding && (
         <p className="empty">The cupboard is empty. Put the first cloth in, and plans can be cut from it.</p>
       )}
-      <ul className="cupboard">
-        {cloths.data?.map((cloth) => (
-          <ClothRow key={cloth.id} cloth={cloth} />
-        ))}
-      </ul>
+      {kinds.map(({ kind, title }) => {
+        const mine = cloths.data?.filter((c) => c.kind === kind) ?? [];
+        if (mine.length === 0) return null;
+        return (
+          <section key={kind} aria-label={title}>
+            {kind !== "cloth" && <h2 className="kind">{title}</h2>}
+            <ul className="cupboard">
+              {mine.map((cloth) => (
+                <ClothRow key={cloth.id} cloth={cloth} />
+              ))}
+            </ul>
+          </section>
+        );
+      })}
+      <Notions />
     </div>
   );
 }
+
+const kinds = [
+  { kind: "cloth", title: "Cloths" },
+  { kind: "batting", title: "Battings" },
+  { kind: "interlining", title: "Interlinings" },
+  { kind: "web", title: "Fusible web" },
+];
 
 /** The cupboard as a table: out as CSV, and in after a look at what would change. */
 function Table() {
@@ -160,12 +168,30 @@ function Table() {
   );
 }
 
-const printWords: Record<string, string> = {
-  plain: "plain",
-  "all-over": "printed all over",
-  "two-way": "printed two ways",
-  "one-way": "printed one way",
+const sentenceOf = (facts: string[]) => {
+  const text = facts.join(", ");
+  return text.charAt(0).toUpperCase() + text.slice(1);
 };
+
+const wantedText = (cloth: ClothView) => (cloth.wanted.nm > 0 ? `${cloth.wanted.text} wanted` : "Odd pieces wanted");
+
+/** Odd pieces, and what is kept for which plan. */
+function Odd({ cloth }: { cloth: ClothView }) {
+  const told: ReactNode[] = cloth.odd.map((o) => (
+    <li key={`${o.width.nm} ${o.length.nm} ${o.for}`}>
+      <T>{`${o.count === 1 ? "An odd piece" : `${o.count} pieces`} ${o.width.text} × ${o.length.text}`}</T>
+      {o.for && <span className="kept">, kept for {o.for}</span>}
+    </li>
+  ));
+  for (const k of cloth.kept) {
+    told.push(
+      <li key={`kept ${k.plan}`}>
+        <T>{k.length.text}</T> <span className="kept">kept for {k.plan}</span>
+      </li>,
+    );
+  }
+  return told.length > 0 ? <ul className="odd">{told}</ul> : null;
+}
 
 function ClothRow({ cloth }: { cloth: ClothView }) {
   const say = useSay();
@@ -209,10 +235,17 @@ function ClothRow({ cloth }: { cloth: ClothView }) {
           ) : (
             "Nobody said how much there is."
           )}
+          {cloth.facts.length > 0 && (
+            <span className="soft">
+              {" "}
+              <T>{`${sentenceOf(cloth.facts)}.`}</T>
+            </span>
+          )}
         </p>
+        <Odd cloth={cloth} />
         {cloth.plans.length > 0 && (
           <p className={cloth.short.nm > 0 ? "stop-text" : "soft"}>
-            <T>{`${cloth.wanted.text} wanted for ${cloth.plans.join("; ")}${cloth.short.nm > 0 ? `: ${cloth.short.text} short` : ""}.`}</T>
+            <T>{`${wantedText(cloth)} for ${cloth.plans.length > 2 ? `${cloth.plans.length} plans` : cloth.plans.join(" and ")}${cloth.short.nm > 0 ? `: ${cloth.short.text} to buy` : ""}.`}</T>
           </p>
         )}
         <div className="row-actions">
@@ -225,95 +258,5 @@ function ClothRow({ cloth }: { cloth: ClothView }) {
         </div>
       </div>
     </li>
-  );
-}
-
-function ClothForm({ doc, save, cancel }: { doc: ClothDoc; save: (doc: ClothDoc) => Promise<void>; cancel: () => void }) {
-  const [draft, setDraft] = useState(doc);
-  const [problem, setProblem] = useState<{ path: string; text: string } | null>(null);
-  const set = (part: Partial<ClothDoc>) => setDraft({ ...draft, ...part });
-  const swatch = draft.swatch ?? {};
-  const submit = async () => {
-    const { have, ...rest } = draft;
-    try {
-      await save(have?.trim() ? { ...rest, have: have.trim() } : rest);
-    } catch (error) {
-      const first = error instanceof ApiError ? error.problem.errors?.[0] : undefined;
-      setProblem(first ? { path: first.path, text: first.text } : { path: "", text: sentence(error) });
-    }
-  };
-  const input = (key: "name" | "width" | "have", label: string, hint: string) => (
-    <label className="line-field">
-      <span>{label}</span>
-      <input
-        value={draft[key] ?? ""}
-        placeholder={hint}
-        aria-invalid={problem?.path === `/${key}` || undefined}
-        onChange={(e) => set({ [key]: e.target.value })}
-      />
-    </label>
-  );
-  return (
-    <form
-      className="cloth-form"
-      aria-label="A cloth"
-      onSubmit={(e) => {
-        e.preventDefault();
-        void submit();
-      }}
-    >
-      <Swatch of={swatch} width={150} height={72} />
-      <div>
-        <div className="line-fields">
-          {input("name", "Name", "ink leaf")}
-          {input("width", "Width", "42 in")}
-          {input("have", "Length left", "1 1/4 yd")}
-        </div>
-        <p>
-          It is{" "}
-          <Choice
-            label="Print direction"
-            value={draft.print ?? "plain"}
-            options={Object.entries(printWords).map(([value, name]) => ({ value, name }))}
-            choose={(print) => set({ print })}
-          />{" "}
-          and drawn{" "}
-          <Choice
-            label="How it is drawn"
-            value={swatch.motif ?? "plain"}
-            options={motifNames}
-            choose={(motif) => set({ swatch: { ...swatch, motif: motif as SwatchData["motif"] } })}
-          />{" "}
-          in{" "}
-          <label>
-            <span className="sr-only">Colour of the motif</span>
-            <input type="color" value={swatch.ink ?? "#7d6b3d"} onChange={(e) => set({ swatch: { ...swatch, ink: e.target.value } })} />
-          </label>{" "}
-          on{" "}
-          <label>
-            <span className="sr-only">Colour of the ground</span>
-            <input
-              type="color"
-              value={swatch.ground ?? "#c9b98f"}
-              onChange={(e) => set({ swatch: { ...swatch, ground: e.target.value } })}
-            />
-          </label>
-          .
-        </p>
-        {problem && (
-          <p className="finding stop" role="alert">
-            <T>{problem.text}</T>
-          </p>
-        )}
-        <div className="row-actions">
-          <Button type="submit" variant="contained">
-            Keep it
-          </Button>
-          <Button variant="text" onClick={cancel}>
-            Leave it
-          </Button>
-        </div>
-      </div>
-    </form>
   );
 }

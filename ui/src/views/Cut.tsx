@@ -3,18 +3,20 @@ import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
-import { useId, useState } from "react";
+import { useState } from "react";
 import { Link } from "react-router";
-import type { ClothNeed, Cut as CutData, Piece, Placed, Reckoning, Strips, Swatch as SwatchData, Vertex } from "../api/api.gen";
+import type { ClothNeed, Cut as CutData, Reckoning, Swatch as SwatchData } from "../api/api.gen";
+import { School } from "../brief/School";
 import { Findings } from "../brief/Thread";
-import { Pattern } from "../cloth/Pattern";
 import { Swatch } from "../cloth/Swatch";
+import { Lay } from "../lay/Lay";
 import { usePlan } from "../plan/context";
 import { swatchesOf } from "../plan/swatches";
-import { turned } from "../sheet/net";
-import { extent, mm, pathOf } from "../sheet/PieceDrawing";
-import { SvgText } from "../sheet/SvgText";
+import { mm } from "../sheet/PieceDrawing";
 import { Len, T } from "../words/T";
+import { InCupboard } from "./InCupboard";
+import { cutsOf, keyOf, type Move, type Spread, spreadsOf, these } from "./moves";
+import { ShorterLay } from "./ShorterLay";
 import { useTick } from "./ticking";
 
 /** The lay of every cloth with its cuts in order. */
@@ -34,16 +36,23 @@ export function Cut() {
     <div className="page cutting">
       <header className="page-head">
         <h1>Cut {reckoning.title}</h1>
-        <p className="caution">
-          Close the rotary cutter after every cut, cut away from yourself, and keep your fingers behind the ruler's edge.
-        </p>
         <button type="button" className="word-button no-print" onClick={() => window.print()}>
           Print the cutting list
         </button>
         <Link className="word-button no-print" to="table">
           Cut at the table
         </Link>
+        <Link className="word-button no-print" to="cost">
+          What it costs
+        </Link>
       </header>
+      <p className="caution">
+        Close the rotary cutter after every cut, cut away from yourself, and keep your fingers behind the ruler's edge.
+      </p>
+      <p>
+        Pieces are cut <School of="lay" label="How pieces are cut" />.{" "}
+        <span className="soft">On the drawings the selvedges lie left and right, the squared end at the top.</span>
+      </p>
       <Findings of={reckoning.findings.filter((f) => f.about.startsWith("/cloths") || f.code === "back-cut-early")} />
       {reckoning.cloths.map((cloth) => (
         <ClothSection key={cloth.cloth} cloth={cloth} reckoning={reckoning} swatch={swatches[cloth.cloth]} />
@@ -62,24 +71,42 @@ function ClothSection({ cloth, reckoning, swatch }: { cloth: ClothNeed; reckonin
           <p>
             <Amounts cloth={cloth} /> <Shortest cloth={cloth} />
           </p>
+          <ShorterLay cloth={cloth} />
+          <InCupboard cloth={cloth} />
         </div>
       </div>
-      <div className="cloth-body">
-        <Lay cloth={cloth} cuts={reckoning.cuts} pieces={reckoning.pieces} strips={reckoning.edge_strips} swatch={swatch} />
-        <Order cloth={cloth} cuts={reckoning.cuts} />
-      </div>
+      {spreadsOf(cloth).map((spread) => (
+        <div className="cloth-body" key={spread.key}>
+          <Lay
+            lay={spread.lay}
+            whole={spread.odd?.length.nm}
+            among={mm(cloth.lay.width.nm)}
+            cuts={reckoning.cuts}
+            pieces={reckoning.pieces}
+            strips={reckoning.edge_strips}
+            swatch={swatch}
+          />
+          <div className="cut-order">
+            <Order spread={spread} cuts={reckoning.cuts} />
+            {!spread.odd && <Ticks cloth={cloth} cuts={reckoning.cuts} />}
+          </div>
+        </div>
+      ))}
+      {cloth.lay.placed.length === 0 && <Ticks cloth={cloth} cuts={reckoning.cuts} />}
     </section>
   );
 }
 
 /** How much shorter the lay could be at best. */
-function Shortest({ cloth: { lay } }: { cloth: ClothNeed }) {
-  if (lay.placed.length === 0) return null;
+function Shortest({ cloth: { lay, done } }: { cloth: ClothNeed }) {
+  if (lay.placed.length === 0 || done) return null;
   const why = limits[lay.limit] ?? "";
   if (lay.length.nm <= lay.bound.nm) return <span className="soft">No lay is shorter: {why}.</span>;
   return (
     <span className="soft">
-      <T>{`The lay is ${lay.length.text}; none is shorter than ${lay.bound.text}: ${why}.`}</T>
+      <T>
+        {`The lay is ${lay.length.text}; none is shorter than ${lay.bound.text}: ${why}${lay.certain ? ". With straight cuts all the way through, none is shorter than this" : ""}.`}
+      </T>
     </span>
   );
 }
@@ -92,6 +119,8 @@ const limits: Record<string, string> = {
 
 /** Have, need, buy: in a sentence. */
 function Amounts({ cloth }: { cloth: ClothNeed }) {
+  if (cloth.need.nm === 0) return <>All of it comes from odd pieces.</>;
+  if (cloth.done) return <>All is cut.</>;
   const need = (
     <>
       Takes{" "}
@@ -133,210 +162,115 @@ function Amounts({ cloth }: { cloth: ClothNeed }) {
   );
 }
 
-interface LayProps {
-  cloth: ClothNeed;
-  cuts: CutData[];
-  pieces: Piece[];
-  strips: Strips[];
-  swatch?: SwatchData;
-  /** Pieces that stand out; all do when absent. */
-  about?: (placed: Placed) => boolean;
-}
-
-/** The cloth to scale, selvedges left and right, its pieces where they are cut. */
-export function Lay({ cloth, cuts, pieces, strips, swatch, about }: LayProps) {
-  const id = useId();
-  const { lay } = cloth;
-  const width = mm(lay.width.nm);
-  const length = mm(lay.length.nm);
-  const unit = width / 470;
-  const text = 13 * unit;
-  return (
-    <svg
-      className="lay"
-      viewBox={`${-unit} ${-text * 1.9} ${width + 2 * unit} ${length + text * 2.2}`}
-      role="img"
-      aria-label={`${lay.placed.length} pieces on ${lay.width.text} of usable width, using ${lay.length.text} of length`}
-      fontSize={text}
-    >
-      <defs>
-        <Pattern id={id} swatch={swatch} />
-      </defs>
-      <SvgText x={width / 2} y={-text * 0.5} text={text} anchor="middle">
-        {`${lay.width.text} between the selvedges · ${lay.length.text} used`}
-      </SvgText>
-      <rect className="cloth-ground" width={width} height={length} fill={`url(#${id})`} />
-      {lay.placed.map((p) => (
-        <Laid
-          key={`${p.x.nm} ${p.y.nm}`}
-          placed={p}
-          back={about !== undefined && !about(p)}
-          cut={cuts[p.cut]}
-          shape={shapeOf(cuts[p.cut], pieces)}
-          bias={strips.find((s) => s.cut === cuts[p.cut]?.id && s.cut.endsWith(".bias"))}
-          fill={`url(#${id})`}
-          text={text}
-        />
-      ))}
-      {lay.strips.map((s, i) => (
-        <g key={s.y.nm}>
-          <line className="strip-cut" x1={0} x2={width} y1={mm(s.y.nm + s.height.nm)} y2={mm(s.y.nm + s.height.nm)} />
-          <text className="strip-number" x={width - text * 0.4} y={mm(s.y.nm) + text * 1.2} textAnchor="end">
-            {i + 1}
-          </text>
-        </g>
-      ))}
-    </svg>
-  );
-}
-
-/** The outline that a panel is cut to by its template; none for what the ruler cuts, and for a back, whose template is the front. */
-function shapeOf(cut: CutData | undefined, pieces: Piece[]): Piece | undefined {
-  return cut?.shape === "template" && cut.patches === undefined && !cut.path && cut.piece !== "back"
-    ? pieces.find((p) => p.name === cut.piece)
-    : undefined;
-}
-
-interface LaidProps {
-  placed: Placed;
-  /** It stands back. */
-  back: boolean;
-  cut: CutData | undefined;
-  shape: Piece | undefined;
-  bias: Strips | undefined;
-  fill: string;
-  text: number;
-}
-
-function Laid({ placed, back, cut, shape, bias, fill, text }: LaidProps) {
-  const [x, y, w, h] = [placed.x, placed.y, placed.width, placed.height].map((l) => mm(l.nm)) as [number, number, number, number];
-  const label = cut ? `${cut.width.text} × ${cut.height.text}` : "";
-  const fits = w > label.length * text * 0.52 && h > text * 1.5;
-  return (
-    <g opacity={back ? 0.3 : 1}>
-      <rect className={`laid${cut?.waits ? " waits" : ""}${cut?.done ? " done" : ""}`} x={x} y={y} width={w} height={h} fill={fill} />
-      <rect className="laid-edge halo" x={x} y={y} width={w} height={h} />
-      <rect className={`laid-edge${cut?.waits ? " waits" : ""}${cut?.done ? " done" : ""}`} x={x} y={y} width={w} height={h} />
-      {shape && <Template piece={shape} placed={placed} />}
-      {cut?.line && <PatchTemplate line={cut.line} placed={placed} />}
-      {cut?.path && <ShapeTemplate cut={cut} placed={placed} />}
-      <Diagonals cut={cut} x={x} y={y} w={w} h={h} />
-      {bias && <BiasStrips strips={bias} placed={placed} />}
-      {cut?.waits && <path className="wait-mark" d={`M${x} ${y} L${x + w} ${y + h} M${x + w} ${y} L${x} ${y + h}`} />}
-      {fits && (
-        <foreignObject x={x} y={y} width={w} height={h}>
-          <div className="on-cloth" style={{ fontSize: text }}>
-            <span>
-              <T>{label}</T>
-            </span>
-          </div>
-        </foreignObject>
-      )}
-    </g>
-  );
-}
-
-/** The outline of a shape that is laid on, as it is seen from the right side of its cloth. */
-function ShapeTemplate({ cut, placed }: { cut: CutData; placed: Placed }) {
-  const inset = mm(cut.inset ?? 0);
-  const turn = placed.turned ? ` translate(${mm(placed.width.nm)} 0) rotate(90)` : "";
-  const over = cut.mirrored ? ` translate(${mm(cut.width.nm) - 2 * inset} 0) scale(-1 1)` : "";
-  const transform = `translate(${mm(placed.x.nm)} ${mm(placed.y.nm)})${turn} translate(${inset} ${inset})${over}`;
-  return (
-    <g className="no-pointer" transform={transform}>
-      <path className="template halo" d={cut.path} />
-      <path className="template" d={cut.path} />
-    </g>
-  );
-}
-
-/** The outline of a patch that is cut by its template. */
-function PatchTemplate({ line, placed }: { line: Vertex[]; placed: Placed }) {
-  const turn = placed.turned ? ` translate(${mm(placed.width.nm)} 0) rotate(90)` : "";
-  const d = pathOf(line);
-  return (
-    <g className="no-pointer" transform={`translate(${mm(placed.x.nm)} ${mm(placed.y.nm)})${turn}`}>
-      <path className="template halo" d={d} />
-      <path className="template" d={d} />
-    </g>
-  );
-}
-
-/** The diagonals that squares are cut along into triangles. */
-function Diagonals({ cut, x, y, w, h }: { cut: CutData | undefined; x: number; y: number; w: number; h: number }) {
-  if (cut?.shape !== "half-square" && cut?.shape !== "quarter-square") return null;
-  const once = `M${x} ${y + h}L${x + w} ${y}`;
-  const both = cut.shape === "quarter-square" || (cut.gives ?? 0) > 2;
-  const d = both ? `${once}M${x} ${y}L${x + w} ${y + h}` : once;
+/** The cuts of a piece of cloth in the order they are made: strips, columns, pieces. */
+function Order({ spread, cuts }: { spread: Spread; cuts: CutData[] }) {
+  const moves = cutsOf(spread, cuts, () => true);
   return (
     <>
-      <path className="diagonal halo no-pointer" d={d} />
-      <path className="diagonal no-pointer" d={d} />
+      {spread.odd && (
+        <h3>
+          <T>
+            {spread.odd.count === 1
+              ? `From the odd piece, ${spread.odd.width.text} × ${spread.odd.length.text}`
+              : `From ${spread.odd.count} odd pieces, ${spread.odd.width.text} × ${spread.odd.length.text} each, up to four on each other`}
+          </T>
+        </h3>
+      )}
+      {spread.odd && <p className="soft">Its grain runs up and down, as it is drawn.</p>}
+      <ol>
+        {grouped(moves).map(([first, ...out]) => (
+          <li key={`${keyOf(first)} ${first.columns}`}>
+            <Told move={first} />
+            {out.length > 0 && (
+              <ul className="sub-cuts">
+                {out.map((move) => (
+                  <li key={`${keyOf(move)} ${move.columns}`}>
+                    <Told move={move} />
+                  </li>
+                ))}
+              </ul>
+            )}
+          </li>
+        ))}
+      </ol>
     </>
   );
 }
 
-/** A piece's outline within the rectangle it is cut out with: what falls off is struck out. */
-function Template({ piece, placed }: { piece: Piece; placed: Placed }) {
-  const box = turned(extent(piece), placed.turned ? 1 : 0);
-  const [x, y, w, h] = [placed.x, placed.y, placed.width, placed.height].map((l) => mm(l.nm)) as [number, number, number, number];
-  const at = `translate(${x + (w - box.width) / 2 - box.x} ${y + (h - box.height) / 2 - box.y})${placed.turned ? " rotate(90)" : ""}`;
-  const path = pathOf(piece.cut_outline);
-  const whole = extent(piece);
+/** Every strip with what is cut out of it. */
+function grouped(moves: Move[]): [Move, ...Move[]][] {
+  const groups: [Move, ...Move[]][] = [];
+  for (const move of moves) {
+    const last = groups.at(-1);
+    if (last && move.strips.length > 0 && move.parts.length > 0) last.push(move);
+    else groups.push([move]);
+  }
+  return groups;
+}
+
+/** A move in a sentence. */
+export function Told({ move }: { move: Move }) {
+  const { spread, strips, parts, columns, ruler } = move;
+  if (parts.length === 0 && strips.length === 0) return <>{spread.odd ? "Square one edge." : "Square the end."}</>;
+  if (parts.length === 0) {
+    const from = strips[0] ?? 1;
+    if (!spread.lay.placed.some((p) => p.strip === from)) {
+      return (
+        <>
+          Cut off up to{" "}
+          <strong>
+            <T>{ruler}</T>
+          </strong>
+          , just so much that the first motif lies in the middle of the next strip.
+        </>
+      );
+    }
+    return (
+      <>
+        Set the ruler to{" "}
+        <strong>
+          <T>{ruler}</T>
+        </strong>{" "}
+        and cut {strips.length === 1 ? `strip ${from}` : `strips ${these(strips)}, lay them on each other with their edges even`}
+        {strips.length === 1 ? " all the way across." : "."}
+      </>
+    );
+  }
+  if (strips.length === 0) {
+    const [part] = parts;
+    return (
+      <T>
+        {`Draw round ${part?.count} × ${part?.cut.width.text} × ${part?.cut.height.text} (${part?.cut.title.toLowerCase()}) and cut them out.`}
+      </T>
+    );
+  }
+  const [only] = parts;
+  if (only?.cut.centred) {
+    return <T>{`${columns} × ${ruler} × ${only.height.text}, each round its motif (${only.cut.title.toLowerCase()})`}</T>;
+  }
+  if (parts.length === 1 && only?.count === 1) {
+    return <T>{`${columns} × ${ruler}${only.trimmed ? `, trimmed to ${only.height.text}` : ""} (${only.cut.title.toLowerCase()})`}</T>;
+  }
   return (
-    <g transform={at} className="no-pointer">
-      <path
-        className="falls-off"
-        fillRule="evenodd"
-        d={`M${whole.x} ${whole.y} h${whole.width} v${whole.height} h${-whole.width} Z ${path}`}
-      />
-      <path className="template" d={path} />
-    </g>
+    <T>
+      {`${columns} × ${ruler}, ${columns > 1 ? "each cut apart" : "cut apart"}: ${parts.map((p) => `${p.count} × ${p.height.text} (${p.cut.title.toLowerCase()})`).join(", ")}`}
+    </T>
   );
 }
 
-/** Bias strips as they lie on the piece they are cut from. */
-function BiasStrips({ strips, placed }: { strips: Strips; placed: Placed }) {
-  return (
-    <g className="no-pointer" transform={`translate(${mm(placed.x.nm)} ${mm(placed.y.nm)})`}>
-      {strips.lie.map(({ corners, length }) => (
-        <polygon
-          key={`${corners[0]?.x} ${corners[0]?.y}`}
-          className="bias-strip"
-          points={corners.map((c) => `${mm(c.x)},${mm(c.y)}`).join(" ")}
-        >
-          <title>{length.text}</title>
-        </polygon>
-      ))}
-    </g>
-  );
-}
-
-/** The cuts of a cloth in the order they are made: strips, then pieces out of them. */
-function Order({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
+/** The cuts of a cloth, to be ticked off. */
+function Ticks({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
   const { value } = usePlan();
-  const mine = cuts.map((cut, index) => ({ cut, index })).filter(({ cut }) => cut.cloth === cloth.cloth);
+  const mine = cuts.filter((cut) => cut.cloth === cloth.cloth);
   const ticked = (value("/progress/cut") ?? []) as string[];
   const copies = Number(value("/copies") ?? 1);
   const [early, ask] = useState<CutData | null>(null);
   const keep = useTick();
   const tick = (cut: CutData, done: boolean) => (done && cut.waits ? ask(cut) : keep(cut.id, done));
   return (
-    <div className="cut-order">
-      <ol>
-        <li>Square the end.</li>
-        {cloth.lay.strips.map((strip, i) => (
-          <li key={strip.y.nm}>
-            Set the ruler to{" "}
-            <strong>
-              <Len of={strip.height} />
-            </strong>{" "}
-            and cut strip {i + 1} all the way across. <SubCuts strip={i + 1} cloth={cloth} cuts={cuts} />
-          </li>
-        ))}
-      </ol>
+    <>
       <ul className="ticks">
-        {mine.map(({ cut }) => (
+        {mine.map((cut) => (
           <li key={cut.id}>
             <label>
               <input type="checkbox" checked={ticked.includes(cut.id)} onChange={(e) => tick(cut, e.target.checked)} />
@@ -377,12 +311,22 @@ function Order({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
           </Button>
         </DialogActions>
       </Dialog>
-    </div>
+    </>
   );
 }
 
 /** What is done with a piece after it is cut with the ruler. */
 export function howCut(cut: CutData): React.ReactNode {
+  return (
+    <>
+      {shaped(cut)}
+      {cut.centred && ", a motif in its middle"}
+      {cut.selvedge && ", one edge on a selvedge"}
+    </>
+  );
+}
+
+function shaped(cut: CutData): React.ReactNode {
   const give = cut.patches === undefined ? "" : ` for ${cut.patches} patches`;
   const finish = cut.as ? `, finished ${cut.as}` : "";
   switch (cut.shape) {
@@ -401,19 +345,4 @@ export function howCut(cut: CutData): React.ReactNode {
       return <T>{`, cut twice on the diagonals${give}${finish}`}</T>;
   }
   return cut.as ? <T>{finish}</T> : null;
-}
-
-/** What is cut out of one strip, alike pieces together. */
-function SubCuts({ strip, cloth, cuts }: { strip: number; cloth: ClothNeed; cuts: CutData[] }) {
-  const counts = new Map<string, number>();
-  for (const p of cloth.lay.placed.filter((placed) => placed.strip === strip)) {
-    const title = cuts[p.cut]?.title.toLowerCase() ?? "";
-    const key = `${p.width.text}${p.height.nm < (cloth.lay.strips[strip - 1]?.height.nm ?? 0) ? `, trimmed to ${p.height.text}` : ""} (${title})`;
-    counts.set(key, (counts.get(key) ?? 0) + 1);
-  }
-  return (
-    <>
-      From it cut <T>{[...counts].map(([key, n]) => `${n} × ${key}`).join(", ")}</T>.
-    </>
-  );
 }

@@ -69,6 +69,10 @@ export function Habits() {
           choose={(value) => void keep((now) => ({ habits: { ...now.habits, [help.key]: value } }))}
         />
       ))}
+      <Money
+        habits={view.habits as Record<string, unknown>}
+        keep={(part) => void keep((now) => ({ habits: { ...now.habits, ...part } }))}
+      />
     </div>
   );
 }
@@ -84,6 +88,42 @@ function exactly({ habits, units }: HabitsView) {
   const own = habits as Record<string, unknown>;
   const lengths = ["seam", "ease", "step"].filter((key) => typeof own[key] === "string" && !/[a-z]$/.test(String(own[key])));
   return { ...own, ...Object.fromEntries(lengths.map((key) => [key, `${own[key]} ${units}`])) };
+}
+
+/** What an hour and a sale are reckoned at, where a plan does not say it. */
+function Money({ habits, keep }: { habits: Record<string, unknown>; keep: (part: Record<string, unknown>) => void }) {
+  const field = (key: "wage" | "margin" | "currency", label: string, hint: string) => {
+    const now = habits[key] === undefined ? "" : String(habits[key]);
+    return (
+      <label className="line-field">
+        <span>{label}</span>
+        <input
+          key={now}
+          defaultValue={now}
+          placeholder={hint}
+          inputMode={key === "currency" ? "text" : "decimal"}
+          onBlur={(e) => {
+            const text = e.target.value.trim();
+            if (text === now) return;
+            const number = Number(text.replace(",", "."));
+            keep({ [key]: key === "currency" || !Number.isFinite(number) ? text : text === "" ? undefined : number });
+          }}
+          onKeyDown={(e) => e.key === "Enter" && e.currentTarget.blur()}
+        />
+      </label>
+    );
+  };
+  return (
+    <fieldset className="habit">
+      <legend>Money</legend>
+      <p className="soft">What a batch is reckoned with; each plan can say otherwise where it tells what it costs.</p>
+      <div className="line-fields">
+        {field("wage", "An hour of work", "18")}
+        {field("margin", "On top for selling, in percent", "25")}
+        {field("currency", "What money is called", "€")}
+      </div>
+    </fieldset>
+  );
 }
 
 function Group({ help, value, choose }: { help: HabitHelp; value: string; choose: (value: string) => void }) {

@@ -14,8 +14,8 @@ function answer(chosen: string[]): ShoppingView {
   const all = chosen.length === 0;
   const on = (id: string) => all || chosen.includes(id);
   const shares = [
-    ...(on("pad") ? [{ plan: titles.pad, need: inches(12), from: "cupboard" }] : []),
-    ...(on("hood") ? [{ plan: titles.hood, need: inches(20), from: "shop" }] : []),
+    ...(on("pad") ? [{ plan: titles.pad, need: inches(12), from: "cupboard", odd: 1 }] : []),
+    ...(on("hood") ? [{ plan: titles.hood, need: inches(20), from: "shop", odd: 0 }] : []),
   ];
   return {
     plans: Object.entries(titles).map(([id, title]) => ({ id, title, chosen: on(id) })),
@@ -28,9 +28,13 @@ function answer(chosen: string[]): ShoppingView {
         buy: inches(on("hood") ? 22.5 : 0),
         buy_text: on("hood") ? "5/8 yd" : "",
         shares,
+        cost: on("hood") ? "7.75 €" : "",
+        instead: on("hood") ? ["Desk hood: look for a shorter lay on Cut; 2″ less would do."] : [],
       },
     ],
-    things: [{ id: "pad", plan: titles.pad, covers: 2, lengths: [{ what: "zip", length: inches(16) }], buttons: 3 }],
+    things: [{ what: "zip", notion: "blue zip", need: "2 of 16″", have: "1", buy: "1 of 16″", cost: "", plans: [titles.pad] }],
+    cost: on("hood") ? "7.75 €" : "",
+    unpriced: ["zip"],
   };
 }
 
@@ -63,8 +67,13 @@ test("what is bought says for which plan, and what the cupboard keeps for the ot
   const row = within(await screen.findByRole("row", { name: /^stripe/ }));
   expect(row.getByText("5/8 yd")).toBeTruthy();
   expect(row.getByText("to buy in one piece:").parentElement?.textContent).toContain("Desk hood 20″");
-  expect(row.getByText("from the cupboard:").parentElement?.textContent).toContain("Story pad 12″");
-  expect(screen.getByText("Story pad", { selector: "strong" }).parentElement?.textContent).toBe("Story pad, 2 covers: zip 16″, 3 buttons");
+  expect(row.getByText("from the cupboard:").parentElement?.textContent).toContain("Story pad 12″ and 1 odd piece");
+  expect(row.getByText("7.75 €")).toBeTruthy();
+  expect(row.getByText(/look for a shorter lay/)).toBeTruthy();
+  expect(row.getByRole("link", { name: "Lay them together on stripe" }).getAttribute("href")).toBe("/cloth/together?cloth=stripe");
+  const zip = within(screen.getByRole("row", { name: /^zip/ }));
+  expect(zip.getByText("1 of 16″")).toBeTruthy();
+  expect(screen.getByText(/Nobody said what these cost: zip/).parentElement?.textContent).toContain("that costs 7.75 €");
   expect(screen.queryByRole("heading", { name: "In the cupboard" })).toBeNull();
 });
 

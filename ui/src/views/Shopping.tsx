@@ -1,5 +1,5 @@
 import { Link, useSearchParams } from "react-router";
-import type { ShoppingCloth, ShoppingPlan, ShoppingShare, ShoppingThings, ShoppingView } from "../api/api.gen";
+import type { ShoppingCloth, ShoppingPlan, ShoppingShare, ShoppingThing, ShoppingView } from "../api/api.gen";
 import { sentence } from "../api/client";
 import { useShopping } from "../api/queries";
 import { Len, T } from "../words/T";
@@ -51,15 +51,18 @@ function List({ view, choose }: { view: ShoppingView; choose: (ids: string[]) =>
           <Cloths of={rest} />
         </section>
       )}
-      <section aria-labelledby="beside-cloth">
-        <h2 id="beside-cloth">Beside cloth</h2>
-        <p className="soft">For each cover. What is in the box already is not counted.</p>
-        <ul className="things">
-          {view.things.map((t) => (
-            <Things key={t.id} of={t} />
-          ))}
-        </ul>
-      </section>
+      {view.things.length > 0 && (
+        <section aria-labelledby="beside-cloth">
+          <h2 id="beside-cloth">Beside cloth</h2>
+          <Things of={view.things} />
+        </section>
+      )}
+      {view.cost && (
+        <p className="large">
+          As far as prices are known, that costs <strong>{view.cost}</strong>.
+          {view.unpriced.length > 0 && <span className="soft"> Nobody said what these cost: {view.unpriced.join(", ")}.</span>}
+        </p>
+      )}
     </>
   );
 }
@@ -110,6 +113,7 @@ function Cloths({ of, buying }: { of: ShoppingCloth[]; buying?: boolean }) {
           <th scope="col">Have</th>
           <th scope="col">Need</th>
           <th scope="col">{buying ? "Buy" : "Left"}</th>
+          {buying && <th scope="col">Cost</th>}
           <th scope="col">For</th>
         </tr>
       </thead>
@@ -130,8 +134,23 @@ function Cloths({ of, buying }: { of: ShoppingCloth[]; buying?: boolean }) {
                 <Len of={c.left} />
               )}
             </td>
+            {buying && <td>{c.cost || "not said"}</td>}
             <td>
               <Shares of={c.shares} />
+              {c.shares.length > 1 && (
+                <Link className="word-button no-print" to={`/cloth/together?${new URLSearchParams([["cloth", c.name]])}`}>
+                  Lay them together<span className="sr-only"> on {c.name}</span>
+                </Link>
+              )}
+              {c.instead.length > 0 && (
+                <ul className="instead">
+                  {c.instead.map((text) => (
+                    <li key={text}>
+                      <T>{text}</T>
+                    </li>
+                  ))}
+                </ul>
+              )}
             </td>
           </tr>
         ))}
@@ -154,19 +173,50 @@ function Shares({ of }: { of: ShoppingShare[] }) {
     return (
       <div key={from}>
         <span className="soft">{mine.length > 1 ? each : one}: </span>
-        <T>{mine.map((s) => `${s.plan} ${s.need.text}`).join(", ")}</T>
+        <T>{mine.map(shareText).join(", ")}</T>
       </div>
     );
   });
 }
 
-function Things({ of }: { of: ShoppingThings }) {
-  const all = [...of.lengths.map((n) => `${n.what} ${n.length.text}`), ...(of.buttons > 0 ? [`${of.buttons} buttons`] : [])];
-  if (all.length === 0) return null;
+function shareText(s: ShoppingShare): string {
+  const odd = s.odd === 0 ? "" : s.odd === 1 ? "1 odd piece" : `${s.odd} odd pieces`;
+  return `${s.plan} ${[s.need.nm > 0 ? s.need.text : "", odd].filter(Boolean).join(" and ")}`;
+}
+
+/** What is bought beside cloth: thread, zips, tape, cord, buttons. */
+function Things({ of }: { of: ShoppingThing[] }) {
   return (
-    <li>
-      <strong>{of.plan}</strong>
-      {of.covers > 1 && `, ${of.covers} covers`}: <T>{all.join(", ")}</T>
-    </li>
+    <table className="methods shopping">
+      <thead>
+        <tr>
+          <th scope="col">What</th>
+          <th scope="col">Have</th>
+          <th scope="col">Need</th>
+          <th scope="col">Buy</th>
+          <th scope="col">Cost</th>
+          <th scope="col">For</th>
+        </tr>
+      </thead>
+      <tbody>
+        {of.map((t) => (
+          <tr key={`${t.what} ${t.need}`}>
+            <th scope="row">
+              {t.what}
+              {t.notion && <span className="soft">, {t.notion}</span>}
+            </th>
+            <td>
+              <T>{t.have || "not said"}</T>
+            </td>
+            <td>
+              <T>{t.need}</T>
+            </td>
+            <td>{t.buy ? <strong>{<T>{t.buy}</T>}</strong> : "nothing"}</td>
+            <td>{t.cost || (t.buy ? "not said" : "")}</td>
+            <td className="soft">{t.plans.join(", ")}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

@@ -1,11 +1,14 @@
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
+import type { Cut as CutData, Placed } from "../api/api.gen";
 import { Swatch } from "../cloth/Swatch";
+import { Lay } from "../lay/Lay";
 import { usePlan } from "../plan/context";
 import { swatchesOf } from "../plan/swatches";
+import { mm } from "../sheet/PieceDrawing";
 import { T } from "../words/T";
-import { howCut, Lay } from "./Cut";
-import { keyOf, type Move, movesOf, nextOf } from "./moves";
+import { howCut } from "./Cut";
+import { keyOf, type Move, movesOf, nextOf, piecesOf, these } from "./moves";
 import { useSpoil, useTick } from "./ticking";
 
 /** Keeps the screen awake while it is open, where the device lets it. */
@@ -69,17 +72,17 @@ export function Table() {
     const next = nextOf(moves, move);
     go(next ? keyOf(next) : null);
     setNote(null);
-    if (move.last && move.cut) tick(move.cut.id, true);
+    for (const cut of move.ends) tick(cut.id, true);
   };
   const back = () => {
     const before = moves[at - 1];
     if (before) go(keyOf(before));
   };
-  const spoiled = () => {
-    if (!move.cut) return;
-    spoil(move.cut.id);
-    setNote(`“${move.cut.title}” is in the lay once more: cut it from what is left of ${move.cloth.name}.`);
+  const spoiled = (cut: CutData) => {
+    spoil(cut.id);
+    setNote(`“${cut.title}” is in the lay once more: cut it from what is left of ${move.spread.cloth.name}.`);
   };
+  const { cloth } = move.spread;
   return (
     <div className="table-mode">
       <header>
@@ -92,25 +95,34 @@ export function Table() {
       </header>
       <section className="table-move" aria-live="polite">
         <p className="table-cloth">
-          <Swatch of={swatches[move.cloth.cloth]} width={72} height={56} />
-          {move.cloth.name}
+          <Swatch of={swatches[cloth.cloth]} width={72} height={56} />
+          {cloth.name}
+          {move.spread.odd && (
+            <T>
+              {move.spread.odd.count === 1
+                ? `, the odd piece ${move.spread.odd.width.text} × ${move.spread.odd.length.text}`
+                : `, ${move.spread.odd.count} odd pieces ${move.spread.odd.width.text} × ${move.spread.odd.length.text}`}
+            </T>
+          )}
         </p>
         <Told move={move} />
-        {move.cloth.short.nm > 0 && (
+        {cloth.short.nm > 0 && !move.spread.odd && (
           <p className="stop-text">
-            <T>{`This cloth is ${move.cloth.short.text} short: ${move.cloth.buy_text} has to be bought in one piece.`}</T>
+            <T>{`This cloth is ${cloth.short.text} short: ${cloth.buy_text} has to be bought in one piece.`}</T>
           </p>
         )}
         {note && <p>{note}</p>}
         <p className="caution">Close the rotary cutter after every cut, and keep your fingers behind the ruler's edge.</p>
         <div className="table-lay">
           <Lay
-            cloth={move.cloth}
+            lay={move.spread.lay}
+            whole={move.spread.odd?.length.nm}
+            among={mm(cloth.lay.width.nm)}
             cuts={reckoning.cuts}
             pieces={reckoning.pieces}
             strips={reckoning.edge_strips}
-            swatch={swatches[move.cloth.cloth]}
-            about={(p) => p.strip === move.strip && (!move.cut || reckoning.cuts[p.cut] === move.cut)}
+            swatch={swatches[cloth.cloth]}
+            about={(p) => shows(move, p, reckoning.cuts[p.cut])}
           />
         </div>
       </section>
@@ -118,40 +130,61 @@ export function Table() {
         <button type="button" className="table-back" disabled={at === 0} onClick={back}>
           Back
         </button>
-        {move.cut && (
-          <button type="button" className="table-back" onClick={spoiled}>
-            One spoiled
+        {move.parts.map(({ cut }) => (
+          <button key={cut.id} type="button" className="table-back" onClick={() => spoiled(cut)}>
+            One spoiled{move.parts.length > 1 && `: ${cut.title.toLowerCase()}`}
           </button>
-        )}
+        ))}
         <button type="button" className="table-done" onClick={done}>
-          {move.cut ? "Cut" : "Done"}
+          {move.parts.length > 0 ? "Cut" : "Done"}
         </button>
       </footer>
     </div>
   );
 }
 
+/** Tells whether a piece is cut by a move; all of a strip are while the strip is. */
+function shows(move: Move, placed: Placed, cut: CutData | undefined) {
+  if (move.strips.length > 0 && !move.strips.includes(placed.strip)) return false;
+  if (move.parts.length === 0) return move.strips.length > 0;
+  return move.parts.some((p) => p.cut === cut) && (move.strips.length === 0 || placed.width.text === move.ruler);
+}
+
 function Told({ move }: { move: Move }) {
-  if (move.strip === 0) return <h1>Square the end</h1>;
-  if (!move.cut) {
+  const { strips, parts, columns, ruler, spread } = move;
+  const from = strips[0] ?? 1;
+  if (parts.length === 0 && strips.length === 0) return <h1>{spread.odd ? "Square one edge" : "Square the end"}</h1>;
+  if (parts.length === 0) {
+    const lead = !spread.lay.placed.some((p) => p.strip === from);
     return (
       <>
         <h1>
-          <T>{`Ruler to ${move.ruler}`}</T>
+          <T>{`Ruler to ${ruler}`}</T>
         </h1>
-        <p>Cut strip {move.strip} all the way across.</p>
+        {lead && <p>Cut off so much of it that the first motif lies in the middle of the next strip.</p>}
+        {!lead && strips.length === 1 && <p>Cut strip {from} all the way across.</p>}
+        {!lead && strips.length > 1 && <p>Cut strips {these(strips)} and lay them on each other, edges even.</p>}
       </>
     );
   }
+  const [only] = parts;
+  const alone = parts.length === 1 && only?.count === 1;
+  const where = strips.length === 0 ? "" : strips.length === 1 ? `from strip ${from}: ` : `from strips ${these(strips)} at once: `;
   return (
     <>
       <h1>
-        <T>{`${move.count} × ${move.ruler}`}</T>
+        <T>{strips.length === 0 ? `Draw round ${only?.count}` : `${columns} × ${ruler}`}</T>
       </h1>
-      <p>
-        from strip {move.strip}: {move.cut.title.toLowerCase()}
-        {howCut(move.cut)}. <T>{`Each is ${move.cut.width.text} × ${move.cut.height.text}.`}</T>
-      </p>
+      {parts.map((part) => (
+        <p key={`${part.cut.id} ${part.height.nm}`}>
+          <T>{where}</T>
+          {!alone && strips.length > 0 && <T>{`${columns > 1 ? "each" : "it"} cut into ${part.count} × ${part.height.text}: `}</T>}
+          {part.cut.title.toLowerCase()}
+          {howCut(part.cut)}
+          {part.trimmed && <T>{`, trimmed to ${part.height.text}`}</T>}.{" "}
+          <T>{`${piecesOf(move, part) === 1 ? "It is" : `${piecesOf(move, part)} pieces, each`} ${part.cut.width.text} × ${part.cut.height.text}.`}</T>
+        </p>
+      ))}
     </>
   );
 }

@@ -1,50 +1,100 @@
 import { describe, expect, it } from "vitest";
 import type { Reckoning } from "../api/api.gen";
-import { keyOf, movesOf, nextOf } from "./moves";
+import { cutsOf, keyOf, movesOf, nextOf, piecesOf, spreadsOf } from "./moves";
 
 const l = (inches: number) => ({ nm: inches * 25.4e6, text: `${inches}″`, exact: `${inches}` });
 const cut = (id: string, more = {}) => ({ id, title: id, cloth: "A", done: false, width: l(4), height: l(4), ...more });
-const placed = (index: number, strip: number, width: number) => ({
+const placed = (index: number, strip: number, column: number, width: number, height = 4) => ({
   cut: index,
   strip,
+  column,
   x: l(0),
   y: l(0),
   width: l(width),
-  height: l(4),
+  height: l(height),
   turned: false,
 });
+const strips = (...heights: number[]) => heights.map((height) => ({ y: l(0), height: l(height) }));
 
-const reckoning = (cuts: object[]) =>
-  ({
-    cuts,
-    cloths: [
-      {
-        cloth: "A",
-        lay: {
-          strips: [
-            { y: l(0), height: l(4) },
-            { y: l(4), height: l(4) },
-          ],
-          placed: [placed(0, 1, 4), placed(0, 1, 4), placed(1, 1, 2), placed(0, 2, 4)],
-        },
-      },
-    ],
-  }) as unknown as Reckoning;
+const reckoning = (cuts: object[], lay: object, odd: object[] = []) =>
+  ({ cuts, cloths: [{ cloth: "A", odd, lay }] }) as unknown as Reckoning;
 
-const told = (r: Reckoning) => movesOf(r).map((m) => `${m.strip}:${m.cut?.id ?? "-"}×${m.count}${m.last ? "!" : ""}`);
+const two = {
+  strips: strips(4, 4),
+  stacks: [[1], [2]],
+  placed: [placed(0, 1, 1, 4), placed(0, 1, 2, 4), placed(1, 1, 3, 2), placed(0, 2, 1, 4)],
+};
+
+const told = (r: Reckoning) =>
+  movesOf(r).map(
+    (m) =>
+      `${m.strips.join("+")}:${m.columns}×${m.ruler}${m.parts.map((p) => ` ${piecesOf(m, p)} ${p.cut.id}`).join("")}${m.ends.map((c) => ` !${c.id}`).join("")}`,
+  );
 
 describe("the cuts at the table", () => {
   it("square the end, then each strip and what comes out of it", () => {
-    expect(told(reckoning([cut("patch"), cut("post")]))).toEqual(["0:-×1", "1:-×1", "1:patch×2", "1:post×1!", "2:-×1", "2:patch×1!"]);
+    expect(told(reckoning([cut("patch"), cut("post")], two))).toEqual([
+      ":1×",
+      "1:1×4″",
+      "1:2×4″ 2 patch",
+      "1:1×2″ 1 post !post",
+      "2:1×4″",
+      "2:1×4″ 1 patch !patch",
+    ]);
   });
 
   it("leave out what is cut and what waits", () => {
-    expect(told(reckoning([cut("patch", { done: true }), cut("post")]))).toEqual(["0:-×1", "1:-×1", "1:post×1!"]);
-    expect(told(reckoning([cut("patch", { waits: "front.sewn" }), cut("post", { done: true })]))).toEqual([]);
+    expect(told(reckoning([cut("patch", { done: true }), cut("post")], two))).toEqual([":1×", "1:1×4″", "1:1×2″ 1 post !post"]);
+    expect(told(reckoning([cut("patch", { waits: "front.sewn" }), cut("post", { done: true })], two))).toEqual([]);
+  });
+
+  it("cut strips that lie on each other in one go", () => {
+    const lay = {
+      strips: strips(4, 4, 4),
+      stacks: [[1, 2, 3]],
+      placed: [1, 2, 3].flatMap((s) => [placed(0, s, 1, 4), placed(0, s, 2, 4)]),
+    };
+    expect(told(reckoning([cut("patch")], lay))).toEqual([":1×", "1+2+3:1×4″", "1+2+3:2×4″ 6 patch !patch"]);
+  });
+
+  it("cut a column apart, and trim what is alone in it", () => {
+    const lay = { strips: strips(9), stacks: [[1]], placed: [placed(0, 1, 1, 4), placed(0, 1, 1, 4), placed(1, 1, 2, 2, 8)] };
+    const [, , column, alone] = movesOf(reckoning([cut("patch"), cut("post")], lay));
+    expect(column?.parts).toMatchObject([{ count: 2, trimmed: false }]);
+    expect(alone?.parts).toMatchObject([{ count: 1, trimmed: true, height: l(8) }]);
+  });
+
+  it("begin with odd pieces", () => {
+    const odd = {
+      width: l(8),
+      length: l(4),
+      count: 3,
+      lay: { strips: strips(4), stacks: [[1]], placed: [placed(0, 1, 1, 4), placed(0, 1, 2, 4)] },
+    };
+    const r = reckoning([cut("patch"), cut("post")], two, [odd]);
+    expect(spreadsOf(r.cloths[0] as never).map((s) => s.key)).toEqual(["A odd 0", "A"]);
+    expect(told(r).slice(0, 3)).toEqual([":1×", "1:1×4″", "1:2×4″ 6 patch"]);
+  });
+
+  it("draw round each piece where pieces lie freely", () => {
+    const lay = { strips: [], stacks: [], placed: [placed(0, 0, 0, 4), placed(1, 0, 0, 4), placed(0, 0, 0, 4)] };
+    expect(told(reckoning([cut("patch"), cut("post")], lay))).toEqual([":1×4″ 2 patch !patch", ":1×4″ 1 post !post"]);
+  });
+
+  it("cut off what lies before the first motif", () => {
+    const lay = { strips: strips(5, 4), stacks: [[1], [2]], placed: [placed(0, 2, 1, 4)] };
+    const spread = spreadsOf(reckoning([cut("patch")], lay).cloths[0] as never)[0];
+    const moves = cutsOf(spread as never, [cut("patch")] as never, () => true);
+    expect(moves.map((m) => [m.strips, m.parts.length])).toEqual([
+      [[], 0],
+      [[1], 0],
+      [[2], 0],
+      [[2], 1],
+    ]);
   });
 
   it("go on with the next that is still there", () => {
-    const moves = movesOf(reckoning([cut("patch"), cut("post")]));
+    const moves = movesOf(reckoning([cut("patch"), cut("post")], two));
     const at = (i: number) => moves[i] as (typeof moves)[0];
     expect(nextOf(moves, at(2))).toBe(at(3));
     expect(nextOf(moves, at(3))).toBe(at(4));

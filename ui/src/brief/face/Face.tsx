@@ -4,6 +4,7 @@ import { Choice } from "../Choice";
 import { useLetters } from "../sentences";
 import { Applique } from "./Applique";
 import { Borders } from "./Borders";
+import { Centred } from "./Centred";
 import { useFace } from "./context";
 import { Found } from "./Found";
 import { Gathered } from "./Gathered";
@@ -62,6 +63,7 @@ export function Face() {
         </p>
       )}
       {(kind === "grid" || kind === "checker" || kind === "found") && <Borders />}
+      {(kind === "plain" || kind === "grid") && <Centred />}
       {kind === "stack" && <Stack />}
       {kind !== "gathered" && kind !== "windows" && <Applique />}
       {kind === "grid" && !inner && <Methods />}

@@ -1,14 +1,7 @@
-import { useHabits } from "../../api/queries";
 import { usePlan } from "../../plan/context";
 import { T } from "../../words/T";
-import { PlanChoice } from "../Choice";
+import { School } from "../School";
 import { useFace } from "./context";
-
-/** A school of the plan, by the names the habits have for it. */
-function School({ of, label }: { of: string; label: string }) {
-  const help = useHabits().data?.help.find((h) => h.key === of);
-  return <PlanChoice path={`/habits/${of}`} label={label} options={help?.schools ?? []} />;
-}
 
 /** How the triangles of the blocks are cut, the ways side by side. */
 export function Methods() {

@@ -1,0 +1,157 @@
+package reckon_test
+
+import (
+	"slices"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"umschlag/core/lay"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/reckon"
+)
+
+func clothOf(t *testing.T, r reckon.Reckoning, letter string) reckon.ClothNeed {
+	t.Helper()
+	i := slices.IndexFunc(r.Cloths, func(n reckon.ClothNeed) bool { return n.Cloth == letter })
+	require.GreaterOrEqual(t, i, 0, letter)
+	return r.Cloths[i]
+}
+
+func TestAPanelCentredOnAMotifTakesWholeRepeats(t *testing.T) {
+	p := worked()
+	p.Pieces["front"] = plan.Piece{Face: &plan.Face{Kind: plan.PlainFace, Cloth: "A", Centred: true}}
+	unsaid := reckon.Reckon(p, nil)
+	assert.Contains(t, codes(unsaid), "repeat-unknown")
+	a := p.Cloths["A"]
+	a.Repeat = &plan.Repeat{Across: 6 * in, Along: 7 * in}
+	p.Cloths["A"] = a
+	r := reckon.Reckon(p, nil)
+	assert.NotContains(t, codes(r), "repeat-unknown")
+	panel := cut(t, r, "front.panel")
+	assert.True(t, panel.Centred)
+	n := clothOf(t, r, "A")
+	assert.Zero(t, (n.Lay.Length.NM-7*int64(in))%int64(7*in), "a repeat to find the first motif, and whole ones")
+	assert.Greater(t, n.Lay.Length.NM, clothOf(t, unsaid, "A").Lay.Length.NM)
+}
+
+func TestABackOnTheSelvedgeLiesThere(t *testing.T) {
+	p := worked()
+	p.Back.Hem = []length.Length{}
+	r := reckon.Reckon(p, nil)
+	back := cut(t, r, "back.panel")
+	require.True(t, back.Selvedge)
+	n := clothOf(t, r, back.Cloth)
+	for _, at := range n.Lay.Placed {
+		if r.Cuts[at.Cut].ID == back.ID {
+			assert.True(t, at.X.NM == 0 || at.X.NM+at.Width.NM == n.Lay.Width.NM, "at %d", at.X.NM)
+		}
+	}
+}
+
+func TestTemplatesLieFreely(t *testing.T) {
+	p := worked()
+	ruler := reckon.Reckon(p, nil)
+	p.Habits.Lay = plan.TemplateLays
+	free := reckon.Reckon(p, nil)
+	for i, n := range free.Cloths {
+		assert.Empty(t, n.Lay.Strips, n.Name)
+		assert.Len(t, n.Lay.Placed, len(ruler.Cloths[i].Lay.Placed), n.Name)
+		assert.GreaterOrEqual(t, n.Lay.Length.NM, n.Lay.Bound.NM-1)
+	}
+}
+
+func TestALayThatWasFoundIsKept(t *testing.T) {
+	p := worked()
+	p.Copies = 5
+	plain := clothOf(t, reckon.Reckon(p, nil), "A")
+	n, ok := reckon.NeedsOf(p, nil, "A")
+	require.True(t, ok)
+	found := lay.Search(n.Items, n.On, func(f lay.Found) bool { return f.Round < 2 })
+	p.Lays = map[string]plan.Sought{"A": {Way: found.Way}}
+	kept := clothOf(t, reckon.Reckon(p, nil), "A")
+	assert.Equal(t, int64(found.Lay.Length), kept.Lay.Length.NM)
+	assert.LessOrEqual(t, kept.Lay.Length.NM, plain.Lay.Length.NM)
+	p.Lays["A"] = plan.Sought{Way: []int{99}}
+	assert.Contains(t, codes(reckon.Reckon(p, nil)), "out-of-range")
+	_, ok = reckon.NeedsOf(p, nil, "A")
+	assert.False(t, ok, "a plan that cannot be right has no needs")
+	_, ok = reckon.NeedsOf(worked(), nil, "Q")
+	assert.False(t, ok)
+}
+
+func TestPlansTogetherTakeNoMoreThanApart(t *testing.T) {
+	p := worked()
+	n, ok := reckon.Named(p, nil, clothOf(t, reckon.Reckon(p, nil), "A").Name)
+	require.True(t, ok)
+	all := reckon.Joined([]reckon.Needs{n, n, n})
+	assert.Len(t, all.Items, 3*len(n.Items))
+	assert.Equal(t, 2, all.Owner[len(all.Items)-1])
+	l, over := lay.Of(all.Items, all.On)
+	assert.Empty(t, over)
+	assert.LessOrEqual(t, lay.Need(l, all.Shrink), all.Apart)
+	_, ok = reckon.Named(p, nil, "velvet")
+	assert.False(t, ok)
+}
+
+func TestAStretchyClothWantsSomethingFirm(t *testing.T) {
+	p := worked()
+	p.Pieces["back"] = plan.Piece{Face: &plan.Face{Kind: plan.PlainFace, Cloth: "D"}}
+	d, _ := p.Cloth("D")
+	w := &reckon.Workshop{Cloths: reckon.Cupboard{d.Name: {Name: d.Name, Stretch: 30}}}
+	p.Pieces["*"] = plan.Piece{Face: &plan.Face{Kind: plan.PlainFace, Cloth: "A"}}
+	assert.Contains(t, codes(reckon.Reckon(p, w)), "cloth-stretches", "as the cupboard knows")
+	lined := p
+	lined.Pieces = map[string]plan.Piece{"*": p.Pieces["*"], "front": p.Pieces["front"], "back": {Face: p.Pieces["back"].Face, Layers: &plan.Layers{Lining: "L"}}}
+	assert.NotContains(t, codes(reckon.Reckon(lined, w)), "cloth-stretches")
+}
+
+func TestWhatAPlanCosts(t *testing.T) {
+	p := worked()
+	p.Copies = 2
+	a := p.Cloths["A"]
+	a.Price, a.Per = 18, plan.PerYard
+	p.Cloths["A"] = a
+	p.Costs = plan.Costs{Minutes: 90, Other: 2}
+	wage, margin := 20.0, 50.0
+	r := reckon.Reckon(p, &reckon.Workshop{Habits: plan.Habits{Wage: &wage, Margin: &margin, Currency: "cr"}})
+	require.NotNil(t, r.Cost)
+	n := clothOf(t, r, "A")
+	i := slices.IndexFunc(r.Cost.Lines, func(l reckon.CostLine) bool { return l.Name == n.Name })
+	assert.Equal(t, n.Need.Text+" at 18.00 cr a yard", r.Cost.Lines[i].How)
+	material := 18 * float64(n.Need.NM) / float64(length.Yard)
+	assert.Equal(t, reckon.Money(material, "cr"), r.Cost.Materials)
+	assert.Equal(t, "60.00 cr", r.Cost.Work, "twice an hour and a half at 20")
+	assert.Contains(t, r.Cost.Unpriced, "thread")
+	none := 0.0
+	p.Habits.Margin = &none
+	r = reckon.Reckon(p, &reckon.Workshop{Habits: plan.Habits{Wage: &wage, Margin: &margin}})
+	assert.Equal(t, "0.00", r.Cost.Margin, "a plan may take no margin where the workshop does")
+	assert.Nil(t, reckon.Reckon(plan.Plan{}, nil).Cost, "what cannot be cut costs nothing that is known")
+}
+
+func TestWhatCouldBeChangedToBuyLess(t *testing.T) {
+	p := worked()
+	have := 15 * in
+	d, _ := p.Cloth("D")
+	enough := 3 * length.Yard
+	w := &reckon.Workshop{Cloths: reckon.Cupboard{d.Name: {Name: d.Name, Have: &have, Price: 10}, "calico": {Name: "calico", Have: &enough, Price: 4}, "silk": {Name: "silk", Have: &enough, Price: 40}}}
+	r := reckon.Reckon(p, w)
+	says := reckon.Instead(d.Name, []reckon.Buyer{{Title: "pad", Plan: p, Reckoning: r}}, w.Cloths)
+	require.NotEmpty(t, says)
+	assert.Equal(t, "pad: cut the back, which is out of sight, from calico, of which there are 3 yd.", says[0], "and not from silk")
+	assert.Empty(t, reckon.Instead("velvet", []reckon.Buyer{{Title: "pad", Plan: p, Reckoning: r}}, w.Cloths))
+}
+
+func TestALayThatCouldBeShortEnoughIsToBeLookedFor(t *testing.T) {
+	n := reckon.ClothNeed{Name: "dot", Have: &reckon.L{NM: 90}, Short: reckon.L{NM: 10, Text: "10"}, Lay: reckon.Lay{Length: reckon.L{NM: 100}, Bound: reckon.L{NM: 80}}}
+	buyer := reckon.Buyer{Title: "pad", Plan: worked(), Reckoning: reckon.Reckoning{Cloths: []reckon.ClothNeed{n}}}
+	says := strings.Join(reckon.Instead("dot", []reckon.Buyer{buyer}, nil), "\n")
+	assert.Contains(t, says, "look for a shorter lay on Cut; 10 less would do")
+	n.Sought = true
+	buyer.Reckoning.Cloths[0] = n
+	assert.Empty(t, reckon.Instead("dot", []reckon.Buyer{buyer}, nil), "it was looked for")
+}
