@@ -11,7 +11,7 @@ test("what to buy, for all plans and for one", async ({ page, demo }) => {
   await expect(page.getByText(/^For 1 of \d+ plans$/)).toBeVisible();
   await expect.poll(() => page.getByRole("row").count()).toBeLessThan(all);
   const stripe = page.getByRole("row", { name: /madder stripe/ });
-  await expect(stripe).toContainText("5/8 yd");
+  await expect(stripe).toContainText("1/2 yd");
   await expect(stripe).toContainText("to buy in one piece");
   await expect(page.getByRole("checkbox", { name: "Reading-corner cushion" })).toBeDisabled();
   await accessible(page);

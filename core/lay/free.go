@@ -24,6 +24,10 @@ func Freely(items []Item, on Cloth) (Lay, []int) {
 			}
 		}
 	}
+	// What can be cut along a ruler can be placed so freely too.
+	if l := rotary(others, on.Usable); l.Length < best.Length {
+		best = l.unbound()
+	}
 	l := first.beforeFree(best)
 	l.Bound, l.Limit = bound(in, on)
 	l.Certain = l.Length == l.Bound
@@ -36,6 +40,15 @@ var orders = []func(p piece) length.Length{
 	func(p piece) length.Length { return p.w },
 	func(p piece) length.Length { return p.w + p.h },
 	func(p piece) length.Length { return (p.w / (length.Inch / 64)) * (p.h / (length.Inch / 64)) },
+}
+
+// unbound is a lay without its strips.
+func (l Lay) unbound() Lay {
+	l.Strips = nil
+	for i := range l.Placed {
+		l.Placed[i].Strip, l.Placed[i].Column = 0, 0
+	}
+	return l
 }
 
 // beforeFree is a lay in strips with one behind it that has none.

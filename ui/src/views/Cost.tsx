@@ -1,4 +1,5 @@
 import { Link } from "react-router";
+import { Findings } from "../brief/Thread";
 import { Value } from "../brief/Value";
 import { usePlan } from "../plan/context";
 import { T } from "../words/T";
@@ -29,11 +30,12 @@ export function Cost() {
       </header>
       <p className="large">
         For {covers}, each with <Value path="/costs/minutes" label="Minutes of work on one cover" kind="count" /> minutes of work at{" "}
-        <Value path="/habits/wage" label="Wage of an hour" kind="count" />{" "}
-        <Value path="/habits/currency" label="What money is called" kind="text" /> an hour, other costs of{" "}
+        <Value path="/habits/wage" label="Wage of an hour" kind="count" /> an hour, in{" "}
+        <Value path="/habits/currency" label="What money is called" kind="text" />, other costs of{" "}
         <Value path="/costs/other" label="Other costs of all covers" kind="count" /> for all of them, and{" "}
         <Value path="/habits/margin" label="Margin" kind="percent" /> on top.
       </p>
+      <Findings of={reckoning.findings.filter((f) => f.level === "stop")} />
       <table className="methods cost-lines">
         <thead>
           <tr>

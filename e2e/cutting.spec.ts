@@ -1,0 +1,136 @@
+import { accessible, expect, put, saved, stored, test } from "./app";
+
+const reading = "reading-corner-cushion";
+
+test("a shorter lay is looked for, and what is found stays in the plan", async ({ page, demo }) => {
+  const plan = "returns-desk-cushion-on-point";
+  await page.goto(`${demo.url}/plans/${plan}/cut`);
+  const check = page.getByRole("region", { name: "Cloth madder check" });
+  await check.getByRole("button", { name: /Look for a shorter lay/ }).click();
+  await expect(check.getByText(/(A lay of .* was found|Nothing shorter was found)/)).toBeVisible({ timeout: 35_000 });
+  await saved(page);
+  const { plan: kept } = await stored(demo, plan);
+  const found = await check.getByText(/A lay of .* was found/).count();
+  expect(Object.keys(kept.lays ?? {}).length).toBe(found);
+  await accessible(page);
+});
+
+test("several plans on one lay; a search is ended when it will do", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/cloth/shopping`);
+  await page.getByRole("link", { name: "Lay them together on moss leaf" }).click();
+  await expect(page.getByRole("heading", { name: "On one lay of moss leaf" })).toBeVisible();
+  await expect(page.getByText(/^Laid together they take/)).toBeVisible();
+  await accessible(page);
+  await page.getByRole("button", { name: "Look for a shorter lay" }).click();
+  await page.getByRole("button", { name: "That will do" }).click();
+  await expect(page.getByText(/(A lay of .* was found|Nothing shorter was found)/)).toBeVisible({ timeout: 35_000 });
+  const plans = page.getByRole("group").getByRole("checkbox");
+  for (let n = (await plans.count()) - 1; n > 0; n--) {
+    await plans.nth(n).click();
+    await expect(plans.nth(n)).not.toBeChecked();
+  }
+  await expect(plans.first()).toBeDisabled();
+  await expect(page.getByText("Laying them together saves nothing.")).toBeVisible();
+});
+
+test("cloth is kept for a plan and let go again", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/${reading}/cut`);
+  const calico = page.getByRole("region", { name: "Cloth calico" });
+  await expect(calico.getByText("All of it comes from odd pieces.")).toBeVisible();
+  await calico.getByRole("button", { name: /^Keep it for this plan/ }).click();
+  await expect(calico.getByText("Kept for this plan: 1 odd piece.")).toBeVisible();
+  await page.goto(`${demo.url}/plans/pinwheel-cushion-for-the-reading-corner/cut`);
+  await expect(page.getByRole("region", { name: "Cloth calico" }).getByText(/^Takes/)).toBeVisible();
+  await page.goto(`${demo.url}/cloth`);
+  await expect(page.getByText("kept for Reading-corner cushion")).toBeVisible();
+  await page.goto(`${demo.url}/plans/${reading}/cut`);
+  await calico.getByRole("button", { name: /^Let it go/ }).click();
+  await expect(calico.getByRole("button", { name: /^Keep it for this plan/ })).toBeVisible();
+  await page.getByRole("button", { name: "Undo", exact: true }).last().click();
+  await expect(calico.getByText("Kept for this plan: 1 odd piece.")).toBeVisible();
+});
+
+test("what is left when all is cut goes back into the cupboard, and out again", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/${reading}/cut`);
+  const leaf = page.getByRole("region", { name: "Cloth ink leaf" });
+  await leaf.getByRole("checkbox").check();
+  await saved(page);
+  await leaf.getByRole("button", { name: /^Put what is left back/ }).click();
+  await expect(leaf.getByText("What was left over is back in the cupboard.")).toBeVisible();
+  await saved(page);
+  expect((await stored(demo, reading)).plan.progress.returned).toEqual(["A"]);
+  await page.getByRole("button", { name: "Undo", exact: true }).last().click();
+  await expect(leaf.getByRole("button", { name: /^Put what is left back/ })).toBeVisible();
+  await saved(page);
+  expect((await stored(demo, reading)).plan.progress.returned).toEqual([]);
+  await leaf.getByRole("button", { name: /^Put what is left back/ }).click();
+  await expect(leaf.getByText("What was left over is back in the cupboard.")).toBeVisible();
+  await saved(page);
+  await page.goto(`${demo.url}/cloth`);
+  await expect(page.getByRole("listitem").filter({ has: page.getByRole("heading", { name: "ink leaf" }) })).toContainText("An odd piece");
+});
+
+test("pieces are drawn round where templates are the school", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/${reading}/cut`);
+  await page.getByRole("combobox", { name: "How pieces are cut" }).selectOption("template");
+  const leaf = page.getByRole("region", { name: "Cloth ink leaf" });
+  await expect(leaf.getByText(/^Draw round 8/)).toBeVisible();
+  await expect(leaf.getByText(/Set the ruler/)).toHaveCount(0);
+  await page.getByRole("link", { name: "Cut at the table" }).click();
+  await expect(page.getByRole("heading", { name: "Draw round 8" })).toBeVisible();
+  await accessible(page);
+  await page.getByRole("button", { name: "Cut", exact: true }).click();
+  await saved(page);
+  expect((await stored(demo, reading)).plan.progress.cut).toHaveLength(1);
+});
+
+test("what a batch costs, every sum with how it comes about", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/lavender-mini-first-of-a-dozen/cut`);
+  await page.getByRole("link", { name: "What it costs" }).click();
+  const row = (name: string) => page.getByRole("row", { name: new RegExp(`^${name}`) });
+  await expect(row("Work")).toContainText("198.00 €"); // twelve times 55 minutes at 18 an hour
+  await accessible(page);
+  await put(page, "Minutes of work on one cover", "50");
+  await expect(row("Work")).toContainText("180.00 €");
+  await expect(row("moss leaf")).toContainText("at 11.50 € a yard");
+  await expect(page.getByRole("heading", { name: "Left out" })).toBeVisible();
+  const margin = page.getByRole("textbox", { name: "Margin" });
+  await margin.click();
+  await margin.fill("-5");
+  await margin.press("Enter");
+  await expect(page.getByText(/The margin cannot be -5/).first()).toBeVisible();
+});
+
+test("thread, zips and odd pieces in the cupboard", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/cloth`);
+  await page.getByRole("button", { name: "Put a thing in" }).click();
+  const form = page.getByRole("form", { name: "A thing" });
+  await form.getByLabel("Name").fill("red zips");
+  await form.getByLabel("What plans use it as").fill("zip");
+  await form.getByLabel("How many there are").fill("-1");
+  await form.getByLabel("Length of one").fill("12");
+  await accessible(page);
+  await form.getByRole("button", { name: "Keep it" }).click();
+  await expect(form.getByRole("alert")).toBeVisible();
+  await form.getByLabel("How many there are").fill("3");
+  await form.getByRole("button", { name: "Keep it" }).click();
+  await expect(page.getByText("as zip, 3 of 12″")).toBeVisible();
+  await page.getByRole("button", { name: "Take out red zips" }).click();
+  await expect(page.getByText("as zip, 3 of 12″")).toHaveCount(0);
+  await page.getByRole("button", { name: "Put it back" }).click();
+  await expect(page.getByText("as zip, 3 of 12″")).toBeVisible();
+
+  await page.getByRole("button", { name: "Change slate" }).click();
+  const cloth = page.getByRole("form", { name: "A cloth" });
+  await cloth.getByText(/^Odd pieces/).click();
+  await cloth.getByRole("button", { name: "Add pieces" }).click();
+  await cloth.getByLabel("How many").fill("24");
+  await cloth.getByLabel("Width, across the cloth").fill("5");
+  await cloth.getByLabel("Length", { exact: true }).fill("0");
+  await cloth.getByRole("button", { name: "Keep it" }).click();
+  await expect(cloth.getByRole("alert")).toContainText("The length of an odd piece cannot be 0");
+  await cloth.getByLabel("Length", { exact: true }).fill("5");
+  await cloth.getByRole("button", { name: "Keep it" }).click();
+  await expect(page.getByText("24 pieces 5″ × 5″")).toBeVisible();
+  await accessible(page);
+});
