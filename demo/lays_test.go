@@ -31,7 +31,7 @@ func TestTheDemoLaysCanBeCutWithARuler(t *testing.T) {
 				readPiece(t, name, c.Lay, i, r.Cuts[at.Cut], cloth.Print)
 			}
 			assert.LessOrEqual(t, c.Lay.Bound.NM, c.Lay.Length.NM+1, "%s: %s", name, c.Name)
-			assert.Contains(t, []string{"area", "tallest", "width"}, c.Lay.Limit)
+			assert.Contains(t, []string{"area", "tallest", "width", "heights"}, c.Lay.Limit)
 		}
 		for i, cut := range r.Cuts {
 			if placed[i] > 0 || !cut.Done {

@@ -16,6 +16,9 @@ const (
 	ByTallest Limit = "tallest"
 	// ByWidth is what pieces take that are too wide to lie side by side.
 	ByWidth Limit = "width"
+	// ByHeights is that no heights of pieces add up to less than that and no less than
+	// the other bounds.
+	ByHeights Limit = "heights"
 )
 
 // finestStep is how fine the widths are told apart when a lay is bounded.
@@ -54,7 +57,56 @@ func bound(items needs, on Cloth) (best length.Length, by Limit) {
 			raise(length.Length(whole), ByWidth)
 		}
 	}
+	raise(items.heights(best, usable), ByHeights)
 	return best, by
+}
+
+// heights is the least length of at least low that heights of pieces add up to. Any lay
+// can be pushed together towards the squared end; its length is then that of pieces that
+// lie one on the other all the way. Source: the normal patterns of Herz (1972) and of
+// Christofides and Whitlock (1977); from memory.
+func (n needs) heights(low, usable length.Length) length.Length {
+	var tall length.Length
+	var sizes []length.Length
+	for _, it := range n {
+		tall = max(tall, it.Width, it.Height)
+		sizes = append(sizes, it.Width, it.Height)
+	}
+	if tall == 0 {
+		return low
+	}
+	step := stepOf(sizes, low+tall)
+	for _, size := range sizes {
+		if size%step != 0 {
+			return low // too fine to be told apart
+		}
+	}
+	reached := make([]bool, int((low+tall)/step)+1)
+	reached[0] = true
+	for _, it := range n {
+		if it.Width <= usable {
+			add(reached, int(it.Height/step), it.Count)
+		}
+		if it.MayTurn && it.Height <= usable {
+			add(reached, int(it.Width/step), it.Count)
+		}
+	}
+	for at := int((low + step - 1) / step); at < len(reached); at++ {
+		if reached[at] {
+			return step.Times(at)
+		}
+	}
+	return low
+}
+
+// add reaches what can be reached with up to so many more of a height.
+func add(reached []bool, height, count int) {
+	used := make([]int, len(reached))
+	for at := height; at < len(reached); at++ {
+		if !reached[at] && reached[at-height] && used[at-height] < count {
+			reached[at], used[at] = true, used[at-height]+1
+		}
+	}
 }
 
 // whole are items with those that are centred on a motif as large as the repeats they

@@ -194,13 +194,15 @@ func TestBoundsOfWidePieces(t *testing.T) {
 	assert.Equal(t, lay.ByWidth, l.Limit)
 	thirds := []lay.Item{{Cut: 0, Width: 14 * in, Height: 5 * in, Count: 5}}
 	l, _ = lay.Of(thirds, lay.Cloth{Usable: 40 * in})
-	assert.Equal(t, 25*in/2, l.Bound, "two at most lie side by side: five halves")
+	assert.Equal(t, []any{15 * in, lay.ByHeights}, []any{l.Bound, l.Limit}, "two at most lie side by side: five halves, and no heights make 12 1/2")
 	assert.Equal(t, 15*in, l.Length)
 	thirds[0].MayTurn = true
 	l, _ = lay.Of(thirds, lay.Cloth{Usable: 40 * in})
 	assert.Equal(t, 14*in, l.Length, "turned, they lie in one strip")
 	l, _ = lay.Of([]lay.Item{{Width: 20 * in, Height: 5 * in, Count: 3}}, lay.Cloth{Usable: 40 * in})
-	assert.Equal(t, []any{15 * in / 2, lay.ByArea}, []any{l.Bound, l.Limit}, "three halves of five")
+	assert.Equal(t, []any{10 * in, lay.ByHeights}, []any{l.Bound, l.Limit}, "three halves of five, and no heights make 7 1/2")
+	l, _ = lay.Of([]lay.Item{{Cut: 0, Width: 40 * in, Height: 5 * in, Count: 3}}, lay.Cloth{Usable: 40 * in})
+	assert.Equal(t, []any{15 * in, lay.ByArea}, []any{l.Bound, l.Limit})
 	l, _ = lay.Of([]lay.Item{{Width: 4 * in, Height: 9 * in, Count: 3}}, lay.Cloth{Usable: 40 * in})
 	assert.Equal(t, []any{9 * in, lay.ByTallest}, []any{l.Bound, l.Limit})
 }
@@ -240,6 +242,63 @@ func manyNeeds(n int) [][]lay.Item {
 		}
 	}
 	return needs
+}
+
+// patchworkNeeds are what one cloth gives for several patchwork covers: squares, squares
+// for triangles, rectangles and sashes of a few blocks, none wider than a third of the
+// cloth, thirty pieces and more. The sizes are the rotary recipes' with seams of 1/4 in.
+func patchworkNeeds(n int) [][]lay.Item {
+	random := rand.New(rand.NewPCG(8, 3))
+	needs := make([][]lay.Item, n)
+	for i := range needs {
+		pieces := 0
+		for covers := 1 + random.IntN(4); covers > 0 || pieces < 30; covers-- {
+			unit := (in / 4).Times(6 + random.IntN(13)) // 1 1/2 to 4 1/2 in finished
+			seams, blocks := in/2, 4+random.IntN(13)
+			add := func(w, h length.Length, count int, turn bool) {
+				if w <= 40*in/3 && h <= 40*in/3 {
+					needs[i] = append(needs[i], lay.Item{Cut: len(needs[i]), Width: w, Height: h, Count: count, MayTurn: turn})
+					pieces += count
+				}
+			}
+			add(unit+seams, unit+seams, blocks*(1+random.IntN(4)), true)
+			if random.IntN(2) == 0 {
+				add(unit+7*in/8, unit+7*in/8, blocks*(1+random.IntN(2)), true)
+			}
+			if random.IntN(3) == 0 {
+				add(2*unit+5*in/4, 2*unit+5*in/4, (blocks+3)/4, true)
+			}
+			if random.IntN(2) == 0 {
+				add(unit+seams, 2*unit+seams, blocks, random.IntN(2) == 0)
+			}
+			if random.IntN(3) == 0 {
+				add(in+seams, 3*unit+seams, blocks, true)
+			}
+		}
+	}
+	return needs
+}
+
+// BenchmarkPatchworkNeeds tells how far lays of patchwork are from their bounds: at once,
+// and after a search of three rounds.
+func BenchmarkPatchworkNeeds(b *testing.B) {
+	needs := patchworkNeeds(200)
+	for b.Loop() {
+		var mean, worst, sought, worstSought float64
+		for _, items := range needs {
+			l, left := lay.Of(items, lay.Cloth{Usable: 40 * in})
+			require.NoError(b, check(items, left, l))
+			found := lay.Search(items, lay.Cloth{Usable: 40 * in}, func(f lay.Found) bool { return f.Round < 3 })
+			require.NoError(b, check(items, left, found.Lay))
+			ratio, after := l.Length.Float()/l.Bound.Float(), found.Lay.Length.Float()/l.Bound.Float()
+			mean, worst = mean+ratio/float64(len(needs)), max(worst, ratio)
+			sought, worstSought = sought+after/float64(len(needs)), max(worstSought, after)
+		}
+		b.ReportMetric(mean, "mean-length/bound")
+		b.ReportMetric(worst, "worst-length/bound")
+		b.ReportMetric(sought, "mean-sought/bound")
+		b.ReportMetric(worstSought, "worst-sought/bound")
+	}
 }
 
 // BenchmarkManyNeeds tells how far lays are from their bounds, on the mean and at worst.

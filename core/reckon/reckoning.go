@@ -528,7 +528,7 @@ type Lay struct {
 	Width  L `json:"width"`
 	Length L `json:"length"`
 	Bound  L `json:"bound"`
-	// Limit is what makes the bound so long: area, tallest or width.
+	// Limit is what makes the bound so long: area, tallest, width or heights.
 	Limit string `json:"limit"`
 	// Certain tells that no lay of the plan's school is shorter.
 	Certain bool     `json:"certain,omitempty"`

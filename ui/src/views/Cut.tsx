@@ -115,6 +115,7 @@ const limits: Record<string, string> = {
   area: "its pieces cover that much",
   tallest: "its tallest piece takes that",
   width: "pieces too wide to lie side by side take that",
+  heights: "no heights of its pieces add up to less",
 };
 
 /** Have, need, buy: in a sentence. */
