@@ -134,3 +134,22 @@ test("thread, zips and odd pieces in the cupboard", async ({ page, demo }) => {
   await expect(page.getByText("24 pieces 5″ × 5″")).toBeVisible();
   await accessible(page);
 });
+
+test("a cloth is shown by its photo, and drawn again", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/cloth`);
+  await page.getByRole("button", { name: "Change slate" }).click();
+  const cloth = page.getByRole("form", { name: "A cloth" });
+  const photo = cloth.getByLabel("Photo of the cloth");
+  await photo.setInputFiles({ name: "list.csv", mimeType: "text/csv", buffer: Buffer.from("name\nleaf\n") });
+  await expect(cloth.getByRole("alert")).toContainText("no picture that can be read");
+  await photo.setInputFiles({ name: "slate.png", mimeType: "image/png", buffer: await page.screenshot() });
+  await expect(cloth.getByText("shown by its photo.")).toBeVisible();
+  await expect(cloth.locator("pattern image")).toHaveAttribute("href", /photos\/1$/);
+  await cloth.getByRole("button", { name: "Keep it" }).click();
+  const row = page.getByRole("listitem").filter({ has: page.getByRole("heading", { name: "slate" }) });
+  await expect(row.locator("pattern image")).toHaveCount(1);
+  await page.getByRole("button", { name: "Change slate" }).click();
+  await cloth.getByRole("button", { name: "Draw it instead" }).click();
+  await cloth.getByRole("button", { name: "Keep it" }).click();
+  await expect(row.locator("pattern image")).toHaveCount(0);
+});

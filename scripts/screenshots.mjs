@@ -11,26 +11,11 @@ const pinwheels = "/plans/pinwheel-cushion-for-the-reading-corner";
 const pictures = [
   { name: "shelf", path: "/" },
   { name: "draft", path: reading, before: (page) => page.getByText("border 1").first().hover() },
-  {
-    name: "colours",
-    path: pinwheels,
-    scheme: "dark",
-    before: async (page) => {
-      await page.getByRole("button", { name: "Try cloths" }).click();
-      await page.getByRole("button", { name: /^E straw dot/ }).click();
-      await page.locator(".ways").scrollIntoViewIfNeeded();
-    },
-  },
   { name: "hood", path: "/plans/turntable-hood-listening-corner" },
   {
     name: "shapes",
     path: "/plans/van-cushion-in-four-layers",
     before: (page) => page.getByRole("button", { name: /^Body on the front/ }).focus(),
-  },
-  {
-    name: "stitches",
-    path: "/plans/van-cushion-in-four-layers",
-    before: (page) => page.getByRole("button", { name: "What is sewn" }).click(),
   },
   { name: "blocks", path: pinwheels, before: (page) => page.getByRole("button", { name: "all blocks" }).click() },
   { name: "jacket", path: "/plans/jacket-for-the-visitors-log" },
@@ -77,6 +62,8 @@ const pictures = [
   },
   { name: "cloth", path: "/cloth" },
   { name: "shopping", path: "/cloth/shopping" },
+  { name: "together", path: "/cloth/together?cloth=moss+leaf" },
+  { name: "cost", path: "/plans/lavender-mini-first-of-a-dozen/cut/cost", scheme: "dark" },
   { name: "log", path: "/log" },
   { name: "habits", path: "/habits" },
 ];

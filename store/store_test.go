@@ -270,3 +270,36 @@ func TestADirectoryThatCannotBeUsedIsNamed(t *testing.T) {
 	_, err := store.Open(t.Context(), file, ticking())
 	assert.ErrorContains(t, err, "open")
 }
+
+func TestNotionsAreKeptByTheirNames(t *testing.T) {
+	s, ctx := open(t, t.TempDir()), t.Context()
+	thread, err := s.AddNotion(ctx, "thread", "{}")
+	require.NoError(t, err)
+	_, err = s.AddNotion(ctx, "Thread", "{}")
+	require.ErrorIs(t, err, store.ErrTaken)
+	_, err = s.AddCloth(ctx, "thread", "{}")
+	require.NoError(t, err, "a cloth may be called the same")
+	changed, err := s.SaveNotion(ctx, thread.ID, thread.Revision, "grey thread", `{"for": "thread"}`)
+	require.NoError(t, err)
+	_, err = s.SaveNotion(ctx, thread.ID, thread.Revision, "other", "{}")
+	require.ErrorIs(t, err, store.ErrStale)
+	list, err := s.Notions(ctx)
+	require.NoError(t, err)
+	assert.Equal(t, []store.Held{changed}, list)
+	gone, err := s.RemoveNotion(ctx, thread.ID)
+	require.NoError(t, err)
+	assert.Equal(t, changed, gone)
+	_, err = s.RemoveNotion(ctx, thread.ID)
+	require.ErrorIs(t, err, store.ErrNotFound)
+}
+
+func TestPhotosComeBackAsTheyWere(t *testing.T) {
+	s := open(t, t.TempDir())
+	id, err := s.AddPhoto(t.Context(), []byte{1, 2, 3}, 4, 5)
+	require.NoError(t, err)
+	data, err := s.Photo(t.Context(), id)
+	require.NoError(t, err)
+	assert.Equal(t, []byte{1, 2, 3}, data)
+	_, err = s.Photo(t.Context(), id+1)
+	require.ErrorIs(t, err, store.ErrNotFound)
+}

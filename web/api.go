@@ -243,6 +243,7 @@ type Types struct {
 	AskSearch    AskSearch        `json:"ask_search"`
 	Search       SearchView       `json:"search"`
 	Together     TogetherView     `json:"together"`
+	Photo        PhotoView        `json:"photo"`
 	MovedCloth   MovedCloth       `json:"moved_cloth"`
 	SampleView   []SampleView     `json:"samples"`
 	SaveSample   SaveSample       `json:"save_sample"`

@@ -50,7 +50,7 @@ func New(cfg Config) http.Handler {
 	e.Use(guardHost(cfg.Hosts))
 	e.Use(guardOrigin())
 	e.Use(secureHeaders)
-	e.Use(middleware.BodyLimit(maxBody))
+	e.Use(middleware.BodyLimitWithConfig(middleware.BodyLimitConfig{LimitBytes: maxBody, Skipper: large}))
 	e.GET(healthPath, s.health)
 	if cfg.AccessKey != "" {
 		e.Use(accessKey(cfg.AccessKey))
@@ -96,6 +96,8 @@ func (s *server) routes(g *echo.Group) {
 	g.POST("/plans/:id/cloths/:letter/keep", s.keepCloth)
 	g.POST("/plans/:id/cloths/:letter/let-go", s.letClothGo)
 	g.POST("/plans/:id/cloths/:letter/return", s.returnCloth)
+	g.POST("/photos", s.addPhoto)
+	g.GET("/photos/:id", s.photo)
 	g.GET("/notions", s.notions)
 	g.POST("/notions", s.addNotion)
 	g.PUT("/notions/:id", s.saveNotion)

@@ -700,6 +700,9 @@ type Swatch struct {
 	Ground string `json:"ground,omitempty"`
 	// Ink colour of the motif, #rrggbb.
 	Ink string `json:"ink,omitempty"`
+	// Photo is the number of a picture of the workshop it is drawn with instead; where that
+	// is not there, the rest says how.
+	Photo int `json:"photo,omitempty"`
 }
 
 // Measured is what was read off the tape at a gate.

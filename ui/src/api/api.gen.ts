@@ -30,6 +30,7 @@ save_notion: SaveNotion
 ask_search: AskSearch
 search: SearchView
 together: TogetherView
+photo: PhotoView
 moved_cloth: MovedCloth
 samples: SampleView[]
 save_sample: SaveSample
@@ -983,7 +984,7 @@ width: L
 length: L
 bound: L
 /**
- * Limit is what makes the bound so long: area, tallest or width.
+ * Limit is what makes the bound so long: area, tallest, width or heights.
  */
 limit: string
 /**
@@ -1235,6 +1236,11 @@ ground?: string
  * Ink colour of the motif, #rrggbb.
  */
 ink?: string
+/**
+ * Photo is the number of a picture of the workshop it is drawn with instead; where that
+ * is not there, the rest says how.
+ */
+photo?: number
 }
 /**
  * NewPlan asks for a plan to be begun.
@@ -2069,6 +2075,18 @@ text: string
  * Exact is the length in keyboard notation, nothing rounded.
  */
 exact: string
+}
+/**
+ * PhotoView is a picture that is kept.
+ */
+export interface PhotoView {
+id: number
+width: number
+height: number
+/**
+ * Average is its colour on the whole, #rrggbb.
+ */
+average: string
 }
 /**
  * MovedCloth is what became of a cloth in the cupboard.

@@ -1022,6 +1022,11 @@ ground?: string
  * Ink colour of the motif, #rrggbb.
  */
 ink?: string
+/**
+ * Photo is the number of a picture of the workshop it is drawn with instead; where that
+ * is not there, the rest says how.
+ */
+photo?: number
 }
 export interface Habits {
 /**

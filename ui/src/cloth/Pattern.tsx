@@ -2,7 +2,7 @@ import type { ReactElement } from "react";
 import type { Swatch } from "../api/api.gen";
 
 /** How a cloth is drawn when nobody said. */
-export const plainSwatch: Required<Swatch> = { motif: "plain", ground: "#d9cfba", ink: "#b5a98f" };
+export const plainSwatch: Required<Omit<Swatch, "photo">> = { motif: "plain", ground: "#d9cfba", ink: "#b5a98f" };
 
 const withDefaults = (s?: Swatch) => ({
   motif: s?.motif || plainSwatch.motif,
@@ -56,11 +56,22 @@ const motifs: Record<string, { size: number; draw: (ink: string) => ReactElement
   },
 };
 
+/** How much cloth a photo is taken to show, in millimetres: about a hand's breadth and a half. */
+const pictured = 150;
+
 /** The pattern of a cloth, for the drawing whose ids begin with `within`. */
 export function Pattern({ id, swatch }: { id: string; swatch?: Swatch }) {
   const { motif, ground, ink } = withDefaults(swatch);
   const tile = motifs[motif] ?? motifs.plain;
   if (!tile) return null;
+  if (swatch?.photo) {
+    return (
+      <pattern id={id} width={pictured} height={pictured} patternUnits="userSpaceOnUse">
+        <rect width={pictured} height={pictured} fill={ground} />
+        <image href={`/api/v1/photos/${swatch.photo}`} width={pictured} height={pictured} preserveAspectRatio="xMidYMid slice" />
+      </pattern>
+    );
+  }
   return (
     <pattern id={id} width={tile.size} height={tile.size} patternUnits="userSpaceOnUse">
       <rect width={tile.size} height={tile.size} fill={ground} />

@@ -1,10 +1,11 @@
-import Button from "@mui/material/Button";
 import { useState } from "react";
-import type { Swatch as SwatchData } from "../api/api.gen";
+import type { PhotoView, Swatch as SwatchData } from "../api/api.gen";
+import { sendFile } from "../api/client";
 import { Choice } from "../brief/Choice";
 import { motifNames } from "../cloth/Pattern";
 import { Swatch } from "../cloth/Swatch";
-import { T } from "../words/T";
+import { FileButton } from "../shell/FileButton";
+import { KeepOrLeave } from "./held";
 import { refusalAt } from "./refusal";
 
 export interface OddDoc {
@@ -78,6 +79,15 @@ export function ClothForm({ doc, save, cancel }: { doc: ClothDoc; save: (doc: Cl
       setProblem(refusalAt(error));
     }
   };
+  const picture = async (file: File) => {
+    try {
+      const photo = await sendFile<PhotoView>("/photos", file);
+      setProblem(null);
+      set({ swatch: { ...swatch, photo: photo.id, ground: photo.average, ink: photo.average } });
+    } catch (error) {
+      setProblem(refusalAt(error));
+    }
+  };
   const input = (path: string, label: string, hint: string, value: unknown, change: (text: string) => void, narrow = false) => (
     <label className={narrow ? "line-field narrow" : "line-field"}>
       <span>{label}</span>
@@ -142,7 +152,32 @@ export function ClothForm({ doc, save, cancel }: { doc: ClothDoc; save: (doc: Cl
               onChange={(e) => set({ swatch: { ...swatch, ground: e.target.value } })}
             />
           </label>
-          .
+          {swatch.photo ? (
+            <>
+              , shown by its photo.{" "}
+              <button
+                type="button"
+                className="word-button"
+                onClick={() => {
+                  const { photo: _, ...drawn } = swatch;
+                  set({ swatch: drawn });
+                }}
+              >
+                Draw it instead
+              </button>
+            </>
+          ) : (
+            <>
+              .{" "}
+              <FileButton label="Photo of the cloth" accept="image/*" read={(file) => void picture(file)}>
+                {(choose) => (
+                  <button type="button" className="word-button" onClick={choose}>
+                    Show it by a photo
+                  </button>
+                )}
+              </FileButton>
+            </>
+          )}
         </p>
         <details open={odd.length > 0}>
           <summary>Odd pieces, and squares and strips that are cut already</summary>
@@ -206,19 +241,7 @@ export function ClothForm({ doc, save, cancel }: { doc: ClothDoc; save: (doc: Cl
             </label>
           </p>
         </details>
-        {problem && (
-          <p className="finding stop" role="alert">
-            <T>{problem.text}</T>
-          </p>
-        )}
-        <div className="row-actions">
-          <Button type="submit" variant="contained">
-            Keep it
-          </Button>
-          <Button variant="text" onClick={cancel}>
-            Leave it
-          </Button>
-        </div>
+        <KeepOrLeave problem={problem} leave={cancel} />
       </div>
     </form>
   );

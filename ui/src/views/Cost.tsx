@@ -6,7 +6,7 @@ import { T } from "../words/T";
 
 /** What a plan costs with all its covers, and what to ask for them. */
 export function Cost() {
-  const { reckoning, drawn } = usePlan();
+  const { reckoning, drawn, value } = usePlan();
   const cost = reckoning.cost ?? drawn.cost;
   if (!cost) {
     return (
@@ -57,7 +57,11 @@ export function Cost() {
         </tbody>
         <tbody className="sums">
           <Sum name="Materials" how="as far as prices are known" amount={cost.materials} />
-          <Sum name="Work" how={`the minutes of ${covers} at the wage`} amount={cost.work} />
+          <Sum
+            name="Work"
+            how={`${cost.covers} × ${value("/costs/minutes") ?? 0} minutes at ${value("/habits/wage") ?? 0} an hour`}
+            amount={cost.work}
+          />
           <Sum name="Other" how="as said above" amount={cost.other} />
           <Sum name="Cost" how="materials, work and other" amount={cost.cost} strong />
           <Sum name="Margin" how="its percentage of the cost" amount={cost.margin} />

@@ -9,6 +9,7 @@ import { FileButton } from "../shell/FileButton";
 import { useSay } from "../shell/Say";
 import { Len, T } from "../words/T";
 import { type ClothDoc, ClothForm, printWords } from "./ClothForm";
+import { HeldActions, useHeld } from "./held";
 import { Notions } from "./Notions";
 
 /** What is in the cupboard. */
@@ -194,26 +195,18 @@ function Odd({ cloth }: { cloth: ClothView }) {
 }
 
 function ClothRow({ cloth }: { cloth: ClothView }) {
-  const say = useSay();
-  const [editing, setEditing] = useState(false);
-  const save = useChange((doc: ClothDoc) => ask<ClothView>("PUT", `/cloths/${cloth.id}`, { base: cloth.revision, cloth: doc }));
-  const remove = useChange(() => ask("DELETE", `/cloths/${cloth.id}`));
-  const back = useChange((doc: unknown) => ask("POST", "/cloths", { cloth: doc }));
-  const takeOut = async () => {
-    await remove.mutateAsync(undefined);
-    say(`${cloth.name} is out of the cupboard.`, { label: "Put it back", act: () => void back.mutateAsync(cloth.cloth) });
-  };
-  if (editing) {
+  const held = useHeld<ClothDoc>({
+    place: "/cloths",
+    as: "cloth",
+    id: cloth.id,
+    revision: cloth.revision,
+    name: cloth.name,
+    doc: cloth.cloth,
+  });
+  if (held.editing) {
     return (
       <li>
-        <ClothForm
-          doc={cloth.cloth as ClothDoc}
-          save={async (doc) => {
-            await save.mutateAsync(doc);
-            setEditing(false);
-          }}
-          cancel={() => setEditing(false)}
-        />
+        <ClothForm doc={cloth.cloth as ClothDoc} save={held.keep} cancel={held.leave} />
       </li>
     );
   }
@@ -248,14 +241,7 @@ function ClothRow({ cloth }: { cloth: ClothView }) {
             <T>{`${wantedText(cloth)} for ${cloth.plans.length > 2 ? `${cloth.plans.length} plans` : cloth.plans.join(" and ")}${cloth.short.nm > 0 ? `: ${cloth.short.text} to buy` : ""}.`}</T>
           </p>
         )}
-        <div className="row-actions">
-          <button type="button" className="word-button" onClick={() => setEditing(true)}>
-            Change<span className="sr-only"> {cloth.name}</span>
-          </button>
-          <button type="button" className="word-button" onClick={() => void takeOut()}>
-            Take out<span className="sr-only"> {cloth.name}</span>
-          </button>
-        </div>
+        <HeldActions name={cloth.name} edit={held.edit} takeOut={held.takeOut} />
       </div>
     </li>
   );

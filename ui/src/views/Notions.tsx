@@ -1,10 +1,9 @@
-import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { NotionView } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
 import { useChange, useNotions } from "../api/queries";
-import { useSay } from "../shell/Say";
 import { T } from "../words/T";
+import { HeldActions, KeepOrLeave, useHeld } from "./held";
 import { refusalAt } from "./refusal";
 
 interface NotionDoc {
@@ -73,26 +72,18 @@ export function Notions() {
 }
 
 function NotionRow({ notion }: { notion: NotionView }) {
-  const say = useSay();
-  const [editing, setEditing] = useState(false);
-  const save = useChange((doc: NotionDoc) => ask<NotionView>("PUT", `/notions/${notion.id}`, { base: notion.revision, notion: doc }));
-  const remove = useChange(() => ask("DELETE", `/notions/${notion.id}`));
-  const back = useChange((doc: unknown) => ask("POST", "/notions", { notion: doc }));
-  const takeOut = async () => {
-    await remove.mutateAsync(undefined);
-    say(`${notion.name} is out of the cupboard.`, { label: "Put it back", act: () => void back.mutateAsync(notion.notion) });
-  };
-  if (editing) {
+  const held = useHeld<NotionDoc>({
+    place: "/notions",
+    as: "notion",
+    id: notion.id,
+    revision: notion.revision,
+    name: notion.name,
+    doc: notion.notion,
+  });
+  if (held.editing) {
     return (
       <li>
-        <NotionForm
-          doc={notion.notion as NotionDoc}
-          save={async (doc) => {
-            await save.mutateAsync(doc);
-            setEditing(false);
-          }}
-          cancel={() => setEditing(false)}
-        />
+        <NotionForm doc={notion.notion as NotionDoc} save={held.keep} cancel={held.leave} />
       </li>
     );
   }
@@ -105,14 +96,7 @@ function NotionRow({ notion }: { notion: NotionView }) {
         </strong>
         , <T>{notion.text}</T>
       </span>
-      <span className="row-actions">
-        <button type="button" className="word-button" onClick={() => setEditing(true)}>
-          Change<span className="sr-only"> {notion.name}</span>
-        </button>
-        <button type="button" className="word-button" onClick={() => void takeOut()}>
-          Take out<span className="sr-only"> {notion.name}</span>
-        </button>
-      </span>
+      <HeldActions name={notion.name} edit={held.edit} takeOut={held.takeOut} />
     </li>
   );
 }
@@ -188,19 +172,7 @@ function NotionForm({ doc, save, cancel }: { doc: NotionDoc; save: (doc: NotionD
             <input type="color" value={draft.colour ?? "#8b8b86"} onChange={(e) => setDraft({ ...draft, colour: e.target.value })} />
           </label>
         </div>
-        {problem && (
-          <p className="finding stop" role="alert">
-            <T>{problem.text}</T>
-          </p>
-        )}
-        <div className="row-actions">
-          <Button type="submit" variant="contained">
-            Keep it
-          </Button>
-          <Button variant="text" onClick={cancel}>
-            Leave it
-          </Button>
-        </div>
+        <KeepOrLeave problem={problem} leave={cancel} />
       </div>
     </form>
   );

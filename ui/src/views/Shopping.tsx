@@ -3,6 +3,7 @@ import type { ShoppingCloth, ShoppingPlan, ShoppingShare, ShoppingThing, Shoppin
 import { sentence } from "../api/client";
 import { useShopping } from "../api/queries";
 import { Len, T } from "../words/T";
+import { ChosenPlans } from "./ChosenPlans";
 
 /** What to buy for the plans of the shelf, or for those that are chosen. */
 export function Shopping() {
@@ -69,36 +70,17 @@ function List({ view, choose }: { view: ShoppingView; choose: (ids: string[]) =>
 
 /** Which plans are shopped for; one at least. */
 function Plans({ plans, choose }: { plans: ShoppingPlan[]; choose: (ids: string[]) => void }) {
-  const chosen = plans.filter((p) => p.chosen).map((p) => p.id);
-  const tick = (id: string, on: boolean) => choose(plans.map((p) => p.id).filter((other) => (other === id ? on : chosen.includes(other))));
+  const chosen = plans.filter((p) => p.chosen).length;
   return (
     <details className="no-print">
-      <summary>
-        {chosen.length === plans.length ? `For all ${plans.length} plans` : `For ${chosen.length} of ${plans.length} plans`}
-      </summary>
-      <fieldset className="shopped-for">
-        <legend className="soft">The plans first in the list are the first to get what is in the cupboard.</legend>
-        {plans.map((p) => (
-          <div key={p.id}>
-            <label>
-              <input
-                type="checkbox"
-                checked={p.chosen}
-                disabled={p.chosen && chosen.length === 1}
-                title={p.chosen && chosen.length === 1 ? "One plan at least is shopped for" : undefined}
-                onChange={(e) => tick(p.id, e.target.checked)}
-              />{" "}
-              {p.title}
-            </label>{" "}
-            <button type="button" className="word-button" onClick={() => choose([p.id])}>
-              only this<span className="sr-only">: {p.title}</span>
-            </button>
-          </div>
-        ))}
-        <button type="button" className="word-button" onClick={() => choose([])}>
-          All plans
-        </button>
-      </fieldset>
+      <summary>{chosen === plans.length ? `For all ${plans.length} plans` : `For ${chosen} of ${plans.length} plans`}</summary>
+      <ChosenPlans
+        plans={plans}
+        legend="The plans first in the list are the first to get what is in the cupboard."
+        least="One plan at least is shopped for"
+        choose={choose}
+        only
+      />
     </details>
   );
 }

@@ -8,6 +8,7 @@ import { Lay } from "../lay/Lay";
 import { outcome, Searching } from "../lay/Searching";
 import { useSearch } from "../lay/useSearch";
 import { Len, T } from "../words/T";
+import { ChosenPlans } from "./ChosenPlans";
 
 /** Several plans on one lay of a cloth. */
 export function Together() {
@@ -36,8 +37,6 @@ export function Together() {
 
 function Shared({ view, choose }: { view: TogetherView; choose: (plans: string[]) => void }) {
   const chosen = view.plans.filter((p) => p.chosen).map((p) => p.id);
-  const tick = (id: string, on: boolean) =>
-    choose(view.plans.map((p) => p.id).filter((other) => (other === id ? on : chosen.includes(other))));
   const [said, say] = useState<string | null>(null);
   const search = useSearch((found) => say(outcome(found)));
   const lay = search.view && search.view.lay.length.nm < view.lay.length.nm ? search.view.lay : view.lay;
@@ -75,23 +74,7 @@ function Shared({ view, choose }: { view: TogetherView; choose: (plans: string[]
           )}
         </div>
       </div>
-      <fieldset className="shopped-for no-print">
-        <legend className="soft">The plans that are cut from it</legend>
-        {view.plans.map((p) => (
-          <div key={p.id}>
-            <label>
-              <input
-                type="checkbox"
-                checked={p.chosen}
-                disabled={p.chosen && chosen.length === 1}
-                title={p.chosen && chosen.length === 1 ? "One plan at least is laid" : undefined}
-                onChange={(e) => tick(p.id, e.target.checked)}
-              />{" "}
-              {p.title}
-            </label>
-          </div>
-        ))}
-      </fieldset>
+      <ChosenPlans plans={view.plans} legend="The plans that are cut from it" least="One plan at least is laid" choose={choose} />
       <div className="cloth-body">
         <Lay lay={lay} cuts={asCuts(view)} pieces={[]} strips={[]} swatch={view.swatch} />
         <ul className="things">

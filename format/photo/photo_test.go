@@ -1,0 +1,112 @@
+package photo_test
+
+import (
+	"bytes"
+	"encoding/binary"
+	"image"
+	"image/color"
+	"image/gif"
+	"image/jpeg"
+	"image/png"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"umschlag/format/photo"
+)
+
+// halves is a picture whose left half is red and whose right half is blue.
+func halves(w, h int) image.Image {
+	img := image.NewNRGBA(image.Rect(0, 0, w, h))
+	for x := range w {
+		for y := range h {
+			c := color.NRGBA{R: 200, A: 255}
+			if x >= w/2 {
+				c = color.NRGBA{B: 200, A: 255}
+			}
+			img.Set(x, y, c)
+		}
+	}
+	return img
+}
+
+func encoded(t *testing.T, write func(*bytes.Buffer) error) []byte {
+	t.Helper()
+	var b bytes.Buffer
+	require.NoError(t, write(&b))
+	return b.Bytes()
+}
+
+func TestPicturesOfEveryKindAreKeptAsJPEG(t *testing.T) {
+	img := halves(40, 20)
+	for name, data := range map[string][]byte{
+		"png":  encoded(t, func(b *bytes.Buffer) error { return png.Encode(b, img) }),
+		"jpeg": encoded(t, func(b *bytes.Buffer) error { return jpeg.Encode(b, img, nil) }),
+		"gif":  encoded(t, func(b *bytes.Buffer) error { return gif.Encode(b, img, nil) }),
+	} {
+		p, err := photo.Read(data)
+		require.NoError(t, err, name)
+		assert.Equal(t, []int{40, 20}, []int{p.Width, p.Height}, name)
+		_, err = jpeg.Decode(bytes.NewReader(p.JPEG))
+		require.NoError(t, err, name)
+		assert.Regexp(t, `^#[56]\d?[0-9a-f]00[56][0-9a-f]$`, p.Average, name)
+	}
+}
+
+func TestALargePictureIsMadeSmaller(t *testing.T) {
+	p, err := photo.Read(encoded(t, func(b *bytes.Buffer) error { return png.Encode(b, image.NewGray(image.Rect(0, 0, 3200, 800))) }))
+	require.NoError(t, err)
+	assert.Equal(t, []int{1600, 400}, []int{p.Width, p.Height})
+}
+
+// held is a JPEG with what a camera writes beside it: that it was held upright, and a
+// place. Exif 2.3: tag 0x0112 is the orientation, 0x8825 points to the place.
+func held(t *testing.T, img image.Image) []byte {
+	t.Helper()
+	plain := encoded(t, func(b *bytes.Buffer) error { return jpeg.Encode(b, img, nil) })
+	var tiff bytes.Buffer
+	tiff.WriteString("MM\x00\x2a\x00\x00\x00\x08\x00\x02")
+	for _, tag := range [][]uint16{{0x0112, 3, 0, 1, 6, 0}, {0x8825, 4, 0, 1, 0, 38}} {
+		require.NoError(t, binary.Write(&tiff, binary.BigEndian, tag))
+	}
+	tiff.WriteString("\x00\x00\x00\x00GPS 52.5 13.4")
+	body := append([]byte("Exif\x00\x00"), tiff.Bytes()...)
+	length := len(body) + 2
+	app := append([]byte{0xff, 0xe1, byte(length >> 8), byte(length)}, body...)
+	return append(append(bytes.Clone(plain[:2]), app...), plain[2:]...)
+}
+
+func TestItIsTurnedAsItWasHeldAndItsPlaceIsNotKept(t *testing.T) {
+	data := held(t, halves(40, 20))
+	require.Contains(t, string(data), "GPS 52.5")
+	p, err := photo.Read(data)
+	require.NoError(t, err)
+	assert.Equal(t, []int{20, 40}, []int{p.Width, p.Height}, "a quarter turn")
+	img, err := jpeg.Decode(bytes.NewReader(p.JPEG))
+	require.NoError(t, err)
+	r, _, b, _ := img.At(10, 4).RGBA()
+	assert.Greater(t, r, b, "its left half is on top now")
+	assert.NotContains(t, string(p.JPEG), "GPS")
+	assert.NotContains(t, string(p.JPEG), "Exif")
+}
+
+func TestWhatIsNoPictureIsRefused(t *testing.T) {
+	whole := encoded(t, func(b *bytes.Buffer) error { return png.Encode(b, halves(400, 200)) })
+	huge := bytes.Clone(whole)
+	copy(huge[16:24], []byte{0, 0xff, 0xff, 0xff, 0, 0xff, 0xff, 0xff}) // its header says 16 million by 16 million
+	for name, c := range map[string]struct {
+		data []byte
+		says string
+	}{
+		"nothing":     {nil, "no picture that can be read"},
+		"text":        {[]byte("name,have\nleaf,1 yd\n"), "no picture that can be read"},
+		"cut off":     {whole[:len(whole)/2], "cut off or damaged"},
+		"too many MB": {make([]byte, photo.MostBytes+1), "choose one of up to 16"},
+	} {
+		_, err := photo.Read(c.data)
+		require.ErrorContains(t, err, c.says, name)
+	}
+	_, err := photo.Read(huge)
+	require.Error(t, err, "a header that lies is not believed")
+}
