@@ -17,7 +17,6 @@ const pictures = [
     path: "/plans/van-cushion-in-four-layers",
     before: (page) => page.getByRole("button", { name: /^Body on the front/ }).focus(),
   },
-  { name: "blocks", path: pinwheels, before: (page) => page.getByRole("button", { name: "all blocks" }).click() },
   { name: "jacket", path: "/plans/jacket-for-the-visitors-log" },
   {
     name: "pad",
@@ -47,19 +46,8 @@ const pictures = [
   },
   { name: "sew-gate", path: `${patchwork}/sew`, before: (page) => page.getByRole("button", { name: "Measure the front" }).click() },
   { name: "samples", path: "/samples" },
-  {
-    name: "trim",
-    path: `${reading}/sew`,
-    before: async (page) => {
-      await page.getByRole("button", { name: "Trim square" }).click();
-      const sides = { "Upper side": "20 1/2", "Right side": "20 3/8", "Lower side": "20 1/2", "Left side": "20 1/2" };
-      for (const [label, text] of Object.entries({ ...sides, "Falling diagonal": "29 1/8", "Rising diagonal": "28 3/4" })) {
-        await page.getByRole("textbox", { name: label }).fill(text);
-        await page.getByRole("textbox", { name: label }).press("Enter");
-      }
-      await page.getByRole("img", { name: /four cuts/ }).waitFor();
-    },
-  },
+  { name: "schedule", path: "/plans/turntable-hood-listening-corner/sew/schedule" },
+  { name: "practice", path: "/practice?kind=tape&number=7" },
   { name: "cloth", path: "/cloth" },
   { name: "shopping", path: "/cloth/shopping" },
   { name: "together", path: "/cloth/together?cloth=moss+leaf" },

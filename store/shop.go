@@ -3,6 +3,7 @@ package store
 import (
 	"context"
 	"database/sql"
+	"encoding/json"
 	"errors"
 	"fmt"
 	"strings"
@@ -183,15 +184,20 @@ type LogEntry struct {
 	Minutes  int
 	Notes    string
 	Next     string
+	// Photos are the numbers of its pictures.
+	Photos   []int
 	Revision int
 }
 
-const logColumns = `SELECT id, plan, title, doc, finished, minutes, notes, next, revision FROM log`
+const logColumns = `SELECT id, plan, title, doc, finished, minutes, notes, next, photos, revision FROM log`
 
 func scanEntry(row scanner) (LogEntry, error) {
 	var e LogEntry
-	err := row.Scan(&e.ID, &e.Plan, &e.Title, &e.Doc, &e.Finished, &e.Minutes, &e.Notes, &e.Next, &e.Revision)
-	return e, found(err)
+	var photos string
+	if err := row.Scan(&e.ID, &e.Plan, &e.Title, &e.Doc, &e.Finished, &e.Minutes, &e.Notes, &e.Next, &photos, &e.Revision); err != nil {
+		return e, found(err)
+	}
+	return e, json.Unmarshal([]byte(photos), &e.Photos)
 }
 
 // Log lists the finished covers, the last first.
@@ -215,24 +221,41 @@ func (s *Store) Finish(ctx context.Context, id string, base int, e LogEntry) (Lo
 			return &ConflictError{Current: head}
 		}
 		e.Plan, e.Title, e.Doc, e.Finished, e.Revision = id, head.Title, head.Doc, s.stamp(), 1
-		return tx.QueryRowContext(ctx, `INSERT INTO log (plan, title, doc, finished, minutes, notes, next) VALUES (?, ?, ?, ?, ?, ?, ?) RETURNING id`,
-			e.Plan, e.Title, e.Doc, e.Finished, e.Minutes, e.Notes, e.Next).Scan(&e.ID)
+		photos, err := json.Marshal(orNone(e.Photos))
+		if err != nil {
+			return err
+		}
+		return tx.QueryRowContext(ctx, `INSERT INTO log (plan, title, doc, finished, minutes, notes, next, photos) VALUES (?, ?, ?, ?, ?, ?, ?, ?) RETURNING id`,
+			e.Plan, e.Title, e.Doc, e.Finished, e.Minutes, e.Notes, e.Next, string(photos)).Scan(&e.ID)
 	})
 	return e, err
 }
 
-// SaveLogEntry changes what the maker wrote about a finished cover.
-func (s *Store) SaveLogEntry(ctx context.Context, id, base, minutes int, notes, next string) (LogEntry, error) {
-	err := s.change(ctx, "save log entry", func(tx *sql.Tx) error {
+// orNone is a list that is written as one when it is empty.
+func orNone(list []int) []int {
+	if list == nil {
+		return []int{}
+	}
+	return list
+}
+
+// SaveLogEntry changes what the maker wrote about a finished cover, and its pictures, as it
+// was read at revision base.
+func (s *Store) SaveLogEntry(ctx context.Context, e LogEntry, base int) (LogEntry, error) {
+	photos, err := json.Marshal(orNone(e.Photos))
+	if err != nil {
+		return LogEntry{}, err
+	}
+	err = s.change(ctx, "save log entry", func(tx *sql.Tx) error {
 		var revision int
-		err := tx.QueryRowContext(ctx, `UPDATE log SET minutes = ?, notes = ?, next = ?, revision = revision + 1 WHERE id = ? AND revision = ? RETURNING revision`,
-			minutes, notes, next, id, base).Scan(&revision)
-		return stale(ctx, tx, "log", id, err)
+		err := tx.QueryRowContext(ctx, `UPDATE log SET minutes = ?, notes = ?, next = ?, photos = ?, revision = revision + 1 WHERE id = ? AND revision = ? RETURNING revision`,
+			e.Minutes, e.Notes, e.Next, string(photos), e.ID, base).Scan(&revision)
+		return stale(ctx, tx, "log", e.ID, err)
 	})
 	if err != nil {
 		return LogEntry{}, err
 	}
-	return s.LogEntry(ctx, id)
+	return s.LogEntry(ctx, e.ID)
 }
 
 // RemoveLogEntry takes a cover out of the log.

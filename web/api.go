@@ -165,6 +165,8 @@ type FinishPlan struct {
 	Minutes int    `json:"minutes"`
 	Notes   string `json:"notes"`
 	Next    string `json:"next"`
+	// Photos are the numbers of its pictures.
+	Photos []int `json:"photos,omitempty"`
 }
 
 // SaveLog asks for what was written about a finished cover to be changed.
@@ -180,11 +182,21 @@ type LogView struct {
 	Minutes  int    `json:"minutes"`
 	Notes    string `json:"notes"`
 	Next     string `json:"next"`
+	// Photos are the numbers of its pictures, Troubles what went wrong.
+	Photos   []int         `json:"photos"`
+	Troubles []plan.Mishap `json:"troubles,omitempty"`
 	// Plan is the plan file as it was finished.
 	Plan     json.RawMessage        `json:"plan"`
 	Gates    []GateView             `json:"gates"`
 	Pieces   []reckon.Piece         `json:"pieces"`
 	Swatches map[string]plan.Swatch `json:"swatches"`
+}
+
+// FiguresView is what the finished covers tell.
+type FiguresView struct {
+	Figures reckon.Figures `json:"figures"`
+	// Seams is the mean error of a seam.
+	Seams reckon.L `json:"seams"`
 }
 
 // GateView is what was planned and what was measured at a gate.
@@ -214,42 +226,47 @@ type Refusal struct {
 // Types is everything the user interface exchanges with the server; its types
 // are generated from it.
 type Types struct {
-	Reckoning    reckon.Reckoning `json:"reckoning"`
-	PlanView     PlanView         `json:"plan_view"`
-	Shelf        []ShelfItem      `json:"shelf"`
-	NewPlan      NewPlan          `json:"new_plan"`
-	SavePlan     SavePlan         `json:"save_plan"`
-	ConvertPlan  ConvertPlan      `json:"convert_plan"`
-	Starts       StartsView       `json:"starts"`
-	BeginPlan    BeginPlan        `json:"begin_plan"`
-	Closures     []reckon.Choice  `json:"closures"`
-	FindLayouts  FindLayouts      `json:"find_layouts"`
-	Layouts      []LayoutView     `json:"layouts"`
-	EditBlock    EditBlock        `json:"edit_block"`
-	BeginFace    BeginFace        `json:"begin_face"`
-	BegunFace    BegunFace        `json:"begun_face"`
-	MoveFitting  MoveFitting      `json:"move_fitting"`
-	MovedFitting MovedFitting     `json:"moved_fitting"`
-	MoveShape    MoveShape        `json:"move_shape"`
-	ShapesView   ShapesView       `json:"shapes"`
-	Based        Based            `json:"based"`
-	HistoryEntry []HistoryEntry   `json:"history"`
-	ClothView    []ClothView      `json:"cloths"`
-	SaveCloth    SaveCloth        `json:"save_cloth"`
-	ClothFile    ClothFileView    `json:"cloth_file"`
-	Shopping     ShoppingView     `json:"shopping"`
-	Notions      []NotionView     `json:"notions"`
-	SaveNotion   SaveNotion       `json:"save_notion"`
-	AskSearch    AskSearch        `json:"ask_search"`
-	Search       SearchView       `json:"search"`
-	Together     TogetherView     `json:"together"`
-	Photo        PhotoView        `json:"photo"`
-	MovedCloth   MovedCloth       `json:"moved_cloth"`
-	SampleView   []SampleView     `json:"samples"`
-	SaveSample   SaveSample       `json:"save_sample"`
-	HabitsView   HabitsView       `json:"habits"`
-	SaveHabits   SaveHabits       `json:"save_habits"`
-	FinishPlan   FinishPlan       `json:"finish_plan"`
-	LogView      []LogView        `json:"log"`
-	Refusal      Refusal          `json:"refusal"`
+	Reckoning      reckon.Reckoning `json:"reckoning"`
+	PlanView       PlanView         `json:"plan_view"`
+	Shelf          []ShelfItem      `json:"shelf"`
+	NewPlan        NewPlan          `json:"new_plan"`
+	SavePlan       SavePlan         `json:"save_plan"`
+	ConvertPlan    ConvertPlan      `json:"convert_plan"`
+	Starts         StartsView       `json:"starts"`
+	BeginPlan      BeginPlan        `json:"begin_plan"`
+	Closures       []reckon.Choice  `json:"closures"`
+	FindLayouts    FindLayouts      `json:"find_layouts"`
+	Layouts        []LayoutView     `json:"layouts"`
+	EditBlock      EditBlock        `json:"edit_block"`
+	BeginFace      BeginFace        `json:"begin_face"`
+	BegunFace      BegunFace        `json:"begun_face"`
+	MoveFitting    MoveFitting      `json:"move_fitting"`
+	MovedFitting   MovedFitting     `json:"moved_fitting"`
+	MoveShape      MoveShape        `json:"move_shape"`
+	ShapesView     ShapesView       `json:"shapes"`
+	Based          Based            `json:"based"`
+	HistoryEntry   []HistoryEntry   `json:"history"`
+	ClothView      []ClothView      `json:"cloths"`
+	SaveCloth      SaveCloth        `json:"save_cloth"`
+	ClothFile      ClothFileView    `json:"cloth_file"`
+	Shopping       ShoppingView     `json:"shopping"`
+	Notions        []NotionView     `json:"notions"`
+	SaveNotion     SaveNotion       `json:"save_notion"`
+	AskSearch      AskSearch        `json:"ask_search"`
+	Search         SearchView       `json:"search"`
+	Together       TogetherView     `json:"together"`
+	Practice       PracticeView     `json:"practice"`
+	AnswerPractice AnswerPractice   `json:"answer_practice"`
+	PracticeResult PracticeResult   `json:"practice_result"`
+	Schedule       ScheduleView     `json:"schedule"`
+	Photo          PhotoView        `json:"photo"`
+	MovedCloth     MovedCloth       `json:"moved_cloth"`
+	SampleView     []SampleView     `json:"samples"`
+	SaveSample     SaveSample       `json:"save_sample"`
+	HabitsView     HabitsView       `json:"habits"`
+	SaveHabits     SaveHabits       `json:"save_habits"`
+	FinishPlan     FinishPlan       `json:"finish_plan"`
+	Figures        FiguresView      `json:"figures"`
+	LogView        []LogView        `json:"log"`
+	Refusal        Refusal          `json:"refusal"`
 }

@@ -14,6 +14,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
+	"umschlag/core/work"
 	"umschlag/format/planfile"
 )
 
@@ -28,15 +29,17 @@ type StartsView struct {
 	Sample json.RawMessage   `json:"sample"`
 	// Samples of every kind as they begin.
 	Samples []json.RawMessage `json:"samples"`
-	Radius  string            `json:"radius"`
-	Plate   string            `json:"plate"`
-	Taper   string            `json:"taper"`
-	Hem     string            `json:"hem"`
-	Away    string            `json:"away"`
-	Cord    string            `json:"cord"`
-	Shows   string            `json:"shows"`
-	Tab     string            `json:"tab"`
-	Sash    string            `json:"sash"`
+	// Troubles that are met while working, with what helps.
+	Troubles []work.Trouble `json:"troubles"`
+	Radius   string         `json:"radius"`
+	Plate    string         `json:"plate"`
+	Taper    string         `json:"taper"`
+	Hem      string         `json:"hem"`
+	Away     string         `json:"away"`
+	Cord     string         `json:"cord"`
+	Shows    string         `json:"shows"`
+	Tab      string         `json:"tab"`
+	Sash     string         `json:"sash"`
 	// Least and Most a patch usually finishes.
 	Least string `json:"least"`
 	Most  string `json:"most"`
@@ -155,6 +158,7 @@ func (s *server) starts(c *echo.Context) error {
 		out.Blocks = append(out.Blocks, v)
 	}
 	out.Forms = forms()
+	out.Troubles = work.Troubles()
 	return c.JSON(http.StatusOK, out)
 }
 

@@ -192,3 +192,40 @@ func TestWhatABatchCosts(t *testing.T) {
 	assert.Contains(t, cost.Lines[i].How, "at 11.50")
 	assert.NotEmpty(t, cost.Lines[i].Cost)
 }
+
+func TestPractice(t *testing.T) {
+	h := app(t)
+	var v web.PracticeView
+	call(t, h, "GET", "/api/v1/practice?kind=cut&number=4", nil, &v)
+	require.Len(t, v.Kinds, 5)
+	var r web.PracticeResult
+	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/practice", web.AnswerPractice{Kind: "cut", Number: 4, Answer: "1 in"}, &r).Code)
+	require.False(t, r.Right)
+	right := r.Answer.Exact
+	call(t, h, "POST", "/api/v1/practice", web.AnswerPractice{Kind: "cut", Number: 4, Answer: right}, &r)
+	assert.True(t, r.Right)
+	assert.Len(t, r.Sum, 3)
+	call(t, h, "GET", "/api/v1/practice?kind=tape&number=2", nil, &v)
+	assert.Positive(t, v.Mark)
+	assert.Equal(t, web.PracticeKind{Kind: "cut", Title: "Cut from finished", Tried: 2, Right: 1, Run: 1}, v.Kinds[0])
+	call(t, h, "GET", "/api/v1/practice?number=3&plan=reading-corner-cushion", nil, &v)
+	assert.Contains(t, v.Question, "of Reading-corner cushion:")
+	bad := call(t, h, "POST", "/api/v1/practice", web.AnswerPractice{Kind: "cut", Number: 4, Answer: "much"}, nil)
+	assert.Equal(t, http.StatusBadRequest, bad.Code)
+	assert.Equal(t, http.StatusNotFound, call(t, h, "GET", "/api/v1/practice?kind=knots", nil, nil).Code)
+	assert.Equal(t, http.StatusNotFound, call(t, h, "GET", "/api/v1/practice?kind=cut&number=x", nil, nil).Code)
+}
+
+func TestPhotosAndFiguresOfTheLog(t *testing.T) {
+	h := app(t)
+	var log []web.LogView
+	call(t, h, "GET", "/api/v1/log", nil, &log)
+	require.NotEmpty(t, log)
+	e := log[0]
+	var saved web.LogView
+	call(t, h, "PUT", "/api/v1/log/"+strconv.Itoa(e.ID), map[string]any{"base": e.Revision, "minutes": e.Minutes, "notes": e.Notes, "next": e.Next, "photos": []int{3, 1}}, &saved)
+	assert.Equal(t, []int{3, 1}, saved.Photos)
+	var f web.FiguresView
+	call(t, h, "GET", "/api/v1/log/figures", nil, &f)
+	assert.Equal(t, len(log), f.Figures.Covers)
+}

@@ -31,6 +31,8 @@ type Config struct {
 	Hosts []string
 	// AccessKey is the password asked for; it may be empty on loopback only.
 	AccessKey string
+	// Now is the clock; that of the machine when nil.
+	Now func() time.Time
 }
 
 type server struct {
@@ -38,11 +40,15 @@ type server struct {
 	searches searches
 	store    *store.Store
 	log      *slog.Logger
+	now      func() time.Time
 }
 
 // New returns the handler of the whole app.
 func New(cfg Config) http.Handler {
-	s := &server{store: cfg.Store, log: cfg.Log}
+	s := &server{store: cfg.Store, log: cfg.Log, now: cfg.Now}
+	if s.now == nil {
+		s.now = time.Now
+	}
 	e := echo.New()
 	e.Logger = cfg.Log
 	e.HTTPErrorHandler = s.fail
@@ -84,6 +90,8 @@ func (s *server) routes(g *echo.Group) {
 	g.GET("/plans/:id/history", s.history)
 	g.POST("/plans/:id/restore", s.restore)
 	g.POST("/plans/:id/finish", s.finish)
+	g.GET("/plans/:id/schedule", s.schedule)
+	g.GET("/plans/:id/schedule.ics", s.scheduleFile)
 	g.GET("/cloths", s.cloths)
 	g.POST("/cloths", s.addCloth)
 	g.GET("/cloths.csv", s.clothsFile)
@@ -98,6 +106,8 @@ func (s *server) routes(g *echo.Group) {
 	g.POST("/plans/:id/cloths/:letter/return", s.returnCloth)
 	g.POST("/photos", s.addPhoto)
 	g.GET("/photos/:id", s.photo)
+	g.GET("/practice", s.practice)
+	g.POST("/practice", s.answerPractice)
 	g.GET("/notions", s.notions)
 	g.POST("/notions", s.addNotion)
 	g.PUT("/notions/:id", s.saveNotion)
@@ -113,6 +123,7 @@ func (s *server) routes(g *echo.Group) {
 	g.GET("/habits", s.habits)
 	g.PUT("/habits", s.saveHabits)
 	g.GET("/log", s.logbook)
+	g.GET("/log/figures", s.figures)
 	g.PUT("/log/:id", s.saveLog)
 	g.DELETE("/log/:id", s.removeLog)
 	g.Any("/*", func(*echo.Context) error { return echo.ErrNotFound })

@@ -343,7 +343,7 @@ func (s *server) finish(c *echo.Context) error {
 	if err := decode(c, &in); err != nil {
 		return err
 	}
-	e, err := s.store.Finish(c.Request().Context(), c.Param("id"), in.Base, store.LogEntry{Minutes: in.Minutes, Notes: in.Notes, Next: in.Next})
+	e, err := s.store.Finish(c.Request().Context(), c.Param("id"), in.Base, store.LogEntry{Minutes: in.Minutes, Notes: in.Notes, Next: in.Next, Photos: in.Photos})
 	var conflict *store.ConflictError
 	if errors.As(err, &conflict) {
 		return s.answer(c, 0, store.Plan{}, err, nil)
@@ -386,6 +386,28 @@ func (s *server) logbook(c *echo.Context) error {
 	return c.JSON(http.StatusOK, out)
 }
 
+// figures answers with what the finished covers tell.
+func (s *server) figures(c *echo.Context) error {
+	entries, err := s.store.Log(c.Request().Context())
+	if err != nil {
+		return err
+	}
+	plans := make([]plan.Plan, 0, len(entries))
+	for _, e := range entries {
+		p, err := planfile.Read([]byte(e.Doc))
+		if err != nil {
+			return err
+		}
+		plans = append(plans, p)
+	}
+	sh, err := s.shop(c.Request().Context())
+	if err != nil {
+		return err
+	}
+	f := reckon.FiguresOf(plans)
+	return c.JSON(http.StatusOK, FiguresView{Figures: f, Seams: sh.l(length.FromFloat(f.Seams))})
+}
+
 // logged reports the gates that are set beside the plan in the log.
 func logged(gate string) bool {
 	return gate == work.FrontQuilted || gate == work.FrontSewn || gate == work.CoverFinished
@@ -399,7 +421,7 @@ func logView(e store.LogEntry, shop *reckon.Workshop) (LogView, error) {
 	}
 	r := reckon.Reckon(p, shop)
 	v := LogView{ID: e.ID, Revision: e.Revision, PlanID: e.Plan, Title: e.Title, Finished: e.Finished, Minutes: e.Minutes, Notes: e.Notes, Next: e.Next,
-		Plan: json.RawMessage(e.Doc), Gates: []GateView{}, Pieces: plainly(r.Pieces), Swatches: swatches([]byte(e.Doc))}
+		Photos: e.Photos, Troubles: p.Progress.Troubles, Plan: json.RawMessage(e.Doc), Gates: []GateView{}, Pieces: plainly(r.Pieces), Swatches: swatches([]byte(e.Doc))}
 	for _, step := range r.Steps {
 		if !logged(step.Gate) || step.Expect == nil {
 			continue
@@ -433,7 +455,7 @@ func (s *server) saveLog(c *echo.Context) error {
 	if err := decode(c, &in); err != nil {
 		return err
 	}
-	e, err := s.store.SaveLogEntry(c.Request().Context(), id, in.Base, in.Minutes, in.Notes, in.Next)
+	e, err := s.store.SaveLogEntry(c.Request().Context(), store.LogEntry{ID: id, Minutes: in.Minutes, Notes: in.Notes, Next: in.Next, Photos: in.Photos}, in.Base)
 	if err != nil {
 		return err
 	}

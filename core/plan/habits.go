@@ -101,13 +101,19 @@ type Habits struct {
 	Wage     *float64 `json:"wage,omitempty"`
 	Margin   *float64 `json:"margin,omitempty"`
 	Currency string   `json:"currency,omitempty"`
+	// Pace is how many minutes the maker takes for each that is usual, 0.2 to 5; 1, or as
+	// the workshop says, when absent.
+	Pace float64 `json:"pace,omitempty"`
 }
 
-// Priced are the habits with what they leave out about money from others.
+// Priced are the habits with what they leave out about money and time from others.
 func (h Habits) Priced(by Habits) Habits {
 	h.Wage, h.Margin = either(h.Wage, by.Wage), either(h.Margin, by.Margin)
 	if h.Currency == "" {
 		h.Currency = by.Currency
+	}
+	if h.Pace == 0 {
+		h.Pace = by.Pace
 	}
 	return h
 }

@@ -40,11 +40,27 @@ type Plan struct {
 	Measured []Measured `json:"measured,omitempty"`
 	// Progress is what is already cut and sewn.
 	Progress Progress `json:"progress,omitempty"`
+	// Schedule is when there is time for it.
+	Schedule *Schedule `json:"schedule,omitempty"`
 	// Costs is what the maker says of time and money beyond what the cloths say.
 	Costs Costs `json:"costs,omitempty"`
 	// Lays are lays that were sought and found shorter than the ones made at once, by the
 	// letters of their cloths.
 	Lays map[string]Sought `json:"lays,omitempty"`
+}
+
+// Schedule is when there is time to work on it.
+type Schedule struct {
+	// From is the first day, such as 2026-12-01, and Due the day it must be ready; the
+	// first day is today, and there is none, when absent.
+	From string `json:"from,omitempty"`
+	Due  string `json:"due,omitempty"`
+	// Minutes there are on each day of the week, from Monday to Sunday.
+	Minutes []int `json:"minutes,omitempty"`
+	// Lost are days on which there is no time after all.
+	Lost []string `json:"lost,omitempty"`
+	// Wash tells that the cloths are washed first, which takes them a night to dry.
+	Wash bool `json:"wash,omitempty"`
 }
 
 // Costs is what goes into a cover beside its materials.
@@ -748,4 +764,34 @@ type Progress struct {
 	// Returned lists the cloths, by their letters, of which what was left over is back in
 	// the cupboard.
 	Returned []string `json:"returned,omitempty"`
+	// Times are the minutes that steps took, by their ids.
+	Times map[string]float64 `json:"times,omitempty"`
+	// Running is the step whose time is being taken; absent where none is.
+	Running *Running `json:"running,omitempty"`
+	// Skipped are steps that are left out, by their ids, each with the reason.
+	Skipped map[string]string `json:"skipped,omitempty"`
+	// Early are steps that were done before what they need, by their ids, each with the
+	// reason.
+	Early map[string]string `json:"early,omitempty"`
+	// Made is through how many of several covers a step is, by its id.
+	Made map[string]int `json:"made,omitempty"`
+	// Troubles are what went wrong, the oldest first.
+	Troubles []Mishap `json:"troubles,omitempty"`
+	// Inspected lists what was looked at and found in order when it was done.
+	Inspected []string `json:"inspected,omitempty"`
+}
+
+// Running is a step whose time is being taken.
+type Running struct {
+	// Step by its id, Since a moment such as 2026-03-01T19:30:00Z.
+	Step  string `json:"step" jsonschema:"required"`
+	Since string `json:"since" jsonschema:"required"`
+}
+
+// Mishap is something that went wrong at a step.
+type Mishap struct {
+	Step string `json:"step" jsonschema:"required"`
+	// Kind is one of those the app knows a remedy for, or other.
+	Kind string `json:"kind" jsonschema:"required"`
+	Note string `json:"note,omitempty"`
 }

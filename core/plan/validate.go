@@ -60,6 +60,8 @@ func (p Plan) Validate() finding.List {
 	for _, id := range slices.Sorted(maps.Keys(p.Progress.Spoiled)) {
 		v.count("/progress/spoiled/"+id, "What was spoiled of one cut", p.Progress.Spoiled[id], 1, mostSpoiled)
 	}
+	v.sewing(p)
+	v.schedule(p.Schedule)
 	v.count("/costs/minutes", "The minutes of one cover", p.Costs.Minutes, 0, mostMinutes)
 	v.money("/costs/other", "Other costs", p.Costs.Other)
 	for _, letter := range slices.Sorted(maps.Keys(p.Lays)) {
@@ -69,6 +71,76 @@ func (p Plan) Validate() finding.List {
 	}
 	return v.found
 }
+
+// sewing checks what was recorded while sewing.
+func (v *validator) sewing(p Plan) {
+	pr := p.Progress
+	for _, id := range slices.Sorted(maps.Keys(pr.Times)) {
+		if t := pr.Times[id]; !(t >= 0 && t <= mostMinutes) {
+			v.stop("/progress/times/"+id, fmt.Sprintf("A step cannot take %g minutes.", t), fmt.Sprintf("Type minutes from 0 to %d.", mostMinutes))
+		}
+	}
+	for _, id := range slices.Sorted(maps.Keys(pr.Made)) {
+		v.count("/progress/made/"+id, "How many covers are through a step", pr.Made[id], 0, p.Copies)
+	}
+	for _, reasons := range []struct {
+		key  string
+		said map[string]string
+	}{{"skipped", pr.Skipped}, {"early", pr.Early}} {
+		for _, id := range slices.Sorted(maps.Keys(reasons.said)) {
+			v.note("/progress/"+reasons.key+"/"+id, reasons.said[id])
+		}
+	}
+	for i, t := range pr.Troubles {
+		v.note(fmt.Sprintf("/progress/troubles/%d/note", i), t.Note)
+	}
+}
+
+// schedule checks days and minutes.
+func (v *validator) schedule(s *Schedule) {
+	if s == nil {
+		return
+	}
+	for path, day := range map[string]string{"/schedule/from": s.From, "/schedule/due": s.Due} {
+		if day != "" && !isDay(day) {
+			v.stop(path, fmt.Sprintf("%q is no day.", day), "Type it as year, month and day, such as 2026-12-01.")
+		}
+	}
+	for i, day := range s.Lost {
+		if !isDay(day) {
+			v.stop(fmt.Sprintf("/schedule/lost/%d", i), fmt.Sprintf("%q is no day.", day), "Type it as year, month and day, such as 2026-12-01.")
+		}
+	}
+	if n := len(s.Minutes); n != 0 && n != 7 {
+		v.stop("/schedule/minutes", fmt.Sprintf("A week has seven days, not %d.", n), "Give the minutes of each day from Monday to Sunday.")
+	}
+	for i, m := range s.Minutes {
+		v.count(fmt.Sprintf("/schedule/minutes/%d", i), "The minutes of a day", m, 0, 24*60)
+	}
+}
+
+// isDay tells whether a text is a day of the calendar as ISO 8601 writes it.
+func isDay(text string) bool {
+	var y, m, d int
+	if n, err := fmt.Sscanf(text, "%4d-%2d-%2d", &y, &m, &d); n != 3 || err != nil || len(text) != 10 || m < 1 || m > 12 || d < 1 {
+		return false
+	}
+	days := []int{31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31}[m-1]
+	if m == 2 && (y%4 == 0 && y%100 != 0 || y%400 == 0) {
+		days = 29
+	}
+	return d <= days
+}
+
+// note checks the length of what a maker wrote.
+func (v *validator) note(path, text string) {
+	if len(text) > mostNote {
+		v.stop(path, "The note is too long.", fmt.Sprintf("Keep it to %d letters.", mostNote))
+	}
+}
+
+// mostNote is the longest note, in bytes.
+const mostNote = 2000
 
 // mostMinutes of work on one cover: a hundred hours.
 const mostMinutes = 6000
@@ -584,6 +656,9 @@ func (v *validator) habits(h Habits) {
 	}
 	if h.Margin != nil && !(*h.Margin >= 0 && *h.Margin <= 1000) {
 		v.stop("/habits/margin", fmt.Sprintf("The margin cannot be %g %%.", *h.Margin), "Type what is added for selling, in percent, from 0 to 1000.")
+	}
+	if h.Pace != 0 && !(h.Pace >= 0.2 && h.Pace <= 5) {
+		v.stop("/habits/pace", fmt.Sprintf("A pace cannot be %g.", h.Pace), "Type how many minutes you take for each that is usual, from 0.2 to 5.")
 	}
 	if len(h.Currency) > 8 {
 		v.stop("/habits/currency", "The name of the money is too long.", "Type a sign or up to eight letters.")

@@ -76,6 +76,8 @@ func reckoned(p plan.Plan, w *Workshop) *run {
 		r.cover()
 	}
 	if !r.stopped() {
+		r.sewing()
+		r.out.Inspections = work.Inspections(r.p)
 		r.cost()
 	}
 	return r

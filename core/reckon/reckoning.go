@@ -3,6 +3,7 @@ package reckon
 import (
 	"umschlag/core/finding"
 	"umschlag/core/fit"
+	"umschlag/core/work"
 )
 
 // Format is the name and version every reckoning carries.
@@ -57,6 +58,8 @@ type Reckoning struct {
 	// Guide is where a quilted front is trimmed; absent until it is measured.
 	Guide    *Guide            `json:"guide,omitempty"`
 	Findings []finding.Finding `json:"findings"`
+	// Inspections are what is looked at when it is done.
+	Inspections []work.Inspection `json:"inspections,omitempty"`
 	// Cost is what it costs with all its covers; absent for a plan that cannot be cut.
 	Cost *Cost `json:"cost,omitempty"`
 }
@@ -586,4 +589,10 @@ type Step struct {
 	Gate   string `json:"gate,omitempty"`
 	Expect *Size  `json:"expect,omitempty"`
 	Done   bool   `json:"done"`
+	// Minutes is how long it takes for one cover at a usual pace, Took how long it took;
+	// absent where nobody said.
+	Minutes int      `json:"minutes"`
+	Took    *float64 `json:"took,omitempty"`
+	// SetUp tells that foot, stitch or needle are changed for it.
+	SetUp bool `json:"set_up,omitempty"`
 }

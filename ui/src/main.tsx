@@ -21,8 +21,11 @@ import { Cupboard } from "./views/Cupboard";
 import { Cut } from "./views/Cut";
 import { Draft } from "./views/Draft";
 import { Habits } from "./views/Habits";
+import { Labels } from "./views/Labels";
 import { Log } from "./views/Log";
+import { Practice } from "./views/Practice";
 import { Samples } from "./views/Samples";
+import { Schedule } from "./views/Schedule";
 import { Sew } from "./views/Sew";
 import { Shelf } from "./views/Shelf";
 import { Shopping } from "./views/Shopping";
@@ -53,6 +56,8 @@ function App() {
               <Route path="cut/table" element={<Table />} />
               <Route path="cut/cost" element={<Cost />} />
               <Route path="sew" element={<Sew />} />
+              <Route path="sew/schedule" element={<Schedule />} />
+              <Route path="sew/labels" element={<Labels />} />
             </Route>
             <Route
               element={
@@ -68,6 +73,7 @@ function App() {
               <Route path="cloth/together" element={<Together />} />
               <Route path="log" element={<Log />} />
               <Route path="habits" element={<Habits />} />
+              <Route path="practice" element={<Practice />} />
               <Route path="*" element={<Nowhere message="There is no such place." />} />
             </Route>
           </Routes>

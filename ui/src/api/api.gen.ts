@@ -30,6 +30,10 @@ save_notion: SaveNotion
 ask_search: AskSearch
 search: SearchView
 together: TogetherView
+practice: PracticeView
+answer_practice: AnswerPractice
+practice_result: PracticeResult
+schedule: ScheduleView
 photo: PhotoView
 moved_cloth: MovedCloth
 samples: SampleView[]
@@ -37,6 +41,7 @@ save_sample: SaveSample
 habits: HabitsView
 save_habits: SaveHabits
 finish_plan: FinishPlan
+figures: FiguresView
 log: LogView[]
 refusal: Refusal
 }
@@ -93,6 +98,10 @@ steps: Step[]
 remedies: Remedy[]
 guide?: Guide
 findings: Finding[]
+/**
+ * Inspections are what is looked at when it is done.
+ */
+inspections?: Inspection[]
 cost?: Cost
 }
 /**
@@ -1077,6 +1086,16 @@ caution?: string
 gate?: string
 expect?: Size
 done: boolean
+/**
+ * Minutes is how long it takes for one cover at a usual pace, Took how long it took;
+ * absent where nobody said.
+ */
+minutes: number
+took?: number
+/**
+ * SetUp tells that foot, stitch or needle are changed for it.
+ */
+set_up?: boolean
 }
 /**
  * Remedy is one way to deal with a difference.
@@ -1144,6 +1163,18 @@ text: string
  * Remedy says what to do or to type instead.
  */
 remedy?: string
+}
+/**
+ * Inspection is one thing that is looked at before a cover is called done. What is
+ * acceptable is common practice.
+ */
+export interface Inspection {
+id: string
+look: string
+/**
+ * Fine says what is acceptable.
+ */
+fine: string
 }
 export interface Cost {
 /**
@@ -1299,6 +1330,10 @@ sample: {
 samples: {
 
 }[]
+/**
+ * Troubles that are met while working, with what helps.
+ */
+troubles: Trouble[]
 radius: string
 plate: string
 taper: string
@@ -1354,6 +1389,22 @@ key: string
  */
 label: string
 says: string
+}
+/**
+ * Trouble is something that goes wrong, and what is done about it. The remedies are common
+ * practice.
+ */
+export interface Trouble {
+/**
+ * Kind is its name in a plan, Title what the maker sees, Remedy what helps.
+ */
+kind: string
+title: string
+remedy: string
+/**
+ * Stages it can be met at.
+ */
+stages: string[]
 }
 /**
  * ClosureView is a closure as it begins.
@@ -2077,6 +2128,103 @@ text: string
 exact: string
 }
 /**
+ * PracticeView is an exercise, and how far the maker is with each kind.
+ */
+export interface PracticeView {
+kind: string
+number: number
+plan: string
+question: string
+kinds: PracticeKind[]
+/**
+ * Mark is where the tape is read, in nanometres, and Step from line to line of it; 0
+ * where no tape is shown.
+ */
+mark: number
+step: number
+}
+/**
+ * PracticeKind is a kind of exercise with how many were tried and how many were right.
+ */
+export interface PracticeKind {
+kind: string
+title: string
+tried: number
+right: number
+run: number
+}
+/**
+ * AnswerPractice is an answer to an exercise.
+ */
+export interface AnswerPractice {
+kind: string
+number: number
+plan?: string
+answer: string
+}
+/**
+ * PracticeResult says whether an answer is right, and how the right one comes about.
+ */
+export interface PracticeResult {
+right: boolean
+answer: L
+sum: Term[]
+/**
+ * Slip says what was forgotten, where that is known.
+ */
+slip: string
+}
+/**
+ * ScheduleView is when what is done of a plan.
+ */
+export interface ScheduleView {
+/**
+ * From is the first day that is looked at, Minutes there are on each day of the week
+ * from Monday on, and Total what is left to be done.
+ */
+from: string
+minutes: number[]
+total: number
+days: ScheduleDay[]
+/**
+ * Ends is the day all is done; empty where there is no time for it within a year. Late
+ * is how many days that is after it is due, below 0 before it.
+ */
+ends: string
+due: string
+late: number
+/**
+ * Slips are what follows when a day is lost.
+ */
+slips: ScheduleSlip[]
+}
+/**
+ * ScheduleDay is a day with what is done then.
+ */
+export interface ScheduleDay {
+day: string
+free: number
+sittings: ScheduleSitting[]
+}
+/**
+ * ScheduleSitting is what is done of a step.
+ */
+export interface ScheduleSitting {
+step: string
+title: string
+minutes: number
+begins: boolean
+ends: boolean
+}
+/**
+ * ScheduleSlip is a day with how much later all is done when it is lost; below 0 where
+ * there is no time for it then.
+ */
+export interface ScheduleSlip {
+day: string
+later: number
+}
+/**
  * PhotoView is a picture that is kept.
  */
 export interface PhotoView {
@@ -2234,6 +2382,75 @@ base: number
 minutes: number
 notes: string
 next: string
+/**
+ * Photos are the numbers of its pictures.
+ */
+photos?: number[]
+}
+/**
+ * FiguresView is what the finished covers tell.
+ */
+export interface FiguresView {
+figures: Figures
+seams: L20
+}
+/**
+ * Figures are what finished covers tell of the way they are made.
+ */
+export interface Figures {
+/**
+ * Covers is how many were finished, Timed how many steps were timed, and Pace how long
+ * those took for each minute that is usual; 0 where fewer than leastTimed were.
+ */
+covers: number
+timed: number
+pace: number
+/**
+ * Stages are the same by the stage of the work, those with enough steps.
+ */
+stages: StagePace[]
+/**
+ * Seams is the mean error of a seam in nanometres, from Measured gates; more than 0
+ * takes more than planned.
+ */
+seams: number
+measured: number
+/**
+ * Troubles are how often what went wrong, the most frequent first.
+ */
+troubles: TroubleCount[]
+}
+/**
+ * StagePace is the pace of a stage.
+ */
+export interface StagePace {
+stage: string
+timed: number
+pace: number
+}
+/**
+ * TroubleCount is how often something went wrong.
+ */
+export interface TroubleCount {
+kind: string
+count: number
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L20 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
 }
 /**
  * LogView is a finished cover.
@@ -2248,6 +2465,11 @@ minutes: number
 notes: string
 next: string
 /**
+ * Photos are the numbers of its pictures, Troubles what went wrong.
+ */
+photos: number[]
+troubles?: Mishap[]
+/**
  * Plan is the plan file as it was finished.
  */
 plan: {
@@ -2258,6 +2480,17 @@ pieces: Piece[]
 swatches: {
 [k: string]: Swatch
 }
+}
+/**
+ * Mishap is something that went wrong at a step.
+ */
+export interface Mishap {
+step: string
+/**
+ * Kind is one of those the app knows a remedy for, or other.
+ */
+kind: string
+note?: string
 }
 /**
  * GateView is what was planned and what was measured at a gate.

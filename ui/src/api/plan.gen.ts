@@ -43,6 +43,7 @@ habits?: Habits
  */
 measured?: Measured[]
 progress?: Progress
+schedule?: Schedule
 costs?: Costs
 /**
  * Lays are lays that were sought and found shorter than the ones made at once, by the
@@ -1081,6 +1082,11 @@ round?: ("one-go" | "four-runs")
 wage?: number
 margin?: number
 currency?: string
+/**
+ * Pace is how many minutes the maker takes for each that is usual, 0.2 to 5; 1, or as
+ * the workshop says, when absent.
+ */
+pace?: number
 }
 /**
  * Measured is what was read off the tape at a gate.
@@ -1141,6 +1147,40 @@ done?: string[]
  * the cupboard.
  */
 returned?: string[]
+/**
+ * Times are the minutes that steps took, by their ids.
+ */
+times?: {
+[k: string]: number
+}
+running?: Running
+/**
+ * Skipped are steps that are left out, by their ids, each with the reason.
+ */
+skipped?: {
+[k: string]: string
+}
+/**
+ * Early are steps that were done before what they need, by their ids, each with the
+ * reason.
+ */
+early?: {
+[k: string]: string
+}
+/**
+ * Made is through how many of several covers a step is, by its id.
+ */
+made?: {
+[k: string]: number
+}
+/**
+ * Troubles are what went wrong, the oldest first.
+ */
+troubles?: Mishap[]
+/**
+ * Inspected lists what was looked at and found in order when it was done.
+ */
+inspected?: string[]
 }
 /**
  * Sized is a width and a height as measured.
@@ -1148,6 +1188,44 @@ returned?: string[]
 export interface Sized {
 width?: (string | number)
 height?: (string | number)
+}
+export interface Running {
+/**
+ * Step by its id, Since a moment such as 2026-03-01T19:30:00Z.
+ */
+step: string
+since: string
+}
+/**
+ * Mishap is something that went wrong at a step.
+ */
+export interface Mishap {
+step: string
+/**
+ * Kind is one of those the app knows a remedy for, or other.
+ */
+kind: string
+note?: string
+}
+export interface Schedule {
+/**
+ * From is the first day, such as 2026-12-01, and Due the day it must be ready; the
+ * first day is today, and there is none, when absent.
+ */
+from?: string
+due?: string
+/**
+ * Minutes there are on each day of the week, from Monday to Sunday.
+ */
+minutes?: number[]
+/**
+ * Lost are days on which there is no time after all.
+ */
+lost?: string[]
+/**
+ * Wash tells that the cloths are washed first, which takes them a night to dry.
+ */
+wash?: boolean
 }
 export interface Costs {
 /**

@@ -2,11 +2,14 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import type {
   BeginPlan,
   ClothView,
+  FiguresView,
   HabitsView,
   LogView,
   NotionView,
   PlanView,
+  PracticeView,
   SampleView,
+  ScheduleView,
   ShelfItem,
   ShoppingView,
   StartsView,
@@ -40,9 +43,24 @@ export const useTogether = (cloth: string, plans: string[]) =>
     queryFn: () => ask<TogetherView>("GET", `/together?${new URLSearchParams([["cloth", cloth], ...plans.map((id) => ["plan", id])])}`),
     placeholderData: (before) => before,
   });
+/** When what is done of a plan, as it stands at a revision. */
+export const useSchedule = (id: string, revision: number) =>
+  useQuery({
+    queryKey: ["schedule", id, revision],
+    queryFn: () => ask<ScheduleView>("GET", `/plans/${id}/schedule`),
+    placeholderData: (before) => before,
+  });
+/** An exercise: made up, or on the sizes of a plan. */
+export const usePractice = (kind: string, number: number, plan: string) =>
+  useQuery({
+    queryKey: ["practice", kind, number, plan],
+    queryFn: () => ask<PracticeView>("GET", `/practice?${new URLSearchParams({ kind, number: String(number), ...(plan && { plan }) })}`),
+  });
 export const useNotions = () => useQuery({ queryKey: ["notions"], queryFn: () => ask<NotionView[]>("GET", "/notions") });
 export const useHabits = () => useQuery({ queryKey: keys.habits, queryFn: () => ask<HabitsView>("GET", "/habits") });
 export const useSamples = () => useQuery({ queryKey: keys.samples, queryFn: () => ask<SampleView[]>("GET", "/samples") });
+/** What the finished covers tell. */
+export const useFigures = () => useQuery({ queryKey: ["figures"], queryFn: () => ask<FiguresView>("GET", "/log/figures") });
 export const useLog = () => useQuery({ queryKey: keys.log, queryFn: () => ask<LogView[]>("GET", "/log") });
 
 /** What plans and decisions begin with in a unit. */

@@ -28,6 +28,7 @@ const step = (id: string, row: number | undefined, bands: number[]): Step => ({
   needs: [],
   cuts: [],
   done: false,
+  minutes: 5,
   bands,
   ...(row && { row }),
 });

@@ -1,6 +1,7 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
+import { MemoryRouter } from "react-router";
 import { afterEach, expect, test, vi } from "vitest";
 import type { HabitsView } from "../api/api.gen";
 import { Habits } from "./Habits";
@@ -47,7 +48,9 @@ test("choices made faster than they are saved are all kept", async () => {
   const server = serving();
   render(
     <QueryClientProvider client={new QueryClient()}>
-      <Habits />
+      <MemoryRouter>
+        <Habits />
+      </MemoryRouter>
     </QueryClientProvider>,
   );
   await userEvent.click(await screen.findByRole("radio", { name: "ease -2" }));

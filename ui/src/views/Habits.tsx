@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { Link } from "react-router";
 import type { HabitHelp, HabitsView } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
 import { keys, useHabits, useInTurn } from "../api/queries";
@@ -38,7 +39,12 @@ export function Habits() {
   };
   return (
     <div className="page habits">
-      <h1>Habits</h1>
+      <header className="page-head">
+        <h1>Habits</h1>
+        <Link className="word-button" to="/practice">
+          Practise
+        </Link>
+      </header>
       <p className="soft">
         A new plan begins with these; a plan already begun keeps its own, in its brief. The reasons are common practice.
       </p>

@@ -1,7 +1,7 @@
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useEffect, useRef, useState } from "react";
-import { useNavigate } from "react-router";
+import { Link, useNavigate } from "react-router";
 import type { Cell, Guide, LogView, PressSeam, QuiltLine, Reckoning, Step } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
@@ -12,6 +12,11 @@ import { said } from "../brief/Value";
 import { usePlan } from "../plan/context";
 import { get, put } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
+import { elapsed, useProgress, without } from "../sew/progress";
+import { Reason } from "../sew/Reason";
+import { piles, Several } from "../sew/Several";
+import { Timer } from "../sew/Timer";
+import { Troubles } from "../sew/Troubles";
 import { Closure } from "../sheet/Closure";
 import { FoldFigure } from "../sheet/Fold";
 import { OnPiece } from "../sheet/OnPiece";
@@ -20,6 +25,7 @@ import { isPressed, PressView, turns } from "../sheet/Press";
 import { Sheet } from "../sheet/Sheet";
 import { shapesAt } from "../sheet/shapesAt";
 import { dressed } from "../words/fractions";
+import { hours } from "../words/hours";
 import { T } from "../words/T";
 
 /** The steps in working order, the one at hand large. */
@@ -29,7 +35,8 @@ export function Sew() {
   const shown = reckoning.steps.length > 0 ? reckoning : drawn;
   // The plan itself says what is done: at once, before the server has answered.
   const ticked = (value("/progress/done") ?? []) as string[];
-  const steps = shown.steps.map((s) => ({ ...s, done: ticked.includes(s.id) }));
+  const skipped = (value("/progress/skipped") ?? {}) as Record<string, string>;
+  const steps = shown.steps.map((s) => ({ ...s, done: ticked.includes(s.id) || s.id in skipped }));
   const firstOpen = steps.findIndex((s) => !s.done);
   const [looked, look] = useState<string | null>(null);
   const at = looked === null ? firstOpen : steps.findIndex((s) => s.id === looked);
@@ -63,12 +70,13 @@ export function Sew() {
             <span className="knot" aria-hidden="true" />
             <button type="button" aria-current={i === at ? "step" : undefined} onClick={() => look(s.id)}>
               {s.title}
-              {s.done && <span className="sr-only"> (done)</span>}
+              {s.id in skipped ? <span className="soft"> (left out)</span> : s.done && <span className="sr-only"> (done)</span>}
             </button>
           </li>
         ))}
       </ol>
       <section className="bench" aria-label="The step at hand">
+        <Where steps={steps} />
         {shown !== reckoning && <Findings of={reckoning.findings.filter((f) => f.level === "stop")} />}
         {step ? (
           <StepAtHand
@@ -77,13 +85,29 @@ export function Sew() {
             reckoning={shown}
             number={at + 1}
             of={steps.length}
+            next={steps.find((s, i) => i > at && !s.done)}
             headingRef={heading}
             done={() => {
-              mark([step.id], true, `done: ${step.title}`);
+              rework((plan) => {
+                const { running, ...progress } = plan.progress ?? {};
+                const others = (progress.done ?? []).filter((id) => id !== step.id);
+                return {
+                  ...plan,
+                  progress: {
+                    ...progress,
+                    ...(running && running.step !== step.id && { running }),
+                    ...timed(progress.times, running, step.id),
+                    done: [...others, step.id],
+                  },
+                };
+              }, `done: ${step.title}`);
               look(null);
               heading.current?.focus();
             }}
-            undone={() => mark([step.id], false, `not done: ${step.title}`)}
+            undone={() => {
+              mark([step.id], false, `not done: ${step.title}`);
+              look(step.id);
+            }}
           />
         ) : (
           <Finish />
@@ -98,6 +122,7 @@ function StepAtHand({
   reckoning,
   number,
   of,
+  next,
   done,
   undone,
   headingRef,
@@ -106,6 +131,8 @@ function StepAtHand({
   reckoning: Reckoning;
   number: number;
   of: number;
+  /** What comes after it. */
+  next: Step | undefined;
   done: () => void;
   undone: () => void;
   headingRef: React.RefObject<HTMLHeadingElement | null>;
@@ -113,7 +140,12 @@ function StepAtHand({
   const { value } = usePlan();
   const ticked = (value("/progress/done") ?? []) as string[];
   const join = /^join\.(\d+)$/.exec(step.id);
-  const missing = step.needs.filter((id) => !ticked.includes(id));
+  const { now, set } = useProgress();
+  const missing = step.needs.filter((id) => !ticked.includes(id) && !(id in (now.skipped ?? {})));
+  const [asking, ask] = useState<"early" | "skip" | null>(null);
+  const titles = missing.map((id) => reckoning.steps.find((s) => s.id === id)?.title.toLowerCase()).join(", ");
+  const gates = reckoning.steps.filter((s) => missing.includes(s.id) && s.gate);
+  const left = now.skipped?.[step.id];
   return (
     <article className="at-hand">
       <p className="soft">
@@ -122,6 +154,7 @@ function StepAtHand({
       <h1 ref={headingRef} tabIndex={-1}>
         {step.title}
       </h1>
+      <Timer step={step} />
       <div className="at-hand-body">
         {/(^|\.)fold-units$/.test(step.id) ? (
           <FoldFigure />
@@ -141,6 +174,7 @@ function StepAtHand({
                 <dt>Machine</dt>
                 <dd>
                   <T>{step.machine}</T>
+                  {!step.set_up && <span className="soft"> (as it is set up)</span>}
                 </dd>
               </>
             )}
@@ -161,25 +195,102 @@ function StepAtHand({
           </dl>
           {step.caution && <p className="caution">{step.caution}</p>}
           {step.gate && <Gate step={step} />}
+          <Several step={step} done={done} />
           <div className="step-actions">
-            {step.done ? (
+            {left !== undefined ? (
+              <Button
+                variant="outlined"
+                onClick={() => set((p) => ({ ...p, skipped: without(p.skipped, step.id) }), `not left out: ${step.title}`)}
+              >
+                Do it after all
+              </Button>
+            ) : step.done ? (
               <Button variant="outlined" onClick={undone}>
                 Not done after all
               </Button>
             ) : (
-              <Button variant="contained" size="large" onClick={done}>
-                Done, next step
-              </Button>
+              <>
+                <Button variant="contained" size="large" onClick={() => (missing.length > 0 ? ask("early") : done())}>
+                  Done, next step
+                </Button>
+                <button type="button" className="word-button" onClick={() => ask("skip")}>
+                  Leave it out
+                </button>
+              </>
             )}
-            {missing.length > 0 && !step.done && (
-              <span className="soft">
-                Before it: {missing.map((id) => reckoning.steps.find((s) => s.id === id)?.title.toLowerCase()).join(", ")}
-              </span>
-            )}
+            {left !== undefined && <span className="soft">Left out: {left}</span>}
+            {now.early?.[step.id] && <span className="soft">Done before its turn: {now.early[step.id]}</span>}
+            {missing.length > 0 && !step.done && <span className="soft">Before it: {titles}</span>}
           </div>
+          <Troubles step={step} />
+          {next && !step.done && <p className="soft">After it: {next.title.toLowerCase()}.</p>}
+          <Reason
+            open={asking === "early"}
+            title="Done before its turn?"
+            act="It is done"
+            keep={(reason) => {
+              set((p) => ({ ...p, early: { ...p.early, [step.id]: reason } }), `${step.title} before its turn`);
+              done();
+            }}
+            close={() => ask(null)}
+          >
+            <p>
+              Before it: {titles}.{" "}
+              {gates.length > 0
+                ? "What is measured there decides what is cut after it: without it, all of that stays as planned, and may not fit what you sewed."
+                : "They have to be done round it, where they still can be."}
+            </p>
+          </Reason>
+          <Reason
+            open={asking === "skip"}
+            title={`Leave out: ${step.title.toLowerCase()}?`}
+            act="Leave it out"
+            keep={(reason) => set((p) => ({ ...p, skipped: { ...p.skipped, [step.id]: reason } }), `left out: ${step.title}`)}
+            close={() => ask(null)}
+          >
+            <p>
+              {step.gate ? "Nothing is measured then, and what follows stays as planned." : "The steps after it go on as if it were done."}
+            </p>
+          </Reason>
         </div>
       </div>
     </article>
+  );
+}
+
+/** The time a step took, with what the clock shows when it is done. */
+function timed(times: Record<string, number> | undefined, running: { step: string; since: string } | undefined, id: string) {
+  const minutes = running?.step === id ? elapsed(running.since, new Date()) : null;
+  if (minutes === null) return {};
+  return { times: { ...times, [id]: Math.round(((times?.[id] ?? 0) + minutes) * 10) / 10 } };
+}
+
+/** Where each of several covers is, and how long it all takes. */
+function Where({ steps }: { steps: Step[] }) {
+  const { value } = usePlan();
+  const { now } = useProgress();
+  const copies = Number(value("/copies") ?? 1);
+  const left = steps.filter((s) => !s.done).reduce((all, s) => all + s.minutes * Math.max(1, copies - (now.made?.[s.id] ?? 0)), 0);
+  return (
+    <nav className="where" aria-label="Around the work">
+      {left > 0 && <span className="soft">About {hours(left)} left.</span>}
+      <Link className="word-button" to="schedule">
+        When there is time
+      </Link>
+      {copies > 1 && (
+        <>
+          <Link className="word-button" to="labels">
+            Labels for the piles
+          </Link>
+          <span>
+            {piles(steps, now.made, copies)
+              .map((p) => `${p.count} ${p.step === "done" ? "done" : `at “${p.step.toLowerCase()}”`}`)
+              .join(", ")}
+            .
+          </span>
+        </>
+      )}
+    </nav>
   );
 }
 
@@ -490,9 +601,12 @@ function TrimGuide({ guide }: { guide: Guide }) {
 
 /** All steps are done: the cover goes into the log. */
 function Finish() {
-  const { id, revision, session, saving } = usePlan();
+  const { id, revision, session, saving, drawn } = usePlan();
+  const { now, set } = useProgress();
   const go = useNavigate();
-  const [minutes, setMinutes] = useState("");
+  const taken = Math.round(Object.values(now.times ?? {}).reduce((all, t) => all + t, 0));
+  const [minutes, setMinutes] = useState(taken > 0 ? String(taken) : "");
+  const seen = now.inspected ?? [];
   const [notes, setNotes] = useState("");
   const [next, setNext] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
@@ -514,7 +628,35 @@ function Finish() {
       <h1 ref={heading} tabIndex={-1}>
         All steps are done
       </h1>
-      <p className="large">Write the cover into the log: what was planned and what was measured go with it.</p>
+      <p className="large">Look it over, then write it into the log: what was planned and what was measured go with it.</p>
+      <fieldset className="inspection">
+        <legend>In order?</legend>
+        {(drawn.inspections ?? []).map((one) => (
+          <label key={one.id}>
+            <input
+              type="checkbox"
+              checked={seen.includes(one.id)}
+              onChange={(e) =>
+                set(
+                  (p) => ({
+                    ...p,
+                    inspected: e.target.checked ? [...seen, one.id] : seen.filter((other) => other !== one.id),
+                  }),
+                  `${one.look}: ${e.target.checked ? "in order" : "not looked at"}`,
+                )
+              }
+            />
+            <span>
+              <strong>
+                <T>{one.look}</T>
+              </strong>
+              <span className="soft">
+                <T>{one.fine}</T>
+              </span>
+            </span>
+          </label>
+        ))}
+      </fieldset>
       <TextField
         label="Minutes of work"
         value={minutes}

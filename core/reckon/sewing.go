@@ -1,0 +1,76 @@
+package reckon
+
+import (
+	"math"
+	"strconv"
+	"strings"
+
+	"umschlag/core/length"
+	"umschlag/core/work"
+)
+
+// sewing says of every step how long it takes, and what machine and needle are changed to.
+func (r *run) sewing() {
+	machine := ""
+	for i := range r.out.Steps {
+		s := &r.out.Steps[i]
+		s.Minutes = work.Minutes(work.Step{ID: s.ID, Cuts: s.Cuts, Gate: s.Gate}, r.effort(*s))
+		if pace := r.p.Habits.Pace; pace > 0 {
+			s.Minutes = max(1, int(math.Round(pace*float64(s.Minutes))))
+		}
+		if took, known := r.p.Progress.Times[s.ID]; known {
+			s.Took = &took
+		}
+		if s.Machine != "" && s.Machine != machine {
+			s.SetUp, machine = true, s.Machine
+		}
+	}
+}
+
+// effort is what there is to do in a step, for one cover.
+func (r *run) effort(s Step) work.Effort {
+	var e work.Effort
+	for _, id := range s.Cuts {
+		for _, c := range r.out.Cuts {
+			if c.ID == id {
+				e.Sizes++
+				e.Pieces += c.Count
+			}
+		}
+	}
+	if n, isJoin := strings.CutPrefix(s.ID, "join."); isJoin {
+		if at, err := strconv.Atoi(n); err == nil && at >= 1 && at <= len(r.out.Joins) {
+			e.Sewn = length.Length(r.out.Joins[at-1].Lengths[0].NM)
+		}
+	}
+	for _, p := range r.out.Pieces {
+		switch {
+		case s.ID == "quilt" && p.Name == "front" || s.ID == "quilt."+p.Name:
+			if p.Quilting != nil {
+				e.Known = p.Quilting.Minutes * max(1, p.Count)
+			}
+		case s.ID == "close" && p.Name == "front":
+			e.Sewn = 2 * length.Length(p.Finished.Width.NM+p.Finished.Height.NM)
+		case len(s.Bands) > 0 && (p.Name == "front" || strings.HasPrefix(s.ID, p.Name+".")):
+			e.Seams += seamsOf(p, s.Bands)
+		}
+	}
+	return e
+}
+
+// seamsOf is how many seams join the patches of bands, and the bands to one another.
+func seamsOf(p Piece, bands []int) int {
+	cells := map[int]int{}
+	for _, c := range p.Cells {
+		for _, band := range bands {
+			if c.Band == band {
+				cells[band]++
+			}
+		}
+	}
+	n := len(cells) - 1
+	for _, count := range cells {
+		n += count - 1
+	}
+	return max(0, n)
+}

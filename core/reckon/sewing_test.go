@@ -1,0 +1,120 @@
+package reckon_test
+
+import (
+	"slices"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"umschlag/core/plan"
+	"umschlag/core/reckon"
+	"umschlag/core/work"
+)
+
+func stepOf(t *testing.T, r reckon.Reckoning, id string) reckon.Step {
+	t.Helper()
+	i := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == id })
+	require.GreaterOrEqual(t, i, 0, id)
+	return r.Steps[i]
+}
+
+func TestEveryStepTakesItsTime(t *testing.T) {
+	p := worked()
+	p.Progress.Times = map[string]float64{"close": 17.5}
+	r := reckon.Reckon(p, nil)
+	for _, s := range r.Steps {
+		assert.Positive(t, s.Minutes, s.ID)
+	}
+	assert.InDelta(t, 17.5, *stepOf(t, r, "close").Took, 0)
+	assert.Nil(t, stepOf(t, r, "turn").Took)
+	sizes, pieces := 0, 0
+	for _, id := range stepOf(t, r, "cut.front").Cuts {
+		sizes++
+		pieces += cut(t, r, id).Count
+	}
+	assert.InDelta(t, 2+1.5*float64(sizes)+0.25*float64(pieces), stepOf(t, r, "cut.front").Minutes, 0.5, "two minutes to begin with, and for every size and piece")
+	machine := ""
+	for _, s := range r.Steps {
+		assert.Equal(t, s.Machine != "" && s.Machine != machine, s.SetUp, s.ID)
+		if s.Machine != "" {
+			machine = s.Machine
+		}
+	}
+}
+
+func TestWhatIsLeftToDo(t *testing.T) {
+	p := worked()
+	p.Copies = 3
+	r := reckon.Reckon(p, nil)
+	all := r.Tasks(p)
+	require.Len(t, all, len(r.Steps))
+	first := r.Steps[0]
+	assert.Equal(t, 3*first.Minutes, all[0].Minutes, "for all covers")
+	p.Progress.Done = []string{first.ID}
+	p.Progress.Skipped = map[string]string{r.Steps[1].ID: "no sample"}
+	p.Progress.Made = map[string]int{r.Steps[2].ID: 2}
+	p.Schedule = &plan.Schedule{Wash: true}
+	r = reckon.Reckon(p, nil)
+	left := r.Tasks(p)
+	assert.Len(t, left, len(all)-1, "two less, and the washing")
+	assert.Equal(t, "wash", left[0].ID)
+	assert.Equal(t, r.Steps[2].Minutes, left[1].Minutes, "one cover is not through it")
+	waits := 0
+	for _, task := range left {
+		waits += task.Wait
+	}
+	assert.Equal(t, 1, waits, "one night, before the first cut")
+}
+
+func TestWhatIsLookedAtWhenItIsDone(t *testing.T) {
+	p := worked()
+	ids := func(p plan.Plan) []string {
+		var out []string
+		for _, one := range reckon.Reckon(p, nil).Inspections {
+			assert.NotEmpty(t, one.Look)
+			assert.NotEmpty(t, one.Fine)
+			out = append(out, one.ID)
+		}
+		return out
+	}
+	assert.Contains(t, ids(p), "closure")
+	quilted := worked()
+	front := quilted.Pieces["front"]
+	front.Quilting = &plan.Quilting{Lines: []plan.LineFamily{{Pitch: 2 * in}}}
+	front.Layers = &plan.Layers{Batting: &plan.Batting{Count: 1}, Lining: "L"}
+	quilted.Pieces["front"] = front
+	assert.Contains(t, ids(quilted), "quilting")
+}
+
+func TestEveryTroubleHasARemedyAndAPlace(t *testing.T) {
+	kinds := map[string]bool{}
+	for _, one := range work.Troubles() {
+		assert.False(t, kinds[one.Kind], "%s stands there twice", one.Kind)
+		kinds[one.Kind] = true
+		assert.NotEmpty(t, one.Remedy)
+		assert.NotEmpty(t, one.Stages)
+	}
+	for _, stage := range []work.Stage{work.Measuring, work.Cutting, work.Piecing, work.Quilting, work.Backing, work.Closing} {
+		assert.True(t, slices.ContainsFunc(work.Troubles(), func(t work.Trouble) bool { return slices.Contains(t.Stages, stage) }), stage)
+	}
+}
+
+func TestWhatIsRecordedOfTheWorkIsChecked(t *testing.T) {
+	for name, change := range map[string]func(*plan.Progress){
+		"/progress/times/close": func(p *plan.Progress) { p.Times = map[string]float64{"close": -1} },
+		"/progress/made/close":  func(p *plan.Progress) { p.Made = map[string]int{"close": 2} },
+		"/progress/skipped/close": func(p *plan.Progress) {
+			p.Skipped = map[string]string{"close": string(make([]byte, 3000))}
+		},
+		"/progress/troubles/0/note": func(p *plan.Progress) {
+			p.Troubles = []plan.Mishap{{Step: "close", Kind: "other", Note: string(make([]byte, 3000))}}
+		},
+	} {
+		p := worked()
+		change(&p.Progress)
+		found := p.Settle().Validate()
+		require.Len(t, found, 1, name)
+		assert.Equal(t, name, found[0].About)
+	}
+}

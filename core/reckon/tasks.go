@@ -1,0 +1,32 @@
+package reckon
+
+import (
+	"umschlag/core/plan"
+	"umschlag/core/schedule"
+)
+
+// washing is how long it takes to wash and hang up the cloths. Common practice.
+const washing = 30
+
+// Tasks are the steps that are left of a plan, each with the time it takes for all covers
+// that are not through it yet; the cloths are washed first, where that is said and
+// nothing is cut, and dry over night.
+func (r Reckoning) Tasks(p plan.Plan) []schedule.Task {
+	p = p.Settle()
+	var out []schedule.Task
+	wash := p.Schedule != nil && p.Schedule.Wash && len(p.Progress.Cut) == 0
+	if wash {
+		out = append(out, schedule.Task{ID: "wash", Title: "Wash and dry the cloths", Minutes: washing})
+	}
+	for _, s := range r.Steps {
+		if _, skipped := p.Progress.Skipped[s.ID]; s.Done || skipped {
+			continue
+		}
+		t := schedule.Task{ID: s.ID, Title: s.Title, Minutes: s.Minutes * max(1, p.Copies-p.Progress.Made[s.ID])}
+		if wash && len(s.Cuts) > 0 {
+			t.Wait, wash = 1, false
+		}
+		out = append(out, t)
+	}
+	return out
+}

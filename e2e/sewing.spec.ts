@@ -1,0 +1,196 @@
+import ICAL from "ical.js";
+import { accessible, expect, saved, stored, test } from "./app";
+
+const hood = "turntable-hood-listening-corner";
+const reading = "reading-corner-cushion";
+
+test("the time of a step, taken, corrected, and kept when the server is killed", async ({ page, workshop, demo }) => {
+  const { plan } = await stored(demo, hood);
+  const made = await fetch(`${workshop.url}/api/v1/plans`, {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify({ plan }),
+  });
+  const { id } = await made.json();
+  await page.goto(`${workshop.url}/plans/${id}/sew`);
+  await page.getByRole("button", { name: "Start the clock" }).click();
+  await saved(page);
+  const since = (await stored(workshop, id)).plan.progress.running.since;
+  await workshop.stop("SIGKILL");
+  await workshop.again();
+  await page.reload();
+  await expect(page.getByText(/under a minute so far|1 min so far/)).toBeVisible();
+  expect((await stored(workshop, id)).plan.progress.running.since).toBe(since);
+  await page.getByRole("button", { name: "Stop the clock" }).click();
+  await saved(page);
+  const took = page.getByRole("textbox", { name: /^Minutes .* took$/ });
+  await took.fill("12.5");
+  await took.press("Enter");
+  await saved(page);
+  const { plan: kept } = await stored(workshop, id);
+  expect(Object.values(kept.progress.times)).toEqual([12.5]);
+  expect(kept.progress.running).toBeUndefined();
+  await accessible(page);
+});
+
+test("a clock that jumped is not believed", async ({ page, demo }) => {
+  await page.clock.install({ time: new Date("2026-11-27T19:00:00Z") });
+  await page.goto(`${demo.url}/plans/${hood}/sew`);
+  await page.getByRole("button", { name: "Start the clock" }).click();
+  await page.clock.setFixedTime(new Date("2026-11-27T18:00:00Z"));
+  await page.getByRole("button", { name: "Stop the clock" }).click();
+  await expect(page.getByRole("alert")).toContainText("The clock jumped");
+});
+
+test("a step before its turn, and one left out, each with its reason", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/${hood}/sew`);
+  const steps = page.getByRole("list", { name: "Steps" }).getByRole("button");
+  await steps.nth(3).click();
+  const title = await page.getByRole("heading", { level: 1 }).textContent();
+  await page.getByRole("button", { name: "Done, next step" }).click();
+  const dialog = page.getByRole("dialog");
+  await expect(dialog).toContainText("Before it:");
+  await expect(dialog.getByRole("button", { name: "It is done" })).toBeDisabled();
+  await accessible(page);
+  await dialog.getByLabel("The reason").fill("the lining was cut already");
+  await dialog.getByRole("button", { name: "It is done" }).click();
+  await saved(page);
+  const early = (await stored(demo, hood)).plan.progress;
+  expect(Object.values(early.early)).toEqual(["the lining was cut already"]);
+  expect(early.done).toEqual(Object.keys(early.early));
+  await page.getByRole("button", { name: "Leave it out" }).click();
+  await dialog.getByLabel("The reason").fill("measured last year");
+  await dialog.getByRole("button", { name: "Leave it out" }).click();
+  await expect(steps.first()).toContainText("(left out)");
+  await steps.first().click();
+  await expect(page.getByText("Left out: measured last year")).toBeVisible();
+  await page.getByRole("button", { name: "Do it after all" }).click();
+  await expect(steps.first()).not.toContainText("(left out)");
+  await steps
+    .filter({ hasText: title ?? "" })
+    .first()
+    .click();
+  await expect(page.getByText("Done before its turn: the lining was cut already")).toBeVisible();
+});
+
+test("what went wrong is noted where it happened, with what helps", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/${reading}/sew`);
+  await page.getByRole("button", { name: "Sew front and back together" }).click();
+  await page.getByRole("button", { name: "Something went wrong" }).click();
+  const form = page.getByRole("form", { name: "Something went wrong" });
+  await expect(form.getByRole("button", { name: "Note it" })).toBeDisabled();
+  await form.getByLabel("What went wrong").selectOption("The seam missed a layer");
+  await expect(form).toContainText("sew a second time a thread or two deeper");
+  await form.getByLabel("How much, where").fill("lower left");
+  await accessible(page);
+  await form.getByRole("button", { name: "Note it" }).click();
+  await expect(page.getByRole("list", { name: "What went wrong here" })).toContainText("lower left");
+  await saved(page);
+  expect((await stored(demo, reading)).plan.progress.troubles).toEqual([{ step: "close", kind: "caught-missed", note: "lower left" }]);
+  await page.getByRole("button", { name: /^Take it out/ }).click();
+  await expect(page.getByRole("list", { name: "What went wrong here" })).toHaveCount(0);
+});
+
+test("several covers: where each of them is, and labels for the piles", async ({ page, demo }) => {
+  const plan = "story-mat-seat-pad";
+  await page.goto(`${demo.url}/plans/${plan}/sew`);
+  await expect(page.getByText(/^2 at “/)).toBeVisible();
+  await page.getByRole("button", { name: "One more" }).click();
+  await expect(page.getByText("1 are through")).toBeVisible();
+  await expect(page.getByText(/^1 at “.*1 at “/)).toBeVisible();
+  await page.getByRole("button", { name: "One more" }).click();
+  await expect(page.getByText(/^2 at “/)).toBeVisible();
+  await saved(page);
+  expect((await stored(demo, plan)).plan.progress.done.length).toBeGreaterThan(0);
+  await accessible(page);
+  await page.getByRole("link", { name: "Labels for the piles" }).click();
+  await expect(page.getByRole("heading", { name: "Labels for the piles" })).toBeVisible();
+  const { reckoning } = await stored(demo, plan);
+  await expect(page.locator(".labels > li")).toHaveCount(reckoning.cuts.length);
+  await accessible(page);
+});
+
+test("when there is time: evenings, a lost one, and the calendar read by others", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/${hood}/sew`);
+  await page.getByRole("link", { name: "When there is time" }).click();
+  await page.getByLabel("From").fill("2099-06-01");
+  await page.getByLabel("It must be ready on").fill("2099-06-02");
+  await expect(page.getByText(/late\.$/)).toBeVisible();
+  await page.getByRole("textbox", { name: "Monday" }).fill("600");
+  await page.getByRole("textbox", { name: "Monday" }).press("Enter");
+  await expect(page.getByText("In time.")).toBeVisible();
+  await accessible(page);
+  await saved(page);
+  await page.getByRole("button", { name: /^No time that day ?: Monday,? 1 June$/ }).click();
+  await expect(page.getByText(/late\.$/)).toBeVisible();
+  await saved(page);
+  const link = await page.getByRole("link", { name: "Calendar file" }).getAttribute("href");
+  const text = await (await fetch(`${demo.url}${link}`)).text();
+  const events = new ICAL.Component(ICAL.parse(text)).getAllSubcomponents("vevent").map((e) => new ICAL.Event(e));
+  const days = await page.locator(".days time").evaluateAll((all) => all.map((t) => t.getAttribute("datetime")));
+  expect(events.map((e) => e.startDate.toString())).toEqual([...days, "2099-06-02"]);
+  expect(events.every((e) => e.startDate.isDate)).toBe(true);
+  expect(events[0]?.description).toContain(" min");
+  await page.getByRole("button", { name: /^there is after all ?: Monday,? 1 June$/ }).click();
+  await expect(page.getByText("In time.")).toBeVisible();
+});
+
+test("the log: photos, a search, two side by side, and a pace that is offered", async ({ page, demo }) => {
+  const { plan, revision, reckoning } = await stored(demo, hood);
+  const times = Object.fromEntries(reckoning.steps.slice(0, 6).map((s: { id: string; minutes: number }) => [s.id, 2 * s.minutes]));
+  const send = (method: string, path: string, body: unknown) =>
+    fetch(`${demo.url}/api/v1${path}`, { method, headers: { "content-type": "application/json" }, body: JSON.stringify(body) });
+  const progress = { times, troubles: [{ step: "try", kind: "tight", note: "at the knob" }] };
+  await send("PUT", `/plans/${hood}`, { base: revision, plan: { ...plan, progress }, label: "sewn" });
+  await send("POST", `/plans/${hood}/finish`, { base: revision + 1, minutes: 90, notes: "It turned out snug.", next: "" });
+  await page.goto(`${demo.url}/log`);
+  await expect(page.getByText("6 timed steps took 2 times what is usual.")).toBeVisible();
+  await expect(page.getByText("the pad does not go in, or strains (1)")).toBeVisible();
+  await page.getByLabel("Photo of Turntable hood, listening corner").setInputFiles({
+    name: "hood.png",
+    mimeType: "image/png",
+    buffer: await page.screenshot(),
+  });
+  await expect(page.getByRole("img", { name: "Turntable hood, listening corner, 1" })).toBeVisible();
+  await accessible(page);
+  for (const box of await page.getByRole("checkbox", { name: "side by side with another" }).all()) await box.check();
+  const beside = page.getByRole("region", { name: "Two covers side by side" });
+  await expect(beside.getByRole("row", { name: /^Time/ })).toContainText("1 h 30 min");
+  await accessible(page);
+  await page.getByLabel("Look for").fill("knob tight");
+  await expect(page.locator(".log-entry")).toHaveCount(1);
+  await page.getByLabel("Look for").fill("velvet");
+  await expect(page.getByText("No finished cover says “velvet”.")).toBeVisible();
+  await page.getByLabel("Look for").fill("");
+  await page.getByRole("button", { name: "Take that as my pace" }).click();
+  await expect(page.getByRole("button", { name: "Take that as my pace" })).toHaveCount(0);
+  const after = await stored(demo, "label-printer-hood");
+  const { settled } = after.reckoning;
+  expect(settled.habits.pace).toBe(2);
+  await page.getByRole("button", { name: /^Take out/ }).click();
+  await expect(page.getByRole("img", { name: "Turntable hood, listening corner, 1" })).toHaveCount(0);
+});
+
+test("practice: a wrong answer says what was forgotten, a right one counts", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/habits`);
+  await page.getByRole("link", { name: "Practise" }).click();
+  await expect(page.getByRole("heading", { name: "Practice" })).toBeVisible();
+  await accessible(page);
+  const answer = page.getByLabel("Your answer");
+  await answer.fill("some");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("alert")).toBeVisible();
+  await answer.fill("1/8");
+  await page.keyboard.press("Enter");
+  const sum = page.getByRole("list", { name: "How it comes about" }).getByRole("listitem");
+  await expect(sum).toHaveCount(3);
+  await expect(page.getByText("0 of 1 right, 0 in a row")).toBeVisible();
+  await page.getByRole("button", { name: "The next one" }).click();
+  const question = (await page.locator(".exercise .large").first().textContent()) ?? "";
+  expect(question).toMatch(/^A patch finishes/);
+  await page.getByRole("button", { name: "Eighths on the tape" }).click();
+  await expect(page.getByRole("img", { name: "A tape with a mark on it" })).toBeVisible();
+  await accessible(page);
+  await page.getByLabel("On the sizes of one of your plans:").selectOption("Reading-corner cushion");
+  await expect(page.getByText(/of Reading-corner cushion:/)).toBeVisible();
+});

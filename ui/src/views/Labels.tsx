@@ -1,0 +1,41 @@
+import { Link } from "react-router";
+import { Swatch } from "../cloth/Swatch";
+import { usePlan } from "../plan/context";
+import { swatchesOf } from "../plan/swatches";
+import { Len } from "../words/T";
+
+/** A label for every pile of pieces alike, to be printed and cut apart. */
+export function Labels() {
+  const { reckoning, drawn, value } = usePlan();
+  const shown = reckoning.cuts.length > 0 ? reckoning : drawn;
+  const swatches = swatchesOf(value("/cloths"));
+  return (
+    <div className="page">
+      <header className="page-head no-print">
+        <h1>Labels for the piles</h1>
+        <button type="button" className="word-button" onClick={() => window.print()}>
+          Print the labels
+        </button>
+        <Link className="word-button" to="../sew">
+          Back to the steps
+        </Link>
+      </header>
+      <ul className="labels">
+        {shown.cuts.map((cut) => (
+          <li key={cut.id}>
+            <Swatch of={swatches[cut.cloth]} width={44} height={36} />
+            <div>
+              <strong>{cut.title}</strong>
+              <span className="label-size">
+                {cut.total} × <Len of={cut.width} by={cut.height} />
+              </span>
+              <span className="soft">
+                {String(value(`/cloths/${cut.cloth}/name`) ?? cut.cloth)}, {shown.title}
+              </span>
+            </div>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
