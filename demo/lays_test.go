@@ -1,6 +1,7 @@
 package demo_test
 
 import (
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -96,4 +97,41 @@ func readCentred(t *testing.T, name string, l reckon.Lay, at reckon.Placed, cut 
 	const across, along = 6 * 25_400_000, 21 * 25_400_000 / 4
 	assert.Zero(t, (at.X.NM+at.Width.NM/2-first.X.NM-first.Width.NM/2)%across, "%s: %s", name, cut.ID)
 	assert.Zero(t, (at.Y.NM+at.Height.NM/2-first.Y.NM-first.Height.NM/2)%along, "%s: %s", name, cut.ID)
+}
+
+// The steps of the demo: every cut is used by one of them, nothing needs what comes later,
+// and what waits for a gate is cut after it.
+func TestTheDemoStepsCanBeFollowed(t *testing.T) {
+	plans, err := demo.Plans()
+	require.NoError(t, err)
+	for name, data := range plans {
+		p, err := planfile.Read(data)
+		require.NoError(t, err, name)
+		r := reckon.Reckon(p, nil)
+		at, gates, used := map[string]bool{}, map[string]bool{}, map[string]int{}
+		waits := map[string]string{}
+		for _, c := range r.Cuts {
+			waits[c.ID] = c.Waits
+		}
+		for _, s := range r.Steps {
+			for _, id := range s.Needs {
+				assert.True(t, at[id], "%s: %s needs %s", name, s.ID, id)
+			}
+			for _, id := range s.Cuts {
+				used[id]++
+				assert.True(t, waits[id] == "" || gates[waits[id]], "%s: %s is cut before %s", name, id, waits[id])
+			}
+			at[s.ID] = true
+			if s.Gate != "" {
+				gates[s.Gate] = true
+			}
+		}
+		for _, c := range r.Cuts {
+			want := 1
+			if c.Done && !slices.Contains(p.Progress.Cut, c.ID) {
+				want = 0 // it was there already
+			}
+			assert.Equal(t, want, used[c.ID], "%s: %s", name, c.ID)
+		}
+	}
 }

@@ -40,3 +40,17 @@ test("a table with mistakes is refused whole, each named", async ({ page, demo }
   await expect(cloths).toHaveCount(before);
   await accessible(page);
 });
+
+test("thread and zips go out as a table and come in after a look", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/cloth`);
+  await expect(page.getByRole("link", { name: "These as CSV" })).toHaveAttribute("href", "/api/v1/notions.csv");
+  const input = page.getByLabel("CSV file with things");
+  await input.setInputFiles(csv("name,for,count\nred zips,zip,some\n"));
+  await expect(page.getByRole("alert")).toContainText("Row 2, column count");
+  await input.setInputFiles(csv("name,for,count,each\nred zips,zip,3,12\n"));
+  const look = page.getByRole("region", { name: "These as a table" });
+  await expect(look).toContainText("red zips is put in");
+  await accessible(page);
+  await look.getByRole("button", { name: "Take it in" }).click();
+  await expect(page.getByText("as zip, 3 of 12″")).toBeVisible();
+});

@@ -101,18 +101,27 @@ func (s *Store) RemoveNotion(ctx context.Context, id int) (Held, error) {
 
 // TakeCloths adds the cloths without an id and changes the others, all or none. A cloth
 // that was changed since it was read keeps all of them out.
-func (s *Store) TakeCloths(ctx context.Context, list []Cloth) error {
-	return s.change(ctx, "take cloths", func(tx *sql.Tx) error {
+func (s *Store) TakeCloths(ctx context.Context, list []Held) error {
+	return s.clothShelf().take(ctx, list)
+}
+
+// TakeNotions does the same with notions.
+func (s *Store) TakeNotions(ctx context.Context, list []Held) error {
+	return s.notionShelf().take(ctx, list)
+}
+
+func (s shelf) take(ctx context.Context, list []Held) error {
+	return s.change(ctx, "take "+s.table, func(tx *sql.Tx) error {
 		for _, c := range list {
 			if c.ID == 0 {
-				if _, err := tx.ExecContext(ctx, `INSERT INTO cloths (name, doc) VALUES (?, ?)`, c.Name, c.Doc); err != nil {
+				if _, err := tx.ExecContext(ctx, `INSERT INTO `+s.table+` (name, doc) VALUES (?, ?)`, c.Name, c.Doc); err != nil {
 					return taken(err)
 				}
 				continue
 			}
 			var revision int
-			err := tx.QueryRowContext(ctx, `UPDATE cloths SET doc = ?, revision = revision + 1 WHERE id = ? AND revision = ? RETURNING revision`, c.Doc, c.ID, c.Revision).Scan(&revision)
-			if err := stale(ctx, tx, "cloths", c.ID, err); err != nil {
+			err := tx.QueryRowContext(ctx, `UPDATE `+s.table+` SET doc = ?, revision = revision + 1 WHERE id = ? AND revision = ? RETURNING revision`, c.Doc, c.ID, c.Revision).Scan(&revision)
+			if err := stale(ctx, tx, s.table, c.ID, err); err != nil {
 				return err
 			}
 		}

@@ -1,6 +1,7 @@
 package web
 
 import (
+	"context"
 	"encoding/json"
 	"fmt"
 	"io"
@@ -19,7 +20,7 @@ import (
 	"umschlag/store"
 )
 
-// ClothFileView is what taking a table of cloths in would change, or has changed.
+// ClothFileView is what taking a table in would change, or has changed.
 type ClothFileView struct {
 	Added   []string      `json:"added"`
 	Changed []ClothChange `json:"changed"`
@@ -37,39 +38,93 @@ type ClothChange struct {
 	What []string `json:"what"`
 }
 
-// clothsFile answers with the cupboard as a table.
+// clothsFile answers with the cloths of the cupboard as a table.
 func (s *server) clothsFile(c *echo.Context) error {
+	return s.tableFile(c, "cloths.csv", func(ctx context.Context, sh shop) ([]byte, error) {
+		cloths, err := s.held(ctx, sh)
+		if err != nil {
+			return nil, err
+		}
+		return cupboardcsv.Write(cloths, sh.unit)
+	})
+}
+
+// notionsFile answers with the notions of the cupboard as a table.
+func (s *server) notionsFile(c *echo.Context) error {
+	return s.tableFile(c, "notions.csv", func(ctx context.Context, sh shop) ([]byte, error) {
+		notions, err := s.notionsHeld(ctx, sh)
+		if err != nil {
+			return nil, err
+		}
+		return cupboardcsv.WriteNotions(notions, sh.unit)
+	})
+}
+
+func (s *server) tableFile(c *echo.Context, name string, write func(context.Context, shop) ([]byte, error)) error {
 	ctx := c.Request().Context()
 	sh, err := s.shop(ctx)
 	if err != nil {
 		return err
 	}
-	cloths, err := s.held(ctx, sh)
+	data, err := write(ctx, sh)
 	if err != nil {
 		return err
 	}
-	data, err := cupboardcsv.Write(cloths, sh.unit)
-	if err != nil {
-		return err
-	}
-	c.Response().Header().Set("Content-Disposition", `attachment; filename="cloths.csv"`)
+	c.Response().Header().Set("Content-Disposition", fmt.Sprintf("attachment; filename=%q", name))
 	return c.Blob(http.StatusOK, "text/csv; charset=utf-8", data)
+}
+
+// tabled is how rows of a table are read and laid over what is in the cupboard.
+type tabled[T any] struct {
+	read   func(data []byte) ([]T, error)
+	name   func(T) string
+	again  func(doc []byte) (T, error)
+	stored func(context.Context) ([]store.Held, error)
+	take   func(context.Context, []store.Held) error
 }
 
 // takeCloths reads a table of cloths: without ?take=yes it says what would change, with it
 // all of it is taken in, or nothing.
 func (s *server) takeCloths(c *echo.Context) error {
-	ctx := c.Request().Context()
-	sh, err := s.shop(ctx)
+	sh, err := s.shop(c.Request().Context())
 	if err != nil {
 		return err
 	}
+	return takeTable(c, sh, tabled[plan.Cloth]{
+		read: func(data []byte) ([]plan.Cloth, error) { return cupboardcsv.Read(data, sh.unit, sh.wrong) },
+		name: func(cloth plan.Cloth) string { return cloth.Name }, again: func(doc []byte) (plan.Cloth, error) { return readCloth(doc, sh) },
+		stored: s.store.Cloths, take: s.store.TakeCloths,
+	})
+}
+
+// takeNotions does the same with a table of notions.
+func (s *server) takeNotions(c *echo.Context) error {
+	sh, err := s.shop(c.Request().Context())
+	if err != nil {
+		return err
+	}
+	judge := func(n plan.Notion) (column, text string) {
+		found := (plan.Plan{Units: sh.unit, Habits: sh.habits}).ValidateNotion(n)
+		if len(found) == 0 {
+			return "", ""
+		}
+		return strings.ReplaceAll(found[0].About[1:], "_", " "), found[0].Text + " " + found[0].Remedy
+	}
+	return takeTable(c, sh, tabled[plan.Notion]{
+		read: func(data []byte) ([]plan.Notion, error) { return cupboardcsv.ReadNotions(data, sh.unit, judge) },
+		name: func(n plan.Notion) string { return n.Name }, again: func(doc []byte) (plan.Notion, error) { return readNotion(doc, sh) },
+		stored: s.store.Notions, take: s.store.TakeNotions,
+	})
+}
+
+func takeTable[T any](c *echo.Context, sh shop, of tabled[T]) error {
+	ctx := c.Request().Context()
 	data, err := io.ReadAll(c.Request().Body)
 	if err != nil {
 		return err
 	}
 	view := ClothFileView{Added: []string{}, Changed: []ClothChange{}, Problems: []cupboardcsv.Fault{}}
-	cloths, err := cupboardcsv.Read(data, sh.unit, sh.wrong)
+	list, err := of.read(data)
 	if problems, ok := err.(cupboardcsv.Faults); ok {
 		view.Problems = problems[:min(len(problems), mostProblems)]
 		return c.JSON(http.StatusOK, view)
@@ -77,16 +132,16 @@ func (s *server) takeCloths(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	stored, err := s.store.Cloths(ctx)
+	stored, err := of.stored(ctx)
 	if err != nil {
 		return err
 	}
-	changes, err := merged(cloths, stored, sh, &view)
+	changes, err := merged(of, list, stored, sh, &view)
 	if err != nil {
 		return err
 	}
 	if c.QueryParam("take") == "yes" {
-		if err := s.store.TakeCloths(ctx, changes); err != nil {
+		if err := of.take(ctx, changes); err != nil {
 			return err
 		}
 		view.Taken = true
@@ -107,26 +162,27 @@ func (sh shop) wrong(cloth plan.Cloth) (column, text string) {
 	return at[strings.LastIndex(at, "/")+1:], found[0].Text + " " + found[0].Remedy
 }
 
-// merged are the rows of a table laid over the cupboard: a cloth of a new name is added,
+// merged are the rows of a table laid over the cupboard: a thing of a new name is added,
 // of one that is there the fields that are filled in are changed.
-func merged(cloths []plan.Cloth, stored []store.Cloth, sh shop, view *ClothFileView) ([]store.Cloth, error) {
-	var out []store.Cloth
-	for _, cloth := range cloths {
-		fields, err := fieldsOf(cloth, sh)
+func merged[T any](of tabled[T], list []T, stored []store.Held, sh shop, view *ClothFileView) ([]store.Held, error) {
+	var out []store.Held
+	for _, one := range list {
+		name := of.name(one)
+		fields, err := fieldsOf(one, sh)
 		if err != nil {
 			return nil, err
 		}
-		i := slices.IndexFunc(stored, func(st store.Cloth) bool { return strings.EqualFold(st.Name, cloth.Name) })
+		i := slices.IndexFunc(stored, func(st store.Held) bool { return strings.EqualFold(st.Name, name) })
 		if i < 0 {
 			doc, err := json.Marshal(fields)
 			if err != nil {
 				return nil, err
 			}
-			view.Added = append(view.Added, cloth.Name)
-			out = append(out, store.Cloth{Name: cloth.Name, Doc: string(doc)})
+			view.Added = append(view.Added, name)
+			out = append(out, store.Held{Name: name, Doc: string(doc)})
 			continue
 		}
-		now, err := readCloth([]byte(stored[i].Doc), sh)
+		now, err := of.again([]byte(stored[i].Doc))
 		if err != nil {
 			return nil, err
 		}
@@ -143,15 +199,15 @@ func merged(cloths []plan.Cloth, stored []store.Cloth, sh shop, view *ClothFileV
 		if err != nil {
 			return nil, err
 		}
-		view.Changed = append(view.Changed, ClothChange{Name: cloth.Name, What: what})
-		out = append(out, store.Cloth{ID: stored[i].ID, Name: cloth.Name, Doc: string(doc), Revision: stored[i].Revision})
+		view.Changed = append(view.Changed, ClothChange{Name: name, What: what})
+		out = append(out, store.Held{ID: stored[i].ID, Name: name, Doc: string(doc), Revision: stored[i].Revision})
 	}
 	return out, nil
 }
 
-// fieldsOf is a cloth as a JSON object.
-func fieldsOf(cloth plan.Cloth, sh shop) (map[string]any, error) {
-	data, err := json.Marshal(planfile.Part(cloth, sh.unit))
+// fieldsOf is a thing of the cupboard as a JSON object.
+func fieldsOf[T any](thing T, sh shop) (map[string]any, error) {
+	data, err := json.Marshal(planfile.Part(thing, sh.unit))
 	if err != nil {
 		return nil, err
 	}

@@ -63,3 +63,21 @@ func TestATableIsLookedAtBeforeItIsTakenIn(t *testing.T) {
 	_, there = cloth("new one")
 	assert.False(t, there, "all or nothing")
 }
+
+func TestNotionsAsATable(t *testing.T) {
+	h := app(t)
+	w := httptest.NewRecorder()
+	h.ServeHTTP(w, httptest.NewRequest("GET", "http://localhost/api/v1/notions.csv", nil))
+	require.Equal(t, 200, w.Code)
+	var view web.ClothFileView
+	call(t, h, "POST", "/api/v1/notions/table?take=yes", w.Body.String(), &view)
+	assert.Equal(t, []any{[]string{}, []web.ClothChange{}, 5}, []any{view.Added, view.Changed, view.Same}, "out and in again changes nothing")
+	call(t, h, "POST", "/api/v1/notions/table", "name,for,count\nzips,zip,-3\n", &view)
+	require.Len(t, view.Problems, 1)
+	assert.Equal(t, []any{2, "count"}, []any{view.Problems[0].Row, view.Problems[0].Column})
+	view = web.ClothFileView{}
+	call(t, h, "POST", "/api/v1/notions/table?take=yes", "name,for,have\nelastic,elastic,3 yd\ngrey thread,thread,20 m\n", &view)
+	assert.True(t, view.Taken)
+	assert.Equal(t, []string{"elastic"}, view.Added)
+	assert.Equal(t, "grey thread", view.Changed[0].Name)
+}

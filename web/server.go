@@ -110,6 +110,8 @@ func (s *server) routes(g *echo.Group) {
 	g.POST("/practice", s.answerPractice)
 	g.GET("/notions", s.notions)
 	g.POST("/notions", s.addNotion)
+	g.GET("/notions.csv", s.notionsFile)
+	g.POST("/notions/table", s.takeNotions)
 	g.PUT("/notions/:id", s.saveNotion)
 	g.DELETE("/notions/:id", s.removeNotion)
 	g.PUT("/cloths/:id", s.saveCloth)

@@ -99,11 +99,41 @@ func TestAnyCoverIsWholeOrSaysWhyNot(t *testing.T) {
 		}
 		made++
 		cutOnce(t, r)
+		inOrder(t, r)
 		everyPieceIsDrawn(t, r)
 		seamsMeet(t, r)
 		allIsLaid(t, r, p.Copies)
 	})
 	assert.Greater(t, made, 10, "most of what is drawn can be made")
+}
+
+// inOrder reads the steps: nothing needs what comes later or is not there, no id stands
+// twice, and nothing that waits for a gate is cut before it.
+func inOrder(t *rapid.T, r reckon.Reckoning) {
+	at := map[string]int{}
+	gates := map[string]int{}
+	for i, s := range r.Steps {
+		_, twice := at[s.ID]
+		assert.False(t, twice, s.ID)
+		for _, id := range s.Needs {
+			_, before := at[id]
+			assert.True(t, before, "%s needs %s, which does not come before it", s.ID, id)
+		}
+		at[s.ID] = i
+		if s.Gate != "" {
+			gates[s.Gate] = i
+		}
+		assert.Positive(t, s.Minutes, s.ID)
+	}
+	for _, c := range r.Cuts {
+		if c.Waits == "" {
+			continue
+		}
+		gate, there := gates[c.Waits]
+		assert.True(t, there, "%s waits for %s, which nobody measures", c.ID, c.Waits)
+		i := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return slices.Contains(s.Cuts, c.ID) })
+		assert.Greater(t, i, gate, "%s is cut before its gate", c.ID)
+	}
 }
 
 func cutOnce(t *rapid.T, r reckon.Reckoning) {

@@ -790,7 +790,7 @@ func (r *run) work(top panel, m fit.Panel, b back.Back, piece cover.Piece) {
 
 func (r *run) step(s work.Step) Step {
 	out := Step{ID: s.ID, Stage: string(s.Stage), Title: s.Title, Text: s.Text, Needs: orEmpty(s.Needs), Cuts: orEmpty(s.Cuts), Row: s.Row, Bands: s.Bands,
-		Press: s.Press, Side: string(s.Side), Machine: s.Machine, Check: s.Check, Caution: s.Caution, Gate: s.Gate,
+		Press: s.Press, Side: string(s.Side), Machine: s.Machine, Check: s.Check, Caution: s.Caution, Gate: s.Gate, Stack: s.Stack,
 		Done: slices.Contains(r.p.Progress.Done, s.ID)}
 	if s.Gate != "" {
 		expect := r.size(s.Expect)

@@ -593,6 +593,8 @@ type Step struct {
 	// absent where nobody said.
 	Minutes int      `json:"minutes"`
 	Took    *float64 `json:"took,omitempty"`
+	// Stack is what lies on what when it is done, from below.
+	Stack []work.Sheet `json:"stack,omitempty"`
 	// SetUp tells that foot, stitch or needle are changed for it.
 	SetUp bool `json:"set_up,omitempty"`
 }

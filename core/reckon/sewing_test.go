@@ -118,3 +118,28 @@ func TestWhatIsRecordedOfTheWorkIsChecked(t *testing.T) {
 		assert.Equal(t, name, found[0].About)
 	}
 }
+
+// What is sewn together lies with its right sides facing, and what is layered with its
+// right sides out.
+func TestWhatLiesOnWhat(t *testing.T) {
+	p := worked()
+	front := p.Pieces["front"]
+	front.Layers = &plan.Layers{Batting: &plan.Batting{Count: 2}, Lining: "L"}
+	p.Pieces["front"] = front
+	r := reckon.Reckon(p, nil)
+	layers := stepOf(t, r, "layers").Stack
+	require.Len(t, layers, 4, "lining, two battings, front")
+	assert.Equal(t, work.Sheet{What: "lining", Up: work.WrongUp, Cloth: "L"}, layers[0])
+	assert.Empty(t, layers[1].Up)
+	assert.Equal(t, []any{"front", work.RightUp}, []any{layers[3].What, layers[3].Up})
+	closing := stepOf(t, r, "close").Stack
+	require.Len(t, closing, 2)
+	assert.Equal(t, []work.Up{work.RightUp, work.WrongUp}, []work.Up{closing[0].Up, closing[1].Up}, "the back lies right side down on the front")
+	for kind, shell := range shells() {
+		for _, s := range reckon.Reckon(shell, nil).Steps {
+			if len(s.Stack) == 2 && s.Stack[0].Up != "" && s.Stack[1].Up != "" && s.Stage == string(work.Closing) {
+				assert.NotEqual(t, s.Stack[0].Up, s.Stack[1].Up, "%s: %s", kind, s.ID)
+			}
+		}
+	}
+}

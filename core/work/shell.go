@@ -252,7 +252,7 @@ func (b *builder) panel(p ShellPanel) {
 		if p.Quilting == nil {
 			text += " Sew round the edge first, " + b.basted() + " in, then trim what lies under it even with the top."
 		}
-		b.add(Step{ID: "layers." + id, Stage: Quilting, Title: "Layer the " + name, Caution: sprayCaution, Text: text})
+		b.add(Step{ID: "layers." + id, Stage: Quilting, Title: "Layer the " + name, Caution: sprayCaution, Text: text, Stack: layeredStack(p.Chain, name, b.faceCloth(id))})
 	}
 	if p.Quilting != nil {
 		b.add(Step{ID: "quilt." + id, Stage: Quilting, Title: "Quilt the " + name, Text: b.linesText(p.Quilting),
@@ -318,6 +318,9 @@ func (b *builder) join(n int, j cover.Join, gap string) {
 		Gate:  fmt.Sprintf("%s%d", Joined, n), Expect: sum.Size{Width: j.Lengths[1]}}
 	if slices.ContainsFunc(j.Lengths[0].Then(j.Lengths[1]), func(t sum.Term) bool { return t.Kind == sum.Corner }) {
 		step.Text += fmt.Sprintf(" Clip the straight edge every %s where it goes round the corner, not into the stitching line.", b.about(length.Inch/4, 6*length.Millimetre))
+	}
+	if j.Laid == "" {
+		step.Stack = facing(Sheet{What: j.Between[0], Cloth: b.faceCloth(j.Between[0])}, Sheet{What: j.Between[1], Cloth: b.faceCloth(j.Between[1])})
 	}
 	if j.Gap > 0 {
 		step.Text += fmt.Sprintf(" Leave a gap of %s %s.", b.text(j.Gap), gap)

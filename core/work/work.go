@@ -70,6 +70,8 @@ type Step struct {
 	Machine string
 	Check   string
 	Caution string
+	// Stack is what lies on what, from below; nil where nothing is laid together.
+	Stack []Sheet
 	// Gate is the name of what is measured here; empty at other steps.
 	Gate string
 	// Expect is the size the gate should show; a row has no height.
@@ -233,7 +235,7 @@ func (b *builder) seamText() string {
 }
 
 func (b *builder) layered() {
-	b.add(Step{ID: "layers", Stage: Quilting, Title: "Lay the layers together",
+	b.add(Step{ID: "layers", Stage: Quilting, Title: "Lay the layers together", Stack: layeredStack(b.Chain, "front", b.faceCloth("front")),
 		Text:    stackText(b.Chain, "the front right side up") + " Smooth from the middle, pin all over or use temporary spray, and sew round the edge first, " + b.basted() + " in.",
 		Check:   fmt.Sprintf("The top is %s before quilting.", b.size(b.Face.Sewn)),
 		Caution: sprayCaution})
@@ -388,7 +390,7 @@ func (b *builder) close() {
 	if len(c.Lies) > 1 && len(c.Overlap) > 0 {
 		gate, expect = BackOverlap, sum.Size{Width: c.Overlap}
 	}
-	b.add(Step{ID: "close", Stage: Closing, Title: "Sew front and back together", Text: spaced(text), Gate: gate, Expect: expect,
+	b.add(Step{ID: "close", Stage: Closing, Title: "Sew front and back together", Text: spaced(text), Gate: gate, Expect: expect, Stack: b.closingStack(),
 		Machine: fmt.Sprintf("%s seam, straight stitch 2.5 mm, %s", b.text(b.Plan.Cover.Seam), needle(max(2*b.Chain.Thick, hemmed))), Caution: b.pins()})
 	if finish := insideText[b.Plan.Edges.Inside]; finish != "" {
 		b.add(Step{ID: "finish", Stage: Closing, Title: "Finish the seams", Text: finish})

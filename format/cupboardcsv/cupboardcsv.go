@@ -1,4 +1,4 @@
-// Package cupboardcsv reads and writes the cloths of a cupboard as a table. The format is
+// Package cupboardcsv reads and writes the cloths and the notions of a cupboard as tables. The format is
 // CSV as RFC 4180 describes it, in UTF-8, with a header line; lengths are written with
 // their unit.
 package cupboardcsv
@@ -54,14 +54,24 @@ func (p Faults) Error() string {
 }
 
 // column is one column: how it is written and how it is read.
-type column struct {
+type column[T any] struct {
 	name  string
-	write func(c plan.Cloth, style length.Style) string
-	read  func(c *plan.Cloth, text string, unit length.Unit) error
+	write func(c T, style length.Style) string
+	read  func(c *T, text string, unit length.Unit) error
 }
 
-func lengthColumn(name string, at func(*plan.Cloth) **length.Length) column {
-	return column{name,
+// kind is a kind of table: what its rows are called, and their columns, of which name is
+// one.
+type kind[T any] struct {
+	one, many string
+	columns   []column[T]
+	name      func(T) string
+}
+
+var cloths = kind[plan.Cloth]{"cloth", "cloths", clothColumns, func(c plan.Cloth) string { return c.Name }}
+
+func lengthColumn(name string, at func(*plan.Cloth) **length.Length) column[plan.Cloth] {
+	return column[plan.Cloth]{name,
 		func(c plan.Cloth, style length.Style) string {
 			if l := *at(&c); l != nil {
 				return withUnit(*l, style)
@@ -89,10 +99,10 @@ func withUnit(l length.Length, style length.Style) string {
 	return text
 }
 
-func textColumn(name string, at func(*plan.Cloth) *string) column {
-	return column{name,
-		func(c plan.Cloth, _ length.Style) string { return *at(&c) },
-		func(c *plan.Cloth, text string, _ length.Unit) error { *at(c) = text; return nil }}
+func textColumn[T any](name string, at func(*T) *string) column[T] {
+	return column[T]{name,
+		func(c T, _ length.Style) string { return *at(&c) },
+		func(c *T, text string, _ length.Unit) error { *at(c) = text; return nil }}
 }
 
 // word reads one of a closed set.
@@ -103,7 +113,7 @@ func word(text string, values []string) error {
 	return fmt.Errorf("%q is none of %s", text, strings.Join(values, ", "))
 }
 
-var columns = []column{
+var clothColumns = []column[plan.Cloth]{
 	textColumn("name", func(c *plan.Cloth) *string { return &c.Name }),
 	lengthColumn("width", func(c *plan.Cloth) **length.Length { return &c.Width }),
 	lengthColumn("usable", func(c *plan.Cloth) **length.Length { return &c.Usable }),
@@ -148,15 +158,15 @@ var columns = []column{
 }
 
 // numberColumn is a number, with or without the sign of what it counts.
-func numberColumn(name, what string, at func(*plan.Cloth) *float64) column {
-	return column{name,
-		func(c plan.Cloth, _ length.Style) string {
+func numberColumn[T any](name, what string, at func(*T) *float64) column[T] {
+	return column[T]{name,
+		func(c T, _ length.Style) string {
 			if v := *at(&c); v != 0 {
 				return strconv.FormatFloat(v, 'f', -1, 64)
 			}
 			return ""
 		},
-		func(c *plan.Cloth, text string, _ length.Unit) (err error) {
+		func(c *T, text string, _ length.Unit) (err error) {
 			if text = strings.TrimSpace(strings.TrimSuffix(text, "%")); text == "" {
 				return nil
 			}
@@ -168,8 +178,8 @@ func numberColumn(name, what string, at func(*plan.Cloth) *float64) column {
 }
 
 // repeatColumn is one direction of the repeat of a print.
-func repeatColumn(name string, at func(*plan.Repeat) *length.Length) column {
-	return column{name,
+func repeatColumn(name string, at func(*plan.Repeat) *length.Length) column[plan.Cloth] {
+	return column[plan.Cloth]{name,
 		func(c plan.Cloth, style length.Style) string {
 			if c.Repeat == nil {
 				return ""
@@ -232,9 +242,9 @@ func readOdd(c *plan.Cloth, text string, unit length.Unit) error {
 	return nil
 }
 
-func colourColumn(name string, at func(*plan.Cloth) *string) column {
+func colourColumn[T any](name string, at func(*T) *string) column[T] {
 	c := textColumn(name, at)
-	c.read = func(cloth *plan.Cloth, text string, _ length.Unit) error {
+	c.read = func(cloth *T, text string, _ length.Unit) error {
 		if text != "" && !colour(text) {
 			return fmt.Errorf("%q is no colour; type one such as #27345f", text)
 		}
@@ -253,21 +263,29 @@ func colour(text string) bool {
 }
 
 // Write is a table of cloths, lengths in a unit.
-func Write(cloths []plan.Cloth, unit length.Unit) ([]byte, error) {
+func Write(list []plan.Cloth, unit length.Unit) ([]byte, error) { return write(cloths, list, unit) }
+
+// Read reads a table of cloths; bare lengths are in unit. judge says what is wrong with a
+// cloth that reads, and in which column. The error is of type Faults and names all places.
+func Read(data []byte, unit length.Unit, judge func(plan.Cloth) (column, text string)) ([]plan.Cloth, error) {
+	return read(cloths, data, unit, judge)
+}
+
+func write[T any](k kind[T], list []T, unit length.Unit) ([]byte, error) {
 	var b bytes.Buffer
 	w := csv.NewWriter(&b)
 	w.UseCRLF = true
-	header := make([]string, len(columns))
-	for i, c := range columns {
+	header := make([]string, len(k.columns))
+	for i, c := range k.columns {
 		header[i] = c.name
 	}
 	if err := w.Write(header); err != nil {
 		return nil, err
 	}
-	for _, cloth := range cloths {
-		row := make([]string, len(columns))
-		for i, c := range columns {
-			row[i] = c.write(cloth, length.Style{Unit: unit})
+	for _, one := range list {
+		row := make([]string, len(k.columns))
+		for i, c := range k.columns {
+			row[i] = c.write(one, length.Style{Unit: unit})
 		}
 		if err := w.Write(row); err != nil {
 			return nil, err
@@ -277,9 +295,8 @@ func Write(cloths []plan.Cloth, unit length.Unit) ([]byte, error) {
 	return b.Bytes(), w.Error()
 }
 
-// Read reads a table; bare lengths are in unit. judge says what is wrong with a cloth
-// that reads, and in which column. The error is of type Faults and names all places.
-func Read(data []byte, unit length.Unit, judge func(plan.Cloth) (column, text string)) ([]plan.Cloth, error) {
+// read reads a table of a kind.
+func read[T any](k kind[T], data []byte, unit length.Unit, judge func(T) (column, text string)) ([]T, error) {
 	if len(data) > MostBytes {
 		return nil, Faults{{Row: 1, Text: fmt.Sprintf("the file has %d kB; up to %d are read", len(data)>>10, MostBytes>>10)}}
 	}
@@ -296,11 +313,11 @@ func Read(data []byte, unit length.Unit, judge func(plan.Cloth) (column, text st
 	if err != nil {
 		return nil, malformed(err)
 	}
-	order, problems := ordered(header)
+	order, problems := k.ordered(header)
 	if len(problems) > 0 {
 		return nil, problems
 	}
-	t := table{order: order, unit: unit, judge: judge, rows: map[string]int{}}
+	t := table[T]{kind: k, order: order, unit: unit, judge: judge, rows: map[string]int{}}
 	for number := 2; ; number++ {
 		record, err := r.Read()
 		switch {
@@ -308,11 +325,11 @@ func Read(data []byte, unit length.Unit, judge func(plan.Cloth) (column, text st
 			if len(t.problems) > 0 {
 				return nil, t.problems
 			}
-			return t.cloths, nil
+			return t.list, nil
 		case err != nil:
 			return nil, malformed(err)
-		case len(t.cloths) >= MostRows:
-			return nil, Faults{{Row: number, Text: fmt.Sprintf("there are more than %d cloths; split the file", MostRows)}}
+		case len(t.list) >= MostRows:
+			return nil, Faults{{Row: number, Text: fmt.Sprintf("there are more than %d %s; split the file", MostRows, k.many)}}
 		}
 		t.row(number, record)
 	}
@@ -344,73 +361,75 @@ func malformed(err error) Faults {
 }
 
 // ordered are the columns of a header.
-func ordered(header []string) ([]column, Faults) {
-	var out []column
+func (k kind[T]) ordered(header []string) ([]column[T], Faults) {
+	var out []column[T]
 	var problems Faults
 	var names []string
-	for _, c := range columns {
+	for _, c := range k.columns {
 		names = append(names, c.name)
 	}
 	for i, name := range header {
 		name = strings.ToLower(strings.TrimSpace(name))
-		k := slices.Index(names, name)
+		at := slices.Index(names, name)
 		switch {
-		case k < 0:
+		case at < 0:
 			problems = append(problems, Fault{Row: 1, Column: header[i], Text: "there is no such column; use " + strings.Join(names, ", ")})
 			continue
-		case slices.ContainsFunc(out, func(c column) bool { return c.name == name }):
+		case slices.ContainsFunc(out, func(c column[T]) bool { return c.name == name }):
 			problems = append(problems, Fault{Row: 1, Column: name, Text: "it stands there twice"})
 		}
-		out = append(out, columns[k])
+		out = append(out, k.columns[at])
 	}
-	if !slices.ContainsFunc(out, func(c column) bool { return c.name == "name" }) && len(problems) == 0 {
+	if !slices.ContainsFunc(out, func(c column[T]) bool { return c.name == "name" }) && len(problems) == 0 {
 		problems = append(problems, Fault{Row: 1, Text: "a column called name is missing"})
 	}
 	return out, problems
 }
 
 // table is a file on its way.
-type table struct {
-	order    []column
+type table[T any] struct {
+	kind     kind[T]
+	order    []column[T]
 	unit     length.Unit
-	judge    func(plan.Cloth) (column, text string)
-	cloths   []plan.Cloth
+	judge    func(T) (column, text string)
+	list     []T
 	rows     map[string]int
 	problems Faults
 }
 
-func (t *table) fail(row int, column, text string) {
+func (t *table[T]) fail(row int, column, text string) {
 	t.problems = append(t.problems, Fault{Row: row, Column: column, Text: text})
 }
 
-func (t *table) row(number int, record []string) {
+func (t *table[T]) row(number int, record []string) {
 	if len(record) != len(t.order) {
 		t.fail(number, "", fmt.Sprintf("it has %d fields, and the header names %d", len(record), len(t.order)))
 		return
 	}
-	var cloth plan.Cloth
+	var one T
 	before := len(t.problems)
 	for i, c := range t.order {
-		if err := c.read(&cloth, strings.TrimSpace(record[i]), t.unit); err != nil {
+		if err := c.read(&one, strings.TrimSpace(record[i]), t.unit); err != nil {
 			t.fail(number, c.name, err.Error())
 		}
 	}
 	if len(t.problems) > before {
 		return
 	}
-	key := strings.ToLower(cloth.Name)
-	if cloth.Name == "" {
-		t.fail(number, "name", "a cloth needs a name")
+	name := t.kind.name(one)
+	key := strings.ToLower(name)
+	if name == "" {
+		t.fail(number, "name", fmt.Sprintf("a %s needs a name", t.kind.one))
 		return
 	}
 	if first, twice := t.rows[key]; twice {
-		t.fail(number, "name", fmt.Sprintf("%q stands in row %d already", cloth.Name, first))
+		t.fail(number, "name", fmt.Sprintf("%q stands in row %d already", name, first))
 		return
 	}
-	if column, text := t.judge(cloth); text != "" {
+	if column, text := t.judge(one); text != "" {
 		t.fail(number, column, text)
 		return
 	}
 	t.rows[key] = number
-	t.cloths = append(t.cloths, cloth)
+	t.list = append(t.list, one)
 }

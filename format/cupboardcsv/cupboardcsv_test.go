@@ -165,3 +165,24 @@ func FuzzRead(f *testing.F) {
 		assert.NoError(t, err)
 	})
 }
+
+func TestNotionsGoOutAndIn(t *testing.T) {
+	list := []plan.Notion{
+		{Name: "thread, grey", For: "thread", Have: 60 * length.Metre, Pack: 200 * length.Metre, Price: 3.2, Colour: "#8b8b86"},
+		{Name: "zips", For: "zip", Count: 3, Each: 16 * length.Inch, PackCount: 1, Price: 2.1},
+	}
+	none := func(plan.Notion) (string, string) { return "", "" }
+	data, err := cupboardcsv.WriteNotions(list, length.Inches)
+	require.NoError(t, err)
+	got, err := cupboardcsv.ReadNotions(data, length.Centimetres, none)
+	require.NoError(t, err)
+	assert.Equal(t, list, got, "lengths carry their unit")
+	for name, c := range map[string]struct{ text, says string }{
+		"half a zip":  {"name,for,count\nx,zip,half\n", "is no whole number"},
+		"no name":     {"name,for\n,zip\n", "a thing needs a name"},
+		"a bad place": {"name,colour\nx,red\n", "is no colour"},
+	} {
+		_, err := cupboardcsv.ReadNotions([]byte(c.text), length.Inches, none)
+		require.ErrorContains(t, err, c.says, name)
+	}
+}

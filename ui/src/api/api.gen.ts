@@ -1093,9 +1093,24 @@ done: boolean
 minutes: number
 took?: number
 /**
+ * Stack is what lies on what when it is done, from below.
+ */
+stack?: Sheet[]
+/**
  * SetUp tells that foot, stitch or needle are changed for it.
  */
 set_up?: boolean
+}
+/**
+ * Sheet is one layer on the table.
+ */
+export interface Sheet {
+what: string
+up?: string
+/**
+ * Cloth is the letter of its cloth, where it is of one.
+ */
+cloth?: string
 }
 /**
  * Remedy is one way to deal with a difference.
@@ -1836,7 +1851,7 @@ cloth: {
 }
 }
 /**
- * ClothFileView is what taking a table of cloths in would change, or has changed.
+ * ClothFileView is what taking a table in would change, or has changed.
  */
 export interface ClothFileView {
 added: string[]

@@ -63,13 +63,13 @@ export const useSamples = () => useQuery({ queryKey: keys.samples, queryFn: () =
 export const useFigures = () => useQuery({ queryKey: ["figures"], queryFn: () => ask<FiguresView>("GET", "/log/figures") });
 export const useLog = () => useQuery({ queryKey: keys.log, queryFn: () => ask<LogView[]>("GET", "/log") });
 
-/** What plans and decisions begin with in a unit. */
-export const useStarts = (units: string) =>
-  useQuery({
-    queryKey: ["starts", units],
-    queryFn: () => ask<StartsView>("GET", `/starts?units=${units}`),
-    staleTime: Number.POSITIVE_INFINITY,
-  });
+/** What plans and decisions begin with in a unit: asked for once. */
+export const startsQuery = (units: string) => ({
+  queryKey: ["starts", units],
+  queryFn: () => ask<StartsView>("GET", `/starts?units=${units}`),
+  staleTime: Number.POSITIVE_INFINITY,
+});
+export const useStarts = (units: string) => useQuery(startsQuery(units));
 
 /** The plan a thing begins with. */
 export const beginPlan = (begin: BeginPlan) => ask<Plan>("POST", "/begin", begin);

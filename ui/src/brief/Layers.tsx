@@ -1,8 +1,9 @@
+import { useQueryClient } from "@tanstack/react-query";
 import { useNavigate } from "react-router";
 import type { Piece } from "../api/api.gen";
 import { ask } from "../api/client";
 import type { Plan } from "../api/plan.gen";
-import { useChange, useSamples, useStarts } from "../api/queries";
+import { startsQuery, useChange, useSamples } from "../api/queries";
 import { usePlan } from "../plan/context";
 import { get, put } from "../plan/path";
 import { dressed } from "../words/fractions";
@@ -370,12 +371,12 @@ function between(piece: Piece): string {
 /** Begins a sample of the stack and the quilting at hand. */
 function SewSample({ piece, title }: { piece: string; title: string }) {
   const { value } = usePlan();
-  const starts = useStarts(String(value("/units") ?? "in")).data;
+  const client = useQueryClient();
   const navigate = useNavigate();
   const add = useChange((sample: unknown) => ask("POST", "/samples", { sample }));
   const begin = async () => {
-    const start = (starts?.samples as unknown as { kind: string }[] | undefined)?.find((s) => s.kind === "quilting");
-    if (!start) return;
+    const starts = await client.ensureQueryData(startsQuery(String(value("/units") ?? "in")));
+    const start = (starts.samples as unknown as { kind: string }[]).find((s) => s.kind === "quilting");
     await add.mutateAsync({
       ...start,
       title: `Square for ${title}`,

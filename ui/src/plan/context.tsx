@@ -3,7 +3,7 @@ import { createContext, type ReactNode, useContext, useEffect, useState, useSync
 import type { PlanView } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
-import { keys } from "../api/queries";
+import { keys, startsQuery } from "../api/queries";
 import { get, put } from "./path";
 import { Session, type State } from "./session";
 import { unsavedOf } from "./unsaved";
@@ -18,7 +18,9 @@ export function PlanProvider({ id, failed, children }: { id: string; failed: (me
     let session: Session | null = null;
     let left = false;
     ask<PlanView>("GET", `/plans/${id}`).then(
-      (view) => {
+      async (view) => {
+        // What decisions begin with is there before any of them can be made.
+        await client.prefetchQuery(startsQuery((view.plan as Plan).units ?? "in"));
         if (left) return;
         session = new Session(view);
         session.resume(unsavedOf(id));

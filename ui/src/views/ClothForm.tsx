@@ -19,6 +19,7 @@ export interface OddDoc {
 export interface ClothDoc {
   name?: string;
   width?: string;
+  usable?: string;
   kind?: string;
   print?: string;
   have?: string;
@@ -52,9 +53,10 @@ const number = (text: number | string | undefined) => {
 
 /** The form's text as it is saved: what is empty is left out. */
 export function cleaned(draft: ClothDoc): ClothDoc {
-  const { have, odd, repeat, stretch, shrink, price, prewashed, ...rest } = draft;
+  const { have, usable, odd, repeat, stretch, shrink, price, prewashed, ...rest } = draft;
   const out: ClothDoc = { ...rest };
   if (have?.trim()) out.have = have.trim();
+  if (usable?.trim()) out.usable = usable.trim();
   const pieces = (odd ?? []).filter((o) => o.width.trim() || o.length.trim()).map((o) => ({ ...o, count: number(o.count) ?? 1 }) as OddDoc);
   if (pieces.length > 0) out.odd = pieces;
   if (repeat?.across.trim() || repeat?.along.trim()) out.repeat = repeat;
@@ -114,6 +116,7 @@ export function ClothForm({ doc, save, cancel }: { doc: ClothDoc; save: (doc: Cl
         <div className="line-fields">
           {input("/name", "Name", "ink leaf", draft.name, (name) => set({ name }))}
           {input("/width", "Width", "42 in", draft.width, (width) => set({ width }), true)}
+          {input("/usable", "Between the selvedges", "40 in", draft.usable, (usable) => set({ usable }), true)}
           {input("/have", "Length left", "1 1/4 yd", draft.have, (have) => set({ have }), true)}
         </div>
         <p>

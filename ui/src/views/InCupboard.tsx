@@ -2,14 +2,13 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import type { ClothNeed, MovedCloth } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
-import { useOpenPlan, usePlan } from "../plan/context";
+import { usePlan } from "../plan/context";
 import { useSay } from "../shell/Say";
 import { T } from "../words/T";
 
 /** What the cupboard keeps of a cloth for this plan, and what goes back into it when all is cut. */
 export function InCupboard({ cloth }: { cloth: ClothNeed }) {
-  const { rework, session, saving } = usePlan();
-  const id = useOpenPlan()?.id;
+  const { id, rework, session, saving } = usePlan();
   const say = useSay();
   const client = useQueryClient();
   const [problem, setProblem] = useState<string | null>(null);

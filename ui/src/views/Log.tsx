@@ -200,7 +200,8 @@ function Entry({ entry, beside, set }: { entry: LogView; beside: boolean; set: (
     }
   };
   const again = async () => {
-    const { measured: _, progress: __, ...plan } = entry.plan as unknown as Plan;
+    // What was measured, done and planned for that one is not for the next.
+    const { measured: _, progress: __, schedule: ___, ...plan } = entry.plan as unknown as Plan;
     try {
       const made = await create.mutateAsync({ ...plan, title: `${plan.title}, again` });
       go(`/plans/${made.id}`);

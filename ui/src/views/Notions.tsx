@@ -5,6 +5,7 @@ import { useChange, useNotions } from "../api/queries";
 import { T } from "../words/T";
 import { HeldActions, KeepOrLeave, useHeld } from "./held";
 import { refusalAt } from "./refusal";
+import { TableFile } from "./TableFile";
 
 interface NotionDoc {
   name?: string;
@@ -42,6 +43,7 @@ export function Notions() {
       <h2 className="kind" id="notions">
         Thread, zips, tape, buttons
       </h2>
+      <TableFile place="/notions" all="things" label="These" />
       {notions.isError && (
         <p className="finding stop" role="alert">
           {sentence(notions.error)}

@@ -15,6 +15,7 @@ import { swatchesOf } from "../plan/swatches";
 import { elapsed, useProgress, without } from "../sew/progress";
 import { Reason } from "../sew/Reason";
 import { piles, Several } from "../sew/Several";
+import { StackFigure } from "../sew/StackFigure";
 import { Timer } from "../sew/Timer";
 import { Troubles } from "../sew/Troubles";
 import { Closure } from "../sheet/Closure";
@@ -167,6 +168,7 @@ function StepAtHand({
           <p className="large">
             <T>{step.text}</T>
           </p>
+          {step.stack && <StackFigure stack={step.stack} swatches={swatchesOf(value("/cloths"))} />}
           <CutsOfStep ids={step.cuts} reckoning={reckoning} name={(letter) => String(value(`/cloths/${letter}/name`) ?? letter)} />
           <dl>
             {step.machine && (

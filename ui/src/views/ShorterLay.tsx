@@ -2,13 +2,12 @@ import { useState } from "react";
 import type { ClothNeed } from "../api/api.gen";
 import { outcome, Searching } from "../lay/Searching";
 import { useSearch } from "../lay/useSearch";
-import { useOpenPlan, usePlan } from "../plan/context";
+import { usePlan } from "../plan/context";
 import { T } from "../words/T";
 
 /** Looks for a shorter lay of a cloth; one that is found is kept in the plan. */
 export function ShorterLay({ cloth }: { cloth: ClothNeed }) {
-  const { rework, value, saving } = usePlan();
-  const id = useOpenPlan()?.id;
+  const { id, rework, value, saving } = usePlan();
   const [said, say] = useState<string | null>(null);
   const { view, problem, begin, stop } = useSearch((found) => {
     say(outcome(found));
