@@ -196,6 +196,25 @@ func TestAWayOfOtherPiecesStillLaysThese(t *testing.T) {
 	assert.False(t, lay.Way{32}.Valid())
 }
 
+// BenchmarkManyOddPieces lays a hundred pieces with a cupboard full of offcuts of sixty
+// sizes; the ratio is to the same without any.
+func BenchmarkManyOddPieces(b *testing.B) {
+	items := manyNeeds(1)[0]
+	on := lay.Cloth{Usable: 40 * in}
+	var odd []lay.Odd
+	for i := range 60 {
+		odd = append(odd, lay.Odd{Width: (in / 4).Times(12 + 3*i%100), Length: (in / 4).Times(8 + 5*i%60), Count: 1 + i%3})
+	}
+	cut := 0
+	for b.Loop() {
+		laid, rest := lay.FromOdd(items, on, odd)
+		l, left := lay.Of(rest, on)
+		require.NoError(b, check(rest, left, l))
+		cut = len(laid)
+	}
+	b.ReportMetric(float64(cut), "odd-pieces")
+}
+
 // BenchmarkSearch tells how far lays are from their bounds after ever wider rounds.
 func BenchmarkSearch(b *testing.B) {
 	needs := manyNeeds(20)

@@ -34,12 +34,17 @@ func FromOdd(items []Item, on Cloth, odd []Odd) (laid []OnOdd, rest []Item) {
 	slices.SortStableFunc(order, func(a, b int) int {
 		return cmp.Compare(odd[a].Width.Float()*odd[a].Length.Float(), odd[b].Width.Float()*odd[b].Length.Float())
 	})
+	long, out := roughly(rest, on)
 	for _, i := range order {
 		lays, after, just := fromOne(rest, odd[i])
-		if len(lays) == 0 || !just && !shorter(after, rest, on) {
+		if len(lays) == 0 {
 			continue
 		}
-		rest = after
+		longAfter, outAfter := roughly(after, on)
+		if !just && outAfter >= out && longAfter >= long {
+			continue
+		}
+		rest, long, out = after, longAfter, outAfter
 		for _, l := range lays {
 			laid = append(laid, OnOdd{Odd: i, Lay: l})
 		}
@@ -47,12 +52,16 @@ func FromOdd(items []Item, on Cloth, odd []Odd) (laid []OnOdd, rest []Item) {
 	return laid, rest
 }
 
-// shorter tells whether items take less of the length than others, or fit on it at all
-// where those do not.
-func shorter(items, than []Item, on Cloth) bool {
-	l, out := Of(items, on)
-	before, outBefore := Of(than, on)
-	return len(out) < len(outBefore) || l.Length < before.Length
+// roughly is how long items are on the length when nothing is sought, and how many of
+// them do not fit on it: enough to tell whether an odd piece helps, for a cupboard of many.
+func roughly(items []Item, on Cloth) (long length.Length, out int) {
+	in, over := fitting(items, on)
+	centred, others := parted(in)
+	l := others.along(on.Usable, nil)
+	if first := firstFit(others, on.Usable); first.Better(l) {
+		l = first
+	}
+	return onMotifs(centred, on).before(l).Length, len(over)
 }
 
 // fromOne cuts from alike odd pieces; just tells that every one is used up by a single

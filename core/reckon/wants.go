@@ -68,6 +68,8 @@ func (r Reckoning) Wants(p plan.Plan, title string) []shopping.Want {
 		switch {
 		case w.Need == 0 && w.Odd == 0:
 			continue
+		case w.Need == 0:
+			w.From = shopping.Cupboard // odd pieces are all it takes
 		case n.Have == nil || n.Short.NM > 0:
 		case c.Have != nil:
 			w.From = shopping.Own

@@ -115,6 +115,11 @@ func TestOddPiecesInTheCupboardAreCutFirst(t *testing.T) {
 	assert.Equal(t, 3, need.Odd[0].Count)
 	assert.Equal(t, square.Total, 3+placedOf(need, r, square.ID))
 	assert.Empty(t, w.After(p, r).Cloths[described.Name].Odd, "they are gone then")
+	assert.Equal(t, 3, wanted(t, r.Wants(p, "a"), described.Name).Odd)
+	whole := reckon.Workshop{ID: "a", Cloths: reckon.Cupboard{described.Name: {Name: described.Name, Odd: []plan.OddPiece{{Width: side, Length: side, Count: square.Total}}}}}
+	if all := wanted(t, reckon.Reckon(p, &whole).Wants(p, "a"), described.Name); all.Need == 0 {
+		assert.Equal(t, shopping.Cupboard, all.From, "nothing of it is bought")
+	}
 	cupboard[described.Name].Odd[0].For = "b"
 	for _, n := range reckon.Reckon(p, &w).Cloths {
 		assert.Empty(t, n.Odd, "what is kept for another plan is not there")

@@ -153,6 +153,8 @@ func TestRoundTrip(t *testing.T) {
 func FuzzRead(f *testing.F) {
 	f.Add([]byte("name,have\nink leaf,1 1/4 yd\n"))
 	f.Add([]byte("\xef\xbb\xbfname\n\"a\nb\"\n"))
+	f.Add([]byte("name,odd\nleaf,20 x 5 in x 5 in; 26 in x 25 in\n"))
+	f.Add([]byte("name,kind,stretch,prewashed,price,per,repeat across\nknit,interlining,15,yes,12.5,m,4 in\n"))
 	f.Fuzz(func(t *testing.T, data []byte) {
 		cloths, err := cupboardcsv.Read(data, length.Inches, sound)
 		if err != nil {

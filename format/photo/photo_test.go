@@ -110,3 +110,25 @@ func TestWhatIsNoPictureIsRefused(t *testing.T) {
 	_, err := photo.Read(huge)
 	require.Error(t, err, "a header that lies is not believed")
 }
+
+// Whatever is sent as a picture: it is refused, or kept as a JPEG no larger than is shown.
+func FuzzRead(f *testing.F) {
+	var b bytes.Buffer
+	require.NoError(f, png.Encode(&b, halves(8, 6)))
+	f.Add(b.Bytes())
+	b.Reset()
+	require.NoError(f, gif.Encode(&b, halves(5, 5), nil))
+	f.Add(bytes.Clone(b.Bytes()))
+	f.Add([]byte("\xff\xd8\xff\xe1\x00\x10Exif\x00\x00MM"))
+	f.Fuzz(func(t *testing.T, data []byte) {
+		p, err := photo.Read(data)
+		if err != nil {
+			assert.NotEmpty(t, err.Error())
+			return
+		}
+		cfg, err := jpeg.DecodeConfig(bytes.NewReader(p.JPEG))
+		require.NoError(t, err)
+		assert.Equal(t, []int{p.Width, p.Height}, []int{cfg.Width, cfg.Height})
+		assert.LessOrEqual(t, max(p.Width, p.Height), 1600)
+	})
+}
