@@ -6,6 +6,12 @@ const places = [
   "/plans/reading-corner-cushion/cut",
   "/plans/story-hour-patchwork-cushion/sew",
   "/cloth",
+  "/cloth/shopping",
+  "/cloth/together?cloth=moss+leaf",
+  "/plans/lavender-mini-first-of-a-dozen/cut/cost",
+  "/plans/turntable-hood-listening-corner/sew/schedule",
+  "/plans/story-mat-seat-pad/sew/labels",
+  "/practice?kind=tape&number=7",
   "/log",
   "/habits",
 ];
