@@ -66,20 +66,13 @@ func bound(items needs, on Cloth) (best length.Length, by Limit) {
 // lie one on the other all the way. Source: the normal patterns of Herz (1972) and of
 // Christofides and Whitlock (1977); from memory.
 func (n needs) heights(low, usable length.Length) length.Length {
-	var tall length.Length
-	var sizes []length.Length
+	var tall, step length.Length
 	for _, it := range n {
 		tall = max(tall, it.Width, it.Height)
-		sizes = append(sizes, it.Width, it.Height)
+		step = common(common(step, it.Width), it.Height)
 	}
-	if tall == 0 {
-		return low
-	}
-	step := stepOf(sizes, low+tall)
-	for _, size := range sizes {
-		if size%step != 0 {
-			return low // too fine to be told apart
-		}
+	if tall == 0 || (low+tall)/step > mostPlaces {
+		return low // nothing there, or too fine to be told apart
 	}
 	reached := make([]bool, int((low+tall)/step)+1)
 	reached[0] = true
@@ -97,6 +90,14 @@ func (n needs) heights(low, usable length.Length) length.Length {
 		}
 	}
 	return low
+}
+
+// common is the largest length that divides both.
+func common(a, b length.Length) length.Length {
+	for b != 0 {
+		a, b = b, a%b
+	}
+	return a
 }
 
 // add reaches what can be reached with up to so many more of a height.

@@ -152,9 +152,7 @@ func (n needs) grid(usable length.Length) grid {
 func stepOf(sizes []length.Length, whole length.Length) length.Length {
 	step := whole
 	for _, a := range sizes {
-		for a != 0 {
-			step, a = a, step%a
-		}
+		step = common(step, a)
 	}
 	return max(step, (whole+mostPlaces-1)/mostPlaces)
 }

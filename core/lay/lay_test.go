@@ -207,6 +207,16 @@ func TestBoundsOfWidePieces(t *testing.T) {
 	assert.Equal(t, []any{9 * in, lay.ByTallest}, []any{l.Bound, l.Limit})
 }
 
+// Thirty small squares show that no lay comes near the area bound where it is only a few
+// strips: over no point of the width lies more than one of them while the lay is lower
+// than two, so at most 17 lie there, and 4 1/2 in are the least, 18 % over the area.
+func TestTheAreaSaysLittleOfAFewStrips(t *testing.T) {
+	l, _ := lay.Of([]lay.Item{{Width: 9 * in / 4, Height: 9 * in / 4, Count: 30}}, lay.Cloth{Usable: 40 * in})
+	assert.Equal(t, []any{9 * in / 2, 9 * in / 2, lay.ByHeights}, []any{l.Length, l.Bound, l.Limit})
+	area := 30 * 2.25 * 2.25 / 40
+	assert.Greater(t, l.Length.Float()/in.Float()/area, 1.18)
+}
+
 func TestBuying(t *testing.T) {
 	l := lay.Lay{Length: 19 * in}
 	need := lay.Need(l, 0)
