@@ -27,6 +27,7 @@ func TestTheDemoLaysCanBeCutWithARuler(t *testing.T) {
 		for _, c := range r.Cloths {
 			cloth, _ := p.Settle().Cloth(c.Cloth)
 			readStrips(t, name, c.Lay)
+			readTimes(t, name, c.Lay, r.Cuts)
 			for i, at := range c.Lay.Placed {
 				placed[at.Cut]++
 				readPiece(t, name, c.Lay, i, r.Cuts[at.Cut], cloth.Print)
@@ -50,6 +51,20 @@ func readStrips(t *testing.T, name string, l reckon.Lay) {
 		end += s.Height.NM
 	}
 	assert.Equal(t, end, l.Length.NM, name)
+}
+
+// readTimes reads whether a strip is cut at one time: a cut of a front goes through no
+// cloth of a back that waits for the front to be measured.
+func readTimes(t *testing.T, name string, l reckon.Lay, cuts []reckon.Cut) {
+	t.Helper()
+	back := map[int]bool{}
+	for _, at := range l.Placed {
+		is, known := back[at.Strip]
+		back[at.Strip] = cuts[at.Cut].Piece == "back" && cuts[at.Cut].Waits != ""
+		if known {
+			assert.Equal(t, is, back[at.Strip], "%s: strip %d is cut before and after the front is measured", name, at.Strip)
+		}
+	}
 }
 
 func readPiece(t *testing.T, name string, l reckon.Lay, i int, cut reckon.Cut, print plan.Print) {

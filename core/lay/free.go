@@ -14,8 +14,16 @@ import (
 // still is. Items wider than the cloth are left out and named by their cuts.
 func Freely(items []Item, on Cloth) (Lay, []int) {
 	in, over := fitting(items, on)
-	centred, others := parted(in)
-	first := onMotifs(centred, on)
+	now, late := in.parted()
+	l := now.freely(on).beforeFree(late.freely(on))
+	l.Bound, l.Limit = bound(in, on)
+	l.Certain = l.Length == l.Bound
+	return l, over
+}
+
+// freely is the shortest of several free lays.
+func (n needs) freely(on Cloth) Lay {
+	centred, others := n.centred()
 	best := Lay{Width: on.Usable, Length: -1}
 	for _, largest := range orders {
 		for _, turn := range []bool{false, true} {
@@ -28,10 +36,7 @@ func Freely(items []Item, on Cloth) (Lay, []int) {
 	if l := rotary(others, on.Usable); l.Length < best.Length {
 		best = l.unbound()
 	}
-	l := first.beforeFree(best)
-	l.Bound, l.Limit = bound(in, on)
-	l.Certain = l.Length == l.Bound
-	return l, over
+	return onMotifs(centred, on).beforeFree(best)
 }
 
 // orders are what makes a piece the first to be placed.

@@ -32,6 +32,10 @@ type Item struct {
 	Selvedge bool
 	// Centred wants its middle in the middle of a motif of the print.
 	Centred bool
+	// Late is cut when something is measured, and its size is not certain until then: it
+	// lies behind everything else, so that no cut of the others goes through its cloth. One
+	// that is Centred lies with the others that are.
+	Late bool
 }
 
 // Cloth is what pieces are laid on.
@@ -97,24 +101,36 @@ type piece struct {
 // fewest ruler settings. Items wider than the cloth are left out and named by their
 // cuts. The same items give the same lay.
 func Of(items []Item, on Cloth) (Lay, []int) {
-	items, over := fitting(items, on)
-	centred, others := parted(items)
-	best := rotary(others, on.Usable)
-	best = onMotifs(centred, on).before(best)
-	best.Bound, best.Limit = bound(items, on)
-	best.Certain = best.Length == best.Bound || len(others) == 0 || len(centred) == 0 && others.pieces() <= mostExact && !others.onSelvedge()
-	return best, over
+	in, over := fitting(items, on)
+	return in.laid(on, func(now needs) Lay { return rotary(now, on.Usable) }), over
 }
 
 // Along lays items as Search found them, by the way it told; what the way no longer
 // fits is laid in the plain way.
 func Along(items []Item, on Cloth, way Way) Lay {
-	items, _ = fitting(items, on)
-	centred, others := parted(items)
-	l := onMotifs(centred, on).before(others.along(on.Usable, way))
-	l.Bound, l.Limit = bound(items, on)
-	l.Certain = l.Length == l.Bound
-	return l
+	in, _ := fitting(items, on)
+	return in.laid(on, func(now needs) Lay { return now.along(on.Usable, way) })
+}
+
+// laid is everything in its order: what is centred on motifs, what is cut now, as now
+// lays it, and behind them what is cut late.
+func (n needs) laid(on Cloth, now func(needs) Lay) Lay {
+	first, late := n.parted()
+	centred, others := first.centred()
+	l := onMotifs(centred, on).before(now(others))
+	behind := rotary(late, on.Usable)
+	whole := l.before(behind)
+	whole.Bound, whole.Limit = bound(n, on)
+	whole.Certain = whole.Length == whole.Bound || first.certain(l, on) && late.certain(behind, on)
+	return whole
+}
+
+// certain tells whether no lay of these is shorter: it is as short as it can be, there is
+// only one, or all were looked at.
+func (n needs) certain(l Lay, on Cloth) bool {
+	low, _ := bound(n, on)
+	centred, others := n.centred()
+	return l.Length == low || len(others) == 0 || len(centred) == 0 && others.pieces() <= mostExact && !others.onSelvedge()
 }
 
 // needs are items in an order that does not change while they are laid.
@@ -135,16 +151,25 @@ func fitting(items []Item, on Cloth) (in needs, over []int) {
 	return in, over
 }
 
-// parted are the items that are centred on a motif, and the others.
-func parted(items needs) (centred, others needs) {
-	for _, it := range items {
-		if it.Centred {
-			centred = append(centred, it)
+// centred are the items that are centred on a motif, and the others.
+func (n needs) centred() (centred, others needs) {
+	return n.by(func(it Item) bool { return it.Centred })
+}
+
+// parted are the items that are cut now, and those that are cut late.
+func (n needs) parted() (now, late needs) {
+	return n.by(func(it Item) bool { return !it.Late || it.Centred })
+}
+
+func (n needs) by(is func(Item) bool) (yes, no needs) {
+	for _, it := range n {
+		if is(it) {
+			yes = append(yes, it)
 		} else {
-			others = append(others, it)
+			no = append(no, it)
 		}
 	}
-	return centred, others
+	return yes, no
 }
 
 // before is a lay with another one behind it on the cloth.

@@ -42,7 +42,26 @@ func apart(items []lay.Item, left []int, l lay.Lay) error {
 			return fmt.Errorf("cut %d lies there %d times instead of %d", it.Cut, placed[it.Cut], want)
 		}
 	}
+	if err := behind(items, l); err != nil {
+		return err
+	}
 	return within(items, l)
+}
+
+// behind reads whether what is cut late lies behind all that is cut now.
+func behind(items []lay.Item, l lay.Lay) error {
+	late := map[int]bool{}
+	for _, it := range items {
+		late[it.Cut] = it.Late && !it.Centred
+	}
+	for _, p := range l.Placed {
+		for _, q := range l.Placed {
+			if late[p.Cut] && !late[q.Cut] && p.Y < q.Y+q.Height {
+				return fmt.Errorf("cut %d is cut late and lies before the end of cut %d", p.Cut, q.Cut)
+			}
+		}
+	}
+	return nil
 }
 
 // within reads whether all that lies there lies on the cloth, apart, along its grain and

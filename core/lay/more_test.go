@@ -111,6 +111,7 @@ func drawn(t *rapid.T) ([]lay.Item, lay.Cloth) {
 			Width: (in / 8).Times(rapid.IntRange(8, 200).Draw(t, "w")), Height: (in / 8).Times(rapid.IntRange(8, 200).Draw(t, "h"))}
 		items[i].Centred = !items[i].MayTurn && !items[i].Selvedge && rapid.IntRange(0, 4).Draw(t, "centred") == 0
 		items[i].MayTurn = items[i].MayTurn && !items[i].Selvedge
+		items[i].Late = !items[i].Centred && rapid.IntRange(0, 2).Draw(t, "late") == 0
 	}
 	return items, lay.Cloth{Usable: usable, Across: in.Times(rapid.IntRange(1, 9).Draw(t, "across")), Along: in.Times(rapid.IntRange(1, 9).Draw(t, "along"))}
 }
@@ -120,6 +121,7 @@ func TestAnyFreeLayHasEverythingInsideAndNothingTwice(t *testing.T) {
 		items, on := drawn(t)
 		l, left := lay.Freely(items, on)
 		require.NoError(t, apart(items, left, l))
+		require.NoError(t, behind(items, l))
 		assert.GreaterOrEqual(t, l.Length, l.Bound-1)
 	})
 }
@@ -139,6 +141,9 @@ func TestAnyLayFromOddPiecesIsCorrect(t *testing.T) {
 			require.Equal(t, odd[one.Odd].Width, one.Lay.Width)
 			require.LessOrEqual(t, one.Lay.Length, odd[one.Odd].Length)
 			require.NoError(t, within(items, one.Lay))
+			for _, p := range one.Lay.Placed {
+				require.Equal(t, items[one.Lay.Placed[0].Cut].Late, items[p.Cut].Late, "an odd piece is cut at one time")
+			}
 			require.NoError(t, through(items, one.Lay))
 			for _, p := range one.Lay.Placed {
 				placed[p.Cut]++
@@ -147,14 +152,35 @@ func TestAnyLayFromOddPiecesIsCorrect(t *testing.T) {
 		for i, n := range used {
 			assert.LessOrEqual(t, n, odd[i].Count)
 		}
-		for i, it := range rest {
-			assert.Equal(t, items[i].Count, it.Count+placed[it.Cut])
+		require.Len(t, rest, len(items))
+		for _, it := range rest {
+			assert.Equal(t, items[it.Cut].Count, it.Count+placed[it.Cut])
 		}
 		before, _ := lay.Of(items, on)
 		after, left := lay.Of(rest, on)
 		require.NoError(t, check(rest, left, after))
 		assert.LessOrEqual(t, after.Length, before.Length+in.Times(50)*length.Length(len(left)))
 	})
+}
+
+func TestWhatIsCutLateLiesBehindWhatIsCutNow(t *testing.T) {
+	on := lay.Cloth{Usable: 40 * in}
+	items := []lay.Item{{Cut: 0, Width: 17 * in, Height: 11 * in, Count: 2}, {Cut: 1, Width: 6 * in, Height: 11 * in, Count: 1}}
+	beside, _ := lay.Of(items, on)
+	assert.Equal(t, 11*in, beside.Length, "17 + 17 + 6 = 40")
+	items[0].Late = true
+	l, _ := lay.Of(items, on)
+	require.NoError(t, check(items, nil, l))
+	assert.Equal(t, 22*in, l.Length, "the back waits for the front to be measured, and a cut for the patch would go through its cloth")
+	assert.True(t, l.Certain)
+	assert.Equal(t, []int{1, 0, 0}, []int{l.Placed[0].Cut, l.Placed[1].Cut, l.Placed[2].Cut})
+	free, _ := lay.Freely(items, on)
+	require.NoError(t, behind(items, free))
+	assert.Equal(t, 22*in, free.Length)
+	assert.Equal(t, l, lay.Search(items, on, func(lay.Found) bool { t.Fatal("there is only one lay"); return false }).Lay)
+	laid, rest := lay.FromOdd(items, on, []lay.Odd{{Width: 23 * in, Length: 11 * in, Count: 3}})
+	require.Len(t, laid, 3, "the patch from one and the panels from the others, though one holds both")
+	assert.Equal(t, []int{0, 0}, []int{rest[0].Count, rest[1].Count})
 }
 
 func TestASearchIsNeverWorseAndEndsWhenTold(t *testing.T) {

@@ -24,9 +24,21 @@ type OnOdd struct {
 // FromOdd cuts from odd pieces what it can, the smallest pieces first, and returns what
 // is left to be cut from the length. A piece of just the size that is wanted is always
 // taken; another one only where that makes the rest shorter, and it stays whole
-// otherwise. What needs a selvedge or the middle of a motif is left for the length.
+// otherwise. What needs a selvedge or the middle of a motif is left for the length. What
+// is cut late has the pieces that are left then, and none is shared with what is cut now.
 func FromOdd(items []Item, on Cloth, odd []Odd) (laid []OnOdd, rest []Item) {
-	rest = slices.Clone(items)
+	now, late := needs(items).parted()
+	laid, rest = now.fromOdd(on, odd)
+	odd = slices.Clone(odd)
+	for _, used := range laid {
+		odd[used.Odd].Count--
+	}
+	later, left := late.fromOdd(on, odd)
+	return append(laid, later...), append(rest, left...)
+}
+
+func (n needs) fromOdd(on Cloth, odd []Odd) (laid []OnOdd, rest needs) {
+	rest = slices.Clone(n)
 	order := make([]int, len(odd))
 	for i := range order {
 		order[i] = i
@@ -56,7 +68,7 @@ func FromOdd(items []Item, on Cloth, odd []Odd) (laid []OnOdd, rest []Item) {
 // them do not fit on it: enough to tell whether an odd piece helps, for a cupboard of many.
 func roughly(items []Item, on Cloth) (long length.Length, out int) {
 	in, over := fitting(items, on)
-	centred, others := parted(in)
+	centred, others := in.centred()
 	l := others.along(on.Usable, nil)
 	if first := firstFit(others, on.Usable); first.Better(l) {
 		l = first

@@ -46,18 +46,13 @@ func (w Way) Valid() bool {
 // the same round are the same lay.
 func Search(items []Item, on Cloth, tell func(Found) bool) Found {
 	in, _ := fitting(items, on)
-	centred, others := parted(in)
-	first := onMotifs(centred, on)
-	low, limit := bound(in, on)
-	whole := func(l Lay) Lay {
-		l = first.before(l)
-		l.Bound, l.Limit, l.Certain = low, limit, l.Length == low
-		return l
-	}
+	now, _ := in.parted()
+	_, others := now.centred()
+	whole := func(l Lay) Lay { return in.laid(on, func(needs) Lay { return l }) }
 	best := rotary(others, on.Usable)
 	found := Found{Rounds: len(rounds), Lay: whole(best)}
 	for i, look := range rounds {
-		if found.Lay.Length <= low {
+		if found.Lay.Certain {
 			break
 		}
 		found.Round = i + 1

@@ -22,6 +22,9 @@ type cutting struct {
 	mayTurn                                                   bool
 	// centred has its middle on a motif, selvedge an edge on a selvedge.
 	centred, selvedge bool
+	// late is cut when the front is measured; it stays so when it was measured, or the lay
+	// would jump.
+	late bool
 	// laidOn marks a shape, or the web for one.
 	laidOn bool
 	// had marks a shape that is cut already and takes no cloth.
@@ -79,7 +82,7 @@ func (r *run) cut(c cutting) string {
 	r.cuts = append(r.cuts, work.Cut{ID: c.id, Piece: c.piece, Under: c.layer != "outer", Shape: c.laidOn})
 	described, _ := r.p.Cloth(c.cloth)
 	r.needs = append(r.needs, need{cloth: c.cloth, title: c.title, about: c.about, item: lay.Item{
-		Cut: len(r.out.Cuts) - 1, Width: w, Height: h, Count: total, MayTurn: c.mayTurn && !c.centred && turns(described.Print), Centred: c.centred, Selvedge: c.selvedge}})
+		Cut: len(r.out.Cuts) - 1, Width: w, Height: h, Count: total, MayTurn: c.mayTurn && !c.centred && turns(described.Print), Centred: c.centred, Selvedge: c.selvedge, Late: c.late}})
 	return c.id
 }
 

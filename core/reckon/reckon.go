@@ -595,6 +595,8 @@ type underneath struct {
 	chain        layers.Chain
 	count        int
 	about, waits string
+	// late is cut when the front is measured.
+	late bool
 	// strip allows it to be joined from shorter ones.
 	strip bool
 }
@@ -604,7 +606,7 @@ func (r *run) under(u underneath) {
 	c := u.chain
 	if c.Batting != nil {
 		batting := cutting{piece: u.piece, id: u.name + ".batting", part: "batting", title: "Batting", layer: "batting", cloth: c.Batting.Cloth,
-			size: c.Padding, count: u.count * c.Batting.Count, mayTurn: true, about: u.about + "/layers/batting", waits: u.waits}
+			size: c.Padding, count: u.count * c.Batting.Count, mayTurn: true, about: u.about + "/layers/batting", waits: u.waits, late: u.late}
 		if c.Batting.Offcuts { // there already, and butted together
 			batting.title, batting.had = "Batting, from offcuts", true
 		}
@@ -612,19 +614,19 @@ func (r *run) under(u underneath) {
 	}
 	if c.Lining != "" {
 		r.strips(u.strip, r.p.Cover.Seam, cutting{piece: u.piece, id: u.name + ".lining", part: "lining", title: "Lining", layer: "lining", cloth: c.Lining,
-			size: c.Under, count: u.count, mayTurn: u.strip, about: u.about + "/layers/lining", waits: u.waits})
+			size: c.Under, count: u.count, mayTurn: u.strip, about: u.about + "/layers/lining", waits: u.waits, late: u.late})
 	}
 	if c.Stiffener != "" {
 		r.cut(cutting{piece: u.piece, id: u.name + ".stiffener", part: "stiffener", title: "Stiffener", layer: "interfacing", cloth: c.Stiffener,
-			size: c.Trimmed.Each(r.withoutSeams).UpTo(r.p.Habits.Step), count: u.count, mayTurn: true, about: u.about + "/layers/stiffener", waits: u.waits})
+			size: c.Trimmed.Each(r.withoutSeams).UpTo(r.p.Habits.Step), count: u.count, mayTurn: true, about: u.about + "/layers/stiffener", waits: u.waits, late: u.late})
 	}
 	if c.Web {
 		r.cut(cutting{piece: u.piece, id: u.name + ".web", part: "web", title: "Fusible web", layer: "web", cloth: plan.WebCloth,
-			size: c.Top.UpTo(r.p.Habits.Step), count: u.count, mayTurn: true, about: u.about + "/layers/web", waits: u.waits})
+			size: c.Top.UpTo(r.p.Habits.Step), count: u.count, mayTurn: true, about: u.about + "/layers/web", waits: u.waits, late: u.late})
 	}
 	if c.Grid {
 		r.cut(cutting{piece: u.piece, id: u.name + ".grid", part: "grid", title: "Fusible grid", layer: "interfacing", cloth: plan.GridCloth,
-			size: c.Top.UpTo(r.p.Habits.Step), count: u.count, mayTurn: true, about: u.about + "/layers/grid", waits: u.waits})
+			size: c.Top.UpTo(r.p.Habits.Step), count: u.count, mayTurn: true, about: u.about + "/layers/grid", waits: u.waits, late: u.late})
 	}
 	if len(c.Under.Width) > 0 {
 		r.explain(u.name+".under", c.Under)
@@ -726,7 +728,7 @@ func (r *run) backCuts(piece cover.Piece, q plan.Piece, path, cloth string, b ba
 		shape = "template" // the front itself, laid on them
 	}
 	for _, p := range b.Panels {
-		c := cutting{piece: "back", id: p.Name, part: p.Name, title: p.Title, cloth: cloth, size: p.Size, count: p.Count, about: path + "/face", waits: waits, shape: shape}
+		c := cutting{piece: "back", id: p.Name, part: p.Name, title: p.Title, cloth: cloth, size: p.Size, count: p.Count, about: path + "/face", waits: waits, late: true, shape: shape}
 		if p.Small || p.Lining {
 			c.shape, c.mayTurn = "", p.Small
 			if p.Lining && q.Layers != nil && q.Layers.Lining != "" {
@@ -741,7 +743,7 @@ func (r *run) backCuts(piece cover.Piece, q plan.Piece, path, cloth string, b ba
 		c.selvedge = p.Selvedge && c.size.Width.Total() == p.Size.Width.Total()
 		r.cut(c)
 		if p.Lining || !r.p.Back.Lined { // a full lining takes the place of one under each piece
-			r.under(underneath{piece: "back", name: p.Name, chain: chain, count: p.Count, about: path, waits: waits})
+			r.under(underneath{piece: "back", name: p.Name, chain: chain, count: p.Count, about: path, waits: waits, late: true})
 		}
 		if slices.Contains(r.p.Progress.Cut, p.Name) && len(r.out.Remedies) > 0 {
 			r.find(finding.List{{Level: finding.Warn, Code: "back-cut-early", About: "/back",

@@ -165,7 +165,8 @@ function Amounts({ cloth }: { cloth: ClothNeed }) {
 
 /** The cuts of a piece of cloth in the order they are made: strips, columns, pieces. */
 function Order({ spread, cuts }: { spread: Spread; cuts: CutData[] }) {
-  const moves = cutsOf(spread, cuts, () => true);
+  const groups = grouped(cutsOf(spread, cuts, () => true));
+  const waits = groups.findIndex((group) => group.some((move) => move.parts.some(({ cut }) => cut.waits && !cut.done)));
   return (
     <>
       {spread.odd && (
@@ -179,8 +180,9 @@ function Order({ spread, cuts }: { spread: Spread; cuts: CutData[] }) {
       )}
       {spread.odd && <p className="soft">Its grain runs up and down, as it is drawn.</p>}
       <ol>
-        {grouped(moves).map(([first, ...out]) => (
+        {groups.map(([first, ...out], i) => (
           <li key={`${keyOf(first)} ${first.columns}`}>
+            {i === waits && <em className="waits-note">When the front is measured; until then the rest stays uncut. </em>}
             <Told move={first} />
             {out.length > 0 && (
               <ul className="sub-cuts">

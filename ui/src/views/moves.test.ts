@@ -64,6 +64,12 @@ describe("the cuts at the table", () => {
     expect(alone?.parts).toMatchObject([{ count: 1, trimmed: true, height: l(8) }]);
   });
 
+  it("trim nothing that only looks alone because what shares its column is cut already", () => {
+    const lay = { strips: strips(9), stacks: [[1]], placed: [placed(0, 1, 1, 4), placed(1, 1, 1, 4)] };
+    const [, , column] = movesOf(reckoning([cut("patch", { done: true }), cut("post")], lay));
+    expect(column?.parts).toMatchObject([{ count: 1, trimmed: false, height: l(4) }]);
+  });
+
   it("begin with odd pieces", () => {
     const odd = {
       width: l(8),

@@ -58,12 +58,12 @@ export function spreadsOf(cloth: ClothNeed): Spread[] {
 
 /** What is cut out of a spread, in order. Pieces that take no part in it are left out, and strips of which nothing is cut. */
 export function cutsOf(spread: Spread, cuts: Cut[], takesPart: (cut: Cut) => boolean): Move[] {
-  const placed = spread.lay.placed.filter((p) => cuts[p.cut] && takesPart(cuts[p.cut] as Cut));
-  if (spread.lay.strips.length === 0) return freely(spread, placed, cuts);
+  const taken = (p: Placed) => cuts[p.cut] !== undefined && takesPart(cuts[p.cut] as Cut);
+  if (spread.lay.strips.length === 0) return freely(spread, spread.lay.placed.filter(taken), cuts);
   const moves: Move[] = [];
   for (const strips of spread.lay.stacks) {
     const strip = spread.lay.strips[(strips[0] ?? 1) - 1];
-    const out = columnsOf(spread, strips, placed, cuts);
+    const out = columnsOf(spread, strips, taken, cuts);
     const lead = !spread.lay.placed.some((p) => p.strip === strips[0]);
     if (!strip || (out.length === 0 && !lead)) continue;
     moves.push({ spread, strips, columns: 1, parts: [], ruler: strip.height.text, ends: [] }, ...out);
@@ -72,19 +72,20 @@ export function cutsOf(spread: Spread, cuts: Cut[], takesPart: (cut: Cut) => boo
 }
 
 /** The columns of strips that lie on each other, alike ones in one move. */
-function columnsOf(spread: Spread, strips: number[], placed: Placed[], cuts: Cut[]): Move[] {
+function columnsOf(spread: Spread, strips: number[], taken: (p: Placed) => boolean, cuts: Cut[]): Move[] {
   const strip = spread.lay.strips[(strips[0] ?? 1) - 1];
   const columns = new Map<number, Placed[]>();
-  for (const p of placed.filter((one) => one.strip === strips[0])) columns.set(p.column, [...(columns.get(p.column) ?? []), p]);
+  for (const p of spread.lay.placed.filter((one) => one.strip === strips[0])) columns.set(p.column, [...(columns.get(p.column) ?? []), p]);
   const moves = new Map<string, Move>();
   for (const column of columns.values()) {
     const parts: Part[] = [];
-    for (const p of column) {
+    for (const p of column.filter(taken)) {
       const cut = cuts[p.cut] as Cut;
       const same = parts.find((part) => part.cut === cut && part.height.nm === p.height.nm);
       if (same) same.count++;
       else parts.push({ cut, count: 1, height: p.height, trimmed: column.length === 1 && p.height.nm < (strip?.height.nm ?? 0) });
     }
+    if (parts.length === 0) continue;
     const move = { spread, strips, columns: 1, parts, ruler: column[0]?.width.text ?? "", ends: [] };
     const key = `${keyOf(move)} ${parts.map((p) => p.count)}`;
     const same = moves.get(key);
