@@ -26,6 +26,8 @@ for (const colorScheme of ["light", "dark"] as const) {
       await page.goto(demo.url + path);
       await expect(page.getByRole("heading").first()).toBeAttached();
       await page.waitForLoadState("networkidle");
+      const below = await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight);
+      expect(below, "only the place scrolls, not the page with its head").toBeLessThanOrEqual(0);
       await accessible(page);
       expect(said).toEqual([]);
     });
@@ -38,6 +40,8 @@ for (const path of places) {
     await page.goto(demo.url + path);
     await page.waitForLoadState("networkidle");
     const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+    const below = await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight);
+    expect(below).toBeLessThanOrEqual(0);
     expect(over).toBeLessThanOrEqual(0);
     await accessible(page);
   });
