@@ -77,10 +77,9 @@ func (sh shop) sold(n plan.Notion) string {
 		return fmt.Sprintf("for %d", n.PackCount)
 	case n.Count > 0 || n.Each > 0:
 		return "each"
-	case sh.unit == "in":
-		return "a yard"
 	}
-	return "a metre"
+	_, per := plan.Per("").Sold(sh.unit)
+	return per
 }
 
 func (s *server) notions(c *echo.Context) error {

@@ -59,9 +59,6 @@ type ScheduleSlip struct {
 // mostSlips are looked at.
 const mostSlips = 5
 
-// evenings is the time there is where nobody said: an hour on three evenings.
-var evenings = [7]int{0, 60, 0, 60, 0, 120, 0}
-
 func (s *server) scheduled(ctx context.Context, id string) (ScheduleView, string, error) {
 	stored, err := s.store.Plan(ctx, id)
 	if err != nil {
@@ -88,7 +85,7 @@ func scheduleView(p plan.Plan, r reckon.Reckoning, now time.Time) ScheduleView {
 		from = day
 	}
 	from = time.Date(from.Year(), from.Month(), from.Day(), 0, 0, 0, 0, time.UTC)
-	week := evenings
+	week := schedule.Evenings
 	if len(own.Minutes) == len(week) {
 		copy(week[:], own.Minutes)
 	}

@@ -166,13 +166,21 @@ func (s *server) cloths(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
+	cupboard, err := s.cupboard(ctx)
+	if err != nil {
+		return err
+	}
+	taken := map[string]shopping.Cloth{}
+	for _, c := range shopping.List(all.wants, cupboard, sh.unit) {
+		taken[c.Name] = c
+	}
 	titles, err := s.titles(ctx)
 	if err != nil {
 		return err
 	}
 	out := make([]ClothView, 0, len(stored))
 	for _, st := range stored {
-		v, err := clothView(st, sh, all.wants, titles)
+		v, err := clothView(st, sh, taken[st.Name], titles)
 		if err != nil {
 			return err
 		}
@@ -194,37 +202,29 @@ func (s *server) titles(ctx context.Context) (map[string]string, error) {
 	return out, nil
 }
 
-func clothView(st store.Cloth, sh shop, wants []shopping.Want, titles map[string]string) (ClothView, error) {
+func clothView(st store.Cloth, sh shop, taken shopping.Cloth, titles map[string]string) (ClothView, error) {
 	c, err := readCloth([]byte(st.Doc), sh)
 	if err != nil {
 		return ClothView{}, err
 	}
-	taken, err := json.Marshal(planfile.Part(c.Taken(), sh.unit))
+	doc, err := json.Marshal(planfile.Part(c.Taken(), sh.unit))
 	if err != nil {
 		return ClothView{}, err
 	}
 	settled := c.Settle()
-	v := ClothView{ID: st.ID, Revision: st.Revision, Name: c.Name, Cloth: json.RawMessage(st.Doc), Taken: taken, Kind: string(settled.Kind), Width: sh.l(*settled.Width), Usable: sh.l(*settled.Usable),
+	v := ClothView{ID: st.ID, Revision: st.Revision, Name: c.Name, Cloth: json.RawMessage(st.Doc), Taken: doc, Kind: string(settled.Kind), Width: sh.l(*settled.Width), Usable: sh.l(*settled.Usable),
 		Plans: []string{}, Print: string(settled.Print), Swatch: settled.Swatch, Short: sh.l(0), Odd: sh.oddViews(c, titles), Kept: []KeptView{}, Facts: sh.facts(c)}
-	var wanted, missing length.Length
-	for _, want := range wants {
-		if want.Cloth != c.Name {
-			continue
-		}
-		wanted += want.Need
-		v.Plans = append(v.Plans, want.Plan)
-		if want.From == shopping.Shop {
-			missing += want.Need
-		}
+	for _, share := range taken.Shares {
+		v.Plans = append(v.Plans, share.Plan)
 	}
-	v.Wanted = sh.l(wanted)
+	v.Wanted = sh.l(taken.Need)
 	for _, k := range c.Kept {
 		v.Kept = append(v.Kept, KeptView{Plan: titleOf(k.For, titles), Length: sh.l(k.Length)})
 	}
 	if c.Have != nil {
 		have := sh.l(*c.Have)
 		v.Have, v.HaveText = &have, sh.style().Yards(*c.Have)
-		v.Short = sh.l(missing)
+		v.Short = sh.l(taken.Missing)
 	}
 	return v, nil
 }
@@ -265,10 +265,7 @@ func (sh shop) facts(c plan.Cloth) []string {
 		out = append(out, fmt.Sprintf("shrinks by %g %%", c.Shrink))
 	}
 	if c.Price > 0 {
-		per := "a metre"
-		if c.Per == plan.PerYard || c.Per == "" && sh.unit == length.Inches {
-			per = "a yard"
-		}
+		_, per := c.Per.Sold(sh.unit)
 		out = append(out, sh.money(c.Price)+" "+per)
 	}
 	return out
@@ -312,7 +309,7 @@ func (s *server) putCloth(c *echo.Context, status int, put func(context.Context,
 	if err != nil {
 		return err
 	}
-	v, err := clothView(st, sh, nil, titles)
+	v, err := clothView(st, sh, shopping.Cloth{}, titles)
 	if err != nil {
 		return err
 	}

@@ -108,24 +108,16 @@ func (s *server) shopping(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	view := ShoppingView{Plans: all.plans, Cloths: []ShoppingCloth{}, Things: []ShoppingThing{}, Unpriced: []string{}}
-	sum := 0.0
-	for _, cloth := range shopping.List(all.wants, cupboard, sh.unit) {
+	cloths, things := shopping.List(all.wants, cupboard, sh.unit), shopping.Things(all.things, notions, sh.unit)
+	sum, unpriced := shopping.Bill(cloths, things)
+	view := ShoppingView{Plans: all.plans, Cloths: []ShoppingCloth{}, Things: []ShoppingThing{}, Unpriced: append([]string{}, unpriced...)}
+	for _, cloth := range cloths {
 		one := sh.shoppingCloth(cloth)
 		one.Instead = reckon.Instead(cloth.Name, all.toBuy(cloth.Name), cupboard)
 		view.Cloths = append(view.Cloths, one)
-		sum += cloth.Cost
-		if cloth.Buy > 0 && cloth.Cost == 0 {
-			view.Unpriced = append(view.Unpriced, cloth.Name)
-		}
 	}
-	for _, t := range shopping.Things(all.things, notions, sh.unit) {
-		one := sh.shoppingThing(t)
-		view.Things = append(view.Things, one)
-		sum += t.Cost
-		if one.Buy != "" && t.Cost == 0 && !slices.Contains(view.Unpriced, t.What) {
-			view.Unpriced = append(view.Unpriced, t.What)
-		}
+	for _, t := range things {
+		view.Things = append(view.Things, sh.shoppingThing(t))
 	}
 	if sum > 0 {
 		view.Cost = sh.money(sum)

@@ -119,8 +119,8 @@ func (s *server) togetherView(c *echo.Context) error {
 		return err
 	}
 	l, _ := lay.Of(t.Items, t.On)
-	need := lay.Need(l, t.Shrink)
-	v := TogetherView{Cloth: cloth, Swatch: t.swatch, Plans: t.plans, Pieces: []TogetherPiece{}, Lay: reckon.ShowLay(l, sh.style()), Need: sh.l(need), Apart: sh.l(t.Apart), Saves: sh.l(max(0, t.Apart-need))}
+	need, saves := t.Takes(l)
+	v := TogetherView{Cloth: cloth, Swatch: t.swatch, Plans: t.plans, Pieces: []TogetherPiece{}, Lay: reckon.ShowLay(l, sh.style()), Need: sh.l(need), Apart: sh.l(t.Apart), Saves: sh.l(saves)}
 	for _, it := range t.Items {
 		v.Pieces = append(v.Pieces, TogetherPiece{Plan: t.chosen[t.Owner[it.Cut]], Title: t.Titles[it.Cut], Width: sh.l(it.Width), Height: sh.l(it.Height), Count: it.Count})
 	}

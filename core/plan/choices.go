@@ -2,6 +2,8 @@ package plan
 
 import (
 	"slices"
+
+	"umschlag/core/length"
 )
 
 // The closed sets of words a plan uses. Each type lists its words once, in
@@ -244,6 +246,15 @@ func (FaceKind) Values() []string {
 }
 func (FittingKind) Values() []string {
 	return []string{"handle", "pocket", "strap", "belt", "slit", "tape", "loop", "button", "label", "zip-pull"}
+}
+
+// Sold is the length a price is for, and how that is said; as the unit is sold where
+// nobody said.
+func (p Per) Sold(unit length.Unit) (length.Length, string) {
+	if p == PerYard || p == "" && unit == length.Inches {
+		return length.Yard, "a yard"
+	}
+	return length.Metre, "a metre"
 }
 
 // pieceNames are the piece names each cover has.

@@ -101,15 +101,19 @@ func (v *validator) schedule(s *Schedule) {
 	if s == nil {
 		return
 	}
-	for path, day := range map[string]string{"/schedule/from": s.From, "/schedule/due": s.Due} {
-		if day != "" && !isDay(day) {
-			v.stop(path, fmt.Sprintf("%q is no day.", day), "Type it as year, month and day, such as 2026-12-01.")
+	day := func(path, text string) {
+		if !isDay(text) {
+			v.stop(path, fmt.Sprintf("%q is no day.", text), "Type it as year, month and day, such as 2026-12-01.")
 		}
 	}
-	for i, day := range s.Lost {
-		if !isDay(day) {
-			v.stop(fmt.Sprintf("/schedule/lost/%d", i), fmt.Sprintf("%q is no day.", day), "Type it as year, month and day, such as 2026-12-01.")
-		}
+	if s.From != "" {
+		day("/schedule/from", s.From)
+	}
+	if s.Due != "" {
+		day("/schedule/due", s.Due)
+	}
+	for i, text := range s.Lost {
+		day(fmt.Sprintf("/schedule/lost/%d", i), text)
 	}
 	if n := len(s.Minutes); n != 0 && n != 7 {
 		v.stop("/schedule/minutes", fmt.Sprintf("A week has seven days, not %d.", n), "Give the minutes of each day from Monday to Sunday.")
@@ -122,8 +126,11 @@ func (v *validator) schedule(s *Schedule) {
 // isDay tells whether a text is a day of the calendar as ISO 8601 writes it.
 func isDay(text string) bool {
 	var y, m, d int
-	if n, err := fmt.Sscanf(text, "%4d-%2d-%2d", &y, &m, &d); n != 3 || err != nil || len(text) != 10 || m < 1 || m > 12 || d < 1 {
+	if n, err := fmt.Sscanf(text, "%4d-%2d-%2d", &y, &m, &d); n != 3 || err != nil || m < 1 || m > 12 || d < 1 {
 		return false
+	}
+	if fmt.Sprintf("%04d-%02d-%02d", y, m, d) != text {
+		return false // a scan passes over signs and spaces
 	}
 	days := []int{31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31}[m-1]
 	if m == 2 && (y%4 == 0 && y%100 != 0 || y%400 == 0) {

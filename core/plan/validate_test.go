@@ -3,6 +3,7 @@ package plan_test
 import (
 	"math"
 	"testing"
+	"time"
 
 	"github.com/stretchr/testify/assert"
 
@@ -183,4 +184,23 @@ func TestEverySchoolSaysWhy(t *testing.T) {
 	assert.Equal(t, "1/4 in", chosen["seam"])
 	assert.Equal(t, "0 in", chosen["ease"])
 	assert.Equal(t, "nest", chosen["press"])
+}
+
+func TestDaysAreThoseOfTheCalendar(t *testing.T) {
+	p := cushion()
+	for day, right := range map[string]bool{
+		"2026-12-01": true, "2024-02-29": true, "2000-02-29": true, "2026-02-29": false, "1900-02-29": false, "2026-04-31": false,
+		"2026-13-01": false, "2026-00-10": false, "2026-1-1": false, "2026- 1- 2": false, "2026-+1-02": false, "01-12-2026": false, "2026-12-01 ": false, "soon": false,
+	} {
+		_, err := time.Parse(time.DateOnly, day)
+		assert.Equal(t, right, err == nil, "the library's calendar: %s", day)
+		p.Schedule = &plan.Schedule{Lost: []string{day}}
+		assert.Equal(t, right, len(p.Validate()) == 0, day)
+	}
+	p.Schedule = &plan.Schedule{From: "soon", Due: "later", Lost: []string{""}}
+	var about []string
+	for _, f := range p.Validate() {
+		about = append(about, f.About)
+	}
+	assert.Equal(t, []string{"/schedule/from", "/schedule/due", "/schedule/lost/0"}, about, "always in this order")
 }

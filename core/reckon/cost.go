@@ -98,10 +98,7 @@ func (r *run) clothCost(n ClothNeed) costing.Line {
 	if c.Price == 0 {
 		return costing.Line{Name: n.Name, How: how}
 	}
-	per := "a metre"
-	if c.Per == plan.PerYard || c.Per == "" && r.p.Units == length.Inches {
-		per = "a yard"
-	}
+	_, per := c.Per.Sold(r.p.Units)
 	return costing.Line{Name: n.Name, How: fmt.Sprintf("%s at %s %s", how, Money(c.Price, r.p.Habits.Currency), per), Cost: shopping.CostOf(c, takes, r.p.Units), Known: true}
 }
 
@@ -123,10 +120,7 @@ func (r *run) thingCost(t shopping.Thing) costing.Line {
 	case n.Pack > 0:
 		line.How, line.Cost = fmt.Sprintf("%s of %s at %s", line.How, r.style.Long(n.Pack), price), n.Price*t.Need.Float()/n.Pack.Float()
 	default:
-		per := "a metre"
-		if r.p.Units == length.Inches {
-			per = "a yard"
-		}
+		_, per := plan.Per("").Sold(r.p.Units)
 		line.How, line.Cost = fmt.Sprintf("%s at %s %s", line.How, price, per), shopping.CostOf(plan.Cloth{Price: n.Price}, t.Need, r.p.Units)
 	}
 	return line

@@ -77,6 +77,7 @@ func reckoned(p plan.Plan, w *Workshop) *run {
 	}
 	if !r.stopped() {
 		r.sewing()
+		r.left()
 		r.out.Inspections = work.Inspections(r.p)
 		r.cost()
 	}
@@ -86,7 +87,7 @@ func reckoned(p plan.Plan, w *Workshop) *run {
 func empty(p plan.Plan) Reckoning {
 	return Reckoning{Format: Format, Title: p.Title, Closure: p.Back.Closure(),
 		Pieces: []Piece{}, Cuts: []Cut{}, Lengths: []Notion{}, Joins: []Join{}, Net: [][][]Spot{}, Strips: []Strips{}, Fittings: []Fitting{}, Counts: map[string]int{}, Cloths: []ClothNeed{},
-		Sums: map[string][]Term{}, Steps: []Step{}, Remedies: []fit.Remedy{}, Findings: []finding.Finding{}}
+		Sums: map[string][]Term{}, Steps: []Step{}, Piles: []Pile{}, Remedies: []fit.Remedy{}, Findings: []finding.Finding{}}
 }
 
 // withoutHalves leaves only the findings of a plan that cannot be cut: half a

@@ -52,9 +52,13 @@ type Reckoning struct {
 	Cloths []ClothNeed    `json:"cloths"`
 	// Sums explain sizes: front.width is the front as trimmed; front.finished.width,
 	// front.before_quilting.width, front.under.width and <cut id>.width the others.
-	Sums     map[string][]Term `json:"sums"`
-	Steps    []Step            `json:"steps"`
-	Remedies []fit.Remedy      `json:"remedies"`
+	Sums  map[string][]Term `json:"sums"`
+	Steps []Step            `json:"steps"`
+	// Left is the time the rest of the work takes, for all covers, in minutes; Piles are
+	// where each of several covers is.
+	Left     int          `json:"left"`
+	Piles    []Pile       `json:"piles"`
+	Remedies []fit.Remedy `json:"remedies"`
 	// Guide is where a quilted front is trimmed; absent until it is measured.
 	Guide    *Guide            `json:"guide,omitempty"`
 	Findings []finding.Finding `json:"findings"`

@@ -143,3 +143,60 @@ func TestWhatLiesOnWhat(t *testing.T) {
 		}
 	}
 }
+
+func TestEveryCoverIsInOnePile(t *testing.T) {
+	p := worked()
+	p.Copies = 2
+	steps := reckon.Reckon(p, nil).Steps
+	require.Greater(t, len(steps), 3)
+	title := func(n int) string { return steps[n].Title }
+	for name, c := range map[string]struct {
+		copies  int
+		done    int
+		skipped int
+		made    map[int]int
+		want    []reckon.Pile
+	}{
+		"none begun":                   {3, 0, 0, nil, []reckon.Pile{{Step: title(0), Count: 3}}},
+		"some at two steps":            {12, 1, 0, map[int]int{1: 7, 2: 2}, []reckon.Pile{{Step: title(1), Count: 5}, {Step: title(2), Count: 5}, {Step: title(3), Count: 2}}},
+		"no more through than came":    {3, 1, 0, map[int]int{1: 1, 2: 3}, []reckon.Pile{{Step: title(1), Count: 2}, {Step: title(3), Count: 1}}},
+		"nothing waits at one skipped": {4, 1, 2, map[int]int{1: 3}, []reckon.Pile{{Step: title(1), Count: 1}, {Step: title(3), Count: 3}}},
+		"all through":                  {2, len(steps), 0, nil, []reckon.Pile{{Count: 2}}},
+	} {
+		p.Copies = c.copies
+		p.Progress = plan.Progress{Made: map[string]int{}, Skipped: map[string]string{}}
+		for _, s := range steps[:c.done] {
+			p.Progress.Done = append(p.Progress.Done, s.ID)
+		}
+		if c.skipped > 0 {
+			p.Progress.Skipped[steps[c.skipped].ID] = "no sample"
+		}
+		for n, through := range c.made {
+			p.Progress.Made[steps[n].ID] = through
+		}
+		got := reckon.Reckon(p, nil).Piles
+		assert.Equal(t, c.want, got, name)
+		all := 0
+		for _, pile := range got {
+			all += pile.Count
+		}
+		assert.Equal(t, c.copies, all, name)
+	}
+}
+
+func TestTheTimeLeftIsThatOfTheSchedule(t *testing.T) {
+	p := worked()
+	p.Copies = 3
+	p.Schedule = &plan.Schedule{Wash: true}
+	r := reckon.Reckon(p, nil)
+	sum := 30 // washing
+	for _, s := range r.Steps {
+		sum += 3 * s.Minutes
+	}
+	assert.Equal(t, sum, r.Left)
+	for _, s := range r.Steps {
+		p.Progress.Done = append(p.Progress.Done, s.ID)
+	}
+	p.Schedule = nil
+	assert.Zero(t, reckon.Reckon(p, nil).Left)
+}

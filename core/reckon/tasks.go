@@ -12,7 +12,10 @@ const washing = 30
 // that are not through it yet; the cloths are washed first, where that is said and
 // nothing is cut, and dry over night.
 func (r Reckoning) Tasks(p plan.Plan) []schedule.Task {
-	p = p.Settle()
+	return r.tasks(p.Settle())
+}
+
+func (r Reckoning) tasks(p plan.Plan) []schedule.Task {
 	var out []schedule.Task
 	wash := p.Schedule != nil && p.Schedule.Wash && len(p.Progress.Cut) == 0
 	if wash {
@@ -27,6 +30,42 @@ func (r Reckoning) Tasks(p plan.Plan) []schedule.Task {
 			t.Wait, wash = 1, false
 		}
 		out = append(out, t)
+	}
+	return out
+}
+
+// Pile is several covers that wait at the same step.
+type Pile struct {
+	// Step is its title; empty for covers that are through all of them.
+	Step  string `json:"step"`
+	Count int    `json:"count"`
+}
+
+// left says how long the rest takes, and where each of several covers is.
+func (r *run) left() {
+	for _, t := range r.out.tasks(r.p) {
+		r.out.Left += t.Minutes
+	}
+	r.out.Piles = r.piles()
+}
+
+// piles are so many covers at every step that is begun and not done; no more are through
+// a step than came to it.
+func (r *run) piles() []Pile {
+	out := []Pile{}
+	before := r.p.Copies
+	for _, s := range r.out.Steps {
+		through := min(before, r.p.Progress.Made[s.ID])
+		if _, skipped := r.p.Progress.Skipped[s.ID]; s.Done || skipped {
+			through = before
+		}
+		if before > through {
+			out = append(out, Pile{Step: s.Title, Count: before - through})
+		}
+		before = through
+	}
+	if before > 0 {
+		out = append(out, Pile{Count: before})
 	}
 	return out
 }

@@ -68,6 +68,13 @@ type Together struct {
 	Apart length.Length
 }
 
+// Takes is what a lay of them takes with its end squared, and how much less that is than
+// they take apart.
+func (t Together) Takes(l lay.Lay) (need, saves length.Length) {
+	need = lay.Need(l, t.Shrink)
+	return need, max(0, t.Apart-need)
+}
+
 // Joined puts needs together.
 func Joined(all []Needs) Together {
 	out := Together{Needs: Needs{Titles: map[int]string{}}, Owner: map[int]int{}}

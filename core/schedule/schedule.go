@@ -46,6 +46,10 @@ const MostDays = 366
 // shortest is the least time it is worth sitting down for. Common practice.
 const shortest = 10
 
+// Evenings are the minutes there are from Monday to Sunday where nobody said: an hour on
+// two evenings and two on a third. Common practice.
+var Evenings = [7]int{0, 60, 0, 60, 0, 120, 0}
+
 // Of shares tasks, in their order, out among days; free is how many minutes there are on
 // each day of the week, beginning with that of day 0, and lost the days on which there
 // are none after all. A task is split over days where it must be, never for less than ten

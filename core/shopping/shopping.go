@@ -93,11 +93,26 @@ func List(wants []Want, cupboard map[string]plan.Cloth, unit length.Unit) []Clot
 
 // CostOf is what a length of a cloth costs, at the price of a yard or a metre.
 func CostOf(c plan.Cloth, l length.Length, unit length.Unit) float64 {
-	per := length.Metre
-	if c.Per == plan.PerYard || c.Per == "" && unit == length.Inches {
-		per = length.Yard
-	}
+	per, _ := c.Per.Sold(unit)
 	return c.Price * l.Float() / per.Float()
+}
+
+// Bill is what all that is bought costs, as far as prices are known, and the names of what
+// has none.
+func Bill(cloths []Cloth, things []Thing) (cost float64, unpriced []string) {
+	add := func(name string, bought bool, price float64) {
+		cost += price
+		if bought && price == 0 && !slices.Contains(unpriced, name) {
+			unpriced = append(unpriced, name)
+		}
+	}
+	for _, c := range cloths {
+		add(c.Name, c.Buy > 0, c.Cost)
+	}
+	for _, t := range things {
+		add(t.What, t.Bought(), t.Cost)
+	}
+	return cost, unpriced
 }
 
 // take meets what a plan wants.

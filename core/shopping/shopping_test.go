@@ -85,3 +85,14 @@ func TestEveryWantIsMetOnce(t *testing.T) {
 		assert.Equal(t, len(wants), shares, "every want is met")
 	})
 }
+
+func TestABillNamesWhatHasNoPrice(t *testing.T) {
+	cloths := []shopping.Cloth{{Name: "moss leaf", Buy: length.Yard, Cost: 12}, {Name: "calico", Buy: length.Yard}, {Name: "sage check"}}
+	things := []shopping.Thing{{What: "zip", Pieces: 2, Packs: 2}, {What: "zip", Pieces: 1, Packs: 1}, {What: "thread", Missing: length.Metre, Cost: 0.5}, {What: "buttons", Pieces: 4, There: 4}}
+	cost, unpriced := shopping.Bill(cloths, things)
+	assert.InDelta(t, 12.5, cost, 1e-9)
+	assert.Equal(t, []string{"calico", "zip"}, unpriced, "each once, and nothing that is there")
+	cost, unpriced = shopping.Bill(nil, nil)
+	assert.Zero(t, cost)
+	assert.Empty(t, unpriced)
+}

@@ -95,6 +95,9 @@ func (t *Thing) from(notions []plan.Notion, unit length.Unit) {
 	t.Cost = CostOf(plan.Cloth{Price: n.Price}, t.Missing, unit)
 }
 
+// Bought tells whether any of it has to be bought.
+func (t *Thing) Bought() bool { return t.Packs > 0 || t.Missing > 0 }
+
 // Of is the notion that serves, the first of them.
 func (t *Thing) Of(notions []plan.Notion) (plan.Notion, bool) {
 	i := slices.IndexFunc(notions, t.is)

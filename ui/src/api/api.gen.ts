@@ -95,6 +95,12 @@ sums: {
 [k: string]: Term[]
 }
 steps: Step[]
+/**
+ * Left is the time the rest of the work takes, for all covers, in minutes; Piles are
+ * where each of several covers is.
+ */
+left: number
+piles: Pile[]
 remedies: Remedy[]
 guide?: Guide
 findings: Finding[]
@@ -1111,6 +1117,16 @@ up?: string
  * Cloth is the letter of its cloth, where it is of one.
  */
 cloth?: string
+}
+/**
+ * Pile is several covers that wait at the same step.
+ */
+export interface Pile {
+/**
+ * Step is its title; empty for covers that are through all of them.
+ */
+step: string
+count: number
 }
 /**
  * Remedy is one way to deal with a difference.

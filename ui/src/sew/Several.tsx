@@ -26,20 +26,3 @@ export function Several({ step, done }: { step: Step; done: () => void }) {
     </fieldset>
   );
 }
-
-/** Where each of several covers is: so many at every step that is begun and not done. */
-export function piles(
-  steps: { id: string; title: string; done: boolean }[],
-  made: Record<string, number> | undefined,
-  copies: number,
-): { step: string; count: number }[] {
-  let before = copies;
-  const out: { step: string; count: number }[] = [];
-  for (const s of steps) {
-    const through = s.done ? copies : Math.min(before, made?.[s.id] ?? 0);
-    if (before > through) out.push({ step: s.title, count: before - through });
-    before = through;
-  }
-  if (before > 0) out.push({ step: "done", count: before });
-  return out;
-}

@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useEffect, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import type { Cell, Guide, LogView, PressSeam, QuiltLine, Reckoning, Step } from "../api/api.gen";
+import type { Cell, Guide, LogView, Pile, PressSeam, QuiltLine, Reckoning, Step } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { useChange } from "../api/queries";
@@ -14,7 +14,7 @@ import { get, put } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
 import { elapsed, useProgress, without } from "../sew/progress";
 import { Reason } from "../sew/Reason";
-import { piles, Several } from "../sew/Several";
+import { Several } from "../sew/Several";
 import { StackFigure } from "../sew/StackFigure";
 import { Timer } from "../sew/Timer";
 import { Troubles } from "../sew/Troubles";
@@ -77,7 +77,7 @@ export function Sew() {
         ))}
       </ol>
       <section className="bench" aria-label="The step at hand">
-        <Where steps={steps} />
+        <Where left={shown.left} piles={shown.piles} />
         {shown !== reckoning && <Findings of={reckoning.findings.filter((f) => f.level === "stop")} />}
         {step ? (
           <StepAtHand
@@ -268,11 +268,9 @@ function timed(times: Record<string, number> | undefined, running: { step: strin
 }
 
 /** Where each of several covers is, and how long it all takes. */
-function Where({ steps }: { steps: Step[] }) {
+function Where({ left, piles }: { left: number; piles: Pile[] }) {
   const { value } = usePlan();
-  const { now } = useProgress();
   const copies = Number(value("/copies") ?? 1);
-  const left = steps.filter((s) => !s.done).reduce((all, s) => all + s.minutes * Math.max(1, copies - (now.made?.[s.id] ?? 0)), 0);
   return (
     <nav className="where" aria-label="Around the work">
       {left > 0 && <span className="soft">About {hours(left)} left.</span>}
@@ -284,12 +282,7 @@ function Where({ steps }: { steps: Step[] }) {
           <Link className="word-button" to="labels">
             Labels for the piles
           </Link>
-          <span>
-            {piles(steps, now.made, copies)
-              .map((p) => `${p.count} ${p.step === "done" ? "done" : `at “${p.step.toLowerCase()}”`}`)
-              .join(", ")}
-            .
-          </span>
+          <span>{piles.map((p) => `${p.count} ${p.step ? `at “${p.step.toLowerCase()}”` : "done"}`).join(", ")}.</span>
         </>
       )}
     </nav>
