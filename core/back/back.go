@@ -10,6 +10,7 @@ import (
 
 	"umschlag/core/finding"
 	"umschlag/core/length"
+	"umschlag/core/machine"
 	"umschlag/core/plan"
 	"umschlag/core/sum"
 )
@@ -67,7 +68,13 @@ type Notion struct {
 }
 
 // Making is one thing to do to the back before it is closed.
-type Making struct{ ID, Title, Text, Machine, Press, Check, Caution string }
+type Making struct {
+	ID, Title, Text, Press, Check, Caution string
+	Machine                                machine.SetUp
+}
+
+// hemming is how the machine is set up for hems of one or two layers.
+var hemming = machine.SetUp{Stitch: "straight stitch 2.5 mm", Needle: "80/12"}
 
 // Back is a closure reckoned.
 type Back struct {

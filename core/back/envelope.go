@@ -72,7 +72,7 @@ func (o Order) hem() Making {
 	for i, h := range o.Plan.Hem {
 		folds[i] = o.text(h)
 	}
-	return Making{ID: "hem", Title: "Hem the back pieces", Machine: "Straight stitch 2.5 mm, needle 80/12", Press: "Press the hem flat.",
+	return Making{ID: "hem", Title: "Hem the back pieces", Machine: hemming, Press: "Press the hem flat.",
 		Text: fmt.Sprintf("Turn one long edge of each to the wrong side %s, press, and stitch close to the inner fold.", strings.Join(folds, " and again "))}
 }
 

@@ -5,6 +5,7 @@ import (
 
 	"umschlag/core/finding"
 	"umschlag/core/length"
+	"umschlag/core/machine"
 	"umschlag/core/sum"
 )
 
@@ -40,7 +41,7 @@ func banded(o Order) (Back, finding.List) {
 	b.Overlap = o.overlap(b.Panels, "less both folds of the band", 2*band)
 	b.Opening = o.side()
 	b.Sewn = o.along("band", 2)
-	b.Making = []Making{{ID: "hem", Title: "Fold the bands", Machine: "Straight stitch 2.5 mm, needle 80/12", Press: "Press both folds.",
+	b.Making = []Making{{ID: "hem", Title: "Fold the bands", Machine: hemming, Press: "Press both folds.",
 		Text: fmt.Sprintf("Turn one long edge of each to the wrong side %s and again %s, press, and stitch close to the inner fold.", o.text(band), o.text(band))}}
 	b.Laid = "The bands lie on each other. " + rightFirst
 	return b, found
@@ -64,7 +65,7 @@ func lapped(o Order) (Back, finding.List) {
 	b.Notions = []Notion{{What: "hook-and-loop tape", Length: long}}
 	b.Marks = append(b.Marks, Mark{TapeBox, Box{X: o.middle() - o.Plan.Tape/2, Y: (o.height() - long.Total()) / 2, Width: o.Plan.Tape, Height: long.Total()}})
 	b.Sewn = b.Sewn.Then(sum.Repeat(4, sum.Part, "round the tape", long.Total()))
-	b.Making = append(b.Making, Making{ID: "tape", Title: "Sew the tape on", Machine: "Straight stitch 2.5 mm, needle 90/14",
+	b.Making = append(b.Making, Making{ID: "tape", Title: "Sew the tape on", Machine: machine.SetUp{Stitch: "straight stitch 2.5 mm", Needle: "90/14"},
 		Text:    fmt.Sprintf("Cut %s of both sides of the tape. Centre each between fold and stitching of its band: the soft side on the right side of the inner band, the hooks on the wrong side of the outer one. Stitch all round.", o.text(long.Total())),
 		Check:   "Closed, both pieces lie flat and make the width of the front.",
 		Caution: "The tape is thick and dense: change to a new 90/14 and wear glasses."})

@@ -5,6 +5,7 @@ import (
 
 	"umschlag/core/finding"
 	"umschlag/core/length"
+	"umschlag/core/machine"
 	"umschlag/core/plan"
 	"umschlag/core/sum"
 )
@@ -76,7 +77,7 @@ func acrossZip(o Order) (Back, finding.List) {
 }
 
 func (o Order) insertZip() Making {
-	return Making{ID: "zip", Title: "Sew the zip in", Machine: "Zip foot, straight stitch 2.5 mm, needle 80/12",
+	return Making{ID: "zip", Title: "Sew the zip in", Machine: machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 2.5 mm", Needle: "80/12"},
 		Text:  fmt.Sprintf("Press %s under along one long edge of each piece. Lay the folds along the teeth of the closed zip, %s of each end sewn shut, and stitch down both sides.", o.text(o.Plan.Seam), o.text(o.Seam+o.Flange+zipEnd)),
 		Check: fmt.Sprintf("Sewn together, the back is %s wide, as the front. Trim what is beyond, the zip too: sew across its teeth before you cut it.", o.text(o.width()))}
 }
@@ -112,7 +113,7 @@ func sideZip(o Order) (Back, finding.List) {
 	b.Notions = zipOf(open, ends)
 	b.Marks = []Mark{{ZipBox, Box{X: (o.width() - open.Total()) / 2, Y: o.height() - o.Seam - zipWide/2, Width: open.Total(), Height: zipWide}}}
 	b.Sewn = sum.Repeat(2, sum.Part, "beside the zip", open.Total())
-	b.Making = []Making{{ID: "zip", Title: "Sew the zip into the bottom seam", Machine: "Zip foot, straight stitch 2.5 mm, needle 80/12",
+	b.Making = []Making{{ID: "zip", Title: "Sew the zip into the bottom seam", Machine: machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 2.5 mm", Needle: "80/12"},
 		Text:  fmt.Sprintf("Front and back right sides together: sew the bottom seam from both corners to where the opening begins, %s in all, and baste the rest. Press it open, lay the closed zip face down on it, stitch both sides, and take the basting out.", o.text(o.Finished-open.Total())),
 		Check: "The zip runs freely and no tape shows."}}
 	b.Laid = "The bottom is sewn already: the other three sides. " + openFirst

@@ -19,6 +19,7 @@ import (
 	"umschlag/core/front"
 	"umschlag/core/layers"
 	"umschlag/core/length"
+	"umschlag/core/machine"
 	"umschlag/core/outline"
 	"umschlag/core/plan"
 	"umschlag/core/press"
@@ -784,16 +785,30 @@ func (r *run) work(top panel, m fit.Panel, b back.Back, piece cover.Piece) {
 	finished := top.face.Finished
 	o := work.Order{Plan: r.p, Front: piece, Face: top.face, Applied: top.applied, Pressed: top.pressed, Pattern: top.pattern, Chain: top.chain, Closing: m.Closing, Finished: finished, Quilted: top.piece.Quilted(), Cuts: r.cuts,
 		Back: b, Fittings: r.sewnOn, Edges: r.edges, Made: r.madeForm}
-	for _, s := range work.Steps(o) {
-		r.find(fit.Edge(r.p, s))
-		r.out.Steps = append(r.out.Steps, r.step(s))
-	}
+	r.steps(work.Steps(o))
 	r.notion("thread", work.Thread(o))
+}
+
+// steps shows the steps in their order, with what is changed at the machine for each and
+// how often one walks to the iron.
+func (r *run) steps(list []work.Step) {
+	var set machine.SetUp
+	for _, s := range list {
+		r.find(fit.Edge(r.p, s))
+		out := r.step(s)
+		out.Changes = s.Machine.Changes(set)
+		if len(out.Changes) > 0 {
+			r.out.SetUps++
+			set = s.Machine
+		}
+		r.out.Trips = max(r.out.Trips, s.Trip)
+		r.out.Steps = append(r.out.Steps, out)
+	}
 }
 
 func (r *run) step(s work.Step) Step {
 	out := Step{ID: s.ID, Stage: string(s.Stage), Title: s.Title, Text: s.Text, Needs: orEmpty(s.Needs), Cuts: orEmpty(s.Cuts), Row: s.Row, Bands: s.Bands,
-		Press: s.Press, Side: string(s.Side), Machine: s.Machine, Check: s.Check, Caution: s.Caution, Gate: s.Gate, Stack: s.Stack,
+		Press: s.Press, Side: string(s.Side), Machine: s.Machine.Text(), Trip: s.Trip, Check: s.Check, Caution: s.Caution, Gate: s.Gate, Stack: s.Stack,
 		Done: slices.Contains(r.p.Progress.Done, s.ID)}
 	if s.Gate != "" {
 		expect := r.size(s.Expect)

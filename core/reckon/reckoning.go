@@ -54,6 +54,9 @@ type Reckoning struct {
 	// front.before_quilting.width, front.under.width and <cut id>.width the others.
 	Sums  map[string][]Term `json:"sums"`
 	Steps []Step            `json:"steps"`
+	// SetUps is how often the machine is set up anew, Trips how often one walks to the iron.
+	SetUps int `json:"set_ups"`
+	Trips  int `json:"trips"`
 	// Left is the time the rest of the work takes, for all covers, in minutes; Piles are
 	// where each of several covers is.
 	Left     int          `json:"left"`
@@ -599,6 +602,10 @@ type Step struct {
 	Took    *float64 `json:"took,omitempty"`
 	// Stack is what lies on what when it is done, from below.
 	Stack []work.Sheet `json:"stack,omitempty"`
-	// SetUp tells that foot, stitch or needle are changed for it.
-	SetUp bool `json:"set_up,omitempty"`
+	// Changes name what is changed at the machine for it: foot, needle, thread, stitch,
+	// guide; absent where it stays as it is set up.
+	Changes []string `json:"changes,omitempty"`
+	// Trip is the walk to the iron in which it is pressed, from 1: steps of one trip are
+	// pressed together, when the last of them is sewn.
+	Trip int `json:"trip,omitempty"`
 }

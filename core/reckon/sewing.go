@@ -9,9 +9,8 @@ import (
 	"umschlag/core/work"
 )
 
-// sewing says of every step how long it takes, and what machine and needle are changed to.
+// sewing says of every step how long it takes.
 func (r *run) sewing() {
-	machine := ""
 	for i := range r.out.Steps {
 		s := &r.out.Steps[i]
 		s.Minutes = work.Minutes(work.Step{ID: s.ID, Cuts: s.Cuts, Gate: s.Gate}, r.effort(*s))
@@ -20,9 +19,6 @@ func (r *run) sewing() {
 		}
 		if took, known := r.p.Progress.Times[s.ID]; known {
 			s.Took = &took
-		}
-		if s.Machine != "" && s.Machine != machine {
-			s.SetUp, machine = true, s.Machine
 		}
 	}
 }

@@ -34,13 +34,17 @@ func TestEveryStepTakesItsTime(t *testing.T) {
 		pieces += cut(t, r, id).Count
 	}
 	assert.InDelta(t, 2+1.5*float64(sizes)+0.25*float64(pieces), stepOf(t, r, "cut.front").Minutes, 0.5, "two minutes to begin with, and for every size and piece")
-	machine := ""
+	changes, trips := 0, map[int]bool{}
 	for _, s := range r.Steps {
-		assert.Equal(t, s.Machine != "" && s.Machine != machine, s.SetUp, s.ID)
-		if s.Machine != "" {
-			machine = s.Machine
+		assert.True(t, len(s.Changes) == 0 || s.Machine != "", "%s: nothing is changed at a machine nobody uses", s.ID)
+		if len(s.Changes) > 0 {
+			changes++
 		}
+		assert.Equal(t, s.Press != "", s.Trip > 0, s.ID)
+		trips[s.Trip] = true
 	}
+	assert.Equal(t, changes, r.SetUps)
+	assert.Equal(t, len(trips)-1, r.Trips, "numbered without a gap; most steps need no iron")
 }
 
 func TestWhatIsLeftToDo(t *testing.T) {

@@ -8,7 +8,6 @@ import (
 
 	"umschlag/core/cover"
 	"umschlag/core/finding"
-	"umschlag/core/fit"
 	"umschlag/core/fitting"
 	"umschlag/core/front"
 	"umschlag/core/length"
@@ -248,10 +247,7 @@ func (r *run) shellWork(c cover.Cover, panels []panel) {
 		}
 		o.Panels = append(o.Panels, panel)
 	}
-	for _, s := range work.ShellSteps(o) {
-		r.find(fit.Edge(r.p, s))
-		r.out.Steps = append(r.out.Steps, r.step(s))
-	}
+	r.steps(work.ShellSteps(o))
 	if len(c.Zip) > 0 {
 		r.notion("zip", c.Zip)
 	}

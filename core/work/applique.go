@@ -14,23 +14,21 @@ import (
 // drawing.
 const named = 8
 
-// shapes cuts, lays, fuses and sews the shapes on a face: all that are not late, one layer
-// at a time from the bottom, then their edges; then those that are late.
-func (b *builder) shapes(piece string) {
-	if len(b.Applied) == 0 {
-		return
-	}
-	b.cutShapes(piece)
+// shapes lays, fuses and sews the shapes on a face: all that are not late, one layer at a
+// time from the bottom, then their edges; then those that are late.
+func (b *builder) shapes() {
 	threads := applique.Threads(b.Applied)
 	for _, late := range []bool{false, true} {
 		for level := 1; level <= highest(b.Applied); level++ {
 			b.layOn(level, late)
 		}
+		var strands []func()
 		for i, t := range threads {
 			if t.Late == late {
-				b.sewEdges(i, t)
+				strands = append(strands, func() { b.sewEdges(i, t) })
 			}
 		}
+		b.apart(strands...)
 	}
 }
 
@@ -55,7 +53,7 @@ func (b *builder) shapeCuts(piece string) []string {
 
 func (b *builder) cutShapes(piece string) {
 	cuts := b.shapeCuts(piece)
-	if len(cuts) == 0 {
+	if len(cuts) == 0 || len(b.Applied) == 0 {
 		return // drawn lines alone
 	}
 	fused := slices.ContainsFunc(b.Applied, applique.Layer.Fused)
@@ -136,6 +134,8 @@ func (b *builder) sewEdges(i int, t applique.Thread) {
 		title = fmt.Sprintf("Sew the lines on %s", cloth.Name)
 		text = "In a thread two shades darker than it:"
 	}
+	machine := stitch.Machine
+	machine.Thread, machine.Darker = cloth.Name, t.Edge == plan.DrawnLine
 	var parts []string
 	for _, term := range t.Seam {
 		parts = append(parts, fmt.Sprintf("%s %s", term.Name, b.text(term.Amount)))
@@ -143,7 +143,7 @@ func (b *builder) sewEdges(i int, t applique.Thread) {
 	if len(parts) > named {
 		parts = append(parts[:named:named], fmt.Sprintf("%d more as drawn", len(t.Seam)-named))
 	}
-	b.add(Step{ID: fmt.Sprintf("%sshapes.sew.%d", b.prefix, i+1), Stage: Piecing, Title: title, Machine: stitch.Machine, Caution: b.edgeCaution(t.Edge),
+	b.add(Step{ID: fmt.Sprintf("%sshapes.sew.%d", b.prefix, i+1), Stage: Piecing, Title: title, Machine: machine, Caution: b.edgeCaution(t.Edge),
 		Text: fmt.Sprintf("%s %s. %s takes about %s of thread. A tear-off sheet underneath keeps the face flat; draw the ends of the thread to the back and knot them.",
 			text, strings.Join(parts, ", "), together(t, stitch, b.text), b.text(t.Length.Ceil(length.Inch))),
 		Check: "The stitch covers the cut edge, and what a shape covers is left unsewn."})

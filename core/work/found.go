@@ -4,11 +4,12 @@ import (
 	"fmt"
 
 	"umschlag/core/front"
+	"umschlag/core/machine"
 	"umschlag/core/plan"
 )
 
 // panels cuts a panel that is there already to its size, and backs it.
-func (b *builder) panels(i int, f front.Found) {
+func (b *builder) found(i int, f front.Found) {
 	suffix := ""
 	if len(b.Face.Found) > 1 {
 		suffix = fmt.Sprintf(".%d", i+1)
@@ -34,7 +35,7 @@ func (b *builder) panels(i int, f front.Found) {
 	}
 	b.add(step)
 	if f.Backed {
-		b.add(Step{ID: b.prefix + "backing" + suffix, Stage: Piecing, Title: "Back the panel", Machine: "Straight stitch 4 mm, needle 80/12", Caution: b.pins(),
+		b.add(Step{ID: b.prefix + "backing" + suffix, Stage: Piecing, Title: "Back the panel", Machine: machine.SetUp{Stitch: "straight stitch 4 mm", Needle: "80/12"}, Caution: b.pins(),
 			Text:  fmt.Sprintf("Lay it on its firm backing and sew both together round the edge, %s in: from here on they are one.", b.basted()),
 			Check: "It hangs without sagging; a knitted or holed panel is not stretched."})
 	}

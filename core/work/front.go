@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"umschlag/core/front"
+	"umschlag/core/machine"
 	"umschlag/core/plan"
 	"umschlag/core/press"
 	"umschlag/core/sum"
@@ -14,13 +15,19 @@ import (
 // piece sews a face of patches: units, rows, and the rows to each other; strips that
 // are cut across; the faces of a stack.
 func (b *builder) piece() {
-	f := b.Face
-	b.worked()
-	for _, part := range f.Worked {
-		b.of(part, (*builder).worked)
+	strands := []func(){b.worked, b.grids}
+	for _, part := range b.Face.Worked {
+		strands = append(strands, func() { b.of(part, (*builder).worked) })
 	}
+	b.apart(strands...)
+}
+
+// grids are sewn from what their blocks are made of.
+func (b *builder) grids() {
+	f := b.Face
 	b.sets()
 	b.units()
+	var strands []func()
 	at := 0
 	for i, g := range f.Grids {
 		var bands []front.Band
@@ -31,8 +38,9 @@ func (b *builder) piece() {
 		if len(f.Grids) > 1 {
 			name = fmt.Sprintf("grid.%d.", i+1)
 		}
-		b.grid(name, g, bands)
+		strands = append(strands, func() { b.grid(name, g, bands) })
 	}
+	b.apart(strands...)
 }
 
 // of does a thing for a part of a stack, its name before the ids of the steps.
@@ -47,7 +55,7 @@ func (b *builder) of(part front.Worked, do func(*builder)) {
 // samples are sewn before anything is cut: they decide how much cloth gathers take.
 func (b *builder) samples() {
 	if g := b.Face.Gather; g != nil {
-		b.add(Step{ID: b.prefix + "sample", Stage: Cutting, Title: "Sew a sample of the gathers", Machine: "Straight stitch 4 to 5 mm, upper tension loosened, needle 80/12",
+		b.add(Step{ID: b.prefix + "sample", Stage: Cutting, Title: "Sew a sample of the gathers", Machine: gathering,
 			Text:  fmt.Sprintf("The same rows on a piece of the same cloth, a hand wide and twice as long. Draw it in as you like it, and divide its length before by its length after: the plan says %.4g.", g.Ratio),
 			Check: "Looser gathers spread more: if the ratio is another one, change the plan before the panel is cut."})
 	}
@@ -55,6 +63,9 @@ func (b *builder) samples() {
 		b.of(part, (*builder).samples)
 	}
 }
+
+// gathering is the machine set up for rows that are drawn in.
+var gathering = machine.SetUp{Stitch: "straight stitch 4 to 5 mm, upper tension loosened", Needle: "80/12"}
 
 // worked draws a panel in and trims it, folds windows, backs a found panel and lays a
 // pocket on.
@@ -71,15 +82,15 @@ func (b *builder) worked() {
 		if joined := b.Face.Parts[0].Joined; joined > 1 {
 			text = fmt.Sprintf("Join the %d strips end to end. ", joined) + text
 		}
-		b.add(Step{ID: b.prefix + "gather", Stage: Piecing, Title: "Gather the panel", Text: text, Caution: b.pins(),
+		b.add(Step{ID: b.prefix + "gather", Stage: Piecing, Title: "Gather the panel", Text: text, Machine: gathering, Caution: b.pins(),
 			Check: fmt.Sprintf("It lies flat at the edges; trim it to %s.", b.size(b.Face.Sewn))})
 	}
 	for i, f := range b.Face.Found {
-		b.panels(i, f)
+		b.found(i, f)
 	}
 	for _, p := range b.Face.Parts {
 		if p.Role == front.PocketPart {
-			b.add(Step{ID: b.prefix + p.Name, Stage: Piecing, Title: "Lay the pocket on", Machine: b.seamText(), Press: "Press the fold.", Caution: ironCaution,
+			b.add(Step{ID: b.prefix + p.Name, Stage: Piecing, Title: "Lay the pocket on", Machine: b.piecing(), Press: "Press the fold.", Caution: ironCaution,
 				Text:  "Fold it in half, wrong sides together, the fold at the top; stitch along the fold, lay it on the lower half and baste it round three sides within the seam.",
 				Check: "The fold lies level; a hand goes in."})
 		}
@@ -93,7 +104,7 @@ func (b *builder) windows() {
 	b.add(Step{ID: b.prefix + "fold-units", Stage: Piecing, Title: fmt.Sprintf("Fold the %d units", units), Press: "Press every fold sharp.", Caution: ironCaution,
 		Text:  fmt.Sprintf("Press the edges of each square in round a template of %s. Fold all four corners to the middle and press; fold the new corners to the middle and press again. Catch the four points in the middle with a few stitches through all layers.", b.text(w.Template)),
 		Check: fmt.Sprintf("Each unit is %s square, its corners sharp.", b.text(w.Unit))})
-	b.add(Step{ID: b.prefix + "units", Stage: Piecing, Title: "Join the units", Bands: numbers(f.Bands), Machine: "Straight stitch 2.2 mm, needle 90/14", Caution: needleCaution,
+	b.add(Step{ID: b.prefix + "units", Stage: Piecing, Title: "Join the units", Bands: numbers(f.Bands), Machine: machine.SetUp{Stitch: "straight stitch 2.2 mm", Needle: "90/14"}, Caution: needleCaution,
 		Text:  fmt.Sprintf("%d rows of %d. Lay two units on each other, open the flaps of the sides that meet and sew along the crease; then the rows to each other.", f.Rows, f.Columns),
 		Check: fmt.Sprintf("The panel is %s; measure it before the back is cut.", b.size(f.Sewn))})
 	b.add(Step{ID: b.prefix + "windows", Stage: Piecing, Title: fmt.Sprintf("Sew %d windows and %d half ones", w.Whole, w.Half), Caution: b.pins(),
@@ -119,9 +130,11 @@ func (b *builder) grid(name string, g front.Grid, bands []front.Band) {
 			Check: "No patch beside its like, unless the plan has it so."})
 	}
 	if of != "segments" { // those come out of their sets
+		var strands []func()
 		for _, band := range bands {
-			b.band(name, band, g)
+			strands = append(strands, func() { b.band(name, band, g) })
 		}
+		b.apart(strands...)
 	}
 	if len(bands) > 1 {
 		b.rows(name, g, bands)
@@ -150,7 +163,7 @@ func (b *builder) band(name string, band front.Band, g front.Grid) {
 		what = "sashes and posts"
 	}
 	step := Step{ID: fmt.Sprintf("%s%srow.%d", b.prefix, name, band.Number), Stage: Piecing, Row: band.Number, Bands: []int{band.Number}, Title: fmt.Sprintf("Sew row %d", band.Number),
-		Text: fmt.Sprintf("Join its %d %s from left to right.", band.Pieces, what), Machine: b.seamText(), Press: pressText(side), Side: side, Caution: b.pins()}
+		Text: fmt.Sprintf("Join its %d %s from left to right.", band.Pieces, what), Machine: b.piecing(), Press: pressText(side), Side: side, Caution: b.pins()}
 	switch {
 	case g.Point:
 		step.Text = fmt.Sprintf("From the lower left up: its blocks and the triangle at each end, %d pieces. The triangles' right angles lie against the block.", band.Pieces)
@@ -182,7 +195,7 @@ func (b *builder) rows(name string, g front.Grid, bands []front.Band) {
 		side = press.ToSash
 	}
 	step := Step{ID: b.prefix + name + "rows", Stage: Piecing, Title: "Join the rows", Text: "Two at a time from the top. " + meeting(school),
-		Machine: b.seamText(), Press: pressText(side), Side: side, Caution: ironCaution, Bands: numbers(bands)}
+		Machine: b.piecing(), Press: pressText(side), Side: side, Caution: ironCaution, Bands: numbers(bands)}
 	step.Check = fmt.Sprintf("The grid is %s, and both diagonals are alike.", b.size(g.Sewn))
 	if b.alone(name) && b.Face.Rings > 0 {
 		step.Gate, step.Expect = FrontPieced, g.Sewn
@@ -202,12 +215,18 @@ func (b *builder) rows(name string, g front.Grid, bands []front.Band) {
 
 // sets sews strips together and cuts them across.
 func (b *builder) sets() {
+	var strands []func()
 	for i, s := range b.Face.Sets {
-		b.add(Step{ID: fmt.Sprintf("%sset.%d", b.prefix, i+1), Stage: Piecing, Title: fmt.Sprintf("Sew %s", count(s.Count, "set of strips", "sets of strips")),
-			Text:    fmt.Sprintf("%s, each %s long, in turn from one end and from the other. Press, square one end, and cut across every %s: %d segments.", b.cloths(s.Cloths), b.text(s.Length), b.text(s.Segment), s.Segments),
-			Machine: b.seamText(), Press: b.pressSet(i), Caution: rotaryCaution,
-			Check: fmt.Sprintf("A set is %s high, raw edge to raw edge. Square the end again after every few cuts.", b.text(s.Height))})
+		strands = append(strands, func() { b.set(i, s) })
 	}
+	b.apart(strands...)
+}
+
+func (b *builder) set(i int, s front.Set) {
+	b.add(Step{ID: fmt.Sprintf("%sset.%d", b.prefix, i+1), Stage: Piecing, Title: fmt.Sprintf("Sew %s", count(s.Count, "set of strips", "sets of strips")),
+		Text:    fmt.Sprintf("%s, each %s long, in turn from one end and from the other. Press, square one end, and cut across every %s: %d segments.", b.cloths(s.Cloths), b.text(s.Length), b.text(s.Segment), s.Segments),
+		Machine: b.piecing(), Press: b.pressSet(i), Caution: rotaryCaution,
+		Check: fmt.Sprintf("A set is %s high, raw edge to raw edge. Square the end again after every few cuts.", b.text(s.Height))})
 }
 
 // pressSet is where the seams of the i-th set of strips lie: sets whose segments meet, one
@@ -247,7 +266,7 @@ func (b *builder) bordered() {
 		}
 	}
 	if n := stacked(b.Face); n > 0 {
-		b.add(Step{ID: b.prefix + "stack", Stage: Piecing, Title: "Join the parts", Machine: b.seamText(), Press: pressText(press.Down), Caution: b.pins(),
+		b.add(Step{ID: b.prefix + "stack", Stage: Piecing, Title: "Join the parts", Machine: b.piecing(), Press: pressText(press.Down), Caution: b.pins(),
 			Text:  "From the top, middles pinned to middles. A part that came out longer is centred and squared up after.",
 			Check: fmt.Sprintf("The whole is %s, raw edge to raw edge.", b.size(b.Face.Sewn))})
 	}
@@ -278,7 +297,7 @@ func (b *builder) border(name string) {
 	}
 	step := func(id, title, text, check string) {
 		b.add(Step{ID: b.prefix + name + "." + id, Stage: Piecing, Title: title, Text: text, Check: check,
-			Machine: b.seamText(), Press: "Press the seams towards the border.", Caution: b.pins()})
+			Machine: b.piecing(), Press: "Press the seams towards the border.", Caution: b.pins()})
 	}
 	for _, p := range parts {
 		if p.Role == front.BorderPatch {

@@ -144,7 +144,7 @@ func TestStacksCheckerboardsStripsAndGathers(t *testing.T) {
 		{Height: 2 * in, Face: plan.Face{Kind: plan.StripsFace, Direction: plan.AcrossWay, Strips: []plan.Strip{{Width: in, Cloth: "A"}, {Width: in, Cloth: "B"}}}},
 	}}
 	steps := work.Steps(facing(t, stack, 12*in, 12*in))
-	assert.Equal(t, []string{"set.1", "grid.1.rows", "grid.2.layout", "grid.2.row.13", "grid.2.row.14", "grid.2.rows", "grid.3.row.15", "stack"}, ids(steps))
+	assert.Equal(t, []string{"set.1", "grid.1.rows", "grid.3.row.15", "grid.2.layout", "grid.2.row.13", "grid.2.row.14", "grid.2.rows", "stack"}, ids(steps))
 	assert.Contains(t, find(t, steps, "grid.1.rows").Text, "turned end for end")
 	assert.Contains(t, find(t, steps, "grid.3.row.15").Text, "All 2 side by side")
 	gathered := work.Steps(facing(t, plan.Face{Kind: plan.GatheredFace, Cloth: "A", Ratio: 2.5}, 10*in, 8*in))
@@ -166,7 +166,7 @@ func TestWorkedPartsOfAStackHaveTheirSteps(t *testing.T) {
 		{Height: 11 * in / 2, Face: plan.Face{Kind: plan.WindowsFace, Columns: 2, Rows: 1, Unit: 6 * in, Ground: "A", Show: "B"}},
 	}}
 	steps := work.Steps(facing(t, stack, 23*in/2, 27*in/2))
-	assert.Equal(t, []string{"part.2.pocket", "part.1.gather", "part.3.fold-units", "part.3.units", "part.3.windows", "stack"}, ids(steps))
+	assert.Equal(t, []string{"part.1.gather", "part.3.fold-units", "part.2.pocket", "part.3.units", "part.3.windows", "stack"}, ids(steps))
 	find(t, steps, "part.1.sample")
 	assert.Contains(t, find(t, steps, "part.1.gather").Text, "are 11½″")
 }

@@ -2,6 +2,7 @@ package work
 
 import (
 	"fmt"
+	"maps"
 	"slices"
 	"strings"
 
@@ -10,6 +11,7 @@ import (
 	"umschlag/core/front"
 	"umschlag/core/layers"
 	"umschlag/core/length"
+	"umschlag/core/machine"
 	"umschlag/core/plan"
 	"umschlag/core/press"
 	"umschlag/core/quilt"
@@ -82,26 +84,91 @@ func ShellSteps(o ShellOrder) []Step {
 		return nil
 	}
 	c.measure(b)
-	for _, p := range o.Panels {
-		b.Face, b.prefix = p.Face, p.Piece.Name+"."
-		b.samples()
-	}
-	b.prefix = ""
+	b.sampled(o.Panels)
+	measured := b.after
+	b.beside(measured, b.form)
 	b.cutShell()
-	for _, p := range o.Panels {
-		b.panel(p)
-		b.fittings(p.Piece.Name, false)
-	}
-	b.edging()
-	b.form()
-	for i, j := range o.Cover.Joins {
-		b.join(i+1, j, c.gap)
-	}
+	flat := b.panels(o.Panels)
+	b.edging(measured, flat.of(piped(o.Cover)))
+	b.joins(o, c.gap, flat)
 	for _, p := range o.Panels {
 		b.fittings(p.Piece.Name, true)
 	}
 	c.finish(b)
-	return b.steps
+	return inOrder(b.steps)
+}
+
+// sampled sews the samples that decide how panels are cut.
+func (b *builder) sampled(panels []ShellPanel) {
+	var strands []func()
+	for _, p := range panels {
+		strands = append(strands, func() {
+			b.Face, b.prefix = p.Face, p.Piece.Name+"."
+			b.samples()
+		})
+	}
+	b.apart(strands...)
+	b.prefix = ""
+}
+
+// finished are the last steps of panels, by their names.
+type finished map[string][]string
+
+// of are the last steps of some panels; of all of them where none is known.
+func (f finished) of(names []string) []string {
+	var out []string
+	for _, name := range names {
+		out = union(out, f[name])
+	}
+	if len(out) == 0 {
+		for _, name := range slices.Sorted(maps.Keys(f)) {
+			out = union(out, f[name])
+		}
+	}
+	return out
+}
+
+// panels finishes each panel while it is flat.
+func (b *builder) panels(panels []ShellPanel) finished {
+	cut, out := b.after, finished{}
+	for _, p := range panels {
+		b.after = cut
+		b.panel(p)
+		b.fittings(p.Piece.Name, false)
+		out[p.Piece.Name] = b.after
+	}
+	return out
+}
+
+// piped are the pieces of the first seam that piping is caught in.
+func piped(c cover.Cover) []string {
+	for _, j := range c.Joins {
+		if j.Piped > 0 {
+			return j.Between[1:]
+		}
+	}
+	return nil
+}
+
+// joins sews the seams in their order, each when its pieces are finished; what is joined
+// to nothing is finished before what comes after them.
+func (b *builder) joins(o ShellOrder, gap string, flat finished) {
+	b.after = nil
+	joined := map[string]bool{}
+	for i, j := range o.Cover.Joins {
+		needs := flat.of(j.Between[:])
+		if j.Piped > 0 {
+			needs = union(needs, b.having("piping.baste"))
+		}
+		b.after = union(b.after, needs)
+		b.join(i+1, j, gap)
+		joined[j.Between[0]], joined[j.Between[1]] = true, true
+	}
+	for _, p := range o.Panels {
+		if !joined[p.Piece.Name] {
+			b.after = union(b.after, flat[p.Piece.Name])
+		}
+	}
 }
 
 const changePlan = "If the tape says otherwise, change the plan before anything is cut."
@@ -138,12 +205,12 @@ func (b *builder) measureBook() {
 func (b *builder) fillBox() {
 	if b.Plan.Back.Kind == plan.Zip {
 		b.add(Step{ID: "turn", Stage: Closing, Title: "Turn it and put the pad in",
-			Text: "Open the zip all the way, turn the cover through it, push the corners out with something blunt, and put the pad in."})
+			Text: "Open the zip all the way, turn the cover through it, push the corners out with something blunt, and put the pad in."}, b.having("form")...)
 		b.lastly()
 		return
 	}
 	b.add(Step{ID: "turn", Stage: Closing, Title: "Turn it and put the pad in",
-		Text: "Turn it through the gap, push the corners out with something blunt, put the pad in and slip-stitch the gap shut."})
+		Text: "Turn it through the gap, push the corners out with something blunt, put the pad in and slip-stitch the gap shut."}, b.having("form")...)
 	b.lastly()
 }
 
@@ -228,12 +295,15 @@ func (b *builder) cutShell() {
 			outer = append(outer, c.ID)
 		}
 	}
+	measured := b.after
 	b.add(Step{ID: "cut.outer", Stage: Cutting, Title: "Cut the pieces", Cuts: outer, Caution: rotaryCaution,
 		Text:  "The large pieces first, all the same way up. Mark the middle of every edge that will be joined.",
 		Check: "Lay alike pieces on each other: they match edge to edge."})
 	if len(under) > 0 {
-		b.add(Step{ID: "cut.under", Stage: Cutting, Title: "Cut batting and lining", Cuts: under, Caution: rotaryCaution,
-			Text: "They stand out beyond the tops on every side."})
+		b.beside(measured, func() {
+			b.add(Step{ID: "cut.under", Stage: Cutting, Title: "Cut batting and lining", Cuts: under, Caution: rotaryCaution,
+				Text: "They stand out beyond the tops on every side."})
+		})
 	}
 }
 
@@ -242,21 +312,19 @@ func (b *builder) panel(p ShellPanel) {
 	name, id := p.name(), p.Piece.Name
 	b.strips(p)
 	b.Face, b.Pressed, b.prefix, b.Quilted = p.Face, p.Pressed, id+".", p.Quilting != nil
-	b.piece()
-	b.bordered()
 	b.Applied, b.Pattern = p.Applied, p.Pattern
-	b.shapes(id)
+	b.face(id)
 	b.prefix = ""
 	if p.Chain.Batting != nil || p.Chain.Lining != "" {
 		text := stackText(p.Chain, "the "+name+" right side up") + " Smooth from the middle, pin all over or use temporary spray."
 		if p.Quilting == nil {
 			text += " Sew round the edge first, " + b.basted() + " in, then trim what lies under it even with the top."
 		}
-		b.add(Step{ID: "layers." + id, Stage: Quilting, Title: "Layer the " + name, Caution: sprayCaution, Text: text, Stack: layeredStack(p.Chain, name, b.faceCloth(id))})
+		b.add(Step{ID: "layers." + id, Stage: Quilting, Title: "Layer the " + name, Caution: sprayCaution, Text: text, Machine: quilting(p.Chain), Stack: layeredStack(p.Chain, name, b.faceCloth(id))}, b.having("cut.under")...)
 	}
 	if p.Quilting != nil {
 		b.add(Step{ID: "quilt." + id, Stage: Quilting, Title: "Quilt the " + name, Text: b.linesText(p.Quilting),
-			Machine: "Walking foot, straight stitch 3 mm, " + needle(p.Chain.Thick), Caution: needleCaution, Check: "No pleats on the lining side."})
+			Machine: quilting(p.Chain), Caution: needleCaution, Check: "No pleats on the lining side."})
 		b.add(Step{ID: "trim." + id, Stage: Quilting, Title: "Trim the " + name, Caution: rotaryCaution,
 			Text:  fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges.", b.size(p.Chain.Trimmed)),
 			Check: "Both diagonals are equal."})
@@ -273,7 +341,7 @@ func (b *builder) strips(p ShellPanel) {
 	if p.Strips < 2 {
 		return
 	}
-	b.add(Step{ID: "strips." + p.Piece.Name, Stage: Piecing, Title: "Join the strips of the " + p.name(), Machine: b.seamText(), Press: "Press the seams open.", Caution: b.pins(),
+	b.add(Step{ID: "strips." + p.Piece.Name, Stage: Piecing, Title: "Join the strips of the " + p.name(), Machine: b.piecing(), Press: "Press the seams open.", Caution: b.pins(),
 		Text:  fmt.Sprintf("%d strips end to end, right sides together.", p.Strips),
 		Check: fmt.Sprintf("The whole is %s long, raw edge to raw edge; trim what is beyond.", b.text(p.Chain.Top.Width.Total()))})
 }
@@ -302,6 +370,9 @@ func (b *builder) shape(p cover.Piece, name, id string) {
 	b.add(step)
 }
 
+// sturdy is how thick the seams of a shell are at least, where two of them cross.
+const sturdy = 3 * length.Millimetre
+
 func (b *builder) join(n int, j cover.Join, gap string) {
 	first := j.Lengths[0].Total()
 	laid := "Right sides together, middles and quarters pinned first."
@@ -313,7 +384,7 @@ func (b *builder) join(n int, j cover.Join, gap string) {
 		text += fmt.Sprintf("; there are %d of them", j.Count)
 	}
 	step := Step{ID: fmt.Sprintf("join.%d", n), Stage: Closing, Title: "Sew " + j.Title, Text: text + ".",
-		Machine: fmt.Sprintf("%s seam, straight stitch 2.5 mm, needle 90/14", b.text(b.Plan.Cover.Seam)), Caution: b.pins(),
+		Machine: b.closing(j.Piped > 0, sturdy), Caution: b.pins(),
 		Check: "Before you pin: measure the second edge along its seam line. After: nothing is caught in the seam.",
 		Gate:  fmt.Sprintf("%s%d", Joined, n), Expect: sum.Size{Width: j.Lengths[1]}}
 	if slices.ContainsFunc(j.Lengths[0].Then(j.Lengths[1]), func(t sum.Term) bool { return t.Kind == sum.Corner }) {
@@ -327,7 +398,7 @@ func (b *builder) join(n int, j cover.Join, gap string) {
 	}
 	b.add(step)
 	if finish := insideText[b.Plan.Edges.Inside]; finish != "" && !j.Folded {
-		b.add(Step{ID: fmt.Sprintf("finish.%d", n), Stage: Closing, Title: "Finish that seam", Text: finish})
+		b.add(Step{ID: fmt.Sprintf("finish.%d", n), Stage: Closing, Title: "Finish that seam", Text: finish, Machine: insideMachine[b.Plan.Edges.Inside]})
 	}
 }
 
@@ -356,7 +427,11 @@ func (b *builder) openEdge() {
 			text += fmt.Sprintf(" It shows %s on both sides: %s.", b.text(e.Shows), bindingText[e.Style])
 		}
 	}
-	b.add(Step{ID: "bottom", Stage: Closing, Title: "Finish the bottom edge", Text: text, Caution: ironCaution})
+	sewn := firmly
+	if p.Cover.Bottom.Finish == "raw" {
+		sewn = machine.SetUp{}
+	}
+	b.add(Step{ID: "bottom", Stage: Closing, Title: "Finish the bottom edge", Text: text, Machine: sewn, Caution: ironCaution}, b.having("binding.make")...)
 	b.add(Step{ID: "try", Stage: Closing, Title: "Turn it, press it and try it on", Text: "It drops over without pulling, and lifts off with one hand.", Caution: hoodCaution})
 	b.lastly()
 }

@@ -61,7 +61,7 @@ func (b *builder) units() {
 		if how := b.together(u); how != "" {
 			text = b.cloths(u.Cloths) + ": " + how
 		}
-		b.add(Step{ID: fmt.Sprintf("%sunit.%d", b.prefix, i+1), Stage: Piecing, Title: title, Machine: b.seamText(), Press: press, Caution: b.pins(), Text: text + b.chain(u.Count),
+		b.add(Step{ID: fmt.Sprintf("%sunit.%d", b.prefix, i+1), Stage: Piecing, Title: title, Machine: b.piecing(), Press: press, Within: true, Caution: b.pins(), Text: text + b.chain(u.Count),
 			Check: fmt.Sprintf("Each is %s × %s, raw edge to raw edge; trim what is beyond.", b.text(u.Width), b.text(u.Height))})
 	}
 }

@@ -14,6 +14,7 @@ import (
 	"umschlag/core/front"
 	"umschlag/core/layers"
 	"umschlag/core/length"
+	"umschlag/core/machine"
 	"umschlag/core/plan"
 	"umschlag/core/press"
 	"umschlag/core/quilt"
@@ -66,8 +67,13 @@ type Step struct {
 	// Press is where seam allowances go; empty when nothing is pressed.
 	Press string
 	Side  press.Side
-	// Machine is foot, needle and stitch.
-	Machine string
+	// Machine is how it is set up; the zero one where nothing is sewn.
+	Machine machine.SetUp
+	// Within tells that pressing is part of the sewing: seam by seam, not at its end.
+	Within bool
+	// Trip is the number of the walk to the iron, from 1, in which it is pressed: steps of
+	// one trip are pressed together when the last of them is sewn. 0 where nothing is.
+	Trip    int
 	Check   string
 	Caution string
 	// Stack is what lies on what, from below; nil where nothing is laid together.
@@ -132,38 +138,33 @@ type builder struct {
 	prefix string
 	style  length.Style
 	steps  []Step
-	last   string
+	// after is what has to be done before the next step of this strand.
+	after []string
 }
 
 // Steps is the work in an order that can be followed.
 func Steps(o Order) []Step {
 	b := &builder{Order: o, style: o.Plan.Style()}
 	b.prepare()
-	b.piece()
-	b.bordered()
-	b.shapes("front")
+	measured := b.after
+	b.apart(func() { b.cutFront(); b.face("front") }, b.cutUnder)
 	if o.Quilted || o.Chain.Batting != nil || o.Chain.Lining != "" {
 		b.layered()
 	}
 	b.shape(o.Front, "front", "front")
 	b.fittings("front", false)
 	b.gate()
-	b.back()
-	b.fittings("back", false)
-	b.edging()
-	b.form()
+	b.beside(measured, b.form)
+	front := b.after
+	b.apart(func() { b.back(); b.fittings("back", false) }, func() { b.edging(measured, front) })
 	b.close()
-	return b.steps
+	return inOrder(b.steps)
 }
 
-// add appends a step that needs the one before it, and any others named.
-func (b *builder) add(s Step, needs ...string) {
-	if b.last != "" {
-		s.Needs = append(s.Needs, b.last)
-	}
-	s.Needs = append(s.Needs, needs...)
-	b.steps = append(b.steps, s)
-	b.last = s.ID
+// face makes the face of a piece, with all that lies on it.
+func (b *builder) face(piece string) {
+	b.apart(func() { b.piece(); b.bordered() }, func() { b.cutShapes(piece) })
+	b.shapes()
 }
 
 func (b *builder) text(l length.Length) string { return b.style.Text(l) }
@@ -210,6 +211,7 @@ func (b *builder) pins() string {
 	return overCaution
 }
 
+// prepare measures, and sews samples.
 func (b *builder) prepare() {
 	step := Step{ID: "measure", Stage: Measuring, Title: "Measure the pad", Text: "Lay the tape over the swell. " + b.flatText() + ".", Check: changePlan}
 	if b.Plan.Object.Kind == plan.Found {
@@ -217,9 +219,15 @@ func (b *builder) prepare() {
 	}
 	b.add(step)
 	b.samples()
+}
+
+func (b *builder) cutFront() {
 	b.add(Step{ID: "cut.front", Stage: Cutting, Title: "Cut the front", Cuts: b.cuts("front", false), Caution: rotaryCaution,
 		Text:  "Square the end of each cloth, cut the strips all the way across, then the pieces out of the strips. The back waits.",
 		Check: "Lay the first piece of each size on the ruler before you cut the rest."})
+}
+
+func (b *builder) cutUnder() {
 	if under := b.cuts("front", true); len(under) > 0 {
 		text := "As they are listed, the fittings' own layers too."
 		if len(b.Chain.Under.Width) > 0 {
@@ -229,21 +237,38 @@ func (b *builder) prepare() {
 	}
 }
 
-// seamText is the machine set up for piecing.
-func (b *builder) seamText() string {
-	return fmt.Sprintf("%s seam, straight stitch 2.2 mm, needle 80/12", b.text(b.Plan.Cover.Seam))
+// piecing is the machine set up for piecing.
+func (b *builder) piecing() machine.SetUp {
+	return machine.SetUp{Seam: b.text(b.Plan.Cover.Seam), Stitch: "straight stitch 2.2 mm", Needle: "80/12"}
 }
+
+// quilting is the machine set up for a stack of layers.
+func quilting(c layers.Chain) machine.SetUp {
+	return machine.SetUp{Foot: "walking foot", Stitch: "straight stitch 3 mm", Needle: needle(c.Thick)}
+}
+
+// closing is the machine set up for the seams that close a cover.
+func (b *builder) closing(piped bool, thick length.Length) machine.SetUp {
+	s := machine.SetUp{Seam: b.text(b.Plan.Cover.Seam), Stitch: "straight stitch 2.5 mm", Needle: needle(thick)}
+	if piped {
+		s.Foot = "zip foot"
+	}
+	return s
+}
+
+// firmly is the machine set up for what is sewn on through several layers.
+var firmly = machine.SetUp{Stitch: "straight stitch 2.5 mm", Needle: "90/14"}
 
 func (b *builder) layered() {
 	b.add(Step{ID: "layers", Stage: Quilting, Title: "Lay the layers together", Stack: layeredStack(b.Chain, "front", b.faceCloth("front")),
 		Text:    stackText(b.Chain, "the front right side up") + " Smooth from the middle, pin all over or use temporary spray, and sew round the edge first, " + b.basted() + " in.",
-		Check:   fmt.Sprintf("The top is %s before quilting.", b.size(b.Face.Sewn)),
+		Machine: quilting(b.Chain), Check: fmt.Sprintf("The top is %s before quilting.", b.size(b.Face.Sewn)),
 		Caution: sprayCaution})
 	if !b.Quilted {
 		return
 	}
 	b.add(Step{ID: "quilt", Stage: Quilting, Title: "Quilt", Text: b.linesText(b.Plan.Piece("front").Quilting),
-		Machine: "Walking foot, straight stitch 3 mm, " + needle(b.Chain.Thick), Caution: needleCaution,
+		Machine: quilting(b.Chain), Caution: needleCaution,
 		Check: "No pleats on the lining side."})
 	b.add(Step{ID: "trim", Stage: Quilting, Title: "Trim square",
 		Text:  fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges, the pattern centred.", b.size(b.Chain.Trimmed)),
@@ -284,11 +309,11 @@ const hemmed = 3 * length.Millimetre
 func needle(thick length.Length) string {
 	switch {
 	case thick > 6*length.Millimetre:
-		return "needle 100/16"
+		return "100/16"
 	case thick > 2*length.Millimetre:
-		return "needle 90/14"
+		return "90/14"
 	}
-	return "needle 80/12"
+	return "80/12"
 }
 
 // linesText says a quilting pattern, in the order it is sewn.
@@ -339,19 +364,24 @@ const buttonCaution = "Buttons come off and can be swallowed: nothing is sewn on
 
 // fittings are sewn on while the panel is flat, or late, when pieces are joined.
 func (b *builder) fittings(piece string, late bool) {
+	var on []func()
 	for _, f := range b.Fittings {
-		if f.On != piece || f.Late != late {
-			continue
+		if f.On == piece && f.Late == late {
+			on = append(on, func() { b.fitting(f, piece) })
 		}
-		s := Step{ID: f.ID, Stage: Quilting, Title: fmt.Sprintf("Sew the %s on the %s", strings.ToLower(f.Title), piece), Text: f.Fixing, Check: "It lies " + f.Check}
-		switch f.Title {
-		case "Handle", "Strap", "Belt", "Loop", "Tape":
-			s.Caution = strapCaution
-		case "Button":
-			s.Caution = buttonCaution
-		}
-		b.add(s)
 	}
+	b.apart(on...)
+}
+
+func (b *builder) fitting(f Fitting, piece string) {
+	s := Step{ID: f.ID, Stage: Quilting, Title: fmt.Sprintf("Sew the %s on the %s", strings.ToLower(f.Title), piece), Text: f.Fixing, Check: "It lies " + f.Check, Machine: firmly}
+	switch f.Title {
+	case "Handle", "Strap", "Belt", "Loop", "Tape":
+		s.Caution = strapCaution
+	case "Button":
+		s.Caution, s.Machine = buttonCaution, machine.SetUp{Hand: true, Stitch: "strong thread, taken double"}
+	}
+	b.add(s, b.having("cut.under")...)
 }
 
 func (b *builder) back() {
@@ -391,9 +421,9 @@ func (b *builder) close() {
 		gate, expect = BackOverlap, sum.Size{Width: c.Overlap}
 	}
 	b.add(Step{ID: "close", Stage: Closing, Title: "Sew front and back together", Text: spaced(text), Gate: gate, Expect: expect, Stack: b.closingStack(),
-		Machine: fmt.Sprintf("%s seam, straight stitch 2.5 mm, %s", b.text(b.Plan.Cover.Seam), needle(max(2*b.Chain.Thick, hemmed))), Caution: b.pins()})
+		Machine: b.closing(b.Plan.Edges.Piping != nil, max(2*b.Chain.Thick, hemmed)), Caution: b.pins()})
 	if finish := insideText[b.Plan.Edges.Inside]; finish != "" {
-		b.add(Step{ID: "finish", Stage: Closing, Title: "Finish the seams", Text: finish})
+		b.add(Step{ID: "finish", Stage: Closing, Title: "Finish the seams", Text: finish, Machine: insideMachine[b.Plan.Edges.Inside]})
 	}
 	b.add(Step{ID: "clip", Stage: Closing, Title: "Clip the corners", Text: b.clipText(),
 		Check: "Turn one corner out a little first: caught layers show now, before anything is clipped.", Caution: "Never cut into the stitching."})
@@ -402,7 +432,7 @@ func (b *builder) close() {
 	b.ditch()
 	b.add(Step{ID: "gate.cover", Stage: Closing, Title: "Measure the finished cover and put the pad in", Gate: CoverFinished, Expect: b.Finished,
 		Text:  "Lay it flat, empty, and measure from edge to edge across and up.",
-		Check: fmt.Sprintf("Planned: %s.", b.size(b.Finished))})
+		Check: fmt.Sprintf("Planned: %s.", b.size(b.Finished))}, b.having("form")...)
 	b.lastly()
 }
 
@@ -428,7 +458,7 @@ func (b *builder) ditch() {
 		return
 	}
 	inside := b.Finished.Each(func(s sum.Sum) sum.Sum { return s.Plus(sum.Border, "flange", -2*f) })
-	b.add(Step{ID: "ditch", Stage: Closing, Title: "Stitch the flange", Machine: "Straight stitch 3 mm, needle 90/14",
+	b.add(Step{ID: "ditch", Stage: Closing, Title: "Stitch the flange", Machine: machine.SetUp{Stitch: "straight stitch 3 mm", Needle: "90/14"},
 		Text:  fmt.Sprintf("All round, %s from the edge, in the ditch of the border where there is one; an opening stays open.", b.text(f)),
 		Check: fmt.Sprintf("Inside the line it is %s.", b.size(inside))})
 }
@@ -443,6 +473,13 @@ var insideText = map[plan.InsideFinish]string{
 	"overlock": "Overlock the raw edges together.",
 	"pinked":   "Pink the raw edges; only for cloth that hardly frays.",
 	"bound":    "Fold tape over the raw edges and stitch it through all layers.",
+}
+
+// insideMachine is how the machine is set up for it; an overlocker stands beside it, and
+// pinking is done with shears.
+var insideMachine = map[plan.InsideFinish]machine.SetUp{
+	"zigzag": {Stitch: "zigzag 3 mm wide and 2 mm long", Needle: "90/14"},
+	"bound":  firmly,
 }
 
 var clipText = map[plan.Clip]string{

@@ -96,6 +96,11 @@ sums: {
 }
 steps: Step[]
 /**
+ * SetUps is how often the machine is set up anew, Trips how often one walks to the iron.
+ */
+set_ups: number
+trips: number
+/**
  * Left is the time the rest of the work takes, for all covers, in minutes; Piles are
  * where each of several covers is.
  */
@@ -1103,9 +1108,15 @@ took?: number
  */
 stack?: Sheet[]
 /**
- * SetUp tells that foot, stitch or needle are changed for it.
+ * Changes name what is changed at the machine for it: foot, needle, thread, stitch,
+ * guide; absent where it stays as it is set up.
  */
-set_up?: boolean
+changes?: string[]
+/**
+ * Trip is the walk to the iron in which it is pressed, from 1: steps of one trip are
+ * pressed together, when the last of them is sewn.
+ */
+trip?: number
 }
 /**
  * Sheet is one layer on the table.

@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useEffect, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import type { Cell, Guide, LogView, Pile, PressSeam, QuiltLine, Reckoning, Step } from "../api/api.gen";
+import type { Cell, Guide, LogView, PressSeam, QuiltLine, Reckoning, Step } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { useChange } from "../api/queries";
@@ -77,7 +77,7 @@ export function Sew() {
         ))}
       </ol>
       <section className="bench" aria-label="The step at hand">
-        <Where left={shown.left} piles={shown.piles} />
+        <Where of={shown} />
         {shown !== reckoning && <Findings of={reckoning.findings.filter((f) => f.level === "stop")} />}
         {step ? (
           <StepAtHand
@@ -176,14 +176,26 @@ function StepAtHand({
                 <dt>Machine</dt>
                 <dd>
                   <T>{step.machine}</T>
-                  {!step.set_up && <span className="soft"> (as it is set up)</span>}
+                  <span className="set-up soft">
+                    {step.changes ? (
+                      <>
+                        {" "}
+                        Set it up: <T>{step.changes.join(", ")}</T>.
+                      </>
+                    ) : (
+                      " As it is set up."
+                    )}
+                  </span>
                 </dd>
               </>
             )}
             {step.press && (
               <>
                 <dt>Press</dt>
-                <dd>{step.press}</dd>
+                <dd>
+                  {step.press}
+                  <TogetherPressed step={step} steps={reckoning.steps} />
+                </dd>
               </>
             )}
             {step.check && (
@@ -260,6 +272,13 @@ function StepAtHand({
   );
 }
 
+/** What is pressed in one walk to the iron with a step. */
+function TogetherPressed({ step, steps }: { step: Step; steps: Step[] }) {
+  const others = steps.filter((s) => step.trip && s.trip === step.trip && s.id !== step.id);
+  if (others.length === 0) return null;
+  return <span className="soft"> One walk to the iron will do, with: {others.map((s) => s.title.toLowerCase()).join(", ")}.</span>;
+}
+
 /** The time a step took, with what the clock shows when it is done. */
 function timed(times: Record<string, number> | undefined, running: { step: string; since: string } | undefined, id: string) {
   const minutes = running?.step === id ? elapsed(running.since, new Date()) : null;
@@ -268,12 +287,16 @@ function timed(times: Record<string, number> | undefined, running: { step: strin
 }
 
 /** Where each of several covers is, and how long it all takes. */
-function Where({ left, piles }: { left: number; piles: Pile[] }) {
+function Where({ of: { left, piles, set_ups, trips } }: { of: Reckoning }) {
   const { value } = usePlan();
   const copies = Number(value("/copies") ?? 1);
   return (
     <nav className="where" aria-label="Around the work">
       {left > 0 && <span className="soft">About {hours(left)} left.</span>}
+      <span className="soft">
+        In all {set_ups === 1 ? "one set-up" : `${set_ups} set-ups`} of the machine
+        {trips > 0 && `, ${trips === 1 ? "one walk" : `${trips} walks`} to the iron`}.
+      </span>
       <Link className="word-button" to="schedule">
         When there is time
       </Link>
