@@ -2,6 +2,7 @@ package demo_test
 
 import (
 	"slices"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -9,6 +10,7 @@ import (
 
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
+	"umschlag/core/work"
 	"umschlag/demo"
 	"umschlag/format/planfile"
 )
@@ -135,6 +137,11 @@ func TestTheDemoStepsCanBeFollowed(t *testing.T) {
 			for _, id := range s.Cuts {
 				used[id]++
 				assert.True(t, waits[id] == "" || gates[waits[id]], "%s: %s is cut before %s", name, id, waits[id])
+			}
+			drawn := len(s.Stack) > 0 || strings.HasPrefix(s.ID, "cut.") || strings.HasPrefix(s.ID, "measure") || strings.HasSuffix(s.ID, "layout") || strings.HasSuffix(s.ID, "sample") || s.Stage == string(work.Closing)
+			assert.True(t, drawn, "%s: it is not said what lies on what when %s", name, s.ID)
+			if s.Turned && len(s.Stack) > 0 && s.ID != "hem" && s.ID != "fold" && s.ID != "bottom" {
+				assert.Equal(t, work.WrongUp, s.Stack[len(s.Stack)-1].Up, "%s: %s", name, s.ID)
 			}
 			at[s.ID] = true
 			if s.Gate != "" {

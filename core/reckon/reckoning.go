@@ -578,13 +578,22 @@ type Term struct {
 
 // Step is one thing to do, in working order.
 type Step struct {
-	ID    string   `json:"id"`
-	Stage string   `json:"stage"`
-	Title string   `json:"title"`
-	Text  string   `json:"text"`
-	Needs []string `json:"needs"`
-	Cuts  []string `json:"cuts"`
-	Row   int      `json:"row,omitempty"`
+	ID    string `json:"id"`
+	Stage string `json:"stage"`
+	Title string `json:"title"`
+	Text  string `json:"text"`
+	// Piece that lies on the table, by its name; absent where it is several or none.
+	Piece string `json:"piece,omitempty"`
+	// Act is what becomes of it: unit, row, rows, border, parts, quilt; absent where its drawing stays
+	// as it was.
+	Act string `json:"act,omitempty"`
+	// Turned tells that its wrong side lies up.
+	Turned bool     `json:"turned,omitempty"`
+	Needs  []string `json:"needs"`
+	Cuts   []string `json:"cuts"`
+	Row    int      `json:"row,omitempty"`
+	// seams is how many are sewn for one piece, where they are counted.
+	seams int
 	// Bands are the sewn rows it is about.
 	Bands   []int  `json:"bands,omitempty"`
 	Press   string `json:"press,omitempty"`

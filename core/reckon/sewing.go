@@ -47,26 +47,9 @@ func (r *run) effort(s Step) work.Effort {
 			}
 		case s.ID == "close" && p.Name == "front":
 			e.Sewn = 2 * length.Length(p.Finished.Width.NM+p.Finished.Height.NM)
-		case len(s.Bands) > 0 && (p.Name == "front" || strings.HasPrefix(s.ID, p.Name+".")):
-			e.Seams += seamsOf(p, s.Bands)
+		case p.Name == s.Piece:
+			e.Seams = s.seams * max(1, p.Count)
 		}
 	}
 	return e
-}
-
-// seamsOf is how many seams join the patches of bands, and the bands to one another.
-func seamsOf(p Piece, bands []int) int {
-	cells := map[int]int{}
-	for _, c := range p.Cells {
-		for _, band := range bands {
-			if c.Band == band {
-				cells[band]++
-			}
-		}
-	}
-	n := len(cells) - 1
-	for _, count := range cells {
-		n += count - 1
-	}
-	return max(0, n)
 }

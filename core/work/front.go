@@ -82,7 +82,7 @@ func (b *builder) worked() {
 		if joined := b.Face.Parts[0].Joined; joined > 1 {
 			text = fmt.Sprintf("Join the %d strips end to end. ", joined) + text
 		}
-		b.add(Step{ID: b.prefix + "gather", Stage: Piecing, Title: "Gather the panel", Text: text, Machine: gathering, Caution: b.pins(),
+		b.add(Step{ID: b.prefix + "gather", Stage: Piecing, Title: "Gather the panel", Stack: []Sheet{{What: "panel", Up: RightUp, Cloth: b.faceCloth(b.on)}}, Text: text, Machine: gathering, Caution: b.pins(),
 			Check: fmt.Sprintf("It lies flat at the edges; trim it to %s.", b.size(b.Face.Sewn))})
 	}
 	for i, f := range b.Face.Found {
@@ -90,7 +90,7 @@ func (b *builder) worked() {
 	}
 	for _, p := range b.Face.Parts {
 		if p.Role == front.PocketPart {
-			b.add(Step{ID: b.prefix + p.Name, Stage: Piecing, Title: "Lay the pocket on", Machine: b.piecing(), Press: "Press the fold.", Caution: ironCaution,
+			b.add(Step{ID: b.prefix + p.Name, Stage: Piecing, Stack: onTop(b.faceUp(b.on), Sheet{What: "pocket, folded", Up: RightUp, Cloth: b.faceCloth(b.on)}), Title: "Lay the pocket on", Machine: b.piecing(), Press: "Press the fold.", Caution: ironCaution,
 				Text:  "Fold it in half, wrong sides together, the fold at the top; stitch along the fold, lay it on the lower half and baste it round three sides within the seam.",
 				Check: "The fold lies level; a hand goes in."})
 		}
@@ -101,17 +101,17 @@ func (b *builder) worked() {
 func (b *builder) windows() {
 	w, f := b.Face.Windows, b.Face
 	units := f.Columns * f.Rows
-	b.add(Step{ID: b.prefix + "fold-units", Stage: Piecing, Title: fmt.Sprintf("Fold the %d units", units), Press: "Press every fold sharp.", Caution: ironCaution,
+	b.add(Step{ID: b.prefix + "fold-units", Stage: Piecing, Stack: []Sheet{{What: "square", Up: WrongUp}}, Turned: true, Title: fmt.Sprintf("Fold the %d units", units), Press: "Press every fold sharp.", Caution: ironCaution,
 		Text:  fmt.Sprintf("Press the edges of each square in round a template of %s. Fold all four corners to the middle and press; fold the new corners to the middle and press again. Catch the four points in the middle with a few stitches through all layers.", b.text(w.Template)),
 		Check: fmt.Sprintf("Each unit is %s square, its corners sharp.", b.text(w.Unit))})
-	b.add(Step{ID: b.prefix + "units", Stage: Piecing, Title: "Join the units", Bands: numbers(f.Bands), Machine: machine.SetUp{Stitch: "straight stitch 2.2 mm", Needle: "90/14"}, Caution: needleCaution,
+	b.add(Step{ID: b.prefix + "units", Stage: Piecing, Stack: facing(Sheet{What: "units so far"}, Sheet{What: "next unit"}), Title: "Join the units", Bands: numbers(f.Bands), Machine: machine.SetUp{Stitch: "straight stitch 2.2 mm", Needle: "90/14"}, Caution: needleCaution,
 		Text:  fmt.Sprintf("%d rows of %d. Lay two units on each other, open the flaps of the sides that meet and sew along the crease; then the rows to each other.", f.Rows, f.Columns),
 		Check: fmt.Sprintf("The panel is %s; measure it before the back is cut.", b.size(f.Sewn))})
-	b.add(Step{ID: b.prefix + "windows", Stage: Piecing, Title: fmt.Sprintf("Sew %d windows and %d half ones", w.Whole, w.Half), Caution: b.pins(),
+	b.add(Step{ID: b.prefix + "windows", Stage: Piecing, Title: fmt.Sprintf("Sew %d windows and %d half ones", w.Whole, w.Half), Stack: []Sheet{{What: "units", Up: RightUp}, {What: "patch", Up: RightUp}, {What: "folded edge, rolled over", Up: RightUp}}, Caution: b.pins(),
 		Text:  "Lay a patch over each join, on its point, roll the folded edges over it from all four sides and stitch them down; at the rim half a patch, its long side even with the edge.",
 		Check: "No raw edge shows, and the folds lie in one curve from point to point."})
 	if w.Buttons {
-		b.add(Step{ID: b.prefix + "points", Stage: Piecing, Title: fmt.Sprintf("Sew %d buttons on the points", w.Points), Text: "Where units meet, through all layers; those at the rim after the cover is closed.", Caution: buttonCaution})
+		b.add(Step{ID: b.prefix + "points", Stage: Piecing, Machine: machine.SetUp{Hand: true, Stitch: "strong thread, taken double"}, Stack: []Sheet{{What: "units", Up: RightUp}, {What: "button"}}, Title: fmt.Sprintf("Sew %d buttons on the points", w.Points), Text: "Where units meet, through all layers; those at the rim after the cover is closed.", Caution: buttonCaution})
 	}
 }
 
@@ -162,7 +162,7 @@ func (b *builder) band(name string, band front.Band, g front.Grid) {
 	if band.Posts {
 		what = "sashes and posts"
 	}
-	step := Step{ID: fmt.Sprintf("%s%srow.%d", b.prefix, name, band.Number), Stage: Piecing, Row: band.Number, Bands: []int{band.Number}, Title: fmt.Sprintf("Sew row %d", band.Number),
+	step := Step{ID: fmt.Sprintf("%s%srow.%d", b.prefix, name, band.Number), Stage: Piecing, Act: RowSewn, Seams: band.Pieces - 1, Stack: facing(Sheet{What: "row so far"}, Sheet{What: "next piece"}), Row: band.Number, Bands: []int{band.Number}, Title: fmt.Sprintf("Sew row %d", band.Number),
 		Text: fmt.Sprintf("Join its %d %s from left to right.", band.Pieces, what), Machine: b.piecing(), Press: pressText(side), Side: side, Caution: b.pins()}
 	switch {
 	case g.Point:
@@ -194,7 +194,7 @@ func (b *builder) rows(name string, g front.Grid, bands []front.Band) {
 	if g.Sash && side != press.Open {
 		side = press.ToSash
 	}
-	step := Step{ID: b.prefix + name + "rows", Stage: Piecing, Title: "Join the rows", Text: "Two at a time from the top. " + meeting(school),
+	step := Step{ID: b.prefix + name + "rows", Stage: Piecing, Act: RowsJoined, Seams: len(bands) - 1, Stack: facing(Sheet{What: "rows so far"}, Sheet{What: "next row"}), Title: "Join the rows", Text: "Two at a time from the top. " + meeting(school),
 		Machine: b.piecing(), Press: pressText(side), Side: side, Caution: ironCaution, Bands: numbers(bands)}
 	step.Check = fmt.Sprintf("The grid is %s, and both diagonals are alike.", b.size(g.Sewn))
 	if b.alone(name) && b.Face.Rings > 0 {
@@ -223,7 +223,7 @@ func (b *builder) sets() {
 }
 
 func (b *builder) set(i int, s front.Set) {
-	b.add(Step{ID: fmt.Sprintf("%sset.%d", b.prefix, i+1), Stage: Piecing, Title: fmt.Sprintf("Sew %s", count(s.Count, "set of strips", "sets of strips")),
+	b.add(Step{ID: fmt.Sprintf("%sset.%d", b.prefix, i+1), Stage: Piecing, Seams: s.Count * (len(s.Cloths) - 1), Stack: facing(b.sheet("strips so far", s.Cloths, 0), b.sheet("next strip", s.Cloths, 1)), Title: fmt.Sprintf("Sew %s", count(s.Count, "set of strips", "sets of strips")),
 		Text:    fmt.Sprintf("%s, each %s long, in turn from one end and from the other. Press, square one end, and cut across every %s: %d segments.", b.cloths(s.Cloths), b.text(s.Length), b.text(s.Segment), s.Segments),
 		Machine: b.piecing(), Press: b.pressSet(i), Caution: rotaryCaution,
 		Check: fmt.Sprintf("A set is %s high, raw edge to raw edge. Square the end again after every few cuts.", b.text(s.Height))})
@@ -266,7 +266,7 @@ func (b *builder) bordered() {
 		}
 	}
 	if n := stacked(b.Face); n > 0 {
-		b.add(Step{ID: b.prefix + "stack", Stage: Piecing, Title: "Join the parts", Machine: b.piecing(), Press: pressText(press.Down), Caution: b.pins(),
+		b.add(Step{ID: b.prefix + "stack", Stage: Piecing, Act: PartsJoined, Seams: n, Stack: facing(Sheet{What: "parts so far"}, Sheet{What: "next part"}), Title: "Join the parts", Machine: b.piecing(), Press: pressText(press.Down), Caution: b.pins(),
 			Text:  "From the top, middles pinned to middles. A part that came out longer is centred and squared up after.",
 			Check: fmt.Sprintf("The whole is %s, raw edge to raw edge.", b.size(b.Face.Sewn))})
 	}
@@ -296,7 +296,7 @@ func (b *builder) border(name string) {
 		mitred = mitred || (c.Line != nil && strings.HasPrefix(b.Face.Parts[c.Part].Name, name+"."))
 	}
 	step := func(id, title, text, check string) {
-		b.add(Step{ID: b.prefix + name + "." + id, Stage: Piecing, Title: title, Text: text, Check: check,
+		b.add(Step{ID: b.prefix + name + "." + id, Stage: Piecing, Act: BorderSewn, Seams: 2, Stack: b.borderStack(id), Title: title, Text: text, Check: check,
 			Machine: b.piecing(), Press: "Press the seams towards the border.", Caution: b.pins()})
 	}
 	for _, p := range parts {

@@ -9,6 +9,9 @@ import (
 // add appends a step that needs what its strand has come to, and any others named.
 func (b *builder) add(s Step, needs ...string) {
 	s.Needs = union(b.after, needs)
+	if s.Piece == "" {
+		s.Piece = b.on
+	}
 	b.steps = append(b.steps, s)
 	b.after = []string{s.ID}
 }

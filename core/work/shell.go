@@ -153,7 +153,7 @@ func piped(c cover.Cover) []string {
 // joins sews the seams in their order, each when its pieces are finished; what is joined
 // to nothing is finished before what comes after them.
 func (b *builder) joins(o ShellOrder, gap string, flat finished) {
-	b.after = nil
+	b.after, b.on = nil, ""
 	joined := map[string]bool{}
 	for i, j := range o.Cover.Joins {
 		needs := flat.of(j.Between[:])
@@ -310,6 +310,7 @@ func (b *builder) cutShell() {
 // panel quilts, trims and shapes one piece while it is flat.
 func (b *builder) panel(p ShellPanel) {
 	name, id := p.name(), p.Piece.Name
+	b.on = id
 	b.strips(p)
 	b.Face, b.Pressed, b.prefix, b.Quilted = p.Face, p.Pressed, id+".", p.Quilting != nil
 	b.Applied, b.Pattern = p.Applied, p.Pattern
@@ -323,14 +324,15 @@ func (b *builder) panel(p ShellPanel) {
 		b.add(Step{ID: "layers." + id, Stage: Quilting, Title: "Layer the " + name, Caution: sprayCaution, Text: text, Machine: quilting(p.Chain), Stack: layeredStack(p.Chain, name, b.faceCloth(id))}, b.having("cut.under")...)
 	}
 	if p.Quilting != nil {
-		b.add(Step{ID: "quilt." + id, Stage: Quilting, Title: "Quilt the " + name, Text: b.linesText(p.Quilting),
+		stack := layeredStack(p.Chain, name, b.faceCloth(id))
+		b.add(Step{ID: "quilt." + id, Stage: Quilting, Act: Quilted, Stack: stack, Title: "Quilt the " + name, Text: b.linesText(p.Quilting),
 			Machine: quilting(p.Chain), Caution: needleCaution, Check: "No pleats on the lining side."})
-		b.add(Step{ID: "trim." + id, Stage: Quilting, Title: "Trim the " + name, Caution: rotaryCaution,
+		b.add(Step{ID: "trim." + id, Stage: Quilting, Stack: stack, Title: "Trim the " + name, Caution: rotaryCaution,
 			Text:  fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges.", b.size(p.Chain.Trimmed)),
 			Check: "Both diagonals are equal."})
 	}
 	if p.Surplus > 0 {
-		b.add(Step{ID: "open." + id, Stage: Quilting, Title: "Trim the open edge of the " + name, Caution: rotaryCaution,
+		b.add(Step{ID: "open." + id, Stage: Quilting, Stack: b.faceUp(id), Title: "Trim the open edge of the " + name, Caution: rotaryCaution,
 			Text: fmt.Sprintf("Its patches were cut with a seam there and the edge takes less: trim %s off.", b.text(p.Surplus))})
 	}
 	b.shape(p.Piece, p.name(), id)
@@ -341,14 +343,14 @@ func (b *builder) strips(p ShellPanel) {
 	if p.Strips < 2 {
 		return
 	}
-	b.add(Step{ID: "strips." + p.Piece.Name, Stage: Piecing, Title: "Join the strips of the " + p.name(), Machine: b.piecing(), Press: "Press the seams open.", Caution: b.pins(),
+	b.add(Step{ID: "strips." + p.Piece.Name, Stage: Piecing, Stack: facing(Sheet{What: "strip so far", Cloth: b.faceCloth(p.Piece.Name)}, Sheet{What: "next strip", Cloth: b.faceCloth(p.Piece.Name)}), Title: "Join the strips of the " + p.name(), Machine: b.piecing(), Press: "Press the seams open.", Caution: b.pins(),
 		Text:  fmt.Sprintf("%d strips end to end, right sides together.", p.Strips),
 		Check: fmt.Sprintf("The whole is %s long, raw edge to raw edge; trim what is beyond.", b.text(p.Chain.Top.Width.Total()))})
 }
 
 // shape cuts the corners of a panel, or the whole of it, to its outline.
 func (b *builder) shape(p cover.Piece, name, id string) {
-	step := Step{ID: "round." + id, Stage: Quilting, Check: "Fold the piece down its middle and across: the edges match."}
+	step := Step{ID: "round." + id, Stage: Quilting, Stack: b.faceUp(id), Check: "Fold the piece down its middle and across: the edges match."}
 	r := b.Plan.Cover.Seam + p.Radii.TopLeft
 	switch {
 	case p.Taper > 0:
@@ -390,9 +392,7 @@ func (b *builder) join(n int, j cover.Join, gap string) {
 	if slices.ContainsFunc(j.Lengths[0].Then(j.Lengths[1]), func(t sum.Term) bool { return t.Kind == sum.Corner }) {
 		step.Text += fmt.Sprintf(" Clip the straight edge every %s where it goes round the corner, not into the stitching line.", b.about(length.Inch/4, 6*length.Millimetre))
 	}
-	if j.Laid == "" {
-		step.Stack = facing(Sheet{What: j.Between[0], Cloth: b.faceCloth(j.Between[0])}, Sheet{What: j.Between[1], Cloth: b.faceCloth(j.Between[1])})
-	}
+	step.Stack = b.joinStack(j)
 	if j.Gap > 0 {
 		step.Text += fmt.Sprintf(" Leave a gap of %s %s.", b.text(j.Gap), gap)
 	}
@@ -404,7 +404,7 @@ func (b *builder) join(n int, j cover.Join, gap string) {
 
 // clip thins the allowance where it would bunch when turned.
 func (b *builder) clip() {
-	b.add(Step{ID: "clip", Stage: Closing, Title: "Clip the corners", Text: b.clipText(), Caution: "Never cut into the stitching."})
+	b.add(Step{ID: "clip", Stage: Closing, Turned: true, Title: "Clip the corners", Text: b.clipText(), Caution: "Never cut into the stitching."})
 }
 
 // clipText says how, by the school for square corners.
@@ -427,11 +427,14 @@ func (b *builder) openEdge() {
 			text += fmt.Sprintf(" It shows %s on both sides: %s.", b.text(e.Shows), bindingText[e.Style])
 		}
 	}
-	sewn := firmly
-	if p.Cover.Bottom.Finish == "raw" {
-		sewn = machine.SetUp{}
+	sewn, stack := firmly, []Sheet{{What: "hood", Up: RightUp}, {What: "binding", Up: WrongUp}}
+	switch p.Cover.Bottom.Finish {
+	case "raw":
+		sewn, stack = machine.SetUp{}, stack[:1]
+	case "hem":
+		stack = []Sheet{{What: "hood", Up: WrongUp}, {What: "its hem, turned up", Up: RightUp}}
 	}
-	b.add(Step{ID: "bottom", Stage: Closing, Title: "Finish the bottom edge", Text: text, Machine: sewn, Caution: ironCaution}, b.having("binding.make")...)
+	b.add(Step{ID: "bottom", Stage: Closing, Stack: stack, Turned: p.Cover.Bottom.Finish == "hem", Title: "Finish the bottom edge", Text: text, Machine: sewn, Caution: ironCaution}, b.having("binding.make")...)
 	b.add(Step{ID: "try", Stage: Closing, Title: "Turn it, press it and try it on", Text: "It drops over without pulling, and lifts off with one hand.", Caution: hoodCaution})
 	b.lastly()
 }

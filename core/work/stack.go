@@ -1,6 +1,9 @@
 package work
 
-import "umschlag/core/layers"
+import (
+	"umschlag/core/cover"
+	"umschlag/core/layers"
+)
 
 // Up is which side of a sheet lies up; empty for what has no sides.
 type Up string
@@ -68,4 +71,96 @@ func (b *builder) lining(piece string) string {
 		return l.Lining
 	}
 	return ""
+}
+
+// faceUp is a piece by itself, its right side up.
+func (b *builder) faceUp(piece string) []Sheet {
+	return []Sheet{{What: piece, Up: RightUp, Cloth: b.faceCloth(piece)}}
+}
+
+// onTop lays a sheet on others.
+func onTop(below []Sheet, top Sheet) []Sheet { return append(below, top) }
+
+// sheet is what is made of one of several cloths, by its place among them.
+func (b *builder) sheet(what string, cloths []string, at int) Sheet {
+	if at < len(cloths) {
+		return Sheet{What: what, Cloth: cloths[at]}
+	}
+	return Sheet{What: what}
+}
+
+// rightOut is a cover turned: its wrong sides together.
+func (b *builder) rightOut() []Sheet {
+	return []Sheet{{What: "back", Up: WrongUp, Cloth: b.faceCloth("back")}, {What: "front", Up: RightUp, Cloth: b.faceCloth("front")}}
+}
+
+// backed is the cloth behind a found panel.
+func (b *builder) backed() string {
+	if face := b.Plan.Piece(b.on).Face; face != nil {
+		return face.Backed
+	}
+	return ""
+}
+
+// borderStack is how the parts of a border are laid on each other.
+func (b *builder) borderStack(id string) []Sheet {
+	switch id {
+	case "patches":
+		return facing(Sheet{What: "patches so far"}, Sheet{What: "next patch"})
+	case "mitre":
+		return facing(Sheet{What: "strip at the side"}, Sheet{What: "strip at the top or the bottom"})
+	}
+	return facing(Sheet{What: b.on}, Sheet{What: "strip of the border"})
+}
+
+// makingStack is how a back is laid for one of the things that are done to it.
+func (b *builder) makingStack(id string) []Sheet {
+	cloth := b.faceCloth("back")
+	piece := Sheet{What: "back piece", Up: RightUp, Cloth: cloth}
+	turned := Sheet{What: "back piece", Up: WrongUp, Cloth: cloth}
+	switch id {
+	case "hem":
+		return []Sheet{turned, {What: "its hem", Up: RightUp, Cloth: cloth}}
+	case "fold":
+		return []Sheet{turned, {What: "its other half, folded over", Up: RightUp, Cloth: cloth}}
+	case "lining":
+		return facing(Sheet{What: "half of the lining", Cloth: b.lining("back")}, Sheet{What: "the other half", Cloth: b.lining("back")})
+	case "tape":
+		return []Sheet{piece, {What: "hook-and-loop tape"}}
+	case "buttons":
+		return []Sheet{piece, {What: "button"}}
+	case "ties":
+		return []Sheet{piece, {What: "tie", Up: RightUp, Cloth: cloth}}
+	case "flap":
+		return []Sheet{{What: "zip", Up: RightUp}, {What: "flap", Up: RightUp, Cloth: cloth}}
+	case "tab":
+		return facing(piece, Sheet{What: "tab", Cloth: cloth})
+	case "zip":
+		if len(b.Order.Back.Lies) == 1 {
+			return []Sheet{{What: "front and back, pressed open", Up: WrongUp}, {What: "zip", Up: WrongUp}}
+		}
+		return []Sheet{{What: "zip", Up: RightUp}, piece}
+	}
+	return nil
+}
+
+// turnedMakings are done to the wrong side of a back.
+var turnedMakings = map[string]bool{"hem": true, "fold": true}
+
+// joinStack is how two pieces are laid for their seam.
+func (b *builder) joinStack(j cover.Join) []Sheet {
+	first := Sheet{What: j.Between[0], Up: RightUp, Cloth: b.faceCloth(j.Between[0])}
+	second := Sheet{What: j.Between[1], Up: RightUp, Cloth: b.faceCloth(j.Between[1])}
+	switch {
+	case j.Folded && j.Between[0] == j.Between[1]:
+		first.What = "folds of both halves"
+		return []Sheet{{What: "zip", Up: RightUp}, first}
+	case j.Folded:
+		first.What += ", folded"
+		return []Sheet{second, first}
+	case j.Between == [2]string{"outside", "inside"}:
+		second.Up = WrongUp
+		return []Sheet{first, {What: "flaps", Up: RightUp}, second}
+	}
+	return facing(first, second)
 }

@@ -43,6 +43,19 @@ func (b *builder) together(u front.Unit) string {
 	return ""
 }
 
+// seamsOf is how many seams one unit has.
+func (b *builder) seamsOf(u front.Unit) int {
+	switch u.Sign {
+	case block.Cross:
+		return 3
+	case block.Up, block.Down, block.Left, block.Right:
+		return 2
+	case block.Diamond:
+		return 4
+	}
+	return max(1, len(u.Cloths)-1)
+}
+
 // units sews what the blocks are made of, one kind after the other, each in a chain.
 func (b *builder) units() {
 	for i, u := range b.Face.Units {
@@ -61,7 +74,7 @@ func (b *builder) units() {
 		if how := b.together(u); how != "" {
 			text = b.cloths(u.Cloths) + ": " + how
 		}
-		b.add(Step{ID: fmt.Sprintf("%sunit.%d", b.prefix, i+1), Stage: Piecing, Title: title, Machine: b.piecing(), Press: press, Within: true, Caution: b.pins(), Text: text + b.chain(u.Count),
+		b.add(Step{ID: fmt.Sprintf("%sunit.%d", b.prefix, i+1), Stage: Piecing, Act: UnitSewn, Seams: u.Count * b.seamsOf(u), Stack: facing(b.sheet("one piece", u.Cloths, 0), b.sheet("the other", u.Cloths, 1)), Title: title, Machine: b.piecing(), Press: press, Within: true, Caution: b.pins(), Text: text + b.chain(u.Count),
 			Check: fmt.Sprintf("Each is %s × %s, raw edge to raw edge; trim what is beyond.", b.text(u.Width), b.text(u.Height))})
 	}
 }

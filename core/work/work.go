@@ -50,16 +50,40 @@ const (
 	Closing   Stage = "close"
 )
 
+// Act is what becomes of a piece in a step, where a drawing shows it.
+type Act string
+
+// The acts.
+const (
+	// UnitSewn makes a unit of a block, RowSewn joins the patches of a band, RowsJoined
+	// bands to each other, BorderSewn strips to what they go round, PartsJoined the parts of
+	// a stack, and Quilted the layers.
+	UnitSewn    Act = "unit"
+	RowSewn     Act = "row"
+	PartsJoined Act = "parts"
+	RowsJoined  Act = "rows"
+	BorderSewn  Act = "border"
+	Quilted     Act = "quilt"
+)
+
 // Step is one thing to do.
 type Step struct {
 	ID    string
 	Stage Stage
-	Title string
-	Text  string
+	// Piece that lies on the table, by its name; empty where it is several or none.
+	Piece string
+	// Act is what becomes of it; empty where its drawing stays as it was.
+	Act Act
+	// Turned tells that its wrong side lies up.
+	Turned bool
+	Title  string
+	Text   string
 	// Needs are the steps that come before, by id.
 	Needs []string
 	// Cuts used here for the first time, by their ids.
 	Cuts []string
+	// Seams is how many seams are sewn, where they are counted.
+	Seams int
 	// Row of the grid this step is about, 0 when it is not one row.
 	Row int
 	// Bands are the sewn rows this step is about, by their numbers.
@@ -134,17 +158,18 @@ func (o Order) GateName() string {
 
 type builder struct {
 	Order
-	// prefix stands before the ids of the steps of one piece among several.
-	prefix string
-	style  length.Style
-	steps  []Step
+	// prefix stands before the ids of the steps of one piece among several, and on is the
+	// piece that is worked at.
+	prefix, on string
+	style      length.Style
+	steps      []Step
 	// after is what has to be done before the next step of this strand.
 	after []string
 }
 
 // Steps is the work in an order that can be followed.
 func Steps(o Order) []Step {
-	b := &builder{Order: o, style: o.Plan.Style()}
+	b := &builder{Order: o, style: o.Plan.Style(), on: "front"}
 	b.prepare()
 	measured := b.after
 	b.apart(func() { b.cutFront(); b.face("front") }, b.cutUnder)
@@ -267,10 +292,11 @@ func (b *builder) layered() {
 	if !b.Quilted {
 		return
 	}
-	b.add(Step{ID: "quilt", Stage: Quilting, Title: "Quilt", Text: b.linesText(b.Plan.Piece("front").Quilting),
+	stack := layeredStack(b.Chain, "front", b.faceCloth("front"))
+	b.add(Step{ID: "quilt", Stage: Quilting, Act: Quilted, Stack: stack, Title: "Quilt", Text: b.linesText(b.Plan.Piece("front").Quilting),
 		Machine: quilting(b.Chain), Caution: needleCaution,
 		Check: "No pleats on the lining side."})
-	b.add(Step{ID: "trim", Stage: Quilting, Title: "Trim square",
+	b.add(Step{ID: "trim", Stage: Quilting, Stack: stack, Title: "Trim square",
 		Text:  fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges, the pattern centred.", b.size(b.Chain.Trimmed)),
 		Check: "Opposite borders are alike, both diagonals equal.",
 		Gate:  FrontUntrimmed, Expect: b.Chain.Top, Caution: rotaryCaution})
@@ -351,7 +377,7 @@ func (b *builder) linesText(q *plan.Quilting) string {
 }
 
 func (b *builder) gate() {
-	b.add(Step{ID: "gate.front", Stage: Backing, Title: "Measure the front", Gate: b.GateName(), Expect: b.Chain.Trimmed,
+	b.add(Step{ID: "gate.front", Stage: Backing, Title: "Measure the front", Stack: b.faceUp("front"), Gate: b.GateName(), Expect: b.Chain.Trimmed,
 		Text:  "Across the middle and up the middle, raw edge to raw edge. The back is cut to what you measure, not to the plan.",
 		Check: fmt.Sprintf("Planned: %s.", b.size(b.Chain.Trimmed))})
 }
@@ -374,7 +400,7 @@ func (b *builder) fittings(piece string, late bool) {
 }
 
 func (b *builder) fitting(f Fitting, piece string) {
-	s := Step{ID: f.ID, Stage: Quilting, Title: fmt.Sprintf("Sew the %s on the %s", strings.ToLower(f.Title), piece), Text: f.Fixing, Check: "It lies " + f.Check, Machine: firmly}
+	s := Step{ID: f.ID, Stage: Quilting, Title: fmt.Sprintf("Sew the %s on the %s", strings.ToLower(f.Title), piece), Text: f.Fixing, Check: "It lies " + f.Check, Machine: firmly, Piece: piece, Stack: onTop(b.faceUp(piece), Sheet{What: strings.ToLower(f.Title), Up: RightUp})}
 	switch f.Title {
 	case "Handle", "Strap", "Belt", "Loop", "Tape":
 		s.Caution = strapCaution
@@ -385,6 +411,7 @@ func (b *builder) fitting(f Fitting, piece string) {
 }
 
 func (b *builder) back() {
+	b.on = "back"
 	b.add(Step{ID: "cut.back", Stage: Backing, Title: "Cut the back", Cuts: append(b.cuts("back", false), b.cuts("back", true)...),
 		Text: "All of it the same way up, to the front as you measured it.", Caution: rotaryCaution})
 	for _, m := range b.Order.Back.Making {
@@ -392,7 +419,7 @@ func (b *builder) back() {
 		if caution == "" && m.Press != "" {
 			caution = ironCaution
 		}
-		b.add(Step{ID: m.ID, Stage: Backing, Title: m.Title, Text: m.Text, Machine: m.Machine, Press: m.Press, Check: m.Check, Caution: caution})
+		b.add(Step{ID: m.ID, Stage: Backing, Title: m.Title, Text: m.Text, Stack: b.makingStack(m.ID), Turned: turnedMakings[m.ID], Machine: m.Machine, Press: m.Press, Check: m.Check, Caution: caution})
 	}
 }
 
@@ -420,17 +447,18 @@ func (b *builder) close() {
 	if len(c.Lies) > 1 && len(c.Overlap) > 0 {
 		gate, expect = BackOverlap, sum.Size{Width: c.Overlap}
 	}
-	b.add(Step{ID: "close", Stage: Closing, Title: "Sew front and back together", Text: spaced(text), Gate: gate, Expect: expect, Stack: b.closingStack(),
+	b.add(Step{ID: "close", Stage: Closing, Title: "Sew front and back together", Text: spaced(text), Gate: gate, Expect: expect, Stack: b.closingStack(), Turned: true,
 		Machine: b.closing(b.Plan.Edges.Piping != nil, max(2*b.Chain.Thick, hemmed)), Caution: b.pins()})
 	if finish := insideText[b.Plan.Edges.Inside]; finish != "" {
-		b.add(Step{ID: "finish", Stage: Closing, Title: "Finish the seams", Text: finish, Machine: insideMachine[b.Plan.Edges.Inside]})
+		b.add(Step{ID: "finish", Stage: Closing, Title: "Finish the seams", Text: finish, Stack: b.closingStack(), Turned: true, Machine: insideMachine[b.Plan.Edges.Inside]})
 	}
-	b.add(Step{ID: "clip", Stage: Closing, Title: "Clip the corners", Text: b.clipText(),
+	b.add(Step{ID: "clip", Stage: Closing, Title: "Clip the corners", Text: b.clipText(), Stack: b.closingStack(), Turned: true,
 		Check: "Turn one corner out a little first: caught layers show now, before anything is clipped.", Caution: "Never cut into the stitching."})
-	b.add(Step{ID: "turn", Stage: Closing, Title: "Turn and press", Press: "Press the edges.", Caution: ironCaution,
+	b.on = "front"
+	b.add(Step{ID: "turn", Stage: Closing, Stack: b.rightOut(), Title: "Turn and press", Press: "Press the edges.", Caution: ironCaution,
 		Text: spaced([]string{c.Turned, "Push the corners out with something blunt. Press from the wrong side of the back."})})
 	b.ditch()
-	b.add(Step{ID: "gate.cover", Stage: Closing, Title: "Measure the finished cover and put the pad in", Gate: CoverFinished, Expect: b.Finished,
+	b.add(Step{ID: "gate.cover", Stage: Closing, Stack: b.rightOut(), Title: "Measure the finished cover and put the pad in", Gate: CoverFinished, Expect: b.Finished,
 		Text:  "Lay it flat, empty, and measure from edge to edge across and up.",
 		Check: fmt.Sprintf("Planned: %s.", b.size(b.Finished))}, b.having("form")...)
 	b.lastly()
@@ -458,7 +486,7 @@ func (b *builder) ditch() {
 		return
 	}
 	inside := b.Finished.Each(func(s sum.Sum) sum.Sum { return s.Plus(sum.Border, "flange", -2*f) })
-	b.add(Step{ID: "ditch", Stage: Closing, Title: "Stitch the flange", Machine: machine.SetUp{Stitch: "straight stitch 3 mm", Needle: "90/14"},
+	b.add(Step{ID: "ditch", Stage: Closing, Stack: b.rightOut(), Title: "Stitch the flange", Machine: machine.SetUp{Stitch: "straight stitch 3 mm", Needle: "90/14"},
 		Text:  fmt.Sprintf("All round, %s from the edge, in the ditch of the border where there is one; an opening stays open.", b.text(f)),
 		Check: fmt.Sprintf("Inside the line it is %s.", b.size(inside))})
 }

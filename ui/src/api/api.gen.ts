@@ -1079,6 +1079,19 @@ id: string
 stage: string
 title: string
 text: string
+/**
+ * Piece that lies on the table, by its name; absent where it is several or none.
+ */
+piece?: string
+/**
+ * Act is what becomes of it: unit, row, rows, border, parts, quilt; absent where its drawing stays
+ * as it was.
+ */
+act?: string
+/**
+ * Turned tells that its wrong side lies up.
+ */
+turned?: boolean
 needs: string[]
 cuts: string[]
 row?: number

@@ -50,6 +50,12 @@ export function Closure({ back, cuts, text }: Props) {
   );
 }
 
+/** A back as it lies with its wrong side up, in a piece whose left and right edge come to a sum, in nanometres. */
+export function turnedOver(back: BackShown, edges: number): BackShown {
+  const over = <Of extends { box: Box }>(one: Of): Of => ({ ...one, box: { ...one.box, x: edges - one.box.x - one.box.width } });
+  return { ...back, lies: back.lies.map(over).reverse(), marks: back.marks.map(over) };
+}
+
 /** The middle of what shows of a piece beside the lap. */
 function middleOf(box: Box, lap: { from: number; to: number } | null, right: boolean): [number, number] {
   const [from, to] = [mm(box.x), mm(box.x + box.width)];

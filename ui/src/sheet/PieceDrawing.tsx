@@ -80,6 +80,10 @@ interface Props {
   select?: (cell: Cell, piece: Piece) => void;
   /** Draw the nested outlines; without them only the finished face is drawn. */
   outlines?: boolean;
+  /** How far each cell is drawn from its place, in nanometres, where not all is sewn together. */
+  apart?: (readonly [number, number])[];
+  /** Its wrong side is seen: left and right change places. */
+  turned?: boolean;
   /** How each of the shapes laid on it is drawn; all are shown when absent. */
   shapes?: (shape: Shape) => "shown" | "dimmed" | "hidden";
 }
@@ -97,11 +101,14 @@ export const PieceDrawing = memo(function PieceDrawing({
   select,
   outlines = true,
   shapes = shown,
+  apart,
+  turned = false,
 }: Props) {
   const id = useId();
   const cut = extent(piece);
   const lines = { finished: pathOf(piece.outline), trimmed: pathOf(piece.trimmed_outline), cut: pathOf(piece.cut_outline) };
   const laid = piece.shapes.filter((s) => shapes(s) !== "hidden");
+  const loose = apart?.some(([x, y]) => x !== 0 || y !== 0) ?? false;
   const letters = [...new Set([...piece.cells, ...laid].map((c) => c.cloth))];
   return (
     <g className="piece">
@@ -114,7 +121,10 @@ export const PieceDrawing = memo(function PieceDrawing({
         </clipPath>
         {piece.gather && <Folds id={`${id}folds`} direction={piece.gather.direction} />}
       </defs>
-      <g clipPath={`url(#${id}face)`}>
+      <g
+        clipPath={loose ? undefined : `url(#${id}face)`}
+        transform={turned ? `translate(${2 * cut.x + cut.width} 0) scale(-1 1)` : undefined}
+      >
         {piece.cells.map((cell, i) => (
           // biome-ignore lint/a11y/noStaticElementInteractions: the list of cuts beside the sheet selects by keyboard
           <path
@@ -122,6 +132,7 @@ export const PieceDrawing = memo(function PieceDrawing({
             key={i}
             className={select ? "cell pick" : "cell"}
             d={cellPath(cell)}
+            transform={loose ? `translate(${apart?.[i]?.map(mm).join(" ")})` : undefined}
             fill={`url(#${id}${cell.cloth})`}
             opacity={dimmed?.(cell) ? 0.22 : 1}
             onClick={select && (() => select(cell, piece))}
@@ -138,6 +149,7 @@ export const PieceDrawing = memo(function PieceDrawing({
         ))}
         {piece.gather && <rect className="quilting" {...cut} fill={`url(#${id}folds)`} />}
         {piece.quilting && <Quilting lines={piece.quilting.lines ?? []} />}
+        {turned && <path className="wrong-side" d={lines.cut} />}
       </g>
       {outlines && (
         <>
@@ -147,7 +159,7 @@ export const PieceDrawing = memo(function PieceDrawing({
           <path className="outline trimmed" d={lines.trimmed} />
         </>
       )}
-      <path className="outline finished" d={lines.finished} />
+      {!loose && <path className="outline finished" d={lines.finished} />}
       {piece.ditch.length > 0 && <path className="ditch" d={pathOf(piece.ditch)} />}
       {piece.cells
         .filter((cell) => selected?.has(cell.cut))

@@ -12,13 +12,14 @@ import { said } from "../brief/Value";
 import { usePlan } from "../plan/context";
 import { get, put } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
+import { apartAt, momentOf } from "../sew/moment";
 import { elapsed, useProgress, without } from "../sew/progress";
 import { Reason } from "../sew/Reason";
 import { Several } from "../sew/Several";
 import { StackFigure } from "../sew/StackFigure";
 import { Timer } from "../sew/Timer";
 import { Troubles } from "../sew/Troubles";
-import { Closure } from "../sheet/Closure";
+import { Closure, turnedOver } from "../sheet/Closure";
 import { FoldFigure } from "../sheet/Fold";
 import { OnPiece } from "../sheet/OnPiece";
 import { extent, mm, PieceDrawing } from "../sheet/PieceDrawing";
@@ -147,6 +148,7 @@ function StepAtHand({
   const titles = missing.map((id) => reckoning.steps.find((s) => s.id === id)?.title.toLowerCase()).join(", ");
   const gates = reckoning.steps.filter((s) => missing.includes(s.id) && s.gate);
   const left = now.skipped?.[step.id];
+  const first = reckoning.steps.find((s) => s.changes)?.id === step.id;
   return (
     <article className="at-hand">
       <p className="soft">
@@ -177,7 +179,9 @@ function StepAtHand({
                 <dd>
                   <T>{step.machine}</T>
                   <span className="set-up soft">
-                    {step.changes ? (
+                    {step.changes && first ? (
+                      " Set it up so."
+                    ) : step.changes ? (
                       <>
                         {" "}
                         Set it up: <T>{step.changes.join(", ")}</T>.
@@ -369,17 +373,17 @@ const nothing: ReadonlySet<string> = new Set();
 function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Reckoning; cloths: unknown }) {
   const { id } = usePlan();
   const sewnOn = reckoning.fittings.find((f) => step.id === `fitting.${f.index + 1}`);
-  const name = step.stage === "back" && !step.gate ? "back" : "front";
-  const piece =
-    reckoning.pieces.find((p) => p.name === sewnOn?.on) ??
-    reckoning.pieces.find((p) => step.id.endsWith(`.${p.name}`) || step.id.startsWith(`${p.name}.`)) ??
-    reckoning.pieces.find((p) => p.name === name) ??
-    reckoning.pieces[0];
+  const piece = reckoning.pieces.find((p) => p.name === step.piece) ?? reckoning.pieces[0];
   if (!piece) return null;
   const box = extent(piece);
-  const quilts = /(^|\.)quilt(\.|$)/.test(step.id) ? (piece.quilting?.lines ?? []) : [];
-  const room = quilts.length > 0 ? box.width / 24 : 6;
-  const shown = step.stage === "piece" || step.stage === "cut" ? { ...piece, quilting: undefined } : piece;
+  const now = momentOf(step, reckoning.steps, piece);
+  const apart = apartAt(now, piece.cells);
+  const loose = apart.some(([x, y]) => x !== 0 || y !== 0);
+  const quilts = step.act === "quilt" ? (piece.quilting?.lines ?? []) : [];
+  const pieced = piece.cells.some((c) => c.band);
+  const room = quilts.length > 0 ? box.width / 24 : pieced && !now.whole ? box.width * 0.14 : 6;
+  const shown = now.quilted ? piece : { ...piece, quilting: undefined };
+  const back = reckoning.back && step.turned ? turnedOver(reckoning.back, Math.round((2 * box.x + box.width) * 1e6)) : reckoning.back;
   return (
     <figure className="step-drawing">
       <svg
@@ -392,14 +396,22 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
           swatches={swatchesOf(cloths)}
           dimmed={(cell) => !isAbout(step, cell)}
           shapes={shapesAt(step, reckoning.steps, piece)}
-          outlines={step.stage !== "piece"}
+          outlines={now.whole}
+          apart={apart}
+          turned={step.turned}
         />
-        {step.stage === "piece" && <RowLabels cells={piece.cells} text={box.width / 30} />}
+        {step.stage === "piece" && !loose && <RowLabels cells={piece.cells} text={box.width / 30} />}
         {quilts.length > 0 && <Beginnings lines={quilts} text={box.width / 34} />}
         {sewnOn && <OnPiece fittings={[sewnOn]} text={box.width / 26} />}
-        {piece.name === "back" && reckoning.back && <Closure back={reckoning.back} cuts={reckoning.cuts} text={box.width / 26} />}
-        <Arrows step={step} seams={piece.press} size={box.width} />
+        {piece.name === "back" && back && <Closure back={back} cuts={reckoning.cuts} text={box.width / 26} />}
+        <Arrows
+          step={step}
+          seams={piece.press}
+          size={box.width}
+          place={(seam) => apart[piece.cells.findIndex((c) => c.band === seam.band)]}
+        />
       </svg>
+      {step.turned && <figcaption className="soft">Its wrong side is seen: left and right change places.</figcaption>}
       {step.id.endsWith("shapes.cut") && (
         <figcaption className="soft">
           <a className="word-button" href={`/api/v1/plans/${id}/shapes/${piece.name}?as=templates`}>
@@ -455,7 +467,18 @@ function RowLabels({ cells, text }: { cells: Cell[]; text: number }) {
 }
 
 /** An arrow at every seam that is pressed in this step. */
-function Arrows({ step, seams, size }: { step: Step; seams: PressSeam[]; size: number }) {
+function Arrows({
+  step,
+  seams,
+  size,
+  place,
+}: {
+  step: Step;
+  seams: PressSeam[];
+  size: number;
+  /** How far the row of a seam is drawn from its place. */
+  place: (seam: PressSeam) => readonly [number, number] | undefined;
+}) {
   if (!step.side || step.side === "open" || step.side === "dark") return null;
   const long = size * 0.03;
   return (
@@ -465,7 +488,7 @@ function Arrows({ step, seams, size }: { step: Step; seams: PressSeam[]; size: n
         .map((s) => (
           <path
             key={`${s.x1} ${s.y1} ${s.x2} ${s.y2}`}
-            transform={`translate(${mm(s.x1 + s.x2) / 2} ${mm(s.y1 + s.y2) / 2}) rotate(${turns[s.side] ?? 0})`}
+            transform={`translate(${place(s)?.map(mm).join(" ") ?? 0}) translate(${mm(s.x1 + s.x2) / 2} ${mm(s.y1 + s.y2) / 2}) rotate(${turns[s.side] ?? 0})`}
             d={`M${-long} 0 H${long} M${long * 0.4} ${-long * 0.5} L${long} 0 L${long * 0.4} ${long * 0.5}`}
           />
         ))}

@@ -1,0 +1,71 @@
+import { expect, test } from "vitest";
+import type { Cell, Step } from "../api/api.gen";
+import { pieceOf } from "../test/piece";
+import { apartAt, borderOf, momentOf } from "./moment";
+
+const step = (id: string, more: Partial<Step> = {}): Step => ({
+  id,
+  stage: "piece",
+  title: id,
+  text: "",
+  needs: [],
+  cuts: [],
+  done: false,
+  minutes: 1,
+  piece: "front",
+  ...more,
+});
+
+const steps = [
+  step("cut.front", { stage: "cut" }),
+  step("row.1", { act: "row", bands: [1] }),
+  step("row.2", { act: "row", bands: [2] }),
+  step("rows", { act: "rows", bands: [1, 2] }),
+  step("border.1.side", { act: "border" }),
+  step("border.1.run", { act: "border" }),
+  step("layers", { stage: "quilt" }),
+  step("quilt", { stage: "quilt", act: "quilt" }),
+  step("cut.back", { stage: "back", piece: "back" }),
+];
+
+const cell = (x: number, y: number, band: number, cut = "front.patch.A"): Cell => ({ cut, cloth: "A", x, y, width: 10, height: 10, band });
+const cells = [
+  cell(10, 10, 1),
+  cell(20, 10, 1),
+  cell(10, 20, 2),
+  cell(20, 20, 2),
+  { ...cell(0, 10, 0, "front.border.1.side"), height: 20 },
+  { ...cell(0, 0, 0, "front.border.1.run"), width: 40 },
+];
+const front = pieceOf({ name: "front", cells });
+
+const at = (id: string) => momentOf(step(id), steps, front);
+
+test("a moment holds what its step and those before it have done", () => {
+  expect([...at("cut.front").sewn]).toEqual([]);
+  expect([...at("row.2").sewn]).toEqual([1, 2]);
+  expect([...at("row.2").joined]).toEqual([]);
+  expect([...at("rows").joined]).toEqual([1, 2]);
+  expect(at("border.1.side").borders).toEqual(["border.1.side"]);
+  expect(at("border.1.run").whole).toBe(false);
+  expect([at("layers").whole, at("layers").quilted]).toEqual([true, false]);
+  expect(at("quilt").quilted).toBe(true);
+  expect(at("cut.back").quilted, "what is done to the back leaves the front as it was").toBe(true);
+});
+
+test("what is not sewn lies apart, and nothing does in the end", () => {
+  const still = (id: string) => apartAt(at(id), cells).map(([x, y]) => x === 0 && y === 0);
+  expect(still("cut.front")).toEqual([false, false, false, false, false, false]);
+  expect(still("rows")).toEqual([true, true, true, true, false, false]);
+  expect(still("border.1.side")).toEqual([true, true, true, true, true, false]);
+  expect(still("border.1.run").every(Boolean)).toBe(true);
+  const rows = apartAt(at("row.1"), cells);
+  expect(rows[0], "a sewn row moves as one").toEqual(rows[1]);
+  expect(rows[2], "loose patches each by itself").not.toEqual(rows[3]);
+});
+
+test("borders are told from other cells", () => {
+  expect(borderOf(cell(0, 0, 0))).toBeUndefined();
+  expect(borderOf(cell(0, 0, 0, "front.border.2.left"))).toEqual({ name: "border.2", first: true });
+  expect(borderOf(cell(0, 0, 0, "front.part.1.border.1.run"))).toEqual({ name: "part.1.border.1", first: false });
+});

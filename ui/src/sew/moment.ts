@@ -1,0 +1,105 @@
+import type { Cell, Piece, Step } from "../api/api.gen";
+
+/** What is sewn of a piece when a step is done. */
+export interface Moment {
+  /** The units of its blocks are sewn. */
+  blocks: boolean;
+  /** Rows that are sewn, and those that are joined to each other, by their numbers. */
+  sewn: ReadonlySet<number>;
+  joined: ReadonlySet<number>;
+  /** Borders that are sewn on, as their steps name them. */
+  borders: readonly string[];
+  /** The parts of a stack are joined to each other. */
+  parts: boolean;
+  /** All of its face is together. */
+  whole: boolean;
+  quilted: boolean;
+}
+
+/** What is sewn of a piece once a step is done, all before it in working order too. */
+export function momentOf(step: Step, steps: Step[], piece: Piece): Moment {
+  const at = steps.findIndex((s) => s.id === step.id);
+  const its = steps.filter((s, i) => i <= at && s.piece === piece.name);
+  const last = its.at(-1);
+  return {
+    blocks: !steps.some((s, i) => i > at && s.piece === piece.name && s.act === "unit"),
+    parts: its.some((s) => s.act === "parts"),
+    sewn: new Set(its.filter((s) => s.act === "row").flatMap((s) => s.bands ?? [])),
+    joined: new Set(its.filter((s) => s.act === "rows").flatMap((s) => s.bands ?? [])),
+    borders: its.filter((s) => s.act === "border").map((s) => s.id),
+    whole: last !== undefined && last.stage !== "measure" && last.stage !== "cut" && last.stage !== "piece",
+    quilted: its.some((s) => s.act === "quilt"),
+  };
+}
+
+/** The border that a cell belongs to, and whether it is of the pair that is sewn on first; undefined for other cells. */
+export function borderOf(cell: Cell): { name: string; first: boolean } | undefined {
+  const found = /((?:part\.\d+\.)?border\.\d+)\.(\w+)/.exec(cell.cut);
+  return found?.[1] === undefined ? undefined : { name: found[1], first: /^(side|left|right)$/.test(found[2] ?? "") };
+}
+
+/** How far things that are not sewn to each other lie apart, of their distance from the middle of what they belong to. */
+const apart = 0.13;
+
+type Point = readonly [number, number];
+
+const middle = (cell: Cell): Point => [cell.x + cell.width / 2, cell.y + cell.height / 2];
+
+/** The middle of what some cells cover. */
+function around(cells: Cell[]): Point {
+  const left = Math.min(...cells.map((c) => c.x));
+  const top = Math.min(...cells.map((c) => c.y));
+  const right = Math.max(...cells.map((c) => c.x + c.width));
+  const bottom = Math.max(...cells.map((c) => c.y + c.height));
+  return [(left + right) / 2, (top + bottom) / 2];
+}
+
+/** The cells that belong together, by a key; those without one are left out. */
+function gathered(cells: Cell[], key: (cell: Cell) => string | number | undefined) {
+  const groups = new Map<string | number, Cell[]>();
+  for (const cell of cells) {
+    const of = key(cell);
+    if (of !== undefined) groups.set(of, [...(groups.get(of) ?? []), cell]);
+  }
+  return new Map([...groups].map(([of, group]) => [of, around(group)]));
+}
+
+/** The part of a stack a cell lies in; empty where there is no stack. */
+const partOf = (cell: Cell) => /\.(part\.\d+)\./.exec(cell.cut)?.[1] ?? "";
+
+const blockOf = (cell: Cell) => (cell.row && cell.column ? `${partOf(cell)} ${cell.row} ${cell.column}` : undefined);
+
+/**
+ * How far each cell is drawn from its place, in nanometres: what is not sewn to each other yet lies
+ * apart, patches from their block, blocks from their row, rows from their grid, borders from what
+ * they go round, and parts from each other.
+ */
+export function apartAt(now: Moment, cells: Cell[]): Point[] {
+  if (now.whole || cells.length === 0) return cells.map(() => [0, 0]);
+  const inside = cells.filter((c) => !borderOf(c));
+  const whole = around(cells);
+  const parts = gathered(inside, partOf);
+  const rows = gathered(inside, (c) => c.band || undefined);
+  const blocks = gathered(inside, blockOf);
+  const out = (at: Point, from: Point, times = 1): Point => [(at[0] - from[0]) * apart * times, (at[1] - from[1]) * apart * times];
+  return cells.map((cell) => {
+    const part = parts.get(partOf(cell)) ?? whole;
+    const moves: Point[] = [partOf(cell) === "" || now.parts ? [0, 0] : out(part, whole, 2)];
+    const border = borderOf(cell);
+    const row = rows.get(cell.band ?? 0);
+    if (border) {
+      const on = now.borders.some((id) => id.includes(`${border.name}.`) && (border.first || !/\.(side|left|right|patches)$/.test(id)));
+      if (!on) moves.push(out(middle(cell), part, 1.6));
+    } else if (row && !now.joined.has(cell.band ?? 0)) {
+      moves.push(out(row, part));
+      if (!now.sewn.has(cell.band ?? 0)) {
+        const block = blocks.get(blockOf(cell) ?? "") ?? middle(cell);
+        moves.push(out(block, row));
+        if (!now.blocks) moves.push(out(middle(cell), block));
+      }
+    } else if (!row && rows.size > 0 && now.joined.size === 0) {
+      moves.push(out(middle(cell), part)); // a corner, sewn on when the rows are joined
+    }
+    return moves.reduce((a, b) => [a[0] + b[0], a[1] + b[1]]);
+  });
+}
