@@ -1,5 +1,5 @@
 import ICAL from "ical.js";
-import { accessible, expect, saved, stored, test } from "./app";
+import { accessible, expect, put, saved, stored, test } from "./app";
 
 const hood = "turntable-hood-listening-corner";
 const reading = "reading-corner-cushion";
@@ -71,6 +71,74 @@ test("a step before its turn, and one left out, each with its reason", async ({ 
     .first()
     .click();
   await expect(page.getByText("Done before its turn: the lining was cut already")).toBeVisible();
+});
+
+test("a step is divided, put together again, and done again with all that stands on it", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/${reading}/sew`);
+  const steps = page.getByRole("list", { name: "Steps" }).getByRole("button");
+  await expect(steps.first()).toBeVisible();
+  const count = await steps.count();
+  await steps.filter({ hasText: /^Quilt$/ }).click();
+  await page.getByRole("button", { name: "Divide it" }).click();
+  const dialog = page.getByRole("dialog");
+  await dialog.getByLabel("Its parts").fill("only one");
+  await expect(dialog.getByRole("button", { name: "Divide it" })).toBeDisabled();
+  await expect(dialog).toContainText("Name 2 to 12 parts");
+  await dialog.getByLabel("Its parts").fill("rising lines\nfalling lines\n");
+  await accessible(page);
+  await dialog.getByRole("button", { name: "Divide it" }).click();
+  await expect(steps).toHaveCount(count + 1);
+  await steps.filter({ hasText: "Quilt: rising lines" }).click();
+  await page.getByRole("button", { name: "Put it together again" }).click();
+  await expect(steps).toHaveCount(count);
+  await page.keyboard.press("Control+z");
+  await expect(steps.filter({ hasText: "Quilt: falling lines" })).toBeVisible();
+  const { plan, revision, reckoning } = await stored(demo, reading);
+  expect(plan.progress.parts).toEqual({ quilt: ["rising lines", "falling lines"] });
+  const done = reckoning.steps.map((s: { id: string }) => s.id).slice(0, 9);
+  await fetch(`${demo.url}/api/v1/plans/${reading}`, {
+    method: "PUT",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify({ base: revision, plan: { ...plan, progress: { ...plan.progress, done } }, label: "sewn" }),
+  });
+  await page.reload();
+  await steps.filter({ hasText: "Sew row 1" }).click();
+  await page.getByRole("button", { name: "Do it again" }).click();
+  await expect(dialog).toContainText("What stands on it comes again too: join the rows.");
+  await dialog.getByLabel("The reason").fill("two patches the wrong way round");
+  await dialog.getByRole("button", { name: "Do it again" }).click();
+  await expect(page.getByRole("list", { name: "What went wrong here" })).toContainText("two patches the wrong way round");
+  await saved(page);
+  const after = (await stored(demo, reading)).plan.progress;
+  expect(after.done).toEqual(done.filter((id: string) => id !== "row.1" && id !== "rows"));
+});
+
+test("what a change after cutting spoils is listed before it is saved", async ({ page, demo }) => {
+  const { plan, revision } = await stored(demo, reading);
+  await fetch(`${demo.url}/api/v1/plans/${reading}`, {
+    method: "PUT",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify({
+      base: revision,
+      plan: { ...plan, progress: { cut: ["front.patch.A"], done: ["cut.front", "row.1"] } },
+      label: "cut",
+    }),
+  });
+  await page.goto(`${demo.url}/plans/${reading}#cover`);
+  await put(page, "Seam allowance", "3/8");
+  const dialog = page.getByRole("dialog", { name: "This is cut already" });
+  await expect(dialog).toContainText("it is too small");
+  await expect(dialog).toContainText("Sewn with it: sew row 1");
+  await accessible(page);
+  await dialog.getByRole("button", { name: "Take the change back" }).click();
+  await expect(dialog).toHaveCount(0);
+  await expect(page.getByRole("textbox", { name: "Seam allowance", exact: true })).not.toHaveValue(/3\/8/);
+  expect((await stored(demo, reading)).revision).toBe(revision + 1);
+  await put(page, "Seam allowance", "3/8");
+  await dialog.getByRole("button", { name: "Cut it again" }).click();
+  await saved(page);
+  const after = (await stored(demo, reading)).plan;
+  expect([after.cover.seam, after.progress.cut]).toEqual(["3/8", []]);
 });
 
 test("what went wrong is noted where it happened, with what helps", async ({ page, demo }) => {
@@ -155,7 +223,7 @@ test("the log: photos, a search, two side by side, and a pace that is offered", 
   await accessible(page);
   for (const box of await page.getByRole("checkbox", { name: "side by side with another" }).all()) await box.check();
   const beside = page.getByRole("region", { name: "Two covers side by side" });
-  await expect(beside.getByRole("row", { name: /^Time/ })).toContainText("1 h 30 min");
+  await expect(beside.getByRole("row", { name: /^Time \d/ })).toContainText("1 h 30 min");
   await accessible(page);
   await page.getByLabel("Look for").fill("knob tight");
   await expect(page.locator(".log-entry")).toHaveCount(1);

@@ -52,6 +52,8 @@ type SavePlan struct {
 	Base  int             `json:"base"`
 	Plan  json.RawMessage `json:"plan"`
 	Label string          `json:"label"`
+	// Known tells that what the change spoils of what is cut was seen, and is meant.
+	Known bool `json:"known,omitempty"`
 }
 
 // ConvertPlan asks for a plan to be written in another unit.
@@ -190,6 +192,12 @@ type LogView struct {
 	Gates    []GateView             `json:"gates"`
 	Pieces   []reckon.Piece         `json:"pieces"`
 	Swatches map[string]plan.Swatch `json:"swatches"`
+	// Usual is how many minutes it was reckoned to take with all its covers. PlannedCost is
+	// what it costs with them, Cost with the time it took; empty where nobody said how
+	// long, or where it cannot be cut as it stands.
+	Usual       int    `json:"usual"`
+	PlannedCost string `json:"planned_cost"`
+	Cost        string `json:"cost"`
 }
 
 // FiguresView is what the finished covers tell.
@@ -221,6 +229,8 @@ type Refusal struct {
 	Current *PlanView `json:"current,omitempty"`
 	// Yours is the version that was not saved.
 	Yours json.RawMessage `json:"yours,omitempty"`
+	// Spoils is what a change would spoil of what is cut already.
+	Spoils []reckon.Spoil `json:"spoils,omitempty"`
 }
 
 // Types is everything the user interface exchanges with the server; its types

@@ -9,6 +9,7 @@ import (
 
 	"github.com/labstack/echo/v5"
 
+	"umschlag/core/reckon"
 	"umschlag/format/planfile"
 	"umschlag/format/svgfile"
 	"umschlag/store"
@@ -42,8 +43,16 @@ type refused struct {
 
 func (r *refused) Error() string { return r.conflict.Error() }
 
+// spoiling is a save that would spoil what is cut already.
+type spoiling struct{ spoils []reckon.Spoil }
+
+func (s *spoiling) Error() string {
+	return fmt.Sprintf("the change spoils %d of what is cut", len(s.spoils))
+}
+
 func (s *server) problem(err error) Refusal {
 	var (
+		spoils   *spoiling
 		unread   planfile.Problems
 		conflict *refused
 		tooLarge *http.MaxBytesError
@@ -55,6 +64,9 @@ func (s *server) problem(err error) Refusal {
 		return Refusal{Type: "unreadable", Title: "The drawing cannot be read", Status: http.StatusBadRequest, Detail: unusable.Error()}
 	case errors.As(err, &unread):
 		return Refusal{Type: "unreadable", Title: "The plan cannot be read", Status: http.StatusBadRequest, Detail: unread.Error(), Errors: unread}
+	case errors.As(err, &spoils):
+		return Refusal{Type: "spoils", Title: "The change spoils what is cut already", Status: http.StatusConflict,
+			Detail: "Nothing was saved. Look at what it spoils, then take the change back or keep it.", Spoils: spoils.spoils}
 	case errors.As(err, &conflict):
 		return Refusal{Type: "stale", Title: "The plan was changed in another window", Status: http.StatusConflict,
 			Detail: "Nothing was overwritten. Compare both versions and keep one.", Current: &conflict.current, Yours: conflict.yours}

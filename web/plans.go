@@ -115,8 +115,33 @@ func (s *server) savePlan(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
+	if !in.Known {
+		if err := s.spoils(c.Request().Context(), c.Param("id"), in.Base, p); err != nil {
+			return err
+		}
+	}
 	saved, err := s.store.Save(c.Request().Context(), c.Param("id"), in.Base, p.Title, string(p.Cover.Kind), string(in.Plan), in.Label)
 	return s.answer(c, http.StatusOK, saved, err, in.Plan)
+}
+
+// spoils refuses a change that what is cut already does not fit; of a stale one it says
+// nothing, that is refused anyway.
+func (s *server) spoils(ctx context.Context, id string, base int, now plan.Plan) error {
+	stored, err := s.store.Plan(ctx, id)
+	if err != nil {
+		return err
+	}
+	if stored.Revision != base {
+		return nil
+	}
+	was, err := planfile.Read([]byte(stored.Doc))
+	if err != nil {
+		return fmt.Errorf("read stored plan %s: %w", id, err)
+	}
+	if list := reckon.Spoils(was, now); len(list) > 0 {
+		return &spoiling{spoils: list}
+	}
+	return nil
 }
 
 func (s *server) step(d store.Direction) echo.HandlerFunc {

@@ -419,6 +419,16 @@ func logView(e store.LogEntry, shop *reckon.Workshop) (LogView, error) {
 	r := reckon.Reckon(p, shop)
 	v := LogView{ID: e.ID, Revision: e.Revision, PlanID: e.Plan, Title: e.Title, Finished: e.Finished, Minutes: e.Minutes, Notes: e.Notes, Next: e.Next,
 		Photos: e.Photos, Troubles: p.Progress.Troubles, Plan: json.RawMessage(e.Doc), Gates: []GateView{}, Pieces: plainly(r.Pieces), Swatches: swatches([]byte(e.Doc))}
+	copies := p.Settle().Copies
+	for _, step := range r.Steps {
+		v.Usual += step.Minutes * copies
+	}
+	if r.Cost != nil {
+		v.PlannedCost = r.Cost.Taking(v.Usual)
+		if e.Minutes > 0 {
+			v.Cost = r.Cost.Taking(e.Minutes)
+		}
+	}
 	for _, step := range r.Steps {
 		if !logged(step.Gate) || step.Expect == nil {
 			continue

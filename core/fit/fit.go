@@ -153,6 +153,12 @@ next:
 	return found
 }
 
+// sure reports that what was measured of the front was looked at twice.
+func (o Order) sure() bool {
+	_, m, ok := o.Plan.MeasuredAt(frontNames...)
+	return ok && m.Sure
+}
+
 // differs says how far off the panel is and what may have caused it.
 func (o Order) differs(path string, d axis, planned length.Length, remedy plan.Remedy) finding.List {
 	var found finding.List
@@ -163,7 +169,7 @@ func (o Order) differs(path string, d axis, planned length.Length, remedy plan.R
 	if off < 0 {
 		what = "short"
 	}
-	if off.Abs().Float() > slipShare*planned.Float() {
+	if off.Abs().Float() > slipShare*planned.Float() && !o.sure() {
 		found.Add(finding.Warn, "measured-slip", about,
 			fmt.Sprintf("The front measures %s %s and was planned %s: that is more than a tenth off.", text(measured), word, text(planned)),
 			"Measure once more. Is it the right side, and the right side of the tape?")

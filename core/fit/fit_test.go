@@ -121,6 +121,11 @@ func TestASlipIsAskedAboutFirst(t *testing.T) {
 	_, found := fit.Front(order(at("front", planned*2, planned)))
 	require.Len(t, found, 2)
 	assert.Equal(t, []string{"measured-slip", "front-over"}, []string{found[0].Code, found[1].Code})
+	sure := order(at("front", planned*2, planned))
+	sure.Plan.Measured[0].Sure = true
+	_, found = fit.Front(sure)
+	require.Len(t, found, 1, "once it was measured twice, it is so")
+	assert.Equal(t, "front-over", found[0].Code)
 }
 
 // With the closing seam of the remedy the cover finishes as planned.

@@ -730,6 +730,8 @@ type Measured struct {
 	// Sides and Diagonals of a panel before it is trimmed.
 	Sides     *Sides     `json:"sides,omitempty"`
 	Diagonals *Diagonals `json:"diagonals,omitempty"`
+	// Sure tells that a measurement far from the plan was looked at twice, and is so.
+	Sure bool `json:"sure,omitempty"`
 	// Across and Up are the remedies chosen for a difference in each direction.
 	Across Remedy `json:"across,omitempty"`
 	Up     Remedy `json:"up,omitempty"`
@@ -773,6 +775,9 @@ type Progress struct {
 	// Early are steps that were done before what they need, by their ids, each with the
 	// reason.
 	Early map[string]string `json:"early,omitempty"`
+	// Parts are the names of the parts that steps are divided into, by their ids: 2 to 12
+	// of each.
+	Parts map[string][]string `json:"parts,omitempty"`
 	// Made is through how many of several covers a step is, by its id.
 	Made map[string]int `json:"made,omitempty"`
 	// Troubles are what went wrong, the oldest first.

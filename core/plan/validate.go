@@ -72,6 +72,9 @@ func (p Plan) Validate() finding.List {
 	return v.found
 }
 
+// mostParts is how many parts a step can be divided into.
+const mostParts = 12
+
 // sewing checks what was recorded while sewing.
 func (v *validator) sewing(p Plan) {
 	pr := p.Progress
@@ -89,6 +92,15 @@ func (v *validator) sewing(p Plan) {
 	}{{"skipped", pr.Skipped}, {"early", pr.Early}} {
 		for _, id := range slices.Sorted(maps.Keys(reasons.said)) {
 			v.note("/progress/"+reasons.key+"/"+id, reasons.said[id])
+		}
+	}
+	for _, id := range slices.Sorted(maps.Keys(pr.Parts)) {
+		names := pr.Parts[id]
+		if len(names) < 2 || len(names) > mostParts {
+			v.stop("/progress/parts/"+id, fmt.Sprintf("A step cannot be divided into %d.", len(names)), fmt.Sprintf("Name 2 to %d parts.", mostParts))
+		}
+		for i, name := range names {
+			v.text(fmt.Sprintf("/progress/parts/%s/%d", id, i), "A part needs a name", name)
 		}
 	}
 	for i, t := range pr.Troubles {

@@ -27,6 +27,15 @@ type Cost struct {
 	// Unpriced names what nobody put a price to, LeftOut what is never counted.
 	Unpriced []string `json:"unpriced"`
 	LeftOut  []string `json:"left_out"`
+	batch    costing.Batch
+	currency string
+}
+
+// Taking is the cost, without a margin, where the whole batch takes so many minutes.
+func (c Cost) Taking(minutes int) string {
+	b := c.batch
+	b.Wage, b.Minutes = b.Wage*float64(minutes)/float64(max(1, b.Covers)), 1
+	return Money(costing.Of(b).Cost, c.currency)
 }
 
 // CostLine is one material; its cost is empty where it has no price.
@@ -64,7 +73,7 @@ func (r *run) cost() {
 	price := costing.Of(b)
 	money := func(amount float64) string { return Money(amount, h.Currency) }
 	out := Cost{Lines: []CostLine{}, Materials: money(price.Materials), Work: money(price.Work), Other: money(price.Other), Cost: money(price.Cost), Margin: money(price.Margin),
-		Total: money(price.Total), Each: money(price.Each), Covers: r.p.Copies, Unpriced: price.Unpriced, LeftOut: costing.LeftOut()}
+		Total: money(price.Total), Each: money(price.Each), Covers: r.p.Copies, Unpriced: price.Unpriced, LeftOut: costing.LeftOut(), batch: b, currency: h.Currency}
 	if out.Unpriced == nil {
 		out.Unpriced = []string{}
 	}

@@ -126,6 +126,8 @@ func TestWhatAPlanCosts(t *testing.T) {
 	assert.Equal(t, reckon.Money(material, "cr"), r.Cost.Materials)
 	assert.Equal(t, "60.00 cr", r.Cost.Work, "twice an hour and a half at 20")
 	assert.Contains(t, r.Cost.Unpriced, "thread")
+	assert.Equal(t, r.Cost.Cost, r.Cost.Taking(180), "three hours in all")
+	assert.Equal(t, reckon.Money(material+2+50, "cr"), r.Cost.Taking(150))
 	none := 0.0
 	p.Habits.Margin = &none
 	r = reckon.Reckon(p, &reckon.Workshop{Habits: plan.Habits{Wage: &wage, Margin: &margin}})

@@ -78,6 +78,7 @@ func reckoned(p plan.Plan, w *Workshop) *run {
 	}
 	if !r.stopped() {
 		r.sewing()
+		r.split()
 		r.left()
 		r.out.Inspections = work.Inspections(r.p)
 		r.cost()

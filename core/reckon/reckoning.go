@@ -614,6 +614,11 @@ type Step struct {
 	// Changes name what is changed at the machine for it: foot, needle, thread, stitch,
 	// guide; absent where it stays as it is set up.
 	Changes []string `json:"changes,omitempty"`
+	// Of is the step it is a part of, by its id; absent where it is not divided.
+	Of string `json:"of,omitempty"`
+	// Again are the steps, by their ids, that are done already and need it, directly or
+	// not: where it is done again they come again too. Absent where it is not done.
+	Again []string `json:"again,omitempty"`
 	// Trip is the walk to the iron in which it is pressed, from 1: steps of one trip are
 	// pressed together, when the last of them is sewn.
 	Trip int `json:"trip,omitempty"`

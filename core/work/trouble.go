@@ -29,6 +29,7 @@ func Troubles() []Trouble {
 		{"clipped", "The stitching was clipped into", "Dab the place, sew round it again deeper by two threads, and iron a scrap of interlining behind it.", []Stage{Closing}},
 		{"tight", "The pad does not go in, or strains", "Take fill out of a form that can be opened; with feathers or foam sew the seam again at half its width, or take a smaller pad.", []Stage{Closing}},
 		{"needle-broke", "The needle broke", "Stop, find all its parts, and change it for one that suits the thickness. Look at the place from both sides before you go on.", []Stage{Piecing, Quilting, Backing, Closing}},
+		{"again", "It had to be done again", "Unpick from the side nobody sees, brush the threads out, and press before it is sewn again; a closed hole stays closed with a shorter stitch.", []Stage{Cutting, Piecing, Quilting, Backing, Closing}},
 		{"other", "Something else", "Note what it was, so that it is there when you plan the next one.", []Stage{Measuring, Cutting, Piecing, Quilting, Backing, Closing}},
 	}
 }

@@ -1126,6 +1126,15 @@ stack?: Sheet[]
  */
 changes?: string[]
 /**
+ * Of is the step it is a part of, by its id; absent where it is not divided.
+ */
+of?: string
+/**
+ * Again are the steps, by their ids, that are done already and need it, directly or
+ * not: where it is done again they come again too. Absent where it is not done.
+ */
+again?: string[]
+/**
  * Trip is the walk to the iron in which it is pressed, from 1: steps of one trip are
  * pressed together, when the last of them is sewn.
  */
@@ -1348,6 +1357,10 @@ plan: {
 
 }
 label: string
+/**
+ * Known tells that what the change spoils of what is cut was seen, and is meant.
+ */
+known?: boolean
 }
 /**
  * ConvertPlan asks for a plan to be written in another unit.
@@ -2535,6 +2548,14 @@ pieces: Piece[]
 swatches: {
 [k: string]: Swatch
 }
+/**
+ * Usual is how many minutes it was reckoned to take with all its covers. PlannedCost is
+ * what it costs with them, Cost with the time it took; empty where nobody said how
+ * long, or where it cannot be cut as it stands.
+ */
+usual: number
+planned_cost: string
+cost: string
 }
 /**
  * Mishap is something that went wrong at a step.
@@ -2585,6 +2606,10 @@ current?: PlanView1
 yours?: {
 
 }
+/**
+ * Spoils is what a change would spoil of what is cut already.
+ */
+spoils?: Spoil[]
 }
 /**
  * Problem is one thing in a file that cannot be read.
@@ -2617,4 +2642,26 @@ reckoning: Reckoning
 can_undo: boolean
 can_redo: boolean
 changed: string
+}
+/**
+ * Spoil is something that is cut and that a change of the plan spoils.
+ */
+export interface Spoil {
+cut: string
+misfit: string
+/**
+ * Text says what there is and what would be needed.
+ */
+text: string
+/**
+ * Again tells that it is cut anew where the change is kept; otherwise it is trimmed to
+ * Width and Height.
+ */
+again: boolean
+width: L
+height: L
+/**
+ * Sewn are the steps that are done with it, by their titles.
+ */
+sewn: string[]
 }

@@ -1101,6 +1101,10 @@ height?: (string | number)
 sides?: Sides
 diagonals?: Diagonals
 /**
+ * Sure tells that a measurement far from the plan was looked at twice, and is so.
+ */
+sure?: boolean
+/**
  * Across and Up are the remedies chosen for a difference in each direction.
  */
 across?: ("follow" | "trim" | "border" | "seam" | "ease" | "accept")
@@ -1166,6 +1170,13 @@ skipped?: {
  */
 early?: {
 [k: string]: string
+}
+/**
+ * Parts are the names of the parts that steps are divided into, by their ids: 2 to 12
+ * of each.
+ */
+parts?: {
+[k: string]: string[]
 }
 /**
  * Made is through how many of several covers a step is, by its id.

@@ -111,6 +111,33 @@ describe("a session", () => {
     expect(s.current().revision).toBe(keep === "mine" ? 8 : 7);
   });
 
+  test.each(["back", "stays", "again"] as const)("asks about a change that spoils what is cut: %s", async (how) => {
+    const spoils = [{ cut: "front.patch.A", again: true, misfit: "too-small", text: "", sewn: [], width: {}, height: {} }];
+    const known: unknown[] = [];
+    const cuts: unknown[] = [];
+    answering(
+      () => json({ title: "", detail: "", type: "spoils", status: 409, spoils }, 409),
+      (body) => {
+        known.push((body as { known?: boolean }).known);
+        cuts.push((body.plan as Plan | undefined)?.progress?.cut);
+        return how === "back" ? json(view(1, "one")) : json(view(2, "two"));
+      },
+    );
+    const s = new Session(view(1, "one"));
+    s.change({ ...plan("two"), progress: { cut: ["front.patch.A", "back.panel"] } }, "");
+    await vi.waitFor(() => expect(s.current().spoils).toHaveLength(1));
+    expect(unsavedOf("p")?.plan.title, "nothing is lost while it is asked").toBe("two");
+    s.change(plan("three"), "");
+    expect(s.current().plan.title, "nothing else is changed meanwhile").toBe("two");
+    s.settleSpoils(how);
+    await settledSession(s);
+    expect(s.current().spoils).toBeNull();
+    expect(s.current().plan.title).toBe(how === "back" ? "one" : "two");
+    expect(known).toEqual([how === "back" ? undefined : true]);
+    expect(cuts).toEqual([how === "back" ? undefined : how === "again" ? ["back.panel"] : ["front.patch.A", "back.panel"]]);
+    expect(unsavedOf("p")).toBeNull();
+  });
+
   test("takes a change back that the server cannot read, and says why", async () => {
     answering(
       () => json({ title: "", detail: "unknown key", type: "unreadable", status: 400 }, 400),

@@ -1,7 +1,8 @@
 import { replaceEqualDeep } from "@tanstack/react-query";
-import type { PlanView, Reckoning } from "../api/api.gen";
+import type { PlanView, Reckoning, Spoil } from "../api/api.gen";
 import { ApiError, ask, Unreachable } from "../api/client";
 import type { Plan } from "../api/plan.gen";
+import { cutAgain } from "./spoils";
 import { keepUnsaved, type Unsaved } from "./unsaved";
 
 /** How the plan on screen stands to the one on the disk. */
@@ -25,8 +26,17 @@ export interface State {
   savedAt: Date | null;
   /** The other version, when the plan was changed elsewhere. */
   conflict: PlanView | null;
+  /** What the last change would spoil of what is cut already; it waits for an answer. */
+  spoils: Spoil[] | null;
   /** What the server says of a request that was refused. */
   refusal: string | null;
+}
+
+/** A change on its way to the disk; known tells that what it spoils was seen. */
+interface Change {
+  plan: Plan;
+  label: string;
+  known?: boolean;
 }
 
 const drawable = (r: Reckoning) => r.pieces.length > 0;
@@ -38,7 +48,9 @@ const drawable = (r: Reckoning) => r.pieces.length > 0;
 export class Session {
   private state: State;
   private readonly listeners = new Set<() => void>();
-  private pending: { plan: Plan; label: string } | null = null;
+  private pending: Change | null = null;
+  /** The change that waits until it is said what becomes of what it spoils. */
+  private asked: Change | null = null;
   private turns = 0;
   private last: Promise<void> = Promise.resolve();
   private previewing: AbortController | null = null;
@@ -108,11 +120,16 @@ export class Session {
 
   /** Keeps a changed plan. */
   change(plan: Plan, label: string) {
-    if (this.state.conflict) return;
+    if (this.state.conflict || this.state.spoils) return;
+    this.send({ plan, label });
+  }
+
+  private send(change: Change) {
+    const { plan } = change;
     this.previewing?.abort();
-    this.pending = { plan, label };
+    this.pending = change;
     keepUnsaved(this.state.id, { base: this.state.revision, plan });
-    this.set({ plan, saving: "saving", refusal: null });
+    this.set({ plan, saving: "saving", refusal: null, spoils: null });
     this.flush();
   }
 
@@ -135,12 +152,12 @@ export class Session {
 
   private async drain() {
     while (this.pending && !this.closed) {
-      const { plan, label } = this.pending;
+      const change = this.pending;
       this.pending = null;
       try {
-        this.acknowledge(await ask<PlanView>("PUT", `/plans/${this.state.id}`, { base: this.state.revision, plan, label }));
+        this.acknowledge(await ask<PlanView>("PUT", `/plans/${this.state.id}`, { base: this.state.revision, ...change }));
       } catch (error) {
-        if (!this.refused(error, { plan, label })) return;
+        if (!this.refused(error, change)) return;
       }
     }
   }
@@ -168,7 +185,13 @@ export class Session {
   }
 
   /** Deals with a save that was not taken; false ends the draining. */
-  private refused(error: unknown, change: { plan: Plan; label: string }): boolean {
+  private refused(error: unknown, change: Change): boolean {
+    if (error instanceof ApiError && error.problem.spoils) {
+      this.asked = change;
+      this.pending = null;
+      this.set({ spoils: error.problem.spoils, saving: "waiting" });
+      return false;
+    }
     if (error instanceof ApiError && error.problem.current) {
       this.set({ conflict: error.problem.current, saving: "waiting" });
       return false;
@@ -249,6 +272,21 @@ export class Session {
     this.change(mine, "kept over another window's change");
   }
 
+  /** Takes back the change that spoils what is cut, or keeps it: what is spoiled is cut again, or stays as it is. */
+  settleSpoils(how: "back" | "again" | "stays") {
+    const { spoils } = this.state;
+    const change = this.asked;
+    if (!spoils || !change) return;
+    this.asked = null;
+    if (how === "back") {
+      keepUnsaved(this.state.id, null);
+      this.set({ spoils: null });
+      void this.reload();
+    } else {
+      this.send({ ...change, plan: how === "again" ? cutAgain(change.plan, spoils) : change.plan, known: true });
+    }
+  }
+
   dismissRefusal() {
     this.set({ refusal: null });
   }
@@ -267,6 +305,7 @@ function fresh(view: PlanView): State {
     saving: "saved",
     savedAt: null,
     conflict: null,
+    spoils: null,
     refusal: null,
   };
 }

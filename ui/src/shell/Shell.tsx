@@ -7,6 +7,7 @@ import { useOpenPlan } from "../plan/context";
 import { Conflict } from "./Conflict";
 import { History } from "./History";
 import { Shortcuts } from "./Shortcuts";
+import { Spoils } from "./Spoils";
 import type { Scheme } from "./tokens";
 
 /** Where single letters are text, not shortcuts. */
@@ -145,6 +146,7 @@ export function Shell({ scheme, setScheme, children }: Props) {
         {children}
       </main>
       {open?.conflict && <Conflict mine={open.plan} theirs={open.conflict} resolve={(keep) => session?.resolve(keep)} />}
+      {open?.spoils && <Spoils of={open.spoils} settle={(how) => session?.settleSpoils(how)} />}
       {open && history && (
         <History
           id={open.id}

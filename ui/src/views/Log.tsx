@@ -138,6 +138,8 @@ function Beside({ entries, close }: { entries: LogView[]; close: () => void }) {
         },
       ],
     ),
+    ["Reckoned time", (entry) => hours(entry.usual)],
+    ["Cost", (entry) => entry.cost || entry.planned_cost || "not said"],
     ["Went wrong", (entry) => String((entry.troubles ?? []).length)],
     ["Notes", (entry) => entry.notes],
     ["Next time", (entry) => entry.next],
@@ -225,7 +227,8 @@ function Entry({ entry, beside, set }: { entry: LogView; beside: boolean; set: (
           <time dateTime={entry.finished}>
             {new Date(entry.finished).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" })}
           </time>
-          {entry.minutes > 0 && ` after ${hours(entry.minutes)}`}
+          {entry.minutes > 0 && ` after ${hours(entry.minutes)}, reckoned were ${hours(entry.usual)}`}.
+          {entry.planned_cost && ` Cost as planned ${entry.planned_cost}${entry.cost && `, with the time it took ${entry.cost}`}.`}
         </p>
         <ul className="gates">
           {entry.gates.map((gate) => (

@@ -12,6 +12,7 @@ import { said } from "../brief/Value";
 import { usePlan } from "../plan/context";
 import { get, put } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
+import { Divide } from "../sew/Divide";
 import { apartAt, momentOf } from "../sew/moment";
 import { elapsed, useProgress, without } from "../sew/progress";
 import { Reason } from "../sew/Reason";
@@ -141,10 +142,11 @@ function StepAtHand({
 }) {
   const { value } = usePlan();
   const ticked = (value("/progress/done") ?? []) as string[];
-  const join = /^join\.(\d+)$/.exec(step.id);
+  const whole = { ...step, id: step.of ?? step.id }; // the parts of a step are drawn as it is
+  const join = /^join\.(\d+)$/.exec(whole.id);
   const { now, set } = useProgress();
   const missing = step.needs.filter((id) => !ticked.includes(id) && !(id in (now.skipped ?? {})));
-  const [asking, ask] = useState<"early" | "skip" | null>(null);
+  const [asking, ask] = useState<"early" | "skip" | "again" | null>(null);
   const titles = missing.map((id) => reckoning.steps.find((s) => s.id === id)?.title.toLowerCase()).join(", ");
   const gates = reckoning.steps.filter((s) => missing.includes(s.id) && s.gate);
   const left = now.skipped?.[step.id];
@@ -159,12 +161,12 @@ function StepAtHand({
       </h1>
       <Timer step={step} />
       <div className="at-hand-body">
-        {/(^|\.)fold-units$/.test(step.id) ? (
+        {/(^|\.)fold-units$/.test(whole.id) ? (
           <FoldFigure />
         ) : join ? (
           <JoinDrawing join={Number(join[1])} reckoning={reckoning} cloths={value("/cloths")} />
         ) : (
-          <StepDrawing step={step} reckoning={reckoning} cloths={value("/cloths")} />
+          <StepDrawing step={whole} reckoning={reckoning} cloths={value("/cloths")} />
         )}
         <div className="instructions">
           <p className="large">
@@ -223,9 +225,14 @@ function StepAtHand({
                 Do it after all
               </Button>
             ) : step.done ? (
-              <Button variant="outlined" onClick={undone}>
-                Not done after all
-              </Button>
+              <>
+                <Button variant="outlined" onClick={undone}>
+                  Not done after all
+                </Button>
+                <button type="button" className="word-button" onClick={() => ask("again")}>
+                  Do it again
+                </button>
+              </>
             ) : (
               <>
                 <Button variant="contained" size="large" onClick={() => (missing.length > 0 ? ask("early") : done())}>
@@ -234,6 +241,7 @@ function StepAtHand({
                 <button type="button" className="word-button" onClick={() => ask("skip")}>
                   Leave it out
                 </button>
+                <Divide step={step} steps={reckoning.steps} />
               </>
             )}
             {left !== undefined && <span className="soft">Left out: {left}</span>}
@@ -257,6 +265,32 @@ function StepAtHand({
               {gates.length > 0
                 ? "What is measured there decides what is cut after it: without it, all of that stays as planned, and may not fit what you sewed."
                 : "They have to be done round it, where they still can be."}
+            </p>
+          </Reason>
+          <Reason
+            open={asking === "again"}
+            title={`Do it again: ${step.title.toLowerCase()}?`}
+            act="Do it again"
+            keep={(reason) =>
+              set(
+                (p) => ({
+                  ...p,
+                  done: (p.done ?? []).filter((id) => id !== step.id && !step.again?.includes(id)),
+                  troubles: [...(p.troubles ?? []), { step: step.id, kind: "again", note: reason }],
+                }),
+                `again: ${step.title}`,
+              )
+            }
+            close={() => ask(null)}
+          >
+            <p>
+              {step.again
+                ? `What stands on it comes again too: ${reckoning.steps
+                    .filter((s) => step.again?.includes(s.id))
+                    .map((s) => s.title.toLowerCase())
+                    .join(", ")}.`
+                : "Nothing that is done stands on it."}{" "}
+              The time it took stays, and what it takes now is added.
             </p>
           </Reason>
           <Reason
@@ -507,7 +541,8 @@ function Gate({ step }: { step: Step }) {
   const at = index < 0 ? list.length : index;
 
   const measured = (path: string, text: string): Plan => {
-    const next = put(entry ?? { what: step.gate ?? "" }, path, text);
+    const { sure: _, ...before } = { what: step.gate ?? "", ...entry }; // another number is asked about anew
+    const next = put(before, path, text);
     return { ...plan, measured: index < 0 ? [...list, next] : list.map((m, i) => (i === index ? next : m)) };
   };
   const asPlanned = () => {
@@ -561,6 +596,22 @@ function Gate({ step }: { step: Step }) {
         </p>
       )}
       <Findings of={about} />
+      {about.some((f) => f.code === "measured-slip") && (
+        <p>
+          <button
+            type="button"
+            className="word-button"
+            onClick={() =>
+              rework(
+                (now) => ({ ...now, measured: (now.measured ?? []).map((m) => (m.what === step.gate ? { ...m, sure: true } : m)) }),
+                "measured twice",
+              )
+            }
+          >
+            I measured twice: it is so
+          </button>
+        </p>
+      )}
       {(step.gate === "front.quilted" || step.gate === "front.sewn") && <Remedies reckoning={reckoning} />}
     </div>
   );

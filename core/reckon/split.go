@@ -1,0 +1,57 @@
+package reckon
+
+import (
+	"fmt"
+	"slices"
+
+	"umschlag/core/plan"
+)
+
+// split makes several steps of those that the maker divided. The last part keeps the id,
+// with what is measured and pressed at the end, so that what needs the step needs its last
+// part; the parts before it are numbered and follow each other.
+func (r *run) split() {
+	pr := r.p.Progress
+	var out []Step
+	for _, s := range r.out.Steps {
+		out = append(out, parts(s, pr.Parts[s.ID], pr)...)
+	}
+	r.out.Steps = out
+	for i, s := range r.out.Steps {
+		if !s.Done {
+			continue
+		}
+		for _, next := range r.out.following(s.ID) {
+			if next.Done {
+				r.out.Steps[i].Again = append(r.out.Steps[i].Again, next.ID)
+			}
+		}
+	}
+}
+
+// parts are the parts of one step, by their names; itself where it has none.
+func parts(s Step, names []string, pr plan.Progress) []Step {
+	if len(names) < 2 {
+		return []Step{s}
+	}
+	out := make([]Step, len(names))
+	share := (s.Minutes + len(names) - 1) / len(names)
+	for i, name := range names {
+		part := s
+		part.Of, part.Minutes = s.ID, max(1, share)
+		part.Title = fmt.Sprintf("%s: %s", s.Title, name)
+		if i > 0 {
+			part.Needs, part.Cuts, part.Changes = []string{out[i-1].ID}, []string{}, nil
+		}
+		if i < len(names)-1 {
+			part.ID = fmt.Sprintf("%s:%d", s.ID, i+1)
+			part.Gate, part.Expect, part.Press, part.Side, part.Trip, part.Act = "", nil, "", "", 0, ""
+			part.Done, part.Took = slices.Contains(pr.Done, part.ID), nil
+			if took, known := pr.Times[part.ID]; known {
+				part.Took = &took
+			}
+		}
+		out[i] = part
+	}
+	return out
+}
