@@ -81,7 +81,8 @@ func spoil(a, b Reckoning, old Cut, had plan.Sized, before, after plan.Plan) (Sp
 	style := after.Style()
 	size := func(w, h length.Length) string { return style.Text(w) + " × " + style.Text(h) }
 	s := Spoil{Cut: old.ID, Again: true, Sewn: []string{}}
-	there := fmt.Sprintf("%d × %s, cut %s", old.Total, old.Title, size(had.Width, had.Height))
+	from, to := clothName(before, old.Cloth), after.Cloths[old.Cloth].Name
+	there := fmt.Sprintf("%d × %s of %s, cut %s", old.Total, old.Title, from, size(had.Width, had.Height))
 	i := slices.IndexFunc(b.Cuts, func(c Cut) bool { return c.ID == old.ID })
 	if i < 0 {
 		s.Misfit, s.Text = Gone, there+": nothing of it is needed any more."
@@ -91,10 +92,9 @@ func spoil(a, b Reckoning, old Cut, had plan.Sized, before, after plan.Plan) (Sp
 	w, h := length.Length(next.Width.NM), length.Length(next.Height.NM)
 	s.Width, s.Height = next.Width, next.Height
 	same := next.Width.NM == old.Width.NM && next.Height.NM == old.Height.NM
-	from, to := before.Cloths[old.Cloth].Name, after.Cloths[next.Cloth].Name
 	switch {
-	case old.Cloth != next.Cloth || from != to && from != "":
-		s.Misfit, s.Text = OtherCloth, fmt.Sprintf("%s of %s: now it is of %s.", there, from, to)
+	case old.Cloth != next.Cloth || to != before.Cloths[old.Cloth].Name && to != "":
+		s.Misfit, s.Text = OtherCloth, fmt.Sprintf("%s: now it is of %s.", there, clothName(after, next.Cloth))
 	case old.Path != next.Path || !slices.Equal(old.Line, next.Line):
 		s.Misfit, s.Text = OtherShape, there+": its outline is another one."
 	case next.Total > old.Total && same:
@@ -107,6 +107,14 @@ func spoil(a, b Reckoning, old Cut, had plan.Sized, before, after plan.Plan) (Sp
 		s.Misfit, s.Text, s.Again = Trimmed, fmt.Sprintf("%s: now %s, it is trimmed to that.", there, size(w, h)), false
 	}
 	return s, true
+}
+
+// clothName is what a cloth is called, its letter where it has no name.
+func clothName(p plan.Plan, letter string) string {
+	if name := p.Cloths[letter].Name; name != "" {
+		return name
+	}
+	return letter
 }
 
 // madeOf are the steps that are done and need a cut, by their titles.

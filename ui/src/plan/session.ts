@@ -189,7 +189,7 @@ export class Session {
     if (error instanceof ApiError && error.problem.spoils) {
       this.asked = change;
       this.pending = null;
-      this.set({ spoils: error.problem.spoils, saving: "waiting" });
+      this.set({ spoils: error.problem.spoils });
       return false;
     }
     if (error instanceof ApiError && error.problem.current) {

@@ -11,7 +11,7 @@ import { useProgress, without } from "./progress";
 const most = 12;
 
 /** Divides a step into parts, each done and timed by itself, or puts them together again. */
-export function Divide({ step, steps }: { step: Step; steps: Step[] }) {
+export function Divide({ step, steps, look }: { step: Step; steps: Step[]; look: (id: string) => void }) {
   const { set } = useProgress();
   const [open, setOpen] = useState(false);
   if (step.of) {
@@ -22,7 +22,10 @@ export function Divide({ step, steps }: { step: Step; steps: Step[] }) {
       <button
         type="button"
         className="word-button"
-        onClick={() => set((p) => ({ ...p, parts: without(p.parts, whole) }), `${step.title}: put together again`)}
+        onClick={() => {
+          set((p) => ({ ...p, parts: without(p.parts, whole) }), `${step.title}: put together again`);
+          look(whole);
+        }}
       >
         Put it together again
       </button>
@@ -37,7 +40,10 @@ export function Divide({ step, steps }: { step: Step; steps: Step[] }) {
         <Parts
           title={step.title}
           close={() => setOpen(false)}
-          keep={(names) => set((p) => ({ ...p, parts: { ...p.parts, [step.id]: names } }), `${step.title}: in ${names.length} parts`)}
+          keep={(names) => {
+            set((p) => ({ ...p, parts: { ...p.parts, [step.id]: names } }), `${step.title}: in ${names.length} parts`);
+            look(`${step.id}:1`);
+          }}
         />
       )}
     </>

@@ -42,7 +42,9 @@ export function Sew() {
   const steps = shown.steps.map((s) => ({ ...s, done: ticked.includes(s.id) || s.id in skipped }));
   const firstOpen = steps.findIndex((s) => !s.done);
   const [looked, look] = useState<string | null>(null);
-  const at = looked === null ? firstOpen : steps.findIndex((s) => s.id === looked);
+  const placeOf = (id: string) => steps.findIndex((s) => s.id === id);
+  // A part that is not there yet, or no longer, is looked at with its whole step.
+  const at = [looked ?? "", looked?.replace(/:\d+$/, "") ?? ""].map(placeOf).find((i) => i >= 0) ?? firstOpen;
   const step = steps[at];
   const heading = useRef<HTMLHeadingElement>(null);
   const list = useRef<HTMLOListElement>(null);
@@ -90,6 +92,7 @@ export function Sew() {
             of={steps.length}
             next={steps.find((s, i) => i > at && !s.done)}
             headingRef={heading}
+            look={look}
             done={() => {
               rework((plan) => {
                 const { running, ...progress } = plan.progress ?? {};
@@ -129,6 +132,7 @@ function StepAtHand({
   done,
   undone,
   headingRef,
+  look,
 }: {
   step: Step;
   reckoning: Reckoning;
@@ -139,6 +143,7 @@ function StepAtHand({
   done: () => void;
   undone: () => void;
   headingRef: React.RefObject<HTMLHeadingElement | null>;
+  look: (id: string) => void;
 }) {
   const { value } = usePlan();
   const ticked = (value("/progress/done") ?? []) as string[];
@@ -241,7 +246,7 @@ function StepAtHand({
                 <button type="button" className="word-button" onClick={() => ask("skip")}>
                   Leave it out
                 </button>
-                <Divide step={step} steps={reckoning.steps} />
+                <Divide step={step} steps={reckoning.steps} look={look} />
               </>
             )}
             {left !== undefined && <span className="soft">Left out: {left}</span>}
