@@ -47,7 +47,7 @@ func Plans() (map[string][]byte, error) {
 }
 
 // order in which the plans were begun; the last is on top of the shelf.
-var order = []string{"lavender-mini", "poetry-corner-cushion", "window-cushion", "lapped-patchwork-cushion", "map-table-cushion", "folded-window-cushion", "guest-album-jacket", "van-cushion", "sampler-cushion", "scanner-hood", "loans-binder-jacket", "listening-stool", "bench-cushion", "story-mat-pad", "visitors-log-jacket", "label-printer-hood", "turntable-hood", "returns-desk-cushion", "pinwheel-cushion", "patchwork-cushion", "reading-corner-cushion"}
+var order = []string{"audiobook-corner-cushion", "waiting-bench-cushion", "lavender-mini", "poetry-corner-cushion", "window-cushion", "lapped-patchwork-cushion", "map-table-cushion", "folded-window-cushion", "guest-album-jacket", "van-cushion", "sampler-cushion", "scanner-hood", "loans-binder-jacket", "listening-stool", "bench-cushion", "story-mat-pad", "visitors-log-jacket", "label-printer-hood", "turntable-hood", "returns-desk-cushion", "pinwheel-cushion", "patchwork-cushion", "reading-corner-cushion"}
 
 // Fill puts the demo data into an empty store.
 func Fill(ctx context.Context, s *store.Store) error {

@@ -83,7 +83,7 @@ func TestFillingPutsAllOfItIntoTheStore(t *testing.T) {
 	assert.Len(t, plans, len(files), "every plan file is on the shelf")
 	log, err := s.Log(t.Context())
 	require.NoError(t, err)
-	assert.Len(t, log, 1)
+	assert.Len(t, log, 3)
 	cloths, err := s.Cloths(t.Context())
 	require.NoError(t, err)
 	assert.Greater(t, len(cloths), 5)

@@ -89,7 +89,7 @@ for (const [what, content, says] of [
     writeFileSync(file, content);
     await page.getByLabel("A plan file").setInputFiles(file);
     await expect(page.getByRole("alert")).toContainText(says);
-    await expect(page.getByRole("heading", { level: 2 })).toHaveCount(21);
+    await expect(page.getByRole("heading", { level: 2 })).toHaveCount(23);
   });
 }
 

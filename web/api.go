@@ -203,8 +203,8 @@ type LogView struct {
 // FiguresView is what the finished covers tell.
 type FiguresView struct {
 	Figures reckon.Figures `json:"figures"`
-	// Seams is the mean error of a seam.
-	Seams reckon.L `json:"seams"`
+	// Seams is the mean error of a seam in words, such as 0.12 mm too wide.
+	Seams string `json:"seams"`
 }
 
 // GateView is what was planned and what was measured at a gate.
@@ -276,6 +276,7 @@ type Types struct {
 	HabitsView     HabitsView       `json:"habits"`
 	SaveHabits     SaveHabits       `json:"save_habits"`
 	FinishPlan     FinishPlan       `json:"finish_plan"`
+	Offers         []OfferView      `json:"offers"`
 	Figures        FiguresView      `json:"figures"`
 	LogView        []LogView        `json:"log"`
 	Refusal        Refusal          `json:"refusal"`

@@ -3,6 +3,7 @@ package web
 import (
 	"context"
 	"encoding/json"
+	"maps"
 	"net/http"
 	"slices"
 	"strings"
@@ -28,6 +29,15 @@ type SampleView struct {
 	Tells        []sample.Told   `json:"tells"`
 	// Uses are the plans it is used in or could be.
 	Uses []SampleUse `json:"uses"`
+}
+
+// OfferView is a sample that finished covers have sewn unasked.
+type OfferView struct {
+	Sample json.RawMessage `json:"sample"`
+	Title  string          `json:"title"`
+	// Covers it is of, by their titles, and what they tell together.
+	Covers []string      `json:"covers"`
+	Tells  []sample.Told `json:"tells"`
 }
 
 // SampleUse is a plan a sample is used in, or could be, and what it would change.
@@ -132,6 +142,38 @@ func (s *server) samples(c *echo.Context) error {
 			return err
 		}
 		out = append(out, v)
+	}
+	return c.JSON(http.StatusOK, out)
+}
+
+// offers are the samples that finished covers tell, but for those that are kept already.
+func (s *server) offers(c *echo.Context) error {
+	ctx := c.Request().Context()
+	finished, err := s.finished(ctx)
+	if err != nil {
+		return err
+	}
+	kept, err := s.shelfOfSamples(ctx)
+	if err != nil {
+		return err
+	}
+	sh, err := s.shop(ctx)
+	if err != nil {
+		return err
+	}
+	out := []OfferView{}
+	for _, o := range reckon.Offers(finished) {
+		known := func(id string) bool {
+			return kept[id].Title == o.Sample.Title && len(kept[id].After) >= len(o.Sample.After)
+		}
+		if slices.ContainsFunc(slices.Collect(maps.Keys(kept)), known) {
+			continue
+		}
+		doc, err := json.Marshal(planfile.Part(o.Sample, sh.unit))
+		if err != nil {
+			return err
+		}
+		out = append(out, OfferView{Sample: doc, Title: o.Sample.Title, Covers: o.Covers, Tells: sample.Tell(o.Sample, sh.style())})
 	}
 	return c.JSON(http.StatusOK, out)
 }

@@ -106,5 +106,21 @@ func TestWhatGatesOfOtherPlansShowIsReckonedWith(t *testing.T) {
 	var view web.PlanView
 	call(t, h, "GET", reading, nil, &view)
 	require.NotEmpty(t, view.Reckoning.Pieces[0].Outlook)
-	assert.Contains(t, view.Reckoning.Pieces[0].Outlook[0].From, "by 3 strips of yours and 4 measurements at your gates", "two fronts were measured, both ways each")
+	assert.Contains(t, view.Reckoning.Pieces[0].Outlook[0].From, "by 3 strips of yours and 11 measurements at your gates", "two fronts were measured, both ways each, and seven rows")
+}
+
+// What finished covers tell is offered once, and kept only when it is asked for.
+func TestFinishedCoversOfferASample(t *testing.T) {
+	h := app(t)
+	var offers []web.OfferView
+	call(t, h, "GET", "/api/v1/samples/offers", nil, &offers)
+	require.Len(t, offers, 1)
+	assert.Len(t, offers[0].Covers, 2)
+	require.NotEmpty(t, offers[0].Tells)
+	var made web.SampleView
+	require.Equal(t, 201, call(t, h, "POST", "/api/v1/samples", map[string]any{"sample": offers[0].Sample}, &made).Code)
+	assert.Equal(t, offers[0].Tells, made.Tells)
+	assert.NotEmpty(t, made.Uses, "plans of the same stack can go by it")
+	call(t, h, "GET", "/api/v1/samples/offers", nil, &offers)
+	assert.Empty(t, offers, "what is kept is not offered again")
 }

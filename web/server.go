@@ -118,6 +118,7 @@ func (s *server) routes(g *echo.Group) {
 	g.DELETE("/cloths/:id", s.removeCloth)
 	g.GET("/samples", s.samples)
 	g.POST("/samples", s.addSample)
+	g.GET("/samples/offers", s.offers)
 	g.POST("/samples/tell", s.tellSample)
 	g.PUT("/samples/:id", s.saveSample)
 	g.DELETE("/samples/:id", s.putSampleAway(true))

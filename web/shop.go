@@ -5,6 +5,7 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"math"
 	"net/http"
 	"slices"
 	"strconv"
@@ -383,26 +384,44 @@ func (s *server) logbook(c *echo.Context) error {
 	return c.JSON(http.StatusOK, out)
 }
 
-// figures answers with what the finished covers tell.
-func (s *server) figures(c *echo.Context) error {
-	entries, err := s.store.Log(c.Request().Context())
+// finished are the plans of the log as they were finished.
+func (s *server) finished(ctx context.Context) ([]plan.Plan, error) {
+	entries, err := s.store.Log(ctx)
 	if err != nil {
-		return err
+		return nil, err
 	}
 	plans := make([]plan.Plan, 0, len(entries))
 	for _, e := range entries {
 		p, err := planfile.Read([]byte(e.Doc))
 		if err != nil {
-			return err
+			return nil, fmt.Errorf("read the finished plan %s: %w", e.Title, err)
 		}
 		plans = append(plans, p)
 	}
-	sh, err := s.shop(c.Request().Context())
+	return plans, nil
+}
+
+// figures answers with what the finished covers tell.
+func (s *server) figures(c *echo.Context) error {
+	plans, err := s.finished(c.Request().Context())
 	if err != nil {
 		return err
 	}
 	f := reckon.FiguresOf(plans)
-	return c.JSON(http.StatusOK, FiguresView{Figures: f, Seams: sh.l(length.FromFloat(f.Seams))})
+	return c.JSON(http.StatusOK, FiguresView{Figures: f, Seams: seamWords(f.Seams)})
+}
+
+// seamWords says by how much seams are off, to a hundredth of a millimetre: finer than any
+// tape, since it is a mean of many.
+func seamWords(off float64) string {
+	hundredths := math.Round(math.Abs(off) / float64(length.Millimetre) * 100)
+	switch {
+	case hundredths == 0:
+		return "true to a hundredth of a millimetre"
+	case off > 0:
+		return fmt.Sprintf("%.2f mm too wide", hundredths/100)
+	}
+	return fmt.Sprintf("%.2f mm too narrow", hundredths/100)
 }
 
 // logged reports the gates that are set beside the plan in the log.

@@ -162,7 +162,7 @@ func TestTheShelfSaysWhereEachPlanStands(t *testing.T) {
 	h := app(t)
 	var shelf []web.ShelfItem
 	call(t, h, "GET", "/api/v1/plans", nil, &shelf)
-	require.Len(t, shelf, 21)
+	require.Len(t, shelf, 23)
 	assert.Equal(t, "Reading-corner cushion", shelf[0].Title)
 	assert.Equal(t, "Measure the pad", shelf[0].Next)
 	assert.Equal(t, "Cut the back", shelf[1].Next)
@@ -173,10 +173,10 @@ func TestTheShelfSaysWhereEachPlanStands(t *testing.T) {
 
 	assert.Equal(t, 204, call(t, h, "DELETE", reading, nil, nil).Code)
 	call(t, h, "GET", "/api/v1/plans", nil, &shelf)
-	assert.Len(t, shelf, 20)
+	assert.Len(t, shelf, 22)
 	assert.Equal(t, 204, call(t, h, "POST", reading+"/bring-back", "{}", nil).Code)
 	call(t, h, "GET", "/api/v1/plans", nil, &shelf)
-	assert.Len(t, shelf, 21)
+	assert.Len(t, shelf, 23)
 }
 
 func TestAnotherUnitChangesNoLength(t *testing.T) {
@@ -248,8 +248,12 @@ func TestTheLogSetsMeasuredBesidePlanned(t *testing.T) {
 	h := app(t)
 	var log []web.LogView
 	call(t, h, "GET", "/api/v1/log", nil, &log)
-	require.Len(t, log, 1)
+	require.Len(t, log, 3)
 	require.Len(t, log[0].Gates, 2)
+	assert.Equal(t, "Waiting-bench cushion", log[1].Title)
+	assert.Greater(t, log[1].Minutes, log[1].Usual, "it took longer than reckoned")
+	assert.NotEmpty(t, log[1].PlannedCost)
+	assert.NotEqual(t, log[1].PlannedCost, log[1].Cost)
 	assert.Equal(t, "0″", log[0].Gates[0].Off.Width.Text)
 	assert.Equal(t, "−¹⁄₁₆″", log[0].Gates[1].Off.Height.Text)
 

@@ -41,6 +41,7 @@ save_sample: SaveSample
 habits: HabitsView
 save_habits: SaveHabits
 finish_plan: FinishPlan
+offers: OfferView[]
 figures: FiguresView
 log: LogView[]
 refusal: Refusal
@@ -2456,11 +2457,28 @@ next: string
 photos?: number[]
 }
 /**
+ * OfferView is a sample that finished covers have sewn unasked.
+ */
+export interface OfferView {
+sample: {
+
+}
+title: string
+/**
+ * Covers it is of, by their titles, and what they tell together.
+ */
+covers: string[]
+tells: Told[]
+}
+/**
  * FiguresView is what the finished covers tell.
  */
 export interface FiguresView {
 figures: Figures
-seams: L20
+/**
+ * Seams is the mean error of a seam in words, such as 0.12 mm too wide.
+ */
+seams: string
 }
 /**
  * Figures are what finished covers tell of the way they are made.
@@ -2502,23 +2520,6 @@ pace: number
 export interface TroubleCount {
 kind: string
 count: number
-}
-/**
- * L is a length as it is shown.
- */
-export interface L20 {
-/**
- * NM is the exact length in nanometres.
- */
-nm: number
-/**
- * Text is the length in the plan's unit, marked with ≈ when it is rounded.
- */
-text: string
-/**
- * Exact is the length in keyboard notation, nothing rounded.
- */
-exact: string
 }
 /**
  * LogView is a finished cover.

@@ -6,6 +6,7 @@ import type {
   HabitsView,
   LogView,
   NotionView,
+  OfferView,
   PlanView,
   PracticeView,
   SampleView,
@@ -59,6 +60,9 @@ export const usePractice = (kind: string, number: number, plan: string) =>
 export const useNotions = () => useQuery({ queryKey: ["notions"], queryFn: () => ask<NotionView[]>("GET", "/notions") });
 export const useHabits = () => useQuery({ queryKey: keys.habits, queryFn: () => ask<HabitsView>("GET", "/habits") });
 export const useSamples = () => useQuery({ queryKey: keys.samples, queryFn: () => ask<SampleView[]>("GET", "/samples") });
+/** Samples that finished covers have sewn unasked. */
+export const useOffers = () =>
+  useQuery({ queryKey: [...keys.samples, "offers"], queryFn: () => ask<OfferView[]>("GET", "/samples/offers") });
 /** What the finished covers tell. */
 export const useFigures = () => useQuery({ queryKey: ["figures"], queryFn: () => ask<FiguresView>("GET", "/log/figures") });
 export const useLog = () => useQuery({ queryKey: keys.log, queryFn: () => ask<LogView[]>("GET", "/log") });

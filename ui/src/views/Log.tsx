@@ -102,7 +102,7 @@ function Figures() {
         )}{" "}
         {figures.measured > 0 && (
           <>
-            Seams were off by <Len of={view.seams} /> on the mean, of {figures.measured} measured.{" "}
+            Seams were {view.seams} on the mean, of {figures.measured} measured.{" "}
           </>
         )}
         {figures.troubles.length > 0 && (

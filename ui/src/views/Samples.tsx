@@ -2,7 +2,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { PlanView, SampleUse, SampleView } from "../api/api.gen";
 import { ApiError, ask, sentence } from "../api/client";
-import { keys, useChange, useHabits, useInTurn, useSamples, useStarts } from "../api/queries";
+import { keys, useChange, useHabits, useInTurn, useOffers, useSamples, useStarts } from "../api/queries";
 import { Choice } from "../brief/Choice";
 import { Field } from "../brief/Field";
 import { patternOf, patterns, type QuiltingDoc, some } from "../brief/quilting";
@@ -65,6 +65,7 @@ export function Samples() {
           {sentence(samples.error ?? add.error)}
         </p>
       )}
+      <Offers keep={(sample) => add.mutate(sample)} waiting={add.isPending} />
       {samples.data?.length === 0 && <p className="empty">No sample is sewn yet. One square of the stack and an hour save a cover.</p>}
       <ul className="samples">
         {samples.data?.map((sample) => (
@@ -72,6 +73,34 @@ export function Samples() {
         ))}
       </ul>
     </div>
+  );
+}
+
+/** What finished covers tell as well as a sample would; it is kept only when that is wanted. */
+function Offers({ keep, waiting }: { keep: (sample: unknown) => void; waiting: boolean }) {
+  const offers = useOffers().data ?? [];
+  if (offers.length === 0) return null;
+  return (
+    <section aria-label="What finished covers tell" className="offers">
+      {offers.map((o) => (
+        <p key={o.title}>
+          {o.covers.length} finished covers were quilted alike and measured before they were trimmed ({o.covers.join(", ")}):{" "}
+          {(o.tells ?? []).slice(0, 2).map((t, i) => (
+            <span key={t.name}>
+              {i > 0 && ", "}
+              {t.name.toLowerCase()}{" "}
+              <strong>
+                <T>{t.text}</T>
+              </strong>
+            </span>
+          ))}
+          .{" "}
+          <button type="button" className="word-button" disabled={waiting} onClick={() => keep(o.sample)}>
+            Keep that as a sample
+          </button>
+        </p>
+      ))}
+    </section>
   );
 }
 
