@@ -13,6 +13,7 @@ const places = [
   "/plans/story-mat-seat-pad/sew/labels",
   "/practice?kind=tape&number=7",
   "/log",
+  "/plans/story-mat-seat-pad/sew/habits",
   "/habits",
 ];
 
@@ -28,6 +29,15 @@ for (const colorScheme of ["light", "dark"] as const) {
       await page.waitForLoadState("networkidle");
       const below = await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight);
       expect(below, "only the place scrolls, not the page with its head").toBeLessThanOrEqual(0);
+      const apart = await page.evaluate(() =>
+        [...document.querySelectorAll(".frac")]
+          .filter(
+            (f) =>
+              !getComputedStyle(f).display.startsWith("inline") || /flex|grid/.test(getComputedStyle(f.parentElement as Element).display),
+          )
+          .map((f) => f.parentElement?.textContent),
+      );
+      expect(apart, "a fraction stands in the line of its size").toEqual([]);
       await accessible(page);
       expect(said).toEqual([]);
     });
@@ -133,7 +143,7 @@ test("the cupboard: add, change, take out and put back", async ({ page, demo }) 
 test("habits: a school chosen is what the next plan begins with", async ({ page, demo }) => {
   await page.goto(`${demo.url}/habits`);
   await page.getByRole("radio", { name: /two inches smaller/ }).check();
-  await page.getByRole("radio", { name: /^½|^1\/2/ }).check();
+  await page.getByRole("radio", { name: /^1\/2″ For thick/ }).check();
   // A page left in the middle of a save takes the save with it.
   const kept = page.waitForResponse(
     (r) => r.url().endsWith("/habits") && r.request().method() === "PUT" && (r.request().postData() ?? "").includes('"cm"'),

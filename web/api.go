@@ -152,6 +152,8 @@ type HabitsView struct {
 	// Chosen is the school each habit follows, by its key in Help.
 	Chosen map[string]string `json:"chosen"`
 	Help   []plan.HabitHelp  `json:"help"`
+	// Decided is what is not left to a habit, each with the reason.
+	Decided []plan.School `json:"decided"`
 }
 
 // SaveHabits asks for habits to be stored.

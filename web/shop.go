@@ -80,7 +80,7 @@ func (s *server) sendHabits(c *echo.Context, sh shop) error {
 	if err != nil {
 		return err
 	}
-	return c.JSON(http.StatusOK, HabitsView{Revision: sh.revision, Units: string(sh.unit), Habits: doc, Chosen: sh.habits.Chosen(), Help: plan.HabitsHelp()})
+	return c.JSON(http.StatusOK, HabitsView{Revision: sh.revision, Units: string(sh.unit), Habits: doc, Chosen: sh.habits.Chosen(), Help: plan.HabitsHelp(), Decided: plan.Decided()})
 }
 
 func (s *server) saveHabits(c *echo.Context) error {

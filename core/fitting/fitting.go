@@ -97,9 +97,11 @@ type Order struct {
 	// Doubled tells that two faces are sewn to each other, as in a pad: a slit at
 	// their edge goes through both and needs no facing.
 	Doubled bool
-	Seam    length.Length
-	Step    length.Length
-	Style   length.Style
+	// Ends says how the open end of a strap is closed.
+	Ends  plan.StrapEnds
+	Seam  length.Length
+	Step  length.Length
+	Style length.Style
 }
 
 // Place puts every fitting in its place and finds those that cannot lie there.

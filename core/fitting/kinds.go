@@ -35,12 +35,13 @@ type made struct {
 	plan.Fitting
 	making
 	doubled bool
+	ends    plan.StrapEnds
 	seam    length.Length
 	text    func(length.Length) string
 }
 
 func (o Order) made(f plan.Fitting) made {
-	return made{Fitting: f, making: o.usual(), doubled: o.Doubled, seam: o.Seam, text: o.Style.Text}
+	return made{Fitting: f, making: o.usual(), doubled: o.Doubled, ends: o.Ends, seam: o.Seam, text: o.Style.Text}
 }
 
 // kind is what differs from fitting to fitting.
@@ -102,7 +103,11 @@ func boxStitch(m made) string {
 }
 
 func turnedStrap(m made) string {
-	s := fmt.Sprintf("Turn it, close the open end with a dense zigzag, fold %s under and hold it with a %s.", m.text(m.foldUnder), m.box())
+	end := "close the open end with a dense zigzag"
+	if m.turnedIn() {
+		end = fmt.Sprintf("turn the open end in by %s and stitch across it", m.text(m.seam))
+	}
+	s := fmt.Sprintf("Turn it, %s, fold %s under and hold it with a %s.", end, m.text(m.foldUnder), m.box())
 	if m.Short > 0 {
 		s += fmt.Sprintf(" Sew %s of hook tape to the end of the short one and %s of loop tape to that of the long one, on the sides that will meet.", m.text(m.Tape), m.text(2*m.Tape))
 	}
@@ -127,9 +132,19 @@ func strips(m made) []Part {
 	return []Part{m.strip("long strip, folded along its length", m.Length, 1), m.strip("short strip, folded along its length", m.Short, 1)}
 }
 
+// turnedIn reports a strap that is turned through an end which is then turned in; handles
+// and loops stay open at both ends, under their boxes.
+func (m made) turnedIn() bool {
+	return m.ends == plan.EndsTurned && (m.Kind == "strap" || m.Kind == "belt")
+}
+
 func (m made) strip(title string, long length.Length, n int) Part {
+	width := sum.Of(sum.Part, "length", long).Plus(sum.Hem, "folded under at one end", m.foldUnder).Plus(sum.Hem, "folded under at the other", m.foldUnder)
+	if m.turnedIn() {
+		width = width.Plus(sum.Seam, "open end, turned in", m.seam)
+	}
 	return Part{Title: title, Count: n, Inside: m.inside(long, m.Width), Size: sum.Size{
-		Width:  sum.Of(sum.Part, "length", long).Plus(sum.Hem, "folded under at one end", m.foldUnder).Plus(sum.Hem, "folded under at the other", m.foldUnder),
+		Width:  width,
 		Height: sum.Of(sum.Part, "front", m.Width).Plus(sum.Part, "back", m.Width).Between(sum.Seam, "seam allowance", m.seam),
 	}}
 }

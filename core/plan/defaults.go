@@ -55,17 +55,17 @@ func DefaultHabits(unit length.Unit) Habits {
 	return Habits{
 		Press: PressNest, Triangles: ExactTriangles, Strips: SinglePatches, Pins: PinsRemove, Step: u.step, Fraction: defaultFraction,
 		Seam: u.seam, Clip: ClipAcross, Round: RoundOneGo, Lay: RotaryLays,
+		Hem: u.hem, Hold: HoldPins, Inside: "zigzag", Ends: EndsZigzag, Binding: EndsFolded,
 	}
 }
 
 // Base is a plan in which every key is absent: what reading a file starts from,
 // once its unit and its habits are known.
 func Base(unit length.Unit, h Habits) Plan {
-	hem := usualIn(unit).hem
 	return Plan{
 		Format: Format, Units: unit, Copies: 1, Habits: h,
 		Cover: Cover{Seam: h.Seam, Ease: Axes{Width: h.Ease, Height: h.Ease}, Corners: Corners{Kind: SquareCorners}},
-		Back:  Back{Hem: []length.Length{hem, hem}},
+		Back:  Back{Hem: []length.Length{h.Hem, h.Hem}},
 	}
 }
 
@@ -86,7 +86,7 @@ func (p Plan) Settle() Plan {
 		p.Object.Make = &m
 	}
 	if p.Edges.Inside == "" {
-		p.Edges.Inside = "zigzag"
+		p.Edges.Inside = p.Habits.Inside
 		if p.Cover.Kind == Pad || p.Cover.Kind == Jacket { // turned, its seams lie between its layers
 			p.Edges.Inside = "enclosed"
 		}

@@ -23,8 +23,29 @@ type Triangles string
 // StripSets is the school of patches that lie side by side in blocks.
 type StripSets string
 
+// Hold is the school of holding layers together until they are quilted.
+type Hold string
+
+// StrapEnds is the school of closing the open end of a strap.
+type StrapEnds string
+
+// BindingEnds is the school of joining the ends of a binding.
+type BindingEnds string
+
 // The schools the steps ask about.
 const (
+	// HoldPins are pins all over, HoldSpray is temporary spray.
+	HoldPins  Hold = "pins"
+	HoldSpray Hold = "spray"
+
+	// EndsZigzag closes an end with a dense zigzag, EndsTurned turns it in.
+	EndsZigzag StrapEnds = "zigzag"
+	EndsTurned StrapEnds = "turned"
+
+	// EndsFolded laps a folded end over the other, EndsJoined sews both to each other.
+	EndsFolded BindingEnds = "folded"
+	EndsJoined BindingEnds = "joined"
+
 	// SinglePatches are cut one by one; SewnSets are strips sewn together and cut across.
 	SinglePatches StripSets = "single"
 	SewnSets      StripSets = "sets"
@@ -67,8 +88,11 @@ func (Triangles) Values() []string { return []string{"exact", "trim", "many"} }
 // Large reports a school that cuts triangles larger and trims their units.
 func (t Triangles) Large() bool { return t == TrimTriangles || t == ManyTriangles }
 
-func (StripSets) Values() []string { return []string{"single", "sets"} }
-func (Round) Values() []string     { return []string{"one-go", "four-runs"} }
+func (StripSets) Values() []string   { return []string{"single", "sets"} }
+func (Hold) Values() []string        { return []string{"pins", "spray"} }
+func (StrapEnds) Values() []string   { return []string{"zigzag", "turned"} }
+func (BindingEnds) Values() []string { return []string{"folded", "joined"} }
+func (Round) Values() []string       { return []string{"one-go", "four-runs"} }
 
 // Habits are the schools a plan follows, and the sizes it takes when a decision
 // is absent.
@@ -89,6 +113,16 @@ type Habits struct {
 	Seam length.Length `json:"seam,omitempty"`
 	// Ease of a cushion when the cover names none.
 	Ease length.Length `json:"ease,omitempty"`
+	// Hem is each of the two folds of a hem when the back names none.
+	Hem length.Length `json:"hem,omitempty"`
+	// Hold layers with pins all over, or with temporary spray, until they are quilted.
+	Hold Hold `json:"hold,omitempty"`
+	// Inside is how seam allowances are finished when the cover does not say.
+	Inside InsideFinish `json:"inside,omitempty"`
+	// Ends of straps: closed with a dense zigzag, or turned in.
+	Ends StrapEnds `json:"ends,omitempty"`
+	// Binding: its ends lapped, one of them folded under, or sewn to each other.
+	Binding BindingEnds `json:"binding,omitempty"`
 	// Lay pieces in strips along a ruler, or freely round templates.
 	Lay Lays `json:"lay,omitempty"`
 	// Clip corners once across, with three cuts, or at a slant.
@@ -127,9 +161,12 @@ type School struct {
 
 // HabitHelp is one habit with its schools, for the page that explains them.
 type HabitHelp struct {
-	Key     string   `json:"key"`
-	Name    string   `json:"name"`
-	About   string   `json:"about"`
+	Key   string `json:"key"`
+	Name  string `json:"name"`
+	About string `json:"about"`
+	// InBrief tells that a cover says it in its brief, where the habit is only what it
+	// begins with.
+	InBrief bool     `json:"in_brief,omitempty"`
 	Schools []School `json:"schools"`
 }
 
@@ -137,12 +174,13 @@ type HabitHelp struct {
 // reasons are common practice.
 func HabitsHelp() []HabitHelp {
 	return []HabitHelp{
-		{Key: "ease", Name: "Cushion against pad", About: "How much larger or smaller the finished cover is than the pad.", Schools: []School{
+		{Key: "ease", InBrief: true, Name: "Cushion against pad", About: "How much larger or smaller the finished cover is than the pad.", Schools: []School{
 			{"0 in", "the same size", "Safe with foam, which cannot be squeezed at the corners."},
 			{"-1 in", "an inch smaller", "The pad fills the corners and the cover stays plump."},
 			{"-2 in", "two inches smaller", "For soft or feather fills that would otherwise sag; looks lofty."},
+			{"1/2 in", "half an inch larger", "A flat, slouchy cushion; loose fill in the corners rescues one that is too loose."},
 		}},
-		{Key: "seam", Name: "Seam allowance", About: "Taken by a new plan; each cover can say otherwise.", Schools: []School{
+		{Key: "seam", InBrief: true, Name: "Seam allowance", About: "Taken by a new plan; each cover can say otherwise.", Schools: []School{
 			{"1/4 in", "¼″", "The usual piecing seam: little bulk where patches meet."},
 			{"3/8 in", "⅜″", "A little more to hold in cloth that frays."},
 			{"7 mm", "7 mm", "The metric sister of the quarter inch, marked on many presser feet."},
@@ -177,6 +215,30 @@ func HabitsHelp() []HabitHelp {
 			{"remove", "out before the needle", "The safe way: a needle that hits a pin can break and fly."},
 			{"over", "sewn over", "Some sew slowly over fine pins laid across the seam. Wear glasses; the needle can still break."},
 		}},
+		{Key: "hold", Name: "Holding layers", About: "What keeps top, batting and lining together until they are quilted.", Schools: []School{
+			{"pins", "pins all over", "Every hand's width, taken out as the lines come near: nothing in the air, nothing on the iron."},
+			{"spray", "temporary spray", "Flat and quick, and nothing to take out. Only with a window open, and off the iron."},
+		}},
+		{Key: "hem", InBrief: true, Name: "Hems", About: "Each of the two folds of the hem at the opening of a back; each cover can say otherwise, and a selvedge needs none.", Schools: []School{
+			{"1/4 in", "¼″ and again ¼″", "Narrow and light, for fine cloth and small covers."},
+			{"1/2 in", "½″ and again ½″", "Lies flat and holds its shape on most covers."},
+			{"1 cm", "1 cm and again 1 cm", "The metric sister of the half inch."},
+			{"1 in", "1″ and again 1″", "A firm band, for large covers and for buttons that may come later."},
+		}},
+		{Key: "inside", InBrief: true, Name: "Seams inside", About: "How the allowances are finished; pads and jackets enclose them. Each cover can say otherwise.", Schools: []School{
+			{"zigzag", "zigzagged", "Needs nothing but the machine at hand, and washes well."},
+			{"overlock", "overlocked", "Cut and finished in one go, by a second machine."},
+			{"pinked", "pinked", "Thinnest, for cloth that hardly frays and is seldom washed."},
+			{"bound", "bound", "Tape round the raw edges: for covers that are looked at from inside."},
+		}},
+		{Key: "ends", Name: "Ends of straps", About: "How the end is closed that a strap was turned through.", Schools: []School{
+			{"zigzag", "with a dense zigzag", "Flat: turned in, four layers would be too bulky to fold under and box."},
+			{"turned", "turned in", "No raw edge at all; takes a seam more, and a strong needle."},
+		}},
+		{Key: "binding", Name: "Ends of a binding", About: "Where the end of a binding meets its beginning.", Schools: []School{
+			{"folded", "one folded over the other", "Quick: fold the first end under and let the last run into it."},
+			{"joined", "joined with a seam", "Sewn to each other with half an inch and opened: no thicker there than anywhere."},
+		}},
 		{Key: "clip", Name: "Corner clipping", About: "How bulk is taken out of a corner before it is turned.", Schools: []School{
 			{"across", "once across", "Quick and enough for cotton; stay clear of the stitching."},
 			{"three", "three cuts", "Thins the corner evenly when layers are thick."},
@@ -192,8 +254,9 @@ func HabitsHelp() []HabitHelp {
 // Chosen are the schools that habits follow, by the keys of HabitsHelp. A size
 // that is no school's has no entry.
 func (h Habits) Chosen() map[string]string {
-	chosen := map[string]string{"press": string(h.Press), "triangles": string(h.Triangles), "strips": string(h.Strips), "pins": string(h.Pins), "lay": string(h.Lay), "clip": string(h.Clip), "round": string(h.Round)}
-	sizes := map[string]length.Length{"ease": h.Ease, "seam": h.Seam, "step": h.Step}
+	chosen := map[string]string{"press": string(h.Press), "triangles": string(h.Triangles), "strips": string(h.Strips), "pins": string(h.Pins), "lay": string(h.Lay), "clip": string(h.Clip), "round": string(h.Round),
+		"hold": string(h.Hold), "inside": string(h.Inside), "ends": string(h.Ends), "binding": string(h.Binding)}
+	sizes := map[string]length.Length{"ease": h.Ease, "seam": h.Seam, "step": h.Step, "hem": h.Hem}
 	for _, help := range HabitsHelp() {
 		for _, school := range help.Schools {
 			if l, err := length.Parse(school.Value, length.Inches); err == nil && l == sizes[help.Key] {
@@ -202,4 +265,16 @@ func (h Habits) Chosen() map[string]string {
 		}
 	}
 	return chosen
+}
+
+// Decided are questions on which makers differ and that are not left to a habit, each with
+// what the app does and why. Common practice.
+func Decided() []School {
+	return []School{
+		{"borders", "Borders are sewn on before the layers are put together.", "Others sew them through the batting, quilting as they go. Sewn before, the centre is measured first and the whole panel is trimmed in one."},
+		{"outer", "The piece of a back that shows is laid on the front first.", "Turned, it lies outside. Others lay it last and turn the other way; the step says which lies where."},
+		{"corners", "Each corner is turned with one diagonal stitch.", "A sharp corner of stitching turns into a dog's ear; one stitch across makes it square."},
+		{"centre", "Trimmed square from two adjacent edges.", "Trimmed from opposite ones, a panel that is out of true stays so."},
+		{"cutting", "The back waits until the front is measured.", "Others cut everything at once. Quilting, gathers and seams change the front; nothing is cut twice this way."},
+	}
 }

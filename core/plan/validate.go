@@ -666,6 +666,7 @@ const mostOdd = 999
 func (v *validator) habits(h Habits) {
 	v.between("/habits/step", "A ruler step", h.Step, length.Inch/64, length.Inch)
 	v.between("/habits/seam", "A seam allowance", h.Seam, leastSeam, mostSeam)
+	v.between("/habits/hem", "Each fold of a hem", h.Hem, length.Inch/8, 3*length.Inch)
 	v.between("/habits/ease", "The ease", h.Ease, -mostMargin, mostMargin)
 	if h.Fraction != 8 && h.Fraction != 16 && h.Fraction != 32 {
 		v.stop("/habits/fraction", fmt.Sprintf("A ruler is not divided into %d.", h.Fraction), "Type 8, 16 or 32.")

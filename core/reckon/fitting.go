@@ -58,7 +58,7 @@ func (r *run) within(f fitting.Fitted, part fitting.Part, c cutting) {
 }
 
 func fittingOrder(p plan.Plan, c cover.Cover) fitting.Order {
-	return fitting.Order{Fittings: p.Fittings, Pieces: c.Pieces, Seam: p.Cover.Seam, Step: p.Habits.Step, Doubled: p.Cover.Kind == plan.Pad, Style: p.Style()}
+	return fitting.Order{Fittings: p.Fittings, Pieces: c.Pieces, Seam: p.Cover.Seam, Step: p.Habits.Step, Doubled: p.Cover.Kind == plan.Pad, Ends: p.Habits.Ends, Style: p.Style()}
 }
 
 // titleOf names a cut of a fitting, each word once.

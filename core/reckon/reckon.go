@@ -87,7 +87,7 @@ func reckoned(p plan.Plan, w *Workshop) *run {
 }
 
 func empty(p plan.Plan) Reckoning {
-	return Reckoning{Format: Format, Title: p.Title, Closure: p.Back.Closure(),
+	return Reckoning{Format: Format, Title: p.Title, Closure: p.Back.Closure(), Schools: p.Habits.Chosen(),
 		Pieces: []Piece{}, Cuts: []Cut{}, Lengths: []Notion{}, Joins: []Join{}, Net: [][][]Spot{}, Strips: []Strips{}, Fittings: []Fitting{}, Counts: map[string]int{}, Cloths: []ClothNeed{},
 		Sums: map[string][]Term{}, Steps: []Step{}, Piles: []Pile{}, Remedies: []fit.Remedy{}, Findings: []finding.Finding{}}
 }

@@ -47,6 +47,8 @@ type Reckoning struct {
 	Fibre *Fibre `json:"fibre,omitempty"`
 	// Fittings in their places, in the order of the plan.
 	Fittings []Fitting `json:"fittings"`
+	// Schools the plan follows, by the keys of its habits.
+	Schools map[string]string `json:"schools"`
 	// Counts of things, by name.
 	Counts map[string]int `json:"counts"`
 	Cloths []ClothNeed    `json:"cloths"`

@@ -317,11 +317,11 @@ func (b *builder) panel(p ShellPanel) {
 	b.face(id)
 	b.prefix = ""
 	if p.Chain.Batting != nil || p.Chain.Lining != "" {
-		text := stackText(p.Chain, "the "+name+" right side up") + " Smooth from the middle, pin all over or use temporary spray."
+		text := stackText(p.Chain, "the "+name+" right side up") + " " + b.held()
 		if p.Quilting == nil {
 			text += " Sew round the edge first, " + b.basted() + " in, then trim what lies under it even with the top."
 		}
-		b.add(Step{ID: "layers." + id, Stage: Quilting, Title: "Layer the " + name, Caution: sprayCaution, Text: text, Machine: quilting(p.Chain), Stack: layeredStack(p.Chain, name, b.faceCloth(id))}, b.having("cut.under")...)
+		b.add(Step{ID: "layers." + id, Stage: Quilting, Title: "Layer the " + name, Caution: b.holdCaution(), Text: text, Machine: quilting(p.Chain), Stack: layeredStack(p.Chain, name, b.faceCloth(id))}, b.having("cut.under")...)
 	}
 	if p.Quilting != nil {
 		stack := layeredStack(p.Chain, name, b.faceCloth(id))
@@ -426,6 +426,7 @@ func (b *builder) openEdge() {
 		if e := p.Edges.Binding; e != nil {
 			text += fmt.Sprintf(" It shows %s on both sides: %s.", b.text(e.Shows), bindingText[e.Style])
 		}
+		text += " " + b.bindingEnds()
 	}
 	sewn, stack := firmly, []Sheet{{What: "hood", Up: RightUp}, {What: "binding", Up: WrongUp}}
 	switch p.Cover.Bottom.Finish {
@@ -437,6 +438,14 @@ func (b *builder) openEdge() {
 	b.add(Step{ID: "bottom", Stage: Closing, Stack: stack, Turned: p.Cover.Bottom.Finish == "hem", Title: "Finish the bottom edge", Text: text, Machine: sewn, Caution: ironCaution}, b.having("binding.make")...)
 	b.add(Step{ID: "try", Stage: Closing, Title: "Turn it, press it and try it on", Text: "It drops over without pulling, and lifts off with one hand.", Caution: hoodCaution})
 	b.lastly()
+}
+
+// bindingEnds says what happens where the end of a binding meets its beginning.
+func (b *builder) bindingEnds() string {
+	if b.Plan.Habits.Binding == plan.EndsJoined {
+		return fmt.Sprintf("Leave a hand's width open at the end, sew both ends to each other with %s, press the seam open and close the gap.", b.about(length.Inch/2, 12*length.Millimetre))
+	}
+	return "Begin with the end folded under, and let the last of it run into the fold."
 }
 
 // bindingText says how a binding is sewn on, by its style.

@@ -223,11 +223,26 @@ func (b *builder) cuts(piece string, under bool) []string {
 const (
 	rotaryCaution = "Close the rotary cutter after every cut, cut away from yourself and keep your fingers behind the ruler's edge."
 	ironCaution   = "The iron and its steam burn: keep hands and cord clear, and switch it off when you leave the table."
-	sprayCaution  = "If you use temporary spray, open a window, keep it off the iron and follow the instructions on the can."
+	sprayCaution  = "Temporary spray only with a window open, off the iron and away from flames; follow the instructions on the can."
 	needleCaution = "Thick layers break needles: change to a new 90/14 and wear glasses. Your machine's manual has the last word."
 	pinCaution    = "Take each pin out before the needle reaches it: a needle that hits a pin can break and fly."
 	overCaution   = "Sewing over pins can break the needle: sew slowly, lay pins across the seam and wear glasses."
 )
+
+// held says how layers are held until they are quilted, by the school.
+func (b *builder) held() string {
+	if b.Plan.Habits.Hold == plan.HoldSpray {
+		return "Spray the lining thinly, half of it at a time, lay the batting on it and smooth from the middle; the same with the top."
+	}
+	return "Smooth from the middle and pin all over, a hand's width apart."
+}
+
+func (b *builder) holdCaution() string {
+	if b.Plan.Habits.Hold == plan.HoldSpray {
+		return sprayCaution
+	}
+	return b.pins()
+}
 
 func (b *builder) pins() string {
 	if b.Plan.Habits.Pins == plan.PinsRemove {
@@ -286,9 +301,9 @@ var firmly = machine.SetUp{Stitch: "straight stitch 2.5 mm", Needle: "90/14"}
 
 func (b *builder) layered() {
 	b.add(Step{ID: "layers", Stage: Quilting, Title: "Lay the layers together", Stack: layeredStack(b.Chain, "front", b.faceCloth("front")),
-		Text:    stackText(b.Chain, "the front right side up") + " Smooth from the middle, pin all over or use temporary spray, and sew round the edge first, " + b.basted() + " in.",
+		Text:    stackText(b.Chain, "the front right side up") + " " + b.held() + " Sew round the edge first, " + b.basted() + " in.",
 		Machine: quilting(b.Chain), Check: fmt.Sprintf("The top is %s before quilting.", b.size(b.Face.Sewn)),
-		Caution: sprayCaution})
+		Caution: b.holdCaution()})
 	if !b.Quilted {
 		return
 	}

@@ -110,7 +110,8 @@ func TestHabitsChangeTheirStepsAndNoOthers(t *testing.T) {
 		"press": {func(h *plan.Habits) { h.Press = plan.PressOpen }, []string{"row.1", "row.2", "rows"}},
 		"clip":  {func(h *plan.Habits) { h.Clip = plan.ClipThree }, []string{"clip"}},
 		"round": {func(h *plan.Habits) { h.Round = plan.RoundRuns }, []string{"close"}},
-		"pins":  {func(h *plan.Habits) { h.Pins = "over" }, []string{"row.1", "row.2", "border.1.side", "border.1.run", "close"}},
+		"pins":  {func(h *plan.Habits) { h.Pins = "over" }, []string{"row.1", "row.2", "border.1.side", "border.1.run", "layers", "close"}},
+		"hold":  {func(h *plan.Habits) { h.Hold = plan.HoldSpray }, []string{"layers"}},
 	} {
 		t.Run(name, func(t *testing.T) {
 			o := order(3, 2, true)
@@ -132,7 +133,10 @@ func TestCautionsStandWhereTheyMatter(t *testing.T) {
 	assert.Contains(t, find(t, steps, "cut.front").Caution, "rotary cutter")
 	assert.Contains(t, find(t, steps, "cut.under").Caution, "rotary cutter")
 	assert.Contains(t, find(t, steps, "row.1").Caution, "pin")
-	assert.Contains(t, find(t, steps, "layers").Caution, "open a window")
+	assert.Contains(t, find(t, steps, "layers").Caution, "pin")
+	sprayed := order(2, 2, true)
+	sprayed.Plan.Habits.Hold = plan.HoldSpray
+	assert.Contains(t, find(t, work.Steps(sprayed), "layers").Caution, "window open")
 	assert.Contains(t, find(t, steps, "quilt").Caution, "manual")
 	assert.Contains(t, find(t, steps, "turn").Caution, "iron")
 }

@@ -23,6 +23,7 @@ import { Draft } from "./views/Draft";
 import { Habits } from "./views/Habits";
 import { Labels } from "./views/Labels";
 import { Log } from "./views/Log";
+import { PlanHabits } from "./views/PlanHabits";
 import { Practice } from "./views/Practice";
 import { Samples } from "./views/Samples";
 import { Schedule } from "./views/Schedule";
@@ -56,6 +57,7 @@ function App() {
               <Route path="cut/table" element={<Table />} />
               <Route path="cut/cost" element={<Cost />} />
               <Route path="sew" element={<Sew />} />
+              <Route path="sew/habits" element={<PlanHabits />} />
               <Route path="sew/schedule" element={<Schedule />} />
               <Route path="sew/labels" element={<Labels />} />
             </Route>

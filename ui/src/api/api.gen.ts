@@ -82,6 +82,12 @@ fibre?: Fibre
  */
 fittings: Fitting[]
 /**
+ * Schools the plan follows, by the keys of its habits.
+ */
+schools: {
+[k: string]: string
+}
+/**
  * Counts of things, by name.
  */
 counts: {
@@ -2415,6 +2421,10 @@ chosen: {
 [k: string]: string
 }
 help: HabitHelp[]
+/**
+ * Decided is what is not left to a habit, each with the reason.
+ */
+decided: School[]
 }
 /**
  * HabitHelp is one habit with its schools, for the page that explains them.
@@ -2423,6 +2433,11 @@ export interface HabitHelp {
 key: string
 name: string
 about: string
+/**
+ * InBrief tells that a cover says it in its brief, where the habit is only what it
+ * begins with.
+ */
+in_brief?: boolean
 schools: School[]
 }
 /**

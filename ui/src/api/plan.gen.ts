@@ -1063,6 +1063,26 @@ seam?: (string | number)
  */
 ease?: (string | number)
 /**
+ * Hem is each of the two folds of a hem when the back names none.
+ */
+hem?: (string | number)
+/**
+ * Hold layers with pins all over, or with temporary spray, until they are quilted.
+ */
+hold?: ("pins" | "spray")
+/**
+ * Inside is how seam allowances are finished when the cover does not say.
+ */
+inside?: ("zigzag" | "overlock" | "pinked" | "bound" | "enclosed" | "raw")
+/**
+ * Ends of straps: closed with a dense zigzag, or turned in.
+ */
+ends?: ("zigzag" | "turned")
+/**
+ * Binding: its ends lapped, one of them folded under, or sewn to each other.
+ */
+binding?: ("folded" | "joined")
+/**
  * Lay pieces in strips along a ruler, or freely round templates.
  */
 lay?: ("rotary" | "template")

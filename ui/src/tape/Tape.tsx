@@ -35,7 +35,11 @@ export function Tape({ title, terms, total, lit, light }: Props) {
             onPointerEnter={() => light(i)}
             onPointerLeave={() => light(null)}
           >
-            {(s.to - s.from) / length > 0.055 && <T>{s.term.amount.text}</T>}
+            {(s.to - s.from) / length > 0.055 && (
+              <span>
+                <T>{s.term.amount.text}</T>
+              </span>
+            )}
           </span>
         ))}
       </div>

@@ -23,6 +23,7 @@ function serving() {
       revision,
       ...kept,
       chosen: { seam: kept.habits.seam ?? "", ease: kept.habits.ease ?? "" },
+      decided: [],
       help: [
         { key: "seam", name: "Seam", about: "", schools: ["1/4", "1/2"].map((value) => ({ value, name: `seam ${value}`, reason: "" })) },
         { key: "ease", name: "Ease", about: "", schools: ["-1", "-2"].map((value) => ({ value, name: `ease ${value}`, reason: "" })) },

@@ -75,6 +75,18 @@ export function Habits() {
           choose={(value) => void keep((now) => ({ habits: { ...now.habits, [help.key]: value } }))}
         />
       ))}
+      <fieldset className="habit">
+        <legend>Decided already</legend>
+        <p className="soft">Makers differ on these too; the app does it one way, and says why.</p>
+        <dl className="decided">
+          {view.decided.map((d) => (
+            <div key={d.value}>
+              <dt>{d.name}</dt>
+              <dd className="soft">{d.reason}</dd>
+            </div>
+          ))}
+        </dl>
+      </fieldset>
       <Money
         habits={view.habits as Record<string, unknown>}
         keep={(part) => void keep((now) => ({ habits: { ...now.habits, ...part } }))}
@@ -92,7 +104,7 @@ interface Kept {
 /** Bare lengths mean something else in another unit: they are given the one they have. */
 function exactly({ habits, units }: HabitsView) {
   const own = habits as Record<string, unknown>;
-  const lengths = ["seam", "ease", "step"].filter((key) => typeof own[key] === "string" && !/[a-z]$/.test(String(own[key])));
+  const lengths = ["seam", "ease", "step", "hem"].filter((key) => typeof own[key] === "string" && !/[a-z]$/.test(String(own[key])));
   return { ...own, ...Object.fromEntries(lengths.map((key) => [key, `${own[key]} ${units}`])) };
 }
 
@@ -132,7 +144,8 @@ function Money({ habits, keep }: { habits: Record<string, unknown>; keep: (part:
   );
 }
 
-function Group({ help, value, choose }: { help: HabitHelp; value: string; choose: (value: string) => void }) {
+/** One habit with its schools. */
+export function Group({ help, value, choose }: { help: HabitHelp; value: string; choose: (value: string) => void }) {
   const [picked, setPicked] = useState({ over: value, value });
   const shown = picked.over === value ? picked.value : value; // at once, until the server answers
   const pick = (next: string) => {

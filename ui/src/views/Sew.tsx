@@ -343,6 +343,9 @@ function Where({ of: { left, piles, set_ups, trips } }: { of: Reckoning }) {
       <Link className="word-button" to="schedule">
         When there is time
       </Link>
+      <Link className="word-button" to="habits">
+        How this one is sewn
+      </Link>
       {copies > 1 && (
         <>
           <Link className="word-button" to="labels">

@@ -96,14 +96,16 @@ export function Table() {
       <section className="table-move" aria-live="polite">
         <p className="table-cloth">
           <Swatch of={swatches[cloth.cloth]} width={72} height={56} />
-          {cloth.name}
-          {move.spread.odd && (
-            <T>
-              {move.spread.odd.count === 1
-                ? `, the odd piece ${move.spread.odd.width.text} × ${move.spread.odd.length.text}`
-                : `, ${move.spread.odd.count} odd pieces ${move.spread.odd.width.text} × ${move.spread.odd.length.text}`}
-            </T>
-          )}
+          <span>
+            {cloth.name}
+            {move.spread.odd && (
+              <T>
+                {move.spread.odd.count === 1
+                  ? `, the odd piece ${move.spread.odd.width.text} × ${move.spread.odd.length.text}`
+                  : `, ${move.spread.odd.count} odd pieces ${move.spread.odd.width.text} × ${move.spread.odd.length.text}`}
+              </T>
+            )}
+          </span>
         </p>
         <Told move={move} />
         {cloth.short.nm > 0 && !move.spread.odd && (
