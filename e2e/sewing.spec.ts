@@ -212,7 +212,11 @@ test("the log: photos, a search, two side by side, and a pace that is offered", 
   await send("PUT", `/plans/${hood}`, { base: revision, plan: { ...plan, progress }, label: "sewn" });
   await send("POST", `/plans/${hood}/finish`, { base: revision + 1, minutes: 90, notes: "It turned out snug.", next: "" });
   await page.goto(`${demo.url}/log`);
-  await expect(page.getByText("6 timed steps took 2 times what is usual.")).toBeVisible();
+  const pace = page.getByText(/49 timed steps took/); // six of the hood, the others of two cushions
+  await expect(pace).toBeVisible();
+  const [, own] = /took ([\d.]+) times what is usual/.exec((await pace.textContent()) ?? "") ?? [];
+  expect(Number(own)).toBeGreaterThan(1.13); // as the cushions alone
+  expect(Number(own)).toBeLessThan(2); // as the hood alone
   await expect(page.getByText("the pad does not go in, or strains (1)")).toBeVisible();
   await page.getByLabel("Photo of Turntable hood, listening corner").setInputFiles({
     name: "hood.png",
@@ -221,20 +225,31 @@ test("the log: photos, a search, two side by side, and a pace that is offered", 
   });
   await expect(page.getByRole("img", { name: "Turntable hood, listening corner, 1" })).toBeVisible();
   await accessible(page);
-  for (const box of await page.getByRole("checkbox", { name: "side by side with another" }).all()) await box.check();
+  const both = page.getByRole("checkbox", { name: "side by side with another" });
+  await both.nth(0).check();
+  await both.nth(1).check();
   const beside = page.getByRole("region", { name: "Two covers side by side" });
   await expect(beside.getByRole("row", { name: /^Time \d/ })).toContainText("1 h 30 min");
   await accessible(page);
   await page.getByLabel("Look for").fill("knob tight");
   await expect(page.locator(".log-entry")).toHaveCount(1);
+  await page.getByLabel("Look for").fill("");
+  await page.getByLabel("Which").selectOption("hoods");
+  await expect(page.locator(".log-entry")).toHaveCount(1);
+  await page.getByLabel("Which").selectOption("those with which something went wrong");
+  await expect(page.locator(".log-entry")).toHaveCount(3);
+  await page.getByLabel("Which").selectOption("cushions");
+  await expect(page.locator(".log-entry")).toHaveCount(3);
   await page.getByLabel("Look for").fill("velvet");
+  await expect(page.getByText("No finished cover among cushions says “velvet”.")).toBeVisible();
+  await page.getByLabel("Which").selectOption("all covers");
   await expect(page.getByText("No finished cover says “velvet”.")).toBeVisible();
   await page.getByLabel("Look for").fill("");
   await page.getByRole("button", { name: "Take that as my pace" }).click();
   await expect(page.getByRole("button", { name: "Take that as my pace" })).toHaveCount(0);
   const after = await stored(demo, "label-printer-hood");
   const { settled } = after.reckoning;
-  expect(settled.habits.pace).toBe(2);
+  expect(settled.habits.pace).toBe(Number(own));
   await page.getByRole("button", { name: /^Take out/ }).click();
   await expect(page.getByRole("img", { name: "Turntable hood, listening corner, 1" })).toHaveCount(0);
 });
@@ -261,4 +276,143 @@ test("practice: a wrong answer says what was forgotten, a right one counts", asy
   await accessible(page);
   await page.getByLabel("On the sizes of one of your plans:").selectOption("Reading-corner cushion");
   await expect(page.getByText(/of Reading-corner cushion:/)).toBeVisible();
+});
+
+test("one cover, from its first step to the log, with all that happens on the way", async ({ page, demo }) => {
+  test.slow(); // twenty-two steps
+  const { reckoning } = await stored(demo, reading);
+  await page.goto(`${demo.url}/plans/${reading}/cut`);
+  const cuts = page.locator(".ticks label");
+  await expect(cuts.first()).toBeVisible();
+  for (const cut of await cuts.filter({ hasNotText: "after the front is measured" }).all()) await cut.getByRole("checkbox").check();
+  await saved(page);
+  await page.getByRole("link", { name: "Sew", exact: true }).click();
+  const heading = page.getByRole("heading", { level: 1 });
+  const next = page.getByRole("button", { name: "Done, next step" });
+  const dialog = page.getByRole("dialog");
+  const steps = page.getByRole("list", { name: "Steps" }).getByRole("button");
+  const to = async (title: string) => {
+    while ((await heading.textContent()) !== title) {
+      const before = await heading.textContent();
+      await next.click();
+      await expect(heading).not.toHaveText(before ?? "");
+    }
+  };
+
+  // The clock runs over the first step, and ends with it.
+  await expect(heading).toHaveText("Measure the pad");
+  await page.getByRole("button", { name: "Start the clock" }).click();
+  await next.click();
+  await expect(heading).toHaveText("Cut the front");
+  await page.getByLabel("Minutes Cut the front took").fill("18");
+  await page.getByLabel("Minutes Cut the front took").press("Enter");
+
+  // A row is measured, and one is sewn again.
+  await to("Sew row 1");
+  await expect(page.getByText("Set it up so.")).toBeVisible();
+  await put(page, "Measured across", "16 7/16");
+  await to("Sew row 3");
+  await expect(page.getByText("As it is set up.")).toBeVisible();
+  await steps.filter({ hasText: "Sew row 2" }).click();
+  await page.getByRole("button", { name: "Do it again" }).click();
+  await dialog.getByLabel("The reason").fill("a patch turned");
+  await dialog.getByRole("button", { name: "Do it again" }).click();
+  await expect(page.getByRole("list", { name: "What went wrong here" })).toContainText("a patch turned");
+  await next.click();
+
+  // Quilting in two evenings, then trimmed to what the four sides say.
+  await to("Quilt");
+  await expect(page.getByText(/Set it up/)).toHaveCount(0); // as for the layers
+  await page.getByRole("button", { name: "Divide it" }).click();
+  await dialog.getByRole("button", { name: "Divide it" }).click();
+  await expect(heading).toHaveText("Quilt: first half");
+  await to("Trim square");
+  for (const [side, size] of [
+    ["Upper side", "20 5/16"],
+    ["Right side", "20 1/4"],
+    ["Lower side", "20 5/16"],
+    ["Left side", "20 1/4"],
+    ["Falling diagonal", "28 11/16"],
+    ["Rising diagonal", "28 11/16"],
+  ] as const) {
+    await put(page, side, size);
+  }
+  await expect(page.getByRole("img", { name: /the four cuts/ })).toBeVisible();
+
+  // A slip of the tape is asked about once; what is so is taken.
+  await to("Measure the front");
+  await put(page, "Measured across", "9 3/8");
+  await put(page, "Measured up", "19 1/2");
+  await expect(page.locator('[data-code="measured-slip"]')).toBeVisible();
+  await page.getByRole("button", { name: "I measured twice: it is so" }).click();
+  await expect(page.locator('[data-code="measured-slip"]')).toHaveCount(0);
+  await put(page, "Measured across", "19 3/8");
+  await expect(page.getByRole("list", { name: "Remedies" })).toBeVisible();
+  await saved(page);
+  await accessible(page);
+
+  // One step is left out, and what is wrong with another noted.
+  await to("Finish the seams");
+  await expect(page.getByText("Its wrong side is seen: left and right change places.")).toBeVisible();
+  await page.getByRole("button", { name: "Leave it out" }).click();
+  await dialog.getByLabel("The reason").fill("a trial cover");
+  await dialog.getByRole("button", { name: "Leave it out" }).click();
+  await expect(heading).toHaveText("Clip the corners");
+  await page.getByRole("button", { name: "Something went wrong" }).click();
+  await page.getByLabel("What went wrong").selectOption("The stitching was clipped into");
+  await page.getByRole("button", { name: "Note it" }).click();
+  await to("Measure the finished cover and put the pad in");
+  await put(page, "Measured across", "18 7/8");
+  await put(page, "Measured up", "19");
+  await next.click();
+
+  // Looked over, and into the log with a photo.
+  await expect(heading).toHaveText("All steps are done");
+  for (const box of await page.getByRole("group", { name: "In order?" }).getByRole("checkbox").all()) await box.check();
+  await expect(page.getByLabel("Minutes of work")).toHaveValue(/^1[89]$/);
+  await page.getByLabel("Minutes of work").fill("190");
+  await page.getByLabel("Notes").fill("The batting takes more than the estimate.");
+  await saved(page);
+  await accessible(page);
+  await page.getByRole("button", { name: "Write it into the log" }).click();
+  await expect(page).toHaveURL(/log$/);
+  const entry = page.locator(".log-entry").filter({ hasText: "Reading-corner cushion" });
+  await expect(entry).toContainText("measured 193/8″ × 191/2″");
+  await expect(entry).toContainText("after 3 h 10 min, reckoned were");
+  await expect(entry).toContainText("with the time it took");
+  await page
+    .getByLabel("Photo of Reading-corner cushion")
+    .setInputFiles({ name: "cover.png", mimeType: "image/png", buffer: await page.screenshot() });
+  await expect(page.getByRole("img", { name: "Reading-corner cushion, 1" })).toBeVisible();
+  const progress = (await stored(demo, reading)).plan.progress;
+  expect(progress.done).toHaveLength(reckoning.steps.length);
+  expect(progress.troubles.map((t: { kind: string }) => t.kind)).toEqual(["again", "clipped"]);
+  expect(Object.keys(progress.times)).toEqual(expect.arrayContaining(["measure", "cut.front"]));
+
+  // What three of them tell is offered to the samples, and one more is planned.
+  await page.getByRole("link", { name: "Samples" }).click();
+  await expect(page.getByText("3 finished covers were quilted alike")).toBeVisible();
+  await accessible(page);
+  await page.getByRole("button", { name: "Keep that as a sample" }).click();
+  await expect(page.getByRole("button", { name: "Keep that as a sample" })).toHaveCount(0);
+  await page.getByRole("link", { name: "Log", exact: true }).click();
+  await entry.getByRole("button", { name: "Plan one like it" }).click();
+  await expect(page.getByRole("textbox", { name: "Title of the plan" })).toHaveValue("Reading-corner cushion, again");
+});
+
+test("how one plan is sewn changes its steps, and no other plan's", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/${reading}/sew`);
+  await page.getByRole("link", { name: "How this one is sewn" }).click();
+  await page.getByRole("radio", { name: /temporary spray/ }).check();
+  await saved(page);
+  await page.getByRole("link", { name: "Back to its steps" }).click();
+  await page.getByRole("button", { name: "Lay the layers together" }).click();
+  await expect(page.getByText(/Spray the lining thinly/)).toBeVisible();
+  await expect(page.getByText(/Temporary spray only with a window open/)).toBeVisible();
+  expect((await stored(demo, reading)).plan.habits.hold).toBe("spray");
+  await page.goto(`${demo.url}/plans/pinwheel-cushion-for-the-reading-corner/sew`);
+  await page.getByRole("button", { name: "Lay the layers together" }).click();
+  await expect(page.getByText(/pin all over/)).toBeVisible();
+  await page.goto(`${demo.url}/habits`);
+  await expect(page.getByRole("radio", { name: /pins all over/ })).toBeChecked();
 });

@@ -24,7 +24,7 @@ export function Cost() {
         <button type="button" className="word-button no-print" onClick={() => window.print()}>
           Print it
         </button>
-        <Link className="word-button no-print" to="..">
+        <Link className="word-button no-print" to="../cut">
           Back to the lays
         </Link>
       </header>

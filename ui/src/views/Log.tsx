@@ -16,7 +16,8 @@ export function Log() {
   const log = useLog();
   const [sought, seek] = useState("");
   const [beside, setBeside] = useState<number[]>([]);
-  const found = (log.data ?? []).filter((entry) => says(entry, sought));
+  const [which, choose] = useState("");
+  const found = (log.data ?? []).filter((entry) => says(entry, sought) && (which === "" || sorts[which]?.is(entry)));
   const both = (log.data ?? []).filter((entry) => beside.includes(entry.id));
   return (
     <div className="page">
@@ -28,10 +29,29 @@ export function Log() {
             <input value={sought} onChange={(e) => seek(e.target.value)} placeholder="hood, pleat, moss leaf" />
           </label>
         )}
+        {(log.data?.length ?? 0) > 0 && (
+          <label className="line-field">
+            <span>Which</span>
+            <select value={which} onChange={(e) => choose(e.target.value)}>
+              <option value="">all covers</option>
+              {Object.entries(sorts)
+                .filter(([, sort]) => log.data?.some(sort.is))
+                .map(([key, sort]) => (
+                  <option key={key} value={key}>
+                    {sort.name}
+                  </option>
+                ))}
+            </select>
+          </label>
+        )}
       </header>
       {(log.data?.length ?? 0) > 0 && <Figures />}
       {both.length === 2 && <Beside entries={both} close={() => setBeside([])} />}
-      {sought && found.length === 0 && <p className="empty">No finished cover says “{sought}”.</p>}
+      {sought && found.length === 0 && (
+        <p className="empty">
+          No finished cover{which !== "" && ` among ${sorts[which]?.name}`} says “{sought}”.
+        </p>
+      )}
       {log.isError && (
         <p className="finding stop" role="alert">
           {sentence(log.error)}
@@ -50,6 +70,23 @@ export function Log() {
       </ul>
     </div>
   );
+}
+
+const covering = (kind: string) => (entry: LogView) => (entry.plan as unknown as Plan).object.kind === kind;
+
+/** The sorts of covers that can be looked through by themselves. */
+const sorts: Record<string, { name: string; is: (entry: LogView) => boolean }> = {
+  form: { name: "cushions", is: covering("form") },
+  box: { name: "hoods", is: covering("box") },
+  book: { name: "jackets", is: covering("book") },
+  flat: { name: "pads", is: covering("flat") },
+  found: { name: "covers from found panels", is: covering("found") },
+  trouble: { name: "those with which something went wrong", is: (entry) => (entry.troubles ?? []).length > 0 },
+  off: { name: "those that came out otherwise than planned", is: (entry) => entry.gates.some(isOff) },
+};
+
+function isOff({ off }: GateView): boolean {
+  return off ? off.width.nm !== 0 || off.height.nm !== 0 : false;
 }
 
 /** Everything that is written of a cover, for the search. */
@@ -295,7 +332,7 @@ function GateLine({ gate }: { gate: GateView }) {
           <strong>
             <Len of={gate.measured.width} by={gate.measured.height} />
           </strong>
-          {gate.off && (gate.off.width.nm !== 0 || gate.off.height.nm !== 0) ? (
+          {gate.off && isOff(gate) ? (
             <span className="warn-text">
               {" "}
               (off by <Len of={gate.off.width} by={gate.off.height} />)

@@ -11,7 +11,7 @@ export function PlanHabits() {
     <div className="page habits">
       <header className="page-head">
         <h1>How this one is sewn</h1>
-        <Link className="word-button" to="..">
+        <Link className="word-button" to="../sew">
           Back to its steps
         </Link>
       </header>
