@@ -86,9 +86,11 @@ func ShellSteps(o ShellOrder) []Step {
 	c.measure(b)
 	b.sampled(o.Panels)
 	measured := b.after
+	b.on = ""
 	b.beside(measured, b.form)
 	b.cutShell()
 	flat := b.panels(o.Panels)
+	b.on = "" // from here on several pieces lie on the table
 	b.edging(measured, flat.of(piped(o.Cover)))
 	b.joins(o, c.gap, flat)
 	for _, p := range o.Panels {

@@ -2,7 +2,7 @@ import { useId } from "react";
 import type { Sheet, Swatch } from "../api/api.gen";
 import { Pattern } from "../cloth/Pattern";
 
-const wide = 260;
+const wide = 190;
 const high = 26;
 
 /** What lies on what, seen from the side: the thick line is the right side of a cloth. */
@@ -11,7 +11,7 @@ export function StackFigure({ stack, swatches }: { stack: Sheet[]; swatches: Rec
   const told = [...stack].reverse().map(words).join(", on ");
   return (
     <figure className="stack-figure">
-      <svg viewBox={`0 0 ${wide + 190} ${stack.length * (high + 10) + 8}`} role="img" aria-label={`From above: ${told}`}>
+      <svg viewBox={`0 0 ${wide + 260} ${stack.length * (high + 10) + 8}`} role="img" aria-label={`From above: ${told}`}>
         <defs>
           {stack.map((sheet, i) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: sheets have no identity but their place

@@ -13,7 +13,7 @@ import { usePlan } from "../plan/context";
 import { get, put } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
 import { Divide } from "../sew/Divide";
-import { apartAt, momentOf } from "../sew/moment";
+import { apartAt, borderOf, momentOf } from "../sew/moment";
 import { elapsed, useProgress, without } from "../sew/progress";
 import { Reason } from "../sew/Reason";
 import { Several } from "../sew/Several";
@@ -26,6 +26,7 @@ import { OnPiece } from "../sheet/OnPiece";
 import { extent, mm, PieceDrawing } from "../sheet/PieceDrawing";
 import { isPressed, PressView, turns } from "../sheet/Press";
 import { Sheet } from "../sheet/Sheet";
+import { StripsFigure } from "../sheet/StripsFigure";
 import { shapesAt } from "../sheet/shapesAt";
 import { dressed } from "../words/fractions";
 import { hours } from "../words/hours";
@@ -149,6 +150,9 @@ function StepAtHand({
   const ticked = (value("/progress/done") ?? []) as string[];
   const whole = { ...step, id: step.of ?? step.id }; // the parts of a step are drawn as it is
   const join = /^join\.(\d+)$/.exec(whole.id);
+  const made = /^(\w+)\.make$/.exec(whole.id)?.[1];
+  const edging = reckoning.edge_strips.find((s) => s.what === made);
+  const edgingCloth = reckoning.cuts.find((c) => c.id === edging?.cut)?.cloth ?? "";
   const { now, set } = useProgress();
   const missing = step.needs.filter((id) => !ticked.includes(id) && !(id in (now.skipped ?? {})));
   const [asking, ask] = useState<"early" | "skip" | "again" | null>(null);
@@ -168,6 +172,12 @@ function StepAtHand({
       <div className="at-hand-body">
         {/(^|\.)fold-units$/.test(whole.id) ? (
           <FoldFigure />
+        ) : edging ? (
+          <StripsFigure
+            strips={edging}
+            cloth={String(value(`/cloths/${edgingCloth}/name`) ?? edgingCloth)}
+            swatch={swatchesOf(value("/cloths"))[edgingCloth]}
+          />
         ) : join ? (
           <JoinDrawing join={Number(join[1])} reckoning={reckoning} cloths={value("/cloths")} />
         ) : (
@@ -378,6 +388,7 @@ function CutsOfStep({ ids, reckoning, name }: { ids: string[]; reckoning: Reckon
 
 /** The cells of the pieces that a step is about. */
 function isAbout(step: Step, cell: Cell): boolean {
+  if (step.bands && cell.band === undefined) return step.bands.length > 1 && borderOf(cell) === undefined; // corners go on with the rows
   if (step.bands) return cell.band !== undefined && step.bands.includes(cell.band);
   const border = /^(.*border\.\d+)\.(\w+)$/.exec(step.id);
   if (border) {
@@ -420,7 +431,6 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
   const box = extent(piece);
   const now = momentOf(step, reckoning.steps, piece);
   const apart = apartAt(now, piece.cells);
-  const loose = apart.some(([x, y]) => x !== 0 || y !== 0);
   const quilts = step.act === "quilt" ? (piece.quilting?.lines ?? []) : [];
   const pieced = piece.cells.some((c) => c.band);
   const room = quilts.length > 0 ? box.width / 24 : pieced && !now.whole ? box.width * 0.14 : 6;
@@ -442,7 +452,7 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
           apart={apart}
           turned={step.turned}
         />
-        {step.stage === "piece" && !loose && <RowLabels cells={piece.cells} text={box.width / 30} />}
+        {step.stage === "piece" && <RowLabels cells={drawnAt(piece.cells, apart)} text={box.width / 30} />}
         {quilts.length > 0 && <Beginnings lines={quilts} text={box.width / 34} />}
         {sewnOn && <OnPiece fittings={[sewnOn]} text={box.width / 26} />}
         {piece.name === "back" && back && <Closure back={back} cuts={reckoning.cuts} text={box.width / 26} />}
@@ -487,6 +497,14 @@ function Beginnings({ lines, text }: { lines: QuiltLine[]; text: number }) {
       })}
     </g>
   );
+}
+
+/** Cells where they are drawn, for what is written on them. */
+function drawnAt(cells: Cell[], apart: readonly (readonly [number, number])[]): Cell[] {
+  return cells.map((cell, i) => {
+    const [x, y] = apart[i] ?? [0, 0];
+    return { ...cell, x: cell.x + x, y: cell.y + y };
+  });
 }
 
 /** The numbers of the rows as they are sewn, each at the first piece of its row. */
