@@ -809,7 +809,7 @@ func (r *run) steps(list []work.Step) {
 
 func (r *run) step(s work.Step) Step {
 	out := Step{ID: s.ID, Stage: string(s.Stage), Title: s.Title, Text: s.Text, Piece: s.Piece, Act: string(s.Act), seams: s.Seams, Turned: s.Turned, Needs: orEmpty(s.Needs), Cuts: orEmpty(s.Cuts), Row: s.Row, Bands: s.Bands,
-		Press: s.Press, Side: string(s.Side), Machine: s.Machine.Text(), Trip: s.Trip, Check: s.Check, Caution: s.Caution, Gate: s.Gate, Stack: s.Stack,
+		Press: s.Press, Side: string(s.Side), Machine: s.Machine.Text(), Trip: s.Trip, Rest: s.Rest, Check: s.Check, Caution: s.Caution, Gate: s.Gate, Stack: s.Stack,
 		Done: slices.Contains(r.p.Progress.Done, s.ID)}
 	if s.Gate != "" {
 		expect := r.size(s.Expect)

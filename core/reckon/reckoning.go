@@ -621,6 +621,9 @@ type Step struct {
 	// Again are the steps, by their ids, that are done already and need it, directly or
 	// not: where it is done again they come again too. Absent where it is not done.
 	Again []string `json:"again,omitempty"`
+	// Rest is how many minutes it cools or dries when it is done, before what comes after
+	// it is begun.
+	Rest int `json:"rest,omitempty"`
 	// Trip is the walk to the iron in which it is pressed, from 1: steps of one trip are
 	// pressed together, when the last of them is sewn.
 	Trip int `json:"trip,omitempty"`

@@ -45,7 +45,7 @@ func parts(s Step, names []string, pr plan.Progress) []Step {
 		}
 		if i < len(names)-1 {
 			part.ID = fmt.Sprintf("%s:%d", s.ID, i+1)
-			part.Gate, part.Expect, part.Press, part.Side, part.Trip, part.Act = "", nil, "", "", 0, ""
+			part.Gate, part.Expect, part.Press, part.Side, part.Trip, part.Act, part.Rest = "", nil, "", "", 0, "", 0
 			part.Done, part.Took = slices.Contains(pr.Done, part.ID), nil
 			if took, known := pr.Times[part.ID]; known {
 				part.Took = &took

@@ -13,6 +13,9 @@ type Task struct {
 	// Wait is how many nights have to pass before it can be begun: cloth that dries after
 	// washing, for instance.
 	Wait int
+	// Rest is how many minutes it cools or dries when it is done: the same evening nothing
+	// is begun before they are over.
+	Rest int
 }
 
 // Sitting is what is done of a task on a day.
@@ -74,6 +77,9 @@ func Of(tasks []Task, free [7]int, lost map[int]bool) Plan {
 	}
 	earliest := 0
 	for i, t := range tasks {
+		if i > 0 && p.Ends == day && day >= 0 {
+			room = max(0, room-tasks[i-1].Rest)
+		}
 		if t.Wait > 0 {
 			earliest = max(day, 0) + t.Wait
 		}

@@ -86,3 +86,18 @@ func TestAnyScheduleDoesEverythingOnceAndInOrder(t *testing.T) {
 		}
 	})
 }
+
+func TestWhatCoolsIsNotMovedTheSameEvening(t *testing.T) {
+	fused := []schedule.Task{{ID: "fuse", Minutes: 20, Rest: 10}, {ID: "sew", Minutes: 30}}
+	p := schedule.Of(fused, evenings, nil)
+	assert.Equal(t, []schedule.Sitting{{Task: 0, Minutes: 20, Begins: true, Ends: true}, {Task: 1, Minutes: 30, Begins: true, Ends: true}}, p.Days[0].Sittings, "an hour holds both and the wait between")
+	fused[0].Minutes = 35
+	p = schedule.Of(fused, evenings, nil)
+	assert.Equal(t, schedule.Sitting{Task: 1, Minutes: 15, Begins: true}, p.Days[0].Sittings[1], "the wait comes off the evening")
+	fused[0].Minutes = 55
+	p = schedule.Of(fused, evenings, nil)
+	assert.Len(t, p.Days[0].Sittings, 1)
+	assert.Equal(t, 30, p.Days[1].Sittings[0].Minutes, "over night it is cool")
+	last := []schedule.Task{{Minutes: 60, Rest: 600}}
+	assert.Equal(t, 0, schedule.Of(last, evenings, nil).Ends, "nothing waits for the last one")
+}

@@ -76,13 +76,13 @@ func (b *builder) cutShapes(piece string) {
 // layOn lays one layer of shapes on and fuses it.
 func (b *builder) layOn(level int, late bool) {
 	var places, felt []string
-	loose := false
+	loose, fused := false, false
 	for _, l := range b.Applied {
 		if l.Level != level || l.Late != late || l.Line() {
 			continue
 		}
 		places = append(places, fmt.Sprintf("%s: %s from the left, %s from the top.", l.Title, b.text(l.From.Left), b.text(l.From.Top)))
-		loose = loose || l.Shape.Edge == plan.LooseEdge
+		loose, fused = loose || l.Shape.Edge == plan.LooseEdge, fused || l.Fused()
 		if l.Shape.Edge == plan.NoEdge {
 			felt = append(felt, l.Title)
 		}
@@ -108,7 +108,7 @@ func (b *builder) layOn(level int, late bool) {
 	if len(felt) > 0 {
 		text = append(text, fmt.Sprintf("%s: fused, and no edge to sew.", strings.Join(felt, ", ")))
 	}
-	step.Text = strings.Join(text, " ")
+	step.Text, step.Rest = strings.Join(text, " "), cooled(fused)
 	b.add(step)
 }
 

@@ -66,6 +66,13 @@ func TestManyShapesPointToTheDrawing(t *testing.T) {
 	}
 }
 
+func TestWhatIsFusedCools(t *testing.T) {
+	fused := shaped(t, plan.Shape{Shape: "heart", Cloth: "A", Width: 4 * in, At: at(in, in)})
+	assert.Equal(t, 10, find(t, fused, "shapes.lay.1").Rest)
+	loose := shaped(t, plan.Shape{Shape: "heart", Cloth: "A", Width: 4 * in, Edge: plan.LooseEdge, At: at(in, in)})
+	assert.Zero(t, find(t, loose, "shapes.lay.1").Rest)
+}
+
 func TestStitchingByHandAsksForTheNeedle(t *testing.T) {
 	for _, s := range shaped(t, plan.Shape{Shape: "heart", Cloth: "A", Width: 4 * in, Edge: plan.HandEdge, At: at(in, in)}) {
 		if s.ID == "shapes.sew.1" {

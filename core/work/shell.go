@@ -323,7 +323,7 @@ func (b *builder) panel(p ShellPanel) {
 		if p.Quilting == nil {
 			text += " Sew round the edge first, " + b.basted() + " in, then trim what lies under it even with the top."
 		}
-		b.add(Step{ID: "layers." + id, Stage: Quilting, Title: "Layer the " + name, Caution: b.holdCaution(), Text: text, Machine: quilting(p.Chain), Stack: layeredStack(p.Chain, name, b.faceCloth(id))}, b.having("cut.under")...)
+		b.add(Step{ID: "layers." + id, Stage: Quilting, Title: "Layer the " + name, Caution: b.holdCaution(), Text: text, Rest: cooled(p.Chain.Web), Machine: quilting(p.Chain), Stack: layeredStack(p.Chain, name, b.faceCloth(id))}, b.having("cut.under")...)
 	}
 	if p.Quilting != nil {
 		stack := layeredStack(p.Chain, name, b.faceCloth(id))

@@ -82,6 +82,9 @@ type Step struct {
 	Needs []string
 	// Cuts used here for the first time, by their ids.
 	Cuts []string
+	// Rest is how many minutes it has to cool or to dry when it is done, before what comes
+	// after it is begun.
+	Rest int
 	// Seams is how many seams are sewn, where they are counted.
 	Seams int
 	// Row of the grid this step is about, 0 when it is not one row.
@@ -301,8 +304,8 @@ var firmly = machine.SetUp{Stitch: "straight stitch 2.5 mm", Needle: "90/14"}
 
 func (b *builder) layered() {
 	b.add(Step{ID: "layers", Stage: Quilting, Title: "Lay the layers together", Stack: layeredStack(b.Chain, "front", b.faceCloth("front")),
-		Text:    stackText(b.Chain, "the front right side up") + " " + b.held() + " Sew round the edge first, " + b.basted() + " in.",
-		Machine: quilting(b.Chain), Check: fmt.Sprintf("The top is %s before quilting.", b.size(b.Face.Sewn)),
+		Text: stackText(b.Chain, "the front right side up") + " " + b.held() + " Sew round the edge first, " + b.basted() + " in.",
+		Rest: cooled(b.Chain.Web), Machine: quilting(b.Chain), Check: fmt.Sprintf("The top is %s before quilting.", b.size(b.Face.Sewn)),
 		Caution: b.holdCaution()})
 	if !b.Quilted {
 		return
@@ -340,6 +343,18 @@ func stackText(c layers.Chain, top string) string {
 	}
 	text := strings.Join(append(stack, top), ", ")
 	return spaced(append(before, strings.ToUpper(text[:1])+text[1:]+"."))
+}
+
+// cooling is how long fusible web cools flat before it is moved, in minutes. Common
+// practice.
+const cooling = 10
+
+// cooled is how long something that is fused or not rests.
+func cooled(fused bool) int {
+	if fused {
+		return cooling
+	}
+	return 0
 }
 
 // hemmed is how thick it is where the hems of a back cross the closing seam.

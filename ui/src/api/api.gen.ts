@@ -1142,6 +1142,11 @@ of?: string
  */
 again?: string[]
 /**
+ * Rest is how many minutes it cools or dries when it is done, before what comes after
+ * it is begun.
+ */
+rest?: number
+/**
  * Trip is the walk to the iron in which it is pressed, from 1: steps of one trip are
  * pressed together, when the last of them is sewn.
  */

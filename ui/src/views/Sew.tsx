@@ -219,6 +219,12 @@ function StepAtHand({
                 </dd>
               </>
             )}
+            {step.rest && (
+              <>
+                <dt>Then</dt>
+                <dd>Let it cool flat for {step.rest} minutes before it is moved.</dd>
+              </>
+            )}
             {step.check && (
               <>
                 <dt>Check</dt>
