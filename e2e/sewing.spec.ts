@@ -171,6 +171,20 @@ test("several covers: where each of them is, and labels for the piles", async ({
   await saved(page);
   expect((await stored(demo, plan)).plan.progress.done.length).toBeGreaterThan(0);
   await accessible(page);
+  // One after the other: done brings this cover on, not all of them.
+  await page.getByRole("button", { name: "Sew one cover after the other" }).click();
+  const heading = page.locator("h1");
+  const next = page.getByRole("button", { name: "Done, next step" });
+  for (let i = 0; i < 20 && !(await page.getByText(/of cover 1 of 2$/).isVisible()); i++) {
+    const before = await heading.textContent();
+    await next.click();
+    await expect(heading).not.toHaveText(before ?? "");
+  }
+  const title = await heading.textContent();
+  await next.click();
+  await expect(heading).not.toHaveText(title ?? "");
+  await saved(page);
+  expect(Object.values((await stored(demo, plan)).plan.progress.made)).toContain(1);
   await page.getByRole("link", { name: "Labels for the piles" }).click();
   await expect(page.getByRole("heading", { name: "Labels for the piles" })).toBeVisible();
   const { reckoning } = await stored(demo, plan);
@@ -372,6 +386,11 @@ test("one cover, from its first step to the log, with all that happens on the wa
   await expect(page.getByLabel("Minutes of work")).toHaveValue(/^1[89]$/);
   await page.getByLabel("Minutes of work").fill("190");
   await page.getByLabel("Notes").fill("The batting takes more than the estimate.");
+  const photo = page.getByLabel("Photo of the finished cover");
+  await photo.setInputFiles({ name: "text.png", mimeType: "image/png", buffer: Buffer.from("no picture") });
+  await expect(page.getByRole("alert")).toBeVisible();
+  await photo.setInputFiles({ name: "cover.png", mimeType: "image/png", buffer: await page.screenshot() });
+  await expect(page.getByRole("img", { name: "The finished cover, 1" })).toBeVisible();
   await saved(page);
   await accessible(page);
   await page.getByRole("button", { name: "Write it into the log" }).click();
@@ -380,10 +399,11 @@ test("one cover, from its first step to the log, with all that happens on the wa
   await expect(entry).toContainText("measured 193/8″ × 191/2″");
   await expect(entry).toContainText("after 3 h 10 min, reckoned were");
   await expect(entry).toContainText("with the time it took");
+  await expect(page.getByRole("img", { name: "Reading-corner cushion, 1" })).toBeVisible(); // taken when it was looked over
   await page
     .getByLabel("Photo of Reading-corner cushion")
     .setInputFiles({ name: "cover.png", mimeType: "image/png", buffer: await page.screenshot() });
-  await expect(page.getByRole("img", { name: "Reading-corner cushion, 1" })).toBeVisible();
+  await expect(page.getByRole("img", { name: "Reading-corner cushion, 2" })).toBeVisible();
   const progress = (await stored(demo, reading)).plan.progress;
   expect(progress.done).toHaveLength(reckoning.steps.length);
   expect(progress.troubles.map((t: { kind: string }) => t.kind)).toEqual(["again", "clipped"]);
@@ -398,6 +418,29 @@ test("one cover, from its first step to the log, with all that happens on the wa
   await page.getByRole("link", { name: "Log", exact: true }).click();
   await entry.getByRole("button", { name: "Plan one like it" }).click();
   await expect(page.getByRole("textbox", { name: "Title of the plan" })).toHaveValue("Reading-corner cushion, again");
+});
+
+test("the steps by keyboard alone", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/${hood}/sew`);
+  const heading = page.locator("h1"); // also behind a dialog
+  const first = await heading.textContent();
+  await page.keyboard.press("?");
+  await expect(page.getByRole("dialog")).toContainText("done, next step");
+  await page.keyboard.press("d");
+  await expect(heading, "nothing is done under a dialog").toHaveText(first ?? "");
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("dialog")).toHaveCount(0);
+  await page.keyboard.press("j");
+  await expect(heading).not.toHaveText(first ?? "");
+  await page.keyboard.press("k");
+  await page.keyboard.press("t");
+  await expect(page.getByRole("timer")).toBeVisible();
+  await page.keyboard.press("t");
+  await expect(page.getByRole("timer")).toHaveCount(0);
+  await page.keyboard.press("d");
+  await expect(heading).not.toHaveText(first ?? "");
+  await saved(page);
+  expect((await stored(demo, hood)).plan.progress.done).toHaveLength(1);
 });
 
 test("how one plan is sewn changes its steps, and no other plan's", async ({ page, demo }) => {

@@ -780,6 +780,9 @@ type Progress struct {
 	Parts map[string][]string `json:"parts,omitempty"`
 	// Made is through how many of several covers a step is, by its id.
 	Made map[string]int `json:"made,omitempty"`
+	// Each tells that several covers are sewn one after the other; otherwise each step is
+	// done for all of them before the next.
+	Each bool `json:"each,omitempty"`
 	// Troubles are what went wrong, the oldest first.
 	Troubles []Mishap `json:"troubles,omitempty"`
 	// Inspected lists what was looked at and found in order when it was done.

@@ -1205,6 +1205,11 @@ made?: {
 [k: string]: number
 }
 /**
+ * Each tells that several covers are sewn one after the other; otherwise each step is
+ * done for all of them before the next.
+ */
+each?: boolean
+/**
  * Troubles are what went wrong, the oldest first.
  */
 troubles?: Mishap[]

@@ -1,5 +1,6 @@
 import { useEffect, useState } from "react";
 import type { Step } from "../api/api.gen";
+import { useKeys } from "../shell/keys";
 import { elapsed, useProgress, without } from "./progress";
 
 /** The time of a step: taken while it lasts, kept on the disk from its first moment, and corrected where the clock is not to be believed. */
@@ -28,6 +29,7 @@ export function Timer({ step }: { step: Step }) {
         : { ...rest, times: { ...p.times, [step.id]: Math.round(((p.times?.[step.id] ?? 0) + minutes) * 10) / 10 } };
     }, `time of ${step.title} ends`);
   };
+  useKeys({ t: () => (running ? end() : begin()) });
   const correct = (text: string) => {
     const minutes = Number(text.replace(",", "."));
     if (text.trim() === "") set((p) => ({ ...p, times: without(p.times, step.id) }), `no time of ${step.title}`);

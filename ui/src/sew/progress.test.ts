@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { elapsed, without } from "./progress";
+import type { Step } from "../api/api.gen";
+import { atHand, elapsed, without } from "./progress";
 
 describe("time that is taken", () => {
   const at = (time: string) => new Date(`2026-11-27T${time}Z`);
@@ -13,6 +14,46 @@ describe("time that is taken", () => {
     expect(elapsed("2026-11-27T19:00:00Z", at("18:59:00"))).toBeNull();
     expect(elapsed("2026-11-26T19:00:00Z", at("19:00:00"))).toBeNull();
     expect(elapsed("some day", at("19:00:00"))).toBeNull();
+  });
+});
+
+describe("the step at hand of several covers", () => {
+  const step = (id: string, stage: string, done = false): Step => ({
+    id,
+    stage,
+    done,
+    title: id,
+    text: "",
+    needs: [],
+    cuts: [],
+    minutes: 1,
+  });
+  const steps = [step("cut", "cut", true), step("sew", "piece"), step("press", "piece"), step("turn", "close")];
+
+  it("is the first that is not done where each step is done for all", () => {
+    expect(atHand(steps, {}, 3)).toBe(1);
+    expect(atHand(steps, { made: { sew: 2 } }, 3)).toBe(1);
+    expect(atHand(steps, { each: true }, 1)).toBe(1);
+  });
+
+  it("is where the cover in work has come to where they are sewn one after the other", () => {
+    expect(atHand(steps, { each: true }, 3)).toBe(1);
+    expect(atHand(steps, { each: true, made: { sew: 1 } }, 3)).toBe(2);
+    expect(atHand(steps, { each: true, made: { sew: 1, press: 1, turn: 1 } }, 3)).toBe(1);
+    const last = steps.map((s) => (s.id === "sew" ? { ...s, done: true } : s));
+    expect(atHand(last, { each: true, made: { sew: 3, press: 2, turn: 2 } }, 3)).toBe(2);
+  });
+
+  it("is cut for all of them first, and none when all is done", () => {
+    const uncut = steps.map((s) => ({ ...s, done: false }));
+    expect(atHand(uncut, { each: true, made: { sew: 1 } }, 3)).toBe(0);
+    expect(
+      atHand(
+        steps.map((s) => ({ ...s, done: true })),
+        { each: true },
+        3,
+      ),
+    ).toBe(-1);
   });
 });
 

@@ -1,3 +1,4 @@
+import type { Step } from "../api/api.gen";
 import { usePlan } from "../plan/context";
 
 type Progress = NonNullable<ReturnType<typeof usePlan>["plan"]["progress"]>;
@@ -16,6 +17,22 @@ export function useProgress() {
 export function without<T>(of: Record<string, T> | undefined, key: string): Record<string, T> {
   const { [key]: _, ...rest } = of ?? {};
   return rest;
+}
+
+/** What is measured and cut is done for all covers at once, in stacks. */
+export const forAll = (step: Step) => step.stage === "measure" || step.stage === "cut";
+
+/**
+ * The place of the step at hand among the steps, -1 when all are done. Of several covers that are
+ * sewn one after the other it is the step that the cover in work has come to.
+ */
+export function atHand(steps: Step[], progress: Progress, copies: number): number {
+  const open = steps.findIndex((s) => !s.done);
+  const first = steps[open];
+  if (!progress.each || copies < 2 || !first || forAll(first)) return open;
+  const through = (s: Step) => progress.made?.[s.id] ?? 0;
+  const least = Math.min(...steps.filter((s) => !s.done).map(through));
+  return steps.findIndex((s) => !s.done && through(s) === least);
 }
 
 /** The longest a step is taken to last without a pause, in minutes: beyond it the clock was left running, or jumped. */

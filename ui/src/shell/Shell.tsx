@@ -1,17 +1,15 @@
 import { type ReactNode, useEffect, useState } from "react";
-import { NavLink, useNavigate } from "react-router";
+import { NavLink, useLocation, useNavigate } from "react-router";
 import { tinykeys } from "tinykeys";
 import { ask } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { useOpenPlan } from "../plan/context";
 import { Conflict } from "./Conflict";
 import { History } from "./History";
+import { quiet } from "./keys";
 import { Shortcuts } from "./Shortcuts";
 import { Spoils } from "./Spoils";
 import type { Scheme } from "./tokens";
-
-/** Where single letters are text, not shortcuts. */
-const writing = "input:not([type=checkbox]):not([type=radio]), textarea, select, [role=dialog]";
 
 interface Props {
   scheme: Scheme;
@@ -25,6 +23,7 @@ export function Shell({ scheme, setScheme, children }: Props) {
   const [help, setHelp] = useState(false);
   const [history, setHistory] = useState(false);
   const go = useNavigate();
+  const { pathname } = useLocation();
   const base = open ? `/plans/${open.id}` : "";
   const session = open?.session;
 
@@ -36,11 +35,6 @@ export function Shell({ scheme, setScheme, children }: Props) {
   };
 
   useEffect(() => {
-    const quiet = (action: () => void) => (event: KeyboardEvent) => {
-      if ((event.target as HTMLElement).closest(writing)) return;
-      event.preventDefault();
-      action();
-    };
     const always = (action: () => void) => (event: KeyboardEvent) => {
       event.preventDefault();
       action();
@@ -158,7 +152,7 @@ export function Shell({ scheme, setScheme, children }: Props) {
           close={() => setHistory(false)}
         />
       )}
-      <Shortcuts open={help} close={() => setHelp(false)} inPlan={open !== null} />
+      <Shortcuts open={help} close={() => setHelp(false)} inPlan={open !== null} inSew={open !== null && pathname === `${base}/sew`} />
     </>
   );
 }

@@ -20,14 +20,20 @@ const inPlans = [
   ["H", "history of the plan"],
 ];
 
+const sewing = [
+  ["D", "done, next step"],
+  ["J, K", "the next step, the one before"],
+  ["T", "the clock of the step"],
+];
+
 /** The sheet of shortcuts. */
-export function Shortcuts({ open, close, inPlan }: { open: boolean; close: () => void; inPlan: boolean }) {
+export function Shortcuts({ open, close, inPlan, inSew }: { open: boolean; close: () => void; inPlan: boolean; inSew: boolean }) {
   return (
     <Dialog open={open} onClose={close} aria-labelledby="keys-title">
       <DialogTitle id="keys-title">By keyboard</DialogTitle>
       <DialogContent>
         <dl className="keys">
-          {[...(inPlan ? inPlans : []), ...everywhere].map(([key, what]) => (
+          {[...(inSew ? sewing : []), ...(inPlan ? inPlans : []), ...everywhere].map(([key, what]) => (
             <div key={key}>
               <dt>{key}</dt>
               <dd>{what}</dd>

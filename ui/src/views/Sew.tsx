@@ -2,8 +2,8 @@ import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useEffect, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import type { Cell, Guide, LogView, PressSeam, QuiltLine, Reckoning, Step } from "../api/api.gen";
-import { ask, sentence } from "../api/client";
+import type { Cell, Guide, LogView, PhotoView, PressSeam, QuiltLine, Reckoning, Step } from "../api/api.gen";
+import { ask, sendFile, sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { useChange } from "../api/queries";
 import { Field } from "../brief/Field";
@@ -14,7 +14,7 @@ import { get, put } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
 import { Divide } from "../sew/Divide";
 import { apartAt, borderOf, momentOf } from "../sew/moment";
-import { elapsed, useProgress, without } from "../sew/progress";
+import { atHand, elapsed, forAll, useProgress, without } from "../sew/progress";
 import { Reason } from "../sew/Reason";
 import { Several } from "../sew/Several";
 import { StackFigure } from "../sew/StackFigure";
@@ -28,20 +28,24 @@ import { isPressed, PressView, turns } from "../sheet/Press";
 import { Sheet } from "../sheet/Sheet";
 import { StripsFigure } from "../sheet/StripsFigure";
 import { shapesAt } from "../sheet/shapesAt";
+import { FileButton } from "../shell/FileButton";
+import { useKeys } from "../shell/keys";
 import { dressed } from "../words/fractions";
 import { hours } from "../words/hours";
 import { T } from "../words/T";
 
 /** The steps in working order, the one at hand large. */
 export function Sew() {
-  const { reckoning, drawn, rework, value } = usePlan();
+  const { plan, reckoning, drawn, rework, value } = usePlan();
   // A half-typed measurement, or one that stops the plan, must not take its step away.
   const shown = reckoning.steps.length > 0 ? reckoning : drawn;
   // The plan itself says what is done: at once, before the server has answered.
   const ticked = (value("/progress/done") ?? []) as string[];
   const skipped = (value("/progress/skipped") ?? {}) as Record<string, string>;
   const steps = shown.steps.map((s) => ({ ...s, done: ticked.includes(s.id) || s.id in skipped }));
-  const firstOpen = steps.findIndex((s) => !s.done);
+  const copies = Number(value("/copies") ?? 1);
+  const progress = plan.progress ?? {};
+  const firstOpen = atHand(steps, progress, copies);
   const [looked, look] = useState<string | null>(null);
   const placeOf = (id: string) => steps.findIndex((s) => s.id === id);
   // A part that is not there yet, or no longer, is looked at with its whole step.
@@ -53,6 +57,12 @@ export function Sew() {
   useEffect(() => {
     list.current?.querySelector("[aria-current]")?.scrollIntoView({ block: "nearest" });
   }, [at]);
+
+  const by = (way: number) => {
+    const other = steps[Math.min(steps.length - 1, Math.max(0, (at < 0 ? steps.length : at) + way))];
+    if (other) look(other.id);
+  };
+  useKeys({ j: () => by(1), k: () => by(-1) });
 
   if (steps.length === 0) {
     return (
@@ -95,6 +105,15 @@ export function Sew() {
             headingRef={heading}
             look={look}
             done={() => {
+              const through = (progress.made?.[step.id] ?? 0) + 1;
+              if (progress.each && !forAll(step) && through < copies) {
+                rework(
+                  (plan) => ({ ...plan, progress: { ...plan.progress, made: { ...plan.progress?.made, [step.id]: through } } }),
+                  `${step.title}: ${through} of ${copies}`,
+                );
+                look(null);
+                return;
+              }
               rework((plan) => {
                 const { running, ...progress } = plan.progress ?? {};
                 const others = (progress.done ?? []).filter((id) => id !== step.id);
@@ -154,8 +173,10 @@ function StepAtHand({
   const edging = reckoning.edge_strips.find((s) => s.what === made);
   const edgingCloth = reckoning.cuts.find((c) => c.id === edging?.cut)?.cloth ?? "";
   const { now, set } = useProgress();
+  const copies = Number(value("/copies") ?? 1);
   const missing = step.needs.filter((id) => !ticked.includes(id) && !(id in (now.skipped ?? {})));
   const [asking, ask] = useState<"early" | "skip" | "again" | null>(null);
+  useKeys({ d: () => step.done || (missing.length > 0 ? ask("early") : done()) });
   const titles = missing.map((id) => reckoning.steps.find((s) => s.id === id)?.title.toLowerCase()).join(", ");
   const gates = reckoning.steps.filter((s) => missing.includes(s.id) && s.gate);
   const left = now.skipped?.[step.id];
@@ -164,6 +185,7 @@ function StepAtHand({
     <article className="at-hand">
       <p className="soft">
         Step {number} of {of}
+        {now.each && copies > 1 && !step.done && !forAll(step) && `, of cover ${(now.made?.[step.id] ?? 0) + 1} of ${copies}`}
       </p>
       <h1 ref={headingRef} tabIndex={-1}>
         {step.title}
@@ -348,6 +370,7 @@ function timed(times: Record<string, number> | undefined, running: { step: strin
 /** Where each of several covers is, and how long it all takes. */
 function Where({ of: { left, piles, set_ups, trips } }: { of: Reckoning }) {
   const { value } = usePlan();
+  const { now, set } = useProgress();
   const copies = Number(value("/copies") ?? 1);
   return (
     <nav className="where" aria-label="Around the work">
@@ -367,6 +390,13 @@ function Where({ of: { left, piles, set_ups, trips } }: { of: Reckoning }) {
           <Link className="word-button" to="labels">
             Labels for the piles
           </Link>
+          <button
+            type="button"
+            className="word-button"
+            onClick={() => set((p) => ({ ...p, each: !p.each }), now.each ? "step by step across all" : "one cover after the other")}
+          >
+            {now.each ? "Sew each step for all covers" : "Sew one cover after the other"}
+          </button>
           <span>{piles.map((p) => `${p.count} ${p.step ? `at “${p.step.toLowerCase()}”` : "done"}`).join(", ")}.</span>
         </>
       )}
@@ -733,7 +763,17 @@ function Finish() {
   const seen = now.inspected ?? [];
   const [notes, setNotes] = useState("");
   const [next, setNext] = useState("");
+  const [photos, setPhotos] = useState<number[]>([]);
   const [problem, setProblem] = useState<string | null>(null);
+  const picture = async (file: File) => {
+    try {
+      setProblem(null);
+      const photo = await sendFile<PhotoView>("/photos", file);
+      setPhotos((before) => [...before, photo.id]);
+    } catch (error) {
+      setProblem(sentence(error));
+    }
+  };
   const finish = useChange((body: unknown) => ask<LogView>("POST", `/plans/${id}/finish`, body));
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => heading.current?.focus(), []);
@@ -741,7 +781,7 @@ function Finish() {
   const send = async () => {
     setProblem(null);
     try {
-      await finish.mutateAsync({ base: session.current().revision, minutes: Number(minutes || 0), notes, next });
+      await finish.mutateAsync({ base: session.current().revision, minutes: Number(minutes || 0), notes, next, photos });
       go("/log");
     } catch (error) {
       setProblem(sentence(error));
@@ -791,6 +831,29 @@ function Finish() {
       />
       <TextField label="Notes" value={notes} onChange={(e) => setNotes(e.target.value)} multiline minRows={2} />
       <TextField label="Next time" value={next} onChange={(e) => setNext(e.target.value)} multiline minRows={2} />
+      <div>
+        <ul className="photos">
+          {photos.map((photo, i) => (
+            <li key={photo}>
+              <img src={`/api/v1/photos/${photo}`} alt={`The finished cover, ${i + 1}`} />
+              <button
+                type="button"
+                className="word-button"
+                onClick={() => setPhotos((before) => before.filter((other) => other !== photo))}
+              >
+                Take out<span className="sr-only"> photo {i + 1}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+        <FileButton label="Photo of the finished cover" accept="image/*" read={(file) => void picture(file)}>
+          {(choose) => (
+            <button type="button" className="word-button" onClick={choose}>
+              Add a photo
+            </button>
+          )}
+        </FileButton>
+      </div>
       {problem && (
         <p className="finding stop" role="alert">
           {problem}
