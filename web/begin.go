@@ -158,7 +158,7 @@ func (s *server) starts(c *echo.Context) error {
 		out.Blocks = append(out.Blocks, v)
 	}
 	out.Forms = forms()
-	out.Troubles = work.Troubles()
+	out.Troubles = work.Troubles(unit)
 	return c.JSON(http.StatusOK, out)
 }
 

@@ -8,6 +8,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
 	"umschlag/core/work"
@@ -94,14 +95,14 @@ func TestWhatIsLookedAtWhenItIsDone(t *testing.T) {
 
 func TestEveryTroubleHasARemedyAndAPlace(t *testing.T) {
 	kinds := map[string]bool{}
-	for _, one := range work.Troubles() {
+	for _, one := range work.Troubles(length.Centimetres) {
 		assert.False(t, kinds[one.Kind], "%s stands there twice", one.Kind)
 		kinds[one.Kind] = true
 		assert.NotEmpty(t, one.Remedy)
 		assert.NotEmpty(t, one.Stages)
 	}
 	for _, stage := range []work.Stage{work.Measuring, work.Cutting, work.Piecing, work.Quilting, work.Backing, work.Closing} {
-		assert.True(t, slices.ContainsFunc(work.Troubles(), func(t work.Trouble) bool { return slices.Contains(t.Stages, stage) }), stage)
+		assert.True(t, slices.ContainsFunc(work.Troubles(length.Centimetres), func(t work.Trouble) bool { return slices.Contains(t.Stages, stage) }), stage)
 	}
 }
 
@@ -209,4 +210,21 @@ func TestTheTimeLeftIsThatOfTheSchedule(t *testing.T) {
 	}
 	p.Schedule = nil
 	assert.Zero(t, reckon.Reckon(p, nil).Left)
+}
+
+// What helps and what is acceptable is said in the plan's own unit.
+func TestSizesAreSaidInTheUnitOfThePlan(t *testing.T) {
+	remedies := func(unit length.Unit) (all string) {
+		for _, one := range work.Troubles(unit) {
+			all += one.Remedy
+		}
+		return all
+	}
+	assert.Contains(t, remedies(length.Inches), "Unpick 2″")
+	assert.Contains(t, remedies(length.Centimetres), "Unpick 5 cm")
+	assert.NotContains(t, remedies(length.Centimetres), "″")
+	p := worked()
+	assert.Contains(t, reckon.Reckon(p, nil).Inspections[0].Fine, "¼″")
+	p.Units = length.Millimetres
+	assert.Contains(t, reckon.Reckon(p, nil).Inspections[0].Fine, "6 mm")
 }

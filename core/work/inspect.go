@@ -1,6 +1,11 @@
 package work
 
-import "umschlag/core/plan"
+import (
+	"fmt"
+
+	"umschlag/core/length"
+	"umschlag/core/plan"
+)
 
 // Inspection is one thing that is looked at before a cover is called done. What is
 // acceptable is common practice.
@@ -13,13 +18,14 @@ type Inspection struct {
 
 // Inspections are what is looked at when a cover is done, of those that it has.
 func Inspections(p plan.Plan) []Inspection {
+	quarter := about(p.Units, length.Inch/4, 6*length.Millimetre)
 	quilted := false
 	for name := range p.Pieces {
 		quilted = quilted || p.Piece(name).Quilted()
 	}
 	list := []Inspection{
-		{"size", "The finished size", "Within ¼ in of the plan across and up; a hood and a jacket go on without strain."},
-		{"square", "Both diagonals", "Alike to ¼ in; the cover lies flat."},
+		{"size", "The finished size", fmt.Sprintf("Within %s of the plan across and up; a hood and a jacket go on without strain.", quarter)},
+		{"square", "Both diagonals", fmt.Sprintf("Alike to %s; the cover lies flat.", quarter)},
 		{"seams", "Every seam, pulled a little from both sides", "No stitch opens, no raw edge looks out, no layer was missed."},
 		{"corners", "The corners", "Pushed out and alike; no thread of the stitching is cut."},
 		{"print", "The print", "All the same way up; nothing stands on its head that should not."},

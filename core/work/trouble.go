@@ -1,5 +1,11 @@
 package work
 
+import (
+	"fmt"
+
+	"umschlag/core/length"
+)
+
 // Trouble is something that goes wrong, and what is done about it. The remedies are common
 // practice.
 type Trouble struct {
@@ -11,20 +17,22 @@ type Trouble struct {
 	Stages []Stage `json:"stages"`
 }
 
-// Troubles are those that are met most, in the order of the work.
-func Troubles() []Trouble {
+// Troubles are those that are met most, in the order of the work, their sizes in a unit.
+func Troubles(unit length.Unit) []Trouble {
+	about := func(inches, metric length.Length) string { return about(unit, inches, metric) }
+	one, two := about(length.Inch, 25*length.Millimetre), about(2*length.Inch, 5*length.Centimetre)
 	return []Trouble{
 		{"cut-wrong", "Cut to the wrong size", "Keep it for a smaller piece, mark it spoiled on Cut, and cut another from what is left before anything else is cut of that cloth.", []Stage{Cutting, Backing}},
 		{"cloth-short", "The cloth is too short", "Look for a shorter lay on Cut, join a strip where it shows least, or cut what nobody sees from another cloth.", []Stage{Cutting, Backing}},
 		{"turned", "A piece is the wrong way round", "Unpick that seam only, turn the piece and sew it again with a shorter stitch; press the old holes with steam.", []Stage{Piecing}},
-		{"points", "Corners do not meet", "A sixteenth of an inch (1.5 mm) eases in: put the fuller side below. More is unpicked to 1 in beyond the corner and pinned anew.", []Stage{Piecing}},
+		{"points", "Corners do not meet", fmt.Sprintf("%s eases in: put the fuller side below. More is unpicked to %s beyond the corner and pinned anew.", about(length.Inch/16, 3*length.Millimetre/2), one), []Stage{Piecing}},
 		{"short", "It came out short", "Sew three strips and measure the middle one: it tells the true seam. Unpick nothing yet; type what you measured at the next gate, and what is still to be cut follows.", []Stage{Piecing, Quilting, Closing}},
 		{"long", "It came out long", "Do not trim it now: type what you measured at the next gate. A panel is trimmed only when all of it is sewn.", []Stage{Piecing, Quilting, Closing}},
 		{"wavy", "A border is wavy", "It was longer than what it is sewn to. Unpick it, cut it to the middle of the panel as measured, pin ends and middle, and ease.", []Stage{Piecing}},
-		{"pleat", "A pleat is caught on the lining side", "Unpick 2 in of the lines on both sides of it, smooth it out to the nearest edge, pin, and sew again from the middle.", []Stage{Quilting}},
+		{"pleat", "A pleat is caught on the lining side", fmt.Sprintf("Unpick %s of the lines on both sides of it, smooth it out to the nearest edge, pin, and sew again from the middle.", two), []Stage{Quilting}},
 		{"tension", "The stitches lie loose on one side", "Thread both threads anew, change the needle, and try on an offcut of the same layers. If it goes on, the machine's manual has the last word.", []Stage{Piecing, Quilting, Backing, Closing}},
 		{"drawn-in", "Quilting pulled it in more than planned", "Trim it to what is there, type it at the gate, and sew a sample of this stack for the next one.", []Stage{Quilting}},
-		{"caught-missed", "The seam missed a layer", "Before anything is clipped: unpick nothing, sew a second time a thread or two deeper over the place, 1 in beyond on both sides.", []Stage{Closing, Backing}},
+		{"caught-missed", "The seam missed a layer", fmt.Sprintf("Before anything is clipped: unpick nothing, sew a second time a thread or two deeper over the place, %s beyond on both sides.", one), []Stage{Closing, Backing}},
 		{"gape", "The back gapes", "A strip of hook-and-loop tape or a snap in the middle of the overlap holds it; give the next one a larger overlap.", []Stage{Closing}},
 		{"clipped", "The stitching was clipped into", "Dab the place, sew round it again deeper by two threads, and iron a scrap of interlining behind it.", []Stage{Closing}},
 		{"tight", "The pad does not go in, or strains", "Take fill out of a form that can be opened; with feathers or foam sew the seam again at half its width, or take a smaller pad.", []Stage{Closing}},

@@ -199,10 +199,16 @@ func (b *builder) text(l length.Length) string { return b.style.Text(l) }
 
 // about is a length that need not be exact, in the plan's own unit.
 func (b *builder) about(inches, metric length.Length) string {
-	if b.Plan.Units == length.Inches {
-		return b.text(inches)
+	return about(b.Plan.Units, inches, metric)
+}
+
+// about is a length that need not be exact, in a unit.
+func about(unit length.Unit, inches, metric length.Length) string {
+	style := length.Style{Unit: unit}
+	if unit == length.Inches {
+		return style.Text(inches)
 	}
-	return b.text(metric)
+	return style.Text(metric)
 }
 
 // basted is how far in a stack is sewn round to hold it.
