@@ -27,9 +27,9 @@ web/dist/index.html: node_modules/.package-lock.json $(UI)
 $(BIN): web/dist/index.html $(shell find cmd core demo format store web -name '*.go' -o -name '*.sql' -o -path 'demo/*.json') go.mod go.sum
 	go build -o $(BIN) ./cmd/umschlag
 
-# Chromium for the browser tests, from Debian's packages.
+# Chromium and the readers of files for the browser tests, from Debian's packages.
 chromium:
-	@sh scripts/chromium.sh
+	@sh scripts/debian.sh
 
 # Format, static checks, and whether what is generated is fresh.
 check: setup

@@ -125,7 +125,7 @@ test("a form is laid on, and its steps come before the quilting", async ({ page,
 test("shapes are read from a file; what cannot be read changes nothing", async ({ page, demo }) => {
   await page.goto(demo.url + plan);
   await page.getByText("Lay a shape on").click();
-  const input = page.getByLabel("SVG file with shapes");
+  const input = page.getByLabel("SVG or DXF file with shapes");
   const before = await stored(demo, van);
   for (const [file, said] of [
     ["hostile/script.svg", "The file has a <script>: it does more than draw."],

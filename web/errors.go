@@ -10,8 +10,8 @@ import (
 	"github.com/labstack/echo/v5"
 
 	"umschlag/core/reckon"
+	"umschlag/format/drawing"
 	"umschlag/format/planfile"
-	"umschlag/format/svgfile"
 	"umschlag/store"
 )
 
@@ -58,7 +58,7 @@ func (s *server) problem(err error) Refusal {
 		tooLarge *http.MaxBytesError
 		status   interface{ StatusCode() int }
 	)
-	var unusable *svgfile.Refusal
+	var unusable *drawing.Refusal
 	switch {
 	case errors.As(err, &unusable):
 		return Refusal{Type: "unreadable", Title: "The drawing cannot be read", Status: http.StatusBadRequest, Detail: unusable.Error()}

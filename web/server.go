@@ -116,6 +116,7 @@ func (s *server) routes(g *echo.Group) {
 	g.DELETE("/notions/:id", s.removeNotion)
 	g.PUT("/cloths/:id", s.saveCloth)
 	g.DELETE("/cloths/:id", s.removeCloth)
+	g.GET("/plans/:id/drawings/:sort", s.drawing)
 	g.GET("/samples", s.samples)
 	g.POST("/samples", s.addSample)
 	g.GET("/samples/offers", s.offers)

@@ -1,6 +1,7 @@
 package web
 
 import (
+	"bytes"
 	"encoding/json"
 	"fmt"
 	"io"
@@ -14,6 +15,8 @@ import (
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
 	"umschlag/core/shape"
+	"umschlag/format/drawing"
+	"umschlag/format/dxf"
 	"umschlag/format/planfile"
 	"umschlag/format/svgfile"
 )
@@ -58,7 +61,7 @@ func forms() []FormView {
 	return out
 }
 
-// readShapes answers an SVG file with the shapes in it. Nothing is kept.
+// readShapes answers an SVG or DXF file with the shapes in it. Nothing is kept.
 func (s *server) readShapes(c *echo.Context) error {
 	unit := length.Unit(c.QueryParam("units"))
 	if !slices.Contains(length.Units(), unit) {
@@ -68,7 +71,11 @@ func (s *server) readShapes(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	d, err := svgfile.Read(data)
+	read := dxf.Read
+	if text := bytes.TrimSpace(bytes.TrimPrefix(data, []byte("\ufeff"))); bytes.HasPrefix(text, []byte("<")) {
+		read = svgfile.Read
+	}
+	d, err := read(data)
 	if err != nil {
 		return err
 	}
@@ -81,7 +88,7 @@ func (s *server) readShapes(c *echo.Context) error {
 
 // shapesView makes shapes of a plan from a drawing: the largest in the middle, the others
 // placed from it, so that the drawing moves as one.
-func shapesView(d svgfile.Drawing, unit length.Unit) (ShapesView, error) {
+func shapesView(d drawing.Found, unit length.Unit) (ShapesView, error) {
 	out := ShapesView{Omitted: append([]string{}, d.Omitted...)}
 	largest, first, all := 0, shape.Box{}, d.Outlines[0].Path.Box()
 	for i, o := range d.Outlines {
@@ -177,10 +184,10 @@ const (
 )
 
 func shapesOf(title string, piece reckon.Piece, cuts []reckon.Cut, swatches map[string]plan.Swatch, templates bool) ([]byte, error) {
-	var list []svgfile.Outline
+	var list []drawing.Outline
 	add := func(name, path, cloth string, line bool) error {
 		p, err := shape.Parse(path)
-		list = append(list, svgfile.Outline{Name: name, Path: p, Fill: swatches[cloth].Ground, Line: line})
+		list = append(list, drawing.Outline{Name: name, Path: p, Fill: swatches[cloth].Ground, Line: line})
 		return err
 	}
 	if !templates {

@@ -18,6 +18,7 @@ import (
 	"unicode/utf8"
 
 	"umschlag/core/shape"
+	"umschlag/format/drawing"
 )
 
 // The bounds of a file that is read.
@@ -30,55 +31,28 @@ const (
 	mostSegments = 10_000
 )
 
-// Refusal is a file that is not read, and why.
-type Refusal struct {
-	Reason string
-	// Remedy says what to do instead.
-	Remedy string
-}
-
-func (r *Refusal) Error() string { return r.Reason + " " + r.Remedy }
-
 func refuse(remedy, reason string, args ...any) error {
-	return &Refusal{Reason: fmt.Sprintf(reason, args...), Remedy: remedy}
+	return &drawing.Refusal{Reason: fmt.Sprintf(reason, args...), Remedy: remedy}
 }
 
 const another = "Save it as a plain SVG drawing and try again."
 
-// Outline is one drawn shape, in millimetres.
-type Outline struct {
-	// Name is its id in the file; empty without one.
-	Name string
-	Path shape.Path
-	// Fill is its colour as #rrggbb; empty where none is named.
-	Fill string
-	// Line tells that it has a stroke and no fill: it is stitching, no patch.
-	Line bool
-}
-
-// Drawing is what was read.
-type Drawing struct {
-	Outlines []Outline
-	// Left out, each kind with how many: "2 texts".
-	Omitted []string
-}
-
-// Read reads a file. It fails with a Refusal.
-func Read(data []byte) (Drawing, error) {
+// Read reads a file. It fails with a drawing.Refusal.
+func Read(data []byte) (drawing.Found, error) {
 	if len(data) > MostBytes {
-		return Drawing{}, refuse("Take out pictures and what is not needed.", "The file has %d kB; up to %d are read.", len(data)>>10, MostBytes>>10)
+		return drawing.Found{}, refuse("Take out pictures and what is not needed.", "The file has %d kB; up to %d are read.", len(data)>>10, MostBytes>>10)
 	}
 	if !utf8.Valid(data) {
-		return Drawing{}, refuse("Save it as UTF-8.", "The file is no UTF-8 text.")
+		return drawing.Found{}, refuse("Save it as UTF-8.", "The file is no UTF-8 text.")
 	}
 	r := &reader{dec: xml.NewDecoder(bytes.NewReader(data)), data: data, omitted: map[string]int{}}
 	if err := r.all(); err != nil {
-		return Drawing{}, err
+		return drawing.Found{}, err
 	}
 	if len(r.out) == 0 {
-		return Drawing{}, refuse("Turn texts and pictures into paths in the drawing program first.", "Nothing in the file can be cut out%s.", because(r.list()))
+		return drawing.Found{}, refuse("Turn texts and pictures into paths in the drawing program first.", "Nothing in the file can be cut out%s.", because(r.list()))
 	}
-	return Drawing{Outlines: r.out, Omitted: r.list()}, nil
+	return drawing.Found{Outlines: r.out, Omitted: r.list()}, nil
 }
 
 func because(omitted []string) string {
@@ -94,7 +68,7 @@ type reader struct {
 	nodes    int
 	segments int
 	omitted  map[string]int
-	out      []Outline
+	out      []drawing.Outline
 	seen     bool
 }
 
@@ -364,7 +338,7 @@ func (r *reader) draw(e xml.StartElement, s style, name string) error {
 	if len(r.out) == MostOutlines {
 		return refuse("Keep what is to be cut out, in several files if need be.", "The file has more than %d shapes.", MostOutlines)
 	}
-	out := Outline{Name: plainName(get("id")), Path: path, Line: s.fill == "none"}
+	out := drawing.Outline{Name: plainName(get("id")), Path: path, Line: s.fill == "none"}
 	out.Fill, _ = colour(s.fill)
 	if out.Line {
 		out.Fill, _ = colour(s.stroke)

@@ -15,6 +15,7 @@ import (
 	"pgregory.net/rapid"
 
 	"umschlag/core/shape"
+	"umschlag/format/drawing"
 	"umschlag/format/svgfile"
 	_ "umschlag/seeded"
 )
@@ -26,7 +27,7 @@ func file(t testing.TB, name string) []byte {
 	return data
 }
 
-func read(t *testing.T, name string) svgfile.Drawing {
+func read(t *testing.T, name string) drawing.Found {
 	t.Helper()
 	d, err := svgfile.Read(file(t, name))
 	require.NoError(t, err)
@@ -35,7 +36,7 @@ func read(t *testing.T, name string) svgfile.Drawing {
 
 func area(p shape.Path) float64 { return shape.NewRegion(p.Flat(1e-4)).Area() }
 
-func box(o svgfile.Outline) []float64 {
+func box(o drawing.Outline) []float64 {
 	b := o.Path.Box()
 	var out []float64
 	for _, f := range []float64{b.X1, b.Y1, b.Width(), b.Height()} {
@@ -125,7 +126,7 @@ func TestBrokenAndHostileFilesAreRefusedByName(t *testing.T) {
 func refused(t *testing.T, name string, data []byte) {
 	t.Helper()
 	d, err := svgfile.Read(data)
-	var refusal *svgfile.Refusal
+	var refusal *drawing.Refusal
 	if assert.True(t, errors.As(err, &refusal), "%s: %v", name, err) {
 		assert.NotEmpty(t, refusal.Reason, name)
 		assert.NotEmpty(t, refusal.Remedy, name)
@@ -153,7 +154,7 @@ func TestRoundTrips(t *testing.T) {
 	}
 }
 
-func same(t require.TestingT, list []svgfile.Outline, data []byte) {
+func same(t require.TestingT, list []drawing.Outline, data []byte) {
 	back, err := svgfile.Read(data)
 	require.NoError(t, err)
 	require.Len(t, back.Outlines, len(list))
@@ -177,16 +178,16 @@ func TestRandomShapesRoundTrip(t *testing.T) {
 		p, _ := shape.FormNamed(f.Name)
 		m := shape.Scale(rapid.Float64Range(0.1, 4).Draw(t, "across"), rapid.Float64Range(0.1, 4).Draw(t, "up")).
 			Then(shape.Turn(rapid.Float64Range(-180, 180).Draw(t, "turn"))).Then(shape.Move(rapid.Float64Range(-500, 500).Draw(t, "x"), 0))
-		list := []svgfile.Outline{{Name: "a & <b>", Fill: "#4d6b3c", Path: p.Mapped(m)}}
+		list := []drawing.Outline{{Name: "a & <b>", Fill: "#4d6b3c", Path: p.Mapped(m)}}
 		same(t, list, svgfile.Write(`"title" & <more>`, 500, 500, list))
 	})
 }
 
 func TestARowKeepsShapesApart(t *testing.T) {
-	var list []svgfile.Outline
+	var list []drawing.Outline
 	for i, f := range shape.Forms {
 		p, _ := shape.FormNamed(f.Name)
-		list = append(list, svgfile.Outline{Name: fmt.Sprint(i), Path: p})
+		list = append(list, drawing.Outline{Name: fmt.Sprint(i), Path: p})
 	}
 	row, width, height := svgfile.Row(list, 10, 400)
 	assert.LessOrEqual(t, width, 400.0)

@@ -8,11 +8,12 @@ import (
 	"strings"
 
 	"umschlag/core/shape"
+	"umschlag/format/drawing"
 )
 
 // Write draws outlines at true size: one unit of the drawing is a millimetre on paper.
 // width and height are those of the page, in millimetres.
-func Write(title string, width, height float64, list []Outline) []byte {
+func Write(title string, width, height float64, list []drawing.Outline) []byte {
 	var b bytes.Buffer
 	number := func(f float64) string { return strconv.FormatFloat(f, 'f', -1, 64) }
 	fmt.Fprintf(&b, `<?xml version="1.0" encoding="UTF-8"?>
@@ -35,7 +36,7 @@ func Write(title string, width, height float64, list []Outline) []byte {
 
 // Row puts outlines side by side with a gap, so that each can be cut from the page by
 // itself, and says how large the page has to be.
-func Row(list []Outline, gap, most float64) (out []Outline, width, height float64) {
+func Row(list []drawing.Outline, gap, most float64) (out []drawing.Outline, width, height float64) {
 	x, y, tall := gap, gap, 0.0
 	for _, o := range list {
 		box := o.Path.Box()

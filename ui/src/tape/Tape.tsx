@@ -9,10 +9,12 @@ interface Props {
   total: L;
   lit: number | null;
   light: (index: number | null) => void;
+  /** What else can be had of it, beside its title. */
+  aside?: React.ReactNode;
 }
 
 /** A size as its sum, drawn to scale like a tape: one segment a term. */
-export function Tape({ title, terms, total, lit, light }: Props) {
+export function Tape({ title, terms, total, lit, light, aside }: Props) {
   const laid = segments(terms);
   const length = Math.max(...laid.map((s) => s.to), 1);
   const share = (nm: number) => `${(100 * nm) / length}%`;
@@ -20,6 +22,7 @@ export function Tape({ title, terms, total, lit, light }: Props) {
     <div className="tape">
       <div className="tape-head">
         <span>{title}</span>
+        {aside}
         <strong className="tape-total">
           <Len of={total} />
         </strong>

@@ -12,6 +12,7 @@ import { Swatch } from "../cloth/Swatch";
 import { Lay } from "../lay/Lay";
 import { usePlan } from "../plan/context";
 import { swatchesOf } from "../plan/swatches";
+import { Files } from "../sheet/Files";
 import { mm } from "../sheet/PieceDrawing";
 import { Len, T } from "../words/T";
 import { InCupboard } from "./InCupboard";
@@ -73,6 +74,7 @@ function ClothSection({ cloth, reckoning, swatch }: { cloth: ClothNeed; reckonin
           </p>
           <ShorterLay cloth={cloth} />
           <InCupboard cloth={cloth} />
+          {cloth.lay.placed.length > 0 && <Files sort="lay" of={cloth.cloth} what={`The lay of ${cloth.name}`} />}
         </div>
       </div>
       {spreadsOf(cloth).map((spread) => (

@@ -7,6 +7,7 @@ import { useMoving } from "../plan/moving";
 import { put } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
 import { Colours, usePainting } from "../sheet/Colours";
+import { Files } from "../sheet/Files";
 import { HandProvider } from "../sheet/hand";
 import { type Box, boxOf, mm } from "../sheet/PieceDrawing";
 import { Sheet } from "../sheet/Sheet";
@@ -280,7 +281,20 @@ function Explained({
         ))}
       </fieldset>
       {terms && total ? (
-        <Tape title={title} terms={terms} total={total} lit={lit} light={light} />
+        <Tape
+          title={title}
+          terms={terms}
+          total={total}
+          lit={lit}
+          light={light}
+          aside={
+            cut ? (
+              <Files sort="template" of={cut.id} what={cut.title} />
+            ) : (
+              piece && <Files sort="piece" of={piece.name} what={piece.title} />
+            )
+          }
+        />
       ) : (
         <p className="quiet">Select a piece or a cut to see its sum.</p>
       )}

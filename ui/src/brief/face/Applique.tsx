@@ -131,10 +131,10 @@ function FromFile({ add }: { add: (shapes: ShapeDoc[], label: string) => void })
   };
   return (
     <>
-      <FileButton label="SVG file with shapes" accept=".svg,image/svg+xml" read={(file) => void take(file)}>
+      <FileButton label="SVG or DXF file with shapes" accept=".svg,.dxf,image/svg+xml" read={(file) => void take(file)}>
         {(choose) => (
           <button type="button" className="word-button" onClick={choose}>
-            read them from an SVG file
+            read them from an SVG or DXF file
           </button>
         )}
       </FileButton>

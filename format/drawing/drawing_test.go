@@ -1,0 +1,94 @@
+package drawing_test
+
+import (
+	"math"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"umschlag/core/length"
+	"umschlag/core/outline"
+	"umschlag/core/reckon"
+	"umschlag/demo"
+	"umschlag/format/drawing"
+	"umschlag/format/planfile"
+)
+
+func vertices(o outline.Outline) []reckon.Vertex {
+	out := make([]reckon.Vertex, len(o))
+	for i, v := range o {
+		out[i] = reckon.Vertex{X: int64(v.X), Y: int64(v.Y), Bulge: v.Bulge}
+	}
+	return out
+}
+
+func perimeter(t require.TestingT, v []reckon.Vertex) float64 {
+	lines := drawing.PathOf(v).Flat(drawing.Fine)
+	require.Len(t, lines, 1)
+	return lines[0].Length()
+}
+
+// A circle and rounded rectangles are as long round as geometry has it, to a hundredth of a
+// millimetre.
+func TestOutlinesKeepTheirLength(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		mm := func(name string, from, to int) length.Length {
+			return length.Millimetre.Times(rapid.IntRange(from, to).Draw(t, name))
+		}
+		d := mm("diameter", 20, 900)
+		assert.InDelta(t, math.Pi*d.Float()/1e6, perimeter(t, vertices(outline.Circle(d))), 0.01)
+		w, h := mm("width", 100, 900), mm("height", 100, 900)
+		r := length.Millimetre.Times(rapid.IntRange(0, 50).Draw(t, "radius"))
+		o := outline.Rounded(w, h, outline.Radii{TopLeft: r, TopRight: r, BottomLeft: r, BottomRight: r})
+		want := (2*(w+h).Float() - 8*r.Float() + 2*math.Pi*r.Float()) / 1e6
+		assert.InDelta(t, want, perimeter(t, vertices(o)), 0.01)
+		box := drawing.PathOf(vertices(o)).Box()
+		assert.InDelta(t, w.Float()/1e6, box.Width(), 1e-4)
+		assert.InDelta(t, h.Float()/1e6, box.Height(), 1e-4)
+	})
+}
+
+// Everything of the demo is drawn, within its page, with the lines that make it that piece.
+func TestTheDemoIsDrawn(t *testing.T) {
+	plans, err := demo.Plans()
+	require.NoError(t, err)
+	for name, data := range plans {
+		r, err := planfile.Reckon(data, nil)
+		require.NoError(t, err, name)
+		for _, p := range r.Pieces {
+			d, err := drawing.Piece(r, p, nil)
+			require.NoError(t, err, name)
+			assert.Positive(t, d.Length(drawing.Cut), "%s: %s", name, p.Name)
+			assert.Positive(t, d.Length(drawing.Sew), "%s: %s", name, p.Name)
+			assert.Equal(t, p.Grain != "", d.Length(drawing.Grain) > 0, "%s: %s", name, p.Name)
+			within(t, d, drawing.Cut)
+		}
+		for _, c := range r.Cuts {
+			d, err := drawing.Template(c)
+			require.NoError(t, err, name)
+			within(t, d, drawing.Cut)
+			if c.Path == "" && len(c.Line) == 0 {
+				assert.InDelta(t, 2*float64(c.Width.NM+c.Height.NM)/1e6, d.Length(drawing.Cut), 1e-6, "%s: %s", name, c.ID)
+			}
+		}
+		for _, n := range r.Cloths {
+			d := drawing.Lay(n)
+			assert.InDelta(t, 2*float64(n.Lay.Width.NM+n.Lay.Length.NM)/1e6, d.Length(drawing.Cloth), 1e-6, "%s: %s", name, n.Name)
+			assert.Len(t, d.Words, len(n.Lay.Placed), "each piece has its number")
+			within(t, d, drawing.Cut)
+		}
+	}
+}
+
+func within(t *testing.T, d drawing.Drawing, layer drawing.Layer) {
+	t.Helper()
+	for _, l := range d.Lines {
+		if l.Layer != layer {
+			continue
+		}
+		box := l.Path.Box()
+		assert.True(t, box.X1 > 0 && box.Y1 > 0 && box.X2 < d.Width && box.Y2 < d.Height, "%s stands out of its page", d.Title)
+	}
+}

@@ -1,0 +1,92 @@
+package web
+
+import (
+	"fmt"
+	"net/http"
+	"regexp"
+	"strings"
+
+	"github.com/labstack/echo/v5"
+
+	"umschlag/core/plan"
+	"umschlag/core/reckon"
+	"umschlag/format/drawing"
+	"umschlag/format/dxf"
+	"umschlag/format/hpgl"
+	"umschlag/format/svgfile"
+)
+
+// drawn is how drawings are written, by the ending of their files.
+var drawn = map[string]struct {
+	kind  string
+	write func([]drawing.Drawing) []byte
+}{
+	"svg": {"image/svg+xml", func(d []drawing.Drawing) []byte { return svgfile.Draw(d[0]) }},
+	"dxf": {"image/vnd.dxf", dxf.Write},
+	"plt": {"application/vnd.hp-HPGL", func(d []drawing.Drawing) []byte { return hpgl.Write(d[0]) }},
+}
+
+// drawing answers with a drawing as a file: ?of= one piece, template or lay by its name;
+// ?as= its kind. The pieces together are one file where the kind takes several drawings.
+func (s *server) drawing(c *echo.Context) error {
+	stored, err := s.store.Plan(c.Request().Context(), c.Param("id"))
+	if err != nil {
+		return err
+	}
+	view, err := s.view(c.Request().Context(), stored)
+	if err != nil {
+		return err
+	}
+	as, known := drawn[c.QueryParam("as")]
+	if !known {
+		return echo.NewHTTPError(http.StatusBadRequest, "A drawing is an svg, a dxf or a plt: say which with as=svg, for instance.")
+	}
+	of := c.QueryParam("of")
+	list, err := drawings(view.Reckoning, swatches([]byte(stored.Doc)), c.Param("sort"), of)
+	if err != nil {
+		return err
+	}
+	if len(list) == 0 {
+		return echo.NewHTTPError(http.StatusNotFound, "There is nothing of that name to be drawn; it may be called otherwise since the plan was changed.")
+	}
+	name := strings.Trim(plainName.ReplaceAllString(strings.Join([]string{stored.ID, of}, "-"), "-"), "-")
+	c.Response().Header().Set("Content-Disposition", fmt.Sprintf("attachment; filename=%q", name+"."+c.QueryParam("as")))
+	return c.Blob(http.StatusOK, as.kind, as.write(list))
+}
+
+// plainName is what does not stand in the name of a file.
+var plainName = regexp.MustCompile(`[^A-Za-z0-9]+`)
+
+// drawings are those of a sort: piece, pieces, template or lay.
+func drawings(r reckon.Reckoning, swatches map[string]plan.Swatch, sort, of string) ([]drawing.Drawing, error) {
+	var out []drawing.Drawing
+	add := func(d drawing.Drawing, err error) error {
+		out = append(out, d)
+		return err
+	}
+	switch sort {
+	case "piece", "pieces":
+		for _, p := range r.Pieces {
+			if sort == "pieces" || p.Name == of {
+				if err := add(drawing.Piece(r, p, swatches)); err != nil {
+					return nil, err
+				}
+			}
+		}
+	case "template":
+		for _, cut := range r.Cuts {
+			if cut.ID == of {
+				if err := add(drawing.Template(cut)); err != nil {
+					return nil, err
+				}
+			}
+		}
+	case "lay":
+		for _, n := range r.Cloths {
+			if n.Cloth == of {
+				out = append(out, drawing.Lay(n))
+			}
+		}
+	}
+	return out, nil
+}
