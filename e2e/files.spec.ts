@@ -4,7 +4,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import DxfParser, { type IPolylineEntity } from "dxf-parser";
 import { svgPathProperties } from "svg-path-properties";
-import { expect, type Server, stored, test } from "./app";
+import { accessible, expect, type Server, stored, test } from "./app";
 
 // Drawings at true size, read by programs that know nothing of this one: svg-path-properties
 // and dxf-parser from npm, hp2xx from Debian.
@@ -137,4 +137,106 @@ test("shapes are read from a DXF as from an SVG", async ({ page, demo }) => {
     .getByLabel("SVG or DXF file with shapes")
     .setInputFiles({ name: "cut.dxf", mimeType: "image/vnd.dxf", buffer: Buffer.from(dxf.slice(0, 900)) });
   await expect(page.getByRole("alert").filter({ hasText: "release 12" })).toBeVisible();
+});
+
+/** A program of Debian's poppler-utils on a PDF, with what it prints. */
+function poppler(tool: string, pdf: Buffer, ...args: string[]): string {
+  const dir = mkdtempSync(join(tmpdir(), "umschlag-pdf-"));
+  const from = join(dir, "a.pdf");
+  writeFileSync(from, pdf);
+  const out = execFileSync(
+    tool,
+    args.map((a) => (a === "IN" ? from : a)),
+    { encoding: "utf8", maxBuffer: 64 << 20 },
+  );
+  rmSync(dir, { recursive: true });
+  return out;
+}
+
+async function pack(server: Server, plan: string, query: Record<string, string>): Promise<Buffer> {
+  const response = await fetch(`${server.url}/api/v1/plans/${plan}/pack.pdf?${new URLSearchParams(query)}`);
+  expect(response.status).toBe(200);
+  return Buffer.from(await response.arrayBuffer());
+}
+
+/** The lines of a page in millimetres: each with its length and whether it is closed. */
+function linesOf(pdf: Buffer, page: number) {
+  const svg = poppler("pdftocairo", pdf, "-svg", "-paper", "match", "-noshrink", "-f", String(page), "-l", String(page), "IN", "-");
+  return [...svg.matchAll(/<path style="fill:none[^>]*? d="([^"]+)"(?: transform="matrix\(([^)]+)\)")?/g)].map(
+    ([, d = "", matrix = "1,0,0,1,0,0"]) => {
+      const [scale = 1] = matrix.split(",").map(Number);
+      return { long: ((points(d) * Math.abs(scale)) / 72) * 25.4, closed: / Z /.test(d) };
+    },
+  );
+}
+
+test("the print pack: pages, words, test squares and a template at true size", async ({ demo }) => {
+  const plan = "turntable-hood-listening-corner";
+  const { reckoning } = await stored(demo, plan);
+  for (const [paper, size] of [
+    ["a4", "595.28 x 841.89"],
+    ["letter", "612 x 792"],
+  ] as const) {
+    const info = poppler("pdfinfo", await pack(demo, plan, { paper }), "IN");
+    expect(info).toContain(`Page size:       ${size} pts`);
+    expect(Number(/Pages:\s+(\d+)/.exec(info)?.[1])).toBeLessThan(10);
+  }
+  const all = await pack(demo, plan, { paper: "a4" });
+  const text = poppler("pdftotext", all, "-layout", "IN", "-");
+  for (const step of reckoning.steps) expect(text).toContain(step.title);
+  for (const cut of reckoning.cuts) expect(text).toContain(`${cut.total} × ${cut.width.text} × ${cut.height.text}`);
+  const fonts = poppler("pdffonts", all, "IN").trim().split("\n").slice(2);
+  expect(fonts.length).toBeGreaterThan(0);
+  for (const font of fonts) expect(font, "fonts are embedded").toMatch(/ yes +(yes|no) +yes /);
+
+  const templates = await pack(demo, plan, { paper: "a4", parts: "templates" });
+  const first = linesOf(templates, 1).filter((l) => l.closed);
+  for (const side of [50.8, 50])
+    expect(
+      first.some((l) => Math.abs(l.long / 4 - side) < 0.01),
+      `a square of ${side} mm`,
+    ).toBe(true);
+  // The end panel is clipped to its pages, but each page draws all of it: its way round is that of the drawing.
+  const svg = (await drawing(demo, plan, "piece", "end", "svg")).replace(/\n/g, " ");
+  const around = inSvg(svg, "trim") || inSvg(svg, "cut");
+  expect(linesOf(templates, 2).some((l) => l.closed && Math.abs(l.long - around) < 0.01)).toBe(true);
+
+  const wrong = await fetch(`${demo.url}/api/v1/plans/${plan}/pack.pdf?paper=a3`);
+  expect([wrong.status, (await wrong.json()).detail]).toEqual([400, 'There is no paper "a3": choose a4 or letter.']);
+});
+
+test("a square of 100 mm that is laid on is 100.00 mm on paper and in every file", async ({ demo }) => {
+  const id = "reading-corner-cushion";
+  const { plan, revision } = await stored(demo, id);
+  const square = { shape: "M0 0h100v100h-100z", width: "100 mm", cloth: "C", edge: "none", at: { middle: true } };
+  plan.pieces.front.face.applique = [square];
+  const put = await fetch(`${demo.url}/api/v1/plans/${id}`, {
+    method: "PUT",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify({ base: revision, plan, label: "a square" }),
+  });
+  const { reckoning } = await put.json();
+  const cut = reckoning.cuts.find((c: { path?: string }) => c.path);
+  for (const paper of ["a4", "letter"]) {
+    const lines = linesOf(await pack(demo, id, { paper, parts: "templates" }), 1).filter((l) => l.closed);
+    expect(lines.some((l) => Math.abs(l.long / 4 - 100) < 0.005)).toBe(true);
+  }
+  expect(inSvg(await drawing(demo, id, "template", cut.id, "svg"), "cut") / 4).toBeCloseTo(100, 2);
+  expect(inDxf(await drawing(demo, id, "template", cut.id, "dxf"), "1") / 4).toBeCloseTo(100, 2);
+  expect(inPlot(await drawing(demo, id, "template", cut.id, "plt")) / 4).toBeCloseTo(100, 2);
+});
+
+test("what is printed is chosen where it is printed", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/plans/reading-corner-cushion`);
+  await page.getByRole("link", { name: "Print", exact: true }).click();
+  await expect(page.getByRole("radio", { name: /^Letter/ })).toBeChecked();
+  await page.getByRole("radio", { name: /^A4/ }).check();
+  for (const part of ["Title page", "Sums", "Lays", "Pressing", "Steps", "Templates"])
+    await page.getByRole("checkbox", { name: new RegExp(`^${part}`) }).uncheck();
+  const href = await page.getByRole("link", { name: "Open the PDF" }).getAttribute("href");
+  const pdf = Buffer.from(await (await fetch(demo.url + href)).arrayBuffer());
+  expect(poppler("pdfinfo", pdf, "IN")).toMatch(/Pages:\s+1\n/);
+  await page.getByRole("checkbox", { name: /^Cuts/ }).uncheck();
+  await expect(page.getByRole("button", { name: "Open the PDF" })).toBeDisabled();
+  await accessible(page);
 });

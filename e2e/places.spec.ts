@@ -14,6 +14,7 @@ const places = [
   "/practice?kind=tape&number=7",
   "/log",
   "/plans/story-mat-seat-pad/sew/habits",
+  "/plans/van-cushion-in-four-layers/print",
   "/habits",
 ];
 

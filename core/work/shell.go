@@ -388,7 +388,7 @@ func (b *builder) join(n int, j cover.Join, gap string) {
 		text += fmt.Sprintf("; there are %d of them", j.Count)
 	}
 	step := Step{ID: fmt.Sprintf("join.%d", n), Stage: Closing, Title: "Sew " + j.Title, Text: text + ".",
-		Machine: b.closing(j.Piped > 0, sturdy), Caution: b.pins(),
+		Machine: b.closing(j.Piped > 0 && b.Plan.Edges.Piping != nil, sturdy), Caution: b.pins(),
 		Check: "Before you pin: measure the second edge along its seam line. After: nothing is caught in the seam.",
 		Gate:  fmt.Sprintf("%s%d", Joined, n), Expect: sum.Size{Width: j.Lengths[1]}}
 	if slices.ContainsFunc(j.Lengths[0].Then(j.Lengths[1]), func(t sum.Term) bool { return t.Kind == sum.Corner }) {

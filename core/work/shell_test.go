@@ -158,3 +158,22 @@ func TestFoldedFlapsLieBetweenOutsideAndInside(t *testing.T) {
 	assert.Contains(t, find(t, steps, "join.1").Text, "wrong sides together, press, and top-stitch the fold")
 	assert.Contains(t, find(t, steps, "join.2").Text, "the flaps between them")
 }
+
+// The zip foot runs beside piping, and nowhere else but at a zip.
+func TestOnlyPipedSeamsTakeTheZipFoot(t *testing.T) {
+	for kind, o := range things {
+		order := shell(t, kind, o)
+		for _, s := range work.ShellSteps(order) {
+			assert.NotEqual(t, "zip foot", s.Machine.Foot, "%s: %s", kind, s.ID)
+		}
+	}
+	piped := shell(t, "boxed-cushion", things["boxed-cushion"])
+	piped.Plan.Edges.Piping = &plan.Piping{Cord: in / 4}
+	seen := 0
+	for _, s := range work.ShellSteps(piped) {
+		if strings.HasPrefix(s.ID, "join.") && s.Machine.Foot == "zip foot" {
+			seen++
+		}
+	}
+	assert.Positive(t, seen)
+}

@@ -84,6 +84,25 @@ func (d Drawing) Length(layer Layer) float64 {
 	return total
 }
 
+// Turned is a drawing a quarter turn clockwise; its words stay upright where they are
+// brought to.
+func (d Drawing) Turned() Drawing {
+	m := shape.Matrix{B: 1, C: -1, E: d.Height}
+	out := d
+	out.Width, out.Height = d.Height, d.Width
+	out.Lines, out.Words = nil, nil
+	for _, l := range d.Lines {
+		l.Path = l.Path.Mapped(m)
+		out.Lines = append(out.Lines, l)
+	}
+	for _, w := range d.Words {
+		p := m.Of(shape.Point{X: w.X, Y: w.Y})
+		w.X, w.Y = p.X, p.Y
+		out.Words = append(out.Words, w)
+	}
+	return out
+}
+
 // Fine is how closely straight pieces follow a curve where a format has none, in
 // millimetres: finer than any cutter.
 const Fine = 0.002
@@ -104,8 +123,8 @@ func (d Drawing) Used() []Layer {
 
 func mm(nm int64) float64 { return float64(nm) / 1e6 }
 
-// rectangle is a closed path.
-func rectangle(x, y, w, h float64) shape.Path {
+// Rectangle is a closed path from its upper left corner.
+func Rectangle(x, y, w, h float64) shape.Path {
 	return polygon(shape.Point{X: x, Y: y}, shape.Point{X: x + w, Y: y}, shape.Point{X: x + w, Y: y + h}, shape.Point{X: x, Y: y + h})
 }
 

@@ -92,3 +92,23 @@ func within(t *testing.T, d drawing.Drawing, layer drawing.Layer) {
 		assert.True(t, box.X1 > 0 && box.Y1 > 0 && box.X2 < d.Width && box.Y2 < d.Height, "%s stands out of its page", d.Title)
 	}
 }
+
+// A quarter turn keeps every length, and four of them are none.
+func TestTurnedDrawingsKeepTheirLength(t *testing.T) {
+	plans, err := demo.Plans()
+	require.NoError(t, err)
+	r, err := planfile.Reckon(plans["turntable-hood"], nil)
+	require.NoError(t, err)
+	d := drawing.PieceTemplate(r.Pieces[1])
+	turned := d.Turned()
+	assert.InDelta(t, d.Width, turned.Height, 0)
+	within(t, turned, drawing.Cut)
+	for _, layer := range d.Used() {
+		assert.InDelta(t, d.Length(layer), turned.Length(layer), 1e-6, layer)
+	}
+	again := turned.Turned().Turned().Turned()
+	assert.Equal(t, d.Lines[0].Path.Text(), again.Lines[0].Path.Text())
+	assert.InDelta(t, d.Words[0].X, again.Words[0].X, 1e-9)
+	assert.True(t, drawing.Shaped(r.Pieces[1]))
+	assert.False(t, drawing.Shaped(r.Pieces[0]), "a ruler cuts a rectangle")
+}

@@ -23,7 +23,7 @@ func Piece(r reckon.Reckoning, p reckon.Piece, swatches map[string]plan.Swatch) 
 	for _, c := range p.Cells {
 		path := PathOf(c.Line)
 		if len(path) == 0 {
-			path = rectangle(mm(c.X), mm(c.Y), mm(c.Width), mm(c.Height))
+			path = Rectangle(mm(c.X), mm(c.Y), mm(c.Width), mm(c.Height))
 		}
 		d.Lines = append(d.Lines, Line{Layer: Internal, Path: path, Fill: swatches[c.Cloth].Ground})
 	}
@@ -57,7 +57,7 @@ func Piece(r reckon.Reckoning, p reckon.Piece, swatches map[string]plan.Swatch) 
 	d.add(Internal, PathOf(p.Ditch))
 	for _, s := range p.Seams {
 		for _, m := range s.Marks {
-			d.mark(p, m)
+			d.mark(m)
 		}
 	}
 	d.grain(p)
@@ -78,7 +78,7 @@ func (d *Drawing) fittings(r reckon.Reckoning, p reckon.Piece) {
 			if f.Round {
 				d.add(Internal, circle(x+w/2, y+h/2, w/2))
 			} else {
-				d.add(Internal, rectangle(x, y, w, h))
+				d.add(Internal, Rectangle(x, y, w, h))
 			}
 		}
 		for _, l := range f.Lines {
@@ -95,7 +95,7 @@ func circle(x, y, r float64) shape.Path {
 }
 
 // mark is a notch from a point on the seam line out towards the cut edge.
-func (d *Drawing) mark(p reckon.Piece, m reckon.Mark) {
+func (d *Drawing) mark(m reckon.Mark) {
 	sin, cos := math.Sincos((m.Direction + 90) * math.Pi / 180)
 	x, y := mm(m.X), mm(m.Y)
 	d.add(Notch, stroke(x-cos*notch/2, y-sin*notch/2, x+cos*notch/2, y+sin*notch/2))
@@ -154,7 +154,7 @@ func Template(c reckon.Cut) (Drawing, error) {
 	case len(c.Line) > 0:
 		d.add(Cut, PathOf(c.Line))
 	default:
-		d.add(Cut, rectangle(0, 0, w, h))
+		d.add(Cut, Rectangle(0, 0, w, h))
 	}
 	box := d.Lines[0].Path.Box()
 	words := fmt.Sprintf("%d × %s", c.Count, strings.ToLower(c.Title))
@@ -170,15 +170,42 @@ func Template(c reckon.Cut) (Drawing, error) {
 func Lay(n reckon.ClothNeed) Drawing {
 	d := Drawing{Title: n.Name}
 	w, h := mm(n.Lay.Width.NM), mm(n.Lay.Length.NM)
-	d.add(Cloth, rectangle(0, 0, w, h))
+	d.add(Cloth, Rectangle(0, 0, w, h))
 	for _, s := range n.Lay.Strips {
 		y := mm(s.Y.NM) + mm(s.Height.NM)
 		d.add(Cut, stroke(0, y, w, y))
 	}
 	for _, p := range n.Lay.Placed {
 		x, y, pw, ph := mm(p.X.NM), mm(p.Y.NM), mm(p.Width.NM), mm(p.Height.NM)
-		d.add(Cut, rectangle(x, y, pw, ph))
+		d.add(Cut, Rectangle(x, y, pw, ph))
 		d.Words = append(d.Words, Word{X: x + pw/2, Y: y + ph/2, Height: math.Min(12, math.Min(pw, ph)/3), Middle: true, Text: fmt.Sprint(p.Cut + 1)})
 	}
 	return d.placed(shape.Box{X2: w, Y2: h})
+}
+
+// Shaped reports a piece that no ruler cuts: with arcs, or with more than four corners.
+func Shaped(p reckon.Piece) bool {
+	for _, v := range p.TrimmedOutline {
+		if v.Bulge != 0 {
+			return true
+		}
+	}
+	return len(p.TrimmedOutline) > 4
+}
+
+// PieceTemplate draws a piece as it is cut to its outline, with its sewn line and marks.
+func PieceTemplate(p reckon.Piece) Drawing {
+	d := Drawing{Title: p.Title}
+	cut := PathOf(p.TrimmedOutline)
+	d.add(Cut, cut)
+	d.add(Sew, PathOf(p.Outline))
+	for _, s := range p.Seams {
+		for _, m := range s.Marks {
+			d.mark(m)
+		}
+	}
+	d.grain(p)
+	box := cut.Box()
+	d.Words = append(d.Words, Word{X: (box.X1 + box.X2) / 2, Y: box.Y1 + box.Height()*0.85, Height: 5, Middle: true, Text: fmt.Sprintf("%d × %s", p.Count, strings.ToLower(p.Title))})
+	return d.placed(box)
 }

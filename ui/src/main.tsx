@@ -25,6 +25,7 @@ import { Labels } from "./views/Labels";
 import { Log } from "./views/Log";
 import { PlanHabits } from "./views/PlanHabits";
 import { Practice } from "./views/Practice";
+import { Print } from "./views/Print";
 import { Samples } from "./views/Samples";
 import { Schedule } from "./views/Schedule";
 import { Sew } from "./views/Sew";
@@ -57,6 +58,7 @@ function App() {
               <Route path="cut/table" element={<Table />} />
               <Route path="cut/cost" element={<Cost />} />
               <Route path="sew" element={<Sew />} />
+              <Route path="print" element={<Print />} />
               <Route path="sew/habits" element={<PlanHabits />} />
               <Route path="sew/schedule" element={<Schedule />} />
               <Route path="sew/labels" element={<Labels />} />

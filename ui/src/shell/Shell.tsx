@@ -112,6 +112,9 @@ export function Shell({ scheme, setScheme, children }: Props) {
                 History
               </button>
               <UnitSwitch plan={open.reckoning.settled as Plan | undefined} toggle={() => void switchUnits()} />
+              <NavLink to={`${base}/print`} className="print-link">
+                Print
+              </NavLink>
               <ExportLink plan={open.plan} />
             </>
           )}

@@ -1,0 +1,464 @@
+package printpack
+
+import (
+	"fmt"
+	"math"
+	"strings"
+
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/reckon"
+	"umschlag/core/work"
+	"umschlag/format/drawing"
+)
+
+func (p *pack) cloth(letter string) string {
+	if name := p.Cloths[letter].Name; name != "" {
+		return name
+	}
+	return letter
+}
+
+func (p *pack) swatches() map[string]plan.Swatch {
+	out := map[string]plan.Swatch{}
+	for letter, c := range p.Cloths {
+		out[letter] = c.Swatch
+	}
+	return out
+}
+
+// cover is the title, what it finishes as, its pieces, and what is taken of each cloth.
+func (p *pack) cover() {
+	p.pdf.AddPage()
+	p.pdf.SetY(margin)
+	p.font("B", 24)
+	p.ink(ink)
+	p.paragraph(p.Title, margin, p.inner(), 11)
+	p.font("", 11)
+	r := p.Reckoning
+	for _, piece := range r.Pieces {
+		count := ""
+		if piece.Count > 1 {
+			count = fmt.Sprintf(", %d of them", piece.Count)
+		}
+		p.paragraph(fmt.Sprintf("%s%s: finishes %s × %s.", piece.Title, count, piece.Finished.Width.Text, piece.Finished.Height.Text), margin, p.inner(), 5.5)
+	}
+	p.pdf.SetY(p.pdf.GetY() + 4)
+	p.pieces()
+	p.font("B", 11)
+	p.room(8 + 5*float64(len(r.Cloths)))
+	p.paragraph("Cloth", margin, p.inner(), 7)
+	p.font("", 10)
+	for _, n := range r.Cloths {
+		text := fmt.Sprintf("%s: takes %s", n.Name, n.Need.Text)
+		if n.Short.NM > 0 || n.Have == nil && n.Need.NM > 0 {
+			text += fmt.Sprintf("; buy %s", n.BuyText)
+		}
+		p.paragraph(text+".", margin, p.inner(), 5)
+	}
+}
+
+// pieces draws all pieces side by side, as large as fits on half a page.
+func (p *pack) pieces() {
+	var list []drawing.Drawing
+	wide, tall := 0.0, 0.0
+	for _, piece := range p.Reckoning.Pieces {
+		d, err := drawing.Piece(p.Reckoning, piece, p.swatches())
+		if err != nil {
+			p.pdf.SetError(err)
+			return
+		}
+		d.Words = nil
+		list = append(list, d)
+		wide, tall = wide+d.Width, math.Max(tall, d.Height)
+	}
+	scale := math.Min(p.inner()/wide, (p.bottom()-p.pdf.GetY())*0.55/tall)
+	x := margin
+	for i, d := range list {
+		p.paint(d, x, p.pdf.GetY(), scale)
+		p.font("", 8)
+		p.pdf.Text(x, p.pdf.GetY()+tall*scale+3, p.Reckoning.Pieces[i].Title)
+		x += d.Width * scale
+	}
+	p.pdf.SetY(p.pdf.GetY() + tall*scale + 8)
+}
+
+// cuts is the list of cuts, each with a box to tick, by cloth.
+func (p *pack) cuts() {
+	p.heading("Cuts", 20)
+	for _, n := range p.Reckoning.Cloths {
+		var mine []int
+		for i, c := range p.Reckoning.Cuts {
+			if c.Cloth == n.Cloth {
+				mine = append(mine, i)
+			}
+		}
+		if len(mine) == 0 {
+			continue
+		}
+		p.room(14)
+		p.font("B", 11)
+		p.paragraph(n.Name, margin, p.inner(), 7)
+		for _, i := range mine {
+			p.cut(i, p.Reckoning.Cuts[i])
+		}
+		p.pdf.SetY(p.pdf.GetY() + 2)
+	}
+}
+
+func (p *pack) cut(i int, c reckon.Cut) {
+	p.room(6)
+	y := p.pdf.GetY()
+	p.box(margin, y+0.6, 3.6)
+	if c.Done {
+		p.pdf.Line(margin+0.6, y+2.4, margin+1.6, y+3.4)
+		p.pdf.Line(margin+1.6, y+3.4, margin+3.2, y+1.2)
+	}
+	p.font("B", 10)
+	p.pdf.Text(margin+7, y+4, fmt.Sprint(i+1))
+	p.pdf.Text(margin+15, y+4, fmt.Sprintf("%d × %s × %s", c.Total, c.Width.Text, c.Height.Text))
+	p.font("", 10)
+	text := strings.ToLower(c.Title)
+	if c.Waits != "" {
+		text += " – cut when the front is measured"
+	}
+	p.pdf.Text(margin+75, y+4, text)
+	p.pdf.SetY(y + 5.6)
+}
+
+// tapes are the sums of the pieces, drawn to scale.
+func (p *pack) tapes() {
+	p.heading("Sums", 24)
+	for _, piece := range p.Reckoning.Pieces {
+		for _, d := range []struct{ key, word string }{{"width", "across"}, {"height", "up"}} {
+			size, key := "as trimmed", piece.Name+"."+d.key
+			if terms := p.Reckoning.Sums[piece.Name+".before_quilting."+d.key]; len(terms) > 0 && piece.Quilting != nil {
+				size, key = "before quilting", piece.Name+".before_quilting."+d.key
+			}
+			if terms := p.Reckoning.Sums[key]; len(terms) > 0 {
+				p.tape(fmt.Sprintf("%s, %s, %s", piece.Title, d.word, size), terms)
+			}
+		}
+	}
+}
+
+// tape is one sum: a segment a term, and the terms written out below.
+func (p *pack) tape(title string, terms []reckon.Term) {
+	total, long := int64(0), int64(0)
+	for _, t := range terms {
+		total += t.Amount.NM
+		long += max(0, t.Amount.NM)
+	}
+	p.font("", 9)
+	sum := fmt.Sprintf("%s = %s", summed(terms), reckon.Show(length.Length(total), p.Style).Text)
+	lines := p.wrapped(sum, p.inner())
+	p.room(14 + 4.4*float64(len(lines)))
+	p.font("B", 10)
+	p.pdf.Text(margin, p.pdf.GetY()+4, title)
+	y := p.pdf.GetY() + 5.5
+	x := margin
+	for _, t := range terms {
+		if t.Amount.NM <= 0 || long == 0 {
+			continue
+		}
+		w := p.inner() * float64(t.Amount.NM) / float64(long)
+		ground, known := kinds[t.Kind]
+		if !known {
+			ground = kinds[""]
+		}
+		p.fill(ground)
+		p.line(ink, 0.2)
+		p.pdf.Rect(x, y, w, 6, "FD")
+		p.font("", 8)
+		if p.pdf.GetStringWidth(t.Amount.Text) < w-1 {
+			p.pdf.Text(x+w/2-p.pdf.GetStringWidth(t.Amount.Text)/2, y+4.2, t.Amount.Text)
+		}
+		x += w
+	}
+	p.pdf.SetY(y + 7)
+	p.font("", 9)
+	p.paragraph(sum, margin, p.inner(), 4.4)
+	p.pdf.SetY(p.pdf.GetY() + 3)
+}
+
+// summed writes a sum out, alike terms that follow each other as one.
+func summed(terms []reckon.Term) string {
+	var words []string
+	for i := 0; i < len(terms); {
+		t, n := terms[i], 1
+		for i+n < len(terms) && terms[i+n].Term == t.Term && terms[i+n].Amount.NM == t.Amount.NM {
+			n++
+		}
+		text := strings.TrimPrefix(t.Amount.Text, "−")
+		if n > 1 {
+			text = fmt.Sprintf("%d × %s", n, text)
+		}
+		switch {
+		case t.Amount.NM < 0:
+			text = "− " + text
+		case i > 0:
+			text = "+ " + text
+		}
+		words = append(words, text+" "+t.Term)
+		i += n
+	}
+	return strings.Join(words, " ")
+}
+
+// kinds are the grounds of the segments of a tape.
+var kinds = map[string]colour{
+	"": {255, 255, 255}, "seam": {0xe9, 0xe4, 0xd6}, "hem": {0xe9, 0xe4, 0xd6}, "border": {0xe6, 0xd3, 0xb4}, "part": {0xf4, 0xef, 0xe4}, "object": {0xf4, 0xef, 0xe4},
+	"take-up": {0xd8, 0xe4, 0xee}, "squaring": {0xff, 0xff, 0xff}, "step": {0xff, 0xff, 0xff}, "measured": {0xdd, 0xe6, 0xd4},
+}
+
+// lays are the cloths to scale, with the numbers of the list of cuts, and their strips in
+// the order they are cut.
+func (p *pack) lays() {
+	p.heading("Lays", 60)
+	for _, n := range p.Reckoning.Cloths {
+		if len(n.Lay.Placed) == 0 {
+			continue
+		}
+		d := drawing.Lay(n)
+		p.font("", 9)
+		var order []string
+		for i := range n.Lay.Strips {
+			order = append(order, p.strip(n.Lay, i))
+		}
+		scale := math.Min(p.inner()*0.55/d.Width, (p.bottom()-margin-20)/d.Height)
+		lines := 0
+		for _, text := range order {
+			lines += len(p.wrapped(text, p.inner()*0.42))
+		}
+		p.room(math.Max(d.Height*scale, 5*float64(lines)) + 12)
+		y := p.pdf.GetY()
+		p.font("B", 11)
+		p.pdf.Text(margin, y+4, fmt.Sprintf("%s, %s wide, %s long", n.Name, n.Lay.Width.Text, n.Lay.Length.Text))
+		p.paint(d, margin, y+5, scale)
+		x := margin + p.inner()*0.58
+		p.pdf.SetY(y + 6)
+		p.font("", 9)
+		for _, text := range order {
+			p.box(x, p.pdf.GetY()+0.6, 3)
+			p.paragraph(text, x+5, p.inner()*0.42-5, 4.6)
+		}
+		p.pdf.SetY(math.Max(p.pdf.GetY(), y+5+d.Height*scale) + 4)
+	}
+}
+
+// strip says how a strip is cut and cut apart, columns from the left.
+func (p *pack) strip(l reckon.Lay, i int) string {
+	type column struct {
+		width string
+		count int
+		cut   int
+	}
+	var columns []column
+	at := map[int]int{}
+	for _, placed := range l.Placed {
+		if placed.Strip != i+1 {
+			continue
+		}
+		k, known := at[placed.Column]
+		if !known {
+			k = len(columns)
+			at[placed.Column] = k
+			columns = append(columns, column{width: placed.Width.Text, cut: placed.Cut + 1})
+		}
+		columns[k].count++
+	}
+	var words []string
+	for k := 0; k < len(columns); {
+		n := 1
+		for k+n < len(columns) && columns[k+n].width == columns[k].width && columns[k+n].cut == columns[k].cut && columns[k+n].count == columns[k].count {
+			n++
+		}
+		text := fmt.Sprintf("%d at %s (%d)", n, columns[k].width, columns[k].cut)
+		if columns[k].count > 1 {
+			text += fmt.Sprintf(", each into %d", columns[k].count)
+		}
+		words = append(words, text)
+		k += n
+	}
+	return fmt.Sprintf("%d. A strip of %s all the way across. From the left: %s.", i+1, l.Strips[i].Height.Text, strings.Join(words, ", "))
+}
+
+// pressing is the pressing plan of pieced faces, seen from the back.
+func (p *pack) pressing() {
+	begun := false
+	for _, piece := range p.Reckoning.Pieces {
+		if len(piece.Press) == 0 {
+			continue
+		}
+		if !begun {
+			p.heading("Pressing, seen from the back", 90)
+			begun = true
+		}
+		p.pressed(piece)
+	}
+}
+
+func (p *pack) pressed(piece reckon.Piece) {
+	w, h := float64(piece.Finished.Width.NM)/1e6, float64(piece.Finished.Height.NM)/1e6
+	scale := math.Min(p.inner()*0.6/w, 85/h)
+	p.room(h*scale + 10)
+	y := p.pdf.GetY()
+	p.font("B", 10)
+	p.pdf.Text(margin, y+4, piece.Title)
+	y += 6
+	p.line(ink, 0.3)
+	p.pdf.Rect(margin, y, w*scale, h*scale, "D")
+	across := func(nm int64) float64 { return margin + (w-float64(nm)/1e6)*scale } // mirrored: it lies face down
+	down := func(nm int64) float64 { return y + float64(nm)/1e6*scale }
+	for _, s := range piece.Press {
+		p.line(ink, 0.2)
+		p.pdf.Line(across(s.X1), down(s.Y1), across(s.X2), down(s.Y2))
+		if by, known := away[s.Side]; known {
+			p.line(thread, 0.6)
+			p.pdf.Line(across(s.X1)-by[0], down(s.Y1)+by[1], across(s.X2)-by[0], down(s.Y2)+by[1])
+		}
+	}
+	p.font("", 9)
+	p.pdf.SetY(y + 2)
+	p.paragraph("The thick line beside a seam is the side its allowances lie on; none where it is pressed open or to its darker side.", margin+p.inner()*0.64, p.inner()*0.36, 4.6)
+	p.pdf.SetY(math.Max(p.pdf.GetY(), y+h*scale) + 4)
+}
+
+// away is where the allowance of a seam lies, seen from the front, in millimetres on paper.
+var away = map[string][2]float64{"left": {-0.9, 0}, "right": {0.9, 0}, "up": {0, -0.9}, "down": {0, 0.9}, "up-right": {0.6, -0.6}, "up-left": {-0.6, -0.6}, "down-right": {0.6, 0.6}, "down-left": {-0.6, 0.6}}
+
+// steps are the steps in order, each with a box to tick, a small drawing of its piece and
+// what lies on what.
+func (p *pack) steps() {
+	p.heading("Steps", 30)
+	for i, s := range p.Reckoning.Steps {
+		p.step(i+1, s)
+	}
+}
+
+// aside is how wide the drawings beside the steps are.
+const aside = 44.0
+
+func (p *pack) step(number int, s reckon.Step) {
+	text := p.inner() - aside - 12
+	type words struct {
+		style  string
+		points float64
+		ink    colour
+		text   string
+	}
+	list := []words{{"", 9.5, ink, s.Text}}
+	more := func(name, text string, c colour) {
+		if text != "" {
+			list = append(list, words{"", 8.5, c, name + text})
+		}
+	}
+	more("Machine: ", s.Machine, ink)
+	more("Press: ", s.Press, ink)
+	more("Check: ", s.Check, moss)
+	more("", s.Caution, madder)
+	if s.Gate != "" && s.Expect != nil {
+		expect := s.Expect.Width.Text
+		if s.Expect.Height.NM > 0 {
+			expect += " × " + s.Expect.Height.Text
+		}
+		more("It should measure "+expect+". It measures ", "____________", ink)
+	}
+	height := 6.0
+	for _, w := range list {
+		p.font(w.style, w.points)
+		height += float64(len(p.wrapped(w.text, text))) * w.points * 0.46
+	}
+	p.room(math.Max(height, p.figure(s, 0, 0, false)) + 3)
+	y := p.pdf.GetY()
+	p.box(margin, y+0.8, 4)
+	p.font("B", 10.5)
+	p.ink(ink)
+	p.pdf.Text(margin+7, y+4.2, fmt.Sprintf("%d  %s", number, s.Title))
+	p.pdf.SetY(y + 6)
+	for _, w := range list {
+		p.font(w.style, w.points)
+		p.ink(w.ink)
+		p.paragraph(w.text, margin+7, text, w.points*0.46)
+	}
+	p.ink(ink)
+	drawn := p.figure(s, margin+p.inner()-aside, y+1, true)
+	p.pdf.SetY(math.Max(p.pdf.GetY(), y+drawn) + 3)
+}
+
+// figure draws the piece of a step, what it is about standing out, and what lies on what;
+// its answer is how high both are, drawn or not.
+func (p *pack) figure(s reckon.Step, x, y float64, draw bool) float64 {
+	height := 0.0
+	for _, piece := range p.Reckoning.Pieces {
+		if piece.Name != s.Piece || len(s.Bands) == 0 {
+			continue
+		}
+		w, h := float64(piece.Finished.Width.NM)/1e6, float64(piece.Finished.Height.NM)/1e6
+		scale := math.Min(aside/w, 24/h)
+		if draw {
+			p.thumbnail(piece, s, x, y, scale)
+		}
+		height += h*scale + 2
+	}
+	return height + p.stack(s.Stack, x, y+height, draw)
+}
+
+func (p *pack) thumbnail(piece reckon.Piece, s reckon.Step, x, y, scale float64) {
+	for _, c := range piece.Cells {
+		now := false
+		for _, band := range s.Bands {
+			now = now || band == c.Band
+		}
+		alpha := 0.15
+		if now {
+			alpha = 0.8
+		}
+		path := drawing.PathOf(c.Line)
+		if len(path) == 0 {
+			path = drawing.Rectangle(float64(c.X)/1e6, float64(c.Y)/1e6, float64(c.Width)/1e6, float64(c.Height)/1e6)
+		}
+		if r, g, b, ok := rgb(p.Cloths[c.Cloth].Swatch.Ground); ok {
+			p.pdf.SetFillColor(r, g, b)
+		} else {
+			p.fill(hair)
+		}
+		p.pdf.SetAlpha(alpha, "Normal")
+		p.line(ink, 0.1)
+		p.path(path.Mapped(scaled(scale, x, y)), "FD")
+	}
+	p.pdf.SetAlpha(1, "Normal")
+}
+
+// stack draws what lies on what from the side, the right side of each a thick line.
+func (p *pack) stack(sheets []work.Sheet, x, y float64, draw bool) float64 {
+	const high, gap = 3.0, 1.0
+	if draw {
+		for i, sheet := range sheets {
+			top := y + float64(len(sheets)-1-i)*(high+gap)
+			if r, g, b, ok := rgb(p.Cloths[sheet.Cloth].Swatch.Ground); ok {
+				p.pdf.SetFillColor(r, g, b)
+			} else {
+				p.fill(hair)
+			}
+			p.line(muted, 0.1)
+			p.pdf.Rect(x, top, 14, high, "FD")
+			p.line(thread, 0.6)
+			words := sheet.What
+			switch sheet.Up {
+			case work.RightUp:
+				p.pdf.Line(x, top, x+14, top)
+				words += ", right side up"
+			case work.WrongUp:
+				p.pdf.Line(x, top+high, x+14, top+high)
+				words += ", wrong side up"
+			}
+			p.font("", 6)
+			p.pdf.Text(x+15.5, top+2.2, words)
+		}
+	}
+	if len(sheets) == 0 {
+		return 0
+	}
+	return float64(len(sheets))*(high+gap) + 1
+}

@@ -1,0 +1,41 @@
+package web
+
+import (
+	"fmt"
+	"net/http"
+	"strings"
+
+	"github.com/labstack/echo/v5"
+
+	"umschlag/format/planfile"
+	"umschlag/format/printpack"
+)
+
+// printPack answers with a plan on paper: ?paper= a4 or letter, ?parts= those wanted with
+// commas between them, all where none is named.
+func (s *server) printPack(c *echo.Context) error {
+	stored, err := s.store.Plan(c.Request().Context(), c.Param("id"))
+	if err != nil {
+		return err
+	}
+	view, err := s.view(c.Request().Context(), stored)
+	if err != nil {
+		return err
+	}
+	p, err := planfile.Read([]byte(stored.Doc))
+	if err != nil {
+		return err
+	}
+	o := printpack.Order{Title: stored.Title, Reckoning: view.Reckoning, Cloths: p.Settle().Cloths, Style: p.Style(), Paper: printpack.Paper(c.QueryParam("paper"))}
+	for part := range strings.SplitSeq(c.QueryParam("parts"), ",") {
+		if part != "" {
+			o.Parts = append(o.Parts, printpack.Part(part))
+		}
+	}
+	data, err := printpack.Write(o)
+	if err != nil {
+		return echo.NewHTTPError(http.StatusBadRequest, sentence(err.Error()))
+	}
+	c.Response().Header().Set("Content-Disposition", fmt.Sprintf("inline; filename=%q", stored.ID+".pdf"))
+	return c.Blob(http.StatusOK, "application/pdf", data)
+}
