@@ -12,13 +12,6 @@ import (
 	"umschlag/format/drawing"
 )
 
-func (p *pack) cloth(letter string) string {
-	if name := p.Cloths[letter].Name; name != "" {
-		return name
-	}
-	return letter
-}
-
 func (p *pack) swatches() map[string]plan.Swatch {
 	out := map[string]plan.Swatch{}
 	for letter, c := range p.Cloths {
