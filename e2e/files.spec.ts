@@ -240,3 +240,33 @@ test("what is printed is chosen where it is printed", async ({ page, demo }) => 
   await expect(page.getByRole("button", { name: "Open the PDF" })).toBeDisabled();
   await accessible(page);
 });
+
+test("a plan to be shared is one page that opens by itself", async ({ page, demo, browser }) => {
+  await page.goto(`${demo.url}/plans/van-cushion-in-four-layers/print`);
+  const got = page.waitForEvent("download");
+  await page.getByRole("link", { name: "one page with all of it" }).click();
+  const download = await got;
+  expect(download.suggestedFilename()).toBe("van-cushion-in-four-layers.html");
+  const dir = mkdtempSync(join(tmpdir(), "umschlag-page-"));
+  const file = join(dir, "van.html");
+  await download.saveAs(file);
+  await demo.stop(); // nothing is asked of the app
+  const context = await browser.newContext({ offline: true, javaScriptEnabled: false });
+  const shared = await context.newPage();
+  const asked: string[] = [];
+  shared.on("request", (r) => asked.push(r.url()));
+  await shared.goto(`file://${file}`);
+  await expect(shared.getByRole("heading", { level: 1 })).toHaveText("Van cushion in four layers");
+  await expect(shared.getByRole("img", { name: "Front" })).toBeVisible();
+  await expect(shared.getByText("Sew the edges of moss leaf")).toBeVisible();
+  expect(asked).toEqual([`file://${file}`]);
+  await context.close();
+  const reading = await browser.newContext();
+  const readable = await reading.newPage();
+  await readable.goto(`file://${file}`);
+  await accessible(readable);
+  await readable.setViewportSize({ width: 390, height: 800 });
+  expect(await readable.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+  await reading.close();
+  rmSync(dir, { recursive: true });
+});

@@ -9,7 +9,30 @@ import (
 
 	"umschlag/format/planfile"
 	"umschlag/format/printpack"
+	"umschlag/format/sharepage"
 )
+
+// sharePage answers with a plan as one page that opens without the app.
+func (s *server) sharePage(c *echo.Context) error {
+	stored, err := s.store.Plan(c.Request().Context(), c.Param("id"))
+	if err != nil {
+		return err
+	}
+	view, err := s.view(c.Request().Context(), stored)
+	if err != nil {
+		return err
+	}
+	p, err := planfile.Read([]byte(stored.Doc))
+	if err != nil {
+		return err
+	}
+	data, err := sharepage.Write(sharepage.Order{Title: stored.Title, Reckoning: view.Reckoning, Cloths: p.Settle().Cloths})
+	if err != nil {
+		return echo.NewHTTPError(http.StatusBadRequest, sentence(err.Error()))
+	}
+	c.Response().Header().Set("Content-Disposition", fmt.Sprintf("attachment; filename=%q", stored.ID+".html"))
+	return c.Blob(http.StatusOK, "text/html; charset=utf-8", data)
+}
 
 // printPack answers with a plan on paper: ?paper= a4 or letter, ?parts= those wanted with
 // commas between them, all where none is named.

@@ -135,9 +135,13 @@ func (s *server) samples(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
+	u, err := s.users(ctx)
+	if err != nil {
+		return err
+	}
 	out := make([]SampleView, 0, len(stored))
 	for _, st := range stored {
-		v, err := s.sampleView(ctx, st, sh)
+		v, err := sampleView(st, sh, u)
 		if err != nil {
 			return err
 		}
@@ -178,7 +182,7 @@ func (s *server) offers(c *echo.Context) error {
 	return c.JSON(http.StatusOK, out)
 }
 
-func (s *server) sampleView(ctx context.Context, st store.Sample, sh shop) (SampleView, error) {
+func sampleView(st store.Sample, sh shop, u *users) (SampleView, error) {
 	one, err := readSample([]byte(st.Doc), sh)
 	if err != nil {
 		return SampleView{}, err
@@ -188,12 +192,25 @@ func (s *server) sampleView(ctx context.Context, st store.Sample, sh shop) (Samp
 		return SampleView{}, err
 	}
 	v := SampleView{ID: st.ID, Revision: st.Revision, Sample: json.RawMessage(st.Doc), Settled: settled, Instructions: sample.Instructions(one, sh.style()), Tells: sample.Tell(one, sh.style())}
-	v.Uses, err = s.uses(ctx, st.ID, one)
-	return v, err
+	v.Uses = u.of(st.ID, one)
+	return v, nil
 }
 
-// uses are the plans a sample tells something of, with what it would change in them.
-func (s *server) uses(ctx context.Context, id string, one plan.Sample) ([]SampleUse, error) {
+// users are the plans that samples can be used in, each read once and reckoned at most once
+// as it is, however many samples are looked through.
+type users struct {
+	plans  []stored
+	shop   *reckon.Workshop
+	before map[string]reckon.Reckoning
+}
+
+// stored is a plan of the shelf, read.
+type stored struct {
+	id, title string
+	plan      plan.Plan
+}
+
+func (s *server) users(ctx context.Context) (*users, error) {
 	plans, err := s.store.Plans(ctx)
 	if err != nil {
 		return nil, err
@@ -202,22 +219,41 @@ func (s *server) uses(ctx context.Context, id string, one plan.Sample) ([]Sample
 	if err != nil {
 		return nil, err
 	}
-	shop.Samples[id] = one
-	out := []SampleUse{}
-	for _, stored := range plans {
-		p, err := planfile.Read([]byte(stored.Doc))
+	u := &users{shop: shop, before: map[string]reckon.Reckoning{}}
+	for _, one := range plans {
+		p, err := planfile.Read([]byte(one.Doc))
 		if err != nil {
 			return nil, err
 		}
-		for _, use := range reckon.Uses(p, id, one) {
-			u := SampleUse{Plan: stored.ID, Title: stored.Title, Path: use.Path, Used: use.Used, Takes: use.Takes, Other: use.Other, Changes: []CutChange{}}
+		u.plans = append(u.plans, stored{one.ID, one.Title, p})
+	}
+	return u, nil
+}
+
+// asIs is a plan reckoned as it is.
+func (u *users) asIs(of stored) reckon.Reckoning {
+	r, known := u.before[of.id]
+	if !known {
+		r = reckon.Reckon(of.plan, u.shop)
+		u.before[of.id] = r
+	}
+	return r
+}
+
+// of are the plans a sample tells something of, with what it would change in them.
+func (u *users) of(id string, one plan.Sample) []SampleUse {
+	u.shop.Samples[id] = one
+	out := []SampleUse{}
+	for _, p := range u.plans {
+		for _, use := range reckon.Uses(p.plan, id, one) {
+			v := SampleUse{Plan: p.id, Title: p.title, Path: use.Path, Used: use.Used, Takes: use.Takes, Other: use.Other, Changes: []CutChange{}}
 			if !use.Used && len(one.After) > 0 {
-				u.Changes = changes(reckon.Reckon(p, shop), reckon.Reckon(use.With, shop))
+				v.Changes = changes(u.asIs(p), reckon.Reckon(use.With, u.shop))
 			}
-			out = append(out, u)
+			out = append(out, v)
 		}
 	}
-	return out, nil
+	return out
 }
 
 // changes are the cuts that differ between two reckonings.
@@ -270,7 +306,11 @@ func (s *server) putSample(c *echo.Context, status int, put func(context.Context
 	if err != nil {
 		return err
 	}
-	v, err := s.sampleView(ctx, st, sh)
+	u, err := s.users(ctx)
+	if err != nil {
+		return err
+	}
+	v, err := sampleView(st, sh, u)
 	if err != nil {
 		return err
 	}

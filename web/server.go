@@ -118,6 +118,7 @@ func (s *server) routes(g *echo.Group) {
 	g.DELETE("/cloths/:id", s.removeCloth)
 	g.GET("/plans/:id/drawings/:sort", s.drawing)
 	g.GET("/plans/:id/pack.pdf", s.printPack)
+	g.GET("/plans/:id/page.html", s.sharePage)
 	g.GET("/samples", s.samples)
 	g.POST("/samples", s.addSample)
 	g.GET("/samples/offers", s.offers)

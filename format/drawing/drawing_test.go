@@ -112,3 +112,15 @@ func TestTurnedDrawingsKeepTheirLength(t *testing.T) {
 	assert.True(t, drawing.Shaped(r.Pieces[1]))
 	assert.False(t, drawing.Shaped(r.Pieces[0]), "a ruler cuts a rectangle")
 }
+
+func TestColoursAreThinned(t *testing.T) {
+	rgb, ok := drawing.RGB("#27345f")
+	require.True(t, ok)
+	assert.Equal(t, [3]int{0x27, 0x34, 0x5f}, rgb)
+	assert.Equal(t, rgb, drawing.Pale(rgb, 1))
+	assert.Equal(t, [3]int{255, 255, 255}, drawing.Pale(rgb, 0))
+	for _, bad := range []string{"", "27345f", "#27345", "red", "#27345g", `#"onload`} {
+		_, ok := drawing.RGB(bad)
+		assert.False(t, ok, bad)
+	}
+}

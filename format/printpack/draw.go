@@ -1,7 +1,6 @@
 package printpack
 
 import (
-	"strconv"
 	"strings"
 
 	"umschlag/core/shape"
@@ -25,11 +24,9 @@ var looks = map[drawing.Layer]struct {
 func (p *pack) paint(d drawing.Drawing, x, y, scale float64) {
 	m := shape.Scale(scale, scale).Then(shape.Move(x, y))
 	for _, l := range d.Lines {
-		if r, g, b, ok := rgb(l.Fill); ok {
-			p.pdf.SetAlpha(0.45, "Normal")
-			p.pdf.SetFillColor(r, g, b)
+		if rgb, ok := drawing.RGB(l.Fill); ok {
+			p.fill(drawing.Pale(rgb, 0.45))
 			p.path(l.Path.Mapped(m), "F")
-			p.pdf.SetAlpha(1, "Normal")
 		}
 	}
 	for _, l := range d.Lines {
@@ -71,13 +68,4 @@ func (p *pack) path(path shape.Path, style string) {
 	if len(path) > 0 {
 		p.pdf.DrawPath(style)
 	}
-}
-
-// rgb reads a colour such as #27345f.
-func rgb(text string) (r, g, b int, ok bool) {
-	n, err := strconv.ParseUint(strings.TrimPrefix(text, "#"), 16, 32)
-	if err != nil || len(text) != 7 {
-		return 0, 0, 0, false
-	}
-	return int(n >> 16), int(n >> 8 & 255), int(n & 255), true
 }

@@ -132,7 +132,7 @@ func newPack(o Order, size fpdf.SizeType) *pack {
 func (p *pack) inner() float64  { return p.width - 2*margin }
 func (p *pack) bottom() float64 { return p.height - margin - foot }
 
-type colour [3]int
+type colour = [3]int
 
 var (
 	ink    = colour{0x1e, 0x27, 0x42}

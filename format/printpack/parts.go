@@ -79,22 +79,30 @@ func (p *pack) pieces() {
 // cuts is the list of cuts, each with a box to tick, by cloth.
 func (p *pack) cuts() {
 	p.heading("Cuts", 20)
+	listed := map[string]bool{}
 	for _, n := range p.Reckoning.Cloths {
-		var mine []int
-		for i, c := range p.Reckoning.Cuts {
-			if c.Cloth == n.Cloth {
-				mine = append(mine, i)
-			}
-		}
-		if len(mine) == 0 {
+		listed[n.Cloth] = true
+		p.cutsOf(n.Name, func(letter string) bool { return letter == n.Cloth })
+	}
+	p.cutsOf("Cut already", func(letter string) bool { return !listed[letter] })
+}
+
+// cutsOf lists the cuts of some cloths under a name.
+func (p *pack) cutsOf(name string, of func(letter string) bool) {
+	begun := false
+	for i, c := range p.Reckoning.Cuts {
+		if !of(c.Cloth) {
 			continue
 		}
-		p.room(14)
-		p.font("B", 11)
-		p.paragraph(n.Name, margin, p.inner(), 7)
-		for _, i := range mine {
-			p.cut(i, p.Reckoning.Cuts[i])
+		if !begun {
+			p.room(14)
+			p.font("B", 11)
+			p.paragraph(name, margin, p.inner(), 7)
+			begun = true
 		}
+		p.cut(i, c)
+	}
+	if begun {
 		p.pdf.SetY(p.pdf.GetY() + 2)
 	}
 }
@@ -403,24 +411,22 @@ func (p *pack) thumbnail(piece reckon.Piece, s reckon.Step, x, y, scale float64)
 		for _, band := range s.Bands {
 			now = now || band == c.Band
 		}
-		alpha := 0.15
+		strength := 0.15
 		if now {
-			alpha = 0.8
+			strength = 0.85
 		}
 		path := drawing.PathOf(c.Line)
 		if len(path) == 0 {
 			path = drawing.Rectangle(float64(c.X)/1e6, float64(c.Y)/1e6, float64(c.Width)/1e6, float64(c.Height)/1e6)
 		}
-		if r, g, b, ok := rgb(p.Cloths[c.Cloth].Swatch.Ground); ok {
-			p.pdf.SetFillColor(r, g, b)
-		} else {
-			p.fill(hair)
+		ground, known := drawing.RGB(p.Cloths[c.Cloth].Swatch.Ground)
+		if !known {
+			ground = hair
 		}
-		p.pdf.SetAlpha(alpha, "Normal")
+		p.fill(drawing.Pale(ground, strength))
 		p.line(ink, 0.1)
 		p.path(path.Mapped(scaled(scale, x, y)), "FD")
 	}
-	p.pdf.SetAlpha(1, "Normal")
 }
 
 // stack draws what lies on what from the side, the right side of each a thick line.
@@ -429,11 +435,11 @@ func (p *pack) stack(sheets []work.Sheet, x, y float64, draw bool) float64 {
 	if draw {
 		for i, sheet := range sheets {
 			top := y + float64(len(sheets)-1-i)*(high+gap)
-			if r, g, b, ok := rgb(p.Cloths[sheet.Cloth].Swatch.Ground); ok {
-				p.pdf.SetFillColor(r, g, b)
-			} else {
-				p.fill(hair)
+			ground, known := drawing.RGB(p.Cloths[sheet.Cloth].Swatch.Ground)
+			if !known {
+				ground = hair
 			}
+			p.fill(ground)
 			p.line(muted, 0.1)
 			p.pdf.Rect(x, top, 14, high, "FD")
 			p.line(thread, 0.6)

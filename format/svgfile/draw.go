@@ -18,38 +18,58 @@ var strokes = map[drawing.Layer]string{
 // filled lies under all lines.
 func Draw(d drawing.Drawing) []byte {
 	var b bytes.Buffer
-	number := func(f float64) string { return strconv.FormatFloat(f, 'f', 4, 64) }
 	fmt.Fprintf(&b, `<?xml version="1.0" encoding="UTF-8"?>
 <svg xmlns="http://www.w3.org/2000/svg" width="%[1]smm" height="%[2]smm" viewBox="0 0 %[1]s %[2]s">
-<title>%[3]s</title>
-`, number(d.Width), number(d.Height), escaped(d.Title))
-	b.WriteString("<g id=\"faces\" stroke=\"none\" fill-opacity=\"0.35\">\n") // lines are read on any cloth
+`, fixed(d.Width), fixed(d.Height))
+	body(&b, d, "id")
+	return b.Bytes()
+}
+
+// Inline writes the same for a page of HTML, as large as there is room: its layers are
+// classes, since several drawings stand on one page.
+func Inline(d drawing.Drawing) []byte {
+	var b bytes.Buffer
+	fmt.Fprintf(&b, "<svg viewBox=\"0 0 %s %s\" role=\"img\">\n", fixed(d.Width), fixed(d.Height))
+	body(&b, d, "class")
+	return b.Bytes()
+}
+
+// strength of the cloths under the lines.
+const strength = 0.4
+
+// fixed is a coordinate to a ten-thousandth of a millimetre.
+func fixed(f float64) string { return strconv.FormatFloat(f, 'f', 4, 64) }
+
+// body is everything within a drawing; key is the attribute that names its layers.
+func body(b *bytes.Buffer, d drawing.Drawing, key string) {
+	fmt.Fprintf(b, "<title>%s</title>\n", escaped(d.Title))
+	fmt.Fprintf(b, "<g %s=\"faces\" stroke=\"none\">\n", key)
 	for _, l := range d.Lines {
-		if l.Fill != "" {
-			fmt.Fprintf(&b, "<path d=\"%s\" fill=\"%s\"/>\n", l.Path.Text(), escaped(l.Fill))
+		if rgb, ok := drawing.RGB(l.Fill); ok {
+			pale := drawing.Pale(rgb, strength)
+			fmt.Fprintf(b, "<path d=\"%s\" fill=\"#%02x%02x%02x\"/>\n", l.Path.Text(), pale[0], pale[1], pale[2])
 		}
 	}
 	b.WriteString("</g>\n")
 	for _, layer := range d.Used() {
-		fmt.Fprintf(&b, "<g id=\"%s\" fill=\"none\" stroke=\"%s\" stroke-width=\"0.25\">\n", layer, strokes[layer])
+		fmt.Fprintf(b, "<g %s=\"%s\" fill=\"none\" stroke=\"%s\" stroke-width=\"0.25\">\n", key, layer, strokes[layer])
 		for _, l := range d.Lines {
 			if l.Layer == layer {
-				fmt.Fprintf(&b, "<path d=\"%s\"/>\n", l.Path.Text())
+				fmt.Fprintf(b, "<path d=\"%s\"/>\n", l.Path.Text())
 			}
 		}
 		b.WriteString("</g>\n")
 	}
 	if len(d.Words) > 0 {
-		fmt.Fprintf(&b, "<g id=\"%s\" fill=\"%s\" font-family=\"sans-serif\">\n", drawing.Words, strokes[drawing.Words])
+		fmt.Fprintf(b, "<g %s=\"%s\" fill=\"%s\" font-family=\"sans-serif\">\n", key, drawing.Words, strokes[drawing.Words])
 		for _, t := range d.Words {
 			anchor := ""
 			if t.Middle {
 				anchor = ` text-anchor="middle"`
 			}
-			fmt.Fprintf(&b, "<text x=\"%s\" y=\"%s\" font-size=\"%s\"%s>%s</text>\n", number(t.X), number(t.Y), number(t.Height), anchor, escaped(t.Text))
+			fmt.Fprintf(b, "<text x=\"%s\" y=\"%s\" font-size=\"%s\"%s>%s</text>\n", fixed(t.X), fixed(t.Y), fixed(t.Height), anchor, escaped(t.Text))
 		}
 		b.WriteString("</g>\n")
 	}
 	b.WriteString("</svg>\n")
-	return b.Bytes()
 }

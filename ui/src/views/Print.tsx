@@ -82,6 +82,15 @@ export function Print() {
         )}
         {reckoning.pieces.length > 0 && <Files sort="pieces" what="All pieces" />}
       </div>
+      {reckoning.pieces.length > 0 && (
+        <p>
+          To give it to somebody:{" "}
+          <a className="word-button" href={`/api/v1/plans/${id}/page.html`} download>
+            one page with all of it
+          </a>
+          , which opens in any browser, without the app.
+        </p>
+      )}
     </div>
   );
 }
