@@ -61,6 +61,8 @@ fuzz:
 	go test ./core/length -run '^$$' -fuzz FuzzParse -fuzztime 30s -fuzzminimizetime 1x
 	go test ./core/shape -run '^$$' -fuzz FuzzParse -fuzztime 30s -fuzzminimizetime 1x
 	go test ./format/svgfile -run '^$$' -fuzz FuzzRead -fuzztime 30s -fuzzminimizetime 1x
+	go test ./format/dxf -run '^$$' -fuzz FuzzRead -fuzztime 30s -fuzzminimizetime 1x
+	go test ./format/workshopfile -run '^$$' -fuzz FuzzRead -fuzztime 30s -fuzzminimizetime 1x
 	go test ./format/cupboardcsv -run '^$$' -fuzz FuzzRead -fuzztime 30s -fuzzminimizetime 1x
 	go test ./format/photo -run '^$$' -fuzz FuzzRead -fuzztime 30s -fuzzminimizetime 1x
 	go test ./core/block -run '^$$' -fuzz FuzzParse -fuzztime 30s -fuzzminimizetime 1x

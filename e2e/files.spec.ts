@@ -270,3 +270,25 @@ test("a plan to be shared is one page that opens by itself", async ({ page, demo
   await reading.close();
   rmSync(dir, { recursive: true });
 });
+
+test("a whole workshop is saved as one file and brought in where nothing is yet", async ({ page, demo, workshop }) => {
+  await page.goto(demo.url);
+  const got = page.waitForEvent("download");
+  await page.getByRole("link", { name: "save it as one file" }).click();
+  const download = await got;
+  expect(download.suggestedFilename()).toBe("workshop.zip");
+  const file = readFileSync(await download.path());
+  const input = page.getByLabel("File of a whole workshop");
+  await input.setInputFiles({ name: "workshop.zip", mimeType: "application/zip", buffer: file });
+  await expect(page.getByRole("alert")).toContainText("brought into an empty one");
+  await page.goto(workshop.url);
+  await expect(page.getByText("The shelf is empty.")).toBeVisible();
+  await input.setInputFiles({ name: "half.zip", mimeType: "application/zip", buffer: file.subarray(0, 5000) });
+  await expect(page.getByRole("alert")).toContainText("Nothing was brought in");
+  await expect(page.getByText("The shelf is empty.")).toBeVisible();
+  await input.setInputFiles({ name: "workshop.zip", mimeType: "application/zip", buffer: file });
+  await expect(page.getByRole("heading", { level: 2, name: "Reading-corner cushion" })).toBeVisible();
+  await accessible(page);
+  const again = await fetch(`${workshop.url}/api/v1/workshop.zip`);
+  expect(Buffer.compare(Buffer.from(await again.arrayBuffer()), file)).toBe(0);
+});

@@ -202,6 +202,16 @@ type LogView struct {
 	Cost        string `json:"cost"`
 }
 
+// BroughtIn is how much of a whole workshop was brought in.
+type BroughtIn struct {
+	Plans   int `json:"plans"`
+	Cloths  int `json:"cloths"`
+	Notions int `json:"notions"`
+	Samples int `json:"samples"`
+	Covers  int `json:"covers"`
+	Photos  int `json:"photos"`
+}
+
 // FiguresView is what the finished covers tell.
 type FiguresView struct {
 	Figures reckon.Figures `json:"figures"`
@@ -279,6 +289,7 @@ type Types struct {
 	SaveHabits     SaveHabits       `json:"save_habits"`
 	FinishPlan     FinishPlan       `json:"finish_plan"`
 	Offers         []OfferView      `json:"offers"`
+	BroughtIn      BroughtIn        `json:"brought_in"`
 	Figures        FiguresView      `json:"figures"`
 	LogView        []LogView        `json:"log"`
 	Refusal        Refusal          `json:"refusal"`

@@ -72,6 +72,9 @@ func (s *server) problem(err error) Refusal {
 			Detail: "Nothing was overwritten. Compare both versions and keep one.", Current: &conflict.current, Yours: conflict.yours}
 	case errors.Is(err, store.ErrStale):
 		return Refusal{Type: "stale", Title: "It was changed in another window", Status: http.StatusConflict, Detail: "Reload it, then make your change again."}
+	case errors.Is(err, store.ErrNotEmpty):
+		return Refusal{Type: "not-empty", Title: "There is something in this workshop already", Status: http.StatusConflict,
+			Detail: "A whole workshop is brought into an empty one. Start the app with another data directory, and bring it in there."}
 	case errors.Is(err, store.ErrTaken):
 		return Refusal{Type: "taken", Title: "There is one of that name already", Status: http.StatusConflict, Detail: "Choose another name."}
 	case errors.Is(err, store.ErrNothing):

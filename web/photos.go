@@ -23,7 +23,8 @@ const photosPath = "/api/v1/photos"
 
 // large tells the requests that may carry a picture.
 func large(c *echo.Context) bool {
-	return c.Request().Method == http.MethodPost && strings.TrimSuffix(c.Request().URL.Path, "/") == photosPath
+	path := strings.TrimSuffix(c.Request().URL.Path, "/")
+	return c.Request().Method == http.MethodPost && (path == photosPath || path == workshopPath)
 }
 
 // addPhoto takes a picture in, without what the camera wrote beside it.

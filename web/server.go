@@ -119,6 +119,8 @@ func (s *server) routes(g *echo.Group) {
 	g.GET("/plans/:id/drawings/:sort", s.drawing)
 	g.GET("/plans/:id/pack.pdf", s.printPack)
 	g.GET("/plans/:id/page.html", s.sharePage)
+	g.GET("/workshop.zip", s.saveWorkshop)
+	g.POST("/workshop", s.bringWorkshop)
 	g.GET("/samples", s.samples)
 	g.POST("/samples", s.addSample)
 	g.GET("/samples/offers", s.offers)

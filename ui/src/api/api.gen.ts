@@ -42,6 +42,7 @@ habits: HabitsView
 save_habits: SaveHabits
 finish_plan: FinishPlan
 offers: OfferView[]
+brought_in: BroughtIn
 figures: FiguresView
 log: LogView[]
 refusal: Refusal
@@ -2489,6 +2490,17 @@ title: string
  */
 covers: string[]
 tells: Told[]
+}
+/**
+ * BroughtIn is how much of a whole workshop was brought in.
+ */
+export interface BroughtIn {
+plans: number
+cloths: number
+notions: number
+samples: number
+covers: number
+photos: number
 }
 /**
  * FiguresView is what the finished covers tell.

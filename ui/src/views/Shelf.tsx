@@ -1,8 +1,9 @@
 import Button from "@mui/material/Button";
+import { useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import type { Reckoning, ShelfItem, ThingView, Vertex } from "../api/api.gen";
-import { ApiError, ask, sentence } from "../api/client";
+import type { BroughtIn, Reckoning, ShelfItem, ThingView, Vertex } from "../api/api.gen";
+import { ApiError, ask, sendFile, sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { beginPlan, createPlan, useChange, useHabits, useShelf, useStarts } from "../api/queries";
 import { Choice } from "../brief/Choice";
@@ -33,7 +34,51 @@ export function Shelf() {
           <PlanCard key={item.id} item={item} />
         ))}
       </ul>
+      <Whole />
     </div>
+  );
+}
+
+/** The whole workshop as one file, out and in. */
+function Whole() {
+  const say = useSay();
+  const [problem, setProblem] = useState<string | null>(null);
+  const client = useQueryClient();
+  const bring = async (file: File) => {
+    try {
+      setProblem(null);
+      const much = await sendFile<BroughtIn>("/workshop", file);
+      await client.invalidateQueries();
+      say(
+        `Brought in: ${much.plans} plans, ${much.cloths} cloths, ${much.notions} notions, ${much.samples} samples, ${much.covers} finished covers, ${much.photos} photos.`,
+      );
+    } catch (error) {
+      setProblem(sentence(error));
+    }
+  };
+  return (
+    <section className="whole" aria-label="The whole workshop">
+      <p className="soft">
+        The whole workshop:{" "}
+        <a className="word-button" href="/api/v1/workshop.zip" download>
+          save it as one file
+        </a>
+        , or{" "}
+        <FileButton label="File of a whole workshop" accept=".zip,application/zip" read={(file) => void bring(file)}>
+          {(choose) => (
+            <button type="button" className="word-button" onClick={choose}>
+              bring one in
+            </button>
+          )}
+        </FileButton>{" "}
+        where nothing is yet.
+      </p>
+      {problem && (
+        <p className="finding stop" role="alert">
+          {problem}
+        </p>
+      )}
+    </section>
   );
 }
 
