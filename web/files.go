@@ -29,11 +29,7 @@ var drawn = map[string]struct {
 // drawing answers with a drawing as a file: ?of= one piece, template or lay by its name;
 // ?as= its kind. The pieces together are one file where the kind takes several drawings.
 func (s *server) drawing(c *echo.Context) error {
-	stored, err := s.store.Plan(c.Request().Context(), c.Param("id"))
-	if err != nil {
-		return err
-	}
-	view, err := s.view(c.Request().Context(), stored)
+	stored, view, err := s.looked(c)
 	if err != nil {
 		return err
 	}

@@ -67,6 +67,16 @@ func (s *server) view(ctx context.Context, p store.Plan) (PlanView, error) {
 	return PlanView{ID: p.ID, Revision: p.Revision, Plan: json.RawMessage(p.Doc), Reckoning: r, CanUndo: p.CanUndo, CanRedo: p.CanRedo, Changed: p.Changed}, nil
 }
 
+// looked is the stored plan that a request names, and how it is shown.
+func (s *server) looked(c *echo.Context) (store.Plan, PlanView, error) {
+	stored, err := s.store.Plan(c.Request().Context(), c.Param("id"))
+	if err != nil {
+		return stored, PlanView{}, err
+	}
+	view, err := s.view(c.Request().Context(), stored)
+	return stored, view, err
+}
+
 // answer sends a plan, or what kept it from being changed.
 func (s *server) answer(c *echo.Context, status int, p store.Plan, err error, yours json.RawMessage) error {
 	ctx := c.Request().Context()

@@ -14,11 +14,7 @@ import (
 
 // sharePage answers with a plan as one page that opens without the app.
 func (s *server) sharePage(c *echo.Context) error {
-	stored, err := s.store.Plan(c.Request().Context(), c.Param("id"))
-	if err != nil {
-		return err
-	}
-	view, err := s.view(c.Request().Context(), stored)
+	stored, view, err := s.looked(c)
 	if err != nil {
 		return err
 	}
@@ -37,11 +33,7 @@ func (s *server) sharePage(c *echo.Context) error {
 // printPack answers with a plan on paper: ?paper= a4 or letter, ?parts= those wanted with
 // commas between them, all where none is named.
 func (s *server) printPack(c *echo.Context) error {
-	stored, err := s.store.Plan(c.Request().Context(), c.Param("id"))
-	if err != nil {
-		return err
-	}
-	view, err := s.view(c.Request().Context(), stored)
+	stored, view, err := s.looked(c)
 	if err != nil {
 		return err
 	}

@@ -152,11 +152,7 @@ func (s *server) moveShape(c *echo.Context) error {
 // shapesFile answers with the shapes of a piece of a stored plan as an SVG file at true
 // size: as they lie, or with ?as=templates side by side and mirrored where they are fused.
 func (s *server) shapesFile(c *echo.Context) error {
-	stored, err := s.store.Plan(c.Request().Context(), c.Param("id"))
-	if err != nil {
-		return err
-	}
-	view, err := s.view(c.Request().Context(), stored)
+	stored, view, err := s.looked(c)
 	if err != nil {
 		return err
 	}

@@ -110,7 +110,7 @@ func TestWhatCannotBeReadIsNamed(t *testing.T) {
 		"cut in a value":        {lines("0", "SECTION", "2"), "ends in the middle"},
 		"no number":             {entities("0", "LINE", "10", "left", "20", "0", "11", "1", "21", "0"), `"left"`},
 		"not a number":          {entities("0", "CIRCLE", "10", "NaN", "20", "0", "40", "1"), "NaN"},
-		"only text":             {entities("0", "TEXT", "1", "hello"), "1 × text"},
+		"only text":             {entities("0", "TEXT", "1", "hello"), "1 text"},
 		"too large":             {bytes.Repeat([]byte("0\nX\n"), dxf.MostBytes/3), "kB"},
 		"a block within itself": {lines("0", "SECTION", "2", "BLOCKS", "0", "BLOCK", "2", "B", "0", "INSERT", "2", "B", "0", "ENDBLK", "0", "ENDSEC", "0", "SECTION", "2", "ENTITIES", "0", "INSERT", "2", "B", "0", "ENDSEC", "0", "EOF"), "deep"},
 	} {

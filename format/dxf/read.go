@@ -6,9 +6,7 @@ import (
 	"errors"
 	"fmt"
 	"io"
-	"maps"
 	"math"
-	"slices"
 	"strconv"
 	"strings"
 
@@ -55,7 +53,7 @@ func Read(data []byte) (drawing.Found, error) {
 	if err != nil {
 		return drawing.Found{}, err
 	}
-	r := &reader{omitted: map[string]int{}, blocks: map[string][]entity{}, scale: 1}
+	r := &reader{omitted: drawing.Omitted{}, blocks: map[string][]entity{}, scale: 1}
 	if err := r.sections(pairs); err != nil {
 		return drawing.Found{}, err
 	}
@@ -63,16 +61,9 @@ func Read(data []byte) (drawing.Found, error) {
 		return drawing.Found{}, err
 	}
 	if len(r.out) == 0 {
-		return drawing.Found{}, refuse("Draw it with polylines, lines, circles or arcs.", "There is no outline in the file%s.", because(r.list()))
+		return drawing.Found{}, refuse("Draw it with polylines, lines, circles or arcs.", "There is no outline in the file%s.", r.omitted.Because())
 	}
-	return drawing.Found{Outlines: r.out, Omitted: r.list()}, nil
-}
-
-func because(omitted []string) string {
-	if len(omitted) == 0 {
-		return ""
-	}
-	return ": it has " + strings.Join(omitted, ", ")
+	return drawing.Found{Outlines: r.out, Omitted: r.omitted.List()}, nil
 }
 
 // scan takes the file apart into group codes and values.
@@ -148,20 +139,11 @@ func (p pair) number() (float64, error) {
 type reader struct {
 	entities []entity
 	blocks   map[string][]entity
-	omitted  map[string]int
+	omitted  drawing.Omitted
 	out      []drawing.Outline
 	points   int
 	inserts  int
 	scale    float64
-}
-
-// list names what was left out.
-func (r *reader) list() []string {
-	var out []string
-	for _, kind := range slices.Sorted(maps.Keys(r.omitted)) {
-		out = append(out, fmt.Sprintf("%d × %s", r.omitted[kind], kind))
-	}
-	return out
 }
 
 // sections sorts the pairs into the header, the blocks and the entities.

@@ -11,7 +11,6 @@ import (
 	"errors"
 	"fmt"
 	"io"
-	"maps"
 	"math"
 	"slices"
 	"strings"
@@ -45,21 +44,14 @@ func Read(data []byte) (drawing.Found, error) {
 	if !utf8.Valid(data) {
 		return drawing.Found{}, refuse("Save it as UTF-8.", "The file is no UTF-8 text.")
 	}
-	r := &reader{dec: xml.NewDecoder(bytes.NewReader(data)), data: data, omitted: map[string]int{}}
+	r := &reader{dec: xml.NewDecoder(bytes.NewReader(data)), data: data, omitted: drawing.Omitted{}}
 	if err := r.all(); err != nil {
 		return drawing.Found{}, err
 	}
 	if len(r.out) == 0 {
-		return drawing.Found{}, refuse("Turn texts and pictures into paths in the drawing program first.", "Nothing in the file can be cut out%s.", because(r.list()))
+		return drawing.Found{}, refuse("Turn texts and pictures into paths in the drawing program first.", "Nothing in the file can be cut out%s.", r.omitted.Because())
 	}
-	return drawing.Found{Outlines: r.out, Omitted: r.list()}, nil
-}
-
-func because(omitted []string) string {
-	if len(omitted) == 0 {
-		return ""
-	}
-	return ": it has " + strings.Join(omitted, ", ")
+	return drawing.Found{Outlines: r.out, Omitted: r.omitted.List()}, nil
 }
 
 type reader struct {
@@ -67,7 +59,7 @@ type reader struct {
 	data     []byte
 	nodes    int
 	segments int
-	omitted  map[string]int
+	omitted  drawing.Omitted
 	out      []drawing.Outline
 	seen     bool
 }
@@ -81,20 +73,6 @@ type style struct {
 }
 
 func (r *reader) omit(kind string) { r.omitted[kind]++ }
-
-// list names what was left out.
-func (r *reader) list() []string {
-	var out []string
-	for _, kind := range slices.Sorted(maps.Keys(r.omitted)) {
-		n := r.omitted[kind]
-		if n == 1 {
-			out = append(out, "1 "+kind)
-		} else {
-			out = append(out, fmt.Sprintf("%d × %s", n, kind))
-		}
-	}
-	return out
-}
 
 // token is the next one that matters; what no drawing needs is refused.
 func (r *reader) token() (xml.Token, error) {
