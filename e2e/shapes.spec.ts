@@ -31,10 +31,12 @@ test("a shape is dragged, and what is sewn follows at once", async ({ page, demo
   await expect(threads).toContainText("cab window");
   await expect(threads).not.toContainText("cab window ≈71/2″");
   await page.mouse.up();
+  const place = async () => (await stored(demo, van)).plan.pieces.front.face.applique[9].at;
+  await expect.poll(place).not.toEqual({ middle: true });
   await saved(page);
   await page.getByRole("button", { name: "Undo" }).click();
+  await expect.poll(place).toEqual({ middle: true });
   await expect(threads).toContainText("cab window ≈71/2″");
-  expect((await stored(demo, van)).plan.pieces.front.face.applique[9].at).toEqual({ middle: true });
 });
 
 test("shapes by the keyboard: moved, placed, turned, set aside and taken off", async ({ page, demo }) => {
