@@ -20,7 +20,9 @@ export function Outline({ path, of, shape, laid }: { path: string; of: string; s
   const [held, hold] = useState<{ index: number; corners: Corner[] } | null>(null);
   const step = raster(String(value("/units") ?? "in"));
   const kept = cornersOf(shape.shape) ?? [];
-  const size = laid && !shape.turn ? { width: mm(laid.box.width), height: mm(laid.box.height) } : null;
+  // An outline without a size of its own is drawn at true size already; what is laid may still be the one before it.
+  const sized = shape.width !== undefined || shape.height !== undefined;
+  const size = laid && sized && !shape.turn ? { width: mm(laid.box.width), height: mm(laid.box.height) } : null;
   const corners = held?.corners ?? (size ? trueSize(kept, size.width, size.height) : kept);
   const view = frame(size ? trueSize(kept, size.width, size.height) : kept);
 
