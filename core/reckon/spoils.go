@@ -35,6 +35,8 @@ type Spoil struct {
 	Again  bool `json:"again"`
 	Width  L    `json:"width"`
 	Height L    `json:"height"`
+	// Step that cuts it, by its id: where it is cut again, that is not done any more.
+	Step string `json:"step"`
 	// Sewn are the steps that are done with it, by their titles.
 	Sewn []string `json:"sewn"`
 }
@@ -63,7 +65,7 @@ func Spoils(was, now plan.Plan) []Spoil {
 			had = plan.Sized{Width: length.Length(a.Cuts[old].Width.NM), Height: length.Length(a.Cuts[old].Height.NM)}
 		}
 		if s, spoiled := spoil(a, b, a.Cuts[old], had, before, after); spoiled {
-			s.Sewn = madeOf(a, id, before.Progress.Done)
+			s.Step, s.Sewn = madeOf(a, id, before.Progress.Done)
 			out = append(out, s)
 		}
 	}
@@ -97,12 +99,12 @@ func spoil(a, b Reckoning, old Cut, had plan.Sized, before, after plan.Plan) (Sp
 		s.Misfit, s.Text = OtherCloth, fmt.Sprintf("%s: now it is of %s.", there, clothName(after, next.Cloth))
 	case old.Path != next.Path || !slices.Equal(old.Line, next.Line):
 		s.Misfit, s.Text = OtherShape, there+": its outline is another one."
-	case next.Total > old.Total && same:
-		s.Misfit, s.Text = TooFew, fmt.Sprintf("%s: now it takes %d.", there, next.Total)
+	case !same && (w > had.Width || h > had.Height):
+		s.Misfit, s.Text = TooSmall, fmt.Sprintf("%s: now %s, it is too small.", there, size(w, h))
+	case next.Total > old.Total:
+		s.Misfit, s.Text = TooFew, fmt.Sprintf("%s: now it takes %d of %s.", there, next.Total, size(w, h))
 	case same || w == had.Width && h == had.Height:
 		return s, false
-	case w > had.Width || h > had.Height:
-		s.Misfit, s.Text = TooSmall, fmt.Sprintf("%s: now %s, it is too small.", there, size(w, h))
 	default:
 		s.Misfit, s.Text, s.Again = Trimmed, fmt.Sprintf("%s: now %s, it is trimmed to that.", there, size(w, h)), false
 	}
@@ -117,20 +119,22 @@ func clothName(p plan.Plan, letter string) string {
 	return letter
 }
 
-// madeOf are the steps that are done and need a cut, by their titles.
-func madeOf(r Reckoning, id string, done []string) []string {
-	out := []string{}
+// madeOf is the step that makes a cut, by its id, and the steps that are done and need it,
+// by their titles.
+func madeOf(r Reckoning, cut string, done []string) (step string, sewn []string) {
+	sewn = []string{}
 	for _, s := range r.Steps {
-		if !slices.Contains(s.Cuts, id) {
+		if !slices.Contains(s.Cuts, cut) {
 			continue
 		}
+		step = s.ID
 		for _, next := range r.following(s.ID) {
 			if slices.Contains(done, next.ID) {
-				out = append(out, next.Title)
+				sewn = append(sewn, next.Title)
 			}
 		}
 	}
-	return out
+	return step, sewn
 }
 
 // following are the steps that need one, directly or not, in their order.

@@ -71,6 +71,16 @@ func TestAChangeSaysWhatItSpoils(t *testing.T) {
 	more := p
 	more.Copies = 3
 	assert.Equal(t, reckon.TooFew, misfits(reckon.Spoils(p, more))["front.patch.A"])
+	finer := withFace(p, func(f *plan.Face) { f.Columns, f.Rows, f.Patch = 5, 5, plan.Patch{Width: 3 * in} })
+	for _, s := range reckon.Spoils(p, finer) {
+		if s.Cut == "front.patch.A" {
+			assert.Equal(t, reckon.TooFew, s.Misfit, "smaller ones can be trimmed, but there are not enough of them")
+			assert.True(t, s.Again)
+			assert.Contains(t, s.Text, "13 of 3½″ × 3½″")
+			assert.Equal(t, "cut.front", s.Step)
+		}
+	}
+	assert.Contains(t, misfits(reckon.Spoils(p, finer)), "front.patch.A")
 	other := p
 	other.Cloths = maps.Clone(p.Cloths)
 	a := other.Cloths["A"]

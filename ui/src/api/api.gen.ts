@@ -2694,6 +2694,10 @@ again: boolean
 width: L
 height: L
 /**
+ * Step that cuts it, by its id: where it is cut again, that is not done any more.
+ */
+step: string
+/**
  * Sewn are the steps that are done with it, by their titles.
  */
 sewn: string[]

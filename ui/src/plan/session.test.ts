@@ -138,6 +138,24 @@ describe("a session", () => {
     expect(unsavedOf("p")).toBeNull();
   });
 
+  test("asks about the newest change, and loses none made while the one before was judged", async () => {
+    const spoils = [{ cut: "front.patch.A", again: true, misfit: "too-small", text: "", step: "", sewn: [], width: {}, height: {} }];
+    const asked: string[] = [];
+    const refuse = (body: { plan: { title: string } }) => {
+      asked.push(body.plan.title);
+      return json({ title: "", detail: "", type: "spoils", status: 409, spoils }, 409);
+    };
+    answering(refuse, refuse, (body) => json(view(body.base + 1, body.plan.title)));
+    const s = new Session(view(1, "one"));
+    s.change(plan("two"), "");
+    s.change(plan("three"), "");
+    await vi.waitFor(() => expect(s.current().spoils).toHaveLength(1));
+    expect(asked).toEqual(["two", "three"]);
+    s.settleSpoils("stays");
+    await settledSession(s);
+    expect(s.current().plan.title).toBe("three");
+  });
+
   test("takes a change back that the server cannot read, and says why", async () => {
     answering(
       () => json({ title: "", detail: "unknown key", type: "unreadable", status: 400 }, 400),

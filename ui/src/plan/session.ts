@@ -187,8 +187,8 @@ export class Session {
   /** Deals with a save that was not taken; false ends the draining. */
   private refused(error: unknown, change: Change): boolean {
     if (error instanceof ApiError && error.problem.spoils) {
+      if (this.pending) return true; // more was changed meanwhile: what that spoils is asked about, nothing of it is lost
       this.asked = change;
-      this.pending = null;
       this.set({ spoils: error.problem.spoils });
       return false;
     }

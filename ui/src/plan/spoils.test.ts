@@ -11,6 +11,7 @@ const spoil = (cut: string, again: boolean): Spoil => ({
   text: "",
   width: size("4 in"),
   height: size("3 in"),
+  step: "cut.front",
   sewn: [],
 });
 
@@ -24,7 +25,7 @@ test("what is too small is cut again, what is too large is trimmed, and the rest
         large: { width: "9 in", height: "9 in" },
         other: { width: "2 in", height: "2 in" },
       },
-      done: ["row.1"],
+      done: ["cut.front", "row.1"],
     },
   } as unknown as Plan;
   const after = cutAgain(plan, [spoil("small", true), spoil("large", false)]);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Step } from "../api/api.gen";
-import { atHand, elapsed, without } from "./progress";
+import { atHand, elapsed, ended, undone, without } from "./progress";
 
 describe("time that is taken", () => {
   const at = (time: string) => new Date(`2026-11-27T${time}Z`);
@@ -55,6 +55,20 @@ describe("the step at hand of several covers", () => {
       ),
     ).toBe(-1);
   });
+});
+
+it("what is not done any more is through no cover", () => {
+  const before = { done: ["cut", "sew", "turn"], made: { sew: 3, press: 1 }, times: { sew: 9 } };
+  expect(undone(before, ["sew", "turn"])).toEqual({ done: ["cut"], made: { press: 1 }, times: { sew: 9 } });
+  expect(undone({}, ["sew"])).toEqual({ done: [], made: {} });
+});
+
+it("a clock ends with its step and leaves that of another running", () => {
+  const running = { step: "sew", since: "2026-11-27T19:00:00Z" };
+  const now = new Date("2026-11-27T19:12:00Z");
+  expect(ended({ running, times: { sew: 3 } }, "sew", now)).toEqual({ times: { sew: 15 } });
+  expect(ended({ running }, "turn", now)).toEqual({ running });
+  expect(ended({ running }, "sew", new Date("2026-11-28T19:00:00Z")), "it was left running over night").toEqual({});
 });
 
 it("a record goes on without a key", () => {

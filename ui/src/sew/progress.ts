@@ -19,6 +19,21 @@ export function without<T>(of: Record<string, T> | undefined, key: string): Reco
   return rest;
 }
 
+/** A progress in which some steps are not done any more, by no cover. */
+export function undone(progress: Progress, ids: readonly string[]): Progress {
+  const made = Object.entries(progress.made ?? {}).filter(([id]) => !ids.includes(id));
+  return { ...progress, done: (progress.done ?? []).filter((id) => !ids.includes(id)), made: Object.fromEntries(made) };
+}
+
+/** A progress in which a step has ended, with what its clock shows added to its time. */
+export function ended(progress: Progress, id: string, now: Date): Progress {
+  const { running, ...rest } = progress;
+  if (running?.step !== id) return progress;
+  const minutes = elapsed(running.since, now);
+  if (minutes === null) return rest;
+  return { ...rest, times: { ...rest.times, [id]: Math.round(((rest.times?.[id] ?? 0) + minutes) * 10) / 10 } };
+}
+
 /** What is measured and cut is done for all covers at once, in stacks. */
 export const forAll = (step: Step) => step.stage === "measure" || step.stage === "cut";
 

@@ -14,7 +14,7 @@ import { get, put } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
 import { Divide } from "../sew/Divide";
 import { apartAt, borderOf, momentOf } from "../sew/moment";
-import { atHand, elapsed, forAll, useProgress, without } from "../sew/progress";
+import { atHand, ended, forAll, undone, useProgress, without } from "../sew/progress";
 import { Reason } from "../sew/Reason";
 import { Several } from "../sew/Several";
 import { StackFigure } from "../sew/StackFigure";
@@ -73,11 +73,6 @@ export function Sew() {
       </div>
     );
   }
-  const mark = (ids: string[], done: boolean, label: string) =>
-    rework((plan) => {
-      const now = (plan.progress?.done ?? []).filter((id) => !ids.includes(id));
-      return { ...plan, progress: { ...plan.progress, done: done ? [...now, ...ids] : now } };
-    }, label);
   return (
     <div className="sew">
       <ol ref={list} className="steps thread" aria-label="Steps">
@@ -107,31 +102,22 @@ export function Sew() {
             done={() => {
               const through = (progress.made?.[step.id] ?? 0) + 1;
               if (progress.each && !forAll(step) && through < copies) {
-                rework(
-                  (plan) => ({ ...plan, progress: { ...plan.progress, made: { ...plan.progress?.made, [step.id]: through } } }),
-                  `${step.title}: ${through} of ${copies}`,
-                );
+                rework((plan) => {
+                  const now = ended(plan.progress ?? {}, step.id, new Date());
+                  return { ...plan, progress: { ...now, made: { ...now.made, [step.id]: through } } };
+                }, `${step.title}: ${through} of ${copies}`);
                 look(null);
                 return;
               }
               rework((plan) => {
-                const { running, ...progress } = plan.progress ?? {};
-                const others = (progress.done ?? []).filter((id) => id !== step.id);
-                return {
-                  ...plan,
-                  progress: {
-                    ...progress,
-                    ...(running && running.step !== step.id && { running }),
-                    ...timed(progress.times, running, step.id),
-                    done: [...others, step.id],
-                  },
-                };
+                const now = ended(plan.progress ?? {}, step.id, new Date());
+                return { ...plan, progress: { ...now, done: [...(now.done ?? []).filter((id) => id !== step.id), step.id] } };
               }, `done: ${step.title}`);
               look(null);
               heading.current?.focus();
             }}
-            undone={() => {
-              mark([step.id], false, `not done: ${step.title}`);
+            takeBack={() => {
+              rework((plan) => ({ ...plan, progress: undone(plan.progress ?? {}, [step.id]) }), `not done: ${step.title}`);
               look(step.id);
             }}
           />
@@ -150,7 +136,7 @@ function StepAtHand({
   of,
   next,
   done,
-  undone,
+  takeBack,
   headingRef,
   look,
 }: {
@@ -161,7 +147,7 @@ function StepAtHand({
   /** What comes after it. */
   next: Step | undefined;
   done: () => void;
-  undone: () => void;
+  takeBack: () => void;
   headingRef: React.RefObject<HTMLHeadingElement | null>;
   look: (id: string) => void;
 }) {
@@ -269,7 +255,7 @@ function StepAtHand({
               </Button>
             ) : step.done ? (
               <>
-                <Button variant="outlined" onClick={undone}>
+                <Button variant="outlined" onClick={takeBack}>
                   Not done after all
                 </Button>
                 <button type="button" className="word-button" onClick={() => ask("again")}>
@@ -317,8 +303,7 @@ function StepAtHand({
             keep={(reason) =>
               set(
                 (p) => ({
-                  ...p,
-                  done: (p.done ?? []).filter((id) => id !== step.id && !step.again?.includes(id)),
+                  ...undone(p, [step.id, ...(step.again ?? [])]),
                   troubles: [...(p.troubles ?? []), { step: step.id, kind: "again", note: reason }],
                 }),
                 `again: ${step.title}`,
@@ -358,13 +343,6 @@ function TogetherPressed({ step, steps }: { step: Step; steps: Step[] }) {
   const others = steps.filter((s) => step.trip && s.trip === step.trip && s.id !== step.id);
   if (others.length === 0) return null;
   return <span className="soft"> One walk to the iron will do, with: {others.map((s) => s.title.toLowerCase()).join(", ")}.</span>;
-}
-
-/** The time a step took, with what the clock shows when it is done. */
-function timed(times: Record<string, number> | undefined, running: { step: string; since: string } | undefined, id: string) {
-  const minutes = running?.step === id ? elapsed(running.since, new Date()) : null;
-  if (minutes === null) return {};
-  return { times: { ...times, [id]: Math.round(((times?.[id] ?? 0) + minutes) * 10) / 10 } };
 }
 
 /** Where each of several covers is, and how long it all takes. */
