@@ -16,14 +16,16 @@ import (
 	"umschlag/format/svgfile"
 )
 
-// drawn is how drawings are written, by the ending of their files.
+// drawn is how drawings are written, by the ending of their files, and whether one file takes
+// several of them.
 var drawn = map[string]struct {
-	kind  string
-	write func([]drawing.Drawing) []byte
+	kind    string
+	several bool
+	write   func([]drawing.Drawing) []byte
 }{
-	"svg": {"image/svg+xml", func(d []drawing.Drawing) []byte { return svgfile.Draw(d[0]) }},
-	"dxf": {"image/vnd.dxf", dxf.Write},
-	"plt": {"application/vnd.hp-HPGL", func(d []drawing.Drawing) []byte { return hpgl.Write(d[0]) }},
+	"svg": {"image/svg+xml", false, func(d []drawing.Drawing) []byte { return svgfile.Draw(d[0]) }},
+	"dxf": {"image/vnd.dxf", true, dxf.Write},
+	"plt": {"application/vnd.hp-HPGL", false, func(d []drawing.Drawing) []byte { return hpgl.Write(d[0]) }},
 }
 
 // drawing answers with a drawing as a file: ?of= one piece, template or lay by its name;
@@ -44,6 +46,9 @@ func (s *server) drawing(c *echo.Context) error {
 	}
 	if len(list) == 0 {
 		return echo.NewHTTPError(http.StatusNotFound, "There is nothing of that name to be drawn; it may be called otherwise since the plan was changed.")
+	}
+	if len(list) > 1 && !as.several {
+		return echo.NewHTTPError(http.StatusBadRequest, "An svg or a plt holds one drawing: ask for one piece by its name, or for the pieces together with as=dxf.")
 	}
 	name := strings.Trim(plainName.ReplaceAllString(strings.Join([]string{stored.ID, of}, "-"), "-"), "-")
 	c.Response().Header().Set("Content-Disposition", fmt.Sprintf("attachment; filename=%q", name+"."+c.QueryParam("as")))

@@ -69,3 +69,14 @@ func TestTemplatesAreWrittenAtTrueSize(t *testing.T) {
 	assert.Equal(t, 404, file(van+"/shapes/back").Code)
 	assert.Equal(t, 404, file("/api/v1/plans/nothing/shapes/front").Code)
 }
+
+func TestSeveralDrawingsAreNotHalved(t *testing.T) {
+	h := app(t)
+	for _, as := range []string{"svg", "plt"} {
+		p := refused(t, h, "GET", van+"/drawings/pieces?as="+as, "", 400)
+		assert.Contains(t, p.Detail, "as=dxf", "what to ask instead")
+	}
+	w := httptest.NewRecorder()
+	h.ServeHTTP(w, httptest.NewRequest(http.MethodGet, "http://127.0.0.1"+van+"/drawings/pieces?as=dxf", nil))
+	assert.Equal(t, 200, w.Code)
+}
