@@ -151,7 +151,7 @@ func (p *pack) tape(title string, terms []reckon.Term) {
 		long += max(0, t.Amount.NM)
 	}
 	p.font("", 9)
-	sum := fmt.Sprintf("%s = %s", summed(terms), reckon.Show(length.Length(total), p.Style).Text)
+	sum := fmt.Sprintf("%s = %s", reckon.WrittenSum(terms), reckon.Show(length.Length(total), p.Style).Text)
 	lines := p.wrapped(sum, p.inner())
 	p.room(14 + 4.4*float64(len(lines)))
 	p.font("B", 10)
@@ -180,30 +180,6 @@ func (p *pack) tape(title string, terms []reckon.Term) {
 	p.font("", 9)
 	p.paragraph(sum, margin, p.inner(), 4.4)
 	p.pdf.SetY(p.pdf.GetY() + 3)
-}
-
-// summed writes a sum out, alike terms that follow each other as one.
-func summed(terms []reckon.Term) string {
-	var words []string
-	for i := 0; i < len(terms); {
-		t, n := terms[i], 1
-		for i+n < len(terms) && terms[i+n].Term == t.Term && terms[i+n].Amount.NM == t.Amount.NM {
-			n++
-		}
-		text := strings.TrimPrefix(t.Amount.Text, "−")
-		if n > 1 {
-			text = fmt.Sprintf("%d × %s", n, text)
-		}
-		switch {
-		case t.Amount.NM < 0:
-			text = "− " + text
-		case i > 0:
-			text = "+ " + text
-		}
-		words = append(words, text+" "+t.Term)
-		i += n
-	}
-	return strings.Join(words, " ")
 }
 
 // kinds are the grounds of the segments of a tape.

@@ -48,6 +48,9 @@ type sum struct {
 	Total string
 }
 
+// Written is the sum as it is read.
+func (s sum) Written() string { return reckon.WrittenSum(s.Terms) }
+
 type cloth struct {
 	reckon.ClothNeed
 	Cuts  []numbered
