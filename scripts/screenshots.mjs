@@ -11,7 +11,16 @@ const pinwheels = "/plans/pinwheel-cushion-for-the-reading-corner";
 const pictures = [
   { name: "shelf", path: "/" },
   { name: "draft", path: reading, before: (page) => page.getByText("border 1").first().hover() },
-  { name: "hood", path: "/plans/turntable-hood-listening-corner" },
+  {
+    name: "fold",
+    path: "/plans/turntable-hood-listening-corner",
+    before: async (page) => {
+      await page.getByRole("button", { name: "Folded up" }).click();
+      await page.getByRole("slider", { name: "From flat to closed" }).fill("72");
+      await page.getByRole("checkbox", { name: "which way the cloth runs" }).check();
+      await page.waitForTimeout(6000); // the fine picture of its cloth
+    },
+  },
   {
     name: "shapes",
     path: "/plans/van-cushion-in-four-layers",
@@ -60,7 +69,15 @@ const server = spawn(join(root, "bin/umschlag"), ["demo", "--listen", "127.0.0.1
 const url = await new Promise((resolve) => server.stdout.on("data", (data) => resolve(/http:\S+/.exec(String(data))[0])));
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
-  args: ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-sync"],
+  args: [
+    "--no-sandbox",
+    "--use-angle=swiftshader",
+    "--enable-unsafe-swiftshader",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-sync",
+  ],
 });
 try {
   const only = process.argv.slice(2);

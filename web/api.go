@@ -257,6 +257,7 @@ type Types struct {
 	Starts         StartsView       `json:"starts"`
 	BeginPlan      BeginPlan        `json:"begin_plan"`
 	Closures       []reckon.Choice  `json:"closures"`
+	Fold           reckon.FoldShown `json:"fold"`
 	FindLayouts    FindLayouts      `json:"find_layouts"`
 	Layouts        []LayoutView     `json:"layouts"`
 	EditBlock      EditBlock        `json:"edit_block"`

@@ -73,6 +73,7 @@ func (s *server) routes(g *echo.Group) {
 	g.POST("/begin", s.begin)
 	g.POST("/move", s.move)
 	g.POST("/closures", s.closures)
+	g.POST("/fold", s.fold)
 	g.POST("/shapes/read", s.readShapes)
 	g.POST("/shapes/move", s.moveShape)
 	g.GET("/plans/:id/shapes/:piece", s.shapesFile)

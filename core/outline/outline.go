@@ -298,6 +298,32 @@ func (p Path) Corners() []float64 {
 	return out
 }
 
+// Turn is where a path turns: over a length, or at a point, by an angle in radians, clockwise.
+type Turn struct{ At, Long, Angle float64 }
+
+// Turns are all arcs and corners of a path, in order; where a closed path begins is none of
+// them.
+func (p Path) Turns() []Turn {
+	const straight = 1e-6 // radians
+	var out []Turn
+	at := 0.0
+	for i := range len(p) - 1 {
+		s := p.segment(i)
+		if i > 0 {
+			_, _, before := p.segment(i - 1).at(1)
+			_, _, after := s.at(0)
+			if angle := math.Remainder(after-before, 2*math.Pi); math.Abs(angle) > straight {
+				out = append(out, Turn{At: at, Angle: angle})
+			}
+		}
+		if s.from.Bulge != 0 {
+			out = append(out, Turn{At: at, Long: s.length, Angle: s.angle})
+		}
+		at += s.length
+	}
+	return out
+}
+
 // Bounds are the lowest and highest coordinates.
 func (o Outline) Bounds() (x1, y1, x2, y2 float64) {
 	x1, y1, x2, y2 = math.Inf(1), math.Inf(1), math.Inf(-1), math.Inf(-1)

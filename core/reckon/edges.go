@@ -118,7 +118,7 @@ func (r *run) insideTape(c cover.Cover) {
 // bias from a piece of it.
 func (r *run) strip(e edging) {
 	if e.cloth == "" {
-		e.cloth = r.firstCloth()
+		e.cloth = firstCloth(r.p)
 	}
 	cloth, _ := r.p.Cloth(e.cloth)
 	w, need := e.width.Total(), e.need.Total()
@@ -179,7 +179,7 @@ func (r *run) form() {
 	o, seam := r.p.Object, r.p.Cover.Seam
 	cloth := m.Cloth
 	if cloth == "" {
-		cloth = r.firstCloth()
+		cloth = firstCloth(r.p)
 	}
 	width := sum.Of(sum.Part, "pad across", o.Width).Between(sum.Seam, "seam allowance", seam)
 	c := cutting{piece: "form", id: "form.panel", part: "panel", title: "Pad, inner cloth", cloth: cloth, about: "/object/make", count: 2, mayTurn: true,

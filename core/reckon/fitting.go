@@ -105,5 +105,5 @@ func (r *run) fittingCloth(f fitting.Fitted) string {
 			return p.Cells[0].Cloth
 		}
 	}
-	return r.firstCloth()
+	return firstCloth(r.p)
 }

@@ -98,13 +98,13 @@ func (r *run) faceWith(old plan.Face, l gridfit.Layout) plan.Face {
 		f.Order = plan.Order{Kind: plan.Alternate}
 	}
 	if l.Sash > 0 {
-		f.Sash = &plan.Sash{Width: l.Sash, Cloth: r.firstCloth()}
+		f.Sash = &plan.Sash{Width: l.Sash, Cloth: firstCloth(r.p)}
 		if old.Sash != nil {
 			f.Sash.Cloth, f.Sash.Posts, f.Sash.PostCloth = old.Sash.Cloth, old.Sash.Posts, old.Sash.PostCloth
 		}
 	}
 	if l.Border > 0 {
-		b := plan.Border{Cloth: r.firstCloth(), Width: plan.BorderWidth{Width: l.Border}}
+		b := plan.Border{Cloth: firstCloth(r.p), Width: plan.BorderWidth{Width: l.Border}}
 		if len(old.Borders) > 0 {
 			b.Cloth, b.Corner, b.CornerCloth = old.Borders[0].Cloth, old.Borders[0].Corner, old.Borders[0].CornerCloth
 		}

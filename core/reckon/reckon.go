@@ -145,13 +145,7 @@ func (r *run) explain(name string, s sum.Size) {
 	r.explainSum(name+".height", s.Height)
 }
 
-func (r *run) explainSum(name string, s sum.Sum) {
-	terms := make([]Term, len(s))
-	for i, t := range s {
-		terms[i] = Term{Term: t.Name, Amount: r.l(t.Amount), Kind: string(t.Kind)}
-	}
-	r.out.Sums[name] = terms
-}
+func (r *run) explainSum(name string, s sum.Sum) { r.out.Sums[name] = termsOf(s, r.style) }
 
 // panel is one piece on its way through the pipeline.
 type panel struct {
@@ -336,7 +330,7 @@ func (r *run) faceOf(q plan.Piece) plan.Face {
 
 // clothed is a face with the first cloth wherever none is named.
 func (r *run) clothed(face plan.Face) plan.Face {
-	first := r.firstCloth()
+	first := firstCloth(r.p)
 	or := func(cloth string) string {
 		if cloth == "" {
 			return first
@@ -379,8 +373,8 @@ func (r *run) clothed(face plan.Face) plan.Face {
 }
 
 // firstCloth is the first letter the plan describes, or A.
-func (r *run) firstCloth() string {
-	letters := slices.Sorted(maps.Keys(r.p.Cloths))
+func firstCloth(p plan.Plan) string {
+	letters := slices.Sorted(maps.Keys(p.Cloths))
 	if len(letters) == 0 {
 		return "A"
 	}

@@ -10,6 +10,7 @@ convert_plan: ConvertPlan
 starts: StartsView
 begin_plan: BeginPlan
 closures: Choice[]
+fold: FoldShown
 find_layouts: FindLayouts
 layouts: LayoutView[]
 edit_block: EditBlock
@@ -1606,6 +1607,145 @@ lies: BackLie[]
 marks: BackMark[]
 }
 /**
+ * FoldShown is a cover between flat and closed, in millimetres and radians: x right and y
+ * down on every piece with its right side up, z to the inside.
+ */
+export interface FoldShown {
+/**
+ * Leaves are flat parts of pieces, each after the one it hangs on.
+ */
+leaves: FoldLeaf[]
+/**
+ * Pieces say what shows of each beside its face.
+ */
+pieces: FoldPiece[]
+solids: FoldSolid[]
+/**
+ * Inside is what the closed cover leaves room for, an axis each.
+ */
+inside: FoldInside[]
+/**
+ * Size is the longest side of the box round it, closed or flat.
+ */
+size: number
+/**
+ * Fills tells that it has something soft inside.
+ */
+fills: boolean
+}
+/**
+ * FoldLeaf is a part of a piece that stays flat, and how it hangs on another.
+ */
+export interface FoldLeaf {
+piece: string
+copy: number
+/**
+ * Parent it hangs on, by its number; -1 for the one that everything hangs on.
+ */
+parent: number
+/**
+ * Own is the axis on its own piece and On the same axis on its parent's: a point and a
+ * direction. It turns by Turn between From and To of the folding, what lies right of the
+ * axis going to the inside.
+ * 
+ * @minItems 3
+ * @maxItems 3
+ */
+own: [number, number, number]
+/**
+ * @minItems 3
+ * @maxItems 3
+ */
+on: [number, number, number]
+turn: number
+from: number
+to: number
+/**
+ * Points on the piece, Lifts what filling moves each by, and Triangles over them.
+ */
+points: [number, number][]
+lifts: [number, number, number][]
+triangles: [number, number, number][]
+}
+/**
+ * FoldPiece is what shows of a piece when it is folded, beside its face.
+ */
+export interface FoldPiece {
+name: string
+/**
+ * Lining is the letter of the cloth on its inside, empty where its face is seen from
+ * behind.
+ */
+lining: string
+/**
+ * Puff is how far its layers stand up between lines of quilting, in millimetres.
+ */
+puff: number
+/**
+ * Edgings are piping and binding along its edges.
+ */
+edgings: FoldEdging[]
+}
+/**
+ * FoldEdging is a strip of another cloth along an edge.
+ */
+export interface FoldEdging {
+what: string
+cloth: string
+/**
+ * Path along the edge, and Width of what shows on the piece, in millimetres.
+ */
+path: Vertex[]
+width: number
+}
+/**
+ * FoldSolid is a box inside the closed cover: box, out for what sticks out of it, board or
+ * pages.
+ */
+export interface FoldSolid {
+kind: string
+/**
+ * @minItems 3
+ * @maxItems 3
+ */
+min: [number, number, number]
+/**
+ * @minItems 3
+ * @maxItems 3
+ */
+max: [number, number, number]
+}
+/**
+ * FoldInside is the room of the closed cover along one axis.
+ */
+export interface FoldInside {
+name: string
+room: L12
+sum: Term[]
+text: string
+/**
+ * Fits tells that they agree.
+ */
+fits: boolean
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L12 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
  * FindLayouts asks for the grids that fill a piece.
  */
 export interface FindLayouts {
@@ -1821,15 +1961,15 @@ taken: {
  * Kind: cloth, batting, interlining or web.
  */
 kind: string
-width: L12
+width: L13
 usable: L
 have?: L
 /**
  * HaveText is the length as it is asked for in a shop.
  */
 have_text: string
-wanted: L13
-short: L14
+wanted: L14
+short: L15
 /**
  * Odd are the odd pieces, Kept what is kept for plans, Facts what else is known.
  */
@@ -1839,23 +1979,6 @@ facts: string[]
 plans: string[]
 print: string
 swatch: Swatch
-}
-/**
- * L is a length as it is shown.
- */
-export interface L12 {
-/**
- * NM is the exact length in nanometres.
- */
-nm: number
-/**
- * Text is the length in the plan's unit, marked with ≈ when it is rounded.
- */
-text: string
-/**
- * Exact is the length in keyboard notation, nothing rounded.
- */
-exact: string
 }
 /**
  * L is a length as it is shown.
@@ -1878,6 +2001,23 @@ exact: string
  * L is a length as it is shown.
  */
 export interface L14 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L15 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -1986,9 +2126,9 @@ chosen: boolean
 export interface ShoppingCloth {
 name: string
 need: L
-have?: L15
-left: L16
-buy: L17
+have?: L16
+left: L17
+buy: L18
 buy_text: string
 cost: string
 shares: ShoppingShare[]
@@ -1996,23 +2136,6 @@ shares: ShoppingShare[]
  * Instead is what could be changed so that less is bought.
  */
 instead: string[]
-}
-/**
- * L is a length as it is shown.
- */
-export interface L15 {
-/**
- * NM is the exact length in nanometres.
- */
-nm: number
-/**
- * Text is the length in the plan's unit, marked with ≈ when it is rounded.
- */
-text: string
-/**
- * Exact is the length in keyboard notation, nothing rounded.
- */
-exact: string
 }
 /**
  * L is a length as it is shown.
@@ -2035,6 +2158,23 @@ exact: string
  * L is a length as it is shown.
  */
 export interface L17 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L18 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -2127,7 +2267,7 @@ id: string
 round: number
 rounds: number
 tried: number
-before: L18
+before: L19
 lay: Lay
 over: number
 /**
@@ -2143,7 +2283,7 @@ stopped: boolean
 /**
  * L is a length as it is shown.
  */
-export interface L18 {
+export interface L19 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -2169,7 +2309,7 @@ swatch: Swatch
 plans: TogetherPlan[]
 pieces: TogetherPiece[]
 lay: Lay
-need: L19
+need: L20
 apart: L
 saves: L
 }
@@ -2194,7 +2334,7 @@ count: number
 /**
  * L is a length as it is shown.
  */
-export interface L19 {
+export interface L20 {
 /**
  * NM is the exact length in nanometres.
  */

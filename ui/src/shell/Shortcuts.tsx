@@ -14,6 +14,7 @@ const everywhere = [
 
 const inPlans = [
   ["1, 2, 3", "Draft, Cut, Sew"],
+  ["F", "the draft folded up, and flat again"],
   ["Ctrl+Z", "undo"],
   ["Ctrl+Shift+Z, Ctrl+Y", "redo"],
   ["U", "inches or centimetres"],

@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useRef, useState } from "react";
+import { lazy, Suspense, useCallback, useMemo, useRef, useState } from "react";
 import type { Cell, Cut, Piece, Reckoning, Swatch as SwatchData } from "../api/api.gen";
 import { Brief } from "../brief/Brief";
 import { Swatch } from "../cloth/Swatch";
@@ -12,9 +12,13 @@ import { HandProvider } from "../sheet/hand";
 import { type Box, boxOf, mm } from "../sheet/PieceDrawing";
 import { Sheet } from "../sheet/Sheet";
 import { Stitches } from "../sheet/Stitches";
+import { useKeys } from "../shell/keys";
 import { Tape } from "../tape/Tape";
 import { segments } from "../tape/terms";
 import { Len, T } from "../words/T";
+
+/** Loaded when it is opened: it brings three dimensions along. */
+const Folded = lazy(() => import("../fold/Folded"));
 
 /** The three sizes a piece goes through, with the line each is drawn in. */
 const sizes = [
@@ -31,7 +35,9 @@ type Chosen = { piece: string; size: SizeKey } | { cut: string };
 
 /** The brief, the sheet and the tape. */
 export function Draft() {
-  const { reckoning, drawn, value, session } = usePlan();
+  const { reckoning, drawn, value, session, plan } = usePlan();
+  const [folded, setFolded] = useState(false);
+  useKeys({ f: () => setFolded((now) => !now) });
   const [asked, choose] = useState<Chosen | null>(null);
   const [axis, setAxis] = useState<Axis>("width");
   const [lit, light] = useState<number | null>(null);
@@ -68,7 +74,7 @@ export function Draft() {
   const cut = "cut" in chosen ? drawn.cuts.find((c) => c.id === chosen.cut) : undefined;
   const piece = "piece" in chosen ? drawn.pieces.find((p) => p.name === chosen.piece) : undefined;
   const at = piece ?? drawn.pieces.find((p) => p.name === cut?.piece) ?? drawn.pieces[0];
-  const sewn = stitching && (at?.shapes.length ?? 0) > 0;
+  const sewn = stitching && !folded && (at?.shapes.length ?? 0) > 0;
   const selected = useMemo(() => new Set(cut ? [cut.id] : []), [cut]);
   return (
     <HandProvider value={hand}>
@@ -85,6 +91,8 @@ export function Draft() {
                 chosen={chosen}
                 choose={choose}
                 usual={usual}
+                folded={folded}
+                setFolded={setFolded}
                 colours={colours}
                 setColours={setColours}
                 stitching={stitching}
@@ -104,23 +112,31 @@ export function Draft() {
                 />
               )}
               <div className={stale ? "sheet-place stale" : "sheet-place"}>
-                <Sheet
-                  reckoning={drawn}
-                  swatches={swatches}
-                  selected={selected}
-                  band={bandOf(drawn, chosen, axis, lit)}
-                  select={selectCell}
-                  moving={moving}
-                  pointed={colours ? pointed : null}
-                  grey={colours && grey}
-                  atHand={about}
-                  takeShape={takeShape}
-                  stitching={sewn ? { thread } : null}
-                />
+                {folded ? (
+                  <Suspense fallback={<p className="quiet">Folding…</p>}>
+                    <Folded plan={plan} reckoning={drawn} swatches={swatches} />
+                  </Suspense>
+                ) : (
+                  <Sheet
+                    reckoning={drawn}
+                    swatches={swatches}
+                    selected={selected}
+                    band={bandOf(drawn, chosen, axis, lit)}
+                    select={selectCell}
+                    moving={moving}
+                    pointed={colours ? pointed : null}
+                    grey={colours && grey}
+                    atHand={about}
+                    takeShape={takeShape}
+                    stitching={sewn ? { thread } : null}
+                  />
+                )}
                 {stale && <p className="stale-note">As it was before the stop in the brief.</p>}
               </div>
               {sewn && at && <Stitches piece={at} reckoning={drawn} thread={thread} point={setThread} />}
-              {!colours && !sewn && <Cuts cuts={drawn.cuts} swatches={swatches} chosen={cut?.id} choose={(id) => choose({ cut: id })} />}
+              {!colours && !sewn && !folded && (
+                <Cuts cuts={drawn.cuts} swatches={swatches} chosen={cut?.id} choose={(id) => choose({ cut: id })} />
+              )}
               <Explained reckoning={drawn} piece={piece} cut={cut} chosen={chosen} axis={axis} setAxis={setAxis} lit={lit} light={light} />
             </>
           )}
@@ -156,6 +172,8 @@ interface LegendProps {
   chosen: Chosen;
   choose: (c: Chosen) => void;
   usual: (piece: Piece) => Chosen;
+  folded: boolean;
+  setFolded: (on: boolean) => void;
   colours: boolean;
   setColours: (on: boolean) => void;
   stitching: boolean;
@@ -163,7 +181,7 @@ interface LegendProps {
 }
 
 /** The pieces, and the sizes the one at hand goes through. */
-function Legend({ pieces, piece, chosen, choose, usual, colours, setColours, stitching, setStitching }: LegendProps) {
+function Legend({ pieces, piece, chosen, choose, usual, folded, setFolded, colours, setColours, stitching, setStitching }: LegendProps) {
   if (!piece) return null;
   return (
     <div className="legends">
@@ -173,10 +191,13 @@ function Legend({ pieces, piece, chosen, choose, usual, colours, setColours, sti
             {p.title}
           </button>
         ))}
+        <button type="button" className="try-cloths" aria-pressed={folded} onClick={() => setFolded(!folded)}>
+          Folded up
+        </button>
         <button type="button" className="try-cloths" aria-pressed={colours} onClick={() => setColours(!colours)}>
           Try cloths
         </button>
-        {pieces.some((p) => p.shapes.length > 0) && (
+        {!folded && pieces.some((p) => p.shapes.length > 0) && (
           <button type="button" className="try-cloths" aria-pressed={stitching} onClick={() => setStitching(!stitching)}>
             What is sewn
           </button>

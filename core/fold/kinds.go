@@ -1,0 +1,231 @@
+package fold
+
+import (
+	"math"
+
+	"umschlag/core/cover"
+	"umschlag/core/outline"
+	"umschlag/core/plan"
+)
+
+// Of is how a cover folds. The pieces are those of the plan, settled; it has nothing where
+// they are not all there.
+func Of(p plan.Plan, c cover.Cover) Fold {
+	f := folder{plan: p, pieces: map[string]cover.Piece{}, joins: c.Joins}
+	for _, one := range c.Pieces {
+		f.pieces[one.Name] = one
+	}
+	build, ok := kinds[p.Cover.Kind]
+	if !ok || len(c.Pieces) == 0 {
+		return Fold{}
+	}
+	build(&f)
+	out := Fold{Leaves: f.leaves}
+	out.Inside = f.inside(out)
+	out.Solids = f.solids(out)
+	return out
+}
+
+// folder folds one cover.
+type folder struct {
+	builder
+	plan   plan.Plan
+	pieces map[string]cover.Piece
+	joins  []cover.Join
+}
+
+var kinds = map[plan.CoverKind]func(*folder){
+	plan.Cushion:      (*folder).cushion,
+	plan.Pad:          (*folder).pad,
+	plan.BoxedCushion: (*folder).boxed,
+	"wrap-hood":       (*folder).wrapHood,
+	"band-hood":       (*folder).bandHood,
+	"skirt-hood":      (*folder).skirtHood,
+	plan.Jacket:       (*folder).jacket,
+}
+
+// size of a piece as it finishes.
+func size(p cover.Piece) (w, h float64) {
+	return p.Finished.Width.Total().Float(), p.Finished.Height.Total().Float()
+}
+
+// edge is an edge of a piece in the direction of its outline, clockwise; what hangs on its
+// piece there reaches to its right, into the piece. at is a share of it.
+func edge(p cover.Piece, e cover.Edge, at float64) Axis {
+	w, h := size(p)
+	switch e {
+	case cover.Left:
+		return Axis{0, h * (1 - at), -math.Pi / 2}
+	case cover.Right:
+		return Axis{w, h * at, math.Pi / 2}
+	case cover.Top:
+		return Axis{w * at, 0, 0}
+	default:
+		return Axis{w * (1 - at), h, math.Pi}
+	}
+}
+
+// on is a place of a path round a piece, which the piece lies to the right of.
+func on(path outline.Path, at float64) Axis {
+	x, y, direction := path.At(at)
+	return Axis{x, y, direction}
+}
+
+// hang is a hinge at an edge of the parent, where what hangs lies flat beside it.
+func hang(parent int, own, edge Axis, turn float64) Hinge {
+	return Hinge{Parent: parent, Own: own, On: edge.reversed(), Turn: turn, To: 1}
+}
+
+// stand is the hinge of the leaf that everything hangs on: about its own middle, from facing
+// the one who looks to how the cover stands closed.
+func stand(p cover.Piece, angle, turn float64) Hinge {
+	w, h := size(p)
+	return Hinge{Parent: -1, Own: Axis{w / 2, h / 2, angle}, On: Axis{}, Turn: turn, To: 1}
+}
+
+// quarter is a right angle.
+const quarter = math.Pi / 2
+
+// lying turns a leaf that faced the one who looks so that it faces up.
+const lying = -quarter
+
+// flat adds a piece that does not bend.
+func (f *folder) flat(p cover.Piece, copied int, hinge Hinge) int {
+	return f.bent(p, copied, across, nil, 0, hinge, always).spans[0].leaf
+}
+
+// round is the seam all round a piece.
+func round(p cover.Piece) outline.Path {
+	return p.Seam(cover.Run{cover.Left, cover.Top, cover.Right, cover.Bottom}).Path
+}
+
+// over is the seam up a panel, over it and down again.
+func over(p cover.Piece) outline.Path {
+	return p.Seam(cover.Run{cover.Left, cover.Top, cover.Right}).Path
+}
+
+// cushion is a front that stands, and a back that is turned behind it.
+func (f *folder) cushion() {
+	front, back := f.pieces["front"], f.pieces["back"]
+	root := f.flat(front, 0, stand(front, 0, 0))
+	behind := f.flat(back, 0, hang(root, edge(back, cover.Left, 0.5), edge(front, cover.Right, 0.5), math.Pi))
+	f.fill(root, front, f.plump(front))
+	f.fill(behind, back, f.plump(back))
+}
+
+// pad is a top that lies, and an under side that is turned below it.
+func (f *folder) pad() {
+	top, under := f.pieces["top"], f.pieces["under"]
+	root := f.flat(top, 0, stand(top, 0, lying))
+	below := f.flat(under, 0, hang(root, edge(under, cover.Left, 0.5), edge(top, cover.Right, 0.5), math.Pi))
+	f.fill(root, top, f.padded(top))
+	f.fill(below, under, f.padded(under))
+}
+
+// boxed is a face that lies, a band round it and the other face below.
+func (f *folder) boxed() {
+	face, band := f.pieces["face"], f.pieces["band"]
+	line := round(face)
+	whole := line.Length()
+	start := f.startOf("band", "face")
+	long, high := size(band)
+	top := f.flat(face, 0, stand(face, 0, lying))
+	middle := math.Mod(start+long/2, whole)
+	turns := ringBends(line, start, long, true)
+	ring := f.bent(band, 0, across, turns, long/2, hang(top, Axis{X: long / 2}, on(line, middle), quarter), always)
+	below := f.flat(face, 1, hang(ring.leafAt(long/2), on(line, middle), Axis{X: long / 2, Y: high, Angle: math.Pi}, quarter))
+	if zip, ok := f.pieces["band.zip"]; ok {
+		f.zipHalves(zip, line, top)
+	}
+	f.fill(top, face, crowned(face))
+	f.fill(below, face, crowned(face))
+}
+
+// zipHalves are the two halves of a band beside its zip, at the back.
+func (f *folder) zipHalves(zip cover.Piece, line outline.Path, top int) {
+	long, high := size(zip)
+	start := (line.Length() - long) / 2
+	turns := ringBends(line, start, long, false)
+	half := f.bent(zip, 0, across, turns, long/2, hang(top, Axis{long / 2, high, math.Pi}, on(line, line.Length()/2), quarter), always)
+	f.bent(zip, 1, across, turns, long/2, hang(half.leafAt(long/2), Axis{X: long / 2}, Axis{X: long / 2}, 0), always)
+}
+
+// startOf is where the seam of the first of two pieces begins on the second's.
+func (f *folder) startOf(first, second string) float64 {
+	for _, j := range f.joins {
+		if j.Between == [2]string{first, second} {
+			return j.Start(0).Float()
+		}
+	}
+	return 0
+}
+
+// ringBends are the bends of a strip that goes round a piece from a distance along its
+// seam; backwards where the strip begins at the other end of that.
+func ringBends(line outline.Path, start, long float64, backwards bool) []bend {
+	whole := line.Length()
+	out := bends(line, start, math.Min(start+long, whole))
+	for _, more := range bends(line, 0, start+long-whole) { // past the beginning of the seam
+		more.at += whole - start
+		out = append(out, more)
+	}
+	if backwards {
+		for i := range out {
+			out[i].at = math.Max(0, long-out[i].at-out[i].long)
+		}
+	}
+	return out
+}
+
+// wrapHood is a main panel over the top, in one or with a seam there, and two ends.
+func (f *folder) wrapHood() {
+	main, end := f.pieces["main"], f.pieces["end"]
+	path := over(end)
+	whole := path.Length()
+	w, h := size(main)
+	at, from := h/2, 0.0
+	if main.Count == 2 {
+		at, from = 0, whole/2
+	}
+	hinge := stand(main, 0, lying)
+	hinge.Own.Y = at
+	front := f.bent(main, 0, down, bends(path, from, from+h), at, hinge, always)
+	root := front.leafAt(at)
+	if main.Count == 2 {
+		f.bent(main, 1, down, bends(path, whole/2, whole), 0, hang(root, Axis{X: w / 2}, Axis{X: w / 2}, 0), always)
+	}
+	f.flat(end, 0, hang(root, on(path, whole/2), Axis{0, at, -quarter}, quarter))
+	f.flat(end, 1, hang(root, on(path, whole/2), Axis{w, at, quarter}, quarter))
+}
+
+// bandHood is a band over the top, from left to right, and a face in front and behind.
+func (f *folder) bandHood() {
+	band, face := f.pieces["band"], f.pieces["face"]
+	path := over(face)
+	whole := path.Length()
+	w, h := size(band)
+	ring := f.bent(band, 0, down, bends(path, 0, h), h/2, stand(band, -quarter, lying), always)
+	root := ring.leafAt(h / 2)
+	f.flat(face, 0, hang(root, on(path, whole/2), Axis{w, h / 2, quarter}, quarter))
+	f.flat(face, 1, hang(root, on(path, whole/2), Axis{0, h / 2, -quarter}, quarter))
+}
+
+// skirtHood is a top with four walls, or with one in a ring.
+func (f *folder) skirtHood() {
+	top, wall := f.pieces["top"], f.pieces["wall"]
+	root := f.flat(top, 0, stand(top, 0, lying))
+	side, square := f.pieces["wall.side"]
+	if !square {
+		line := round(top)
+		long, _ := size(wall)
+		f.bent(wall, 0, across, ringBends(line, 0, long, true), long/2, hang(root, Axis{X: long / 2}, on(line, line.Length()/2), quarter), always)
+		return
+	}
+	for _, one := range []struct {
+		wall   cover.Piece
+		copied int
+		at     cover.Edge
+	}{{wall, 0, cover.Bottom}, {wall, 1, cover.Top}, {side, 0, cover.Left}, {side, 1, cover.Right}} {
+		f.flat(one.wall, one.copied, hang(root, edge(one.wall, cover.Top, 0.5), edge(top, one.at, 0.5), quarter))
+	}
+}
