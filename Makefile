@@ -24,7 +24,7 @@ setup: node_modules/.package-lock.json
 web/dist/index.html: node_modules/.package-lock.json $(UI)
 	npm run --silent build -w ui
 
-$(BIN): web/dist/index.html $(shell find cmd core demo format store web -name '*.go' -o -name '*.sql' -o -path 'demo/*.json') go.mod go.sum
+$(BIN): web/dist/index.html $(shell find cmd core demo device format store web -name '*.go' -o -name '*.sql' -o -path 'demo/*.json') go.mod go.sum
 	go build -o $(BIN) ./cmd/umschlag
 
 # Chromium and the readers of files for the browser tests, from Debian's packages.
@@ -33,7 +33,7 @@ chromium:
 
 # Format, static checks, and whether what is generated is fresh.
 check: setup
-	@test -z "$$(gofmt -l cmd core demo format seeded store web)" || { echo "run gofmt on:"; gofmt -l cmd core demo format seeded store web; exit 1; }
+	@test -z "$$(gofmt -l cmd core demo device format seeded store web)" || { echo "run gofmt on:"; gofmt -l cmd core demo device format seeded store web; exit 1; }
 	go vet ./...
 	go tool staticcheck ./...
 	npx biome ci --error-on-warnings ui e2e scripts
@@ -61,6 +61,7 @@ fuzz:
 	go test ./core/length -run '^$$' -fuzz FuzzParse -fuzztime 30s -fuzzminimizetime 1x
 	go test ./core/shape -run '^$$' -fuzz FuzzParse -fuzztime 30s -fuzzminimizetime 1x
 	go test ./format/svgfile -run '^$$' -fuzz FuzzRead -fuzztime 30s -fuzzminimizetime 1x
+	go test ./format/hpgl -run '^$$' -fuzz FuzzRead -fuzztime 30s -fuzzminimizetime 1x
 	go test ./format/dxf -run '^$$' -fuzz FuzzRead -fuzztime 30s -fuzzminimizetime 1x
 	go test ./format/workshopfile -run '^$$' -fuzz FuzzRead -fuzztime 30s -fuzzminimizetime 1x
 	go test ./format/cupboardcsv -run '^$$' -fuzz FuzzRead -fuzztime 30s -fuzzminimizetime 1x

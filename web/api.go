@@ -258,6 +258,14 @@ type Types struct {
 	BeginPlan      BeginPlan        `json:"begin_plan"`
 	Closures       []reckon.Choice  `json:"closures"`
 	Fold           reckon.FoldShown `json:"fold"`
+	Devices        DevicesView      `json:"devices"`
+	SetDevice      SetDevice        `json:"set_device"`
+	Readings       []ReadingView    `json:"readings"`
+	SendJob        SendJob          `json:"send_job"`
+	Job            JobView          `json:"job"`
+	Strokes        StrokesView      `json:"strokes"`
+	WeighCloth     WeighCloth       `json:"weigh_cloth"`
+	WeighedCloth   WeighedCloth     `json:"weighed_cloth"`
 	FindLayouts    FindLayouts      `json:"find_layouts"`
 	Layouts        []LayoutView     `json:"layouts"`
 	EditBlock      EditBlock        `json:"edit_block"`

@@ -10,6 +10,8 @@ import (
 	"github.com/labstack/echo/v5"
 
 	"umschlag/core/reckon"
+	"umschlag/device"
+	"umschlag/device/bench"
 	"umschlag/format/drawing"
 	"umschlag/format/planfile"
 	"umschlag/store"
@@ -59,7 +61,12 @@ func (s *server) problem(err error) Refusal {
 		status   interface{ StatusCode() int }
 	)
 	var unusable *drawing.Refusal
+	var untaken *device.Refusal
 	switch {
+	case errors.As(err, &untaken):
+		return Refusal{Type: "device", Title: untaken.Reason, Status: http.StatusConflict, Detail: untaken.Error()}
+	case errors.Is(err, bench.ErrUnknown):
+		return Refusal{Type: "not-found", Title: "There is no such device or job", Status: http.StatusNotFound, Detail: "Look among the devices: it may have been forgotten since."}
 	case errors.As(err, &unusable):
 		return Refusal{Type: "unreadable", Title: "The drawing cannot be read", Status: http.StatusBadRequest, Detail: unusable.Error()}
 	case errors.As(err, &unread):

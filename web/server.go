@@ -14,6 +14,7 @@ import (
 	"github.com/labstack/echo/v5"
 	"github.com/labstack/echo/v5/middleware"
 
+	"umschlag/device/bench"
 	"umschlag/store"
 )
 
@@ -33,11 +34,14 @@ type Config struct {
 	AccessKey string
 	// Now is the clock; that of the machine when nil.
 	Now func() time.Time
+	// Bench holds the devices; the stand-ins when nil.
+	Bench *bench.Bench
 }
 
 type server struct {
 	seams    pastSeams
 	searches searches
+	bench    *bench.Bench
 	store    *store.Store
 	log      *slog.Logger
 	now      func() time.Time
@@ -45,7 +49,10 @@ type server struct {
 
 // New returns the handler of the whole app.
 func New(cfg Config) http.Handler {
-	s := &server{store: cfg.Store, log: cfg.Log, now: cfg.Now}
+	s := &server{store: cfg.Store, log: cfg.Log, now: cfg.Now, bench: cfg.Bench}
+	if s.bench == nil {
+		s.bench = standIns()
+	}
 	if s.now == nil {
 		s.now = time.Now
 	}
@@ -97,6 +104,7 @@ func (s *server) routes(g *echo.Group) {
 	g.POST("/cloths", s.addCloth)
 	g.GET("/cloths.csv", s.clothsFile)
 	g.POST("/cloths/table", s.takeCloths)
+	g.POST("/cloths/weigh", s.weigh)
 	g.GET("/shopping", s.shopping)
 	g.GET("/together", s.togetherView)
 	g.POST("/searches", s.startSearch)
@@ -122,6 +130,16 @@ func (s *server) routes(g *echo.Group) {
 	g.GET("/plans/:id/page.html", s.sharePage)
 	g.GET("/workshop.zip", s.saveWorkshop)
 	g.POST("/workshop", s.bringWorkshop)
+	g.GET("/devices", s.devices)
+	g.PUT("/devices/:id", s.setDevice)
+	g.POST("/devices/:id/press", s.press)
+	g.GET("/readings", s.readings)
+	g.POST("/plans/:id/send", s.send)
+	g.GET("/jobs/:number", s.job)
+	g.POST("/jobs/:number/resume", s.resumeJob)
+	g.DELETE("/jobs/:number", s.cancelJob)
+	g.GET("/jobs/:number/strokes", s.strokes)
+	g.GET("/jobs/:number/pages.pdf", s.jobData)
 	g.GET("/samples", s.samples)
 	g.POST("/samples", s.addSample)
 	g.GET("/samples/offers", s.offers)

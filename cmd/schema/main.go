@@ -31,7 +31,7 @@ func run(args []string) error {
 	var r jsonschema.Reflector
 	r.Mapper = mapped
 	r.Anonymous = true
-	for _, dir := range []string{"./core", "./format", "./web"} {
+	for _, dir := range []string{"./core", "./format", "./device", "./web"} {
 		if err := r.AddGoComments("umschlag", dir, jsonschema.WithFullComment()); err != nil {
 			return fmt.Errorf("read the comments: %w", err)
 		}

@@ -61,7 +61,7 @@ type Order struct {
 var frontNames = []string{work.FrontQuilted, work.FrontSewn, "front.trimmed", "front"}
 
 // otherNames are the other gates.
-var otherNames = []string{work.CoverFinished, work.FrontPieced, work.FrontUntrimmed, work.BackOverlap}
+var otherNames = []string{work.CoverFinished, work.FrontPieced, work.FrontUntrimmed, work.BackOverlap, work.PadFilled}
 
 // axis is one direction of a measured panel.
 type axis struct {

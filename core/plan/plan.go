@@ -727,6 +727,8 @@ type Measured struct {
 	What   string        `json:"what" jsonschema:"required"`
 	Width  length.Length `json:"width,omitempty"`
 	Height length.Length `json:"height,omitempty"`
+	// Weight in grams, of the fibre that fills a pad: 0 to 20 000.
+	Weight float64 `json:"weight,omitempty"`
 	// Sides and Diagonals of a panel before it is trimmed.
 	Sides     *Sides     `json:"sides,omitempty"`
 	Diagonals *Diagonals `json:"diagonals,omitempty"`

@@ -685,12 +685,18 @@ func (v *validator) habits(h Habits) {
 	}
 }
 
+// heaviest a pad can be filled, in grams.
+const heaviest = 20_000
+
 func (v *validator) measured(path string, m Measured) {
 	if m.What == "" {
 		v.stop(path+"/what", "A measurement needs to say what was measured.", "Type front.quilted, for instance.")
 	}
 	v.between(path+"/width", "A measured width", m.Width, 0, largest)
 	v.between(path+"/height", "A measured height", m.Height, 0, largest)
+	if !(m.Weight >= 0 && m.Weight <= heaviest) {
+		v.stop(path+"/weight", fmt.Sprintf("A weight of %g g is none that fills a pad.", m.Weight), fmt.Sprintf("Type grams, from 0 to %d.", heaviest))
+	}
 	if s := m.Sides; s != nil {
 		for _, d := range []struct {
 			key string

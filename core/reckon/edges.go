@@ -204,5 +204,25 @@ func (r *run) form() {
 	}
 	weight := math.Pow(area, 1.5)
 	r.out.Fibre = &Fibre{Least: math.Round(fibreLeast * weight), Most: math.Round(fibreMost * weight)}
+	r.filled()
 	r.madeForm = &work.Form{Fold: m.Fold, Tab: m.Tab, Gap: m.Gap, Least: r.out.Fibre.Least, Most: r.out.Fibre.Most}
+}
+
+// filled holds the fibre that was weighed against what the pad takes.
+func (r *run) filled() {
+	f := r.out.Fibre
+	i, m, ok := r.p.MeasuredAt(work.PadFilled)
+	if !ok || m.Weight == 0 {
+		return
+	}
+	f.Weighed = &m.Weight
+	about := finding.Path("measured", i)
+	switch {
+	case m.Weight < f.Least:
+		r.find(finding.List{{Level: finding.Warn, Code: "fibre-little", About: about, Text: fmt.Sprintf("%g g of fibre are %g g less than the pad takes: it will hang limp in its cover.", m.Weight, f.Least-m.Weight),
+			Remedy: fmt.Sprintf("Weigh out %g to %g g.", f.Least, f.Most)}})
+	case m.Weight > f.Most:
+		r.find(finding.List{{Level: finding.Warn, Code: "fibre-much", About: about, Text: fmt.Sprintf("%g g of fibre are %g g more than the pad takes: it will be hard, and strain its seams.", m.Weight, m.Weight-f.Most),
+			Remedy: fmt.Sprintf("Weigh out %g to %g g.", f.Least, f.Most)}})
+	}
 }

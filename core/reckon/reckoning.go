@@ -490,6 +490,8 @@ type Point struct {
 type Fibre struct {
 	Least float64 `json:"least"`
 	Most  float64 `json:"most"`
+	// Weighed is what it was filled with; absent where nobody said.
+	Weighed *float64 `json:"weighed,omitempty"`
 }
 
 // ClothNeed is one cloth with its lay.

@@ -35,6 +35,8 @@ const (
 	// and BackOverlap how far the pieces of a back overlap as they are laid.
 	Joined      = "join."
 	BackOverlap = "back.overlap"
+	// PadFilled is the fibre that fills a pad, by its weight.
+	PadFilled = "pad.filled"
 )
 
 // Stage groups steps that happen at one place.

@@ -5,6 +5,7 @@ package drawing
 
 import (
 	"math"
+	"slices"
 
 	"umschlag/core/outline"
 	"umschlag/core/reckon"
@@ -106,6 +107,13 @@ func (d Drawing) Turned() Drawing {
 // Fine is how closely straight pieces follow a curve where a format has none, in
 // millimetres: finer than any cutter.
 const Fine = 0.002
+
+// Only is the drawing with the lines of one layer.
+func (d Drawing) Only(layer Layer) Drawing {
+	d.Lines = slices.DeleteFunc(slices.Clone(d.Lines), func(l Line) bool { return l.Layer != layer })
+	d.Words = nil
+	return d
+}
 
 // Used are the layers with something on them, in drawing order.
 func (d Drawing) Used() []Layer {

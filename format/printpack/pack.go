@@ -106,16 +106,22 @@ type pack struct {
 	width, height float64
 }
 
-func newPack(o Order, size fpdf.SizeType) *pack {
+// newPDF is a PDF with its fonts that is the same for the same plan.
+func newPDF(title string, size fpdf.SizeType, edge float64) *fpdf.Fpdf {
 	pdf := fpdf.NewCustom(&fpdf.InitType{UnitStr: "mm", Size: size})
 	pdf.AddUTF8FontFromBytes(family, "", goregular.TTF)
 	pdf.AddUTF8FontFromBytes(family, "B", gobold.TTF)
-	pdf.SetMargins(margin, margin, margin)
-	pdf.SetAutoPageBreak(false, margin)
+	pdf.SetMargins(edge, edge, edge)
+	pdf.SetAutoPageBreak(false, edge)
 	pdf.SetCatalogSort(true)
-	pdf.SetCreationDate(time.Unix(0, 0).UTC()) // the same plan, the same file
+	pdf.SetCreationDate(time.Unix(0, 0).UTC())
 	pdf.SetModificationDate(time.Unix(0, 0).UTC())
-	pdf.SetTitle(o.Title, true)
+	pdf.SetTitle(title, true)
+	return pdf
+}
+
+func newPack(o Order, size fpdf.SizeType) *pack {
+	pdf := newPDF(o.Title, size, margin)
 	p := &pack{Order: o, pdf: pdf, width: size.Wd, height: size.Ht}
 	pdf.SetFooterFunc(func() {
 		p.font("", 8)

@@ -19,6 +19,7 @@ import type { Scheme } from "./shell/tokens";
 import { Cost } from "./views/Cost";
 import { Cupboard } from "./views/Cupboard";
 import { Cut } from "./views/Cut";
+import { Devices } from "./views/Devices";
 import { Draft } from "./views/Draft";
 import { Habits } from "./views/Habits";
 import { Labels } from "./views/Labels";
@@ -77,6 +78,7 @@ function App() {
               <Route path="cloth/together" element={<Together />} />
               <Route path="log" element={<Log />} />
               <Route path="habits" element={<Habits />} />
+              <Route path="devices" element={<Devices />} />
               <Route path="practice" element={<Practice />} />
               <Route path="*" element={<Nowhere message="There is no such place." />} />
             </Route>

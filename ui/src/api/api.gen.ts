@@ -11,6 +11,14 @@ starts: StartsView
 begin_plan: BeginPlan
 closures: Choice[]
 fold: FoldShown
+devices: DevicesView
+set_device: SetDevice
+readings: ReadingView[]
+send_job: SendJob
+job: JobView
+strokes: StrokesView
+weigh_cloth: WeighCloth
+weighed_cloth: WeighedCloth
 find_layouts: FindLayouts
 layouts: LayoutView[]
 edit_block: EditBlock
@@ -876,6 +884,10 @@ corners: Point[]
 export interface Fibre {
 least: number
 most: number
+/**
+ * Weighed is what it was filled with; absent where nobody said.
+ */
+weighed?: number
 }
 /**
  * Fitting is a handle, a pocket or the like in its place.
@@ -1744,6 +1756,192 @@ text: string
  * Exact is the length in keyboard notation, nothing rounded.
  */
 exact: string
+}
+/**
+ * DevicesView is what stands by the workshop.
+ */
+export interface DevicesView {
+devices: DeviceView[]
+/**
+ * Jobs that were sent, the newest first.
+ */
+jobs: JobView[]
+/**
+ * Last is the number of the newest reading.
+ */
+last: number
+}
+/**
+ * DeviceView is a device as it stands.
+ */
+export interface DeviceView {
+id: string
+name: string
+kind: string
+connected: boolean
+/**
+ * Takes are the kinds of data a maker can read.
+ */
+takes: string[]
+/**
+ * Units, Faults and Pace are what can be set of a stand-in.
+ */
+units: string[]
+faults?: Faults
+pace?: Pace
+}
+/**
+ * Faults are what can be set of a gauge.
+ */
+export interface Faults {
+/**
+ * Noise is how far a single value may be off either way, in millimetres or grams.
+ */
+noise: number
+/**
+ * Unit it sends: mm, cm, in, g or oz; none for no unit; cm-as-in for the number of
+ * centimetres with the sign of inches.
+ */
+unit: string
+/**
+ * Battery in percent. Under 20 it reads a little long.
+ */
+battery: number
+/**
+ * Gone tells that it answers no more.
+ */
+gone: boolean
+}
+/**
+ * Pace is what can be set of a maker.
+ */
+export interface Pace {
+/**
+ * Speed in millimetres or pages a second.
+ */
+speed: number
+/**
+ * JamAfter is the share of a job, in percent, after which it jams once; 0 for never.
+ */
+jam_after: number
+/**
+ * Gone tells that it answers no more.
+ */
+gone: boolean
+}
+/**
+ * JobView is how far a job is.
+ */
+export interface JobView {
+number: number
+device: string
+kind: string
+name: string
+done: number
+of: number
+unit: string
+/**
+ * Jam says what stopped it and what to do.
+ */
+jam?: string
+/**
+ * State is working, jammed, done, stopped or gone; Says it in a sentence.
+ */
+state: string
+says: string
+}
+/**
+ * SetDevice connects a device, or sets a stand-in.
+ */
+export interface SetDevice {
+connected?: boolean
+faults?: Faults
+pace?: Pace
+}
+/**
+ * ReadingView is what came from a gauge.
+ */
+export interface ReadingView {
+number: number
+device: string
+name: string
+kind: string
+/**
+ * Text as it would be typed, empty where it was refused; Says what there is to say of it.
+ */
+text: string
+says: string
+/**
+ * Refused tells that it is not to be used, Gone that the gauge answers no more.
+ */
+refused?: boolean
+gone?: boolean
+}
+/**
+ * SendJob asks for something of a plan to be sent to a maker: a piece, template or lay as plt
+ * or svg to a cutter, the pack or the labels to a printer.
+ */
+export interface SendJob {
+device: string
+sort: string
+of?: string
+as?: string
+paper?: string
+parts?: string
+}
+/**
+ * StrokesView is what a cutter does for a job, in millimetres, up being up.
+ */
+export interface StrokesView {
+strokes: StrokeView[]
+/**
+ * Box from its left and lowest to its right and highest.
+ * 
+ * @minItems 4
+ * @maxItems 4
+ */
+box: [number, number, number, number]
+}
+/**
+ * StrokeView is one line with the knife or pen down.
+ */
+export interface StrokeView {
+/**
+ * Cuts tells a cut from what is only drawn.
+ */
+cuts: boolean
+/**
+ * Path in SVG path data, y down, and how far it is to its beginning and to its end, in
+ * millimetres of the job.
+ */
+path: string
+from: number
+to: number
+}
+/**
+ * WeighCloth asks how long a piece of cloth is by its weight: all as typed.
+ */
+export interface WeighCloth {
+/**
+ * Side of a square of the cloth, and what it weighs, in grams.
+ */
+side: string
+square: string
+/**
+ * Piece is what the piece weighs, in grams, and Width how wide it is.
+ */
+piece: string
+width: string
+}
+/**
+ * WeighedCloth is how long a piece is.
+ */
+export interface WeighedCloth {
+/**
+ * Text as it would be typed, and Says the sum.
+ */
+text: string
+says: string
 }
 /**
  * FindLayouts asks for the grids that fill a piece.

@@ -1118,6 +1118,10 @@ export interface Measured {
 what: string
 width?: (string | number)
 height?: (string | number)
+/**
+ * Weight in grams, of the fibre that fills a pad: 0 to 20 000.
+ */
+weight?: number
 sides?: Sides
 diagonals?: Diagonals
 /**

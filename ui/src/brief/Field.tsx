@@ -1,4 +1,5 @@
-import { type KeyboardEvent, useId, useRef, useState } from "react";
+import { type KeyboardEvent, useEffect, useId, useRef, useState } from "react";
+import { atHand, gone, type Reads } from "../devices/active";
 import { T } from "../words/T";
 
 interface Props {
@@ -18,6 +19,8 @@ interface Props {
   wrong?: boolean;
   numeric?: boolean;
   path?: string;
+  /** What a gauge can read into it. */
+  reads?: Reads;
 }
 
 /** Milliseconds of rest after which a half-typed text is taken to be meant. */
@@ -29,7 +32,7 @@ const whileTyping = 900;
  * back. Text that cannot be read stays as it was typed, with what to type
  * instead.
  */
-export function Field({ label, text, shown, judge, keep, drop, wrong, numeric, path }: Props) {
+export function Field({ label, text, shown, judge, keep, drop, wrong, numeric, path, reads }: Props) {
   const [draft, setDraft] = useState<string | null>(null);
   const [error, setError] = useState<string | null>(null);
   const [focused, setFocused] = useState(false);
@@ -67,6 +70,24 @@ export function Field({ label, text, shown, judge, keep, drop, wrong, numeric, p
     drop?.();
   };
 
+  /** Enters what a gauge read; it stays as if typed where it cannot stand. */
+  const take = async (next: string) => {
+    setDraft(next);
+    if (await ask(next, 0)) return false;
+    keep(next.trim());
+    setDraft(null);
+    return true;
+  };
+  const taking = useRef(take);
+  taking.current = take;
+  const place = useRef<HTMLInputElement>(null);
+  useEffect(() => {
+    const input = place.current;
+    return () => {
+      if (input) gone(input);
+    };
+  }, []);
+
   const keys = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === "Enter") void finish();
     if (event.key === "Escape" && draft !== null) {
@@ -91,8 +112,11 @@ export function Field({ label, text, shown, judge, keep, drop, wrong, numeric, p
           autoComplete="off"
           spellCheck={false}
           data-path={path}
+          data-reads={reads}
+          ref={place}
           onFocus={(e) => {
             setFocused(true);
+            if (reads) atHand({ reads, label, take: (next) => taking.current(next), input: e.target });
             e.target.select();
           }}
           onBlur={() => {

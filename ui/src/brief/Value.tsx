@@ -52,6 +52,7 @@ export function Value({ path, label, kind = "length", shown, follow = same }: Pr
       shown={shown ?? dressedText}
       numeric={kind === "count" || kind === "percent"}
       path={path}
+      reads={kind === "length" ? "length" : undefined}
       wrong={reckoning.findings.some((f) => f.level === "stop" && f.about === path)}
       judge={async (next) => said(await session.preview(follow(put(plan, path, meant(kind, next)))), path)}
       keep={(next) => rework((now) => follow(put(now, path, meant(kind, next))), `${label}: ${next}`)}

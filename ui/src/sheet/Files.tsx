@@ -1,3 +1,4 @@
+import { SendTo } from "../devices/SendTo";
 import { usePlan } from "../plan/context";
 
 const kinds = [
@@ -25,6 +26,7 @@ export function Files({ sort, of, what }: { sort: "piece" | "pieces" | "template
           {kind.name}
         </a>
       ))}
+      {sort !== "pieces" && <SendTo kind="cutter" job={{ sort, of, as: "plt" }} what={what} />}
     </span>
   );
 }

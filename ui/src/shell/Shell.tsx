@@ -3,6 +3,7 @@ import { NavLink, useLocation, useNavigate } from "react-router";
 import { tinykeys } from "tinykeys";
 import { ask } from "../api/client";
 import type { Plan } from "../api/plan.gen";
+import { Tray } from "../devices/Tray";
 import { useOpenPlan } from "../plan/context";
 import { Conflict } from "./Conflict";
 import { History } from "./History";
@@ -142,6 +143,7 @@ export function Shell({ scheme, setScheme, children }: Props) {
       <main id="place" tabIndex={-1}>
         {children}
       </main>
+      <Tray />
       {open?.conflict && <Conflict mine={open.plan} theirs={open.conflict} resolve={(keep) => session?.resolve(keep)} />}
       {open?.spoils && <Spoils of={open.spoils} settle={(how) => session?.settleSpoils(how)} />}
       {open && history && (

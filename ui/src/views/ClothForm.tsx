@@ -7,6 +7,7 @@ import { Swatch } from "../cloth/Swatch";
 import { FileButton } from "../shell/FileButton";
 import { KeepOrLeave } from "./held";
 import { refusalAt } from "./refusal";
+import { Weighing } from "./Weighing";
 
 export interface OddDoc {
   width: string;
@@ -199,6 +200,7 @@ export function ClothForm({ doc, save, cancel }: { doc: ClothDoc; save: (doc: Cl
             Add pieces
           </button>
         </details>
+        <Weighing width={draft.usable || draft.width} take={(have) => set({ have })} />
         <details>
           <summary>Print, washing, price</summary>
           <div className="line-fields">

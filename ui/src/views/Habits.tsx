@@ -44,6 +44,9 @@ export function Habits() {
         <Link className="word-button" to="/practice">
           Practise
         </Link>
+        <Link className="word-button" to="/devices">
+          Devices
+        </Link>
       </header>
       <p className="soft">
         A new plan begins with these; a plan already begun keeps its own, in its brief. The reasons are common practice.

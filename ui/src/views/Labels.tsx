@@ -1,5 +1,6 @@
 import { Link } from "react-router";
 import { Swatch } from "../cloth/Swatch";
+import { SendTo } from "../devices/SendTo";
 import { usePlan } from "../plan/context";
 import { swatchesOf } from "../plan/swatches";
 import { Len } from "../words/T";
@@ -16,6 +17,7 @@ export function Labels() {
         <button type="button" className="word-button" onClick={() => window.print()}>
           Print the labels
         </button>
+        <SendTo kind="printer" job={{ sort: "labels" }} what="The labels" />
         <Link className="word-button" to="../sew">
           Back to the steps
         </Link>

@@ -1,5 +1,6 @@
 import Button from "@mui/material/Button";
 import { useState } from "react";
+import { SendTo } from "../devices/SendTo";
 import { usePlan } from "../plan/context";
 import { Files } from "../sheet/Files";
 
@@ -79,6 +80,9 @@ export function Print() {
           <Button variant="contained" size="large" disabled>
             Open the PDF
           </Button>
+        )}
+        {ready && (
+          <SendTo kind="printer" job={{ sort: "pack", paper, parts: left.length > 0 ? wanted.join(",") : undefined }} what="The plan" />
         )}
         {reckoning.pieces.length > 0 && <Files sort="pieces" what="All pieces" />}
       </div>

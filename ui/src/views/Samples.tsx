@@ -140,6 +140,7 @@ function One({ sample, units }: { sample: SampleView; units: string }) {
         label={`${label}, ${settled.title}`}
         text={String(get(doc, path) ?? "")}
         shown={text ? kept : kept ? dressed(kept, units) : "—"}
+        reads={text ? undefined : "length"}
         judge={async (next) => judged(put(doc, path, next.trim() || undefined), path)}
         keep={(next) => set(path, next.trim() || undefined)}
       />

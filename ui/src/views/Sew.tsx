@@ -13,6 +13,7 @@ import { usePlan } from "../plan/context";
 import { get, put } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
 import { Divide } from "../sew/Divide";
+import { Filling } from "../sew/Filling";
 import { apartAt, borderOf, momentOf } from "../sew/moment";
 import { atHand, ended, forAll, undone, useProgress, without } from "../sew/progress";
 import { Reason } from "../sew/Reason";
@@ -244,6 +245,7 @@ function StepAtHand({
           </dl>
           {step.caution && <p className="caution">{step.caution}</p>}
           {step.gate && <Gate step={step} />}
+          {step.id === "form" && <Filling />}
           <Several step={step} done={done} />
           <div className="step-actions">
             {left !== undefined ? (
@@ -600,6 +602,7 @@ function Gate({ step }: { step: Step }) {
         text={text}
         shown={text && text !== "0" ? dressed(String(settled ?? text), units(value)) : "the tape says"}
         path={`/measured/${at}${path}`}
+        reads="length"
         judge={async (next) => said(await session.preview(measured(path, next)), `/measured/${at}${path}`)}
         keep={(next) => rework(() => measured(path, next), `${label}: ${next}`)}
         drop={() => void session.settle()}
@@ -608,7 +611,7 @@ function Gate({ step }: { step: Step }) {
   };
   const about = reckoning.findings.filter((f) => f.about.startsWith(`/measured/${at}`));
   return (
-    <div className="gate">
+    <div className="gate" data-measures>
       {step.gate === "front.untrimmed" ? (
         <>
           <p className="large">

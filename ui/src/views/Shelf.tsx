@@ -224,7 +224,7 @@ function Starter({ units, things }: { units: string; things: ThingView[] }) {
     await begin(text);
   };
   return (
-    <section className="starter" aria-label="Start a plan">
+    <section className="starter" aria-label="Start a plan" data-measures>
       <p className="large">
         There is{" "}
         <Choice label="What is to be covered" value={key} options={things.map((t) => ({ value: t.key, name: t.name }))} choose={take} />
@@ -236,6 +236,7 @@ function Starter({ units, things }: { units: string; things: ThingView[] }) {
               text={sizes[m.key] ?? ""}
               shown={dressed(sizes[m.key] ?? "", units)}
               judge={judge(m.key)}
+              reads="length"
               keep={(text) => set({ [m.key]: text })}
             />{" "}
             {m.says}

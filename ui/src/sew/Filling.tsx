@@ -1,0 +1,43 @@
+import type { Plan } from "../api/plan.gen";
+import { Field } from "../brief/Field";
+import { Findings } from "../brief/Thread";
+import { meant, said } from "../brief/Value";
+import { usePlan } from "../plan/context";
+
+/** What the gate is called at which the fibre of a pad is weighed. */
+const gate = "pad.filled";
+
+/** The fibre that fills a pad made at home, on the scale. */
+export function Filling() {
+  const { plan, session, rework, reckoning } = usePlan();
+  const fibre = reckoning.fibre;
+  if (!fibre) return null;
+  const list = plan.measured ?? [];
+  const index = list.findIndex((m) => m.what === gate);
+  const at = index < 0 ? list.length : index;
+  const filled = (text: string): Plan => {
+    const next = { ...list[index], what: gate, weight: meant("count", text.replace(/\s*g$/, "")) as number };
+    return { ...plan, measured: index < 0 ? [...list, next] : list.map((m, i) => (i === index ? next : m)) };
+  };
+  const kept = list[index]?.weight;
+  return (
+    <div className="gate">
+      <p className="large">
+        On the scale the fibre is{" "}
+        <Field
+          label="Fibre, in grams"
+          text={kept ? String(kept) : ""}
+          shown={kept ? `${kept} g` : "so many grams"}
+          numeric
+          reads="weight"
+          path={`/measured/${at}/weight`}
+          judge={async (next) => said(await session.preview(filled(next)), `/measured/${at}`)}
+          keep={(next) => rework(() => filled(next), `fibre: ${next} g`)}
+          drop={() => void session.settle()}
+        />
+        ; {fibre.least} to {fibre.most} g fill it.
+      </p>
+      <Findings of={reckoning.findings.filter((f) => f.about.startsWith(`/measured/${at}`))} />
+    </div>
+  );
+}
