@@ -77,6 +77,7 @@ func reckoned(p plan.Plan, w *Workshop) *run {
 		r.cover()
 	}
 	if !r.stopped() {
+		r.aboutCells()
 		r.sewing()
 		r.split()
 		r.left()

@@ -599,7 +599,11 @@ type Step struct {
 	// seams is how many are sewn for one piece, where they are counted.
 	seams int
 	// Bands are the sewn rows it is about.
-	Bands   []int  `json:"bands,omitempty"`
+	Bands []int `json:"bands,omitempty"`
+	// Cells of its piece that it is about, by their numbers from 0; absent where it is about
+	// all of them, or, Aside, about none.
+	Cells   []int  `json:"cells,omitempty"`
+	Aside   bool   `json:"aside,omitempty"`
 	Press   string `json:"press,omitempty"`
 	Side    string `json:"side,omitempty"`
 	Machine string `json:"machine,omitempty"`

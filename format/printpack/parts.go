@@ -3,11 +3,13 @@ package printpack
 import (
 	"fmt"
 	"math"
+	"strconv"
 	"strings"
 
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
+	"umschlag/core/shape"
 	"umschlag/core/work"
 	"umschlag/format/drawing"
 )
@@ -212,6 +214,11 @@ func (p *pack) lays() {
 		p.font("B", 11)
 		p.pdf.Text(margin, y+4, fmt.Sprintf("%s, %s wide, %s long", n.Name, n.Lay.Width.Text, n.Lay.Length.Text))
 		p.paint(d, margin, y+5, scale)
+		p.font("B", 8)
+		for i, strip := range n.Lay.Strips { // as the list beside it has them
+			middle := float64(strip.Y.NM+strip.Height.NM/2) / 1e6
+			p.pdf.Text(margin+d.Width*scale+1.5, y+5+middle*scale+1, fmt.Sprint(i+1))
+		}
 		x := margin + p.inner()*0.58
 		p.pdf.SetY(y + 6)
 		p.font("", 9)
@@ -368,41 +375,115 @@ func (p *pack) step(number int, s reckon.Step) {
 func (p *pack) figure(s reckon.Step, x, y float64, draw bool) float64 {
 	height := 0.0
 	for _, piece := range p.Reckoning.Pieces {
-		if piece.Name != s.Piece || len(s.Bands) == 0 {
+		if piece.Name != s.Piece || s.Aside {
 			continue
 		}
 		w, h := float64(piece.Finished.Width.NM)/1e6, float64(piece.Finished.Height.NM)/1e6
-		scale := math.Min(aside/w, 24/h)
+		scale := math.Min(aside/w, tall/h)
 		if draw {
 			p.thumbnail(piece, s, x, y, scale)
 		}
 		height += h*scale + 2
+		break
 	}
 	return height + p.stack(s.Stack, x, y+height, draw)
 }
 
+// tall is how high the drawing beside a step is at most.
+const tall = 20.0
+
+// thumbnail draws a piece as a step has it: what the step is about in its colours, the rest
+// pale, with the shapes and fittings it is about and, once it is sewn, the quilting.
 func (p *pack) thumbnail(piece reckon.Piece, s reckon.Step, x, y, scale float64) {
-	for _, c := range piece.Cells {
-		now := false
-		for _, band := range s.Bands {
-			now = now || band == c.Band
-		}
-		strength := 0.15
-		if now {
-			strength = 0.85
-		}
-		path := drawing.PathOf(c.Line)
-		if len(path) == 0 {
-			path = drawing.Rectangle(float64(c.X)/1e6, float64(c.Y)/1e6, float64(c.Width)/1e6, float64(c.Height)/1e6)
-		}
-		ground, known := drawing.RGB(p.Cloths[c.Cloth].Swatch.Ground)
-		if !known {
-			ground = hair
-		}
-		p.fill(drawing.Pale(ground, strength))
-		p.line(ink, 0.1)
-		p.path(path.Mapped(scaled(scale, x, y)), "FD")
+	m := scaled(scale, x, y)
+	if s.Turned { // its wrong side is seen
+		m = shape.Scale(-scale, scale).Then(shape.Move(x+float64(piece.Finished.Width.NM)/1e6*scale, y))
 	}
+	about := map[int]bool{}
+	for _, i := range s.Cells {
+		about[i] = true
+	}
+	for i, c := range piece.Cells {
+		strength := 0.85
+		if len(s.Cells) > 0 && !about[i] {
+			strength = 0.15
+		}
+		p.cell(cellPath(c).Mapped(m), c.Cloth, strength)
+	}
+	for _, one := range piece.Shapes {
+		if strength := laid(s, one); strength > 0 {
+			p.sketch(one.Path, m, one.Cloth, strength)
+		}
+	}
+	if piece.Quilting != nil && s.Act == "quilt" {
+		for _, l := range piece.Quilting.Lines {
+			p.sketch(l.Path, m, "", 1)
+		}
+	}
+	for _, f := range p.Reckoning.Fittings {
+		if f.On != piece.Name || s.ID != fmt.Sprintf("fitting.%d", f.Index+1) {
+			continue
+		}
+		for _, b := range f.Boxes {
+			p.line(thread, 0.5)
+			p.path(drawing.Rectangle(float64(b.X)/1e6, float64(b.Y)/1e6, float64(b.Width)/1e6, float64(b.Height)/1e6).Mapped(m), "D")
+		}
+	}
+}
+
+// laid is how strongly a shape is drawn in a step: those that are laid in it, those under them
+// pale, the ones to come not at all.
+func laid(s reckon.Step, one reckon.Shape) float64 {
+	_, rest, about := strings.Cut(s.ID, "shapes.")
+	if number, lays := strings.CutPrefix(rest, "lay."); about && lays {
+		number, late := strings.CutSuffix(number, ".late")
+		level, err := strconv.Atoi(number)
+		switch {
+		case err != nil || one.Line || one.Late && !late || one.Level > level:
+			return 0
+		case one.Level == level && one.Late == late:
+			return 0.85
+		}
+		return 0.25
+	}
+	if about || s.Act == "quilt" {
+		return 0.85
+	}
+	return 0
+}
+
+// cellPath is the outline of a part where it lies, in millimetres.
+func cellPath(c reckon.Cell) shape.Path {
+	if len(c.Line) > 0 {
+		return drawing.PathOf(c.Line)
+	}
+	return drawing.Rectangle(float64(c.X)/1e6, float64(c.Y)/1e6, float64(c.Width)/1e6, float64(c.Height)/1e6)
+}
+
+// cell fills a part with its cloth, so strongly.
+func (p *pack) cell(path shape.Path, cloth string, strength float64) {
+	ground, known := drawing.RGB(p.Cloths[cloth].Swatch.Ground)
+	if !known {
+		ground = hair
+	}
+	p.fill(drawing.Pale(ground, strength))
+	p.line(ink, 0.1)
+	p.path(path, "FD")
+}
+
+// sketch draws path data that the reckoning gave, filled so strongly where it is of a cloth.
+func (p *pack) sketch(text string, m shape.Matrix, cloth string, strength float64) {
+	path, err := shape.Parse(text)
+	if err != nil {
+		p.pdf.SetError(err)
+		return
+	}
+	if cloth != "" {
+		p.cell(path.Mapped(m), cloth, strength)
+		return
+	}
+	p.line(moss, 0.12)
+	p.path(path.Mapped(m), "D")
 }
 
 // stack draws what lies on what from the side, the right side of each a thick line.

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"math"
 
+	"umschlag/core/reckon"
 	"umschlag/core/shape"
 	"umschlag/format/drawing"
 )
@@ -27,7 +28,7 @@ func (p *pack) templates() {
 	p.squares()
 	x, row := margin, 0.0
 	for _, d := range list {
-		if d.Width > p.inner() || d.Height > p.bottom()-margin-6 {
+		if !p.fits(d) {
 			continue // over several pages, after those that fit on one
 		}
 		if x > margin && x+d.Width > p.width-margin {
@@ -43,7 +44,7 @@ func (p *pack) templates() {
 		x, row = x+d.Width, math.Max(row, d.Height)
 	}
 	for _, d := range list {
-		if d.Width > p.inner() || d.Height > p.bottom()-margin-6 {
+		if !p.fits(d) {
 			p.tiled(d)
 		}
 	}
@@ -62,15 +63,66 @@ func (p *pack) outlines() []drawing.Drawing {
 	}
 	for _, c := range p.Reckoning.Cuts {
 		if c.Path != "" || len(c.Line) > 0 {
-			add(drawing.Template(c))
+			if d, err := drawing.Template(c); err != nil || !rectangle(d) {
+				add(d, err)
+			}
 		}
 	}
 	for _, piece := range p.Reckoning.Pieces {
 		if drawing.Shaped(piece) {
-			add(drawing.PieceTemplate(piece), nil)
+			add(p.pieceTemplate(piece), nil)
 		}
 	}
 	return out
+}
+
+// rectangle tells whether a template is one that a ruler cuts: upright and level lines only,
+// as long as the box round them.
+func rectangle(d drawing.Drawing) bool {
+	box := d.Only(drawing.Cut).Lines[0].Path.Box()
+	for _, line := range d.Only(drawing.Cut).Lines[0].Path.Flat(drawing.Fine) {
+		for i, p := range line.Points {
+			q := line.Points[(i+1)%len(line.Points)]
+			if math.Abs(p.X-q.X) > 0.01 && math.Abs(p.Y-q.Y) > 0.01 {
+				return false
+			}
+		}
+	}
+	return math.Abs(d.Length(drawing.Cut)-2*(box.Width()+box.Height())) < 0.01
+}
+
+// pieceTemplate is a piece as a whole, or its corner where that does for all of them and takes
+// fewer pages.
+func (p *pack) pieceTemplate(piece reckon.Piece) drawing.Drawing {
+	whole := drawing.PieceTemplate(piece)
+	corner, ok := drawing.Corner(piece)
+	if !ok || p.fits(whole) {
+		return whole
+	}
+	_, c, r := p.tiles(corner)
+	_, columns, rows := p.tiles(whole)
+	if c*r < columns*rows {
+		return corner
+	}
+	return whole
+}
+
+// tiles is over how many pages a drawing is printed, turned where that takes fewer.
+func (p *pack) tiles(d drawing.Drawing) (as drawing.Drawing, columns, rows int) {
+	w, h := p.inner()-overlap, p.bottom()-margin-6-overlap
+	count := func(d drawing.Drawing) (columns, rows int) {
+		return max(1, int(math.Ceil((d.Width-overlap)/w))), max(1, int(math.Ceil((d.Height-overlap)/h)))
+	}
+	columns, rows = count(d)
+	if c, r := count(d.Turned()); c*r < columns*rows {
+		return d.Turned(), c, r
+	}
+	return d, columns, rows
+}
+
+// fits tells whether a drawing fits on a page as it stands.
+func (p *pack) fits(d drawing.Drawing) bool {
+	return d.Width <= p.inner() && d.Height <= p.bottom()-margin-6
 }
 
 // squares tell whether the printer kept the size.
@@ -96,13 +148,7 @@ func (p *pack) squares() {
 // lines are where the edges of the neighbours come.
 func (p *pack) tiled(d drawing.Drawing) {
 	w, h := p.inner(), p.bottom()-margin-6
-	tiles := func(d drawing.Drawing) (columns, rows int) {
-		return int(math.Ceil((d.Width - overlap) / (w - overlap))), int(math.Ceil((d.Height - overlap) / (h - overlap)))
-	}
-	columns, rows := tiles(d)
-	if c, r := tiles(d.Turned()); c*r < columns*rows {
-		d, columns, rows = d.Turned(), c, r
-	}
+	d, columns, rows := p.tiles(d)
 	for row := range rows {
 		for column := range columns {
 			p.pdf.AddPage()

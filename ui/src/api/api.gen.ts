@@ -1120,6 +1120,12 @@ row?: number
  * Bands are the sewn rows it is about.
  */
 bands?: number[]
+/**
+ * Cells of its piece that it is about, by their numbers from 0; absent where it is about
+ * all of them, or, Aside, about none.
+ */
+cells?: number[]
+aside?: boolean
 press?: string
 side?: string
 machine?: string

@@ -14,7 +14,7 @@ import { get, put } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
 import { Divide } from "../sew/Divide";
 import { Filling } from "../sew/Filling";
-import { apartAt, borderOf, momentOf } from "../sew/moment";
+import { apartAt, momentOf } from "../sew/moment";
 import { atHand, ended, forAll, undone, useProgress, without } from "../sew/progress";
 import { Reason } from "../sew/Reason";
 import { Several } from "../sew/Several";
@@ -402,27 +402,6 @@ function CutsOfStep({ ids, reckoning, name }: { ids: string[]; reckoning: Reckon
   );
 }
 
-/** The cells of the pieces that a step is about. */
-function isAbout(step: Step, cell: Cell): boolean {
-  if (step.bands && cell.band === undefined) return step.bands.length > 1 && borderOf(cell) === undefined; // corners go on with the rows
-  if (step.bands) return cell.band !== undefined && step.bands.includes(cell.band);
-  const border = /^(.*border\.\d+)\.(\w+)$/.exec(step.id);
-  if (border) {
-    const [, ring = "", which = ""] = border;
-    const pair = /^(run|top|bottom)$/.test(which)
-      ? /\.(run|top|bottom|corner)/
-      : /^(side|left|right)$/.test(which)
-        ? /\.(side|left|right)/
-        : /./;
-    return cell.cut.includes(`${ring}.`) && pair.test(cell.cut.slice(cell.cut.indexOf(ring) + ring.length));
-  }
-  if (/(^|\.)unit\.\d+$/.test(step.id)) return cell.cut.includes("block.");
-  if (/(^|\.)set\.\d+$/.test(step.id)) return cell.cut.includes("set.");
-  if (/(^|\.)shapes\./.test(step.id)) return true;
-  if (step.id === "cut.under" || step.id === "measure") return false;
-  return true;
-}
-
 /** The pieces of a join, with nothing but its seam marked on them. */
 function JoinDrawing({ join, reckoning, cloths }: { join: number; reckoning: Reckoning; cloths: unknown }) {
   const names: string[] = reckoning.joins[join - 1]?.between ?? [];
@@ -447,6 +426,7 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
   const box = extent(piece);
   const now = momentOf(step, reckoning.steps, piece);
   const apart = apartAt(now, piece.cells);
+  const about = step.cells && new Set(step.cells.map((i) => piece.cells[i]));
   const quilts = step.act === "quilt" ? (piece.quilting?.lines ?? []) : [];
   const pieced = piece.cells.some((c) => c.band);
   const room = quilts.length > 0 ? box.width / 24 : pieced && !now.whole ? box.width * 0.14 : 6;
@@ -462,7 +442,7 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
         <PieceDrawing
           piece={shown}
           swatches={swatchesOf(cloths)}
-          dimmed={(cell) => !isAbout(step, cell)}
+          dimmed={(cell) => (about ? !about.has(cell) : step.aside === true)}
           shapes={shapesAt(step, reckoning.steps, piece)}
           outlines={now.whole}
           apart={apart}
