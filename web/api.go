@@ -266,6 +266,7 @@ type Types struct {
 	Strokes        StrokesView      `json:"strokes"`
 	WeighCloth     WeighCloth       `json:"weigh_cloth"`
 	WeighedCloth   WeighedCloth     `json:"weighed_cloth"`
+	Pattern        PatternView      `json:"pattern"`
 	FindLayouts    FindLayouts      `json:"find_layouts"`
 	Layouts        []LayoutView     `json:"layouts"`
 	EditBlock      EditBlock        `json:"edit_block"`

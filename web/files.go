@@ -2,17 +2,20 @@ package web
 
 import (
 	"fmt"
+	"io"
 	"net/http"
 	"regexp"
 	"strings"
 
 	"github.com/labstack/echo/v5"
 
+	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
 	"umschlag/format/drawing"
 	"umschlag/format/dxf"
 	"umschlag/format/hpgl"
+	"umschlag/format/planfile"
 	"umschlag/format/svgfile"
 )
 
@@ -90,4 +93,51 @@ func drawings(r reckon.Reckoning, swatches map[string]plan.Swatch, sort, of stri
 		}
 	}
 	return out, nil
+}
+
+// PatternView is a pattern beside the pieces of a plan.
+type PatternView struct {
+	Pieces []PatternPiece `json:"pieces"`
+	// Omitted is what could not be read, each kind with how many.
+	Omitted []string `json:"omitted"`
+}
+
+// PatternPiece is a piece of a plan beside that of a pattern.
+type PatternPiece struct {
+	Title string `json:"title"`
+	// Missing tells that the pattern has none of that name, Unknown that the plan has none.
+	Missing bool `json:"missing,omitempty"`
+	Unknown bool `json:"unknown,omitempty"`
+	// Off is what differs, each in a sentence.
+	Off []string `json:"off"`
+}
+
+// pattern holds the pieces of a DXF pattern against those of a plan. Nothing is kept of it.
+func (s *server) pattern(c *echo.Context) error {
+	stored, view, err := s.looked(c)
+	if err != nil {
+		return err
+	}
+	p, err := planfile.Read([]byte(stored.Doc))
+	if err != nil {
+		return err
+	}
+	data, err := io.ReadAll(c.Request().Body)
+	if err != nil {
+		return err
+	}
+	read, omitted, err := dxf.Pieces(data)
+	if err != nil {
+		return err
+	}
+	own, err := drawings(view.Reckoning, nil, "pieces", "")
+	if err != nil {
+		return err
+	}
+	style := p.Style()
+	out := PatternView{Pieces: []PatternPiece{}, Omitted: append([]string{}, omitted...)}
+	for _, piece := range drawing.Compare(own, read, func(mm float64) string { return style.Text(length.FromFloat(mm * length.Millimetre.Float())) }) {
+		out.Pieces = append(out.Pieces, PatternPiece{Title: piece.Title, Missing: piece.Missing, Unknown: piece.Unknown, Off: append([]string{}, piece.Off...)})
+	}
+	return c.JSON(http.StatusOK, out)
 }

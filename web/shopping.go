@@ -11,6 +11,7 @@ import (
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
 	"umschlag/core/shopping"
+	"umschlag/format/listcsv"
 	"umschlag/format/planfile"
 	"umschlag/store"
 )
@@ -91,26 +92,59 @@ type chosenPlan struct {
 
 // shopping answers what to buy for the plans named by ?plan=, for all without it.
 func (s *server) shopping(c *echo.Context) error {
+	view, err := s.shoppingFor(c)
+	if err != nil {
+		return err
+	}
+	return c.JSON(http.StatusOK, view)
+}
+
+// shoppingFile answers the same as a table.
+func (s *server) shoppingFile(c *echo.Context) error {
+	return s.tableFile(c, "shopping.csv", func(context.Context, shop) ([]byte, error) {
+		view, err := s.shoppingFor(c)
+		if err != nil {
+			return nil, err
+		}
+		var list []listcsv.Bought
+		for _, cloth := range view.Cloths {
+			one := listcsv.Bought{What: cloth.Name, Need: cloth.Need.Text, Buy: cloth.BuyText, Cost: cloth.Cost}
+			if cloth.Have != nil {
+				one.Have = cloth.Have.Text
+			}
+			for _, share := range cloth.Shares {
+				one.Plans = append(one.Plans, share.Plan)
+			}
+			list = append(list, one)
+		}
+		for _, t := range view.Things {
+			list = append(list, listcsv.Bought{What: t.What, Need: t.Need, Have: t.Have, Buy: t.Buy, Cost: t.Cost, Plans: t.Plans})
+		}
+		return listcsv.Shopping(list).Write()
+	})
+}
+
+func (s *server) shoppingFor(c *echo.Context) (view ShoppingView, err error) {
 	ctx := c.Request().Context()
 	sh, err := s.shop(ctx)
 	if err != nil {
-		return err
+		return view, err
 	}
 	cupboard, err := s.cupboard(ctx)
 	if err != nil {
-		return err
+		return view, err
 	}
 	notions, err := s.notionsHeld(ctx, sh)
 	if err != nil {
-		return err
+		return view, err
 	}
 	all, err := s.wants(ctx, c.QueryParams()["plan"])
 	if err != nil {
-		return err
+		return view, err
 	}
 	cloths, things := shopping.List(all.wants, cupboard, sh.unit), shopping.Things(all.things, notions, sh.unit)
 	sum, unpriced := shopping.Bill(cloths, things)
-	view := ShoppingView{Plans: all.plans, Cloths: []ShoppingCloth{}, Things: []ShoppingThing{}, Unpriced: append([]string{}, unpriced...)}
+	view = ShoppingView{Plans: all.plans, Cloths: []ShoppingCloth{}, Things: []ShoppingThing{}, Unpriced: append([]string{}, unpriced...)}
 	for _, cloth := range cloths {
 		one := sh.shoppingCloth(cloth)
 		one.Instead = reckon.Instead(cloth.Name, all.toBuy(cloth.Name), cupboard)
@@ -122,7 +156,7 @@ func (s *server) shopping(c *echo.Context) error {
 	if sum > 0 {
 		view.Cost = sh.money(sum)
 	}
-	return c.JSON(http.StatusOK, view)
+	return view, nil
 }
 
 // toBuy are the plans chosen that have to buy a cloth.

@@ -139,9 +139,16 @@ func FuzzRead(f *testing.F) {
 	f.Add(dxf.Write([]drawing.Drawing{square(120)}))
 	f.Add(entities("0", "ARC", "10", "0", "20", "0", "40", "10", "50", "350", "51", "80"))
 	f.Add(lines("0", "SECTION", "2", "HEADER", "9", "$INSUNITS", "70", "1", "0", "EOF"))
+	f.Add(dxf.Write(pattern()))
 	f.Fuzz(func(t *testing.T, data []byte) {
-		found, err := dxf.Read(data)
 		var refusal *drawing.Refusal
+		if pieces, _, err := dxf.Pieces(data); err != nil {
+			require.ErrorAs(t, err, &refusal)
+		} else {
+			assert.NotEmpty(t, pieces)
+			drawing.Compare(pattern(), pieces, millimetres)
+		}
+		found, err := dxf.Read(data)
 		if err != nil {
 			require.ErrorAs(t, err, &refusal)
 			return

@@ -43,18 +43,8 @@ var millimetres = map[string]float64{"1": 25.4, "2": 304.8, "4": 1, "5": 10, "6"
 // Read finds the outlines of a file: polylines, lines, circles and arcs, in blocks too. What
 // cannot become an outline is named. It fails with a drawing.Refusal.
 func Read(data []byte) (drawing.Found, error) {
-	if len(data) > MostBytes {
-		return drawing.Found{}, refuse("Take out what is not needed.", "The file has %d kB; up to %d are read.", len(data)>>10, MostBytes>>10)
-	}
-	if bytes.HasPrefix(data, []byte("AutoCAD Binary DXF")) {
-		return drawing.Found{}, refuse(asRelease12, "The file is a binary DXF.")
-	}
-	pairs, err := scan(data)
+	r, err := opened(data)
 	if err != nil {
-		return drawing.Found{}, err
-	}
-	r := &reader{omitted: drawing.Omitted{}, blocks: map[string][]entity{}, scale: 1}
-	if err := r.sections(pairs); err != nil {
 		return drawing.Found{}, err
 	}
 	if err := r.place(r.entities, shape.Scale(r.scale, -r.scale), 0); err != nil {
@@ -64,6 +54,22 @@ func Read(data []byte) (drawing.Found, error) {
 		return drawing.Found{}, refuse("Draw it with polylines, lines, circles or arcs.", "There is no outline in the file%s.", r.omitted.Because())
 	}
 	return drawing.Found{Outlines: r.out, Omitted: r.omitted.List()}, nil
+}
+
+// opened takes a file apart into its blocks and entities.
+func opened(data []byte) (*reader, error) {
+	if len(data) > MostBytes {
+		return nil, refuse("Take out what is not needed.", "The file has %d kB; up to %d are read.", len(data)>>10, MostBytes>>10)
+	}
+	if bytes.HasPrefix(data, []byte("AutoCAD Binary DXF")) {
+		return nil, refuse(asRelease12, "The file is a binary DXF.")
+	}
+	pairs, err := scan(data)
+	if err != nil {
+		return nil, err
+	}
+	r := &reader{omitted: drawing.Omitted{}, blocks: map[string][]entity{}, scale: 1}
+	return r, r.sections(pairs)
 }
 
 // scan takes the file apart into group codes and values.

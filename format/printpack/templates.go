@@ -63,7 +63,7 @@ func (p *pack) outlines() []drawing.Drawing {
 	}
 	for _, c := range p.Reckoning.Cuts {
 		if c.Path != "" || len(c.Line) > 0 {
-			if d, err := drawing.Template(c); err != nil || !rectangle(d) {
+			if d, err := drawing.Template(c); err != nil || p.fits(d) || !rectangle(d) { // a ruler cuts a large one better
 				add(d, err)
 			}
 		}

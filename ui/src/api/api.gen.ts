@@ -19,6 +19,7 @@ job: JobView
 strokes: StrokesView
 weigh_cloth: WeighCloth
 weighed_cloth: WeighedCloth
+pattern: PatternView
 find_layouts: FindLayouts
 layouts: LayoutView[]
 edit_block: EditBlock
@@ -1948,6 +1949,31 @@ export interface WeighedCloth {
  */
 text: string
 says: string
+}
+/**
+ * PatternView is a pattern beside the pieces of a plan.
+ */
+export interface PatternView {
+pieces: PatternPiece[]
+/**
+ * Omitted is what could not be read, each kind with how many.
+ */
+omitted: string[]
+}
+/**
+ * PatternPiece is a piece of a plan beside that of a pattern.
+ */
+export interface PatternPiece {
+title: string
+/**
+ * Missing tells that the pattern has none of that name, Unknown that the plan has none.
+ */
+missing?: boolean
+unknown?: boolean
+/**
+ * Off is what differs, each in a sentence.
+ */
+off: string[]
 }
 /**
  * FindLayouts asks for the grids that fill a piece.

@@ -22,7 +22,7 @@ import { useTick } from "./ticking";
 
 /** The lay of every cloth with its cuts in order. */
 export function Cut() {
-  const { reckoning, value } = usePlan();
+  const { id, reckoning, value } = usePlan();
   const swatches = swatchesOf(value("/cloths"));
   if (reckoning.cloths.length === 0) {
     return (
@@ -46,6 +46,9 @@ export function Cut() {
         <Link className="word-button no-print" to="cost">
           What it costs
         </Link>
+        <a className="word-button no-print" href={`/api/v1/plans/${id}/cuts.csv`} download>
+          As a table
+        </a>
       </header>
       <p className="caution">
         Close the rotary cutter after every cut, cut away from yourself, and keep your fingers behind the ruler's edge.

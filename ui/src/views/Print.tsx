@@ -3,6 +3,7 @@ import { useState } from "react";
 import { SendTo } from "../devices/SendTo";
 import { usePlan } from "../plan/context";
 import { Files } from "../sheet/Files";
+import { Pattern } from "./Pattern";
 
 const parts = [
   ["cover", "Title page", "what it finishes as, its pieces, and what is taken of each cloth"],
@@ -95,6 +96,7 @@ export function Print() {
           , which opens in any browser, without the app.
         </p>
       )}
+      {reckoning.pieces.length > 0 && <Pattern />}
     </div>
   );
 }

@@ -349,7 +349,7 @@ function TogetherPressed({ step, steps }: { step: Step; steps: Step[] }) {
 
 /** Where each of several covers is, and how long it all takes. */
 function Where({ of: { left, piles, set_ups, trips } }: { of: Reckoning }) {
-  const { value } = usePlan();
+  const { id, value } = usePlan();
   const { now, set } = useProgress();
   const copies = Number(value("/copies") ?? 1);
   return (
@@ -365,11 +365,14 @@ function Where({ of: { left, piles, set_ups, trips } }: { of: Reckoning }) {
       <Link className="word-button" to="habits">
         How this one is sewn
       </Link>
+      <a className="word-button" href={`/api/v1/plans/${id}/steps.csv`} download>
+        The steps as a table
+      </a>
+      <Link className="word-button" to="labels">
+        Labels for the piles
+      </Link>
       {copies > 1 && (
         <>
-          <Link className="word-button" to="labels">
-            Labels for the piles
-          </Link>
           <button
             type="button"
             className="word-button"

@@ -16,6 +16,9 @@ export function Shopping() {
         <button type="button" className="word-button no-print" onClick={() => window.print()}>
           Print the list
         </button>
+        <a className="word-button no-print" href={`/api/v1/shopping.csv?${params}`} download>
+          As a table
+        </a>
         <Link className="word-button no-print" to="/cloth">
           Back to the cupboard
         </Link>
