@@ -235,7 +235,7 @@ func TestFlippedFlapsAreOneLayerWithAHem(t *testing.T) {
 	assert.Equal(t, [][]cover.Run{{{cover.Left}}, {{cover.Left}, {cover.Right}}}, c.Joins[0].Runs[:])
 	p.Cover.Flaps.Depth.Back = 2 * in
 	c = built(t, p)
-	assert.Equal(t, []cover.Run{{cover.Right}}, c.Joins[1].Runs[1], "the back flap at the right end")
+	assert.Equal(t, []cover.Run{{cover.Left}}, c.Joins[1].Runs[1], "the back flap at the left end: the front is on the right as the outside is seen")
 	assert.Equal(t, "flap.back", c.Joins[1].Between[0])
 }
 

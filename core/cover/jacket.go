@@ -53,18 +53,18 @@ func jacket(p plan.Plan) (Cover, finding.List) {
 	if front != back {
 		joins = []Join{
 			{Title: "front flap to the outside", Between: [2]string{"flap", "outside"}, Lengths: [2]sum.Sum{high, high}, Count: 1, Folded: true,
-				Runs: [2][]Run{flapRuns[style], {{Left}}}, Laid: flapLaid[style] + " Lay the front one on the left end of the outside's right side, raw edges even, and baste."},
+				Runs: [2][]Run{flapRuns[style], {{Right}}}, Laid: flapLaid[style] + " Lay the front one on the right end of the outside's right side, raw edges even, and baste: round a book that is read from left to right, that end comes to its front."},
 			{Title: "back flap to the outside", Between: [2]string{last, "outside"}, Lengths: [2]sum.Sum{high, high}, Count: 1, Folded: true,
-				Runs: [2][]Run{flapRuns[style], {{Right}}}, Laid: "Lay the back one on the right end in the same way, and baste."},
+				Runs: [2][]Run{flapRuns[style], {{Left}}}, Laid: "Lay the back one on the left end in the same way, and baste."},
 		}
 	}
 	joins = append(joins, Join{Title: "outside to inside", Between: [2]string{"outside", "inside"}, Lengths: [2]sum.Sum{along, along}, Count: 1, Runs: [2][]Run{{all}, {all}},
 		Laid: "Lay the inside right side down on the outside, the flaps between them.", Gap: m.gap(wrap.Total() - front - back), Piped: along.Total(), Closed: true}) // at the flaps it is caught
-	first := upright("flap")
+	first := upright(last) // the back cover is on the left as the outside is seen
 	if style == plan.Flipped { // the edge it is joined by lies beside the outside
-		first = turned("flap", 2)
+		first = turned(last, 2)
 	}
-	return Cover{Pieces: pieces, Joins: joins, Net: Net{{first, upright("outside"), upright(last)}, {upright("inside")}}}, m.found
+	return Cover{Pieces: pieces, Joins: joins, Net: Net{{first, upright("outside"), upright("flap")}, {upright("inside")}}}, m.found
 }
 
 // flapLaid says how flaps are made ready, and flapRuns where they are joined: a
@@ -93,7 +93,7 @@ func (m *measurer) flap(name, title string, depth length.Length, high sum.Sum, c
 // turnedIn is a jacket whose flaps are the ends of the outside: it is joined to
 // the inside along the top and the bottom only, and its ends are hemmed.
 func turnedIn(outside, inside Piece, wrap sum.Sum, front, back length.Length) Cover {
-	outside.Finished.Width = sum.Of(sum.Part, "flap in front, turned in", front).Then(wrap).Plus(sum.Part, "flap at the back, turned in", back)
+	outside.Finished.Width = sum.Of(sum.Part, "flap at the back, turned in", back).Then(wrap).Plus(sum.Part, "flap in front, turned in", front)
 	hem := outside.Edges.Left
 	hem.Kind, hem.Name = sum.Hem, "turned under at the end of a flap"
 	outside.Edges.Left, outside.Edges.Right = hem, hem

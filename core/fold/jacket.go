@@ -34,7 +34,7 @@ func (f *folder) book(outside cover.Piece) book {
 	grown := 1 / (1 - c.Wash/100)
 	out := book{end: whole, turn: quarter * (o.Thickness + c.Bulk).Float() * grown}
 	if c.Flaps.Style == plan.TurnedIn {
-		out.begin, out.end = c.Flaps.Depth.Front.Float(), whole-c.Flaps.Depth.Back.Float()
+		out.begin, out.end = c.Flaps.Depth.Back.Float(), whole-c.Flaps.Depth.Front.Float()
 	}
 	room := out.end - out.begin - 2*out.turn
 	out.spine = math.Min(max(o.Spine, 2*o.Thickness).Float()*grown, room/3)
@@ -86,22 +86,22 @@ func (f *folder) jacket() {
 // with a hem.
 func (f *folder) flaps(outside cover.Piece, out strip) {
 	long, _ := size(outside)
-	first := f.pieces["flap"]
-	last, copied := first, 1
-	if back, ok := f.pieces["flap.back"]; ok {
-		last, copied = back, 0
+	front := f.pieces["flap"]
+	back, copied := front, 1
+	if own, ok := f.pieces["flap.back"]; ok {
+		back, copied = own, 0
 	}
-	left := hang(out.leafAt(0), edge(first, cover.Right, 0.5), edge(outside, cover.Left, 0.5), 0)
-	right := hang(out.leafAt(long), edge(last, cover.Left, 0.5), edge(outside, cover.Right, 0.5), 0)
+	right := hang(out.leafAt(long), edge(front, cover.Left, 0.5), edge(outside, cover.Right, 0.5), 0)
+	left := hang(out.leafAt(0), edge(back, cover.Right, 0.5), edge(outside, cover.Left, 0.5), 0)
 	if f.plan.Cover.Flaps.Style == plan.Flipped {
-		left.Own = edge(first, cover.Left, 0.5)
-		f.bent(first, 0, across, nil, 0, left, closing)
-		f.bent(last, copied, across, nil, 0, right, closing)
+		left.Own = edge(back, cover.Left, 0.5)
+		f.bent(front, 0, across, nil, 0, right, closing)
+		f.bent(back, copied, across, nil, 0, left, closing)
 		return
 	}
-	w, _ := size(first)
-	f.bent(first, 0, across, double(first), w, left, doubling)
-	f.bent(last, copied, across, double(last), 0, right, doubling)
+	w, _ := size(back)
+	f.bent(front, 0, across, double(front), 0, right, doubling)
+	f.bent(back, copied, across, double(back), w, left, doubling)
 }
 
 // double is the fold of a flap in the middle.
