@@ -6,30 +6,28 @@ import { accessible, expect, put, test } from "./app";
 
 const hood = "/plans/turntable-hood-listening-corner";
 
-/** What is drawn, as its pixels. */
+/** What is drawn: as a small picture, and how many of its pixels are covered. */
 const drawn = (page: Page) =>
   page.locator(".fold-frame canvas").evaluate((canvas) => {
     const copy = document.createElement("canvas");
     [copy.width, copy.height] = [200, 120];
-    const context = copy.getContext("2d");
+    const context = copy.getContext("2d", { willReadFrequently: true });
     context?.drawImage(canvas as HTMLCanvasElement, 0, 0, 200, 120);
-    return [...(context?.getImageData(0, 0, 200, 120).data ?? [])];
+    const pixels = context?.getImageData(0, 0, 200, 120).data ?? [];
+    return { picture: copy.toDataURL(), covered: pixels.filter((v, i) => i % 4 === 3 && v > 200).length };
   });
-
-/** How many of the pixels are covered. */
-const covered = (pixels: number[]) => pixels.filter((v, i) => i % 4 === 3 && v > 200).length;
 
 async function open(page: Page, url: string) {
   await page.goto(url);
   await page.getByRole("button", { name: "Folded up" }).click();
-  await expect.poll(async () => covered(await drawn(page)), { timeout: 20_000 }).toBeGreaterThan(1500);
+  await expect.poll(async () => (await drawn(page)).covered, { timeout: 20_000 }).toBeGreaterThan(1500);
 }
 
 /** Something changes the picture. */
 async function changes(page: Page, act: () => Promise<unknown>) {
-  const before = JSON.stringify(await drawn(page));
+  const { picture } = await drawn(page);
   await act();
-  await expect.poll(async () => JSON.stringify(await drawn(page)) !== before, { timeout: 15_000 }).toBe(true);
+  await expect.poll(async () => (await drawn(page)).picture !== picture, { timeout: 15_000 }).toBe(true);
 }
 
 test.use({
@@ -49,7 +47,7 @@ test.use({
 });
 
 // Graphics are computed here, on the processor.
-test.describe.configure({ timeout: 90_000 });
+test.describe.configure({ timeout: 150_000 });
 
 /** A browser without 3-D graphics. */
 const withoutThree = (page: Page) =>

@@ -19,7 +19,7 @@ export interface Detail {
   longest: number;
   finest: number;
 }
-export const fine: Detail = { longest: 1536, finest: 3 };
+export const fine: Detail = { longest: 1280, finest: 3 };
 export const coarse: Detail = { longest: 640, finest: 1.5 };
 
 function viewOf(piece: Piece, { longest, finest }: Detail): View {
