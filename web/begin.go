@@ -3,7 +3,6 @@ package web
 import (
 	"encoding/json"
 	"fmt"
-	"io"
 	"net/http"
 	"slices"
 	"strings"
@@ -164,11 +163,7 @@ func (s *server) starts(c *echo.Context) error {
 
 // closures answers a plan file with what each closure would make of it.
 func (s *server) closures(c *echo.Context) error {
-	data, err := io.ReadAll(c.Request().Body)
-	if err != nil {
-		return err
-	}
-	p, err := planfile.Read(data)
+	p, err := planIn(c)
 	if err != nil {
 		return err
 	}

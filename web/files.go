@@ -15,7 +15,6 @@ import (
 	"umschlag/format/drawing"
 	"umschlag/format/dxf"
 	"umschlag/format/hpgl"
-	"umschlag/format/planfile"
 	"umschlag/format/svgfile"
 )
 
@@ -114,11 +113,7 @@ type PatternPiece struct {
 
 // pattern holds the pieces of a DXF pattern against those of a plan. Nothing is kept of it.
 func (s *server) pattern(c *echo.Context) error {
-	stored, view, err := s.looked(c)
-	if err != nil {
-		return err
-	}
-	p, err := planfile.Read([]byte(stored.Doc))
+	_, view, p, err := s.lookedInto(c)
 	if err != nil {
 		return err
 	}

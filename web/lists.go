@@ -8,7 +8,6 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/reckon"
 	"umschlag/format/listcsv"
-	"umschlag/format/planfile"
 )
 
 // cutsFile answers the cuts of a plan as a table, and stepsFile its steps.
@@ -17,11 +16,7 @@ func (s *server) cutsFile(c *echo.Context) error { return s.listFile(c, "cuts", 
 func (s *server) stepsFile(c *echo.Context) error { return s.listFile(c, "steps", listcsv.Steps) }
 
 func (s *server) listFile(c *echo.Context, what string, of func(reckon.Reckoning, length.Unit) listcsv.Table) error {
-	stored, view, err := s.looked(c)
-	if err != nil {
-		return err
-	}
-	p, err := planfile.Read([]byte(stored.Doc))
+	stored, view, p, err := s.lookedInto(c)
 	if err != nil {
 		return err
 	}

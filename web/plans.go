@@ -77,6 +77,24 @@ func (s *server) looked(c *echo.Context) (store.Plan, PlanView, error) {
 	return stored, view, err
 }
 
+// lookedInto is the same with the plan itself.
+func (s *server) lookedInto(c *echo.Context) (stored store.Plan, view PlanView, p plan.Plan, err error) {
+	if stored, view, err = s.looked(c); err != nil {
+		return stored, view, p, err
+	}
+	p, err = planfile.Read([]byte(stored.Doc))
+	return stored, view, p, err
+}
+
+// planIn is the plan that a request carries as its body.
+func planIn(c *echo.Context) (plan.Plan, error) {
+	data, err := io.ReadAll(c.Request().Body)
+	if err != nil {
+		return plan.Plan{}, err
+	}
+	return planfile.Read(data)
+}
+
 // answer sends a plan, or what kept it from being changed.
 func (s *server) answer(c *echo.Context, status int, p store.Plan, err error, yours json.RawMessage) error {
 	ctx := c.Request().Context()

@@ -7,7 +7,6 @@ import (
 
 	"github.com/labstack/echo/v5"
 
-	"umschlag/format/planfile"
 	"umschlag/format/printpack"
 	"umschlag/format/sharepage"
 	"umschlag/store"
@@ -15,11 +14,7 @@ import (
 
 // sharePage answers with a plan as one page that opens without the app.
 func (s *server) sharePage(c *echo.Context) error {
-	stored, view, err := s.looked(c)
-	if err != nil {
-		return err
-	}
-	p, err := planfile.Read([]byte(stored.Doc))
+	stored, view, p, err := s.lookedInto(c)
 	if err != nil {
 		return err
 	}
@@ -44,11 +39,7 @@ func (s *server) printPack(c *echo.Context) error {
 
 // packed is the plan of a request on paper.
 func (s *server) packed(c *echo.Context, paper, parts string) (store.Plan, []byte, error) {
-	stored, view, err := s.looked(c)
-	if err != nil {
-		return stored, nil, err
-	}
-	p, err := planfile.Read([]byte(stored.Doc))
+	stored, view, p, err := s.lookedInto(c)
 	if err != nil {
 		return stored, nil, err
 	}

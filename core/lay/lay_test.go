@@ -1,7 +1,9 @@
 package lay_test
 
 import (
+	"cmp"
 	"fmt"
+	"math"
 	"math/rand/v2"
 	"slices"
 	"testing"
@@ -343,5 +345,78 @@ func BenchmarkManyNeeds(b *testing.B) {
 		}
 		b.ReportMetric(mean, "mean-length/bound")
 		b.ReportMetric(worst, "worst-length/bound")
+	}
+}
+
+// cutApart are needs that come from cutting a cloth apart along a ruler, thirty pieces and
+// more, none wider than a third of it: strips, alike ones among them, columns that fill the
+// width, and pieces that fill their column. A lay without waste is known to exist, so that the
+// area is the shortest length there is, and the distance from it what a search leaves undone.
+func cutApart(n int) [][]lay.Item {
+	random := rand.New(rand.NewPCG(8, 4))
+	needs := make([][]lay.Item, n)
+	for i := range needs {
+		counts := map[lay.Item]int{}
+		for pieces, wanted := 0, 30+random.IntN(90); pieces < wanted; {
+			high, alike := 6+random.IntN(46), 1+random.IntN(3)
+			for _, w := range divided(random, 160, 6, 53) {
+				parts := []int{high}
+				if random.IntN(2) == 0 && high >= 12 {
+					parts = divided(random, high, 6, high-6)
+				}
+				turn := random.IntN(2) == 0
+				for _, h := range parts {
+					counts[lay.Item{Width: (in / 4).Times(w), Height: (in / 4).Times(h), MayTurn: turn}] += alike
+					pieces += alike
+				}
+			}
+		}
+		for it, count := range counts {
+			it.Count = count
+			needs[i] = append(needs[i], it)
+		}
+		slices.SortFunc(needs[i], func(a, b lay.Item) int {
+			return cmp.Or(cmp.Compare(a.Width, b.Width), cmp.Compare(a.Height, b.Height), cmp.Compare(fmt.Sprint(a.MayTurn), fmt.Sprint(b.MayTurn)))
+		})
+		for k := range needs[i] {
+			needs[i][k].Cut = k
+		}
+	}
+	return needs
+}
+
+// divided is a whole in parts by chance, none smaller than least or larger than most.
+func divided(random *rand.Rand, whole, least, most int) []int {
+	var out []int
+	for whole > most {
+		part := least + random.IntN(most-least+1)
+		if whole-part < least {
+			part = min(whole-least, most)
+		}
+		out, whole = append(out, part), whole-part
+	}
+	return append(out, whole)
+}
+
+// areaOf is the length that pieces take without any waste.
+func areaOf(items []lay.Item) float64 {
+	area := 0.0
+	for _, it := range items {
+		area += it.Width.Float() * it.Height.Float() * float64(it.Count)
+	}
+	return area / (40 * in).Float()
+}
+
+// The generator keeps what it says: what it cuts apart fills whole strips.
+func TestWhatIsCutApartFillsItsCloth(t *testing.T) {
+	for _, items := range cutApart(50) {
+		pieces := 0
+		for _, it := range items {
+			pieces += it.Count
+			assert.LessOrEqual(t, it.Width, 40*in/3)
+		}
+		assert.GreaterOrEqual(t, pieces, 30)
+		quarters := areaOf(items) / (in / 4).Float()
+		assert.InDelta(t, math.Round(quarters), quarters, 1e-6, "whole strips in quarters of an inch")
 	}
 }

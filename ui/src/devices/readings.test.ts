@@ -1,4 +1,4 @@
-import { afterEach, describe, expect, it } from "vitest";
+import { afterEach, describe, expect, it, vi } from "vitest";
 import type { ReadingView } from "../api/api.gen";
 import { atHand, gone, onward, target } from "./active";
 import { entered } from "./readings";
@@ -52,6 +52,15 @@ describe("a reading", () => {
     expect(target("length")?.label).toBe("up");
     onward(up.input); // the last of them
     expect(document.activeElement).toBe(up.input);
+  });
+  it("is left to the window in front", async () => {
+    const one = field("across", "length", true);
+    document.body.append(one.input);
+    one.input.focus();
+    const front = vi.spyOn(document, "hasFocus").mockReturnValue(false);
+    expect((await entered(reading())).says).toBe("41.3 cm came while another window was in front.");
+    front.mockRestore();
+    expect(one.taken).toEqual([]);
   });
   it("says what there is to say of it", async () => {
     const one = field("across", "length", true);

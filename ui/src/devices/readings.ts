@@ -22,6 +22,7 @@ const named = (reading: ReadingView) => (reading.kind === "scale" ? `${reading.t
 /** Enters a reading into the value at hand. */
 export async function entered(reading: ReadingView): Promise<Came> {
   if (reading.gone || reading.refused) return { reading, says: reading.says, wrong: true };
+  if (!document.hasFocus()) return { reading, says: `${named(reading)} came while another window was in front.`, wrong: true };
   const into = target(readsOf(reading.kind));
   if (!into) {
     return {
