@@ -26,7 +26,6 @@ const pictures = [
     path: "/plans/van-cushion-in-four-layers",
     before: (page) => page.getByRole("button", { name: /^Body on the front/ }).focus(),
   },
-  { name: "jacket", path: "/plans/jacket-for-the-visitors-log" },
   {
     name: "pad",
     path: "/plans/story-mat-seat-pad",
@@ -63,6 +62,22 @@ const pictures = [
   { name: "cost", path: "/plans/lavender-mini-first-of-a-dozen/cut/cost", scheme: "dark" },
   { name: "log", path: "/log" },
   { name: "habits", path: "/habits" },
+  {
+    name: "devices",
+    path: "/plans/turntable-hood-listening-corner",
+    before: async (page) => {
+      const set = (id, change) => page.request.put(`/api/v1/devices/${id}`, { data: change });
+      await set("tape", { connected: true });
+      await set("cutter", { connected: true, pace: { speed: 2000, jam_after: 60, gone: false } });
+      await page.reload();
+      await page.getByRole("button", { name: "End panel", exact: true }).click();
+      await page.getByRole("button", { name: "End panel to the cutter" }).click();
+      await page.getByText("slipped under the knife").waitFor();
+      await page.getByRole("textbox", { name: "Length of the box", exact: true }).click();
+      await page.getByRole("button", { name: "Measure", exact: true }).click();
+      await page.getByText("is entered for Length of the box").waitFor();
+    },
+  },
 ];
 
 const server = spawn(join(root, "bin/umschlag"), ["demo", "--listen", "127.0.0.1:0"]);
@@ -82,7 +97,7 @@ const browser = await chromium.launch({
 try {
   const only = process.argv.slice(2);
   for (const { name, path, before, scheme, size } of pictures.filter((p) => only.length === 0 || only.includes(p.name))) {
-    const page = await browser.newPage({ viewport: size ?? { width: 1280, height: 800 }, colorScheme: scheme ?? "light" });
+    const page = await browser.newPage({ baseURL: url, viewport: size ?? { width: 1280, height: 800 }, colorScheme: scheme ?? "light" });
     await page.goto(url + path, { waitUntil: "networkidle" });
     await before?.(page);
     await page.evaluate(() => document.fonts.ready);

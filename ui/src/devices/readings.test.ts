@@ -1,4 +1,4 @@
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { ReadingView } from "../api/api.gen";
 import { atHand, gone, onward, target } from "./active";
 import { entered } from "./readings";
@@ -27,7 +27,12 @@ function field(label: string, reads: "length" | "weight", takes: boolean): { inp
   return { input, taken };
 }
 
+beforeEach(() => {
+  vi.spyOn(document, "hasFocus").mockReturnValue(true);
+});
+
 afterEach(() => {
+  vi.restoreAllMocks();
   for (const input of fields.splice(0)) gone(input);
   document.body.replaceChildren();
 });
@@ -57,9 +62,8 @@ describe("a reading", () => {
     const one = field("across", "length", true);
     document.body.append(one.input);
     one.input.focus();
-    const front = vi.spyOn(document, "hasFocus").mockReturnValue(false);
+    vi.spyOn(document, "hasFocus").mockReturnValue(false);
     expect((await entered(reading())).says).toBe("41.3 cm came while another window was in front.");
-    front.mockRestore();
     expect(one.taken).toEqual([]);
   });
   it("says what there is to say of it", async () => {
