@@ -146,12 +146,12 @@ func (s *Store) Fill(ctx context.Context, w workshopfile.Workshop, titles []Titl
 			_, err := tx.ExecContext(ctx, query, args...)
 			return taken(err)
 		}
-		return errors.Join(s.fill(w, titles, do)...)
+		return errors.Join(fill(w, titles, do)...)
 	})
 }
 
 // fill writes all rows; what goes wrong with the first of them is enough.
-func (s *Store) fill(w workshopfile.Workshop, titles []Title, do func(string, ...any) error) []error {
+func fill(w workshopfile.Workshop, titles []Title, do func(string, ...any) error) []error {
 	var failed []error
 	step := func(query string, args ...any) {
 		if len(failed) == 0 {

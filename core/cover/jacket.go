@@ -60,7 +60,7 @@ func jacket(p plan.Plan) (Cover, finding.List) {
 	}
 	joins = append(joins, Join{Title: "outside to inside", Between: [2]string{"outside", "inside"}, Lengths: [2]sum.Sum{along, along}, Count: 1, Runs: [2][]Run{{all}, {all}},
 		Laid: "Lay the inside right side down on the outside, the flaps between them.", Gap: m.gap(wrap.Total() - front - back), Piped: along.Total(), Closed: true}) // at the flaps it is caught
-	first := upright(last) // the back cover is on the left as the outside is seen
+	first := upright(last)     // the back cover is on the left as the outside is seen
 	if style == plan.Flipped { // the edge it is joined by lies beside the outside
 		first = turned(last, 2)
 	}

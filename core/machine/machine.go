@@ -3,7 +3,6 @@
 package machine
 
 import (
-	"slices"
 	"strings"
 	"unicode"
 	"unicode/utf8"
@@ -34,8 +33,8 @@ const standard = "standard foot"
 // None reports that nothing is sewn.
 func (s SetUp) None() bool { return s == SetUp{} }
 
-// Same reports that a machine set up for one needs no change for the other.
-func (s SetUp) Same(other SetUp) bool { return s == other }
+// ReadyFrom reports that a machine set up for from needs no change.
+func (s SetUp) ReadyFrom(from SetUp) bool { return len(s.Changes(from)) == 0 }
 
 // Text is the set-up as it is read out, its first letter a capital; empty where nothing
 // is sewn.
@@ -106,11 +105,4 @@ func foot(name string) string {
 		return standard
 	}
 	return name
-}
-
-// Count is how often a machine is set up anew for set-ups one after the other, the first
-// one too.
-func Count(inTurn []SetUp) int {
-	inTurn = slices.DeleteFunc(slices.Clone(inTurn), func(s SetUp) bool { return s.None() || s.Hand })
-	return len(slices.CompactFunc(inTurn, SetUp.Same))
 }

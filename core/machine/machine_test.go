@@ -37,15 +37,13 @@ func TestOnlyWhatDiffersIsChanged(t *testing.T) {
 	assert.Empty(t, machine.SetUp{}.Changes(quilting))
 }
 
-func TestChangesAreCounted(t *testing.T) {
-	assert.Equal(t, 3, machine.Count([]machine.SetUp{piecing, {}, piecing, hand, quilting, {}, quilting, piecing}))
-	assert.Zero(t, machine.Count([]machine.SetUp{{}, hand}))
+func TestAMachineIsReadyForWhatItIsSetUpFor(t *testing.T) {
+	assert.True(t, hand.ReadyFrom(piecing), "what is sewn by hand needs no machine")
+	assert.False(t, piecing.ReadyFrom(machine.SetUp{}))
 	rapid.Check(t, func(t *rapid.T) {
 		one := rapid.SampledFrom([]machine.SetUp{piecing, quilting, edge, hand, {}})
-		list := rapid.SliceOf(one).Draw(t, "list")
-		n := machine.Count(list)
-		assert.Equal(t, n, machine.Count(append(list, machine.SetUp{}, hand)), "what is not sewn by machine changes nothing")
-		s := one.Draw(t, "s")
-		assert.Empty(t, s.Changes(s))
+		s, from := one.Draw(t, "s"), one.Draw(t, "from")
+		assert.True(t, s.ReadyFrom(s))
+		assert.Equal(t, len(s.Changes(from)) == 0, s.ReadyFrom(from))
 	})
 }

@@ -90,7 +90,7 @@ func (b *builder) worked() {
 	}
 	for _, p := range b.Face.Parts {
 		if p.Role == front.PocketPart {
-			b.add(Step{ID: b.prefix + p.Name, Stage: Piecing, Stack: onTop(b.faceUp(b.on), Sheet{What: "pocket, folded", Up: RightUp, Cloth: b.faceCloth(b.on)}), Title: "Lay the pocket on", Machine: b.piecing(), Press: "Press the fold.", Caution: ironCaution,
+			b.add(Step{ID: b.prefix + p.Name, Stage: Piecing, Stack: append(b.faceUp(b.on), Sheet{What: "pocket, folded", Up: RightUp, Cloth: b.faceCloth(b.on)}), Title: "Lay the pocket on", Machine: b.piecing(), Press: "Press the fold.", Caution: ironCaution,
 				Text:  "Fold it in half, wrong sides together, the fold at the top; stitch along the fold, lay it on the lower half and baste it round three sides within the seam.",
 				Check: "The fold lies level; a hand goes in."})
 		}

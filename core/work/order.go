@@ -103,7 +103,7 @@ func rank(s Step, set machine.SetUp) int {
 	switch {
 	case s.Machine.None(), s.Machine.Hand:
 		return stage + 1
-	case s.Machine.Same(set):
+	case s.Machine.ReadyFrom(set):
 		return stage
 	}
 	return stage + 2

@@ -81,11 +81,14 @@ func TestFewChangesOfTheMachine(t *testing.T) {
 			given[i].Stage = work.Piecing
 		}
 		ups := func(steps []work.Step) int {
-			var list []machine.SetUp
+			var set machine.SetUp
+			count := 0
 			for _, s := range steps {
-				list = append(list, s.Machine)
+				if !s.Machine.ReadyFrom(set) {
+					count, set = count+1, s.Machine
+				}
 			}
-			return machine.Count(list)
+			return count
 		}
 		got := work.InOrder(slices.Clone(given))
 		least := len(given)

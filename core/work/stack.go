@@ -78,9 +78,6 @@ func (b *builder) faceUp(piece string) []Sheet {
 	return []Sheet{{What: piece, Up: RightUp, Cloth: b.faceCloth(piece)}}
 }
 
-// onTop lays a sheet on others.
-func onTop(below []Sheet, top Sheet) []Sheet { return append(below, top) }
-
 // sheet is what is made of one of several cloths, by its place among them.
 func (b *builder) sheet(what string, cloths []string, at int) Sheet {
 	if at < len(cloths) {

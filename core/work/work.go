@@ -438,7 +438,7 @@ func (b *builder) fittings(piece string, late bool) {
 }
 
 func (b *builder) fitting(f Fitting, piece string) {
-	s := Step{ID: f.ID, Stage: Quilting, Title: fmt.Sprintf("Sew the %s on the %s", strings.ToLower(f.Title), piece), Text: f.Fixing, Check: "It lies " + f.Check, Machine: firmly, Piece: piece, Stack: onTop(b.faceUp(piece), Sheet{What: strings.ToLower(f.Title), Up: RightUp})}
+	s := Step{ID: f.ID, Stage: Quilting, Title: fmt.Sprintf("Sew the %s on the %s", strings.ToLower(f.Title), piece), Text: f.Fixing, Check: "It lies " + f.Check, Machine: firmly, Piece: piece, Stack: append(b.faceUp(piece), Sheet{What: strings.ToLower(f.Title), Up: RightUp})}
 	switch f.Title {
 	case "Handle", "Strap", "Belt", "Loop", "Tape":
 		s.Caution = strapCaution

@@ -18,6 +18,11 @@ type Refusal struct {
 
 func (r *Refusal) Error() string { return r.Reason + " " + r.Remedy }
 
+// Refuse is a refusal for a reason, with what to do instead.
+func Refuse(remedy, reason string, args ...any) error {
+	return &Refusal{Reason: fmt.Sprintf(reason, args...), Remedy: remedy}
+}
+
 // Outline is one shape found in a file, in millimetres.
 type Outline struct {
 	// Name is its id in the file; empty without one.

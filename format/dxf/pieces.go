@@ -40,7 +40,7 @@ func Pieces(data []byte) (pieces []drawing.Drawing, omitted []string, err error)
 			continue
 		}
 		if len(pieces) >= MostOutlines {
-			return nil, nil, refuse("Take out what is not needed.", "The file has more than %d pieces.", MostOutlines)
+			return nil, nil, drawing.Refuse("Take out what is not needed.", "The file has more than %d pieces.", MostOutlines)
 		}
 		d, err := r.piece(name, r.blocks[name])
 		if err != nil {
@@ -57,7 +57,7 @@ func Pieces(data []byte) (pieces []drawing.Drawing, omitted []string, err error)
 	}
 	pieces = slices.DeleteFunc(pieces, func(d drawing.Drawing) bool { return len(d.Lines) == 0 })
 	if len(pieces) == 0 {
-		return nil, nil, refuse("Draw each piece as a block of polylines, its boundary on layer 1.", "There is no piece in the file%s.", r.omitted.Because())
+		return nil, nil, drawing.Refuse("Draw each piece as a block of polylines, its boundary on layer 1.", "There is no piece in the file%s.", r.omitted.Because())
 	}
 	return pieces, r.omitted.List(), nil
 }
@@ -88,7 +88,7 @@ func (r *reader) piece(name string, list []entity) (drawing.Drawing, error) {
 			continue
 		}
 		if r.points += len(run.Segments); r.points > mostPoints {
-			return d, refuse("Take out what is not needed.", "The file has more than %d points.", mostPoints)
+			return d, drawing.Refuse("Take out what is not needed.", "The file has more than %d points.", mostPoints)
 		}
 		paths[layer] = append(paths[layer], shape.Path{run}.Mapped(m)...)
 	}

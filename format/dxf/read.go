@@ -4,7 +4,6 @@ import (
 	"bufio"
 	"bytes"
 	"errors"
-	"fmt"
 	"io"
 	"math"
 	"strconv"
@@ -22,10 +21,6 @@ const (
 	mostDepth    = 8
 	mostPoints   = 50_000
 )
-
-func refuse(remedy, reason string, args ...any) error {
-	return &drawing.Refusal{Reason: fmt.Sprintf(reason, args...), Remedy: remedy}
-}
 
 const asRelease12 = "Save it as an ASCII DXF of release 12 and try again."
 
@@ -51,7 +46,7 @@ func Read(data []byte) (drawing.Found, error) {
 		return drawing.Found{}, err
 	}
 	if len(r.out) == 0 {
-		return drawing.Found{}, refuse("Draw it with polylines, lines, circles or arcs.", "There is no outline in the file%s.", r.omitted.Because())
+		return drawing.Found{}, drawing.Refuse("Draw it with polylines, lines, circles or arcs.", "There is no outline in the file%s.", r.omitted.Because())
 	}
 	return drawing.Found{Outlines: r.out, Omitted: r.omitted.List()}, nil
 }
@@ -59,10 +54,10 @@ func Read(data []byte) (drawing.Found, error) {
 // opened takes a file apart into its blocks and entities.
 func opened(data []byte) (*reader, error) {
 	if len(data) > MostBytes {
-		return nil, refuse("Take out what is not needed.", "The file has %d kB; up to %d are read.", len(data)>>10, MostBytes>>10)
+		return nil, drawing.Refuse("Take out what is not needed.", "The file has %d kB; up to %d are read.", len(data)>>10, MostBytes>>10)
 	}
 	if bytes.HasPrefix(data, []byte("AutoCAD Binary DXF")) {
-		return nil, refuse(asRelease12, "The file is a binary DXF.")
+		return nil, drawing.Refuse(asRelease12, "The file is a binary DXF.")
 	}
 	pairs, err := scan(data)
 	if err != nil {
@@ -83,25 +78,25 @@ func scan(data []byte) ([]pair, error) {
 		text := strings.TrimSpace(in.Text())
 		code, err := strconv.Atoi(text)
 		if err != nil {
-			return nil, refuse(asRelease12, "Line %d of the file should be a group code and is %q.", line, text[:min(len(text), 20)])
+			return nil, drawing.Refuse(asRelease12, "Line %d of the file should be a group code and is %q.", line, text[:min(len(text), 20)])
 		}
 		if !in.Scan() {
-			return nil, refuse(asRelease12, "The file ends in the middle: group code %d on line %d has no value.", code, line)
+			return nil, drawing.Refuse(asRelease12, "The file ends in the middle: group code %d on line %d has no value.", code, line)
 		}
 		line++
 		out = append(out, pair{code, strings.TrimSpace(in.Text()), line})
 		if len(out) > MostPairs {
-			return nil, refuse("Take out what is not needed.", "The file has more than %d values.", MostPairs)
+			return nil, drawing.Refuse("Take out what is not needed.", "The file has more than %d values.", MostPairs)
 		}
 	}
 	if err := in.Err(); err != nil {
 		if errors.Is(err, io.ErrUnexpectedEOF) || errors.Is(err, bufio.ErrTooLong) {
-			return nil, refuse(asRelease12, "Line %d of the file is too long to be one.", line+1)
+			return nil, drawing.Refuse(asRelease12, "Line %d of the file is too long to be one.", line+1)
 		}
-		return nil, refuse(asRelease12, "The file cannot be read: %s.", err)
+		return nil, drawing.Refuse(asRelease12, "The file cannot be read: %s.", err)
 	}
 	if n := len(out); n == 0 || out[n-1].code != 0 || out[n-1].value != "EOF" {
-		return nil, refuse(asRelease12, "The file is no DXF, or its end is missing.")
+		return nil, drawing.Refuse(asRelease12, "The file is no DXF, or its end is missing.")
 	}
 	return out, nil
 }
@@ -137,7 +132,7 @@ func (e entity) number(code int, otherwise float64) (float64, error) {
 func (p pair) number() (float64, error) {
 	f, err := strconv.ParseFloat(p.value, 64)
 	if err != nil || math.IsNaN(f) || math.Abs(f) > 1e7 {
-		return 0, refuse(asRelease12, "Line %d of the file should be a number and is %q.", p.line, p.value[:min(len(p.value), 20)])
+		return 0, drawing.Refuse(asRelease12, "Line %d of the file should be a number and is %q.", p.line, p.value[:min(len(p.value), 20)])
 	}
 	return f, nil
 }
@@ -209,7 +204,7 @@ func gathered(list []entity, e entity) []entity {
 // place draws entities under a map.
 func (r *reader) place(list []entity, m shape.Matrix, depth int) error {
 	if depth > mostDepth {
-		return refuse("Explode the blocks in the drawing program first.", "Blocks lie within each other more than %d deep.", mostDepth)
+		return drawing.Refuse("Explode the blocks in the drawing program first.", "Blocks lie within each other more than %d deep.", mostDepth)
 	}
 	for _, e := range list {
 		if e.kind == "INSERT" {
@@ -228,7 +223,7 @@ func (r *reader) place(list []entity, m shape.Matrix, depth int) error {
 		}
 		r.points += len(run.Segments)
 		if r.points > mostPoints || len(r.out) >= MostOutlines {
-			return refuse("Take out what is not needed.", "The file has more than %d outlines or %d points.", MostOutlines, mostPoints)
+			return drawing.Refuse("Take out what is not needed.", "The file has more than %d outlines or %d points.", MostOutlines, mostPoints)
 		}
 		r.out = append(r.out, drawing.Outline{Path: shape.Path{run}.Mapped(m), Line: !run.Closed})
 	}
@@ -238,7 +233,7 @@ func (r *reader) place(list []entity, m shape.Matrix, depth int) error {
 // insert places a block.
 func (r *reader) insert(e entity, m shape.Matrix, depth int) error {
 	if r.inserts++; r.inserts > MostOutlines {
-		return refuse("Explode the blocks in the drawing program first.", "The file has more than %d blocks inserted.", MostOutlines)
+		return drawing.Refuse("Explode the blocks in the drawing program first.", "The file has more than %d blocks inserted.", MostOutlines)
 	}
 	var at [5]float64
 	for i, g := range []struct {

@@ -1,7 +1,6 @@
 package hpgl
 
 import (
-	"fmt"
 	"math"
 	"slices"
 	"strconv"
@@ -33,15 +32,11 @@ func (s Stroke) Length() float64 {
 	return total
 }
 
-func refuse(remedy, reason string, args ...any) error {
-	return &drawing.Refusal{Reason: fmt.Sprintf(reason, args...), Remedy: remedy}
-}
-
 // Read reads what a plotter would draw: pens, pen up and down, absolute and relative moves,
 // and a scaled plane. It fails with a drawing.Refusal for everything else.
 func Read(data []byte) ([]Stroke, error) {
 	if len(data) > MostBytes {
-		return nil, refuse("Send a smaller drawing.", "The plot has %d kB; up to %d are read.", len(data)>>10, MostBytes>>10)
+		return nil, drawing.Refuse("Send a smaller drawing.", "The plot has %d kB; up to %d are read.", len(data)>>10, MostBytes>>10)
 	}
 	r := &reader{pen: 1, scale: [2]float64{1 / float64(Units), 1 / float64(Units)}, corners: [4]float64{0, 0, 1, 1}}
 	for i, text := range strings.Split(string(data), ";") {
@@ -50,7 +45,7 @@ func Read(data []byte) ([]Stroke, error) {
 			continue
 		}
 		if len(text) < 2 {
-			return nil, refuse("Send it again as HP-GL.", "Command %d is %q, which is no command.", i+1, text)
+			return nil, drawing.Refuse("Send it again as HP-GL.", "Command %d is %q, which is no command.", i+1, text)
 		}
 		if err := r.command(i+1, strings.ToUpper(text[:2]), text[2:]); err != nil {
 			return nil, err
@@ -58,7 +53,7 @@ func Read(data []byte) ([]Stroke, error) {
 	}
 	r.lift()
 	if len(r.out) == 0 {
-		return nil, refuse("Send a drawing that has lines.", "The plot draws nothing.")
+		return nil, drawing.Refuse("Send a drawing that has lines.", "The plot draws nothing.")
 	}
 	return r.out, nil
 }
@@ -90,7 +85,7 @@ var known = []string{"IN", "DF", "SP", "PU", "PD", "PA", "PR", "IP", "SC"}
 
 func (r *reader) command(n int, name, rest string) error {
 	if !slices.Contains(known, name) {
-		return refuse("Pens, moves and scaling are read: IN, SP, PU, PD, PA, PR, IP, SC.", "Command %d, %s, is not known here.", n, name)
+		return drawing.Refuse("Pens, moves and scaling are read: IN, SP, PU, PD, PA, PR, IP, SC.", "Command %d, %s, is not known here.", n, name)
 	}
 	values, err := numbers(n, name, rest)
 	if err != nil {
@@ -116,7 +111,7 @@ func (r *reader) command(n int, name, rest string) error {
 		return r.moves(n, values)
 	case "IP":
 		if len(values) != 4 || values[0] == values[2] || values[1] == values[3] {
-			return refuse("Send it again as HP-GL.", "Command %d, IP, needs two corners.", n)
+			return drawing.Refuse("Send it again as HP-GL.", "Command %d, IP, needs two corners.", n)
 		}
 		copy(r.corners[:], values)
 	case "SC":
@@ -132,7 +127,7 @@ func (r *reader) scaled(n int, v []float64) error {
 		return nil
 	}
 	if len(v) != 4 || v[0] == v[1] || v[2] == v[3] {
-		return refuse("Send it again as HP-GL.", "Command %d, SC, needs a plane of some size.", n)
+		return drawing.Refuse("Send it again as HP-GL.", "Command %d, SC, needs a plane of some size.", n)
 	}
 	for k := range 2 {
 		low, high := r.corners[k], r.corners[k+2]
@@ -144,10 +139,10 @@ func (r *reader) scaled(n int, v []float64) error {
 
 func (r *reader) moves(n int, v []float64) error {
 	if len(v)%2 != 0 {
-		return refuse("Send it again as HP-GL.", "Command %d has an odd number of coordinates.", n)
+		return drawing.Refuse("Send it again as HP-GL.", "Command %d has an odd number of coordinates.", n)
 	}
 	if r.points += len(v) / 2; r.points > MostPoints {
-		return refuse("Send a smaller drawing.", "The plot has more than %d points.", MostPoints)
+		return drawing.Refuse("Send a smaller drawing.", "The plot has more than %d points.", MostPoints)
 	}
 	for i := 0; i < len(v); i += 2 {
 		to := shape.Point{X: v[i]*r.scale[0] + r.shift[0], Y: v[i+1]*r.scale[1] + r.shift[1]}
@@ -155,7 +150,7 @@ func (r *reader) moves(n int, v []float64) error {
 			to = shape.Point{X: r.at.X + v[i]*r.scale[0], Y: r.at.Y + v[i+1]*r.scale[1]}
 		}
 		if math.IsNaN(to.X+to.Y) || math.Abs(to.X) > farthest || math.Abs(to.Y) > farthest {
-			return refuse("Send it at true size.", "Command %d goes farther than any cutter reaches.", n)
+			return drawing.Refuse("Send it at true size.", "Command %d goes farther than any cutter reaches.", n)
 		}
 		if r.down && r.pen > 0 {
 			if len(r.now) == 0 {
@@ -177,7 +172,7 @@ func numbers(n int, name, text string) ([]float64, error) {
 	for i, f := range fields {
 		v, err := strconv.ParseFloat(f, 64)
 		if err != nil || math.IsNaN(v) || math.IsInf(v, 0) {
-			return nil, refuse("Send it again as HP-GL.", "Command %d, %s, has %q for a number.", n, name, short(f))
+			return nil, drawing.Refuse("Send it again as HP-GL.", "Command %d, %s, has %q for a number.", n, name, short(f))
 		}
 		out[i] = v
 	}

@@ -339,6 +339,9 @@ func (p *pack) step(number int, s reckon.Step) {
 	}
 	more("Machine: ", s.Machine, ink)
 	more("Press: ", s.Press, ink)
+	if s.Rest > 0 {
+		more("Then: ", fmt.Sprintf("let it cool flat for %d minutes before it is moved.", s.Rest), ink)
+	}
 	more("Check: ", s.Check, moss)
 	more("", s.Caution, madder)
 	if s.Gate != "" && s.Expect != nil {

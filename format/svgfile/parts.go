@@ -8,6 +8,7 @@ import (
 	"strings"
 
 	"umschlag/core/shape"
+	"umschlag/format/drawing"
 )
 
 // attribute is a presentation attribute; one in style= counts before it.
@@ -36,7 +37,7 @@ func (s style) in(e xml.StartElement) (style, error) {
 	if text := attribute(e, "transform"); text != "" {
 		m, err := transform(text)
 		if err != nil {
-			return s, refuse(another, "The transform %q of a <%s> cannot be read.", shorten(text), e.Name.Local)
+			return s, drawing.Refuse(another, "The transform %q of a <%s> cannot be read.", shorten(text), e.Name.Local)
 		}
 		s.matrix = m.Then(s.matrix)
 	}
@@ -88,7 +89,7 @@ func scaleOf(e xml.StartElement) (shape.Matrix, error) {
 	}
 	v, err := numbers(box)
 	if err != nil || len(v) != 4 || !(v[2] > 0) || !(v[3] > 0) {
-		return shape.Same, refuse(another, "The viewBox %q of the file cannot be read.", shorten(box))
+		return shape.Same, drawing.Refuse(another, "The viewBox %q of the file cannot be read.", shorten(box))
 	}
 	w, wide := sized(attribute(e, "width"))
 	h, high := sized(attribute(e, "height"))

@@ -30,26 +30,22 @@ const (
 	mostSegments = 10_000
 )
 
-func refuse(remedy, reason string, args ...any) error {
-	return &drawing.Refusal{Reason: fmt.Sprintf(reason, args...), Remedy: remedy}
-}
-
 const another = "Save it as a plain SVG drawing and try again."
 
 // Read reads a file. It fails with a drawing.Refusal.
 func Read(data []byte) (drawing.Found, error) {
 	if len(data) > MostBytes {
-		return drawing.Found{}, refuse("Take out pictures and what is not needed.", "The file has %d kB; up to %d are read.", len(data)>>10, MostBytes>>10)
+		return drawing.Found{}, drawing.Refuse("Take out pictures and what is not needed.", "The file has %d kB; up to %d are read.", len(data)>>10, MostBytes>>10)
 	}
 	if !utf8.Valid(data) {
-		return drawing.Found{}, refuse("Save it as UTF-8.", "The file is no UTF-8 text.")
+		return drawing.Found{}, drawing.Refuse("Save it as UTF-8.", "The file is no UTF-8 text.")
 	}
 	r := &reader{dec: xml.NewDecoder(bytes.NewReader(data)), data: data, omitted: drawing.Omitted{}}
 	if err := r.all(); err != nil {
 		return drawing.Found{}, err
 	}
 	if len(r.out) == 0 {
-		return drawing.Found{}, refuse("Turn texts and pictures into paths in the drawing program first.", "Nothing in the file can be cut out%s.", r.omitted.Because())
+		return drawing.Found{}, drawing.Refuse("Turn texts and pictures into paths in the drawing program first.", "Nothing in the file can be cut out%s.", r.omitted.Because())
 	}
 	return drawing.Found{Outlines: r.out, Omitted: r.omitted.List()}, nil
 }
@@ -83,18 +79,18 @@ func (r *reader) token() (xml.Token, error) {
 		case errors.Is(err, io.EOF):
 			return nil, io.EOF
 		case errors.As(err, &syntax):
-			return nil, refuse(another, "Line %d of the file: %s.", syntax.Line, syntax.Msg)
+			return nil, drawing.Refuse(another, "Line %d of the file: %s.", syntax.Line, syntax.Msg)
 		case err != nil:
-			return nil, refuse(another, "The file cannot be read: %s.", err)
+			return nil, drawing.Refuse(another, "The file cannot be read: %s.", err)
 		}
 		switch t := t.(type) {
 		case xml.Directive:
 			if !plainDoctype(string(t)) {
-				return nil, refuse(another, "The file defines entities of its own.")
+				return nil, drawing.Refuse(another, "The file defines entities of its own.")
 			}
 		case xml.StartElement:
 			if r.nodes++; r.nodes > MostNodes {
-				return nil, refuse("Draw it simpler, or in several files.", "The file has more than %d elements.", MostNodes)
+				return nil, drawing.Refuse("Draw it simpler, or in several files.", "The file has more than %d elements.", MostNodes)
 			}
 			return t, safe(t)
 		case xml.EndElement:
@@ -112,18 +108,18 @@ func plainDoctype(text string) bool {
 func safe(e xml.StartElement) error {
 	name := strings.ToLower(e.Name.Local)
 	if name == "script" || name == "foreignobject" || name == "iframe" || name == "handler" {
-		return refuse(another, "The file has a <%s>: it does more than draw.", e.Name.Local)
+		return drawing.Refuse(another, "The file has a <%s>: it does more than draw.", e.Name.Local)
 	}
 	for _, a := range e.Attr {
 		key, value := strings.ToLower(a.Name.Local), strings.ToLower(strings.TrimSpace(a.Value))
 		switch {
 		case strings.HasPrefix(key, "on"):
-			return refuse(another, "A <%s> in the file has a script (%s).", e.Name.Local, a.Name.Local)
+			return drawing.Refuse(another, "A <%s> in the file has a script (%s).", e.Name.Local, a.Name.Local)
 		case (key == "href" || key == "src") && strings.HasPrefix(value, "javascript:"):
-			return refuse(another, "A <%s> in the file has a script (%s).", e.Name.Local, a.Name.Local)
+			return drawing.Refuse(another, "A <%s> in the file has a script (%s).", e.Name.Local, a.Name.Local)
 		case (key == "href" || key == "src") && name != "a" && !strings.HasPrefix(value, "#") && !strings.HasPrefix(value, "data:"),
 			outside(value), key == "base" && value != "":
-			return refuse("Save it with everything it needs inside.", "A <%s> in the file points outside it.", e.Name.Local)
+			return drawing.Refuse("Save it with everything it needs inside.", "A <%s> in the file points outside it.", e.Name.Local)
 		}
 	}
 	return nil
@@ -151,7 +147,7 @@ func (r *reader) all() error {
 		t, err := r.token()
 		if err == io.EOF {
 			if !r.seen {
-				return refuse("Choose an SVG file.", "This is no SVG file.")
+				return drawing.Refuse("Choose an SVG file.", "This is no SVG file.")
 			}
 			return nil
 		}
@@ -163,7 +159,7 @@ func (r *reader) all() error {
 			continue
 		}
 		if r.seen || strings.ToLower(e.Name.Local) != "svg" {
-			return refuse("Choose an SVG file.", "This is no SVG file: it begins with <%s>.", e.Name.Local)
+			return drawing.Refuse("Choose an SVG file.", "This is no SVG file: it begins with <%s>.", e.Name.Local)
 		}
 		r.seen = true
 		m, err := scaleOf(e)
@@ -194,12 +190,12 @@ var quiet = map[string]bool{
 // children reads what stands within an element until it ends.
 func (r *reader) children(s style, depth int) error {
 	if depth > MostDepth {
-		return refuse("Ungroup it in the drawing program.", "Groups in the file lie more than %d deep.", MostDepth)
+		return drawing.Refuse("Ungroup it in the drawing program.", "Groups in the file lie more than %d deep.", MostDepth)
 	}
 	for {
 		t, err := r.token()
 		if err == io.EOF {
-			return refuse(another, "The file ends in the middle.")
+			return drawing.Refuse(another, "The file ends in the middle.")
 		}
 		if err != nil {
 			return err
@@ -247,7 +243,7 @@ func (r *reader) skip(name string, depth int) error {
 	for at := 1; at > 0; {
 		t, err := r.token()
 		if err == io.EOF {
-			return refuse(another, "The file ends in the middle.")
+			return drawing.Refuse(another, "The file ends in the middle.")
 		}
 		if err != nil {
 			return err
@@ -258,12 +254,12 @@ func (r *reader) skip(name string, depth int) error {
 			at--
 		}
 		if at+depth > MostDepth {
-			return refuse("Ungroup it in the drawing program.", "Groups in the file lie more than %d deep.", MostDepth)
+			return drawing.Refuse("Ungroup it in the drawing program.", "Groups in the file lie more than %d deep.", MostDepth)
 		}
 	}
 	if name == "style" {
 		if outside(strings.ToLower(string(r.data[from:r.dec.InputOffset()]))) {
-			return refuse("Save it with everything it needs inside.", "A style sheet in the file points outside it.")
+			return drawing.Refuse("Save it with everything it needs inside.", "A style sheet in the file points outside it.")
 		}
 		r.omit("style sheet (colours in it are not read)")
 	}
@@ -311,10 +307,10 @@ func (r *reader) draw(e xml.StartElement, s style, name string) error {
 		r.segments += len(run.Segments)
 	}
 	if r.segments > mostSegments {
-		return refuse("Draw it simpler, or in several files.", "The outlines in the file have more than %d points.", mostSegments)
+		return drawing.Refuse("Draw it simpler, or in several files.", "The outlines in the file have more than %d points.", mostSegments)
 	}
 	if len(r.out) == MostOutlines {
-		return refuse("Keep what is to be cut out, in several files if need be.", "The file has more than %d shapes.", MostOutlines)
+		return drawing.Refuse("Keep what is to be cut out, in several files if need be.", "The file has more than %d shapes.", MostOutlines)
 	}
 	out := drawing.Outline{Name: plainName(get("id")), Path: path, Line: s.fill == "none"}
 	out.Fill, _ = colour(s.fill)
