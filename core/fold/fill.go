@@ -13,10 +13,12 @@ const (
 	crown     = 1.0 / 16
 )
 
-// rings and sides are how finely a filled piece is drawn.
+// How finely a filled piece is drawn: in so many rings, fewer where its rim has many points,
+// and so many points on a side.
 const (
-	rings = 10
-	sides = 12
+	fewRings, manyRings = 6, 10
+	manyPoints          = 160
+	sides               = 12
 )
 
 // bulge is how a piece looks when it is filled.
@@ -75,10 +77,13 @@ func (f *folder) fill(leaf int, p cover.Piece, b bulge) {
 	y1, y2 := reach(b.inner, 1)
 	middle := [2]float64{(x1 + x2) / 2, (y1 + y2) / 2}
 	one.Points, one.Lifts, one.Triangles = [][2]float64{middle}, nil, nil
-	n := len(rim)
+	n, rings := len(rim), manyRings
+	if n > manyPoints {
+		rings = fewRings
+	}
 	for r := 1; r <= rings+1; r++ {
 		for _, at := range rim {
-			share := within(b.inner, middle, at) * float64(r) / rings
+			share := within(b.inner, middle, at) * float64(r) / float64(rings)
 			if r > rings { // the flange
 				share = 1
 			}
