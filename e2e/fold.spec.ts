@@ -20,14 +20,14 @@ const drawn = (page: Page) =>
 async function open(page: Page, url: string) {
   await page.goto(url);
   await page.getByRole("button", { name: "Folded up" }).click();
-  await expect.poll(async () => (await drawn(page)).covered, { timeout: 20_000 }).toBeGreaterThan(1500);
+  await expect.poll(async () => (await drawn(page)).covered, { timeout: 60_000 }).toBeGreaterThan(1500);
 }
 
 /** Something changes the picture. */
 async function changes(page: Page, act: () => Promise<unknown>) {
   const { picture } = await drawn(page);
   await act();
-  await expect.poll(async () => (await drawn(page)).picture !== picture, { timeout: 15_000 }).toBe(true);
+  await expect.poll(async () => (await drawn(page)).picture !== picture, { timeout: 30_000 }).toBe(true);
 }
 
 test.use({
@@ -42,6 +42,8 @@ test.use({
       "--disable-sync",
       "--use-angle=swiftshader",
       "--enable-unsafe-swiftshader",
+      "--disable-gpu-rasterization",
+      "--disable-accelerated-2d-canvas",
     ],
   },
 });
@@ -107,7 +109,7 @@ test("what folds is loaded when it is opened, and the key F opens it", async ({ 
   await page.goto(demo.url + hood, { waitUntil: "networkidle" });
   expect(scripts.filter((s) => /Folded|Scene/.test(s))).toEqual([]);
   await page.keyboard.press("f");
-  await expect(page.getByRole("slider", { name: "From flat to closed" })).toBeVisible();
+  await expect(page.getByRole("slider", { name: "From flat to closed" })).toBeVisible({ timeout: 30_000 });
   expect(scripts.filter((s) => /Folded/.test(s))).toHaveLength(1);
   await page.locator("body").press("f");
   await expect(page.getByLabel(/^The pieces of Turntable hood/)).toBeVisible();
@@ -119,7 +121,7 @@ test("a server that is away is told, and asked once more", async ({ page, demo }
   await page.getByRole("button", { name: "Folded up" }).click();
   await expect(page.getByText("The app's server does not answer.")).toBeVisible();
   await page.getByRole("button", { name: "Try again" }).click();
-  await expect(page.getByRole("slider", { name: "From flat to closed" })).toBeVisible();
+  await expect(page.getByRole("slider", { name: "From flat to closed" })).toBeVisible({ timeout: 30_000 });
 });
 
 // The picture is posed by the browser and the room is read off by the core: both must fold

@@ -92,7 +92,7 @@ func standing(it Item, item int, turned bool) piece {
 }
 
 // high is how high a strip is: as the tallest piece left, or by chance so much higher
-// that a column of others comes out even.
+// that a column of others comes out even, of one height or of two.
 func high(kinds []kind, choice int) length.Length {
 	tallest := kinds[0].h
 	random := rand.New(rand.NewPCG(uint64(choice), 7))
@@ -100,6 +100,12 @@ func high(kinds []kind, choice int) length.Length {
 		return tallest
 	}
 	k := kinds[random.IntN(len(kinds))]
+	if choice%4 == 3 {
+		other := kinds[random.IntN(len(kinds))]
+		if sum := k.h + other.h; sum >= tallest && sum <= 2*tallest {
+			return sum
+		}
+	}
 	if n := int((tallest + k.h - 1) / k.h); n <= k.left {
 		return k.h.Times(n)
 	}

@@ -420,3 +420,47 @@ func TestWhatIsCutApartFillsItsCloth(t *testing.T) {
 		assert.InDelta(t, math.Round(quarters), quarters, 1e-6, "whole strips in quarters of an inch")
 	}
 }
+
+// A short search already comes near the area where a lay without waste is known to exist; the
+// benchmark says what a long one does.
+func TestLaysComeNearTheAreaWhereOneCan(t *testing.T) {
+	mean, worst := overArea(t, cutApart(12), 3)
+	assert.Less(t, mean, 1.05)
+	assert.Less(t, worst, 1.10)
+}
+
+// BenchmarkNeedsCutApart tells how far lays are from the area, where a lay that takes no more
+// is known to exist: at once, after five rounds of a search, and after eight, and the two that
+// are left where a lay is more than 8 % over.
+func BenchmarkNeedsCutApart(b *testing.B) {
+	needs := cutApart(200)
+	for _, last := range []int{0, 5, whole} {
+		b.Run(fmt.Sprint("rounds-", last), func(b *testing.B) {
+			for b.Loop() {
+				mean, worst := overArea(b, needs, last)
+				b.ReportMetric(mean, "mean-length/area")
+				b.ReportMetric(worst, "worst-length/area")
+			}
+		})
+	}
+}
+
+// whole is the round after which only those lays are sought on that are far over their area.
+const whole = 8
+
+// overArea is how much longer than their area needs are laid after so many rounds, on the mean
+// and at worst; every lay is checked.
+func overArea(t require.TestingT, needs [][]lay.Item, last int) (mean, worst float64) {
+	for _, items := range needs {
+		l, left := lay.Of(items, lay.Cloth{Usable: 40 * in})
+		if last > 0 {
+			l = lay.Search(items, lay.Cloth{Usable: 40 * in}, func(f lay.Found) bool {
+				return f.Round < last || last == whole && f.Lay.Length.Float() > 1.08*areaOf(items)
+			}).Lay
+		}
+		require.NoError(t, check(items, left, l))
+		ratio := l.Length.Float() / areaOf(items)
+		mean, worst = mean+ratio/float64(len(needs)), max(worst, ratio)
+	}
+	return mean, worst
+}

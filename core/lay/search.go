@@ -30,10 +30,10 @@ type look struct{ beginnings, choices int }
 var quick = look{1, 6}
 
 // rounds are those of a search.
-var rounds = []look{{2, 8}, {4, 8}, {8, 16}, {16, 16}, {32, 16}, {32, 32}, {64, 32}, {128, 32}}
+var rounds = []look{{2, 8}, {4, 8}, {8, 16}, {16, 16}, {32, 16}, {32, 32}, {64, 32}, {128, 32}, {64, 128}, {128, 128}}
 
 // most is how wide a number in a way may be.
-const most = 32
+const most = 128
 
 // Valid tells whether a way could come from a search.
 func (w Way) Valid() bool {

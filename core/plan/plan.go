@@ -73,7 +73,7 @@ type Costs struct {
 
 // Sought is how a shorter lay was found.
 type Sought struct {
-	// Way is the choice made for each strip from the squared end on, 0 to 31.
+	// Way is the choice made for each strip from the squared end on, 0 to 127.
 	Way []int `json:"way" jsonschema:"required"`
 }
 

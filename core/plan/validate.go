@@ -65,7 +65,7 @@ func (p Plan) Validate() finding.List {
 	v.count("/costs/minutes", "The minutes of one cover", p.Costs.Minutes, 0, mostMinutes)
 	v.money("/costs/other", "Other costs", p.Costs.Other)
 	for _, letter := range slices.Sorted(maps.Keys(p.Lays)) {
-		if slices.ContainsFunc(p.Lays[letter].Way, func(choice int) bool { return choice < 0 || choice > 31 }) || len(p.Lays[letter].Way) > mostStrips {
+		if slices.ContainsFunc(p.Lays[letter].Way, func(choice int) bool { return choice < 0 || choice > mostChoices }) || len(p.Lays[letter].Way) > mostStrips {
 			v.stop(finding.Path("lays", letter, "way"), "No search finds a lay that way.", "Take it out, and look for a shorter lay anew.")
 		}
 	}
@@ -164,8 +164,11 @@ const mostNote = 2000
 // mostMinutes of work on one cover: a hundred hours.
 const mostMinutes = 6000
 
-// mostStrips of a lay.
-const mostStrips = 2000
+// mostStrips of a lay, and mostChoices the largest number of a choice for one.
+const (
+	mostStrips  = 2000
+	mostChoices = 127
+)
 
 // mostSpoiled of one cut.
 const mostSpoiled = 99

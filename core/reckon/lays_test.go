@@ -75,7 +75,7 @@ func TestALayThatWasFoundIsKept(t *testing.T) {
 	kept := clothOf(t, reckon.Reckon(p, nil), "A")
 	assert.Equal(t, int64(found.Lay.Length), kept.Lay.Length.NM)
 	assert.LessOrEqual(t, kept.Lay.Length.NM, plain.Lay.Length.NM)
-	p.Lays["A"] = plan.Sought{Way: []int{99}}
+	p.Lays["A"] = plan.Sought{Way: []int{128}}
 	assert.Contains(t, codes(reckon.Reckon(p, nil)), "out-of-range")
 	_, ok = reckon.NeedsOf(p, nil, "A")
 	assert.False(t, ok, "a plan that cannot be right has no needs")
@@ -156,4 +156,17 @@ func TestALayThatCouldBeShortEnoughIsToBeLookedFor(t *testing.T) {
 	n.Sought = true
 	buyer.Reckoning.Cloths[0] = n
 	assert.Empty(t, reckon.Instead("dot", []reckon.Buyer{buyer}, nil), "it was looked for")
+}
+
+// What a plan may hold of a lay that was sought is what a search can say of one.
+func TestAWayOfAPlanIsOneOfASearch(t *testing.T) {
+	p := plan.Base("in", plan.DefaultHabits("in"))
+	p.Title = "cushion"
+	p.Object = plan.Object{Kind: plan.Form, Width: 12 * in, Height: 12 * in, Fill: "feather"}
+	p.Cover.Kind = plan.Cushion
+	p.Cloths = map[string]plan.Cloth{"A": {Name: "a"}}
+	for _, choice := range []int{-1, 0, 31, 127, 128, 1000} {
+		p.Lays = map[string]plan.Sought{"A": {Way: []int{choice}}}
+		assert.Equal(t, lay.Way{choice}.Valid(), !p.Settle().Validate().Stopped(), "%d", choice)
+	}
 }

@@ -1282,7 +1282,7 @@ other?: number
  */
 export interface Sought {
 /**
- * Way is the choice made for each strip from the squared end on, 0 to 31.
+ * Way is the choice made for each strip from the squared end on, 0 to 127.
  */
 way: number[]
 }

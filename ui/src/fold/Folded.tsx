@@ -200,11 +200,14 @@ function useDrawn<Of>(draw: (piece: Piece, detail: Detail) => Promise<Of>, piece
   useEffect(() => {
     if (!detail) return;
     let stale = false;
-    void Promise.all(pieces.map(async (p) => [p.name, await draw(p, detail)] as const)).then(
-      (list) => !stale && setDone({ drawn: Object.fromEntries(list), draw, pieces }),
-    );
+    const all = async () => {
+      const list = await Promise.all(pieces.map(async (p) => [p.name, await draw(p, detail)] as const));
+      if (!stale) setDone({ drawn: Object.fromEntries(list), draw, pieces });
+    };
+    const begun = setTimeout(() => void all(), detail.after);
     return () => {
       stale = true;
+      clearTimeout(begun);
     };
   }, [draw, pieces, detail]);
   return { drawn: done?.drawn ?? null, fresh: done?.draw === draw && done.pieces === pieces };

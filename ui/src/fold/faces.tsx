@@ -18,13 +18,17 @@ export interface Face {
 export interface Detail {
   longest: number;
   finest: number;
+  /** How long is waited, in milliseconds, before it is worth drawing so finely. */
+  after: number;
+  /** Draws stitches as dashes, which takes its time. */
+  dashed: boolean;
 }
-export const fine: Detail = { longest: 1280, finest: 3 };
-export const coarse: Detail = { longest: 640, finest: 1.5 };
+export const fine: Detail = { longest: 1280, finest: 3, after: 1200, dashed: true };
+export const coarse: Detail = { longest: 640, finest: 1.5, after: 0, dashed: false };
 
-function viewOf(piece: Piece, { longest, finest }: Detail): View {
+function viewOf(piece: Piece, { longest, finest, dashed }: Detail): View {
   const box = around(piece.outline);
-  return { ...box, scale: Math.min(finest, longest / Math.max(box.width, box.height)) };
+  return { ...box, scale: Math.min(finest, longest / Math.max(box.width, box.height)), dashed };
 }
 
 /** Draws the right side of a piece, with arrows the way its cloth runs where they are asked for. */
@@ -62,6 +66,7 @@ interface View {
   width: number;
   height: number;
   scale: number;
+  dashed: boolean;
 }
 
 /** A drawing in millimetres as a picture. */
@@ -73,7 +78,7 @@ async function pictured(view: View, drawing: React.ReactNode): Promise<HTMLCanva
     root.render(
       // biome-ignore lint/a11y/noSvgWithoutTitle: it is never read, only laid on a surface
       <svg xmlns="http://www.w3.org/2000/svg" width={w} height={h} viewBox={`${view.x} ${view.y} ${view.width} ${view.height}`}>
-        <style>{styles}</style>
+        <style>{view.dashed ? styles : `${styles}.stitch{stroke-dasharray:none;opacity:.5}`}</style>
         {drawing}
       </svg>,
     ),
