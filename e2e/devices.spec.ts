@@ -49,6 +49,13 @@ test("a tape reads into the value at hand, and nothing without one", async ({ pa
   await expect(field).toHaveValue("45 cm");
   await expect.poll(async () => (await stored(demo, hood)).plan.object.length).toBe("45 cm");
 
+  // Another place goes on after what was taken here.
+  const asked = page.waitForRequest(/\/readings\?after=/);
+  await page.getByRole("link", { name: "Samples" }).click();
+  const { last } = await (await fetch(`${demo.url}/api/v1/devices`)).json();
+  expect(new URL((await asked).url()).searchParams.get("after")).toBe(String(last));
+  await page.goBack();
+
   // It is as if it were typed: what cannot be cut is said where it stands, and undone.
   await page.getByRole("textbox", { name: "Radius of the cut corner" }).click();
   await measure(page, "90 cm");

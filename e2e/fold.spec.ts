@@ -107,6 +107,7 @@ test("what folds is loaded when it is opened, and the key F opens it", async ({ 
   const scripts: string[] = [];
   page.on("response", (r) => r.url().endsWith(".js") && scripts.push(r.url()));
   await page.goto(demo.url + hood, { waitUntil: "networkidle" });
+  await expect(page.getByRole("button", { name: "Folded up" })).toBeVisible();
   expect(scripts.filter((s) => /Folded|Scene/.test(s))).toEqual([]);
   await page.keyboard.press("f");
   await expect(page.getByRole("slider", { name: "From flat to closed" })).toBeVisible({ timeout: 30_000 });
@@ -126,6 +127,16 @@ test("a server that is away is told, and asked once more", async ({ page, demo }
 
 // The picture is posed by the browser and the room is read off by the core: both must fold
 // alike, whatever the cover.
+test("a change whose fold does not come is told, and the one before stays", async ({ page, demo }) => {
+  await open(page, demo.url + hood);
+  await page.route("**/api/v1/fold", (route) => route.abort(), { times: 1 });
+  await put(page, "Length of the box", "20");
+  await expect(page.getByText("Folded as it was before the last change.")).toBeVisible();
+  await expect(page.locator(".fold-room")).toHaveCount(0);
+  await page.getByRole("button", { name: "Try again" }).click();
+  await expect(page.locator(".fold-room")).toContainText("21″ long");
+});
+
 test("every demo plan folds in the picture as it does in the core", async ({ demo }) => {
   const plans: { id: string; title: string }[] = await (await fetch(`${demo.url}/api/v1/plans`)).json();
   expect(plans.length).toBeGreaterThan(20);

@@ -18,7 +18,8 @@ const pictures = [
       await page.getByRole("button", { name: "Folded up" }).click();
       await page.getByRole("slider", { name: "From flat to closed" }).fill("72");
       await page.getByRole("checkbox", { name: "which way the cloth runs" }).check();
-      await page.waitForTimeout(6000); // the fine picture of its cloth
+      await page.locator(".fold-frame[data-fine]").waitFor();
+      await page.waitForTimeout(1000); // until it is on the screen
     },
   },
   {

@@ -340,6 +340,7 @@ func (s *server) resumeJob(c *echo.Context) error {
 	return s.job(c)
 }
 
+// cancelJob ends a job where it is, or puts away one that has ended.
 func (s *server) cancelJob(c *echo.Context) error {
 	n, err := jobNumber(c)
 	if err != nil {
@@ -348,7 +349,7 @@ func (s *server) cancelJob(c *echo.Context) error {
 	if err := s.bench.Cancel(n); err != nil {
 		return err
 	}
-	return s.job(c)
+	return c.NoContent(http.StatusNoContent)
 }
 
 func jobNumber(c *echo.Context) (int, error) {

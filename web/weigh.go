@@ -1,7 +1,6 @@
 package web
 
 import (
-	"fmt"
 	"net/http"
 	"strconv"
 	"strings"
@@ -52,17 +51,15 @@ func (s *server) weigh(c *echo.Context) error {
 	if len(problems) > 0 {
 		return problems
 	}
-	long, squares, found := w.Length()
+	style := length.Style{Unit: sh.unit}
+	long, says, found := w.Told(sh.habits.Step, style)
 	for _, f := range found {
 		problems = append(problems, planfile.Problem{Path: f.About, Text: f.Text + " " + f.Remedy})
 	}
 	if len(problems) > 0 {
 		return problems
 	}
-	style := length.Style{Unit: sh.unit}
-	down := long.Floor(sh.habits.Step) // what is not there cannot be cut
-	return c.JSON(http.StatusOK, WeighedCloth{Text: style.Plain(down),
-		Says: fmt.Sprintf("%s g ÷ %s g are %.1f squares of %s; on a width of %s that is %s.", strings.TrimSpace(in.Piece), strings.TrimSpace(in.Square), squares, style.Text(w.Side), style.Text(w.Width), style.Text(down))})
+	return c.JSON(http.StatusOK, WeighedCloth{Text: style.Plain(long), Says: says})
 }
 
 // typedGrams are grams as typed, with or without their sign; 0 for what is no number.

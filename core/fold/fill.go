@@ -11,6 +11,7 @@ import (
 const (
 	plumpness = 1.0 / 3
 	crown     = 1.0 / 16
+	softness  = 1.0 / 60
 )
 
 // How finely a filled piece is drawn: in so many rings, fewer where its rim has many points,
@@ -44,7 +45,7 @@ func (f *folder) plump(p cover.Piece) bulge {
 // padded is a face over batting alone.
 func (f *folder) padded(p cover.Piece) bulge {
 	inner := polygon(p.Line())
-	return bulge{inner: inner, high: shorter(inner) / 60}
+	return bulge{inner: inner, high: softness * shorter(inner)}
 }
 
 // crowned is a face that a band holds at its edges.

@@ -73,14 +73,15 @@ func (f *folder) room(closed Fold, list []measured) []Inside {
 // wanted is the object along an axis with what sticks out and its ease.
 func (f *folder) wanted(m measured) sum.Sum {
 	c := f.plan.Cover
-	s := sum.Of(sum.Object, m.name, m.size).Plus(sum.Object, "what sticks out", along3(f.plan.Object.SticksOut, m.axis))
+	s := sum.Of(sum.Object, m.name, m.size).Plus(sum.Object, "what sticks out", alongAxis(f.plan.Object.SticksOut, m.axis))
 	if f.plan.Object.Edge == plan.SeamIncluded {
 		s = s.Plus(sum.Seam, "its own seam allowances", -2*c.Seam)
 	}
-	return s.Plus(sum.Ease, "ease", along3(c.Ease, m.axis))
+	return s.Plus(sum.Ease, "ease", alongAxis(c.Ease, m.axis))
 }
 
-func along3(a plan.Axes, axis string) length.Length {
+// alongAxis is the length of one axis, by its key in the plan.
+func alongAxis(a plan.Axes, axis string) length.Length {
 	return map[string]length.Length{"width": a.Width, "height": a.Height, "length": a.Length, "depth": a.Depth, "wrap": a.Wrap}[axis]
 }
 

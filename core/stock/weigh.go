@@ -1,6 +1,8 @@
 package stock
 
 import (
+	"fmt"
+
 	"umschlag/core/finding"
 	"umschlag/core/length"
 )
@@ -37,4 +39,15 @@ func (w Weighed) Length() (long length.Length, squares float64, found finding.Li
 	}
 	squares = w.Piece / w.Square
 	return length.FromFloat(squares * w.Side.Float() / w.Width.Float() * w.Side.Float()), squares, nil
+}
+
+// Told is the length that can be counted on, down to the ruler's step: what is not there
+// cannot be cut. says is its sum.
+func (w Weighed) Told(step length.Length, style length.Style) (down length.Length, says string, found finding.List) {
+	long, squares, found := w.Length()
+	if found.Stopped() {
+		return 0, "", found
+	}
+	down = long.Floor(step)
+	return down, fmt.Sprintf("%g g ÷ %g g are %.1f squares of %s; on a width of %s that is %s.", w.Piece, w.Square, squares, style.Text(w.Side), style.Text(w.Width), style.Text(down)), nil
 }

@@ -17,6 +17,18 @@ func TestACloth1mWideBesideA10cmSquare(t *testing.T) {
 	assert.Equal(t, length.Metre, long)
 }
 
+func TestALengthByWeightIsRoundedDownAndExplained(t *testing.T) {
+	w := stock.Weighed{Side: 10 * length.Centimetre, Square: 1.5, Piece: 150, Width: length.Metre}
+	down, says, found := w.Told(length.Inch/8, length.Style{Unit: length.Inches})
+	assert.Empty(t, found)
+	assert.Equal(t, 39*length.Inch+length.Inch/4, down, "39.37 in")
+	assert.Equal(t, "150 g ÷ 1.5 g are 100.0 squares of ≈3⅞″; on a width of ≈39⅜″ that is 39¼″.", says)
+	w.Piece = 0
+	_, says, found = w.Told(length.Inch/8, length.Style{})
+	assert.Empty(t, says)
+	assert.True(t, found.Stopped())
+}
+
 func TestWhatCannotBeWeighedIsNamed(t *testing.T) {
 	good := stock.Weighed{Side: 10 * length.Centimetre, Square: 1.5, Piece: 150, Width: length.Metre}
 	for about, spoil := range map[string]func(*stock.Weighed){

@@ -258,7 +258,7 @@ func (b *Bench) work(ctx context.Context, j *job, p *place, begun chan<- error) 
 		p.on = false
 	}
 	if first { // it never was begun
-		b.jobs = slices.DeleteFunc(b.jobs, func(other *job) bool { return other == j })
+		b.forget(j)
 		begun <- err
 	}
 }
@@ -294,8 +294,12 @@ func (b *Bench) Data(number int) (device.Job, error) {
 	return j.data, nil
 }
 
-// Resume goes on with a job that jammed.
+// Resume goes on with a job that jammed; of one that works it does nothing.
 func (b *Bench) Resume(number int) error {
+	state, err := b.Job(number)
+	if err != nil || state.Jam == "" {
+		return err
+	}
 	j, err := b.job(number)
 	if err != nil {
 		return err
@@ -304,14 +308,23 @@ func (b *Bench) Resume(number int) error {
 	return nil
 }
 
-// Cancel ends a job where it is.
+// Cancel ends a job where it is; one that has ended is forgotten.
 func (b *Bench) Cancel(number int) error {
 	j, err := b.job(number)
 	if err != nil {
 		return err
 	}
 	j.cancel()
+	b.mu.Lock()
+	defer b.mu.Unlock()
+	if j.state.Ended {
+		b.forget(j)
+	}
 	return nil
+}
+
+func (b *Bench) forget(j *job) {
+	b.jobs = slices.DeleteFunc(b.jobs, func(other *job) bool { return other == j })
 }
 
 func (b *Bench) job(number int) (*job, error) {

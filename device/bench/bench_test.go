@@ -119,6 +119,10 @@ func TestAJobFromItsBeginningToItsEnd(t *testing.T) {
 	require.ErrorAs(t, err, &refusal)
 
 	require.NoError(t, b.Resume(1))
+	assert.Empty(t, m.goesOn, "it did not jam")
+	m.steps <- device.Progress{Done: 200, Of: 400, Unit: "mm", Jam: "slipped"}
+	require.Eventually(t, func() bool { return b.Jobs()[0].Jam != "" }, tooLong, each)
+	require.NoError(t, b.Resume(1))
 	<-m.goesOn
 	m.ends <- nil
 	ended(t, b, 1)
@@ -128,6 +132,8 @@ func TestAJobFromItsBeginningToItsEnd(t *testing.T) {
 	data, err := b.Data(1)
 	require.NoError(t, err)
 	assert.Equal(t, "x", string(data.Data))
+	require.NoError(t, b.Cancel(1))
+	assert.Empty(t, b.Jobs(), "what has ended is put away")
 }
 
 // tooLong is when waiting is given up, and each how often is looked.

@@ -104,10 +104,6 @@ func (m *Maker) Work(ctx context.Context, job device.Job, tell func(device.Progr
 	if err != nil {
 		return err
 	}
-	select {
-	case <-m.resume: // said before there was anything to go on with
-	default:
-	}
 	jammed := false
 	for done := 0.0; ; {
 		pace := m.Pace()
@@ -116,6 +112,10 @@ func (m *Maker) Work(ctx context.Context, job device.Job, tell func(device.Progr
 		}
 		if stop := pace.JamAfter / 100 * total; pace.JamAfter > 0 && !jammed && done >= stop {
 			jammed = true
+			select {
+			case <-m.resume: // said before there was anything to go on with
+			default:
+			}
 			tell(device.Progress{Done: done, Of: total, Unit: m.unit, Jam: m.jams})
 			select {
 			case <-m.resume:

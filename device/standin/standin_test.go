@@ -123,10 +123,15 @@ func TestACutterTakesItsTime(t *testing.T) {
 func TestACutterJamsOnceAndGoesOn(t *testing.T) {
 	m, _ := hurried()
 	require.NoError(t, m.Set(Pace{Speed: 400, JamAfter: 50}))
-	jams := 0
-	m.Resume() // before there is anything to go on with
+	jams, after := 0, false
 	require.NoError(t, m.Work(t.Context(), square, func(p device.Progress) {
+		if p.Jam == "" && p.Done < 200 {
+			m.Resume() // before there is anything to go on with: it must wait all the same
+			after = true
+		}
 		if p.Jam != "" {
+			assert.True(t, after)
+			assert.Empty(t, m.resume, "nothing goes on by what was said before")
 			jams++
 			assert.InDelta(t, 200, p.Done, 41)
 			m.Resume()

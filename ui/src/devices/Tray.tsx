@@ -15,9 +15,8 @@ export function Tray() {
   const doing = useDoing();
   const list = devices.data?.devices ?? [];
   const gauges = list.filter((d) => d.connected && d.faults);
-  const came = useReadings(gauges.length > 0, devices.data?.last ?? 0, () => void doing.again());
-  const [put, putAway] = useState<number[]>([]);
-  const jobs = (devices.data?.jobs ?? []).filter((j) => !put.includes(j.number) && (running(j) || j === devices.data?.jobs[0]));
+  const came = useReadings(gauges.length > 0, devices.data?.last ?? 0, doing);
+  const jobs = (devices.data?.jobs ?? []).filter((j) => running(j) || j === devices.data?.jobs[0]);
   const shown = gauges.length > 0 || jobs.length > 0 || came?.reading.gone;
   if (!shown) return null;
   return (
@@ -36,13 +35,7 @@ export function Tray() {
         </p>
       )}
       {jobs.map((job) => (
-        <Job
-          key={job.number}
-          job={job}
-          resume={() => void doing.resume(job.number)}
-          cancel={() => void doing.cancel(job.number)}
-          away={() => putAway((now) => [...now, job.number])}
-        />
+        <Job key={job.number} job={job} resume={() => void doing.resume(job.number)} cancel={() => void doing.cancel(job.number)} />
       ))}
       <Link className="word-button tray-link" to="/devices">
         All devices
@@ -85,12 +78,12 @@ const states: Record<string, string> = { working: "at work", jammed: "stopped", 
 interface JobProps {
   job: JobView;
   resume: () => void;
+  /** Ends it, or puts it away when it has ended. */
   cancel: () => void;
-  away: () => void;
 }
 
 /** How far a job is, with what it draws, and what can be done about it. */
-function Job({ job, resume, cancel, away }: JobProps) {
+function Job({ job, resume, cancel }: JobProps) {
   const share = job.of > 0 ? (100 * job.done) / job.of : 0;
   const done = job.unit === "pages" ? `${Math.floor(job.done)} of ${job.of} pages` : `${Math.round(share)} %`;
   return (
@@ -113,15 +106,9 @@ function Job({ job, resume, cancel, away }: JobProps) {
               Go on
             </button>
           )}
-          {running(job) ? (
-            <button type="button" className="word-button" onClick={cancel}>
-              Cancel
-            </button>
-          ) : (
-            <button type="button" className="word-button" onClick={away}>
-              Put away
-            </button>
-          )}
+          <button type="button" className="word-button" onClick={cancel}>
+            {running(job) ? "Cancel" : "Put away"}
+          </button>
           {job.kind === "printer" && job.state === "done" && (
             <a className="word-button" href={`/api/v1/jobs/${job.number}/pages.pdf`} target="_blank" rel="noreferrer">
               What came out

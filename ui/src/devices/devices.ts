@@ -39,6 +39,7 @@ export function useDoing() {
     send: (plan: string, job: SendJob) => act(() => ask("POST", `/plans/${plan}/send`, job)),
     resume: (job: number) => act(() => ask("POST", `/jobs/${job}/resume`, {})),
     cancel: (job: number) => act(() => ask("DELETE", `/jobs/${job}`)),
-    again: () => act(async () => undefined),
+    again: () => void act(async () => undefined),
+    heard: (number: number) => client.setQueryData<DevicesView>(key, (now) => now && { ...now, last: number }),
   };
 }

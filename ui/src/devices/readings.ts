@@ -41,25 +41,32 @@ export async function entered(reading: ReadingView): Promise<Came> {
   };
 }
 
+interface Hearing {
+  /** Called with the number of every reading that was taken. */
+  heard: (number: number) => void;
+  /** Called when a gauge is gone. */
+  again: () => void;
+}
+
 /** Takes readings while gauges are connected, and tells what became of the last one. */
-export function useReadings(listening: boolean, after: number, vanished: () => void): Came | null {
+export function useReadings(listening: boolean, after: number, hearing: Hearing): Came | null {
   const [came, setCame] = useState<Came | null>(null);
-  const since = useRef(after);
-  const lost = useRef(vanished);
-  lost.current = vanished;
+  const told = useRef(hearing);
+  told.current = hearing;
   // biome-ignore lint/correctness/useExhaustiveDependencies: the number to begin after counts when listening begins
   useEffect(() => {
     if (!listening) return;
-    since.current = Math.max(since.current, after);
+    let since = after;
     const stop = new AbortController();
     const listen = async () => {
       while (!stop.signal.aborted) {
         try {
-          const list = await ask<ReadingView[]>("GET", `/readings?after=${since.current}`, undefined, stop.signal);
+          const list = await ask<ReadingView[]>("GET", `/readings?after=${since}`, undefined, stop.signal);
           for (const reading of list) {
-            since.current = reading.number;
+            since = reading.number;
+            told.current.heard(since); // another place does not take it once more
             setCame(await entered(reading));
-            if (reading.gone) lost.current();
+            if (reading.gone) told.current.again();
           }
         } catch {
           if (stop.signal.aborted) return;

@@ -3,7 +3,7 @@ import type { FoldInside, FoldShown, Piece, Reckoning, Swatch } from "../api/api
 import { ask, sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { T } from "../words/T";
-import { coarse, type Detail, depthOf, type Face, fine, outsideOf } from "./faces";
+import { coarse, type Detail, depthOf, type Face, outsideOf, fine as refinedDetail } from "./faces";
 import type { Hands } from "./Scene";
 import { Still } from "./Still";
 
@@ -29,7 +29,7 @@ export default function Folded({ plan, reckoning, swatches }: Props) {
   const { fold, failed, again } = useFold(plan);
   const [ways, setWays] = useState(() => reckoning.pieces.some((p) => p.grain === "one-way"));
   const [solid, setSolid] = useState(threeDimensions);
-  const faces = useFaces(reckoning, fold, swatches, ways, solid);
+  const { faces, fine } = useFaces(reckoning, fold, swatches, ways, solid);
   const [share, setShare] = useState(1);
   const [filled, setFilled] = useState(true);
   const [through, setThrough] = useState(false);
@@ -57,16 +57,15 @@ export default function Folded({ plan, reckoning, swatches }: Props) {
     const blob = await (hands.current ? hands.current.picture() : pictureOf(still.current));
     if (blob) download(blob, `${reckoning.title} folded.png`);
   };
-  if (failed && !fold) {
-    return (
-      <p className="empty">
-        {failed}{" "}
-        <button type="button" className="word-button" onClick={again}>
-          Try again
-        </button>
-      </p>
-    );
-  }
+  const tryAgain = failed && (
+    <p className="empty" role="alert">
+      {failed}{" "}
+      <button type="button" className="word-button" onClick={again}>
+        Try again
+      </button>
+    </p>
+  );
+  if (tryAgain && !fold) return tryAgain;
   if (!fold || !faces) return <p className="quiet">Folding…</p>;
   const fill = filled && fold.fills ? 1 : 0;
   return (
@@ -74,6 +73,7 @@ export default function Folded({ plan, reckoning, swatches }: Props) {
       <div
         className="fold-frame"
         role="application"
+        data-fine={fine || undefined}
         // biome-ignore lint/a11y/noNoninteractiveTabindex: it takes keys
         tabIndex={0}
         aria-label={`${reckoning.title}, ${stateOf(share)}. The arrow keys turn it.`}
@@ -120,7 +120,14 @@ export default function Folded({ plan, reckoning, swatches }: Props) {
           Save this picture
         </button>
       </div>
-      <Room inside={fold.inside} />
+      {tryAgain ? (
+        <>
+          <p className="soft fold-note">Folded as it was before the last change.</p>
+          {tryAgain}
+        </>
+      ) : (
+        <Room inside={fold.inside} />
+      )}
       {!solid && <p className="soft fold-note">Drawn still: this browser has no 3-D graphics. The arrow keys turn it here too.</p>}
     </section>
   );
@@ -180,10 +187,10 @@ function useFaces(reckoning: Reckoning, fold: FoldShown | null, swatches: Record
   );
   const depth = useCallback((p: Piece, detail: Detail) => depthOf(p, shown.get(p.name), swatches, detail), [shown, swatches]);
   const soon = useDrawn(outside, reckoning.pieces, coarse);
-  const later = useDrawn(outside, reckoning.pieces, refined && soon.fresh ? fine : null);
+  const later = useDrawn(outside, reckoning.pieces, refined && soon.fresh ? refinedDetail : null);
   const depths = useDrawn(depth, reckoning.pieces, coarse).drawn;
   const outsides = soon.fresh && !later.fresh ? soon.drawn : (later.drawn ?? soon.drawn);
-  return useMemo(() => {
+  const faces = useMemo(() => {
     if (!outsides || !depths) return null;
     const out: Record<string, Face> = {};
     for (const [name, picture] of Object.entries(outsides)) {
@@ -192,6 +199,7 @@ function useFaces(reckoning: Reckoning, fold: FoldShown | null, swatches: Record
     }
     return out;
   }, [outsides, depths]);
+  return { faces, fine: later.fresh };
 }
 
 /** Something drawn of each piece, by its name, and whether it is what is asked for now. */
@@ -223,5 +231,5 @@ function download(blob: Blob, name: string) {
   link.href = URL.createObjectURL(blob);
   link.download = name;
   link.click();
-  URL.revokeObjectURL(link.href);
+  setTimeout(() => URL.revokeObjectURL(link.href), 60_000); // some browsers read it after the click
 }

@@ -24,7 +24,7 @@ export interface SceneProps {
   fill: number;
   /** Shows what is inside, and the cover as if it let light through. */
   through: boolean;
-  /** Given what turns the picture by quarters of a right angle, and what gives it as a PNG. */
+  /** Given what turns the picture, by radians to the right and up, and what gives it as a PNG. */
   hold: (hands: Hands | null) => void;
   /** Called when the picture can be drawn no more. */
   lost: () => void;
@@ -134,7 +134,7 @@ function useTexture(canvas: HTMLCanvasElement | undefined, colour: boolean): Tex
   return texture;
 }
 
-/** Along the way of the light through a cover, and how strongly cloth stands up for it. */
+/** How much of a cover is seen while one looks through it. */
 const clear = 0.42;
 
 function Cloth({

@@ -99,8 +99,11 @@ async function pictured(view: View, drawing: React.ReactNode): Promise<HTMLCanva
 async function withPhotos(holder: HTMLElement) {
   await Promise.all(
     [...holder.querySelectorAll("image")].map(async (image) => {
-      const answer = await fetch(image.getAttribute("href") ?? "");
-      if (answer.ok) image.setAttribute("href", await dataOf(await answer.blob()));
+      const photo = await fetch(image.getAttribute("href") ?? "").then(
+        (answer) => (answer.ok ? answer.blob() : null),
+        () => null,
+      );
+      if (photo) image.setAttribute("href", await dataOf(photo));
       else image.remove(); // the ground of the cloth lies under it
     }),
   );
