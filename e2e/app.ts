@@ -1,75 +1,114 @@
-import { type ChildProcess, spawn } from "node:child_process";
-import { mkdtempSync, rmSync } from "node:fs";
+import { cpSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { createRequire } from "node:module";
 import { tmpdir } from "node:os";
-import { dirname, join } from "node:path";
-import { fileURLToPath } from "node:url";
-import AxeBuilder from "@axe-core/playwright";
-import { test as base, expect, type Page } from "@playwright/test";
+import { join } from "node:path";
+import { type BrowserContext, test as base, expect, type Locator, type Page } from "@playwright/test";
+import type { run } from "axe-core";
+import { address, freePort, Server } from "./server";
 
-const binary = join(dirname(fileURLToPath(import.meta.url)), "../bin/umschlag");
+export { expect, type Server };
 
-/** A running server of the app. */
-export class Server {
-  private child: ChildProcess | null = null;
-  url = "";
+/** Where the workshop with the demo data lies that global-setup.ts made; each test gets a copy of it. */
+const demoData = () => process.env.UMSCHLAG_E2E_DEMO ?? "";
 
-  private constructor(private readonly args: string[]) {}
+interface OfTest {
+  /** A server with the demo data, and one with nothing in it: of this test alone. */
+  demo: Server;
+  workshop: Server;
+  /** A page whose browser context knows nothing of the tests before it, for what is set up for the context as a whole. */
+  apart: Page;
+}
 
-  static async start(args: string[]): Promise<Server> {
-    const server = new Server(args);
-    await server.up("127.0.0.1:0");
-    return server;
+interface OfWorker {
+  ports: { demo: number; workshop: number };
+  window: Window;
+}
+
+/** As a person's browser is set in every test that does not say otherwise. */
+const settings = { viewport: { width: 1280, height: 800 }, colorScheme: "light", reducedMotion: "reduce" } as const;
+
+/**
+ * The one window of a worker: opened once, emptied after each test. Its scripts stay fetched and
+ * compiled, as they do for a person who keeps the app open.
+ */
+class Window {
+  private page: Page | null = null;
+
+  constructor(
+    private readonly context: BrowserContext,
+    private readonly origins: string[],
+  ) {}
+
+  async open(): Promise<Page> {
+    if (!this.page || this.page.isClosed()) this.page = await this.context.newPage();
+    return this.page;
   }
 
-  private async up(listen: string) {
-    const child = spawn(binary, [...this.args, "--listen", listen], { stdio: ["ignore", "pipe", "inherit"] });
-    this.child = child;
-    this.url = await new Promise<string>((resolve, reject) => {
-      let out = "";
-      child.stdout?.on("data", (data) => {
-        out += data;
-        const url = /http:\S+/.exec(out)?.[0];
-        if (url) resolve(url);
-      });
-      child.on("exit", (code) => reject(new Error(`the server ended with ${code}: ${out}`)));
-    });
+  /** Leaves the app, and whatever it would still send. */
+  async leave() {
+    for (const other of this.context.pages()) if (other !== this.page) await other.close();
+    if (this.page && !this.page.isClosed()) await this.page.goto("about:blank");
   }
 
-  /** Ends the server; SIGKILL leaves it no time for anything. */
-  async stop(signal: NodeJS.Signals = "SIGTERM") {
-    const child = this.child;
-    if (!child || child.exitCode !== null) return;
-    const gone = new Promise((resolve) => child.once("exit", resolve));
-    child.kill(signal);
-    await gone;
-    this.child = null;
-  }
-
-  /** Starts it again at the same address. */
-  async again() {
-    await this.up(new URL(this.url).host);
+  /** Forgets what a test set up or kept in it. */
+  async clear() {
+    await this.leave();
+    const page = await this.open();
+    page.removeAllListeners();
+    await page.unrouteAll();
+    await page.setViewportSize(settings.viewport);
+    await page.emulateMedia({ colorScheme: settings.colorScheme, reducedMotion: settings.reducedMotion });
+    const session = await this.context.newCDPSession(page);
+    for (const origin of this.origins) await session.send("Storage.clearDataForOrigin", { origin, storageTypes: "local_storage" });
+    await session.detach();
   }
 }
 
-/** Tests with the demo data, each on a server of its own. */
-export const test = base.extend<{ demo: Server; workshop: Server }>({
-  // biome-ignore lint/correctness/noEmptyPattern: the test runner reads the names of the pattern
-  demo: async ({}, use) => {
-    const server = await Server.start(["demo"]);
-    await use(server);
-    await server.stop();
+/** A directory of its own for one workshop: empty, or a copy of another. */
+async function inDirectory(from: string | null, port: number, window: Window, use: (server: Server) => Promise<void>) {
+  const data = mkdtempSync(join(tmpdir(), "umschlag-e2e-"));
+  if (from) cpSync(from, data, { recursive: true });
+  const server = await Server.start(data, port);
+  await use(server);
+  await window.leave(); // the next server at this address gets nothing of this one
+  await server.stop("SIGKILL"); // what it would still write is thrown away
+  rmSync(data, { recursive: true });
+}
+
+/** Tests with workshops of their own, at addresses that stay the same for all tests of a worker. */
+export const test = base.extend<OfTest, OfWorker>({
+  ports: [
+    // biome-ignore lint/correctness/noEmptyPattern: the test runner reads the names of the pattern
+    async ({}, use) => use({ demo: await freePort(), workshop: await freePort() }),
+    { scope: "worker" },
+  ],
+  window: [
+    async ({ browser, ports }, use) => {
+      const context = await browser.newContext(settings);
+      await use(new Window(context, Object.values(ports).map(address)));
+      await context.close();
+    },
+    { scope: "worker" },
+  ],
+  demo: async ({ ports, window }, use) => inDirectory(demoData(), ports.demo, window, use),
+  workshop: async ({ ports, window }, use) => inDirectory(null, ports.workshop, window, use),
+  page: async ({ window }, use) => {
+    await use(await window.open());
+    await window.clear();
   },
-  // biome-ignore lint/correctness/noEmptyPattern: as above
-  workshop: async ({}, use) => {
-    const data = mkdtempSync(join(tmpdir(), "umschlag-e2e-"));
-    const server = await Server.start(["serve", "--data", data]);
-    await use(server);
-    await server.stop();
-    rmSync(data, { recursive: true });
+  context: async ({ page }, use) => use(page.context()),
+  apart: async ({ browser }, use) => {
+    const context = await browser.newContext(settings);
+    await use(await context.newPage());
+    await context.close();
   },
 });
 
-export { expect };
+/**
+ * How many seconds a test takes on a quiet machine, at most. Its limit is ten times that: what a
+ * test waits for is said or shown, so a busy machine makes it slower and never makes it fail.
+ */
+export const takes = (seconds: number) => test.setTimeout(seconds * 10_000);
 
 /** The plan as the server has it. */
 export async function stored(server: Server, id: string) {
@@ -77,10 +116,45 @@ export async function stored(server: Server, id: string) {
   return response.json();
 }
 
-/** Nothing on the page breaks a rule of WCAG 2 A or AA. */
-export async function accessible(page: Page) {
-  const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]).analyze();
-  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(" | ")}`)).toEqual([]);
+/** Asks the server with a body in JSON. */
+export const send = (server: Server, method: string, path: string, body?: unknown) =>
+  fetch(`${server.url}/api/v1${path}`, {
+    method,
+    headers: { "content-type": "application/json" },
+    body: body === undefined ? undefined : JSON.stringify(body),
+  });
+
+/** Opens a place, and waits until what it shows is there. */
+export async function open(page: Page, url: string) {
+  await page.goto(url);
+  await shown(page);
+}
+
+/** The place has read all that it shows. */
+export async function shown(page: Page) {
+  await expect(page.locator("main[aria-busy=false]")).toBeAttached();
+}
+
+const axe = readFileSync(createRequire(import.meta.url).resolve("axe-core/axe.min.js"), "utf8");
+const wcag = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"];
+
+/** The rules whose answer hangs on colours and places; all others read only what there is. */
+export const seen = ["color-contrast", "target-size", "scrollable-region-focusable", "link-in-text-block"];
+
+/**
+ * Nothing breaks a rule of WCAG 2 A or AA: on the whole page, or, where the rest of it is looked at
+ * elsewhere, in a part of it; of some rules only, where they are named.
+ */
+export async function accessible(where: Page | Locator, rules: string[] = wcag) {
+  const part = "goto" in where ? where.locator("html") : where;
+  const page = part.page();
+  if (!(await page.evaluate(() => "axe" in window))) await page.evaluate(axe);
+  const broken = await part.evaluate(async (of, runOnly) => {
+    const { axe } = window as unknown as { axe: { run: typeof run } };
+    const { violations } = await axe.run(of as HTMLElement, { runOnly, resultTypes: ["violations"] });
+    return violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(" | ")}`);
+  }, rules);
+  expect(broken).toEqual([]);
 }
 
 /** Puts a value into the sentence it stands in, and keeps it. */
@@ -91,6 +165,12 @@ export async function put(page: Page, label: string, text: string) {
   await field.press("Enter");
   await expect(page.locator(".typing").filter({ has: field })).toHaveCount(0); // kept
 }
+
+/** Chooses in the sentence it stands in. */
+export const pick = (page: Page, name: string, value: string) => page.getByRole("combobox", { name, exact: true }).selectOption(value);
+
+/** The list of all cuts beside the sheet. */
+export const cuts = (page: Page) => page.getByRole("list", { name: "All cuts" });
 
 /** The plan is on the disk. */
 export async function saved(page: Page) {

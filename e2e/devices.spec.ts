@@ -38,7 +38,7 @@ test("a tape reads into the value at hand, and nothing without one", async ({ pa
   await expect(tray(page)).toContainText("Bending tape reads into the value you click next");
   await measure(page, "45 cm");
   await expect(tray(page)).toContainText("45 cm came, and no value was at hand.");
-  await accessible(page);
+  await accessible(tray(page));
 
   await page.goto(`${demo.url}/plans/${hood}`);
   const field = page.getByRole("textbox", { name: "Length of the box", exact: true });
@@ -132,7 +132,7 @@ test("a cutter cuts, jams, goes on, and is cancelled", async ({ page, demo }) =>
   const job = page.getByRole("region", { name: /End panel, Turntable hood.* on the cutter/ });
   await expect(job).toContainText("The cloth has slipped under the knife. Smooth it down where it lies, and go on.");
   await expect(job.getByRole("img", { name: "What the cutter has done" })).toBeVisible();
-  await accessible(page);
+  await accessible(job);
   await job.getByRole("button", { name: "Go on" }).click();
   await expect(job).toContainText("The cutter is done.");
   await expect(job).toContainText("100 %");

@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import type { Page } from "@playwright/test";
 import type { FoldShown } from "../ui/src/api/api.gen";
 import { ball, poses, positions, surfaces } from "../ui/src/fold/pose";
-import { accessible, expect, put, test } from "./app";
+import { accessible, expect, open, put, takes, test } from "./app";
 
 const hood = "/plans/turntable-hood-listening-corner";
 
@@ -17,39 +17,20 @@ const drawn = (page: Page) =>
     return { picture: copy.toDataURL(), covered: pixels.filter((v, i) => i % 4 === 3 && v > 200).length };
   });
 
-async function open(page: Page, url: string) {
+async function folded(page: Page, url: string) {
+  takes(12); // graphics are computed here, on the processor: a small picture will do
+  await page.setViewportSize({ width: 960, height: 640 });
   await page.goto(url);
   await page.getByRole("button", { name: "Folded up" }).click();
-  await expect.poll(async () => (await drawn(page)).covered, { timeout: 60_000 }).toBeGreaterThan(1500);
+  await expect.poll(async () => (await drawn(page)).covered).toBeGreaterThan(1500);
 }
 
 /** Something changes the picture. */
 async function changes(page: Page, act: () => Promise<unknown>) {
   const { picture } = await drawn(page);
   await act();
-  await expect.poll(async () => (await drawn(page)).picture !== picture, { timeout: 30_000 }).toBe(true);
+  await expect.poll(async () => (await drawn(page)).picture !== picture).toBe(true);
 }
-
-test.use({
-  launchOptions: {
-    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
-    args: [
-      "--no-sandbox",
-      "--disable-quic",
-      "--no-first-run",
-      "--disable-background-networking",
-      "--disable-component-update",
-      "--disable-sync",
-      "--use-angle=swiftshader",
-      "--enable-unsafe-swiftshader",
-      "--disable-gpu-rasterization",
-      "--disable-accelerated-2d-canvas",
-    ],
-  },
-});
-
-// Graphics are computed here, on the processor.
-test.describe.configure({ timeout: 150_000 });
 
 /** A browser without 3-D graphics. */
 const withoutThree = (page: Page) =>
@@ -63,12 +44,12 @@ const withoutThree = (page: Page) =>
 for (const name of ["in three dimensions", "drawn still"]) {
   const still = name === "drawn still";
   test.describe(name, () => {
-    test.beforeEach(async ({ page }) => {
-      if (still) await withoutThree(page);
+    test.beforeEach(async ({ apart }) => {
+      if (still) await withoutThree(apart);
     });
 
-    test(`a hood is folded, turned and kept as a picture, ${name}`, async ({ page, demo }) => {
-      await open(page, demo.url + hood);
+    test(`a hood is folded, turned and kept as a picture, ${name}`, async ({ apart: page, demo }) => {
+      await folded(page, demo.url + hood);
       await expect(page.getByText("Drawn still")).toHaveCount(still ? 1 : 0);
       await expect(page.getByRole("application", { name: /Turntable hood.*, closed/ })).toBeVisible();
       await expect(page.locator(".fold-room")).toContainText("18″ long (17″ long + 1/2″ what sticks out + 1/2″ ease)");
@@ -90,11 +71,11 @@ for (const name of ["in three dimensions", "drawn still"]) {
       const png = readFileSync(await file.path());
       expect(png.subarray(1, 4).toString()).toBe("PNG");
       expect(png.readUInt32BE(16)).toBeGreaterThan(400); // its width
-      await accessible(page);
+      await accessible(page.locator(".folded"));
     });
 
-    test(`a cushion is filled, and follows the brief, ${name}`, async ({ page, demo }) => {
-      await open(page, `${demo.url}/plans/reading-corner-cushion`);
+    test(`a cushion is filled, and follows the brief, ${name}`, async ({ apart: page, demo }) => {
+      await folded(page, `${demo.url}/plans/reading-corner-cushion`);
       await changes(page, () => page.getByRole("checkbox", { name: "filled" }).uncheck());
       await expect(page.locator(".fold-room")).toContainText("19″ across (20″ across − 1″ ease)");
       await changes(page, () => put(page, "Width of the pad", "24"));
@@ -103,14 +84,14 @@ for (const name of ["in three dimensions", "drawn still"]) {
   });
 }
 
-test("what folds is loaded when it is opened, and the key F opens it", async ({ page, demo }) => {
+test("what folds is loaded when it is opened, and the key F opens it", async ({ apart: page, demo }) => {
   const scripts: string[] = [];
   page.on("response", (r) => r.url().endsWith(".js") && scripts.push(r.url()));
-  await page.goto(demo.url + hood, { waitUntil: "networkidle" });
+  await open(page, demo.url + hood);
   await expect(page.getByRole("button", { name: "Folded up" })).toBeVisible();
   expect(scripts.filter((s) => /Folded|Scene/.test(s))).toEqual([]);
   await page.keyboard.press("f");
-  await expect(page.getByRole("slider", { name: "From flat to closed" })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole("slider", { name: "From flat to closed" })).toBeVisible();
   expect(scripts.filter((s) => /Folded/.test(s))).toHaveLength(1);
   await page.locator("body").press("f");
   await expect(page.getByLabel(/^The pieces of Turntable hood/)).toBeVisible();
@@ -122,13 +103,13 @@ test("a server that is away is told, and asked once more", async ({ page, demo }
   await page.getByRole("button", { name: "Folded up" }).click();
   await expect(page.getByText("The app's server does not answer.")).toBeVisible();
   await page.getByRole("button", { name: "Try again" }).click();
-  await expect(page.getByRole("slider", { name: "From flat to closed" })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole("slider", { name: "From flat to closed" })).toBeVisible();
 });
 
 // The picture is posed by the browser and the room is read off by the core: both must fold
 // alike, whatever the cover.
 test("a change whose fold does not come is told, and the one before stays", async ({ page, demo }) => {
-  await open(page, demo.url + hood);
+  await folded(page, demo.url + hood);
   await page.route("**/api/v1/fold", (route) => route.abort(), { times: 1 });
   await put(page, "Length of the box", "20");
   await expect(page.getByText("Folded as it was before the last change.")).toBeVisible();

@@ -1,8 +1,5 @@
-import type { Page } from "@playwright/test";
-import { accessible, expect, put, saved, stored, test } from "./app";
+import { accessible, cuts, expect, pick, put, saved, stored, test } from "./app";
 
-const pick = (page: Page, name: string, value: string) => page.getByRole("combobox", { name, exact: true }).selectOption(value);
-const cuts = (page: Page) => page.getByRole("list", { name: "All cuts" });
 const sampler = "counted-sampler-for-the-driver-s-cab";
 
 test("the cover follows a counted panel", async ({ page, demo }) => {
@@ -13,7 +10,7 @@ test("the cover follows a counted panel", async ({ page, demo }) => {
   await put(page, "Squares to the inch", "2");
   await expect(page.getByText("Counted cloth does not have 2 squares to the inch.")).toBeVisible();
   await put(page, "Squares to the inch", "14");
-  await accessible(page);
+  await accessible(page.locator(".brief"));
   await page.getByRole("link", { name: "Sew", exact: true }).click();
   await page.getByRole("button", { name: "Cut the panel by its squares" }).click();
   await expect(page.getByText(/11 squares outside the design at the left and the right.*190 × 120 squares/)).toBeVisible();
@@ -41,7 +38,7 @@ test("a panel to be made up, hooked, and cut from a print", async ({ page, works
   await expect(page.getByText(/The print ends 11\/4″ too soon at the left/)).toBeVisible();
   await put(page, "Distance of the motif's middle from the left edge", "9");
   await expect(page.getByText("It is cut 13/4″ from the left")).toBeVisible();
-  await accessible(page);
+  await accessible(page.locator(".brief"));
 });
 
 test("gathers by a sample", async ({ page, demo }) => {

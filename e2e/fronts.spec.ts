@@ -1,9 +1,7 @@
 import type { Page } from "@playwright/test";
-import { accessible, expect, put, saved, stored, test } from "./app";
+import { accessible, cuts, expect, pick, put, saved, stored, test } from "./app";
 
 const plan = "/plans/reading-corner-cushion";
-const cuts = (page: Page) => page.getByRole("list", { name: "All cuts" });
-const pick = (page: Page, name: string, value: string) => page.getByRole("combobox", { name, exact: true }).selectOption(value);
 const fills = (page: Page) =>
   page.locator(".sheet .cell").evaluateAll((cells) => cells.map((c) => c.getAttribute("fill")?.slice(-2)).join(""));
 
@@ -12,7 +10,7 @@ test("a block of the library, from the picture to its triangles and steps", asyn
   await page.getByRole("button", { name: "all blocks" }).click();
   const dialog = page.getByRole("dialog", { name: "Blocks that go by a name" });
   await expect(dialog.getByRole("listitem")).toHaveCount(32);
-  await accessible(page);
+  await accessible(dialog);
   await dialog.getByRole("button", { name: /^Dutchman/ }).click();
   await expect(cuts(page)).toContainText("quarter-square triangles, 4 from each");
   await pick(page, "Block", "pinwheel");
@@ -89,7 +87,7 @@ test("a grid that fits is found and written into the brief", async ({ page, demo
   await dialog.getByLabel("Ready-cut squares or strips of").fill("2 1/2 in");
   await dialog.getByRole("combobox").selectOption("yes");
   await expect(dialog.getByRole("listitem").first()).toContainText("from ready-cut 21/2″");
-  await accessible(page);
+  await accessible(dialog);
   await dialog.getByRole("button").filter({ hasText: "8 × 8 of 2″" }).click();
   await expect(dialog).toBeHidden();
   await expect(page.getByLabel("Patches across")).toHaveValue("8");
@@ -108,7 +106,7 @@ test("a block is divided by pointer and by key, its cuts seen at once", async ({
   await dialog.getByRole("button", { name: "into two rows" }).click();
   await dialog.getByRole("button", { name: "along the rising diagonal" }).click();
   await expect(seen).toContainText("half-square triangles");
-  await accessible(page);
+  await accessible(dialog);
   const canvas = dialog.getByRole("listbox");
   await canvas.focus();
   await canvas.press("Home"); // no key of its own: nothing happens
@@ -170,7 +168,7 @@ test("cloths are tried by pointer and by key, changed over, seen as greys and ke
   await expect.poll(() => fills(page)).toBe(kept);
   await colours.getByLabel("as greys").check();
   await expect(page.locator(".sheet.grey")).toBeVisible();
-  await accessible(page);
+  await accessible(colours);
 });
 
 test("mixed patches that are painted stay when the rest is mixed again", async ({ page, demo }) => {
@@ -215,21 +213,21 @@ test("a front of four hundred patches: one of them in another cloth changes noth
   expect(redrawn).toBe(1);
 });
 
-for (const [kind, what] of [
-  ["strips", "strip 1"],
-  ["checker", "strips to be sewn together"],
-  ["stack", "part 2: panel"],
-  ["found", "found panel"],
-  ["gathered", "panel to be gathered"],
-] as const) {
-  test(`a front of ${kind} begins so that it can be cut`, async ({ page, demo }) => {
-    await page.goto(`${demo.url}${plan}`);
+test("fronts of every kind begin so that they can be cut", async ({ page, demo }) => {
+  await page.goto(`${demo.url}${plan}`);
+  for (const [kind, what] of [
+    ["strips", "strip 1"],
+    ["checker", "strips to be sewn together"],
+    ["stack", "part 2: panel"],
+    ["found", "found panel"],
+    ["gathered", "panel to be gathered"],
+  ] as const) {
     await pick(page, "Kind of front", kind);
     await expect(cuts(page)).toContainText(what);
     await expect(page.getByRole("alert")).toHaveCount(0);
     await saved(page);
-  });
-}
+  }
+});
 
 test("strips and parts are halved, and what does not fill is said", async ({ page, demo }) => {
   await page.goto(`${demo.url}${plan}`);

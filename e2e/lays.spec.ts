@@ -1,8 +1,8 @@
 import { execFileSync } from "node:child_process";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
-import { expect, test } from "@playwright/test";
 import highs from "highs";
+import { expect, takes, test } from "./app";
 
 /** Pieces for one cloth, in sixteenths of an inch. */
 interface Need {
@@ -86,7 +86,7 @@ function model({ usable, items }: Need): string {
 }
 
 test("up to ten pieces are laid as short as a solver proves they can be", async () => {
-  test.setTimeout(240_000);
+  takes(30);
   const solver = await highs();
   const random = generator(20261127);
   const needs = Array.from({ length: 24 }, () => {
@@ -124,7 +124,7 @@ function packed({ MaxRectsPacker }: Packing, { usable, items }: Need, bound: num
 }
 
 test("beside a general-purpose packer that cuts anyhow", async () => {
-  test.setTimeout(240_000);
+  takes(30);
   const random = generator(8);
   const needs = Array.from({ length: 20 }, () => {
     const items: Need["items"] = [];

@@ -1,6 +1,5 @@
-import { expect } from "@playwright/test";
 import { EndType, inflatePaths, JoinType } from "clipper2-ts";
-import { test } from "./app";
+import { expect, test } from "./app";
 
 /**
  * What patches are cut from, against clipper2, a general-purpose polygon library: the finished

@@ -1,9 +1,8 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
-import { expect } from "@playwright/test";
 import { area, Clipper64, ClipType, FillRule, type Path64 } from "clipper2-ts";
 import svgpath from "svgpath";
-import { type Server, test } from "./app";
+import { expect, type Server, test } from "./app";
 
 /**
  * Outlines against general-purpose libraries: paths read by svgpath, what shows of

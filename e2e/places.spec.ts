@@ -1,4 +1,5 @@
-import { accessible, expect, put, saved, test } from "./app";
+import type { Page } from "@playwright/test";
+import { accessible, expect, open, put, saved, seen, takes, test } from "./app";
 
 const places = [
   "/",
@@ -18,54 +19,44 @@ const places = [
   "/habits",
 ];
 
-for (const colorScheme of ["light", "dark"] as const) {
-  for (const path of places) {
-    test(`${path} is accessible by ${colorScheme}, and says nothing to the console`, async ({ page, demo }) => {
-      const said: string[] = [];
-      page.on("console", (m) => m.type() === "error" && said.push(m.text()));
-      page.on("pageerror", (e) => said.push(e.message));
-      await page.emulateMedia({ colorScheme });
-      await page.goto(demo.url + path);
-      await expect(page.getByRole("heading").first()).toBeAttached();
-      await page.waitForLoadState("networkidle");
-      const below = await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight);
-      expect(below, "only the place scrolls, not the page with its head").toBeLessThanOrEqual(0);
-      const apart = await page.evaluate(() =>
-        [...document.querySelectorAll(".frac")]
-          .filter(
-            (f) =>
-              !getComputedStyle(f).display.startsWith("inline") || /flex|grid/.test(getComputedStyle(f.parentElement as Element).display),
-          )
-          .map((f) => f.parentElement?.textContent),
-      );
-      expect(apart, "a fraction stands in the line of its size").toEqual([]);
-      await accessible(page);
-      expect(said).toEqual([]);
-    });
-  }
-}
+/** How far the page reaches beyond the window: only the place scrolls, not the page with its head. */
+const beyond = (page: Page) =>
+  page.evaluate(() => ({
+    below: Math.max(0, document.documentElement.scrollHeight - window.innerHeight),
+    aside: Math.max(0, document.documentElement.scrollWidth - window.innerWidth),
+  }));
 
 for (const path of places) {
-  test(`${path} fits a telephone without sideways scrolling`, async ({ page, demo }) => {
-    await page.setViewportSize({ width: 390, height: 800 });
-    await page.goto(demo.url + path);
-    await page.waitForLoadState("networkidle");
-    const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-    const below = await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight);
-    expect(below).toBeLessThanOrEqual(0);
-    expect(over).toBeLessThanOrEqual(0);
+  test(`${path}: by day, by lamp and on a telephone`, async ({ page, demo }) => {
+    takes(8);
+    const said: string[] = [];
+    const foreign: string[] = [];
+    page.on("console", (m) => m.type() === "error" && said.push(m.text()));
+    page.on("pageerror", (e) => said.push(e.message));
+    page.on("request", (r) => !r.url().startsWith(demo.url) && !r.url().startsWith("data:") && foreign.push(r.url()));
+    await open(page, demo.url + path);
+    await expect(page.getByRole("heading").first()).toBeAttached();
+    expect(await beyond(page)).toEqual({ below: 0, aside: 0 });
+    const apart = await page.evaluate(() =>
+      [...document.querySelectorAll(".frac")]
+        .filter(
+          (f) =>
+            !getComputedStyle(f).display.startsWith("inline") || /flex|grid/.test(getComputedStyle(f.parentElement as Element).display),
+        )
+        .map((f) => f.parentElement?.textContent),
+    );
+    expect(apart, "a fraction stands in the line of its size").toEqual([]);
     await accessible(page);
+    // The same things, by lamp and on a telephone: what changes is their colours and their places.
+    await page.emulateMedia({ colorScheme: "dark" });
+    await page.setViewportSize({ width: 390, height: 800 });
+    await expect(page.locator("html")).toHaveCSS("color-scheme", "dark");
+    expect(await beyond(page), "on a telephone").toEqual({ below: 0, aside: 0 });
+    await accessible(page, seen);
+    expect(said, "the console stays empty").toEqual([]);
+    expect(foreign, "nothing is asked of another origin").toEqual([]);
   });
 }
-
-test("nothing is asked of another origin", async ({ page, demo }) => {
-  const foreign: string[] = [];
-  page.on("request", (r) => {
-    if (!r.url().startsWith(demo.url) && !r.url().startsWith("data:")) foreign.push(r.url());
-  });
-  for (const path of places) await page.goto(demo.url + path, { waitUntil: "networkidle" });
-  expect(foreign).toEqual([]);
-});
 
 test("a term of the sum lights up its stretch of the sheet", async ({ page, demo }) => {
   await page.goto(`${demo.url}/plans/reading-corner-cushion`);

@@ -1,9 +1,7 @@
 import type { Page } from "@playwright/test";
-import { accessible, expect, put, saved, stored, test } from "./app";
+import { accessible, cuts, expect, pick, put, saved, stored, test } from "./app";
 
 const reading = "reading-corner-cushion";
-const pick = (page: Page, name: string, value: string) => page.getByRole("combobox", { name, exact: true }).selectOption(value);
-const cuts = (page: Page) => page.getByRole("list", { name: "All cuts" });
 const step = (page: Page, name: string) =>
   page
     .getByRole("list", { name: "Steps" })
@@ -27,7 +25,7 @@ test("a sample of the stack at hand: sewn, measured, and the cuts follow", async
   await put(page, `Width after, 1${of}`, "9 3/4");
   await put(page, `Height after, 1${of}`, "9 3/4");
   await expect(sample).toContainText("2.50 %");
-  await accessible(page);
+  await accessible(sample);
   await sample.getByRole("button", { name: "Go by it in Reading-corner cushion" }).click();
   await expect(sample.getByText("goes by it")).toBeVisible();
   await sample.getByRole("link", { name: "Reading-corner cushion" }).click();
@@ -55,7 +53,7 @@ test("the other samples tell their figures", async ({ page, demo }) => {
   await expect(page.getByText("each seam is fat by")).toBeVisible();
   await page.getByRole("button", { name: "a gathered strip" }).click();
   await expect(page.getByRole("textbox", { name: "Name, Gathered strip" })).toBeVisible();
-  await accessible(page);
+  await accessible(page.locator("main"));
 });
 
 test("measurements entered faster than they are saved are all kept", async ({ page, demo }) => {
@@ -138,7 +136,7 @@ test("where to trim a quilted front that is out of square", async ({ page, demo 
   await put(page, "Rising diagonal", "28 7/8");
   await expect(page.getByRole("img", { name: /and within it the four cuts/ })).toBeVisible();
   await expect(page.getByText("The diagonals differ by 1/4″.")).toBeVisible();
-  await accessible(page);
+  await accessible(page.locator(".gate"));
   await put(page, "Rising diagonal", "60");
   await expect(page.getByText("No panel has these sides and these diagonals.")).toBeVisible();
 });
@@ -173,5 +171,5 @@ test("how true a front is likely to come out", async ({ page, demo }) => {
   await page.goto(`${demo.url}/plans/${reading}`);
   await page.getByText("How true it is likely to come out").click();
   await expect(page.getByText(/by 3 strips of yours/).first()).toBeVisible();
-  await accessible(page);
+  await accessible(page.locator(".brief"));
 });

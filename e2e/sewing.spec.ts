@@ -1,5 +1,5 @@
 import ICAL from "ical.js";
-import { accessible, expect, put, saved, stored, test } from "./app";
+import { accessible, expect, put, saved, stored, takes, test } from "./app";
 
 const hood = "turntable-hood-listening-corner";
 const reading = "reading-corner-cushion";
@@ -33,7 +33,7 @@ test("the time of a step, taken, corrected, and kept when the server is killed",
   await accessible(page);
 });
 
-test("a clock that jumped is not believed", async ({ page, demo }) => {
+test("a clock that jumped is not believed", async ({ apart: page, demo }) => {
   await page.clock.install({ time: new Date("2026-11-27T19:00:00Z") });
   await page.goto(`${demo.url}/plans/${hood}/sew`);
   await page.getByRole("button", { name: "Start the clock" }).click();
@@ -51,7 +51,7 @@ test("a step before its turn, and one left out, each with its reason", async ({ 
   const dialog = page.getByRole("dialog");
   await expect(dialog).toContainText("Before it:");
   await expect(dialog.getByRole("button", { name: "It is done" })).toBeDisabled();
-  await accessible(page);
+  await accessible(dialog);
   await dialog.getByLabel("The reason").fill("the lining was cut already");
   await dialog.getByRole("button", { name: "It is done" }).click();
   await saved(page);
@@ -85,7 +85,7 @@ test("a step is divided, put together again, and done again with all that stands
   await expect(dialog.getByRole("button", { name: "Divide it" })).toBeDisabled();
   await expect(dialog).toContainText("Name 2 to 12 parts");
   await dialog.getByLabel("Its parts").fill("rising lines\nfalling lines\n");
-  await accessible(page);
+  await accessible(dialog);
   await dialog.getByRole("button", { name: "Divide it" }).click();
   await expect(steps).toHaveCount(count + 1);
   await expect(page.getByRole("heading", { level: 1 })).toHaveText("Quilt: rising lines");
@@ -129,7 +129,7 @@ test("what a change after cutting spoils is listed before it is saved", async ({
   const dialog = page.getByRole("dialog", { name: "This is cut already" });
   await expect(dialog).toContainText("it is too small");
   await expect(dialog).toContainText("Sewn with it: sew row 1");
-  await accessible(page);
+  await accessible(dialog);
   await dialog.getByRole("button", { name: "Take the change back" }).click();
   await expect(dialog).toHaveCount(0);
   await expect(page.getByRole("textbox", { name: "Seam allowance", exact: true })).not.toHaveValue(/3\/8/);
@@ -150,7 +150,7 @@ test("what went wrong is noted where it happened, with what helps", async ({ pag
   await form.getByLabel("What went wrong").selectOption("The seam missed a layer");
   await expect(form).toContainText("sew a second time a thread or two deeper");
   await form.getByLabel("How much, where").fill("lower left");
-  await accessible(page);
+  await accessible(form);
   await form.getByRole("button", { name: "Note it" }).click();
   await expect(page.getByRole("list", { name: "What went wrong here" })).toContainText("lower left");
   await saved(page);
@@ -238,13 +238,13 @@ test("the log: photos, a search, two side by side, and a pace that is offered", 
     buffer: await page.screenshot(),
   });
   await expect(page.getByRole("img", { name: "Turntable hood, listening corner, 1" })).toBeVisible();
-  await accessible(page);
+  await accessible(page.locator(".log-entry").first());
   const both = page.getByRole("checkbox", { name: "side by side with another" });
   await both.nth(0).check();
   await both.nth(1).check();
   const beside = page.getByRole("region", { name: "Two covers side by side" });
   await expect(beside.getByRole("row", { name: /^Time \d/ })).toContainText("1 h 30 min");
-  await accessible(page);
+  await accessible(beside);
   await page.getByLabel("Look for").fill("knob tight");
   await expect(page.locator(".log-entry")).toHaveCount(1);
   await page.getByLabel("Look for").fill("");
@@ -293,7 +293,7 @@ test("practice: a wrong answer says what was forgotten, a right one counts", asy
 });
 
 test("one cover, from its first step to the log, with all that happens on the way", async ({ page, demo }) => {
-  test.slow(); // twenty-two steps
+  takes(20); // twenty-two steps
   const { reckoning } = await stored(demo, reading);
   await page.goto(`${demo.url}/plans/${reading}/cut`);
   const cuts = page.locator(".ticks label");
@@ -363,7 +363,7 @@ test("one cover, from its first step to the log, with all that happens on the wa
   await put(page, "Measured across", "19 3/8");
   await expect(page.getByRole("list", { name: "Remedies" })).toBeVisible();
   await saved(page);
-  await accessible(page);
+  await accessible(page.locator(".gate"));
 
   // One step is left out, and what is wrong with another noted.
   await to("Finish the seams");

@@ -1,12 +1,11 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import type { Page } from "@playwright/test";
-import { accessible, expect, put, saved, stored, test } from "./app";
+import { accessible, expect, pick, put, saved, stored, test } from "./app";
 
 const van = "van-cushion-in-four-layers";
 const plan = `/plans/${van}`;
 const testdata = join(import.meta.dirname, "../format/svgfile/testdata");
-const pick = (page: Page, name: string, value: string) => page.getByRole("combobox", { name, exact: true }).selectOption(value);
 const shape = (page: Page, name: RegExp) => page.getByRole("button", { name });
 const list = (page: Page) => page.getByRole("list", { name: "Shapes on the front" });
 const text = (page: Page) => page.locator(".shape-open .soft").last();
@@ -52,7 +51,7 @@ test("shapes by the keyboard: moved, placed, turned, set aside and taken off", a
   await put(page, "Width of Sun", "3");
   await pick(page, "Twin of Sun", "mirror");
   await expect(page.locator(".laid-on")).toHaveCount(15);
-  await accessible(page);
+  await accessible(list(page));
   await page.getByRole("button", { name: "One up" }).click();
   await expect(list(page).locator("summary").nth(1)).toContainText("Sun");
   await pick(page, "What Sun is placed from", "hill");
@@ -100,7 +99,7 @@ test("an outline is drawn by its points", async ({ page, demo }) => {
   await page.mouse.up();
   await page.getByRole("button", { name: /^Point 1 of Shape 1/ }).press("Delete");
   await expect(page.getByRole("group", { name: "Outline of Shape 1, 5 points" })).toBeVisible();
-  await accessible(page);
+  await accessible(page.locator(".sheet"));
   await saved(page);
   const face = (await stored(demo, "reading-corner-cushion")).plan.pieces.front.face;
   expect(face.applique[0].shape).toMatch(/^M[-\d. L]+Z$/);

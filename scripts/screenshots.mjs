@@ -3,6 +3,7 @@ import { spawn } from "node:child_process";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { chromium } from "@playwright/test";
+import { deep, executablePath } from "../e2e/chromium.mjs";
 
 const root = join(dirname(fileURLToPath(import.meta.url)), "..");
 const reading = "/plans/reading-corner-cushion";
@@ -19,7 +20,6 @@ const pictures = [
       await page.getByRole("slider", { name: "From flat to closed" }).fill("72");
       await page.getByRole("checkbox", { name: "which way the cloth runs" }).check();
       await page.locator(".fold-frame[data-fine]").waitFor();
-      await page.waitForTimeout(1000); // until it is on the screen
     },
   },
   {
@@ -83,27 +83,29 @@ const pictures = [
 
 const server = spawn(join(root, "bin/umschlag"), ["demo", "--listen", "127.0.0.1:0"]);
 const url = await new Promise((resolve) => server.stdout.on("data", (data) => resolve(/http:\S+/.exec(String(data))[0])));
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
-  args: [
-    "--no-sandbox",
-    "--use-angle=swiftshader",
-    "--enable-unsafe-swiftshader",
-    "--disable-quic",
-    "--no-first-run",
-    "--disable-background-networking",
-    "--disable-sync",
-  ],
-});
+const browser = await chromium.launch({ executablePath, args: deep });
+
+/** The place has read all that it shows, and it is on the screen. */
+async function shown(page) {
+  await page.locator("main[aria-busy=false]").waitFor({ state: "attached" });
+  await page.evaluate(async () => {
+    await document.fonts.ready;
+    await new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)));
+  });
+}
+
 try {
   const only = process.argv.slice(2);
+  const page = await browser.newPage({ baseURL: url, reducedMotion: "reduce" });
   for (const { name, path, before, scheme, size } of pictures.filter((p) => only.length === 0 || only.includes(p.name))) {
-    const page = await browser.newPage({ baseURL: url, viewport: size ?? { width: 1280, height: 800 }, colorScheme: scheme ?? "light" });
-    await page.goto(url + path, { waitUntil: "networkidle" });
+    await page.setViewportSize(size ?? { width: 1280, height: 800 });
+    await page.emulateMedia({ colorScheme: scheme ?? "light" });
+    await page.goto(url + path);
+    await shown(page);
     await before?.(page);
-    await page.evaluate(() => document.fonts.ready);
+    await shown(page);
     await page.screenshot({ path: join(root, "docs/screenshots", `${name}.png`), animations: "disabled" });
-    await page.close();
+    await page.mouse.move(0, 0);
   }
 } finally {
   await browser.close();

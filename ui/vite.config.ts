@@ -4,5 +4,6 @@ import { defineConfig } from "vitest/config";
 export default defineConfig({
   plugins: [react()],
   build: { outDir: "../web/dist", emptyOutDir: true, assetsInlineLimit: 0 },
-  test: { environment: "jsdom", globals: false, setupFiles: ["src/test/setup.ts"] },
+  // One page for all tests of a worker, emptied after each: making one takes longer than most tests.
+  test: { environment: "jsdom", globals: false, setupFiles: ["src/test/setup.ts"], pool: "threads", isolate: false },
 });

@@ -41,10 +41,11 @@ const cache = createCache({ key: "u", nonce, prepend: true });
 const client = new QueryClient({ defaultOptions: { queries: { staleTime: 5_000, retry: 1 } } });
 
 function App() {
-  const dark = useMediaQuery("(prefers-color-scheme: dark)");
+  const dark = useMediaQuery("(prefers-color-scheme: dark)", { noSsr: true });
   const [chosen, setChosen] = useState<Scheme | null>(null);
   const scheme = chosen ?? (dark ? "dark" : "light");
-  const theme = useMemo(() => themeOf(scheme), [scheme]);
+  const still = useMediaQuery("(prefers-reduced-motion: reduce)", { noSsr: true });
+  const theme = useMemo(() => themeOf(scheme, still), [scheme, still]);
   const shell = { scheme, setScheme: setChosen };
   return (
     <ThemeProvider theme={theme}>

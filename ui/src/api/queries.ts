@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import type {
   BeginPlan,
   ClothView,
@@ -78,10 +78,19 @@ export const useStarts = (units: string) => useQuery(startsQuery(units));
 /** The plan a thing begins with. */
 export const beginPlan = (begin: BeginPlan) => ask<Plan>("POST", "/begin", begin);
 
+/**
+ * Reads everything again that is shown. What is being read for the first time was asked for before
+ * the change: its answer may not know of it, and is not waited for.
+ */
+export async function readAgain(client: QueryClient) {
+  await client.cancelQueries({ predicate: ({ state }) => state.data === undefined && state.fetchStatus === "fetching" });
+  await client.invalidateQueries();
+}
+
 /** A change of the workshop; whatever is listed anywhere is read again after it. */
 export function useChange<V, R>(change: (value: V) => Promise<R>) {
   const client = useQueryClient();
-  return useMutation({ mutationFn: change, onSuccess: () => client.invalidateQueries() });
+  return useMutation({ mutationFn: change, onSuccess: () => readAgain(client) });
 }
 
 export const createPlan = (plan: Plan | string) =>
@@ -109,7 +118,7 @@ export function useInTurn<Known, Part, Answer>(of: {
     },
     onSuccess: (answer) => {
       client.setQueryData<Known>(of.key, (now) => now && of.kept(now, answer));
-      return client.invalidateQueries();
+      return readAgain(client);
     },
   });
 }

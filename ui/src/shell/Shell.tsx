@@ -1,3 +1,4 @@
+import { type Query, useIsFetching } from "@tanstack/react-query";
 import { type ReactNode, useEffect, useState } from "react";
 import { NavLink, useLocation, useNavigate } from "react-router";
 import { tinykeys } from "tinykeys";
@@ -21,6 +22,7 @@ interface Props {
 /** The head of every place: where one is, how the plan stands, and the way back. */
 export function Shell({ scheme, setScheme, children }: Props) {
   const open = useOpenPlan();
+  const reading = useReading();
   const [help, setHelp] = useState(false);
   const [history, setHistory] = useState(false);
   const go = useNavigate();
@@ -140,7 +142,7 @@ export function Shell({ scheme, setScheme, children }: Props) {
           </button>
         </p>
       )}
-      <main id="place" tabIndex={-1}>
+      <main id="place" tabIndex={-1} aria-busy={reading}>
         {children}
       </main>
       <Tray />
@@ -160,6 +162,17 @@ export function Shell({ scheme, setScheme, children }: Props) {
       <Shortcuts open={help} close={() => setHelp(false)} inPlan={open !== null} inSew={open !== null && pathname === `${base}/sew`} />
     </>
   );
+}
+
+/** Something of the place was not read yet; what is only read again does not count. */
+const first = (query: Query) => query.state.data === undefined;
+
+/** Whether the place still reads what it shows. */
+function useReading(): boolean {
+  const [begun, setBegun] = useState(false);
+  // What the place asks for, it asks for when it comes up: before this effect of the frame around it.
+  useEffect(() => setBegun(true), []);
+  return useIsFetching({ predicate: first }) > 0 || !begun;
 }
 
 function SaveState({ saving, at }: { saving: "saved" | "saving" | "waiting"; at: Date | null }) {

@@ -4,8 +4,8 @@ import { type Scheme, schemes } from "./tokens";
 const sans = "'Source Sans 3 Variable', 'Source Sans 3', sans-serif";
 export const serif = "'Source Serif 4 Variable', 'Source Serif 4', serif";
 
-/** The theme of a scheme: the tokens, as MUI wants them. */
-export function themeOf(scheme: Scheme) {
+/** The theme of a scheme: the tokens, as MUI wants them. What moves comes and goes at once where that is asked for. */
+export function themeOf(scheme: Scheme, still: boolean) {
   const t = schemes[scheme];
   return createTheme({
     palette: {
@@ -30,6 +30,8 @@ export function themeOf(scheme: Scheme) {
     components: {
       MuiButtonBase: { defaultProps: { disableRipple: true } },
       MuiButton: { styleOverrides: { root: { minHeight: 40 } } },
+      MuiDialog: { defaultProps: still ? { transitionDuration: 0 } : {} },
+      MuiSnackbar: { defaultProps: still ? { transitionDuration: 0 } : {} },
       MuiPaper: { styleOverrides: { root: { backgroundImage: "none" } } },
     },
   });

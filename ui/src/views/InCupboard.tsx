@@ -2,6 +2,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import type { ClothNeed, MovedCloth } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
+import { readAgain } from "../api/queries";
 import { usePlan } from "../plan/context";
 import { useSay } from "../shell/Say";
 import { T } from "../words/T";
@@ -15,7 +16,7 @@ export function InCupboard({ cloth }: { cloth: ClothNeed }) {
 
   const refresh = async () => {
     await session.settle();
-    await client.invalidateQueries();
+    await readAgain(client);
   };
   const move = async (how: "keep" | "let-go" | "return") => {
     setProblem(null);

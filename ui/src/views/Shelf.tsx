@@ -5,7 +5,7 @@ import { Link, useNavigate } from "react-router";
 import type { BroughtIn, Reckoning, ShelfItem, ThingView, Vertex } from "../api/api.gen";
 import { ApiError, ask, sendFile, sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
-import { beginPlan, createPlan, useChange, useHabits, useShelf, useStarts } from "../api/queries";
+import { beginPlan, createPlan, readAgain, useChange, useHabits, useShelf, useStarts } from "../api/queries";
 import { Choice } from "../brief/Choice";
 import { Field } from "../brief/Field";
 import { around, PieceDrawing } from "../sheet/PieceDrawing";
@@ -48,7 +48,7 @@ function Whole() {
     try {
       setProblem(null);
       const much = await sendFile<BroughtIn>("/workshop", file);
-      await client.invalidateQueries();
+      await readAgain(client);
       say(
         `Brought in: ${much.plans} plans, ${much.cloths} cloths, ${much.notions} notions, ${much.samples} samples, ${much.covers} finished covers, ${much.photos} photos.`,
       );

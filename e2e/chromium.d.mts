@@ -1,0 +1,3 @@
+export const executablePath: string;
+export const flat: string[];
+export const deep: string[];

@@ -1,0 +1,25 @@
+import { execFileSync, spawn } from "node:child_process";
+import { once } from "node:events";
+import { mkdirSync, mkdtempSync, readdirSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { binary } from "./server";
+
+/** Makes the workshop with the demo data once, as the app makes it; tests get copies of it. */
+export default async function setup() {
+  const dir = mkdtempSync(join(tmpdir(), "umschlag-e2e-demo-"));
+  const [own, made] = [join(dir, "own"), join(dir, "made")];
+  mkdirSync(own);
+  mkdirSync(made);
+  const demo = spawn(binary, ["demo", "--listen", "127.0.0.1:0"], {
+    stdio: ["ignore", "pipe", "inherit"],
+    env: { ...process.env, TMPDIR: own },
+  });
+  await once(demo.stdout, "data"); // it is open
+  const [data = ""] = readdirSync(own).filter((name) => name.startsWith("umschlag-demo-"));
+  execFileSync(binary, ["backup", "--data", join(own, data), join(made, "umschlag.db")]);
+  demo.kill();
+  await once(demo, "exit");
+  process.env.UMSCHLAG_E2E_DEMO = made;
+  return () => rmSync(dir, { recursive: true });
+}
