@@ -133,6 +133,7 @@ export async function open(page: Page, url: string) {
 /** The place has read all that it shows. */
 export async function shown(page: Page) {
   await expect(page.locator("main[aria-busy=false]")).toBeAttached();
+  await page.evaluate(() => document.fonts.ready); // nothing moves any more
 }
 
 const axe = readFileSync(createRequire(import.meta.url).resolve("axe-core/axe.min.js"), "utf8");

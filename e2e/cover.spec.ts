@@ -1,7 +1,7 @@
 import { accessible, expect, put, saved, stored, takes, test } from "./app";
 
 test("a pad becomes a cut, sewn and logged cover, by pointer", async ({ page, workshop }) => {
-  takes(15); // a whole cover
+  takes(30); // a whole cover
   await page.goto(workshop.url);
   await expect(page.getByText("The shelf is empty.")).toBeVisible();
   await page.goto(`${workshop.url}/cloth`);
@@ -123,7 +123,7 @@ test("a pad becomes a cut, sewn and logged cover, by pointer", async ({ page, wo
 });
 
 test("a pad becomes a planned, cut and measured cover, by keyboard alone", async ({ page, workshop }) => {
-  takes(15); // a whole cover, value by value
+  takes(30); // a whole cover, value by value
   await page.goto(workshop.url);
   /** What has the focus, by its label or by its text. */
   const focused = () =>

@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import { accessible, expect, test } from "./app";
+import { accessible, expect, open, test } from "./app";
 
 const csv = (text: string | Buffer) => ({ name: "cloths.csv", mimeType: "text/csv", buffer: Buffer.from(text) });
 
@@ -22,7 +22,7 @@ test("the cupboard goes out as a table and comes in after a look", async ({ page
 });
 
 test("a table with mistakes is refused whole, each named", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/cloth`);
+  await open(page, `${demo.url}/cloth`);
   const cloths = page.getByRole("heading", { level: 2 });
   await expect(page.getByRole("heading", { name: "calico" })).toBeVisible();
   const before = await cloths.count();

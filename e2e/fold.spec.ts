@@ -18,7 +18,7 @@ const drawn = (page: Page) =>
   });
 
 async function folded(page: Page, url: string) {
-  takes(12); // graphics are computed here, on the processor: a small picture will do
+  takes(20); // graphics are computed here, on the processor: a small picture will do
   await page.setViewportSize({ width: 960, height: 640 });
   await page.goto(url);
   await page.getByRole("button", { name: "Folded up" }).click();

@@ -5,8 +5,8 @@ export default defineConfig({
   testDir: ".",
   globalSetup: "./global-setup.ts",
   // Ten times what a quiet machine needs: for a test that does not say what it takes, for one thing to be shown.
-  timeout: 60_000,
-  expect: { timeout: 20_000 },
+  timeout: 120_000,
+  expect: { timeout: 60_000 },
   fullyParallel: true,
   workers: 2,
   retries: 0,

@@ -179,6 +179,7 @@ test("several covers: where each of them is, and labels for the piles", async ({
     const before = await heading.textContent();
     await next.click();
     await expect(heading).not.toHaveText(before ?? "");
+    await saved(page);
   }
   const title = await heading.textContent();
   await next.click();
@@ -293,7 +294,7 @@ test("practice: a wrong answer says what was forgotten, a right one counts", asy
 });
 
 test("one cover, from its first step to the log, with all that happens on the way", async ({ page, demo }) => {
-  takes(20); // twenty-two steps
+  takes(40); // twenty-two steps
   const { reckoning } = await stored(demo, reading);
   await page.goto(`${demo.url}/plans/${reading}/cut`);
   const cuts = page.locator(".ticks label");

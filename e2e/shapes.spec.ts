@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import type { Page } from "@playwright/test";
-import { accessible, expect, pick, put, saved, stored, test } from "./app";
+import { accessible, expect, open, pick, put, saved, stored, test } from "./app";
 
 const van = "van-cushion-in-four-layers";
 const plan = `/plans/${van}`;
@@ -11,7 +11,7 @@ const list = (page: Page) => page.getByRole("list", { name: "Shapes on the front
 const text = (page: Page) => page.locator(".shape-open .soft").last();
 
 test("a shape is dragged, and what is sewn follows at once", async ({ page, demo }) => {
-  await page.goto(demo.url + plan);
+  await open(page, demo.url + plan);
   await shape(page, /^Body on the front/).focus();
   await expect(text(page)).toContainText("≈267/8″ of its ≈317/8″ round show");
   const box = await shape(page, /^Book on the front/)
@@ -80,7 +80,7 @@ test("what cannot be sewn is said where it stands", async ({ page, demo }) => {
 });
 
 test("an outline is drawn by its points", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/reading-corner-cushion`);
+  await open(page, `${demo.url}/plans/reading-corner-cushion`);
   await page.getByText("Lay a shape on").click();
   await page.getByRole("button", { name: "Draw an outline by points" }).click();
   await expect(page.getByRole("group", { name: "Outline of Shape 1, 5 points" })).toBeVisible();
@@ -112,7 +112,9 @@ test("a form is laid on, and its steps come before the quilting", async ({ page,
   await expect(page.getByRole("list", { name: "All cuts" })).toContainText("web for “blossom”");
   await saved(page);
   await page.getByRole("link", { name: "Sew", exact: true }).click();
-  const steps = await page.getByRole("list", { name: "Steps" }).getByRole("button").allTextContents();
+  const list = page.getByRole("list", { name: "Steps" }).getByRole("button");
+  await expect(list.first()).toBeVisible();
+  const steps = await list.allTextContents();
   const at = (title: string) => steps.findIndex((s) => s.startsWith(title));
   expect(at("Lay on layer 1")).toBeGreaterThan(at("Sew the border on") === -1 ? at("Join the rows") : at("Sew the border on"));
   expect(at("Lay on layer 1")).toBeLessThan(at("Quilt"));

@@ -1,4 +1,4 @@
-import { accessible, expect, put, saved, test } from "./app";
+import { accessible, expect, open, put, saved, test } from "./app";
 
 const covers = [
   {
@@ -159,7 +159,7 @@ test("straps and handles carry their caution", async ({ page, demo }) => {
 });
 
 test("a strap is dragged on the sheet: it snaps to the ruler, and it can be undone", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/story-mat-seat-pad`);
+  await open(page, `${demo.url}/plans/story-mat-seat-pad`);
   const box = await page.locator(".fitting").first().boundingBox();
   if (!box) throw new Error("the strap is not drawn");
   const from = { x: box.x + 10, y: box.y + box.height / 2 };
@@ -193,7 +193,7 @@ test("a fitting is moved by the keyboard, one ruler step at a time", async ({ pa
 });
 
 test("a drag that is given up leaves everything where it was", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/story-mat-seat-pad`);
+  await open(page, `${demo.url}/plans/story-mat-seat-pad`);
   const box = await page.locator(".fitting").first().boundingBox();
   if (!box) throw new Error("the strap is not drawn");
   await page.mouse.move(box.x + 10, box.y + 10);

@@ -1,9 +1,10 @@
-import { accessible, expect, test } from "./app";
+import { accessible, expect, shown, test } from "./app";
 
 test("what to buy, for all plans and for one", async ({ page, demo }) => {
   await page.goto(`${demo.url}/cloth`);
   await page.getByRole("link", { name: "What to buy" }).click();
   await expect(page.getByRole("heading", { name: "To buy", exact: true })).toBeVisible();
+  await shown(page);
   await accessible(page);
   const all = await page.getByRole("row").count();
   await page.getByText(/^For all \d+ plans$/).click();
