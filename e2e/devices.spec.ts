@@ -156,27 +156,6 @@ test("a cutter cuts, jams, goes on, and is cancelled", async ({ page, demo }) =>
   expect((await stored(demo, hood)).plan).toEqual(before);
 });
 
-test("what the cutter cuts is as long in HP-GL as in SVG", async ({ demo }) => {
-  await device(demo, "cutter", { connected: true, pace: { speed: 100_000, jam_after: 0, gone: false } });
-  const lengths: number[] = [];
-  for (const as of ["plt", "svg"]) {
-    const sent = await fetch(`${demo.url}/api/v1/plans/${hood}/send`, {
-      method: "POST",
-      headers: { "content-type": "application/json" },
-      body: JSON.stringify({ device: "cutter", sort: "piece", of: "end", as }),
-    });
-    expect(sent.status, await sent.clone().text()).toBe(200);
-    const { number } = await sent.json();
-    await expect.poll(async () => (await (await fetch(`${demo.url}/api/v1/jobs/${number}`)).json()).state).toBe("done");
-    const { strokes } = await (await fetch(`${demo.url}/api/v1/jobs/${number}/strokes`)).json();
-    lengths.push(
-      strokes.filter((s: { cuts: boolean }) => s.cuts).reduce((sum: number, s: { from: number; to: number }) => sum + s.to - s.from, 0),
-    );
-  }
-  expect(lengths[0]).toBeGreaterThan(500);
-  expect(lengths[1]).toBeCloseTo(lengths[0] ?? 0, 1);
-});
-
 test("a printer prints the plan and labels for its piles", async ({ page, demo }) => {
   await device(demo, "printer", { connected: true, pace: { speed: 500, jam_after: 0, gone: false } });
   await page.goto(`${demo.url}/plans/${hood}/print`);
@@ -205,30 +184,4 @@ test("a printer prints the plan and labels for its piles", async ({ page, demo }
     expect(text).toContain(cut.title);
     expect(text).toContain(`${cut.total} × ${cut.width.text} × ${cut.height.text}`);
   }
-});
-
-test("devices that are not there, and settings that cannot be, are named", async ({ demo }) => {
-  const ask = async (method: string, path: string, body?: object) => {
-    const answer = await fetch(`${demo.url}/api/v1${path}`, {
-      method,
-      headers: { "content-type": "application/json" },
-      body: body && JSON.stringify(body),
-    });
-    return { status: answer.status, ...(await answer.json()) };
-  };
-  expect(await ask("PUT", "/devices/loom", { connected: true })).toMatchObject({ status: 404, type: "not-found" });
-  expect(await ask("GET", "/jobs/9")).toMatchObject({ status: 404 });
-  expect(await ask("PUT", "/devices/tape", { faults: { noise: 0, unit: "ell", battery: 50, gone: false } })).toMatchObject({
-    status: 409,
-    detail: '"ell" is no unit of a tape. Choose in, cm, mm, none, cm-as-in.',
-  });
-  expect(await ask("PUT", "/devices/cutter", { pace: { speed: 0, jam_after: 0, gone: false } })).toMatchObject({ status: 409 });
-  expect(await ask("POST", "/devices/tape/press", { size: "long" })).toMatchObject({ status: 400 });
-  expect(await ask("POST", `/plans/${hood}/send`, { device: "cutter", sort: "piece", of: "end", as: "plt" })).toMatchObject({
-    status: 409,
-    detail: "The cutter is not connected. Connect it among the devices and send it again.",
-  });
-  expect(await ask("POST", `/plans/${hood}/send`, { device: "printer", sort: "piece", of: "end", as: "plt" })).toMatchObject({
-    status: 409,
-  });
 });

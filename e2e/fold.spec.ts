@@ -146,21 +146,3 @@ test("every demo plan folds in the picture as it does in the core", async ({ dem
   }
   expect([...kinds].sort()).toEqual(["band-hood", "boxed-cushion", "cushion", "jacket", "pad", "skirt-hood", "wrap-hood"]);
 });
-
-test("a plan that cannot be cut folds to nothing, and a broken one is named", async ({ demo }) => {
-  const ask = (body: string) => fetch(`${demo.url}/api/v1/fold`, { method: "POST", body });
-  const empty: FoldShown = await (
-    await ask(
-      JSON.stringify({
-        format: "umschlag/plan/1",
-        title: "Nothing",
-        object: { kind: "form", width: 0, height: 0 },
-        cover: { kind: "cushion", ease: { width: 0, height: 0 } },
-      }),
-    )
-  ).json();
-  expect(empty.leaves).toEqual([]);
-  const broken = await ask("{");
-  expect(broken.status).toBe(400);
-  expect(broken.headers.get("content-type")).toContain("problem+json");
-});

@@ -1,6 +1,7 @@
 package web_test
 
 import (
+	"fmt"
 	"net/http"
 	"testing"
 	"time"
@@ -8,6 +9,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"umschlag/core/reckon"
 	"umschlag/device/standin"
 	"umschlag/web"
 )
@@ -51,7 +53,7 @@ func TestAJobIsSentWatchedAndPutAway(t *testing.T) {
 	require.Eventually(t, func() bool {
 		call(t, h, "GET", "/api/v1/jobs/1", nil, &job)
 		return job.State == "done"
-	}, 5*time.Second, 10*time.Millisecond)
+	}, time.Minute, 10*time.Millisecond)
 	assert.InDelta(t, job.Of, job.Done, 0)
 	var strokes web.StrokesView
 	call(t, h, "GET", "/api/v1/jobs/1/strokes", nil, &strokes)
@@ -77,4 +79,52 @@ func TestClothIsWeighedInTheUnitOfTheCupboard(t *testing.T) {
 		p := refused(t, h, "POST", "/api/v1/cloths/weigh", in, http.StatusBadRequest)
 		assert.NotEmpty(t, p.Errors)
 	}
+}
+
+func TestDevicesThatAreNotThereAndSettingsThatCannotBeAreNamed(t *testing.T) {
+	h := app(t)
+	refused(t, h, "PUT", "/api/v1/devices/loom", on(true), http.StatusNotFound)
+	refused(t, h, "GET", "/api/v1/jobs/9", nil, http.StatusNotFound)
+	p := refused(t, h, "PUT", "/api/v1/devices/tape", web.SetDevice{Faults: &standin.Faults{Unit: "ell", Battery: 50}}, http.StatusConflict)
+	assert.Equal(t, `"ell" is no unit of a tape. Choose in, cm, mm, none, cm-as-in.`, p.Detail)
+	refused(t, h, "PUT", "/api/v1/devices/cutter", web.SetDevice{Pace: &standin.Pace{}}, http.StatusConflict)
+	refused(t, h, "POST", "/api/v1/devices/tape/press", web.PressGauge{Size: "long"}, http.StatusBadRequest)
+	send := web.SendJob{Device: "printer", Sort: "piece", Of: "end", As: "plt"}
+	refused(t, h, "POST", "/api/v1/plans/turntable-hood-listening-corner/send", send, http.StatusConflict)
+}
+
+func TestWhatIsCutIsAsLongInEveryFormat(t *testing.T) {
+	h := app(t)
+	fast := standin.Pace{Speed: 1e6}
+	call(t, h, "PUT", "/api/v1/devices/cutter", web.SetDevice{Connected: on(true).Connected, Pace: &fast}, nil)
+	cut := func(as string) (length float64) {
+		var job web.JobView
+		call(t, h, "POST", "/api/v1/plans/turntable-hood-listening-corner/send", web.SendJob{Device: "cutter", Sort: "piece", Of: "end", As: as}, &job)
+		at := fmt.Sprintf("/api/v1/jobs/%d", job.Number)
+		require.Eventually(t, func() bool {
+			call(t, h, "GET", at, nil, &job)
+			return job.State == "done"
+		}, time.Minute, 10*time.Millisecond)
+		var strokes web.StrokesView
+		call(t, h, "GET", at+"/strokes", nil, &strokes)
+		for _, s := range strokes.Strokes {
+			if s.Cuts {
+				length += s.To - s.From
+			}
+		}
+		return length
+	}
+	plt := cut("plt")
+	assert.Greater(t, plt, 500.0)
+	assert.InDelta(t, plt, cut("svg"), 0.05)
+}
+
+func TestAPlanThatCannotBeCutFoldsToNothing(t *testing.T) {
+	h := app(t)
+	var fold reckon.FoldShown
+	call(t, h, "POST", "/api/v1/fold", `{"format": "umschlag/plan/1", "title": "Nothing", "object": {"kind": "form", "width": 0, "height": 0},
+		"cover": {"kind": "cushion", "ease": {"width": 0, "height": 0}}}`, &fold)
+	assert.NotNil(t, fold.Leaves)
+	assert.Empty(t, fold.Leaves)
+	refused(t, h, "POST", "/api/v1/fold", "{", http.StatusBadRequest)
 }

@@ -34,6 +34,7 @@ type axis struct {
 	borders           []length.Length // finished, inside to outside
 	rest              int             // how many borders take the rest
 	float             length.Length   // what setting triangles have beyond the blocks, on each side
+	off               length.Length   // what the last patch or sash shows more than the others, so that it closes
 	cut               sum.Sum         // one patch as cut
 	sashCut           sum.Sum
 	sashLow, sashHigh sum.Sum // the outermost sashes, which may have grown
@@ -128,7 +129,7 @@ func (o Order) solve(across, down *axis) {
 func (o Order) fill(a *axis) finding.List {
 	var found finding.List
 	text := o.Style.Text
-	if a.patch <= 0 || a.patch > a.whole {
+	if a.patch <= 0 || a.patch > a.whole+length.Close {
 		found.Add(finding.Stop, "patch-too-large", o.Path+"/patch/"+a.sizeKey,
 			fmt.Sprintf("A %s of %s is larger than the front, which finishes %s %s.", a.thing(), text(a.patch), text(a.whole), a.word),
 			fmt.Sprintf("%d patches %s can be up to %s.", a.n, a.word, text(length.Max(0, a.whole-a.sashes()).Div(a.n).Floor(o.Step))))
@@ -150,6 +151,9 @@ func (o Order) fill(a *axis) finding.List {
 	}
 	left := a.whole - a.inside() - 2*fixed
 	floats := a.point && a.rest == 0
+	if a.rest == 0 && !floats && left.Abs() <= length.Close {
+		a.off, left = left, 0
+	}
 	if left < 0 || (left > 0 && a.rest == 0 && !floats) || (left == 0 && a.rest > 0) {
 		return o.misfit(a, fixed, left)
 	}
@@ -157,6 +161,7 @@ func (o Order) fill(a *axis) finding.List {
 	switch {
 	case a.rest > 0:
 		rest = left.Div(2 * a.rest)
+		a.off = left - rest.Times(2*a.rest)
 	case floats:
 		a.float = left / 2
 	}
@@ -353,12 +358,25 @@ func (a *axis) spread() sum.Sum {
 	if a.point {
 		name = "block, point to point"
 	}
-	s := a.sides(sum.Repeat(a.n, sum.Part, name, a.patch), func(int) length.Length { return a.sash }).
+	s := closed(a.sides(sum.Repeat(a.n, sum.Part, name, a.patch), func(int) length.Length { return a.sash }), a.off).
 		Between(sum.Part, "setting triangles beyond the blocks", a.float)
 	if rest := a.whole - s.Total() - left.Total() - right.Total(); a.point && rest != 0 { // half a nanometre
 		s[0].Amount += rest
 	}
 	return left.Then(s).Then(right)
+}
+
+// hair is less than anybody can see: what is left when a length is divided.
+const hair = length.Millimetre / 1000
+
+// closed is parts side by side with what they miss the whole by: a term of its own, but for what
+// dividing leaves over, which the last part takes without a word.
+func closed(s sum.Sum, off length.Length) sum.Sum {
+	if off.Abs() > hair {
+		return s.Plus(sum.Rounding, "rounding", off)
+	}
+	s[len(s)-1].Amount += off
+	return s
 }
 
 // sides is patches with the sashes between and round them; gap is the i-th sash.
@@ -449,6 +467,7 @@ func (o Order) slots(a *axis) []slot {
 	if a.gaps() > 0 && a.outside {
 		sash()
 	}
+	out[len(out)-1].size += a.off
 	if len(a.borders) > 0 {
 		return out
 	}

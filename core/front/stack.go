@@ -23,8 +23,10 @@ func stack(o Order) (Face, finding.List) {
 	for _, p := range o.Face.Parts {
 		whole += p.Height
 	}
-	if want := o.Finished.Height.Total(); whole != want {
-		last := o.Face.Parts[len(o.Face.Parts)-1].Height + want - whole
+	want := o.Finished.Height.Total()
+	off := want - whole
+	if off.Abs() > length.Close {
+		last := o.Face.Parts[len(o.Face.Parts)-1].Height + off
 		remedy := "Take a part out, or make them lower."
 		if last > 0 {
 			remedy = fmt.Sprintf("A last part of %s fills it.", text(last))
@@ -37,6 +39,11 @@ func stack(o Order) (Face, finding.List) {
 	at := length.Length(0)
 	var shows, sewn, wide sum.Sum
 	for i, p := range o.Face.Parts {
+		shows = shows.Plus(sum.Part, fmt.Sprintf("part %d", i+1), p.Height)
+		if i == len(o.Face.Parts)-1 {
+			shows = closed(shows, off)
+			p.Height += off
+		}
 		sub := o.partOf(i, p, above, below)
 		built, said := Build(sub)
 		if found = append(found, said...); said.Stopped() {
@@ -47,7 +54,6 @@ func stack(o Order) (Face, finding.List) {
 			f.Applied = append(f.Applied, p.Lower(at, o.Finished.Height.Total()))
 		}
 		f.worked(built, i)
-		shows = shows.Plus(sum.Part, fmt.Sprintf("part %d", i+1), p.Height)
 		sewn = sewn.Plus(sum.Part, fmt.Sprintf("part %d as sewn, less its seams", i+1), built.Sewn.Height.Total()-2*o.Seam)
 		if len(wide) == 0 || built.Sewn.Width.Total() < wide.Total() {
 			wide = built.Sewn.Width // wider ones are centred and squared up

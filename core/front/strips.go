@@ -30,9 +30,10 @@ func strips(o Order) (Face, finding.List) {
 	for _, s := range list {
 		whole += s.Width
 	}
-	if whole != a.whole {
+	off := a.whole - whole
+	if off.Abs() > length.Close || len(list) == 0 {
 		found.Add(finding.Stop, "strips-do-not-fill", o.Path+"/strips",
-			fmt.Sprintf("The strips make %s; the front finishes %s in that direction.", text(whole), text(a.whole)), missing(list, a.whole-whole, text))
+			fmt.Sprintf("The strips make %s; the front finishes %s in that direction.", text(whole), text(a.whole)), missing(list, off, text))
 		return Face{}, found
 	}
 	f := Face{Rows: 1, Columns: len(list)}
@@ -48,10 +49,11 @@ func strips(o Order) (Face, finding.List) {
 		if i == 0 {
 			cut, from = o.grown(cut, a, a.low), from-lowReach
 		}
-		if i == len(list)-1 {
-			cut, to = o.grown(cut, a, a.high), to+highReach
-		}
 		shows = shows.Plus(sum.Part, fmt.Sprintf("strip %d", i+1), s.Width)
+		if i == len(list)-1 {
+			cut, to = o.grown(cut, a, a.high), to+off+highReach
+			shows = closed(shows, off)
+		}
 		sewn = sewn.Plus(sum.Part, fmt.Sprintf("strip %d as cut, less its seams", i+1), cut.Total()-2*o.Seam)
 		at += s.Width
 		cell := Cell{Row: 1, Column: i + 1, Band: 1}

@@ -39,6 +39,10 @@ const (
 // Units lists the units in the order they are offered.
 func Units() []Unit { return []Unit{Inches, Centimetres, Millimetres} }
 
+// Close is how far parts may miss the whole they make up and still be meant to make it: 1/64 in,
+// about 0.4 mm, less than cloth can be cut to. Common practice.
+const Close = Inch / 64
+
 // Size is the length of one unit; an unknown unit counts as inches.
 func (u Unit) Size() Length {
 	switch u {

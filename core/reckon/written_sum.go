@@ -10,7 +10,7 @@ func WrittenSum(terms []Term) string {
 	var words []string
 	for i := 0; i < len(terms); {
 		t, n := terms[i], 1
-		for i+n < len(terms) && terms[i+n].Term == t.Term && terms[i+n].Amount.NM == t.Amount.NM {
+		for i+n < len(terms) && terms[i+n].Term == t.Term && terms[i+n].Amount.Text == t.Amount.Text {
 			n++
 		}
 		text := strings.TrimPrefix(t.Amount.Text, "−")

@@ -24,6 +24,7 @@ const (
 	Step     Kind = "step"     // up to the next ruler step
 	Corner   Kind = "corner"   // what a rounded corner takes from the way round
 	Measured Kind = "measured" // read off the tape; replaces the plan
+	Rounding Kind = "rounding" // what parts miss the whole by, less than can be cut
 )
 
 // Term is one named part of a size. Amount may be negative.

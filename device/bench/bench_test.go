@@ -138,7 +138,7 @@ func TestAJobFromItsBeginningToItsEnd(t *testing.T) {
 
 // tooLong is when waiting is given up, and each how often is looked.
 const (
-	tooLong = 5 * time.Second
+	tooLong = time.Minute
 	each    = time.Millisecond
 )
 

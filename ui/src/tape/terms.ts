@@ -32,7 +32,7 @@ export function groups(terms: Term[]): Group[] {
   const out: Group[] = [];
   terms.forEach((term, first) => {
     const last = out.at(-1);
-    if (last && last.term.term === term.term && last.term.amount.nm === term.amount.nm) last.count++;
+    if (last && last.term.term === term.term && last.term.amount.text === term.amount.text) last.count++;
     else out.push({ term, count: 1, first });
   });
   return out;
