@@ -125,8 +125,9 @@ func sideZip(o Order) (Back, finding.List) {
 func sewnShut(o Order) (Back, finding.List) {
 	var found finding.List
 	gap, tab := o.Plan.Gap, o.Plan.Tab
-	if most := o.Finished - 2*length.Inch; gap <= 0 || gap > most {
-		found.Add(finding.Stop, "gap", "/back/gap", fmt.Sprintf("A gap of %s has no place in a side of %s, an inch off both corners.", o.text(gap), o.text(o.Finished)),
+	off := plan.OffCorners(o.Finished)
+	if most := o.Finished - 2*off; gap <= 0 || gap > most {
+		found.Add(finding.Stop, "gap", "/back/gap", fmt.Sprintf("A gap of %s has no place in a side of %s, %s off both corners.", o.text(gap), o.text(o.Finished), o.text(off)),
 			fmt.Sprintf("Type up to %s.", o.text(max(0, most).Floor(o.Step))))
 		return Back{}, found
 	}

@@ -74,7 +74,7 @@ func Base(unit length.Unit, h Habits) Plan {
 // decided, and settling twice is settling once.
 func (p Plan) Settle() Plan {
 	common, sizes := p.Pieces[Common], usualIn(p.Units)
-	p.Object = p.Object.settle()
+	p.Object = p.Object.settle().following(p.Piece("front").Face)
 	p.Cover = p.Cover.settle(sizes)
 	p.Back = p.Back.settle(p, sizes)
 	p.Edges = p.Edges.settle(p.Cover.Seam)
@@ -96,7 +96,6 @@ func (p Plan) Settle() Plan {
 		p.Fittings[i] = f.settle(p.Habits.Step, sizes)
 	}
 	p.Pieces = mapped(p.Pieces, func(q Piece) Piece { return q.settle(common, sizes) })
-	p.Object = p.Object.following(p.Piece("front").Face)
 	p.Cloths = mapped(p.Cloths, Cloth.Settle)
 	return p
 }
@@ -204,8 +203,12 @@ func (b Back) settle(p Plan, sizes usual) Back {
 	return b
 }
 
+// OffCorners is how far a gap in a side stays off its corners, so that they are sewn through: an
+// inch, or an eighth of a short side. Common practice.
+func OffCorners(side length.Length) length.Length { return min(length.Inch, side/8) }
+
 // closure completes the back of a cushion by its kind. A gap that is sewn shut is two
-// thirds of its side.
+// thirds of its side as it finishes.
 func (b Back) closure(p Plan, sizes usual) Back {
 	or := func(l *length.Length, usual length.Length) {
 		if *l == 0 {
@@ -227,7 +230,7 @@ func (b Back) closure(p Plan, sizes usual) Back {
 		}
 	case SewnShut:
 		if p.Habits.Step > 0 {
-			or(&b.Gap, (2 * p.Object.Width / 3).Floor(p.Habits.Step))
+			or(&b.Gap, max(0, 2*(p.Object.Width+p.Cover.Ease.Width)/3).Floor(p.Habits.Step))
 		}
 	case Zip:
 		or(&b.Seam, p.Cover.Seam)
