@@ -32,4 +32,9 @@ describe("groups", () => {
       [1, "patch", 3],
       [1, "seam", 4],
     ]));
+
+  test("take what dividing leaves over for nothing", () => {
+    const third = (nm: number): Term => ({ term: "patch", kind: "part", amount: { nm, text: "≈5⅜″", exact: String(nm) } });
+    expect(groups([third(135466666), third(135466666), third(135466668), third(135500000)]).map((g) => g.count)).toEqual([3, 1]);
+  });
 });
