@@ -1,8 +1,11 @@
+import type { Page } from "@playwright/test";
 import { accessible, expect, put, saved, stored, takes, test } from "./app";
 
 const reading = "reading-corner-cushion";
 /** A search ends by itself after half a minute. */
 const ended = { timeout: 120_000 };
+/** What the app says in passing. */
+const said = (page: Page) => page.locator(".MuiSnackbar-root");
 
 test("a shorter lay is looked for, and what is found stays in the plan", async ({ page, demo }) => {
   takes(35);
@@ -50,7 +53,7 @@ test("cloth is kept for a plan and let go again", async ({ page, demo }) => {
   await page.goto(`${demo.url}/plans/${reading}/cut`);
   await calico.getByRole("button", { name: /^Let it go/ }).click();
   await expect(calico.getByRole("button", { name: /^Keep it for this plan/ })).toBeVisible();
-  await page.getByRole("button", { name: "Undo", exact: true }).last().click();
+  await said(page).getByRole("button", { name: "Undo" }).click();
   await expect(calico.getByText("Kept for this plan: 1 odd piece.")).toBeVisible();
 });
 
@@ -63,7 +66,7 @@ test("what is left when all is cut goes back into the cupboard, and out again", 
   await expect(leaf.getByText("What was left over is back in the cupboard.")).toBeVisible();
   await saved(page);
   expect((await stored(demo, reading)).plan.progress.returned).toEqual(["A"]);
-  await page.getByRole("button", { name: "Undo", exact: true }).last().click();
+  await said(page).getByRole("button", { name: "Undo" }).click();
   await expect(leaf.getByRole("button", { name: /^Put what is left back/ })).toBeVisible();
   await saved(page);
   expect((await stored(demo, reading)).plan.progress.returned).toEqual([]);

@@ -23,7 +23,7 @@ export function SayProvider({ children }: { children: ReactNode }) {
       <Snackbar
         key={said?.key}
         open={said !== null}
-        autoHideDuration={8000}
+        autoHideDuration={said?.action ? 30_000 : 8000} // a way back is there long enough to be found
         onClose={(_, reason) => reason !== "clickaway" && close()}
         message={said?.text}
         action={
