@@ -105,7 +105,8 @@ export const test = base.extend<OfTest, OfWorker>({
 });
 
 /**
- * How many seconds a test takes on a quiet machine, at most. Its limit is ten times that: what a
+ * How many seconds a test takes on a quiet machine, at most. Its limit is ten times that, and
+ * that of a test that does not say 120 s: what a
  * test waits for is said or shown, so a busy machine makes it slower and never makes it fail.
  */
 export const takes = (seconds: number) => test.setTimeout(seconds * 10_000);
@@ -115,14 +116,6 @@ export async function stored(server: Server, id: string) {
   const response = await fetch(`${server.url}/api/v1/plans/${id}`);
   return response.json();
 }
-
-/** Asks the server with a body in JSON. */
-export const send = (server: Server, method: string, path: string, body?: unknown) =>
-  fetch(`${server.url}/api/v1${path}`, {
-    method,
-    headers: { "content-type": "application/json" },
-    body: body === undefined ? undefined : JSON.stringify(body),
-  });
 
 /** Opens a place, and waits until what it shows is there. */
 export async function open(page: Page, url: string) {

@@ -1,4 +1,4 @@
-import { accessible, cuts, expect, pick, put, saved, takes, test } from "./app";
+import { accessible, cuts, expect, pick, put, saved, test } from "./app";
 
 const cushion = "/plans/reading-corner-cushion";
 
@@ -18,7 +18,6 @@ const closures = [
 // In two walks, which two workers take.
 for (const half of [closures.slice(0, 5), closures.slice(5)]) {
   test(`backs are reached from the brief, drawn and sewn: ${half.map((c) => c.closure).join(", ")}`, async ({ page, demo }) => {
-    takes(10);
     await page.goto(demo.url + cushion);
     for (const { closure, cuts: cut, says, step } of half) {
       await pick(page, "Closure of the back", closure);

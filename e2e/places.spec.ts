@@ -1,5 +1,5 @@
 import type { Page } from "@playwright/test";
-import { accessible, expect, open, put, saved, seen, takes, test } from "./app";
+import { accessible, expect, open, put, saved, seen, test } from "./app";
 
 const places = [
   "/",
@@ -28,7 +28,6 @@ const beyond = (page: Page) =>
 
 for (const path of places) {
   test(`${path}: by day, by lamp and on a telephone`, async ({ page, demo }) => {
-    takes(8);
     const said: string[] = [];
     const foreign: string[] = [];
     page.on("console", (m) => m.type() === "error" && said.push(m.text()));

@@ -1,12 +1,11 @@
 import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { dirname, join } from "node:path";
-import { expect, put, saved, stored, takes, test } from "./app";
+import { expect, put, saved, stored, test } from "./app";
 
 const id = "reading-corner-cushion";
 
 test("what cannot be read gets one message at its value and loses nothing", async ({ page, demo }) => {
-  takes(8);
   await page.goto(`${demo.url}/plans/${id}`);
   for (const [n, [label, text, says]] of (
     [
@@ -38,7 +37,6 @@ test("what cannot be read gets one message at its value and loses nothing", asyn
 });
 
 test("what cannot be cut stops the plan where it stands, with what to type instead", async ({ page, demo }) => {
-  takes(8);
   await page.goto(`${demo.url}/plans/${id}`);
   for (const [label, text, says] of [
     ["Width of the pad", "-3", "The width of a pad cannot be −3″"],
