@@ -15,8 +15,8 @@ const quiet = [
   "--disable-sync",
 ];
 
-/** What is painted by the processor alone, without 3-D. */
-export const flat = [...quiet, "--disable-gpu"];
+/** What is painted by the processor alone, without 3-D: a window in one go, not tile by tile. */
+export const flat = [...quiet, "--disable-gpu", "--default-tile-width=1280", "--default-tile-height=1024"];
 
 /** With 3-D, computed on the processor. */
 export const deep = [

@@ -57,6 +57,23 @@ for (const path of places) {
   });
 }
 
+test("a text that cannot be read, and a button without a name, are found", async ({ page, demo }) => {
+  await open(page, `${demo.url}/plans/reading-corner-cushion`);
+  const sum = page.locator(".tape-sum");
+  await sum
+    .getByRole("listitem")
+    .last()
+    .evaluate((item) => {
+      for (const part of [item, ...item.querySelectorAll<HTMLElement>("*")]) (part as HTMLElement).style.color = "#ddd";
+    });
+  await expect(accessible(sum)).rejects.toThrow("color-contrast");
+  await page.getByRole("button", { name: "History" }).evaluate((button) => {
+    button.replaceChildren();
+    for (const name of ["aria-label", "title"]) button.removeAttribute(name);
+  });
+  await expect(accessible(page)).rejects.toThrow("button-name");
+});
+
 test("a term of the sum lights up its stretch of the sheet", async ({ page, demo }) => {
   await page.goto(`${demo.url}/plans/reading-corner-cushion`);
   const sum = page.getByRole("list", { name: /The sum of Front, across, before quilting/ });
