@@ -130,7 +130,8 @@ export async function open(page: Page, url: string) {
 
 /** The place has read all that it shows. */
 export async function shown(page: Page) {
-  await expect(page.locator("main[aria-busy=false]")).toBeAttached();
+  // An expectation that fails describes the whole page each time, which takes longer than opening it.
+  await page.locator("main[aria-busy=false]").waitFor({ state: "attached", timeout: 60_000 });
   await page.evaluate(() => document.fonts.ready); // nothing moves any more
 }
 

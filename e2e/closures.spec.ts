@@ -1,4 +1,4 @@
-import { accessible, cuts, expect, pick, put, saved, test } from "./app";
+import { accessible, cuts, expect, open, pick, put, saved, test } from "./app";
 
 const cushion = "/plans/reading-corner-cushion";
 
@@ -18,7 +18,7 @@ const closures = [
 // In two walks, which two workers take.
 for (const half of [closures.slice(0, 5), closures.slice(5)]) {
   test(`backs are reached from the brief, drawn and sewn: ${half.map((c) => c.closure).join(", ")}`, async ({ page, demo }) => {
-    await page.goto(demo.url + cushion);
+    await open(page, demo.url + cushion);
     for (const { closure, cuts: cut, says, step } of half) {
       await pick(page, "Closure of the back", closure);
       await expect(cuts(page)).toContainText(cut);
@@ -34,7 +34,7 @@ for (const half of [closures.slice(0, 5), closures.slice(5)]) {
 }
 
 test("the closures are compared with their figures, and one is taken", async ({ page, demo }) => {
-  await page.goto(demo.url + cushion);
+  await open(page, demo.url + cushion);
   await page.getByRole("button", { name: "Compare the closures for this cover" }).click();
   const dialog = page.getByRole("dialog");
   await expect(dialog.getByRole("listitem").filter({ hasText: "As planned" })).toContainText("2 × 131/4″ × 191/2″");
@@ -50,7 +50,7 @@ test("the closures are compared with their figures, and one is taken", async ({ 
 });
 
 test("a flange and a zip in the side seam do not go together", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/flanged-window-cushion`);
+  await open(page, `${demo.url}/plans/flanged-window-cushion`);
   await expect(page.locator(".ditch")).toHaveCount(2);
   await pick(page, "Closure of the back", "zip-side");
   await expect(page.getByRole("alert")).toContainText("outside the line that holds the pad");
@@ -60,7 +60,7 @@ test("a flange and a zip in the side seam do not go together", async ({ page, de
 });
 
 test("piping: cord, strips on the bias, drawn on the lay", async ({ page, demo }) => {
-  await page.goto(demo.url + cushion);
+  await open(page, demo.url + cushion);
   await pick(page, "Piping", "made");
   await put(page, "Thickness of the cord", "3/8");
   await expect(page.getByText(/strips of 13\/4″/)).toBeVisible(); // 1.18 and two seams of a quarter
@@ -73,7 +73,7 @@ test("piping: cord, strips on the bias, drawn on the lay", async ({ page, demo }
 });
 
 test("a hood is bound with strips of its own", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/turntable-hood-listening-corner`);
+  await open(page, `${demo.url}/plans/turntable-hood-listening-corner`);
   await pick(page, "Binding", "double");
   await put(page, "What shows of the binding", "3/8");
   await expect(page.getByText(/strips of 21\/2″/)).toBeVisible();
@@ -81,14 +81,14 @@ test("a hood is bound with strips of its own", async ({ page, demo }) => {
 });
 
 test("a pad is made at home", async ({ page, demo }) => {
-  await page.goto(demo.url + cushion);
+  await open(page, demo.url + cushion);
   await pick(page, "Where the pad comes from", "fold");
   await expect(cuts(page)).toContainText("1 × 201/2″ × 401/2″");
   await expect(page.getByText("g of fibre", { exact: false })).toBeVisible();
 });
 
 test("cutting the back early is asked about once, with the reason", async ({ page, demo }) => {
-  await page.goto(`${demo.url}${cushion}/cut`);
+  await open(page, `${demo.url}${cushion}/cut`);
   const tick = page.getByRole("checkbox", { name: /back piece/ });
   await tick.click();
   const dialog = page.getByRole("dialog");

@@ -1,10 +1,10 @@
-import { accessible, expect, put, saved, stored, takes, test } from "./app";
+import { accessible, expect, open, put, saved, stored, takes, test } from "./app";
 
 test("a pad becomes a cut, sewn and logged cover, by pointer", async ({ page, workshop }) => {
   takes(30); // a whole cover
-  await page.goto(workshop.url);
+  await open(page, workshop.url);
   await expect(page.getByText("The shelf is empty.")).toBeVisible();
-  await page.goto(`${workshop.url}/cloth`);
+  await open(page, `${workshop.url}/cloth`);
   for (const [name, have] of [
     ["ink leaf", "1 yd"],
     ["chalk dot", "1 yd"],
@@ -94,7 +94,7 @@ test("a pad becomes a cut, sewn and logged cover, by pointer", async ({ page, wo
   await saved(page);
   await workshop.stop();
   await workshop.again();
-  await page.goto(`${workshop.url}/plans/reading-cushion/sew`);
+  await open(page, `${workshop.url}/plans/reading-cushion/sew`);
   await expect(page.getByRole("heading", { name: "Cut the back" })).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByRole("heading", { name: "Measure the front" })).toBeVisible();
@@ -124,7 +124,7 @@ test("a pad becomes a cut, sewn and logged cover, by pointer", async ({ page, wo
 
 test("a pad becomes a planned, cut and measured cover, by keyboard alone", async ({ page, workshop }) => {
   takes(30); // a whole cover, value by value
-  await page.goto(workshop.url);
+  await open(page, workshop.url);
   /** What has the focus, by its label or by its text. */
   const focused = () =>
     page.evaluate(() => {

@@ -4,7 +4,7 @@ import { accessible, expect, open, test } from "./app";
 const csv = (text: string | Buffer) => ({ name: "cloths.csv", mimeType: "text/csv", buffer: Buffer.from(text) });
 
 test("the cupboard goes out as a table and comes in after a look", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/cloth`);
+  await open(page, `${demo.url}/cloth`);
   const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("link", { name: "The cupboard as CSV" }).click()]);
   const table = readFileSync(await download.path(), "utf8");
   const input = page.getByLabel("CSV file with cloths");
@@ -42,7 +42,7 @@ test("a table with mistakes is refused whole, each named", async ({ page, demo }
 });
 
 test("thread and zips go out as a table and come in after a look", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/cloth`);
+  await open(page, `${demo.url}/cloth`);
   await expect(page.getByRole("link", { name: "These as CSV" })).toHaveAttribute("href", "/api/v1/notions.csv");
   const input = page.getByLabel("CSV file with things");
   await input.setInputFiles(csv("name,for,count\nred zips,zip,some\n"));

@@ -1,5 +1,5 @@
 import type { Page } from "@playwright/test";
-import { accessible, expect, put, saved, stored, takes, test } from "./app";
+import { accessible, expect, open, put, saved, stored, takes, test } from "./app";
 
 const reading = "reading-corner-cushion";
 /** A search ends by itself after half a minute. */
@@ -10,7 +10,7 @@ const said = (page: Page) => page.locator(".MuiSnackbar-root");
 test("a shorter lay is looked for, and what is found stays in the plan", async ({ page, demo }) => {
   takes(35);
   const plan = "returns-scanner-hood-sashed-top";
-  await page.goto(`${demo.url}/plans/${plan}/cut`);
+  await open(page, `${demo.url}/plans/${plan}/cut`);
   const check = page.getByRole("region", { name: "Cloth ink canvas" });
   await check.getByRole("button", { name: /Look for a shorter lay/ }).click();
   await expect(check.getByText(/(A lay of .* was found|Nothing shorter was found)/)).toBeVisible(ended);
@@ -23,7 +23,7 @@ test("a shorter lay is looked for, and what is found stays in the plan", async (
 
 test("several plans on one lay; a search is ended when it will do", async ({ page, demo }) => {
   takes(35);
-  await page.goto(`${demo.url}/cloth/shopping`);
+  await open(page, `${demo.url}/cloth/shopping`);
   await page.getByRole("link", { name: "Lay them together on moss leaf" }).click();
   await expect(page.getByRole("heading", { name: "On one lay of moss leaf" })).toBeVisible();
   await expect(page.getByText(/^Laid together they take/)).toBeVisible();
@@ -41,16 +41,16 @@ test("several plans on one lay; a search is ended when it will do", async ({ pag
 });
 
 test("cloth is kept for a plan and let go again", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/${reading}/cut`);
+  await open(page, `${demo.url}/plans/${reading}/cut`);
   const calico = page.getByRole("region", { name: "Cloth calico" });
   await expect(calico.getByText("All of it comes from odd pieces.")).toBeVisible();
   await calico.getByRole("button", { name: /^Keep it for this plan/ }).click();
   await expect(calico.getByText("Kept for this plan: 1 odd piece.")).toBeVisible();
-  await page.goto(`${demo.url}/plans/pinwheel-cushion-for-the-reading-corner/cut`);
+  await open(page, `${demo.url}/plans/pinwheel-cushion-for-the-reading-corner/cut`);
   await expect(page.getByRole("region", { name: "Cloth calico" }).getByText(/^Takes/)).toBeVisible();
-  await page.goto(`${demo.url}/cloth`);
+  await open(page, `${demo.url}/cloth`);
   await expect(page.getByText("kept for Reading-corner cushion")).toBeVisible();
-  await page.goto(`${demo.url}/plans/${reading}/cut`);
+  await open(page, `${demo.url}/plans/${reading}/cut`);
   await calico.getByRole("button", { name: /^Let it go/ }).click();
   await expect(calico.getByRole("button", { name: /^Keep it for this plan/ })).toBeVisible();
   await said(page).getByRole("button", { name: "Undo" }).click();
@@ -58,7 +58,7 @@ test("cloth is kept for a plan and let go again", async ({ page, demo }) => {
 });
 
 test("what is left when all is cut goes back into the cupboard, and out again", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/${reading}/cut`);
+  await open(page, `${demo.url}/plans/${reading}/cut`);
   const leaf = page.getByRole("region", { name: "Cloth ink leaf" });
   await leaf.getByRole("checkbox").check();
   await saved(page);
@@ -73,12 +73,12 @@ test("what is left when all is cut goes back into the cupboard, and out again", 
   await leaf.getByRole("button", { name: /^Put what is left back/ }).click();
   await expect(leaf.getByText("What was left over is back in the cupboard.")).toBeVisible();
   await saved(page);
-  await page.goto(`${demo.url}/cloth`);
+  await open(page, `${demo.url}/cloth`);
   await expect(page.getByRole("listitem").filter({ has: page.getByRole("heading", { name: "ink leaf" }) })).toContainText("An odd piece");
 });
 
 test("pieces are drawn round where templates are the school", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/${reading}/cut`);
+  await open(page, `${demo.url}/plans/${reading}/cut`);
   await page.getByRole("combobox", { name: "How pieces are cut" }).selectOption("template");
   const leaf = page.getByRole("region", { name: "Cloth ink leaf" });
   await expect(leaf.getByText(/^Draw round 8/)).toBeVisible();
@@ -92,7 +92,7 @@ test("pieces are drawn round where templates are the school", async ({ page, dem
 });
 
 test("what a batch costs, every sum with how it comes about", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/lavender-mini-first-of-a-dozen/cut`);
+  await open(page, `${demo.url}/plans/lavender-mini-first-of-a-dozen/cut`);
   await page.getByRole("link", { name: "What it costs" }).click();
   const row = (name: string) => page.getByRole("row", { name: new RegExp(`^${name}`) });
   await expect(row("Work")).toContainText("198.00 €"); // twelve times 55 minutes at 18 an hour
@@ -109,7 +109,7 @@ test("what a batch costs, every sum with how it comes about", async ({ page, dem
 });
 
 test("thread, zips and odd pieces in the cupboard", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/cloth`);
+  await open(page, `${demo.url}/cloth`);
   await page.getByRole("button", { name: "Put a thing in" }).click();
   const form = page.getByRole("form", { name: "A thing" });
   await form.getByLabel("Name").fill("red zips");
@@ -144,7 +144,7 @@ test("thread, zips and odd pieces in the cupboard", async ({ page, demo }) => {
 });
 
 test("a cloth is shown by its photo, and drawn again", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/cloth`);
+  await open(page, `${demo.url}/cloth`);
   await page.getByRole("button", { name: "Change slate" }).click();
   const cloth = page.getByRole("form", { name: "A cloth" });
   const photo = cloth.getByLabel("Photo of the cloth");

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import type { Page } from "@playwright/test";
-import { accessible, expect, type Server, stored, test } from "./app";
+import { accessible, expect, open, type Server, stored, test } from "./app";
 
 const hood = "turntable-hood-listening-corner";
 
@@ -30,7 +30,7 @@ async function measure(page: Page, size: string, button = "Measure") {
 const tapeFaults = { noise: 0, unit: "cm", battery: 100, gone: false };
 
 test("a tape reads into the value at hand, and nothing without one", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/devices`);
+  await open(page, `${demo.url}/devices`);
   await page
     .getByRole("group", { name: "Bending tape" })
     .getByRole("checkbox", { name: /Connected/ })
@@ -40,7 +40,7 @@ test("a tape reads into the value at hand, and nothing without one", async ({ pa
   await expect(tray(page)).toContainText("45 cm came, and no value was at hand.");
   await accessible(tray(page));
 
-  await page.goto(`${demo.url}/plans/${hood}`);
+  await open(page, `${demo.url}/plans/${hood}`);
   const field = page.getByRole("textbox", { name: "Length of the box", exact: true });
   await field.click();
   await expect(tray(page)).toContainText("reads into Length of the box");
@@ -67,7 +67,7 @@ test("a tape reads into the value at hand, and nothing without one", async ({ pa
 test("at a gate one side after the other is measured, and a slip of the unit is asked about", async ({ page, demo }) => {
   const id = "story-hour-patchwork-cushion";
   await device(demo, "tape", { connected: true, faults: { ...tapeFaults, unit: "cm-as-in" } });
-  await page.goto(`${demo.url}/plans/${id}/sew`);
+  await open(page, `${demo.url}/plans/${id}/sew`);
   await page.getByRole("button", { name: "Measure the front" }).click();
   await page.getByRole("textbox", { name: "Measured across" }).click();
   await measure(page, "17 1/2 in");
@@ -81,7 +81,7 @@ test("at a gate one side after the other is measured, and a slip of the unit is 
 
 test("a tape that fails is named, and nothing is entered", async ({ page, demo }) => {
   await device(demo, "tape", { connected: true, faults: { ...tapeFaults, unit: "none" } });
-  await page.goto(`${demo.url}/plans/${hood}`);
+  await open(page, `${demo.url}/plans/${hood}`);
   const before = (await stored(demo, hood)).plan;
   await page.getByRole("textbox", { name: "Length of the box", exact: true }).click();
   await measure(page, "45 cm");
@@ -100,7 +100,7 @@ test("a tape that fails is named, and nothing is entered", async ({ page, demo }
 
 test("a scale weighs the fibre of a pad and a piece of cloth", async ({ page, demo }) => {
   await device(demo, "scale", { connected: true, faults: { noise: 0, unit: "g", battery: 100, gone: false } });
-  await page.goto(`${demo.url}/plans/poetry-corner-cushion/sew`);
+  await open(page, `${demo.url}/plans/poetry-corner-cushion/sew`);
   await page.getByRole("button", { name: "Make the pad" }).click();
   await page.getByRole("textbox", { name: "Fibre, in grams" }).click();
   await measure(page, "412", "Weigh");
@@ -111,7 +111,7 @@ test("a scale weighs the fibre of a pad and a piece of cloth", async ({ page, de
     .poll(async () => (await stored(demo, "poetry-corner-cushion")).plan.measured.at(-1))
     .toEqual({ what: "pad.filled", weight: 250 });
 
-  await page.goto(`${demo.url}/cloth`);
+  await open(page, `${demo.url}/cloth`);
   await page.getByRole("button", { name: "Change moss leaf" }).click();
   await page.getByText("Length by weight").click();
   await page.getByLabel("The square weighs, g").click();
@@ -126,7 +126,7 @@ test("a scale weighs the fibre of a pad and a piece of cloth", async ({ page, de
 
 test("a cutter cuts, jams, goes on, and is cancelled", async ({ page, demo }) => {
   await device(demo, "cutter", { connected: true, pace: { speed: 20_000, jam_after: 50, gone: false } });
-  await page.goto(`${demo.url}/plans/${hood}`);
+  await open(page, `${demo.url}/plans/${hood}`);
   await page.getByRole("button", { name: "End panel", exact: true }).click();
   await page.getByRole("button", { name: "End panel to the cutter" }).click();
   const job = page.getByRole("region", { name: /End panel, Turntable hood.* on the cutter/ });
@@ -158,10 +158,10 @@ test("a cutter cuts, jams, goes on, and is cancelled", async ({ page, demo }) =>
 
 test("a printer prints the plan and labels for its piles", async ({ page, demo }) => {
   await device(demo, "printer", { connected: true, pace: { speed: 500, jam_after: 0, gone: false } });
-  await page.goto(`${demo.url}/plans/${hood}/print`);
+  await open(page, `${demo.url}/plans/${hood}/print`);
   await page.getByRole("button", { name: "The plan to the printer" }).click();
   await expect(tray(page)).toContainText("The printer is done.");
-  await page.goto(`${demo.url}/plans/${hood}/sew/labels`);
+  await open(page, `${demo.url}/plans/${hood}/sew/labels`);
   await page.getByRole("button", { name: "The labels to the printer" }).click();
   const job = page.getByRole("region", { name: /Labels, Turntable hood/ });
   await expect(job).toContainText("The printer is done.");

@@ -5,7 +5,7 @@ import { join } from "node:path";
 import DxfParser, { type IPolylineEntity } from "dxf-parser";
 import Papa from "papaparse";
 import { svgPathProperties } from "svg-path-properties";
-import { accessible, expect, type Server, stored, test } from "./app";
+import { accessible, expect, open, type Server, stored, test } from "./app";
 
 // Drawings at true size, read by programs that know nothing of this one: svg-path-properties
 // and dxf-parser from npm, hp2xx from Debian.
@@ -115,7 +115,7 @@ test("every piece of a cover in one file, and a lay with its numbers", async ({ 
   expect(Object.keys(dxf?.blocks ?? {})).toHaveLength(reckoning.pieces.length);
   const lay = await drawing(demo, plan, "lay", reckoning.cloths[0].cloth, "svg");
   expect(lay.match(/<text/g)).toHaveLength(reckoning.cloths[0].lay.placed.length);
-  await page.goto(`${demo.url}/plans/${plan}`);
+  await open(page, `${demo.url}/plans/${plan}`);
   const got = page.waitForEvent("download");
   await page.getByRole("link", { name: "Main panel as an SVG drawing" }).click();
   expect((await got).suggestedFilename()).toBe(`${plan}-main.svg`);
@@ -128,7 +128,7 @@ test("every piece of a cover in one file, and a lay with its numbers", async ({ 
 test("shapes are read from a DXF as from an SVG", async ({ page, demo }) => {
   const plan = "van-cushion-in-four-layers";
   const dxf = await drawing(demo, plan, "piece", "back", "dxf");
-  await page.goto(`${demo.url}/plans/${plan}#front`);
+  await open(page, `${demo.url}/plans/${plan}#front`);
   await page.getByText("Lay a shape on").click();
   await page
     .getByLabel("SVG or DXF file with shapes")
@@ -262,7 +262,7 @@ test("lists are tables that another program reads", async ({ page, demo }) => {
     [`/plans/${plan}/sew`, "The steps as a table"],
     ["/cloth/shopping", "As a table"],
   ] as const) {
-    await page.goto(demo.url + path);
+    await open(page, demo.url + path);
     const got = page.waitForEvent("download");
     await page.getByRole("link", { name, exact: true }).click();
     expect((await got).suggestedFilename()).toMatch(/\.csv$/);
@@ -273,7 +273,7 @@ test("a pattern that comes back is held against the plan", async ({ page, demo }
   const plan = "turntable-hood-listening-corner";
   const before = (await stored(demo, plan)).plan;
   const dxf = await drawing(demo, plan, "pieces", "", "dxf");
-  await page.goto(`${demo.url}/plans/${plan}/print`);
+  await open(page, `${demo.url}/plans/${plan}/print`);
   const input = page.getByLabel("Pattern to compare");
   const send = (text: string) => input.setInputFiles({ name: "pattern.dxf", mimeType: "image/vnd.dxf", buffer: Buffer.from(text) });
   await send(dxf);
@@ -292,7 +292,7 @@ test("a pattern that comes back is held against the plan", async ({ page, demo }
 });
 
 test("what is printed is chosen where it is printed", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/reading-corner-cushion`);
+  await open(page, `${demo.url}/plans/reading-corner-cushion`);
   await page.getByRole("link", { name: "Print", exact: true }).click();
   await expect(page.getByRole("radio", { name: /^Letter/ })).toBeChecked();
   await page.getByRole("radio", { name: /^A4/ }).check();
@@ -307,7 +307,7 @@ test("what is printed is chosen where it is printed", async ({ page, demo }) => 
 });
 
 test("a plan to be shared is one page that opens by itself", async ({ page, demo, browser }) => {
-  await page.goto(`${demo.url}/plans/van-cushion-in-four-layers/print`);
+  await open(page, `${demo.url}/plans/van-cushion-in-four-layers/print`);
   const got = page.waitForEvent("download");
   await page.getByRole("link", { name: "one page with all of it" }).click();
   const download = await got;
@@ -337,7 +337,7 @@ test("a plan to be shared is one page that opens by itself", async ({ page, demo
 });
 
 test("a whole workshop is saved as one file and brought in where nothing is yet", async ({ page, demo, workshop }) => {
-  await page.goto(demo.url);
+  await open(page, demo.url);
   const got = page.waitForEvent("download");
   await page.getByRole("link", { name: "save it as one file" }).click();
   const download = await got;
@@ -346,7 +346,7 @@ test("a whole workshop is saved as one file and brought in where nothing is yet"
   const input = page.getByLabel("File of a whole workshop");
   await input.setInputFiles({ name: "workshop.zip", mimeType: "application/zip", buffer: file });
   await expect(page.getByRole("alert")).toContainText("brought into an empty one");
-  await page.goto(workshop.url);
+  await open(page, workshop.url);
   await expect(page.getByText("The shelf is empty.")).toBeVisible();
   await input.setInputFiles({ name: "half.zip", mimeType: "application/zip", buffer: file.subarray(0, 5000) });
   await expect(page.getByRole("alert")).toContainText("Nothing was brought in");

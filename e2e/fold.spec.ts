@@ -20,7 +20,7 @@ const drawn = (page: Page) =>
 async function folded(page: Page, url: string) {
   takes(20); // graphics are computed here, on the processor: a small picture will do
   await page.setViewportSize({ width: 960, height: 640 });
-  await page.goto(url);
+  await open(page, url);
   await page.getByRole("button", { name: "Folded up" }).click();
   await expect.poll(async () => (await drawn(page)).covered).toBeGreaterThan(1500);
 }
@@ -99,7 +99,7 @@ test("what folds is loaded when it is opened, and the key F opens it", async ({ 
 
 test("a server that is away is told, and asked once more", async ({ page, demo }) => {
   await page.route("**/api/v1/fold", (route) => route.abort(), { times: 1 });
-  await page.goto(demo.url + hood);
+  await open(page, demo.url + hood);
   await page.getByRole("button", { name: "Folded up" }).click();
   await expect(page.getByText("The app's server does not answer.")).toBeVisible();
   await page.getByRole("button", { name: "Try again" }).click();

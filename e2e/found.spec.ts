@@ -1,9 +1,9 @@
-import { accessible, cuts, expect, pick, put, saved, stored, test } from "./app";
+import { accessible, cuts, expect, open, pick, put, saved, stored, test } from "./app";
 
 const sampler = "counted-sampler-for-the-driver-s-cab";
 
 test("the cover follows a counted panel", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/${sampler}`);
+  await open(page, `${demo.url}/plans/${sampler}`);
   await expect(page.getByText("162 × 120 squares")).toBeVisible();
   await put(page, "Squares of the design across", "168");
   await expect(page.getByText("finishes 18″ × 13″")).toBeVisible();
@@ -17,7 +17,7 @@ test("the cover follows a counted panel", async ({ page, demo }) => {
 });
 
 test("a panel to be made up, hooked, and cut from a print", async ({ page, workshop }) => {
-  await page.goto(workshop.url);
+  await open(page, workshop.url);
   await page.getByRole("combobox", { name: "What is to be covered" }).selectOption("panel");
   await put(page, "Width of the panel as it shows", "14");
   await put(page, "Height of the panel as it shows", "12");
@@ -43,7 +43,7 @@ test("a panel to be made up, hooked, and cut from a print", async ({ page, works
 
 test("gathers by a sample", async ({ page, demo }) => {
   const plan = "gathered-jacket-for-the-guest-album";
-  await page.goto(`${demo.url}/plans/${plan}`);
+  await open(page, `${demo.url}/plans/${plan}`);
   await page.getByRole("combobox", { name: "Where the ratio comes from" }).first().selectOption("sample");
   await put(page, "The sample before", "14");
   await put(page, "The sample after", "5 1/2");

@@ -1,12 +1,12 @@
 import type { Page } from "@playwright/test";
-import { accessible, cuts, expect, pick, put, saved, stored, test } from "./app";
+import { accessible, cuts, expect, open, pick, put, saved, stored, test } from "./app";
 
 const plan = "/plans/reading-corner-cushion";
 const fills = (page: Page) =>
   page.locator(".sheet .cell").evaluateAll((cells) => cells.map((c) => c.getAttribute("fill")?.slice(-2)).join(""));
 
 test("a block of the library, from the picture to its triangles and steps", async ({ page, demo }) => {
-  await page.goto(`${demo.url}${plan}`);
+  await open(page, `${demo.url}${plan}`);
   await page.getByRole("button", { name: "all blocks" }).click();
   const dialog = page.getByRole("dialog", { name: "Blocks that go by a name" });
   await expect(dialog.getByRole("listitem")).toHaveCount(32);
@@ -30,7 +30,7 @@ test("a block of the library, from the picture to its triangles and steps", asyn
 });
 
 test("set on point: blocks, side and corner triangles", async ({ page, demo }) => {
-  await page.goto(`${demo.url}${plan}`);
+  await open(page, `${demo.url}${plan}`);
   await pick(page, "Setting of the patches", "on-point");
   await put(page, "Patches across", "3");
   await put(page, "Patches down", "3");
@@ -47,7 +47,7 @@ test("set on point: blocks, side and corner triangles", async ({ page, demo }) =
 });
 
 test("seven rows of five with an outside sash: 42 short ones and 8 long", async ({ page, demo }) => {
-  await page.goto(`${demo.url}${plan}`);
+  await open(page, `${demo.url}${plan}`);
   await put(page, "Width of the pad", "19");
   await put(page, "Height of the pad", "26");
   await pick(page, "Width of border 1", "none");
@@ -63,7 +63,7 @@ test("seven rows of five with an outside sash: 42 short ones and 8 long", async 
 });
 
 test("borders meet in each way, and may be of patches", async ({ page, demo }) => {
-  await page.goto(`${demo.url}${plan}`);
+  await open(page, `${demo.url}${plan}`);
   await pick(page, "Corners of border 1", "squares");
   await pick(page, "Cloth of the corner squares of border 1", "A");
   await expect(cuts(page)).toContainText("border, corner squares");
@@ -78,7 +78,7 @@ test("borders meet in each way, and may be of patches", async ({ page, demo }) =
 });
 
 test("a grid that fits is found and written into the brief", async ({ page, demo }) => {
-  await page.goto(`${demo.url}${plan}`);
+  await open(page, `${demo.url}${plan}`);
   await page.getByRole("button", { name: "Find grids that fit the front" }).click();
   const dialog = page.getByRole("dialog", { name: "Grids that fit the front" });
   await expect(dialog.getByRole("listitem")).not.toHaveCount(0);
@@ -96,7 +96,7 @@ test("a grid that fits is found and written into the brief", async ({ page, demo
 });
 
 test("a block is divided by pointer and by key, its cuts seen at once", async ({ page, demo }) => {
-  await page.goto(`${demo.url}${plan}`);
+  await open(page, `${demo.url}${plan}`);
   await page.getByRole("button", { name: "divide the patches" }).click();
   const dialog = page.getByRole("dialog", { name: "Divide the block" });
   const seen = dialog.getByRole("list", { name: "Cuts as the block stands" });
@@ -139,7 +139,7 @@ test("a block is divided by pointer and by key, its cuts seen at once", async ({
 });
 
 test("cloths are tried by pointer and by key, changed over, seen as greys and kept side by side", async ({ page, demo }) => {
-  await page.goto(`${demo.url}${plan}`);
+  await open(page, `${demo.url}${plan}`);
   await page.getByRole("button", { name: "Try cloths" }).click();
   const colours = page.getByRole("region", { name: "Cloths to try" });
   await expect(colours.getByRole("button", { name: /^A ink leaf/ })).toContainText("× 8");
@@ -172,7 +172,7 @@ test("cloths are tried by pointer and by key, changed over, seen as greys and ke
 });
 
 test("mixed patches that are painted stay when the rest is mixed again", async ({ page, demo }) => {
-  await page.goto(`${demo.url}${plan}`);
+  await open(page, `${demo.url}${plan}`);
   await page.getByRole("combobox", { name: "Order of the cloths" }).selectOption("scrap");
   await page.getByRole("combobox", { name: "Add a cloth to the patches" }).selectOption({ label: "sage check" });
   await saved(page);
@@ -187,7 +187,7 @@ test("mixed patches that are painted stay when the rest is mixed again", async (
 });
 
 test("a front of four hundred patches: one of them in another cloth changes nothing else", async ({ page, demo }) => {
-  await page.goto(`${demo.url}${plan}`);
+  await open(page, `${demo.url}${plan}`);
   await pick(page, "Size of the patches", "fit");
   await put(page, "Patches across", "20");
   await put(page, "Patches down", "20");
@@ -214,7 +214,7 @@ test("a front of four hundred patches: one of them in another cloth changes noth
 });
 
 test("fronts of every kind begin so that they can be cut", async ({ page, demo }) => {
-  await page.goto(`${demo.url}${plan}`);
+  await open(page, `${demo.url}${plan}`);
   for (const [kind, what] of [
     ["strips", "strip 1"],
     ["checker", "strips to be sewn together"],
@@ -230,7 +230,7 @@ test("fronts of every kind begin so that they can be cut", async ({ page, demo }
 });
 
 test("strips and parts are halved, and what does not fill is said", async ({ page, demo }) => {
-  await page.goto(`${demo.url}${plan}`);
+  await open(page, `${demo.url}${plan}`);
   await pick(page, "Kind of front", "strips");
   await page.getByRole("button", { name: "Halve the last strip" }).click();
   await expect(page.getByLabel("Finished width of strip 4")).toBeVisible();
@@ -246,7 +246,7 @@ test("strips and parts are halved, and what does not fill is said", async ({ pag
 });
 
 test("the ends of a hood may be pieced", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/turntable-hood-listening-corner`);
+  await open(page, `${demo.url}/plans/turntable-hood-listening-corner`);
   const kind = page.getByRole("combobox", { name: /^Kind of end/ });
   await kind.selectOption("grid");
   await expect(page.getByRole("alert")).toHaveCount(0);
@@ -254,7 +254,7 @@ test("the ends of a hood may be pieced", async ({ page, demo }) => {
 });
 
 test("gathers take their ratio, and a pocket lies on a panel", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/gathered-jacket-for-the-guest-album`);
+  await open(page, `${demo.url}/plans/gathered-jacket-for-the-guest-album`);
   await expect(page.getByText(/takes/).first()).toContainText("from selvedge to selvedge");
   await put(page, "Ratio of the gathers", "1.5");
   await expect(page.getByRole("note").filter({ hasText: "crumpled" })).toBeVisible();
@@ -264,14 +264,14 @@ test("gathers take their ratio, and a pocket lies on a panel", async ({ page, de
   await page.getByRole("link", { name: "Sew", exact: true }).click();
   await page.getByRole("button", { name: "Gather the panel" }).click();
   await expect(page.getByText("always as many stitches between two marks")).toBeVisible();
-  await page.goto(`${demo.url}/plans/reading-corner-cushion`);
+  await open(page, `${demo.url}/plans/reading-corner-cushion`);
   await pick(page, "Kind of front", "plain");
   await pick(page, "Pocket on the front", "folded");
   await expect(cuts(page)).toContainText("pocket, folded in half");
 });
 
 test("folded windows: units that fit, patches, points and how they are folded", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/folded-window-cushion`);
+  await open(page, `${demo.url}/plans/folded-window-cushion`);
   await expect(page.getByText(": 24 windows, 16 half ones, 25 points")).toBeVisible();
   await expect(cuts(page)).toContainText("16 × 10″ square");
   await put(page, "Units across", "5");
@@ -287,7 +287,7 @@ test("folded windows: units that fit, patches, points and how they are folded", 
 });
 
 test("a patch of a block is given a cloth that the face did not have", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/pinwheel-cushion-for-the-reading-corner`);
+  await open(page, `${demo.url}/plans/pinwheel-cushion-for-the-reading-corner`);
   await page.getByRole("button", { name: "divide it further" }).click();
   const dialog = page.getByRole("dialog", { name: "Divide the block" });
   await expect(dialog.getByRole("option")).toHaveCount(8);

@@ -75,7 +75,7 @@ test("a text that cannot be read, and a button without a name, are found", async
 });
 
 test("a term of the sum lights up its stretch of the sheet", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/reading-corner-cushion`);
+  await open(page, `${demo.url}/plans/reading-corner-cushion`);
   const sum = page.getByRole("list", { name: /The sum of Front, across, before quilting/ });
   await expect(page.locator(".band")).toHaveCount(0);
   await sum.getByText("border 1").first().hover();
@@ -90,14 +90,14 @@ test("a term of the sum lights up its stretch of the sheet", async ({ page, demo
 });
 
 test("a patch on the sheet selects its cut", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/reading-corner-cushion`);
+  await open(page, `${demo.url}/plans/reading-corner-cushion`);
   await page.locator(".cell.pick").nth(0).click();
   await expect(page.getByRole("list", { name: "All cuts" }).locator("[aria-pressed=true]")).toContainText("patch");
   await expect(page.getByRole("list", { name: /The sum of Patch of ink leaf/ })).toContainText("= 41/2″");
 });
 
 test("the three orders of cloths", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/reading-corner-cushion`);
+  await open(page, `${demo.url}/plans/reading-corner-cushion`);
   const order = page.getByRole("combobox", { name: "Order of the cloths" });
   await order.selectOption("scrap");
   await page.getByRole("combobox", { name: "Add a cloth to the patches" }).selectOption({ label: "sage check" });
@@ -120,7 +120,7 @@ test("the three orders of cloths", async ({ page, demo }) => {
 });
 
 test("without a border the loss goes into the patches or into the cover", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/reading-corner-cushion`);
+  await open(page, `${demo.url}/plans/reading-corner-cushion`);
   await put(page, "Finished width of a patch", "4 3/4");
   await put(page, "Finished height of a patch", "4 3/4");
   await page.getByRole("combobox", { name: "Width of border 1" }).selectOption("none");
@@ -134,7 +134,7 @@ test("without a border the loss goes into the patches or into the cover", async 
 });
 
 test("the cupboard: add, change, take out and put back", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/cloth`);
+  await open(page, `${demo.url}/cloth`);
   await page.getByRole("button", { name: "Change calico" }).click();
   await page.getByRole("textbox", { name: "Length left" }).fill("two");
   await page.getByRole("button", { name: "Keep it" }).click();
@@ -149,7 +149,7 @@ test("the cupboard: add, change, take out and put back", async ({ page, demo }) 
 });
 
 test("habits: a school chosen is what the next plan begins with", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/habits`);
+  await open(page, `${demo.url}/habits`);
   await page.getByRole("radio", { name: /two inches smaller/ }).check();
   await page.getByRole("radio", { name: /^1\/2″ For thick/ }).check();
   // A page left in the middle of a save takes the save with it.
@@ -159,14 +159,14 @@ test("habits: a school chosen is what the next plan begins with", async ({ page,
   await page.getByRole("radio", { name: /^centimetres/ }).check();
   await kept;
   await expect(page.getByRole("radio", { name: /two inches smaller/ })).toBeChecked();
-  await page.goto(demo.url);
+  await open(page, demo.url);
   await page.getByRole("button", { name: "Plan its cover" }).click();
   await expect(page.getByRole("textbox", { name: "Ease across" })).toHaveValue("-5.08");
   await expect(page.getByRole("textbox", { name: "Seam allowance" })).toHaveValue("1.27");
 });
 
 test("a plan put away is brought back", async ({ page, demo }) => {
-  await page.goto(demo.url);
+  await open(page, demo.url);
   await page.getByRole("button", { name: "Put away Reading-corner cushion" }).click();
   await expect(page.getByRole("heading", { name: "Reading-corner cushion", exact: true })).toHaveCount(0);
   await page.getByRole("button", { name: "Bring it back" }).click();
@@ -174,7 +174,7 @@ test("a plan put away is brought back", async ({ page, demo }) => {
 });
 
 test("history brings an older version back", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/reading-corner-cushion`);
+  await open(page, `${demo.url}/plans/reading-corner-cushion`);
   await put(page, "Overlap of the back", "6");
   await saved(page);
   await page.getByRole("button", { name: "History" }).click();
@@ -184,7 +184,7 @@ test("history brings an older version back", async ({ page, demo }) => {
 });
 
 test("the half-sewn demo shows the measurement that disagrees", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/story-hour-patchwork-cushion/sew`);
+  await open(page, `${demo.url}/plans/story-hour-patchwork-cushion/sew`);
   await expect(page.getByRole("heading", { name: "Cut the back" })).toBeVisible();
   await expect(page.getByRole("list", { name: "Cut in this step" })).toContainText("2 × 111/2″ × 161/2″ back piece of harbour stripe");
   await page.getByRole("button", { name: /Measure the front/ }).click();
@@ -192,7 +192,7 @@ test("the half-sewn demo shows the measurement that disagrees", async ({ page, d
 });
 
 test("fractions are set as real ones, in both type faces", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/reading-corner-cushion`);
+  await open(page, `${demo.url}/plans/reading-corner-cushion`);
   await page.evaluate(() => document.fonts.ready);
   for (const place of [".tape-sum .frac", ".brief .frac"]) {
     const fraction = page.locator(place).first();

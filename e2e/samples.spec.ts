@@ -1,5 +1,5 @@
 import type { Page } from "@playwright/test";
-import { accessible, cuts, expect, pick, put, saved, stored, test } from "./app";
+import { accessible, cuts, expect, open, pick, put, saved, stored, test } from "./app";
 
 const reading = "reading-corner-cushion";
 const step = (page: Page, name: string) =>
@@ -9,7 +9,7 @@ const step = (page: Page, name: string) =>
     .click();
 
 test("a sample of the stack at hand: sewn, measured, and the cuts follow", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/${reading}`);
+  await open(page, `${demo.url}/plans/${reading}`);
   await expect(cuts(page)).toContainText("25/8″ × 161/2″border, sides");
   await expect(page.getByText("between 0.48 to 1.34 %")).toBeVisible();
   await page.getByRole("button", { name: "Sew a sample of this stack" }).click();
@@ -40,7 +40,7 @@ test("a sample of the stack at hand: sewn, measured, and the cuts follow", async
 });
 
 test("the other samples tell their figures", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/samples`);
+  await open(page, `${demo.url}/samples`);
   await expect(page.getByRole("listitem").filter({ hasText: "each seam is fat by" })).toContainText("1/64″");
   await expect(page.getByText("2.545")).toBeVisible();
   await expect(page.getByText("−3.75 %")).toBeVisible();
@@ -57,7 +57,7 @@ test("the other samples tell their figures", async ({ page, demo }) => {
 });
 
 test("measurements entered faster than they are saved are all kept", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/samples`);
+  await open(page, `${demo.url}/samples`);
   const of = ", Cotton batting, cross-hatched";
   let held: (() => void) | undefined;
   await page.route("**/api/v1/samples/cotton-batting-cross-hatched", async (route) => {
@@ -86,7 +86,7 @@ test("measurements entered faster than they are saved are all kept", async ({ pa
 });
 
 test("the border follows the measured centre, and what is cut stays", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/${reading}/sew`);
+  await open(page, `${demo.url}/plans/${reading}/sew`);
   await step(page, "Join the rows");
   await put(page, "Measured across", "16 1/4");
   await put(page, "Measured up", "16 3/8");
@@ -108,7 +108,7 @@ test("the border follows the measured centre, and what is cut stays", async ({ p
 
 test("a remedy is taken by one press, and taken back", async ({ page, demo }) => {
   const patchwork = "story-hour-patchwork-cushion";
-  await page.goto(`${demo.url}/plans/${patchwork}/sew`);
+  await open(page, `${demo.url}/plans/${patchwork}/sew`);
   await step(page, "Measure the front");
   const remedies = page.getByRole("list", { name: "Remedies" });
   await remedies.getByRole("button", { name: /closing seams across at/ }).click();
@@ -122,7 +122,7 @@ test("a remedy is taken by one press, and taken back", async ({ page, demo }) =>
 });
 
 test("where to trim a quilted front that is out of square", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/${reading}/sew`);
+  await open(page, `${demo.url}/plans/${reading}/sew`);
   await step(page, "Trim square");
   for (const [label, text] of [
     ["Upper side", "20 1/2"],
@@ -142,7 +142,7 @@ test("where to trim a quilted front that is out of square", async ({ page, demo 
 });
 
 test("every quilting pattern is drawn, and says what it takes", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/${reading}`);
+  await open(page, `${demo.url}/plans/${reading}`);
   const stitched = () => page.locator(".sheet .quilting .stitch").last().getAttribute("d");
   const seen = new Set<string | null>();
   for (const pattern of ["squares", "diagonal", "upright", "level", "wave", "echo", "ditch", "free"]) {
@@ -155,7 +155,7 @@ test("every quilting pattern is drawn, and says what it takes", async ({ page, d
 });
 
 test("lines beside a seam are found, and a stack is stiffened", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/${reading}`);
+  await open(page, `${demo.url}/plans/${reading}`);
   await pick(page, "Quilting", "upright");
   await put(page, "Shift of the lines", "1/16");
   await expect(page.getByText(/Lines run 1\/16″ beside seams/)).toBeVisible();
@@ -168,7 +168,7 @@ test("lines beside a seam are found, and a stack is stiffened", async ({ page, d
 });
 
 test("how true a front is likely to come out", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/${reading}`);
+  await open(page, `${demo.url}/plans/${reading}`);
   await page.getByText("How true it is likely to come out").click();
   await expect(page.getByText(/by 3 strips of yours/).first()).toBeVisible();
   await accessible(page.locator(".brief"));

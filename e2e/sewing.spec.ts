@@ -1,5 +1,5 @@
 import ICAL from "ical.js";
-import { accessible, expect, put, saved, stored, takes, test } from "./app";
+import { accessible, expect, open, put, saved, stored, takes, test } from "./app";
 
 const hood = "turntable-hood-listening-corner";
 const reading = "reading-corner-cushion";
@@ -12,7 +12,7 @@ test("the time of a step, taken, corrected, and kept when the server is killed",
     body: JSON.stringify({ plan }),
   });
   const { id } = await made.json();
-  await page.goto(`${workshop.url}/plans/${id}/sew`);
+  await open(page, `${workshop.url}/plans/${id}/sew`);
   await page.getByRole("button", { name: "Start the clock" }).click();
   await saved(page);
   const since = (await stored(workshop, id)).plan.progress.running.since;
@@ -35,7 +35,7 @@ test("the time of a step, taken, corrected, and kept when the server is killed",
 
 test("a clock that jumped is not believed", async ({ apart: page, demo }) => {
   await page.clock.install({ time: new Date("2026-11-27T19:00:00Z") });
-  await page.goto(`${demo.url}/plans/${hood}/sew`);
+  await open(page, `${demo.url}/plans/${hood}/sew`);
   await page.getByRole("button", { name: "Start the clock" }).click();
   await page.clock.setFixedTime(new Date("2026-11-27T18:00:00Z"));
   await page.getByRole("button", { name: "Stop the clock" }).click();
@@ -43,7 +43,7 @@ test("a clock that jumped is not believed", async ({ apart: page, demo }) => {
 });
 
 test("a step before its turn, and one left out, each with its reason", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/${hood}/sew`);
+  await open(page, `${demo.url}/plans/${hood}/sew`);
   const steps = page.getByRole("list", { name: "Steps" }).getByRole("button");
   await steps.nth(3).click();
   const title = await page.getByRole("heading", { level: 1 }).textContent();
@@ -74,7 +74,7 @@ test("a step before its turn, and one left out, each with its reason", async ({ 
 });
 
 test("a step is divided, put together again, and done again with all that stands on it", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/${reading}/sew`);
+  await open(page, `${demo.url}/plans/${reading}/sew`);
   const steps = page.getByRole("list", { name: "Steps" }).getByRole("button");
   await expect(steps.first()).toBeVisible();
   const count = await steps.count();
@@ -124,7 +124,7 @@ test("what a change after cutting spoils is listed before it is saved", async ({
       label: "cut",
     }),
   });
-  await page.goto(`${demo.url}/plans/${reading}#cover`);
+  await open(page, `${demo.url}/plans/${reading}#cover`);
   await put(page, "Seam allowance", "3/8");
   const dialog = page.getByRole("dialog", { name: "This is cut already" });
   await expect(dialog).toContainText("it is too small");
@@ -142,7 +142,7 @@ test("what a change after cutting spoils is listed before it is saved", async ({
 });
 
 test("what went wrong is noted where it happened, with what helps", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/${reading}/sew`);
+  await open(page, `${demo.url}/plans/${reading}/sew`);
   await page.getByRole("button", { name: "Sew front and back together" }).click();
   await page.getByRole("button", { name: "Something went wrong" }).click();
   const form = page.getByRole("form", { name: "Something went wrong" });
@@ -161,7 +161,7 @@ test("what went wrong is noted where it happened, with what helps", async ({ pag
 
 test("several covers: where each of them is, and labels for the piles", async ({ page, demo }) => {
   const plan = "story-mat-seat-pad";
-  await page.goto(`${demo.url}/plans/${plan}/sew`);
+  await open(page, `${demo.url}/plans/${plan}/sew`);
   await expect(page.getByText(/^2 at “/)).toBeVisible();
   await page.getByRole("button", { name: "One more" }).click();
   await expect(page.getByText("1 are through")).toBeVisible();
@@ -194,7 +194,7 @@ test("several covers: where each of them is, and labels for the piles", async ({
 });
 
 test("when there is time: evenings, a lost one, and the calendar read by others", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/${hood}/sew`);
+  await open(page, `${demo.url}/plans/${hood}/sew`);
   await page.getByRole("link", { name: "When there is time" }).click();
   await page.getByLabel("From").fill("2099-06-01");
   await page.getByLabel("It must be ready on").fill("2099-06-02");
@@ -226,7 +226,7 @@ test("the log: photos, a search, two side by side, and a pace that is offered", 
   const progress = { times, troubles: [{ step: "try", kind: "tight", note: "at the knob" }] };
   await send("PUT", `/plans/${hood}`, { base: revision, plan: { ...plan, progress }, label: "sewn" });
   await send("POST", `/plans/${hood}/finish`, { base: revision + 1, minutes: 90, notes: "It turned out snug.", next: "" });
-  await page.goto(`${demo.url}/log`);
+  await open(page, `${demo.url}/log`);
   const pace = page.getByText(/49 timed steps took/); // six of the hood, the others of two cushions
   await expect(pace).toBeVisible();
   const [, own] = /took ([\d.]+) times what is usual/.exec((await pace.textContent()) ?? "") ?? [];
@@ -270,7 +270,7 @@ test("the log: photos, a search, two side by side, and a pace that is offered", 
 });
 
 test("practice: a wrong answer says what was forgotten, a right one counts", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/habits`);
+  await open(page, `${demo.url}/habits`);
   await page.getByRole("link", { name: "Practise" }).click();
   await expect(page.getByRole("heading", { name: "Practice" })).toBeVisible();
   await accessible(page);
@@ -296,7 +296,7 @@ test("practice: a wrong answer says what was forgotten, a right one counts", asy
 test("one cover, from its first step to the log, with all that happens on the way", async ({ page, demo }) => {
   takes(40); // twenty-two steps
   const { reckoning } = await stored(demo, reading);
-  await page.goto(`${demo.url}/plans/${reading}/cut`);
+  await open(page, `${demo.url}/plans/${reading}/cut`);
   const cuts = page.locator(".ticks label");
   await expect(cuts.first()).toBeVisible();
   for (const cut of await cuts.filter({ hasNotText: "after the front is measured" }).all()) await cut.getByRole("checkbox").check();
@@ -422,7 +422,7 @@ test("one cover, from its first step to the log, with all that happens on the wa
 });
 
 test("the steps by keyboard alone", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/${hood}/sew`);
+  await open(page, `${demo.url}/plans/${hood}/sew`);
   const heading = page.locator("h1"); // also behind a dialog
   const first = await heading.textContent();
   await page.keyboard.press("?");
@@ -445,7 +445,7 @@ test("the steps by keyboard alone", async ({ page, demo }) => {
 });
 
 test("how one plan is sewn changes its steps, and no other plan's", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/${reading}/sew`);
+  await open(page, `${demo.url}/plans/${reading}/sew`);
   await page.getByRole("link", { name: "How this one is sewn" }).click();
   await page.getByRole("radio", { name: /temporary spray/ }).check();
   await saved(page);
@@ -454,9 +454,9 @@ test("how one plan is sewn changes its steps, and no other plan's", async ({ pag
   await expect(page.getByText(/Spray the lining thinly/)).toBeVisible();
   await expect(page.getByText(/Temporary spray only with a window open/)).toBeVisible();
   expect((await stored(demo, reading)).plan.habits.hold).toBe("spray");
-  await page.goto(`${demo.url}/plans/pinwheel-cushion-for-the-reading-corner/sew`);
+  await open(page, `${demo.url}/plans/pinwheel-cushion-for-the-reading-corner/sew`);
   await page.getByRole("button", { name: "Lay the layers together" }).click();
   await expect(page.getByText(/pin all over/)).toBeVisible();
-  await page.goto(`${demo.url}/habits`);
+  await open(page, `${demo.url}/habits`);
   await expect(page.getByRole("radio", { name: /pins all over/ })).toBeChecked();
 });

@@ -39,7 +39,7 @@ test("a shape is dragged, and what is sewn follows at once", async ({ page, demo
 });
 
 test("shapes by the keyboard: moved, placed, turned, set aside and taken off", async ({ page, demo }) => {
-  await page.goto(demo.url + plan);
+  await open(page, demo.url + plan);
   await shape(page, /^Sun on the front/).focus();
   await page.keyboard.press("ArrowLeft");
   await page.keyboard.press("ArrowDown");
@@ -65,7 +65,7 @@ test("shapes by the keyboard: moved, placed, turned, set aside and taken off", a
 });
 
 test("what cannot be sewn is said where it stands", async ({ page, demo }) => {
-  await page.goto(demo.url + plan);
+  await open(page, demo.url + plan);
   await shape(page, /^Road on the front/).focus();
   await pick(page, "Place of Road across", "left");
   await put(page, "Distance of Road from the left", "-2");
@@ -106,7 +106,7 @@ test("an outline is drawn by its points", async ({ page, demo }) => {
 });
 
 test("a form is laid on, and its steps come before the quilting", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/reading-corner-cushion`);
+  await open(page, `${demo.url}/plans/reading-corner-cushion`);
   await page.getByText("Lay a shape on").click();
   await page.getByRole("button", { name: "Blossom", exact: true }).click();
   await expect(page.getByRole("list", { name: "All cuts" })).toContainText("web for “blossom”");
@@ -126,7 +126,7 @@ test("a form is laid on, and its steps come before the quilting", async ({ page,
 });
 
 test("shapes are read from a file; what cannot be read changes nothing", async ({ page, demo }) => {
-  await page.goto(demo.url + plan);
+  await open(page, demo.url + plan);
   await page.getByText("Lay a shape on").click();
   const input = page.getByLabel("SVG or DXF file with shapes");
   const before = await stored(demo, van);
@@ -156,7 +156,7 @@ test("shapes are read from a file; what cannot be read changes nothing", async (
 });
 
 test("the lay shows each shape as it is cut", async ({ page, demo }) => {
-  await page.goto(`${demo.url}${plan}/cut`);
+  await open(page, `${demo.url}${plan}/cut`);
   const straw = page.getByRole("region", { name: "Cloth straw dot" });
   await expect(straw.locator(".template:not(.halo)")).toHaveCount(2);
   await expect(page.getByRole("region", { name: "Cloth fusible web" })).toBeVisible();

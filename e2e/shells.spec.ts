@@ -64,7 +64,7 @@ const covers = [
 
 for (const { thing, sizes, decide, cuts, step } of covers) {
   test(`${thing}: from an empty plan to its cuts and its steps`, async ({ page, workshop }) => {
-    await page.goto(workshop.url);
+    await open(page, workshop.url);
     await page.getByRole("combobox", { name: "What is to be covered" }).selectOption(thing);
     for (const [label, size] of Object.entries(sizes)) await put(page, label, size);
     await page.getByRole("button", { name: "Plan its cover" }).click();
@@ -83,7 +83,7 @@ for (const { thing, sizes, decide, cuts, step } of covers) {
 }
 
 test("the three hoods over one box, and a band that is already cut", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/label-printer-hood`);
+  await open(page, `${demo.url}/plans/label-printer-hood`);
   await expect(page.getByRole("note").filter({ hasText: "11/4″ short" })).toBeVisible();
   await put(page, "Length of the band", "22 1/4");
   await expect(page.getByRole("note").filter({ hasText: "The band is" })).toContainText("trim");
@@ -99,7 +99,7 @@ test("the three hoods over one box, and a band that is already cut", async ({ pa
 });
 
 test("a hood that cannot be cut: said at the sentence, the last drawing stays", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/label-printer-hood`);
+  await open(page, `${demo.url}/plans/label-printer-hood`);
   for (const [label, text, says] of [
     ["Diameter of the plate", "30", "does not fit a panel"],
     ["Ease in depth", "-20", "the cover would finish"],
@@ -116,7 +116,7 @@ test("a hood that cannot be cut: said at the sentence, the last drawing stays", 
 });
 
 test("flaps that meet in the middle", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/jacket-for-the-visitors-log`);
+  await open(page, `${demo.url}/plans/jacket-for-the-visitors-log`);
   await put(page, "Depth of the front flap", "30");
   await expect(page.getByRole("alert")).toContainText("meet in a jacket of");
 });
@@ -127,13 +127,13 @@ test("the tape is shown where to be held", async ({ page, demo }) => {
     ["jacket-for-the-visitors-log", "round the spine"],
     ["story-mat-seat-pad", "across the middle"],
   ] as const) {
-    await page.goto(`${demo.url}/plans/${id}`);
+    await open(page, `${demo.url}/plans/${id}`);
     await expect(page.getByRole("img", { name: says })).toBeVisible();
   }
 });
 
 test("a pocket is added, placed, found off its piece, and taken off", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/reading-corner-cushion`);
+  await open(page, `${demo.url}/plans/reading-corner-cushion`);
   await page.getByRole("combobox", { name: "Add a fitting" }).selectOption("pocket");
   await expect(page.locator(".fitting")).toHaveCount(1);
   await expect(page.getByRole("list", { name: "All cuts" })).toContainText("1 × 51/2″ × 61/4″");
@@ -153,7 +153,7 @@ test("a pocket is added, placed, found off its piece, and taken off", async ({ p
 });
 
 test("straps and handles carry their caution", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/story-mat-seat-pad/sew`);
+  await open(page, `${demo.url}/plans/story-mat-seat-pad/sew`);
   await page.getByRole("button", { name: "Sew the strap on the top" }).click();
   await expect(page.getByText("A padded strap is no restraint")).toBeVisible();
 });
@@ -182,7 +182,7 @@ test("a strap is dragged on the sheet: it snaps to the ruler, and it can be undo
 });
 
 test("a fitting is moved by the keyboard, one ruler step at a time", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/story-mat-seat-pad`);
+  await open(page, `${demo.url}/plans/story-mat-seat-pad`);
   await page.getByRole("button", { name: /^Strap 1 on the top/ }).focus();
   for (const key of ["ArrowRight", "ArrowRight", "ArrowDown"]) await page.keyboard.press(key);
   await expect(page.getByRole("textbox", { name: "Distance of the strap 1 from the left" })).toHaveValue("2 1/4");
@@ -208,7 +208,7 @@ test("a drag that is given up leaves everything where it was", async ({ page, de
 });
 
 test("pens in a pocket, belts in a pair, and what goes wrong with them", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/jacket-for-the-visitors-log`);
+  await open(page, `${demo.url}/plans/jacket-for-the-visitors-log`);
   const add = page.getByRole("combobox", { name: "Add a fitting" });
   await add.selectOption("pocket");
   await put(page, "Pen slots of the pocket 1", "9");
@@ -223,7 +223,7 @@ test("pens in a pocket, belts in a pair, and what goes wrong with them", async (
 });
 
 test("what falls off a rounded panel is struck out on its lay", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/boxed-bench-cushion/cut`);
+  await open(page, `${demo.url}/plans/boxed-bench-cushion/cut`);
   await expect(page.locator(".template")).toHaveCount(2);
   await expect(page.getByText("face, then to its outline")).toBeVisible();
 });

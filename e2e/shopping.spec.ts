@@ -1,7 +1,7 @@
-import { accessible, expect, shown, test } from "./app";
+import { accessible, expect, open, shown, test } from "./app";
 
 test("what to buy, for all plans and for one", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/cloth`);
+  await open(page, `${demo.url}/cloth`);
   await page.getByRole("link", { name: "What to buy" }).click();
   await expect(page.getByRole("heading", { name: "To buy", exact: true })).toBeVisible();
   await shown(page);
@@ -27,7 +27,7 @@ test("what to buy, for all plans and for one", async ({ page, demo }) => {
 });
 
 test("a plan that is not there is said, and all can be shopped for", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/cloth/shopping?plan=nowhere`);
+  await open(page, `${demo.url}/cloth/shopping?plan=nowhere`);
   await expect(page.getByRole("alert")).toBeVisible();
   await page.getByRole("button", { name: "Shop for all plans" }).click();
   await expect(page.getByText(/^For all \d+ plans$/)).toBeVisible();

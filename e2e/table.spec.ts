@@ -1,10 +1,10 @@
-import { accessible, expect, saved, stored, test } from "./app";
+import { accessible, expect, open, saved, stored, test } from "./app";
 
 const reading = "reading-corner-cushion";
 
 test("at the table: cut by cut, stopped and taken up again, one spoiled", async ({ page, demo }) => {
   await page.setViewportSize({ width: 820, height: 1180 });
-  await page.goto(`${demo.url}/plans/${reading}/cut`);
+  await open(page, `${demo.url}/plans/${reading}/cut`);
   await page.getByRole("link", { name: "Cut at the table" }).click();
   await expect(page.getByRole("heading", { name: "Square the end" })).toBeVisible();
   await accessible(page);
@@ -40,7 +40,7 @@ test("at the table: cut by cut, stopped and taken up again, one spoiled", async 
 });
 
 test("what several covers take is cut at once, and told for each", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/story-mat-seat-pad/cut`);
+  await open(page, `${demo.url}/plans/story-mat-seat-pad/cut`);
   const { plan } = await stored(demo, "story-mat-seat-pad");
   expect(plan.copies).toBe(2);
   const first = page.getByRole("checkbox").first();

@@ -1,12 +1,12 @@
 import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { dirname, join } from "node:path";
-import { expect, put, saved, stored, test } from "./app";
+import { expect, open, put, saved, stored, test } from "./app";
 
 const id = "reading-corner-cushion";
 
 test("what cannot be read gets one message at its value and loses nothing", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/${id}`);
+  await open(page, `${demo.url}/plans/${id}`);
   for (const [n, [label, text, says]] of (
     [
       ["Width of the pad", "16 1/0", "divided by 0"],
@@ -37,7 +37,7 @@ test("what cannot be read gets one message at its value and loses nothing", asyn
 });
 
 test("what cannot be cut stops the plan where it stands, with what to type instead", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/${id}`);
+  await open(page, `${demo.url}/plans/${id}`);
   for (const [label, text, says] of [
     ["Width of the pad", "-3", "The width of a pad cannot be −3″"],
     ["Finished width of a patch", "22", "larger than the front"],
@@ -59,7 +59,7 @@ test("what cannot be cut stops the plan where it stands, with what to type inste
 });
 
 test("a measurement that stops the plan keeps its step and can be put right", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/story-hour-patchwork-cushion/sew`);
+  await open(page, `${demo.url}/plans/story-hour-patchwork-cushion/sew`);
   await page.getByRole("button", { name: /Measure the front/ }).click();
   const across = page.getByRole("textbox", { name: "Measured across" });
   await across.fill("1");
@@ -73,7 +73,7 @@ test("a measurement that stops the plan keeps its step and can be put right", as
 });
 
 test("borders wider than the cover", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/plans/${id}`);
+  await open(page, `${demo.url}/plans/${id}`);
   await page.getByRole("combobox", { name: "Width of border 1" }).selectOption("given");
   await put(page, "Finished width of border 1", "10");
   await expect(page.getByRole("alert")).toContainText("The borders take 20″ across; the front finishes 19″");
@@ -83,7 +83,7 @@ test("borders wider than the cover", async ({ page, demo }) => {
 const head = `"format": "umschlag/plan/1", "title": "From a file", "object": {"kind": "form", "width": "12", "height": "12"}, "cover": {"kind": "cushion"`;
 
 test("files that are no plans are refused by name, and the shelf stays as it is", async ({ page, demo }) => {
-  await page.goto(demo.url);
+  await open(page, demo.url);
   const file = join(mkdtempSync(join(tmpdir(), "umschlag-e2e-")), "plan.json");
   for (const [content, says] of [
     [`{${head}, "semm": "1/4"}}`, "/cover/semm: unknown key"],
@@ -99,7 +99,7 @@ test("files that are no plans are refused by name, and the shelf stays as it is"
 });
 
 test("a plan file is opened, and saved as it was", async ({ page, demo }) => {
-  await page.goto(demo.url);
+  await open(page, demo.url);
   await page
     .getByLabel("A plan file")
     .setInputFiles({ name: "plan.json", mimeType: "application/json", buffer: Buffer.from(`{${head}}}`) });
@@ -116,7 +116,7 @@ test("a plan file is opened, and saved as it was", async ({ page, demo }) => {
 for (const keep of ["Keep this window's", "Take the other window's"]) {
   test(`a plan saved from two windows: ${keep}`, async ({ page, context, demo }) => {
     const other = await context.newPage();
-    await page.goto(`${demo.url}/plans/${id}`);
+    await open(page, `${demo.url}/plans/${id}`);
     await other.goto(`${demo.url}/plans/${id}`);
     await put(other, "Overlap of the back", "6");
     await saved(other);
@@ -135,7 +135,7 @@ for (const keep of ["Keep this window's", "Take the other window's"]) {
 }
 
 test("the server stopped in the middle of typing: nothing is lost", async ({ page, workshop }) => {
-  await page.goto(workshop.url);
+  await open(page, workshop.url);
   await page.getByRole("button", { name: "Plan its cover" }).click();
   await put(page, "Overlap of the back", "5");
   await saved(page);
@@ -156,7 +156,7 @@ test("the server stopped in the middle of typing: nothing is lost", async ({ pag
 });
 
 test("a window closed while the server is away is taken up again", async ({ page, context, workshop }) => {
-  await page.goto(workshop.url);
+  await open(page, workshop.url);
   await page.getByRole("button", { name: "Plan its cover" }).click();
   await expect(page.getByRole("textbox", { name: "Title of the plan" })).toBeVisible();
   await workshop.stop();
@@ -174,7 +174,7 @@ test("a window closed while the server is away is taken up again", async ({ page
 
 test("places that are not there lead back", async ({ page, demo }) => {
   for (const path of ["/plans/nothing", "/nowhere"]) {
-    await page.goto(demo.url + path);
+    await open(page, demo.url + path);
     await expect(page.getByRole("heading", { name: "Not here" })).toBeVisible();
     await page.getByRole("link", { name: "Go to the shelf" }).click();
     await expect(page.getByRole("heading", { name: "Reading-corner cushion" })).toBeVisible();

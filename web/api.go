@@ -294,6 +294,7 @@ type Types struct {
 	Photo          PhotoView        `json:"photo"`
 	MovedCloth     MovedCloth       `json:"moved_cloth"`
 	SampleView     []SampleView     `json:"samples"`
+	SampleUses     SampleUses       `json:"sample_uses"`
 	SaveSample     SaveSample       `json:"save_sample"`
 	HabitsView     HabitsView       `json:"habits"`
 	SaveHabits     SaveHabits       `json:"save_habits"`

@@ -27,9 +27,10 @@ type SampleView struct {
 	Settled      json.RawMessage `json:"settled"`
 	Instructions []string        `json:"instructions"`
 	Tells        []sample.Told   `json:"tells"`
-	// Uses are the plans it is used in or could be.
-	Uses []SampleUse `json:"uses"`
 }
+
+// SampleUses are, by the id of each sample, the plans it is used in or could be.
+type SampleUses map[string][]SampleUse
 
 // OfferView is a sample that finished covers have sewn unasked.
 type OfferView struct {
@@ -135,17 +136,32 @@ func (s *server) samples(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	u, err := s.users(ctx)
-	if err != nil {
-		return err
-	}
 	out := make([]SampleView, 0, len(stored))
 	for _, st := range stored {
-		v, err := sampleView(st, sh, u)
+		v, err := sampleView(st, sh)
 		if err != nil {
 			return err
 		}
 		out = append(out, v)
+	}
+	return c.JSON(http.StatusOK, out)
+}
+
+// sampleUses answers with what samples are used for. It reckons every plan that one of them
+// could change, which who only wants to know what samples there are does not wait for.
+func (s *server) sampleUses(c *echo.Context) error {
+	ctx := c.Request().Context()
+	kept, err := s.shelfOfSamples(ctx)
+	if err != nil {
+		return err
+	}
+	u, err := s.users(ctx)
+	if err != nil {
+		return err
+	}
+	out := SampleUses{}
+	for id, one := range kept {
+		out[id] = u.of(id, one)
 	}
 	return c.JSON(http.StatusOK, out)
 }
@@ -182,7 +198,7 @@ func (s *server) offers(c *echo.Context) error {
 	return c.JSON(http.StatusOK, out)
 }
 
-func sampleView(st store.Sample, sh shop, u *users) (SampleView, error) {
+func sampleView(st store.Sample, sh shop) (SampleView, error) {
 	one, err := readSample([]byte(st.Doc), sh)
 	if err != nil {
 		return SampleView{}, err
@@ -191,9 +207,7 @@ func sampleView(st store.Sample, sh shop, u *users) (SampleView, error) {
 	if err != nil {
 		return SampleView{}, err
 	}
-	v := SampleView{ID: st.ID, Revision: st.Revision, Sample: json.RawMessage(st.Doc), Settled: settled, Instructions: sample.Instructions(one, sh.style()), Tells: sample.Tell(one, sh.style())}
-	v.Uses = u.of(st.ID, one)
-	return v, nil
+	return SampleView{ID: st.ID, Revision: st.Revision, Sample: json.RawMessage(st.Doc), Settled: settled, Instructions: sample.Instructions(one, sh.style()), Tells: sample.Tell(one, sh.style())}, nil
 }
 
 // users are the plans that samples can be used in, each read once and reckoned at most once
@@ -306,11 +320,7 @@ func (s *server) putSample(c *echo.Context, status int, put func(context.Context
 	if err != nil {
 		return err
 	}
-	u, err := s.users(ctx)
-	if err != nil {
-		return err
-	}
-	v, err := sampleView(st, sh, u)
+	v, err := sampleView(st, sh)
 	if err != nil {
 		return err
 	}

@@ -146,6 +146,7 @@ func (s *server) routes(g *echo.Group) {
 	g.GET("/jobs/:number/pages.pdf", s.jobData)
 	g.GET("/samples", s.samples)
 	g.POST("/samples", s.addSample)
+	g.GET("/samples/uses", s.sampleUses)
 	g.GET("/samples/offers", s.offers)
 	g.POST("/samples/tell", s.tellSample)
 	g.PUT("/samples/:id", s.saveSample)

@@ -47,6 +47,7 @@ schedule: ScheduleView
 photo: PhotoView
 moved_cloth: MovedCloth
 samples: SampleView[]
+sample_uses: SampleUses
 save_sample: SaveSample
 habits: HabitsView
 save_habits: SaveHabits
@@ -2724,10 +2725,6 @@ settled: {
 }
 instructions: string[]
 tells: Told[]
-/**
- * Uses are the plans it is used in or could be.
- */
-uses: SampleUse[]
 }
 /**
  * Told is one figure a sample gives, in words.
@@ -2739,6 +2736,12 @@ text: string
  * Spread over repeats, in the same unit; empty with one.
  */
 spread?: string
+}
+/**
+ * SampleUses are, by the id of each sample, the plans it is used in or could be.
+ */
+export interface SampleUses {
+[k: string]: SampleUse[]
 }
 /**
  * SampleUse is a plan a sample is used in, or could be, and what it would change.

@@ -9,6 +9,7 @@ import type {
   OfferView,
   PlanView,
   PracticeView,
+  SampleUses,
   SampleView,
   ScheduleView,
   ShelfItem,
@@ -60,6 +61,9 @@ export const usePractice = (kind: string, number: number, plan: string) =>
 export const useNotions = () => useQuery({ queryKey: ["notions"], queryFn: () => ask<NotionView[]>("GET", "/notions") });
 export const useHabits = () => useQuery({ queryKey: keys.habits, queryFn: () => ask<HabitsView>("GET", "/habits") });
 export const useSamples = () => useQuery({ queryKey: keys.samples, queryFn: () => ask<SampleView[]>("GET", "/samples") });
+/** The plans that samples are used in or could be, by their ids. */
+export const useSampleUses = () =>
+  useQuery({ queryKey: [...keys.samples, "uses"], queryFn: () => ask<SampleUses>("GET", "/samples/uses") });
 /** Samples that finished covers have sewn unasked. */
 export const useOffers = () =>
   useQuery({ queryKey: [...keys.samples, "offers"], queryFn: () => ask<OfferView[]>("GET", "/samples/offers") });

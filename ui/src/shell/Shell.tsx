@@ -175,9 +175,11 @@ function useReading(): boolean {
   return useIsFetching({ predicate: first }) > 0 || !begun;
 }
 
+const clock = new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" });
+
 function SaveState({ saving, at }: { saving: "saved" | "saving" | "waiting"; at: Date | null }) {
   const text = {
-    saved: at ? `saved ${at.toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })}` : "saved",
+    saved: at ? `saved ${clock.format(at)}` : "saved",
     saving: "saving…",
     waiting: "kept on this device; the server does not answer",
   }[saving];

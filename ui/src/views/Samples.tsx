@@ -2,7 +2,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { PlanView, SampleUse, SampleView } from "../api/api.gen";
 import { ApiError, ask, sentence } from "../api/client";
-import { keys, useChange, useHabits, useInTurn, useOffers, useSamples, useStarts } from "../api/queries";
+import { keys, useChange, useHabits, useInTurn, useOffers, useSamples, useSampleUses, useStarts } from "../api/queries";
 import { Choice } from "../brief/Choice";
 import { Field } from "../brief/Field";
 import { patternOf, patterns, type QuiltingDoc, some } from "../brief/quilting";
@@ -334,7 +334,7 @@ function Uses({ sample, title }: { sample: SampleView; title: string }) {
     const plan = used(view.plan, one, sample.id);
     return ask("PUT", `/plans/${one.plan}`, { base: view.revision, plan, label: `by the sample “${title}”` });
   });
-  const uses = sample.uses ?? [];
+  const uses = useSampleUses().data?.[sample.id] ?? [];
   if (!measured || uses.length === 0) return null;
   const take = (one: SampleUse) =>
     use.mutateAsync(one).then(
