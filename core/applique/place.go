@@ -12,6 +12,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/place"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/shape"
 	"umschlag/core/sum"
 )
@@ -32,6 +33,8 @@ type Placed struct {
 	// Index in the list of the plan, and About its path there.
 	Index int
 	About string
+	// Key of the shape.
+	Key ref.Key
 	// Title by which it is spoken of, and Form the name of its form, if it is one.
 	Title string
 	Form  string

@@ -12,11 +12,13 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/machine"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 )
 
 // Panel is a piece of the back as cut.
 type Panel struct {
+	Role  ref.Role
 	Name  string
 	Title string
 	Size  sum.Size

@@ -7,6 +7,7 @@ import (
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 )
 
@@ -27,11 +28,11 @@ func envelope(o Order) (Back, finding.List) {
 	var b Back
 	if w := o.Plan.Panels.Widths; len(w) == 2 {
 		b.Panels = []Panel{
-			{Name: "back.left", Title: "Back, left", Size: o.panel(sum.Of(sum.Part, "cut width decided", w[0])), Count: 1},
-			{Name: "back.right", Title: "Back, right", Size: o.panel(sum.Of(sum.Part, "cut width decided", w[1])), Count: 1},
+			{Role: ref.ClosureLeft, Name: "back.left", Title: "Back, left", Size: o.panel(sum.Of(sum.Part, "cut width decided", w[0])), Count: 1},
+			{Role: ref.ClosureRight, Name: "back.right", Title: "Back, right", Size: o.panel(sum.Of(sum.Part, "cut width decided", w[1])), Count: 1},
 		}
 	} else {
-		b.Panels = []Panel{{Name: "back.panel", Title: "Back piece", Size: o.panel(o.hemmed(o.half().Plus(sum.Overlap, "half the overlap", o.wanted().Div(2)))), Count: 2}}
+		b.Panels = []Panel{{Role: ref.ClosurePanel, Name: "back.panel", Title: "Back piece", Size: o.panel(o.hemmed(o.half().Plus(sum.Overlap, "half the overlap", o.wanted().Div(2)))), Count: 2}}
 	}
 	for i := range b.Panels {
 		b.Panels[i].Selvedge = len(o.Plan.Hem) == 0
@@ -93,7 +94,7 @@ func folded(o Order) (Back, finding.List) {
 		deep = sum.Of(sum.Part, "depth as folded", o.Plan.Depth)
 	}
 	deep = deep.UpTo(o.Step)
-	b := Back{Panels: []Panel{{Name: "back.panel", Title: "Back piece, to be folded", Count: 2,
+	b := Back{Panels: []Panel{{Role: ref.ClosurePanel, Name: "back.panel", Title: "Back piece, to be folded", Count: 2,
 		Size: o.panel(deep.Then(sum.Of(sum.Part, "the same again, folded behind", deep.Total())))}}}
 	reach := deep.Total()
 	b.Lies = o.two(reach, reach, 0)
@@ -121,7 +122,7 @@ func folded(o Order) (Back, finding.List) {
 // cover through.
 func (o Order) line(b *Back) {
 	half := o.half().Plus(sum.Seam, "seam in the middle", o.Seam)
-	b.Panels = append(b.Panels, Panel{Name: "back.lining", Title: "Lining, half", Size: o.panel(half), Count: 2, Lining: true})
+	b.Panels = append(b.Panels, Panel{Role: ref.ClosureLining, Name: "back.lining", Title: "Lining, half", Size: o.panel(half), Count: 2, Lining: true})
 	gap := min(o.Plan.Gap, length.FromFloat(o.High.Float()/2))
 	b.Making = append(b.Making, Making{ID: "lining", Title: "Join the lining", Press: "Press the seam open.",
 		Text: fmt.Sprintf("Right sides together along one height, with a gap of %s in its middle.", o.text(gap))})

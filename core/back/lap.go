@@ -6,6 +6,7 @@ import (
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/machine"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 )
 
@@ -33,7 +34,7 @@ func banded(o Order) (Back, finding.List) {
 		return Back{}, found
 	}
 	width := o.half().Plus(sum.Overlap, "half the lap", band.Div(2)).Plus(sum.Hem, "band, first fold", band).Plus(sum.Hem, "band, second fold", band)
-	b := Back{Panels: []Panel{{Name: "back.panel", Title: "Back piece", Size: o.panel(width), Count: 2}}}
+	b := Back{Panels: []Panel{{Role: ref.ClosurePanel, Name: "back.panel", Title: "Back piece", Size: o.panel(width), Count: 2}}}
 	reach := b.Panels[0].Size.Width.Total() - 2*band
 	b.Lies = o.two(reach, reach, 0)
 	b.Marks = []Mark{{HemLine, o.upright(reach-band, 0)}, {HemLine, o.upright(o.width()-reach+band, 0)}}
@@ -118,7 +119,7 @@ func tied(o Order) (Back, finding.List) {
 		return b, found
 	}
 	n := o.howMany()
-	b.Panels = append(b.Panels, Panel{Name: "back.tie", Title: "Tie", Count: 2 * n, Small: true, Size: sum.Size{
+	b.Panels = append(b.Panels, Panel{Role: ref.ClosureTie, Name: "back.tie", Title: "Tie", Count: 2 * n, Small: true, Size: sum.Size{
 		Width:  sum.Of(sum.Part, "length of a tie", tieLong).Between(sum.Seam, "turned in", o.Seam),
 		Height: sum.Repeat(4, sum.Part, "width of a tie, folded in four", tieWide),
 	}.UpTo(o.Step)})

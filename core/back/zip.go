@@ -7,6 +7,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/machine"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 )
 
@@ -44,11 +45,11 @@ func acrossZip(o Order) (Back, finding.List) {
 		return Back{}, found
 	}
 	inner := o.half().Plus(sum.Hem, "turned under at the zip", seam)
-	b := Back{Panels: []Panel{{Name: "back.panel", Title: "Back piece", Size: o.panel(inner), Count: 2}}}
+	b := Back{Panels: []Panel{{Role: ref.ClosurePanel, Name: "back.panel", Title: "Back piece", Size: o.panel(inner), Count: 2}}}
 	reach, outer := o.width()/2, 0
 	if flap > 0 {
-		b.Panels = []Panel{{Name: "back.left", Title: "Back, left", Size: o.panel(inner), Count: 1},
-			{Name: "back.right", Title: "Back, right, with the flap", Size: o.panel(inner.Plus(sum.Part, "flap", flap).Plus(sum.Part, "flap, folded back", flap)), Count: 1}}
+		b.Panels = []Panel{{Role: ref.ClosureLeft, Name: "back.left", Title: "Back, left", Size: o.panel(inner), Count: 1},
+			{Role: ref.ClosureRight, Name: "back.right", Title: "Back, right, with the flap", Size: o.panel(inner.Plus(sum.Part, "flap", flap).Plus(sum.Part, "flap, folded back", flap)), Count: 1}}
 		outer = 1
 	}
 	b.Lies = o.two(reach, reach+flap, 0, outer)
@@ -107,7 +108,7 @@ func sideZip(o Order) (Back, finding.List) {
 			fmt.Sprintf("Type up to %s.", o.text(max(0, most).Floor(o.Step))))
 		return Back{}, found
 	}
-	b := Back{Panels: []Panel{{Name: "back.panel", Title: "Back", Size: o.whole(), Count: 1}}, Opening: open}
+	b := Back{Panels: []Panel{{Role: ref.ClosurePanel, Name: "back.panel", Title: "Back", Size: o.whole(), Count: 1}}, Opening: open}
 	b.Lies = []Lie{{Label: "", Box: Box{Width: o.width(), Height: o.height()}}}
 	ends := sum.Of(sum.Part, "closed at an end", zipEnd).Plus(sum.Part, "closed at an end", zipEnd)
 	b.Notions = zipOf(open, ends)
@@ -135,13 +136,13 @@ func sewnShut(o Order) (Back, finding.List) {
 		found.Add(finding.Stop, "out-of-range", "/back/tab", fmt.Sprintf("A tab cannot stand out %s.", o.text(tab)), "Type up to 3 in, or 0 for none.")
 		return Back{}, found
 	}
-	b := Back{Panels: []Panel{{Name: "back.panel", Title: "Back", Size: o.whole(), Count: 1}}, Gap: gap, Opening: sum.Of(sum.Part, "gap", gap)}
+	b := Back{Panels: []Panel{{Role: ref.ClosurePanel, Name: "back.panel", Title: "Back", Size: o.whole(), Count: 1}}, Gap: gap, Opening: sum.Of(sum.Part, "gap", gap)}
 	b.Lies = []Lie{{Label: "", Box: Box{Width: o.width(), Height: o.height()}}}
 	b.Marks = []Mark{{GapLine, Box{X: (o.width() - gap) / 2, Y: o.height() - o.Seam, Width: gap}}}
 	b.Laid = fmt.Sprintf("Leave a gap of %s in the middle of the bottom.", o.text(gap))
 	b.Turned = "Turn it through the gap, put the pad in and slip-stitch the gap."
 	if tab > 0 {
-		b.Panels = append(b.Panels, Panel{Name: "back.tab", Title: "Tab", Count: 2, Small: true, Size: sum.Size{
+		b.Panels = append(b.Panels, Panel{Role: ref.ClosureTab, Name: "back.tab", Title: "Tab", Count: 2, Small: true, Size: sum.Size{
 			Width:  sum.Of(sum.Part, "as long as the gap", gap).Between(sum.Seam, "seam allowance", o.Seam),
 			Height: sum.Of(sum.Part, "stands out", tab).Between(sum.Seam, "seam allowance", o.Seam),
 		}.UpTo(o.Step)})

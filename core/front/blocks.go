@@ -11,6 +11,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/outline"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 )
 
@@ -55,6 +56,8 @@ func (o Order) blockOf() (block.Node, finding.List) {
 // group is patches that are cut alike.
 type group struct {
 	role        Role
+	named       ref.Ref
+	paints      string
 	name, title string
 	cloth       string
 	recipe      block.Recipe
@@ -115,7 +118,7 @@ func (g *gridder) count() int {
 func (g *gridder) put(p place) {
 	cloth := g.cloths[p.row-1][p.column-1]
 	if !g.blocks {
-		part := g.part(Part{Name: "patch." + cloth, Title: "Patch", Role: Patch, Cloth: cloth, Size: g.grid.Patch}, 1)
+		part := g.part(Part{Ref: g.ofCloth(ref.Patch, cloth), Paints: "/order", Name: "patch." + cloth, Title: "Patch", Role: Patch, Cloth: cloth, Size: g.grid.Patch}, 1)
 		c := Cell{Part: part, X: p.x, Y: p.y, Width: p.width, Height: p.height, Row: p.row, Column: p.column, Band: p.band}
 		if g.across.point {
 			w := (g.grid.Patch.Width.Total() - 2*g.Seam).Float()
@@ -133,7 +136,7 @@ func (g *gridder) put(p place) {
 	}
 	for i, s := range g.inner {
 		from, to := p.at(outline.Vertex{X: s.X1, Y: s.Y1}), p.at(outline.Vertex{X: s.X2, Y: s.Y2})
-		g.Face.seam(Seam{Kind: InBlock, Band: p.band, Group: fmt.Sprintf("block.%d.%s", g.turn(p), s.Of), X1: from.X, Y1: from.Y, X2: to.X, Y2: to.Y,
+		g.Face.seam(Seam{Kind: InBlock, Band: p.band, Group: Group{In: g.In, Kind: InBlock, Turn: g.turn(p), Of: s.Of}, X1: from.X, Y1: from.Y, X2: to.X, Y2: to.Y,
 			Sewn: length.FromFloat(g.innerSewn[i].Length()) + 2*g.Seam, Left: -1, Right: -1})
 	}
 }
@@ -183,6 +186,7 @@ func (g *gridder) eights(grp *group) {
 	p := &g.Parts[grp.part]
 	big := *p
 	big.Name += ".eight"
+	big.Ref.Role = ref.BlockEights
 	big.Title = "For eight half-squares each"
 	big.Size = block.EightFrom(grp.recipe, g.Seam).UpTo(g.Step)
 	big.Gives = block.Eight
@@ -217,7 +221,7 @@ func (o Order) clothOf(letter, own string) string {
 }
 
 // groupOf is the group a patch belongs to, with its part.
-func (g *gridder) groupOf(role Role, name, title string, line outline.Outline, cloth string, mate string) *group {
+func (g *gridder) groupOf(role Role, is ref.Role, name, title string, line outline.Outline, cloth string, mate string) *group {
 	r := block.RecipeOf(line, g.Seam, g.Style)
 	if role == BlockPatch && g.Triangles.Large() {
 		r = r.Large(g.Seam)
@@ -233,9 +237,10 @@ func (g *gridder) groupOf(role Role, name, title string, line outline.Outline, c
 	if grp, ok := g.groups[key]; ok {
 		return grp
 	}
-	grp := &group{role: role, name: fmt.Sprintf("%s.%d.%s", strings.SplitN(name, ".", 2)[0], len(g.order)+1, cloth), title: title, cloth: cloth, recipe: r, line: line, paired: mate != ""}
+	grp := &group{role: role, named: ref.Ref{Kind: ref.Cut, Of: g.In, Role: is, Cloth: cloth, No: len(g.order) + 1}, paints: "/cloth",
+		name: fmt.Sprintf("%s.%d.%s", strings.SplitN(name, ".", 2)[0], len(g.order)+1, cloth), title: title, cloth: cloth, recipe: r, line: line, paired: mate != ""}
 	if title == "" {
-		grp.title = names[r.Kind]
+		grp.title, grp.paints = names[r.Kind], "/cloths"
 	}
 	g.groups[key] = grp
 	g.order = append(g.order, grp)
@@ -247,7 +252,7 @@ func (g *gridder) groupOf(role Role, name, title string, line outline.Outline, c
 func (g *gridder) blockGroup(p block.Patch, own string) *group {
 	cloth := g.clothOf(p.Letter, own)
 	if p.Set == nil || g.Strips != plan.SewnSets {
-		return g.groupOf(BlockPatch, "block", "", p.Line, cloth, g.mateOf(p, own))
+		return g.groupOf(BlockPatch, ref.BlockPatch, "block", "", p.Line, cloth, g.mateOf(p, own))
 	}
 	set := g.asCloths(*p.Set, own)
 	key := fmt.Sprint(set.Segment/1000, set.Letters)
@@ -256,7 +261,7 @@ func (g *gridder) blockGroup(p block.Patch, own string) *group {
 	}
 	x1, y1, x2, y2 := p.Line.Bounds()
 	width := length.FromFloat(x2-x1) + length.FromFloat(y2-y1) - p.Set.Segment
-	grp := g.groupOf(BlockPatch, "block."+key, "", p.Line, cloth, "")
+	grp := g.groupOf(BlockPatch, ref.BlockPatch, "block."+key, "", p.Line, cloth, "")
 	if grp.set == nil {
 		grp.set, grp.setKey, grp.width = &set, key, width
 	}
@@ -340,7 +345,7 @@ func (g *gridder) partOf(grp *group) Part {
 	if !r.Share {
 		size = size.UpTo(g.Step)
 	}
-	part := Part{Name: grp.name, Title: grp.title, Role: grp.role, Cloth: grp.cloth, Size: size, Shape: string(r.Kind), Gives: r.Gives, Finished: r.Finished}
+	part := Part{Ref: grp.named, Paints: grp.paints, Name: grp.name, Title: grp.title, Role: grp.role, Cloth: grp.cloth, Size: size, Shape: string(r.Kind), Gives: r.Gives, Finished: r.Finished}
 	if r.Kind == block.Template {
 		cut := grp.line.Offset(g.Seam.Float())
 		x, y, _, _ := cut.Bounds()

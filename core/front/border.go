@@ -8,6 +8,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/outline"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 )
 
@@ -18,7 +19,7 @@ func (o Order) borders(f *Face, across, down *axis) finding.List {
 	x, y := total(across.borders), total(down.borders)
 	w, h := f.Finished.Width.Total()-2*x, f.Finished.Height.Total()-2*y
 	for i, b := range o.Face.Borders {
-		r := &ring{Order: o, Face: f, border: b, n: i + 1, of: len(o.Face.Borders), raw: raw, x: x, y: y, w: w, h: h, bw: across.borders[i], bh: down.borders[i],
+		r := &ring{Order: o, Face: f, border: b, n: i + 1, all: len(o.Face.Borders), raw: raw, x: x, y: y, w: w, h: h, bw: across.borders[i], bh: down.borders[i],
 			left: across.borderLow[i], right: across.borderHigh[i], above: down.borderLow[i], below: down.borderHigh[i]}
 		if i == len(o.Face.Borders)-1 {
 			r.out.left, r.out.right = reachOf(o.reach(across))
@@ -42,7 +43,7 @@ type ring struct {
 	Order
 	*Face
 	border       plan.Border
-	n, of        int
+	n, all       int
 	raw          sum.Size
 	x, y, w, h   length.Length // what is inside, as it finishes
 	bw, bh       length.Length
@@ -162,11 +163,32 @@ func (r *ring) strips(runs []run) {
 				size = sum.Size{Width: s.cut, Height: s.length}
 			}
 			r.round(s)
-			part := r.part(Part{Name: fmt.Sprintf("border.%d.%s", r.n, key), Title: r.title(where), Role: s.role, Cloth: r.border.Cloth, Size: size, Ring: r.n}, 1)
+			part := r.part(Part{Ref: r.strip(s, !alike, ""), Paints: r.paints("cloth"), Name: fmt.Sprintf("border.%d.%s", r.n, key), Title: r.title(where), Role: s.role, Cloth: r.border.Cloth, Size: size, Ring: r.n}, 1)
 			r.lie(part, s.line, r.border.Corner == plan.Mitred)
 		}
 	}
 }
+
+// of names a part of the border.
+func (r *ring) of(role ref.Role) ref.Ref {
+	return ref.Ref{Kind: ref.Cut, Of: r.key("b", r.n-1), Role: role}
+}
+
+// strip names a strip of a side of the border, or its patches of a cloth: those of the sides
+// that are sewn on together are alike, or each side has its own.
+func (r *ring) strip(s run, apart bool, cloth string) ref.Ref {
+	out := r.of(ref.BorderSecond)
+	if s.upright {
+		out.Role = ref.BorderFirst
+	}
+	if out.Cloth = cloth; apart {
+		out.Edge = s.name
+	}
+	return out
+}
+
+// paints is where the border says of what cloth something is.
+func (r *ring) paints(key string) string { return fmt.Sprintf("/borders/%d/%s", r.n-1, key) }
 
 // round is the seam that sews a side of the border on.
 func (r *ring) round(s run) {
@@ -181,7 +203,7 @@ func (r *ring) round(s run) {
 	default:
 		x1, x2, y2 = x2, x1, y1
 	}
-	r.Face.seam(Seam{Kind: Round, Group: fmt.Sprintf("border.%d", r.n), X1: x1, Y1: y1, X2: x2, Y2: y2, Sewn: s.length.Total(), Left: -1, Right: -1})
+	r.Face.seam(Seam{Kind: Round, Group: Group{In: r.In, Kind: Round, No: r.n}, X1: x1, Y1: y1, X2: x2, Y2: y2, Sewn: s.length.Total(), Left: -1, Right: -1})
 }
 
 // lie draws a part of the border.
@@ -223,14 +245,15 @@ func (r *ring) patches(runs []run) finding.List {
 			cloth := cloths[at%len(cloths)]
 			at++
 			name := fmt.Sprintf("border.%d.%s.%s", r.n, map[bool]string{true: "side", false: "run"}[s.upright], cloth)
-			if runs[i/2*2].cut.Total() != runs[i/2*2+1].cut.Total() {
+			apart := runs[i/2*2].cut.Total() != runs[i/2*2+1].cut.Total()
+			if apart {
 				name = fmt.Sprintf("border.%d.%s.%s", r.n, s.name, cloth)
 			}
-			part := r.part(Part{Name: name, Title: r.title("patches"), Role: BorderPatch, Cloth: cloth, Size: size, Ring: r.n}, 1)
+			part := r.part(Part{Ref: r.strip(s, apart, cloth), Paints: r.paints("pieced/cloths"), Name: name, Title: r.title("patches"), Role: BorderPatch, Cloth: cloth, Size: size, Ring: r.n}, 1)
 			lies := shareOf(s.line, k, n, s.upright)
 			r.lie(part, lies, false)
 			if k > 0 {
-				r.Face.seam(Seam{Kind: Pieced, Group: fmt.Sprintf("border.%d.%s", r.n, s.name), X1: lies[0].X, Y1: lies[0].Y,
+				r.Face.seam(Seam{Kind: Pieced, Group: Group{In: r.In, Kind: Pieced, No: r.n, Of: s.name}, X1: lies[0].X, Y1: lies[0].Y,
 					X2: lies[map[bool]int{true: 1, false: 3}[s.upright]].X, Y2: lies[map[bool]int{true: 1, false: 3}[s.upright]].Y, Sewn: s.cut.Total(), Left: -1, Right: -1})
 			}
 		}
@@ -281,13 +304,13 @@ func (r *ring) squares() {
 		w, h        sum.Sum
 		a, b, c2, d float64
 	}{{r.left, r.above, ox1, oy1, x1, y1}, {r.right, r.above, x2, oy1, ox2, y1}, {r.left, r.below, ox1, y2, x1, oy2}, {r.right, r.below, x2, y2, ox2, oy2}} {
-		name := fmt.Sprintf("border.%d.corner", r.n)
+		name, named := fmt.Sprintf("border.%d.corner", r.n), r.of(ref.BorderCorner)
 		for _, p := range r.Parts {
-			if p.Name == name && (p.Size.Width.Total() != c.w.Total() || p.Size.Height.Total() != c.h.Total()) {
-				name = fmt.Sprintf("border.%d.corner.%d", r.n, i+1)
+			if p.Ref == named && (p.Size.Width.Total() != c.w.Total() || p.Size.Height.Total() != c.h.Total()) {
+				name, named.No = fmt.Sprintf("border.%d.corner.%d", r.n, i+1), i+1
 			}
 		}
-		part := r.part(Part{Name: name, Title: r.title("corner squares"), Role: Corner, Cloth: cloth, Size: sum.Size{Width: c.w, Height: c.h}, Ring: r.n}, 1)
+		part := r.part(Part{Ref: named, Paints: r.paints("corner_cloth"), Name: name, Title: r.title("corner squares"), Role: Corner, Cloth: cloth, Size: sum.Size{Width: c.w, Height: c.h}, Ring: r.n}, 1)
 		r.lie(part, outline.Outline{{X: c.a, Y: c.b}, {X: c.c2, Y: c.b}, {X: c.c2, Y: c.d}, {X: c.a, Y: c.d}}, false)
 	}
 }
@@ -303,7 +326,7 @@ func joined(raw, low, high sum.Sum, seam length.Length, ring int) sum.Sum {
 }
 
 func (r *ring) title(where string) string {
-	if r.of == 1 {
+	if r.all == 1 {
 		return "Border, " + where
 	}
 	return fmt.Sprintf("Border %d, %s", r.n, where)

@@ -7,6 +7,7 @@ import (
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 )
 
@@ -48,6 +49,7 @@ func found(o Order) (Face, finding.List) {
 	panel := 0
 	for i, p := range f.Parts {
 		if p.Role == Patch {
+			f.Parts[i].Ref, f.Parts[i].Paints = o.ref(ref.Panel), "/cloth"
 			f.Parts[i].Name, f.Parts[i].Title, f.Parts[i].Role, f.Parts[i].Had = "panel", "Found panel, trimmed to", Panel, true
 			panel = i
 		}
@@ -57,7 +59,7 @@ func found(o Order) (Face, finding.List) {
 		return Face{}, said
 	}
 	if o.Face.Backed != "" {
-		f.part(Part{Name: "backing", Title: "Firm backing of the panel", Role: Backing, Cloth: o.Face.Backed, Size: f.Parts[panel].Size.UpTo(o.Step)}, 1)
+		f.part(Part{Ref: o.ref(ref.Backing), Paints: "/backed", Name: "backing", Title: "Firm backing of the panel", Role: Backing, Cloth: o.Face.Backed, Size: f.Parts[panel].Size.UpTo(o.Step)}, 1)
 	}
 	f.Found = []Found{one}
 	f.Columns, f.Rows, f.Bands = 0, 0, nil

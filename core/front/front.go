@@ -15,6 +15,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/outline"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 )
 
@@ -53,6 +54,13 @@ const (
 
 // Part is one shape to be cut, with how many alike.
 type Part struct {
+	// Ref names it among the parts of its piece; those of one ref are one part.
+	Ref ref.Ref
+	// In is the part of a stack that it belongs to; empty where there is no stack.
+	In ref.Key
+	// Paints is where in its face its cloth is decided, as a JSON pointer: the letter itself,
+	// or the list of letters it is one of.
+	Paints string
 	// Name within the face, unique: panel, patch.A, border.1.side.
 	Name  string
 	Title string
@@ -149,14 +157,25 @@ const (
 	Stacked SeamKind = "stack"
 )
 
+// Group is seams that are pressed alike, since they are sewn and pressed together.
+type Group struct {
+	// In is the part of a stack, Kind when they are sewn.
+	In   ref.Key
+	Kind SeamKind
+	// Turn tells every second block from the others; Of is the division of the block, or the
+	// side of the border.
+	Turn int
+	Of   string
+	// No is the number of the row, of the border or of the part of a stack, from 1.
+	No int
+}
+
 // Seam is one seam of the face, drawn on its finished frame.
 type Seam struct {
 	Kind SeamKind
 	// Band it lies in, or that lies above it.
-	Band int
-	// Group names the seams that are pressed alike, since they are sewn and pressed
-	// together.
-	Group          string
+	Band           int
+	Group          Group
 	X1, Y1, X2, Y2 float64
 	// Sewn is its length as sewn.
 	Sewn length.Length
@@ -248,6 +267,8 @@ type Order struct {
 	Style              length.Style
 	// Held edges.
 	Held Held
+	// In is the part of a stack that the face is made for; empty where it is the whole face.
+	In ref.Key
 	// Centre is what is inside the borders as it was measured, raw edge to raw edge; 0 in
 	// a direction that was not.
 	Centre plan.Sized
@@ -312,6 +333,9 @@ func Build(o Order) (Face, finding.List) {
 // apply places the shapes that are laid on a face, over those of its parts.
 func (f *Face) apply(o Order) finding.List {
 	placed, found := applique.Place(AppliqueOf(o.Face, o.Path, f.Finished, o.Step))
+	for i := range placed {
+		placed[i].Key = o.key("s", placed[i].Index)
+	}
 	f.Applied = append(f.Applied, placed...)
 	return found
 }
@@ -372,7 +396,7 @@ func plain(o Order) (Face, finding.List) {
 	w := o.Finished.Width.Total() + x + out(o.Held.Right, far(o.Trimmed.Width, o.Finished.Width, o.Left), right)
 	h := o.Finished.Height.Total() + y + out(o.Held.Bottom, far(o.Trimmed.Height, o.Finished.Height, o.Above), below)
 	f := Face{
-		Parts:    []Part{{Name: "panel", Title: "Panel", Role: Panel, Cloth: o.Face.Cloth, Size: o.Top.UpTo(o.Step), Count: 1}},
+		Parts:    []Part{{Ref: o.ref(ref.Panel), Paints: "/cloth", Name: "panel", Title: "Panel", Role: Panel, Cloth: o.Face.Cloth, Size: o.Top.UpTo(o.Step), Count: 1}},
 		Cells:    []Cell{{X: -x, Y: -y, Width: w, Height: h}},
 		Finished: o.Finished,
 		Sewn:     o.Top.UpTo(o.Step),
@@ -383,10 +407,23 @@ func plain(o Order) (Face, finding.List) {
 	return f, nil
 }
 
+// ref names a part of the face by its role alone.
+func (o Order) ref(role ref.Role) ref.Ref { return ref.Ref{Kind: ref.Cut, Of: o.In, Role: role} }
+
+// ofCloth names a part that there is of each cloth.
+func (o Order) ofCloth(role ref.Role, cloth string) ref.Ref {
+	out := o.ref(role)
+	out.Cloth = cloth
+	return out
+}
+
+// key names what has no key of its own by its place in its list.
+func (o Order) key(list string, i int) ref.Key { return o.In + ref.Key(fmt.Sprintf("%s%d", list, i+1)) }
+
 // part is the index of a part like p, which is added where there is none yet. Parts
-// are alike when their names are; count is what it is needed for once more.
+// are alike when their refs are; count is what it is needed for once more.
 func (f *Face) part(p Part, count int) int {
-	i := slices.IndexFunc(f.Parts, func(q Part) bool { return q.Name == p.Name })
+	i := slices.IndexFunc(f.Parts, func(q Part) bool { return q.Ref == p.Ref })
 	if i < 0 {
 		i = len(f.Parts)
 		f.Parts = append(f.Parts, p)

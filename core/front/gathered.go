@@ -7,6 +7,7 @@ import (
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 )
 
@@ -68,6 +69,7 @@ func gathered(o Order) (Face, finding.List) {
 		return sum.Of(sum.Part, "gathered to", length.FromFloat(shows)).Plus(sum.Ease, "drawn in by the gathers", length.FromFloat(cut-shows)).
 			Between(sum.Seam, "seam allowance", o.Seam).UpTo(o.Step)
 	}
+	f.Parts[0].Ref.Role = ref.Gathered
 	f.Parts[0].Name, f.Parts[0].Title, f.Parts[0].Role = "gathered", "Panel to be gathered", Gathered
 	f.Parts[0].Size = sum.Size{Width: full(w, wide), Height: full(h, high)}
 	f.Gather = g
@@ -93,7 +95,7 @@ func ratioOf(o Order) finding.List {
 // lower half.
 func pocketed(o Order, f Face) Face {
 	panel := f.Cells[0]
-	f.Parts = append(f.Parts, Part{Name: "pocket", Title: "Pocket, folded in half", Role: PocketPart, Cloth: o.Face.Cloth, Size: f.Parts[0].Size, Count: 1})
+	f.Parts = append(f.Parts, Part{Ref: o.ref(ref.Pocket), Paints: "/cloth", Name: "pocket", Title: "Pocket, folded in half", Role: PocketPart, Cloth: o.Face.Cloth, Size: f.Parts[0].Size, Count: 1})
 	half := panel
 	half.Part, half.Height = 1, panel.Height/2
 	half.Y = panel.Y + panel.Height - half.Height

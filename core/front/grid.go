@@ -7,6 +7,7 @@ import (
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/outline"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 )
 
@@ -65,7 +66,6 @@ type gridder struct {
 	grid         Grid
 	groups       map[string]*group
 	order        []*group
-	bandNames    []string
 	// named are the sets of strips that stand in the list.
 	named map[string]bool
 	// The block as it is sewn and as it is drawn, with the seams within it.
@@ -112,7 +112,7 @@ func (g *gridder) straight() finding.List {
 		}
 		if i+1 < len(ys) {
 			last := xs[len(xs)-1]
-			s := Seam{Kind: Between, Band: band, Group: fmt.Sprintf("between.%d", i+1), Y1: ys[i+1].at.Float(), Y2: ys[i+1].at.Float(),
+			s := Seam{Kind: Between, Band: band, Group: Group{In: g.In, Kind: Between, No: i + 1}, Y1: ys[i+1].at.Float(), Y2: ys[i+1].at.Float(),
 				X1: (last.at + last.size).Float(), X2: xs[0].at.Float(), Sewn: g.Sewn.Width.Total(), Left: -1, Right: -1}
 			if y.sash { // drawn so that the sash lies to its left; else the lower row
 				s.X1, s.X2 = s.X2, s.X1
@@ -175,15 +175,13 @@ func (g *gridder) joint(i int, x, y slot, band int, between [2]int, back bool) {
 	g.Face.seam(s)
 }
 
-// bandGroup is the name under which the seams of a row are pressed alike.
-func (g *gridder) bandGroup(band int) string {
-	for len(g.bandNames) <= band {
-		g.bandNames = append(g.bandNames, fmt.Sprintf("band.%d", len(g.bandNames)))
-	}
-	return g.bandNames[band]
-}
+// bandGroup is the seams of a row, which are pressed alike.
+func (g *gridder) bandGroup(band int) Group { return Group{In: g.In, Kind: InBand, No: band} }
 
-var sashTitles = map[Role]string{ShortSash: "Short sash", LongSash: "Long sash", Post: "Post"}
+var (
+	sashTitles = map[Role]string{ShortSash: "Short sash", LongSash: "Long sash", Post: "Post"}
+	sashRefs   = map[Role]ref.Role{ShortSash: ref.ShortSash, LongSash: ref.LongSash, Post: ref.Post}
+)
 
 // sash is the part of a sash or post once more.
 func (g *gridder) sash(role Role, width, height sum.Sum) int {
@@ -192,7 +190,7 @@ func (g *gridder) sash(role Role, width, height sum.Sum) int {
 	if role == Post && s.PostCloth != "" {
 		cloth = s.PostCloth
 	}
-	name, kinds := string(role), 0
+	name, named, kinds := string(role), g.ref(sashRefs[role]), 0
 	for _, p := range g.Parts { // the outermost may be wider, for what is trimmed off
 		if p.Role != role {
 			continue
@@ -202,9 +200,13 @@ func (g *gridder) sash(role Role, width, height sum.Sum) int {
 		}
 	}
 	if kinds > 0 {
-		name = fmt.Sprintf("%s.%d", role, kinds+1)
+		name, named.No = fmt.Sprintf("%s.%d", role, kinds+1), kinds+1
 	}
-	return g.part(Part{Name: name, Title: sashTitles[role], Role: role, Cloth: cloth, Size: sum.Size{Width: width, Height: height}}, 1)
+	paints := "/sash/cloth"
+	if role == Post {
+		paints = "/sash/post_cloth"
+	}
+	return g.part(Part{Ref: named, Paints: paints, Name: name, Title: sashTitles[role], Role: role, Cloth: cloth, Size: sum.Size{Width: width, Height: height}}, 1)
 }
 
 // upright brings a patch to its place; at the rim it reaches out to the cut edge.

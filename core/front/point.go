@@ -7,6 +7,7 @@ import (
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/outline"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 )
 
@@ -131,16 +132,16 @@ func (g *gridder) triangles(x0, y0, d float64, sewn rim) {
 
 // side is a triangle at a side, its long side, on the straight grain, outside.
 func (g *gridder) side(base float64, band int, drawn outline.Outline) {
-	g.setting("side", "Side triangles", outline.Outline{{X: 0, Y: 0}, {X: base, Y: 0}, {X: base / 2, Y: base / 2}}, band, drawn)
+	g.setting(ref.SettingSide, "side", "Side triangles", outline.Outline{{X: 0, Y: 0}, {X: base, Y: 0}, {X: base / 2, Y: base / 2}}, band, drawn)
 }
 
 // corner is a triangle at a corner, its short sides, on the straight grain, outside.
 func (g *gridder) corner(leg float64, band int, drawn outline.Outline) {
-	g.setting("corner", "Corner triangles", outline.Outline{{X: 0, Y: 0}, {X: leg, Y: 0}, {X: 0, Y: leg}}, band, drawn)
+	g.setting(ref.SettingCorner, "corner", "Corner triangles", outline.Outline{{X: 0, Y: 0}, {X: leg, Y: 0}, {X: 0, Y: leg}}, band, drawn)
 }
 
-func (g *gridder) setting(name, title string, cut outline.Outline, band int, drawn outline.Outline) {
-	grp := g.groupOf(Setting, name, title, cut, g.settingCloth(), "")
+func (g *gridder) setting(is ref.Role, name, title string, cut outline.Outline, band int, drawn outline.Outline) {
+	grp := g.groupOf(Setting, is, name, title, cut, g.settingCloth(), "")
 	grp.count++
 	if p := &g.Parts[grp.part]; grp.count == 1 {
 		p.Finished += ", the straight grain outside"
@@ -178,7 +179,7 @@ func (g *gridder) diagonalSeams(x0, y0, d float64, side length.Length) {
 	for k := 0; k <= g.across.n+g.down.n-1; k++ { // between rows k and k + 1, along x + y
 		s := (float64(k) + 0.5) * d
 		left, right := max(0, s-r*d), min(c*d, s)
-		g.Face.seam(Seam{Kind: Between, Band: k, Group: fmt.Sprintf("between.%d", k), Sewn: length.FromFloat((right-left)*math.Sqrt2) + 2*g.Seam, Left: -1, Right: -1,
+		g.Face.seam(Seam{Kind: Between, Band: k, Group: Group{In: g.In, Kind: Between, No: k}, Sewn: length.FromFloat((right-left)*math.Sqrt2) + 2*g.Seam, Left: -1, Right: -1,
 			X1: x0 + right, Y1: y0 + s - right, X2: x0 + left, Y2: y0 + s - left})
 	}
 }

@@ -7,6 +7,7 @@ import (
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 )
 
@@ -49,7 +50,7 @@ func stack(o Order) (Face, finding.List) {
 		if found = append(found, said...); said.Stopped() {
 			return Face{}, found
 		}
-		f.add(built, i, at)
+		f.add(built, i, sub.In, at)
 		for _, p := range built.Applied {
 			f.Applied = append(f.Applied, p.Lower(at, o.Finished.Height.Total()))
 		}
@@ -61,7 +62,7 @@ func stack(o Order) (Face, finding.List) {
 		at += p.Height
 		if i > 0 {
 			y := (at - p.Height).Float()
-			f.seam(Seam{Kind: Stacked, Group: fmt.Sprintf("stack.%d", i), X1: o.Finished.Width.Total().Float(), Y1: y, Y2: y, Sewn: built.Sewn.Width.Total(), Left: -1, Right: -1})
+			f.seam(Seam{Kind: Stacked, Group: Group{In: o.In, Kind: Stacked, No: i}, X1: o.Finished.Width.Total().Float(), Y1: y, Y2: y, Sewn: built.Sewn.Width.Total(), Left: -1, Right: -1})
 		}
 	}
 	f.Finished = sum.Size{Width: o.Finished.Width, Height: shows}
@@ -72,7 +73,7 @@ func stack(o Order) (Face, finding.List) {
 // partOf is the order of one part of a stack.
 func (o Order) partOf(i int, p plan.Part, above, below length.Length) Order {
 	sub := o
-	sub.Face, sub.Path = p.Face, fmt.Sprintf("%s/parts/%d/face", o.Path, i)
+	sub.Face, sub.Path, sub.In = p.Face, fmt.Sprintf("%s/parts/%d/face", o.Path, i), o.key("p", i)
 	sub.Held.Top, sub.Held.Bottom = o.Held.Top || i > 0, o.Held.Bottom || i < len(o.Face.Parts)-1
 	sub.Finished.Height = sum.Of(sum.Part, "height of the part", p.Height)
 	sub.Trimmed.Height = sub.Finished.Height.Between(sum.Seam, "seam allowance", o.Seam)
@@ -105,11 +106,14 @@ func (f *Face) worked(g Face, i int) {
 }
 
 // add is a part of a stack that begins at a height.
-func (f *Face) add(g Face, i int, at length.Length) {
+func (f *Face) add(g Face, i int, in ref.Key, at length.Length) {
 	parts, bands, cells, rows := len(f.Parts), len(f.Bands), len(f.Cells), f.Rows
 	grids, deepest := len(f.Grids), 1 // a part without rows counts as one
 	for _, p := range g.Parts {
-		p.Name = fmt.Sprintf("part.%d.%s", i+1, p.Name)
+		p.Name, p.Paints = fmt.Sprintf("part.%d.%s", i+1, p.Name), fmt.Sprintf("/parts/%d/face%s", i, p.Paints)
+		if p.In == "" {
+			p.In = in
+		}
 		p.Title = fmt.Sprintf("Part %d: %s", i+1, lower(p.Title))
 		f.Parts = append(f.Parts, p)
 	}
@@ -134,7 +138,6 @@ func (f *Face) add(g Face, i int, at length.Length) {
 		f.Bands = append(f.Bands, b)
 	}
 	for _, s := range g.Seams {
-		s.Group = fmt.Sprintf("part.%d.%s", i+1, s.Group)
 		s.Y1 += at.Float()
 		s.Y2 += at.Float()
 		if s.Band > 0 || s.Kind == InBand {

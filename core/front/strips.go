@@ -7,6 +7,7 @@ import (
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 )
 
@@ -58,7 +59,7 @@ func strips(o Order) (Face, finding.List) {
 		at += s.Width
 		cell := Cell{Row: 1, Column: i + 1, Band: 1}
 		size := sum.Size{Width: longer, Height: cut}
-		seam := Seam{Kind: InBand, Band: 1, Group: "band.1", Sewn: longer.Total(), Left: i - 1, Right: i}
+		seam := Seam{Kind: InBand, Band: 1, Group: Group{In: o.In, Kind: InBand, No: 1}, Sewn: longer.Total(), Left: i - 1, Right: i}
 		if along {
 			size = sum.Size{Width: cut, Height: longer}
 			cell.X, cell.Y, cell.Width, cell.Height = from, -startReach, to-from, b.whole+startReach+endReach
@@ -67,7 +68,7 @@ func strips(o Order) (Face, finding.List) {
 			cell.X, cell.Y, cell.Width, cell.Height = -startReach, from, b.whole+startReach+endReach, to-from
 			seam.Y1, seam.Y2, seam.X1, seam.X2 = from.Float(), from.Float(), cell.X.Float(), (cell.X + cell.Width).Float()
 		}
-		cell.Part = f.part(Part{Name: fmt.Sprintf("strip.%d", i+1), Title: fmt.Sprintf("Strip %d", i+1), Role: Strip, Cloth: s.Cloth, Size: size}, 1)
+		cell.Part = f.part(Part{Ref: ref.Ref{Kind: ref.Cut, Of: o.key("t", i), Role: ref.Strip}, Paints: fmt.Sprintf("/strips/%d/cloth", i), Name: fmt.Sprintf("strip.%d", i+1), Title: fmt.Sprintf("Strip %d", i+1), Role: Strip, Cloth: s.Cloth, Size: size}, 1)
 		f.cell(cell)
 		if i > 0 {
 			f.seam(seam)
@@ -139,7 +140,7 @@ func checker(o Order) (Face, finding.List) {
 			f.Cells[i].Band = f.Cells[i].Column
 		}
 	}
-	f.Seams = checkerSeams(f.Seams, g)
+	f.Seams = o.checkerSeams(f.Seams, g)
 	return f, found
 }
 
@@ -223,12 +224,12 @@ func (o Order) stripCuts(f *Face, g Grid, list []Set) {
 				i = len(parts)
 				at[name] = i
 				long := sum.Repeat(int((s.Length-squared)/s.Segment), sum.Part, "segment", s.Segment).Plus(sum.Squaring, "to square the end", squared)
-				parts = append(parts, Part{Name: "set." + cloth, Title: "Strips to be sewn together", Role: SetStrip, Cloth: cloth, Shape: "strip",
+				parts = append(parts, Part{Ref: o.ofCloth(ref.SetStrip, cloth), Paints: "/cloths", Name: "set." + cloth, Title: "Strips to be sewn together", Role: SetStrip, Cloth: cloth, Shape: "strip",
 					Size: sum.Size{Width: long.UpTo(o.Step), Height: g.Patch.Height}, Gives: 1, Finished: ""})
 				if n := len(at); n > 1 {
 					for _, p := range parts[:i] {
-						if p.Name == parts[i].Name {
-							parts[i].Name = fmt.Sprintf("set.%s.%d", cloth, n)
+						if p.Ref == parts[i].Ref {
+							parts[i].Name, parts[i].Ref.No = fmt.Sprintf("set.%s.%d", cloth, n), n
 						}
 					}
 				}
@@ -261,7 +262,7 @@ func (o Order) stripCuts(f *Face, g Grid, list []Set) {
 
 // checkerSeams are the seams of a board sewn column by column: those within a segment
 // come from its set, those between segments run down.
-func checkerSeams(list []Seam, g Grid) []Seam {
+func (o Order) checkerSeams(list []Seam, g Grid) []Seam {
 	var out []Seam
 	done := map[float64]bool{}
 	for _, s := range list {
@@ -269,7 +270,7 @@ func checkerSeams(list []Seam, g Grid) []Seam {
 		case Between: // every column has its share of it
 			for c := range g.Columns {
 				share := func(i int) float64 { return s.X1 + (s.X2-s.X1)*float64(i)/float64(g.Columns) }
-				out = append(out, Seam{Kind: InBand, Band: c + 1, Group: fmt.Sprintf("band.%d", c+1), X1: share(c), X2: share(c + 1), Y1: s.Y1, Y2: s.Y2,
+				out = append(out, Seam{Kind: InBand, Band: c + 1, Group: Group{In: o.In, Kind: InBand, No: c + 1}, X1: share(c), X2: share(c + 1), Y1: s.Y1, Y2: s.Y2,
 					Sewn: g.Patch.Width.Total(), Left: -1, Right: -1})
 			}
 		case InBand:
@@ -277,7 +278,7 @@ func checkerSeams(list []Seam, g Grid) []Seam {
 				continue
 			}
 			done[s.X1] = true
-			out = append(out, Seam{Kind: Between, Band: len(done), Group: fmt.Sprintf("between.%d", len(done)), X1: s.X1, X2: s.X2, Y1: s.Y1, Y2: s.Y2,
+			out = append(out, Seam{Kind: Between, Band: len(done), Group: Group{In: o.In, Kind: Between, No: len(done)}, X1: s.X1, X2: s.X2, Y1: s.Y1, Y2: s.Y2,
 				Sewn: g.Sewn.Height.Total(), Left: -1, Right: -1})
 		default:
 			out = append(out, s)

@@ -7,6 +7,7 @@ import (
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/outline"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 )
 
@@ -102,7 +103,7 @@ func (w *windower) either(inches, metric length.Length) length.Length {
 func (w *windower) lay(side, patch length.Length) {
 	f := &w.face
 	square := sum.Repeat(2, sum.Part, "unit, finished", w.unit).Between(sum.Hem, "turned in", w.hem())
-	ground := f.part(Part{Name: "ground", Title: "Ground squares", Role: Ground, Cloth: w.Face.Ground, Size: sum.Size{Width: square, Height: square}}, w.c*w.r)
+	ground := f.part(Part{Ref: w.ref(ref.Ground), Paints: "/ground", Name: "ground", Title: "Ground squares", Role: Ground, Cloth: w.Face.Ground, Size: sum.Size{Width: square, Height: square}}, w.c*w.r)
 	show := sum.Of(sum.Part, "window", side).Plus(sum.Overlap, "left free of the fold, both sides", -2*w.reveal()).Plus(sum.Step, "down to the ruler step", patch-side+2*w.reveal())
 	size := sum.Size{Width: show, Height: show}
 	u := w.unit.Float()
@@ -118,10 +119,10 @@ func (w *windower) lay(side, patch length.Length) {
 	}
 	whole := w.r*(w.c-1) + w.c*(w.r-1)
 	if whole > 0 {
-		f.part(Part{Name: "window", Title: "Window patches", Role: Window, Cloth: w.Face.Show, Size: size}, whole)
+		f.part(Part{Ref: w.ref(ref.Window), Paints: "/show", Name: "window", Title: "Window patches", Role: Window, Cloth: w.Face.Show, Size: size}, whole)
 	}
 	half := 2 * (w.r + w.c)
-	f.part(Part{Name: "half-window", Title: "Half-window patches", Role: Window, Cloth: w.Face.Show, Size: size, Shape: "half-square", Gives: 2, Patches: half, Finished: "half a window at the rim"}, (half+1)/2)
+	f.part(Part{Ref: w.ref(ref.HalfWindow), Paints: "/show", Name: "half-window", Title: "Half-window patches", Role: Window, Cloth: w.Face.Show, Size: size, Shape: "half-square", Gives: 2, Patches: half, Finished: "half a window at the rim"}, (half+1)/2)
 	w.show(x0, y0, (side-patch).Float()/2)
 	w.whole, w.half = whole, half
 	f.Columns, f.Rows = w.c, w.r
@@ -146,13 +147,13 @@ const alike = 1000
 // show draws the patches over every join of two units, and half ones at the rim.
 func (w *windower) show(x0, y0, free float64) {
 	u := w.unit.Float()
-	put := func(part string, points ...float64) {
+	put := func(part ref.Role, points ...float64) {
 		var line outline.Outline
 		for i := 0; i < len(points); i += 2 {
 			line = append(line, outline.Vertex{X: points[i] * u, Y: points[i+1] * u})
 		}
 		for i, p := range w.face.Parts {
-			if p.Name == part {
+			if p.Ref.Role == part {
 				w.face.cell(polygon(Cell{Part: i}, moved(x0, y0), line.Offset(-free)))
 			}
 		}
@@ -160,17 +161,17 @@ func (w *windower) show(x0, y0, free float64) {
 	c, r := float64(w.c), float64(w.r)
 	for y := 0.5; y < r; y++ {
 		for x := 1.0; x < c; x++ { // over upright joins
-			put("window", x, y-0.5, x+0.5, y, x, y+0.5, x-0.5, y)
+			put(ref.Window, x, y-0.5, x+0.5, y, x, y+0.5, x-0.5, y)
 		}
-		put("half-window", 0, y-0.5, 0.5, y, 0, y+0.5)
-		put("half-window", c, y-0.5, c, y+0.5, c-0.5, y)
+		put(ref.HalfWindow, 0, y-0.5, 0.5, y, 0, y+0.5)
+		put(ref.HalfWindow, c, y-0.5, c, y+0.5, c-0.5, y)
 	}
 	for x := 0.5; x < c; x++ {
 		for y := 1.0; y < r; y++ { // over level joins
-			put("window", x, y-0.5, x+0.5, y, x, y+0.5, x-0.5, y)
+			put(ref.Window, x, y-0.5, x+0.5, y, x, y+0.5, x-0.5, y)
 		}
-		put("half-window", x-0.5, 0, x+0.5, 0, x, 0.5)
-		put("half-window", x-0.5, r, x, r-0.5, x+0.5, r)
+		put(ref.HalfWindow, x-0.5, 0, x+0.5, 0, x, 0.5)
+		put(ref.HalfWindow, x-0.5, r, x, r-0.5, x+0.5, r)
 	}
 }
 

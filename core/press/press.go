@@ -3,7 +3,6 @@
 package press
 
 import (
-	"fmt"
 	"math"
 
 	"umschlag/core/front"
@@ -84,13 +83,13 @@ func Of(o Order) Plan {
 // that groups which meet lie to opposite sides: two colours on a graph.
 func (o Order) nested(p *Plan) {
 	meets := meetings(o.Face.Seams)
-	sign := map[string]int{}
+	sign := map[front.Group]int{}
 	for _, s := range o.Face.Seams {
 		if _, done := sign[s.Group]; done {
 			continue
 		}
 		sign[s.Group] = 1
-		queue := []string{s.Group}
+		queue := []front.Group{s.Group}
 		for len(queue) > 0 {
 			group := queue[0]
 			queue = queue[1:]
@@ -112,10 +111,11 @@ func (o Order) nested(p *Plan) {
 
 // alternates reports whether any division is pressed the other way in every second
 // block.
-func alternates(sign map[string]int) bool {
+func alternates(sign map[front.Group]int) bool {
 	for group, s := range sign {
-		var rest string
-		if n, _ := fmt.Sscanf(group, "block.0.%s", &rest); n == 1 && sign["block.1."+rest] == -s {
+		other := group
+		other.Turn = 1
+		if group.Kind == front.InBlock && group.In == "" && group.Turn == 0 && sign[other] == -s {
 			return true
 		}
 	}
@@ -195,7 +195,7 @@ type meeting struct {
 	turn int
 }
 
-func (m meeting) other(seams []front.Seam, group string) string {
+func (m meeting) other(seams []front.Seam, group front.Group) front.Group {
 	if seams[m.a].Group == group {
 		return seams[m.b].Group
 	}
@@ -204,7 +204,7 @@ func (m meeting) other(seams []front.Seam, group string) string {
 
 type meetingList struct {
 	all []meeting
-	of  map[string][]meeting
+	of  map[front.Group][]meeting
 }
 
 // end is one end of a seam and the direction in which the seam leaves it.
@@ -218,7 +218,7 @@ type spot struct{ x, y int64 }
 
 // meetings finds where two seams meet end to end in one line.
 func meetings(seams []front.Seam) meetingList {
-	out := meetingList{of: map[string][]meeting{}}
+	out := meetingList{of: map[front.Group][]meeting{}}
 	ends := map[spot][]end{}
 	for i, s := range seams {
 		if s.Kind == front.Between || s.Kind == front.Round || s.Kind == front.Stacked {

@@ -151,7 +151,7 @@ func TestAPlanDoesNotHangOnTheWaySeamsAreDrawn(t *testing.T) {
 		for i := range turned.Seams {
 			if s := &turned.Seams[i]; s.Kind == front.InBand && rapid.Bool().Draw(t, "turn") {
 				s.X1, s.Y1, s.X2, s.Y2, s.Left, s.Right = s.X2, s.Y2, s.X1, s.Y1, s.Right, s.Left
-				s.Group += ".turned" // pressed by itself now, and still held by what it meets
+				s.Group.Of += " turned"
 			}
 		}
 		assert.Len(t, press.Of(press.Order{Face: turned, School: plan.PressNest}).Conflicts, len(p.Conflicts))

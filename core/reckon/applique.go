@@ -10,6 +10,7 @@ import (
 	"umschlag/core/front"
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/shape"
 	"umschlag/core/sum"
 )
@@ -114,10 +115,11 @@ func (r *run) cutShapes(piece cover.Piece, layers []applique.Layer) {
 			id += ".twin"
 		}
 		described, _ := r.p.Cloth(l.Shape.Cloth)
-		c := cutting{piece: piece.Name, id: id, part: id, title: l.Title, cloth: l.Shape.Cloth, size: l.Cut().UpTo(r.p.Habits.Step), count: count, about: l.About, shape: "template",
+		c := cutting{is: About{Piece: piece.Name, Of: l.Key, Twin: l.Twin, Role: ref.Shape}, piece: piece.Name, id: id, part: id, title: l.Title, cloth: l.Shape.Cloth, size: l.Cut().UpTo(r.p.Habits.Step), count: count, about: l.About, shape: "template",
 			mayTurn: described.Print != plan.OneWay, laidOn: true, path: inMillimetres(l.Template()).Text(), inset: l.Inset()}
 		r.cut(c)
 		if l.Fused() {
+			c.is.Role = ref.WebOfShape
 			c.id, c.part, c.layer, c.cloth, c.title, c.shape, c.path, c.mayTurn = id+".web", id+".web", "web", plan.WebCloth, "Web for “"+l.Title+"”", "", "", true
 			r.cut(c)
 		}

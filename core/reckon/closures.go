@@ -6,6 +6,7 @@ import (
 	"umschlag/core/finding"
 	"umschlag/core/lay"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 )
 
 // Choice is one closure as it would come out on a plan.
@@ -55,19 +56,19 @@ func Closures(p plan.Plan, w *Workshop) []Choice {
 				choice.Findings = append(choice.Findings, f)
 			}
 		}
-		choice.Steps = len(r.Steps) - r.stepsBefore("cut.back")
+		choice.Steps = len(r.Steps) - r.stepsBefore(ref.DoCutBack)
 		out = append(out, choice)
 	}
 	return out
 }
 
 // ofBack tells the cuts of a back from those of what is sewn onto it.
-func ofBack(c Cut) bool { return strings.HasPrefix(c.ID, "back.") }
+func ofBack(c Cut) bool { return c.About.Piece == "back" }
 
-// stepsBefore is how many steps come before one.
-func (r Reckoning) stepsBefore(id string) int {
+// stepsBefore is how many steps come before the first of a role.
+func (r Reckoning) stepsBefore(role ref.Role) int {
 	for i, s := range r.Steps {
-		if s.ID == id {
+		if s.About.Role == role {
 			return i
 		}
 	}

@@ -16,6 +16,8 @@ import (
 
 // cutting is a shape on its way into the cutting list.
 type cutting struct {
+	// is what it is; its piece is filled in where it is one of a piece.
+	is                                                        About
 	piece, id, part, title, layer, cloth, about, waits, shape string
 	size                                                      sum.Size
 	count                                                     int
@@ -67,7 +69,7 @@ func (r *run) cut(c cutting) string {
 	default:
 		shape = "rectangle"
 	}
-	r.out.Cuts = append(r.out.Cuts, Cut{ID: c.id, Piece: c.piece, Part: c.part, Title: c.title, Layer: c.layer, Cloth: c.cloth, Shape: shape,
+	r.out.Cuts = append(r.out.Cuts, Cut{ID: c.id, About: c.is, Piece: c.piece, Part: c.part, Title: c.title, Layer: c.layer, Cloth: c.cloth, Shape: shape,
 		Width: r.l(w), Height: r.l(h), Count: c.count, Total: total, Gives: c.gives, Patches: c.patches, As: c.finished, Waits: c.waits, Centred: c.centred, Selvedge: c.selvedge, Spoiled: spoiled, Done: c.had || slices.Contains(r.p.Progress.Cut, c.id)})
 	if c.line != nil {
 		r.out.Cuts[len(r.out.Cuts)-1].Line = vertices(c.line)

@@ -10,6 +10,7 @@ import (
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 	"umschlag/core/work"
 )
@@ -114,6 +115,9 @@ func (r *run) insideTape(c cover.Cover) {
 	}
 }
 
+// edgingRoles are what the cloth of strips is for.
+var edgingRoles = map[string]ref.Role{"piping": ref.Piping, "binding": ref.Binding}
+
 // strip cuts the strips of an edging from its cloth, straight across it or on the
 // bias from a piece of it.
 func (r *run) strip(e edging) {
@@ -123,7 +127,7 @@ func (r *run) strip(e edging) {
 	cloth, _ := r.p.Cloth(e.cloth)
 	w, need := e.width.Total(), e.need.Total()
 	r.explainSum(e.what+".strip", e.width)
-	c := cutting{piece: e.what, part: "strip", cloth: e.cloth, about: e.about, count: 1, mayTurn: true}
+	c := cutting{is: About{Role: edgingRoles[e.what]}, piece: e.what, part: "strip", cloth: e.cloth, about: e.about, count: 1, mayTurn: true}
 	yield, ok := edge.Straight(*cloth.Usable, w, need), true
 	if e.grain == plan.OnTheBias {
 		yield, ok = edge.BiasFor(need, w, *cloth.Usable, r.p.Habits.Step, longestBias)
@@ -182,7 +186,7 @@ func (r *run) form() {
 		cloth = firstCloth(r.p)
 	}
 	width := sum.Of(sum.Part, "pad across", o.Width).Between(sum.Seam, "seam allowance", seam)
-	c := cutting{piece: "form", id: "form.panel", part: "panel", title: "Pad, inner cloth", cloth: cloth, about: "/object/make", count: 2, mayTurn: true,
+	c := cutting{is: About{Role: ref.FormPanel}, piece: "form", id: "form.panel", part: "panel", title: "Pad, inner cloth", cloth: cloth, about: "/object/make", count: 2, mayTurn: true,
 		size: sum.Size{Width: width, Height: sum.Of(sum.Part, "pad up", o.Height).Between(sum.Seam, "seam allowance", seam)}}
 	if m.Fold {
 		c.count, c.title = 1, "Pad, inner cloth, folded at the bottom"
@@ -194,7 +198,7 @@ func (r *run) form() {
 	c.size = c.size.UpTo(r.p.Habits.Step)
 	r.cut(c)
 	if m.Tab > 0 {
-		r.cut(cutting{piece: "form", id: "form.tab", part: "tab", title: "Pad, tab at the gap", cloth: cloth, about: "/object/make/tab", count: 2, mayTurn: true,
+		r.cut(cutting{is: About{Role: ref.FormTab}, piece: "form", id: "form.tab", part: "tab", title: "Pad, tab at the gap", cloth: cloth, about: "/object/make/tab", count: 2, mayTurn: true,
 			size: sum.Size{Width: sum.Of(sum.Part, "as long as the gap", m.Gap), Height: sum.Of(sum.Part, "stands out", m.Tab)}.Between(sum.Seam, "seam allowance", seam).UpTo(r.p.Habits.Step)})
 	}
 	inch := length.Inch.Float()

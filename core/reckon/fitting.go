@@ -9,6 +9,7 @@ import (
 	"umschlag/core/fitting"
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/work"
 )
 
@@ -28,15 +29,18 @@ func (r *run) fittings(c cover.Cover) {
 		}
 		r.out.Fittings = append(r.out.Fittings, out)
 		for i, part := range f.Parts {
-			c := cutting{piece: f.On, id: fmt.Sprintf("fitting.%d.%d", f.Index+1, i+1), part: part.Title, title: titleOf(f, part),
+			c := cutting{is: About{Of: fittingKey(f.Index), Role: ref.FittingPart, No: i + 1}, piece: f.On, id: fmt.Sprintf("fitting.%d.%d", f.Index+1, i+1), part: part.Title, title: titleOf(f, part),
 				cloth: r.fittingCloth(f), size: part.Size, count: part.Count, mayTurn: true, about: finding.Path("fittings", f.Index)}
 			r.cut(c)
 			r.within(f, part, c)
 		}
 		r.bought(f)
-		r.sewnOn = append(r.sewnOn, work.Fitting{ID: fmt.Sprintf("fitting.%d", f.Index+1), Title: f.Title, On: f.On, Check: f.Check, Fixing: f.Fixing, Late: f.Late})
+		r.sewnOn = append(r.sewnOn, work.Fitting{No: f.Index + 1, ID: fmt.Sprintf("fitting.%d", f.Index+1), Title: f.Title, On: f.On, Check: f.Check, Fixing: f.Fixing, Late: f.Late})
 	}
 }
+
+// fittingKey names a fitting by its place in the plan.
+func fittingKey(index int) ref.Key { return ref.Key(fmt.Sprintf("f%d", index+1)) }
 
 // within adds what lies inside a part of a fitting.
 func (r *run) within(f fitting.Fitted, part fitting.Part, c cutting) {
@@ -46,11 +50,13 @@ func (r *run) within(f fitting.Fitted, part fitting.Part, c cutting) {
 	outer := c
 	c.about += "/layers"
 	if b := f.Layers.Batting; b != nil && b.Count > 0 {
+		c.is.Layer = "batting"
 		c.id, c.part, c.layer, c.cloth, c.title = outer.id+".batting", "batting", "batting", b.Cloth, "Batting of the "+strings.ToLower(f.Title)
 		c.size, c.count = part.Inside.UpTo(r.p.Habits.Step), outer.count*b.Count
 		r.cut(c)
 	}
 	if f.Layers.Lining != "" {
+		c.is.Layer = "lining"
 		c.id, c.part, c.layer, c.cloth, c.title = outer.id+".lining", "lining", "lining", f.Layers.Lining, "Lining of the "+strings.ToLower(f.Title)
 		c.size, c.count = outer.size, outer.count
 		r.cut(c)

@@ -24,6 +24,7 @@ import (
 	"umschlag/core/plan"
 	"umschlag/core/press"
 	"umschlag/core/quilt"
+	"umschlag/core/ref"
 	"umschlag/core/sample"
 	"umschlag/core/shape"
 	"umschlag/core/sum"
@@ -421,10 +422,10 @@ func (r *run) showFront(piece cover.Piece, top panel, m fit.Panel) {
 	ids := make([]string, len(top.face.Parts))
 	for i, part := range top.face.Parts {
 		title := part.Title
-		if part.Name == "panel" && !part.Had {
+		if part.Ref.Role == ref.Panel && part.In == "" && !part.Had {
 			title = piece.Title
 		}
-		ids[i] = r.facePart(&top.face.Parts[i], cutting{piece: "front", part: part.Name, title: title, cloth: part.Cloth, size: part.Size, count: part.Count,
+		ids[i] = r.facePart(&top.face.Parts[i], cutting{is: partOf(piece.Name, part), piece: "front", part: part.Name, title: title, cloth: part.Cloth, size: part.Size, count: part.Count,
 			mayTurn: part.Role != front.Panel, about: top.path + "/face", shape: shapeOf(piece, part), gives: part.Gives, patches: part.Patches, finished: part.Finished, had: part.Had, line: part.Line, centred: r.centred(piece.Name, part)})
 	}
 	out.Cells = cells(top.face, ids)
@@ -589,7 +590,9 @@ func vertices(o outline.Outline) []Vertex {
 
 // underneath is what lies under a panel.
 type underneath struct {
-	piece, name  string
+	piece, name string
+	// edge tells the two pieces of a back apart.
+	edge         string
 	chain        layers.Chain
 	count        int
 	about, waits string
@@ -602,8 +605,9 @@ type underneath struct {
 // under adds batting and lining cuts of a panel.
 func (r *run) under(u underneath) {
 	c := u.chain
+	is := func(role ref.Role) About { return About{Piece: u.piece, Role: role, Edge: u.edge} }
 	if c.Batting != nil {
-		batting := cutting{piece: u.piece, id: u.name + ".batting", part: "batting", title: "Batting", layer: "batting", cloth: c.Batting.Cloth,
+		batting := cutting{is: is(ref.Batting), piece: u.piece, id: u.name + ".batting", part: "batting", title: "Batting", layer: "batting", cloth: c.Batting.Cloth,
 			size: c.Padding, count: u.count * c.Batting.Count, mayTurn: true, about: u.about + "/layers/batting", waits: u.waits, late: u.late}
 		if c.Batting.Offcuts { // there already, and butted together
 			batting.title, batting.had = "Batting, from offcuts", true
@@ -611,19 +615,19 @@ func (r *run) under(u underneath) {
 		r.strips(u.strip, 0, batting)
 	}
 	if c.Lining != "" {
-		r.strips(u.strip, r.p.Cover.Seam, cutting{piece: u.piece, id: u.name + ".lining", part: "lining", title: "Lining", layer: "lining", cloth: c.Lining,
+		r.strips(u.strip, r.p.Cover.Seam, cutting{is: is(ref.Lining), piece: u.piece, id: u.name + ".lining", part: "lining", title: "Lining", layer: "lining", cloth: c.Lining,
 			size: c.Under, count: u.count, mayTurn: u.strip, about: u.about + "/layers/lining", waits: u.waits, late: u.late})
 	}
 	if c.Stiffener != "" {
-		r.cut(cutting{piece: u.piece, id: u.name + ".stiffener", part: "stiffener", title: "Stiffener", layer: "interfacing", cloth: c.Stiffener,
+		r.cut(cutting{is: is(ref.Stiffener), piece: u.piece, id: u.name + ".stiffener", part: "stiffener", title: "Stiffener", layer: "interfacing", cloth: c.Stiffener,
 			size: c.Trimmed.Each(r.withoutSeams).UpTo(r.p.Habits.Step), count: u.count, mayTurn: true, about: u.about + "/layers/stiffener", waits: u.waits, late: u.late})
 	}
 	if c.Web {
-		r.cut(cutting{piece: u.piece, id: u.name + ".web", part: "web", title: "Fusible web", layer: "web", cloth: plan.WebCloth,
+		r.cut(cutting{is: is(ref.Web), piece: u.piece, id: u.name + ".web", part: "web", title: "Fusible web", layer: "web", cloth: plan.WebCloth,
 			size: c.Top.UpTo(r.p.Habits.Step), count: u.count, mayTurn: true, about: u.about + "/layers/web", waits: u.waits, late: u.late})
 	}
 	if c.Grid {
-		r.cut(cutting{piece: u.piece, id: u.name + ".grid", part: "grid", title: "Fusible grid", layer: "interfacing", cloth: plan.GridCloth,
+		r.cut(cutting{is: is(ref.Grid), piece: u.piece, id: u.name + ".grid", part: "grid", title: "Fusible grid", layer: "interfacing", cloth: plan.GridCloth,
 			size: c.Top.UpTo(r.p.Habits.Step), count: u.count, mayTurn: true, about: u.about + "/layers/grid", waits: u.waits, late: u.late})
 	}
 	if len(c.Under.Width) > 0 {
@@ -719,6 +723,9 @@ func (r *run) onBack(b back.Box) Box {
 	return Box{X: int64(b.X - s), Y: int64(b.Y - s), Width: int64(b.Width), Height: int64(b.Height)}
 }
 
+// sides are where the pieces of a back lie that are two.
+var sides = map[ref.Role]string{ref.ClosureLeft: "left", ref.ClosureRight: "right"}
+
 // backCuts sizes each back piece, with what quilting needs when it is quilted.
 func (r *run) backCuts(piece cover.Piece, q plan.Piece, path, cloth string, b back.Back, waits string) {
 	shape := ""
@@ -726,7 +733,7 @@ func (r *run) backCuts(piece cover.Piece, q plan.Piece, path, cloth string, b ba
 		shape = "template" // the front itself, laid on them
 	}
 	for _, p := range b.Panels {
-		c := cutting{piece: "back", id: p.Name, part: p.Name, title: p.Title, cloth: cloth, size: p.Size, count: p.Count, about: path + "/face", waits: waits, late: true, shape: shape}
+		c := cutting{is: About{Piece: piece.Name, Role: p.Role}, piece: "back", id: p.Name, part: p.Name, title: p.Title, cloth: cloth, size: p.Size, count: p.Count, about: path + "/face", waits: waits, late: true, shape: shape}
 		if p.Small || p.Lining {
 			c.shape, c.mayTurn = "", p.Small
 			if p.Lining && q.Layers != nil && q.Layers.Lining != "" {
@@ -741,7 +748,7 @@ func (r *run) backCuts(piece cover.Piece, q plan.Piece, path, cloth string, b ba
 		c.selvedge = p.Selvedge && c.size.Width.Total() == p.Size.Width.Total()
 		r.cut(c)
 		if p.Lining || !r.p.Back.Lined { // a full lining takes the place of one under each piece
-			r.under(underneath{piece: "back", name: p.Name, chain: chain, count: p.Count, about: path, waits: waits, late: true})
+			r.under(underneath{piece: "back", name: p.Name, edge: sides[p.Role], chain: chain, count: p.Count, about: path, waits: waits, late: true})
 		}
 		if slices.Contains(r.p.Progress.Cut, p.Name) && len(r.out.Remedies) > 0 {
 			r.find(finding.List{{Level: finding.Warn, Code: "back-cut-early", About: "/back",
@@ -802,8 +809,11 @@ func (r *run) steps(list []work.Step) {
 	}
 }
 
+// edgings are what steps make.
+var edgings = map[ref.Role]string{ref.DoMakePiping: "piping", ref.DoMakeBinding: "binding"}
+
 func (r *run) step(s work.Step) Step {
-	out := Step{ID: s.ID, Stage: string(s.Stage), Title: s.Title, Text: s.Text, Piece: s.Piece, Act: string(s.Act), seams: s.Seams, Turned: s.Turned, Needs: orEmpty(s.Needs), Cuts: orEmpty(s.Cuts), Row: s.Row, Bands: s.Bands,
+	out := Step{ID: s.ID, About: stepOf(s), Join: s.Join, Edging: edgings[s.Role], Fitting: s.Fitting, Reads: string(s.Reads), Stage: string(s.Stage), Title: s.Title, Text: s.Text, Piece: s.Piece, Act: string(s.Act), seams: s.Seams, Turned: s.Turned, Needs: orEmpty(s.Needs), Cuts: orEmpty(s.Cuts), Row: s.Row, Bands: s.Bands,
 		Press: s.Press, Side: string(s.Side), Machine: s.Machine.Text(), Trip: s.Trip, Rest: s.Rest, Check: s.Check, Caution: s.Caution, Gate: s.Gate, Stack: s.Stack,
 		Done: slices.Contains(r.p.Progress.Done, s.ID)}
 	if s.Gate != "" {
@@ -858,7 +868,7 @@ func (r *run) countFace(f front.Face, pieces int) {
 		}
 		if p.Role == front.Setting {
 			name := "side triangles"
-			if p.Title == "Corner triangles" {
+			if p.Ref.Role == ref.SettingCorner {
 				name = "corner triangles"
 			}
 			add(name, p.Patches)

@@ -326,7 +326,9 @@ type QuiltLine struct {
 
 // Cut is one shape to be cut, with how many alike in one cover.
 type Cut struct {
-	ID     string `json:"id"`
+	ID string `json:"id"`
+	// About is what it is, in fields; Part says it to people.
+	About  About  `json:"about"`
 	Piece  string `json:"piece"`
 	Part   string `json:"part"`
 	Title  string `json:"title"`
@@ -582,7 +584,9 @@ type Term struct {
 
 // Step is one thing to do, in working order.
 type Step struct {
-	ID    string `json:"id"`
+	ID string `json:"id"`
+	// About is what is done, and to what, in fields.
+	About About  `json:"about"`
 	Stage string `json:"stage"`
 	Title string `json:"title"`
 	Text  string `json:"text"`
@@ -609,8 +613,16 @@ type Step struct {
 	Machine string `json:"machine,omitempty"`
 	Check   string `json:"check,omitempty"`
 	Caution string `json:"caution,omitempty"`
-	// Gate names what is measured here.
+	// Join is the number of the seam it sews, as in joins, Edging what it makes, piping or
+	// binding, and Fitting the one it sews on, by its number in the plan, all from 1; absent
+	// at other steps.
+	Join    int    `json:"join,omitempty"`
+	Edging  string `json:"edging,omitempty"`
+	Fitting int    `json:"fitting,omitempty"`
+	// Gate names what is measured here, and Reads what the tape reads: size, width, sides,
+	// overlap or edge.
 	Gate   string `json:"gate,omitempty"`
+	Reads  string `json:"reads,omitempty"`
 	Expect *Size  `json:"expect,omitempty"`
 	Done   bool   `json:"done"`
 	// Minutes is how long it takes for one cover at a usual pace, Took how long it took;

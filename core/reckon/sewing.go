@@ -2,10 +2,9 @@ package reckon
 
 import (
 	"math"
-	"strconv"
-	"strings"
 
 	"umschlag/core/length"
+	"umschlag/core/ref"
 	"umschlag/core/work"
 )
 
@@ -13,7 +12,7 @@ import (
 func (r *run) sewing() {
 	for i := range r.out.Steps {
 		s := &r.out.Steps[i]
-		s.Minutes = work.Minutes(work.Step{ID: s.ID, Cuts: s.Cuts, Gate: s.Gate}, r.effort(*s))
+		s.Minutes = work.Minutes(work.Step{Stage: work.Stage(s.Stage), Cuts: s.Cuts, Gate: s.Gate}, r.effort(*s))
 		if pace := r.p.Habits.Pace; pace > 0 {
 			s.Minutes = max(1, int(math.Round(pace*float64(s.Minutes))))
 		}
@@ -34,18 +33,16 @@ func (r *run) effort(s Step) work.Effort {
 			}
 		}
 	}
-	if n, isJoin := strings.CutPrefix(s.ID, "join."); isJoin {
-		if at, err := strconv.Atoi(n); err == nil && at >= 1 && at <= len(r.out.Joins) {
-			e.Sewn = length.Length(r.out.Joins[at-1].Lengths[0].NM)
-		}
+	if s.Join > 0 {
+		e.Sewn = length.Length(r.out.Joins[s.Join-1].Lengths[0].NM)
 	}
 	for _, p := range r.out.Pieces {
 		switch {
-		case s.ID == "quilt" && p.Name == "front" || s.ID == "quilt."+p.Name:
+		case s.About.Role == ref.DoQuilt && p.Name == s.Piece:
 			if p.Quilting != nil {
 				e.Known = p.Quilting.Minutes * max(1, p.Count)
 			}
-		case s.ID == "close" && p.Name == "front":
+		case s.About.Role == ref.DoClose && p.Name == "front":
 			e.Sewn = 2 * length.Length(p.Finished.Width.NM+p.Finished.Height.NM)
 		case p.Name == s.Piece:
 			e.Seams = s.seams * max(1, p.Count)

@@ -13,6 +13,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/outline"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 	"umschlag/core/work"
 )
@@ -69,9 +70,9 @@ func (r *run) shellPiece(piece cover.Piece) panel {
 	ids := make([]string, len(p.face.Parts))
 	for i, part := range p.face.Parts {
 		panel := part.Role == front.Panel
-		c := cutting{piece: piece.Name, part: part.Name, title: part.Title, cloth: part.Cloth, size: part.Size, count: part.Count * piece.Count,
+		c := cutting{is: partOf(piece.Name, part), piece: piece.Name, part: part.Name, title: part.Title, cloth: part.Cloth, size: part.Size, count: part.Count * piece.Count,
 			mayTurn: !panel || piece.Strip, about: p.path + "/face", shape: shapeOf(piece, part), gives: part.Gives, patches: part.Patches * piece.Count, finished: part.Finished, had: part.Had, line: part.Line, centred: r.centred(piece.Name, part)}
-		if part.Name == "panel" && !part.Had {
+		if part.Ref.Role == ref.Panel && part.In == "" && !part.Had {
 			c.title = piece.Title
 			if c.had = piece.Had; c.had {
 				c.title += ", cut already"

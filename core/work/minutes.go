@@ -2,7 +2,6 @@ package work
 
 import (
 	"math"
-	"strings"
 
 	"umschlag/core/length"
 )
@@ -43,7 +42,7 @@ func Minutes(s Step, e Effort) int {
 		m = setUp + perSeam*float64(e.Seams) + perMetre*e.Sewn.Float()/length.Metre.Float()
 	case e.Sewn > 0:
 		m = ordinary + perMetre*e.Sewn.Float()/length.Metre.Float()
-	case s.Gate != "" || strings.HasPrefix(s.ID, "measure"):
+	case s.Gate != "" || s.Stage == Measuring:
 		m = measuring
 	}
 	return max(1, int(math.Round(m)))

@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"umschlag/core/machine"
+	"umschlag/core/ref"
 )
 
 // add appends a step that needs what its strand has come to, and any others named.
@@ -42,11 +43,11 @@ func (b *builder) beside(from []string, do func()) {
 	b.after = after
 }
 
-// having are those of some steps that there are.
-func (b *builder) having(ids ...string) []string {
+// having are the steps that there are of a role.
+func (b *builder) having(role ref.Role) []string {
 	var out []string
 	for _, s := range b.steps {
-		if slices.Contains(ids, s.ID) {
+		if s.Role == role {
 			out = append(out, s.ID)
 		}
 	}

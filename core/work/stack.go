@@ -3,6 +3,7 @@ package work
 import (
 	"umschlag/core/cover"
 	"umschlag/core/layers"
+	"umschlag/core/ref"
 )
 
 // Up is which side of a sheet lies up; empty for what has no sides.
@@ -100,11 +101,11 @@ func (b *builder) backed() string {
 }
 
 // borderStack is how the parts of a border are laid on each other.
-func (b *builder) borderStack(id string) []Sheet {
-	switch id {
-	case "patches":
+func (b *builder) borderStack(role ref.Role) []Sheet {
+	switch role {
+	case ref.DoBorderPatches:
 		return facing(Sheet{What: "patches so far"}, Sheet{What: "next patch"})
-	case "mitre":
+	case ref.DoMitre:
 		return facing(Sheet{What: "strip at the side"}, Sheet{What: "strip at the top or the bottom"})
 	}
 	return facing(Sheet{What: b.on}, Sheet{What: "strip of the border"})

@@ -7,6 +7,7 @@ import (
 	"umschlag/core/block"
 	"umschlag/core/front"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 )
 
 // unitNames are what units are called, by the sign that divides them.
@@ -74,7 +75,7 @@ func (b *builder) units() {
 		if how := b.together(u); how != "" {
 			text = b.cloths(u.Cloths) + ": " + how
 		}
-		b.add(Step{ID: fmt.Sprintf("%sunit.%d", b.prefix, i+1), Stage: Piecing, Act: UnitSewn, Seams: u.Count * b.seamsOf(u), Stack: facing(b.sheet("one piece", u.Cloths, 0), b.sheet("the other", u.Cloths, 1)), Title: title, Machine: b.piecing(), Press: press, Within: true, Caution: b.pins(), Text: text + b.chain(u.Count),
+		b.add(Step{ID: fmt.Sprintf("%sunit.%d", b.prefix, i+1), Role: ref.DoUnit, Stage: Piecing, Act: UnitSewn, Seams: u.Count * b.seamsOf(u), Stack: facing(b.sheet("one piece", u.Cloths, 0), b.sheet("the other", u.Cloths, 1)), Title: title, Machine: b.piecing(), Press: press, Within: true, Caution: b.pins(), Text: text + b.chain(u.Count),
 			Check: fmt.Sprintf("Each is %s × %s, raw edge to raw edge; trim what is beyond.", b.text(u.Width), b.text(u.Height))})
 	}
 }

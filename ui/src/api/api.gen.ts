@@ -668,6 +668,7 @@ quickest: boolean
  */
 export interface Cut {
 id: string
+about: About
 piece: string
 part: string
 title: string
@@ -721,6 +722,55 @@ spoiled?: number
  * Done reports that the cut is ticked off in the plan.
  */
 done: boolean
+}
+export interface About {
+/**
+ * Piece of the cover; absent for what belongs to none or to several.
+ */
+piece?: string
+/**
+ * Of is the innermost part of the plan it belongs to: a border, a strip, a shape, a
+ * fitting, or the part of a stack; absent where it belongs to the piece as a whole.
+ */
+of?: string
+/**
+ * Twin is the second of two shapes.
+ */
+twin?: boolean
+/**
+ * Role is what it is, or what is done.
+ */
+role: string
+/**
+ * Edge where the strips of a border differ, Cloth where there is one for each cloth,
+ * Layer of what lies under or inside something.
+ */
+edge?: string
+cloth?: string
+layer?: string
+/**
+ * No tells alike things without a key apart, from 1.
+ */
+no?: number
+/**
+ * Late is what is done to shapes that are laid on late.
+ */
+late?: boolean
+/**
+ * Part of a stack it lies in, Ring the number of its border, from 1 inside, and Paints
+ * where in the face of its piece its cloth is decided, as a JSON pointer; of cuts.
+ */
+part?: string
+ring?: number
+paints?: string
+/**
+ * Pair of strips of a border, 1 those that are sewn on first, 2 those over them; Level of
+ * shapes that are laid on, and Thread the number of the one that sews them, from 1; of
+ * steps.
+ */
+pair?: number
+level?: number
+thread?: number
 }
 /**
  * Notion is a length of something that is not a piece.
@@ -1099,6 +1149,7 @@ kind: string
  */
 export interface Step {
 id: string
+about: About1
 stage: string
 title: string
 text: string
@@ -1134,9 +1185,19 @@ machine?: string
 check?: string
 caution?: string
 /**
- * Gate names what is measured here.
+ * Join is the number of the seam it sews, as in joins, Edging what it makes, piping or
+ * binding, and Fitting the one it sews on, by its number in the plan, all from 1; absent
+ * at other steps.
+ */
+join?: number
+edging?: string
+fitting?: number
+/**
+ * Gate names what is measured here, and Reads what the tape reads: size, width, sides,
+ * overlap or edge.
  */
 gate?: string
+reads?: string
 expect?: Size
 done: boolean
 /**
@@ -1173,6 +1234,55 @@ rest?: number
  * pressed together, when the last of them is sewn.
  */
 trip?: number
+}
+export interface About1 {
+/**
+ * Piece of the cover; absent for what belongs to none or to several.
+ */
+piece?: string
+/**
+ * Of is the innermost part of the plan it belongs to: a border, a strip, a shape, a
+ * fitting, or the part of a stack; absent where it belongs to the piece as a whole.
+ */
+of?: string
+/**
+ * Twin is the second of two shapes.
+ */
+twin?: boolean
+/**
+ * Role is what it is, or what is done.
+ */
+role: string
+/**
+ * Edge where the strips of a border differ, Cloth where there is one for each cloth,
+ * Layer of what lies under or inside something.
+ */
+edge?: string
+cloth?: string
+layer?: string
+/**
+ * No tells alike things without a key apart, from 1.
+ */
+no?: number
+/**
+ * Late is what is done to shapes that are laid on late.
+ */
+late?: boolean
+/**
+ * Part of a stack it lies in, Ring the number of its border, from 1 inside, and Paints
+ * where in the face of its piece its cloth is decided, as a JSON pointer; of cuts.
+ */
+part?: string
+ring?: number
+paints?: string
+/**
+ * Pair of strips of a border, 1 those that are sewn on first, 2 those over them; Level of
+ * shapes that are laid on, and Thread the number of the one that sews them, from 1; of
+ * steps.
+ */
+pair?: number
+level?: number
+thread?: number
 }
 /**
  * Sheet is one layer on the table.
