@@ -7,8 +7,8 @@ import (
 	"pgregory.net/rapid"
 
 	"umschlag/anyplan"
-	"umschlag/core/ref"
 	"umschlag/core/reckon"
+	"umschlag/core/ref"
 )
 
 // What a cut is about names it: no two cuts of a plan are about the same, whatever its cloths and

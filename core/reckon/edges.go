@@ -155,7 +155,7 @@ func (r *run) strip(e edging) {
 
 // lieOf shows how the strips of an edging lie on their cloth.
 func (r *run) lieOf(e edging, cut string, y edge.Yield) Strips {
-	out := Strips{What: e.what, Cut: cut, Width: r.l(e.width.Total()), Need: r.l(e.need.Total()), Joined: r.l(y.Joined), Area: r.l(y.Area),
+	out := Strips{What: e.what, Cut: cut, Bias: e.grain == plan.OnTheBias, Width: r.l(e.width.Total()), Need: r.l(e.need.Total()), Joined: r.l(y.Joined), Area: r.l(y.Area),
 		Cloth: Size{Width: r.l(y.Width), Height: r.l(y.Height)}, Lie: []StripLie{}}
 	for _, s := range y.Strips {
 		lie := StripLie{Length: r.l(s.Length), Corners: []Point{}}

@@ -466,6 +466,8 @@ type Strips struct {
 	// What is piping or binding, Cut the piece its strips are cut from.
 	What string `json:"what"`
 	Cut  string `json:"cut"`
+	// Bias tells that they are cut slantwise from it.
+	Bias bool `json:"bias,omitempty"`
 	// Width of a strip, Need the length wanted, Joined the length they give end to end,
 	// and Area what the area would give before joins and ends.
 	Width  L          `json:"width"`

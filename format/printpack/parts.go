@@ -3,12 +3,12 @@ package printpack
 import (
 	"fmt"
 	"math"
-	"strconv"
 	"strings"
 
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
+	"umschlag/core/ref"
 	"umschlag/core/shape"
 	"umschlag/core/work"
 	"umschlag/format/drawing"
@@ -424,7 +424,7 @@ func (p *pack) thumbnail(piece reckon.Piece, s reckon.Step, x, y, scale float64)
 		}
 	}
 	for _, f := range p.Reckoning.Fittings {
-		if f.On != piece.Name || s.ID != fmt.Sprintf("fitting.%d", f.Index+1) {
+		if f.On != piece.Name || s.Fitting != f.Index+1 {
 			continue
 		}
 		for _, b := range f.Boxes {
@@ -437,19 +437,17 @@ func (p *pack) thumbnail(piece reckon.Piece, s reckon.Step, x, y, scale float64)
 // laid is how strongly a shape is drawn in a step: those that are laid in it, those under them
 // pale, the ones to come not at all.
 func laid(s reckon.Step, one reckon.Shape) float64 {
-	_, rest, about := strings.Cut(s.ID, "shapes.")
-	if number, lays := strings.CutPrefix(rest, "lay."); about && lays {
-		number, late := strings.CutSuffix(number, ".late")
-		level, err := strconv.Atoi(number)
+	about := s.About
+	switch about.Role {
+	case ref.DoLayShapes:
 		switch {
-		case err != nil || one.Line || one.Late && !late || one.Level > level:
+		case one.Line || one.Late && !about.Late || one.Level > about.Level:
 			return 0
-		case one.Level == level && one.Late == late:
+		case one.Level == about.Level && one.Late == about.Late:
 			return 0.85
 		}
 		return 0.25
-	}
-	if about || s.Act == "quilt" {
+	case ref.DoCutShapes, ref.DoSewShapes, ref.DoQuilt:
 		return 0.85
 	}
 	return 0

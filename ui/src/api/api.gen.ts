@@ -902,6 +902,10 @@ export interface Strips {
  */
 what: string
 cut: string
+/**
+ * Bias tells that they are cut slantwise from it.
+ */
+bias?: boolean
 width: L8
 need: L
 joined: L

@@ -50,7 +50,7 @@ export function Lay({ lay, whole, among, cuts, pieces, strips, swatch, about }: 
           back={about !== undefined && !about(p)}
           cut={cuts[p.cut]}
           shape={shapeOf(cuts[p.cut], pieces)}
-          bias={strips.find((s) => s.cut === cuts[p.cut]?.id && s.cut.endsWith(".bias"))}
+          bias={strips.find((s) => s.cut === cuts[p.cut]?.id && s.bias)}
           fill={`url(#${id})`}
           text={text}
         />

@@ -1,5 +1,5 @@
-import type { Cell } from "../api/api.gen";
-import type { Json } from "./path";
+import type { About, Cell } from "../api/api.gen";
+import { get, type Json, put } from "./path";
 
 /** A face as the plan file writes it. */
 export type FaceDoc = { [key: string]: Json };
@@ -7,72 +7,35 @@ export type FaceDoc = { [key: string]: Json };
 const list = (v: Json | undefined): Json[] => (Array.isArray(v) ? v : []);
 const record = (v: Json | undefined): FaceDoc => (v !== null && typeof v === "object" && !Array.isArray(v) ? v : {});
 
+/** A cell of a face, and what it is about. */
+export interface Painted {
+  cell: Cell;
+  about: About;
+}
+
 /**
- * The face with one of its parts in another cloth. `part` is the part's name in the list of
- * cuts, `cells` are all cells of the face. What is cut alike changes alike, patches of a plain
- * grid one by one: mixed ones are kept when the rest is mixed again, those in turn are laid by
- * hand from now on. Null where the part has no cloth of its own to change.
+ * The face with one of its parts in another cloth, by where its cloth is decided. What is cut alike
+ * changes alike, patches of a plain grid one by one: mixed ones are kept when the rest is mixed
+ * again, those in turn are laid by hand from now on. `cells` are all cells of the face. Null where
+ * the part has no cloth of its own to change.
  */
-export function painted(
-  face: FaceDoc,
-  cell: Cell,
-  part: string,
-  cells: readonly { cell: Cell; part: string }[],
-  cloth: string,
-): FaceDoc | null {
-  const stacked = /^part\.(\d+)\.(.*)$/.exec(part);
-  if (stacked) return paintedPart(face, cell, Number(stacked[1]), String(stacked[2]), cells, cloth);
-  const border = /^border\.(\d+)\.(side|run|left|right|top|bottom|corner)/.exec(part);
-  if (border) return paintedBorder(face, Number(border[1]) - 1, String(border[2]), cell, cloth);
-  const [what, which] = part.split(".");
-  switch (what) {
-    case "panel":
-    case "gathered":
-    case "pocket":
-    case "side":
-    case "corner":
-      return { ...face, cloth };
-    case "ground":
-      return { ...face, ground: cloth };
-    case "window":
-    case "half-window":
-      return { ...face, show: cloth };
-    case "short-sash":
-    case "long-sash":
-      return { ...face, sash: { ...record(face.sash), cloth } };
-    case "post":
-      return { ...face, sash: { ...record(face.sash), post_cloth: cloth } };
-    case "strip":
-      return { ...face, strips: list(face.strips).map((s, i) => (i === Number(which) - 1 ? { ...record(s), cloth } : s)) };
-    case "set":
-      return replaced(face, cell.cloth, cloth);
-    case "block":
-      return paintedBlock(face, cell, cloth);
-    case "patch":
-      return paintedPatch(face, cell, cells, cloth);
-  }
-  return null;
+export function painted(face: FaceDoc, { cell, about }: Painted, cells: readonly Painted[], cloth: string): FaceDoc | null {
+  if (!about.paints) return null;
+  const cut = about.paints.lastIndexOf("/");
+  const [owner, key] = [about.paints.slice(0, cut), about.paints.slice(cut + 1)];
+  const at = record((get(face, owner) ?? {}) as Json);
+  const among = cells.filter((c) => c.about.part === about.part);
+  const own = among.map((c) => ({ ...c, cell: lifted(c.cell, among) }));
+  const here = lifted(cell, among);
+  const next =
+    key === "order" ? paintedPatch(at, here, own, cloth) : key === "cloths" ? paintedBlock(at, here, cloth) : { ...at, [key]: cloth };
+  return put(face, owner, next);
 }
 
-function paintedPart(face: FaceDoc, cell: Cell, n: number, part: string, cells: readonly { cell: Cell; part: string }[], cloth: string) {
-  const own = cells.filter((c) => c.part.startsWith(`part.${n}.`));
-  const first = Math.min(...own.map((c) => c.cell.row ?? Number.POSITIVE_INFINITY));
-  const lifted = (c: Cell): Cell => (c.row ? { ...c, row: c.row - first + 1 } : c);
-  const parts = list(face.parts);
-  const at = record(parts[n - 1]);
-  const inner = own.map((c) => ({ cell: lifted(c.cell), part: c.part.replace(/^part\.\d+\./, "") }));
-  const next = painted(record(at.face), lifted(cell), part, inner, cloth);
-  return next && { ...face, parts: parts.map((p, i) => (i === n - 1 ? { ...at, face: next } : p)) };
-}
-
-function paintedBorder(face: FaceDoc, i: number, where: string, cell: Cell, cloth: string): FaceDoc {
-  const change = (b: FaceDoc): FaceDoc => {
-    if (where === "corner") return { ...b, corner_cloth: cloth };
-    if (!b.pieced) return { ...b, cloth };
-    const pieced = record(b.pieced);
-    return { ...b, pieced: { ...pieced, cloths: list(pieced.cloths).map((c) => (c === cell.cloth ? cloth : c)) } };
-  };
-  return { ...face, borders: list(face.borders).map((b, k) => (k === i ? change(record(b)) : b)) };
+/** A cell with its row counted from the first of some. */
+function lifted(cell: Cell, among: readonly Painted[]): Cell {
+  const first = Math.min(...among.map((c) => c.cell.row || Number.POSITIVE_INFINITY));
+  return cell.row && Number.isFinite(first) ? { ...cell, row: cell.row - first + 1 } : cell;
 }
 
 /** Patches of a block alike in all blocks, or, laid by hand, the first cloth of this one. */
@@ -88,7 +51,7 @@ const replaced = (face: FaceDoc, from: string, to: string): FaceDoc => ({
   cloths: list(face.cloths).map((c) => (c === from ? to : c)),
 });
 
-function paintedPatch(face: FaceDoc, cell: Cell, cells: readonly { cell: Cell; part: string }[], cloth: string): FaceDoc {
+function paintedPatch(face: FaceDoc, cell: Cell, cells: readonly Painted[], cloth: string): FaceDoc {
   const cloths = list(face.cloths).includes(cloth) ? face.cloths : [...list(face.cloths), cloth];
   if (face.order === "scrap") {
     const others = list(face.keep).filter((k) => record(k).row !== cell.row || record(k).column !== cell.column);
@@ -96,7 +59,7 @@ function paintedPatch(face: FaceDoc, cell: Cell, cells: readonly { cell: Cell; p
   }
   const rows = Array.isArray(face.order)
     ? (face.order as string[][])
-    : rowsOf(cells.filter((c) => c.part.startsWith("patch.")).map((c) => c.cell));
+    : rowsOf(cells.filter((c) => c.about.role === "patch").map((c) => c.cell));
   return { ...face, order: withPatch(rows, cell, cloth) };
 }
 

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import type { Cell, Step } from "../api/api.gen";
 import { pieceOf } from "../test/piece";
-import { apartAt, borderOf, momentOf } from "./moment";
+import { aboutsOf, apartAt, momentOf } from "./moment";
 
 const step = (id: string, more: Partial<Step> = {}): Step => ({
   id,
@@ -13,6 +13,7 @@ const step = (id: string, more: Partial<Step> = {}): Step => ({
   done: false,
   minutes: 1,
   piece: "front",
+  about: { role: "" },
   ...more,
 });
 
@@ -21,8 +22,8 @@ const steps = [
   step("row.1", { act: "row", bands: [1] }),
   step("row.2", { act: "row", bands: [2] }),
   step("rows", { act: "rows", bands: [1, 2] }),
-  step("border.1.side", { act: "border" }),
-  step("border.1.run", { act: "border" }),
+  step("border.1.side", { act: "border", about: { role: "border", of: "b1", pair: 1 } }),
+  step("border.1.run", { act: "border", about: { role: "border", of: "b1", pair: 2 } }),
   step("layers", { stage: "quilt" }),
   step("quilt", { stage: "quilt", act: "quilt" }),
   step("cut.back", { stage: "back", piece: "back" }),
@@ -37,6 +38,11 @@ const cells = [
   { ...cell(0, 10, 0, "front.border.1.side"), height: 20 },
   { ...cell(0, 0, 0, "front.border.1.run"), width: 40 },
 ];
+const abouts = aboutsOf([
+  { id: "front.patch.A", about: { role: "patch", cloth: "A" } },
+  { id: "front.border.1.side", about: { role: "border-first", of: "b1", ring: 1 } },
+  { id: "front.border.1.run", about: { role: "border-second", of: "b1", ring: 1 } },
+]);
 const front = pieceOf({ name: "front", cells });
 
 const at = (id: string) => momentOf(step(id), steps, front);
@@ -46,7 +52,7 @@ test("a moment holds what its step and those before it have done", () => {
   expect([...at("row.2").sewn]).toEqual([1, 2]);
   expect([...at("row.2").joined]).toEqual([]);
   expect([...at("rows").joined]).toEqual([1, 2]);
-  expect(at("border.1.side").borders).toEqual(["border.1.side"]);
+  expect(at("border.1.side").borders).toEqual([{ of: "b1", pair: 1 }]);
   expect(at("border.1.run").whole).toBe(false);
   expect([at("layers").whole, at("layers").quilted]).toEqual([true, false]);
   expect(at("quilt").quilted).toBe(true);
@@ -54,18 +60,26 @@ test("a moment holds what its step and those before it have done", () => {
 });
 
 test("what is not sewn lies apart, and nothing does in the end", () => {
-  const still = (id: string) => apartAt(at(id), cells).map(([x, y]) => x === 0 && y === 0);
+  const still = (id: string) => apartAt(at(id), cells, abouts).map(([x, y]) => x === 0 && y === 0);
   expect(still("cut.front")).toEqual([false, false, false, false, false, false]);
   expect(still("rows")).toEqual([true, true, true, true, false, false]);
   expect(still("border.1.side")).toEqual([true, true, true, true, true, false]);
   expect(still("border.1.run").every(Boolean)).toBe(true);
-  const rows = apartAt(at("row.1"), cells);
+  const rows = apartAt(at("row.1"), cells, abouts);
   expect(rows[0], "a sewn row moves as one").toEqual(rows[1]);
   expect(rows[2], "loose patches each by itself").not.toEqual(rows[3]);
 });
 
-test("borders are told from other cells", () => {
-  expect(borderOf(cell(0, 0, 0))).toBeUndefined();
-  expect(borderOf(cell(0, 0, 0, "front.border.2.left"))).toEqual({ name: "border.2", first: true });
-  expect(borderOf(cell(0, 0, 0, "front.part.1.border.1.run"))).toEqual({ name: "part.1.border.1", first: false });
+test("a border of patches lies where it belongs when it is sewn on, and not when its strips are made", () => {
+  const made = step("border.1.patches", { act: "border", about: { role: "border-patches", of: "b1" } });
+  const on = step("border.1.side", { act: "border", about: { role: "border", of: "b1" } });
+  const still = (last: Step) =>
+    apartAt(momentOf(last, [...steps.slice(0, 4), made, on], front), cells, abouts).map(([x, y]) => x === 0 && y === 0);
+  expect(still(made)).toEqual([true, true, true, true, false, false]);
+  expect(still(on).every(Boolean)).toBe(true);
+});
+
+test("the strips of one border are not those of another", () => {
+  const other = aboutsOf([{ id: "front.border.1.side", about: { role: "border-first", of: "p2b1", ring: 1, part: "p2" } }]);
+  expect(apartAt(at("border.1.run"), cells, other)[4]).not.toEqual([0, 0]);
 });

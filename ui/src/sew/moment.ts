@@ -1,4 +1,4 @@
-import type { Cell, Piece, Step } from "../api/api.gen";
+import type { About, Cell, Piece, Step } from "../api/api.gen";
 
 /** What is sewn of a piece when a step is done. */
 export interface Moment {
@@ -7,8 +7,8 @@ export interface Moment {
   /** Rows that are sewn, and those that are joined to each other, by their numbers. */
   sewn: ReadonlySet<number>;
   joined: ReadonlySet<number>;
-  /** Borders that are sewn on, as their steps name them. */
-  borders: readonly string[];
+  /** Strips of borders that are sewn on: of which border, and which pair of them, 0 for all. */
+  borders: readonly { of: string; pair: number }[];
   /** The parts of a stack are joined to each other. */
   parts: boolean;
   /** All of its face is together. */
@@ -26,16 +26,20 @@ export function momentOf(step: Step, steps: Step[], piece: Piece): Moment {
     parts: its.some((s) => s.act === "parts"),
     sewn: new Set(its.filter((s) => s.act === "row").flatMap((s) => s.bands ?? [])),
     joined: new Set(its.filter((s) => s.act === "rows").flatMap((s) => s.bands ?? [])),
-    borders: its.filter((s) => s.act === "border").map((s) => s.id),
+    borders: its
+      .filter((s) => s.act === "border" && s.about.role !== "border-patches")
+      .map(({ about }) => ({ of: about.of ?? "", pair: about.pair ?? 0 })),
     whole: last !== undefined && last.stage !== "measure" && last.stage !== "cut" && last.stage !== "piece",
     quilted: its.some((s) => s.act === "quilt"),
   };
 }
 
-/** The border that a cell belongs to, and whether it is of the pair that is sewn on first; undefined for other cells. */
-export function borderOf(cell: Cell): { name: string; first: boolean } | undefined {
-  const found = /((?:part\.\d+\.)?border\.\d+)\.(\w+)/.exec(cell.cut);
-  return found?.[1] === undefined ? undefined : { name: found[1], first: /^(side|left|right)$/.test(found[2] ?? "") };
+/** What the cells of a reckoning are about: as the cuts they are of. */
+export type Abouts = (cell: Cell) => About | undefined;
+
+export function aboutsOf(cuts: readonly { id: string; about: About }[]): Abouts {
+  const known = new Map(cuts.map((c) => [c.id, c.about]));
+  return (cell) => known.get(cell.cut);
 }
 
 /** How far things that are not sewn to each other lie apart, of their distance from the middle of what they belong to. */
@@ -64,19 +68,16 @@ function gathered(cells: Cell[], key: (cell: Cell) => string | number | undefine
   return new Map([...groups].map(([of, group]) => [of, around(group)]));
 }
 
-/** The part of a stack a cell lies in; empty where there is no stack. */
-const partOf = (cell: Cell) => /\.(part\.\d+)\./.exec(cell.cut)?.[1] ?? "";
-
-const blockOf = (cell: Cell) => (cell.row && cell.column ? `${partOf(cell)} ${cell.row} ${cell.column}` : undefined);
-
 /**
  * How far each cell is drawn from its place, in nanometres: what is not sewn to each other yet lies
  * apart, patches from their block, blocks from their row, rows from their grid, borders from what
  * they go round, and parts from each other.
  */
-export function apartAt(now: Moment, cells: Cell[]): Point[] {
+export function apartAt(now: Moment, cells: Cell[], about: Abouts): Point[] {
   if (now.whole || cells.length === 0) return cells.map(() => [0, 0]);
-  const inside = cells.filter((c) => !borderOf(c));
+  const partOf = (cell: Cell) => about(cell)?.part ?? "";
+  const blockOf = (cell: Cell) => (cell.row && cell.column ? `${partOf(cell)} ${cell.row} ${cell.column}` : undefined);
+  const inside = cells.filter((c) => !about(c)?.ring);
   const whole = around(cells);
   const parts = gathered(inside, partOf);
   const rows = gathered(inside, (c) => c.band || undefined);
@@ -85,10 +86,11 @@ export function apartAt(now: Moment, cells: Cell[]): Point[] {
   return cells.map((cell) => {
     const part = parts.get(partOf(cell)) ?? whole;
     const moves: Point[] = [partOf(cell) === "" || now.parts ? [0, 0] : out(part, whole, 2)];
-    const border = borderOf(cell);
+    const border = about(cell);
     const row = rows.get(cell.band ?? 0);
-    if (border) {
-      const on = now.borders.some((id) => id.includes(`${border.name}.`) && (border.first || !/\.(side|left|right|patches)$/.test(id)));
+    if (border?.ring) {
+      // The strips that are sewn on first are on as soon as any are.
+      const on = now.borders.some(({ of, pair }) => of === border.of && (border.role === "border-first" || pair !== 1));
       if (!on) moves.push(out(middle(cell), part, 1.6));
     } else if (row && !now.joined.has(cell.band ?? 0)) {
       moves.push(out(row, part));

@@ -27,6 +27,7 @@ describe("the step at hand of several covers", () => {
     needs: [],
     cuts: [],
     minutes: 1,
+    about: { role: "" },
   });
   const steps = [step("cut", "cut", true), step("sew", "piece"), step("press", "piece"), step("turn", "close")];
 

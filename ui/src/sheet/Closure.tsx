@@ -12,9 +12,7 @@ interface Props {
 export function Closure({ back, cuts, text }: Props) {
   const [left, right] = back.lies;
   const lap = left && right ? { from: mm(right.box.x), to: mm(left.box.x + left.box.width) } : null;
-  const small = cuts.filter(
-    (c) => c.piece === "back" && back.lies.every((lie) => lie.cut !== c.id) && c.id.startsWith("back.") && c.layer === "outer",
-  );
+  const small = cuts.filter((c) => c.about.piece === "back" && back.lies.every((lie) => lie.cut !== c.id) && c.layer === "outer");
   return (
     <g className="no-pointer">
       {back.marks.map((mark) => (

@@ -7,9 +7,7 @@ import { usePlan } from "../plan/context";
 import { type FaceDoc, painted, swapped } from "../plan/paint";
 import { get, put } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
-
-/** The part of a cell in the list of cuts. */
-const partOf = (cuts: Cut[], cell: Cell) => cuts.find((c) => c.id === cell.cut)?.part ?? "";
+import { aboutsOf } from "../sew/moment";
 
 /** Gives cells another cloth: by the face that the plan has for their piece. */
 export function usePainting() {
@@ -18,8 +16,9 @@ export function usePainting() {
     const own = `/pieces/${piece.config}/face`;
     const path = get(plan, own) === undefined && get(plan, "/pieces/*/face") !== undefined ? "/pieces/*/face" : own;
     const face = (get(plan, path) ?? { kind: "plain" }) as FaceDoc;
-    const cells = piece.cells.map((c) => ({ cell: c, part: partOf(drawn.cuts, c) }));
-    const next = painted(face, cell, partOf(drawn.cuts, cell), cells, cloth);
+    const abouts = aboutsOf(drawn.cuts);
+    const about = (c: Cell) => ({ cell: c, about: abouts(c) ?? { role: "" } });
+    const next = painted(face, about(cell), piece.cells.map(about), cloth);
     if (next) rework((now) => put(now, path, next), `${cell.row ? `row ${cell.row}, patch ${cell.column}` : "a part"} of ${cloth}`);
   };
 }

@@ -16,7 +16,7 @@ export const turns: Record<string, number> = {
 /** Whether a seam is pressed in a step. */
 export function isPressed(step: Step, seam: PressSeam): boolean {
   if (step.row) return seam.kind === "row" && seam.band === step.row;
-  return /(^|\.)rows$/.test(step.id) && seam.kind === "between" && (step.bands ?? []).includes(seam.band ?? 0);
+  return step.act === "rows" && seam.kind === "between" && (step.bands ?? []).includes(seam.band ?? 0);
 }
 
 /**

@@ -14,7 +14,7 @@ import { get, put } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
 import { Divide } from "../sew/Divide";
 import { Filling } from "../sew/Filling";
-import { apartAt, momentOf } from "../sew/moment";
+import { aboutsOf, apartAt, momentOf } from "../sew/moment";
 import { atHand, ended, forAll, undone, useProgress, without } from "../sew/progress";
 import { Reason } from "../sew/Reason";
 import { Several } from "../sew/Several";
@@ -155,9 +155,7 @@ function StepAtHand({
   const { value } = usePlan();
   const ticked = (value("/progress/done") ?? []) as string[];
   const whole = { ...step, id: step.of ?? step.id }; // the parts of a step are drawn as it is
-  const join = /^join\.(\d+)$/.exec(whole.id);
-  const made = /^(\w+)\.make$/.exec(whole.id)?.[1];
-  const edging = reckoning.edge_strips.find((s) => s.what === made);
+  const edging = reckoning.edge_strips.find((s) => s.what === step.edging);
   const edgingCloth = reckoning.cuts.find((c) => c.id === edging?.cut)?.cloth ?? "";
   const { now, set } = useProgress();
   const copies = Number(value("/copies") ?? 1);
@@ -179,7 +177,7 @@ function StepAtHand({
       </h1>
       <Timer step={step} />
       <div className="at-hand-body">
-        {/(^|\.)fold-units$/.test(whole.id) ? (
+        {step.about.role === "fold-units" ? (
           <FoldFigure />
         ) : edging ? (
           <StripsFigure
@@ -187,8 +185,8 @@ function StepAtHand({
             cloth={String(value(`/cloths/${edgingCloth}/name`) ?? edgingCloth)}
             swatch={swatchesOf(value("/cloths"))[edgingCloth]}
           />
-        ) : join ? (
-          <JoinDrawing join={Number(join[1])} reckoning={reckoning} cloths={value("/cloths")} />
+        ) : step.join ? (
+          <JoinDrawing join={step.join} reckoning={reckoning} cloths={value("/cloths")} />
         ) : (
           <StepDrawing step={whole} reckoning={reckoning} cloths={value("/cloths")} />
         )}
@@ -245,7 +243,7 @@ function StepAtHand({
           </dl>
           {step.caution && <p className="caution">{step.caution}</p>}
           {step.gate && <Gate step={step} />}
-          {step.id === "form" && <Filling />}
+          {step.about.role === "make-pad" && <Filling />}
           <Several step={step} done={done} />
           <div className="step-actions">
             {left !== undefined ? (
@@ -423,12 +421,12 @@ const nothing: ReadonlySet<string> = new Set();
 /** The piece at this moment: what the step is about stands out, arrows say where allowances go. */
 function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Reckoning; cloths: unknown }) {
   const { id } = usePlan();
-  const sewnOn = reckoning.fittings.find((f) => step.id === `fitting.${f.index + 1}`);
+  const sewnOn = reckoning.fittings.find((f) => step.fitting === f.index + 1);
   const piece = reckoning.pieces.find((p) => p.name === step.piece) ?? reckoning.pieces[0];
   if (!piece) return null;
   const box = extent(piece);
   const now = momentOf(step, reckoning.steps, piece);
-  const apart = apartAt(now, piece.cells);
+  const apart = apartAt(now, piece.cells, aboutsOf(reckoning.cuts));
   const about = step.cells && new Set(step.cells.map((i) => piece.cells[i]));
   const quilts = step.act === "quilt" ? (piece.quilting?.lines ?? []) : [];
   const pieced = piece.cells.some((c) => c.band);
@@ -463,7 +461,7 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
         />
       </svg>
       {step.turned && <figcaption className="soft">Its wrong side is seen: left and right change places.</figcaption>}
-      {step.id.endsWith("shapes.cut") && (
+      {step.about.role === "cut-shapes" && (
         <figcaption className="soft">
           <a className="word-button" href={`/api/v1/plans/${id}/shapes/${piece.name}?as=templates`}>
             Templates as SVG
@@ -595,7 +593,7 @@ function Gate({ step }: { step: Step }) {
   const about = reckoning.findings.filter((f) => f.about.startsWith(`/measured/${at}`));
   return (
     <div className="gate" data-measures>
-      {step.gate === "front.untrimmed" ? (
+      {step.reads === "sides" ? (
         <>
           <p className="large">
             Before it is trimmed it measures {side("/sides/top", "Upper side")} along the top, {side("/sides/right", "Right side")} at the
@@ -606,9 +604,9 @@ function Gate({ step }: { step: Step }) {
         </>
       ) : (
         <p className="large">
-          {step.gate === "back.overlap" ? (
+          {step.reads === "overlap" ? (
             <>The pieces overlap by {side("/width", "Measured overlap")}</>
-          ) : step.gate?.startsWith("join.") ? (
+          ) : step.reads === "edge" ? (
             <>The second edge is {side("/width", "Measured along the seam line")} along its seam line</>
           ) : (
             <>It measures {side("/width", "Measured across")} across</>
@@ -638,7 +636,7 @@ function Gate({ step }: { step: Step }) {
           </button>
         </p>
       )}
-      {(step.gate === "front.quilted" || step.gate === "front.sewn") && <Remedies reckoning={reckoning} />}
+      {step.about.role === "measure-front" && <Remedies reckoning={reckoning} />}
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import type { Reckoning } from "../../api/api.gen";
 import { usePlan } from "../../plan/context";
 import { Len } from "../../words/T";
 import { Choice } from "../Choice";
@@ -139,7 +140,11 @@ function PiecedCloths({ border, i }: { border: Border; i: number }) {
   const at = `/borders/${i}/pieced`;
   const count = (key: "across" | "down") =>
     border.pieced?.[key] === undefined ? (
-      <button type="button" className="word-button" onClick={() => set(`${at}/${key}`, guess(reckoning, i, key), `patches ${key} counted`)}>
+      <button
+        type="button"
+        className="word-button"
+        onClick={() => set(`${at}/${key}`, guess(reckoning, `${within(path)}${at}/cloths`, key), `patches ${key} counted`)}
+      >
         as many as fit
       </button>
     ) : (
@@ -170,9 +175,13 @@ function PiecedCloths({ border, i }: { border: Border; i: number }) {
   );
 }
 
-/** How many patches a border has now, to begin counting from. */
-function guess(reckoning: { cuts: { id: string; count: number }[] }, i: number, key: "across" | "down"): number {
-  const side = key === "down" ? "side" : "run";
-  const n = reckoning.cuts.filter((c) => c.id.includes(`border.${i + 1}.${side}.`)).reduce((sum, c) => sum + c.count, 0);
+/** Where a face lies in the face of its piece. */
+const within = (path: string) => `/${path.split("/").slice(4).join("/")}`.replace(/\/$/, "");
+
+/** How many patches a border has now, to begin counting from: by where their cloths are decided. */
+function guess(reckoning: Reckoning, paints: string, key: "across" | "down"): number {
+  const role = key === "down" ? "border-first" : "border-second";
+  const own = reckoning.cuts.filter((c) => c.about.paints === paints && c.about.role === role);
+  const n = own.reduce((sum, c) => sum + c.count, 0);
   return Math.max(1, Math.round(n / 2));
 }

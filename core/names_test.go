@@ -1,0 +1,86 @@
+package core_test
+
+import (
+	"io/fs"
+	"os"
+	"path/filepath"
+	"regexp"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// What a thing is stands in its fields; it is not read out of what it is called. These are the
+// places that take strings apart, each with how often and why: a new one says here what it reads.
+var takenApart = map[string]struct {
+	times int
+	why   string
+}{
+	"core/block/edit.go":         {3, "the path of a patch within a block, which this package writes"},
+	"core/plan/validate.go":      {2, "what a person wrote: a day, a colour"},
+	"core/reckon/cloth.go":       {1, "a colour, #rrggbb"},
+	"core/reckon/written_sum.go": {1, "words for people"},
+	"core/shopping/things.go":    {2, "what is bought, by its name"},
+	"core/work/front.go":         {3, "words for people; the ids of the borders of a stack, until ids are printed refs"},
+	"core/front/blocks.go":       {1, "the names of groups, until ids are printed refs"},
+	"core/fit/fit.go":            {2, "what was measured, by the name of its gate, until gates are refs"},
+	"core/fit/judge.go":          {1, "the same"},
+	"core/fit/rows.go":           {1, "the same"},
+	"core/reckon/applique.go":    {2, "the ids of shapes, until ids are printed refs"},
+	"core/reckon/begin.go":       {2, "the path of a face, until it is asked for by its key"},
+	"core/reckon/closures.go":    {1, "the path of a finding, until findings say their place"},
+	"core/reckon/fitting.go":     {1, "the title of a cut, until fittings say it whole"},
+
+	"ui/src/views/Schedule.tsx":         {1, "the path of a finding, until findings say their place"},
+	"ui/src/views/Sew.tsx":              {1, "the same"},
+	"ui/src/views/Cut.tsx":              {1, "the same"},
+	"ui/src/sew/Filling.tsx":            {1, "the same"},
+	"ui/src/brief/Layers.tsx":           {1, "the same"},
+	"ui/src/brief/Back.tsx":             {2, "what was measured, by the name of its gate, until gates are refs"},
+	"ui/src/brief/face/Applique.tsx":    {1, "the path of a shape, until shapes are told by their keys"},
+	"ui/src/brief/face/BlockEditor.tsx": {1, "the path of a patch within a block"},
+	"ui/src/views/Samples.tsx":          {3, "the paths of problems, and of the place that goes by a sample"},
+	"ui/src/brief/Value.tsx":            {1, "the path of a problem"},
+	"ui/src/brief/face/Layouts.tsx":     {1, "the path of a problem"},
+	"ui/src/shell/Conflict.tsx":         {1, "a path, said to people"},
+}
+
+var (
+	partsIn = regexp.MustCompile(`\.(id|cut|part|gate|what|about|path)\??\.(startsWith|endsWith|match|split|replace|slice|includes|indexOf)\(|\.(test|exec)\([^)]*\.(id|cut|part|gate|what)\b`)
+	apart   = map[string]*regexp.Regexp{".ts": partsIn, ".tsx": partsIn, ".go": regexp.MustCompile(`strings\.(HasPrefix|HasSuffix|Contains|Cut|CutPrefix|CutSuffix|Index|Split|SplitN|TrimPrefix|TrimSuffix|LastIndex|ReplaceAll)\(|Sscanf\(`)}
+)
+
+// sources are the files of the core and of the user interface that are no tests and not generated.
+func sources(t *testing.T) map[string]string {
+	t.Helper()
+	out := map[string]string{}
+	for _, root := range []string{"core", "ui/src"} {
+		require.NoError(t, filepath.WalkDir(filepath.Join("..", root), func(path string, d fs.DirEntry, err error) error {
+			ending := filepath.Ext(path)
+			if _, read := apart[ending]; err != nil || d.IsDir() || !read || strings.Contains(path, "_test.") || strings.Contains(path, ".test.") || strings.Contains(path, ".gen.") {
+				return err
+			}
+			text, err := os.ReadFile(path)
+			out[strings.TrimPrefix(filepath.ToSlash(path), "../")] = string(text)
+			return err
+		}))
+	}
+	return out
+}
+
+func TestNothingIsToldByWhatItIsCalled(t *testing.T) {
+	found := map[string]int{}
+	for path, text := range sources(t) {
+		if n := len(apart[filepath.Ext(path)].FindAllString(text, -1)); n > 0 {
+			found[path] = n
+		}
+	}
+	listed := map[string]int{}
+	for path, known := range takenApart {
+		listed[path] = known.times
+		assert.NotEmpty(t, known.why, path)
+	}
+	assert.Equal(t, listed, found, "where strings are taken apart: give the thing a field, or say here what is read")
+}
