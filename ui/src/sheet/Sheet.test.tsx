@@ -51,7 +51,14 @@ const back: Piece = {
     { cut: "back.panel", cloth: "A", x: 36 * mm, y: -6 * mm, width: 70 * mm, height: 112 * mm },
   ],
 };
-const cut = { id: "back.panel", about: { piece: "back", role: "closure-panel" }, piece: "back", layer: "outer", width: size(80).width, height: size(112).height };
+const cut = {
+  id: "back.panel",
+  about: { piece: "back", role: "closure-panel" },
+  piece: "back",
+  layer: "outer",
+  width: size(80).width,
+  height: size(112).height,
+};
 const reckoning = {
   title: "Cushion",
   pieces: [front, back],
