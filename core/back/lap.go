@@ -30,7 +30,7 @@ func banded(o Order) (Back, finding.List) {
 	band := o.Plan.Band
 	if most := o.width() / 3; band <= 0 || band > most {
 		found.Add(finding.Stop, "out-of-range", "/back/band", fmt.Sprintf("A band of %s does not suit a back of %s.", o.text(band), o.text(o.width())),
-			fmt.Sprintf("Type up to %s; about 1 in is usual.", o.text(most.Floor(o.Step))))
+			fmt.Sprintf("Type up to %s; about %s is usual.", o.text(most.Floor(o.Step)), o.usual()))
 		return Back{}, found
 	}
 	width := o.half().Plus(sum.Overlap, "half the lap", band.Div(2)).Plus(sum.Hem, "band, first fold", band).Plus(sum.Hem, "band, second fold", band)
@@ -46,6 +46,14 @@ func banded(o Order) (Back, finding.List) {
 		Text: fmt.Sprintf("Turn one long edge of each to the wrong side %s and again %s, press, and stitch close to the inner fold.", o.text(band), o.text(band))}}
 	b.Laid = "The bands lie on each other. " + rightFirst
 	return b, found
+}
+
+// usual is how wide a band or a flap is where there is room for it, as the plan's unit says it.
+func (o Order) usual() string {
+	if o.Style.Unit == length.Inches {
+		return o.text(length.Inch)
+	}
+	return o.text(25 * length.Millimetre)
 }
 
 // middle is the middle of the lap.

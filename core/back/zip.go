@@ -41,7 +41,7 @@ func acrossZip(o Order) (Back, finding.List) {
 	seam, flap := o.Plan.Seam, o.Plan.Flap
 	if most := o.width() / 4; flap < 0 || flap > most {
 		found.Add(finding.Stop, "out-of-range", "/back/flap", fmt.Sprintf("A flap of %s does not suit a back of %s.", o.text(flap), o.text(o.width())),
-			fmt.Sprintf("Type up to %s; 1 in hides a zip.", o.text(most.Floor(o.Step))))
+			fmt.Sprintf("Type up to %s; %s hides a zip.", o.text(most.Floor(o.Step)), o.usual()))
 		return Back{}, found
 	}
 	inner := o.half().Plus(sum.Hem, "turned under at the zip", seam)

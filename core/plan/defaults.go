@@ -220,8 +220,11 @@ func (b Back) closure(p Plan, sizes usual) Back {
 		or(&b.Band, sizes.band)
 		or(&b.Tape, sizes.narrow)
 	case Buttoned:
-		or(&b.Button, sizes.button)
-		or(&b.Band, sizes.buttonBand)
+		// A third of a small cover is all its bands may take, and its buttons have to fit them.
+		if b.Band == 0 && p.Habits.Step > 0 {
+			b.Band = min(sizes.buttonBand, ((p.Object.Width + p.Cover.Ease.Width) / 3).Floor(p.Habits.Step))
+		}
+		or(&b.Button, min(sizes.button, b.Band-(sizes.buttonBand-sizes.button)))
 	case Tied:
 		or(&b.Band, sizes.band)
 	case FoldedBack:

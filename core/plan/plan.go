@@ -560,14 +560,14 @@ type Back struct {
 	Depth length.Length `json:"depth,omitempty"`
 	// Lined: folded back with a full lining.
 	Lined bool `json:"lined,omitempty"`
-	// Band of a lapped, buttoned or tied back, finished; 1 in or 25 mm when absent, and
-	// wide enough for its buttons.
+	// Band of a lapped, buttoned or tied back, finished; 1 in or 25 mm when absent, wide
+	// enough for its buttons, which may take a third of a small cover.
 	Band length.Length `json:"band,omitempty"`
 	// Tape width of a lapped back; ¾ in or 2 cm when absent.
 	Tape length.Length `json:"tape,omitempty"`
 	// Count of buttons or of pairs of ties; one each 4½ in when absent.
 	Count int `json:"count,omitempty"`
-	// Button is the width of a button; ¾ in or 2 cm when absent.
+	// Button is the width of a button; ¾ in or 2 cm, or what its band takes, when absent.
 	Button length.Length `json:"button,omitempty"`
 	// Seam turned under beside a zip; the seam of the cover when absent.
 	Seam length.Length `json:"seam,omitempty"`

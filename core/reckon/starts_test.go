@@ -55,3 +55,31 @@ func TestABackThatIsSewnShutNeedsNoGapOfOnesOwn(t *testing.T) {
 	p.Cover.Ease, p.Back = plan.Axes{Width: 4 * in, Height: 4 * in}, plan.Back{Kind: plan.SewnShut}
 	assert.Equal(t, "13¼″", reckon.Reckon(p, nil).Back.Opening.Text, "two thirds of a side of 20, on the ruler")
 }
+
+// The bands of a small cover, and its buttons, are as wide as it lets them be.
+func TestButtonsFitTheSmallestCover(t *testing.T) {
+	for _, unit := range length.Units() {
+		for _, w := range sidesOf(unit) {
+			p := cushionOf(unit, w, 12*in)
+			p.Back = plan.Back{Kind: plan.Buttoned}
+			p.Cloths = map[string]plan.Cloth{"A": {Width: ptr(130 * in)}}
+			assert.Empty(t, stops(p), fmt.Sprint(unit, w))
+		}
+	}
+	small, large := cushionOf(length.Inches, 3*in, 3*in), cushionOf(length.Inches, 16*in, 16*in)
+	small.Back, large.Back = plan.Back{Kind: plan.Buttoned}, plan.Back{Kind: plan.Buttoned}
+	assert.Equal(t, [2]length.Length{in, in / 2}, [2]length.Length{small.Settle().Back.Band, small.Settle().Back.Button})
+	assert.Equal(t, [2]length.Length{5 * in / 4, 3 * in / 4}, [2]length.Length{large.Settle().Back.Band, large.Settle().Back.Button})
+}
+
+// What is advised about a band is said in the unit of the plan.
+func TestTheUsualBandIsSaidInThePlansUnit(t *testing.T) {
+	for unit, says := range map[length.Unit]string{length.Inches: "about 1″ is usual", length.Centimetres: "about 2.5 cm is usual"} {
+		p := cushionOf(unit, 6*in, 6*in)
+		p.Back = plan.Back{Kind: plan.Lapped, Band: 5 * in}
+		found := stops(p)
+		if assert.NotEmpty(t, found) {
+			assert.Contains(t, found[0].Remedy, says)
+		}
+	}
+}

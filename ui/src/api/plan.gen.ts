@@ -751,8 +751,8 @@ depth?: (string | number)
  */
 lined?: boolean
 /**
- * Band of a lapped, buttoned or tied back, finished; 1 in or 25 mm when absent, and
- * wide enough for its buttons.
+ * Band of a lapped, buttoned or tied back, finished; 1 in or 25 mm when absent, wide
+ * enough for its buttons, which may take a third of a small cover.
  */
 band?: (string | number)
 /**
@@ -764,7 +764,7 @@ tape?: (string | number)
  */
 count?: number
 /**
- * Button is the width of a button; ¾ in or 2 cm when absent.
+ * Button is the width of a button; ¾ in or 2 cm, or what its band takes, when absent.
  */
 button?: (string | number)
 /**
