@@ -110,9 +110,9 @@ export const test = base.extend<OfTest, OfWorker>({
 });
 
 /**
- * How many seconds a test takes on a quiet machine, at most. Its limit is ten times that, and
- * that of a test that does not say 120 s: what a
- * test waits for is said or shown, so a busy machine makes it slower and never makes it fail.
+ * How many seconds a test takes on a quiet machine, at most; 12 where it does not say. Its limit is
+ * ten times that: what a test waits for is said or shown, so a busy machine makes it slower and
+ * never makes it fail.
  */
 export const takes = (seconds: number) => test.setTimeout(seconds * 10_000);
 

@@ -224,7 +224,11 @@ func (b Back) closure(p Plan, sizes usual) Back {
 		if b.Band == 0 && p.Habits.Step > 0 {
 			b.Band = min(sizes.buttonBand, ((p.Object.Width + p.Cover.Ease.Width) / 3).Floor(p.Habits.Step))
 		}
-		or(&b.Button, min(sizes.button, b.Band-(sizes.buttonBand-sizes.button)))
+		or(&b.Band, sizes.buttonBand)
+		if fits := b.Band - (sizes.buttonBand - sizes.button); fits > 0 {
+			or(&b.Button, min(sizes.button, fits))
+		}
+		or(&b.Button, sizes.button)
 	case Tied:
 		or(&b.Band, sizes.band)
 	case FoldedBack:

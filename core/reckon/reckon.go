@@ -809,11 +809,8 @@ func (r *run) steps(list []work.Step) {
 	}
 }
 
-// edgings are what steps make.
-var edgings = map[ref.Role]string{ref.DoMakePiping: "piping", ref.DoMakeBinding: "binding"}
-
 func (r *run) step(s work.Step) Step {
-	out := Step{ID: s.ID, About: stepOf(s), Join: s.Join, Edging: edgings[s.Role], Fitting: s.Fitting, Reads: string(s.Reads), Stage: string(s.Stage), Title: s.Title, Text: s.Text, Piece: s.Piece, Act: string(s.Act), seams: s.Seams, Turned: s.Turned, Needs: orEmpty(s.Needs), Cuts: orEmpty(s.Cuts), Row: s.Row, Bands: s.Bands,
+	out := Step{ID: s.ID, About: stepOf(s), Join: s.Join, Edging: s.Edging, Fitting: s.Fitting, Reads: string(s.Reads), Stage: string(s.Stage), Title: s.Title, Text: s.Text, Piece: s.Piece, Act: string(s.Act), seams: s.Seams, Turned: s.Turned, Needs: orEmpty(s.Needs), Cuts: orEmpty(s.Cuts), Row: s.Row, Bands: s.Bands,
 		Press: s.Press, Side: string(s.Side), Machine: s.Machine.Text(), Trip: s.Trip, Rest: s.Rest, Check: s.Check, Caution: s.Caution, Gate: s.Gate, Stack: s.Stack,
 		Done: slices.Contains(r.p.Progress.Done, s.ID)}
 	if s.Gate != "" {

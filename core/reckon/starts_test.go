@@ -66,6 +66,12 @@ func TestButtonsFitTheSmallestCover(t *testing.T) {
 			assert.Empty(t, stops(p), fmt.Sprint(unit, w))
 		}
 	}
+	narrow := cushionOf(length.Inches, 16*in, 16*in)
+	narrow.Back = plan.Back{Kind: plan.Buttoned, Band: 3 * in / 8}
+	found := stops(narrow)
+	if assert.NotEmpty(t, found) {
+		assert.Contains(t, found[0].Text, "A button of ¾″ does not fit a band of ⅜″", "no button is made up that is none")
+	}
 	small, large := cushionOf(length.Inches, 3*in, 3*in), cushionOf(length.Inches, 16*in, 16*in)
 	small.Back, large.Back = plan.Back{Kind: plan.Buttoned}, plan.Back{Kind: plan.Buttoned}
 	assert.Equal(t, [2]length.Length{in, in / 2}, [2]length.Length{small.Settle().Back.Band, small.Settle().Back.Button})

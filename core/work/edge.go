@@ -68,7 +68,7 @@ func (b *builder) makeStrips(e Edging) {
 	} else {
 		text += " Fold it as it will lie and press."
 	}
-	b.add(Step{ID: e.What + ".make", Role: made[e.What], Stage: Closing, Title: "Make the " + e.What, Text: text, Cuts: []string{e.Cut}, Stack: stack, Check: check, Machine: sewn, Caution: rotaryCaution})
+	b.add(Step{ID: e.What + ".make", Role: made[e.What], Edging: e.What, Stage: Closing, Title: "Make the " + e.What, Text: text, Cuts: []string{e.Cut}, Stack: stack, Check: check, Machine: sewn, Caution: rotaryCaution})
 }
 
 // form sews and fills a pad that is made at home.

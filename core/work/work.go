@@ -100,6 +100,8 @@ type Step struct {
 	// Late what is done to those that are late; Join is the number of the seam.
 	Level, Thread, Join int
 	Late                bool
+	// Edging that is made, piping or binding; empty at other steps.
+	Edging string
 	// Fitting that is sewn on, by its number in the plan from 1; 0 for none.
 	Fitting int
 	// Reads is what the tape reads at a gate.

@@ -1,4 +1,4 @@
-import type { Reckoning } from "../../api/api.gen";
+import type { Cut, Piece, Reckoning } from "../../api/api.gen";
 import { usePlan } from "../../plan/context";
 import { Len } from "../../words/T";
 import { Choice } from "../Choice";
@@ -143,7 +143,7 @@ function PiecedCloths({ border, i }: { border: Border; i: number }) {
       <button
         type="button"
         className="word-button"
-        onClick={() => set(`${at}/${key}`, guess(reckoning, `${within(path)}${at}/cloths`, key), `patches ${key} counted`)}
+        onClick={() => set(`${at}/${key}`, guess(reckoning, `${path}${at}/cloths`, key), `patches ${key} counted`)}
       >
         as many as fit
       </button>
@@ -175,13 +175,13 @@ function PiecedCloths({ border, i }: { border: Border; i: number }) {
   );
 }
 
-/** Where a face lies in the face of its piece. */
-const within = (path: string) => `/${path.split("/").slice(4).join("/")}`.replace(/\/$/, "");
-
-/** How many patches a border has now, to begin counting from: by where their cloths are decided. */
-function guess(reckoning: Reckoning, paints: string, key: "across" | "down"): number {
+/** How many patches a side of a border has now, to begin counting from: of the first piece whose cloths are decided at the path. */
+function guess(reckoning: Reckoning, cloths: string, key: "across" | "down"): number {
   const role = key === "down" ? "border-first" : "border-second";
-  const own = reckoning.cuts.filter((c) => c.about.paints === paints && c.about.role === role);
-  const n = own.reduce((sum, c) => sum + c.count, 0);
+  const decided = ({ about }: Cut, { name, config }: Piece) =>
+    about.piece === name && about.role === role && [config, "*"].some((of) => `/pieces/${of}/face${about.paints}` === cloths);
+  const piece = reckoning.pieces.find((p) => reckoning.cuts.some((c) => decided(c, p)));
+  if (!piece) return 1;
+  const n = reckoning.cuts.filter((c) => decided(c, piece)).reduce((sum, c) => sum + c.count, 0) / piece.count;
   return Math.max(1, Math.round(n / 2));
 }
