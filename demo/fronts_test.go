@@ -3,7 +3,6 @@ package demo_test
 import (
 	"fmt"
 	"slices"
-	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -16,7 +15,7 @@ import (
 func outerCuts(r reckon.Reckoning, piece string) []string {
 	var out []string
 	for _, c := range r.Cuts {
-		if strings.HasPrefix(c.ID, piece+".") && c.Layer == "outer" { // fittings have names of their own
+		if c.About.Piece == piece && c.Layer == "outer" { // fittings are of no piece
 			out = append(out, fmt.Sprintf("%d × %s × %s %s %s", c.Count, c.Width.Text, c.Height.Text, c.Cloth, c.Shape))
 		}
 	}

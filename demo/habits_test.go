@@ -12,6 +12,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
+	"umschlag/core/ref"
 	"umschlag/demo"
 	"umschlag/format/planfile"
 )
@@ -20,27 +21,25 @@ import (
 type touched struct {
 	set   func(*plan.Habits, string)
 	steps func(reckon.Step) bool
-	cuts  func(string) bool
+	cuts  func(ref.Role) bool
 }
 
-func none(string) bool { return false }
+func none(ref.Role) bool { return false }
 
-func ids(has ...string) func(reckon.Step) bool {
-	return func(s reckon.Step) bool {
-		return slices.ContainsFunc(has, func(part string) bool { return strings.Contains(s.ID, part) })
-	}
+func doneIn(roles ...ref.Role) func(reckon.Step) bool {
+	return func(s reckon.Step) bool { return slices.Contains(roles, s.About.Role) }
 }
 
 var habits = map[string]touched{
 	"press":   {func(h *plan.Habits, v string) { h.Press = plan.Press(v) }, func(s reckon.Step) bool { return s.Press != "" || s.Stage == "piece" }, none},
 	"pins":    {func(h *plan.Habits, v string) { h.Pins = plan.Pins(v) }, func(s reckon.Step) bool { return strings.Contains(s.Caution, "pin") }, none},
-	"clip":    {func(h *plan.Habits, v string) { h.Clip = plan.Clip(v) }, ids("clip"), none},
-	"round":   {func(h *plan.Habits, v string) { h.Round = plan.Round(v) }, ids("close"), none},
-	"hold":    {func(h *plan.Habits, v string) { h.Hold = plan.Hold(v) }, ids("layers"), none},
-	"inside":  {func(h *plan.Habits, v string) { h.Inside = plan.InsideFinish(v) }, ids("finish"), none},
-	"binding": {func(h *plan.Habits, v string) { h.Binding = plan.BindingEnds(v) }, ids("bottom"), none},
-	"ends":    {func(h *plan.Habits, v string) { h.Ends = plan.StrapEnds(v) }, ids("fitting"), func(id string) bool { return strings.HasPrefix(id, "fitting") }},
-	"lay":     {func(h *plan.Habits, v string) { h.Lay = plan.Lays(v) }, ids(), none},
+	"clip":    {func(h *plan.Habits, v string) { h.Clip = plan.Clip(v) }, doneIn(ref.DoClip), none},
+	"round":   {func(h *plan.Habits, v string) { h.Round = plan.Round(v) }, doneIn(ref.DoClose), none},
+	"hold":    {func(h *plan.Habits, v string) { h.Hold = plan.Hold(v) }, doneIn(ref.DoLayers), none},
+	"inside":  {func(h *plan.Habits, v string) { h.Inside = plan.InsideFinish(v) }, doneIn(ref.DoFinish), none},
+	"binding": {func(h *plan.Habits, v string) { h.Binding = plan.BindingEnds(v) }, doneIn(ref.DoBottom), none},
+	"ends":    {func(h *plan.Habits, v string) { h.Ends = plan.StrapEnds(v) }, doneIn(ref.DoFitting), func(is ref.Role) bool { return is == ref.FittingPart }},
+	"lay":     {func(h *plan.Habits, v string) { h.Lay = plan.Lays(v) }, doneIn(), none},
 }
 
 // doing is what is done in a step: not how the machine stands from the one before, nor how
@@ -90,7 +89,7 @@ func TestAHabitChangesOnlyWhatItShould(t *testing.T) {
 				}
 				for _, c := range after.Cuts {
 					if size := [2]int64{c.Width.NM, c.Height.NM}; size != sizes[c.ID] {
-						assert.True(t, about.cuts(c.ID), "%s: %s %s changes the cut %s", name, help.Key, school.Value, c.ID)
+						assert.True(t, about.cuts(c.About.Role), "%s: %s %s changes the cut %s", name, help.Key, school.Value, c.ID)
 					}
 				}
 			}

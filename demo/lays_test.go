@@ -2,7 +2,6 @@ package demo_test
 
 import (
 	"slices"
-	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -10,6 +9,7 @@ import (
 
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
+	"umschlag/core/ref"
 	"umschlag/core/work"
 	"umschlag/demo"
 	"umschlag/format/planfile"
@@ -138,9 +138,10 @@ func TestTheDemoStepsCanBeFollowed(t *testing.T) {
 				used[id]++
 				assert.True(t, waits[id] == "" || gates[waits[id]], "%s: %s is cut before %s", name, id, waits[id])
 			}
-			drawn := len(s.Stack) > 0 || strings.HasPrefix(s.ID, "cut.") || strings.HasPrefix(s.ID, "measure") || strings.HasSuffix(s.ID, "layout") || strings.HasSuffix(s.ID, "sample") || s.Stage == string(work.Closing)
+			undrawn := []ref.Role{ref.DoCutOuter, ref.DoCutUnder, ref.DoCutBack, ref.DoMeasure, ref.DoLayOut, ref.DoSample}
+			drawn := len(s.Stack) > 0 || slices.Contains(undrawn, s.About.Role) || s.Stage == string(work.Closing)
 			assert.True(t, drawn, "%s: it is not said what lies on what when %s", name, s.ID)
-			if s.Turned && len(s.Stack) > 0 && s.ID != "hem" && s.ID != "fold" && s.ID != "bottom" {
+			if s.Turned && len(s.Stack) > 0 && s.About.Role != ref.DoHem && s.About.Role != ref.DoFold && s.About.Role != ref.DoBottom {
 				assert.Equal(t, work.WrongUp, s.Stack[len(s.Stack)-1].Up, "%s: %s", name, s.ID)
 			}
 			at[s.ID] = true
@@ -150,7 +151,7 @@ func TestTheDemoStepsCanBeFollowed(t *testing.T) {
 		}
 		for _, c := range r.Cuts {
 			want := 1
-			if c.Done && !slices.Contains(p.Progress.Cut, c.ID) {
+			if _, ticked := p.Progress.Cut[c.ID]; c.Done && !ticked {
 				want = 0 // it was there already
 			}
 			assert.Equal(t, want, used[c.ID], "%s: %s", name, c.ID)

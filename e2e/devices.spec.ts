@@ -109,7 +109,7 @@ test("a scale weighs the fibre of a pad and a piece of cloth", async ({ page, de
   await expect(page.getByText("more than the pad takes")).toHaveCount(0);
   await expect
     .poll(async () => (await stored(demo, "poetry-corner-cushion")).plan.measured.at(-1))
-    .toEqual({ what: "pad.filled", weight: 250 });
+    .toEqual({ gate: "gate.role:filled", weight: 250 });
 
   await open(page, `${demo.url}/cloth`);
   await page.getByRole("button", { name: "Change moss leaf" }).click();

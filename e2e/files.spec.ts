@@ -57,7 +57,7 @@ function inPlot(text: string): number {
 
 test("a square of 100 mm is 100.00 mm in every format", async ({ workshop }) => {
   const plan = {
-    format: "umschlag/plan/1",
+    format: "umschlag/plan/2",
     title: "Test square",
     units: "mm",
     object: { kind: "form", width: "86", height: "86" },

@@ -44,7 +44,7 @@ const area = (line: Vertex[]) =>
   ) / 2;
 
 const plan = (block: unknown, seam: string) => ({
-  format: "umschlag/plan/1",
+  format: "umschlag/plan/2",
   title: "Offsets",
   object: { kind: "form", width: "12", height: "12" },
   cover: { kind: "cushion", ease: { width: "0", height: "0" }, seam },

@@ -22,7 +22,7 @@ interface Reckoning {
 }
 
 const plan = (applique: unknown[]) => ({
-  format: "umschlag/plan/1",
+  format: "umschlag/plan/2",
   title: "Outlines",
   units: "mm",
   object: { kind: "form", width: "500", height: "500" },

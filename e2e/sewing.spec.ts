@@ -94,7 +94,14 @@ test("a step is divided, put together again, and done again with all that stands
   await page.keyboard.press("Control+z");
   await expect(steps.filter({ hasText: "Quilt: falling lines" })).toBeVisible();
   const { plan, revision, reckoning } = await stored(demo, reading);
-  expect(plan.progress.parts).toEqual({ quilt: ["rising lines", "falling lines"] });
+  const parts = { key: expect.any(String) };
+  const quilt = "step.piece:front.role:quilt";
+  expect(plan.progress.parts).toEqual({
+    [quilt]: [
+      { ...parts, name: "rising lines" },
+      { ...parts, name: "falling lines" },
+    ],
+  });
   const done = reckoning.steps.map((s: { id: string }) => s.id).slice(0, 9);
   await fetch(`${demo.url}/api/v1/plans/${reading}`, {
     method: "PUT",
@@ -110,35 +117,66 @@ test("a step is divided, put together again, and done again with all that stands
   await expect(page.getByRole("list", { name: "What went wrong here" })).toContainText("two patches the wrong way round");
   await saved(page);
   const after = (await stored(demo, reading)).plan.progress;
-  expect(after.done).toEqual(done.filter((id: string) => id !== "row.1" && id !== "rows"));
+  expect(after.done).toEqual(done.filter((id: string) => id !== "step.piece:front.role:row.no:1" && id !== "step.piece:front.role:rows"));
 });
 
 test("what a change after cutting spoils is listed before it is saved", async ({ page, demo }) => {
+  const patches = "cut.piece:front.role:patch.cloth:A";
   const { plan, revision } = await stored(demo, reading);
   await fetch(`${demo.url}/api/v1/plans/${reading}`, {
     method: "PUT",
     headers: { "content-type": "application/json" },
     body: JSON.stringify({
       base: revision,
-      plan: { ...plan, progress: { cut: ["front.patch.A"], done: ["cut.front", "row.1"] } },
+      plan: { ...plan, progress: { cut: { [patches]: {} }, done: ["step.piece:front.role:cut-outer", "step.piece:front.role:row.no:1"] } },
       label: "cut",
     }),
   });
   await open(page, `${demo.url}/plans/${reading}#cover`);
   await put(page, "Seam allowance", "3/8");
-  const dialog = page.getByRole("dialog", { name: "This is cut already" });
+  const dialog = page.getByRole("dialog", { name: "This is done already" });
   await expect(dialog).toContainText("it is too small");
-  await expect(dialog).toContainText("Sewn with it: sew row 1");
+  await expect(dialog).toContainText("Sew row 1: it is done, and now it is done otherwise.");
   await accessible(dialog);
   await dialog.getByRole("button", { name: "Take the change back" }).click();
   await expect(dialog).toHaveCount(0);
   await expect(page.getByRole("textbox", { name: "Seam allowance", exact: true })).not.toHaveValue(/3\/8/);
   expect((await stored(demo, reading)).revision).toBe(revision + 1);
   await put(page, "Seam allowance", "3/8");
-  await dialog.getByRole("button", { name: "Cut it again" }).click();
+  await dialog.getByRole("button", { name: "Do it again" }).click();
   await saved(page);
   const after = (await stored(demo, reading)).plan;
-  expect([after.cover.seam, after.progress.cut]).toEqual(["3/8", []]);
+  expect([after.cover.seam, after.progress]).toEqual(["3/8", {}]);
+});
+
+test("of two pockets the first is sewn on; taken off, the other one is still to be sewn", async ({ page, demo }) => {
+  const pad = "story-mat-seat-pad";
+  const { plan, revision } = await stored(demo, pad);
+  const pocket = (key: string, left: string) => ({ key, kind: "pocket", on: "top", width: "4", height: "4", at: { left, top: "2" } });
+  const fittings = [pocket("one", "2"), pocket("two", "9")];
+  const progress = { cut: { "cut.of:one.role:fitting-part.no:1": {} }, done: ["step.role:cut-outer", "step.of:one.role:fit"] };
+  const kept = await fetch(`${demo.url}/api/v1/plans/${pad}`, {
+    method: "PUT",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify({ base: revision, plan: { ...plan, fittings, progress }, label: "one pocket sewn on", spoils: "again" }),
+  });
+  expect(kept.status).toBe(200);
+  await open(page, `${demo.url}/plans/${pad}#fittings`);
+  const dialog = page.getByRole("dialog", { name: "This is done already" });
+  await page.getByRole("button", { name: "Take the pocket off" }).first().click();
+  await expect(dialog).toContainText("Pocket of");
+  await expect(dialog).toContainText("not part of the plan any more");
+  await accessible(dialog);
+  await dialog.getByRole("button", { name: "Keep the change" }).click();
+  await saved(page);
+  const after = (await stored(demo, pad)).plan;
+  expect(after.fittings.map((f: { key: string }) => f.key)).toEqual(["two"]);
+  expect(after.progress).toEqual({ done: ["step.role:cut-outer"] });
+  await page.goto(`${demo.url}/plans/${pad}/sew`);
+  await expect(page.getByRole("listitem").filter({ hasText: "Sew the pocket on the top" })).not.toContainText("done");
+  await page.keyboard.press("Control+z");
+  await saved(page);
+  expect((await stored(demo, pad)).plan.progress.done, "undone, it is sewn on").toContain("step.of:one.role:fit");
 });
 
 test("what went wrong is noted where it happened, with what helps", async ({ page, demo }) => {
@@ -154,7 +192,9 @@ test("what went wrong is noted where it happened, with what helps", async ({ pag
   await form.getByRole("button", { name: "Note it" }).click();
   await expect(page.getByRole("list", { name: "What went wrong here" })).toContainText("lower left");
   await saved(page);
-  expect((await stored(demo, reading)).plan.progress.troubles).toEqual([{ step: "close", kind: "caught-missed", note: "lower left" }]);
+  expect((await stored(demo, reading)).plan.progress.troubles).toEqual([
+    { step: "step.role:close", kind: "caught-missed", note: "lower left" },
+  ]);
   await page.getByRole("button", { name: /^Take it out/ }).click();
   await expect(page.getByRole("list", { name: "What went wrong here" })).toHaveCount(0);
 });
@@ -223,7 +263,7 @@ test("the log: photos, a search, two side by side, and a pace that is offered", 
   const times = Object.fromEntries(reckoning.steps.slice(0, 6).map((s: { id: string; minutes: number }) => [s.id, 2 * s.minutes]));
   const send = (method: string, path: string, body: unknown) =>
     fetch(`${demo.url}/api/v1${path}`, { method, headers: { "content-type": "application/json" }, body: JSON.stringify(body) });
-  const progress = { times, troubles: [{ step: "try", kind: "tight", note: "at the knob" }] };
+  const progress = { times, troubles: [{ step: "step.role:try", kind: "tight", note: "at the knob" }] };
   await send("PUT", `/plans/${hood}`, { base: revision, plan: { ...plan, progress }, label: "sewn" });
   await send("POST", `/plans/${hood}/finish`, { base: revision + 1, minutes: 90, notes: "It turned out snug.", next: "" });
   await open(page, `${demo.url}/log`);
@@ -408,7 +448,7 @@ test("one cover, from its first step to the log, with all that happens on the wa
   const progress = (await stored(demo, reading)).plan.progress;
   expect(progress.done).toHaveLength(reckoning.steps.length);
   expect(progress.troubles.map((t: { kind: string }) => t.kind)).toEqual(["again", "clipped"]);
-  expect(Object.keys(progress.times)).toEqual(expect.arrayContaining(["measure", "cut.front"]));
+  expect(Object.keys(progress.times)).toEqual(expect.arrayContaining(["step.role:measure", "step.piece:front.role:cut-outer"]));
 
   // What three of them tell is offered to the samples, and one more is planned.
   await page.getByRole("link", { name: "Samples" }).click();

@@ -150,7 +150,7 @@ test("shapes are read from a file; what cannot be read changes nothing", async (
   await saved(page);
   const { plan: kept } = await stored(demo, van);
   expect(kept.pieces.front.face.applique).toHaveLength(13);
-  expect(kept.pieces.front.face.applique[11].from).toBe(kept.pieces.front.face.applique[12].name);
+  expect(kept.pieces.front.face.applique[11].from).toBe(kept.pieces.front.face.applique[12].key);
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(list(page).locator("summary")).toHaveCount(11);
 });

@@ -207,14 +207,17 @@ func (s *Store) Step(ctx context.Context, id string, base int, d Direction) (Pla
 	})
 }
 
-// Restore brings an older revision back as a change that can be undone.
-func (s *Store) Restore(ctx context.Context, id string, base, revision int) (Plan, error) {
-	return s.advance(ctx, "restore plan", id, base, func(tx *sql.Tx, head Plan) (next, error) {
-		n := next{label: fmt.Sprintf("revision %d restored", revision), undo: sql.Null[int]{V: head.Revision, Valid: true}}
-		err := tx.QueryRowContext(ctx, `SELECT doc FROM revisions WHERE plan = ? AND number = ?`, id, revision).Scan(&n.doc)
-		if err != nil {
-			return next{}, found(err)
-		}
+// Revision is the document of a revision of a plan.
+func (s *Store) Revision(ctx context.Context, id string, number int) (doc string, err error) {
+	err = found(s.read.QueryRowContext(ctx, `SELECT doc FROM revisions WHERE plan = ? AND number = ?`, id, number).Scan(&doc))
+	return doc, err
+}
+
+// Restore brings an older revision back as a change that can be undone, with its document as it
+// is to be stored.
+func (s *Store) Restore(ctx context.Context, id string, base, revision int, doc string) (Plan, error) {
+	return s.advance(ctx, "restore plan", id, base, func(_ *sql.Tx, head Plan) (next, error) {
+		n := next{doc: doc, label: fmt.Sprintf("revision %d restored", revision), undo: sql.Null[int]{V: head.Revision, Valid: true}}
 		return n, named(&n)
 	})
 }

@@ -154,7 +154,7 @@ func TestOfManySavesOnOneBaseOneIsTaken(t *testing.T) {
 func TestHistoryAndRestore(t *testing.T) {
 	s := open(t, t.TempDir())
 	p := save(t, s, save(t, s, create(t, s), "Two"), "Three")
-	p, err := s.Restore(t.Context(), p.ID, p.Revision, 1)
+	p, err := s.Restore(t.Context(), p.ID, p.Revision, 1, doc("One"))
 	require.NoError(t, err)
 	assert.Equal(t, doc("One"), p.Doc)
 	assert.Equal(t, doc("Three"), step(t, s, p, store.Undo).Doc, "a restore can be undone")
@@ -163,7 +163,10 @@ func TestHistoryAndRestore(t *testing.T) {
 	require.Len(t, entries, 5)
 	assert.Equal(t, store.Entry{Revision: 1, Label: "begun", Made: entries[4].Made}, entries[4])
 	assert.Equal(t, "to Three", entries[2].Label)
-	_, err = s.Restore(t.Context(), p.ID, 5, 99)
+	kept, err := s.Revision(t.Context(), p.ID, 2)
+	require.NoError(t, err)
+	assert.Equal(t, doc("Two"), kept)
+	_, err = s.Revision(t.Context(), p.ID, 99)
 	assert.ErrorIs(t, err, store.ErrNotFound)
 }
 

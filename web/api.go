@@ -6,6 +6,7 @@ import (
 	"umschlag/core/finding"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
+	"umschlag/core/spoil"
 	"umschlag/format/planfile"
 )
 
@@ -52,8 +53,8 @@ type SavePlan struct {
 	Base  int             `json:"base"`
 	Plan  json.RawMessage `json:"plan"`
 	Label string          `json:"label"`
-	// Known tells that what the change spoils of what is cut was seen, and is meant.
-	Known bool `json:"known,omitempty"`
+	// Spoils is what becomes of what the change spoils; it is asked about when absent.
+	Spoils spoil.Choice `json:"spoils,omitempty"`
 }
 
 // ConvertPlan asks for a plan to be written in another unit.
@@ -65,8 +66,10 @@ type ConvertPlan struct {
 // Based asks for a change of what was read at a revision.
 type Based struct {
 	Base int `json:"base"`
-	// Revision to be restored.
-	Revision int `json:"revision,omitempty"`
+	// Revision to be restored, and what becomes of what that spoils; it is asked about when
+	// absent.
+	Revision int          `json:"revision,omitempty"`
+	Spoils   spoil.Choice `json:"spoils,omitempty"`
 }
 
 // HistoryEntry is one line of a plan's history.
@@ -241,8 +244,8 @@ type Refusal struct {
 	Current *PlanView `json:"current,omitempty"`
 	// Yours is the version that was not saved.
 	Yours json.RawMessage `json:"yours,omitempty"`
-	// Spoils is what a change would spoil of what is cut already.
-	Spoils []reckon.Spoil `json:"spoils,omitempty"`
+	// Spoils is what a change would spoil of what is done already.
+	Spoils []spoil.Spoil `json:"spoils,omitempty"`
 }
 
 // Types is everything the user interface exchanges with the server; its types

@@ -71,10 +71,10 @@ func TestWhatIsLeftGoesBackOnce(t *testing.T) {
 
 	var doc map[string]any
 	require.NoError(t, json.Unmarshal(view.Plan, &doc))
-	var cut []string
+	cut := map[string]any{}
 	for _, c := range view.Reckoning.Cuts {
 		if c.Cloth == leaf.Cloth {
-			cut = append(cut, c.ID)
+			cut[c.ID] = map[string]any{}
 		}
 	}
 	doc["progress"] = map[string]any{"cut": cut}

@@ -9,7 +9,7 @@ import (
 
 	"github.com/labstack/echo/v5"
 
-	"umschlag/core/reckon"
+	"umschlag/core/spoil"
 	"umschlag/device"
 	"umschlag/device/bench"
 	"umschlag/format/drawing"
@@ -46,7 +46,7 @@ type refused struct {
 func (r *refused) Error() string { return r.conflict.Error() }
 
 // spoiling is a save that would spoil what is cut already.
-type spoiling struct{ spoils []reckon.Spoil }
+type spoiling struct{ spoils []spoil.Spoil }
 
 func (s *spoiling) Error() string {
 	return fmt.Sprintf("the change spoils %d of what is cut", len(s.spoils))
@@ -72,7 +72,7 @@ func (s *server) problem(err error) Refusal {
 	case errors.As(err, &unread):
 		return Refusal{Type: "unreadable", Title: "The plan cannot be read", Status: http.StatusBadRequest, Detail: unread.Error(), Errors: unread}
 	case errors.As(err, &spoils):
-		return Refusal{Type: "spoils", Title: "The change spoils what is cut already", Status: http.StatusConflict,
+		return Refusal{Type: "spoils", Title: "The change spoils what is done already", Status: http.StatusConflict,
 			Detail: "Nothing was saved. Look at what it spoils, then take the change back or keep it.", Spoils: spoils.spoils}
 	case errors.As(err, &conflict):
 		return Refusal{Type: "stale", Title: "The plan was changed in another window", Status: http.StatusConflict,

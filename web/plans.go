@@ -1,6 +1,7 @@
 package web
 
 import (
+	"bytes"
 	"context"
 	"encoding/json"
 	"errors"
@@ -14,6 +15,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
+	"umschlag/core/spoil"
 	"umschlag/format/planfile"
 	"umschlag/store"
 )
@@ -64,7 +66,11 @@ func (s *server) view(ctx context.Context, p store.Plan) (PlanView, error) {
 	if err != nil {
 		return PlanView{}, fmt.Errorf("reckon stored plan %s: %w", p.ID, err)
 	}
-	return PlanView{ID: p.ID, Revision: p.Revision, Plan: json.RawMessage(p.Doc), Reckoning: r, CanUndo: p.CanUndo, CanRedo: p.CanRedo, Changed: p.Changed}, nil
+	doc, err := planfile.Upgraded([]byte(p.Doc))
+	if err != nil {
+		return PlanView{}, fmt.Errorf("read stored plan %s: %w", p.ID, err)
+	}
+	return PlanView{ID: p.ID, Revision: p.Revision, Plan: doc, Reckoning: r, CanUndo: p.CanUndo, CanRedo: p.CanRedo, Changed: p.Changed}, nil
 }
 
 // looked is the stored plan that a request names, and how it is shown.
@@ -126,11 +132,11 @@ func (s *server) createPlan(c *echo.Context) error {
 	if err := decode(c, &in); err != nil {
 		return err
 	}
-	p, err := planfile.Read(in.Plan)
+	doc, p, err := keyed(in.Plan)
 	if err != nil {
 		return err
 	}
-	made, err := s.store.Create(c.Request().Context(), p.Title, string(p.Cover.Kind), string(in.Plan))
+	made, err := s.store.Create(c.Request().Context(), p.Title, string(p.Cover.Kind), string(doc))
 	return s.answer(c, http.StatusCreated, made, err, nil)
 }
 
@@ -139,37 +145,42 @@ func (s *server) savePlan(c *echo.Context) error {
 	if err := decode(c, &in); err != nil {
 		return err
 	}
-	p, err := planfile.Read(in.Plan)
+	doc, p, err := keyed(in.Plan)
 	if err != nil {
 		return err
 	}
-	if !in.Known {
-		if err := s.spoils(c.Request().Context(), c.Param("id"), in.Base, p); err != nil {
+	ctx, id := c.Request().Context(), c.Param("id")
+	head, err := s.store.Plan(ctx, id)
+	if err != nil {
+		return err
+	}
+	if head.Revision == in.Base { // a stale one is refused anyway
+		if doc, err = s.kept(ctx, id, head, doc, p, in.Spoils); err != nil {
 			return err
 		}
 	}
-	saved, err := s.store.Save(c.Request().Context(), c.Param("id"), in.Base, p.Title, string(p.Cover.Kind), string(in.Plan), in.Label)
+	saved, err := s.store.Save(ctx, id, in.Base, p.Title, string(p.Cover.Kind), string(doc), in.Label)
 	return s.answer(c, http.StatusOK, saved, err, in.Plan)
 }
 
-// spoils refuses a change that what is cut already does not fit; of a stale one it says
-// nothing, that is refused anyway.
-func (s *server) spoils(ctx context.Context, id string, base int, now plan.Plan) error {
-	stored, err := s.store.Plan(ctx, id)
+// restored is an older document with what is recorded of the newest one.
+func (s *server) restored(ctx context.Context, head store.Plan, doc []byte, how spoil.Choice) ([]byte, error) {
+	upgraded, err := planfile.Upgraded(doc)
+	if err != nil || !bytes.Equal(upgraded, doc) {
+		return upgraded, err
+	}
+	newest, err := planfile.Read([]byte(head.Doc))
 	if err != nil {
-		return err
+		return nil, fmt.Errorf("read stored plan %s: %w", head.ID, err)
 	}
-	if stored.Revision != base {
-		return nil
+	if doc, err = planfile.WithRecord(doc, newest.Progress, newest.Measured); err != nil {
+		return nil, err
 	}
-	was, err := planfile.Read([]byte(stored.Doc))
+	now, err := planfile.Read(doc)
 	if err != nil {
-		return fmt.Errorf("read stored plan %s: %w", id, err)
+		return nil, err
 	}
-	if list := reckon.Spoils(was, now); len(list) > 0 {
-		return &spoiling{spoils: list}
-	}
-	return nil
+	return s.kept(ctx, head.ID, head, doc, now, how)
 }
 
 func (s *server) step(d store.Direction) echo.HandlerFunc {
@@ -183,12 +194,28 @@ func (s *server) step(d store.Direction) echo.HandlerFunc {
 	}
 }
 
+// restore brings back the decisions of an older revision; what is done since stays done, where it
+// fits them. Of a document of the format before, whose parts had no keys, its own record comes
+// back with it.
 func (s *server) restore(c *echo.Context) error {
 	var in Based
 	if err := decode(c, &in); err != nil {
 		return err
 	}
-	p, err := s.store.Restore(c.Request().Context(), c.Param("id"), in.Base, in.Revision)
+	ctx, id := c.Request().Context(), c.Param("id")
+	head, err := s.store.Plan(ctx, id)
+	if err != nil {
+		return err
+	}
+	stored, err := s.store.Revision(ctx, id, in.Revision)
+	if err != nil {
+		return err
+	}
+	doc, err := s.restored(ctx, head, []byte(stored), in.Spoils)
+	if err != nil {
+		return err
+	}
+	p, err := s.store.Restore(ctx, id, in.Base, in.Revision, string(doc))
 	return s.answer(c, http.StatusOK, p, err, nil)
 }
 

@@ -97,11 +97,7 @@ func shapesView(d drawing.Found, unit length.Unit) (ShapesView, error) {
 			largest, first = i, b
 		}
 	}
-	base := d.Outlines[largest].Name
-	if base == "" {
-		base = "drawing"
-	}
-	seen := map[string]bool{}
+	base := freshKey()
 	for i, o := range d.Outlines {
 		b := o.Path.Box()
 		all = shape.Box{X1: min(all.X1, b.X1), Y1: min(all.Y1, b.Y1), X2: max(all.X2, b.X2), Y2: max(all.Y2, b.Y2)}
@@ -113,15 +109,11 @@ func shapesView(d drawing.Found, unit length.Unit) (ShapesView, error) {
 			one.Edge = plan.DrawnLine
 		}
 		if i == largest {
-			one.Name = base
+			one.Key = base
 		} else {
 			left, top := millimetres(b.X1-first.X1), millimetres(b.Y1-first.Y1)
 			one.From, one.At = base, plan.At{Left: &left, Top: &top}
 		}
-		if i != largest && (seen[one.Name] || one.Name == base) {
-			one.Name = ""
-		}
-		seen[one.Name] = one.Name != ""
 		doc, err := json.Marshal(planfile.Part(one, unit))
 		if err != nil {
 			return ShapesView{}, err

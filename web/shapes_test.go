@@ -1,6 +1,7 @@
 package web_test
 
 import (
+	"encoding/json"
 	"net/http"
 	"net/http/httptest"
 	"os"
@@ -24,8 +25,12 @@ func TestShapesAreReadFromAFile(t *testing.T) {
 	require.Equal(t, 200, call(t, h, "POST", "/api/v1/shapes/read?units=mm", string(data), &view).Code)
 	require.Len(t, view.Shapes, 3)
 	assert.Equal(t, []string{"#a6331f", "#4d6b3c", "#000080"}, view.Fills)
-	assert.Contains(t, string(view.Shapes[0]), `"at":{"middle":true},"name":"roof"`, "the largest stands in the middle")
-	assert.Contains(t, string(view.Shapes[1]), `"from":"roof","name":"leaf one"`)
+	assert.Contains(t, string(view.Shapes[0]), `"at":{"middle":true},"key":"k`, "the largest stands in the middle")
+	assert.Contains(t, string(view.Shapes[0]), `"name":"roof"`)
+	var roof, leaf struct{ Key, From string }
+	require.NoError(t, json.Unmarshal(view.Shapes[0], &roof))
+	require.NoError(t, json.Unmarshal(view.Shapes[1], &leaf))
+	assert.Equal(t, roof.Key, leaf.From, "the others are placed from it")
 	assert.Contains(t, string(view.Shapes[2]), `"edge":"line"`)
 	refused(t, h, "POST", "/api/v1/shapes/read?units=ells", string(data), 400)
 	p := refused(t, h, "POST", "/api/v1/shapes/read?units=mm", `<svg xmlns="http://www.w3.org/2000/svg"><script/></svg>`, 400)

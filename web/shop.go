@@ -16,8 +16,8 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
+	"umschlag/core/ref"
 	"umschlag/core/shopping"
-	"umschlag/core/work"
 	"umschlag/format/planfile"
 	"umschlag/store"
 )
@@ -426,7 +426,7 @@ func seamWords(off float64) string {
 
 // logged reports the gates that are set beside the plan in the log.
 func logged(gate string) bool {
-	return gate == work.FrontQuilted || gate == work.FrontSewn || gate == work.CoverFinished
+	return slices.Contains([]string{ref.FrontQuilted.String(), ref.FrontSewn.String(), ref.CoverFinished.String()}, gate)
 }
 
 // logView sets what was measured beside what was planned.
@@ -435,9 +435,13 @@ func logView(e store.LogEntry, shop *reckon.Workshop) (LogView, error) {
 	if err != nil {
 		return LogView{}, err
 	}
+	doc, err := planfile.Upgraded([]byte(e.Doc))
+	if err != nil {
+		return LogView{}, err
+	}
 	r := reckon.Reckon(p, shop)
 	v := LogView{ID: e.ID, Revision: e.Revision, PlanID: e.Plan, Title: e.Title, Finished: e.Finished, Minutes: e.Minutes, Notes: e.Notes, Next: e.Next,
-		Photos: e.Photos, Troubles: p.Progress.Troubles, Plan: json.RawMessage(e.Doc), Gates: []GateView{}, Pieces: plainly(r.Pieces), Swatches: swatches([]byte(e.Doc))}
+		Photos: e.Photos, Troubles: p.Progress.Troubles, Plan: doc, Gates: []GateView{}, Pieces: plainly(r.Pieces), Swatches: swatches([]byte(e.Doc))}
 	copies := p.Settle().Copies
 	for _, step := range r.Steps {
 		v.Usual += step.Minutes * copies
@@ -453,7 +457,7 @@ func logView(e store.LogEntry, shop *reckon.Workshop) (LogView, error) {
 			continue
 		}
 		g := GateView{Title: gateTitle(step.Gate), Planned: *step.Expect}
-		if _, m, ok := p.MeasuredAt(step.Gate); ok {
+		if _, m, ok := p.MeasuredAs(step.Gate); ok {
 			g.Measured = &reckon.Size{Width: reckon.Show(m.Width, p.Style()), Height: reckon.Show(m.Height, p.Style())}
 			g.Off = &reckon.Size{
 				Width:  reckon.Show(m.Width-length.Length(step.Expect.Width.NM), p.Style()),
@@ -466,7 +470,7 @@ func logView(e store.LogEntry, shop *reckon.Workshop) (LogView, error) {
 }
 
 func gateTitle(gate string) string {
-	if gate == work.CoverFinished {
+	if gate == ref.CoverFinished.String() {
 		return "Finished cover"
 	}
 	return "Front before the back was cut"

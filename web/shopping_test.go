@@ -66,9 +66,9 @@ func TestWhatIsCutIsNotBought(t *testing.T) {
 	call(t, h, "GET", reading, nil, &view)
 	var doc map[string]any
 	require.NoError(t, json.Unmarshal(view.Plan, &doc))
-	var cut []string
+	cut := map[string]any{}
 	for _, c := range view.Reckoning.Cuts {
-		cut = append(cut, c.ID)
+		cut[c.ID] = map[string]any{}
 	}
 	doc["progress"] = map[string]any{"cut": cut}
 	require.Equal(t, 200, call(t, h, "PUT", reading, map[string]any{"base": view.Revision, "plan": doc, "label": "all cut"}, nil).Code)

@@ -141,7 +141,11 @@ func both(dir, name string) (before, now any, err error) {
 	if err != nil {
 		return nil, nil, err
 	}
-	return decode(kept), decode(made), nil
+	before = decode(kept)
+	if names, err := planfile.NamesOfOne(data); err == nil {
+		before = renamed(before, names)
+	}
+	return before, decode(made), nil
 }
 
 // decode reads JSON with its numbers as they are written; what is no JSON reads as nothing.

@@ -16,6 +16,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/outline"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/shape"
 	_ "umschlag/seeded"
 )
@@ -48,7 +49,7 @@ func at(left, top length.Length) plan.At { return plan.At{Left: ptr(left), Top: 
 
 func TestShapesArePlacedByMeasuredDistances(t *testing.T) {
 	body := square(8*in, plan.At{Middle: true, Bottom: ptr(7 * in / 2)})
-	body.Name = "body"
+	body.Key = "body"
 	for name, c := range map[string]struct {
 		shape plan.Shape
 		x, y  length.Length
@@ -69,7 +70,7 @@ func TestShapesArePlacedByMeasuredDistances(t *testing.T) {
 func TestAShapeMayBePlacedFromALaterOne(t *testing.T) {
 	wheel := plan.Shape{Shape: "circle", Width: 2 * in, From: "body", At: at(0, 0)}
 	body := square(8*in, at(3*in, 4*in))
-	body.Name = "body"
+	body.Key = "body"
 	assert.Equal(t, 3*in, laid(t, wheel, body)[0].X)
 }
 
@@ -117,7 +118,7 @@ func TestTwinsAreMirroredOrTheSameWayRound(t *testing.T) {
 
 func TestATwinIsMirroredWithinWhatItIsPlacedFrom(t *testing.T) {
 	body := square(8*in, at(2*in, 4*in))
-	body.Name = "body"
+	body.Key = "body"
 	three := laid(t, body, plan.Shape{Shape: "circle", Width: 2 * in, From: "body", At: at(in, 7*in), Twin: plan.MirrorTwin})
 	assert.Equal(t, 3*in, three[1].X)
 	assert.Equal(t, 7*in, three[2].X, "1 in from the right edge of the body")
@@ -236,7 +237,7 @@ func TestASoundLayoutIsPassed(t *testing.T) {
 }
 
 func TestWhatCannotBePlacedIsNamed(t *testing.T) {
-	named := func(name, from string) plan.Shape { return plan.Shape{Name: name, Shape: "square", From: from} }
+	named := func(key, from ref.Key) plan.Shape { return plan.Shape{Key: key, Shape: "square", From: from} }
 	for name, c := range map[string]struct {
 		shapes      []plan.Shape
 		code, about string
@@ -247,7 +248,6 @@ func TestWhatCannotBePlacedIsNamed(t *testing.T) {
 		"no such shape":       {[]plan.Shape{named("", "roof")}, "shape-from", "/face/applique/0/from"},
 		"from itself":         {[]plan.Shape{named("a", "a")}, "shape-from", "/face/applique/0/from"},
 		"round in a circle":   {[]plan.Shape{named("a", "b"), named("b", "a")}, "shape-from", "/face/applique/1/from"},
-		"one name twice":      {[]plan.Shape{named("a", ""), named("a", "")}, "shape-name", "/face/applique/1/name"},
 		"too many":            {make([]plan.Shape, 501), "shape-many", "/face/applique"},
 	} {
 		placed, found := applique.Place(face(c.shapes...))

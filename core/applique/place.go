@@ -6,6 +6,7 @@ package applique
 import (
 	"fmt"
 	"math"
+	"slices"
 	"strings"
 
 	"umschlag/core/finding"
@@ -88,7 +89,6 @@ func Place(o Order) ([]Placed, finding.List) {
 		p.found.Add(finding.Stop, "shape-many", o.About, fmt.Sprintf("There are %d shapes.", len(o.Shapes)), fmt.Sprintf("Keep up to %d on one face.", most))
 		return nil, p.found
 	}
-	p.named()
 	for i := range o.Shapes {
 		p.read(i)
 	}
@@ -129,17 +129,6 @@ func sides(list []Placed) int {
 }
 
 func (p *placer) about(i int) string { return fmt.Sprintf("%s/%d", p.About, i) }
-
-// named finds names that are given twice.
-func (p *placer) named() {
-	first := map[string]bool{}
-	for i, s := range p.Shapes {
-		if s.Name != "" && first[s.Name] {
-			p.found.Add(finding.Stop, "shape-name", p.about(i)+"/name", fmt.Sprintf("Two shapes are called %q.", s.Name), "Give one of them another name.")
-		}
-		first[s.Name] = true
-	}
-}
 
 // read draws a shape at its size, its middle at the origin, flipped and turned.
 func (p *placer) read(i int) {
@@ -216,7 +205,7 @@ func quoted(text string) string {
 func (p *placer) frameOf(i int) frame {
 	from := p.Shapes[i].From
 	for _, other := range p.placed {
-		if from != "" && other.Shape.Name == from {
+		if from != "" && other.Shape.Key == from {
 			return frame{other.X, other.Y, other.Width, other.Height}
 		}
 	}
@@ -231,13 +220,13 @@ func (p *placer) place(i int) {
 	p.state[i] = 1
 	s := p.Shapes[i]
 	if s.From != "" {
-		k := p.called(s.From)
+		k := p.keyed(s.From)
 		switch {
 		case k < 0:
-			p.found.Add(finding.Stop, "shape-from", p.about(i)+"/from", fmt.Sprintf("No shape is called %q.", s.From), "Give that shape a name, or place this one from the edges.")
+			p.found.Add(finding.Stop, "shape-from", p.about(i)+"/from", "The shape that this one is placed from is not there.", "Choose another one, or place it from the edges.")
 			return
 		case p.state[k] == 1:
-			p.found.Add(finding.Stop, "shape-from", p.about(i)+"/from", fmt.Sprintf("%q is placed from a shape that is placed from itself in the end.", s.From), "Place one of them from the edges.")
+			p.found.Add(finding.Stop, "shape-from", p.about(i)+"/from", fmt.Sprintf("%s is placed from a shape that is placed from itself in the end.", p.title(k)), "Place one of them from the edges.")
 			return
 		}
 		if p.place(k); p.found.Stopped() {
@@ -257,13 +246,8 @@ func (p *placer) place(i int) {
 	p.state[i] = 2
 }
 
-func (p *placer) called(name string) int {
-	for i, s := range p.Shapes {
-		if s.Name == name {
-			return i
-		}
-	}
-	return -1
+func (p *placer) keyed(key ref.Key) int {
+	return slices.IndexFunc(p.Shapes, func(s plan.Shape) bool { return s.Key == key })
 }
 
 // title is the name of a shape, or of its form, with its number where others have the

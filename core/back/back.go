@@ -71,8 +71,10 @@ type Notion struct {
 
 // Making is one thing to do to the back before it is closed.
 type Making struct {
-	ID, Title, Text, Press, Check, Caution string
-	Machine                                machine.SetUp
+	// Role is what is done.
+	Role                               ref.Role
+	Title, Text, Press, Check, Caution string
+	Machine                            machine.SetUp
 }
 
 // hemming is how the machine is set up for hems of one or two layers.

@@ -66,7 +66,7 @@ func acrossZip(o Order) (Back, finding.List) {
 	b.Sewn = o.along("beside the zip", 2)
 	b.Making = []Making{o.insertZip()}
 	if flap > 0 {
-		b.Making = append(b.Making, Making{ID: "flap", Title: "Pinch the flap", Press: "Press the flap over the zip.",
+		b.Making = append(b.Making, Making{Role: ref.DoFlap, Title: "Pinch the flap", Press: "Press the flap over the zip.",
 			Text: fmt.Sprintf("Fold the right piece so that it stands %s over the zip, and stitch it down at both ends within the seam allowance.", o.text(flap))})
 	}
 	b.Laid = o.zipLaid()
@@ -78,7 +78,7 @@ func acrossZip(o Order) (Back, finding.List) {
 }
 
 func (o Order) insertZip() Making {
-	return Making{ID: "zip", Title: "Sew the zip in", Machine: machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 2.5 mm", Needle: "80/12"},
+	return Making{Role: ref.DoZip, Title: "Sew the zip in", Machine: machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 2.5 mm", Needle: "80/12"},
 		Text:  fmt.Sprintf("Press %s under along one long edge of each piece. Lay the folds along the teeth of the closed zip, %s of each end sewn shut, and stitch down both sides.", o.text(o.Plan.Seam), o.text(o.Seam+o.Flange+zipEnd)),
 		Check: fmt.Sprintf("Sewn together, the back is %s wide, as the front. Trim what is beyond, the zip too: sew across its teeth before you cut it.", o.text(o.width()))}
 }
@@ -114,7 +114,7 @@ func sideZip(o Order) (Back, finding.List) {
 	b.Notions = zipOf(open, ends)
 	b.Marks = []Mark{{ZipBox, Box{X: (o.width() - open.Total()) / 2, Y: o.height() - o.Seam - zipWide/2, Width: open.Total(), Height: zipWide}}}
 	b.Sewn = sum.Repeat(2, sum.Part, "beside the zip", open.Total())
-	b.Making = []Making{{ID: "zip", Title: "Sew the zip into the bottom seam", Machine: machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 2.5 mm", Needle: "80/12"},
+	b.Making = []Making{{Role: ref.DoZip, Title: "Sew the zip into the bottom seam", Machine: machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 2.5 mm", Needle: "80/12"},
 		Text:  fmt.Sprintf("Front and back right sides together: sew the bottom seam from both corners to where the opening begins, %s in all, and baste the rest. Press it open, lay the closed zip face down on it, stitch both sides, and take the basting out.", o.text(o.Finished-open.Total())),
 		Check: "The zip runs freely and no tape shows."}}
 	b.Laid = "The bottom is sewn already: the other three sides. " + openFirst
@@ -147,7 +147,7 @@ func sewnShut(o Order) (Back, finding.List) {
 			Height: sum.Of(sum.Part, "stands out", tab).Between(sum.Seam, "seam allowance", o.Seam),
 		}.UpTo(o.Step)})
 		b.Marks = append(b.Marks, Mark{HemLine, Box{X: (o.width() - gap) / 2, Y: o.height() - o.Seam - tab, Width: gap}})
-		b.Making = []Making{{ID: "tab", Title: "Sew the tabs on", Text: "One to the front and one to the back, right sides together along the stretch of the gap; press them outwards.", Press: "Press the tabs outwards."}}
+		b.Making = []Making{{Role: ref.DoTab, Title: "Sew the tabs on", Text: "One to the front and one to the back, right sides together along the stretch of the gap; press them outwards.", Press: "Press the tabs outwards."}}
 		b.Sewn = sum.Repeat(2, sum.Part, "tab", gap)
 		b.Turned = "Turn it through the gap, put the pad in, turn the tabs inside, and close the gap with one line of top-stitching."
 	}

@@ -8,11 +8,13 @@ package cover
 
 import (
 	"fmt"
+	"strings"
 
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/outline"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 )
 
@@ -80,6 +82,23 @@ type Join struct {
 	// Starts says, for each run of the first, where on the second's seam it begins;
 	// absent: at its beginning.
 	Starts []length.Length
+}
+
+// Seats name the join by the edges it joins: what is sewn to what.
+func (j Join) Seats() [2]ref.Seat {
+	var out [2]ref.Seat
+	for side, runs := range j.Runs {
+		var edges []string
+		for _, run := range runs {
+			words := make([]string, len(run))
+			for i, e := range run {
+				words[i] = string(e)
+			}
+			edges = append(edges, strings.Join(words, "+"))
+		}
+		out[side] = ref.Seat{Piece: j.Between[side], Edges: strings.Join(edges, "|")}
+	}
+	return out
 }
 
 // Start is where run i of the first piece begins on the second's seam.

@@ -4,13 +4,14 @@
 package fit
 
 import (
+	"cmp"
 	"fmt"
 	"slices"
-	"strings"
 
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 	"umschlag/core/work"
 )
@@ -56,12 +57,8 @@ type Order struct {
 	Bordered               bool
 }
 
-// frontNames are the names under which the front is measured before the back
-// is cut.
-var frontNames = []string{work.FrontQuilted, work.FrontSewn, "front.trimmed", "front"}
-
-// otherNames are the other gates.
-var otherNames = []string{work.CoverFinished, work.FrontPieced, work.FrontUntrimmed, work.BackOverlap, work.PadFilled}
+// frontGates are where the front is measured before the back is cut.
+var frontGates = []ref.Ref{ref.FrontQuilted, ref.FrontSewn}
 
 // axis is one direction of a measured panel.
 type axis struct {
@@ -79,8 +76,8 @@ type axis struct {
 func Front(o Order) (Panel, finding.List) {
 	seam := o.Plan.Cover.Seam
 	p := Panel{Trimmed: o.Planned, Back: o.Planned, Closing: [2]length.Length{seam, seam}}
-	found := unknownNames(o.Plan)
-	i, m, ok := o.Plan.MeasuredAt(frontNames...)
+	var found finding.List
+	i, m, ok := o.Plan.MeasuredAt(frontGates...)
 	if !ok {
 		return p, found
 	}
@@ -134,28 +131,36 @@ func (o Order) apply(d axis, planned length.Length, remedy plan.Remedy) {
 	}
 }
 
-func unknownNames(p plan.Plan) finding.List {
+// Unknown says of measurements that nothing waits for them: no step of the plan has their
+// gate.
+func Unknown(p plan.Plan, steps []work.Step) finding.List {
+	if len(p.Measured) == 0 {
+		return nil
+	}
+	gates := map[string]bool{}
+	for _, g := range slices.Concat(frontGates, []ref.Ref{ref.PadFilled}) {
+		gates[g.String()] = true // the fibre has its place beside the steps, and a front may be quilted later
+	}
+	waiting := ""
+	for _, s := range steps {
+		if s.Gate != (ref.Ref{}) {
+			gates[s.Gate.String()] = true
+			waiting = cmp.Or(waiting, s.Gate.String())
+		}
+	}
 	var found finding.List
-	known := append(slices.Clone(otherNames), frontNames...)
-next:
 	for i, m := range p.Measured {
-		if strings.HasPrefix(m.What, work.FrontRow) || strings.HasPrefix(m.What, work.Joined) {
-			continue
+		if !gates[m.Gate] {
+			found.Add(finding.Warn, "measured-unknown", finding.Path("measured", i, "gate"),
+				fmt.Sprintf("Nothing in this plan waits for %q.", m.Gate), fmt.Sprintf("Use the gate of one of its steps, such as %s, or take it out.", cmp.Or(waiting, ref.FrontQuilted.String())))
 		}
-		for _, k := range known {
-			if k == m.What {
-				continue next
-			}
-		}
-		found.Add(finding.Warn, "measured-unknown", finding.Path("measured", i, "what"),
-			fmt.Sprintf("Nothing in this plan waits for %q.", m.What), fmt.Sprintf("Use %s or %s.", work.FrontQuilted, work.CoverFinished))
 	}
 	return found
 }
 
 // sure reports that what was measured of the front was looked at twice.
 func (o Order) sure() bool {
-	_, m, ok := o.Plan.MeasuredAt(frontNames...)
+	_, m, ok := o.Plan.MeasuredAt(frontGates...)
 	return ok && m.Sure
 }
 

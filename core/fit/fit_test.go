@@ -29,7 +29,7 @@ func order(measured ...plan.Measured) fit.Order {
 }
 
 func at(what string, w, h length.Length) plan.Measured {
-	return plan.Measured{What: what, Width: w, Height: h}
+	return plan.Measured{Gate: what, Width: w, Height: h}
 }
 
 func TestUnmeasuredThePlanHolds(t *testing.T) {
@@ -40,8 +40,8 @@ func TestUnmeasuredThePlanHolds(t *testing.T) {
 	assert.Empty(t, found)
 }
 
-func TestEveryNameOfTheGateIsTaken(t *testing.T) {
-	for _, name := range []string{"front.quilted", "front.sewn", "front.trimmed", "front"} {
+func TestTheFrontIsMeasuredAtEitherGate(t *testing.T) {
+	for _, name := range []string{"gate.piece:front.role:quilted", "gate.piece:front.role:sewn"} {
 		p, found := fit.Front(order(at(name, planned-in/8, planned)))
 		assert.True(t, p.Measured, name)
 		assert.Equal(t, planned-in/8, p.Trimmed.Width.Total(), name)
@@ -50,7 +50,7 @@ func TestEveryNameOfTheGateIsTaken(t *testing.T) {
 }
 
 func TestTheLastMeasurementOfTheFrontHolds(t *testing.T) {
-	p, found := fit.Front(order(at("front.sewn", planned-in, planned), at("front.quilted", planned, planned+in/8)))
+	p, found := fit.Front(order(at("gate.piece:front.role:sewn", planned-in, planned), at("gate.piece:front.role:quilted", planned, planned+in/8)))
 	assert.Equal(t, planned, p.Trimmed.Width.Total())
 	assert.Equal(t, planned+in/8, p.Trimmed.Height.Total())
 	require.Len(t, found, 1)
@@ -58,7 +58,7 @@ func TestTheLastMeasurementOfTheFrontHolds(t *testing.T) {
 }
 
 func TestOneSideMeasuredLeavesTheOtherPlanned(t *testing.T) {
-	p, _ := fit.Front(order(at("front", planned-in/8, 0)))
+	p, _ := fit.Front(order(at("gate.piece:front.role:sewn", planned-in/8, 0)))
 	assert.True(t, p.Measured)
 	assert.Equal(t, sum.Measured, p.Trimmed.Width[0].Kind)
 	assert.Equal(t, planned, p.Trimmed.Height.Total())
@@ -66,7 +66,7 @@ func TestOneSideMeasuredLeavesTheOtherPlanned(t *testing.T) {
 }
 
 func TestTheFinishedCoverDoesNotChangeTheCuts(t *testing.T) {
-	p, found := fit.Front(order(at("cover.finished", 18*in, 18*in)))
+	p, found := fit.Front(order(at("gate.role:finished", 18*in, 18*in)))
 	assert.False(t, p.Measured)
 	assert.Empty(t, found)
 }
@@ -85,7 +85,7 @@ func TestRemediesAreOpenWithinTheirLimits(t *testing.T) {
 		"an inch too much": {in, []string{"trim", "seam", "follow", "accept"}},
 	} {
 		t.Run(name, func(t *testing.T) {
-			p, _ := fit.Front(order(at("front", planned+c.off, planned)))
+			p, _ := fit.Front(order(at("gate.piece:front.role:sewn", planned+c.off, planned)))
 			var open []string
 			for _, r := range p.Remedies {
 				assert.NotEmpty(t, r.Text)
@@ -100,7 +100,7 @@ func TestRemediesAreOpenWithinTheirLimits(t *testing.T) {
 
 func TestWhatTheDifferenceIsPutDownTo(t *testing.T) {
 	says := func(off length.Length, seams int) string {
-		o := order(at("front", planned+off, planned))
+		o := order(at("gate.piece:front.role:sewn", planned+off, planned))
 		o.SeamsAcross = seams
 		_, found := fit.Front(o)
 		require.NotEmpty(t, found)
@@ -112,16 +112,16 @@ func TestWhatTheDifferenceIsPutDownTo(t *testing.T) {
 }
 
 func TestACoverLargerThanItsPadSaysSo(t *testing.T) {
-	o := order(at("front", planned, planned+2*in))
+	o := order(at("gate.piece:front.role:sewn", planned, planned+2*in))
 	p, _ := fit.Front(o)
 	assert.Contains(t, p.Remedies[len(p.Remedies)-1].Text, "21″ up, 1″ larger than the pad")
 }
 
 func TestASlipIsAskedAboutFirst(t *testing.T) {
-	_, found := fit.Front(order(at("front", planned*2, planned)))
+	_, found := fit.Front(order(at("gate.piece:front.role:sewn", planned*2, planned)))
 	require.Len(t, found, 2)
 	assert.Equal(t, []string{"measured-slip", "front-over"}, []string{found[0].Code, found[1].Code})
-	sure := order(at("front", planned*2, planned))
+	sure := order(at("gate.piece:front.role:sewn", planned*2, planned))
 	sure.Plan.Measured[0].Sure = true
 	_, found = fit.Front(sure)
 	require.Len(t, found, 1, "once it was measured twice, it is so")
@@ -136,7 +136,7 @@ func TestTheSeamRemedyComesOut(t *testing.T) {
 		if off == 0 {
 			return
 		}
-		p, _ := fit.Front(order(at("front", planned+off, planned)))
+		p, _ := fit.Front(order(at("gate.piece:front.role:sewn", planned+off, planned)))
 		seam := in/4 + off/2
 		assert.Equal(t, planned-in/2, p.Trimmed.Width.Total()-2*seam)
 		for _, r := range p.Remedies {

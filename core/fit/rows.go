@@ -2,14 +2,12 @@ package fit
 
 import (
 	"fmt"
-	"strconv"
-	"strings"
 
 	"umschlag/core/finding"
 	"umschlag/core/front"
 	"umschlag/core/length"
 	"umschlag/core/plan"
-	"umschlag/core/work"
+	"umschlag/core/ref"
 )
 
 // near is how far a row may be off before its seams are looked at. Common practice.
@@ -19,23 +17,25 @@ const near = length.Inch / 16
 // of its seams.
 func Rows(p plan.Plan, bands []front.Band) finding.List {
 	var found finding.List
+	if len(p.Measured) == 0 {
+		return nil
+	}
 	text := p.Style().Text
+	rows := map[string]front.Band{}
+	for _, b := range bands {
+		rows[ref.Row(b.In, b.No).String()] = b
+	}
 	for i, m := range p.Measured {
-		number, is := strings.CutPrefix(m.What, work.FrontRow)
-		n, err := strconv.Atoi(number)
-		if !is || err != nil || m.Width == 0 {
-			continue
-		}
-		for _, b := range bands {
+		if b, is := rows[m.Gate]; is && m.Width > 0 {
 			off := m.Width - b.Length
-			if b.Number != n || b.Length == 0 || off.Abs() < near || b.Pieces < 2 {
+			if b.Length == 0 || off.Abs() < near || b.Pieces < 2 {
 				continue
 			}
 			each := off.Abs().Div(threads * (b.Pieces - 1))
 			how := map[bool]string{true: "short", false: "long"}[off < 0]
 			why := map[bool]string{true: "fat", false: "narrow"}[off < 0]
 			found.Add(finding.Warn, "row-"+how, finding.Path("measured", i, "width"),
-				fmt.Sprintf("Row %d is %s %s: its %d seams, each %s %s on both sides, would do it.", n, text(off.Abs()), how, b.Pieces-1, text(each), why),
+				fmt.Sprintf("Row %d is %s %s: its %d seams, each %s %s on both sides, would do it.", b.Number, text(off.Abs()), how, b.Pieces-1, text(each), why),
 				"Sew the next row with that in mind; all rows off alike can stay, and the border takes it up.")
 		}
 	}

@@ -11,6 +11,7 @@ import (
 	"umschlag/core/fit"
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 	"umschlag/core/work"
 )
@@ -20,7 +21,7 @@ type xy struct{ x, y float64 }
 // measured is a panel by its corners, clockwise from the upper left, as a tape sees it.
 func measured(q [4]xy) plan.Measured {
 	far := func(a, b xy) length.Length { return length.FromFloat(math.Hypot(a.x-b.x, a.y-b.y) * in.Float()) }
-	return plan.Measured{What: "front.untrimmed", Sides: &plan.Sides{Top: far(q[0], q[1]), Right: far(q[1], q[2]), Bottom: far(q[2], q[3]), Left: far(q[3], q[0])},
+	return plan.Measured{Gate: "gate.piece:front.role:untrimmed", Sides: &plan.Sides{Top: far(q[0], q[1]), Right: far(q[1], q[2]), Bottom: far(q[2], q[3]), Left: far(q[3], q[0])},
 		Diagonals: &plan.Diagonals{Falling: far(q[0], q[2]), Rising: far(q[1], q[3])}}
 }
 
@@ -95,17 +96,17 @@ func TestTheChosenRemedyDecidesWhatFollows(t *testing.T) {
 		plan.OtherSeam:  {short, short, in/4 - in/16},
 		plan.EaseIn:     {short, planned, in / 4},
 	} {
-		m := at("front.sewn", short, planned)
+		m := at("gate.piece:front.role:sewn", short, planned)
 		m.Across = remedy
 		p, found := fit.Front(order(m))
 		assert.Equal(t, []length.Length{c.trimmed, c.back, c.seam}, []length.Length{p.Trimmed.Width.Total(), p.Back.Width.Total(), p.Closing[0]}, remedy)
 		assert.Len(t, found, 1, remedy)
 	}
-	m := at("front.sewn", planned+in/4, planned)
+	m := at("gate.piece:front.role:sewn", planned+in/4, planned)
 	m.Across = plan.TrimOff
 	p, _ := fit.Front(order(m))
 	assert.Equal(t, planned, p.Trimmed.Width.Total())
-	m = at("front.sewn", planned-in, planned)
+	m = at("gate.piece:front.role:sewn", planned-in, planned)
 	m.Across = plan.EaseIn
 	p, found := fit.Front(order(m))
 	assert.Equal(t, planned-in, p.Back.Width.Total(), "an inch does not ease in: what is cut follows")
@@ -113,18 +114,19 @@ func TestTheChosenRemedyDecidesWhatFollows(t *testing.T) {
 }
 
 func TestOtherGatesAreJudged(t *testing.T) {
-	gate := func(name string, planned, got length.Length) []string {
+	join := func(piece string) ref.Ref { return ref.Seam([2]ref.Seat{{Piece: piece}, {Piece: "end"}}) }
+	gate := func(at ref.Ref, planned, got length.Length) []string {
 		p := plan.Base(length.Inches, plan.DefaultHabits(length.Inches))
-		p.Measured = []plan.Measured{{What: name, Width: got}}
+		p.Measured = []plan.Measured{{Gate: at.String(), Width: got}}
 		var codes []string
-		for _, f := range fit.Edge(p, work.Step{Gate: name, Expect: sum.Size{Width: sum.Of(sum.Part, "seam", planned)}}) {
+		for _, f := range fit.Edge(p, work.Step{Gate: at, Expect: sum.Size{Width: sum.Of(sum.Part, "seam", planned)}}) {
 			codes = append(codes, f.Code)
 		}
 		return codes
 	}
-	assert.Empty(t, gate("join.1", 40*in, 40*in+in/4), "that eases in")
-	assert.Equal(t, []string{"edge-long"}, gate("join.1", 40*in, 41*in))
-	assert.Equal(t, []string{"edge-short"}, gate("join.2", 40*in, 39*in))
-	assert.Equal(t, []string{"overlap-short"}, gate("back.overlap", 5*in, 4*in))
-	assert.Empty(t, gate("back.overlap", 5*in, 6*in))
+	assert.Empty(t, gate(join("main"), 40*in, 40*in+in/4), "that eases in")
+	assert.Equal(t, []string{"edge-long"}, gate(join("main"), 40*in, 41*in))
+	assert.Equal(t, []string{"edge-short"}, gate(join("band"), 40*in, 39*in))
+	assert.Equal(t, []string{"overlap-short"}, gate(ref.BackOverlap, 5*in, 4*in))
+	assert.Empty(t, gate(ref.BackOverlap, 5*in, 6*in))
 }

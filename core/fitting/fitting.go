@@ -26,7 +26,9 @@ type Line struct{ X1, Y1, X2, Y2 length.Length }
 
 // Part is a piece of cloth cut for a fitting.
 type Part struct {
+	// Title is what it is, and Adds what that adds to the title of its fitting.
 	Title string
+	Adds  string
 	Size  sum.Size
 	Count int
 	// Inside is what batting in it is cut to: its size without allowances.

@@ -143,7 +143,7 @@ func (m made) strip(title string, long length.Length, n int) Part {
 	if m.turnedIn() {
 		width = width.Plus(sum.Seam, "open end, turned in", m.seam)
 	}
-	return Part{Title: title, Count: n, Inside: m.inside(long, m.Width), Size: sum.Size{
+	return Part{Title: title, Adds: ", " + title, Count: n, Inside: m.inside(long, m.Width), Size: sum.Size{
 		Width:  width,
 		Height: sum.Of(sum.Part, "front", m.Width).Plus(sum.Part, "back", m.Width).Between(sum.Seam, "seam allowance", m.seam),
 	}}
@@ -153,7 +153,7 @@ func (m made) strip(title string, long length.Length, n int) Part {
 func pocket(m made) []Part {
 	width := sum.Of(sum.Part, "width", m.Width).Between(sum.Seam, "turned under", m.seam)
 	if m.Style == plan.FoldedPocket {
-		return []Part{{Title: "pocket, folded double", Count: count(m.Fitting), Inside: m.inside(m.Width, m.Height), Size: sum.Size{Width: width,
+		return []Part{{Title: "pocket, folded double", Adds: ", folded double", Count: count(m.Fitting), Inside: m.inside(m.Width, m.Height), Size: sum.Size{Width: width,
 			Height: sum.Of(sum.Part, "height in front", m.Height).Plus(sum.Part, "height behind", m.Height).Between(sum.Seam, "seam allowance", m.seam)}}}
 	}
 	return []Part{{Title: "pocket", Count: count(m.Fitting), Inside: m.inside(m.Width, m.Height), Size: sum.Size{Width: width,
@@ -248,7 +248,7 @@ func facing(m made) []Part {
 	if m.through() {
 		return nil
 	}
-	return []Part{{Title: "facing of the slit", Count: count(m.Fitting), Inside: m.inside(m.slitSpare, m.Length+m.slitSpare), Size: sum.Size{
+	return []Part{{Title: "facing of the slit", Adds: ", facing of the slit", Count: count(m.Fitting), Inside: m.inside(m.slitSpare, m.Length+m.slitSpare), Size: sum.Size{
 		Width:  sum.Of(sum.Part, "beside the slit", m.slitSpare),
 		Height: sum.Of(sum.Part, "length of the slit", m.Length).Plus(sum.Part, "beyond its end", m.slitSpare),
 	}}}

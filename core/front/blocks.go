@@ -17,6 +17,9 @@ import (
 
 // Unit is something that is sewn before the rows of a face.
 type Unit struct {
+	// In is the part of a stack it is of, No its number there, from 1.
+	In ref.Key
+	No int
 	// Cloths of its patches, each once; empty for the one that every block has of its own.
 	Cloths []string
 	// Sign of the division, for its name.
@@ -220,8 +223,9 @@ func (o Order) clothOf(letter, own string) string {
 	return cloths[i%len(cloths)]
 }
 
-// groupOf is the group a patch belongs to, with its part.
-func (g *gridder) groupOf(role Role, is ref.Role, name, title string, line outline.Outline, cloth string, mate string) *group {
+// groupOf is the group a patch belongs to, with its part; set tells patches apart that are cut
+// across sets of strips.
+func (g *gridder) groupOf(role Role, is ref.Role, name, set, title string, line outline.Outline, cloth string, mate string) *group {
 	r := block.RecipeOf(line, g.Seam, g.Style)
 	if role == BlockPatch && g.Triangles.Large() {
 		r = r.Large(g.Seam)
@@ -230,7 +234,7 @@ func (g *gridder) groupOf(role Role, is ref.Role, name, title string, line outli
 	if g.Triangles != plan.ManyTriangles {
 		mate = ""
 	}
-	key := fmt.Sprintf("%s %s %s %s %d %d", name, cloth, r.Kind, mate, r.Size.Width.Total()/1000, r.Size.Height.Total()/1000)
+	key := fmt.Sprintf("%s %s %s %s %s %d %d", name, set, cloth, r.Kind, mate, r.Size.Width.Total()/1000, r.Size.Height.Total()/1000)
 	if r.Kind == block.Template {
 		key += shapeKey(line)
 	}
@@ -238,7 +242,7 @@ func (g *gridder) groupOf(role Role, is ref.Role, name, title string, line outli
 		return grp
 	}
 	grp := &group{role: role, named: ref.Ref{Kind: ref.Cut, Of: g.In, Role: is, Cloth: cloth, No: len(g.order) + 1}, paints: "/cloth",
-		name: fmt.Sprintf("%s.%d.%s", strings.SplitN(name, ".", 2)[0], len(g.order)+1, cloth), title: title, cloth: cloth, recipe: r, line: line, paired: mate != ""}
+		name: fmt.Sprintf("%s.%d.%s", name, len(g.order)+1, cloth), title: title, cloth: cloth, recipe: r, line: line, paired: mate != ""}
 	if title == "" {
 		grp.title, grp.paints = names[r.Kind], "/cloths"
 	}
@@ -252,7 +256,7 @@ func (g *gridder) groupOf(role Role, is ref.Role, name, title string, line outli
 func (g *gridder) blockGroup(p block.Patch, own string) *group {
 	cloth := g.clothOf(p.Letter, own)
 	if p.Set == nil || g.Strips != plan.SewnSets {
-		return g.groupOf(BlockPatch, ref.BlockPatch, "block", "", p.Line, cloth, g.mateOf(p, own))
+		return g.groupOf(BlockPatch, ref.BlockPatch, "block", "", "", p.Line, cloth, g.mateOf(p, own))
 	}
 	set := g.asCloths(*p.Set, own)
 	key := fmt.Sprint(set.Segment/1000, set.Letters)
@@ -261,7 +265,7 @@ func (g *gridder) blockGroup(p block.Patch, own string) *group {
 	}
 	x1, y1, x2, y2 := p.Line.Bounds()
 	width := length.FromFloat(x2-x1) + length.FromFloat(y2-y1) - p.Set.Segment
-	grp := g.groupOf(BlockPatch, ref.BlockPatch, "block."+key, "", p.Line, cloth, "")
+	grp := g.groupOf(BlockPatch, ref.BlockPatch, "block", key, "", p.Line, cloth, "")
 	if grp.set == nil {
 		grp.set, grp.setKey, grp.width = &set, key, width
 	}

@@ -171,7 +171,7 @@ func (r *ring) strips(runs []run) {
 
 // of names a part of the border.
 func (r *ring) of(role ref.Role) ref.Ref {
-	return ref.Ref{Kind: ref.Cut, Of: r.key("b", r.n-1), Role: role}
+	return ref.Ref{Kind: ref.Cut, Of: r.border.Key, Role: role}
 }
 
 // strip names a strip of a side of the border, or its patches of a cloth: those of the sides

@@ -13,6 +13,8 @@ import (
 
 // Found is how a panel that is there already is cut to its size.
 type Found struct {
+	// In is the part of a stack that it fills.
+	In   ref.Key
 	Kind plan.PanelKind
 	// Size it is cut or trimmed to.
 	Size sum.Size

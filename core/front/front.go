@@ -6,6 +6,7 @@
 package front
 
 import (
+	"cmp"
 	"fmt"
 	"slices"
 
@@ -138,8 +139,11 @@ type Band struct {
 	Pieces int
 	// Length as sewn, raw edge to raw edge; 0 where its ends are trimmed later.
 	Length length.Length
-	// Group is the number of the grid within a stack that it belongs to, from 1.
+	// Group is the number of the grid within a stack that it belongs to, from 1; In is the
+	// part of the stack, and No its number among the rows of its own face, from 1.
 	Group int
+	In    ref.Key
+	No    int
 	// Sashes are in it between the patches; Posts marks a row of sashes and posts.
 	Sashes, Posts bool
 }
@@ -216,14 +220,17 @@ type Face struct {
 	Worked []Worked
 }
 
-// Worked is a part of a stack with steps of its own; its name stands before theirs.
+// Worked is a part of a stack with steps of its own.
 type Worked struct {
-	Name string
+	// In is the part.
+	In   ref.Key
 	Face Face
 }
 
 // Grid is what its steps have to know of a grid of patches.
 type Grid struct {
+	// In is the part of a stack that it fills.
+	In            ref.Key
 	Columns, Rows int
 	// Patch is a patch or a block as it is sewn into its row, with seams.
 	Patch sum.Size
@@ -324,6 +331,7 @@ func Build(o Order) (Face, finding.List) {
 	if said = append(said, more...); said.Stopped() {
 		return Face{}, said
 	}
+	f.named(o.In)
 	if said = append(said, f.apply(o)...); said.Stopped() {
 		return Face{}, said
 	}
@@ -334,7 +342,7 @@ func Build(o Order) (Face, finding.List) {
 func (f *Face) apply(o Order) finding.List {
 	placed, found := applique.Place(AppliqueOf(o.Face, o.Path, f.Finished, o.Step))
 	for i := range placed {
-		placed[i].Key = o.key("s", placed[i].Index)
+		placed[i].Key = placed[i].Shape.Key
 	}
 	f.Applied = append(f.Applied, placed...)
 	return found
@@ -417,8 +425,31 @@ func (o Order) ofCloth(role ref.Role, cloth string) ref.Ref {
 	return out
 }
 
-// key names what has no key of its own by its place in its list.
-func (o Order) key(list string, i int) ref.Key { return o.In + ref.Key(fmt.Sprintf("%s%d", list, i+1)) }
+// named says of rows, units and sets of strips which part of a stack they are of, and
+// numbers them within it; those of the parts of a stack are named already.
+func (f *Face) named(in ref.Key) {
+	for i := range f.Bands {
+		if f.Bands[i].No == 0 {
+			f.Bands[i].In, f.Bands[i].No = in, i+1
+		}
+	}
+	for i := range f.Units {
+		if f.Units[i].No == 0 {
+			f.Units[i].In, f.Units[i].No = in, i+1
+		}
+	}
+	for i := range f.Sets {
+		if f.Sets[i].No == 0 {
+			f.Sets[i].In, f.Sets[i].No = in, i+1
+		}
+	}
+	for i := range f.Grids {
+		f.Grids[i].In = cmp.Or(f.Grids[i].In, in)
+	}
+	for i := range f.Found {
+		f.Found[i].In = cmp.Or(f.Found[i].In, in)
+	}
+}
 
 // part is the index of a part like p, which is added where there is none yet. Parts
 // are alike when their refs are; count is what it is needed for once more.

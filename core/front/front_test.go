@@ -29,7 +29,7 @@ func size(w, h length.Length) sum.Size {
 
 // order is a face that finishes w × h and is not quilted.
 func order(f plan.Face, w, h length.Length) front.Order {
-	return front.Order{Face: f, Path: "/pieces/front/face", Finished: size(w, h), Trimmed: size(w+2*seam, h+2*seam), Top: size(w+2*seam, h+2*seam),
+	return front.Order{Face: f.Keyed(nil), Path: "/pieces/front/face", Finished: size(w, h), Trimmed: size(w+2*seam, h+2*seam), Top: size(w+2*seam, h+2*seam),
 		Seam: seam, Step: eighth, Style: length.Style{Unit: length.Inches}}
 }
 

@@ -141,7 +141,7 @@ func (g *gridder) corner(leg float64, band int, drawn outline.Outline) {
 }
 
 func (g *gridder) setting(is ref.Role, name, title string, cut outline.Outline, band int, drawn outline.Outline) {
-	grp := g.groupOf(Setting, is, name, title, cut, g.settingCloth(), "")
+	grp := g.groupOf(Setting, is, name, "", title, cut, g.settingCloth(), "")
 	grp.count++
 	if p := &g.Parts[grp.part]; grp.count == 1 {
 		p.Finished += ", the straight grain outside"

@@ -54,7 +54,7 @@ func stack(o Order) (Face, finding.List) {
 		for _, p := range built.Applied {
 			f.Applied = append(f.Applied, p.Lower(at, o.Finished.Height.Total()))
 		}
-		f.worked(built, i)
+		f.worked(built, sub.In)
 		sewn = sewn.Plus(sum.Part, fmt.Sprintf("part %d as sewn, less its seams", i+1), built.Sewn.Height.Total()-2*o.Seam)
 		if len(wide) == 0 || built.Sewn.Width.Total() < wide.Total() {
 			wide = built.Sewn.Width // wider ones are centred and squared up
@@ -73,7 +73,7 @@ func stack(o Order) (Face, finding.List) {
 // partOf is the order of one part of a stack.
 func (o Order) partOf(i int, p plan.Part, above, below length.Length) Order {
 	sub := o
-	sub.Face, sub.Path, sub.In = p.Face, fmt.Sprintf("%s/parts/%d/face", o.Path, i), o.key("p", i)
+	sub.Face, sub.Path, sub.In = p.Face, fmt.Sprintf("%s/parts/%d/face", o.Path, i), p.Key
 	sub.Held.Top, sub.Held.Bottom = o.Held.Top || i > 0, o.Held.Bottom || i < len(o.Face.Parts)-1
 	sub.Finished.Height = sum.Of(sum.Part, "height of the part", p.Height)
 	sub.Trimmed.Height = sub.Finished.Height.Between(sum.Seam, "seam allowance", o.Seam)
@@ -95,14 +95,11 @@ func (o Order) partOf(i int, p plan.Part, above, below length.Length) Order {
 }
 
 // worked keeps a part, or the parts of a stack within it, that has steps of its own.
-func (f *Face) worked(g Face, i int) {
-	name := fmt.Sprintf("part.%d.", i+1)
+func (f *Face) worked(g Face, in ref.Key) {
 	if g.Gather != nil || g.Windows != nil {
-		f.Worked = append(f.Worked, Worked{Name: name, Face: g})
+		f.Worked = append(f.Worked, Worked{In: in, Face: g})
 	}
-	for _, w := range g.Worked {
-		f.Worked = append(f.Worked, Worked{Name: name + w.Name, Face: w.Face})
-	}
+	f.Worked = append(f.Worked, g.Worked...)
 }
 
 // add is a part of a stack that begins at a height.

@@ -68,7 +68,7 @@ func strips(o Order) (Face, finding.List) {
 			cell.X, cell.Y, cell.Width, cell.Height = -startReach, from, b.whole+startReach+endReach, to-from
 			seam.Y1, seam.Y2, seam.X1, seam.X2 = from.Float(), from.Float(), cell.X.Float(), (cell.X + cell.Width).Float()
 		}
-		cell.Part = f.part(Part{Ref: ref.Ref{Kind: ref.Cut, Of: o.key("t", i), Role: ref.Strip}, Paints: fmt.Sprintf("/strips/%d/cloth", i), Name: fmt.Sprintf("strip.%d", i+1), Title: fmt.Sprintf("Strip %d", i+1), Role: Strip, Cloth: s.Cloth, Size: size}, 1)
+		cell.Part = f.part(Part{Ref: ref.Ref{Kind: ref.Cut, Of: s.Key, Role: ref.Strip}, Paints: fmt.Sprintf("/strips/%d/cloth", i), Name: fmt.Sprintf("strip.%d", i+1), Title: fmt.Sprintf("Strip %d", i+1), Role: Strip, Cloth: s.Cloth, Size: size}, 1)
 		f.cell(cell)
 		if i > 0 {
 			f.seam(seam)
@@ -103,6 +103,9 @@ func missing(list []plan.Strip, off length.Length, text func(length.Length) stri
 
 // Set is strips sewn side by side and cut across into segments.
 type Set struct {
+	// In is the part of a stack it is of, No its number there, from 1.
+	In ref.Key
+	No int
 	// Cloths of its strips, from the top.
 	Cloths []string
 	// Count of such sets, each Length long before its end is squared, and cut into

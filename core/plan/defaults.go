@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"umschlag/core/length"
+	"umschlag/core/ref"
 )
 
 // What an absent key means, where it is not nothing. Widths are common practice.
@@ -73,6 +74,7 @@ func Base(unit length.Unit, h Habits) Plan {
 // and a cloth mean when they leave something out. It changes nothing that was
 // decided, and settling twice is settling once.
 func (p Plan) Settle() Plan {
+	p = p.Keyed(nil)
 	common, sizes := p.Pieces[Common], usualIn(p.Units)
 	p.Object = p.Object.settle().following(p.Piece("front").Face)
 	p.Cover = p.Cover.settle(sizes)
@@ -466,11 +468,23 @@ func (p Plan) Style() length.Style {
 	return length.Style{Unit: p.Units, Denominator: int64(p.Habits.Fraction)}
 }
 
-// MeasuredAt is the last measurement of one of the names; ok is false when
+// MeasuredAt is the last measurement at one of the gates; ok is false when
 // there is none.
-func (p Plan) MeasuredAt(names ...string) (index int, m Measured, ok bool) {
+func (p Plan) MeasuredAt(gates ...ref.Ref) (index int, m Measured, ok bool) {
+	if len(p.Measured) == 0 {
+		return 0, Measured{}, false
+	}
+	ids := make([]string, len(gates))
+	for i, g := range gates {
+		ids[i] = g.String()
+	}
+	return p.MeasuredAs(ids...)
+}
+
+// MeasuredAs is the same for gates by their refs as they are printed.
+func (p Plan) MeasuredAs(gates ...string) (index int, m Measured, ok bool) {
 	for i, got := range slices.Backward(p.Measured) {
-		if slices.Contains(names, got.What) {
+		if slices.Contains(gates, got.Gate) {
 			return i, got, true
 		}
 	}

@@ -1,18 +1,21 @@
 // Package plan knows the plan document: what a maker decides about a cover,
 // what an absent decision means, and which decisions cannot be right. It is the
-// one description of the file format umschlag/plan/1; the JSON Schema and the
+// one description of the file format umschlag/plan/2; the JSON Schema and the
 // types of the user interface are generated from it.
 package plan
 
-import "umschlag/core/length"
+import (
+	"umschlag/core/length"
+	"umschlag/core/ref"
+)
 
 // Format is the name and version every plan file carries.
-const Format = "umschlag/plan/1"
+const Format = "umschlag/plan/2"
 
 // Plan is one cover to be made, as decided so far. Sizes are exact lengths;
 // width is across and height is up, as the piece stands on the finished cover.
 type Plan struct {
-	// Format is always umschlag/plan/1.
+	// Format is always umschlag/plan/2.
 	Format string `json:"format" jsonschema:"required"`
 	// Title is what the maker calls the cover.
 	Title string `json:"title" jsonschema:"required"`
@@ -383,8 +386,11 @@ type Kept struct {
 
 // Colourway is a face in other cloths, under a name.
 type Colourway struct {
-	Name string `json:"name"`
-	// Face as it would be; it holds no colourways of its own.
+	// Key names it among the parts of its piece.
+	Key  ref.Key `json:"key,omitempty"`
+	Name string  `json:"name"`
+	// Face as it would be; it holds no colourways of its own, and its parts have the keys of
+	// the parts they stand for.
 	Face Face `json:"face"`
 }
 
@@ -448,6 +454,8 @@ type Sash struct {
 
 // Border goes round what is inside it.
 type Border struct {
+	// Key names it among the parts of its piece.
+	Key   ref.Key     `json:"key,omitempty"`
 	Width BorderWidth `json:"width"`
 	Cloth string      `json:"cloth,omitempty"`
 	// Corner: butted, mitred, or with squares.
@@ -476,12 +484,16 @@ type BorderWidth struct {
 
 // Strip of a strip face, finished.
 type Strip struct {
+	// Key names it among the parts of its piece.
+	Key   ref.Key       `json:"key,omitempty"`
 	Width length.Length `json:"width"`
 	Cloth string        `json:"cloth,omitempty"`
 }
 
 // Part of a stacked face.
 type Part struct {
+	// Key names it among the parts of its piece.
+	Key ref.Key `json:"key,omitempty"`
 	// Height as finished. The heights make up the height of the face.
 	Height length.Length `json:"height"`
 	Face   Face          `json:"face"`
@@ -489,7 +501,9 @@ type Part struct {
 
 // Shape is one appliquéd shape.
 type Shape struct {
-	// Name by which other shapes are placed from it.
+	// Key names it among the parts of its piece.
+	Key ref.Key `json:"key,omitempty"`
+	// Name by which it is spoken of.
 	Name string `json:"name,omitempty"`
 	// Shape is an SVG path or the name of a form.
 	Shape string `json:"shape"`
@@ -502,8 +516,8 @@ type Shape struct {
 	// At is the place of its outermost points, from the finished edges of the face or
 	// those of the shape in From.
 	At At `json:"at,omitempty"`
-	// From is the name of the shape it is placed from; the face itself when absent.
-	From string `json:"from,omitempty"`
+	// From is the key of the shape it is placed from; the face itself when absent.
+	From ref.Key `json:"from,omitempty"`
 	// Turn in degrees, anticlockwise.
 	Turn float64 `json:"turn,omitempty"`
 	// Flip mirrors it left to right before it is turned.
@@ -623,6 +637,8 @@ type Binding struct {
 
 // Fitting is something put on a piece. Which keys count depends on the kind.
 type Fitting struct {
+	// Key names it among the fittings.
+	Key    ref.Key       `json:"key,omitempty"`
 	Kind   FittingKind   `json:"kind"`
 	On     string        `json:"on"`
 	Length length.Length `json:"length,omitempty"`
@@ -723,8 +739,8 @@ type Swatch struct {
 
 // Measured is what was read off the tape at a gate.
 type Measured struct {
-	// What was measured: front.quilted, cover.finished.
-	What   string        `json:"what" jsonschema:"required"`
+	// Gate at which it was measured, by its ref.
+	Gate   string        `json:"gate" jsonschema:"required"`
 	Width  length.Length `json:"width,omitempty"`
 	Height length.Length `json:"height,omitempty"`
 	// Weight in grams, of the fibre that fills a pad: 0 to 20 000.
@@ -756,31 +772,29 @@ type Diagonals struct {
 
 // Progress is what is already done.
 type Progress struct {
-	// Cut lists the cuts ticked off, by their id in the reckoning.
-	Cut []string `json:"cut,omitempty"`
-	// Sizes are what cuts that are ticked off were cut to, by their ids: they stay so
+	// Cut is what is ticked off the cutting list, by its ref, as it was cut: it stays so
 	// whatever is measured or changed later.
-	Sizes map[string]Sized `json:"sizes,omitempty"`
-	// Spoiled is how many of a cut went wrong and are cut once more, by its id: 1 to 99.
+	Cut map[string]AsCut `json:"cut,omitempty"`
+	// Spoiled is how many of a cut went wrong and are cut once more, by its ref: 1 to 99.
 	Spoiled map[string]int `json:"spoiled,omitempty"`
-	// Done lists the steps ticked off, by their id in the reckoning.
+	// Done lists the steps ticked off, by their refs.
 	Done []string `json:"done,omitempty"`
 	// Returned lists the cloths, by their letters, of which what was left over is back in
 	// the cupboard.
 	Returned []string `json:"returned,omitempty"`
-	// Times are the minutes that steps took, by their ids.
+	// Times are the minutes that steps took, by their refs.
 	Times map[string]float64 `json:"times,omitempty"`
 	// Running is the step whose time is being taken; absent where none is.
 	Running *Running `json:"running,omitempty"`
-	// Skipped are steps that are left out, by their ids, each with the reason.
+	// Skipped are steps that are left out, by their refs, each with the reason.
 	Skipped map[string]string `json:"skipped,omitempty"`
-	// Early are steps that were done before what they need, by their ids, each with the
+	// Early are steps that were done before what they need, by their refs, each with the
 	// reason.
 	Early map[string]string `json:"early,omitempty"`
-	// Parts are the names of the parts that steps are divided into, by their ids: 2 to 12
-	// of each.
-	Parts map[string][]string `json:"parts,omitempty"`
-	// Made is through how many of several covers a step is, by its id.
+	// Parts are what steps are divided into, by their refs: 2 to 12 of each. The last part
+	// goes by the ref of the step.
+	Parts map[string][]StepPart `json:"parts,omitempty"`
+	// Made is through how many of several covers a step is, by its ref.
 	Made map[string]int `json:"made,omitempty"`
 	// Each tells that several covers are sewn one after the other; otherwise each step is
 	// done for all of them before the next.
@@ -789,11 +803,29 @@ type Progress struct {
 	Troubles []Mishap `json:"troubles,omitempty"`
 	// Inspected lists what was looked at and found in order when it was done.
 	Inspected []string `json:"inspected,omitempty"`
+	// Unread are names of an older plan that nothing in it answers to. They are kept, and
+	// mark nothing as done.
+	Unread []string `json:"unread,omitempty"`
+}
+
+// AsCut is what was cut: its size, and how many for all covers together; 0 where nobody
+// wrote it down, and then it is as the plan says.
+type AsCut struct {
+	Width  length.Length `json:"width,omitempty"`
+	Height length.Length `json:"height,omitempty"`
+	Count  int           `json:"count,omitempty"`
+}
+
+// StepPart is one part of a divided step.
+type StepPart struct {
+	// Key names it among the parts of its step.
+	Key  ref.Key `json:"key,omitempty"`
+	Name string  `json:"name"`
 }
 
 // Running is a step whose time is being taken.
 type Running struct {
-	// Step by its id, Since a moment such as 2026-03-01T19:30:00Z.
+	// Step by its ref, Since a moment such as 2026-03-01T19:30:00Z.
 	Step  string `json:"step" jsonschema:"required"`
 	Since string `json:"since" jsonschema:"required"`
 }

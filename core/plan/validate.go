@@ -9,6 +9,7 @@ import (
 
 	"umschlag/core/finding"
 	"umschlag/core/length"
+	"umschlag/core/ref"
 )
 
 // Counted cloth: squares to the inch, and squares of a design.
@@ -22,6 +23,8 @@ const (
 // slip of the pen.
 const (
 	largest    = 5 * length.Metre
+	longestCut = 100 * length.Metre
+	mostCut    = 100_000
 	leastSeam  = length.Inch / 16
 	mostSeam   = 2 * length.Inch
 	mostMargin = 6 * length.Inch
@@ -56,6 +59,12 @@ func (p Plan) Validate() finding.List {
 	v.habits(p.Habits)
 	for i, m := range p.Measured {
 		v.measured(finding.Path("measured", i), m)
+	}
+	for _, id := range slices.Sorted(maps.Keys(p.Progress.Cut)) {
+		cut, path := p.Progress.Cut[id], "/progress/cut/"+id
+		v.between(path+"/width", "What was cut", cut.Width, 0, longestCut)
+		v.between(path+"/height", "What was cut", cut.Height, 0, longestCut)
+		v.count(path+"/count", "What was cut of one kind", cut.Count, 0, mostCut)
 	}
 	for _, id := range slices.Sorted(maps.Keys(p.Progress.Spoiled)) {
 		v.count("/progress/spoiled/"+id, "What was spoiled of one cut", p.Progress.Spoiled[id], 1, mostSpoiled)
@@ -95,12 +104,12 @@ func (v *validator) sewing(p Plan) {
 		}
 	}
 	for _, id := range slices.Sorted(maps.Keys(pr.Parts)) {
-		names := pr.Parts[id]
-		if len(names) < 2 || len(names) > mostParts {
-			v.stop("/progress/parts/"+id, fmt.Sprintf("A step cannot be divided into %d.", len(names)), fmt.Sprintf("Name 2 to %d parts.", mostParts))
+		parts := pr.Parts[id]
+		if len(parts) < 2 || len(parts) > mostParts {
+			v.stop("/progress/parts/"+id, fmt.Sprintf("A step cannot be divided into %d.", len(parts)), fmt.Sprintf("Name 2 to %d parts.", mostParts))
 		}
-		for i, name := range names {
-			v.text(fmt.Sprintf("/progress/parts/%s/%d", id, i), "A part needs a name", name)
+		for i, part := range parts {
+			v.text(fmt.Sprintf("/progress/parts/%s/%d/name", id, i), "A part needs a name", part.Name)
 		}
 	}
 	for i, t := range pr.Troubles {
@@ -692,8 +701,8 @@ func (v *validator) habits(h Habits) {
 const heaviest = 20_000
 
 func (v *validator) measured(path string, m Measured) {
-	if m.What == "" {
-		v.stop(path+"/what", "A measurement needs to say what was measured.", "Type front.quilted, for instance.")
+	if m.Gate == "" {
+		v.stop(path+"/gate", "A measurement needs to say at which gate it was taken.", fmt.Sprintf("Type %s, for instance.", ref.FrontQuilted))
 	}
 	v.between(path+"/width", "A measured width", m.Width, 0, largest)
 	v.between(path+"/height", "A measured height", m.Height, 0, largest)

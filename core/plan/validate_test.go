@@ -9,6 +9,7 @@ import (
 
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 )
 
 // cushion is a plan nothing is wrong with.
@@ -90,8 +91,8 @@ func TestWhatCannotBeRightIsNamed(t *testing.T) {
 		"/cloths/A/shrink":  func(p *plan.Plan) { p.Cloths = map[string]plan.Cloth{"A": {Shrink: 30}} },
 		"/habits/step":      func(p *plan.Plan) { p.Habits.Step = 0 },
 		"/habits/fraction":  func(p *plan.Plan) { p.Habits.Fraction = 10 },
-		"/measured/0/what":  func(p *plan.Plan) { p.Measured = []plan.Measured{{}} },
-		"/measured/0/width": func(p *plan.Plan) { p.Measured = []plan.Measured{{What: "front", Width: -1}} },
+		"/measured/0/gate":  func(p *plan.Plan) { p.Measured = []plan.Measured{{}} },
+		"/measured/0/width": func(p *plan.Plan) { p.Measured = []plan.Measured{{Gate: "front", Width: -1}} },
 	} {
 		t.Run(path, func(t *testing.T) {
 			p := cushion()
@@ -159,12 +160,12 @@ func TestSettlingDoesNotTouchThePlanItself(t *testing.T) {
 
 func TestTheLastMeasurementCounts(t *testing.T) {
 	p := cushion()
-	p.Measured = []plan.Measured{{What: "front", Width: 1}, {What: "other"}, {What: "front", Width: 2}}
-	i, m, ok := p.MeasuredAt("front")
+	p.Measured = []plan.Measured{{Gate: ref.FrontSewn.String(), Width: 1}, {Gate: "other"}, {Gate: ref.FrontSewn.String(), Width: 2}}
+	i, m, ok := p.MeasuredAt(ref.FrontQuilted, ref.FrontSewn)
 	assert.True(t, ok)
 	assert.Equal(t, 2, i)
 	assert.Equal(t, length.Length(2), m.Width)
-	_, _, ok = p.MeasuredAt("nothing")
+	_, _, ok = p.MeasuredAt(ref.PadFilled)
 	assert.False(t, ok)
 }
 

@@ -60,7 +60,7 @@ func partOf(piece string, p front.Part) About {
 
 // stepOf is what a step is about.
 func stepOf(s work.Step) About {
-	return About{Piece: s.Piece, Of: s.Of, Role: s.Role, Late: s.Late, Pair: s.Pair, Level: s.Level, Thread: s.Thread}
+	return About{Piece: s.Piece, Of: s.Of, Role: s.Role, Edge: s.Edge, No: s.No, Late: s.Late, Pair: s.Pair, Level: s.Level, Thread: s.Thread}
 }
 
 // pair of strips of a border that a cut is sewn on with.

@@ -59,9 +59,9 @@ func TestAStepIsAboutItsCells(t *testing.T) {
 			seen["border"] = true
 			require.Len(t, s.Cells, 2, s.ID)
 			for _, w := range words(s) {
-				assert.True(t, strings.HasPrefix(w, "border.1."), w)
+				assert.Contains(t, w, "of:1.role:border")
 			}
-		case s.ID == "measure":
+		case s.ID == "step.role:measure":
 			assert.True(t, s.Aside)
 		}
 	}

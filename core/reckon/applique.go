@@ -110,17 +110,13 @@ func (r *run) cutShapes(piece cover.Piece, layers []applique.Layer) {
 		if i+1 < len(layers) && layers[i+1].Twin && !l.Twin && l.SameTemplate(layers[i+1].Placed) {
 			count *= 2
 		}
-		id := piece.Name + strings.ReplaceAll(l.About[strings.Index(l.About, "/face")+len("/face"):], "/", ".")
-		if l.Twin {
-			id += ".twin"
-		}
 		described, _ := r.p.Cloth(l.Shape.Cloth)
-		c := cutting{is: About{Piece: piece.Name, Of: l.Key, Twin: l.Twin, Role: ref.Shape}, piece: piece.Name, id: id, part: id, title: l.Title, cloth: l.Shape.Cloth, size: l.Cut().UpTo(r.p.Habits.Step), count: count, about: l.About, shape: "template",
+		c := cutting{is: About{Piece: piece.Name, Of: l.Key, Twin: l.Twin, Role: ref.Shape}, piece: piece.Name, part: "shape", title: l.Title, cloth: l.Shape.Cloth, size: l.Cut().UpTo(r.p.Habits.Step), count: count, about: l.About, shape: "template",
 			mayTurn: described.Print != plan.OneWay, laidOn: true, path: inMillimetres(l.Template()).Text(), inset: l.Inset()}
 		r.cut(c)
 		if l.Fused() {
 			c.is.Role = ref.WebOfShape
-			c.id, c.part, c.layer, c.cloth, c.title, c.shape, c.path, c.mayTurn = id+".web", id+".web", "web", plan.WebCloth, "Web for “"+l.Title+"”", "", "", true
+			c.part, c.layer, c.cloth, c.title, c.shape, c.path, c.mayTurn = "web", "web", plan.WebCloth, "Web for “"+l.Title+"”", "", "", true
 			r.cut(c)
 		}
 	}

@@ -2,7 +2,6 @@ package reckon_test
 
 import (
 	"fmt"
-	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -11,6 +10,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
+	"umschlag/core/ref"
 	"umschlag/core/shape"
 )
 
@@ -24,16 +24,16 @@ func applied(shapes ...plan.Shape) plan.Plan {
 func TestShapesAreCutWithTheirWebAndSewn(t *testing.T) {
 	left, top := 2*in, 3*in
 	r := reckon.Reckon(applied(
-		plan.Shape{Name: "body", Shape: "square", Cloth: "B", Width: 6 * in, At: plan.At{Left: &left, Top: &top}},
+		plan.Shape{Key: "body", Name: "body", Shape: "square", Cloth: "B", Width: 6 * in, At: plan.At{Left: &left, Top: &top}},
 		plan.Shape{Shape: "circle", Cloth: "B", Width: 2 * in, From: "body", Edge: plan.NoEdge, Twin: plan.MirrorTwin, At: plan.At{Left: ptr(in), Middle: true}}), nil)
 	front := piece(t, r, "front")
 	require.Len(t, front.Shapes, 3)
-	body := cut(t, r, "front.applique.0")
+	body := cut(t, r, "cut.piece:front.of:body.role:shape")
 	assert.Equal(t, []string{"6½″", "outer", "template", "B"}, []string{body.Width.Text, body.Layer, body.Shape, body.Cloth})
 	assert.Equal(t, []any{true, int64(in / 4)}, []any{body.Mirrored, body.Inset})
-	web := cut(t, r, "front.applique.0.web")
+	web := cut(t, r, "cut.piece:front.of:body.role:web-of-shape")
 	assert.Equal(t, []string{"web", "web"}, []string{web.Layer, web.Cloth})
-	assert.Equal(t, 2, cut(t, r, "front.applique.1").Count, "a twin alike is cut with it")
+	assert.Equal(t, 2, cut(t, r, "cut.piece:front.of:1.role:shape").Count, "a twin alike is cut with it")
 	require.Len(t, front.Threads, 1)
 	assert.Equal(t, "24″", front.Threads[0].Seam.Text)
 	assert.Equal(t, "168″", front.Threads[0].Length.Text, "a dense zigzag takes seven times its length")
@@ -41,11 +41,11 @@ func TestShapesAreCutWithTheirWebAndSewn(t *testing.T) {
 	assert.Equal(t, 3, r.Counts["shapes"])
 	var steps []string
 	for _, s := range r.Steps {
-		if strings.Contains(s.ID, "shapes") {
+		if s.About.Role == ref.DoCutShapes || s.About.Role == ref.DoLayShapes || s.About.Role == ref.DoSewShapes {
 			steps = append(steps, s.ID)
 		}
 	}
-	assert.Equal(t, []string{"shapes.cut", "shapes.lay.1", "shapes.lay.2", "shapes.sew.1"}, steps)
+	assert.Equal(t, []string{"step.piece:front.role:cut-shapes", "step.piece:front.role:lay-shapes.no:1", "step.piece:front.role:lay-shapes.no:2", "step.piece:front.role:sew-shapes.no:1"}, steps)
 }
 
 func TestEveryShapeIsCutInExactlyOneStep(t *testing.T) {
@@ -119,7 +119,7 @@ func TestTheCoverFollowsThePanel(t *testing.T) {
 
 func TestTheBackOfAWorkedPanelIsTrimmedToIt(t *testing.T) {
 	plain, worked := reckon.Reckon(foundPanel(nil), nil), reckon.Reckon(foundPanel(&plan.FoundPanel{Kind: plan.WorkedPanel}), nil)
-	a, b := cut(t, plain, "back.panel"), cut(t, worked, "back.panel")
+	a, b := cut(t, plain, "cut.piece:back.role:closure-panel"), cut(t, worked, "cut.piece:back.role:closure-panel")
 	assert.Equal(t, int64(in), b.Height.NM-a.Height.NM, "½ in larger on every side")
 	assert.Equal(t, plain.Back.Overlap, worked.Back.Overlap)
 	text := ""

@@ -10,13 +10,14 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/outline"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 	"umschlag/core/work"
 )
 
 // cutting is a shape on its way into the cutting list.
 type cutting struct {
-	// is what it is; its piece is filled in where it is one of a piece.
+	// is what it is; its id is that, printed.
 	is                                                        About
 	piece, id, part, title, layer, cloth, about, waits, shape string
 	size                                                      sum.Size
@@ -51,15 +52,14 @@ type need struct {
 
 // cut adds a shape to the list and returns its id.
 func (r *run) cut(c cutting) string {
-	if c.id == "" {
-		c.id = c.piece + "." + c.part
-	}
+	c.id = c.is.Ref(ref.Cut).String()
 	if c.layer == "" {
 		c.layer = "outer"
 	}
 	c.size = r.asCut(c)
 	w, h := c.size.Width.Total(), c.size.Height.Total()
 	spoiled := r.p.Progress.Spoiled[c.id]
+	_, ticked := r.p.Progress.Cut[c.id]
 	total := c.count*r.p.Copies + spoiled
 	shape := c.shape
 	switch {
@@ -70,7 +70,7 @@ func (r *run) cut(c cutting) string {
 		shape = "rectangle"
 	}
 	r.out.Cuts = append(r.out.Cuts, Cut{ID: c.id, About: c.is, Piece: c.piece, Part: c.part, Title: c.title, Layer: c.layer, Cloth: c.cloth, Shape: shape,
-		Width: r.l(w), Height: r.l(h), Count: c.count, Total: total, Gives: c.gives, Patches: c.patches, As: c.finished, Waits: c.waits, Centred: c.centred, Selvedge: c.selvedge, Spoiled: spoiled, Done: c.had || slices.Contains(r.p.Progress.Cut, c.id)})
+		Width: r.l(w), Height: r.l(h), Count: c.count, Total: total, Gives: c.gives, Patches: c.patches, As: c.finished, Waits: c.waits, Centred: c.centred, Selvedge: c.selvedge, Spoiled: spoiled, Done: c.had || ticked})
 	if c.line != nil {
 		r.out.Cuts[len(r.out.Cuts)-1].Line = vertices(c.line)
 	}
@@ -91,12 +91,12 @@ func (r *run) cut(c cutting) string {
 // asCut is the size of a cut: one that is ticked off stays as it was cut, whatever was
 // measured or changed since, and what that means is said.
 func (r *run) asCut(c cutting) sum.Size {
-	was, known := r.p.Progress.Sizes[c.id]
-	if !known || !slices.Contains(r.p.Progress.Cut, c.id) {
+	was := r.p.Progress.Cut[c.id]
+	if was.Width == 0 || was.Height == 0 { // not ticked off, or nobody wrote it down
 		return c.size
 	}
 	now := plan.Sized{Width: c.size.Width.Total(), Height: c.size.Height.Total()}
-	if now == was {
+	if now == (plan.Sized{Width: was.Width, Height: was.Height}) {
 		return c.size
 	}
 	text := r.style.Text

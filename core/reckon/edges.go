@@ -139,18 +139,18 @@ func (r *run) strip(e edging) {
 		return
 	}
 	if e.grain == plan.OnTheBias {
-		c.id, c.part, c.mayTurn = e.what+".bias", "bias", false
+		c.part, c.mayTurn = "bias", false
 		c.title = e.title + ", cut into bias strips"
 		c.size = sum.Size{Width: sum.Of(sum.Part, "width that gives enough strips", yield.Width), Height: sum.Of(sum.Part, "height of the piece", yield.Height)}
 	} else {
-		c.id, c.shape, c.count = e.what+".strip", "strip", len(yield.Strips)
+		c.shape, c.count = "strip", len(yield.Strips)
 		c.title = e.title + " strip"
 		c.size = sum.Size{Width: sum.Of(sum.Part, "its share of the length", yield.Width).UpTo(r.p.Habits.Step), Height: e.width}
 	}
-	r.cut(c)
+	id := r.cut(c)
 	r.out.Counts[e.what+" strips"] = len(yield.Strips)
-	r.out.Strips = append(r.out.Strips, r.lieOf(e, c.id, yield))
-	r.edges = append(r.edges, work.Edging{What: e.what, Cut: c.id, Width: w, Length: need, Strips: len(yield.Strips), Bias: e.grain == plan.OnTheBias})
+	r.out.Strips = append(r.out.Strips, r.lieOf(e, id, yield))
+	r.edges = append(r.edges, work.Edging{What: e.what, Cut: id, Width: w, Length: need, Strips: len(yield.Strips), Bias: e.grain == plan.OnTheBias})
 }
 
 // lieOf shows how the strips of an edging lie on their cloth.
@@ -186,7 +186,7 @@ func (r *run) form() {
 		cloth = firstCloth(r.p)
 	}
 	width := sum.Of(sum.Part, "pad across", o.Width).Between(sum.Seam, "seam allowance", seam)
-	c := cutting{is: About{Role: ref.FormPanel}, piece: "form", id: "form.panel", part: "panel", title: "Pad, inner cloth", cloth: cloth, about: "/object/make", count: 2, mayTurn: true,
+	c := cutting{is: About{Role: ref.FormPanel}, piece: "form", part: "panel", title: "Pad, inner cloth", cloth: cloth, about: "/object/make", count: 2, mayTurn: true,
 		size: sum.Size{Width: width, Height: sum.Of(sum.Part, "pad up", o.Height).Between(sum.Seam, "seam allowance", seam)}}
 	if m.Fold {
 		c.count, c.title = 1, "Pad, inner cloth, folded at the bottom"
@@ -198,7 +198,7 @@ func (r *run) form() {
 	c.size = c.size.UpTo(r.p.Habits.Step)
 	r.cut(c)
 	if m.Tab > 0 {
-		r.cut(cutting{is: About{Role: ref.FormTab}, piece: "form", id: "form.tab", part: "tab", title: "Pad, tab at the gap", cloth: cloth, about: "/object/make/tab", count: 2, mayTurn: true,
+		r.cut(cutting{is: About{Role: ref.FormTab}, piece: "form", part: "tab", title: "Pad, tab at the gap", cloth: cloth, about: "/object/make/tab", count: 2, mayTurn: true,
 			size: sum.Size{Width: sum.Of(sum.Part, "as long as the gap", m.Gap), Height: sum.Of(sum.Part, "stands out", m.Tab)}.Between(sum.Seam, "seam allowance", seam).UpTo(r.p.Habits.Step)})
 	}
 	inch := length.Inch.Float()
@@ -207,7 +207,7 @@ func (r *run) form() {
 		area *= math.Pi / 4
 	}
 	weight := math.Pow(area, 1.5)
-	r.out.Fibre = &Fibre{Least: math.Round(fibreLeast * weight), Most: math.Round(fibreMost * weight)}
+	r.out.Fibre = &Fibre{Gate: ref.PadFilled.String(), Least: math.Round(fibreLeast * weight), Most: math.Round(fibreMost * weight)}
 	r.filled()
 	r.madeForm = &work.Form{Fold: m.Fold, Tab: m.Tab, Gap: m.Gap, Least: r.out.Fibre.Least, Most: r.out.Fibre.Most}
 }
@@ -215,7 +215,7 @@ func (r *run) form() {
 // filled holds the fibre that was weighed against what the pad takes.
 func (r *run) filled() {
 	f := r.out.Fibre
-	i, m, ok := r.p.MeasuredAt(work.PadFilled)
+	i, m, ok := r.p.MeasuredAt(ref.PadFilled)
 	if !ok || m.Weight == 0 {
 		return
 	}

@@ -28,13 +28,13 @@ func TestPipingGoesRoundEverySeamItBelongsTo(t *testing.T) {
 	r := reckon.Reckon(p, nil)
 	require.NotEmpty(t, r.Cuts)
 	assert.Equal(t, "80″", length1(t, r, "piping cord"), "4 × 19, and 4")
-	piece := cut(t, r, "piping.bias")
+	piece := cut(t, r, "cut.role:piping")
 	assert.Equal(t, "C", piece.Cloth)
 	require.Len(t, r.Strips, 1)
 	assert.GreaterOrEqual(t, r.Strips[0].Joined.NM, r.Strips[0].Need.NM)
 	assert.Equal(t, r.Counts["piping strips"], len(r.Strips[0].Lie))
-	assert.Less(t, stepAt(r, "hem"), stepAt(r, "piping.make"))
-	assert.Less(t, stepAt(r, "piping.baste"), stepAt(r, "close"))
+	assert.Less(t, stepAt(r, "step.piece:back.role:hem"), stepAt(r, "step.role:make-piping"))
+	assert.Less(t, stepAt(r, "step.role:baste-piping"), stepAt(r, "step.role:close"))
 	p.Edges.Piping.Bought = true
 	bought := reckon.Reckon(p, nil)
 	assert.Equal(t, "80″", length1(t, bought, "piping, bought"))
@@ -44,7 +44,7 @@ func TestPipingGoesRoundEverySeamItBelongsTo(t *testing.T) {
 	box.Edges.Piping = &plan.Piping{Cord: in / 4, Grain: plan.StraightGrain}
 	r = reckon.Reckon(box, nil)
 	assert.Contains(t, codes(r), "piping-straight", "round its corners")
-	assert.Equal(t, "strip", cut(t, r, "piping.strip").Shape)
+	assert.Equal(t, "strip", cut(t, r, "cut.role:piping").Shape)
 	assert.InDelta(t, 2*(112-4*0.858407*1.5/2+4), float64(r.Strips[0].Need.NM)/float64(in), 1.5, "both faces, each with 4 to join it by")
 }
 
@@ -54,12 +54,12 @@ func TestBindingOfAnOpenEdge(t *testing.T) {
 	r := reckon.Reckon(p, nil)
 	require.Empty(t, r.Findings)
 	assert.Equal(t, "66″", length1(t, r, "binding"), "2 × (18 + 14½) and an inch")
-	strip := cut(t, r, "binding.strip")
+	strip := cut(t, r, "cut.role:binding")
 	assert.Equal(t, "2½″", strip.Height.Text)
-	assert.Contains(t, r.Steps[stepAt(r, "bottom")].Text, "It shows ⅜″")
+	assert.Contains(t, r.Steps[stepAt(r, "step.role:bottom")].Text, "It shows ⅜″")
 	used := 0
 	for _, s := range r.Steps {
-		if slices.Contains(s.Cuts, "binding.strip") {
+		if slices.Contains(s.Cuts, "cut.role:binding") {
 			used++
 		}
 	}
@@ -78,14 +78,14 @@ func TestAPadMadeAtHome(t *testing.T) {
 	require.NotNil(t, r.Fibre, "%v", r.Findings)
 	assert.InDelta(t, 300, r.Fibre.Least, 5)
 	assert.InDelta(t, 500, r.Fibre.Most, 5)
-	assert.Equal(t, []string{"18½″", "18½″"}, []string{cut(t, r, "form.panel").Width.Text, cut(t, r, "form.panel").Height.Text})
-	assert.Equal(t, 2, cut(t, r, "form.panel").Count)
+	assert.Equal(t, []string{"18½″", "18½″"}, []string{cut(t, r, "cut.role:form").Width.Text, cut(t, r, "cut.role:form").Height.Text})
+	assert.Equal(t, 2, cut(t, r, "cut.role:form").Count)
 	p.Object.Make = &plan.MakeForm{Cloth: "L", Fold: true, Tab: in}
 	r = reckon.Reckon(p, nil)
-	assert.Equal(t, "36½″", cut(t, r, "form.panel").Height.Text, "no seam at the fold")
-	assert.Equal(t, []string{"5½″", "1½″"}, []string{cut(t, r, "form.tab").Width.Text, cut(t, r, "form.tab").Height.Text})
-	assert.Contains(t, r.Steps[stepAt(r, "form")].Text, "through the tab")
-	assert.Less(t, stepAt(r, "form"), stepAt(r, "close"))
+	assert.Equal(t, "36½″", cut(t, r, "cut.role:form").Height.Text, "no seam at the fold")
+	assert.Equal(t, []string{"5½″", "1½″"}, []string{cut(t, r, "cut.role:form-tab").Width.Text, cut(t, r, "cut.role:form-tab").Height.Text})
+	assert.Contains(t, r.Steps[stepAt(r, "step.role:make-pad")].Text, "through the tab")
+	assert.Less(t, stepAt(r, "step.role:make-pad"), stepAt(r, "step.role:close"))
 	p.Object.Shape = plan.RoundShape
 	assert.Equal(t, "/object/make/fold", reckon.Reckon(p, nil).Findings[0].About)
 }
@@ -107,7 +107,7 @@ func TestClosuresAreComparedByTheirReckonings(t *testing.T) {
 		assert.Equal(t, r.Closure, c.Key)
 		require.NotNil(t, c.Back, c.Key)
 		assert.Equal(t, r.Back, c.Back)
-		assert.Equal(t, len(r.Steps)-stepAt(r, "cut.back"), c.Steps)
+		assert.Equal(t, len(r.Steps)-stepAt(r, "step.piece:back.role:cut-back"), c.Steps)
 		assert.NotEmpty(t, c.Cuts)
 		for _, each := range c.Cuts {
 			assert.Equal(t, cut(t, r, each.ID), each)
@@ -165,5 +165,5 @@ func TestTopStitchingHasToCatchTheGap(t *testing.T) {
 	require.Len(t, r.Findings, 1)
 	assert.Equal(t, "/edges/topstitch", r.Findings[0].About)
 	p.Edges.Topstitch = in / 8
-	assert.Contains(t, reckon.Reckon(p, nil).Steps[stepAt(reckon.Reckon(p, nil), "turn")].Text, "⅛″ from the edge")
+	assert.Contains(t, reckon.Reckon(p, nil).Steps[stepAt(reckon.Reckon(p, nil), "step.role:turn")].Text, "⅛″ from the edge")
 }

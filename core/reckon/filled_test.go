@@ -19,7 +19,7 @@ func TestTheFibreThatWasWeighed(t *testing.T) {
 	p.Cloths = map[string]plan.Cloth{"A": {Name: "a"}}
 	// (20 · 12)^1.5 square is what a pad takes: 190 to 320 g.
 	for weight, code := range map[float64]string{100: "fibre-little", 190: "", 250: "", 320: "", 412: "fibre-much"} {
-		p.Measured = []plan.Measured{{What: "pad.filled", Weight: weight}}
+		p.Measured = []plan.Measured{{Gate: "gate.role:filled", Weight: weight}}
 		r := reckon.Reckon(p, nil)
 		require.NotNil(t, r.Fibre)
 		require.NotNil(t, r.Fibre.Weighed)

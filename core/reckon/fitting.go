@@ -20,7 +20,7 @@ func (r *run) fittings(c cover.Cover) {
 	placed, found := fitting.Place(order)
 	r.find(found)
 	for _, f := range placed {
-		out := Fitting{Index: f.Index, Title: f.Title, On: f.On, Boxes: []Box{}, Round: f.Round, Lines: []Line{}, From: Distances{Left: r.l(f.From.Left), Right: r.l(f.From.Right), Top: r.l(f.From.Top), Bottom: r.l(f.From.Bottom)}, Check: f.Check, Fixing: f.Fixing}
+		out := Fitting{Index: f.Index, Key: r.p.Fittings[f.Index].Key, Title: f.Title, On: f.On, Boxes: []Box{}, Round: f.Round, Lines: []Line{}, From: Distances{Left: r.l(f.From.Left), Right: r.l(f.From.Right), Top: r.l(f.From.Top), Bottom: r.l(f.From.Bottom)}, Check: f.Check, Fixing: f.Fixing}
 		for _, l := range f.Lines {
 			out.Lines = append(out.Lines, Line{X1: int64(l.X1), Y1: int64(l.Y1), X2: int64(l.X2), Y2: int64(l.Y2)})
 		}
@@ -29,18 +29,15 @@ func (r *run) fittings(c cover.Cover) {
 		}
 		r.out.Fittings = append(r.out.Fittings, out)
 		for i, part := range f.Parts {
-			c := cutting{is: About{Of: fittingKey(f.Index), Role: ref.FittingPart, No: i + 1}, piece: f.On, id: fmt.Sprintf("fitting.%d.%d", f.Index+1, i+1), part: part.Title, title: titleOf(f, part),
+			c := cutting{is: About{Of: r.p.Fittings[f.Index].Key, Role: ref.FittingPart, No: i + 1}, piece: f.On, part: part.Title, title: f.Title + part.Adds,
 				cloth: r.fittingCloth(f), size: part.Size, count: part.Count, mayTurn: true, about: finding.Path("fittings", f.Index)}
 			r.cut(c)
 			r.within(f, part, c)
 		}
 		r.bought(f)
-		r.sewnOn = append(r.sewnOn, work.Fitting{No: f.Index + 1, ID: fmt.Sprintf("fitting.%d", f.Index+1), Title: f.Title, On: f.On, Check: f.Check, Fixing: f.Fixing, Late: f.Late})
+		r.sewnOn = append(r.sewnOn, work.Fitting{No: f.Index + 1, Key: r.p.Fittings[f.Index].Key, Title: f.Title, On: f.On, Check: f.Check, Fixing: f.Fixing, Late: f.Late})
 	}
 }
-
-// fittingKey names a fitting by its place in the plan.
-func fittingKey(index int) ref.Key { return ref.Key(fmt.Sprintf("f%d", index+1)) }
 
 // within adds what lies inside a part of a fitting.
 func (r *run) within(f fitting.Fitted, part fitting.Part, c cutting) {
@@ -51,13 +48,13 @@ func (r *run) within(f fitting.Fitted, part fitting.Part, c cutting) {
 	c.about += "/layers"
 	if b := f.Layers.Batting; b != nil && b.Count > 0 {
 		c.is.Layer = "batting"
-		c.id, c.part, c.layer, c.cloth, c.title = outer.id+".batting", "batting", "batting", b.Cloth, "Batting of the "+strings.ToLower(f.Title)
+		c.part, c.layer, c.cloth, c.title = "batting", "batting", b.Cloth, "Batting of the "+strings.ToLower(f.Title)
 		c.size, c.count = part.Inside.UpTo(r.p.Habits.Step), outer.count*b.Count
 		r.cut(c)
 	}
 	if f.Layers.Lining != "" {
 		c.is.Layer = "lining"
-		c.id, c.part, c.layer, c.cloth, c.title = outer.id+".lining", "lining", "lining", f.Layers.Lining, "Lining of the "+strings.ToLower(f.Title)
+		c.part, c.layer, c.cloth, c.title = "lining", "lining", f.Layers.Lining, "Lining of the "+strings.ToLower(f.Title)
 		c.size, c.count = outer.size, outer.count
 		r.cut(c)
 	}
@@ -65,15 +62,6 @@ func (r *run) within(f fitting.Fitted, part fitting.Part, c cutting) {
 
 func fittingOrder(p plan.Plan, c cover.Cover) fitting.Order {
 	return fitting.Order{Fittings: p.Fittings, Pieces: c.Pieces, Seam: p.Cover.Seam, Step: p.Habits.Step, Doubled: p.Cover.Kind == plan.Pad, Ends: p.Habits.Ends, Style: p.Style()}
-}
-
-// titleOf names a cut of a fitting, each word once.
-func titleOf(f fitting.Fitted, part fitting.Part) string {
-	rest, own := strings.CutPrefix(part.Title, strings.ToLower(f.Title))
-	if own {
-		return f.Title + rest
-	}
-	return f.Title + ", " + part.Title
 }
 
 // bought adds what is bought for a fitting.

@@ -13,6 +13,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
+	"umschlag/core/ref"
 )
 
 // faced is the worked cushion with another front.
@@ -91,7 +92,7 @@ func TestAFrontOfBlocks(t *testing.T) {
 	other.Cloths = []string{"C", "A"}
 	f.Colourways = []plan.Colourway{{Name: "by lamp", Face: other}}
 	r := reckon.Reckon(faced(f), nil)
-	triangles := cut(t, r, "front.block.1.A")
+	triangles := cut(t, r, "cut.piece:front.role:block-patch.cloth:A.no:1")
 	assert.Equal(t, []any{"half-square", 32, 2, 64, "2⅞″"}, []any{triangles.Shape, triangles.Count, triangles.Gives, triangles.Patches, triangles.Width.Text})
 	assert.Equal(t, []int{128, 16}, []int{r.Counts["patches"], r.Counts["blocks"]})
 	front := piece(t, r, "front")
@@ -266,9 +267,9 @@ func TestLongBordersAreJoined(t *testing.T) {
 	p.Cloths["C"] = plan.Cloth{Name: "c", Width: ptr(42 * length.Inch), Usable: ptr(40 * length.Inch)}
 	p.Cloths["D"] = plan.Cloth{Name: "d", Width: ptr(60 * length.Inch), Usable: ptr(58 * length.Inch)}
 	r := reckon.Reckon(p, nil)
-	run := cut(t, r, "front.border.1.run")
+	run := cut(t, r, "cut.piece:front.of:1.role:border-second")
 	assert.Equal(t, []any{4, "23″"}, []any{run.Count, run.Width.Text}, "45½ and one join of ½, halved")
-	i := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "border.1.run" })
+	i := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "step.piece:front.of:1.role:border.no:2" })
 	require.Positive(t, i)
 	assert.Contains(t, r.Steps[i].Text, "Join 2 strips")
 }
@@ -288,7 +289,7 @@ func TestFoldedWindowsAreCounted(t *testing.T) {
 	require.NotNil(t, shown.Windows)
 	assert.Equal(t, "19″", shown.Finished.Width.Text, "units of a quarter of 19½, less two seams")
 	for _, s := range r.Steps {
-		assert.NotContains(t, s.ID, "row.", "units are joined in one step")
+		assert.NotEqual(t, ref.DoRow, s.About.Role, "units are joined in one step")
 	}
 }
 
@@ -348,7 +349,7 @@ func TestMethodsAgreeWithTheCuts(t *testing.T) {
 		p := faced(f)
 		p.Habits.Triangles = school
 		r := reckon.Reckon(p, nil)
-		pieces := cut(t, r, "front.block.1.A").Count + cut(t, r, "front.block.2.B").Count
+		pieces := cut(t, r, "cut.piece:front.role:block-patch.cloth:A.no:1").Count + cut(t, r, "cut.piece:front.role:block-patch.cloth:B.no:2").Count
 		for _, m := range piece(t, r, "front").Methods[0].Methods {
 			if m.Chosen {
 				assert.Equal(t, m.Pieces, pieces, "18 geese, %s", school)

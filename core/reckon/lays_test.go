@@ -31,7 +31,7 @@ func TestAPanelCentredOnAMotifTakesWholeRepeats(t *testing.T) {
 	p.Cloths["A"] = a
 	r := reckon.Reckon(p, nil)
 	assert.NotContains(t, codes(r), "repeat-unknown")
-	panel := cut(t, r, "front.panel")
+	panel := cut(t, r, "cut.piece:front.role:panel")
 	assert.True(t, panel.Centred)
 	n := clothOf(t, r, "A")
 	assert.Zero(t, (n.Lay.Length.NM-7*int64(in))%int64(7*in), "a repeat to find the first motif, and whole ones")
@@ -42,7 +42,7 @@ func TestABackOnTheSelvedgeLiesThere(t *testing.T) {
 	p := worked()
 	p.Back.Hem = []length.Length{}
 	r := reckon.Reckon(p, nil)
-	back := cut(t, r, "back.panel")
+	back := cut(t, r, "cut.piece:back.role:closure-panel")
 	require.True(t, back.Selvedge)
 	n := clothOf(t, r, back.Cloth)
 	for _, at := range n.Lay.Placed {

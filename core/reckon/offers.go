@@ -5,8 +5,8 @@ import (
 
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/sample"
-	"umschlag/core/work"
 )
 
 // Offer is a sample that finished covers have sewn unasked: panels of one stack, quilted
@@ -77,7 +77,7 @@ func scaled(after, before, as length.Length) length.Length {
 // quilted is the front of a cushion before it was quilted, and as it measured after, before
 // it was trimmed: the mean of opposite sides.
 func quilted(p plan.Plan) (before, after plan.Sized, ok bool) {
-	_, m, measured := p.MeasuredAt(work.FrontUntrimmed)
+	_, m, measured := p.MeasuredAt(ref.FrontUntrimmed)
 	if !measured || m.Sides == nil {
 		return before, after, false
 	}

@@ -11,7 +11,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/outlook"
 	"umschlag/core/plan"
-	"umschlag/core/work"
+	"umschlag/core/ref"
 )
 
 // Outlook is how true one direction of a pieced panel is likely to come out.
@@ -147,7 +147,7 @@ func (r *run) spread(f front.Face) (outlook.Spread, string) {
 func seamErrors(p plan.Plan, f front.Face) []float64 {
 	var out []float64
 	for _, b := range f.Bands {
-		_, m, ok := p.MeasuredAt(fmt.Sprintf("%s%d", work.FrontRow, b.Number))
+		_, m, ok := p.MeasuredAt(ref.Row(b.In, b.No))
 		if ok && m.Width > 0 && b.Length > 0 && b.Pieces > 1 {
 			out = append(out, (b.Length-m.Width).Float()/float64(2*(b.Pieces-1)))
 		}
@@ -156,7 +156,7 @@ func seamErrors(p plan.Plan, f front.Face) []float64 {
 		return out
 	}
 	// A quilted front has what quilting took in it as well, and tells nothing of seams.
-	if _, m, ok := p.MeasuredAt(work.FrontSewn, work.FrontPieced); ok && f.Rings == 0 {
+	if _, m, ok := p.MeasuredAt(ref.FrontSewn, ref.FrontPieced); ok && f.Rings == 0 {
 		for _, d := range []struct {
 			planned, measured length.Length
 			seams             int

@@ -89,16 +89,25 @@ func reckoned(p plan.Plan, w *Workshop) *run {
 }
 
 func empty(p plan.Plan) Reckoning {
-	return Reckoning{Format: Format, Title: p.Title, Closure: p.Back.Closure(), Schools: p.Habits.Chosen(),
+	return Reckoning{Format: Format, Title: p.Title, Closure: p.Back.Closure(), MeasuredFront: measuredFront(p), Schools: p.Habits.Chosen(),
 		Pieces: []Piece{}, Cuts: []Cut{}, Lengths: []Notion{}, Joins: []Join{}, Net: [][][]Spot{}, Strips: []Strips{}, Fittings: []Fitting{}, Counts: map[string]int{}, Cloths: []ClothNeed{},
 		Sums: map[string][]Term{}, Steps: []Step{}, Piles: []Pile{}, Remedies: []fit.Remedy{}, Findings: []finding.Finding{}}
+}
+
+// measuredFront is the place of the measurement of the front that holds, nil without one.
+func measuredFront(p plan.Plan) *int {
+	i, _, ok := p.MeasuredAt(ref.FrontQuilted, ref.FrontSewn)
+	if !ok {
+		return nil
+	}
+	return &i
 }
 
 // withoutHalves leaves only the findings of a plan that cannot be cut: half a
 // cutting list is worse than none.
 func withoutHalves(out Reckoning) Reckoning {
 	blank := empty(plan.Plan{Title: out.Title})
-	blank.Closure = out.Closure
+	blank.Closure, blank.MeasuredFront = out.Closure, out.MeasuredFront
 	blank.Findings = out.Findings
 	return blank
 }
@@ -266,7 +275,7 @@ func (r *run) front(piece cover.Piece) panel {
 
 // centre is what is inside the borders of a cushion's front as it was measured.
 func (r *run) centre(piece string) plan.Sized {
-	_, m, ok := r.p.MeasuredAt(work.FrontPieced)
+	_, m, ok := r.p.MeasuredAt(ref.FrontPieced)
 	if !ok || piece != "front" || r.p.Cover.Kind != plan.Cushion {
 		return plan.Sized{}
 	}
@@ -282,7 +291,7 @@ func (r *run) ways(o front.Order) []Way {
 		o.Face = r.clothed(c.Face)
 		face, found := front.Build(o)
 		if !found.Stopped() {
-			out = append(out, Way{Name: c.Name, Cells: cells(face, make([]string, len(face.Parts)))})
+			out = append(out, Way{Key: c.Key, Name: c.Name, Cells: cells(face, make([]string, len(face.Parts)))})
 		}
 	}
 	return out
@@ -607,7 +616,7 @@ func (r *run) under(u underneath) {
 	c := u.chain
 	is := func(role ref.Role) About { return About{Piece: u.piece, Role: role, Edge: u.edge} }
 	if c.Batting != nil {
-		batting := cutting{is: is(ref.Batting), piece: u.piece, id: u.name + ".batting", part: "batting", title: "Batting", layer: "batting", cloth: c.Batting.Cloth,
+		batting := cutting{is: is(ref.Batting), piece: u.piece, part: "batting", title: "Batting", layer: "batting", cloth: c.Batting.Cloth,
 			size: c.Padding, count: u.count * c.Batting.Count, mayTurn: true, about: u.about + "/layers/batting", waits: u.waits, late: u.late}
 		if c.Batting.Offcuts { // there already, and butted together
 			batting.title, batting.had = "Batting, from offcuts", true
@@ -615,19 +624,19 @@ func (r *run) under(u underneath) {
 		r.strips(u.strip, 0, batting)
 	}
 	if c.Lining != "" {
-		r.strips(u.strip, r.p.Cover.Seam, cutting{is: is(ref.Lining), piece: u.piece, id: u.name + ".lining", part: "lining", title: "Lining", layer: "lining", cloth: c.Lining,
+		r.strips(u.strip, r.p.Cover.Seam, cutting{is: is(ref.Lining), piece: u.piece, part: "lining", title: "Lining", layer: "lining", cloth: c.Lining,
 			size: c.Under, count: u.count, mayTurn: u.strip, about: u.about + "/layers/lining", waits: u.waits, late: u.late})
 	}
 	if c.Stiffener != "" {
-		r.cut(cutting{is: is(ref.Stiffener), piece: u.piece, id: u.name + ".stiffener", part: "stiffener", title: "Stiffener", layer: "interfacing", cloth: c.Stiffener,
+		r.cut(cutting{is: is(ref.Stiffener), piece: u.piece, part: "stiffener", title: "Stiffener", layer: "interfacing", cloth: c.Stiffener,
 			size: c.Trimmed.Each(r.withoutSeams).UpTo(r.p.Habits.Step), count: u.count, mayTurn: true, about: u.about + "/layers/stiffener", waits: u.waits, late: u.late})
 	}
 	if c.Web {
-		r.cut(cutting{is: is(ref.Web), piece: u.piece, id: u.name + ".web", part: "web", title: "Fusible web", layer: "web", cloth: plan.WebCloth,
+		r.cut(cutting{is: is(ref.Web), piece: u.piece, part: "web", title: "Fusible web", layer: "web", cloth: plan.WebCloth,
 			size: c.Top.UpTo(r.p.Habits.Step), count: u.count, mayTurn: true, about: u.about + "/layers/web", waits: u.waits, late: u.late})
 	}
 	if c.Grid {
-		r.cut(cutting{is: is(ref.Grid), piece: u.piece, id: u.name + ".grid", part: "grid", title: "Fusible grid", layer: "interfacing", cloth: plan.GridCloth,
+		r.cut(cutting{is: is(ref.Grid), piece: u.piece, part: "grid", title: "Fusible grid", layer: "interfacing", cloth: plan.GridCloth,
 			size: c.Top.UpTo(r.p.Habits.Step), count: u.count, mayTurn: true, about: u.about + "/layers/grid", waits: u.waits, late: u.late})
 	}
 	if len(c.Under.Width) > 0 {
@@ -686,7 +695,7 @@ func (r *run) back(piece cover.Piece, m fit.Panel) back.Back {
 	}
 	waits := ""
 	if !m.Measured {
-		waits = work.Order{Quilted: r.p.Piece("front").Quilted()}.GateName()
+		waits = work.Order{Quilted: r.p.Piece("front").Quilted()}.FrontGate().String()
 	}
 	r.backCuts(piece, q, path, cloth, b, waits)
 	r.backPiece(piece, m, b, cloth, waits)
@@ -700,7 +709,7 @@ func (r *run) backNotions(b back.Back, wide length.Length, cloth string) {
 	shown := &BackShown{Kind: string(r.p.Back.Kind), Overlap: r.l(overlap), Share: 100 * overlap.Float() / wide.Float(),
 		Opening: r.l(b.Opening.Total()), Cloth: r.backCloth(cloth), Notions: []Notion{}, Buttons: b.Buttons, Lies: []BackLie{}, Marks: []BackMark{}}
 	for _, lie := range b.Lies {
-		shown.Lies = append(shown.Lies, BackLie{Cut: b.Panels[lie.Panel].Name, Label: lie.Label, Box: r.onBack(lie.Box)})
+		shown.Lies = append(shown.Lies, BackLie{Cut: backCut(b.Panels[lie.Panel]), Label: lie.Label, Box: r.onBack(lie.Box)})
 	}
 	for _, m := range b.Marks {
 		shown.Marks = append(shown.Marks, BackMark{Kind: string(m.Kind), Box: r.onBack(m.Box)})
@@ -716,6 +725,9 @@ func (r *run) backNotions(b back.Back, wide length.Length, cloth string) {
 		r.out.Counts["buttons"] += b.Buttons
 	}
 }
+
+// backCut is the id of the cut of a panel of the back.
+func backCut(p back.Panel) string { return About{Piece: "back", Role: p.Role}.Ref(ref.Cut).String() }
 
 // onBack is a box of the back in the frame of its finished piece.
 func (r *run) onBack(b back.Box) Box {
@@ -733,7 +745,7 @@ func (r *run) backCuts(piece cover.Piece, q plan.Piece, path, cloth string, b ba
 		shape = "template" // the front itself, laid on them
 	}
 	for _, p := range b.Panels {
-		c := cutting{is: About{Piece: piece.Name, Role: p.Role}, piece: "back", id: p.Name, part: p.Name, title: p.Title, cloth: cloth, size: p.Size, count: p.Count, about: path + "/face", waits: waits, late: true, shape: shape}
+		c := cutting{is: About{Piece: "back", Role: p.Role}, piece: "back", part: p.Name, title: p.Title, cloth: cloth, size: p.Size, count: p.Count, about: path + "/face", waits: waits, late: true, shape: shape}
 		if p.Small || p.Lining {
 			c.shape, c.mayTurn = "", p.Small
 			if p.Lining && q.Layers != nil && q.Layers.Lining != "" {
@@ -750,7 +762,7 @@ func (r *run) backCuts(piece cover.Piece, q plan.Piece, path, cloth string, b ba
 		if p.Lining || !r.p.Back.Lined { // a full lining takes the place of one under each piece
 			r.under(underneath{piece: "back", name: p.Name, edge: sides[p.Role], chain: chain, count: p.Count, about: path, waits: waits, late: true})
 		}
-		if slices.Contains(r.p.Progress.Cut, p.Name) && len(r.out.Remedies) > 0 {
+		if _, ticked := r.p.Progress.Cut[c.is.Ref(ref.Cut).String()]; ticked && len(r.out.Remedies) > 0 {
 			r.find(finding.List{{Level: finding.Warn, Code: "back-cut-early", About: "/back",
 				Text:   fmt.Sprintf("%s is ticked as cut, and the measured front wants %s × %s.", p.Title, r.style.Text(p.Size.Width.Total()), r.style.Text(p.Size.Height.Total())),
 				Remedy: "Measure the piece: trim it, or ease it in, or use one of the remedies at the gate."}})
@@ -767,7 +779,7 @@ func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, wait
 	r.outlines(&out, piece, panel{body: piece})
 	for i, lie := range b.Lies {
 		box := r.onBack(lie.Box)
-		out.Cells = append(out.Cells, Cell{Cut: b.Panels[lie.Panel].Name, Cloth: cloth, X: box.X, Y: box.Y, Width: box.Width, Height: box.Height, Column: i + 1})
+		out.Cells = append(out.Cells, Cell{Cut: backCut(b.Panels[lie.Panel]), Cloth: cloth, X: box.X, Y: box.Y, Width: box.Width, Height: box.Height, Column: i + 1})
 	}
 	for _, k := range b.Keep {
 		box := r.onBack(k.Box)
@@ -796,6 +808,7 @@ func (r *run) work(top panel, m fit.Panel, b back.Back, piece cover.Piece) {
 // how often one walks to the iron.
 func (r *run) steps(list []work.Step) {
 	var set machine.SetUp
+	r.find(fit.Unknown(r.p, list))
 	for _, s := range list {
 		r.find(fit.Edge(r.p, s))
 		out := r.step(s)
@@ -810,10 +823,11 @@ func (r *run) steps(list []work.Step) {
 }
 
 func (r *run) step(s work.Step) Step {
-	out := Step{ID: s.ID, About: stepOf(s), Join: s.Join, Edging: s.Edging, Fitting: s.Fitting, Reads: string(s.Reads), Stage: string(s.Stage), Title: s.Title, Text: s.Text, Piece: s.Piece, Act: string(s.Act), seams: s.Seams, Turned: s.Turned, Needs: orEmpty(s.Needs), Cuts: orEmpty(s.Cuts), Row: s.Row, Bands: s.Bands,
-		Press: s.Press, Side: string(s.Side), Machine: s.Machine.Text(), Trip: s.Trip, Rest: s.Rest, Check: s.Check, Caution: s.Caution, Gate: s.Gate, Stack: s.Stack,
+	out := Step{ID: s.ID, ref: s.Ref(), About: stepOf(s), Join: s.Join, Edging: s.Edging, Fitting: s.Fitting, Reads: string(s.Reads), Stage: string(s.Stage), Title: s.Title, Text: s.Text, Piece: s.Piece, Act: string(s.Act), seams: s.Seams, Turned: s.Turned, Needs: orEmpty(s.Needs), Cuts: orEmpty(s.Cuts), Row: s.Row, Bands: s.Bands,
+		Press: s.Press, Side: string(s.Side), Machine: s.Machine.Text(), Trip: s.Trip, Rest: s.Rest, Check: s.Check, Caution: s.Caution, Stack: s.Stack,
 		Done: slices.Contains(r.p.Progress.Done, s.ID)}
-	if s.Gate != "" {
+	if s.Gate != (ref.Ref{}) {
+		out.Gate = s.Gate.String()
 		expect := r.size(s.Expect)
 		out.Expect = &expect
 	}
@@ -901,7 +915,7 @@ func (r *run) panelShown(f front.Found) *PanelShown {
 
 // guide shows where a quilted front is trimmed, when its sides and diagonals are measured.
 func (r *run) guide(top panel) {
-	i, m, ok := r.p.MeasuredAt(work.FrontUntrimmed)
+	i, m, ok := r.p.MeasuredAt(ref.FrontUntrimmed)
 	if !ok || !top.piece.Quilted() {
 		return
 	}

@@ -81,16 +81,16 @@ func TestTheWorkedCushion(t *testing.T) {
 	assert.InDelta(t, 20.68, float64(front.BeforeQuilting.Width.NM)/float64(in), 0.005)
 	assert.InDelta(t, 0.86, front.TakeUp[0], 0.005)
 	assert.InDelta(t, 0.86, front.TakeUp[1], 0.005)
-	assert.Equal(t, "2⅝″", cut(t, r, "front.border.1.side").Width.Text)
-	border := r.Sums["front.border.1.side.width"]
+	assert.Equal(t, "2⅝″", cut(t, r, "cut.piece:front.of:1.role:border-first").Width.Text)
+	border := r.Sums["cut.piece:front.of:1.role:border-first.width"]
 	assert.InDelta(t, 2.59, float64(total(border[:len(border)-1]))/float64(in), 0.005, "before the ruler step")
-	back := cut(t, r, "back.panel")
+	back := cut(t, r, "cut.piece:back.role:closure-panel")
 	assert.Equal(t, "13¼″", back.Width.Text)
 	assert.Equal(t, "19½″", back.Height.Text)
 	assert.Equal(t, 2, back.Count)
-	assert.Equal(t, "front.quilted", back.Waits)
-	assert.Equal(t, "22¾″", cut(t, r, "front.batting").Width.Text)
-	assert.Equal(t, "22¾″", cut(t, r, "front.lining").Height.Text)
+	assert.Equal(t, "gate.piece:front.role:quilted", back.Waits)
+	assert.Equal(t, "22¾″", cut(t, r, "cut.piece:front.role:batting").Width.Text)
+	assert.Equal(t, "22¾″", cut(t, r, "cut.piece:front.role:lining").Height.Text)
 	assert.Equal(t, map[string]int{"patches": 16, "rows": 4, "border strips": 4, "pieces to cut": 24}, r.Counts)
 	assert.InDelta(t, 26.3, r.Back.Share, 0.05)
 }
@@ -115,7 +115,7 @@ func TestEverySizeIsItsSum(t *testing.T) {
 }
 
 func measured(p plan.Plan, w, h length.Length) plan.Plan {
-	p.Measured = []plan.Measured{{What: "front.quilted", Width: w, Height: h}}
+	p.Measured = []plan.Measured{{Gate: "gate.piece:front.role:quilted", Width: w, Height: h}}
 	return p
 }
 
@@ -125,10 +125,10 @@ func TestTheBackFollowsTheMeasuredFront(t *testing.T) {
 	assert.Equal(t, "19⅜″", front.Trimmed.Width.Text)
 	assert.Equal(t, "19½″", front.Planned.Width.Text, "the plan keeps both")
 	assert.Equal(t, "18⅞″", front.Finished.Width.Text)
-	back := cut(t, r, "back.panel")
+	back := cut(t, r, "cut.piece:back.role:closure-panel")
 	assert.Empty(t, back.Waits)
 	assert.Equal(t, "13¼″", back.Width.Text, "13³⁄₁₆, up to the ruler")
-	assert.Equal(t, "half the front as measured", r.Sums["back.panel.width"][0].Term)
+	assert.Equal(t, "half the front as measured", r.Sums["cut.piece:back.role:closure-panel.width"][0].Term)
 	assert.Equal(t, "5⅛″", r.Back.Overlap.Text)
 	require.Len(t, r.Findings, 1)
 	assert.Equal(t, "front-short", r.Findings[0].Code)
@@ -149,7 +149,7 @@ func TestAGridSewnFatSaysSoOnceItIsMeasured(t *testing.T) {
 	p := gridAlone()
 	require.Empty(t, reckon.Reckon(p, nil).Findings)
 	short := 3 * in / 16 // three seams, 1/32 fat on both sides
-	p.Measured = []plan.Measured{{What: "front.sewn", Width: 33*in/2 - short, Height: 33*in/2 - short}}
+	p.Measured = []plan.Measured{{Gate: "gate.piece:front.role:sewn", Width: 33*in/2 - short, Height: 33*in/2 - short}}
 	r := reckon.Reckon(p, nil)
 	require.Len(t, r.Findings, 2)
 	for _, f := range r.Findings {
@@ -157,7 +157,7 @@ func TestAGridSewnFatSaysSoOnceItIsMeasured(t *testing.T) {
 		assert.Contains(t, f.Text, "³⁄₁₆″ short")
 		assert.Contains(t, f.Text, "3 seams, each ¹⁄₃₂″ fat on both sides")
 	}
-	assert.Equal(t, "16⅜″", cut(t, r, "back.panel").Height.Text, "16⁵⁄₁₆, up to the ruler")
+	assert.Equal(t, "16⅜″", cut(t, r, "cut.piece:back.role:closure-panel").Height.Text, "16⁵⁄₁₆, up to the ruler")
 	assert.Equal(t, "15¹³⁄₁₆″", piece(t, r, "back").Finished.Height.Text)
 }
 
@@ -177,16 +177,16 @@ func TestASlipOfTheTapeIsAskedAbout(t *testing.T) {
 	r := reckon.Reckon(measured(worked(), 15*in, 39*in/2), nil)
 	assert.Equal(t, "measured-slip", r.Findings[0].Code)
 	unknown := worked()
-	unknown.Measured = []plan.Measured{{What: "lid", Width: in, Height: in}}
+	unknown.Measured = []plan.Measured{{Gate: "lid", Width: in, Height: in}}
 	assert.Equal(t, "measured-unknown", reckon.Reckon(unknown, nil).Findings[0].Code)
 }
 
 func TestABackCutTooEarlyIsFound(t *testing.T) {
 	p := measured(worked(), 155*in/8, 39*in/2)
-	p.Progress.Cut = []string{"back.panel"}
+	p.Progress.Cut = map[string]plan.AsCut{"cut.piece:back.role:closure-panel": {}}
 	r := reckon.Reckon(p, nil)
 	assert.True(t, slices.ContainsFunc(r.Findings, func(f finding.Finding) bool { return f.Code == "back-cut-early" }))
-	assert.True(t, cut(t, r, "back.panel").Done)
+	assert.True(t, cut(t, r, "cut.piece:back.role:closure-panel").Done)
 }
 
 func TestBadDecisionsGiveFindingsAndNoHalfResult(t *testing.T) {
@@ -269,8 +269,8 @@ func TestAQuiltedBackGetsItsOversize(t *testing.T) {
 	q := p.Pieces["front"]
 	p.Pieces["back"] = plan.Piece{Face: &plan.Face{Kind: plan.PlainFace, Cloth: "D"}, Layers: q.Layers, Quilting: q.Quilting}
 	r := reckon.Reckon(p, nil)
-	assert.Equal(t, "14⅜″", cut(t, r, "back.panel").Width.Text, "13¼ + 1, over what quilting leaves, up to the ruler")
-	assert.Equal(t, 2, cut(t, r, "back.panel.lining").Count)
+	assert.Equal(t, "14⅜″", cut(t, r, "cut.piece:back.role:closure-panel").Width.Text, "13¼ + 1, over what quilting leaves, up to the ruler")
+	assert.Equal(t, 2, cut(t, r, "cut.piece:back.role:lining").Count)
 }
 
 func TestAnAcceptedSmallerFrontIsFollowed(t *testing.T) {
@@ -284,7 +284,7 @@ func TestAnAcceptedSmallerFrontIsFollowed(t *testing.T) {
 	front := piece(t, r, "front")
 	assert.Less(t, front.Finished.Width.NM, int64(16*in))
 	assert.Equal(t, front.Finished.Width.NM+int64(in/2), front.Trimmed.Width.NM)
-	assert.Equal(t, front.Trimmed.Height.NM, total(r.Sums["back.panel.height"])-surplus(r.Sums["back.panel.height"]))
+	assert.Equal(t, front.Trimmed.Height.NM, total(r.Sums["cut.piece:back.role:closure-panel.height"])-surplus(r.Sums["cut.piece:back.role:closure-panel.height"]))
 }
 
 func surplus(terms []reckon.Term) int64 {
@@ -322,7 +322,7 @@ func anyCushion(t *rapid.T) plan.Plan {
 	}
 	p.Pieces["front"] = q
 	p.Back.Overlap = ptr(size("overlap") / 2)
-	p.Measured = []plan.Measured{{What: "front.quilted", Width: size("mw"), Height: size("mh")}}
+	p.Measured = []plan.Measured{{Gate: "gate.piece:front.role:quilted", Width: size("mw"), Height: size("mh")}}
 	p.Copies = rapid.IntRange(1, 3).Draw(t, "copies")
 	return p
 }

@@ -3,6 +3,7 @@ package reckon
 import (
 	"umschlag/core/finding"
 	"umschlag/core/fit"
+	"umschlag/core/ref"
 	"umschlag/core/work"
 )
 
@@ -38,7 +39,10 @@ type Reckoning struct {
 	Back    *BackShown `json:"back,omitempty"`
 	// Closure is the key of the closure that is decided, also where it cannot be made.
 	Closure string `json:"closure"`
-	Joins   []Join `json:"joins"`
+	// MeasuredFront is the place among what was measured of the front that the back is cut to;
+	// absent until it is measured.
+	MeasuredFront *int   `json:"measured_front,omitempty"`
+	Joins         []Join `json:"joins"`
 	// Net lays the pieces as they join: rows of columns, each a stack from the top.
 	Net [][][]Spot `json:"net"`
 	// Strips of piping and binding as they lie on their cloth.
@@ -256,8 +260,10 @@ type Thread struct {
 
 // Way is a face in other cloths.
 type Way struct {
-	Name  string `json:"name"`
-	Cells []Cell `json:"cells"`
+	// Key it has in the plan.
+	Key   ref.Key `json:"key"`
+	Name  string  `json:"name"`
+	Cells []Cell  `json:"cells"`
 }
 
 // PressSeam is one seam of a face and the side its allowance lies on, seen from the
@@ -419,10 +425,11 @@ type Join struct {
 
 // Fitting is a handle, a pocket or the like in its place.
 type Fitting struct {
-	// Index in the plan's list.
-	Index int    `json:"index"`
-	Title string `json:"title"`
-	On    string `json:"on"`
+	// Index in the plan's list, and the key it has there.
+	Index int     `json:"index"`
+	Key   ref.Key `json:"key"`
+	Title string  `json:"title"`
+	On    string  `json:"on"`
 	// Boxes it takes up, in the frame of its piece.
 	Boxes []Box `json:"boxes"`
 	// Round tells that the boxes hold circles.
@@ -492,6 +499,8 @@ type Point struct {
 
 // Fibre is a range of grams.
 type Fibre struct {
+	// Gate is where what is weighed is recorded.
+	Gate  string  `json:"gate"`
 	Least float64 `json:"least"`
 	Most  float64 `json:"most"`
 	// Weighed is what it was filled with; absent where nobody said.
@@ -602,7 +611,8 @@ type Step struct {
 	Needs  []string `json:"needs"`
 	Cuts   []string `json:"cuts"`
 	Row    int      `json:"row,omitempty"`
-	// seams is how many are sewn for one piece, where they are counted.
+	// ref names it, and seams is how many are sewn for one piece, where they are counted.
+	ref   ref.Ref
 	seams int
 	// Bands are the sewn rows it is about.
 	Bands []int `json:"bands,omitempty"`

@@ -17,15 +17,15 @@ import (
 func TestTheBorderFollowsTheMeasuredCentre(t *testing.T) {
 	p := worked()
 	before := reckon.Reckon(p, nil)
-	p.Measured = []plan.Measured{{What: "front.pieced", Width: 65 * in / 4, Height: 33 * in / 2}}
+	p.Measured = []plan.Measured{{Gate: "gate.piece:front.role:pieced", Width: 65 * in / 4, Height: 33 * in / 2}}
 	after := reckon.Reckon(p, nil)
-	assert.Equal(t, "2⅝″", cut(t, before, "front.border.1.side").Width.Text)
-	assert.Equal(t, "2¾″", cut(t, after, "front.border.1.side").Width.Text, "an eighth wider a side for a quarter that is missing")
-	assert.Equal(t, "16½″", cut(t, after, "front.border.1.side").Height.Text)
-	assert.Equal(t, cut(t, before, "front.border.1.run").Height, cut(t, after, "front.border.1.run").Height)
+	assert.Equal(t, "2⅝″", cut(t, before, "cut.piece:front.of:1.role:border-first").Width.Text)
+	assert.Equal(t, "2¾″", cut(t, after, "cut.piece:front.of:1.role:border-first").Width.Text, "an eighth wider a side for a quarter that is missing")
+	assert.Equal(t, "16½″", cut(t, after, "cut.piece:front.of:1.role:border-first").Height.Text)
+	assert.Equal(t, cut(t, before, "cut.piece:front.of:1.role:border-second").Height, cut(t, after, "cut.piece:front.of:1.role:border-second").Height)
 	p.Measured[0].Height = 131 * in / 8
 	after = reckon.Reckon(p, nil)
-	assert.Equal(t, "16⅜″", cut(t, after, "front.border.1.side").Height.Text, "cut as long as the centre is")
+	assert.Equal(t, "16⅜″", cut(t, after, "cut.piece:front.of:1.role:border-first").Height.Text, "cut as long as the centre is")
 	assert.Equal(t, before.Pieces[0].Finished, after.Pieces[0].Finished, "the front finishes as planned")
 }
 
@@ -38,18 +38,17 @@ func TestReplanningKeepsItsPromises(t *testing.T) {
 		}
 		p := worked()
 		base := reckon.Reckon(p, nil)
-		p.Progress.Sizes = map[string]plan.Sized{}
+		p.Progress.Cut = map[string]plan.AsCut{}
 		for _, c := range base.Cuts {
 			if rapid.Bool().Draw(t, "cut "+c.ID) {
-				p.Progress.Cut = append(p.Progress.Cut, c.ID)
-				p.Progress.Sizes[c.ID] = plan.Sized{Width: length.Length(c.Width.NM), Height: length.Length(c.Height.NM)}
+				p.Progress.Cut[c.ID] = plan.AsCut{Width: length.Length(c.Width.NM), Height: length.Length(c.Height.NM)}
 			}
 		}
-		pieced := plan.Measured{What: "front.pieced", Width: near("centre across", 33*in/2), Height: near("centre up", 33*in/2)}
-		quilted := plan.Measured{What: "front.quilted", Width: near("front across", 39*in/2), Height: near("front up", 39*in/2)}
+		pieced := plan.Measured{Gate: "gate.piece:front.role:pieced", Width: near("centre across", 33*in/2), Height: near("centre up", 33*in/2)}
+		quilted := plan.Measured{Gate: "gate.piece:front.role:quilted", Width: near("front across", 39*in/2), Height: near("front up", 39*in/2)}
 		p.Measured = []plan.Measured{pieced, quilted}
 		r := reckon.Reckon(p, nil)
-		for _, id := range p.Progress.Cut {
+		for id := range p.Progress.Cut {
 			was, now := cut(t, base, id), cut(t, r, id)
 			assert.Equal(t, was.Width, now.Width, id)
 			assert.Equal(t, was.Height, now.Height, id)
@@ -64,7 +63,7 @@ func TestReplanningKeepsItsPromises(t *testing.T) {
 func TestOtherGatesMeasuredAsPlannedChangeNothing(t *testing.T) {
 	p := worked()
 	base := reckon.Reckon(p, nil)
-	p.Measured = []plan.Measured{{What: "front.pieced", Width: 33 * in / 2, Height: 33 * in / 2}, {What: "front.row.1", Width: 33 * in / 2}}
+	p.Measured = []plan.Measured{{Gate: "gate.piece:front.role:pieced", Width: 33 * in / 2, Height: 33 * in / 2}, {Gate: "gate.piece:front.role:row.no:1", Width: 33 * in / 2}}
 	r := reckon.Reckon(p, nil)
 	assert.Equal(t, base.Cuts, r.Cuts)
 	assert.Equal(t, base.Findings, r.Findings)
@@ -72,7 +71,7 @@ func TestOtherGatesMeasuredAsPlannedChangeNothing(t *testing.T) {
 
 func TestARowThatIsShortNamesItsSeams(t *testing.T) {
 	p := worked()
-	p.Measured = []plan.Measured{{What: "front.row.2", Width: 33*in/2 - 3*in/16}}
+	p.Measured = []plan.Measured{{Gate: "gate.piece:front.role:row.no:2", Width: 33*in/2 - 3*in/16}}
 	f := reckon.Reckon(p, nil).Findings
 	require.NotEmpty(t, f)
 	assert.Equal(t, "row-short", f[0].Code)
@@ -81,11 +80,11 @@ func TestARowThatIsShortNamesItsSeams(t *testing.T) {
 
 func TestASeamThatTakesItUpIsSaidWhenItIsSewn(t *testing.T) {
 	p := worked()
-	p.Measured = []plan.Measured{{What: "front.quilted", Width: 155 * in / 8, Height: 39 * in / 2, Across: plan.OtherSeam}}
+	p.Measured = []plan.Measured{{Gate: "gate.piece:front.role:quilted", Width: 155 * in / 8, Height: 39 * in / 2, Across: plan.OtherSeam}}
 	r := reckon.Reckon(p, nil)
 	assert.Equal(t, "19″", r.Pieces[0].Finished.Width.Text, "the cover finishes as planned")
 	for _, s := range r.Steps {
-		if s.ID == "close" {
+		if s.ID == "step.role:close" {
 			assert.Contains(t, s.Text, "Take the seam at the left and the right ³⁄₁₆″ instead of ¼″")
 		}
 	}
@@ -139,7 +138,7 @@ func TestWhatIsSpoiledIsCutOnceMore(t *testing.T) {
 	placed := func(r reckon.Reckoning) (n int) {
 		for _, c := range r.Cloths {
 			for _, at := range c.Lay.Placed {
-				if r.Cuts[at.Cut].ID == "front.patch.A" {
+				if r.Cuts[at.Cut].ID == "cut.piece:front.role:patch.cloth:A" {
 					n++
 				}
 			}
@@ -147,14 +146,14 @@ func TestWhatIsSpoiledIsCutOnceMore(t *testing.T) {
 		return n
 	}
 	before := reckon.Reckon(p, nil)
-	p.Progress.Spoiled = map[string]int{"front.patch.A": 2}
+	p.Progress.Spoiled = map[string]int{"cut.piece:front.role:patch.cloth:A": 2}
 	after := reckon.Reckon(p, nil)
 	assert.Equal(t, placed(before)+2, placed(after), "the lay has room for them")
-	assert.Equal(t, 2, cut(t, after, "front.patch.A").Spoiled)
-	assert.Equal(t, cut(t, before, "front.patch.A").Count, cut(t, after, "front.patch.A").Count, "a cover still takes as many")
+	assert.Equal(t, 2, cut(t, after, "cut.piece:front.role:patch.cloth:A").Spoiled)
+	assert.Equal(t, cut(t, before, "cut.piece:front.role:patch.cloth:A").Count, cut(t, after, "cut.piece:front.role:patch.cloth:A").Count, "a cover still takes as many")
 	p.Copies = 3
-	of := cut(t, reckon.Reckon(p, nil), "front.patch.A")
+	of := cut(t, reckon.Reckon(p, nil), "cut.piece:front.role:patch.cloth:A")
 	assert.Equal(t, 3*of.Count+2, of.Total, "three covers, and two once more")
-	p.Progress.Spoiled = map[string]int{"front.patch.A": 0}
-	assert.Equal(t, "/progress/spoiled/front.patch.A", reckon.Reckon(p, nil).Findings[0].About)
+	p.Progress.Spoiled = map[string]int{"cut.piece:front.role:patch.cloth:A": 0}
+	assert.Equal(t, "/progress/spoiled/cut.piece:front.role:patch.cloth:A", reckon.Reckon(p, nil).Findings[0].About)
 }

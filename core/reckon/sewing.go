@@ -12,7 +12,7 @@ import (
 func (r *run) sewing() {
 	for i := range r.out.Steps {
 		s := &r.out.Steps[i]
-		s.Minutes = work.Minutes(work.Step{Stage: work.Stage(s.Stage), Cuts: s.Cuts, Gate: s.Gate}, r.effort(*s))
+		s.Minutes = work.Minutes(work.Step{Stage: work.Stage(s.Stage), Cuts: s.Cuts}, s.Gate != "", r.effort(*s))
 		if pace := r.p.Habits.Pace; pace > 0 {
 			s.Minutes = max(1, int(math.Round(pace*float64(s.Minutes))))
 		}

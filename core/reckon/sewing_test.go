@@ -23,19 +23,19 @@ func stepOf(t *testing.T, r reckon.Reckoning, id string) reckon.Step {
 
 func TestEveryStepTakesItsTime(t *testing.T) {
 	p := worked()
-	p.Progress.Times = map[string]float64{"close": 17.5}
+	p.Progress.Times = map[string]float64{"step.role:close": 17.5}
 	r := reckon.Reckon(p, nil)
 	for _, s := range r.Steps {
 		assert.Positive(t, s.Minutes, s.ID)
 	}
-	assert.InDelta(t, 17.5, *stepOf(t, r, "close").Took, 0)
-	assert.Nil(t, stepOf(t, r, "turn").Took)
+	assert.InDelta(t, 17.5, *stepOf(t, r, "step.role:close").Took, 0)
+	assert.Nil(t, stepOf(t, r, "step.role:turn").Took)
 	sizes, pieces := 0, 0
-	for _, id := range stepOf(t, r, "cut.front").Cuts {
+	for _, id := range stepOf(t, r, "step.piece:front.role:cut-outer").Cuts {
 		sizes++
 		pieces += cut(t, r, id).Count
 	}
-	assert.InDelta(t, 2+1.5*float64(sizes)+0.25*float64(pieces), stepOf(t, r, "cut.front").Minutes, 0.5, "two minutes to begin with, and for every size and piece")
+	assert.InDelta(t, 2+1.5*float64(sizes)+0.25*float64(pieces), stepOf(t, r, "step.piece:front.role:cut-outer").Minutes, 0.5, "two minutes to begin with, and for every size and piece")
 	changes, trips := 0, map[int]bool{}
 	for _, s := range r.Steps {
 		assert.True(t, len(s.Changes) == 0 || s.Machine != "", "%s: nothing is changed at a machine nobody uses", s.ID)
@@ -133,22 +133,22 @@ func TestWhatLiesOnWhat(t *testing.T) {
 	front.Layers = &plan.Layers{Batting: &plan.Batting{Count: 2}, Lining: "L"}
 	p.Pieces["front"] = front
 	r := reckon.Reckon(p, nil)
-	layers := stepOf(t, r, "layers").Stack
+	layers := stepOf(t, r, "step.piece:front.role:layers").Stack
 	require.Len(t, layers, 4, "lining, two battings, front")
 	assert.Equal(t, work.Sheet{What: "lining", Up: work.WrongUp, Cloth: "L"}, layers[0])
 	assert.Empty(t, layers[1].Up)
 	assert.Equal(t, []any{"front", work.RightUp}, []any{layers[3].What, layers[3].Up})
-	closing := stepOf(t, r, "close").Stack
+	closing := stepOf(t, r, "step.role:close").Stack
 	require.Len(t, closing, 2)
 	assert.Equal(t, []work.Up{work.RightUp, work.WrongUp}, []work.Up{closing[0].Up, closing[1].Up}, "the back lies right side down on the front")
 	for kind, shell := range shells() {
 		for _, s := range reckon.Reckon(shell, nil).Steps {
-			if join, isJoin := strings.CutPrefix(s.ID, "join."); isJoin {
+			if join := s.Join; join > 0 {
 				top, below := s.Stack[len(s.Stack)-1], s.Stack[0]
 				if folded := strings.Contains(top.What, "folded") || strings.Contains(top.What, "folds"); folded {
-					assert.Equal(t, work.RightUp, top.Up, "%s: join %s lies as it will be seen", kind, join)
+					assert.Equal(t, work.RightUp, top.Up, "%s: join %d lies as it will be seen", kind, join)
 				} else {
-					assert.Equal(t, []work.Up{work.RightUp, work.WrongUp}, []work.Up{below.Up, top.Up}, "%s: join %s has its right sides together", kind, join)
+					assert.Equal(t, []work.Up{work.RightUp, work.WrongUp}, []work.Up{below.Up, top.Up}, "%s: join %d has its right sides together", kind, join)
 				}
 			}
 		}

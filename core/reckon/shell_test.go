@@ -11,6 +11,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
+	"umschlag/core/ref"
 )
 
 func codes(r reckon.Reckoning) []string {
@@ -53,12 +54,12 @@ func shells() map[plan.CoverKind]plan.Plan {
 // Worked figures of docs/arithmetic.md, up to the ruler step: geometry.
 func TestTheCutsOfTheWorkedHoods(t *testing.T) {
 	wrapped := reckon.Reckon(shells()["wrap-hood"], nil)
-	main, end := cut(t, wrapped, "main.panel"), cut(t, wrapped, "end.panel")
+	main, end := cut(t, wrapped, "cut.piece:main.role:panel"), cut(t, wrapped, "cut.piece:end.role:panel")
 	assert.Equal(t, []string{"19″", "26¼″", "rectangle"}, []string{main.Width.Text, main.Height.Text, main.Shape})
 	assert.Equal(t, []string{"15½″", "7″", "template"}, []string{end.Width.Text, end.Height.Text, end.Shape})
 	assert.Equal(t, 2, end.Count)
 	banded := reckon.Reckon(shells()["band-hood"], nil)
-	face, band := cut(t, banded, "face.panel"), cut(t, banded, "band.panel")
+	face, band := cut(t, banded, "cut.piece:face.role:panel"), cut(t, banded, "cut.piece:band.role:panel")
 	assert.Equal(t, []string{"10¼″", "7⅞″", "9¼″", "22¼″"}, []string{face.Width.Text, face.Height.Text, band.Width.Text, band.Height.Text})
 }
 
@@ -114,7 +115,7 @@ func TestFittingsAreCutAndSewnOn(t *testing.T) {
 	r := reckon.Reckon(p, nil)
 	require.Len(t, r.Fittings, 1)
 	assert.Len(t, r.Fittings[0].Boxes, 2)
-	strap := cut(t, r, "fitting.1.1")
+	strap := cut(t, r, "cut.of:1.role:fitting-part.no:1")
 	assert.Equal(t, []string{"16″", "3½″", "A"}, []string{strap.Width.Text, strap.Height.Text, strap.Cloth})
 	assert.Equal(t, 2, strap.Count)
 	p.Fittings[0].At.Left = ptr(-in)
@@ -134,14 +135,14 @@ func pieced() plan.Plan {
 func TestPatchesAtABoundEdgeAreCutAlikeAndTrimmed(t *testing.T) {
 	r := reckon.Reckon(pieced(), nil)
 	require.Empty(t, r.Findings)
-	patch, end := cut(t, r, "end.patch.A"), piece(t, r, "end")
+	patch, end := cut(t, r, "cut.piece:end.role:patch.cloth:A"), piece(t, r, "end")
 	assert.Equal(t, []string{"4″", "4″"}, []string{patch.Width.Text, patch.Height.Text}, "3 and two seams of ½, at the open edge too")
 	assert.Equal(t, 16, patch.Count, "two ends of eight")
 	assert.Equal(t, []string{"6½″", "7″"}, []string{end.Trimmed.Height.Text, end.BeforeQuilting.Height.Text})
-	i := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "open.end" })
+	i := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "step.piece:end.role:open-edge" })
 	require.Positive(t, i)
 	assert.Contains(t, r.Steps[i].Text, "trim ½″ off")
-	assert.Less(t, i, slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "join.1" }))
+	assert.Less(t, i, slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.Join == 1 }))
 }
 
 func TestAHemDeeperThanTheSeamsOfThePatchesIsFound(t *testing.T) {
@@ -162,18 +163,18 @@ func TestABandLongerThanItsClothIsJoined(t *testing.T) {
 	p.Pieces["band"] = plan.Piece{Layers: &plan.Layers{Batting: &plan.Batting{Count: 1}}}
 	r := reckon.Reckon(p, nil)
 	assert.Equal(t, []string{"strip-joined", "strip-butted", "cloth-undescribed"}, codes(r))
-	band := cut(t, r, "band.panel")
+	band := cut(t, r, "cut.piece:band.role:panel")
 	whole := piece(t, r, "band").BeforeQuilting.Width.NM
 	assert.Equal(t, 3, band.Count)
 	assert.LessOrEqual(t, band.Width.NM, int64(40*in))
 	assert.GreaterOrEqual(t, 3*band.Width.NM-2*int64(in), whole, "three, less a seam of ½ from both sides of two joins")
-	assert.Equal(t, band.Width.NM, total(r.Sums["band.panel.width"]))
-	assert.Equal(t, 2, cut(t, r, "band.batting").Count, "batting of 60 is butted from two")
+	assert.Equal(t, band.Width.NM, total(r.Sums["cut.piece:band.role:panel.width"]))
+	assert.Equal(t, 2, cut(t, r, "cut.piece:band.role:batting").Count, "batting of 60 is butted from two")
 	p.Fittings = []plan.Fitting{{Kind: "loop", On: "band", Length: 3 * in, Width: in, At: plan.At{Middle: true}}}
 	assert.NotContains(t, codes(reckon.Reckon(p, nil)), "fitting-seam", "the joins of three lie at the thirds")
 	p.Fittings[0].At = plan.At{Left: ptr(length.Length(r.Pieces[1].Cells[1].X))}
 	assert.Contains(t, codes(reckon.Reckon(p, nil)), "fitting-seam")
-	i := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "strips.band" })
+	i := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "step.piece:band.role:end-to-end" })
 	require.Positive(t, i)
 	assert.Contains(t, r.Steps[i].Text, "3 strips end to end")
 }
@@ -184,7 +185,7 @@ func TestABandThatIsCutTakesNoCloth(t *testing.T) {
 	p.Cover.BandLength = ptr(89 * in / 4)
 	r := reckon.Reckon(p, nil)
 	require.Empty(t, r.Findings[1:], "%v", r.Findings)
-	assert.True(t, cut(t, r, "band.panel").Done)
+	assert.True(t, cut(t, r, "cut.piece:band.role:panel").Done)
 	assert.Equal(t, "eases", r.Joins[0].Fit, "a fraction over the way round")
 	p.Cover.BandLength = ptr(20 * in)
 	short := reckon.Reckon(p, nil)
@@ -204,8 +205,13 @@ func TestAZipIsBoughtWithSpareAndItsFoldsNeedNoFinish(t *testing.T) {
 	}
 	assert.Equal(t, "37½″", lengths["zip"])
 	assert.NotContains(t, lengths, "binding", "a fold at the zip is no open edge")
-	assert.False(t, slices.ContainsFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "finish.1" }))
-	assert.True(t, slices.ContainsFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "finish.2" }))
+	var finished []string
+	for _, step := range r.Steps {
+		if step.About.Role == ref.DoFinish {
+			finished = append(finished, step.ID)
+		}
+	}
+	assert.Equal(t, []string{"step.role:finish-seam.a:band.at:left_7cright.b:band_2ezip.bt:left_7cright", "step.role:finish-seam.a:band.at:top_7cbottom.b:face.bt:left_2btop_2bright_2bbottom", "step.role:finish-seam.a:band_2ezip.at:bottom.b:face.bt:top"}, finished)
 }
 
 func TestAPrintWithADirectionIsFoundWhereItTurnsOver(t *testing.T) {
@@ -242,7 +248,7 @@ func TestAPaddedStrapHasBattingOfItsSize(t *testing.T) {
 		Layers: &plan.Layers{Batting: &plan.Batting{Count: 2}, Lining: "A"}}}
 	r := reckon.Reckon(p, nil)
 	require.Empty(t, r.Findings)
-	padding, lining := cut(t, r, "fitting.1.1.batting"), cut(t, r, "fitting.1.1.lining")
+	padding, lining := cut(t, r, "cut.of:1.role:fitting-part.layer:batting.no:1"), cut(t, r, "cut.of:1.role:fitting-part.layer:lining.no:1")
 	assert.Equal(t, []string{"14″", "1½″", "batting"}, []string{padding.Width.Text, padding.Height.Text, padding.Layer})
 	assert.Equal(t, 4, padding.Count)
 	assert.Equal(t, []string{"16″", "3½″"}, []string{lining.Width.Text, lining.Height.Text})
@@ -277,9 +283,11 @@ func TestASlitThroughAPadIsSewnAfterItsSeam(t *testing.T) {
 	p := shells()["pad"]
 	p.Fittings = []plan.Fitting{{Kind: "slit", On: "top", Length: 3 * in, At: plan.At{Edge: "bottom"}}}
 	r := reckon.Reckon(p, nil)
-	at := func(id string) int { return slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == id }) }
-	assert.Less(t, at("join.1"), at("fitting.1"))
-	assert.Less(t, at("fitting.1"), at("turn"))
+	at := func(role ref.Role) int {
+		return slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.About.Role == role })
+	}
+	assert.Less(t, at(ref.DoJoin), at(ref.DoFitting))
+	assert.Less(t, at(ref.DoFitting), at(ref.DoTurn))
 }
 
 func TestAMoveIsAnsweredInThePlansOwnTerms(t *testing.T) {

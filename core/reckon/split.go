@@ -9,7 +9,7 @@ import (
 
 // split makes several steps of those that the maker divided. The last part keeps the id,
 // with what is measured and pressed at the end, so that what needs the step needs its last
-// part; the parts before it are numbered and follow each other.
+// part; the parts before it have ids by their keys and follow each other.
 func (r *run) split() {
 	pr := r.p.Progress
 	var out []Step
@@ -29,22 +29,22 @@ func (r *run) split() {
 	}
 }
 
-// parts are the parts of one step, by their names; itself where it has none.
-func parts(s Step, names []string, pr plan.Progress) []Step {
-	if len(names) < 2 {
+// parts are the parts of one step; itself where it has none.
+func parts(s Step, divided []plan.StepPart, pr plan.Progress) []Step {
+	if len(divided) < 2 {
 		return []Step{s}
 	}
-	out := make([]Step, len(names))
-	share := (s.Minutes + len(names) - 1) / len(names)
-	for i, name := range names {
+	out := make([]Step, len(divided))
+	share := (s.Minutes + len(divided) - 1) / len(divided)
+	for i, one := range divided {
 		part := s
 		part.Of, part.Minutes = s.ID, max(1, share)
-		part.Title = fmt.Sprintf("%s: %s", s.Title, name)
+		part.Title = fmt.Sprintf("%s: %s", s.Title, one.Name)
 		if i > 0 {
 			part.Needs, part.Cuts, part.Changes = []string{out[i-1].ID}, []string{}, nil
 		}
-		if i < len(names)-1 {
-			part.ID = fmt.Sprintf("%s:%d", s.ID, i+1)
+		if i < len(divided)-1 {
+			part.ID = s.ref.InPart(one.Key).String()
 			part.Gate, part.Expect, part.Press, part.Side, part.Trip, part.Act, part.Rest = "", nil, "", "", 0, "", 0
 			part.Done, part.Took = slices.Contains(pr.Done, part.ID), nil
 			if took, known := pr.Times[part.ID]; known {
@@ -52,6 +52,19 @@ func parts(s Step, names []string, pr plan.Progress) []Step {
 			}
 		}
 		out[i] = part
+	}
+	return out
+}
+
+// following are the steps that need one, directly or not, in their order.
+func (r Reckoning) following(id string) []Step {
+	reached := map[string]bool{id: true}
+	var out []Step
+	for _, s := range r.Steps {
+		if slices.ContainsFunc(s.Needs, func(need string) bool { return reached[need] }) {
+			reached[s.ID] = true
+			out = append(out, s)
+		}
 	}
 	return out
 }

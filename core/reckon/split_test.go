@@ -8,24 +8,27 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"umschlag/core/plan"
 	"umschlag/core/reckon"
 )
+
+const quilting = "step.piece:front.role:quilt"
 
 func TestADividedStepIsDoneInParts(t *testing.T) {
 	p := worked()
 	whole := reckon.Reckon(p, nil)
-	quilt := stepOf(t, whole, "quilt")
-	p.Progress.Parts = map[string][]string{"quilt": {"to the upper right", "to the upper left", "the corners"}, "cut.front": {"moss leaf", "the rest"}}
-	p.Progress.Done = []string{"quilt:1"}
-	p.Progress.Times = map[string]float64{"quilt:1": 12, "quilt": 4}
+	quilt := stepOf(t, whole, quilting)
+	p.Progress.Parts = map[string][]plan.StepPart{quilting: {{Name: "to the upper right"}, {Name: "to the upper left"}, {Name: "the corners"}}, "step.piece:front.role:cut-outer": {{Name: "moss leaf"}, {Name: "the rest"}}}
+	p.Progress.Done = []string{quilting + ".part:1"}
+	p.Progress.Times = map[string]float64{quilting + ".part:1": 12, quilting: 4}
 	r := reckon.Reckon(p, nil)
 	require.Len(t, r.Steps, len(whole.Steps)+3)
-	at := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "quilt:1" })
+	at := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == quilting+".part:1" })
 	first, second, last := r.Steps[at], r.Steps[at+1], r.Steps[at+2]
-	assert.Equal(t, []string{"quilt:1", "quilt:2", "quilt"}, []string{first.ID, second.ID, last.ID}, "the last keeps the name that others need")
+	assert.Equal(t, []string{quilting + ".part:1", quilting + ".part:2", quilting}, []string{first.ID, second.ID, last.ID}, "the last keeps the name that others need")
 	assert.Equal(t, "Quilt: to the upper right", first.Title)
 	assert.Equal(t, quilt.Needs, first.Needs)
-	assert.Equal(t, []string{"quilt:1"}, second.Needs)
+	assert.Equal(t, []string{quilting + ".part:1"}, second.Needs)
 	assert.True(t, first.Done)
 	assert.False(t, last.Done)
 	assert.InDelta(t, 12, *first.Took, 0)
@@ -33,7 +36,7 @@ func TestADividedStepIsDoneInParts(t *testing.T) {
 	assert.InDelta(t, 4, *last.Took, 0)
 	assert.GreaterOrEqual(t, 3*first.Minutes, quilt.Minutes)
 	assert.Less(t, 3*first.Minutes, quilt.Minutes+3)
-	assert.Equal(t, []string{"quilt"}, stepOf(t, r, "trim").Needs)
+	assert.Equal(t, []string{quilting}, stepOf(t, r, "step.piece:front.role:trim").Needs)
 	used := map[string]int{}
 	for _, s := range r.Steps {
 		for _, id := range s.Cuts {
@@ -44,18 +47,18 @@ func TestADividedStepIsDoneInParts(t *testing.T) {
 		assert.Equal(t, 1, n, "%s is cut in one step", id)
 	}
 	row := worked()
-	row.Progress.Parts = map[string][]string{"row.1": {"one", "two"}}
-	assert.Empty(t, stepOf(t, reckon.Reckon(row, nil), "row.1:1").Gate)
-	assert.NotEmpty(t, stepOf(t, reckon.Reckon(row, nil), "row.1").Gate, "it is measured when it is whole")
+	row.Progress.Parts = map[string][]plan.StepPart{"step.piece:front.role:row.no:1": {{Name: "one"}, {Name: "two"}}}
+	assert.Empty(t, stepOf(t, reckon.Reckon(row, nil), "step.piece:front.role:row.no:1.part:1").Gate)
+	assert.NotEmpty(t, stepOf(t, reckon.Reckon(row, nil), "step.piece:front.role:row.no:1").Gate, "it is measured when it is whole")
 }
 
 func TestADividedStepHasTwoToTwelveNamedParts(t *testing.T) {
-	for path, names := range map[string][]string{
-		"/progress/parts/quilt":   {"only one"},
-		"/progress/parts/quilt/1": {"one", " "},
+	for path, parts := range map[string][]plan.StepPart{
+		"/progress/parts/" + quilting:             {{Name: "only one"}},
+		"/progress/parts/" + quilting + "/1/name": {{Name: "one"}, {Name: " "}},
 	} {
 		p := worked()
-		p.Progress.Parts = map[string][]string{"quilt": names}
+		p.Progress.Parts = map[string][]plan.StepPart{quilting: parts}
 		found := p.Settle().Validate()
 		require.NotEmpty(t, found, path)
 		assert.Equal(t, path, found[0].About)

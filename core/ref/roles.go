@@ -99,8 +99,16 @@ const (
 	// DoMeasureFront and DoMeasureCover are gates.
 	DoMeasureFront Role = "measure-front"
 	DoMeasureCover Role = "measure-cover"
-	// DoMaking is one of the things that make a back close.
-	DoMaking      Role = "make-closure"
+	// DoHem to DoZip are the things that make a back close.
+	DoHem         Role = "hem"
+	DoFold        Role = "fold"
+	DoLine        Role = "line"
+	DoTape        Role = "sew-tape"
+	DoButtons     Role = "buttons"
+	DoTies        Role = "ties"
+	DoFlap        Role = "flap"
+	DoTab         Role = "tab"
+	DoZip         Role = "zip"
 	DoMakePiping  Role = "make-piping"
 	DoBastePiping Role = "baste-piping"
 	DoMakeBinding Role = "make-binding"
@@ -115,6 +123,32 @@ const (
 	DoTry         Role = "try"
 	DoInspect     Role = "inspect"
 )
+
+// The roles of gates: what is measured. A row and a join are measured under the role of the
+// step that sews them.
+const (
+	// Quilted and Sewn are a front before its back is cut, Pieced what is inside its borders,
+	// Untrimmed a quilted panel before it is trimmed.
+	Quilted   Role = "quilted"
+	Sewn      Role = "sewn"
+	Pieced    Role = "pieced"
+	Untrimmed Role = "untrimmed"
+	// Overlap is how far the pieces of a back overlap as they are laid, Finished the closed
+	// cover, and Filled the fibre in a pad, by its weight.
+	Overlap  Role = "overlap"
+	Finished Role = "finished"
+	Filled   Role = "filled"
+)
+
+// OfCover reports the roles of steps that are about the whole cover, whatever piece lies on
+// the table.
+func (r Role) OfCover() bool {
+	switch r {
+	case DoMeasure, DoMeasureCover, DoMakePiping, DoBastePiping, DoMakeBinding, DoForm, DoJoin, DoClose, DoFinish, DoClip, DoTurn, DoFlange, DoBottom, DoTry, DoInspect, DoFitting:
+		return true
+	}
+	return false
+}
 
 // Closes reports the roles of what a back is made of.
 func (r Role) Closes() bool {

@@ -70,7 +70,7 @@ func (b *builder) cutShapes(piece string) {
 	if fused {
 		stack = append(stack, Sheet{What: "web, its paper up"})
 	}
-	b.add(Step{ID: b.prefix + "shapes.cut", Role: ref.DoCutShapes, Stage: Piecing, Stack: stack, Title: "Cut the shapes", Cuts: cuts, Text: strings.Join(text, " "), Caution: ironCaution,
+	b.add(Step{Role: ref.DoCutShapes, Stage: Piecing, Stack: stack, Title: "Cut the shapes", Cuts: cuts, Text: strings.Join(text, " "), Caution: ironCaution,
 		Check: "Lay each on the drawing: it faces the same way."})
 }
 
@@ -91,10 +91,10 @@ func (b *builder) layOn(level int, late bool) {
 	if len(places) == 0 {
 		return
 	}
-	step := Step{ID: fmt.Sprintf("%sshapes.lay.%d", b.prefix, level), Role: ref.DoLayShapes, Level: level, Late: late, Stage: Piecing, Stack: append(b.faceUp(b.on), Sheet{What: fmt.Sprintf("layer %d of the shapes", level), Up: RightUp}), Title: fmt.Sprintf("Lay on layer %d", level), Caution: ironCaution,
+	step := Step{Role: ref.DoLayShapes, Level: level, Late: late, Stage: Piecing, Stack: append(b.faceUp(b.on), Sheet{What: fmt.Sprintf("layer %d of the shapes", level), Up: RightUp}), Title: fmt.Sprintf("Lay on layer %d", level), Caution: ironCaution,
 		Press: "Press, lift and press again; do not slide the iron.", Check: "Measure from the other two edges as well before you press: " + b.fromOther(level, late)}
 	if late {
-		step.ID, step.Title = step.ID+".late", fmt.Sprintf("Lay on the late shapes of layer %d", level)
+		step.Title = fmt.Sprintf("Lay on the late shapes of layer %d", level)
 	}
 	text := places
 	if len(text) > named {
@@ -148,7 +148,7 @@ func (b *builder) sewEdges(i int, t applique.Thread) {
 	if len(parts) > named {
 		parts = append(parts[:named:named], fmt.Sprintf("%d more as drawn", len(t.Seam)-named))
 	}
-	b.add(Step{ID: fmt.Sprintf("%sshapes.sew.%d", b.prefix, i+1), Role: ref.DoSewShapes, Thread: i + 1, Late: t.Late, Stage: Piecing, Stack: append([]Sheet{{What: "tear-off sheet"}}, append(b.faceUp(b.on), Sheet{What: "shape", Up: RightUp, Cloth: t.Cloth})...), Title: title, Machine: machine, Caution: b.edgeCaution(t.Edge),
+	b.add(Step{Role: ref.DoSewShapes, Thread: i + 1, Late: t.Late, Stage: Piecing, Stack: append([]Sheet{{What: "tear-off sheet"}}, append(b.faceUp(b.on), Sheet{What: "shape", Up: RightUp, Cloth: t.Cloth})...), Title: title, Machine: machine, Caution: b.edgeCaution(t.Edge),
 		Text: fmt.Sprintf("%s %s. %s takes about %s of thread. A tear-off sheet underneath keeps the face flat; draw the ends of the thread to the back and knot them.",
 			text, strings.Join(parts, ", "), together(t, stitch, b.text), b.text(t.Length.Ceil(length.Inch))),
 		Check: "The stitch covers the cut edge, and what a shape covers is left unsewn."})

@@ -1,7 +1,6 @@
 package work_test
 
 import (
-	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -10,6 +9,7 @@ import (
 	"umschlag/core/applique"
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/work"
 )
 
@@ -35,16 +35,16 @@ func TestShapesAreLaidLayerByLayerAndSewnBeforeTheQuilting(t *testing.T) {
 	by := map[string]work.Step{}
 	for _, s := range steps {
 		by[s.ID] = s
-		if strings.HasPrefix(s.ID, "shapes.") || s.ID == "layers" {
+		if s.Role == ref.DoCutShapes || s.Role == ref.DoLayShapes || s.Role == ref.DoSewShapes || s.ID == "step.piece:front.role:layers" {
 			ids = append(ids, s.ID)
 		}
 	}
-	assert.Equal(t, []string{"shapes.cut", "shapes.lay.1", "shapes.lay.2", "shapes.sew.1", "shapes.sew.2", "shapes.lay.1.late", "layers"}, ids)
-	assert.Equal(t, []string{"front.applique.0"}, by["shapes.cut"].Cuts)
-	assert.NotContains(t, by["cut.front"].Cuts, "front.applique.0", "shapes are cut when their web is on")
-	assert.Contains(t, by["shapes.lay.1"].Text, "Road: 1″ from the left, 1″ from the top.")
-	assert.Contains(t, by["shapes.lay.1"].Check, "road 9″ from the right and 9″ from the bottom")
-	assert.Contains(t, by["shapes.lay.1.late"].Text, "Hub: fused, and no edge to sew.")
+	assert.Equal(t, []string{"step.piece:front.role:cut-shapes", "step.piece:front.role:lay-shapes.no:1", "step.piece:front.role:lay-shapes.no:2", "step.piece:front.role:sew-shapes.no:1", "step.piece:front.role:sew-shapes.no:2", "step.piece:front.role:lay-shapes.no:1.late:1", "step.piece:front.role:layers"}, ids)
+	assert.Equal(t, []string{"front.applique.0"}, by["step.piece:front.role:cut-shapes"].Cuts)
+	assert.NotContains(t, by["step.piece:front.role:cut-outer"].Cuts, "front.applique.0", "shapes are cut when their web is on")
+	assert.Contains(t, by["step.piece:front.role:lay-shapes.no:1"].Text, "Road: 1″ from the left, 1″ from the top.")
+	assert.Contains(t, by["step.piece:front.role:lay-shapes.no:1"].Check, "road 9″ from the right and 9″ from the bottom")
+	assert.Contains(t, by["step.piece:front.role:lay-shapes.no:1.late:1"].Text, "Hub: fused, and no edge to sew.")
 	for _, id := range ids[:5] {
 		assert.NotEmpty(t, by[id].Caution, id)
 	}
@@ -56,10 +56,10 @@ func TestManyShapesPointToTheDrawing(t *testing.T) {
 		shapes = append(shapes, plan.Shape{Shape: "square", Cloth: "A", Width: in, At: at(length.Length(i)*in*5/4, in)})
 	}
 	for _, s := range shaped(t, shapes...) {
-		if s.ID == "shapes.lay.1" {
+		if s.ID == "step.piece:front.role:lay-shapes.no:1" {
 			assert.Contains(t, s.Text, "The other 4 as drawn.")
 		}
-		if s.ID == "shapes.sew.1" {
+		if s.ID == "step.piece:front.role:sew-shapes.no:1" {
 			assert.Contains(t, s.Text, "4 more as drawn")
 			assert.Contains(t, s.Text, "Together 48″ of dense zigzag")
 		}
@@ -68,14 +68,14 @@ func TestManyShapesPointToTheDrawing(t *testing.T) {
 
 func TestWhatIsFusedCools(t *testing.T) {
 	fused := shaped(t, plan.Shape{Shape: "heart", Cloth: "A", Width: 4 * in, At: at(in, in)})
-	assert.Equal(t, 10, find(t, fused, "shapes.lay.1").Rest)
+	assert.Equal(t, 10, find(t, fused, "step.piece:front.role:lay-shapes.no:1").Rest)
 	loose := shaped(t, plan.Shape{Shape: "heart", Cloth: "A", Width: 4 * in, Edge: plan.LooseEdge, At: at(in, in)})
-	assert.Zero(t, find(t, loose, "shapes.lay.1").Rest)
+	assert.Zero(t, find(t, loose, "step.piece:front.role:lay-shapes.no:1").Rest)
 }
 
 func TestStitchingByHandAsksForTheNeedle(t *testing.T) {
 	for _, s := range shaped(t, plan.Shape{Shape: "heart", Cloth: "A", Width: 4 * in, Edge: plan.HandEdge, At: at(in, in)}) {
-		if s.ID == "shapes.sew.1" {
+		if s.ID == "step.piece:front.role:sew-shapes.no:1" {
 			assert.Contains(t, s.Caution, "needles")
 			assert.True(t, s.Machine.Hand)
 		}
@@ -88,7 +88,7 @@ func TestNeedles(t *testing.T) {
 		o := order(4, 4, true)
 		o.Chain.Thick = thick
 		for _, s := range work.Steps(o) {
-			if s.ID == "quilt" {
+			if s.ID == "step.piece:front.role:quilt" {
 				assert.Equal(t, want, s.Machine.Needle)
 			}
 		}

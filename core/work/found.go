@@ -10,13 +10,9 @@ import (
 )
 
 // panels cuts a panel that is there already to its size, and backs it.
-func (b *builder) found(i int, f front.Found) {
-	suffix := ""
-	if len(b.Face.Found) > 1 {
-		suffix = fmt.Sprintf(".%d", i+1)
-	}
+func (b *builder) found(f front.Found) {
 	panel := Sheet{What: "panel", Up: RightUp}
-	step := Step{ID: b.prefix + "panel" + suffix, Role: ref.DoPanel, Stage: Piecing, Stack: []Sheet{panel}, Title: "Trim the panel", Caution: rotaryCaution,
+	step := Step{Of: f.In, Role: ref.DoPanel, Stage: Piecing, Stack: []Sheet{panel}, Title: "Trim the panel", Caution: rotaryCaution,
 		Text:  fmt.Sprintf("To %s, what has to be in the middle in the middle.", b.size(f.Size)),
 		Check: "Opposite edges are as far from the middle of the design."}
 	switch f.Kind {
@@ -37,7 +33,7 @@ func (b *builder) found(i int, f front.Found) {
 	}
 	b.add(step)
 	if f.Backed {
-		b.add(Step{ID: b.prefix + "backing" + suffix, Role: ref.DoBacking, Stage: Piecing, Stack: []Sheet{{What: "firm backing", Up: WrongUp, Cloth: b.backed()}, panel}, Title: "Back the panel", Machine: machine.SetUp{Stitch: "straight stitch 4 mm", Needle: "80/12"}, Caution: b.pins(),
+		b.add(Step{Of: f.In, Role: ref.DoBacking, Stage: Piecing, Stack: []Sheet{{What: "firm backing", Up: WrongUp, Cloth: b.backed()}, panel}, Title: "Back the panel", Machine: machine.SetUp{Stitch: "straight stitch 4 mm", Needle: "80/12"}, Caution: b.pins(),
 			Text:  fmt.Sprintf("Lay it on its firm backing and sew both together round the edge, %s in: from here on they are one.", b.basted()),
 			Check: "It hangs without sagging; a knitted or holed panel is not stretched."})
 	}

@@ -2,7 +2,6 @@ package work_test
 
 import (
 	"slices"
-	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -22,7 +21,7 @@ func facing(t *testing.T, f plan.Face, w, h length.Length, change ...func(*front
 	with := func(more length.Length) sum.Size {
 		return sum.Size{Width: sum.Of(sum.Part, "", w+more), Height: sum.Of(sum.Part, "", h+more)}
 	}
-	o := front.Order{Face: f, Finished: with(0), Trimmed: with(in / 2), Top: with(in / 2), Seam: in / 4, Left: in / 4, Above: in / 4, Step: in / 8,
+	o := front.Order{Face: f.Keyed(nil), Finished: with(0), Trimmed: with(in / 2), Top: with(in / 2), Seam: in / 4, Left: in / 4, Above: in / 4, Step: in / 8,
 		Style: length.Style{Unit: length.Inches}, Usable: func(string) length.Length { return 40 * in }}
 	for _, c := range change {
 		c(&o)
@@ -57,30 +56,30 @@ func TestBlocksAreSewnUnitByUnit(t *testing.T) {
 	f.Block.Name = "pinwheel"
 	o := facing(t, f, 16*in, 16*in)
 	steps := work.Steps(o)
-	assert.Equal(t, []string{"unit.1", "unit.2", "unit.3", "unit.4", "layout", "row.1", "row.2", "row.3", "row.4", "rows"}, ids(steps))
-	units := find(t, steps, "unit.1")
+	assert.Equal(t, []string{"step.piece:front.role:unit.no:1", "step.piece:front.role:unit.no:2", "step.piece:front.role:unit.no:3", "step.piece:front.role:unit.no:4", "step.piece:front.role:lay-out", "step.piece:front.role:row.no:1", "step.piece:front.role:row.no:2", "step.piece:front.role:row.no:3", "step.piece:front.role:row.no:4", "step.piece:front.role:rows"}, ids(steps))
+	units := find(t, steps, "step.piece:front.role:unit.no:1")
 	assert.Equal(t, "Sew 64 half-square units", units.Title)
 	assert.Contains(t, units.Text, "4 chains of up to 16")
 	assert.Contains(t, units.Text, "A, B: along the long side")
 	f.Order = plan.Order{Kind: plan.Scrap}
-	assert.Contains(t, find(t, work.Steps(facing(t, f, 16*in, 16*in)), "unit.1").Text, "The cloth of each block, B")
+	assert.Contains(t, find(t, work.Steps(facing(t, f, 16*in, 16*in)), "step.piece:front.role:unit.no:1").Text, "The cloth of each block, B")
 	assert.Equal(t, "Each is 2½″ × 2½″, raw edge to raw edge; trim what is beyond.", units.Check)
-	assert.Contains(t, find(t, steps, "unit.4").Press, "every second place", "so that blocks side by side lock")
-	assert.Contains(t, find(t, steps, "layout").Title, "blocks")
+	assert.Contains(t, find(t, steps, "step.piece:front.role:unit.no:4").Press, "every second place", "so that blocks side by side lock")
+	assert.Contains(t, find(t, steps, "step.piece:front.role:lay-out").Title, "blocks")
 }
 
 func TestSchoolsOfTrianglesSaySoInTheirSteps(t *testing.T) {
 	f := grid(4, 4)
 	f.Block.Name = "pinwheel"
 	says := func(school plan.Triangles) string {
-		return find(t, work.Steps(facing(t, f, 16*in, 16*in, func(o *front.Order) { o.Triangles = school })), "unit.1").Text
+		return find(t, work.Steps(facing(t, f, 16*in, 16*in, func(o *front.Order) { o.Triangles = school })), "step.piece:front.role:unit.no:1").Text
 	}
 	assert.Contains(t, says(plan.ExactTriangles), "on the bias")
 	assert.Contains(t, says(plan.TrimTriangles), "two units")
 	assert.Contains(t, says(plan.ManyTriangles), "eight units")
 	f.Block.Name = "flying-geese"
 	geese := work.Steps(facing(t, f, 16*in, 16*in, func(o *front.Order) { o.Triangles = plan.ManyTriangles }))
-	assert.Contains(t, find(t, geese, "unit.1").Text, "four geese")
+	assert.Contains(t, find(t, geese, "step.piece:front.role:unit.no:1").Text, "four geese")
 }
 
 func TestRowsFromStripsAreNotSewnAgain(t *testing.T) {
@@ -88,8 +87,8 @@ func TestRowsFromStripsAreNotSewnAgain(t *testing.T) {
 	f.Block.Name = "nine-patch"
 	o := facing(t, f, 16*in, 12*in, func(o *front.Order) { o.Strips = plan.SewnSets })
 	steps := work.Steps(o)
-	assert.Equal(t, []string{"set.1", "set.2", "unit.3", "layout"}, ids(steps)[:4], "the two kinds of rows come out of their sets")
-	set := find(t, steps, "set.1")
+	assert.Equal(t, []string{"step.piece:front.role:set.no:1", "step.piece:front.role:set.no:2", "step.piece:front.role:unit.no:3", "step.piece:front.role:lay-out"}, ids(steps)[:4], "the two kinds of rows come out of their sets")
+	set := find(t, steps, "step.piece:front.role:set.no:1")
 	assert.Contains(t, set.Text, "A, B, A")
 	assert.Contains(t, set.Text, "24 segments")
 	assert.Contains(t, set.Caution, "rotary")
@@ -99,42 +98,42 @@ func TestSlantingRowsAreToldAsSuch(t *testing.T) {
 	f := grid(2, 2)
 	f.Set = plan.OnPoint
 	steps := work.Steps(facing(t, f, 12*in, 12*in))
-	assert.Equal(t, []string{"layout", "row.1", "row.2", "row.3", "rows"}, ids(steps))
-	assert.Contains(t, find(t, steps, "layout").Text, "slanting rows")
-	assert.Contains(t, find(t, steps, "row.2").Text, "5 pieces", "three blocks and a triangle at each end")
-	assert.Equal(t, []int{1, 2, 3}, find(t, steps, "rows").Bands)
-	assert.NotEqual(t, find(t, steps, "row.1").Side, find(t, steps, "row.2").Side)
+	assert.Equal(t, []string{"step.piece:front.role:lay-out", "step.piece:front.role:row.no:1", "step.piece:front.role:row.no:2", "step.piece:front.role:row.no:3", "step.piece:front.role:rows"}, ids(steps))
+	assert.Contains(t, find(t, steps, "step.piece:front.role:lay-out").Text, "slanting rows")
+	assert.Contains(t, find(t, steps, "step.piece:front.role:row.no:2").Text, "5 pieces", "three blocks and a triangle at each end")
+	assert.Equal(t, []int{1, 2, 3}, find(t, steps, "step.piece:front.role:rows").Bands)
+	assert.NotEqual(t, find(t, steps, "step.piece:front.role:row.no:1").Side, find(t, steps, "step.piece:front.role:row.no:2").Side)
 }
 
 func TestSashesAreJoinedWithTheRows(t *testing.T) {
 	f := grid(3, 2)
 	f.Sash = &plan.Sash{Width: in, Cloth: "S"}
 	steps := work.Steps(facing(t, f, 14*in, 9*in))
-	assert.Equal(t, press.ToSash, find(t, steps, "row.1").Side)
-	assert.Contains(t, find(t, steps, "row.1").Text, "5 patches and sashes")
-	assert.Contains(t, find(t, steps, "rows").Title, "long sashes")
+	assert.Equal(t, press.ToSash, find(t, steps, "step.piece:front.role:row.no:1").Side)
+	assert.Contains(t, find(t, steps, "step.piece:front.role:row.no:1").Text, "5 patches and sashes")
+	assert.Contains(t, find(t, steps, "step.piece:front.role:rows").Title, "long sashes")
 	f.Sash.Posts = true
 	posts := work.Steps(facing(t, f, 14*in, 9*in))
-	assert.Contains(t, find(t, posts, "row.2").Text, "sashes and posts")
-	assert.Equal(t, "Join the rows", find(t, posts, "rows").Title)
+	assert.Contains(t, find(t, posts, "step.piece:front.role:row.no:2").Text, "sashes and posts")
+	assert.Equal(t, "Join the rows", find(t, posts, "step.piece:front.role:rows").Title)
 }
 
 func TestBordersByTheirCorners(t *testing.T) {
 	for corner, want := range map[plan.BorderCorner][]string{
-		plan.Butted:  {"border.1.side", "border.1.run"},
-		plan.Squares: {"border.1.side", "border.1.run"},
-		plan.Mitred:  {"border.1.side", "border.1.run", "border.1.mitre"},
+		plan.Butted:  {"step.piece:front.of:1.role:border.no:1", "step.piece:front.of:1.role:border.no:2"},
+		plan.Squares: {"step.piece:front.of:1.role:border.no:1", "step.piece:front.of:1.role:border.no:2"},
+		plan.Mitred:  {"step.piece:front.of:1.role:border.no:1", "step.piece:front.of:1.role:border.no:2", "step.piece:front.of:1.role:mitre"},
 	} {
 		f := grid(2, 2)
 		f.Borders = []plan.Border{{Width: plan.BorderWidth{Width: 2 * in}, Cloth: "C", Corner: corner}}
 		steps := work.Steps(facing(t, f, 12*in, 12*in))
-		assert.Equal(t, want, slices.DeleteFunc(ids(steps), func(id string) bool { return !strings.HasPrefix(id, "border") }), corner)
+		assert.Equal(t, want, ids(slices.DeleteFunc(steps, func(s work.Step) bool { return !s.Role.Bordering() })), corner)
 	}
 	f := grid(2, 2)
 	f.Borders = []plan.Border{{Width: plan.BorderWidth{Width: 2 * in}, Pieced: &plan.PiecedBorder{Cloths: []string{"A", "B"}}}}
 	pieced := work.Steps(facing(t, f, 12*in, 12*in))
-	assert.Contains(t, find(t, pieced, "border.1.patches").Text, "strip")
-	find(t, pieced, "border.1.side")
+	assert.Contains(t, find(t, pieced, "step.piece:front.of:1.role:border-patches").Text, "strip")
+	find(t, pieced, "step.piece:front.of:1.role:border")
 }
 
 func TestStacksCheckerboardsStripsAndGathers(t *testing.T) {
@@ -144,17 +143,17 @@ func TestStacksCheckerboardsStripsAndGathers(t *testing.T) {
 		{Height: 2 * in, Face: plan.Face{Kind: plan.StripsFace, Direction: plan.AcrossWay, Strips: []plan.Strip{{Width: in, Cloth: "A"}, {Width: in, Cloth: "B"}}}},
 	}}
 	steps := work.Steps(facing(t, stack, 12*in, 12*in))
-	assert.Equal(t, []string{"set.1", "grid.1.rows", "grid.3.row.15", "grid.2.layout", "grid.2.row.13", "grid.2.row.14", "grid.2.rows", "stack"}, ids(steps))
-	assert.Contains(t, find(t, steps, "grid.1.rows").Text, "turned end for end")
-	assert.Contains(t, find(t, steps, "grid.3.row.15").Text, "All 2 side by side")
+	assert.Equal(t, []string{"step.piece:front.of:1.role:set.no:1", "step.piece:front.of:1.role:rows", "step.piece:front.of:3.role:row.no:1", "step.piece:front.of:2.role:lay-out", "step.piece:front.of:2.role:row.no:1", "step.piece:front.of:2.role:row.no:2", "step.piece:front.of:2.role:rows", "step.piece:front.role:join-parts"}, ids(steps))
+	assert.Contains(t, find(t, steps, "step.piece:front.of:1.role:rows").Text, "turned end for end")
+	assert.Contains(t, find(t, steps, "step.piece:front.of:3.role:row.no:1").Text, "All 2 side by side")
 	gathered := work.Steps(facing(t, plan.Face{Kind: plan.GatheredFace, Cloth: "A", Ratio: 2.5}, 10*in, 8*in))
-	assert.Equal(t, []string{"gather"}, ids(gathered))
+	assert.Equal(t, []string{"step.piece:front.role:gather"}, ids(gathered))
 	at := func(id string) int { return slices.IndexFunc(gathered, func(s work.Step) bool { return s.ID == id }) }
-	assert.True(t, at("measure") < at("sample") && at("sample") < at("cut.front"), "the sample decides what is cut")
-	assert.Contains(t, find(t, gathered, "gather").Text, "until 25″ are 10″")
+	assert.True(t, at("step.role:measure") < at("step.piece:front.role:sample") && at("step.piece:front.role:sample") < at("step.piece:front.role:cut-outer"), "the sample decides what is cut")
+	assert.Contains(t, find(t, gathered, "step.piece:front.role:gather").Text, "until 25″ are 10″")
 	windows := work.Steps(facing(t, plan.Face{Kind: plan.WindowsFace, Columns: 2, Rows: 2, Unit: 3 * in, Ground: "A", Show: "B", Buttons: true}, 11*in/2, 11*in/2))
-	assert.Equal(t, []string{"fold-units", "units", "windows", "points"}, ids(windows))
-	assert.Contains(t, find(t, windows, "points").Caution, "swallowed")
+	assert.Equal(t, []string{"step.piece:front.role:fold-units", "step.piece:front.role:join-units", "step.piece:front.role:windows", "step.piece:front.role:points"}, ids(windows))
+	assert.Contains(t, find(t, windows, "step.piece:front.role:points").Caution, "swallowed")
 }
 
 // A gathered part of a stack has its sample and its gathering, folded windows their
@@ -166,7 +165,7 @@ func TestWorkedPartsOfAStackHaveTheirSteps(t *testing.T) {
 		{Height: 11 * in / 2, Face: plan.Face{Kind: plan.WindowsFace, Columns: 2, Rows: 1, Unit: 6 * in, Ground: "A", Show: "B"}},
 	}}
 	steps := work.Steps(facing(t, stack, 23*in/2, 27*in/2))
-	assert.Equal(t, []string{"part.1.gather", "part.3.fold-units", "part.2.pocket", "part.3.units", "part.3.windows", "stack"}, ids(steps))
-	find(t, steps, "part.1.sample")
-	assert.Contains(t, find(t, steps, "part.1.gather").Text, "are 11½″")
+	assert.Equal(t, []string{"step.piece:front.of:1.role:gather", "step.piece:front.of:3.role:fold-units", "step.piece:front.of:2.role:lay-pocket", "step.piece:front.of:3.role:join-units", "step.piece:front.of:3.role:windows", "step.piece:front.role:join-parts"}, ids(steps))
+	find(t, steps, "step.piece:front.of:1.role:sample")
+	assert.Contains(t, find(t, steps, "step.piece:front.of:1.role:gather").Text, "are 11½″")
 }

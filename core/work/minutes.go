@@ -29,8 +29,9 @@ const (
 	measuring = 3.0
 )
 
-// Minutes is how long a step takes at a usual pace, at least one minute.
-func Minutes(s Step, e Effort) int {
+// Minutes is how long a step takes at a usual pace, at least one minute; measured tells that
+// something is measured at it.
+func Minutes(s Step, measured bool, e Effort) int {
 	if e.Known > 0 {
 		return e.Known + int(setUp)
 	}
@@ -42,7 +43,7 @@ func Minutes(s Step, e Effort) int {
 		m = setUp + perSeam*float64(e.Seams) + perMetre*e.Sewn.Float()/length.Metre.Float()
 	case e.Sewn > 0:
 		m = ordinary + perMetre*e.Sewn.Float()/length.Metre.Float()
-	case s.Gate != "" || s.Stage == Measuring:
+	case measured || s.Stage == Measuring:
 		m = measuring
 	}
 	return max(1, int(math.Round(m)))

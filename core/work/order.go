@@ -13,6 +13,7 @@ func (b *builder) add(s Step, needs ...string) {
 	if s.Piece == "" {
 		s.Piece = b.on
 	}
+	s.ID = s.Ref().String()
 	b.steps = append(b.steps, s)
 	b.after = []string{s.ID}
 }
@@ -145,7 +146,7 @@ func trips(steps []Step) {
 			trip++
 		}
 		s.Trip, waiting = trip, append(waiting, s.ID)
-		if s.Gate != "" || s.Within {
+		if s.Gate != (ref.Ref{}) || s.Within {
 			waiting = nil
 		}
 	}

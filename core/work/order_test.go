@@ -10,6 +10,7 @@ import (
 
 	"umschlag/core/machine"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/work"
 )
 
@@ -27,7 +28,7 @@ func generated(t *rapid.T) []work.Step {
 			steps[i].Press = "Press."
 		}
 		if rapid.IntRange(0, 5).Draw(t, "gate") == 0 {
-			steps[i].Gate = "gate." + steps[i].ID
+			steps[i].Gate = ref.Ref{Kind: ref.Gate, No: i + 1}
 		}
 		for j := range i {
 			if rapid.IntRange(0, 3).Draw(t, "needs") == 0 {
@@ -144,12 +145,12 @@ func TestPressingIsGathered(t *testing.T) {
 		}
 	})
 	rows := work.Steps(order(3, 3, false))
-	assert.Equal(t, find(t, rows, "row.1").Trip, find(t, rows, "row.3").Trip, "one walk for all rows")
+	assert.Equal(t, find(t, rows, "step.piece:front.role:row.no:1").Trip, find(t, rows, "step.piece:front.role:row.no:3").Trip, "one walk for all rows")
 	o := order(3, 3, false)
 	o.Plan.Cover.Kind = plan.Cushion
 	measured := work.Steps(o)
-	assert.NotEmpty(t, find(t, measured, "row.1").Gate)
-	assert.NotEqual(t, find(t, measured, "row.1").Trip, find(t, measured, "row.2").Trip, "each row is measured before the next")
+	assert.NotEmpty(t, find(t, measured, "step.piece:front.role:row.no:1").Gate)
+	assert.NotEqual(t, find(t, measured, "step.piece:front.role:row.no:1").Trip, find(t, measured, "step.piece:front.role:row.no:2").Trip, "each row is measured before the next")
 }
 
 func TestTheBackNeedsOnlyItsGateAndThePadOnlyTheMeasuring(t *testing.T) {
@@ -157,12 +158,12 @@ func TestTheBackNeedsOnlyItsGateAndThePadOnlyTheMeasuring(t *testing.T) {
 	o.Made = &work.Form{Gap: 5 * in}
 	o.Edges = []work.Edging{{What: "piping", Cut: "piping", Width: 2 * in, Length: 80 * in, Strips: 2}}
 	steps := work.Steps(o)
-	assert.Equal(t, []string{"gate.front"}, find(t, steps, "cut.back").Needs)
-	assert.Equal(t, []string{"measure"}, find(t, steps, "form").Needs)
-	assert.Equal(t, []string{"measure"}, find(t, steps, "piping.make").Needs)
-	assert.ElementsMatch(t, []string{"gate.front", "piping.make"}, find(t, steps, "piping.baste").Needs)
-	assert.ElementsMatch(t, []string{"hem", "piping.baste"}, find(t, steps, "close").Needs)
-	assert.ElementsMatch(t, []string{"row.1", "row.2"}, find(t, steps, "rows").Needs)
-	assert.Contains(t, find(t, steps, "gate.cover").Needs, "form", "the pad is there when it is put in")
-	assert.Contains(t, find(t, steps, "layers").Needs, "cut.under")
+	assert.Equal(t, []string{"step.piece:front.role:measure-front"}, find(t, steps, "step.piece:back.role:cut-back").Needs)
+	assert.Equal(t, []string{"step.role:measure"}, find(t, steps, "step.role:make-pad").Needs)
+	assert.Equal(t, []string{"step.role:measure"}, find(t, steps, "step.role:make-piping").Needs)
+	assert.ElementsMatch(t, []string{"step.piece:front.role:measure-front", "step.role:make-piping"}, find(t, steps, "step.role:baste-piping").Needs)
+	assert.ElementsMatch(t, []string{"step.piece:back.role:hem", "step.role:baste-piping"}, find(t, steps, "step.role:close").Needs)
+	assert.ElementsMatch(t, []string{"step.piece:front.role:row.no:1", "step.piece:front.role:row.no:2"}, find(t, steps, "step.piece:front.role:rows").Needs)
+	assert.Contains(t, find(t, steps, "step.role:measure-cover").Needs, "step.role:make-pad", "the pad is there when it is put in")
+	assert.Contains(t, find(t, steps, "step.piece:front.role:layers").Needs, "step.piece:front.role:cut-under")
 }

@@ -106,12 +106,11 @@ func (b *builder) sampled(panels []ShellPanel) {
 	var strands []func()
 	for _, p := range panels {
 		strands = append(strands, func() {
-			b.Face, b.prefix = p.Face, p.Piece.Name+"."
+			b.Face, b.on = p.Face, p.Piece.Name
 			b.samples()
 		})
 	}
 	b.apart(strands...)
-	b.prefix = ""
 }
 
 // finished are the last steps of panels, by their names.
@@ -178,7 +177,7 @@ const changePlan = "If the tape says otherwise, change the plan before anything 
 
 func (b *builder) measurePad() {
 	o := b.Plan.Object
-	b.add(Step{ID: "measure", Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the pad", Check: changePlan,
+	b.add(Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the pad", Check: changePlan,
 		Text: fmt.Sprintf("%s, and through it: the plan says %s thick.", b.flatText(), b.text(o.Thickness))})
 }
 
@@ -193,7 +192,7 @@ func (b *builder) flatText() string {
 }
 
 func (b *builder) measureFlat() {
-	b.add(Step{ID: "measure", Role: ref.DoMeasure, Stage: Measuring, Title: "Measure what it lies on", Check: changePlan, Text: b.flatText() + "."})
+	b.add(Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure what it lies on", Check: changePlan, Text: b.flatText() + "."})
 }
 
 func (b *builder) measureBook() {
@@ -202,33 +201,33 @@ func (b *builder) measureBook() {
 	if o.Wrap == 0 {
 		text = fmt.Sprintf("Measure one board, the spine and the height: the plan says %s, %s and %s.", b.text(o.Board), b.text(o.Spine), b.text(o.Height))
 	}
-	b.add(Step{ID: "measure", Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the book closed", Text: text, Check: changePlan})
+	b.add(Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the book closed", Text: text, Check: changePlan})
 }
 
 func (b *builder) fillBox() {
 	if b.Plan.Back.Kind == plan.Zip {
-		b.add(Step{ID: "turn", Role: ref.DoTurn, Stage: Closing, Title: "Turn it and put the pad in",
+		b.add(Step{Role: ref.DoTurn, Stage: Closing, Title: "Turn it and put the pad in",
 			Text: "Open the zip all the way, turn the cover through it, push the corners out with something blunt, and put the pad in."}, b.having(ref.DoForm)...)
 		b.lastly()
 		return
 	}
-	b.add(Step{ID: "turn", Role: ref.DoTurn, Stage: Closing, Title: "Turn it and put the pad in",
+	b.add(Step{Role: ref.DoTurn, Stage: Closing, Title: "Turn it and put the pad in",
 		Text: "Turn it through the gap, push the corners out with something blunt, put the pad in and slip-stitch the gap shut."}, b.having(ref.DoForm)...)
 	b.lastly()
 }
 
 func (b *builder) turnPad() {
 	b.clip()
-	b.add(Step{ID: "turn", Role: ref.DoTurn, Stage: Closing, Title: "Turn the pad", Press: "Press the edges.", Caution: ironCaution,
+	b.add(Step{Role: ref.DoTurn, Stage: Closing, Title: "Turn the pad", Press: "Press the edges.", Caution: ironCaution,
 		Text: "Turn it through the gap, push the corners out with something blunt, and slip-stitch the gap."})
 	b.lastly()
 }
 
 func (b *builder) turnJacket() {
 	b.clip()
-	b.add(Step{ID: "turn", Role: ref.DoTurn, Stage: Closing, Title: "Turn the jacket", Press: "Press the edges.", Caution: ironCaution,
+	b.add(Step{Role: ref.DoTurn, Stage: Closing, Title: "Turn the jacket", Press: "Press the edges.", Caution: ironCaution,
 		Text: turnText[b.Plan.Cover.Flaps.Style] + fmt.Sprintf(" Top-stitch all round %s from the edge.", b.text(b.Plan.Edges.Topstitch))})
-	b.add(Step{ID: "try", Role: ref.DoTry, Stage: Closing, Title: "Try it on", Text: "Open the book wide, slide both boards into the flaps, and close it.", Check: "The book closes without pulling and opens flat."})
+	b.add(Step{Role: ref.DoTry, Stage: Closing, Title: "Try it on", Text: "Open the book wide, slide both boards into the flaps, and close it.", Check: "The book closes without pulling and opens flat."})
 	b.lastly()
 }
 
@@ -262,7 +261,7 @@ func (b *builder) lastly() {
 	if len(cautions) == 0 {
 		return
 	}
-	b.add(Step{ID: "inspect", Role: ref.DoInspect, Stage: Closing, Title: "Look it over", Text: "Every seam from both sides, every corner, every fitting: pull gently.", Caution: strings.Join(cautions, " "),
+	b.add(Step{Role: ref.DoInspect, Stage: Closing, Title: "Look it over", Text: "Every seam from both sides, every corner, every fitting: pull gently.", Caution: strings.Join(cautions, " "),
 		Check: "No seam opens, nothing is caught, no pin is left in it."})
 }
 
@@ -282,7 +281,7 @@ func (b *builder) measureBox() {
 	if len(sticks) > 0 {
 		text += ", and " + strings.Join(sticks, ", ") + " for what sticks out"
 	}
-	b.add(Step{ID: "measure", Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the appliance", Text: text + ".",
+	b.add(Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the appliance", Text: text + ".",
 		Check: changePlan, Caution: hoodCaution})
 }
 
@@ -299,12 +298,12 @@ func (b *builder) cutShell() {
 		}
 	}
 	measured := b.after
-	b.add(Step{ID: "cut.outer", Role: ref.DoCutOuter, Stage: Cutting, Title: "Cut the pieces", Cuts: outer, Caution: rotaryCaution,
+	b.add(Step{Role: ref.DoCutOuter, Stage: Cutting, Title: "Cut the pieces", Cuts: outer, Caution: rotaryCaution,
 		Text:  "The large pieces first, all the same way up. Mark the middle of every edge that will be joined.",
 		Check: "Lay alike pieces on each other: they match edge to edge."})
 	if len(under) > 0 {
 		b.beside(measured, func() {
-			b.add(Step{ID: "cut.under", Role: ref.DoCutUnder, Stage: Cutting, Title: "Cut batting and lining", Cuts: under, Caution: rotaryCaution,
+			b.add(Step{Role: ref.DoCutUnder, Stage: Cutting, Title: "Cut batting and lining", Cuts: under, Caution: rotaryCaution,
 				Text: "They stand out beyond the tops on every side."})
 		})
 	}
@@ -315,27 +314,26 @@ func (b *builder) panel(p ShellPanel) {
 	name, id := p.name(), p.Piece.Name
 	b.on = id
 	b.strips(p)
-	b.Face, b.Pressed, b.prefix, b.Quilted = p.Face, p.Pressed, id+".", p.Quilting != nil
+	b.Face, b.Pressed, b.Quilted = p.Face, p.Pressed, p.Quilting != nil
 	b.Applied, b.Pattern = p.Applied, p.Pattern
 	b.face(id)
-	b.prefix = ""
 	if p.Chain.Batting != nil || p.Chain.Lining != "" {
 		text := stackText(p.Chain, "the "+name+" right side up") + " " + b.held()
 		if p.Quilting == nil {
 			text += " Sew round the edge first, " + b.basted() + " in, then trim what lies under it even with the top."
 		}
-		b.add(Step{ID: "layers." + id, Role: ref.DoLayers, Stage: Quilting, Title: "Layer the " + name, Caution: b.holdCaution(), Text: text, Rest: cooled(p.Chain.Web), Machine: quilting(p.Chain), Stack: layeredStack(p.Chain, name, b.faceCloth(id))}, b.having(ref.DoCutUnder)...)
+		b.add(Step{Role: ref.DoLayers, Stage: Quilting, Title: "Layer the " + name, Caution: b.holdCaution(), Text: text, Rest: cooled(p.Chain.Web), Machine: quilting(p.Chain), Stack: layeredStack(p.Chain, name, b.faceCloth(id))}, b.having(ref.DoCutUnder)...)
 	}
 	if p.Quilting != nil {
 		stack := layeredStack(p.Chain, name, b.faceCloth(id))
-		b.add(Step{ID: "quilt." + id, Role: ref.DoQuilt, Stage: Quilting, Act: Quilted, Stack: stack, Title: "Quilt the " + name, Text: b.linesText(p.Quilting),
+		b.add(Step{Role: ref.DoQuilt, Stage: Quilting, Act: Quilted, Stack: stack, Title: "Quilt the " + name, Text: b.linesText(p.Quilting),
 			Machine: quilting(p.Chain), Caution: needleCaution, Check: "No pleats on the lining side."})
-		b.add(Step{ID: "trim." + id, Role: ref.DoTrim, Stage: Quilting, Stack: stack, Title: "Trim the " + name, Caution: rotaryCaution,
+		b.add(Step{Role: ref.DoTrim, Stage: Quilting, Stack: stack, Title: "Trim the " + name, Caution: rotaryCaution,
 			Text:  fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges.", b.size(p.Chain.Trimmed)),
 			Check: "Both diagonals are equal."})
 	}
 	if p.Surplus > 0 {
-		b.add(Step{ID: "open." + id, Role: ref.DoOpenEdge, Stage: Quilting, Stack: b.faceUp(id), Title: "Trim the open edge of the " + name, Caution: rotaryCaution,
+		b.add(Step{Role: ref.DoOpenEdge, Stage: Quilting, Stack: b.faceUp(id), Title: "Trim the open edge of the " + name, Caution: rotaryCaution,
 			Text: fmt.Sprintf("Its patches were cut with a seam there and the edge takes less: trim %s off.", b.text(p.Surplus))})
 	}
 	b.shape(p.Piece, p.name(), id)
@@ -346,14 +344,14 @@ func (b *builder) strips(p ShellPanel) {
 	if p.Strips < 2 {
 		return
 	}
-	b.add(Step{ID: "strips." + p.Piece.Name, Role: ref.DoEndToEnd, Stage: Piecing, Stack: facing(Sheet{What: "strip so far", Cloth: b.faceCloth(p.Piece.Name)}, Sheet{What: "next strip", Cloth: b.faceCloth(p.Piece.Name)}), Title: "Join the strips of the " + p.name(), Machine: b.piecing(), Press: "Press the seams open.", Caution: b.pins(),
+	b.add(Step{Role: ref.DoEndToEnd, Stage: Piecing, Stack: facing(Sheet{What: "strip so far", Cloth: b.faceCloth(p.Piece.Name)}, Sheet{What: "next strip", Cloth: b.faceCloth(p.Piece.Name)}), Title: "Join the strips of the " + p.name(), Machine: b.piecing(), Press: "Press the seams open.", Caution: b.pins(),
 		Text:  fmt.Sprintf("%d strips end to end, right sides together.", p.Strips),
 		Check: fmt.Sprintf("The whole is %s long, raw edge to raw edge; trim what is beyond.", b.text(p.Chain.Top.Width.Total()))})
 }
 
 // shape cuts the corners of a panel, or the whole of it, to its outline.
 func (b *builder) shape(p cover.Piece, name, id string) {
-	step := Step{ID: "round." + id, Role: ref.DoCorners, Stage: Quilting, Stack: b.faceUp(id), Check: "Fold the piece down its middle and across: the edges match."}
+	step := Step{Role: ref.DoCorners, Stage: Quilting, Stack: b.faceUp(id), Check: "Fold the piece down its middle and across: the edges match."}
 	r := b.Plan.Cover.Seam + p.Radii.TopLeft
 	switch {
 	case p.Taper > 0:
@@ -388,10 +386,10 @@ func (b *builder) join(n int, j cover.Join, gap string) {
 	if j.Count > 1 {
 		text += fmt.Sprintf("; there are %d of them", j.Count)
 	}
-	step := Step{ID: fmt.Sprintf("join.%d", n), Role: ref.DoJoin, Join: n, Stage: Closing, Title: "Sew " + j.Title, Text: text + ".",
+	step := Step{Role: ref.DoJoin, Join: n, Seats: j.Seats(), Stage: Closing, Title: "Sew " + j.Title, Text: text + ".",
 		Machine: b.closing(j.Piped > 0 && b.Plan.Edges.Piping != nil, sturdy), Caution: b.pins(),
 		Check: "Before you pin: measure the second edge along its seam line. After: nothing is caught in the seam.",
-		Gate:  fmt.Sprintf("%s%d", Joined, n), Reads: ReadsEdge, Expect: sum.Size{Width: j.Lengths[1]}}
+		Gate:  ref.Seam(j.Seats()), Reads: ReadsEdge, Expect: sum.Size{Width: j.Lengths[1]}}
 	if slices.ContainsFunc(j.Lengths[0].Then(j.Lengths[1]), func(t sum.Term) bool { return t.Kind == sum.Corner }) {
 		step.Text += fmt.Sprintf(" Clip the straight edge every %s where it goes round the corner, not into the stitching line.", b.about(length.Inch/4, 6*length.Millimetre))
 	}
@@ -401,13 +399,13 @@ func (b *builder) join(n int, j cover.Join, gap string) {
 	}
 	b.add(step)
 	if finish := insideText[b.Plan.Edges.Inside]; finish != "" && !j.Folded {
-		b.add(Step{ID: fmt.Sprintf("finish.%d", n), Role: ref.DoFinish, Stage: Closing, Title: "Finish that seam", Text: finish, Machine: insideMachine[b.Plan.Edges.Inside]})
+		b.add(Step{Role: ref.DoFinish, Seats: j.Seats(), Stage: Closing, Title: "Finish that seam", Text: finish, Machine: insideMachine[b.Plan.Edges.Inside]})
 	}
 }
 
 // clip thins the allowance where it would bunch when turned.
 func (b *builder) clip() {
-	b.add(Step{ID: "clip", Role: ref.DoClip, Stage: Closing, Turned: true, Title: "Clip the corners", Text: b.clipText(), Caution: "Never cut into the stitching."})
+	b.add(Step{Role: ref.DoClip, Stage: Closing, Turned: true, Title: "Clip the corners", Text: b.clipText(), Caution: "Never cut into the stitching."})
 }
 
 // clipText says how, by the school for square corners.
@@ -438,8 +436,8 @@ func (b *builder) openEdge() {
 	case "hem":
 		stack = []Sheet{{What: "hood", Up: WrongUp}, {What: "its hem, turned up", Up: RightUp}}
 	}
-	b.add(Step{ID: "bottom", Role: ref.DoBottom, Stage: Closing, Stack: stack, Turned: p.Cover.Bottom.Finish == "hem", Title: "Finish the bottom edge", Text: text, Machine: sewn, Caution: ironCaution}, b.having(ref.DoMakeBinding)...)
-	b.add(Step{ID: "try", Role: ref.DoTry, Stage: Closing, Title: "Turn it, press it and try it on", Text: "It drops over without pulling, and lifts off with one hand.", Caution: hoodCaution})
+	b.add(Step{Role: ref.DoBottom, Stage: Closing, Stack: stack, Turned: p.Cover.Bottom.Finish == "hem", Title: "Finish the bottom edge", Text: text, Machine: sewn, Caution: ironCaution}, b.having(ref.DoMakeBinding)...)
+	b.add(Step{Role: ref.DoTry, Stage: Closing, Title: "Turn it, press it and try it on", Text: "It drops over without pulling, and lifts off with one hand.", Caution: hoodCaution})
 	b.lastly()
 }
 

@@ -13,6 +13,7 @@ import (
 	"umschlag/core/layers"
 	"umschlag/core/outline"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 	"umschlag/core/work"
 )
@@ -50,7 +51,7 @@ func TestEveryShellIsMeasuredCutJoinedAndFinishedInThatOrder(t *testing.T) {
 			var cuts []string
 			steps := work.ShellSteps(order)
 			require.NotEmpty(t, steps)
-			assert.Equal(t, "measure", steps[0].ID)
+			assert.Equal(t, "step.role:measure", steps[0].ID)
 			for _, s := range steps {
 				for _, need := range s.Needs {
 					assert.True(t, done[need], "%s before %s", s.ID, need)
@@ -60,8 +61,8 @@ func TestEveryShellIsMeasuredCutJoinedAndFinishedInThatOrder(t *testing.T) {
 				cuts = append(cuts, s.Cuts...)
 			}
 			assert.Len(t, cuts, len(order.Cuts), "every cut is made in exactly one step")
-			for i := range order.Cover.Joins {
-				assert.Positive(t, slices.IndexFunc(steps, func(s work.Step) bool { return s.ID == []string{"join.1", "join.2", "join.3"}[i] }))
+			for _, j := range order.Cover.Joins {
+				assert.Positive(t, slices.IndexFunc(steps, func(s work.Step) bool { return s.Role == ref.DoJoin && s.Seats == j.Seats() }))
 			}
 		})
 	}
@@ -70,13 +71,13 @@ func TestEveryShellIsMeasuredCutJoinedAndFinishedInThatOrder(t *testing.T) {
 func TestHoodsAreTriedOnColdAndUnplugged(t *testing.T) {
 	for _, kind := range []plan.CoverKind{"wrap-hood", "band-hood", "skirt-hood"} {
 		steps := work.ShellSteps(shell(t, kind, things[kind]))
-		for _, id := range []string{"measure", "try"} {
+		for _, id := range []string{"step.role:measure", "step.role:try"} {
 			s := find(t, steps, id)
 			assert.Contains(t, s.Caution, "cold")
 			assert.Contains(t, s.Caution, "vents")
 		}
 	}
-	assert.Contains(t, find(t, work.ShellSteps(shell(t, "wrap-hood", things["wrap-hood"])), "measure").Text, "1″ in length for what sticks out")
+	assert.Contains(t, find(t, work.ShellSteps(shell(t, "wrap-hood", things["wrap-hood"])), "step.role:measure").Text, "1″ in length for what sticks out")
 }
 
 func TestLayeredRoundedAndPiecedPanelsHaveTheirOwnSteps(t *testing.T) {
@@ -86,10 +87,10 @@ func TestLayeredRoundedAndPiecedPanelsHaveTheirOwnSteps(t *testing.T) {
 	top.Quilting = &plan.Quilting{Lines: []plan.LineFamily{{Pitch: in, Angle: 45}}}
 	top.Face = face(2, 2)
 	steps := work.ShellSteps(order)
-	for _, id := range []string{"top.layout", "top.row.1", "top.row.2", "top.rows", "layers.top", "quilt.top", "trim.top", "round.top"} {
+	for _, id := range []string{"step.piece:top.role:lay-out", "step.piece:top.role:row.no:1", "step.piece:top.role:row.no:2", "step.piece:top.role:rows", "step.piece:top.role:layers", "step.piece:top.role:quilt", "step.piece:top.role:trim", "step.piece:top.role:shape-corners"} {
 		find(t, steps, id)
 	}
-	assert.Contains(t, find(t, steps, "round.top").Text, "a plate of 2½″", "a radius of 1 and a seam of ¼, twice")
+	assert.Contains(t, find(t, steps, "step.piece:top.role:shape-corners").Text, "a plate of 2½″", "a radius of 1 and a seam of ¼, twice")
 }
 
 func TestShellThreadIsItsSeams(t *testing.T) {
@@ -109,7 +110,7 @@ func lastJoin(t *testing.T, steps []work.Step) (join int, text string) {
 	t.Helper()
 	join = -1
 	for i, s := range steps {
-		if strings.HasPrefix(s.ID, "join.") {
+		if s.Role == ref.DoJoin {
 			join, text = i, s.Text
 		}
 	}
@@ -123,7 +124,7 @@ func TestTheGapIsSaidBeforeTheSeamIsSewn(t *testing.T) {
 		steps := work.ShellSteps(shell(t, kind, things[kind]))
 		at, text := lastJoin(t, steps)
 		assert.Contains(t, text, says, kind)
-		assert.Less(t, at, slices.IndexFunc(steps, func(s work.Step) bool { return s.ID == "turn" }))
+		assert.Less(t, at, slices.IndexFunc(steps, func(s work.Step) bool { return s.ID == "step.role:turn" }))
 		for _, s := range steps[at+1:] {
 			assert.NotContains(t, strings.ToLower(s.Text+s.Check), "leave", "%s: %s", kind, s.ID)
 		}
@@ -137,26 +138,26 @@ func TestOnlyTheTopCornersOfAHoodAreRounded(t *testing.T) {
 	order.Panels[0].Piece.Radii = outline.Radii{TopLeft: in, TopRight: in}
 	order.Panels[1].Piece.Radii = outline.Radii{TopLeft: in, TopRight: in, BottomRight: in, BottomLeft: in}
 	steps := work.ShellSteps(order)
-	assert.Equal(t, "Round the two top corners only of the face", find(t, steps, "round.face").Title)
-	assert.Equal(t, "Round all four corners of the band", find(t, steps, "round.band").Title)
-	assert.Contains(t, find(t, steps, "round.face").Text, "a plate of 2½″")
+	assert.Equal(t, "Round the two top corners only of the face", find(t, steps, "step.piece:face.role:shape-corners").Title)
+	assert.Equal(t, "Round all four corners of the band", find(t, steps, "step.piece:band.role:shape-corners").Title)
+	assert.Contains(t, find(t, steps, "step.piece:face.role:shape-corners").Text, "a plate of 2½″")
 }
 
 func TestAStackSaysWhatLiesInItAndHowItIsTrimmed(t *testing.T) {
 	order := shell(t, "pad", things["pad"])
 	order.Panels[0].Chain.Batting = &plan.Batting{Count: 2}
-	text := find(t, work.ShellSteps(order), "layers.top").Text
+	text := find(t, work.ShellSteps(order), "step.piece:top.role:layers").Text
 	assert.Contains(t, text, "The batting, the top right side up.")
 	assert.NotContains(t, text, "lining", "there is none")
 	assert.Contains(t, text, "trim what lies under it even with the top", "no trimming follows without quilting")
 	order.Panels[0].Quilting = &plan.Quilting{Lines: []plan.LineFamily{{Pitch: in}}}
-	assert.NotContains(t, find(t, work.ShellSteps(order), "layers.top").Text, "even with the top")
+	assert.NotContains(t, find(t, work.ShellSteps(order), "step.piece:top.role:layers").Text, "even with the top")
 }
 
 func TestFoldedFlapsLieBetweenOutsideAndInside(t *testing.T) {
 	steps := work.ShellSteps(shell(t, "jacket", things["jacket"]))
-	assert.Contains(t, find(t, steps, "join.1").Text, "wrong sides together, press, and top-stitch the fold")
-	assert.Contains(t, find(t, steps, "join.2").Text, "the flaps between them")
+	assert.Contains(t, find(t, steps, "step.role:join.a:flap.at:left_7cright.b:outside.bt:left_7cright").Text, "wrong sides together, press, and top-stitch the fold")
+	assert.Contains(t, find(t, steps, "step.role:join.a:outside.at:left_2btop_2bright_2bbottom.b:inside.bt:left_2btop_2bright_2bbottom").Text, "the flaps between them")
 }
 
 // The zip foot runs beside piping, and nowhere else but at a zip.
@@ -171,7 +172,7 @@ func TestOnlyPipedSeamsTakeTheZipFoot(t *testing.T) {
 	piped.Plan.Edges.Piping = &plan.Piping{Cord: in / 4}
 	seen := 0
 	for _, s := range work.ShellSteps(piped) {
-		if strings.HasPrefix(s.ID, "join.") && s.Machine.Foot == "zip foot" {
+		if s.Role == ref.DoJoin && s.Machine.Foot == "zip foot" {
 			seen++
 		}
 	}

@@ -112,28 +112,28 @@ func (b *builder) borderStack(role ref.Role) []Sheet {
 }
 
 // makingStack is how a back is laid for one of the things that are done to it.
-func (b *builder) makingStack(id string) []Sheet {
+func (b *builder) makingStack(role ref.Role) []Sheet {
 	cloth := b.faceCloth("back")
 	piece := Sheet{What: "back piece", Up: RightUp, Cloth: cloth}
 	turned := Sheet{What: "back piece", Up: WrongUp, Cloth: cloth}
-	switch id {
-	case "hem":
+	switch role {
+	case ref.DoHem:
 		return []Sheet{turned, {What: "its hem", Up: RightUp, Cloth: cloth}}
-	case "fold":
+	case ref.DoFold:
 		return []Sheet{turned, {What: "its other half, folded over", Up: RightUp, Cloth: cloth}}
-	case "lining":
+	case ref.DoLine:
 		return facing(Sheet{What: "half of the lining", Cloth: b.lining("back")}, Sheet{What: "the other half", Cloth: b.lining("back")})
-	case "tape":
+	case ref.DoTape:
 		return []Sheet{piece, {What: "hook-and-loop tape"}}
-	case "buttons":
+	case ref.DoButtons:
 		return []Sheet{piece, {What: "button"}}
-	case "ties":
+	case ref.DoTies:
 		return []Sheet{piece, {What: "tie", Up: RightUp, Cloth: cloth}}
-	case "flap":
+	case ref.DoFlap:
 		return []Sheet{{What: "zip", Up: RightUp}, {What: "flap", Up: RightUp, Cloth: cloth}}
-	case "tab":
+	case ref.DoTab:
 		return facing(piece, Sheet{What: "tab", Cloth: cloth})
-	case "zip":
+	case ref.DoZip:
 		if len(b.Order.Back.Lies) == 1 {
 			return []Sheet{{What: "front and back, pressed open", Up: WrongUp}, {What: "zip", Up: WrongUp}}
 		}
@@ -143,7 +143,7 @@ func (b *builder) makingStack(id string) []Sheet {
 }
 
 // turnedMakings are done to the wrong side of a back.
-var turnedMakings = map[string]bool{"hem": true, "fold": true}
+var turnedMakings = map[ref.Role]bool{ref.DoHem: true, ref.DoFold: true}
 
 // joinStack is how two pieces are laid for their seam.
 func (b *builder) joinStack(j cover.Join) []Sheet {

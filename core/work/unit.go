@@ -59,7 +59,7 @@ func (b *builder) seamsOf(u front.Unit) int {
 
 // units sews what the blocks are made of, one kind after the other, each in a chain.
 func (b *builder) units() {
-	for i, u := range b.Face.Units {
+	for _, u := range b.Face.Units {
 		if u.Set {
 			continue // cut across its set of strips
 		}
@@ -75,7 +75,7 @@ func (b *builder) units() {
 		if how := b.together(u); how != "" {
 			text = b.cloths(u.Cloths) + ": " + how
 		}
-		b.add(Step{ID: fmt.Sprintf("%sunit.%d", b.prefix, i+1), Role: ref.DoUnit, Stage: Piecing, Act: UnitSewn, Seams: u.Count * b.seamsOf(u), Stack: facing(b.sheet("one piece", u.Cloths, 0), b.sheet("the other", u.Cloths, 1)), Title: title, Machine: b.piecing(), Press: press, Within: true, Caution: b.pins(), Text: text + b.chain(u.Count),
+		b.add(Step{Of: u.In, No: u.No, Role: ref.DoUnit, Stage: Piecing, Act: UnitSewn, Seams: u.Count * b.seamsOf(u), Stack: facing(b.sheet("one piece", u.Cloths, 0), b.sheet("the other", u.Cloths, 1)), Title: title, Machine: b.piecing(), Press: press, Within: true, Caution: b.pins(), Text: text + b.chain(u.Count),
 			Check: fmt.Sprintf("Each is %s × %s, raw edge to raw edge; trim what is beyond.", b.text(u.Width), b.text(u.Height))})
 	}
 }

@@ -4,6 +4,7 @@
 package work
 
 import (
+	"cmp"
 	"fmt"
 	"slices"
 	"strings"
@@ -20,24 +21,6 @@ import (
 	"umschlag/core/quilt"
 	"umschlag/core/ref"
 	"umschlag/core/sum"
-)
-
-// The names under which gates record what they measure.
-const (
-	FrontQuilted  = "front.quilted"
-	FrontSewn     = "front.sewn"
-	CoverFinished = "cover.finished"
-	// FrontPieced is what is inside the borders, FrontUntrimmed the quilted panel before it
-	// is trimmed, and FrontRow, with its number behind it, one row.
-	FrontPieced    = "front.pieced"
-	FrontUntrimmed = "front.untrimmed"
-	FrontRow       = "front.row."
-	// Joined, with its number behind it, is the second edge of a join along its seam line,
-	// and BackOverlap how far the pieces of a back overlap as they are laid.
-	Joined      = "join."
-	BackOverlap = "back.overlap"
-	// PadFilled is the fibre that fills a pad, by its weight.
-	PadFilled = "pad.filled"
 )
 
 // Stage groups steps that happen at one place.
@@ -86,6 +69,7 @@ const (
 
 // Step is one thing to do.
 type Step struct {
+	// ID is its ref as it is printed.
 	ID    string
 	Stage Stage
 	// Role is what is done.
@@ -93,7 +77,12 @@ type Step struct {
 	// Piece that lies on the table, by its name; empty where it is several or none.
 	Piece string
 	// Of is the part of the plan it is about, such as a border; empty for all of the piece.
-	Of ref.Key
+	// Edge is the side of a border, No the number of a row, of a unit or of a set of strips
+	// within that part, from 1, and Seats what a seam joins.
+	Of    ref.Key
+	Edge  string
+	No    int
+	Seats [2]ref.Seat
 	// Pair of strips of a border: 1 those that are sewn on first, 2 those over them, 0 all.
 	Pair int
 	// Level of shapes that are laid on, from 1, Thread the number of the one that sews them,
@@ -139,10 +128,19 @@ type Step struct {
 	Caution string
 	// Stack is what lies on what, from below; nil where nothing is laid together.
 	Stack []Sheet
-	// Gate is the name of what is measured here; empty at other steps.
-	Gate string
+	// Gate is where what is measured here is recorded; none at other steps.
+	Gate ref.Ref
 	// Expect is the size the gate should show; a row has no height.
 	Expect sum.Size
+}
+
+// Ref names the step.
+func (s Step) Ref() ref.Ref {
+	out := ref.Ref{Kind: ref.Step, Piece: s.Piece, Of: s.Of, Role: s.Role, Edge: s.Edge, No: cmp.Or(s.No, s.Pair, s.Level, s.Thread), Late: s.Late && s.Level > 0, Join: s.Seats}
+	if s.Role.OfCover() {
+		out.Piece = ""
+	}
+	return out
 }
 
 // Cut is what the work needs to know of a cut.
@@ -155,9 +153,10 @@ type Cut struct {
 
 // Fitting is what the work needs to know of a fitting.
 type Fitting struct {
-	ID, Title, On, Check, Fixing string
-	// No is its number in the plan, from 1.
-	No int
+	// Key it has in the plan, and No its number there, from 1.
+	Key                      ref.Key
+	Title, On, Check, Fixing string
+	No                       int
 	// Late is sewn when the pieces are joined.
 	Late bool
 }
@@ -187,21 +186,21 @@ type Order struct {
 	Front cover.Piece
 }
 
-// GateName is what is measured before the back is cut.
-func (o Order) GateName() string {
+// FrontGate is what is measured before the back is cut.
+func (o Order) FrontGate() ref.Ref {
 	if o.Quilted {
-		return FrontQuilted
+		return ref.FrontQuilted
 	}
-	return FrontSewn
+	return ref.FrontSewn
 }
 
 type builder struct {
 	Order
-	// prefix stands before the ids of the steps of one piece among several, and on is the
-	// piece that is worked at.
-	prefix, on string
-	style      length.Style
-	steps      []Step
+	// on is the piece that is worked at, and in the part of a stack.
+	on    string
+	in    ref.Key
+	style length.Style
+	steps []Step
 	// after is what has to be done before the next step of this strand.
 	after []string
 }
@@ -298,7 +297,7 @@ func (b *builder) pins() string {
 
 // prepare measures, and sews samples.
 func (b *builder) prepare() {
-	step := Step{ID: "measure", Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the pad", Text: "Lay the tape over the swell. " + b.flatText() + ".", Check: changePlan}
+	step := Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the pad", Text: "Lay the tape over the swell. " + b.flatText() + ".", Check: changePlan}
 	if b.Plan.Object.Kind == plan.Found {
 		step.Title, step.Text = "Measure the panel", "As it lies, not stretched. "+b.flatText()+"."
 	}
@@ -307,7 +306,7 @@ func (b *builder) prepare() {
 }
 
 func (b *builder) cutFront() {
-	b.add(Step{ID: "cut.front", Role: ref.DoCutOuter, Stage: Cutting, Title: "Cut the front", Cuts: b.cuts("front", false), Caution: rotaryCaution,
+	b.add(Step{Role: ref.DoCutOuter, Stage: Cutting, Title: "Cut the front", Cuts: b.cuts("front", false), Caution: rotaryCaution,
 		Text:  "Square the end of each cloth, cut the strips all the way across, then the pieces out of the strips. The back waits.",
 		Check: "Lay the first piece of each size on the ruler before you cut the rest."})
 }
@@ -318,7 +317,7 @@ func (b *builder) cutUnder() {
 		if len(b.Chain.Under.Width) > 0 {
 			text = fmt.Sprintf("What goes under the whole front is %s: it stands out beyond the top on every side.", b.size(b.Chain.Under))
 		}
-		b.add(Step{ID: "cut.under", Role: ref.DoCutUnder, Stage: Cutting, Title: "Cut what lies under the front", Cuts: under, Caution: rotaryCaution, Text: text})
+		b.add(Step{Role: ref.DoCutUnder, Stage: Cutting, Title: "Cut what lies under the front", Cuts: under, Caution: rotaryCaution, Text: text})
 	}
 }
 
@@ -345,7 +344,7 @@ func (b *builder) closing(piped bool, thick length.Length) machine.SetUp {
 var firmly = machine.SetUp{Stitch: "straight stitch 2.5 mm", Needle: "90/14"}
 
 func (b *builder) layered() {
-	b.add(Step{ID: "layers", Role: ref.DoLayers, Stage: Quilting, Title: "Lay the layers together", Stack: layeredStack(b.Chain, "front", b.faceCloth("front")),
+	b.add(Step{Role: ref.DoLayers, Stage: Quilting, Title: "Lay the layers together", Stack: layeredStack(b.Chain, "front", b.faceCloth("front")),
 		Text: stackText(b.Chain, "the front right side up") + " " + b.held() + " Sew round the edge first, " + b.basted() + " in.",
 		Rest: cooled(b.Chain.Web), Machine: quilting(b.Chain), Check: fmt.Sprintf("The top is %s before quilting.", b.size(b.Face.Sewn)),
 		Caution: b.holdCaution()})
@@ -353,13 +352,13 @@ func (b *builder) layered() {
 		return
 	}
 	stack := layeredStack(b.Chain, "front", b.faceCloth("front"))
-	b.add(Step{ID: "quilt", Role: ref.DoQuilt, Stage: Quilting, Act: Quilted, Stack: stack, Title: "Quilt", Text: b.linesText(b.Plan.Piece("front").Quilting),
+	b.add(Step{Role: ref.DoQuilt, Stage: Quilting, Act: Quilted, Stack: stack, Title: "Quilt", Text: b.linesText(b.Plan.Piece("front").Quilting),
 		Machine: quilting(b.Chain), Caution: needleCaution,
 		Check: "No pleats on the lining side."})
-	b.add(Step{ID: "trim", Role: ref.DoTrim, Stage: Quilting, Stack: stack, Title: "Trim square",
+	b.add(Step{Role: ref.DoTrim, Stage: Quilting, Stack: stack, Title: "Trim square",
 		Text:  fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges, the pattern centred.", b.size(b.Chain.Trimmed)),
 		Check: "Opposite borders are alike, both diagonals equal.",
-		Gate:  FrontUntrimmed, Reads: ReadsSides, Expect: b.Chain.Top, Caution: rotaryCaution})
+		Gate:  ref.FrontUntrimmed, Reads: ReadsSides, Expect: b.Chain.Top, Caution: rotaryCaution})
 }
 
 // stackText says what lies on what, from below, and what is done to it before.
@@ -449,7 +448,7 @@ func (b *builder) linesText(q *plan.Quilting) string {
 }
 
 func (b *builder) gate() {
-	b.add(Step{ID: "gate.front", Role: ref.DoMeasureFront, Stage: Backing, Title: "Measure the front", Stack: b.faceUp("front"), Gate: b.GateName(), Reads: ReadsSize, Expect: b.Chain.Trimmed,
+	b.add(Step{Role: ref.DoMeasureFront, Stage: Backing, Title: "Measure the front", Stack: b.faceUp("front"), Gate: b.FrontGate(), Reads: ReadsSize, Expect: b.Chain.Trimmed,
 		Text:  "Across the middle and up the middle, raw edge to raw edge. The back is cut to what you measure, not to the plan.",
 		Check: fmt.Sprintf("Planned: %s.", b.size(b.Chain.Trimmed))})
 }
@@ -472,7 +471,7 @@ func (b *builder) fittings(piece string, late bool) {
 }
 
 func (b *builder) fitting(f Fitting, piece string) {
-	s := Step{ID: f.ID, Role: ref.DoFitting, Fitting: f.No, Stage: Quilting, Title: fmt.Sprintf("Sew the %s on the %s", strings.ToLower(f.Title), piece), Text: f.Fixing, Check: "It lies " + f.Check, Machine: firmly, Piece: piece, Stack: append(b.faceUp(piece), Sheet{What: strings.ToLower(f.Title), Up: RightUp})}
+	s := Step{Of: f.Key, Role: ref.DoFitting, Fitting: f.No, Stage: Quilting, Title: fmt.Sprintf("Sew the %s on the %s", strings.ToLower(f.Title), piece), Text: f.Fixing, Check: "It lies " + f.Check, Machine: firmly, Piece: piece, Stack: append(b.faceUp(piece), Sheet{What: strings.ToLower(f.Title), Up: RightUp})}
 	switch f.Title {
 	case "Handle", "Strap", "Belt", "Loop", "Tape":
 		s.Caution = strapCaution
@@ -484,14 +483,14 @@ func (b *builder) fitting(f Fitting, piece string) {
 
 func (b *builder) back() {
 	b.on = "back"
-	b.add(Step{ID: "cut.back", Role: ref.DoCutBack, Stage: Backing, Title: "Cut the back", Cuts: append(b.cuts("back", false), b.cuts("back", true)...),
+	b.add(Step{Role: ref.DoCutBack, Stage: Backing, Title: "Cut the back", Cuts: append(b.cuts("back", false), b.cuts("back", true)...),
 		Text: "All of it the same way up, to the front as you measured it.", Caution: rotaryCaution})
 	for _, m := range b.Order.Back.Making {
 		caution := m.Caution
 		if caution == "" && m.Press != "" {
 			caution = ironCaution
 		}
-		b.add(Step{ID: m.ID, Role: ref.DoMaking, Stage: Backing, Title: m.Title, Text: m.Text, Stack: b.makingStack(m.ID), Turned: turnedMakings[m.ID], Machine: m.Machine, Press: m.Press, Check: m.Check, Caution: caution})
+		b.add(Step{Role: m.Role, Stage: Backing, Title: m.Title, Text: m.Text, Stack: b.makingStack(m.Role), Turned: turnedMakings[m.Role], Machine: m.Machine, Press: m.Press, Check: m.Check, Caution: caution})
 	}
 }
 
@@ -515,22 +514,22 @@ func (b *builder) close() {
 		text = append(text, fmt.Sprintf("Its pieces overlap by %s.", b.text(c.Overlap.Total())))
 	}
 	text = append(text, c.Laid, round, b.closingText(), "One diagonal stitch at a corner turns better; sew twice where hems cross the seam.")
-	gate, reads, expect := "", Reading(""), sum.Size{}
+	gate, reads, expect := ref.Ref{}, Reading(""), sum.Size{}
 	if len(c.Lies) > 1 && len(c.Overlap) > 0 {
-		gate, reads, expect = BackOverlap, ReadsOverlap, sum.Size{Width: c.Overlap}
+		gate, reads, expect = ref.BackOverlap, ReadsOverlap, sum.Size{Width: c.Overlap}
 	}
-	b.add(Step{ID: "close", Role: ref.DoClose, Stage: Closing, Title: "Sew front and back together", Text: spaced(text), Gate: gate, Reads: reads, Expect: expect, Stack: b.closingStack(), Turned: true,
+	b.add(Step{Role: ref.DoClose, Stage: Closing, Title: "Sew front and back together", Text: spaced(text), Gate: gate, Reads: reads, Expect: expect, Stack: b.closingStack(), Turned: true,
 		Machine: b.closing(b.Plan.Edges.Piping != nil, max(2*b.Chain.Thick, hemmed)), Caution: b.pins()})
 	if finish := insideText[b.Plan.Edges.Inside]; finish != "" {
-		b.add(Step{ID: "finish", Role: ref.DoFinish, Stage: Closing, Title: "Finish the seams", Text: finish, Stack: b.closingStack(), Turned: true, Machine: insideMachine[b.Plan.Edges.Inside]})
+		b.add(Step{Role: ref.DoFinish, Stage: Closing, Title: "Finish the seams", Text: finish, Stack: b.closingStack(), Turned: true, Machine: insideMachine[b.Plan.Edges.Inside]})
 	}
-	b.add(Step{ID: "clip", Role: ref.DoClip, Stage: Closing, Title: "Clip the corners", Text: b.clipText(), Stack: b.closingStack(), Turned: true,
+	b.add(Step{Role: ref.DoClip, Stage: Closing, Title: "Clip the corners", Text: b.clipText(), Stack: b.closingStack(), Turned: true,
 		Check: "Turn one corner out a little first: caught layers show now, before anything is clipped.", Caution: "Never cut into the stitching."})
 	b.on = "front"
-	b.add(Step{ID: "turn", Role: ref.DoTurn, Stage: Closing, Stack: b.rightOut(), Title: "Turn and press", Press: "Press the edges.", Caution: ironCaution,
+	b.add(Step{Role: ref.DoTurn, Stage: Closing, Stack: b.rightOut(), Title: "Turn and press", Press: "Press the edges.", Caution: ironCaution,
 		Text: spaced([]string{c.Turned, "Push the corners out with something blunt. Press from the wrong side of the back."})})
 	b.ditch()
-	b.add(Step{ID: "gate.cover", Role: ref.DoMeasureCover, Stage: Closing, Stack: b.rightOut(), Title: "Measure the finished cover and put the pad in", Gate: CoverFinished, Reads: ReadsSize, Expect: b.Finished,
+	b.add(Step{Role: ref.DoMeasureCover, Stage: Closing, Stack: b.rightOut(), Title: "Measure the finished cover and put the pad in", Gate: ref.CoverFinished, Reads: ReadsSize, Expect: b.Finished,
 		Text:  "Lay it flat, empty, and measure from edge to edge across and up.",
 		Check: fmt.Sprintf("Planned: %s.", b.size(b.Finished))}, b.having(ref.DoForm)...)
 	b.lastly()
@@ -558,7 +557,7 @@ func (b *builder) ditch() {
 		return
 	}
 	inside := b.Finished.Each(func(s sum.Sum) sum.Sum { return s.Plus(sum.Border, "flange", -2*f) })
-	b.add(Step{ID: "ditch", Role: ref.DoFlange, Stage: Closing, Stack: b.rightOut(), Title: "Stitch the flange", Machine: machine.SetUp{Stitch: "straight stitch 3 mm", Needle: "90/14"},
+	b.add(Step{Role: ref.DoFlange, Stage: Closing, Stack: b.rightOut(), Title: "Stitch the flange", Machine: machine.SetUp{Stitch: "straight stitch 3 mm", Needle: "90/14"},
 		Text:  fmt.Sprintf("All round, %s from the edge, in the ditch of the border where there is one; an opening stays open.", b.text(f)),
 		Check: fmt.Sprintf("Inside the line it is %s.", b.size(inside))})
 }

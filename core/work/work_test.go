@@ -14,6 +14,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/press"
+	"umschlag/core/ref"
 	"umschlag/core/sum"
 	"umschlag/core/work"
 	_ "umschlag/seeded"
@@ -27,8 +28,8 @@ func size(side length.Length) sum.Size {
 
 // envelope is a back of two hemmed pieces.
 func envelope() back.Back {
-	return back.Back{Overlap: sum.Of(sum.Overlap, "overlap", 5*in), Lies: make([]back.Lie, 2), Sewn: sum.Repeat(2, sum.Part, "hem", 39*in/2),
-		Making: []back.Making{{ID: "hem", Title: "Hem the back pieces", Press: "Press the hem flat.", Text: "Turn one long edge of each to the wrong side ½″ and again ½″."}}}
+	return back.Back{Overlap: sum.Of(sum.Overlap, "overlap", 5*in), Lies: make([]back.Lie, 2), Sewn: sum.Repeat(2, sum.Part, "step.piece:back.role:hem", 39*in/2),
+		Making: []back.Making{{Role: ref.DoHem, Title: "Hem the back pieces", Press: "Press the hem flat.", Text: "Turn one long edge of each to the wrong side ½″ and again ½″."}}}
 }
 
 // order is the work of a grid of columns × rows with one border.
@@ -50,7 +51,7 @@ func order(columns, rows int, quilted bool) work.Order {
 	o := work.Order{Plan: p.Settle(), Quilted: quilted, Finished: size(19 * in), Back: envelope(),
 		Face:  face(columns, rows),
 		Chain: layers.Chain{Trimmed: size(39 * in / 2)},
-		Cuts:  []work.Cut{{ID: "front.patch.A", Piece: "front"}, {ID: "back.panel", Piece: "back"}}}
+		Cuts:  []work.Cut{{ID: "front.patch.A", Piece: "front"}, {ID: "step.piece:back.role:trim-panel", Piece: "back"}}}
 	o.Pressed = pressed(o)
 	if quilted {
 		o.Plan.Pieces = map[string]plan.Piece{"front": {Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: in, Angle: -45}}, Pair: in / 4}}}
@@ -83,10 +84,10 @@ func TestTheOrderIsOneThatCanBeFollowed(t *testing.T) {
 			}
 			assert.False(t, done[s.ID], "%s stands twice", s.ID)
 			done[s.ID] = true
-			if s.Gate == o.GateName() {
+			if s.Gate == o.FrontGate() {
 				gate = i
 			}
-			if slices.Contains(s.Cuts, "back.panel") {
+			if slices.Contains(s.Cuts, "step.piece:back.role:trim-panel") {
 				back = i
 			}
 		}
@@ -96,9 +97,9 @@ func TestTheOrderIsOneThatCanBeFollowed(t *testing.T) {
 
 func TestRowsNest(t *testing.T) {
 	steps := work.Steps(order(4, 4, false))
-	assert.Equal(t, "Press all seams to the left.", find(t, steps, "row.1").Press)
-	assert.Equal(t, "Press all seams to the right.", find(t, steps, "row.2").Press)
-	assert.Equal(t, press.Down, find(t, steps, "rows").Side)
+	assert.Equal(t, "Press all seams to the left.", find(t, steps, "step.piece:front.role:row.no:1").Press)
+	assert.Equal(t, "Press all seams to the right.", find(t, steps, "step.piece:front.role:row.no:2").Press)
+	assert.Equal(t, press.Down, find(t, steps, "step.piece:front.role:rows").Side)
 }
 
 func TestHabitsChangeTheirStepsAndNoOthers(t *testing.T) {
@@ -107,11 +108,11 @@ func TestHabitsChangeTheirStepsAndNoOthers(t *testing.T) {
 		change func(*plan.Habits)
 		steps  []string
 	}{
-		"press": {func(h *plan.Habits) { h.Press = plan.PressOpen }, []string{"row.1", "row.2", "rows"}},
-		"clip":  {func(h *plan.Habits) { h.Clip = plan.ClipThree }, []string{"clip"}},
-		"round": {func(h *plan.Habits) { h.Round = plan.RoundRuns }, []string{"close"}},
-		"pins":  {func(h *plan.Habits) { h.Pins = "over" }, []string{"row.1", "row.2", "border.1.side", "border.1.run", "layers", "close"}},
-		"hold":  {func(h *plan.Habits) { h.Hold = plan.HoldSpray }, []string{"layers"}},
+		"press":          {func(h *plan.Habits) { h.Press = plan.PressOpen }, []string{"step.piece:front.role:row.no:1", "step.piece:front.role:row.no:2", "step.piece:front.role:rows"}},
+		"step.role:clip": {func(h *plan.Habits) { h.Clip = plan.ClipThree }, []string{"step.role:clip"}},
+		"round":          {func(h *plan.Habits) { h.Round = plan.RoundRuns }, []string{"step.role:close"}},
+		"pins":           {func(h *plan.Habits) { h.Pins = "over" }, []string{"step.piece:front.role:row.no:1", "step.piece:front.role:row.no:2", "step.piece:front.role:border.no:1", "step.piece:front.role:border.no:2", "step.piece:front.role:layers", "step.role:close"}},
+		"hold":           {func(h *plan.Habits) { h.Hold = plan.HoldSpray }, []string{"step.piece:front.role:layers"}},
 	} {
 		t.Run(name, func(t *testing.T) {
 			o := order(3, 2, true)
@@ -130,27 +131,27 @@ func TestHabitsChangeTheirStepsAndNoOthers(t *testing.T) {
 
 func TestCautionsStandWhereTheyMatter(t *testing.T) {
 	steps := work.Steps(order(2, 2, true))
-	assert.Contains(t, find(t, steps, "cut.front").Caution, "rotary cutter")
-	assert.Contains(t, find(t, steps, "cut.under").Caution, "rotary cutter")
-	assert.Contains(t, find(t, steps, "row.1").Caution, "pin")
-	assert.Contains(t, find(t, steps, "layers").Caution, "pin")
+	assert.Contains(t, find(t, steps, "step.piece:front.role:cut-outer").Caution, "rotary cutter")
+	assert.Contains(t, find(t, steps, "step.piece:front.role:cut-under").Caution, "rotary cutter")
+	assert.Contains(t, find(t, steps, "step.piece:front.role:row.no:1").Caution, "pin")
+	assert.Contains(t, find(t, steps, "step.piece:front.role:layers").Caution, "pin")
 	sprayed := order(2, 2, true)
 	sprayed.Plan.Habits.Hold = plan.HoldSpray
-	assert.Contains(t, find(t, work.Steps(sprayed), "layers").Caution, "window open")
-	assert.Contains(t, find(t, steps, "quilt").Caution, "manual")
-	assert.Contains(t, find(t, steps, "turn").Caution, "iron")
+	assert.Contains(t, find(t, work.Steps(sprayed), "step.piece:front.role:layers").Caution, "window open")
+	assert.Contains(t, find(t, steps, "step.piece:front.role:quilt").Caution, "manual")
+	assert.Contains(t, find(t, steps, "step.role:turn").Caution, "iron")
 }
 
 func TestAPlainFrontNeedsNoPiecing(t *testing.T) {
 	o := order(1, 1, false)
-	o.Face = front.Face{Parts: []front.Part{{Name: "panel", Role: front.Panel, Size: size(20 * in), Count: 1}}, Sewn: size(20 * in)}
+	o.Face = front.Face{Parts: []front.Part{{Name: "step.piece:front.role:trim-panel", Role: front.Panel, Size: size(20 * in), Count: 1}}, Sewn: size(20 * in)}
 	o.Back.Making = nil
 	var ids []string
 	for _, s := range work.Steps(o) {
 		ids = append(ids, s.ID)
 	}
-	assert.Equal(t, []string{"measure", "cut.front", "gate.front", "cut.back", "close", "finish", "clip", "turn", "gate.cover"}, ids)
-	assert.Equal(t, work.FrontSewn, o.GateName())
+	assert.Equal(t, []string{"step.role:measure", "step.piece:front.role:cut-outer", "step.piece:front.role:measure-front", "step.piece:back.role:cut-back", "step.role:close", "step.role:finish-seam", "step.role:clip", "step.role:turn", "step.role:measure-cover"}, ids)
+	assert.Equal(t, ref.FrontSewn, o.FrontGate())
 }
 
 func TestThreadIsCountedBySeams(t *testing.T) {

@@ -1,4 +1,4 @@
-// Package planfile reads and writes plan files, umschlag/plan/1: JSON in UTF-8
+// Package planfile reads plan files, umschlag/plan/1 and 2, and writes umschlag/plan/2: JSON in UTF-8
 // whose lengths are texts in the maker's notation. Every problem is named with
 // its path into the file; unknown keys are problems, so that a typo cannot
 // vanish.
@@ -47,23 +47,61 @@ func (p Problems) Error() string {
 	return strings.ReplaceAll(line, "\n", " ")
 }
 
-// Read reads a plan. Absent keys take the defaults of the plan's own habits.
-// The error is of type Problems and names all that is wrong.
+// Read reads a plan, of this format or the one before. Absent keys take the defaults of the
+// plan's own habits, and parts without keys of their own get numbers by their places. The error
+// is of type Problems and names all that is wrong.
 func Read(data []byte) (plan.Plan, error) {
-	if len(data) > MaxSize {
-		return plan.Plan{}, Problems{{Text: fmt.Sprintf("the file is too large for a plan: over %d kB", MaxSize/1024)}}
-	}
-	root, err := parse(data)
+	file, err := document(data)
 	if err != nil {
 		return plan.Plan{}, err
 	}
-	file, ok := root.(*object)
-	if !ok {
-		return plan.Plan{}, Problems{{Text: `a plan file holds one JSON object: {"format": "` + plan.Format + `", …}`}}
-	}
-	if err := checkFormat(file); err != nil {
+	p, err := readTyped(file)
+	if err != nil {
 		return plan.Plan{}, err
 	}
+	return p.Keyed(nil), nil
+}
+
+// Upgraded is a document in the present format: itself where it is.
+func Upgraded(data []byte) ([]byte, error) {
+	root, err := parse(data)
+	if err != nil {
+		return nil, err
+	}
+	if file, ok := root.(*object); !ok || file.values["format"] != formatOne {
+		return data, nil
+	}
+	file, err := document(data)
+	if err != nil {
+		return nil, err
+	}
+	return print(file), nil
+}
+
+// document is a plan file as a tree, in the present format.
+func document(data []byte) (*object, error) {
+	if len(data) > MaxSize {
+		return nil, Problems{{Text: fmt.Sprintf("the file is too large for a plan: over %d kB", MaxSize/1024)}}
+	}
+	root, err := parse(data)
+	if err != nil {
+		return nil, err
+	}
+	file, ok := root.(*object)
+	if !ok {
+		return nil, Problems{{Text: `a plan file holds one JSON object: {"format": "` + plan.Format + `", …}`}}
+	}
+	if err := checkFormat(file); err != nil {
+		return nil, err
+	}
+	if file.values["format"] == formatOne {
+		return file, upgrade(file)
+	}
+	return file, nil
+}
+
+// readTyped reads a tree of the present format.
+func readTyped(file *object) (plan.Plan, error) {
 	r := &reader{}
 	r.unit = r.unitOf(file)
 	habits := plan.DefaultHabits(r.unit)
@@ -76,7 +114,7 @@ func Read(data []byte) (plan.Plan, error) {
 		p.Cover.Ease = plan.Axes{} // the cover follows the panel: the habit is for pads
 	}
 	r.into(reflect.ValueOf(&p).Elem(), file, "")
-	if len(r.problems) > 0 {
+	if r.problems = append(r.problems, twice(p)...); len(r.problems) > 0 {
 		return plan.Plan{}, r.problems
 	}
 	return p, nil
@@ -128,7 +166,7 @@ func Part(v any, unit length.Unit) any {
 func checkFormat(file *object) error {
 	switch f := file.values["format"].(type) {
 	case string:
-		if f == plan.Format {
+		if f == plan.Format || f == formatOne {
 			return nil
 		}
 		return Problems{{Path: "/format", Text: fmt.Sprintf("this reads %q, not %q", plan.Format, f)}}

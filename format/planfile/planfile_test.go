@@ -16,7 +16,7 @@ import (
 	"umschlag/format/planfile"
 )
 
-const head = `"format": "umschlag/plan/1", "title": "t", "object": {"kind": "form", "width": "20", "height": "20"}, "cover": {"kind": "cushion"}`
+const head = `"format": "umschlag/plan/2", "title": "t", "object": {"kind": "form", "width": "20", "height": "20"}, "cover": {"kind": "cushion"}`
 
 func read(t *testing.T, more string) plan.Plan {
 	t.Helper()
@@ -27,7 +27,7 @@ func read(t *testing.T, more string) plan.Plan {
 
 // example is the plan of docs/plan-format.md, every top-level key in use.
 const example = `{
-  "format": "umschlag/plan/1", "title": "Turntable hood", "units": "in", "copies": 1,
+  "format": "umschlag/plan/2", "title": "Turntable hood", "units": "in", "copies": 1,
   "object": {"kind": "box", "length": "17 1/2", "depth": "14", "height": "6", "sticks_out": {"length": "3/4"}},
   "cover": {"kind": "wrap-hood", "ease": {"length": "1/2", "depth": "1/2", "height": "1/2"}, "bulk": "0", "seam": "1/2",
     "corners": {"kind": "round", "radius": "2"}, "bottom": {"finish": "bound"}, "split_top": false, "band_length": null,
@@ -42,12 +42,12 @@ const example = `{
   "back": {"kind": "envelope", "overlap": "5", "hem": ["1/2", "1/2"], "panels": "equal"},
   "edges": {"piping": {"cord": "3/8", "grain": "bias"}, "binding": {"shows": "1/2", "style": "tape"}, "inside": "zigzag"},
   "fittings": [
-    {"kind": "handle", "on": "main", "length": "10", "width": "2", "at": {"middle": true}, "spread": "4"},
+    {"key": "k3fa2c", "kind": "handle", "on": "main", "length": "10", "width": "2", "at": {"middle": true}, "spread": "4"},
     {"kind": "slit", "on": "end", "length": "4", "at": {"edge": "bottom", "middle": true}}
   ],
   "cloths": {"A": {"name": "ink stripe", "width": "42", "print": "one-way", "have": "1 1/4 yd"}, "L": {"name": "calico"}},
   "habits": {"press": "open", "pins": "remove", "step": "1/8"},
-  "measured": [{"what": "front.quilted", "width": "19 3/8", "height": "19 1/2"}]
+  "measured": [{"gate": "gate.piece:front.role:quilted", "width": "19 3/8", "height": "19 1/2"}]
 }`
 
 func TestReadsEveryTopLevelKey(t *testing.T) {
@@ -116,7 +116,10 @@ func TestProblemsAreNamedWithTheirPath(t *testing.T) {
 		"panels by a word":        {`, "back": {"panels": "alike"}`, "/back/panels", "equal"},
 		"order by name":           {`, "pieces": {"front": {"face": {"order": "rows"}}}`, "/pieces/front/face/order", "write the rows out"},
 		"block":                   {`, "pieces": {"front": {"face": {"block": {"sells": 1}}}}`, "/pieces/front/face/block", "cells"},
-		"measured without what":   {`, "measured": [{"width": "3"}]`, "/measured/0/what", "missing"},
+		"measured without a gate": {`, "measured": [{"width": "3"}]`, "/measured/0/gate", "missing"},
+		"a key of capitals":       {`, "fittings": [{"key": "AB", "kind": "slit", "on": "x"}]`, "/fittings/0/key", "small letters"},
+		"a key twice":             {`, "fittings": [{"key": "a", "kind": "slit", "on": "x"}, {"key": "a", "kind": "slit", "on": "x"}]`, "/fittings/1/key", "leave it out"},
+		"a key twice in a face":   {`, "pieces": {"front": {"face": {"borders": [{"key": "a"}], "applique": [{"key": "a", "shape": "leaf"}]}}}`, "/pieces/front/face/applique/0/key", "leave it out"},
 		"units":                   {`, "units": "ells"`, "/units", "in, cm, mm"},
 	} {
 		t.Run(name, func(t *testing.T) {
@@ -139,7 +142,7 @@ func TestALengthProblemKnowsItsPosition(t *testing.T) {
 }
 
 func TestAllProblemsAreNamed(t *testing.T) {
-	_, err := planfile.Read([]byte(`{"format": "umschlag/plan/1", "object": {"width": "x"}, "extra": 1}`))
+	_, err := planfile.Read([]byte(`{"format": "umschlag/plan/2", "object": {"width": "x"}, "extra": 1}`))
 	var problems planfile.Problems
 	require.ErrorAs(t, err, &problems)
 	var paths []string
@@ -158,8 +161,8 @@ func TestWhatIsNoPlanFile(t *testing.T) {
 		"two":           {"{}{}", "goes on after"},
 		"a list":        {"[]", "one JSON object"},
 		"no format":     {"{}", "begins with"},
-		"other format":  {`{"format": "umschlag/plan/2"}`, "not"},
-		"twice":         {`{"format": "umschlag/plan/1", "format": "umschlag/plan/1"}`, "twice"},
+		"other format":  {`{"format": "umschlag/plan/3"}`, "not"},
+		"twice":         {`{"format": "umschlag/plan/2", "format": "umschlag/plan/1"}`, "twice"},
 		"bottomless":    {strings.Repeat("[", 100), "nested too deeply"},
 		"over the size": {strings.Repeat(" ", planfile.MaxSize+1), "too large"},
 	} {
@@ -239,13 +242,13 @@ func TestTheSchemaRefusesWhatTheReaderRefuses(t *testing.T) {
 	for _, more := range []string{`, "titel": 1`, `, "back": {"kind": "envelop"}`, `, "copies": "x"`, `, "back": {"panels": ["1"]}`} {
 		assert.Error(t, validate(t, s, []byte("{"+head+more+"}")), more)
 	}
-	assert.Error(t, validate(t, s, []byte(`{"format": "umschlag/plan/1"}`)))
+	assert.Error(t, validate(t, s, []byte(`{"format": "umschlag/plan/2"}`)))
 }
 
 func FuzzRead(f *testing.F) {
 	f.Add([]byte(example))
 	f.Add([]byte("{" + head + "}"))
-	f.Add([]byte(`{"format": "umschlag/plan/1", "pieces": {"*": {"face": {"parts": [{"face": {}}]}}}}`))
+	f.Add([]byte(`{"format": "umschlag/plan/2", "pieces": {"*": {"face": {"parts": [{"face": {}}]}}}}`))
 	f.Fuzz(func(t *testing.T, data []byte) {
 		p, err := planfile.Read(data)
 		if err != nil {

@@ -12,6 +12,7 @@ import (
 
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 )
 
 // reader fills plan values from JSON and collects what it cannot read.
@@ -37,6 +38,7 @@ func init() {
 	special = map[reflect.Type]func(*reader, reflect.Value, node, string){
 		reflect.TypeFor[length.Length]():    (*reader).length,
 		reflect.TypeFor[length.Unit]():      (*reader).units,
+		reflect.TypeFor[ref.Key]():          (*reader).key,
 		reflect.TypeFor[plan.Pair]():        (*reader).pair,
 		reflect.TypeFor[plan.Block]():       (*reader).block,
 		reflect.TypeFor[plan.Order]():       (*reader).order,
@@ -245,6 +247,14 @@ func (r *reader) units(v reflect.Value, n node, path string) {
 		return
 	}
 	r.fail(path, "%s is no unit of a plan; type one of in, cm, mm", shown(n))
+}
+
+func (r *reader) key(v reflect.Value, n node, path string) {
+	if s, ok := n.(string); ok && ref.Key(s).Valid() {
+		v.SetString(s)
+		return
+	}
+	r.fail(path, "a key is 1 to %d small letters and digits, not %s", ref.MaxKey, shown(n))
 }
 
 // two reads a list of exactly two lengths.

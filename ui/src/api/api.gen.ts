@@ -79,6 +79,11 @@ back?: BackShown
  * Closure is the key of the closure that is decided, also where it cannot be made.
  */
 closure: string
+/**
+ * MeasuredFront is the place among what was measured of the front that the back is cut to;
+ * absent until it is measured.
+ */
+measured_front?: number
 joins: Join[]
 /**
  * Net lays the pieces as they join: rows of columns, each a stack from the top.
@@ -627,6 +632,10 @@ chance: number
  * Way is a face in other cloths.
  */
 export interface Way {
+/**
+ * Key it has in the plan.
+ */
+key: string
 name: string
 cells: Cell[]
 }
@@ -938,6 +947,10 @@ length: L
 corners: Point[]
 }
 export interface Fibre {
+/**
+ * Gate is where what is weighed is recorded.
+ */
+gate: string
 least: number
 most: number
 /**
@@ -950,9 +963,10 @@ weighed?: number
  */
 export interface Fitting {
 /**
- * Index in the plan's list.
+ * Index in the plan's list, and the key it has there.
  */
 index: number
+key: string
 title: string
 on: string
 /**
@@ -1506,9 +1520,9 @@ plan: {
 }
 label: string
 /**
- * Known tells that what the change spoils of what is cut was seen, and is meant.
+ * Spoils is what becomes of what the change spoils; it is asked about when absent.
  */
-known?: boolean
+spoils?: ("again" | "stays")
 }
 /**
  * ConvertPlan asks for a plan to be written in another unit.
@@ -2271,9 +2285,11 @@ height: L
 export interface Based {
 base: number
 /**
- * Revision to be restored.
+ * Revision to be restored, and what becomes of what that spoils; it is asked about when
+ * absent.
  */
 revision?: number
+spoils?: Choice
 }
 /**
  * HistoryEntry is one line of a plan's history.
@@ -3127,7 +3143,7 @@ yours?: {
 
 }
 /**
- * Spoils is what a change would spoil of what is cut already.
+ * Spoils is what a change would spoil of what is done already.
  */
 spoils?: Spoil[]
 }
@@ -3164,28 +3180,28 @@ can_redo: boolean
 changed: string
 }
 /**
- * Spoil is something that is cut and that a change of the plan spoils.
+ * Spoil is something that is done and that a change spoils.
  */
 export interface Spoil {
-cut: string
-misfit: string
+/**
+ * Kind of thing: a cut, a step or a gate.
+ */
+kind: string
+/**
+ * Ref of it, as it is recorded.
+ */
+ref: string
+why: string
+title: string
 /**
  * Text says what there is and what would be needed.
  */
 text: string
 /**
- * Again tells that it is cut anew where the change is kept; otherwise it is trimmed to
+ * Again tells that a cut is cut anew where the change is kept; otherwise it is trimmed to
  * Width and Height.
  */
-again: boolean
+again?: boolean
 width: L
 height: L
-/**
- * Step that cuts it, by its id: where it is cut again, that is not done any more.
- */
-step: string
-/**
- * Sewn are the steps that are done with it, by their titles.
- */
-sewn: string[]
 }

@@ -2,9 +2,9 @@
 
 export interface Plan {
 /**
- * Format is always umschlag/plan/1.
+ * Format is always umschlag/plan/2.
  */
-format: "umschlag/plan/1"
+format: "umschlag/plan/2"
 /**
  * Title is what the maker calls the cover.
  */
@@ -351,6 +351,10 @@ cloth?: string
  * Colourway is a face in other cloths, under a name.
  */
 export interface Colourway {
+/**
+ * Key names it among the parts of its piece.
+ */
+key?: string
 name?: string
 face?: Face1
 }
@@ -478,6 +482,10 @@ post_cloth?: string
  * Border goes round what is inside it.
  */
 export interface Border {
+/**
+ * Key names it among the parts of its piece.
+ */
+key?: string
 width?: (string | number)
 cloth?: string
 /**
@@ -506,6 +514,10 @@ down?: number
  * Strip of a strip face, finished.
  */
 export interface Strip {
+/**
+ * Key names it among the parts of its piece.
+ */
+key?: string
 width?: (string | number)
 cloth?: string
 }
@@ -513,6 +525,10 @@ cloth?: string
  * Part of a stacked face.
  */
 export interface Part {
+/**
+ * Key names it among the parts of its piece.
+ */
+key?: string
 /**
  * Height as finished. The heights make up the height of the face.
  */
@@ -553,7 +569,11 @@ top?: (string | number)
  */
 export interface Shape {
 /**
- * Name by which other shapes are placed from it.
+ * Key names it among the parts of its piece.
+ */
+key?: string
+/**
+ * Name by which it is spoken of.
  */
 name?: string
 /**
@@ -572,7 +592,7 @@ width?: (string | number)
 height?: (string | number)
 at?: At
 /**
- * From is the name of the shape it is placed from; the face itself when absent.
+ * From is the key of the shape it is placed from; the face itself when absent.
  */
 from?: string
 /**
@@ -849,6 +869,10 @@ cloth?: string
  * Fitting is something put on a piece. Which keys count depends on the kind.
  */
 export interface Fitting {
+/**
+ * Key names it among the fittings.
+ */
+key?: string
 kind?: ("handle" | "pocket" | "strap" | "belt" | "slit" | "tape" | "loop" | "button" | "label" | "zip-pull")
 on?: string
 length?: (string | number)
@@ -1113,9 +1137,9 @@ pace?: number
  */
 export interface Measured {
 /**
- * What was measured: front.quilted, cover.finished.
+ * Gate at which it was measured, by its ref.
  */
-what: string
+gate: string
 width?: (string | number)
 height?: (string | number)
 /**
@@ -1150,24 +1174,20 @@ rising?: (string | number)
 }
 export interface Progress {
 /**
- * Cut lists the cuts ticked off, by their id in the reckoning.
- */
-cut?: string[]
-/**
- * Sizes are what cuts that are ticked off were cut to, by their ids: they stay so
+ * Cut is what is ticked off the cutting list, by its ref, as it was cut: it stays so
  * whatever is measured or changed later.
  */
-sizes?: {
-[k: string]: Sized
+cut?: {
+[k: string]: AsCut
 }
 /**
- * Spoiled is how many of a cut went wrong and are cut once more, by its id: 1 to 99.
+ * Spoiled is how many of a cut went wrong and are cut once more, by its ref: 1 to 99.
  */
 spoiled?: {
 [k: string]: number
 }
 /**
- * Done lists the steps ticked off, by their id in the reckoning.
+ * Done lists the steps ticked off, by their refs.
  */
 done?: string[]
 /**
@@ -1176,34 +1196,34 @@ done?: string[]
  */
 returned?: string[]
 /**
- * Times are the minutes that steps took, by their ids.
+ * Times are the minutes that steps took, by their refs.
  */
 times?: {
 [k: string]: number
 }
 running?: Running
 /**
- * Skipped are steps that are left out, by their ids, each with the reason.
+ * Skipped are steps that are left out, by their refs, each with the reason.
  */
 skipped?: {
 [k: string]: string
 }
 /**
- * Early are steps that were done before what they need, by their ids, each with the
+ * Early are steps that were done before what they need, by their refs, each with the
  * reason.
  */
 early?: {
 [k: string]: string
 }
 /**
- * Parts are the names of the parts that steps are divided into, by their ids: 2 to 12
- * of each.
+ * Parts are what steps are divided into, by their refs: 2 to 12 of each. The last part
+ * goes by the ref of the step.
  */
 parts?: {
-[k: string]: string[]
+[k: string]: StepPart[]
 }
 /**
- * Made is through how many of several covers a step is, by its id.
+ * Made is through how many of several covers a step is, by its ref.
  */
 made?: {
 [k: string]: number
@@ -1221,20 +1241,37 @@ troubles?: Mishap[]
  * Inspected lists what was looked at and found in order when it was done.
  */
 inspected?: string[]
+/**
+ * Unread are names of an older plan that nothing in it answers to. They are kept, and
+ * mark nothing as done.
+ */
+unread?: string[]
 }
 /**
- * Sized is a width and a height as measured.
+ * AsCut is what was cut: its size, and how many for all covers together; 0 where nobody
+ * wrote it down, and then it is as the plan says.
  */
-export interface Sized {
+export interface AsCut {
 width?: (string | number)
 height?: (string | number)
+count?: number
 }
 export interface Running {
 /**
- * Step by its id, Since a moment such as 2026-03-01T19:30:00Z.
+ * Step by its ref, Since a moment such as 2026-03-01T19:30:00Z.
  */
 step: string
 since: string
+}
+/**
+ * StepPart is one part of a divided step.
+ */
+export interface StepPart {
+/**
+ * Key names it among the parts of its step.
+ */
+key?: string
+name?: string
 }
 /**
  * Mishap is something that went wrong at a step.

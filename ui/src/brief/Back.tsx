@@ -23,8 +23,7 @@ export function Back() {
   const letters = useLetters();
   const { closures, close, now } = useClosures();
   const cloth = String(get(value("/pieces/back/face"), "/cloth") ?? value("/back/cloth") ?? "");
-  const measured = (value("/measured") ?? []) as { what?: string }[];
-  const waits = !measured.some((m) => m.what?.startsWith("front"));
+  const waits = reckoning.measured_front === undefined;
   const Words = words[now];
   return (
     <>
@@ -260,9 +259,8 @@ function Envelope() {
 
 /** What the tape said of the front, where it can be put right. */
 function MeasuredFront() {
-  const { plan } = usePlan();
-  const at = (plan.measured ?? []).findLastIndex((m) => m.what.startsWith("front"));
-  if (at < 0) return null;
+  const at = usePlan().reckoning.measured_front;
+  if (at === undefined) return null;
   return (
     <>
       The front measured <Value path={`/measured/${at}/width`} label="Front as measured, across" /> across and{" "}

@@ -50,8 +50,7 @@ export function Fittings() {
   return (
     <>
       {list.map((fitting, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: fittings have no identity but their place in the list
-        <One key={i} index={i} kind={String(fitting.kind)} />
+        <One key={fitting.key ?? i} index={i} kind={String(fitting.kind)} />
       ))}
       <p>
         {list.length === 0 && "None. "}

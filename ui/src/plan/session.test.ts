@@ -111,20 +111,18 @@ describe("a session", () => {
     expect(s.current().revision).toBe(keep === "mine" ? 8 : 7);
   });
 
-  test.each(["back", "stays", "again"] as const)("asks about a change that spoils what is cut: %s", async (how) => {
-    const spoils = [{ cut: "front.patch.A", again: true, misfit: "too-small", text: "", sewn: [], width: {}, height: {} }];
-    const known: unknown[] = [];
-    const cuts: unknown[] = [];
+  test.each(["back", "stays", "again"] as const)("asks about a change that spoils what is done: %s", async (how) => {
+    const spoils = [{ kind: "cut", ref: "cut.a", again: true, why: "too-small", title: "", text: "", width: {}, height: {} }];
+    const chosen: unknown[] = [];
     answering(
       () => json({ title: "", detail: "", type: "spoils", status: 409, spoils }, 409),
       (body) => {
-        known.push((body as { known?: boolean }).known);
-        cuts.push((body.plan as Plan | undefined)?.progress?.cut);
-        return how === "back" ? json(view(1, "one")) : json(view(2, "two"));
+        chosen.push((body as { spoils?: string }).spoils);
+        return how === "back" ? json(view(1, "one")) : json({ ...view(2, "two"), plan: { title: "two", progress: { done: ["left"] } } });
       },
     );
     const s = new Session(view(1, "one"));
-    s.change({ ...plan("two"), progress: { cut: ["front.patch.A", "back.panel"] } }, "");
+    s.change({ ...plan("two"), progress: { done: ["left", "gone"] } }, "");
     await vi.waitFor(() => expect(s.current().spoils).toHaveLength(1));
     expect(unsavedOf("p")?.plan.title, "nothing is lost while it is asked").toBe("two");
     s.change(plan("three"), "");
@@ -133,13 +131,59 @@ describe("a session", () => {
     await settledSession(s);
     expect(s.current().spoils).toBeNull();
     expect(s.current().plan.title).toBe(how === "back" ? "one" : "two");
-    expect(known).toEqual([how === "back" ? undefined : true]);
-    expect(cuts).toEqual([how === "back" ? undefined : how === "again" ? ["back.panel"] : ["front.patch.A", "back.panel"]]);
+    expect(chosen).toEqual([how === "back" ? undefined : how]);
+    expect(s.current().plan.progress?.done, "what the server makes of the record").toEqual(how === "back" ? undefined : ["left"]);
     expect(unsavedOf("p")).toBeNull();
   });
 
+  test("what the server makes of the record goes into what was changed meanwhile", async () => {
+    let answer = (_: Response) => {};
+    const saved: unknown[] = [];
+    answering(
+      () =>
+        new Promise<Response>((resolve) => {
+          answer = resolve;
+        }),
+      (body) => {
+        saved.push((body.plan as Plan).progress?.done);
+        return json(view(body.base + 1, body.plan.title));
+      },
+    );
+    const s = new Session(view(1, "one"));
+    const progress = { done: ["left", "gone"] };
+    s.change({ ...plan("two"), progress }, "");
+    s.change({ ...plan("three"), progress }, "");
+    answer(json({ ...view(2, "two"), plan: { title: "two", progress: { done: ["left"] } } }));
+    await settledSession(s);
+    expect(saved).toEqual([["left"]]);
+    expect(s.current().plan.title).toBe("three");
+  });
+
+  test("a revision is restored when it is said what becomes of what that spoils", async () => {
+    const spoils = [{ kind: "step", ref: "step.a", why: "gone", title: "", text: "", width: {}, height: {} }];
+    const asked: unknown[] = [];
+    const refuse = (body: unknown) => {
+      asked.push(body);
+      return json({ title: "", detail: "", type: "spoils", status: 409, spoils }, 409);
+    };
+    answering(refuse, refuse, (body) => {
+      asked.push(body);
+      return json(view(5, "older"));
+    });
+    const s = new Session(view(4, "four"));
+    await s.restore(2);
+    expect(s.current().spoils).toHaveLength(1);
+    s.settleSpoils("back");
+    expect(s.current().spoils).toBeNull();
+    expect(s.current().plan.title).toBe("four");
+    await s.restore(2);
+    s.settleSpoils("again");
+    await vi.waitFor(() => expect(s.current().plan.title).toBe("older"));
+    expect(asked.at(-1)).toEqual({ base: 4, revision: 2, spoils: "again" });
+  });
+
   test("asks about the newest change, and loses none made while the one before was judged", async () => {
-    const spoils = [{ cut: "front.patch.A", again: true, misfit: "too-small", text: "", step: "", sewn: [], width: {}, height: {} }];
+    const spoils = [{ kind: "cut", ref: "cut.a", again: true, why: "too-small", title: "", text: "", width: {}, height: {} }];
     const asked: string[] = [];
     const refuse = (body: { plan: { title: string } }) => {
       asked.push(body.plan.title);

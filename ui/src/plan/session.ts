@@ -2,7 +2,7 @@ import { replaceEqualDeep } from "@tanstack/react-query";
 import type { PlanView, Reckoning, Spoil } from "../api/api.gen";
 import { ApiError, ask, Unreachable } from "../api/client";
 import type { Plan } from "../api/plan.gen";
-import { cutAgain } from "./spoils";
+import { keyed } from "./keys";
 import { keepUnsaved, type Unsaved } from "./unsaved";
 
 /** How the plan on screen stands to the one on the disk. */
@@ -26,18 +26,24 @@ export interface State {
   savedAt: Date | null;
   /** The other version, when the plan was changed elsewhere. */
   conflict: PlanView | null;
-  /** What the last change would spoil of what is cut already; it waits for an answer. */
+  /** What the last change would spoil of what is done already; it waits for an answer. */
   spoils: Spoil[] | null;
   /** What the server says of a request that was refused. */
   refusal: string | null;
 }
 
-/** A change on its way to the disk; known tells that what it spoils was seen. */
+/** What becomes of what a change spoils: it is done again, or stays as it is. */
+type Choice = "again" | "stays";
+
+/** A change on its way to the disk, with what becomes of what it spoils where that was asked. */
 interface Change {
   plan: Plan;
   label: string;
-  known?: boolean;
+  spoils?: Choice;
 }
+
+/** What waits until it is said what becomes of what it spoils: a change, or a revision to go back to. */
+type Asked = { change: Change } | { restore: number };
 
 const drawable = (r: Reckoning) => r.pieces.length > 0;
 
@@ -49,8 +55,7 @@ export class Session {
   private state: State;
   private readonly listeners = new Set<() => void>();
   private pending: Change | null = null;
-  /** The change that waits until it is said what becomes of what it spoils. */
-  private asked: Change | null = null;
+  private asked: Asked | null = null;
   private turns = 0;
   private last: Promise<void> = Promise.resolve();
   private previewing: AbortController | null = null;
@@ -121,7 +126,7 @@ export class Session {
   /** Keeps a changed plan. */
   change(plan: Plan, label: string) {
     if (this.state.conflict || this.state.spoils) return;
-    this.send({ plan, label });
+    this.send({ plan: keyed(plan), label });
   }
 
   private send(change: Change) {
@@ -155,25 +160,28 @@ export class Session {
       const change = this.pending;
       this.pending = null;
       try {
-        this.acknowledge(await ask<PlanView>("PUT", `/plans/${this.state.id}`, { base: this.state.revision, ...change }));
+        this.acknowledge(await ask<PlanView>("PUT", `/plans/${this.state.id}`, { base: this.state.revision, ...change }), change.plan);
       } catch (error) {
         if (!this.refused(error, change)) return;
       }
     }
   }
 
-  /** When more was changed meanwhile, only the base of the next save moves on. */
-  private onlyTheBase(view: PlanView): boolean {
+  /** When more was changed meanwhile, only the base of the next save moves on, and what the server made of the record. */
+  private onlyTheBase(view: PlanView, sent?: Plan): boolean {
     if (!this.pending) return false;
-    this.set({ revision: view.revision });
+    if (sent) this.pending = { ...this.pending, plan: recorded(this.pending.plan, sent, view.plan as unknown as Plan) };
+    this.set({ revision: view.revision, plan: this.pending.plan });
     keepUnsaved(this.state.id, { base: view.revision, plan: this.pending.plan });
     return true;
   }
 
-  private acknowledge(view: PlanView) {
-    if (this.onlyTheBase(view)) return;
+  private acknowledge(view: PlanView, sent: Plan) {
+    if (this.onlyTheBase(view, sent)) return;
     keepUnsaved(this.state.id, null);
     this.set({
+      // What stays keeps its identity, and is not drawn again.
+      plan: replaceEqualDeep(sent, view.plan) as Plan,
       revision: view.revision,
       canUndo: view.can_undo,
       canRedo: view.can_redo,
@@ -188,7 +196,7 @@ export class Session {
   private refused(error: unknown, change: Change): boolean {
     if (error instanceof ApiError && error.problem.spoils) {
       if (this.pending) return true; // more was changed meanwhile: what that spoils is asked about, nothing of it is lost
-      this.asked = change;
+      this.asked = { change };
       this.set({ spoils: error.problem.spoils });
       return false;
     }
@@ -239,12 +247,12 @@ export class Session {
   }
 
   /** Restores an older revision. */
-  restore(revision: number) {
-    return this.goTo("restore", () => true, { revision });
+  restore(revision: number, spoils?: Choice) {
+    return this.goTo("restore", () => true, { revision, ...(spoils && { spoils }) });
   }
 
   /** Goes to another revision, after what is pending is saved. */
-  private goTo(how: string, may: () => boolean, which: { revision?: number } = {}) {
+  private goTo(how: string, may: () => boolean, which: { revision?: number; spoils?: Choice } = {}) {
     return this.inTurn(async () => {
       await this.drain();
       if (this.state.saving !== "saved" || this.state.conflict || !may()) return;
@@ -253,7 +261,10 @@ export class Session {
         if (!this.onlyTheBase(view)) this.take(view);
       } catch (error) {
         if (error instanceof ApiError && error.problem.current) this.set({ conflict: error.problem.current });
-        else this.set({ refusal: error instanceof Error ? error.message : String(error) });
+        else if (error instanceof ApiError && error.problem.spoils && which.revision !== undefined) {
+          this.asked = { restore: which.revision };
+          this.set({ spoils: error.problem.spoils });
+        } else this.set({ refusal: error instanceof Error ? error.message : String(error) });
       }
     });
   }
@@ -272,24 +283,36 @@ export class Session {
     this.change(mine, "kept over another window's change");
   }
 
-  /** Takes back the change that spoils what is cut, or keeps it: what is spoiled is cut again, or stays as it is. */
-  settleSpoils(how: "back" | "again" | "stays") {
-    const { spoils } = this.state;
-    const change = this.asked;
-    if (!spoils || !change) return;
+  /** Takes back the change that spoils what is done, or keeps it: what is spoiled is done again, or stays as it is. */
+  settleSpoils(how: "back" | Choice) {
+    const { asked } = this;
+    if (!this.state.spoils || !asked) return;
     this.asked = null;
-    if (how === "back") {
+    if ("restore" in asked) {
+      this.set({ spoils: null });
+      if (how !== "back") void this.restore(asked.restore, how);
+    } else if (how === "back") {
       keepUnsaved(this.state.id, null);
       this.set({ spoils: null });
       void this.reload();
     } else {
-      this.send({ ...change, plan: how === "again" ? cutAgain(change.plan, spoils) : change.plan, known: true });
+      this.send({ ...asked.change, spoils: how });
     }
   }
 
   dismissRefusal() {
     this.set({ refusal: null });
   }
+}
+
+/** A plan that was changed meanwhile, with what the server made of the record that was sent with the change before. */
+function recorded(plan: Plan, sent: Plan, kept: Plan): Plan {
+  const same = (key: "progress" | "measured") => JSON.stringify(plan[key]) === JSON.stringify(sent[key]);
+  return {
+    ...plan,
+    ...(same("progress") && { progress: kept.progress }),
+    ...(same("measured") && { measured: kept.measured }),
+  };
 }
 
 function fresh(view: PlanView): State {

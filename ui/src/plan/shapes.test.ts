@@ -2,20 +2,19 @@ import { describe, expect, it } from "vitest";
 import { clothFor, cornersOf, pathThrough, renamed, trueSize } from "./shapes";
 
 describe("shapes that join others", () => {
-  it("get names that are free, and what is placed from them follows", () => {
+  it("get names that are free, and stay placed from what they were", () => {
     const joined = renamed(
       [
-        { shape: "van", name: "body" },
-        { shape: "circle", from: "body" },
-        { shape: "star", from: "sun" },
+        { key: "k1", shape: "van", name: "body" },
+        { shape: "circle", from: "k1" },
       ],
       [
         { shape: "square", name: "body" },
         { shape: "circle", name: "body 2" },
       ],
     );
-    expect(joined.map((s) => s.name)).toEqual(["body 3", undefined, undefined]);
-    expect(joined.map((s) => s.from)).toEqual([undefined, "body 3", "sun"]);
+    expect(joined.map((s) => s.name)).toEqual(["body 3", undefined]);
+    expect(joined.map((s) => s.from)).toEqual([undefined, "k1"]);
   });
 
   it("take the cloth of their colour, else the cloths in turn", () => {

@@ -1,5 +1,6 @@
 /** A shape as it stands in a plan. */
 export interface ShapeDoc {
+  key?: string;
   name?: string;
   shape: string;
   cloth?: string;
@@ -14,22 +15,16 @@ export interface ShapeDoc {
   late?: boolean;
 }
 
-/** Shapes that join others, with names that none of them has; what is placed from them follows. */
+/** Shapes that join others, with names that none of them has. */
 export function renamed(shapes: ShapeDoc[], others: ShapeDoc[]): ShapeDoc[] {
   const taken = new Set(others.map((s) => s.name).filter(Boolean));
-  const now = new Map<string, string>();
-  for (const { name } of shapes) {
-    if (!name) continue;
-    let free = name;
-    for (let n = 2; taken.has(free); n++) free = `${name} ${n}`;
+  return shapes.map((shape) => {
+    if (!shape.name) return shape;
+    let free = shape.name;
+    for (let n = 2; taken.has(free); n++) free = `${shape.name} ${n}`;
     taken.add(free);
-    now.set(name, free);
-  }
-  return shapes.map((s) => ({
-    ...s,
-    ...(s.name && { name: now.get(s.name) }),
-    ...(s.from && { from: now.get(s.from) ?? s.from }),
-  }));
+    return { ...shape, name: free };
+  });
 }
 
 /** The cloth for each colour of a drawing: the one of that ground, else the cloths in turn. */

@@ -6,12 +6,16 @@ import DialogTitle from "@mui/material/DialogTitle";
 import TextField from "@mui/material/TextField";
 import { useId, useState } from "react";
 import type { Step } from "../api/api.gen";
+import { newKey } from "../plan/keys";
 import { useProgress, without } from "./progress";
 
 const most = 12;
 
+/** The parts of a step, by their names. */
+const parted = (names: string[]) => names.map((name, i) => ({ key: `${newKey().slice(0, 4)}${i + 1}`, name }));
+
 /** Divides a step into parts, each done and timed by itself, or puts them together again. */
-export function Divide({ step, steps, look }: { step: Step; steps: Step[]; look: (id: string) => void }) {
+export function Divide({ step, steps, look }: { step: Step; steps: Step[]; look: (id: string, parts?: boolean) => void }) {
   const { set } = useProgress();
   const [open, setOpen] = useState(false);
   if (step.of) {
@@ -41,8 +45,8 @@ export function Divide({ step, steps, look }: { step: Step; steps: Step[]; look:
           title={step.title}
           close={() => setOpen(false)}
           keep={(names) => {
-            set((p) => ({ ...p, parts: { ...p.parts, [step.id]: names } }), `${step.title}: in ${names.length} parts`);
-            look(`${step.id}:1`);
+            set((p) => ({ ...p, parts: { ...p.parts, [step.id]: parted(names) } }), `${step.title}: in ${names.length} parts`);
+            look(step.id, true);
           }}
         />
       )}

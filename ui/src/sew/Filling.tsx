@@ -4,19 +4,16 @@ import { Findings } from "../brief/Thread";
 import { meant, said } from "../brief/Value";
 import { usePlan } from "../plan/context";
 
-/** What the gate is called at which the fibre of a pad is weighed. */
-const gate = "pad.filled";
-
 /** The fibre that fills a pad made at home, on the scale. */
 export function Filling() {
   const { plan, session, rework, reckoning } = usePlan();
   const fibre = reckoning.fibre;
   if (!fibre) return null;
   const list = plan.measured ?? [];
-  const index = list.findIndex((m) => m.what === gate);
+  const index = list.findIndex((m) => m.gate === fibre.gate);
   const at = index < 0 ? list.length : index;
   const filled = (text: string): Plan => {
-    const next = { ...list[index], what: gate, weight: meant("count", text.replace(/\s*g$/, "")) as number };
+    const next = { ...list[index], gate: fibre.gate, weight: meant("count", text.replace(/\s*g$/, "")) as number };
     return { ...plan, measured: index < 0 ? [...list, next] : list.map((m, i) => (i === index ? next : m)) };
   };
   const kept = list[index]?.weight;

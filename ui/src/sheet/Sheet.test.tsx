@@ -167,6 +167,7 @@ test("a seam is drawn with its letter, its marks and where it is clipped", () =>
 test("a fitting lies where the core says", () => {
   const strap = {
     index: 0,
+    key: "k1",
     title: "Strap",
     on: "front",
     check: "",

@@ -6,34 +6,51 @@ import DialogTitle from "@mui/material/DialogTitle";
 import type { Spoil } from "../api/api.gen";
 import { T } from "../words/T";
 
-/** What a change would spoil of what is cut already: nothing is saved before one of three is chosen. */
+/** What a change would spoil of what is done already: nothing is saved before one of three is chosen. */
 export function Spoils({ of, settle }: { of: Spoil[]; settle: (how: "back" | "again" | "stays") => void }) {
-  const sewn = [...new Set(of.flatMap((s) => s.sewn))];
+  const kinds = {
+    cut: of.filter((s) => s.kind === "cut"),
+    step: of.filter((s) => s.kind === "step"),
+    gate: of.filter((s) => s.kind === "gate"),
+  };
+  const gone = of.every((s) => s.why === "gone");
   return (
     <Dialog open aria-labelledby="spoils-title" onClose={() => settle("back")}>
-      <DialogTitle id="spoils-title">This is cut already</DialogTitle>
+      <DialogTitle id="spoils-title">This is done already</DialogTitle>
       <DialogContent>
         <p>Nothing is saved yet. The change spoils:</p>
-        <ul className="differences">
-          {of.map((s) => (
-            <li key={s.cut}>
-              <T>{s.text}</T>
-            </li>
-          ))}
-        </ul>
-        {sewn.length > 0 && <p>Sewn with it: {sewn.map((title) => title.toLowerCase()).join(", ")}. That would have to come apart.</p>}
+        <Listed title="What is cut" of={kinds.cut} />
+        <Listed title="What is sewn" of={kinds.step} />
+        <Listed title="What was measured" of={kinds.gate} />
         <p className="soft">
-          Cut again: it comes back into the order of cuts, and what is too large counts as trimmed. Leave as it is: it stays cut, and the
-          plan says what the difference does.
+          {gone
+            ? "What is not part of the plan any more leaves the record, and stays in the history."
+            : "Do it again: what is cut comes back into the order of cuts, steps and measurements are open again, and what is too large counts as trimmed. Leave it as it is: it stays done, and the plan says what the difference does."}
         </p>
       </DialogContent>
       <DialogActions>
-        <Button onClick={() => settle("stays")}>Leave it as it is cut</Button>
-        <Button onClick={() => settle("again")}>Cut it again</Button>
+        {!gone && <Button onClick={() => settle("stays")}>Leave it as it is</Button>}
+        <Button onClick={() => settle("again")}>{gone ? "Keep the change" : "Do it again"}</Button>
         <Button variant="contained" autoFocus onClick={() => settle("back")}>
           Take the change back
         </Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+function Listed({ title, of }: { title: string; of: Spoil[] }) {
+  if (of.length === 0) return null;
+  return (
+    <>
+      <h3>{title}</h3>
+      <ul className="differences">
+        {of.map((s) => (
+          <li key={s.ref}>
+            <T>{s.text}</T>
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }

@@ -270,7 +270,7 @@ export function Told({ move }: { move: Move }) {
 function Ticks({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
   const { value } = usePlan();
   const mine = cuts.filter((cut) => cut.cloth === cloth.cloth);
-  const ticked = (value("/progress/cut") ?? []) as string[];
+  const ticked = (value("/progress/cut") ?? {}) as Record<string, unknown>;
   const copies = Number(value("/copies") ?? 1);
   const [early, ask] = useState<CutData | null>(null);
   const keep = useTick();
@@ -281,7 +281,7 @@ function Ticks({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
         {mine.map((cut) => (
           <li key={cut.id}>
             <label>
-              <input type="checkbox" checked={ticked.includes(cut.id)} onChange={(e) => tick(cut, e.target.checked)} />
+              <input type="checkbox" checked={cut.id in ticked} onChange={(e) => tick(cut, e.target.checked)} />
               <span>
                 {cut.total - (cut.spoiled ?? 0)} × <T>{`${cut.width.text} × ${cut.height.text}`}</T>{" "}
                 <span className="soft">

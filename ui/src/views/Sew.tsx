@@ -47,10 +47,13 @@ export function Sew() {
   const copies = Number(value("/copies") ?? 1);
   const progress = plan.progress ?? {};
   const firstOpen = atHand(steps, progress, copies);
-  const [looked, look] = useState<string | null>(null);
+  const [looked, setLooked] = useState<{ id: string; whole?: string; parts?: boolean } | null>(null);
   const placeOf = (id: string) => steps.findIndex((s) => s.id === id);
+  const look = (id: string | null, parts?: boolean) =>
+    setLooked(id === null ? null : { id, whole: steps.find((s) => s.id === id)?.of, parts });
   // A part that is not there yet, or no longer, is looked at with its whole step.
-  const at = [looked ?? "", looked?.replace(/:\d+$/, "") ?? ""].map(placeOf).find((i) => i >= 0) ?? firstOpen;
+  const first = looked?.parts ? steps.findIndex((s) => s.of === looked.id) : -1;
+  const at = [first, placeOf(looked?.id ?? ""), placeOf(looked?.whole ?? "")].find((i) => i >= 0) ?? firstOpen;
   const step = steps[at];
   const heading = useRef<HTMLHeadingElement>(null);
   const list = useRef<HTMLOListElement>(null);
@@ -150,7 +153,7 @@ function StepAtHand({
   done: () => void;
   takeBack: () => void;
   headingRef: React.RefObject<HTMLHeadingElement | null>;
-  look: (id: string) => void;
+  look: (id: string, parts?: boolean) => void;
 }) {
   const { value } = usePlan();
   const ticked = (value("/progress/done") ?? []) as string[];
@@ -559,20 +562,20 @@ const units = (value: (path: string) => unknown) => String(value("/units") ?? "i
 function Gate({ step }: { step: Step }) {
   const { plan, session, rework, value, reckoning } = usePlan();
   const list = plan.measured ?? [];
-  const index = list.findIndex((m) => m.what === step.gate);
+  const index = list.findIndex((m) => m.gate === step.gate);
   const entry = index < 0 ? undefined : list[index];
   const at = index < 0 ? list.length : index;
 
   const measured = (path: string, text: string): Plan => {
-    const { sure: _, ...before } = { what: step.gate ?? "", ...entry }; // another number is asked about anew
+    const { sure: _, ...before } = { gate: step.gate ?? "", ...entry }; // another number is asked about anew
     const next = put(before, path, text);
     return { ...plan, measured: index < 0 ? [...list, next] : list.map((m, i) => (i === index ? next : m)) };
   };
   const asPlanned = () => {
     const expect = step.expect;
     if (!expect) return;
-    const next = { what: step.gate ?? "", width: expect.width.exact, ...(expect.height.nm > 0 && { height: expect.height.exact }) };
-    rework((now) => ({ ...now, measured: [...(now.measured ?? []).filter((m) => m.what !== step.gate), next] }), "measured as planned");
+    const next = { gate: step.gate ?? "", width: expect.width.exact, ...(expect.height.nm > 0 && { height: expect.height.exact }) };
+    rework((now) => ({ ...now, measured: [...(now.measured ?? []).filter((m) => m.gate !== step.gate), next] }), "measured as planned");
   };
   const side = (path: string, label: string) => {
     const text = String(get(entry, path) ?? "");
@@ -627,7 +630,7 @@ function Gate({ step }: { step: Step }) {
             className="word-button"
             onClick={() =>
               rework(
-                (now) => ({ ...now, measured: (now.measured ?? []).map((m) => (m.what === step.gate ? { ...m, sure: true } : m)) }),
+                (now) => ({ ...now, measured: (now.measured ?? []).map((m) => (m.gate === step.gate ? { ...m, sure: true } : m)) }),
                 "measured twice",
               )
             }

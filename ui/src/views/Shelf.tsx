@@ -218,7 +218,7 @@ function Starter({ units, things }: { units: string; things: ThingView[] }) {
     try {
       JSON.parse(text);
     } catch {
-      setProblem(`${chosen.name} is not a plan file: a plan is JSON that begins with {"format": "umschlag/plan/1".`);
+      setProblem(`${chosen.name} is not a plan file: a plan is JSON that begins with {"format": "umschlag/plan/2".`);
       return;
     }
     await begin(text);

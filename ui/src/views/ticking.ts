@@ -7,25 +7,24 @@ export function useTick() {
     const cut = drawn.cuts.find((c) => c.id === id);
     rework(
       (plan) => {
-        const now = plan.progress?.cut ?? [];
-        const { [id]: _, ...others } = plan.progress?.sizes ?? {};
-        const sizes = done && cut ? { ...others, [id]: { width: cut.width.exact, height: cut.height.exact } } : others;
-        return { ...plan, progress: { ...plan.progress, sizes, cut: done ? [...now, id] : now.filter((other) => other !== id) } };
+        const { [id]: _, ...others } = plan.progress?.cut ?? {};
+        const as = cut ? { width: cut.width.exact, height: cut.height.exact, count: cut.total } : {};
+        return { ...plan, progress: { ...plan.progress, cut: done ? { ...others, [id]: as } : others } };
       },
-      done ? `cut ${id}` : `not cut ${id}`,
+      `${done ? "cut" : "not cut"}: ${cut?.title.toLowerCase() ?? id}`,
     );
   };
 }
 
 /** One of a cut went wrong: it is cut once more, from what is left. */
 export function useSpoil() {
-  const { rework } = usePlan();
+  const { rework, drawn } = usePlan();
   return (id: string) =>
     rework(
       (plan) => ({
         ...plan,
         progress: { ...plan.progress, spoiled: { ...plan.progress?.spoiled, [id]: (plan.progress?.spoiled?.[id] ?? 0) + 1 } },
       }),
-      `one of ${id} spoiled`,
+      `one spoiled: ${drawn.cuts.find((c) => c.id === id)?.title.toLowerCase() ?? id}`,
     );
 }

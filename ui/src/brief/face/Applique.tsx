@@ -57,8 +57,7 @@ export function Applique() {
         <ol className="shape-list" aria-label={`Shapes on the ${title}`}>
           {list.map((shape, i) => (
             <One
-              // biome-ignore lint/suspicious/noArrayIndexKey: shapes have no identity but their order
-              key={i}
+              key={shape.key ?? i}
               index={i}
               shape={shape}
               list={list}
@@ -155,6 +154,10 @@ function FromFile({ add }: { add: (shapes: ShapeDoc[], label: string) => void })
   );
 }
 
+/** What a shape is called where it is not drawn: by its name, or its form and its number. */
+const titleOf = (shape: ShapeDoc, i: number, forms: FormView[]) =>
+  shape.name || `${forms.find((f) => f.name === shape.shape)?.title.toLowerCase() ?? "shape"} ${i + 1}`;
+
 /** One shape: what it is, where it lies and how it is held. */
 function One({ index, shape, list, forms, laid }: { index: number; shape: ShapeDoc; list: ShapeDoc[]; forms: FormView[]; laid?: Shape }) {
   const { path: face, set, title } = useFace();
@@ -235,12 +238,12 @@ function One({ index, shape, list, forms, laid }: { index: number; shape: ShapeD
                 value={shape.from ?? ""}
                 options={[
                   { value: "", name: `the ${title}` },
-                  ...list.filter((s, i) => i !== index && s.name).map((s) => ({ value: String(s.name), name: String(s.name) })),
+                  ...list.flatMap((s, i) => (i === index || !s.key ? [] : [{ value: s.key, name: titleOf(s, i, forms) }])),
                 ]}
                 choose={(next) =>
                   rework(
                     (plan) => put(put(plan, `${path}/from`, next || undefined), `${path}/at`, { middle: true }),
-                    `${of} from ${next || title}`,
+                    `${of} from another place`,
                   )
                 }
               />

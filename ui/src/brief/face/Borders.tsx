@@ -7,6 +7,7 @@ import { Value } from "../Value";
 import { useFace } from "./context";
 
 interface Border {
+  key?: string;
   width?: string | number;
   cloth?: string;
   corner?: string;
@@ -29,8 +30,7 @@ export function Borders() {
   return (
     <p>
       {borders.map((border, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: borders have no identity but their order
-        <OneBorder key={i} border={border} i={i} />
+        <OneBorder key={border.key ?? i} border={border} i={i} />
       ))}
       <button
         type="button"

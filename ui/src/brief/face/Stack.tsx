@@ -8,7 +8,7 @@ import { Face } from "./Face";
 export function Stack() {
   const place = useFace();
   const [refused, refuse] = useState<string | null>(null);
-  const parts = (place.at("/parts") ?? []) as unknown[];
+  const parts = (place.at("/parts") ?? []) as { key?: string }[];
   const add = () =>
     place.begin(undefined, "a part more").then(
       () => refuse(null),
@@ -17,9 +17,8 @@ export function Stack() {
   return (
     <>
       <ol className="stack-parts" aria-label="Parts from the top">
-        {parts.map((_, i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: parts have no identity but their order
-          <li key={i}>
+        {parts.map((part, i) => (
+          <li key={part.key ?? i}>
             <span>
               <Value path={`${place.path}/parts/${i}/height`} label={`Finished height of part ${i + 1}`} /> high
               {parts.length > 1 && (

@@ -10,7 +10,7 @@ export function Strips() {
   const { path, at, set, begin } = useFace();
   const letters = useLetters();
   const [refused, refuse] = useState<string | null>(null);
-  const strips = (at("/strips") ?? []) as { width?: string; cloth?: string }[];
+  const strips = (at("/strips") ?? []) as { key?: string; width?: string; cloth?: string }[];
   return (
     <>
       {" "}
@@ -26,8 +26,7 @@ export function Strips() {
       />
       :{" "}
       {strips.map((strip, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: strips have no identity but their order
-        <span key={i}>
+        <span key={strip.key ?? i}>
           {i > 0 && (i === strips.length - 1 ? " and " : ", ")}
           <Value path={`${path}/strips/${i}/width`} label={`Finished width of strip ${i + 1}`} /> of{" "}
           <Choice

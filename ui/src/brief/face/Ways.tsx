@@ -9,22 +9,21 @@ import { useFace } from "./context";
 export function Ways() {
   const { config, face, become, set, at } = useFace();
   const { drawn, value } = usePlan();
-  const kept = (at("/colourways") ?? []) as { name: string; face: FaceDoc }[];
+  const kept = (at("/colourways") ?? []) as { key?: string; name: string; face: FaceDoc }[];
   const piece = drawn.pieces.find((p) => p.config === config);
   const { colourways: _, ...now } = face;
   const keep = () => set("/colourways", [...kept, { name: `Colourway ${kept.length + 1}`, face: now }], "colours kept");
   const use = (i: number) =>
     become(
-      { ...kept[i]?.face, colourways: kept.map((w, k) => (k === i ? { name: w.name, face: now } : w)) },
+      { ...kept[i]?.face, colourways: kept.map((w, k) => (k === i ? { ...w, face: now } : w)) },
       `colours of ${kept[i]?.name.toLowerCase()}`,
     );
   return (
     <div className="ways">
       {kept.map((way, i) => {
-        const laid = piece?.ways.find((w) => w.name === way.name);
+        const laid = piece?.ways.find((w) => w.key === way.key);
         return (
-          // biome-ignore lint/suspicious/noArrayIndexKey: colourways have no identity but their place
-          <figure key={i}>
+          <figure key={way.key ?? i}>
             {piece && laid && <Thumb piece={{ ...piece, cells: laid.cells, quilting: undefined }} cloths={value("/cloths")} />}
             <figcaption>
               {way.name}{" "}

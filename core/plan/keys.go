@@ -1,0 +1,232 @@
+package plan
+
+import (
+	"fmt"
+	"maps"
+	"slices"
+	"strconv"
+
+	"umschlag/core/finding"
+	"umschlag/core/ref"
+)
+
+// A part of a plan that a maker added has a key: it is made with the part and stays with it.
+// Keys are unique among the fittings, and within each entry of the pieces; a piece that gets a
+// face of its own keeps the keys of the face it had. A colourway is the same parts in other
+// cloths: its face repeats the keys of its face.
+
+// Keyed is the plan with a key for every part that has none of its own: what fresh makes, or,
+// where it is nil, the next number that is free, so that the same plan always gets the same
+// keys. A key that stands where it stood before already is no key of its own.
+func (p Plan) Keyed(fresh func() ref.Key) Plan {
+	if p.keyed() {
+		return p
+	}
+	p = p.unshared()
+	list := keying{fresh: fresh}
+	for i := range p.Fittings {
+		list.see(p.Fittings[i].Key)
+	}
+	for i := range p.Fittings {
+		list.give(&p.Fittings[i].Key)
+	}
+	for name, q := range p.Pieces {
+		if q.Face != nil {
+			face := q.Face.Keyed(fresh)
+			q.Face = &face
+			p.Pieces[name] = q
+		}
+	}
+	for id, parts := range p.Progress.Parts {
+		list := keying{fresh: fresh}
+		for _, part := range parts {
+			list.see(part.Key)
+		}
+		for i := range parts {
+			list.give(&p.Progress.Parts[id][i].Key)
+		}
+	}
+	return p
+}
+
+// keyed reports whether every part has a key of its own.
+func (p Plan) keyed() bool {
+	complete := true
+	p.Keys(func(_ string, key ref.Key, first bool) { complete = complete && key != "" && first })
+	return complete
+}
+
+// Keys visits every part that takes a key, by its path in the plan; first is false where
+// another part that it must not share it with has the same one.
+func (p Plan) Keys(visit func(path string, key ref.Key, first bool)) {
+	seen := map[ref.Key]bool{}
+	see := func(path string, key ref.Key) {
+		visit(path, key, key == "" || !seen[key])
+		seen[key] = true
+	}
+	for i, f := range p.Fittings {
+		see(at("/fittings", i), f.Key)
+	}
+	for name, q := range p.Pieces {
+		if q.Face != nil {
+			clear(seen)
+			q.Face.keys(finding.Path("pieces", name)+"/face", see)
+			q.Face.ways(finding.Path("pieces", name)+"/face", func(path string, way *Face) {
+				clear(seen)
+				way.keys(path, see)
+			})
+		}
+	}
+	for id, parts := range p.Progress.Parts {
+		clear(seen)
+		for i, part := range parts {
+			see(fmt.Sprintf("/progress/parts/%s/%d", id, i), part.Key)
+		}
+	}
+}
+
+func at(list string, i int) string { return list + "/" + strconv.Itoa(i) }
+
+// keys visits the keys of a face and of those within it.
+func (f *Face) keys(path string, visit func(path string, key ref.Key)) {
+	f.eachKey(path, func(path string, key *ref.Key) { visit(path, *key) })
+}
+
+// eachKey visits the keys of a face and of those within it, where they stand.
+func (f *Face) eachKey(path string, visit func(path string, key *ref.Key)) {
+	for i := range f.Strips {
+		visit(at(path+"/strips", i), &f.Strips[i].Key)
+	}
+	for i := range f.Borders {
+		visit(at(path+"/borders", i), &f.Borders[i].Key)
+	}
+	for i := range f.Applique {
+		visit(at(path+"/applique", i), &f.Applique[i].Key)
+	}
+	for i := range f.Colourways {
+		visit(at(path+"/colourways", i), &f.Colourways[i].Key)
+	}
+	for i := range f.Parts {
+		visit(at(path+"/parts", i), &f.Parts[i].Key)
+		f.Parts[i].Face.eachKey(at(path+"/parts", i)+"/face", visit)
+	}
+}
+
+// ways visits the faces of all colourways of a face and of those within it.
+func (f *Face) ways(path string, visit func(path string, way *Face)) {
+	for i := range f.Colourways {
+		visit(at(path+"/colourways", i)+"/face", &f.Colourways[i].Face)
+	}
+	for i := range f.Parts {
+		f.Parts[i].Face.ways(at(path+"/parts", i)+"/face", visit)
+	}
+}
+
+// Keyed is a face by itself with a key for every part that has none, as of a plan.
+func (f Face) Keyed(fresh func() ref.Key) Face {
+	f = f.unshared()
+	f.giveKeys(fresh)
+	return f
+}
+
+// giveKeys gives keys to what has none; colourways take those of their face first.
+func (f *Face) giveKeys(fresh func() ref.Key) {
+	list := keying{fresh: fresh}
+	f.keys("", func(_ string, key ref.Key) { list.see(key) })
+	f.eachKey("", func(_ string, key *ref.Key) { list.give(key) })
+	f.follow(fresh)
+}
+
+// follow gives the faces of colourways the keys of the parts they stand for.
+func (f *Face) follow(fresh func() ref.Key) {
+	for i := range f.Colourways {
+		way := &f.Colourways[i].Face
+		way.like(*f)
+		way.giveKeys(fresh)
+	}
+	for i := range f.Parts {
+		f.Parts[i].Face.follow(fresh)
+	}
+}
+
+// like takes the keys of another face, part by part, where it has none.
+func (f *Face) like(o Face) {
+	take := func(key *ref.Key, from ref.Key) {
+		if *key == "" {
+			*key = from
+		}
+	}
+	for i := range min(len(f.Strips), len(o.Strips)) {
+		take(&f.Strips[i].Key, o.Strips[i].Key)
+	}
+	for i := range min(len(f.Borders), len(o.Borders)) {
+		take(&f.Borders[i].Key, o.Borders[i].Key)
+	}
+	for i := range min(len(f.Applique), len(o.Applique)) {
+		take(&f.Applique[i].Key, o.Applique[i].Key)
+	}
+	for i := range min(len(f.Parts), len(o.Parts)) {
+		take(&f.Parts[i].Key, o.Parts[i].Key)
+		f.Parts[i].Face.like(o.Parts[i].Face)
+	}
+}
+
+// unshared is the plan with lists of its own where parts have keys.
+func (p Plan) unshared() Plan {
+	p.Fittings = slices.Clone(p.Fittings)
+	p.Pieces = maps.Clone(p.Pieces)
+	p.Progress.Parts = mapped(p.Progress.Parts, func(parts []StepPart) []StepPart { return slices.Clone(parts) })
+	return p
+}
+
+func (f Face) unshared() Face {
+	f.Strips, f.Borders, f.Applique = slices.Clone(f.Strips), slices.Clone(f.Borders), slices.Clone(f.Applique)
+	f.Parts = slices.Clone(f.Parts)
+	for i, part := range f.Parts {
+		f.Parts[i].Face = part.Face.unshared()
+	}
+	f.Colourways = slices.Clone(f.Colourways)
+	for i, way := range f.Colourways {
+		f.Colourways[i].Face = way.Face.unshared()
+	}
+	return f
+}
+
+// keying gives keys where they have to differ.
+type keying struct {
+	fresh func() ref.Key
+	// there are keys that are given already, taken those of the parts that were passed.
+	there, taken map[ref.Key]bool
+	next         int
+}
+
+func (k *keying) see(key ref.Key) {
+	if k.there == nil {
+		k.there, k.taken = map[ref.Key]bool{}, map[ref.Key]bool{}
+	}
+	k.there[key] = true
+}
+
+// give gives a part a key where it has none, or one that another part has.
+func (k *keying) give(key *ref.Key) {
+	if *key == "" || k.taken[*key] {
+		*key = k.another()
+	}
+	k.taken[*key] = true
+}
+
+func (k *keying) another() ref.Key {
+	for {
+		key := ref.Key("")
+		if k.fresh != nil {
+			key = k.fresh()
+		} else {
+			k.next++
+			key = ref.Key(strconv.Itoa(k.next))
+		}
+		if !k.there[key] {
+			k.there[key] = true
+			return key
+		}
+	}
+}
