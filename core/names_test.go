@@ -25,7 +25,7 @@ var takenApart = map[string]struct {
 	"core/shopping/things.go":    {2, "what is bought, by its name"},
 	"core/work/front.go":         {2, "words for people"},
 	"core/reckon/begin.go":       {2, "the path of a face, until it is asked for by its key"},
-	"core/reckon/closures.go":    {1, "the path of a finding, until findings say their place"},
+	"core/finding/finding.go":    {1, "a path, held against another one"},
 
 	"ui/src/views/Schedule.tsx":         {1, "the path of a finding, until findings say their place"},
 	"ui/src/views/Sew.tsx":              {1, "the same"},

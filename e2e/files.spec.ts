@@ -72,7 +72,7 @@ test("a square of 100 mm is 100.00 mm in every format", async ({ workshop }) => 
     body: JSON.stringify({ plan }),
   });
   const { id, reckoning } = await made.json();
-  const cut = reckoning.cuts.find((c: { id: string }) => c.id.startsWith("front"));
+  const cut = reckoning.cuts.find((c: { piece: string }) => c.piece === "front");
   expect([cut.width.nm, cut.height.nm]).toEqual([100e6, 100e6]);
   const svg = await drawing(workshop, id, "template", cut.id, "svg");
   const [, d = ""] = /<g id="cut"[^>]*>\s*<path d="([^"]+)"/.exec(svg) ?? [];

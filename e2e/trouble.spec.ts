@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { dirname, join } from "node:path";
-import { expect, open, put, saved, stored, test } from "./app";
+import { accessible, expect, open, put, saved, stored, test } from "./app";
 
 const id = "reading-corner-cushion";
 
@@ -36,6 +36,47 @@ test("what cannot be read gets one message at its value and loses nothing", asyn
   }
 });
 
+for (const [kind, at, field] of [
+  ["hood", "turntable-hood-listening-corner", "Bottom edge"],
+  ["jacket", "jacket-for-the-visitors-log", "Style of the flaps"],
+  ["pad", "story-mat-seat-pad", "Shape of what is covered"],
+  ["boxed cushion", "listening-stool-cushion", "Closure of the band"],
+] as const) {
+  test(`a ${kind} that stops is mended from its brief after a reload`, async ({ page, demo }) => {
+    const { plan, revision } = await stored(demo, at);
+    const face = { kind: "grid", columns: 3, rows: 3, patch: { width: "100" }, cloths: ["A"], order: "alternate" };
+    const sent = await fetch(`${demo.url}/api/v1/plans/${at}`, {
+      method: "PUT",
+      headers: { "content-type": "application/json" },
+      body: JSON.stringify({ base: revision, plan: { ...plan, pieces: { "*": { ...plan.pieces["*"], face } } }, label: "too large" }),
+    });
+    expect(sent.status).toBe(200);
+    await open(page, `${demo.url}/plans/${at}`);
+    await expect(page.getByRole("alert").first()).toBeVisible();
+    await expect(page.getByRole("combobox", { name: field })).toBeVisible();
+    // The last good state stands beside it, marked as older, and gives out no files.
+    await expect(page.getByText("as it was before the stop in the brief")).toBeVisible();
+    await expect(page.locator(".sheet")).toBeVisible();
+    await expect(page.getByText("No files: the plan cannot be cut as it stands.")).toBeVisible();
+    await accessible(page);
+    const file = await fetch(`${demo.url}/api/v1/plans/${at}/cuts.csv`, { headers: { accept: "text/html" } });
+    expect(file.headers.get("content-type")).toContain("text/html");
+    expect(await file.text()).toContain("The plan cannot be cut as it stands");
+    for (const of of await page.getByRole("combobox", { name: /^Kind of/ }).all()) await expect(of).toBeEnabled();
+    // One press mends it, and one undo takes that back.
+    const mends = page.getByRole("list", { name: "What mends it" }).getByRole("button");
+    await mends.first().click();
+    await saved(page);
+    await expect(page.getByRole("alert")).toHaveCount(0);
+    await page.getByRole("button", { name: "Undo" }).click();
+    await expect(page.getByRole("alert").first()).toBeVisible();
+    await mends.first().click();
+    await saved(page);
+    await expect(page.getByText("as it was before the stop in the brief")).toHaveCount(0);
+    await expect(page.getByRole("alert")).toHaveCount(0);
+  });
+}
+
 test("what cannot be cut stops the plan where it stands, with what to type instead", async ({ page, demo }) => {
   await open(page, `${demo.url}/plans/${id}`);
   for (const [label, text, says] of [
@@ -48,7 +89,7 @@ test("what cannot be cut stops the plan where it stands, with what to type inste
     await expect(page.getByRole("alert")).toHaveCount(1);
     await expect(page.getByRole("alert")).toContainText(says);
     await expect(page.getByRole("textbox", { name: label, exact: true })).toHaveAttribute("aria-invalid", "true");
-    await expect(page.getByText("As it was before the stop in the brief.")).toBeVisible();
+    await expect(page.getByText("as it was before the stop in the brief")).toBeVisible();
     await page.getByRole("link", { name: "Cut", exact: true }).click();
     await expect(page.getByText("Nothing can be cut yet.")).toBeVisible();
     await expect(page.getByRole("alert")).toContainText(says);
@@ -80,7 +121,7 @@ test("borders wider than the cover", async ({ page, demo }) => {
   await expect(page.getByRole("alert")).toHaveCount(1);
 });
 
-const head = `"format": "umschlag/plan/1", "title": "From a file", "object": {"kind": "form", "width": "12", "height": "12"}, "cover": {"kind": "cushion"`;
+const head = `"format": "umschlag/plan/2", "title": "From a file", "object": {"kind": "form", "width": "12", "height": "12"}, "cover": {"kind": "cushion"`;
 
 test("files that are no plans are refused by name, and the shelf stays as it is", async ({ page, demo }) => {
   await open(page, demo.url);

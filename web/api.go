@@ -17,9 +17,18 @@ type PlanView struct {
 	// Plan is the plan file as it was saved.
 	Plan      json.RawMessage  `json:"plan"`
 	Reckoning reckon.Reckoning `json:"reckoning"`
-	CanUndo   bool             `json:"can_undo"`
-	CanRedo   bool             `json:"can_redo"`
-	Changed   string           `json:"changed"`
+	// Last is what the plan was when it could be cut the last time; absent where it can be, or
+	// never could.
+	Last    *LastCut `json:"last,omitempty"`
+	CanUndo bool     `json:"can_undo"`
+	CanRedo bool     `json:"can_redo"`
+	Changed string   `json:"changed"`
+}
+
+// LastCut is a plan at the revision at which it could be cut the last time.
+type LastCut struct {
+	Revision  int              `json:"revision"`
+	Reckoning reckon.Reckoning `json:"reckoning"`
 }
 
 // ShelfItem is a plan as it stands on the shelf.

@@ -1,14 +1,19 @@
 package web
 
 import (
+	"bytes"
+	_ "embed"
 	"encoding/json"
 	"errors"
 	"fmt"
+	"html/template"
 	"io"
 	"net/http"
+	"strings"
 
 	"github.com/labstack/echo/v5"
 
+	"umschlag/core/finding"
 	"umschlag/core/spoil"
 	"umschlag/device"
 	"umschlag/device/bench"
@@ -26,14 +31,46 @@ func (s *server) fail(c *echo.Context, err error) {
 	if p.Status >= http.StatusInternalServerError {
 		s.log.Error("request failed", "method", c.Request().Method, "path", c.Request().URL.Path, "error", err)
 	}
-	body, err := json.Marshal(p)
-	if err != nil {
+	kind, body := "application/problem+json", []byte(nil)
+	if opened(c.Request()) {
+		kind, body = "text/html; charset=utf-8", p.page()
+	} else if body, err = json.Marshal(p); err != nil {
 		s.log.Error("answer failed", "error", err)
 		return
 	}
-	if err := c.Blob(p.Status, "application/problem+json", body); err != nil {
+	if err := c.Blob(p.Status, kind, body); err != nil {
 		s.log.Debug("answer not delivered", "error", err)
 	}
+}
+
+// opened reports a request that a person made by opening an address, a link to a file for
+// instance: the answer is read as a page.
+func opened(r *http.Request) bool {
+	return r.Method == http.MethodGet && strings.Contains(r.Header.Get("Accept"), "text/html")
+}
+
+//go:embed refusal.html
+var refusalPage string
+
+var refusalTemplate = template.Must(template.New("refusal").Parse(refusalPage))
+
+// page is a refusal for people.
+func (r Refusal) page() []byte {
+	var b bytes.Buffer
+	_ = refusalTemplate.Execute(&b, r) // into memory: it fails only with a broken template, which a test would show
+	return b.Bytes()
+}
+
+// stopped is a plan of which no file is given out.
+type stopped struct{ findings []finding.Finding }
+
+func (s *stopped) Error() string {
+	for _, f := range s.findings {
+		if f.Level == finding.Stop {
+			return strings.TrimSpace(f.Text + " " + f.Remedy)
+		}
+	}
+	return "Nothing of it can be cut."
 }
 
 // refused is a stale save with the version that was not taken.
@@ -62,7 +99,10 @@ func (s *server) problem(err error) Refusal {
 	)
 	var unusable *drawing.Refusal
 	var untaken *device.Refusal
+	var halted *stopped
 	switch {
+	case errors.As(err, &halted):
+		return Refusal{Type: "stopped", Title: "The plan cannot be cut as it stands", Status: http.StatusConflict, Detail: "No file of it is given out until then. " + halted.Error()}
 	case errors.As(err, &untaken):
 		return Refusal{Type: "device", Title: untaken.Reason, Status: http.StatusConflict, Detail: untaken.Error()}
 	case errors.Is(err, bench.ErrUnknown):

@@ -33,7 +33,7 @@ var drawn = map[string]struct {
 // drawing answers with a drawing as a file: ?of= one piece, template or lay by its name;
 // ?as= its kind. The pieces together are one file where the kind takes several drawings.
 func (s *server) drawing(c *echo.Context) error {
-	stored, view, err := s.looked(c)
+	stored, view, _, err := s.cuttable(c)
 	if err != nil {
 		return err
 	}
@@ -52,7 +52,10 @@ func (s *server) drawing(c *echo.Context) error {
 	if len(list) > 1 && !as.several {
 		return echo.NewHTTPError(http.StatusBadRequest, "An svg or a plt holds one drawing: ask for one piece by its name, or for the pieces together with as=dxf.")
 	}
-	name := strings.Trim(plainName.ReplaceAllString(strings.Join([]string{stored.ID, of}, "-"), "-"), "-")
+	if c.Param("sort") == "template" {
+		of = list[0].Title // its ref says nothing to people
+	}
+	name := strings.ToLower(strings.Trim(plainName.ReplaceAllString(strings.Join([]string{stored.ID, of}, "-"), "-"), "-"))
 	c.Response().Header().Set("Content-Disposition", fmt.Sprintf("attachment; filename=%q", name+"."+c.QueryParam("as")))
 	return c.Blob(http.StatusOK, as.kind, as.write(list))
 }

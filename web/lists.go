@@ -16,7 +16,7 @@ func (s *server) cutsFile(c *echo.Context) error { return s.listFile(c, "cuts", 
 func (s *server) stepsFile(c *echo.Context) error { return s.listFile(c, "steps", listcsv.Steps) }
 
 func (s *server) listFile(c *echo.Context, what string, of func(reckon.Reckoning, length.Unit) listcsv.Table) error {
-	stored, view, p, err := s.lookedInto(c)
+	stored, view, p, err := s.cuttable(c)
 	if err != nil {
 		return err
 	}

@@ -119,7 +119,54 @@ func (s *server) answer(c *echo.Context, status int, p store.Plan, err error, yo
 	if err != nil {
 		return err
 	}
+	if len(v.Reckoning.Pieces) == 0 {
+		if v, err = s.stuck(ctx, v, p); err != nil {
+			return err
+		}
+	}
 	return c.JSON(status, v)
+}
+
+// stuck is a plan that cannot be cut, with what would mend it, and with what it was when it could be
+// cut the last time.
+func (s *server) stuck(ctx context.Context, v PlanView, p store.Plan) (PlanView, error) {
+	shop, err := s.workshop(ctx, p.ID)
+	if err != nil {
+		return v, err
+	}
+	if v.Reckoning, err = planfile.Remedied([]byte(p.Doc), shop); err != nil {
+		return v, fmt.Errorf("reckon stored plan %s: %w", p.ID, err)
+	}
+	v.Last, err = s.lastCut(ctx, p)
+	return v, err
+}
+
+// lastCut is a plan as it was when it could be cut the last time, nil where it never could.
+func (s *server) lastCut(ctx context.Context, head store.Plan) (*LastCut, error) {
+	shop, err := s.workshop(ctx, head.ID)
+	if err != nil {
+		return nil, err
+	}
+	var out LastCut
+	good := func(p plan.Plan) bool {
+		out.Reckoning = reckon.Reckon(p, shop)
+		return len(out.Reckoning.Pieces) > 0
+	}
+	p, number, err := s.lastGood(ctx, head, good)
+	if err != nil || p == nil {
+		return nil, err
+	}
+	out.Revision, out.Reckoning.Settled = number, planfile.Full(shop.Settle(*p))
+	return &out, nil
+}
+
+// cuttable is the stored plan that a request names where it can be cut: nothing of it is given
+// out as a file otherwise.
+func (s *server) cuttable(c *echo.Context) (stored store.Plan, view PlanView, p plan.Plan, err error) {
+	if stored, view, p, err = s.lookedInto(c); err == nil && len(view.Reckoning.Pieces) == 0 {
+		err = &stopped{view.Reckoning.Findings}
+	}
+	return stored, view, p, err
 }
 
 func (s *server) plan(c *echo.Context) error {

@@ -14,7 +14,7 @@ import (
 
 // sharePage answers with a plan as one page that opens without the app.
 func (s *server) sharePage(c *echo.Context) error {
-	stored, view, p, err := s.lookedInto(c)
+	stored, view, p, err := s.cuttable(c)
 	if err != nil {
 		return err
 	}
@@ -39,7 +39,7 @@ func (s *server) printPack(c *echo.Context) error {
 
 // packed is the plan of a request on paper.
 func (s *server) packed(c *echo.Context, paper, parts string) (store.Plan, []byte, error) {
-	stored, view, p, err := s.lookedInto(c)
+	stored, view, p, err := s.cuttable(c)
 	if err != nil {
 		return stored, nil, err
 	}

@@ -144,7 +144,7 @@ func (s *server) moveShape(c *echo.Context) error {
 // shapesFile answers with the shapes of a piece of a stored plan as an SVG file at true
 // size: as they lie, or with ?as=templates side by side and mirrored where they are fused.
 func (s *server) shapesFile(c *echo.Context) error {
-	stored, view, err := s.looked(c)
+	stored, view, _, err := s.cuttable(c)
 	if err != nil {
 		return err
 	}

@@ -41,7 +41,14 @@ func (s *server) kept(ctx context.Context, id string, head store.Plan, doc []byt
 	if err != nil {
 		return nil, err
 	}
-	was, err := s.lastGood(ctx, head, func(was plan.Plan) bool { return spoil.Comparable(was, shop) })
+	newest, err := planfile.Read([]byte(head.Doc))
+	if err != nil {
+		return nil, fmt.Errorf("read stored plan %s: %w", head.ID, err)
+	}
+	if spoil.Nothing(newest) {
+		return doc, nil
+	}
+	was, _, err := s.lastGood(ctx, head, func(was plan.Plan) bool { return spoil.Comparable(was, shop) })
 	if err != nil || was == nil {
 		return doc, err
 	}
@@ -62,29 +69,24 @@ func (s *server) kept(ctx context.Context, id string, head store.Plan, doc []byt
 // farBack is how many revisions are looked through for one that could be cut.
 const farBack = 200
 
-// lastGood is the newest revision of a plan that was good, nil where nothing is recorded of the
-// plan or none was.
-func (s *server) lastGood(ctx context.Context, head store.Plan, good func(plan.Plan) bool) (*plan.Plan, error) {
+// lastGood is the newest revision of a plan that was good, nil where none was.
+func (s *server) lastGood(ctx context.Context, head store.Plan, good func(plan.Plan) bool) (p *plan.Plan, number int, err error) {
 	doc := head.Doc
 	for number := head.Revision; number > 0 && number > head.Revision-farBack; number-- {
 		if number < head.Revision {
-			var err error
 			if doc, err = s.store.Revision(ctx, head.ID, number); errors.Is(err, store.ErrNotFound) {
 				continue
 			} else if err != nil {
-				return nil, err
+				return nil, 0, err
 			}
 		}
 		p, err := planfile.Read([]byte(doc))
 		if err != nil {
-			return nil, fmt.Errorf("read stored plan %s: %w", head.ID, err)
-		}
-		if number == head.Revision && spoil.Nothing(p) {
-			return nil, nil
+			return nil, 0, fmt.Errorf("read stored plan %s: %w", head.ID, err)
 		}
 		if good(p) {
-			return &p, nil
+			return &p, number, nil
 		}
 	}
-	return nil, nil
+	return nil, 0, nil
 }

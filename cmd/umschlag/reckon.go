@@ -21,7 +21,7 @@ func reckonCommand() *cobra.Command {
 			if err != nil {
 				return err
 			}
-			r, err := planfile.Reckon(data, nil)
+			r, err := planfile.Remedied(data, nil)
 			if err != nil {
 				return fmt.Errorf("%s: %w", args[0], err)
 			}

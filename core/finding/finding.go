@@ -2,7 +2,10 @@
 // it is about, and what to do instead.
 package finding
 
-import "fmt"
+import (
+	"fmt"
+	"strings"
+)
 
 // Level is how serious a finding is.
 type Level string
@@ -25,6 +28,27 @@ type Finding struct {
 	Text string `json:"text"`
 	// Remedy says what to do or to type instead.
 	Remedy string `json:"remedy,omitempty"`
+	// Remedies are changes of the plan that remove it and bring no stop, each tried; of stops
+	// alone, and where somebody asked.
+	Remedies []Mend `json:"remedies,omitempty"`
+	// Nearest is the end of its range that is nearest to what was typed, where it is out of it: a
+	// text in the notation of the plan, or a number.
+	Nearest any `json:"-"`
+}
+
+// Mend is a change of a plan that removes a stop.
+type Mend struct {
+	// Text says what is changed, and to what.
+	Text string `json:"text"`
+	// Patch of the plan file as it was typed.
+	Patch []Change `json:"patch"`
+}
+
+// Change is one operation of a JSON patch. Source: RFC 6902.
+type Change struct {
+	Op    string `json:"op"`
+	Path  string `json:"path"`
+	Value any    `json:"value,omitempty"`
 }
 
 // List collects findings in the order they were made.
@@ -44,6 +68,9 @@ func (l List) Stopped() bool {
 	}
 	return false
 }
+
+// Within reports whether a path is another one, or lies below it.
+func Within(path, whole string) bool { return path == whole || strings.HasPrefix(path, whole+"/") }
 
 // Path joins a path into a plan from its parts.
 func Path(parts ...any) string {

@@ -2,7 +2,6 @@ package plan
 
 import (
 	"fmt"
-	"maps"
 	"slices"
 	"strconv"
 
@@ -22,7 +21,7 @@ func (p Plan) Keyed(fresh func() ref.Key) Plan {
 	if p.keyed() {
 		return p
 	}
-	p = p.unshared()
+	p = p.Unshared()
 	list := keying{fresh: fresh}
 	for i := range p.Fittings {
 		list.see(p.Fittings[i].Key)
@@ -32,7 +31,8 @@ func (p Plan) Keyed(fresh func() ref.Key) Plan {
 	}
 	for name, q := range p.Pieces {
 		if q.Face != nil {
-			face := q.Face.Keyed(fresh)
+			face := *q.Face
+			face.giveKeys(fresh)
 			q.Face = &face
 			p.Pieces[name] = q
 		}
@@ -171,10 +171,17 @@ func (f *Face) like(o Face) {
 	}
 }
 
-// unshared is the plan with lists of its own where parts have keys.
-func (p Plan) unshared() Plan {
+// Unshared is the plan with fittings, pieces and faces of its own: what is changed in them is not
+// changed in the plan it was made from.
+func (p Plan) Unshared() Plan {
 	p.Fittings = slices.Clone(p.Fittings)
-	p.Pieces = maps.Clone(p.Pieces)
+	p.Pieces = mapped(p.Pieces, func(q Piece) Piece {
+		if q.Face != nil {
+			face := q.Face.unshared()
+			q.Face = &face
+		}
+		return q
+	})
 	p.Progress.Parts = mapped(p.Progress.Parts, func(parts []StepPart) []StepPart { return slices.Clone(parts) })
 	return p
 }

@@ -205,11 +205,15 @@ func (v *validator) stop(path, text, remedy string) {
 	v.found.Add(finding.Stop, "out-of-range", path, text, remedy)
 }
 
+// nearest keeps the end of its range that is nearest to what was found out of it last.
+func (v *validator) nearest(end any) { v.found[len(v.found)-1].Nearest = end }
+
 // between checks an inclusive range of lengths.
 func (v *validator) between(path, what string, l, lo, hi length.Length) {
 	if l < lo || l > hi {
 		v.stop(path, fmt.Sprintf("%s cannot be %s.", what, v.style.Text(l)),
 			fmt.Sprintf("Type a length from %s to %s.", v.style.Text(lo), v.style.Text(hi)))
+		v.nearest(v.style.Plain(min(max(l, lo), hi)))
 	}
 }
 
@@ -224,12 +228,14 @@ func (v *validator) size(path, what string, l length.Length) {
 func (v *validator) count(path, what string, n, lo, hi int) {
 	if n < lo || n > hi {
 		v.stop(path, fmt.Sprintf("%s cannot be %d.", what, n), fmt.Sprintf("Type a whole number from %d to %d.", lo, hi))
+		v.nearest(min(max(n, lo), hi))
 	}
 }
 
 func (v *validator) percent(path, what string, f float64) {
 	if !(f >= 0 && f <= mostShrink) {
 		v.stop(path, fmt.Sprintf("%s cannot be %g %%.", what, f), fmt.Sprintf("Type a percentage from 0 to %g.", mostShrink))
+		v.nearest(math.Min(math.Max(f, 0), mostShrink))
 	}
 }
 

@@ -1,8 +1,6 @@
 package reckon
 
 import (
-	"strings"
-
 	"umschlag/core/finding"
 	"umschlag/core/lay"
 	"umschlag/core/plan"
@@ -52,7 +50,7 @@ func Closures(p plan.Plan, w *Workshop) []Choice {
 			}
 		}
 		for _, f := range r.Findings {
-			if strings.HasPrefix(f.About, "/back") || f.Level == finding.Stop {
+			if finding.Within(f.About, "/back") || f.Level == finding.Stop {
 				choice.Findings = append(choice.Findings, f)
 			}
 		}

@@ -89,9 +89,18 @@ func reckoned(p plan.Plan, w *Workshop) *run {
 }
 
 func empty(p plan.Plan) Reckoning {
-	return Reckoning{Format: Format, Title: p.Title, Closure: p.Back.Closure(), MeasuredFront: measuredFront(p), Schools: p.Habits.Chosen(),
+	return Reckoning{Format: Format, Title: p.Title, Closure: p.Back.Closure(), MeasuredFront: measuredFront(p), Slots: slots(p), Schools: p.Habits.Chosen(),
 		Pieces: []Piece{}, Cuts: []Cut{}, Lengths: []Notion{}, Joins: []Join{}, Net: [][][]Spot{}, Strips: []Strips{}, Fittings: []Fitting{}, Counts: map[string]int{}, Cloths: []ClothNeed{},
 		Sums: map[string][]Term{}, Steps: []Step{}, Piles: []Pile{}, Remedies: []fit.Remedy{}, Findings: []finding.Finding{}}
+}
+
+// slots are the pieces that a plan decides about.
+func slots(p plan.Plan) []Slot {
+	out := []Slot{}
+	for _, s := range cover.Slots(p) {
+		out = append(out, Slot(s))
+	}
+	return out
 }
 
 // measuredFront is the place of the measurement of the front that holds, nil without one.
@@ -107,7 +116,7 @@ func measuredFront(p plan.Plan) *int {
 // cutting list is worse than none.
 func withoutHalves(out Reckoning) Reckoning {
 	blank := empty(plan.Plan{Title: out.Title})
-	blank.Closure, blank.MeasuredFront = out.Closure, out.MeasuredFront
+	blank.Closure, blank.MeasuredFront, blank.Slots = out.Closure, out.MeasuredFront, out.Slots
 	blank.Findings = out.Findings
 	return blank
 }

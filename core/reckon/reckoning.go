@@ -32,7 +32,9 @@ type Reckoning struct {
 	Format string `json:"format"`
 	Title  string `json:"title"`
 	// Settled is the plan with every default written out.
-	Settled any        `json:"settled,omitempty"`
+	Settled any `json:"settled,omitempty"`
+	// Slots are the pieces that the plan decides about, also where it cannot be cut.
+	Slots   []Slot     `json:"slots"`
 	Pieces  []Piece    `json:"pieces"`
 	Cuts    []Cut      `json:"cuts"`
 	Lengths []Notion   `json:"lengths"`
@@ -75,6 +77,15 @@ type Reckoning struct {
 	Inspections []work.Inspection `json:"inspections,omitempty"`
 	// Cost is what it costs with all its covers; absent for a plan that cannot be cut.
 	Cost *Cost `json:"cost,omitempty"`
+}
+
+// Slot is a piece before anything is reckoned.
+type Slot struct {
+	Name string `json:"name"`
+	// Config is the name under which the plan decides what it is made of.
+	Config string `json:"config"`
+	Title  string `json:"title"`
+	Count  int    `json:"count"`
 }
 
 // Guide says how far inside each edge of a quilted panel the cut lies, at both ends: the

@@ -73,15 +73,23 @@ func Of(was, now plan.Plan, w *reckon.Workshop) List {
 		return List{}
 	}
 	before, after := w.Settle(was), w.Settle(now)
-	a, b := bare(before, after, w), bare(after, after, w)
-	if len(a.Cuts) == 0 || len(b.Cuts) == 0 {
-		return List{}
+	a := bare(before, after, w)
+	for {
+		b := bare(after, after, w)
+		if len(a.Cuts) == 0 || len(b.Cuts) == 0 {
+			return List{}
+		}
+		c := comparison{was: side{a, before}, now: side{b, after}, list: List{}}
+		c.cuts()
+		c.steps()
+		c.measurements()
+		// What was cut to a measurement that leaves is held against the plan without it.
+		left := c.list.Kept(after, Again).Measured
+		if len(left) == len(after.Measured) {
+			return c.list
+		}
+		after.Measured = left
 	}
-	c := comparison{was: side{a, before}, now: side{b, after}, list: List{}}
-	c.cuts()
-	c.steps()
-	c.measurements()
-	return c.list
 }
 
 // Comparable reports that a plan can be cut, so that what is done of it can be told.
@@ -100,7 +108,6 @@ func Nothing(p plan.Plan) bool {
 // one.
 func bare(p, as plan.Plan, w *reckon.Workshop) reckon.Reckoning {
 	p.Measured, p.Progress = as.Measured, plan.Progress{Parts: as.Progress.Parts}
-	p.Units, p.Habits.Fraction = as.Units, as.Habits.Fraction
 	return reckon.Reckon(p, w)
 }
 

@@ -66,9 +66,15 @@ func yes(is bool) string {
 func Cuts(r reckon.Reckoning, unit length.Unit) Table {
 	names := cloths(r)
 	t := Table{Header: []string{"number", "title", "piece", "cloth", "count", "in all", "width", "height", "shape", "waits for", "cut"}}
+	waits := map[string]string{} // for the step at which it is measured
+	for _, s := range r.Steps {
+		if s.Gate != "" {
+			waits[s.Gate] = s.Title
+		}
+	}
 	for i, c := range r.Cuts {
 		t.Rows = append(t.Rows, []string{strconv.Itoa(i + 1), c.Title, c.Piece, names[c.Cloth], strconv.Itoa(c.Count), strconv.Itoa(c.Total),
-			exact(c.Width, unit), exact(c.Height, unit), c.Shape, c.Waits, yes(c.Done)})
+			exact(c.Width, unit), exact(c.Height, unit), c.Shape, waits[c.Waits], yes(c.Done)})
 	}
 	return t
 }

@@ -71,6 +71,10 @@ title: string
 settled?: {
 [k: string]: unknown
 }
+/**
+ * Slots are the pieces that the plan decides about, also where it cannot be cut.
+ */
+slots: Slot[]
 pieces: Piece[]
 cuts: Cut[]
 lengths: Notion[]
@@ -138,6 +142,18 @@ findings: Finding[]
  */
 inspections?: Inspection[]
 cost?: Cost
+}
+/**
+ * Slot is a piece before anything is reckoned.
+ */
+export interface Slot {
+name: string
+/**
+ * Config is the name under which the plan decides what it is made of.
+ */
+config: string
+title: string
+count: number
 }
 /**
  * Piece is one piece of the cover at its three sizes.
@@ -1389,6 +1405,32 @@ text: string
  * Remedy says what to do or to type instead.
  */
 remedy?: string
+/**
+ * Remedies are changes of the plan that remove it and bring no stop, each tried; of stops
+ * alone, and where somebody asked.
+ */
+remedies?: Mend[]
+}
+/**
+ * Mend is a change of a plan that removes a stop.
+ */
+export interface Mend {
+/**
+ * Text says what is changed, and to what.
+ */
+text: string
+/**
+ * Patch of the plan file as it was typed.
+ */
+patch: Change[]
+}
+/**
+ * Change is one operation of a JSON patch. Source: RFC 6902.
+ */
+export interface Change {
+op: string
+path: string
+value?: unknown
 }
 /**
  * Inspection is one thing that is looked at before a cover is called done. What is
@@ -1445,9 +1487,14 @@ plan: {
 
 }
 reckoning: Reckoning
+last?: LastCut
 can_undo: boolean
 can_redo: boolean
 changed: string
+}
+export interface LastCut {
+revision: number
+reckoning: Reckoning
 }
 /**
  * ShelfItem is a plan as it stands on the shelf.
@@ -3175,6 +3222,7 @@ plan: {
 
 }
 reckoning: Reckoning
+last?: LastCut
 can_undo: boolean
 can_redo: boolean
 changed: string

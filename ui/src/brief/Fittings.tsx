@@ -36,10 +36,10 @@ const places = {
 
 /** What is sewn onto the pieces, each in its place. */
 export function Fittings() {
-  const { plan, rework, drawn, value } = usePlan();
+  const { plan, rework, reckoning, value } = usePlan();
   const kinds = useKinds();
   const list = plan.fittings ?? [];
-  const first = drawn.pieces[0]?.name ?? "front";
+  const first = reckoning.slots[0]?.name ?? "front";
   const away = useStarts(String(value("/units") ?? "in")).data?.away;
   const add = (kind: string) =>
     rework((now) => {
@@ -69,7 +69,7 @@ export function Fittings() {
 }
 
 function One({ index, kind }: { index: number; kind: string }) {
-  const { value, rework, drawn } = usePlan();
+  const { value, rework, drawn, reckoning } = usePlan();
   const letters = useLetters();
   const path = `/fittings/${index}`;
   const of = `${kind} ${index + 1}`;
@@ -83,7 +83,7 @@ function One({ index, kind }: { index: number; kind: string }) {
       <Choice
         label={`Piece of the ${of}`}
         value={String(value(`${path}/on`) ?? "")}
-        options={drawn.pieces.map((p) => ({ value: p.name, name: p.title.toLowerCase() }))}
+        options={reckoning.slots.map((p) => ({ value: p.name, name: p.title.toLowerCase() }))}
         choose={(next) => rework((plan) => put(plan, `${path}/on`, next), `${of} on the ${next}`)}
       />
       {sizes.map((key) => (

@@ -3,11 +3,11 @@ import { get } from "../plan/path";
 import { FaceProvider } from "./face/context";
 import { Face } from "./face/Face";
 
-/** The names under which a plan decides its pieces, with how they are read. */
+/** The names under which a plan decides its pieces, with how they are read: also where it cannot be cut. */
 export function useConfigs(): { name: string; title: string; count: number }[] {
-  const { drawn } = usePlan();
+  const { reckoning } = usePlan();
   const seen = new Map<string, { name: string; title: string; count: number }>();
-  for (const piece of drawn.pieces) {
+  for (const piece of reckoning.slots) {
     const config = seen.get(piece.config);
     if (config) {
       config.count += piece.count;

@@ -1,5 +1,7 @@
 import { type ReactNode, useRef } from "react";
-import type { Finding } from "../api/api.gen";
+import type { Finding, Mend } from "../api/api.gen";
+import { usePlan } from "../plan/context";
+import { patched } from "../plan/patch";
 import { T } from "../words/T";
 
 /** A stage of the brief: a knot on the basted thread, and its sentences. */
@@ -46,6 +48,26 @@ export function Stage({
 
 const words = { stop: "Stop", warn: "Mind", note: "Note" } as Record<string, string>;
 
+/** What would mend a stop, each tried by the core: one press makes the change, and undo takes it back. */
+function Remedies({ of }: { of: Mend[] }) {
+  const { rework } = usePlan();
+  return (
+    <ul className="remedies" aria-label="What mends it">
+      {of.map((remedy) => (
+        <li key={remedy.text}>
+          <button
+            type="button"
+            className="word-button"
+            onClick={() => rework((plan) => patched(plan, remedy.patch), remedy.text.toLowerCase())}
+          >
+            <T>{remedy.text}</T>
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 /** What is found, beside what it is about. */
 export function Findings({ of }: { of: Finding[] }) {
   return (
@@ -54,6 +76,7 @@ export function Findings({ of }: { of: Finding[] }) {
         <div key={f.code + f.about} className={`finding ${f.level}`} role={f.level === "stop" ? "alert" : "note"} data-code={f.code}>
           <strong>{words[f.level]}: </strong>
           <T>{f.text}</T> {f.remedy && <em>{<T>{f.remedy}</T>}</em>}
+          {f.remedies && <Remedies of={f.remedies} />}
         </div>
       ))}
     </>

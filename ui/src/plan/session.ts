@@ -20,6 +20,8 @@ export interface State {
   settled: unknown;
   /** The last reckoning that could be cut: what is drawn while a stop stands. */
   drawn: Reckoning;
+  /** What is drawn is of the plan before its stop: no file of it is given out. */
+  older: boolean;
   canUndo: boolean;
   canRedo: boolean;
   saving: Saving;
@@ -98,9 +100,9 @@ export class Session {
   }
 
   /** Shows a reckoning; what is as before keeps its identity and is not drawn again. */
-  private show(next: Reckoning) {
+  private show(next: Reckoning, last = this.state.drawn) {
     const reckoning = replaceEqualDeep(this.state.drawn, next) as Reckoning;
-    this.set({ reckoning, drawn: drawable(reckoning) ? reckoning : this.state.drawn });
+    this.set({ reckoning, ...seen(reckoning, last) });
   }
 
   /** Reckons what is being typed without keeping it; the answer is what is wrong with it, if anything. */
@@ -238,7 +240,7 @@ export class Session {
       savedAt: new Date(),
       conflict: null,
     });
-    this.show(view.reckoning);
+    this.show(view.reckoning, view.last?.reckoning);
   }
 
   /** Undoes or redoes one change. */
@@ -315,6 +317,11 @@ function recorded(plan: Plan, sent: Plan, kept: Plan): Plan {
   };
 }
 
+/** What is drawn of a reckoning: itself, or the last one that could be cut. */
+function seen(reckoning: Reckoning, last: Reckoning): Pick<State, "drawn" | "older"> {
+  return drawable(reckoning) ? { drawn: reckoning, older: false } : { drawn: last, older: drawable(last) };
+}
+
 function fresh(view: PlanView): State {
   return {
     id: view.id,
@@ -322,7 +329,7 @@ function fresh(view: PlanView): State {
     plan: view.plan as unknown as Plan,
     reckoning: view.reckoning,
     settled: view.reckoning.settled,
-    drawn: view.reckoning,
+    ...seen(view.reckoning, view.last?.reckoning ?? view.reckoning),
     canUndo: view.can_undo,
     canRedo: view.can_redo,
     saving: "saved",

@@ -9,8 +9,9 @@ const kinds = [
 
 /** A drawing of the plan at true size, as files: one piece, template or lay by its name. */
 export function Files({ sort, of, what }: { sort: "piece" | "pieces" | "template" | "lay"; of?: string; what: string }) {
-  const { id } = usePlan();
+  const { id, older } = usePlan();
   const query = (as: string) => new URLSearchParams({ as, ...(of !== undefined && { of }) });
+  if (older) return <span className="files soft">No files: the plan cannot be cut as it stands.</span>;
   const offered = sort === "pieces" ? kinds.filter((k) => k.as === "dxf") : kinds;
   return (
     <span className="files">

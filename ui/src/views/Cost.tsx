@@ -2,6 +2,7 @@ import { Link } from "react-router";
 import { Findings } from "../brief/Thread";
 import { Value } from "../brief/Value";
 import { usePlan } from "../plan/context";
+import { Older } from "../sheet/Older";
 import { T } from "../words/T";
 
 /** What a plan costs with all its covers, and what to ask for them. */
@@ -28,6 +29,7 @@ export function Cost() {
           Back to the lays
         </Link>
       </header>
+      <Older />
       <p className="large">
         For {covers}, each with <Value path="/costs/minutes" label="Minutes of work on one cover" kind="count" /> minutes of work at{" "}
         <Value path="/habits/wage" label="Wage of an hour" kind="count" /> an hour, in{" "}

@@ -9,6 +9,7 @@ import { swatchesOf } from "../plan/swatches";
 import { Colours, usePainting } from "../sheet/Colours";
 import { Files } from "../sheet/Files";
 import { HandProvider } from "../sheet/hand";
+import { Older } from "../sheet/Older";
 import { type Box, boxOf, mm } from "../sheet/PieceDrawing";
 import { Sheet } from "../sheet/Sheet";
 import { Stitches } from "../sheet/Stitches";
@@ -35,7 +36,7 @@ type Chosen = { piece: string; size: SizeKey } | { cut: string };
 
 /** The brief, the sheet and the tape. */
 export function Draft() {
-  const { reckoning, drawn, value, session, plan } = usePlan();
+  const { drawn, older, value, session, plan } = usePlan();
   const [folded, setFolded] = useState(false);
   useKeys({ f: () => setFolded((now) => !now) });
   const [asked, choose] = useState<Chosen | null>(null);
@@ -70,7 +71,6 @@ export function Draft() {
   }, []);
   const usual = (piece: Piece | undefined): Chosen => ({ piece: piece?.name ?? "", size: quilted(piece) ? "before_quilting" : "trimmed" });
   const chosen: Chosen = asked ?? usual(drawn.pieces[0]);
-  const stale = drawn !== reckoning && reckoning.pieces.length === 0;
   const cut = "cut" in chosen ? drawn.cuts.find((c) => c.id === chosen.cut) : undefined;
   const piece = "piece" in chosen ? drawn.pieces.find((p) => p.name === chosen.piece) : undefined;
   const at = piece ?? drawn.pieces.find((p) => p.name === cut?.piece) ?? drawn.pieces[0];
@@ -80,7 +80,8 @@ export function Draft() {
     <HandProvider value={hand}>
       <div className="draft">
         <Brief />
-        <section className="desk" aria-label="The cover drawn to scale">
+        <section className={older ? "desk stale" : "desk"} aria-label="The cover drawn to scale">
+          <Older />
           {drawn.pieces.length === 0 ? (
             <p className="empty">Nothing can be cut yet: the brief says what is missing.</p>
           ) : (
@@ -111,7 +112,7 @@ export function Draft() {
                   point={(cell) => setPointed(cell && { piece: at.name, cell })}
                 />
               )}
-              <div className={stale ? "sheet-place stale" : "sheet-place"}>
+              <div className="sheet-place">
                 {folded ? (
                   <Suspense fallback={<p className="quiet">Folding…</p>}>
                     <Folded plan={plan} reckoning={drawn} swatches={swatches} />
@@ -131,7 +132,6 @@ export function Draft() {
                     stitching={sewn ? { thread } : null}
                   />
                 )}
-                {stale && <p className="stale-note">As it was before the stop in the brief.</p>}
               </div>
               {sewn && at && <Stitches piece={at} reckoning={drawn} thread={thread} point={setThread} />}
               {!colours && !sewn && !folded && (

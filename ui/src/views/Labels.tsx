@@ -3,6 +3,7 @@ import { Swatch } from "../cloth/Swatch";
 import { SendTo } from "../devices/SendTo";
 import { usePlan } from "../plan/context";
 import { swatchesOf } from "../plan/swatches";
+import { Older } from "../sheet/Older";
 import { Len } from "../words/T";
 
 /** A label for every pile of pieces alike, to be printed and cut apart. */
@@ -22,6 +23,7 @@ export function Labels() {
           Back to the steps
         </Link>
       </header>
+      <Older />
       <ul className="labels">
         {shown.cuts.map((cut) => (
           <li key={cut.id}>

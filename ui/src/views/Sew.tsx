@@ -23,6 +23,7 @@ import { Timer } from "../sew/Timer";
 import { Troubles } from "../sew/Troubles";
 import { Closure, turnedOver } from "../sheet/Closure";
 import { FoldFigure } from "../sheet/Fold";
+import { Older } from "../sheet/Older";
 import { OnPiece } from "../sheet/OnPiece";
 import { extent, mm, PieceDrawing } from "../sheet/PieceDrawing";
 import { isPressed, PressView, turns } from "../sheet/Press";
@@ -91,6 +92,7 @@ export function Sew() {
         ))}
       </ol>
       <section className="bench" aria-label="The step at hand">
+        <Older />
         <Where of={shown} />
         {shown !== reckoning && <Findings of={reckoning.findings.filter((f) => f.level === "stop")} />}
         {step ? (

@@ -1,0 +1,43 @@
+package reckon_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"pgregory.net/rapid"
+
+	"umschlag/anyplan"
+	"umschlag/core/cover"
+	"umschlag/core/plan"
+	"umschlag/core/reckon"
+)
+
+// What a plan decides about is told before anything is reckoned, and is what is reckoned then.
+func TestSlotsAreThePiecesToBe(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		p := anyplan.Plans().Draw(t, "plan").Settle()
+		built, found := cover.Pieces(p)
+		slots := cover.Slots(p)
+		assert.NotEmpty(t, slots)
+		if found.Stopped() {
+			return
+		}
+		var pieces []cover.Slot
+		for _, piece := range built.Pieces {
+			pieces = append(pieces, cover.Slot{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count})
+		}
+		assert.Equal(t, pieces, slots)
+	})
+	assert.Nil(t, cover.Slots(plan.Plan{Cover: plan.Cover{Kind: "tent"}}))
+}
+
+// A plan that stops still tells what there is to decide.
+func TestAStoppedPlanHasItsSlots(t *testing.T) {
+	p := shells()["wrap-hood"]
+	whole := reckon.Reckon(p, nil)
+	p.Cover.Seam = 9 * in
+	stopped := reckon.Reckon(p, nil)
+	assert.Empty(t, stopped.Pieces)
+	assert.Equal(t, whole.Slots, stopped.Slots)
+	assert.Equal(t, []string{"main", "end"}, []string{stopped.Slots[0].Name, stopped.Slots[1].Name})
+}

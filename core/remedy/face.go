@@ -1,0 +1,402 @@
+package remedy
+
+import (
+	"fmt"
+	"maps"
+	"slices"
+
+	"umschlag/core/finding"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/reckon"
+)
+
+// place is a face of a plan: of an entry of its pieces, or of a part of a stack there, by the
+// numbers of the parts from outside.
+type place struct {
+	entry string
+	parts string
+}
+
+// faces visits every face of a plan with its path, those of an entry before the parts within them.
+func faces(p plan.Plan, visit func(path string, at place, f *plan.Face)) {
+	for _, name := range slices.Sorted(maps.Keys(p.Pieces)) {
+		if f := p.Pieces[name].Face; f != nil {
+			within("/pieces/"+name+"/face", place{entry: name}, f, visit)
+		}
+	}
+}
+
+func within(path string, at place, f *plan.Face, visit func(string, place, *plan.Face)) {
+	visit(path, at, f)
+	for i := range f.Parts {
+		within(fmt.Sprintf("%s/parts/%d/face", path, i), place{at.entry, fmt.Sprintf("%s/%d", at.parts, i)}, &f.Parts[i].Face, visit)
+	}
+}
+
+// placeOf is the innermost face that a path of a finding lies in.
+func placeOf(p plan.Plan, about string) place {
+	var out place
+	faces(p, func(path string, at place, _ *plan.Face) {
+		if finding.Within(about, path) {
+			out = at
+		}
+	})
+	return out
+}
+
+// face changes the face that the finding is about.
+func (s *sifter) face(text string, do func(*plan.Face)) bool {
+	return s.change(text, func(p *plan.Plan) { at(*p, placeOf(*p, s.about.About), do) })
+}
+
+func at(p plan.Plan, where place, do func(*plan.Face)) {
+	faces(p, func(_ string, here place, f *plan.Face) {
+		if here == where {
+			do(f)
+		}
+	})
+}
+
+// now is the face that the finding is about.
+func (s *sifter) now() plan.Face {
+	var out plan.Face
+	at(s.plan, placeOf(s.plan, s.about.About), func(f *plan.Face) { out = *f })
+	return out
+}
+
+// room is the finished size that the face has to fill: that of its piece in one piece of cloth.
+func (s *sifter) room() (w, h length.Length, config string, ok bool) {
+	where := placeOf(s.plan, s.about.About)
+	q := s.with(func(p *plan.Plan) {
+		at(*p, place{entry: where.entry}, func(f *plan.Face) { *f = plan.Face{Kind: plan.PlainFace, Cloth: f.Cloth} })
+	})
+	s.tries--
+	r := reckon.Reckon(q, s.workshop)
+	for _, piece := range r.Pieces {
+		if piece.Config == where.entry || where.entry == plan.Common {
+			w, h = length.Length(piece.Finished.Width.NM), length.Length(piece.Finished.Height.NM)
+			if where.parts != "" {
+				h = partHeight(s.plan, where)
+			}
+			return w, h, piece.Config, h > 0
+		}
+	}
+	return 0, 0, "", false
+}
+
+// partHeight is how high the part of a stack is that a face fills.
+func partHeight(p plan.Plan, where place) (out length.Length) {
+	faces(p, func(_ string, here place, f *plan.Face) {
+		for i, part := range f.Parts {
+			if here.entry == where.entry && fmt.Sprintf("%s/%d", here.parts, i) == where.parts {
+				out = part.Height
+			}
+		}
+	})
+	return out
+}
+
+// fill offers what makes a grid fill its face: both ways at once.
+func fill(s *sifter) {
+	f := s.now()
+	style := s.plan.Style()
+	s.face("Solve the patches, so that they fill it", func(f *plan.Face) { f.Patch = plan.Patch{Fit: true} })
+	if len(f.Borders) == 0 {
+		s.face("Put a border round it that takes the rest", func(f *plan.Face) {
+			f.Borders = []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: first(f.Cloths, f.Cloth)}}
+		})
+	} else {
+		s.face("Let the outermost border take the rest", func(f *plan.Face) {
+			for i := range f.Borders {
+				f.Borders[i].Width.Rest = i == len(f.Borders)-1
+			}
+		})
+	}
+	s.patches(f, style)
+	s.counts(f)
+	if len(f.Borders) > 0 {
+		s.face("Solve the patches and take the borders off", func(f *plan.Face) { f.Borders, f.Patch = nil, plan.Patch{Fit: true} })
+	}
+	s.eased(f, style)
+	if len(s.offers) == 0 {
+		fewer(s)
+		plainFace(s)
+	}
+}
+
+// first is the first cloth there is.
+func first(cloths []string, one string) string {
+	if len(cloths) > 0 {
+		return cloths[0]
+	}
+	return one
+}
+
+// patches offers patches on the ruler, smaller than what would fill it, with a border that takes
+// the rest.
+func (s *sifter) patches(f plan.Face, style length.Style) {
+	w, h, _, ok := s.room()
+	step := s.plan.Settle().Habits.Step
+	if !ok || f.Columns < 1 || f.Rows < 1 || step <= 0 {
+		return
+	}
+	square := f.Patch.Width == f.Patch.Height || f.Patch.Height == 0
+	for k := range length.Length(2) {
+		pw, ph := w.Div(f.Columns).Floor(step)-k*step, h.Div(f.Rows).Floor(step)-k*step
+		if square {
+			pw = min(pw, ph)
+			ph = pw
+		}
+		if pw <= 0 || ph <= 0 {
+			continue
+		}
+		s.face(fmt.Sprintf("Patches of %s × %s, and a border that takes the rest", style.Text(pw), style.Text(ph)), func(f *plan.Face) {
+			f.Patch = plan.Patch{Width: pw, Height: ph}
+			if len(f.Borders) == 0 {
+				f.Borders = []plan.Border{{Cloth: first(f.Cloths, f.Cloth)}}
+			}
+			f.Borders = f.Borders[len(f.Borders)-1:]
+			f.Borders[0].Width = plan.BorderWidth{Rest: true}
+		})
+	}
+}
+
+// counts offers other numbers of patches of the same size.
+func (s *sifter) counts(f plan.Face) {
+	for _, d := range [][2]int{{-1, 0}, {0, -1}, {-1, -1}, {1, 0}, {0, 1}, {1, 1}, {-1, 1}, {1, -1}} {
+		c, r := f.Columns+d[0], f.Rows+d[1]
+		if c > 0 && r > 0 {
+			s.face(fmt.Sprintf("%d patches across and %d down", c, r), func(f *plan.Face) { f.Columns, f.Rows = c, r })
+		}
+	}
+}
+
+// eased offers a cover that is as large as its patches make it.
+func (s *sifter) eased(f plan.Face, style length.Style) {
+	w, h, config, ok := s.room()
+	if !ok || f.Kind != plan.GridFace || f.Set == plan.OnPoint || config != "front" && config != "face" && config != "top" || placeOf(s.plan, s.about.About).parts != "" {
+		return
+	}
+	settled := s.plan.Settle()
+	at(settled, placeOf(settled, s.about.About), func(set *plan.Face) { f = *set })
+	across, down := f.Patch.Width.Times(f.Columns), f.Patch.Height.Times(f.Rows)
+	if f.Sash != nil {
+		gaps := -1
+		if f.Sash.Outside {
+			gaps = 1
+		}
+		across, down = across+f.Sash.Width.Times(f.Columns+gaps), down+f.Sash.Width.Times(f.Rows+gaps)
+	}
+	for _, b := range f.Borders {
+		across, down = across+2*b.Width.Width, down+2*b.Width.Width
+	}
+	ease := settled.Cover.Ease
+	ease.Width, ease.Height = ease.Width+across-w, ease.Height+down-h
+	s.change(fmt.Sprintf("An ease of %s across and %s up: it finishes %s × %s", style.Text(ease.Width), style.Text(ease.Height), style.Text(across), style.Text(down)), func(p *plan.Plan) {
+		p.Cover.Ease.Width, p.Cover.Ease.Height = ease.Width, ease.Height
+	})
+}
+
+// stacked offers what makes the parts of a stack fill it.
+func stacked(s *sifter) {
+	f := s.now()
+	_, whole, _, ok := s.room()
+	if !ok {
+		return
+	}
+	style, step := s.plan.Style(), s.plan.Settle().Habits.Step
+	sum := length.Length(0)
+	for _, part := range f.Parts {
+		sum += part.Height
+	}
+	off := whole - sum
+	for i := len(f.Parts) - 1; i >= 0; i-- {
+		if height := f.Parts[i].Height + off; height > 0 {
+			s.face(fmt.Sprintf("Part %d %s high", i+1, style.Text(height)), func(f *plan.Face) { f.Parts[i].Height = height })
+		}
+	}
+	if len(f.Parts) > 1 && sum > 0 {
+		s.face("All parts in proportion", func(f *plan.Face) {
+			left := whole
+			for i := range f.Parts {
+				f.Parts[i].Height = length.FromFloat(f.Parts[i].Height.Float() * whole.Float() / sum.Float()).Floor(max(step, 1))
+				left -= f.Parts[i].Height
+			}
+			f.Parts[len(f.Parts)-1].Height += left
+		})
+	}
+	if off > 0 || len(f.Parts) == 0 {
+		s.face(fmt.Sprintf("One part more, %s high", style.Text(off)), func(f *plan.Face) {
+			f.Parts = append(f.Parts, plan.Part{Height: off, Face: plan.Face{Kind: plan.PlainFace, Cloth: s.cloth()}})
+		})
+	}
+}
+
+// striped offers what makes strips fill their face.
+func striped(s *sifter) {
+	f := s.now()
+	w, h, _, ok := s.room()
+	if !ok {
+		return
+	}
+	whole := h
+	if f.Direction == plan.AlongWay {
+		whole = w
+	}
+	style, step := s.plan.Style(), s.plan.Settle().Habits.Step
+	sum := length.Length(0)
+	for _, strip := range f.Strips {
+		sum += strip.Width
+	}
+	off := whole - sum
+	for i := len(f.Strips) - 1; i >= 0; i-- {
+		if width := f.Strips[i].Width + off; width > 0 {
+			s.face(fmt.Sprintf("Strip %d %s wide", i+1, style.Text(width)), func(f *plan.Face) { f.Strips[i].Width = width })
+		}
+	}
+	if len(f.Strips) > 1 && sum > 0 {
+		s.face("All strips in proportion", func(f *plan.Face) {
+			left := whole
+			for i := range f.Strips {
+				f.Strips[i].Width = length.FromFloat(f.Strips[i].Width.Float() * whole.Float() / sum.Float()).Floor(max(step, 1))
+				left -= f.Strips[i].Width
+			}
+			f.Strips[len(f.Strips)-1].Width += left
+		})
+	}
+	for i := range f.Strips {
+		s.face(fmt.Sprintf("Without strip %d", i+1), func(f *plan.Face) { f.Strips = slices.Delete(f.Strips, i, i+1) })
+	}
+	if off > 0 {
+		s.face(fmt.Sprintf("One strip more, %s wide", style.Text(off)), func(f *plan.Face) { f.Strips = append(f.Strips, plan.Strip{Width: off, Cloth: s.cloth()}) })
+	}
+}
+
+// windowed offers folded windows that fit both ways.
+func windowed(s *sifter) {
+	entry := placeOf(s.plan, s.about.About).entry
+	s.face("Units as large as fit", func(f *plan.Face) { f.Unit = 0 })
+	s.change("No quilting and no batting behind the windows", func(p *plan.Plan) {
+		q := p.Pieces[entry]
+		q.Quilting, q.Layers = nil, &plan.Layers{}
+		p.Pieces[entry] = q
+	})
+	if w, h, config, ok := s.room(); ok {
+		if begun, fine := reckon.BeginFace(s.plain(), config, "", plan.WindowsFace); fine {
+			s.face(fmt.Sprintf("%d × %d windows", begun.Columns, begun.Rows), func(f *plan.Face) { f.Columns, f.Rows, f.Unit = begun.Columns, begun.Rows, 0 })
+		}
+		seam, style := s.plan.Settle().Cover.Seam, s.plan.Style()
+		if unit := s.now().Unit; unit > 0 && (config == "front" || config == "face" || config == "top") {
+			c, r := max(1, (w+2*seam+unit/2)/unit), max(1, (h+2*seam+unit/2)/unit)
+			across, down := unit*c-2*seam, unit*r-2*seam
+			ease := s.plan.Settle().Cover.Ease
+			s.change(fmt.Sprintf("%d × %d units of %s: it finishes %s × %s", c, r, style.Text(unit), style.Text(across), style.Text(down)), func(p *plan.Plan) {
+				p.Cover.Ease.Width, p.Cover.Ease.Height = ease.Width+across-w, ease.Height+down-h
+				at(*p, placeOf(*p, s.about.About), func(f *plan.Face) { f.Columns, f.Rows = int(c), int(r) })
+			})
+		}
+		for c := 1; c <= 12; c++ {
+			unit := (w + 2*seam).Div(c)
+			if r := int((h + 2*seam) / unit); r > 0 && unit.Times(r) == h+2*seam {
+				s.face(fmt.Sprintf("%d × %d windows", c, r), func(f *plan.Face) { f.Columns, f.Rows, f.Unit = c, r, 0 })
+			}
+		}
+	}
+	plainFace(s)
+}
+
+// plain is the plan with the face that the finding is about of one piece of cloth.
+func (s *sifter) plain() plan.Plan {
+	return s.with(func(p *plan.Plan) {
+		at(*p, placeOf(*p, s.about.About), func(f *plan.Face) { *f = plan.Face{Kind: plan.PlainFace, Cloth: s.cloth()} })
+	})
+}
+
+// cloth is the first cloth of the plan.
+func (s *sifter) cloth() string {
+	letters := slices.Sorted(maps.Keys(s.plan.Cloths))
+	if len(letters) == 0 {
+		return "A"
+	}
+	return letters[0]
+}
+
+// facePart offers a face without what its kind does not have.
+func facePart(s *sifter) {
+	s.face("Without it", func(f *plan.Face) {
+		switch f.Kind {
+		case plan.GridFace:
+			f.Pocket = ""
+		case plan.GatheredFace, plan.WindowsFace:
+			f.Applique = nil
+			fallthrough
+		default:
+			f.Block, f.Sash, f.Set = plan.Block{}, nil, ""
+			if f.Kind != plan.CheckerFace && f.Kind != plan.FoundFace {
+				f.Borders = nil
+			}
+			if f.Kind != plan.PlainFace {
+				f.Pocket = ""
+			}
+		}
+	})
+}
+
+// blocks offers a grid without the block, the sash or the setting that do not go.
+func blocks(s *sifter) {
+	s.face("Without sashes", func(f *plan.Face) { f.Sash = nil })
+	s.face("Set straight", func(f *plan.Face) { f.Set = plan.Straight })
+	s.face("Square blocks, as large as fit", func(f *plan.Face) { f.Patch = plan.Patch{Fit: true} })
+	s.face("Plain patches, without the block", func(f *plan.Face) { f.Block = plan.Block{} })
+}
+
+// plainFace offers one piece of cloth.
+func plainFace(s *sifter) {
+	s.face("One piece of cloth", func(f *plan.Face) {
+		*f = plan.Face{Kind: plan.PlainFace, Cloth: first(f.Cloths, f.Cloth), Applique: f.Applique}
+	})
+}
+
+// gathers offers a ratio that gathers.
+func gathers(s *sifter) {
+	s.face("A ratio of 2", func(f *plan.Face) { f.Ratio, f.Sample, f.Sampled = 2, "", nil })
+}
+
+// shapes offers a place for a shape that has none.
+func shapes(s *sifter) {
+	var i int
+	for i = range s.now().Applique {
+		if finding.Within(s.about.About, fmt.Sprintf("%s/applique/%d", pathOf(s.plan, s.about.About), i)) {
+			break
+		}
+	}
+	one := func(do func(*plan.Shape)) func(*plan.Face) {
+		return func(f *plan.Face) {
+			if i < len(f.Applique) {
+				do(&f.Applique[i])
+			}
+		}
+	}
+	s.face("Placed from the face, in its middle", one(func(x *plan.Shape) { x.From, x.At = "", plan.At{Middle: true} }))
+	s.face("In the middle", one(func(x *plan.Shape) { x.At = plan.At{Middle: true} }))
+	s.face("As large as it begins", one(func(x *plan.Shape) { x.Width, x.Height = 0, 0 }))
+	s.face("A square in its place", one(func(x *plan.Shape) { x.Shape, x.Width, x.Height = "square", 0, 0 }))
+	s.face("Without it", func(f *plan.Face) {
+		if i < len(f.Applique) {
+			f.Applique = slices.Delete(f.Applique, i, i+1)
+		}
+	})
+}
+
+// pathOf is the path of the innermost face that a path lies in.
+func pathOf(p plan.Plan, about string) string {
+	out := ""
+	where := placeOf(p, about)
+	faces(p, func(path string, at place, _ *plan.Face) {
+		if at == where {
+			out = path
+		}
+	})
+	return out
+}

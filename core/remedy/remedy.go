@@ -1,0 +1,164 @@
+// Package remedy knows what can be done where a plan cannot be cut: changes of the plan, each tried
+// before it is offered. What is offered removes the stop it is offered for and brings no new one,
+// so that remedies taken one after the other come to an end.
+package remedy
+
+import (
+	"slices"
+	"strings"
+
+	"umschlag/core/finding"
+	"umschlag/core/plan"
+	"umschlag/core/reckon"
+)
+
+// Offer is a change of a plan that removes a stop.
+type Offer struct {
+	// Text says what is changed, and to what.
+	Text string
+	// Plan as it would be.
+	Plan plan.Plan
+}
+
+// The most that is offered and tried for one stop, and tried for all of them.
+const (
+	mostOffers = 6
+	mostTries  = 40
+	mostInAll  = 120
+)
+
+// Try is a change to be tried.
+type Try struct {
+	Text string
+	Plan plan.Plan
+}
+
+// For are the changes that remove each stop of a plan, by the number of its finding. more are
+// further changes to be tried for a finding, before those that are known for its code.
+func For(p plan.Plan, found []finding.Finding, w *reckon.Workshop, more func(finding.Finding) []Try) map[int][]Offer {
+	out := map[int][]Offer{}
+	s := &sifter{plan: p, found: found, workshop: w, left: mostInAll}
+	for i, f := range found {
+		if f.Level != finding.Stop {
+			continue
+		}
+		s.about, s.offers, s.tries = f, nil, min(mostTries, s.left)
+		if more != nil {
+			for _, t := range more(f) {
+				s.offer(t.Text, t.Plan)
+			}
+		}
+		if known := known[f.Code]; known != nil {
+			if known(s); len(s.offers) == 0 { // nothing helps by itself
+				s.further, s.tries = true, min(mostTries, s.left)
+				known(s)
+				s.further = false
+			}
+		}
+		s.left = max(0, s.left-(min(mostTries, s.left)-s.tries))
+		if len(s.offers) > 0 {
+			out[i] = s.offers
+		}
+	}
+	return out
+}
+
+// sifter tries changes for one finding.
+type sifter struct {
+	plan     plan.Plan
+	found    []finding.Finding
+	workshop *reckon.Workshop
+	about    finding.Finding
+	offers   []Offer
+	// tries and left are how many are still tried for the finding, and for the plan.
+	tries, left int
+	// further tells that what a change brings to light is changed with it.
+	further bool
+}
+
+// change offers the plan with something changed, where that removes the stop; do gets a plan of its
+// own. It reports whether it does.
+func (s *sifter) change(text string, do func(*plan.Plan)) bool {
+	return s.offer(text, s.with(do))
+}
+
+// with is the plan with something changed.
+func (s *sifter) with(do func(*plan.Plan)) plan.Plan {
+	q := s.plan.Unshared()
+	do(&q)
+	return q
+}
+
+func (s *sifter) offer(text string, q plan.Plan) bool {
+	if len(s.offers) >= mostOffers {
+		return false
+	}
+	if s.further {
+		also, ok := s.andWhatItTakes(q)
+		if !ok || len(s.offers) >= 2 {
+			return false
+		}
+		text, q = text+also.Text, also.Plan
+	} else if !s.mends(q) {
+		return false
+	}
+	s.offers = append(s.offers, Offer{Text: text, Plan: q})
+	return true
+}
+
+// andWhatItTakes is a changed plan with what it takes besides: the stops that the change brings to light are
+// removed one after the other.
+func (s *sifter) andWhatItTakes(q plan.Plan) (Offer, bool) {
+	out := Offer{Plan: q}
+	for range 3 {
+		r := reckon.Reckon(out.Plan, s.workshop)
+		s.tries--
+		i := slices.IndexFunc(r.Findings, func(f finding.Finding) bool { return f.Level == finding.Stop })
+		if i < 0 {
+			return out, out.Text != ""
+		}
+		if s.same(r.Findings[i], s.about) || s.tries <= 0 {
+			return out, false
+		}
+		next := &sifter{plan: out.Plan, found: r.Findings, workshop: s.workshop, about: r.Findings[i], tries: min(8, s.tries)}
+		if known := known[next.about.Code]; known != nil {
+			known(next)
+		}
+		s.tries -= min(8, s.tries) - next.tries
+		if len(next.offers) == 0 {
+			return out, false
+		}
+		out.Text += "; " + lower(next.offers[0].Text)
+		out.Plan = next.offers[0].Plan
+	}
+	return out, false
+}
+
+func lower(text string) string { return strings.ToLower(text[:1]) + text[1:] }
+
+// mends reports whether a changed plan has the stop no more, nor another one of the same place and
+// kind, and no new one.
+func (s *sifter) mends(q plan.Plan) bool {
+	if s.tries <= 0 {
+		return false
+	}
+	s.tries--
+	r := reckon.Reckon(q, s.workshop)
+	for _, f := range r.Findings {
+		if f.Level == finding.Stop && (s.same(f, s.about) || !slices.ContainsFunc(s.found, func(g finding.Finding) bool { return s.same(f, g) })) {
+			return false
+		}
+	}
+	return true
+}
+
+// same reports findings of one fault: across and down of a front that does not fill are one.
+func (s *sifter) same(a, b finding.Finding) bool {
+	if filling[a.Code] && filling[b.Code] {
+		return placeOf(s.plan, a.About) == placeOf(s.plan, b.About)
+	}
+	return a.Code == b.Code && a.About == b.About
+}
+
+// filling are the ways in which a face misses its size.
+var filling = map[string]bool{"front-does-not-fill": true, "front-too-large": true, "no-rest": true, "borders-too-wide": true, "patch-too-large": true}

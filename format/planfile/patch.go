@@ -1,0 +1,161 @@
+package planfile
+
+import (
+	"fmt"
+	"maps"
+	"reflect"
+	"slices"
+	"strconv"
+	"strings"
+
+	"umschlag/core/finding"
+	"umschlag/core/plan"
+	"umschlag/core/reckon"
+	"umschlag/core/remedy"
+)
+
+// Remedied is Reckon with the changes that remove its stops, as patches of the document.
+func Remedied(data []byte, w *reckon.Workshop) (reckon.Reckoning, error) {
+	r, err := Reckon(data, w)
+	if err != nil || len(r.Pieces) > 0 || !finding.List(r.Findings).Stopped() {
+		return r, err
+	}
+	file, err := document(data)
+	if err != nil {
+		return r, err
+	}
+	p, err := Read(data)
+	if err != nil {
+		return r, err
+	}
+	for i, offers := range remedy.For(p, r.Findings, w, func(f finding.Finding) []remedy.Try { return inRange(file, f) }) {
+		for _, o := range offers {
+			r.Findings[i].Remedies = append(r.Findings[i].Remedies, finding.Mend{Text: o.Text, Patch: diff(file, p, o.Plan)})
+		}
+	}
+	return r, nil
+}
+
+// inRange is the plan with the nearest end of its range for what is out of it.
+func inRange(file *object, f finding.Finding) []remedy.Try {
+	if f.Nearest == nil {
+		return nil
+	}
+	changed, ok := tree(tidy(file)).(*object)
+	if !ok || !put(changed, f.About, tree(f.Nearest)) {
+		return nil
+	}
+	p, err := readTyped(changed)
+	if err != nil {
+		return nil
+	}
+	return []remedy.Try{{Text: fmt.Sprintf("Make it %v", f.Nearest), Plan: p.Keyed(nil)}}
+}
+
+// tidy is a tree in the shapes that JSON writes.
+func tidy(n node) any { return plainValue(n) }
+
+// put sets the value at a path, making the way there; false where the way goes through a value.
+func put(n node, path string, v node) bool {
+	keys := strings.Split(path, "/")[1:]
+	for i, key := range keys {
+		last := i == len(keys)-1
+		switch at := n.(type) {
+		case *object:
+			if last {
+				at.set(key, v)
+				return true
+			}
+			if at.values[key] == nil {
+				at.set(key, &object{values: map[string]node{}})
+			}
+			n = at.values[key]
+		case []node:
+			k, err := strconv.Atoi(key)
+			if err != nil || k < 0 || k >= len(at) {
+				return false
+			}
+			if last {
+				at[k] = v
+				return true
+			}
+			n = at[k]
+		default:
+			return false
+		}
+	}
+	return false
+}
+
+// diff is what makes one plan of a document into another: what is not typed there and stays as it
+// is meant is not written.
+func diff(file *object, before, after plan.Plan) []finding.Change {
+	a, b := Full(before), Full(after)
+	d := differ{}
+	d.object("", file, a, b)
+	return d.changes
+}
+
+type differ struct{ changes []finding.Change }
+
+func (d *differ) add(op, path string, v any) {
+	d.changes = append(d.changes, finding.Change{Op: op, Path: path, Value: v})
+}
+
+func (d *differ) object(path string, doc *object, a, b map[string]any) {
+	keys := slices.Collect(maps.Keys(a))
+	for k := range b {
+		if _, there := a[k]; !there {
+			keys = append(keys, k)
+		}
+	}
+	slices.Sort(keys)
+	for _, k := range keys {
+		was, is := a[k], b[k]
+		if reflect.DeepEqual(was, is) {
+			continue
+		}
+		typed, there := doc.values[k]
+		d.value(path+"/"+escaped(k), typed, there, was, is)
+	}
+}
+
+// value says what changes at a path, where something may be typed.
+func (d *differ) value(path string, typed node, there bool, was, is any) {
+	if is == nil {
+		if there {
+			d.add("remove", path, nil)
+		}
+		return
+	}
+	if typed == nil {
+		d.add("add", path, is)
+		return
+	}
+	switch now := is.(type) {
+	case map[string]any:
+		doc, isObject := typed.(*object)
+		old, wasObject := was.(map[string]any)
+		if isObject && wasObject {
+			d.object(path, doc, old, now)
+			return
+		}
+	case []any:
+		doc, isList := typed.([]node)
+		old, wasList := was.([]any)
+		if isList && wasList && len(doc) == len(now) && len(old) == len(now) {
+			for i := range now {
+				if !reflect.DeepEqual(old[i], now[i]) {
+					d.value(fmt.Sprintf("%s/%d", path, i), doc[i], true, old[i], now[i])
+				}
+			}
+			return
+		}
+	}
+	d.add("replace", path, is)
+}
+
+// escaped is a key in a JSON pointer. Source: RFC 6901.
+func escaped(key string) string {
+	return strings.ReplaceAll(strings.ReplaceAll(key, "~", "~0"), "/", "~1")
+}
