@@ -27,12 +27,6 @@ var takenApart = map[string]struct {
 	"core/reckon/begin.go":       {2, "the path of a face, until it is asked for by its key"},
 	"core/finding/finding.go":    {1, "a path, held against another one"},
 
-	"ui/src/views/Schedule.tsx":         {1, "the path of a finding, until findings say their place"},
-	"ui/src/views/Sew.tsx":              {1, "the same"},
-	"ui/src/views/Cut.tsx":              {1, "the same"},
-	"ui/src/sew/Filling.tsx":            {1, "the same"},
-	"ui/src/brief/Layers.tsx":           {1, "the same"},
-	"ui/src/brief/face/Applique.tsx":    {1, "the path of a shape, until shapes are told by their keys"},
 	"ui/src/brief/face/BlockEditor.tsx": {1, "the path of a patch within a block"},
 	"ui/src/views/Samples.tsx":          {3, "the paths of problems, and of the place that goes by a sample"},
 	"ui/src/brief/Value.tsx":            {1, "the path of a problem"},

@@ -33,13 +33,17 @@ type Try struct {
 	Plan plan.Plan
 }
 
-// For are the changes that remove each stop of a plan, by the number of its finding. more are
-// further changes to be tried for a finding, before those that are known for its code.
+// For are the changes that remove each stop of a plan, by the number of its finding; a stop that is
+// the same fault as one before has none of its own where that one has. more are further changes to be tried for a finding, before those that are known for its code.
 func For(p plan.Plan, found []finding.Finding, w *reckon.Workshop, more func(finding.Finding) []Try) map[int][]Offer {
 	out := map[int][]Offer{}
 	s := &sifter{plan: p, found: found, workshop: w, left: mostInAll}
 	for i, f := range found {
 		if f.Level != finding.Stop {
+			continue
+		}
+		if k := slices.IndexFunc(found[:i], func(g finding.Finding) bool { return s.same(g, f) }); k >= 0 && len(out[k]) > 0 {
+			out[i] = []Offer{}
 			continue
 		}
 		s.about, s.offers, s.tries = f, nil, min(mostTries, s.left)

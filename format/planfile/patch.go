@@ -29,6 +29,7 @@ func Remedied(data []byte, w *reckon.Workshop) (reckon.Reckoning, error) {
 		return r, err
 	}
 	for i, offers := range remedy.For(p, r.Findings, w, func(f finding.Finding) []remedy.Try { return inRange(file, f) }) {
+		r.Findings[i].Remedy = "" // it tells of one direction, or of what was not tried
 		for _, o := range offers {
 			r.Findings[i].Remedies = append(r.Findings[i].Remedies, finding.Mend{Text: o.Text, Patch: diff(file, p, o.Plan)})
 		}

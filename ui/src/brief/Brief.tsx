@@ -7,7 +7,7 @@ import { Fittings } from "./Fittings";
 import { Front } from "./Front";
 import { Layers } from "./Layers";
 import { Measure } from "./measure";
-import { Pieces } from "./Pieces";
+import { ofPiece, Pieces, useConfigs } from "./Pieces";
 import { Cloths, Edges } from "./sentences";
 import { type StageName, stageOf, stages } from "./stages";
 import { Stage } from "./Thread";
@@ -21,6 +21,7 @@ const stagesOf = (cushion: boolean) => stages.filter((s) => (cushion ? s !== "Pi
 export function Brief() {
   const { reckoning, value, edit } = usePlan();
   const cushion = value("/cover/kind") === "cushion";
+  const configs = useConfigs();
   const [now, setNow] = useState<StageName>(cushion ? "Front" : "Cover");
   const copies = Number(value("/copies") ?? 1);
   return (
@@ -38,7 +39,9 @@ export function Brief() {
               name={name}
               now={now === name}
               enter={() => setNow(name)}
-              findings={reckoning.findings.filter((f) => stageOf(f, cushion) === name)}
+              findings={reckoning.findings.filter(
+                (f) => stageOf(f, cushion) === name && !(name === "Pieces" && configs.some((c) => ofPiece(f, c.name))),
+              )}
             >
               <Words />
             </Stage>

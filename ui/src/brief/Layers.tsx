@@ -5,7 +5,7 @@ import { ask } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { startsQuery, useChange, useSamples } from "../api/queries";
 import { usePlan } from "../plan/context";
-import { get, put } from "../plan/path";
+import { get, put, within } from "../plan/path";
 import { dressed } from "../words/fractions";
 import { Len } from "../words/T";
 import { Choice } from "./Choice";
@@ -427,7 +427,7 @@ function PitchOfAll({ count, text, piece, name }: { count: number; text: string;
       text={text}
       shown={dressed(String(settled ?? text), String(value("/units") ?? "in"))}
       path={path}
-      wrong={reckoning.findings.some((f) => f.level === "stop" && f.about.startsWith(`${piece}/quilting`))}
+      wrong={reckoning.findings.some((f) => f.level === "stop" && within(f.about, `${piece}/quilting`))}
       judge={async (next) => said(await session.preview(all(session.current().plan, next)), path)}
       keep={(next) => rework((plan) => all(plan, next), `quilting ${next} apart`)}
       drop={() => void session.settle()}

@@ -1,7 +1,9 @@
+import type { Finding } from "../api/api.gen";
 import { usePlan } from "../plan/context";
-import { get } from "../plan/path";
+import { get, within } from "../plan/path";
 import { FaceProvider } from "./face/context";
 import { Face } from "./face/Face";
+import { Findings } from "./Thread";
 
 /** The names under which a plan decides its pieces, with how they are read: also where it cannot be cut. */
 export function useConfigs(): { name: string; title: string; count: number }[] {
@@ -17,9 +19,12 @@ export function useConfigs(): { name: string; title: string; count: number }[] {
   return [...seen.values()];
 }
 
+/** Whether a finding is about what a piece is made of: it stands there. */
+export const ofPiece = (finding: Finding, config: string) => within(finding.about, `/pieces/${config}/face`);
+
 /** What each piece of a shell is cut from. */
 export function Pieces() {
-  const { plan } = usePlan();
+  const { plan, reckoning } = usePlan();
   const configs = useConfigs();
   const shared = get(plan, "/pieces/*/face") !== undefined;
   return (
@@ -37,6 +42,7 @@ export function Pieces() {
           >
             <Face />
           </FaceProvider>
+          <Findings of={reckoning.findings.filter((f) => ofPiece(f, name))} />
         </li>
       ))}
     </ul>

@@ -52,7 +52,7 @@ const words = { stop: "Stop", warn: "Mind", note: "Note" } as Record<string, str
 function Remedies({ of }: { of: Mend[] }) {
   const { rework } = usePlan();
   return (
-    <ul className="remedies" aria-label="What mends it">
+    <ul className="mends" aria-label="What mends it">
       {of.map((remedy) => (
         <li key={remedy.text}>
           <button

@@ -1,6 +1,9 @@
 /** A JSON value. */
 export type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
 
+/** Whether a path is another one, or lies below it. */
+export const within = (path: string, whole: string) => path === whole || path.startsWith(`${whole}/`);
+
 const split = (path: string) => path.split("/").slice(1);
 
 /** The value at a path such as /cover/seam; undefined where there is none. */

@@ -3,6 +3,7 @@ import { Field } from "../brief/Field";
 import { Findings } from "../brief/Thread";
 import { meant, said } from "../brief/Value";
 import { usePlan } from "../plan/context";
+import { within } from "../plan/path";
 
 /** The fibre that fills a pad made at home, on the scale. */
 export function Filling() {
@@ -34,7 +35,7 @@ export function Filling() {
         />
         ; {fibre.least} to {fibre.most} g fill it.
       </p>
-      <Findings of={reckoning.findings.filter((f) => f.about.startsWith(`/measured/${at}`))} />
+      <Findings of={reckoning.findings.filter((f) => within(f.about, `/measured/${at}`))} />
     </div>
   );
 }

@@ -20,7 +20,7 @@ export function Spoils({ of, settle }: { of: Spoil[]; settle: (how: "back" | "ag
       <DialogContent>
         <p>Nothing is saved yet. The change spoils:</p>
         <Listed title="What is cut" of={kinds.cut} />
-        <Listed title="What is sewn" of={kinds.step} />
+        <Listed title="Steps that are done" of={kinds.step} />
         <Listed title="What was measured" of={kinds.gate} />
         <p className="soft">
           {gone
@@ -39,15 +39,31 @@ export function Spoils({ of, settle }: { of: Spoil[]; settle: (how: "back" | "ag
   );
 }
 
+const together: Record<string, string> = {
+  resewn: "Done otherwise now",
+  follows: "What they need is open again",
+  gone: "Not part of the plan any more",
+  unmeasured: "Measured on something else",
+};
+
+/** What is spoiled in sentences: steps and measurements for the same reason in one. */
+function sentences(of: Spoil[]): string[] {
+  return [...new Set(of.map((s) => s.why))].flatMap((why) => {
+    const alike = of.filter((s) => s.why === why);
+    if (alike.length === 1 || alike.some((s) => s.kind === "cut")) return alike.map((s) => s.text);
+    return [`${together[why] ?? ""}: ${alike.map((s) => s.title.toLowerCase()).join(", ")}.`];
+  });
+}
+
 function Listed({ title, of }: { title: string; of: Spoil[] }) {
   if (of.length === 0) return null;
   return (
     <>
       <h3>{title}</h3>
       <ul className="differences">
-        {of.map((s) => (
-          <li key={s.ref}>
-            <T>{s.text}</T>
+        {sentences(of).map((text) => (
+          <li key={text}>
+            <T>{text}</T>
           </li>
         ))}
       </ul>

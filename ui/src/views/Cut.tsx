@@ -11,6 +11,7 @@ import { Findings } from "../brief/Thread";
 import { Swatch } from "../cloth/Swatch";
 import { Lay } from "../lay/Lay";
 import { usePlan } from "../plan/context";
+import { within } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
 import { Files } from "../sheet/Files";
 import { mm } from "../sheet/PieceDrawing";
@@ -57,7 +58,7 @@ export function Cut() {
         Pieces are cut <School of="lay" label="How pieces are cut" />.{" "}
         <span className="soft">On the drawings the selvedges lie left and right, the squared end at the top.</span>
       </p>
-      <Findings of={reckoning.findings.filter((f) => f.about.startsWith("/cloths") || f.code === "back-cut-early")} />
+      <Findings of={reckoning.findings.filter((f) => within(f.about, "/cloths") || f.code === "back-cut-early")} />
       {reckoning.cloths.map((cloth) => (
         <ClothSection key={cloth.cloth} cloth={cloth} reckoning={reckoning} swatch={swatches[cloth.cloth]} />
       ))}

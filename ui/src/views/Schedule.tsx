@@ -5,6 +5,7 @@ import type { Plan } from "../api/plan.gen";
 import { useSchedule } from "../api/queries";
 import { Findings } from "../brief/Thread";
 import { usePlan } from "../plan/context";
+import { within } from "../plan/path";
 import { hours } from "../words/hours";
 
 const week = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"];
@@ -35,7 +36,7 @@ export function Schedule() {
           Back to the steps
         </Link>
       </header>
-      <Findings of={reckoning.findings.filter((f) => f.about.startsWith("/schedule"))} />
+      <Findings of={reckoning.findings.filter((f) => within(f.about, "/schedule"))} />
       {schedule.isError && (
         <p className="finding stop" role="alert">
           {sentence(schedule.error)}

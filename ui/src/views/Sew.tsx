@@ -10,7 +10,7 @@ import { Field } from "../brief/Field";
 import { Findings } from "../brief/Thread";
 import { said } from "../brief/Value";
 import { usePlan } from "../plan/context";
-import { get, put } from "../plan/path";
+import { get, put, within } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
 import { Divide } from "../sew/Divide";
 import { Filling } from "../sew/Filling";
@@ -595,7 +595,7 @@ function Gate({ step }: { step: Step }) {
       />
     );
   };
-  const about = reckoning.findings.filter((f) => f.about.startsWith(`/measured/${at}`));
+  const about = reckoning.findings.filter((f) => within(f.about, `/measured/${at}`));
   return (
     <div className="gate" data-measures>
       {step.reads === "sides" ? (

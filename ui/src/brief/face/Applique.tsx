@@ -3,7 +3,7 @@ import type { FormView, Shape, ShapesView } from "../../api/api.gen";
 import { sendFile, sentence } from "../../api/client";
 import { useStarts } from "../../api/queries";
 import { usePlan } from "../../plan/context";
-import { get, put } from "../../plan/path";
+import { get, put, within } from "../../plan/path";
 import { clothFor, renamed, type ShapeDoc } from "../../plan/shapes";
 import { useHand } from "../../sheet/hand";
 import { FileButton } from "../../shell/FileButton";
@@ -47,7 +47,7 @@ export function Applique() {
     set("/applique", [...list, ...renamed(shapes, list)], label);
     hand.take(`${path}/applique/${list.length}`);
   };
-  const laid = drawn.pieces.flatMap((p) => p.shapes).filter((s) => s.about.startsWith(`${path}/applique/`) && !s.twin);
+  const laid = drawn.pieces.flatMap((p) => p.shapes).filter((s) => within(s.about, `${path}/applique`) && !s.twin);
   // The cloth after the ground's own is more likely meant than the ground's.
   const cloth = letters[1]?.value ?? letters[0]?.value;
   return (
