@@ -116,6 +116,7 @@ test("a scale weighs the fibre of a pad and a piece of cloth", async ({ page, de
   await page.getByText("Length by weight").click();
   await page.getByLabel("The square weighs, g").click();
   await measure(page, "1.5", "Weigh");
+  await expect(tray(page)).toContainText("1.5 g is entered for The square weighs.");
   await page.getByLabel("Width of the piece").fill("1 m");
   await page.getByLabel("The piece weighs, g").click();
   await measure(page, "150", "Weigh");

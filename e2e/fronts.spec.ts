@@ -235,7 +235,8 @@ test("strips and parts are halved, and what does not fill is said", async ({ pag
   await page.getByRole("button", { name: "Halve the last strip" }).click();
   await expect(page.getByLabel("Finished width of strip 4")).toBeVisible();
   await put(page, "Finished width of strip 1", "3");
-  await expect(page.getByRole("alert").first()).toContainText("fills it");
+  await page.getByRole("alert").first().getByRole("button", { name: "All strips in proportion" }).click();
+  await expect(page.getByRole("alert")).toHaveCount(0);
   await pick(page, "Kind of front", "stack");
   await pick(page, "Kind of part 2", "grid");
   await expect(page.getByRole("list", { name: "Parts from the top" })).toContainText("Patches in a grid");
@@ -275,7 +276,7 @@ test("folded windows: units that fit, patches, points and how they are folded", 
   await expect(page.getByText(": 24 windows, 16 half ones, 25 points")).toBeVisible();
   await expect(cuts(page)).toContainText("16 × 10″ square");
   await put(page, "Units across", "5");
-  await expect(page.getByRole("alert").first()).toContainText("fit the width");
+  await expect(page.getByRole("alert").first()).toContainText("units of 41/2″: it finishes");
   await put(page, "Units down", "5");
   await pick(page, "Size of the units", "fit");
   await expect(page.getByRole("alert")).toHaveCount(0);
@@ -303,4 +304,37 @@ test("a patch of a block is given a cloth that the face did not have", async ({ 
     reckoning.cuts.filter((c: { part: string }) => c.part.startsWith("block.")).map((c: { cloth: string }) => c.cloth),
   );
   expect([...cloths].sort()).toEqual(["A", "B", "C"]);
+});
+
+test("looking at other kinds loses nothing: what was decided is kept aside, and brought back", async ({ page, demo }) => {
+  await open(page, `${demo.url}${plan}`);
+  const before = (await cuts(page).textContent()) ?? "";
+  const aside = page.getByText(/^Kept aside:/);
+  const kind = page.getByLabel("Kind of front");
+  await kind.focus();
+  await page.keyboard.press("ArrowDown"); // opens the list and takes nothing yet
+  await expect(page.getByLabel("Finished width of strip 1")).toHaveCount(0);
+  await page.keyboard.press("ArrowDown");
+  await page.keyboard.press("Enter");
+  await expect(page.getByLabel("Finished width of strip 1")).toBeVisible();
+  await expect(aside).toHaveText("Kept aside: patches in a grid, bring back patches in a grid, front or forget patches in a grid, front.");
+  await pick(page, "Kind of front", "found"); // the strips were looked at, and nothing of them decided
+  await expect(aside).not.toContainText("strips");
+  await pick(page, "Closure of the back", "zip-flap");
+  await put(page, "Width of the flap", "1 1/2");
+  await pick(page, "Closure of the back", "sewn");
+  const closure = aside.filter({ hasText: "closure of the back" });
+  await expect(closure).toContainText("Kept aside: an envelope");
+  await expect(closure).toContainText("; a zip across, under a flap");
+  await accessible(page);
+  await saved(page);
+  await page.reload();
+  await closure.getByRole("button", { name: "bring back a zip across, under a flap, closure of the back" }).click();
+  await expect(page.getByLabel("Width of the flap")).toHaveValue("1 1/2");
+  await closure.getByRole("button", { name: "bring back an envelope, closure of the back" }).click();
+  await closure.getByRole("button", { name: "forget a zip across, under a flap, closure of the back" }).click();
+  await expect(closure).toHaveCount(0);
+  await page.getByRole("button", { name: "bring back patches in a grid, front" }).click();
+  await expect(cuts(page)).toHaveText(before);
+  await expect(aside).toHaveCount(0);
 });

@@ -136,7 +136,7 @@ test("what a change after cutting spoils is listed before it is saved", async ({
   await put(page, "Seam allowance", "3/8");
   const dialog = page.getByRole("dialog", { name: "This is done already" });
   await expect(dialog).toContainText("it is too small");
-  await expect(dialog).toContainText("Sew row 1: it is done, and now it is done otherwise.");
+  await expect(dialog).toContainText("Done otherwise now: cut the front, sew row 1.");
   await accessible(dialog);
   await dialog.getByRole("button", { name: "Take the change back" }).click();
   await expect(dialog).toHaveCount(0);

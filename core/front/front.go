@@ -361,7 +361,7 @@ func unreckoned(o Order) finding.List {
 		found.Add(finding.Stop, "face-part", o.Path+"/"+key, what+" is read and kept, but its cuts are not reckoned here.", remedy)
 	}
 	f := o.Face
-	if len(f.Applique) > 0 && (f.Kind == plan.GatheredFace || f.Kind == plan.WindowsFace) {
+	if len(f.Applique) > 0 && !f.Kind.TakesShapes() {
 		found.Add(finding.Stop, "face-part", o.Path+"/applique", fmt.Sprintf("Shapes cannot be laid flat on a %s face.", f.Kind), "Take them out, or choose a face that lies flat.")
 	}
 	if f.Pocket != "" && f.Kind != plan.PlainFace {

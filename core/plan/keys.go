@@ -2,10 +2,10 @@ package plan
 
 import (
 	"fmt"
+	"maps"
 	"slices"
 	"strconv"
 
-	"umschlag/core/finding"
 	"umschlag/core/ref"
 )
 
@@ -29,14 +29,7 @@ func (p Plan) Keyed(fresh func() ref.Key) Plan {
 	for i := range p.Fittings {
 		list.give(&p.Fittings[i].Key)
 	}
-	for name, q := range p.Pieces {
-		if q.Face != nil {
-			face := *q.Face
-			face.giveKeys(fresh)
-			q.Face = &face
-			p.Pieces[name] = q
-		}
-	}
+	p.entries(func(_ string, f *Face) { f.giveKeys(fresh) })
 	for id, parts := range p.Progress.Parts {
 		list := keying{fresh: fresh}
 		for _, part := range parts {
@@ -67,21 +60,34 @@ func (p Plan) Keys(visit func(path string, key ref.Key, first bool)) {
 	for i, f := range p.Fittings {
 		see(at("/fittings", i), f.Key)
 	}
-	for name, q := range p.Pieces {
-		if q.Face != nil {
+	p.entries(func(path string, f *Face) {
+		clear(seen)
+		f.keys(path, see)
+		f.ways(path, func(path string, way *Face) {
 			clear(seen)
-			q.Face.keys(finding.Path("pieces", name)+"/face", see)
-			q.Face.ways(finding.Path("pieces", name)+"/face", func(path string, way *Face) {
-				clear(seen)
-				way.keys(path, see)
-			})
-		}
-	}
+			way.keys(path, see)
+		})
+	})
 	for id, parts := range p.Progress.Parts {
 		clear(seen)
 		for i, part := range parts {
 			see(fmt.Sprintf("/progress/parts/%s/%d", id, i), part.Key)
 		}
+	}
+}
+
+// entries visits the faces of the pieces and of those set aside, each with keys of its own.
+func (p Plan) entries(visit func(path string, f *Face)) {
+	faces := func(path string, pieces map[string]Piece) {
+		for name, q := range pieces {
+			if q.Face != nil {
+				visit(path+"/"+name+"/face", q.Face)
+			}
+		}
+	}
+	faces("/pieces", p.Pieces)
+	for kind, pieces := range p.Cover.Aside {
+		faces("/cover/aside/"+kind, pieces)
 	}
 }
 
@@ -110,6 +116,16 @@ func (f *Face) eachKey(path string, visit func(path string, key *ref.Key)) {
 		visit(at(path+"/parts", i), &f.Parts[i].Key)
 		f.Parts[i].Face.eachKey(at(path+"/parts", i)+"/face", visit)
 	}
+	f.setAside(path, func(path string, kept *Face) { kept.eachKey(path, visit) })
+}
+
+// setAside visits the faces of other kinds that are kept with a face.
+func (f *Face) setAside(path string, visit func(path string, kept *Face)) {
+	for _, kind := range slices.Sorted(maps.Keys(f.Aside)) {
+		if kept := f.Aside[kind]; kept != nil {
+			visit(path+"/aside/"+kind, kept)
+		}
+	}
 }
 
 // ways visits the faces of all colourways of a face and of those within it.
@@ -120,6 +136,7 @@ func (f *Face) ways(path string, visit func(path string, way *Face)) {
 	for i := range f.Parts {
 		f.Parts[i].Face.ways(at(path+"/parts", i)+"/face", visit)
 	}
+	f.setAside(path, func(path string, kept *Face) { kept.ways(path, visit) })
 }
 
 // Keyed is a face by itself with a key for every part that has none, as of a plan.
@@ -147,6 +164,7 @@ func (f *Face) follow(fresh func() ref.Key) {
 	for i := range f.Parts {
 		f.Parts[i].Face.follow(fresh)
 	}
+	f.setAside("", func(_ string, kept *Face) { kept.follow(fresh) })
 }
 
 // like takes the keys of another face, part by part, where it has none.
@@ -175,15 +193,20 @@ func (f *Face) like(o Face) {
 // changed in the plan it was made from.
 func (p Plan) Unshared() Plan {
 	p.Fittings = slices.Clone(p.Fittings)
-	p.Pieces = mapped(p.Pieces, func(q Piece) Piece {
+	p.Pieces = unshared(p.Pieces)
+	p.Cover.Aside = mapped(p.Cover.Aside, unshared)
+	p.Progress.Parts = mapped(p.Progress.Parts, func(parts []StepPart) []StepPart { return slices.Clone(parts) })
+	return p
+}
+
+func unshared(pieces map[string]Piece) map[string]Piece {
+	return mapped(pieces, func(q Piece) Piece {
 		if q.Face != nil {
 			face := q.Face.unshared()
 			q.Face = &face
 		}
 		return q
 	})
-	p.Progress.Parts = mapped(p.Progress.Parts, func(parts []StepPart) []StepPart { return slices.Clone(parts) })
-	return p
 }
 
 func (f Face) unshared() Face {
@@ -196,6 +219,13 @@ func (f Face) unshared() Face {
 	for i, way := range f.Colourways {
 		f.Colourways[i].Face = way.Face.unshared()
 	}
+	f.Aside = mapped(f.Aside, func(kept *Face) *Face {
+		if kept == nil {
+			return nil
+		}
+		own := kept.unshared()
+		return &own
+	})
 	return f
 }
 

@@ -155,6 +155,9 @@ type Cover struct {
 	Flange length.Length `json:"flange,omitempty"`
 	// Flaps of a jacket.
 	Flaps Flaps `json:"flaps,omitempty"`
+	// Aside is what was decided of the pieces of hoods of other kinds, by the kind of the cover.
+	// It is not read until the cover is of that kind again.
+	Aside map[string]map[string]Piece `json:"aside,omitempty"`
 	// Wash is the shrinkage planned for, in percent, 0 to 25.
 	Wash float64 `json:"wash,omitempty"`
 }
@@ -246,6 +249,8 @@ type Quilting struct {
 	Echo length.Length `json:"echo,omitempty"`
 	// Free is how far apart the lines of free-motion quilting are on average; 0 for none.
 	Free length.Length `json:"free,omitempty"`
+	// Aside is what was decided of other patterns, by the name of the pattern. It is not read.
+	Aside map[string]Quilting `json:"aside,omitempty"`
 }
 
 // LineFamily is one set of parallel quilting lines.
@@ -335,6 +340,9 @@ type Face struct {
 	Backed string `json:"backed,omitempty"`
 	// Applique shapes, in stacking order.
 	Applique []Shape `json:"applique,omitempty"`
+	// Aside is the face as it was decided in other kinds, by kind. It is not read until the face
+	// is of that kind again.
+	Aside map[string]*Face `json:"aside,omitempty"`
 }
 
 // Sampled is a length of the cloth before and after it is gathered, by the same rows of
@@ -595,6 +603,8 @@ type Back struct {
 	// Tab stands out along the gap of a back that is sewn shut, so that one line of
 	// top-stitching closes it; 0 for none.
 	Tab length.Length `json:"tab,omitempty"`
+	// Aside is what was decided for other closures, by the closure. It is not read.
+	Aside map[string]Back `json:"aside,omitempty"`
 }
 
 // Panels of an envelope: equal when no widths are given.
@@ -609,6 +619,14 @@ type Edges struct {
 	// Topstitch is the distance from the edge at which a turned cover is stitched round,
 	// so that its gap is caught: below its seam; half of it when absent.
 	Topstitch length.Length `json:"topstitch,omitempty"`
+	// Aside is a piping and a binding that were decided and taken away again. It is not read.
+	Aside *Trimmings `json:"aside,omitempty"`
+}
+
+// Trimmings are what is sewn along seams and edges.
+type Trimmings struct {
+	Piping  *Piping  `json:"piping,omitempty"`
+	Binding *Binding `json:"binding,omitempty"`
 }
 
 // Piping is cord in a strip of cloth, caught in a seam.

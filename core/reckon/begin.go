@@ -11,15 +11,69 @@ import (
 	"umschlag/core/sum"
 )
 
-// BeginFace is what a face of a kind begins with on a piece, or on a part of its stack
-// by the path to it, such as /parts/1/face. It keeps the cloths there were. It reports
-// false where the piece cannot be reckoned or has no such part.
+// BeginFace is the face of a piece as one of another kind, or that of a part of its stack by the
+// path to it, such as /parts/1/face: as it was kept aside, or as one begins, with the cloths
+// there were. What was decided of the face as it is is kept aside. It reports false where the
+// piece cannot be reckoned or has no such part.
 func BeginFace(p plan.Plan, config, path string, kind plan.FaceKind) (plan.Face, bool) {
 	r, face, size, ok := faceAt(p, config, path)
 	if !ok {
 		return plan.Face{}, false
 	}
-	return r.begun(face, size, kind), true
+	was := typed(p, config, path)
+	if kind == face.Kind { // begun anew
+		begun := r.begun(face, size, kind)
+		begun.Aside = was.Aside
+		return begun, true
+	}
+	asBegun := r.begun(plan.Face{Cloths: firstCloths(was)}, size, was.Kind)
+	return was.Become(r.begun(face, size, kind), was.Decides(asBegun)), true
+}
+
+// firstCloths are the cloths a face of its kind would have begun with to be of those it is of.
+func firstCloths(f plan.Face) []string {
+	cloths := f.Cloths
+	switch f.Kind {
+	case plan.StripsFace:
+		cloths = nil
+		for _, strip := range f.Strips[:min(2, len(f.Strips))] {
+			cloths = append(cloths, strip.Cloth)
+		}
+	case plan.StackFace:
+		cloths = nil
+		for _, part := range f.Parts {
+			cloths = append(cloths, part.Face.Cloth)
+		}
+	case plan.FoundFace:
+		cloths = []string{f.Cloth}
+		for _, border := range f.Borders {
+			cloths = append(cloths, border.Cloth)
+		}
+	case plan.GatheredFace:
+		cloths = []string{f.Cloth}
+	case plan.WindowsFace:
+		cloths = []string{f.Ground, f.Show}
+	}
+	return cloths
+}
+
+// typed is a face of a piece without what follows from other decisions; the path leads to one.
+func typed(p plan.Plan, config, path string) plan.Face {
+	q := p.Keyed(nil).Piece(config)
+	if q.Face == nil {
+		return plan.Face{Kind: plan.PlainFace}
+	}
+	face := *q.Face
+	for rest := path; rest != ""; {
+		var index string
+		rest, index, _ = cutPart(rest)
+		i, _ := strconv.Atoi(index)
+		face = face.Parts[i].Face
+	}
+	if face.Kind == "" {
+		face.Kind = plan.PlainFace
+	}
+	return face
 }
 
 // SplitFace is a face of strips or a stack with its last part halved, so that one more

@@ -296,7 +296,10 @@ func windowed(s *sifter) {
 				at(*p, placeOf(*p, s.about.About), func(f *plan.Face) { f.Columns, f.Rows = int(c), int(r) })
 			})
 		}
-		for c := 1; c <= 12; c++ {
+		counts := []int{1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12}
+		typed := s.now().Columns
+		slices.SortStableFunc(counts, func(a, b int) int { return max(a-typed, typed-a) - max(b-typed, typed-b) })
+		for _, c := range counts {
 			unit := (w + 2*seam).Div(c)
 			if r := int((h + 2*seam) / unit); r > 0 && unit.Times(r) == h+2*seam {
 				s.face(fmt.Sprintf("%d × %d windows", c, r), func(f *plan.Face) { f.Columns, f.Rows, f.Unit = c, r, 0 })
@@ -354,7 +357,7 @@ func blocks(s *sifter) {
 // plainFace offers one piece of cloth.
 func plainFace(s *sifter) {
 	s.face("One piece of cloth", func(f *plan.Face) {
-		*f = plan.Face{Kind: plan.PlainFace, Cloth: first(f.Cloths, f.Cloth), Applique: f.Applique}
+		*f = f.Become(plan.Face{Kind: plan.PlainFace, Cloth: first(f.Cloths, f.Cloth)}, true)
 	})
 }
 

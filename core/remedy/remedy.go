@@ -94,7 +94,7 @@ func (s *sifter) with(do func(*plan.Plan)) plan.Plan {
 }
 
 func (s *sifter) offer(text string, q plan.Plan) bool {
-	if len(s.offers) >= mostOffers {
+	if len(s.offers) >= mostOffers || slices.ContainsFunc(s.offers, func(o Offer) bool { return o.Text == text }) {
 		return false
 	}
 	if s.further {

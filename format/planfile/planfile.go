@@ -114,7 +114,7 @@ func readTyped(file *object) (plan.Plan, error) {
 		p.Cover.Ease = plan.Axes{} // the cover follows the panel: the habit is for pads
 	}
 	r.into(reflect.ValueOf(&p).Elem(), file, "")
-	if r.problems = append(r.problems, twice(p)...); len(r.problems) > 0 {
+	if r.problems = append(append(r.problems, twice(p)...), keptAside(p)...); len(r.problems) > 0 {
 		return plan.Plan{}, r.problems
 	}
 	return p, nil

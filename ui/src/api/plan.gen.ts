@@ -156,6 +156,15 @@ band_length?: (string | number | null)
 flange?: (string | number)
 flaps?: Flaps
 /**
+ * Aside is what was decided of the pieces of hoods of other kinds, by the kind of the cover.
+ * It is not read until the cover is of that kind again.
+ */
+aside?: {
+[k: string]: {
+[k: string]: Piece
+}
+}
+/**
  * Wash is the shrinkage planned for, in percent, 0 to 25.
  */
 wash?: number
@@ -330,6 +339,13 @@ backed?: string
  * Applique shapes, in stacking order.
  */
 applique?: Shape[]
+/**
+ * Aside is the face as it was decided in other kinds, by kind. It is not read until the face
+ * is of that kind again.
+ */
+aside?: {
+[k: string]: Face
+}
 }
 export interface Patch {
 width?: (string | number)
@@ -464,6 +480,13 @@ backed?: string
  * Applique shapes, in stacking order.
  */
 applique?: Shape[]
+/**
+ * Aside is the face as it was decided in other kinds, by kind. It is not read until the face
+ * is of that kind again.
+ */
+aside?: {
+[k: string]: Face
+}
 }
 export interface Sash {
 width?: (string | number)
@@ -698,6 +721,12 @@ echo?: (string | number)
  * Free is how far apart the lines of free-motion quilting are on average; 0 for none.
  */
 free?: (string | number)
+/**
+ * Aside is what was decided of other patterns, by the name of the pattern. It is not read.
+ */
+aside?: {
+[k: string]: Quilting
+}
 }
 /**
  * LineFamily is one set of parallel quilting lines.
@@ -809,6 +838,92 @@ gap?: (string | number)
  * top-stitching closes it; 0 for none.
  */
 tab?: (string | number)
+/**
+ * Aside is what was decided for other closures, by the closure. It is not read.
+ */
+aside?: {
+[k: string]: Back1
+}
+}
+/**
+ * Back is the closure at the back. Which keys count depends on the kind.
+ */
+export interface Back1 {
+kind?: ("envelope" | "folded" | "lapped" | "buttons" | "ties" | "zip" | "sewn")
+/**
+ * Overlap of an envelope as laid: absent takes a quarter of the cover's width.
+ */
+overlap?: (string | number)
+/**
+ * Share of the cover's width that it overlaps, in percent, 0 to 100, where no
+ * overlap is given.
+ */
+share?: number
+/**
+ * Hem turned twice, first and second fold; an empty list on a selvedge.
+ */
+hem?: (string | number)[]
+/**
+ * Panels of an envelope: equal, or the two cut widths.
+ */
+panels?: ("equal" | [(string | number), (string | number)])
+/**
+ * Cloth of the back; absent: the back piece's face.
+ */
+cloth?: string
+/**
+ * Depth to which a folded back is folded.
+ */
+depth?: (string | number)
+/**
+ * Lined: folded back with a full lining.
+ */
+lined?: boolean
+/**
+ * Band of a lapped, buttoned or tied back, finished; 1 in or 25 mm when absent, wide
+ * enough for its buttons, which may take a third of a small cover.
+ */
+band?: (string | number)
+/**
+ * Tape width of a lapped back; ¾ in or 2 cm when absent.
+ */
+tape?: (string | number)
+/**
+ * Count of buttons or of pairs of ties; one each 4½ in when absent.
+ */
+count?: number
+/**
+ * Button is the width of a button; ¾ in or 2 cm, or what its band takes, when absent.
+ */
+button?: (string | number)
+/**
+ * Seam turned under beside a zip; the seam of the cover when absent.
+ */
+seam?: (string | number)
+/**
+ * Place of a zip.
+ */
+place?: ("across" | "side")
+/**
+ * Flap over a zip.
+ */
+flap?: (string | number)
+/**
+ * Gap left to turn through: sewn shut. Of a boxed cushion also the opening of
+ * the zip in its band.
+ */
+gap?: (string | number)
+/**
+ * Tab stands out along the gap of a back that is sewn shut, so that one line of
+ * top-stitching closes it; 0 for none.
+ */
+tab?: (string | number)
+/**
+ * Aside is what was decided for other closures, by the closure. It is not read.
+ */
+aside?: {
+[k: string]: Back1
+}
 }
 export interface Edges {
 piping?: Piping
@@ -822,6 +937,7 @@ inside?: ("zigzag" | "overlock" | "pinked" | "bound" | "enclosed" | "raw")
  * so that its gap is caught: below its seam; half of it when absent.
  */
 topstitch?: (string | number)
+aside?: Trimmings
 }
 /**
  * Piping is cord in a strip of cloth, caught in a seam.
@@ -864,6 +980,10 @@ grain?: ("bias" | "straight")
  * Cloth of the strips; the first one when absent.
  */
 cloth?: string
+}
+export interface Trimmings {
+piping?: Piping
+binding?: Binding
 }
 /**
  * Fitting is something put on a piece. Which keys count depends on the kind.
@@ -921,6 +1041,9 @@ bottom?: (string | number)
 edge?: ("left" | "right" | "top" | "bottom")
 middle?: boolean
 }
+/**
+ * Layers is the stack under a face.
+ */
 export interface Layers1 {
 batting?: Batting
 /**

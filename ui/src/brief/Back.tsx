@@ -7,11 +7,13 @@ import { useState } from "react";
 import type { BackShown, Choice as Closing, Reckoning } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
 import { useStarts } from "../api/queries";
+import { alike, become, forget, type Keeping } from "../plan/aside";
 import { usePlan } from "../plan/context";
 import { get, put } from "../plan/path";
 import { Mark } from "../sheet/Closure";
 import { mm } from "../sheet/PieceDrawing";
 import { Len, T } from "../words/T";
+import { Aside } from "./Aside";
 import { Choice } from "./Choice";
 import { useLetters } from "./sentences";
 import { Findings } from "./Thread";
@@ -21,7 +23,9 @@ import { Value } from "./Value";
 export function Back() {
   const { value, rework, reckoning } = usePlan();
   const letters = useLetters();
-  const { closures, close, now } = useClosures();
+  const { closures, close, now, back } = useClosures();
+  const { edit } = usePlan();
+  const named = (key: string) => closures.find((c) => c.key === key)?.name ?? key;
   const cloth = String(get(value("/pieces/back/face"), "/cloth") ?? value("/back/cloth") ?? "");
   const waits = reckoning.measured_front === undefined;
   const Words = words[now];
@@ -44,23 +48,40 @@ export function Back() {
         />
         {Words && <Words />}. <Opens reckoning={reckoning} /> {waits ? "Cut after the front is measured." : <MeasuredFront />}
       </p>
+      <Aside
+        kept={back.aside}
+        of="closure of the back"
+        name={named}
+        bring={close}
+        drop={(key) => edit("/back", forget(back, key), `${named(key)} forgotten`)}
+      />
       <Compare />
     </>
   );
+}
+
+/** A closure as it stands in a plan. */
+interface Closed extends Keeping<Closed> {
+  kind?: string;
+  cloth?: string;
 }
 
 /** The closures a cushion can have, the one it has, and a way to take another. */
 function useClosures() {
   const { value, rework, reckoning } = usePlan();
   const closures = useStarts(String(value("/units") ?? "in")).data?.closures ?? [];
-  const back = (value("/back") ?? {}) as Record<string, unknown>;
+  const back = (value("/back") ?? {}) as Closed;
+  const now = reckoning.closure;
+  const begun = (key: string) => closures.find((c) => c.key === key)?.back as Closed | undefined;
   const close = (key: string) => {
-    const chosen = closures.find((c) => c.key === key);
-    if (!chosen) return;
-    const cloth = back.cloth ? { cloth: back.cloth } : {};
-    rework((plan) => put(plan, "/back", { ...chosen.back, ...cloth }), chosen.name);
+    const next = begun(key);
+    if (!next) return;
+    const was = { ...back, kind: back.kind ?? begun(now)?.kind };
+    const { cloth, aside: _, ...own } = was;
+    const closed = become(was, now, key, next, !alike(own, begun(now)));
+    rework((plan) => put(plan, "/back", cloth ? { ...closed, cloth } : closed), closures.find((c) => c.key === key)?.name ?? key);
   };
-  return { closures, close, now: reckoning.closure };
+  return { closures, close, now, back };
 }
 
 /** What is decided for each closure. */

@@ -1,3 +1,4 @@
+import type { KeyboardEvent } from "react";
 import { usePlan } from "../plan/context";
 
 export interface Option {
@@ -5,6 +6,16 @@ export interface Option {
   name: string;
   /** What stands in the sentence, when it is shorter than the name. */
   shown?: string;
+}
+
+/**
+ * Arrows open the list: on a closed one they would take each of its choices in turn, and what stands
+ * behind a choice may be a front.
+ */
+function openList(e: KeyboardEvent<HTMLSelectElement>) {
+  if (e.key !== "ArrowDown" && e.key !== "ArrowUp") return;
+  e.preventDefault();
+  e.currentTarget.showPicker();
 }
 
 /** A choice set in a sentence: a real list that looks like its words. */
@@ -26,7 +37,7 @@ export function Choice({
       <span className="value-shown" aria-hidden="true">
         {shown}
       </span>
-      <select aria-label={label} value={value} onChange={(e) => choose(e.target.value)}>
+      <select aria-label={label} value={value} onChange={(e) => choose(e.target.value)} onKeyDown={openList}>
         {options.some((o) => o.value === value) || <option value={value}>{shown}</option>}
         {options.map((o) => (
           <option key={o.value} value={o.value}>

@@ -4,14 +4,16 @@ import type { Piece } from "../api/api.gen";
 import { ask } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { startsQuery, useChange, useSamples } from "../api/queries";
+import { forget } from "../plan/aside";
 import { usePlan } from "../plan/context";
 import { get, put, within } from "../plan/path";
 import { dressed } from "../words/fractions";
 import { Len } from "../words/T";
+import { Aside } from "./Aside";
 import { Choice } from "./Choice";
 import { Field } from "./Field";
 import { useConfigs } from "./Pieces";
-import { type Line, patternOf, patterns, type QuiltingDoc, some } from "./quilting";
+import { type Line, otherwise, patternOf, patterns, type QuiltingDoc, some } from "./quilting";
 import { useLetters } from "./sentences";
 import { said, Value } from "./Value";
 
@@ -66,15 +68,7 @@ function LayersOf({ name, lead }: { name: string; lead: string }) {
   const hasUnder = count > 0 || lining !== "";
 
   const choosePattern = (next: string) =>
-    rework(
-      (plan) =>
-        put(
-          plan,
-          `${piece}/quilting`,
-          patterns[next]?.make(lines[0]?.pitch ?? (some(quilting.echo) ? quilting.echo : quilting.free) ?? "1 in"),
-        ),
-      patterns[next]?.name ?? "quilting",
-    );
+    rework((plan) => put(plan, `${piece}/quilting`, otherwise(quilting, next)), patterns[next]?.name ?? "quilting");
   const chooseBatting = (next: string) =>
     rework(
       (plan) => batted(ownLayers(plan), piece, Number(next), of("layers", "/batting/loft")),
@@ -233,6 +227,13 @@ function LayersOf({ name, lead }: { name: string; lead: string }) {
           </span>
         )}
       </p>
+      <Aside
+        kept={quilting.aside}
+        of={labelled("quilting")}
+        name={(key) => patterns[key]?.name ?? "quilted in lines of my own"}
+        bring={choosePattern}
+        drop={(key) => rework((plan) => put(plan, `${piece}/quilting`, forget(quilting, key)), "quilting forgotten")}
+      />
       {quilted && <TakeUp name={name} />}
     </>
   );

@@ -1,8 +1,8 @@
-import type { Plan } from "../api/plan.gen";
 import { useStarts } from "../api/queries";
+import { forget, otherHood } from "../plan/aside";
 import { usePlan } from "../plan/context";
-import { put } from "../plan/path";
 import { Len } from "../words/T";
+import { Aside } from "./Aside";
 import { Choice, PlanChoice } from "./Choice";
 import { Value } from "./Value";
 
@@ -11,6 +11,8 @@ const hoods = [
   { value: "band-hood", name: "A banded hood" },
   { value: "skirt-hood", name: "A skirted hood" },
 ];
+
+const named = (kind: string) => hoods.find((h) => h.value === kind)?.name.toLowerCase() ?? kind;
 
 /** How the cover relates to what it covers. */
 export function Cover() {
@@ -115,11 +117,13 @@ function Corners({ tapered }: { tapered?: boolean }) {
   const plate = value("/cover/corners/plate");
   const kind = String(value("/cover/corners/kind") ?? "square");
   const now = kind === "round" ? (plate !== undefined && plate !== "0" ? "plate" : "radius") : kind;
+  // What was decided of other corners stays there, and is not read.
+  const { plate: drawn, ...others } = (value("/cover/corners") ?? {}) as Record<string, unknown>;
   const corners: Record<string, unknown> = {
-    square: { kind: "square" },
-    plate: { kind: "round", plate: starts?.plate },
-    radius: { kind: "round", radius: starts?.radius },
-    tapered: { kind: "tapered", taper: starts?.taper },
+    square: { ...others, plate: drawn, kind: "square" },
+    plate: { ...others, kind: "round", plate: drawn ?? starts?.plate },
+    radius: { radius: starts?.radius, ...others, kind: "round" },
+    tapered: { taper: starts?.taper, ...others, plate: drawn, kind: "tapered" },
   };
   const choose = (next: string) => edit("/cover/corners", corners[next], `corners ${next}`);
   return (
@@ -164,89 +168,88 @@ function Hood() {
   const kind = String(value("/cover/kind"));
   const wayRound = drawn.pieces.find((p) => p.name === "band")?.trimmed.height.exact;
   const finish = String(value("/cover/bottom/finish") || "bound");
+  const bottom = (value("/cover/bottom") ?? {}) as object;
   const band = value("/cover/band_length");
+  const hood = (next: string) => rework((plan) => otherHood(plan, next), named(next));
   return (
-    <p>
-      <Choice
-        label="Kind of hood"
-        value={kind}
-        options={hoods}
-        choose={(next) =>
-          rework((plan) => {
-            // Pieces go by other names in another hood; what is decided for all of them stays.
-            const common = plan.pieces?.["*"] ?? Object.values(plan.pieces ?? {})[0];
-            const pieces: Plan["pieces"] = common ? { "*": common } : {};
-            return put({ ...plan, pieces }, "/cover/kind", next);
-          }, `${next}`)
-        }
+    <>
+      <p>
+        <Choice label="Kind of hood" value={kind} options={hoods} choose={hood} />, loose by{" "}
+        <Value path="/cover/ease/length" label="Ease in length" /> in length, <Value path="/cover/ease/depth" label="Ease in depth" /> in
+        depth and <Value path="/cover/ease/height" label="Ease in height" /> in height. Seams are{" "}
+        <Value path="/cover/seam" label="Seam allowance" />, <Corners />; the stack is{" "}
+        <Value path="/cover/bulk" label="Bulk of the stack" /> thick inside. The bottom is{" "}
+        <Choice
+          label="Bottom edge"
+          value={finish}
+          options={[
+            { value: "bound", name: "bound" },
+            { value: "hem", name: "hemmed" },
+            { value: "raw", name: "left raw" },
+          ]}
+          choose={(next) =>
+            edit("/cover/bottom", { ...(next === "hem" && { width: starts?.hem }), ...bottom, finish: next }, `bottom ${next}`)
+          }
+        />
+        {finish === "hem" && (
+          <>
+            {" "}
+            <Value path="/cover/bottom/width" label="Width of the hem" />
+          </>
+        )}
+        .
+        {kind === "wrap-hood" && (
+          <>
+            {" "}
+            The top is{" "}
+            <Choice
+              label="Top of the hood"
+              value={value("/cover/split_top") === true ? "split" : "whole"}
+              options={[
+                { value: "whole", name: "in one piece" },
+                { value: "split", name: "split by a seam, for a one-way print" },
+              ]}
+              choose={(next) => edit("/cover/split_top", next === "split", `top ${next}`)}
+            />
+            .
+          </>
+        )}
+        {kind === "band-hood" && (
+          <>
+            {" "}
+            A band is{" "}
+            <Choice
+              label="A band already cut"
+              value={band ? "cut" : "none"}
+              options={[
+                { value: "none", name: "still to be cut" },
+                { value: "cut", name: "already cut" },
+              ]}
+              choose={(next) =>
+                edit(
+                  "/cover/band_length",
+                  next === "cut" ? wayRound : undefined,
+                  next === "cut" ? "a band already cut" : "band still to be cut",
+                )
+              }
+            />
+            {Boolean(band) && (
+              <>
+                , <Value path="/cover/band_length" label="Length of the band" /> long
+              </>
+            )}
+            .
+          </>
+        )}
+      </p>
+      <Aside
+        kept={value("/cover/aside") as Record<string, unknown> | undefined}
+        of="the hood"
+        name={(of) => `what its pieces were as ${named(of)}`}
+        bring={hood}
+        drop={(of) => rework((plan) => ({ ...plan, cover: forget(plan.cover as never, of) }), `${named(of)} forgotten`)}
       />
-      , loose by <Value path="/cover/ease/length" label="Ease in length" /> in length,{" "}
-      <Value path="/cover/ease/depth" label="Ease in depth" /> in depth and <Value path="/cover/ease/height" label="Ease in height" /> in
-      height. Seams are <Value path="/cover/seam" label="Seam allowance" />, <Corners />; the stack is{" "}
-      <Value path="/cover/bulk" label="Bulk of the stack" /> thick inside. The bottom is{" "}
-      <Choice
-        label="Bottom edge"
-        value={finish}
-        options={[
-          { value: "bound", name: "bound" },
-          { value: "hem", name: "hemmed" },
-          { value: "raw", name: "left raw" },
-        ]}
-        choose={(next) =>
-          edit("/cover/bottom", next === "hem" ? { finish: "hem", width: starts?.hem } : { finish: next }, `bottom ${next}`)
-        }
-      />
-      {finish === "hem" && (
-        <>
-          {" "}
-          <Value path="/cover/bottom/width" label="Width of the hem" />
-        </>
-      )}
-      .
-      {kind === "wrap-hood" && (
-        <>
-          {" "}
-          The top is{" "}
-          <Choice
-            label="Top of the hood"
-            value={value("/cover/split_top") === true ? "split" : "whole"}
-            options={[
-              { value: "whole", name: "in one piece" },
-              { value: "split", name: "split by a seam, for a one-way print" },
-            ]}
-            choose={(next) => edit("/cover/split_top", next === "split", `top ${next}`)}
-          />
-          .
-        </>
-      )}
-      {kind === "band-hood" && (
-        <>
-          {" "}
-          A band is{" "}
-          <Choice
-            label="A band already cut"
-            value={band ? "cut" : "none"}
-            options={[
-              { value: "none", name: "still to be cut" },
-              { value: "cut", name: "already cut" },
-            ]}
-            choose={(next) =>
-              edit(
-                "/cover/band_length",
-                next === "cut" ? wayRound : undefined,
-                next === "cut" ? "a band already cut" : "band still to be cut",
-              )
-            }
-          />
-          {Boolean(band) && (
-            <>
-              , <Value path="/cover/band_length" label="Length of the band" /> long
-            </>
-          )}
-          .
-        </>
-      )}
-    </p>
+    </>
   );
 }
 

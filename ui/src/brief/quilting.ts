@@ -1,3 +1,5 @@
+import { alike, become, type Keeping } from "../plan/aside";
+
 /** A family of quilting lines as it stands in a plan. */
 export interface Line {
   pitch?: string | number;
@@ -6,7 +8,7 @@ export interface Line {
 }
 
 /** A quilting as it stands in a plan. */
-export interface QuiltingDoc {
+export interface QuiltingDoc extends Keeping<QuiltingDoc> {
   lines?: Line[];
   pair?: string | number;
   ditch?: boolean;
@@ -44,6 +46,15 @@ export function patternOf(q: QuiltingDoc): string {
 }
 
 const anglesOf = (key: string) => (patterns[key]?.make("1 in").lines ?? []).map((l) => l.angle ?? 0).join();
+
+/** A quilting in another pattern, its lines as far apart; what was decided of this one is kept. */
+export function otherwise(q: QuiltingDoc, next: string): QuiltingDoc {
+  const { aside: _, ...own } = q;
+  const now = patternOf(q);
+  const apart = q.lines?.[0]?.pitch ?? (some(q.echo) ? q.echo : q.free) ?? "1 in";
+  const decided = now !== "none" && !alike(own, patterns[now]?.make(apart));
+  return become(q, now, next, patterns[next]?.make(apart) ?? {}, decided);
+}
 
 /** A length that is not nothing. */
 export const some = (l: unknown) => l !== undefined && l !== 0 && l !== "0";

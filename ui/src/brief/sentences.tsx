@@ -2,8 +2,9 @@ import type { Reckoning } from "../api/api.gen";
 import type { Plan } from "../api/plan.gen";
 import { useCloths, useStarts } from "../api/queries";
 import { Swatch } from "../cloth/Swatch";
+import { alike } from "../plan/aside";
 import { usePlan } from "../plan/context";
-import { put } from "../plan/path";
+import { get, put } from "../plan/path";
 import { letterOf } from "../sheet/Seams";
 import { Len } from "../words/T";
 import { Choice, PlanChoice } from "./Choice";
@@ -21,6 +22,21 @@ const grains = [
   { value: "straight", name: "on the straight grain" },
 ];
 
+type Trimming = "piping" | "binding";
+
+/** The edges without their piping or their binding, kept aside where something was decided of it. */
+function trimmed(edges: unknown, what: Trimming, decided: boolean): unknown {
+  const had = get(edges, `/${what}`);
+  const next = put(edges, `/${what}`, undefined);
+  return decided ? put(next, `/aside/${what}`, had) : next;
+}
+
+/** The edges with a piping or a binding; none of it is aside any more. */
+function dressedUp(edges: unknown, what: Trimming, next: unknown): unknown {
+  const aside = Object.entries((get(edges, "/aside") ?? {}) as object).filter(([key]) => key !== what);
+  return put(put(edges, `/${what}`, next), "/aside", aside.length > 0 ? Object.fromEntries(aside) : undefined);
+}
+
 /** Cord in the seam, or none. */
 function Piping() {
   const { value, edit, reckoning } = usePlan();
@@ -28,10 +44,18 @@ function Piping() {
   const letters = useLetters();
   const piping = value("/edges/piping");
   const now = !piping ? "none" : value("/edges/piping/bought") === true ? "bought" : "made";
-  const made: Record<string, unknown> = {
-    none: undefined,
-    made: { cord: starts?.cord, cloth: letters[0]?.value },
-    bought: { cord: starts?.cord, bought: true },
+  const begun = { made: { cord: starts?.cord, cloth: letters[0]?.value }, bought: { cord: starts?.cord, bought: true } };
+  const choose = (next: string) => {
+    const label = `piping: ${next}`;
+    if (next === "none")
+      return edit("/edges", trimmed(value("/edges"), "piping", !alike(piping, begun[now === "bought" ? now : "made"])), label);
+    const had = (piping ?? value("/edges/aside/piping") ?? begun[next as "made" | "bought"]) as Record<string, unknown>;
+    const { bought: _, ...strip } = had;
+    return edit(
+      "/edges",
+      dressedUp(value("/edges"), "piping", next === "bought" ? { ...strip, bought: true } : { cloth: letters[0]?.value, ...strip }),
+      label,
+    );
   };
   return (
     <>
@@ -44,7 +68,7 @@ function Piping() {
           { value: "made", name: "piped" },
           { value: "bought", name: "piped with bought piping" },
         ]}
-        choose={(next) => edit("/edges/piping", made[next], `piping: ${next}`)}
+        choose={choose}
       />
       {now === "made" && (
         <>
@@ -68,12 +92,19 @@ function Binding() {
   const finish = String(value("/cover/bottom/finish") || "bound");
   if (value("/object/kind") !== "box" || finish !== "bound") return null;
   const style = value("/edges/binding") ? String(value("/edges/binding/style") ?? "double") : "none";
-  const choose = (next: string) =>
+  const choose = (next: string) => {
+    const begun = { shows: starts?.shows, cloth: letters[0]?.value };
+    const now = value("/edges/binding");
+    const had = (now ?? value("/edges/aside/binding") ?? begun) as Record<string, unknown>;
+    const edges = value("/edges");
     edit(
-      "/edges/binding",
-      next === "none" ? undefined : { shows: value("/edges/binding/shows") ?? starts?.shows, style: next, cloth: letters[0]?.value },
+      "/edges",
+      next === "none"
+        ? trimmed(edges, "binding", !alike(now, { ...begun, style }))
+        : dressedUp(edges, "binding", { cloth: letters[0]?.value, ...had, style: next }),
       `binding: ${next}`,
     );
+  };
   return (
     <>
       {" "}

@@ -1,5 +1,7 @@
 import { useState } from "react";
 import { sentence } from "../../api/client";
+import { forget } from "../../plan/aside";
+import { Aside } from "../Aside";
 import { Choice } from "../Choice";
 import { useLetters } from "../sentences";
 import { Applique } from "./Applique";
@@ -28,6 +30,8 @@ const kinds = [
   { value: "windows", name: "Folded windows" },
 ];
 
+const lower = (kind: string) => kinds.find((k) => k.value === kind)?.name.toLowerCase() ?? kind;
+
 const known = new Set(kinds.map((k) => k.value));
 
 /** What a face is made of. */
@@ -36,11 +40,20 @@ export function Face() {
   const [refused, refuse] = useState<string | null>(null);
   const label = inner ? `Kind of part ${Number(/(\d+)\/face$/.exec(inner)?.[1]) + 1}` : `Kind of ${title}`;
   const choose = (next: string) =>
-    begin(next, `${title}: ${kinds.find((k) => k.value === next)?.name.toLowerCase()}`).then(
+    begin(next, `${title}: ${lower(next)}`).then(
       () => refuse(null),
       (error) => refuse(sentence(error)),
     );
   const Words = words[kind];
+  const aside = (
+    <Aside
+      kept={face.aside as Record<string, unknown> | undefined}
+      of={inner ? label.toLowerCase() : title}
+      name={lower}
+      bring={choose}
+      drop={(of) => become(forget(face, of), `${title}: ${lower(of)} forgotten`)}
+    />
+  );
   if (shared && kind !== "plain") {
     return (
       <p>
@@ -57,6 +70,7 @@ export function Face() {
         <Choice label={label} value={kind} options={known.has(kind) ? kinds : [...kinds, { value: kind, name: kind }]} choose={choose} />
         {Words && <Words />}
       </p>
+      {aside}
       {refused && (
         <p role="alert" className="problem">
           {refused}
