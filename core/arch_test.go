@@ -24,7 +24,7 @@ var rooms = []string{
 
 // plainLibrary is all that the rules of the trade need of the standard library:
 // no files, no clock, no network, no database, no JSON.
-var plainLibrary = []string{"cmp", "errors", "fmt", "maps", "math", "math/big", "math/bits", "math/rand/v2", "slices", "sort", "strconv", "strings", "unicode", "unicode/utf8"}
+var plainLibrary = []string{"cmp", "errors", "fmt", "maps", "math", "math/big", "math/bits", "math/rand/v2", "reflect", "slices", "sort", "strconv", "strings", "unicode", "unicode/utf8"}
 
 // imports maps each package below the root to what its files import.
 func imports(t *testing.T) map[string][]string {

@@ -86,7 +86,9 @@ func inCloths(t *rapid.T, p plan.Plan, f plan.Face) string {
 }
 
 func keysDiffer(t *rapid.T, p plan.Plan) {
-	p.Keys(func(path string, key ref.Key, first bool) { assert.True(t, first, "%s has the key of another part", path) })
+	p.Keys(func(path string, key ref.Key, first bool) {
+		assert.True(t, first, "%s has the key of another part", path)
+	})
 }
 
 // What is kept aside changes nothing of what is reckoned.
