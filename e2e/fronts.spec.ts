@@ -338,3 +338,17 @@ test("looking at other kinds loses nothing: what was decided is kept aside, and 
   await expect(cuts(page)).toHaveText(before);
   await expect(aside).toHaveCount(0);
 });
+
+test("a front with borders and colourways comes back from every other kind as it was", async ({ page, demo }) => {
+  const at = "pinwheel-cushion-for-the-reading-corner";
+  const { plan: before } = await stored(demo, at);
+  await open(page, `${demo.url}/plans/${at}`);
+  const cut = (await cuts(page).textContent()) ?? "";
+  for (const kind of ["strips", "checker", "stack", "found", "gathered", "windows", "plain", "grid"]) {
+    await pick(page, "Kind of front", kind);
+    await expect(page.getByLabel("Kind of front")).toHaveValue(kind);
+  }
+  await saved(page);
+  await expect(cuts(page)).toHaveText(cut);
+  expect((await stored(demo, at)).plan.pieces.front).toEqual(before.pieces.front);
+});
