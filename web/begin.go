@@ -211,6 +211,11 @@ func (s *server) begin(c *echo.Context) error {
 	for key, size := range in.Sizes {
 		object[key] = size
 	}
+	if typed, err := json.Marshal(doc); err == nil {
+		if measured, err := planfile.Read(typed); err == nil {
+			doc["cover"] = planfile.Full(measured.Sized())["cover"]
+		}
+	}
 	return c.JSON(http.StatusOK, doc)
 }
 

@@ -246,6 +246,9 @@ func (s *server) face(c *echo.Context) error {
 	if in.Kind != "" && !slices.Contains(plan.FaceKind("").Values(), in.Kind) {
 		return planfile.Problems{{Path: "/kind", Text: "There is no face of that kind."}}
 	}
+	if why, unfit := reckon.Unfit(p, in.Piece, plan.FaceKind(in.Kind)); unfit && in.Path == "" {
+		return planfile.Problems{{Path: "/kind", Text: why.Text + " " + why.Remedy}}
+	}
 	face, ok := reckon.BeginFace(p, in.Piece, in.Path, plan.FaceKind(in.Kind))
 	if in.Kind == "" {
 		face, ok = reckon.SplitFace(p, in.Piece, in.Path)

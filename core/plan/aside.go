@@ -64,3 +64,21 @@ func (f Face) Decides(begun Face) bool {
 	}
 	return !reflect.DeepEqual(bare(f), bare(begun))
 }
+
+// Closed is the back of a cushion as one of another closure: as it was kept aside, or as that
+// begins. The one there is is kept aside in its turn.
+func (p Plan) Closed(c Closure) Back {
+	settled, was, kept := p.Settle().Back, p.Back, maps.Clone(p.Back.Aside)
+	if kept == nil {
+		kept = map[string]Back{}
+	}
+	was.Kind, was.Aside = settled.Kind, nil
+	kept[settled.Closure()] = was
+	delete(kept, c.Key)
+	next := c.On(p)
+	next.Cloth = was.Cloth
+	if len(kept) > 0 {
+		next.Aside = kept
+	}
+	return next
+}

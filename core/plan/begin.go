@@ -104,6 +104,17 @@ func Begin(thing string, unit length.Unit, h Habits, cloth Cloth) (p Plan, ok bo
 	return p, true
 }
 
+// Sized is a plan that begins, once its object is measured: the flaps of a jacket are as deep as
+// usual, or a quarter of the way round a small book, so that there is room between them.
+func (p Plan) Sized() Plan {
+	round := max(p.Object.Wrap, 2*p.Object.Board+p.Object.Spine)
+	if p.Cover.Kind == Jacket && round > 0 && p.Habits.Step > 0 {
+		flap := min(StartsIn(p.Units).Flap, (round / 4).Floor(p.Habits.Step))
+		p.Cover.Flaps.Depth = Pair{Front: flap, Back: flap}
+	}
+	return p
+}
+
 // Starts are the sizes that decisions begin with when they are first taken.
 // Common practice.
 type Starts struct {

@@ -32,6 +32,19 @@ func Closures(unit length.Unit) []Closure {
 	}
 }
 
+// On is what is decided for the closure on a cushion where nothing is kept of it: what it begins
+// with, the flap over a zip no wider than a quarter of a small cover.
+func (c Closure) On(p Plan) Back {
+	if kept, ok := p.Back.Aside[c.Key]; ok {
+		return kept
+	}
+	b := c.Back
+	if most := (p.Object.Width + p.Cover.Ease.Width) / 4; b.Flap > 0 && most > 0 && p.Habits.Step > 0 {
+		b.Flap = min(b.Flap, most.Floor(p.Habits.Step))
+	}
+	return b
+}
+
 // Closure is the key of the closure a settled back is made as.
 func (b Back) Closure() string {
 	switch {

@@ -1,10 +1,12 @@
 package reckon
 
 import (
+	"slices"
 	"strconv"
 	"strings"
 
 	"umschlag/core/cover"
+	"umschlag/core/finding"
 	"umschlag/core/gridfit"
 	"umschlag/core/length"
 	"umschlag/core/plan"
@@ -55,6 +57,26 @@ func firstCloths(f plan.Face) []string {
 		cloths = []string{f.Ground, f.Show}
 	}
 	return cloths
+}
+
+// Unfit says why a face of a kind cannot begin on a piece: only folded windows fill no other
+// sizes than those their units make. ok is false where nothing speaks against it, and where there is
+// one to come back.
+func Unfit(p plan.Plan, config string, kind plan.FaceKind) (why finding.Finding, ok bool) {
+	r, face, size, found := faceAt(p, config, "")
+	if !found || kind != plan.WindowsFace || face.Aside[string(kind)] != nil {
+		return finding.Finding{}, false
+	}
+	begun, q := r.begun(face, size, kind), p.Unshared()
+	own := q.Pieces[config]
+	own.Face = &begun
+	q.Pieces[config] = own
+	for _, f := range Reckon(q, nil).Findings {
+		if f.Code == "windows-do-not-fill" || f.Code == "windows-small" {
+			return f, true
+		}
+	}
+	return finding.Finding{}, false
 }
 
 // typed is a face of a piece without what follows from other decisions; the path leads to one.
@@ -178,13 +200,17 @@ func (r *run) begun(old plan.Face, size sum.Size, kind plan.FaceKind) plan.Face 
 	return plan.Face{Kind: kind, Cloth: first}
 }
 
+// leastUnit of folded windows that are offered: in smaller ones little of a window is left beside
+// its folds. Common practice.
+const leastUnit = 3 * length.Inch / 2
+
 // windowed is folded units of about 3 in or 8 cm that fit both ways: as many as make the
 // sides come out nearest.
 func (r *run) windowed(ground, show string, size sum.Size) plan.Face {
 	w, h := size.Width.Total()+2*r.p.Cover.Seam, size.Height.Total()+2*r.p.Cover.Seam
 	best := plan.Face{Kind: plan.WindowsFace, Ground: ground, Show: show, Columns: 1, Rows: 1}
 	off := length.Length(0)
-	for c := 1; c <= 12; c++ {
+	for c := 1; c <= 12 && (c == 1 || w.Div(c) >= leastUnit); c++ {
 		n := max(1, int((h.Float()*float64(c)/w.Float())+0.5))
 		miss := (w.Times(n) - h.Times(c)).Abs() // 0 where the units are square
 		unit := (w.Div(c) - 3*length.Inch).Abs()
@@ -195,15 +221,52 @@ func (r *run) windowed(ground, show string, size sum.Size) plan.Face {
 	return best
 }
 
+// startsOn are the sizes that decisions begin with on a cover: each the usual one, or halved until
+// it suits the cover.
+func startsOn(p plan.Plan) Starts {
+	usual, text := plan.StartsIn(p.Units), length.Style{Unit: p.Units}.Plain
+	corner := func(usual length.Length, shape func(length.Length) plan.Corners) string {
+		for l := usual; l >= p.Habits.Step && p.Habits.Step > 0; l = (l / 2).Floor(p.Habits.Step) {
+			q := p
+			q.Cover.Corners = shape(l)
+			if _, found := cover.Pieces(q); !slices.ContainsFunc(found, func(f finding.Finding) bool { return finding.Within(f.About, "/cover/corners") }) {
+				return text(l)
+			}
+		}
+		return text(usual)
+	}
+	p.Back.Aside = nil
+	var flap length.Length
+	for _, closure := range plan.Closures(p.Units) {
+		flap = max(flap, closure.On(p).Flap)
+	}
+	return Starts{
+		Radius: corner(usual.Radius, func(l length.Length) plan.Corners { return plan.Corners{Kind: plan.RoundCorners, Radius: l} }),
+		Plate:  corner(usual.Plate, func(l length.Length) plan.Corners { return plan.Corners{Kind: plan.RoundCorners, Plate: l} }),
+		Taper:  corner(usual.Taper, func(l length.Length) plan.Corners { return plan.Corners{Kind: plan.TaperedCorners, Taper: l} }),
+		Flap:   text(flap),
+	}
+}
+
+// cuttable is how large a patch may be to come out of every cloth, at most a size.
+func (r *run) cuttable(most length.Length) length.Length {
+	for _, cloth := range r.p.Cloths {
+		if cloth.Usable != nil {
+			most = min(most, *cloth.Usable-2*r.p.Cover.Seam-r.p.Habits.Step)
+		}
+	}
+	return max(most, r.p.Habits.Step)
+}
+
 // grid is the best grid of four or so across, or one that is fitted.
 func (r *run) grid(letters []string, w, h length.Length) plan.Face {
 	f := plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Fit: true}, Cloths: letters, Order: plan.Order{Kind: plan.Alternate},
 		Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: letters[0]}}}
 	long, short := max(w, h), min(w, h)
-	if 4*long <= 5*short { // near to a square, four by four and a border is a good start
+	if 4*long <= 5*short && short.Div(f.Columns) <= r.cuttable(short) { // near to a square, four by four and a border is a good start
 		return f
 	}
-	best := gridfit.Best(gridfit.Order{Width: w, Height: h, Seam: r.p.Cover.Seam, Step: r.p.Habits.Step, Least: min(short/4, length.Inch), Most: short, Border: gridfit.Bordered, Style: r.style})
+	best := gridfit.Best(gridfit.Order{Width: w, Height: h, Seam: r.p.Cover.Seam, Step: r.p.Habits.Step, Least: min(short/4, length.Inch), Most: r.cuttable(short), Border: gridfit.Bordered, Style: r.style})
 	if len(best) == 0 {
 		f.Columns, f.Rows = max(1, int(w/short)), max(1, int(h/short))
 		return f

@@ -28,7 +28,7 @@ type Choice struct {
 
 // Closures reckons the plan with each closure a cushion can have; a cover without a
 // back of its own has none. The closure chosen is reckoned as it is decided, the
-// others as they begin.
+// others as they were kept or as they begin.
 func Closures(p plan.Plan, w *Workshop) []Choice {
 	out := []Choice{}
 	if p.Cover.Kind != plan.Cushion {
@@ -38,7 +38,7 @@ func Closures(p plan.Plan, w *Workshop) []Choice {
 	for _, kind := range plan.Closures(p.Units) {
 		q := p
 		if kind.Key != now {
-			q.Back = kind.Back
+			q.Back = kind.On(p)
 			q.Back.Cloth = p.Back.Cloth
 		}
 		r := Reckon(q, w)

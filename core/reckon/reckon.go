@@ -89,7 +89,7 @@ func reckoned(p plan.Plan, w *Workshop) *run {
 }
 
 func empty(p plan.Plan) Reckoning {
-	return Reckoning{Format: Format, Title: p.Title, Closure: p.Back.Closure(), MeasuredFront: measuredFront(p), Slots: slots(p), Schools: p.Habits.Chosen(),
+	return Reckoning{Format: Format, Title: p.Title, Closure: p.Back.Closure(), MeasuredFront: measuredFront(p), Slots: slots(p), Starts: startsOn(p), Schools: p.Habits.Chosen(),
 		Pieces: []Piece{}, Cuts: []Cut{}, Lengths: []Notion{}, Joins: []Join{}, Net: [][][]Spot{}, Strips: []Strips{}, Fittings: []Fitting{}, Counts: map[string]int{}, Cloths: []ClothNeed{},
 		Sums: map[string][]Term{}, Steps: []Step{}, Piles: []Pile{}, Remedies: []fit.Remedy{}, Findings: []finding.Finding{}}
 }
@@ -116,7 +116,7 @@ func measuredFront(p plan.Plan) *int {
 // cutting list is worse than none.
 func withoutHalves(out Reckoning) Reckoning {
 	blank := empty(plan.Plan{Title: out.Title})
-	blank.Closure, blank.MeasuredFront, blank.Slots = out.Closure, out.MeasuredFront, out.Slots
+	blank.Closure, blank.MeasuredFront, blank.Slots, blank.Starts = out.Closure, out.MeasuredFront, out.Slots, out.Starts
 	blank.Findings = out.Findings
 	return blank
 }

@@ -26,6 +26,16 @@ type Size struct {
 	Height L `json:"height"`
 }
 
+// Starts are sizes that decisions begin with: the usual ones, or what a small cover takes. In the
+// notation of plan files.
+type Starts struct {
+	// Radius and Plate of round corners, Taper of tapered ones, Flap over a zip.
+	Radius string `json:"radius"`
+	Plate  string `json:"plate"`
+	Taper  string `json:"taper"`
+	Flap   string `json:"flap"`
+}
+
 // Reckoning is everything that follows from a plan. Counts are for one cover;
 // copies multiply cloths and lays only.
 type Reckoning struct {
@@ -34,7 +44,9 @@ type Reckoning struct {
 	// Settled is the plan with every default written out.
 	Settled any `json:"settled,omitempty"`
 	// Slots are the pieces that the plan decides about, also where it cannot be cut.
-	Slots   []Slot     `json:"slots"`
+	Slots []Slot `json:"slots"`
+	// Starts are the sizes that decisions begin with on a cover of this size.
+	Starts  Starts     `json:"starts"`
 	Pieces  []Piece    `json:"pieces"`
 	Cuts    []Cut      `json:"cuts"`
 	Lengths []Notion   `json:"lengths"`

@@ -86,11 +86,7 @@ func closures(s *sifter) {
 	now := s.plan.Settle().Back.Closure()
 	for _, c := range plan.Closures(s.plan.Units) {
 		if c.Key != now && len(s.offers) < 3 {
-			s.change("It closes with "+c.Name, func(p *plan.Plan) {
-				cloth := p.Back.Cloth
-				p.Back = c.Back
-				p.Back.Cloth = cloth
-			})
+			s.change("It closes with "+c.Name, func(p *plan.Plan) { p.Back = p.Closed(c) })
 		}
 	}
 }

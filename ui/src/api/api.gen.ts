@@ -75,6 +75,7 @@ settled?: {
  * Slots are the pieces that the plan decides about, also where it cannot be cut.
  */
 slots: Slot[]
+starts: Starts
 pieces: Piece[]
 cuts: Cut[]
 lengths: Notion[]
@@ -154,6 +155,15 @@ name: string
 config: string
 title: string
 count: number
+}
+export interface Starts {
+/**
+ * Radius and Plate of round corners, Taper of tapered ones, Flap over a zip.
+ */
+radius: string
+plate: string
+taper: string
+flap: string
 }
 /**
  * Piece is one piece of the cover at its three sizes.

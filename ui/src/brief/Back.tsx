@@ -64,6 +64,7 @@ export function Back() {
 interface Closed extends Keeping<Closed> {
   kind?: string;
   cloth?: string;
+  flap?: unknown;
 }
 
 /** The closures a cushion can have, the one it has, and a way to take another. */
@@ -72,7 +73,10 @@ function useClosures() {
   const closures = useStarts(String(value("/units") ?? "in")).data?.closures ?? [];
   const back = (value("/back") ?? {}) as Closed;
   const now = reckoning.closure;
-  const begun = (key: string) => closures.find((c) => c.key === key)?.back as Closed | undefined;
+  const begun = (key: string) => {
+    const back = closures.find((c) => c.key === key)?.back as Closed | undefined;
+    return back?.flap === undefined ? back : { ...back, flap: reckoning.starts.flap };
+  };
   const close = (key: string) => {
     const next = begun(key);
     if (!next) return;

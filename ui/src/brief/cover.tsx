@@ -113,7 +113,7 @@ function Closed() {
 /** Corners: square, round by a radius or a plate, or tapered. */
 function Corners({ tapered }: { tapered?: boolean }) {
   const { value, edit } = usePlan();
-  const starts = useStarts(String(value("/units") ?? "in")).data;
+  const { starts } = usePlan().reckoning;
   const plate = value("/cover/corners/plate");
   const kind = String(value("/cover/corners/kind") ?? "square");
   const now = kind === "round" ? (plate !== undefined && plate !== "0" ? "plate" : "radius") : kind;
@@ -121,9 +121,9 @@ function Corners({ tapered }: { tapered?: boolean }) {
   const { plate: drawn, ...others } = (value("/cover/corners") ?? {}) as Record<string, unknown>;
   const corners: Record<string, unknown> = {
     square: { ...others, plate: drawn, kind: "square" },
-    plate: { ...others, kind: "round", plate: drawn ?? starts?.plate },
-    radius: { radius: starts?.radius, ...others, kind: "round" },
-    tapered: { taper: starts?.taper, ...others, plate: drawn, kind: "tapered" },
+    plate: { ...others, kind: "round", plate: drawn ?? starts.plate },
+    radius: { radius: starts.radius, ...others, kind: "round" },
+    tapered: { taper: starts.taper, ...others, plate: drawn, kind: "tapered" },
   };
   const choose = (next: string) => edit("/cover/corners", corners[next], `corners ${next}`);
   return (
