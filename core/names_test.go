@@ -19,6 +19,7 @@ var takenApart = map[string]struct {
 	why   string
 }{
 	"core/block/edit.go":         {3, "the path of a patch within a block, which this package writes"},
+	"core/plan/reads.go":         {1, "the name of a key in the plan file"},
 	"core/plan/validate.go":      {2, "what a person wrote: a day, a colour"},
 	"core/reckon/cloth.go":       {1, "a colour, #rrggbb"},
 	"core/reckon/written_sum.go": {1, "words for people"},

@@ -39,7 +39,7 @@ func (c Closure) On(p Plan) Back {
 		return kept
 	}
 	b := c.Back
-	if most := (p.Object.Width + p.Cover.Ease.Width) / 4; b.Flap > 0 && most > 0 && p.Habits.Step > 0 {
+	if most := (p.Object.Width + p.Cover.Ease.Width) / 4; b.Flap > 0 && most > 0 && p.Cover.Kind == Cushion && p.Habits.Step > 0 {
 		b.Flap = min(b.Flap, most.Floor(p.Habits.Step))
 	}
 	return b

@@ -6,7 +6,9 @@ import (
 	"time"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 
+	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/ref"
@@ -204,4 +206,24 @@ func TestDaysAreThoseOfTheCalendar(t *testing.T) {
 		about = append(about, f.About)
 	}
 	assert.Equal(t, []string{"/schedule/from", "/schedule/due", "/schedule/lost/0"}, about, "always in this order")
+}
+
+// A key that its kind does not read is told with the keys that it does; what is absent, and the hem
+// that every plan begins with, is not.
+func TestWhatIsNotReadIsTold(t *testing.T) {
+	p := plan.Base(length.Inches, plan.DefaultHabits(length.Inches))
+	p.Object, p.Cover.Kind = plan.Object{Kind: plan.Form, Width: 20 * length.Inch, Height: 20 * length.Inch}, plan.Cushion
+	p.Back.Kind = plan.Zip
+	p.Pieces = map[string]plan.Piece{"front": {Face: &plan.Face{Kind: plan.StackFace, Parts: []plan.Part{{Face: plan.Face{Kind: plan.StripsFace}}}}}}
+	assert.Empty(t, p.Unread())
+	overlap := length.Inch
+	p.Back.Overlap = &overlap
+	p.Cover.SplitTop = true
+	p.Pieces["front"].Face.Rows = 3
+	p.Pieces["front"].Face.Parts[0].Face.Borders = []plan.Border{{}}
+	told := p.Unread()
+	require.Len(t, told, 4)
+	assert.Equal(t, []string{"/back/overlap", "/cover/split_top", "/pieces/front/face/parts/0/face/borders", "/pieces/front/face/rows"}, []string{told[0].About, told[1].About, told[2].About, told[3].About})
+	assert.Equal(t, "“overlap” changes nothing: a closure of the kind “zip” reads seam, place, flap, gap.", told[0].Text)
+	assert.Equal(t, finding.Note, told[0].Level)
 }

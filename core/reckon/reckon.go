@@ -68,6 +68,7 @@ func (w *Workshop) Settle(p plan.Plan) plan.Plan {
 }
 
 func reckoned(p plan.Plan, w *Workshop) *run {
+	unread := p.Unread()
 	p = w.Settle(p)
 	if w == nil {
 		w = &Workshop{}
@@ -77,6 +78,9 @@ func reckoned(p plan.Plan, w *Workshop) *run {
 	if !r.stopped() {
 		r.cover()
 	}
+	r.find(slices.DeleteFunc(unread, func(u finding.Finding) bool {
+		return slices.ContainsFunc(r.out.Findings, func(f finding.Finding) bool { return finding.Within(f.About, u.About) })
+	}))
 	if !r.stopped() {
 		r.aboutCells()
 		r.sewing()

@@ -1,0 +1,103 @@
+package plan
+
+import (
+	"fmt"
+	"reflect"
+	"slices"
+	"strings"
+
+	"umschlag/core/finding"
+)
+
+// What each kind of a part of a plan reads besides its kind, by the keys of the plan file. What a
+// part says beyond that changes nothing, and is told.
+var (
+	// ofEvery kind are read, or make no difference that is worth a word.
+	ofEvery   = []string{"kind", "aside", "applique", "colourways", "cloth", "cloths", "centred", "lined", "ease", "bulk", "seam", "corners", "wash"}
+	faceReads = map[FaceKind][]string{
+		PlainFace:    {"cloth", "centred", "pocket", "applique"},
+		GridFace:     {"cloth", "centred", "columns", "rows", "patch", "set", "block", "cloths", "order", "seed", "keep", "sash", "borders", "applique"},
+		CheckerFace:  {"columns", "rows", "patch", "cloths", "order", "borders", "applique"},
+		StripsFace:   {"strips", "cloth", "direction", "applique"},
+		StackFace:    {"parts", "applique"},
+		FoundFace:    {"cloth", "centred", "patch", "borders", "panel", "backed", "applique"},
+		GatheredFace: {"cloth", "direction", "ratio", "sample", "sampled"},
+		WindowsFace:  {"columns", "rows", "unit", "ground", "show", "buttons"},
+	}
+	backReads = map[BackKind][]string{
+		Envelope:   {"overlap", "share", "hem", "panels"},
+		FoldedBack: {"depth", "overlap", "share", "lined", "gap"},
+		Lapped:     {"band", "tape"},
+		Buttoned:   {"band", "count", "button"},
+		Tied:       {"band", "count"},
+		Zip:        {"seam", "place", "flap", "gap"},
+		SewnShut:   {"gap", "tab"},
+	}
+	ofHoods    = []string{"bottom", "split_top", "band_length"}
+	coverReads = map[CoverKind][]string{
+		Cushion:      {"flange"},
+		Jacket:       {"flaps"},
+		"wrap-hood":  ofHoods,
+		"band-hood":  ofHoods,
+		"skirt-hood": ofHoods,
+	}
+)
+
+// Unread notes what a plan says that its kinds do not read, with the keys that they do.
+func (p Plan) Unread() finding.List {
+	u := &unread{}
+	u.part("/cover", p.Cover, "a cover", string(p.Cover.Kind), coverReads[p.Cover.Kind])
+	u.part("/back", p.said(), "a closure", p.Settle().Back.Closure(), backReads[p.Settle().Back.Kind])
+	for name, q := range p.Pieces {
+		if q.Face != nil {
+			u.face(finding.Path("pieces", name, "face"), *q.Face)
+		}
+	}
+	slices.SortFunc(u.found, func(a, b finding.Finding) int { return strings.Compare(a.About, b.About) })
+	return u.found
+}
+
+// said is what is decided of the back: the hem that every plan begins with is not.
+func (p Plan) said() Back {
+	b := p.Back
+	if p.Settle().Back.Kind != Envelope && slices.Equal(b.Hem, Base(p.Units, p.Habits).Back.Hem) {
+		b.Hem = nil
+	}
+	return b
+}
+
+type unread struct{ found finding.List }
+
+func (u *unread) face(path string, f Face) {
+	if f.Kind == "" {
+		f.Kind = PlainFace
+	}
+	u.part(path, f, "a face", string(f.Kind), faceReads[f.Kind])
+	for i, part := range f.Parts {
+		u.face(at(path+"/parts", i)+"/face", part.Face)
+	}
+}
+
+// part notes the keys of a part that say something and are not read.
+func (u *unread) part(path string, part any, what, kind string, reads []string) {
+	v := reflect.ValueOf(part)
+	for i := range v.NumField() {
+		key, _, _ := strings.Cut(v.Type().Field(i).Tag.Get("json"), ",")
+		if slices.Contains(ofEvery, key) || slices.Contains(reads, key) || !says(v.Field(i)) {
+			continue
+		}
+		also := "nothing of its own"
+		if len(reads) > 0 {
+			also = strings.Join(reads, ", ")
+		}
+		u.found.Add(finding.Note, "unread", path+"/"+key, fmt.Sprintf("“%s” changes nothing: %s of the kind “%s” reads %s.", key, what, kind, also), "Take it out, or choose a kind that reads it.")
+	}
+}
+
+// says reports whether a value is other than absent.
+func says(v reflect.Value) bool {
+	if v.Kind() == reflect.Slice || v.Kind() == reflect.Map {
+		return v.Len() > 0
+	}
+	return !v.IsZero()
+}
