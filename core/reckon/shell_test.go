@@ -196,7 +196,7 @@ func TestABandThatIsCutTakesNoCloth(t *testing.T) {
 
 func TestAZipIsBoughtWithSpareAndItsFoldsNeedNoFinish(t *testing.T) {
 	p := shells()["boxed-cushion"]
-	p.Back = plan.Back{Kind: plan.Zip, Gap: 36 * in, Hem: []length.Length{in / 2}}
+	p.Back = plan.Back{Kind: plan.Zip, Gap: 36 * in}
 	r := reckon.Reckon(p, nil)
 	require.Empty(t, r.Findings)
 	lengths := map[string]string{}
