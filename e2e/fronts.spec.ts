@@ -352,3 +352,15 @@ test("a front with borders and colourways comes back from every other kind as it
   await expect(cuts(page)).toHaveText(cut);
   expect((await stored(demo, at)).plan.pieces.front).toEqual(before.pieces.front);
 });
+
+test("folded windows that fill no front of its size are refused with the sizes", async ({ page, demo }) => {
+  await open(page, `${demo.url}${plan}`);
+  await put(page, "Width of the pad", "18");
+  await put(page, "Height of the pad", "12 3/8");
+  await page.getByLabel("Kind of front").selectOption("windows");
+  const refused = page.getByText(/^Folded windows do not fit:/);
+  await expect(refused).toContainText("the front takes");
+  await expect(page.getByLabel("Kind of front")).toHaveValue("grid");
+  await pick(page, "Kind of front", "strips");
+  await expect(refused).toHaveCount(0);
+});

@@ -246,8 +246,8 @@ func (s *server) face(c *echo.Context) error {
 	if in.Kind != "" && !slices.Contains(plan.FaceKind("").Values(), in.Kind) {
 		return planfile.Problems{{Path: "/kind", Text: "There is no face of that kind."}}
 	}
-	if why, unfit := reckon.Unfit(p, in.Piece, plan.FaceKind(in.Kind)); unfit && in.Path == "" {
-		return planfile.Problems{{Path: "/kind", Text: why.Text + " " + why.Remedy}}
+	if why, unfit := reckon.Unfit(p, in.Piece, in.Path, plan.FaceKind(in.Kind)); unfit {
+		return planfile.Problems{{Path: "/kind", Text: fmt.Sprintf("Folded windows do not fit: %s %s", why.Text, why.Remedy)}}
 	}
 	face, ok := reckon.BeginFace(p, in.Piece, in.Path, plan.FaceKind(in.Kind))
 	if in.Kind == "" {

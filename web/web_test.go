@@ -365,6 +365,12 @@ func TestAPlanBeginsByTheHabitsWithTheSizesAsTyped(t *testing.T) {
 	var r reckon.Reckoning
 	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/reckon", doc, &r).Code)
 	assert.Equal(t, "14¾″", r.Pieces[0].Trimmed.Width.Text, "13½, ¾ of ease and two seams of ¼")
+	for wrap, flap := range map[string]string{"13 1/2": "3", "4": "1"} {
+		var small map[string]any
+		require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/begin", web.BeginPlan{Thing: "book", Sizes: map[string]string{"wrap": wrap, "height": "3"}}, &small).Code)
+		assert.Equal(t, flap, small["cover"].(map[string]any)["flaps"].(map[string]any)["depth"], "round %s", wrap)
+		assert.Equal(t, wrap, small["object"].(map[string]any)["wrap"], "as it was typed")
+	}
 	assert.Equal(t, http.StatusBadRequest, call(t, h, "POST", "/api/v1/begin", web.BeginPlan{Thing: "tent"}, nil).Code)
 }
 
@@ -444,6 +450,13 @@ func TestLayoutsAndFacesComeInTheNotationOfThePlan(t *testing.T) {
 	var begun web.BegunFace
 	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/face", web.BeginFace{Plan: doc, Piece: "front", Kind: "strips"}, &begun).Code)
 	assert.Contains(t, string(begun.Face), `"strips"`)
+	// Folded windows that fill no size of the kind are refused, with the sizes; a piece that no
+	// plan has decided about as well.
+	oblong := []byte(`{"format": "umschlag/plan/2", "title": "t", "object": {"kind": "form", "width": "17", "height": "11 3/8"}, "cover": {"kind": "cushion"}, "cloths": {"A": {}}}`)
+	var refused web.Refusal
+	require.Equal(t, http.StatusBadRequest, call(t, h, "POST", "/api/v1/face", web.BeginFace{Plan: oblong, Piece: "front", Kind: "windows"}, &refused).Code)
+	assert.Equal(t, "/kind", refused.Errors[0].Path)
+	assert.Contains(t, refused.Errors[0].Text, "make a panel of")
 	for _, in := range []web.BeginFace{{Plan: doc, Piece: "front", Kind: "woven"}, {Plan: doc, Piece: "roof", Kind: "grid"}, {Plan: doc, Piece: "front"}, {Plan: []byte(`{}`), Piece: "front"}} {
 		assert.Equal(t, http.StatusBadRequest, call(t, h, "POST", "/api/v1/face", in, nil).Code)
 	}

@@ -65,7 +65,7 @@ func (o Order) unitFits() finding.List {
 	near := func(a, b length.Length) bool { return (a - b).Abs() < alike }
 	switch {
 	case o.Top.Width.Total() != o.Trimmed.Width.Total():
-		found.Add(finding.Stop, "windows-quilted", o.Path+"/kind", "Folded windows are thick enough: they are not quilted.", "Take the quilting and the batting out of the piece.")
+		found.Add(finding.Stop, "windows-quilted", o.Path+"/kind", "Folded windows are thick enough: they take no batting, no lining, no quilting and no margin to square up.", "Take the layers, the quilting and the margin out of the piece.")
 	case near(w, o.Trimmed.Width.Total()) && near(h, o.Trimmed.Height.Total()):
 	case near(w, o.Finished.Width.Total()) && near(h, o.Finished.Height.Total()):
 		found.Add(finding.Warn, "windows-smaller", o.Path+"/unit", fmt.Sprintf("The panel is %s × %s; with its seams sewn the front finishes %s × %s.", text(w), text(h), text(w-2*o.Seam), text(h-2*o.Seam)),

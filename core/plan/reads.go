@@ -45,9 +45,9 @@ var (
 
 // Unread notes what a plan says that its kinds do not read, with the keys that they do.
 func (p Plan) Unread() finding.List {
-	u := &unread{}
+	u, back := &unread{}, p.Back.settle(p, usualIn(p.Units))
 	u.part("/cover", p.Cover, "a cover", string(p.Cover.Kind), coverReads[p.Cover.Kind])
-	u.part("/back", p.said(), "a closure", p.Settle().Back.Closure(), backReads[p.Settle().Back.Kind])
+	u.part("/back", p.said(back.Kind), "a closure", back.Closure(), backReads[back.Kind])
 	for name, q := range p.Pieces {
 		if q.Face != nil {
 			u.face(finding.Path("pieces", name, "face"), *q.Face)
@@ -57,10 +57,10 @@ func (p Plan) Unread() finding.List {
 	return u.found
 }
 
-// said is what is decided of the back: the hem that every plan begins with is not.
-func (p Plan) said() Back {
+// said is what is decided of a back of a kind: the hem that every plan begins with is not.
+func (p Plan) said(kind BackKind) Back {
 	b := p.Back
-	if p.Settle().Back.Kind != Envelope && slices.Equal(b.Hem, Base(p.Units, p.Habits).Back.Hem) {
+	if kind != Envelope && slices.Equal(b.Hem, Base(p.Units, p.Habits).Back.Hem) {
 		b.Hem = nil
 	}
 	return b

@@ -59,24 +59,46 @@ func firstCloths(f plan.Face) []string {
 	return cloths
 }
 
-// Unfit says why a face of a kind cannot begin on a piece: only folded windows fill no other
-// sizes than those their units make. ok is false where nothing speaks against it, and where there is
-// one to come back.
-func Unfit(p plan.Plan, config string, kind plan.FaceKind) (why finding.Finding, ok bool) {
-	r, face, size, found := faceAt(p, config, "")
+// Unfit says why a face of a kind cannot begin on a piece, or on a part of its stack: only folded
+// windows fill no other sizes than those their units make, whatever lies under them. ok is false where
+// nothing speaks against it, and where there is one to come back.
+func Unfit(p plan.Plan, config, path string, kind plan.FaceKind) (why finding.Finding, ok bool) {
+	q := unlayered(p, config)
+	r, face, size, found := faceAt(q, config, path)
 	if !found || kind != plan.WindowsFace || face.Aside[string(kind)] != nil {
 		return finding.Finding{}, false
 	}
-	begun, q := r.begun(face, size, kind), p.Unshared()
-	own := q.Pieces[config]
-	own.Face = &begun
+	own, whole := q.Pieces[config], typed(q, config, "").Keyed(nil) // with parts of its own
+	at := &whole
+	for rest := path; rest != ""; {
+		var index string
+		rest, index, _ = cutPart(rest)
+		i, _ := strconv.Atoi(index)
+		at = &at.Parts[i].Face
+	}
+	*at, own.Face = r.begun(face, size, kind), &whole
 	q.Pieces[config] = own
 	for _, f := range Reckon(q, nil).Findings {
-		if f.Code == "windows-do-not-fill" || f.Code == "windows-small" {
+		if (f.Code == "windows-do-not-fill" || f.Code == "windows-small") && finding.Within(f.About, finding.Path("pieces", config, "face")+path) {
 			return f, true
 		}
 	}
 	return finding.Finding{}, false
+}
+
+// unlayered is the plan with a piece of one cloth thickness: no batting, no lining, no quilting, and
+// so nothing to square up.
+func unlayered(p plan.Plan, config string) plan.Plan {
+	p = p.Unshared()
+	if p.Pieces == nil {
+		p.Pieces = map[string]plan.Piece{}
+	}
+	for _, name := range []string{"*", config} {
+		q := p.Pieces[name]
+		q.Layers, q.Quilting, q.Squaring = nil, nil, nil
+		p.Pieces[name] = q
+	}
+	return p
 }
 
 // typed is a face of a piece without what follows from other decisions; the path leads to one.

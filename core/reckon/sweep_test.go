@@ -80,12 +80,23 @@ func TestWhatBeginsCanBeCut(t *testing.T) {
 		case "face":
 			pieces := slices.DeleteFunc(slices.Clone(plan.PieceNames(p.Cover.Kind)), func(name string) bool { return name == "back" }) // cut plain
 			config, kind := rapid.SampledFrom(pieces).Draw(t, "piece"), rapid.SampledFrom(faces).Draw(t, "face")
-			if why, unfit := reckon.Unfit(p, config, kind); unfit {
+			path := ""
+			if rapid.Bool().Draw(t, "in a stack") {
+				stack, ok := reckon.BeginFace(p, config, "", plan.StackFace)
+				require.True(t, ok)
+				p, path = withFace(p, config, stack), "/parts/1/face"
+			}
+			if why, unfit := reckon.Unfit(p, config, path, kind); unfit {
 				assert.NotEmpty(t, why.Text)
 				return
 			}
-			f, ok := reckon.BeginFace(p, config, "", kind)
+			f, ok := reckon.BeginFace(p, config, path, kind)
 			require.True(t, ok)
+			if path != "" {
+				stack := p.Pieces[config].Face.Keyed(nil)
+				stack.Parts[1].Face = f
+				f = stack
+			}
 			p = withFace(p, config, f)
 		case "edges":
 			s := plan.StartsIn(p.Units)

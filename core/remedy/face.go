@@ -205,32 +205,43 @@ func stacked(s *sifter) {
 	if !ok {
 		return
 	}
-	style, step := s.plan.Style(), s.plan.Settle().Habits.Step
-	sum := length.Length(0)
-	for _, part := range f.Parts {
-		sum += part.Height
+	heights := make([]length.Length, len(f.Parts))
+	for i, part := range f.Parts {
+		heights[i] = part.Height
 	}
-	off := whole - sum
-	for i := len(f.Parts) - 1; i >= 0; i-- {
-		if height := f.Parts[i].Height + off; height > 0 {
-			s.face(fmt.Sprintf("Part %d %s high", i+1, style.Text(height)), func(f *plan.Face) { f.Parts[i].Height = height })
-		}
-	}
-	if len(f.Parts) > 1 && sum > 0 {
-		s.face("All parts in proportion", func(f *plan.Face) {
-			left := whole
-			for i := range f.Parts {
-				f.Parts[i].Height = length.FromFloat(f.Parts[i].Height.Float() * whole.Float() / sum.Float()).Floor(max(step, 1))
-				left -= f.Parts[i].Height
-			}
-			f.Parts[len(f.Parts)-1].Height += left
-		})
-	}
+	off := s.filling(heights, whole, "Part %d: %s high", "All parts in proportion", func(f *plan.Face, i int, l length.Length) { f.Parts[i].Height = l })
 	if off > 0 || len(f.Parts) == 0 {
-		s.face(fmt.Sprintf("One part more, %s high", style.Text(off)), func(f *plan.Face) {
+		s.face(fmt.Sprintf("One part more, %s high", s.plan.Style().Text(off)), func(f *plan.Face) {
 			f.Parts = append(f.Parts, plan.Part{Height: off, Face: plan.Face{Kind: plan.PlainFace, Cloth: s.cloth()}})
 		})
 	}
+}
+
+// filling offers what makes sizes side by side fill a whole: one of them takes what is missing or
+// too much, the last first, or all of them do in proportion. It tells what is missing.
+func (s *sifter) filling(sizes []length.Length, whole length.Length, one, all string, set func(f *plan.Face, i int, l length.Length)) length.Length {
+	sum, step := length.Length(0), max(s.plan.Settle().Habits.Step, 1)
+	for _, l := range sizes {
+		sum += l
+	}
+	off := whole - sum
+	for i := len(sizes) - 1; i >= 0; i-- {
+		if size := sizes[i] + off; size > 0 {
+			s.face(fmt.Sprintf(one, i+1, s.plan.Style().Text(size)), func(f *plan.Face) { set(f, i, size) })
+		}
+	}
+	if len(sizes) > 1 && sum > 0 {
+		s.face(all, func(f *plan.Face) {
+			left := whole
+			for i, l := range sizes[:len(sizes)-1] {
+				share := length.FromFloat(l.Float() * whole.Float() / sum.Float()).Floor(step)
+				set(f, i, share)
+				left -= share
+			}
+			set(f, len(sizes)-1, left)
+		})
+	}
+	return off
 }
 
 // striped offers what makes strips fill their face.
@@ -244,32 +255,16 @@ func striped(s *sifter) {
 	if f.Direction == plan.AlongWay {
 		whole = w
 	}
-	style, step := s.plan.Style(), s.plan.Settle().Habits.Step
-	sum := length.Length(0)
-	for _, strip := range f.Strips {
-		sum += strip.Width
+	widths := make([]length.Length, len(f.Strips))
+	for i, strip := range f.Strips {
+		widths[i] = strip.Width
 	}
-	off := whole - sum
-	for i := len(f.Strips) - 1; i >= 0; i-- {
-		if width := f.Strips[i].Width + off; width > 0 {
-			s.face(fmt.Sprintf("Strip %d %s wide", i+1, style.Text(width)), func(f *plan.Face) { f.Strips[i].Width = width })
-		}
-	}
-	if len(f.Strips) > 1 && sum > 0 {
-		s.face("All strips in proportion", func(f *plan.Face) {
-			left := whole
-			for i := range f.Strips {
-				f.Strips[i].Width = length.FromFloat(f.Strips[i].Width.Float() * whole.Float() / sum.Float()).Floor(max(step, 1))
-				left -= f.Strips[i].Width
-			}
-			f.Strips[len(f.Strips)-1].Width += left
-		})
-	}
+	off := s.filling(widths, whole, "Strip %d: %s wide", "All strips in proportion", func(f *plan.Face, i int, l length.Length) { f.Strips[i].Width = l })
 	for i := range f.Strips {
 		s.face(fmt.Sprintf("Without strip %d", i+1), func(f *plan.Face) { f.Strips = slices.Delete(f.Strips, i, i+1) })
 	}
 	if off > 0 {
-		s.face(fmt.Sprintf("One strip more, %s wide", style.Text(off)), func(f *plan.Face) { f.Strips = append(f.Strips, plan.Strip{Width: off, Cloth: s.cloth()}) })
+		s.face(fmt.Sprintf("One strip more, %s wide", s.plan.Style().Text(off)), func(f *plan.Face) { f.Strips = append(f.Strips, plan.Strip{Width: off, Cloth: s.cloth()}) })
 	}
 }
 
@@ -277,9 +272,9 @@ func striped(s *sifter) {
 func windowed(s *sifter) {
 	entry := placeOf(s.plan, s.about.About).entry
 	s.face("Units as large as fit", func(f *plan.Face) { f.Unit = 0 })
-	s.change("No quilting and no batting behind the windows", func(p *plan.Plan) {
+	s.change("No batting, lining or quilting behind the windows", func(p *plan.Plan) {
 		q := p.Pieces[entry]
-		q.Quilting, q.Layers = nil, &plan.Layers{}
+		q.Quilting, q.Layers, q.Squaring = nil, &plan.Layers{}, new(length.Length)
 		p.Pieces[entry] = q
 	})
 	if w, h, config, ok := s.room(); ok {

@@ -69,9 +69,9 @@ interface Closed extends Keeping<Closed> {
 
 /** The closures a cushion can have, the one it has, and a way to take another. */
 function useClosures() {
-  const { value, rework, reckoning } = usePlan();
+  const { value, typed, rework, reckoning } = usePlan();
   const closures = useStarts(String(value("/units") ?? "in")).data?.closures ?? [];
-  const back = (value("/back") ?? {}) as Closed;
+  const back = (typed("/back") ?? {}) as Closed;
   const now = reckoning.closure;
   const begun = (key: string) => {
     const back = closures.find((c) => c.key === key)?.back as Closed | undefined;
@@ -82,7 +82,7 @@ function useClosures() {
     if (!next) return;
     const was = { ...back, kind: back.kind ?? begun(now)?.kind };
     const { cloth, aside: _, ...own } = was;
-    const closed = become(was, now, key, next, !alike(own, begun(now)));
+    const closed = become(was, now, key, next, !alike(own, { kind: was.kind }) && !alike(own, begun(now)));
     rework((plan) => put(plan, "/back", cloth ? { ...closed, cloth } : closed), closures.find((c) => c.key === key)?.name ?? key);
   };
   return { closures, close, now, back };

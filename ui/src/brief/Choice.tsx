@@ -13,7 +13,7 @@ export interface Option {
  * behind a choice may be a front.
  */
 function openList(e: KeyboardEvent<HTMLSelectElement>) {
-  if (e.key !== "ArrowDown" && e.key !== "ArrowUp") return;
+  if ((e.key !== "ArrowDown" && e.key !== "ArrowUp") || !("showPicker" in e.currentTarget)) return;
   e.preventDefault();
   e.currentTarget.showPicker();
 }

@@ -112,13 +112,13 @@ function Closed() {
 
 /** Corners: square, round by a radius or a plate, or tapered. */
 function Corners({ tapered }: { tapered?: boolean }) {
-  const { value, edit } = usePlan();
+  const { value, typed, edit } = usePlan();
   const { starts } = usePlan().reckoning;
   const plate = value("/cover/corners/plate");
   const kind = String(value("/cover/corners/kind") ?? "square");
   const now = kind === "round" ? (plate !== undefined && plate !== "0" ? "plate" : "radius") : kind;
   // What was decided of other corners stays there, and is not read.
-  const { plate: drawn, ...others } = (value("/cover/corners") ?? {}) as Record<string, unknown>;
+  const { plate: drawn, ...others } = (typed("/cover/corners") ?? {}) as Record<string, unknown>;
   const corners: Record<string, unknown> = {
     square: { ...others, plate: drawn, kind: "square" },
     plate: { ...others, kind: "round", plate: drawn ?? starts.plate },
@@ -163,12 +163,12 @@ function Corners({ tapered }: { tapered?: boolean }) {
 }
 
 function Hood() {
-  const { value, rework, edit, drawn } = usePlan();
+  const { value, typed, rework, edit, drawn } = usePlan();
   const starts = useStarts(String(value("/units") ?? "in")).data;
   const kind = String(value("/cover/kind"));
   const wayRound = drawn.pieces.find((p) => p.name === "band")?.trimmed.height.exact;
   const finish = String(value("/cover/bottom/finish") || "bound");
-  const bottom = (value("/cover/bottom") ?? {}) as object;
+  const bottom = (typed("/cover/bottom") ?? {}) as object;
   const band = value("/cover/band_length");
   const hood = (next: string) => rework((plan) => otherHood(plan, next), named(next));
   return (

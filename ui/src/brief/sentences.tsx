@@ -2,9 +2,9 @@ import type { Reckoning } from "../api/api.gen";
 import type { Plan } from "../api/plan.gen";
 import { useCloths, useStarts } from "../api/queries";
 import { Swatch } from "../cloth/Swatch";
-import { alike } from "../plan/aside";
+import { alike, trimmed, untrimmed } from "../plan/aside";
 import { usePlan } from "../plan/context";
-import { get, put } from "../plan/path";
+import { put } from "../plan/path";
 import { letterOf } from "../sheet/Seams";
 import { Len } from "../words/T";
 import { Choice, PlanChoice } from "./Choice";
@@ -22,40 +22,24 @@ const grains = [
   { value: "straight", name: "on the straight grain" },
 ];
 
-type Trimming = "piping" | "binding";
-
-/** The edges without their piping or their binding, kept aside where something was decided of it. */
-function trimmed(edges: unknown, what: Trimming, decided: boolean): unknown {
-  const had = get(edges, `/${what}`);
-  const next = put(edges, `/${what}`, undefined);
-  return decided ? put(next, `/aside/${what}`, had) : next;
-}
-
-/** The edges with a piping or a binding; none of it is aside any more. */
-function dressedUp(edges: unknown, what: Trimming, next: unknown): unknown {
-  const aside = Object.entries((get(edges, "/aside") ?? {}) as object).filter(([key]) => key !== what);
-  return put(put(edges, `/${what}`, next), "/aside", aside.length > 0 ? Object.fromEntries(aside) : undefined);
-}
-
 /** Cord in the seam, or none. */
 function Piping() {
-  const { value, edit, reckoning } = usePlan();
+  const { value, typed, rework, reckoning } = usePlan();
   const starts = useStarts(String(value("/units") ?? "in")).data;
   const letters = useLetters();
-  const piping = value("/edges/piping");
+  const piping = typed("/edges/piping");
   const now = !piping ? "none" : value("/edges/piping/bought") === true ? "bought" : "made";
   const begun = { made: { cord: starts?.cord, cloth: letters[0]?.value }, bought: { cord: starts?.cord, bought: true } };
   const choose = (next: string) => {
     const label = `piping: ${next}`;
-    if (next === "none")
-      return edit("/edges", trimmed(value("/edges"), "piping", !alike(piping, begun[now === "bought" ? now : "made"])), label);
-    const had = (piping ?? value("/edges/aside/piping") ?? begun[next as "made" | "bought"]) as Record<string, unknown>;
+    if (next === "none") {
+      const decided = !alike(piping, begun[now === "bought" ? now : "made"]);
+      return rework((plan) => untrimmed(plan, "piping", decided), label);
+    }
+    const had = (piping ?? typed("/edges/aside/piping") ?? begun[next as "made" | "bought"]) as Record<string, unknown>;
     const { bought: _, ...strip } = had;
-    return edit(
-      "/edges",
-      dressedUp(value("/edges"), "piping", next === "bought" ? { ...strip, bought: true } : { cloth: letters[0]?.value, ...strip }),
-      label,
-    );
+    const taken = next === "bought" ? { ...strip, bought: true } : { cloth: letters[0]?.value, ...strip };
+    return rework((plan) => trimmed(plan, "piping", taken), label);
   };
   return (
     <>
@@ -86,7 +70,7 @@ function Piping() {
 
 /** What covers the open edge of a hood. */
 function Binding() {
-  const { value, edit, reckoning } = usePlan();
+  const { value, typed, rework, reckoning } = usePlan();
   const starts = useStarts(String(value("/units") ?? "in")).data;
   const letters = useLetters();
   const finish = String(value("/cover/bottom/finish") || "bound");
@@ -94,16 +78,11 @@ function Binding() {
   const style = value("/edges/binding") ? String(value("/edges/binding/style") ?? "double") : "none";
   const choose = (next: string) => {
     const begun = { shows: starts?.shows, cloth: letters[0]?.value };
-    const now = value("/edges/binding");
-    const had = (now ?? value("/edges/aside/binding") ?? begun) as Record<string, unknown>;
-    const edges = value("/edges");
-    edit(
-      "/edges",
-      next === "none"
-        ? trimmed(edges, "binding", !alike(now, { ...begun, style }))
-        : dressedUp(edges, "binding", { cloth: letters[0]?.value, ...had, style: next }),
-      `binding: ${next}`,
-    );
+    const now = typed("/edges/binding");
+    const had = (now ?? typed("/edges/aside/binding") ?? begun) as Record<string, unknown>;
+    const decided = !alike(now, { ...begun, style });
+    const taken = { cloth: letters[0]?.value, ...had, style: next };
+    rework((plan) => (next === "none" ? untrimmed(plan, "binding", decided) : trimmed(plan, "binding", taken)), `binding: ${next}`);
   };
   return (
     <>

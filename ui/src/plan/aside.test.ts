@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import type { Plan } from "../api/plan.gen";
-import { alike, become, forget, otherHood } from "./aside";
+import { alike, become, forget, otherHood, trimmed, untrimmed } from "./aside";
 
 interface Back {
   kind: string;
@@ -50,4 +50,25 @@ test("the pieces of a hood come back with its kind", () => {
   expect(banded.cover).toEqual({ kind: "band-hood", aside: { "wrap-hood": pieces } });
   const again = otherHood(banded, "wrap-hood");
   expect(again).toEqual(plan);
+});
+
+test("what was decided for all pieces of a hood since is not lost either", () => {
+  const own = { "*": { face: { kind: "plain", cloth: "A" } }, end: { face: { kind: "plain", cloth: "B" } } } as Plan["pieces"];
+  const banded = otherHood({ cover: { kind: "wrap-hood" }, pieces: own } as Plan, "band-hood");
+  const changed = { ...banded, pieces: { "*": { face: { kind: "plain", cloth: "C" } } } } as Plan;
+  const back = otherHood(changed, "wrap-hood");
+  expect(back.pieces).toEqual(own);
+  expect(back.cover.aside).toEqual({ "band-hood": changed.pieces });
+  expect(otherHood(back, "band-hood").pieces).toEqual(changed.pieces);
+});
+
+test("piping goes and comes back, and nothing else of the edges is written", () => {
+  const cord = { cord: "1/4", cloth: "A" };
+  const piped = { edges: { piping: cord } } as Plan;
+  const plain = untrimmed(piped, "piping", true);
+  expect(plain.edges).toEqual({ aside: { piping: cord } });
+  expect(trimmed(plain, "piping", cord)).toEqual(piped);
+  expect(untrimmed(piped, "piping", false).edges).toEqual({});
+  const both = trimmed({ edges: { aside: { piping: cord, binding: { shows: "1/2" } } } } as Plan, "piping", cord);
+  expect(both.edges).toEqual({ piping: cord, aside: { binding: { shows: "1/2" } } });
 });

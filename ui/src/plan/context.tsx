@@ -67,6 +67,8 @@ export function usePlan() {
     session,
     /** A decision: as written in the plan, or its default. */
     value: (path: string) => get(state.plan, path) ?? get(state.settled, path),
+    /** What the plan itself says, and no default of it. */
+    typed: (path: string) => get(state.plan, path),
     /** Keeps the plan with a value changed. */
     edit: (path: string, value: unknown, label: string) => session.change(put(session.current().plan, path, value), label),
     /** Keeps the plan changed in several places at once. */

@@ -1,12 +1,12 @@
 import { useState } from "react";
 import type { PhotoView, Swatch as SwatchData } from "../api/api.gen";
 import { sendFile } from "../api/client";
+import { refusalAt } from "../api/refusal";
 import { Choice } from "../brief/Choice";
 import { motifNames } from "../cloth/Pattern";
 import { Swatch } from "../cloth/Swatch";
 import { FileButton } from "../shell/FileButton";
 import { KeepOrLeave } from "./held";
-import { refusalAt } from "./refusal";
 import { Weighing } from "./Weighing";
 
 export interface OddDoc {

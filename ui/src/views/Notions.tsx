@@ -2,9 +2,9 @@ import { useState } from "react";
 import type { NotionView } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
 import { useChange, useNotions } from "../api/queries";
+import { refusalAt } from "../api/refusal";
 import { T } from "../words/T";
 import { HeldActions, KeepOrLeave, useHeld } from "./held";
-import { refusalAt } from "./refusal";
 import { TableFile } from "./TableFile";
 
 interface NotionDoc {

@@ -4,8 +4,8 @@ import { Link, useSearchParams } from "react-router";
 import type { PracticeResult, PracticeView } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
 import { usePractice, useShelf } from "../api/queries";
+import { refusalAt } from "../api/refusal";
 import { T } from "../words/T";
-import { refusalAt } from "./refusal";
 
 /** Short exercises for what goes wrong most, each with its sum afterwards. */
 export function Practice() {

@@ -1,9 +1,9 @@
 import { useRef, useState } from "react";
 import type { WeighCloth, WeighedCloth } from "../api/api.gen";
 import { ask } from "../api/client";
+import { refusalAt } from "../api/refusal";
 import { atHand, gone } from "../devices/active";
 import { T } from "../words/T";
-import { refusalAt } from "./refusal";
 
 const fields = [
   ["side", "Side of a square of it", "10 cm"],

@@ -1,6 +1,7 @@
 import { useState } from "react";
-import { sentence } from "../../api/client";
+import { refusalAt } from "../../api/refusal";
 import { forget } from "../../plan/aside";
+import { T } from "../../words/T";
 import { Aside } from "../Aside";
 import { Choice } from "../Choice";
 import { useLetters } from "../sentences";
@@ -42,7 +43,7 @@ export function Face() {
   const choose = (next: string) =>
     begin(next, `${title}: ${lower(next)}`).then(
       () => refuse(null),
-      (error) => refuse(sentence(error)),
+      (error) => refuse(refusalAt(error).text),
     );
   const Words = words[kind];
   const aside = (
@@ -72,9 +73,9 @@ export function Face() {
       </p>
       {aside}
       {refused && (
-        <p role="alert" className="problem">
-          {refused}
-        </p>
+        <div role="alert" className="finding stop">
+          <T>{refused}</T>
+        </div>
       )}
       {(kind === "grid" || kind === "checker" || kind === "found") && <Borders />}
       {(kind === "plain" || kind === "grid") && <Centred />}

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { sentence } from "../../api/client";
+import { refusalAt } from "../../api/refusal";
 import { Value } from "../Value";
 import { FaceProvider, useFace } from "./context";
 import { Face } from "./Face";
@@ -12,7 +12,7 @@ export function Stack() {
   const add = () =>
     place.begin(undefined, "a part more").then(
       () => refuse(null),
-      (error) => refuse(sentence(error)),
+      (error) => refuse(refusalAt(error).text),
     );
   return (
     <>

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { sentence } from "../../api/client";
+import { refusalAt } from "../../api/refusal";
 import { Choice } from "../Choice";
 import { useLetters } from "../sentences";
 import { Value } from "../Value";
@@ -46,7 +46,7 @@ export function Strips() {
         onClick={() =>
           begin(undefined, "a strip more").then(
             () => refuse(null),
-            (error) => refuse(sentence(error)),
+            (error) => refuse(refusalAt(error).text),
           )
         }
       >

@@ -1,4 +1,4 @@
-import { ApiError, sentence } from "../api/client";
+import { ApiError, sentence } from "./client";
 
 /** The first thing a refusal names, and where. */
 export function refusalAt(error: unknown): { path: string; text: string } {
