@@ -6,6 +6,8 @@ import (
 	"testing"
 	"time"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
@@ -16,11 +18,11 @@ import (
 	"umschlag/store"
 )
 
-func reckoned(t *testing.T) map[string]reckon.Reckoning {
+func reckoned(t *testing.T) map[string]answer.Reckoning {
 	t.Helper()
 	plans, err := demo.Plans()
 	require.NoError(t, err)
-	out := map[string]reckon.Reckoning{}
+	out := map[string]answer.Reckoning{}
 	for name, data := range plans {
 		r, err := planfile.Reckon(data, nil)
 		require.NoError(t, err, name)

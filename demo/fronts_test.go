@@ -5,14 +5,14 @@ import (
 	"slices"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
-
-	"umschlag/core/reckon"
 )
 
 // outerCuts are the outer cuts of a piece in words: "8 × 6″ × 6″ A half-square".
-func outerCuts(r reckon.Reckoning, piece string) []string {
+func outerCuts(r answer.Reckoning, piece string) []string {
 	var out []string
 	for _, c := range r.Cuts {
 		if c.About.Piece == piece && c.Layer == "outer" { // fittings are of no piece

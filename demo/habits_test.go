@@ -6,6 +6,8 @@ import (
 	"strings"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
@@ -20,19 +22,19 @@ import (
 // touched is what a habit may change: steps by their ids, and cuts by theirs.
 type touched struct {
 	set   func(*plan.Habits, string)
-	steps func(reckon.Step) bool
+	steps func(answer.Step) bool
 	cuts  func(ref.Role) bool
 }
 
 func none(ref.Role) bool { return false }
 
-func doneIn(roles ...ref.Role) func(reckon.Step) bool {
-	return func(s reckon.Step) bool { return slices.Contains(roles, s.About.Role) }
+func doneIn(roles ...ref.Role) func(answer.Step) bool {
+	return func(s answer.Step) bool { return slices.Contains(roles, s.About.Role) }
 }
 
 var habits = map[string]touched{
-	"press":   {func(h *plan.Habits, v string) { h.Press = plan.Press(v) }, func(s reckon.Step) bool { return s.Press != "" || s.Stage == "piece" }, none},
-	"pins":    {func(h *plan.Habits, v string) { h.Pins = plan.Pins(v) }, func(s reckon.Step) bool { return strings.Contains(s.Caution, "pin") }, none},
+	"press":   {func(h *plan.Habits, v string) { h.Press = plan.Press(v) }, func(s answer.Step) bool { return s.Press != "" || s.Stage == "piece" }, none},
+	"pins":    {func(h *plan.Habits, v string) { h.Pins = plan.Pins(v) }, func(s answer.Step) bool { return strings.Contains(s.Caution, "pin") }, none},
 	"clip":    {func(h *plan.Habits, v string) { h.Clip = plan.Clip(v) }, doneIn(ref.DoClip), none},
 	"round":   {func(h *plan.Habits, v string) { h.Round = plan.Round(v) }, doneIn(ref.DoClose), none},
 	"hold":    {func(h *plan.Habits, v string) { h.Hold = plan.Hold(v) }, doneIn(ref.DoLayers), none},
@@ -44,7 +46,7 @@ var habits = map[string]touched{
 
 // doing is what is done in a step: not how the machine stands from the one before, nor how
 // long it takes, which follow from its neighbours.
-func doing(s reckon.Step) string {
+func doing(s answer.Step) string {
 	return fmt.Sprint(s.ID, s.Title, s.Text, s.Needs, s.Cuts, s.Press, s.Side, s.Machine, s.Check, s.Caution, s.Gate, s.Stack)
 }
 
@@ -78,7 +80,7 @@ func TestAHabitChangesOnlyWhatItShould(t *testing.T) {
 				for _, s := range after.Steps {
 					if was[s.ID] != doing(s) {
 						seen++
-						i := slices.IndexFunc(before.Steps, func(old reckon.Step) bool { return old.ID == s.ID })
+						i := slices.IndexFunc(before.Steps, func(old answer.Step) bool { return old.ID == s.ID })
 						allowed := about.steps(s) || (i >= 0 && about.steps(before.Steps[i]))
 						assert.True(t, allowed, "%s: %s %s changes %s", name, help.Key, school.Value, s.ID)
 					}

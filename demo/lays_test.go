@@ -4,6 +4,8 @@ import (
 	"slices"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
@@ -45,7 +47,7 @@ func TestTheDemoLaysCanBeCutWithARuler(t *testing.T) {
 	}
 }
 
-func readStrips(t *testing.T, name string, l reckon.Lay) {
+func readStrips(t *testing.T, name string, l answer.Lay) {
 	t.Helper()
 	end := int64(0)
 	for _, s := range l.Strips {
@@ -57,7 +59,7 @@ func readStrips(t *testing.T, name string, l reckon.Lay) {
 
 // readTimes reads whether a strip is cut at one time: a cut of a front goes through no
 // cloth of a back that waits for the front to be measured.
-func readTimes(t *testing.T, name string, l reckon.Lay, cuts []reckon.Cut) {
+func readTimes(t *testing.T, name string, l answer.Lay, cuts []answer.Cut) {
 	t.Helper()
 	back := map[int]bool{}
 	for _, at := range l.Placed {
@@ -69,7 +71,7 @@ func readTimes(t *testing.T, name string, l reckon.Lay, cuts []reckon.Cut) {
 	}
 }
 
-func readPiece(t *testing.T, name string, l reckon.Lay, i int, cut reckon.Cut, print plan.Print) {
+func readPiece(t *testing.T, name string, l answer.Lay, i int, cut answer.Cut, print plan.Print) {
 	t.Helper()
 	at := l.Placed[i]
 	w, h := cut.Width.NM, cut.Height.NM
@@ -105,7 +107,7 @@ func readPiece(t *testing.T, name string, l reckon.Lay, i int, cut reckon.Cut, p
 
 // readCentred reads a piece with a motif in its middle: it lies within its strip, and its
 // middle as far from that of every other one as whole repeats are.
-func readCentred(t *testing.T, name string, l reckon.Lay, at reckon.Placed, cut reckon.Cut) {
+func readCentred(t *testing.T, name string, l answer.Lay, at answer.Placed, cut answer.Cut) {
 	t.Helper()
 	strip := l.Strips[at.Strip-1]
 	assert.GreaterOrEqual(t, at.Y.NM, strip.Y.NM, "%s: %s", name, cut.ID)

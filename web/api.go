@@ -3,6 +3,8 @@ package web
 import (
 	"encoding/json"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/finding"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
@@ -16,7 +18,7 @@ type PlanView struct {
 	Revision int    `json:"revision"`
 	// Plan is the plan file as it was saved.
 	Plan      json.RawMessage  `json:"plan"`
-	Reckoning reckon.Reckoning `json:"reckoning"`
+	Reckoning answer.Reckoning `json:"reckoning"`
 	// Last is what the plan was when it could be cut the last time; absent where it can be, or
 	// never could.
 	Last    *LastCut `json:"last,omitempty"`
@@ -28,7 +30,7 @@ type PlanView struct {
 // LastCut is a plan at the revision at which it could be cut the last time.
 type LastCut struct {
 	Revision  int              `json:"revision"`
-	Reckoning reckon.Reckoning `json:"reckoning"`
+	Reckoning answer.Reckoning `json:"reckoning"`
 }
 
 // ShelfItem is a plan as it stands on the shelf.
@@ -45,7 +47,7 @@ type ShelfItem struct {
 	Steps int `json:"steps"`
 	// Size as finished, and the pieces to draw; empty for a plan that cannot be cut.
 	Size     string                 `json:"size"`
-	Pieces   []reckon.Piece         `json:"pieces"`
+	Pieces   []answer.Piece         `json:"pieces"`
 	Swatches map[string]plan.Swatch `json:"swatches"`
 	Findings []finding.Finding      `json:"findings"`
 	Finished bool                   `json:"finished"`
@@ -100,15 +102,15 @@ type ClothView struct {
 	// Kind: cloth, batting, interlining or web.
 	Kind string `json:"kind"`
 	// Width, Usable and Have as shown; Have is absent when nobody said.
-	Width  reckon.L  `json:"width"`
-	Usable reckon.L  `json:"usable"`
-	Have   *reckon.L `json:"have,omitempty"`
+	Width  answer.L  `json:"width"`
+	Usable answer.L  `json:"usable"`
+	Have   *answer.L `json:"have,omitempty"`
 	// HaveText is the length as it is asked for in a shop.
 	HaveText string `json:"have_text"`
 	// Wanted is what the plans on the shelf still take of it.
-	Wanted reckon.L `json:"wanted"`
+	Wanted answer.L `json:"wanted"`
 	// Short is what has to be bought for those for which it does not suffice.
-	Short reckon.L `json:"short"`
+	Short answer.L `json:"short"`
 	// Odd are the odd pieces, Kept what is kept for plans, Facts what else is known.
 	Odd    []OddView   `json:"odd"`
 	Kept   []KeptView  `json:"kept"`
@@ -120,8 +122,8 @@ type ClothView struct {
 
 // OddView is odd pieces alike; For is the plan they are kept for, empty for nobody's.
 type OddView struct {
-	Width  reckon.L `json:"width"`
-	Length reckon.L `json:"length"`
+	Width  answer.L `json:"width"`
+	Length answer.L `json:"length"`
 	Count  int      `json:"count"`
 	For    string   `json:"for"`
 }
@@ -129,7 +131,7 @@ type OddView struct {
 // KeptView is a length that is kept for a plan.
 type KeptView struct {
 	Plan   string   `json:"plan"`
-	Length reckon.L `json:"length"`
+	Length answer.L `json:"length"`
 }
 
 // NotionView is a thing in the cupboard that is not cloth.
@@ -204,7 +206,7 @@ type LogView struct {
 	// Plan is the plan file as it was finished.
 	Plan     json.RawMessage        `json:"plan"`
 	Gates    []GateView             `json:"gates"`
-	Pieces   []reckon.Piece         `json:"pieces"`
+	Pieces   []answer.Piece         `json:"pieces"`
 	Swatches map[string]plan.Swatch `json:"swatches"`
 	// Usual is how many minutes it was reckoned to take with all its covers. PlannedCost is
 	// what it costs with them, Cost with the time it took; empty where nobody said how
@@ -234,10 +236,10 @@ type FiguresView struct {
 // GateView is what was planned and what was measured at a gate.
 type GateView struct {
 	Title    string       `json:"title"`
-	Planned  reckon.Size  `json:"planned"`
-	Measured *reckon.Size `json:"measured,omitempty"`
+	Planned  answer.Size  `json:"planned"`
+	Measured *answer.Size `json:"measured,omitempty"`
 	// Off is measured minus planned.
-	Off *reckon.Size `json:"off,omitempty"`
+	Off *answer.Size `json:"off,omitempty"`
 }
 
 // Refusal is an error answer, problem+json as in RFC 9457.
@@ -260,7 +262,7 @@ type Refusal struct {
 // Types is everything the user interface exchanges with the server; its types
 // are generated from it.
 type Types struct {
-	Reckoning      reckon.Reckoning `json:"reckoning"`
+	Reckoning      answer.Reckoning `json:"reckoning"`
 	PlanView       PlanView         `json:"plan_view"`
 	Shelf          []ShelfItem      `json:"shelf"`
 	NewPlan        NewPlan          `json:"new_plan"`
@@ -269,7 +271,7 @@ type Types struct {
 	Starts         StartsView       `json:"starts"`
 	BeginPlan      BeginPlan        `json:"begin_plan"`
 	Closures       []reckon.Choice  `json:"closures"`
-	Fold           reckon.FoldShown `json:"fold"`
+	Fold           answer.FoldShown `json:"fold"`
 	Devices        DevicesView      `json:"devices"`
 	SetDevice      SetDevice        `json:"set_device"`
 	Readings       []ReadingView    `json:"readings"`

@@ -8,16 +8,17 @@ import (
 	"testing"
 	"time"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"umschlag/core/reckon"
 	"umschlag/web"
 )
 
-func needOf(t *testing.T, r reckon.Reckoning, name string) reckon.ClothNeed {
+func needOf(t *testing.T, r answer.Reckoning, name string) answer.ClothNeed {
 	t.Helper()
-	i := slices.IndexFunc(r.Cloths, func(n reckon.ClothNeed) bool { return n.Name == name })
+	i := slices.IndexFunc(r.Cloths, func(n answer.ClothNeed) bool { return n.Name == name })
 	require.GreaterOrEqual(t, i, 0, name)
 	return r.Cloths[i]
 }
@@ -187,7 +188,7 @@ func TestWhatABatchCosts(t *testing.T) {
 	require.NotNil(t, cost)
 	assert.Equal(t, 12, cost.Covers)
 	assert.NotEmpty(t, cost.LeftOut)
-	i := slices.IndexFunc(cost.Lines, func(l reckon.CostLine) bool { return l.Name == "moss leaf" })
+	i := slices.IndexFunc(cost.Lines, func(l answer.CostLine) bool { return l.Name == "moss leaf" })
 	require.GreaterOrEqual(t, i, 0)
 	assert.Contains(t, cost.Lines[i].How, "at 11.50")
 	assert.NotEmpty(t, cost.Lines[i].Cost)

@@ -6,10 +6,11 @@ import (
 	"testing"
 	"time"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"umschlag/core/reckon"
 	"umschlag/device/standin"
 	"umschlag/web"
 )
@@ -121,7 +122,7 @@ func TestWhatIsCutIsAsLongInEveryFormat(t *testing.T) {
 
 func TestAPlanThatCannotBeCutFoldsToNothing(t *testing.T) {
 	h := app(t)
-	var fold reckon.FoldShown
+	var fold answer.FoldShown
 	call(t, h, "POST", "/api/v1/fold", `{"format": "umschlag/plan/1", "title": "Nothing", "object": {"kind": "form", "width": 0, "height": 0},
 		"cover": {"kind": "cushion", "ease": {"width": 0, "height": 0}}}`, &fold)
 	assert.NotNil(t, fold.Leaves)

@@ -7,11 +7,12 @@ import (
 	"regexp"
 	"strings"
 
+	"umschlag/core/answer"
+
 	"github.com/labstack/echo/v5"
 
 	"umschlag/core/length"
 	"umschlag/core/plan"
-	"umschlag/core/reckon"
 	"umschlag/format/drawing"
 	"umschlag/format/dxf"
 	"umschlag/format/hpgl"
@@ -64,7 +65,7 @@ func (s *server) drawing(c *echo.Context) error {
 var plainName = regexp.MustCompile(`[^A-Za-z0-9]+`)
 
 // drawings are those of a sort: piece, pieces, template or lay.
-func drawings(r reckon.Reckoning, swatches map[string]plan.Swatch, sort, of string) ([]drawing.Drawing, error) {
+func drawings(r answer.Reckoning, swatches map[string]plan.Swatch, sort, of string) ([]drawing.Drawing, error) {
 	var out []drawing.Drawing
 	add := func(d drawing.Drawing, err error) error {
 		out = append(out, d)

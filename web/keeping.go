@@ -8,6 +8,8 @@ import (
 	"slices"
 	"strings"
 
+	"umschlag/core/answer"
+
 	"github.com/labstack/echo/v5"
 
 	"umschlag/core/length"
@@ -31,7 +33,7 @@ type MovedCloth struct {
 // placing is a cloth of a plan beside the same in the cupboard.
 type placing struct {
 	plan   string
-	need   reckon.ClothNeed
+	need   answer.ClothNeed
 	cloth  plan.Cloth
 	stored store.Cloth
 }
@@ -143,7 +145,7 @@ func (s *server) placing(ctx context.Context, sh shop, id, letter string) (placi
 		return placing{}, err
 	}
 	r := reckon.Reckon(p, w)
-	i := slices.IndexFunc(r.Cloths, func(n reckon.ClothNeed) bool { return n.Cloth == letter })
+	i := slices.IndexFunc(r.Cloths, func(n answer.ClothNeed) bool { return n.Cloth == letter })
 	if i < 0 {
 		return placing{}, store.ErrNotFound
 	}

@@ -3,10 +3,11 @@ package web
 import (
 	"context"
 
+	"umschlag/core/answer"
+
 	"github.com/labstack/echo/v5"
 
 	"umschlag/core/length"
-	"umschlag/core/reckon"
 	"umschlag/format/listcsv"
 )
 
@@ -15,7 +16,7 @@ func (s *server) cutsFile(c *echo.Context) error { return s.listFile(c, "cuts", 
 
 func (s *server) stepsFile(c *echo.Context) error { return s.listFile(c, "steps", listcsv.Steps) }
 
-func (s *server) listFile(c *echo.Context, what string, of func(reckon.Reckoning, length.Unit) listcsv.Table) error {
+func (s *server) listFile(c *echo.Context, what string, of func(answer.Reckoning, length.Unit) listcsv.Table) error {
 	stored, view, p, err := s.cuttable(c)
 	if err != nil {
 		return err

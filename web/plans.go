@@ -10,6 +10,8 @@ import (
 	"net/http"
 	"slices"
 
+	"umschlag/core/answer"
+
 	"github.com/labstack/echo/v5"
 
 	"umschlag/core/length"
@@ -316,7 +318,7 @@ func (s *server) shelf(c *echo.Context) error {
 	return c.JSON(http.StatusOK, out)
 }
 
-func shelfItem(p store.Plan, r reckon.Reckoning) ShelfItem {
+func shelfItem(p store.Plan, r answer.Reckoning) ShelfItem {
 	item := ShelfItem{ID: p.ID, Title: p.Title, Changed: p.Changed, Steps: len(r.Steps), Pieces: plainly(r.Pieces), Findings: r.Findings}
 	if len(r.Pieces) > 0 {
 		f := r.Pieces[0].Finished
@@ -346,11 +348,11 @@ func swatches(doc []byte) map[string]plan.Swatch {
 }
 
 // plainly is pieces as they are drawn small: without what only their own page shows.
-func plainly(pieces []reckon.Piece) []reckon.Piece {
-	out := make([]reckon.Piece, len(pieces))
+func plainly(pieces []answer.Piece) []answer.Piece {
+	out := make([]answer.Piece, len(pieces))
 	for i, p := range pieces {
-		p.Press, p.Conflicts, p.Ways, p.Methods = []reckon.PressSeam{}, []reckon.Point{}, []reckon.Way{}, []reckon.UnitMethods{}
-		p.Threads, p.Outlook = []reckon.Thread{}, []reckon.Outlook{}
+		p.Press, p.Conflicts, p.Ways, p.Methods = []answer.PressSeam{}, []answer.Point{}, []answer.Way{}, []answer.UnitMethods{}
+		p.Threads, p.Outlook = []answer.Thread{}, []answer.Outlook{}
 		out[i] = p
 	}
 	return out

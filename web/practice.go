@@ -5,6 +5,8 @@ import (
 	"net/http"
 	"slices"
 
+	"umschlag/core/answer"
+
 	"github.com/labstack/echo/v5"
 
 	"umschlag/core/length"
@@ -48,8 +50,8 @@ type AnswerPractice struct {
 // PracticeResult says whether an answer is right, and how the right one comes about.
 type PracticeResult struct {
 	Right  bool          `json:"right"`
-	Answer reckon.L      `json:"answer"`
-	Sum    []reckon.Term `json:"sum"`
+	Answer answer.L      `json:"answer"`
+	Sum    []answer.Term `json:"sum"`
 	// Slip says what was forgotten, where that is known.
 	Slip string `json:"slip"`
 }
@@ -84,7 +86,7 @@ func (s *server) exercise(ctx context.Context, sh shop, kind string, number int,
 }
 
 // sumOf is a sum that was written down.
-func sumOf(terms []reckon.Term) sum.Sum {
+func sumOf(terms []answer.Term) sum.Sum {
 	var out sum.Sum
 	for _, t := range terms {
 		out = append(out, sum.Term{Name: t.Term, Amount: length.Length(t.Amount.NM), Kind: sum.Kind(t.Kind)})
@@ -143,16 +145,16 @@ func (s *server) answerPractice(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	answer, err := length.Parse(in.Answer, style.Unit)
+	typed, err := length.Parse(in.Answer, style.Unit)
 	if err != nil {
 		return planfile.Problems{{Path: "/answer", Text: err.Error()}}
 	}
-	out := PracticeResult{Right: e.Right(answer), Answer: reckon.Show(e.Answer.Total(), style)}
+	out := PracticeResult{Right: e.Right(typed), Answer: answer.Show(e.Answer.Total(), style)}
 	for _, t := range e.Answer {
-		out.Sum = append(out.Sum, reckon.Term{Term: t.Name, Amount: reckon.Show(t.Amount, style), Kind: string(t.Kind)})
+		out.Sum = append(out.Sum, answer.Term{Term: t.Name, Amount: answer.Show(t.Amount, style), Kind: string(t.Kind)})
 	}
 	if !out.Right {
-		out.Slip = e.Slip(answer)
+		out.Slip = e.Slip(typed)
 	}
 	if err := s.store.Practise(ctx, string(e.Kind), out.Right); err != nil {
 		return err

@@ -8,6 +8,8 @@ import (
 	"slices"
 	"strings"
 
+	"umschlag/core/answer"
+
 	"github.com/labstack/echo/v5"
 
 	"umschlag/core/plan"
@@ -215,7 +217,7 @@ func sampleView(st store.Sample, sh shop) (SampleView, error) {
 type users struct {
 	plans  []stored
 	shop   *reckon.Workshop
-	before map[string]reckon.Reckoning
+	before map[string]answer.Reckoning
 }
 
 // stored is a plan of the shelf, read.
@@ -233,7 +235,7 @@ func (s *server) users(ctx context.Context) (*users, error) {
 	if err != nil {
 		return nil, err
 	}
-	u := &users{shop: shop, before: map[string]reckon.Reckoning{}}
+	u := &users{shop: shop, before: map[string]answer.Reckoning{}}
 	for _, one := range plans {
 		p, err := planfile.Read([]byte(one.Doc))
 		if err != nil {
@@ -245,7 +247,7 @@ func (s *server) users(ctx context.Context) (*users, error) {
 }
 
 // asIs is a plan reckoned as it is.
-func (u *users) asIs(of stored) reckon.Reckoning {
+func (u *users) asIs(of stored) answer.Reckoning {
 	r, known := u.before[of.id]
 	if !known {
 		r = reckon.Reckon(of.plan, u.shop)
@@ -271,11 +273,11 @@ func (u *users) of(id string, one plan.Sample) []SampleUse {
 }
 
 // changes are the cuts that differ between two reckonings.
-func changes(before, after reckon.Reckoning) []CutChange {
-	size := func(c reckon.Cut) string { return c.Width.Text + " × " + c.Height.Text }
+func changes(before, after answer.Reckoning) []CutChange {
+	size := func(c answer.Cut) string { return c.Width.Text + " × " + c.Height.Text }
 	out := []CutChange{}
 	for _, now := range after.Cuts {
-		i := slices.IndexFunc(before.Cuts, func(c reckon.Cut) bool { return c.ID == now.ID })
+		i := slices.IndexFunc(before.Cuts, func(c answer.Cut) bool { return c.ID == now.ID })
 		if i >= 0 && size(before.Cuts[i]) != size(now) {
 			out = append(out, CutChange{Title: now.Title, From: size(before.Cuts[i]), To: size(now)})
 		}

@@ -7,6 +7,8 @@ import (
 	"strings"
 	"time"
 
+	"umschlag/core/answer"
+
 	"github.com/labstack/echo/v5"
 
 	"umschlag/core/plan"
@@ -75,7 +77,7 @@ func (s *server) scheduled(ctx context.Context, id string) (ScheduleView, string
 	return scheduleView(p, reckon.Reckon(p, w), s.now()), stored.Title, nil
 }
 
-func scheduleView(p plan.Plan, r reckon.Reckoning, now time.Time) ScheduleView {
+func scheduleView(p plan.Plan, r answer.Reckoning, now time.Time) ScheduleView {
 	own := plan.Schedule{}
 	if p.Schedule != nil {
 		own = *p.Schedule

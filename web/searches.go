@@ -8,6 +8,8 @@ import (
 	"sync"
 	"time"
 
+	"umschlag/core/answer"
+
 	"github.com/labstack/echo/v5"
 
 	"umschlag/core/lay"
@@ -43,8 +45,8 @@ type SearchView struct {
 	Tried  int `json:"tried"`
 	// Before is how long the lay was, Lay the shortest found so far; Over is how far it is
 	// over the bound, in percent.
-	Before reckon.L   `json:"before"`
-	Lay    reckon.Lay `json:"lay"`
+	Before answer.L   `json:"before"`
+	Lay    answer.Lay `json:"lay"`
 	Over   float64    `json:"over"`
 	// Way leads to it; empty where nothing shorter was found.
 	Way []int `json:"way"`
@@ -122,7 +124,7 @@ func (s *searches) find(id string) (*search, error) {
 func (j *search) view() SearchView {
 	j.Lock()
 	defer j.Unlock()
-	v := SearchView{ID: j.id, Round: j.found.Round, Rounds: j.found.Rounds, Tried: j.found.Tried, Before: reckon.Show(j.before, j.style), Lay: reckon.ShowLay(j.found.Lay, j.style),
+	v := SearchView{ID: j.id, Round: j.found.Round, Rounds: j.found.Rounds, Tried: j.found.Tried, Before: answer.Show(j.before, j.style), Lay: answer.ShowLay(j.found.Lay, j.style),
 		Way: j.found.Way, Done: j.done, Stopped: j.stopped}
 	if v.Way == nil {
 		v.Way = []int{}

@@ -9,6 +9,8 @@ import (
 	"slices"
 	"strings"
 
+	"umschlag/core/answer"
+
 	"github.com/labstack/echo/v5"
 
 	"umschlag/core/length"
@@ -40,8 +42,8 @@ type ShapesView struct {
 	Fills []string `json:"fills"`
 	// Omitted is what was left out.
 	Omitted []string `json:"omitted"`
-	Width   reckon.L `json:"width"`
-	Height  reckon.L `json:"height"`
+	Width   answer.L `json:"width"`
+	Height  answer.L `json:"height"`
 }
 
 // MoveShape asks where a shape stands when it is brought to a place.
@@ -121,7 +123,7 @@ func shapesView(d drawing.Found, unit length.Unit) (ShapesView, error) {
 		out.Shapes, out.Fills = append(out.Shapes, doc), append(out.Fills, o.Fill)
 	}
 	style := length.Style{Unit: unit}
-	out.Width, out.Height = reckon.Show(millimetres(all.Width()), style), reckon.Show(millimetres(all.Height()), style)
+	out.Width, out.Height = answer.Show(millimetres(all.Width()), style), answer.Show(millimetres(all.Height()), style)
 	return out, nil
 }
 
@@ -171,7 +173,7 @@ const (
 	apart = 10
 )
 
-func shapesOf(title string, piece reckon.Piece, cuts []reckon.Cut, swatches map[string]plan.Swatch, templates bool) ([]byte, error) {
+func shapesOf(title string, piece answer.Piece, cuts []answer.Cut, swatches map[string]plan.Swatch, templates bool) ([]byte, error) {
 	var list []drawing.Outline
 	add := func(name, path, cloth string, line bool) error {
 		p, err := shape.Parse(path)

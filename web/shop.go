@@ -11,6 +11,8 @@ import (
 	"strconv"
 	"strings"
 
+	"umschlag/core/answer"
+
 	"github.com/labstack/echo/v5"
 
 	"umschlag/core/length"
@@ -65,7 +67,7 @@ func (sh shop) style() length.Style {
 	return length.Style{Unit: sh.unit, Denominator: int64(sh.habits.Fraction)}
 }
 
-func (sh shop) l(l length.Length) reckon.L { return reckon.Show(l, sh.style()) }
+func (sh shop) l(l length.Length) answer.L { return answer.Show(l, sh.style()) }
 
 func (s *server) habits(c *echo.Context) error {
 	sh, err := s.shop(c.Request().Context())
@@ -458,10 +460,10 @@ func logView(e store.LogEntry, shop *reckon.Workshop) (LogView, error) {
 		}
 		g := GateView{Title: gateTitle(step.Gate), Planned: *step.Expect}
 		if _, m, ok := p.MeasuredAs(step.Gate); ok {
-			g.Measured = &reckon.Size{Width: reckon.Show(m.Width, p.Style()), Height: reckon.Show(m.Height, p.Style())}
-			g.Off = &reckon.Size{
-				Width:  reckon.Show(m.Width-length.Length(step.Expect.Width.NM), p.Style()),
-				Height: reckon.Show(m.Height-length.Length(step.Expect.Height.NM), p.Style()),
+			g.Measured = &answer.Size{Width: answer.Show(m.Width, p.Style()), Height: answer.Show(m.Height, p.Style())}
+			g.Off = &answer.Size{
+				Width:  answer.Show(m.Width-length.Length(step.Expect.Width.NM), p.Style()),
+				Height: answer.Show(m.Height-length.Length(step.Expect.Height.NM), p.Style()),
 			}
 		}
 		v.Gates = append(v.Gates, g)

@@ -6,6 +6,8 @@ import (
 	"slices"
 	"strconv"
 
+	"umschlag/core/answer"
+
 	"github.com/labstack/echo/v5"
 
 	"umschlag/core/plan"
@@ -38,14 +40,14 @@ type ShoppingPlan struct {
 // ShoppingCloth is what the plans chosen take of a cloth.
 type ShoppingCloth struct {
 	Name string   `json:"name"`
-	Need reckon.L `json:"need"`
+	Need answer.L `json:"need"`
 	// Have is what the cupboard holds, absent when nobody said.
-	Have *reckon.L `json:"have,omitempty"`
+	Have *answer.L `json:"have,omitempty"`
 	// Left is what stays in the cupboard when what is kept for the plans is cut.
-	Left reckon.L `json:"left"`
+	Left answer.L `json:"left"`
 	// Buy is what to ask for; its text is empty where nothing is bought, Cost where nobody
 	// said a price.
-	Buy     reckon.L        `json:"buy"`
+	Buy     answer.L        `json:"buy"`
 	BuyText string          `json:"buy_text"`
 	Cost    string          `json:"cost"`
 	Shares  []ShoppingShare `json:"shares"`
@@ -56,7 +58,7 @@ type ShoppingCloth struct {
 // ShoppingShare is where one plan's cloth comes from.
 type ShoppingShare struct {
 	Plan string   `json:"plan"`
-	Need reckon.L `json:"need"`
+	Need answer.L `json:"need"`
 	// Odd is how many odd pieces are cut beside it.
 	Odd int `json:"odd"`
 	// From is own, cupboard or shop.
@@ -87,7 +89,7 @@ type wantedAll struct {
 type chosenPlan struct {
 	stored store.Plan
 	plan   plan.Plan
-	r      reckon.Reckoning
+	r      answer.Reckoning
 }
 
 // shopping answers what to buy for the plans named by ?plan=, for all without it.
@@ -269,4 +271,4 @@ func (sh shop) shoppingThing(t shopping.Thing) ShoppingThing {
 }
 
 // money is an amount as it is written, with what the maker calls it.
-func (sh shop) money(amount float64) string { return reckon.Money(amount, sh.habits.Currency) }
+func (sh shop) money(amount float64) string { return answer.Money(amount, sh.habits.Currency) }

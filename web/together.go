@@ -5,6 +5,8 @@ import (
 	"net/http"
 	"slices"
 
+	"umschlag/core/answer"
+
 	"github.com/labstack/echo/v5"
 
 	"umschlag/core/lay"
@@ -21,12 +23,12 @@ type TogetherView struct {
 	// Plans are those that take of the cloth, Pieces what is cut, by the cuts of the lay.
 	Plans  []TogetherPlan  `json:"plans"`
 	Pieces []TogetherPiece `json:"pieces"`
-	Lay    reckon.Lay      `json:"lay"`
+	Lay    answer.Lay      `json:"lay"`
 	// Need is what the lay takes with its end squared, Apart what the plans take laid by
 	// themselves, Saves the difference.
-	Need  reckon.L `json:"need"`
-	Apart reckon.L `json:"apart"`
-	Saves reckon.L `json:"saves"`
+	Need  answer.L `json:"need"`
+	Apart answer.L `json:"apart"`
+	Saves answer.L `json:"saves"`
 }
 
 // TogetherPlan is a plan that takes of the cloth.
@@ -40,8 +42,8 @@ type TogetherPlan struct {
 type TogetherPiece struct {
 	Plan   string   `json:"plan"`
 	Title  string   `json:"title"`
-	Width  reckon.L `json:"width"`
-	Height reckon.L `json:"height"`
+	Width  answer.L `json:"width"`
+	Height answer.L `json:"height"`
 	Count  int      `json:"count"`
 }
 
@@ -92,8 +94,8 @@ func (s *server) together(ctx context.Context, cloth string, chosen []string) (t
 	return out, nil
 }
 
-func cutAlready(r reckon.Reckoning, cloth string) bool {
-	return slices.ContainsFunc(r.Cloths, func(n reckon.ClothNeed) bool { return n.Name == cloth && n.Done })
+func cutAlready(r answer.Reckoning, cloth string) bool {
+	return slices.ContainsFunc(r.Cloths, func(n answer.ClothNeed) bool { return n.Name == cloth && n.Done })
 }
 
 func swatchNamed(p plan.Plan, name string) plan.Swatch {
@@ -120,7 +122,7 @@ func (s *server) togetherView(c *echo.Context) error {
 	}
 	l, _ := lay.Of(t.Items, t.On)
 	need, saves := t.Takes(l)
-	v := TogetherView{Cloth: cloth, Swatch: t.swatch, Plans: t.plans, Pieces: []TogetherPiece{}, Lay: reckon.ShowLay(l, sh.style()), Need: sh.l(need), Apart: sh.l(t.Apart), Saves: sh.l(saves)}
+	v := TogetherView{Cloth: cloth, Swatch: t.swatch, Plans: t.plans, Pieces: []TogetherPiece{}, Lay: answer.ShowLay(l, sh.style()), Need: sh.l(need), Apart: sh.l(t.Apart), Saves: sh.l(saves)}
 	for _, it := range t.Items {
 		v.Pieces = append(v.Pieces, TogetherPiece{Plan: t.chosen[t.Owner[it.Cut]], Title: t.Titles[it.Cut], Width: sh.l(it.Width), Height: sh.l(it.Height), Count: it.Count})
 	}

@@ -12,10 +12,11 @@ import (
 	"testing"
 	"time"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"umschlag/core/reckon"
 	"umschlag/demo"
 	"umschlag/store"
 	"umschlag/web"
@@ -75,10 +76,10 @@ func TestReckonAnswersThePlanFile(t *testing.T) {
 	h := app(t)
 	plans, err := demo.Plans()
 	require.NoError(t, err)
-	var r reckon.Reckoning
+	var r answer.Reckoning
 	w := call(t, h, "POST", "/api/v1/reckon", string(plans["reading-corner-cushion"]), &r)
 	assert.Equal(t, http.StatusOK, w.Code)
-	assert.Equal(t, reckon.Format, r.Format)
+	assert.Equal(t, answer.Format, r.Format)
 	assert.NotNil(t, r.Settled)
 	assert.Equal(t, "cloth-short", r.Findings[0].Code, "the cupboard counts")
 
@@ -185,7 +186,7 @@ func TestAnotherUnitChangesNoLength(t *testing.T) {
 	var metric map[string]any
 	call(t, h, "POST", "/api/v1/convert", map[string]any{"plan": doc, "units": "cm"}, &metric)
 	assert.Equal(t, "50.8", metric["object"].(map[string]any)["width"])
-	var r reckon.Reckoning
+	var r answer.Reckoning
 	call(t, h, "POST", "/api/v1/reckon", metric, &r)
 	for i, c := range r.Cuts {
 		assert.Equal(t, view.Reckoning.Cuts[i].Width.NM, c.Width.NM, c.ID)
@@ -356,13 +357,13 @@ func TestAPlanBeginsByTheHabitsWithTheSizesAsTyped(t *testing.T) {
 	assert.Equal(t, http.StatusBadRequest, call(t, h, "GET", "/api/v1/starts?units=ell", nil, nil).Code)
 
 	var doc map[string]any
-	answer := call(t, h, "POST", "/api/v1/begin", web.BeginPlan{Thing: "book", Sizes: map[string]string{"wrap": "13 1/2", "height": "8x"}, Title: " Log "}, &doc)
-	require.Equal(t, http.StatusOK, answer.Code)
+	begun := call(t, h, "POST", "/api/v1/begin", web.BeginPlan{Thing: "book", Sizes: map[string]string{"wrap": "13 1/2", "height": "8x"}, Title: " Log "}, &doc)
+	require.Equal(t, http.StatusOK, begun.Code)
 	assert.Equal(t, "Log", doc["title"])
 	assert.Equal(t, map[string]any{"kind": "book", "wrap": "13 1/2", "height": "8x"}, doc["object"], "typed sizes are not touched")
 	assert.Equal(t, http.StatusBadRequest, call(t, h, "POST", "/api/v1/reckon", doc, nil).Code, "reading the plan judges them")
 	doc["object"].(map[string]any)["height"] = "8"
-	var r reckon.Reckoning
+	var r answer.Reckoning
 	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/reckon", doc, &r).Code)
 	assert.Equal(t, "14¾″", r.Pieces[0].Trimmed.Width.Text, "13½, ¾ of ease and two seams of ¼")
 	for wrap, flap := range map[string]string{"13 1/2": "3", "4": "1"} {
@@ -434,7 +435,7 @@ func TestLayoutsAndFacesComeInTheNotationOfThePlan(t *testing.T) {
 		var face map[string]any
 		require.NoError(t, json.Unmarshal(l.Face, &face))
 		whole["pieces"].(map[string]any)["front"].(map[string]any)["face"] = face
-		var r reckon.Reckoning
+		var r answer.Reckoning
 		require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/reckon", whole, &r).Code)
 		assert.NotEmpty(t, r.Cuts, "what is offered can be cut")
 	}

@@ -9,10 +9,11 @@ import (
 	"testing"
 	"time"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"umschlag/core/reckon"
 	"umschlag/store"
 )
 
@@ -35,7 +36,7 @@ func TestReckonPrintsTheReckoning(t *testing.T) {
 	for _, f := range files {
 		out, err := execute(t, "", "reckon", f)
 		require.NoError(t, err, f)
-		var r reckon.Reckoning
+		var r answer.Reckoning
 		require.NoError(t, json.Unmarshal([]byte(out), &r))
 		assert.NotEmpty(t, r.Cuts)
 	}

@@ -4,6 +4,8 @@ import (
 	"slices"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
@@ -60,7 +62,7 @@ func TestABorderOfPatchesIsSewnOnWhole(t *testing.T) {
 			}
 		}
 	}
-	i := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.About.Role == ref.DoBorder })
+	i := slices.IndexFunc(r.Steps, func(s answer.Step) bool { return s.About.Role == ref.DoBorder })
 	require.GreaterOrEqual(t, i, 0)
 	assert.Positive(t, ringed)
 	assert.Len(t, r.Steps[i].Cells, ringed)

@@ -4,6 +4,8 @@ import (
 	"strings"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
@@ -26,13 +28,13 @@ func bordered() plan.Plan {
 func TestAStepIsAboutItsCells(t *testing.T) {
 	r := reckon.Reckon(bordered(), nil)
 	require.NotEmpty(t, r.Steps, "%v", r.Findings)
-	var front reckon.Piece
+	var front answer.Piece
 	for _, p := range r.Pieces {
 		if p.Name == "front" {
 			front = p
 		}
 	}
-	words := func(s reckon.Step) []string {
+	words := func(s answer.Step) []string {
 		var out []string
 		for _, i := range s.Cells {
 			c := front.Cells[i]

@@ -6,6 +6,8 @@ import (
 	"strings"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
@@ -109,7 +111,7 @@ func TestAnyCoverIsWholeOrSaysWhyNot(t *testing.T) {
 
 // inOrder reads the steps: nothing needs what comes later or is not there, no id stands
 // twice, and nothing that waits for a gate is cut before it.
-func inOrder(t *rapid.T, r reckon.Reckoning) {
+func inOrder(t *rapid.T, r answer.Reckoning) {
 	at := map[string]int{}
 	gates := map[string]int{}
 	for i, s := range r.Steps {
@@ -131,12 +133,12 @@ func inOrder(t *rapid.T, r reckon.Reckoning) {
 		}
 		gate, there := gates[c.Waits]
 		assert.True(t, there, "%s waits for %s, which nobody measures", c.ID, c.Waits)
-		i := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return slices.Contains(s.Cuts, c.ID) })
+		i := slices.IndexFunc(r.Steps, func(s answer.Step) bool { return slices.Contains(s.Cuts, c.ID) })
 		assert.Greater(t, i, gate, "%s is cut before its gate", c.ID)
 	}
 }
 
-func cutOnce(t *rapid.T, r reckon.Reckoning) {
+func cutOnce(t *rapid.T, r answer.Reckoning) {
 	used := map[string]int{}
 	for _, s := range r.Steps {
 		for _, id := range s.Cuts {
@@ -151,7 +153,7 @@ func cutOnce(t *rapid.T, r reckon.Reckoning) {
 }
 
 // bounds is how wide and high an outline is; arcs of pieces end at its extremes.
-func bounds(o []reckon.Vertex) (w, h float64) {
+func bounds(o []answer.Vertex) (w, h float64) {
 	xs, ys := make([]float64, len(o)), make([]float64, len(o))
 	for i, v := range o {
 		xs[i], ys[i] = float64(v.X), float64(v.Y)
@@ -159,7 +161,7 @@ func bounds(o []reckon.Vertex) (w, h float64) {
 	return slices.Max(xs) - slices.Min(xs), slices.Max(ys) - slices.Min(ys)
 }
 
-func everyPieceIsDrawn(t *rapid.T, r reckon.Reckoning) {
+func everyPieceIsDrawn(t *rapid.T, r answer.Reckoning) {
 	stands := map[string]int{}
 	for _, row := range r.Net {
 		for _, column := range row {
@@ -171,8 +173,8 @@ func everyPieceIsDrawn(t *rapid.T, r reckon.Reckoning) {
 	for _, p := range r.Pieces {
 		assert.Equal(t, p.Count, stands[p.Name], p.Name)
 		for _, each := range []struct {
-			outline []reckon.Vertex
-			size    reckon.Size
+			outline []answer.Vertex
+			size    answer.Size
 		}{{p.Outline, p.Finished}, {p.TrimmedOutline, p.Trimmed}, {p.CutOutline, p.BeforeQuilting}} {
 			w, h := bounds(each.outline)
 			assert.InDelta(t, float64(each.size.Width.NM), w, 20, p.Name)
@@ -181,7 +183,7 @@ func everyPieceIsDrawn(t *rapid.T, r reckon.Reckoning) {
 	}
 }
 
-func seamsMeet(t *rapid.T, r reckon.Reckoning) {
+func seamsMeet(t *rapid.T, r answer.Reckoning) {
 	for i, j := range r.Joins {
 		assert.InDelta(t, 0, float64(j.Off.NM), 20, j.Title)
 		drawn := 0
@@ -196,7 +198,7 @@ func seamsMeet(t *rapid.T, r reckon.Reckoning) {
 	}
 }
 
-func allIsLaid(t *rapid.T, r reckon.Reckoning, copies int) {
+func allIsLaid(t *rapid.T, r answer.Reckoning, copies int) {
 	laid := map[int]int{}
 	for _, c := range r.Cloths {
 		for _, p := range c.Lay.Placed {
@@ -226,7 +228,7 @@ func TestMirroredFittingsGiveMirroredCuts(t *testing.T) {
 		wide := piece(t, a, f.On).Finished.Width.NM
 		boxes := b.Fittings[0].Boxes
 		for i, box := range a.Fittings[0].Boxes {
-			twin := slices.IndexFunc(boxes, func(other reckon.Box) bool {
+			twin := slices.IndexFunc(boxes, func(other answer.Box) bool {
 				return math.Abs(float64(wide-box.X-box.Width-other.X)) <= 2 && box.Y == other.Y
 			})
 			assert.GreaterOrEqual(t, twin, 0, "box %d has a twin", i)

@@ -4,6 +4,8 @@ import (
 	"fmt"
 	"strings"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/applique"
 	"umschlag/core/cover"
 	"umschlag/core/finding"
@@ -23,8 +25,8 @@ type ground struct {
 }
 
 // shapes shows what is laid on a face, cuts it, and keeps it to be judged.
-func (r *run) shapes(out *Piece, piece cover.Piece, p panel) {
-	out.Shapes, out.Threads = []Shape{}, []Thread{}
+func (r *run) shapes(out *answer.Piece, piece cover.Piece, p panel) {
+	out.Shapes, out.Threads = []answer.Shape{}, []answer.Thread{}
 	if len(p.applied) == 0 {
 		return
 	}
@@ -35,7 +37,7 @@ func (r *run) shapes(out *Piece, piece cover.Piece, p panel) {
 	}
 	r.cutShapes(piece, p.applied)
 	for i, t := range applique.Threads(p.applied) {
-		out.Threads = append(out.Threads, Thread{Cloth: t.Cloth, Stitch: applique.StitchOf(t.Edge).Title, Darker: t.Edge == plan.DrawnLine, Late: t.Late, Shapes: t.Layers, Seam: r.l(t.Seam.Total()), Length: r.l(t.Length)})
+		out.Threads = append(out.Threads, answer.Thread{Cloth: t.Cloth, Stitch: applique.StitchOf(t.Edge).Title, Darker: t.Edge == plan.DrawnLine, Late: t.Late, Shapes: t.Layers, Seam: r.l(t.Seam.Total()), Length: r.l(t.Length)})
 		r.explainSum(fmt.Sprintf("%s.thread.%d", piece.Name, i+1), t.Seam)
 		cloth, _ := r.p.Cloth(t.Cloth)
 		name := fmt.Sprintf("thread for %s, %s", cloth.Name, applique.StitchOf(t.Edge).Title)
@@ -61,12 +63,12 @@ func (r *run) threadNotion(name string, l length.Length) {
 }
 
 // shapeOn is a shape as it is shown.
-func (r *run) shapeOn(l applique.Layer) Shape {
-	out := Shape{Index: l.Index, About: l.About, Title: l.Title, Twin: l.Twin, Cloth: l.Shape.Cloth, Stitch: applique.StitchOf(l.Shape.Edge).Title, Line: l.Line(), Late: l.Late, Level: l.Level,
+func (r *run) shapeOn(l applique.Layer) answer.Shape {
+	out := answer.Shape{Index: l.Index, About: l.About, Title: l.Title, Twin: l.Twin, Cloth: l.Shape.Cloth, Stitch: applique.StitchOf(l.Shape.Edge).Title, Line: l.Line(), Late: l.Late, Level: l.Level,
 		Path: inMillimetres(l.Path).Text(), Sewn: stretches(l.Edge, true), Covered: stretches(l.Edge, false),
-		Box:  Box{X: int64(l.X), Y: int64(l.Y), Width: int64(l.Width), Height: int64(l.Height)},
-		From: Distances{Left: r.l(l.From.Left), Right: r.l(l.From.Right), Top: r.l(l.From.Top), Bottom: r.l(l.From.Bottom)},
-		Size: Size{Width: r.l(l.Width), Height: r.l(l.Height)}, Shows: r.l(l.Shows), Round: r.l(l.Round)}
+		Box:  answer.Box{X: int64(l.X), Y: int64(l.Y), Width: int64(l.Width), Height: int64(l.Height)},
+		From: answer.Distances{Left: r.l(l.From.Left), Right: r.l(l.From.Right), Top: r.l(l.From.Top), Bottom: r.l(l.From.Bottom)},
+		Size: answer.Size{Width: r.l(l.Width), Height: r.l(l.Height)}, Shows: r.l(l.Shows), Round: r.l(l.Round)}
 	if l.Lapped {
 		lap := r.l(l.Lap)
 		out.Lap = &lap
@@ -111,7 +113,7 @@ func (r *run) cutShapes(piece cover.Piece, layers []applique.Layer) {
 			count *= 2
 		}
 		described, _ := r.p.Cloth(l.Shape.Cloth)
-		c := cutting{is: About{Piece: piece.Name, Of: l.Key, Twin: l.Twin, Role: ref.Shape}, piece: piece.Name, part: "shape", title: l.Title, cloth: l.Shape.Cloth, size: l.Cut().UpTo(r.p.Habits.Step), count: count, about: l.About, shape: "template",
+		c := cutting{is: ref.About{Piece: piece.Name, Of: l.Key, Twin: l.Twin, Role: ref.Shape}, piece: piece.Name, part: "shape", title: l.Title, cloth: l.Shape.Cloth, size: l.Cut().UpTo(r.p.Habits.Step), count: count, about: l.About, shape: "template",
 			mayTurn: described.Print != plan.OneWay, laidOn: true, path: inMillimetres(l.Template()).Text(), inset: l.Inset()}
 		r.cut(c)
 		if l.Fused() {

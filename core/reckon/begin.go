@@ -5,6 +5,8 @@ import (
 	"strconv"
 	"strings"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/cover"
 	"umschlag/core/finding"
 	"umschlag/core/gridfit"
@@ -245,7 +247,7 @@ func (r *run) windowed(ground, show string, size sum.Size) plan.Face {
 
 // startsOn are the sizes that decisions begin with on a cover: each the usual one, or halved until
 // it suits the cover.
-func startsOn(p plan.Plan) Starts {
+func startsOn(p plan.Plan) answer.Starts {
 	usual, text := plan.StartsIn(p.Units), length.Style{Unit: p.Units}.Plain
 	corner := func(usual length.Length, shape func(length.Length) plan.Corners) string {
 		for l := usual; l >= p.Habits.Step && p.Habits.Step > 0; l = (l / 2).Floor(p.Habits.Step) {
@@ -262,7 +264,7 @@ func startsOn(p plan.Plan) Starts {
 	for _, closure := range plan.Closures(p.Units) {
 		flap = max(flap, closure.On(p).Flap)
 	}
-	return Starts{
+	return answer.Starts{
 		Radius: corner(usual.Radius, func(l length.Length) plan.Corners { return plan.Corners{Kind: plan.RoundCorners, Radius: l} }),
 		Plate:  corner(usual.Plate, func(l length.Length) plan.Corners { return plan.Corners{Kind: plan.RoundCorners, Plate: l} }),
 		Taper:  corner(usual.Taper, func(l length.Length) plan.Corners { return plan.Corners{Kind: plan.TaperedCorners, Taper: l} }),

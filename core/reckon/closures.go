@@ -1,6 +1,7 @@
 package reckon
 
 import (
+	"umschlag/core/answer"
 	"umschlag/core/finding"
 	"umschlag/core/lay"
 	"umschlag/core/plan"
@@ -17,9 +18,9 @@ type Choice struct {
 	Wash   string `json:"wash"`
 	Suits  string `json:"suits"`
 	// Back as it comes out; absent where it cannot be made.
-	Back *BackShown `json:"back,omitempty"`
+	Back *answer.BackShown `json:"back,omitempty"`
 	// Cuts of the back.
-	Cuts []Cut `json:"cuts"`
+	Cuts []answer.Cut `json:"cuts"`
 	// Steps from cutting the back to the end.
 	Steps int `json:"steps"`
 	// Findings about the back.
@@ -43,7 +44,7 @@ func Closures(p plan.Plan, w *Workshop) []Choice {
 		}
 		r := Reckon(q, w)
 		choice := Choice{Key: kind.Key, Name: kind.Name, Chosen: kind.Key == now, Skill: kind.Skill, Wash: kind.Wash, Suits: kind.Suits,
-			Back: r.Back, Cuts: []Cut{}, Findings: []finding.Finding{}}
+			Back: r.Back, Cuts: []answer.Cut{}, Findings: []finding.Finding{}}
 		for _, cut := range r.Cuts {
 			if ofBack(cut) {
 				choice.Cuts = append(choice.Cuts, cut)
@@ -54,27 +55,17 @@ func Closures(p plan.Plan, w *Workshop) []Choice {
 				choice.Findings = append(choice.Findings, f)
 			}
 		}
-		choice.Steps = len(r.Steps) - r.stepsBefore(ref.DoCutBack)
+		choice.Steps = len(r.Steps) - r.StepsBefore(ref.DoCutBack)
 		out = append(out, choice)
 	}
 	return out
 }
 
 // ofBack tells the cuts of a back from those of what is sewn onto it.
-func ofBack(c Cut) bool { return c.About.Piece == "back" }
-
-// stepsBefore is how many steps come before the first of a role.
-func (r Reckoning) stepsBefore(role ref.Role) int {
-	for i, s := range r.Steps {
-		if s.About.Role == role {
-			return i
-		}
-	}
-	return len(r.Steps)
-}
+func ofBack(c answer.Cut) bool { return c.About.Piece == "back" }
 
 // backCloth is the length of cloth the outer pieces of one back take by themselves.
-func (r *run) backCloth(letter string) L {
+func (r *run) backCloth(letter string) answer.L {
 	cloth, _ := r.p.Cloth(letter)
 	var items []lay.Item
 	for _, n := range r.needs {

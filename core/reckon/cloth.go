@@ -5,6 +5,8 @@ import (
 	"math"
 	"slices"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/finding"
 	"umschlag/core/lay"
 	"umschlag/core/length"
@@ -18,7 +20,7 @@ import (
 // cutting is a shape on its way into the cutting list.
 type cutting struct {
 	// is what it is; its id is that, printed.
-	is                                                        About
+	is                                                        ref.About
 	piece, id, part, title, layer, cloth, about, waits, shape string
 	size                                                      sum.Size
 	count                                                     int
@@ -69,10 +71,10 @@ func (r *run) cut(c cutting) string {
 	default:
 		shape = "rectangle"
 	}
-	r.out.Cuts = append(r.out.Cuts, Cut{ID: c.id, About: c.is, Piece: c.piece, Part: c.part, Title: c.title, Layer: c.layer, Cloth: c.cloth, Shape: shape,
+	r.out.Cuts = append(r.out.Cuts, answer.Cut{ID: c.id, About: c.is, Piece: c.piece, Part: c.part, Title: c.title, Layer: c.layer, Cloth: c.cloth, Shape: shape,
 		Width: r.l(w), Height: r.l(h), Count: c.count, Total: total, Gives: c.gives, Patches: c.patches, As: c.finished, Waits: c.waits, Centred: c.centred, Selvedge: c.selvedge, Spoiled: spoiled, Done: c.had || ticked})
 	if c.line != nil {
-		r.out.Cuts[len(r.out.Cuts)-1].Line = vertices(c.line)
+		r.out.Cuts[len(r.out.Cuts)-1].Line = answer.Vertices(c.line)
 	}
 	if last := &r.out.Cuts[len(r.out.Cuts)-1]; c.path != "" {
 		last.Path, last.Mirrored, last.Inset = c.path, c.inset > 0, int64(c.inset)

@@ -2,57 +2,15 @@ package reckon
 
 import (
 	"fmt"
-	"math"
 	"strconv"
+
+	"umschlag/core/answer"
 
 	"umschlag/core/costing"
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/shopping"
 )
-
-// Cost is what a plan costs with all its covers, and what to ask for them.
-type Cost struct {
-	// Lines are cloths and notions, each with how its cost comes about.
-	Lines []CostLine `json:"lines"`
-	// Materials, Work, Other, Cost, Margin, Total and Each as they are written.
-	Materials string `json:"materials"`
-	Work      string `json:"work"`
-	Other     string `json:"other"`
-	Cost      string `json:"cost"`
-	Margin    string `json:"margin"`
-	Total     string `json:"total"`
-	Each      string `json:"each"`
-	Covers    int    `json:"covers"`
-	// Unpriced names what nobody put a price to, LeftOut what is never counted.
-	Unpriced []string `json:"unpriced"`
-	LeftOut  []string `json:"left_out"`
-	batch    costing.Batch
-	currency string
-}
-
-// Taking is the cost, without a margin, where the whole batch takes so many minutes.
-func (c Cost) Taking(minutes int) string {
-	b := c.batch
-	b.Wage, b.Minutes = b.Wage*float64(minutes)/float64(max(1, b.Covers)), 1
-	return Money(costing.Of(b).Cost, c.currency)
-}
-
-// CostLine is one material; its cost is empty where it has no price.
-type CostLine struct {
-	Name string `json:"name"`
-	How  string `json:"how"`
-	Cost string `json:"cost"`
-}
-
-// Money is an amount as it is written, with what the maker calls it.
-func Money(amount float64, currency string) string {
-	text := strconv.FormatFloat(math.Round(amount*100)/100, 'f', 2, 64)
-	if currency == "" {
-		return text
-	}
-	return text + " " + currency
-}
 
 // cost adds up what the plan takes.
 func (r *run) cost() {
@@ -71,14 +29,14 @@ func (r *run) cost() {
 		b.Materials = append(b.Materials, r.thingCost(t))
 	}
 	price := costing.Of(b)
-	money := func(amount float64) string { return Money(amount, h.Currency) }
-	out := Cost{Lines: []CostLine{}, Materials: money(price.Materials), Work: money(price.Work), Other: money(price.Other), Cost: money(price.Cost), Margin: money(price.Margin),
-		Total: money(price.Total), Each: money(price.Each), Covers: r.p.Copies, Unpriced: price.Unpriced, LeftOut: costing.LeftOut(), batch: b, currency: h.Currency}
+	money := func(amount float64) string { return answer.Money(amount, h.Currency) }
+	out := answer.Cost{Lines: []answer.CostLine{}, Materials: money(price.Materials), Work: money(price.Work), Other: money(price.Other), Cost: money(price.Cost), Margin: money(price.Margin),
+		Total: money(price.Total), Each: money(price.Each), Covers: r.p.Copies, Unpriced: price.Unpriced, LeftOut: costing.LeftOut(), Batch: b, Currency: h.Currency}
 	if out.Unpriced == nil {
 		out.Unpriced = []string{}
 	}
 	for _, m := range b.Materials {
-		line := CostLine{Name: m.Name, How: m.How}
+		line := answer.CostLine{Name: m.Name, How: m.How}
 		if m.Known {
 			line.Cost = money(m.Cost)
 		}
@@ -89,7 +47,7 @@ func (r *run) cost() {
 
 // clothCost is a cloth's: the length its lay takes and the area of its odd pieces, at the
 // price of the plan or of the cupboard.
-func (r *run) clothCost(n ClothNeed) costing.Line {
+func (r *run) clothCost(n answer.ClothNeed) costing.Line {
 	c, _ := r.p.Cloth(n.Cloth)
 	if held, there := r.cupboard[n.Name]; c.Price == 0 && there {
 		c.Price, c.Per = held.Price, held.Per
@@ -108,13 +66,13 @@ func (r *run) clothCost(n ClothNeed) costing.Line {
 		return costing.Line{Name: n.Name, How: how}
 	}
 	_, per := c.Per.Sold(r.p.Units)
-	return costing.Line{Name: n.Name, How: fmt.Sprintf("%s at %s %s", how, Money(c.Price, r.p.Habits.Currency), per), Cost: shopping.CostOf(c, takes, r.p.Units), Known: true}
+	return costing.Line{Name: n.Name, How: fmt.Sprintf("%s at %s %s", how, answer.Money(c.Price, r.p.Habits.Currency), per), Cost: shopping.CostOf(c, takes, r.p.Units), Known: true}
 }
 
 // thingCost is a notion's: by its share of a pack.
 func (r *run) thingCost(t shopping.Thing) costing.Line {
 	n, known := t.Of(r.notions)
-	price := Money(n.Price, r.p.Habits.Currency)
+	price := answer.Money(n.Price, r.p.Habits.Currency)
 	known = known && n.Price > 0
 	if t.Pieces > 0 {
 		line := costing.Line{Name: t.What, How: strconv.Itoa(t.Pieces), Known: known, Cost: n.Price * float64(t.Pieces) / float64(max(1, n.PackCount))}

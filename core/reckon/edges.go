@@ -5,6 +5,8 @@ import (
 	"math"
 	"slices"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/cover"
 	"umschlag/core/edge"
 	"umschlag/core/finding"
@@ -127,7 +129,7 @@ func (r *run) strip(e edging) {
 	cloth, _ := r.p.Cloth(e.cloth)
 	w, need := e.width.Total(), e.need.Total()
 	r.explainSum(e.what+".strip", e.width)
-	c := cutting{is: About{Role: edgingRoles[e.what]}, piece: e.what, part: "strip", cloth: e.cloth, about: e.about, count: 1, mayTurn: true}
+	c := cutting{is: ref.About{Role: edgingRoles[e.what]}, piece: e.what, part: "strip", cloth: e.cloth, about: e.about, count: 1, mayTurn: true}
 	yield, ok := edge.Straight(*cloth.Usable, w, need), true
 	if e.grain == plan.OnTheBias {
 		yield, ok = edge.BiasFor(need, w, *cloth.Usable, r.p.Habits.Step, longestBias)
@@ -154,13 +156,13 @@ func (r *run) strip(e edging) {
 }
 
 // lieOf shows how the strips of an edging lie on their cloth.
-func (r *run) lieOf(e edging, cut string, y edge.Yield) Strips {
-	out := Strips{What: e.what, Cut: cut, Bias: e.grain == plan.OnTheBias, Width: r.l(e.width.Total()), Need: r.l(e.need.Total()), Joined: r.l(y.Joined), Area: r.l(y.Area),
-		Cloth: Size{Width: r.l(y.Width), Height: r.l(y.Height)}, Lie: []StripLie{}}
+func (r *run) lieOf(e edging, cut string, y edge.Yield) answer.Strips {
+	out := answer.Strips{What: e.what, Cut: cut, Bias: e.grain == plan.OnTheBias, Width: r.l(e.width.Total()), Need: r.l(e.need.Total()), Joined: r.l(y.Joined), Area: r.l(y.Area),
+		Cloth: answer.Size{Width: r.l(y.Width), Height: r.l(y.Height)}, Lie: []answer.StripLie{}}
 	for _, s := range y.Strips {
-		lie := StripLie{Length: r.l(s.Length), Corners: []Point{}}
+		lie := answer.StripLie{Length: r.l(s.Length), Corners: []answer.Point{}}
 		for _, p := range s.Corners {
-			lie.Corners = append(lie.Corners, Point{X: int64(math.Round(p.X)), Y: int64(math.Round(p.Y))})
+			lie.Corners = append(lie.Corners, answer.Point{X: int64(math.Round(p.X)), Y: int64(math.Round(p.Y))})
 		}
 		out.Lie = append(out.Lie, lie)
 	}
@@ -186,7 +188,7 @@ func (r *run) form() {
 		cloth = firstCloth(r.p)
 	}
 	width := sum.Of(sum.Part, "pad across", o.Width).Between(sum.Seam, "seam allowance", seam)
-	c := cutting{is: About{Role: ref.FormPanel}, piece: "form", part: "panel", title: "Pad, inner cloth", cloth: cloth, about: "/object/make", count: 2, mayTurn: true,
+	c := cutting{is: ref.About{Role: ref.FormPanel}, piece: "form", part: "panel", title: "Pad, inner cloth", cloth: cloth, about: "/object/make", count: 2, mayTurn: true,
 		size: sum.Size{Width: width, Height: sum.Of(sum.Part, "pad up", o.Height).Between(sum.Seam, "seam allowance", seam)}}
 	if m.Fold {
 		c.count, c.title = 1, "Pad, inner cloth, folded at the bottom"
@@ -198,7 +200,7 @@ func (r *run) form() {
 	c.size = c.size.UpTo(r.p.Habits.Step)
 	r.cut(c)
 	if m.Tab > 0 {
-		r.cut(cutting{is: About{Role: ref.FormTab}, piece: "form", part: "tab", title: "Pad, tab at the gap", cloth: cloth, about: "/object/make/tab", count: 2, mayTurn: true,
+		r.cut(cutting{is: ref.About{Role: ref.FormTab}, piece: "form", part: "tab", title: "Pad, tab at the gap", cloth: cloth, about: "/object/make/tab", count: 2, mayTurn: true,
 			size: sum.Size{Width: sum.Of(sum.Part, "as long as the gap", m.Gap), Height: sum.Of(sum.Part, "stands out", m.Tab)}.Between(sum.Seam, "seam allowance", seam).UpTo(r.p.Habits.Step)})
 	}
 	inch := length.Inch.Float()
@@ -207,7 +209,7 @@ func (r *run) form() {
 		area *= math.Pi / 4
 	}
 	weight := math.Pow(area, 1.5)
-	r.out.Fibre = &Fibre{Gate: ref.PadFilled.String(), Least: math.Round(fibreLeast * weight), Most: math.Round(fibreMost * weight)}
+	r.out.Fibre = &answer.Fibre{Gate: ref.PadFilled.String(), Least: math.Round(fibreLeast * weight), Most: math.Round(fibreMost * weight)}
 	r.filled()
 	r.madeForm = &work.Form{Fold: m.Fold, Tab: m.Tab, Gap: m.Gap, Least: r.out.Fibre.Least, Most: r.out.Fibre.Most}
 }

@@ -4,6 +4,8 @@ import (
 	"slices"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
@@ -11,15 +13,15 @@ import (
 	"umschlag/core/reckon"
 )
 
-func length1(t *testing.T, r reckon.Reckoning, what string) string {
+func length1(t *testing.T, r answer.Reckoning, what string) string {
 	t.Helper()
-	i := slices.IndexFunc(r.Lengths, func(n reckon.Notion) bool { return n.What == what })
+	i := slices.IndexFunc(r.Lengths, func(n answer.Notion) bool { return n.What == what })
 	require.GreaterOrEqual(t, i, 0, "no %s in %v", what, r.Lengths)
 	return r.Lengths[i].Length.Text
 }
 
-func stepAt(r reckon.Reckoning, id string) int {
-	return slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == id })
+func stepAt(r answer.Reckoning, id string) int {
+	return slices.IndexFunc(r.Steps, func(s answer.Step) bool { return s.ID == id })
 }
 
 func TestPipingGoesRoundEverySeamItBelongsTo(t *testing.T) {
@@ -153,7 +155,7 @@ func TestBoundSeamsTakeTapeInside(t *testing.T) {
 	for _, j := range r.Joins {
 		want += int64(j.Count) * j.Lengths[0].NM
 	}
-	i := slices.IndexFunc(r.Lengths, func(n reckon.Notion) bool { return n.What == "tape for the seams inside" })
+	i := slices.IndexFunc(r.Lengths, func(n answer.Notion) bool { return n.What == "tape for the seams inside" })
 	require.GreaterOrEqual(t, i, 0)
 	assert.Equal(t, want, r.Lengths[i].Length.NM)
 }

@@ -4,6 +4,8 @@ import (
 	"fmt"
 	"strings"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/cover"
 	"umschlag/core/finding"
 	"umschlag/core/fitting"
@@ -20,16 +22,16 @@ func (r *run) fittings(c cover.Cover) {
 	placed, found := fitting.Place(order)
 	r.find(found)
 	for _, f := range placed {
-		out := Fitting{Index: f.Index, Key: r.p.Fittings[f.Index].Key, Title: f.Title, On: f.On, Boxes: []Box{}, Round: f.Round, Lines: []Line{}, From: Distances{Left: r.l(f.From.Left), Right: r.l(f.From.Right), Top: r.l(f.From.Top), Bottom: r.l(f.From.Bottom)}, Check: f.Check, Fixing: f.Fixing}
+		out := answer.Fitting{Index: f.Index, Key: r.p.Fittings[f.Index].Key, Title: f.Title, On: f.On, Boxes: []answer.Box{}, Round: f.Round, Lines: []answer.Line{}, From: answer.Distances{Left: r.l(f.From.Left), Right: r.l(f.From.Right), Top: r.l(f.From.Top), Bottom: r.l(f.From.Bottom)}, Check: f.Check, Fixing: f.Fixing}
 		for _, l := range f.Lines {
-			out.Lines = append(out.Lines, Line{X1: int64(l.X1), Y1: int64(l.Y1), X2: int64(l.X2), Y2: int64(l.Y2)})
+			out.Lines = append(out.Lines, answer.Line{X1: int64(l.X1), Y1: int64(l.Y1), X2: int64(l.X2), Y2: int64(l.Y2)})
 		}
 		for _, b := range f.Boxes {
-			out.Boxes = append(out.Boxes, Box{X: int64(b.X), Y: int64(b.Y), Width: int64(b.Width), Height: int64(b.Height)})
+			out.Boxes = append(out.Boxes, answer.Box{X: int64(b.X), Y: int64(b.Y), Width: int64(b.Width), Height: int64(b.Height)})
 		}
 		r.out.Fittings = append(r.out.Fittings, out)
 		for i, part := range f.Parts {
-			c := cutting{is: About{Of: r.p.Fittings[f.Index].Key, Role: ref.FittingPart, No: i + 1}, piece: f.On, part: part.Title, title: f.Title + part.Adds,
+			c := cutting{is: ref.About{Of: r.p.Fittings[f.Index].Key, Role: ref.FittingPart, No: i + 1}, piece: f.On, part: part.Title, title: f.Title + part.Adds,
 				cloth: r.fittingCloth(f), size: part.Size, count: part.Count, mayTurn: true, about: finding.Path("fittings", f.Index)}
 			r.cut(c)
 			r.within(f, part, c)

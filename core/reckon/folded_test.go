@@ -4,6 +4,8 @@ import (
 	"math"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
@@ -51,7 +53,7 @@ func TestWhatShowsBesideAFace(t *testing.T) {
 	p.Cloths = map[string]plan.Cloth{"A": {Name: "a"}, "L": {Name: "l"}, "P": {Name: "p"}, "batting": {Name: "b", Kind: "batting"}}
 	p.Edges = plan.Edges{Piping: &plan.Piping{Cord: in / 4, Cloth: "P"}, Binding: &plan.Binding{Shows: in / 2}}
 	p.Cover.Bottom.Finish = "bound"
-	pieces := map[string]reckon.FoldPiece{}
+	pieces := map[string]answer.FoldPiece{}
 	for _, piece := range reckon.Folded(p).Pieces {
 		pieces[piece.Name] = piece
 	}

@@ -4,6 +4,8 @@ import (
 	"slices"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
@@ -206,7 +208,7 @@ func TestAnyFaceOnAnyCover(t *testing.T) {
 			return
 		}
 		made[f.Kind]++
-		had := slices.DeleteFunc(slices.Clone(r.Cuts), func(c reckon.Cut) bool { return !c.Done })
+		had := slices.DeleteFunc(slices.Clone(r.Cuts), func(c answer.Cut) bool { return !c.Done })
 		if len(had) == 0 { // a panel that is there already is neither cut nor laid
 			cutOnce(t, r)
 			allIsLaid(t, r, p.Copies)
@@ -221,7 +223,7 @@ func TestAnyFaceOnAnyCover(t *testing.T) {
 	}
 }
 
-func everyCellHasItsCut(t *rapid.T, r reckon.Reckoning) {
+func everyCellHasItsCut(t *rapid.T, r answer.Reckoning) {
 	ids := map[string]bool{}
 	for _, c := range r.Cuts {
 		assert.False(t, ids[c.ID], "%s stands twice", c.ID)
@@ -242,7 +244,7 @@ func everyCellHasItsCut(t *rapid.T, r reckon.Reckoning) {
 	}
 }
 
-func stepsAreTold(t *rapid.T, r reckon.Reckoning) {
+func stepsAreTold(t *rapid.T, r answer.Reckoning) {
 	ids := map[string]bool{}
 	for _, s := range r.Steps {
 		assert.False(t, ids[s.ID], "%s stands twice", s.ID)
@@ -269,7 +271,7 @@ func TestLongBordersAreJoined(t *testing.T) {
 	r := reckon.Reckon(p, nil)
 	run := cut(t, r, "cut.piece:front.of:1.role:border-second")
 	assert.Equal(t, []any{4, "23″"}, []any{run.Count, run.Width.Text}, "45½ and one join of ½, halved")
-	i := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "step.piece:front.of:1.role:border.no:2" })
+	i := slices.IndexFunc(r.Steps, func(s answer.Step) bool { return s.ID == "step.piece:front.of:1.role:border.no:2" })
 	require.Positive(t, i)
 	assert.Contains(t, r.Steps[i].Text, "Join 2 strips")
 }

@@ -5,6 +5,8 @@ import (
 	"maps"
 	"slices"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/stock"
@@ -14,7 +16,7 @@ import (
 type Buyer struct {
 	Title     string
 	Plan      plan.Plan
-	Reckoning Reckoning
+	Reckoning answer.Reckoning
 }
 
 // Instead says what could be changed so that less of a cloth is bought: a shorter lay
@@ -36,7 +38,7 @@ func Instead(cloth string, buyers []Buyer, cupboard Cupboard) []string {
 }
 
 // shorterLay tells that the lay could still become short enough.
-func (b Buyer) shorterLay(n ClothNeed) []string {
+func (b Buyer) shorterLay(n answer.ClothNeed) []string {
 	if n.Have == nil || n.Sought || n.Lay.Length.NM-n.Lay.Bound.NM < n.Short.NM || n.Lay.Length.NM == n.Lay.Bound.NM {
 		return nil
 	}
@@ -45,7 +47,7 @@ func (b Buyer) shorterLay(n ClothNeed) []string {
 
 // hidden are the pieces nobody sees, which another cloth would do for: linings, and the
 // back of a cushion. A cloth that is known to cost more is not named.
-func (b Buyer) hidden(n ClothNeed, cupboard Cupboard) []string {
+func (b Buyer) hidden(n answer.ClothNeed, cupboard Cupboard) []string {
 	var area float64
 	what := ""
 	for _, c := range b.Reckoning.Cuts {
@@ -77,7 +79,7 @@ func (b Buyer) hidden(n ClothNeed, cupboard Cupboard) []string {
 }
 
 // otherGrid tells of a grid of the same size that takes less cloth.
-func (b Buyer) otherGrid(n ClothNeed) []string {
+func (b Buyer) otherGrid(n answer.ClothNeed) []string {
 	settled := b.Plan.Settle()
 	for _, name := range slices.Sorted(maps.Keys(settled.Pieces)) {
 		face := settled.Piece(name).Face
@@ -94,10 +96,10 @@ func (b Buyer) otherGrid(n ClothNeed) []string {
 
 // fewerPatches is the grid one column and one row smaller, of larger patches, where the
 // cloth there is does for it.
-func fewerPatches(p plan.Plan, name string, n ClothNeed) (plan.Face, L, bool) {
+func fewerPatches(p plan.Plan, name string, n answer.ClothNeed) (plan.Face, answer.L, bool) {
 	q := p.Pieces[name]
 	if q.Face == nil || q.Face.Columns < 3 || q.Face.Rows < 3 || q.Face.Sash != nil || q.Face.Order.Rows != nil {
-		return plan.Face{}, L{}, false
+		return plan.Face{}, answer.L{}, false
 	}
 	face := *q.Face
 	grow := func(l length.Length, from int) length.Length { return l.Times(from).Div(from - 1) }
@@ -115,5 +117,5 @@ func fewerPatches(p plan.Plan, name string, n ClothNeed) (plan.Face, L, bool) {
 			return face, other.Need, true
 		}
 	}
-	return plan.Face{}, L{}, false
+	return plan.Face{}, answer.L{}, false
 }

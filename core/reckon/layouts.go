@@ -5,6 +5,8 @@ import (
 	"maps"
 	"slices"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/block"
 	"umschlag/core/cover"
 	"umschlag/core/finding"
@@ -125,31 +127,6 @@ func (r *run) letters() []string {
 	return out[:min(2, len(out))]
 }
 
-// UnitMethods is what the units of a block can be made from, side by side.
-type UnitMethods struct {
-	Name    string       `json:"name"`
-	Need    int          `json:"need"`
-	Methods []UnitMethod `json:"methods"`
-}
-
-// UnitMethod is one way of making units.
-type UnitMethod struct {
-	// School of triangles that does so.
-	School string `json:"school"`
-	Name   string `json:"name"`
-	Cuts   string `json:"cuts"`
-	Pieces int    `json:"pieces"`
-	Spare  int    `json:"spare"`
-	// Cloth of the pieces in square inches or centimetres, and seams that are sewn.
-	Cloth string `json:"cloth"`
-	Seams int    `json:"seams"`
-	// Chosen is the school of the plan; Least takes the least cloth, Quickest the fewest
-	// seams.
-	Chosen   bool `json:"chosen"`
-	Least    bool `json:"least"`
-	Quickest bool `json:"quickest"`
-}
-
 // area is square inches in the plan's own unit.
 func (r *run) area(inches float64) string {
 	if r.p.Units == length.Inches {
@@ -170,8 +147,8 @@ func (r *run) narrowest(f front.Face) length.Length {
 }
 
 // methods compares how the units of a face's blocks can be made.
-func (r *run) methods(p panel, pieces int) []UnitMethods {
-	out := []UnitMethods{}
+func (r *run) methods(p panel, pieces int) []answer.UnitMethods {
+	out := []answer.UnitMethods{}
 	for _, g := range p.face.Grids {
 		if !g.Blocks || g.Node.Sign == block.Leaf {
 			continue
@@ -182,9 +159,9 @@ func (r *run) methods(p panel, pieces int) []UnitMethods {
 		}
 		s := r.p.Cover.Seam
 		for _, c := range block.Compare(g.Node, g.Patch.Width.Total()-2*s, g.Patch.Height.Total()-2*s, blocks*pieces, s, r.p.Habits.Step, r.narrowest(p.face), r.style) {
-			m := UnitMethods{Name: c.Name, Need: c.Need}
+			m := answer.UnitMethods{Name: c.Name, Need: c.Need}
 			for i, method := range c.Methods {
-				m.Methods = append(m.Methods, UnitMethod{School: method.School, Name: method.Name, Cuts: method.Cuts, Pieces: method.Pieces, Spare: method.Spare, Cloth: r.area(method.Area), Seams: method.Seams,
+				m.Methods = append(m.Methods, answer.UnitMethod{School: method.School, Name: method.Name, Cuts: method.Cuts, Pieces: method.Pieces, Spare: method.Spare, Cloth: r.area(method.Area), Seams: method.Seams,
 					Chosen: method.School == string(r.p.Habits.Triangles) || method.School == string(r.p.Habits.Strips), Least: i == c.Least, Quickest: i == c.Quickest})
 			}
 			out = append(out, m)

@@ -5,6 +5,8 @@ import (
 	"maps"
 	"slices"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/finding"
 	"umschlag/core/front"
 	"umschlag/core/lay"
@@ -72,20 +74,20 @@ func (r *run) cloth(letter string, items []lay.Item) {
 	}
 	r.stretches(letter, c)
 	wanted := lay.Need(laid, c.Shrink/100)
-	out := ClothNeed{Cloth: letter, Name: c.Name, Length: r.l(laid.Length), Need: r.l(wanted), Short: r.l(0), Lay: r.lay(laid), Odd: r.oddLays(fromOdd, odd),
+	out := answer.ClothNeed{Cloth: letter, Name: c.Name, Length: r.l(laid.Length), Need: r.l(wanted), Short: r.l(0), Lay: r.lay(laid), Odd: r.oddLays(fromOdd, odd),
 		Done: r.allCutOf(letter), Sought: len(r.p.Lays[letter].Way) > 0, Returned: returned}
 	held, there := r.cupboard[c.Name]
 	out.InCupboard = there && c.Have == nil && len(c.Odd) == 0
 	kept, keptOdd := stock.Holds(held, r.id)
 	if r.id != "" && (kept > 0 || keptOdd > 0) {
-		out.Kept = &Kept{Length: r.l(kept), Odd: keptOdd}
+		out.Kept = &answer.Kept{Length: r.l(kept), Odd: keptOdd}
 	}
 	r.amounts(&out, letter, c, have, wanted)
 	r.out.Cloths = append(r.out.Cloths, out)
 }
 
 // amounts sets what there is beside what is needed. What is cut already is not short.
-func (r *run) amounts(out *ClothNeed, letter string, c plan.Cloth, have *length.Length, wanted length.Length) {
+func (r *run) amounts(out *answer.ClothNeed, letter string, c plan.Cloth, have *length.Length, wanted length.Length) {
 	buy := lay.Buy(wanted, r.p.Units)
 	if have != nil {
 		shown := r.l(*have)
@@ -152,12 +154,12 @@ const firm = 5
 
 // allCutOf reports whether everything that is cut from a cloth is cut.
 func (r *run) allCutOf(letter string) bool {
-	return !slices.ContainsFunc(r.out.Cuts, func(c Cut) bool { return c.Cloth == letter && !c.Done })
+	return !slices.ContainsFunc(r.out.Cuts, func(c answer.Cut) bool { return c.Cloth == letter && !c.Done })
 }
 
 // oddLays are the lays of the odd pieces that are cut, alike ones together.
-func (r *run) oddLays(laid []lay.OnOdd, odd []lay.Odd) []OddLay {
-	out := []OddLay{}
+func (r *run) oddLays(laid []lay.OnOdd, odd []lay.Odd) []answer.OddLay {
+	out := []answer.OddLay{}
 	var last lay.Lay
 	for i, one := range laid {
 		o := odd[one.Odd]
@@ -166,25 +168,9 @@ func (r *run) oddLays(laid []lay.OnOdd, odd []lay.Odd) []OddLay {
 			continue
 		}
 		last = one.Lay
-		out = append(out, OddLay{Width: r.l(o.Width), Length: r.l(o.Length), Count: 1, Lay: r.lay(one.Lay)})
+		out = append(out, answer.OddLay{Width: r.l(o.Width), Length: r.l(o.Length), Count: 1, Lay: r.lay(one.Lay)})
 	}
 	return out
 }
 
-func (r *run) lay(l lay.Lay) Lay { return ShowLay(l, r.style) }
-
-// ShowLay is a lay as a style writes its lengths.
-func ShowLay(l lay.Lay, style length.Style) Lay {
-	show := func(l length.Length) L { return Show(l, style) }
-	out := Lay{Width: show(l.Width), Length: show(l.Length), Bound: show(l.Bound), Limit: string(l.Limit), Certain: l.Certain, Placed: []Placed{}, Strips: []Strip{}, Stacks: l.Stacks()}
-	if out.Stacks == nil {
-		out.Stacks = [][]int{}
-	}
-	for _, p := range l.Placed {
-		out.Placed = append(out.Placed, Placed{Cut: p.Cut, X: show(p.X), Y: show(p.Y), Width: show(p.Width), Height: show(p.Height), Turned: p.Turned, Strip: p.Strip, Column: p.Column})
-	}
-	for _, s := range l.Strips {
-		out.Strips = append(out.Strips, Strip{Y: show(s.Y), Height: show(s.Height)})
-	}
-	return out
-}
+func (r *run) lay(l lay.Lay) answer.Lay { return answer.ShowLay(l, r.style) }

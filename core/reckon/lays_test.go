@@ -5,6 +5,8 @@ import (
 	"strings"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
@@ -14,9 +16,9 @@ import (
 	"umschlag/core/reckon"
 )
 
-func clothOf(t *testing.T, r reckon.Reckoning, letter string) reckon.ClothNeed {
+func clothOf(t *testing.T, r answer.Reckoning, letter string) answer.ClothNeed {
 	t.Helper()
-	i := slices.IndexFunc(r.Cloths, func(n reckon.ClothNeed) bool { return n.Cloth == letter })
+	i := slices.IndexFunc(r.Cloths, func(n answer.ClothNeed) bool { return n.Cloth == letter })
 	require.GreaterOrEqual(t, i, 0, letter)
 	return r.Cloths[i]
 }
@@ -120,14 +122,14 @@ func TestWhatAPlanCosts(t *testing.T) {
 	r := reckon.Reckon(p, &reckon.Workshop{Habits: plan.Habits{Wage: &wage, Margin: &margin, Currency: "cr"}})
 	require.NotNil(t, r.Cost)
 	n := clothOf(t, r, "A")
-	i := slices.IndexFunc(r.Cost.Lines, func(l reckon.CostLine) bool { return l.Name == n.Name })
+	i := slices.IndexFunc(r.Cost.Lines, func(l answer.CostLine) bool { return l.Name == n.Name })
 	assert.Equal(t, n.Need.Text+" at 18.00 cr a yard", r.Cost.Lines[i].How)
 	material := 18 * float64(n.Need.NM) / float64(length.Yard)
-	assert.Equal(t, reckon.Money(material, "cr"), r.Cost.Materials)
+	assert.Equal(t, answer.Money(material, "cr"), r.Cost.Materials)
 	assert.Equal(t, "60.00 cr", r.Cost.Work, "twice an hour and a half at 20")
 	assert.Contains(t, r.Cost.Unpriced, "thread")
 	assert.Equal(t, r.Cost.Cost, r.Cost.Taking(180), "three hours in all")
-	assert.Equal(t, reckon.Money(material+2+50, "cr"), r.Cost.Taking(150))
+	assert.Equal(t, answer.Money(material+2+50, "cr"), r.Cost.Taking(150))
 	none := 0.0
 	p.Habits.Margin = &none
 	r = reckon.Reckon(p, &reckon.Workshop{Habits: plan.Habits{Wage: &wage, Margin: &margin}})
@@ -149,8 +151,8 @@ func TestWhatCouldBeChangedToBuyLess(t *testing.T) {
 }
 
 func TestALayThatCouldBeShortEnoughIsToBeLookedFor(t *testing.T) {
-	n := reckon.ClothNeed{Name: "dot", Have: &reckon.L{NM: 90}, Short: reckon.L{NM: 10, Text: "10"}, Lay: reckon.Lay{Length: reckon.L{NM: 100}, Bound: reckon.L{NM: 80}}}
-	buyer := reckon.Buyer{Title: "pad", Plan: worked(), Reckoning: reckon.Reckoning{Cloths: []reckon.ClothNeed{n}}}
+	n := answer.ClothNeed{Name: "dot", Have: &answer.L{NM: 90}, Short: answer.L{NM: 10, Text: "10"}, Lay: answer.Lay{Length: answer.L{NM: 100}, Bound: answer.L{NM: 80}}}
+	buyer := reckon.Buyer{Title: "pad", Plan: worked(), Reckoning: answer.Reckoning{Cloths: []answer.ClothNeed{n}}}
 	says := strings.Join(reckon.Instead("dot", []reckon.Buyer{buyer}, nil), "\n")
 	assert.Contains(t, says, "look for a shorter lay on Cut; 10 less would do")
 	n.Sought = true

@@ -4,6 +4,8 @@ import (
 	"fmt"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
@@ -19,7 +21,7 @@ func finished(name string, pad length.Length, across, up float64) plan.Plan {
 	p.Title = name
 	p.Object.Width, p.Object.Height = pad, pad
 	before := reckon.Reckon(p, nil).Pieces[0].BeforeQuilting
-	left := func(l reckon.L, lost float64) length.Length { return length.FromFloat(float64(l.NM) * (1 - lost)) }
+	left := func(l answer.L, lost float64) length.Length { return length.FromFloat(float64(l.NM) * (1 - lost)) }
 	w, h := left(before.Width, across), left(before.Height, up)
 	p.Measured = []plan.Measured{{Gate: "gate.piece:front.role:untrimmed", Sides: &plan.Sides{Top: w, Bottom: w, Left: h, Right: h}}}
 	return p

@@ -6,6 +6,8 @@ import (
 	"math"
 	"slices"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/cover"
 	"umschlag/core/front"
 	"umschlag/core/length"
@@ -14,32 +16,6 @@ import (
 	"umschlag/core/ref"
 )
 
-// Outlook is how true one direction of a pieced panel is likely to come out.
-type Outlook struct {
-	// Direction is across or up.
-	Direction string `json:"direction"`
-	Seams     int    `json:"seams"`
-	Cuts      int    `json:"cuts"`
-	// Mean and SD of its error, short below 0, and the Tolerance either way.
-	Mean      L `json:"mean"`
-	SD        L `json:"sd"`
-	Tolerance L `json:"tolerance"`
-	// Chance in percent that it lies within it, and how much of the spread is from seams,
-	// in percent.
-	Chance    float64 `json:"chance"`
-	FromSeams float64 `json:"from_seams"`
-	// From says whose seams it is reckoned by.
-	From string `json:"from"`
-	// Buys are what would help, with the chance then.
-	Buys []Buy `json:"buys"`
-}
-
-// Buy is something that makes a panel truer, and the chance in percent then.
-type Buy struct {
-	What   string  `json:"what"`
-	Chance float64 `json:"chance"`
-}
-
 // tape is the error of reading it: half of a 32nd of an inch. Common practice.
 const tape = float64(length.Inch) / 64
 
@@ -47,8 +23,8 @@ const tape = float64(length.Inch) / 64
 const sewn = 1000
 
 // outlooks are both directions of a pieced face; none for one piece of cloth.
-func (r *run) outlooks(f front.Face) []Outlook {
-	out := []Outlook{}
+func (r *run) outlooks(f front.Face) []answer.Outlook {
+	out := []answer.Outlook{}
 	if len(f.Seams) == 0 {
 		return out
 	}
@@ -63,10 +39,10 @@ func (r *run) outlooks(f front.Face) []Outlook {
 		}
 		p := outlook.Panel{Patches: seams + 1, Seams: seams, Borders: f.Rings}
 		fit := outlook.Closed(p, s)
-		o := Outlook{Direction: d.name, Seams: seams + 2*f.Rings, Cuts: seams + 1 + 2*f.Rings, Mean: r.l(length.FromFloat(fit.Mean)), SD: r.l(length.FromFloat(fit.SD)), Tolerance: r.l(outlook.Tolerance),
-			Chance: 100 * fit.Chance, FromSeams: 100 * fit.Seams, From: from, Buys: []Buy{}}
+		o := answer.Outlook{Direction: d.name, Seams: seams + 2*f.Rings, Cuts: seams + 1 + 2*f.Rings, Mean: r.l(length.FromFloat(fit.Mean)), SD: r.l(length.FromFloat(fit.SD)), Tolerance: r.l(outlook.Tolerance),
+			Chance: 100 * fit.Chance, FromSeams: 100 * fit.Seams, From: from, Buys: []answer.Buy{}}
 		buy := func(what string, chance float64) {
-			o.Buys = append(o.Buys, Buy{What: what, Chance: 100 * chance})
+			o.Buys = append(o.Buys, answer.Buy{What: what, Chance: 100 * chance})
 		}
 		if s.Seam != 0 {
 			even := s

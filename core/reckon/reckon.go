@@ -9,6 +9,8 @@ import (
 	"slices"
 	"strings"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/applique"
 	"umschlag/core/back"
 	"umschlag/core/block"
@@ -20,7 +22,6 @@ import (
 	"umschlag/core/layers"
 	"umschlag/core/length"
 	"umschlag/core/machine"
-	"umschlag/core/outline"
 	"umschlag/core/plan"
 	"umschlag/core/press"
 	"umschlag/core/quilt"
@@ -51,7 +52,7 @@ type Workshop struct {
 
 // Reckon computes all that follows from a plan. It never fails: what cannot be
 // reckoned is said in the findings.
-func Reckon(p plan.Plan, w *Workshop) Reckoning {
+func Reckon(p plan.Plan, w *Workshop) answer.Reckoning {
 	r := reckoned(p, w)
 	if r.stopped() {
 		return withoutHalves(r.out)
@@ -92,17 +93,17 @@ func reckoned(p plan.Plan, w *Workshop) *run {
 	return r
 }
 
-func empty(p plan.Plan) Reckoning {
-	return Reckoning{Format: Format, Title: p.Title, Closure: p.Back.Closure(), MeasuredFront: measuredFront(p), Slots: slots(p), Starts: startsOn(p), Schools: p.Habits.Chosen(),
-		Pieces: []Piece{}, Cuts: []Cut{}, Lengths: []Notion{}, Joins: []Join{}, Net: [][][]Spot{}, Strips: []Strips{}, Fittings: []Fitting{}, Counts: map[string]int{}, Cloths: []ClothNeed{},
-		Sums: map[string][]Term{}, Steps: []Step{}, Piles: []Pile{}, Remedies: []fit.Remedy{}, Findings: []finding.Finding{}}
+func empty(p plan.Plan) answer.Reckoning {
+	return answer.Reckoning{Format: answer.Format, Title: p.Title, Closure: p.Back.Closure(), MeasuredFront: measuredFront(p), Slots: slots(p), Starts: startsOn(p), Schools: p.Habits.Chosen(),
+		Pieces: []answer.Piece{}, Cuts: []answer.Cut{}, Lengths: []answer.Notion{}, Joins: []answer.Join{}, Net: [][][]answer.Spot{}, Strips: []answer.Strips{}, Fittings: []answer.Fitting{}, Counts: map[string]int{}, Cloths: []answer.ClothNeed{},
+		Sums: map[string][]answer.Term{}, Steps: []answer.Step{}, Piles: []answer.Pile{}, Remedies: []fit.Remedy{}, Findings: []finding.Finding{}}
 }
 
 // slots are the pieces that a plan decides about.
-func slots(p plan.Plan) []Slot {
-	out := []Slot{}
+func slots(p plan.Plan) []answer.Slot {
+	out := []answer.Slot{}
 	for _, s := range cover.Slots(p) {
-		out = append(out, Slot(s))
+		out = append(out, answer.Slot(s))
 	}
 	return out
 }
@@ -118,7 +119,7 @@ func measuredFront(p plan.Plan) *int {
 
 // withoutHalves leaves only the findings of a plan that cannot be cut: half a
 // cutting list is worse than none.
-func withoutHalves(out Reckoning) Reckoning {
+func withoutHalves(out answer.Reckoning) answer.Reckoning {
 	blank := empty(plan.Plan{Title: out.Title})
 	blank.Closure, blank.MeasuredFront, blank.Slots, blank.Starts = out.Closure, out.MeasuredFront, out.Slots, out.Starts
 	blank.Findings = out.Findings
@@ -134,7 +135,7 @@ type run struct {
 	samples  sample.Shelf
 	past     map[string][]float64
 	style    length.Style
-	out      Reckoning
+	out      answer.Reckoning
 	needs    []need
 	cuts     []work.Cut
 	sewnOn   []work.Fitting
@@ -152,15 +153,10 @@ func (r *run) find(list finding.List) { r.out.Findings = append(r.out.Findings, 
 
 func (r *run) stopped() bool { return finding.List(r.out.Findings).Stopped() }
 
-func (r *run) l(l length.Length) L { return Show(l, r.style) }
+func (r *run) l(l length.Length) answer.L { return answer.Show(l, r.style) }
 
-// Show is a length as a style writes it.
-func Show(l length.Length, s length.Style) L {
-	return L{NM: int64(l), Text: s.Text(l), Exact: s.Plain(l)}
-}
-
-func (r *run) size(s sum.Size) Size {
-	return Size{Width: r.l(s.Width.Total()), Height: r.l(s.Height.Total())}
+func (r *run) size(s sum.Size) answer.Size {
+	return answer.Size{Width: r.l(s.Width.Total()), Height: r.l(s.Height.Total())}
 }
 
 // explain keeps the terms of a size under its name.
@@ -169,7 +165,7 @@ func (r *run) explain(name string, s sum.Size) {
 	r.explainSum(name+".height", s.Height)
 }
 
-func (r *run) explainSum(name string, s sum.Sum) { r.out.Sums[name] = termsOf(s, r.style) }
+func (r *run) explainSum(name string, s sum.Sum) { r.out.Sums[name] = answer.TermsOf(s, r.style) }
 
 // panel is one piece on its way through the pipeline.
 type panel struct {
@@ -183,7 +179,7 @@ type panel struct {
 	across, up length.Length
 	// strips is how many a long strip is joined from.
 	strips int
-	ways   []Way
+	ways   []answer.Way
 	// pressed is where the allowances of the face lie.
 	pressed press.Plan
 	// pattern is the quilting as it is sewn.
@@ -297,14 +293,14 @@ func (r *run) centre(piece string) plan.Sized {
 
 // ways lays the colourways of a face; one that cannot be laid is left out, and its face
 // says why when it is chosen.
-func (r *run) ways(o front.Order) []Way {
-	out := []Way{}
+func (r *run) ways(o front.Order) []answer.Way {
+	out := []answer.Way{}
 	for _, c := range o.Face.Colourways {
 		o := o
 		o.Face = r.clothed(c.Face)
 		face, found := front.Build(o)
 		if !found.Stopped() {
-			out = append(out, Way{Key: c.Key, Name: c.Name, Cells: cells(face, make([]string, len(face.Parts)))})
+			out = append(out, answer.Way{Key: c.Key, Name: c.Name, Cells: cells(face, make([]string, len(face.Parts)))})
 		}
 	}
 	return out
@@ -421,14 +417,14 @@ func (r *run) finished(top panel, m fit.Panel) sum.Size {
 
 // notion adds a length of something that is not a piece, with its sum.
 func (r *run) notion(what string, s sum.Sum) {
-	r.out.Lengths = append(r.out.Lengths, Notion{What: what, Length: r.l(s.Total())})
+	r.out.Lengths = append(r.out.Lengths, answer.Notion{What: what, Length: r.l(s.Total())})
 	r.explainSum(what, s)
 }
 
 // showFront puts the front and its cuts into the reckoning.
 func (r *run) showFront(piece cover.Piece, top panel, m fit.Panel) {
-	out := Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, BeforeQuilting: r.size(top.chain.Top),
-		TakeUp: percent(top.chain.TakeUp), TakeUpFrom: string(top.chain.TakeUp.From), TakeUpRange: ranges(top.chain.TakeUp), Seams: []Seam{}}
+	out := answer.Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, BeforeQuilting: r.size(top.chain.Top),
+		TakeUp: percent(top.chain.TakeUp), TakeUpFrom: string(top.chain.TakeUp.From), TakeUpRange: ranges(top.chain.TakeUp), Seams: []answer.Seam{}}
 	finished := r.finished(top, m)
 	out.Trimmed = r.size(m.Trimmed)
 	if m.Measured {
@@ -499,30 +495,30 @@ func shapeOf(piece cover.Piece, part front.Part) string {
 }
 
 // cells are the parts of a face where they lie, with the cuts they are made of.
-func cells(f front.Face, cuts []string) []Cell {
-	out := make([]Cell, len(f.Cells))
+func cells(f front.Face, cuts []string) []answer.Cell {
+	out := make([]answer.Cell, len(f.Cells))
 	for i, c := range f.Cells {
-		out[i] = Cell{Cut: cuts[c.Part], Cloth: f.Parts[c.Part].Cloth, X: int64(c.X), Y: int64(c.Y),
+		out[i] = answer.Cell{Cut: cuts[c.Part], Cloth: f.Parts[c.Part].Cloth, X: int64(c.X), Y: int64(c.Y),
 			Width: int64(c.Width), Height: int64(c.Height), Row: c.Row, Column: c.Column, Band: c.Band}
 		if c.Line != nil {
-			out[i].Line = vertices(c.Line)
+			out[i].Line = answer.Vertices(c.Line)
 		}
 	}
 	return out
 }
 
 // pressing shows where the allowances of a face lie, and finds where they do not lock.
-func (r *run) pressing(out *Piece, p panel) {
-	out.Press, out.Conflicts, out.Methods = []PressSeam{}, []Point{}, r.methods(p, out.Count)
+func (r *run) pressing(out *answer.Piece, p panel) {
+	out.Press, out.Conflicts, out.Methods = []answer.PressSeam{}, []answer.Point{}, r.methods(p, out.Count)
 	out.Ways, out.Outlook, out.Thick = p.ways, r.outlooks(p.face), r.l(p.chain.Thick)
 	if len(p.face.Found) > 0 {
 		out.Panel = r.panelShown(p.face.Found[0])
 	}
 	if w := p.face.Windows; w != nil {
-		out.Windows = &WindowsShown{Unit: r.l(w.Unit), Template: r.l(w.Template), Side: r.l(w.Side), Whole: w.Whole, Half: w.Half, Points: w.Points, Eats: w.Eats}
+		out.Windows = &answer.WindowsShown{Unit: r.l(w.Unit), Template: r.l(w.Template), Side: r.l(w.Side), Whole: w.Whole, Half: w.Half, Points: w.Points, Eats: w.Eats}
 	}
 	if g := p.face.Gather; g != nil {
-		out.Gather = &Gathers{Direction: string(g.Direction), Ratio: g.Ratio, Wanted: r.l(g.Wanted), Needed: r.l(g.Needed), Piece: r.l(g.Piece), Yields: r.l(g.Yields)}
+		out.Gather = &answer.Gathers{Direction: string(g.Direction), Ratio: g.Ratio, Wanted: r.l(g.Wanted), Needed: r.l(g.Needed), Piece: r.l(g.Piece), Yields: r.l(g.Yields)}
 	}
 	if len(p.face.Grids) > 0 && p.face.Columns > 0 && len(p.face.Grids[0].Patch.Width) > 0 {
 		shows := func(s sum.Sum) sum.Sum { return sum.Of(sum.Part, "", s.Total()-2*r.p.Cover.Seam) }
@@ -531,12 +527,12 @@ func (r *run) pressing(out *Piece, p panel) {
 	}
 	plan := p.pressed
 	for i, s := range p.face.Seams {
-		line := Line{X1: int64(math.Round(s.X1)), Y1: int64(math.Round(s.Y1)), X2: int64(math.Round(s.X2)), Y2: int64(math.Round(s.Y2))}
-		out.Press = append(out.Press, PressSeam{Line: line, Kind: string(s.Kind), Band: s.Band, Side: string(plan.Sides[i])})
+		line := answer.Line{X1: int64(math.Round(s.X1)), Y1: int64(math.Round(s.Y1)), X2: int64(math.Round(s.X2)), Y2: int64(math.Round(s.Y2))}
+		out.Press = append(out.Press, answer.PressSeam{Line: line, Kind: string(s.Kind), Band: s.Band, Side: string(plan.Sides[i])})
 	}
-	seen := map[Point]bool{}
+	seen := map[answer.Point]bool{}
 	for _, c := range plan.Conflicts {
-		at := Point{X: int64(math.Round(c.X)), Y: int64(math.Round(c.Y))}
+		at := answer.Point{X: int64(math.Round(c.X)), Y: int64(math.Round(c.Y))}
 		if !seen[at] {
 			seen[at] = true
 			out.Conflicts = append(out.Conflicts, at)
@@ -557,17 +553,17 @@ func places(n int) string {
 }
 
 // quilting is how a piece is quilted; nil where it is not.
-func (r *run) quilting(p panel) *Quilting {
+func (r *run) quilting(p panel) *answer.Quilting {
 	if !p.piece.Quilted() {
 		return nil
 	}
-	out := &Quilting{Lines: []QuiltLine{}, Seam: r.l(p.pattern.Seam), Thread: r.l(p.pattern.Thread), Bobbins: p.pattern.Bobbins, Minutes: p.pattern.Minutes}
+	out := &answer.Quilting{Lines: []answer.QuiltLine{}, Seam: r.l(p.pattern.Seam), Thread: r.l(p.pattern.Thread), Bobbins: p.pattern.Bobbins, Minutes: p.pattern.Minutes}
 	for _, l := range p.pattern.Lines {
 		run := shape.Run{Start: l.Points[0], Closed: l.Closed}
 		for _, q := range l.Points[1:] {
 			run.Segments = append(run.Segments, shape.Segment{To: q})
 		}
-		out.Lines = append(out.Lines, QuiltLine{Kind: string(l.Kind), Family: l.Family, Path: inMillimetres(shape.Path{run}).Text(), Length: r.l(l.Length)})
+		out.Lines = append(out.Lines, answer.QuiltLine{Kind: string(l.Kind), Family: l.Family, Path: inMillimetres(shape.Path{run}).Text(), Length: r.l(l.Length)})
 	}
 	return out
 }
@@ -591,23 +587,15 @@ func ranges(t layers.TakeUp) [2][2]float64 {
 func percent(t layers.TakeUp) [2]float64 { return [2]float64{100 * t.Across, 100 * t.Along} }
 
 // outlines draws a piece's three lines, with what its top has beyond them.
-func (r *run) outlines(out *Piece, piece cover.Piece, p panel) {
-	out.Outline, out.TrimmedOutline, out.CutOutline = vertices(piece.Line()), vertices(piece.Cut()), vertices(p.body.Cut())
-	out.Ditch = []Vertex{}
+func (r *run) outlines(out *answer.Piece, piece cover.Piece, p panel) {
+	out.Outline, out.TrimmedOutline, out.CutOutline = answer.Vertices(piece.Line()), answer.Vertices(piece.Cut()), answer.Vertices(p.body.Cut())
+	out.Ditch = []answer.Vertex{}
 	if f := r.p.Cover.Flange; f > 0 {
-		out.Ditch = vertices(piece.Line().Offset(-f.Float()))
+		out.Ditch = answer.Vertices(piece.Line().Offset(-f.Float()))
 	}
 	if p.across > 0 || p.up > 0 { // quilted first, then trimmed and shaped
-		out.CutOutline = vertices(p.body.Oversize(p.across, p.up))
+		out.CutOutline = answer.Vertices(p.body.Oversize(p.across, p.up))
 	}
-}
-
-func vertices(o outline.Outline) []Vertex {
-	out := make([]Vertex, len(o))
-	for i, v := range o {
-		out[i] = Vertex{X: int64(math.Round(v.X)), Y: int64(math.Round(v.Y)), Bulge: v.Bulge}
-	}
-	return out
 }
 
 // underneath is what lies under a panel.
@@ -627,7 +615,7 @@ type underneath struct {
 // under adds batting and lining cuts of a panel.
 func (r *run) under(u underneath) {
 	c := u.chain
-	is := func(role ref.Role) About { return About{Piece: u.piece, Role: role, Edge: u.edge} }
+	is := func(role ref.Role) ref.About { return ref.About{Piece: u.piece, Role: role, Edge: u.edge} }
 	if c.Batting != nil {
 		batting := cutting{is: is(ref.Batting), piece: u.piece, part: "batting", title: "Batting", layer: "batting", cloth: c.Batting.Cloth,
 			size: c.Padding, count: u.count * c.Batting.Count, mayTurn: true, about: u.about + "/layers/batting", waits: u.waits, late: u.late}
@@ -719,13 +707,13 @@ func (r *run) back(piece cover.Piece, m fit.Panel) back.Back {
 // backNotions says how the closure comes out, and what is bought for it.
 func (r *run) backNotions(b back.Back, wide length.Length, cloth string) {
 	overlap := b.Overlap.Total()
-	shown := &BackShown{Kind: string(r.p.Back.Kind), Overlap: r.l(overlap), Share: 100 * overlap.Float() / wide.Float(),
-		Opening: r.l(b.Opening.Total()), Cloth: r.backCloth(cloth), Notions: []Notion{}, Buttons: b.Buttons, Lies: []BackLie{}, Marks: []BackMark{}}
+	shown := &answer.BackShown{Kind: string(r.p.Back.Kind), Overlap: r.l(overlap), Share: 100 * overlap.Float() / wide.Float(),
+		Opening: r.l(b.Opening.Total()), Cloth: r.backCloth(cloth), Notions: []answer.Notion{}, Buttons: b.Buttons, Lies: []answer.BackLie{}, Marks: []answer.BackMark{}}
 	for _, lie := range b.Lies {
-		shown.Lies = append(shown.Lies, BackLie{Cut: backCut(b.Panels[lie.Panel]), Label: lie.Label, Box: r.onBack(lie.Box)})
+		shown.Lies = append(shown.Lies, answer.BackLie{Cut: backCut(b.Panels[lie.Panel]), Label: lie.Label, Box: r.onBack(lie.Box)})
 	}
 	for _, m := range b.Marks {
-		shown.Marks = append(shown.Marks, BackMark{Kind: string(m.Kind), Box: r.onBack(m.Box)})
+		shown.Marks = append(shown.Marks, answer.BackMark{Kind: string(m.Kind), Box: r.onBack(m.Box)})
 	}
 	r.out.Back = shown
 	r.explainSum("back.overlap", b.Overlap)
@@ -740,12 +728,14 @@ func (r *run) backNotions(b back.Back, wide length.Length, cloth string) {
 }
 
 // backCut is the id of the cut of a panel of the back.
-func backCut(p back.Panel) string { return About{Piece: "back", Role: p.Role}.Ref(ref.Cut).String() }
+func backCut(p back.Panel) string {
+	return ref.About{Piece: "back", Role: p.Role}.Ref(ref.Cut).String()
+}
 
 // onBack is a box of the back in the frame of its finished piece.
-func (r *run) onBack(b back.Box) Box {
+func (r *run) onBack(b back.Box) answer.Box {
 	s := r.p.Cover.Seam + r.spare
-	return Box{X: int64(b.X - s), Y: int64(b.Y - s), Width: int64(b.Width), Height: int64(b.Height)}
+	return answer.Box{X: int64(b.X - s), Y: int64(b.Y - s), Width: int64(b.Width), Height: int64(b.Height)}
 }
 
 // sides are where the pieces of a back lie that are two.
@@ -758,7 +748,7 @@ func (r *run) backCuts(piece cover.Piece, q plan.Piece, path, cloth string, b ba
 		shape = "template" // the front itself, laid on them
 	}
 	for _, p := range b.Panels {
-		c := cutting{is: About{Piece: "back", Role: p.Role}, piece: "back", part: p.Name, title: p.Title, cloth: cloth, size: p.Size, count: p.Count, about: path + "/face", waits: waits, late: true, shape: shape}
+		c := cutting{is: ref.About{Piece: "back", Role: p.Role}, piece: "back", part: p.Name, title: p.Title, cloth: cloth, size: p.Size, count: p.Count, about: path + "/face", waits: waits, late: true, shape: shape}
 		if p.Small || p.Lining {
 			c.shape, c.mayTurn = "", p.Small
 			if p.Lining && q.Layers != nil && q.Layers.Lining != "" {
@@ -786,13 +776,13 @@ func (r *run) backCuts(piece cover.Piece, q plan.Piece, path, cloth string, b ba
 // backPiece draws the back pieces as they will lie on each other.
 func (r *run) backPiece(piece cover.Piece, m fit.Panel, b back.Back, cloth, waits string) {
 	finished := sum.Size{Width: sum.Of(sum.Part, "front as cut", m.Back.Width.Total()-2*m.Closing[0]), Height: sum.Of(sum.Part, "front as cut", m.Back.Height.Total()-2*m.Closing[1])}
-	out := Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, Waits: waits != "",
-		Finished: r.size(finished), Trimmed: r.size(m.Back), BeforeQuilting: r.size(m.Back), Seams: []Seam{}, Press: []PressSeam{}, Conflicts: []Point{}, Shapes: []Shape{}, Threads: []Thread{}, Methods: []UnitMethods{}, Ways: []Way{}, Outlook: []Outlook{}, Thick: r.l(layers.Thick(r.p.Piece(piece.Config).Layers))}
+	out := answer.Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, Waits: waits != "",
+		Finished: r.size(finished), Trimmed: r.size(m.Back), BeforeQuilting: r.size(m.Back), Seams: []answer.Seam{}, Press: []answer.PressSeam{}, Conflicts: []answer.Point{}, Shapes: []answer.Shape{}, Threads: []answer.Thread{}, Methods: []answer.UnitMethods{}, Ways: []answer.Way{}, Outlook: []answer.Outlook{}, Thick: r.l(layers.Thick(r.p.Piece(piece.Config).Layers))}
 	piece.Finished, piece.Radii = finished, piece.Radii.AtMost(min(finished.Width.Total(), finished.Height.Total())/2)
 	r.outlines(&out, piece, panel{body: piece})
 	for i, lie := range b.Lies {
 		box := r.onBack(lie.Box)
-		out.Cells = append(out.Cells, Cell{Cut: backCut(b.Panels[lie.Panel]), Cloth: cloth, X: box.X, Y: box.Y, Width: box.Width, Height: box.Height, Column: i + 1})
+		out.Cells = append(out.Cells, answer.Cell{Cut: backCut(b.Panels[lie.Panel]), Cloth: cloth, X: box.X, Y: box.Y, Width: box.Width, Height: box.Height, Column: i + 1})
 	}
 	for _, k := range b.Keep {
 		box := r.onBack(k.Box)
@@ -835,8 +825,8 @@ func (r *run) steps(list []work.Step) {
 	}
 }
 
-func (r *run) step(s work.Step) Step {
-	out := Step{ID: s.ID, ref: s.Ref(), About: stepOf(s), Join: s.Join, Edging: s.Edging, Fitting: s.Fitting, Reads: string(s.Reads), Stage: string(s.Stage), Title: s.Title, Text: s.Text, Piece: s.Piece, Act: string(s.Act), seams: s.Seams, Turned: s.Turned, Needs: orEmpty(s.Needs), Cuts: orEmpty(s.Cuts), Row: s.Row, Bands: s.Bands,
+func (r *run) step(s work.Step) answer.Step {
+	out := answer.Step{ID: s.ID, Ref: s.Ref(), About: stepOf(s), Join: s.Join, Edging: s.Edging, Fitting: s.Fitting, Reads: string(s.Reads), Stage: string(s.Stage), Title: s.Title, Text: s.Text, Piece: s.Piece, Act: string(s.Act), Seams: s.Seams, Turned: s.Turned, Needs: orEmpty(s.Needs), Cuts: orEmpty(s.Cuts), Row: s.Row, Bands: s.Bands,
 		Press: s.Press, Side: string(s.Side), Machine: s.Machine.Text(), Trip: s.Trip, Rest: s.Rest, Check: s.Check, Caution: s.Caution, Stack: s.Stack,
 		Done: slices.Contains(r.p.Progress.Done, s.ID)}
 	if s.Gate != (ref.Ref{}) {
@@ -915,8 +905,8 @@ func (r *run) countFace(f front.Face, pieces int) {
 }
 
 // panelShown is a found panel as it is shown.
-func (r *run) panelShown(f front.Found) *PanelShown {
-	out := &PanelShown{Size: r.size(f.Size), Squares: f.Squares, Outside: f.Outside, From: []L{}, Middle: []L{}}
+func (r *run) panelShown(f front.Found) *answer.PanelShown {
+	out := &answer.PanelShown{Size: r.size(f.Size), Squares: f.Squares, Outside: f.Outside, From: []answer.L{}, Middle: []answer.L{}}
 	if f.Printed {
 		out.Middle = append(out.Middle, r.l(f.Middle[0]), r.l(f.Middle[1]))
 		for _, l := range f.From {
@@ -937,6 +927,6 @@ func (r *run) guide(top panel) {
 	if g == (fit.Guide{}) {
 		return
 	}
-	two := func(l [2]length.Length) [2]L { return [2]L{r.l(l[0]), r.l(l[1])} }
-	r.out.Guide = &Guide{Top: two(g.Top), Right: two(g.Right), Bottom: two(g.Bottom), Left: two(g.Left), Fits: g.Fits, Skew: r.l(g.Skew), Off: r.l(g.Off)}
+	two := func(l [2]length.Length) [2]answer.L { return [2]answer.L{r.l(l[0]), r.l(l[1])} }
+	r.out.Guide = &answer.Guide{Top: two(g.Top), Right: two(g.Right), Bottom: two(g.Bottom), Left: two(g.Left), Fits: g.Fits, Skew: r.l(g.Skew), Off: r.l(g.Off)}
 }

@@ -4,6 +4,8 @@ import (
 	"slices"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
@@ -51,19 +53,19 @@ func gridAlone() plan.Plan {
 	return p
 }
 
-func cut(t require.TestingT, r reckon.Reckoning, id string) reckon.Cut {
-	i := slices.IndexFunc(r.Cuts, func(c reckon.Cut) bool { return c.ID == id })
+func cut(t require.TestingT, r answer.Reckoning, id string) answer.Cut {
+	i := slices.IndexFunc(r.Cuts, func(c answer.Cut) bool { return c.ID == id })
 	require.GreaterOrEqual(t, i, 0, "no cut %s", id)
 	return r.Cuts[i]
 }
 
-func piece(t require.TestingT, r reckon.Reckoning, name string) reckon.Piece {
-	i := slices.IndexFunc(r.Pieces, func(p reckon.Piece) bool { return p.Name == name })
+func piece(t require.TestingT, r answer.Reckoning, name string) answer.Piece {
+	i := slices.IndexFunc(r.Pieces, func(p answer.Piece) bool { return p.Name == name })
 	require.GreaterOrEqual(t, i, 0, "no piece %s", name)
 	return r.Pieces[i]
 }
 
-func total(terms []reckon.Term) int64 {
+func total(terms []answer.Term) int64 {
 	var n int64
 	for _, t := range terms {
 		n += t.Amount.NM
@@ -228,8 +230,8 @@ func TestDecisionsForAllPiecesAreFoundWhereTheyStand(t *testing.T) {
 
 func TestTheCupboardAndThePlanSayWhatThereIs(t *testing.T) {
 	p := worked()
-	need := func(r reckon.Reckoning, letter string) reckon.ClothNeed {
-		return r.Cloths[slices.IndexFunc(r.Cloths, func(c reckon.ClothNeed) bool { return c.Cloth == letter })]
+	need := func(r answer.Reckoning, letter string) answer.ClothNeed {
+		return r.Cloths[slices.IndexFunc(r.Cloths, func(c answer.ClothNeed) bool { return c.Cloth == letter })]
 	}
 	free := need(reckon.Reckon(p, nil), "D")
 	assert.Nil(t, free.Have)
@@ -287,7 +289,7 @@ func TestAnAcceptedSmallerFrontIsFollowed(t *testing.T) {
 	assert.Equal(t, front.Trimmed.Height.NM, total(r.Sums["cut.piece:back.role:closure-panel.height"])-surplus(r.Sums["cut.piece:back.role:closure-panel.height"]))
 }
 
-func surplus(terms []reckon.Term) int64 {
+func surplus(terms []answer.Term) int64 {
 	if last := terms[len(terms)-1]; last.Kind == "step" {
 		return last.Amount.NM
 	}

@@ -3,6 +3,8 @@ package reckon_test
 import (
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
@@ -135,7 +137,7 @@ func TestWhereASampleCouldBeUsed(t *testing.T) {
 
 func TestWhatIsSpoiledIsCutOnceMore(t *testing.T) {
 	p := worked()
-	placed := func(r reckon.Reckoning) (n int) {
+	placed := func(r answer.Reckoning) (n int) {
 		for _, c := range r.Cloths {
 			for _, at := range c.Lay.Placed {
 				if r.Cuts[at.Cut].ID == "cut.piece:front.role:patch.cloth:A" {

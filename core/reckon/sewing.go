@@ -3,6 +3,8 @@ package reckon
 import (
 	"math"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/length"
 	"umschlag/core/ref"
 	"umschlag/core/work"
@@ -23,7 +25,7 @@ func (r *run) sewing() {
 }
 
 // effort is what there is to do in a step, for one cover.
-func (r *run) effort(s Step) work.Effort {
+func (r *run) effort(s answer.Step) work.Effort {
 	var e work.Effort
 	for _, id := range s.Cuts {
 		for _, c := range r.out.Cuts {
@@ -45,7 +47,7 @@ func (r *run) effort(s Step) work.Effort {
 		case s.About.Role == ref.DoClose && p.Name == "front":
 			e.Sewn = 2 * length.Length(p.Finished.Width.NM+p.Finished.Height.NM)
 		case p.Name == s.Piece:
-			e.Seams = s.seams * max(1, p.Count)
+			e.Seams = s.Seams * max(1, p.Count)
 		}
 	}
 	return e

@@ -5,6 +5,8 @@ import (
 	"strings"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
@@ -14,9 +16,9 @@ import (
 	"umschlag/core/work"
 )
 
-func stepOf(t *testing.T, r reckon.Reckoning, id string) reckon.Step {
+func stepOf(t *testing.T, r answer.Reckoning, id string) answer.Step {
 	t.Helper()
-	i := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == id })
+	i := slices.IndexFunc(r.Steps, func(s answer.Step) bool { return s.ID == id })
 	require.GreaterOrEqual(t, i, 0, id)
 	return r.Steps[i]
 }
@@ -166,13 +168,13 @@ func TestEveryCoverIsInOnePile(t *testing.T) {
 		done    int
 		skipped int
 		made    map[int]int
-		want    []reckon.Pile
+		want    []answer.Pile
 	}{
-		"none begun":                   {3, 0, 0, nil, []reckon.Pile{{Step: title(0), Count: 3}}},
-		"some at two steps":            {12, 1, 0, map[int]int{1: 7, 2: 2}, []reckon.Pile{{Step: title(1), Count: 5}, {Step: title(2), Count: 5}, {Step: title(3), Count: 2}}},
-		"no more through than came":    {3, 1, 0, map[int]int{1: 1, 2: 3}, []reckon.Pile{{Step: title(1), Count: 2}, {Step: title(3), Count: 1}}},
-		"nothing waits at one skipped": {4, 1, 2, map[int]int{1: 3}, []reckon.Pile{{Step: title(1), Count: 1}, {Step: title(3), Count: 3}}},
-		"all through":                  {2, len(steps), 0, nil, []reckon.Pile{{Count: 2}}},
+		"none begun":                   {3, 0, 0, nil, []answer.Pile{{Step: title(0), Count: 3}}},
+		"some at two steps":            {12, 1, 0, map[int]int{1: 7, 2: 2}, []answer.Pile{{Step: title(1), Count: 5}, {Step: title(2), Count: 5}, {Step: title(3), Count: 2}}},
+		"no more through than came":    {3, 1, 0, map[int]int{1: 1, 2: 3}, []answer.Pile{{Step: title(1), Count: 2}, {Step: title(3), Count: 1}}},
+		"nothing waits at one skipped": {4, 1, 2, map[int]int{1: 3}, []answer.Pile{{Step: title(1), Count: 1}, {Step: title(3), Count: 3}}},
+		"all through":                  {2, len(steps), 0, nil, []answer.Pile{{Count: 2}}},
 	} {
 		p.Copies = c.copies
 		p.Progress = plan.Progress{Made: map[string]int{}, Skipped: map[string]string{}}

@@ -6,6 +6,8 @@ import (
 	"slices"
 	"strings"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/cover"
 	"umschlag/core/finding"
 	"umschlag/core/fitting"
@@ -61,8 +63,8 @@ func (r *run) shellPiece(piece cover.Piece) panel {
 	if r.stopped() {
 		return panel{}
 	}
-	out := Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, Finished: r.size(p.face.Finished), Trimmed: r.size(p.chain.Trimmed),
-		BeforeQuilting: r.size(p.chain.Top), TakeUp: percent(p.chain.TakeUp), TakeUpFrom: string(p.chain.TakeUp.From), TakeUpRange: ranges(p.chain.TakeUp), Quilting: r.quilting(p), Seams: []Seam{}}
+	out := answer.Piece{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count, Finished: r.size(p.face.Finished), Trimmed: r.size(p.chain.Trimmed),
+		BeforeQuilting: r.size(p.chain.Top), TakeUp: percent(p.chain.TakeUp), TakeUpFrom: string(p.chain.TakeUp.From), TakeUpRange: ranges(p.chain.TakeUp), Quilting: r.quilting(p), Seams: []answer.Seam{}}
 	r.explain(piece.Name+".finished", p.face.Finished)
 	r.explain(piece.Name, p.chain.Trimmed)
 	r.explain(piece.Name+".before_quilting", p.chain.Top)
@@ -121,15 +123,15 @@ func (r *run) prints(c cover.Cover) {
 }
 
 func (r *run) index(piece string) int {
-	return slices.IndexFunc(r.out.Pieces, func(p Piece) bool { return p.Name == piece })
+	return slices.IndexFunc(r.out.Pieces, func(p answer.Piece) bool { return p.Name == piece })
 }
 
 // split draws a part that is joined from n strips as n cells.
-func split(list []Cell, n int) []Cell {
+func split(list []answer.Cell, n int) []answer.Cell {
 	if n < 2 || len(list) != 1 {
 		return list
 	}
-	out := make([]Cell, n)
+	out := make([]answer.Cell, n)
 	for i := range out {
 		out[i] = list[0]
 		from, to := list[0].Width*int64(i)/int64(n), list[0].Width*int64(i+1)/int64(n)
@@ -144,10 +146,10 @@ func (r *run) joined(c cover.Cover) {
 	r.seams(c)
 	r.joins(c)
 	for _, row := range c.Net {
-		columns := make([][]Spot, len(row))
+		columns := make([][]answer.Spot, len(row))
 		for i, column := range row {
 			for _, s := range column {
-				columns[i] = append(columns[i], Spot{Piece: s.Piece, Quarters: s.Quarters})
+				columns[i] = append(columns[i], answer.Spot{Piece: s.Piece, Quarters: s.Quarters})
 			}
 		}
 		r.out.Net = append(r.out.Net, columns)
@@ -181,7 +183,7 @@ func (r *run) seams(c cover.Cover) {
 }
 
 func (r *run) seam(piece string, join int, s, other cover.Seam, start length.Length, piped bool) {
-	out := Seam{Join: join, Path: vertices(outline.Outline(s.Path)), Marks: marks(s.Marks), Clips: []Mark{}}
+	out := answer.Seam{Join: join, Path: answer.Vertices(outline.Outline(s.Path)), Marks: marks(s.Marks), Clips: []answer.Mark{}}
 	stretches := cover.Clips(s.Path, other.Path, start)
 	if r.p.Edges.Piping != nil && piped {
 		stretches = cover.PipingClips(s.Path, r.p.Cover.Seam)
@@ -199,10 +201,10 @@ func (r *run) seam(piece string, join int, s, other cover.Seam, start length.Len
 	}
 }
 
-func marks(list []cover.Mark) []Mark {
-	out := make([]Mark, len(list))
+func marks(list []cover.Mark) []answer.Mark {
+	out := make([]answer.Mark, len(list))
 	for i, m := range list {
-		out[i] = Mark{X: int64(math.Round(m.X)), Y: int64(math.Round(m.Y)), Direction: m.Direction * 180 / math.Pi}
+		out[i] = answer.Mark{X: int64(math.Round(m.X)), Y: int64(math.Round(m.Y)), Direction: m.Direction * 180 / math.Pi}
 	}
 	return out
 }
@@ -214,7 +216,7 @@ func (r *run) joins(c cover.Cover) {
 		r.explainSum(fmt.Sprintf("join.%d.first", i+1), j.Lengths[0])
 		r.explainSum(fmt.Sprintf("join.%d.second", i+1), j.Lengths[1])
 		fit := fitOf(a, b)
-		r.out.Joins = append(r.out.Joins, Join{Title: j.Title, Count: j.Count, Between: j.Between, Lengths: [2]L{r.l(a), r.l(b)}, Off: r.l(a - b), Fit: fit})
+		r.out.Joins = append(r.out.Joins, answer.Join{Title: j.Title, Count: j.Count, Between: j.Between, Lengths: [2]answer.L{r.l(a), r.l(b)}, Off: r.l(a - b), Fit: fit})
 		if !j.Judged && fit == "off" {
 			r.find(finding.List{{Level: finding.Warn, Code: "join-off", About: "/cover",
 				Text:   fmt.Sprintf("%s: %s is %s along the seam and %s is %s.", j.Title, j.Between[0], r.style.Text(a), j.Between[1], r.style.Text(b)),

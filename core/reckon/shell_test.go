@@ -5,6 +5,8 @@ import (
 	"slices"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
@@ -14,7 +16,7 @@ import (
 	"umschlag/core/ref"
 )
 
-func codes(r reckon.Reckoning) []string {
+func codes(r answer.Reckoning) []string {
 	var out []string
 	for _, f := range r.Findings {
 		out = append(out, f.Code)
@@ -139,10 +141,10 @@ func TestPatchesAtABoundEdgeAreCutAlikeAndTrimmed(t *testing.T) {
 	assert.Equal(t, []string{"4″", "4″"}, []string{patch.Width.Text, patch.Height.Text}, "3 and two seams of ½, at the open edge too")
 	assert.Equal(t, 16, patch.Count, "two ends of eight")
 	assert.Equal(t, []string{"6½″", "7″"}, []string{end.Trimmed.Height.Text, end.BeforeQuilting.Height.Text})
-	i := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "step.piece:end.role:open-edge" })
+	i := slices.IndexFunc(r.Steps, func(s answer.Step) bool { return s.ID == "step.piece:end.role:open-edge" })
 	require.Positive(t, i)
 	assert.Contains(t, r.Steps[i].Text, "trim ½″ off")
-	assert.Less(t, i, slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.Join == 1 }))
+	assert.Less(t, i, slices.IndexFunc(r.Steps, func(s answer.Step) bool { return s.Join == 1 }))
 }
 
 func TestAHemDeeperThanTheSeamsOfThePatchesIsFound(t *testing.T) {
@@ -174,7 +176,7 @@ func TestABandLongerThanItsClothIsJoined(t *testing.T) {
 	assert.NotContains(t, codes(reckon.Reckon(p, nil)), "fitting-seam", "the joins of three lie at the thirds")
 	p.Fittings[0].At = plan.At{Left: ptr(length.Length(r.Pieces[1].Cells[1].X))}
 	assert.Contains(t, codes(reckon.Reckon(p, nil)), "fitting-seam")
-	i := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == "step.piece:band.role:end-to-end" })
+	i := slices.IndexFunc(r.Steps, func(s answer.Step) bool { return s.ID == "step.piece:band.role:end-to-end" })
 	require.Positive(t, i)
 	assert.Contains(t, r.Steps[i].Text, "3 strips end to end")
 }
@@ -284,7 +286,7 @@ func TestASlitThroughAPadIsSewnAfterItsSeam(t *testing.T) {
 	p.Fittings = []plan.Fitting{{Kind: "slit", On: "top", Length: 3 * in, At: plan.At{Edge: "bottom"}}}
 	r := reckon.Reckon(p, nil)
 	at := func(role ref.Role) int {
-		return slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.About.Role == role })
+		return slices.IndexFunc(r.Steps, func(s answer.Step) bool { return s.About.Role == role })
 	}
 	assert.Less(t, at(ref.DoJoin), at(ref.DoFitting))
 	assert.Less(t, at(ref.DoFitting), at(ref.DoTurn))

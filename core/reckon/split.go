@@ -4,6 +4,8 @@ import (
 	"fmt"
 	"slices"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/plan"
 )
 
@@ -12,7 +14,7 @@ import (
 // part; the parts before it have ids by their keys and follow each other.
 func (r *run) split() {
 	pr := r.p.Progress
-	var out []Step
+	var out []answer.Step
 	for _, s := range r.out.Steps {
 		out = append(out, parts(s, pr.Parts[s.ID], pr)...)
 	}
@@ -21,7 +23,7 @@ func (r *run) split() {
 		if !s.Done {
 			continue
 		}
-		for _, next := range r.out.following(s.ID) {
+		for _, next := range r.out.Following(s.ID) {
 			if next.Done {
 				r.out.Steps[i].Again = append(r.out.Steps[i].Again, next.ID)
 			}
@@ -30,11 +32,11 @@ func (r *run) split() {
 }
 
 // parts are the parts of one step; itself where it has none.
-func parts(s Step, divided []plan.StepPart, pr plan.Progress) []Step {
+func parts(s answer.Step, divided []plan.StepPart, pr plan.Progress) []answer.Step {
 	if len(divided) < 2 {
-		return []Step{s}
+		return []answer.Step{s}
 	}
-	out := make([]Step, len(divided))
+	out := make([]answer.Step, len(divided))
 	share := (s.Minutes + len(divided) - 1) / len(divided)
 	for i, one := range divided {
 		part := s
@@ -44,7 +46,7 @@ func parts(s Step, divided []plan.StepPart, pr plan.Progress) []Step {
 			part.Needs, part.Cuts, part.Changes = []string{out[i-1].ID}, []string{}, nil
 		}
 		if i < len(divided)-1 {
-			part.ID = s.ref.InPart(one.Key).String()
+			part.ID = s.Ref.InPart(one.Key).String()
 			part.Gate, part.Expect, part.Press, part.Side, part.Trip, part.Act, part.Rest = "", nil, "", "", 0, "", 0
 			part.Done, part.Took = slices.Contains(pr.Done, part.ID), nil
 			if took, known := pr.Times[part.ID]; known {
@@ -52,19 +54,6 @@ func parts(s Step, divided []plan.StepPart, pr plan.Progress) []Step {
 			}
 		}
 		out[i] = part
-	}
-	return out
-}
-
-// following are the steps that need one, directly or not, in their order.
-func (r Reckoning) following(id string) []Step {
-	reached := map[string]bool{id: true}
-	var out []Step
-	for _, s := range r.Steps {
-		if slices.ContainsFunc(s.Needs, func(need string) bool { return reached[need] }) {
-			reached[s.ID] = true
-			out = append(out, s)
-		}
 	}
 	return out
 }

@@ -4,6 +4,8 @@ import (
 	"slices"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
@@ -23,7 +25,7 @@ func TestADividedStepIsDoneInParts(t *testing.T) {
 	p.Progress.Times = map[string]float64{quilting + ".part:1": 12, quilting: 4}
 	r := reckon.Reckon(p, nil)
 	require.Len(t, r.Steps, len(whole.Steps)+3)
-	at := slices.IndexFunc(r.Steps, func(s reckon.Step) bool { return s.ID == quilting+".part:1" })
+	at := slices.IndexFunc(r.Steps, func(s answer.Step) bool { return s.ID == quilting+".part:1" })
 	first, second, last := r.Steps[at], r.Steps[at+1], r.Steps[at+2]
 	assert.Equal(t, []string{quilting + ".part:1", quilting + ".part:2", quilting}, []string{first.ID, second.ID, last.ID}, "the last keeps the name that others need")
 	assert.Equal(t, "Quilt: to the upper right", first.Title)

@@ -8,6 +8,8 @@ import (
 	"strings"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
@@ -75,7 +77,7 @@ func TestWhatIsNotReadChangesNothing(t *testing.T) {
 	assert.Greater(t, len(told), 20, "%v", told)
 }
 
-func reckonedText(t *rapid.T, r reckon.Reckoning) string {
+func reckonedText(t *rapid.T, r answer.Reckoning) string {
 	r.Settled = nil
 	r.Findings = slices.DeleteFunc(slices.Clone(r.Findings), func(f finding.Finding) bool { return f.Code == "unread" })
 	data, err := json.Marshal(r)

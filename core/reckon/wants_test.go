@@ -4,6 +4,8 @@ import (
 	"maps"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
@@ -96,7 +98,7 @@ func TestTheNextPlanFindsWhatIsLeft(t *testing.T) {
 func TestOddPiecesInTheCupboardAreCutFirst(t *testing.T) {
 	p := worked()
 	bare := reckon.Reckon(p, nil)
-	var square reckon.Cut
+	var square answer.Cut
 	for _, c := range bare.Cuts {
 		if c.Shape == "square" && c.Count > 3 {
 			square = c
@@ -108,7 +110,7 @@ func TestOddPiecesInTheCupboardAreCutFirst(t *testing.T) {
 	cupboard := reckon.Cupboard{described.Name: {Name: described.Name, Odd: []plan.OddPiece{{Width: side, Length: side, Count: 3}}}}
 	w := reckon.Workshop{ID: "a", Cloths: cupboard}
 	r := reckon.Reckon(p, &w)
-	var need reckon.ClothNeed
+	var need answer.ClothNeed
 	for _, n := range r.Cloths {
 		if n.Cloth == square.Cloth {
 			need = n
@@ -129,7 +131,7 @@ func TestOddPiecesInTheCupboardAreCutFirst(t *testing.T) {
 	}
 }
 
-func placedOf(n reckon.ClothNeed, r reckon.Reckoning, id string) int {
+func placedOf(n answer.ClothNeed, r answer.Reckoning, id string) int {
 	count := 0
 	for _, p := range n.Lay.Placed {
 		if r.Cuts[p.Cut].ID == id {

@@ -6,6 +6,8 @@ import (
 	"slices"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"pgregory.net/rapid"
 
@@ -169,7 +171,7 @@ func isWhole(t *rapid.T, p plan.Plan) {
 	bare := p
 	bare.Progress = plan.Progress{}
 	r := reckon.Reckon(bare, nil)
-	cuts := map[string]reckon.Cut{}
+	cuts := map[string]answer.Cut{}
 	for _, c := range r.Cuts {
 		cuts[c.ID] = c
 	}

@@ -6,14 +6,15 @@ import (
 	"slices"
 	"strings"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/plan"
-	"umschlag/core/reckon"
 	"umschlag/core/ref"
 )
 
 // side is one of the two plans that are compared.
 type side struct {
-	reckon.Reckoning
+	answer.Reckoning
 	plan plan.Plan
 }
 
@@ -37,18 +38,18 @@ type thing struct {
 }
 
 // cut is a cut by its content.
-func (s side) cut(c reckon.Cut) thing {
+func (s side) cut(c answer.Cut) thing {
 	return thing{c.ID, c.About.Ref(ref.Cut).Family(), fmt.Sprint(c.Width.NM, c.Height.NM, c.Shape, c.Path, c.Line, c.Cloth, s.clothName(c.Cloth))}
 }
 
 // step is a step by what it sews.
-func (s side) step(step reckon.Step) thing {
+func (s side) step(step answer.Step) thing {
 	return thing{step.ID, step.About.Ref(ref.Step).Family(), s.sewn(step)}
 }
 
 // cutting reports a step at which pieces are cut: what is done with them tells by itself
 // whether it is as it was.
-func cutting(s reckon.Step) bool {
+func cutting(s answer.Step) bool {
 	switch s.About.Role {
 	case ref.DoCutOuter, ref.DoCutUnder, ref.DoCutBack, ref.DoCutShapes:
 		return true
@@ -57,7 +58,7 @@ func cutting(s reckon.Step) bool {
 }
 
 // sewn is what a step sews, each thing by its content and where it lies among the others.
-func (s side) sewn(step reckon.Step) string {
+func (s side) sewn(step answer.Step) string {
 	var b strings.Builder
 	about := step.About
 	cuts := byCut(s.Reckoning)
@@ -88,7 +89,7 @@ func (s side) sewn(step reckon.Step) string {
 }
 
 // fitted is a fitting where it is sewn on.
-func (s side) fitted(b *strings.Builder, step reckon.Step, write func(string)) {
+func (s side) fitted(b *strings.Builder, step answer.Step, write func(string)) {
 	for _, f := range s.Fittings {
 		if f.Index != step.Fitting-1 {
 			continue
@@ -104,7 +105,7 @@ func (s side) fitted(b *strings.Builder, step reckon.Step, write func(string)) {
 
 // pieced is what a step does to a piece: the cells it is about as they lie to each other, and
 // what lies under, on and in it.
-func (s side) pieced(b *strings.Builder, step reckon.Step, p reckon.Piece, write func(string)) {
+func (s side) pieced(b *strings.Builder, step answer.Step, p answer.Piece, write func(string)) {
 	about := step.About
 	switch about.Role {
 	case ref.DoFitting:
@@ -145,7 +146,7 @@ func (s side) pieced(b *strings.Builder, step reckon.Step, p reckon.Piece, write
 }
 
 // laid is the shapes that a step lays on, or whose edges it sews.
-func (s side) laid(b *strings.Builder, about reckon.About, p reckon.Piece) {
+func (s side) laid(b *strings.Builder, about ref.About, p answer.Piece) {
 	for i, shape := range p.Shapes {
 		if about.Role == ref.DoLayShapes && (shape.Level != about.Level || shape.Late != about.Late) {
 			continue
@@ -157,7 +158,7 @@ func (s side) laid(b *strings.Builder, about reckon.About, p reckon.Piece) {
 	}
 }
 
-func least(cells []reckon.Cell) (left, top int64) {
+func least(cells []answer.Cell) (left, top int64) {
 	for i, c := range cells {
 		if i == 0 || c.X < left {
 			left = c.X
@@ -169,8 +170,8 @@ func least(cells []reckon.Cell) (left, top int64) {
 	return left, top
 }
 
-func byCut(r reckon.Reckoning) map[string]reckon.Cut {
-	out := make(map[string]reckon.Cut, len(r.Cuts))
+func byCut(r answer.Reckoning) map[string]answer.Cut {
+	out := make(map[string]answer.Cut, len(r.Cuts))
 	for _, c := range r.Cuts {
 		out[c.ID] = c
 	}

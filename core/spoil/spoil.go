@@ -12,6 +12,8 @@ import (
 	"fmt"
 	"slices"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
@@ -52,8 +54,8 @@ type Spoil struct {
 	// Again tells that a cut is cut anew where the change is kept; otherwise it is trimmed to
 	// Width and Height.
 	Again  bool     `json:"again,omitempty"`
-	Width  reckon.L `json:"width"`
-	Height reckon.L `json:"height"`
+	Width  answer.L `json:"width"`
+	Height answer.L `json:"height"`
 }
 
 // Carried is something done that goes by another ref in the changed plan.
@@ -106,7 +108,7 @@ func Nothing(p plan.Plan) bool {
 
 // bare is the reckoning of a plan of which nothing is done yet, measured and divided as another
 // one.
-func bare(p, as plan.Plan, w *reckon.Workshop) reckon.Reckoning {
+func bare(p, as plan.Plan, w *reckon.Workshop) answer.Reckoning {
 	p.Measured, p.Progress = as.Measured, plan.Progress{Parts: as.Progress.Parts}
 	return reckon.Reckon(p, w)
 }
@@ -174,7 +176,7 @@ func (c *comparison) carry(from, to string) {
 }
 
 // misfit compares one cut with what takes its place.
-func (c *comparison) misfit(old reckon.Cut, had plan.AsCut, next reckon.Cut, there bool) (Spoil, bool) {
+func (c *comparison) misfit(old answer.Cut, had plan.AsCut, next answer.Cut, there bool) (Spoil, bool) {
 	style := c.now.plan.Style()
 	size := func(w, h length.Length) string { return style.Text(w) + " × " + style.Text(h) }
 	s := Spoil{Kind: ref.Cut, Ref: old.ID, Title: old.Title, Again: true, Width: next.Width, Height: next.Height}
@@ -210,7 +212,7 @@ func (c *comparison) steps() {
 		back[to] = from
 	}
 	resewn := c.soil(back)
-	next := map[string]reckon.Step{}
+	next := map[string]answer.Step{}
 	for _, s := range c.now.Steps {
 		next[s.ID] = s
 	}
@@ -248,7 +250,7 @@ func (c *comparison) steps() {
 	}
 }
 
-func (c *comparison) step(s reckon.Step, why Why, text string) {
+func (c *comparison) step(s answer.Step, why Why, text string) {
 	c.list.Spoils = append(c.list.Spoils, Spoil{Kind: ref.Step, Ref: s.ID, Why: why, Title: s.Title, Text: text, Again: true})
 }
 
@@ -282,7 +284,7 @@ func (c *comparison) soil(back map[string]string) (resewn map[string]bool) {
 
 // measurements judges what was measured before the change.
 func (c *comparison) measurements() {
-	next := map[string]reckon.Step{}
+	next := map[string]answer.Step{}
 	for _, s := range c.now.Steps {
 		if s.Gate != "" {
 			next[s.Gate] = s
@@ -302,6 +304,6 @@ func (c *comparison) measurements() {
 	}
 }
 
-func (c *comparison) gate(s reckon.Step, why Why, text string) {
+func (c *comparison) gate(s answer.Step, why Why, text string) {
 	c.list.Spoils = append(c.list.Spoils, Spoil{Kind: ref.Gate, Ref: s.Gate, Why: why, Title: s.Title, Text: text, Again: true})
 }

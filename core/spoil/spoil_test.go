@@ -5,6 +5,8 @@ import (
 	"slices"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
@@ -55,7 +57,7 @@ func pocket(key ref.Key, left length.Length) plan.Fitting {
 }
 
 // done is a plan of which everything is done that fits, as it is planned.
-func done(t *testing.T, p plan.Plan, is func(reckon.Step) bool) plan.Plan {
+func done(t *testing.T, p plan.Plan, is func(answer.Step) bool) plan.Plan {
 	t.Helper()
 	r := reckon.Reckon(p, nil)
 	require.NotEmpty(t, r.Cuts, "%v", r.Findings)
@@ -77,10 +79,10 @@ func done(t *testing.T, p plan.Plan, is func(reckon.Step) bool) plan.Plan {
 	return p
 }
 
-func all(reckon.Step) bool { return true }
+func all(answer.Step) bool { return true }
 
 // pieced is what is done until a front of patches is a grid.
-func pieced(s reckon.Step) bool {
+func pieced(s answer.Step) bool {
 	switch s.About.Role {
 	case ref.DoMeasure, ref.DoCutOuter, ref.DoLayOut, ref.DoRow, ref.DoRows:
 		return true
@@ -165,7 +167,7 @@ func TestAChangeSpoilsNothingElse(t *testing.T) {
 	front := sewn.Pieces["front"]
 	front.TakeUp = &plan.TakeUp{From: plan.Given}
 	sewn.Pieces["front"] = front
-	quilted := done(t, sewn, func(s reckon.Step) bool {
+	quilted := done(t, sewn, func(s answer.Step) bool {
 		return pieced(s) || s.About.Role == ref.DoQuilt || s.About.Role == ref.DoLayers
 	})
 	closer := quilted
@@ -177,7 +179,7 @@ func TestAChangeSpoilsNothingElse(t *testing.T) {
 
 // Two pockets, the first of them sewn on: taken off, the second is not done for it.
 func TestTheTwoPockets(t *testing.T) {
-	p := done(t, pad(), func(s reckon.Step) bool { return s.ID == "step.of:left.role:fit" || s.About.Role == ref.DoCutOuter })
+	p := done(t, pad(), func(s answer.Step) bool { return s.ID == "step.of:left.role:fit" || s.About.Role == ref.DoCutOuter })
 	without := p
 	without.Fittings = p.Fittings[1:]
 	list := spoil.Of(p, without, nil)
@@ -223,7 +225,7 @@ func TestAMeasurementGoesWithWhatWasMeasured(t *testing.T) {
 func TestWhatIsAlikeKeepsItsRecord(t *testing.T) {
 	p := done(t, withFace(cushion(), func(f *plan.Face) {
 		f.Cloths, f.Order = nil, plan.Order{Kind: plan.Rows, Rows: [][]string{{"A", "A", "A", "A"}, {"B", "B", "B", "B"}, {"C", "C", "C", "C"}, {"A", "B", "A", "B"}}}
-	}), func(s reckon.Step) bool { return s.ID == row1 })
+	}), func(s answer.Step) bool { return s.ID == row1 })
 	p.Progress.Times = map[string]float64{row1: 4}
 	turned := withFace(p, func(f *plan.Face) {
 		f.Order = plan.Order{Kind: plan.Rows, Rows: [][]string{{"B", "B", "B", "B"}, {"A", "A", "A", "A"}, {"C", "C", "C", "C"}, {"A", "B", "A", "B"}}}
@@ -239,7 +241,7 @@ func TestWhatIsAlikeKeepsItsRecord(t *testing.T) {
 
 // Ticks that nothing answers to do not wait for a part of the same name.
 func TestWhatNothingAnswersToLeaves(t *testing.T) {
-	p := done(t, pad(), func(s reckon.Step) bool { return s.About.Role == ref.DoMeasure })
+	p := done(t, pad(), func(s answer.Step) bool { return s.About.Role == ref.DoMeasure })
 	p.Progress.Cut["cut.of:third.role:fitting-part.no:1"] = plan.AsCut{}
 	p.Progress.Done = append(p.Progress.Done, "step.of:third.role:fit")
 	now := withPocket(p)

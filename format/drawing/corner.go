@@ -5,7 +5,8 @@ import (
 	"math"
 	"strings"
 
-	"umschlag/core/reckon"
+	"umschlag/core/answer"
+
 	"umschlag/core/shape"
 )
 
@@ -19,7 +20,7 @@ const close = 1e-5
 // Corner is the template of one corner of a piece, as it is cut and with its sewn line: all
 // that a ruler does not do of a large piece. ok is false where its shaped corners are not
 // alike, or there are none. A round piece gives a quarter of it.
-func Corner(p reckon.Piece) (d Drawing, ok bool) {
+func Corner(p answer.Piece) (d Drawing, ok bool) {
 	points := flat(PathOf(p.TrimmedOutline))
 	box := around(points)
 	across, down, corners, ok := reach(points, box)

@@ -3,12 +3,13 @@ package drawing_test
 import (
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
 	"umschlag/core/length"
 	"umschlag/core/outline"
-	"umschlag/core/reckon"
 	"umschlag/format/drawing"
 )
 
@@ -28,7 +29,7 @@ func TestCornersAndEdgesAreTheWayRound(t *testing.T) {
 		"half rounds at sides": {outline.Rounded(600*mm, 100*mm, outline.Radii{TopLeft: 50 * mm, TopRight: 50 * mm, BottomRight: 50 * mm, BottomLeft: 50 * mm}), 4, [2]float64{70, 50}},
 	} {
 		t.Run(name, func(t *testing.T) {
-			piece := reckon.Piece{Title: "Face", Count: 2, TrimmedOutline: vertices(c.line), Outline: vertices(c.line.Offset(-10e6))}
+			piece := answer.Piece{Title: "Face", Count: 2, TrimmedOutline: vertices(c.line), Outline: vertices(c.line.Offset(-10e6))}
 			d, ok := drawing.Corner(piece)
 			require.True(t, ok)
 			x1, y1, x2, y2 := c.line.Bounds()
@@ -54,7 +55,7 @@ func TestCornersThatAreNotAlikeHaveNoTemplate(t *testing.T) {
 		outline.Rounded(600*mm, 400*mm, outline.Radii{TopLeft: 50 * mm, TopRight: 60 * mm}),
 		outline.Rounded(600*mm, 400*mm, outline.Radii{BottomLeft: 50 * mm}),
 	} {
-		_, ok := drawing.Corner(reckon.Piece{TrimmedOutline: vertices(line), Outline: vertices(line)})
+		_, ok := drawing.Corner(answer.Piece{TrimmedOutline: vertices(line), Outline: vertices(line)})
 		assert.False(t, ok)
 	}
 }

@@ -7,8 +7,9 @@ import (
 	"math"
 	"slices"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/outline"
-	"umschlag/core/reckon"
 	"umschlag/core/shape"
 )
 
@@ -149,7 +150,7 @@ func stroke(x1, y1, x2, y2 float64) shape.Path {
 }
 
 // PathOf is the closed path of vertices, arcs and all.
-func PathOf(vertices []reckon.Vertex) shape.Path {
+func PathOf(vertices []answer.Vertex) shape.Path {
 	if len(vertices) == 0 {
 		return nil
 	}
@@ -161,7 +162,7 @@ func PathOf(vertices []reckon.Vertex) shape.Path {
 	return shape.Path{r}
 }
 
-func at(v reckon.Vertex) shape.Point { return shape.Point{X: mm(v.X), Y: mm(v.Y)} }
+func at(v answer.Vertex) shape.Point { return shape.Point{X: mm(v.X), Y: mm(v.Y)} }
 
 // step is the largest angle that one curve stands for: a sixteenth of a turn is followed to
 // a few millionths of its radius. Source: the usual tangent rule, geometry.

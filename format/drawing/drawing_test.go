@@ -4,27 +4,28 @@ import (
 	"math"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
 	"umschlag/core/length"
 	"umschlag/core/outline"
-	"umschlag/core/reckon"
 	"umschlag/demo"
 	"umschlag/format/drawing"
 	"umschlag/format/planfile"
 )
 
-func vertices(o outline.Outline) []reckon.Vertex {
-	out := make([]reckon.Vertex, len(o))
+func vertices(o outline.Outline) []answer.Vertex {
+	out := make([]answer.Vertex, len(o))
 	for i, v := range o {
-		out[i] = reckon.Vertex{X: int64(v.X), Y: int64(v.Y), Bulge: v.Bulge}
+		out[i] = answer.Vertex{X: int64(v.X), Y: int64(v.Y), Bulge: v.Bulge}
 	}
 	return out
 }
 
-func perimeter(t require.TestingT, v []reckon.Vertex) float64 {
+func perimeter(t require.TestingT, v []answer.Vertex) float64 {
 	lines := drawing.PathOf(v).Flat(drawing.Fine)
 	require.Len(t, lines, 1)
 	return lines[0].Length()

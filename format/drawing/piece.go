@@ -5,8 +5,9 @@ import (
 	"math"
 	"strings"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/plan"
-	"umschlag/core/reckon"
 	"umschlag/core/shape"
 )
 
@@ -18,7 +19,7 @@ const notch = 6
 
 // Piece draws a piece of a cover with all its lines: what is cut and trimmed, the sewn line
 // with its marks, the grain, the seams of its face, its quilting and its fittings.
-func Piece(r reckon.Reckoning, p reckon.Piece, swatches map[string]plan.Swatch) (Drawing, error) {
+func Piece(r answer.Reckoning, p answer.Piece, swatches map[string]plan.Swatch) (Drawing, error) {
 	d := Drawing{Title: p.Title}
 	for _, c := range p.Cells {
 		path := PathOf(c.Line)
@@ -68,7 +69,7 @@ func Piece(r reckon.Reckoning, p reckon.Piece, swatches map[string]plan.Swatch) 
 }
 
 // fittings draws where handles, pockets and the like are sewn on.
-func (d *Drawing) fittings(r reckon.Reckoning, p reckon.Piece) {
+func (d *Drawing) fittings(r answer.Reckoning, p answer.Piece) {
 	for _, f := range r.Fittings {
 		if f.On != p.Name {
 			continue
@@ -95,14 +96,14 @@ func circle(x, y, r float64) shape.Path {
 }
 
 // mark is a notch from a point on the seam line out towards the cut edge.
-func (d *Drawing) mark(m reckon.Mark) {
+func (d *Drawing) mark(m answer.Mark) {
 	sin, cos := math.Sincos((m.Direction + 90) * math.Pi / 180)
 	x, y := mm(m.X), mm(m.Y)
 	d.add(Notch, stroke(x-cos*notch/2, y-sin*notch/2, x+cos*notch/2, y+sin*notch/2))
 }
 
 // grain is an arrow along the length of the cloth; none on a pieced face.
-func (d *Drawing) grain(p reckon.Piece) {
+func (d *Drawing) grain(p answer.Piece) {
 	if p.Grain == "" || len(p.Outline) == 0 {
 		return
 	}
@@ -141,7 +142,7 @@ func (d Drawing) placed(box shape.Box) Drawing {
 
 // Template draws one cut at true size: its outline, and within a rectangle the template of
 // a patch or a shape that is cut from it.
-func Template(c reckon.Cut) (Drawing, error) {
+func Template(c answer.Cut) (Drawing, error) {
 	d := Drawing{Title: c.Title}
 	w, h := mm(c.Width.NM), mm(c.Height.NM)
 	switch {
@@ -167,7 +168,7 @@ func Template(c reckon.Cut) (Drawing, error) {
 
 // Lay draws a cloth with what is cut of it: its length up, the strips all the way across,
 // every piece with its number in the list of cuts.
-func Lay(n reckon.ClothNeed) Drawing {
+func Lay(n answer.ClothNeed) Drawing {
 	d := Drawing{Title: n.Name}
 	w, h := mm(n.Lay.Width.NM), mm(n.Lay.Length.NM)
 	d.add(Cloth, Rectangle(0, 0, w, h))
@@ -184,7 +185,7 @@ func Lay(n reckon.ClothNeed) Drawing {
 }
 
 // Shaped reports a piece that no ruler cuts: with arcs, or with more than four corners.
-func Shaped(p reckon.Piece) bool {
+func Shaped(p answer.Piece) bool {
 	for _, v := range p.TrimmedOutline {
 		if v.Bulge != 0 {
 			return true
@@ -194,7 +195,7 @@ func Shaped(p reckon.Piece) bool {
 }
 
 // PieceTemplate draws a piece as it is cut to its outline, with its sewn line and marks.
-func PieceTemplate(p reckon.Piece) Drawing {
+func PieceTemplate(p answer.Piece) Drawing {
 	d := Drawing{Title: p.Title}
 	cut := PathOf(p.TrimmedOutline)
 	d.add(Cut, cut)

@@ -9,8 +9,9 @@ import (
 	"strconv"
 	"strings"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/length"
-	"umschlag/core/reckon"
 )
 
 // Table is a header and its rows.
@@ -50,7 +51,7 @@ func plain(cell string) string {
 }
 
 // exact is a length with its unit, such as 16 1/2 in.
-func exact(l reckon.L, unit length.Unit) string {
+func exact(l answer.L, unit length.Unit) string {
 	return length.Style{Unit: unit}.Plain(length.Length(l.NM)) + " " + string(unit)
 }
 
@@ -63,7 +64,7 @@ func yes(is bool) string {
 }
 
 // Cuts are the pieces of a plan in the order of its list of cuts.
-func Cuts(r reckon.Reckoning, unit length.Unit) Table {
+func Cuts(r answer.Reckoning, unit length.Unit) Table {
 	names := cloths(r)
 	t := Table{Header: []string{"number", "title", "piece", "cloth", "count", "in all", "width", "height", "shape", "waits for", "cut"}}
 	waits := map[string]string{} // for the step at which it is measured
@@ -79,7 +80,7 @@ func Cuts(r reckon.Reckoning, unit length.Unit) Table {
 	return t
 }
 
-func cloths(r reckon.Reckoning) map[string]string {
+func cloths(r answer.Reckoning) map[string]string {
 	out := map[string]string{}
 	for _, n := range r.Cloths {
 		out[n.Cloth] = n.Name
@@ -88,7 +89,7 @@ func cloths(r reckon.Reckoning) map[string]string {
 }
 
 // Steps are the steps of a plan in working order.
-func Steps(r reckon.Reckoning, unit length.Unit) Table {
+func Steps(r answer.Reckoning, unit length.Unit) Table {
 	t := Table{Header: []string{"number", "title", "what is done", "machine", "press", "check", "caution", "minutes", "should measure across", "should measure up", "done"}}
 	for i, s := range r.Steps {
 		across, up := "", ""

@@ -5,12 +5,13 @@ import (
 	"encoding/csv"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
 	"umschlag/core/length"
-	"umschlag/core/reckon"
 	"umschlag/format/listcsv"
 )
 
@@ -23,10 +24,10 @@ func rows(t require.TestingT, table listcsv.Table) [][]string {
 }
 
 func TestCutsAndSteps(t *testing.T) {
-	l := func(n length.Length) reckon.L { return reckon.L{NM: int64(n)} }
-	r := reckon.Reckoning{Cloths: []reckon.ClothNeed{{Cloth: "A", Name: "moss, \"leaf\""}},
-		Cuts:  []reckon.Cut{{Title: "front", Piece: "front", Cloth: "A", Count: 1, Total: 3, Width: l(33 * length.Inch / 2), Height: l(19 * length.Inch), Shape: "rectangle", Done: true}},
-		Steps: []reckon.Step{{Title: "Measure", Text: "one\ntwo", Minutes: 5, Expect: &reckon.Size{Width: l(19 * length.Inch)}}}}
+	l := func(n length.Length) answer.L { return answer.L{NM: int64(n)} }
+	r := answer.Reckoning{Cloths: []answer.ClothNeed{{Cloth: "A", Name: "moss, \"leaf\""}},
+		Cuts:  []answer.Cut{{Title: "front", Piece: "front", Cloth: "A", Count: 1, Total: 3, Width: l(33 * length.Inch / 2), Height: l(19 * length.Inch), Shape: "rectangle", Done: true}},
+		Steps: []answer.Step{{Title: "Measure", Text: "one\ntwo", Minutes: 5, Expect: &answer.Size{Width: l(19 * length.Inch)}}}}
 	got := rows(t, listcsv.Cuts(r, length.Inches))
 	require.Len(t, got, 2)
 	assert.Equal(t, []string{"1", "front", "front", `moss, "leaf"`, "1", "3", "16 1/2 in", "19 in", "rectangle", "", "yes"}, got[1])

@@ -7,6 +7,8 @@ import (
 	"strconv"
 	"strings"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/cover"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
@@ -20,7 +22,7 @@ type Names struct {
 	p plan.Plan
 	// seats of the joins in their order, and the steps of a stack, told by reckoning it once.
 	seats   [][2]ref.Seat
-	stacked *reckon.Reckoning
+	stacked *answer.Reckoning
 }
 
 // NamesOf reads the names of a plan as it stood when it was written. Its parts have keys.
@@ -404,7 +406,7 @@ func stackOrder(f plan.Face) map[ref.Key]int {
 }
 
 // reckoned is the plan reckoned, with nothing done.
-func (n *Names) reckoned() reckon.Reckoning {
+func (n *Names) reckoned() answer.Reckoning {
 	if n.stacked == nil {
 		p := n.p
 		p.Progress, p.Measured = plan.Progress{}, nil

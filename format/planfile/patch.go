@@ -8,6 +8,8 @@ import (
 	"strconv"
 	"strings"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/finding"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
@@ -15,7 +17,7 @@ import (
 )
 
 // Remedied is Reckon with the changes that remove its stops, as patches of the document.
-func Remedied(data []byte, w *reckon.Workshop) (reckon.Reckoning, error) {
+func Remedied(data []byte, w *reckon.Workshop) (answer.Reckoning, error) {
 	r, err := Reckon(data, w)
 	if err != nil || len(r.Pieces) > 0 || !finding.List(r.Findings).Stopped() {
 		return r, err

@@ -9,6 +9,8 @@ import (
 	"reflect"
 	"strings"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
@@ -132,10 +134,10 @@ func covered(file *object) string {
 
 // Reckon reads a plan file and reckons it; the reckoning carries the plan with
 // every default written out. The error is of type Problems.
-func Reckon(data []byte, w *reckon.Workshop) (reckon.Reckoning, error) {
+func Reckon(data []byte, w *reckon.Workshop) (answer.Reckoning, error) {
 	p, err := Read(data)
 	if err != nil {
-		return reckon.Reckoning{}, err
+		return answer.Reckoning{}, err
 	}
 	r := reckon.Reckon(p, w)
 	r.Settled = Full(w.Settle(p))

@@ -5,9 +5,9 @@ import (
 	"fmt"
 	"strings"
 
-	"codeberg.org/go-pdf/fpdf"
+	"umschlag/core/answer"
 
-	"umschlag/core/reckon"
+	"codeberg.org/go-pdf/fpdf"
 )
 
 // Label is the size of a label for a pile of pieces, in millimetres: a usual width of label
@@ -19,7 +19,7 @@ const inset = 3.0
 
 // Labels are one page for every pile of pieces alike: what they are, how many and how large,
 // of which cloth and for which plan. It fails on a plan that cannot be cut.
-func Labels(title string, r reckon.Reckoning) ([]byte, error) {
+func Labels(title string, r answer.Reckoning) ([]byte, error) {
 	if len(r.Cuts) == 0 {
 		return nil, fmt.Errorf("%s cannot be cut as it stands: its brief says why", title)
 	}

@@ -5,22 +5,23 @@ import (
 	"strings"
 	"testing"
 
+	"umschlag/core/answer"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"umschlag/core/reckon"
 	"umschlag/format/printpack"
 )
 
 func TestLabelsAreAPageEach(t *testing.T) {
-	r := reckon.Reckoning{Cuts: []reckon.Cut{{Title: "Front", Cloth: "A", Total: 2}, {Title: strings.Repeat("A very long name ", 20), Cloth: "A"}},
-		Cloths: []reckon.ClothNeed{{Cloth: "A", Name: "moss leaf"}}}
+	r := answer.Reckoning{Cuts: []answer.Cut{{Title: "Front", Cloth: "A", Total: 2}, {Title: strings.Repeat("A very long name ", 20), Cloth: "A"}},
+		Cloths: []answer.ClothNeed{{Cloth: "A", Name: "moss leaf"}}}
 	data, err := printpack.Labels("Cushion", r)
 	require.NoError(t, err)
 	assert.Equal(t, 2, bytes.Count(data, []byte("/Type /Page\n")))
 	again, err := printpack.Labels("Cushion", r)
 	require.NoError(t, err)
 	assert.Equal(t, data, again, "the same plan, the same labels")
-	_, err = printpack.Labels("Cushion", reckon.Reckoning{})
+	_, err = printpack.Labels("Cushion", answer.Reckoning{})
 	require.ErrorContains(t, err, "cannot be cut as it stands")
 }

@@ -9,13 +9,14 @@ import (
 	"slices"
 	"time"
 
+	"umschlag/core/answer"
+
 	"codeberg.org/go-pdf/fpdf"
 	"golang.org/x/image/font/gofont/gobold"
 	"golang.org/x/image/font/gofont/goregular"
 
 	"umschlag/core/length"
 	"umschlag/core/plan"
-	"umschlag/core/reckon"
 )
 
 // Paper is what it is printed on.
@@ -50,7 +51,7 @@ func Parts() []Part { return []Part{Cover, Cuts, Tapes, Lays, Pressing, Steps, T
 // Order is what is printed.
 type Order struct {
 	Title     string
-	Reckoning reckon.Reckoning
+	Reckoning answer.Reckoning
 	// Cloths of the plan, by their letters.
 	Cloths map[string]plan.Cloth
 	Paper  Paper

@@ -5,9 +5,10 @@ import (
 	"math"
 	"strings"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/length"
 	"umschlag/core/plan"
-	"umschlag/core/reckon"
 	"umschlag/core/ref"
 	"umschlag/core/shape"
 	"umschlag/core/work"
@@ -109,7 +110,7 @@ func (p *pack) cutsOf(name string, of func(letter string) bool) {
 	}
 }
 
-func (p *pack) cut(i int, c reckon.Cut) {
+func (p *pack) cut(i int, c answer.Cut) {
 	p.room(6)
 	y := p.pdf.GetY()
 	p.box(margin, y+0.6, 3.6)
@@ -146,14 +147,14 @@ func (p *pack) tapes() {
 }
 
 // tape is one sum: a segment a term, and the terms written out below.
-func (p *pack) tape(title string, terms []reckon.Term) {
+func (p *pack) tape(title string, terms []answer.Term) {
 	total, long := int64(0), int64(0)
 	for _, t := range terms {
 		total += t.Amount.NM
 		long += max(0, t.Amount.NM)
 	}
 	p.font("", 9)
-	sum := fmt.Sprintf("%s = %s", reckon.WrittenSum(terms), reckon.Show(length.Length(total), p.Style).Text)
+	sum := fmt.Sprintf("%s = %s", answer.WrittenSum(terms), answer.Show(length.Length(total), p.Style).Text)
 	lines := p.wrapped(sum, p.inner())
 	p.room(14 + 4.4*float64(len(lines)))
 	p.font("B", 10)
@@ -231,7 +232,7 @@ func (p *pack) lays() {
 }
 
 // strip says how a strip is cut and cut apart, columns from the left.
-func (p *pack) strip(l reckon.Lay, i int) string {
+func (p *pack) strip(l answer.Lay, i int) string {
 	type column struct {
 		width string
 		count int
@@ -282,7 +283,7 @@ func (p *pack) pressing() {
 	}
 }
 
-func (p *pack) pressed(piece reckon.Piece) {
+func (p *pack) pressed(piece answer.Piece) {
 	w, h := float64(piece.Finished.Width.NM)/1e6, float64(piece.Finished.Height.NM)/1e6
 	scale := math.Min(p.inner()*0.6/w, 85/h)
 	p.room(h*scale + 10)
@@ -323,7 +324,7 @@ func (p *pack) steps() {
 // aside is how wide the drawings beside the steps are.
 const aside = 44.0
 
-func (p *pack) step(number int, s reckon.Step) {
+func (p *pack) step(number int, s answer.Step) {
 	text := p.inner() - aside - 12
 	type words struct {
 		style  string
@@ -375,7 +376,7 @@ func (p *pack) step(number int, s reckon.Step) {
 
 // figure draws the piece of a step, what it is about standing out, and what lies on what;
 // its answer is how high both are, drawn or not.
-func (p *pack) figure(s reckon.Step, x, y float64, draw bool) float64 {
+func (p *pack) figure(s answer.Step, x, y float64, draw bool) float64 {
 	height := 0.0
 	for _, piece := range p.Reckoning.Pieces {
 		if piece.Name != s.Piece || s.Aside {
@@ -397,7 +398,7 @@ const tall = 20.0
 
 // thumbnail draws a piece as a step has it: what the step is about in its colours, the rest
 // pale, with the shapes and fittings it is about and, once it is sewn, the quilting.
-func (p *pack) thumbnail(piece reckon.Piece, s reckon.Step, x, y, scale float64) {
+func (p *pack) thumbnail(piece answer.Piece, s answer.Step, x, y, scale float64) {
 	m := scaled(scale, x, y)
 	if s.Turned { // its wrong side is seen
 		m = shape.Scale(-scale, scale).Then(shape.Move(x+float64(piece.Finished.Width.NM)/1e6*scale, y))
@@ -436,7 +437,7 @@ func (p *pack) thumbnail(piece reckon.Piece, s reckon.Step, x, y, scale float64)
 
 // laid is how strongly a shape is drawn in a step: those that are laid in it, those under them
 // pale, the ones to come not at all.
-func laid(s reckon.Step, one reckon.Shape) float64 {
+func laid(s answer.Step, one answer.Shape) float64 {
 	about := s.About
 	switch about.Role {
 	case ref.DoLayShapes:
@@ -454,7 +455,7 @@ func laid(s reckon.Step, one reckon.Shape) float64 {
 }
 
 // cellPath is the outline of a part where it lies, in millimetres.
-func cellPath(c reckon.Cell) shape.Path {
+func cellPath(c answer.Cell) shape.Path {
 	if len(c.Line) > 0 {
 		return drawing.PathOf(c.Line)
 	}

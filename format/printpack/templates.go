@@ -4,7 +4,8 @@ import (
 	"fmt"
 	"math"
 
-	"umschlag/core/reckon"
+	"umschlag/core/answer"
+
 	"umschlag/core/shape"
 	"umschlag/format/drawing"
 )
@@ -93,7 +94,7 @@ func rectangle(d drawing.Drawing) bool {
 
 // pieceTemplate is a piece as a whole, or its corner where that does for all of them and takes
 // fewer pages.
-func (p *pack) pieceTemplate(piece reckon.Piece) drawing.Drawing {
+func (p *pack) pieceTemplate(piece answer.Piece) drawing.Drawing {
 	whole := drawing.PieceTemplate(piece)
 	corner, ok := drawing.Corner(piece)
 	if !ok || p.fits(whole) {

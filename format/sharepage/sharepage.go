@@ -9,8 +9,9 @@ import (
 	"fmt"
 	"html/template"
 
+	"umschlag/core/answer"
+
 	"umschlag/core/plan"
-	"umschlag/core/reckon"
 	"umschlag/format/drawing"
 	"umschlag/format/svgfile"
 )
@@ -23,7 +24,7 @@ var layout = template.Must(template.New("page").Parse(page))
 // Order is what is shared.
 type Order struct {
 	Title     string
-	Reckoning reckon.Reckoning
+	Reckoning answer.Reckoning
 	// Cloths of the plan, by their letters.
 	Cloths map[string]plan.Cloth
 }
@@ -33,32 +34,32 @@ type shown struct {
 	Title  string
 	Pieces []piece
 	Cloths []cloth
-	Steps  []reckon.Step
+	Steps  []answer.Step
 }
 
 type piece struct {
-	reckon.Piece
+	answer.Piece
 	Drawn template.HTML
 	Sums  []sum
 }
 
 type sum struct {
 	Name  string
-	Terms []reckon.Term
+	Terms []answer.Term
 	Total string
 }
 
 // Written is the sum as it is read.
-func (s sum) Written() string { return reckon.WrittenSum(s.Terms) }
+func (s sum) Written() string { return answer.WrittenSum(s.Terms) }
 
 type cloth struct {
-	reckon.ClothNeed
+	answer.ClothNeed
 	Cuts  []numbered
 	Drawn template.HTML
 }
 
 type numbered struct {
-	reckon.Cut
+	answer.Cut
 	Number int
 }
 
@@ -90,7 +91,7 @@ func Write(o Order) ([]byte, error) {
 		s.Cloths = append(s.Cloths, c)
 	}
 	if had := cutsOf(r, func(letter string) bool { return !listed[letter] }); len(had) > 0 {
-		s.Cloths = append(s.Cloths, cloth{ClothNeed: reckon.ClothNeed{Name: "Cut already"}, Cuts: had})
+		s.Cloths = append(s.Cloths, cloth{ClothNeed: answer.ClothNeed{Name: "Cut already"}, Cuts: had})
 	}
 	var out bytes.Buffer
 	if err := layout.Execute(&out, s); err != nil {
@@ -100,7 +101,7 @@ func Write(o Order) ([]byte, error) {
 }
 
 // cutsOf are the cuts of some cloths, by their numbers in the list of all.
-func cutsOf(r reckon.Reckoning, of func(letter string) bool) []numbered {
+func cutsOf(r answer.Reckoning, of func(letter string) bool) []numbered {
 	var out []numbered
 	for i, cut := range r.Cuts {
 		if of(cut.Cloth) {
@@ -114,11 +115,11 @@ func cutsOf(r reckon.Reckoning, of func(letter string) bool) []numbered {
 func inline(d drawing.Drawing) template.HTML { return template.HTML(svgfile.Inline(d)) } //nolint:gosec // written by us
 
 // sums are those of a piece as it is cut.
-func sums(r reckon.Reckoning, p reckon.Piece) []sum {
+func sums(r answer.Reckoning, p answer.Piece) []sum {
 	var out []sum
 	for _, d := range []struct {
 		key, word string
-		before, l reckon.L
+		before, l answer.L
 	}{{"width", "across", p.BeforeQuilting.Width, p.Trimmed.Width}, {"height", "up", p.BeforeQuilting.Height, p.Trimmed.Height}} {
 		key, total := p.Name+"."+d.key, d.l
 		if p.Quilting != nil {

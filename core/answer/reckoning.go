@@ -1,4 +1,6 @@
-package reckon
+// Package answer is the reckoning as it is told: the sizes, cuts, lays, steps and sums that follow from
+// a plan, each as text and exact, and what can be read out of them without reckoning again.
+package answer
 
 import (
 	"umschlag/core/finding"
@@ -357,16 +359,16 @@ type QuiltLine struct {
 type Cut struct {
 	ID string `json:"id"`
 	// About is what it is, in fields; Part says it to people.
-	About  About  `json:"about"`
-	Piece  string `json:"piece"`
-	Part   string `json:"part"`
-	Title  string `json:"title"`
-	Layer  string `json:"layer"`
-	Cloth  string `json:"cloth"`
-	Shape  string `json:"shape"`
-	Width  L      `json:"width"`
-	Height L      `json:"height"`
-	Count  int    `json:"count"`
+	About  ref.About `json:"about"`
+	Piece  string    `json:"piece"`
+	Part   string    `json:"part"`
+	Title  string    `json:"title"`
+	Layer  string    `json:"layer"`
+	Cloth  string    `json:"cloth"`
+	Shape  string    `json:"shape"`
+	Width  L         `json:"width"`
+	Height L         `json:"height"`
+	Count  int       `json:"count"`
 	// Total is how many are cut for all copies, those that were spoiled once more.
 	Total int `json:"total"`
 	// Gives is how many patches one piece gives, Patches how many are needed, and As what
@@ -620,10 +622,10 @@ type Term struct {
 type Step struct {
 	ID string `json:"id"`
 	// About is what is done, and to what, in fields.
-	About About  `json:"about"`
-	Stage string `json:"stage"`
-	Title string `json:"title"`
-	Text  string `json:"text"`
+	About ref.About `json:"about"`
+	Stage string    `json:"stage"`
+	Title string    `json:"title"`
+	Text  string    `json:"text"`
 	// Piece that lies on the table, by its name; absent where it is several or none.
 	Piece string `json:"piece,omitempty"`
 	// Act is what becomes of it: unit, row, rows, border, parts, quilt; absent where its drawing stays
@@ -634,9 +636,9 @@ type Step struct {
 	Needs  []string `json:"needs"`
 	Cuts   []string `json:"cuts"`
 	Row    int      `json:"row,omitempty"`
-	// ref names it, and seams is how many are sewn for one piece, where they are counted.
-	ref   ref.Ref
-	seams int
+	// Ref names it, and Seams is how many are sewn for one piece, where they are counted.
+	Ref   ref.Ref `json:"-"`
+	Seams int     `json:"-"`
 	// Bands are the sewn rows it is about.
 	Bands []int `json:"bands,omitempty"`
 	// Cells of its piece that it is about, by their numbers from 0; absent where it is about
