@@ -8,10 +8,10 @@ import (
 
 	"pgregory.net/rapid"
 
+	"umschlag/core/begin"
 	"umschlag/core/block"
 	"umschlag/core/length"
 	"umschlag/core/plan"
-	"umschlag/core/reckon"
 )
 
 // Plans draws plans.
@@ -227,7 +227,7 @@ func (m maker) face(p plan.Plan, name, path string) plan.Face {
 	if path != "" && kind == plan.StackFace { // one in another is enough
 		kind = plan.GridFace
 	}
-	f, ok := reckon.BeginFace(p, name, path, kind)
+	f, ok := begin.Face(p, name, path, kind)
 	if !ok {
 		return plan.Face{Kind: plan.PlainFace, Cloth: "A"}
 	}

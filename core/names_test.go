@@ -21,11 +21,11 @@ var takenApart = map[string]struct {
 	"core/block/edit.go":      {3, "the path of a patch within a block, which this package writes"},
 	"core/plan/reads.go":      {1, "the name of a key in the plan file"},
 	"core/plan/validate.go":   {2, "what a person wrote: a day, a colour"},
-	"core/reckon/cloth.go":    {1, "a colour, #rrggbb"},
+	"core/plan/swatch.go":     {1, "a colour, #rrggbb"},
 	"core/answer/show.go":     {1, "words for people"},
 	"core/shopping/things.go": {2, "what is bought, by its name"},
 	"core/work/front.go":      {2, "words for people"},
-	"core/reckon/begin.go":    {2, "the path of a face, until it is asked for by its key"},
+	"core/begin/begin.go":     {2, "the path of a face, until it is asked for by its key"},
 	"core/finding/finding.go": {1, "a path, held against another one"},
 
 	"ui/src/brief/face/BlockEditor.tsx": {1, "the path of a patch within a block"},

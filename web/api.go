@@ -4,10 +4,10 @@ import (
 	"encoding/json"
 
 	"umschlag/core/answer"
+	"umschlag/core/compare"
 
 	"umschlag/core/finding"
 	"umschlag/core/plan"
-	"umschlag/core/reckon"
 	"umschlag/core/spoil"
 	"umschlag/format/planfile"
 )
@@ -228,7 +228,7 @@ type BroughtIn struct {
 
 // FiguresView is what the finished covers tell.
 type FiguresView struct {
-	Figures reckon.Figures `json:"figures"`
+	Figures compare.Figures `json:"figures"`
 	// Seams is the mean error of a seam in words, such as 0.12 mm too wide.
 	Seams string `json:"seams"`
 }
@@ -270,7 +270,7 @@ type Types struct {
 	ConvertPlan    ConvertPlan      `json:"convert_plan"`
 	Starts         StartsView       `json:"starts"`
 	BeginPlan      BeginPlan        `json:"begin_plan"`
-	Closures       []reckon.Choice  `json:"closures"`
+	Closures       []compare.Choice `json:"closures"`
 	Fold           answer.FoldShown `json:"fold"`
 	Devices        DevicesView      `json:"devices"`
 	SetDevice      SetDevice        `json:"set_device"`

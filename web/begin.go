@@ -10,9 +10,10 @@ import (
 	"github.com/labstack/echo/v5"
 
 	"umschlag/core/block"
+	"umschlag/core/compare"
 	"umschlag/core/length"
+	"umschlag/core/move"
 	"umschlag/core/plan"
-	"umschlag/core/reckon"
 	"umschlag/core/work"
 	"umschlag/format/planfile"
 )
@@ -171,7 +172,7 @@ func (s *server) closures(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	return c.JSON(http.StatusOK, reckon.Closures(p, shop))
+	return c.JSON(http.StatusOK, compare.Closures(p, shop))
 }
 
 // begin answers the plan a thing begins with, by the habits and with the first
@@ -226,7 +227,7 @@ func (s *server) move(c *echo.Context) error {
 		return err
 	}
 	return in.send(c, fmt.Sprintf("/fittings/%d", in.Fitting), "fitting", func(p plan.Plan, x, y length.Length) (plan.At, bool) {
-		return reckon.Move(p, in.Fitting, x, y)
+		return move.Fitting(p, in.Fitting, x, y)
 	})
 }
 

@@ -3,9 +3,9 @@ package web
 import (
 	"net/http"
 
-	"github.com/labstack/echo/v5"
+	"umschlag/core/show"
 
-	"umschlag/core/reckon"
+	"github.com/labstack/echo/v5"
 )
 
 // fold answers a plan file with how its cover folds.
@@ -14,5 +14,5 @@ func (s *server) fold(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	return c.JSON(http.StatusOK, reckon.Folded(p))
+	return c.JSON(http.StatusOK, show.Folded(p))
 }

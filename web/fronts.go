@@ -9,11 +9,11 @@ import (
 
 	"github.com/labstack/echo/v5"
 
+	"umschlag/core/begin"
 	"umschlag/core/block"
 	"umschlag/core/gridfit"
 	"umschlag/core/length"
 	"umschlag/core/plan"
-	"umschlag/core/reckon"
 	"umschlag/format/planfile"
 )
 
@@ -167,7 +167,7 @@ func (s *server) layouts(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	limits := reckon.Limits{Border: gridfit.Borders(in.Border)}
+	limits := begin.Limits{Border: gridfit.Borders(in.Border)}
 	if in.Border == "" {
 		limits.Border = gridfit.AnyBorder
 	}
@@ -192,7 +192,7 @@ func (s *server) layouts(c *echo.Context) error {
 	if len(problems) > 0 {
 		return problems
 	}
-	list, ok := reckon.Layouts(p, in.Piece, limits)
+	list, ok := begin.Layouts(p, in.Piece, limits)
 	if !ok {
 		return planfile.Problems{{Path: "/piece", Text: fmt.Sprintf("The piece %q cannot be reckoned yet: put right what the brief says first.", in.Piece)}}
 	}
@@ -246,12 +246,12 @@ func (s *server) face(c *echo.Context) error {
 	if in.Kind != "" && !slices.Contains(plan.FaceKind("").Values(), in.Kind) {
 		return planfile.Problems{{Path: "/kind", Text: "There is no face of that kind."}}
 	}
-	if why, unfit := reckon.Unfit(p, in.Piece, in.Path, plan.FaceKind(in.Kind)); unfit {
+	if why, unfit := begin.Unfit(p, in.Piece, in.Path, plan.FaceKind(in.Kind)); unfit {
 		return planfile.Problems{{Path: "/kind", Text: fmt.Sprintf("Folded windows do not fit: %s %s", why.Text, why.Remedy)}}
 	}
-	face, ok := reckon.BeginFace(p, in.Piece, in.Path, plan.FaceKind(in.Kind))
+	face, ok := begin.Face(p, in.Piece, in.Path, plan.FaceKind(in.Kind))
 	if in.Kind == "" {
-		face, ok = reckon.SplitFace(p, in.Piece, in.Path)
+		face, ok = begin.Split(p, in.Piece, in.Path)
 	}
 	if !ok {
 		return planfile.Problems{{Path: "/piece", Text: fmt.Sprintf("The piece %q cannot be reckoned yet: put right what the brief says first.", in.Piece)}}

@@ -5,7 +5,7 @@ import (
 	"fmt"
 	"sync"
 
-	"umschlag/core/reckon"
+	"umschlag/core/compare"
 	"umschlag/format/planfile"
 )
 
@@ -33,7 +33,7 @@ func (s *server) past(ctx context.Context) (map[string][]float64, error) {
 			if err != nil {
 				return nil, fmt.Errorf("read stored plan %s: %w", stored.ID, err)
 			}
-			errors = reckon.PastSeams(p)
+			errors = compare.PastSeams(p)
 		}
 		known[key] = errors
 		if len(errors) > 0 {

@@ -9,6 +9,7 @@ import (
 	"strings"
 
 	"umschlag/core/answer"
+	"umschlag/core/compare"
 
 	"github.com/labstack/echo/v5"
 
@@ -184,7 +185,7 @@ func (s *server) offers(c *echo.Context) error {
 		return err
 	}
 	out := []OfferView{}
-	for _, o := range reckon.Offers(finished) {
+	for _, o := range compare.Offers(finished) {
 		known := func(id string) bool {
 			return kept[id].Title == o.Sample.Title && len(kept[id].After) >= len(o.Sample.After)
 		}
@@ -261,7 +262,7 @@ func (u *users) of(id string, one plan.Sample) []SampleUse {
 	u.shop.Samples[id] = one
 	out := []SampleUse{}
 	for _, p := range u.plans {
-		for _, use := range reckon.Uses(p.plan, id, one) {
+		for _, use := range compare.Uses(p.plan, id, one) {
 			v := SampleUse{Plan: p.id, Title: p.title, Path: use.Path, Used: use.Used, Takes: use.Takes, Other: use.Other, Changes: []CutChange{}}
 			if !use.Used && len(one.After) > 0 {
 				v.Changes = changes(u.asIs(p), reckon.Reckon(use.With, u.shop))

@@ -9,12 +9,12 @@ import (
 	"time"
 
 	"umschlag/core/answer"
+	"umschlag/core/compare"
 
 	"github.com/labstack/echo/v5"
 
 	"umschlag/core/lay"
 	"umschlag/core/length"
-	"umschlag/core/reckon"
 	"umschlag/format/planfile"
 	"umschlag/store"
 )
@@ -76,7 +76,7 @@ type search struct {
 }
 
 // begin starts a search, or says that too many run.
-func (s *searches) begin(n reckon.Needs, style length.Style) (*search, bool) {
+func (s *searches) begin(n compare.Needs, style length.Style) (*search, bool) {
 	s.Lock()
 	defer s.Unlock()
 	if s.running >= mostSearches {
@@ -98,7 +98,7 @@ func (s *searches) begin(n reckon.Needs, style length.Style) (*search, bool) {
 	return job, true
 }
 
-func (j *search) run(ctx context.Context, n reckon.Needs) {
+func (j *search) run(ctx context.Context, n compare.Needs) {
 	defer j.cancel()
 	last := lay.Search(n.Items, n.On, func(f lay.Found) bool {
 		j.Lock()
@@ -146,7 +146,7 @@ func (s *server) startSearch(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	var n reckon.Needs
+	var n compare.Needs
 	style := sh.style()
 	if in.Plan != "" {
 		n, style, err = s.needsOf(ctx, in.Plan, in.Letter)
@@ -166,20 +166,20 @@ func (s *server) startSearch(c *echo.Context) error {
 }
 
 // needsOf are the pieces of a stored plan for the cloth of a letter.
-func (s *server) needsOf(ctx context.Context, id, letter string) (reckon.Needs, length.Style, error) {
+func (s *server) needsOf(ctx context.Context, id, letter string) (compare.Needs, length.Style, error) {
 	stored, err := s.store.Plan(ctx, id)
 	if err != nil {
-		return reckon.Needs{}, length.Style{}, err
+		return compare.Needs{}, length.Style{}, err
 	}
 	p, err := planfile.Read([]byte(stored.Doc))
 	if err != nil {
-		return reckon.Needs{}, length.Style{}, err
+		return compare.Needs{}, length.Style{}, err
 	}
 	w, err := s.workshop(ctx, id)
 	if err != nil {
-		return reckon.Needs{}, length.Style{}, err
+		return compare.Needs{}, length.Style{}, err
 	}
-	n, ok := reckon.NeedsOf(p, w, letter)
+	n, ok := compare.NeedsOf(p, w, letter)
 	if !ok {
 		return n, length.Style{}, store.ErrNotFound
 	}

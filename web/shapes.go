@@ -10,12 +10,12 @@ import (
 	"strings"
 
 	"umschlag/core/answer"
+	"umschlag/core/move"
 
 	"github.com/labstack/echo/v5"
 
 	"umschlag/core/length"
 	"umschlag/core/plan"
-	"umschlag/core/reckon"
 	"umschlag/core/shape"
 	"umschlag/format/drawing"
 	"umschlag/format/dxf"
@@ -139,7 +139,7 @@ func (s *server) moveShape(c *echo.Context) error {
 		return err
 	}
 	return in.send(c, in.About, "shape", func(p plan.Plan, x, y length.Length) (plan.At, bool) {
-		return reckon.MoveShape(p, in.About, x, y)
+		return move.Shape(p, in.About, x, y)
 	})
 }
 

@@ -12,6 +12,8 @@ import (
 	"strings"
 
 	"umschlag/core/answer"
+	"umschlag/core/compare"
+	"umschlag/core/supply"
 
 	"github.com/labstack/echo/v5"
 
@@ -139,7 +141,7 @@ func (s *server) held(ctx context.Context, sh shop) ([]plan.Cloth, error) {
 }
 
 // cupboard is what there is of each cloth, by name.
-func (s *server) cupboard(ctx context.Context) (reckon.Cupboard, error) {
+func (s *server) cupboard(ctx context.Context) (supply.Cupboard, error) {
 	sh, err := s.shop(ctx)
 	if err != nil {
 		return nil, err
@@ -148,7 +150,7 @@ func (s *server) cupboard(ctx context.Context) (reckon.Cupboard, error) {
 	if err != nil {
 		return nil, err
 	}
-	out := reckon.Cupboard{}
+	out := supply.Cupboard{}
 	for _, c := range cloths {
 		out[c.Name] = c
 	}
@@ -409,7 +411,7 @@ func (s *server) figures(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	f := reckon.FiguresOf(plans)
+	f := compare.FiguresOf(plans)
 	return c.JSON(http.StatusOK, FiguresView{Figures: f, Seams: seamWords(f.Seams)})
 }
 

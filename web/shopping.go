@@ -7,6 +7,7 @@ import (
 	"strconv"
 
 	"umschlag/core/answer"
+	"umschlag/core/compare"
 
 	"github.com/labstack/echo/v5"
 
@@ -149,7 +150,7 @@ func (s *server) shoppingFor(c *echo.Context) (view ShoppingView, err error) {
 	view = ShoppingView{Plans: all.plans, Cloths: []ShoppingCloth{}, Things: []ShoppingThing{}, Unpriced: append([]string{}, unpriced...)}
 	for _, cloth := range cloths {
 		one := sh.shoppingCloth(cloth)
-		one.Instead = reckon.Instead(cloth.Name, all.toBuy(cloth.Name), cupboard)
+		one.Instead = compare.Instead(cloth.Name, all.toBuy(cloth.Name), cupboard)
 		view.Cloths = append(view.Cloths, one)
 	}
 	for _, t := range things {
@@ -162,13 +163,13 @@ func (s *server) shoppingFor(c *echo.Context) (view ShoppingView, err error) {
 }
 
 // toBuy are the plans chosen that have to buy a cloth.
-func (w wantedAll) toBuy(cloth string) []reckon.Buyer {
-	var out []reckon.Buyer
+func (w wantedAll) toBuy(cloth string) []compare.Buyer {
+	var out []compare.Buyer
 	for _, c := range w.chosen {
 		if slices.ContainsFunc(w.wants, func(want shopping.Want) bool {
 			return want.Plan == c.stored.Title && want.Cloth == cloth && want.From == shopping.Shop
 		}) {
-			out = append(out, reckon.Buyer{Title: c.stored.Title, Plan: c.plan, Reckoning: c.r})
+			out = append(out, compare.Buyer{Title: c.stored.Title, Plan: c.plan, Reckoning: c.r})
 		}
 	}
 	return out

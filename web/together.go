@@ -6,6 +6,7 @@ import (
 	"slices"
 
 	"umschlag/core/answer"
+	"umschlag/core/compare"
 
 	"github.com/labstack/echo/v5"
 
@@ -49,7 +50,7 @@ type TogetherPiece struct {
 
 // together is what is cut of one cloth for several plans.
 type together struct {
-	reckon.Together
+	compare.Together
 	plans  []TogetherPlan
 	chosen []string
 	swatch plan.Swatch
@@ -68,14 +69,14 @@ func (s *server) together(ctx context.Context, cloth string, chosen []string) (t
 		return out, err
 	}
 	w.Cloths = nil // one length for all of them: odd pieces are for single plans
-	var all []reckon.Needs
+	var all []compare.Needs
 	for _, stored := range plans {
 		p, err := planfile.Read([]byte(stored.Doc))
 		if err != nil {
 			return out, err
 		}
 		w.ID = stored.ID
-		n, takes := reckon.Named(p, w, cloth)
+		n, takes := compare.Named(p, w, cloth)
 		if !takes || cutAlready(reckon.Reckon(p, w), cloth) {
 			continue
 		}
@@ -90,7 +91,7 @@ func (s *server) together(ctx context.Context, cloth string, chosen []string) (t
 	if len(all) == 0 {
 		return out, store.ErrNotFound
 	}
-	out.Together = reckon.Joined(all)
+	out.Together = compare.Joined(all)
 	return out, nil
 }
 

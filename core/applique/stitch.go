@@ -1,6 +1,8 @@
 package applique
 
 import (
+	"fmt"
+
 	"umschlag/core/length"
 	"umschlag/core/machine"
 	"umschlag/core/plan"
@@ -47,6 +49,15 @@ type Thread struct {
 	Seam   sum.Sum
 	// Length of thread it takes.
 	Length length.Length
+}
+
+// Name of the thread, to be bought for a cloth of a name.
+func (t Thread) Name(cloth string) string {
+	name := fmt.Sprintf("thread for %s, %s", cloth, StitchOf(t.Edge).Title)
+	if t.Edge == plan.DrawnLine {
+		return "darker " + name
+	}
+	return name
 }
 
 // Threads are the stitching of some layers, what is sewn before the late ones first, each

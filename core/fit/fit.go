@@ -8,6 +8,7 @@ import (
 	"fmt"
 	"slices"
 
+	"umschlag/core/cover"
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/plan"
@@ -46,6 +47,25 @@ type Panel struct {
 	// Measured reports whether anything was.
 	Measured bool
 	Remedies []Remedy
+}
+
+// Finished is the panel on its seam line: as planned, or as it was measured.
+func (p Panel) Finished(planned sum.Size) sum.Size {
+	if !p.Measured {
+		return planned
+	}
+	one := func(s sum.Sum, seam length.Length) sum.Sum {
+		if s[0].Kind != sum.Measured {
+			return s[1 : len(s)-1]
+		}
+		return s.Plus(sum.Seam, "seam allowance", -seam).Plus(sum.Seam, "seam allowance", -seam)
+	}
+	return sum.Size{Width: one(p.Trimmed.Width, p.Closing[0]), Height: one(p.Trimmed.Height, p.Closing[1])}
+}
+
+// Sewn is the size of the back on its seam line: what the front is cut to, less the seams that close it.
+func (p Panel) Sewn() sum.Size {
+	return sum.Size{Width: sum.Of(sum.Part, "front as cut", p.Back.Width.Total()-2*p.Closing[0]), Height: sum.Of(sum.Part, "front as cut", p.Back.Height.Total()-2*p.Closing[1])}
 }
 
 // Order is what a measurement is judged against.
@@ -249,4 +269,36 @@ func (o Order) accepted(word string, finished length.Length) string {
 		how = fmt.Sprintf("%s larger than the pad", text(-gap))
 	}
 	return fmt.Sprintf("The cover then finishes %s %s, %s.", text(finished), word, how)
+}
+
+// joinEase is what a seam eases in, as a share. Common practice.
+const joinEase = 0.01
+
+// rounding is more, in nanometres, than two ways of working out one seam differ by.
+const rounding = 100
+
+// Of says how both sides of a seam fit each other: alike, eases, off.
+func Of(a, b length.Length) string {
+	switch off := (a - b).Abs(); {
+	case off <= rounding:
+		return "alike"
+	case off.Float() <= joinEase*a.Float():
+		return "eases"
+	default:
+		return "off"
+	}
+}
+
+// Joins finds seams of a cover whose sides do not fit each other.
+func Joins(c cover.Cover, style length.Style) finding.List {
+	var found finding.List
+	for _, j := range c.Joins {
+		a, b := j.Lengths[0].Total(), j.Lengths[1].Total()
+		if !j.Judged && Of(a, b) == "off" {
+			found.Add(finding.Warn, "join-off", "/cover",
+				fmt.Sprintf("%s: %s is %s along the seam and %s is %s.", j.Title, j.Between[0], style.Text(a), j.Between[1], style.Text(b)),
+				"Over one percent does not ease in: change a corner or a size.")
+		}
+	}
+	return found
 }

@@ -8,6 +8,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"umschlag/core/length"
+	"umschlag/core/move"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
 	"umschlag/core/ref"
@@ -79,10 +80,10 @@ func TestShapesOnAPartOfAStackLieOnItsPart(t *testing.T) {
 	require.Len(t, shapes, 2)
 	assert.Equal(t, []string{"/pieces/front/face/parts/1/face/applique/0", "9″"}, []string{shapes[0].About, shapes[0].From.Top.Text})
 	assert.Equal(t, "/pieces/front/face/applique/0", shapes[1].About, "what lies on the whole lies over it")
-	at, ok := reckon.MoveShape(p, shapes[0].About, 3*in, 10*in)
+	at, ok := move.Shape(p, shapes[0].About, 3*in, 10*in)
 	require.True(t, ok)
 	assert.Equal(t, []length.Length{3 * in, 2 * in}, []length.Length{*at.Left, *at.Top}, "counted from the edges of its part")
-	_, ok = reckon.MoveShape(p, "/pieces/front/face/applique/9", 0, 0)
+	_, ok = move.Shape(p, "/pieces/front/face/applique/9", 0, 0)
 	assert.False(t, ok)
 }
 

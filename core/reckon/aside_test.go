@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"umschlag/core/begin"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
 	"umschlag/core/ref"
@@ -40,7 +41,7 @@ func TestLookingAroundLosesNothing(t *testing.T) {
 			f.Applique = []plan.Shape{{Key: "s", Shape: "circle"}}
 		}
 		f = f.Keyed(nil)
-		begun, ok := reckon.BeginFace(withFace(p, config, plan.Face{Kind: plan.PlainFace, Cloth: "A"}), config, "", f.Kind)
+		begun, ok := begin.Face(withFace(p, config, plan.Face{Kind: plan.PlainFace, Cloth: "A"}), config, "", f.Kind)
 		if !ok {
 			t.Skip("no such size can be covered")
 		}
@@ -50,7 +51,7 @@ func TestLookingAroundLosesNothing(t *testing.T) {
 			if kind == p.Pieces[config].Face.Kind {
 				continue
 			}
-			now, ok := reckon.BeginFace(p, config, "", kind)
+			now, ok := begin.Face(p, config, "", kind)
 			require.True(t, ok)
 			assert.Equal(t, kind, now.Kind)
 			assert.NotContains(t, now.Aside, string(kind))

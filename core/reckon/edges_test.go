@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"umschlag/core/answer"
+	"umschlag/core/compare"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -95,7 +96,7 @@ func TestAPadMadeAtHome(t *testing.T) {
 // The figures of the comparison are those of the plan with that closure.
 func TestClosuresAreComparedByTheirReckonings(t *testing.T) {
 	p := worked()
-	choices := reckon.Closures(p, nil)
+	choices := compare.Closures(p, nil)
 	require.Len(t, choices, len(plan.Closures(p.Units)))
 	chosen := 0
 	for _, c := range choices {
@@ -117,9 +118,9 @@ func TestClosuresAreComparedByTheirReckonings(t *testing.T) {
 		assert.NotEmpty(t, c.Suits)
 	}
 	assert.Equal(t, 1, chosen)
-	assert.Empty(t, reckon.Closures(shells()["pad"], nil))
+	assert.Empty(t, compare.Closures(shells()["pad"], nil))
 	p.Cover.Flange = 2 * in
-	side := reckon.Closures(p, nil)[8]
+	side := compare.Closures(p, nil)[8]
 	assert.Equal(t, "zip-side", side.Key)
 	assert.Nil(t, side.Back, "a zip in the side seam and a flange do not go together")
 	assert.Equal(t, "zip-flange", side.Findings[0].Code)

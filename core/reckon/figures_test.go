@@ -5,6 +5,7 @@ import (
 
 	"github.com/stretchr/testify/assert"
 
+	"umschlag/core/compare"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
 )
@@ -21,15 +22,15 @@ func sewn(t *testing.T, factor float64, steps int) plan.Plan {
 }
 
 func TestTheOwnPace(t *testing.T) {
-	f := reckon.FiguresOf([]plan.Plan{sewn(t, 1.5, 6), sewn(t, 1.5, 8)})
+	f := compare.FiguresOf([]plan.Plan{sewn(t, 1.5, 6), sewn(t, 1.5, 8)})
 	assert.Equal(t, []any{2, 14}, []any{f.Covers, f.Timed})
 	assert.InDelta(t, 1.5, f.Pace, 1e-9)
 	for _, s := range f.Stages {
 		assert.InDelta(t, 1.5, s.Pace, 1e-9, s.Stage)
 		assert.GreaterOrEqual(t, s.Timed, 5)
 	}
-	assert.Zero(t, reckon.FiguresOf([]plan.Plan{sewn(t, 2, 3)}).Pace, "three steps tell nothing yet")
-	assert.Equal(t, reckon.Figures{Stages: []reckon.StagePace{}, Troubles: []reckon.TroubleCount{}}, reckon.FiguresOf(nil))
+	assert.Zero(t, compare.FiguresOf([]plan.Plan{sewn(t, 2, 3)}).Pace, "three steps tell nothing yet")
+	assert.Equal(t, compare.Figures{Stages: []compare.StagePace{}, Troubles: []compare.TroubleCount{}}, compare.FiguresOf(nil))
 }
 
 func TestThePaceThatWasTakenOn(t *testing.T) {
@@ -49,5 +50,5 @@ func TestWhatWentWrongMostOften(t *testing.T) {
 	one, two := worked(), worked()
 	one.Progress.Troubles = []plan.Mishap{{Step: "close", Kind: "short"}, {Step: "close", Kind: "gape"}}
 	two.Progress.Troubles = []plan.Mishap{{Step: "row.1", Kind: "short"}}
-	assert.Equal(t, []reckon.TroubleCount{{"short", 2}, {"gape", 1}}, reckon.FiguresOf([]plan.Plan{one, two}).Troubles)
+	assert.Equal(t, []compare.TroubleCount{{Kind: "short", Count: 2}, {Kind: "gape", Count: 1}}, compare.FiguresOf([]plan.Plan{one, two}).Troubles)
 }

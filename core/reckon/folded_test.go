@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"umschlag/core/answer"
+	"umschlag/core/show"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -12,7 +13,6 @@ import (
 
 	"umschlag/core/cover"
 	"umschlag/core/plan"
-	"umschlag/core/reckon"
 )
 
 // Whatever has pieces folds, closes with the room that was wanted, and says nothing of what
@@ -20,7 +20,7 @@ import (
 func TestAnyCoverFolds(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		p := anyCover(t)
-		shown := reckon.Folded(p)
+		shown := show.Folded(p)
 		settled := p.Settle()
 		_, found := cover.Pieces(settled)
 		if settled.Validate().Stopped() || found.Stopped() {
@@ -54,7 +54,7 @@ func TestWhatShowsBesideAFace(t *testing.T) {
 	p.Edges = plan.Edges{Piping: &plan.Piping{Cord: in / 4, Cloth: "P"}, Binding: &plan.Binding{Shows: in / 2}}
 	p.Cover.Bottom.Finish = "bound"
 	pieces := map[string]answer.FoldPiece{}
-	for _, piece := range reckon.Folded(p).Pieces {
+	for _, piece := range show.Folded(p).Pieces {
 		pieces[piece.Name] = piece
 	}
 	type edging struct {

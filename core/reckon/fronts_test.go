@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"umschlag/core/answer"
+	"umschlag/core/begin"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -35,7 +36,7 @@ func TestEveryFaceThatBeginsCanBeCut(t *testing.T) {
 		p.Object.Width = length.Inch / 2 * length.Length(rapid.IntRange(16, 70).Draw(t, "w"))
 		p.Object.Height = length.Inch / 2 * length.Length(rapid.IntRange(16, 70).Draw(t, "h"))
 		kind := rapid.SampledFrom(kinds).Draw(t, "kind")
-		face, ok := reckon.BeginFace(p, "front", "", kind)
+		face, ok := begin.Face(p, "front", "", kind)
 		require.True(t, ok)
 		assert.Equal(t, kind, face.Kind)
 		q := p
@@ -44,7 +45,7 @@ func TestEveryFaceThatBeginsCanBeCut(t *testing.T) {
 		q.Pieces = map[string]plan.Piece{"front": front}
 		r := reckon.Reckon(q, nil)
 		assert.NotEmpty(t, r.Cuts, "%v", r.Findings)
-		more, ok := reckon.SplitFace(q, "front", "")
+		more, ok := begin.Split(q, "front", "")
 		assert.Equal(t, kind == plan.StripsFace || kind == plan.StackFace, ok)
 		if ok {
 			front.Face = &more
@@ -56,25 +57,25 @@ func TestEveryFaceThatBeginsCanBeCut(t *testing.T) {
 
 func TestAPartOfAStackBeginsToo(t *testing.T) {
 	p := worked()
-	stack, _ := reckon.BeginFace(p, "front", "", plan.StackFace)
+	stack, _ := begin.Face(p, "front", "", plan.StackFace)
 	p = faced(stack)
-	inner, ok := reckon.BeginFace(p, "front", "/parts/1/face", plan.GridFace)
+	inner, ok := begin.Face(p, "front", "/parts/1/face", plan.GridFace)
 	require.True(t, ok)
 	stack.Parts[1].Face = inner
 	r := reckon.Reckon(faced(stack), nil)
 	require.NotEmpty(t, r.Cuts, "%v", r.Findings)
 	for _, path := range []string{"/parts/7/face", "/parts/x/face", "/elsewhere"} {
-		_, ok := reckon.BeginFace(p, "front", path, plan.GridFace)
+		_, ok := begin.Face(p, "front", path, plan.GridFace)
 		assert.False(t, ok, path)
 	}
-	_, ok = reckon.BeginFace(p, "flap", "", plan.GridFace)
+	_, ok = begin.Face(p, "flap", "", plan.GridFace)
 	assert.False(t, ok, "a cushion has none")
 }
 
 // Every layout that is offered fills the piece it is offered for.
 func TestLayoutsFillTheirPiece(t *testing.T) {
 	p := worked()
-	list, ok := reckon.Layouts(p, "front", reckon.Limits{Border: "any", Sash: length.Inch / 2})
+	list, ok := begin.Layouts(p, "front", begin.Limits{Border: "any", Sash: length.Inch / 2})
 	require.True(t, ok)
 	require.NotEmpty(t, list)
 	for _, l := range list {
@@ -82,7 +83,7 @@ func TestLayoutsFillTheirPiece(t *testing.T) {
 		assert.NotEmpty(t, r.Cuts, "%d × %d: %v", l.Columns, l.Rows, r.Findings)
 		assert.Equal(t, "19″", piece(t, r, "front").Finished.Width.Text)
 	}
-	_, ok = reckon.Layouts(p, "wall", reckon.Limits{Border: "any"})
+	_, ok = begin.Layouts(p, "wall", begin.Limits{Border: "any"})
 	assert.False(t, ok)
 }
 
@@ -139,12 +140,12 @@ func BenchmarkFourHundredPatches(b *testing.B) {
 // anyFace draws a face as it begins on a piece, with whatever it can carry changed.
 func anyFace(t *rapid.T, p plan.Plan, config string) plan.Face {
 	kind := rapid.SampledFrom([]plan.FaceKind{plan.GridFace, plan.GridFace, plan.GridFace, plan.StripsFace, plan.CheckerFace, plan.StackFace, plan.FoundFace, plan.GatheredFace, plan.WindowsFace}).Draw(t, "face")
-	f, ok := reckon.BeginFace(p, config, "", kind)
+	f, ok := begin.Face(p, config, "", kind)
 	if !ok {
 		return plan.Face{Kind: plan.PlainFace}
 	}
 	if kind == plan.StackFace {
-		f.Parts[1].Face, _ = reckon.BeginFace(p, config, "/parts/0/face", rapid.SampledFrom([]plan.FaceKind{plan.GridFace, plan.StripsFace, plan.FoundFace, plan.GatheredFace}).Draw(t, "part"))
+		f.Parts[1].Face, _ = begin.Face(p, config, "/parts/0/face", rapid.SampledFrom([]plan.FaceKind{plan.GridFace, plan.StripsFace, plan.FoundFace, plan.GatheredFace}).Draw(t, "part"))
 		f.Parts[1].Face.Strips = nil
 		return f
 	}
@@ -296,8 +297,8 @@ func TestFoldedWindowsAreCounted(t *testing.T) {
 }
 
 func TestLimitsThatNoPatchHas(t *testing.T) {
-	assert.Empty(t, reckon.Limits{Least: 2 * length.Inch, Most: 8 * length.Inch}.Validate())
-	for about, l := range map[string]reckon.Limits{"/least": {Least: -1}, "/most": {Most: 101 * length.Inch}, "/ready": {Ready: -length.Inch}, "/sash": {Sash: 2 * length.Metre * 2}} {
+	assert.Empty(t, begin.Limits{Least: 2 * length.Inch, Most: 8 * length.Inch}.Validate())
+	for about, l := range map[string]begin.Limits{"/least": {Least: -1}, "/most": {Most: 101 * length.Inch}, "/ready": {Ready: -length.Inch}, "/sash": {Sash: 2 * length.Metre * 2}} {
 		found := l.Validate()
 		require.Len(t, found, 1, about)
 		assert.Equal(t, about, found[0].About)
@@ -310,7 +311,7 @@ func TestLimitsThatNoPatchHas(t *testing.T) {
 func TestALayoutKeepsWhatWasDecided(t *testing.T) {
 	f := plan.Face{Kind: plan.GridFace, Columns: 2, Rows: 2, Patch: plan.Patch{Fit: true}, Cloths: []string{"B", "C"}, Block: plan.Block{Name: "pinwheel"}, Order: plan.Order{Kind: plan.Scrap}, Seed: 4,
 		Sash: &plan.Sash{Width: length.Inch, Cloth: "D", Posts: true, PostCloth: "A"}, Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "D", Corner: plan.Squares, CornerCloth: "A"}}}
-	list, ok := reckon.Layouts(faced(f), "front", reckon.Limits{Border: "yes", Sash: length.Inch / 2})
+	list, ok := begin.Layouts(faced(f), "front", begin.Limits{Border: "yes", Sash: length.Inch / 2})
 	require.True(t, ok)
 	sashed := 0
 	for _, l := range list {
@@ -386,7 +387,7 @@ func TestLayoutsOfARoundedHood(t *testing.T) {
 	p.Title, p.Object = "hood", plan.Object{Kind: plan.Box, Length: 17 * length.Inch, Depth: 14 * length.Inch, Height: 6 * length.Inch}
 	p.Cover = plan.Cover{Kind: "wrap-hood", Seam: length.Inch / 2, Corners: plan.Corners{Kind: plan.RoundCorners, Radius: 2 * length.Inch}, Bottom: plan.Bottom{Finish: "bound"}}
 	p.Cloths = map[string]plan.Cloth{"A": {Name: "a", Width: ptr(60 * length.Inch)}, "B": {Name: "b", Width: ptr(60 * length.Inch)}}
-	list, ok := reckon.Layouts(p, "main", reckon.Limits{Border: "any"})
+	list, ok := begin.Layouts(p, "main", begin.Limits{Border: "any"})
 	require.True(t, ok)
 	require.NotEmpty(t, list)
 	for _, l := range list {

@@ -6,6 +6,8 @@ import (
 	"testing"
 
 	"umschlag/core/answer"
+	"umschlag/core/compare"
+	"umschlag/core/supply"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -70,7 +72,7 @@ func TestALayThatWasFoundIsKept(t *testing.T) {
 	p := worked()
 	p.Copies = 5
 	plain := clothOf(t, reckon.Reckon(p, nil), "A")
-	n, ok := reckon.NeedsOf(p, nil, "A")
+	n, ok := compare.NeedsOf(p, nil, "A")
 	require.True(t, ok)
 	found := lay.Search(n.Items, n.On, func(f lay.Found) bool { return f.Round < 2 })
 	p.Lays = map[string]plan.Sought{"A": {Way: found.Way}}
@@ -79,23 +81,23 @@ func TestALayThatWasFoundIsKept(t *testing.T) {
 	assert.LessOrEqual(t, kept.Lay.Length.NM, plain.Lay.Length.NM)
 	p.Lays["A"] = plan.Sought{Way: []int{128}}
 	assert.Contains(t, codes(reckon.Reckon(p, nil)), "out-of-range")
-	_, ok = reckon.NeedsOf(p, nil, "A")
+	_, ok = compare.NeedsOf(p, nil, "A")
 	assert.False(t, ok, "a plan that cannot be right has no needs")
-	_, ok = reckon.NeedsOf(worked(), nil, "Q")
+	_, ok = compare.NeedsOf(worked(), nil, "Q")
 	assert.False(t, ok)
 }
 
 func TestPlansTogetherTakeNoMoreThanApart(t *testing.T) {
 	p := worked()
-	n, ok := reckon.Named(p, nil, clothOf(t, reckon.Reckon(p, nil), "A").Name)
+	n, ok := compare.Named(p, nil, clothOf(t, reckon.Reckon(p, nil), "A").Name)
 	require.True(t, ok)
-	all := reckon.Joined([]reckon.Needs{n, n, n})
+	all := compare.Joined([]compare.Needs{n, n, n})
 	assert.Len(t, all.Items, 3*len(n.Items))
 	assert.Equal(t, 2, all.Owner[len(all.Items)-1])
 	l, over := lay.Of(all.Items, all.On)
 	assert.Empty(t, over)
 	assert.LessOrEqual(t, lay.Need(l, all.Shrink), all.Apart)
-	_, ok = reckon.Named(p, nil, "velvet")
+	_, ok = compare.Named(p, nil, "velvet")
 	assert.False(t, ok)
 }
 
@@ -103,7 +105,7 @@ func TestAStretchyClothWantsSomethingFirm(t *testing.T) {
 	p := worked()
 	p.Pieces["back"] = plan.Piece{Face: &plan.Face{Kind: plan.PlainFace, Cloth: "D"}}
 	d, _ := p.Cloth("D")
-	w := &reckon.Workshop{Cloths: reckon.Cupboard{d.Name: {Name: d.Name, Stretch: 30}}}
+	w := &reckon.Workshop{Cloths: supply.Cupboard{d.Name: {Name: d.Name, Stretch: 30}}}
 	p.Pieces["*"] = plan.Piece{Face: &plan.Face{Kind: plan.PlainFace, Cloth: "A"}}
 	assert.Contains(t, codes(reckon.Reckon(p, w)), "cloth-stretches", "as the cupboard knows")
 	lined := p
@@ -142,22 +144,22 @@ func TestWhatCouldBeChangedToBuyLess(t *testing.T) {
 	have := 15 * in
 	d, _ := p.Cloth("D")
 	enough := 3 * length.Yard
-	w := &reckon.Workshop{Cloths: reckon.Cupboard{d.Name: {Name: d.Name, Have: &have, Price: 10}, "calico": {Name: "calico", Have: &enough, Price: 4}, "silk": {Name: "silk", Have: &enough, Price: 40}}}
+	w := &reckon.Workshop{Cloths: supply.Cupboard{d.Name: {Name: d.Name, Have: &have, Price: 10}, "calico": {Name: "calico", Have: &enough, Price: 4}, "silk": {Name: "silk", Have: &enough, Price: 40}}}
 	r := reckon.Reckon(p, w)
-	says := reckon.Instead(d.Name, []reckon.Buyer{{Title: "pad", Plan: p, Reckoning: r}}, w.Cloths)
+	says := compare.Instead(d.Name, []compare.Buyer{{Title: "pad", Plan: p, Reckoning: r}}, w.Cloths)
 	require.NotEmpty(t, says)
 	assert.Equal(t, "pad: cut the back, which is out of sight, from calico, of which there are 3 yd.", says[0], "and not from silk")
-	assert.Empty(t, reckon.Instead("velvet", []reckon.Buyer{{Title: "pad", Plan: p, Reckoning: r}}, w.Cloths))
+	assert.Empty(t, compare.Instead("velvet", []compare.Buyer{{Title: "pad", Plan: p, Reckoning: r}}, w.Cloths))
 }
 
 func TestALayThatCouldBeShortEnoughIsToBeLookedFor(t *testing.T) {
 	n := answer.ClothNeed{Name: "dot", Have: &answer.L{NM: 90}, Short: answer.L{NM: 10, Text: "10"}, Lay: answer.Lay{Length: answer.L{NM: 100}, Bound: answer.L{NM: 80}}}
-	buyer := reckon.Buyer{Title: "pad", Plan: worked(), Reckoning: answer.Reckoning{Cloths: []answer.ClothNeed{n}}}
-	says := strings.Join(reckon.Instead("dot", []reckon.Buyer{buyer}, nil), "\n")
+	buyer := compare.Buyer{Title: "pad", Plan: worked(), Reckoning: answer.Reckoning{Cloths: []answer.ClothNeed{n}}}
+	says := strings.Join(compare.Instead("dot", []compare.Buyer{buyer}, nil), "\n")
 	assert.Contains(t, says, "look for a shorter lay on Cut; 10 less would do")
 	n.Sought = true
 	buyer.Reckoning.Cloths[0] = n
-	assert.Empty(t, reckon.Instead("dot", []reckon.Buyer{buyer}, nil), "it was looked for")
+	assert.Empty(t, compare.Instead("dot", []compare.Buyer{buyer}, nil), "it was looked for")
 }
 
 // What a plan may hold of a lay that was sought is what a search can say of one.

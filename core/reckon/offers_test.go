@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"umschlag/core/answer"
+	"umschlag/core/compare"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -34,7 +35,7 @@ func TestFinishedCoversOfferTheirTakeUpAsASample(t *testing.T) {
 	front.Quilting = &plan.Quilting{Lines: []plan.LineFamily{{Pitch: 2 * in}}}
 	other.Pieces["front"] = front
 	unmeasured := worked()
-	offers := reckon.Offers([]plan.Plan{one, other, two, unmeasured})
+	offers := compare.Offers([]plan.Plan{one, other, two, unmeasured})
 	require.Len(t, offers, 1, "one cover alone offers nothing")
 	o := offers[0]
 	assert.Equal(t, []string{"one", "two"}, o.Covers)
@@ -44,11 +45,11 @@ func TestFinishedCoversOfferTheirTakeUpAsASample(t *testing.T) {
 	assert.InDelta(t, 0.025, tells.Across.Mean, 4e-4, "to a tenth of a millimetre in 10 in")
 	assert.InDelta(t, 0.02, tells.Along.Mean, 4e-4)
 	assert.Equal(t, 2, tells.Across.N)
-	assert.Empty(t, reckon.Offers(nil))
+	assert.Empty(t, compare.Offers(nil))
 
 	third := finished("three", 18*in, 0.01, 0.02)
 	third.Measured[0].Sides.Bottom = 0
-	offers = reckon.Offers([]plan.Plan{one, two, third})
+	offers = compare.Offers([]plan.Plan{one, two, third})
 	require.Len(t, offers, 1)
 	tells, _ = sample.Quilted(offers[0].Sample)
 	assert.InDelta(t, 0.02, tells.Across.Mean, 4e-4, "a side nobody measured is left out")

@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"umschlag/core/answer"
+	"umschlag/core/supply"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -236,13 +237,13 @@ func TestTheCupboardAndThePlanSayWhatThereIs(t *testing.T) {
 	free := need(reckon.Reckon(p, nil), "D")
 	assert.Nil(t, free.Have)
 	assert.Equal(t, "⅝ yd", free.BuyText)
-	short := reckon.Reckon(p, &reckon.Workshop{Cloths: reckon.Cupboard{"d": {Have: ptr(15 * in)}}})
+	short := reckon.Reckon(p, &reckon.Workshop{Cloths: supply.Cupboard{"d": {Have: ptr(15 * in)}}})
 	assert.Equal(t, "5″", need(short, "D").Short.Text, "19½ and ½ to square, less 15")
 	assert.Equal(t, "cloth-short", short.Findings[0].Code)
 	d := p.Cloths["D"]
 	d.Have = ptr(length.Yard)
 	p.Cloths["D"] = d
-	enough := need(reckon.Reckon(p, &reckon.Workshop{Cloths: reckon.Cupboard{"d": {Have: ptr(15 * in)}}}), "D")
+	enough := need(reckon.Reckon(p, &reckon.Workshop{Cloths: supply.Cupboard{"d": {Have: ptr(15 * in)}}}), "D")
 	assert.Zero(t, enough.Short.NM)
 	assert.Zero(t, enough.Buy.NM)
 }

@@ -4,6 +4,7 @@ import (
 	"testing"
 
 	"umschlag/core/answer"
+	"umschlag/core/compare"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -124,15 +125,15 @@ func TestASampleDecidesTheTakeUp(t *testing.T) {
 
 func TestWhereASampleCouldBeUsed(t *testing.T) {
 	s := testSquare()["square"]
-	uses := reckon.Uses(worked(), "square", s)
+	uses := compare.Uses(worked(), "square", s)
 	require.Len(t, uses, 1)
 	assert.Equal(t, []any{"/pieces/front/take_up", false, ""}, []any{uses[0].Path, uses[0].Used, uses[0].Other})
-	again := reckon.Uses(uses[0].With, "square", s)
+	again := compare.Uses(uses[0].With, "square", s)
 	assert.True(t, again[0].Used)
 	wash := plan.Sample{Kind: plan.WashSample, Before: plan.Sized{Width: 10 * in, Height: 10 * in}, After: []plan.Sized{{Width: 39 * in / 4, Height: 77 * in / 8}}}
-	uses = reckon.Uses(worked(), "wash", wash)
+	uses = compare.Uses(worked(), "wash", wash)
 	assert.InDelta(t, 3.75, uses[0].With.Cover.Wash, 1e-9, "the direction that shrinks more")
-	assert.Empty(t, reckon.Uses(worked(), "g", plan.Sample{Kind: plan.GatherSample}))
+	assert.Empty(t, compare.Uses(worked(), "g", plan.Sample{Kind: plan.GatherSample}))
 }
 
 func TestWhatIsSpoiledIsCutOnceMore(t *testing.T) {

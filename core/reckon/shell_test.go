@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"umschlag/core/answer"
+	"umschlag/core/move"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -295,13 +296,13 @@ func TestASlitThroughAPadIsSewnAfterItsSeam(t *testing.T) {
 func TestAMoveIsAnsweredInThePlansOwnTerms(t *testing.T) {
 	p := shells()["pad"]
 	p.Fittings = []plan.Fitting{{Kind: "pocket", On: "top", Width: 5 * in, Height: 4 * in, At: plan.At{Right: ptr(in)}}}
-	at, ok := reckon.Move(p, 0, 3*in+in/50, 4*in)
+	at, ok := move.Fitting(p, 0, 3*in+in/50, 4*in)
 	require.True(t, ok)
 	assert.Equal(t, plan.At{Right: ptr(8 * in), Middle: true}, at, "16 − 5 − 3 from the right, still in the middle up")
-	_, ok = reckon.Move(p, 1, 0, 0)
+	_, ok = move.Fitting(p, 1, 0, 0)
 	assert.False(t, ok)
 	p.Object.Width = 0
-	_, ok = reckon.Move(p, 0, 0, 0)
+	_, ok = move.Fitting(p, 0, 0, 0)
 	assert.False(t, ok)
 }
 

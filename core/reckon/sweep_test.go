@@ -8,6 +8,7 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"umschlag/core/begin"
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/plan"
@@ -82,15 +83,15 @@ func TestWhatBeginsCanBeCut(t *testing.T) {
 			config, kind := rapid.SampledFrom(pieces).Draw(t, "piece"), rapid.SampledFrom(faces).Draw(t, "face")
 			path := ""
 			if rapid.Bool().Draw(t, "in a stack") {
-				stack, ok := reckon.BeginFace(p, config, "", plan.StackFace)
+				stack, ok := begin.Face(p, config, "", plan.StackFace)
 				require.True(t, ok)
 				p, path = withFace(p, config, stack), "/parts/1/face"
 			}
-			if why, unfit := reckon.Unfit(p, config, path, kind); unfit {
+			if why, unfit := begin.Unfit(p, config, path, kind); unfit {
 				assert.NotEmpty(t, why.Text)
 				return
 			}
-			f, ok := reckon.BeginFace(p, config, path, kind)
+			f, ok := begin.Face(p, config, path, kind)
 			require.True(t, ok)
 			if path != "" {
 				stack := p.Pieces[config].Face.Keyed(nil)

@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"umschlag/core/answer"
+	"umschlag/core/supply"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -83,7 +84,7 @@ func TestTheNextPlanFindsWhatIsLeft(t *testing.T) {
 	bare := reckon.Reckon(p, nil)
 	first := bare.Cloths[0]
 	have := 3 * length.Length(first.Need.NM) / 2
-	w := reckon.Workshop{ID: "a", Cloths: reckon.Cupboard{first.Name: {Name: first.Name, Have: &have}}}
+	w := reckon.Workshop{ID: "a", Cloths: supply.Cupboard{first.Name: {Name: first.Name, Have: &have}}}
 	r := reckon.Reckon(p, &w)
 	assert.Equal(t, shopping.Cupboard, wanted(t, r.Wants(p, "a"), first.Name).From)
 	w = w.After(p, r)
@@ -107,7 +108,7 @@ func TestOddPiecesInTheCupboardAreCutFirst(t *testing.T) {
 	require.NotEmpty(t, square.ID)
 	described, _ := p.Settle().Cloth(square.Cloth)
 	side := length.Length(square.Width.NM)
-	cupboard := reckon.Cupboard{described.Name: {Name: described.Name, Odd: []plan.OddPiece{{Width: side, Length: side, Count: 3}}}}
+	cupboard := supply.Cupboard{described.Name: {Name: described.Name, Odd: []plan.OddPiece{{Width: side, Length: side, Count: 3}}}}
 	w := reckon.Workshop{ID: "a", Cloths: cupboard}
 	r := reckon.Reckon(p, &w)
 	var need answer.ClothNeed
@@ -121,7 +122,7 @@ func TestOddPiecesInTheCupboardAreCutFirst(t *testing.T) {
 	assert.Equal(t, square.Total, 3+placedOf(need, r, square.ID))
 	assert.Empty(t, w.After(p, r).Cloths[described.Name].Odd, "they are gone then")
 	assert.Equal(t, 3, wanted(t, r.Wants(p, "a"), described.Name).Odd)
-	whole := reckon.Workshop{ID: "a", Cloths: reckon.Cupboard{described.Name: {Name: described.Name, Odd: []plan.OddPiece{{Width: side, Length: side, Count: square.Total}}}}}
+	whole := reckon.Workshop{ID: "a", Cloths: supply.Cupboard{described.Name: {Name: described.Name, Odd: []plan.OddPiece{{Width: side, Length: side, Count: square.Total}}}}}
 	if all := wanted(t, reckon.Reckon(p, &whole).Wants(p, "a"), described.Name); all.Need == 0 {
 		assert.Equal(t, shopping.Cupboard, all.From, "nothing of it is bought")
 	}

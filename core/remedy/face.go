@@ -5,6 +5,7 @@ import (
 	"maps"
 	"slices"
 
+	"umschlag/core/begin"
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/plan"
@@ -278,7 +279,7 @@ func windowed(s *sifter) {
 		p.Pieces[entry] = q
 	})
 	if w, h, config, ok := s.room(); ok {
-		if begun, fine := reckon.BeginFace(s.plain(), config, "", plan.WindowsFace); fine {
+		if begun, fine := begin.Face(s.plain(), config, "", plan.WindowsFace); fine {
 			s.face(fmt.Sprintf("%d × %d windows", begun.Columns, begun.Rows), func(f *plan.Face) { f.Columns, f.Rows, f.Unit = begun.Columns, begun.Rows, 0 })
 		}
 		seam, style := s.plan.Settle().Cover.Seam, s.plan.Style()

@@ -72,6 +72,9 @@ func (m Matrix) Of(p Point) Point {
 	return Point{m.A*p.X + m.C*p.Y + m.E, m.B*p.X + m.D*p.Y + m.F}
 }
 
+// InMillimetres is a path in nanometres, in millimetres.
+func (p Path) InMillimetres() Path { return p.Mapped(Scale(1e-6, 1e-6)) }
+
 // Mapped is the path under a map. One that mirrors keeps which side is inside.
 func (p Path) Mapped(m Matrix) Path {
 	out := make(Path, len(p))

@@ -113,3 +113,9 @@ func Repeat(n int, kind Kind, name string, each length.Length) Sum {
 	}
 	return out
 }
+
+// Named is a sum of something, by what it is.
+type Named struct {
+	Name string
+	Sum  Sum
+}

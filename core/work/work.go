@@ -187,8 +187,11 @@ type Order struct {
 }
 
 // FrontGate is what is measured before the back is cut.
-func (o Order) FrontGate() ref.Ref {
-	if o.Quilted {
+func (o Order) FrontGate() ref.Ref { return FrontGate(o.Quilted) }
+
+// FrontGate is where a front is measured before its back is cut, when it is quilted or not.
+func FrontGate(quilted bool) ref.Ref {
+	if quilted {
 		return ref.FrontQuilted
 	}
 	return ref.FrontSewn

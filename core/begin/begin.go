@@ -1,37 +1,39 @@
-package reckon
+// Package begin knows what decisions begin with: faces of every kind on every piece, grids that fill one,
+// parts halved so that one more fits in.
+package begin
 
 import (
 	"slices"
 	"strconv"
 	"strings"
 
-	"umschlag/core/answer"
-
 	"umschlag/core/cover"
 	"umschlag/core/finding"
 	"umschlag/core/gridfit"
 	"umschlag/core/length"
+	"umschlag/core/panel"
 	"umschlag/core/plan"
 	"umschlag/core/sum"
 )
 
-// BeginFace is the face of a piece as one of another kind, or that of a part of its stack by the
+// Face is the face of a piece as one of another kind, or that of a part of its stack by the
 // path to it, such as /parts/1/face: as it was kept aside, or as one begins, with the cloths
 // there were. What was decided of the face as it is is kept aside. It reports false where the
 // piece cannot be reckoned or has no such part.
-func BeginFace(p plan.Plan, config, path string, kind plan.FaceKind) (plan.Face, bool) {
-	r, face, size, ok := faceAt(p, config, path)
+func Face(p plan.Plan, config, path string, kind plan.FaceKind) (plan.Face, bool) {
+	at, ok := faceAt(p, config, path)
 	if !ok {
 		return plan.Face{}, false
 	}
+	face, size := at.face, at.size
 	was := typed(p, config, path)
 	if kind == face.Kind { // begun anew
-		begun := r.begun(face, size, kind)
+		begun := at.begun(face, size, kind)
 		begun.Aside = was.Aside
 		return begun, true
 	}
-	asBegun := r.begun(plan.Face{Cloths: firstCloths(was)}, size, was.Kind)
-	return was.Become(r.begun(face, size, kind), was.Decides(asBegun)), true
+	asBegun := at.begun(plan.Face{Cloths: firstCloths(was)}, size, was.Kind)
+	return was.Become(at.begun(face, size, kind), was.Decides(asBegun)), true
 }
 
 // firstCloths are the cloths a face of its kind would have begun with to be of those it is of.
@@ -66,21 +68,22 @@ func firstCloths(f plan.Face) []string {
 // nothing speaks against it, and where there is one to come back.
 func Unfit(p plan.Plan, config, path string, kind plan.FaceKind) (why finding.Finding, ok bool) {
 	q := unlayered(p, config)
-	r, face, size, found := faceAt(q, config, path)
-	if !found || kind != plan.WindowsFace || face.Aside[string(kind)] != nil {
+	at, found := faceAt(q, config, path)
+	if !found || kind != plan.WindowsFace || at.face.Aside[string(kind)] != nil {
 		return finding.Finding{}, false
 	}
 	own, whole := q.Pieces[config], typed(q, config, "").Keyed(nil) // with parts of its own
-	at := &whole
+	on := &whole
 	for rest := path; rest != ""; {
 		var index string
 		rest, index, _ = cutPart(rest)
 		i, _ := strconv.Atoi(index)
-		at = &at.Parts[i].Face
+		on = &on.Parts[i].Face
 	}
-	*at, own.Face = r.begun(face, size, kind), &whole
+	*on, own.Face = at.begun(at.face, at.size, kind), &whole
 	q.Pieces[config] = own
-	for _, f := range Reckon(q, nil).Findings {
+	_, said := panel.Order{Plan: q.Settle()}.Of(at.piece)
+	for _, f := range said {
 		if (f.Code == "windows-do-not-fill" || f.Code == "windows-small") && finding.Within(f.About, finding.Path("pieces", config, "face")+path) {
 			return f, true
 		}
@@ -122,15 +125,16 @@ func typed(p plan.Plan, config, path string) plan.Face {
 	return face
 }
 
-// SplitFace is a face of strips or a stack with its last part halved, so that one more
+// Split is a face of strips or a stack with its last part halved, so that one more
 // fits in.
-func SplitFace(p plan.Plan, config, path string) (plan.Face, bool) {
-	r, face, _, ok := faceAt(p, config, path)
+func Split(p plan.Plan, config, path string) (plan.Face, bool) {
+	at, ok := faceAt(p, config, path)
 	if !ok {
 		return plan.Face{}, false
 	}
-	step := r.p.Habits.Step
-	letters := r.letters()
+	face := at.face
+	step := at.plan.Habits.Step
+	letters := panel.Letters(at.plan)
 	switch {
 	case face.Kind == plan.StripsFace && len(face.Strips) > 0:
 		last := &face.Strips[len(face.Strips)-1]
@@ -149,34 +153,40 @@ func SplitFace(p plan.Plan, config, path string) (plan.Face, bool) {
 	return face, true
 }
 
-// faceAt is a face of a piece and the size it fills.
-func faceAt(p plan.Plan, config, path string) (*run, plan.Face, sum.Size, bool) {
-	p = p.Settle()
-	r := &run{p: p, style: p.Style()}
-	c, found := cover.Pieces(p)
+// place is a face of a piece, or of a part of its stack, and the size it fills.
+type place struct {
+	plan  plan.Plan // settled
+	piece cover.Piece
+	face  plan.Face
+	size  sum.Size
+}
+
+// faceAt is the face of a piece at a path; ok is false where there is none.
+func faceAt(p plan.Plan, config, path string) (at place, ok bool) {
+	at.plan = p.Settle()
+	c, found := cover.Pieces(at.plan)
 	if found.Stopped() {
-		return r, plan.Face{}, sum.Size{}, false
+		return at, false
 	}
-	for _, piece := range c.Pieces {
-		if piece.Config != config {
-			continue
-		}
-		face, size := r.faceOf(p.Piece(config)), piece.Finished
-		for rest := path; rest != ""; {
-			var index string
-			if rest, index, _ = cutPart(rest); index == "" {
-				return r, face, size, false
-			}
-			i, err := strconv.Atoi(index)
-			if err != nil || i < 0 || i >= len(face.Parts) {
-				return r, face, size, false
-			}
-			size.Height = sum.Of(sum.Part, "height of the part", face.Parts[i].Height)
-			face = face.Parts[i].Face
-		}
-		return r, face, size, true
+	i := slices.IndexFunc(c.Pieces, func(piece cover.Piece) bool { return piece.Config == config })
+	if i < 0 {
+		return at, false
 	}
-	return r, plan.Face{}, sum.Size{}, false
+	at.piece, at.size = c.Pieces[i], c.Pieces[i].Finished
+	at.face = panel.Order{Plan: at.plan}.Face(at.plan.Piece(config))
+	for rest := path; rest != ""; {
+		var index string
+		if rest, index, _ = cutPart(rest); index == "" {
+			return at, false
+		}
+		i, err := strconv.Atoi(index)
+		if err != nil || i < 0 || i >= len(at.face.Parts) {
+			return at, false
+		}
+		at.size.Height = sum.Of(sum.Part, "height of the part", at.face.Parts[i].Height)
+		at.face = at.face.Parts[i].Face
+	}
+	return at, true
 }
 
 // cutPart takes the first /parts/N/face off a path.
@@ -190,22 +200,22 @@ func cutPart(path string) (rest, index string, ok bool) {
 }
 
 // begun is a face of a kind as it begins.
-func (r *run) begun(old plan.Face, size sum.Size, kind plan.FaceKind) plan.Face {
+func (at place) begun(old plan.Face, size sum.Size, kind plan.FaceKind) plan.Face {
 	letters := old.Cloths
 	if len(letters) == 0 {
-		letters = r.letters()
+		letters = panel.Letters(at.plan)
 	}
 	first, last := letters[0], letters[len(letters)-1]
-	step := r.p.Habits.Step
+	step := at.plan.Habits.Step
 	w, h := size.Width.Total(), size.Height.Total()
 	switch kind {
 	case plan.GridFace:
-		return r.grid(letters, w, h)
+		return at.grid(letters, w, h)
 	case plan.StripsFace:
 		outer := h.Div(4).Floor(step)
 		return plan.Face{Kind: kind, Direction: plan.AcrossWay, Strips: []plan.Strip{{Width: outer, Cloth: first}, {Width: h - 2*outer, Cloth: last}, {Width: outer, Cloth: first}}}
 	case plan.CheckerFace:
-		f := r.grid(letters, w, h)
+		f := at.grid(letters, w, h)
 		f.Kind = kind
 		return f
 	case plan.StackFace:
@@ -216,7 +226,7 @@ func (r *run) begun(old plan.Face, size sum.Size, kind plan.FaceKind) plan.Face 
 			Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: last}}}
 	}
 	if kind == plan.WindowsFace {
-		return r.windowed(first, last, size)
+		return at.windowed(first, last, size)
 	}
 	if kind != plan.GatheredFace {
 		kind = plan.PlainFace
@@ -230,8 +240,8 @@ const leastUnit = 3 * length.Inch / 2
 
 // windowed is folded units of about 3 in or 8 cm that fit both ways: as many as make the
 // sides come out nearest.
-func (r *run) windowed(ground, show string, size sum.Size) plan.Face {
-	w, h := size.Width.Total()+2*r.p.Cover.Seam, size.Height.Total()+2*r.p.Cover.Seam
+func (at place) windowed(ground, show string, size sum.Size) plan.Face {
+	w, h := size.Width.Total()+2*at.plan.Cover.Seam, size.Height.Total()+2*at.plan.Cover.Seam
 	best := plan.Face{Kind: plan.WindowsFace, Ground: ground, Show: show, Columns: 1, Rows: 1}
 	off := length.Length(0)
 	for c := 1; c <= 12 && (c == 1 || w.Div(c) >= leastUnit); c++ {
@@ -245,55 +255,28 @@ func (r *run) windowed(ground, show string, size sum.Size) plan.Face {
 	return best
 }
 
-// startsOn are the sizes that decisions begin with on a cover: each the usual one, or halved until
-// it suits the cover.
-func startsOn(p plan.Plan) answer.Starts {
-	usual, text := plan.StartsIn(p.Units), length.Style{Unit: p.Units}.Plain
-	corner := func(usual length.Length, shape func(length.Length) plan.Corners) string {
-		for l := usual; l >= p.Habits.Step && p.Habits.Step > 0; l = (l / 2).Floor(p.Habits.Step) {
-			q := p
-			q.Cover.Corners = shape(l)
-			if _, found := cover.Pieces(q); !slices.ContainsFunc(found, func(f finding.Finding) bool { return finding.Within(f.About, "/cover/corners") }) {
-				return text(l)
-			}
-		}
-		return text(usual)
-	}
-	p.Back.Aside = nil
-	var flap length.Length
-	for _, closure := range plan.Closures(p.Units) {
-		flap = max(flap, closure.On(p).Flap)
-	}
-	return answer.Starts{
-		Radius: corner(usual.Radius, func(l length.Length) plan.Corners { return plan.Corners{Kind: plan.RoundCorners, Radius: l} }),
-		Plate:  corner(usual.Plate, func(l length.Length) plan.Corners { return plan.Corners{Kind: plan.RoundCorners, Plate: l} }),
-		Taper:  corner(usual.Taper, func(l length.Length) plan.Corners { return plan.Corners{Kind: plan.TaperedCorners, Taper: l} }),
-		Flap:   text(flap),
-	}
-}
-
 // cuttable is how large a patch may be to come out of every cloth, at most a size.
-func (r *run) cuttable(most length.Length) length.Length {
-	for _, cloth := range r.p.Cloths {
+func (at place) cuttable(most length.Length) length.Length {
+	for _, cloth := range at.plan.Cloths {
 		if cloth.Usable != nil {
-			most = min(most, *cloth.Usable-2*r.p.Cover.Seam-r.p.Habits.Step)
+			most = min(most, *cloth.Usable-2*at.plan.Cover.Seam-at.plan.Habits.Step)
 		}
 	}
-	return max(most, r.p.Habits.Step)
+	return max(most, at.plan.Habits.Step)
 }
 
 // grid is the best grid of four or so across, or one that is fitted.
-func (r *run) grid(letters []string, w, h length.Length) plan.Face {
+func (at place) grid(letters []string, w, h length.Length) plan.Face {
 	f := plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Fit: true}, Cloths: letters, Order: plan.Order{Kind: plan.Alternate},
 		Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: letters[0]}}}
 	long, short := max(w, h), min(w, h)
-	if 4*long <= 5*short && short.Div(f.Columns) <= r.cuttable(short) { // near to a square, four by four and a border is a good start
+	if 4*long <= 5*short && short.Div(f.Columns) <= at.cuttable(short) { // near to a square, four by four and a border is a good start
 		return f
 	}
-	best := gridfit.Best(gridfit.Order{Width: w, Height: h, Seam: r.p.Cover.Seam, Step: r.p.Habits.Step, Least: min(short/4, length.Inch), Most: r.cuttable(short), Border: gridfit.Bordered, Style: r.style})
+	best := gridfit.Best(gridfit.Order{Width: w, Height: h, Seam: at.plan.Cover.Seam, Step: at.plan.Habits.Step, Least: min(short/4, length.Inch), Most: at.cuttable(short), Border: gridfit.Bordered, Style: at.plan.Style()})
 	if len(best) == 0 {
 		f.Columns, f.Rows = max(1, int(w/short)), max(1, int(h/short))
 		return f
 	}
-	return r.faceWith(plan.Face{Cloths: letters}, best[0])
+	return at.faceWith(plan.Face{Cloths: letters}, best[0])
 }

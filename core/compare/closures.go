@@ -1,10 +1,12 @@
-package reckon
+// Package compare reckons a plan several ways, or several plans together: closures side by side, samples
+// that could be used, what to buy instead, cloths laid together, what finished covers tell.
+package compare
 
 import (
 	"umschlag/core/answer"
 	"umschlag/core/finding"
-	"umschlag/core/lay"
 	"umschlag/core/plan"
+	"umschlag/core/reckon"
 	"umschlag/core/ref"
 )
 
@@ -30,7 +32,7 @@ type Choice struct {
 // Closures reckons the plan with each closure a cushion can have; a cover without a
 // back of its own has none. The closure chosen is reckoned as it is decided, the
 // others as they were kept or as they begin.
-func Closures(p plan.Plan, w *Workshop) []Choice {
+func Closures(p plan.Plan, w *reckon.Workshop) []Choice {
 	out := []Choice{}
 	if p.Cover.Kind != plan.Cushion {
 		return out
@@ -42,7 +44,7 @@ func Closures(p plan.Plan, w *Workshop) []Choice {
 			q.Back = kind.On(p)
 			q.Back.Cloth = p.Back.Cloth
 		}
-		r := Reckon(q, w)
+		r := reckon.Reckon(q, w)
 		choice := Choice{Key: kind.Key, Name: kind.Name, Chosen: kind.Key == now, Skill: kind.Skill, Wash: kind.Wash, Suits: kind.Suits,
 			Back: r.Back, Cuts: []answer.Cut{}, Findings: []finding.Finding{}}
 		for _, cut := range r.Cuts {
@@ -63,18 +65,3 @@ func Closures(p plan.Plan, w *Workshop) []Choice {
 
 // ofBack tells the cuts of a back from those of what is sewn onto it.
 func ofBack(c answer.Cut) bool { return c.About.Piece == "back" }
-
-// backCloth is the length of cloth the outer pieces of one back take by themselves.
-func (r *run) backCloth(letter string) answer.L {
-	cloth, _ := r.p.Cloth(letter)
-	var items []lay.Item
-	for _, n := range r.needs {
-		if cut := r.out.Cuts[n.item.Cut]; ofBack(cut) && n.cloth == letter {
-			item := n.item
-			item.Count = cut.Count
-			items = append(items, item)
-		}
-	}
-	laid, _ := lay.Of(items, lay.Cloth{Usable: *cloth.Usable})
-	return r.l(laid.Length)
-}

@@ -1,10 +1,14 @@
-package reckon
+package compare
 
 import (
 	"math"
 	"slices"
 
+	"umschlag/core/cover"
+	"umschlag/core/outlook"
+	"umschlag/core/panel"
 	"umschlag/core/plan"
+	"umschlag/core/reckon"
 )
 
 // Figures are what finished covers tell of the way they are made.
@@ -49,7 +53,7 @@ func FiguresOf(plans []plan.Plan) Figures {
 	var all time
 	var order []string
 	for _, p := range plans {
-		for _, s := range Reckon(p, nil).Steps {
+		for _, s := range reckon.Reckon(p, nil).Steps {
 			if s.Took == nil || *s.Took <= 0 {
 				continue
 			}
@@ -96,4 +100,21 @@ func FiguresOf(plans []plan.Plan) Figures {
 		return 1
 	})
 	return f
+}
+
+// PastSeams are the errors of seams that the gates of a plan show, in nanometres.
+func PastSeams(p plan.Plan) []float64 {
+	if len(p.Measured) == 0 {
+		return nil
+	}
+	settled := p.Settle()
+	c, found := cover.Pieces(settled)
+	if found.Stopped() || settled.Cover.Kind != plan.Cushion {
+		return nil
+	}
+	front, found := panel.Order{Plan: settled}.Of(c.Pieces[0])
+	if found.Stopped() {
+		return nil
+	}
+	return outlook.SeamErrors(settled, front.Face)
 }

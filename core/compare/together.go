@@ -1,4 +1,4 @@
-package reckon
+package compare
 
 import (
 	"slices"
@@ -6,6 +6,8 @@ import (
 	"umschlag/core/lay"
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/reckon"
+	"umschlag/core/supply"
 )
 
 // Needs are the pieces that are cut from the length of one cloth, after what odd pieces
@@ -20,29 +22,26 @@ type Needs struct {
 
 // NeedsOf are those of a plan for the cloth of a letter; ok is false where it takes none,
 // or cannot be cut.
-func NeedsOf(p plan.Plan, w *Workshop, letter string) (Needs, bool) {
-	r := reckoned(p, w)
-	if r.stopped() {
+func NeedsOf(p plan.Plan, w *reckon.Workshop, letter string) (Needs, bool) {
+	if w == nil {
+		w = &reckon.Workshop{}
+	}
+	r := reckon.Make(p, w)
+	if r.Findings.Stopped() {
 		return Needs{}, false
 	}
-	c, _ := r.p.Cloth(letter)
-	out := Needs{On: lay.Cloth{Usable: *c.Usable}, Titles: map[int]string{}, Shrink: c.Shrink / 100}
-	if c.Repeat != nil {
-		out.On.Across, out.On.Along = c.Repeat.Across, c.Repeat.Along
+	c, _ := r.Plan.Cloth(letter)
+	out := Needs{On: supply.On(c), Items: r.List.Of(letter), Titles: map[int]string{}, Shrink: c.Shrink / 100}
+	for _, item := range out.Items {
+		out.Titles[item.Cut] = r.List.Cuts[item.Cut].Title
 	}
-	for _, n := range r.needs {
-		if n.cloth == letter {
-			out.Items = append(out.Items, n.item)
-			out.Titles[n.item.Cut] = n.title
-		}
-	}
-	_, odd := r.stock(c)
+	_, odd := supply.Stock(c, w.Cloths, w.ID)
 	_, out.Items = lay.FromOdd(out.Items, out.On, odd)
 	return out, len(out.Items) > 0
 }
 
 // Named are the needs of a plan for the cloth of a name.
-func Named(p plan.Plan, w *Workshop, name string) (Needs, bool) {
+func Named(p plan.Plan, w *reckon.Workshop, name string) (Needs, bool) {
 	settled := p.Settle()
 	var letters []string
 	for letter := range settled.Cloths {

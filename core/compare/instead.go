@@ -1,4 +1,4 @@
-package reckon
+package compare
 
 import (
 	"fmt"
@@ -6,6 +6,8 @@ import (
 	"slices"
 
 	"umschlag/core/answer"
+	"umschlag/core/reckon"
+	"umschlag/core/supply"
 
 	"umschlag/core/length"
 	"umschlag/core/plan"
@@ -22,7 +24,7 @@ type Buyer struct {
 // Instead says what could be changed so that less of a cloth is bought: a shorter lay
 // that is still to be looked for, the hidden side from another cloth of the cupboard
 // that has enough, a grid that takes less.
-func Instead(cloth string, buyers []Buyer, cupboard Cupboard) []string {
+func Instead(cloth string, buyers []Buyer, cupboard supply.Cupboard) []string {
 	out := []string{}
 	for _, b := range buyers {
 		for _, n := range b.Reckoning.Cloths {
@@ -47,7 +49,7 @@ func (b Buyer) shorterLay(n answer.ClothNeed) []string {
 
 // hidden are the pieces nobody sees, which another cloth would do for: linings, and the
 // back of a cushion. A cloth that is known to cost more is not named.
-func (b Buyer) hidden(n answer.ClothNeed, cupboard Cupboard) []string {
+func (b Buyer) hidden(n answer.ClothNeed, cupboard supply.Cupboard) []string {
 	var area float64
 	what := ""
 	for _, c := range b.Reckoning.Cuts {
@@ -111,7 +113,7 @@ func fewerPatches(p plan.Plan, name string, n answer.ClothNeed) (plan.Face, answ
 	q.Face = &face
 	p.Pieces = maps.Clone(p.Pieces)
 	p.Pieces[name] = q
-	r := Reckon(p, nil)
+	r := reckon.Reckon(p, nil)
 	for _, other := range r.Cloths {
 		if other.Name == n.Name && other.Need.NM <= n.Have.NM {
 			return face, other.Need, true

@@ -1,10 +1,11 @@
-package reckon
+package compare
 
 import (
 	"fmt"
 
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/reckon"
 	"umschlag/core/ref"
 	"umschlag/core/sample"
 )
@@ -83,7 +84,7 @@ func quilted(p plan.Plan) (before, after plan.Sized, ok bool) {
 	}
 	after.Width = mean(m.Sides.Top, m.Sides.Bottom)
 	after.Height = mean(m.Sides.Left, m.Sides.Right)
-	for _, piece := range Reckon(p, nil).Pieces {
+	for _, piece := range reckon.Reckon(p, nil).Pieces {
 		if piece.Name == "front" {
 			before = plan.Sized{Width: length.Length(piece.BeforeQuilting.Width.NM), Height: length.Length(piece.BeforeQuilting.Height.NM)}
 		}

@@ -1,4 +1,4 @@
-package reckon
+package show
 
 import (
 	"math"
@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"umschlag/core/answer"
+	"umschlag/core/panel"
 
 	"umschlag/core/cover"
 	"umschlag/core/fold"
@@ -74,7 +75,7 @@ func pieceFolded(p plan.Plan, c cover.Cover, piece cover.Piece) answer.FoldPiece
 // firstOf is a letter, or that of the first cloth where none is given.
 func firstOf(letter string, p plan.Plan) string {
 	if letter == "" {
-		return firstCloth(p)
+		return panel.FirstCloth(p)
 	}
 	return letter
 }

@@ -1,0 +1,167 @@
+// Package cutting is the list of all that is cut for a cover: faces, what lies under them, the back,
+// edges, fittings, shapes. A size that is ticked off stays as it was cut.
+package cutting
+
+import (
+	"fmt"
+
+	"umschlag/core/finding"
+	"umschlag/core/lay"
+	"umschlag/core/length"
+	"umschlag/core/outline"
+	"umschlag/core/plan"
+	"umschlag/core/ref"
+	"umschlag/core/sum"
+)
+
+// Layers of a stack, as cuts name them.
+const (
+	Outer       = "outer"
+	Batting     = "batting"
+	Lining      = "lining"
+	Interfacing = "interfacing"
+	Web         = "web"
+)
+
+// Cut is one shape to be cut.
+type Cut struct {
+	// About is what it is; ID is that, printed.
+	About ref.About
+	ID    string
+	// Piece it belongs to, and Part and Title as they are said to people.
+	Piece, Part, Title string
+	// Layer it lies in, Outer where none is named, and the letter of its cloth.
+	Layer, Cloth string
+	// At is where the plan decides about it, Waits the gate it follows; empty when it can be cut now.
+	At, Waits string
+	// Shape it has where its size does not tell.
+	Shape string
+	Size  sum.Size
+	// Count is how many there are in one cover, Total how many are cut for all copies, those that
+	// were spoiled once more.
+	Count, Total, Spoiled int
+	// MayTurn on its cloth by a quarter.
+	MayTurn bool
+	// Centred has its middle on a motif, Selvedge an edge on a selvedge.
+	Centred, Selvedge bool
+	// Late is cut when the front is measured; it stays so when it was measured, or the lay would jump.
+	Late bool
+	// LaidOn marks a shape, or the web for one; Had one that is cut already and takes no cloth; Done
+	// what is ticked off.
+	LaidOn, Had, Done bool
+	// Gives is how many patches one piece gives, Patches how many of them are needed, and Finished what
+	// one finishes as.
+	Gives, Patches int
+	Finished       string
+	// Line is the outline of a template.
+	Line outline.Outline
+	// Path is the outline of a shape that is laid on, as SVG path data in millimetres, and Inset how far
+	// within the piece it lies; one that is fused is drawn mirrored.
+	Path  string
+	Inset length.Length
+}
+
+// List is what is cut for a settled plan, stage by stage. What is found on the way is added to Found.
+type List struct {
+	Plan  plan.Plan
+	Cuts  []Cut
+	Found *finding.List
+}
+
+// Add puts a shape on the list and returns its id.
+func (l *List) Add(c Cut) string {
+	c.ID = c.About.Ref(ref.Cut).String()
+	if c.Layer == "" {
+		c.Layer = Outer
+	}
+	c.Size = l.asCut(c)
+	w, h := c.Size.Width.Total(), c.Size.Height.Total()
+	c.Spoiled = l.Plan.Progress.Spoiled[c.ID]
+	_, ticked := l.Plan.Progress.Cut[c.ID]
+	c.Total, c.Done = c.Count*l.Plan.Copies+c.Spoiled, c.Had || ticked
+	switch {
+	case c.Shape != "":
+	case w == h:
+		c.Shape = "square"
+	default:
+		c.Shape = "rectangle"
+	}
+	l.Cuts = append(l.Cuts, c)
+	return c.ID
+}
+
+// asCut is the size of a cut: one that is ticked off stays as it was cut, whatever was
+// measured or changed since, and what that means is said.
+func (l *List) asCut(c Cut) sum.Size {
+	was := l.Plan.Progress.Cut[c.ID]
+	if was.Width == 0 || was.Height == 0 { // not ticked off, or nobody wrote it down
+		return c.Size
+	}
+	now := plan.Sized{Width: c.Size.Width.Total(), Height: c.Size.Height.Total()}
+	if now == (plan.Sized{Width: was.Width, Height: was.Height}) {
+		return c.Size
+	}
+	text := l.Plan.Style().Text
+	l.Found.Add(finding.Warn, "cut-stays", c.At,
+		fmt.Sprintf("%s is cut already, %s × %s; as things are it would be %s × %s.", c.Title, text(was.Width), text(was.Height), text(now.Width), text(now.Height)),
+		"Where it is larger, trim it when it is sewn; where it is smaller, take the difference up at the next gate, or cut another one and untick this.")
+	return sum.Size{Width: sum.Of(sum.Measured, "as it was cut", was.Width), Height: sum.Of(sum.Measured, "as it was cut", was.Height)}
+}
+
+// Strips adds a long strip to the list: in one, or joined from equal shorter ones
+// where it is longer than its cloth is wide. Each join takes a seam from both its
+// sides, 0 where edges are only butted. It returns the id and how many there are.
+func (l *List) Strips(may bool, seam length.Length, c Cut) (id string, n int) {
+	cloth, _ := l.Plan.Cloth(c.Cloth)
+	step, text := l.Plan.Habits.Step, l.Plan.Style().Text
+	whole, usable := c.Size.Width.Total(), *cloth.Usable
+	if !may || whole <= usable || usable <= 4*seam || c.Had {
+		return l.Add(c), 1
+	}
+	n = 2
+	for each(whole, seam, n) > usable.Floor(step) {
+		n++
+	}
+	c.Size.Width = sum.Of(sum.Part, fmt.Sprintf("a %s of %s", share[min(n, len(share)-1)], text(whole)), whole.Div(n)).
+		Plus(sum.Seam, "share of the seams between them", each(whole, seam, n)-whole.Div(n)).UpTo(step)
+	how, remedy := "joined", "Put the joins where they show least; a wider cloth needs fewer."
+	if seam == 0 {
+		how, remedy = "butted", "Zigzag the edges to each other, not over each other."
+	}
+	l.Found.Add(finding.Note, "strip-"+how, c.At,
+		fmt.Sprintf("%s is %s long and %s has %s between its selvedges: it is %s from %d strips of %s.", c.Title, text(whole), cloth.Name, text(usable), how, n, text(c.Size.Width.Total())),
+		remedy)
+	c.Title = fmt.Sprintf("%s, %s from %d", c.Title, how, n)
+	c.Count *= n
+	return l.Add(c), n
+}
+
+// each is one of n strips that make up a whole with seams between them.
+func each(whole, seam length.Length, n int) length.Length {
+	return (whole + (2 * seam).Times(n-1)).Div(n)
+}
+
+// share names what one of n equal parts is.
+var share = []string{"", "", "half", "third", "quarter", "fifth", "sixth", "part"}
+
+// Turns reports whether a print looks the same after a quarter turn.
+func Turns(p plan.Print) bool { return p == plan.PlainPrint || p == plan.AllOver }
+
+// Item is what a lay has to know of the cut at a place of the list.
+func (l *List) Item(i int) lay.Item {
+	c := l.Cuts[i]
+	described, _ := l.Plan.Cloth(c.Cloth)
+	return lay.Item{Cut: i, Width: c.Size.Width.Total(), Height: c.Size.Height.Total(), Count: c.Total,
+		MayTurn: c.MayTurn && !c.Centred && Turns(described.Print), Centred: c.Centred, Selvedge: c.Selvedge, Late: c.Late}
+}
+
+// Of is what is cut from the cloth of a letter, as a lay takes it.
+func (l *List) Of(letter string) []lay.Item {
+	var out []lay.Item
+	for i, c := range l.Cuts {
+		if c.Cloth == letter && !c.Had {
+			out = append(out, l.Item(i))
+		}
+	}
+	return out
+}

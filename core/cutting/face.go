@@ -1,0 +1,91 @@
+package cutting
+
+import (
+	"umschlag/core/block"
+	"umschlag/core/cover"
+	"umschlag/core/front"
+	"umschlag/core/panel"
+	"umschlag/core/ref"
+)
+
+// Face cuts the parts of the face of a panel. It returns the ids of the cuts, one for each part, and how
+// many strips a panel of one cloth is joined from. The front of a cushion is no strip that may be joined.
+func (l *List) Face(p panel.Panel) (ids []string, strips int) {
+	piece, seam := p.Piece, l.Plan.Cover.Seam
+	ids, strips = make([]string, len(p.Face.Parts)), 0
+	for i, part := range p.Face.Parts {
+		whole := part.Role == front.Panel
+		c := Cut{About: aboutPart(piece.Name, part), Piece: piece.Name, Part: part.Name, Title: part.Title, Cloth: part.Cloth, Size: part.Size,
+			Count: part.Count * piece.Count, MayTurn: !whole || piece.Strip, At: p.Path + "/face", Shape: shapeOf(piece, part),
+			Gives: part.Gives, Patches: part.Patches * piece.Count, Finished: part.Finished, Had: part.Had, Line: part.Line, Centred: l.centred(piece.Name, part)}
+		if part.Ref.Role == ref.Panel && part.In == "" && !part.Had {
+			c.Title = piece.Title
+			if c.Had = piece.Had; c.Had {
+				c.Title += ", cut already"
+			}
+		}
+		if whole {
+			ids[i], strips = l.Strips(piece.Strip, seam, c)
+		} else {
+			ids[i] = l.part(&p.Face.Parts[i], c)
+		}
+	}
+	return ids, strips
+}
+
+// part cuts a part of a face; a strip longer than its cloth is wide is joined, where
+// its print may be turned with it.
+func (l *List) part(p *front.Part, c Cut) string {
+	described, _ := l.Plan.Cloth(c.Cloth)
+	upright := c.Size.Height.Total() > c.Size.Width.Total()
+	if p.Role == front.Backing {
+		c.Layer, c.MayTurn = Lining, false
+	}
+	if p.Role == front.Gathered { // a join is lost in the gathers
+		c.MayTurn = false
+		id, n := l.Strips(true, l.Plan.Cover.Seam, c)
+		p.Joined = n
+		return id
+	}
+	if !p.Long() || (upright && !Turns(described.Print)) {
+		return l.Add(c)
+	}
+	if upright && c.Size.Height.Total() > *described.Usable {
+		c.Size.Width, c.Size.Height = c.Size.Height, c.Size.Width
+	}
+	id, n := l.Strips(true, l.Plan.Cover.Seam, c)
+	p.Joined = n
+	return id
+}
+
+// aboutPart is what a part of the face of a piece is about.
+func aboutPart(piece string, p front.Part) ref.About {
+	out := ref.AboutOf(p.Ref)
+	out.Piece, out.Part, out.Ring, out.Paints = piece, p.In, p.Ring, p.Paints
+	return out
+}
+
+// shapeOf is how a part is cut: a panel with rounded or tapered corners by a
+// template, everything else by the ruler.
+func shapeOf(piece cover.Piece, part front.Part) string {
+	if part.Shape == string(block.Square) || part.Shape == string(block.Rect) {
+		return "" // told by its size
+	}
+	if part.Shape != "" {
+		return part.Shape
+	}
+	if piece.Shaped() && part.Role == front.Panel {
+		return "template"
+	}
+	return ""
+}
+
+// centred tells whether a part of a face has its middle on a motif of its cloth.
+func (l *List) centred(piece string, part front.Part) bool {
+	face := l.Plan.Piece(piece).Face
+	if face == nil || !face.Centred || part.Had || part.Role != front.Panel && part.Role != front.Patch {
+		return false
+	}
+	c, _ := l.Plan.Cloth(part.Cloth)
+	return c.Repeat != nil
+}

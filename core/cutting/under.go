@@ -1,0 +1,184 @@
+package cutting
+
+import (
+	"strings"
+
+	"umschlag/core/applique"
+	"umschlag/core/back"
+	"umschlag/core/cover"
+	"umschlag/core/finding"
+	"umschlag/core/fitting"
+	"umschlag/core/layers"
+	"umschlag/core/plan"
+	"umschlag/core/ref"
+	"umschlag/core/sample"
+	"umschlag/core/sum"
+)
+
+// Stack is what lies under a panel.
+type Stack struct {
+	Piece string
+	// Edge tells the two pieces of a back apart.
+	Edge      string
+	Chain     layers.Chain
+	Count     int
+	At, Waits string
+	// Late is cut when the front is measured.
+	Late bool
+	// Strip allows it to be joined from shorter ones.
+	Strip bool
+}
+
+// Under adds the batting, the lining and what is ironed on of a panel.
+func (l *List) Under(u Stack) {
+	c, step := u.Chain, l.Plan.Habits.Step
+	cut := func(role ref.Role, layer, cloth, title, at string, size sum.Size) Cut {
+		return Cut{About: ref.About{Piece: u.Piece, Role: role, Edge: u.Edge}, Piece: u.Piece, Part: string(role), Title: title, Layer: layer, Cloth: cloth,
+			Size: size, Count: u.Count, MayTurn: true, At: u.At + "/layers/" + at, Waits: u.Waits, Late: u.Late}
+	}
+	if c.Batting != nil {
+		batting := cut(ref.Batting, Batting, c.Batting.Cloth, "Batting", "batting", c.Padding)
+		batting.Count *= c.Batting.Count
+		if c.Batting.Offcuts { // there already, and butted together
+			batting.Title, batting.Had = "Batting, from offcuts", true
+		}
+		l.Strips(u.Strip, 0, batting)
+	}
+	if c.Lining != "" {
+		lining := cut(ref.Lining, Lining, c.Lining, "Lining", "lining", c.Under)
+		lining.MayTurn = u.Strip
+		l.Strips(u.Strip, l.Plan.Cover.Seam, lining)
+	}
+	if c.Stiffener != "" {
+		l.Add(cut(ref.Stiffener, Interfacing, c.Stiffener, "Stiffener", "stiffener", c.Trimmed.Each(l.withoutSeams).UpTo(step)))
+	}
+	if c.Web {
+		l.Add(cut(ref.Web, Web, plan.WebCloth, "Fusible web", "web", c.Top.UpTo(step)))
+	}
+	if c.Grid {
+		l.Add(cut(ref.Grid, Interfacing, plan.GridCloth, "Fusible grid", "grid", c.Top.UpTo(step)))
+	}
+}
+
+// withoutSeams is a size less the seams at both its ends.
+func (l *List) withoutSeams(s sum.Sum) sum.Sum {
+	return s.Plus(sum.Seam, "no seam allowances", -2*l.Plan.Cover.Seam)
+}
+
+// sides are where the pieces of a back lie that are two.
+var sides = map[ref.Role]string{ref.ClosureLeft: "left", ref.ClosureRight: "right"}
+
+// Backing is the back of a cushion as it is cut.
+type Backing struct {
+	Piece cover.Piece
+	// Decided of it, the path where that stands, and the letter of its cloth.
+	Decided     plan.Piece
+	Path, Cloth string
+	Back        back.Back
+	// Waits is the gate it is cut after; empty when it is measured. Off tells that the front was, and is
+	// of another size than planned.
+	Waits   string
+	Off     bool
+	Samples sample.Shelf
+}
+
+// Back cuts each back piece, with what quilting needs when it is quilted. It returns the chain of each
+// that has one, by its place among the pieces.
+func (l *List) Back(b Backing) map[int]layers.Chain {
+	chains := map[int]layers.Chain{}
+	shape := ""
+	if b.Piece.Shaped() {
+		shape = "template" // the front itself, laid on them
+	}
+	for i, p := range b.Back.Panels {
+		c := Cut{About: ref.About{Piece: "back", Role: p.Role}, Piece: "back", Part: p.Name, Title: p.Title, Cloth: b.Cloth, Size: p.Size, Count: p.Count,
+			At: b.Path + "/face", Waits: b.Waits, Late: true, Shape: shape}
+		if p.Small || p.Lining {
+			c.Shape, c.MayTurn = "", p.Small
+			if own := b.Decided.Layers; p.Lining && own != nil && own.Lining != "" {
+				c.Cloth, c.Layer, c.At = own.Lining, Lining, b.Path+"/layers/lining"
+			}
+			l.Add(c)
+			continue
+		}
+		chain, said := layers.Of(b.Path, b.Decided, p.Size, l.Plan.Habits.Step, b.Samples)
+		*l.Found = append(*l.Found, said...)
+		chains[i] = chain
+		c.Size = chain.Top.UpTo(l.Plan.Habits.Step)
+		c.Selvedge = p.Selvedge && c.Size.Width.Total() == p.Size.Width.Total()
+		l.Add(c)
+		if !l.Plan.Back.Lined { // a full lining takes the place of one under each piece
+			l.Under(Stack{Piece: "back", Edge: sides[p.Role], Chain: chain, Count: p.Count, At: b.Path, Waits: b.Waits, Late: true})
+		}
+		if b.Off {
+			l.cutEarly(c, p)
+		}
+	}
+	return chains
+}
+
+// cutEarly finds a piece of the back that is cut, where the measured front wants another size.
+func (l *List) cutEarly(c Cut, p back.Panel) {
+	if _, ticked := l.Plan.Progress.Cut[c.About.Ref(ref.Cut).String()]; !ticked {
+		return
+	}
+	text := l.Plan.Style().Text
+	l.Found.Add(finding.Warn, "back-cut-early", "/back",
+		p.Title+" is ticked as cut, and the measured front wants "+text(p.Size.Width.Total())+" × "+text(p.Size.Height.Total())+".",
+		"Measure the piece: trim it, or ease it in, or use one of the remedies at the gate.")
+}
+
+// Fitting adds the parts of a fitting of a cloth, and what lies inside them.
+func (l *List) Fitting(f fitting.Fitted, cloth string) {
+	for i, part := range f.Parts {
+		c := Cut{About: ref.About{Of: l.Plan.Fittings[f.Index].Key, Role: ref.FittingPart, No: i + 1}, Piece: f.On, Part: part.Title, Title: f.Title + part.Adds,
+			Cloth: cloth, Size: part.Size, Count: part.Count, MayTurn: true, At: finding.Path("fittings", f.Index)}
+		l.Add(c)
+		l.within(f, part, c)
+	}
+}
+
+// within adds what lies inside a part of a fitting.
+func (l *List) within(f fitting.Fitted, part fitting.Part, outer Cut) {
+	if f.Layers == nil {
+		return
+	}
+	add := func(layer, cloth, title string, size sum.Size, count int) {
+		c := outer
+		c.At += "/layers"
+		c.About.Layer, c.Part, c.Layer, c.Cloth, c.Title, c.Size, c.Count = layer, layer, layer, cloth, title+" of the "+strings.ToLower(f.Title), size, count
+		l.Add(c)
+	}
+	if b := f.Layers.Batting; b != nil && b.Count > 0 {
+		add(Batting, b.Cloth, "Batting", part.Inside.UpTo(l.Plan.Habits.Step), outer.Count*b.Count)
+	}
+	if f.Layers.Lining != "" {
+		add(Lining, f.Layers.Lining, "Lining", outer.Size, outer.Count)
+	}
+}
+
+// Shapes adds what shapes laid on a piece are cut from, twins that are alike together, and their web.
+func (l *List) Shapes(piece cover.Piece, laid []applique.Layer) {
+	for i, s := range laid {
+		if s.Line() {
+			continue
+		}
+		if i > 0 && s.Twin && s.SameTemplate(laid[i-1].Placed) {
+			continue // cut with the first of the two
+		}
+		count := piece.Count
+		if i+1 < len(laid) && laid[i+1].Twin && !s.Twin && s.SameTemplate(laid[i+1].Placed) {
+			count *= 2
+		}
+		described, _ := l.Plan.Cloth(s.Shape.Cloth)
+		c := Cut{About: ref.About{Piece: piece.Name, Of: s.Key, Twin: s.Twin, Role: ref.Shape}, Piece: piece.Name, Part: "shape", Title: s.Title,
+			Cloth: s.Shape.Cloth, Size: s.Cut().UpTo(l.Plan.Habits.Step), Count: count, At: s.About, Shape: "template",
+			MayTurn: described.Print != plan.OneWay, LaidOn: true, Path: s.Template().InMillimetres().Text(), Inset: s.Inset()}
+		l.Add(c)
+		if s.Fused() {
+			c.About.Role = ref.WebOfShape
+			c.Part, c.Layer, c.Cloth, c.Title, c.Shape, c.Path, c.MayTurn = "web", Web, plan.WebCloth, "Web for “"+s.Title+"”", "", "", true
+			l.Add(c)
+		}
+	}
+}

@@ -1,0 +1,220 @@
+// Package panel makes one piece of a cover from what is decided of it: its face, what lies under it,
+// what quilting takes, how it is pressed and quilted, and what is laid on it.
+package panel
+
+import (
+	"fmt"
+	"math"
+	"strings"
+
+	"umschlag/core/applique"
+	"umschlag/core/cover"
+	"umschlag/core/finding"
+	"umschlag/core/front"
+	"umschlag/core/layers"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/press"
+	"umschlag/core/quilt"
+	"umschlag/core/ref"
+	"umschlag/core/sample"
+	"umschlag/core/sum"
+)
+
+// Panel is one piece as it is made.
+type Panel struct {
+	// Piece of the cover, what is decided of it, and the path where that stands in the plan.
+	Piece   cover.Piece
+	Decided plan.Piece
+	Path    string
+	Face    front.Face
+	Chain   layers.Chain
+	// Body is the piece with the edges its face is made with, and Across and Up what the top has
+	// beyond it on each side.
+	Body       cover.Piece
+	Across, Up length.Length
+	// Ways are its colourways as they would lie.
+	Ways []Way
+	// Pressed is where the allowances of the face lie, Pattern its quilting as it is sewn, and Applied
+	// the shapes laid on it.
+	Pressed press.Plan
+	Pattern quilt.Pattern
+	Applied []applique.Layer
+}
+
+// Way is a face in other cloths.
+type Way struct {
+	Key  ref.Key
+	Name string
+	Face front.Face
+}
+
+// Order is what a piece is made for: a settled plan, and the samples of the workshop.
+type Order struct {
+	Plan    plan.Plan
+	Samples sample.Shelf
+}
+
+// Of makes a piece of the cover. Where it cannot be made the findings have a stop, and the panel is empty.
+func (o Order) Of(piece cover.Piece) (Panel, finding.List) {
+	p := o.Plan
+	q := p.Piece(piece.Config)
+	path := Path(p, piece.Config)
+	decided, body := o.Face(q), piece
+	var found finding.List
+	if decided.Kind != plan.PlainFace {
+		body, found = o.pieced(piece, path)
+	}
+	trimmed := body.Trimmed(piece.Finished)
+	chain, said := layers.Of(path, q, trimmed, p.Habits.Step, o.Samples)
+	found = append(found, said...)
+	order := front.Order{Face: decided, Path: path + "/face", Finished: piece.Finished, Trimmed: trimmed, Top: chain.Top,
+		Seam: p.Cover.Seam, Left: body.Edges.Left.Width, Above: body.Edges.Top.Width,
+		TakeAcross: chain.TakeUp.Across, TakeUp: chain.TakeUp.Along, Margin: chain.Margin, Absorb: q.Absorb,
+		Centre: o.centre(piece.Name), Step: p.Habits.Step, Style: p.Style(), Usable: o.usable,
+		Triangles: p.Habits.Triangles, Strips: p.Habits.Strips}
+	face, said := front.Build(order)
+	found = append(found, said...)
+	if found.Stopped() {
+		return Panel{}, found
+	}
+	// The face knows how its parts make up the size; from here on they are its sum.
+	trimmed = body.Trimmed(face.Finished)
+	if differs(face.Finished, piece.Finished) {
+		chain = chain.SewnAs(trimmed, face.Sewn, q.Layers, p.Habits.Step)
+	} else {
+		chain, _ = layers.Of(path, q, trimmed, p.Habits.Step, o.Samples)
+	}
+	out := Panel{Piece: piece, Decided: q, Path: path, Face: face, Chain: chain, Body: body,
+		Across: (chain.Top.Width.Total() - trimmed.Width.Total()) / 2,
+		Up:     (chain.Top.Height.Total() - trimmed.Height.Total()) / 2}
+	out.Chain.Trimmed = piece.Trimmed(face.Finished)
+	out.Ways = o.ways(order)
+	out.Applied = applique.Lay(face.Applied)
+	out.Pattern = quilt.Of(quilt.Order{Quilting: q.Quilting, Width: face.Finished.Width.Total(), Height: face.Finished.Height.Total(),
+		Left: body.Edges.Left.Width + out.Across, Above: body.Edges.Top.Width + out.Up,
+		Wide: chain.Top.Width.Total(), High: chain.Top.Height.Total(), Seams: face.Seams})
+	found = append(found, o.nearSeams(out)...)
+	found = append(found, o.bulky(out)...)
+	out.Pressed = press.Of(press.Order{Face: face, School: p.Habits.Press, Quilted: q.Quilted(), Tone: o.tone})
+	return out, found
+}
+
+func differs(a, b sum.Size) bool {
+	return a.Width.Total() != b.Width.Total() || a.Height.Total() != b.Height.Total()
+}
+
+// centre is what is inside the borders of a cushion's front as it was measured.
+func (o Order) centre(piece string) plan.Sized {
+	_, m, ok := o.Plan.MeasuredAt(ref.FrontPieced)
+	if !ok || piece != "front" || o.Plan.Cover.Kind != plan.Cushion {
+		return plan.Sized{}
+	}
+	return plan.Sized{Width: m.Width, Height: m.Height}
+}
+
+// ways lays the colourways of a face; one that cannot be laid is left out, and its face
+// says why when it is chosen.
+func (o Order) ways(order front.Order) []Way {
+	var out []Way
+	for _, c := range order.Face.Colourways {
+		other := order
+		other.Face = o.clothed(c.Face)
+		face, found := front.Build(other)
+		if !found.Stopped() {
+			out = append(out, Way{Key: c.Key, Name: c.Name, Face: face})
+		}
+	}
+	return out
+}
+
+// pieced is the piece with the edges a face of patches is made with.
+func (o Order) pieced(piece cover.Piece, path string) (cover.Piece, finding.List) {
+	var found finding.List
+	body, ok := piece.Pieced(o.Plan.Cover.Seam)
+	if !ok {
+		found.Add(finding.Stop, "face-edge", path+"/face/kind",
+			fmt.Sprintf("The patches of the %s have a seam of %s all round, less than its hem takes.", piece.Name, o.Plan.Style().Text(o.Plan.Cover.Seam)),
+			"Bind the edge, turn a hem no deeper than the seam, or give the piece a plain face.")
+	}
+	return body, found
+}
+
+// usable is how wide a cloth is between its selvedges.
+func (o Order) usable(cloth string) length.Length {
+	described, _ := o.Plan.Cloth(cloth)
+	return *described.Usable
+}
+
+// tone is how light the ground of a cloth is, where its picture has one.
+func (o Order) tone(letter string) (float64, bool) {
+	c, _ := o.Plan.Cloth(letter)
+	return c.Swatch.Tone()
+}
+
+// nearSeams finds families of lines that run beside a seam.
+func (o Order) nearSeams(p Panel) finding.List {
+	var found finding.List
+	text := o.Plan.Style().Text
+	for _, c := range p.Pattern.Near {
+		found.Add(finding.Note, "quilting-beside", fmt.Sprintf("%s/quilting/lines/%d", p.Path, c.Family),
+			fmt.Sprintf("Lines run %s beside seams, on the ridge of the allowances.", text(c.Off)),
+			fmt.Sprintf("Shift them by %s to lie in the seams, or press those seams open.", text(c.Shift.Abs())))
+	}
+	return found
+}
+
+// bulky finds a stack that takes more of the inside of a hood than its ease gives.
+func (o Order) bulky(p Panel) finding.List {
+	var found finding.List
+	object, e, thick := o.Plan.Object.Kind, o.Plan.Cover.Ease, p.Chain.Thick
+	ease := min(e.Length, e.Depth)
+	if object == plan.Book {
+		ease = e.Wrap
+	}
+	if (object != plan.Box && object != plan.Book) || o.Plan.Cover.Bulk > 0 || 2*thick <= ease || thick <= length.Millimetre {
+		return nil // one cloth and its lining are no bulk
+	}
+	text := o.Plan.Style().Text
+	found.Add(finding.Note, "bulk", p.Path+"/layers",
+		fmt.Sprintf("The stack is about %s thick and takes %s from the inside; the ease is %s.", text(thick), text(2*thick), text(ease)),
+		fmt.Sprintf("Type %s as the bulk of the stack, or give more ease.", text(thick.Ceil(o.Plan.Habits.Step))))
+	return found
+}
+
+// Conflicts are the points, in nanometres, at which two allowances lie to the same side and do not lock.
+func (p Panel) Conflicts() [][2]int64 {
+	var out [][2]int64
+	seen := map[[2]int64]bool{}
+	for _, c := range p.Pressed.Conflicts {
+		at := [2]int64{int64(math.Round(c.X)), int64(math.Round(c.Y))}
+		if !seen[at] {
+			seen[at] = true
+			out = append(out, at)
+		}
+	}
+	return out
+}
+
+// Unlocked notes where two allowances do not lock.
+func (p Panel) Unlocked() finding.List {
+	n := len(p.Conflicts())
+	if n == 0 {
+		return nil
+	}
+	at := fmt.Sprintf("%d places", n)
+	if n == 1 {
+		at = "one place"
+	}
+	var found finding.List
+	found.Add(finding.Note, "press-conflict", p.Path+"/face",
+		fmt.Sprintf("At %s on the %s two seam allowances lie to the same side where they meet, and do not lock.", at, strings.ToLower(p.Piece.Title)),
+		"Press one of the two open there; the pressing plan marks the places.")
+	return found
+}
+
+// Surplus is what the face of the piece has beyond an open edge, to be trimmed off.
+func (p Panel) Surplus() length.Length {
+	own, body := p.Piece.Edges, p.Body.Edges
+	return max(body.Bottom.Width-own.Bottom.Width, body.Top.Width-own.Top.Width)
+}

@@ -1,0 +1,174 @@
+package show
+
+import (
+	"math"
+
+	"umschlag/core/answer"
+	"umschlag/core/edging"
+	"umschlag/core/front"
+	"umschlag/core/lay"
+	"umschlag/core/plan"
+	"umschlag/core/ref"
+	"umschlag/core/supply"
+)
+
+// cuts tells all that is cut, each with its sum.
+func cuts(t *teller) {
+	for _, c := range t.List.Cuts {
+		out := answer.Cut{ID: c.ID, About: c.About, Piece: c.Piece, Part: c.Part, Title: c.Title, Layer: c.Layer, Cloth: c.Cloth, Shape: c.Shape,
+			Width: t.l(c.Size.Width.Total()), Height: t.l(c.Size.Height.Total()), Count: c.Count, Total: c.Total, Gives: c.Gives, Patches: c.Patches, As: c.Finished,
+			Waits: c.Waits, Centred: c.Centred, Selvedge: c.Selvedge, Spoiled: c.Spoiled, Done: c.Done}
+		if c.Line != nil {
+			out.Line = answer.Vertices(c.Line)
+		}
+		if c.Path != "" {
+			out.Path, out.Mirrored, out.Inset = c.Path, c.Inset > 0, int64(c.Inset)
+		}
+		t.explain(c.ID, c.Size)
+		t.out.Cuts = append(t.out.Cuts, out)
+	}
+}
+
+// fittings tells what is sewn onto the pieces, in its places.
+func fittings(t *teller) {
+	for _, f := range t.Fittings {
+		out := answer.Fitting{Index: f.Index, Key: t.Plan.Fittings[f.Index].Key, Title: f.Title, On: f.On, Boxes: []answer.Box{}, Round: f.Round, Lines: []answer.Line{},
+			From:  answer.Distances{Left: t.l(f.From.Left), Right: t.l(f.From.Right), Top: t.l(f.From.Top), Bottom: t.l(f.From.Bottom)},
+			Check: f.Check, Fixing: f.Fixing}
+		for _, l := range f.Lines {
+			out.Lines = append(out.Lines, answer.Line{X1: int64(l.X1), Y1: int64(l.Y1), X2: int64(l.X2), Y2: int64(l.Y2)})
+		}
+		for _, b := range f.Boxes {
+			out.Boxes = append(out.Boxes, answer.Box{X: int64(b.X), Y: int64(b.Y), Width: int64(b.Width), Height: int64(b.Height)})
+		}
+		t.out.Fittings = append(t.out.Fittings, out)
+		if f.Buttons > 0 {
+			t.out.Counts["buttons"] += f.Buttons
+		}
+	}
+}
+
+// strips tells how the strips of edgings lie on their cloth.
+func strips(t *teller) {
+	for _, e := range t.Edges.Strips {
+		t.explainSum(e.What+".strip", e.Width)
+		t.out.Counts[e.What+" strips"] = len(e.Yield.Strips)
+		t.out.Strips = append(t.out.Strips, stripsOf(t, e))
+	}
+}
+
+func stripsOf(t *teller, e edging.Strips) answer.Strips {
+	y := e.Yield
+	out := answer.Strips{What: e.What, Cut: e.Cut, Bias: e.Bias, Width: t.l(e.Width.Total()), Need: t.l(e.Need.Total()), Joined: t.l(y.Joined), Area: t.l(y.Area),
+		Cloth: answer.Size{Width: t.l(y.Width), Height: t.l(y.Height)}, Lie: []answer.StripLie{}}
+	for _, s := range y.Strips {
+		lie := answer.StripLie{Length: t.l(s.Length), Corners: []answer.Point{}}
+		for _, p := range s.Corners {
+			lie.Corners = append(lie.Corners, answer.Point{X: int64(math.Round(p.X)), Y: int64(math.Round(p.Y))})
+		}
+		out.Lie = append(out.Lie, lie)
+	}
+	return out
+}
+
+// pad tells what fills a pad that is made at home.
+func pad(t *teller) {
+	if p := t.Pad; p != nil {
+		t.out.Fibre = &answer.Fibre{Gate: ref.PadFilled.String(), Least: p.Least, Most: p.Most, Weighed: p.Weighed}
+	}
+}
+
+// cloths tells every cloth with its lay.
+func cloths(t *teller) {
+	for _, c := range t.Cloths {
+		out := answer.ClothNeed{Cloth: c.Letter, Name: c.Name, Length: t.l(c.Lay.Length), Need: t.l(c.Wanted), Buy: t.l(c.Buy), BuyText: t.style.Yards(c.Buy), Short: t.l(c.Short),
+			Lay: layOf(t, c.Lay), Odd: oddLays(t, c.Odd), Done: c.Done, Returned: c.Returned, Sought: c.Sought, InCupboard: c.InCupboard}
+		if c.Have != nil {
+			have := t.l(*c.Have)
+			out.Have = &have
+		}
+		if c.Kept > 0 || c.KeptOdd > 0 {
+			out.Kept = &answer.Kept{Length: t.l(c.Kept), Odd: c.KeptOdd}
+		}
+		t.out.Cloths = append(t.out.Cloths, out)
+	}
+}
+
+func oddLays(t *teller, odd []supply.Odd) []answer.OddLay {
+	out := []answer.OddLay{}
+	for _, o := range odd {
+		out = append(out, answer.OddLay{Width: t.l(o.Size.Width), Length: t.l(o.Size.Length), Count: o.Count, Lay: layOf(t, o.Lay)})
+	}
+	return out
+}
+
+func layOf(t *teller, l lay.Lay) answer.Lay { return answer.ShowLay(l, t.style) }
+
+// counts names how many there are of what has to be counted.
+func counts(t *teller) {
+	for _, c := range t.out.Cuts {
+		t.out.Counts["pieces to cut"] += c.Count
+	}
+	for _, p := range t.Panels {
+		countFace(t, p.Face, p.Piece.Count)
+	}
+	if t.Plan.Cover.Kind == plan.Cushion {
+		if rings := t.Panels[0].Face.Rings; rings > 0 {
+			t.out.Counts["border strips"] = 4 * rings
+		}
+		return
+	}
+	t.out.Counts["pieces"] = 0
+	for _, p := range t.Cover.Pieces {
+		t.out.Counts["pieces"] += p.Count
+	}
+}
+
+// countFace counts what a face is made of, for as many pieces as have it.
+func countFace(t *teller, f front.Face, pieces int) {
+	add := func(name string, n int) {
+		if n > 0 {
+			t.out.Counts[name] += n * pieces
+		}
+	}
+	for _, g := range f.Grids {
+		add("patches", g.Patches)
+		if len(g.Laid) > 1 || g.Columns > 1 {
+			add("rows", g.Rows)
+		}
+		if g.Blocks {
+			blocks := 0
+			for _, row := range g.Laid {
+				blocks += len(row)
+			}
+			add("blocks", blocks)
+		}
+	}
+	names := map[front.Role]string{front.ShortSash: "short sashes", front.LongSash: "long sashes", front.Post: "posts"}
+	for _, p := range f.Parts {
+		if name := names[p.Role]; name != "" {
+			add(name, p.Count)
+		}
+		if p.Role == front.Setting {
+			name := "side triangles"
+			if p.Ref.Role == ref.SettingCorner {
+				name = "corner triangles"
+			}
+			add(name, p.Patches)
+		}
+	}
+	if w := f.Windows; w != nil {
+		add("ground squares", f.Columns*f.Rows)
+		add("whole windows", w.Whole)
+		add("half windows", w.Half)
+		add("window patches", w.Whole+(w.Half+1)/2)
+		add("points", w.Points)
+		if w.Buttons {
+			add("buttons", w.Points)
+		}
+	}
+	for _, s := range f.Sets {
+		add("segments", s.Segments)
+		add("strip sets", s.Count)
+	}
+}

@@ -1,0 +1,165 @@
+// Package show tells what the stages of a reckoning made: every size as text in the plan's unit and
+// exact, every sum by its name, drawings in nanometres.
+package show
+
+import (
+	"umschlag/core/answer"
+	"umschlag/core/back"
+	"umschlag/core/cover"
+	"umschlag/core/cutting"
+	"umschlag/core/edging"
+	"umschlag/core/finding"
+	"umschlag/core/fit"
+	"umschlag/core/fitting"
+	"umschlag/core/layers"
+	"umschlag/core/length"
+	"umschlag/core/panel"
+	"umschlag/core/plan"
+	"umschlag/core/ref"
+	"umschlag/core/sample"
+	"umschlag/core/sum"
+	"umschlag/core/supply"
+	"umschlag/core/work"
+)
+
+// Panel is a piece with a face, and what it is cut from.
+type Panel struct {
+	panel.Panel
+	// Cuts are the ids of the cuts of its parts, and Strips how many a long one is joined from.
+	Cuts   []string
+	Strips int
+}
+
+// Back is the back of a cushion.
+type Back struct {
+	back.Back
+	Piece cover.Piece
+	// Size it is cut to, Finished on its seam line, and Spare what it has beyond its front on every side
+	// until it is sewn on.
+	Size, Finished sum.Size
+	Spare          length.Length
+	// Cloth of its pieces, Waits the gate they are cut after, and Chains what quilting makes of them.
+	Cloth, Waits string
+	Chains       map[int]layers.Chain
+}
+
+// Result is what the stages made of a settled plan. Where one of them stopped, the later ones made nothing.
+type Result struct {
+	Plan   plan.Plan
+	Cover  cover.Cover
+	Panels []Panel
+	// Front is what the measurement of a cushion's front means, Guide where it is trimmed, and Back what
+	// closes it; nil for other covers.
+	Front *fit.Panel
+	Guide *fit.Guide
+	Back  *Back
+	// List is what is cut, as the lays take it.
+	List     *cutting.List
+	Fittings []fitting.Fitted
+	Edges    edging.Edges
+	Pad      *edging.Pad
+	Cloths   []supply.Cloth
+	Steps    []work.Step
+	// Things are what is bought besides cloth, with how much of it, in the order they come up.
+	Things   []sum.Named
+	Findings finding.List
+	// Cupboard, Notions, Samples and Past are those of the workshop.
+	Cupboard supply.Cupboard
+	Notions  []plan.Notion
+	Samples  sample.Shelf
+	Past     map[string][]float64
+}
+
+// teller writes a result down.
+type teller struct {
+	Result
+	style length.Style
+	out   answer.Reckoning
+}
+
+// Of is the reckoning of a result. A plan that cannot be cut has only its findings and what does not hang
+// on its sizes: half a cutting list is worse than none.
+func Of(r Result) answer.Reckoning {
+	t := &teller{Result: r, style: r.Plan.Style(), out: empty(r.Plan)}
+	t.out.Findings = append(t.out.Findings, r.Findings...)
+	if r.Findings.Stopped() {
+		return t.out
+	}
+	measured(t)
+	pieces(t)
+	cuts(t)
+	things(t)
+	fittings(t)
+	joined(t)
+	strips(t)
+	pad(t)
+	cloths(t)
+	counts(t)
+	steps(t)
+	t.out.Inspections = work.Inspections(r.Plan)
+	cost(t)
+	return t.out
+}
+
+// empty is the reckoning of a plan before anything is made.
+func empty(p plan.Plan) answer.Reckoning {
+	out := answer.Reckoning{Format: answer.Format, Title: p.Title, Closure: p.Back.Closure(), MeasuredFront: measuredFront(p), Slots: slots(p), Starts: startsOn(p), Schools: p.Habits.Chosen(),
+		Pieces: []answer.Piece{}, Cuts: []answer.Cut{}, Lengths: []answer.Notion{}, Joins: []answer.Join{}, Net: [][][]answer.Spot{}, Strips: []answer.Strips{}, Fittings: []answer.Fitting{}, Counts: map[string]int{}, Cloths: []answer.ClothNeed{},
+		Sums: map[string][]answer.Term{}, Steps: []answer.Step{}, Piles: []answer.Pile{}, Remedies: []fit.Remedy{}, Findings: []finding.Finding{}}
+	return out
+}
+
+// slots are the pieces that a plan decides about.
+func slots(p plan.Plan) []answer.Slot {
+	out := []answer.Slot{}
+	for _, s := range cover.Slots(p) {
+		out = append(out, answer.Slot(s))
+	}
+	return out
+}
+
+// measuredFront is the place of the measurement of the front that holds, nil without one.
+func measuredFront(p plan.Plan) *int {
+	i, _, ok := p.MeasuredAt(ref.FrontQuilted, ref.FrontSewn)
+	if !ok {
+		return nil
+	}
+	return &i
+}
+
+func (t *teller) l(l length.Length) answer.L { return answer.Show(l, t.style) }
+
+func (t *teller) size(s sum.Size) answer.Size {
+	return answer.Size{Width: t.l(s.Width.Total()), Height: t.l(s.Height.Total())}
+}
+
+// explain keeps the terms of a size under its name.
+func (t *teller) explain(name string, s sum.Size) {
+	t.explainSum(name+".width", s.Width)
+	t.explainSum(name+".height", s.Height)
+}
+
+func (t *teller) explainSum(name string, s sum.Sum) { t.out.Sums[name] = answer.TermsOf(s, t.style) }
+
+// measured tells what the measurement of a front means, and where it is trimmed.
+func measured(t *teller) {
+	if t.Front != nil {
+		t.out.Remedies = append(t.out.Remedies, t.Front.Remedies...)
+	}
+	if g := t.Guide; g != nil {
+		two := func(l [2]length.Length) [2]answer.L { return [2]answer.L{t.l(l[0]), t.l(l[1])} }
+		t.out.Guide = &answer.Guide{Top: two(g.Top), Right: two(g.Right), Bottom: two(g.Bottom), Left: two(g.Left), Fits: g.Fits, Skew: t.l(g.Skew), Off: t.l(g.Off)}
+	}
+}
+
+// things are what is bought, each a length with its sum.
+func things(t *teller) {
+	for _, n := range t.Things {
+		t.out.Lengths = append(t.out.Lengths, t.thing(n))
+		t.explainSum(n.Name, n.Sum)
+	}
+}
+
+func (t *teller) thing(n sum.Named) answer.Notion {
+	return answer.Notion{What: n.Name, Length: t.l(n.Sum.Total())}
+}

@@ -1,0 +1,237 @@
+// Package supply lays what is cut on its cloths: what odd pieces give first, the rest on the length; and
+// sets what there is beside what is needed.
+package supply
+
+import (
+	"fmt"
+	"maps"
+	"slices"
+
+	"umschlag/core/cutting"
+	"umschlag/core/finding"
+	"umschlag/core/lay"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/stock"
+)
+
+// mostPieces is more than anyone lays out at once; it keeps a slip of the pen
+// from becoming an hour's computation.
+const mostPieces = 20_000
+
+// firm is how little a cloth gives, in percent, that needs nothing behind it. Common
+// practice.
+const firm = 5
+
+// Cupboard is what there is of each cloth, by its name, as the cupboard describes it.
+type Cupboard map[string]plan.Cloth
+
+// Cloth is one cloth with its lay.
+type Cloth struct {
+	Letter, Name string
+	Lay          lay.Lay
+	// Odd are the odd pieces that are cut first, alike ones together.
+	Odd []Odd
+	// Wanted is what the lay takes with squaring and shrinkage, Buy that as it is sold, 0 when there is
+	// enough; Have what there is, nil when nobody said, and Short what is missing of it.
+	Wanted, Buy, Short length.Length
+	Have               *length.Length
+	// Done tells that all is cut of it, Returned that what was left over is back in the cupboard, Sought
+	// that a shorter lay was looked for, and InCupboard that it is taken from the cupboard.
+	Done, Returned, Sought, InCupboard bool
+	// Kept is what the cupboard keeps of it for this plan, and KeptOdd how many odd pieces.
+	Kept    length.Length
+	KeptOdd int
+}
+
+// Odd is how many odd pieces of a size, laid out alike.
+type Odd struct {
+	Size  lay.Odd
+	Count int
+	Lay   lay.Lay
+}
+
+// order is what cloths are laid out for.
+type order struct {
+	*cutting.List
+	cupboard Cupboard
+	id       string
+}
+
+// Of lays out all that is cut, cloth by cloth in the order of their letters. id is the plan's in the
+// cupboard: what is kept for others it does not get.
+func Of(cuts *cutting.List, cupboard Cupboard, id string) []Cloth {
+	o := order{List: cuts, cupboard: cupboard, id: id}
+	pieces, letters := 0, map[string]bool{}
+	for _, c := range o.Cuts {
+		if !c.Had {
+			pieces += c.Total
+			letters[c.Cloth] = true
+		}
+	}
+	if pieces > mostPieces {
+		o.Found.Add(finding.Stop, "too-many-pieces", "/copies", fmt.Sprintf("That would be %d pieces to cut.", pieces),
+			fmt.Sprintf("Plan up to %d pieces at once: fewer copies, or larger patches.", mostPieces))
+		return nil
+	}
+	o.judgeCentred()
+	var out []Cloth
+	for _, letter := range slices.Sorted(maps.Keys(letters)) {
+		out = append(out, o.cloth(letter))
+	}
+	return out
+}
+
+// judgeCentred says where a face is to be centred on motifs nobody measured.
+func (o order) judgeCentred() {
+	for _, name := range slices.Sorted(maps.Keys(o.Plan.Pieces)) {
+		face := o.Plan.Piece(name).Face
+		if face == nil || !face.Centred {
+			continue
+		}
+		letters := slices.DeleteFunc(append([]string{face.Cloth}, face.Cloths...), func(letter string) bool { return letter == "" })
+		if len(letters) == 0 || slices.ContainsFunc(letters, func(letter string) bool { c, _ := o.Plan.Cloth(letter); return c.Repeat != nil }) {
+			continue
+		}
+		c, _ := o.Plan.Cloth(letters[0])
+		o.Found.Add(finding.Warn, "repeat-unknown", finding.Path("cloths", letters[0], "repeat"),
+			fmt.Sprintf("Pieces of %s are to be centred on its motif, and nobody said how far it is from one to the next.", c.Name),
+			"Measure from the middle of a motif to the middle of the next, across and along, and say it with the cloth.")
+	}
+}
+
+// On is a cloth as it is laid on.
+func On(c plan.Cloth) lay.Cloth {
+	on := lay.Cloth{Usable: *c.Usable}
+	if c.Repeat != nil {
+		on.Across, on.Along = c.Repeat.Across, c.Repeat.Along
+	}
+	return on
+}
+
+// Stock is what there is of a cloth of a plan: as the plan says, or as the cupboard does.
+func Stock(c plan.Cloth, cupboard Cupboard, id string) (*length.Length, []lay.Odd) {
+	if c.Have != nil || len(c.Odd) > 0 {
+		return stock.Free(c, "")
+	}
+	return stock.Free(cupboard[c.Name], id)
+}
+
+// cloth lays one cloth out: what odd pieces give first, the rest on the length.
+func (o order) cloth(letter string) Cloth {
+	c, described := o.Plan.Cloth(letter)
+	style := o.Plan.Style()
+	if !described {
+		o.Found.Add(finding.Note, "cloth-undescribed", finding.Path("cloths", letter),
+			fmt.Sprintf("Cloth %s is not described; it is taken as plain, with %s between the selvedges.", letter, style.Text(*c.Usable)),
+			"Say how wide it is and how it is printed.")
+	}
+	on := On(c)
+	have, odd := Stock(c, o.cupboard, o.id)
+	returned := slices.Contains(o.Plan.Progress.Returned, letter)
+	if returned { // it was cut from what the cupboard held then
+		have, odd = nil, nil
+	}
+	fromOdd, rest := lay.FromOdd(o.List.Of(letter), on, odd)
+	laid, over := o.laid(letter, rest, on)
+	for i, cut := range o.Cuts {
+		if slices.Contains(over, i) {
+			*o.Found = append(*o.Found, lay.TooWide(cut.At, cut.Title, c.Name, cut.Size.Width.Total(), *c.Usable, style))
+		}
+	}
+	o.stretches(letter, c)
+	out := Cloth{Letter: letter, Name: c.Name, Lay: laid, Odd: together(fromOdd, odd), Wanted: lay.Need(laid, c.Shrink/100), Have: have,
+		Done: o.allCutOf(letter), Sought: len(o.Plan.Lays[letter].Way) > 0, Returned: returned}
+	held, there := o.cupboard[c.Name]
+	out.InCupboard = there && c.Have == nil && len(c.Odd) == 0
+	if o.id != "" {
+		out.Kept, out.KeptOdd = stock.Holds(held, o.id)
+	}
+	o.amounts(&out)
+	return out
+}
+
+// amounts sets what there is beside what is needed. What is cut already is not short.
+func (o order) amounts(out *Cloth) {
+	style := o.Plan.Style()
+	buy := lay.Buy(out.Wanted, o.Plan.Units)
+	switch {
+	case out.Done || out.Have != nil && *out.Have >= out.Wanted:
+		buy = 0
+	case out.Have != nil:
+		out.Short = out.Wanted - *out.Have
+		o.Found.Add(finding.Warn, "cloth-short", finding.Path("cloths", out.Letter, "have"),
+			fmt.Sprintf("There are %s of %s, and %s are needed: %s short.", style.Text(*out.Have), out.Name, style.Text(out.Wanted), style.Text(out.Short)),
+			fmt.Sprintf("Buy %s in one piece, or use another cloth where it does not show.", style.Yards(buy)))
+	}
+	out.Buy = buy
+}
+
+// laid is the lay of what is cut from the length, of the plan's school; a lay that was
+// sought and found stays the shortest.
+func (o order) laid(letter string, items []lay.Item, on lay.Cloth) (lay.Lay, []int) {
+	if o.Plan.Habits.Lay == plan.TemplateLays {
+		return lay.Freely(items, on)
+	}
+	laid, over := lay.Of(items, on)
+	if way := o.Plan.Lays[letter].Way; len(way) > 0 {
+		if sought := lay.Along(items, on, way); sought.Better(laid) {
+			laid = sought
+		}
+	}
+	return laid, over
+}
+
+// stretches says that a cloth that can be pulled wants something firm behind it.
+func (o order) stretches(letter string, c plan.Cloth) {
+	if held, known := o.cupboard[c.Name]; known && c.Stretch == 0 {
+		c.Stretch = held.Stretch
+	}
+	if c.Stretch < firm {
+		return
+	}
+	for _, cut := range o.Cuts {
+		q := o.Plan.Piece(cut.Piece)
+		if cut.Cloth != letter || cut.Layer != cutting.Outer || q.Layers != nil && (q.Layers.Lining != "" || q.Layers.Stiffener != "") {
+			continue
+		}
+		o.Found.Add(finding.Warn, "cloth-stretches", finding.Path("cloths", letter, "stretch"),
+			fmt.Sprintf("%s can be pulled %g %% longer, and nothing firm lies behind it: pieces come out of shape.", c.Name, c.Stretch),
+			"Line it with a firm cloth, or iron a stiffener behind it, before it is cut.")
+		return
+	}
+}
+
+// allCutOf reports whether everything that is cut from a cloth is cut.
+func (o order) allCutOf(letter string) bool {
+	return !slices.ContainsFunc(o.Cuts, func(c cutting.Cut) bool { return c.Cloth == letter && !c.Done })
+}
+
+// together are the lays of the odd pieces that are cut, alike ones in one.
+func together(laid []lay.OnOdd, odd []lay.Odd) []Odd {
+	var out []Odd
+	var last lay.Lay
+	for i, one := range laid {
+		if i > 0 && laid[i-1].Odd == one.Odd && slices.Equal(last.Placed, one.Lay.Placed) {
+			out[len(out)-1].Count++
+			continue
+		}
+		last = one.Lay
+		out = append(out, Odd{Size: odd[one.Odd], Count: 1, Lay: one.Lay})
+	}
+	return out
+}
+
+// Alone is the length of the cloth of a letter that the pieces of one kind in one cover take by themselves.
+func Alone(cuts *cutting.List, letter string, kind func(cutting.Cut) bool) length.Length {
+	cloth, _ := cuts.Plan.Cloth(letter)
+	var items []lay.Item
+	for _, item := range cuts.Of(letter) {
+		if cut := cuts.Cuts[item.Cut]; kind(cut) {
+			item.Count = cut.Count
+			items = append(items, item)
+		}
+	}
+	laid, _ := lay.Of(items, lay.Cloth{Usable: *cloth.Usable})
+	return laid.Length
+}
