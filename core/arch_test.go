@@ -17,7 +17,7 @@ import (
 // rooms lists the packages from the bottom up: each may import those above it
 // in this list and no other.
 var rooms = []string{
-	"seeded", "core/ref", "core/length", "core/outline", "core/sum", "core/finding", "core/machine", "core/plan", "core/place", "core/shape", "core/applique", "core/cover", "core/fold", "core/block", "core/gridfit", "core/front", "core/press", "core/quilt", "core/takeup", "core/sample", "core/layers", "core/back", "core/edge", "core/fitting", "core/lay", "core/stock", "core/shopping", "core/costing", "core/schedule", "core/practice",
+	"seeded", "core/ref", "core/kind", "core/length", "core/outline", "core/sum", "core/finding", "core/machine", "core/plan", "core/place", "core/shape", "core/applique", "core/cover", "core/fold", "core/block", "core/gridfit", "core/front", "core/press", "core/quilt", "core/takeup", "core/sample", "core/layers", "core/back", "core/edge", "core/fitting", "core/lay", "core/stock", "core/shopping", "core/costing", "core/schedule", "core/practice",
 	"core/outlook", "core/panel", "core/begin", "core/move", "core/cutting", "core/work", "core/fit", "core/edging", "core/supply", "core/answer", "core/show", "core/reckon", "core/compare", "core/spoil", "core/remedy", "anyplan",
 	"format/planfile", "format/drawing", "format/svgfile", "format/dxf", "format/hpgl", "format/printpack", "format/sharepage", "format/workshopfile", "format/cupboardcsv", "format/listcsv", "format/photo", "format/ics", "device", "device/standin", "device/bench", "store", "demo", "web", "cmd/schema", "cmd/lays", "cmd/same", "cmd/umschlag",
 }

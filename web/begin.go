@@ -24,6 +24,8 @@ type StartsView struct {
 	// Fittings of each kind as they begin, in the notation of plan files; every key
 	// but kind, style and count is a size to be decided.
 	Fittings []json.RawMessage `json:"fittings"`
+	// Padded are the kinds of fittings that something can lie inside of.
+	Padded []string `json:"padded"`
 	// Panels that are there already, one of each kind, and a sample of gathers.
 	Panels []json.RawMessage `json:"panels"`
 	Sample json.RawMessage   `json:"sample"`
@@ -124,6 +126,9 @@ func (s *server) starts(c *echo.Context) error {
 			return err
 		}
 		out.Fittings = append(out.Fittings, doc)
+		if k, _ := plan.FittingKinds.Of(string(f.Kind)); k.Padded {
+			out.Padded = append(out.Padded, string(f.Kind))
+		}
 	}
 	for _, f := range st.Panels {
 		doc, err := json.Marshal(planfile.Part(f, unit))

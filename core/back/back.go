@@ -2,13 +2,15 @@
 // bought for them, and how they are made up. A back is reckoned from the front as it
 // really is, planned or measured.
 //
-// A closure is one builder in this package and one line in builders.
+// A kind of back is one function in Kinds.
 package back
 
 import (
+	"cmp"
 	"fmt"
 
 	"umschlag/core/finding"
+	"umschlag/core/kind"
 	"umschlag/core/length"
 	"umschlag/core/machine"
 	"umschlag/core/plan"
@@ -75,6 +77,45 @@ type Making struct {
 	Role                               ref.Role
 	Title, Text, Press, Check, Caution string
 	Machine                            machine.SetUp
+	// Stack is what lies on what, from below, and Turned tells that the wrong side is worked at.
+	Stack  []Sheet
+	Turned bool
+}
+
+// Sheet is one layer of what is worked at.
+type Sheet struct {
+	What string
+	Lies Lies
+	Of   Cloth
+}
+
+// Lies is which side of a sheet is seen; empty where it makes no difference.
+type Lies string
+
+// The ways a sheet lies.
+const (
+	RightUp Lies = "right"
+	WrongUp Lies = "wrong"
+)
+
+// Cloth is what a sheet is of: the cloth of the back, its lining, or nothing that is said.
+type Cloth int
+
+// The cloths.
+const (
+	NoCloth Cloth = iota
+	BackCloth
+	LiningCloth
+)
+
+// onPiece is a back piece, its right side up, with something on it.
+func onPiece(top Sheet) []Sheet {
+	return []Sheet{{What: "back piece", Lies: RightUp, Of: BackCloth}, top}
+}
+
+// turnedPiece is a back piece, its wrong side up, with a part of it folded over.
+func turnedPiece(over string) []Sheet {
+	return []Sheet{{What: "back piece", Lies: WrongUp, Of: BackCloth}, {What: over, Lies: RightUp, Of: BackCloth}}
 }
 
 // hemming is how the machine is set up for hems of one or two layers.
@@ -102,6 +143,8 @@ type Back struct {
 	Turned string
 	// Gap is left in the last seam, 0 where none has to.
 	Gap length.Length
+	// About is the decision its opening follows from; empty where it is the kind of back itself.
+	About string
 }
 
 // Order is what a closure is reckoned from.
@@ -120,19 +163,22 @@ type Order struct {
 	Style length.Style
 }
 
-var builders = map[plan.BackKind]func(Order) (Back, finding.List){
-	plan.Envelope:   envelope,
-	plan.FoldedBack: folded,
-	plan.Lapped:     lapped,
-	plan.Buttoned:   buttoned,
-	plan.Tied:       tied,
-	plan.Zip:        zip,
-	plan.SewnShut:   sewnShut,
+// Kinds make the kinds of backs from the front, by their words in the plan.
+var Kinds kind.Set[func(Order) (Back, finding.List)]
+
+func init() {
+	Kinds.Add("envelope", envelope)
+	Kinds.Add("folded", folded)
+	Kinds.Add("lapped", lapped)
+	Kinds.Add("buttons", buttoned)
+	Kinds.Add("ties", tied)
+	Kinds.Add("zip", zip)
+	Kinds.Add("sewn", sewnShut)
 }
 
 // Build reckons the closure.
 func Build(o Order) (Back, finding.List) {
-	build, ok := builders[o.Plan.Kind]
+	build, ok := Kinds.Of(string(o.Plan.Kind))
 	if !ok {
 		var found finding.List
 		found.Add(finding.Stop, "back-kind", "/back/kind", fmt.Sprintf("There is no back of the kind %q.", o.Plan.Kind), "Choose an envelope.")
@@ -162,19 +208,11 @@ func (o Order) passes(b Back) finding.List {
 	side := min(o.Pad.Width, o.Pad.Height)
 	need := length.FromFloat(least*side.Float()) + o.Pad.Thickness
 	if got := b.Opening.Total(); side > 0 && got < need {
-		found.Add(finding.Warn, "opening-small", o.about(),
+		found.Add(finding.Warn, "opening-small", cmp.Or(b.About, "/back/kind"),
 			fmt.Sprintf("The opening is %s, and a %s pad of %s wants about %s.", o.text(got), o.Pad.Fill, o.text(side), o.text(need)),
 			"Make the opening longer, or choose a back that opens along its whole side.")
 	}
 	return found
-}
-
-// about is the decision that an opening follows from.
-func (o Order) about() string {
-	if o.Plan.Kind == plan.SewnShut || o.Plan.Place == plan.InTheSide {
-		return "/back/gap"
-	}
-	return "/back/kind"
 }
 
 func (o Order) text(l length.Length) string { return o.Style.Text(l) }

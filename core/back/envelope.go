@@ -73,7 +73,8 @@ func (o Order) hem() Making {
 	for i, h := range o.Plan.Hem {
 		folds[i] = o.text(h)
 	}
-	return Making{Role: ref.DoHem, Title: "Hem the back pieces", Machine: hemming, Press: "Press the hem flat.",
+	return Making{Role: ref.DoHem, Stack: turnedPiece("its hem"), Turned: true,
+		Title: "Hem the back pieces", Machine: hemming, Press: "Press the hem flat.",
 		Text: fmt.Sprintf("Turn one long edge of each to the wrong side %s, press, and stitch close to the inner fold.", strings.Join(folds, " and again "))}
 }
 
@@ -101,7 +102,8 @@ func folded(o Order) (Back, finding.List) {
 	b.Marks = []Mark{{FoldLine, o.upright(reach, 0)}, {FoldLine, o.upright(o.width()-reach, 0)}}
 	b.Overlap = o.overlap(b.Panels, "less what is folded behind", reach)
 	b.Opening = o.side()
-	b.Making = []Making{{Role: ref.DoFold, Title: "Fold the back pieces", Press: "Press the folds sharp.",
+	b.Making = []Making{{Role: ref.DoFold, Stack: turnedPiece("its other half, folded over"), Turned: true,
+		Title: "Fold the back pieces", Press: "Press the folds sharp.",
 		Text: "Fold each in half along its height, wrong sides together, raw edges even; baste the raw edges."}}
 	b.Laid = "Folds to the middle. " + rightFirst
 	if o.Plan.Lined {
@@ -124,7 +126,8 @@ func (o Order) line(b *Back) {
 	half := o.half().Plus(sum.Seam, "seam in the middle", o.Seam)
 	b.Panels = append(b.Panels, Panel{Role: ref.ClosureLining, Name: "back.lining", Title: "Lining, half", Size: o.panel(half), Count: 2, Lining: true})
 	gap := min(o.Plan.Gap, length.FromFloat(o.High.Float()/2))
-	b.Making = append(b.Making, Making{Role: ref.DoLine, Title: "Join the lining", Press: "Press the seam open.",
+	b.Making = append(b.Making, Making{Role: ref.DoLine, Stack: []Sheet{{What: "half of the lining", Lies: RightUp, Of: LiningCloth}, {What: "the other half", Lies: WrongUp, Of: LiningCloth}},
+		Title: "Join the lining", Press: "Press the seam open.",
 		Text: fmt.Sprintf("Right sides together along one height, with a gap of %s in its middle.", o.text(gap))})
 	b.Sewn = b.Sewn.Then(o.along("seam in the lining", 1))
 	b.Laid += " Over them the lining, right side down."

@@ -42,7 +42,8 @@ func banded(o Order) (Back, finding.List) {
 	b.Overlap = o.overlap(b.Panels, "less both folds of the band", 2*band)
 	b.Opening = o.side()
 	b.Sewn = o.along("band", 2)
-	b.Making = []Making{{Role: ref.DoHem, Title: "Fold the bands", Machine: hemming, Press: "Press both folds.",
+	b.Making = []Making{{Role: ref.DoHem, Stack: turnedPiece("its hem"), Turned: true,
+		Title: "Fold the bands", Machine: hemming, Press: "Press both folds.",
 		Text: fmt.Sprintf("Turn one long edge of each to the wrong side %s and again %s, press, and stitch close to the inner fold.", o.text(band), o.text(band))}}
 	b.Laid = "The bands lie on each other. " + rightFirst
 	return b, found
@@ -74,7 +75,8 @@ func lapped(o Order) (Back, finding.List) {
 	b.Notions = []Notion{{What: "hook-and-loop tape", Length: long}}
 	b.Marks = append(b.Marks, Mark{TapeBox, Box{X: o.middle() - o.Plan.Tape/2, Y: (o.height() - long.Total()) / 2, Width: o.Plan.Tape, Height: long.Total()}})
 	b.Sewn = b.Sewn.Then(sum.Repeat(4, sum.Part, "round the tape", long.Total()))
-	b.Making = append(b.Making, Making{Role: ref.DoTape, Title: "Sew the tape on", Machine: machine.SetUp{Stitch: "straight stitch 2.5 mm", Needle: "90/14"},
+	b.Making = append(b.Making, Making{Role: ref.DoTape, Stack: onPiece(Sheet{What: "hook-and-loop tape"}),
+		Title: "Sew the tape on", Machine: machine.SetUp{Stitch: "straight stitch 2.5 mm", Needle: "90/14"},
 		Text:    fmt.Sprintf("Cut %s of both sides of the tape. Centre each between fold and stitching of its band: the soft side on the right side of the inner band, the hooks on the wrong side of the outer one. Stitch all round.", o.text(long.Total())),
 		Check:   "Closed, both pieces lie flat and make the width of the front.",
 		Caution: "The tape is thick and dense: change to a new 90/14 and wear glasses."})
@@ -114,7 +116,8 @@ func buttoned(o Order) (Back, finding.List) {
 	for _, y := range o.spread(n) {
 		b.Marks = append(b.Marks, Mark{ButtonMark, Box{X: o.middle() - o.Plan.Button/2, Y: y - o.Plan.Button/2, Width: o.Plan.Button, Height: o.Plan.Button}})
 	}
-	b.Making = append(b.Making, Making{Role: ref.DoButtons, Title: "Buttonholes and buttons", Caution: buttonCaution,
+	b.Making = append(b.Making, Making{Role: ref.DoButtons, Stack: onPiece(Sheet{What: "button"}),
+		Title: "Buttonholes and buttons", Caution: buttonCaution,
 		Text:  fmt.Sprintf("%d buttonholes in the middle of the outer band, as long as a button is wide and thick, %s apart; sew the buttons on the inner band under them.", n, o.text(o.High.Div(n))),
 		Check: "Try a buttonhole on a scrap of the same layers first."})
 	return b, found
@@ -135,7 +138,8 @@ func tied(o Order) (Back, finding.List) {
 		b.Marks = append(b.Marks, Mark{TieMark, Box{X: o.middle() - o.Plan.Band, Y: y, Width: 2 * o.Plan.Band}})
 	}
 	b.Sewn = b.Sewn.Then(sum.Repeat(2*n, sum.Part, "tie", tieLong))
-	b.Making = append(b.Making, Making{Role: ref.DoTies, Title: "Make the ties and sew them on", Press: "Press them flat.", Caution: tieCaution,
+	b.Making = append(b.Making, Making{Role: ref.DoTies, Stack: onPiece(Sheet{What: "tie", Lies: RightUp, Of: BackCloth}),
+		Title: "Make the ties and sew them on", Press: "Press them flat.", Caution: tieCaution,
 		Text:  fmt.Sprintf("Fold each in four along its length, the ends turned in, and stitch it shut. Sew %d pairs on, %s apart: one of a pair to the fold of the outer band, the other to the inner piece behind it.", n, o.text(o.High.Div(n))),
 		Check: "Tied, both pieces lie flat."})
 	return b, found

@@ -66,7 +66,8 @@ func acrossZip(o Order) (Back, finding.List) {
 	b.Sewn = o.along("beside the zip", 2)
 	b.Making = []Making{o.insertZip()}
 	if flap > 0 {
-		b.Making = append(b.Making, Making{Role: ref.DoFlap, Title: "Pinch the flap", Press: "Press the flap over the zip.",
+		b.Making = append(b.Making, Making{Role: ref.DoFlap, Stack: []Sheet{{What: "zip", Lies: RightUp}, {What: "flap", Lies: RightUp, Of: BackCloth}},
+			Title: "Pinch the flap", Press: "Press the flap over the zip.",
 			Text: fmt.Sprintf("Fold the right piece so that it stands %s over the zip, and stitch it down at both ends within the seam allowance.", o.text(flap))})
 	}
 	b.Laid = o.zipLaid()
@@ -78,7 +79,8 @@ func acrossZip(o Order) (Back, finding.List) {
 }
 
 func (o Order) insertZip() Making {
-	return Making{Role: ref.DoZip, Title: "Sew the zip in", Machine: machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 2.5 mm", Needle: "80/12"},
+	return Making{Role: ref.DoZip, Stack: []Sheet{{What: "zip", Lies: RightUp}, {What: "back piece", Lies: RightUp, Of: BackCloth}},
+		Title: "Sew the zip in", Machine: machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 2.5 mm", Needle: "80/12"},
 		Text:  fmt.Sprintf("Press %s under along one long edge of each piece. Lay the folds along the teeth of the closed zip, %s of each end sewn shut, and stitch down both sides.", o.text(o.Plan.Seam), o.text(o.Seam+o.Flange+zipEnd)),
 		Check: fmt.Sprintf("Sewn together, the back is %s wide, as the front. Trim what is beyond, the zip too: sew across its teeth before you cut it.", o.text(o.width()))}
 }
@@ -108,13 +110,14 @@ func sideZip(o Order) (Back, finding.List) {
 			fmt.Sprintf("Type up to %s.", o.text(max(0, most).Floor(o.Step))))
 		return Back{}, found
 	}
-	b := Back{Panels: []Panel{{Role: ref.ClosurePanel, Name: "back.panel", Title: "Back", Size: o.whole(), Count: 1}}, Opening: open}
+	b := Back{Panels: []Panel{{Role: ref.ClosurePanel, Name: "back.panel", Title: "Back", Size: o.whole(), Count: 1}}, Opening: open, About: "/back/gap"}
 	b.Lies = []Lie{{Label: "", Box: Box{Width: o.width(), Height: o.height()}}}
 	ends := sum.Of(sum.Part, "closed at an end", zipEnd).Plus(sum.Part, "closed at an end", zipEnd)
 	b.Notions = zipOf(open, ends)
 	b.Marks = []Mark{{ZipBox, Box{X: (o.width() - open.Total()) / 2, Y: o.height() - o.Seam - zipWide/2, Width: open.Total(), Height: zipWide}}}
 	b.Sewn = sum.Repeat(2, sum.Part, "beside the zip", open.Total())
-	b.Making = []Making{{Role: ref.DoZip, Title: "Sew the zip into the bottom seam", Machine: machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 2.5 mm", Needle: "80/12"},
+	b.Making = []Making{{Role: ref.DoZip, Stack: []Sheet{{What: "front and back, pressed open", Lies: WrongUp}, {What: "zip", Lies: WrongUp}},
+		Title: "Sew the zip into the bottom seam", Machine: machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 2.5 mm", Needle: "80/12"},
 		Text:  fmt.Sprintf("Front and back right sides together: sew the bottom seam from both corners to where the opening begins, %s in all, and baste the rest. Press it open, lay the closed zip face down on it, stitch both sides, and take the basting out.", o.text(o.Finished-open.Total())),
 		Check: "The zip runs freely and no tape shows."}}
 	b.Laid = "The bottom is sewn already: the other three sides. " + openFirst
@@ -136,7 +139,7 @@ func sewnShut(o Order) (Back, finding.List) {
 		found.Add(finding.Stop, "out-of-range", "/back/tab", fmt.Sprintf("A tab cannot stand out %s.", o.text(tab)), "Type up to 3 in, or 0 for none.")
 		return Back{}, found
 	}
-	b := Back{Panels: []Panel{{Role: ref.ClosurePanel, Name: "back.panel", Title: "Back", Size: o.whole(), Count: 1}}, Gap: gap, Opening: sum.Of(sum.Part, "gap", gap)}
+	b := Back{Panels: []Panel{{Role: ref.ClosurePanel, Name: "back.panel", Title: "Back", Size: o.whole(), Count: 1}}, Gap: gap, Opening: sum.Of(sum.Part, "gap", gap), About: "/back/gap"}
 	b.Lies = []Lie{{Label: "", Box: Box{Width: o.width(), Height: o.height()}}}
 	b.Marks = []Mark{{GapLine, Box{X: (o.width() - gap) / 2, Y: o.height() - o.Seam, Width: gap}}}
 	b.Laid = fmt.Sprintf("Leave a gap of %s in the middle of the bottom.", o.text(gap))
@@ -147,7 +150,8 @@ func sewnShut(o Order) (Back, finding.List) {
 			Height: sum.Of(sum.Part, "stands out", tab).Between(sum.Seam, "seam allowance", o.Seam),
 		}.UpTo(o.Step)})
 		b.Marks = append(b.Marks, Mark{HemLine, Box{X: (o.width() - gap) / 2, Y: o.height() - o.Seam - tab, Width: gap}})
-		b.Making = []Making{{Role: ref.DoTab, Title: "Sew the tabs on", Text: "One to the front and one to the back, right sides together along the stretch of the gap; press them outwards.", Press: "Press the tabs outwards."}}
+		b.Making = []Making{{Role: ref.DoTab, Stack: onPiece(Sheet{What: "tab", Lies: WrongUp, Of: BackCloth}),
+			Title: "Sew the tabs on", Text: "One to the front and one to the back, right sides together along the stretch of the gap; press them outwards.", Press: "Press the tabs outwards."}}
 		b.Sewn = sum.Repeat(2, sum.Part, "tab", gap)
 		b.Turned = "Turn it through the gap, put the pad in, turn the tabs inside, and close the gap with one line of top-stitching."
 	}

@@ -3,7 +3,7 @@
 // the middle, whether it lies clear of seams, hems, rounded corners and the others,
 // and what is cut for it.
 //
-// A kind of fitting is one entry in kinds.
+// A kind of fitting is one value in Kinds.
 package fitting
 
 import (
@@ -60,8 +60,10 @@ type Fitted struct {
 	Layers *plan.Layers
 	// Buttons it takes.
 	Buttons int
-	// Fixing says how it is sewn on.
-	Fixing string
+	// Fixing says how it is sewn on, Caution what to take care of there; Hand tells that it is sewn on by
+	// hand, Through that the piece is cut through.
+	Fixing, Caution string
+	Hand, Through   bool
 	// Late tells that it is sewn when the pieces are joined, not before.
 	Late bool
 	// From are the distances of its first box from the edges of the finished piece,
@@ -124,7 +126,7 @@ func Place(o Order) ([]Fitted, finding.List) {
 func (o Order) one(i int, f plan.Fitting) (Fitted, finding.List) {
 	var found finding.List
 	path := finding.Path("fittings", i)
-	k, ok := kinds[f.Kind]
+	k, ok := Kinds.Of(string(f.Kind))
 	piece := o.piece(f.On)
 	switch {
 	case !ok:
@@ -138,12 +140,12 @@ func (o Order) one(i int, f plan.Fitting) (Fitted, finding.List) {
 		return Fitted{}, found
 	}
 	m := o.made(f)
-	w, h := k.foot(m)
+	w, h := k.Foot(m)
 	boxes := boxes(f, *piece, w, h)
-	out := Fitted{Index: i, Title: k.title, On: f.On, Cloth: f.Cloth, Boxes: boxes, Round: f.Kind == "button", Fixing: k.fixing(m), Late: m.through(), From: distances(*piece, boxes[0])}
+	out := Fitted{Index: i, Title: k.Title, On: f.On, Cloth: f.Cloth, Boxes: boxes, Round: k.Round, Caution: k.Caution, Hand: k.Hand, Through: k.Through, Fixing: k.Fixing(m), Late: m.through(), From: distances(*piece, boxes[0])}
 	out.Check = o.check(out.From)
-	if k.parts != nil {
-		out.Parts = k.parts(m)
+	if k.Parts != nil {
+		out.Parts = k.Parts(m)
 		for j := range out.Parts {
 			out.Parts[j].Size = out.Parts[j].Size.UpTo(o.Step)
 		}
@@ -151,16 +153,16 @@ func (o Order) one(i int, f plan.Fitting) (Fitted, finding.List) {
 	if len(out.Parts) > 0 {
 		out.Layers = f.Layers
 	}
-	if k.bought != nil {
-		k.bought(m, &out)
+	if k.Bought != nil {
+		k.Bought(m, &out)
 	}
 	for _, b := range boxes {
-		if k.lines != nil {
-			out.Lines = append(out.Lines, k.lines(m, b)...)
+		if k.Lines != nil {
+			out.Lines = append(out.Lines, k.Lines(m, b)...)
 		}
 	}
-	found = append(found, o.inside(path, k.title, f, *piece, boxes)...)
-	return out, append(found, o.clearOf(path, k.title, *piece, boxes)...)
+	found = append(found, o.inside(path, k.Title, f, *piece, boxes)...)
+	return out, append(found, o.clearOf(path, k.Title, *piece, boxes)...)
 }
 
 func (o Order) piece(name string) *cover.Piece {
@@ -173,10 +175,10 @@ func (o Order) piece(name string) *cover.Piece {
 }
 
 // sizes finds what is missing or senseless.
-func (o Order) sizes(path string, k kind, f plan.Fitting) finding.List {
+func (o Order) sizes(path string, k Kind, f plan.Fitting) finding.List {
 	var found finding.List
 	given := map[string]length.Length{"length": f.Length, "width": f.Width, "height": f.Height}
-	for _, need := range k.needs {
+	for _, need := range k.Needs {
 		if given[need] <= 0 {
 			found.Add(finding.Stop, "out-of-range", path+"/"+need, fmt.Sprintf("The %s of the %s cannot be %s.", need, f.Kind, o.Style.Text(given[need])), "Type a length over 0.")
 		}
@@ -184,8 +186,8 @@ func (o Order) sizes(path string, k kind, f plan.Fitting) finding.List {
 	if f.Count < 0 || f.Count > 20 {
 		found.Add(finding.Stop, "out-of-range", path+"/count", fmt.Sprintf("There cannot be %d of it.", f.Count), "Type a number from 1 to 20.")
 	}
-	if k.judge != nil && !found.Stopped() {
-		k.judge(o.made(f), path, &found)
+	if k.Judge != nil && !found.Stopped() {
+		k.Judge(o.made(f), path, &found)
 	}
 	return found
 }
@@ -324,7 +326,7 @@ func (o Order) apart(all []Fitted) finding.List {
 		for _, b := range all[:i] {
 			if a.On == b.On && overlap(a.Boxes, b.Boxes) {
 				level := finding.Warn
-				if a.Title == "Slit" || b.Title == "Slit" {
+				if a.Through || b.Through {
 					level = finding.Stop // it would be cut through
 				}
 				found.Add(level, "fitting-overlap", finding.Path("fittings", a.Index, "at"),

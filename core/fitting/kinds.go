@@ -4,6 +4,7 @@ import (
 	"fmt"
 
 	"umschlag/core/finding"
+	"umschlag/core/kind"
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/sum"
@@ -30,102 +31,117 @@ func (o Order) usual() making {
 	return metric
 }
 
-// made is a fitting with the sizes it is made up with.
-type made struct {
+// Made is a fitting with the sizes it is made up with.
+type Made struct {
 	plan.Fitting
 	making
 	doubled bool
 	ends    plan.StrapEnds
-	seam    length.Length
-	text    func(length.Length) string
+	// Seam of the cover, and Text of a length in the plan's unit.
+	Seam length.Length
+	Text func(length.Length) string
 }
 
-func (o Order) made(f plan.Fitting) made {
-	return made{Fitting: f, making: o.usual(), doubled: o.Doubled, ends: o.Ends, seam: o.Seam, text: o.Style.Text}
+func (o Order) made(f plan.Fitting) Made {
+	return Made{Fitting: f, making: o.usual(), doubled: o.Doubled, ends: o.Ends, Seam: o.Seam, Text: o.Style.Text}
 }
 
-// kind is what differs from fitting to fitting.
-type kind struct {
-	title string
-	// needs names the sizes that have to be given.
-	needs []string
-	// foot is what one of it takes up on the piece.
-	foot func(made) (width, height length.Length)
-	// parts are what is cut for all of it; nil where it is bought.
-	parts func(made) []Part
-	// bought adds what is bought for it; nil for nothing.
-	bought func(made, *Fitted)
-	// lines are stitched across one of it; nil for none.
-	lines func(made, Box) []Line
-	// judge finds sizes that do not go together; nil where all do.
-	judge func(made, string, *finding.List)
-	// fixing says how it is sewn on.
-	fixing func(made) string
+// Kind is what differs from fitting to fitting.
+type Kind struct {
+	Title string
+	// Needs names the sizes that have to be given: length, width, height.
+	Needs []string
+	// Foot is what one of it takes up on the piece.
+	Foot func(Made) (width, height length.Length)
+	// Parts are what is cut for all of it; nil where it is bought.
+	Parts func(Made) []Part
+	// Bought adds what is bought for it; nil for nothing.
+	Bought func(Made, *Fitted)
+	// Lines are stitched across one of it; nil for none.
+	Lines func(Made, Box) []Line
+	// Judge finds sizes that do not go together, at a path; nil where all do.
+	Judge func(Made, string, *finding.List)
+	// Fixing says how it is sewn on, and Caution what to take care of there; Hand is sewn on by hand.
+	Fixing  func(Made) string
+	Caution string
+	Hand    bool
+	// Round ones are drawn as circles. Through tells that the piece is cut through, so that nothing may
+	// lie on it.
+	Round, Through bool
 }
 
-var kinds = map[plan.FittingKind]kind{
-	"handle": {title: "Handle", needs: []string{"length", "width"}, foot: boxed, parts: strip, lines: cross, judge: reach, fixing: boxStitch},
-	"strap":  {title: "Strap", needs: []string{"length", "width"}, foot: boxed, parts: strips, bought: hookAndLoop, lines: cross, judge: pair, fixing: turnedStrap},
-	"belt":   {title: "Belt", needs: []string{"length", "width"}, foot: boxed, parts: strips, bought: hookAndLoop, lines: cross, judge: pair, fixing: turnedStrap},
-	"loop": {title: "Loop", needs: []string{"length", "width"}, foot: boxed, parts: strip, lines: cross,
-		fixing: func(m made) string { return "Fold it in half and catch both ends in one " + m.box() + "." }},
-	"pocket": {title: "Pocket", needs: []string{"width", "height"}, foot: sized, parts: pocket, lines: slots, judge: pens, fixing: pocketStitch},
-	"label": {title: "Label", needs: []string{"width", "height"}, foot: sized, parts: patch,
-		fixing: func(made) string { return "Press the edges under and stitch all round." }},
-	"tape": {title: "Tape", needs: []string{"length", "width"}, foot: lying, bought: tape,
-		fixing: func(made) string { return "Stitch all round, close to the edge." }},
-	"button": {title: "Button", needs: []string{"width"}, foot: square, bought: buttons,
-		fixing: func(made) string {
+// Cautions of what is sewn on.
+const (
+	strapCaution  = "A padded strap is no restraint and replaces no harness. Keep straps and loops short where small children are, and follow local rules for cords and small parts."
+	buttonCaution = "Buttons come off and can be swallowed: nothing is sewn on for babies and small children. Follow local rules for small parts."
+)
+
+// Kinds are the kinds of fittings, by their words in the plan.
+var Kinds kind.Set[Kind]
+
+func init() {
+	Kinds.Add("handle", Kind{Title: "Handle", Needs: []string{"length", "width"}, Foot: boxed, Parts: strip, Lines: cross, Judge: reach, Fixing: boxStitch, Caution: strapCaution})
+	Kinds.Add("strap", Kind{Title: "Strap", Needs: []string{"length", "width"}, Foot: boxed, Parts: strips, Bought: hookAndLoop, Lines: cross, Judge: pair, Fixing: turnedStrap, Caution: strapCaution})
+	Kinds.Add("belt", Kind{Title: "Belt", Needs: []string{"length", "width"}, Foot: boxed, Parts: strips, Bought: hookAndLoop, Lines: cross, Judge: pair, Fixing: turnedStrap, Caution: strapCaution})
+	Kinds.Add("loop", Kind{Title: "Loop", Needs: []string{"length", "width"}, Foot: boxed, Parts: strip, Lines: cross,
+		Fixing: func(m Made) string { return "Fold it in half and catch both ends in one " + m.box() + "." }, Caution: strapCaution})
+	Kinds.Add("pocket", Kind{Title: "Pocket", Needs: []string{"width", "height"}, Foot: sized, Parts: pocket, Lines: slots, Judge: pens, Fixing: pocketStitch})
+	Kinds.Add("label", Kind{Title: "Label", Needs: []string{"width", "height"}, Foot: sized, Parts: patch,
+		Fixing: func(Made) string { return "Press the edges under and stitch all round." }})
+	Kinds.Add("tape", Kind{Title: "Tape", Needs: []string{"length", "width"}, Foot: lying, Bought: tape,
+		Fixing: func(Made) string { return "Stitch all round, close to the edge." }, Caution: strapCaution})
+	Kinds.Add("button", Kind{Title: "Button", Needs: []string{"width"}, Foot: square, Bought: buttons,
+		Fixing: func(Made) string {
 			return "Sew it on through a small square of firm cloth behind."
-		}},
-	"slit": {title: "Slit", needs: []string{"length"}, foot: slit, parts: facing, lines: cutLine,
-		fixing: func(m made) string {
+		}, Caution: buttonCaution, Hand: true, Round: true})
+	Kinds.Add("slit", Kind{Title: "Slit", Needs: []string{"length"}, Foot: slit, Parts: facing, Lines: cutLine,
+		Fixing: func(m Made) string {
 			if m.through() {
-				return fmt.Sprintf("Both faces lie right sides together: sew from the edge up one side, across and down the other, %s from the marked line. Only then cut along it, up to the stitching, through all layers.", m.text(m.slitSides))
+				return fmt.Sprintf("Both faces lie right sides together: sew from the edge up one side, across and down the other, %s from the marked line. Only then cut along it, up to the stitching, through all layers.", m.Text(m.slitSides))
 			}
-			return fmt.Sprintf("Lay the facing right side down, sew up one side, across and down the other %s from the marked line, then cut along it, turn and press.", m.text(m.slitSides))
-		}},
+			return fmt.Sprintf("Lay the facing right side down, sew up one side, across and down the other %s from the marked line, then cut along it, turn and press.", m.Text(m.slitSides))
+		}, Through: true})
 }
 
-func boxed(m made) (length.Length, length.Length)  { return m.Width, m.foldUnder }
-func sized(m made) (length.Length, length.Length)  { return m.Width, m.Height }
-func lying(m made) (length.Length, length.Length)  { return m.Length, m.Width }
-func square(m made) (length.Length, length.Length) { return m.Width, m.Width }
-func slit(m made) (length.Length, length.Length)   { return 2 * m.slitSides, m.Length }
+func boxed(m Made) (length.Length, length.Length)  { return m.Width, m.foldUnder }
+func sized(m Made) (length.Length, length.Length)  { return m.Width, m.Height }
+func lying(m Made) (length.Length, length.Length)  { return m.Length, m.Width }
+func square(m Made) (length.Length, length.Length) { return m.Width, m.Width }
+func slit(m Made) (length.Length, length.Length)   { return 2 * m.slitSides, m.Length }
 
 // box is the stitching that holds the end of a strap.
-func (m made) box() string {
-	return fmt.Sprintf("box of stitching, %s × %s, with a cross in it", m.text(m.Width), m.text(m.foldUnder))
+func (m Made) box() string {
+	return fmt.Sprintf("box of stitching, %s × %s, with a cross in it", m.Text(m.Width), m.Text(m.foldUnder))
 }
 
-func boxStitch(m made) string {
-	return fmt.Sprintf("Fold %s under at both ends and hold each with a %s.", m.text(m.foldUnder), m.box())
+func boxStitch(m Made) string {
+	return fmt.Sprintf("Fold %s under at both ends and hold each with a %s.", m.Text(m.foldUnder), m.box())
 }
 
-func turnedStrap(m made) string {
+func turnedStrap(m Made) string {
 	end := "close the open end with a dense zigzag"
 	if m.turnedIn() {
-		end = fmt.Sprintf("turn the open end in by %s and stitch across it", m.text(m.seam))
+		end = fmt.Sprintf("turn the open end in by %s and stitch across it", m.Text(m.Seam))
 	}
-	s := fmt.Sprintf("Turn it, %s, fold %s under and hold it with a %s.", end, m.text(m.foldUnder), m.box())
+	s := fmt.Sprintf("Turn it, %s, fold %s under and hold it with a %s.", end, m.Text(m.foldUnder), m.box())
 	if m.Short > 0 {
-		s += fmt.Sprintf(" Sew %s of hook tape to the end of the short one and %s of loop tape to that of the long one, on the sides that will meet.", m.text(m.Tape), m.text(2*m.Tape))
+		s += fmt.Sprintf(" Sew %s of hook tape to the end of the short one and %s of loop tape to that of the long one, on the sides that will meet.", m.Text(m.Tape), m.Text(2*m.Tape))
 	}
 	return s
 }
 
 // strip is cut for a band that is folded along its length.
-func strip(m made) []Part {
+func strip(m Made) []Part {
 	return []Part{m.strip("strip, folded along its length", m.Length, count(m.Fitting))}
 }
 
 // inside is what batting is cut to: nothing of it goes into a seam.
-func (m made) inside(width, height length.Length) sum.Size {
+func (m Made) inside(width, height length.Length) sum.Size {
 	return sum.Size{Width: sum.Of(sum.Part, "width inside", width), Height: sum.Of(sum.Part, "height inside", height)}
 }
 
 // strips are those of a pair, a long and a short one, or of all straps alike.
-func strips(m made) []Part {
+func strips(m Made) []Part {
 	if m.Short == 0 {
 		return strip(m)
 	}
@@ -134,46 +150,46 @@ func strips(m made) []Part {
 
 // turnedIn reports a strap that is turned through an end which is then turned in; handles
 // and loops stay open at both ends, under their boxes.
-func (m made) turnedIn() bool {
+func (m Made) turnedIn() bool {
 	return m.ends == plan.EndsTurned && (m.Kind == "strap" || m.Kind == "belt")
 }
 
-func (m made) strip(title string, long length.Length, n int) Part {
+func (m Made) strip(title string, long length.Length, n int) Part {
 	width := sum.Of(sum.Part, "length", long).Plus(sum.Hem, "folded under at one end", m.foldUnder).Plus(sum.Hem, "folded under at the other", m.foldUnder)
 	if m.turnedIn() {
-		width = width.Plus(sum.Seam, "open end, turned in", m.seam)
+		width = width.Plus(sum.Seam, "open end, turned in", m.Seam)
 	}
 	return Part{Title: title, Adds: ", " + title, Count: n, Inside: m.inside(long, m.Width), Size: sum.Size{
 		Width:  width,
-		Height: sum.Of(sum.Part, "front", m.Width).Plus(sum.Part, "back", m.Width).Between(sum.Seam, "seam allowance", m.seam),
+		Height: sum.Of(sum.Part, "front", m.Width).Plus(sum.Part, "back", m.Width).Between(sum.Seam, "seam allowance", m.Seam),
 	}}
 }
 
 // pocket is cut with a hem at its top, or double, its fold on top.
-func pocket(m made) []Part {
-	width := sum.Of(sum.Part, "width", m.Width).Between(sum.Seam, "turned under", m.seam)
+func pocket(m Made) []Part {
+	width := sum.Of(sum.Part, "width", m.Width).Between(sum.Seam, "turned under", m.Seam)
 	if m.Style == plan.FoldedPocket {
 		return []Part{{Title: "pocket, folded double", Adds: ", folded double", Count: count(m.Fitting), Inside: m.inside(m.Width, m.Height), Size: sum.Size{Width: width,
-			Height: sum.Of(sum.Part, "height in front", m.Height).Plus(sum.Part, "height behind", m.Height).Between(sum.Seam, "seam allowance", m.seam)}}}
+			Height: sum.Of(sum.Part, "height in front", m.Height).Plus(sum.Part, "height behind", m.Height).Between(sum.Seam, "seam allowance", m.Seam)}}}
 	}
 	return []Part{{Title: "pocket", Count: count(m.Fitting), Inside: m.inside(m.Width, m.Height), Size: sum.Size{Width: width,
-		Height: sum.Of(sum.Hem, "hem at the top", m.pocketHem).Plus(sum.Part, "height", m.Height).Plus(sum.Seam, "turned under", m.seam)}}}
+		Height: sum.Of(sum.Hem, "hem at the top", m.pocketHem).Plus(sum.Part, "height", m.Height).Plus(sum.Seam, "turned under", m.Seam)}}}
 }
 
-func pocketStitch(m made) string {
-	s := fmt.Sprintf("Turn %s under twice at the top and stitch it, press the other edges under, and", m.text(m.pocketHem/2))
+func pocketStitch(m Made) string {
+	s := fmt.Sprintf("Turn %s under twice at the top and stitch it, press the other edges under, and", m.Text(m.pocketHem/2))
 	if m.Style == plan.FoldedPocket {
 		s = "Fold it double, right sides together, sew round but for a small gap, turn it and top-stitch the fold; then"
 	}
 	s += " stitch close to the edge on three sides, back and forth at the top."
 	if m.Slots > 0 {
-		s += fmt.Sprintf(" Stitch off %d pen slots of %s from its right side.", m.Slots, m.text(m.Slot))
+		s += fmt.Sprintf(" Stitch off %d pen slots of %s from its right side.", m.Slots, m.Text(m.Slot))
 	}
 	return s
 }
 
 // slots are the lines between the pens of a pocket.
-func slots(m made, b Box) []Line {
+func slots(m Made, b Box) []Line {
 	var out []Line
 	for i := 1; i <= m.Slots; i++ {
 		x := b.X + b.Width - m.Slot.Times(i)
@@ -185,26 +201,26 @@ func slots(m made, b Box) []Line {
 }
 
 // pens finds slots that a pocket is too narrow for.
-func pens(m made, path string, found *finding.List) {
+func pens(m Made, path string, found *finding.List) {
 	if m.Slots == 0 {
 		return
 	}
 	if fit := int(m.Width / max(m.Slot, 1)); m.Slot <= 0 || fit < m.Slots {
-		found.Add(finding.Stop, "pen-slots", path+"/slots", fmt.Sprintf("%d pen slots of %s do not fit a pocket of %s.", m.Slots, m.text(m.Slot), m.text(m.Width)),
+		found.Add(finding.Stop, "pen-slots", path+"/slots", fmt.Sprintf("%d pen slots of %s do not fit a pocket of %s.", m.Slots, m.Text(m.Slot), m.Text(m.Width)),
 			fmt.Sprintf("Type up to %d, or make the pocket wider.", fit))
 	}
 }
 
 // reach finds a handle that is shorter than its ends are apart.
-func reach(m made, path string, found *finding.List) {
+func reach(m Made, path string, found *finding.List) {
 	if m.Spread > m.Length {
-		found.Add(finding.Stop, "handle-short", path+"/length", fmt.Sprintf("A handle of %s does not reach over ends that are %s apart.", m.text(m.Length), m.text(m.Spread)),
+		found.Add(finding.Stop, "handle-short", path+"/length", fmt.Sprintf("A handle of %s does not reach over ends that are %s apart.", m.Text(m.Length), m.Text(m.Spread)),
 			"Make it longer; half as long again as its ends are apart leaves room for a hand.")
 	}
 }
 
 // pair finds a pair whose tape does not fit on its short one.
-func pair(m made, path string, found *finding.List) {
+func pair(m Made, path string, found *finding.List) {
 	if m.Short == 0 {
 		return
 	}
@@ -212,16 +228,16 @@ func pair(m made, path string, found *finding.List) {
 		found.Add(finding.Stop, "out-of-range", path+"/count", "A pair is placed by itself.", "Type 1, and add another pair for the next place.")
 	}
 	if m.Short > m.Length {
-		found.Add(finding.Stop, "pair-length", path+"/short", fmt.Sprintf("The short one of the pair, %s, is longer than the long one, %s.", m.text(m.Short), m.text(m.Length)), "Swap the two.")
+		found.Add(finding.Stop, "pair-length", path+"/short", fmt.Sprintf("The short one of the pair, %s, is longer than the long one, %s.", m.Text(m.Short), m.Text(m.Length)), "Swap the two.")
 		return
 	}
 	if room := m.Short - m.foldUnder; m.Tape > room || 2*m.Tape > m.Length-m.foldUnder {
-		found.Add(finding.Stop, "pair-tape", path+"/tape", fmt.Sprintf("%s of tape on the short one and %s on the long one do not fit straps of %s and %s.", m.text(m.Tape), m.text(2*m.Tape), m.text(m.Short), m.text(m.Length)),
-			fmt.Sprintf("Type up to %s, or make the straps longer.", m.text(max(0, min(room, (m.Length-m.foldUnder)/2)))))
+		found.Add(finding.Stop, "pair-tape", path+"/tape", fmt.Sprintf("%s of tape on the short one and %s on the long one do not fit straps of %s and %s.", m.Text(m.Tape), m.Text(2*m.Tape), m.Text(m.Short), m.Text(m.Length)),
+			fmt.Sprintf("Type up to %s, or make the straps longer.", m.Text(max(0, min(room, (m.Length-m.foldUnder)/2)))))
 	}
 }
 
-func hookAndLoop(m made, out *Fitted) {
+func hookAndLoop(m Made, out *Fitted) {
 	if m.Short == 0 {
 		return
 	}
@@ -231,20 +247,20 @@ func hookAndLoop(m made, out *Fitted) {
 	}
 }
 
-func tape(m made, out *Fitted) {
+func tape(m Made, out *Fitted) {
 	out.Notions = []Notion{{What: "tape", Length: sum.Repeat(count(m.Fitting), sum.Part, "tape", m.Length)}}
 }
 
-func buttons(m made, out *Fitted) { out.Buttons = count(m.Fitting) }
+func buttons(m Made, out *Fitted) { out.Buttons = count(m.Fitting) }
 
-func patch(m made) []Part {
-	return []Part{{Title: "label", Count: count(m.Fitting), Inside: m.inside(m.Width, m.Height), Size: sum.Size{Width: sum.Of(sum.Part, "width", m.Width), Height: sum.Of(sum.Part, "height", m.Height)}.Between(sum.Seam, "turned under", m.seam)}}
+func patch(m Made) []Part {
+	return []Part{{Title: "label", Count: count(m.Fitting), Inside: m.inside(m.Width, m.Height), Size: sum.Size{Width: sum.Of(sum.Part, "width", m.Width), Height: sum.Of(sum.Part, "height", m.Height)}.Between(sum.Seam, "turned under", m.Seam)}}
 }
 
 // through reports whether a slit is sewn through two faces from their edge.
-func (m made) through() bool { return m.Kind == "slit" && m.doubled && m.At.Edge != "" }
+func (m Made) through() bool { return m.Kind == "slit" && m.doubled && m.At.Edge != "" }
 
-func facing(m made) []Part {
+func facing(m Made) []Part {
 	if m.through() {
 		return nil
 	}
@@ -255,12 +271,12 @@ func facing(m made) []Part {
 }
 
 // cross is the stitching in the box at the end of a strap.
-func cross(_ made, b Box) []Line {
+func cross(_ Made, b Box) []Line {
 	return []Line{{b.X, b.Y, b.X + b.Width, b.Y + b.Height}, {b.X + b.Width, b.Y, b.X, b.Y + b.Height}}
 }
 
 // cutLine is where a slit is cut.
-func cutLine(_ made, b Box) []Line {
+func cutLine(_ Made, b Box) []Line {
 	x := b.X + b.Width/2
 	return []Line{{x, b.Y, x, b.Y + b.Height}}
 }

@@ -17,12 +17,12 @@ func (o Order) Moved(i int, x, y length.Length) (at plan.At, ok bool) {
 		return plan.At{}, false
 	}
 	f := o.Fittings[i]
-	k, known := kinds[f.Kind]
+	k, known := Kinds.Of(string(f.Kind))
 	piece := o.piece(f.On)
 	if !known || piece == nil {
 		return plan.At{}, false
 	}
-	w, h := k.foot(o.made(f))
+	w, h := k.Foot(o.made(f))
 	whole, high := piece.Finished.Width.Total(), piece.Finished.Height.Total()
 	across := place.Ray{Whole: whole, Size: w, Step: o.Step, Several: places(f) > 1}
 	if f.Spread > 0 {

@@ -139,33 +139,13 @@ type Starts struct {
 func StartsIn(unit length.Unit) Starts {
 	if unit == length.Inches {
 		return Starts{HoodEase: in / 2, WrapEase: 3 * in / 4, BookEase: in / 4, Flap: 3 * in, Radius: 2 * in, Plate: 6 * in, Taper: imperial.taper, Hem: in, Away: 2 * in, Cord: 3 * in / 16, Shows: in / 2, Tab: in, Sash: in / 2, Least: 2 * in, Most: 8 * in,
-			Fittings: []Fitting{
-				{Kind: "handle", Length: 10 * in, Width: 2 * in, Spread: 4 * in},
-				{Kind: "pocket", Width: 5 * in, Height: 5 * in, Style: FlatPocket},
-				{Kind: "strap", Length: 22 * in, Width: 2 * in, Count: 1},
-				{Kind: "belt", Length: 18 * in, Short: 6 * in, Width: 2 * in, Tape: imperial.tape},
-				{Kind: "slit", Length: 4 * in},
-				{Kind: "loop", Length: 3 * in, Width: in, Count: 1},
-				{Kind: "tape", Length: 4 * in, Width: 3 * in / 4, Count: 1},
-				{Kind: "button", Width: 3 * in / 4, Count: 1},
-				{Kind: "label", Width: 2 * in, Height: in},
-			},
-			Panels: panels(24*in, 30*in), Sample: Sampled{Before: 10 * in, After: 4 * in}}
+			Fittings: fittingsIn(unit),
+			Panels:   panels(24*in, 30*in), Sample: Sampled{Before: 10 * in, After: 4 * in}}
 	}
 	const mm = length.Millimetre
 	return Starts{HoodEase: cm, WrapEase: 2 * cm, BookEase: 6 * mm, Flap: 8 * cm, Radius: 5 * cm, Plate: 15 * cm, Taper: metric.taper, Hem: 25 * mm, Away: 5 * cm, Cord: 5 * mm, Shows: cm, Tab: 25 * mm, Sash: cm, Least: 5 * cm, Most: 20 * cm,
-		Fittings: []Fitting{
-			{Kind: "handle", Length: 25 * cm, Width: 5 * cm, Spread: 10 * cm},
-			{Kind: "pocket", Width: 13 * cm, Height: 13 * cm, Style: FlatPocket},
-			{Kind: "strap", Length: 55 * cm, Width: 5 * cm, Count: 1},
-			{Kind: "belt", Length: 45 * cm, Short: 15 * cm, Width: 5 * cm, Tape: metric.tape},
-			{Kind: "slit", Length: 10 * cm},
-			{Kind: "loop", Length: 8 * cm, Width: 25 * mm, Count: 1},
-			{Kind: "tape", Length: 10 * cm, Width: 2 * cm, Count: 1},
-			{Kind: "button", Width: 2 * cm, Count: 1},
-			{Kind: "label", Width: 5 * cm, Height: 25 * mm},
-		},
-		Panels: panels(60*cm, 75*cm), Sample: Sampled{Before: 25 * cm, After: 10 * cm}}
+		Fittings: fittingsIn(unit),
+		Panels:   panels(60*cm, 75*cm), Sample: Sampled{Before: 25 * cm, After: 10 * cm}}
 }
 
 // panels are found panels as they begin, a printed one of a size.

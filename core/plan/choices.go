@@ -222,9 +222,6 @@ func (ClothKind) Values() []string    { return []string{"cloth", "batting", "int
 func (Per) Values() []string          { return []string{"yd", "m"} }
 func (Print) Values() []string        { return []string{"plain", "all-over", "two-way", "one-way"} }
 func (Motif) Values() []string        { return []string{"plain", "stripe", "dot", "check", "leaf"} }
-func (BackKind) Values() []string {
-	return []string{"envelope", "folded", "lapped", "buttons", "ties", "zip", "sewn"}
-}
 func (InsideFinish) Values() []string {
 	return []string{"zigzag", "overlock", "pinked", "bound", "enclosed", "raw"}
 }
@@ -243,9 +240,6 @@ func (CoverKind) Values() []string {
 }
 func (FaceKind) Values() []string {
 	return []string{"plain", "grid", "strips", "checker", "stack", "windows", "gathered", "found"}
-}
-func (FittingKind) Values() []string {
-	return []string{"handle", "pocket", "strap", "belt", "slit", "tape", "loop", "button", "label", "zip-pull"}
 }
 
 // Sold is the length a price is for, and how that is said; as the unit is sold where

@@ -1,6 +1,11 @@
 package plan
 
-import "umschlag/core/length"
+import (
+	"cmp"
+
+	"umschlag/core/kind"
+	"umschlag/core/length"
+)
 
 // Closure is a way to close the back of a cushion, as it begins, with what makers say
 // of it. Common practice.
@@ -13,23 +18,116 @@ type Closure struct {
 	Skill, Wash, Suits string
 }
 
+// ClosureRules is what the plan has to know of a closure: how it begins, and what makers say of it. Common
+// practice.
+type ClosureRules struct {
+	Name string
+	// Skill it asks for, how it is washed, and when it suits.
+	Skill, Wash, Suits string
+	// Begins is what is decided for it, in a unit; the rest follows from Settle.
+	Begins func(length.Unit) Back
+	// Is tells it from the others of its kind of back; nil for the plain one.
+	Is func(Back) bool
+}
+
+// BackRules is what the plan has to know of a kind of back.
+type BackRules struct {
+	// Reads are the keys that count for it.
+	Reads []string
+	// Settle completes what is not decided of it; nil where nothing follows.
+	Settle func(*Back, Plan)
+}
+
+var (
+	// BackKinds are the kinds of backs. How one is made stands in core/back.
+	BackKinds kind.Set[BackRules]
+	// ClosureKinds are the closures of a cushion by their keys, the usual one first: a kind of back, made in
+	// one of the ways it can be.
+	ClosureKinds kind.Set[ClosureRules]
+)
+
+func init() {
+	BackKinds.Add("envelope", BackRules{Reads: []string{"overlap", "share", "hem", "panels"}})
+	BackKinds.Add("folded", BackRules{Reads: []string{"depth", "overlap", "share", "lined", "gap"}, Settle: func(b *Back, p Plan) {
+		if b.Lined {
+			b.Gap = cmp.Or(b.Gap, usualIn(p.Units).gap)
+		}
+	}})
+	BackKinds.Add("lapped", BackRules{Reads: []string{"band", "tape"}, Settle: func(b *Back, p Plan) {
+		b.Band, b.Tape = cmp.Or(b.Band, usualIn(p.Units).band), cmp.Or(b.Tape, usualIn(p.Units).narrow)
+	}})
+	BackKinds.Add("buttons", BackRules{Reads: []string{"band", "count", "button"}, Settle: buttoned})
+	BackKinds.Add("ties", BackRules{Reads: []string{"band", "count"}, Settle: func(b *Back, p Plan) { b.Band = cmp.Or(b.Band, usualIn(p.Units).band) }})
+	BackKinds.Add("zip", BackRules{Reads: []string{"seam", "place", "flap", "gap"}, Settle: func(b *Back, p Plan) {
+		b.Seam, b.Place = cmp.Or(b.Seam, p.Cover.Seam), cmp.Or(b.Place, Across)
+	}})
+	BackKinds.Add("sewn", BackRules{Reads: []string{"gap", "tab"}, Settle: func(b *Back, p Plan) { // two thirds of its side as it finishes
+		if b.Gap == 0 && p.Habits.Step > 0 {
+			b.Gap = max(0, 2*(p.Object.Width+p.Cover.Ease.Width)/3).Floor(p.Habits.Step)
+		}
+	}})
+	ClosureKinds.Add("envelope", ClosureRules{Name: "an envelope", Skill: "a first cover",
+		Wash: "The cover comes off without a fastener and is washed by itself.", Suits: "Suits every soft pad; nothing to buy, nothing hard to lie on.",
+		Begins: func(unit length.Unit) Back {
+			return Back{Kind: Envelope, Hem: []length.Length{usualIn(unit).hem, usualIn(unit).hem}}
+		}})
+	ClosureKinds.Add("folded", ClosureRules{Name: "a folded envelope", Skill: "a first cover",
+		Wash: "Comes off and is washed by itself; double cloth dries slowly.", Suits: "Suits thin cloth and small covers: no hem, but twice the cloth.",
+		Begins: func(_ length.Unit) Back { return Back{Kind: FoldedBack} }})
+	ClosureKinds.Add("folded-lined", ClosureRules{Name: "a folded envelope with a full lining", Skill: "some practice",
+		Wash: "Comes off; no raw edge frays in the wash.", Suits: "Suits cloth that frays and covers that are turned inside out: no raw edge shows.",
+		Begins: func(_ length.Unit) Back { return Back{Kind: FoldedBack, Lined: true} }, Is: func(b Back) bool { return b.Lined }})
+	ClosureKinds.Add("lapped", ClosureRules{Name: "bands with hook-and-loop tape", Skill: "some practice",
+		Wash: "Close the tape before washing, or it catches lint and scratches.", Suits: "Suits quick changes and hands that cannot manage buttons; the tape is stiff to lie on.",
+		Begins: func(_ length.Unit) Back { return Back{Kind: Lapped} }})
+	ClosureKinds.Add("buttons", ClosureRules{Name: "bands with buttons", Skill: "buttonholes",
+		Wash: "Washed buttoned up, inside out.", Suits: "Suits a back that shows; not for babies and small children.",
+		Begins: func(_ length.Unit) Back { return Back{Kind: Buttoned} }})
+	ClosureKinds.Add("ties", ClosureRules{Name: "bands with ties", Skill: "patience",
+		Wash: "Tie loosely before washing.", Suits: "Suits a soft look and pads of uneven size; keep ties short where small children are.",
+		Begins: func(_ length.Unit) Back { return Back{Kind: Tied} }})
+	ClosureKinds.Add("zip", ClosureRules{Name: "a zip across the back", Skill: "a zip foot",
+		Wash: "Washed closed, inside out.", Suits: "Suits firm pads and covers that are washed often; the zip is felt through thin cloth.",
+		Begins: func(_ length.Unit) Back { return Back{Kind: Zip, Place: Across} }})
+	ClosureKinds.Add("zip-flap", ClosureRules{Name: "a zip across, under a flap", Skill: "a zip foot and care",
+		Wash: "Washed closed, inside out.", Suits: "Suits a back that shows, and covers with a flange.",
+		Begins: func(unit length.Unit) Back { return Back{Kind: Zip, Place: Across, Flap: usualIn(unit).band} }, Is: func(b Back) bool { return b.Place != InTheSide && b.Flap > 0 }})
+	ClosureKinds.Add("zip-side", ClosureRules{Name: "a zip in the bottom seam", Skill: "a zip foot",
+		Wash: "Washed closed, inside out.", Suits: "Suits cushions with two good sides; not with a flange, and with piping only with care.",
+		Begins: func(_ length.Unit) Back { return Back{Kind: Zip, Place: InTheSide} }, Is: func(b Back) bool { return b.Place == InTheSide }})
+	ClosureKinds.Add("sewn", ClosureRules{Name: "a gap sewn shut by hand", Skill: "a first cover",
+		Wash: "The pad is washed with it, or the seam is opened each time.", Suits: "Suits small things and pads that may be washed themselves.",
+		Begins: func(_ length.Unit) Back { return Back{Kind: SewnShut} }})
+	ClosureKinds.Add("sewn-tab", ClosureRules{Name: "a gap with a tab, sewn shut", Skill: "a first cover",
+		Wash: "The pad is washed with it; one line of top-stitching opens it.", Suits: "Suits inner pads: one line of top-stitching closes and opens it.",
+		Begins: func(unit length.Unit) Back { return Back{Kind: SewnShut, Tab: usualIn(unit).band} }, Is: func(b Back) bool { return b.Tab > 0 }})
+}
+
+// buttoned completes a back with buttons: a third of a small cover is all its bands may take, and its
+// buttons have to fit them.
+func buttoned(b *Back, p Plan) {
+	sizes := usualIn(p.Units)
+	if b.Band == 0 && p.Habits.Step > 0 {
+		b.Band = min(sizes.buttonBand, ((p.Object.Width + p.Cover.Ease.Width) / 3).Floor(p.Habits.Step))
+	}
+	b.Band = cmp.Or(b.Band, sizes.buttonBand)
+	if fits := b.Band - (sizes.buttonBand - sizes.button); fits > 0 {
+		b.Button = cmp.Or(b.Button, min(sizes.button, fits))
+	}
+	b.Button = cmp.Or(b.Button, sizes.button)
+}
+
+// Values are the words for kinds of backs.
+func (BackKind) Values() []string { return BackKinds.Names() }
+
 // Closures lists the closures of a cushion, the usual one first, begun in a unit.
 func Closures(unit length.Unit) []Closure {
-	sizes := usualIn(unit)
-	hem := []length.Length{sizes.hem, sizes.hem}
-	return []Closure{
-		{"envelope", "an envelope", Back{Kind: Envelope, Hem: hem}, "a first cover", "The cover comes off without a fastener and is washed by itself.", "Suits every soft pad; nothing to buy, nothing hard to lie on."},
-		{"folded", "a folded envelope", Back{Kind: FoldedBack}, "a first cover", "Comes off and is washed by itself; double cloth dries slowly.", "Suits thin cloth and small covers: no hem, but twice the cloth."},
-		{"folded-lined", "a folded envelope with a full lining", Back{Kind: FoldedBack, Lined: true}, "some practice", "Comes off; no raw edge frays in the wash.", "Suits cloth that frays and covers that are turned inside out: no raw edge shows."},
-		{"lapped", "bands with hook-and-loop tape", Back{Kind: Lapped}, "some practice", "Close the tape before washing, or it catches lint and scratches.", "Suits quick changes and hands that cannot manage buttons; the tape is stiff to lie on."},
-		{"buttons", "bands with buttons", Back{Kind: Buttoned}, "buttonholes", "Washed buttoned up, inside out.", "Suits a back that shows; not for babies and small children."},
-		{"ties", "bands with ties", Back{Kind: Tied}, "patience", "Tie loosely before washing.", "Suits a soft look and pads of uneven size; keep ties short where small children are."},
-		{"zip", "a zip across the back", Back{Kind: Zip, Place: Across}, "a zip foot", "Washed closed, inside out.", "Suits firm pads and covers that are washed often; the zip is felt through thin cloth."},
-		{"zip-flap", "a zip across, under a flap", Back{Kind: Zip, Place: Across, Flap: sizes.band}, "a zip foot and care", "Washed closed, inside out.", "Suits a back that shows, and covers with a flange."},
-		{"zip-side", "a zip in the bottom seam", Back{Kind: Zip, Place: InTheSide}, "a zip foot", "Washed closed, inside out.", "Suits cushions with two good sides; not with a flange, and with piping only with care."},
-		{"sewn", "a gap sewn shut by hand", Back{Kind: SewnShut}, "a first cover", "The pad is washed with it, or the seam is opened each time.", "Suits small things and pads that may be washed themselves."},
-		{"sewn-tab", "a gap with a tab, sewn shut", Back{Kind: SewnShut, Tab: sizes.band}, "a first cover", "The pad is washed with it; one line of top-stitching opens it.", "Suits inner pads: one line of top-stitching closes and opens it."},
+	var out []Closure
+	for _, key := range ClosureKinds.Names() {
+		k, _ := ClosureKinds.Of(key)
+		out = append(out, Closure{Key: key, Name: k.Name, Back: k.Begins(unit), Skill: k.Skill, Wash: k.Wash, Suits: k.Suits})
 	}
+	return out
 }
 
 // On is what is decided for the closure on a cushion where nothing is kept of it: what it begins
@@ -47,16 +145,12 @@ func (c Closure) On(p Plan) Back {
 
 // Closure is the key of the closure a settled back is made as.
 func (b Back) Closure() string {
-	switch {
-	case b.Kind == FoldedBack && b.Lined:
-		return "folded-lined"
-	case b.Kind == Zip && b.Place == InTheSide:
-		return "zip-side"
-	case b.Kind == Zip && b.Flap > 0:
-		return "zip-flap"
-	case b.Kind == SewnShut && b.Tab > 0:
-		return "sewn-tab"
-	default:
-		return string(b.Kind)
+	plain := string(b.Kind)
+	for _, key := range ClosureKinds.Names() {
+		k, _ := ClosureKinds.Of(key)
+		if k.Is != nil && k.Begins(length.Inches).Kind == b.Kind && k.Is(b) {
+			return key
+		}
 	}
+	return plain
 }

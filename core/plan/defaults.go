@@ -95,7 +95,7 @@ func (p Plan) Settle() Plan {
 	}
 	p.Fittings = slices.Clone(p.Fittings)
 	for i, f := range p.Fittings {
-		p.Fittings[i] = f.settle(p.Habits.Step, sizes)
+		p.Fittings[i] = f.settle(p.Habits.Step, p.Units)
 	}
 	p.Pieces = mapped(p.Pieces, func(q Piece) Piece { return q.settle(common, sizes) })
 	p.Cloths = mapped(p.Cloths, Cloth.Settle)
@@ -183,7 +183,7 @@ func (b Back) settle(p Plan, sizes usual) Back {
 		if b.Kind == "" {
 			b.Kind = Envelope
 		}
-		b = b.closure(p, sizes)
+		b = b.closure(p)
 	case BoxedCushion:
 		if b.Kind == "" {
 			b.Kind = SewnShut
@@ -209,67 +209,12 @@ func (b Back) settle(p Plan, sizes usual) Back {
 // inch, or an eighth of a short side. Common practice.
 func OffCorners(side length.Length) length.Length { return min(length.Inch, side/8) }
 
-// closure completes the back of a cushion by its kind. A gap that is sewn shut is two
-// thirds of its side as it finishes.
-func (b Back) closure(p Plan, sizes usual) Back {
-	or := func(l *length.Length, usual length.Length) {
-		if *l == 0 {
-			*l = usual
-		}
-	}
-	switch b.Kind {
-	case Lapped:
-		or(&b.Band, sizes.band)
-		or(&b.Tape, sizes.narrow)
-	case Buttoned:
-		// A third of a small cover is all its bands may take, and its buttons have to fit them.
-		if b.Band == 0 && p.Habits.Step > 0 {
-			b.Band = min(sizes.buttonBand, ((p.Object.Width + p.Cover.Ease.Width) / 3).Floor(p.Habits.Step))
-		}
-		or(&b.Band, sizes.buttonBand)
-		if fits := b.Band - (sizes.buttonBand - sizes.button); fits > 0 {
-			or(&b.Button, min(sizes.button, fits))
-		}
-		or(&b.Button, sizes.button)
-	case Tied:
-		or(&b.Band, sizes.band)
-	case FoldedBack:
-		if b.Lined {
-			or(&b.Gap, sizes.gap)
-		}
-	case SewnShut:
-		if p.Habits.Step > 0 {
-			or(&b.Gap, max(0, 2*(p.Object.Width+p.Cover.Ease.Width)/3).Floor(p.Habits.Step))
-		}
-	case Zip:
-		or(&b.Seam, p.Cover.Seam)
-		if b.Place == "" {
-			b.Place = Across
-		}
+// closure completes the back of a cushion by its kind.
+func (b Back) closure(p Plan) Back {
+	if k, known := BackKinds.Of(string(b.Kind)); known && k.Settle != nil {
+		k.Settle(&b, p)
 	}
 	return b
-}
-
-// settle completes a fitting: pockets are flat, belts come in pairs of which the
-// short one is a third as long.
-func (f Fitting) settle(step length.Length, sizes usual) Fitting {
-	if f.Kind == "pocket" && f.Style == "" {
-		f.Style = FlatPocket
-	}
-	if f.Slots > 0 && f.Slot == 0 {
-		f.Slot = sizes.slot
-	}
-	if f.Kind == "belt" && f.Short == 0 && step > 0 {
-		f.Short = (f.Length / 3).Ceil(step)
-	}
-	if f.Short > 0 && f.Tape == 0 {
-		f.Tape = sizes.tape
-	}
-	if f.Layers != nil {
-		l := f.Layers.settle(sizes)
-		f.Layers = &l
-	}
-	return f
 }
 
 // mapped is a copy of m with every value changed by f.

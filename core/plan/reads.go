@@ -24,15 +24,6 @@ var (
 		GatheredFace: {"cloth", "direction", "ratio", "sample", "sampled"},
 		WindowsFace:  {"columns", "rows", "unit", "ground", "show", "buttons"},
 	}
-	backReads = map[BackKind][]string{
-		Envelope:   {"overlap", "share", "hem", "panels"},
-		FoldedBack: {"depth", "overlap", "share", "lined", "gap"},
-		Lapped:     {"band", "tape"},
-		Buttoned:   {"band", "count", "button"},
-		Tied:       {"band", "count"},
-		Zip:        {"seam", "place", "flap", "gap"},
-		SewnShut:   {"gap", "tab"},
-	}
 	ofHoods    = []string{"bottom", "split_top", "band_length"}
 	coverReads = map[CoverKind][]string{
 		Cushion:      {"flange"},
@@ -47,7 +38,8 @@ var (
 func (p Plan) Unread() finding.List {
 	u, back := &unread{}, p.Back.settle(p, usualIn(p.Units))
 	u.part("/cover", p.Cover, "a cover", string(p.Cover.Kind), coverReads[p.Cover.Kind])
-	u.part("/back", p.said(back.Kind), "a closure", back.Closure(), backReads[back.Kind])
+	rules, _ := BackKinds.Of(string(back.Kind))
+	u.part("/back", p.said(back.Kind), "a closure", back.Closure(), rules.Reads)
 	for name, q := range p.Pieces {
 		if q.Face != nil {
 			u.face(finding.Path("pieces", name, "face"), *q.Face)

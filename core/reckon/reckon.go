@@ -301,7 +301,7 @@ func (r *run) worked() []work.Cut {
 func (r *run) sewnOn() []work.Fitting {
 	var out []work.Fitting
 	for _, f := range r.Fittings {
-		out = append(out, work.Fitting{No: f.Index + 1, Key: r.Plan.Fittings[f.Index].Key, Title: f.Title, On: f.On, Check: f.Check, Fixing: f.Fixing, Late: f.Late})
+		out = append(out, work.Fitting{No: f.Index + 1, Key: r.Plan.Fittings[f.Index].Key, Title: f.Title, On: f.On, Check: f.Check, Fixing: f.Fixing, Caution: f.Caution, Hand: f.Hand, Late: f.Late})
 	}
 	return out
 }

@@ -1,6 +1,7 @@
 package work
 
 import (
+	"umschlag/core/back"
 	"umschlag/core/cover"
 	"umschlag/core/layers"
 	"umschlag/core/ref"
@@ -112,38 +113,14 @@ func (b *builder) borderStack(role ref.Role) []Sheet {
 }
 
 // makingStack is how a back is laid for one of the things that are done to it.
-func (b *builder) makingStack(role ref.Role) []Sheet {
-	cloth := b.faceCloth("back")
-	piece := Sheet{What: "back piece", Up: RightUp, Cloth: cloth}
-	turned := Sheet{What: "back piece", Up: WrongUp, Cloth: cloth}
-	switch role {
-	case ref.DoHem:
-		return []Sheet{turned, {What: "its hem", Up: RightUp, Cloth: cloth}}
-	case ref.DoFold:
-		return []Sheet{turned, {What: "its other half, folded over", Up: RightUp, Cloth: cloth}}
-	case ref.DoLine:
-		return facing(Sheet{What: "half of the lining", Cloth: b.lining("back")}, Sheet{What: "the other half", Cloth: b.lining("back")})
-	case ref.DoTape:
-		return []Sheet{piece, {What: "hook-and-loop tape"}}
-	case ref.DoButtons:
-		return []Sheet{piece, {What: "button"}}
-	case ref.DoTies:
-		return []Sheet{piece, {What: "tie", Up: RightUp, Cloth: cloth}}
-	case ref.DoFlap:
-		return []Sheet{{What: "zip", Up: RightUp}, {What: "flap", Up: RightUp, Cloth: cloth}}
-	case ref.DoTab:
-		return facing(piece, Sheet{What: "tab", Cloth: cloth})
-	case ref.DoZip:
-		if len(b.Order.Back.Lies) == 1 {
-			return []Sheet{{What: "front and back, pressed open", Up: WrongUp}, {What: "zip", Up: WrongUp}}
-		}
-		return []Sheet{{What: "zip", Up: RightUp}, piece}
+func (b *builder) makingStack(m back.Making) []Sheet {
+	var out []Sheet
+	cloths := map[back.Cloth]string{back.BackCloth: b.faceCloth("back"), back.LiningCloth: b.lining("back")}
+	for _, s := range m.Stack {
+		out = append(out, Sheet{What: s.What, Up: Up(s.Lies), Cloth: cloths[s.Of]})
 	}
-	return nil
+	return out
 }
-
-// turnedMakings are done to the wrong side of a back.
-var turnedMakings = map[ref.Role]bool{ref.DoHem: true, ref.DoFold: true}
 
 // joinStack is how two pieces are laid for their seam.
 func (b *builder) joinStack(j cover.Join) []Sheet {

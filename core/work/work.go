@@ -156,7 +156,10 @@ type Fitting struct {
 	// Key it has in the plan, and No its number there, from 1.
 	Key                      ref.Key
 	Title, On, Check, Fixing string
+	Caution                  string
 	No                       int
+	// Hand is sewn on by hand.
+	Hand bool
 	// Late is sewn when the pieces are joined.
 	Late bool
 }
@@ -456,9 +459,6 @@ func (b *builder) gate() {
 		Check: fmt.Sprintf("Planned: %s.", b.size(b.Chain.Trimmed))})
 }
 
-// strapCaution stands where straps, handles and loops are sewn on.
-const strapCaution = "A padded strap is no restraint and replaces no harness. Keep straps and loops short where small children are, and follow local rules for cords and small parts."
-
 // buttonCaution stands where something small is sewn on.
 const buttonCaution = "Buttons come off and can be swallowed: nothing is sewn on for babies and small children. Follow local rules for small parts."
 
@@ -474,12 +474,9 @@ func (b *builder) fittings(piece string, late bool) {
 }
 
 func (b *builder) fitting(f Fitting, piece string) {
-	s := Step{Of: f.Key, Role: ref.DoFitting, Fitting: f.No, Stage: Quilting, Title: fmt.Sprintf("Sew the %s on the %s", strings.ToLower(f.Title), piece), Text: f.Fixing, Check: "It lies " + f.Check, Machine: firmly, Piece: piece, Stack: append(b.faceUp(piece), Sheet{What: strings.ToLower(f.Title), Up: RightUp})}
-	switch f.Title {
-	case "Handle", "Strap", "Belt", "Loop", "Tape":
-		s.Caution = strapCaution
-	case "Button":
-		s.Caution, s.Machine = buttonCaution, machine.SetUp{Hand: true, Stitch: "strong thread, taken double"}
+	s := Step{Of: f.Key, Role: ref.DoFitting, Fitting: f.No, Stage: Quilting, Title: fmt.Sprintf("Sew the %s on the %s", strings.ToLower(f.Title), piece), Text: f.Fixing, Caution: f.Caution, Check: "It lies " + f.Check, Machine: firmly, Piece: piece, Stack: append(b.faceUp(piece), Sheet{What: strings.ToLower(f.Title), Up: RightUp})}
+	if f.Hand {
+		s.Machine = machine.SetUp{Hand: true, Stitch: "strong thread, taken double"}
 	}
 	b.add(s, b.having(ref.DoCutUnder)...)
 }
@@ -493,7 +490,7 @@ func (b *builder) back() {
 		if caution == "" && m.Press != "" {
 			caution = ironCaution
 		}
-		b.add(Step{Role: m.Role, Stage: Backing, Title: m.Title, Text: m.Text, Stack: b.makingStack(m.Role), Turned: turnedMakings[m.Role], Machine: m.Machine, Press: m.Press, Check: m.Check, Caution: caution})
+		b.add(Step{Role: m.Role, Stage: Backing, Title: m.Title, Text: m.Text, Stack: b.makingStack(m), Turned: m.Turned, Machine: m.Machine, Press: m.Press, Check: m.Check, Caution: caution})
 	}
 }
 

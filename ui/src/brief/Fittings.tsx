@@ -74,6 +74,7 @@ function One({ index, kind }: { index: number; kind: string }) {
   const path = `/fittings/${index}`;
   const of = `${kind} ${index + 1}`;
   const start = useKinds()[kind];
+  const padded = useStarts(String(value("/units") ?? "in")).data?.padded;
   const sizes = Object.keys(words).filter((key) => key in (start ?? {}));
   const placed = drawn.fittings.find((f) => f.index === index);
   const cloth = String(value(`${path}/cloth`) ?? "");
@@ -97,7 +98,7 @@ function One({ index, kind }: { index: number; kind: string }) {
         </>
       )}
       {kind === "pocket" && <Pocket path={path} of={of} />}
-      {layered.includes(kind) && <Inside path={path} of={of} />}, of{" "}
+      {padded?.includes(kind) && <Inside path={path} of={of} />}, of{" "}
       <Choice
         label={`Cloth of the ${of}`}
         value={cloth}
@@ -119,9 +120,6 @@ function One({ index, kind }: { index: number; kind: string }) {
 
 const labels: Record<string, string> = { short: "Length of the short one", spread: "Distance of the ends", tape: "Tape" };
 const upper = (word: string) => word.replace(/^./, (c) => c.toUpperCase());
-
-/** The fittings that something can lie inside of. */
-const layered = ["handle", "pocket", "strap", "belt"];
 
 /** What lies inside a fitting. */
 function Inside({ path, of }: { path: string; of: string }) {
