@@ -2,6 +2,7 @@ package web_test
 
 import (
 	"cmp"
+	"math"
 	"net/http"
 	"slices"
 	"strings"
@@ -13,12 +14,15 @@ import (
 	"umschlag/core/answer"
 	"umschlag/core/back"
 	"umschlag/core/compare"
+	"umschlag/core/cover"
 	"umschlag/core/finding"
 	"umschlag/core/fitting"
+	"umschlag/core/fold"
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/ref"
 	"umschlag/core/sum"
+	"umschlag/core/work"
 	"umschlag/web"
 )
 
@@ -85,4 +89,74 @@ func TestAMadeUpClosure(t *testing.T) {
 	assert.Equal(t, "snap fasteners", last.Name)
 	assert.True(t, last.Chosen)
 	assert.Positive(t, last.Steps)
+}
+
+// bag is two alike sides, hemmed at the top and joined round the other three edges.
+func bag(p plan.Plan) (cover.Cover, finding.List) {
+	seam := cover.Allowance{Kind: sum.Seam, Name: "seam allowance", Width: p.Cover.Seam}
+	side := cover.Piece{Name: "side", Config: "side", Title: "Side", Count: 2,
+		Finished: sum.Size{Width: sum.Of(sum.Object, "across", p.Object.Width), Height: sum.Of(sum.Object, "up", p.Object.Height)},
+		Edges:    cover.Edges{Left: seam, Right: seam, Bottom: seam, Top: cover.Allowance{Kind: sum.Hem, Name: "hem", Width: length.Inch}}}
+	round := cover.Run{cover.Right, cover.Bottom, cover.Left}
+	along := side.Finished.Height.Then(side.Finished.Width).Then(side.Finished.Height)
+	return cover.Cover{Pieces: []cover.Piece{side}, Net: cover.Net{{{{Piece: "side"}}}},
+		Joins: []cover.Join{{Title: "side to side", Between: [2]string{"side", "side"}, Lengths: [2]sum.Sum{along, along}, Count: 1, Runs: [2][]cover.Run{{round}, {round}}}}}, nil
+}
+
+func TestAMadeUpCover(t *testing.T) {
+	t.Cleanup(plan.CoverKinds.Add("bag", plan.CoverRules{Pieces: []string{"side"}}))
+	t.Cleanup(cover.Kinds.Add("bag", cover.Kind{Build: bag, Slots: func(plan.Plan) []cover.Slot {
+		return []cover.Slot{{Name: "side", Config: "side", Title: "Side", Count: 2}}
+	}}))
+	t.Cleanup(work.Constructions.Add("bag", work.Construction{
+		Measure: func(m work.Maker) {
+			m.Add(work.Step{Role: ref.DoMeasure, Stage: work.Measuring, Title: "Measure what goes into the bag"})
+		},
+		Finish: func(m work.Maker) {
+			m.Add(work.Step{Role: ref.DoTurn, Stage: work.Closing, Title: "Turn the bag", Text: "Hem the top " + m.Text(length.Inch) + " deep."})
+			m.Lastly()
+		}}))
+	t.Cleanup(fold.Kinds.Add("bag", fold.Kind{
+		Fold: func(f *fold.Folder) {
+			side := f.Piece("side")
+			f.Hang(side, 1, cover.Left, f.Stand(side), side, cover.Right, math.Pi)
+		},
+		Inside: func(o plan.Object) []fold.Axle {
+			return []fold.Axle{{Axis: "width", Name: "across", Direction: 0, Size: o.Width}}
+		}}))
+	h := app(t)
+
+	doc := `{"format": "umschlag/plan/2", "title": "t", "object": {"kind": "form", "width": "16", "height": "12"}, "cover": {"kind": "bag", "seam": "1/2", "flange": "1"}, "cloths": {"A": {}},
+		"pieces": {"side": {"face": {"kind": "grid", "columns": 4, "rows": 3, "patch": {"width": "4", "height": "4"}, "cloths": ["A"]}}}}`
+	var r answer.Reckoning
+	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/reckon", doc, &r).Code)
+	stops := func(r answer.Reckoning) (codes []string) {
+		for _, f := range r.Findings {
+			if f.Level == finding.Stop {
+				codes = append(codes, f.Code)
+			}
+		}
+		return codes
+	}
+	assert.Equal(t, []string{"flange"}, stops(r))
+	assert.Equal(t, "Side", r.Slots[0].Title, "the brief has its pieces while it stops")
+
+	doc = strings.Replace(strings.Replace(doc, `, "flange": "1"`, "", 1), `{"kind": "grid", "columns": 4, "rows": 3, "patch": {"width": "4", "height": "4"}, "cloths": ["A"]}`, `{"kind": "plain", "cloth": "A"}`, 1)
+	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/reckon", doc, &r).Code)
+	require.Empty(t, stops(r))
+	assert.Equal(t, "17″", r.Cuts[0].Width.Text)
+	assert.Equal(t, "13½″", r.Cuts[0].Height.Text, "a hem of an inch and a seam of a half")
+	assert.Equal(t, 2, r.Cuts[0].Count)
+	assert.Equal(t, "40″", r.Joins[0].Lengths[0].Text, "12 and 16 and 12")
+	var titles []string
+	for _, s := range r.Steps {
+		titles = append(titles, s.Title)
+	}
+	assert.Equal(t, "Measure what goes into the bag", titles[0])
+	assert.Contains(t, titles, "Turn the bag")
+	var folded answer.FoldShown
+	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/fold", doc, &folded).Code)
+	require.Len(t, folded.Leaves, 2)
+	assert.Equal(t, 0, folded.Leaves[1].Parent)
+	assert.True(t, folded.Inside[0].Fits, folded.Inside[0].Text)
 }

@@ -3,7 +3,7 @@
 // joined: from the object measured, what sticks out, the ease and the shrinkage
 // planned for.
 //
-// A cover kind is one builder in a file of its own and one line in builders.
+// A kind of cover is one value in Kinds, made in a file of its own.
 package cover
 
 import (
@@ -11,6 +11,7 @@ import (
 	"strings"
 
 	"umschlag/core/finding"
+	"umschlag/core/kind"
 	"umschlag/core/length"
 	"umschlag/core/outline"
 	"umschlag/core/plan"
@@ -52,6 +53,9 @@ type Piece struct {
 	// Over marks a piece that goes up one side and down the other, where a print with
 	// a direction turns upside down.
 	Over bool
+	// Upright says what lets such a print stand upright on it, at a path of the plan; empty where only
+	// another cloth does.
+	Upright, UprightAt string
 }
 
 // Join is a seam between two pieces: the way along it on either side.
@@ -127,6 +131,9 @@ type Cover struct {
 	Net    Net
 	// Zip is the length of the zip, empty without.
 	Zip sum.Sum
+	// ByBack tells that the second of its two pieces is a back that closes it, cut to the first as that came
+	// out, and Doubled that two faces are sewn to each other, so that an edge goes through both.
+	ByBack, Doubled bool
 }
 
 // upright are pieces that stand as they are, one below the other.
@@ -229,20 +236,31 @@ func (p Piece) beyond(edge Edge) length.Length {
 	}
 }
 
-var builders = map[plan.CoverKind]func(plan.Plan) (Cover, finding.List){
-	plan.Cushion:      cushion,
-	plan.BoxedCushion: boxedCushion,
-	"wrap-hood":       wrapHood,
-	"band-hood":       bandHood,
-	"skirt-hood":      skirtHood,
-	plan.Jacket:       jacket,
-	plan.Pad:          pad,
+// Kind is what differs from cover to cover.
+type Kind struct {
+	// Slots are the pieces that a settled plan decides about, whatever sizes come out.
+	Slots func(plan.Plan) []Slot
+	// Build makes the pieces and the joins of a settled plan.
+	Build func(plan.Plan) (Cover, finding.List)
+}
+
+// Kinds are the kinds of covers, by their words in the plan.
+var Kinds kind.Set[Kind]
+
+func init() {
+	Kinds.Add("cushion", Kind{Slots: slots["cushion"], Build: cushion})
+	Kinds.Add("boxed-cushion", Kind{Slots: slots["boxed-cushion"], Build: boxedCushion})
+	Kinds.Add("wrap-hood", Kind{Slots: slots["wrap-hood"], Build: wrapHood})
+	Kinds.Add("band-hood", Kind{Slots: slots["band-hood"], Build: bandHood})
+	Kinds.Add("skirt-hood", Kind{Slots: slots["skirt-hood"], Build: skirtHood})
+	Kinds.Add("jacket", Kind{Slots: slots["jacket"], Build: jacket})
+	Kinds.Add("pad", Kind{Slots: slots["pad"], Build: pad})
 }
 
 // Pieces are the pieces of the planned cover and their joins. A cover that cannot
 // be built gives none and says why.
 func Pieces(p plan.Plan) (Cover, finding.List) {
-	build, ok := builders[p.Cover.Kind]
+	k, ok := Kinds.Of(string(p.Cover.Kind))
 	if !ok {
 		var found finding.List
 		found.Add(finding.Stop, "cover-kind", "/cover/kind", fmt.Sprintf("%q is no kind of cover.", p.Cover.Kind), "Choose a cushion, a hood, a jacket or a pad.")
@@ -252,7 +270,7 @@ func Pieces(p plan.Plan) (Cover, finding.List) {
 	if found.Stopped() {
 		return Cover{}, found
 	}
-	return build(p)
+	return k.Build(p)
 }
 
 // unreckoned names what a plan carries that would change its pieces and is not

@@ -96,7 +96,7 @@ func cushion(p plan.Plan) (Cover, finding.List) {
 	}
 	front, back := twins(shape, size, p.Cover.Seam, "Front", "Back")
 	along := WayRound(front)
-	return Cover{
+	return Cover{ByBack: true,
 		Pieces: []Piece{front, back},
 		Joins: []Join{{Title: "round the cover", Between: [2]string{"front", "back"}, Count: 1,
 			Lengths: [2]sum.Sum{along, along}, Runs: [2][]Run{{all}, {all}}, Piped: along.Total(), Closed: true}},
@@ -228,7 +228,7 @@ func pad(p plan.Plan) (Cover, finding.List) {
 	top, under := twins(shape, size, p.Cover.Seam, "Top", "Under")
 	under.Title = "Under side"
 	along := sum.Of(sum.Part, "round the pad", length.FromFloat(top.Line().Length()))
-	return Cover{Pieces: []Piece{top, under}, Joins: []Join{{Title: "round the pad", Between: [2]string{"top", "under"}, Lengths: [2]sum.Sum{along, along}, Count: 1,
+	return Cover{Doubled: true, Pieces: []Piece{top, under}, Joins: []Join{{Title: "round the pad", Between: [2]string{"top", "under"}, Lengths: [2]sum.Sum{along, along}, Count: 1,
 		Runs: [2][]Run{{all}, {all}}, Gap: m.gap(along.Total() / 2), Piped: along.Total(), Closed: true}},
 		Net: Net{{upright("top"), upright("under")}}}, m.found
 }

@@ -95,7 +95,7 @@ func wrapHood(p plan.Plan) (Cover, finding.List) {
 	net := Net{{turned("end", 1), upright("main"), turned("end", 3)}}
 	main := Piece{Name: "main", Config: "main", Title: "Main panel", Count: 1, Finished: sum.Size{Width: h.long, Height: over},
 		Edges: Edges{Left: seamed(h.seam), Right: seamed(h.seam), Top: h.bottom, Bottom: h.bottom}}
-	main.Over = !p.Cover.SplitTop
+	main.Over, main.UprightAt, main.Upright = !p.Cover.SplitTop, "/cover/split_top", "Split the top by a seam"
 	var joins []Join
 	var starts []length.Length
 	if p.Cover.SplitTop {

@@ -43,8 +43,7 @@ const otherSide = 45 * length.Inch
 
 // ask wonders about a size that may have been read off the wrong side of the tape.
 func (m *measurer) ask(key string, measured length.Length) {
-	k := m.plan.Cover.Kind
-	if measured <= otherSide || m.plan.Units != length.Inches || k == plan.BoxedCushion || k == plan.Pad || k == plan.Jacket {
+	if measured <= otherSide || m.plan.Units != length.Inches || m.plan.Cover.Rules().Large {
 		return
 	}
 	number := fmt.Sprintf("%.4g", measured.Float()/length.Inch.Float())

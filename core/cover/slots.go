@@ -14,11 +14,11 @@ type Slot struct {
 // Slots are the pieces that a settled plan decides about, also where its cover cannot be built. A
 // kind of cover that nobody knows has none.
 func Slots(p plan.Plan) []Slot {
-	of, known := slots[p.Cover.Kind]
+	k, known := Kinds.Of(string(p.Cover.Kind))
 	if !known {
 		return nil
 	}
-	return of(p)
+	return k.Slots(p)
 }
 
 func fixed(list ...Slot) func(plan.Plan) []Slot { return func(plan.Plan) []Slot { return list } }

@@ -110,7 +110,7 @@ func (o *order) piping() {
 
 // binding sizes the strips of an open edge.
 func (o *order) binding() {
-	if o.plan.Cover.Kind == plan.Cushion { // closed all round
+	if o.cover.ByBack { // closed all round
 		return
 	}
 	open := openEdge(o.cover)
@@ -156,8 +156,7 @@ func openEdge(c cover.Cover) sum.Sum {
 
 // enclosed finds seams that are to be enclosed where nothing encloses them.
 func (o *order) enclosed() {
-	k := o.plan.Cover.Kind
-	if o.plan.Edges.Inside != "enclosed" || k == plan.Pad || k == plan.Jacket || (k == plan.Cushion && o.plan.Back.Lined) {
+	if o.plan.Edges.Inside != "enclosed" || o.plan.Cover.Rules().Enclosed || (o.cover.ByBack && o.plan.Back.Lined) {
 		return
 	}
 	o.found.Add(finding.Warn, "inside-open", "/edges/inside",

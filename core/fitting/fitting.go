@@ -350,5 +350,5 @@ func overlap(a, b []Box) bool {
 
 // OrderOf is what the fittings of a settled plan are placed by.
 func OrderOf(p plan.Plan, c cover.Cover) Order {
-	return Order{Fittings: p.Fittings, Pieces: c.Pieces, Seam: p.Cover.Seam, Step: p.Habits.Step, Doubled: p.Cover.Kind == plan.Pad, Ends: p.Habits.Ends, Style: p.Style()}
+	return Order{Fittings: p.Fittings, Pieces: c.Pieces, Seam: p.Cover.Seam, Step: p.Habits.Step, Doubled: c.Doubled, Ends: p.Habits.Ends, Style: p.Style()}
 }

@@ -33,7 +33,7 @@ type bulge struct {
 }
 
 // plump is a cushion's face, filled by its pad.
-func (f *folder) plump(p cover.Piece) bulge {
+func (f *Folder) plump(p cover.Piece) bulge {
 	inner := polygon(p.Line().Offset(-f.plan.Cover.Flange.Float()))
 	thick := f.plan.Object.Thickness.Float()
 	if thick == 0 {
@@ -43,7 +43,7 @@ func (f *folder) plump(p cover.Piece) bulge {
 }
 
 // padded is a face over batting alone.
-func (f *folder) padded(p cover.Piece) bulge {
+func (f *Folder) padded(p cover.Piece) bulge {
 	inner := polygon(p.Line())
 	return bulge{inner: inner, high: softness * shorter(inner)}
 }
@@ -71,7 +71,7 @@ func reach(p [][2]float64, k int) (least, most float64) {
 }
 
 // fill gives a flat leaf the points it needs to bulge, and what filling moves each by.
-func (f *folder) fill(leaf int, p cover.Piece, b bulge) {
+func (f *Folder) fill(leaf int, p cover.Piece, b bulge) {
 	one := &f.leaves[leaf]
 	rim := divided(polygon(p.Line()))
 	x1, x2 := reach(b.inner, 0)

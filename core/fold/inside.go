@@ -27,57 +27,27 @@ const Nearly = 10_000
 // Fits tells whether the room is what is wanted.
 func (i Inside) Fits() bool { return math.Abs(i.Room-i.Wanted.Total().Float()) <= Nearly }
 
-// measured is an axis of the object and the direction of the closed cover it lies in.
-type measured struct {
-	axis, name string
-	direction  int
-	size       length.Length
-}
-
-// inside reads the room off the closed leaves.
-func (f *folder) inside(closed Fold) []Inside {
-	o := f.plan.Object
-	up := measured{"height", "up", 1, o.Height}
-	flat := []measured{{"width", "across", 0, o.Width}, up}
-	if f.plan.Cover.Kind != plan.Cushion {
-		flat[1].direction = 2 // it lies
-	}
-	if o.Shape == plan.RoundShape {
-		flat = flat[:1]
-	}
-	switch f.plan.Cover.Kind {
-	case plan.Cushion, plan.Pad:
-		return f.room(closed, flat)
-	case plan.BoxedCushion:
-		return f.room(closed, append(flat, measured{"depth", "thick", 1, o.Thickness}))
-	case plan.Jacket:
-		return append(f.wrapped(closed), f.room(closed, []measured{up})...)
-	default:
-		return f.room(closed, []measured{{"length", "long", 0, o.Length}, {"depth", "deep", 2, o.Depth}, {"height", "tall", 1, o.Height}})
-	}
-}
-
 // room is what the box round the closed cover leaves along each axis.
-func (f *folder) room(closed Fold, list []measured) []Inside {
+func (f *Folder) room(closed Fold, list []Axle) []Inside {
 	least, most := closed.Reach(1)
 	var out []Inside
 	for _, m := range list {
-		size := most[m.direction] - least[m.direction]
+		size := most[m.Direction] - least[m.Direction]
 		flange := f.plan.Cover.Flange.Float()
-		out = append(out, Inside{Axis: m.axis, Name: m.name, Wanted: f.wanted(m), Closed: size,
+		out = append(out, Inside{Axis: m.Axis, Name: m.Name, Wanted: f.wanted(m), Closed: size,
 			Room: (size-2*flange)*(1-f.plan.Cover.Wash/100) - 2*f.plan.Cover.Bulk.Float()})
 	}
 	return out
 }
 
 // wanted is the object along an axis with what sticks out and its ease.
-func (f *folder) wanted(m measured) sum.Sum {
+func (f *Folder) wanted(m Axle) sum.Sum {
 	c := f.plan.Cover
-	s := sum.Of(sum.Object, m.name, m.size).Plus(sum.Object, "what sticks out", alongAxis(f.plan.Object.SticksOut, m.axis))
+	s := sum.Of(sum.Object, m.Name, m.Size).Plus(sum.Object, "what sticks out", alongAxis(f.plan.Object.SticksOut, m.Axis))
 	if f.plan.Object.Edge == plan.SeamIncluded {
 		s = s.Plus(sum.Seam, "its own seam allowances", -2*c.Seam)
 	}
-	return s.Plus(sum.Ease, "ease", alongAxis(c.Ease, m.axis))
+	return s.Plus(sum.Ease, "ease", alongAxis(c.Ease, m.Axis))
 }
 
 // alongAxis is the length of one axis, by its key in the plan.
@@ -87,7 +57,7 @@ func alongAxis(a plan.Axes, axis string) length.Length {
 
 // wrapped is the way round a book, from where the outside turns round one fore-edge to where
 // it turns round the other, along its closed leaves.
-func (f *folder) wrapped(closed Fold) []Inside {
+func (f *Folder) wrapped(closed Fold) []Inside {
 	o := f.plan.Object
 	tape := o.Wrap
 	if tape == 0 {
@@ -108,6 +78,6 @@ func (f *folder) wrapped(closed Fold) []Inside {
 		a, b := poses[i].At([3]float64{x1, 0, 0}), poses[i].At([3]float64{x2, 0, 0})
 		size += math.Hypot(math.Hypot(b[0]-a[0], b[1]-a[1]), b[2]-a[2])
 	}
-	return []Inside{{Axis: "wrap", Name: "round the book", Wanted: f.wanted(measured{axis: "wrap", name: "round the book", size: tape}),
+	return []Inside{{Axis: "wrap", Name: "round the book", Wanted: f.wanted(Axle{Axis: "wrap", Name: "round the book", Size: tape}),
 		Closed: size, Room: size * (1 - f.plan.Cover.Wash/100)}}
 }

@@ -28,7 +28,7 @@ type book struct {
 const thin = 0.05
 
 // book reads the way off the outside.
-func (f *folder) book(outside cover.Piece) book {
+func (f *Folder) book(outside cover.Piece) book {
 	o, c := f.plan.Object, f.plan.Cover
 	whole, _ := size(outside)
 	grown := 1 / (1 - c.Wash/100)
@@ -66,7 +66,7 @@ func (b book) turns(begins float64, within bool) []bend {
 const ajar = 0.02
 
 // jacket stands as its book does, closed, its spine at the left.
-func (f *folder) jacket() {
+func (f *Folder) jacket() {
 	outside, inside := f.pieces["outside"], f.pieces["inside"]
 	way := f.book(outside)
 	middle := (way.begin + way.end) / 2
@@ -84,7 +84,7 @@ func (f *folder) jacket() {
 
 // flaps hang on both ends of the outside and go on from there: folded double, or in one layer
 // with a hem.
-func (f *folder) flaps(outside cover.Piece, out strip) {
+func (f *Folder) flaps(outside cover.Piece, out strip) {
 	long, _ := size(outside)
 	front := f.pieces["flap"]
 	back, copied := front, 1

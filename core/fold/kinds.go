@@ -4,6 +4,8 @@ import (
 	"math"
 
 	"umschlag/core/cover"
+	"umschlag/core/kind"
+	"umschlag/core/length"
 	"umschlag/core/outline"
 	"umschlag/core/plan"
 )
@@ -11,37 +13,87 @@ import (
 // Of is how a cover folds. The pieces are those of the plan, settled; it has nothing where
 // they are not all there.
 func Of(p plan.Plan, c cover.Cover) Fold {
-	f := folder{plan: p, pieces: map[string]cover.Piece{}, joins: c.Joins}
+	f := Folder{plan: p, pieces: map[string]cover.Piece{}, joins: c.Joins}
 	for _, one := range c.Pieces {
 		f.pieces[one.Name] = one
 	}
-	build, ok := kinds[p.Cover.Kind]
+	k, ok := Kinds.Of(string(p.Cover.Kind))
 	if !ok || len(c.Pieces) == 0 {
 		return Fold{}
 	}
-	build(&f)
+	k.Fold(&f)
 	out := Fold{Leaves: f.leaves}
-	out.Inside = f.inside(out)
+	out.Inside = f.room(out, k.Inside(p.Object))
+	if k.Wrapped {
+		out.Inside = append(f.wrapped(out), out.Inside...)
+	}
 	out.Solids = f.solids(out)
 	return out
 }
 
-// folder folds one cover.
-type folder struct {
+// Folder folds one cover.
+type Folder struct {
 	builder
 	plan   plan.Plan
 	pieces map[string]cover.Piece
 	joins  []cover.Join
 }
 
-var kinds = map[plan.CoverKind]func(*folder){
-	plan.Cushion:      (*folder).cushion,
-	plan.Pad:          (*folder).pad,
-	plan.BoxedCushion: (*folder).boxed,
-	"wrap-hood":       (*folder).wrapHood,
-	"band-hood":       (*folder).bandHood,
-	"skirt-hood":      (*folder).skirtHood,
-	plan.Jacket:       (*folder).jacket,
+// Kind is how a kind of cover folds.
+type Kind struct {
+	// Fold adds its leaves, each after the one it hangs on.
+	Fold func(*Folder)
+	// Inside are the axes of the object that its room is measured along when it is closed.
+	Inside func(plan.Object) []Axle
+	// Wrapped ones lie round a book, which is measured along their outside.
+	Wrapped bool
+}
+
+// Axle is an axis of the object as the plan names it and as a maker does, and the direction of the closed
+// cover it lies in: 0 to the right, 1 down, 2 to the inside.
+type Axle struct {
+	Axis, Name string
+	Direction  int
+	Size       length.Length
+}
+
+// Kinds are the kinds of covers, by their words in the plan.
+var Kinds kind.Set[Kind]
+
+func init() {
+	box := func(o plan.Object) []Axle {
+		return []Axle{{"length", "long", 0, o.Length}, {"depth", "deep", 2, o.Depth}, {"height", "tall", 1, o.Height}}
+	}
+	Kinds.Add("cushion", Kind{Fold: (*Folder).cushion, Inside: func(o plan.Object) []Axle { return flatAxles(o, 1) }})
+	Kinds.Add("boxed-cushion", Kind{Fold: (*Folder).boxed, Inside: func(o plan.Object) []Axle {
+		return append(flatAxles(o, 2), Axle{"depth", "thick", 1, o.Thickness})
+	}})
+	Kinds.Add("wrap-hood", Kind{Fold: (*Folder).wrapHood, Inside: box})
+	Kinds.Add("band-hood", Kind{Fold: (*Folder).bandHood, Inside: box})
+	Kinds.Add("skirt-hood", Kind{Fold: (*Folder).skirtHood, Inside: box})
+	Kinds.Add("jacket", Kind{Fold: (*Folder).jacket, Wrapped: true, Inside: func(o plan.Object) []Axle { return []Axle{{"height", "up", 1, o.Height}} }})
+	Kinds.Add("pad", Kind{Fold: (*Folder).pad, Inside: func(o plan.Object) []Axle { return flatAxles(o, 2) }})
+}
+
+// flatAxles are the two axes of something flat, of which the second stands or lies; one of something round.
+func flatAxles(o plan.Object, second int) []Axle {
+	out := []Axle{{"width", "across", 0, o.Width}, {"height", "up", second, o.Height}}
+	if o.Shape == plan.RoundShape {
+		out = out[:1]
+	}
+	return out
+}
+
+// Piece is one of the cover, by its name.
+func (f *Folder) Piece(name string) cover.Piece { return f.pieces[name] }
+
+// Stand adds the piece that everything hangs on: it lies, facing up.
+func (f *Folder) Stand(p cover.Piece) int { return f.flat(p, 0, stand(p, 0, lying)) }
+
+// Hang adds a copy of a piece that hangs with an edge on an edge of another leaf, turned by an angle when the
+// cover is closed.
+func (f *Folder) Hang(p cover.Piece, copied int, own cover.Edge, parent int, on cover.Piece, at cover.Edge, turn float64) int {
+	return f.flat(p, copied, hang(parent, edge(p, own, 0.5), edge(on, at, 0.5), turn))
 }
 
 // size of a piece as it finishes.
@@ -90,7 +142,7 @@ const quarter = math.Pi / 2
 const lying = -quarter
 
 // flat adds a piece that does not bend.
-func (f *folder) flat(p cover.Piece, copied int, hinge Hinge) int {
+func (f *Folder) flat(p cover.Piece, copied int, hinge Hinge) int {
 	return f.bent(p, copied, across, nil, 0, hinge, always).spans[0].leaf
 }
 
@@ -105,7 +157,7 @@ func over(p cover.Piece) outline.Path {
 }
 
 // cushion is a front that stands, and a back that is turned behind it.
-func (f *folder) cushion() {
+func (f *Folder) cushion() {
 	front, back := f.pieces["front"], f.pieces["back"]
 	root := f.flat(front, 0, stand(front, 0, 0))
 	behind := f.flat(back, 0, hang(root, edge(back, cover.Left, 0.5), edge(front, cover.Right, 0.5), math.Pi))
@@ -114,7 +166,7 @@ func (f *folder) cushion() {
 }
 
 // pad is a top that lies, and an under side that is turned below it.
-func (f *folder) pad() {
+func (f *Folder) pad() {
 	top, under := f.pieces["top"], f.pieces["under"]
 	root := f.flat(top, 0, stand(top, 0, lying))
 	below := f.flat(under, 0, hang(root, edge(under, cover.Left, 0.5), edge(top, cover.Right, 0.5), math.Pi))
@@ -123,7 +175,7 @@ func (f *folder) pad() {
 }
 
 // boxed is a face that lies, a band round it and the other face below.
-func (f *folder) boxed() {
+func (f *Folder) boxed() {
 	face, band := f.pieces["face"], f.pieces["band"]
 	line := round(face)
 	whole := line.Length()
@@ -142,7 +194,7 @@ func (f *folder) boxed() {
 }
 
 // zipHalves are the two halves of a band beside its zip, at the back.
-func (f *folder) zipHalves(zip cover.Piece, line outline.Path, top int) {
+func (f *Folder) zipHalves(zip cover.Piece, line outline.Path, top int) {
 	long, high := size(zip)
 	start := (line.Length() - long) / 2
 	turns := ringBends(line, start, long, false)
@@ -151,7 +203,7 @@ func (f *folder) zipHalves(zip cover.Piece, line outline.Path, top int) {
 }
 
 // startOf is where the seam of the first of two pieces begins on the second's.
-func (f *folder) startOf(first, second string) float64 {
+func (f *Folder) startOf(first, second string) float64 {
 	for _, j := range f.joins {
 		if j.Between == [2]string{first, second} {
 			return j.Start(0).Float()
@@ -178,7 +230,7 @@ func ringBends(line outline.Path, start, long float64, backwards bool) []bend {
 }
 
 // wrapHood is a main panel over the top, in one or with a seam there, and two ends.
-func (f *folder) wrapHood() {
+func (f *Folder) wrapHood() {
 	main, end := f.pieces["main"], f.pieces["end"]
 	path := over(end)
 	whole := path.Length()
@@ -199,7 +251,7 @@ func (f *folder) wrapHood() {
 }
 
 // bandHood is a band over the top, from left to right, and a face in front and behind.
-func (f *folder) bandHood() {
+func (f *Folder) bandHood() {
 	band, face := f.pieces["band"], f.pieces["face"]
 	path := over(face)
 	whole := path.Length()
@@ -211,7 +263,7 @@ func (f *folder) bandHood() {
 }
 
 // skirtHood is a top with four walls, or with one in a ring.
-func (f *folder) skirtHood() {
+func (f *Folder) skirtHood() {
 	top, wall := f.pieces["top"], f.pieces["wall"]
 	root := f.flat(top, 0, stand(top, 0, lying))
 	side, square := f.pieces["wall.side"]

@@ -8,7 +8,7 @@ import (
 
 // solids are the object in the closed cover: a box on its foot, or the boards and pages of a
 // book. What is soft shows by the cover that it fills.
-func (f *folder) solids(closed Fold) []Solid {
+func (f *Folder) solids(closed Fold) []Solid {
 	least, most := closed.Reach(1)
 	middle := func(k int) float64 { return (least[k] + most[k]) / 2 }
 	o := f.plan.Object

@@ -107,7 +107,7 @@ func differs(a, b sum.Size) bool {
 // centre is what is inside the borders of a cushion's front as it was measured.
 func (o Order) centre(piece string) plan.Sized {
 	_, m, ok := o.Plan.MeasuredAt(ref.FrontPieced)
-	if !ok || piece != "front" || o.Plan.Cover.Kind != plan.Cushion {
+	if !ok || piece != "front" {
 		return plan.Sized{}
 	}
 	return plan.Sized{Width: m.Width, Height: m.Height}

@@ -1,8 +1,6 @@
 package plan
 
 import (
-	"slices"
-
 	"umschlag/core/length"
 )
 
@@ -235,9 +233,6 @@ func (Remedy) Values() []string {
 func (PanelKind) Values() []string {
 	return []string{"cloth", "counted", "worked", "printed"}
 }
-func (CoverKind) Values() []string {
-	return []string{"cushion", "boxed-cushion", "wrap-hood", "band-hood", "skirt-hood", "jacket", "pad"}
-}
 func (FaceKind) Values() []string {
 	return []string{"plain", "grid", "strips", "checker", "stack", "windows", "gathered", "found"}
 }
@@ -250,17 +245,3 @@ func (p Per) Sold(unit length.Unit) (length.Length, string) {
 	}
 	return length.Metre, "a metre"
 }
-
-// pieceNames are the piece names each cover has.
-var pieceNames = map[CoverKind][]string{
-	"cushion":       {"front", "back"},
-	"boxed-cushion": {"face", "band"},
-	"wrap-hood":     {"main", "end"},
-	"band-hood":     {"face", "band"},
-	"skirt-hood":    {"top", "wall"},
-	"jacket":        {"outside", "inside", "flap"},
-	"pad":           {"top", "under"},
-}
-
-// PieceNames lists the pieces of a cover kind.
-func PieceNames(kind CoverKind) []string { return slices.Clone(pieceNames[kind]) }

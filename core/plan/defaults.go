@@ -78,7 +78,7 @@ func (p Plan) Settle() Plan {
 	common, sizes := p.Pieces[Common], usualIn(p.Units)
 	p.Object = p.Object.settle().following(p.Piece("front").Face)
 	p.Cover = p.Cover.settle(sizes)
-	p.Back = p.Back.settle(p, sizes)
+	p.Back = p.Back.settle(p)
 	p.Edges = p.Edges.settle(p.Cover.Seam)
 	if p.Object.Make != nil {
 		m := *p.Object.Make
@@ -89,7 +89,7 @@ func (p Plan) Settle() Plan {
 	}
 	if p.Edges.Inside == "" {
 		p.Edges.Inside = p.Habits.Inside
-		if p.Cover.Kind == Pad || p.Cover.Kind == Jacket { // turned, its seams lie between its layers
+		if p.Cover.Rules().Enclosed {
 			p.Edges.Inside = "enclosed"
 		}
 	}
@@ -168,39 +168,10 @@ func (c Cover) settle(sizes usual) Cover {
 	return c
 }
 
-// settle says how a cover is closed: a cushion by an envelope, one that is turned
-// through a gap by sewing that shut. The gap is the usual one, or half the longest
-// side of something smaller, or what the flaps of a jacket leave; the gap in a band is
-// as long as the cushion's back.
-func (b Back) settle(p Plan, sizes usual) Back {
-	longest := max(p.Object.Width, p.Object.Height)
-	room := longest / 2
-	if p.Cover.Kind == Jacket {
-		room = max(p.Object.Wrap, 2*p.Object.Board+p.Object.Spine) - p.Cover.Flaps.Depth.Front - p.Cover.Flaps.Depth.Back
-	}
-	switch p.Cover.Kind {
-	case Cushion:
-		if b.Kind == "" {
-			b.Kind = Envelope
-		}
-		b = b.closure(p)
-	case BoxedCushion:
-		if b.Kind == "" {
-			b.Kind = SewnShut
-		}
-		if b.Gap == 0 {
-			b.Gap = longest
-		}
-		if b.Seam == 0 {
-			b.Seam = p.Cover.Seam
-		}
-	case Pad, Jacket:
-		if b.Kind == "" {
-			b.Kind = SewnShut
-		}
-		if b.Gap == 0 && p.Habits.Step > 0 {
-			b.Gap = min(sizes.gap, max(0, room).Floor(p.Habits.Step))
-		}
+// settle says how a cover is closed, by its kind.
+func (b Back) settle(p Plan) Back {
+	if rules := p.Cover.Rules(); rules.Close != nil {
+		rules.Close(&b, p)
 	}
 	return b
 }

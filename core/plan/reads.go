@@ -24,20 +24,12 @@ var (
 		GatheredFace: {"cloth", "direction", "ratio", "sample", "sampled"},
 		WindowsFace:  {"columns", "rows", "unit", "ground", "show", "buttons"},
 	}
-	ofHoods    = []string{"bottom", "split_top", "band_length"}
-	coverReads = map[CoverKind][]string{
-		Cushion:      {"flange"},
-		Jacket:       {"flaps"},
-		"wrap-hood":  ofHoods,
-		"band-hood":  ofHoods,
-		"skirt-hood": ofHoods,
-	}
 )
 
 // Unread notes what a plan says that its kinds do not read, with the keys that they do.
 func (p Plan) Unread() finding.List {
-	u, back := &unread{}, p.Back.settle(p, usualIn(p.Units))
-	u.part("/cover", p.Cover, "a cover", string(p.Cover.Kind), coverReads[p.Cover.Kind])
+	u, back := &unread{}, p.Back.settle(p)
+	u.part("/cover", p.Cover, "a cover", string(p.Cover.Kind), p.Cover.Rules().Reads)
 	rules, _ := BackKinds.Of(string(back.Kind))
 	u.part("/back", p.said(back.Kind), "a closure", back.Closure(), rules.Reads)
 	for name, q := range p.Pieces {

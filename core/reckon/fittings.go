@@ -107,8 +107,8 @@ func upsideDown(p plan.Plan, c cover.Cover, panels []show.Panel) finding.List {
 				continue
 			}
 			about, remedy := finding.Path("cloths", letter, "print"), "Choose a cloth without a direction for it."
-			if p.Cover.Kind == "wrap-hood" {
-				about, remedy = "/cover/split_top", "Split the top by a seam, or choose a cloth without a direction."
+			if piece.Upright != "" {
+				about, remedy = piece.UprightAt, piece.Upright+", or choose a cloth without a direction."
 			}
 			found.Add(finding.Warn, "print-upside-down", about,
 				fmt.Sprintf("%s is printed one way: on the %s it stands upright on one side and hangs upside down on the other.", cloth.Name, strings.ToLower(piece.Title)), remedy)

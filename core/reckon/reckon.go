@@ -110,7 +110,7 @@ func (r *run) cover() {
 	r.Cover = c
 	switch {
 	case r.stopped():
-	case r.Plan.Cover.Kind == plan.Cushion:
+	case c.ByBack:
 		r.cushion()
 	default:
 		r.shell()

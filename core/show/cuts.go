@@ -7,7 +7,6 @@ import (
 	"umschlag/core/edging"
 	"umschlag/core/front"
 	"umschlag/core/lay"
-	"umschlag/core/plan"
 	"umschlag/core/ref"
 	"umschlag/core/supply"
 )
@@ -112,7 +111,7 @@ func counts(t *teller) {
 	for _, p := range t.Panels {
 		countFace(t, p.Face, p.Piece.Count)
 	}
-	if t.Plan.Cover.Kind == plan.Cushion {
+	if t.Cover.ByBack {
 		if rings := t.Panels[0].Face.Rings; rings > 0 {
 			t.out.Counts["border strips"] = 4 * rings
 		}

@@ -34,7 +34,7 @@ func Inspections(p plan.Plan) []Inspection {
 	if quilted {
 		list = append(list, Inspection{"quilting", "The quilting, from both sides", "No pleat on the lining side, no loose loops; lines begin and end in a seam or are secured."})
 	}
-	if p.Cover.Kind == plan.Cushion || p.Cover.Kind == plan.BoxedCushion {
+	if p.Cover.Rules().Filled {
 		list = append(list, Inspection{"closure", "The closure, with the pad in", "It does not gape; the overlap is a quarter of the width, or a fastener holds it."})
 	}
 	if len(p.Fittings) > 0 {

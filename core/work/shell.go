@@ -9,6 +9,7 @@ import (
 	"umschlag/core/applique"
 	"umschlag/core/cover"
 	"umschlag/core/front"
+	"umschlag/core/kind"
 	"umschlag/core/layers"
 	"umschlag/core/length"
 	"umschlag/core/machine"
@@ -55,36 +56,52 @@ type ShellOrder struct {
 
 const hoodCaution = "Try it on a cold appliance only, with the plug out. Do not leave it on while the appliance runs, and do not cover vents that need air; its manual has the last word."
 
-// construction is what differs from cover to cover: how it is measured, and what
-// is done when its seams are closed.
-type construction struct {
-	measure func(*builder)
-	finish  func(*builder)
-	// gap says where the seam that leaves one begins; the gap itself is the join's.
-	gap string
+// Construction is how a cover of a kind that is joined from its pieces is measured, and what is done when its
+// seams are closed.
+type Construction struct {
+	Measure, Finish func(Maker)
+	// Gap says where the seam that leaves one begins; the gap itself is the join's.
+	Gap string
 }
 
-var constructions = map[plan.CoverKind]construction{
-	"wrap-hood":  {measure: (*builder).measureBox, finish: (*builder).openEdge},
-	"band-hood":  {measure: (*builder).measureBox, finish: (*builder).openEdge},
-	"skirt-hood": {measure: (*builder).measureBox, finish: (*builder).openEdge},
-	"boxed-cushion": {measure: (*builder).measurePad, finish: (*builder).fillBox,
-		gap: "at the back of the last of them, to turn the cover and to put the pad in"},
-	"pad": {measure: (*builder).measureFlat, finish: (*builder).turnPad,
-		gap: "away from a corner, to turn the pad through"},
-	"jacket": {measure: (*builder).measureBook, finish: (*builder).turnJacket,
-		gap: "in the middle of the lower edge, to turn the jacket through"},
+// Maker adds steps, each after the one before.
+type Maker struct{ b *builder }
+
+// Add adds a step. Its id and what it needs follow from its place.
+func (m Maker) Add(s Step) { m.b.add(s) }
+
+// Text is a length in the plan's unit.
+func (m Maker) Text(l length.Length) string { return m.b.text(l) }
+
+// Lastly adds what every cover ends with.
+func (m Maker) Lastly() { m.b.lastly() }
+
+// Constructions are those of the kinds of covers, by their words in the plan. A cover that is closed by its back
+// has none.
+var Constructions kind.Set[Construction]
+
+func init() {
+	hood := Construction{Measure: func(m Maker) { m.b.measureBox() }, Finish: func(m Maker) { m.b.openEdge() }}
+	Constructions.Add("wrap-hood", hood)
+	Constructions.Add("band-hood", hood)
+	Constructions.Add("skirt-hood", hood)
+	Constructions.Add("boxed-cushion", Construction{Measure: func(m Maker) { m.b.measurePad() }, Finish: func(m Maker) { m.b.fillBox() },
+		Gap: "at the back of the last of them, to turn the cover and to put the pad in"})
+	Constructions.Add("pad", Construction{Measure: func(m Maker) { m.b.measureFlat() }, Finish: func(m Maker) { m.b.turnPad() },
+		Gap: "away from a corner, to turn the pad through"})
+	Constructions.Add("jacket", Construction{Measure: func(m Maker) { m.b.measureBook() }, Finish: func(m Maker) { m.b.turnJacket() },
+		Gap: "in the middle of the lower edge, to turn the jacket through"})
 }
 
 // ShellSteps is the work of a cover that is joined from its pieces: each panel
 // is finished flat, then the seams in order, then what closes it.
 func ShellSteps(o ShellOrder) []Step {
 	b := &builder{Order: Order{Plan: o.Plan, Cuts: o.Cuts, Fittings: o.Fittings, Edges: o.Edges, Made: o.Made}, style: o.Plan.Style()}
-	c, ok := constructions[o.Plan.Cover.Kind]
+	c, ok := Constructions.Of(string(o.Plan.Cover.Kind))
 	if !ok {
 		return nil
 	}
-	c.measure(b)
+	c.Measure(Maker{b})
 	b.sampled(o.Panels)
 	measured := b.after
 	b.on = ""
@@ -93,11 +110,11 @@ func ShellSteps(o ShellOrder) []Step {
 	flat := b.panels(o.Panels)
 	b.on = "" // from here on several pieces lie on the table
 	b.edging(measured, flat.of(piped(o.Cover)))
-	b.joins(o, c.gap, flat)
+	b.joins(o, c.Gap, flat)
 	for _, p := range o.Panels {
 		b.fittings(p.Piece.Name, true)
 	}
-	c.finish(b)
+	c.Finish(Maker{b})
 	return inOrder(b.steps)
 }
 
