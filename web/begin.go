@@ -18,12 +18,21 @@ import (
 	"umschlag/format/planfile"
 )
 
+// QuiltingPattern is a quilting pattern with a usual distance between its lines.
+type QuiltingPattern struct {
+	Key      string          `json:"key"`
+	Name     string          `json:"name"`
+	Quilting json.RawMessage `json:"quilting"`
+}
+
 // StartsView is what plans and decisions begin with in a unit.
 type StartsView struct {
 	Things []ThingView `json:"things"`
 	// Fittings of each kind as they begin, in the notation of plan files; every key
 	// but kind, style and count is a size to be decided.
 	Fittings []json.RawMessage `json:"fittings"`
+	// Patterns of quilting that go by a name, no quilting first.
+	Patterns []QuiltingPattern `json:"patterns"`
 	// Padded are the kinds of fittings that something can lie inside of.
 	Padded []string `json:"padded"`
 	// Panels that are there already, one of each kind, and a sample of gathers.
@@ -129,6 +138,14 @@ func (s *server) starts(c *echo.Context) error {
 		if k, _ := plan.FittingKinds.Of(string(f.Kind)); k.Padded {
 			out.Padded = append(out.Padded, string(f.Kind))
 		}
+	}
+	for _, key := range plan.Patterns.Names() {
+		pattern, _ := plan.Patterns.Of(key)
+		doc, err := json.Marshal(planfile.Part(pattern.Make(st.Apart), unit))
+		if err != nil {
+			return err
+		}
+		out.Patterns = append(out.Patterns, QuiltingPattern{Key: key, Name: pattern.Says, Quilting: doc})
 	}
 	for _, f := range st.Panels {
 		doc, err := json.Marshal(planfile.Part(f, unit))

@@ -160,3 +160,25 @@ func TestAMadeUpCover(t *testing.T) {
 	assert.Equal(t, 0, folded.Leaves[1].Parent)
 	assert.True(t, folded.Inside[0].Fits, folded.Inside[0].Text)
 }
+
+func TestAMadeUpQuiltingPattern(t *testing.T) {
+	t.Cleanup(plan.Patterns.Add("lattice", plan.PatternRules{Says: "quilted in a lattice", Make: func(apart length.Length) plan.Quilting {
+		return plan.Quilting{Lines: []plan.LineFamily{{Pitch: apart, Angle: 30}, {Pitch: apart, Angle: -30}}}
+	}}))
+	h := app(t)
+	var starts web.StartsView
+	require.Equal(t, http.StatusOK, call(t, h, "GET", "/api/v1/starts?units=in", nil, &starts).Code)
+	last := starts.Patterns[len(starts.Patterns)-1]
+	assert.Equal(t, "quilted in a lattice", last.Name)
+	assert.JSONEq(t, `{"lines": [{"pitch": "1", "angle": 30}, {"pitch": "1", "angle": -30}]}`, string(last.Quilting))
+
+	doc := `{"format": "umschlag/plan/2", "title": "t", "object": {"kind": "form", "width": "16", "height": "16"}, "cover": {"kind": "cushion"}, "cloths": {"A": {}, "batting": {"width": "90"}},
+		"pieces": {"front": {"face": {"kind": "plain", "cloth": "A"}, "layers": {"batting": {"count": 1}}, "quilting": ` + string(last.Quilting) + `}}}`
+	var r answer.Reckoning
+	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/reckon", doc, &r).Code)
+	assert.NotEmpty(t, r.Pieces[0].Quilting.Lines)
+	assert.Greater(t, r.Pieces[0].TakeUp[1], r.Pieces[0].TakeUp[0], "nearly level lines take from the height")
+	i := slices.IndexFunc(r.Steps, func(s answer.Step) bool { return s.About.Role == ref.DoQuilt })
+	require.GreaterOrEqual(t, i, 0)
+	assert.Contains(t, r.Steps[i].Text, "1″ apart at 30° and 1″ apart at −30°")
+}

@@ -128,6 +128,8 @@ type Starts struct {
 	// Sash between patches, and the least and the most a patch usually finishes: smaller
 	// ones are work, larger ones panels. Common practice.
 	Sash, Least, Most length.Length
+	// Apart is how far apart lines of quilting are.
+	Apart length.Length
 	// Fittings, one of each kind.
 	Fittings []Fitting
 	// Panels that are there already, one of each kind, and a Sample of gathers.
@@ -139,12 +141,12 @@ type Starts struct {
 func StartsIn(unit length.Unit) Starts {
 	if unit == length.Inches {
 		return Starts{HoodEase: in / 2, WrapEase: 3 * in / 4, BookEase: in / 4, Flap: 3 * in, Radius: 2 * in, Plate: 6 * in, Taper: imperial.taper, Hem: in, Away: 2 * in, Cord: 3 * in / 16, Shows: in / 2, Tab: in, Sash: in / 2, Least: 2 * in, Most: 8 * in,
-			Fittings: fittingsIn(unit),
+			Apart: in, Fittings: fittingsIn(unit),
 			Panels:   panels(24*in, 30*in), Sample: Sampled{Before: 10 * in, After: 4 * in}}
 	}
 	const mm = length.Millimetre
 	return Starts{HoodEase: cm, WrapEase: 2 * cm, BookEase: 6 * mm, Flap: 8 * cm, Radius: 5 * cm, Plate: 15 * cm, Taper: metric.taper, Hem: 25 * mm, Away: 5 * cm, Cord: 5 * mm, Shows: cm, Tab: 25 * mm, Sash: cm, Least: 5 * cm, Most: 20 * cm,
-		Fittings: fittingsIn(unit),
+		Apart: 25 * mm, Fittings: fittingsIn(unit),
 		Panels:   panels(60*cm, 75*cm), Sample: Sampled{Before: 25 * cm, After: 10 * cm}}
 }
 

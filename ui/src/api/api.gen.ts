@@ -1603,6 +1603,14 @@ fittings: {
 
 }[]
 /**
+ * Patterns of quilting that go by a name, no quilting first.
+ */
+patterns: QuiltingPattern[]
+/**
+ * Padded are the kinds of fittings that something can lie inside of.
+ */
+padded: string[]
+/**
  * Panels that are there already, one of each kind, and a sample of gathers.
  */
 panels: {
@@ -1676,6 +1684,16 @@ key: string
  */
 label: string
 says: string
+}
+/**
+ * QuiltingPattern is a quilting pattern with a usual distance between its lines.
+ */
+export interface QuiltingPattern {
+key: string
+name: string
+quilting: {
+
+}
 }
 /**
  * Trouble is something that goes wrong, and what is done about it. The remedies are common

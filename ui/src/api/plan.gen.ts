@@ -993,7 +993,7 @@ export interface Fitting {
  * Key names it among the fittings.
  */
 key?: string
-kind?: ("handle" | "pocket" | "strap" | "belt" | "slit" | "tape" | "loop" | "button" | "label" | "zip-pull")
+kind?: ("handle" | "pocket" | "strap" | "belt" | "slit" | "loop" | "tape" | "button" | "label" | "zip-pull")
 on?: string
 length?: (string | number)
 width?: (string | number)

@@ -13,7 +13,7 @@ import { Aside } from "./Aside";
 import { Choice } from "./Choice";
 import { Field } from "./Field";
 import { useConfigs } from "./Pieces";
-import { type Line, otherwise, patternOf, patterns, type QuiltingDoc, some } from "./quilting";
+import { type Line, type QuiltingDoc, some, usePatterns } from "./quilting";
 import { useLetters } from "./sentences";
 import { said, Value } from "./Value";
 
@@ -56,7 +56,8 @@ function LayersOf({ name, lead }: { name: string; lead: string }) {
   const letters = useLetters();
   const quilting = (of("quilting") ?? {}) as QuiltingDoc;
   const lines = quilting.lines ?? [];
-  const pattern = patternOf(quilting);
+  const patterns = usePatterns(String(open.value("/units") ?? "in"));
+  const pattern = patterns.of(quilting);
   const quilted = pattern !== "none";
   const thick = open.reckoning.pieces.find((p) => p.config === name)?.thick;
   const count = Number(of("layers", "/batting/count") ?? 0);
@@ -68,7 +69,7 @@ function LayersOf({ name, lead }: { name: string; lead: string }) {
   const hasUnder = count > 0 || lining !== "";
 
   const choosePattern = (next: string) =>
-    rework((plan) => put(plan, `${piece}/quilting`, otherwise(quilting, next)), patterns[next]?.name ?? "quilting");
+    rework((plan) => put(plan, `${piece}/quilting`, patterns.otherwise(quilting, next)), patterns.name(next));
   const chooseBatting = (next: string) =>
     rework(
       (plan) => batted(ownLayers(plan), piece, Number(next), of("layers", "/batting/loft")),
@@ -177,7 +178,7 @@ function LayersOf({ name, lead }: { name: string; lead: string }) {
         <Choice
           label={labelled("Quilting")}
           value={pattern}
-          options={Object.entries(patterns).map(([key, p]) => ({ value: key, name: p.name }))}
+          options={patterns.list.map((p) => ({ value: p.key, name: p.name }))}
           choose={choosePattern}
         />
         {lines.length > 0 && (
@@ -230,7 +231,7 @@ function LayersOf({ name, lead }: { name: string; lead: string }) {
       <Aside
         kept={quilting.aside}
         of={labelled("quilting")}
-        name={(key) => patterns[key]?.name ?? "quilted in lines of my own"}
+        name={patterns.name}
         bring={choosePattern}
         drop={(key) => rework((plan) => put(plan, `${piece}/quilting`, forget(quilting, key)), "quilting forgotten")}
       />

@@ -1,3 +1,5 @@
+import type { QuiltingPattern } from "../api/api.gen";
+import { useStarts } from "../api/queries";
 import { alike, become, type Keeping } from "../plan/aside";
 
 /** A family of quilting lines as it stands in a plan. */
@@ -16,44 +18,55 @@ export interface QuiltingDoc extends Keeping<QuiltingDoc> {
   free?: string | number;
 }
 
-/** The quilting patterns offered by name, each made with a distance between its lines. */
-export const patterns: Record<string, { name: string; make: (apart: string | number) => QuiltingDoc }> = {
-  none: { name: "not quilted", make: () => ({ lines: [] }) },
-  cross: { name: "quilted in a cross-hatch", make: families([45, -45]) },
-  squares: { name: "quilted in squares", make: families([0, 90]) },
-  diagonal: { name: "quilted in diagonals", make: families([45]) },
-  upright: { name: "quilted in upright lines", make: families([90]) },
-  level: { name: "quilted in level lines", make: families([0]) },
-  wave: { name: "quilted in serpentines", make: (apart) => ({ lines: [{ pitch: apart, angle: 0, wave: "1/4 in" }] }) },
-  echo: { name: "quilted in rounds along the edge", make: (apart) => ({ echo: apart }) },
-  ditch: { name: "quilted in the ditch", make: () => ({ ditch: true }) },
-  free: { name: "quilted in free motion", make: (apart) => ({ free: apart }) },
-};
-
-function families(angles: number[]) {
-  return (apart: string | number): QuiltingDoc => ({ lines: angles.map((angle) => ({ pitch: apart, angle })) });
+/** The quilting patterns that go by a name, in a unit. */
+export function usePatterns(unit: string): Patterns {
+  return patternsOf(useStarts(unit).data?.patterns ?? []);
 }
 
-/** The name of a pattern; own for what has none. */
-export function patternOf(q: QuiltingDoc): string {
+export type Patterns = ReturnType<typeof patternsOf>;
+
+/** What can be asked of the patterns that go by a name. */
+export function patternsOf(list: QuiltingPattern[]) {
+  const begun = (key: string) => (list.find((p) => p.key === key)?.quilting ?? {}) as QuiltingDoc;
+  /** A pattern with its lines as far apart as another's. */
+  const make = (key: string, like: QuiltingDoc): QuiltingDoc => spaced(begun(key), apartOf(like));
+  /** The name of a pattern; own for what has none. */
+  const of = (q: QuiltingDoc) => list.find((p) => alike(shape(begun(p.key)), shape(q)))?.key ?? "own";
+  return {
+    list,
+    make,
+    of,
+    name: (key: string) => list.find((p) => p.key === key)?.name ?? "quilted in lines of my own",
+    /** A quilting in another pattern, its lines as far apart; what was decided of this one is kept. */
+    otherwise: (q: QuiltingDoc, next: string): QuiltingDoc => {
+      const { aside: _, ...own } = q;
+      const now = of(q);
+      return become(q, now, next, make(next, q), now !== "none" && !alike(own, make(now, q)));
+    },
+  };
+}
+
+/** How far apart the lines of a quilting are; nothing where it has none. */
+const apartOf = (q: QuiltingDoc) => q.lines?.[0]?.pitch ?? (some(q.echo) ? q.echo : q.free);
+
+/** A quilting with its lines so far apart; as it is where that is not said. */
+function spaced(q: QuiltingDoc, at: string | number | undefined): QuiltingDoc {
+  if (at === undefined || !some(at)) return q;
+  return {
+    ...q,
+    ...(q.lines && { lines: q.lines.map((line) => ({ ...line, pitch: at })) }),
+    ...(some(q.echo) && { echo: at }),
+    ...(some(q.free) && { free: at }),
+  };
+}
+
+/** What tells one pattern from another, whatever its sizes: what is sewn with lines goes by the lines. */
+function shape(q: QuiltingDoc) {
   const lines = q.lines ?? [];
-  if (some(q.free)) return "free";
-  if (some(q.echo) && lines.length === 0) return "echo";
-  if (q.ditch && lines.length === 0) return "ditch";
-  if (lines.some((l) => some(l.wave))) return "wave";
-  const angles = lines.map((l) => l.angle ?? 0).join();
-  return ["none", "cross", "squares", "diagonal", "upright", "level"].find((key) => anglesOf(key) === angles) ?? "own";
-}
-
-const anglesOf = (key: string) => (patterns[key]?.make("1 in").lines ?? []).map((l) => l.angle ?? 0).join();
-
-/** A quilting in another pattern, its lines as far apart; what was decided of this one is kept. */
-export function otherwise(q: QuiltingDoc, next: string): QuiltingDoc {
-  const { aside: _, ...own } = q;
-  const now = patternOf(q);
-  const apart = q.lines?.[0]?.pitch ?? (some(q.echo) ? q.echo : q.free) ?? "1 in";
-  const decided = now !== "none" && !alike(own, patterns[now]?.make(apart));
-  return become(q, now, next, patterns[next]?.make(apart) ?? {}, decided);
+  if (some(q.free)) return { free: true };
+  if (lines.some((line) => some(line.wave))) return { wave: true };
+  if (lines.length > 0) return { angles: lines.map((line) => line.angle ?? 0) };
+  return { echo: some(q.echo), ditch: q.ditch === true && !some(q.echo) };
 }
 
 /** A length that is not nothing. */

@@ -5,7 +5,7 @@ import { ApiError, ask, sentence } from "../api/client";
 import { keys, useChange, useHabits, useInTurn, useOffers, useSamples, useSampleUses, useStarts } from "../api/queries";
 import { Choice } from "../brief/Choice";
 import { Field } from "../brief/Field";
-import { patternOf, patterns, type QuiltingDoc, some } from "../brief/quilting";
+import { type Patterns, type QuiltingDoc, usePatterns } from "../brief/quilting";
 import { get, put } from "../plan/path";
 import { useSay } from "../shell/Say";
 import { dressed } from "../words/fractions";
@@ -146,13 +146,14 @@ function One({ sample, units }: { sample: SampleView; units: string }) {
       />
     );
   };
+  const patterns = usePatterns(units);
   const words = sentences[settled.kind];
   return (
     <li className="sample">
       <SampleDrawing sample={settled} />
       <div>
         <h2>{at("/title", "Name", true)}</h2>
-        {words?.({ doc, settled, at, set })}
+        {words?.({ doc, settled, at, set, patterns })}
         <After doc={doc} at={at} set={set} />
         {problem && (
           <p className="finding stop" role="alert">
@@ -215,13 +216,12 @@ interface Words {
   settled: SampleDoc;
   at: (path: string, label: string, text?: boolean) => React.ReactNode;
   set: (path: string, value: unknown) => void;
+  patterns: Patterns;
 }
 
 const sentences: Record<string, (words: Words) => React.ReactNode> = {
-  quilting: ({ doc, settled, at, set }) => {
+  quilting: ({ doc, settled, at, set, patterns }) => {
     const quilting = settled.quilting ?? {};
-    const pattern = patternOf(quilting);
-    const apart = quilting.lines?.[0]?.pitch ?? (some(quilting.echo) ? quilting.echo : quilting.free) ?? "1 in";
     const count = settled.layers?.batting?.count ?? 0;
     return (
       <p>
@@ -254,11 +254,9 @@ const sentences: Record<string, (words: Words) => React.ReactNode> = {
         ,{" "}
         <Choice
           label={`Quilting, ${settled.title}`}
-          value={pattern}
-          options={Object.entries(patterns)
-            .filter(([key]) => key !== "none")
-            .map(([key, p]) => ({ value: key, name: p.name }))}
-          choose={(next) => set("/quilting", patterns[next]?.make(apart))}
+          value={patterns.of(quilting)}
+          options={patterns.list.filter((p) => p.key !== "none").map((p) => ({ value: p.key, name: p.name }))}
+          choose={(next) => set("/quilting", patterns.make(next, quilting))}
         />
         {quilting.lines && quilting.lines.length > 0 && <> {at("/quilting/lines/0/pitch", "Distance between quilting lines")} apart</>}.
         Before, its square was {at("/before/width", "Width before")} across by {at("/before/height", "Height before")} up.
