@@ -88,8 +88,10 @@ func (m maker) about(name string, usual length.Length) length.Length {
 
 func (m maker) habits() plan.Habits {
 	h := plan.DefaultHabits(m.unit)
-	h.Press, h.Pins, h.Triangles, h.Strips = word[plan.Press](m, "press"), word[plan.Pins](m, "pins"), word[plan.Triangles](m, "triangles"), word[plan.StripSets](m, "strips")
-	h.Hold, h.Ends, h.Binding, h.Clip, h.Round = word[plan.Hold](m, "hold"), word[plan.StrapEnds](m, "ends"), word[plan.BindingEnds](m, "binding"), word[plan.Clip](m, "clip"), word[plan.Round](m, "round")
+	h.Press, h.Pins, h.Triangles, h.Strips = word[plan.Press](m, "press"), word[plan.Pins](m,
+		"pins"), word[plan.Triangles](m, "triangles"), word[plan.StripSets](m, "strips")
+	h.Hold, h.Ends, h.Binding, h.Clip, h.Round = word[plan.Hold](m, "hold"), word[plan.StrapEnds](m,
+		"ends"), word[plan.BindingEnds](m, "binding"), word[plan.Clip](m, "clip"), word[plan.Round](m, "round")
 	h.Lay = pick(m, "lay", []plan.Lays{plan.RotaryLays, plan.RotaryLays, plan.TemplateLays})
 	return h
 }
@@ -101,7 +103,8 @@ func (m maker) cloths() map[string]plan.Cloth {
 	names := []string{"moss leaf", "ink check", "border.1.side"} // a cloth may be called anything
 	out := map[string]plan.Cloth{}
 	for i, letter := range letters {
-		c := plan.Cloth{Name: names[i], Print: word[plan.Print](m, "print of "+letter), Prewashed: m.oneIn(2, "washed "+letter)}
+		c := plan.Cloth{Name: names[i], Print: word[plan.Print](m, "print of "+letter),
+			Prewashed: m.oneIn(2, "washed "+letter)}
 		if m.oneIn(3, "wide "+letter) {
 			wide := 150 * length.Centimetre
 			c.Width = &wide
@@ -116,8 +119,10 @@ func (m maker) cloths() map[string]plan.Cloth {
 
 func (m maker) object(p *plan.Plan) {
 	o := &p.Object
-	at := map[string]*length.Length{"width": &o.Width, "height": &o.Height, "length": &o.Length, "depth": &o.Depth, "wrap": &o.Wrap, "board": &o.Board, "spine": &o.Spine, "thickness": &o.Thickness}
-	thing := plan.Things()[slices.IndexFunc(plan.Things(), func(t plan.Thing) bool { return t.Object == o.Kind && t.Shape == o.Shape && t.Cover == p.Cover.Kind })]
+	at := map[string]*length.Length{"width": &o.Width, "height": &o.Height, "length": &o.Length, "depth": &o.Depth,
+		"wrap": &o.Wrap, "board": &o.Board, "spine": &o.Spine, "thickness": &o.Thickness}
+	thing := plan.Things()[slices.IndexFunc(plan.Things(),
+		func(t plan.Thing) bool { return t.Object == o.Kind && t.Shape == o.Shape && t.Cover == p.Cover.Kind })]
 	if o.Kind == plan.Book && m.oneIn(2, "of boards") {
 		thing = plan.Things()[slices.IndexFunc(plan.Things(), func(t plan.Thing) bool { return t.Key == "binder" })]
 	}
@@ -177,10 +182,12 @@ func (m maker) closing(p *plan.Plan) {
 		p.Back = plan.Back{Kind: pick(m, "closed", []plan.BackKind{plan.Zip, plan.SewnShut})}
 	}
 	if m.oneIn(3, "piped") {
-		p.Edges.Piping = &plan.Piping{Cord: starts.Cord, Grain: word[plan.Grain](m, "grain of the piping"), Bought: m.oneIn(3, "bought piping"), Cloth: "B"}
+		p.Edges.Piping = &plan.Piping{Cord: starts.Cord, Grain: word[plan.Grain](m, "grain of the piping"),
+			Bought: m.oneIn(3, "bought piping"), Cloth: "B"}
 	}
 	if p.Object.Kind == plan.Box && m.oneIn(2, "bound with strips") {
-		p.Edges.Binding = &plan.Binding{Shows: starts.Shows, Style: word[plan.BindingStyle](m, "binding style"), Grain: word[plan.Grain](m, "grain of the binding"), Cloth: "C"}
+		p.Edges.Binding = &plan.Binding{Shows: starts.Shows, Style: word[plan.BindingStyle](m, "binding style"),
+			Grain: word[plan.Grain](m, "grain of the binding"), Cloth: "C"}
 	}
 	if m.oneIn(3, "finished inside") {
 		p.Edges.Inside = word[plan.InsideFinish](m, "inside")
@@ -272,7 +279,8 @@ func (m maker) grid(f *plan.Face, path string) {
 		f.Set = plan.OnPoint
 	}
 	if m.oneIn(3, "sash"+path) {
-		f.Sash = &plan.Sash{Width: plan.StartsIn(m.unit).Sash, Outside: m.oneIn(2, "outside"+path), Posts: m.oneIn(2, "posts"+path), Cloth: "C"}
+		f.Sash = &plan.Sash{Width: plan.StartsIn(m.unit).Sash, Outside: m.oneIn(2, "outside"+path),
+			Posts: m.oneIn(2, "posts"+path), Cloth: "C"}
 	}
 	if m.oneIn(3, "block"+path) {
 		f.Block = plan.Block{Name: pick(m, "which block"+path, block.Library()).Name}
@@ -282,7 +290,9 @@ func (m maker) grid(f *plan.Face, path string) {
 func (m maker) borders(f *plan.Face, path string) {
 	f.Borders = nil
 	for i := range pick(m, "borders"+path, []int{0, 1, 1, 2}) {
-		b := plan.Border{Width: plan.BorderWidth{Width: plan.StartsIn(m.unit).Sash * 2}, Cloth: pick(m, "cloth of a border"+path, letters), Corner: word[plan.BorderCorner](m, "corner of a border"+path)}
+		b := plan.Border{Width: plan.BorderWidth{Width: plan.StartsIn(m.unit).Sash * 2},
+			Cloth:  pick(m, "cloth of a border"+path, letters),
+			Corner: word[plan.BorderCorner](m, "corner of a border"+path)}
 		if i == 0 {
 			b.Width = plan.BorderWidth{Rest: !m.oneIn(4, "no rest"+path), Width: b.Width.Width}
 			if b.Width.Rest {
@@ -297,9 +307,11 @@ func (m maker) borders(f *plan.Face, path string) {
 }
 
 func (m maker) shape(path string) plan.Shape {
-	s := plan.Shape{Shape: pick(m, "shape"+path, []string{"circle", "leaf", "heart", "star"}), Cloth: pick(m, "cloth of a shape"+path, letters), Edge: word[plan.ShapeEdge](m, "edge of a shape"+path),
+	s := plan.Shape{Shape: pick(m, "shape"+path, []string{"circle", "leaf", "heart", "star"}),
+		Cloth: pick(m, "cloth of a shape"+path, letters), Edge: word[plan.ShapeEdge](m, "edge of a shape"+path),
 		Turn: float64(rapid.IntRange(0, 3).Draw(m.T, "turn"+path)) * 30, Late: m.oneIn(4, "late"+path)}
-	left, top := m.between("from the left"+path, length.Inch, 5*length.Inch), m.between("from the top"+path, length.Inch, 5*length.Inch)
+	left, top := m.between("from the left"+path, length.Inch, 5*length.Inch), m.between("from the top"+path,
+		length.Inch, 5*length.Inch)
 	s.At = plan.At{Left: &left, Top: &top}
 	if m.oneIn(4, "twin"+path) {
 		s.Twin = word[plan.Twin](m, "which twin"+path)
@@ -310,7 +322,8 @@ func (m maker) shape(path string) plan.Shape {
 func (m maker) fitting(p plan.Plan) plan.Fitting {
 	f := pick(m, "fitting", plan.StartsIn(m.unit).Fittings)
 	f.On, f.Cloth = pick(m, "fitted on", plan.PieceNames(p.Cover.Kind)), pick(m, "cloth of a fitting", letters)
-	left, top := m.between("fitting from the left", length.Inch, 4*length.Inch), m.between("fitting from the top", length.Inch, 4*length.Inch)
+	left, top := m.between("fitting from the left", length.Inch, 4*length.Inch), m.between("fitting from the top",
+		length.Inch, 4*length.Inch)
 	f.At = plan.At{Left: &left, Top: &top}
 	if m.oneIn(4, "in an edge") {
 		f.At = plan.At{Edge: word[plan.EdgeName](m, "edge of a fitting"), Middle: true}

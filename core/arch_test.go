@@ -17,14 +17,22 @@ import (
 // rooms lists the packages from the bottom up: each may import those above it
 // in this list and no other.
 var rooms = []string{
-	"seeded", "core/ref", "core/kind", "core/length", "core/outline", "core/sum", "core/finding", "core/machine", "core/plan", "core/place", "core/shape", "core/applique", "core/cover", "core/fold", "core/block", "core/gridfit", "core/front", "core/press", "core/quilt", "core/takeup", "core/sample", "core/layers", "core/back", "core/edge", "core/fitting", "core/lay", "core/stock", "core/shopping", "core/costing", "core/schedule", "core/practice",
-	"core/outlook", "core/panel", "core/begin", "core/move", "core/cutting", "core/work", "core/fit", "core/edging", "core/supply", "core/answer", "core/show", "core/reckon", "core/compare", "core/spoil", "core/remedy", "anyplan",
-	"format/planfile", "format/drawing", "format/svgfile", "format/dxf", "format/hpgl", "format/printpack", "format/sharepage", "format/workshopfile", "format/cupboardcsv", "format/listcsv", "format/photo", "format/ics", "device", "device/standin", "device/bench", "store", "demo", "web", "cmd/schema", "cmd/lays", "cmd/same", "cmd/umschlag",
+	"seeded", "core/ref", "core/kind", "core/length", "core/outline", "core/sum", "core/finding", "core/machine",
+	"core/plan", "core/place", "core/shape", "core/applique", "core/cover", "core/fold", "core/block", "core/gridfit",
+	"core/front", "core/press", "core/quilt", "core/takeup", "core/sample", "core/layers", "core/back", "core/edge",
+	"core/fitting", "core/lay", "core/stock", "core/shopping", "core/costing", "core/schedule", "core/practice",
+	"core/outlook", "core/panel", "core/begin", "core/move", "core/cutting", "core/work", "core/fit", "core/edging",
+	"core/supply", "core/answer", "core/show", "core/reckon", "core/compare", "core/spoil", "core/remedy", "anyplan",
+	"format/planfile", "format/drawing", "format/svgfile", "format/dxf", "format/hpgl", "format/printpack",
+	"format/sharepage", "format/workshopfile", "format/cupboardcsv", "format/listcsv", "format/photo", "format/ics",
+	"device", "device/standin", "device/bench", "store", "demo", "web", "cmd/schema", "cmd/lays", "cmd/same",
+	"cmd/umschlag",
 }
 
 // plainLibrary is all that the rules of the trade need of the standard library:
 // no files, no clock, no network, no database, no JSON.
-var plainLibrary = []string{"cmp", "errors", "fmt", "maps", "math", "math/big", "math/bits", "math/rand/v2", "reflect", "slices", "sort", "strconv", "strings", "unicode", "unicode/utf8"}
+var plainLibrary = []string{"cmp", "errors", "fmt", "maps", "math", "math/big", "math/bits", "math/rand/v2", "reflect",
+	"slices", "sort", "strconv", "strings", "unicode", "unicode/utf8"}
 
 // imports maps each package below the root to what its files import.
 func imports(t *testing.T) map[string][]string {

@@ -37,7 +37,8 @@ var takenApart = map[string]struct {
 
 var (
 	partsIn = regexp.MustCompile(`\.(id|cut|part|gate|what|about|path)\??\.(startsWith|endsWith|match|split|replace|slice|includes|indexOf)\(|\.(test|exec)\([^)]*\.(id|cut|part|gate|what)\b`)
-	apart   = map[string]*regexp.Regexp{".ts": partsIn, ".tsx": partsIn, ".go": regexp.MustCompile(`strings\.(HasPrefix|HasSuffix|Contains|Cut|CutPrefix|CutSuffix|Index|Split|SplitN|TrimPrefix|TrimSuffix|LastIndex|ReplaceAll)\(|Sscanf\(`)}
+	apart   = map[string]*regexp.Regexp{".ts": partsIn, ".tsx": partsIn,
+		".go": regexp.MustCompile(`strings\.(HasPrefix|HasSuffix|Contains|Cut|CutPrefix|CutSuffix|Index|Split|SplitN|TrimPrefix|TrimSuffix|LastIndex|ReplaceAll)\(|Sscanf\(`)}
 )
 
 // sources are the files of the core and of the user interface that are no tests and not generated.
@@ -45,15 +46,17 @@ func sources(t *testing.T) map[string]string {
 	t.Helper()
 	out := map[string]string{}
 	for _, root := range []string{"core", "ui/src"} {
-		require.NoError(t, filepath.WalkDir(filepath.Join("..", root), func(path string, d fs.DirEntry, err error) error {
-			ending := filepath.Ext(path)
-			if _, read := apart[ending]; err != nil || d.IsDir() || !read || strings.Contains(path, "_test.") || strings.Contains(path, ".test.") || strings.Contains(path, ".gen.") {
+		require.NoError(t, filepath.WalkDir(filepath.Join("..", root),
+			func(path string, d fs.DirEntry, err error) error {
+				ending := filepath.Ext(path)
+				if _, read := apart[ending]; err != nil || d.IsDir() || !read || strings.Contains(path, "_test.") ||
+					strings.Contains(path, ".test.") || strings.Contains(path, ".gen.") {
+					return err
+				}
+				text, err := os.ReadFile(path)
+				out[strings.TrimPrefix(filepath.ToSlash(path), "../")] = string(text)
 				return err
-			}
-			text, err := os.ReadFile(path)
-			out[strings.TrimPrefix(filepath.ToSlash(path), "../")] = string(text)
-			return err
-		}))
+			}))
 	}
 	return out
 }

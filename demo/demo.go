@@ -47,7 +47,11 @@ func Plans() (map[string][]byte, error) {
 }
 
 // order in which the plans were begun; the last is on top of the shelf.
-var order = []string{"audiobook-corner-cushion", "waiting-bench-cushion", "lavender-mini", "poetry-corner-cushion", "window-cushion", "lapped-patchwork-cushion", "map-table-cushion", "folded-window-cushion", "guest-album-jacket", "van-cushion", "sampler-cushion", "scanner-hood", "loans-binder-jacket", "listening-stool", "bench-cushion", "story-mat-pad", "visitors-log-jacket", "label-printer-hood", "turntable-hood", "returns-desk-cushion", "pinwheel-cushion", "patchwork-cushion", "reading-corner-cushion"}
+var order = []string{"audiobook-corner-cushion", "waiting-bench-cushion", "lavender-mini", "poetry-corner-cushion",
+	"window-cushion", "lapped-patchwork-cushion", "map-table-cushion", "folded-window-cushion", "guest-album-jacket",
+	"van-cushion", "sampler-cushion", "scanner-hood", "loans-binder-jacket", "listening-stool", "bench-cushion",
+	"story-mat-pad", "visitors-log-jacket", "label-printer-hood", "turntable-hood", "returns-desk-cushion",
+	"pinwheel-cushion", "patchwork-cushion", "reading-corner-cushion"}
 
 // Fill puts the demo data into an empty store.
 func Fill(ctx context.Context, s *store.Store) error {
@@ -62,10 +66,18 @@ func Fill(ctx context.Context, s *store.Store) error {
 	if _, err := s.SaveHabits(ctx, 0, string(w.Habits)); err != nil {
 		return err
 	}
-	if err := put(w.Cupboard, func(name, doc string) error { _, err := s.AddCloth(ctx, name, doc); return err }); err != nil {
+	if err := put(w.Cupboard, func(name,
+		doc string) error {
+		_, err := s.AddCloth(ctx, name, doc)
+		return err
+	}); err != nil {
 		return err
 	}
-	if err := put(w.Notions, func(name, doc string) error { _, err := s.AddNotion(ctx, name, doc); return err }); err != nil {
+	if err := put(w.Notions, func(name,
+		doc string) error {
+		_, err := s.AddNotion(ctx, name, doc)
+		return err
+	}); err != nil {
 		return err
 	}
 	for _, doc := range w.Samples {
@@ -93,7 +105,8 @@ func Fill(ctx context.Context, s *store.Store) error {
 			return err
 		}
 		if f, ok := w.Finished[name]; ok {
-			if _, err := s.Finish(ctx, made.ID, made.Revision, store.LogEntry{Minutes: f.Minutes, Notes: f.Notes, Next: f.Next}); err != nil {
+			if _, err := s.Finish(ctx, made.ID, made.Revision,
+				store.LogEntry{Minutes: f.Minutes, Notes: f.Notes, Next: f.Next}); err != nil {
 				return err
 			}
 		}

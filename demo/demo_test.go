@@ -48,7 +48,8 @@ func TestTheDemoShowsCoversAtEveryStage(t *testing.T) {
 				done++
 			}
 		}
-		stages[map[bool]string{true: "not begun", false: map[bool]string{true: "finished", false: "half sewn"}[done == len(r.Steps)]}[done == 0]] = true
+		stages[map[bool]string{true: "not begun",
+			false: map[bool]string{true: "finished", false: "half sewn"}[done == len(r.Steps)]}[done == 0]] = true
 		disagree += len(r.Remedies)
 	}
 	assert.Equal(t, map[string]bool{"not begun": true, "half sewn": true, "finished": true}, stages)

@@ -32,18 +32,27 @@ func TestTheDemoFrontsAreCutAsByHand(t *testing.T) {
 	}{
 		// 16 pinwheels of 4: 64 half-squares that finish 2, eight from each pair of 2 × 3;
 		// the border as in the worked example, its squares as wide as it is cut.
-		"pinwheel-cushion": {"front", []string{"8 × 6″ × 6″ A half-square", "8 × 6″ × 6″ B half-square", "2 × 2⅝″ × 16½″ C rectangle", "2 × 16½″ × 2⅝″ C rectangle", "4 × 2⅝″ × 2⅝″ D square"}},
+		"pinwheel-cushion": {"front",
+			[]string{"8 × 6″ × 6″ A half-square", "8 × 6″ × 6″ B half-square", "2 × 2⅝″ × 16½″ C rectangle",
+				"2 × 16½″ × 2⅝″ C rectangle", "4 × 2⅝″ × 2⅝″ D square"}},
 		// Tops of 2¼ with sashes of ½, seams of ⅜: 4 × 3 of them, 9 sashes one way and 8 the
 		// other, 6 posts; what is left of 11½ × 9½ is ½ and ⅞ of border.
-		"scanner-hood": {"top", []string{"6 × 3″ × 3″ B square", "6 × 3″ × 3″ C square", "9 × 1¼″ × 3″ A rectangle", "8 × 3″ × 1¼″ A rectangle", "6 × 1¼″ × 1¼″ B square", "2 × 1¼″ × 8½″ A rectangle", "2 × 12¼″ × 1⅝″ A rectangle"}},
+		"scanner-hood": {"top",
+			[]string{"6 × 3″ × 3″ B square", "6 × 3″ × 3″ C square", "9 × 1¼″ × 3″ A rectangle",
+				"8 × 3″ × 1¼″ A rectangle", "6 × 1¼″ × 1¼″ B square", "2 × 1¼″ × 8½″ A rectangle",
+				"2 × 12¼″ × 1⅝″ A rectangle"}},
 		// A board of 18 × 2 from one set: 18 segments of 1½ and ½ to square; a panel of 9 × 7
 		// in a border that takes the rest of 18 × 13 and one of 1½, mitred; two strips of 1.
-		"map-table-cushion": {"front", []string{"1 × 27½″ × 1½″ A strip", "1 × 27½″ × 1½″ B strip", "1 × 9½″ × 7½″ E rectangle", "2 × 3½″ × 7½″ B rectangle", "2 × 15½″ × 2″ B rectangle",
-			"2 × 2″ × 17″ C rectangle", "2 × 22″ × 2″ C rectangle", "1 × 18½″ × 1½″ A rectangle", "1 × 18½″ × 1½″ D rectangle"}},
+		"map-table-cushion": {"front",
+			[]string{"1 × 27½″ × 1½″ A strip", "1 × 27½″ × 1½″ B strip", "1 × 9½″ × 7½″ E rectangle",
+				"2 × 3½″ × 7½″ B rectangle", "2 × 15½″ × 2″ B rectangle",
+				"2 × 2″ × 17″ C rectangle", "2 × 22″ × 2″ C rectangle", "1 × 18½″ × 1½″ A rectangle",
+				"1 × 18½″ × 1½″ D rectangle"}},
 		// 17½ at 2.5 takes 43¾, 44¼ with seams, in two strips with a join.
 		"guest-album-jacket": {"outside", []string{"2 × 22⅜″ × 9¾″ A rectangle"}},
 		// Units of 4½: squares of 10, patches 3.18 less ⅝, down to the ruler.
-		"folded-window-cushion": {"front", []string{"16 × 10″ × 10″ G square", "24 × 2½″ × 2½″ S square", "8 × 2½″ × 2½″ S half-square"}},
+		"folded-window-cushion": {"front",
+			[]string{"16 × 10″ × 10″ G square", "24 × 2½″ × 2½″ S square", "8 × 2½″ × 2½″ S half-square"}},
 	} {
 		r, ok := all[name]
 		require.True(t, ok, name)
@@ -58,7 +67,8 @@ func TestTheStarsOnPoint(t *testing.T) {
 	assert.Equal(t, 13, r.Counts["blocks"])
 	assert.Equal(t, []int{8, 4}, []int{r.Counts["side triangles"], r.Counts["corner triangles"]})
 	cuts := outerCuts(r, "front")
-	for _, want := range []string{"13 × 2″ × 2″ B square", "26 × 2⅜″ × 2⅜″ B half-square", "26 × 2⅜″ × 2⅜″ C half-square", "52 × 2″ × 2″ C square"} {
+	for _, want := range []string{"13 × 2″ × 2″ B square", "26 × 2⅜″ × 2⅜″ B half-square",
+		"26 × 2⅜″ × 2⅜″ C half-square", "52 × 2″ × 2″ C square"} {
 		assert.Contains(t, cuts, want)
 	}
 	for _, f := range r.Findings {

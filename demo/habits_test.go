@@ -33,21 +33,25 @@ func doneIn(roles ...ref.Role) func(answer.Step) bool {
 }
 
 var habits = map[string]touched{
-	"press":   {func(h *plan.Habits, v string) { h.Press = plan.Press(v) }, func(s answer.Step) bool { return s.Press != "" || s.Stage == "piece" }, none},
-	"pins":    {func(h *plan.Habits, v string) { h.Pins = plan.Pins(v) }, func(s answer.Step) bool { return strings.Contains(s.Caution, "pin") }, none},
+	"press": {func(h *plan.Habits, v string) { h.Press = plan.Press(v) },
+		func(s answer.Step) bool { return s.Press != "" || s.Stage == "piece" }, none},
+	"pins": {func(h *plan.Habits, v string) { h.Pins = plan.Pins(v) },
+		func(s answer.Step) bool { return strings.Contains(s.Caution, "pin") }, none},
 	"clip":    {func(h *plan.Habits, v string) { h.Clip = plan.Clip(v) }, doneIn(ref.DoClip), none},
 	"round":   {func(h *plan.Habits, v string) { h.Round = plan.Round(v) }, doneIn(ref.DoClose), none},
 	"hold":    {func(h *plan.Habits, v string) { h.Hold = plan.Hold(v) }, doneIn(ref.DoLayers), none},
 	"inside":  {func(h *plan.Habits, v string) { h.Inside = plan.InsideFinish(v) }, doneIn(ref.DoFinish), none},
 	"binding": {func(h *plan.Habits, v string) { h.Binding = plan.BindingEnds(v) }, doneIn(ref.DoBottom), none},
-	"ends":    {func(h *plan.Habits, v string) { h.Ends = plan.StrapEnds(v) }, doneIn(ref.DoFitting), func(is ref.Role) bool { return is == ref.FittingPart }},
-	"lay":     {func(h *plan.Habits, v string) { h.Lay = plan.Lays(v) }, doneIn(), none},
+	"ends": {func(h *plan.Habits, v string) { h.Ends = plan.StrapEnds(v) }, doneIn(ref.DoFitting),
+		func(is ref.Role) bool { return is == ref.FittingPart }},
+	"lay": {func(h *plan.Habits, v string) { h.Lay = plan.Lays(v) }, doneIn(), none},
 }
 
 // doing is what is done in a step: not how the machine stands from the one before, nor how
 // long it takes, which follow from its neighbours.
 func doing(s answer.Step) string {
-	return fmt.Sprint(s.ID, s.Title, s.Text, s.Needs, s.Cuts, s.Press, s.Side, s.Machine, s.Check, s.Caution, s.Gate, s.Stack)
+	return fmt.Sprint(s.ID, s.Title, s.Text, s.Needs, s.Cuts, s.Press, s.Side, s.Machine, s.Check, s.Caution, s.Gate,
+		s.Stack)
 }
 
 // In every demo plan each school of a habit changes the steps and the cuts it is about, and
@@ -91,7 +95,8 @@ func TestAHabitChangesOnlyWhatItShould(t *testing.T) {
 				}
 				for _, c := range after.Cuts {
 					if size := [2]int64{c.Width.NM, c.Height.NM}; size != sizes[c.ID] {
-						assert.True(t, about.cuts(c.About.Role), "%s: %s %s changes the cut %s", name, help.Key, school.Value, c.ID)
+						assert.True(t, about.cuts(c.About.Role), "%s: %s %s changes the cut %s", name, help.Key,
+							school.Value, c.ID)
 					}
 				}
 			}

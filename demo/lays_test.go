@@ -18,8 +18,8 @@ import (
 )
 
 // The lays of the demo, read without what made them: strips one after another over the
-// whole length, columns of one width beside each other in each, and nothing beyond the selvedges, over the cut of another piece,
-// against the grain or of another size than it is cut to.
+// whole length, columns of one width beside each other in each, and nothing beyond the
+// selvedges, over the cut of another piece, against the grain or of another size than it is cut to.
 func TestTheDemoLaysCanBeCutWithARuler(t *testing.T) {
 	plans, err := demo.Plans()
 	require.NoError(t, err)
@@ -66,7 +66,8 @@ func readTimes(t *testing.T, name string, l answer.Lay, cuts []answer.Cut) {
 		is, known := back[at.Strip]
 		back[at.Strip] = cuts[at.Cut].Piece == "back" && cuts[at.Cut].Waits != ""
 		if known {
-			assert.Equal(t, is, back[at.Strip], "%s: strip %d is cut before and after the front is measured", name, at.Strip)
+			assert.Equal(t, is, back[at.Strip], "%s: strip %d is cut before and after the front is measured", name,
+				at.Strip)
 		}
 	}
 }
@@ -77,7 +78,8 @@ func readPiece(t *testing.T, name string, l answer.Lay, i int, cut answer.Cut, p
 	w, h := cut.Width.NM, cut.Height.NM
 	if at.Turned {
 		w, h = h, w
-		assert.Contains(t, []plan.Print{plan.PlainPrint, plan.AllOver}, print, "%s: %s is turned on a print", name, cut.ID)
+		assert.Contains(t, []plan.Print{plan.PlainPrint, plan.AllOver}, print, "%s: %s is turned on a print", name,
+			cut.ID)
 	}
 	assert.Equal(t, []int64{w, h}, []int64{at.Width.NM, at.Height.NM}, "%s: %s", name, cut.ID)
 	strip := l.Strips[at.Strip-1]
@@ -91,7 +93,8 @@ func readPiece(t *testing.T, name string, l answer.Lay, i int, cut answer.Cut, p
 	above := int64(0)
 	for _, other := range l.Placed[:i] {
 		if other.Strip == at.Strip && other.Column == at.Column {
-			assert.Equal(t, []int64{at.X.NM, w}, []int64{other.X.NM, other.Width.NM}, "%s: %s is not as wide as its column", name, cut.ID)
+			assert.Equal(t, []int64{at.X.NM, w}, []int64{other.X.NM, other.Width.NM},
+				"%s: %s is not as wide as its column", name, cut.ID)
 			above += other.Height.NM
 		}
 	}
@@ -100,7 +103,8 @@ func readPiece(t *testing.T, name string, l answer.Lay, i int, cut answer.Cut, p
 	assert.GreaterOrEqual(t, at.X.NM, int64(0))
 	assert.LessOrEqual(t, at.X.NM+w, l.Width.NM, "%s: %s lies beyond the selvedge", name, cut.ID)
 	for _, other := range l.Placed[:i] {
-		apart := other.Strip != at.Strip || other.Column == at.Column || other.X.NM+other.Width.NM <= at.X.NM || at.X.NM+w <= other.X.NM
+		apart := other.Strip != at.Strip || other.Column == at.Column || other.X.NM+other.Width.NM <= at.X.NM ||
+			at.X.NM+w <= other.X.NM
 		assert.True(t, apart, "%s: %s lies where another piece is cut off", name, cut.ID)
 	}
 }
@@ -140,10 +144,12 @@ func TestTheDemoStepsCanBeFollowed(t *testing.T) {
 				used[id]++
 				assert.True(t, waits[id] == "" || gates[waits[id]], "%s: %s is cut before %s", name, id, waits[id])
 			}
-			undrawn := []ref.Role{ref.DoCutOuter, ref.DoCutUnder, ref.DoCutBack, ref.DoMeasure, ref.DoLayOut, ref.DoSample}
+			undrawn := []ref.Role{ref.DoCutOuter, ref.DoCutUnder, ref.DoCutBack, ref.DoMeasure, ref.DoLayOut,
+				ref.DoSample}
 			drawn := len(s.Stack) > 0 || slices.Contains(undrawn, s.About.Role) || s.Stage == string(work.Closing)
 			assert.True(t, drawn, "%s: it is not said what lies on what when %s", name, s.ID)
-			if s.Turned && len(s.Stack) > 0 && s.About.Role != ref.DoHem && s.About.Role != ref.DoFold && s.About.Role != ref.DoBottom {
+			if s.Turned && len(s.Stack) > 0 && s.About.Role != ref.DoHem && s.About.Role != ref.DoFold &&
+				s.About.Role != ref.DoBottom {
 				assert.Equal(t, work.WrongUp, s.Stack[len(s.Stack)-1].Up, "%s: %s", name, s.ID)
 			}
 			at[s.ID] = true

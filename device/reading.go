@@ -53,7 +53,8 @@ type Taken struct {
 func (r Reading) Length() (Taken, error) {
 	unit := length.Unit(r.Unit)
 	if !slices.Contains(length.Units(), unit) {
-		return Taken{}, &Refusal{fmt.Sprintf("The tape sent %s without a unit it can be read in.", r.said()), "Set the tape to inches or centimetres and measure again."}
+		return Taken{}, &Refusal{fmt.Sprintf("The tape sent %s without a unit it can be read in.", r.said()),
+			"Set the tape to inches or centimetres and measure again."}
 	}
 	mid, spread, err := r.settled("tape")
 	if err != nil {
@@ -61,11 +62,13 @@ func (r Reading) Length() (Taken, error) {
 	}
 	perMM := unit.Size().Float() / length.Millimetre.Float()
 	if spread*perMM > steady {
-		return Taken{}, &Refusal{fmt.Sprintf("The readings lie %s mm apart.", short(spread*perMM)), "Hold the tape still, flat along the edge, and measure again."}
+		return Taken{}, &Refusal{fmt.Sprintf("The readings lie %s mm apart.", short(spread*perMM)),
+			"Hold the tape still, flat along the edge, and measure again."}
 	}
 	l := ruled(mid*unit.Size().Float(), unit)
 	if l <= 0 || l > longest {
-		return Taken{}, &Refusal{fmt.Sprintf("The tape sent %s %s.", r.said(), r.Unit), "That is no length a tape can read: lay it on again from its beginning."}
+		return Taken{}, &Refusal{fmt.Sprintf("The tape sent %s %s.", r.said(), r.Unit),
+			"That is no length a tape can read: lay it on again from its beginning."}
 	}
 	return Taken{Text: length.Style{Unit: unit}.Plain(l) + " " + r.Unit, Says: r.weakness("tape"), Length: l}, nil
 }
@@ -83,7 +86,8 @@ func ruled(nm float64, unit length.Unit) length.Length {
 func (r Reading) Weight() (Taken, error) {
 	each, ok := grams[r.Unit]
 	if !ok {
-		return Taken{}, &Refusal{fmt.Sprintf("The scale sent %s without a unit it can be read in.", r.said()), "Set the scale to grams or ounces and weigh again."}
+		return Taken{}, &Refusal{fmt.Sprintf("The scale sent %s without a unit it can be read in.", r.said()),
+			"Set the scale to grams or ounces and weigh again."}
 	}
 	mid, spread, err := r.settled("scale")
 	if err != nil {
@@ -91,10 +95,12 @@ func (r Reading) Weight() (Taken, error) {
 	}
 	g := math.Round(mid*each*10) / 10
 	if spread*each > math.Max(steadyGrams, steadyShare*math.Abs(g)) {
-		return Taken{}, &Refusal{fmt.Sprintf("The readings lie %s g apart.", short(spread*each)), "Wait until the scale is at rest and weigh again."}
+		return Taken{}, &Refusal{fmt.Sprintf("The readings lie %s g apart.", short(spread*each)),
+			"Wait until the scale is at rest and weigh again."}
 	}
 	if g <= 0 || g > heaviest {
-		return Taken{}, &Refusal{fmt.Sprintf("The scale sent %s %s.", r.said(), r.Unit), "Empty it, set it to zero and weigh again."}
+		return Taken{}, &Refusal{fmt.Sprintf("The scale sent %s %s.", r.said(), r.Unit),
+			"Empty it, set it to zero and weigh again."}
 	}
 	return Taken{Text: short(g), Says: r.weakness("scale"), Grams: g}, nil
 }
@@ -110,7 +116,8 @@ func (r Reading) settled(what string) (mid, spread float64, err error) {
 		return 0, 0, &Refusal{fmt.Sprintf("The %s sent nothing.", what), "Measure again."}
 	}
 	if r.Battery >= 0 && r.Battery <= empty {
-		return 0, 0, &Refusal{fmt.Sprintf("The battery of the %s is at %d %%: what it reads now is not to be trusted.", what, r.Battery), "Change the battery and measure again."}
+		return 0, 0, &Refusal{fmt.Sprintf("The battery of the %s is at %d %%: what it reads now is not to be trusted.",
+			what, r.Battery), "Change the battery and measure again."}
 	}
 	sorted := slices.Sorted(slices.Values(r.Values))
 	return sorted[len(sorted)/2], sorted[len(sorted)-1] - sorted[0], nil

@@ -26,8 +26,10 @@ func TestATapeIsTakenAsItReads(t *testing.T) {
 		"centimetres, the middle of five": {of("cm", 41.31, 41.29, 41.3, 41.32, 41.28), "41.3", ""},
 		"half a millimetre":               {of("mm", 413.6, 413.4), "413.5", ""},
 		"inches to the 32nd":              {of("in", 16.3124, 16.3130, 16.312), "16 5/16", ""},
-		"a tape whose battery is weak":    {device.Reading{Unit: "cm", Values: []float64{41.3}, Battery: 12}, "41.3", "The battery of the tape is at 12 %: change it soon."},
-		"a tape without a battery":        {device.Reading{Unit: "cm", Values: []float64{41.3}, Battery: -1}, "41.3", ""},
+		"a tape whose battery is weak": {device.Reading{Unit: "cm", Values: []float64{41.3}, Battery: 12}, "41.3",
+			"The battery of the tape is at 12 %: change it soon."},
+		"a tape without a battery": {device.Reading{Unit: "cm", Values: []float64{41.3}, Battery: -1}, "41.3",
+			""},
 	} {
 		t.Run(name, func(t *testing.T) {
 			taken, err := c.reading.Length()
@@ -92,8 +94,10 @@ func TestAScaleIsTakenInGrams(t *testing.T) {
 // Whatever a gauge sends, it is taken within what its hand can tell, or refused by name.
 func TestAnyReading(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		r := device.Reading{Unit: rapid.SampledFrom([]string{"mm", "cm", "in", "g", "oz", "", "furlong"}).Draw(t, "unit"),
-			Values: rapid.SliceOfN(rapid.Float64(), 0, 7).Draw(t, "values"), Battery: rapid.IntRange(-5, 200).Draw(t, "battery")}
+		r := device.Reading{Unit: rapid.SampledFrom([]string{"mm", "cm", "in", "g", "oz", "", "furlong"}).
+			Draw(t, "unit"),
+			Values: rapid.SliceOfN(rapid.Float64(), 0, 7).Draw(t, "values"), Battery: rapid.IntRange(-5, 200).
+				Draw(t, "battery")}
 		for _, judge := range []func() (device.Taken, error){r.Length, r.Weight} {
 			taken, err := judge()
 			var refusal *device.Refusal

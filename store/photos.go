@@ -8,7 +8,8 @@ import (
 // AddPhoto keeps a picture and returns its number.
 func (s *Store) AddPhoto(ctx context.Context, jpeg []byte, width, height int) (id int, err error) {
 	err = s.change(ctx, "add photo", func(tx *sql.Tx) error {
-		return tx.QueryRowContext(ctx, `INSERT INTO photos (jpeg, width, height) VALUES (?, ?, ?) RETURNING id`, jpeg, width, height).Scan(&id)
+		return tx.QueryRowContext(ctx, `INSERT INTO photos (jpeg, width, height) VALUES (?, ?, ?) RETURNING id`, jpeg,
+			width, height).Scan(&id)
 	})
 	return id, err
 }

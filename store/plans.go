@@ -68,10 +68,14 @@ func (s *Store) Create(ctx context.Context, title, kind, doc string) (Plan, erro
 			return err
 		}
 		now := s.stamp()
-		if _, err := tx.ExecContext(ctx, `INSERT INTO plans (id, title, kind, head, made, changed) VALUES (?, ?, ?, 1, ?, ?)`, id, title, kind, now, now); err != nil {
+		if _, err := tx.ExecContext(ctx,
+			`INSERT INTO plans (id, title, kind, head, made, changed) VALUES (?, ?, ?, 1, ?, ?)`, id, title, kind, now,
+			now); err != nil {
 			return err
 		}
-		if _, err := tx.ExecContext(ctx, `INSERT INTO revisions (plan, number, doc, label, made) VALUES (?, 1, ?, 'begun', ?)`, id, doc, now); err != nil {
+		if _, err := tx.ExecContext(ctx,
+			`INSERT INTO revisions (plan, number, doc, label, made) VALUES (?, 1, ?, 'begun', ?)`, id, doc,
+			now); err != nil {
 			return err
 		}
 		made, err = current(ctx, tx, id)
@@ -109,7 +113,8 @@ func freeID(ctx context.Context, tx *sql.Tx, table, base string) (string, error)
 			id = fmt.Sprintf("%s-%d", base, n)
 		}
 		var taken bool
-		if err := tx.QueryRowContext(ctx, fmt.Sprintf(`SELECT EXISTS (SELECT 1 FROM %s WHERE id = ?)`, table), id).Scan(&taken); err != nil {
+		if err := tx.QueryRowContext(ctx, fmt.Sprintf(`SELECT EXISTS (SELECT 1 FROM %s WHERE id = ?)`, table), id).
+			Scan(&taken); err != nil {
 			return "", err
 		}
 		if !taken {
@@ -129,7 +134,8 @@ type next struct {
 }
 
 // advance writes the revision after base, which must be the newest one.
-func (s *Store) advance(ctx context.Context, what, id string, base int, make func(*sql.Tx, Plan) (next, error)) (Plan, error) {
+func (s *Store) advance(ctx context.Context, what, id string, base int, make func(*sql.Tx, Plan) (next, error)) (Plan,
+	error) {
 	var after Plan
 	err := s.change(ctx, what, func(tx *sql.Tx) error {
 		head, err := current(ctx, tx, id)
@@ -144,11 +150,13 @@ func (s *Store) advance(ctx context.Context, what, id string, base int, make fun
 			return err
 		}
 		now := s.stamp()
-		if _, err := tx.ExecContext(ctx, `INSERT INTO revisions (plan, number, doc, label, made, undo_to, redo_to) VALUES (?, ?, ?, ?, ?, ?, ?)`,
+		if _, err := tx.ExecContext(ctx,
+			`INSERT INTO revisions (plan, number, doc, label, made, undo_to, redo_to) VALUES (?, ?, ?, ?, ?, ?, ?)`,
 			id, base+1, n.doc, n.label, now, n.undo, n.redo); err != nil {
 			return err
 		}
-		if _, err := tx.ExecContext(ctx, `UPDATE plans SET head = ?, title = ?, kind = ?, changed = ? WHERE id = ?`, base+1, n.title, n.kind, now, id); err != nil {
+		if _, err := tx.ExecContext(ctx, `UPDATE plans SET head = ?, title = ?, kind = ?, changed = ? WHERE id = ?`,
+			base+1, n.title, n.kind, now, id); err != nil {
 			return err
 		}
 		after, err = current(ctx, tx, id)
@@ -161,7 +169,8 @@ func (s *Store) advance(ctx context.Context, what, id string, base int, make fun
 // base is a *ConflictError.
 func (s *Store) Save(ctx context.Context, id string, base int, title, kind, doc, label string) (Plan, error) {
 	return s.advance(ctx, "save plan", id, base, func(_ *sql.Tx, head Plan) (next, error) {
-		return next{title: title, kind: kind, doc: doc, label: label, undo: sql.Null[int]{V: head.Revision, Valid: true}}, nil
+		return next{title: title, kind: kind, doc: doc, label: label,
+			undo: sql.Null[int]{V: head.Revision, Valid: true}}, nil
 	})
 }
 
@@ -182,7 +191,8 @@ var ErrNothing = errors.New("there is nothing to go back to")
 func (s *Store) Step(ctx context.Context, id string, base int, d Direction) (Plan, error) {
 	return s.advance(ctx, string(d), id, base, func(tx *sql.Tx, head Plan) (next, error) {
 		var undo, redo sql.Null[int]
-		if err := tx.QueryRowContext(ctx, `SELECT undo_to, redo_to FROM revisions WHERE plan = ? AND number = ?`, id, head.Revision).Scan(&undo, &redo); err != nil {
+		if err := tx.QueryRowContext(ctx, `SELECT undo_to, redo_to FROM revisions WHERE plan = ? AND number = ?`, id,
+			head.Revision).Scan(&undo, &redo); err != nil {
 			return next{}, err
 		}
 		here := sql.Null[int]{V: head.Revision, Valid: true}
@@ -194,7 +204,8 @@ func (s *Store) Step(ctx context.Context, id string, base int, d Direction) (Pla
 			return next{}, ErrNothing
 		}
 		var before, after sql.Null[int]
-		if err := tx.QueryRowContext(ctx, `SELECT doc, label, undo_to, redo_to FROM revisions WHERE plan = ? AND number = ?`, id, target.V).
+		if err := tx.QueryRowContext(ctx,
+			`SELECT doc, label, undo_to, redo_to FROM revisions WHERE plan = ? AND number = ?`, id, target.V).
 			Scan(&n.doc, &n.label, &before, &after); err != nil {
 			return next{}, err
 		}
@@ -209,7 +220,8 @@ func (s *Store) Step(ctx context.Context, id string, base int, d Direction) (Pla
 
 // Revision is the document of a revision of a plan.
 func (s *Store) Revision(ctx context.Context, id string, number int) (doc string, err error) {
-	err = found(s.read.QueryRowContext(ctx, `SELECT doc FROM revisions WHERE plan = ? AND number = ?`, id, number).Scan(&doc))
+	err = found(s.read.QueryRowContext(ctx, `SELECT doc FROM revisions WHERE plan = ? AND number = ?`, id, number).
+		Scan(&doc))
 	return doc, err
 }
 
@@ -217,7 +229,8 @@ func (s *Store) Revision(ctx context.Context, id string, number int) (doc string
 // is to be stored.
 func (s *Store) Restore(ctx context.Context, id string, base, revision int, doc string) (Plan, error) {
 	return s.advance(ctx, "restore plan", id, base, func(_ *sql.Tx, head Plan) (next, error) {
-		n := next{doc: doc, label: fmt.Sprintf("revision %d restored", revision), undo: sql.Null[int]{V: head.Revision, Valid: true}}
+		n := next{doc: doc, label: fmt.Sprintf("revision %d restored", revision),
+			undo: sql.Null[int]{V: head.Revision, Valid: true}}
 		return n, named(&n)
 	})
 }

@@ -39,12 +39,15 @@ func (s *Store) AddSample(ctx context.Context, title, doc string) (Sample, error
 func (s *Store) SaveSample(ctx context.Context, id string, base int, doc string) (Sample, error) {
 	one := Sample{ID: id, Doc: doc}
 	err := s.change(ctx, "save sample", func(tx *sql.Tx) error {
-		err := tx.QueryRowContext(ctx, `UPDATE samples SET doc = ?, revision = revision + 1 WHERE id = ? AND revision = ? RETURNING revision`, doc, id, base).Scan(&one.Revision)
+		err := tx.QueryRowContext(ctx,
+			`UPDATE samples SET doc = ?, revision = revision + 1 WHERE id = ? AND revision = ? RETURNING revision`, doc,
+			id, base).Scan(&one.Revision)
 		if !errors.Is(err, sql.ErrNoRows) {
 			return err
 		}
 		var there bool
-		if err := tx.QueryRowContext(ctx, `SELECT EXISTS (SELECT 1 FROM samples WHERE id = ?)`, id).Scan(&there); err != nil {
+		if err := tx.QueryRowContext(ctx, `SELECT EXISTS (SELECT 1 FROM samples WHERE id = ?)`, id).
+			Scan(&there); err != nil {
 			return err
 		}
 		if there {

@@ -41,7 +41,8 @@ func (s shelf) list(ctx context.Context) ([]Held, error) {
 func (s shelf) add(ctx context.Context, name, doc string) (Held, error) {
 	h := Held{Name: name, Doc: doc, Revision: 1}
 	err := s.change(ctx, "add "+s.one, func(tx *sql.Tx) error {
-		return taken(tx.QueryRowContext(ctx, `INSERT INTO `+s.table+` (name, doc) VALUES (?, ?) RETURNING id`, name, doc).Scan(&h.ID))
+		return taken(tx.QueryRowContext(ctx, `INSERT INTO `+s.table+` (name, doc) VALUES (?, ?) RETURNING id`, name,
+			doc).Scan(&h.ID))
 	})
 	return h, err
 }
@@ -49,7 +50,8 @@ func (s shelf) add(ctx context.Context, name, doc string) (Held, error) {
 func (s shelf) save(ctx context.Context, id, base int, name, doc string) (Held, error) {
 	h := Held{ID: id, Name: name, Doc: doc}
 	err := s.change(ctx, "save "+s.one, func(tx *sql.Tx) error {
-		err := tx.QueryRowContext(ctx, `UPDATE `+s.table+` SET name = ?, doc = ?, revision = revision + 1 WHERE id = ? AND revision = ? RETURNING revision`, name, doc, id, base).Scan(&h.Revision)
+		err := tx.QueryRowContext(ctx,
+			`UPDATE `+s.table+` SET name = ?, doc = ?, revision = revision + 1 WHERE id = ? AND revision = ? RETURNING revision`, name, doc, id, base).Scan(&h.Revision)
 		return taken(stale(ctx, tx, s.table, id, err))
 	})
 	return h, err
@@ -58,7 +60,8 @@ func (s shelf) save(ctx context.Context, id, base int, name, doc string) (Held, 
 func (s shelf) remove(ctx context.Context, id int) (Held, error) {
 	h := Held{ID: id}
 	err := s.change(ctx, "remove "+s.one, func(tx *sql.Tx) error {
-		return found(tx.QueryRowContext(ctx, `DELETE FROM `+s.table+` WHERE id = ? RETURNING name, doc, revision`, id).Scan(&h.Name, &h.Doc, &h.Revision))
+		return found(tx.QueryRowContext(ctx, `DELETE FROM `+s.table+` WHERE id = ? RETURNING name, doc, revision`, id).
+			Scan(&h.Name, &h.Doc, &h.Revision))
 	})
 	return h, err
 }
@@ -114,13 +117,15 @@ func (s shelf) take(ctx context.Context, list []Held) error {
 	return s.change(ctx, "take "+s.table, func(tx *sql.Tx) error {
 		for _, c := range list {
 			if c.ID == 0 {
-				if _, err := tx.ExecContext(ctx, `INSERT INTO `+s.table+` (name, doc) VALUES (?, ?)`, c.Name, c.Doc); err != nil {
+				if _, err := tx.ExecContext(ctx, `INSERT INTO `+s.table+` (name, doc) VALUES (?, ?)`, c.Name,
+					c.Doc); err != nil {
 					return taken(err)
 				}
 				continue
 			}
 			var revision int
-			err := tx.QueryRowContext(ctx, `UPDATE `+s.table+` SET doc = ?, revision = revision + 1 WHERE id = ? AND revision = ? RETURNING revision`, c.Doc, c.ID, c.Revision).Scan(&revision)
+			err := tx.QueryRowContext(ctx,
+				`UPDATE `+s.table+` SET doc = ?, revision = revision + 1 WHERE id = ? AND revision = ? RETURNING revision`, c.Doc, c.ID, c.Revision).Scan(&revision)
 			if err := stale(ctx, tx, s.table, c.ID, err); err != nil {
 				return err
 			}
@@ -140,7 +145,8 @@ func stale(ctx context.Context, tx *sql.Tx, table string, id int, err error) err
 	}
 	var there bool
 	// The table is one of this package's own names.
-	if err := tx.QueryRowContext(ctx, fmt.Sprintf(`SELECT EXISTS (SELECT 1 FROM %s WHERE id = ?)`, table), id).Scan(&there); err != nil {
+	if err := tx.QueryRowContext(ctx, fmt.Sprintf(`SELECT EXISTS (SELECT 1 FROM %s WHERE id = ?)`, table), id).
+		Scan(&there); err != nil {
 		return err
 	}
 	if there {
@@ -170,14 +176,17 @@ func (s *Store) Habits(ctx context.Context) (doc string, revision int, err error
 func (s *Store) SaveHabits(ctx context.Context, base int, doc string) (revision int, err error) {
 	err = s.change(ctx, "save habits", func(tx *sql.Tx) error {
 		if base == 0 {
-			done, err := tx.ExecContext(ctx, `INSERT INTO habits (id, doc, revision) VALUES (1, ?, 1) ON CONFLICT DO NOTHING`, doc)
+			done, err := tx.ExecContext(ctx,
+				`INSERT INTO habits (id, doc, revision) VALUES (1, ?, 1) ON CONFLICT DO NOTHING`, doc)
 			revision = 1
 			if errors.Is(touched(done, err), ErrNotFound) {
 				return ErrStale
 			}
 			return err
 		}
-		err := tx.QueryRowContext(ctx, `UPDATE habits SET doc = ?, revision = revision + 1 WHERE id = 1 AND revision = ? RETURNING revision`, doc, base).Scan(&revision)
+		err := tx.QueryRowContext(ctx,
+			`UPDATE habits SET doc = ?, revision = revision + 1 WHERE id = 1 AND revision = ? RETURNING revision`, doc,
+			base).Scan(&revision)
 		return stale(ctx, tx, "habits", 1, err)
 	})
 	return revision, err
@@ -203,7 +212,8 @@ const logColumns = `SELECT id, plan, title, doc, finished, minutes, notes, next,
 func scanEntry(row scanner) (LogEntry, error) {
 	var e LogEntry
 	var photos string
-	if err := row.Scan(&e.ID, &e.Plan, &e.Title, &e.Doc, &e.Finished, &e.Minutes, &e.Notes, &e.Next, &photos, &e.Revision); err != nil {
+	if err := row.Scan(&e.ID, &e.Plan, &e.Title, &e.Doc, &e.Finished, &e.Minutes, &e.Notes, &e.Next, &photos,
+		&e.Revision); err != nil {
 		return e, found(err)
 	}
 	return e, json.Unmarshal([]byte(photos), &e.Photos)
@@ -211,7 +221,8 @@ func scanEntry(row scanner) (LogEntry, error) {
 
 // Log lists the finished covers, the last first.
 func (s *Store) Log(ctx context.Context) ([]LogEntry, error) {
-	return collect(ctx, s.read, func(r *sql.Rows) (LogEntry, error) { return scanEntry(r) }, logColumns+` ORDER BY finished DESC, id DESC`)
+	return collect(ctx, s.read, func(r *sql.Rows) (LogEntry, error) { return scanEntry(r) },
+		logColumns+` ORDER BY finished DESC, id DESC`)
 }
 
 // LogEntry returns one finished cover.
@@ -234,7 +245,8 @@ func (s *Store) Finish(ctx context.Context, id string, base int, e LogEntry) (Lo
 		if err != nil {
 			return err
 		}
-		return tx.QueryRowContext(ctx, `INSERT INTO log (plan, title, doc, finished, minutes, notes, next, photos) VALUES (?, ?, ?, ?, ?, ?, ?, ?) RETURNING id`,
+		return tx.QueryRowContext(ctx,
+			`INSERT INTO log (plan, title, doc, finished, minutes, notes, next, photos) VALUES (?, ?, ?, ?, ?, ?, ?, ?) RETURNING id`,
 			e.Plan, e.Title, e.Doc, e.Finished, e.Minutes, e.Notes, e.Next, string(photos)).Scan(&e.ID)
 	})
 	return e, err
@@ -257,7 +269,8 @@ func (s *Store) SaveLogEntry(ctx context.Context, e LogEntry, base int) (LogEntr
 	}
 	err = s.change(ctx, "save log entry", func(tx *sql.Tx) error {
 		var revision int
-		err := tx.QueryRowContext(ctx, `UPDATE log SET minutes = ?, notes = ?, next = ?, photos = ?, revision = revision + 1 WHERE id = ? AND revision = ? RETURNING revision`,
+		err := tx.QueryRowContext(ctx,
+			`UPDATE log SET minutes = ?, notes = ?, next = ?, photos = ?, revision = revision + 1 WHERE id = ? AND revision = ? RETURNING revision`,
 			e.Minutes, e.Notes, e.Next, string(photos), e.ID, base).Scan(&revision)
 		return stale(ctx, tx, "log", e.ID, err)
 	})

@@ -243,7 +243,8 @@ func TestLogKeepsThePlanAsItWasFinished(t *testing.T) {
 	got, err := s.LogEntry(t.Context(), e.ID)
 	require.NoError(t, err)
 	assert.Equal(t, doc("One"), got.Doc)
-	got, err = s.SaveLogEntry(t.Context(), store.LogEntry{ID: e.ID, Minutes: 95, Notes: "m", Next: "y", Photos: []int{7}}, got.Revision)
+	got, err = s.SaveLogEntry(t.Context(),
+		store.LogEntry{ID: e.ID, Minutes: 95, Notes: "m", Next: "y", Photos: []int{7}}, got.Revision)
 	require.NoError(t, err)
 	assert.Equal(t, 95, got.Minutes)
 	_, err = s.SaveLogEntry(t.Context(), store.LogEntry{ID: e.ID, Minutes: 1, Notes: "", Next: "", Photos: []int{7}}, 1)

@@ -30,7 +30,8 @@ func (s *Store) Whole(ctx context.Context) (workshopfile.Workshop, error) {
 	}
 	w.Habits = json.RawMessage(habits)
 	w.Photos = map[int]workshopfile.Photo{}
-	for _, part := range []func(context.Context, *sql.Tx, *workshopfile.Workshop) error{readPlans, readCupboard, readSamples, readLog, readRest} {
+	for _, part := range []func(context.Context, *sql.Tx, *workshopfile.Workshop) error{readPlans, readCupboard,
+		readSamples, readLog, readRest} {
 		if err := part(ctx, tx, &w); err != nil {
 			return w, fmt.Errorf("read the workshop: %w", err)
 		}
@@ -96,16 +97,17 @@ func readSamples(ctx context.Context, tx *sql.Tx, w *workshopfile.Workshop) erro
 }
 
 func readLog(ctx context.Context, tx *sql.Tx, w *workshopfile.Workshop) error {
-	return each(ctx, tx, `SELECT plan, title, doc, finished, minutes, notes, next, photos FROM log ORDER BY id`, func(r *sql.Rows) error {
-		var e workshopfile.Entry
-		var doc, photos string
-		if err := r.Scan(&e.Plan, &e.Title, &doc, &e.Finished, &e.Minutes, &e.Notes, &e.Next, &photos); err != nil {
-			return err
-		}
-		e.Doc = json.RawMessage(doc)
-		w.Log = append(w.Log, e)
-		return json.Unmarshal([]byte(photos), &w.Log[len(w.Log)-1].Photos)
-	})
+	return each(ctx, tx, `SELECT plan, title, doc, finished, minutes, notes, next, photos FROM log ORDER BY id`,
+		func(r *sql.Rows) error {
+			var e workshopfile.Entry
+			var doc, photos string
+			if err := r.Scan(&e.Plan, &e.Title, &doc, &e.Finished, &e.Minutes, &e.Notes, &e.Next, &photos); err != nil {
+				return err
+			}
+			e.Doc = json.RawMessage(doc)
+			w.Log = append(w.Log, e)
+			return json.Unmarshal([]byte(photos), &w.Log[len(w.Log)-1].Photos)
+		})
 }
 
 func readRest(ctx context.Context, tx *sql.Tx, w *workshopfile.Workshop) error {
@@ -136,7 +138,8 @@ type Title struct{ Title, Kind string }
 func (s *Store) Fill(ctx context.Context, w workshopfile.Workshop, titles []Title) error {
 	return s.change(ctx, "bring the workshop in", func(tx *sql.Tx) error {
 		var held bool
-		if err := tx.QueryRowContext(ctx, `SELECT EXISTS (SELECT 1 FROM plans) OR EXISTS (SELECT 1 FROM cloths) OR EXISTS (SELECT 1 FROM notions) OR EXISTS (SELECT 1 FROM samples) OR EXISTS (SELECT 1 FROM photos)`).Scan(&held); err != nil {
+		if err := tx.QueryRowContext(ctx,
+			`SELECT EXISTS (SELECT 1 FROM plans) OR EXISTS (SELECT 1 FROM cloths) OR EXISTS (SELECT 1 FROM notions) OR EXISTS (SELECT 1 FROM samples) OR EXISTS (SELECT 1 FROM photos)`).Scan(&held); err != nil {
 			return err
 		}
 		if held {
@@ -166,8 +169,10 @@ func fill(w workshopfile.Workshop, titles []Title, do func(string, ...any) error
 		step(`INSERT INTO photos (id, jpeg, width, height) VALUES (?, ?, ?, ?)`, n, p.JPEG, p.Width, p.Height)
 	}
 	for i, p := range w.Plans {
-		step(`INSERT INTO plans (id, title, kind, head, made, changed, away) VALUES (?, ?, ?, 1, ?, ?, ?)`, p.ID, titles[i].Title, titles[i].Kind, p.Made, p.Changed, p.Away)
-		step(`INSERT INTO revisions (plan, number, doc, label, made) VALUES (?, 1, ?, 'brought in', ?)`, p.ID, string(p.Doc), p.Changed)
+		step(`INSERT INTO plans (id, title, kind, head, made, changed, away) VALUES (?, ?, ?, 1, ?, ?, ?)`, p.ID,
+			titles[i].Title, titles[i].Kind, p.Made, p.Changed, p.Away)
+		step(`INSERT INTO revisions (plan, number, doc, label, made) VALUES (?, 1, ?, 'brought in', ?)`, p.ID,
+			string(p.Doc), p.Changed)
 	}
 	for _, c := range w.Cloths {
 		step(`INSERT INTO cloths (id, name, doc) VALUES (?, ?, ?)`, c.ID, c.Name, string(c.Doc))

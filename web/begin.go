@@ -120,7 +120,9 @@ func (s *server) starts(c *echo.Context) error {
 	}
 	text := length.Style{Unit: unit}.Plain
 	st := plan.StartsIn(unit)
-	out := StartsView{Radius: text(st.Radius), Plate: text(st.Plate), Taper: text(st.Taper), Hem: text(st.Hem), Away: text(st.Away), Cord: text(st.Cord), Shows: text(st.Shows), Tab: text(st.Tab), Sash: text(st.Sash), Least: text(st.Least), Most: text(st.Most)}
+	out := StartsView{Radius: text(st.Radius), Plate: text(st.Plate), Taper: text(st.Taper), Hem: text(st.Hem),
+		Away: text(st.Away), Cord: text(st.Cord), Shows: text(st.Shows), Tab: text(st.Tab), Sash: text(st.Sash),
+		Least: text(st.Least), Most: text(st.Most)}
 	var err error
 	for _, t := range plan.Things() {
 		v := ThingView{Key: t.Key, Name: t.Name, Filled: t.Filled, Measures: t.Measures, Usual: map[string]string{}}
@@ -248,13 +250,15 @@ func (s *server) move(c *echo.Context) error {
 	if err := decode(c, &in); err != nil {
 		return err
 	}
-	return in.send(c, fmt.Sprintf("/fittings/%d", in.Fitting), "fitting", func(p plan.Plan, x, y length.Length) (plan.At, bool) {
-		return move.Fitting(p, in.Fitting, x, y)
-	})
+	return in.send(c, fmt.Sprintf("/fittings/%d", in.Fitting), "fitting",
+		func(p plan.Plan, x, y length.Length) (plan.At, bool) {
+			return move.Fitting(p, in.Fitting, x, y)
+		})
 }
 
 // send answers with the place of the thing at a path of the plan when it is moved.
-func (m Moving) send(c *echo.Context, path, thing string, move func(p plan.Plan, x, y length.Length) (plan.At, bool)) error {
+func (m Moving) send(c *echo.Context, path, thing string,
+	move func(p plan.Plan, x, y length.Length) (plan.At, bool)) error {
 	p, err := planfile.Read(m.Plan)
 	if err != nil {
 		return err
@@ -262,7 +266,8 @@ func (m Moving) send(c *echo.Context, path, thing string, move func(p plan.Plan,
 	step := p.Habits.Step
 	at, ok := move(p, length.Length(m.X)+step*length.Length(m.Across), length.Length(m.Y)+step*length.Length(m.Down))
 	if !ok {
-		return planfile.Problems{{Path: path, Text: "This " + thing + " cannot be moved: put right what the brief says of it first."}}
+		return planfile.Problems{{Path: path,
+			Text: "This " + thing + " cannot be moved: put right what the brief says of it first."}}
 	}
 	doc, err := json.Marshal(planfile.Part(at, p.Units))
 	if err != nil {

@@ -91,8 +91,9 @@ func (s *server) takeCloths(c *echo.Context) error {
 		return err
 	}
 	return takeTable(c, sh, tabled[plan.Cloth]{
-		read: func(data []byte) ([]plan.Cloth, error) { return cupboardcsv.Read(data, sh.unit, sh.wrong) },
-		name: func(cloth plan.Cloth) string { return cloth.Name }, again: func(doc []byte) (plan.Cloth, error) { return readCloth(doc, sh) },
+		read:   func(data []byte) ([]plan.Cloth, error) { return cupboardcsv.Read(data, sh.unit, sh.wrong) },
+		name:   func(cloth plan.Cloth) string { return cloth.Name },
+		again:  func(doc []byte) (plan.Cloth, error) { return readCloth(doc, sh) },
 		stored: s.store.Cloths, take: s.store.TakeCloths,
 	})
 }
@@ -111,8 +112,9 @@ func (s *server) takeNotions(c *echo.Context) error {
 		return strings.ReplaceAll(found[0].About[1:], "_", " "), found[0].Text + " " + found[0].Remedy
 	}
 	return takeTable(c, sh, tabled[plan.Notion]{
-		read: func(data []byte) ([]plan.Notion, error) { return cupboardcsv.ReadNotions(data, sh.unit, judge) },
-		name: func(n plan.Notion) string { return n.Name }, again: func(doc []byte) (plan.Notion, error) { return readNotion(doc, sh) },
+		read:   func(data []byte) ([]plan.Notion, error) { return cupboardcsv.ReadNotions(data, sh.unit, judge) },
+		name:   func(n plan.Notion) string { return n.Name },
+		again:  func(doc []byte) (plan.Notion, error) { return readNotion(doc, sh) },
 		stored: s.store.Notions, take: s.store.TakeNotions,
 	})
 }

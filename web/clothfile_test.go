@@ -17,7 +17,8 @@ func TestTheCupboardGoesOutAndInAsATable(t *testing.T) {
 	h.ServeHTTP(w, httptest.NewRequest("GET", "http://localhost/api/v1/cloths.csv", nil))
 	require.Equal(t, 200, w.Code)
 	table := w.Body.String()
-	assert.True(t, strings.HasPrefix(table, "name,width,usable,print,have,kind,odd,shrink,stretch,prewashed,price,per,repeat across,repeat along,motif,ground,ink\r\n"))
+	assert.True(t, strings.HasPrefix(table,
+		"name,width,usable,print,have,kind,odd,shrink,stretch,prewashed,price,per,repeat across,repeat along,motif,ground,ink\r\n"))
 	var view web.ClothFileView
 	call(t, h, "POST", "/api/v1/cloths/table?take=yes", table, &view)
 	assert.Empty(t, view.Added)
@@ -71,12 +72,14 @@ func TestNotionsAsATable(t *testing.T) {
 	require.Equal(t, 200, w.Code)
 	var view web.ClothFileView
 	call(t, h, "POST", "/api/v1/notions/table?take=yes", w.Body.String(), &view)
-	assert.Equal(t, []any{[]string{}, []web.ClothChange{}, 5}, []any{view.Added, view.Changed, view.Same}, "out and in again changes nothing")
+	assert.Equal(t, []any{[]string{}, []web.ClothChange{}, 5}, []any{view.Added, view.Changed, view.Same},
+		"out and in again changes nothing")
 	call(t, h, "POST", "/api/v1/notions/table", "name,for,count\nzips,zip,-3\n", &view)
 	require.Len(t, view.Problems, 1)
 	assert.Equal(t, []any{2, "count"}, []any{view.Problems[0].Row, view.Problems[0].Column})
 	view = web.ClothFileView{}
-	call(t, h, "POST", "/api/v1/notions/table?take=yes", "name,for,have\nelastic,elastic,3 yd\ngrey thread,thread,20 m\n", &view)
+	call(t, h, "POST", "/api/v1/notions/table?take=yes",
+		"name,for,have\nelastic,elastic,3 yd\ngrey thread,thread,20 m\n", &view)
 	assert.True(t, view.Taken)
 	assert.Equal(t, []string{"elastic"}, view.Added)
 	assert.Equal(t, "grey thread", view.Changed[0].Name)

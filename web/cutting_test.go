@@ -57,7 +57,8 @@ func TestWhatIsKeptForOnePlanTheOtherDoesNotGet(t *testing.T) {
 	refused := call(t, h, "POST", "/api/v1/plans/reading-corner-cushion/cloths/"+stripe.Cloth+"/keep", nil, nil)
 	assert.Equal(t, http.StatusConflict, refused.Code)
 	assert.Contains(t, refused.Body.String(), "There is nothing of this cloth to keep for it")
-	assert.Equal(t, http.StatusNotFound, call(t, h, "POST", "/api/v1/plans/reading-corner-cushion/cloths/Q/keep", nil, nil).Code)
+	assert.Equal(t, http.StatusNotFound,
+		call(t, h, "POST", "/api/v1/plans/reading-corner-cushion/cloths/Q/keep", nil, nil).Code)
 }
 
 func TestWhatIsLeftGoesBackOnce(t *testing.T) {
@@ -136,7 +137,8 @@ func TestAShorterLayIsLookedForMeanwhile(t *testing.T) {
 	call(t, h, "GET", at, nil, &view)
 	dot := needOf(t, view.Reckoning, "straw dot")
 	var began web.SearchView
-	call(t, h, "POST", "/api/v1/searches", web.AskSearch{Plan: "returns-desk-cushion-on-point", Letter: dot.Cloth}, &began)
+	call(t, h, "POST", "/api/v1/searches", web.AskSearch{Plan: "returns-desk-cushion-on-point", Letter: dot.Cloth},
+		&began)
 	assert.Equal(t, dot.Lay.Length.NM, began.Before.NM)
 	found := ended(t, h, began.ID)
 	assert.False(t, found.Stopped)
@@ -147,10 +149,13 @@ func TestAShorterLayIsLookedForMeanwhile(t *testing.T) {
 		require.NoError(t, json.Unmarshal(view.Plan, &doc))
 		doc["lays"] = map[string]any{dot.Cloth: map[string]any{"way": found.Way}}
 		call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": doc, "label": "shorter lay"}, &view)
-		assert.Equal(t, found.Lay.Length.NM, needOf(t, view.Reckoning, "straw dot").Lay.Length.NM, "the plan keeps the way to it")
+		assert.Equal(t, found.Lay.Length.NM, needOf(t, view.Reckoning, "straw dot").Lay.Length.NM,
+			"the plan keeps the way to it")
 	}
 	assert.Equal(t, http.StatusNotFound, call(t, h, "GET", "/api/v1/searches/none", nil, nil).Code)
-	assert.Equal(t, http.StatusNotFound, call(t, h, "POST", "/api/v1/searches", web.AskSearch{Plan: "returns-desk-cushion-on-point", Letter: "Q"}, nil).Code)
+	assert.Equal(t, http.StatusNotFound,
+		call(t, h, "POST", "/api/v1/searches", web.AskSearch{Plan: "returns-desk-cushion-on-point", Letter: "Q"},
+			nil).Code)
 }
 
 func TestASearchIsStopped(t *testing.T) {
@@ -168,14 +173,19 @@ func TestNotions(t *testing.T) {
 	require.Len(t, list, 5)
 	thread := list[slices.IndexFunc(list, func(n web.NotionView) bool { return n.Name == "grey thread" })]
 	assert.Equal(t, "as thread, 66 yd, 3.20 € for 219 yd", thread.Text)
-	bad := call(t, h, "POST", "/api/v1/notions", map[string]any{"notion": map[string]any{"name": "ribbon", "for": "tape", "count": -2}}, nil)
+	bad := call(t, h, "POST", "/api/v1/notions",
+		map[string]any{"notion": map[string]any{"name": "ribbon", "for": "tape", "count": -2}}, nil)
 	assert.Equal(t, http.StatusBadRequest, bad.Code)
 	assert.Contains(t, bad.Body.String(), "/count")
 	var made web.NotionView
-	call(t, h, "POST", "/api/v1/notions", map[string]any{"notion": map[string]any{"name": "ribbon", "for": "tape", "have": "2 yd"}}, &made)
-	call(t, h, "PUT", "/api/v1/notions/"+strconv.Itoa(made.ID), map[string]any{"base": made.Revision, "notion": map[string]any{"name": "ribbon", "for": "tape", "have": "1 yd"}}, &made)
+	call(t, h, "POST", "/api/v1/notions",
+		map[string]any{"notion": map[string]any{"name": "ribbon", "for": "tape", "have": "2 yd"}}, &made)
+	call(t, h, "PUT", "/api/v1/notions/"+strconv.Itoa(made.ID),
+		map[string]any{"base": made.Revision,
+			"notion": map[string]any{"name": "ribbon", "for": "tape", "have": "1 yd"}}, &made)
 	assert.Equal(t, "as tape, 36″", made.Text)
-	stale := call(t, h, "PUT", "/api/v1/notions/"+strconv.Itoa(made.ID), map[string]any{"base": 1, "notion": map[string]any{"name": "ribbon", "for": "tape"}}, nil)
+	stale := call(t, h, "PUT", "/api/v1/notions/"+strconv.Itoa(made.ID),
+		map[string]any{"base": 1, "notion": map[string]any{"name": "ribbon", "for": "tape"}}, nil)
 	assert.Equal(t, http.StatusConflict, stale.Code)
 	assert.Equal(t, http.StatusNoContent, call(t, h, "DELETE", "/api/v1/notions/"+strconv.Itoa(made.ID), nil, nil).Code)
 }
@@ -200,7 +210,8 @@ func TestPractice(t *testing.T) {
 	call(t, h, "GET", "/api/v1/practice?kind=cut&number=4", nil, &v)
 	require.Len(t, v.Kinds, 5)
 	var r web.PracticeResult
-	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/practice", web.AnswerPractice{Kind: "cut", Number: 4, Answer: "1 in"}, &r).Code)
+	require.Equal(t, http.StatusOK,
+		call(t, h, "POST", "/api/v1/practice", web.AnswerPractice{Kind: "cut", Number: 4, Answer: "1 in"}, &r).Code)
 	require.False(t, r.Right)
 	right := r.Answer.Exact
 	call(t, h, "POST", "/api/v1/practice", web.AnswerPractice{Kind: "cut", Number: 4, Answer: right}, &r)
@@ -224,7 +235,9 @@ func TestPhotosAndFiguresOfTheLog(t *testing.T) {
 	require.NotEmpty(t, log)
 	e := log[0]
 	var saved web.LogView
-	call(t, h, "PUT", "/api/v1/log/"+strconv.Itoa(e.ID), map[string]any{"base": e.Revision, "minutes": e.Minutes, "notes": e.Notes, "next": e.Next, "photos": []int{3, 1}}, &saved)
+	call(t, h, "PUT", "/api/v1/log/"+strconv.Itoa(e.ID),
+		map[string]any{"base": e.Revision, "minutes": e.Minutes, "notes": e.Notes, "next": e.Next,
+			"photos": []int{3, 1}}, &saved)
 	assert.Equal(t, []int{3, 1}, saved.Photos)
 	var f web.FiguresView
 	call(t, h, "GET", "/api/v1/log/figures", nil, &f)

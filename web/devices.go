@@ -135,7 +135,8 @@ func (s *server) devices(c *echo.Context) error {
 
 func deviceView(s bench.State) DeviceView {
 	about := s.Device.About()
-	out := DeviceView{ID: about.ID, Name: about.Name, Kind: string(about.Kind), Connected: s.Connected, Takes: []string{}, Units: []string{}}
+	out := DeviceView{ID: about.ID, Name: about.Name, Kind: string(about.Kind), Connected: s.Connected,
+		Takes: []string{}, Units: []string{}}
 	switch d := s.Device.(type) {
 	case *standin.Gauge:
 		faults := d.Faults()
@@ -205,7 +206,8 @@ func (s *server) press(c *echo.Context) error {
 		return err
 	}
 	if !gauge.Press(size) {
-		return &device.Refusal{Reason: "The " + string(gauge.About().Kind) + " sends nothing.", Remedy: "Connect it first."}
+		return &device.Refusal{Reason: "The " + string(gauge.About().Kind) + " sends nothing.",
+			Remedy: "Connect it first."}
 	}
 	return c.NoContent(http.StatusNoContent)
 }
@@ -244,7 +246,8 @@ func (s *server) readings(c *echo.Context) error {
 func readingView(e bench.Event) ReadingView {
 	out := ReadingView{Number: e.Number, Device: e.Device.ID, Name: e.Device.Name, Kind: string(e.Device.Kind)}
 	if e.Gone {
-		out.Gone, out.Says = true, "The "+string(e.Device.Kind)+" does not answer any more. Nothing was entered; connect it again, or type what you read."
+		out.Gone, out.Says = true,
+			"The "+string(e.Device.Kind)+" does not answer any more. Nothing was entered; connect it again, or type what you read."
 		return out
 	}
 	judge := e.Reading.Length
@@ -303,7 +306,8 @@ func (s *server) jobFor(c *echo.Context, in SendJob) (device.Job, error) {
 		return device.Job{}, err
 	}
 	if len(list) != 1 {
-		return device.Job{}, echo.NewHTTPError(http.StatusBadRequest, "A cutter takes one drawing: one piece, template or lay by its name.")
+		return device.Job{}, echo.NewHTTPError(http.StatusBadRequest,
+			"A cutter takes one drawing: one piece, template or lay by its name.")
 	}
 	job := device.Job{Name: list[0].Title + ", " + stored.Title, As: in.As}
 	switch in.As {
@@ -390,7 +394,8 @@ func strokesView(list []hpgl.Stroke) StrokesView {
 			path.WriteString(map[bool]string{true: "M", false: "L"}[k == 0])
 			path.WriteString(strconv.FormatFloat(p.X, 'f', 2, 64) + " " + strconv.FormatFloat(-p.Y, 'f', 2, 64))
 		}
-		out.Strokes = append(out.Strokes, StrokeView{Cuts: s.Pen == 1, Path: path.String(), From: at, To: at + s.Length()})
+		out.Strokes = append(out.Strokes,
+			StrokeView{Cuts: s.Pen == 1, Path: path.String(), From: at, To: at + s.Length()})
 		at += s.Length()
 	}
 	return out
@@ -413,11 +418,13 @@ func (s *server) jobData(c *echo.Context) error {
 }
 
 func jobView(j bench.JobState) JobView {
-	out := JobView{Number: j.Number, Device: j.Device.ID, Kind: string(j.Device.Kind), Name: j.Name, Done: j.Done, Of: j.Of, Unit: j.Unit, Jam: j.Jam, State: "working"}
+	out := JobView{Number: j.Number, Device: j.Device.ID, Kind: string(j.Device.Kind), Name: j.Name, Done: j.Done,
+		Of: j.Of, Unit: j.Unit, Jam: j.Jam, State: "working"}
 	what := "The " + out.Kind
 	switch {
 	case j.Ended && errors.Is(j.Why, device.ErrGone):
-		out.State, out.Says = "gone", what+" does not answer any more. The plan is as it was: see what is done, connect it and send it again."
+		out.State, out.Says = "gone",
+			what+" does not answer any more. The plan is as it was: see what is done, connect it and send it again."
 	case j.Ended && j.Why != nil:
 		out.State, out.Says = "stopped", what+" was stopped before it was done."
 	case j.Ended:

@@ -23,11 +23,13 @@ func TestAReadingIsSentOnceAndJudged(t *testing.T) {
 	call(t, h, "PUT", "/api/v1/devices/tape", on(true), &devices)
 	require.Equal(t, "tape", devices.Devices[0].Kind)
 	assert.True(t, devices.Devices[0].Connected)
-	assert.Equal(t, http.StatusNoContent, call(t, h, "POST", "/api/v1/devices/tape/press", web.PressGauge{Size: "41.3 cm"}, nil).Code)
+	assert.Equal(t, http.StatusNoContent,
+		call(t, h, "POST", "/api/v1/devices/tape/press", web.PressGauge{Size: "41.3 cm"}, nil).Code)
 	var list []web.ReadingView
 	call(t, h, "GET", "/api/v1/readings?after=0", nil, &list)
 	require.Len(t, list, 1)
-	assert.Equal(t, []any{1, "tape", "41.3 cm", "", false}, []any{list[0].Number, list[0].Kind, list[0].Text, list[0].Says, list[0].Refused})
+	assert.Equal(t, []any{1, "tape", "41.3 cm", "", false},
+		[]any{list[0].Number, list[0].Kind, list[0].Text, list[0].Says, list[0].Refused})
 	call(t, h, "GET", "/api/v1/devices", nil, &devices)
 	assert.Equal(t, 1, devices.Last)
 
@@ -73,10 +75,12 @@ func TestAJobIsSentWatchedAndPutAway(t *testing.T) {
 func TestClothIsWeighedInTheUnitOfTheCupboard(t *testing.T) {
 	h := app(t)
 	var out web.WeighedCloth
-	call(t, h, "POST", "/api/v1/cloths/weigh", web.WeighCloth{Side: "10 cm", Square: "1,5 g", Piece: "150", Width: "1 m"}, &out)
+	call(t, h, "POST", "/api/v1/cloths/weigh",
+		web.WeighCloth{Side: "10 cm", Square: "1,5 g", Piece: "150", Width: "1 m"}, &out)
 	assert.Equal(t, "39 1/4", out.Text)
 	assert.Contains(t, out.Says, "100.0 squares")
-	for _, in := range []web.WeighCloth{{}, {Side: "10 cm", Square: "heavy", Piece: "150", Width: "1 m"}, {Side: "10 cm", Square: "1", Piece: "1", Width: "wide"}} {
+	for _, in := range []web.WeighCloth{{}, {Side: "10 cm", Square: "heavy", Piece: "150", Width: "1 m"},
+		{Side: "10 cm", Square: "1", Piece: "1", Width: "wide"}} {
 		p := refused(t, h, "POST", "/api/v1/cloths/weigh", in, http.StatusBadRequest)
 		assert.NotEmpty(t, p.Errors)
 	}
@@ -86,7 +90,8 @@ func TestDevicesThatAreNotThereAndSettingsThatCannotBeAreNamed(t *testing.T) {
 	h := app(t)
 	refused(t, h, "PUT", "/api/v1/devices/loom", on(true), http.StatusNotFound)
 	refused(t, h, "GET", "/api/v1/jobs/9", nil, http.StatusNotFound)
-	p := refused(t, h, "PUT", "/api/v1/devices/tape", web.SetDevice{Faults: &standin.Faults{Unit: "ell", Battery: 50}}, http.StatusConflict)
+	p := refused(t, h, "PUT", "/api/v1/devices/tape", web.SetDevice{Faults: &standin.Faults{Unit: "ell", Battery: 50}},
+		http.StatusConflict)
 	assert.Equal(t, `"ell" is no unit of a tape. Choose in, cm, mm, none, cm-as-in.`, p.Detail)
 	refused(t, h, "PUT", "/api/v1/devices/cutter", web.SetDevice{Pace: &standin.Pace{}}, http.StatusConflict)
 	refused(t, h, "POST", "/api/v1/devices/tape/press", web.PressGauge{Size: "long"}, http.StatusBadRequest)
@@ -100,7 +105,8 @@ func TestWhatIsCutIsAsLongInEveryFormat(t *testing.T) {
 	call(t, h, "PUT", "/api/v1/devices/cutter", web.SetDevice{Connected: on(true).Connected, Pace: &fast}, nil)
 	cut := func(as string) (length float64) {
 		var job web.JobView
-		call(t, h, "POST", "/api/v1/plans/turntable-hood-listening-corner/send", web.SendJob{Device: "cutter", Sort: "piece", Of: "end", As: as}, &job)
+		call(t, h, "POST", "/api/v1/plans/turntable-hood-listening-corner/send",
+			web.SendJob{Device: "cutter", Sort: "piece", Of: "end", As: as}, &job)
 		at := fmt.Sprintf("/api/v1/jobs/%d", job.Number)
 		require.Eventually(t, func() bool {
 			call(t, h, "GET", at, nil, &job)
@@ -123,7 +129,8 @@ func TestWhatIsCutIsAsLongInEveryFormat(t *testing.T) {
 func TestAPlanThatCannotBeCutFoldsToNothing(t *testing.T) {
 	h := app(t)
 	var fold answer.FoldShown
-	call(t, h, "POST", "/api/v1/fold", `{"format": "umschlag/plan/1", "title": "Nothing", "object": {"kind": "form", "width": 0, "height": 0},
+	call(t, h, "POST", "/api/v1/fold",
+		`{"format": "umschlag/plan/1", "title": "Nothing", "object": {"kind": "form", "width": 0, "height": 0},
 		"cover": {"kind": "cushion", "ease": {"width": 0, "height": 0}}}`, &fold)
 	assert.NotNil(t, fold.Leaves)
 	assert.Empty(t, fold.Leaves)

@@ -102,39 +102,52 @@ func (s *server) problem(err error) Refusal {
 	var halted *stopped
 	switch {
 	case errors.As(err, &halted):
-		return Refusal{Type: "stopped", Title: "The plan cannot be cut as it stands", Status: http.StatusConflict, Detail: "No file of it is given out until then. " + halted.Error()}
+		return Refusal{Type: "stopped", Title: "The plan cannot be cut as it stands", Status: http.StatusConflict,
+			Detail: "No file of it is given out until then. " + halted.Error()}
 	case errors.As(err, &untaken):
 		return Refusal{Type: "device", Title: untaken.Reason, Status: http.StatusConflict, Detail: untaken.Error()}
 	case errors.Is(err, bench.ErrUnknown):
-		return Refusal{Type: "not-found", Title: "There is no such device or job", Status: http.StatusNotFound, Detail: "Look among the devices: it may have been forgotten since."}
+		return Refusal{Type: "not-found", Title: "There is no such device or job", Status: http.StatusNotFound,
+			Detail: "Look among the devices: it may have been forgotten since."}
 	case errors.As(err, &unusable):
-		return Refusal{Type: "unreadable", Title: "The drawing cannot be read", Status: http.StatusBadRequest, Detail: unusable.Error()}
+		return Refusal{Type: "unreadable", Title: "The drawing cannot be read", Status: http.StatusBadRequest,
+			Detail: unusable.Error()}
 	case errors.As(err, &unread):
-		return Refusal{Type: "unreadable", Title: "The plan cannot be read", Status: http.StatusBadRequest, Detail: unread.Error(), Errors: unread}
+		return Refusal{Type: "unreadable", Title: "The plan cannot be read", Status: http.StatusBadRequest,
+			Detail: unread.Error(), Errors: unread}
 	case errors.As(err, &spoils):
 		return Refusal{Type: "spoils", Title: "The change spoils what is done already", Status: http.StatusConflict,
-			Detail: "Nothing was saved. Look at what it spoils, then take the change back or keep it.", Spoils: spoils.spoils}
+			Detail: "Nothing was saved. Look at what it spoils, then take the change back or keep it.",
+			Spoils: spoils.spoils}
 	case errors.As(err, &conflict):
 		return Refusal{Type: "stale", Title: "The plan was changed in another window", Status: http.StatusConflict,
-			Detail: "Nothing was overwritten. Compare both versions and keep one.", Current: &conflict.current, Yours: conflict.yours}
+			Detail: "Nothing was overwritten. Compare both versions and keep one.", Current: &conflict.current,
+			Yours: conflict.yours}
 	case errors.Is(err, store.ErrStale):
-		return Refusal{Type: "stale", Title: "It was changed in another window", Status: http.StatusConflict, Detail: "Reload it, then make your change again."}
+		return Refusal{Type: "stale", Title: "It was changed in another window", Status: http.StatusConflict,
+			Detail: "Reload it, then make your change again."}
 	case errors.Is(err, store.ErrNotEmpty):
-		return Refusal{Type: "not-empty", Title: "There is something in this workshop already", Status: http.StatusConflict,
+		return Refusal{Type: "not-empty", Title: "There is something in this workshop already",
+			Status: http.StatusConflict,
 			Detail: "A whole workshop is brought into an empty one. Start the app with another data directory, and bring it in there."}
 	case errors.Is(err, store.ErrTaken):
-		return Refusal{Type: "taken", Title: "There is one of that name already", Status: http.StatusConflict, Detail: "Choose another name."}
+		return Refusal{Type: "taken", Title: "There is one of that name already", Status: http.StatusConflict,
+			Detail: "Choose another name."}
 	case errors.Is(err, store.ErrNothing):
-		return Refusal{Type: "nothing", Title: "There is nothing to go back to", Status: http.StatusConflict, Detail: "This is as far as it goes."}
+		return Refusal{Type: "nothing", Title: "There is nothing to go back to", Status: http.StatusConflict,
+			Detail: "This is as far as it goes."}
 	case errors.Is(err, store.ErrNotFound):
-		return Refusal{Type: "not-found", Title: "There is no such thing here", Status: http.StatusNotFound, Detail: "It may have been put away. Look on the shelf."}
+		return Refusal{Type: "not-found", Title: "There is no such thing here", Status: http.StatusNotFound,
+			Detail: "It may have been put away. Look on the shelf."}
 	case errors.As(err, &tooLarge), errors.Is(err, echo.ErrStatusRequestEntityTooLarge):
-		return Refusal{Type: "too-large", Title: "That is too large for a plan", Status: http.StatusRequestEntityTooLarge,
+		return Refusal{Type: "too-large", Title: "That is too large for a plan",
+			Status: http.StatusRequestEntityTooLarge,
 			Detail: fmt.Sprintf("A plan file has at most %d kB. Is it the right file?", planfile.MaxSize/1024)}
 	case errors.As(err, &status):
 		return ofStatus(status.StatusCode(), err)
 	default:
-		return Refusal{Type: "internal", Title: "The app made a mistake", Status: http.StatusInternalServerError, Detail: "Nothing was changed. Try again; the server's log says what happened."}
+		return Refusal{Type: "internal", Title: "The app made a mistake", Status: http.StatusInternalServerError,
+			Detail: "Nothing was changed. Try again; the server's log says what happened."}
 	}
 }
 

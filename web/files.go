@@ -40,7 +40,8 @@ func (s *server) drawing(c *echo.Context) error {
 	}
 	as, known := drawn[c.QueryParam("as")]
 	if !known {
-		return echo.NewHTTPError(http.StatusBadRequest, "A drawing is an svg, a dxf or a plt: say which with as=svg, for instance.")
+		return echo.NewHTTPError(http.StatusBadRequest,
+			"A drawing is an svg, a dxf or a plt: say which with as=svg, for instance.")
 	}
 	of := c.QueryParam("of")
 	list, err := drawings(view.Reckoning, swatches([]byte(stored.Doc)), c.Param("sort"), of)
@@ -48,16 +49,20 @@ func (s *server) drawing(c *echo.Context) error {
 		return err
 	}
 	if len(list) == 0 {
-		return echo.NewHTTPError(http.StatusNotFound, "There is nothing of that name to be drawn; it may be called otherwise since the plan was changed.")
+		return echo.NewHTTPError(http.StatusNotFound,
+			"There is nothing of that name to be drawn; it may be called otherwise since the plan was changed.")
 	}
 	if len(list) > 1 && !as.several {
-		return echo.NewHTTPError(http.StatusBadRequest, "An svg or a plt holds one drawing: ask for one piece by its name, or for the pieces together with as=dxf.")
+		return echo.NewHTTPError(http.StatusBadRequest,
+			"An svg or a plt holds one drawing: ask for one piece by its name, or for the pieces together with as=dxf.")
 	}
 	if c.Param("sort") == "template" {
 		of = list[0].Title // its ref says nothing to people
 	}
-	name := strings.ToLower(strings.Trim(plainName.ReplaceAllString(strings.Join([]string{stored.ID, of}, "-"), "-"), "-"))
-	c.Response().Header().Set("Content-Disposition", fmt.Sprintf("attachment; filename=%q", name+"."+c.QueryParam("as")))
+	name := strings.ToLower(strings.Trim(plainName.ReplaceAllString(strings.Join([]string{stored.ID, of}, "-"), "-"),
+		"-"))
+	c.Response().Header().Set("Content-Disposition",
+		fmt.Sprintf("attachment; filename=%q", name+"."+c.QueryParam("as")))
 	return c.Blob(http.StatusOK, as.kind, as.write(list))
 }
 
@@ -135,8 +140,11 @@ func (s *server) pattern(c *echo.Context) error {
 	}
 	style := p.Style()
 	out := PatternView{Pieces: []PatternPiece{}, Omitted: append([]string{}, omitted...)}
-	for _, piece := range drawing.Compare(own, read, func(mm float64) string { return style.Text(length.FromFloat(mm * length.Millimetre.Float())) }) {
-		out.Pieces = append(out.Pieces, PatternPiece{Title: piece.Title, Missing: piece.Missing, Unknown: piece.Unknown, Off: append([]string{}, piece.Off...)})
+	for _, piece := range drawing.Compare(own, read,
+		func(mm float64) string { return style.Text(length.FromFloat(mm * length.Millimetre.Float())) }) {
+		out.Pieces = append(out.Pieces,
+			PatternPiece{Title: piece.Title, Missing: piece.Missing, Unknown: piece.Unknown,
+				Off: append([]string{}, piece.Off...)})
 	}
 	return c.JSON(http.StatusOK, out)
 }

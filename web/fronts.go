@@ -175,7 +175,8 @@ func (s *server) layouts(c *echo.Context) error {
 	for _, size := range []struct {
 		key, text string
 		to        *length.Length
-	}{{"least", in.Least, &limits.Least}, {"most", in.Most, &limits.Most}, {"ready", in.Ready, &limits.Ready}, {"sash", in.Sash, &limits.Sash}} {
+	}{{"least", in.Least, &limits.Least}, {"most", in.Most, &limits.Most}, {"ready", in.Ready, &limits.Ready},
+		{"sash", in.Sash, &limits.Sash}} {
 		if size.text == "" {
 			continue
 		}
@@ -194,7 +195,8 @@ func (s *server) layouts(c *echo.Context) error {
 	}
 	list, ok := begin.Layouts(p, in.Piece, limits)
 	if !ok {
-		return planfile.Problems{{Path: "/piece", Text: fmt.Sprintf("The piece %q cannot be reckoned yet: put right what the brief says first.", in.Piece)}}
+		return planfile.Problems{{Path: "/piece",
+			Text: fmt.Sprintf("The piece %q cannot be reckoned yet: put right what the brief says first.", in.Piece)}}
 	}
 	style := p.Style()
 	text := func(l length.Length) string {
@@ -209,8 +211,10 @@ func (s *server) layouts(c *echo.Context) error {
 		if err != nil {
 			return err
 		}
-		out[i] = LayoutView{Columns: l.Columns, Rows: l.Rows, Patch: text(l.PatchWidth), Border: text(l.Border), Sash: text(l.Sash), Reasons: l.Reasons, Cloth: l.Cloth,
-			PatchSize: [2]int64{int64(l.PatchWidth), int64(l.PatchHeight)}, SashSize: int64(l.Sash), BorderSize: [2]int64{int64(l.Border), int64(l.BorderDown)}, Face: face}
+		out[i] = LayoutView{Columns: l.Columns, Rows: l.Rows, Patch: text(l.PatchWidth), Border: text(l.Border),
+			Sash: text(l.Sash), Reasons: l.Reasons, Cloth: l.Cloth,
+			PatchSize: [2]int64{int64(l.PatchWidth), int64(l.PatchHeight)}, SashSize: int64(l.Sash),
+			BorderSize: [2]int64{int64(l.Border), int64(l.BorderDown)}, Face: face}
 		if l.PatchWidth != l.PatchHeight {
 			out[i].Patch = text(l.PatchWidth) + " × " + text(l.PatchHeight)
 		}
@@ -247,14 +251,16 @@ func (s *server) face(c *echo.Context) error {
 		return planfile.Problems{{Path: "/kind", Text: "There is no face of that kind."}}
 	}
 	if why, unfit := begin.Unfit(p, in.Piece, in.Path, plan.FaceKind(in.Kind)); unfit {
-		return planfile.Problems{{Path: "/kind", Text: fmt.Sprintf("Folded windows do not fit: %s %s", why.Text, why.Remedy)}}
+		return planfile.Problems{{Path: "/kind",
+			Text: fmt.Sprintf("Folded windows do not fit: %s %s", why.Text, why.Remedy)}}
 	}
 	face, ok := begin.Face(p, in.Piece, in.Path, plan.FaceKind(in.Kind))
 	if in.Kind == "" {
 		face, ok = begin.Split(p, in.Piece, in.Path)
 	}
 	if !ok {
-		return planfile.Problems{{Path: "/piece", Text: fmt.Sprintf("The piece %q cannot be reckoned yet: put right what the brief says first.", in.Piece)}}
+		return planfile.Problems{{Path: "/piece",
+			Text: fmt.Sprintf("The piece %q cannot be reckoned yet: put right what the brief says first.", in.Piece)}}
 	}
 	doc, err := json.Marshal(planfile.Part(face, p.Units))
 	if err != nil {

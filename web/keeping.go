@@ -53,7 +53,8 @@ func (s *server) keepCloth(c *echo.Context) error {
 // letClothGo keeps nothing of a cloth for a plan any more.
 func (s *server) letClothGo(c *echo.Context) error {
 	return s.moveCloth(c, func(_ shop, p placing) (plan.Cloth, string, error) {
-		return stock.LetGo(p.cloth, p.plan), fmt.Sprintf("Nothing of %s is kept for this plan any more.", p.cloth.Name), nil
+		return stock.LetGo(p.cloth, p.plan), fmt.Sprintf("Nothing of %s is kept for this plan any more.",
+			p.cloth.Name), nil
 	})
 }
 
@@ -63,9 +64,11 @@ func (s *server) returnCloth(c *echo.Context) error {
 	return s.moveCloth(c, func(sh shop, p placing) (plan.Cloth, string, error) {
 		switch {
 		case p.need.Returned:
-			return p.cloth, "", echo.NewHTTPError(http.StatusConflict, "What was left over of "+p.cloth.Name+" is back in the cupboard already.")
+			return p.cloth, "", echo.NewHTTPError(http.StatusConflict,
+				"What was left over of "+p.cloth.Name+" is back in the cupboard already.")
 		case !p.need.Done:
-			return p.cloth, "", echo.NewHTTPError(http.StatusConflict, "Not all is cut of "+p.cloth.Name+" yet: tick off what is.")
+			return p.cloth, "", echo.NewHTTPError(http.StatusConflict,
+				"Not all is cut of "+p.cloth.Name+" yet: tick off what is.")
 		}
 		left := p.need.Left()
 		n := 0
@@ -73,7 +76,8 @@ func (s *server) returnCloth(c *echo.Context) error {
 			n += o.Count
 		}
 		return stock.Return(p.cloth, p.plan, length.Length(p.need.Need.NM), p.need.Used(), left),
-			fmt.Sprintf("%s of %s are out of the cupboard, and %s back.", sh.style().Text(length.Length(p.need.Need.NM)), p.cloth.Name, pieces(n)), nil
+			fmt.Sprintf("%s of %s are out of the cupboard, and %s back.", sh.style().
+				Text(length.Length(p.need.Need.NM)), p.cloth.Name, pieces(n)), nil
 	})
 }
 
@@ -127,7 +131,8 @@ func (s *server) moveCloth(c *echo.Context, move func(shop, placing) (plan.Cloth
 	if err != nil {
 		return err
 	}
-	return c.JSON(http.StatusOK, MovedCloth{ID: saved.ID, Revision: saved.Revision, Before: json.RawMessage(p.stored.Doc), Text: text})
+	return c.JSON(http.StatusOK,
+		MovedCloth{ID: saved.ID, Revision: saved.Revision, Before: json.RawMessage(p.stored.Doc), Text: text})
 }
 
 // placing finds a cloth of a plan in the cupboard.
@@ -160,5 +165,6 @@ func (s *server) placing(ctx context.Context, sh shop, id, letter string) (placi
 		cloth, err := readCloth([]byte(st.Doc), sh)
 		return placing{plan: id, need: r.Cloths[i], cloth: cloth, stored: st}, err
 	}
-	return placing{}, echo.NewHTTPError(http.StatusConflict, r.Cloths[i].Name+" is not in the cupboard. Put it in under that name first.")
+	return placing{}, echo.NewHTTPError(http.StatusConflict,
+		r.Cloths[i].Name+" is not in the cupboard. Put it in under that name first.")
 }

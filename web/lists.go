@@ -21,5 +21,6 @@ func (s *server) listFile(c *echo.Context, what string, of func(answer.Reckoning
 	if err != nil {
 		return err
 	}
-	return s.tableFile(c, stored.ID+"-"+what+".csv", func(context.Context, shop) ([]byte, error) { return of(view.Reckoning, p.Style().Unit).Write() })
+	return s.tableFile(c, stored.ID+"-"+what+".csv",
+		func(context.Context, shop) ([]byte, error) { return of(view.Reckoning, p.Style().Unit).Write() })
 }

@@ -36,9 +36,12 @@ func TestAMadeUpFitting(t *testing.T) {
 	t.Cleanup(fitting.Kinds.Add("tassel", fitting.Kind{Title: "Tassel", Needs: []string{"length"}, Hand: true,
 		Foot: func(m fitting.Made) (length.Length, length.Length) { return m.Width, m.Width },
 		Parts: func(m fitting.Made) []fitting.Part {
-			return []fitting.Part{{Title: "fringe", Adds: ", fringe", Count: 1, Size: sum.Size{Width: sum.Of(sum.Part, "round it", 6*length.Inch), Height: sum.Of(sum.Part, "length", m.Length)}}}
+			return []fitting.Part{{Title: "fringe", Adds: ", fringe", Count: 1,
+				Size: sum.Size{Width: sum.Of(sum.Part, "round it", 6*length.Inch),
+					Height: sum.Of(sum.Part, "length", m.Length)}}}
 		},
-		Fixing: func(m fitting.Made) string { return "Cut a fringe " + m.Text(m.Length) + " deep and roll it up." }, Caution: "Not where it can be chewed."}))
+		Fixing:  func(m fitting.Made) string { return "Cut a fringe " + m.Text(m.Length) + " deep and roll it up." },
+		Caution: "Not where it can be chewed."}))
 	h := app(t)
 
 	var starts web.StartsView
@@ -61,14 +64,21 @@ func TestAMadeUpFitting(t *testing.T) {
 }
 
 func TestAMadeUpClosure(t *testing.T) {
-	t.Cleanup(plan.BackKinds.Add("snaps", plan.BackRules{Reads: []string{"count"}, Settle: func(b *plan.Back, _ plan.Plan) { b.Count = cmp.Or(b.Count, 3) }}))
-	t.Cleanup(plan.ClosureKinds.Add("snaps", plan.ClosureRules{Name: "snap fasteners", Skill: "a hammer", Wash: "Closed.", Suits: "Suits bags.",
-		Begins: func(length.Unit) plan.Back { return plan.Back{Kind: "snaps"} }}))
+	t.Cleanup(plan.BackKinds.Add("snaps",
+		plan.BackRules{Reads: []string{"count"},
+			Settle: func(b *plan.Back, _ plan.Plan) { b.Count = cmp.Or(b.Count, 3) }}))
+	t.Cleanup(plan.ClosureKinds.Add("snaps",
+		plan.ClosureRules{Name: "snap fasteners", Skill: "a hammer", Wash: "Closed.", Suits: "Suits bags.",
+			Begins: func(length.Unit) plan.Back { return plan.Back{Kind: "snaps"} }}))
 	t.Cleanup(back.Kinds.Add("snaps", func(o back.Order) (back.Back, finding.List) {
 		whole := sum.Size{Width: o.Front.Width, Height: o.Front.Height}
-		return back.Back{Panels: []back.Panel{{Role: ref.ClosurePanel, Name: "back.panel", Title: "Back", Size: whole, Count: 1}},
-			Lies: []back.Lie{{Box: back.Box{Width: o.Front.Width.Total(), Height: o.Front.Height.Total()}}}, Opening: sum.Of(sum.Part, "one side", o.Finished), Buttons: o.Plan.Count,
-			Making: []back.Making{{Role: "snaps", Title: "Set the snaps", Text: "With the ring outside.", Caution: "Mind your fingers.", Stack: []back.Sheet{{What: "back piece", Lies: back.RightUp, Of: back.BackCloth}}}}}, nil
+		return back.Back{Panels: []back.Panel{{Role: ref.ClosurePanel, Name: "back.panel", Title: "Back", Size: whole,
+			Count: 1}},
+			Lies:    []back.Lie{{Box: back.Box{Width: o.Front.Width.Total(), Height: o.Front.Height.Total()}}},
+			Opening: sum.Of(sum.Part, "one side", o.Finished), Buttons: o.Plan.Count,
+			Making: []back.Making{{Role: "snaps", Title: "Set the snaps", Text: "With the ring outside.",
+				Caution: "Mind your fingers.",
+				Stack:   []back.Sheet{{What: "back piece", Lies: back.RightUp, Of: back.BackCloth}}}}}, nil
 	}))
 	h := app(t)
 
@@ -95,12 +105,15 @@ func TestAMadeUpClosure(t *testing.T) {
 func bag(p plan.Plan) (cover.Cover, finding.List) {
 	seam := cover.Allowance{Kind: sum.Seam, Name: "seam allowance", Width: p.Cover.Seam}
 	side := cover.Piece{Name: "side", Config: "side", Title: "Side", Count: 2,
-		Finished: sum.Size{Width: sum.Of(sum.Object, "across", p.Object.Width), Height: sum.Of(sum.Object, "up", p.Object.Height)},
-		Edges:    cover.Edges{Left: seam, Right: seam, Bottom: seam, Top: cover.Allowance{Kind: sum.Hem, Name: "hem", Width: length.Inch}}}
+		Finished: sum.Size{Width: sum.Of(sum.Object, "across", p.Object.Width),
+			Height: sum.Of(sum.Object, "up", p.Object.Height)},
+		Edges: cover.Edges{Left: seam, Right: seam, Bottom: seam,
+			Top: cover.Allowance{Kind: sum.Hem, Name: "hem", Width: length.Inch}}}
 	round := cover.Run{cover.Right, cover.Bottom, cover.Left}
 	along := side.Finished.Height.Then(side.Finished.Width).Then(side.Finished.Height)
 	return cover.Cover{Pieces: []cover.Piece{side}, Net: cover.Net{{{{Piece: "side"}}}},
-		Joins: []cover.Join{{Title: "side to side", Between: [2]string{"side", "side"}, Lengths: [2]sum.Sum{along, along}, Count: 1, Runs: [2][]cover.Run{{round}, {round}}}}}, nil
+		Joins: []cover.Join{{Title: "side to side", Between: [2]string{"side", "side"},
+			Lengths: [2]sum.Sum{along, along}, Count: 1, Runs: [2][]cover.Run{{round}, {round}}}}}, nil
 }
 
 func TestAMadeUpCover(t *testing.T) {
@@ -113,7 +126,8 @@ func TestAMadeUpCover(t *testing.T) {
 			m.Add(work.Step{Role: ref.DoMeasure, Stage: work.Measuring, Title: "Measure what goes into the bag"})
 		},
 		Finish: func(m work.Maker) {
-			m.Add(work.Step{Role: ref.DoTurn, Stage: work.Closing, Title: "Turn the bag", Text: "Hem the top " + m.Text(length.Inch) + " deep."})
+			m.Add(work.Step{Role: ref.DoTurn, Stage: work.Closing, Title: "Turn the bag",
+				Text: "Hem the top " + m.Text(length.Inch) + " deep."})
 			m.Lastly()
 		}}))
 	t.Cleanup(fold.Kinds.Add("bag", fold.Kind{
@@ -141,7 +155,9 @@ func TestAMadeUpCover(t *testing.T) {
 	assert.Equal(t, []string{"flange"}, stops(r))
 	assert.Equal(t, "Side", r.Slots[0].Title, "the brief has its pieces while it stops")
 
-	doc = strings.Replace(strings.Replace(doc, `, "flange": "1"`, "", 1), `{"kind": "grid", "columns": 4, "rows": 3, "patch": {"width": "4", "height": "4"}, "cloths": ["A"]}`, `{"kind": "plain", "cloth": "A"}`, 1)
+	doc = strings.Replace(strings.Replace(doc, `, "flange": "1"`, "", 1),
+		`{"kind": "grid", "columns": 4, "rows": 3, "patch": {"width": "4", "height": "4"}, "cloths": ["A"]}`,
+		`{"kind": "plain", "cloth": "A"}`, 1)
 	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/reckon", doc, &r).Code)
 	require.Empty(t, stops(r))
 	assert.Equal(t, "17″", r.Cuts[0].Width.Text)
@@ -162,9 +178,10 @@ func TestAMadeUpCover(t *testing.T) {
 }
 
 func TestAMadeUpQuiltingPattern(t *testing.T) {
-	t.Cleanup(plan.Patterns.Add("lattice", plan.PatternRules{Says: "quilted in a lattice", Make: func(apart length.Length) plan.Quilting {
-		return plan.Quilting{Lines: []plan.LineFamily{{Pitch: apart, Angle: 30}, {Pitch: apart, Angle: -30}}}
-	}}))
+	t.Cleanup(plan.Patterns.Add("lattice",
+		plan.PatternRules{Says: "quilted in a lattice", Make: func(apart length.Length) plan.Quilting {
+			return plan.Quilting{Lines: []plan.LineFamily{{Pitch: apart, Angle: 30}, {Pitch: apart, Angle: -30}}}
+		}}))
 	h := app(t)
 	var starts web.StartsView
 	require.Equal(t, http.StatusOK, call(t, h, "GET", "/api/v1/starts?units=in", nil, &starts).Code)

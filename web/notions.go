@@ -47,7 +47,8 @@ func notionView(st store.Held, sh shop) (NotionView, error) {
 	if err != nil {
 		return NotionView{}, err
 	}
-	return NotionView{ID: st.ID, Revision: st.Revision, Name: n.Name, Notion: json.RawMessage(st.Doc), Text: sh.notionText(n), Colour: n.Colour}, nil
+	return NotionView{ID: st.ID, Revision: st.Revision, Name: n.Name, Notion: json.RawMessage(st.Doc),
+		Text: sh.notionText(n), Colour: n.Colour}, nil
 }
 
 func (sh shop) notionText(n plan.Notion) string {
@@ -104,9 +105,10 @@ func (s *server) notions(c *echo.Context) error {
 }
 
 func (s *server) addNotion(c *echo.Context) error {
-	return s.putNotion(c, http.StatusCreated, func(ctx context.Context, in SaveNotion, name string) (store.Held, error) {
-		return s.store.AddNotion(ctx, name, string(in.Notion))
-	})
+	return s.putNotion(c, http.StatusCreated,
+		func(ctx context.Context, in SaveNotion, name string) (store.Held, error) {
+			return s.store.AddNotion(ctx, name, string(in.Notion))
+		})
 }
 
 func (s *server) saveNotion(c *echo.Context) error {
@@ -119,7 +121,8 @@ func (s *server) saveNotion(c *echo.Context) error {
 	})
 }
 
-func (s *server) putNotion(c *echo.Context, status int, put func(context.Context, SaveNotion, string) (store.Held, error)) error {
+func (s *server) putNotion(c *echo.Context, status int,
+	put func(context.Context, SaveNotion, string) (store.Held, error)) error {
 	ctx := c.Request().Context()
 	var in SaveNotion
 	if err := decode(c, &in); err != nil {

@@ -24,7 +24,8 @@ func noise(t *testing.T, side int) []byte {
 	img := image.NewNRGBA(image.Rect(0, 0, side, side))
 	for x := range side {
 		for y := range side {
-			img.Set(x, y, color.NRGBA{R: uint8(random.IntN(256)), G: uint8(random.IntN(256)), B: uint8(random.IntN(256)), A: 255})
+			img.Set(x, y, color.NRGBA{R: uint8(random.IntN(256)), G: uint8(random.IntN(256)),
+				B: uint8(random.IntN(256)), A: 255})
 		}
 	}
 	var b bytes.Buffer
@@ -47,7 +48,9 @@ func TestAPhotoOfACloth(t *testing.T) {
 	require.NoError(t, err)
 
 	var cloth web.ClothView
-	require.Equal(t, 201, call(t, h, "POST", "/api/v1/cloths", map[string]any{"cloth": map[string]any{"name": "speckle", "swatch": map[string]any{"photo": kept.ID}}}, &cloth).Code)
+	require.Equal(t, 201, call(t, h, "POST", "/api/v1/cloths",
+		map[string]any{"cloth": map[string]any{"name": "speckle", "swatch": map[string]any{"photo": kept.ID}}},
+		&cloth).Code)
 	assert.Equal(t, kept.ID, cloth.Swatch.Photo)
 }
 

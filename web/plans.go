@@ -72,7 +72,8 @@ func (s *server) view(ctx context.Context, p store.Plan) (PlanView, error) {
 	if err != nil {
 		return PlanView{}, fmt.Errorf("read stored plan %s: %w", p.ID, err)
 	}
-	return PlanView{ID: p.ID, Revision: p.Revision, Plan: doc, Reckoning: r, CanUndo: p.CanUndo, CanRedo: p.CanRedo, Changed: p.Changed}, nil
+	return PlanView{ID: p.ID, Revision: p.Revision, Plan: doc, Reckoning: r, CanUndo: p.CanUndo, CanRedo: p.CanRedo,
+		Changed: p.Changed}, nil
 }
 
 // looked is the stored plan that a request names, and how it is shown.
@@ -319,7 +320,8 @@ func (s *server) shelf(c *echo.Context) error {
 }
 
 func shelfItem(p store.Plan, r answer.Reckoning) ShelfItem {
-	item := ShelfItem{ID: p.ID, Title: p.Title, Changed: p.Changed, Steps: len(r.Steps), Pieces: plainly(r.Pieces), Findings: r.Findings}
+	item := ShelfItem{ID: p.ID, Title: p.Title, Changed: p.Changed, Steps: len(r.Steps), Pieces: plainly(r.Pieces),
+		Findings: r.Findings}
 	if len(r.Pieces) > 0 {
 		f := r.Pieces[0].Finished
 		item.Size = f.Width.Text + " × " + f.Height.Text
@@ -351,7 +353,8 @@ func swatches(doc []byte) map[string]plan.Swatch {
 func plainly(pieces []answer.Piece) []answer.Piece {
 	out := make([]answer.Piece, len(pieces))
 	for i, p := range pieces {
-		p.Press, p.Conflicts, p.Ways, p.Methods = []answer.PressSeam{}, []answer.Point{}, []answer.Way{}, []answer.UnitMethods{}
+		p.Press, p.Conflicts, p.Ways, p.Methods = []answer.PressSeam{}, []answer.Point{}, []answer.Way{},
+			[]answer.UnitMethods{}
 		p.Threads, p.Outlook = []answer.Thread{}, []answer.Outlook{}
 		out[i] = p
 	}

@@ -57,7 +57,8 @@ type PracticeResult struct {
 }
 
 // exercise finds an exercise again: made up, or on the cuts of a plan.
-func (s *server) exercise(ctx context.Context, sh shop, kind string, number int, planID string) (practice.Exercise, length.Style, error) {
+func (s *server) exercise(ctx context.Context, sh shop, kind string, number int, planID string) (practice.Exercise,
+	length.Style, error) {
 	style := sh.style()
 	if planID == "" {
 		e, ok := practice.Of(practice.Kind(kind), number, style)
@@ -110,7 +111,8 @@ func (s *server) practice(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	v := PracticeView{Kind: string(e.Kind), Number: number, Plan: c.QueryParam("plan"), Question: e.Question, Mark: int64(e.Mark)}
+	v := PracticeView{Kind: string(e.Kind), Number: number, Plan: c.QueryParam("plan"), Question: e.Question,
+		Mark: int64(e.Mark)}
 	if e.Mark > 0 {
 		v.Step = int64(length.Inch / 8)
 		if style.Unit != length.Inches {

@@ -18,7 +18,8 @@ func (s *server) sharePage(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	data, err := sharepage.Write(sharepage.Order{Title: stored.Title, Reckoning: view.Reckoning, Cloths: p.Settle().Cloths})
+	data, err := sharepage.Write(sharepage.Order{Title: stored.Title, Reckoning: view.Reckoning,
+		Cloths: p.Settle().Cloths})
 	if err != nil {
 		return echo.NewHTTPError(http.StatusBadRequest, sentence(err.Error()))
 	}
@@ -43,7 +44,8 @@ func (s *server) packed(c *echo.Context, paper, parts string) (store.Plan, []byt
 	if err != nil {
 		return stored, nil, err
 	}
-	o := printpack.Order{Title: stored.Title, Reckoning: view.Reckoning, Cloths: p.Settle().Cloths, Style: p.Style(), Paper: printpack.Paper(paper)}
+	o := printpack.Order{Title: stored.Title, Reckoning: view.Reckoning, Cloths: p.Settle().Cloths, Style: p.Style(),
+		Paper: printpack.Paper(paper)}
 	for part := range strings.SplitSeq(parts, ",") {
 		if part != "" {
 			o.Parts = append(o.Parts, printpack.Part(part))

@@ -24,7 +24,8 @@ func guardHost(more []string) echo.MiddlewareFunc {
 				host = name
 			}
 			if !slices.Contains(known, strings.Trim(strings.ToLower(host), "[]")) {
-				return echo.NewHTTPError(http.StatusMisdirectedRequest, "This server is not called by that name; start it with --host to allow it.")
+				return echo.NewHTTPError(http.StatusMisdirectedRequest,
+					"This server is not called by that name; start it with --host to allow it.")
 			}
 			return next(c)
 		}
@@ -53,7 +54,8 @@ func secureHeaders(next echo.HandlerFunc) echo.HandlerFunc {
 		nonce := rand.Text()
 		c.Set(nonceKey, nonce)
 		h := c.Response().Header()
-		h.Set("Content-Security-Policy", fmt.Sprintf("default-src 'none'; script-src 'self'; style-src 'self' 'nonce-%s'; font-src 'self'; img-src 'self' data:; connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'", nonce))
+		h.Set("Content-Security-Policy",
+			fmt.Sprintf("default-src 'none'; script-src 'self'; style-src 'self' 'nonce-%s'; font-src 'self'; img-src 'self' data:; connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'", nonce))
 		h.Set("X-Content-Type-Options", "nosniff")
 		h.Set("Referrer-Policy", "no-referrer")
 		h.Set("Cross-Origin-Opener-Policy", "same-origin")

@@ -92,7 +92,8 @@ func (s *server) workshop(ctx context.Context, id string) (*reckon.Workshop, err
 		return nil, err
 	}
 	past, err := s.past(ctx)
-	return &reckon.Workshop{ID: id, Habits: sh.habits, Notions: notions, Cloths: cloths, Samples: samples, Past: past}, err
+	return &reckon.Workshop{ID: id, Habits: sh.habits, Notions: notions, Cloths: cloths, Samples: samples,
+		Past: past}, err
 }
 
 func (s *server) shelfOfSamples(ctx context.Context) (sample.Shelf, error) {
@@ -196,7 +197,8 @@ func (s *server) offers(c *echo.Context) error {
 		if err != nil {
 			return err
 		}
-		out = append(out, OfferView{Sample: doc, Title: o.Sample.Title, Covers: o.Covers, Tells: sample.Tell(o.Sample, sh.style())})
+		out = append(out, OfferView{Sample: doc, Title: o.Sample.Title, Covers: o.Covers,
+			Tells: sample.Tell(o.Sample, sh.style())})
 	}
 	return c.JSON(http.StatusOK, out)
 }
@@ -210,7 +212,8 @@ func sampleView(st store.Sample, sh shop) (SampleView, error) {
 	if err != nil {
 		return SampleView{}, err
 	}
-	return SampleView{ID: st.ID, Revision: st.Revision, Sample: json.RawMessage(st.Doc), Settled: settled, Instructions: sample.Instructions(one, sh.style()), Tells: sample.Tell(one, sh.style())}, nil
+	return SampleView{ID: st.ID, Revision: st.Revision, Sample: json.RawMessage(st.Doc), Settled: settled,
+		Instructions: sample.Instructions(one, sh.style()), Tells: sample.Tell(one, sh.style())}, nil
 }
 
 // users are the plans that samples can be used in, each read once and reckoned at most once
@@ -263,7 +266,8 @@ func (u *users) of(id string, one plan.Sample) []SampleUse {
 	out := []SampleUse{}
 	for _, p := range u.plans {
 		for _, use := range compare.Uses(p.plan, id, one) {
-			v := SampleUse{Plan: p.id, Title: p.title, Path: use.Path, Used: use.Used, Takes: use.Takes, Other: use.Other, Changes: []CutChange{}}
+			v := SampleUse{Plan: p.id, Title: p.title, Path: use.Path, Used: use.Used, Takes: use.Takes,
+				Other: use.Other, Changes: []CutChange{}}
 			if !use.Used && len(one.After) > 0 {
 				v.Changes = changes(u.asIs(p), reckon.Reckon(use.With, u.shop))
 			}
@@ -287,9 +291,10 @@ func changes(before, after answer.Reckoning) []CutChange {
 }
 
 func (s *server) addSample(c *echo.Context) error {
-	return s.putSample(c, http.StatusCreated, func(ctx context.Context, in SaveSample, title string) (store.Sample, error) {
-		return s.store.AddSample(ctx, title, string(in.Sample))
-	})
+	return s.putSample(c, http.StatusCreated,
+		func(ctx context.Context, in SaveSample, title string) (store.Sample, error) {
+			return s.store.AddSample(ctx, title, string(in.Sample))
+		})
 }
 
 func (s *server) saveSample(c *echo.Context) error {
@@ -305,7 +310,8 @@ func (s *server) tellSample(c *echo.Context) error {
 	})
 }
 
-func (s *server) putSample(c *echo.Context, status int, put func(context.Context, SaveSample, string) (store.Sample, error)) error {
+func (s *server) putSample(c *echo.Context, status int,
+	put func(context.Context, SaveSample, string) (store.Sample, error)) error {
 	ctx := c.Request().Context()
 	var in SaveSample
 	if err := decode(c, &in); err != nil {

@@ -57,9 +57,11 @@ func TestAPlanGoesByASample(t *testing.T) {
 	call(t, h, "GET", reading, nil, &view)
 	var doc map[string]any
 	require.NoError(t, json.Unmarshal(view.Plan, &doc))
-	doc["pieces"].(map[string]any)["front"].(map[string]any)["take_up"] = map[string]any{"from": "sample", "id": "cotton-batting-cross-hatched"}
+	doc["pieces"].(map[string]any)["front"].(map[string]any)["take_up"] = map[string]any{"from": "sample",
+		"id": "cotton-batting-cross-hatched"}
 	var after web.PlanView
-	require.Equal(t, 200, call(t, h, "PUT", reading, map[string]any{"base": view.Revision, "plan": doc, "label": "by the sample"}, &after).Code)
+	require.Equal(t, 200, call(t, h, "PUT", reading,
+		map[string]any{"base": view.Revision, "plan": doc, "label": "by the sample"}, &after).Code)
 	assert.Equal(t, "sample", after.Reckoning.Pieces[0].TakeUpFrom)
 	used := false
 	for _, use := range uses(t, h, "cotton-batting-cross-hatched") {
@@ -83,7 +85,8 @@ func TestAPlanGoesByASample(t *testing.T) {
 func TestSamplesAreJudged(t *testing.T) {
 	h := app(t)
 	square := func(change map[string]any) map[string]any {
-		one := map[string]any{"title": "Square", "kind": "wash", "before": map[string]any{"width": "10", "height": "10"}}
+		one := map[string]any{"title": "Square", "kind": "wash",
+			"before": map[string]any{"width": "10", "height": "10"}}
 		for k, v := range change {
 			one[k] = v
 		}
@@ -114,7 +117,9 @@ func TestWhatGatesOfOtherPlansShowIsReckonedWith(t *testing.T) {
 	var view web.PlanView
 	call(t, h, "GET", reading, nil, &view)
 	require.NotEmpty(t, view.Reckoning.Pieces[0].Outlook)
-	assert.Contains(t, view.Reckoning.Pieces[0].Outlook[0].From, "by 3 strips of yours and 11 measurements at your gates", "two fronts were measured, both ways each, and seven rows")
+	assert.Contains(t, view.Reckoning.Pieces[0].Outlook[0].From,
+		"by 3 strips of yours and 11 measurements at your gates",
+		"two fronts were measured, both ways each, and seven rows")
 }
 
 // What finished covers tell is offered once, and kept only when it is asked for.

@@ -113,7 +113,8 @@ func scheduleView(p plan.Plan, r answer.Reckoning, now time.Time) ScheduleView {
 		one := ScheduleDay{Day: day(d.Number), Free: d.Free}
 		for _, sit := range d.Sittings {
 			t := tasks[sit.Task]
-			one.Sittings = append(one.Sittings, ScheduleSitting{Step: t.ID, Title: t.Title, Minutes: sit.Minutes, Begins: sit.Begins, Ends: sit.Ends})
+			one.Sittings = append(one.Sittings,
+				ScheduleSitting{Step: t.ID, Title: t.Title, Minutes: sit.Minutes, Begins: sit.Begins, Ends: sit.Ends})
 		}
 		v.Days = append(v.Days, one)
 	}
@@ -156,10 +157,13 @@ func (s *server) scheduleFile(c *echo.Context) error {
 			total += sit.Minutes
 			what = append(what, fmt.Sprintf("%s, %d min", sit.Title, sit.Minutes))
 		}
-		calendar.Events = append(calendar.Events, ics.Event{UID: id + "-" + d.Day + "@umschlag", Day: day, Summary: fmt.Sprintf("%s: %d min", title, total), Description: strings.Join(what, "\n")})
+		calendar.Events = append(calendar.Events,
+			ics.Event{UID: id + "-" + d.Day + "@umschlag", Day: day, Summary: fmt.Sprintf("%s: %d min", title, total),
+				Description: strings.Join(what, "\n")})
 	}
 	if due, err := time.Parse(time.DateOnly, v.Due); err == nil {
-		calendar.Events = append(calendar.Events, ics.Event{UID: id + "-due@umschlag", Day: due, Summary: title + " must be ready"})
+		calendar.Events = append(calendar.Events,
+			ics.Event{UID: id + "-due@umschlag", Day: due, Summary: title + " must be ready"})
 	}
 	c.Response().Header().Set("Content-Disposition", fmt.Sprintf("attachment; filename=%q", id+".ics"))
 	return c.Blob(http.StatusOK, "text/calendar; charset=utf-8", calendar.Write())

@@ -87,7 +87,8 @@ func (s *searches) begin(n compare.Needs, style length.Style) (*search, bool) {
 	// It goes on when the request that asked for it is answered.
 	ctx, cancel := context.WithTimeout(context.Background(), searchFor)
 	before, _ := lay.Of(n.Items, n.On)
-	job := &search{id: strconv.Itoa(s.next), cancel: cancel, style: style, before: before.Length, found: lay.Found{Lay: before}}
+	job := &search{id: strconv.Itoa(s.next), cancel: cancel, style: style, before: before.Length,
+		found: lay.Found{Lay: before}}
 	s.jobs = append(s.jobs[max(0, len(s.jobs)+1-mostKept):], job)
 	go func() {
 		job.run(ctx, n)
@@ -124,7 +125,8 @@ func (s *searches) find(id string) (*search, error) {
 func (j *search) view() SearchView {
 	j.Lock()
 	defer j.Unlock()
-	v := SearchView{ID: j.id, Round: j.found.Round, Rounds: j.found.Rounds, Tried: j.found.Tried, Before: answer.Show(j.before, j.style), Lay: answer.ShowLay(j.found.Lay, j.style),
+	v := SearchView{ID: j.id, Round: j.found.Round, Rounds: j.found.Rounds, Tried: j.found.Tried,
+		Before: answer.Show(j.before, j.style), Lay: answer.ShowLay(j.found.Lay, j.style),
 		Way: j.found.Way, Done: j.done, Stopped: j.stopped}
 	if v.Way == nil {
 		v.Way = []int{}

@@ -58,7 +58,8 @@ func forms() []FormView {
 	for _, f := range shape.Forms {
 		p, _ := shape.FormNamed(f.Name)
 		b := p.Box()
-		out = append(out, FormView{Name: f.Name, Title: f.Title, Path: p.Text(), Box: [4]float64{b.X1, b.Y1, b.Width(), b.Height()}})
+		out = append(out, FormView{Name: f.Name, Title: f.Title, Path: p.Text(),
+			Box: [4]float64{b.X1, b.Y1, b.Width(), b.Height()}})
 	}
 	return out
 }
@@ -173,7 +174,8 @@ const (
 	apart = 10
 )
 
-func shapesOf(title string, piece answer.Piece, cuts []answer.Cut, swatches map[string]plan.Swatch, templates bool) ([]byte, error) {
+func shapesOf(title string, piece answer.Piece, cuts []answer.Cut, swatches map[string]plan.Swatch,
+	templates bool) ([]byte, error) {
 	var list []drawing.Outline
 	add := func(name, path, cloth string, line bool) error {
 		p, err := shape.Parse(path)
@@ -186,7 +188,8 @@ func shapesOf(title string, piece answer.Piece, cuts []answer.Cut, swatches map[
 				return nil, err
 			}
 		}
-		return svgfile.Write(title, float64(piece.Finished.Width.NM)/1e6, float64(piece.Finished.Height.NM)/1e6, list), nil
+		return svgfile.Write(title, float64(piece.Finished.Width.NM)/1e6, float64(piece.Finished.Height.NM)/1e6,
+			list), nil
 	}
 	for _, cut := range cuts {
 		if cut.Piece != piece.Name || cut.Path == "" {

@@ -33,7 +33,8 @@ func TestShapesAreReadFromAFile(t *testing.T) {
 	assert.Equal(t, roof.Key, leaf.From, "the others are placed from it")
 	assert.Contains(t, string(view.Shapes[2]), `"edge":"line"`)
 	refused(t, h, "POST", "/api/v1/shapes/read?units=ells", string(data), 400)
-	p := refused(t, h, "POST", "/api/v1/shapes/read?units=mm", `<svg xmlns="http://www.w3.org/2000/svg"><script/></svg>`, 400)
+	p := refused(t, h, "POST", "/api/v1/shapes/read?units=mm",
+		`<svg xmlns="http://www.w3.org/2000/svg"><script/></svg>`, 400)
 	assert.Contains(t, p.Detail, "<script>")
 	refused(t, h, "POST", "/api/v1/shapes/read?units=mm", strings.Repeat(" ", 5<<20), 413)
 }

@@ -84,7 +84,9 @@ func (s *server) sendHabits(c *echo.Context, sh shop) error {
 	if err != nil {
 		return err
 	}
-	return c.JSON(http.StatusOK, HabitsView{Revision: sh.revision, Units: string(sh.unit), Habits: doc, Chosen: sh.habits.Chosen(), Help: plan.HabitsHelp(), Decided: plan.Decided()})
+	return c.JSON(http.StatusOK,
+		HabitsView{Revision: sh.revision, Units: string(sh.unit), Habits: doc, Chosen: sh.habits.Chosen(),
+			Help: plan.HabitsHelp(), Decided: plan.Decided()})
 }
 
 func (s *server) saveHabits(c *echo.Context) error {
@@ -117,10 +119,12 @@ func readCloth(doc []byte, sh shop) (plan.Cloth, error) {
 	}
 	c.Name = strings.TrimSpace(c.Name)
 	if c.Name == "" {
-		return c, planfile.Problems{{Path: "/name", Text: "A cloth needs a name. Type what you call it, such as ink leaf."}}
+		return c, planfile.Problems{{Path: "/name",
+			Text: "A cloth needs a name. Type what you call it, such as ink leaf."}}
 	}
 	if found := (plan.Plan{Units: sh.unit, Habits: sh.habits}).ValidateCloth(c); len(found) > 0 {
-		return c, planfile.Problems{{Path: strings.TrimPrefix(found[0].About, "/cloths/"+c.Name), Text: found[0].Text + " " + found[0].Remedy}}
+		return c, planfile.Problems{{Path: strings.TrimPrefix(found[0].About, "/cloths/"+c.Name),
+			Text: found[0].Text + " " + found[0].Remedy}}
 	}
 	return c, nil
 }
@@ -217,8 +221,10 @@ func clothView(st store.Cloth, sh shop, taken shopping.Cloth, titles map[string]
 		return ClothView{}, err
 	}
 	settled := c.Settle()
-	v := ClothView{ID: st.ID, Revision: st.Revision, Name: c.Name, Cloth: json.RawMessage(st.Doc), Taken: doc, Kind: string(settled.Kind), Width: sh.l(*settled.Width), Usable: sh.l(*settled.Usable),
-		Plans: []string{}, Print: string(settled.Print), Swatch: settled.Swatch, Short: sh.l(0), Odd: sh.oddViews(c, titles), Kept: []KeptView{}, Facts: sh.facts(c)}
+	v := ClothView{ID: st.ID, Revision: st.Revision, Name: c.Name, Cloth: json.RawMessage(st.Doc), Taken: doc,
+		Kind: string(settled.Kind), Width: sh.l(*settled.Width), Usable: sh.l(*settled.Usable),
+		Plans: []string{}, Print: string(settled.Print), Swatch: settled.Swatch, Short: sh.l(0),
+		Odd: sh.oddViews(c, titles), Kept: []KeptView{}, Facts: sh.facts(c)}
 	for _, share := range taken.Shares {
 		v.Plans = append(v.Plans, share.Plan)
 	}
@@ -258,7 +264,8 @@ func (sh shop) oddViews(c plan.Cloth, titles map[string]string) []OddView {
 func (sh shop) facts(c plan.Cloth) []string {
 	out := []string{}
 	if c.Repeat != nil {
-		out = append(out, fmt.Sprintf("motifs %s apart across, %s along", sh.style().Text(c.Repeat.Across), sh.style().Text(c.Repeat.Along)))
+		out = append(out, fmt.Sprintf("motifs %s apart across, %s along", sh.style().Text(c.Repeat.Across), sh.style().
+			Text(c.Repeat.Along)))
 	}
 	if c.Stretch > 0 {
 		out = append(out, fmt.Sprintf("can be pulled %g %% longer", c.Stretch))
@@ -292,7 +299,8 @@ func (s *server) saveCloth(c *echo.Context) error {
 	})
 }
 
-func (s *server) putCloth(c *echo.Context, status int, put func(context.Context, SaveCloth, string) (store.Cloth, error)) error {
+func (s *server) putCloth(c *echo.Context, status int,
+	put func(context.Context, SaveCloth, string) (store.Cloth, error)) error {
 	ctx := c.Request().Context()
 	var in SaveCloth
 	if err := decode(c, &in); err != nil {
@@ -345,7 +353,8 @@ func (s *server) finish(c *echo.Context) error {
 	if err := decode(c, &in); err != nil {
 		return err
 	}
-	e, err := s.store.Finish(c.Request().Context(), c.Param("id"), in.Base, store.LogEntry{Minutes: in.Minutes, Notes: in.Notes, Next: in.Next, Photos: in.Photos})
+	e, err := s.store.Finish(c.Request().Context(), c.Param("id"), in.Base,
+		store.LogEntry{Minutes: in.Minutes, Notes: in.Notes, Next: in.Next, Photos: in.Photos})
 	var conflict *store.ConflictError
 	if errors.As(err, &conflict) {
 		return s.answer(c, 0, store.Plan{}, err, nil)
@@ -430,7 +439,8 @@ func seamWords(off float64) string {
 
 // logged reports the gates that are set beside the plan in the log.
 func logged(gate string) bool {
-	return slices.Contains([]string{ref.FrontQuilted.String(), ref.FrontSewn.String(), ref.CoverFinished.String()}, gate)
+	return slices.Contains([]string{ref.FrontQuilted.String(), ref.FrontSewn.String(), ref.CoverFinished.String()},
+		gate)
 }
 
 // logView sets what was measured beside what was planned.
@@ -444,8 +454,10 @@ func logView(e store.LogEntry, shop *reckon.Workshop) (LogView, error) {
 		return LogView{}, err
 	}
 	r := reckon.Reckon(p, shop)
-	v := LogView{ID: e.ID, Revision: e.Revision, PlanID: e.Plan, Title: e.Title, Finished: e.Finished, Minutes: e.Minutes, Notes: e.Notes, Next: e.Next,
-		Photos: e.Photos, Troubles: p.Progress.Troubles, Plan: doc, Gates: []GateView{}, Pieces: plainly(r.Pieces), Swatches: swatches([]byte(e.Doc))}
+	v := LogView{ID: e.ID, Revision: e.Revision, PlanID: e.Plan, Title: e.Title, Finished: e.Finished,
+		Minutes: e.Minutes, Notes: e.Notes, Next: e.Next,
+		Photos: e.Photos, Troubles: p.Progress.Troubles, Plan: doc, Gates: []GateView{}, Pieces: plainly(r.Pieces),
+		Swatches: swatches([]byte(e.Doc))}
 	copies := p.Settle().Copies
 	for _, step := range r.Steps {
 		v.Usual += step.Minutes * copies
@@ -489,7 +501,8 @@ func (s *server) saveLog(c *echo.Context) error {
 	if err := decode(c, &in); err != nil {
 		return err
 	}
-	e, err := s.store.SaveLogEntry(c.Request().Context(), store.LogEntry{ID: id, Minutes: in.Minutes, Notes: in.Notes, Next: in.Next, Photos: in.Photos}, in.Base)
+	e, err := s.store.SaveLogEntry(c.Request().Context(),
+		store.LogEntry{ID: id, Minutes: in.Minutes, Notes: in.Notes, Next: in.Next, Photos: in.Photos}, in.Base)
 	if err != nil {
 		return err
 	}

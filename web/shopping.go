@@ -121,7 +121,8 @@ func (s *server) shoppingFile(c *echo.Context) error {
 			list = append(list, one)
 		}
 		for _, t := range view.Things {
-			list = append(list, listcsv.Bought{What: t.What, Need: t.Need, Have: t.Have, Buy: t.Buy, Cost: t.Cost, Plans: t.Plans})
+			list = append(list,
+				listcsv.Bought{What: t.What, Need: t.Need, Have: t.Have, Buy: t.Buy, Cost: t.Cost, Plans: t.Plans})
 		}
 		return listcsv.Shopping(list).Write()
 	})
@@ -147,7 +148,8 @@ func (s *server) shoppingFor(c *echo.Context) (view ShoppingView, err error) {
 	}
 	cloths, things := shopping.List(all.wants, cupboard, sh.unit), shopping.Things(all.things, notions, sh.unit)
 	sum, unpriced := shopping.Bill(cloths, things)
-	view = ShoppingView{Plans: all.plans, Cloths: []ShoppingCloth{}, Things: []ShoppingThing{}, Unpriced: append([]string{}, unpriced...)}
+	view = ShoppingView{Plans: all.plans, Cloths: []ShoppingCloth{}, Things: []ShoppingThing{},
+		Unpriced: append([]string{}, unpriced...)}
 	for _, cloth := range cloths {
 		one := sh.shoppingCloth(cloth)
 		one.Instead = compare.Instead(cloth.Name, all.toBuy(cloth.Name), cupboard)
@@ -218,7 +220,8 @@ func (s *server) wants(ctx context.Context, chosen []string) (wantedAll, error) 
 }
 
 func (sh shop) shoppingCloth(c shopping.Cloth) ShoppingCloth {
-	out := ShoppingCloth{Name: c.Name, Need: sh.l(c.Need), Left: sh.l(c.Left), Buy: sh.l(c.Buy), Shares: []ShoppingShare{}}
+	out := ShoppingCloth{Name: c.Name, Need: sh.l(c.Need), Left: sh.l(c.Left), Buy: sh.l(c.Buy),
+		Shares: []ShoppingShare{}}
 	if c.Known {
 		have := sh.l(c.Have)
 		out.Have = &have
@@ -230,7 +233,8 @@ func (sh shop) shoppingCloth(c shopping.Cloth) ShoppingCloth {
 		out.Cost = sh.money(c.Cost)
 	}
 	for _, s := range c.Shares {
-		out.Shares = append(out.Shares, ShoppingShare{Plan: s.Plan, Need: sh.l(s.Need), Odd: s.Odd, From: string(s.From)})
+		out.Shares = append(out.Shares,
+			ShoppingShare{Plan: s.Plan, Need: sh.l(s.Need), Odd: s.Odd, From: string(s.From)})
 	}
 	return out
 }

@@ -27,7 +27,8 @@ func TestShoppingForOnePlan(t *testing.T) {
 	call(t, h, "GET", "/api/v1/shopping?plan=reading-corner-cushion", nil, &view)
 	stripe := shoppingOf(t, view, "madder stripe")
 	assert.Equal(t, "½ yd", stripe.BuyText, "as the plan says itself")
-	assert.Equal(t, []web.ShoppingShare{{Plan: "Reading-corner cushion", Need: stripe.Need, From: "shop"}}, stripe.Shares)
+	assert.Equal(t, []web.ShoppingShare{{Plan: "Reading-corner cushion", Need: stripe.Need, From: "shop"}},
+		stripe.Shares)
 	assert.Equal(t, stripe.Have.NM, stripe.Left.NM, "too short a piece stays in the cupboard")
 	assert.Empty(t, shoppingOf(t, view, "ink leaf").BuyText)
 	require.NotEmpty(t, view.Things)
@@ -54,7 +55,8 @@ func TestShoppingForTheShelf(t *testing.T) {
 	call(t, h, "GET", "/api/v1/cloths", nil, &cloths)
 	for _, c := range cloths {
 		if c.Wanted.NM > 0 {
-			assert.Equal(t, c.Wanted.NM, shoppingOf(t, all, c.Name).Need.NM, "the cupboard tells the same of %s", c.Name)
+			assert.Equal(t, c.Wanted.NM, shoppingOf(t, all, c.Name).Need.NM, "the cupboard tells the same of %s",
+				c.Name)
 		}
 	}
 	refused(t, h, "GET", "/api/v1/shopping?plan=nothing", nil, 404)
@@ -71,7 +73,8 @@ func TestWhatIsCutIsNotBought(t *testing.T) {
 		cut[c.ID] = map[string]any{}
 	}
 	doc["progress"] = map[string]any{"cut": cut}
-	require.Equal(t, 200, call(t, h, "PUT", reading, map[string]any{"base": view.Revision, "plan": doc, "label": "all cut"}, nil).Code)
+	require.Equal(t, 200, call(t, h, "PUT", reading,
+		map[string]any{"base": view.Revision, "plan": doc, "label": "all cut"}, nil).Code)
 	var list web.ShoppingView
 	call(t, h, "GET", "/api/v1/shopping", nil, &list)
 	for _, p := range list.Plans {

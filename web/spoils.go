@@ -36,7 +36,8 @@ func keyed(doc []byte) ([]byte, plan.Plan, error) {
 
 // kept is a changed document with what is recorded of the making as the change leaves it. Where
 // the change spoils something and nobody said what becomes of it, that is the error.
-func (s *server) kept(ctx context.Context, id string, head store.Plan, doc []byte, now plan.Plan, how spoil.Choice) ([]byte, error) {
+func (s *server) kept(ctx context.Context, id string, head store.Plan, doc []byte, now plan.Plan,
+	how spoil.Choice) ([]byte, error) {
 	shop, err := s.workshop(ctx, id)
 	if err != nil {
 		return nil, err
@@ -70,7 +71,8 @@ func (s *server) kept(ctx context.Context, id string, head store.Plan, doc []byt
 const farBack = 200
 
 // lastGood is the newest revision of a plan that was good, nil where none was.
-func (s *server) lastGood(ctx context.Context, head store.Plan, good func(plan.Plan) bool) (p *plan.Plan, number int, err error) {
+func (s *server) lastGood(ctx context.Context, head store.Plan, good func(plan.Plan) bool) (p *plan.Plan, number int,
+	err error) {
 	doc := head.Doc
 	for number := head.Revision; number > 0 && number > head.Revision-farBack; number-- {
 		if number < head.Revision {

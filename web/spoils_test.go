@@ -37,7 +37,8 @@ func TestWhatAChangeSpoilsIsListedBeforeItIsSaved(t *testing.T) {
 	view, doc := edited(t, h, at)
 	doc["progress"] = map[string]any{"cut": map[string]any{patches: map[string]any{}}}
 	save := func(how string, into any) int {
-		return call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": doc, "label": "change", "spoils": how}, into).Code
+		return call(t, h, "PUT", at,
+			map[string]any{"base": view.Revision, "plan": doc, "label": "change", "spoils": how}, into).Code
 	}
 	require.Equal(t, http.StatusOK, save("", &view), "a tick spoils nothing")
 
@@ -63,7 +64,8 @@ func TestWhatAChangeSpoilsIsListedBeforeItIsSaved(t *testing.T) {
 	doc["cover"].(map[string]any)["seam"] = "1/2 in"
 	require.Equal(t, http.StatusOK, save("again", &now))
 	assert.NotContains(t, string(now.Plan), patches, "it is cut again")
-	assert.Equal(t, http.StatusNotFound, call(t, h, "PUT", "/api/v1/plans/nothing", map[string]any{"base": 1, "plan": doc, "label": ""}, nil).Code)
+	assert.Equal(t, http.StatusNotFound,
+		call(t, h, "PUT", "/api/v1/plans/nothing", map[string]any{"base": 1, "plan": doc, "label": ""}, nil).Code)
 }
 
 // A stop in between hides no loss: what is done is held against the last plan that could be cut.
@@ -74,16 +76,21 @@ func TestAStopInBetweenHidesNoLoss(t *testing.T) {
 	doc["progress"] = map[string]any{"cut": map[string]any{patches: map[string]any{}}}
 	for _, seam := range []string{"1/4 in", "9 in"} {
 		doc["cover"].(map[string]any)["seam"] = seam
-		require.Equal(t, http.StatusOK, call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": doc, "label": "seam"}, &view).Code, seam)
+		require.Equal(t, http.StatusOK,
+			call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": doc, "label": "seam"}, &view).Code,
+			seam)
 	}
 	assert.Empty(t, view.Reckoning.Cuts, "it cannot be cut")
 	assert.Contains(t, string(view.Plan), patches, "nothing is forgotten meanwhile")
 	doc["cover"].(map[string]any)["seam"] = "3/8 in"
 	var refusal web.Refusal
-	require.Equal(t, http.StatusConflict, call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": doc, "label": "seam"}, &refusal).Code)
+	require.Equal(t, http.StatusConflict,
+		call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": doc, "label": "seam"}, &refusal).Code)
 	require.Len(t, refusal.Spoils, 1)
 	doc["cover"].(map[string]any)["seam"] = "1/4 in"
-	require.Equal(t, http.StatusOK, call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": doc, "label": "seam"}, &view).Code, "as it was, it fits")
+	require.Equal(t, http.StatusOK,
+		call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": doc, "label": "seam"}, &view).Code,
+		"as it was, it fits")
 }
 
 // Restored are the decisions; what is done since stays done where it fits them.
@@ -93,9 +100,12 @@ func TestARestoredRevisionKeepsWhatIsDone(t *testing.T) {
 	view, doc := edited(t, h, at)
 	first := view.Revision
 	doc["title"] = "Another title"
-	doc["progress"] = map[string]any{"cut": map[string]any{patches: map[string]any{}}, "done": []string{"step.role:measure"}}
-	require.Equal(t, http.StatusOK, call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": doc, "label": "cut"}, &view).Code)
-	require.Equal(t, http.StatusOK, call(t, h, "POST", at+"/restore", map[string]any{"base": view.Revision, "revision": first}, &view).Code)
+	doc["progress"] = map[string]any{"cut": map[string]any{patches: map[string]any{}},
+		"done": []string{"step.role:measure"}}
+	require.Equal(t, http.StatusOK,
+		call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": doc, "label": "cut"}, &view).Code)
+	require.Equal(t, http.StatusOK,
+		call(t, h, "POST", at+"/restore", map[string]any{"base": view.Revision, "revision": first}, &view).Code)
 	back := document(t, view)
 	assert.Equal(t, "Reading-corner cushion", back["title"])
 	assert.Contains(t, string(view.Plan), patches)
@@ -103,24 +113,36 @@ func TestARestoredRevisionKeepsWhatIsDone(t *testing.T) {
 
 	doc = back
 	doc["cover"].(map[string]any)["seam"] = "3/8 in"
-	require.Equal(t, http.StatusOK, call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": doc, "label": "seam", "spoils": "again"}, &view).Code)
+	require.Equal(t, http.StatusOK,
+		call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": doc, "label": "seam", "spoils": "again"},
+			&view).Code)
 	doc = document(t, view)
-	doc["progress"] = map[string]any{"cut": map[string]any{patches: map[string]any{"width": "4 3/4", "height": "4 3/4", "count": 8}}}
-	require.Equal(t, http.StatusOK, call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": doc, "label": "cut"}, &view).Code)
+	doc["progress"] = map[string]any{"cut": map[string]any{patches: map[string]any{"width": "4 3/4", "height": "4 3/4",
+		"count": 8}}}
+	require.Equal(t, http.StatusOK,
+		call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": doc, "label": "cut"}, &view).Code)
 	var refusal web.Refusal
-	require.Equal(t, http.StatusConflict, call(t, h, "POST", at+"/restore", map[string]any{"base": view.Revision, "revision": first}, &refusal).Code)
+	require.Equal(t, http.StatusConflict,
+		call(t, h, "POST", at+"/restore", map[string]any{"base": view.Revision, "revision": first}, &refusal).Code)
 	assert.Equal(t, spoil.Trimmed, refusal.Spoils[0].Why)
-	require.Equal(t, http.StatusOK, call(t, h, "POST", at+"/restore", map[string]any{"base": view.Revision, "revision": first, "spoils": "again"}, &view).Code)
+	require.Equal(t, http.StatusOK,
+		call(t, h, "POST", at+"/restore", map[string]any{"base": view.Revision, "revision": first, "spoils": "again"},
+			&view).Code)
 	assert.Contains(t, string(view.Plan), `"width":"4 1/2"`, "trimmed")
-	assert.Equal(t, http.StatusNotFound, call(t, h, "POST", at+"/restore", map[string]any{"base": view.Revision, "revision": 999}, nil).Code)
+	assert.Equal(t, http.StatusNotFound,
+		call(t, h, "POST", at+"/restore", map[string]any{"base": view.Revision, "revision": 999}, nil).Code)
 }
 
 // A plan of the format before is shown in this one; its own record comes back with it.
 func TestAPlanOfTheFormatBefore(t *testing.T) {
 	h := app(t)
-	old := map[string]any{"format": "umschlag/plan/1", "title": "Old cushion", "object": map[string]any{"kind": "form", "width": "18", "height": "18"}, "cover": map[string]any{"kind": "cushion"},
-		"pieces": map[string]any{"*": map[string]any{"face": map[string]any{"kind": "plain", "cloth": "A"}}}, "cloths": map[string]any{"A": map[string]any{}},
-		"fittings": []any{map[string]any{"kind": "pocket", "on": "front", "width": "4", "height": "4"}}, "progress": map[string]any{"cut": []string{"front.panel", "fitting.1.1"}, "done": []string{"measure"}}}
+	old := map[string]any{"format": "umschlag/plan/1", "title": "Old cushion",
+		"object":   map[string]any{"kind": "form", "width": "18", "height": "18"},
+		"cover":    map[string]any{"kind": "cushion"},
+		"pieces":   map[string]any{"*": map[string]any{"face": map[string]any{"kind": "plain", "cloth": "A"}}},
+		"cloths":   map[string]any{"A": map[string]any{}},
+		"fittings": []any{map[string]any{"kind": "pocket", "on": "front", "width": "4", "height": "4"}},
+		"progress": map[string]any{"cut": []string{"front.panel", "fitting.1.1"}, "done": []string{"measure"}}}
 	var view web.PlanView
 	require.Equal(t, http.StatusCreated, call(t, h, "POST", "/api/v1/plans", map[string]any{"plan": old}, &view).Code)
 	doc := document(t, view)
@@ -135,7 +157,9 @@ func TestAPlanOfTheFormatBefore(t *testing.T) {
 	}
 	assert.Equal(t, 2, done)
 	at := "/api/v1/plans/" + view.ID
-	require.Equal(t, http.StatusOK, call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": old, "label": "from an older window"}, &view).Code)
+	require.Equal(t, http.StatusOK,
+		call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": old, "label": "from an older window"},
+			&view).Code)
 	require.Equal(t, http.StatusOK, call(t, h, "POST", at+"/undo", map[string]any{"base": view.Revision}, &view).Code)
 	assert.Equal(t, "umschlag/plan/2", document(t, view)["format"])
 }
@@ -145,8 +169,11 @@ func TestPartsGetKeysWhenTheyAreKept(t *testing.T) {
 	h := app(t)
 	view, doc := edited(t, h, "/api/v1/plans/story-mat-seat-pad")
 	list := doc["fittings"].([]any)
-	doc["fittings"] = append(list, map[string]any{"kind": "slit", "on": "top", "length": "2", "at": map[string]any{"middle": true}})
-	require.Equal(t, http.StatusOK, call(t, h, "PUT", "/api/v1/plans/story-mat-seat-pad", map[string]any{"base": view.Revision, "plan": doc, "label": "a slit"}, &view).Code)
+	doc["fittings"] = append(list,
+		map[string]any{"kind": "slit", "on": "top", "length": "2", "at": map[string]any{"middle": true}})
+	require.Equal(t, http.StatusOK,
+		call(t, h, "PUT", "/api/v1/plans/story-mat-seat-pad",
+			map[string]any{"base": view.Revision, "plan": doc, "label": "a slit"}, &view).Code)
 	kept := document(t, view)["fittings"].([]any)
 	seen := map[any]bool{}
 	for _, f := range kept {

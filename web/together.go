@@ -123,9 +123,12 @@ func (s *server) togetherView(c *echo.Context) error {
 	}
 	l, _ := lay.Of(t.Items, t.On)
 	need, saves := t.Takes(l)
-	v := TogetherView{Cloth: cloth, Swatch: t.swatch, Plans: t.plans, Pieces: []TogetherPiece{}, Lay: answer.ShowLay(l, sh.style()), Need: sh.l(need), Apart: sh.l(t.Apart), Saves: sh.l(saves)}
+	v := TogetherView{Cloth: cloth, Swatch: t.swatch, Plans: t.plans, Pieces: []TogetherPiece{},
+		Lay: answer.ShowLay(l, sh.style()), Need: sh.l(need), Apart: sh.l(t.Apart), Saves: sh.l(saves)}
 	for _, it := range t.Items {
-		v.Pieces = append(v.Pieces, TogetherPiece{Plan: t.chosen[t.Owner[it.Cut]], Title: t.Titles[it.Cut], Width: sh.l(it.Width), Height: sh.l(it.Height), Count: it.Count})
+		v.Pieces = append(v.Pieces,
+			TogetherPiece{Plan: t.chosen[t.Owner[it.Cut]], Title: t.Titles[it.Cut], Width: sh.l(it.Width),
+				Height: sh.l(it.Height), Count: it.Count})
 	}
 	return c.JSON(http.StatusOK, v)
 }

@@ -145,7 +145,8 @@ func TestAStaleSaveGetsBothVersions(t *testing.T) {
 	require.NotNil(t, p.Current)
 	assert.Contains(t, string(p.Current.Plan), "Theirs")
 	assert.Contains(t, string(p.Yours), "Mine")
-	p = refused(t, h, "POST", reading+"/finish", map[string]any{"base": view.Revision, "minutes": 1, "notes": "", "next": ""}, 409)
+	p = refused(t, h, "POST", reading+"/finish",
+		map[string]any{"base": view.Revision, "minutes": 1, "notes": "", "next": ""}, 409)
 	assert.NotNil(t, p.Current)
 }
 
@@ -209,7 +210,8 @@ func TestTheCupboard(t *testing.T) {
 	assert.Empty(t, byName["slate"].Plans, "what is cut already is wanted no more")
 
 	path := fmt.Sprintf("/api/v1/cloths/%d", stripe.ID)
-	more := map[string]any{"base": stripe.Revision, "cloth": map[string]any{"name": "madder stripe", "width": "44", "have": "1 yd"}}
+	more := map[string]any{"base": stripe.Revision,
+		"cloth": map[string]any{"name": "madder stripe", "width": "44", "have": "1 yd"}}
 	require.Equal(t, 200, call(t, h, "PUT", path, more, nil).Code)
 	refused(t, h, "PUT", path, more, 409)
 	view, _ := open(t, h)
@@ -229,12 +231,14 @@ func TestHabits(t *testing.T) {
 	var v web.HabitsView
 	call(t, h, "GET", "/api/v1/habits", nil, &v)
 	assert.Equal(t, "-1 in", v.Chosen["ease"])
-	w := call(t, h, "PUT", "/api/v1/habits", map[string]any{"base": v.Revision, "units": "cm", "habits": map[string]any{"seam": "1/2 in"}}, &v)
+	w := call(t, h, "PUT", "/api/v1/habits",
+		map[string]any{"base": v.Revision, "units": "cm", "habits": map[string]any{"seam": "1/2 in"}}, &v)
 	require.Equal(t, 200, w.Code, w.Body.String())
 	assert.Equal(t, "1/2 in", v.Chosen["seam"])
 	assert.JSONEq(t, `"1.27"`, string(habit(t, v, "seam")))
 	refused(t, h, "PUT", "/api/v1/habits", map[string]any{"base": 1, "units": "in", "habits": map[string]any{}}, 409)
-	p := refused(t, h, "PUT", "/api/v1/habits", map[string]any{"base": v.Revision, "units": "in", "habits": map[string]any{"seam": "9"}}, 400)
+	p := refused(t, h, "PUT", "/api/v1/habits",
+		map[string]any{"base": v.Revision, "units": "in", "habits": map[string]any{"seam": "9"}}, 400)
 	assert.Equal(t, "/habits/seam", p.Errors[0].Path)
 }
 
@@ -259,7 +263,8 @@ func TestTheLogSetsMeasuredBesidePlanned(t *testing.T) {
 	assert.Equal(t, "−¹⁄₁₆″", log[0].Gates[1].Off.Height.Text)
 
 	var entry web.LogView
-	w := call(t, h, "POST", reading+"/finish", map[string]any{"base": 1, "minutes": 240, "notes": "n", "next": "x"}, &entry)
+	w := call(t, h, "POST", reading+"/finish", map[string]any{"base": 1, "minutes": 240, "notes": "n", "next": "x"},
+		&entry)
 	require.Equal(t, 201, w.Code, w.Body.String())
 	assert.Nil(t, entry.Gates[0].Measured)
 	path := fmt.Sprintf("/api/v1/log/%d", entry.ID)
@@ -272,7 +277,8 @@ func TestTheLogSetsMeasuredBesidePlanned(t *testing.T) {
 func TestSafeByDefault(t *testing.T) {
 	h := app(t)
 	send := func(method, host string, header map[string]string) *httptest.ResponseRecorder {
-		r := httptest.NewRequestWithContext(t.Context(), method, "http://"+host+"/api/v1/plans", strings.NewReader("{}"))
+		r := httptest.NewRequestWithContext(t.Context(), method, "http://"+host+"/api/v1/plans",
+			strings.NewReader("{}"))
 		for k, v := range header {
 			r.Header.Set(k, v)
 		}
@@ -357,18 +363,23 @@ func TestAPlanBeginsByTheHabitsWithTheSizesAsTyped(t *testing.T) {
 	assert.Equal(t, http.StatusBadRequest, call(t, h, "GET", "/api/v1/starts?units=ell", nil, nil).Code)
 
 	var doc map[string]any
-	begun := call(t, h, "POST", "/api/v1/begin", web.BeginPlan{Thing: "book", Sizes: map[string]string{"wrap": "13 1/2", "height": "8x"}, Title: " Log "}, &doc)
+	begun := call(t, h, "POST", "/api/v1/begin",
+		web.BeginPlan{Thing: "book", Sizes: map[string]string{"wrap": "13 1/2", "height": "8x"}, Title: " Log "}, &doc)
 	require.Equal(t, http.StatusOK, begun.Code)
 	assert.Equal(t, "Log", doc["title"])
-	assert.Equal(t, map[string]any{"kind": "book", "wrap": "13 1/2", "height": "8x"}, doc["object"], "typed sizes are not touched")
-	assert.Equal(t, http.StatusBadRequest, call(t, h, "POST", "/api/v1/reckon", doc, nil).Code, "reading the plan judges them")
+	assert.Equal(t, map[string]any{"kind": "book", "wrap": "13 1/2", "height": "8x"}, doc["object"],
+		"typed sizes are not touched")
+	assert.Equal(t, http.StatusBadRequest, call(t, h, "POST", "/api/v1/reckon", doc, nil).Code,
+		"reading the plan judges them")
 	doc["object"].(map[string]any)["height"] = "8"
 	var r answer.Reckoning
 	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/reckon", doc, &r).Code)
 	assert.Equal(t, "14¾″", r.Pieces[0].Trimmed.Width.Text, "13½, ¾ of ease and two seams of ¼")
 	for wrap, flap := range map[string]string{"13 1/2": "3", "4": "1"} {
 		var small map[string]any
-		require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/begin", web.BeginPlan{Thing: "book", Sizes: map[string]string{"wrap": wrap, "height": "3"}}, &small).Code)
+		require.Equal(t, http.StatusOK,
+			call(t, h, "POST", "/api/v1/begin",
+				web.BeginPlan{Thing: "book", Sizes: map[string]string{"wrap": wrap, "height": "3"}}, &small).Code)
 		assert.Equal(t, flap, small["cover"].(map[string]any)["flaps"].(map[string]any)["depth"], "round %s", wrap)
 		assert.Equal(t, wrap, small["object"].(map[string]any)["wrap"], "as it was typed")
 	}
@@ -382,7 +393,8 @@ func TestAFittingIsMovedOnTheRulerStep(t *testing.T) {
 	var moved struct {
 		At map[string]any `json:"at"`
 	}
-	in := web.MoveFitting{Moving: web.Moving{Plan: plans["story-mat-pad"], X: 50_800_000, Y: 76_200_000, Across: 1, Down: -2}}
+	in := web.MoveFitting{Moving: web.Moving{Plan: plans["story-mat-pad"], X: 50_800_000, Y: 76_200_000, Across: 1,
+		Down: -2}}
 	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/move", in, &moved).Code)
 	assert.Equal(t, map[string]any{"left": "2 1/8", "top": "2 3/4"}, moved.At)
 	in.Fitting = 40
@@ -414,7 +426,8 @@ func TestBlocksAreDrawnAndChanged(t *testing.T) {
 		require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/block", c.in, &view).Code, c.want)
 		assert.Equal(t, c.want, view.Text)
 	}
-	for _, in := range []web.EditBlock{{Text: "A |"}, {Text: "A", Change: "paint"}, {Text: "A", Change: "divide", Path: "3", Sign: "/"}, {Text: "(A | B) / C"}} {
+	for _, in := range []web.EditBlock{{Text: "A |"}, {Text: "A", Change: "paint"},
+		{Text: "A", Change: "divide", Path: "3", Sign: "/"}, {Text: "(A | B) / C"}} {
 		var refused web.Refusal
 		require.Equal(t, http.StatusBadRequest, call(t, h, "POST", "/api/v1/block", in, &refused).Code, in.Text)
 		assert.NotEmpty(t, refused.Errors[0].Text)
@@ -427,7 +440,8 @@ func TestLayoutsAndFacesComeInTheNotationOfThePlan(t *testing.T) {
 	require.NoError(t, err)
 	doc := plans["reading-corner-cushion"]
 	var list []web.LayoutView
-	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/layouts", web.FindLayouts{Plan: doc, Piece: "front", Ready: "5 in"}, &list).Code)
+	require.Equal(t, http.StatusOK,
+		call(t, h, "POST", "/api/v1/layouts", web.FindLayouts{Plan: doc, Piece: "front", Ready: "5 in"}, &list).Code)
 	require.NotEmpty(t, list)
 	for _, l := range list {
 		var whole map[string]any
@@ -449,16 +463,19 @@ func TestLayoutsAndFacesComeInTheNotationOfThePlan(t *testing.T) {
 		assert.Equal(t, path, refused.Errors[0].Path)
 	}
 	var begun web.BegunFace
-	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/face", web.BeginFace{Plan: doc, Piece: "front", Kind: "strips"}, &begun).Code)
+	require.Equal(t, http.StatusOK,
+		call(t, h, "POST", "/api/v1/face", web.BeginFace{Plan: doc, Piece: "front", Kind: "strips"}, &begun).Code)
 	assert.Contains(t, string(begun.Face), `"strips"`)
 	// Folded windows that fill no size of the kind are refused, with the sizes; a piece that no
 	// plan has decided about as well.
 	oblong := []byte(`{"format": "umschlag/plan/2", "title": "t", "object": {"kind": "form", "width": "17", "height": "11 3/8"}, "cover": {"kind": "cushion"}, "cloths": {"A": {}}}`)
 	var refused web.Refusal
-	require.Equal(t, http.StatusBadRequest, call(t, h, "POST", "/api/v1/face", web.BeginFace{Plan: oblong, Piece: "front", Kind: "windows"}, &refused).Code)
+	require.Equal(t, http.StatusBadRequest,
+		call(t, h, "POST", "/api/v1/face", web.BeginFace{Plan: oblong, Piece: "front", Kind: "windows"}, &refused).Code)
 	assert.Equal(t, "/kind", refused.Errors[0].Path)
 	assert.Contains(t, refused.Errors[0].Text, "make a panel of")
-	for _, in := range []web.BeginFace{{Plan: doc, Piece: "front", Kind: "woven"}, {Plan: doc, Piece: "roof", Kind: "grid"}, {Plan: doc, Piece: "front"}, {Plan: []byte(`{}`), Piece: "front"}} {
+	for _, in := range []web.BeginFace{{Plan: doc, Piece: "front", Kind: "woven"},
+		{Plan: doc, Piece: "roof", Kind: "grid"}, {Plan: doc, Piece: "front"}, {Plan: []byte(`{}`), Piece: "front"}} {
 		assert.Equal(t, http.StatusBadRequest, call(t, h, "POST", "/api/v1/face", in, nil).Code)
 	}
 }

@@ -47,7 +47,8 @@ func (s *server) weigh(c *echo.Context) error {
 		}
 		return l
 	}
-	w := stock.Weighed{Side: size("/side", in.Side), Width: size("/width", in.Width), Square: typedGrams(in.Square), Piece: typedGrams(in.Piece)}
+	w := stock.Weighed{Side: size("/side", in.Side), Width: size("/width", in.Width), Square: typedGrams(in.Square),
+		Piece: typedGrams(in.Piece)}
 	if len(problems) > 0 {
 		return problems
 	}

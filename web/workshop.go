@@ -60,7 +60,9 @@ func (s *server) bringWorkshop(c *echo.Context) error {
 
 // counted says how much was brought in.
 func (s *server) counted(c *echo.Context, w workshopfile.Workshop) error {
-	return c.JSON(http.StatusCreated, BroughtIn{Plans: len(w.Plans), Cloths: len(w.Cloths), Notions: len(w.Notions), Samples: len(w.Samples), Covers: len(w.Log), Photos: len(w.Photos)})
+	return c.JSON(http.StatusCreated,
+		BroughtIn{Plans: len(w.Plans), Cloths: len(w.Cloths), Notions: len(w.Notions), Samples: len(w.Samples),
+			Covers: len(w.Log), Photos: len(w.Photos)})
 }
 
 // judged reads every document of a workshop; what cannot be read is named.

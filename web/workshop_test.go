@@ -55,8 +55,10 @@ func TestAWholeWorkshopGoesOutAndIn(t *testing.T) {
 	code, refusal := bring(t, empty, data)
 	require.Equal(t, http.StatusCreated, code, refusal.Detail)
 	assert.Equal(t, data, saved(t, empty))
-	for _, path := range []string{"/api/v1/plans", "/api/v1/log", "/api/v1/samples", "/api/v1/cloths", "/api/v1/notions"} {
-		assert.JSONEq(t, call(t, full, "GET", path, nil, nil).Body.String(), call(t, empty, "GET", path, nil, nil).Body.String(), path)
+	for _, path := range []string{"/api/v1/plans", "/api/v1/log", "/api/v1/samples", "/api/v1/cloths",
+		"/api/v1/notions"} {
+		assert.JSONEq(t, call(t, full, "GET", path, nil, nil).Body.String(),
+			call(t, empty, "GET", path, nil, nil).Body.String(), path)
 	}
 	code, refusal = bring(t, empty, data)
 	assert.Equal(t, http.StatusConflict, code)
@@ -87,17 +89,23 @@ func TestAWorkshopThatIsWrongBringsNothingIn(t *testing.T) {
 		data []byte
 		says string
 	}{
-		"nothing":            {nil, "not a zip"},
-		"cut off":            {data[:len(data)/2], "its end is missing"},
-		"another zip":        {other.Bytes(), "does not belong to a workshop"},
-		"a plan is wrong":    {changed(t, data, func(w *workshopfile.Workshop) { w.Plans[3].Doc = json.RawMessage(`{"format":"x"}`) }), "plans/3"},
-		"a cloth is wrong":   {changed(t, data, func(w *workshopfile.Workshop) { w.Cloths[1].Doc = json.RawMessage(`{"name":"x","width":"0"}`) }), "cloths/1"},
-		"a plan is missing":  {changed(t, data, func(w *workshopfile.Workshop) { w.Log[0].Plan = "gone" }), `"gone" is not in the file`},
-		"a photo is missing": {changed(t, data, func(w *workshopfile.Workshop) { w.Log[0].Photos = []int{9} }), "photo 9 is not in the file"},
+		"nothing":     {nil, "not a zip"},
+		"cut off":     {data[:len(data)/2], "its end is missing"},
+		"another zip": {other.Bytes(), "does not belong to a workshop"},
+		"a plan is wrong": {changed(t, data,
+			func(w *workshopfile.Workshop) { w.Plans[3].Doc = json.RawMessage(`{"format":"x"}`) }), "plans/3"},
+		"a cloth is wrong": {changed(t, data,
+			func(w *workshopfile.Workshop) { w.Cloths[1].Doc = json.RawMessage(`{"name":"x","width":"0"}`) }),
+			"cloths/1"},
+		"a plan is missing": {changed(t, data, func(w *workshopfile.Workshop) { w.Log[0].Plan = "gone" }),
+			`"gone" is not in the file`},
+		"a photo is missing": {changed(t, data, func(w *workshopfile.Workshop) { w.Log[0].Photos = []int{9} }),
+			"photo 9 is not in the file"},
 		"a photo is none": {changed(t, data, func(w *workshopfile.Workshop) {
 			w.Photos = map[int]workshopfile.Photo{4: {JPEG: []byte("no picture")}}
 		}), "photos/4.jpg"},
-		"two of one name": {changed(t, data, func(w *workshopfile.Workshop) { w.Cloths[1].Name = w.Cloths[0].Name }), "another name"},
+		"two of one name": {changed(t, data, func(w *workshopfile.Workshop) { w.Cloths[1].Name = w.Cloths[0].Name }),
+			"another name"},
 	} {
 		h := emptyApp(t)
 		code, refusal := bring(t, h, c.data)

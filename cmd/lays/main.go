@@ -57,7 +57,8 @@ func run(in io.Reader, out io.Writer) error {
 	for i, n := range needs {
 		items := make([]lay.Item, len(n.Items))
 		for j, it := range n.Items {
-			items[j] = lay.Item{Cut: j, Width: unit.Times(it.Width), Height: unit.Times(it.Height), Count: it.Count, MayTurn: it.Turn}
+			items[j] = lay.Item{Cut: j, Width: unit.Times(it.Width), Height: unit.Times(it.Height), Count: it.Count,
+				MayTurn: it.Turn}
 		}
 		on := lay.Cloth{Usable: unit.Times(n.Usable)}
 		began := time.Now()
@@ -66,7 +67,8 @@ func run(in io.Reader, out io.Writer) error {
 		free, _ := lay.Freely(items, on)
 		searched := lay.Search(items, on, func(f lay.Found) bool { return f.Round < 2 })
 		in := func(l length.Length) float64 { return l.Float() / unit.Float() }
-		laid[i] = Laid{Length: in(l.Length), Searched: in(searched.Lay.Length), Free: in(free.Length), Bound: in(l.Bound), Millis: float64(took.Microseconds()) / 1000}
+		laid[i] = Laid{Length: in(l.Length), Searched: in(searched.Lay.Length), Free: in(free.Length),
+			Bound: in(l.Bound), Millis: float64(took.Microseconds()) / 1000}
 	}
 	return json.NewEncoder(out).Encode(laid)
 }

@@ -87,7 +87,8 @@ func reckoned(dir, name string, data []byte, binary string) error {
 	cmd := exec.Command(binary, "reckon", "-")
 	cmd.Stdin, cmd.Stdout, cmd.Stderr = bytes.NewReader(data), &said, &wrong
 	var failed *exec.ExitError
-	if err := cmd.Run(); err != nil && !(errors.As(err, &failed) && failed.ExitCode() == 2) { // 2: it cannot be cut, and says why
+	// 2: it cannot be cut, and says why
+	if err := cmd.Run(); err != nil && !(errors.As(err, &failed) && failed.ExitCode() == 2) {
 		return fmt.Errorf("%s reckons %s: %w\n%s", binary, name, err, wrong.String())
 	}
 	if err := os.WriteFile(filepath.Join(dir, name+".plan.json"), data, 0o600); err != nil {

@@ -36,10 +36,12 @@ func renamed(before any, names *planfile.Names) any {
 }
 
 // byStep are the fields that name steps; other fields that name something name cuts and gates.
-var byStep = map[string]bool{"/steps/-/id": true, "/steps/-/needs/-": true, "/steps/-/of": true, "/steps/-/again/-": true, "/piles/-/step": true}
+var byStep = map[string]bool{"/steps/-/id": true, "/steps/-/needs/-": true, "/steps/-/of": true,
+	"/steps/-/again/-": true, "/piles/-/step": true}
 
 // named are the fields that name cuts and gates.
-var byCut = map[string]bool{"/cuts/-/id": true, "/cuts/-/waits": true, "/pieces/-/cells/-/cut": true, "/steps/-/cuts/-": true, "/steps/-/gate": true, "/edge_strips/-/cut": true, "/back/lies/-/cut": true}
+var byCut = map[string]bool{"/cuts/-/id": true, "/cuts/-/waits": true, "/pieces/-/cells/-/cut": true,
+	"/steps/-/cuts/-": true, "/steps/-/gate": true, "/edge_strips/-/cut": true, "/back/lies/-/cut": true}
 
 func rename(v any, place string, cuts, steps map[string]string) any {
 	switch t := v.(type) {

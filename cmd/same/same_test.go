@@ -16,8 +16,9 @@ func TestDifferences(t *testing.T) {
 		count       int
 		says        string
 	}{
-		"nothing":          {`{"a":[1,{"b":"x"}]}`, `{"a":[1,{"b":"x"}]}`, 0, ""},
-		"a nanometre":      {`{"a":[{"nm":508000000}]}`, `{"a":[{"nm":508000001}]}`, 1, "/a/-/nm, otherwise: p: 508000000 → 508000001"},
+		"nothing": {`{"a":[1,{"b":"x"}]}`, `{"a":[1,{"b":"x"}]}`, 0, ""},
+		"a nanometre": {`{"a":[{"nm":508000000}]}`, `{"a":[{"nm":508000001}]}`, 1,
+			"/a/-/nm, otherwise: p: 508000000 → 508000001"},
 		"a new field":      {`{"a":1}`, `{"a":1,"b":2}`, 0, "/b, new: p: 2"},
 		"a field gone":     {`{"a":1,"b":2}`, `{"a":1}`, 1, "/b, otherwise"},
 		"another order":    {`[1,2]`, `[2,1]`, 2, "2 × /-"},
@@ -42,7 +43,8 @@ func TestCompareReckonsAgain(t *testing.T) {
 	plan, err := os.ReadFile("../../demo/reading-corner-cushion.json")
 	require.NoError(t, err)
 	require.NoError(t, os.WriteFile(filepath.Join(dir, "reading.plan.json"), plan, 0o600))
-	require.NoError(t, os.WriteFile(filepath.Join(dir, "reading.reckoning.json"), []byte(`{"format":"umschlag/reckoning/1","title":"Another title"}`), 0o600))
+	require.NoError(t, os.WriteFile(filepath.Join(dir, "reading.reckoning.json"),
+		[]byte(`{"format":"umschlag/reckoning/1","title":"Another title"}`), 0o600))
 	var out bytes.Buffer
 	require.ErrorContains(t, run([]string{"compare", dir}, &out), "otherwise")
 	assert.Contains(t, out.String(), "/title, otherwise: reading: Another title → Reading-corner cushion")

@@ -94,7 +94,8 @@ func mapped(t reflect.Type) *jsonschema.Schema {
 		cells := jsonschema.NewProperties()
 		cells.Set("cells", jsonschema.TrueSchema)
 		return &jsonschema.Schema{AnyOf: []*jsonschema.Schema{{Type: "string"},
-			{Type: "object", Properties: cells, Required: []string{"cells"}, AdditionalProperties: jsonschema.FalseSchema}}}
+			{Type: "object", Properties: cells, Required: []string{"cells"},
+				AdditionalProperties: jsonschema.FalseSchema}}}
 	case json.RawMessage:
 		return &jsonschema.Schema{Type: "object"}
 	case interface{ Values() []string }:

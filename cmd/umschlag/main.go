@@ -45,7 +45,8 @@ func run(ctx context.Context) int {
 }
 
 func root() *cobra.Command {
-	cmd := &cobra.Command{Use: "umschlag", Short: "Plan covers: measure, cut, sew, log", SilenceUsage: true, SilenceErrors: true,
+	cmd := &cobra.Command{Use: "umschlag", Short: "Plan covers: measure, cut, sew, log", SilenceUsage: true,
+		SilenceErrors:     true,
 		CompletionOptions: cobra.CompletionOptions{DisableDefaultCmd: true}}
 	cmd.AddCommand(serveCommand(), demoCommand(), reckonCommand(), backupCommand())
 	return cmd

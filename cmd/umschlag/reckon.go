@@ -13,9 +13,10 @@ import (
 )
 
 func reckonCommand() *cobra.Command {
-	return &cobra.Command{Use: "reckon FILE", Short: "Read a plan file (- for standard input) and print its reckoning as JSON",
-		Long: "Exit code 0: reckoned. 2: reckoned, with findings that forbid cutting. 1: the file cannot be read.",
-		Args: cobra.ExactArgs(1),
+	return &cobra.Command{Use: "reckon FILE",
+		Short: "Read a plan file (- for standard input) and print its reckoning as JSON",
+		Long:  "Exit code 0: reckoned. 2: reckoned, with findings that forbid cutting. 1: the file cannot be read.",
+		Args:  cobra.ExactArgs(1),
 		RunE: func(cmd *cobra.Command, args []string) error {
 			data, err := readInput(cmd.InOrStdin(), args[0])
 			if err != nil {

@@ -28,7 +28,8 @@ type serveFlags struct {
 
 func (f *serveFlags) add(cmd *cobra.Command) {
 	cmd.Flags().StringVar(&f.listen, "listen", defaultListen, "address to listen on")
-	cmd.Flags().StringVar(&f.keyFile, "access-key-file", "", "file with the access key; needed on any address but loopback")
+	cmd.Flags().StringVar(&f.keyFile, "access-key-file", "",
+		"file with the access key; needed on any address but loopback")
 	cmd.Flags().StringSliceVar(&f.hosts, "host", nil, "further host name the app is called by")
 }
 
@@ -63,7 +64,8 @@ func demoCommand() *cobra.Command {
 }
 
 // serve opens the store, fills it when told to, and answers until ctx is done.
-func serve(ctx context.Context, out io.Writer, f serveFlags, dir string, fill func(context.Context, *store.Store) error) (err error) {
+func serve(ctx context.Context, out io.Writer, f serveFlags, dir string,
+	fill func(context.Context, *store.Store) error) (err error) {
 	key, err := readKey(f.keyFile)
 	if err != nil {
 		return err
@@ -106,7 +108,8 @@ func readKey(name string) (string, error) {
 
 func backupCommand() *cobra.Command {
 	var data string
-	cmd := &cobra.Command{Use: "backup FILE", Short: "Write a copy of the database to a new file, also while the app runs", Args: cobra.ExactArgs(1),
+	cmd := &cobra.Command{Use: "backup FILE",
+		Short: "Write a copy of the database to a new file, also while the app runs", Args: cobra.ExactArgs(1),
 		RunE: func(cmd *cobra.Command, args []string) (err error) {
 			if _, err := os.Stat(filepath.Join(data, store.FileName)); err != nil {
 				return fmt.Errorf("no database to back up: %w", err)

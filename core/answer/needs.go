@@ -12,7 +12,8 @@ import (
 func (n ClothNeed) Used() []stock.Used {
 	var used []stock.Used
 	for _, o := range n.Odd {
-		used = append(used, stock.Used{Width: length.Length(o.Width.NM), Length: length.Length(o.Length.NM), Count: o.Count})
+		used = append(used, stock.Used{Width: length.Length(o.Width.NM), Length: length.Length(o.Length.NM),
+			Count: o.Count})
 	}
 	return used
 }
@@ -41,7 +42,8 @@ func asLay(l Lay) lay.Lay {
 		out.Strips = append(out.Strips, lay.Strip{Y: length.Length(s.Y.NM), Height: length.Length(s.Height.NM)})
 	}
 	for _, p := range l.Placed {
-		one := lay.Placed{Cut: p.Cut, X: length.Length(p.X.NM), Y: length.Length(p.Y.NM), Width: length.Length(p.Width.NM), Height: length.Length(p.Height.NM), Strip: p.Strip, Column: p.Column}
+		one := lay.Placed{Cut: p.Cut, X: length.Length(p.X.NM), Y: length.Length(p.Y.NM),
+			Width: length.Length(p.Width.NM), Height: length.Length(p.Height.NM), Strip: p.Strip, Column: p.Column}
 		out.Placed = append(out.Placed, one)
 		if s := &out.Strips[p.Strip-1]; one.X+one.Width > s.Used {
 			s.Used = one.X + one.Width
@@ -59,7 +61,8 @@ func (r Reckoning) Wants(p plan.Plan, title string) []shopping.Want {
 			continue
 		}
 		c, _ := p.Cloth(n.Cloth)
-		w := shopping.Want{Plan: title, Cloth: n.Name, Need: length.Length(n.Need.NM), From: shopping.Shop, Price: c.Price, Per: c.Per}
+		w := shopping.Want{Plan: title, Cloth: n.Name, Need: length.Length(n.Need.NM), From: shopping.Shop,
+			Price: c.Price, Per: c.Per}
 		for _, o := range n.Odd {
 			w.Odd += o.Count
 		}
@@ -84,7 +87,8 @@ func (r Reckoning) Things(p plan.Plan, title string) []shopping.ThingWant {
 	covers := p.Settle().Copies
 	var out []shopping.ThingWant
 	for _, n := range r.Lengths {
-		out = append(out, shopping.ThingWant{Plan: title, What: n.What, Length: length.Length(n.Length.NM), Count: covers})
+		out = append(out, shopping.ThingWant{Plan: title, What: n.What, Length: length.Length(n.Length.NM),
+			Count: covers})
 	}
 	if n := r.Counts[shopping.Buttons]; n > 0 {
 		out = append(out, shopping.ThingWant{Plan: title, What: shopping.Buttons, Count: n * covers})

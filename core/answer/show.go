@@ -26,12 +26,15 @@ func Vertices(o outline.Outline) []Vertex {
 // ShowLay is a lay as a style writes its lengths.
 func ShowLay(l lay.Lay, style length.Style) Lay {
 	show := func(l length.Length) L { return Show(l, style) }
-	out := Lay{Width: show(l.Width), Length: show(l.Length), Bound: show(l.Bound), Limit: string(l.Limit), Certain: l.Certain, Placed: []Placed{}, Strips: []Strip{}, Stacks: l.Stacks()}
+	out := Lay{Width: show(l.Width), Length: show(l.Length), Bound: show(l.Bound), Limit: string(l.Limit),
+		Certain: l.Certain, Placed: []Placed{}, Strips: []Strip{}, Stacks: l.Stacks()}
 	if out.Stacks == nil {
 		out.Stacks = [][]int{}
 	}
 	for _, p := range l.Placed {
-		out.Placed = append(out.Placed, Placed{Cut: p.Cut, X: show(p.X), Y: show(p.Y), Width: show(p.Width), Height: show(p.Height), Turned: p.Turned, Strip: p.Strip, Column: p.Column})
+		out.Placed = append(out.Placed,
+			Placed{Cut: p.Cut, X: show(p.X), Y: show(p.Y), Width: show(p.Width), Height: show(p.Height),
+				Turned: p.Turned, Strip: p.Strip, Column: p.Column})
 	}
 	for _, s := range l.Strips {
 		out.Strips = append(out.Strips, Strip{Y: show(s.Y), Height: show(s.Height)})

@@ -13,8 +13,10 @@ func TestASumIsWrittenWithItsSigns(t *testing.T) {
 		out.Term, out.Amount.Text, out.Amount.NM = name, text, nm
 		return out
 	}
-	got := answer.WrittenSum([]answer.Term{term("block", "6″", 6), term("block", "6″", 6), term("seam", "−½″", -1), term("hem", "1″", 1)})
+	got := answer.WrittenSum([]answer.Term{term("block", "6″", 6), term("block", "6″", 6), term("seam", "−½″", -1),
+		term("hem", "1″", 1)})
 	assert.Equal(t, "2 × 6″ block − ½″ seam + 1″ hem", got)
-	third := answer.WrittenSum([]answer.Term{term("patch", "≈5⅜″", 135466666), term("patch", "≈5⅜″", 135466666), term("patch", "≈5⅜″", 135466668), term("patch", "≈5⅜″", 135500000)})
+	third := answer.WrittenSum([]answer.Term{term("patch", "≈5⅜″", 135466666), term("patch", "≈5⅜″", 135466666),
+		term("patch", "≈5⅜″", 135466668), term("patch", "≈5⅜″", 135500000)})
 	assert.Equal(t, "3 × ≈5⅜″ patch + ≈5⅜″ patch", third, "what dividing leaves over is no other patch")
 }

@@ -48,7 +48,8 @@ func (r Reckoning) Tasks(p plan.Plan) []schedule.Task {
 		if _, skipped := p.Progress.Skipped[s.ID]; s.Done || skipped {
 			continue
 		}
-		t := schedule.Task{ID: s.ID, Title: s.Title, Minutes: s.Minutes * max(1, p.Copies-p.Progress.Made[s.ID]), Rest: s.Rest}
+		t := schedule.Task{ID: s.ID, Title: s.Title, Minutes: s.Minutes * max(1, p.Copies-p.Progress.Made[s.ID]),
+			Rest: s.Rest}
 		if wash && len(s.Cuts) > 0 {
 			t.Wait, wash = 1, false
 		}

@@ -54,12 +54,14 @@ func TestShapesArePlacedByMeasuredDistances(t *testing.T) {
 		shape plan.Shape
 		x, y  length.Length
 	}{
-		"in the middle":               {square(4*in, plan.At{Middle: true}), 8 * in, 8 * in},
-		"from two edges":              {square(4*in, plan.At{Right: ptr(in), Bottom: ptr(2 * in)}), 15 * in, 14 * in},
-		"on an edge":                  {square(4*in, plan.At{Edge: "bottom", Middle: true}), 8 * in, 16 * in},
-		"from another's edges":        {plan.Shape{Shape: "square", Width: 2 * in, From: "body", At: at(in, 3*in)}, 7 * in, 23 * in / 2},
-		"in the middle of another":    {plan.Shape{Shape: "square", Width: 2 * in, From: "body"}, 9 * in, 23 * in / 2},
-		"beyond another's lower edge": {plan.Shape{Shape: "square", Width: 2 * in, From: "body", At: plan.At{Left: ptr(in), Bottom: ptr(-in)}}, 7 * in, 31 * in / 2},
+		"in the middle":  {square(4*in, plan.At{Middle: true}), 8 * in, 8 * in},
+		"from two edges": {square(4*in, plan.At{Right: ptr(in), Bottom: ptr(2 * in)}), 15 * in, 14 * in},
+		"on an edge":     {square(4*in, plan.At{Edge: "bottom", Middle: true}), 8 * in, 16 * in},
+		"from another's edges": {plan.Shape{Shape: "square", Width: 2 * in, From: "body", At: at(in, 3*in)},
+			7 * in, 23 * in / 2},
+		"in the middle of another": {plan.Shape{Shape: "square", Width: 2 * in, From: "body"}, 9 * in, 23 * in / 2},
+		"beyond another's lower edge": {plan.Shape{Shape: "square", Width: 2 * in, From: "body",
+			At: plan.At{Left: ptr(in), Bottom: ptr(-in)}}, 7 * in, 31 * in / 2},
 	} {
 		l := laid(t, body, c.shape)[1]
 		assert.Equal(t, []length.Length{c.x, c.y}, []length.Length{l.X, l.Y}, name)
@@ -79,12 +81,13 @@ func TestSizesFollowInProportion(t *testing.T) {
 		shape plan.Shape
 		w, h  length.Length
 	}{
-		"by its width":             {plan.Shape{Shape: "bar", Width: 5 * in}, 5 * in, in},
-		"by its height":            {plan.Shape{Shape: "bar", Height: in}, 5 * in, in},
-		"by both":                  {plan.Shape{Shape: "bar", Width: 2 * in, Height: 2 * in}, 2 * in, 2 * in},
-		"a form with neither":      {plan.Shape{Shape: "square"}, 5 * in, 5 * in},
-		"a path is in millimetres": {plan.Shape{Shape: "M0 0H10V20H0Z"}, 10 * length.Millimetre, 20 * length.Millimetre},
-		"turned":                   {plan.Shape{Shape: "bar", Width: 5 * in, Turn: 90}, in, 5 * in},
+		"by its width":        {plan.Shape{Shape: "bar", Width: 5 * in}, 5 * in, in},
+		"by its height":       {plan.Shape{Shape: "bar", Height: in}, 5 * in, in},
+		"by both":             {plan.Shape{Shape: "bar", Width: 2 * in, Height: 2 * in}, 2 * in, 2 * in},
+		"a form with neither": {plan.Shape{Shape: "square"}, 5 * in, 5 * in},
+		"a path is in millimetres": {plan.Shape{Shape: "M0 0H10V20H0Z"}, 10 * length.Millimetre,
+			20 * length.Millimetre},
+		"turned": {plan.Shape{Shape: "bar", Width: 5 * in, Turn: 90}, in, 5 * in},
 	} {
 		l := laid(t, c.shape)[0]
 		assert.Equal(t, []length.Length{c.w, c.h}, []length.Length{l.Width, l.Height}, name)
@@ -109,7 +112,8 @@ func TestTwinsAreMirroredOrTheSameWayRound(t *testing.T) {
 	require.Len(t, two, 2)
 	assert.Equal(t, two[0].X, 20*in-two[1].X-two[1].Width)
 	assert.Equal(t, two[0].Y, two[1].Y)
-	assert.Equal(t, two[0].Path.Mapped(shape.Scale(-1, 1).Then(shape.Move((20*in).Float(), 0))).Text(), two[1].Path.Text())
+	assert.Equal(t, two[0].Path.Mapped(shape.Scale(-1, 1).Then(shape.Move((20*in).Float(), 0))).Text(),
+		two[1].Path.Text())
 	flag.Twin = plan.SameTwin
 	same := laid(t, flag)
 	assert.Equal(t, two[1].X, same[1].X, "at the mirrored place")
@@ -119,7 +123,8 @@ func TestTwinsAreMirroredOrTheSameWayRound(t *testing.T) {
 func TestATwinIsMirroredWithinWhatItIsPlacedFrom(t *testing.T) {
 	body := square(8*in, at(2*in, 4*in))
 	body.Key = "body"
-	three := laid(t, body, plan.Shape{Shape: "circle", Width: 2 * in, From: "body", At: at(in, 7*in), Twin: plan.MirrorTwin})
+	three := laid(t, body, plan.Shape{Shape: "circle", Width: 2 * in, From: "body", At: at(in, 7*in),
+		Twin: plan.MirrorTwin})
 	assert.Equal(t, 3*in, three[1].X)
 	assert.Equal(t, 7*in, three[2].X, "1 in from the right edge of the body")
 }
@@ -184,7 +189,8 @@ func TestThreadByClothAndStitch(t *testing.T) {
 	threads := applique.Threads(laid(t, square(4*in, at(2*in, 2*in)), other, square(in, at(10*in, in)), felt, late))
 	require.Len(t, threads, 3, "felt takes none, and the late one is sewn by itself")
 	assert.Equal(t, []int{0, 2}, threads[0].Layers)
-	assert.Equal(t, 20*in-2*in+2*in, threads[0].Seam.Total(), "16 of the large one, of which 1 × 1 lies on nothing, and 4")
+	assert.Equal(t, 20*in-2*in+2*in, threads[0].Seam.Total(),
+		"16 of the large one, of which 1 × 1 lies on nothing, and 4")
 	assert.Equal(t, threads[0].Seam.Total().Times(7), threads[0].Length)
 	assert.Equal(t, threads[1].Seam.Total().Times(4), threads[1].Length)
 	assert.True(t, threads[2].Late)
@@ -205,16 +211,22 @@ func TestWhatCannotBeSewnIsFound(t *testing.T) {
 		shapes []plan.Shape
 		about  string
 	}{
-		"shape-seam":     {[]plan.Shape{square(4*in, at(-in, 2*in))}, "/face/applique/0/at"},
-		"shape-off":      {[]plan.Shape{square(4*in, at(30*in, 2*in))}, "/face/applique/0/at"},
-		"shape-corner":   {[]plan.Shape{square(2*in, at(in/4, in/4))}, "/face/applique/0/at"},
-		"shape-fitting":  {[]plan.Shape{square(2*in, at(11*in, 11*in))}, "/face/applique/0/at"},
-		"shape-thin":     {[]plan.Shape{{Shape: "bar", Width: 8 * in, Height: in / 10, At: at(4*in, 4*in)}}, "/face/applique/0/width"},
-		"shape-hidden":   {[]plan.Shape{square(2*in, at(4*in, 4*in)), square(4*in, at(3*in, 3*in))}, "/face/applique/0"},
-		"shape-underlap": {[]plan.Shape{square(4*in, at(3*in, 3*in)), square(4*in, at(3*in, 55*in/8))}, "/face/applique/0"},
-		"shape-loose":    {[]plan.Shape{with(square(4*in, at(3*in, 3*in)), edge(plan.LooseEdge))}, "/face/applique/0/edge"},
-		"shape-crosses":  {[]plan.Shape{{Shape: "M0 0L60 60H0L60 0Z", At: at(3*in, 3*in)}}, "/face/applique/0/shape"},
-		"shape-thick":    {[]plan.Shape{square(6*in, at(3*in, 3*in)), square(5*in, at(7*in/2, 7*in/2)), square(4*in, at(4*in, 4*in)), square(3*in, at(9*in/2, 9*in/2)), square(2*in, at(5*in, 5*in))}, "/face/applique/4"},
+		"shape-seam":    {[]plan.Shape{square(4*in, at(-in, 2*in))}, "/face/applique/0/at"},
+		"shape-off":     {[]plan.Shape{square(4*in, at(30*in, 2*in))}, "/face/applique/0/at"},
+		"shape-corner":  {[]plan.Shape{square(2*in, at(in/4, in/4))}, "/face/applique/0/at"},
+		"shape-fitting": {[]plan.Shape{square(2*in, at(11*in, 11*in))}, "/face/applique/0/at"},
+		"shape-thin": {[]plan.Shape{{Shape: "bar", Width: 8 * in, Height: in / 10, At: at(4*in, 4*in)}},
+			"/face/applique/0/width"},
+		"shape-hidden": {[]plan.Shape{square(2*in, at(4*in, 4*in)), square(4*in, at(3*in, 3*in))},
+			"/face/applique/0"},
+		"shape-underlap": {[]plan.Shape{square(4*in, at(3*in, 3*in)), square(4*in, at(3*in, 55*in/8))},
+			"/face/applique/0"},
+		"shape-loose": {[]plan.Shape{with(square(4*in, at(3*in, 3*in)), edge(plan.LooseEdge))},
+			"/face/applique/0/edge"},
+		"shape-crosses": {[]plan.Shape{{Shape: "M0 0L60 60H0L60 0Z", At: at(3*in, 3*in)}}, "/face/applique/0/shape"},
+		"shape-thick": {[]plan.Shape{square(6*in, at(3*in, 3*in)), square(5*in, at(7*in/2, 7*in/2)),
+			square(4*in, at(4*in, 4*in)), square(3*in, at(9*in/2, 9*in/2)), square(2*in, at(5*in, 5*in))},
+			"/face/applique/4"},
 	} {
 		t.Run(code, func(t *testing.T) {
 			g := ground()
@@ -233,7 +245,8 @@ func TestASoundLayoutIsPassed(t *testing.T) {
 	loose := square(6*in, at(3*in, 3*in))
 	loose.Edge = plan.LooseEdge
 	star := plan.Shape{Shape: "star", Width: 3 * in, At: at(12*in, 4*in)}
-	assert.Empty(t, applique.Judge(laid(t, loose, square(3*in, at(5*in, 5*in)), star), ground()), "the tips of a star are sharp, and are sewn")
+	assert.Empty(t, applique.Judge(laid(t, loose, square(3*in, at(5*in, 5*in)), star), ground()),
+		"the tips of a star are sharp, and are sewn")
 }
 
 func TestWhatCannotBePlacedIsNamed(t *testing.T) {
@@ -253,7 +266,8 @@ func TestWhatCannotBePlacedIsNamed(t *testing.T) {
 		placed, found := applique.Place(face(c.shapes...))
 		assert.Nil(t, placed, name)
 		if assert.NotEmpty(t, found, name) {
-			assert.Equal(t, []any{c.code, c.about, finding.Stop}, []any{found[0].Code, found[0].About, found[0].Level}, name)
+			assert.Equal(t, []any{c.code, c.about, finding.Stop}, []any{found[0].Code, found[0].About, found[0].Level},
+				name)
 		}
 	}
 }
@@ -282,8 +296,9 @@ func blob(t *rapid.T, n int) plan.Shape {
 	place := func(name string) *length.Length {
 		return ptr(length.Length(rapid.Int64Range(0, int64(14*in)).Draw(t, name)))
 	}
-	return plan.Shape{Name: fmt.Sprint(n), Shape: b.String() + "Z", Cloth: "B", Width: length.Length(rapid.Int64Range(int64(2*in), int64(8*in)).Draw(t, "width")),
-		Turn: rapid.Float64Range(-180, 180).Draw(t, "turn"), At: plan.At{Left: place("left"), Top: place("top")}}
+	return plan.Shape{Name: fmt.Sprint(n), Shape: b.String() + "Z", Cloth: "B",
+		Width: length.Length(rapid.Int64Range(int64(2*in), int64(8*in)).Draw(t, "width")),
+		Turn:  rapid.Float64Range(-180, 180).Draw(t, "turn"), At: plan.At{Left: place("left"), Top: place("top")}}
 }
 
 // polygon is a layer in millimetres for another library.
@@ -332,7 +347,9 @@ func overlapping(n int) []applique.Placed {
 	var shapes []plan.Shape
 	for i := range n {
 		x, y := length.Length(i*7919%100)*in/8, length.Length(i*104729%100)*in/8
-		shapes = append(shapes, plan.Shape{Shape: shape.Forms[i%len(shape.Forms)].Name, Cloth: "B", Width: 5 * in, Turn: float64(i * 37 % 360), At: plan.At{Left: &x, Top: &y}})
+		shapes = append(shapes,
+			plan.Shape{Shape: shape.Forms[i%len(shape.Forms)].Name, Cloth: "B", Width: 5 * in,
+				Turn: float64(i * 37 % 360), At: plan.At{Left: &x, Top: &y}})
 	}
 	placed, _ := applique.Place(face(shapes...))
 	return placed

@@ -84,9 +84,11 @@ type placer struct {
 // Place puts every shape, and its twin right after it, in its place. Shapes that cannot
 // be read or placed give none at all, and say why.
 func Place(o Order) ([]Placed, finding.List) {
-	p := &placer{Order: o, paths: make([]shape.Path, len(o.Shapes)), placed: make([]Placed, len(o.Shapes)), state: make([]int8, len(o.Shapes))}
+	p := &placer{Order: o, paths: make([]shape.Path, len(o.Shapes)), placed: make([]Placed, len(o.Shapes)),
+		state: make([]int8, len(o.Shapes))}
 	if len(o.Shapes) > most {
-		p.found.Add(finding.Stop, "shape-many", o.About, fmt.Sprintf("There are %d shapes.", len(o.Shapes)), fmt.Sprintf("Keep up to %d on one face.", most))
+		p.found.Add(finding.Stop, "shape-many", o.About, fmt.Sprintf("There are %d shapes.", len(o.Shapes)),
+			fmt.Sprintf("Keep up to %d on one face.", most))
 		return nil, p.found
 	}
 	for i := range o.Shapes {
@@ -109,7 +111,8 @@ func Place(o Order) ([]Placed, finding.List) {
 		}
 	}
 	if n := sides(out); n > mostSides {
-		p.found.Add(finding.Stop, "shape-many", o.About, fmt.Sprintf("The outlines have %d points in all.", n), fmt.Sprintf("Draw them simpler, with up to %d.", mostSides))
+		p.found.Add(finding.Stop, "shape-many", o.About, fmt.Sprintf("The outlines have %d points in all.", n),
+			fmt.Sprintf("Draw them simpler, with up to %d.", mostSides))
 		return nil, p.found
 	}
 	return out, p.found
@@ -137,7 +140,8 @@ func (p *placer) read(i int) {
 	if !form {
 		var err error
 		if path, err = shape.Parse(s.Shape); err != nil {
-			p.found.Add(finding.Stop, "shape-unknown", p.about(i)+"/shape", fmt.Sprintf("%s is no form of this name and no path: %s.", quoted(s.Shape), err),
+			p.found.Add(finding.Stop, "shape-unknown", p.about(i)+"/shape",
+				fmt.Sprintf("%s is no form of this name and no path: %s.", quoted(s.Shape), err),
 				"Choose a form, or give an SVG path such as M0 0H10V10Z.")
 			return
 		}
@@ -145,7 +149,8 @@ func (p *placer) read(i int) {
 	box := path.Box()
 	w, h, ok := p.size(s, box, form)
 	if !ok {
-		p.found.Add(finding.Stop, "shape-size", p.about(i)+"/width", fmt.Sprintf("%s comes out %.3g × %.3g mm.", quoted(s.Shape), w/1e6, h/1e6),
+		p.found.Add(finding.Stop, "shape-size", p.about(i)+"/width",
+			fmt.Sprintf("%s comes out %.3g × %.3g mm.", quoted(s.Shape), w/1e6, h/1e6),
 			"Type a width that makes it larger than 1 mm and smaller than 5 m.")
 		return
 	}
@@ -159,7 +164,8 @@ func (p *placer) read(i int) {
 	if s.Flip {
 		flip = -1
 	}
-	m := shape.Move(-(box.X1+box.X2)/2, -(box.Y1+box.Y2)/2).Then(shape.Scale(flip*grow(w, box.Width()), grow(h, box.Height()))).Then(shape.Turn(-s.Turn))
+	m := shape.Move(-(box.X1+box.X2)/2, -(box.Y1+box.Y2)/2).
+		Then(shape.Scale(flip*grow(w, box.Width()), grow(h, box.Height()))).Then(shape.Turn(-s.Turn))
 	p.paths[i] = path.Mapped(m)
 	if title, own := titles[s.Shape]; form && own {
 		p.placed[i].Form, p.placed[i].Title = s.Shape, title
@@ -223,10 +229,14 @@ func (p *placer) place(i int) {
 		k := p.keyed(s.From)
 		switch {
 		case k < 0:
-			p.found.Add(finding.Stop, "shape-from", p.about(i)+"/from", "The shape that this one is placed from is not there.", "Choose another one, or place it from the edges.")
+			p.found.Add(finding.Stop, "shape-from", p.about(i)+"/from",
+				"The shape that this one is placed from is not there.",
+				"Choose another one, or place it from the edges.")
 			return
 		case p.state[k] == 1:
-			p.found.Add(finding.Stop, "shape-from", p.about(i)+"/from", fmt.Sprintf("%s is placed from a shape that is placed from itself in the end.", p.title(k)), "Place one of them from the edges.")
+			p.found.Add(finding.Stop, "shape-from", p.about(i)+"/from",
+				fmt.Sprintf("%s is placed from a shape that is placed from itself in the end.", p.title(k)),
+				"Place one of them from the edges.")
 			return
 		}
 		if p.place(k); p.found.Stopped() {
@@ -242,7 +252,8 @@ func (p *placer) place(i int) {
 	box, f := p.paths[i].Box(), p.frameOf(i)
 	one.Width, one.Height = length.FromFloat(box.Width()), length.FromFloat(box.Height())
 	at := s.At.On()
-	p.put(one, p.paths[i], f.x+place.Along(at.Left, at.Right, f.width, one.Width), f.y+place.Along(at.Top, at.Bottom, f.height, one.Height))
+	p.put(one, p.paths[i], f.x+place.Along(at.Left, at.Right, f.width, one.Width),
+		f.y+place.Along(at.Top, at.Bottom, f.height, one.Height))
 	p.state[i] = 2
 }
 
@@ -301,7 +312,8 @@ func (o Order) Moved(i int, x, y length.Length) (at plan.At, ok bool) {
 	if i < 0 || i >= len(o.Shapes) {
 		return plan.At{}, false
 	}
-	p := &placer{Order: o, paths: make([]shape.Path, len(o.Shapes)), placed: make([]Placed, len(o.Shapes)), state: make([]int8, len(o.Shapes))}
+	p := &placer{Order: o, paths: make([]shape.Path, len(o.Shapes)), placed: make([]Placed, len(o.Shapes)),
+		state: make([]int8, len(o.Shapes))}
 	for k := range o.Shapes {
 		p.read(k)
 	}
@@ -313,8 +325,10 @@ func (o Order) Moved(i int, x, y length.Length) (at plan.At, ok bool) {
 	}
 	f, one := p.frameOf(i), p.placed[i]
 	was := one.Shape.At.On()
-	at.Left, at.Right = place.Ray{Whole: f.width, Size: one.Width, Step: o.Step, Free: true}.Place(x-f.x, was.Left, was.Right)
-	at.Top, at.Bottom = place.Ray{Whole: f.height, Size: one.Height, Step: o.Step, Free: true}.Place(y-f.y, was.Top, was.Bottom)
+	at.Left, at.Right = place.Ray{Whole: f.width, Size: one.Width, Step: o.Step, Free: true}.Place(x-f.x, was.Left,
+		was.Right)
+	at.Top, at.Bottom = place.Ray{Whole: f.height, Size: one.Height, Step: o.Step, Free: true}.Place(y-f.y, was.Top,
+		was.Bottom)
 	at.Middle = (at.Left == nil && at.Right == nil) || (at.Top == nil && at.Bottom == nil)
 	return at, true
 }

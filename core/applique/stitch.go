@@ -26,13 +26,23 @@ type Stitch struct {
 // long takes, by geometry, three lengths of thread for one of edge, and by machine one
 // more of the bobbin. Widths are common practice.
 var stitches = map[plan.ShapeEdge]Stitch{
-	plan.ZigzagEdge:   {Title: "dense zigzag", Machine: machine.SetUp{Foot: "open-toe foot", Stitch: "zigzag 3 mm wide and 0.4 mm long", Needle: "80/12"}, thread: 7, needs: 3 * length.Millimetre},
-	plan.BlanketEdge:  {Title: "blanket stitch", Machine: machine.SetUp{Foot: "open-toe foot", Stitch: "blanket stitch 3 mm deep and 3 mm long", Needle: "80/12"}, thread: 4, needs: 3 * length.Millimetre},
-	plan.HandEdge:     {Title: "blanket stitch by hand", Machine: machine.SetUp{Hand: true, Stitch: "two strands, stitches 3 mm deep and 3 mm apart"}, thread: 3, needs: 3 * length.Millimetre},
-	plan.StraightEdge: {Title: "straight stitch", Machine: machine.SetUp{Stitch: "straight stitch 2 mm, 2 mm inside the edge", Needle: "80/12"}, thread: 2.5, needs: 4 * length.Millimetre},
-	plan.NoEdge:       {},
-	plan.LooseEdge:    {},
-	plan.DrawnLine:    {Title: "satin line", Machine: machine.SetUp{Foot: "open-toe foot", Stitch: "zigzag 2 mm wide and 0.4 mm long", Needle: "80/12"}, thread: 7},
+	plan.ZigzagEdge: {Title: "dense zigzag",
+		Machine: machine.SetUp{Foot: "open-toe foot", Stitch: "zigzag 3 mm wide and 0.4 mm long", Needle: "80/12"},
+		thread:  7, needs: 3 * length.Millimetre},
+	plan.BlanketEdge: {Title: "blanket stitch",
+		Machine: machine.SetUp{Foot: "open-toe foot", Stitch: "blanket stitch 3 mm deep and 3 mm long",
+			Needle: "80/12"}, thread: 4, needs: 3 * length.Millimetre},
+	plan.HandEdge: {Title: "blanket stitch by hand",
+		Machine: machine.SetUp{Hand: true, Stitch: "two strands, stitches 3 mm deep and 3 mm apart"}, thread: 3,
+		needs: 3 * length.Millimetre},
+	plan.StraightEdge: {Title: "straight stitch",
+		Machine: machine.SetUp{Stitch: "straight stitch 2 mm, 2 mm inside the edge", Needle: "80/12"}, thread: 2.5,
+		needs: 4 * length.Millimetre},
+	plan.NoEdge:    {},
+	plan.LooseEdge: {},
+	plan.DrawnLine: {Title: "satin line",
+		Machine: machine.SetUp{Foot: "open-toe foot", Stitch: "zigzag 2 mm wide and 0.4 mm long", Needle: "80/12"},
+		thread:  7},
 }
 
 // StitchOf is how an edge is sewn; it has no title where it is not.

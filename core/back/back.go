@@ -181,7 +181,8 @@ func Build(o Order) (Back, finding.List) {
 	build, ok := Kinds.Of(string(o.Plan.Kind))
 	if !ok {
 		var found finding.List
-		found.Add(finding.Stop, "back-kind", "/back/kind", fmt.Sprintf("There is no back of the kind %q.", o.Plan.Kind), "Choose an envelope.")
+		found.Add(finding.Stop, "back-kind", "/back/kind", fmt.Sprintf("There is no back of the kind %q.", o.Plan.Kind),
+			"Choose an envelope.")
 		return Back{}, found
 	}
 	b, found := build(o)
@@ -209,7 +210,8 @@ func (o Order) passes(b Back) finding.List {
 	need := length.FromFloat(least*side.Float()) + o.Pad.Thickness
 	if got := b.Opening.Total(); side > 0 && got < need {
 		found.Add(finding.Warn, "opening-small", cmp.Or(b.About, "/back/kind"),
-			fmt.Sprintf("The opening is %s, and a %s pad of %s wants about %s.", o.text(got), o.Pad.Fill, o.text(side), o.text(need)),
+			fmt.Sprintf("The opening is %s, and a %s pad of %s wants about %s.", o.text(got), o.Pad.Fill, o.text(side),
+				o.text(need)),
 			"Make the opening longer, or choose a back that opens along its whole side.")
 	}
 	return found

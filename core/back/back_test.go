@@ -20,7 +20,8 @@ func ptr[T any](v T) *T { return &v }
 
 func envelope(front, overlap length.Length, hem ...length.Length) back.Order {
 	side := sum.Of(sum.Part, "front", front)
-	return back.Order{Plan: plan.Back{Kind: plan.Envelope, Overlap: ptr(overlap), Hem: hem}, Front: sum.Size{Width: side, Height: side},
+	return back.Order{Plan: plan.Back{Kind: plan.Envelope, Overlap: ptr(overlap), Hem: hem},
+		Front:    sum.Size{Width: side, Height: side},
 		Finished: front - in/2, Step: in / 8, Style: length.Style{Unit: length.Inches}}
 }
 
@@ -113,9 +114,13 @@ func TestPiecesThatDoNotMeet(t *testing.T) {
 
 // closed is a back for a front of 17 × 15 as cut, seams ½.
 func closed(p plan.Back) back.Order {
-	p = plan.Plan{Cover: plan.Cover{Kind: plan.Cushion, Seam: in / 2}, Object: plan.Object{Width: 16 * in}, Units: length.Inches, Habits: plan.Habits{Step: in / 8}, Back: p}.Settle().Back
-	return back.Order{Plan: p, Front: sum.Size{Width: sum.Of(sum.Part, "w", 17*in), Height: sum.Of(sum.Part, "h", 15*in)}, Finished: 16 * in, High: 14 * in, Seam: in / 2,
-		Pad: plan.Object{Kind: plan.Form, Width: 16 * in, Height: 14 * in, Fill: "feather"}, Step: in / 8, Style: length.Style{Unit: length.Inches}}
+	p = plan.Plan{Cover: plan.Cover{Kind: plan.Cushion, Seam: in / 2}, Object: plan.Object{Width: 16 * in},
+		Units: length.Inches, Habits: plan.Habits{Step: in / 8}, Back: p}.Settle().Back
+	return back.Order{Plan: p,
+		Front: sum.Size{Width: sum.Of(sum.Part, "w", 17*in), Height: sum.Of(sum.Part, "h", 15*in)}, Finished: 16 * in,
+		High: 14 * in, Seam: in / 2,
+		Pad: plan.Object{Kind: plan.Form, Width: 16 * in, Height: 14 * in, Fill: "feather"}, Step: in / 8,
+		Style: length.Style{Unit: length.Inches}}
 }
 
 func built(t *testing.T, o back.Order) back.Back {
@@ -144,7 +149,8 @@ func TestTheWorkedZipUnderAFlap(t *testing.T) {
 	o.Front.Width = sum.Of(sum.Part, "w", 21*in/2)
 	b := built(t, o)
 	require.Len(t, b.Panels, 2)
-	assert.Equal(t, []length.Length{11 * in / 2, 15 * in / 2}, []length.Length{b.Panels[0].Size.Width.Total(), b.Panels[1].Size.Width.Total()}, "5½ and 7½")
+	assert.Equal(t, []length.Length{11 * in / 2, 15 * in / 2},
+		[]length.Length{b.Panels[0].Size.Width.Total(), b.Panels[1].Size.Width.Total()}, "5½ and 7½")
 	assert.Equal(t, 25*in/2, b.Opening.Total(), "14, ¾ closed at both ends")
 	assert.Equal(t, 15*in, b.Notions[0].Length.Total(), "the side and an inch to spare")
 	o.Plan.Flap = 0
@@ -175,13 +181,15 @@ func TestFoldedBacks(t *testing.T) {
 
 func TestWholeBacks(t *testing.T) {
 	side := built(t, closed(plan.Back{Kind: plan.Zip, Place: plan.InTheSide}))
-	assert.Equal(t, []length.Length{17 * in, 15 * in}, []length.Length{side.Panels[0].Size.Width.Total(), side.Panels[0].Size.Height.Total()}, "both panels full")
+	assert.Equal(t, []length.Length{17 * in, 15 * in},
+		[]length.Length{side.Panels[0].Size.Width.Total(), side.Panels[0].Size.Height.Total()}, "both panels full")
 	assert.Equal(t, 29*in/2, side.Opening.Total())
 	assert.Contains(t, side.Laid, "Open the zip halfway before the last seam")
 	shut := built(t, closed(plan.Back{Kind: plan.SewnShut, Tab: in}))
 	assert.Equal(t, 85*in/8, shut.Gap, "two thirds of 16, on the ruler")
 	require.Len(t, shut.Panels, 2)
-	assert.Equal(t, []length.Length{93 * in / 8, 2 * in}, []length.Length{shut.Panels[1].Size.Width.Total(), shut.Panels[1].Size.Height.Total()})
+	assert.Equal(t, []length.Length{93 * in / 8, 2 * in},
+		[]length.Length{shut.Panels[1].Size.Width.Total(), shut.Panels[1].Size.Height.Total()})
 }
 
 func TestButtonsAndTiesStandEvenlyAlongTheLap(t *testing.T) {

@@ -28,11 +28,14 @@ func envelope(o Order) (Back, finding.List) {
 	var b Back
 	if w := o.Plan.Panels.Widths; len(w) == 2 {
 		b.Panels = []Panel{
-			{Role: ref.ClosureLeft, Name: "back.left", Title: "Back, left", Size: o.panel(sum.Of(sum.Part, "cut width decided", w[0])), Count: 1},
-			{Role: ref.ClosureRight, Name: "back.right", Title: "Back, right", Size: o.panel(sum.Of(sum.Part, "cut width decided", w[1])), Count: 1},
+			{Role: ref.ClosureLeft, Name: "back.left", Title: "Back, left",
+				Size: o.panel(sum.Of(sum.Part, "cut width decided", w[0])), Count: 1},
+			{Role: ref.ClosureRight, Name: "back.right", Title: "Back, right",
+				Size: o.panel(sum.Of(sum.Part, "cut width decided", w[1])), Count: 1},
 		}
 	} else {
-		b.Panels = []Panel{{Role: ref.ClosurePanel, Name: "back.panel", Title: "Back piece", Size: o.panel(o.hemmed(o.half().Plus(sum.Overlap, "half the overlap", o.wanted().Div(2)))), Count: 2}}
+		b.Panels = []Panel{{Role: ref.ClosurePanel, Name: "back.panel", Title: "Back piece",
+			Size: o.panel(o.hemmed(o.half().Plus(sum.Overlap, "half the overlap", o.wanted().Div(2)))), Count: 2}}
 	}
 	for i := range b.Panels {
 		b.Panels[i].Selvedge = len(o.Plan.Hem) == 0
@@ -75,7 +78,8 @@ func (o Order) hem() Making {
 	}
 	return Making{Role: ref.DoHem, Stack: turnedPiece("its hem"), Turned: true,
 		Title: "Hem the back pieces", Machine: hemming, Press: "Press the hem flat.",
-		Text: fmt.Sprintf("Turn one long edge of each to the wrong side %s, press, and stitch close to the inner fold.", strings.Join(folds, " and again "))}
+		Text: fmt.Sprintf("Turn one long edge of each to the wrong side %s, press, and stitch close to the inner fold.",
+			strings.Join(folds, " and again "))}
 }
 
 // along is stitching over the whole height, so many times.
@@ -124,11 +128,16 @@ func folded(o Order) (Back, finding.List) {
 // cover through.
 func (o Order) line(b *Back) {
 	half := o.half().Plus(sum.Seam, "seam in the middle", o.Seam)
-	b.Panels = append(b.Panels, Panel{Role: ref.ClosureLining, Name: "back.lining", Title: "Lining, half", Size: o.panel(half), Count: 2, Lining: true})
+	b.Panels = append(b.Panels,
+		Panel{Role: ref.ClosureLining, Name: "back.lining", Title: "Lining, half", Size: o.panel(half), Count: 2,
+			Lining: true})
 	gap := min(o.Plan.Gap, length.FromFloat(o.High.Float()/2))
-	b.Making = append(b.Making, Making{Role: ref.DoLine, Stack: []Sheet{{What: "half of the lining", Lies: RightUp, Of: LiningCloth}, {What: "the other half", Lies: WrongUp, Of: LiningCloth}},
-		Title: "Join the lining", Press: "Press the seam open.",
-		Text: fmt.Sprintf("Right sides together along one height, with a gap of %s in its middle.", o.text(gap))})
+	b.Making = append(b.Making,
+		Making{Role: ref.DoLine,
+			Stack: []Sheet{{What: "half of the lining", Lies: RightUp, Of: LiningCloth},
+				{What: "the other half", Lies: WrongUp, Of: LiningCloth}},
+			Title: "Join the lining", Press: "Press the seam open.",
+			Text: fmt.Sprintf("Right sides together along one height, with a gap of %s in its middle.", o.text(gap))})
 	b.Sewn = b.Sewn.Then(o.along("seam in the lining", 1))
 	b.Laid += " Over them the lining, right side down."
 	b.Turned = "Turn it through the gap in the lining, sew that shut, and turn the cover once more through its overlap."
@@ -162,7 +171,8 @@ func overlapFits(o Order) finding.List {
 	var found finding.List
 	want := o.wanted()
 	if want < 0 {
-		found.Add(finding.Stop, "overlap-negative", o.aboutOverlap(), fmt.Sprintf("An overlap cannot be %s.", o.text(want)),
+		found.Add(finding.Stop, "overlap-negative", o.aboutOverlap(),
+			fmt.Sprintf("An overlap cannot be %s.", o.text(want)),
 			fmt.Sprintf("About a quarter of the width is safe: %s.", o.text(o.quarter())))
 	}
 	if want > o.width() {
@@ -204,13 +214,16 @@ func (o Order) judge(overlap length.Length) finding.List {
 			fmt.Sprintf("The pieces do not meet: %s stays open.", o.text(-overlap)), "Cut wider pieces. "+safe)
 	case share < thin:
 		found.Add(finding.Warn, "overlap-thin", about,
-			fmt.Sprintf("The back overlaps %s, %.0f %% of the width; under 15 %% it gapes.", o.text(overlap), 100*share), safe)
+			fmt.Sprintf("The back overlaps %s, %.0f %% of the width; under 15 %% it gapes.", o.text(overlap),
+				100*share), safe)
 	case overlap > o.width():
 		found.Add(finding.Stop, "overlap-too-large", about,
-			fmt.Sprintf("The back overlaps %s, more than its own width.", o.text(overlap)), "Cut narrower pieces. "+safe)
+			fmt.Sprintf("The back overlaps %s, more than its own width.", o.text(overlap)),
+			"Cut narrower pieces. "+safe)
 	case share > excess:
 		found.Add(finding.Note, "overlap-deep", about,
-			fmt.Sprintf("The back overlaps %s, %.0f %% of the width: sturdy, but it eats cloth.", o.text(overlap), 100*share), safe)
+			fmt.Sprintf("The back overlaps %s, %.0f %% of the width: sturdy, but it eats cloth.", o.text(overlap),
+				100*share), safe)
 	}
 	return found
 }

@@ -29,12 +29,15 @@ func banded(o Order) (Back, finding.List) {
 	var found finding.List
 	band := o.Plan.Band
 	if most := o.width() / 3; band <= 0 || band > most {
-		found.Add(finding.Stop, "out-of-range", "/back/band", fmt.Sprintf("A band of %s does not suit a back of %s.", o.text(band), o.text(o.width())),
+		found.Add(finding.Stop, "out-of-range", "/back/band",
+			fmt.Sprintf("A band of %s does not suit a back of %s.", o.text(band), o.text(o.width())),
 			fmt.Sprintf("Type up to %s; about %s is usual.", o.text(most.Floor(o.Step)), o.usual()))
 		return Back{}, found
 	}
-	width := o.half().Plus(sum.Overlap, "half the lap", band.Div(2)).Plus(sum.Hem, "band, first fold", band).Plus(sum.Hem, "band, second fold", band)
-	b := Back{Panels: []Panel{{Role: ref.ClosurePanel, Name: "back.panel", Title: "Back piece", Size: o.panel(width), Count: 2}}}
+	width := o.half().Plus(sum.Overlap, "half the lap", band.Div(2)).Plus(sum.Hem, "band, first fold", band).
+		Plus(sum.Hem, "band, second fold", band)
+	b := Back{Panels: []Panel{{Role: ref.ClosurePanel, Name: "back.panel", Title: "Back piece", Size: o.panel(width),
+		Count: 2}}}
 	reach := b.Panels[0].Size.Width.Total() - 2*band
 	b.Lies = o.two(reach, reach, 0)
 	b.Marks = []Mark{{HemLine, o.upright(reach-band, 0)}, {HemLine, o.upright(o.width()-reach+band, 0)}}
@@ -67,13 +70,18 @@ func lapped(o Order) (Back, finding.List) {
 		return b, found
 	}
 	if o.Plan.Tape <= 0 || o.Plan.Tape >= o.Plan.Band {
-		found.Add(finding.Stop, "tape-wide", "/back/tape", fmt.Sprintf("Tape of %s does not fit between fold and stitching of a band of %s.", o.text(o.Plan.Tape), o.text(o.Plan.Band)),
+		found.Add(finding.Stop, "tape-wide", "/back/tape",
+			fmt.Sprintf("Tape of %s does not fit between fold and stitching of a band of %s.", o.text(o.Plan.Tape),
+				o.text(o.Plan.Band)),
 			"Choose a narrower tape, or a wider band.")
 		return Back{}, found
 	}
-	long := sum.Of(sum.Part, "height of the cover", o.High).Plus(sum.Part, "shorter than the side", -min(tapeShort, o.High/2))
+	long := sum.Of(sum.Part, "height of the cover", o.High).
+		Plus(sum.Part, "shorter than the side", -min(tapeShort, o.High/2))
 	b.Notions = []Notion{{What: "hook-and-loop tape", Length: long}}
-	b.Marks = append(b.Marks, Mark{TapeBox, Box{X: o.middle() - o.Plan.Tape/2, Y: (o.height() - long.Total()) / 2, Width: o.Plan.Tape, Height: long.Total()}})
+	b.Marks = append(b.Marks, Mark{TapeBox,
+		Box{X: o.middle() - o.Plan.Tape/2, Y: (o.height() - long.Total()) / 2, Width: o.Plan.Tape,
+			Height: long.Total()}})
 	b.Sewn = b.Sewn.Then(sum.Repeat(4, sum.Part, "round the tape", long.Total()))
 	b.Making = append(b.Making, Making{Role: ref.DoTape, Stack: onPiece(Sheet{What: "hook-and-loop tape"}),
 		Title: "Sew the tape on", Machine: machine.SetUp{Stitch: "straight stitch 2.5 mm", Needle: "90/14"},
@@ -107,14 +115,18 @@ func buttoned(o Order) (Back, finding.List) {
 		return b, found
 	}
 	if wide := o.Plan.Button; wide <= 0 || wide+2*buttonRoom > o.Plan.Band {
-		found.Add(finding.Stop, "button-wide", "/back/button", fmt.Sprintf("A button of %s does not fit a band of %s with %s beside it.", o.text(wide), o.text(o.Plan.Band), o.text(buttonRoom)),
+		found.Add(finding.Stop, "button-wide", "/back/button",
+			fmt.Sprintf("A button of %s does not fit a band of %s with %s beside it.", o.text(wide),
+				o.text(o.Plan.Band), o.text(buttonRoom)),
 			"Choose smaller buttons, or a wider band.")
 		return Back{}, found
 	}
 	n := o.howMany()
 	b.Buttons = n
 	for _, y := range o.spread(n) {
-		b.Marks = append(b.Marks, Mark{ButtonMark, Box{X: o.middle() - o.Plan.Button/2, Y: y - o.Plan.Button/2, Width: o.Plan.Button, Height: o.Plan.Button}})
+		b.Marks = append(b.Marks,
+			Mark{ButtonMark, Box{X: o.middle() - o.Plan.Button/2, Y: y - o.Plan.Button/2, Width: o.Plan.Button,
+				Height: o.Plan.Button}})
 	}
 	b.Making = append(b.Making, Making{Role: ref.DoButtons, Stack: onPiece(Sheet{What: "button"}),
 		Title: "Buttonholes and buttons", Caution: buttonCaution,
@@ -130,17 +142,19 @@ func tied(o Order) (Back, finding.List) {
 		return b, found
 	}
 	n := o.howMany()
-	b.Panels = append(b.Panels, Panel{Role: ref.ClosureTie, Name: "back.tie", Title: "Tie", Count: 2 * n, Small: true, Size: sum.Size{
-		Width:  sum.Of(sum.Part, "length of a tie", tieLong).Between(sum.Seam, "turned in", o.Seam),
-		Height: sum.Repeat(4, sum.Part, "width of a tie, folded in four", tieWide),
-	}.UpTo(o.Step)})
+	b.Panels = append(b.Panels,
+		Panel{Role: ref.ClosureTie, Name: "back.tie", Title: "Tie", Count: 2 * n, Small: true, Size: sum.Size{
+			Width:  sum.Of(sum.Part, "length of a tie", tieLong).Between(sum.Seam, "turned in", o.Seam),
+			Height: sum.Repeat(4, sum.Part, "width of a tie, folded in four", tieWide),
+		}.UpTo(o.Step)})
 	for _, y := range o.spread(n) {
 		b.Marks = append(b.Marks, Mark{TieMark, Box{X: o.middle() - o.Plan.Band, Y: y, Width: 2 * o.Plan.Band}})
 	}
 	b.Sewn = b.Sewn.Then(sum.Repeat(2*n, sum.Part, "tie", tieLong))
-	b.Making = append(b.Making, Making{Role: ref.DoTies, Stack: onPiece(Sheet{What: "tie", Lies: RightUp, Of: BackCloth}),
-		Title: "Make the ties and sew them on", Press: "Press them flat.", Caution: tieCaution,
-		Text:  fmt.Sprintf("Fold each in four along its length, the ends turned in, and stitch it shut. Sew %d pairs on, %s apart: one of a pair to the fold of the outer band, the other to the inner piece behind it.", n, o.text(o.High.Div(n))),
-		Check: "Tied, both pieces lie flat."})
+	b.Making = append(b.Making,
+		Making{Role: ref.DoTies, Stack: onPiece(Sheet{What: "tie", Lies: RightUp, Of: BackCloth}),
+			Title: "Make the ties and sew them on", Press: "Press them flat.", Caution: tieCaution,
+			Text:  fmt.Sprintf("Fold each in four along its length, the ends turned in, and stitch it shut. Sew %d pairs on, %s apart: one of a pair to the fold of the outer band, the other to the inner piece behind it.", n, o.text(o.High.Div(n))),
+			Check: "Tied, both pieces lie flat."})
 	return b, found
 }

@@ -84,7 +84,8 @@ func Unfit(p plan.Plan, config, path string, kind plan.FaceKind) (why finding.Fi
 	q.Pieces[config] = own
 	_, said := panel.Order{Plan: q.Settle()}.Of(at.piece)
 	for _, f := range said {
-		if (f.Code == "windows-do-not-fill" || f.Code == "windows-small") && finding.Within(f.About, finding.Path("pieces", config, "face")+path) {
+		if (f.Code == "windows-do-not-fill" || f.Code == "windows-small") &&
+			finding.Within(f.About, finding.Path("pieces", config, "face")+path) {
 			return f, true
 		}
 	}
@@ -146,7 +147,9 @@ func Split(p plan.Plan, config, path string) (plan.Face, bool) {
 		last := &face.Parts[len(face.Parts)-1]
 		height := (last.Height / 2).Floor(step)
 		last.Height -= height
-		face.Parts = append(face.Parts, plan.Part{Height: height, Face: plan.Face{Kind: plan.PlainFace, Cloth: letters[len(face.Parts)%len(letters)]}})
+		face.Parts = append(face.Parts,
+			plan.Part{Height: height,
+				Face: plan.Face{Kind: plan.PlainFace, Cloth: letters[len(face.Parts)%len(letters)]}})
 	default:
 		return plan.Face{}, false
 	}
@@ -213,16 +216,21 @@ func (at place) begun(old plan.Face, size sum.Size, kind plan.FaceKind) plan.Fac
 		return at.grid(letters, w, h)
 	case plan.StripsFace:
 		outer := h.Div(4).Floor(step)
-		return plan.Face{Kind: kind, Direction: plan.AcrossWay, Strips: []plan.Strip{{Width: outer, Cloth: first}, {Width: h - 2*outer, Cloth: last}, {Width: outer, Cloth: first}}}
+		return plan.Face{Kind: kind, Direction: plan.AcrossWay,
+			Strips: []plan.Strip{{Width: outer, Cloth: first}, {Width: h - 2*outer, Cloth: last},
+				{Width: outer, Cloth: first}}}
 	case plan.CheckerFace:
 		f := at.grid(letters, w, h)
 		f.Kind = kind
 		return f
 	case plan.StackFace:
 		upper := h.Div(2).Floor(step)
-		return plan.Face{Kind: kind, Parts: []plan.Part{{Height: upper, Face: plan.Face{Kind: plan.PlainFace, Cloth: first}}, {Height: h - upper, Face: plan.Face{Kind: plan.PlainFace, Cloth: last}}}}
+		return plan.Face{Kind: kind,
+			Parts: []plan.Part{{Height: upper, Face: plan.Face{Kind: plan.PlainFace, Cloth: first}},
+				{Height: h - upper, Face: plan.Face{Kind: plan.PlainFace, Cloth: last}}}}
 	case plan.FoundFace:
-		return plan.Face{Kind: kind, Cloth: first, Patch: plan.Patch{Width: w.Div(2).Floor(step), Height: h.Div(2).Floor(step)},
+		return plan.Face{Kind: kind, Cloth: first,
+			Patch:   plan.Patch{Width: w.Div(2).Floor(step), Height: h.Div(2).Floor(step)},
 			Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: last}}}
 	}
 	if kind == plan.WindowsFace {
@@ -267,13 +275,16 @@ func (at place) cuttable(most length.Length) length.Length {
 
 // grid is the best grid of four or so across, or one that is fitted.
 func (at place) grid(letters []string, w, h length.Length) plan.Face {
-	f := plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Fit: true}, Cloths: letters, Order: plan.Order{Kind: plan.Alternate},
+	f := plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Fit: true}, Cloths: letters,
+		Order:   plan.Order{Kind: plan.Alternate},
 		Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: letters[0]}}}
 	long, short := max(w, h), min(w, h)
-	if 4*long <= 5*short && short.Div(f.Columns) <= at.cuttable(short) { // near to a square, four by four and a border is a good start
+	// near to a square, four by four and a border is a good start
+	if 4*long <= 5*short && short.Div(f.Columns) <= at.cuttable(short) {
 		return f
 	}
-	best := gridfit.Best(gridfit.Order{Width: w, Height: h, Seam: at.plan.Cover.Seam, Step: at.plan.Habits.Step, Least: min(short/4, length.Inch), Most: at.cuttable(short), Border: gridfit.Bordered, Style: at.plan.Style()})
+	best := gridfit.Best(gridfit.Order{Width: w, Height: h, Seam: at.plan.Cover.Seam, Step: at.plan.Habits.Step,
+		Least: min(short/4, length.Inch), Most: at.cuttable(short), Border: gridfit.Bordered, Style: at.plan.Style()})
 	if len(best) == 0 {
 		f.Columns, f.Rows = max(1, int(w/short)), max(1, int(h/short))
 		return f

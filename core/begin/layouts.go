@@ -26,7 +26,8 @@ func (l Limits) Validate() finding.List {
 		l     length.Length
 	}{{"/least", l.Least}, {"/most", l.Most}, {"/ready", l.Ready}, {"/sash", l.Sash}} {
 		if size.l < 0 || size.l > mostLimit {
-			found.Add(finding.Stop, "limit", size.about, "No patch is that large or that small.", "Type a size from 0 to 100 in.")
+			found.Add(finding.Stop, "limit", size.about, "No patch is that large or that small.",
+				"Type a size from 0 to 100 in.")
 		}
 	}
 	return found
@@ -50,7 +51,8 @@ func Layouts(p plan.Plan, config string, l Limits) ([]Layout, bool) {
 	if !ok {
 		return nil, false
 	}
-	o := gridfit.Order{Width: at.size.Width.Total(), Height: at.size.Height.Total(), Seam: at.plan.Cover.Seam, Step: at.plan.Habits.Step,
+	o := gridfit.Order{Width: at.size.Width.Total(), Height: at.size.Height.Total(), Seam: at.plan.Cover.Seam,
+		Step:  at.plan.Habits.Step,
 		Least: l.Least, Most: l.Most, Ready: l.Ready, Border: l.Border, Style: at.plan.Style()}
 	usual := plan.StartsIn(p.Units)
 	if o.Least == 0 {
@@ -71,7 +73,8 @@ func Layouts(p plan.Plan, config string, l Limits) ([]Layout, bool) {
 
 // faceWith is a face laid out anew, with the cloths and the block it had.
 func (at place) faceWith(old plan.Face, l gridfit.Layout) plan.Face {
-	f := plan.Face{Kind: plan.GridFace, Columns: l.Columns, Rows: l.Rows, Patch: plan.Patch{Width: l.PatchWidth, Height: l.PatchHeight}, Cloths: old.Cloths, Order: old.Order,
+	f := plan.Face{Kind: plan.GridFace, Columns: l.Columns, Rows: l.Rows,
+		Patch: plan.Patch{Width: l.PatchWidth, Height: l.PatchHeight}, Cloths: old.Cloths, Order: old.Order,
 		Seed: old.Seed, Colourways: old.Colourways}
 	if l.PatchWidth == l.PatchHeight {
 		f.Block = old.Block

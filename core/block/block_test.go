@@ -75,7 +75,8 @@ func TestEveryBlockIsAPartition(t *testing.T) {
 					r := block.RecipeOf(p.Line, seam, inches)
 					cut := planar.Area(ring(p.Line.Offset(seam.Float())))
 					piece := r.Size.Width.Total().Float() / 1e6 * r.Size.Height.Total().Float() / 1e6
-					assert.GreaterOrEqual(t, piece*(1+1e-6), cut*float64(r.Gives), "what it is cut from holds its template")
+					assert.GreaterOrEqual(t, piece*(1+1e-6), cut*float64(r.Gives),
+						"what it is cut from holds its template")
 					assert.NotEqual(t, block.Template, r.Kind, "old blocks are cut by the ruler")
 				}
 				assert.InEpsilon(t, side.Float()/1e6*side.Float()/1e6, total, 1e-9)
@@ -88,7 +89,8 @@ func TestEveryBlockIsAPartition(t *testing.T) {
 func TestSewingBackGivesThePatch(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		n := rapid.SampledFrom(block.Library()).Draw(t, "block")
-		w, h := length.Length(rapid.Int64Range(int64(4*in), int64(16*in)).Draw(t, "w")), length.Length(rapid.Int64Range(int64(4*in), int64(16*in)).Draw(t, "h"))
+		w, h := length.Length(rapid.Int64Range(int64(4*in), int64(16*in)).
+			Draw(t, "w")), length.Length(rapid.Int64Range(int64(4*in), int64(16*in)).Draw(t, "h"))
 		for _, p := range divided(t, n.Text, w, h) {
 			back := p.Line.Offset((in / 4).Float()).Offset(-(in / 4).Float())
 			require.Len(t, back, len(p.Line))
@@ -112,7 +114,8 @@ func TestTheRotaryTable(t *testing.T) {
 		assert.Equal(t, block.Square, square.Kind)
 		assert.Equal(t, 3*in+2*seam, square.Size.Width.Total())
 		rect := recipe("A | B", 6*in, 4*in, 1)
-		assert.Equal(t, []length.Length{3*in + 2*seam, 4*in + 2*seam}, []length.Length{rect.Size.Width.Total(), rect.Size.Height.Total()})
+		assert.Equal(t, []length.Length{3*in + 2*seam, 4*in + 2*seam},
+			[]length.Length{rect.Size.Width.Total(), rect.Size.Height.Total()})
 		half := recipe("A / B", 3*in, 3*in, 0)
 		assert.Equal(t, []any{block.Half, 2}, []any{half.Kind, half.Gives})
 		assert.InDelta(t, (3*in).Float()+s*(2+math.Sqrt2), half.Size.Width.Total().Float(), 5)
@@ -120,18 +123,23 @@ func TestTheRotaryTable(t *testing.T) {
 		assert.Equal(t, []any{block.Quarter, 4}, []any{quarter.Kind, quarter.Gives})
 		assert.InDelta(t, (3*in).Float()+s*(2+2*math.Sqrt2), quarter.Size.Width.Total().Float(), 5)
 		goose, corner := recipe("A ^ B", 6*in, 3*in, 0), recipe("A ^ B", 6*in, 3*in, 1)
-		assert.InDelta(t, (6*in).Float()+s*(2+2*math.Sqrt2), goose.Size.Width.Total().Float(), 5, "the base of a goose is quarter-square")
-		assert.InDelta(t, (3*in).Float()+s*(2+math.Sqrt2), corner.Size.Width.Total().Float(), 5, "its sides are half-square")
+		assert.InDelta(t, (6*in).Float()+s*(2+2*math.Sqrt2), goose.Size.Width.Total().Float(), 5,
+			"the base of a goose is quarter-square")
+		assert.InDelta(t, (3*in).Float()+s*(2+math.Sqrt2), corner.Size.Width.Total().Float(), 5,
+			"its sides are half-square")
 		middle := recipe("A o B", 6*in, 6*in, 0)
 		assert.InDelta(t, (6*in).Float()/math.Sqrt2+2*s, middle.Size.Width.Total().Float(), 5)
 	}
 	h := 3 * in.Float()
 	for _, s := range []float64{(in / 4).Float(), 6e6, (3 * in / 8).Float(), (in / 2).Float()} {
 		side := h * 2 / math.Sqrt(3)
-		triangle := block.RecipeOf(outline.Outline{{X: side / 2}, {X: side, Y: h}, {X: 0, Y: h}}, length.FromFloat(s), inches)
+		triangle := block.RecipeOf(outline.Outline{{X: side / 2}, {X: side, Y: h}, {X: 0, Y: h}}, length.FromFloat(s),
+			inches)
 		assert.Equal(t, block.Slanted, triangle.Kind)
-		assert.InDelta(t, h+3*s, triangle.Size.Height.Total().Float(), 5, "an equilateral triangle comes from a strip of h + 3 s")
-		slab := block.RecipeOf(outline.Outline{{X: h}, {X: 3 * h}, {X: 2 * h, Y: h}, {X: 0, Y: h}}, length.FromFloat(s), inches)
+		assert.InDelta(t, h+3*s, triangle.Size.Height.Total().Float(), 5,
+			"an equilateral triangle comes from a strip of h + 3 s")
+		slab := block.RecipeOf(outline.Outline{{X: h}, {X: 3 * h}, {X: 2 * h, Y: h}, {X: 0, Y: h}}, length.FromFloat(s),
+			inches)
 		assert.Equal(t, block.Slanted, slab.Kind)
 		assert.InDelta(t, h+2*s, slab.Size.Height.Total().Float(), 5, "a parallelogram from one of h + 2 s")
 		assert.Contains(t, slab.Finished, "45°")
@@ -143,16 +151,21 @@ func TestTheRotaryTable(t *testing.T) {
 		w, h := r.Size.Width.Total()-in/2, r.Size.Height.Total()-in/2
 		logs[[2]length.Length{min(w, h), max(w, h)}] = true
 	}
-	assert.Equal(t, map[[2]length.Length]bool{{in, in}: true, {in, 2 * in}: true, {in, 3 * in}: true, {in, 4 * in}: true, {in, 5 * in}: true}, logs, "each as long as the side so far")
+	assert.Equal(t, map[[2]length.Length]bool{{in, in}: true, {in, 2 * in}: true, {in, 3 * in}: true,
+		{in, 4 * in}: true, {in, 5 * in}: true}, logs, "each as long as the side so far")
 	seam := in / 4
-	assert.Equal(t, 31*in/8, block.RecipeOf(divided(t, "A / B", 3*in, 3*in)[0].Line, seam, inches).Size.Width.Total().Ceil(in/8), "3 + ⅞")
-	assert.Equal(t, 17*in/4, block.RecipeOf(divided(t, "A x B x A x B", 3*in, 3*in)[0].Line, seam, inches).Size.Width.Total().Ceil(in/8), "3 + 1¼")
+	assert.Equal(t, 31*in/8, block.RecipeOf(divided(t, "A / B", 3*in, 3*in)[0].Line, seam, inches).Size.Width.Total().
+		Ceil(in/8), "3 + ⅞")
+	assert.Equal(t, 17*in/4, block.RecipeOf(divided(t, "A x B x A x B", 3*in, 3*in)[0].Line, seam,
+		inches).Size.Width.Total().Ceil(in/8), "3 + 1¼")
 }
 
 func TestWhatIsNoSquareHasATemplate(t *testing.T) {
 	assert.Equal(t, block.Template, block.RecipeOf(divided(t, "A / B", 4*in, 3*in)[0].Line, in/4, inches).Kind)
 	assert.Equal(t, block.Template, block.RecipeOf(divided(t, "A ^ B", 4*in, 4*in)[0].Line, in/4, inches).Kind)
-	assert.Equal(t, block.Half, block.RecipeOf(divided(t, "A x (B : C) x A x B", 4*in, 4*in)[1].Line, in/4, inches).Kind, "half of a quarter is a half-square again")
+	assert.Equal(t, block.Half,
+		block.RecipeOf(divided(t, "A x (B : C) x A x B", 4*in, 4*in)[1].Line, in/4, inches).Kind,
+		"half of a quarter is a half-square again")
 }
 
 func TestUnitsAreSewnBeforeTheirBlock(t *testing.T) {
@@ -163,7 +176,8 @@ func TestUnitsAreSewnBeforeTheirBlock(t *testing.T) {
 	for _, u := range units {
 		texts = append(texts, u.Node.String())
 	}
-	assert.Equal(t, []string{`A \ B`, "B / A", `(A \ B) | (B / A)`, "A / B", `B \ A`, `(A / B) | (B \ A)`, pinwheel.Text}, texts)
+	assert.Equal(t, []string{`A \ B`, "B / A", `(A \ B) | (B / A)`, "A / B", `B \ A`, `(A / B) | (B \ A)`,
+		pinwheel.Text}, texts)
 	assert.Equal(t, []length.Length{2 * in, 2 * in}, []length.Length{units[0].Width, units[0].Height})
 	nine, _ := block.ByName("double-nine-patch")
 	units, err = parsed(t, nine.Text).Units(9*in, 9*in)

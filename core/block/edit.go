@@ -67,7 +67,8 @@ func below(path string, part int) string {
 func (n Node) Divided(path string, sign Sign, count int, next string) (Node, error) {
 	want, known := parts[sign]
 	if !known {
-		return n, &SyntaxError{Text: fmt.Sprintf("%q divides nothing: type one of | - / \\ x ^ v < > o :", string(rune(sign)))}
+		return n, &SyntaxError{Text: fmt.Sprintf("%q divides nothing: type one of | - / \\ x ^ v < > o :",
+			string(rune(sign)))}
 	}
 	if want == 0 {
 		want = count

@@ -19,8 +19,10 @@ func TestABlockIsDividedPatchByPatch(t *testing.T) {
 	}{
 		{func(n block.Node) (block.Node, error) { return n.Divided("", block.Rows, 2, "B") }, "A - B"},
 		{func(n block.Node) (block.Node, error) { return n.Divided("0", block.Columns, 3, "C") }, "(A | C | A) - B"},
-		{func(n block.Node) (block.Node, error) { return n.Divided("0.1", block.Cross, 0, "B") }, "(A | (C x B x C x B) | A) - B"},
-		{func(n block.Node) (block.Node, error) { return n.Divided("0.1.0", block.Halved, 0, "D") }, "(A | ((C : D) x B x C x B) | A) - B"},
+		{func(n block.Node) (block.Node, error) { return n.Divided("0.1", block.Cross, 0, "B") },
+			"(A | (C x B x C x B) | A) - B"},
+		{func(n block.Node) (block.Node, error) { return n.Divided("0.1.0", block.Halved, 0, "D") },
+			"(A | ((C : D) x B x C x B) | A) - B"},
 		{func(n block.Node) (block.Node, error) { return n.Lettered("1", "E") }, "(A | ((C : D) x B x C x B) | A) - E"},
 		{func(n block.Node) (block.Node, error) { return n.Weighted("1", 2) }, "(A | ((C : D) x B x C x B) | A) - 2 E"},
 		{func(n block.Node) (block.Node, error) { return n.Joined("0.1.0.1") }, "(A | (C x B x C x B) | A) - 2 E"},
@@ -65,7 +67,8 @@ func TestAnyDivisionCanBeReadAgain(t *testing.T) {
 			leaf := leaves[rapid.IntRange(0, len(leaves)-1).Draw(t, "leaf")]
 			sign := block.Halved
 			if !leaf.Triangle {
-				sign = rapid.SampledFrom([]block.Sign{block.Columns, block.Rows, block.Rising, block.Falling, block.Cross, block.Up, block.Down, block.Left, block.Right, block.Diamond}).Draw(t, "sign")
+				sign = rapid.SampledFrom([]block.Sign{block.Columns, block.Rows, block.Rising, block.Falling,
+					block.Cross, block.Up, block.Down, block.Left, block.Right, block.Diamond}).Draw(t, "sign")
 			}
 			// What stands for several corners may be triangles and rectangles at once.
 			if next, err := n.Divided(leaf.Path, sign, rapid.IntRange(2, 4).Draw(t, "count"), "B"); err == nil {
@@ -100,10 +103,13 @@ func TestMethodsSideBySide(t *testing.T) {
 	list = block.Compare(parsed(t, geese.Text), 4*in, 4*in, 4, in/4, in/8, 40*in, inches)
 	require.Len(t, list, 1)
 	assert.Equal(t, "2 squares of 5½″, 8 squares of 3″", list[0].Methods[2].Cuts, "4 + 1½ and 2 + 1")
-	assert.Equal(t, []int{16, 16, 12}, []int{list[0].Methods[0].Seams, list[0].Methods[1].Seams, list[0].Methods[2].Seams})
+	assert.Equal(t, []int{16, 16, 12},
+		[]int{list[0].Methods[0].Seams, list[0].Methods[1].Seams, list[0].Methods[2].Seams})
 	rail, _ := block.ByName("rail-fence")
 	list = block.Compare(parsed(t, rail.Text), 6*in, 6*in, 12, in/4, in/8, 40*in, inches)
 	require.Len(t, list, 1)
-	assert.Equal(t, []string{"36 patches", "6 strips of 39½″"}, []string{list[0].Methods[0].Cuts, list[0].Methods[1].Cuts}, "six segments of 6½ come out of 40 − ½: two sets of three strips")
+	assert.Equal(t, []string{"36 patches", "6 strips of 39½″"},
+		[]string{list[0].Methods[0].Cuts, list[0].Methods[1].Cuts},
+		"six segments of 6½ come out of 40 − ½: two sets of three strips")
 	assert.Equal(t, 1, list[0].Quickest)
 }

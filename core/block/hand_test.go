@@ -44,10 +44,11 @@ func TestOldBlocksAreCutAsByHand(t *testing.T) {
 		side length.Length
 		want []string
 	}{
-		"four-patch":         {6 * in, []string{"2 A square 3½″", "2 B square 3½″"}},
-		"nine-patch":         {9 * in, []string{"4 B square 3½″", "5 A square 3½″"}},
-		"sixteen-patch":      {8 * in, []string{"8 A square 2½″", "8 B square 2½″"}},
-		"rail-fence":         {6 * in, []string{"1 A rectangle 2½″ × 6½″", "1 B rectangle 2½″ × 6½″", "1 C rectangle 2½″ × 6½″"}},
+		"four-patch":    {6 * in, []string{"2 A square 3½″", "2 B square 3½″"}},
+		"nine-patch":    {9 * in, []string{"4 B square 3½″", "5 A square 3½″"}},
+		"sixteen-patch": {8 * in, []string{"8 A square 2½″", "8 B square 2½″"}},
+		"rail-fence": {6 * in,
+			[]string{"1 A rectangle 2½″ × 6½″", "1 B rectangle 2½″ × 6½″", "1 C rectangle 2½″ × 6½″"}},
 		"puss-in-the-corner": {8 * in, []string{"1 A square 4½″", "4 A square 2½″", "4 B rectangle 2½″ × 4½″"}},
 		"double-four-patch":  {8 * in, []string{"2 C square 4½″", "4 A square 2½″", "4 B square 2½″"}},
 		"half-square":        {4 * in, []string{"1 A half-square 4⅞″", "1 B half-square 4⅞″"}},
@@ -58,12 +59,18 @@ func TestOldBlocksAreCutAsByHand(t *testing.T) {
 		"flying-geese":       {4 * in, []string{"2 A quarter-square 5¼″", "4 B half-square 2⅞″"}},
 		"dutchmans-puzzle":   {8 * in, []string{"16 B half-square 2⅞″", "8 A quarter-square 5¼″"}},
 		"square-in-a-square": {8 * in, []string{"1 A square 6¼″", "4 B half-square 4⅞″"}},
-		"shoofly":            {9 * in, []string{"1 B square 3½″", "4 A half-square 3⅞″", "4 A square 3½″", "4 B half-square 3⅞″"}},
-		"friendship-star":    {9 * in, []string{"1 A square 3½″", "4 A half-square 3⅞″", "4 B half-square 3⅞″", "4 B square 3½″"}},
-		"ohio-star":          {9 * in, []string{"1 A square 3½″", "4 B square 3½″", "8 A quarter-square 4¼″", "8 B quarter-square 4¼″"}},
-		"sawtooth-star":      {8 * in, []string{"1 A square 4½″", "4 B quarter-square 5¼″", "4 B square 2½″", "8 A half-square 2⅞″"}},
-		"birds-in-the-air":   {9 * in, []string{"3 B square 3½″", "6 A half-square 3⅞″", "6 B half-square 3⅞″"}},
-		"churn-dash":         {9 * in, []string{"1 B square 3½″", "4 A half-square 3⅞″", "4 A rectangle 2″ × 3½″", "4 B half-square 3⅞″", "4 B rectangle 2″ × 3½″"}},
+		"shoofly": {9 * in,
+			[]string{"1 B square 3½″", "4 A half-square 3⅞″", "4 A square 3½″", "4 B half-square 3⅞″"}},
+		"friendship-star": {9 * in,
+			[]string{"1 A square 3½″", "4 A half-square 3⅞″", "4 B half-square 3⅞″", "4 B square 3½″"}},
+		"ohio-star": {9 * in,
+			[]string{"1 A square 3½″", "4 B square 3½″", "8 A quarter-square 4¼″", "8 B quarter-square 4¼″"}},
+		"sawtooth-star": {8 * in,
+			[]string{"1 A square 4½″", "4 B quarter-square 5¼″", "4 B square 2½″", "8 A half-square 2⅞″"}},
+		"birds-in-the-air": {9 * in, []string{"3 B square 3½″", "6 A half-square 3⅞″", "6 B half-square 3⅞″"}},
+		"churn-dash": {9 * in,
+			[]string{"1 B square 3½″", "4 A half-square 3⅞″", "4 A rectangle 2″ × 3½″", "4 B half-square 3⅞″",
+				"4 B rectangle 2″ × 3½″"}},
 	} {
 		want := slices.Sorted(slices.Values(c.want))
 		assert.Equal(t, want, cutList(t, name, c.side), name)
@@ -92,7 +99,8 @@ func TestPairsAndSetsAreWhatTheySay(t *testing.T) {
 				x1, y1, x2, y2 := p.Line.Bounds()
 				w, h := length.FromFloat(x2-x1), length.FromFloat(y2-y1)
 				assert.True(t, near(w, p.Set.Segment) || near(h, p.Set.Segment), "one side is the segment")
-				assert.Positive(t, max(p.Set.Strips(p.Letter, w), p.Set.Strips(p.Letter, h)), "the other is a strip of the set")
+				assert.Positive(t, max(p.Set.Strips(p.Letter, w), p.Set.Strips(p.Letter, h)),
+					"the other is a strip of the set")
 			}
 		}
 		for pair, off := range mates {

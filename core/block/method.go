@@ -37,7 +37,8 @@ type Compared struct {
 //
 // Source of the two-, four- and eight-at-a-time methods: common practice, their sizes by
 // geometry (docs/arithmetic.md §3).
-func Compare(n Node, width, height length.Length, blocks int, seam, step, usable length.Length, style length.Style) []Compared {
+func Compare(n Node, width, height length.Length, blocks int, seam, step, usable length.Length,
+	style length.Style) []Compared {
 	units, err := n.Units(width, height)
 	if err != nil {
 		return nil
@@ -60,10 +61,12 @@ func Compare(n Node, width, height length.Length, blocks int, seam, step, usable
 		}
 	}
 	for _, u := range halves {
-		out = append(out, judged(Compared{Name: "half-square units of " + style.Text(u.Width), Need: u.Count * blocks, Methods: m.halves(u.Width, u.Count*blocks)}))
+		out = append(out, judged(Compared{Name: "half-square units of " + style.Text(u.Width), Need: u.Count * blocks,
+			Methods: m.halves(u.Width, u.Count*blocks)}))
 	}
 	for _, u := range geese {
-		out = append(out, judged(Compared{Name: "geese of " + style.Text(u.Width) + " × " + style.Text(u.Height), Need: u.Count * blocks, Methods: m.geese(u.Width, u.Count*blocks)}))
+		out = append(out, judged(Compared{Name: "geese of " + style.Text(u.Width) + " × " + style.Text(u.Height),
+			Need: u.Count * blocks, Methods: m.geese(u.Width, u.Count*blocks)}))
 	}
 	return out
 }
@@ -142,7 +145,8 @@ func (m measure) halves(f length.Length, need int) []Method {
 		m.method("trim", "two at a time, trimmed", 2*pairs-need, 2*pairs, true, piece{2 * pairs, m.large(f, Half)}),
 	}
 	if eights > 0 {
-		out = append(out, m.method("many", "eight at a time, trimmed", 2*restPairs-rest, 4*eights+2*restPairs, true, piece{2 * eights, eight}, piece{2 * restPairs, m.large(f, Half)}))
+		out = append(out, m.method("many", "eight at a time, trimmed", 2*restPairs-rest, 4*eights+2*restPairs, true,
+			piece{2 * eights, eight}, piece{2 * restPairs, m.large(f, Half)}))
 	}
 	return out
 }
@@ -152,11 +156,14 @@ func (m measure) geese(w length.Length, need int) []Method {
 	fours := (need + 3) / 4
 	whole, rest := need/4, need%4 // what is left over is sewn one by one from the same squares
 	out := []Method{
-		m.method("exact", "cut to size, one by one", 0, 2*need, false, piece{fours, m.exact(w, Quarter)}, piece{need, m.exact(w/2, Half)}),
-		m.method("trim", "cut large, one by one, trimmed", 0, 2*need, true, piece{fours, m.large(w, Quarter)}, piece{need, m.large(w/2, Half)}),
+		m.method("exact", "cut to size, one by one", 0, 2*need, false, piece{fours, m.exact(w, Quarter)},
+			piece{need, m.exact(w/2, Half)}),
+		m.method("trim", "cut large, one by one, trimmed", 0, 2*need, true, piece{fours, m.large(w, Quarter)},
+			piece{need, m.large(w/2, Half)}),
 	}
 	if whole > 0 {
-		out = append(out, m.method("many", "four at a time, trimmed", 0, 6*whole+2*rest, true, piece{fours, m.large(w, Quarter)}, piece{need, m.large(w/2, Half)}))
+		out = append(out, m.method("many", "four at a time, trimmed", 0, 6*whole+2*rest, true,
+			piece{fours, m.large(w, Quarter)}, piece{need, m.large(w/2, Half)}))
 	}
 	return out
 }
@@ -167,7 +174,8 @@ const SquareEnd = length.Inch / 2
 // rows compares patches side by side cut one by one with strips cut across.
 func (m measure) rows(u Unit, blocks int) Compared {
 	need := u.Count * blocks
-	set := u.Node.setOf([]point{{0, 0}, {u.Width.Float(), 0}, {u.Width.Float(), u.Height.Float()}, {0, u.Height.Float()}})
+	set := u.Node.setOf([]point{{0, 0}, {u.Width.Float(), 0}, {u.Width.Float(), u.Height.Float()},
+		{0, u.Height.Float()}})
 	name := fmt.Sprintf("rows of %d, %s × %s", len(set.Letters), m.style.Text(u.Width), m.style.Text(u.Height))
 	inch := length.Inch.Float()
 	cut := set.Segment + 2*m.seam
@@ -176,13 +184,18 @@ func (m measure) rows(u Unit, blocks int) Compared {
 		each += (w + 2*m.seam).Float() / inch
 	}
 	parts := len(set.Letters)
-	out := Compared{Name: name, Need: need, Methods: []Method{{School: "single", Name: "patches cut one by one", Cuts: fmt.Sprintf("%d patches", need*parts), Pieces: need * parts,
-		Area: float64(need) * each * cut.Float() / inch, Seams: need * (parts - 1)}}}
+	out := Compared{Name: name, Need: need,
+		Methods: []Method{{School: "single", Name: "patches cut one by one",
+			Cuts: fmt.Sprintf("%d patches", need*parts), Pieces: need * parts,
+			Area: float64(need) * each * cut.Float() / inch, Seams: need * (parts - 1)}}}
 	if most := int((m.usable - SquareEnd) / cut); most > 0 {
 		sets := (need + most - 1) / most
 		long := cut.Times((need+sets-1)/sets) + SquareEnd
-		out.Methods = append(out.Methods, Method{School: "sets", Name: "strips sewn together, cut across", Cuts: fmt.Sprintf("%d strips of %s", sets*parts, m.style.Text(long)), Pieces: sets * parts,
-			Area: float64(sets) * each * long.Float() / inch, Seams: sets * (parts - 1), Spare: sets*((need+sets-1)/sets) - need})
+		out.Methods = append(out.Methods,
+			Method{School: "sets", Name: "strips sewn together, cut across",
+				Cuts: fmt.Sprintf("%d strips of %s", sets*parts, m.style.Text(long)), Pieces: sets * parts,
+				Area: float64(sets) * each * long.Float() / inch, Seams: sets * (parts - 1),
+				Spare: sets*((need+sets-1)/sets) - need})
 	}
 	return judged(out)
 }
@@ -193,7 +206,8 @@ func judged(c Compared) Compared {
 		if m.Area < c.Methods[c.Least].Area {
 			c.Least = i
 		}
-		if m.Seams < c.Methods[c.Quickest].Seams || (m.Seams == c.Methods[c.Quickest].Seams && m.Pieces < c.Methods[c.Quickest].Pieces) {
+		if m.Seams < c.Methods[c.Quickest].Seams ||
+			(m.Seams == c.Methods[c.Quickest].Seams && m.Pieces < c.Methods[c.Quickest].Pieces) {
 			c.Quickest = i
 		}
 	}

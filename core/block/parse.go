@@ -43,7 +43,8 @@ const (
 )
 
 // parts is how many parts a sign takes; 0 for any number from two.
-var parts = map[Sign]int{Columns: 0, Rows: 0, Rising: 2, Falling: 2, Cross: 4, Up: 2, Down: 2, Left: 2, Right: 2, Diamond: 2, Halved: 2}
+var parts = map[Sign]int{Columns: 0, Rows: 0, Rising: 2, Falling: 2, Cross: 4, Up: 2, Down: 2, Left: 2, Right: 2,
+	Diamond: 2, Halved: 2}
 
 // Node is a letter or a division.
 type Node struct {
@@ -136,7 +137,8 @@ func (p *parser) division(depth int) (Node, error) {
 	}
 	switch _, other := parts[Sign(p.peek())]; {
 	case other:
-		return Node{}, p.fail("%q and %q stand side by side; put brackets round one of them", string(rune(sign)), string(p.peek()))
+		return Node{}, p.fail("%q and %q stand side by side; put brackets round one of them", string(rune(sign)),
+			string(p.peek()))
 	case want > 0 && len(n.Parts) != want:
 		return Node{}, p.fail("%q divides into %d parts, not %d", string(rune(sign)), want, len(n.Parts))
 	case len(n.Parts) > mostParts:

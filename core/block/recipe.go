@@ -60,7 +60,8 @@ func RecipeOf(line outline.Outline, seam length.Length, style length.Style) Reci
 	switch {
 	case len(line) == 4 && upright(line):
 		w, h := sides(line)
-		size := sum.Size{Width: grown("width, finished", w, sideOf(cut, 0), seam), Height: grown("height, finished", h, sideOf(cut, 1), seam)}
+		size := sum.Size{Width: grown("width, finished", w, sideOf(cut, 0), seam),
+			Height: grown("height, finished", h, sideOf(cut, 1), seam)}
 		kind := Rect
 		if math.Abs(w-h) < near {
 			kind = Square
@@ -69,27 +70,37 @@ func RecipeOf(line outline.Outline, seam length.Length, style length.Style) Reci
 	case len(line) == 4 && square(line):
 		w, _ := sides(line)
 		each := grown("side, finished", w, sideOf(cut, 0), seam)
-		return Recipe{Kind: Square, Size: sum.Size{Width: each, Height: each}, Gives: 1, Finished: text(w) + " square, on its point"}
+		return Recipe{Kind: Square, Size: sum.Size{Width: each, Height: each}, Gives: 1,
+			Finished: text(w) + " square, on its point"}
 	case len(line) == 3 && right(line):
 		leg, level := legOf(line)
 		if level {
-			each := sum.Of(sum.Part, "leg, finished", length.FromFloat(leg)).Plus(sum.Seam, "seams, and the point at both ends", length.FromFloat(legs(cut)-leg))
-			return Recipe{Kind: Half, Size: sum.Size{Width: each, Height: each}, Gives: 2, Finished: text(leg) + " on its short sides"}
+			each := sum.Of(sum.Part, "leg, finished", length.FromFloat(leg)).
+				Plus(sum.Seam, "seams, and the point at both ends", length.FromFloat(legs(cut)-leg))
+			return Recipe{Kind: Half, Size: sum.Size{Width: each, Height: each}, Gives: 2,
+				Finished: text(leg) + " on its short sides"}
 		}
 		base := leg * math.Sqrt2
 		if flat(line) {
-			each := sum.Of(sum.Part, "base, finished", length.FromFloat(base)).Plus(sum.Seam, "seams, and the point at both ends", length.FromFloat(legs(cut)*math.Sqrt2-base))
-			return Recipe{Kind: Quarter, Size: sum.Size{Width: each, Height: each}, Gives: 4, Finished: text(base) + " on its long side"}
+			each := sum.Of(sum.Part, "base, finished", length.FromFloat(base)).
+				Plus(sum.Seam, "seams, and the point at both ends", length.FromFloat(legs(cut)*math.Sqrt2-base))
+			return Recipe{Kind: Quarter, Size: sum.Size{Width: each, Height: each}, Gives: 4,
+				Finished: text(base) + " on its long side"}
 		}
 	}
 	x1, y1, x2, y2 := cut.Bounds()
 	if high, slanted := slanted(line); slanted {
-		across := sum.Of(sum.Part, "height, finished", length.FromFloat(high)).Plus(sum.Seam, "seams, and the point", length.FromFloat(y2-y1-high))
-		return Recipe{Kind: Slanted, Size: sum.Size{Width: sum.Of(sum.Part, "along the strip, with seams", length.FromFloat(x2-x1)), Height: across}, Gives: 1,
+		across := sum.Of(sum.Part, "height, finished", length.FromFloat(high)).
+			Plus(sum.Seam, "seams, and the point", length.FromFloat(y2-y1-high))
+		return Recipe{Kind: Slanted,
+			Size: sum.Size{Width: sum.Of(sum.Part, "along the strip, with seams", length.FromFloat(x2-x1)),
+				Height: across}, Gives: 1,
 			Finished: fmt.Sprintf("%s high, cut from its strip at %.0f°", text(high), angle(line))}
 	}
-	size := sum.Size{Width: sum.Of(sum.Part, "template with seams", length.FromFloat(x2-x1)), Height: sum.Of(sum.Part, "template with seams", length.FromFloat(y2-y1))}
-	return Recipe{Kind: Template, Size: size, Gives: 1, Finished: fmt.Sprintf("by template, %s × %s over all", text(x2-x1), text(y2-y1))}
+	size := sum.Size{Width: sum.Of(sum.Part, "template with seams", length.FromFloat(x2-x1)),
+		Height: sum.Of(sum.Part, "template with seams", length.FromFloat(y2-y1))}
+	return Recipe{Kind: Template, Size: size, Gives: 1,
+		Finished: fmt.Sprintf("by template, %s × %s over all", text(x2-x1), text(y2-y1))}
 }
 
 // Large is a triangle cut larger than it needs, so that the unit it is sewn into can be
@@ -110,7 +121,8 @@ func (r Recipe) Large(seam length.Length) Recipe {
 // two, each trimmed.
 func EightFrom(r Recipe, seam length.Length) sum.Size {
 	leg := r.Size.Width[0].Amount
-	each := sum.Repeat(2, sum.Part, "leg, finished", leg).Plus(sum.Seam, "seams, and the points at both ends", 2*r.Size.Width[1].Amount).
+	each := sum.Repeat(2, sum.Part, "leg, finished", leg).
+		Plus(sum.Seam, "seams, and the points at both ends", 2*r.Size.Width[1].Amount).
 		Plus(sum.Squaring, "to be trimmed", 2*(seam.Times(trimHalf)-r.Size.Width[1].Amount))
 	return sum.Size{Width: each, Height: each}
 }

@@ -122,7 +122,8 @@ func (n Node) shapes(s []point) ([][]point, error) {
 		return halves(s), nil
 	}
 	if len(s) != 4 {
-		return nil, &DivisionError{fmt.Sprintf("%q divides a rectangle, and this part is a triangle; use \":\"", string(rune(n.Sign)))}
+		return nil, &DivisionError{fmt.Sprintf("%q divides a rectangle, and this part is a triangle; use \":\"",
+			string(rune(n.Sign)))}
 	}
 	tl, tr, br, bl := s[0], s[1], s[2], s[3]
 	c := tl.middle(br)
@@ -143,7 +144,8 @@ func (n Node) shapes(s []point) ([][]point, error) {
 	case Right:
 		return [][]point{{tl, right, bl}, {tl, tr, right}, {right, br, bl}}, nil
 	case Diamond:
-		return [][]point{{top, right, bottom, left}, {tl, top, left}, {top, tr, right}, {right, br, bottom}, {left, bottom, bl}}, nil
+		return [][]point{{top, right, bottom, left}, {tl, top, left}, {top, tr, right}, {right, br, bottom},
+			{left, bottom, bl}}, nil
 	}
 	return n.shares(s), nil
 }
@@ -159,9 +161,11 @@ func (n Node) shares(s []point) [][]point {
 	for i, w := range n.Weights {
 		from, to := float64(at)/float64(total), float64(at+w)/float64(total)
 		if n.Sign == Columns {
-			out[i] = []point{along(s[0], s[1], from), along(s[0], s[1], to), along(s[3], s[2], to), along(s[3], s[2], from)}
+			out[i] = []point{along(s[0], s[1], from), along(s[0], s[1], to), along(s[3], s[2], to),
+				along(s[3], s[2], from)}
 		} else {
-			out[i] = []point{along(s[0], s[3], from), along(s[1], s[2], from), along(s[1], s[2], to), along(s[0], s[3], to)}
+			out[i] = []point{along(s[0], s[3], from), along(s[1], s[2], from), along(s[1], s[2], to),
+				along(s[0], s[3], to)}
 		}
 		at += w
 	}

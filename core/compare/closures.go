@@ -45,8 +45,9 @@ func Closures(p plan.Plan, w *reckon.Workshop) []Choice {
 			q.Back.Cloth = p.Back.Cloth
 		}
 		r := reckon.Reckon(q, w)
-		choice := Choice{Key: kind.Key, Name: kind.Name, Chosen: kind.Key == now, Skill: kind.Skill, Wash: kind.Wash, Suits: kind.Suits,
-			Back: r.Back, Cuts: []answer.Cut{}, Findings: []finding.Finding{}}
+		choice := Choice{Key: kind.Key, Name: kind.Name, Chosen: kind.Key == now, Skill: kind.Skill, Wash: kind.Wash,
+			Suits: kind.Suits,
+			Back:  r.Back, Cuts: []answer.Cut{}, Findings: []finding.Finding{}}
 		for _, cut := range r.Cuts {
 			if ofBack(cut) {
 				choice.Cuts = append(choice.Cuts, cut)

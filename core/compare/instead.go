@@ -72,10 +72,12 @@ func (b Buyer) hidden(n answer.ClothNeed, cupboard supply.Cupboard) []string {
 		other := cupboard[name].Settle()
 		have, _ := stock.Free(cupboard[name], "")
 		// Two thirds of a cloth can be used when few large pieces are laid on it.
-		if name == n.Name || have == nil || other.Kind != plan.FaceCloth || have.Float()*other.Usable.Float()*2/3 < area || price > 0 && other.Price > price {
+		if name == n.Name || have == nil || other.Kind != plan.FaceCloth ||
+			have.Float()*other.Usable.Float()*2/3 < area || price > 0 && other.Price > price {
 			continue
 		}
-		return []string{fmt.Sprintf("%s: cut the %s, which is out of sight, from %s, of which there are %s.", b.Title, what, name, b.Plan.Settle().Style().Yards(*have))}
+		return []string{fmt.Sprintf("%s: cut the %s, which is out of sight, from %s, of which there are %s.", b.Title,
+			what, name, b.Plan.Settle().Style().Yards(*have))}
 	}
 	return nil
 }
@@ -90,7 +92,8 @@ func (b Buyer) otherGrid(n answer.ClothNeed) []string {
 		}
 		better, need, ok := fewerPatches(b.Plan, name, n)
 		if ok {
-			return []string{fmt.Sprintf("%s: a grid of %d × %d takes %s of it.", b.Title, better.Columns, better.Rows, need.Text)}
+			return []string{fmt.Sprintf("%s: a grid of %d × %d takes %s of it.", b.Title, better.Columns, better.Rows,
+				need.Text)}
 		}
 	}
 	return nil

@@ -41,7 +41,8 @@ func Offers(finished []plan.Plan) []Offer {
 		}
 		if at < 0 {
 			at = len(all)
-			all = append(all, Offer{Sample: plan.Sample{Kind: plan.QuiltingSample, Units: settled.Units, Layers: front.Layers, Quilting: front.Quilting, Before: square(settled.Units)}})
+			all = append(all, Offer{Sample: plan.Sample{Kind: plan.QuiltingSample, Units: settled.Units,
+				Layers: front.Layers, Quilting: front.Quilting, Before: square(settled.Units)}})
 		}
 		o := &all[at]
 		o.Covers = append(o.Covers, p.Title)
@@ -86,7 +87,8 @@ func quilted(p plan.Plan) (before, after plan.Sized, ok bool) {
 	after.Height = mean(m.Sides.Left, m.Sides.Right)
 	for _, piece := range reckon.Reckon(p, nil).Pieces {
 		if piece.Name == "front" {
-			before = plan.Sized{Width: length.Length(piece.BeforeQuilting.Width.NM), Height: length.Length(piece.BeforeQuilting.Height.NM)}
+			before = plan.Sized{Width: length.Length(piece.BeforeQuilting.Width.NM),
+				Height: length.Length(piece.BeforeQuilting.Height.NM)}
 		}
 	}
 	return before, after, before.Width > 0 && before.Height > 0 && after.Width > 0 && after.Height > 0

@@ -36,7 +36,8 @@ func Uses(p plan.Plan, id string, s plan.Sample) []Use {
 			if !q.Quilted() {
 				continue
 			}
-			use := Use{Path: finding.Path("pieces", name, "take_up"), Other: sample.Other(s, settled.Piece(name)), With: p}
+			use := Use{Path: finding.Path("pieces", name, "take_up"), Other: sample.Other(s, settled.Piece(name)),
+				With: p}
 			use.Used = q.TakeUp != nil && q.TakeUp.From == plan.FromSample && q.TakeUp.ID == id
 			q.TakeUp = &plan.TakeUp{From: plan.FromSample, ID: id}
 			use.With.Pieces = maps.Clone(p.Pieces)

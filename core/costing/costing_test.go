@@ -13,8 +13,9 @@ import (
 
 func TestABatchOfADozen(t *testing.T) {
 	p := costing.Of(costing.Batch{
-		Materials: []costing.Line{{Name: "linen", Cost: 9.6, Known: true}, {Name: "thread", Cost: 1.234, Known: true}, {Name: "lace"}},
-		Minutes:   50, Wage: 18, Margin: 25, Covers: 12, Other: 3,
+		Materials: []costing.Line{{Name: "linen", Cost: 9.6, Known: true}, {Name: "thread", Cost: 1.234, Known: true},
+			{Name: "lace"}},
+		Minutes: 50, Wage: 18, Margin: 25, Covers: 12, Other: 3,
 	})
 	assert.InDelta(t, 10.83, p.Materials, 1e-9, "9.60 and 1.23")
 	assert.InDelta(t, 180, p.Work, 1e-9, "ten hours at 18")
@@ -32,10 +33,12 @@ func TestNothingCostsNothing(t *testing.T) {
 
 func TestTheCoversTogetherBringTheTotal(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		b := costing.Batch{Minutes: rapid.IntRange(0, 500).Draw(t, "minutes"), Wage: float64(rapid.IntRange(0, 5000).Draw(t, "wage")) / 100,
+		b := costing.Batch{Minutes: rapid.IntRange(0, 500).Draw(t, "minutes"),
+			Wage:   float64(rapid.IntRange(0, 5000).Draw(t, "wage")) / 100,
 			Margin: float64(rapid.IntRange(0, 200).Draw(t, "margin")), Covers: rapid.IntRange(1, 200).Draw(t, "covers")}
 		for range rapid.IntRange(0, 5).Draw(t, "lines") {
-			b.Materials = append(b.Materials, costing.Line{Name: "x", Known: true, Cost: float64(rapid.IntRange(0, 100_000).Draw(t, "cost")) / 1000})
+			b.Materials = append(b.Materials,
+				costing.Line{Name: "x", Known: true, Cost: float64(rapid.IntRange(0, 100_000).Draw(t, "cost")) / 1000})
 		}
 		p := costing.Of(b)
 		all := p.Each * float64(b.Covers)

@@ -216,7 +216,8 @@ func (p Piece) Oversize(across, up length.Length) outline.Outline {
 	for _, e := range []struct {
 		to, from *Allowance
 		more     length.Length
-	}{{&whole.Edges.Left, &p.Edges.Left, across}, {&whole.Edges.Right, &p.Edges.Right, across}, {&whole.Edges.Top, &p.Edges.Top, up}, {&whole.Edges.Bottom, &p.Edges.Bottom, up}} {
+	}{{&whole.Edges.Left, &p.Edges.Left, across}, {&whole.Edges.Right, &p.Edges.Right, across},
+		{&whole.Edges.Top, &p.Edges.Top, up}, {&whole.Edges.Bottom, &p.Edges.Bottom, up}} {
 		e.to.Width = e.from.Width + e.more
 	}
 	return whole.Cut()
@@ -263,7 +264,8 @@ func Pieces(p plan.Plan) (Cover, finding.List) {
 	k, ok := Kinds.Of(string(p.Cover.Kind))
 	if !ok {
 		var found finding.List
-		found.Add(finding.Stop, "cover-kind", "/cover/kind", fmt.Sprintf("%q is no kind of cover.", p.Cover.Kind), "Choose a cushion, a hood, a jacket or a pad.")
+		found.Add(finding.Stop, "cover-kind", "/cover/kind", fmt.Sprintf("%q is no kind of cover.", p.Cover.Kind),
+			"Choose a cushion, a hood, a jacket or a pad.")
 		return Cover{}, found
 	}
 	found := unreckoned(p)
@@ -278,10 +280,13 @@ func Pieces(p plan.Plan) (Cover, finding.List) {
 func unreckoned(p plan.Plan) finding.List {
 	var found finding.List
 	if p.Cover.Flange != 0 && p.Cover.Kind != plan.Cushion {
-		found.Add(finding.Stop, "flange", "/cover/flange", fmt.Sprintf("A flange stands round a cushion; a %s has none.", p.Cover.Kind), "Set the flange to 0.")
+		found.Add(finding.Stop, "flange", "/cover/flange",
+			fmt.Sprintf("A flange stands round a cushion; a %s has none.", p.Cover.Kind), "Set the flange to 0.")
 	}
 	if p.Edges.Binding != nil && p.Object.Kind != plan.Box {
-		found.Add(finding.Stop, "binding", "/edges/binding", fmt.Sprintf("A %s is turned or closed all round and has no open edge to bind.", p.Cover.Kind), "Take the binding out; piping suits its seam.")
+		found.Add(finding.Stop, "binding", "/edges/binding",
+			fmt.Sprintf("A %s is turned or closed all round and has no open edge to bind.", p.Cover.Kind),
+			"Take the binding out; piping suits its seam.")
 	}
 	return found
 }

@@ -42,7 +42,8 @@ func (m *measurer) flange(outside sum.Size) {
 	f, text := m.plan.Cover.Flange, m.plan.Style().Text
 	inside := min(outside.Width.Total(), outside.Height.Total()) - 2*f
 	if most := inside / 3; f > most {
-		m.found.Add(finding.Stop, "flange", "/cover/flange", fmt.Sprintf("A flange of %s does not suit a cushion of %s inside.", text(f), text(inside)),
+		m.found.Add(finding.Stop, "flange", "/cover/flange",
+			fmt.Sprintf("A flange of %s does not suit a cushion of %s inside.", text(f), text(inside)),
 			fmt.Sprintf("Type up to %s, a third of it.", text(most.Floor(m.plan.Habits.Step))))
 	}
 }
@@ -51,7 +52,8 @@ func (m *measurer) flange(outside sum.Size) {
 func (m *measurer) taper(short length.Length) length.Length {
 	t, text := m.plan.Cover.Corners.Taper, m.plan.Style().Text
 	if most := short / 8; t <= 0 || t > most {
-		m.found.Add(finding.Stop, "taper", "/cover/corners/taper", fmt.Sprintf("Corners drawn in by %s do not suit a side that finishes %s.", text(t), text(short)),
+		m.found.Add(finding.Stop, "taper", "/cover/corners/taper",
+			fmt.Sprintf("Corners drawn in by %s do not suit a side that finishes %s.", text(t), text(short)),
 			fmt.Sprintf("Type up to %s, an eighth of the side.", text(most.Floor(m.plan.Habits.Step))))
 		return 0
 	}
@@ -112,15 +114,20 @@ func boxedCushion(p plan.Plan) (Cover, finding.List) {
 	}
 	o := p.Object
 	if o.Thickness <= 0 {
-		m.found.Add(finding.Stop, "out-of-range", "/object/thickness", "A boxed cushion goes round a thick pad, and no thickness is given.", "Type how thick the pad is.")
+		m.found.Add(finding.Stop, "out-of-range", "/object/thickness",
+			"A boxed cushion goes round a thick pad, and no thickness is given.", "Type how thick the pad is.")
 		return Cover{}, m.found
 	}
 	if least := min(o.Width, o.Height); o.Thickness > least {
-		m.found.Add(finding.Note, "thicker-than-wide", "/object/thickness", fmt.Sprintf("The pad is thicker (%s) than it is wide (%s).", p.Style().Text(o.Thickness), p.Style().Text(least)),
+		m.found.Add(finding.Note, "thicker-than-wide", "/object/thickness",
+			fmt.Sprintf("The pad is thicker (%s) than it is wide (%s).", p.Style().Text(o.Thickness), p.Style().
+				Text(least)),
 			"Across and up lie flat; are two of the sizes mixed up?")
 	}
 	if p.Cover.Corners.Kind == plan.TaperedCorners {
-		m.found.Add(finding.Stop, "corners", "/cover/corners/kind", "The corners of a boxed cushion are held out by its band and cannot be tapered.", "Choose square or round corners.")
+		m.found.Add(finding.Stop, "corners", "/cover/corners/kind",
+			"The corners of a boxed cushion are held out by its band and cannot be tapered.",
+			"Choose square or round corners.")
 		return Cover{}, m.found
 	}
 	size, face := m.flatSize("pad across", "pad up")
@@ -149,7 +156,8 @@ type box struct {
 }
 
 func (b box) band(name, title string, width, height sum.Sum) Piece {
-	return Piece{Name: name, Config: "band", Title: title, Count: 1, Finished: sum.Size{Width: width, Height: height}, Edges: round(b.plan.Cover.Seam), Strip: true}
+	return Piece{Name: name, Config: "band", Title: title, Count: 1, Finished: sum.Size{Width: width, Height: height},
+		Edges: round(b.plan.Cover.Seam), Strip: true}
 }
 
 // faceLine is the way round the face, read off its outline.
@@ -161,8 +169,10 @@ var bothEdges = []Run{{Top}, {Bottom}}
 // closed is a band in one ring; the cover is closed by hand.
 func (b box) closed() Cover {
 	joins := []Join{
-		{Title: "band to a ring", Between: [2]string{"band", "band"}, Lengths: [2]sum.Sum{b.thick, b.thick}, Count: 1, Runs: ends},
-		{Title: "band to face", Between: [2]string{"band", "face"}, Count: 2, Runs: [2][]Run{bothEdges, {all}}, Gap: b.gap(b.faceLine() / 2), Piped: b.faceLine(), Closed: true,
+		{Title: "band to a ring", Between: [2]string{"band", "band"}, Lengths: [2]sum.Sum{b.thick, b.thick}, Count: 1,
+			Runs: ends},
+		{Title: "band to face", Between: [2]string{"band", "face"}, Count: 2, Runs: [2][]Run{bothEdges, {all}},
+			Gap: b.gap(b.faceLine() / 2), Piped: b.faceLine(), Closed: true,
 			Lengths: [2]sum.Sum{b.along, sum.Of(sum.Part, "round the face", b.faceLine())}},
 	}
 	return Cover{Pieces: []Piece{b.face, b.band("band", "Band", b.along, b.thick)}, Joins: joins,
@@ -177,39 +187,52 @@ func (b box) zipped() Cover {
 	most := (b.along.Total() - 2*zipSpare) / 2
 	text := b.plan.Style().Text
 	if open <= 0 || open > most {
-		b.found.Add(finding.Stop, "zip-gap", "/back/gap", fmt.Sprintf("A zip gap of %s does not suit a band of %s.", text(open), text(b.along.Total())),
+		b.found.Add(finding.Stop, "zip-gap", "/back/gap",
+			fmt.Sprintf("A zip gap of %s does not suit a band of %s.", text(open), text(b.along.Total())),
 			fmt.Sprintf("Type up to half the way round, %s.", text(most.Floor(b.plan.Habits.Step))))
 		return Cover{}
 	}
 	if open < max(b.face.Finished.Width.Total(), b.face.Finished.Height.Total())*2/3 {
-		b.found.Add(finding.Warn, "zip-gap-short", "/back/gap", fmt.Sprintf("Through a gap of %s the pad hardly goes in.", text(open)), "Two thirds of the longest side, or all of it, is easier.")
+		b.found.Add(finding.Warn, "zip-gap-short", "/back/gap",
+			fmt.Sprintf("Through a gap of %s the pad hardly goes in.", text(open)),
+			"Two thirds of the longest side, or all of it, is easier.")
 	}
 	half := sum.Of(sum.Part, "half the thickness", b.thick.Total()/2)
-	zip := b.band("band.zip", "Band, half beside the zip", sum.Of(sum.Part, "opening of the zip", open).Between(sum.Part, "beyond its end", zipSpare), half)
+	zip := b.band("band.zip", "Band, half beside the zip", sum.Of(sum.Part, "opening of the zip", open).
+		Between(sum.Part, "beyond its end", zipSpare), half)
 	zip.Count = 2
 	zip.Edges.Top = Allowance{Kind: sum.Hem, Name: "turned under at the zip", Width: turn}
 	behind := zip.Finished.Width.Total()
 	begin := (b.faceLine() + behind) / 2 // the zip lies in the middle of the back
 	joins := []Join{
-		{Title: "zip between the halves", Between: [2]string{"band.zip", "band.zip"}, Lengths: [2]sum.Sum{zip.Finished.Width, zip.Finished.Width}, Count: 1, Runs: [2][]Run{{{Top}}, {{Top}}}, Folded: true,
-			Laid: fmt.Sprintf("Press %s under along one long edge of each half and lay the folds together over the closed zip; stitch down both sides with the zip foot.", text(turn))},
-		{Title: "band and zip to a ring", Between: [2]string{"band", "band.zip"}, Lengths: [2]sum.Sum{b.thick, b.thick}, Count: 2, Runs: [2][]Run{{{Left}, {Right}}, {{Left}, {Right}}},
+		{Title: "zip between the halves", Between: [2]string{"band.zip", "band.zip"},
+			Lengths: [2]sum.Sum{zip.Finished.Width, zip.Finished.Width}, Count: 1, Runs: [2][]Run{{{Top}}, {{Top}}},
+			Folded: true,
+			Laid:   fmt.Sprintf("Press %s under along one long edge of each half and lay the folds together over the closed zip; stitch down both sides with the zip foot.", text(turn))},
+		{Title: "band and zip to a ring", Between: [2]string{"band", "band.zip"}, Lengths: [2]sum.Sum{b.thick, b.thick},
+			Count: 2, Runs: [2][]Run{{{Left}, {Right}}, {{Left}, {Right}}},
 			Laid: "Lay the zip piece on each end of the band, right sides together. Open the zip halfway now, or the cover cannot be turned."},
-		{Title: "band to face", Between: [2]string{"band", "face"}, Count: 2, Runs: [2][]Run{bothEdges, {all}}, Starts: []length.Length{begin, begin}, Piped: b.faceLine(), Closed: true,
-			Lengths: [2]sum.Sum{rest, sum.Of(sum.Part, "round the face", b.faceLine()).Plus(sum.Part, "less the zip and its ends", -behind)}},
-		{Title: "zip halves to face, in one go with the band", Between: [2]string{"band.zip", "face"}, Count: 2, Runs: [2][]Run{{{Bottom}}, {{Top}}},
+		{Title: "band to face", Between: [2]string{"band", "face"}, Count: 2, Runs: [2][]Run{bothEdges, {all}},
+			Starts: []length.Length{begin, begin}, Piped: b.faceLine(), Closed: true,
+			Lengths: [2]sum.Sum{rest, sum.Of(sum.Part, "round the face", b.faceLine()).
+				Plus(sum.Part, "less the zip and its ends", -behind)}},
+		{Title: "zip halves to face, in one go with the band", Between: [2]string{"band.zip", "face"}, Count: 2,
+			Runs:    [2][]Run{{{Bottom}}, {{Top}}},
 			Lengths: [2]sum.Sum{zip.Finished.Width, sum.Of(sum.Part, "at the back of the face", behind)}},
 	}
 	band := b.band("band", "Band", rest, b.thick)
-	return Cover{Pieces: []Piece{b.face, band, zip}, Joins: joins, Zip: sum.Of(sum.Part, "opening", open).Between(sum.Part, "beyond its end", zipSpare),
-		Net: Net{{append(append(turned("face", 2), upright("band")...), upright("face")...), append(upright("band.zip"), turned("band.zip", 2)...)}}}
+	return Cover{Pieces: []Piece{b.face, band, zip}, Joins: joins, Zip: sum.Of(sum.Part, "opening", open).
+		Between(sum.Part, "beyond its end", zipSpare),
+		Net: Net{{append(append(turned("face", 2), upright("band")...), upright("face")...),
+			append(upright("band.zip"), turned("band.zip", 2)...)}}}
 }
 
 // gap is the opening to turn a cover through, which has to fit where it lies.
 func (m *measurer) gap(room length.Length) length.Length {
 	g, text := m.plan.Back.Gap, m.plan.Style().Text
 	if g <= 0 || g > room {
-		m.found.Add(finding.Stop, "gap", "/back/gap", fmt.Sprintf("A gap of %s has no place in a stretch of %s.", text(g), text(room)),
+		m.found.Add(finding.Stop, "gap", "/back/gap",
+			fmt.Sprintf("A gap of %s has no place in a stretch of %s.", text(g), text(room)),
 			fmt.Sprintf("Type up to %s.", text(max(0, room).Floor(m.plan.Habits.Step))))
 	}
 	return g
@@ -228,7 +251,9 @@ func pad(p plan.Plan) (Cover, finding.List) {
 	top, under := twins(shape, size, p.Cover.Seam, "Top", "Under")
 	under.Title = "Under side"
 	along := sum.Of(sum.Part, "round the pad", length.FromFloat(top.Line().Length()))
-	return Cover{Doubled: true, Pieces: []Piece{top, under}, Joins: []Join{{Title: "round the pad", Between: [2]string{"top", "under"}, Lengths: [2]sum.Sum{along, along}, Count: 1,
-		Runs: [2][]Run{{all}, {all}}, Gap: m.gap(along.Total() / 2), Piped: along.Total(), Closed: true}},
+	return Cover{Doubled: true, Pieces: []Piece{top, under},
+		Joins: []Join{{Title: "round the pad", Between: [2]string{"top", "under"}, Lengths: [2]sum.Sum{along, along},
+			Count: 1,
+			Runs:  [2][]Run{{all}, {all}}, Gap: m.gap(along.Total() / 2), Piped: along.Total(), Closed: true}},
 		Net: Net{{upright("top"), upright("under")}}}, m.found
 }

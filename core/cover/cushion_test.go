@@ -103,7 +103,8 @@ func TestABoxedCushion(t *testing.T) {
 	assert.Equal(t, []length.Length{113 * in, 4 * in}, []length.Length{w, h}, "2 × (40 + 16) and a seam")
 	p.Cover.Corners = plan.Corners{Kind: "round", Radius: 5 * in / 2}
 	rounded, _ := trimmed(t, built(t, p), "band")
-	assert.InDelta(t, 2*0.858407*2, (w-rounded).Float()/in.Float(), 1e-5, "four corners of 2, each (2 − π/2) × 2 shorter")
+	assert.InDelta(t, 2*0.858407*2, (w-rounded).Float()/in.Float(), 1e-5,
+		"four corners of 2, each (2 − π/2) × 2 shorter")
 	p.Object.Thickness = 0
 	_, found := cover.Pieces(p.Settle())
 	require.Len(t, found, 1)
@@ -145,7 +146,8 @@ func form(kind plan.CoverKind, w, h length.Length) plan.Plan {
 
 // Something round: geometry.
 func TestRoundThingsHaveCirclesForCovers(t *testing.T) {
-	for kind, name := range map[plan.CoverKind]string{plan.Cushion: "front", plan.BoxedCushion: "face", plan.Pad: "top"} {
+	for kind, name := range map[plan.CoverKind]string{plan.Cushion: "front", plan.BoxedCushion: "face",
+		plan.Pad: "top"} {
 		p := form(kind, 16*in, 0)
 		p.Object.Shape = plan.RoundShape
 		if kind == plan.Pad {
@@ -173,7 +175,8 @@ func TestTaperedCornersAreDrawnIn(t *testing.T) {
 	assert.False(t, line.Contains(in.Float()/4, in.Float()/4), "the corner is cut off")
 	assert.True(t, line.Contains(in.Float()/2, in.Float()/2), "½ in either way by usage")
 	x1, y1, x2, y2 := line.Bounds()
-	assert.Equal(t, []float64{0, 0, (20 * in).Float(), (16 * in).Float()}, []float64{x1, y1, x2, y2}, "the sides keep their size")
+	assert.Equal(t, []float64{0, 0, (20 * in).Float(), (16 * in).Float()}, []float64{x1, y1, x2, y2},
+		"the sides keep their size")
 	assert.Less(t, line.Length(), (72 * in).Float())
 	whole := front.Seam(cover.Run{cover.Left, cover.Top, cover.Right, cover.Bottom})
 	assert.InDelta(t, line.Length(), whole.Path.Length(), 1)
@@ -191,7 +194,8 @@ func TestAZipInTheBand(t *testing.T) {
 	p.Back = plan.Back{Kind: plan.Zip, Gap: 36 * in, Hem: []length.Length{in / 2}}
 	c := built(t, p)
 	w, h := trimmed(t, c, "band.zip")
-	assert.Equal(t, []length.Length{77 * in / 2, 5 * in / 2}, []length.Length{w, h}, "36 + 2 × ¾ + 2 × ½ long; 1½ + ½ for the seam + ½ under")
+	assert.Equal(t, []length.Length{77 * in / 2, 5 * in / 2}, []length.Length{w, h},
+		"36 + 2 × ¾ + 2 × ½ long; 1½ + ½ for the seam + ½ under")
 	assert.Equal(t, 2, named(t, c, "band.zip").Count)
 	assert.Equal(t, closed, named(t, c, "band").Finished.Width.Total()+75*in/2)
 	for _, j := range c.Joins {
@@ -235,7 +239,8 @@ func TestFlippedFlapsAreOneLayerWithAHem(t *testing.T) {
 	assert.Equal(t, [][]cover.Run{{{cover.Left}}, {{cover.Left}, {cover.Right}}}, c.Joins[0].Runs[:])
 	p.Cover.Flaps.Depth.Back = 2 * in
 	c = built(t, p)
-	assert.Equal(t, []cover.Run{{cover.Left}}, c.Joins[1].Runs[1], "the back flap at the left end: the front is on the right as the outside is seen")
+	assert.Equal(t, []cover.Run{{cover.Left}}, c.Joins[1].Runs[1],
+		"the back flap at the left end: the front is on the right as the outside is seen")
 	assert.Equal(t, "flap.back", c.Joins[1].Between[0])
 }
 
@@ -252,9 +257,11 @@ func TestTheGapSuitsTheSizeOfTheThing(t *testing.T) {
 func TestInchAndCentimetrePlansOfOneObjectAgree(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		p := form(rapid.SampledFrom([]plan.CoverKind{plan.Cushion, plan.BoxedCushion}).Draw(t, "kind"),
-			length.Length(rapid.Int64Range(int64(8*in), int64(40*in)).Draw(t, "w")), length.Length(rapid.Int64Range(int64(8*in), int64(40*in)).Draw(t, "h")))
+			length.Length(rapid.Int64Range(int64(8*in), int64(40*in)).Draw(t, "w")),
+			length.Length(rapid.Int64Range(int64(8*in), int64(40*in)).Draw(t, "h")))
 		p.Back.Gap = 6 * in
-		p.Cover.Corners = plan.Corners{Kind: rapid.SampledFrom([]plan.CornerKind{"square", "round", "tapered"}).Draw(t, "corners"), Radius: 3 * in, Taper: in / 2}
+		p.Cover.Corners = plan.Corners{Kind: rapid.SampledFrom([]plan.CornerKind{"square", "round", "tapered"}).
+			Draw(t, "corners"), Radius: 3 * in, Taper: in / 2}
 		if p.Cover.Kind == plan.BoxedCushion && p.Cover.Corners.Kind == plan.TaperedCorners {
 			p.Cover.Corners.Kind = plan.SquareCorners
 		}

@@ -29,7 +29,8 @@ func openHood(p plan.Plan) *hood {
 		return h
 	}
 	if b := p.Cover.Bottom; b.Finish == "hem" && b.Width <= 0 {
-		h.found.Add(finding.Stop, "out-of-range", "/cover/bottom/width", "A hem at the bottom needs a width.", "Type how much is turned up, such as 1 in.")
+		h.found.Add(finding.Stop, "out-of-range", "/cover/bottom/width", "A hem at the bottom needs a width.",
+			"Type how much is turned up, such as 1 in.")
 	}
 	o, e := p.Object, p.Cover.Ease
 	h.long = h.axis("length", "length", o.Length, o.SticksOut.Length, e.Length)
@@ -37,7 +38,8 @@ func openHood(p plan.Plan) *hood {
 	h.high = h.axis("height", "height", o.Height, o.SticksOut.Height, e.Height)
 	if o.Depth > o.Length {
 		h.found.Add(finding.Note, "deeper-than-long", "/object/depth",
-			fmt.Sprintf("The box is deeper (%s) than it is long (%s).", p.Style().Text(o.Depth), p.Style().Text(o.Length)), "Length goes from left to right; are the two mixed up?")
+			fmt.Sprintf("The box is deeper (%s) than it is long (%s).", p.Style().Text(o.Depth), p.Style().
+				Text(o.Length)), "Length goes from left to right; are the two mixed up?")
 	}
 	return h
 }
@@ -62,7 +64,8 @@ func (h *hood) over(across sum.Sum) sum.Sum {
 func (h *hood) along(across sum.Sum) sum.Sum {
 	arc := length.FromFloat(math.Pi / 2 * h.radius.Float())
 	side := h.high.Total() - h.radius
-	return sum.Of(sum.Part, "up the side", side).Plus(sum.Corner, "round the corner", arc).Plus(sum.Part, "over the top", across.Total()-2*h.radius).
+	return sum.Of(sum.Part, "up the side", side).Plus(sum.Corner, "round the corner", arc).
+		Plus(sum.Part, "over the top", across.Total()-2*h.radius).
 		Plus(sum.Corner, "round the corner", arc).Plus(sum.Part, "down the side", side)
 }
 
@@ -93,22 +96,28 @@ func wrapHood(p plan.Plan) (Cover, finding.List) {
 	}
 	over := h.over(h.deep)
 	net := Net{{turned("end", 1), upright("main"), turned("end", 3)}}
-	main := Piece{Name: "main", Config: "main", Title: "Main panel", Count: 1, Finished: sum.Size{Width: h.long, Height: over},
-		Edges: Edges{Left: seamed(h.seam), Right: seamed(h.seam), Top: h.bottom, Bottom: h.bottom}}
+	main := Piece{Name: "main", Config: "main", Title: "Main panel", Count: 1,
+		Finished: sum.Size{Width: h.long, Height: over},
+		Edges:    Edges{Left: seamed(h.seam), Right: seamed(h.seam), Top: h.bottom, Bottom: h.bottom}}
 	main.Over, main.UprightAt, main.Upright = !p.Cover.SplitTop, "/cover/split_top", "Split the top by a seam"
 	var joins []Join
 	var starts []length.Length
 	if p.Cover.SplitTop {
-		half := h.high.Plus(sum.Corner, "shorter round the corner", -outline.CornerShort(h.radius)).Plus(sum.Part, "half the depth", h.deep.Total()/2)
+		half := h.high.Plus(sum.Corner, "shorter round the corner", -outline.CornerShort(h.radius)).
+			Plus(sum.Part, "half the depth", h.deep.Total()/2)
 		main.Title, main.Count = "Main panel, half", 2
 		main.Finished.Height = half
 		main.Edges.Top = seamed(h.seam)
 		net[0][1] = append(turned("main", 2), upright("main")...)
-		starts = []length.Length{0, over.Total() - half.Total()}                                                                                                                // one edge goes up to the top, the other comes down from it
-		joins = append(joins, Join{Title: "over the top", Between: [2]string{"main", "main"}, Lengths: [2]sum.Sum{h.long, h.long}, Count: 1, Runs: [2][]Run{{{Top}}, {{Top}}}}) // alike halves: one drawing shows both sides
+		// one edge goes up to the top, the other comes down from it
+		starts = []length.Length{0, over.Total() - half.Total()}
+		// alike halves: one drawing shows both sides
+		joins = append(joins, Join{Title: "over the top", Between: [2]string{"main", "main"},
+			Lengths: [2]sum.Sum{h.long, h.long}, Count: 1, Runs: [2][]Run{{{Top}}, {{Top}}}})
 	}
 	end := h.panel("end", "End panel", h.deep)
-	joins = append(joins, Join{Title: "main panel to end", Between: [2]string{"main", "end"}, Lengths: [2]sum.Sum{over, h.along(h.deep)}, Count: 2, Runs: upAndOver, Starts: starts, Piped: over.Total()})
+	joins = append(joins, Join{Title: "main panel to end", Between: [2]string{"main", "end"},
+		Lengths: [2]sum.Sum{over, h.along(h.deep)}, Count: 2, Runs: upAndOver, Starts: starts, Piped: over.Total()})
 	return Cover{Pieces: []Piece{main, end}, Joins: joins, Net: net}, h.found
 }
 
@@ -123,16 +132,21 @@ func bandHood(p plan.Plan) (Cover, finding.List) {
 		return Cover{}, h.found
 	}
 	over := h.over(h.long)
-	band := Piece{Name: "band", Config: "band", Title: "Band", Count: 1, Finished: sum.Size{Width: h.deep, Height: over},
-		Edges: Edges{Left: seamed(h.seam), Right: seamed(h.seam), Top: h.bottom, Bottom: h.bottom}, Had: p.Cover.BandLength != nil, Over: true}
+	band := Piece{Name: "band", Config: "band", Title: "Band", Count: 1,
+		Finished: sum.Size{Width: h.deep, Height: over},
+		Edges:    Edges{Left: seamed(h.seam), Right: seamed(h.seam), Top: h.bottom, Bottom: h.bottom},
+		Had:      p.Cover.BandLength != nil, Over: true}
 	h.checkBand(over.Total() + 2*h.bottom.Width)
 	sewn := over
 	if band.Had {
-		sewn = sum.Of(sum.Part, "band as cut", *p.Cover.BandLength).Plus(sum.Hem, "less the bottom at both ends", -2*h.bottom.Width)
+		sewn = sum.Of(sum.Part, "band as cut", *p.Cover.BandLength).
+			Plus(sum.Hem, "less the bottom at both ends", -2*h.bottom.Width)
 	}
 	return Cover{Pieces: []Piece{h.panel("face", "Face", h.long), band},
-		Joins: []Join{{Title: "band to face", Between: [2]string{"band", "face"}, Lengths: [2]sum.Sum{sewn, h.along(h.long)}, Count: 2, Runs: upAndOver, Judged: band.Had, Piped: over.Total()}},
-		Net:   Net{{append(append(turned("face", 2), turned("band", 1)...), upright("face")...)}}}, h.found
+		Joins: []Join{{Title: "band to face", Between: [2]string{"band", "face"},
+			Lengths: [2]sum.Sum{sewn, h.along(h.long)}, Count: 2, Runs: upAndOver, Judged: band.Had,
+			Piped: over.Total()}},
+		Net: Net{{append(append(turned("face", 2), turned("band", 1)...), upright("face")...)}}}, h.found
 }
 
 // checkBand holds a band that is already cut against the way round.
@@ -145,18 +159,22 @@ func (h *hood) checkBand(needed length.Length) {
 	off := given - needed
 	switch {
 	case given <= 0:
-		h.found.Add(finding.Stop, "out-of-range", "/cover/band_length", fmt.Sprintf("A band cannot be %s long.", text(given)), "Type what the band measures as cut.")
+		h.found.Add(finding.Stop, "out-of-range", "/cover/band_length",
+			fmt.Sprintf("A band cannot be %s long.", text(given)), "Type what the band measures as cut.")
 	case off < 0 && -off.Float() > bandEase*needed.Float():
 		h.found.Add(finding.Warn, "band-short", "/cover/band_length",
-			fmt.Sprintf("The band is %s long and the way round is %s: %s short.", text(given), text(needed), text(-off)),
-			fmt.Sprintf("Piece in a strip of %s where it does not show, or cut a new band.", text((-off+2*h.seam).Ceil(h.plan.Habits.Step))))
+			fmt.Sprintf("The band is %s long and the way round is %s: %s short.", text(given), text(needed),
+				text(-off)),
+			fmt.Sprintf("Piece in a strip of %s where it does not show, or cut a new band.",
+				text((-off+2*h.seam).Ceil(h.plan.Habits.Step))))
 	case off > 0:
 		h.found.Add(finding.Note, "band-long", "/cover/band_length",
 			fmt.Sprintf("The band is %s long and the way round is %s: %s long.", text(given), text(needed), text(off)),
 			fmt.Sprintf("Centre it at the top and trim %s at each end, after it is sewn.", text(off/2)))
 	case off < 0:
 		h.found.Add(finding.Note, "band-eases", "/cover/band_length",
-			fmt.Sprintf("The band is %s shorter than the way round, %s: it eases in.", text(-off), text(needed)), "Pin the middle and the quarters first.")
+			fmt.Sprintf("The band is %s shorter than the way round, %s: it eases in.", text(-off), text(needed)),
+			"Pin the middle and the quarters first.")
 	}
 }
 
@@ -172,27 +190,37 @@ func skirtHood(p plan.Plan) (Cover, finding.List) {
 	if h.found.Stopped() {
 		return Cover{}, h.found
 	}
-	top := Piece{Name: "top", Config: "top", Title: "Top", Count: 1, Finished: sum.Size{Width: h.long, Height: h.deep}, Edges: round(h.seam), Radii: radii}
+	top := Piece{Name: "top", Config: "top", Title: "Top", Count: 1, Finished: sum.Size{Width: h.long, Height: h.deep},
+		Edges: round(h.seam), Radii: radii}
 	edges := Edges{Left: seamed(h.seam), Right: seamed(h.seam), Top: seamed(h.seam), Bottom: h.bottom}
 	if h.radius > 0 {
 		short := sum.Of(sum.Corner, "shorter round four corners", -4*outline.CornerShort(h.radius))
 		ring := h.long.Then(h.deep).Then(h.long).Then(h.deep).Then(short)
 		line := top.Line()
-		wall := Piece{Name: "wall", Config: "wall", Title: "Wall, in a ring", Count: 1, Finished: sum.Size{Width: ring, Height: h.high}, Edges: edges, Strip: true}
+		wall := Piece{Name: "wall", Config: "wall", Title: "Wall, in a ring", Count: 1,
+			Finished: sum.Size{Width: ring, Height: h.high}, Edges: edges, Strip: true}
 		return Cover{Pieces: []Piece{top, wall}, Joins: []Join{
-			{Title: "wall to a ring", Between: [2]string{"wall", "wall"}, Lengths: [2]sum.Sum{h.high, h.high}, Count: 1, Runs: ends},
+			{Title: "wall to a ring", Between: [2]string{"wall", "wall"}, Lengths: [2]sum.Sum{h.high, h.high}, Count: 1,
+				Runs: ends},
 			{Title: "top to wall", Between: [2]string{"top", "wall"}, Count: 1,
-				Lengths: [2]sum.Sum{sum.Of(sum.Part, "round the top", length.FromFloat(line.Length())), ring}, Runs: [2][]Run{{all}, {{Top}}}, Piped: ring.Total(), Closed: true},
+				Lengths: [2]sum.Sum{sum.Of(sum.Part, "round the top", length.FromFloat(line.Length())), ring},
+				Runs:    [2][]Run{{all}, {{Top}}}, Piped: ring.Total(), Closed: true},
 		}, Net: Net{{upright("top", "wall")}}}, h.found
 	}
-	front := Piece{Name: "wall", Config: "wall", Title: "Wall, front and back", Count: 2, Finished: sum.Size{Width: h.long, Height: h.high}, Edges: edges}
-	side := Piece{Name: "wall.side", Config: "wall", Title: "Wall, sides", Count: 2, Finished: sum.Size{Width: h.deep, Height: h.high}, Edges: edges}
+	front := Piece{Name: "wall", Config: "wall", Title: "Wall, front and back", Count: 2,
+		Finished: sum.Size{Width: h.long, Height: h.high}, Edges: edges}
+	side := Piece{Name: "wall.side", Config: "wall", Title: "Wall, sides", Count: 2,
+		Finished: sum.Size{Width: h.deep, Height: h.high}, Edges: edges}
 	return Cover{Pieces: []Piece{top, front, side}, Joins: []Join{
-		{Title: "walls to a ring", Between: [2]string{"wall", "wall.side"}, Lengths: [2]sum.Sum{h.high, h.high}, Count: 4,
-			Runs: [2][]Run{{{Left}, {Right}}, {{Left}, {Right}}}},
-		{Title: "top to front and back", Between: [2]string{"top", "wall"}, Lengths: [2]sum.Sum{h.long, h.long}, Count: 2, Piped: h.long.Total(),
+		{Title: "walls to a ring", Between: [2]string{"wall", "wall.side"}, Lengths: [2]sum.Sum{h.high, h.high},
+			Count: 4,
+			Runs:  [2][]Run{{{Left}, {Right}}, {{Left}, {Right}}}},
+		{Title: "top to front and back", Between: [2]string{"top", "wall"}, Lengths: [2]sum.Sum{h.long, h.long},
+			Count: 2, Piped: h.long.Total(),
 			Runs: [2][]Run{{{Top}, {Bottom}}, {{Top}}}},
-		{Title: "top to sides", Between: [2]string{"top", "wall.side"}, Lengths: [2]sum.Sum{h.deep, h.deep}, Count: 2, Piped: h.deep.Total(),
-			Runs: [2][]Run{{{Left}, {Right}}, {{Top}}}},
-	}, Net: Net{{turned("wall.side", 1), append(turned("wall", 2), upright("top", "wall")...), turned("wall.side", 3)}}}, h.found
+		{Title: "top to sides", Between: [2]string{"top", "wall.side"}, Lengths: [2]sum.Sum{h.deep, h.deep}, Count: 2,
+			Piped: h.deep.Total(),
+			Runs:  [2][]Run{{{Left}, {Right}}, {{Top}}}},
+	}, Net: Net{{turned("wall.side", 1), append(turned("wall", 2), upright("top", "wall")...),
+		turned("wall.side", 3)}}}, h.found
 }

@@ -48,23 +48,34 @@ func jacket(p plan.Plan) (Cover, finding.List) {
 	}
 	along := WayRound(outside)
 	style := p.Cover.Flaps.Style
-	joins := []Join{{Title: "flaps to the outside", Between: [2]string{"flap", "outside"}, Lengths: [2]sum.Sum{high, high}, Count: 2, Folded: true,
-		Runs: [2][]Run{flapRuns[style], {{Left}, {Right}}}, Laid: flapLaid[style] + " Lay one on either end of the outside's right side, raw edges even, and baste."}}
+	joins := []Join{{Title: "flaps to the outside", Between: [2]string{"flap", "outside"},
+		Lengths: [2]sum.Sum{high, high}, Count: 2, Folded: true,
+		Runs: [2][]Run{flapRuns[style], {{Left}, {Right}}},
+		Laid: flapLaid[style] + " Lay one on either end of the outside's right side, raw edges even, and baste."}}
 	if front != back {
 		joins = []Join{
-			{Title: "front flap to the outside", Between: [2]string{"flap", "outside"}, Lengths: [2]sum.Sum{high, high}, Count: 1, Folded: true,
-				Runs: [2][]Run{flapRuns[style], {{Right}}}, Laid: flapLaid[style] + " Lay the front one on the right end of the outside's right side, raw edges even, and baste: round a book that is read from left to right, that end comes to its front."},
-			{Title: "back flap to the outside", Between: [2]string{last, "outside"}, Lengths: [2]sum.Sum{high, high}, Count: 1, Folded: true,
-				Runs: [2][]Run{flapRuns[style], {{Left}}}, Laid: "Lay the back one on the left end in the same way, and baste."},
+			{Title: "front flap to the outside", Between: [2]string{"flap", "outside"}, Lengths: [2]sum.Sum{high, high},
+				Count: 1, Folded: true,
+				Runs: [2][]Run{flapRuns[style], {{Right}}},
+				Laid: flapLaid[style] +
+					" Lay the front one on the right end of the outside's right side, raw edges even, and baste: round a book that is read from left to right, that end comes to its front."},
+			{Title: "back flap to the outside", Between: [2]string{last, "outside"}, Lengths: [2]sum.Sum{high, high},
+				Count: 1, Folded: true,
+				Runs: [2][]Run{flapRuns[style], {{Left}}},
+				Laid: "Lay the back one on the left end in the same way, and baste."},
 		}
 	}
-	joins = append(joins, Join{Title: "outside to inside", Between: [2]string{"outside", "inside"}, Lengths: [2]sum.Sum{along, along}, Count: 1, Runs: [2][]Run{{all}, {all}},
-		Laid: "Lay the inside right side down on the outside, the flaps between them.", Gap: m.gap(wrap.Total() - front - back), Piped: along.Total(), Closed: true}) // at the flaps it is caught
+	joins = append(joins, Join{Title: "outside to inside", Between: [2]string{"outside", "inside"},
+		Lengths: [2]sum.Sum{along, along}, Count: 1, Runs: [2][]Run{{all}, {all}},
+		// at the flaps it is caught
+		Laid: "Lay the inside right side down on the outside, the flaps between them.",
+		Gap:  m.gap(wrap.Total() - front - back), Piped: along.Total(), Closed: true})
 	first := upright(last)     // the back cover is on the left as the outside is seen
 	if style == plan.Flipped { // the edge it is joined by lies beside the outside
 		first = turned(last, 2)
 	}
-	return Cover{Pieces: pieces, Joins: joins, Net: Net{{first, upright("outside"), upright("flap")}, {upright("inside")}}}, m.found
+	return Cover{Pieces: pieces, Joins: joins,
+		Net: Net{{first, upright("outside"), upright("flap")}, {upright("inside")}}}, m.found
 }
 
 // flapLaid says how flaps are made ready, and flapRuns where they are joined: a
@@ -81,7 +92,8 @@ var (
 // that is flipped round to the inside.
 func (m *measurer) flap(name, title string, depth length.Length, high sum.Sum, count int) Piece {
 	deep := sum.Of(sum.Part, "depth of the flap", depth)
-	f := Piece{Name: name, Config: "flap", Title: title, Count: count, Edges: round(m.plan.Cover.Seam), Finished: sum.Size{Width: deep, Height: high}}
+	f := Piece{Name: name, Config: "flap", Title: title, Count: count, Edges: round(m.plan.Cover.Seam),
+		Finished: sum.Size{Width: deep, Height: high}}
 	if m.plan.Cover.Flaps.Style == plan.Flipped {
 		f.Edges.Right = Allowance{Kind: sum.Hem, Name: "hem of the flap", Width: m.plan.Cover.Flaps.Hem}
 		return f
@@ -93,14 +105,16 @@ func (m *measurer) flap(name, title string, depth length.Length, high sum.Sum, c
 // turnedIn is a jacket whose flaps are the ends of the outside: it is joined to
 // the inside along the top and the bottom only, and its ends are hemmed.
 func turnedIn(outside, inside Piece, wrap sum.Sum, front, back length.Length) Cover {
-	outside.Finished.Width = sum.Of(sum.Part, "flap at the back, turned in", back).Then(wrap).Plus(sum.Part, "flap in front, turned in", front)
+	outside.Finished.Width = sum.Of(sum.Part, "flap at the back, turned in", back).Then(wrap).
+		Plus(sum.Part, "flap in front, turned in", front)
 	hem := outside.Edges.Left
 	hem.Kind, hem.Name = sum.Hem, "turned under at the end of a flap"
 	outside.Edges.Left, outside.Edges.Right = hem, hem
 	level := []Run{{Top}, {Bottom}}
-	return Cover{Pieces: []Piece{outside, inside}, Net: Net{{upright("outside", "inside")}}, Joins: []Join{{Title: "outside to inside, top and bottom", Between: [2]string{"outside", "inside"},
-		Lengths: [2]sum.Sum{wrap, wrap}, Count: 2, Runs: [2][]Run{level, level},
-		Laid: "Hem both ends of the outside and of the inside. Fold the flaps back on the outside's right side, lay the inside right side down over them, and sew the top and the bottom edge through all layers."}}}
+	return Cover{Pieces: []Piece{outside, inside}, Net: Net{{upright("outside", "inside")}},
+		Joins: []Join{{Title: "outside to inside, top and bottom", Between: [2]string{"outside", "inside"},
+			Lengths: [2]sum.Sum{wrap, wrap}, Count: 2, Runs: [2][]Run{level, level},
+			Laid: "Hem both ends of the outside and of the inside. Fold the flaps back on the outside's right side, lay the inside right side down over them, and sew the top and the bottom edge through all layers."}}}
 }
 
 // wrap is the way from fore-edge to fore-edge: by the tape, or from boards and
@@ -111,7 +125,8 @@ func (m *measurer) wrap() sum.Sum {
 	text := m.plan.Style().Text
 	s := sum.Of(sum.Object, "round the book, closed", o.Wrap)
 	if o.Wrap == 0 {
-		s = sum.Of(sum.Object, "front board", o.Board).Plus(sum.Object, "spine", o.Spine).Plus(sum.Object, "back board", o.Board)
+		s = sum.Of(sum.Object, "front board", o.Board).Plus(sum.Object, "spine", o.Spine).
+			Plus(sum.Object, "back board", o.Board)
 	}
 	measured := s.Total()
 	if measured > largestWrap {
@@ -120,12 +135,14 @@ func (m *measurer) wrap() sum.Sum {
 	}
 	if boards := 2*o.Board + o.Spine; o.Wrap > 0 && o.Board > 0 && (measured-boards).Abs() > boardsOff {
 		m.found.Add(finding.Warn, "wrap-boards", "/object/wrap",
-			fmt.Sprintf("Round the book it is %s, and two boards of %s with a spine of %s make %s.", text(measured), text(o.Board), text(o.Spine), text(boards)),
+			fmt.Sprintf("Round the book it is %s, and two boards of %s with a spine of %s make %s.", text(measured),
+				text(o.Board), text(o.Spine), text(boards)),
 			"Was the book open, or the inch side mixed with the centimetre side? Measure it closed once more.")
 	}
 	if c.Ease.Wrap < leastJacketEase {
 		m.found.Add(finding.Warn, "jacket-tight", "/cover/ease/wrap",
-			fmt.Sprintf("An ease of %s round the book is tight: the cloth has a thickness of its own.", text(c.Ease.Wrap)),
+			fmt.Sprintf("An ease of %s round the book is tight: the cloth has a thickness of its own.",
+				text(c.Ease.Wrap)),
 			fmt.Sprintf("About %s is usual, more over padding.", text(3*length.Inch/4)))
 	}
 	s = s.Plus(sum.Object, "what sticks out", o.SticksOut.Wrap).Plus(sum.Ease, easeName(c.Ease.Wrap), c.Ease.Wrap)
@@ -137,7 +154,9 @@ func (m *measurer) wrap() sum.Sum {
 // tall asks about a book that is taller than books are.
 func (m *measurer) tall(high length.Length) {
 	if high > tallestBook {
-		m.found.Add(finding.Warn, "height-large", "/object/height", fmt.Sprintf("The jacket is %s high.", m.plan.Style().Text(high)), "Is that the height of the book, on the right side of the tape?")
+		m.found.Add(finding.Warn, "height-large", "/object/height",
+			fmt.Sprintf("The jacket is %s high.", m.plan.Style().Text(high)),
+			"Is that the height of the book, on the right side of the tape?")
 	}
 }
 
@@ -153,13 +172,20 @@ func (m *measurer) flaps(wrap length.Length) (front, back length.Length) {
 	most := length.FromFloat(boardShare * board.Float()).Floor(m.plan.Habits.Step)
 	switch deep := max(front, back); {
 	case min(front, back) <= 0:
-		m.found.Add(finding.Stop, "out-of-range", about, "A jacket needs flaps to hold the boards.", fmt.Sprintf("Type a depth of up to %s.", text(most)))
+		m.found.Add(finding.Stop, "out-of-range", about, "A jacket needs flaps to hold the boards.",
+			fmt.Sprintf("Type a depth of up to %s.", text(most)))
 	case front+back >= wrap:
-		m.found.Add(finding.Stop, "flaps-meet", about, fmt.Sprintf("Flaps of %s and %s meet in a jacket of %s.", text(front), text(back), text(wrap)), fmt.Sprintf("Type a depth of up to %s.", text(most)))
+		m.found.Add(finding.Stop, "flaps-meet", about,
+			fmt.Sprintf("Flaps of %s and %s meet in a jacket of %s.", text(front), text(back), text(wrap)),
+			fmt.Sprintf("Type a depth of up to %s.", text(most)))
 	case deep >= board:
-		m.found.Add(finding.Stop, "flaps-deep", about, fmt.Sprintf("A flap of %s is deeper than a board, %s.", text(deep), text(board)), fmt.Sprintf("Type a depth of up to %s.", text(most)))
+		m.found.Add(finding.Stop, "flaps-deep", about,
+			fmt.Sprintf("A flap of %s is deeper than a board, %s.", text(deep), text(board)),
+			fmt.Sprintf("Type a depth of up to %s.", text(most)))
 	case deep > most:
-		m.found.Add(finding.Warn, "flaps-open", about, fmt.Sprintf("With flaps of %s in boards of %s the book hardly opens.", text(deep), text(board)), fmt.Sprintf("Up to %s leave it room.", text(most)))
+		m.found.Add(finding.Warn, "flaps-open", about,
+			fmt.Sprintf("With flaps of %s in boards of %s the book hardly opens.", text(deep), text(board)),
+			fmt.Sprintf("Up to %s leave it room.", text(most)))
 	}
 	return front, back
 }

@@ -32,7 +32,8 @@ func (m *measurer) axis(key, name string, measured, out, ease length.Length) sum
 	if s.Total() <= 2*m.plan.Cover.Seam {
 		text := m.plan.Style().Text
 		m.found.Add(finding.Stop, "cover-too-small", "/cover/ease/"+key,
-			fmt.Sprintf("With an ease of %s the cover would finish %s.", text(ease), text(s.Total())), "Type an ease between −2 and 1 inch.")
+			fmt.Sprintf("With an ease of %s the cover would finish %s.", text(ease), text(s.Total())),
+			"Type an ease between −2 and 1 inch.")
 	}
 	return s
 }
@@ -47,7 +48,8 @@ func (m *measurer) ask(key string, measured length.Length) {
 		return
 	}
 	number := fmt.Sprintf("%.4g", measured.Float()/length.Inch.Float())
-	m.found.Add(finding.Note, "other-side", "/object/"+key, fmt.Sprintf("That is %s: large for a cover of this kind.", m.plan.Style().Text(measured)),
+	m.found.Add(finding.Note, "other-side", "/object/"+key,
+		fmt.Sprintf("That is %s: large for a cover of this kind.", m.plan.Style().Text(measured)),
 		fmt.Sprintf("If the centimetre side of the tape was read, type %s cm.", number))
 }
 
@@ -57,7 +59,8 @@ func (m *measurer) fits(what string, kinds ...plan.ObjectKind) bool {
 		return true
 	}
 	m.found.Add(finding.Stop, "object-kind", "/object/kind",
-		fmt.Sprintf("A %s is made for %s, not for a %s.", m.plan.Cover.Kind, what, m.plan.Object.Kind), fmt.Sprintf("Choose %s.", what))
+		fmt.Sprintf("A %s is made for %s, not for a %s.", m.plan.Cover.Kind, what, m.plan.Object.Kind),
+		fmt.Sprintf("Choose %s.", what))
 	return false
 }
 
@@ -76,7 +79,8 @@ func (m *measurer) cornerRadius(width, height length.Length) length.Length {
 	}
 	if c.Kind != plan.RoundCorners {
 		m.found.Add(finding.Stop, "corners", "/cover/corners/kind",
-			fmt.Sprintf("A %s with %s corners does not close: they suit flat cushions and pads.", m.plan.Cover.Kind, c.Kind), "Choose square or round corners.")
+			fmt.Sprintf("A %s with %s corners does not close: they suit flat cushions and pads.", m.plan.Cover.Kind,
+				c.Kind), "Choose square or round corners.")
 		return 0
 	}
 	about, cut := "/cover/corners/radius", c.Radius
@@ -86,8 +90,10 @@ func (m *measurer) cornerRadius(width, height length.Length) length.Length {
 	most := min(width/2, height) + seam
 	if cut <= seam || cut > most {
 		m.found.Add(finding.Stop, "radius", about,
-			fmt.Sprintf("A corner cut to a radius of %s does not fit a panel that finishes %s × %s with seams of %s.", text(cut), text(width), text(height), text(seam)),
-			fmt.Sprintf("Type a radius over %s and up to %s, or a plate of twice that.", text(seam), text(most.Floor(m.plan.Habits.Step))))
+			fmt.Sprintf("A corner cut to a radius of %s does not fit a panel that finishes %s × %s with seams of %s.",
+				text(cut), text(width), text(height), text(seam)),
+			fmt.Sprintf("Type a radius over %s and up to %s, or a plate of twice that.", text(seam),
+				text(most.Floor(m.plan.Habits.Step))))
 		return 0
 	}
 	return cut - seam

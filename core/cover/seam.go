@@ -63,7 +63,8 @@ func (p Piece) Seam(r Run) Seam {
 func fromTheMiddle(line outline.Outline) outline.Path {
 	i := slices.IndexFunc(line, func(v outline.Vertex) bool { return v.Bulge == 0 && v.Y == high(line) })
 	if i < 0 { // round all the way: from its lowest point
-		return line.Stretch(max(0, slices.IndexFunc(line, func(v outline.Vertex) bool { return v.Y == high(line) })), len(line))
+		return line.Stretch(max(0, slices.IndexFunc(line, func(v outline.Vertex) bool { return v.Y == high(line) })),
+			len(line))
 	}
 	round := line.Stretch(i, len(line))
 	from, to := line[i], line[(i+1)%len(line)]

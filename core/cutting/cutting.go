@@ -103,9 +103,11 @@ func (l *List) asCut(c Cut) sum.Size {
 	}
 	text := l.Plan.Style().Text
 	l.Found.Add(finding.Warn, "cut-stays", c.At,
-		fmt.Sprintf("%s is cut already, %s × %s; as things are it would be %s × %s.", c.Title, text(was.Width), text(was.Height), text(now.Width), text(now.Height)),
+		fmt.Sprintf("%s is cut already, %s × %s; as things are it would be %s × %s.", c.Title, text(was.Width),
+			text(was.Height), text(now.Width), text(now.Height)),
 		"Where it is larger, trim it when it is sewn; where it is smaller, take the difference up at the next gate, or cut another one and untick this.")
-	return sum.Size{Width: sum.Of(sum.Measured, "as it was cut", was.Width), Height: sum.Of(sum.Measured, "as it was cut", was.Height)}
+	return sum.Size{Width: sum.Of(sum.Measured, "as it was cut", was.Width),
+		Height: sum.Of(sum.Measured, "as it was cut", was.Height)}
 }
 
 // Strips adds a long strip to the list: in one, or joined from equal shorter ones
@@ -129,7 +131,8 @@ func (l *List) Strips(may bool, seam length.Length, c Cut) (id string, n int) {
 		how, remedy = "butted", "Zigzag the edges to each other, not over each other."
 	}
 	l.Found.Add(finding.Note, "strip-"+how, c.At,
-		fmt.Sprintf("%s is %s long and %s has %s between its selvedges: it is %s from %d strips of %s.", c.Title, text(whole), cloth.Name, text(usable), how, n, text(c.Size.Width.Total())),
+		fmt.Sprintf("%s is %s long and %s has %s between its selvedges: it is %s from %d strips of %s.", c.Title,
+			text(whole), cloth.Name, text(usable), how, n, text(c.Size.Width.Total())),
 		remedy)
 	c.Title = fmt.Sprintf("%s, %s from %d", c.Title, how, n)
 	c.Count *= n
@@ -152,7 +155,8 @@ func (l *List) Item(i int) lay.Item {
 	c := l.Cuts[i]
 	described, _ := l.Plan.Cloth(c.Cloth)
 	return lay.Item{Cut: i, Width: c.Size.Width.Total(), Height: c.Size.Height.Total(), Count: c.Total,
-		MayTurn: c.MayTurn && !c.Centred && Turns(described.Print), Centred: c.Centred, Selvedge: c.Selvedge, Late: c.Late}
+		MayTurn: c.MayTurn && !c.Centred && Turns(described.Print), Centred: c.Centred, Selvedge: c.Selvedge,
+		Late: c.Late}
 }
 
 // Of is what is cut from the cloth of a letter, as a lay takes it.

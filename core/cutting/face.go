@@ -15,9 +15,12 @@ func (l *List) Face(p panel.Panel) (ids []string, strips int) {
 	ids, strips = make([]string, len(p.Face.Parts)), 0
 	for i, part := range p.Face.Parts {
 		whole := part.Role == front.Panel
-		c := Cut{About: aboutPart(piece.Name, part), Piece: piece.Name, Part: part.Name, Title: part.Title, Cloth: part.Cloth, Size: part.Size,
-			Count: part.Count * piece.Count, MayTurn: !whole || piece.Strip, At: p.Path + "/face", Shape: shapeOf(piece, part),
-			Gives: part.Gives, Patches: part.Patches * piece.Count, Finished: part.Finished, Had: part.Had, Line: part.Line, Centred: l.centred(piece.Name, part)}
+		c := Cut{About: aboutPart(piece.Name, part), Piece: piece.Name, Part: part.Name, Title: part.Title,
+			Cloth: part.Cloth, Size: part.Size,
+			Count: part.Count * piece.Count, MayTurn: !whole || piece.Strip, At: p.Path + "/face",
+			Shape: shapeOf(piece, part),
+			Gives: part.Gives, Patches: part.Patches * piece.Count, Finished: part.Finished, Had: part.Had,
+			Line: part.Line, Centred: l.centred(piece.Name, part)}
 		if part.Ref.Role == ref.Panel && part.In == "" && !part.Had {
 			c.Title = piece.Title
 			if c.Had = piece.Had; c.Had {

@@ -33,7 +33,8 @@ type Stack struct {
 func (l *List) Under(u Stack) {
 	c, step := u.Chain, l.Plan.Habits.Step
 	cut := func(role ref.Role, layer, cloth, title, at string, size sum.Size) Cut {
-		return Cut{About: ref.About{Piece: u.Piece, Role: role, Edge: u.Edge}, Piece: u.Piece, Part: string(role), Title: title, Layer: layer, Cloth: cloth,
+		return Cut{About: ref.About{Piece: u.Piece, Role: role, Edge: u.Edge}, Piece: u.Piece, Part: string(role),
+			Title: title, Layer: layer, Cloth: cloth,
 			Size: size, Count: u.Count, MayTurn: true, At: u.At + "/layers/" + at, Waits: u.Waits, Late: u.Late}
 	}
 	if c.Batting != nil {
@@ -50,7 +51,8 @@ func (l *List) Under(u Stack) {
 		l.Strips(u.Strip, l.Plan.Cover.Seam, lining)
 	}
 	if c.Stiffener != "" {
-		l.Add(cut(ref.Stiffener, Interfacing, c.Stiffener, "Stiffener", "stiffener", c.Trimmed.Each(l.withoutSeams).UpTo(step)))
+		l.Add(cut(ref.Stiffener, Interfacing, c.Stiffener, "Stiffener", "stiffener", c.Trimmed.Each(l.withoutSeams).
+			UpTo(step)))
 	}
 	if c.Web {
 		l.Add(cut(ref.Web, Web, plan.WebCloth, "Fusible web", "web", c.Top.UpTo(step)))
@@ -91,7 +93,8 @@ func (l *List) Back(b Backing) map[int]layers.Chain {
 		shape = "template" // the front itself, laid on them
 	}
 	for i, p := range b.Back.Panels {
-		c := Cut{About: ref.About{Piece: "back", Role: p.Role}, Piece: "back", Part: p.Name, Title: p.Title, Cloth: b.Cloth, Size: p.Size, Count: p.Count,
+		c := Cut{About: ref.About{Piece: "back", Role: p.Role}, Piece: "back", Part: p.Name, Title: p.Title,
+			Cloth: b.Cloth, Size: p.Size, Count: p.Count,
 			At: b.Path + "/face", Waits: b.Waits, Late: true, Shape: shape}
 		if p.Small || p.Lining {
 			c.Shape, c.MayTurn = "", p.Small
@@ -108,7 +111,8 @@ func (l *List) Back(b Backing) map[int]layers.Chain {
 		c.Selvedge = p.Selvedge && c.Size.Width.Total() == p.Size.Width.Total()
 		l.Add(c)
 		if !l.Plan.Back.Lined { // a full lining takes the place of one under each piece
-			l.Under(Stack{Piece: "back", Edge: sides[p.Role], Chain: chain, Count: p.Count, At: b.Path, Waits: b.Waits, Late: true})
+			l.Under(Stack{Piece: "back", Edge: sides[p.Role], Chain: chain, Count: p.Count, At: b.Path, Waits: b.Waits,
+				Late: true})
 		}
 		if b.Off {
 			l.cutEarly(c, p)
@@ -131,7 +135,8 @@ func (l *List) cutEarly(c Cut, p back.Panel) {
 // Fitting adds the parts of a fitting of a cloth, and what lies inside them.
 func (l *List) Fitting(f fitting.Fitted, cloth string) {
 	for i, part := range f.Parts {
-		c := Cut{About: ref.About{Of: l.Plan.Fittings[f.Index].Key, Role: ref.FittingPart, No: i + 1}, Piece: f.On, Part: part.Title, Title: f.Title + part.Adds,
+		c := Cut{About: ref.About{Of: l.Plan.Fittings[f.Index].Key, Role: ref.FittingPart, No: i + 1}, Piece: f.On,
+			Part: part.Title, Title: f.Title + part.Adds,
 			Cloth: cloth, Size: part.Size, Count: part.Count, MayTurn: true, At: finding.Path("fittings", f.Index)}
 		l.Add(c)
 		l.within(f, part, c)
@@ -146,7 +151,8 @@ func (l *List) within(f fitting.Fitted, part fitting.Part, outer Cut) {
 	add := func(layer, cloth, title string, size sum.Size, count int) {
 		c := outer
 		c.At += "/layers"
-		c.About.Layer, c.Part, c.Layer, c.Cloth, c.Title, c.Size, c.Count = layer, layer, layer, cloth, title+" of the "+strings.ToLower(f.Title), size, count
+		c.About.Layer, c.Part, c.Layer, c.Cloth, c.Title, c.Size, c.Count = layer, layer, layer, cloth,
+			title+" of the "+strings.ToLower(f.Title), size, count
 		l.Add(c)
 	}
 	if b := f.Layers.Batting; b != nil && b.Count > 0 {
@@ -171,13 +177,16 @@ func (l *List) Shapes(piece cover.Piece, laid []applique.Layer) {
 			count *= 2
 		}
 		described, _ := l.Plan.Cloth(s.Shape.Cloth)
-		c := Cut{About: ref.About{Piece: piece.Name, Of: s.Key, Twin: s.Twin, Role: ref.Shape}, Piece: piece.Name, Part: "shape", Title: s.Title,
+		c := Cut{About: ref.About{Piece: piece.Name, Of: s.Key, Twin: s.Twin, Role: ref.Shape}, Piece: piece.Name,
+			Part: "shape", Title: s.Title,
 			Cloth: s.Shape.Cloth, Size: s.Cut().UpTo(l.Plan.Habits.Step), Count: count, At: s.About, Shape: "template",
-			MayTurn: described.Print != plan.OneWay, LaidOn: true, Path: s.Template().InMillimetres().Text(), Inset: s.Inset()}
+			MayTurn: described.Print != plan.OneWay, LaidOn: true, Path: s.Template().InMillimetres().Text(),
+			Inset: s.Inset()}
 		l.Add(c)
 		if s.Fused() {
 			c.About.Role = ref.WebOfShape
-			c.Part, c.Layer, c.Cloth, c.Title, c.Shape, c.Path, c.MayTurn = "web", Web, plan.WebCloth, "Web for “"+s.Title+"”", "", "", true
+			c.Part, c.Layer, c.Cloth, c.Title, c.Shape, c.Path, c.MayTurn = "web", Web, plan.WebCloth,
+				"Web for “"+s.Title+"”", "", "", true
 			l.Add(c)
 		}
 	}

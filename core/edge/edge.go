@@ -30,7 +30,8 @@ func PipingWidth(cord, seam, step length.Length) sum.Sum {
 // on both sides of it: six times what shows, the edge twice, and an eighth for the
 // folds. Common practice.
 func BindingWidth(shows, thick, step length.Length) sum.Sum {
-	return sum.Repeat(6, sum.Part, "shows", shows).Plus(sum.Part, "thickness of the edge", thick).Plus(sum.Part, "thickness of the edge", thick).
+	return sum.Repeat(6, sum.Part, "shows", shows).Plus(sum.Part, "thickness of the edge", thick).
+		Plus(sum.Part, "thickness of the edge", thick).
 		Plus(sum.Hem, "taken by the folds", foldRoom).UpTo(step)
 }
 
@@ -128,7 +129,9 @@ func Straight(usable, strip, need length.Length) Yield {
 		y.Width, y.Height = each, strip.Times(n)
 		for i := range n {
 			top, bottom := strip.Times(i).Float(), strip.Times(i+1).Float()
-			y.Strips = append(y.Strips, Strip{Length: each, Corners: []Point{{0, top}, {each.Float(), top}, {each.Float(), bottom}, {0, bottom}}})
+			y.Strips = append(y.Strips,
+				Strip{Length: each,
+					Corners: []Point{{0, top}, {each.Float(), top}, {each.Float(), bottom}, {0, bottom}}})
 		}
 		y.Area = each.Times(n)
 		y.join(strip)

@@ -39,7 +39,8 @@ func TestTheWorkedBias(t *testing.T) {
 	assert.Equal(t, 198*in, y.Area)
 	assert.Less(t, y.Joined, y.Area)
 	assert.Greater(t, y.Joined, 120*in)
-	assert.InDelta(t, edge.Bias(18*in, 22*in, 2*in).Joined.Float(), y.Joined.Float(), (8 * in).Float(), "about the same whichever way it lies")
+	assert.InDelta(t, edge.Bias(18*in, 22*in, 2*in).Joined.Float(), y.Joined.Float(), (8 * in).Float(),
+		"about the same whichever way it lies")
 }
 
 func ring(corners []edge.Point) orb.Ring {
@@ -64,13 +65,16 @@ func TestStripsCountedGeometrically(t *testing.T) {
 			shape := ring(s.Corners)
 			area := planar.Area(shape)
 			covered += area
-			assert.GreaterOrEqual(t, area, s.Length.Float()/1e6*w.Float()/1e6*(1-1e-6), "a parallelogram of that length lies in strip %d", i)
+			assert.GreaterOrEqual(t, area, s.Length.Float()/1e6*w.Float()/1e6*(1-1e-6),
+				"a parallelogram of that length lies in strip %d", i)
 			for _, p := range shape {
-				assert.True(t, p[0] >= -1e-6 && p[1] >= -1e-6 && p[0] <= a.Float()/1e6+1e-6 && p[1] <= b.Float()/1e6+1e-6)
+				assert.True(t,
+					p[0] >= -1e-6 && p[1] >= -1e-6 && p[0] <= a.Float()/1e6+1e-6 && p[1] <= b.Float()/1e6+1e-6)
 			}
 			for j := range i {
 				c, _ := planar.CentroidArea(shape)
-				assert.False(t, planar.RingContains(ring(y.Strips[j].Corners), c), "strips %d and %d lie on each other", i, j)
+				assert.False(t, planar.RingContains(ring(y.Strips[j].Corners), c), "strips %d and %d lie on each other",
+					i, j)
 			}
 			longest = math.Max(longest, s.Length.Float())
 		}

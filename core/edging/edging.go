@@ -102,9 +102,11 @@ func (o *order) piping() {
 	o.thing("piping cord", need)
 	if p.Grain == plan.StraightGrain && slices.ContainsFunc(o.cover.Pieces, cover.Piece.Shaped) {
 		o.found.Add(finding.Warn, "piping-straight", "/edges/piping/grain",
-			"The seam goes round curves, and a strip on the straight grain does not: it puckers.", "Cut the strips on the bias.")
+			"The seam goes round curves, and a strip on the straight grain does not: it puckers.",
+			"Cut the strips on the bias.")
 	}
-	o.strip(strip{what: "piping", title: "Piping", role: ref.Piping, at: "/edges/piping", cloth: p.Cloth, grain: p.Grain, need: need,
+	o.strip(strip{what: "piping", title: "Piping", role: ref.Piping, at: "/edges/piping", cloth: p.Cloth,
+		grain: p.Grain, need: need,
 		width: edge.PipingWidth(p.Cord, o.plan.Cover.Seam, o.plan.Habits.Step)})
 }
 
@@ -114,7 +116,8 @@ func (o *order) binding() {
 		return
 	}
 	open := openEdge(o.cover)
-	if o.plan.Object.Kind != plan.Box || len(open) == 0 || o.plan.Cover.Bottom.Finish == "hem" || o.plan.Cover.Bottom.Finish == "raw" {
+	if o.plan.Object.Kind != plan.Box || len(open) == 0 || o.plan.Cover.Bottom.Finish == "hem" ||
+		o.plan.Cover.Bottom.Finish == "raw" {
 		return
 	}
 	need := edge.BindingLength(open)
@@ -131,7 +134,8 @@ func (o *order) binding() {
 		}
 		width = edge.BindingWidth(b.Shows, thick, o.plan.Habits.Step)
 	}
-	o.strip(strip{what: "binding", title: "Binding", role: ref.Binding, at: "/edges/binding", cloth: b.Cloth, grain: b.Grain, width: width, need: need})
+	o.strip(strip{what: "binding", title: "Binding", role: ref.Binding, at: "/edges/binding", cloth: b.Cloth,
+		grain: b.Grain, width: width, need: need})
 }
 
 // openEdge is the edge of a hood that is joined to nothing: the bottoms of all
@@ -197,21 +201,26 @@ func (o *order) strip(e strip) {
 		yield, ok = edge.BiasFor(need, w, *cloth.Usable, step, longestBias)
 	}
 	if !ok || len(yield.Strips) == 0 {
-		o.found.Add(finding.Stop, "strips", e.at, fmt.Sprintf("No piece of %s gives %s in strips of %s.", cloth.Name, text(need), text(w)),
+		o.found.Add(finding.Stop, "strips", e.at,
+			fmt.Sprintf("No piece of %s gives %s in strips of %s.", cloth.Name, text(need), text(w)),
 			"Choose a wider cloth, a thinner cord, or buy it ready made.")
 		return
 	}
-	c := cutting.Cut{About: ref.About{Role: e.role}, Piece: e.what, Part: "strip", Cloth: e.cloth, At: e.at, Count: 1, MayTurn: true}
+	c := cutting.Cut{About: ref.About{Role: e.role}, Piece: e.what, Part: "strip", Cloth: e.cloth, At: e.at, Count: 1,
+		MayTurn: true}
 	if bias {
 		c.Part, c.MayTurn = "bias", false
 		c.Title = e.title + ", cut into bias strips"
-		c.Size = sum.Size{Width: sum.Of(sum.Part, "width that gives enough strips", yield.Width), Height: sum.Of(sum.Part, "height of the piece", yield.Height)}
+		c.Size = sum.Size{Width: sum.Of(sum.Part, "width that gives enough strips", yield.Width),
+			Height: sum.Of(sum.Part, "height of the piece", yield.Height)}
 	} else {
 		c.Shape, c.Count = "strip", len(yield.Strips)
 		c.Title = e.title + " strip"
 		c.Size = sum.Size{Width: sum.Of(sum.Part, "its share of the length", yield.Width).UpTo(step), Height: e.width}
 	}
 	id := o.cuts.Add(c)
-	o.out.Strips = append(o.out.Strips, Strips{What: e.what, Cut: id, Bias: bias, Width: e.width, Need: e.need, Yield: yield})
-	o.out.Edgings = append(o.out.Edgings, work.Edging{What: e.what, Cut: id, Width: w, Length: need, Strips: len(yield.Strips), Bias: bias})
+	o.out.Strips = append(o.out.Strips,
+		Strips{What: e.what, Cut: id, Bias: bias, Width: e.width, Need: e.need, Yield: yield})
+	o.out.Edgings = append(o.out.Edgings,
+		work.Edging{What: e.what, Cut: id, Width: w, Length: need, Strips: len(yield.Strips), Bias: bias})
 }

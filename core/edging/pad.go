@@ -41,8 +41,10 @@ func PadOf(cuts *cutting.List) *Pad {
 		cloth = panel.FirstCloth(p)
 	}
 	seamed := func(s sum.Sum) sum.Sum { return s.Between(sum.Seam, "seam allowance", seam) }
-	c := cutting.Cut{About: ref.About{Role: ref.FormPanel}, Piece: "form", Part: "panel", Title: "Pad, inner cloth", Cloth: cloth, At: "/object/make", Count: 2, MayTurn: true,
-		Size: sum.Size{Width: seamed(sum.Of(sum.Part, "pad across", o.Width)), Height: seamed(sum.Of(sum.Part, "pad up", o.Height))}}
+	c := cutting.Cut{About: ref.About{Role: ref.FormPanel}, Piece: "form", Part: "panel", Title: "Pad, inner cloth",
+		Cloth: cloth, At: "/object/make", Count: 2, MayTurn: true,
+		Size: sum.Size{Width: seamed(sum.Of(sum.Part, "pad across", o.Width)),
+			Height: seamed(sum.Of(sum.Part, "pad up", o.Height))}}
 	if m.Fold {
 		c.Count, c.Title = 1, "Pad, inner cloth, folded at the bottom"
 		c.Size.Height = seamed(sum.Of(sum.Part, "pad up", o.Height).Plus(sum.Part, "pad up, behind the fold", o.Height))
@@ -53,8 +55,10 @@ func PadOf(cuts *cutting.List) *Pad {
 	c.Size = c.Size.UpTo(step)
 	cuts.Add(c)
 	if m.Tab > 0 {
-		cuts.Add(cutting.Cut{About: ref.About{Role: ref.FormTab}, Piece: "form", Part: "tab", Title: "Pad, tab at the gap", Cloth: cloth, At: "/object/make/tab", Count: 2, MayTurn: true,
-			Size: sum.Size{Width: seamed(sum.Of(sum.Part, "as long as the gap", m.Gap)), Height: seamed(sum.Of(sum.Part, "stands out", m.Tab))}.UpTo(step)})
+		cuts.Add(cutting.Cut{About: ref.About{Role: ref.FormTab}, Piece: "form", Part: "tab",
+			Title: "Pad, tab at the gap", Cloth: cloth, At: "/object/make/tab", Count: 2, MayTurn: true,
+			Size: sum.Size{Width: seamed(sum.Of(sum.Part, "as long as the gap", m.Gap)),
+				Height: seamed(sum.Of(sum.Part, "stands out", m.Tab))}.UpTo(step)})
 	}
 	inch := length.Inch.Float()
 	area := o.Width.Float() / inch * o.Height.Float() / inch
@@ -62,7 +66,8 @@ func PadOf(cuts *cutting.List) *Pad {
 		area *= math.Pi / 4
 	}
 	weight := math.Pow(area, 1.5)
-	pad := &Pad{Form: work.Form{Fold: m.Fold, Tab: m.Tab, Gap: m.Gap, Least: math.Round(fibreLeast * weight), Most: math.Round(fibreMost * weight)}}
+	pad := &Pad{Form: work.Form{Fold: m.Fold, Tab: m.Tab, Gap: m.Gap, Least: math.Round(fibreLeast * weight),
+		Most: math.Round(fibreMost * weight)}}
 	pad.filled(p, cuts.Found)
 	return pad
 }
@@ -77,8 +82,12 @@ func (f *Pad) filled(p plan.Plan, found *finding.List) {
 	about, remedy := finding.Path("measured", i), fmt.Sprintf("Weigh out %g to %g g.", f.Least, f.Most)
 	switch {
 	case m.Weight < f.Least:
-		found.Add(finding.Warn, "fibre-little", about, fmt.Sprintf("%g g of fibre are %g g less than the pad takes: it will hang limp in its cover.", m.Weight, f.Least-m.Weight), remedy)
+		found.Add(finding.Warn, "fibre-little", about,
+			fmt.Sprintf("%g g of fibre are %g g less than the pad takes: it will hang limp in its cover.", m.Weight,
+				f.Least-m.Weight), remedy)
 	case m.Weight > f.Most:
-		found.Add(finding.Warn, "fibre-much", about, fmt.Sprintf("%g g of fibre are %g g more than the pad takes: it will be hard, and strain its seams.", m.Weight, m.Weight-f.Most), remedy)
+		found.Add(finding.Warn, "fibre-much", about,
+			fmt.Sprintf("%g g of fibre are %g g more than the pad takes: it will be hard, and strain its seams.",
+				m.Weight, m.Weight-f.Most), remedy)
 	}
 }

@@ -65,7 +65,8 @@ func (p Panel) Finished(planned sum.Size) sum.Size {
 
 // Sewn is the size of the back on its seam line: what the front is cut to, less the seams that close it.
 func (p Panel) Sewn() sum.Size {
-	return sum.Size{Width: sum.Of(sum.Part, "front as cut", p.Back.Width.Total()-2*p.Closing[0]), Height: sum.Of(sum.Part, "front as cut", p.Back.Height.Total()-2*p.Closing[1])}
+	return sum.Size{Width: sum.Of(sum.Part, "front as cut", p.Back.Width.Total()-2*p.Closing[0]),
+		Height: sum.Of(sum.Part, "front as cut", p.Back.Height.Total()-2*p.Closing[1])}
 }
 
 // Order is what a measurement is judged against.
@@ -172,7 +173,9 @@ func Unknown(p plan.Plan, steps []work.Step) finding.List {
 	for i, m := range p.Measured {
 		if !gates[m.Gate] {
 			found.Add(finding.Warn, "measured-unknown", finding.Path("measured", i, "gate"),
-				fmt.Sprintf("Nothing in this plan waits for %q.", m.Gate), fmt.Sprintf("Use the gate of one of its steps, such as %s, or take it out.", cmp.Or(waiting, ref.FrontQuilted.String())))
+				fmt.Sprintf("Nothing in this plan waits for %q.", m.Gate),
+				fmt.Sprintf("Use the gate of one of its steps, such as %s, or take it out.",
+					cmp.Or(waiting, ref.FrontQuilted.String())))
 		}
 	}
 	return found
@@ -196,7 +199,8 @@ func (o Order) differs(path string, d axis, planned length.Length, remedy plan.R
 	}
 	if off.Abs().Float() > slipShare*planned.Float() && !o.sure() {
 		found.Add(finding.Warn, "measured-slip", about,
-			fmt.Sprintf("The front measures %s %s and was planned %s: that is more than a tenth off.", text(measured), word, text(planned)),
+			fmt.Sprintf("The front measures %s %s and was planned %s: that is more than a tenth off.", text(measured),
+				word, text(planned)),
 			"Measure once more. Is it the right side, and the right side of the tape?")
 	}
 	cause := ""
@@ -210,18 +214,23 @@ func (o Order) differs(path string, d axis, planned length.Length, remedy plan.R
 		level, then = finding.Note, taken[remedy]
 	}
 	found.Add(level, "front-"+what, about,
-		fmt.Sprintf("The front measures %s %s, %s %s of the plan.%s %s", text(measured), word, text(off.Abs()), what, cause, then),
+		fmt.Sprintf("The front measures %s %s, %s %s of the plan.%s %s", text(measured), word, text(off.Abs()), what,
+			cause, then),
 		"The remedies are listed at the gate.")
 	if d.remedy != "" && remedy != d.remedy {
-		found.Add(finding.Warn, "remedy-closed", path+"/"+d.word, fmt.Sprintf("What was chosen for the difference %s cannot be done.", word), "Choose another one at the gate.")
+		found.Add(finding.Warn, "remedy-closed", path+"/"+d.word,
+			fmt.Sprintf("What was chosen for the difference %s cannot be done.", word),
+			"Choose another one at the gate.")
 	}
 	return found
 }
 
 // taken says what a remedy does, when it is chosen.
 var taken = map[plan.Remedy]string{
-	plan.Follow: "The back follows what you measured.", plan.TrimOff: "It is trimmed to the plan.", plan.OtherSeam: "The closing seams take it up.",
-	plan.EaseIn: "The back stays as planned and is eased in.", plan.AcceptSize: "The cover finishes in the other size.",
+	plan.Follow: "The back follows what you measured.", plan.TrimOff: "It is trimmed to the plan.",
+	plan.OtherSeam:  "The closing seams take it up.",
+	plan.EaseIn:     "The back stays as planned and is eased in.",
+	plan.AcceptSize: "The cover finishes in the other size.",
 }
 
 // remedies are the ways of dealing with the difference, in the order in which
@@ -234,7 +243,8 @@ func (o Order) remedies(path string, d axis, planned length.Length) []Remedy {
 	closing := seam + off/2
 	finished := measured - 2*seam
 	about := path + "/" + word
-	remedies := []Remedy{{Code: plan.TrimOff, Open: off > 0, Text: fmt.Sprintf("Trim evenly %s: %s off each side.", word, text(half))}}
+	remedies := []Remedy{{Code: plan.TrimOff, Open: off > 0,
+		Text: fmt.Sprintf("Trim evenly %s: %s off each side.", word, text(half))}}
 	if off < 0 {
 		remedies[0].Text = fmt.Sprintf("Trim evenly %s: nothing to trim, the panel is short.", word)
 	}
@@ -248,7 +258,8 @@ func (o Order) remedies(path string, d axis, planned length.Length) []Remedy {
 		Remedy{Code: plan.EaseIn, Open: off.Abs().Float() <= easeShare*planned.Float(),
 			Text: fmt.Sprintf("A back already cut to plan is eased in by %s over %s; straight seams take 1 %%, here %s.", text(off.Abs()), text(planned), text(length.FromFloat(easeShare*planned.Float())))},
 		Remedy{Code: plan.Follow, Open: true,
-			Text: fmt.Sprintf("Cut the back to the measured front: %s %s. This is what the cutting list does.", text(measured), word)},
+			Text: fmt.Sprintf("Cut the back to the measured front: %s %s. This is what the cutting list does.",
+				text(measured), word)},
 		Remedy{Code: plan.AcceptSize, Open: true, Text: o.accepted(word, finished)})
 	for i := range remedies {
 		remedies[i].About = about
@@ -296,7 +307,8 @@ func Joins(c cover.Cover, style length.Style) finding.List {
 		a, b := j.Lengths[0].Total(), j.Lengths[1].Total()
 		if !j.Judged && Of(a, b) == "off" {
 			found.Add(finding.Warn, "join-off", "/cover",
-				fmt.Sprintf("%s: %s is %s along the seam and %s is %s.", j.Title, j.Between[0], style.Text(a), j.Between[1], style.Text(b)),
+				fmt.Sprintf("%s: %s is %s along the seam and %s is %s.", j.Title, j.Between[0], style.Text(a),
+					j.Between[1], style.Text(b)),
 				"Over one percent does not ease in: change a corner or a size.")
 		}
 	}

@@ -25,7 +25,8 @@ func order(measured ...plan.Measured) fit.Order {
 	p.Object = plan.Object{Kind: plan.Form, Width: 20 * in, Height: 20 * in}
 	p.Measured = measured
 	side := sum.Of(sum.Part, "planned", planned)
-	return fit.Order{Plan: p, Planned: sum.Size{Width: side, Height: side}, SeamsAcross: 3, SeamsDown: 3, Bordered: true}
+	return fit.Order{Plan: p, Planned: sum.Size{Width: side, Height: side}, SeamsAcross: 3, SeamsDown: 3,
+		Bordered: true}
 }
 
 func at(what string, w, h length.Length) plan.Measured {
@@ -50,7 +51,8 @@ func TestTheFrontIsMeasuredAtEitherGate(t *testing.T) {
 }
 
 func TestTheLastMeasurementOfTheFrontHolds(t *testing.T) {
-	p, found := fit.Front(order(at("gate.piece:front.role:sewn", planned-in, planned), at("gate.piece:front.role:quilted", planned, planned+in/8)))
+	p, found := fit.Front(order(at("gate.piece:front.role:sewn", planned-in, planned),
+		at("gate.piece:front.role:quilted", planned, planned+in/8)))
 	assert.Equal(t, planned, p.Trimmed.Width.Total())
 	assert.Equal(t, planned+in/8, p.Trimmed.Height.Total())
 	require.Len(t, found, 1)

@@ -35,7 +35,8 @@ func Rows(p plan.Plan, bands []front.Band) finding.List {
 			how := map[bool]string{true: "short", false: "long"}[off < 0]
 			why := map[bool]string{true: "fat", false: "narrow"}[off < 0]
 			found.Add(finding.Warn, "row-"+how, finding.Path("measured", i, "width"),
-				fmt.Sprintf("Row %d is %s %s: its %d seams, each %s %s on both sides, would do it.", b.Number, text(off.Abs()), how, b.Pieces-1, text(each), why),
+				fmt.Sprintf("Row %d is %s %s: its %d seams, each %s %s on both sides, would do it.", b.Number,
+					text(off.Abs()), how, b.Pieces-1, text(each), why),
 				"Sew the next row with that in mind; all rows off alike can stay, and the border takes it up.")
 		}
 	}

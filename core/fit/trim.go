@@ -36,14 +36,16 @@ func Trim(p plan.Plan, m plan.Measured, about string, planned sum.Size) (Guide, 
 	var found finding.List
 	g := Guide{}
 	s, d := m.Sides, m.Diagonals
-	if s == nil || d == nil || s.Top == 0 || s.Right == 0 || s.Bottom == 0 || s.Left == 0 || d.Falling == 0 || d.Rising == 0 {
+	if s == nil || d == nil || s.Top == 0 || s.Right == 0 || s.Bottom == 0 || s.Left == 0 || d.Falling == 0 ||
+		d.Rising == 0 {
 		return g, found
 	}
 	a, b := point{0, 0}, point{s.Top.Float(), 0}
 	low, ok1 := corner(s.Top.Float(), s.Left.Float(), d.Rising.Float())
 	far, ok2 := corner(s.Top.Float(), s.Right.Float(), d.Falling.Float())
 	if !ok1 || !ok2 {
-		found.Add(finding.Warn, "trim-impossible", about, "No panel has these sides and these diagonals.", "Measure the diagonals again, from corner to corner.")
+		found.Add(finding.Warn, "trim-impossible", about, "No panel has these sides and these diagonals.",
+			"Measure the diagonals again, from corner to corner.")
 		return g, found
 	}
 	c := point{s.Top.Float() - far.x, far.y}
@@ -51,12 +53,17 @@ func Trim(p plan.Plan, m plan.Measured, about string, planned sum.Size) (Guide, 
 	text := p.Style().Text
 	g.Off, g.Skew = length.FromFloat(math.Abs(bottom-s.Bottom.Float())), (d.Falling - d.Rising).Abs()
 	if g.Off > agreed {
-		found.Add(finding.Warn, "trim-off", about+"/sides/bottom", fmt.Sprintf("The sides and diagonals do not agree: by the others the lower side would be %s.", text(length.FromFloat(bottom))), "Measure the one that looks wrong again; the panel lies flat, not stretched.")
+		found.Add(finding.Warn, "trim-off", about+"/sides/bottom",
+			fmt.Sprintf("The sides and diagonals do not agree: by the others the lower side would be %s.",
+				text(length.FromFloat(bottom))),
+			"Measure the one that looks wrong again; the panel lies flat, not stretched.")
 	}
 	g.lay([4]point{a, b, c, low}, planned.Width.Total().Float(), planned.Height.Total().Float())
 	if !g.Fits {
 		least := min(g.Top[0], g.Top[1], g.Right[0], g.Right[1], g.Bottom[0], g.Bottom[1], g.Left[0], g.Left[1])
-		found.Add(finding.Warn, "trim-short", about, fmt.Sprintf("The planned size does not fit on the panel: %s are missing at one corner.", text(-least)), "Trim it smaller all round by that, and type what it measures then.")
+		found.Add(finding.Warn, "trim-short", about,
+			fmt.Sprintf("The planned size does not fit on the panel: %s are missing at one corner.", text(-least)),
+			"Trim it smaller all round by that, and type what it measures then.")
 	}
 	return g, found
 }
@@ -75,7 +82,8 @@ func corner(side, near, far float64) (point, bool) {
 func (g *Guide) lay(q [4]point, w, h float64) {
 	mid := point{(q[0].x + q[1].x + q[2].x + q[3].x) / 4, (q[0].y + q[1].y + q[2].y + q[3].y) / 4}
 	// The level direction is the mean of both level edges and of the upright ones turned.
-	level := point{(q[1].x - q[0].x) + (q[2].x - q[3].x) + (q[3].y - q[0].y) + (q[2].y - q[1].y), (q[1].y - q[0].y) + (q[2].y - q[3].y) - (q[3].x - q[0].x) - (q[2].x - q[1].x)}
+	level := point{(q[1].x - q[0].x) + (q[2].x - q[3].x) + (q[3].y - q[0].y) + (q[2].y - q[1].y),
+		(q[1].y - q[0].y) + (q[2].y - q[3].y) - (q[3].x - q[0].x) - (q[2].x - q[1].x)}
 	long := math.Hypot(level.x, level.y)
 	ux, uy := level.x/long, level.y/long
 	// How far a corner lies beyond the cut: to the right and down, or to the left and up.
@@ -88,6 +96,7 @@ func (g *Guide) lay(q [4]point, w, h float64) {
 	_, r2, _, d2 := beyond(q[2])
 	l3, _, _, d3 := beyond(q[3])
 	f := length.FromFloat
-	g.Top, g.Right, g.Bottom, g.Left = [2]length.Length{f(u0), f(u1)}, [2]length.Length{f(r1), f(r2)}, [2]length.Length{f(d3), f(d2)}, [2]length.Length{f(l0), f(l3)}
+	g.Top, g.Right, g.Bottom, g.Left = [2]length.Length{f(u0), f(u1)}, [2]length.Length{f(r1),
+		f(r2)}, [2]length.Length{f(d3), f(d2)}, [2]length.Length{f(l0), f(l3)}
 	g.Fits = math.Min(math.Min(math.Min(l0, u0), math.Min(r1, u1)), math.Min(math.Min(r2, d2), math.Min(l3, d3))) >= -1
 }

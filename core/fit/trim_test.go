@@ -21,13 +21,16 @@ type xy struct{ x, y float64 }
 // measured is a panel by its corners, clockwise from the upper left, as a tape sees it.
 func measured(q [4]xy) plan.Measured {
 	far := func(a, b xy) length.Length { return length.FromFloat(math.Hypot(a.x-b.x, a.y-b.y) * in.Float()) }
-	return plan.Measured{Gate: "gate.piece:front.role:untrimmed", Sides: &plan.Sides{Top: far(q[0], q[1]), Right: far(q[1], q[2]), Bottom: far(q[2], q[3]), Left: far(q[3], q[0])},
+	return plan.Measured{Gate: "gate.piece:front.role:untrimmed",
+		Sides: &plan.Sides{Top: far(q[0], q[1]), Right: far(q[1], q[2]), Bottom: far(q[2], q[3]),
+			Left: far(q[3], q[0])},
 		Diagonals: &plan.Diagonals{Falling: far(q[0], q[2]), Rising: far(q[1], q[3])}}
 }
 
 func trim(m plan.Measured, w, h length.Length) (fit.Guide, []string) {
 	p := plan.Base(length.Inches, plan.DefaultHabits(length.Inches))
-	g, found := fit.Trim(p, m, "/measured/0", sum.Size{Width: sum.Of(sum.Part, "w", w), Height: sum.Of(sum.Part, "h", h)})
+	g, found := fit.Trim(p, m, "/measured/0",
+		sum.Size{Width: sum.Of(sum.Part, "w", w), Height: sum.Of(sum.Part, "h", h)})
 	var codes []string
 	for _, f := range found {
 		codes = append(codes, f.Code)
@@ -99,7 +102,8 @@ func TestTheChosenRemedyDecidesWhatFollows(t *testing.T) {
 		m := at("gate.piece:front.role:sewn", short, planned)
 		m.Across = remedy
 		p, found := fit.Front(order(m))
-		assert.Equal(t, []length.Length{c.trimmed, c.back, c.seam}, []length.Length{p.Trimmed.Width.Total(), p.Back.Width.Total(), p.Closing[0]}, remedy)
+		assert.Equal(t, []length.Length{c.trimmed, c.back, c.seam},
+			[]length.Length{p.Trimmed.Width.Total(), p.Back.Width.Total(), p.Closing[0]}, remedy)
 		assert.Len(t, found, 1, remedy)
 	}
 	m := at("gate.piece:front.role:sewn", planned+in/4, planned)

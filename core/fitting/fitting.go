@@ -130,9 +130,11 @@ func (o Order) one(i int, f plan.Fitting) (Fitted, finding.List) {
 	piece := o.piece(f.On)
 	switch {
 	case !ok:
-		found.Add(finding.Stop, "fitting", path+"/kind", fmt.Sprintf("A %s is read and kept, but not reckoned here.", f.Kind), "Take it out of this plan.")
+		found.Add(finding.Stop, "fitting", path+"/kind",
+			fmt.Sprintf("A %s is read and kept, but not reckoned here.", f.Kind), "Take it out of this plan.")
 	case piece == nil:
-		found.Add(finding.Stop, "fitting-on", path+"/on", fmt.Sprintf("There is no piece %q to put it on.", f.On), "Name a piece of this cover.")
+		found.Add(finding.Stop, "fitting-on", path+"/on", fmt.Sprintf("There is no piece %q to put it on.", f.On),
+			"Name a piece of this cover.")
 	default:
 		found = append(found, o.sizes(path, k, f)...)
 	}
@@ -142,7 +144,8 @@ func (o Order) one(i int, f plan.Fitting) (Fitted, finding.List) {
 	m := o.made(f)
 	w, h := k.Foot(m)
 	boxes := boxes(f, *piece, w, h)
-	out := Fitted{Index: i, Title: k.Title, On: f.On, Cloth: f.Cloth, Boxes: boxes, Round: k.Round, Caution: k.Caution, Hand: k.Hand, Through: k.Through, Fixing: k.Fixing(m), Late: m.through(), From: distances(*piece, boxes[0])}
+	out := Fitted{Index: i, Title: k.Title, On: f.On, Cloth: f.Cloth, Boxes: boxes, Round: k.Round, Caution: k.Caution,
+		Hand: k.Hand, Through: k.Through, Fixing: k.Fixing(m), Late: m.through(), From: distances(*piece, boxes[0])}
 	out.Check = o.check(out.From)
 	if k.Parts != nil {
 		out.Parts = k.Parts(m)
@@ -180,11 +183,14 @@ func (o Order) sizes(path string, k Kind, f plan.Fitting) finding.List {
 	given := map[string]length.Length{"length": f.Length, "width": f.Width, "height": f.Height}
 	for _, need := range k.Needs {
 		if given[need] <= 0 {
-			found.Add(finding.Stop, "out-of-range", path+"/"+need, fmt.Sprintf("The %s of the %s cannot be %s.", need, f.Kind, o.Style.Text(given[need])), "Type a length over 0.")
+			found.Add(finding.Stop, "out-of-range", path+"/"+need,
+				fmt.Sprintf("The %s of the %s cannot be %s.", need, f.Kind, o.Style.Text(given[need])),
+				"Type a length over 0.")
 		}
 	}
 	if f.Count < 0 || f.Count > 20 {
-		found.Add(finding.Stop, "out-of-range", path+"/count", fmt.Sprintf("There cannot be %d of it.", f.Count), "Type a number from 1 to 20.")
+		found.Add(finding.Stop, "out-of-range", path+"/count", fmt.Sprintf("There cannot be %d of it.", f.Count),
+			"Type a number from 1 to 20.")
 	}
 	if k.Judge != nil && !found.Stopped() {
 		k.Judge(o.made(f), path, &found)
@@ -225,7 +231,8 @@ func boxes(f plan.Fitting, p cover.Piece, w, h length.Length) []Box {
 }
 
 func distances(p cover.Piece, b Box) Distances {
-	return Distances{Left: b.X, Right: p.Finished.Width.Total() - b.X - b.Width, Top: b.Y, Bottom: p.Finished.Height.Total() - b.Y - b.Height}
+	return Distances{Left: b.X, Right: p.Finished.Width.Total() - b.X - b.Width, Top: b.Y,
+		Bottom: p.Finished.Height.Total() - b.Y - b.Height}
 }
 
 // check names the distances from both sides, for the ruler.
@@ -245,11 +252,17 @@ func (o Order) inside(path, title string, f plan.Fitting, p cover.Piece, boxes [
 		onEdge := f.At.Edge != "" && least == 0
 		switch {
 		case least < 0:
-			found.Add(finding.Stop, "fitting-off", path+"/at", fmt.Sprintf("The %s reaches %s beyond the seam line of the %s.", lower(title), text(-least), p.Name), "Move it in, or make it smaller.")
+			found.Add(finding.Stop, "fitting-off", path+"/at",
+				fmt.Sprintf("The %s reaches %s beyond the seam line of the %s.", lower(title), text(-least), p.Name),
+				"Move it in, or make it smaller.")
 		case o.offCorner(p, b):
-			found.Add(finding.Stop, "fitting-corner", path+"/at", fmt.Sprintf("A corner of the %s lies off the rounded corner of the %s.", lower(title), p.Name), "Move it in from the corner.")
+			found.Add(finding.Stop, "fitting-corner", path+"/at",
+				fmt.Sprintf("A corner of the %s lies off the rounded corner of the %s.", lower(title), p.Name),
+				"Move it in from the corner.")
 		case least < o.usual().clear && !onEdge:
-			near.Add(finding.Warn, "fitting-close", path+"/at", fmt.Sprintf("The %s lies %s from the seam line of the %s.", lower(title), text(least), p.Name), fmt.Sprintf("Leave %s for the presser foot.", text(o.usual().clear)))
+			near.Add(finding.Warn, "fitting-close", path+"/at",
+				fmt.Sprintf("The %s lies %s from the seam line of the %s.", lower(title), text(least), p.Name),
+				fmt.Sprintf("Leave %s for the presser foot.", text(o.usual().clear)))
 		}
 		if found.Stopped() {
 			return found
@@ -288,7 +301,8 @@ func (o Order) clearOf(path, title string, p cover.Piece, boxes []Box) finding.L
 	var found finding.List
 	for _, z := range append(hems(p), o.Zones...) {
 		if z.On == p.Name && overlap(boxes, []Box{z.Box}) {
-			found.Add(finding.Warn, "fitting-"+string(z.Name), path+"/at", fmt.Sprintf("The %s lies on a %s of the %s.", lower(title), z.Name, p.Name), clearly[z.Name])
+			found.Add(finding.Warn, "fitting-"+string(z.Name), path+"/at",
+				fmt.Sprintf("The %s lies on a %s of the %s.", lower(title), z.Name, p.Name), clearly[z.Name])
 		}
 	}
 	return found
@@ -320,7 +334,8 @@ func (o Order) apart(all []Fitted) finding.List {
 	for i, a := range all {
 		if len(a.Boxes) > 1 && overlap(a.Boxes[:1], a.Boxes[1:]) {
 			found.Add(finding.Warn, "fitting-overlap", finding.Path("fittings", a.Index, "at"),
-				fmt.Sprintf("%d of the %s are to stand side by side and lie on each other.", len(a.Boxes), lower(a.Title)),
+				fmt.Sprintf("%d of the %s are to stand side by side and lie on each other.", len(a.Boxes),
+					lower(a.Title)),
 				"Give the first a distance from the left: the others stand evenly up to the same distance from the right.")
 		}
 		for _, b := range all[:i] {
@@ -350,5 +365,6 @@ func overlap(a, b []Box) bool {
 
 // OrderOf is what the fittings of a settled plan are placed by.
 func OrderOf(p plan.Plan, c cover.Cover) Order {
-	return Order{Fittings: p.Fittings, Pieces: c.Pieces, Seam: p.Cover.Seam, Step: p.Habits.Step, Doubled: c.Doubled, Ends: p.Habits.Ends, Style: p.Style()}
+	return Order{Fittings: p.Fittings, Pieces: c.Pieces, Seam: p.Cover.Seam, Step: p.Habits.Step, Doubled: c.Doubled,
+		Ends: p.Habits.Ends, Style: p.Style()}
 }

@@ -24,8 +24,9 @@ func ptr(l length.Length) *length.Length { return &l }
 // order is a top of 16 × 12 with corners rounded by 2 at its upper side.
 func order(list ...plan.Fitting) fitting.Order {
 	return fitting.Order{Fittings: list, Seam: in / 4, Step: in / 8, Style: length.Style{Unit: length.Inches},
-		Pieces: []cover.Piece{{Name: "top", Finished: sum.Size{Width: sum.Of(sum.Part, "w", 16*in), Height: sum.Of(sum.Part, "h", 12*in)},
-			Radii: outline.Radii{TopLeft: 2 * in, TopRight: 2 * in}}}}
+		Pieces: []cover.Piece{{Name: "top",
+			Finished: sum.Size{Width: sum.Of(sum.Part, "w", 16*in), Height: sum.Of(sum.Part, "h", 12*in)},
+			Radii:    outline.Radii{TopLeft: 2 * in, TopRight: 2 * in}}}}
 }
 
 func one(t *testing.T, f plan.Fitting) fitting.Fitted {
@@ -43,8 +44,9 @@ func TestPlacesByDistancesAndByTheMiddle(t *testing.T) {
 		at   plan.At
 		x, y length.Length
 	}{
-		"in the middle":              {plan.At{Middle: true}, 11 * in / 2, 4 * in},
-		"from the left and below":    {plan.At{Left: ptr(5 * in / 4), Bottom: ptr(5 * in / 4)}, 5 * in / 4, 27 * in / 4},
+		"in the middle": {plan.At{Middle: true}, 11 * in / 2, 4 * in},
+		"from the left and below": {plan.At{Left: ptr(5 * in / 4), Bottom: ptr(5 * in / 4)}, 5 * in / 4,
+			27 * in / 4},
 		"from the right and above":   {plan.At{Right: ptr(2 * in), Top: ptr(3 * in)}, 9 * in, 3 * in},
 		"in the middle of an edge":   {plan.At{Edge: "bottom", Middle: true}, 11 * in / 2, 8 * in},
 		"nothing said is the middle": {plan.At{}, 11 * in / 2, 4 * in},
@@ -59,12 +61,14 @@ func TestPlacesByDistancesAndByTheMiddle(t *testing.T) {
 }
 
 func TestTheOppositeEdgesAreNamed(t *testing.T) {
-	f := one(t, plan.Fitting{Kind: "pocket", Width: 5 * in, Height: 4 * in, At: plan.At{Left: ptr(5 * in / 4), Bottom: ptr(in)}})
+	f := one(t, plan.Fitting{Kind: "pocket", Width: 5 * in, Height: 4 * in,
+		At: plan.At{Left: ptr(5 * in / 4), Bottom: ptr(in)}})
 	assert.Contains(t, f.Check, "1¼″ from the left and 9¾″ from the right, 7″ from the top and 1″ from the bottom")
 }
 
 func TestMoreOfTheSameStandEvenlyAndMirrored(t *testing.T) {
-	f := one(t, plan.Fitting{Kind: "strap", Length: 22 * in, Width: 2 * in, Count: 3, At: plan.At{Left: ptr(2 * in), Top: ptr(3 * in)}})
+	f := one(t, plan.Fitting{Kind: "strap", Length: 22 * in, Width: 2 * in, Count: 3,
+		At: plan.At{Left: ptr(2 * in), Top: ptr(3 * in)}})
 	var xs []length.Length
 	for _, b := range f.Boxes {
 		xs = append(xs, b.X)
@@ -106,7 +110,8 @@ func TestWhatIsCutForEach(t *testing.T) {
 		c.f.Kind = kind
 		parts := one(t, c.f).Parts
 		require.Len(t, parts, 1, kind)
-		assert.Equal(t, []length.Length{c.w, c.h}, []length.Length{parts[0].Size.Width.Total(), parts[0].Size.Height.Total()}, kind)
+		assert.Equal(t, []length.Length{c.w, c.h},
+			[]length.Length{parts[0].Size.Width.Total(), parts[0].Size.Height.Total()}, kind)
 	}
 	for _, kind := range []plan.FittingKind{"tape", "button"} {
 		assert.Empty(t, one(t, plan.Fitting{Kind: kind, Length: 4 * in, Width: in}).Parts, "%s is bought", kind)
@@ -122,15 +127,24 @@ func TestWhatCannotLieThere(t *testing.T) {
 		code, about string
 		level       finding.Level
 	}{
-		"beyond the seam":        {[]plan.Fitting{pocket(plan.At{Left: ptr(12 * in)})}, "fitting-off", "/fittings/0/at", finding.Stop},
-		"off a rounded corner":   {[]plan.Fitting{pocket(plan.At{Left: ptr(in / 4), Top: ptr(in / 4)})}, "fitting-corner", "/fittings/0/at", finding.Stop},
-		"too close to a seam":    {[]plan.Fitting{pocket(plan.At{Left: ptr(in / 8)})}, "fitting-close", "/fittings/0/at", finding.Warn},
-		"on each other":          {[]plan.Fitting{pocket(plan.At{}), pocket(plan.At{Left: ptr(8 * in)})}, "fitting-overlap", "/fittings/1/at", finding.Warn},
-		"a slit through a strap": {[]plan.Fitting{{Kind: "strap", On: "top", Length: 9 * in, Width: 2 * in}, {Kind: "slit", On: "top", Length: 4 * in}}, "fitting-overlap", "/fittings/1/at", finding.Stop},
-		"no such piece":          {[]plan.Fitting{{Kind: "pocket", On: "lid", Width: in, Height: in}}, "fitting-on", "/fittings/0/on", finding.Stop},
-		"no size":                {[]plan.Fitting{{Kind: "pocket", On: "top", Width: in}}, "out-of-range", "/fittings/0/height", finding.Stop},
-		"too many":               {[]plan.Fitting{{Kind: "button", On: "top", Width: in, Count: 99}}, "out-of-range", "/fittings/0/count", finding.Stop},
-		"a kind not reckoned":    {[]plan.Fitting{{Kind: "zip-pull", On: "top"}}, "fitting", "/fittings/0/kind", finding.Stop},
+		"beyond the seam": {[]plan.Fitting{pocket(plan.At{Left: ptr(12 * in)})}, "fitting-off", "/fittings/0/at",
+			finding.Stop},
+		"off a rounded corner": {[]plan.Fitting{pocket(plan.At{Left: ptr(in / 4), Top: ptr(in / 4)})},
+			"fitting-corner", "/fittings/0/at", finding.Stop},
+		"too close to a seam": {[]plan.Fitting{pocket(plan.At{Left: ptr(in / 8)})}, "fitting-close",
+			"/fittings/0/at", finding.Warn},
+		"on each other": {[]plan.Fitting{pocket(plan.At{}), pocket(plan.At{Left: ptr(8 * in)})},
+			"fitting-overlap", "/fittings/1/at", finding.Warn},
+		"a slit through a strap": {[]plan.Fitting{{Kind: "strap", On: "top", Length: 9 * in, Width: 2 * in},
+			{Kind: "slit", On: "top", Length: 4 * in}}, "fitting-overlap", "/fittings/1/at", finding.Stop},
+		"no such piece": {[]plan.Fitting{{Kind: "pocket", On: "lid", Width: in, Height: in}}, "fitting-on",
+			"/fittings/0/on", finding.Stop},
+		"no size": {[]plan.Fitting{{Kind: "pocket", On: "top", Width: in}}, "out-of-range",
+			"/fittings/0/height", finding.Stop},
+		"too many": {[]plan.Fitting{{Kind: "button", On: "top", Width: in, Count: 99}}, "out-of-range",
+			"/fittings/0/count", finding.Stop},
+		"a kind not reckoned": {[]plan.Fitting{{Kind: "zip-pull", On: "top"}}, "fitting", "/fittings/0/kind",
+			finding.Stop},
 	} {
 		t.Run(name, func(t *testing.T) {
 			_, found := fitting.Place(order(c.list...))
@@ -170,9 +184,11 @@ func TestWhatIsPlacedLiesOnThePiece(t *testing.T) {
 		any := func(name string, lo, hi length.Length) length.Length {
 			return length.Length(rapid.Int64Range(int64(lo), int64(hi)).Draw(t, name))
 		}
-		f := plan.Fitting{Kind: rapid.SampledFrom([]plan.FittingKind{"pocket", "strap", "tape", "button", "label", "slit"}).Draw(t, "kind"), On: "top",
-			Length: any("length", 1, 20*in), Width: any("width", 1, 20*in), Height: any("height", 1, 20*in), Count: rapid.IntRange(0, 5).Draw(t, "count"),
-			At: plan.At{Left: ptr(any("left", -2*in, 18*in)), Top: ptr(any("top", -2*in, 14*in))}}
+		f := plan.Fitting{Kind: rapid.SampledFrom([]plan.FittingKind{"pocket", "strap", "tape", "button", "label",
+			"slit"}).Draw(t, "kind"), On: "top",
+			Length: any("length", 1, 20*in), Width: any("width", 1, 20*in), Height: any("height", 1, 20*in),
+			Count: rapid.IntRange(0, 5).Draw(t, "count"),
+			At:    plan.At{Left: ptr(any("left", -2*in, 18*in)), Top: ptr(any("top", -2*in, 14*in))}}
 		placed, found := fitting.Place(order(f))
 		if found.Stopped() {
 			return
@@ -197,7 +213,8 @@ func TestSeveralOfOneStandApart(t *testing.T) {
 
 func TestAFoldedPocketIsCutDouble(t *testing.T) {
 	p := one(t, plan.Fitting{Kind: "pocket", Width: 5 * in, Height: 4 * in, Style: "folded"})
-	assert.Equal(t, []length.Length{11 * in / 2, 17 * in / 2}, []length.Length{p.Parts[0].Size.Width.Total(), p.Parts[0].Size.Height.Total()})
+	assert.Equal(t, []length.Length{11 * in / 2, 17 * in / 2},
+		[]length.Length{p.Parts[0].Size.Width.Total(), p.Parts[0].Size.Height.Total()})
 	assert.Contains(t, p.Fixing, "Fold it double")
 }
 
@@ -218,7 +235,8 @@ func TestPensStandInSlotsFromTheRight(t *testing.T) {
 }
 
 func belt() plan.Fitting {
-	return plan.Fitting{Kind: "belt", On: "top", Length: 18 * in, Short: 6 * in, Width: 2 * in, Tape: 3 * in, At: plan.At{Left: ptr(in), Middle: true}}
+	return plan.Fitting{Kind: "belt", On: "top", Length: 18 * in, Short: 6 * in, Width: 2 * in, Tape: 3 * in,
+		At: plan.At{Left: ptr(in), Middle: true}}
 }
 
 func TestAPairStandsMirroredWithItsTape(t *testing.T) {
@@ -227,9 +245,11 @@ func TestAPairStandsMirroredWithItsTape(t *testing.T) {
 	assert.Equal(t, 16*in, b.Boxes[0].X+b.Boxes[1].X+b.Boxes[1].Width)
 	assert.Equal(t, in, b.Boxes[0].Height, "an inch is turned under and boxed")
 	require.Len(t, b.Parts, 2)
-	assert.Equal(t, []length.Length{20 * in, 8 * in}, []length.Length{b.Parts[0].Size.Width.Total(), b.Parts[1].Size.Width.Total()})
+	assert.Equal(t, []length.Length{20 * in, 8 * in},
+		[]length.Length{b.Parts[0].Size.Width.Total(), b.Parts[1].Size.Width.Total()})
 	require.Len(t, b.Notions, 2)
-	assert.Equal(t, []length.Length{3 * in, 6 * in}, []length.Length{b.Notions[0].Length.Total(), b.Notions[1].Length.Total()})
+	assert.Equal(t, []length.Length{3 * in, 6 * in},
+		[]length.Length{b.Notions[0].Length.Total(), b.Notions[1].Length.Total()})
 	assert.Contains(t, b.Fixing, "2″ × 1″, with a cross in it")
 }
 
@@ -255,7 +275,8 @@ func TestFittingsKeepOffHemsAndTaperedCorners(t *testing.T) {
 	require.Len(t, found, 1)
 	assert.Equal(t, "fitting-hem", found[0].Code)
 	o.Pieces[0].Edges.Bottom = cover.Allowance{}
-	o.Zones = []fitting.Zone{{On: "top", Name: fitting.Hem, Box: fitting.Box{X: 8 * in, Width: in / 2, Height: 12 * in}}}
+	o.Zones = []fitting.Zone{{On: "top", Name: fitting.Hem,
+		Box: fitting.Box{X: 8 * in, Width: in / 2, Height: 12 * in}}}
 	_, found = fitting.Place(o)
 	require.Len(t, found, 1)
 	o.Zones[0].On = "under"
@@ -275,12 +296,17 @@ func TestMovingKeepsTheEdgesDistancesAreCountedFrom(t *testing.T) {
 		x, y length.Length
 		want plan.At
 	}{
-		"from the left":          {plan.At{Left: ptr(in), Top: ptr(in)}, 2*in + in/20, 3 * in, plan.At{Left: ptr(2 * in), Top: ptr(3 * in)}},
-		"from the right":         {plan.At{Right: ptr(in), Bottom: ptr(in)}, 2 * in, 3 * in, plan.At{Right: ptr(9 * in), Bottom: ptr(5 * in)}},
-		"out of the middle":      {plan.At{Middle: true}, 8 * in, 4 * in, plan.At{Right: ptr(3 * in), Middle: true}},
-		"into the middle":        {plan.At{Left: ptr(in), Top: ptr(in)}, 11*in/2 + in/20, 4 * in, plan.At{Middle: true}},
-		"not off the piece":      {plan.At{Left: ptr(in), Top: ptr(in)}, -3 * in, 40 * in, plan.At{Left: ptr(0), Top: ptr(8 * in)}},
-		"along the edge it's on": {plan.At{Edge: "bottom", Middle: true}, 2 * in, in, plan.At{Edge: "bottom", Left: ptr(2 * in)}},
+		"from the left": {plan.At{Left: ptr(in), Top: ptr(in)}, 2*in + in/20, 3 * in,
+			plan.At{Left: ptr(2 * in), Top: ptr(3 * in)}},
+		"from the right": {plan.At{Right: ptr(in), Bottom: ptr(in)}, 2 * in, 3 * in,
+			plan.At{Right: ptr(9 * in), Bottom: ptr(5 * in)}},
+		"out of the middle": {plan.At{Middle: true}, 8 * in, 4 * in, plan.At{Right: ptr(3 * in), Middle: true}},
+		"into the middle": {plan.At{Left: ptr(in), Top: ptr(in)}, 11*in/2 + in/20, 4 * in,
+			plan.At{Middle: true}},
+		"not off the piece": {plan.At{Left: ptr(in), Top: ptr(in)}, -3 * in, 40 * in,
+			plan.At{Left: ptr(0), Top: ptr(8 * in)}},
+		"along the edge it's on": {plan.At{Edge: "bottom", Middle: true}, 2 * in, in,
+			plan.At{Edge: "bottom", Left: ptr(2 * in)}},
 	} {
 		t.Run(name, func(t *testing.T) {
 			f := pocket
@@ -304,7 +330,8 @@ func TestWhatIsMovedStandsWhereItWasDropped(t *testing.T) {
 		any := func(name string, lo, hi length.Length) length.Length {
 			return length.Length(rapid.Int64Range(int64(lo), int64(hi)).Draw(t, name))
 		}
-		f := plan.Fitting{Kind: rapid.SampledFrom([]plan.FittingKind{"pocket", "label", "button", "tape", "handle"}).Draw(t, "kind"), On: "top",
+		f := plan.Fitting{Kind: rapid.SampledFrom([]plan.FittingKind{"pocket", "label", "button", "tape", "handle"}).
+			Draw(t, "kind"), On: "top",
 			Length: 5 * in, Width: in.Times(rapid.IntRange(1, 4).Draw(t, "width")), Height: 2 * in}
 		if f.Kind == "handle" {
 			f.Spread = 3 * in

@@ -20,8 +20,10 @@ type making struct {
 }
 
 var (
-	imperial = making{foldUnder: length.Inch, pocketHem: length.Inch, slitSides: length.Inch / 4, slitSpare: 2 * length.Inch, clear: length.Inch / 4}
-	metric   = making{foldUnder: 25 * length.Millimetre, pocketHem: 2 * length.Centimetre, slitSides: 6 * length.Millimetre, slitSpare: 5 * length.Centimetre, clear: 6 * length.Millimetre}
+	imperial = making{foldUnder: length.Inch, pocketHem: length.Inch, slitSides: length.Inch / 4,
+		slitSpare: 2 * length.Inch, clear: length.Inch / 4}
+	metric = making{foldUnder: 25 * length.Millimetre, pocketHem: 2 * length.Centimetre,
+		slitSides: 6 * length.Millimetre, slitSpare: 5 * length.Centimetre, clear: 6 * length.Millimetre}
 )
 
 func (o Order) usual() making {
@@ -80,12 +82,17 @@ const (
 var Kinds kind.Set[Kind]
 
 func init() {
-	Kinds.Add("handle", Kind{Title: "Handle", Needs: []string{"length", "width"}, Foot: boxed, Parts: strip, Lines: cross, Judge: reach, Fixing: boxStitch, Caution: strapCaution})
-	Kinds.Add("strap", Kind{Title: "Strap", Needs: []string{"length", "width"}, Foot: boxed, Parts: strips, Bought: hookAndLoop, Lines: cross, Judge: pair, Fixing: turnedStrap, Caution: strapCaution})
-	Kinds.Add("belt", Kind{Title: "Belt", Needs: []string{"length", "width"}, Foot: boxed, Parts: strips, Bought: hookAndLoop, Lines: cross, Judge: pair, Fixing: turnedStrap, Caution: strapCaution})
+	Kinds.Add("handle", Kind{Title: "Handle", Needs: []string{"length", "width"}, Foot: boxed, Parts: strip,
+		Lines: cross, Judge: reach, Fixing: boxStitch, Caution: strapCaution})
+	Kinds.Add("strap", Kind{Title: "Strap", Needs: []string{"length", "width"}, Foot: boxed, Parts: strips,
+		Bought: hookAndLoop, Lines: cross, Judge: pair, Fixing: turnedStrap, Caution: strapCaution})
+	Kinds.Add("belt", Kind{Title: "Belt", Needs: []string{"length", "width"}, Foot: boxed, Parts: strips,
+		Bought: hookAndLoop, Lines: cross, Judge: pair, Fixing: turnedStrap, Caution: strapCaution})
 	Kinds.Add("loop", Kind{Title: "Loop", Needs: []string{"length", "width"}, Foot: boxed, Parts: strip, Lines: cross,
-		Fixing: func(m Made) string { return "Fold it in half and catch both ends in one " + m.box() + "." }, Caution: strapCaution})
-	Kinds.Add("pocket", Kind{Title: "Pocket", Needs: []string{"width", "height"}, Foot: sized, Parts: pocket, Lines: slots, Judge: pens, Fixing: pocketStitch})
+		Fixing:  func(m Made) string { return "Fold it in half and catch both ends in one " + m.box() + "." },
+		Caution: strapCaution})
+	Kinds.Add("pocket", Kind{Title: "Pocket", Needs: []string{"width", "height"}, Foot: sized, Parts: pocket,
+		Lines: slots, Judge: pens, Fixing: pocketStitch})
 	Kinds.Add("label", Kind{Title: "Label", Needs: []string{"width", "height"}, Foot: sized, Parts: patch,
 		Fixing: func(Made) string { return "Press the edges under and stitch all round." }})
 	Kinds.Add("tape", Kind{Title: "Tape", Needs: []string{"length", "width"}, Foot: lying, Bought: tape,
@@ -145,7 +152,8 @@ func strips(m Made) []Part {
 	if m.Short == 0 {
 		return strip(m)
 	}
-	return []Part{m.strip("long strip, folded along its length", m.Length, 1), m.strip("short strip, folded along its length", m.Short, 1)}
+	return []Part{m.strip("long strip, folded along its length", m.Length, 1),
+		m.strip("short strip, folded along its length", m.Short, 1)}
 }
 
 // turnedIn reports a strap that is turned through an end which is then turned in; handles
@@ -155,13 +163,15 @@ func (m Made) turnedIn() bool {
 }
 
 func (m Made) strip(title string, long length.Length, n int) Part {
-	width := sum.Of(sum.Part, "length", long).Plus(sum.Hem, "folded under at one end", m.foldUnder).Plus(sum.Hem, "folded under at the other", m.foldUnder)
+	width := sum.Of(sum.Part, "length", long).Plus(sum.Hem, "folded under at one end", m.foldUnder).
+		Plus(sum.Hem, "folded under at the other", m.foldUnder)
 	if m.turnedIn() {
 		width = width.Plus(sum.Seam, "open end, turned in", m.Seam)
 	}
 	return Part{Title: title, Adds: ", " + title, Count: n, Inside: m.inside(long, m.Width), Size: sum.Size{
-		Width:  width,
-		Height: sum.Of(sum.Part, "front", m.Width).Plus(sum.Part, "back", m.Width).Between(sum.Seam, "seam allowance", m.Seam),
+		Width: width,
+		Height: sum.Of(sum.Part, "front", m.Width).Plus(sum.Part, "back", m.Width).
+			Between(sum.Seam, "seam allowance", m.Seam),
 	}}
 }
 
@@ -169,15 +179,20 @@ func (m Made) strip(title string, long length.Length, n int) Part {
 func pocket(m Made) []Part {
 	width := sum.Of(sum.Part, "width", m.Width).Between(sum.Seam, "turned under", m.Seam)
 	if m.Style == plan.FoldedPocket {
-		return []Part{{Title: "pocket, folded double", Adds: ", folded double", Count: count(m.Fitting), Inside: m.inside(m.Width, m.Height), Size: sum.Size{Width: width,
-			Height: sum.Of(sum.Part, "height in front", m.Height).Plus(sum.Part, "height behind", m.Height).Between(sum.Seam, "seam allowance", m.Seam)}}}
+		return []Part{{Title: "pocket, folded double", Adds: ", folded double", Count: count(m.Fitting),
+			Inside: m.inside(m.Width, m.Height), Size: sum.Size{Width: width,
+				Height: sum.Of(sum.Part, "height in front", m.Height).Plus(sum.Part, "height behind", m.Height).
+					Between(sum.Seam, "seam allowance", m.Seam)}}}
 	}
-	return []Part{{Title: "pocket", Count: count(m.Fitting), Inside: m.inside(m.Width, m.Height), Size: sum.Size{Width: width,
-		Height: sum.Of(sum.Hem, "hem at the top", m.pocketHem).Plus(sum.Part, "height", m.Height).Plus(sum.Seam, "turned under", m.Seam)}}}
+	return []Part{{Title: "pocket", Count: count(m.Fitting), Inside: m.inside(m.Width, m.Height),
+		Size: sum.Size{Width: width,
+			Height: sum.Of(sum.Hem, "hem at the top", m.pocketHem).Plus(sum.Part, "height", m.Height).
+				Plus(sum.Seam, "turned under", m.Seam)}}}
 }
 
 func pocketStitch(m Made) string {
-	s := fmt.Sprintf("Turn %s under twice at the top and stitch it, press the other edges under, and", m.Text(m.pocketHem/2))
+	s := fmt.Sprintf("Turn %s under twice at the top and stitch it, press the other edges under, and",
+		m.Text(m.pocketHem/2))
 	if m.Style == plan.FoldedPocket {
 		s = "Fold it double, right sides together, sew round but for a small gap, turn it and top-stitch the fold; then"
 	}
@@ -206,7 +221,8 @@ func pens(m Made, path string, found *finding.List) {
 		return
 	}
 	if fit := int(m.Width / max(m.Slot, 1)); m.Slot <= 0 || fit < m.Slots {
-		found.Add(finding.Stop, "pen-slots", path+"/slots", fmt.Sprintf("%d pen slots of %s do not fit a pocket of %s.", m.Slots, m.Text(m.Slot), m.Text(m.Width)),
+		found.Add(finding.Stop, "pen-slots", path+"/slots",
+			fmt.Sprintf("%d pen slots of %s do not fit a pocket of %s.", m.Slots, m.Text(m.Slot), m.Text(m.Width)),
 			fmt.Sprintf("Type up to %d, or make the pocket wider.", fit))
 	}
 }
@@ -214,7 +230,9 @@ func pens(m Made, path string, found *finding.List) {
 // reach finds a handle that is shorter than its ends are apart.
 func reach(m Made, path string, found *finding.List) {
 	if m.Spread > m.Length {
-		found.Add(finding.Stop, "handle-short", path+"/length", fmt.Sprintf("A handle of %s does not reach over ends that are %s apart.", m.Text(m.Length), m.Text(m.Spread)),
+		found.Add(finding.Stop, "handle-short", path+"/length",
+			fmt.Sprintf("A handle of %s does not reach over ends that are %s apart.", m.Text(m.Length),
+				m.Text(m.Spread)),
 			"Make it longer; half as long again as its ends are apart leaves room for a hand.")
 	}
 }
@@ -225,15 +243,21 @@ func pair(m Made, path string, found *finding.List) {
 		return
 	}
 	if m.Count > 1 {
-		found.Add(finding.Stop, "out-of-range", path+"/count", "A pair is placed by itself.", "Type 1, and add another pair for the next place.")
+		found.Add(finding.Stop, "out-of-range", path+"/count", "A pair is placed by itself.",
+			"Type 1, and add another pair for the next place.")
 	}
 	if m.Short > m.Length {
-		found.Add(finding.Stop, "pair-length", path+"/short", fmt.Sprintf("The short one of the pair, %s, is longer than the long one, %s.", m.Text(m.Short), m.Text(m.Length)), "Swap the two.")
+		found.Add(finding.Stop, "pair-length", path+"/short",
+			fmt.Sprintf("The short one of the pair, %s, is longer than the long one, %s.", m.Text(m.Short),
+				m.Text(m.Length)), "Swap the two.")
 		return
 	}
 	if room := m.Short - m.foldUnder; m.Tape > room || 2*m.Tape > m.Length-m.foldUnder {
-		found.Add(finding.Stop, "pair-tape", path+"/tape", fmt.Sprintf("%s of tape on the short one and %s on the long one do not fit straps of %s and %s.", m.Text(m.Tape), m.Text(2*m.Tape), m.Text(m.Short), m.Text(m.Length)),
-			fmt.Sprintf("Type up to %s, or make the straps longer.", m.Text(max(0, min(room, (m.Length-m.foldUnder)/2)))))
+		found.Add(finding.Stop, "pair-tape", path+"/tape",
+			fmt.Sprintf("%s of tape on the short one and %s on the long one do not fit straps of %s and %s.",
+				m.Text(m.Tape), m.Text(2*m.Tape), m.Text(m.Short), m.Text(m.Length)),
+			fmt.Sprintf("Type up to %s, or make the straps longer.",
+				m.Text(max(0, min(room, (m.Length-m.foldUnder)/2)))))
 	}
 }
 
@@ -254,7 +278,9 @@ func tape(m Made, out *Fitted) {
 func buttons(m Made, out *Fitted) { out.Buttons = count(m.Fitting) }
 
 func patch(m Made) []Part {
-	return []Part{{Title: "label", Count: count(m.Fitting), Inside: m.inside(m.Width, m.Height), Size: sum.Size{Width: sum.Of(sum.Part, "width", m.Width), Height: sum.Of(sum.Part, "height", m.Height)}.Between(sum.Seam, "turned under", m.Seam)}}
+	return []Part{{Title: "label", Count: count(m.Fitting), Inside: m.inside(m.Width, m.Height),
+		Size: sum.Size{Width: sum.Of(sum.Part, "width", m.Width),
+			Height: sum.Of(sum.Part, "height", m.Height)}.Between(sum.Seam, "turned under", m.Seam)}}
 }
 
 // through reports whether a slit is sewn through two faces from their edge.
@@ -264,10 +290,11 @@ func facing(m Made) []Part {
 	if m.through() {
 		return nil
 	}
-	return []Part{{Title: "facing of the slit", Adds: ", facing of the slit", Count: count(m.Fitting), Inside: m.inside(m.slitSpare, m.Length+m.slitSpare), Size: sum.Size{
-		Width:  sum.Of(sum.Part, "beside the slit", m.slitSpare),
-		Height: sum.Of(sum.Part, "length of the slit", m.Length).Plus(sum.Part, "beyond its end", m.slitSpare),
-	}}}
+	return []Part{{Title: "facing of the slit", Adds: ", facing of the slit", Count: count(m.Fitting),
+		Inside: m.inside(m.slitSpare, m.Length+m.slitSpare), Size: sum.Size{
+			Width:  sum.Of(sum.Part, "beside the slit", m.slitSpare),
+			Height: sum.Of(sum.Part, "length of the slit", m.Length).Plus(sum.Part, "beyond its end", m.slitSpare),
+		}}}
 }
 
 // cross is the stitching in the box at the end of a strap.

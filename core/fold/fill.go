@@ -88,7 +88,8 @@ func (f *Folder) fill(leaf int, p cover.Piece, b bulge) {
 			if r > rings { // the flange
 				share = 1
 			}
-			one.Points = append(one.Points, [2]float64{middle[0] + share*(at[0]-middle[0]), middle[1] + share*(at[1]-middle[1])})
+			one.Points = append(one.Points,
+				[2]float64{middle[0] + share*(at[0]-middle[0]), middle[1] + share*(at[1]-middle[1])})
 		}
 	}
 	for i := range n {

@@ -137,7 +137,8 @@ func (f Fold) Poses(share float64) []Pose {
 
 // Reach is the box round all points at a share of the folding, nothing filled.
 func (f Fold) Reach(share float64) (least, most [3]float64) {
-	least, most = [3]float64{math.Inf(1), math.Inf(1), math.Inf(1)}, [3]float64{math.Inf(-1), math.Inf(-1), math.Inf(-1)}
+	least, most = [3]float64{math.Inf(1), math.Inf(1), math.Inf(1)}, [3]float64{math.Inf(-1), math.Inf(-1),
+		math.Inf(-1)}
 	for i, pose := range f.Poses(share) {
 		for _, p := range f.Leaves[i].Points {
 			at := pose.At([3]float64{p[0], p[1], 0})

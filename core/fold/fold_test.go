@@ -30,7 +30,8 @@ func folded(t *testing.T, p plan.Plan) (cover.Cover, fold.Fold) {
 // some are covers of every kind and shape, with sizes that differ from axis to axis.
 func some() map[string]plan.Plan {
 	form := plan.Object{Kind: plan.Form, Width: 20 * inch, Height: 16 * inch}
-	box := plan.Object{Kind: plan.Box, Length: 18 * inch, Depth: 14*inch + inch/2, Height: 6*inch + inch/2, SticksOut: plan.Axes{Length: 3 * inch / 4}}
+	box := plan.Object{Kind: plan.Box, Length: 18 * inch, Depth: 14*inch + inch/2, Height: 6*inch + inch/2,
+		SticksOut: plan.Axes{Length: 3 * inch / 4}}
 	book := plan.Object{Kind: plan.Book, Wrap: 14 * inch, Height: 9 * inch, Spine: inch, Thickness: inch / 8}
 	round := plan.Corners{Kind: plan.RoundCorners, Radius: 2 * inch}
 	ease := plan.Axes{Length: inch / 2, Depth: inch / 4, Height: inch / 8, Width: -inch, Wrap: 3 * inch / 4}
@@ -51,35 +52,43 @@ func some() map[string]plan.Plan {
 	longZip.Back.Gap = 16*inch + inch/2
 	flat := plan.Object{Kind: plan.Flat, Width: 20 * inch, Height: 16 * inch}
 	return map[string]plan.Plan{
-		"cushion":                   of(form, plan.Cover{Kind: plan.Cushion}),
-		"cushion, round":            of(disc, plan.Cover{Kind: plan.Cushion}),
-		"cushion, round corners":    of(form, plan.Cover{Kind: plan.Cushion, Corners: round}),
-		"cushion, tapered":          of(form, plan.Cover{Kind: plan.Cushion, Corners: plan.Corners{Kind: plan.TaperedCorners, Taper: inch / 2}}),
-		"cushion, flanged, washed":  of(form, plan.Cover{Kind: plan.Cushion, Flange: 2 * inch, Wash: 3, Bulk: inch / 8}),
-		"boxed cushion":             of(thick, plan.Cover{Kind: plan.BoxedCushion}),
-		"boxed cushion, corners":    of(thick, plan.Cover{Kind: plan.BoxedCushion, Corners: round, Wash: 4}),
-		"boxed cushion, zip":        zipped,
-		"boxed cushion, long zip":   longZip,
-		"boxed cushion, round":      of(with(thick, func(o *plan.Object) { o.Shape = plan.RoundShape }), plan.Cover{Kind: plan.BoxedCushion}),
-		"pad":                       of(flat, plan.Cover{Kind: plan.Pad, Corners: round}),
-		"wrapped hood":              of(box, plan.Cover{Kind: "wrap-hood"}),
-		"wrapped hood, corners":     of(box, plan.Cover{Kind: "wrap-hood", Corners: round, Bulk: inch / 4}),
-		"wrapped hood, split":       of(box, plan.Cover{Kind: "wrap-hood", Corners: round, SplitTop: true}),
-		"banded hood":               of(box, plan.Cover{Kind: "band-hood"}),
-		"banded hood, corners":      of(box, plan.Cover{Kind: "band-hood", Corners: round, Wash: 5}),
-		"skirted hood":              of(box, plan.Cover{Kind: "skirt-hood"}),
-		"skirted hood, corners":     of(box, plan.Cover{Kind: "skirt-hood", Corners: round}),
-		"jacket, folded flaps":      of(book, plan.Cover{Kind: plan.Jacket, Flaps: flaps}),
-		"jacket, flipped flaps":     of(book, plan.Cover{Kind: plan.Jacket, Flaps: plan.Flaps{Style: plan.Flipped, Depth: flaps.Depth}}),
-		"jacket, flaps turned in":   of(book, plan.Cover{Kind: plan.Jacket, Flaps: plan.Flaps{Style: plan.TurnedIn, Depth: flaps.Depth}, Wash: 3}),
-		"jacket, no boards, boards": of(with(book, func(o *plan.Object) { o.Wrap, o.Board, o.Thickness = 0, 6*inch, 0 }), plan.Cover{Kind: plan.Jacket, Flaps: flaps}),
+		"cushion":                of(form, plan.Cover{Kind: plan.Cushion}),
+		"cushion, round":         of(disc, plan.Cover{Kind: plan.Cushion}),
+		"cushion, round corners": of(form, plan.Cover{Kind: plan.Cushion, Corners: round}),
+		"cushion, tapered": of(form,
+			plan.Cover{Kind: plan.Cushion, Corners: plan.Corners{Kind: plan.TaperedCorners, Taper: inch / 2}}),
+		"cushion, flanged, washed": of(form,
+			plan.Cover{Kind: plan.Cushion, Flange: 2 * inch, Wash: 3, Bulk: inch / 8}),
+		"boxed cushion":           of(thick, plan.Cover{Kind: plan.BoxedCushion}),
+		"boxed cushion, corners":  of(thick, plan.Cover{Kind: plan.BoxedCushion, Corners: round, Wash: 4}),
+		"boxed cushion, zip":      zipped,
+		"boxed cushion, long zip": longZip,
+		"boxed cushion, round": of(with(thick, func(o *plan.Object) { o.Shape = plan.RoundShape }),
+			plan.Cover{Kind: plan.BoxedCushion}),
+		"pad":                   of(flat, plan.Cover{Kind: plan.Pad, Corners: round}),
+		"wrapped hood":          of(box, plan.Cover{Kind: "wrap-hood"}),
+		"wrapped hood, corners": of(box, plan.Cover{Kind: "wrap-hood", Corners: round, Bulk: inch / 4}),
+		"wrapped hood, split":   of(box, plan.Cover{Kind: "wrap-hood", Corners: round, SplitTop: true}),
+		"banded hood":           of(box, plan.Cover{Kind: "band-hood"}),
+		"banded hood, corners":  of(box, plan.Cover{Kind: "band-hood", Corners: round, Wash: 5}),
+		"skirted hood":          of(box, plan.Cover{Kind: "skirt-hood"}),
+		"skirted hood, corners": of(box, plan.Cover{Kind: "skirt-hood", Corners: round}),
+		"jacket, folded flaps":  of(book, plan.Cover{Kind: plan.Jacket, Flaps: flaps}),
+		"jacket, flipped flaps": of(book,
+			plan.Cover{Kind: plan.Jacket, Flaps: plan.Flaps{Style: plan.Flipped, Depth: flaps.Depth}}),
+		"jacket, flaps turned in": of(book,
+			plan.Cover{Kind: plan.Jacket, Flaps: plan.Flaps{Style: plan.TurnedIn, Depth: flaps.Depth}, Wash: 3}),
+		"jacket, no boards, boards": of(with(book,
+			func(o *plan.Object) { o.Wrap, o.Board, o.Thickness = 0, 6*inch, 0 }),
+			plan.Cover{Kind: plan.Jacket, Flaps: flaps}),
 	}
 }
 
 // The room of the closed cover, read off its leaves, is the object with its ease: the
 // formulas of the pieces and the geometry of the fold are two ways to one size.
 func TestTheInsideIsTheObjectAndItsEase(t *testing.T) {
-	axes := map[plan.CoverKind][]string{plan.Cushion: {"width", "height"}, plan.Pad: {"width", "height"}, plan.BoxedCushion: {"width", "height", "depth"}, plan.Jacket: {"wrap", "height"}}
+	axes := map[plan.CoverKind][]string{plan.Cushion: {"width", "height"}, plan.Pad: {"width", "height"},
+		plan.BoxedCushion: {"width", "height", "depth"}, plan.Jacket: {"wrap", "height"}}
 	for name, p := range some() {
 		t.Run(name, func(t *testing.T) {
 			_, f := folded(t, p)
@@ -90,7 +99,8 @@ func TestTheInsideIsTheObjectAndItsEase(t *testing.T) {
 			var got []string
 			for _, in := range f.Inside {
 				got = append(got, in.Axis)
-				assert.InDelta(t, in.Wanted.Total().Float(), in.Room, fold.Nearly, "%s: closed it is %.3f mm", in.Name, in.Closed/1e6)
+				assert.InDelta(t, in.Wanted.Total().Float(), in.Room, fold.Nearly, "%s: closed it is %.3f mm", in.Name,
+					in.Closed/1e6)
 				assert.True(t, in.Fits())
 			}
 			if p.Object.Shape == plan.RoundShape {
@@ -106,9 +116,11 @@ func TestAWrappedHoodByHand(t *testing.T) {
 	least, most := f.Reach(1)
 	inches := func(nm float64) float64 { return math.Round(nm/inch.Float()*1e3) / 1e3 }
 	// 18 + ¾ + ½ and 14½ + ¼ and 6½ + ⅛, each with a stack of ¼ on both sides.
-	assert.Equal(t, [3]float64{19.75, 7.125, 15.25}, [3]float64{inches(most[0] - least[0]), inches(most[1] - least[1]), inches(most[2] - least[2])})
+	assert.Equal(t, [3]float64{19.75, 7.125, 15.25},
+		[3]float64{inches(most[0] - least[0]), inches(most[1] - least[1]), inches(most[2] - least[2])})
 	for _, in := range f.Inside {
-		assert.Equal(t, map[string]length.Length{"length": 19*inch + inch/4, "depth": 14*inch + 3*inch/4, "height": 6*inch + 5*inch/8}[in.Axis], in.Wanted.Total(), in.Axis)
+		assert.Equal(t, map[string]length.Length{"length": 19*inch + inch/4, "depth": 14*inch + 3*inch/4,
+			"height": 6*inch + 5*inch/8}[in.Axis], in.Wanted.Total(), in.Axis)
 	}
 }
 
@@ -214,7 +226,8 @@ func rims(f fold.Fold, poses []fold.Pose, piece string, copied int) []segment {
 		for e, n := range count {
 			if n == 1 {
 				a, b := leaf.Points[e[0]], leaf.Points[e[1]]
-				out = append(out, segment{poses[i].At([3]float64{a[0], a[1], 0}), poses[i].At([3]float64{b[0], b[1], 0})})
+				out = append(out,
+					segment{poses[i].At([3]float64{a[0], a[1], 0}), poses[i].At([3]float64{b[0], b[1], 0})})
 			}
 		}
 	}
@@ -298,8 +311,10 @@ func TestFoldingKeepsWhatHangsTogether(t *testing.T) {
 					}
 					require.Less(t, h.Parent, i)
 					for _, far := range []float64{0, 100e6} {
-						own := poses[i].At([3]float64{h.Own.X + far*math.Cos(h.Own.Angle), h.Own.Y + far*math.Sin(h.Own.Angle), 0})
-						on := poses[h.Parent].At([3]float64{h.On.X + far*math.Cos(h.On.Angle), h.On.Y + far*math.Sin(h.On.Angle), 0})
+						own := poses[i].At([3]float64{h.Own.X + far*math.Cos(h.Own.Angle),
+							h.Own.Y + far*math.Sin(h.Own.Angle), 0})
+						on := poses[h.Parent].At([3]float64{h.On.X + far*math.Cos(h.On.Angle),
+							h.On.Y + far*math.Sin(h.On.Angle), 0})
 						assert.InDelta(t, 0, apart(own, on), 1, "%s at %g", leaf.Piece, share)
 					}
 				}
@@ -339,10 +354,12 @@ func TestFlatPiecesDoNotOverlap(t *testing.T) {
 			assert.InEpsilon(t, want, area, 1e-4, "the leaves of a piece are the piece")
 			random := rand.New(rand.NewPCG(7, 11))
 			for range 400 {
-				q := [3]float64{least[0] + random.Float64()*(most[0]-least[0]), least[1] + random.Float64()*(most[1]-least[1])}
+				q := [3]float64{least[0] + random.Float64()*(most[0]-least[0]),
+					least[1] + random.Float64()*(most[1]-least[1])}
 				on := 0
 				for _, tri := range triangles {
-					if cross(tri[0], tri[1], q) > 1e9 && cross(tri[1], tri[2], q) > 1e9 && cross(tri[2], tri[0], q) > 1e9 {
+					if cross(tri[0], tri[1], q) > 1e9 && cross(tri[1], tri[2], q) > 1e9 &&
+						cross(tri[2], tri[0], q) > 1e9 {
 						on++
 					}
 				}
@@ -421,8 +438,10 @@ func TestAnyHoodCloses(t *testing.T) {
 	}
 	for i := range 120 {
 		kind := plan.CoverKind([]string{"wrap-hood", "band-hood", "skirt-hood"}[i%3])
-		p := plan.Plan{Format: plan.Format, Object: plan.Object{Kind: plan.Box, Length: size(60, 200), Depth: size(60, 200), Height: size(60, 160)},
-			Cover: plan.Cover{Kind: kind, Seam: inch / 2, Wash: float64(random.IntN(8)), Bulk: size(0, 3), Ease: plan.Axes{Length: size(-4, 8), Depth: size(-4, 8), Height: size(-4, 8)}}}
+		p := plan.Plan{Format: plan.Format,
+			Object: plan.Object{Kind: plan.Box, Length: size(60, 200), Depth: size(60, 200), Height: size(60, 160)},
+			Cover: plan.Cover{Kind: kind, Seam: inch / 2, Wash: float64(random.IntN(8)), Bulk: size(0, 3),
+				Ease: plan.Axes{Length: size(-4, 8), Depth: size(-4, 8), Height: size(-4, 8)}}}
 		if random.IntN(2) == 0 {
 			p.Cover.Corners = plan.Corners{Kind: plan.RoundCorners, Radius: size(6, 24)}
 		}
@@ -430,7 +449,8 @@ func TestAnyHoodCloses(t *testing.T) {
 			_, f := folded(t, p)
 			require.Len(t, f.Inside, 3)
 			for _, in := range f.Inside {
-				assert.True(t, in.Fits(), "%s: %.4f mm, not %.4f mm", in.Name, in.Room/1e6, in.Wanted.Total().Float()/1e6)
+				assert.True(t, in.Fits(), "%s: %.4f mm, not %.4f mm", in.Name, in.Room/1e6, in.Wanted.Total().
+					Float()/1e6)
 			}
 		})
 	}

@@ -43,7 +43,8 @@ func (f *Folder) room(closed Fold, list []Axle) []Inside {
 // wanted is the object along an axis with what sticks out and its ease.
 func (f *Folder) wanted(m Axle) sum.Sum {
 	c := f.plan.Cover
-	s := sum.Of(sum.Object, m.Name, m.Size).Plus(sum.Object, "what sticks out", alongAxis(f.plan.Object.SticksOut, m.Axis))
+	s := sum.Of(sum.Object, m.Name, m.Size).
+		Plus(sum.Object, "what sticks out", alongAxis(f.plan.Object.SticksOut, m.Axis))
 	if f.plan.Object.Edge == plan.SeamIncluded {
 		s = s.Plus(sum.Seam, "its own seam allowances", -2*c.Seam)
 	}
@@ -52,7 +53,8 @@ func (f *Folder) wanted(m Axle) sum.Sum {
 
 // alongAxis is the length of one axis, by its key in the plan.
 func alongAxis(a plan.Axes, axis string) length.Length {
-	return map[string]length.Length{"width": a.Width, "height": a.Height, "length": a.Length, "depth": a.Depth, "wrap": a.Wrap}[axis]
+	return map[string]length.Length{"width": a.Width, "height": a.Height, "length": a.Length, "depth": a.Depth,
+		"wrap": a.Wrap}[axis]
 }
 
 // wrapped is the way round a book, from where the outside turns round one fore-edge to where
@@ -78,6 +80,7 @@ func (f *Folder) wrapped(closed Fold) []Inside {
 		a, b := poses[i].At([3]float64{x1, 0, 0}), poses[i].At([3]float64{x2, 0, 0})
 		size += math.Hypot(math.Hypot(b[0]-a[0], b[1]-a[1]), b[2]-a[2])
 	}
-	return []Inside{{Axis: "wrap", Name: "round the book", Wanted: f.wanted(Axle{Axis: "wrap", Name: "round the book", Size: tape}),
+	return []Inside{{Axis: "wrap", Name: "round the book",
+		Wanted: f.wanted(Axle{Axis: "wrap", Name: "round the book", Size: tape}),
 		Closed: size, Room: size * (1 - f.plan.Cover.Wash/100)}}
 }

@@ -71,7 +71,8 @@ func init() {
 	Kinds.Add("wrap-hood", Kind{Fold: (*Folder).wrapHood, Inside: box})
 	Kinds.Add("band-hood", Kind{Fold: (*Folder).bandHood, Inside: box})
 	Kinds.Add("skirt-hood", Kind{Fold: (*Folder).skirtHood, Inside: box})
-	Kinds.Add("jacket", Kind{Fold: (*Folder).jacket, Wrapped: true, Inside: func(o plan.Object) []Axle { return []Axle{{"height", "up", 1, o.Height}} }})
+	Kinds.Add("jacket", Kind{Fold: (*Folder).jacket, Wrapped: true,
+		Inside: func(o plan.Object) []Axle { return []Axle{{"height", "up", 1, o.Height}} }})
 	Kinds.Add("pad", Kind{Fold: (*Folder).pad, Inside: func(o plan.Object) []Axle { return flatAxles(o, 2) }})
 }
 
@@ -92,7 +93,8 @@ func (f *Folder) Stand(p cover.Piece) int { return f.flat(p, 0, stand(p, 0, lyin
 
 // Hang adds a copy of a piece that hangs with an edge on an edge of another leaf, turned by an angle when the
 // cover is closed.
-func (f *Folder) Hang(p cover.Piece, copied int, own cover.Edge, parent int, on cover.Piece, at cover.Edge, turn float64) int {
+func (f *Folder) Hang(p cover.Piece, copied int, own cover.Edge, parent int, on cover.Piece, at cover.Edge,
+	turn float64) int {
 	return f.flat(p, copied, hang(parent, edge(p, own, 0.5), edge(on, at, 0.5), turn))
 }
 
@@ -185,7 +187,8 @@ func (f *Folder) boxed() {
 	middle := math.Mod(start+long/2, whole)
 	turns := ringBends(line, start, long, true)
 	ring := f.bent(band, 0, across, turns, long/2, hang(top, Axis{X: long / 2}, on(line, middle), quarter), always)
-	below := f.flat(face, 1, hang(ring.leafAt(long/2), on(line, middle), Axis{X: long / 2, Y: high, Angle: math.Pi}, quarter))
+	below := f.flat(face, 1, hang(ring.leafAt(long/2), on(line, middle), Axis{X: long / 2, Y: high, Angle: math.Pi},
+		quarter))
 	if zip, ok := f.pieces["band.zip"]; ok {
 		f.zipHalves(zip, line, top)
 	}
@@ -198,7 +201,8 @@ func (f *Folder) zipHalves(zip cover.Piece, line outline.Path, top int) {
 	long, high := size(zip)
 	start := (line.Length() - long) / 2
 	turns := ringBends(line, start, long, false)
-	half := f.bent(zip, 0, across, turns, long/2, hang(top, Axis{long / 2, high, math.Pi}, on(line, line.Length()/2), quarter), always)
+	half := f.bent(zip, 0, across, turns, long/2,
+		hang(top, Axis{long / 2, high, math.Pi}, on(line, line.Length()/2), quarter), always)
 	f.bent(zip, 1, across, turns, long/2, hang(half.leafAt(long/2), Axis{X: long / 2}, Axis{X: long / 2}, 0), always)
 }
 
@@ -270,7 +274,8 @@ func (f *Folder) skirtHood() {
 	if !square {
 		line := round(top)
 		long, _ := size(wall)
-		f.bent(wall, 0, across, ringBends(line, 0, long, true), long/2, hang(root, Axis{X: long / 2}, on(line, line.Length()/2), quarter), always)
+		f.bent(wall, 0, across, ringBends(line, 0, long, true), long/2,
+			hang(root, Axis{X: long / 2}, on(line, line.Length()/2), quarter), always)
 		return
 	}
 	for _, one := range []struct {

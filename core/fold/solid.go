@@ -58,7 +58,10 @@ func bookSolids(b book, o plan.Object, least, most [3]float64) []Solid {
 	board := math.Min(o.Thickness.Float(), half/2)
 	right := most[0] - b.turn/quarter/2
 	slab := func(kind string, from, to, right float64) Solid {
-		return Solid{Kind: kind, Min: [3]float64{least[0] + off, top, from}, Max: [3]float64{right, top + o.Height.Float(), to}}
+		return Solid{Kind: kind, Min: [3]float64{least[0] + off, top, from},
+			Max: [3]float64{right, top + o.Height.Float(), to}}
 	}
-	return []Solid{slab("board", middle-half, middle-half+board, right), slab("pages", middle-half+board, middle+half-board, right-board-off), slab("board", middle+half-board, middle+half, right)}
+	return []Solid{slab("board", middle-half, middle-half+board, right),
+		slab("pages", middle-half+board, middle+half-board, right-board-off),
+		slab("board", middle+half-board, middle+half, right)}
 }

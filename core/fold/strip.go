@@ -55,7 +55,8 @@ type builder struct{ leaves []Leaf }
 
 // bent adds a piece that bends along its way, when it is said; the leaf at the distance root
 // is the one that hangs on another, as given.
-func (b *builder) bent(p cover.Piece, copied int, way along, bends []bend, root float64, hinge Hinge, when share) strip {
+func (b *builder) bent(p cover.Piece, copied int, way along, bends []bend, root float64, hinge Hinge,
+	when share) strip {
 	out := strip{piece: p, spans: cutting(p, way, bends)}
 	whole := polygon(p.Line())
 	add := func(i int, h Hinge) {
@@ -114,7 +115,8 @@ func cutting(p cover.Piece, way along, bends []bend) []span {
 		n := parts(one.long, one.turn)
 		each := one.turn / float64(n)
 		for i := range n {
-			step := span{from: one.at + one.long*float64(i)/float64(n), to: one.at + one.long*float64(i+1)/float64(n), before: each}
+			step := span{from: one.at + one.long*float64(i)/float64(n), to: one.at + one.long*float64(i+1)/float64(n),
+				before: each}
 			if i == 0 {
 				step.before = each / 2
 			}

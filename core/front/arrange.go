@@ -44,12 +44,15 @@ func fill(f plan.Face, pick func(r, c int, done [][]string) string) [][]string {
 // which is said.
 func scrap(f plan.Face, path string, cloths []string) ([][]string, finding.List) {
 	var found finding.List
-	m := &mixer{face: f, cloths: cloths, used: map[string]int{}, random: rand.New(rand.NewPCG(uint64(f.Seed), 0x756d7363686c6167))}
+	m := &mixer{face: f, cloths: cloths, used: map[string]int{},
+		random: rand.New(rand.NewPCG(uint64(f.Seed), 0x756d7363686c6167))}
 	rows := fill(f, m.pick)
 	if len(cloths) == 1 && len(rows)*len(rows[0]) > 1 {
-		found.Add(finding.Note, "like-neighbours", path+"/cloths", "With one cloth every patch lies beside its like.", "Name a second cloth.")
+		found.Add(finding.Note, "like-neighbours", path+"/cloths", "With one cloth every patch lies beside its like.",
+			"Name a second cloth.")
 	} else if m.alike {
-		found.Add(finding.Note, "like-neighbours", path+"/cloths", "Some patches lie beside their like.", "Mix again, name another cloth, or let go of a patch that is kept.")
+		found.Add(finding.Note, "like-neighbours", path+"/cloths", "Some patches lie beside their like.",
+			"Mix again, name another cloth, or let go of a patch that is kept.")
 	}
 	return rows, found
 }

@@ -46,9 +46,11 @@ type axis struct {
 func (o Order) axes() (across, down *axis) {
 	f := o.Face
 	across = &axis{key: "columns", word: "across", sizeKey: "width", n: f.Columns, whole: o.Finished.Width.Total(),
-		trimmed: o.Trimmed.Width.Total(), top: o.Top.Width.Total(), take: o.TakeAcross, patch: f.Patch.Width, lowHeld: o.Held.Left, highHeld: o.Held.Right}
+		trimmed: o.Trimmed.Width.Total(), top: o.Top.Width.Total(), take: o.TakeAcross, patch: f.Patch.Width,
+		lowHeld: o.Held.Left, highHeld: o.Held.Right}
 	down = &axis{key: "rows", word: "down", sizeKey: "height", n: f.Rows, whole: o.Finished.Height.Total(),
-		trimmed: o.Trimmed.Height.Total(), top: o.Top.Height.Total(), take: o.TakeUp, patch: f.Patch.Height, lowHeld: o.Held.Top, highHeld: o.Held.Bottom}
+		trimmed: o.Trimmed.Height.Total(), top: o.Top.Height.Total(), take: o.TakeUp, patch: f.Patch.Height,
+		lowHeld: o.Held.Top, highHeld: o.Held.Bottom}
 	across.low, across.high = grow(o.Top.Width, o.Trimmed.Width, o.Held.Left, o.Held.Right)
 	down.low, down.high = grow(o.Top.Height, o.Trimmed.Height, o.Held.Top, o.Held.Bottom)
 	for _, a := range []*axis{across, down} {
@@ -90,7 +92,8 @@ func both(across, down *axis, do func(*axis) finding.List) finding.List {
 	found := do(across)
 	alike := across.n == down.n && across.whole == down.whole && across.patch == down.patch
 	for _, f := range do(down) {
-		said := slices.ContainsFunc(found, func(g finding.Finding) bool { return g.Code == f.Code && (alike || g.About == f.About) })
+		said := slices.ContainsFunc(found,
+			func(g finding.Finding) bool { return g.Code == f.Code && (alike || g.About == f.About) })
 		if !said {
 			found = append(found, f)
 		}
@@ -131,8 +134,10 @@ func (o Order) fill(a *axis) finding.List {
 	text := o.Style.Text
 	if a.patch <= 0 || a.patch > a.whole+length.Close {
 		found.Add(finding.Stop, "patch-too-large", o.Path+"/patch/"+a.sizeKey,
-			fmt.Sprintf("A %s of %s is larger than the front, which finishes %s %s.", a.thing(), text(a.patch), text(a.whole), a.word),
-			fmt.Sprintf("%d patches %s can be up to %s.", a.n, a.word, text(length.Max(0, a.whole-a.sashes()).Div(a.n).Floor(o.Step))))
+			fmt.Sprintf("A %s of %s is larger than the front, which finishes %s %s.", a.thing(), text(a.patch),
+				text(a.whole), a.word),
+			fmt.Sprintf("%d patches %s can be up to %s.", a.n, a.word,
+				text(length.Max(0, a.whole-a.sashes()).Div(a.n).Floor(o.Step))))
 		return found
 	}
 	fixed := length.Length(0)
@@ -146,7 +151,8 @@ func (o Order) fill(a *axis) finding.List {
 	if 2*fixed >= a.whole {
 		found.Add(finding.Stop, "borders-too-wide", o.Path+"/borders",
 			fmt.Sprintf("The borders take %s %s; the front finishes %s.", text(2*fixed), a.word, text(a.whole)),
-			fmt.Sprintf("Leave room for the patches: borders of up to %s in all.", text(length.Max(0, (a.whole-a.inside())/2))))
+			fmt.Sprintf("Leave room for the patches: borders of up to %s in all.",
+				text(length.Max(0, (a.whole-a.inside())/2))))
 		return found
 	}
 	left := a.whole - a.inside() - 2*fixed
@@ -214,13 +220,15 @@ func (o Order) misfit(a *axis, fixed, left length.Length) finding.List {
 	fills := text(a.inside() + 2*fixed)
 	if left < 0 {
 		found.Add(finding.Stop, "front-too-large", o.Path+"/"+a.key,
-			fmt.Sprintf("%s make %s %s: %s too much for a front that finishes %s.", has, fills, a.word, text(-left), text(a.whole)),
+			fmt.Sprintf("%s make %s %s: %s too much for a front that finishes %s.", has, fills, a.word, text(-left),
+				text(a.whole)),
 			"What fits: "+strings.Join(ways, ", or ")+".")
 		return found
 	}
 	if left == 0 {
 		found.Add(finding.Stop, "no-rest", o.Path+"/borders",
-			fmt.Sprintf("%s fill %s %s; nothing is left for a border.", has, text(a.whole), a.word), "Take the border out, or make the patches smaller.")
+			fmt.Sprintf("%s fill %s %s; nothing is left for a border.", has, text(a.whole), a.word),
+			"Take the border out, or make the patches smaller.")
 		return found
 	}
 	found.Add(finding.Stop, "front-does-not-fill", o.Path+"/"+a.key,
@@ -254,7 +262,8 @@ func (o Order) grown(cut sum.Sum, a *axis, grow length.Length) sum.Sum {
 		share = "what quilting takes, all at this edge"
 	}
 	margin := min(o.Margin, grow)
-	return cut.Plus(sum.Squaring, "trimmed off after quilting", margin).Plus(sum.TakeUp, share, grow-margin).UpTo(o.Step)
+	return cut.Plus(sum.Squaring, "trimmed off after quilting", margin).Plus(sum.TakeUp, share, grow-margin).
+		UpTo(o.Step)
 }
 
 // cuts sizes the patch, the sashes and the borders as cut, and lets the outer border,
@@ -282,8 +291,10 @@ func (o Order) cuts(a *axis) finding.List {
 	}
 	if cut := a.cut.Total(); !a.point && !cut.OnStep(o.Step) {
 		found.Add(finding.Warn, "patch-off-ruler", o.Path+"/patch/"+a.sizeKey,
-			fmt.Sprintf("The patch is cut %s, which is not on a ruler with steps of %s.", o.Style.Text(cut), o.Style.Text(o.Step)),
-			fmt.Sprintf("On the ruler are finished patches of %s and %s.", o.Style.Text(cut.Floor(o.Step)-2*o.Seam), o.Style.Text(cut.Ceil(o.Step)-2*o.Seam)))
+			fmt.Sprintf("The patch is cut %s, which is not on a ruler with steps of %s.", o.Style.Text(cut),
+				o.Style.Text(o.Step)),
+			fmt.Sprintf("On the ruler are finished patches of %s and %s.", o.Style.Text(cut.Floor(o.Step)-2*o.Seam),
+				o.Style.Text(cut.Ceil(o.Step)-2*o.Seam)))
 	}
 	return found
 }
@@ -298,7 +309,8 @@ func (o Order) withoutBorder(a *axis) finding.List {
 		Plus(sum.TakeUp, "share of what quilting takes", (a.low + a.high - margins).Div(a.n)).UpTo(o.Step)
 	if o.Absorb == plan.AbsorbAccept {
 		found.Add(finding.Warn, "cover-smaller", o.Path+"/patch/"+a.sizeKey,
-			fmt.Sprintf("Quilted and trimmed, the front finishes %s %s instead of %s: %s smaller.", text(small), a.word, text(a.whole), text(a.whole-small)),
+			fmt.Sprintf("Quilted and trimmed, the front finishes %s %s instead of %s: %s smaller.", text(small), a.word,
+				text(a.whole), text(a.whole-small)),
 			fmt.Sprintf("Cut the patches %s instead, or add a border.", text(grown.Total())))
 		return found
 	}
@@ -408,7 +420,8 @@ func (a *axis) sides(patches sum.Sum, gap func(i int) length.Length) sum.Sum {
 // sewn is a direction of the grid with its raw edges, as its cuts come out.
 func (o Order) sewn(a *axis) sum.Sum {
 	last := a.gaps() - 1
-	return a.sides(sum.Repeat(a.n, sum.Part, "patch", a.cut.Total()-2*o.Seam), func(i int) length.Length { return a.sashOf(i, last).Total() - 2*o.Seam }).
+	return a.sides(sum.Repeat(a.n, sum.Part, "patch", a.cut.Total()-2*o.Seam),
+		func(i int) length.Length { return a.sashOf(i, last).Total() - 2*o.Seam }).
 		Between(sum.Seam, "seam allowance", o.Seam)
 }
 

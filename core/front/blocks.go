@@ -39,19 +39,24 @@ func (o Order) blockOf() (block.Node, finding.List) {
 	if o.Face.Block.Name != "" {
 		named, known := block.ByName(o.Face.Block.Name)
 		if !known {
-			found.Add(finding.Stop, "block-unknown", o.Path+"/block", fmt.Sprintf("No block goes by the name %q here.", o.Face.Block.Name), `Choose one of the list, or write its cells: {"cells": "A / B"}.`)
+			found.Add(finding.Stop, "block-unknown", o.Path+"/block",
+				fmt.Sprintf("No block goes by the name %q here.", o.Face.Block.Name),
+				`Choose one of the list, or write its cells: {"cells": "A / B"}.`)
 			return block.Node{}, found
 		}
 		text, ok = named.Text, true
 	}
 	if !ok {
-		found.Add(finding.Stop, "block-cells", o.Path+"/block", "The cells of a block are a text.", `Write them like {"cells": "(A / B) | (B \ A)"}.`)
+		found.Add(finding.Stop, "block-cells", o.Path+"/block", "The cells of a block are a text.",
+			`Write them like {"cells": "(A / B) | (B \ A)"}.`)
 		return block.Node{}, found
 	}
 	n, err := block.Parse(text)
 	var syntax *block.SyntaxError
 	if errors.As(err, &syntax) {
-		found.Add(finding.Stop, "block-cells", o.Path+"/block/cells", fmt.Sprintf("The block cannot be read: %s.", syntax), `A letter is a patch; divide with | - / \ x ^ o and put brackets round each division.`)
+		found.Add(finding.Stop, "block-cells", o.Path+"/block/cells",
+			fmt.Sprintf("The block cannot be read: %s.", syntax),
+			`A letter is a patch; divide with | - / \ x ^ o and put brackets round each division.`)
 	}
 	return n, found
 }
@@ -89,11 +94,14 @@ func (g *gridder) begin(sewnW, sewnH, w, h length.Length) finding.List {
 	}
 	var division *block.DivisionError
 	if errors.As(err, &division) {
-		found.Add(finding.Stop, "block-cells", g.Path+"/block/cells", fmt.Sprintf("The block cannot be divided so: %s.", division), "Divide triangles with : and rectangles with the other signs.")
+		found.Add(finding.Stop, "block-cells", g.Path+"/block/cells",
+			fmt.Sprintf("The block cannot be divided so: %s.", division),
+			"Divide triangles with : and rectangles with the other signs.")
 		return found
 	}
 	if n := len(g.divided) * g.count(); n > mostPatches {
-		found.Add(finding.Stop, "too-many-patches", g.Path+"/block", fmt.Sprintf("Blocks of %d patches make %d in all.", len(g.divided), n),
+		found.Add(finding.Stop, "too-many-patches", g.Path+"/block",
+			fmt.Sprintf("Blocks of %d patches make %d in all.", len(g.divided), n),
 			fmt.Sprintf("Plan up to %d patches: fewer blocks, or a simpler one.", mostPatches))
 		return found
 	}
@@ -121,8 +129,10 @@ func (g *gridder) count() int {
 func (g *gridder) put(p place) {
 	cloth := g.cloths[p.row-1][p.column-1]
 	if !g.blocks {
-		part := g.part(Part{Ref: g.ofCloth(ref.Patch, cloth), Paints: "/order", Name: "patch." + cloth, Title: "Patch", Role: Patch, Cloth: cloth, Size: g.grid.Patch}, 1)
-		c := Cell{Part: part, X: p.x, Y: p.y, Width: p.width, Height: p.height, Row: p.row, Column: p.column, Band: p.band}
+		part := g.part(Part{Ref: g.ofCloth(ref.Patch, cloth), Paints: "/order", Name: "patch." + cloth, Title: "Patch",
+			Role: Patch, Cloth: cloth, Size: g.grid.Patch}, 1)
+		c := Cell{Part: part, X: p.x, Y: p.y, Width: p.width, Height: p.height, Row: p.row, Column: p.column,
+			Band: p.band}
 		if g.across.point {
 			w := (g.grid.Patch.Width.Total() - 2*g.Seam).Float()
 			c = polygon(c, p.at, outline.Outline{{X: 0, Y: 0}, {X: w, Y: 0}, {X: w, Y: w}, {X: 0, Y: w}})
@@ -139,7 +149,8 @@ func (g *gridder) put(p place) {
 	}
 	for i, s := range g.inner {
 		from, to := p.at(outline.Vertex{X: s.X1, Y: s.Y1}), p.at(outline.Vertex{X: s.X2, Y: s.Y2})
-		g.Face.seam(Seam{Kind: InBlock, Band: p.band, Group: Group{In: g.In, Kind: InBlock, Turn: g.turn(p), Of: s.Of}, X1: from.X, Y1: from.Y, X2: to.X, Y2: to.Y,
+		g.Face.seam(Seam{Kind: InBlock, Band: p.band, Group: Group{In: g.In, Kind: InBlock, Turn: g.turn(p), Of: s.Of},
+			X1: from.X, Y1: from.Y, X2: to.X, Y2: to.Y,
 			Sewn: length.FromFloat(g.innerSewn[i].Length()) + 2*g.Seam, Left: -1, Right: -1})
 	}
 }
@@ -159,7 +170,8 @@ func polygon(c Cell, at func(outline.Vertex) outline.Vertex, line outline.Outlin
 		c.Line[i] = at(v)
 	}
 	x1, y1, x2, y2 := c.Line.Bounds()
-	c.X, c.Y, c.Width, c.Height = length.FromFloat(x1), length.FromFloat(y1), length.FromFloat(x2-x1), length.FromFloat(y2-y1)
+	c.X, c.Y, c.Width, c.Height = length.FromFloat(x1), length.FromFloat(y1), length.FromFloat(x2-x1),
+		length.FromFloat(y2-y1)
 	return c
 }
 
@@ -225,7 +237,8 @@ func (o Order) clothOf(letter, own string) string {
 
 // groupOf is the group a patch belongs to, with its part; set tells patches apart that are cut
 // across sets of strips.
-func (g *gridder) groupOf(role Role, is ref.Role, name, set, title string, line outline.Outline, cloth string, mate string) *group {
+func (g *gridder) groupOf(role Role, is ref.Role, name, set, title string, line outline.Outline, cloth string,
+	mate string) *group {
 	r := block.RecipeOf(line, g.Seam, g.Style)
 	if role == BlockPatch && g.Triangles.Large() {
 		r = r.Large(g.Seam)
@@ -234,15 +247,18 @@ func (g *gridder) groupOf(role Role, is ref.Role, name, set, title string, line 
 	if g.Triangles != plan.ManyTriangles {
 		mate = ""
 	}
-	key := fmt.Sprintf("%s %s %s %s %s %d %d", name, set, cloth, r.Kind, mate, r.Size.Width.Total()/1000, r.Size.Height.Total()/1000)
+	key := fmt.Sprintf("%s %s %s %s %s %d %d", name, set, cloth, r.Kind, mate, r.Size.Width.Total()/1000,
+		r.Size.Height.Total()/1000)
 	if r.Kind == block.Template {
 		key += shapeKey(line)
 	}
 	if grp, ok := g.groups[key]; ok {
 		return grp
 	}
-	grp := &group{role: role, named: ref.Ref{Kind: ref.Cut, Of: g.In, Role: is, Cloth: cloth, No: len(g.order) + 1}, paints: "/cloth",
-		name: fmt.Sprintf("%s.%d.%s", name, len(g.order)+1, cloth), title: title, cloth: cloth, recipe: r, line: line, paired: mate != ""}
+	grp := &group{role: role, named: ref.Ref{Kind: ref.Cut, Of: g.In, Role: is, Cloth: cloth, No: len(g.order) + 1},
+		paints: "/cloth",
+		name:   fmt.Sprintf("%s.%d.%s", name, len(g.order)+1, cloth), title: title, cloth: cloth, recipe: r, line: line,
+		paired: mate != ""}
 	if title == "" {
 		grp.title, grp.paints = names[r.Kind], "/cloths"
 	}
@@ -301,12 +317,14 @@ func (g *gridder) stripped(grp *group) {
 	for _, w := range grp.set.Widths {
 		height += w
 	}
-	set := g.sized(Set{Cloths: grp.set.Letters, Segments: grp.count / each, Segment: grp.set.Segment + 2*g.Seam, Height: height + 2*g.Seam})
+	set := g.sized(Set{Cloths: grp.set.Letters, Segments: grp.count / each, Segment: grp.set.Segment + 2*g.Seam,
+		Height: height + 2*g.Seam})
 	if set.Count == 0 {
 		return // longer than the cloth is wide: cut one by one
 	}
 	p := &g.Parts[grp.part]
-	long := sum.Repeat(int((set.Length-squared)/set.Segment), sum.Part, "segment", set.Segment).Plus(sum.Squaring, "to square the end", squared)
+	long := sum.Repeat(int((set.Length-squared)/set.Segment), sum.Part, "segment", set.Segment).
+		Plus(sum.Squaring, "to square the end", squared)
 	p.Title, p.Role, p.Shape, p.Gives, p.Patches, p.Finished = "Strips to be sewn together", SetStrip, "strip", 1, 0, ""
 	p.Size = sum.Size{Width: long.UpTo(g.Step), Height: g.allowed(sum.Part, "strip, finished", grp.width).UpTo(g.Step)}
 	p.Count = set.Count * each
@@ -339,7 +357,9 @@ func shapeKey(line outline.Outline) string {
 }
 
 // names are what the kinds of cuts are called.
-var names = map[block.Kind]string{block.Square: "Patch", block.Rect: "Patch", block.Half: "Half-square triangles", block.Quarter: "Quarter-square triangles", block.Template: "Patch by template", block.Slanted: "Patches from a strip"}
+var names = map[block.Kind]string{block.Square: "Patch", block.Rect: "Patch", block.Half: "Half-square triangles",
+	block.Quarter: "Quarter-square triangles", block.Template: "Patch by template",
+	block.Slanted: "Patches from a strip"}
 
 // partOf is the piece a group is cut from: upright patches as they are, all others up to
 // the ruler step, trimmed with their unit.
@@ -349,7 +369,8 @@ func (g *gridder) partOf(grp *group) Part {
 	if !r.Share {
 		size = size.UpTo(g.Step)
 	}
-	part := Part{Ref: grp.named, Paints: grp.paints, Name: grp.name, Title: grp.title, Role: grp.role, Cloth: grp.cloth, Size: size, Shape: string(r.Kind), Gives: r.Gives, Finished: r.Finished}
+	part := Part{Ref: grp.named, Paints: grp.paints, Name: grp.name, Title: grp.title, Role: grp.role, Cloth: grp.cloth,
+		Size: size, Shape: string(r.Kind), Gives: r.Gives, Finished: r.Finished}
 	if r.Kind == block.Template {
 		cut := grp.line.Offset(g.Seam.Float())
 		x, y, _, _ := cut.Bounds()
@@ -371,7 +392,8 @@ func (g *gridder) onRuler() finding.List {
 		for _, size := range []sum.Sum{grp.recipe.Size.Width, grp.recipe.Size.Height} {
 			if off := size.Total(); off.Floor(g.Step)+1000 < off && off+1000 < off.Ceil(g.Step) {
 				found.Add(finding.Warn, "block-off-ruler", g.Path+"/patch/width",
-					fmt.Sprintf("In a block of %s a patch is cut %s, which is not on a ruler with steps of %s.", text(g.sewnW), text(off), text(g.Step)), g.handyBlocks(g.node, g.sewnW, g.sewnH))
+					fmt.Sprintf("In a block of %s a patch is cut %s, which is not on a ruler with steps of %s.",
+						text(g.sewnW), text(off), text(g.Step)), g.handyBlocks(g.node, g.sewnW, g.sewnH))
 				return found
 			}
 		}
@@ -385,7 +407,8 @@ func (o Order) handyBlocks(n block.Node, w, h length.Length) string {
 	start := w.Floor(o.Step)
 	for d := length.Length(0); d <= 3*length.Inch && len(fits) < 2; d += o.Step {
 		for _, size := range []length.Length{start - d, start + d} {
-			if size > 0 && len(fits) < 2 && o.handy(n, size, length.FromFloat(h.Float()*size.Float()/w.Float())) && !slices.Contains(fits, o.Style.Text(size)) {
+			if size > 0 && len(fits) < 2 && o.handy(n, size, length.FromFloat(h.Float()*size.Float()/w.Float())) &&
+				!slices.Contains(fits, o.Style.Text(size)) {
 				fits = append(fits, o.Style.Text(size))
 			}
 		}
@@ -427,8 +450,10 @@ func (g *gridder) units() {
 			continue
 		}
 		kinds[kind] = len(g.Units)
-		g.Units = append(g.Units, Unit{Set: set, Cloths: g.clothsOf(u.Node), Sign: u.Node.Sign, Count: u.Count * blocks, Block: i == len(list)-1, Triangles: u.Node.Leaves(),
-			Width: u.Width + 2*g.Seam, Height: u.Height + 2*g.Seam})
+		g.Units = append(g.Units,
+			Unit{Set: set, Cloths: g.clothsOf(u.Node), Sign: u.Node.Sign, Count: u.Count * blocks,
+				Block: i == len(list)-1, Triangles: u.Node.Leaves(),
+				Width: u.Width + 2*g.Seam, Height: u.Height + 2*g.Seam})
 	}
 }
 
@@ -471,9 +496,11 @@ func (g *gridder) cutAcross(u block.Unit) bool {
 	if u.Node.Sign == block.Rows {
 		high, segment = u.Height, u.Width
 	}
-	return (u.Node.Sign == block.Columns || u.Node.Sign == block.Rows) && u.Node.Leaves() && slices.ContainsFunc(g.Sets, func(s Set) bool {
-		return len(s.Cloths) == len(u.Node.Parts) && (s.Height-high-2*g.Seam).Abs() < 1000 && (s.Segment-segment-2*g.Seam).Abs() < 1000
-	})
+	return (u.Node.Sign == block.Columns || u.Node.Sign == block.Rows) && u.Node.Leaves() &&
+		slices.ContainsFunc(g.Sets, func(s Set) bool {
+			return len(s.Cloths) == len(u.Node.Parts) && (s.Height-high-2*g.Seam).Abs() < 1000 &&
+				(s.Segment-segment-2*g.Seam).Abs() < 1000
+		})
 }
 
 // clothsOf are the cloths of a division, each once; empty for the one that every block

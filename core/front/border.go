@@ -19,7 +19,8 @@ func (o Order) borders(f *Face, across, down *axis) finding.List {
 	x, y := total(across.borders), total(down.borders)
 	w, h := f.Finished.Width.Total()-2*x, f.Finished.Height.Total()-2*y
 	for i, b := range o.Face.Borders {
-		r := &ring{Order: o, Face: f, border: b, n: i + 1, all: len(o.Face.Borders), raw: raw, x: x, y: y, w: w, h: h, bw: across.borders[i], bh: down.borders[i],
+		r := &ring{Order: o, Face: f, border: b, n: i + 1, all: len(o.Face.Borders), raw: raw, x: x, y: y, w: w, h: h,
+			bw: across.borders[i], bh: down.borders[i],
 			left: across.borderLow[i], right: across.borderHigh[i], above: down.borderLow[i], below: down.borderHigh[i]}
 		if i == len(o.Face.Borders)-1 {
 			r.out.left, r.out.right = reachOf(o.reach(across))
@@ -64,12 +65,14 @@ func (r *ring) follow(centre plan.Sized) {
 		if off == 0 {
 			return
 		}
-		*raw = sum.Of(sum.Measured, "centre as measured, less its seams", measured-2*r.Seam).Between(sum.Seam, "seam allowance", r.Seam)
+		*raw = sum.Of(sum.Measured, "centre as measured, less its seams", measured-2*r.Seam).
+			Between(sum.Seam, "seam allowance", r.Seam)
 		name := "centre came out smaller, half of it"
 		if off < 0 {
 			name = "centre came out larger, half of it"
 		}
-		*low, *high = low.Plus(sum.Measured, name, off/2).UpTo(r.Step), high.Plus(sum.Measured, name, off-off/2).UpTo(r.Step)
+		*low, *high = low.Plus(sum.Measured, name, off/2).UpTo(r.Step), high.Plus(sum.Measured, name, off-off/2).
+			UpTo(r.Step)
 	}
 	one(&r.raw.Width, centre.Width, &r.left, &r.right)
 	one(&r.raw.Height, centre.Height, &r.above, &r.below)
@@ -88,7 +91,8 @@ func (r *ring) sew() finding.List {
 	if r.border.Pieced != nil && r.border.Corner == plan.Mitred {
 		var found finding.List
 		at := fmt.Sprintf("%s/borders/%d/corner", r.Path, r.n-1)
-		found.Add(finding.Stop, "border-pieced-mitred", at, "A border of patches does not meet in mitred corners.", "Let it meet butted, or with corner squares.")
+		found.Add(finding.Stop, "border-pieced-mitred", at, "A border of patches does not meet in mitred corners.",
+			"Let it meet butted, or with corner squares.")
 		return found
 	}
 	inner := r.raw
@@ -110,7 +114,8 @@ func (r *ring) sew() finding.List {
 // runs are the four sides of the border, by how its corners meet.
 func (r *ring) runs(inner sum.Size) []run {
 	x1, y1, x2, y2 := r.x.Float(), r.y.Float(), (r.x + r.w).Float(), (r.y + r.h).Float()
-	ox1, oy1, ox2, oy2 := x1-r.bw.Float()-r.out.left, y1-r.bh.Float()-r.out.above, x2+r.bw.Float()+r.out.right, y2+r.bh.Float()+r.out.below
+	ox1, oy1, ox2, oy2 := x1-r.bw.Float()-r.out.left, y1-r.bh.Float()-r.out.above, x2+r.bw.Float()+r.out.right,
+		y2+r.bh.Float()+r.out.below
 	line := func(p ...float64) outline.Outline {
 		var out outline.Outline
 		for i := 0; i < len(p); i += 2 {
@@ -156,14 +161,17 @@ func (r *ring) strips(runs []run) {
 		for _, s := range pair {
 			key, where := s.name, s.where
 			if alike {
-				key, where = map[Role]string{BorderEnd: "side", BorderRun: "run"}[s.role], map[Role]string{BorderEnd: "sides", BorderRun: "top and bottom"}[s.role]
+				key, where = map[Role]string{BorderEnd: "side",
+					BorderRun: "run"}[s.role], map[Role]string{BorderEnd: "sides", BorderRun: "top and bottom"}[s.role]
 			}
 			size := sum.Size{Width: s.length, Height: s.cut}
 			if s.upright {
 				size = sum.Size{Width: s.cut, Height: s.length}
 			}
 			r.round(s)
-			part := r.part(Part{Ref: r.strip(s, !alike, ""), Paints: r.paints("cloth"), Name: fmt.Sprintf("border.%d.%s", r.n, key), Title: r.title(where), Role: s.role, Cloth: r.border.Cloth, Size: size, Ring: r.n}, 1)
+			part := r.part(Part{Ref: r.strip(s, !alike, ""), Paints: r.paints("cloth"),
+				Name: fmt.Sprintf("border.%d.%s", r.n, key), Title: r.title(where), Role: s.role, Cloth: r.border.Cloth,
+				Size: size, Ring: r.n}, 1)
 			r.lie(part, s.line, r.border.Corner == plan.Mitred)
 		}
 	}
@@ -203,7 +211,8 @@ func (r *ring) round(s run) {
 	default:
 		x1, x2, y2 = x2, x1, y1
 	}
-	r.Face.seam(Seam{Kind: Round, Group: Group{In: r.In, Kind: Round, No: r.n}, X1: x1, Y1: y1, X2: x2, Y2: y2, Sewn: s.length.Total(), Left: -1, Right: -1})
+	r.Face.seam(Seam{Kind: Round, Group: Group{In: r.In, Kind: Round, No: r.n}, X1: x1, Y1: y1, X2: x2, Y2: y2,
+		Sewn: s.length.Total(), Left: -1, Right: -1})
 }
 
 // lie draws a part of the border.
@@ -249,12 +258,15 @@ func (r *ring) patches(runs []run) finding.List {
 			if apart {
 				name = fmt.Sprintf("border.%d.%s.%s", r.n, s.name, cloth)
 			}
-			part := r.part(Part{Ref: r.strip(s, apart, cloth), Paints: r.paints("pieced/cloths"), Name: name, Title: r.title("patches"), Role: BorderPatch, Cloth: cloth, Size: size, Ring: r.n}, 1)
+			part := r.part(Part{Ref: r.strip(s, apart, cloth), Paints: r.paints("pieced/cloths"), Name: name,
+				Title: r.title("patches"), Role: BorderPatch, Cloth: cloth, Size: size, Ring: r.n}, 1)
 			lies := shareOf(s.line, k, n, s.upright)
 			r.lie(part, lies, false)
 			if k > 0 {
-				r.Face.seam(Seam{Kind: Pieced, Group: Group{In: r.In, Kind: Pieced, No: r.n, Of: s.name}, X1: lies[0].X, Y1: lies[0].Y,
-					X2: lies[map[bool]int{true: 1, false: 3}[s.upright]].X, Y2: lies[map[bool]int{true: 1, false: 3}[s.upright]].Y, Sewn: s.cut.Total(), Left: -1, Right: -1})
+				r.Face.seam(Seam{Kind: Pieced, Group: Group{In: r.In, Kind: Pieced, No: r.n, Of: s.name}, X1: lies[0].X,
+					Y1: lies[0].Y,
+					X2: lies[map[bool]int{true: 1, false: 3}[s.upright]].X,
+					Y2: lies[map[bool]int{true: 1, false: 3}[s.upright]].Y, Sewn: s.cut.Total(), Left: -1, Right: -1})
 			}
 		}
 	}
@@ -276,7 +288,8 @@ func (r *ring) offRuler(key string, n int, shows, cut length.Length) finding.Lis
 		}
 	}
 	found.Add(finding.Warn, "border-off-ruler", fmt.Sprintf("%s/borders/%d/pieced/%s", r.Path, r.n-1, key),
-		fmt.Sprintf("%d patches in a border of %s are cut %s long, which is not on a ruler with steps of %s.", n, r.Style.Text(shows), r.Style.Text(cut), r.Style.Text(r.Step)), remedy)
+		fmt.Sprintf("%d patches in a border of %s are cut %s long, which is not on a ruler with steps of %s.", n,
+			r.Style.Text(shows), r.Style.Text(cut), r.Style.Text(r.Step)), remedy)
 	return found
 }
 
@@ -299,18 +312,21 @@ func (r *ring) squares() {
 		cloth = r.border.Cloth
 	}
 	x1, y1, x2, y2 := r.x.Float(), r.y.Float(), (r.x + r.w).Float(), (r.y + r.h).Float()
-	ox1, oy1, ox2, oy2 := x1-r.bw.Float()-r.out.left, y1-r.bh.Float()-r.out.above, x2+r.bw.Float()+r.out.right, y2+r.bh.Float()+r.out.below
+	ox1, oy1, ox2, oy2 := x1-r.bw.Float()-r.out.left, y1-r.bh.Float()-r.out.above, x2+r.bw.Float()+r.out.right,
+		y2+r.bh.Float()+r.out.below
 	for i, c := range []struct {
 		w, h        sum.Sum
 		a, b, c2, d float64
-	}{{r.left, r.above, ox1, oy1, x1, y1}, {r.right, r.above, x2, oy1, ox2, y1}, {r.left, r.below, ox1, y2, x1, oy2}, {r.right, r.below, x2, y2, ox2, oy2}} {
+	}{{r.left, r.above, ox1, oy1, x1, y1}, {r.right, r.above, x2, oy1, ox2, y1}, {r.left, r.below, ox1, y2, x1, oy2},
+		{r.right, r.below, x2, y2, ox2, oy2}} {
 		name, named := fmt.Sprintf("border.%d.corner", r.n), r.of(ref.BorderCorner)
 		for _, p := range r.Parts {
 			if p.Ref == named && (p.Size.Width.Total() != c.w.Total() || p.Size.Height.Total() != c.h.Total()) {
 				name, named.No = fmt.Sprintf("border.%d.corner.%d", r.n, i+1), i+1
 			}
 		}
-		part := r.part(Part{Ref: named, Paints: r.paints("corner_cloth"), Name: name, Title: r.title("corner squares"), Role: Corner, Cloth: cloth, Size: sum.Size{Width: c.w, Height: c.h}, Ring: r.n}, 1)
+		part := r.part(Part{Ref: named, Paints: r.paints("corner_cloth"), Name: name, Title: r.title("corner squares"),
+			Role: Corner, Cloth: cloth, Size: sum.Size{Width: c.w, Height: c.h}, Ring: r.n}, 1)
 		r.lie(part, outline.Outline{{X: c.a, Y: c.b}, {X: c.c2, Y: c.b}, {X: c.c2, Y: c.d}, {X: c.a, Y: c.d}}, false)
 	}
 }

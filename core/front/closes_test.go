@@ -31,7 +31,8 @@ func edges(f front.Face) (from, to length.Length) {
 
 func TestAPatchTheAppFindsAlwaysCloses(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		step := rapid.SampledFrom([]length.Length{eighth, in / 16, length.Millimetre, 5 * length.Millimetre}).Draw(t, "sizes by")
+		step := rapid.SampledFrom([]length.Length{eighth, in / 16, length.Millimetre, 5 * length.Millimetre}).
+			Draw(t, "sizes by")
 		w := step * length.Length(rapid.IntRange(40, 600).Draw(t, "width"))
 		h := step * length.Length(rapid.IntRange(40, 600).Draw(t, "height"))
 		f := fitted(rapid.IntRange(1, 12).Draw(t, "columns"), rapid.IntRange(1, 12).Draw(t, "rows"))
@@ -59,13 +60,15 @@ func TestWhatMissesByLessThanCanBeCutCloses(t *testing.T) {
 		}
 		assert.Equal(t, 4*in+2*seam, got.Parts[0].Size.Width.Total(), "a size that is given is cut as it is given")
 
-		strips := plan.Face{Kind: plan.StripsFace, Strips: []plan.Strip{{Width: 9 * in, Cloth: "A"}, {Width: 7 * in, Cloth: "B"}}}
+		strips := plan.Face{Kind: plan.StripsFace,
+			Strips: []plan.Strip{{Width: 9 * in, Cloth: "A"}, {Width: 7 * in, Cloth: "B"}}}
 		got = build(t, order(strips, 16*in, 16*in+off))
 		assert.Equal(t, 16*in+off, got.Finished.Height.Total())
 		assert.Equal(t, 16*in+off+2*seam, got.Cells[1].Y+got.Cells[1].Height-got.Cells[0].Y)
 
 		plain := plan.Face{Kind: plan.PlainFace, Cloth: "A"}
-		stack := plan.Face{Kind: plan.StackFace, Parts: []plan.Part{{Height: 9 * in, Face: plain}, {Height: 7 * in, Face: grid(4, 4*in)}}}
+		stack := plan.Face{Kind: plan.StackFace,
+			Parts: []plan.Part{{Height: 9 * in, Face: plain}, {Height: 7 * in, Face: grid(4, 4*in)}}}
 		stack.Parts[1].Face.Rows, stack.Parts[1].Face.Patch.Height = 2, 7*in/2
 		got = build(t, order(stack, 16*in, 16*in+off))
 		assert.Equal(t, 16*in+off, got.Finished.Height.Total())

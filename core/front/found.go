@@ -52,7 +52,8 @@ func found(o Order) (Face, finding.List) {
 	for i, p := range f.Parts {
 		if p.Role == Patch {
 			f.Parts[i].Ref, f.Parts[i].Paints = o.ref(ref.Panel), "/cloth"
-			f.Parts[i].Name, f.Parts[i].Title, f.Parts[i].Role, f.Parts[i].Had = "panel", "Found panel, trimmed to", Panel, true
+			f.Parts[i].Name, f.Parts[i].Title, f.Parts[i].Role, f.Parts[i].Had = "panel", "Found panel, trimmed to",
+				Panel, true
 			panel = i
 		}
 	}
@@ -61,7 +62,8 @@ func found(o Order) (Face, finding.List) {
 		return Face{}, said
 	}
 	if o.Face.Backed != "" {
-		f.part(Part{Ref: o.ref(ref.Backing), Paints: "/backed", Name: "backing", Title: "Firm backing of the panel", Role: Backing, Cloth: o.Face.Backed, Size: f.Parts[panel].Size.UpTo(o.Step)}, 1)
+		f.part(Part{Ref: o.ref(ref.Backing), Paints: "/backed", Name: "backing", Title: "Firm backing of the panel",
+			Role: Backing, Cloth: o.Face.Backed, Size: f.Parts[panel].Size.UpTo(o.Step)}, 1)
 	}
 	f.Found = []Found{one}
 	f.Columns, f.Rows, f.Bands = 0, 0, nil
@@ -93,12 +95,15 @@ func foundOf(o Order, part *Part) (Found, finding.List) {
 			return s.Plus(sum.Step, name, whole-s.Total())
 		}
 		out.Shows = p.Margin
-		part.Size = sum.Size{Width: along(0, part.Size.Width, "up to whole squares"), Height: along(1, part.Size.Height, "up to whole squares")}
+		part.Size = sum.Size{Width: along(0, part.Size.Width, "up to whole squares"),
+			Height: along(1, part.Size.Height, "up to whole squares")}
 	case plan.PrintedPanel:
 		said = append(said, out.cutApart(o, p, part.Size)...)
 	case plan.WorkedPanel:
 		if !out.Backed {
-			said.Add(finding.Warn, "panel-gives", o.Path+"/backed", "A hooked or knitted panel gives, and sags between its seams.", "Back it with firm cloth first, and treat both as one.")
+			said.Add(finding.Warn, "panel-gives", o.Path+"/backed",
+				"A hooked or knitted panel gives, and sags between its seams.",
+				"Back it with firm cloth first, and treat both as one.")
 		}
 	}
 	out.Size = part.Size
@@ -132,8 +137,10 @@ func (f *Found) cutApart(o Order, p *plan.FoundPanel, size sum.Size) finding.Lis
 			room = 2 * min(y, p.Height-y)
 		}
 		said.Add(finding.Stop, "panel-short", o.Path+"/patch/"+keys[i],
-			fmt.Sprintf("The print ends %s too soon at the %s for its middle to stay in the middle.", o.Style.Text(-f.From[i]), name),
-			fmt.Sprintf("Let it show %s at most there, or put a border round it.", o.Style.Text(max(room-2*o.Seam, 0).Floor(o.Step))))
+			fmt.Sprintf("The print ends %s too soon at the %s for its middle to stay in the middle.",
+				o.Style.Text(-f.From[i]), name),
+			fmt.Sprintf("Let it show %s at most there, or put a border round it.",
+				o.Style.Text(max(room-2*o.Seam, 0).Floor(o.Step))))
 	}
 	return said
 }

@@ -56,7 +56,8 @@ func TestAPrintIsCutApartRoundItsMiddle(t *testing.T) {
 
 	_, found = front.Build(order(panel(p), 20*in, 20*in))
 	require.Len(t, found, 1)
-	assert.Equal(t, []any{"panel-short", "/pieces/front/face/patch/width", finding.Stop}, []any{found[0].Code, found[0].About, found[0].Level})
+	assert.Equal(t, []any{"panel-short", "/pieces/front/face/patch/width", finding.Stop},
+		[]any{found[0].Code, found[0].About, found[0].Level})
 	assert.Contains(t, found[0].Text, "¼″ too soon at the left")
 	assert.Contains(t, found[0].Remedy, "19½″")
 

@@ -309,7 +309,8 @@ var builders map[plan.FaceKind]builder
 
 func init() {
 	builders = map[plan.FaceKind]builder{
-		plan.PlainFace: plain, plan.GridFace: grid, plan.StripsFace: strips, plan.CheckerFace: checker, plan.StackFace: stack, plan.FoundFace: found, plan.GatheredFace: gathered, plan.WindowsFace: windows,
+		plan.PlainFace: plain, plan.GridFace: grid, plan.StripsFace: strips, plan.CheckerFace: checker,
+		plan.StackFace: stack, plan.FoundFace: found, plan.GatheredFace: gathered, plan.WindowsFace: windows,
 	}
 }
 
@@ -320,7 +321,8 @@ func Build(o Order) (Face, finding.List) {
 	if !ok {
 		var found finding.List
 		found.Add(finding.Stop, "face-kind", o.Path+"/kind",
-			fmt.Sprintf("A %s face is read and kept, but this version does not reckon it.", o.Face.Kind), "Choose one piece, a grid, strips, a checkerboard, a stack or gathers.")
+			fmt.Sprintf("A %s face is read and kept, but this version does not reckon it.", o.Face.Kind),
+			"Choose one piece, a grid, strips, a checkerboard, a stack or gathers.")
 		return Face{}, found
 	}
 	said := unreckoned(o)
@@ -350,7 +352,8 @@ func (f *Face) apply(o Order) finding.List {
 
 // AppliqueOf is what the shapes of a face are placed on.
 func AppliqueOf(face plan.Face, path string, finished sum.Size, step length.Length) applique.Order {
-	return applique.Order{Shapes: face.Applique, About: path + "/applique", Width: finished.Width.Total(), Height: finished.Height.Total(), Step: step}
+	return applique.Order{Shapes: face.Applique, About: path + "/applique", Width: finished.Width.Total(),
+		Height: finished.Height.Total(), Step: step}
 }
 
 // unreckoned names what a face carries that would change its cuts and is not
@@ -358,18 +361,22 @@ func AppliqueOf(face plan.Face, path string, finished sum.Size, step length.Leng
 func unreckoned(o Order) finding.List {
 	var found finding.List
 	stop := func(key, what, remedy string) {
-		found.Add(finding.Stop, "face-part", o.Path+"/"+key, what+" is read and kept, but its cuts are not reckoned here.", remedy)
+		found.Add(finding.Stop, "face-part", o.Path+"/"+key,
+			what+" is read and kept, but its cuts are not reckoned here.", remedy)
 	}
 	f := o.Face
 	if len(f.Applique) > 0 && !f.Kind.TakesShapes() {
-		found.Add(finding.Stop, "face-part", o.Path+"/applique", fmt.Sprintf("Shapes cannot be laid flat on a %s face.", f.Kind), "Take them out, or choose a face that lies flat.")
+		found.Add(finding.Stop, "face-part", o.Path+"/applique",
+			fmt.Sprintf("Shapes cannot be laid flat on a %s face.", f.Kind),
+			"Take them out, or choose a face that lies flat.")
 	}
 	if f.Pocket != "" && f.Kind != plan.PlainFace {
 		stop("pocket", fmt.Sprintf("A pocket on a %s face", f.Kind), "A folded pocket lies on one piece of cloth.")
 	}
 	framed := f.Kind == plan.GridFace || f.Kind == plan.CheckerFace || f.Kind == plan.FoundFace
 	if len(f.Borders) > 0 && !framed {
-		stop("borders", fmt.Sprintf("A border round a %s face", f.Kind), "Borders go round a grid, a checkerboard or a found panel.")
+		stop("borders", fmt.Sprintf("A border round a %s face", f.Kind),
+			"Borders go round a grid, a checkerboard or a found panel.")
 	}
 	if f.Kind == plan.GridFace {
 		return found
@@ -404,7 +411,8 @@ func plain(o Order) (Face, finding.List) {
 	w := o.Finished.Width.Total() + x + out(o.Held.Right, far(o.Trimmed.Width, o.Finished.Width, o.Left), right)
 	h := o.Finished.Height.Total() + y + out(o.Held.Bottom, far(o.Trimmed.Height, o.Finished.Height, o.Above), below)
 	f := Face{
-		Parts:    []Part{{Ref: o.ref(ref.Panel), Paints: "/cloth", Name: "panel", Title: "Panel", Role: Panel, Cloth: o.Face.Cloth, Size: o.Top.UpTo(o.Step), Count: 1}},
+		Parts: []Part{{Ref: o.ref(ref.Panel), Paints: "/cloth", Name: "panel", Title: "Panel", Role: Panel,
+			Cloth: o.Face.Cloth, Size: o.Top.UpTo(o.Step), Count: 1}},
 		Cells:    []Cell{{X: -x, Y: -y, Width: w, Height: h}},
 		Finished: o.Finished,
 		Sewn:     o.Top.UpTo(o.Step),

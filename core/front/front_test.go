@@ -29,7 +29,8 @@ func size(w, h length.Length) sum.Size {
 
 // order is a face that finishes w × h and is not quilted.
 func order(f plan.Face, w, h length.Length) front.Order {
-	return front.Order{Face: f.Keyed(nil), Path: "/pieces/front/face", Finished: size(w, h), Trimmed: size(w+2*seam, h+2*seam), Top: size(w+2*seam, h+2*seam),
+	return front.Order{Face: f.Keyed(nil), Path: "/pieces/front/face", Finished: size(w, h),
+		Trimmed: size(w+2*seam, h+2*seam), Top: size(w+2*seam, h+2*seam),
 		Seam: seam, Step: eighth, Style: length.Style{Unit: length.Inches}}
 }
 
@@ -41,8 +42,9 @@ func quilted(f plan.Face) front.Order {
 }
 
 func grid(n int, patch length.Length, borders ...plan.Border) plan.Face {
-	return plan.Face{Kind: plan.GridFace, Columns: n, Rows: n, Patch: plan.Patch{Width: patch, Height: patch}, Cloths: []string{"A", "B"},
-		Order: plan.Order{Kind: plan.Alternate}, Borders: borders}
+	return plan.Face{Kind: plan.GridFace, Columns: n, Rows: n, Patch: plan.Patch{Width: patch, Height: patch},
+		Cloths: []string{"A", "B"},
+		Order:  plan.Order{Kind: plan.Alternate}, Borders: borders}
 }
 
 func blocks(n int, patch length.Length, b plan.Block, borders ...plan.Border) plan.Face {
@@ -96,9 +98,11 @@ func TestBordersGoFromInsideToOutside(t *testing.T) {
 }
 
 func TestAGridThatIsFitted(t *testing.T) {
-	f := build(t, order(plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Fit: true}, Borders: []plan.Border{rest}}, 19*in, 19*in))
+	f := build(t, order(plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Fit: true},
+		Borders: []plan.Border{rest}}, 19*in, 19*in))
 	assert.Equal(t, 5*in, part(t, f, "patch.").Size.Width.Total(), "4½ finished leaves a border of ½")
-	exact := build(t, order(plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Fit: true}}, 19*in, 19*in))
+	exact := build(t, order(plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Fit: true}}, 19*in,
+		19*in))
 	assert.Equal(t, 21*in/4, part(t, exact, "patch.").Size.Width.Total(), "without a border 4¾ fills it")
 }
 
@@ -108,31 +112,49 @@ func TestWhatDoesNotFitIsSaidWithWhatDoes(t *testing.T) {
 		face                plan.Face
 		code, about, remedy string
 	}{
-		"patch larger than the front":  {grid(1, 22*in, rest), "patch-too-large", "/patch/width", "up to 19″"},
-		"grid larger than the front":   {grid(5, 4*in, rest), "front-too-large", "/columns", "3¾″"},
-		"grid smaller than the front":  {grid(4, 4*in), "front-does-not-fill", "/columns", "patches of 4¾″, or borders of 1½″"},
+		"patch larger than the front": {grid(1, 22*in, rest), "patch-too-large", "/patch/width", "up to 19″"},
+		"grid larger than the front":  {grid(5, 4*in, rest), "front-too-large", "/columns", "3¾″"},
+		"grid smaller than the front": {grid(4, 4*in), "front-does-not-fill", "/columns",
+			"patches of 4¾″, or borders of 1½″"},
 		"other count would fit":        {grid(5, 19*in/4), "front-too-large", "/columns", "4 patches across"},
 		"borders wider than the cover": {grid(1, in, border(10*in)), "borders-too-wide", "/borders", "up to 9″"},
 		"nothing left for the rest":    {grid(4, 19*in/4, rest), "no-rest", "/borders", "Take the border out"},
-		"an unknown block":             {blocks(4, 19*in/4, plan.Block{Name: "windmill of mine"}), "block-unknown", "/block", "list"},
-		"cells that are no text":       {blocks(4, 19*in/4, plan.Block{Cells: 4}), "block-cells", "/block", "Write them"},
-		"cells that cannot be read":    {blocks(4, 19*in/4, plan.Block{Cells: "A |"}), "block-cells", "/block/cells", "brackets"},
-		"a pieced border, mitred":      {grid(4, 4*in, plan.Border{Width: plan.BorderWidth{Rest: true}, Corner: plan.Mitred, Pieced: &plan.PiecedBorder{}}), "border-pieced-mitred", "/borders/0/corner", "butted"},
-		"sashes that fill too much":    {sashed(grid(4, 19*in/4), in/2, false, false), "front-too-large", "/columns", "patches of"},
-		"blocks too large on point":    {pointed(3, 3, 6*in), "front-too-large", "/columns", "blocks of up to 4⅜″"},
-		"sashes on point":              {sashed(pointed(2, 2, 6*in), in, false, false), "point-sash", "/sash", "straight"},
-		"oblong blocks on point":       {plan.Face{Kind: plan.GridFace, Set: plan.OnPoint, Columns: 2, Rows: 2, Patch: plan.Patch{Width: 4 * in, Height: 5 * in}}, "point-square", "/patch/height", "the same size"},
-		"strips that miss":             {plan.Face{Kind: plan.StripsFace, Strips: []plan.Strip{{Width: 10 * in}, {Width: 8 * in}}}, "strips-do-not-fill", "/strips", "last strip of 9″"},
-		"slanting strips":              {plan.Face{Kind: plan.StripsFace, Direction: "diagonal", Strips: []plan.Strip{{Width: 19 * in}}}, "strips-direction", "/direction", "across"},
-		"an empty stack":               {plan.Face{Kind: plan.StackFace}, "stack-empty", "/parts", "19″"},
-		"a stack that misses":          {plan.Face{Kind: plan.StackFace, Parts: []plan.Part{{Height: 10 * in}}}, "stack-does-not-fill", "/parts", "last part of 19″"},
-		"appliqué":                     {plan.Face{Kind: plan.GatheredFace, Ratio: 2.5, Applique: make([]plan.Shape, 1)}, "face-part", "/applique", ""},
-		"a pocket on a grid":           {plan.Face{Kind: plan.GridFace, Pocket: "folded"}, "face-part", "/pocket", "one piece of cloth"},
-		"no gathers":                   {plan.Face{Kind: plan.GatheredFace, Ratio: 1}, "gather-ratio", "/ratio", "2.5"},
-		"a sample that is not here":    {plan.Face{Kind: plan.GatheredFace, Sample: "s1"}, "gather-sample", "/sample", "divided"},
-		"a kind there is not":          {plan.Face{Kind: "woven"}, "face-kind", "/kind", "gathers"},
-		"units that miss":              {plan.Face{Kind: plan.WindowsFace, Columns: 4, Rows: 4, Unit: 3 * in}, "windows-do-not-fill", "/unit", "Units of 4⅞″ fit the width"},
-		"units too small":              {plan.Face{Kind: plan.WindowsFace, Columns: 39, Rows: 39, Unit: in / 2}, "windows-small", "/unit", "larger"},
+		"an unknown block": {blocks(4, 19*in/4, plan.Block{Name: "windmill of mine"}), "block-unknown",
+			"/block", "list"},
+		"cells that are no text": {blocks(4, 19*in/4, plan.Block{Cells: 4}), "block-cells", "/block",
+			"Write them"},
+		"cells that cannot be read": {blocks(4, 19*in/4, plan.Block{Cells: "A |"}), "block-cells", "/block/cells",
+			"brackets"},
+		"a pieced border, mitred": {grid(4, 4*in,
+			plan.Border{Width: plan.BorderWidth{Rest: true}, Corner: plan.Mitred, Pieced: &plan.PiecedBorder{}}),
+			"border-pieced-mitred", "/borders/0/corner", "butted"},
+		"sashes that fill too much": {sashed(grid(4, 19*in/4), in/2, false, false), "front-too-large", "/columns",
+			"patches of"},
+		"blocks too large on point": {pointed(3, 3, 6*in), "front-too-large", "/columns", "blocks of up to 4⅜″"},
+		"sashes on point": {sashed(pointed(2, 2, 6*in), in, false, false), "point-sash", "/sash",
+			"straight"},
+		"oblong blocks on point": {plan.Face{Kind: plan.GridFace, Set: plan.OnPoint, Columns: 2, Rows: 2,
+			Patch: plan.Patch{Width: 4 * in, Height: 5 * in}}, "point-square", "/patch/height", "the same size"},
+		"strips that miss": {plan.Face{Kind: plan.StripsFace,
+			Strips: []plan.Strip{{Width: 10 * in}, {Width: 8 * in}}}, "strips-do-not-fill", "/strips",
+			"last strip of 9″"},
+		"slanting strips": {plan.Face{Kind: plan.StripsFace, Direction: "diagonal",
+			Strips: []plan.Strip{{Width: 19 * in}}}, "strips-direction", "/direction", "across"},
+		"an empty stack": {plan.Face{Kind: plan.StackFace}, "stack-empty", "/parts", "19″"},
+		"a stack that misses": {plan.Face{Kind: plan.StackFace, Parts: []plan.Part{{Height: 10 * in}}},
+			"stack-does-not-fill", "/parts", "last part of 19″"},
+		"appliqué": {plan.Face{Kind: plan.GatheredFace, Ratio: 2.5,
+			Applique: make([]plan.Shape, 1)}, "face-part", "/applique", ""},
+		"a pocket on a grid": {plan.Face{Kind: plan.GridFace, Pocket: "folded"}, "face-part", "/pocket",
+			"one piece of cloth"},
+		"no gathers": {plan.Face{Kind: plan.GatheredFace, Ratio: 1}, "gather-ratio", "/ratio", "2.5"},
+		"a sample that is not here": {plan.Face{Kind: plan.GatheredFace, Sample: "s1"}, "gather-sample", "/sample",
+			"divided"},
+		"a kind there is not": {plan.Face{Kind: "woven"}, "face-kind", "/kind", "gathers"},
+		"units that miss": {plan.Face{Kind: plan.WindowsFace, Columns: 4, Rows: 4, Unit: 3 * in},
+			"windows-do-not-fill", "/unit", "Units of 4⅞″ fit the width"},
+		"units too small": {plan.Face{Kind: plan.WindowsFace, Columns: 39, Rows: 39, Unit: in / 2},
+			"windows-small", "/unit", "larger"},
 	} {
 		t.Run(name, func(t *testing.T) {
 			f, found := front.Build(order(c.face, 19*in, 19*in))

@@ -66,7 +66,8 @@ func gathered(o Order) (Face, finding.List) {
 		g.Yields = length.FromFloat(g.Piece.Float() / r)
 	}
 	full := func(shows, cut float64) sum.Sum {
-		return sum.Of(sum.Part, "gathered to", length.FromFloat(shows)).Plus(sum.Ease, "drawn in by the gathers", length.FromFloat(cut-shows)).
+		return sum.Of(sum.Part, "gathered to", length.FromFloat(shows)).
+			Plus(sum.Ease, "drawn in by the gathers", length.FromFloat(cut-shows)).
 			Between(sum.Seam, "seam allowance", o.Seam).UpTo(o.Step)
 	}
 	f.Parts[0].Ref.Role = ref.Gathered
@@ -82,11 +83,17 @@ func ratioOf(o Order) finding.List {
 	r := o.Face.Ratio
 	switch {
 	case r == 0 && o.Face.Sample != "":
-		found.Add(finding.Stop, "gather-sample", o.Path+"/sample", fmt.Sprintf("The figures of sample %q are not at hand.", o.Face.Sample), "Type the ratio: the sample before, divided by the sample after.")
+		found.Add(finding.Stop, "gather-sample", o.Path+"/sample",
+			fmt.Sprintf("The figures of sample %q are not at hand.", o.Face.Sample),
+			"Type the ratio: the sample before, divided by the sample after.")
 	case !(r > 1 && r <= mostRatio):
-		found.Add(finding.Stop, "gather-ratio", o.Path+"/ratio", fmt.Sprintf("Cloth is not gathered to a ratio of %g.", r), fmt.Sprintf("The ratio is before ÷ after: type %g to %g; 2.5 is ordinary.", leastRatio, mostRatio))
+		found.Add(finding.Stop, "gather-ratio", o.Path+"/ratio",
+			fmt.Sprintf("Cloth is not gathered to a ratio of %g.", r),
+			fmt.Sprintf("The ratio is before ÷ after: type %g to %g; 2.5 is ordinary.", leastRatio, mostRatio))
 	case r < leastRatio:
-		found.Add(finding.Warn, "gather-thin", o.Path+"/ratio", fmt.Sprintf("Gathered by %g, the cloth looks crumpled rather than gathered.", r), fmt.Sprintf("Plan at least %g; 2.5 is ordinary.", leastRatio))
+		found.Add(finding.Warn, "gather-thin", o.Path+"/ratio",
+			fmt.Sprintf("Gathered by %g, the cloth looks crumpled rather than gathered.", r),
+			fmt.Sprintf("Plan at least %g; 2.5 is ordinary.", leastRatio))
 	}
 	return found
 }
@@ -95,7 +102,8 @@ func ratioOf(o Order) finding.List {
 // lower half.
 func pocketed(o Order, f Face) Face {
 	panel := f.Cells[0]
-	f.Parts = append(f.Parts, Part{Ref: o.ref(ref.Pocket), Paints: "/cloth", Name: "pocket", Title: "Pocket, folded in half", Role: PocketPart, Cloth: o.Face.Cloth, Size: f.Parts[0].Size, Count: 1})
+	f.Parts = append(f.Parts, Part{Ref: o.ref(ref.Pocket), Paints: "/cloth", Name: "pocket",
+		Title: "Pocket, folded in half", Role: PocketPart, Cloth: o.Face.Cloth, Size: f.Parts[0].Size, Count: 1})
 	half := panel
 	half.Part, half.Height = 1, panel.Height/2
 	half.Y = panel.Y + panel.Height - half.Height

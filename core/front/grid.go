@@ -41,7 +41,8 @@ func grid(o Order) (Face, finding.List) {
 	f.Finished = sum.Size{Width: o.finished(across), Height: o.finished(down)}
 	cloths, like := arrange(o.Face, o.Path)
 	found = append(found, like...)
-	g := &gridder{Order: o, Face: &f, across: across, down: down, cloths: cloths, node: n, blocks: blocks, grid: Grid{Columns: across.n, Rows: down.n, Blocks: blocks, Point: across.point, Laid: cloths, Node: n}}
+	g := &gridder{Order: o, Face: &f, across: across, down: down, cloths: cloths, node: n, blocks: blocks,
+		grid: Grid{Columns: across.n, Rows: down.n, Blocks: blocks, Point: across.point, Laid: cloths, Node: n}}
 	if across.point {
 		found = append(found, g.diagonal()...)
 	} else {
@@ -112,8 +113,10 @@ func (g *gridder) straight() finding.List {
 		}
 		if i+1 < len(ys) {
 			last := xs[len(xs)-1]
-			s := Seam{Kind: Between, Band: band, Group: Group{In: g.In, Kind: Between, No: i + 1}, Y1: ys[i+1].at.Float(), Y2: ys[i+1].at.Float(),
-				X1: (last.at + last.size).Float(), X2: xs[0].at.Float(), Sewn: g.Sewn.Width.Total(), Left: -1, Right: -1}
+			s := Seam{Kind: Between, Band: band, Group: Group{In: g.In, Kind: Between, No: i + 1},
+				Y1: ys[i+1].at.Float(), Y2: ys[i+1].at.Float(),
+				X1: (last.at + last.size).Float(), X2: xs[0].at.Float(), Sewn: g.Sewn.Width.Total(), Left: -1,
+				Right: -1}
 			if y.sash { // drawn so that the sash lies to its left; else the lower row
 				s.X1, s.X2 = s.X2, s.X1
 			}
@@ -129,14 +132,17 @@ func (g *gridder) patchRow(xs []slot, y slot, band int) {
 	for i, x := range xs {
 		at := len(g.Cells)
 		if x.sash {
-			at = g.cell(Cell{Part: g.sash(ShortSash, x.cut, y.cut), X: x.at, Y: y.at, Width: x.size, Height: y.size, Band: band})
+			at = g.cell(Cell{Part: g.sash(ShortSash, x.cut, y.cut), X: x.at, Y: y.at, Width: x.size, Height: y.size,
+				Band: band})
 		} else {
-			g.put(place{row: y.i + 1, column: x.i + 1, band: band, at: g.upright(x, y), x: x.at, y: y.at, width: x.size, height: y.size})
+			g.put(place{row: y.i + 1, column: x.i + 1, band: band, at: g.upright(x, y), x: x.at, y: y.at, width: x.size,
+				height: y.size})
 		}
 		g.joint(i, x, y, band, [2]int{before, at}, x.sash && len(xs) > g.across.n)
 		before = at
 	}
-	b := Band{Number: band, Of: "patches", Pieces: len(xs), Length: g.Sewn.Width.Total(), Group: 1, Sashes: len(xs) > g.across.n}
+	b := Band{Number: band, Of: "patches", Pieces: len(xs), Length: g.Sewn.Width.Total(), Group: 1,
+		Sashes: len(xs) > g.across.n}
 	if g.blocks {
 		b.Of = "blocks"
 	}
@@ -151,11 +157,13 @@ func (g *gridder) postRow(xs []slot, y slot, band int) {
 		if x.sash {
 			role = Post
 		}
-		at := g.cell(Cell{Part: g.sash(role, x.cut, y.cut), X: x.at, Y: y.at, Width: x.size, Height: y.size, Band: band})
+		at := g.cell(Cell{Part: g.sash(role, x.cut, y.cut), X: x.at, Y: y.at, Width: x.size, Height: y.size,
+			Band: band})
 		g.joint(i, x, y, band, [2]int{before, at}, !x.sash)
 		before = at
 	}
-	g.Bands = append(g.Bands, Band{Number: band, Of: "sashes", Pieces: len(xs), Length: g.Sewn.Width.Total(), Group: 1, Sashes: true, Posts: true})
+	g.Bands = append(g.Bands, Band{Number: band, Of: "sashes", Pieces: len(xs), Length: g.Sewn.Width.Total(), Group: 1,
+		Sashes: true, Posts: true})
 }
 
 // joint is the seam before the i-th piece of a row, between two cells. It is drawn
@@ -164,7 +172,8 @@ func (g *gridder) joint(i int, x, y slot, band int, between [2]int, back bool) {
 	if i == 0 {
 		return
 	}
-	s := Seam{Kind: InBand, Band: band, Group: g.bandGroup(band), X1: x.at.Float(), X2: x.at.Float(), Y1: (y.at + y.size).Float(), Y2: y.at.Float(),
+	s := Seam{Kind: InBand, Band: band, Group: g.bandGroup(band), X1: x.at.Float(), X2: x.at.Float(),
+		Y1: (y.at + y.size).Float(), Y2: y.at.Float(),
 		Sewn: y.cut.Total(), Left: between[0], Right: between[1]}
 	if back {
 		s.Y1, s.Y2, s.Left, s.Right = s.Y2, s.Y1, s.Right, s.Left
@@ -206,7 +215,8 @@ func (g *gridder) sash(role Role, width, height sum.Sum) int {
 	if role == Post {
 		paints = "/sash/post_cloth"
 	}
-	return g.part(Part{Ref: named, Paints: paints, Name: name, Title: sashTitles[role], Role: role, Cloth: cloth, Size: sum.Size{Width: width, Height: height}}, 1)
+	return g.part(Part{Ref: named, Paints: paints, Name: name, Title: sashTitles[role], Role: role, Cloth: cloth,
+		Size: sum.Size{Width: width, Height: height}}, 1)
 }
 
 // upright brings a patch to its place; at the rim it reaches out to the cut edge.
@@ -238,10 +248,12 @@ func (s slot) from(patch length.Length) length.Length {
 func (o Order) pointed(across, down *axis) finding.List {
 	var found finding.List
 	if o.Face.Sash != nil && o.Face.Sash.Width > 0 {
-		found.Add(finding.Stop, "point-sash", o.Path+"/sash", "Sashes between blocks on point are not reckoned.", "Set the blocks straight, or take the sashes out.")
+		found.Add(finding.Stop, "point-sash", o.Path+"/sash", "Sashes between blocks on point are not reckoned.",
+			"Set the blocks straight, or take the sashes out.")
 	}
 	if f := o.Face.Patch; !f.Fit && f.Height != 0 && f.Width != f.Height {
-		found.Add(finding.Stop, "point-square", o.Path+"/patch/height", "On point the blocks have to be square.", fmt.Sprintf("Give both the same size, such as %s.", o.Style.Text(f.Width)))
+		found.Add(finding.Stop, "point-square", o.Path+"/patch/height", "On point the blocks have to be square.",
+			fmt.Sprintf("Give both the same size, such as %s.", o.Style.Text(f.Width)))
 	}
 	if !o.Face.Patch.Fit {
 		across.patch = diagonal(o.Face.Patch.Width)

@@ -38,10 +38,14 @@ func (g *gridder) diagonal() finding.List {
 	if found.Stopped() {
 		return found
 	}
-	g.grid.Patch = sum.Size{Width: g.allowed(sum.Part, "block, finished", side), Height: g.allowed(sum.Part, "block, finished", side)}
+	g.grid.Patch = sum.Size{Width: g.allowed(sum.Part, "block, finished", side),
+		Height: g.allowed(sum.Part, "block, finished", side)}
 	if cut := side + 2*g.Seam; !cut.OnStep(g.Step) {
-		found.Add(finding.Warn, "patch-off-ruler", g.Path+"/patch/width", fmt.Sprintf("The block is sewn to %s, which is not on a ruler with steps of %s.", g.Style.Text(cut), g.Style.Text(g.Step)),
-			fmt.Sprintf("On the ruler are finished blocks of %s and %s.", g.Style.Text(cut.Floor(g.Step)-2*g.Seam), g.Style.Text(cut.Ceil(g.Step)-2*g.Seam)))
+		found.Add(finding.Warn, "patch-off-ruler", g.Path+"/patch/width",
+			fmt.Sprintf("The block is sewn to %s, which is not on a ruler with steps of %s.", g.Style.Text(cut),
+				g.Style.Text(g.Step)),
+			fmt.Sprintf("On the ruler are finished blocks of %s and %s.", g.Style.Text(cut.Floor(g.Step)-2*g.Seam),
+				g.Style.Text(cut.Ceil(g.Step)-2*g.Seam)))
 	}
 	x0, y0 := (total(g.across.borders) + g.across.float).Float(), (total(g.down.borders) + g.down.float).Float()
 	count := map[int]int{}
@@ -65,7 +69,8 @@ func (g *gridder) diagonal() finding.List {
 	g.diagonalSeams(x0, y0, d, side)
 	sewn := func(a *axis, more float64) sum.Sum {
 		return sum.Repeat(a.n, sum.Part, "block, point to point", a.patch).
-			Plus(sum.Part, "setting triangles beyond the blocks", length.FromFloat(more)).Between(sum.Seam, "seam allowance", g.Seam)
+			Plus(sum.Part, "setting triangles beyond the blocks", length.FromFloat(more)).
+			Between(sum.Seam, "seam allowance", g.Seam)
 	}
 	g.Sewn = sum.Size{Width: sewn(g.across, rimmed.left+rimmed.right), Height: sewn(g.down, rimmed.above+rimmed.below)}
 	g.grid.Sewn = g.Sewn
@@ -125,19 +130,23 @@ func (g *gridder) triangles(x0, y0, d float64, sewn rim) {
 		g.side(d+2*sewn.right, j+c, line(w-q, y, w+e.right, y-q-e.right, w+e.right, y+q-e.right, w, y+q))
 	}
 	g.corner(q+sewn.left+sewn.above, 0, line(-e.left, -e.above, q+e.above, -e.above, -e.left, q+e.left))
-	g.corner(q+sewn.right+sewn.above, c, line(w-q, 0, w-q+e.above, -e.above, w+e.right, -e.above, w+e.right, q-e.right, w, q))
-	g.corner(q+sewn.left+sewn.below, r, line(q, h, q-e.below, h+e.below, -e.left, h+e.below, -e.left, h-q+e.left, 0, h-q))
+	g.corner(q+sewn.right+sewn.above, c,
+		line(w-q, 0, w-q+e.above, -e.above, w+e.right, -e.above, w+e.right, q-e.right, w, q))
+	g.corner(q+sewn.left+sewn.below, r,
+		line(q, h, q-e.below, h+e.below, -e.left, h+e.below, -e.left, h-q+e.left, 0, h-q))
 	g.corner(q+sewn.right+sewn.below, 0, line(w+e.right, h+e.below, w-q-e.below, h+e.below, w+e.right, h-q-e.right))
 }
 
 // side is a triangle at a side, its long side, on the straight grain, outside.
 func (g *gridder) side(base float64, band int, drawn outline.Outline) {
-	g.setting(ref.SettingSide, "side", "Side triangles", outline.Outline{{X: 0, Y: 0}, {X: base, Y: 0}, {X: base / 2, Y: base / 2}}, band, drawn)
+	g.setting(ref.SettingSide, "side", "Side triangles",
+		outline.Outline{{X: 0, Y: 0}, {X: base, Y: 0}, {X: base / 2, Y: base / 2}}, band, drawn)
 }
 
 // corner is a triangle at a corner, its short sides, on the straight grain, outside.
 func (g *gridder) corner(leg float64, band int, drawn outline.Outline) {
-	g.setting(ref.SettingCorner, "corner", "Corner triangles", outline.Outline{{X: 0, Y: 0}, {X: leg, Y: 0}, {X: 0, Y: leg}}, band, drawn)
+	g.setting(ref.SettingCorner, "corner", "Corner triangles",
+		outline.Outline{{X: 0, Y: 0}, {X: leg, Y: 0}, {X: 0, Y: leg}}, band, drawn)
 }
 
 func (g *gridder) setting(is ref.Role, name, title string, cut outline.Outline, band int, drawn outline.Outline) {
@@ -147,7 +156,8 @@ func (g *gridder) setting(is ref.Role, name, title string, cut outline.Outline, 
 		p.Finished += ", the straight grain outside"
 	}
 	x1, y1, x2, y2 := drawn.Bounds()
-	g.cell(Cell{Part: grp.part, X: length.FromFloat(x1), Y: length.FromFloat(y1), Width: length.FromFloat(x2 - x1), Height: length.FromFloat(y2 - y1), Band: band, Line: drawn})
+	g.cell(Cell{Part: grp.part, X: length.FromFloat(x1), Y: length.FromFloat(y1), Width: length.FromFloat(x2 - x1),
+		Height: length.FromFloat(y2 - y1), Band: band, Line: drawn})
 }
 
 // settingCloth is the cloth of the setting triangles.
@@ -179,7 +189,8 @@ func (g *gridder) diagonalSeams(x0, y0, d float64, side length.Length) {
 	for k := 0; k <= g.across.n+g.down.n-1; k++ { // between rows k and k + 1, along x + y
 		s := (float64(k) + 0.5) * d
 		left, right := max(0, s-r*d), min(c*d, s)
-		g.Face.seam(Seam{Kind: Between, Band: k, Group: Group{In: g.In, Kind: Between, No: k}, Sewn: length.FromFloat((right-left)*math.Sqrt2) + 2*g.Seam, Left: -1, Right: -1,
+		g.Face.seam(Seam{Kind: Between, Band: k, Group: Group{In: g.In, Kind: Between, No: k},
+			Sewn: length.FromFloat((right-left)*math.Sqrt2) + 2*g.Seam, Left: -1, Right: -1,
 			X1: x0 + right, Y1: y0 + s - right, X2: x0 + left, Y2: y0 + s - left})
 	}
 }

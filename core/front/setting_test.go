@@ -68,7 +68,8 @@ func TestSashesAreCounted(t *testing.T) {
 	assert.Equal(t, 8, roles(built)[front.LongSash])
 	assert.Equal(t, across, built.Finished.Width.Total())
 	long := part(t, built, "long-sash")
-	assert.Equal(t, []length.Length{across + 2*seam, in}, []length.Length{long.Size.Width.Total(), long.Size.Height.Total()})
+	assert.Equal(t, []length.Length{across + 2*seam, in},
+		[]length.Length{long.Size.Width.Total(), long.Size.Height.Total()})
 	inside := build(t, order(sashed(f, in/2, false, true), across-in, down-in))
 	assert.Equal(t, map[front.Role]int{front.Patch: 35, front.ShortSash: 7*4 + 5*6, front.Post: 24}, roles(inside))
 	posts := part(t, inside, "post")
@@ -130,7 +131,8 @@ func TestAnythingOnPointIsWhole(t *testing.T) {
 		grow := length.Length(rapid.Int64Range(0, int64(in)).Draw(t, "grow"))
 		o.Top = size(o.Trimmed.Width.Total()+2*grow, o.Trimmed.Height.Total()+2*grow)
 		built := build(t, o)
-		assert.Equal(t, []length.Length{w, h}, []length.Length{built.Finished.Width.Total(), built.Finished.Height.Total()})
+		assert.Equal(t, []length.Length{w, h},
+			[]length.Length{built.Finished.Width.Total(), built.Finished.Height.Total()})
 		assert.InEpsilon(t, o.Top.Width.Total().Float()*o.Top.Height.Total().Float()/1e12, areas(built), 1e-6)
 		assert.Len(t, built.Bands, c+r-1)
 		ends := map[int]int{}
@@ -160,7 +162,8 @@ func TestBordersMeetInFourWays(t *testing.T) {
 	border.Corner, border.CornerCloth = plan.Squares, "D"
 	squares := build(t, order(grid(4, 4*in, border), 19*in, 19*in))
 	corner := part(t, squares, "border.1.corner")
-	assert.Equal(t, []any{4, "D", 2 * in, 2 * in}, []any{corner.Count, corner.Cloth, corner.Size.Width.Total(), corner.Size.Height.Total()})
+	assert.Equal(t, []any{4, "D", 2 * in, 2 * in},
+		[]any{corner.Count, corner.Cloth, corner.Size.Width.Total(), corner.Size.Height.Total()})
 	assert.Equal(t, 33*in/2, part(t, squares, "border.1.run").Size.Width.Total(), "no longer than the centre")
 	border.Width.Width = 2 * in
 	border.Pieced = &plan.PiecedBorder{Cloths: []string{"A", "B", "C"}}
@@ -175,7 +178,8 @@ func TestBordersMeetInFourWays(t *testing.T) {
 }
 
 func TestPatchesOfABorderOffTheRuler(t *testing.T) {
-	border := plan.Border{Width: plan.BorderWidth{Width: 3 * in / 2}, Cloth: "C", Pieced: &plan.PiecedBorder{Across: 8, Down: 7}}
+	border := plan.Border{Width: plan.BorderWidth{Width: 3 * in / 2}, Cloth: "C",
+		Pieced: &plan.PiecedBorder{Across: 8, Down: 7}}
 	_, found := front.Build(order(grid(4, 4*in, border), 19*in, 19*in))
 	require.NotEmpty(t, found)
 	assert.Equal(t, "border-off-ruler", found[0].Code)
@@ -184,9 +188,11 @@ func TestPatchesOfABorderOffTheRuler(t *testing.T) {
 }
 
 func TestStrips(t *testing.T) {
-	f := plan.Face{Kind: plan.StripsFace, Direction: plan.AcrossWay, Strips: []plan.Strip{{Width: 5 * in, Cloth: "A"}, {Width: 9 * in, Cloth: "B"}, {Width: 5 * in, Cloth: "A"}}}
+	f := plan.Face{Kind: plan.StripsFace, Direction: plan.AcrossWay,
+		Strips: []plan.Strip{{Width: 5 * in, Cloth: "A"}, {Width: 9 * in, Cloth: "B"}, {Width: 5 * in, Cloth: "A"}}}
 	built := build(t, order(f, 19*in, 19*in))
-	assert.Equal(t, []length.Length{39 * in / 2, 11 * in / 2}, []length.Length{part(t, built, "strip.1").Size.Width.Total(), part(t, built, "strip.1").Size.Height.Total()})
+	assert.Equal(t, []length.Length{39 * in / 2, 11 * in / 2},
+		[]length.Length{part(t, built, "strip.1").Size.Width.Total(), part(t, built, "strip.1").Size.Height.Total()})
 	assert.InEpsilon(t, math.Pow((39*in/2).Float()/1e6, 2), areas(built), 1e-9)
 	f.Direction = plan.AlongWay
 	quiltedUp := build(t, quilted(f))
@@ -198,17 +204,21 @@ func TestStrips(t *testing.T) {
 // A checkerboard of 12 × 2: one set of two strips, 12 segments (docs/arithmetic.md §4:
 // segments per set ⌊(U − t)/segment⌋).
 func TestACheckerboardComesFromStrips(t *testing.T) {
-	f := plan.Face{Kind: plan.CheckerFace, Columns: 12, Rows: 2, Patch: plan.Patch{Width: in, Height: in}, Cloths: []string{"A", "B"}}
+	f := plan.Face{Kind: plan.CheckerFace, Columns: 12, Rows: 2, Patch: plan.Patch{Width: in, Height: in},
+		Cloths: []string{"A", "B"}}
 	o := order(f, 12*in, 2*in)
 	o.Usable = func(string) length.Length { return 40 * in }
 	built := build(t, o)
 	require.Len(t, built.Sets, 1)
 	set := built.Sets[0]
-	assert.Equal(t, []any{1, 12, 37 * in / 2, 3 * in / 2}, []any{set.Count, set.Segments, set.Length, set.Segment}, "12 × 1½ and ½ to square the end")
+	assert.Equal(t, []any{1, 12, 37 * in / 2, 3 * in / 2}, []any{set.Count, set.Segments, set.Length, set.Segment},
+		"12 × 1½ and ½ to square the end")
 	strip := part(t, built, "set.A")
-	assert.Equal(t, []any{1, "strip", 37 * in / 2, 3 * in / 2}, []any{strip.Count, strip.Shape, strip.Size.Width.Total(), strip.Size.Height.Total()})
+	assert.Equal(t, []any{1, "strip", 37 * in / 2, 3 * in / 2},
+		[]any{strip.Count, strip.Shape, strip.Size.Width.Total(), strip.Size.Height.Total()})
 	o.Usable = func(string) length.Length { return 10 * in }
-	assert.Equal(t, []any{2, 19 * in / 2}, []any{build(t, o).Sets[0].Count, build(t, o).Sets[0].Length}, "six from a strip of 9½, twice")
+	assert.Equal(t, []any{2, 19 * in / 2}, []any{build(t, o).Sets[0].Count, build(t, o).Sets[0].Length},
+		"six from a strip of 9½, twice")
 	o.Face.Rows = 3
 	o.Finished, o.Trimmed, o.Top = size(12*in, 3*in), size(25*in/2, 7*in/2), size(25*in/2, 7*in/2)
 	odd := build(t, o)
@@ -222,7 +232,8 @@ func TestACheckerboardComesFromStrips(t *testing.T) {
 func TestAStackJoinsFaces(t *testing.T) {
 	f := plan.Face{Kind: plan.StackFace, Parts: []plan.Part{
 		{Height: 8 * in, Face: plan.Face{Kind: plan.PlainFace, Cloth: "A"}},
-		{Height: 2 * in, Face: plan.Face{Kind: plan.CheckerFace, Columns: 19, Rows: 2, Patch: plan.Patch{Width: in, Height: in}, Cloths: []string{"A", "B"}}},
+		{Height: 2 * in, Face: plan.Face{Kind: plan.CheckerFace, Columns: 19, Rows: 2,
+			Patch: plan.Patch{Width: in, Height: in}, Cloths: []string{"A", "B"}}},
 		{Height: 9 * in, Face: plan.Face{Kind: plan.PlainFace, Cloth: "C"}},
 	}}
 	flat := order(f, 19*in, 19*in)
@@ -234,7 +245,8 @@ func TestAStackJoinsFaces(t *testing.T) {
 	o := quilted(f)
 	o.Absorb, o.Left, o.Above = plan.AbsorbAccept, seam, seam
 	large := build(t, o)
-	assert.Greater(t, part(t, large, "part.1.panel").Size.Height.Total(), 17*in/2, "the first takes up what is trimmed off above")
+	assert.Greater(t, part(t, large, "part.1.panel").Size.Height.Total(), 17*in/2,
+		"the first takes up what is trimmed off above")
 	assert.Greater(t, part(t, large, "part.3.panel").Size.Height.Total(), 19*in/2)
 	for _, c := range large.Cells {
 		assert.GreaterOrEqual(t, c.Height, in, "nothing is drawn away")
@@ -243,11 +255,13 @@ func TestAStackJoinsFaces(t *testing.T) {
 
 // A medallion: a panel that is there already, in borders that take the rest.
 func TestAFoundPanelInItsBorders(t *testing.T) {
-	f := plan.Face{Kind: plan.FoundFace, Cloth: "P", Patch: plan.Patch{Width: 10 * in, Height: 8 * in}, Borders: []plan.Border{rest, {Width: plan.BorderWidth{Width: 2 * in}, Cloth: "D"}}}
+	f := plan.Face{Kind: plan.FoundFace, Cloth: "P", Patch: plan.Patch{Width: 10 * in, Height: 8 * in},
+		Borders: []plan.Border{rest, {Width: plan.BorderWidth{Width: 2 * in}, Cloth: "D"}}}
 	built := build(t, order(f, 19*in, 19*in))
 	panel := part(t, built, "panel")
 	assert.True(t, panel.Had)
-	assert.Equal(t, []length.Length{21 * in / 2, 17 * in / 2}, []length.Length{panel.Size.Width.Total(), panel.Size.Height.Total()})
+	assert.Equal(t, []length.Length{21 * in / 2, 17 * in / 2},
+		[]length.Length{panel.Size.Width.Total(), panel.Size.Height.Total()})
 	f.Backed = "L"
 	backing := part(t, build(t, order(f, 19*in, 19*in)), "backing")
 	assert.Equal(t, []any{"L", 21 * in / 2}, []any{backing.Cloth, backing.Size.Width.Total()})
@@ -323,8 +337,10 @@ func TestRowsOfABlockFromStrips(t *testing.T) {
 	o.Strips, o.Usable = plan.SewnSets, func(string) length.Length { return 40 * in }
 	built := build(t, o)
 	require.Len(t, built.Sets, 2)
-	assert.Equal(t, []any{[]string{"A", "B", "A"}, 24, 3, 28*in + in/2}, []any{built.Sets[0].Cloths, built.Sets[0].Segments, built.Sets[0].Count, built.Sets[0].Length})
-	assert.Equal(t, []any{[]string{"B", "A", "B"}, 12, 2, 21*in + in/2}, []any{built.Sets[1].Cloths, built.Sets[1].Segments, built.Sets[1].Count, built.Sets[1].Length})
+	assert.Equal(t, []any{[]string{"A", "B", "A"}, 24, 3, 28*in + in/2},
+		[]any{built.Sets[0].Cloths, built.Sets[0].Segments, built.Sets[0].Count, built.Sets[0].Length})
+	assert.Equal(t, []any{[]string{"B", "A", "B"}, 12, 2, 21*in + in/2},
+		[]any{built.Sets[1].Cloths, built.Sets[1].Segments, built.Sets[1].Count, built.Sets[1].Length})
 	assert.Equal(t, 2*3+1*3+1*2+2*2, roles(built)[front.SetStrip])
 	for _, p := range built.Parts {
 		assert.Equal(t, 7*in/2, p.Size.Height.Total())
@@ -409,7 +425,8 @@ func TestGathersTakeTheirRatio(t *testing.T) {
 	assert.InDelta(t, 22.9, built.Gather.Needed.Float()/in.Float(), 0.01)
 	assert.InDelta(t, 7.86, built.Gather.Yields.Float()/in.Float(), 0.005)
 	panel := part(t, built, "gathered")
-	assert.Equal(t, []length.Length{(built.Gather.Needed + 2*seam).Ceil(eighth), 13 * in / 2}, []length.Length{panel.Size.Width.Total(), panel.Size.Height.Total()})
+	assert.Equal(t, []length.Length{(built.Gather.Needed + 2*seam).Ceil(eighth), 13 * in / 2},
+		[]length.Length{panel.Size.Width.Total(), panel.Size.Height.Total()})
 	o.Face.Direction = plan.AlongWay
 	assert.Equal(t, 19*in/2, part(t, build(t, o), "gathered").Size.Width.Total(), "along, the width stays")
 	o.Face.Ratio = 1.5
@@ -470,7 +487,9 @@ func TestFoldedWindows(t *testing.T) {
 	assert.Equal(t, map[string]int{"ground": 20, "window": 31, "half-window": 18}, drawn)
 	f.Columns, f.Rows, f.Unit = 4, 4, 9*in/2
 	large := build(t, order(f, 18*in-2*seam, 18*in-2*seam))
-	assert.Equal(t, []any{10 * in, 9 * in, 24, 16, 25}, []any{part(t, large, "ground").Size.Width.Total(), large.Windows.Template, large.Windows.Whole, large.Windows.Half, large.Windows.Points})
+	assert.Equal(t, []any{10 * in, 9 * in, 24, 16, 25},
+		[]any{part(t, large, "ground").Size.Width.Total(), large.Windows.Template, large.Windows.Whole,
+			large.Windows.Half, large.Windows.Points})
 	_, found := front.Build(order(f, 18*in, 18*in))
 	require.Len(t, found, 1)
 	assert.Equal(t, "windows-smaller", found[0].Code)
@@ -479,7 +498,8 @@ func TestFoldedWindows(t *testing.T) {
 
 // A is the first cloth and B the second, wherever they first stand in the block.
 func TestLettersStandForClothsByTheAlphabet(t *testing.T) {
-	for text, want := range map[string][]string{"A / B": {"X", "Y"}, "B / A": {"Y", "X"}, "C / B": {"Z", "Y"}, "D / B": {"X", "Y"}} {
+	for text, want := range map[string][]string{"A / B": {"X", "Y"}, "B / A": {"Y", "X"}, "C / B": {"Z", "Y"},
+		"D / B": {"X", "Y"}} {
 		f := blocks(1, 4*in, plan.Block{Cells: text})
 		f.Cloths = []string{"X", "Y", "Z"}
 		built := build(t, order(f, 4*in, 4*in))
@@ -520,7 +540,8 @@ func TestSeamsOfAGrid(t *testing.T) {
 
 // A border of patches has its joints, and is sewn on in four seams.
 func TestSeamsOfAPiecedBorder(t *testing.T) {
-	border := plan.Border{Width: plan.BorderWidth{Width: 2 * in}, Pieced: &plan.PiecedBorder{Cloths: []string{"A", "B"}, Across: 10, Down: 8}}
+	border := plan.Border{Width: plan.BorderWidth{Width: 2 * in},
+		Pieced: &plan.PiecedBorder{Cloths: []string{"A", "B"}, Across: 10, Down: 8}}
 	built := build(t, order(grid(4, 4*in, border), 20*in, 20*in))
 	kinds := map[front.SeamKind]int{}
 	for _, s := range built.Seams {
@@ -534,7 +555,8 @@ func TestSeamsOfAPiecedBorder(t *testing.T) {
 // their cuts sewn together are its size.
 func TestAnyStripsAreWhole(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		f := plan.Face{Kind: plan.StripsFace, Direction: rapid.SampledFrom([]plan.Direction{plan.AcrossWay, plan.AlongWay}).Draw(t, "way")}
+		f := plan.Face{Kind: plan.StripsFace,
+			Direction: rapid.SampledFrom([]plan.Direction{plan.AcrossWay, plan.AlongWay}).Draw(t, "way")}
 		whole := length.Length(0)
 		for range rapid.IntRange(1, 8).Draw(t, "n") {
 			s := plan.Strip{Width: eighth.Times(rapid.IntRange(4, 40).Draw(t, "width")), Cloth: "A"}
@@ -549,7 +571,8 @@ func TestAnyStripsAreWhole(t *testing.T) {
 		grow := length.Length(rapid.Int64Range(0, int64(in)).Draw(t, "grow"))
 		o.Top, o.Margin = size(o.Trimmed.Width.Total()+2*grow, o.Trimmed.Height.Total()+2*grow), min(grow, margin)
 		built := build(t, o)
-		assert.Equal(t, []length.Length{w, h}, []length.Length{built.Finished.Width.Total(), built.Finished.Height.Total()})
+		assert.Equal(t, []length.Length{w, h},
+			[]length.Length{built.Finished.Width.Total(), built.Finished.Height.Total()})
 		assert.InEpsilon(t, o.Top.Width.Total().Float()*o.Top.Height.Total().Float()/1e12, areas(built), 1e-9)
 		sewn := 2 * seam
 		for _, p := range built.Parts {
@@ -579,7 +602,8 @@ func TestAnyStackIsWhole(t *testing.T) {
 			h := in.Times(rapid.IntRange(1, 6).Draw(t, "height"))
 			part := plan.Part{Height: h, Face: plan.Face{Kind: plan.PlainFace, Cloth: "A"}}
 			if rapid.Bool().Draw(t, "strips") {
-				part.Face = plan.Face{Kind: plan.StripsFace, Direction: plan.AcrossWay, Strips: []plan.Strip{{Width: h / 2, Cloth: "A"}, {Width: h - h/2, Cloth: "B"}}}
+				part.Face = plan.Face{Kind: plan.StripsFace, Direction: plan.AcrossWay,
+					Strips: []plan.Strip{{Width: h / 2, Cloth: "A"}, {Width: h - h/2, Cloth: "B"}}}
 			}
 			f.Parts = append(f.Parts, part)
 			whole += h

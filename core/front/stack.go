@@ -17,7 +17,8 @@ func stack(o Order) (Face, finding.List) {
 	var found finding.List
 	text := o.Style.Text
 	if len(o.Face.Parts) == 0 {
-		found.Add(finding.Stop, "stack-empty", o.Path+"/parts", "A stack has no parts yet.", fmt.Sprintf("Add faces whose heights make %s.", text(o.Finished.Height.Total())))
+		found.Add(finding.Stop, "stack-empty", o.Path+"/parts", "A stack has no parts yet.",
+			fmt.Sprintf("Add faces whose heights make %s.", text(o.Finished.Height.Total())))
 		return Face{}, found
 	}
 	whole := length.Length(0)
@@ -32,7 +33,8 @@ func stack(o Order) (Face, finding.List) {
 		if last > 0 {
 			remedy = fmt.Sprintf("A last part of %s fills it.", text(last))
 		}
-		found.Add(finding.Stop, "stack-does-not-fill", o.Path+"/parts", fmt.Sprintf("The parts make %s; the front finishes %s high.", text(whole), text(want)), remedy)
+		found.Add(finding.Stop, "stack-does-not-fill", o.Path+"/parts",
+			fmt.Sprintf("The parts make %s; the front finishes %s high.", text(whole), text(want)), remedy)
 		return Face{}, found
 	}
 	above, below := grow(o.Top.Height, o.Trimmed.Height, o.Held.Top, o.Held.Bottom)
@@ -55,14 +57,16 @@ func stack(o Order) (Face, finding.List) {
 			f.Applied = append(f.Applied, p.Lower(at, o.Finished.Height.Total()))
 		}
 		f.worked(built, sub.In)
-		sewn = sewn.Plus(sum.Part, fmt.Sprintf("part %d as sewn, less its seams", i+1), built.Sewn.Height.Total()-2*o.Seam)
+		sewn = sewn.Plus(sum.Part, fmt.Sprintf("part %d as sewn, less its seams", i+1),
+			built.Sewn.Height.Total()-2*o.Seam)
 		if len(wide) == 0 || built.Sewn.Width.Total() < wide.Total() {
 			wide = built.Sewn.Width // wider ones are centred and squared up
 		}
 		at += p.Height
 		if i > 0 {
 			y := (at - p.Height).Float()
-			f.seam(Seam{Kind: Stacked, Group: Group{In: o.In, Kind: Stacked, No: i}, X1: o.Finished.Width.Total().Float(), Y1: y, Y2: y, Sewn: built.Sewn.Width.Total(), Left: -1, Right: -1})
+			f.seam(Seam{Kind: Stacked, Group: Group{In: o.In, Kind: Stacked, No: i}, X1: o.Finished.Width.Total().
+				Float(), Y1: y, Y2: y, Sewn: built.Sewn.Width.Total(), Left: -1, Right: -1})
 		}
 	}
 	f.Finished = sum.Size{Width: o.Finished.Width, Height: shows}
@@ -84,7 +88,8 @@ func (o Order) partOf(i int, p plan.Part, above, below length.Length) Order {
 	}{{sub.Held.Top, above}, {sub.Held.Bottom, below}} {
 		if !g.held && g.by > 0 {
 			margin := min(o.Margin, g.by)
-			top = top.Plus(sum.Squaring, "trimmed off after quilting", margin).Plus(sum.TakeUp, "what quilting takes at this edge", g.by-margin)
+			top = top.Plus(sum.Squaring, "trimmed off after quilting", margin).
+				Plus(sum.TakeUp, "what quilting takes at this edge", g.by-margin)
 		}
 	}
 	sub.Top.Height = top

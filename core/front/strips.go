@@ -24,7 +24,8 @@ func strips(o Order) (Face, finding.List) {
 		a, b = across, down
 	}
 	if o.Face.Direction != "" && o.Face.Direction != plan.AcrossWay && !along {
-		found.Add(finding.Stop, "strips-direction", o.Path+"/direction", "Strips that run slantwise are not reckoned.", "Let them run across or along.")
+		found.Add(finding.Stop, "strips-direction", o.Path+"/direction", "Strips that run slantwise are not reckoned.",
+			"Let them run across or along.")
 		return Face{}, found
 	}
 	whole := length.Length(0)
@@ -34,7 +35,8 @@ func strips(o Order) (Face, finding.List) {
 	off := a.whole - whole
 	if off.Abs() > length.Close || len(list) == 0 {
 		found.Add(finding.Stop, "strips-do-not-fill", o.Path+"/strips",
-			fmt.Sprintf("The strips make %s; the front finishes %s in that direction.", text(whole), text(a.whole)), missing(list, off, text))
+			fmt.Sprintf("The strips make %s; the front finishes %s in that direction.", text(whole), text(a.whole)),
+			missing(list, off, text))
 		return Face{}, found
 	}
 	f := Face{Rows: 1, Columns: len(list)}
@@ -59,16 +61,21 @@ func strips(o Order) (Face, finding.List) {
 		at += s.Width
 		cell := Cell{Row: 1, Column: i + 1, Band: 1}
 		size := sum.Size{Width: longer, Height: cut}
-		seam := Seam{Kind: InBand, Band: 1, Group: Group{In: o.In, Kind: InBand, No: 1}, Sewn: longer.Total(), Left: i - 1, Right: i}
+		seam := Seam{Kind: InBand, Band: 1, Group: Group{In: o.In, Kind: InBand, No: 1}, Sewn: longer.Total(),
+			Left: i - 1, Right: i}
 		if along {
 			size = sum.Size{Width: cut, Height: longer}
 			cell.X, cell.Y, cell.Width, cell.Height = from, -startReach, to-from, b.whole+startReach+endReach
-			seam.X1, seam.X2, seam.Y1, seam.Y2 = from.Float(), from.Float(), (cell.Y + cell.Height).Float(), cell.Y.Float()
+			seam.X1, seam.X2, seam.Y1, seam.Y2 = from.Float(), from.Float(), (cell.Y + cell.Height).
+				Float(), cell.Y.Float()
 		} else {
 			cell.X, cell.Y, cell.Width, cell.Height = -startReach, from, b.whole+startReach+endReach, to-from
-			seam.Y1, seam.Y2, seam.X1, seam.X2 = from.Float(), from.Float(), cell.X.Float(), (cell.X + cell.Width).Float()
+			seam.Y1, seam.Y2, seam.X1, seam.X2 = from.Float(), from.Float(), cell.X.Float(), (cell.X + cell.Width).
+				Float()
 		}
-		cell.Part = f.part(Part{Ref: ref.Ref{Kind: ref.Cut, Of: s.Key, Role: ref.Strip}, Paints: fmt.Sprintf("/strips/%d/cloth", i), Name: fmt.Sprintf("strip.%d", i+1), Title: fmt.Sprintf("Strip %d", i+1), Role: Strip, Cloth: s.Cloth, Size: size}, 1)
+		cell.Part = f.part(Part{Ref: ref.Ref{Kind: ref.Cut, Of: s.Key, Role: ref.Strip},
+			Paints: fmt.Sprintf("/strips/%d/cloth", i), Name: fmt.Sprintf("strip.%d", i+1),
+			Title: fmt.Sprintf("Strip %d", i+1), Role: Strip, Cloth: s.Cloth, Size: size}, 1)
 		f.cell(cell)
 		if i > 0 {
 			f.seam(seam)
@@ -87,7 +94,8 @@ func strips(o Order) (Face, finding.List) {
 // grownBoth is a length that takes up what quilting and trimming need at both ends.
 func (o Order) grownBoth(s sum.Sum, a *axis) sum.Sum {
 	margins := o.margins(a)
-	return s.Plus(sum.Squaring, "trimmed off after quilting", margins).Plus(sum.TakeUp, "what quilting takes", a.low+a.high-margins).UpTo(o.Step)
+	return s.Plus(sum.Squaring, "trimmed off after quilting", margins).
+		Plus(sum.TakeUp, "what quilting takes", a.low+a.high-margins).UpTo(o.Step)
 }
 
 // missing says how the last strip would make strips fill.
@@ -136,7 +144,8 @@ func checker(o Order) (Face, finding.List) {
 	f.Sets = list
 	f.Bands = nil
 	for c := range g.Columns {
-		f.Bands = append(f.Bands, Band{Number: c + 1, Of: "segments", Pieces: g.Rows, Length: g.Sewn.Height.Total(), Group: 1})
+		f.Bands = append(f.Bands,
+			Band{Number: c + 1, Of: "segments", Pieces: g.Rows, Length: g.Sewn.Height.Total(), Group: 1})
 	}
 	for i := range f.Cells {
 		if f.Cells[i].Column > 0 {
@@ -169,7 +178,8 @@ func (o Order) sets(g Grid) []Set {
 			}
 		}
 		if !found {
-			out = append(out, Set{Cloths: col, Segments: 1, Segment: g.Patch.Width.Total(), Height: g.Sewn.Height.Total()})
+			out = append(out, Set{Cloths: col, Segments: 1, Segment: g.Patch.Width.Total(),
+				Height: g.Sewn.Height.Total()})
 		}
 	}
 	for i := range out {
@@ -208,7 +218,9 @@ const endless = 1_000_000 * length.Inch
 func (o Order) fits(list []Set, found *finding.List) bool {
 	for _, s := range list {
 		if s.Count == 0 {
-			found.Add(finding.Stop, "segment-too-long", o.Path+"/patch/width", fmt.Sprintf("A segment of %s does not come out of a strip as long as the cloth is wide.", o.Style.Text(s.Segment)), "Make the patches narrower, or cut them one by one in a grid.")
+			found.Add(finding.Stop, "segment-too-long", o.Path+"/patch/width",
+				fmt.Sprintf("A segment of %s does not come out of a strip as long as the cloth is wide.",
+					o.Style.Text(s.Segment)), "Make the patches narrower, or cut them one by one in a grid.")
 			return true
 		}
 	}
@@ -226,9 +238,12 @@ func (o Order) stripCuts(f *Face, g Grid, list []Set) {
 			if !seen {
 				i = len(parts)
 				at[name] = i
-				long := sum.Repeat(int((s.Length-squared)/s.Segment), sum.Part, "segment", s.Segment).Plus(sum.Squaring, "to square the end", squared)
-				parts = append(parts, Part{Ref: o.ofCloth(ref.SetStrip, cloth), Paints: "/cloths", Name: "set." + cloth, Title: "Strips to be sewn together", Role: SetStrip, Cloth: cloth, Shape: "strip",
-					Size: sum.Size{Width: long.UpTo(o.Step), Height: g.Patch.Height}, Gives: 1, Finished: ""})
+				long := sum.Repeat(int((s.Length-squared)/s.Segment), sum.Part, "segment", s.Segment).
+					Plus(sum.Squaring, "to square the end", squared)
+				parts = append(parts,
+					Part{Ref: o.ofCloth(ref.SetStrip, cloth), Paints: "/cloths", Name: "set." + cloth,
+						Title: "Strips to be sewn together", Role: SetStrip, Cloth: cloth, Shape: "strip",
+						Size: sum.Size{Width: long.UpTo(o.Step), Height: g.Patch.Height}, Gives: 1, Finished: ""})
 				if n := len(at); n > 1 {
 					for _, p := range parts[:i] {
 						if p.Ref == parts[i].Ref {
@@ -273,15 +288,18 @@ func (o Order) checkerSeams(list []Seam, g Grid) []Seam {
 		case Between: // every column has its share of it
 			for c := range g.Columns {
 				share := func(i int) float64 { return s.X1 + (s.X2-s.X1)*float64(i)/float64(g.Columns) }
-				out = append(out, Seam{Kind: InBand, Band: c + 1, Group: Group{In: o.In, Kind: InBand, No: c + 1}, X1: share(c), X2: share(c + 1), Y1: s.Y1, Y2: s.Y2,
-					Sewn: g.Patch.Width.Total(), Left: -1, Right: -1})
+				out = append(out,
+					Seam{Kind: InBand, Band: c + 1, Group: Group{In: o.In, Kind: InBand, No: c + 1}, X1: share(c),
+						X2: share(c + 1), Y1: s.Y1, Y2: s.Y2,
+						Sewn: g.Patch.Width.Total(), Left: -1, Right: -1})
 			}
 		case InBand:
 			if done[s.X1] {
 				continue
 			}
 			done[s.X1] = true
-			out = append(out, Seam{Kind: Between, Band: len(done), Group: Group{In: o.In, Kind: Between, No: len(done)}, X1: s.X1, X2: s.X2, Y1: s.Y1, Y2: s.Y2,
+			out = append(out, Seam{Kind: Between, Band: len(done), Group: Group{In: o.In, Kind: Between, No: len(done)},
+				X1: s.X1, X2: s.X2, Y1: s.Y1, Y2: s.Y2,
 				Sewn: g.Sewn.Height.Total(), Left: -1, Right: -1})
 		default:
 			out = append(out, s)

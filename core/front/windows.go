@@ -38,12 +38,15 @@ func windows(o Order) (Face, finding.List) {
 	side := w.unit.Float() / math.Sqrt2
 	patch := (length.FromFloat(side) - 2*w.reveal()).Floor(o.Step)
 	if patch < o.Step {
-		found.Add(finding.Stop, "windows-small", o.Path+"/unit", fmt.Sprintf("In units of %s the windows leave no room for a patch.", o.Style.Text(w.unit)), "Take larger units.")
+		found.Add(finding.Stop, "windows-small", o.Path+"/unit",
+			fmt.Sprintf("In units of %s the windows leave no room for a patch.", o.Style.Text(w.unit)),
+			"Take larger units.")
 		return Face{}, found
 	}
 	w.lay(length.FromFloat(side), patch)
 	f := w.face
-	f.Windows = &Windows{Unit: w.unit, Template: 2 * w.unit, Side: length.FromFloat(side), Whole: w.whole, Half: w.half, Points: (w.r + 1) * (w.c + 1), Buttons: o.Face.Buttons,
+	f.Windows = &Windows{Unit: w.unit, Template: 2 * w.unit, Side: length.FromFloat(side), Whole: w.whole, Half: w.half,
+		Points: (w.r + 1) * (w.c + 1), Buttons: o.Face.Buttons,
 		Eats: math.Pow((2*w.unit+2*w.hem()).Float()/w.unit.Float(), 2)}
 	return f, found
 }
@@ -65,15 +68,22 @@ func (o Order) unitFits() finding.List {
 	near := func(a, b length.Length) bool { return (a - b).Abs() < alike }
 	switch {
 	case o.Top.Width.Total() != o.Trimmed.Width.Total():
-		found.Add(finding.Stop, "windows-quilted", o.Path+"/kind", "Folded windows are thick enough: they take no batting, no lining, no quilting and no margin to square up.", "Take the layers, the quilting and the margin out of the piece.")
+		found.Add(finding.Stop, "windows-quilted", o.Path+"/kind",
+			"Folded windows are thick enough: they take no batting, no lining, no quilting and no margin to square up.",
+			"Take the layers, the quilting and the margin out of the piece.")
 	case near(w, o.Trimmed.Width.Total()) && near(h, o.Trimmed.Height.Total()):
 	case near(w, o.Finished.Width.Total()) && near(h, o.Finished.Height.Total()):
-		found.Add(finding.Warn, "windows-smaller", o.Path+"/unit", fmt.Sprintf("The panel is %s × %s; with its seams sewn the front finishes %s × %s.", text(w), text(h), text(w-2*o.Seam), text(h-2*o.Seam)),
+		found.Add(finding.Warn, "windows-smaller", o.Path+"/unit",
+			fmt.Sprintf("The panel is %s × %s; with its seams sewn the front finishes %s × %s.", text(w), text(h),
+				text(w-2*o.Seam), text(h-2*o.Seam)),
 			"Let the cover be that much smaller, or ease it larger and the units with it.")
 	default:
 		found.Add(finding.Stop, "windows-do-not-fill", o.Path+"/unit",
-			fmt.Sprintf("%d × %d units of %s make a panel of %s × %s; the front takes %s × %s with its seams.", o.Face.Columns, o.Face.Rows, text(u), text(w), text(h), text(o.Trimmed.Width.Total()), text(o.Trimmed.Height.Total())),
-			fmt.Sprintf("Units of %s fit the width, of %s the height; both have to be the same.", text(o.Trimmed.Width.Total().Div(o.Face.Columns)), text(o.Trimmed.Height.Total().Div(o.Face.Rows))))
+			fmt.Sprintf("%d × %d units of %s make a panel of %s × %s; the front takes %s × %s with its seams.",
+				o.Face.Columns, o.Face.Rows, text(u), text(w), text(h), text(o.Trimmed.Width.Total()),
+				text(o.Trimmed.Height.Total())),
+			fmt.Sprintf("Units of %s fit the width, of %s the height; both have to be the same.",
+				text(o.Trimmed.Width.Total().Div(o.Face.Columns)), text(o.Trimmed.Height.Total().Div(o.Face.Rows))))
 	}
 	return found
 }
@@ -103,14 +113,17 @@ func (w *windower) either(inches, metric length.Length) length.Length {
 func (w *windower) lay(side, patch length.Length) {
 	f := &w.face
 	square := sum.Repeat(2, sum.Part, "unit, finished", w.unit).Between(sum.Hem, "turned in", w.hem())
-	ground := f.part(Part{Ref: w.ref(ref.Ground), Paints: "/ground", Name: "ground", Title: "Ground squares", Role: Ground, Cloth: w.Face.Ground, Size: sum.Size{Width: square, Height: square}}, w.c*w.r)
-	show := sum.Of(sum.Part, "window", side).Plus(sum.Overlap, "left free of the fold, both sides", -2*w.reveal()).Plus(sum.Step, "down to the ruler step", patch-side+2*w.reveal())
+	ground := f.part(Part{Ref: w.ref(ref.Ground), Paints: "/ground", Name: "ground", Title: "Ground squares",
+		Role: Ground, Cloth: w.Face.Ground, Size: sum.Size{Width: square, Height: square}}, w.c*w.r)
+	show := sum.Of(sum.Part, "window", side).Plus(sum.Overlap, "left free of the fold, both sides", -2*w.reveal()).
+		Plus(sum.Step, "down to the ruler step", patch-side+2*w.reveal())
 	size := sum.Size{Width: show, Height: show}
 	u := w.unit.Float()
 	x0, y0 := -w.Seam.Float(), -w.Seam.Float()
 	for r := range w.r {
 		for c := range w.c {
-			at := outline.Outline{{X: float64(c) * u, Y: float64(r) * u}, {X: float64(c+1) * u, Y: float64(r) * u}, {X: float64(c+1) * u, Y: float64(r+1) * u}, {X: float64(c) * u, Y: float64(r+1) * u}}
+			at := outline.Outline{{X: float64(c) * u, Y: float64(r) * u}, {X: float64(c+1) * u, Y: float64(r) * u},
+				{X: float64(c+1) * u, Y: float64(r+1) * u}, {X: float64(c) * u, Y: float64(r+1) * u}}
 			cell := polygon(Cell{Part: ground, Row: r + 1, Column: c + 1, Band: r + 1}, moved(x0, y0), at)
 			cell.Line = nil
 			f.cell(cell)
@@ -119,10 +132,13 @@ func (w *windower) lay(side, patch length.Length) {
 	}
 	whole := w.r*(w.c-1) + w.c*(w.r-1)
 	if whole > 0 {
-		f.part(Part{Ref: w.ref(ref.Window), Paints: "/show", Name: "window", Title: "Window patches", Role: Window, Cloth: w.Face.Show, Size: size}, whole)
+		f.part(Part{Ref: w.ref(ref.Window), Paints: "/show", Name: "window", Title: "Window patches", Role: Window,
+			Cloth: w.Face.Show, Size: size}, whole)
 	}
 	half := 2 * (w.r + w.c)
-	f.part(Part{Ref: w.ref(ref.HalfWindow), Paints: "/show", Name: "half-window", Title: "Half-window patches", Role: Window, Cloth: w.Face.Show, Size: size, Shape: "half-square", Gives: 2, Patches: half, Finished: "half a window at the rim"}, (half+1)/2)
+	f.part(Part{Ref: w.ref(ref.HalfWindow), Paints: "/show", Name: "half-window", Title: "Half-window patches",
+		Role: Window, Cloth: w.Face.Show, Size: size, Shape: "half-square", Gives: 2, Patches: half,
+		Finished: "half a window at the rim"}, (half+1)/2)
 	w.show(x0, y0, (side-patch).Float()/2)
 	w.whole, w.half = whole, half
 	f.Columns, f.Rows = w.c, w.r

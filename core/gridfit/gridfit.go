@@ -109,7 +109,8 @@ func (f *fitter) squares(sash length.Length) {
 			r := int((f.Height - 2*x + sash) / (p + sash))
 			for _, rows := range []int{r, r + 1} {
 				if over := rest(f.Height, p, sash, rows); rows > 0 && f.allowed(over) && (left == 0) == (over == 0) {
-					f.add(Layout{Columns: c, Rows: rows, PatchWidth: p, PatchHeight: p, Sash: sash, Border: x, BorderDown: over / 2, Rest: left != over || left%2 != 0})
+					f.add(Layout{Columns: c, Rows: rows, PatchWidth: p, PatchHeight: p, Sash: sash, Border: x,
+						BorderDown: over / 2, Rest: left != over || left%2 != 0})
 				}
 			}
 		}
@@ -166,7 +167,8 @@ func (f *fitter) add(l Layout) {
 	cut := func(w, h length.Length) float64 { return (w + 2*s).Float() * (h + 2*s).Float() }
 	area := float64(l.Columns*l.Rows) * cut(l.PatchWidth, l.PatchHeight)
 	if l.Sash > 0 {
-		area += float64(l.Rows*(l.Columns-1))*cut(l.Sash, l.PatchHeight) + float64(l.Rows-1)*cut(f.Width-2*l.Border, l.Sash)
+		area += float64(l.Rows*(l.Columns-1))*cut(l.Sash, l.PatchHeight) + float64(l.Rows-1)*cut(f.Width-2*l.Border,
+			l.Sash)
 	}
 	if l.Border > 0 {
 		area += 2*cut(l.Border, f.Height-2*l.BorderDown) + 2*cut(f.Width, l.BorderDown)
@@ -174,7 +176,8 @@ func (f *fitter) add(l Layout) {
 	l.Cloth = area / (f.Width.Float() * f.Height.Float())
 	odd := f.odd(l.PatchWidth) + f.odd(l.PatchHeight) + f.odd(l.Border) + f.odd(l.BorderDown)
 	uneven := (l.Border - l.BorderDown).Abs().Float() / length.Inch.Float()
-	wide := max(0, 2*l.Border.Float()/f.Width.Float()-mostBordered, 2*l.BorderDown.Float()/f.Height.Float()-mostBordered)
+	wide := max(0, 2*l.Border.Float()/f.Width.Float()-mostBordered,
+		2*l.BorderDown.Float()/f.Height.Float()-mostBordered)
 	if side := min(l.PatchWidth, l.PatchHeight); max(l.Border, l.BorderDown) > side {
 		wide++ // a border wider than its patches looks like a mistake
 	}
@@ -232,7 +235,8 @@ func (f *fitter) reasons(l Layout) []string {
 // best sorts and keeps the best of every patch, a dozen of them.
 func (f *fitter) best() []Layout {
 	slices.SortStableFunc(f.found, func(a, b Layout) int {
-		return cmp.Or(slices.Compare(a.rank[:], b.rank[:]), cmp.Compare(a.Columns, b.Columns), cmp.Compare(a.Rows, b.Rows), cmp.Compare(a.Sash, b.Sash))
+		return cmp.Or(slices.Compare(a.rank[:], b.rank[:]), cmp.Compare(a.Columns, b.Columns),
+			cmp.Compare(a.Rows, b.Rows), cmp.Compare(a.Sash, b.Sash))
 	})
 	type patch struct{ w, h, sash length.Length }
 	type count struct {

@@ -16,15 +16,18 @@ import (
 const in = length.Inch
 
 func order(w, h length.Length) gridfit.Order {
-	return gridfit.Order{Width: w, Height: h, Seam: in / 4, Step: in / 8, Least: 2 * in, Most: 6 * in, Border: gridfit.AnyBorder, Style: length.Style{Unit: length.Inches}}
+	return gridfit.Order{Width: w, Height: h, Seam: in / 4, Step: in / 8, Least: 2 * in, Most: 6 * in,
+		Border: gridfit.AnyBorder, Style: length.Style{Unit: length.Inches}}
 }
 
 // Whatever is asked for: what is offered fills the size, keeps the limits, and the best
 // stands first.
 func TestWhatIsOfferedFills(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		o := order((in / 4).Times(rapid.IntRange(16, 120).Draw(t, "w")), (in / 4).Times(rapid.IntRange(16, 120).Draw(t, "h")))
-		o.Border = rapid.SampledFrom([]gridfit.Borders{gridfit.AnyBorder, gridfit.NoBorder, gridfit.Bordered}).Draw(t, "border")
+		o := order((in / 4).Times(rapid.IntRange(16, 120).Draw(t, "w")), (in / 4).
+			Times(rapid.IntRange(16, 120).Draw(t, "h")))
+		o.Border = rapid.SampledFrom([]gridfit.Borders{gridfit.AnyBorder, gridfit.NoBorder, gridfit.Bordered}).
+			Draw(t, "border")
 		if rapid.Bool().Draw(t, "sash") {
 			o.Sashes = []length.Length{in / 2, in}
 		}
@@ -40,7 +43,9 @@ func TestWhatIsOfferedFills(t *testing.T) {
 			if o.Ready > 0 {
 				assert.Equal(t, 9*in/2, l.PatchWidth, "5 in squares finish 4½")
 			} else {
-				assert.True(t, l.PatchWidth >= o.Least && l.PatchHeight >= o.Least && l.PatchWidth <= o.Most && l.PatchHeight <= o.Most)
+				assert.True(t,
+					l.PatchWidth >= o.Least && l.PatchHeight >= o.Least && l.PatchWidth <= o.Most &&
+						l.PatchHeight <= o.Most)
 			}
 			switch o.Border {
 			case gridfit.NoBorder:
@@ -117,13 +122,15 @@ func TestNothingIsOverlooked(t *testing.T) {
 // The order in which layouts stand: squares before oblongs, borders alike before others.
 func TestTheBestStandFirst(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		list := gridfit.Best(order((in / 2).Times(rapid.IntRange(12, 80).Draw(t, "w")), (in / 2).Times(rapid.IntRange(12, 80).Draw(t, "h"))))
+		list := gridfit.Best(order((in / 2).Times(rapid.IntRange(12, 80).Draw(t, "w")), (in / 2).
+			Times(rapid.IntRange(12, 80).Draw(t, "h"))))
 		for i := 1; i < len(list); i++ {
 			a, b := list[i-1], list[i]
 			square := func(l gridfit.Layout) bool { return l.PatchWidth == l.PatchHeight }
 			assert.False(t, !square(a) && square(b), "squares first")
 			if square(a) == square(b) {
-				assert.LessOrEqual(t, (a.Border - a.BorderDown).Abs(), (b.Border - b.BorderDown).Abs(), "borders alike first")
+				assert.LessOrEqual(t, (a.Border - a.BorderDown).Abs(), (b.Border - b.BorderDown).Abs(),
+					"borders alike first")
 			}
 		}
 	})

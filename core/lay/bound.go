@@ -116,7 +116,8 @@ func (n needs) whole(on Cloth) needs {
 	out := slices.Clone(n)
 	for i, it := range out {
 		if it.Centred {
-			out[i].Width, out[i].Height = min(it.Width.Ceil(on.Across), max(it.Width, on.Usable)), it.Height.Ceil(on.Along)
+			out[i].Width, out[i].Height = min(it.Width.Ceil(on.Across),
+				max(it.Width, on.Usable)), it.Height.Ceil(on.Along)
 		}
 	}
 	return out

@@ -76,7 +76,8 @@ func (n needs) kinds(left []int, usable length.Length, choice int) []kind {
 			continue
 		}
 		about := it.Width > usable || turn && it.Height <= usable
-		kinds = append(kinds, kind{piece: standing(it, i, it.MayTurn && about), left: left[i], worth: it.Width.Float() * it.Height.Float() * factor, selvedge: it.Selvedge})
+		kinds = append(kinds, kind{piece: standing(it, i, it.MayTurn && about), left: left[i],
+			worth: it.Width.Float() * it.Height.Float() * factor, selvedge: it.Selvedge})
 	}
 	slices.SortStableFunc(kinds, func(a, b kind) int {
 		return cmp.Or(cmp.Compare(b.h, a.h), cmp.Compare(b.w, a.w), cmp.Compare(a.item, b.item))
@@ -177,7 +178,8 @@ func beside(kinds []kind, high, usable, up length.Length) []column {
 		edges--
 	}
 	for i, k := range kinds {
-		if slices.ContainsFunc(kinds[:i], func(before kind) bool { return before.w == k.w && before.selvedge == k.selvedge }) {
+		if slices.ContainsFunc(kinds[:i],
+			func(before kind) bool { return before.w == k.w && before.selvedge == k.selvedge }) {
 			continue
 		}
 		for room := usable; room >= k.w && (!k.selvedge || edges > 0); {
@@ -280,7 +282,9 @@ func (l *Lay) hold(items needs, s strip, c column, x length.Length, number int) 
 	for i, n := range c.holds {
 		for range n {
 			k := s.kinds[i]
-			l.Placed = append(l.Placed, Placed{Cut: items[k.item].Cut, X: x, Y: y, Width: k.w, Height: k.h, Turned: k.turned, Strip: len(l.Strips) + 1, Column: number})
+			l.Placed = append(l.Placed,
+				Placed{Cut: items[k.item].Cut, X: x, Y: y, Width: k.w, Height: k.h, Turned: k.turned,
+					Strip: len(l.Strips) + 1, Column: number})
 			y += k.h
 		}
 	}

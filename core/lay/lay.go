@@ -130,7 +130,8 @@ func (n needs) laid(on Cloth, now func(needs) Lay) Lay {
 func (n needs) certain(l Lay, on Cloth) bool {
 	low, _ := bound(n, on)
 	centred, others := n.centred()
-	return l.Length == low || len(others) == 0 || len(centred) == 0 && others.pieces() <= mostExact && !others.onSelvedge()
+	return l.Length == low || len(others) == 0 || len(centred) == 0 && others.pieces() <= mostExact &&
+		!others.onSelvedge()
 }
 
 // needs are items in an order that does not change while they are laid.
@@ -194,7 +195,8 @@ func (l Lay) before(then Lay) Lay {
 // Better tells whether a lay is shorter than another, or as long with fewer settings of
 // the ruler, or with its offcuts in fewer and larger pieces.
 func (l Lay) Better(than Lay) bool {
-	return cmp.Or(cmp.Compare(l.Length, than.Length), cmp.Compare(l.Settings(), than.Settings()), cmp.Compare(than.Offcut(), l.Offcut())) < 0
+	return cmp.Or(cmp.Compare(l.Length, than.Length), cmp.Compare(l.Settings(), than.Settings()),
+		cmp.Compare(than.Offcut(), l.Offcut())) < 0
 }
 
 // Settings counts how often the ruler is set anew: for every strip of another height
@@ -309,7 +311,9 @@ func firstFit(items needs, usable length.Length) Lay {
 			}
 			strip := &l.Strips[s]
 			columns[s]++
-			l.Placed = append(l.Placed, Placed{Cut: items[k.item].Cut, X: strip.Used, Y: strip.Y, Width: k.w, Height: k.h, Turned: k.turned, Strip: s + 1, Column: columns[s]})
+			l.Placed = append(l.Placed,
+				Placed{Cut: items[k.item].Cut, X: strip.Used, Y: strip.Y, Width: k.w, Height: k.h, Turned: k.turned,
+					Strip: s + 1, Column: columns[s]})
 			strip.Used += k.w
 		}
 	}
@@ -337,7 +341,8 @@ func Buy(need length.Length, unit length.Unit) length.Length {
 // TooWide is the finding for a piece no cloth is wide enough for.
 func TooWide(about, piece, cloth string, width, usable length.Length, style length.Style) finding.Finding {
 	return finding.Finding{Level: finding.Stop, Code: "piece-too-wide", About: about,
-		Text:   fmt.Sprintf("%s is %s wide, and %s has %s between its selvedges.", piece, style.Text(width), cloth, style.Text(usable)),
+		Text: fmt.Sprintf("%s is %s wide, and %s has %s between its selvedges.", piece, style.Text(width), cloth,
+			style.Text(usable)),
 		Remedy: "Choose a wider cloth, or one whose print may be turned."}
 }
 
@@ -358,7 +363,8 @@ func (l Lay) Stacks() [][]int {
 	var out [][]int
 	for i := range l.Strips {
 		last := len(out) - 1
-		if i > 0 && len(out[last]) < mostStacked && l.Strips[i].Height == l.Strips[i-1].Height && slices.Equal(within[i], within[i-1]) {
+		if i > 0 && len(out[last]) < mostStacked && l.Strips[i].Height == l.Strips[i-1].Height &&
+			slices.Equal(within[i], within[i-1]) {
 			out[last] = append(out[last], i+1)
 			continue
 		}

@@ -159,7 +159,8 @@ func TestBordersComeFromStripsAcross(t *testing.T) {
 }
 
 func TestAPieceTooWideIsLeftOutAndNamed(t *testing.T) {
-	items := []lay.Item{{Cut: 3, Width: 44 * in, Height: 10 * in, Count: 1}, {Cut: 4, Width: 10 * in, Height: 44 * in, Count: 1}}
+	items := []lay.Item{{Cut: 3, Width: 44 * in, Height: 10 * in, Count: 1},
+		{Cut: 4, Width: 10 * in, Height: 44 * in, Count: 1}}
 	l, left := lay.Of(items, lay.Cloth{Usable: 40 * in})
 	assert.Equal(t, []int{3}, left)
 	require.NoError(t, check(items, left, l))
@@ -177,7 +178,8 @@ func TestAnyLayIsCorrectAndNotBelowItsBound(t *testing.T) {
 		usable := in.Times(rapid.IntRange(8, 60).Draw(t, "usable"))
 		items := make([]lay.Item, rapid.IntRange(1, 12).Draw(t, "items"))
 		for i := range items {
-			items[i] = lay.Item{Cut: i, Count: rapid.IntRange(0, 9).Draw(t, "count"), MayTurn: rapid.Bool().Draw(t, "turn"),
+			items[i] = lay.Item{Cut: i, Count: rapid.IntRange(0, 9).Draw(t, "count"), MayTurn: rapid.Bool().
+				Draw(t, "turn"),
 				Width:  length.Length(rapid.Int64Range(int64(in), int64(50*in)).Draw(t, "w")),
 				Height: length.Length(rapid.Int64Range(int64(in), int64(50*in)).Draw(t, "h"))}
 		}
@@ -194,7 +196,9 @@ func TestAnyLayIsCorrectAndNotBelowItsBound(t *testing.T) {
 }
 
 func TestWhatLiesBesideAnotherFillsTheStrip(t *testing.T) {
-	items := []lay.Item{{Cut: 0, Width: 11 * in, Height: 6 * in, Count: 4}, {Cut: 1, Width: 7 * in, Height: 6 * in, Count: 8}, {Cut: 2, Width: 5 * in, Height: 6 * in, Count: 4}, {Cut: 3, Width: 10 * in, Height: 6 * in, Count: 4}}
+	items := []lay.Item{{Cut: 0, Width: 11 * in, Height: 6 * in, Count: 4},
+		{Cut: 1, Width: 7 * in, Height: 6 * in, Count: 8}, {Cut: 2, Width: 5 * in, Height: 6 * in, Count: 4},
+		{Cut: 3, Width: 10 * in, Height: 6 * in, Count: 4}}
 	l, left := lay.Of(items, lay.Cloth{Usable: 40 * in})
 	require.NoError(t, check(items, left, l))
 	assert.Equal(t, 24*in, l.Length, "11 + 7 + 7 + 5 + 10 = 40, four times; the widest first would take five strips")
@@ -204,7 +208,8 @@ func TestWhatLiesBesideAnotherFillsTheStrip(t *testing.T) {
 func TestSettingsOfTheRuler(t *testing.T) {
 	l, _ := lay.Of([]lay.Item{{Width: 5 * in, Height: 5 * in, Count: 20}}, lay.Cloth{Usable: 40 * in})
 	assert.Equal(t, 2, l.Settings(), "one for three strips alike, one for the squares out of them")
-	l, _ = lay.Of([]lay.Item{{Cut: 0, Width: 20 * in, Height: 5 * in, Count: 2}, {Cut: 1, Width: 10 * in, Height: 4 * in, Count: 4}}, lay.Cloth{Usable: 40 * in})
+	l, _ = lay.Of([]lay.Item{{Cut: 0, Width: 20 * in, Height: 5 * in, Count: 2},
+		{Cut: 1, Width: 10 * in, Height: 4 * in, Count: 4}}, lay.Cloth{Usable: 40 * in})
 	assert.Equal(t, 4, l.Settings(), "two strips of two heights, each cut at one width")
 }
 
@@ -215,13 +220,15 @@ func TestBoundsOfWidePieces(t *testing.T) {
 	assert.Equal(t, lay.ByWidth, l.Limit)
 	thirds := []lay.Item{{Cut: 0, Width: 14 * in, Height: 5 * in, Count: 5}}
 	l, _ = lay.Of(thirds, lay.Cloth{Usable: 40 * in})
-	assert.Equal(t, []any{15 * in, lay.ByHeights}, []any{l.Bound, l.Limit}, "two at most lie side by side: five halves, and no heights make 12 1/2")
+	assert.Equal(t, []any{15 * in, lay.ByHeights}, []any{l.Bound, l.Limit},
+		"two at most lie side by side: five halves, and no heights make 12 1/2")
 	assert.Equal(t, 15*in, l.Length)
 	thirds[0].MayTurn = true
 	l, _ = lay.Of(thirds, lay.Cloth{Usable: 40 * in})
 	assert.Equal(t, 14*in, l.Length, "turned, they lie in one strip")
 	l, _ = lay.Of([]lay.Item{{Width: 20 * in, Height: 5 * in, Count: 3}}, lay.Cloth{Usable: 40 * in})
-	assert.Equal(t, []any{10 * in, lay.ByHeights}, []any{l.Bound, l.Limit}, "three halves of five, and no heights make 7 1/2")
+	assert.Equal(t, []any{10 * in, lay.ByHeights}, []any{l.Bound, l.Limit},
+		"three halves of five, and no heights make 7 1/2")
 	l, _ = lay.Of([]lay.Item{{Cut: 0, Width: 40 * in, Height: 5 * in, Count: 3}}, lay.Cloth{Usable: 40 * in})
 	assert.Equal(t, []any{15 * in, lay.ByArea}, []any{l.Bound, l.Limit})
 	l, _ = lay.Of([]lay.Item{{Width: 4 * in, Height: 9 * in, Count: 3}}, lay.Cloth{Usable: 40 * in})
@@ -288,7 +295,8 @@ func patchworkNeeds(n int) [][]lay.Item {
 			seams, blocks := in/2, 4+random.IntN(13)
 			add := func(w, h length.Length, count int, turn bool) {
 				if w <= 40*in/3 && h <= 40*in/3 {
-					needs[i] = append(needs[i], lay.Item{Cut: len(needs[i]), Width: w, Height: h, Count: count, MayTurn: turn})
+					needs[i] = append(needs[i],
+						lay.Item{Cut: len(needs[i]), Width: w, Height: h, Count: count, MayTurn: turn})
 					pieces += count
 				}
 			}
@@ -376,7 +384,8 @@ func cutApart(n int) [][]lay.Item {
 			needs[i] = append(needs[i], it)
 		}
 		slices.SortFunc(needs[i], func(a, b lay.Item) int {
-			return cmp.Or(cmp.Compare(a.Width, b.Width), cmp.Compare(a.Height, b.Height), cmp.Compare(fmt.Sprint(a.MayTurn), fmt.Sprint(b.MayTurn)))
+			return cmp.Or(cmp.Compare(a.Width, b.Width), cmp.Compare(a.Height, b.Height),
+				cmp.Compare(fmt.Sprint(a.MayTurn), fmt.Sprint(b.MayTurn)))
 		})
 		for k := range needs[i] {
 			needs[i][k].Cut = k

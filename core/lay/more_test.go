@@ -17,11 +17,13 @@ func strips(t *testing.T, usable int, widths, counts []int) (found, bound int) {
 	t.Helper()
 	items := make([]lay.Item, len(widths))
 	for i := range items {
-		items[i] = lay.Item{Cut: i, Width: length.Millimetre.Times(widths[i]), Height: 10 * length.Millimetre, Count: counts[i]}
+		items[i] = lay.Item{Cut: i, Width: length.Millimetre.Times(widths[i]), Height: 10 * length.Millimetre,
+			Count: counts[i]}
 	}
 	l, left := lay.Of(items, lay.Cloth{Usable: length.Millimetre.Times(usable)})
 	require.NoError(t, check(items, left, l))
-	return int(l.Length / (10 * length.Millimetre)), int((l.Bound + 10*length.Millimetre - 1) / (10 * length.Millimetre))
+	return int(l.Length / (10 * length.Millimetre)),
+		int((l.Bound + 10*length.Millimetre - 1) / (10 * length.Millimetre))
 }
 
 // Published examples of the one-dimensional cutting stock problem: pieces of one height
@@ -42,7 +44,8 @@ func TestStripsOfPublishedCuttingStockExamples(t *testing.T) {
 }
 
 func TestPiecesOfOneWidthLieOnEachOther(t *testing.T) {
-	items := []lay.Item{{Cut: 0, Width: 10 * in, Height: 12 * in, Count: 3}, {Cut: 1, Width: 10 * in, Height: 4 * in, Count: 3}}
+	items := []lay.Item{{Cut: 0, Width: 10 * in, Height: 12 * in, Count: 3},
+		{Cut: 1, Width: 10 * in, Height: 4 * in, Count: 3}}
 	l, left := lay.Of(items, lay.Cloth{Usable: 40 * in})
 	require.NoError(t, check(items, left, l))
 	assert.Equal(t, 12*in, l.Length, "three low ones are cut from a fourth column")
@@ -50,7 +53,8 @@ func TestPiecesOfOneWidthLieOnEachOther(t *testing.T) {
 }
 
 func TestAnEdgeOnASelvedge(t *testing.T) {
-	panels := []lay.Item{{Cut: 0, Width: 12 * in, Height: 17 * in, Count: 4, Selvedge: true}, {Cut: 1, Width: 8 * in, Height: 17 * in, Count: 4}}
+	panels := []lay.Item{{Cut: 0, Width: 12 * in, Height: 17 * in, Count: 4, Selvedge: true},
+		{Cut: 1, Width: 8 * in, Height: 17 * in, Count: 4}}
 	for name, of := range map[string]func([]lay.Item, lay.Cloth) (lay.Lay, []int){"ruler": lay.Of, "free": lay.Freely} {
 		l, left := of(panels, lay.Cloth{Usable: 40 * in})
 		require.Empty(t, left)
@@ -67,7 +71,8 @@ func TestAnEdgeOnASelvedge(t *testing.T) {
 
 func TestPiecesCentredOnAMotif(t *testing.T) {
 	on := lay.Cloth{Usable: 40 * in, Across: 6 * in, Along: 8 * in}
-	items := []lay.Item{{Cut: 0, Width: 5 * in, Height: 5 * in, Count: 7, Centred: true}, {Cut: 1, Width: 40 * in, Height: 3 * in, Count: 1}}
+	items := []lay.Item{{Cut: 0, Width: 5 * in, Height: 5 * in, Count: 7, Centred: true},
+		{Cut: 1, Width: 40 * in, Height: 3 * in, Count: 1}}
 	l, left := lay.Of(items, on)
 	require.NoError(t, check(items, left, l))
 	assert.Equal(t, (8+8+8+3)*in, l.Length, "a repeat to find the first motif, two rows of five and two, and the rest")
@@ -94,12 +99,15 @@ func TestOddPiecesFirst(t *testing.T) {
 	laid, rest = lay.FromOdd(squares, on, []lay.Odd{{Width: 11 * in, Length: 10 * in, Count: 1}})
 	require.Len(t, laid, 1, "four from the odd piece are a strip less")
 	assert.Equal(t, 16, rest[0].Count)
-	laid, rest = lay.FromOdd([]lay.Item{{Width: 5 * in, Height: 5 * in, Count: 8}}, on, []lay.Odd{{Width: 12 * in, Length: 6 * in, Count: 1}})
+	laid, rest = lay.FromOdd([]lay.Item{{Width: 5 * in, Height: 5 * in, Count: 8}}, on,
+		[]lay.Odd{{Width: 12 * in, Length: 6 * in, Count: 1}})
 	assert.Empty(t, laid, "the strip is cut either way: the odd piece stays whole")
 	assert.Equal(t, 8, rest[0].Count)
-	laid, _ = lay.FromOdd([]lay.Item{{Width: 50 * in, Height: 3 * in, Count: 1}}, on, []lay.Odd{{Width: 52 * in, Length: 4 * in, Count: 1}})
+	laid, _ = lay.FromOdd([]lay.Item{{Width: 50 * in, Height: 3 * in, Count: 1}}, on,
+		[]lay.Odd{{Width: 52 * in, Length: 4 * in, Count: 1}})
 	assert.Len(t, laid, 1, "what the length is too narrow for")
-	laid, _ = lay.FromOdd([]lay.Item{{Width: 5 * in, Height: 5 * in, Count: 3, Selvedge: true}}, on, []lay.Odd{{Width: 9 * in, Length: 9 * in, Count: 1}})
+	laid, _ = lay.FromOdd([]lay.Item{{Width: 5 * in, Height: 5 * in, Count: 3, Selvedge: true}}, on,
+		[]lay.Odd{{Width: 9 * in, Length: 9 * in, Count: 1}})
 	assert.Empty(t, laid, "an odd piece has no selvedge")
 }
 
@@ -107,13 +115,16 @@ func drawn(t *rapid.T) ([]lay.Item, lay.Cloth) {
 	usable := in.Times(rapid.IntRange(8, 60).Draw(t, "usable"))
 	items := make([]lay.Item, rapid.IntRange(1, 8).Draw(t, "items"))
 	for i := range items {
-		items[i] = lay.Item{Cut: i, Count: rapid.IntRange(0, 6).Draw(t, "count"), MayTurn: rapid.Bool().Draw(t, "turn"), Selvedge: rapid.IntRange(0, 5).Draw(t, "selvedge") == 0,
-			Width: (in / 8).Times(rapid.IntRange(8, 200).Draw(t, "w")), Height: (in / 8).Times(rapid.IntRange(8, 200).Draw(t, "h"))}
+		items[i] = lay.Item{Cut: i, Count: rapid.IntRange(0, 6).Draw(t, "count"), MayTurn: rapid.Bool().Draw(t, "turn"),
+			Selvedge: rapid.IntRange(0, 5).Draw(t, "selvedge") == 0,
+			Width:    (in / 8).Times(rapid.IntRange(8, 200).Draw(t, "w")), Height: (in / 8).
+					Times(rapid.IntRange(8, 200).Draw(t, "h"))}
 		items[i].Centred = !items[i].MayTurn && !items[i].Selvedge && rapid.IntRange(0, 4).Draw(t, "centred") == 0
 		items[i].MayTurn = items[i].MayTurn && !items[i].Selvedge
 		items[i].Late = !items[i].Centred && rapid.IntRange(0, 2).Draw(t, "late") == 0
 	}
-	return items, lay.Cloth{Usable: usable, Across: in.Times(rapid.IntRange(1, 9).Draw(t, "across")), Along: in.Times(rapid.IntRange(1, 9).Draw(t, "along"))}
+	return items, lay.Cloth{Usable: usable, Across: in.Times(rapid.IntRange(1, 9).Draw(t, "across")),
+		Along: in.Times(rapid.IntRange(1, 9).Draw(t, "along"))}
 }
 
 func TestAnyFreeLayHasEverythingInsideAndNothingTwice(t *testing.T) {
@@ -131,7 +142,9 @@ func TestAnyLayFromOddPiecesIsCorrect(t *testing.T) {
 		items, on := drawn(t)
 		odd := make([]lay.Odd, rapid.IntRange(0, 4).Draw(t, "odd"))
 		for i := range odd {
-			odd[i] = lay.Odd{Count: rapid.IntRange(1, 3).Draw(t, "n"), Width: in.Times(rapid.IntRange(2, 40).Draw(t, "ow")), Length: in.Times(rapid.IntRange(2, 40).Draw(t, "ol"))}
+			odd[i] = lay.Odd{Count: rapid.IntRange(1, 3).Draw(t, "n"),
+				Width:  in.Times(rapid.IntRange(2, 40).Draw(t, "ow")),
+				Length: in.Times(rapid.IntRange(2, 40).Draw(t, "ol"))}
 		}
 		laid, rest := lay.FromOdd(items, on, odd)
 		used := make([]int, len(odd))
@@ -142,7 +155,8 @@ func TestAnyLayFromOddPiecesIsCorrect(t *testing.T) {
 			require.LessOrEqual(t, one.Lay.Length, odd[one.Odd].Length)
 			require.NoError(t, within(items, one.Lay))
 			for _, p := range one.Lay.Placed {
-				require.Equal(t, items[one.Lay.Placed[0].Cut].Late, items[p.Cut].Late, "an odd piece is cut at one time")
+				require.Equal(t, items[one.Lay.Placed[0].Cut].Late, items[p.Cut].Late,
+					"an odd piece is cut at one time")
 			}
 			require.NoError(t, through(items, one.Lay))
 			for _, p := range one.Lay.Placed {
@@ -165,19 +179,22 @@ func TestAnyLayFromOddPiecesIsCorrect(t *testing.T) {
 
 func TestWhatIsCutLateLiesBehindWhatIsCutNow(t *testing.T) {
 	on := lay.Cloth{Usable: 40 * in}
-	items := []lay.Item{{Cut: 0, Width: 17 * in, Height: 11 * in, Count: 2}, {Cut: 1, Width: 6 * in, Height: 11 * in, Count: 1}}
+	items := []lay.Item{{Cut: 0, Width: 17 * in, Height: 11 * in, Count: 2},
+		{Cut: 1, Width: 6 * in, Height: 11 * in, Count: 1}}
 	beside, _ := lay.Of(items, on)
 	assert.Equal(t, 11*in, beside.Length, "17 + 17 + 6 = 40")
 	items[0].Late = true
 	l, _ := lay.Of(items, on)
 	require.NoError(t, check(items, nil, l))
-	assert.Equal(t, 22*in, l.Length, "the back waits for the front to be measured, and a cut for the patch would go through its cloth")
+	assert.Equal(t, 22*in, l.Length,
+		"the back waits for the front to be measured, and a cut for the patch would go through its cloth")
 	assert.True(t, l.Certain)
 	assert.Equal(t, []int{1, 0, 0}, []int{l.Placed[0].Cut, l.Placed[1].Cut, l.Placed[2].Cut})
 	free, _ := lay.Freely(items, on)
 	require.NoError(t, behind(items, free))
 	assert.Equal(t, 22*in, free.Length)
-	assert.Equal(t, l, lay.Search(items, on, func(lay.Found) bool { t.Fatal("there is only one lay"); return false }).Lay)
+	assert.Equal(t, l, lay.Search(items, on,
+		func(lay.Found) bool { t.Fatal("there is only one lay"); return false }).Lay)
 	laid, rest := lay.FromOdd(items, on, []lay.Odd{{Width: 23 * in, Length: 11 * in, Count: 3}})
 	require.Len(t, laid, 3, "the patch from one and the panels from the others, though one holds both")
 	assert.Equal(t, []int{0, 0}, []int{rest[0].Count, rest[1].Count})
@@ -205,7 +222,8 @@ func TestASearchIsNeverWorseAndEndsWhenTold(t *testing.T) {
 	assert.Equal(t, 2, at, "it asks no more when it was told to end")
 	assert.Less(t, stopped.Round, stopped.Rounds)
 	require.NoError(t, check(items, nil, stopped.Lay))
-	done := lay.Search([]lay.Item{{Width: 40 * in, Height: in, Count: 3}}, on, func(lay.Found) bool { t.Fatal("no lay can be shorter"); return true })
+	done := lay.Search([]lay.Item{{Width: 40 * in, Height: in, Count: 3}}, on,
+		func(lay.Found) bool { t.Fatal("no lay can be shorter"); return true })
 	assert.Equal(t, done.Lay.Bound, done.Lay.Length)
 }
 
@@ -229,7 +247,8 @@ func BenchmarkManyOddPieces(b *testing.B) {
 	on := lay.Cloth{Usable: 40 * in}
 	var odd []lay.Odd
 	for i := range 60 {
-		odd = append(odd, lay.Odd{Width: (in / 4).Times(12 + 3*i%100), Length: (in / 4).Times(8 + 5*i%60), Count: 1 + i%3})
+		odd = append(odd, lay.Odd{Width: (in / 4).Times(12 + 3*i%100), Length: (in / 4).Times(8 + 5*i%60),
+			Count: 1 + i%3})
 	}
 	cut := 0
 	for b.Loop() {

@@ -24,7 +24,9 @@ func onMotifs(items needs, on Cloth) Lay {
 			strip := Strip{Y: l.Length, Height: along, Used: side}
 			for n := range min(inStrip, left) {
 				x := min(strip.Used+(across-it.Width)/2, on.Usable-it.Width)
-				l.Placed = append(l.Placed, Placed{Cut: it.Cut, X: x, Y: l.Length + (along-it.Height)/2, Width: it.Width, Height: it.Height, Strip: len(l.Strips) + 1, Column: n + 1})
+				l.Placed = append(l.Placed,
+					Placed{Cut: it.Cut, X: x, Y: l.Length + (along-it.Height)/2, Width: it.Width, Height: it.Height,
+						Strip: len(l.Strips) + 1, Column: n + 1})
 				strip.Used += across
 			}
 			strip.Used = min(strip.Used, on.Usable)

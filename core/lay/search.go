@@ -120,7 +120,8 @@ func (k look) search(items needs, usable length.Length, best Lay, on func(tried 
 // after is a beginning with the next strip behind it, and whether that is all.
 func (n needs) after(b beginning, usable length.Length, choice int, grid grid) (beginning, bool) {
 	s := n.strip(b.left, usable, choice, grid)
-	out := beginning{left: slices.Clone(b.left), length: b.length + s.high.Times(s.times), covered: b.covered, way: append(slices.Clip(b.way), choice)}
+	out := beginning{left: slices.Clone(b.left), length: b.length + s.high.Times(s.times), covered: b.covered,
+		way: append(slices.Clip(b.way), choice)}
 	rest := 0
 	for i, takes := range s.takes {
 		out.left[i] -= takes * s.times
@@ -136,7 +137,8 @@ func (k look) fewest(next []beginning, usable length.Length) []beginning {
 	slices.SortStableFunc(next, func(a, b beginning) int {
 		return cmp.Or(cmp.Compare(a.waste(usable), b.waste(usable)), slices.Compare(a.left, b.left))
 	})
-	next = slices.CompactFunc(next, func(a, b beginning) bool { return a.length == b.length && slices.Equal(a.left, b.left) })
+	next = slices.CompactFunc(next,
+		func(a, b beginning) bool { return a.length == b.length && slices.Equal(a.left, b.left) })
 	return next[:min(len(next), k.beginnings)]
 }
 

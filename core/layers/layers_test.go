@@ -44,7 +44,8 @@ func TestTheChainOfThePanel(t *testing.T) {
 	for _, term := range c.Top.Width {
 		kinds = append(kinds, term.Kind)
 	}
-	assert.Equal(t, []sum.Kind{sum.TakeUp, sum.Squaring, sum.Part, sum.Squaring, sum.TakeUp}, kinds, "as they lie along the tape")
+	assert.Equal(t, []sum.Kind{sum.TakeUp, sum.Squaring, sum.Part, sum.Squaring, sum.TakeUp}, kinds,
+		"as they lie along the tape")
 }
 
 func TestWhatQuiltingLeavesIsWhatWasWanted(t *testing.T) {

@@ -26,11 +26,13 @@ func takeUp(path string, q plan.Piece, trimmed sum.Size, samples sample.Shelf) (
 	}
 	p, bulge := takeup.PatternOf(q, trimmed), takeup.Bulge(q.Layers)
 	t := takeup.Estimate(bulge, p)
-	low, high := takeup.Estimate(length.FromFloat(bulge.Float()*(1-takeup.Unsure)), p), takeup.Estimate(length.FromFloat(bulge.Float()*(1+takeup.Unsure)), p)
+	low, high := takeup.Estimate(length.FromFloat(bulge.Float()*(1-takeup.Unsure)),
+		p), takeup.Estimate(length.FromFloat(bulge.Float()*(1+takeup.Unsure)), p)
 	t.From, t.Low, t.High = plan.Estimate, [2]float64{low.Across, low.Along}, [2]float64{high.Across, high.Along}
 	if math.Max(t.Across, t.Along) > takeup.Doubtful {
 		found.Add(finding.Warn, "take-up-doubtful", path+"/quilting",
-			fmt.Sprintf("The estimate says quilting takes %.0f %%, more than it can be relied on for.", 100*math.Max(t.Across, t.Along)),
+			fmt.Sprintf("The estimate says quilting takes %.0f %%, more than it can be relied on for.",
+				100*math.Max(t.Across, t.Along)),
 			"Sew a test square, measure it, and give its figures.")
 	}
 	return t, found
@@ -43,25 +45,33 @@ func sampled(path string, q plan.Piece, trimmed sum.Size, samples sample.Shelf) 
 	s, ok := samples[q.TakeUp.ID]
 	if !ok {
 		found.Add(finding.Stop, "sample-unknown", path+"/take_up/id",
-			fmt.Sprintf("No sample %q is at hand.", q.TakeUp.ID), "Choose one of the samples, give its figures across and along, or use the estimate.")
+			fmt.Sprintf("No sample %q is at hand.", q.TakeUp.ID),
+			"Choose one of the samples, give its figures across and along, or use the estimate.")
 		return TakeUp{}, found
 	}
 	if s.Kind != plan.QuiltingSample {
-		found.Add(finding.Stop, "sample-kind", path+"/take_up/id", fmt.Sprintf("“%s” is no sample of quilting.", s.Title), "Choose a test square that was quilted.")
+		found.Add(finding.Stop, "sample-kind", path+"/take_up/id",
+			fmt.Sprintf("“%s” is no sample of quilting.", s.Title), "Choose a test square that was quilted.")
 		return TakeUp{}, found
 	}
 	f, ok := sample.Quilted(s)
 	if !ok {
-		found.Add(finding.Stop, "sample-open", path+"/take_up/id", fmt.Sprintf("“%s” was not measured after quilting yet.", s.Title), "Enter what it measures, or use the estimate until then.")
+		found.Add(finding.Stop, "sample-open", path+"/take_up/id",
+			fmt.Sprintf("“%s” was not measured after quilting yet.", s.Title),
+			"Enter what it measures, or use the estimate until then.")
 		return TakeUp{}, found
 	}
 	if why := sample.Other(s, q); why != "" {
-		found.Add(finding.Warn, "sample-other", path+"/take_up/id", fmt.Sprintf("“%s” was sewn of another stack: %s.", s.Title, why), "Sew one of this stack before much cloth is cut.")
+		found.Add(finding.Warn, "sample-other", path+"/take_up/id",
+			fmt.Sprintf("“%s” was sewn of another stack: %s.", s.Title, why),
+			"Sew one of this stack before much cloth is cut.")
 	}
 	t := f.TakeUp
 	if !sample.Alike(s.Quilting, q.Quilting) {
 		t = takeup.Estimate(f.Bulge, takeup.PatternOf(q, trimmed))
-		found.Add(finding.Note, "sample-carried", path+"/take_up/id", fmt.Sprintf("“%s” was quilted otherwise: its puff of %.2g mm a face gives the figures here.", s.Title, f.Bulge.Float()/1e6), "")
+		found.Add(finding.Note, "sample-carried", path+"/take_up/id",
+			fmt.Sprintf("“%s” was quilted otherwise: its puff of %.2g mm a face gives the figures here.", s.Title,
+				f.Bulge.Float()/1e6), "")
 	}
 	t.From = plan.FromSample
 	return t, found

@@ -71,7 +71,8 @@ func TestParse(t *testing.T) {
 }
 
 func TestBareNumbersTakeTheUnit(t *testing.T) {
-	for unit, want := range map[length.Unit]length.Length{length.Inches: 3 * length.Inch, length.Centimetres: 3 * length.Centimetre, length.Millimetres: 3 * length.Millimetre} {
+	for unit, want := range map[length.Unit]length.Length{length.Inches: 3 * length.Inch,
+		length.Centimetres: 3 * length.Centimetre, length.Millimetres: 3 * length.Millimetre} {
 		got, err := length.Parse("3", unit)
 		require.NoError(t, err)
 		assert.Equal(t, want, got, unit)
@@ -166,7 +167,8 @@ func anyLength(t *rapid.T) length.Length {
 }
 
 func anyStyle(t *rapid.T) length.Style {
-	return length.Style{Unit: rapid.SampledFrom(length.Units()).Draw(t, "unit"), Denominator: rapid.SampledFrom([]int64{0, 8, 16, 32}).Draw(t, "denominator")}
+	return length.Style{Unit: rapid.SampledFrom(length.Units()).Draw(t, "unit"),
+		Denominator: rapid.SampledFrom([]int64{0, 8, 16, 32}).Draw(t, "denominator")}
 }
 
 func TestPlainIsReadBackExactly(t *testing.T) {
@@ -217,7 +219,8 @@ func TestPartsNeverExceedTheWhole(t *testing.T) {
 }
 
 func FuzzParse(f *testing.F) {
-	for _, seed := range []string{"16 1/2", "16½", `2' 6"`, "41,5 cm", "-1/3", "1 2/3/4", "16 1/0", "twelve", "９", "1\x00", "−−1"} {
+	for _, seed := range []string{"16 1/2", "16½", `2' 6"`, "41,5 cm", "-1/3", "1 2/3/4", "16 1/0", "twelve", "９",
+		"1\x00", "−−1"} {
 		f.Add(seed, 0)
 	}
 	f.Fuzz(func(t *testing.T, text string, unit int) {

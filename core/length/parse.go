@@ -281,7 +281,8 @@ var words = map[string]Length{
 }
 
 func (s *scanner) strange() error {
-	return s.failAt(s.pos, fmt.Sprintf("%q does not belong here; type a length such as 16 1/2 or 41 cm", string(s.peek())))
+	return s.failAt(s.pos, fmt.Sprintf("%q does not belong here; type a length such as 16 1/2 or 41 cm",
+		string(s.peek())))
 }
 
 // whole rounds to the nearest nanometre and refuses what no cover can be.

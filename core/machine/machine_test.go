@@ -28,8 +28,10 @@ func TestASetUpIsReadOut(t *testing.T) {
 }
 
 func TestOnlyWhatDiffersIsChanged(t *testing.T) {
-	assert.Equal(t, []string{"walking foot", "needle 90/14", "straight stitch 3 mm"}, quilting.Changes(piecing), "the guide is not used then")
-	assert.Equal(t, []string{"standard foot", "needle 80/12", "straight stitch 2.2 mm", "¼″ from the needle"}, piecing.Changes(quilting))
+	assert.Equal(t, []string{"walking foot", "needle 90/14", "straight stitch 3 mm"}, quilting.Changes(piecing),
+		"the guide is not used then")
+	assert.Equal(t, []string{"standard foot", "needle 80/12", "straight stitch 2.2 mm", "¼″ from the needle"},
+		piecing.Changes(quilting))
 	assert.Equal(t, []string{"open-toe foot", "thread to match moss leaf", "zigzag"}, edge.Changes(piecing))
 	assert.Contains(t, piecing.Changes(edge), "the thread you piece with")
 	assert.Len(t, piecing.Changes(machine.SetUp{}), 5, "everything, the first time")

@@ -42,7 +42,8 @@ func Shape(p plan.Plan, about string, x, y length.Length) (at plan.At, ok bool) 
 		return plan.At{}, false
 	}
 	for _, piece := range c.Pieces {
-		f := placedFace{face: panel.Order{Plan: settled}.Face(settled.Piece(piece.Config)), path: panel.Path(settled, piece.Config) + "/face", size: piece.Finished}
+		f := placedFace{face: panel.Order{Plan: settled}.Face(settled.Piece(piece.Config)),
+			path: panel.Path(settled, piece.Config) + "/face", size: piece.Finished}
 		if where, index, is := f.find(about); is {
 			order := front.AppliqueOf(where.face, where.path, where.size, settled.Habits.Step)
 			return order.Moved(index, x, y-where.top)

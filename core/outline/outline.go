@@ -34,7 +34,8 @@ func (r Radii) Square() bool { return r == Radii{} }
 
 // AtMost is the radii, none of them larger than most.
 func (r Radii) AtMost(most length.Length) Radii {
-	return Radii{TopLeft: min(r.TopLeft, most), TopRight: min(r.TopRight, most), BottomRight: min(r.BottomRight, most), BottomLeft: min(r.BottomLeft, most)}
+	return Radii{TopLeft: min(r.TopLeft, most), TopRight: min(r.TopRight, most), BottomRight: min(r.BottomRight, most),
+		BottomLeft: min(r.BottomLeft, most)}
 }
 
 // Rounded is a rectangle with its top left corner at the origin and corners
@@ -190,7 +191,8 @@ func (s segment) moved(d float64) line {
 	if grow == 0 {
 		return line{cx, cy, cx, cy, 0}
 	}
-	return line{cx + (s.from.X-cx)*grow, cy + (s.from.Y-cy)*grow, cx + (s.to.X-cx)*grow, cy + (s.to.Y-cy)*grow, s.from.Bulge}
+	return line{cx + (s.from.X-cx)*grow, cy + (s.from.Y-cy)*grow, cx + (s.to.X-cx)*grow, cy + (s.to.Y-cy)*grow,
+		s.from.Bulge}
 }
 
 func (s segment) centre() (x, y float64) {

@@ -28,7 +28,8 @@ func TestKnownShapes(t *testing.T) {
 	circle := outline.Circle(2 * in)
 	assert.InDelta(t, 2*math.Pi*unit, circle.Length(), 1)
 	assert.InDelta(t, math.Pi*unit*unit, circle.Area(), unit)
-	assert.InEpsilon(t, circle.Area(), outline.Rounded(2*in, 2*in, all(in)).Area(), 1e-12, "rounded all through it is a circle")
+	assert.InEpsilon(t, circle.Area(), outline.Rounded(2*in, 2*in, all(in)).Area(), 1e-12,
+		"rounded all through it is a circle")
 	arch := outline.Rounded(4*in, 3*in, outline.Radii{TopLeft: in, TopRight: in})
 	assert.InDelta(t, (14-(4-math.Pi))*unit, arch.Length(), 1)
 	assert.InDelta(t, (12-(2-math.Pi/2))*unit*unit, arch.Area(), unit)
@@ -41,7 +42,8 @@ func anyOutline(t *rapid.T) (o outline.Outline, w, h length.Length, r outline.Ra
 	radius := func(name string) length.Length {
 		return length.Length(rapid.Int64Range(0, int64(min(w, h)/2)).Draw(t, name))
 	}
-	r = outline.Radii{TopLeft: radius("tl"), TopRight: radius("tr"), BottomRight: radius("br"), BottomLeft: radius("bl")}
+	r = outline.Radii{TopLeft: radius("tl"), TopRight: radius("tr"), BottomRight: radius("br"),
+		BottomLeft: radius("bl")}
 	return outline.Rounded(w, h, r), w, h, r
 }
 
@@ -122,7 +124,8 @@ func TestARoundedCornerIsNeverTheLongerWay(t *testing.T) {
 		o, w, h, r := anyOutline(t)
 		square := 2 * (w + h).Float()
 		assert.LessOrEqual(t, o.Length(), square+1)
-		short := outline.CornerShort(r.TopLeft) + outline.CornerShort(r.TopRight) + outline.CornerShort(r.BottomRight) + outline.CornerShort(r.BottomLeft)
+		short := outline.CornerShort(r.TopLeft) + outline.CornerShort(r.TopRight) + outline.CornerShort(r.BottomRight) +
+			outline.CornerShort(r.BottomLeft)
 		assert.InDelta(t, square-short.Float(), o.Length(), 8, "to the nanometre, corner by corner")
 	})
 	assert.Zero(t, outline.CornerShort(0))

@@ -62,7 +62,8 @@ func (o Order) Of(f front.Face) []Direction {
 			continue
 		}
 		p := Panel{Patches: seams + 1, Seams: seams, Borders: f.Rings}
-		out = append(out, Direction{Name: d.name, Seams: seams + 2*f.Rings, Cuts: seams + 1 + 2*f.Rings, Fit: Closed(p, s), From: from, Buys: buys(p, s, o.seed(d.name))})
+		out = append(out, Direction{Name: d.name, Seams: seams + 2*f.Rings, Cuts: seams + 1 + 2*f.Rings,
+			Fit: Closed(p, s), From: from, Buys: buys(p, s, o.seed(d.name))})
 	}
 	return out
 }

@@ -33,7 +33,8 @@ func panel(t *rapid.T) outlook.Panel {
 
 func spread(t *rapid.T) outlook.Spread {
 	draw := func(name string, lo, hi float64) float64 { return rapid.Float64Range(lo, hi).Draw(t, name) * in }
-	return outlook.Spread{Seam: draw("seam", -1.0/32, 1.0/32), SeamSD: draw("seam sd", 1.0/256, 1.0/32), CutSD: draw("cut sd", 1.0/256, 1.0/32)}
+	return outlook.Spread{Seam: draw("seam", -1.0/32, 1.0/32), SeamSD: draw("seam sd", 1.0/256, 1.0/32),
+		CutSD: draw("cut sd", 1.0/256, 1.0/32)}
 }
 
 // Against gonum, a general-purpose statistics library.
@@ -53,7 +54,8 @@ func TestSimulationAgreesWithTheClosedForm(t *testing.T) {
 	for seed := range uint64(50) {
 		n := 2 + int(seed%9)
 		p := outlook.Panel{Patches: n, Seams: n - 1, Borders: int(seed % 3)}
-		s := outlook.Spread{Seam: in / 64 * (float64(seed%5) - 2) / 2, SeamSD: in / 64 * (1 + float64(seed%4)) / 2, CutSD: in / 64}
+		s := outlook.Spread{Seam: in / 64 * (float64(seed%5) - 2) / 2, SeamSD: in / 64 * (1 + float64(seed%4)) / 2,
+			CutSD: in / 64}
 		for _, recut := range []bool{false, true} {
 			want, tape := outlook.Closed(p, s), in/64
 			if recut && p.Borders > 0 {
@@ -63,15 +65,18 @@ func TestSimulationAgreesWithTheClosedForm(t *testing.T) {
 			// Three standard errors, for three figures of a hundred panels: the seeds are fixed.
 			assert.InDelta(t, want.Mean, got.Mean, 3*want.SD/math.Sqrt(times), "mean, seed %d", seed)
 			assert.InDelta(t, want.SD, got.SD, 3*want.SD/math.Sqrt(2*times), "spread, seed %d", seed)
-			assert.InDelta(t, want.Chance, got.Chance, 3*math.Sqrt(want.Chance*(1-want.Chance)/times)+1e-9, "chance, seed %d", seed)
+			assert.InDelta(t, want.Chance, got.Chance, 3*math.Sqrt(want.Chance*(1-want.Chance)/times)+1e-9,
+				"chance, seed %d", seed)
 		}
 	}
 }
 
 func TestTheSameSeedGivesTheSame(t *testing.T) {
 	p := outlook.Panel{Patches: 5, Seams: 4, Borders: 1}
-	assert.Equal(t, outlook.Simulated(p, outlook.Usual(), true, in/64, 500, 7), outlook.Simulated(p, outlook.Usual(), true, in/64, 500, 7))
-	assert.NotEqual(t, outlook.Simulated(p, outlook.Usual(), true, in/64, 500, 7), outlook.Simulated(p, outlook.Usual(), true, in/64, 500, 8))
+	assert.Equal(t, outlook.Simulated(p, outlook.Usual(), true, in/64, 500, 7),
+		outlook.Simulated(p, outlook.Usual(), true, in/64, 500, 7))
+	assert.NotEqual(t, outlook.Simulated(p, outlook.Usual(), true, in/64, 500, 7),
+		outlook.Simulated(p, outlook.Usual(), true, in/64, 500, 8))
 }
 
 func TestWithoutErrorsAllComesOut(t *testing.T) {

@@ -68,7 +68,8 @@ func (o Order) Of(piece cover.Piece) (Panel, finding.List) {
 	trimmed := body.Trimmed(piece.Finished)
 	chain, said := layers.Of(path, q, trimmed, p.Habits.Step, o.Samples)
 	found = append(found, said...)
-	order := front.Order{Face: decided, Path: path + "/face", Finished: piece.Finished, Trimmed: trimmed, Top: chain.Top,
+	order := front.Order{Face: decided, Path: path + "/face", Finished: piece.Finished, Trimmed: trimmed,
+		Top:  chain.Top,
 		Seam: p.Cover.Seam, Left: body.Edges.Left.Width, Above: body.Edges.Top.Width,
 		TakeAcross: chain.TakeUp.Across, TakeUp: chain.TakeUp.Along, Margin: chain.Margin, Absorb: q.Absorb,
 		Centre: o.centre(piece.Name), Step: p.Habits.Step, Style: p.Style(), Usable: o.usable,
@@ -91,8 +92,9 @@ func (o Order) Of(piece cover.Piece) (Panel, finding.List) {
 	out.Chain.Trimmed = piece.Trimmed(face.Finished)
 	out.Ways = o.ways(order)
 	out.Applied = applique.Lay(face.Applied)
-	out.Pattern = quilt.Of(quilt.Order{Quilting: q.Quilting, Width: face.Finished.Width.Total(), Height: face.Finished.Height.Total(),
-		Left: body.Edges.Left.Width + out.Across, Above: body.Edges.Top.Width + out.Up,
+	out.Pattern = quilt.Of(quilt.Order{Quilting: q.Quilting, Width: face.Finished.Width.Total(),
+		Height: face.Finished.Height.Total(),
+		Left:   body.Edges.Left.Width + out.Across, Above: body.Edges.Top.Width + out.Up,
 		Wide: chain.Top.Width.Total(), High: chain.Top.Height.Total(), Seams: face.Seams})
 	found = append(found, o.nearSeams(out)...)
 	found = append(found, o.bulky(out)...)
@@ -134,7 +136,8 @@ func (o Order) pieced(piece cover.Piece, path string) (cover.Piece, finding.List
 	body, ok := piece.Pieced(o.Plan.Cover.Seam)
 	if !ok {
 		found.Add(finding.Stop, "face-edge", path+"/face/kind",
-			fmt.Sprintf("The patches of the %s have a seam of %s all round, less than its hem takes.", piece.Name, o.Plan.Style().Text(o.Plan.Cover.Seam)),
+			fmt.Sprintf("The patches of the %s have a seam of %s all round, less than its hem takes.", piece.Name,
+				o.Plan.Style().Text(o.Plan.Cover.Seam)),
 			"Bind the edge, turn a hem no deeper than the seam, or give the piece a plain face.")
 	}
 	return body, found
@@ -172,12 +175,14 @@ func (o Order) bulky(p Panel) finding.List {
 	if object == plan.Book {
 		ease = e.Wrap
 	}
-	if (object != plan.Box && object != plan.Book) || o.Plan.Cover.Bulk > 0 || 2*thick <= ease || thick <= length.Millimetre {
+	if (object != plan.Box && object != plan.Book) || o.Plan.Cover.Bulk > 0 || 2*thick <= ease ||
+		thick <= length.Millimetre {
 		return nil // one cloth and its lining are no bulk
 	}
 	text := o.Plan.Style().Text
 	found.Add(finding.Note, "bulk", p.Path+"/layers",
-		fmt.Sprintf("The stack is about %s thick and takes %s from the inside; the ease is %s.", text(thick), text(2*thick), text(ease)),
+		fmt.Sprintf("The stack is about %s thick and takes %s from the inside; the ease is %s.", text(thick),
+			text(2*thick), text(ease)),
 		fmt.Sprintf("Type %s as the bulk of the stack, or give more ease.", text(thick.Ceil(o.Plan.Habits.Step))))
 	return found
 }
@@ -208,7 +213,8 @@ func (p Panel) Unlocked() finding.List {
 	}
 	var found finding.List
 	found.Add(finding.Note, "press-conflict", p.Path+"/face",
-		fmt.Sprintf("At %s on the %s two seam allowances lie to the same side where they meet, and do not lock.", at, strings.ToLower(p.Piece.Title)),
+		fmt.Sprintf("At %s on the %s two seam allowances lie to the same side where they meet, and do not lock.", at,
+			strings.ToLower(p.Piece.Title)),
 		"Press one of the two open there; the pressing plan marks the places.")
 	return found
 }

@@ -46,26 +46,36 @@ const in, cm = length.Inch, length.Centimetre
 func Things() []Thing {
 	return []Thing{
 		{Key: "cushion", Name: "a cushion pad", Object: Form, Cover: Cushion, Filled: true, Measures: []Measure{
-			{"width", "Width of the pad", "across", 20 * in, 50 * cm}, {"height", "Height of the pad", "up", 20 * in, 50 * cm}}},
-		{Key: "round", Name: "a round cushion pad", Object: Form, Shape: RoundShape, Cover: Cushion, Filled: true, Measures: []Measure{
-			{"width", "Diameter of the pad", "across", 16 * in, 40 * cm}}},
+			{"width", "Width of the pad", "across", 20 * in, 50 * cm},
+			{"height", "Height of the pad", "up", 20 * in, 50 * cm}}},
+		{Key: "round", Name: "a round cushion pad", Object: Form, Shape: RoundShape, Cover: Cushion, Filled: true,
+			Measures: []Measure{
+				{"width", "Diameter of the pad", "across", 16 * in, 40 * cm}}},
 		{Key: "boxed", Name: "a thick pad", Object: Form, Cover: BoxedCushion, Filled: true, Measures: []Measure{
-			{"width", "Width of the pad", "across", 36 * in, 90 * cm}, {"height", "Height of the pad", "up", 16 * in, 40 * cm},
+			{"width", "Width of the pad", "across", 36 * in, 90 * cm},
+			{"height", "Height of the pad", "up", 16 * in, 40 * cm},
 			{"thickness", "Thickness of the pad", "thick", 3 * in, 8 * cm}}},
-		{Key: "stool", Name: "a thick round pad", Object: Form, Shape: RoundShape, Cover: BoxedCushion, Filled: true, Measures: []Measure{
-			{"width", "Diameter of the pad", "across", 14 * in, 36 * cm}, {"thickness", "Thickness of the pad", "thick", 2 * in, 5 * cm}}},
+		{Key: "stool", Name: "a thick round pad", Object: Form, Shape: RoundShape, Cover: BoxedCushion, Filled: true,
+			Measures: []Measure{
+				{"width", "Diameter of the pad", "across", 14 * in, 36 * cm},
+				{"thickness", "Thickness of the pad", "thick", 2 * in, 5 * cm}}},
 		{Key: "appliance", Name: "an appliance", Object: Box, Cover: "wrap-hood", Measures: []Measure{
-			{"length", "Length of the box", "long", 17 * in, 43 * cm}, {"depth", "Depth of the box", "deep", 14 * in, 36 * cm},
+			{"length", "Length of the box", "long", 17 * in, 43 * cm},
+			{"depth", "Depth of the box", "deep", 14 * in, 36 * cm},
 			{"height", "Height of the box", "high", 6 * in, 15 * cm}}},
 		{Key: "book", Name: "a book", Object: Book, Cover: Jacket, Measures: []Measure{
-			{"wrap", "Round the book", "round from fore-edge to fore-edge", 13 * in, 33 * cm}, {"height", "Height of the book", "high", 8 * in, 21 * cm}}},
+			{"wrap", "Round the book", "round from fore-edge to fore-edge", 13 * in, 33 * cm},
+			{"height", "Height of the book", "high", 8 * in, 21 * cm}}},
 		{Key: "binder", Name: "a ring binder", Object: Book, Cover: Jacket, Measures: []Measure{
-			{"board", "Width of a board", "across each board", 10 * in, 25 * cm}, {"spine", "Width of the spine", "across the spine", 2 * in, 5 * cm},
+			{"board", "Width of a board", "across each board", 10 * in, 25 * cm},
+			{"spine", "Width of the spine", "across the spine", 2 * in, 5 * cm},
 			{"height", "Height of the binder", "high", 12 * in, 31 * cm}}},
 		{Key: "panel", Name: "a panel that is there already", Object: Found, Cover: Cushion, Measures: []Measure{
-			{"width", "Width of the panel as it shows", "across", 12 * in, 30 * cm}, {"height", "Height of the panel as it shows", "up", 12 * in, 30 * cm}}},
+			{"width", "Width of the panel as it shows", "across", 12 * in, 30 * cm},
+			{"height", "Height of the panel as it shows", "up", 12 * in, 30 * cm}}},
 		{Key: "flat", Name: "a seat, a rail or a mat", Object: Flat, Cover: Pad, Measures: []Measure{
-			{"width", "Width to be covered", "across", 16 * in, 40 * cm}, {"height", "Height to be covered", "up", 12 * in, 30 * cm}}},
+			{"width", "Width to be covered", "across", 16 * in, 40 * cm},
+			{"height", "Height to be covered", "up", 12 * in, 30 * cm}}},
 		{Key: "seat", Name: "a round seat", Object: Flat, Shape: RoundShape, Cover: Pad, Measures: []Measure{
 			{"width", "Diameter of the seat", "across", 14 * in, 36 * cm}}},
 	}
@@ -140,17 +150,22 @@ type Starts struct {
 // StartsIn are the starts in a unit.
 func StartsIn(unit length.Unit) Starts {
 	if unit == length.Inches {
-		return Starts{HoodEase: in / 2, WrapEase: 3 * in / 4, BookEase: in / 4, Flap: 3 * in, Radius: 2 * in, Plate: 6 * in, Taper: imperial.taper, Hem: in, Away: 2 * in, Cord: 3 * in / 16, Shows: in / 2, Tab: in, Sash: in / 2, Least: 2 * in, Most: 8 * in,
+		return Starts{HoodEase: in / 2, WrapEase: 3 * in / 4, BookEase: in / 4, Flap: 3 * in, Radius: 2 * in,
+			Plate: 6 * in, Taper: imperial.taper, Hem: in, Away: 2 * in, Cord: 3 * in / 16, Shows: in / 2, Tab: in,
+			Sash: in / 2, Least: 2 * in, Most: 8 * in,
 			Apart: in, Fittings: fittingsIn(unit),
-			Panels:   panels(24*in, 30*in), Sample: Sampled{Before: 10 * in, After: 4 * in}}
+			Panels: panels(24*in, 30*in), Sample: Sampled{Before: 10 * in, After: 4 * in}}
 	}
 	const mm = length.Millimetre
-	return Starts{HoodEase: cm, WrapEase: 2 * cm, BookEase: 6 * mm, Flap: 8 * cm, Radius: 5 * cm, Plate: 15 * cm, Taper: metric.taper, Hem: 25 * mm, Away: 5 * cm, Cord: 5 * mm, Shows: cm, Tab: 25 * mm, Sash: cm, Least: 5 * cm, Most: 20 * cm,
+	return Starts{HoodEase: cm, WrapEase: 2 * cm, BookEase: 6 * mm, Flap: 8 * cm, Radius: 5 * cm, Plate: 15 * cm,
+		Taper: metric.taper, Hem: 25 * mm, Away: 5 * cm, Cord: 5 * mm, Shows: cm, Tab: 25 * mm, Sash: cm, Least: 5 * cm,
+		Most:  20 * cm,
 		Apart: 25 * mm, Fittings: fittingsIn(unit),
-		Panels:   panels(60*cm, 75*cm), Sample: Sampled{Before: 25 * cm, After: 10 * cm}}
+		Panels: panels(60*cm, 75*cm), Sample: Sampled{Before: 25 * cm, After: 10 * cm}}
 }
 
 // panels are found panels as they begin, a printed one of a size.
 func panels(width, height length.Length) []FoundPanel {
-	return []FoundPanel{{Kind: ClothPanel}, {Kind: CountedPanel, Across: 140, Up: 98, Count: 14, Margin: 4}, {Kind: WorkedPanel}, {Kind: PrintedPanel, Width: width, Height: height}}
+	return []FoundPanel{{Kind: ClothPanel}, {Kind: CountedPanel, Across: 140, Up: 98, Count: 14, Margin: 4},
+		{Kind: WorkedPanel}, {Kind: PrintedPanel, Width: width, Height: height}}
 }

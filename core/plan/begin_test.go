@@ -41,7 +41,8 @@ func TestEveryThingBeginsWithAPlanThatCanBeCut(t *testing.T) {
 func TestEveryFittingBeginsWithSizesThatGoTogether(t *testing.T) {
 	for _, unit := range length.Units() {
 		for _, f := range plan.StartsIn(unit).Fittings {
-			p, _ := plan.Begin("flat", unit, plan.DefaultHabits(unit), plan.Cloth{Name: "calico", Width: ptr(120 * length.Inch)})
+			p, _ := plan.Begin("flat", unit, plan.DefaultHabits(unit),
+				plan.Cloth{Name: "calico", Width: ptr(120 * length.Inch)})
 			p.Title, p.Object.Width, p.Object.Height = "fitted", 40*length.Inch, 40*length.Inch
 			f.On = "top"
 			if f.Short > 0 {

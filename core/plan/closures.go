@@ -48,59 +48,75 @@ var (
 
 func init() {
 	BackKinds.Add("envelope", BackRules{Reads: []string{"overlap", "share", "hem", "panels"}})
-	BackKinds.Add("folded", BackRules{Reads: []string{"depth", "overlap", "share", "lined", "gap"}, Settle: func(b *Back, p Plan) {
-		if b.Lined {
-			b.Gap = cmp.Or(b.Gap, usualIn(p.Units).gap)
-		}
-	}})
+	BackKinds.Add("folded", BackRules{Reads: []string{"depth", "overlap", "share", "lined", "gap"},
+		Settle: func(b *Back, p Plan) {
+			if b.Lined {
+				b.Gap = cmp.Or(b.Gap, usualIn(p.Units).gap)
+			}
+		}})
 	BackKinds.Add("lapped", BackRules{Reads: []string{"band", "tape"}, Settle: func(b *Back, p Plan) {
 		b.Band, b.Tape = cmp.Or(b.Band, usualIn(p.Units).band), cmp.Or(b.Tape, usualIn(p.Units).narrow)
 	}})
 	BackKinds.Add("buttons", BackRules{Reads: []string{"band", "count", "button"}, Settle: buttoned})
-	BackKinds.Add("ties", BackRules{Reads: []string{"band", "count"}, Settle: func(b *Back, p Plan) { b.Band = cmp.Or(b.Band, usualIn(p.Units).band) }})
+	BackKinds.Add("ties", BackRules{Reads: []string{"band", "count"},
+		Settle: func(b *Back, p Plan) { b.Band = cmp.Or(b.Band, usualIn(p.Units).band) }})
 	BackKinds.Add("zip", BackRules{Reads: []string{"seam", "place", "flap", "gap"}, Settle: func(b *Back, p Plan) {
 		b.Seam, b.Place = cmp.Or(b.Seam, p.Cover.Seam), cmp.Or(b.Place, Across)
 	}})
-	BackKinds.Add("sewn", BackRules{Reads: []string{"gap", "tab"}, Settle: func(b *Back, p Plan) { // two thirds of its side as it finishes
+	// two thirds of its side as it finishes
+	BackKinds.Add("sewn", BackRules{Reads: []string{"gap", "tab"}, Settle: func(b *Back, p Plan) {
 		if b.Gap == 0 && p.Habits.Step > 0 {
 			b.Gap = max(0, 2*(p.Object.Width+p.Cover.Ease.Width)/3).Floor(p.Habits.Step)
 		}
 	}})
 	ClosureKinds.Add("envelope", ClosureRules{Name: "an envelope", Skill: "a first cover",
-		Wash: "The cover comes off without a fastener and is washed by itself.", Suits: "Suits every soft pad; nothing to buy, nothing hard to lie on.",
+		Wash:  "The cover comes off without a fastener and is washed by itself.",
+		Suits: "Suits every soft pad; nothing to buy, nothing hard to lie on.",
 		Begins: func(unit length.Unit) Back {
 			return Back{Kind: Envelope, Hem: []length.Length{usualIn(unit).hem, usualIn(unit).hem}}
 		}})
 	ClosureKinds.Add("folded", ClosureRules{Name: "a folded envelope", Skill: "a first cover",
-		Wash: "Comes off and is washed by itself; double cloth dries slowly.", Suits: "Suits thin cloth and small covers: no hem, but twice the cloth.",
+		Wash:   "Comes off and is washed by itself; double cloth dries slowly.",
+		Suits:  "Suits thin cloth and small covers: no hem, but twice the cloth.",
 		Begins: func(_ length.Unit) Back { return Back{Kind: FoldedBack} }})
 	ClosureKinds.Add("folded-lined", ClosureRules{Name: "a folded envelope with a full lining", Skill: "some practice",
-		Wash: "Comes off; no raw edge frays in the wash.", Suits: "Suits cloth that frays and covers that are turned inside out: no raw edge shows.",
-		Begins: func(_ length.Unit) Back { return Back{Kind: FoldedBack, Lined: true} }, Is: func(b Back) bool { return b.Lined }})
+		Wash:   "Comes off; no raw edge frays in the wash.",
+		Suits:  "Suits cloth that frays and covers that are turned inside out: no raw edge shows.",
+		Begins: func(_ length.Unit) Back { return Back{Kind: FoldedBack, Lined: true} },
+		Is:     func(b Back) bool { return b.Lined }})
 	ClosureKinds.Add("lapped", ClosureRules{Name: "bands with hook-and-loop tape", Skill: "some practice",
-		Wash: "Close the tape before washing, or it catches lint and scratches.", Suits: "Suits quick changes and hands that cannot manage buttons; the tape is stiff to lie on.",
+		Wash:   "Close the tape before washing, or it catches lint and scratches.",
+		Suits:  "Suits quick changes and hands that cannot manage buttons; the tape is stiff to lie on.",
 		Begins: func(_ length.Unit) Back { return Back{Kind: Lapped} }})
 	ClosureKinds.Add("buttons", ClosureRules{Name: "bands with buttons", Skill: "buttonholes",
 		Wash: "Washed buttoned up, inside out.", Suits: "Suits a back that shows; not for babies and small children.",
 		Begins: func(_ length.Unit) Back { return Back{Kind: Buttoned} }})
 	ClosureKinds.Add("ties", ClosureRules{Name: "bands with ties", Skill: "patience",
-		Wash: "Tie loosely before washing.", Suits: "Suits a soft look and pads of uneven size; keep ties short where small children are.",
+		Wash:   "Tie loosely before washing.",
+		Suits:  "Suits a soft look and pads of uneven size; keep ties short where small children are.",
 		Begins: func(_ length.Unit) Back { return Back{Kind: Tied} }})
 	ClosureKinds.Add("zip", ClosureRules{Name: "a zip across the back", Skill: "a zip foot",
-		Wash: "Washed closed, inside out.", Suits: "Suits firm pads and covers that are washed often; the zip is felt through thin cloth.",
+		Wash:   "Washed closed, inside out.",
+		Suits:  "Suits firm pads and covers that are washed often; the zip is felt through thin cloth.",
 		Begins: func(_ length.Unit) Back { return Back{Kind: Zip, Place: Across} }})
 	ClosureKinds.Add("zip-flap", ClosureRules{Name: "a zip across, under a flap", Skill: "a zip foot and care",
 		Wash: "Washed closed, inside out.", Suits: "Suits a back that shows, and covers with a flange.",
-		Begins: func(unit length.Unit) Back { return Back{Kind: Zip, Place: Across, Flap: usualIn(unit).band} }, Is: func(b Back) bool { return b.Place != InTheSide && b.Flap > 0 }})
+		Begins: func(unit length.Unit) Back { return Back{Kind: Zip, Place: Across, Flap: usualIn(unit).band} },
+		Is:     func(b Back) bool { return b.Place != InTheSide && b.Flap > 0 }})
 	ClosureKinds.Add("zip-side", ClosureRules{Name: "a zip in the bottom seam", Skill: "a zip foot",
-		Wash: "Washed closed, inside out.", Suits: "Suits cushions with two good sides; not with a flange, and with piping only with care.",
-		Begins: func(_ length.Unit) Back { return Back{Kind: Zip, Place: InTheSide} }, Is: func(b Back) bool { return b.Place == InTheSide }})
+		Wash:   "Washed closed, inside out.",
+		Suits:  "Suits cushions with two good sides; not with a flange, and with piping only with care.",
+		Begins: func(_ length.Unit) Back { return Back{Kind: Zip, Place: InTheSide} },
+		Is:     func(b Back) bool { return b.Place == InTheSide }})
 	ClosureKinds.Add("sewn", ClosureRules{Name: "a gap sewn shut by hand", Skill: "a first cover",
-		Wash: "The pad is washed with it, or the seam is opened each time.", Suits: "Suits small things and pads that may be washed themselves.",
+		Wash:   "The pad is washed with it, or the seam is opened each time.",
+		Suits:  "Suits small things and pads that may be washed themselves.",
 		Begins: func(_ length.Unit) Back { return Back{Kind: SewnShut} }})
 	ClosureKinds.Add("sewn-tab", ClosureRules{Name: "a gap with a tab, sewn shut", Skill: "a first cover",
-		Wash: "The pad is washed with it; one line of top-stitching opens it.", Suits: "Suits inner pads: one line of top-stitching closes and opens it.",
-		Begins: func(unit length.Unit) Back { return Back{Kind: SewnShut, Tab: usualIn(unit).band} }, Is: func(b Back) bool { return b.Tab > 0 }})
+		Wash:   "The pad is washed with it; one line of top-stitching opens it.",
+		Suits:  "Suits inner pads: one line of top-stitching closes and opens it.",
+		Begins: func(unit length.Unit) Back { return Back{Kind: SewnShut, Tab: usualIn(unit).band} },
+		Is:     func(b Back) bool { return b.Tab > 0 }})
 }
 
 // buttoned completes a back with buttons: a third of a small cover is all its bands may take, and its
@@ -125,7 +141,8 @@ func Closures(unit length.Unit) []Closure {
 	var out []Closure
 	for _, key := range ClosureKinds.Names() {
 		k, _ := ClosureKinds.Of(key)
-		out = append(out, Closure{Key: key, Name: k.Name, Back: k.Begins(unit), Skill: k.Skill, Wash: k.Wash, Suits: k.Suits})
+		out = append(out, Closure{Key: key, Name: k.Name, Back: k.Begins(unit), Skill: k.Skill, Wash: k.Wash,
+			Suits: k.Suits})
 	}
 	return out
 }
@@ -137,7 +154,8 @@ func (c Closure) On(p Plan) Back {
 		return kept
 	}
 	b := c.Back
-	if most := (p.Object.Width + p.Cover.Ease.Width) / 4; b.Flap > 0 && most > 0 && p.Cover.Kind == Cushion && p.Habits.Step > 0 {
+	if most := (p.Object.Width + p.Cover.Ease.Width) / 4; b.Flap > 0 && most > 0 && p.Cover.Kind == Cushion &&
+		p.Habits.Step > 0 {
 		b.Flap = min(b.Flap, most.Floor(p.Habits.Step))
 	}
 	return b

@@ -29,33 +29,37 @@ var CoverKinds kind.Set[CoverRules]
 
 func init() {
 	ofHoods := []string{"bottom", "split_top", "band_length"}
-	CoverKinds.Add("cushion", CoverRules{Pieces: []string{"front", "back"}, Reads: []string{"flange"}, Filled: true, Close: func(b *Back, p Plan) {
-		if b.Kind == "" {
-			b.Kind = Envelope
-		}
-		*b = b.closure(p)
-	}})
-	CoverKinds.Add("boxed-cushion", CoverRules{Pieces: []string{"face", "band"}, Filled: true, Large: true, Close: func(b *Back, p Plan) {
-		if b.Kind == "" {
-			b.Kind = SewnShut
-		}
-		if b.Gap == 0 { // the gap in a band is as long as the cushion's back
-			b.Gap = max(p.Object.Width, p.Object.Height)
-		}
-		if b.Seam == 0 {
-			b.Seam = p.Cover.Seam
-		}
-	}})
+	CoverKinds.Add("cushion", CoverRules{Pieces: []string{"front", "back"}, Reads: []string{"flange"}, Filled: true,
+		Close: func(b *Back, p Plan) {
+			if b.Kind == "" {
+				b.Kind = Envelope
+			}
+			*b = b.closure(p)
+		}})
+	CoverKinds.Add("boxed-cushion",
+		CoverRules{Pieces: []string{"face", "band"}, Filled: true, Large: true, Close: func(b *Back, p Plan) {
+			if b.Kind == "" {
+				b.Kind = SewnShut
+			}
+			if b.Gap == 0 { // the gap in a band is as long as the cushion's back
+				b.Gap = max(p.Object.Width, p.Object.Height)
+			}
+			if b.Seam == 0 {
+				b.Seam = p.Cover.Seam
+			}
+		}})
 	CoverKinds.Add("wrap-hood", CoverRules{Pieces: []string{"main", "end"}, Reads: ofHoods})
 	CoverKinds.Add("band-hood", CoverRules{Pieces: []string{"face", "band"}, Reads: ofHoods})
 	CoverKinds.Add("skirt-hood", CoverRules{Pieces: []string{"top", "wall"}, Reads: ofHoods})
-	CoverKinds.Add("jacket", CoverRules{Pieces: []string{"outside", "inside", "flap"}, Reads: []string{"flaps"}, Enclosed: true, Large: true, Close: func(b *Back, p Plan) {
-		flaps := p.Cover.Flaps.Depth
-		b.turnedThrough(p, max(p.Object.Wrap, 2*p.Object.Board+p.Object.Spine)-flaps.Front-flaps.Back)
-	}})
-	CoverKinds.Add("pad", CoverRules{Pieces: []string{"top", "under"}, Enclosed: true, Large: true, Close: func(b *Back, p Plan) {
-		b.turnedThrough(p, max(p.Object.Width, p.Object.Height)/2)
-	}})
+	CoverKinds.Add("jacket", CoverRules{Pieces: []string{"outside", "inside", "flap"}, Reads: []string{"flaps"},
+		Enclosed: true, Large: true, Close: func(b *Back, p Plan) {
+			flaps := p.Cover.Flaps.Depth
+			b.turnedThrough(p, max(p.Object.Wrap, 2*p.Object.Board+p.Object.Spine)-flaps.Front-flaps.Back)
+		}})
+	CoverKinds.Add("pad", CoverRules{Pieces: []string{"top", "under"}, Enclosed: true, Large: true,
+		Close: func(b *Back, p Plan) {
+			b.turnedThrough(p, max(p.Object.Width, p.Object.Height)/2)
+		}})
 }
 
 // turnedThrough closes a cover that is turned through a gap by sewing that shut: the usual gap, or what there

@@ -35,12 +35,16 @@ type usual struct {
 }
 
 var (
-	imperial = usual{seam: length.Inch / 4, step: length.Inch / 8, hem: length.Inch / 2, squaring: length.Inch / 2, overhang: length.Inch,
-		taper: length.Inch / 2, gap: 5 * length.Inch, slot: length.Inch, tape: 3 * length.Inch,
+	imperial = usual{seam: length.Inch / 4, step: length.Inch / 8, hem: length.Inch / 2, squaring: length.Inch / 2,
+		overhang: length.Inch,
+		taper:    length.Inch / 2, gap: 5 * length.Inch, slot: length.Inch, tape: 3 * length.Inch,
 		band: length.Inch, narrow: 3 * length.Inch / 4, button: 3 * length.Inch / 4, buttonBand: 5 * length.Inch / 4}
-	metric = usual{seam: 7 * length.Millimetre, step: length.Millimetre, hem: length.Centimetre, squaring: length.Centimetre, overhang: 25 * length.Millimetre,
-		taper: length.Centimetre, gap: 12 * length.Centimetre, slot: 25 * length.Millimetre, tape: 8 * length.Centimetre,
-		band: 25 * length.Millimetre, narrow: 2 * length.Centimetre, button: 2 * length.Centimetre, buttonBand: 35 * length.Millimetre}
+	metric = usual{seam: 7 * length.Millimetre, step: length.Millimetre, hem: length.Centimetre,
+		squaring: length.Centimetre, overhang: 25 * length.Millimetre,
+		taper: length.Centimetre, gap: 12 * length.Centimetre, slot: 25 * length.Millimetre,
+		tape: 8 * length.Centimetre,
+		band: 25 * length.Millimetre, narrow: 2 * length.Centimetre, button: 2 * length.Centimetre,
+		buttonBand: 35 * length.Millimetre}
 )
 
 func usualIn(unit length.Unit) usual {
@@ -54,8 +58,9 @@ func usualIn(unit length.Unit) usual {
 func DefaultHabits(unit length.Unit) Habits {
 	u := usualIn(unit)
 	return Habits{
-		Press: PressNest, Triangles: ExactTriangles, Strips: SinglePatches, Pins: PinsRemove, Step: u.step, Fraction: defaultFraction,
-		Seam: u.seam, Clip: ClipAcross, Round: RoundOneGo, Lay: RotaryLays,
+		Press: PressNest, Triangles: ExactTriangles, Strips: SinglePatches, Pins: PinsRemove, Step: u.step,
+		Fraction: defaultFraction,
+		Seam:     u.seam, Clip: ClipAcross, Round: RoundOneGo, Lay: RotaryLays,
 		Hem: u.hem, Hold: HoldPins, Inside: "zigzag", Ends: EndsZigzag, Binding: EndsFolded,
 	}
 }

@@ -36,9 +36,11 @@ func init() {
 	}
 	pair := func(f *Fitting, _ length.Length, unit length.Unit) { tapeOf(f, unit) }
 	FittingKinds.Add("handle", FittingRules{Padded: true,
-		Begins: begins(Fitting{Length: 10 * in, Width: 2 * in, Spread: 4 * in}, Fitting{Length: 25 * cm, Width: 5 * cm, Spread: 10 * cm})})
+		Begins: begins(Fitting{Length: 10 * in, Width: 2 * in, Spread: 4 * in},
+			Fitting{Length: 25 * cm, Width: 5 * cm, Spread: 10 * cm})})
 	FittingKinds.Add("pocket", FittingRules{Padded: true,
-		Begins: begins(Fitting{Width: 5 * in, Height: 5 * in, Style: FlatPocket}, Fitting{Width: 13 * cm, Height: 13 * cm, Style: FlatPocket}),
+		Begins: begins(Fitting{Width: 5 * in, Height: 5 * in, Style: FlatPocket},
+			Fitting{Width: 13 * cm, Height: 13 * cm, Style: FlatPocket}),
 		Settle: func(f *Fitting, _ length.Length, unit length.Unit) {
 			if f.Style == "" {
 				f.Style = FlatPocket
@@ -48,9 +50,11 @@ func init() {
 			}
 		}})
 	FittingKinds.Add("strap", FittingRules{Padded: true, Settle: pair,
-		Begins: begins(Fitting{Length: 22 * in, Width: 2 * in, Count: 1}, Fitting{Length: 55 * cm, Width: 5 * cm, Count: 1})})
+		Begins: begins(Fitting{Length: 22 * in, Width: 2 * in, Count: 1},
+			Fitting{Length: 55 * cm, Width: 5 * cm, Count: 1})})
 	FittingKinds.Add("belt", FittingRules{Padded: true,
-		Begins: begins(Fitting{Length: 18 * in, Short: 6 * in, Width: 2 * in, Tape: imperial.tape}, Fitting{Length: 45 * cm, Short: 15 * cm, Width: 5 * cm, Tape: metric.tape}),
+		Begins: begins(Fitting{Length: 18 * in, Short: 6 * in, Width: 2 * in, Tape: imperial.tape},
+			Fitting{Length: 45 * cm, Short: 15 * cm, Width: 5 * cm, Tape: metric.tape}),
 		Settle: func(f *Fitting, step length.Length, unit length.Unit) {
 			if f.Short == 0 && step > 0 { // belts come in pairs of which the short one is a third as long
 				f.Short = (f.Length / 3).Ceil(step)
@@ -58,10 +62,14 @@ func init() {
 			tapeOf(f, unit)
 		}})
 	FittingKinds.Add("slit", FittingRules{Begins: begins(Fitting{Length: 4 * in}, Fitting{Length: 10 * cm})})
-	FittingKinds.Add("loop", FittingRules{Begins: begins(Fitting{Length: 3 * in, Width: in, Count: 1}, Fitting{Length: 8 * cm, Width: 25 * mm, Count: 1})})
-	FittingKinds.Add("tape", FittingRules{Begins: begins(Fitting{Length: 4 * in, Width: 3 * in / 4, Count: 1}, Fitting{Length: 10 * cm, Width: 2 * cm, Count: 1})})
-	FittingKinds.Add("button", FittingRules{Begins: begins(Fitting{Width: 3 * in / 4, Count: 1}, Fitting{Width: 2 * cm, Count: 1})})
-	FittingKinds.Add("label", FittingRules{Begins: begins(Fitting{Width: 2 * in, Height: in}, Fitting{Width: 5 * cm, Height: 25 * mm})})
+	FittingKinds.Add("loop", FittingRules{Begins: begins(Fitting{Length: 3 * in, Width: in, Count: 1},
+		Fitting{Length: 8 * cm, Width: 25 * mm, Count: 1})})
+	FittingKinds.Add("tape", FittingRules{Begins: begins(Fitting{Length: 4 * in, Width: 3 * in / 4, Count: 1},
+		Fitting{Length: 10 * cm, Width: 2 * cm, Count: 1})})
+	FittingKinds.Add("button",
+		FittingRules{Begins: begins(Fitting{Width: 3 * in / 4, Count: 1}, Fitting{Width: 2 * cm, Count: 1})})
+	FittingKinds.Add("label", FittingRules{Begins: begins(Fitting{Width: 2 * in, Height: in},
+		Fitting{Width: 5 * cm, Height: 25 * mm})})
 	FittingKinds.Add("zip-pull", FittingRules{})
 }
 

@@ -174,79 +174,108 @@ type HabitHelp struct {
 // reasons are common practice.
 func HabitsHelp() []HabitHelp {
 	return []HabitHelp{
-		{Key: "ease", InBrief: true, Name: "Cushion against pad", About: "How much larger or smaller the finished cover is than the pad.", Schools: []School{
-			{"0 in", "the same size", "Safe with foam, which cannot be squeezed at the corners."},
-			{"-1 in", "an inch smaller", "The pad fills the corners and the cover stays plump."},
-			{"-2 in", "two inches smaller", "For soft or feather fills that would otherwise sag; looks lofty."},
-			{"1/2 in", "half an inch larger", "A flat, slouchy cushion; loose fill in the corners rescues one that is too loose."},
-		}},
-		{Key: "seam", InBrief: true, Name: "Seam allowance", About: "Taken by a new plan; each cover can say otherwise.", Schools: []School{
-			{"1/4 in", "¼″", "The usual piecing seam: little bulk where patches meet."},
-			{"3/8 in", "⅜″", "A little more to hold in cloth that frays."},
-			{"7 mm", "7 mm", "The metric sister of the quarter inch, marked on many presser feet."},
-			{"1 cm", "1 cm", "Easy to measure and to press open; roomy for cloth that frays."},
-			{"1/2 in", "½″", "For thick quilted panels, whose bulk eats a quarter inch."},
-		}},
-		{Key: "step", Name: "Ruler step", About: "Cuts that are not on the ruler are enlarged to the next step; the surplus is named.", Schools: []School{
-			{"1/8 in", "⅛″", "Every rotary ruler shows it; it can be read across a table."},
-			{"1/16 in", "¹⁄₁₆″", "Closer, for rulers with fine lines and good light."},
-			{"1 mm", "1 mm", "For metric rulers."},
-		}},
+		{Key: "ease", InBrief: true, Name: "Cushion against pad",
+			About: "How much larger or smaller the finished cover is than the pad.", Schools: []School{
+				{"0 in", "the same size", "Safe with foam, which cannot be squeezed at the corners."},
+				{"-1 in", "an inch smaller", "The pad fills the corners and the cover stays plump."},
+				{"-2 in", "two inches smaller", "For soft or feather fills that would otherwise sag; looks lofty."},
+				{"1/2 in", "half an inch larger",
+					"A flat, slouchy cushion; loose fill in the corners rescues one that is too loose."},
+			}},
+		{Key: "seam", InBrief: true, Name: "Seam allowance",
+			About: "Taken by a new plan; each cover can say otherwise.", Schools: []School{
+				{"1/4 in", "¼″", "The usual piecing seam: little bulk where patches meet."},
+				{"3/8 in", "⅜″", "A little more to hold in cloth that frays."},
+				{"7 mm", "7 mm", "The metric sister of the quarter inch, marked on many presser feet."},
+				{"1 cm", "1 cm", "Easy to measure and to press open; roomy for cloth that frays."},
+				{"1/2 in", "½″", "For thick quilted panels, whose bulk eats a quarter inch."},
+			}},
+		{Key: "step", Name: "Ruler step",
+			About: "Cuts that are not on the ruler are enlarged to the next step; the surplus is named.",
+			Schools: []School{
+				{"1/8 in", "⅛″", "Every rotary ruler shows it; it can be read across a table."},
+				{"1/16 in", "¹⁄₁₆″", "Closer, for rulers with fine lines and good light."},
+				{"1 mm", "1 mm", "For metric rulers."},
+			}},
 		{Key: "press", Name: "Pressing", About: "Which way the seam allowances lie.", Schools: []School{
-			{"nest", "nesting", "Row by row in turn to the left and to the right: the bumps lock where rows meet, and corners match without pins."},
+			{"nest", "nesting",
+				"Row by row in turn to the left and to the right: the bumps lock where rows meet, and corners match without pins."},
 			{"open", "open", "Flattest where quilting lines cross many seams; needs pinning at each crossing."},
-			{"crossed", "open where quilted", "Open on quilted pieces, whose lines cross the seams; nesting on all others."},
+			{"crossed", "open where quilted",
+				"Open on quilted pieces, whose lines cross the seams; nesting on all others."},
 			{"dark", "to the dark side", "Nothing dark shows through pale cloth; seams do not always nest."},
 		}},
-		{Key: "triangles", Name: "Triangles", About: "How triangles that are sewn into squares or geese are cut.", Schools: []School{
-			{"exact", "to size, one by one", "Least cloth and nothing to trim; every triangle has to be cut and sewn true."},
-			{"trim", "large, two at a time, and trimmed", "Two squares sewn along both sides of the diagonal, cut apart and trimmed: true whatever the seam was, for a little more cloth."},
-			{"many", "many at a time, and trimmed", "Eight half-squares from two large squares, four geese from one and four: quickest where many are alike."},
-		}},
-		{Key: "strips", Name: "Squares in a row", About: "How patches that lie side by side within a block are made.", Schools: []School{
-			{"single", "cut one by one", "Every patch from any scrap; best for few blocks and many cloths."},
-			{"sets", "from sets of strips", "Long strips sewn together and cut across: few seams and true widths where many units are alike."},
-		}},
+		{Key: "triangles", Name: "Triangles", About: "How triangles that are sewn into squares or geese are cut.",
+			Schools: []School{
+				{"exact", "to size, one by one",
+					"Least cloth and nothing to trim; every triangle has to be cut and sewn true."},
+				{"trim", "large, two at a time, and trimmed",
+					"Two squares sewn along both sides of the diagonal, cut apart and trimmed: true whatever the seam was, for a little more cloth."},
+				{"many", "many at a time, and trimmed",
+					"Eight half-squares from two large squares, four geese from one and four: quickest where many are alike."},
+			}},
+		{Key: "strips", Name: "Squares in a row", About: "How patches that lie side by side within a block are made.",
+			Schools: []School{
+				{"single", "cut one by one", "Every patch from any scrap; best for few blocks and many cloths."},
+				{"sets", "from sets of strips",
+					"Long strips sewn together and cut across: few seams and true widths where many units are alike."},
+			}},
 		{Key: "lay", Name: "Cutting", About: "How pieces are laid on a cloth and cut out of it.", Schools: []School{
-			{"rotary", "in strips along a ruler", "Strips across the whole cloth, then pieces out of them: straight, quick, and several layers at once."},
-			{"template", "round templates, one by one", "Every piece wherever it fits: less cloth where sizes differ much, and the only way with scissors. Each is drawn and cut by itself."},
+			{"rotary", "in strips along a ruler",
+				"Strips across the whole cloth, then pieces out of them: straight, quick, and several layers at once."},
+			{"template", "round templates, one by one",
+				"Every piece wherever it fits: less cloth where sizes differ much, and the only way with scissors. Each is drawn and cut by itself."},
 		}},
 		{Key: "pins", Name: "Pins", About: "What happens to a pin as the needle comes near.", Schools: []School{
 			{"remove", "out before the needle", "The safe way: a needle that hits a pin can break and fly."},
-			{"over", "sewn over", "Some sew slowly over fine pins laid across the seam. Wear glasses; the needle can still break."},
+			{"over", "sewn over",
+				"Some sew slowly over fine pins laid across the seam. Wear glasses; the needle can still break."},
 		}},
-		{Key: "hold", Name: "Holding layers", About: "What keeps top, batting and lining together until they are quilted.", Schools: []School{
-			{"pins", "pins all over", "Every hand's width, taken out as the lines come near: nothing in the air, nothing on the iron."},
-			{"spray", "temporary spray", "Flat and quick, and nothing to take out. Only with a window open, and off the iron."},
-		}},
-		{Key: "hem", InBrief: true, Name: "Hems", About: "Each of the two folds of the hem at the opening of a back; each cover can say otherwise, and a selvedge needs none.", Schools: []School{
-			{"1/4 in", "¼″ and again ¼″", "Narrow and light, for fine cloth and small covers."},
-			{"1/2 in", "½″ and again ½″", "Lies flat and holds its shape on most covers."},
-			{"1 cm", "1 cm and again 1 cm", "The metric sister of the half inch."},
-			{"1 in", "1″ and again 1″", "A firm band, for large covers and for buttons that may come later."},
-		}},
-		{Key: "inside", InBrief: true, Name: "Seams inside", About: "How the allowances are finished; pads and jackets enclose them. Each cover can say otherwise.", Schools: []School{
-			{"zigzag", "zigzagged", "Needs nothing but the machine at hand, and washes well."},
-			{"overlock", "overlocked", "Cut and finished in one go, by a second machine."},
-			{"pinked", "pinked", "Thinnest, for cloth that hardly frays and is seldom washed."},
-			{"bound", "bound", "Tape round the raw edges: for covers that are looked at from inside."},
-		}},
-		{Key: "ends", Name: "Ends of straps", About: "How the end is closed that a strap was turned through.", Schools: []School{
-			{"zigzag", "with a dense zigzag", "Flat: turned in, four layers would be too bulky to fold under and box."},
-			{"turned", "turned in", "No raw edge at all; takes a seam more, and a strong needle."},
-		}},
-		{Key: "binding", Name: "Ends of a binding", About: "Where the end of a binding meets its beginning.", Schools: []School{
-			{"folded", "one folded over the other", "Quick: fold the first end under and let the last run into it."},
-			{"joined", "joined with a seam", "Sewn to each other with half an inch and opened: no thicker there than anywhere."},
-		}},
-		{Key: "clip", Name: "Corner clipping", About: "How bulk is taken out of a corner before it is turned.", Schools: []School{
-			{"across", "once across", "Quick and enough for cotton; stay clear of the stitching."},
-			{"three", "three cuts", "Thins the corner evenly when layers are thick."},
-			{"slant", "thinned at a slant", "Each layer cut a little shorter, for batting in the seam."},
-		}},
+		{Key: "hold", Name: "Holding layers",
+			About: "What keeps top, batting and lining together until they are quilted.", Schools: []School{
+				{"pins", "pins all over",
+					"Every hand's width, taken out as the lines come near: nothing in the air, nothing on the iron."},
+				{"spray", "temporary spray",
+					"Flat and quick, and nothing to take out. Only with a window open, and off the iron."},
+			}},
+		{Key: "hem", InBrief: true, Name: "Hems",
+			About: "Each of the two folds of the hem at the opening of a back; each cover can say otherwise, and a selvedge needs none.", Schools: []School{
+				{"1/4 in", "¼″ and again ¼″", "Narrow and light, for fine cloth and small covers."},
+				{"1/2 in", "½″ and again ½″", "Lies flat and holds its shape on most covers."},
+				{"1 cm", "1 cm and again 1 cm", "The metric sister of the half inch."},
+				{"1 in", "1″ and again 1″", "A firm band, for large covers and for buttons that may come later."},
+			}},
+		{Key: "inside", InBrief: true, Name: "Seams inside",
+			About: "How the allowances are finished; pads and jackets enclose them. Each cover can say otherwise.",
+			Schools: []School{
+				{"zigzag", "zigzagged", "Needs nothing but the machine at hand, and washes well."},
+				{"overlock", "overlocked", "Cut and finished in one go, by a second machine."},
+				{"pinked", "pinked", "Thinnest, for cloth that hardly frays and is seldom washed."},
+				{"bound", "bound", "Tape round the raw edges: for covers that are looked at from inside."},
+			}},
+		{Key: "ends", Name: "Ends of straps", About: "How the end is closed that a strap was turned through.",
+			Schools: []School{
+				{"zigzag", "with a dense zigzag",
+					"Flat: turned in, four layers would be too bulky to fold under and box."},
+				{"turned", "turned in", "No raw edge at all; takes a seam more, and a strong needle."},
+			}},
+		{Key: "binding", Name: "Ends of a binding", About: "Where the end of a binding meets its beginning.",
+			Schools: []School{
+				{"folded", "one folded over the other",
+					"Quick: fold the first end under and let the last run into it."},
+				{"joined", "joined with a seam",
+					"Sewn to each other with half an inch and opened: no thicker there than anywhere."},
+			}},
+		{Key: "clip", Name: "Corner clipping", About: "How bulk is taken out of a corner before it is turned.",
+			Schools: []School{
+				{"across", "once across", "Quick and enough for cotton; stay clear of the stitching."},
+				{"three", "three cuts", "Thins the corner evenly when layers are thick."},
+				{"slant", "thinned at a slant", "Each layer cut a little shorter, for batting in the seam."},
+			}},
 		{Key: "round", Name: "Sewing round", About: "How front and back are closed.", Schools: []School{
 			{"one-go", "all round in one go", "Turn at each corner with the needle down: one thread start, no gaps."},
-			{"four-runs", "four runs off the edge", "Each side sewn off its end: layers do not creep round the corner."},
+			{"four-runs", "four runs off the edge",
+				"Each side sewn off its end: layers do not creep round the corner."},
 		}},
 	}
 }
@@ -254,7 +283,8 @@ func HabitsHelp() []HabitHelp {
 // Chosen are the schools that habits follow, by the keys of HabitsHelp. A size
 // that is no school's has no entry.
 func (h Habits) Chosen() map[string]string {
-	chosen := map[string]string{"press": string(h.Press), "triangles": string(h.Triangles), "strips": string(h.Strips), "pins": string(h.Pins), "lay": string(h.Lay), "clip": string(h.Clip), "round": string(h.Round),
+	chosen := map[string]string{"press": string(h.Press), "triangles": string(h.Triangles), "strips": string(h.Strips),
+		"pins": string(h.Pins), "lay": string(h.Lay), "clip": string(h.Clip), "round": string(h.Round),
 		"hold": string(h.Hold), "inside": string(h.Inside), "ends": string(h.Ends), "binding": string(h.Binding)}
 	sizes := map[string]length.Length{"ease": h.Ease, "seam": h.Seam, "step": h.Step, "hem": h.Hem}
 	for _, help := range HabitsHelp() {
@@ -271,10 +301,15 @@ func (h Habits) Chosen() map[string]string {
 // what the app does and why. Common practice.
 func Decided() []School {
 	return []School{
-		{"borders", "Borders are sewn on before the layers are put together.", "Others sew them through the batting, quilting as they go. Sewn before, the centre is measured first and the whole panel is trimmed in one."},
-		{"outer", "The piece of a back that shows is laid on the front first.", "Turned, it lies outside. Others lay it last and turn the other way; the step says which lies where."},
-		{"corners", "Each corner is turned with one diagonal stitch.", "A sharp corner of stitching turns into a dog's ear; one stitch across makes it square."},
-		{"centre", "Trimmed square from two adjacent edges.", "Trimmed from opposite ones, a panel that is out of true stays so."},
-		{"cutting", "The back waits until the front is measured.", "Others cut everything at once. Quilting, gathers and seams change the front; nothing is cut twice this way."},
+		{"borders", "Borders are sewn on before the layers are put together.",
+			"Others sew them through the batting, quilting as they go. Sewn before, the centre is measured first and the whole panel is trimmed in one."},
+		{"outer", "The piece of a back that shows is laid on the front first.",
+			"Turned, it lies outside. Others lay it last and turn the other way; the step says which lies where."},
+		{"corners", "Each corner is turned with one diagonal stitch.",
+			"A sharp corner of stitching turns into a dog's ear; one stitch across makes it square."},
+		{"centre", "Trimmed square from two adjacent edges.",
+			"Trimmed from opposite ones, a panel that is out of true stays so."},
+		{"cutting", "The back waits until the front is measured.",
+			"Others cut everything at once. Quilting, gathers and seams change the front; nothing is cut twice this way."},
 	}
 }

@@ -36,7 +36,10 @@ func init() {
 	Patterns.Add("wave", PatternRules{"quilted in serpentines", func(apart length.Length) Quilting {
 		return Quilting{Lines: []LineFamily{{Pitch: apart, Wave: in / 4}}}
 	}})
-	Patterns.Add("echo", PatternRules{"quilted in rounds along the edge", func(apart length.Length) Quilting { return Quilting{Echo: apart} }})
-	Patterns.Add("ditch", PatternRules{"quilted in the ditch", func(length.Length) Quilting { return Quilting{Ditch: true} }})
-	Patterns.Add("free", PatternRules{"quilted in free motion", func(apart length.Length) Quilting { return Quilting{Free: apart} }})
+	Patterns.Add("echo", PatternRules{"quilted in rounds along the edge",
+		func(apart length.Length) Quilting { return Quilting{Echo: apart} }})
+	Patterns.Add("ditch", PatternRules{"quilted in the ditch",
+		func(length.Length) Quilting { return Quilting{Ditch: true} }})
+	Patterns.Add("free", PatternRules{"quilted in free motion",
+		func(apart length.Length) Quilting { return Quilting{Free: apart} }})
 }

@@ -13,10 +13,12 @@ import (
 // part says beyond that changes nothing, and is told.
 var (
 	// ofEvery kind are read, or make no difference that is worth a word.
-	ofEvery   = []string{"kind", "aside", "applique", "colourways", "cloth", "cloths", "centred", "lined", "ease", "bulk", "seam", "corners", "wash"}
+	ofEvery = []string{"kind", "aside", "applique", "colourways", "cloth", "cloths", "centred", "lined", "ease",
+		"bulk", "seam", "corners", "wash"}
 	faceReads = map[FaceKind][]string{
-		PlainFace:    {"cloth", "centred", "pocket", "applique"},
-		GridFace:     {"cloth", "centred", "columns", "rows", "patch", "set", "block", "cloths", "order", "seed", "keep", "sash", "borders", "applique"},
+		PlainFace: {"cloth", "centred", "pocket", "applique"},
+		GridFace: {"cloth", "centred", "columns", "rows", "patch", "set", "block", "cloths", "order", "seed",
+			"keep", "sash", "borders", "applique"},
 		CheckerFace:  {"columns", "rows", "patch", "cloths", "order", "borders", "applique"},
 		StripsFace:   {"strips", "cloth", "direction", "applique"},
 		StackFace:    {"parts", "applique"},
@@ -74,7 +76,9 @@ func (u *unread) part(path string, part any, what, kind string, reads []string) 
 		if len(reads) > 0 {
 			also = strings.Join(reads, ", ")
 		}
-		u.found.Add(finding.Note, "unread", path+"/"+key, fmt.Sprintf("“%s” changes nothing: %s of the kind “%s” reads %s.", key, what, kind, also), "Take it out, or choose a kind that reads it.")
+		u.found.Add(finding.Note, "unread", path+"/"+key,
+			fmt.Sprintf("“%s” changes nothing: %s of the kind “%s” reads %s.", key, what, kind, also),
+			"Take it out, or choose a kind that reads it.")
 	}
 }
 

@@ -58,7 +58,9 @@ func Samples(unit length.Unit) []Sample {
 	}
 	batting := &Layers{Batting: &Batting{Count: 1, Loft: defaultLoft}}
 	return []Sample{
-		{Title: "Test square", Kind: QuiltingSample, Layers: batting, Quilting: &Quilting{Lines: []LineFamily{{Pitch: pitch, Angle: 45}, {Pitch: pitch, Angle: -45}}}, Before: Sized{Width: side, Height: side}},
+		{Title: "Test square", Kind: QuiltingSample, Layers: batting,
+			Quilting: &Quilting{Lines: []LineFamily{{Pitch: pitch, Angle: 45}, {Pitch: pitch, Angle: -45}}},
+			Before:   Sized{Width: side, Height: side}},
 		{Title: "Gathered strip", Kind: GatherSample, Before: Sized{Width: long, Height: strip}},
 		{Title: "Three strips", Kind: StripSample, Cut: cut, Seam: seam, Before: Sized{Width: side}},
 		{Title: "Washed square", Kind: WashSample, Before: Sized{Width: side, Height: side}},
@@ -88,7 +90,8 @@ func (p Plan) ValidateSample(s Sample) finding.List {
 		v.layers("/layers", *s.Layers)
 	}
 	if len(s.After) > mostRepeats {
-		v.stop("/after", fmt.Sprintf("%d repeats are more than tell anything.", len(s.After)), fmt.Sprintf("Keep up to %d.", mostRepeats))
+		v.stop("/after", fmt.Sprintf("%d repeats are more than tell anything.", len(s.After)),
+			fmt.Sprintf("Keep up to %d.", mostRepeats))
 	}
 	for i, a := range s.After {
 		v.after(fmt.Sprintf("/after/%d", i), s, a)
@@ -112,11 +115,17 @@ func (v *validator) after(path string, s Sample, a Sized) {
 		v.size(path+"/"+d.key, d.what+" after", d.now)
 		switch {
 		case s.Kind == GatherSample && d.key == "width" && d.now >= d.before:
-			v.stop(path+"/"+d.key, fmt.Sprintf("Gathered, it cannot be %s: it was %s before.", v.style.Text(d.now), v.style.Text(d.before)), "Type what it measures drawn in.")
+			v.stop(path+"/"+d.key,
+				fmt.Sprintf("Gathered, it cannot be %s: it was %s before.", v.style.Text(d.now),
+					v.style.Text(d.before)), "Type what it measures drawn in.")
 		case (s.Kind == QuiltingSample || s.Kind == WashSample) && (d.now < d.before*2/3 || d.now > d.before*11/10):
-			v.stop(path+"/"+d.key, fmt.Sprintf("%s was %s before, and is %s now?", d.what, v.style.Text(d.before), v.style.Text(d.now)), "Measure once more: a square loses less than a third.")
+			v.stop(path+"/"+d.key,
+				fmt.Sprintf("%s was %s before, and is %s now?", d.what, v.style.Text(d.before), v.style.Text(d.now)),
+				"Measure once more: a square loses less than a third.")
 		case s.Kind == StripSample && d.key == "width" && d.now >= s.Cut:
-			v.stop(path+"/"+d.key, fmt.Sprintf("The middle strip was cut %s wide and cannot show %s.", v.style.Text(s.Cut), v.style.Text(d.now)), "Type what the middle strip shows between its seams.")
+			v.stop(path+"/"+d.key,
+				fmt.Sprintf("The middle strip was cut %s wide and cannot show %s.", v.style.Text(s.Cut),
+					v.style.Text(d.now)), "Type what the middle strip shows between its seams.")
 		}
 	}
 }

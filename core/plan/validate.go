@@ -74,8 +74,11 @@ func (p Plan) Validate() finding.List {
 	v.count("/costs/minutes", "The minutes of one cover", p.Costs.Minutes, 0, mostMinutes)
 	v.money("/costs/other", "Other costs", p.Costs.Other)
 	for _, letter := range slices.Sorted(maps.Keys(p.Lays)) {
-		if slices.ContainsFunc(p.Lays[letter].Way, func(choice int) bool { return choice < 0 || choice > mostChoices }) || len(p.Lays[letter].Way) > mostStrips {
-			v.stop(finding.Path("lays", letter, "way"), "No search finds a lay that way.", "Take it out, and look for a shorter lay anew.")
+		if slices.ContainsFunc(p.Lays[letter].Way,
+			func(choice int) bool { return choice < 0 || choice > mostChoices }) ||
+			len(p.Lays[letter].Way) > mostStrips {
+			v.stop(finding.Path("lays", letter, "way"), "No search finds a lay that way.",
+				"Take it out, and look for a shorter lay anew.")
 		}
 	}
 	return v.found
@@ -89,7 +92,8 @@ func (v *validator) sewing(p Plan) {
 	pr := p.Progress
 	for _, id := range slices.Sorted(maps.Keys(pr.Times)) {
 		if t := pr.Times[id]; !(t >= 0 && t <= mostMinutes) {
-			v.stop("/progress/times/"+id, fmt.Sprintf("A step cannot take %g minutes.", t), fmt.Sprintf("Type minutes from 0 to %d.", mostMinutes))
+			v.stop("/progress/times/"+id, fmt.Sprintf("A step cannot take %g minutes.", t),
+				fmt.Sprintf("Type minutes from 0 to %d.", mostMinutes))
 		}
 	}
 	for _, id := range slices.Sorted(maps.Keys(pr.Made)) {
@@ -106,7 +110,8 @@ func (v *validator) sewing(p Plan) {
 	for _, id := range slices.Sorted(maps.Keys(pr.Parts)) {
 		parts := pr.Parts[id]
 		if len(parts) < 2 || len(parts) > mostParts {
-			v.stop("/progress/parts/"+id, fmt.Sprintf("A step cannot be divided into %d.", len(parts)), fmt.Sprintf("Name 2 to %d parts.", mostParts))
+			v.stop("/progress/parts/"+id, fmt.Sprintf("A step cannot be divided into %d.", len(parts)),
+				fmt.Sprintf("Name 2 to %d parts.", mostParts))
 		}
 		for i, part := range parts {
 			v.text(fmt.Sprintf("/progress/parts/%s/%d/name", id, i), "A part needs a name", part.Name)
@@ -137,7 +142,8 @@ func (v *validator) schedule(s *Schedule) {
 		day(fmt.Sprintf("/schedule/lost/%d", i), text)
 	}
 	if n := len(s.Minutes); n != 0 && n != 7 {
-		v.stop("/schedule/minutes", fmt.Sprintf("A week has seven days, not %d.", n), "Give the minutes of each day from Monday to Sunday.")
+		v.stop("/schedule/minutes", fmt.Sprintf("A week has seven days, not %d.", n),
+			"Give the minutes of each day from Monday to Sunday.")
 	}
 	for i, m := range s.Minutes {
 		v.count(fmt.Sprintf("/schedule/minutes/%d", i), "The minutes of a day", m, 0, 24*60)
@@ -227,14 +233,16 @@ func (v *validator) size(path, what string, l length.Length) {
 
 func (v *validator) count(path, what string, n, lo, hi int) {
 	if n < lo || n > hi {
-		v.stop(path, fmt.Sprintf("%s cannot be %d.", what, n), fmt.Sprintf("Type a whole number from %d to %d.", lo, hi))
+		v.stop(path, fmt.Sprintf("%s cannot be %d.", what, n),
+			fmt.Sprintf("Type a whole number from %d to %d.", lo, hi))
 		v.nearest(min(max(n, lo), hi))
 	}
 }
 
 func (v *validator) percent(path, what string, f float64) {
 	if !(f >= 0 && f <= mostShrink) {
-		v.stop(path, fmt.Sprintf("%s cannot be %g %%.", what, f), fmt.Sprintf("Type a percentage from 0 to %g.", mostShrink))
+		v.stop(path, fmt.Sprintf("%s cannot be %g %%.", what, f),
+			fmt.Sprintf("Type a percentage from 0 to %g.", mostShrink))
 		v.nearest(math.Min(math.Max(f, 0), mostShrink))
 	}
 }
@@ -256,8 +264,9 @@ func (v *validator) object(o Object) {
 		Form:  {{"width", "The width of a pad", o.Width}, {"height", "The height of a pad", o.Height}},
 		Flat:  {{"width", "The width", o.Width}, {"height", "The height", o.Height}},
 		Found: {{"width", "The width of the panel", o.Width}, {"height", "The height of the panel", o.Height}},
-		Box:   {{"length", "The length", o.Length}, {"depth", "The depth", o.Depth}, {"height", "The height", o.Height}},
-		Book:  {{"wrap", "The way round the book", o.Wrap}, {"height", "The height of the book", o.Height}},
+		Box: {{"length", "The length", o.Length}, {"depth", "The depth", o.Depth},
+			{"height", "The height", o.Height}},
+		Book: {{"wrap", "The way round the book", o.Wrap}, {"height", "The height of the book", o.Height}},
 	}
 	for _, a := range axes[o.Kind] {
 		if a.key == "wrap" && a.l == 0 && o.Board > 0 {
@@ -269,7 +278,9 @@ func (v *validator) object(o Object) {
 		v.between("/object/thickness", "The thickness of a board", o.Thickness, 0, mostSeam)
 	}
 	if o.Shape == RoundShape && o.Height != 0 && o.Height != o.Width {
-		v.stop("/object/height", fmt.Sprintf("Something round cannot be %s by %s.", v.style.Text(o.Width), v.style.Text(o.Height)), "Type the diameter twice, or leave the height out.")
+		v.stop("/object/height",
+			fmt.Sprintf("Something round cannot be %s by %s.", v.style.Text(o.Width), v.style.Text(o.Height)),
+			"Type the diameter twice, or leave the height out.")
 	}
 	out := o.SticksOut
 	for _, l := range []struct {
@@ -341,7 +352,8 @@ func (v *validator) face(path string, f Face) {
 		}
 	case StripsFace:
 		if len(f.Strips) == 0 || len(f.Strips) > mostGrid {
-			v.stop(path+"/strips", fmt.Sprintf("%d strips are given.", len(f.Strips)), fmt.Sprintf("Give 1 to %d strips.", mostGrid))
+			v.stop(path+"/strips", fmt.Sprintf("%d strips are given.", len(f.Strips)),
+				fmt.Sprintf("Give 1 to %d strips.", mostGrid))
 		}
 		for i, s := range f.Strips {
 			v.between(fmt.Sprintf("%s/strips/%d/width", path, i), "A finished strip", s.Width, length.Inch/4, largest)
@@ -350,13 +362,15 @@ func (v *validator) face(path string, f Face) {
 		v.stack(path, f)
 	}
 	if len(f.Colourways) > mostWays {
-		v.stop(path+"/colourways", fmt.Sprintf("%d colourways are kept.", len(f.Colourways)), fmt.Sprintf("Keep up to %d side by side.", mostWays))
+		v.stop(path+"/colourways", fmt.Sprintf("%d colourways are kept.", len(f.Colourways)),
+			fmt.Sprintf("Keep up to %d side by side.", mostWays))
 		return
 	}
 	for i, c := range f.Colourways {
 		at := fmt.Sprintf("%s/colourways/%d", path, i)
 		if len(c.Face.Colourways) > 0 {
-			v.stop(at+"/face/colourways", "A colourway holds colourways of its own.", "Keep them all beside the face itself.")
+			v.stop(at+"/face/colourways", "A colourway holds colourways of its own.",
+				"Keep them all beside the face itself.")
 			continue
 		}
 		v.face(at+"/face", c.Face)
@@ -380,7 +394,9 @@ func (v *validator) panel(path string, p *FoundPanel) {
 		v.count(path+"/up", "The number of squares up", p.Up, 1, mostSquares)
 		v.count(path+"/margin", "The number of squares round the design", p.Margin, 0, mostGrid)
 		if !(p.Count >= leastCount && p.Count <= mostCount) {
-			v.stop(path+"/count", fmt.Sprintf("Counted cloth does not have %g squares to the inch.", p.Count), fmt.Sprintf("Type how many squares go to an inch, from %d to %d; 14 is ordinary.", leastCount, mostCount))
+			v.stop(path+"/count", fmt.Sprintf("Counted cloth does not have %g squares to the inch.", p.Count),
+				fmt.Sprintf("Type how many squares go to an inch, from %d to %d; 14 is ordinary.", leastCount,
+					mostCount))
 		}
 	case PrintedPanel:
 		for _, given := range []struct {
@@ -397,7 +413,9 @@ func (v *validator) panel(path string, p *FoundPanel) {
 			whole length.Length
 		}{{"left", p.Left, p.Width}, {"top", p.Top, p.Height}} {
 			if given.l != nil && (*given.l < 0 || *given.l > given.whole) {
-				v.stop(path+"/"+given.key, fmt.Sprintf("The middle cannot lie %s from an edge of a print of %s.", v.style.Text(*given.l), v.style.Text(given.whole)), "Type a distance within the print.")
+				v.stop(path+"/"+given.key,
+					fmt.Sprintf("The middle cannot lie %s from an edge of a print of %s.", v.style.Text(*given.l),
+						v.style.Text(given.whole)), "Type a distance within the print.")
 			}
 		}
 	}
@@ -474,11 +492,13 @@ const (
 // stack checks its parts, and that it does not hold stacks without end.
 func (v *validator) stack(path string, f Face) {
 	if len(f.Parts) > mostStack {
-		v.stop(path+"/parts", fmt.Sprintf("%d parts are given.", len(f.Parts)), fmt.Sprintf("Give up to %d.", mostStack))
+		v.stop(path+"/parts", fmt.Sprintf("%d parts are given.", len(f.Parts)),
+			fmt.Sprintf("Give up to %d.", mostStack))
 		return
 	}
 	if strings.Count(path, "/parts/") >= mostDeep {
-		v.stop(path, "Stacks lie in stacks too deep to be told apart.", fmt.Sprintf("Put at most %d into each other.", mostDeep))
+		v.stop(path, "Stacks lie in stacks too deep to be told apart.",
+			fmt.Sprintf("Put at most %d into each other.", mostDeep))
 		return
 	}
 	for i, p := range f.Parts {
@@ -496,7 +516,9 @@ func (v *validator) keep(path string, f Face) {
 	shape := f.Shape()
 	for i, k := range f.Keep {
 		if k.Row < 1 || k.Row > len(shape) || k.Column < 1 || k.Column > shape[k.Row-1] {
-			v.stop(fmt.Sprintf("%s/keep/%d", path, i), fmt.Sprintf("There is no patch %d in row %d to be kept.", k.Column, k.Row), "Take it out, or name one that is there.")
+			v.stop(fmt.Sprintf("%s/keep/%d", path, i),
+				fmt.Sprintf("There is no patch %d in row %d to be kept.", k.Column, k.Row),
+				"Take it out, or name one that is there.")
 		}
 	}
 }
@@ -508,12 +530,14 @@ func (v *validator) rows(path string, f Face) {
 	}
 	shape := f.Shape()
 	if len(f.Order.Rows) != len(shape) {
-		v.stop(path+"/order", fmt.Sprintf("%d rows are written out for a grid of %d.", len(f.Order.Rows), len(shape)), "Write one list a row.")
+		v.stop(path+"/order", fmt.Sprintf("%d rows are written out for a grid of %d.", len(f.Order.Rows), len(shape)),
+			"Write one list a row.")
 		return
 	}
 	for i, row := range f.Order.Rows {
 		if len(row) != shape[i] {
-			v.stop(fmt.Sprintf("%s/order/%d", path, i), fmt.Sprintf("This row has %d cloths for %d patches.", len(row), shape[i]), "Give one letter a patch.")
+			v.stop(fmt.Sprintf("%s/order/%d", path, i),
+				fmt.Sprintf("This row has %d cloths for %d patches.", len(row), shape[i]), "Give one letter a patch.")
 		}
 	}
 }
@@ -539,14 +563,18 @@ func (v *validator) quilting(path string, q Quilting) {
 		at := fmt.Sprintf("%s/lines/%d", path, i)
 		v.between(at+"/pitch", "The distance between lines", f.Pitch, leastPitch, mostPitch)
 		if !(f.Angle >= -360 && f.Angle <= 360) {
-			v.stop(at+"/angle", fmt.Sprintf("An angle of %g° goes round more than once.", f.Angle), "Type degrees from −90 to 90.")
+			v.stop(at+"/angle", fmt.Sprintf("An angle of %g° goes round more than once.", f.Angle),
+				"Type degrees from −90 to 90.")
 		}
 		v.between(at+"/shift", "The shift of a set of lines", f.Shift, -mostPitch, mostPitch)
 		if f.Wave < 0 || f.Wave > f.Pitch {
-			v.stop(at+"/wave", fmt.Sprintf("Lines %s apart cannot swing out by %s: they would cross.", v.style.Text(f.Pitch), v.style.Text(f.Wave)), "Type up to the distance between the lines, or 0 for straight ones.")
+			v.stop(at+"/wave",
+				fmt.Sprintf("Lines %s apart cannot swing out by %s: they would cross.", v.style.Text(f.Pitch),
+					v.style.Text(f.Wave)), "Type up to the distance between the lines, or 0 for straight ones.")
 		}
 		if q.Pair < 0 || (q.Pair > 0 && q.Pair >= f.Pitch) {
-			v.stop(path+"/pair", fmt.Sprintf("Pairs %s apart do not fit lines %s apart.", v.style.Text(q.Pair), v.style.Text(f.Pitch)),
+			v.stop(path+"/pair",
+				fmt.Sprintf("Pairs %s apart do not fit lines %s apart.", v.style.Text(q.Pair), v.style.Text(f.Pitch)),
 				"Type a distance below that between the lines, or 0 for single lines.")
 		}
 	}
@@ -573,13 +601,15 @@ func (v *validator) back(b Back) {
 	for _, l := range []struct {
 		key, what string
 		l         length.Length
-	}{{"gap", "A gap", b.Gap}, {"band", "A band", b.Band}, {"tape", "The tape", b.Tape}, {"button", "A button", b.Button}, {"depth", "The depth of the fold", b.Depth}} {
+	}{{"gap", "A gap", b.Gap}, {"band", "A band", b.Band}, {"tape", "The tape", b.Tape},
+		{"button", "A button", b.Button}, {"depth", "The depth of the fold", b.Depth}} {
 		v.between("/back/"+l.key, l.what, l.l, 0, largest)
 	}
 	v.between("/back/seam", "What is turned under beside a zip", b.Seam, 0, mostSeam)
 	v.count("/back/count", "Buttons or ties", b.Count, 0, 60)
 	if !(b.Share >= 0 && b.Share <= 100) {
-		v.stop("/back/share", fmt.Sprintf("An overlap cannot be %g %% of the width.", b.Share), "Type a percentage from 15 to 60; 25 is safe.")
+		v.stop("/back/share", fmt.Sprintf("An overlap cannot be %g %% of the width.", b.Share),
+			"Type a percentage from 15 to 60; 25 is safe.")
 	}
 }
 
@@ -591,7 +621,9 @@ func (v *validator) edges(p Plan) {
 		v.between("/edges/binding/shows", "What shows of a binding", b.Shows, length.Inch/8, mostSeam)
 	}
 	if t := p.Edges.Topstitch; t != 0 && (t < 0 || t >= p.Cover.Seam) {
-		v.stop("/edges/topstitch", fmt.Sprintf("Top-stitching %s from the edge misses what is turned in by a seam of %s.", v.style.Text(t), v.style.Text(p.Cover.Seam)),
+		v.stop("/edges/topstitch",
+			fmt.Sprintf("Top-stitching %s from the edge misses what is turned in by a seam of %s.", v.style.Text(t),
+				v.style.Text(p.Cover.Seam)),
 			fmt.Sprintf("Type less than %s; half of it is usual.", v.style.Text(p.Cover.Seam)))
 	}
 	if m := p.Object.Make; m != nil {
@@ -625,11 +657,13 @@ func (v *validator) cloth(letter string, c Cloth) {
 	s := c.Settle()
 	v.size(path+"/width", "The width of a cloth", *s.Width)
 	if *s.Usable <= 0 || *s.Usable > *s.Width {
-		v.stop(path+"/usable", fmt.Sprintf("%s of %s cannot be usable.", v.style.Text(*s.Usable), v.style.Text(*s.Width)),
+		v.stop(path+"/usable",
+			fmt.Sprintf("%s of %s cannot be usable.", v.style.Text(*s.Usable), v.style.Text(*s.Width)),
 			"Type the width between the selvedges, no wider than the cloth.")
 	}
 	if c.Have != nil && (*c.Have < 0 || *c.Have > mostCloth) {
-		v.stop(path+"/have", fmt.Sprintf("There cannot be %s of a cloth.", v.style.Text(*c.Have)), "Type the length that is left, or 0.")
+		v.stop(path+"/have", fmt.Sprintf("There cannot be %s of a cloth.", v.style.Text(*c.Have)),
+			"Type the length that is left, or 0.")
 	}
 	v.percent(path+"/shrink", "Shrinkage", c.Shrink)
 	v.stock(path, c)
@@ -644,7 +678,8 @@ const mostMoney = 1e6
 // money checks an amount of money.
 func (v *validator) money(path, what string, amount float64) {
 	if !(amount >= 0 && amount <= mostMoney) {
-		v.stop(path, fmt.Sprintf("%s cannot be %g.", what, amount), "Type an amount such as 12.50, or 0 where nobody said.")
+		v.stop(path, fmt.Sprintf("%s cannot be %g.", what, amount),
+			"Type an amount such as 12.50, or 0 where nobody said.")
 	}
 }
 
@@ -652,7 +687,8 @@ func (v *validator) money(path, what string, amount float64) {
 func (v *validator) stock(path string, c Cloth) {
 	v.money(path+"/price", "The price of a cloth", c.Price)
 	if !(c.Stretch >= 0 && c.Stretch <= 200) {
-		v.stop(path+"/stretch", fmt.Sprintf("Cloth cannot stretch by %g %%.", c.Stretch), "Type how much longer it can be pulled, in percent, from 0 to 200.")
+		v.stop(path+"/stretch", fmt.Sprintf("Cloth cannot stretch by %g %%.", c.Stretch),
+			"Type how much longer it can be pulled, in percent, from 0 to 200.")
 	}
 	if c.Repeat != nil {
 		v.between(path+"/repeat/across", "From motif to motif across", c.Repeat.Across, length.Inch/4, largest)
@@ -673,7 +709,8 @@ func (v *validator) stock(path string, c Cloth) {
 		kept += k.Length
 	}
 	if c.Have != nil && kept > *c.Have {
-		v.stop(path+"/kept", fmt.Sprintf("%s are kept for plans, and there are %s of %s.", v.style.Text(kept), v.style.Text(*c.Have), c.Name),
+		v.stop(path+"/kept", fmt.Sprintf("%s are kept for plans, and there are %s of %s.", v.style.Text(kept),
+			v.style.Text(*c.Have), c.Name),
 			"Let some of it go, or put more in.")
 	}
 }
@@ -693,10 +730,12 @@ func (v *validator) habits(h Habits) {
 		v.money("/habits/wage", "What an hour is reckoned at", *h.Wage)
 	}
 	if h.Margin != nil && !(*h.Margin >= 0 && *h.Margin <= 1000) {
-		v.stop("/habits/margin", fmt.Sprintf("The margin cannot be %g %%.", *h.Margin), "Type what is added for selling, in percent, from 0 to 1000.")
+		v.stop("/habits/margin", fmt.Sprintf("The margin cannot be %g %%.", *h.Margin),
+			"Type what is added for selling, in percent, from 0 to 1000.")
 	}
 	if h.Pace != 0 && !(h.Pace >= 0.2 && h.Pace <= 5) {
-		v.stop("/habits/pace", fmt.Sprintf("A pace cannot be %g.", h.Pace), "Type how many minutes you take for each that is usual, from 0.2 to 5.")
+		v.stop("/habits/pace", fmt.Sprintf("A pace cannot be %g.", h.Pace),
+			"Type how many minutes you take for each that is usual, from 0.2 to 5.")
 	}
 	if len(h.Currency) > 8 {
 		v.stop("/habits/currency", "The name of the money is too long.", "Type a sign or up to eight letters.")
@@ -708,12 +747,14 @@ const heaviest = 20_000
 
 func (v *validator) measured(path string, m Measured) {
 	if m.Gate == "" {
-		v.stop(path+"/gate", "A measurement needs to say at which gate it was taken.", fmt.Sprintf("Type %s, for instance.", ref.FrontQuilted))
+		v.stop(path+"/gate", "A measurement needs to say at which gate it was taken.",
+			fmt.Sprintf("Type %s, for instance.", ref.FrontQuilted))
 	}
 	v.between(path+"/width", "A measured width", m.Width, 0, largest)
 	v.between(path+"/height", "A measured height", m.Height, 0, largest)
 	if !(m.Weight >= 0 && m.Weight <= heaviest) {
-		v.stop(path+"/weight", fmt.Sprintf("A weight of %g g is none that fills a pad.", m.Weight), fmt.Sprintf("Type grams, from 0 to %d.", heaviest))
+		v.stop(path+"/weight", fmt.Sprintf("A weight of %g g is none that fills a pad.", m.Weight),
+			fmt.Sprintf("Type grams, from 0 to %d.", heaviest))
 	}
 	if s := m.Sides; s != nil {
 		for _, d := range []struct {

@@ -48,39 +48,56 @@ func TestWhatCannotBeRightIsNamed(t *testing.T) {
 		return front(plan.Piece{Face: &f})
 	}
 	for path, change := range map[string]func(*plan.Plan){
-		"/title":                                     func(p *plan.Plan) { p.Title = " " },
-		"/copies":                                    func(p *plan.Plan) { p.Copies = 0 },
-		"/object/width":                              func(p *plan.Plan) { p.Object.Width = -3 * length.Inch },
-		"/object/height":                             func(p *plan.Plan) { p.Object.Height = 6 * length.Metre },
-		"/object/wrap":                               func(p *plan.Plan) { p.Object.Kind = plan.Book },
-		"/object/length":                             func(p *plan.Plan) { p.Object.Kind = plan.Box },
-		"/object/sticks_out/depth":                   func(p *plan.Plan) { p.Object.SticksOut.Depth = -1 },
-		"/cover/seam":                                func(p *plan.Plan) { p.Cover.Seam = 0 },
-		"/cover/wash":                                func(p *plan.Plan) { p.Cover.Wash = math.NaN() },
-		"/pieces/side":                               func(p *plan.Plan) { p.Pieces = map[string]plan.Piece{"side": {}} },
-		"/pieces/front/squaring":                     front(plan.Piece{Squaring: ptr(-length.Inch)}),
-		"/pieces/front/layers/overhang":              front(plan.Piece{Layers: &plan.Layers{Overhang: ptr(-length.Inch)}}),
-		"/pieces/front/layers/batting/count":         front(plan.Piece{Layers: &plan.Layers{Batting: &plan.Batting{Count: 9}}}),
-		"/pieces/front/quilting/lines/0/pitch":       front(plan.Piece{Quilting: &plan.Quilting{Lines: []plan.LineFamily{{}}}}),
-		"/pieces/front/quilting/lines/0/angle":       front(plan.Piece{Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: length.Inch, Angle: 999}}}}),
-		"/pieces/front/quilting/pair":                front(plan.Piece{Quilting: &plan.Quilting{Pair: 2 * length.Inch, Lines: []plan.LineFamily{{Pitch: length.Inch}}}}),
-		"/pieces/front/take_up/along":                front(plan.Piece{TakeUp: &plan.TakeUp{Along: 80}}),
-		"/pieces/front/face/columns":                 grid(plan.Face{Rows: 1, Patch: plan.Patch{Fit: true}}),
-		"/pieces/front/face/rows":                    grid(plan.Face{Columns: 1, Rows: 201, Patch: plan.Patch{Fit: true}}),
-		"/pieces/front/face/patch/width":             grid(plan.Face{Columns: 1, Rows: 1}),
-		"/pieces/front/face/borders/0/width":         grid(plan.Face{Columns: 1, Rows: 1, Patch: plan.Patch{Fit: true}, Borders: []plan.Border{{}}}),
-		"/pieces/front/face/order":                   grid(plan.Face{Columns: 1, Rows: 2, Patch: plan.Patch{Fit: true}, Order: plan.Order{Kind: plan.Rows, Rows: [][]string{{"A"}}}}),
-		"/pieces/front/face/order/0":                 grid(plan.Face{Columns: 2, Rows: 1, Patch: plan.Patch{Fit: true}, Order: plan.Order{Kind: plan.Rows, Rows: [][]string{{"A"}}}}),
-		"/pieces/front/face/keep/0":                  grid(plan.Face{Columns: 3, Rows: 2, Set: plan.OnPoint, Patch: plan.Patch{Fit: true}, Keep: []plan.Kept{{Row: 2, Column: 3, Cloth: "A"}}}),
-		"/pieces/front/face/sash/width":              grid(plan.Face{Columns: 1, Rows: 1, Patch: plan.Patch{Fit: true}, Sash: &plan.Sash{}}),
-		"/pieces/front/face/borders/0/pieced/across": grid(plan.Face{Columns: 1, Rows: 1, Patch: plan.Patch{Fit: true}, Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Pieced: &plan.PiecedBorder{Across: -1}}}}),
-		"/pieces/front/face/strips":                  front(plan.Piece{Face: &plan.Face{Kind: plan.StripsFace}}),
-		"/pieces/front/face/strips/0/width":          front(plan.Piece{Face: &plan.Face{Kind: plan.StripsFace, Strips: make([]plan.Strip, 1)}}),
-		"/pieces/front/face/parts":                   front(plan.Piece{Face: &plan.Face{Kind: plan.StackFace, Parts: make([]plan.Part, 25)}}),
-		"/pieces/front/face/parts/0/height":          front(plan.Piece{Face: &plan.Face{Kind: plan.StackFace, Parts: make([]plan.Part, 1)}}),
+		"/title":                               func(p *plan.Plan) { p.Title = " " },
+		"/copies":                              func(p *plan.Plan) { p.Copies = 0 },
+		"/object/width":                        func(p *plan.Plan) { p.Object.Width = -3 * length.Inch },
+		"/object/height":                       func(p *plan.Plan) { p.Object.Height = 6 * length.Metre },
+		"/object/wrap":                         func(p *plan.Plan) { p.Object.Kind = plan.Book },
+		"/object/length":                       func(p *plan.Plan) { p.Object.Kind = plan.Box },
+		"/object/sticks_out/depth":             func(p *plan.Plan) { p.Object.SticksOut.Depth = -1 },
+		"/cover/seam":                          func(p *plan.Plan) { p.Cover.Seam = 0 },
+		"/cover/wash":                          func(p *plan.Plan) { p.Cover.Wash = math.NaN() },
+		"/pieces/side":                         func(p *plan.Plan) { p.Pieces = map[string]plan.Piece{"side": {}} },
+		"/pieces/front/squaring":               front(plan.Piece{Squaring: ptr(-length.Inch)}),
+		"/pieces/front/layers/overhang":        front(plan.Piece{Layers: &plan.Layers{Overhang: ptr(-length.Inch)}}),
+		"/pieces/front/layers/batting/count":   front(plan.Piece{
+Layers: &plan.Layers{Batting: &plan.Batting{Count: 9}}}),
+		"/pieces/front/quilting/lines/0/pitch": front(plan.Piece{
+Quilting: &plan.Quilting{Lines: []plan.LineFamily{{}}}}),
+		"/pieces/front/quilting/lines/0/angle": front(plan.Piece{
+Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: length.Inch, Angle: 999}}}}),
+		"/pieces/front/quilting/pair": front(plan.Piece{Quilting: &plan.Quilting{Pair: 2 * length.Inch,
+			Lines: []plan.LineFamily{{Pitch: length.Inch}}}}),
+		"/pieces/front/take_up/along": front(plan.Piece{TakeUp: &plan.TakeUp{Along: 80}}),
+		"/pieces/front/face/columns":  grid(plan.Face{Rows: 1, Patch: plan.Patch{Fit: true}}),
+		"/pieces/front/face/rows": grid(plan.Face{Columns: 1, Rows: 201,
+			Patch: plan.Patch{Fit: true}}),
+		"/pieces/front/face/patch/width": grid(plan.Face{Columns: 1, Rows: 1}),
+		"/pieces/front/face/borders/0/width": grid(plan.Face{Columns: 1, Rows: 1, Patch: plan.Patch{Fit: true},
+			Borders: []plan.Border{{}}}),
+		"/pieces/front/face/order": grid(plan.Face{Columns: 1, Rows: 2, Patch: plan.Patch{Fit: true},
+			Order: plan.Order{Kind: plan.Rows, Rows: [][]string{{"A"}}}}),
+		"/pieces/front/face/order/0": grid(plan.Face{Columns: 2, Rows: 1, Patch: plan.Patch{Fit: true},
+			Order: plan.Order{Kind: plan.Rows, Rows: [][]string{{"A"}}}}),
+		"/pieces/front/face/keep/0": grid(plan.Face{Columns: 3, Rows: 2, Set: plan.OnPoint,
+			Patch: plan.Patch{Fit: true}, Keep: []plan.Kept{{Row: 2, Column: 3, Cloth: "A"}}}),
+		"/pieces/front/face/sash/width": grid(plan.Face{Columns: 1, Rows: 1, Patch: plan.Patch{Fit: true},
+			Sash: &plan.Sash{}}),
+		"/pieces/front/face/borders/0/pieced/across": grid(plan.Face{Columns: 1, Rows: 1, Patch: plan.Patch{Fit: true},
+			Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Pieced: &plan.PiecedBorder{Across: -1}}}}),
+		"/pieces/front/face/strips": front(plan.Piece{Face: &plan.Face{Kind: plan.StripsFace}}),
+		"/pieces/front/face/strips/0/width": front(plan.Piece{Face: &plan.Face{Kind: plan.StripsFace,
+			Strips: make([]plan.Strip, 1)}}),
+		"/pieces/front/face/parts": front(plan.Piece{Face: &plan.Face{Kind: plan.StackFace,
+			Parts: make([]plan.Part, 25)}}),
+		"/pieces/front/face/parts/0/height": front(plan.Piece{Face: &plan.Face{Kind: plan.StackFace,
+			Parts: make([]plan.Part, 1)}}),
 		"/pieces/front/face/parts/0/face/parts/0/face/parts/0/face/parts/0/face": front(plan.Piece{Face: nested(5)}),
-		"/pieces/front/face/colourways":                                          grid(plan.Face{Columns: 1, Rows: 1, Patch: plan.Patch{Fit: true}, Colourways: make([]plan.Colourway, 9)}),
-		"/pieces/front/face/colourways/0/face/colourways":                        grid(plan.Face{Columns: 1, Rows: 1, Patch: plan.Patch{Fit: true}, Colourways: []plan.Colourway{{Face: plan.Face{Colourways: make([]plan.Colourway, 1)}}}}),
+		"/pieces/front/face/colourways": grid(plan.Face{Columns: 1, Rows: 1,
+			Patch: plan.Patch{Fit: true}, Colourways: make([]plan.Colourway, 9)}),
+		"/pieces/front/face/colourways/0/face/colourways": grid(plan.Face{Columns: 1, Rows: 1,
+			Patch:      plan.Patch{Fit: true},
+			Colourways: []plan.Colourway{{Face: plan.Face{Colourways: make([]plan.Colourway, 1)}}}}),
 		"/back/hem":      func(p *plan.Plan) { p.Back.Hem = make([]length.Length, 3) },
 		"/back/hem/0":    func(p *plan.Plan) { p.Back.Hem = []length.Length{-1} },
 		"/back/panels/1": func(p *plan.Plan) { p.Back.Panels.Widths = []length.Length{length.Inch, 0} },
@@ -123,7 +140,8 @@ func TestAPieceTakesWhatItLeavesOutFromAll(t *testing.T) {
 }
 
 func TestAQuiltedPieceGetsItsUsualMargin(t *testing.T) {
-	quilted := plan.Piece{Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: length.Inch}}}, Layers: &plan.Layers{Lining: "L"}}
+	quilted := plan.Piece{Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: length.Inch}}},
+		Layers: &plan.Layers{Lining: "L"}}
 	for unit, want := range map[length.Unit][2]length.Length{
 		length.Inches:      {length.Inch / 2, length.Inch},
 		length.Centimetres: {length.Centimetre, 25 * length.Millimetre},
@@ -162,7 +180,8 @@ func TestSettlingDoesNotTouchThePlanItself(t *testing.T) {
 
 func TestTheLastMeasurementCounts(t *testing.T) {
 	p := cushion()
-	p.Measured = []plan.Measured{{Gate: ref.FrontSewn.String(), Width: 1}, {Gate: "other"}, {Gate: ref.FrontSewn.String(), Width: 2}}
+	p.Measured = []plan.Measured{{Gate: ref.FrontSewn.String(), Width: 1}, {Gate: "other"},
+		{Gate: ref.FrontSewn.String(), Width: 2}}
 	i, m, ok := p.MeasuredAt(ref.FrontQuilted, ref.FrontSewn)
 	assert.True(t, ok)
 	assert.Equal(t, 2, i)
@@ -172,7 +191,8 @@ func TestTheLastMeasurementCounts(t *testing.T) {
 }
 
 func TestEverySchoolSaysWhy(t *testing.T) {
-	words := map[string][]string{"press": plan.Press("").Values(), "pins": plan.Pins("").Values(), "clip": plan.Clip("").Values(), "round": plan.Round("").Values()}
+	words := map[string][]string{"press": plan.Press("").Values(), "pins": plan.Pins("").Values(),
+		"clip": plan.Clip("").Values(), "round": plan.Round("").Values()}
 	for _, help := range plan.HabitsHelp() {
 		var values []string
 		for _, s := range help.Schools {
@@ -192,8 +212,10 @@ func TestEverySchoolSaysWhy(t *testing.T) {
 func TestDaysAreThoseOfTheCalendar(t *testing.T) {
 	p := cushion()
 	for day, right := range map[string]bool{
-		"2026-12-01": true, "2024-02-29": true, "2000-02-29": true, "2026-02-29": false, "1900-02-29": false, "2026-04-31": false,
-		"2026-13-01": false, "2026-00-10": false, "2026-1-1": false, "2026- 1- 2": false, "2026-+1-02": false, "01-12-2026": false, "2026-12-01 ": false, "soon": false,
+		"2026-12-01": true, "2024-02-29": true, "2000-02-29": true, "2026-02-29": false, "1900-02-29": false,
+		"2026-04-31": false,
+		"2026-13-01": false, "2026-00-10": false, "2026-1-1": false, "2026- 1- 2": false, "2026-+1-02": false,
+		"01-12-2026": false, "2026-12-01 ": false, "soon": false,
 	} {
 		_, err := time.Parse(time.DateOnly, day)
 		assert.Equal(t, right, err == nil, "the library's calendar: %s", day)
@@ -212,9 +234,11 @@ func TestDaysAreThoseOfTheCalendar(t *testing.T) {
 // that every plan begins with, is not.
 func TestWhatIsNotReadIsTold(t *testing.T) {
 	p := plan.Base(length.Inches, plan.DefaultHabits(length.Inches))
-	p.Object, p.Cover.Kind = plan.Object{Kind: plan.Form, Width: 20 * length.Inch, Height: 20 * length.Inch}, plan.Cushion
+	p.Object, p.Cover.Kind = plan.Object{Kind: plan.Form, Width: 20 * length.Inch,
+		Height: 20 * length.Inch}, plan.Cushion
 	p.Back.Kind = plan.Zip
-	p.Pieces = map[string]plan.Piece{"front": {Face: &plan.Face{Kind: plan.StackFace, Parts: []plan.Part{{Face: plan.Face{Kind: plan.StripsFace}}}}}}
+	p.Pieces = map[string]plan.Piece{"front": {Face: &plan.Face{Kind: plan.StackFace,
+		Parts: []plan.Part{{Face: plan.Face{Kind: plan.StripsFace}}}}}}
 	assert.Empty(t, p.Unread())
 	overlap := length.Inch
 	p.Back.Overlap = &overlap
@@ -223,7 +247,9 @@ func TestWhatIsNotReadIsTold(t *testing.T) {
 	p.Pieces["front"].Face.Parts[0].Face.Borders = []plan.Border{{}}
 	told := p.Unread()
 	require.Len(t, told, 4)
-	assert.Equal(t, []string{"/back/overlap", "/cover/split_top", "/pieces/front/face/parts/0/face/borders", "/pieces/front/face/rows"}, []string{told[0].About, told[1].About, told[2].About, told[3].About})
-	assert.Equal(t, "“overlap” changes nothing: a closure of the kind “zip” reads seam, place, flap, gap.", told[0].Text)
+	assert.Equal(t, []string{"/back/overlap", "/cover/split_top", "/pieces/front/face/parts/0/face/borders",
+		"/pieces/front/face/rows"}, []string{told[0].About, told[1].About, told[2].About, told[3].About})
+	assert.Equal(t, "“overlap” changes nothing: a closure of the kind “zip” reads seam, place, flap, gap.",
+		told[0].Text)
 	assert.Equal(t, finding.Note, told[0].Level)
 }

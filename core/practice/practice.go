@@ -59,25 +59,31 @@ func Of(kind Kind, number int, style length.Style) (Exercise, bool) {
 	switch kind {
 	case Cut:
 		finished, seam := g.between(r, 12, 120), g.seam(r)
-		e.Question = fmt.Sprintf("A patch finishes %s. With seams of %s, how wide is it cut?", style.Text(finished), style.Text(seam))
-		e.Answer = sum.Of(sum.Part, "finished", finished).Plus(sum.Seam, "seam, left", seam).Plus(sum.Seam, "seam, right", seam)
+		e.Question = fmt.Sprintf("A patch finishes %s. With seams of %s, how wide is it cut?", style.Text(finished),
+			style.Text(seam))
+		e.Answer = sum.Of(sum.Part, "finished", finished).Plus(sum.Seam, "seam, left", seam).
+			Plus(sum.Seam, "seam, right", seam)
 	case Overlap:
 		front, hem := g.between(r, 96, 160), g.seam(r)
 		piece := (front / 2).Ceil(g.step) + g.between(r, 16, 36)
 		e.Question = fmt.Sprintf("Two back pieces are cut %s wide; each has a hem turned twice by %s. The front is cut %s wide. How far do they overlap?", style.Text(piece), style.Text(hem), style.Text(front))
-		e.Answer = sum.Of(sum.Part, "back piece", piece).Plus(sum.Part, "back piece", piece).Plus(sum.Hem, "hems, four folds", -hem.Times(4)).Plus(sum.Part, "front as cut", -front)
+		e.Answer = sum.Of(sum.Part, "back piece", piece).Plus(sum.Part, "back piece", piece).
+			Plus(sum.Hem, "hems, four folds", -hem.Times(4)).Plus(sum.Part, "front as cut", -front)
 	case Corner:
 		side, radius := g.between(r, 80, 160), g.between(r, 8, 24)
 		e.Question = fmt.Sprintf("A panel is %s square on its seam line; two of its corners are rounded, with a radius of %s. How long is the way up one side, over the top and down the other?", style.Text(side), style.Text(radius))
 		square := sum.Of(sum.Part, "up", side).Plus(sum.Part, "over", side).Plus(sum.Part, "down", side)
-		e.Answer = square.Plus(sum.Corner, "two corners, each shorter by (2 − π/2) × radius", -2*outline.CornerShort(radius))
+		e.Answer = square.Plus(sum.Corner, "two corners, each shorter by (2 − π/2) × radius",
+			-2*outline.CornerShort(radius))
 		e.Within = g.step / 2
 	case Measured:
 		planned := g.between(r, 96, 160)
 		off := g.step.Times(1 + r.IntN(6))
 		measured, overlap, hem := planned-off, g.between(r, 24, 40), g.seam(r)
 		e.Question = fmt.Sprintf("The front was planned %s wide and measures %s, raw edge to raw edge. Two back pieces overlap by %s; each has a hem turned twice by %s. How wide is each cut?", style.Text(planned), style.Text(measured), style.Text(overlap), style.Text(hem))
-		e.Answer = sum.Of(sum.Measured, "half the front as measured", measured.Div(2)).Plus(sum.Overlap, "half the overlap", overlap.Div(2)).Plus(sum.Hem, "hem, first fold", hem).Plus(sum.Hem, "hem, second fold", hem)
+		e.Answer = sum.Of(sum.Measured, "half the front as measured", measured.Div(2)).
+			Plus(sum.Overlap, "half the overlap", overlap.Div(2)).Plus(sum.Hem, "hem, first fold", hem).
+			Plus(sum.Hem, "hem, second fold", hem)
 		e.Within = g.step / 2
 	case Tape:
 		e.Mark = g.between(r, 1, 64)

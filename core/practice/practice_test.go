@@ -15,7 +15,8 @@ import (
 	_ "umschlag/seeded"
 )
 
-var styles = map[length.Unit]length.Style{length.Inches: {Unit: length.Inches, Denominator: 8}, length.Centimetres: {Unit: length.Centimetres}}
+var styles = map[length.Unit]length.Style{length.Inches: {Unit: length.Inches, Denominator: 8},
+	length.Centimetres: {Unit: length.Centimetres}}
 
 func TestTheSameNumberAsksTheSame(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
@@ -68,7 +69,8 @@ func TestOnesOwnSizes(t *testing.T) {
 	size := sum.Of(sum.Part, "finished", 4*in).Plus(sum.Seam, "seams", in/2).Plus(sum.Measured, "measured short", -in/8)
 	e, ok := practice.Own("Hood", "Patch", size, styles[length.Inches])
 	require.True(t, ok)
-	assert.Equal(t, "Patch, of Hood: finished 4″, and seams ½″, less measured short ⅛″. What is the ruler set to?", e.Question)
+	assert.Equal(t, "Patch, of Hood: finished 4″, and seams ½″, less measured short ⅛″. What is the ruler set to?",
+		e.Question)
 	assert.True(t, e.Right(35*in/8))
 	_, ok = practice.Own("Hood", "Patch", sum.Of(sum.Part, "finished", in), styles[length.Inches])
 	assert.False(t, ok)

@@ -232,7 +232,8 @@ func meetings(seams []front.Seam) meetingList {
 		for _, e := range []struct{ x, y, sign float64 }{{s.X1, s.Y1, 1}, {s.X2, s.Y2, -1}} {
 			at := spot{int64(math.Round(e.x / 1000)), int64(math.Round(e.y / 1000))}
 			for _, other := range ends[at] {
-				if other.dx*e.sign*dx+other.dy*e.sign*dy > -0.9999 || seams[other.seam].Group == s.Group && seams[other.seam].Kind == s.Kind && s.Kind == front.InBand {
+				if other.dx*e.sign*dx+other.dy*e.sign*dy > -0.9999 || seams[other.seam].Group == s.Group &&
+					seams[other.seam].Kind == s.Kind && s.Kind == front.InBand {
 					continue
 				}
 				m := meeting{a: other.seam, b: i, x: e.x, y: e.y, turn: turnOf(seams[other.seam], s)}

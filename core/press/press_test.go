@@ -36,7 +36,8 @@ func face(t require.TestingT, f plan.Face) front.Face {
 	if f.Set == plan.OnPoint {
 		w, h = 2*w, 2*h
 	}
-	built, found := front.Build(front.Order{Face: f, Finished: size(w, h), Trimmed: size(w+in/2, h+in/2), Top: size(w+in/2, h+in/2), Seam: in / 4, Step: in / 8,
+	built, found := front.Build(front.Order{Face: f, Finished: size(w, h), Trimmed: size(w+in/2, h+in/2),
+		Top: size(w+in/2, h+in/2), Seam: in / 4, Step: in / 8,
 		Style: length.Style{Unit: length.Inches}})
 	require.False(t, found.Stopped(), "%v", found)
 	return built
@@ -44,7 +45,8 @@ func face(t require.TestingT, f plan.Face) front.Face {
 
 func TestRowsNestWhateverTheGrid(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		f := plan.Face{Columns: rapid.IntRange(1, 9).Draw(t, "c"), Rows: rapid.IntRange(1, 9).Draw(t, "r"), Set: rapid.SampledFrom([]plan.Setting{plan.Straight, plan.OnPoint}).Draw(t, "set")}
+		f := plan.Face{Columns: rapid.IntRange(1, 9).Draw(t, "c"), Rows: rapid.IntRange(1, 9).Draw(t, "r"),
+			Set: rapid.SampledFrom([]plan.Setting{plan.Straight, plan.OnPoint}).Draw(t, "set")}
 		if f.Set == plan.Straight && rapid.Bool().Draw(t, "sash") {
 			f.Sash = &plan.Sash{Width: in, Posts: rapid.Bool().Draw(t, "posts")}
 		}
@@ -82,7 +84,8 @@ func TestSeamsGoTowardsTheSashes(t *testing.T) {
 func TestBlocksNestByTurns(t *testing.T) {
 	for _, n := range block.Library() {
 		for _, set := range []plan.Setting{plan.Straight, plan.OnPoint} {
-			built := face(t, plan.Face{Columns: 3, Rows: 3, Set: set, Block: plan.Block{Name: n.Name}, Cloths: []string{"A", "B", "C", "D", "E"}})
+			built := face(t, plan.Face{Columns: 3, Rows: 3, Set: set, Block: plan.Block{Name: n.Name},
+				Cloths: []string{"A", "B", "C", "D", "E"}})
 			p := press.Of(press.Order{Face: built, School: plan.PressNest})
 			require.Len(t, p.Sides, len(built.Seams))
 			assert.Equal(t, runsOn[n.Name], len(p.Conflicts) > 0, "%s %s: %d", n.Name, set, len(p.Conflicts))
@@ -91,7 +94,8 @@ func TestBlocksNestByTurns(t *testing.T) {
 			}
 		}
 	}
-	nine := press.Of(press.Order{Face: face(t, plan.Face{Columns: 2, Rows: 2, Block: plan.Block{Name: "nine-patch"}}), School: plan.PressNest})
+	nine := press.Of(press.Order{Face: face(t, plan.Face{Columns: 2, Rows: 2, Block: plan.Block{Name: "nine-patch"}}),
+		School: plan.PressNest})
 	assert.True(t, nine.Alternate)
 }
 
@@ -100,12 +104,14 @@ var runsOn = map[string]bool{"half-square": true, "hourglass": true}
 
 func TestTheOtherSchools(t *testing.T) {
 	built := face(t, plan.Face{Columns: 3, Rows: 3})
-	for _, o := range []press.Order{{Face: built, School: plan.PressOpen}, {Face: built, School: plan.PressCrossed, Quilted: true}} {
+	for _, o := range []press.Order{{Face: built, School: plan.PressOpen},
+		{Face: built, School: plan.PressCrossed, Quilted: true}} {
 		for _, side := range press.Of(o).Sides {
 			assert.Equal(t, press.Open, side)
 		}
 	}
-	assert.Equal(t, press.Left, press.Of(press.Order{Face: built, School: plan.PressCrossed}).Rows[1], "nested where nothing is quilted")
+	assert.Equal(t, press.Left, press.Of(press.Order{Face: built, School: plan.PressCrossed}).Rows[1],
+		"nested where nothing is quilted")
 	tone := func(cloth string) (float64, bool) { return map[string]float64{"A": 0.2, "B": 0.8}[cloth], true }
 	dark := press.Of(press.Order{Face: built, School: plan.PressDark, Tone: tone})
 	for i, s := range built.Seams {
@@ -115,15 +121,21 @@ func TestTheOtherSchools(t *testing.T) {
 		}
 	}
 	assert.Empty(t, dark.Conflicts, "dark and light in turn nest by themselves")
-	same := press.Of(press.Order{Face: face(t, plan.Face{Columns: 3, Rows: 3, Order: plan.Order{Kind: plan.Rows, Rows: [][]string{{"A", "B", "A"}, {"A", "B", "A"}, {"A", "B", "A"}}}}), School: plan.PressDark, Tone: tone})
+	same := press.Of(press.Order{Face: face(t,
+		plan.Face{Columns: 3, Rows: 3,
+			Order: plan.Order{Kind: plan.Rows, Rows: [][]string{{"A", "B", "A"}, {"A", "B", "A"}, {"A", "B", "A"}}}}),
+		School: plan.PressDark, Tone: tone})
 	assert.Len(t, same.Conflicts, 4, "in columns of one cloth they do not")
-	assert.Equal(t, press.Dark, press.Of(press.Order{Face: built, School: plan.PressDark}).Rows[1], "by eye where no colours are known")
+	assert.Equal(t, press.Dark, press.Of(press.Order{Face: built, School: plan.PressDark}).Rows[1],
+		"by eye where no colours are known")
 }
 
 // Whatever the school, a border's allowance lies towards the border, as its step says.
 func TestBordersArePressedOutwards(t *testing.T) {
-	built, found := front.Build(front.Order{Finished: size(12*in, 12*in), Trimmed: size(25*in/2, 25*in/2), Top: size(25*in/2, 25*in/2), Seam: in / 4, Step: in / 8, Style: length.Style{Unit: length.Inches},
-		Face: plan.Face{Kind: plan.GridFace, Columns: 2, Rows: 2, Patch: plan.Patch{Width: 4 * in, Height: 4 * in}, Cloths: []string{"A", "B"},
+	built, found := front.Build(front.Order{Finished: size(12*in, 12*in), Trimmed: size(25*in/2, 25*in/2),
+		Top: size(25*in/2, 25*in/2), Seam: in / 4, Step: in / 8, Style: length.Style{Unit: length.Inches},
+		Face: plan.Face{Kind: plan.GridFace, Columns: 2, Rows: 2, Patch: plan.Patch{Width: 4 * in, Height: 4 * in},
+			Cloths:  []string{"A", "B"},
 			Borders: []plan.Border{{Width: plan.BorderWidth{Width: 2 * in}, Cloth: "C"}}}})
 	require.False(t, found.Stopped())
 	for _, school := range []plan.Press{plan.PressNest, plan.PressOpen, plan.PressDark, plan.PressCrossed} {
@@ -132,11 +144,13 @@ func TestBordersArePressedOutwards(t *testing.T) {
 		for i, s := range built.Seams {
 			if s.Kind == front.Round {
 				got[p.Sides[i]]++
-				at := map[press.Side]bool{press.Left: s.X1 < (6 * in).Float(), press.Right: s.X1 > (6 * in).Float(), press.Up: s.Y1 < (6 * in).Float(), press.Down: s.Y1 > (6 * in).Float()}
+				at := map[press.Side]bool{press.Left: s.X1 < (6 * in).Float(), press.Right: s.X1 > (6 * in).Float(),
+					press.Up: s.Y1 < (6 * in).Float(), press.Down: s.Y1 > (6 * in).Float()}
 				assert.True(t, at[p.Sides[i]], "outwards")
 			}
 		}
-		assert.Equal(t, map[press.Side]int{press.Left: 1, press.Right: 1, press.Up: 1, press.Down: 1}, got, string(school))
+		assert.Equal(t, map[press.Side]int{press.Left: 1, press.Right: 1, press.Up: 1, press.Down: 1}, got,
+			string(school))
 	}
 }
 
@@ -144,7 +158,8 @@ func TestBordersArePressedOutwards(t *testing.T) {
 func TestAPlanDoesNotHangOnTheWaySeamsAreDrawn(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		built := face(t, plan.Face{Columns: rapid.IntRange(2, 5).Draw(t, "c"), Rows: rapid.IntRange(2, 5).Draw(t, "r"),
-			Block: plan.Block{Name: rapid.SampledFrom([]string{"four-patch", "nine-patch", "pinwheel", "ohio-star"}).Draw(t, "block")}})
+			Block: plan.Block{Name: rapid.SampledFrom([]string{"four-patch", "nine-patch", "pinwheel", "ohio-star"}).
+				Draw(t, "block")}})
 		p := press.Of(press.Order{Face: built, School: plan.PressNest})
 		turned := built
 		turned.Seams = append([]front.Seam(nil), built.Seams...)

@@ -129,7 +129,8 @@ func run(l Line) float64 {
 
 // top is the rectangle that is quilted.
 func (o Order) top() shape.Box {
-	return shape.Box{X1: -o.Left.Float(), Y1: -o.Above.Float(), X2: (o.Wide - o.Left).Float(), Y2: (o.High - o.Above).Float()}
+	return shape.Box{X1: -o.Left.Float(), Y1: -o.Above.Float(), X2: (o.Wide - o.Left).Float(), Y2: (o.High - o.Above).
+		Float()}
 }
 
 // middle is what a pattern is centred on.
@@ -215,7 +216,8 @@ func (o Order) echoes(pitch length.Length) []Line {
 	var out []Line
 	p, w, h := pitch.Float(), o.Width.Float(), o.Height.Float()
 	for d := p; 2*d < math.Min(w, h)-p/2 && len(out) < mostLines; d += p {
-		out = append(out, Line{Kind: Echo, Family: -1, Closed: true, Points: []shape.Point{{X: d, Y: d}, {X: w - d, Y: d}, {X: w - d, Y: h - d}, {X: d, Y: h - d}}})
+		out = append(out, Line{Kind: Echo, Family: -1, Closed: true,
+			Points: []shape.Point{{X: d, Y: d}, {X: w - d, Y: d}, {X: w - d, Y: h - d}, {X: d, Y: h - d}}})
 	}
 	return out
 }

@@ -19,7 +19,8 @@ const in = length.Inch
 
 // order is a panel of 12 × 10 whose top stands out by 1 on every side.
 func order(q *plan.Quilting, seams ...front.Seam) quilt.Order {
-	return quilt.Order{Quilting: q, Width: 12 * in, Height: 10 * in, Left: in, Above: in, Wide: 14 * in, High: 12 * in, Seams: seams}
+	return quilt.Order{Quilting: q, Width: 12 * in, Height: 10 * in, Left: in, Above: in, Wide: 14 * in, High: 12 * in,
+		Seams: seams}
 }
 
 func lines(pitch length.Length, angles ...float64) *plan.Quilting {
@@ -54,7 +55,8 @@ func TestPairsAreCentredOnTheirLine(t *testing.T) {
 func TestEchoesFollowTheEdgeInwards(t *testing.T) {
 	p := quilt.Of(order(&plan.Quilting{Echo: 2 * in}))
 	require.Len(t, p.Lines, 2)
-	assert.Equal(t, []length.Length{28 * in, 12 * in}, []length.Length{p.Lines[0].Length, p.Lines[1].Length}, "8 × 6, and 4 × 2")
+	assert.Equal(t, []length.Length{28 * in, 12 * in}, []length.Length{p.Lines[0].Length, p.Lines[1].Length},
+		"8 × 6, and 4 × 2")
 }
 
 func TestFreeMotionIsAreaOverDistance(t *testing.T) {
@@ -67,7 +69,8 @@ func TestSeamsInOneLineAreStitchedInOne(t *testing.T) {
 	across := func(y, x1, x2 length.Length) front.Seam {
 		return front.Seam{Kind: front.InBand, X1: x1.Float(), X2: x2.Float(), Y1: y.Float(), Y2: y.Float()}
 	}
-	p := quilt.Of(order(&plan.Quilting{Ditch: true}, across(4*in, 0, 3*in), across(4*in, 3*in, 7*in), across(4*in, 7*in, 12*in), across(8*in, 0, 12*in),
+	p := quilt.Of(order(&plan.Quilting{Ditch: true}, across(4*in, 0, 3*in), across(4*in, 3*in, 7*in),
+		across(4*in, 7*in, 12*in), across(8*in, 0, 12*in),
 		front.Seam{Kind: front.InBlock, X1: 0, Y1: 0, X2: in.Float(), Y2: in.Float()}))
 	require.Len(t, p.Lines, 2)
 	assert.Equal(t, 24*in, p.Seam)
@@ -97,7 +100,8 @@ func TestFamiliesFillTheTop(t *testing.T) {
 		p := quilt.Of(order(q))
 		for _, l := range p.Lines {
 			for _, at := range l.Points {
-				assert.True(t, at.X >= -in.Float()-1 && at.X <= (13*in).Float()+1 && at.Y >= -in.Float()-1 && at.Y <= (11*in).Float()+1)
+				assert.True(t, at.X >= -in.Float()-1 && at.X <= (13*in).Float()+1 && at.Y >= -in.Float()-1 &&
+					at.Y <= (11*in).Float()+1)
 			}
 		}
 		area := (14 * in).Float() * (12 * in).Float() / pitch.Float()

@@ -71,8 +71,11 @@ func TestABorderOfPatchesIsSewnOnWhole(t *testing.T) {
 // What is counted of a part of a stack is counted as what it is.
 func TestTrianglesOfAStackAreCountedByWhatTheyAre(t *testing.T) {
 	p := bordered()
-	point := plan.Face{Kind: plan.GridFace, Set: plan.OnPoint, Columns: 3, Rows: 2, Patch: plan.Patch{Fit: true}, Cloths: []string{"A", "B"}}
-	p.Pieces["front"] = plan.Piece{Face: &plan.Face{Kind: plan.StackFace, Parts: []plan.Part{{Height: 8 * in, Face: plan.Face{Kind: plan.PlainFace, Cloth: "A"}}, {Height: 8 * in, Face: point}}}}
+	point := plan.Face{Kind: plan.GridFace, Set: plan.OnPoint, Columns: 3, Rows: 2, Patch: plan.Patch{Fit: true},
+		Cloths: []string{"A", "B"}}
+	p.Pieces["front"] = plan.Piece{Face: &plan.Face{Kind: plan.StackFace,
+		Parts: []plan.Part{{Height: 8 * in, Face: plan.Face{Kind: plan.PlainFace, Cloth: "A"}},
+			{Height: 8 * in, Face: point}}}}
 	r := reckon.Reckon(p, nil)
 	require.NotEmpty(t, r.Steps, "%v", r.Findings)
 	assert.Equal(t, 4, r.Counts["corner triangles"])

@@ -23,7 +23,8 @@ func anyOf(t *rapid.T, name string, lo, hi length.Length) length.Length {
 	return length.Length(rapid.Int64Range(int64(lo), int64(hi)).Draw(t, name))
 }
 
-var covers = map[plan.CoverKind]plan.ObjectKind{plan.Cushion: plan.Form, plan.BoxedCushion: plan.Form, plan.Pad: plan.Flat, plan.Jacket: plan.Book,
+var covers = map[plan.CoverKind]plan.ObjectKind{plan.Cushion: plan.Form, plan.BoxedCushion: plan.Form,
+	plan.Pad: plan.Flat, plan.Jacket: plan.Book,
 	"wrap-hood": plan.Box, "band-hood": plan.Box, "skirt-hood": plan.Box}
 
 // anyCover draws a plan of any kind of cover, some of which cannot be made.
@@ -31,9 +32,12 @@ func anyCover(t *rapid.T) plan.Plan {
 	unit := rapid.SampledFrom(length.Units()).Draw(t, "unit")
 	p := plan.Base(unit, plan.DefaultHabits(unit))
 	p.Title = "any"
-	p.Cover.Kind = rapid.SampledFrom([]plan.CoverKind{plan.Cushion, plan.BoxedCushion, plan.Pad, plan.Jacket, "wrap-hood", "band-hood", "skirt-hood"}).Draw(t, "kind")
-	p.Object = plan.Object{Kind: covers[p.Cover.Kind], Shape: rapid.SampledFrom([]plan.ObjectShape{"", "rectangle", "round"}).Draw(t, "shape"),
-		Width: anyOf(t, "width", 3*in, 40*in), Length: anyOf(t, "length", 4*in, 40*in), Depth: anyOf(t, "depth", 3*in, 30*in), Height: anyOf(t, "height", 3*in, 30*in),
+	p.Cover.Kind = rapid.SampledFrom([]plan.CoverKind{plan.Cushion, plan.BoxedCushion, plan.Pad, plan.Jacket,
+		"wrap-hood", "band-hood", "skirt-hood"}).Draw(t, "kind")
+	p.Object = plan.Object{Kind: covers[p.Cover.Kind],
+		Shape: rapid.SampledFrom([]plan.ObjectShape{"", "rectangle", "round"}).Draw(t, "shape"),
+		Width: anyOf(t, "width", 3*in, 40*in), Length: anyOf(t, "length", 4*in, 40*in),
+		Depth: anyOf(t, "depth", 3*in, 30*in), Height: anyOf(t, "height", 3*in, 30*in),
 		Thickness: anyOf(t, "thickness", in/2, 6*in), Wrap: anyOf(t, "wrap", 6*in, 30*in)}
 	if p.Object.Shape == plan.RoundShape {
 		p.Object.Height = 0
@@ -41,24 +45,30 @@ func anyCover(t *rapid.T) plan.Plan {
 	p.Cover.Seam = anyOf(t, "seam", in/8, in)
 	ease := anyOf(t, "ease", -in, in)
 	p.Cover.Ease = plan.Axes{Width: ease, Height: ease, Length: ease, Depth: ease, Wrap: in}
-	p.Cover.Corners = plan.Corners{Kind: rapid.SampledFrom([]plan.CornerKind{"", "square", "round", "tapered"}).Draw(t, "corners"), Radius: anyOf(t, "radius", 0, 5*in)}
+	p.Cover.Corners = plan.Corners{Kind: rapid.SampledFrom([]plan.CornerKind{"", "square", "round", "tapered"}).
+		Draw(t, "corners"), Radius: anyOf(t, "radius", 0, 5*in)}
 	p.Cover.SplitTop = rapid.Bool().Draw(t, "split")
-	p.Cover.Bottom = plan.Bottom{Finish: rapid.SampledFrom([]plan.BottomFinish{"", "bound", "hem", "raw"}).Draw(t, "bottom"), Width: in}
-	p.Cover.Flaps = plan.Flaps{Style: rapid.SampledFrom([]plan.FlapStyle{"", "folded", "turned-in", "flip"}).Draw(t, "flaps"),
+	p.Cover.Bottom = plan.Bottom{Finish: rapid.SampledFrom([]plan.BottomFinish{"", "bound", "hem", "raw"}).
+		Draw(t, "bottom"), Width: in}
+	p.Cover.Flaps = plan.Flaps{Style: rapid.SampledFrom([]plan.FlapStyle{"", "folded", "turned-in", "flip"}).
+		Draw(t, "flaps"),
 		Depth: plan.Pair{Front: anyOf(t, "front flap", in, 6*in), Back: anyOf(t, "back flap", in, 6*in)}}
 	if p.Cover.Kind == plan.BoxedCushion {
-		p.Back = plan.Back{Kind: rapid.SampledFrom([]plan.BackKind{"", "sewn", "zip"}).Draw(t, "closure"), Gap: anyOf(t, "gap", 0, 40*in)}
+		p.Back = plan.Back{Kind: rapid.SampledFrom([]plan.BackKind{"", "sewn", "zip"}).Draw(t, "closure"),
+			Gap: anyOf(t, "gap", 0, 40*in)}
 	}
 	if p.Cover.Kind == plan.Cushion {
 		p.Back = rapid.SampledFrom(plan.Closures(unit)).Draw(t, "closure").Back
 		p.Cover.Flange = anyOf(t, "flange", 0, 2*in)
 	}
 	if rapid.Bool().Draw(t, "piped") {
-		p.Edges.Piping = &plan.Piping{Cord: anyOf(t, "cord", in/8, in/2), Grain: rapid.SampledFrom([]plan.Grain{"", "bias", "straight"}).Draw(t, "grain"),
+		p.Edges.Piping = &plan.Piping{Cord: anyOf(t, "cord", in/8, in/2),
+			Grain:  rapid.SampledFrom([]plan.Grain{"", "bias", "straight"}).Draw(t, "grain"),
 			Bought: rapid.Bool().Draw(t, "bought")}
 	}
 	if p.Object.Kind == plan.Box && rapid.Bool().Draw(t, "bound with strips") {
-		p.Edges.Binding = &plan.Binding{Shows: in / 2, Style: rapid.SampledFrom([]plan.BindingStyle{"", "double", "tape", "bought"}).Draw(t, "binding")}
+		p.Edges.Binding = &plan.Binding{Shows: in / 2,
+			Style: rapid.SampledFrom([]plan.BindingStyle{"", "double", "tape", "bought"}).Draw(t, "binding")}
 	}
 	if p.Object.Kind == plan.Form && rapid.Bool().Draw(t, "made at home") {
 		p.Object.Make = &plan.MakeForm{Fold: rapid.Bool().Draw(t, "fold"), Tab: anyOf(t, "tab", 0, in)}
@@ -66,11 +76,13 @@ func anyCover(t *rapid.T) plan.Plan {
 	p.Edges.Inside = rapid.SampledFrom([]plan.InsideFinish{"", "zigzag", "bound"}).Draw(t, "inside")
 	quilted := plan.Piece{Face: &plan.Face{Kind: plan.PlainFace, Cloth: "A"}}
 	if rapid.Bool().Draw(t, "quilted") {
-		quilted.Layers = &plan.Layers{Batting: &plan.Batting{Count: rapid.IntRange(0, 2).Draw(t, "battings")}, Lining: "L"}
+		quilted.Layers = &plan.Layers{Batting: &plan.Batting{Count: rapid.IntRange(0, 2).Draw(t, "battings")},
+			Lining: "L"}
 		quilted.Quilting = &plan.Quilting{Lines: []plan.LineFamily{{Pitch: 2 * in, Angle: 45}}}
 	}
 	p.Pieces = map[string]plan.Piece{plan.Common: quilted}
-	p.Cloths = map[string]plan.Cloth{"A": {Name: "a", Width: ptr(60 * in)}, "L": {Name: "l", Width: ptr(60 * in)}, "batting": {Name: "b", Width: ptr(90 * in)}}
+	p.Cloths = map[string]plan.Cloth{"A": {Name: "a", Width: ptr(60 * in)}, "L": {Name: "l", Width: ptr(60 * in)},
+		"batting": {Name: "b", Width: ptr(90 * in)}}
 	p.Copies = rapid.IntRange(1, 3).Draw(t, "copies")
 	return p
 }

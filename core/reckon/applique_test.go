@@ -25,12 +25,15 @@ func applied(shapes ...plan.Shape) plan.Plan {
 func TestShapesAreCutWithTheirWebAndSewn(t *testing.T) {
 	left, top := 2*in, 3*in
 	r := reckon.Reckon(applied(
-		plan.Shape{Key: "body", Name: "body", Shape: "square", Cloth: "B", Width: 6 * in, At: plan.At{Left: &left, Top: &top}},
-		plan.Shape{Shape: "circle", Cloth: "B", Width: 2 * in, From: "body", Edge: plan.NoEdge, Twin: plan.MirrorTwin, At: plan.At{Left: ptr(in), Middle: true}}), nil)
+		plan.Shape{Key: "body", Name: "body", Shape: "square", Cloth: "B", Width: 6 * in,
+			At: plan.At{Left: &left, Top: &top}},
+		plan.Shape{Shape: "circle", Cloth: "B", Width: 2 * in, From: "body", Edge: plan.NoEdge, Twin: plan.MirrorTwin,
+			At: plan.At{Left: ptr(in), Middle: true}}), nil)
 	front := piece(t, r, "front")
 	require.Len(t, front.Shapes, 3)
 	body := cut(t, r, "cut.piece:front.of:body.role:shape")
-	assert.Equal(t, []string{"6½″", "outer", "template", "B"}, []string{body.Width.Text, body.Layer, body.Shape, body.Cloth})
+	assert.Equal(t, []string{"6½″", "outer", "template", "B"},
+		[]string{body.Width.Text, body.Layer, body.Shape, body.Cloth})
 	assert.Equal(t, []any{true, int64(in / 4)}, []any{body.Mirrored, body.Inset})
 	web := cut(t, r, "cut.piece:front.of:body.role:web-of-shape")
 	assert.Equal(t, []string{"web", "web"}, []string{web.Layer, web.Cloth})
@@ -46,7 +49,8 @@ func TestShapesAreCutWithTheirWebAndSewn(t *testing.T) {
 			steps = append(steps, s.ID)
 		}
 	}
-	assert.Equal(t, []string{"step.piece:front.role:cut-shapes", "step.piece:front.role:lay-shapes.no:1", "step.piece:front.role:lay-shapes.no:2", "step.piece:front.role:sew-shapes.no:1"}, steps)
+	assert.Equal(t, []string{"step.piece:front.role:cut-shapes", "step.piece:front.role:lay-shapes.no:1",
+		"step.piece:front.role:lay-shapes.no:2", "step.piece:front.role:sew-shapes.no:1"}, steps)
 }
 
 func TestEveryShapeIsCutInExactlyOneStep(t *testing.T) {
@@ -54,7 +58,8 @@ func TestEveryShapeIsCutInExactlyOneStep(t *testing.T) {
 	for i, f := range shape.Forms {
 		at := length.Length(i%5) * 3 * in
 		down := length.Length(i/5) * 4 * in
-		shapes = append(shapes, plan.Shape{Shape: f.Name, Cloth: "B", Width: 3 * in, Late: i%3 == 0, At: plan.At{Left: &at, Top: &down}})
+		shapes = append(shapes,
+			plan.Shape{Shape: f.Name, Cloth: "B", Width: 3 * in, Late: i%3 == 0, At: plan.At{Left: &at, Top: &down}})
 	}
 	r := reckon.Reckon(applied(shapes...), nil)
 	require.NotEmpty(t, r.Steps, "%v", r.Findings)
@@ -72,17 +77,22 @@ func TestEveryShapeIsCutInExactlyOneStep(t *testing.T) {
 func TestShapesOnAPartOfAStackLieOnItsPart(t *testing.T) {
 	p := worked()
 	left, top := in, in
-	inner := plan.Face{Kind: plan.PlainFace, Cloth: "A", Applique: []plan.Shape{{Shape: "square", Cloth: "B", Width: 2 * in, At: plan.At{Left: &left, Top: &top}}}}
-	p.Pieces = map[string]plan.Piece{"front": {Face: &plan.Face{Kind: plan.StackFace, Parts: []plan.Part{{Height: 8 * in, Face: plan.Face{Kind: plan.PlainFace, Cloth: "A"}}, {Height: 11 * in, Face: inner}},
+	inner := plan.Face{Kind: plan.PlainFace, Cloth: "A",
+		Applique: []plan.Shape{{Shape: "square", Cloth: "B", Width: 2 * in, At: plan.At{Left: &left, Top: &top}}}}
+	p.Pieces = map[string]plan.Piece{"front": {Face: &plan.Face{Kind: plan.StackFace,
+		Parts: []plan.Part{{Height: 8 * in, Face: plan.Face{Kind: plan.PlainFace, Cloth: "A"}},
+			{Height: 11 * in, Face: inner}},
 		Applique: []plan.Shape{{Shape: "circle", Cloth: "B", Width: 3 * in}}}}}
 	r := reckon.Reckon(p, nil)
 	shapes := piece(t, r, "front").Shapes
 	require.Len(t, shapes, 2)
-	assert.Equal(t, []string{"/pieces/front/face/parts/1/face/applique/0", "9″"}, []string{shapes[0].About, shapes[0].From.Top.Text})
+	assert.Equal(t, []string{"/pieces/front/face/parts/1/face/applique/0", "9″"},
+		[]string{shapes[0].About, shapes[0].From.Top.Text})
 	assert.Equal(t, "/pieces/front/face/applique/0", shapes[1].About, "what lies on the whole lies over it")
 	at, ok := move.Shape(p, shapes[0].About, 3*in, 10*in)
 	require.True(t, ok)
-	assert.Equal(t, []length.Length{3 * in, 2 * in}, []length.Length{*at.Left, *at.Top}, "counted from the edges of its part")
+	assert.Equal(t, []length.Length{3 * in, 2 * in}, []length.Length{*at.Left, *at.Top},
+		"counted from the edges of its part")
 	_, ok = move.Shape(p, "/pieces/front/face/applique/9", 0, 0)
 	assert.False(t, ok)
 }
@@ -98,7 +108,8 @@ func foundPanel(panel *plan.FoundPanel) plan.Plan {
 	p := worked()
 	p.Object = plan.Object{Kind: plan.Found, Width: 12 * in, Height: 10 * in}
 	p.Cover.Ease = plan.Axes{}
-	p.Pieces = map[string]plan.Piece{"front": {Face: &plan.Face{Kind: plan.FoundFace, Cloth: "A", Panel: panel, Backed: "L"}}, "back": {Face: &plan.Face{Kind: plan.PlainFace, Cloth: "A"}}}
+	p.Pieces = map[string]plan.Piece{"front": {Face: &plan.Face{Kind: plan.FoundFace, Cloth: "A", Panel: panel,
+		Backed: "L"}}, "back": {Face: &plan.Face{Kind: plan.PlainFace, Cloth: "A"}}}
 	return p
 }
 
@@ -119,7 +130,8 @@ func TestTheCoverFollowsThePanel(t *testing.T) {
 }
 
 func TestTheBackOfAWorkedPanelIsTrimmedToIt(t *testing.T) {
-	plain, worked := reckon.Reckon(foundPanel(nil), nil), reckon.Reckon(foundPanel(&plan.FoundPanel{Kind: plan.WorkedPanel}), nil)
+	plain, worked := reckon.Reckon(foundPanel(nil),
+		nil), reckon.Reckon(foundPanel(&plan.FoundPanel{Kind: plan.WorkedPanel}), nil)
 	a, b := cut(t, plain, "cut.piece:back.role:closure-panel"), cut(t, worked, "cut.piece:back.role:closure-panel")
 	assert.Equal(t, int64(in), b.Height.NM-a.Height.NM, "½ in larger on every side")
 	assert.Equal(t, plain.Back.Overlap, worked.Back.Overlap)
@@ -132,7 +144,8 @@ func TestTheBackOfAWorkedPanelIsTrimmedToIt(t *testing.T) {
 
 func TestASampleGivesTheRatioOfGathers(t *testing.T) {
 	p := worked()
-	p.Pieces = map[string]plan.Piece{"front": {Face: &plan.Face{Kind: plan.GatheredFace, Cloth: "A", Sampled: &plan.Sampled{Before: 14 * in, After: 11 * in / 2}}}}
+	p.Pieces = map[string]plan.Piece{"front": {Face: &plan.Face{Kind: plan.GatheredFace, Cloth: "A",
+		Sampled: &plan.Sampled{Before: 14 * in, After: 11 * in / 2}}}}
 	g := piece(t, reckon.Reckon(p, nil), "front").Gather
 	require.NotNil(t, g)
 	assert.InDelta(t, 19*14/5.5, float64(g.Needed.NM)/float64(in), 1e-6, "14 ÷ 5½ is 2.545")

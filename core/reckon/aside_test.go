@@ -46,7 +46,9 @@ func TestLookingAroundLosesNothing(t *testing.T) {
 			t.Skip("no such size can be covered")
 		}
 		p = withFace(p, config, f)
-		kinds := rapid.SliceOfN(rapid.SampledFrom([]plan.FaceKind{plan.PlainFace, plan.GridFace, plan.StripsFace, plan.CheckerFace, plan.StackFace, plan.FoundFace, plan.GatheredFace, plan.WindowsFace}), 1, 6).Draw(t, "kinds")
+		kinds := rapid.SliceOfN(rapid.SampledFrom([]plan.FaceKind{plan.PlainFace, plan.GridFace, plan.StripsFace,
+			plan.CheckerFace, plan.StackFace, plan.FoundFace, plan.GatheredFace, plan.WindowsFace}), 1, 6).
+			Draw(t, "kinds")
 		for _, kind := range append(kinds, f.Kind) {
 			if kind == p.Pieces[config].Face.Kind {
 				continue
@@ -61,7 +63,8 @@ func TestLookingAroundLosesNothing(t *testing.T) {
 		back := *p.Pieces[config].Face
 		assert.Equal(t, f.Applique, back.Applique, "shapes are still there")
 		back.Aside = nil
-		if f.Applique, back.Applique = nil, nil; inCloths(t, p, f) == inCloths(t, p, begun) { // as it begins, whatever it is of
+		// as it begins, whatever it is of
+		if f.Applique, back.Applique = nil, nil; inCloths(t, p, f) == inCloths(t, p, begun) {
 			assert.Equal(t, inCloths(t, p, f), inCloths(t, p, back))
 			return
 		}

@@ -48,7 +48,8 @@ func TestPipingGoesRoundEverySeamItBelongsTo(t *testing.T) {
 	r = reckon.Reckon(box, nil)
 	assert.Contains(t, codes(r), "piping-straight", "round its corners")
 	assert.Equal(t, "strip", cut(t, r, "cut.role:piping").Shape)
-	assert.InDelta(t, 2*(112-4*0.858407*1.5/2+4), float64(r.Strips[0].Need.NM)/float64(in), 1.5, "both faces, each with 4 to join it by")
+	assert.InDelta(t, 2*(112-4*0.858407*1.5/2+4), float64(r.Strips[0].Need.NM)/float64(in), 1.5,
+		"both faces, each with 4 to join it by")
 }
 
 func TestBindingOfAnOpenEdge(t *testing.T) {
@@ -81,12 +82,14 @@ func TestAPadMadeAtHome(t *testing.T) {
 	require.NotNil(t, r.Fibre, "%v", r.Findings)
 	assert.InDelta(t, 300, r.Fibre.Least, 5)
 	assert.InDelta(t, 500, r.Fibre.Most, 5)
-	assert.Equal(t, []string{"18½″", "18½″"}, []string{cut(t, r, "cut.role:form").Width.Text, cut(t, r, "cut.role:form").Height.Text})
+	assert.Equal(t, []string{"18½″", "18½″"},
+		[]string{cut(t, r, "cut.role:form").Width.Text, cut(t, r, "cut.role:form").Height.Text})
 	assert.Equal(t, 2, cut(t, r, "cut.role:form").Count)
 	p.Object.Make = &plan.MakeForm{Cloth: "L", Fold: true, Tab: in}
 	r = reckon.Reckon(p, nil)
 	assert.Equal(t, "36½″", cut(t, r, "cut.role:form").Height.Text, "no seam at the fold")
-	assert.Equal(t, []string{"5½″", "1½″"}, []string{cut(t, r, "cut.role:form-tab").Width.Text, cut(t, r, "cut.role:form-tab").Height.Text})
+	assert.Equal(t, []string{"5½″", "1½″"},
+		[]string{cut(t, r, "cut.role:form-tab").Width.Text, cut(t, r, "cut.role:form-tab").Height.Text})
 	assert.Contains(t, r.Steps[stepAt(r, "step.role:make-pad")].Text, "through the tab")
 	assert.Less(t, stepAt(r, "step.role:make-pad"), stepAt(r, "step.role:close"))
 	p.Object.Shape = plan.RoundShape
@@ -104,7 +107,8 @@ func TestClosuresAreComparedByTheirReckonings(t *testing.T) {
 		if c.Chosen {
 			chosen++
 		} else {
-			q.Back = plan.Closures(p.Units)[slices.IndexFunc(plan.Closures(p.Units), func(k plan.Closure) bool { return k.Key == c.Key })].Back
+			q.Back = plan.Closures(p.Units)[slices.IndexFunc(plan.Closures(p.Units),
+				func(k plan.Closure) bool { return k.Key == c.Key })].Back
 		}
 		r := reckon.Reckon(q, nil)
 		assert.Equal(t, r.Closure, c.Key)
@@ -168,5 +172,6 @@ func TestTopStitchingHasToCatchTheGap(t *testing.T) {
 	require.Len(t, r.Findings, 1)
 	assert.Equal(t, "/edges/topstitch", r.Findings[0].About)
 	p.Edges.Topstitch = in / 8
-	assert.Contains(t, reckon.Reckon(p, nil).Steps[stepAt(reckon.Reckon(p, nil), "step.role:turn")].Text, "⅛″ from the edge")
+	assert.Contains(t, reckon.Reckon(p, nil).Steps[stepAt(reckon.Reckon(p, nil), "step.role:turn")].Text,
+		"⅛″ from the edge")
 }

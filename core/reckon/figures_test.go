@@ -30,7 +30,8 @@ func TestTheOwnPace(t *testing.T) {
 		assert.GreaterOrEqual(t, s.Timed, 5)
 	}
 	assert.Zero(t, compare.FiguresOf([]plan.Plan{sewn(t, 2, 3)}).Pace, "three steps tell nothing yet")
-	assert.Equal(t, compare.Figures{Stages: []compare.StagePace{}, Troubles: []compare.TroubleCount{}}, compare.FiguresOf(nil))
+	assert.Equal(t, compare.Figures{Stages: []compare.StagePace{}, Troubles: []compare.TroubleCount{}},
+		compare.FiguresOf(nil))
 }
 
 func TestThePaceThatWasTakenOn(t *testing.T) {
@@ -50,5 +51,6 @@ func TestWhatWentWrongMostOften(t *testing.T) {
 	one, two := worked(), worked()
 	one.Progress.Troubles = []plan.Mishap{{Step: "close", Kind: "short"}, {Step: "close", Kind: "gape"}}
 	two.Progress.Troubles = []plan.Mishap{{Step: "row.1", Kind: "short"}}
-	assert.Equal(t, []compare.TroubleCount{{Kind: "short", Count: 2}, {Kind: "gape", Count: 1}}, compare.FiguresOf([]plan.Plan{one, two}).Troubles)
+	assert.Equal(t, []compare.TroubleCount{{Kind: "short", Count: 2}, {Kind: "gape", Count: 1}},
+		compare.FiguresOf([]plan.Plan{one, two}).Troubles)
 }

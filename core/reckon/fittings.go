@@ -43,7 +43,8 @@ func (r *run) zones() []fitting.Zone {
 		finished := p.Face.Finished
 		for i := 1; i < p.Strips; i++ {
 			at := finished.Width.Total().Times(i).Div(p.Strips) - seam
-			out = append(out, fitting.Zone{On: p.Piece.Name, Name: fitting.Seam, Box: fitting.Box{X: at, Width: 2 * seam, Height: finished.Height.Total()}})
+			out = append(out, fitting.Zone{On: p.Piece.Name, Name: fitting.Seam,
+				Box: fitting.Box{X: at, Width: 2 * seam, Height: finished.Height.Total()}})
 		}
 	}
 	if r.Back == nil {
@@ -55,7 +56,8 @@ func (r *run) zones() []fitting.Zone {
 		if k.Kind == back.ZipBox {
 			name = fitting.Zip
 		}
-		out = append(out, fitting.Zone{On: r.Back.Piece.Name, Name: name, Box: fitting.Box{X: k.Box.X - off, Y: k.Box.Y - off, Width: k.Box.Width, Height: k.Box.Height}})
+		out = append(out, fitting.Zone{On: r.Back.Piece.Name, Name: name,
+			Box: fitting.Box{X: k.Box.X - off, Y: k.Box.Y - off, Width: k.Box.Width, Height: k.Box.Height}})
 	}
 	return out
 }
@@ -79,13 +81,16 @@ func (r *run) fittingCloth(f fitting.Fitted) string {
 // ground is a piece with shapes on it, and the fittings in their places.
 func (r *run) ground(p panel.Panel) applique.Ground {
 	out := applique.Ground{Piece: strings.ToLower(p.Piece.Title), Style: r.Plan.Style(),
-		Width: p.Face.Finished.Width.Total(), Height: p.Face.Finished.Height.Total(), Outline: p.Piece.Line(), Shaped: p.Piece.Shaped()}
+		Width: p.Face.Finished.Width.Total(), Height: p.Face.Finished.Height.Total(), Outline: p.Piece.Line(),
+		Shaped: p.Piece.Shaped()}
 	for _, f := range r.Fittings {
 		if f.On != p.Piece.Name {
 			continue
 		}
 		for _, b := range f.Boxes {
-			out.Fittings = append(out.Fittings, applique.Fitting{Title: strings.ToLower(f.Title), X: length.Length(b.X), Y: length.Length(b.Y), Width: length.Length(b.Width), Height: length.Length(b.Height)})
+			out.Fittings = append(out.Fittings,
+				applique.Fitting{Title: strings.ToLower(f.Title), X: length.Length(b.X), Y: length.Length(b.Y),
+					Width: length.Length(b.Width), Height: length.Length(b.Height)})
 		}
 	}
 	return out

@@ -49,8 +49,10 @@ func TestWhatShowsBesideAFace(t *testing.T) {
 	p.Title = "hood"
 	p.Object = plan.Object{Kind: plan.Box, Length: 18 * in, Depth: 14 * in, Height: 6 * in}
 	p.Cover.Kind = "wrap-hood"
-	p.Pieces = map[string]plan.Piece{"*": {Layers: &plan.Layers{Lining: "L", Batting: &plan.Batting{Count: 2, Loft: in / 8}}}}
-	p.Cloths = map[string]plan.Cloth{"A": {Name: "a"}, "L": {Name: "l"}, "P": {Name: "p"}, "batting": {Name: "b", Kind: "batting"}}
+	p.Pieces = map[string]plan.Piece{"*": {Layers: &plan.Layers{Lining: "L",
+		Batting: &plan.Batting{Count: 2, Loft: in / 8}}}}
+	p.Cloths = map[string]plan.Cloth{"A": {Name: "a"}, "L": {Name: "l"}, "P": {Name: "p"},
+		"batting": {Name: "b", Kind: "batting"}}
 	p.Edges = plan.Edges{Piping: &plan.Piping{Cord: in / 4, Cloth: "P"}, Binding: &plan.Binding{Shows: in / 2}}
 	p.Cover.Bottom.Finish = "bound"
 	pieces := map[string]answer.FoldPiece{}

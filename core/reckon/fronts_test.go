@@ -30,7 +30,8 @@ func faced(f plan.Face) plan.Plan {
 
 // Whatever a face begins as, on any piece, it can be cut, and so can one more part of it.
 func TestEveryFaceThatBeginsCanBeCut(t *testing.T) {
-	kinds := []plan.FaceKind{plan.PlainFace, plan.GridFace, plan.StripsFace, plan.CheckerFace, plan.StackFace, plan.FoundFace, plan.GatheredFace}
+	kinds := []plan.FaceKind{plan.PlainFace, plan.GridFace, plan.StripsFace, plan.CheckerFace, plan.StackFace,
+		plan.FoundFace, plan.GatheredFace}
 	rapid.Check(t, func(t *rapid.T) {
 		p := worked()
 		p.Object.Width = length.Inch / 2 * length.Length(rapid.IntRange(16, 70).Draw(t, "w"))
@@ -89,14 +90,16 @@ func TestLayoutsFillTheirPiece(t *testing.T) {
 
 // A front of blocks: what is cut, counted, compared and laid in other colours.
 func TestAFrontOfBlocks(t *testing.T) {
-	f := plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Width: 4 * length.Inch, Height: 4 * length.Inch}, Block: plan.Block{Name: "pinwheel"},
+	f := plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4,
+		Patch: plan.Patch{Width: 4 * length.Inch, Height: 4 * length.Inch}, Block: plan.Block{Name: "pinwheel"},
 		Cloths: []string{"A", "B"}, Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "C"}}}
 	other := f
 	other.Cloths = []string{"C", "A"}
 	f.Colourways = []plan.Colourway{{Name: "by lamp", Face: other}}
 	r := reckon.Reckon(faced(f), nil)
 	triangles := cut(t, r, "cut.piece:front.role:block-patch.cloth:A.no:1")
-	assert.Equal(t, []any{"half-square", 32, 2, 64, "2⅞″"}, []any{triangles.Shape, triangles.Count, triangles.Gives, triangles.Patches, triangles.Width.Text})
+	assert.Equal(t, []any{"half-square", 32, 2, 64, "2⅞″"},
+		[]any{triangles.Shape, triangles.Count, triangles.Gives, triangles.Patches, triangles.Width.Text})
 	assert.Equal(t, []int{128, 16}, []int{r.Counts["patches"], r.Counts["blocks"]})
 	front := piece(t, r, "front")
 	require.Len(t, front.Methods, 1)
@@ -108,13 +111,15 @@ func TestAFrontOfBlocks(t *testing.T) {
 	}
 	require.NotNil(t, front.Patch)
 	assert.Equal(t, "4″", front.Patch.Width.Text)
-	assert.Len(t, front.Press, 16*7+4*3+3+4, "seven seams in each block, three in each row, between them, and the border")
+	assert.Len(t, front.Press, 16*7+4*3+3+4,
+		"seven seams in each block, three in each row, between them, and the border")
 }
 
 // Every block of the library on a quilted cushion is reckoned without a stop.
 func TestEveryBlockIsReckoned(t *testing.T) {
 	for _, n := range block.Library() {
-		f := plan.Face{Kind: plan.GridFace, Columns: 3, Rows: 3, Patch: plan.Patch{Fit: true}, Block: plan.Block{Name: n.Name}, Cloths: []string{"A", "B", "C"},
+		f := plan.Face{Kind: plan.GridFace, Columns: 3, Rows: 3, Patch: plan.Patch{Fit: true},
+			Block: plan.Block{Name: n.Name}, Cloths: []string{"A", "B", "C"},
 			Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "C"}}}
 		for _, set := range []plan.Setting{plan.Straight, plan.OnPoint} {
 			f.Set = set
@@ -128,7 +133,8 @@ func TestEveryBlockIsReckoned(t *testing.T) {
 }
 
 func BenchmarkFourHundredPatches(b *testing.B) {
-	f := plan.Face{Kind: plan.GridFace, Columns: 20, Rows: 20, Patch: plan.Patch{Fit: true}, Cloths: []string{"A", "B", "C"}, Order: plan.Order{Kind: plan.Scrap},
+	f := plan.Face{Kind: plan.GridFace, Columns: 20, Rows: 20, Patch: plan.Patch{Fit: true},
+		Cloths: []string{"A", "B", "C"}, Order: plan.Order{Kind: plan.Scrap},
 		Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "C"}}}
 	p := faced(f)
 	for b.Loop() {
@@ -139,13 +145,16 @@ func BenchmarkFourHundredPatches(b *testing.B) {
 
 // anyFace draws a face as it begins on a piece, with whatever it can carry changed.
 func anyFace(t *rapid.T, p plan.Plan, config string) plan.Face {
-	kind := rapid.SampledFrom([]plan.FaceKind{plan.GridFace, plan.GridFace, plan.GridFace, plan.StripsFace, plan.CheckerFace, plan.StackFace, plan.FoundFace, plan.GatheredFace, plan.WindowsFace}).Draw(t, "face")
+	kind := rapid.SampledFrom([]plan.FaceKind{plan.GridFace, plan.GridFace, plan.GridFace, plan.StripsFace,
+		plan.CheckerFace, plan.StackFace, plan.FoundFace, plan.GatheredFace, plan.WindowsFace}).Draw(t, "face")
 	f, ok := begin.Face(p, config, "", kind)
 	if !ok {
 		return plan.Face{Kind: plan.PlainFace}
 	}
 	if kind == plan.StackFace {
-		f.Parts[1].Face, _ = begin.Face(p, config, "/parts/0/face", rapid.SampledFrom([]plan.FaceKind{plan.GridFace, plan.StripsFace, plan.FoundFace, plan.GatheredFace}).Draw(t, "part"))
+		f.Parts[1].Face, _ = begin.Face(p, config, "/parts/0/face",
+			rapid.SampledFrom([]plan.FaceKind{plan.GridFace, plan.StripsFace, plan.FoundFace, plan.GatheredFace}).
+				Draw(t, "part"))
 		f.Parts[1].Face.Strips = nil
 		return f
 	}
@@ -153,7 +162,8 @@ func anyFace(t *rapid.T, p plan.Plan, config string) plan.Face {
 		f.Backed = "L"
 	}
 	for i := range f.Borders {
-		f.Borders[i].Corner = rapid.SampledFrom([]plan.BorderCorner{"", "butted", "mitred", "squares"}).Draw(t, "corner")
+		f.Borders[i].Corner = rapid.SampledFrom([]plan.BorderCorner{"", "butted", "mitred", "squares"}).
+			Draw(t, "corner")
 		if rapid.Bool().Draw(t, "pieced") {
 			f.Borders[i].Pieced = &plan.PiecedBorder{Cloths: []string{"A", "L"}}
 		}
@@ -173,12 +183,14 @@ func anyFace(t *rapid.T, p plan.Plan, config string) plan.Face {
 	f.Patch = plan.Patch{Fit: true}
 	f.Cloths = []string{"A", "L"}
 	f.Set = rapid.SampledFrom([]plan.Setting{plan.Straight, plan.OnPoint}).Draw(t, "set")
-	f.Order.Kind, f.Seed = rapid.SampledFrom([]plan.OrderKind{plan.Alternate, plan.Scrap}).Draw(t, "order"), rapid.IntRange(0, 9).Draw(t, "seed")
+	f.Order.Kind, f.Seed = rapid.SampledFrom([]plan.OrderKind{plan.Alternate, plan.Scrap}).
+		Draw(t, "order"), rapid.IntRange(0, 9).Draw(t, "seed")
 	if rapid.Bool().Draw(t, "blocks") {
 		f.Block.Name = rapid.SampledFrom(block.Library()).Draw(t, "block").Name
 	}
 	if f.Set == plan.Straight && rapid.Bool().Draw(t, "sashed") {
-		f.Sash = &plan.Sash{Width: anyOf(t, "sash", in/4, in), Outside: rapid.Bool().Draw(t, "outside"), Posts: rapid.Bool().Draw(t, "posts")}
+		f.Sash = &plan.Sash{Width: anyOf(t, "sash", in/4, in), Outside: rapid.Bool().Draw(t, "outside"),
+			Posts: rapid.Bool().Draw(t, "posts")}
 	}
 	if rapid.Bool().Draw(t, "bare") {
 		f.Borders = nil
@@ -219,7 +231,8 @@ func TestAnyFaceOnAnyCover(t *testing.T) {
 		everyCellHasItsCut(t, r)
 		stepsAreTold(t, r)
 	})
-	for _, kind := range []plan.FaceKind{plan.GridFace, plan.StripsFace, plan.CheckerFace, plan.StackFace, plan.FoundFace, plan.GatheredFace} {
+	for _, kind := range []plan.FaceKind{plan.GridFace, plan.StripsFace, plan.CheckerFace, plan.StackFace,
+		plan.FoundFace, plan.GatheredFace} {
 		assert.Positive(t, made[kind], "%s is made at times", kind)
 	}
 }
@@ -260,7 +273,8 @@ func stepsAreTold(t *rapid.T, r answer.Reckoning) {
 // A border of 45 in of a cloth with 40 between its selvedges: two strips, each half of it
 // with half a join; a join takes two seams (docs/arithmetic.md §4).
 func TestLongBordersAreJoined(t *testing.T) {
-	f := plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 2, Patch: plan.Patch{Width: 10 * length.Inch, Height: 10 * length.Inch}, Cloths: []string{"A", "B"},
+	f := plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 2,
+		Patch: plan.Patch{Width: 10 * length.Inch, Height: 10 * length.Inch}, Cloths: []string{"A", "B"},
 		Borders: []plan.Border{{Width: plan.BorderWidth{Width: 5 * length.Inch / 2}, Cloth: "C"}}}
 	p := faced(f)
 	front := p.Pieces["front"]
@@ -285,7 +299,8 @@ func TestFoldedWindowsAreCounted(t *testing.T) {
 	p.Pieces["front"] = front
 	r := reckon.Reckon(p, nil)
 	require.NotEmpty(t, r.Cuts, "%v", r.Findings)
-	for name, n := range map[string]int{"ground squares": 16, "whole windows": 24, "half windows": 16, "window patches": 32, "points": 25, "buttons": 25} {
+	for name, n := range map[string]int{"ground squares": 16, "whole windows": 24, "half windows": 16,
+		"window patches": 32, "points": 25, "buttons": 25} {
 		assert.Equal(t, n, r.Counts[name], name)
 	}
 	shown := piece(t, r, "front")
@@ -298,7 +313,8 @@ func TestFoldedWindowsAreCounted(t *testing.T) {
 
 func TestLimitsThatNoPatchHas(t *testing.T) {
 	assert.Empty(t, begin.Limits{Least: 2 * length.Inch, Most: 8 * length.Inch}.Validate())
-	for about, l := range map[string]begin.Limits{"/least": {Least: -1}, "/most": {Most: 101 * length.Inch}, "/ready": {Ready: -length.Inch}, "/sash": {Sash: 2 * length.Metre * 2}} {
+	for about, l := range map[string]begin.Limits{"/least": {Least: -1}, "/most": {Most: 101 * length.Inch},
+		"/ready": {Ready: -length.Inch}, "/sash": {Sash: 2 * length.Metre * 2}} {
 		found := l.Validate()
 		require.Len(t, found, 1, about)
 		assert.Equal(t, about, found[0].About)
@@ -309,15 +325,20 @@ func TestLimitsThatNoPatchHas(t *testing.T) {
 // A layout keeps what the maker had decided: cloths, block, border cloth and corners, the
 // posts of the sashes.
 func TestALayoutKeepsWhatWasDecided(t *testing.T) {
-	f := plan.Face{Kind: plan.GridFace, Columns: 2, Rows: 2, Patch: plan.Patch{Fit: true}, Cloths: []string{"B", "C"}, Block: plan.Block{Name: "pinwheel"}, Order: plan.Order{Kind: plan.Scrap}, Seed: 4,
-		Sash: &plan.Sash{Width: length.Inch, Cloth: "D", Posts: true, PostCloth: "A"}, Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "D", Corner: plan.Squares, CornerCloth: "A"}}}
+	f := plan.Face{Kind: plan.GridFace, Columns: 2, Rows: 2, Patch: plan.Patch{Fit: true}, Cloths: []string{"B", "C"},
+		Block: plan.Block{Name: "pinwheel"}, Order: plan.Order{Kind: plan.Scrap}, Seed: 4,
+		Sash: &plan.Sash{Width: length.Inch, Cloth: "D", Posts: true, PostCloth: "A"},
+		Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "D", Corner: plan.Squares,
+			CornerCloth: "A"}}}
 	list, ok := begin.Layouts(faced(f), "front", begin.Limits{Border: "yes", Sash: length.Inch / 2})
 	require.True(t, ok)
 	sashed := 0
 	for _, l := range list {
-		assert.Equal(t, []any{f.Cloths, f.Block, f.Order, 4}, []any{l.Face.Cloths, l.Face.Block, l.Face.Order, l.Face.Seed})
+		assert.Equal(t, []any{f.Cloths, f.Block, f.Order, 4},
+			[]any{l.Face.Cloths, l.Face.Block, l.Face.Order, l.Face.Seed})
 		require.Len(t, l.Face.Borders, 1)
-		assert.Equal(t, []any{"D", plan.Squares, "A"}, []any{l.Face.Borders[0].Cloth, l.Face.Borders[0].Corner, l.Face.Borders[0].CornerCloth})
+		assert.Equal(t, []any{"D", plan.Squares, "A"},
+			[]any{l.Face.Borders[0].Cloth, l.Face.Borders[0].Corner, l.Face.Borders[0].CornerCloth})
 		if l.Face.Sash != nil {
 			sashed++
 			assert.Equal(t, plan.Sash{Width: length.Inch / 2, Cloth: "D", Posts: true, PostCloth: "A"}, *l.Face.Sash)
@@ -329,7 +350,9 @@ func TestALayoutKeepsWhatWasDecided(t *testing.T) {
 // The methods of a front and its cutting list agree: what the school of the plan is said
 // to cut is what is cut.
 func TestMethodsAgreeWithTheCuts(t *testing.T) {
-	f := plan.Face{Kind: plan.GridFace, Columns: 3, Rows: 3, Patch: plan.Patch{Width: 4 * length.Inch, Height: 4 * length.Inch}, Block: plan.Block{Name: "pinwheel"}, Cloths: []string{"A", "B"},
+	f := plan.Face{Kind: plan.GridFace, Columns: 3, Rows: 3,
+		Patch: plan.Patch{Width: 4 * length.Inch, Height: 4 * length.Inch}, Block: plan.Block{Name: "pinwheel"},
+		Cloths:  []string{"A", "B"},
 		Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "C"}}}
 	for _, school := range []plan.Triangles{plan.ExactTriangles, plan.TrimTriangles, plan.ManyTriangles} {
 		p := faced(f)
@@ -352,7 +375,8 @@ func TestMethodsAgreeWithTheCuts(t *testing.T) {
 		p := faced(f)
 		p.Habits.Triangles = school
 		r := reckon.Reckon(p, nil)
-		pieces := cut(t, r, "cut.piece:front.role:block-patch.cloth:A.no:1").Count + cut(t, r, "cut.piece:front.role:block-patch.cloth:B.no:2").Count
+		pieces := cut(t, r, "cut.piece:front.role:block-patch.cloth:A.no:1").Count + cut(t, r,
+			"cut.piece:front.role:block-patch.cloth:B.no:2").Count
 		for _, m := range piece(t, r, "front").Methods[0].Methods {
 			if m.Chosen {
 				assert.Equal(t, m.Pieces, pieces, "18 geese, %s", school)
@@ -365,7 +389,9 @@ func TestMethodsAgreeWithTheCuts(t *testing.T) {
 // steps of the other.
 func TestMetricBlocksAgree(t *testing.T) {
 	for _, name := range []string{"pinwheel", "sawtooth-star", "square-in-a-square", "log-cabin"} {
-		f := plan.Face{Kind: plan.GridFace, Columns: 2, Rows: 2, Patch: plan.Patch{Width: 8 * length.Inch, Height: 8 * length.Inch}, Block: plan.Block{Name: name}, Cloths: []string{"A", "B", "C"},
+		f := plan.Face{Kind: plan.GridFace, Columns: 2, Rows: 2,
+			Patch: plan.Patch{Width: 8 * length.Inch, Height: 8 * length.Inch}, Block: plan.Block{Name: name},
+			Cloths:  []string{"A", "B", "C"},
 			Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "C"}}}
 		inches := faced(f)
 		metric := inches
@@ -375,7 +401,8 @@ func TestMetricBlocksAgree(t *testing.T) {
 		for i := range a.Cuts {
 			assert.Equal(t, a.Cuts[i].ID, b.Cuts[i].ID)
 			assert.Equal(t, a.Cuts[i].Count, b.Cuts[i].Count)
-			assert.InDelta(t, float64(a.Cuts[i].Width.NM), float64(b.Cuts[i].Width.NM), float64(length.Inch/4), a.Cuts[i].ID)
+			assert.InDelta(t, float64(a.Cuts[i].Width.NM), float64(b.Cuts[i].Width.NM), float64(length.Inch/4),
+				a.Cuts[i].ID)
 		}
 	}
 }
@@ -384,9 +411,12 @@ func TestMetricBlocksAgree(t *testing.T) {
 // grid that is offered can be cut.
 func TestLayoutsOfARoundedHood(t *testing.T) {
 	p := plan.Base(length.Inches, plan.DefaultHabits(length.Inches))
-	p.Title, p.Object = "hood", plan.Object{Kind: plan.Box, Length: 17 * length.Inch, Depth: 14 * length.Inch, Height: 6 * length.Inch}
-	p.Cover = plan.Cover{Kind: "wrap-hood", Seam: length.Inch / 2, Corners: plan.Corners{Kind: plan.RoundCorners, Radius: 2 * length.Inch}, Bottom: plan.Bottom{Finish: "bound"}}
-	p.Cloths = map[string]plan.Cloth{"A": {Name: "a", Width: ptr(60 * length.Inch)}, "B": {Name: "b", Width: ptr(60 * length.Inch)}}
+	p.Title, p.Object = "hood", plan.Object{Kind: plan.Box, Length: 17 * length.Inch, Depth: 14 * length.Inch,
+		Height: 6 * length.Inch}
+	p.Cover = plan.Cover{Kind: "wrap-hood", Seam: length.Inch / 2,
+		Corners: plan.Corners{Kind: plan.RoundCorners, Radius: 2 * length.Inch}, Bottom: plan.Bottom{Finish: "bound"}}
+	p.Cloths = map[string]plan.Cloth{"A": {Name: "a", Width: ptr(60 * length.Inch)},
+		"B": {Name: "b", Width: ptr(60 * length.Inch)}}
 	list, ok := begin.Layouts(p, "main", begin.Limits{Border: "any"})
 	require.True(t, ok)
 	require.NotEmpty(t, list)

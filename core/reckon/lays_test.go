@@ -109,7 +109,8 @@ func TestAStretchyClothWantsSomethingFirm(t *testing.T) {
 	p.Pieces["*"] = plan.Piece{Face: &plan.Face{Kind: plan.PlainFace, Cloth: "A"}}
 	assert.Contains(t, codes(reckon.Reckon(p, w)), "cloth-stretches", "as the cupboard knows")
 	lined := p
-	lined.Pieces = map[string]plan.Piece{"*": p.Pieces["*"], "front": p.Pieces["front"], "back": {Face: p.Pieces["back"].Face, Layers: &plan.Layers{Lining: "L"}}}
+	lined.Pieces = map[string]plan.Piece{"*": p.Pieces["*"], "front": p.Pieces["front"],
+		"back": {Face: p.Pieces["back"].Face, Layers: &plan.Layers{Lining: "L"}}}
 	assert.NotContains(t, codes(reckon.Reckon(lined, w)), "cloth-stretches")
 }
 
@@ -144,16 +145,19 @@ func TestWhatCouldBeChangedToBuyLess(t *testing.T) {
 	have := 15 * in
 	d, _ := p.Cloth("D")
 	enough := 3 * length.Yard
-	w := &reckon.Workshop{Cloths: supply.Cupboard{d.Name: {Name: d.Name, Have: &have, Price: 10}, "calico": {Name: "calico", Have: &enough, Price: 4}, "silk": {Name: "silk", Have: &enough, Price: 40}}}
+	w := &reckon.Workshop{Cloths: supply.Cupboard{d.Name: {Name: d.Name, Have: &have, Price: 10},
+		"calico": {Name: "calico", Have: &enough, Price: 4}, "silk": {Name: "silk", Have: &enough, Price: 40}}}
 	r := reckon.Reckon(p, w)
 	says := compare.Instead(d.Name, []compare.Buyer{{Title: "pad", Plan: p, Reckoning: r}}, w.Cloths)
 	require.NotEmpty(t, says)
-	assert.Equal(t, "pad: cut the back, which is out of sight, from calico, of which there are 3 yd.", says[0], "and not from silk")
+	assert.Equal(t, "pad: cut the back, which is out of sight, from calico, of which there are 3 yd.", says[0],
+		"and not from silk")
 	assert.Empty(t, compare.Instead("velvet", []compare.Buyer{{Title: "pad", Plan: p, Reckoning: r}}, w.Cloths))
 }
 
 func TestALayThatCouldBeShortEnoughIsToBeLookedFor(t *testing.T) {
-	n := answer.ClothNeed{Name: "dot", Have: &answer.L{NM: 90}, Short: answer.L{NM: 10, Text: "10"}, Lay: answer.Lay{Length: answer.L{NM: 100}, Bound: answer.L{NM: 80}}}
+	n := answer.ClothNeed{Name: "dot", Have: &answer.L{NM: 90}, Short: answer.L{NM: 10, Text: "10"},
+		Lay: answer.Lay{Length: answer.L{NM: 100}, Bound: answer.L{NM: 80}}}
 	buyer := compare.Buyer{Title: "pad", Plan: worked(), Reckoning: answer.Reckoning{Cloths: []answer.ClothNeed{n}}}
 	says := strings.Join(compare.Instead("dot", []compare.Buyer{buyer}, nil), "\n")
 	assert.Contains(t, says, "look for a shorter lay on Cut; 10 less would do")

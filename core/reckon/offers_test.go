@@ -24,7 +24,8 @@ func finished(name string, pad length.Length, across, up float64) plan.Plan {
 	before := reckon.Reckon(p, nil).Pieces[0].BeforeQuilting
 	left := func(l answer.L, lost float64) length.Length { return length.FromFloat(float64(l.NM) * (1 - lost)) }
 	w, h := left(before.Width, across), left(before.Height, up)
-	p.Measured = []plan.Measured{{Gate: "gate.piece:front.role:untrimmed", Sides: &plan.Sides{Top: w, Bottom: w, Left: h, Right: h}}}
+	p.Measured = []plan.Measured{{Gate: "gate.piece:front.role:untrimmed",
+		Sides: &plan.Sides{Top: w, Bottom: w, Left: h, Right: h}}}
 	return p
 }
 

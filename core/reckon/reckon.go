@@ -77,7 +77,8 @@ func Make(p plan.Plan, w *Workshop) show.Result {
 	if w == nil {
 		w = &Workshop{}
 	}
-	r := &run{Result: show.Result{Plan: settled, Samples: w.Samples, Past: w.Past, Notions: w.Notions, Cupboard: w.Cloths}, id: w.ID}
+	r := &run{Result: show.Result{Plan: settled, Samples: w.Samples, Past: w.Past, Notions: w.Notions,
+		Cupboard: w.Cloths}, id: w.ID}
 	r.List = &cutting.List{Plan: settled, Found: &r.Findings}
 	r.find(settled.Validate())
 	if !r.stopped() {
@@ -145,8 +146,10 @@ func (r *run) cushion() {
 	if r.stopped() {
 		return
 	}
-	o := work.Order{Plan: r.Plan, Front: front, Face: r.Panels[0].Face, Applied: top.Applied, Pressed: top.Pressed, Pattern: top.Pattern, Chain: top.Chain, Closing: measured.Closing,
-		Finished: top.Face.Finished, Quilted: top.Decided.Quilted(), Cuts: r.worked(), Back: closure, Fittings: r.sewnOn(), Edges: r.Edges.Edgings, Made: r.made()}
+	o := work.Order{Plan: r.Plan, Front: front, Face: r.Panels[0].Face, Applied: top.Applied, Pressed: top.Pressed,
+		Pattern: top.Pattern, Chain: top.Chain, Closing: measured.Closing,
+		Finished: top.Face.Finished, Quilted: top.Decided.Quilted(), Cuts: r.worked(), Back: closure,
+		Fittings: r.sewnOn(), Edges: r.Edges.Edgings, Made: r.made()}
 	r.steps(work.Steps(o))
 	r.thing("thread", work.Thread(o))
 }
@@ -167,9 +170,11 @@ func (r *run) shell() {
 	if r.stopped() {
 		return
 	}
-	o := work.ShellOrder{Plan: r.Plan, Cover: r.Cover, Cuts: r.worked(), Fittings: r.sewnOn(), Edges: r.Edges.Edgings, Made: r.made()}
+	o := work.ShellOrder{Plan: r.Plan, Cover: r.Cover, Cuts: r.worked(), Fittings: r.sewnOn(), Edges: r.Edges.Edgings,
+		Made: r.made()}
 	for _, p := range r.Panels {
-		panel := work.ShellPanel{Piece: p.Piece, Chain: p.Chain, Face: p.Face, Applied: p.Applied, Pressed: p.Pressed, Pattern: p.Pattern, Strips: p.Strips, Surplus: p.Surplus()}
+		panel := work.ShellPanel{Piece: p.Piece, Chain: p.Chain, Face: p.Face, Applied: p.Applied, Pressed: p.Pressed,
+			Pattern: p.Pattern, Strips: p.Strips, Surplus: p.Surplus()}
 		if p.Decided.Quilted() {
 			panel.Quilting = p.Decided.Quilting
 		}
@@ -198,7 +203,8 @@ func (r *run) panel(p panel.Panel) {
 		cloth, _ := r.Plan.Cloth(t.Cloth)
 		r.thread(t.Name(cloth.Name), t.Length.Times(p.Piece.Count))
 	}
-	r.List.Under(cutting.Stack{Piece: p.Piece.Name, Chain: p.Chain, Count: p.Piece.Count, At: p.Path, Strip: p.Piece.Strip})
+	r.List.Under(cutting.Stack{Piece: p.Piece.Name, Chain: p.Chain, Count: p.Piece.Count, At: p.Path,
+		Strip: p.Piece.Strip})
 	r.Panels = append(r.Panels, show.Panel{Panel: p, Cuts: cuts, Strips: strips})
 }
 
@@ -236,7 +242,8 @@ func (r *run) back(piece cover.Piece, top panel.Panel, m fit.Panel) (back.Back, 
 	face := panel.Order{Plan: r.Plan, Samples: r.Samples}.Face(q)
 	if face.Kind != plan.PlainFace || len(face.Applique) > 0 || face.Pocket != "" {
 		r.Findings.Add(finding.Stop, "back-face", path+"/face/kind",
-			"A back is cut plain, and this one has a face of more than one piece of cloth.", "Give the back a plain face of its own.")
+			"A back is cut plain, and this one has a face of more than one piece of cloth.",
+			"Give the back a plain face of its own.")
 		return back.Back{}, false
 	}
 	out := show.Back{Piece: piece, Size: m.Back, Cloth: face.Cloth, Finished: m.Sewn()}
@@ -244,13 +251,15 @@ func (r *run) back(piece cover.Piece, top panel.Panel, m fit.Panel) (back.Back, 
 		out.Cloth = r.Plan.Back.Cloth
 	}
 	cut := m.Back
-	if f := top.Face; f.Rings == 0 && len(f.Found) == 1 && f.Found[0].Kind == plan.WorkedPanel { // sewn against the work of the front and trimmed to it
+	// sewn against the work of the front and trimmed to it
+	if f := top.Face; f.Rings == 0 && len(f.Found) == 1 && f.Found[0].Kind == plan.WorkedPanel {
 		out.Spare = spareBack
 		cut = cut.Each(func(s sum.Sum) sum.Sum {
 			return s.Plus(sum.Squaring, "trimmed to the front when it is sewn", 2*out.Spare)
 		})
 	}
-	b, found := back.Build(back.Order{Plan: r.Plan.Back, Front: cut, Finished: out.Finished.Width.Total(), High: out.Finished.Height.Total(), Seam: r.Plan.Cover.Seam, Flange: r.Plan.Cover.Flange, Pad: r.Plan.Object,
+	b, found := back.Build(back.Order{Plan: r.Plan.Back, Front: cut, Finished: out.Finished.Width.Total(),
+		High: out.Finished.Height.Total(), Seam: r.Plan.Cover.Seam, Flange: r.Plan.Cover.Flange, Pad: r.Plan.Object,
 		Step: r.Plan.Habits.Step, Style: r.Plan.Style()})
 	r.find(found)
 	if r.stopped() {
@@ -260,7 +269,8 @@ func (r *run) back(piece cover.Piece, top panel.Panel, m fit.Panel) (back.Back, 
 	if !m.Measured {
 		out.Waits = work.FrontGate(r.Plan.Piece("front").Quilted()).String()
 	}
-	out.Chains = r.List.Back(cutting.Backing{Piece: piece, Decided: q, Path: path, Cloth: out.Cloth, Back: b, Waits: out.Waits, Off: len(m.Remedies) > 0, Samples: r.Samples})
+	out.Chains = r.List.Back(cutting.Backing{Piece: piece, Decided: q, Path: path, Cloth: out.Cloth, Back: b,
+		Waits: out.Waits, Off: len(m.Remedies) > 0, Samples: r.Samples})
 	for _, n := range b.Notions {
 		r.thing(n.What, n.Length)
 	}
@@ -301,7 +311,8 @@ func (r *run) worked() []work.Cut {
 func (r *run) sewnOn() []work.Fitting {
 	var out []work.Fitting
 	for _, f := range r.Fittings {
-		out = append(out, work.Fitting{No: f.Index + 1, Key: r.Plan.Fittings[f.Index].Key, Title: f.Title, On: f.On, Check: f.Check, Fixing: f.Fixing, Caution: f.Caution, Hand: f.Hand, Late: f.Late})
+		out = append(out, work.Fitting{No: f.Index + 1, Key: r.Plan.Fittings[f.Index].Key, Title: f.Title, On: f.On,
+			Check: f.Check, Fixing: f.Fixing, Caution: f.Caution, Hand: f.Hand, Late: f.Late})
 	}
 	return out
 }

@@ -34,7 +34,8 @@ func worked() plan.Plan {
 	p.Back.Overlap = ptr(5 * in)
 	p.Pieces = map[string]plan.Piece{
 		"front": {
-			Face: &plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Width: 4 * in}, Cloths: []string{"A", "B"},
+			Face: &plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Width: 4 * in},
+				Cloths:  []string{"A", "B"},
 				Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "C"}}},
 			Layers:   &plan.Layers{Batting: &plan.Batting{Count: 1, Loft: 3 * length.Millimetre}, Lining: "L"},
 			Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: in, Angle: 45}, {Pitch: in, Angle: -45}}},
@@ -42,7 +43,8 @@ func worked() plan.Plan {
 		},
 		"back": {Face: &plan.Face{Kind: plan.PlainFace, Cloth: "D"}},
 	}
-	p.Cloths = map[string]plan.Cloth{"A": {Name: "a"}, "B": {Name: "b"}, "C": {Name: "c"}, "D": {Name: "d"}, "L": {Name: "l"}, "batting": {Name: "batting", Width: ptr(60 * in)}}
+	p.Cloths = map[string]plan.Cloth{"A": {Name: "a"}, "B": {Name: "b"}, "C": {Name: "c"}, "D": {Name: "d"},
+		"L": {Name: "l"}, "batting": {Name: "batting", Width: ptr(60 * in)}}
 	return p
 }
 
@@ -50,7 +52,8 @@ func worked() plan.Plan {
 func gridAlone() plan.Plan {
 	p := worked()
 	p.Object.Width, p.Object.Height = 17*in, 17*in
-	p.Pieces["front"] = plan.Piece{Face: &plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Width: 4 * in}, Cloths: []string{"A", "B"}}}
+	p.Pieces["front"] = plan.Piece{Face: &plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4,
+		Patch: plan.Patch{Width: 4 * in}, Cloths: []string{"A", "B"}}}
 	return p
 }
 
@@ -142,8 +145,10 @@ func TestTheBackFollowsTheMeasuredFront(t *testing.T) {
 		open[string(remedy.Code)] = remedy.Open
 		codes = append(codes, string(remedy.Code))
 	}
-	assert.Equal(t, []string{"trim", "border", "seam", "ease", "follow", "accept"}, codes, "in the order of what they cost")
-	assert.Equal(t, map[string]bool{"trim": false, "border": false, "seam": true, "ease": true, "follow": true, "accept": true}, open)
+	assert.Equal(t, []string{"trim", "border", "seam", "ease", "follow", "accept"}, codes,
+		"in the order of what they cost")
+	assert.Equal(t, map[string]bool{"trim": false, "border": false, "seam": true, "ease": true, "follow": true,
+		"accept": true}, open)
 	assert.Contains(t, r.Remedies[2].Text, "³⁄₁₆″ instead of ¼″")
 	assert.Contains(t, r.Remedies[5].Text, "18⅞″ across, 1⅛″ smaller than the pad")
 }
@@ -197,14 +202,18 @@ func TestBadDecisionsGiveFindingsAndNoHalfResult(t *testing.T) {
 		change func(*plan.Plan)
 		about  string
 	}{
-		"a pad of −3":                     {func(p *plan.Plan) { p.Object.Width = -3 * in }, "/object/width"},
-		"a patch larger than the front":   {func(p *plan.Plan) { p.Pieces["front"].Face.Patch.Width = 22 * in }, "/pieces/front/face/patch/width"},
+		"a pad of −3": {func(p *plan.Plan) { p.Object.Width = -3 * in }, "/object/width"},
+		"a patch larger than the front": {func(p *plan.Plan) { p.Pieces["front"].Face.Patch.Width = 22 * in },
+			"/pieces/front/face/patch/width"},
 		"borders wider than the cover":    {func(p *plan.Plan) { p.Pieces["front"].Face.Borders[0].Width = plan.BorderWidth{Width: 12 * in} }, "/pieces/front/face/borders"},
 		"an overlap larger than the back": {func(p *plan.Plan) { p.Back.Overlap = ptr(25 * in) }, "/back/overlap"},
-		"a back of patches":               {func(p *plan.Plan) { p.Pieces["back"] = p.Pieces["front"] }, "/pieces/back/face/kind"},
-		"a piece wider than its cloth":    {func(p *plan.Plan) { p.Cloths["D"] = plan.Cloth{Width: ptr(14 * in)} }, "/pieces/back/face"},
-		"a slip in the copies":            {func(p *plan.Plan) { p.Copies = 1000 }, "/copies"},
-		"a hood over a pad":               {func(p *plan.Plan) { p.Cover.Kind, p.Pieces = "wrap-hood", nil }, "/object/kind"},
+		"a back of patches": {func(p *plan.Plan) { p.Pieces["back"] = p.Pieces["front"] },
+			"/pieces/back/face/kind"},
+		"a piece wider than its cloth": {func(p *plan.Plan) { p.Cloths["D"] = plan.Cloth{Width: ptr(14 * in)} },
+			"/pieces/back/face"},
+		"a slip in the copies": {func(p *plan.Plan) { p.Copies = 1000 }, "/copies"},
+		"a hood over a pad": {func(p *plan.Plan) { p.Cover.Kind, p.Pieces = "wrap-hood", nil },
+			"/object/kind"},
 	} {
 		t.Run(name, func(t *testing.T) {
 			p := worked()
@@ -270,16 +279,19 @@ func TestAnUndescribedClothIsNoted(t *testing.T) {
 func TestAQuiltedBackGetsItsOversize(t *testing.T) {
 	p := worked()
 	q := p.Pieces["front"]
-	p.Pieces["back"] = plan.Piece{Face: &plan.Face{Kind: plan.PlainFace, Cloth: "D"}, Layers: q.Layers, Quilting: q.Quilting}
+	p.Pieces["back"] = plan.Piece{Face: &plan.Face{Kind: plan.PlainFace, Cloth: "D"}, Layers: q.Layers,
+		Quilting: q.Quilting}
 	r := reckon.Reckon(p, nil)
-	assert.Equal(t, "14⅜″", cut(t, r, "cut.piece:back.role:closure-panel").Width.Text, "13¼ + 1, over what quilting leaves, up to the ruler")
+	assert.Equal(t, "14⅜″", cut(t, r, "cut.piece:back.role:closure-panel").Width.Text,
+		"13¼ + 1, over what quilting leaves, up to the ruler")
 	assert.Equal(t, 2, cut(t, r, "cut.piece:back.role:lining").Count)
 }
 
 func TestAnAcceptedSmallerFrontIsFollowed(t *testing.T) {
 	p := gridAlone()
 	q := p.Pieces["front"]
-	q.Quilting, q.Layers, q.Absorb = worked().Pieces["front"].Quilting, worked().Pieces["front"].Layers, plan.AbsorbAccept
+	q.Quilting, q.Layers, q.Absorb = worked().Pieces["front"].Quilting, worked().Pieces["front"].Layers,
+		plan.AbsorbAccept
 	p.Pieces["front"] = q
 	r := reckon.Reckon(p, nil)
 	require.Len(t, r.Findings, 1)
@@ -287,7 +299,8 @@ func TestAnAcceptedSmallerFrontIsFollowed(t *testing.T) {
 	front := piece(t, r, "front")
 	assert.Less(t, front.Finished.Width.NM, int64(16*in))
 	assert.Equal(t, front.Finished.Width.NM+int64(in/2), front.Trimmed.Width.NM)
-	assert.Equal(t, front.Trimmed.Height.NM, total(r.Sums["cut.piece:back.role:closure-panel.height"])-surplus(r.Sums["cut.piece:back.role:closure-panel.height"]))
+	assert.Equal(t, front.Trimmed.Height.NM,
+		total(r.Sums["cut.piece:back.role:closure-panel.height"])-surplus(r.Sums["cut.piece:back.role:closure-panel.height"]))
 }
 
 func surplus(terms []answer.Term) int64 {

@@ -23,12 +23,15 @@ func TestTheBorderFollowsTheMeasuredCentre(t *testing.T) {
 	p.Measured = []plan.Measured{{Gate: "gate.piece:front.role:pieced", Width: 65 * in / 4, Height: 33 * in / 2}}
 	after := reckon.Reckon(p, nil)
 	assert.Equal(t, "2⅝″", cut(t, before, "cut.piece:front.of:1.role:border-first").Width.Text)
-	assert.Equal(t, "2¾″", cut(t, after, "cut.piece:front.of:1.role:border-first").Width.Text, "an eighth wider a side for a quarter that is missing")
+	assert.Equal(t, "2¾″", cut(t, after, "cut.piece:front.of:1.role:border-first").Width.Text,
+		"an eighth wider a side for a quarter that is missing")
 	assert.Equal(t, "16½″", cut(t, after, "cut.piece:front.of:1.role:border-first").Height.Text)
-	assert.Equal(t, cut(t, before, "cut.piece:front.of:1.role:border-second").Height, cut(t, after, "cut.piece:front.of:1.role:border-second").Height)
+	assert.Equal(t, cut(t, before, "cut.piece:front.of:1.role:border-second").Height,
+		cut(t, after, "cut.piece:front.of:1.role:border-second").Height)
 	p.Measured[0].Height = 131 * in / 8
 	after = reckon.Reckon(p, nil)
-	assert.Equal(t, "16⅜″", cut(t, after, "cut.piece:front.of:1.role:border-first").Height.Text, "cut as long as the centre is")
+	assert.Equal(t, "16⅜″", cut(t, after, "cut.piece:front.of:1.role:border-first").Height.Text,
+		"cut as long as the centre is")
 	assert.Equal(t, before.Pieces[0].Finished, after.Pieces[0].Finished, "the front finishes as planned")
 }
 
@@ -47,8 +50,10 @@ func TestReplanningKeepsItsPromises(t *testing.T) {
 				p.Progress.Cut[c.ID] = plan.AsCut{Width: length.Length(c.Width.NM), Height: length.Length(c.Height.NM)}
 			}
 		}
-		pieced := plan.Measured{Gate: "gate.piece:front.role:pieced", Width: near("centre across", 33*in/2), Height: near("centre up", 33*in/2)}
-		quilted := plan.Measured{Gate: "gate.piece:front.role:quilted", Width: near("front across", 39*in/2), Height: near("front up", 39*in/2)}
+		pieced := plan.Measured{Gate: "gate.piece:front.role:pieced", Width: near("centre across", 33*in/2),
+			Height: near("centre up", 33*in/2)}
+		quilted := plan.Measured{Gate: "gate.piece:front.role:quilted", Width: near("front across", 39*in/2),
+			Height: near("front up", 39*in/2)}
 		p.Measured = []plan.Measured{pieced, quilted}
 		r := reckon.Reckon(p, nil)
 		for id := range p.Progress.Cut {
@@ -66,7 +71,8 @@ func TestReplanningKeepsItsPromises(t *testing.T) {
 func TestOtherGatesMeasuredAsPlannedChangeNothing(t *testing.T) {
 	p := worked()
 	base := reckon.Reckon(p, nil)
-	p.Measured = []plan.Measured{{Gate: "gate.piece:front.role:pieced", Width: 33 * in / 2, Height: 33 * in / 2}, {Gate: "gate.piece:front.role:row.no:1", Width: 33 * in / 2}}
+	p.Measured = []plan.Measured{{Gate: "gate.piece:front.role:pieced", Width: 33 * in / 2, Height: 33 * in / 2},
+		{Gate: "gate.piece:front.role:row.no:1", Width: 33 * in / 2}}
 	r := reckon.Reckon(p, nil)
 	assert.Equal(t, base.Cuts, r.Cuts)
 	assert.Equal(t, base.Findings, r.Findings)
@@ -83,7 +89,8 @@ func TestARowThatIsShortNamesItsSeams(t *testing.T) {
 
 func TestASeamThatTakesItUpIsSaidWhenItIsSewn(t *testing.T) {
 	p := worked()
-	p.Measured = []plan.Measured{{Gate: "gate.piece:front.role:quilted", Width: 155 * in / 8, Height: 39 * in / 2, Across: plan.OtherSeam}}
+	p.Measured = []plan.Measured{{Gate: "gate.piece:front.role:quilted", Width: 155 * in / 8, Height: 39 * in / 2,
+		Across: plan.OtherSeam}}
 	r := reckon.Reckon(p, nil)
 	assert.Equal(t, "19″", r.Pieces[0].Finished.Width.Text, "the cover finishes as planned")
 	for _, s := range r.Steps {
@@ -95,8 +102,10 @@ func TestASeamThatTakesItUpIsSaidWhenItIsSewn(t *testing.T) {
 
 func testSquare() sample.Shelf {
 	cross := &plan.Quilting{Lines: []plan.LineFamily{{Pitch: in, Angle: 45}, {Pitch: in, Angle: -45}}}
-	return sample.Shelf{"square": {Title: "Square", Kind: plan.QuiltingSample, Quilting: cross, Layers: &plan.Layers{Batting: &plan.Batting{Count: 1, Loft: 3 * length.Millimetre}, Lining: "L"},
-		Before: plan.Sized{Width: 10 * in, Height: 10 * in}, After: []plan.Sized{{Width: 39 * in / 4, Height: 79 * in / 8}}}}
+	return sample.Shelf{"square": {Title: "Square", Kind: plan.QuiltingSample, Quilting: cross,
+		Layers: &plan.Layers{Batting: &plan.Batting{Count: 1, Loft: 3 * length.Millimetre}, Lining: "L"},
+		Before: plan.Sized{Width: 10 * in, Height: 10 * in},
+		After:  []plan.Sized{{Width: 39 * in / 4, Height: 79 * in / 8}}}}
 }
 
 func TestASampleDecidesTheTakeUp(t *testing.T) {
@@ -110,7 +119,8 @@ func TestASampleDecidesTheTakeUp(t *testing.T) {
 	assert.InDelta(t, 2.5, front.TakeUp[0], 1e-9)
 	assert.InDelta(t, 1.25, front.TakeUp[1], 1e-9)
 	assert.Equal(t, "sample", front.TakeUpFrom)
-	assert.InDelta(t, 20.5/0.975, float64(front.BeforeQuilting.Width.NM)/float64(in), 1e-6, "a term of the sum: 20½ ÷ (1 − t)")
+	assert.InDelta(t, 20.5/0.975, float64(front.BeforeQuilting.Width.NM)/float64(in), 1e-6,
+		"a term of the sum: 20½ ÷ (1 − t)")
 	q.Quilting = &plan.Quilting{Lines: []plan.LineFamily{{Pitch: 2 * in, Angle: 45}, {Pitch: 2 * in, Angle: -45}}}
 	p.Pieces["front"] = q
 	r = reckon.Reckon(p, &reckon.Workshop{Samples: testSquare()})
@@ -130,7 +140,8 @@ func TestWhereASampleCouldBeUsed(t *testing.T) {
 	assert.Equal(t, []any{"/pieces/front/take_up", false, ""}, []any{uses[0].Path, uses[0].Used, uses[0].Other})
 	again := compare.Uses(uses[0].With, "square", s)
 	assert.True(t, again[0].Used)
-	wash := plan.Sample{Kind: plan.WashSample, Before: plan.Sized{Width: 10 * in, Height: 10 * in}, After: []plan.Sized{{Width: 39 * in / 4, Height: 77 * in / 8}}}
+	wash := plan.Sample{Kind: plan.WashSample, Before: plan.Sized{Width: 10 * in, Height: 10 * in},
+		After: []plan.Sized{{Width: 39 * in / 4, Height: 77 * in / 8}}}
 	uses = compare.Uses(worked(), "wash", wash)
 	assert.InDelta(t, 3.75, uses[0].With.Cover.Wash, 1e-9, "the direction that shrinks more")
 	assert.Empty(t, compare.Uses(worked(), "g", plan.Sample{Kind: plan.GatherSample}))
@@ -153,7 +164,8 @@ func TestWhatIsSpoiledIsCutOnceMore(t *testing.T) {
 	after := reckon.Reckon(p, nil)
 	assert.Equal(t, placed(before)+2, placed(after), "the lay has room for them")
 	assert.Equal(t, 2, cut(t, after, "cut.piece:front.role:patch.cloth:A").Spoiled)
-	assert.Equal(t, cut(t, before, "cut.piece:front.role:patch.cloth:A").Count, cut(t, after, "cut.piece:front.role:patch.cloth:A").Count, "a cover still takes as many")
+	assert.Equal(t, cut(t, before, "cut.piece:front.role:patch.cloth:A").Count,
+		cut(t, after, "cut.piece:front.role:patch.cloth:A").Count, "a cover still takes as many")
 	p.Copies = 3
 	of := cut(t, reckon.Reckon(p, nil), "cut.piece:front.role:patch.cloth:A")
 	assert.Equal(t, 3*of.Count+2, of.Total, "three covers, and two once more")

@@ -37,7 +37,9 @@ func TestEveryStepTakesItsTime(t *testing.T) {
 		sizes++
 		pieces += cut(t, r, id).Count
 	}
-	assert.InDelta(t, 2+1.5*float64(sizes)+0.25*float64(pieces), stepOf(t, r, "step.piece:front.role:cut-outer").Minutes, 0.5, "two minutes to begin with, and for every size and piece")
+	assert.InDelta(t, 2+1.5*float64(sizes)+0.25*float64(pieces),
+		stepOf(t, r, "step.piece:front.role:cut-outer").Minutes, 0.5,
+		"two minutes to begin with, and for every size and piece")
 	changes, trips := 0, map[int]bool{}
 	for _, s := range r.Steps {
 		assert.True(t, len(s.Changes) == 0 || s.Machine != "", "%s: nothing is changed at a machine nobody uses", s.ID)
@@ -103,8 +105,10 @@ func TestEveryTroubleHasARemedyAndAPlace(t *testing.T) {
 		assert.NotEmpty(t, one.Remedy)
 		assert.NotEmpty(t, one.Stages)
 	}
-	for _, stage := range []work.Stage{work.Measuring, work.Cutting, work.Piecing, work.Quilting, work.Backing, work.Closing} {
-		assert.True(t, slices.ContainsFunc(work.Troubles(length.Centimetres), func(t work.Trouble) bool { return slices.Contains(t.Stages, stage) }), stage)
+	for _, stage := range []work.Stage{work.Measuring, work.Cutting, work.Piecing, work.Quilting, work.Backing,
+		work.Closing} {
+		assert.True(t, slices.ContainsFunc(work.Troubles(length.Centimetres),
+			func(t work.Trouble) bool { return slices.Contains(t.Stages, stage) }), stage)
 	}
 }
 
@@ -142,7 +146,8 @@ func TestWhatLiesOnWhat(t *testing.T) {
 	assert.Equal(t, []any{"front", work.RightUp}, []any{layers[3].What, layers[3].Up})
 	closing := stepOf(t, r, "step.role:close").Stack
 	require.Len(t, closing, 2)
-	assert.Equal(t, []work.Up{work.RightUp, work.WrongUp}, []work.Up{closing[0].Up, closing[1].Up}, "the back lies right side down on the front")
+	assert.Equal(t, []work.Up{work.RightUp, work.WrongUp}, []work.Up{closing[0].Up, closing[1].Up},
+		"the back lies right side down on the front")
 	for kind, shell := range shells() {
 		for _, s := range reckon.Reckon(shell, nil).Steps {
 			if join := s.Join; join > 0 {
@@ -150,7 +155,8 @@ func TestWhatLiesOnWhat(t *testing.T) {
 				if folded := strings.Contains(top.What, "folded") || strings.Contains(top.What, "folds"); folded {
 					assert.Equal(t, work.RightUp, top.Up, "%s: join %d lies as it will be seen", kind, join)
 				} else {
-					assert.Equal(t, []work.Up{work.RightUp, work.WrongUp}, []work.Up{below.Up, top.Up}, "%s: join %d has its right sides together", kind, join)
+					assert.Equal(t, []work.Up{work.RightUp, work.WrongUp}, []work.Up{below.Up, top.Up},
+						"%s: join %d has its right sides together", kind, join)
 				}
 			}
 		}
@@ -170,11 +176,14 @@ func TestEveryCoverIsInOnePile(t *testing.T) {
 		made    map[int]int
 		want    []answer.Pile
 	}{
-		"none begun":                   {3, 0, 0, nil, []answer.Pile{{Step: title(0), Count: 3}}},
-		"some at two steps":            {12, 1, 0, map[int]int{1: 7, 2: 2}, []answer.Pile{{Step: title(1), Count: 5}, {Step: title(2), Count: 5}, {Step: title(3), Count: 2}}},
-		"no more through than came":    {3, 1, 0, map[int]int{1: 1, 2: 3}, []answer.Pile{{Step: title(1), Count: 2}, {Step: title(3), Count: 1}}},
-		"nothing waits at one skipped": {4, 1, 2, map[int]int{1: 3}, []answer.Pile{{Step: title(1), Count: 1}, {Step: title(3), Count: 3}}},
-		"all through":                  {2, len(steps), 0, nil, []answer.Pile{{Count: 2}}},
+		"none begun": {3, 0, 0, nil, []answer.Pile{{Step: title(0), Count: 3}}},
+		"some at two steps": {12, 1, 0, map[int]int{1: 7, 2: 2},
+			[]answer.Pile{{Step: title(1), Count: 5}, {Step: title(2), Count: 5}, {Step: title(3), Count: 2}}},
+		"no more through than came": {3, 1, 0, map[int]int{1: 1, 2: 3},
+			[]answer.Pile{{Step: title(1), Count: 2}, {Step: title(3), Count: 1}}},
+		"nothing waits at one skipped": {4, 1, 2, map[int]int{1: 3},
+			[]answer.Pile{{Step: title(1), Count: 1}, {Step: title(3), Count: 3}}},
+		"all through": {2, len(steps), 0, nil, []answer.Pile{{Count: 2}}},
 	} {
 		p.Copies = c.copies
 		p.Progress = plan.Progress{Made: map[string]int{}, Skipped: map[string]string{}}

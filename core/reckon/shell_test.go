@@ -42,14 +42,16 @@ func shells() map[plan.CoverKind]plan.Plan {
 		p.Cover.Seam, p.Cover.Corners = in/2, plan.Corners{Kind: "round", Radius: 2 * in}
 	}
 	add("wrap-hood", box, rounded)
-	add("band-hood", plan.Object{Kind: plan.Box, Length: 19 * in / 2, Depth: 17 * in / 2, Height: 15 * in / 2}, func(p *plan.Plan) {
-		p.Cover.Seam, p.Cover.Corners = 3*in/8, plan.Corners{Kind: "round", Plate: 6 * in}
-	})
+	add("band-hood", plan.Object{Kind: plan.Box, Length: 19 * in / 2, Depth: 17 * in / 2, Height: 15 * in / 2},
+		func(p *plan.Plan) {
+			p.Cover.Seam, p.Cover.Corners = 3*in/8, plan.Corners{Kind: "round", Plate: 6 * in}
+		})
 	add("skirt-hood", box, func(*plan.Plan) {})
 	add("boxed-cushion", plan.Object{Kind: plan.Form, Width: 40 * in, Height: 16 * in, Thickness: 3 * in}, rounded)
 	add("pad", plan.Object{Kind: plan.Flat, Width: 16 * in, Height: 12 * in}, func(*plan.Plan) {})
 	add("jacket", plan.Object{Kind: plan.Book, Wrap: 13 * in, Height: 8 * in}, func(p *plan.Plan) {
-		p.Cover.Ease.Wrap, p.Cover.Flaps = 3*in/4, plan.Flaps{Style: "folded", Depth: plan.Pair{Front: 3 * in, Back: 3 * in}}
+		p.Cover.Ease.Wrap, p.Cover.Flaps = 3*in/4, plan.Flaps{Style: "folded",
+			Depth: plan.Pair{Front: 3 * in, Back: 3 * in}}
 	})
 	return out
 }
@@ -63,7 +65,8 @@ func TestTheCutsOfTheWorkedHoods(t *testing.T) {
 	assert.Equal(t, 2, end.Count)
 	banded := reckon.Reckon(shells()["band-hood"], nil)
 	face, band := cut(t, banded, "cut.piece:face.role:panel"), cut(t, banded, "cut.piece:band.role:panel")
-	assert.Equal(t, []string{"10¼″", "7⅞″", "9¼″", "22¼″"}, []string{face.Width.Text, face.Height.Text, band.Width.Text, band.Height.Text})
+	assert.Equal(t, []string{"10¼″", "7⅞″", "9¼″", "22¼″"},
+		[]string{face.Width.Text, face.Height.Text, band.Width.Text, band.Height.Text})
 }
 
 func TestEveryShellIsWholeAndExplained(t *testing.T) {
@@ -85,7 +88,8 @@ func TestEveryShellIsWholeAndExplained(t *testing.T) {
 			for i, j := range r.Joins {
 				assert.InDelta(t, 0, float64(j.Off.NM), 12, j.Title)
 				assert.Equal(t, "alike", j.Fit)
-				assert.Equal(t, j.Lengths[0].NM, total(r.Sums[[]string{"join.1.first", "join.2.first", "join.3.first"}[i]]))
+				assert.Equal(t, j.Lengths[0].NM,
+					total(r.Sums[[]string{"join.1.first", "join.2.first", "join.3.first"}[i]]))
 			}
 			for _, piece := range r.Pieces {
 				assert.NotEmpty(t, piece.Seams, "%s is joined to something", piece.Name)
@@ -114,7 +118,8 @@ func TestTheBottomOfAHoodIsBoundAllRound(t *testing.T) {
 
 func TestFittingsAreCutAndSewnOn(t *testing.T) {
 	p := shells()["pad"]
-	p.Fittings = []plan.Fitting{{Kind: "strap", On: "top", Length: 14 * in, Width: 3 * in / 2, Count: 2, At: plan.At{Left: ptr(2 * in), Top: ptr(in)}}}
+	p.Fittings = []plan.Fitting{{Kind: "strap", On: "top", Length: 14 * in, Width: 3 * in / 2, Count: 2,
+		At: plan.At{Left: ptr(2 * in), Top: ptr(in)}}}
 	r := reckon.Reckon(p, nil)
 	require.Len(t, r.Fittings, 1)
 	assert.Len(t, r.Fittings[0].Boxes, 2)
@@ -131,7 +136,8 @@ func TestFittingsAreCutAndSewnOn(t *testing.T) {
 func pieced() plan.Plan {
 	p := shells()["wrap-hood"]
 	p.Object.Length, p.Object.Depth, p.Object.Height = 18*in, 12*in, 6*in
-	p.Pieces["end"] = plan.Piece{Face: &plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 2, Patch: plan.Patch{Width: 3 * in}, Cloths: []string{"A"}}}
+	p.Pieces["end"] = plan.Piece{Face: &plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 2,
+		Patch: plan.Patch{Width: 3 * in}, Cloths: []string{"A"}}}
 	return p
 }
 
@@ -139,7 +145,8 @@ func TestPatchesAtABoundEdgeAreCutAlikeAndTrimmed(t *testing.T) {
 	r := reckon.Reckon(pieced(), nil)
 	require.Empty(t, r.Findings)
 	patch, end := cut(t, r, "cut.piece:end.role:patch.cloth:A"), piece(t, r, "end")
-	assert.Equal(t, []string{"4″", "4″"}, []string{patch.Width.Text, patch.Height.Text}, "3 and two seams of ½, at the open edge too")
+	assert.Equal(t, []string{"4″", "4″"}, []string{patch.Width.Text, patch.Height.Text},
+		"3 and two seams of ½, at the open edge too")
 	assert.Equal(t, 16, patch.Count, "two ends of eight")
 	assert.Equal(t, []string{"6½″", "7″"}, []string{end.Trimmed.Height.Text, end.BeforeQuilting.Height.Text})
 	i := slices.IndexFunc(r.Steps, func(s answer.Step) bool { return s.ID == "step.piece:end.role:open-edge" })
@@ -214,7 +221,9 @@ func TestAZipIsBoughtWithSpareAndItsFoldsNeedNoFinish(t *testing.T) {
 			finished = append(finished, step.ID)
 		}
 	}
-	assert.Equal(t, []string{"step.role:finish-seam.a:band.at:left_7cright.b:band_2ezip.bt:left_7cright", "step.role:finish-seam.a:band.at:top_7cbottom.b:face.bt:left_2btop_2bright_2bbottom", "step.role:finish-seam.a:band_2ezip.at:bottom.b:face.bt:top"}, finished)
+	assert.Equal(t, []string{"step.role:finish-seam.a:band.at:left_7cright.b:band_2ezip.bt:left_7cright",
+		"step.role:finish-seam.a:band.at:top_7cbottom.b:face.bt:left_2btop_2bright_2bbottom",
+		"step.role:finish-seam.a:band_2ezip.at:bottom.b:face.bt:top"}, finished)
 }
 
 func TestAPrintWithADirectionIsFoundWhereItTurnsOver(t *testing.T) {
@@ -247,11 +256,13 @@ func TestPiecesSayHowTheyLieOnTheirCloth(t *testing.T) {
 func TestAPaddedStrapHasBattingOfItsSize(t *testing.T) {
 	p := shells()["pad"]
 	p.Cloths["batting"] = plan.Cloth{Name: "b"}
-	p.Fittings = []plan.Fitting{{Kind: "strap", On: "top", Length: 14 * in, Width: 3 * in / 2, Count: 2, At: plan.At{Left: ptr(2 * in)},
+	p.Fittings = []plan.Fitting{{Kind: "strap", On: "top", Length: 14 * in, Width: 3 * in / 2, Count: 2,
+		At:     plan.At{Left: ptr(2 * in)},
 		Layers: &plan.Layers{Batting: &plan.Batting{Count: 2}, Lining: "A"}}}
 	r := reckon.Reckon(p, nil)
 	require.Empty(t, r.Findings)
-	padding, lining := cut(t, r, "cut.of:1.role:fitting-part.layer:batting.no:1"), cut(t, r, "cut.of:1.role:fitting-part.layer:lining.no:1")
+	padding, lining := cut(t, r, "cut.of:1.role:fitting-part.layer:batting.no:1"), cut(t, r,
+		"cut.of:1.role:fitting-part.layer:lining.no:1")
 	assert.Equal(t, []string{"14″", "1½″", "batting"}, []string{padding.Width.Text, padding.Height.Text, padding.Layer})
 	assert.Equal(t, 4, padding.Count)
 	assert.Equal(t, []string{"16″", "3½″"}, []string{lining.Width.Text, lining.Height.Text})

@@ -24,7 +24,8 @@ func TestSlotsAreThePiecesToBe(t *testing.T) {
 		}
 		var pieces []cover.Slot
 		for _, piece := range built.Pieces {
-			pieces = append(pieces, cover.Slot{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count})
+			pieces = append(pieces,
+				cover.Slot{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count})
 		}
 		assert.Equal(t, pieces, slots)
 	})

@@ -20,14 +20,16 @@ func TestADividedStepIsDoneInParts(t *testing.T) {
 	p := worked()
 	whole := reckon.Reckon(p, nil)
 	quilt := stepOf(t, whole, quilting)
-	p.Progress.Parts = map[string][]plan.StepPart{quilting: {{Name: "to the upper right"}, {Name: "to the upper left"}, {Name: "the corners"}}, "step.piece:front.role:cut-outer": {{Name: "moss leaf"}, {Name: "the rest"}}}
+	p.Progress.Parts = map[string][]plan.StepPart{quilting: {{Name: "to the upper right"}, {Name: "to the upper left"},
+		{Name: "the corners"}}, "step.piece:front.role:cut-outer": {{Name: "moss leaf"}, {Name: "the rest"}}}
 	p.Progress.Done = []string{quilting + ".part:1"}
 	p.Progress.Times = map[string]float64{quilting + ".part:1": 12, quilting: 4}
 	r := reckon.Reckon(p, nil)
 	require.Len(t, r.Steps, len(whole.Steps)+3)
 	at := slices.IndexFunc(r.Steps, func(s answer.Step) bool { return s.ID == quilting+".part:1" })
 	first, second, last := r.Steps[at], r.Steps[at+1], r.Steps[at+2]
-	assert.Equal(t, []string{quilting + ".part:1", quilting + ".part:2", quilting}, []string{first.ID, second.ID, last.ID}, "the last keeps the name that others need")
+	assert.Equal(t, []string{quilting + ".part:1", quilting + ".part:2", quilting},
+		[]string{first.ID, second.ID, last.ID}, "the last keeps the name that others need")
 	assert.Equal(t, "Quilt: to the upper right", first.Title)
 	assert.Equal(t, quilt.Needs, first.Needs)
 	assert.Equal(t, []string{quilting + ".part:1"}, second.Needs)
@@ -51,7 +53,8 @@ func TestADividedStepIsDoneInParts(t *testing.T) {
 	row := worked()
 	row.Progress.Parts = map[string][]plan.StepPart{"step.piece:front.role:row.no:1": {{Name: "one"}, {Name: "two"}}}
 	assert.Empty(t, stepOf(t, reckon.Reckon(row, nil), "step.piece:front.role:row.no:1.part:1").Gate)
-	assert.NotEmpty(t, stepOf(t, reckon.Reckon(row, nil), "step.piece:front.role:row.no:1").Gate, "it is measured when it is whole")
+	assert.NotEmpty(t, stepOf(t, reckon.Reckon(row, nil), "step.piece:front.role:row.no:1").Gate,
+		"it is measured when it is whole")
 }
 
 func TestADividedStepHasTwoToTwelveNamedParts(t *testing.T) {

@@ -22,10 +22,12 @@ func cushionOf(unit length.Unit, w, h length.Length) plan.Plan {
 // sidesOf are sides from the smallest to the largest, in a unit.
 func sidesOf(unit length.Unit) []length.Length {
 	if unit == length.Inches {
-		return []length.Length{3 * in, 4 * in, 5 * in, 6 * in, 7 * in, 9 * in, 12 * in, 16 * in, 24 * in, 36 * in, 60 * in, 118 * in}
+		return []length.Length{3 * in, 4 * in, 5 * in, 6 * in, 7 * in, 9 * in, 12 * in, 16 * in, 24 * in, 36 * in,
+			60 * in, 118 * in}
 	}
 	cm := length.Centimetre
-	return []length.Length{8 * cm, 10 * cm, 12 * cm, 15 * cm, 20 * cm, 30 * cm, 40 * cm, 50 * cm, 80 * cm, 150 * cm, 300 * cm}
+	return []length.Length{8 * cm, 10 * cm, 12 * cm, 15 * cm, 20 * cm, 30 * cm, 40 * cm, 50 * cm, 80 * cm, 150 * cm,
+		300 * cm}
 }
 
 // stops are the findings that forbid cutting.
@@ -70,17 +72,21 @@ func TestButtonsFitTheSmallestCover(t *testing.T) {
 	narrow.Back = plan.Back{Kind: plan.Buttoned, Band: 3 * in / 8}
 	found := stops(narrow)
 	if assert.NotEmpty(t, found) {
-		assert.Contains(t, found[0].Text, "A button of ¾″ does not fit a band of ⅜″", "no button is made up that is none")
+		assert.Contains(t, found[0].Text, "A button of ¾″ does not fit a band of ⅜″",
+			"no button is made up that is none")
 	}
 	small, large := cushionOf(length.Inches, 3*in, 3*in), cushionOf(length.Inches, 16*in, 16*in)
 	small.Back, large.Back = plan.Back{Kind: plan.Buttoned}, plan.Back{Kind: plan.Buttoned}
-	assert.Equal(t, [2]length.Length{in, in / 2}, [2]length.Length{small.Settle().Back.Band, small.Settle().Back.Button})
-	assert.Equal(t, [2]length.Length{5 * in / 4, 3 * in / 4}, [2]length.Length{large.Settle().Back.Band, large.Settle().Back.Button})
+	assert.Equal(t, [2]length.Length{in, in / 2},
+		[2]length.Length{small.Settle().Back.Band, small.Settle().Back.Button})
+	assert.Equal(t, [2]length.Length{5 * in / 4, 3 * in / 4},
+		[2]length.Length{large.Settle().Back.Band, large.Settle().Back.Button})
 }
 
 // What is advised about a band is said in the unit of the plan.
 func TestTheUsualBandIsSaidInThePlansUnit(t *testing.T) {
-	for unit, says := range map[length.Unit]string{length.Inches: "about 1″ is usual", length.Centimetres: "about 2.5 cm is usual"} {
+	for unit, says := range map[length.Unit]string{length.Inches: "about 1″ is usual",
+		length.Centimetres: "about 2.5 cm is usual"} {
 		p := cushionOf(unit, 6*in, 6*in)
 		p.Back = plan.Back{Kind: plan.Lapped, Band: 5 * in}
 		found := stops(p)

@@ -30,7 +30,8 @@ func anyBeginning(t *rapid.T) (p plan.Plan, wide bool) {
 	p.Title = "any"
 	o := &p.Object
 	for _, m := range thing.Measures {
-		at := map[string]*length.Length{"width": &o.Width, "height": &o.Height, "length": &o.Length, "depth": &o.Depth, "wrap": &o.Wrap, "board": &o.Board, "spine": &o.Spine, "thickness": &o.Thickness}[m.Key]
+		at := map[string]*length.Length{"width": &o.Width, "height": &o.Height, "length": &o.Length, "depth": &o.Depth,
+			"wrap": &o.Wrap, "board": &o.Board, "spine": &o.Spine, "thickness": &o.Thickness}[m.Key]
 		if *at = m.Usual(unit); m.Key != "spine" && m.Key != "thickness" {
 			*at = sized(t, unit, wide, m.Key)
 		}
@@ -57,7 +58,8 @@ func sized(t *rapid.T, unit length.Unit, wide bool, name string) length.Length {
 // Whatever is begun on its defaults alone can be cut: every cover, closure, corner, face and edge.
 // What cannot begin says why; what is wider than its cloth stops, since that is the cloth's size.
 func TestWhatBeginsCanBeCut(t *testing.T) {
-	faces := []plan.FaceKind{plan.PlainFace, plan.GridFace, plan.StripsFace, plan.CheckerFace, plan.StackFace, plan.FoundFace, plan.GatheredFace, plan.WindowsFace}
+	faces := []plan.FaceKind{plan.PlainFace, plan.GridFace, plan.StripsFace, plan.CheckerFace, plan.StackFace,
+		plan.FoundFace, plan.GatheredFace, plan.WindowsFace}
 	rapid.Check(t, func(t *rapid.T) {
 		p, wide := anyBeginning(t)
 		starts := reckon.Reckon(p, nil).Starts
@@ -70,16 +72,20 @@ func TestWhatBeginsCanBeCut(t *testing.T) {
 				p.Back.Kind = plan.Zip
 			}
 		case "corners":
-			shapes := map[string]plan.Corners{"radius": {Kind: plan.RoundCorners, Radius: read(t, p, starts.Radius)}, "plate": {Kind: plan.RoundCorners, Plate: read(t, p, starts.Plate)}}
+			shapes := map[string]plan.Corners{"radius": {Kind: plan.RoundCorners, Radius: read(t, p, starts.Radius)},
+				"plate": {Kind: plan.RoundCorners, Plate: read(t, p, starts.Plate)}}
 			kinds := []string{"radius", "plate"}
 			if p.Object.Kind == plan.Form && p.Cover.Kind == plan.Cushion || p.Cover.Kind == plan.Pad {
-				shapes["taper"], kinds = plan.Corners{Kind: plan.TaperedCorners, Taper: read(t, p, starts.Taper)}, append(kinds, "taper")
+				shapes["taper"], kinds = plan.Corners{Kind: plan.TaperedCorners,
+					Taper: read(t, p, starts.Taper)}, append(kinds, "taper")
 			}
 			if p.Object.Shape != plan.RoundShape && p.Cover.Kind != plan.Jacket {
 				p.Cover.Corners = shapes[rapid.SampledFrom(kinds).Draw(t, "corners")]
 			}
 		case "face":
-			pieces := slices.DeleteFunc(slices.Clone(plan.PieceNames(p.Cover.Kind)), func(name string) bool { return name == "back" }) // cut plain
+			// cut plain
+			pieces := slices.DeleteFunc(slices.Clone(plan.PieceNames(p.Cover.Kind)),
+				func(name string) bool { return name == "back" })
 			config, kind := rapid.SampledFrom(pieces).Draw(t, "piece"), rapid.SampledFrom(faces).Draw(t, "face")
 			path := ""
 			if rapid.Bool().Draw(t, "in a stack") {
@@ -104,7 +110,8 @@ func TestWhatBeginsCanBeCut(t *testing.T) {
 			p.Edges.Piping = &plan.Piping{Cord: s.Cord, Cloth: "A"}
 			if p.Object.Kind == plan.Box {
 				p.Edges.Piping, p.Edges.Binding = nil, &plan.Binding{Shows: s.Shows, Cloth: "A"}
-				p.Cover.Bottom = rapid.SampledFrom([]plan.Bottom{{}, {Finish: "hem", Width: s.Hem}, {Finish: "raw"}}).Draw(t, "bottom")
+				p.Cover.Bottom = rapid.SampledFrom([]plan.Bottom{{}, {Finish: "hem", Width: s.Hem}, {Finish: "raw"}}).
+					Draw(t, "bottom")
 			}
 		}
 		for _, f := range reckon.Reckon(p, nil).Findings {

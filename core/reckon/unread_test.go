@@ -56,7 +56,8 @@ func TestWhatIsNotReadChangesNothing(t *testing.T) {
 		config := plan.PieceNames(p.Cover.Kind)[0]
 		face := anyFace(t, p, config).Keyed(nil)
 		said := p
-		parts := map[string]reflect.Value{"/cover": reflect.ValueOf(&said.Cover).Elem(), "/back": reflect.ValueOf(&said.Back).Elem(), "/pieces/" + config + "/face": reflect.ValueOf(&face).Elem()}
+		parts := map[string]reflect.Value{"/cover": reflect.ValueOf(&said.Cover).Elem(),
+			"/back": reflect.ValueOf(&said.Back).Elem(), "/pieces/" + config + "/face": reflect.ValueOf(&face).Elem()}
 		path := rapid.SampledFrom(slices.Sorted(maps.Keys(parts))).Draw(t, "part")
 		field := rapid.IntRange(0, parts[path].NumField()-1).Draw(t, "field")
 		key, _, _ := strings.Cut(parts[path].Type().Field(field).Tag.Get("json"), ",")
@@ -66,12 +67,14 @@ func TestWhatIsNotReadChangesNothing(t *testing.T) {
 		without := reckon.Reckon(withFace(said, config, face), nil)
 		say(t, at)
 		with := reckon.Reckon(withFace(said, config, face), nil)
-		if !slices.ContainsFunc(with.Findings, func(f finding.Finding) bool { return f.Code == "unread" && f.About == path }) {
+		if !slices.ContainsFunc(with.Findings,
+			func(f finding.Finding) bool { return f.Code == "unread" && f.About == path }) {
 			return
 		}
 		told[key]++
 		if reckonedText(t, without) != reckonedText(t, with) {
-			t.Errorf("%s of a %s with a face of %s and a back of %s is read: %v", path, p.Cover.Kind, face.Kind, p.Settle().Back.Kind, with.Findings)
+			t.Errorf("%s of a %s with a face of %s and a back of %s is read: %v", path, p.Cover.Kind, face.Kind,
+				p.Settle().Back.Kind, with.Findings)
 		}
 	})
 	assert.Greater(t, len(told), 20, "%v", told)

@@ -108,7 +108,8 @@ func TestOddPiecesInTheCupboardAreCutFirst(t *testing.T) {
 	require.NotEmpty(t, square.ID)
 	described, _ := p.Settle().Cloth(square.Cloth)
 	side := length.Length(square.Width.NM)
-	cupboard := supply.Cupboard{described.Name: {Name: described.Name, Odd: []plan.OddPiece{{Width: side, Length: side, Count: 3}}}}
+	cupboard := supply.Cupboard{described.Name: {Name: described.Name,
+		Odd: []plan.OddPiece{{Width: side, Length: side, Count: 3}}}}
 	w := reckon.Workshop{ID: "a", Cloths: cupboard}
 	r := reckon.Reckon(p, &w)
 	var need answer.ClothNeed
@@ -122,7 +123,9 @@ func TestOddPiecesInTheCupboardAreCutFirst(t *testing.T) {
 	assert.Equal(t, square.Total, 3+placedOf(need, r, square.ID))
 	assert.Empty(t, w.After(p, r).Cloths[described.Name].Odd, "they are gone then")
 	assert.Equal(t, 3, wanted(t, r.Wants(p, "a"), described.Name).Odd)
-	whole := reckon.Workshop{ID: "a", Cloths: supply.Cupboard{described.Name: {Name: described.Name, Odd: []plan.OddPiece{{Width: side, Length: side, Count: square.Total}}}}}
+	whole := reckon.Workshop{ID: "a",
+		Cloths: supply.Cupboard{described.Name: {Name: described.Name,
+			Odd: []plan.OddPiece{{Width: side, Length: side, Count: square.Total}}}}}
 	if all := wanted(t, reckon.Reckon(p, &whole).Wants(p, "a"), described.Name); all.Need == 0 {
 		assert.Equal(t, shopping.Cupboard, all.From, "nothing of it is bought")
 	}

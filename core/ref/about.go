@@ -35,12 +35,14 @@ type About struct {
 
 // Ref is the name of a thing of a kind that is about this.
 func (a About) Ref(kind Kind) Ref {
-	return Ref{Kind: kind, Piece: a.Piece, Of: a.Of, Twin: a.Twin, Role: a.Role, Edge: a.Edge, Cloth: a.Cloth, Layer: a.Layer, No: a.No, Late: a.Late}
+	return Ref{Kind: kind, Piece: a.Piece, Of: a.Of, Twin: a.Twin, Role: a.Role, Edge: a.Edge, Cloth: a.Cloth,
+		Layer: a.Layer, No: a.No, Late: a.Late}
 }
 
 // of is what a ref names.
 func AboutOf(r Ref) About {
-	return About{Piece: r.Piece, Of: r.Of, Twin: r.Twin, Role: r.Role, Edge: r.Edge, Cloth: r.Cloth, Layer: r.Layer, No: r.No, Late: r.Late}
+	return About{Piece: r.Piece, Of: r.Of, Twin: r.Twin, Role: r.Role, Edge: r.Edge, Cloth: r.Cloth, Layer: r.Layer,
+		No: r.No, Late: r.Late}
 }
 
 // pair of strips of a border that a cut is sewn on with.

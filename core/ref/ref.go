@@ -90,11 +90,14 @@ func (r Ref) Family() Ref {
 
 // Compare orders refs field by field, for lists that need an order and have none of their own.
 func (r Ref) Compare(o Ref) int {
-	return cmp.Or(strings.Compare(string(r.Kind), string(o.Kind)), strings.Compare(r.Piece, o.Piece), strings.Compare(string(r.Of), string(o.Of)),
-		compareBool(r.Twin, o.Twin), strings.Compare(string(r.Role), string(o.Role)), strings.Compare(r.Edge, o.Edge), strings.Compare(r.Cloth, o.Cloth),
+	return cmp.Or(strings.Compare(string(r.Kind), string(o.Kind)), strings.Compare(r.Piece, o.Piece),
+		strings.Compare(string(r.Of), string(o.Of)),
+		compareBool(r.Twin, o.Twin), strings.Compare(string(r.Role), string(o.Role)), strings.Compare(r.Edge, o.Edge),
+		strings.Compare(r.Cloth, o.Cloth),
 		strings.Compare(r.Layer, o.Layer), cmp.Compare(r.No, o.No), compareBool(r.Late, o.Late),
 		strings.Compare(r.Join[0].Piece, o.Join[0].Piece), strings.Compare(r.Join[0].Edges, o.Join[0].Edges),
-		strings.Compare(r.Join[1].Piece, o.Join[1].Piece), strings.Compare(r.Join[1].Edges, o.Join[1].Edges), strings.Compare(string(r.Part), string(o.Part)))
+		strings.Compare(r.Join[1].Piece, o.Join[1].Piece), strings.Compare(r.Join[1].Edges, o.Join[1].Edges),
+		strings.Compare(string(r.Part), string(o.Part)))
 }
 
 func compareBool(a, b bool) int {

@@ -144,7 +144,8 @@ const (
 // the table.
 func (r Role) OfCover() bool {
 	switch r {
-	case DoMeasure, DoMeasureCover, DoMakePiping, DoBastePiping, DoMakeBinding, DoForm, DoJoin, DoClose, DoFinish, DoClip, DoTurn, DoFlange, DoBottom, DoTry, DoInspect, DoFitting:
+	case DoMeasure, DoMeasureCover, DoMakePiping, DoBastePiping, DoMakeBinding, DoForm, DoJoin, DoClose,
+		DoFinish, DoClip, DoTurn, DoFlange, DoBottom, DoTry, DoInspect, DoFitting:
 		return true
 	}
 	return false

@@ -15,13 +15,16 @@ var known map[string]func(*sifter)
 
 func init() {
 	known = map[string]func(*sifter){
-		"front-does-not-fill": fill, "front-too-large": fill, "no-rest": fill, "borders-too-wide": fill, "patch-too-large": fill,
-		"stack-does-not-fill": stacked, "stack-empty": stacked, "strips-do-not-fill": striped, "windows-do-not-fill": windowed, "windows-small": windowed, "windows-quilted": windowed,
+		"front-does-not-fill": fill, "front-too-large": fill, "no-rest": fill, "borders-too-wide": fill,
+		"patch-too-large":     fill,
+		"stack-does-not-fill": stacked, "stack-empty": stacked, "strips-do-not-fill": striped,
+		"windows-do-not-fill": windowed, "windows-small": windowed, "windows-quilted": windowed,
 		"strips-direction": func(s *sifter) {
 			s.face("Strips across", func(f *plan.Face) { f.Direction = plan.AcrossWay })
 			s.face("Strips up and down", func(f *plan.Face) { f.Direction = plan.AlongWay })
 		},
-		"face-part": facePart, "face-kind": plainFace, "block-cells": blocks, "block-unknown": blocks, "point-square": blocks, "point-sash": blocks, "segment-too-long": blocks, "too-many-patches": fewer,
+		"face-part": facePart, "face-kind": plainFace, "block-cells": blocks, "block-unknown": blocks,
+		"point-square": blocks, "point-sash": blocks, "segment-too-long": blocks, "too-many-patches": fewer,
 		"border-pieced-mitred": func(s *sifter) {
 			s.face("Butted corners", func(f *plan.Face) {
 				for i := range f.Borders {
@@ -31,18 +34,28 @@ func init() {
 				}
 			})
 		},
-		"gather-ratio": gathers, "gather-sample": gathers, "sample-unknown": sampled, "sample-open": sampled, "sample-kind": sampled,
-		"shape-from": shapes, "shape-off": shapes, "shape-size": shapes, "shape-unknown": shapes, "shape-many": shapes, "limit": shapes,
-		"gap": gap, "zip-gap": gap, "zip-short": closures, "zip-flange": closures, "back-kind": closures, "overlap-too-large": overlap, "overlap-negative": overlap, "overlap-gap": overlap,
-		"tape-wide": func(s *sifter) { s.back("Tape that fits its band", func(b *plan.Back) { b.Tape = 0 }); closures(s) },
+		"gather-ratio": gathers, "gather-sample": gathers, "sample-unknown": sampled, "sample-open": sampled,
+		"sample-kind": sampled,
+		"shape-from":  shapes, "shape-off": shapes, "shape-size": shapes, "shape-unknown": shapes, "shape-many": shapes,
+		"limit": shapes,
+		"gap":   gap, "zip-gap": gap, "zip-short": closures, "zip-flange": closures, "back-kind": closures,
+		"overlap-too-large": overlap, "overlap-negative": overlap, "overlap-gap": overlap,
+		"tape-wide": func(s *sifter) {
+			s.back("Tape that fits its band",
+				func(b *plan.Back) { b.Tape = 0 })
+			closures(s)
+		},
 		"button-wide": func(s *sifter) {
 			s.back("Buttons that fit their band", func(b *plan.Back) { b.Button, b.Band = 0, 0 })
 			closures(s)
 		},
 		"back-face": plainFace, "face-edge": edges, "panel-short": plainFace,
-		"cover-too-small": small, "corners": corners, "radius": corners, "taper": corners, "flange": flange, "binding": func(s *sifter) { s.change("No binding", func(p *plan.Plan) { p.Edges.Binding = nil }) },
+		"cover-too-small": small, "corners": corners, "radius": corners, "taper": corners, "flange": flange,
+		"binding":    func(s *sifter) { s.change("No binding", func(p *plan.Plan) { p.Edges.Binding = nil }) },
 		"cover-kind": kinds, "object-kind": kinds, "flaps-deep": flaps, "flaps-meet": flaps,
-		"fitting": fitted, "fitting-overlap": fitted, "fitting-on": fitted, "fitting-off": fitted, "fitting-corner": fitted, "handle-short": fitted, "pen-slots": fitted, "pair-tape": fitted, "pair-length": fitted,
+		"fitting": fitted, "fitting-overlap": fitted, "fitting-on": fitted, "fitting-off": fitted,
+		"fitting-corner": fitted, "handle-short": fitted, "pen-slots": fitted, "pair-tape": fitted,
+		"pair-length":  fitted,
 		"out-of-range": ranged, "piece-too-wide": wide, "strips": edges, "too-many-pieces": copies,
 	}
 }
@@ -74,7 +87,8 @@ func gap(s *sifter) {
 	set := func(p *plan.Plan, l length.Length) { p.Back.Gap = l }
 	s.back("The usual gap", func(b *plan.Back) { b.Gap = 0 })
 	o := s.plan.Object
-	s.largest("A gap of %s, the longest there is room for", max(o.Width, o.Height, o.Length, o.Depth, o.Wrap, s.plan.Back.Gap), set)
+	s.largest("A gap of %s, the longest there is room for",
+		max(o.Width, o.Height, o.Length, o.Depth, o.Wrap, s.plan.Back.Gap), set)
 	closures(s)
 }
 
@@ -92,10 +106,12 @@ func closures(s *sifter) {
 }
 
 func overlap(s *sifter) {
-	s.back("A quarter of its width overlaps", func(b *plan.Back) { b.Overlap, b.Share, b.Panels = nil, 0, plan.Panels{} })
-	s.largest("An overlap of %s, the most there is room for", max(s.plan.Object.Width, length.Inch), func(p *plan.Plan, l length.Length) {
-		p.Back.Overlap, p.Back.Share, p.Back.Panels = &l, 0, plan.Panels{}
-	})
+	s.back("A quarter of its width overlaps",
+		func(b *plan.Back) { b.Overlap, b.Share, b.Panels = nil, 0, plan.Panels{} })
+	s.largest("An overlap of %s, the most there is room for", max(s.plan.Object.Width, length.Inch),
+		func(p *plan.Plan, l length.Length) {
+			p.Back.Overlap, p.Back.Share, p.Back.Panels = &l, 0, plan.Panels{}
+		})
 	closures(s)
 }
 
@@ -109,18 +125,22 @@ func corners(s *sifter) {
 	c := s.plan.Settle().Cover.Corners
 	switch {
 	case c.Kind == plan.TaperedCorners:
-		s.largest("Drawn in by %s, the most there is room for", max(c.Taper, length.Inch), func(p *plan.Plan, l length.Length) { p.Cover.Corners.Taper = l })
+		s.largest("Drawn in by %s, the most there is room for", max(c.Taper, length.Inch),
+			func(p *plan.Plan, l length.Length) { p.Cover.Corners.Taper = l })
 	case c.Plate > 0:
-		s.largest("A plate of %s, the largest there is room for", c.Plate, func(p *plan.Plan, l length.Length) { p.Cover.Corners.Plate = l })
+		s.largest("A plate of %s, the largest there is room for", c.Plate,
+			func(p *plan.Plan, l length.Length) { p.Cover.Corners.Plate = l })
 	case c.Radius > 0:
-		s.largest("A radius of %s, the largest there is room for", c.Radius, func(p *plan.Plan, l length.Length) { p.Cover.Corners.Radius = l })
+		s.largest("A radius of %s, the largest there is room for", c.Radius,
+			func(p *plan.Plan, l length.Length) { p.Cover.Corners.Radius = l })
 	}
 	s.change("Square corners", func(p *plan.Plan) { p.Cover.Corners = plan.Corners{Kind: plan.SquareCorners} })
 }
 
 func flange(s *sifter) {
 	s.change("No flange", func(p *plan.Plan) { p.Cover.Flange = 0 })
-	s.largest("A flange of %s, the widest there is room for", s.plan.Cover.Flange, func(p *plan.Plan, l length.Length) { p.Cover.Flange = l })
+	s.largest("A flange of %s, the widest there is room for", s.plan.Cover.Flange,
+		func(p *plan.Plan, l length.Length) { p.Cover.Flange = l })
 }
 
 // kinds offers the covers that suit what is covered.
@@ -137,9 +157,11 @@ func flaps(s *sifter) {
 	if o.Kind != plan.Book {
 		return
 	}
-	s.largest("Flaps of %s, the deepest there is room for", max(s.plan.Cover.Flaps.Depth.Front, s.plan.Cover.Flaps.Depth.Back, o.Board, o.Wrap/2), func(p *plan.Plan, l length.Length) {
-		p.Cover.Flaps.Depth = plan.Pair{Front: l, Back: l}
-	})
+	s.largest("Flaps of %s, the deepest there is room for",
+		max(s.plan.Cover.Flaps.Depth.Front, s.plan.Cover.Flaps.Depth.Back, o.Board, o.Wrap/2),
+		func(p *plan.Plan, l length.Length) {
+			p.Cover.Flaps.Depth = plan.Pair{Front: l, Back: l}
+		})
 }
 
 // fitted offers another place or size for a fitting.
@@ -253,10 +275,14 @@ func wide(s *sifter) {
 	w, h, _, ok := s.room()
 	if ok && now.Kind == plan.PlainFace {
 		s.face("Of two strips side by side", func(f *plan.Face) {
-			*f = plan.Face{Kind: plan.StripsFace, Direction: plan.AlongWay, Strips: []plan.Strip{{Width: w / 2, Cloth: now.Cloth}, {Width: w - w/2, Cloth: now.Cloth}}, Applique: f.Applique}
+			*f = plan.Face{Kind: plan.StripsFace, Direction: plan.AlongWay,
+				Strips:   []plan.Strip{{Width: w / 2, Cloth: now.Cloth}, {Width: w - w/2, Cloth: now.Cloth}},
+				Applique: f.Applique}
 		})
 		s.face("Of two strips, one above the other", func(f *plan.Face) {
-			*f = plan.Face{Kind: plan.StripsFace, Direction: plan.AcrossWay, Strips: []plan.Strip{{Width: h / 2, Cloth: now.Cloth}, {Width: h - h/2, Cloth: now.Cloth}}, Applique: f.Applique}
+			*f = plan.Face{Kind: plan.StripsFace, Direction: plan.AcrossWay,
+				Strips:   []plan.Strip{{Width: h / 2, Cloth: now.Cloth}, {Width: h - h/2, Cloth: now.Cloth}},
+				Applique: f.Applique}
 		})
 	}
 }

@@ -31,7 +31,8 @@ func faces(p plan.Plan, visit func(path string, at place, f *plan.Face)) {
 func within(path string, at place, f *plan.Face, visit func(string, place, *plan.Face)) {
 	visit(path, at, f)
 	for i := range f.Parts {
-		within(fmt.Sprintf("%s/parts/%d/face", path, i), place{at.entry, fmt.Sprintf("%s/%d", at.parts, i)}, &f.Parts[i].Face, visit)
+		within(fmt.Sprintf("%s/parts/%d/face", path, i), place{at.entry, fmt.Sprintf("%s/%d", at.parts, i)},
+			&f.Parts[i].Face, visit)
 	}
 }
 
@@ -117,7 +118,8 @@ func fill(s *sifter) {
 	s.patches(f, style)
 	s.counts(f)
 	if len(f.Borders) > 0 {
-		s.face("Solve the patches and take the borders off", func(f *plan.Face) { f.Borders, f.Patch = nil, plan.Patch{Fit: true} })
+		s.face("Solve the patches and take the borders off",
+			func(f *plan.Face) { f.Borders, f.Patch = nil, plan.Patch{Fit: true} })
 	}
 	s.eased(f, style)
 	if len(s.offers) == 0 {
@@ -152,14 +154,15 @@ func (s *sifter) patches(f plan.Face, style length.Style) {
 		if pw <= 0 || ph <= 0 {
 			continue
 		}
-		s.face(fmt.Sprintf("Patches of %s × %s, and a border that takes the rest", style.Text(pw), style.Text(ph)), func(f *plan.Face) {
-			f.Patch = plan.Patch{Width: pw, Height: ph}
-			if len(f.Borders) == 0 {
-				f.Borders = []plan.Border{{Cloth: first(f.Cloths, f.Cloth)}}
-			}
-			f.Borders = f.Borders[len(f.Borders)-1:]
-			f.Borders[0].Width = plan.BorderWidth{Rest: true}
-		})
+		s.face(fmt.Sprintf("Patches of %s × %s, and a border that takes the rest", style.Text(pw), style.Text(ph)),
+			func(f *plan.Face) {
+				f.Patch = plan.Patch{Width: pw, Height: ph}
+				if len(f.Borders) == 0 {
+					f.Borders = []plan.Border{{Cloth: first(f.Cloths, f.Cloth)}}
+				}
+				f.Borders = f.Borders[len(f.Borders)-1:]
+				f.Borders[0].Width = plan.BorderWidth{Rest: true}
+			})
 	}
 }
 
@@ -176,7 +179,8 @@ func (s *sifter) counts(f plan.Face) {
 // eased offers a cover that is as large as its patches make it.
 func (s *sifter) eased(f plan.Face, style length.Style) {
 	w, h, config, ok := s.room()
-	if !ok || f.Kind != plan.GridFace || f.Set == plan.OnPoint || config != "front" && config != "face" && config != "top" || placeOf(s.plan, s.about.About).parts != "" {
+	if !ok || f.Kind != plan.GridFace || f.Set == plan.OnPoint || config != "front" && config != "face" &&
+		config != "top" || placeOf(s.plan, s.about.About).parts != "" {
 		return
 	}
 	settled := s.plan.Settle()
@@ -194,7 +198,8 @@ func (s *sifter) eased(f plan.Face, style length.Style) {
 	}
 	ease := settled.Cover.Ease
 	ease.Width, ease.Height = ease.Width+across-w, ease.Height+down-h
-	s.change(fmt.Sprintf("An ease of %s across and %s up: it finishes %s × %s", style.Text(ease.Width), style.Text(ease.Height), style.Text(across), style.Text(down)), func(p *plan.Plan) {
+	s.change(fmt.Sprintf("An ease of %s across and %s up: it finishes %s × %s", style.Text(ease.Width),
+		style.Text(ease.Height), style.Text(across), style.Text(down)), func(p *plan.Plan) {
 		p.Cover.Ease.Width, p.Cover.Ease.Height = ease.Width, ease.Height
 	})
 }
@@ -210,7 +215,8 @@ func stacked(s *sifter) {
 	for i, part := range f.Parts {
 		heights[i] = part.Height
 	}
-	off := s.filling(heights, whole, "Part %d: %s high", "All parts in proportion", func(f *plan.Face, i int, l length.Length) { f.Parts[i].Height = l })
+	off := s.filling(heights, whole, "Part %d: %s high", "All parts in proportion",
+		func(f *plan.Face, i int, l length.Length) { f.Parts[i].Height = l })
 	if off > 0 || len(f.Parts) == 0 {
 		s.face(fmt.Sprintf("One part more, %s high", s.plan.Style().Text(off)), func(f *plan.Face) {
 			f.Parts = append(f.Parts, plan.Part{Height: off, Face: plan.Face{Kind: plan.PlainFace, Cloth: s.cloth()}})
@@ -220,7 +226,8 @@ func stacked(s *sifter) {
 
 // filling offers what makes sizes side by side fill a whole: one of them takes what is missing or
 // too much, the last first, or all of them do in proportion. It tells what is missing.
-func (s *sifter) filling(sizes []length.Length, whole length.Length, one, all string, set func(f *plan.Face, i int, l length.Length)) length.Length {
+func (s *sifter) filling(sizes []length.Length, whole length.Length, one, all string,
+	set func(f *plan.Face, i int, l length.Length)) length.Length {
 	sum, step := length.Length(0), max(s.plan.Settle().Habits.Step, 1)
 	for _, l := range sizes {
 		sum += l
@@ -260,12 +267,14 @@ func striped(s *sifter) {
 	for i, strip := range f.Strips {
 		widths[i] = strip.Width
 	}
-	off := s.filling(widths, whole, "Strip %d: %s wide", "All strips in proportion", func(f *plan.Face, i int, l length.Length) { f.Strips[i].Width = l })
+	off := s.filling(widths, whole, "Strip %d: %s wide", "All strips in proportion",
+		func(f *plan.Face, i int, l length.Length) { f.Strips[i].Width = l })
 	for i := range f.Strips {
 		s.face(fmt.Sprintf("Without strip %d", i+1), func(f *plan.Face) { f.Strips = slices.Delete(f.Strips, i, i+1) })
 	}
 	if off > 0 {
-		s.face(fmt.Sprintf("One strip more, %s wide", s.plan.Style().Text(off)), func(f *plan.Face) { f.Strips = append(f.Strips, plan.Strip{Width: off, Cloth: s.cloth()}) })
+		s.face(fmt.Sprintf("One strip more, %s wide", s.plan.Style().Text(off)),
+			func(f *plan.Face) { f.Strips = append(f.Strips, plan.Strip{Width: off, Cloth: s.cloth()}) })
 	}
 }
 
@@ -280,14 +289,16 @@ func windowed(s *sifter) {
 	})
 	if w, h, config, ok := s.room(); ok {
 		if begun, fine := begin.Face(s.plain(), config, "", plan.WindowsFace); fine {
-			s.face(fmt.Sprintf("%d × %d windows", begun.Columns, begun.Rows), func(f *plan.Face) { f.Columns, f.Rows, f.Unit = begun.Columns, begun.Rows, 0 })
+			s.face(fmt.Sprintf("%d × %d windows", begun.Columns, begun.Rows),
+				func(f *plan.Face) { f.Columns, f.Rows, f.Unit = begun.Columns, begun.Rows, 0 })
 		}
 		seam, style := s.plan.Settle().Cover.Seam, s.plan.Style()
 		if unit := s.now().Unit; unit > 0 && (config == "front" || config == "face" || config == "top") {
 			c, r := max(1, (w+2*seam+unit/2)/unit), max(1, (h+2*seam+unit/2)/unit)
 			across, down := unit*c-2*seam, unit*r-2*seam
 			ease := s.plan.Settle().Cover.Ease
-			s.change(fmt.Sprintf("%d × %d units of %s: it finishes %s × %s", c, r, style.Text(unit), style.Text(across), style.Text(down)), func(p *plan.Plan) {
+			s.change(fmt.Sprintf("%d × %d units of %s: it finishes %s × %s", c, r, style.Text(unit), style.Text(across),
+				style.Text(down)), func(p *plan.Plan) {
 				p.Cover.Ease.Width, p.Cover.Ease.Height = ease.Width+across-w, ease.Height+down-h
 				at(*p, placeOf(*p, s.about.About), func(f *plan.Face) { f.Columns, f.Rows = int(c), int(r) })
 			})
@@ -308,7 +319,8 @@ func windowed(s *sifter) {
 // plain is the plan with the face that the finding is about of one piece of cloth.
 func (s *sifter) plain() plan.Plan {
 	return s.with(func(p *plan.Plan) {
-		at(*p, placeOf(*p, s.about.About), func(f *plan.Face) { *f = plan.Face{Kind: plan.PlainFace, Cloth: s.cloth()} })
+		at(*p, placeOf(*p, s.about.About),
+			func(f *plan.Face) { *f = plan.Face{Kind: plan.PlainFace, Cloth: s.cloth()} })
 	})
 }
 

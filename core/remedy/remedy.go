@@ -34,7 +34,8 @@ type Try struct {
 }
 
 // For are the changes that remove each stop of a plan, by the number of its finding; a stop that is
-// the same fault as one before has none of its own where that one has. more are further changes to be tried for a finding, before those that are known for its code.
+// the same fault as one before has none of its own where that one has. more are further changes to be tried
+// for a finding, before those that are known for its code.
 func For(p plan.Plan, found []finding.Finding, w *reckon.Workshop, more func(finding.Finding) []Try) map[int][]Offer {
 	out := map[int][]Offer{}
 	s := &sifter{plan: p, found: found, workshop: w, left: mostInAll}
@@ -42,7 +43,8 @@ func For(p plan.Plan, found []finding.Finding, w *reckon.Workshop, more func(fin
 		if f.Level != finding.Stop {
 			continue
 		}
-		if k := slices.IndexFunc(found[:i], func(g finding.Finding) bool { return s.same(g, f) }); k >= 0 && len(out[k]) > 0 {
+		if k := slices.IndexFunc(found[:i], func(g finding.Finding) bool { return s.same(g, f) }); k >= 0 &&
+			len(out[k]) > 0 {
 			out[i] = []Offer{}
 			continue
 		}
@@ -124,7 +126,8 @@ func (s *sifter) andWhatItTakes(q plan.Plan) (Offer, bool) {
 		if s.same(r.Findings[i], s.about) || s.tries <= 0 {
 			return out, false
 		}
-		next := &sifter{plan: out.Plan, found: r.Findings, workshop: s.workshop, about: r.Findings[i], tries: min(8, s.tries)}
+		next := &sifter{plan: out.Plan, found: r.Findings, workshop: s.workshop, about: r.Findings[i],
+			tries: min(8, s.tries)}
 		if known := known[next.about.Code]; known != nil {
 			known(next)
 		}
@@ -149,7 +152,9 @@ func (s *sifter) mends(q plan.Plan) bool {
 	s.tries--
 	r := reckon.Reckon(q, s.workshop)
 	for _, f := range r.Findings {
-		if f.Level == finding.Stop && (s.same(f, s.about) || !slices.ContainsFunc(s.found, func(g finding.Finding) bool { return s.same(f, g) })) {
+		if f.Level == finding.Stop &&
+			(s.same(f, s.about) ||
+				!slices.ContainsFunc(s.found, func(g finding.Finding) bool { return s.same(f, g) })) {
 			return false
 		}
 	}
@@ -165,4 +170,5 @@ func (s *sifter) same(a, b finding.Finding) bool {
 }
 
 // filling are the ways in which a face misses its size.
-var filling = map[string]bool{"front-does-not-fill": true, "front-too-large": true, "no-rest": true, "borders-too-wide": true, "patch-too-large": true}
+var filling = map[string]bool{"front-does-not-fill": true, "front-too-large": true, "no-rest": true,
+	"borders-too-wide": true, "patch-too-large": true}

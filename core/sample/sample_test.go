@@ -30,8 +30,10 @@ func TestASampleGivesThePuffThatReproducesIt(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		pitch := length.Length(rapid.Int64Range(int64(in/2), int64(4*in)).Draw(t, "pitch"))
 		taken := rapid.Float64Range(0.0005, 0.06).Draw(t, "taken")
-		s := plan.Sample{Kind: plan.QuiltingSample, Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: pitch, Angle: 90}}},
-			Before: plan.Sized{Width: 10 * in, Height: 10 * in}, After: []plan.Sized{{Width: length.FromFloat((10 * in).Float() * (1 - taken)), Height: 10 * in}}}
+		s := plan.Sample{Kind: plan.QuiltingSample,
+			Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: pitch, Angle: 90}}},
+			Before:   plan.Sized{Width: 10 * in, Height: 10 * in},
+			After:    []plan.Sized{{Width: length.FromFloat((10 * in).Float() * (1 - taken)), Height: 10 * in}}}
 		q, ok := sample.Quilted(s)
 		require.True(t, ok)
 		assert.InDelta(t, taken, q.TakeUp.Across, 1e-8)
@@ -64,7 +66,8 @@ func TestGathers(t *testing.T) {
 // Three strips of 1½ sewn with ¼: the middle shows 1 where the seam is true; 15/16 is a
 // seam 1/32 fat (docs/arithmetic.md, tolerance).
 func TestThreeStrips(t *testing.T) {
-	s := plan.Sample{Kind: plan.StripSample, Cut: 3 * in / 2, Seam: in / 4, After: []plan.Sized{{Width: 15 * in / 16}, {Width: in}}}
+	s := plan.Sample{Kind: plan.StripSample, Cut: 3 * in / 2, Seam: in / 4,
+		After: []plan.Sized{{Width: 15 * in / 16}, {Width: in}}}
 	f, ok := sample.Seams(s)
 	require.True(t, ok)
 	assert.InDelta(t, (in / 64).Float(), f.Mean, 1)
@@ -72,8 +75,9 @@ func TestThreeStrips(t *testing.T) {
 
 // The dimensional change of ISO 5077: (after − before) ÷ before × 100.
 func TestWashing(t *testing.T) {
-	s := plan.Sample{Kind: plan.WashSample, Before: plan.Sized{Width: 250 * length.Millimetre, Height: 250 * length.Millimetre},
-		After: []plan.Sized{{Width: 240 * length.Millimetre, Height: 245 * length.Millimetre}}}
+	s := plan.Sample{Kind: plan.WashSample,
+		Before: plan.Sized{Width: 250 * length.Millimetre, Height: 250 * length.Millimetre},
+		After:  []plan.Sized{{Width: 240 * length.Millimetre, Height: 245 * length.Millimetre}}}
 	across, along, ok := sample.Washed(s)
 	require.True(t, ok)
 	assert.InDelta(t, -4, across.Mean, 1e-9)
@@ -88,7 +92,8 @@ func TestASampleOfAnotherStackOrPatternIsTold(t *testing.T) {
 	assert.Empty(t, sample.Other(s, plan.Piece{Layers: batting(1, 3*length.Millimetre)}))
 	assert.Contains(t, sample.Other(s, plan.Piece{Layers: batting(2, 3*length.Millimetre)}), "1 battings, not 2")
 	assert.Contains(t, sample.Other(s, plan.Piece{Layers: batting(1, 5*length.Millimetre)}), "3 mm thick, not 5")
-	assert.Contains(t, sample.Other(s, plan.Piece{Layers: &plan.Layers{Batting: s.Layers.Batting, Lining: "L"}}), "lining")
+	assert.Contains(t, sample.Other(s, plan.Piece{Layers: &plan.Layers{Batting: s.Layers.Batting, Lining: "L"}}),
+		"lining")
 	cross := func(pitch length.Length, angle float64) *plan.Quilting {
 		return &plan.Quilting{Lines: []plan.LineFamily{{Pitch: pitch, Angle: angle}}}
 	}

@@ -20,7 +20,8 @@ type Told struct {
 func Tell(s plan.Sample, style length.Style) []Told {
 	out := []Told{}
 	percent := func(name string, f Figure, factor float64) {
-		out = append(out, told(name, f, func(v float64) string { return strings.Replace(fmt.Sprintf("%.2f %%", factor*v), "-", "−", 1) }))
+		out = append(out, told(name, f,
+			func(v float64) string { return strings.Replace(fmt.Sprintf("%.2f %%", factor*v), "-", "−", 1) }))
 	}
 	switch s.Kind {
 	case plan.QuiltingSample:
@@ -79,11 +80,13 @@ func Instructions(s plan.Sample, style length.Style) []string {
 		return []string{
 			fmt.Sprintf("Cut three strips, each %s wide and about a hand long.", text(s.Cut)),
 			fmt.Sprintf("Sew them side by side with your seam of %s, press as you always do.", text(s.Seam)),
-			fmt.Sprintf("Measure what the middle strip shows between its seams: %s would be true.", text(s.Cut-2*s.Seam)),
+			fmt.Sprintf("Measure what the middle strip shows between its seams: %s would be true.",
+				text(s.Cut-2*s.Seam)),
 		}
 	}
 	return []string{
-		fmt.Sprintf("Cut a square of %s × %s, finish its edges, and mark it a hand inside.", text(s.Before.Width), text(s.Before.Height)),
+		fmt.Sprintf("Cut a square of %s × %s, finish its edges, and mark it a hand inside.", text(s.Before.Width),
+			text(s.Before.Height)),
 		"Measure between the marks, across and along the grain.",
 		"Wash and dry it as the cover will be, press it, and measure again.",
 	}

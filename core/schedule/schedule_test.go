@@ -14,10 +14,13 @@ import (
 var evenings = [7]int{60, 0, 60, 0, 60}
 
 func TestStepsFillTheEvenings(t *testing.T) {
-	p := schedule.Of([]schedule.Task{{ID: "cut", Minutes: 40}, {ID: "piece", Minutes: 50}, {ID: "close", Minutes: 15}}, evenings, nil)
+	p := schedule.Of([]schedule.Task{{ID: "cut", Minutes: 40}, {ID: "piece", Minutes: 50}, {ID: "close", Minutes: 15}},
+		evenings, nil)
 	assert.Equal(t, []schedule.Day{
-		{Number: 0, Free: 60, Sittings: []schedule.Sitting{{Task: 0, Minutes: 40, Begins: true, Ends: true}, {Task: 1, Minutes: 20, Begins: true}}},
-		{Number: 2, Free: 60, Sittings: []schedule.Sitting{{Task: 1, Minutes: 30, Ends: true}, {Task: 2, Minutes: 15, Begins: true, Ends: true}}},
+		{Number: 0, Free: 60, Sittings: []schedule.Sitting{{Task: 0, Minutes: 40, Begins: true, Ends: true},
+			{Task: 1, Minutes: 20, Begins: true}}},
+		{Number: 2, Free: 60, Sittings: []schedule.Sitting{{Task: 1, Minutes: 30, Ends: true},
+			{Task: 2, Minutes: 15, Begins: true, Ends: true}}},
 	}, p.Days)
 	assert.Equal(t, 2, p.Ends)
 }
@@ -30,7 +33,8 @@ func TestNobodySitsDownForAFewMinutes(t *testing.T) {
 }
 
 func TestWashedClothDriesOverNight(t *testing.T) {
-	p := schedule.Of([]schedule.Task{{ID: "wash", Minutes: 20}, {ID: "cut", Minutes: 20, Wait: 1}}, [7]int{60, 60, 60, 60, 60, 60, 60}, nil)
+	p := schedule.Of([]schedule.Task{{ID: "wash", Minutes: 20}, {ID: "cut", Minutes: 20, Wait: 1}},
+		[7]int{60, 60, 60, 60, 60, 60, 60}, nil)
 	assert.Equal(t, []int{0, 1}, []int{p.Days[0].Number, p.Days[1].Number})
 }
 
@@ -53,7 +57,8 @@ func TestAnyScheduleDoesEverythingOnceAndInOrder(t *testing.T) {
 		tasks := make([]schedule.Task, rapid.IntRange(0, 20).Draw(t, "tasks"))
 		all := 0
 		for i := range tasks {
-			tasks[i] = schedule.Task{Minutes: rapid.IntRange(1, 200).Draw(t, "minutes"), Wait: rapid.SampledFrom([]int{0, 0, 0, 1, 2}).Draw(t, "wait")}
+			tasks[i] = schedule.Task{Minutes: rapid.IntRange(1, 200).Draw(t, "minutes"),
+				Wait: rapid.SampledFrom([]int{0, 0, 0, 1, 2}).Draw(t, "wait")}
 			all += tasks[i].Minutes
 		}
 		var free [7]int
@@ -90,10 +95,13 @@ func TestAnyScheduleDoesEverythingOnceAndInOrder(t *testing.T) {
 func TestWhatCoolsIsNotMovedTheSameEvening(t *testing.T) {
 	fused := []schedule.Task{{ID: "fuse", Minutes: 20, Rest: 10}, {ID: "sew", Minutes: 30}}
 	p := schedule.Of(fused, evenings, nil)
-	assert.Equal(t, []schedule.Sitting{{Task: 0, Minutes: 20, Begins: true, Ends: true}, {Task: 1, Minutes: 30, Begins: true, Ends: true}}, p.Days[0].Sittings, "an hour holds both and the wait between")
+	assert.Equal(t, []schedule.Sitting{{Task: 0, Minutes: 20, Begins: true, Ends: true},
+		{Task: 1, Minutes: 30, Begins: true, Ends: true}}, p.Days[0].Sittings,
+		"an hour holds both and the wait between")
 	fused[0].Minutes = 35
 	p = schedule.Of(fused, evenings, nil)
-	assert.Equal(t, schedule.Sitting{Task: 1, Minutes: 15, Begins: true}, p.Days[0].Sittings[1], "the wait comes off the evening")
+	assert.Equal(t, schedule.Sitting{Task: 1, Minutes: 15, Begins: true}, p.Days[0].Sittings[1],
+		"the wait comes off the evening")
 	fused[0].Minutes = 55
 	p = schedule.Of(fused, evenings, nil)
 	assert.Len(t, p.Days[0].Sittings, 1)

@@ -354,5 +354,6 @@ func onCircle(from, to float64, m Matrix) Segment {
 	k := 4.0 / 3 * math.Tan((to-from)/4)
 	s1, c1 := math.Sincos(from)
 	s2, c2 := math.Sincos(to)
-	return Segment{Curve: true, C1: m.Of(Point{c1 - k*s1, s1 + k*c1}), C2: m.Of(Point{c2 + k*s2, s2 - k*c2}), To: m.Of(Point{c2, s2})}
+	return Segment{Curve: true, C1: m.Of(Point{c1 - k*s1, s1 + k*c1}), C2: m.Of(Point{c2 + k*s2, s2 - k*c2}),
+		To: m.Of(Point{c2, s2})}
 }

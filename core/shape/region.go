@@ -141,7 +141,8 @@ func (r *Region) Cuts(list []float64, a, b Point, near float64) (cuts []float64,
 	for k := lo; k <= hi; k++ {
 		for _, i := range r.strips[k] {
 			s := &r.sides[i]
-			if max(s.from.X, s.to.X) < x1 || min(s.from.X, s.to.X) > x2 || max(s.from.Y, s.to.Y) < y1 || min(s.from.Y, s.to.Y) > y2 {
+			if max(s.from.X, s.to.X) < x1 || min(s.from.X, s.to.X) > x2 || max(s.from.Y, s.to.Y) < y1 ||
+				min(s.from.Y, s.to.Y) > y2 {
 				continue
 			}
 			var met bool

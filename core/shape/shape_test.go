@@ -66,7 +66,8 @@ func TestSmoothCommands(t *testing.T) {
 	assert.Equal(t, parse(t, "M0 0C0 5 5 5 5 0C5 -5 10 -5 10 0").Text(), parse(t, "M0 0C0 5 5 5 5 0S10-5 10 0").Text())
 	assert.Equal(t, parse(t, "M0 0Q5 10 10 0Q15 -10 20 0").Text(), parse(t, "M0 0Q5 10 10 0T20 0").Text())
 	assert.Equal(t, parse(t, "M0 0L5 5C5 5 10 5 10 0").Text(), parse(t, "M0 0L5 5S10 5 10 0").Text())
-	assert.Equal(t, "M0 0L10 0L10 10Z M0 0L5 5", parse(t, "M0 0H10V10zL5 5").Text(), "after a closed run the next begins where it began")
+	assert.Equal(t, "M0 0L10 0L10 10Z M0 0L5 5", parse(t, "M0 0H10V10zL5 5").Text(),
+		"after a closed run the next begins where it began")
 }
 
 func TestBrokenPathsNameTheCharacter(t *testing.T) {
@@ -120,7 +121,8 @@ func TestMaps(t *testing.T) {
 	p := parse(t, "M1 0L2 0")
 	assert.Equal(t, "M0 1L0 2", p.Mapped(shape.Turn(90)).Text(), "clockwise as drawn, y down")
 	assert.Equal(t, "M-1 0L-2 0", p.Mapped(shape.Scale(-1, 1)).Text())
-	assert.Equal(t, "M12 5L14 5", p.Mapped(shape.Scale(2, 2).Then(shape.Move(10, 5))).Text(), "first the one, then the other")
+	assert.Equal(t, "M12 5L14 5", p.Mapped(shape.Scale(2, 2).Then(shape.Move(10, 5))).Text(),
+		"first the one, then the other")
 }
 
 // anyPath is a closed path of lines, curves and arcs.
@@ -138,7 +140,8 @@ func anyPath(t *rapid.T) string {
 		case 2:
 			put("q", n("x"), n("y"), n("x"), n("y"))
 		case 3:
-			put("A", math.Abs(n("r"))+1, math.Abs(n("r"))+1, n("turn"), float64(rapid.IntRange(0, 1).Draw(t, "large")), float64(rapid.IntRange(0, 1).Draw(t, "sweep")), n("x"), n("y"))
+			put("A", math.Abs(n("r"))+1, math.Abs(n("r"))+1, n("turn"), float64(rapid.IntRange(0, 1).Draw(t, "large")),
+				float64(rapid.IntRange(0, 1).Draw(t, "sweep")), n("x"), n("y"))
 		default:
 			put("t", n("x"), n("y"))
 		}
@@ -194,7 +197,8 @@ func TestStraightPiecesKeepToTheCurve(t *testing.T) {
 		box := p.Box()
 		for _, l := range fine {
 			for _, q := range l.Points {
-				assert.True(t, q.X >= box.X1-1e-6 && q.X <= box.X2+1e-6 && q.Y >= box.Y1-1e-6 && q.Y <= box.Y2+1e-6, "the box holds it")
+				assert.True(t, q.X >= box.X1-1e-6 && q.X <= box.X2+1e-6 && q.Y >= box.Y1-1e-6 && q.Y <= box.Y2+1e-6,
+					"the box holds it")
 			}
 		}
 	})
@@ -230,7 +234,8 @@ func FuzzParse(f *testing.F) {
 		if err != nil {
 			return
 		}
-		if box := p.Box(); math.Max(box.Width(), box.Height()) > 1e8 || math.Max(math.Abs(box.X1), math.Abs(box.Y1)) > 1e8 {
+		if box := p.Box(); math.Max(box.Width(), box.Height()) > 1e8 ||
+			math.Max(math.Abs(box.X1), math.Abs(box.Y1)) > 1e8 {
 			return // relative commands lead anywhere
 		}
 		again, err := shape.Parse(p.Text())

@@ -28,7 +28,8 @@ func TestEveryPlanBuysItsOwnLength(t *testing.T) {
 	}, cupboard("stripe", 18*in), length.Inches)
 	require.Len(t, list, 1)
 	stripe := list[0]
-	assert.Equal(t, []shopping.Share{{"pad", 12 * in, 0, shopping.Cupboard}, {"hood", 20 * in, 2, shopping.Shop}, {"jacket", 5 * in, 0, shopping.Cupboard}}, stripe.Shares)
+	assert.Equal(t, []shopping.Share{{"pad", 12 * in, 0, shopping.Cupboard}, {"hood", 20 * in, 2, shopping.Shop},
+		{"jacket", 5 * in, 0, shopping.Cupboard}}, stripe.Shares)
 	assert.Equal(t, 37*in, stripe.Need)
 	assert.Equal(t, in, stripe.Left)
 	assert.Equal(t, 20*in, stripe.Missing)
@@ -37,7 +38,8 @@ func TestEveryPlanBuysItsOwnLength(t *testing.T) {
 }
 
 func TestWhatNobodyCountedIsBought(t *testing.T) {
-	list := shopping.List([]shopping.Want{{Plan: "pad", Cloth: "linen", Need: 9 * in, From: shopping.Shop, Price: 20}, {Plan: "pad", Cloth: "calico", Need: 9 * in, From: shopping.Shop}}, nil, length.Centimetres)
+	list := shopping.List([]shopping.Want{{Plan: "pad", Cloth: "linen", Need: 9 * in, From: shopping.Shop, Price: 20},
+		{Plan: "pad", Cloth: "calico", Need: 9 * in, From: shopping.Shop}}, nil, length.Centimetres)
 	require.Len(t, list, 2)
 	assert.Equal(t, "calico", list[0].Name, "by name")
 	assert.False(t, list[0].Known)
@@ -66,11 +68,15 @@ func TestEveryWantIsMetOnce(t *testing.T) {
 		have := 200 * in
 		var wants []shopping.Want
 		for i := range rapid.IntRange(0, 9).Draw(t, "wants") {
-			wants = append(wants, shopping.Want{Plan: fmt.Sprint(i), Cloth: rapid.SampledFrom([]string{"a", "b", "c"}).Draw(t, "cloth"),
-				Need: in.Times(rapid.IntRange(1, 20).Draw(t, "need")), From: rapid.SampledFrom([]shopping.From{shopping.Own, shopping.Shop, shopping.Cupboard}).Draw(t, "from")})
+			wants = append(wants,
+				shopping.Want{Plan: fmt.Sprint(i), Cloth: rapid.SampledFrom([]string{"a", "b", "c"}).Draw(t, "cloth"),
+					Need: in.Times(rapid.IntRange(1, 20).Draw(t, "need")),
+					From: rapid.SampledFrom([]shopping.From{shopping.Own, shopping.Shop, shopping.Cupboard}).
+						Draw(t, "from")})
 		}
 		shares := 0
-		for _, c := range shopping.List(wants, map[string]plan.Cloth{"a": {Have: &have}, "b": {Have: &have}, "c": {Have: &have}}, length.Inches) {
+		for _, c := range shopping.List(wants,
+			map[string]plan.Cloth{"a": {Have: &have}, "b": {Have: &have}, "c": {Have: &have}}, length.Inches) {
 			from := map[shopping.From]length.Length{}
 			for _, s := range c.Shares {
 				from[s.From] += s.Need
@@ -87,8 +93,10 @@ func TestEveryWantIsMetOnce(t *testing.T) {
 }
 
 func TestABillNamesWhatHasNoPrice(t *testing.T) {
-	cloths := []shopping.Cloth{{Name: "moss leaf", Buy: length.Yard, Cost: 12}, {Name: "calico", Buy: length.Yard}, {Name: "sage check"}}
-	things := []shopping.Thing{{What: "zip", Pieces: 2, Packs: 2}, {What: "zip", Pieces: 1, Packs: 1}, {What: "thread", Missing: length.Metre, Cost: 0.5}, {What: "buttons", Pieces: 4, There: 4}}
+	cloths := []shopping.Cloth{{Name: "moss leaf", Buy: length.Yard, Cost: 12}, {Name: "calico", Buy: length.Yard},
+		{Name: "sage check"}}
+	things := []shopping.Thing{{What: "zip", Pieces: 2, Packs: 2}, {What: "zip", Pieces: 1, Packs: 1},
+		{What: "thread", Missing: length.Metre, Cost: 0.5}, {What: "buttons", Pieces: 4, There: 4}}
 	cost, unpriced := shopping.Bill(cloths, things)
 	assert.InDelta(t, 12.5, cost, 1e-9)
 	assert.Equal(t, []string{"calico", "zip"}, unpriced, "each once, and nothing that is there")

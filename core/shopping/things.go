@@ -70,7 +70,8 @@ func Things(wants []ThingWant, notions []plan.Notion, unit length.Unit) []Thing 
 	for i := range out {
 		out[i].from(notions, unit)
 	}
-	slices.SortStableFunc(out, func(a, b Thing) int { return cmp.Or(cmp.Compare(a.What, b.What), cmp.Compare(a.Each, b.Each)) })
+	slices.SortStableFunc(out,
+		func(a, b Thing) int { return cmp.Or(cmp.Compare(a.What, b.What), cmp.Compare(a.Each, b.Each)) })
 	return out
 }
 

@@ -47,7 +47,8 @@ func TestZipsAndButtonsAreCounted(t *testing.T) {
 	assert.InDelta(t, 2.5, buttons.Cost, 1e-9)
 	assert.Equal(t, []any{"short zips", 3, 1, 2}, []any{short.Notion, short.Pieces, short.There, short.Packs})
 	assert.InDelta(t, 4, short.Cost, 1e-9)
-	assert.Equal(t, []any{"", 1, 0, 1}, []any{long.Notion, long.Pieces, long.There, long.Packs}, "16 in are too short for 40")
+	assert.Equal(t, []any{"", 1, 0, 1}, []any{long.Notion, long.Pieces, long.There, long.Packs},
+		"16 in are too short for 40")
 }
 
 func TestWhatANotionServesAs(t *testing.T) {
@@ -55,7 +56,8 @@ func TestWhatANotionServesAs(t *testing.T) {
 		purpose, what string
 		serves        bool
 	}{
-		{"thread", "thread", true}, {" Thread ", "thread", true}, {"hook-and-loop tape", "hook-and-loop tape, strap 2", true},
+		{"thread", "thread", true}, {" Thread ", "thread", true},
+		{"hook-and-loop tape", "hook-and-loop tape, strap 2", true},
 		{"tape", "tape for the seams inside", false}, {"", "thread", false}, {"thread, quilting", "thread", false},
 	} {
 		assert.Equal(t, c.serves, shopping.Serves(c.purpose, c.what), "%q for %q", c.purpose, c.what)

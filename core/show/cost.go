@@ -29,8 +29,10 @@ func cost(t *teller) {
 	}
 	price := costing.Of(b)
 	money := func(amount float64) string { return answer.Money(amount, h.Currency) }
-	out := answer.Cost{Lines: []answer.CostLine{}, Materials: money(price.Materials), Work: money(price.Work), Other: money(price.Other), Cost: money(price.Cost), Margin: money(price.Margin),
-		Total: money(price.Total), Each: money(price.Each), Covers: t.Plan.Copies, Unpriced: price.Unpriced, LeftOut: costing.LeftOut(), Batch: b, Currency: h.Currency}
+	out := answer.Cost{Lines: []answer.CostLine{}, Materials: money(price.Materials), Work: money(price.Work),
+		Other: money(price.Other), Cost: money(price.Cost), Margin: money(price.Margin),
+		Total: money(price.Total), Each: money(price.Each), Covers: t.Plan.Copies, Unpriced: price.Unpriced,
+		LeftOut: costing.LeftOut(), Batch: b, Currency: h.Currency}
 	if out.Unpriced == nil {
 		out.Unpriced = []string{}
 	}
@@ -65,7 +67,9 @@ func clothCost(t *teller, n answer.ClothNeed) costing.Line {
 		return costing.Line{Name: n.Name, How: how}
 	}
 	_, per := c.Per.Sold(t.Plan.Units)
-	return costing.Line{Name: n.Name, How: fmt.Sprintf("%s at %s %s", how, answer.Money(c.Price, t.Plan.Habits.Currency), per), Cost: shopping.CostOf(c, takes, t.Plan.Units), Known: true}
+	return costing.Line{Name: n.Name,
+		How:  fmt.Sprintf("%s at %s %s", how, answer.Money(c.Price, t.Plan.Habits.Currency), per),
+		Cost: shopping.CostOf(c, takes, t.Plan.Units), Known: true}
 }
 
 // thingCost is a notion's: by its share of a pack.
@@ -74,7 +78,8 @@ func thingCost(t *teller, thing shopping.Thing) costing.Line {
 	price := answer.Money(n.Price, t.Plan.Habits.Currency)
 	known = known && n.Price > 0
 	if thing.Pieces > 0 {
-		line := costing.Line{Name: thing.What, How: strconv.Itoa(thing.Pieces), Known: known, Cost: n.Price * float64(thing.Pieces) / float64(max(1, n.PackCount))}
+		line := costing.Line{Name: thing.What, How: strconv.Itoa(thing.Pieces), Known: known,
+			Cost: n.Price * float64(thing.Pieces) / float64(max(1, n.PackCount))}
 		if known {
 			line.How = fmt.Sprintf("%d at %s for %d", thing.Pieces, price, max(1, n.PackCount))
 		}
@@ -84,10 +89,12 @@ func thingCost(t *teller, thing shopping.Thing) costing.Line {
 	switch {
 	case !known:
 	case n.Pack > 0:
-		line.How, line.Cost = fmt.Sprintf("%s of %s at %s", line.How, t.style.Long(n.Pack), price), n.Price*thing.Need.Float()/n.Pack.Float()
+		line.How, line.Cost = fmt.Sprintf("%s of %s at %s", line.How, t.style.Long(n.Pack),
+			price), n.Price*thing.Need.Float()/n.Pack.Float()
 	default:
 		_, per := plan.Per("").Sold(t.Plan.Units)
-		line.How, line.Cost = fmt.Sprintf("%s at %s %s", line.How, price, per), shopping.CostOf(plan.Cloth{Price: n.Price}, thing.Need, t.Plan.Units)
+		line.How, line.Cost = fmt.Sprintf("%s at %s %s", line.How, price,
+			per), shopping.CostOf(plan.Cloth{Price: n.Price}, thing.Need, t.Plan.Units)
 	}
 	return line
 }

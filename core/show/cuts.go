@@ -14,8 +14,10 @@ import (
 // cuts tells all that is cut, each with its sum.
 func cuts(t *teller) {
 	for _, c := range t.List.Cuts {
-		out := answer.Cut{ID: c.ID, About: c.About, Piece: c.Piece, Part: c.Part, Title: c.Title, Layer: c.Layer, Cloth: c.Cloth, Shape: c.Shape,
-			Width: t.l(c.Size.Width.Total()), Height: t.l(c.Size.Height.Total()), Count: c.Count, Total: c.Total, Gives: c.Gives, Patches: c.Patches, As: c.Finished,
+		out := answer.Cut{ID: c.ID, About: c.About, Piece: c.Piece, Part: c.Part, Title: c.Title, Layer: c.Layer,
+			Cloth: c.Cloth, Shape: c.Shape,
+			Width: t.l(c.Size.Width.Total()), Height: t.l(c.Size.Height.Total()), Count: c.Count, Total: c.Total,
+			Gives: c.Gives, Patches: c.Patches, As: c.Finished,
 			Waits: c.Waits, Centred: c.Centred, Selvedge: c.Selvedge, Spoiled: c.Spoiled, Done: c.Done}
 		if c.Line != nil {
 			out.Line = answer.Vertices(c.Line)
@@ -31,14 +33,18 @@ func cuts(t *teller) {
 // fittings tells what is sewn onto the pieces, in its places.
 func fittings(t *teller) {
 	for _, f := range t.Fittings {
-		out := answer.Fitting{Index: f.Index, Key: t.Plan.Fittings[f.Index].Key, Title: f.Title, On: f.On, Boxes: []answer.Box{}, Round: f.Round, Lines: []answer.Line{},
-			From:  answer.Distances{Left: t.l(f.From.Left), Right: t.l(f.From.Right), Top: t.l(f.From.Top), Bottom: t.l(f.From.Bottom)},
+		out := answer.Fitting{Index: f.Index, Key: t.Plan.Fittings[f.Index].Key, Title: f.Title, On: f.On,
+			Boxes: []answer.Box{}, Round: f.Round, Lines: []answer.Line{},
+			From: answer.Distances{Left: t.l(f.From.Left), Right: t.l(f.From.Right), Top: t.l(f.From.Top),
+				Bottom: t.l(f.From.Bottom)},
 			Check: f.Check, Fixing: f.Fixing}
 		for _, l := range f.Lines {
-			out.Lines = append(out.Lines, answer.Line{X1: int64(l.X1), Y1: int64(l.Y1), X2: int64(l.X2), Y2: int64(l.Y2)})
+			out.Lines = append(out.Lines,
+				answer.Line{X1: int64(l.X1), Y1: int64(l.Y1), X2: int64(l.X2), Y2: int64(l.Y2)})
 		}
 		for _, b := range f.Boxes {
-			out.Boxes = append(out.Boxes, answer.Box{X: int64(b.X), Y: int64(b.Y), Width: int64(b.Width), Height: int64(b.Height)})
+			out.Boxes = append(out.Boxes,
+				answer.Box{X: int64(b.X), Y: int64(b.Y), Width: int64(b.Width), Height: int64(b.Height)})
 		}
 		t.out.Fittings = append(t.out.Fittings, out)
 		if f.Buttons > 0 {
@@ -58,7 +64,8 @@ func strips(t *teller) {
 
 func stripsOf(t *teller, e edging.Strips) answer.Strips {
 	y := e.Yield
-	out := answer.Strips{What: e.What, Cut: e.Cut, Bias: e.Bias, Width: t.l(e.Width.Total()), Need: t.l(e.Need.Total()), Joined: t.l(y.Joined), Area: t.l(y.Area),
+	out := answer.Strips{What: e.What, Cut: e.Cut, Bias: e.Bias, Width: t.l(e.Width.Total()), Need: t.l(e.Need.Total()),
+		Joined: t.l(y.Joined), Area: t.l(y.Area),
 		Cloth: answer.Size{Width: t.l(y.Width), Height: t.l(y.Height)}, Lie: []answer.StripLie{}}
 	for _, s := range y.Strips {
 		lie := answer.StripLie{Length: t.l(s.Length), Corners: []answer.Point{}}
@@ -80,8 +87,10 @@ func pad(t *teller) {
 // cloths tells every cloth with its lay.
 func cloths(t *teller) {
 	for _, c := range t.Cloths {
-		out := answer.ClothNeed{Cloth: c.Letter, Name: c.Name, Length: t.l(c.Lay.Length), Need: t.l(c.Wanted), Buy: t.l(c.Buy), BuyText: t.style.Yards(c.Buy), Short: t.l(c.Short),
-			Lay: layOf(t, c.Lay), Odd: oddLays(t, c.Odd), Done: c.Done, Returned: c.Returned, Sought: c.Sought, InCupboard: c.InCupboard}
+		out := answer.ClothNeed{Cloth: c.Letter, Name: c.Name, Length: t.l(c.Lay.Length), Need: t.l(c.Wanted),
+			Buy: t.l(c.Buy), BuyText: t.style.Yards(c.Buy), Short: t.l(c.Short),
+			Lay: layOf(t, c.Lay), Odd: oddLays(t, c.Odd), Done: c.Done, Returned: c.Returned, Sought: c.Sought,
+			InCupboard: c.InCupboard}
 		if c.Have != nil {
 			have := t.l(*c.Have)
 			out.Have = &have
@@ -96,7 +105,8 @@ func cloths(t *teller) {
 func oddLays(t *teller, odd []supply.Odd) []answer.OddLay {
 	out := []answer.OddLay{}
 	for _, o := range odd {
-		out = append(out, answer.OddLay{Width: t.l(o.Size.Width), Length: t.l(o.Size.Length), Count: o.Count, Lay: layOf(t, o.Lay)})
+		out = append(out, answer.OddLay{Width: t.l(o.Size.Width), Length: t.l(o.Size.Length), Count: o.Count,
+			Lay: layOf(t, o.Lay)})
 	}
 	return out
 }

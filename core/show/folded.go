@@ -18,7 +18,8 @@ import (
 // Folded is how a plan's cover folds, by its pieces as planned; without leaves where it
 // cannot be reckoned.
 func Folded(p plan.Plan) answer.FoldShown {
-	out := answer.FoldShown{Leaves: []answer.FoldLeaf{}, Pieces: []answer.FoldPiece{}, Solids: []answer.FoldSolid{}, Inside: []answer.FoldInside{}}
+	out := answer.FoldShown{Leaves: []answer.FoldLeaf{}, Pieces: []answer.FoldPiece{}, Solids: []answer.FoldSolid{},
+		Inside: []answer.FoldInside{}}
 	p = p.Settle()
 	if p.Validate().Stopped() {
 		return out
@@ -61,12 +62,16 @@ func pieceFolded(p plan.Plan, c cover.Cover, piece cover.Piece) answer.FoldPiece
 	}
 	if piping := p.Edges.Piping; piping != nil {
 		for _, run := range pipedRuns(c, piece.Name) {
-			out.Edgings = append(out.Edgings, answer.FoldEdging{What: "piping", Cloth: firstOf(piping.Cloth, p), Path: pathVertices(piece.Seam(run).Path), Width: milli(piping.Cord.Float())})
+			out.Edgings = append(out.Edgings,
+				answer.FoldEdging{What: "piping", Cloth: firstOf(piping.Cloth, p),
+					Path: pathVertices(piece.Seam(run).Path), Width: milli(piping.Cord.Float())})
 		}
 	}
 	if binding := p.Edges.Binding; binding != nil {
 		for _, run := range openRuns(piece) {
-			out.Edgings = append(out.Edgings, answer.FoldEdging{What: "binding", Cloth: firstOf(binding.Cloth, p), Path: pathVertices(piece.Seam(run).Path), Width: 2 * milli(binding.Shows.Float())})
+			out.Edgings = append(out.Edgings,
+				answer.FoldEdging{What: "binding", Cloth: firstOf(binding.Cloth, p),
+					Path: pathVertices(piece.Seam(run).Path), Width: 2 * milli(binding.Shows.Float())})
 		}
 	}
 	return out
@@ -109,7 +114,8 @@ func pathVertices(path outline.Path) []answer.Vertex { return answer.Vertices(ou
 
 func leafShown(leaf fold.Leaf) answer.FoldLeaf {
 	h := leaf.Hinge
-	out := answer.FoldLeaf{Piece: leaf.Piece, Copy: leaf.Copy, Parent: h.Parent, Own: axisShown(h.Own), On: axisShown(h.On), Turn: h.Turn, From: h.From, To: h.To,
+	out := answer.FoldLeaf{Piece: leaf.Piece, Copy: leaf.Copy, Parent: h.Parent, Own: axisShown(h.Own),
+		On: axisShown(h.On), Turn: h.Turn, From: h.From, To: h.To,
 		Points: [][2]float64{}, Lifts: [][3]float64{}, Triangles: leaf.Triangles}
 	if out.Triangles == nil {
 		out.Triangles = [][3]int{}
@@ -130,7 +136,8 @@ func insideShown(in fold.Inside, style length.Style) answer.FoldInside {
 		room = in.Wanted.Total()
 	}
 	terms := answer.TermsOf(in.Wanted, style)
-	return answer.FoldInside{Name: in.Name, Room: answer.Show(room, style), Sum: terms, Text: answer.WrittenSum(terms), Fits: in.Fits()}
+	return answer.FoldInside{Name: in.Name, Room: answer.Show(room, style), Sum: terms, Text: answer.WrittenSum(terms),
+		Fits: in.Fits()}
 }
 
 func axisShown(a fold.Axis) [3]float64 { return [3]float64{milli(a.X), milli(a.Y), a.Angle} }

@@ -18,7 +18,9 @@ func joined(t *teller) {
 		a, b := j.Lengths[0].Total(), j.Lengths[1].Total()
 		t.explainSum(fmt.Sprintf("join.%d.first", i+1), j.Lengths[0])
 		t.explainSum(fmt.Sprintf("join.%d.second", i+1), j.Lengths[1])
-		t.out.Joins = append(t.out.Joins, answer.Join{Title: j.Title, Count: j.Count, Between: j.Between, Lengths: [2]answer.L{t.l(a), t.l(b)}, Off: t.l(a - b), Fit: fit.Of(a, b)})
+		t.out.Joins = append(t.out.Joins,
+			answer.Join{Title: j.Title, Count: j.Count, Between: j.Between, Lengths: [2]answer.L{t.l(a), t.l(b)},
+				Off: t.l(a - b), Fit: fit.Of(a, b)})
 	}
 	for _, row := range t.Cover.Net {
 		columns := make([][]answer.Spot, len(row))
@@ -62,7 +64,8 @@ func seams(t *teller) {
 }
 
 func seam(t *teller, piece string, join int, s cover.Seam, stretches [][2]float64) {
-	out := answer.Seam{Join: join, Path: answer.Vertices(outline.Outline(s.Path)), Marks: marks(s.Marks), Clips: []answer.Mark{}}
+	out := answer.Seam{Join: join, Path: answer.Vertices(outline.Outline(s.Path)), Marks: marks(s.Marks),
+		Clips: []answer.Mark{}}
 	for _, stretch := range stretches {
 		for _, at := range stretch {
 			x, y, direction := s.Path.At(at)
@@ -79,7 +82,8 @@ func seam(t *teller, piece string, join int, s cover.Seam, stretches [][2]float6
 func marks(list []cover.Mark) []answer.Mark {
 	out := make([]answer.Mark, len(list))
 	for i, m := range list {
-		out[i] = answer.Mark{X: int64(math.Round(m.X)), Y: int64(math.Round(m.Y)), Direction: m.Direction * 180 / math.Pi}
+		out[i] = answer.Mark{X: int64(math.Round(m.X)), Y: int64(math.Round(m.Y)),
+			Direction: m.Direction * 180 / math.Pi}
 	}
 	return out
 }

@@ -35,8 +35,10 @@ func pieces(t *teller) {
 
 // blank is a piece of which nothing is told yet.
 func blank(t *teller, p cover.Piece) answer.Piece {
-	return answer.Piece{Name: p.Name, Config: p.Config, Title: p.Title, Count: p.Count, Seams: []answer.Seam{}, Press: []answer.PressSeam{}, Conflicts: []answer.Point{},
-		Shapes: []answer.Shape{}, Threads: []answer.Thread{}, Methods: []answer.UnitMethods{}, Ways: []answer.Way{}, Outlook: []answer.Outlook{}}
+	return answer.Piece{Name: p.Name, Config: p.Config, Title: p.Title, Count: p.Count, Seams: []answer.Seam{},
+		Press: []answer.PressSeam{}, Conflicts: []answer.Point{},
+		Shapes: []answer.Shape{}, Threads: []answer.Thread{}, Methods: []answer.UnitMethods{}, Ways: []answer.Way{},
+		Outlook: []answer.Outlook{}}
 }
 
 // piece tells a piece with a face. The front of a cushion is told as it was measured.
@@ -65,7 +67,8 @@ func piece(t *teller, p Panel) answer.Piece {
 	out.Quilting = quilting(t, p)
 	out.Press, out.Conflicts = pressing(p)
 	for _, w := range p.Ways {
-		out.Ways = append(out.Ways, answer.Way{Key: w.Key, Name: w.Name, Cells: cells(w.Face, make([]string, len(w.Face.Parts)))})
+		out.Ways = append(out.Ways,
+			answer.Way{Key: w.Key, Name: w.Name, Cells: cells(w.Face, make([]string, len(w.Face.Parts)))})
 	}
 	out.Methods, out.Outlook, out.Thick = methods(t, p), outlooks(t, p.Face), t.l(chain.Thick)
 	of(t, &out, p.Face)
@@ -79,10 +82,12 @@ func of(t *teller, out *answer.Piece, f front.Face) {
 		out.Panel = foundPanel(t, f.Found[0])
 	}
 	if w := f.Windows; w != nil {
-		out.Windows = &answer.WindowsShown{Unit: t.l(w.Unit), Template: t.l(w.Template), Side: t.l(w.Side), Whole: w.Whole, Half: w.Half, Points: w.Points, Eats: w.Eats}
+		out.Windows = &answer.WindowsShown{Unit: t.l(w.Unit), Template: t.l(w.Template), Side: t.l(w.Side),
+			Whole: w.Whole, Half: w.Half, Points: w.Points, Eats: w.Eats}
 	}
 	if g := f.Gather; g != nil {
-		out.Gather = &answer.Gathers{Direction: string(g.Direction), Ratio: g.Ratio, Wanted: t.l(g.Wanted), Needed: t.l(g.Needed), Piece: t.l(g.Piece), Yields: t.l(g.Yields)}
+		out.Gather = &answer.Gathers{Direction: string(g.Direction), Ratio: g.Ratio, Wanted: t.l(g.Wanted),
+			Needed: t.l(g.Needed), Piece: t.l(g.Piece), Yields: t.l(g.Yields)}
 	}
 	if len(f.Grids) > 0 && f.Columns > 0 && len(f.Grids[0].Patch.Width) > 0 {
 		seam := t.Plan.Cover.Seam
@@ -94,7 +99,8 @@ func of(t *teller, out *answer.Piece, f front.Face) {
 
 // foundPanel is a found panel as it is shown.
 func foundPanel(t *teller, f front.Found) *answer.PanelShown {
-	out := &answer.PanelShown{Size: t.size(f.Size), Squares: f.Squares, Outside: f.Outside, From: []answer.L{}, Middle: []answer.L{}}
+	out := &answer.PanelShown{Size: t.size(f.Size), Squares: f.Squares, Outside: f.Outside, From: []answer.L{},
+		Middle: []answer.L{}}
 	if f.Printed {
 		out.Middle = append(out.Middle, t.l(f.Middle[0]), t.l(f.Middle[1]))
 		for _, l := range f.From {
@@ -113,7 +119,8 @@ func percent(u layers.TakeUp) [2]float64 { return [2]float64{100 * u.Across, 100
 
 // outlines draws a piece's three lines, with what its top has beyond them.
 func outlines(t *teller, out *answer.Piece, piece cover.Piece, p panel.Panel) {
-	out.Outline, out.TrimmedOutline, out.CutOutline = answer.Vertices(piece.Line()), answer.Vertices(piece.Cut()), answer.Vertices(p.Body.Cut())
+	out.Outline, out.TrimmedOutline, out.CutOutline = answer.Vertices(piece.Line()), answer.Vertices(piece.Cut()),
+		answer.Vertices(p.Body.Cut())
 	out.Ditch = []answer.Vertex{}
 	if f := t.Plan.Cover.Flange; f > 0 {
 		out.Ditch = answer.Vertices(piece.Line().Offset(-f.Float()))
@@ -154,8 +161,10 @@ func apart(list []answer.Cell, n int) []answer.Cell {
 func pressing(p Panel) ([]answer.PressSeam, []answer.Point) {
 	seams := []answer.PressSeam{}
 	for i, s := range p.Face.Seams {
-		line := answer.Line{X1: int64(math.Round(s.X1)), Y1: int64(math.Round(s.Y1)), X2: int64(math.Round(s.X2)), Y2: int64(math.Round(s.Y2))}
-		seams = append(seams, answer.PressSeam{Line: line, Kind: string(s.Kind), Band: s.Band, Side: string(p.Pressed.Sides[i])})
+		line := answer.Line{X1: int64(math.Round(s.X1)), Y1: int64(math.Round(s.Y1)), X2: int64(math.Round(s.X2)),
+			Y2: int64(math.Round(s.Y2))}
+		seams = append(seams, answer.PressSeam{Line: line, Kind: string(s.Kind), Band: s.Band,
+			Side: string(p.Pressed.Sides[i])})
 	}
 	conflicts := []answer.Point{}
 	for _, c := range p.Conflicts() {
@@ -170,13 +179,16 @@ func quilting(t *teller, p Panel) *answer.Quilting {
 		return nil
 	}
 	q := p.Pattern
-	out := &answer.Quilting{Lines: []answer.QuiltLine{}, Seam: t.l(q.Seam), Thread: t.l(q.Thread), Bobbins: q.Bobbins, Minutes: q.Minutes}
+	out := &answer.Quilting{Lines: []answer.QuiltLine{}, Seam: t.l(q.Seam), Thread: t.l(q.Thread), Bobbins: q.Bobbins,
+		Minutes: q.Minutes}
 	for _, l := range q.Lines {
 		run := shape.Run{Start: l.Points[0], Closed: l.Closed}
 		for _, at := range l.Points[1:] {
 			run.Segments = append(run.Segments, shape.Segment{To: at})
 		}
-		out.Lines = append(out.Lines, answer.QuiltLine{Kind: string(l.Kind), Family: l.Family, Path: shape.Path{run}.InMillimetres().Text(), Length: t.l(l.Length)})
+		out.Lines = append(out.Lines,
+			answer.QuiltLine{Kind: string(l.Kind), Family: l.Family, Path: shape.Path{run}.InMillimetres().Text(),
+				Length: t.l(l.Length)})
 	}
 	return out
 }
@@ -193,11 +205,15 @@ func methods(t *teller, p Panel) []answer.UnitMethods {
 		for _, row := range g.Laid {
 			blocks += len(row)
 		}
-		for _, c := range block.Compare(g.Node, g.Patch.Width.Total()-2*s, g.Patch.Height.Total()-2*s, blocks*p.Piece.Count, s, h.Step, narrowest(t, p.Face), t.style) {
+		for _, c := range block.Compare(g.Node, g.Patch.Width.Total()-2*s, g.Patch.Height.Total()-2*s,
+			blocks*p.Piece.Count, s, h.Step, narrowest(t, p.Face), t.style) {
 			m := answer.UnitMethods{Name: c.Name, Need: c.Need}
 			for i, method := range c.Methods {
-				m.Methods = append(m.Methods, answer.UnitMethod{School: method.School, Name: method.Name, Cuts: method.Cuts, Pieces: method.Pieces, Spare: method.Spare, Cloth: area(t, method.Area), Seams: method.Seams,
-					Chosen: method.School == string(h.Triangles) || method.School == string(h.Strips), Least: i == c.Least, Quickest: i == c.Quickest})
+				m.Methods = append(m.Methods,
+					answer.UnitMethod{School: method.School, Name: method.Name, Cuts: method.Cuts,
+						Pieces: method.Pieces, Spare: method.Spare, Cloth: area(t, method.Area), Seams: method.Seams,
+						Chosen: method.School == string(h.Triangles) || method.School == string(h.Strips),
+						Least:  i == c.Least, Quickest: i == c.Quickest})
 			}
 			out = append(out, m)
 		}
@@ -231,7 +247,10 @@ func laidOn(t *teller, out *answer.Piece, p Panel) {
 		out.Shapes = append(out.Shapes, shapeOn(t, l))
 	}
 	for i, thread := range applique.Threads(p.Applied) {
-		out.Threads = append(out.Threads, answer.Thread{Cloth: thread.Cloth, Stitch: applique.StitchOf(thread.Edge).Title, Darker: thread.Edge == plan.DrawnLine, Late: thread.Late, Shapes: thread.Layers, Seam: t.l(thread.Seam.Total()), Length: t.l(thread.Length)})
+		out.Threads = append(out.Threads,
+			answer.Thread{Cloth: thread.Cloth, Stitch: applique.StitchOf(thread.Edge).Title,
+				Darker: thread.Edge == plan.DrawnLine, Late: thread.Late, Shapes: thread.Layers,
+				Seam: t.l(thread.Seam.Total()), Length: t.l(thread.Length)})
 		t.explainSum(fmt.Sprintf("%s.thread.%d", p.Piece.Name, i+1), thread.Seam)
 	}
 	if n := len(p.Applied) * p.Piece.Count; n > 0 {
@@ -241,10 +260,12 @@ func laidOn(t *teller, out *answer.Piece, p Panel) {
 
 // shapeOn is a shape as it is shown.
 func shapeOn(t *teller, l applique.Layer) answer.Shape {
-	out := answer.Shape{Index: l.Index, About: l.About, Title: l.Title, Twin: l.Twin, Cloth: l.Shape.Cloth, Stitch: applique.StitchOf(l.Shape.Edge).Title, Line: l.Line(), Late: l.Late, Level: l.Level,
+	out := answer.Shape{Index: l.Index, About: l.About, Title: l.Title, Twin: l.Twin, Cloth: l.Shape.Cloth,
+		Stitch: applique.StitchOf(l.Shape.Edge).Title, Line: l.Line(), Late: l.Late, Level: l.Level,
 		Path: l.Path.InMillimetres().Text(), Sewn: stretches(l.Edge, true), Covered: stretches(l.Edge, false),
-		Box:  answer.Box{X: int64(l.X), Y: int64(l.Y), Width: int64(l.Width), Height: int64(l.Height)},
-		From: answer.Distances{Left: t.l(l.From.Left), Right: t.l(l.From.Right), Top: t.l(l.From.Top), Bottom: t.l(l.From.Bottom)},
+		Box: answer.Box{X: int64(l.X), Y: int64(l.Y), Width: int64(l.Width), Height: int64(l.Height)},
+		From: answer.Distances{Left: t.l(l.From.Left), Right: t.l(l.From.Right), Top: t.l(l.From.Top),
+			Bottom: t.l(l.From.Bottom)},
 		Size: answer.Size{Width: t.l(l.Width), Height: t.l(l.Height)}, Shows: t.l(l.Shows), Round: t.l(l.Round)}
 	if l.Lapped {
 		lap := t.l(l.Lap)
@@ -280,11 +301,14 @@ func backPiece(t *teller, b Back) answer.Piece {
 	out.Waits, out.Thick = b.Waits != "", t.l(layers.Thick(t.Plan.Piece(b.Piece.Config).Layers))
 	out.Finished, out.Trimmed, out.BeforeQuilting = t.size(b.Finished), t.size(b.Size), t.size(b.Size)
 	line := b.Piece
-	line.Finished, line.Radii = b.Finished, line.Radii.AtMost(min(b.Finished.Width.Total(), b.Finished.Height.Total())/2)
+	line.Finished, line.Radii = b.Finished, line.Radii.AtMost(min(b.Finished.Width.Total(),
+		b.Finished.Height.Total())/2)
 	outlines(t, &out, line, panel.Panel{Body: line})
 	for i, lie := range b.Lies {
 		box := onBack(t, b, lie.Box)
-		out.Cells = append(out.Cells, answer.Cell{Cut: backCut(b.Panels[lie.Panel]), Cloth: b.Cloth, X: box.X, Y: box.Y, Width: box.Width, Height: box.Height, Column: i + 1})
+		out.Cells = append(out.Cells,
+			answer.Cell{Cut: backCut(b.Panels[lie.Panel]), Cloth: b.Cloth, X: box.X, Y: box.Y, Width: box.Width,
+				Height: box.Height, Column: i + 1})
 	}
 	t.explain("back.finished", b.Finished)
 	t.explain("back", b.Size)
@@ -299,11 +323,14 @@ func backPiece(t *teller, b Back) answer.Piece {
 // closure says how the closure comes out, and what is bought for it.
 func closure(t *teller, b Back) {
 	overlap, wide := b.Overlap.Total(), b.Finished.Width.Total()
-	shown := &answer.BackShown{Kind: string(t.Plan.Back.Kind), Overlap: t.l(overlap), Share: 100 * overlap.Float() / wide.Float(),
-		Opening: t.l(b.Opening.Total()), Notions: []answer.Notion{}, Buttons: b.Buttons, Lies: []answer.BackLie{}, Marks: []answer.BackMark{},
+	shown := &answer.BackShown{Kind: string(t.Plan.Back.Kind), Overlap: t.l(overlap),
+		Share:   100 * overlap.Float() / wide.Float(),
+		Opening: t.l(b.Opening.Total()), Notions: []answer.Notion{}, Buttons: b.Buttons, Lies: []answer.BackLie{},
+		Marks: []answer.BackMark{},
 		Cloth: t.l(supply.Alone(t.List, b.Cloth, func(c cutting.Cut) bool { return c.About.Piece == "back" }))}
 	for _, lie := range b.Lies {
-		shown.Lies = append(shown.Lies, answer.BackLie{Cut: backCut(b.Panels[lie.Panel]), Label: lie.Label, Box: onBack(t, b, lie.Box)})
+		shown.Lies = append(shown.Lies,
+			answer.BackLie{Cut: backCut(b.Panels[lie.Panel]), Label: lie.Label, Box: onBack(t, b, lie.Box)})
 	}
 	for _, m := range b.Marks {
 		shown.Marks = append(shown.Marks, answer.BackMark{Kind: string(m.Kind), Box: onBack(t, b, m.Box)})

@@ -103,9 +103,13 @@ func Of(r Result) answer.Reckoning {
 
 // empty is the reckoning of a plan before anything is made.
 func empty(p plan.Plan) answer.Reckoning {
-	out := answer.Reckoning{Format: answer.Format, Title: p.Title, Closure: p.Back.Closure(), MeasuredFront: measuredFront(p), Slots: slots(p), Starts: startsOn(p), Schools: p.Habits.Chosen(),
-		Pieces: []answer.Piece{}, Cuts: []answer.Cut{}, Lengths: []answer.Notion{}, Joins: []answer.Join{}, Net: [][][]answer.Spot{}, Strips: []answer.Strips{}, Fittings: []answer.Fitting{}, Counts: map[string]int{}, Cloths: []answer.ClothNeed{},
-		Sums: map[string][]answer.Term{}, Steps: []answer.Step{}, Piles: []answer.Pile{}, Remedies: []fit.Remedy{}, Findings: []finding.Finding{}}
+	out := answer.Reckoning{Format: answer.Format, Title: p.Title, Closure: p.Back.Closure(),
+		MeasuredFront: measuredFront(p), Slots: slots(p), Starts: startsOn(p), Schools: p.Habits.Chosen(),
+		Pieces: []answer.Piece{}, Cuts: []answer.Cut{}, Lengths: []answer.Notion{}, Joins: []answer.Join{},
+		Net: [][][]answer.Spot{}, Strips: []answer.Strips{}, Fittings: []answer.Fitting{}, Counts: map[string]int{},
+		Cloths: []answer.ClothNeed{},
+		Sums:   map[string][]answer.Term{}, Steps: []answer.Step{}, Piles: []answer.Pile{}, Remedies: []fit.Remedy{},
+		Findings: []finding.Finding{}}
 	return out
 }
 
@@ -148,7 +152,8 @@ func measured(t *teller) {
 	}
 	if g := t.Guide; g != nil {
 		two := func(l [2]length.Length) [2]answer.L { return [2]answer.L{t.l(l[0]), t.l(l[1])} }
-		t.out.Guide = &answer.Guide{Top: two(g.Top), Right: two(g.Right), Bottom: two(g.Bottom), Left: two(g.Left), Fits: g.Fits, Skew: t.l(g.Skew), Off: t.l(g.Off)}
+		t.out.Guide = &answer.Guide{Top: two(g.Top), Right: two(g.Right), Bottom: two(g.Bottom), Left: two(g.Left),
+			Fits: g.Fits, Skew: t.l(g.Skew), Off: t.l(g.Off)}
 	}
 }
 

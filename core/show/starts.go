@@ -18,7 +18,8 @@ func startsOn(p plan.Plan) answer.Starts {
 		for l := usual; l >= p.Habits.Step && p.Habits.Step > 0; l = (l / 2).Floor(p.Habits.Step) {
 			q := p
 			q.Cover.Corners = shape(l)
-			if _, found := cover.Pieces(q); !slices.ContainsFunc(found, func(f finding.Finding) bool { return finding.Within(f.About, "/cover/corners") }) {
+			if _, found := cover.Pieces(q); !slices.ContainsFunc(found,
+				func(f finding.Finding) bool { return finding.Within(f.About, "/cover/corners") }) {
 				return text(l)
 			}
 		}
@@ -30,9 +31,12 @@ func startsOn(p plan.Plan) answer.Starts {
 		flap = max(flap, closure.On(p).Flap)
 	}
 	return answer.Starts{
-		Radius: corner(usual.Radius, func(l length.Length) plan.Corners { return plan.Corners{Kind: plan.RoundCorners, Radius: l} }),
-		Plate:  corner(usual.Plate, func(l length.Length) plan.Corners { return plan.Corners{Kind: plan.RoundCorners, Plate: l} }),
-		Taper:  corner(usual.Taper, func(l length.Length) plan.Corners { return plan.Corners{Kind: plan.TaperedCorners, Taper: l} }),
-		Flap:   text(flap),
+		Radius: corner(usual.Radius,
+			func(l length.Length) plan.Corners { return plan.Corners{Kind: plan.RoundCorners, Radius: l} }),
+		Plate: corner(usual.Plate,
+			func(l length.Length) plan.Corners { return plan.Corners{Kind: plan.RoundCorners, Plate: l} }),
+		Taper: corner(usual.Taper,
+			func(l length.Length) plan.Corners { return plan.Corners{Kind: plan.TaperedCorners, Taper: l} }),
+		Flap: text(flap),
 	}
 }

@@ -34,8 +34,12 @@ func steps(t *teller) {
 }
 
 func step(t *teller, s work.Step) answer.Step {
-	out := answer.Step{ID: s.ID, Ref: s.Ref(), About: stepOf(s), Join: s.Join, Edging: s.Edging, Fitting: s.Fitting, Reads: string(s.Reads), Stage: string(s.Stage), Title: s.Title, Text: s.Text, Piece: s.Piece, Act: string(s.Act), Seams: s.Seams, Turned: s.Turned, Needs: orEmpty(s.Needs), Cuts: orEmpty(s.Cuts), Row: s.Row, Bands: s.Bands,
-		Press: s.Press, Side: string(s.Side), Machine: s.Machine.Text(), Trip: s.Trip, Rest: s.Rest, Check: s.Check, Caution: s.Caution, Stack: s.Stack,
+	out := answer.Step{ID: s.ID, Ref: s.Ref(), About: stepOf(s), Join: s.Join, Edging: s.Edging, Fitting: s.Fitting,
+		Reads: string(s.Reads), Stage: string(s.Stage), Title: s.Title, Text: s.Text, Piece: s.Piece,
+		Act: string(s.Act), Seams: s.Seams, Turned: s.Turned, Needs: orEmpty(s.Needs), Cuts: orEmpty(s.Cuts),
+		Row: s.Row, Bands: s.Bands,
+		Press: s.Press, Side: string(s.Side), Machine: s.Machine.Text(), Trip: s.Trip, Rest: s.Rest, Check: s.Check,
+		Caution: s.Caution, Stack: s.Stack,
 		Done: slices.Contains(t.Plan.Progress.Done, s.ID)}
 	if s.Gate != (ref.Ref{}) {
 		out.Gate = s.Gate.String()
@@ -54,7 +58,8 @@ func orEmpty(list []string) []string {
 
 // stepOf is what a step is about.
 func stepOf(s work.Step) ref.About {
-	return ref.About{Piece: s.Piece, Of: s.Of, Role: s.Role, Edge: s.Edge, No: s.No, Late: s.Late, Pair: s.Pair, Level: s.Level, Thread: s.Thread}
+	return ref.About{Piece: s.Piece, Of: s.Of, Role: s.Role, Edge: s.Edge, No: s.No, Late: s.Late, Pair: s.Pair,
+		Level: s.Level, Thread: s.Thread}
 }
 
 // aboutCells says of every step which parts of its piece it is about, for the drawings of it:

@@ -30,11 +30,14 @@ func worked(t *rapid.T, p plan.Plan) plan.Plan {
 	for _, s := range r.Steps[:rapid.IntRange(0, len(r.Steps)).Draw(t, "done")] {
 		p.Progress.Done = append(p.Progress.Done, s.ID)
 		if s.Gate != "" && s.Expect != nil {
-			p.Measured = append(p.Measured, plan.Measured{Gate: s.Gate, Width: length.Length(s.Expect.Width.NM), Height: length.Length(s.Expect.Height.NM)})
+			p.Measured = append(p.Measured,
+				plan.Measured{Gate: s.Gate, Width: length.Length(s.Expect.Width.NM),
+					Height: length.Length(s.Expect.Height.NM)})
 		}
 		for _, c := range r.Cuts {
 			if slices.Contains(s.Cuts, c.ID) {
-				p.Progress.Cut[c.ID] = plan.AsCut{Width: length.Length(c.Width.NM), Height: length.Length(c.Height.NM), Count: c.Total}
+				p.Progress.Cut[c.ID] = plan.AsCut{Width: length.Length(c.Width.NM), Height: length.Length(c.Height.NM),
+					Count: c.Total}
 			}
 		}
 	}
@@ -156,9 +159,11 @@ func listed(t *rapid.T, was plan.Plan, left spoil.Recorded, list spoil.List) {
 		assert.True(t, still || told[id], "%s is not cut any more, and nobody said so", id)
 	}
 	for _, id := range was.Progress.Done {
-		assert.True(t, told[id] || slices.Contains(left.Progress.Done, id), "%s is not done any more, and nobody said so", id)
+		assert.True(t, told[id] || slices.Contains(left.Progress.Done, id),
+			"%s is not done any more, and nobody said so", id)
 	}
-	assert.True(t, len(left.Measured) == len(was.Measured) || slices.ContainsFunc(list.Spoils, func(s spoil.Spoil) bool { return s.Kind == ref.Gate }))
+	assert.True(t, len(left.Measured) == len(was.Measured) ||
+		slices.ContainsFunc(list.Spoils, func(s spoil.Spoil) bool { return s.Kind == ref.Gate }))
 }
 
 // isWhole finds nothing in a plan that counts as done and cannot be: what is ticked off is of the

@@ -108,7 +108,8 @@ func relisted(of []string, name func(string) (string, bool)) []string {
 // recorded are the steps of which something is recorded.
 func recorded(pr plan.Progress) []string {
 	out := slices.Clone(pr.Done)
-	for _, list := range []map[string]bool{keysOf(pr.Made), keysOf(pr.Early), keysOf(pr.Times), keysOf(pr.Skipped), keysOf(pr.Parts)} {
+	for _, list := range []map[string]bool{keysOf(pr.Made), keysOf(pr.Early), keysOf(pr.Times), keysOf(pr.Skipped),
+		keysOf(pr.Parts)} {
 		out = slices.AppendSeq(out, maps.Keys(list))
 	}
 	slices.Sort(out)

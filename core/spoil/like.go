@@ -39,7 +39,8 @@ type thing struct {
 
 // cut is a cut by its content.
 func (s side) cut(c answer.Cut) thing {
-	return thing{c.ID, c.About.Ref(ref.Cut).Family(), fmt.Sprint(c.Width.NM, c.Height.NM, c.Shape, c.Path, c.Line, c.Cloth, s.clothName(c.Cloth))}
+	return thing{c.ID, c.About.Ref(ref.Cut).Family(),
+		fmt.Sprint(c.Width.NM, c.Height.NM, c.Shape, c.Path, c.Line, c.Cloth, s.clothName(c.Cloth))}
 }
 
 // step is a step by what it sews.

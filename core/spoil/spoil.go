@@ -103,7 +103,8 @@ func Comparable(p plan.Plan, w *reckon.Workshop) bool {
 // Nothing reports that nothing is recorded of a plan.
 func Nothing(p plan.Plan) bool {
 	pr := p.Progress
-	return len(pr.Cut)+len(pr.Done)+len(pr.Made)+len(pr.Skipped)+len(pr.Early)+len(pr.Parts)+len(pr.Times)+len(p.Measured) == 0
+	return len(pr.Cut)+len(pr.Done)+len(pr.Made)+len(pr.Skipped)+len(pr.Early)+
+		len(pr.Parts)+len(pr.Times)+len(p.Measured) == 0
 }
 
 // bare is the reckoning of a plan of which nothing is done yet, measured and divided as another
@@ -180,7 +181,8 @@ func (c *comparison) misfit(old answer.Cut, had plan.AsCut, next answer.Cut, the
 	style := c.now.plan.Style()
 	size := func(w, h length.Length) string { return style.Text(w) + " × " + style.Text(h) }
 	s := Spoil{Kind: ref.Cut, Ref: old.ID, Title: old.Title, Again: true, Width: next.Width, Height: next.Height}
-	said := fmt.Sprintf("%d × %s of %s, cut %s", had.Count, old.Title, c.was.clothName(old.Cloth), size(had.Width, had.Height))
+	said := fmt.Sprintf("%d × %s of %s, cut %s", had.Count, old.Title, c.was.clothName(old.Cloth),
+		size(had.Width, had.Height))
 	if !there {
 		s.Why, s.Text = Gone, said+": nothing of it is needed any more."
 		return s, true
@@ -251,7 +253,8 @@ func (c *comparison) steps() {
 }
 
 func (c *comparison) step(s answer.Step, why Why, text string) {
-	c.list.Spoils = append(c.list.Spoils, Spoil{Kind: ref.Step, Ref: s.ID, Why: why, Title: s.Title, Text: text, Again: true})
+	c.list.Spoils = append(c.list.Spoils,
+		Spoil{Kind: ref.Step, Ref: s.ID, Why: why, Title: s.Title, Text: text, Again: true})
 }
 
 // recorded reports that something is recorded of a step in both plans.
@@ -277,7 +280,8 @@ func (c *comparison) soil(back map[string]string) (resewn map[string]bool) {
 			resewn[s.ID] = was[s.ID]
 			c.dirty[s.ID] = true
 		}
-		c.dirty[s.ID] = c.dirty[s.ID] || resewn[s.ID] || slices.ContainsFunc(s.Needs, func(need string) bool { return c.dirty[need] && !ready[need] })
+		c.dirty[s.ID] = c.dirty[s.ID] || resewn[s.ID] ||
+			slices.ContainsFunc(s.Needs, func(need string) bool { return c.dirty[need] && !ready[need] })
 	}
 	return resewn
 }
@@ -291,7 +295,8 @@ func (c *comparison) measurements() {
 		}
 	}
 	for _, s := range c.was.Steps {
-		if s.Gate == "" || !slices.ContainsFunc(c.was.plan.Measured, func(m plan.Measured) bool { return m.Gate == s.Gate }) {
+		if s.Gate == "" || !slices.ContainsFunc(c.was.plan.Measured,
+			func(m plan.Measured) bool { return m.Gate == s.Gate }) {
 			continue
 		}
 		now, there := next[s.Gate]
@@ -305,5 +310,6 @@ func (c *comparison) measurements() {
 }
 
 func (c *comparison) gate(s answer.Step, why Why, text string) {
-	c.list.Spoils = append(c.list.Spoils, Spoil{Kind: ref.Gate, Ref: s.Gate, Why: why, Title: s.Title, Text: text, Again: true})
+	c.list.Spoils = append(c.list.Spoils,
+		Spoil{Kind: ref.Gate, Ref: s.Gate, Why: why, Title: s.Title, Text: text, Again: true})
 }

@@ -31,10 +31,14 @@ func cushion() plan.Plan {
 	p.Title = "cushion"
 	p.Object = plan.Object{Kind: plan.Form, Width: 20 * in, Height: 20 * in, Fill: "feather"}
 	p.Cover.Kind = plan.Cushion
-	p.Cloths = map[string]plan.Cloth{"A": {Name: "straw dot"}, "B": {Name: "moss leaf"}, "C": {Name: "slate"}, "L": {Name: "calico"}}
+	p.Cloths = map[string]plan.Cloth{"A": {Name: "straw dot"}, "B": {Name: "moss leaf"}, "C": {Name: "slate"},
+		"L": {Name: "calico"}}
 	p.Pieces = map[string]plan.Piece{
-		"front": {Face: &plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Width: 4 * in, Height: 4 * in}, Cloths: []string{"A", "B"}, Borders: []plan.Border{{Key: "edge", Width: plan.BorderWidth{Rest: true}, Cloth: "C"}}},
-			Layers: &plan.Layers{Batting: &plan.Batting{Count: 1}, Lining: "L"}, Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: 2 * in}}}},
+		"front": {Face: &plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4,
+			Patch: plan.Patch{Width: 4 * in, Height: 4 * in}, Cloths: []string{"A", "B"},
+			Borders: []plan.Border{{Key: "edge", Width: plan.BorderWidth{Rest: true}, Cloth: "C"}}},
+			Layers:   &plan.Layers{Batting: &plan.Batting{Count: 1}, Lining: "L"},
+			Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: 2 * in}}}},
 		"back": {Face: &plan.Face{Kind: plan.PlainFace, Cloth: "C"}},
 	}
 	return p
@@ -53,7 +57,8 @@ func pad() plan.Plan {
 }
 
 func pocket(key ref.Key, left length.Length) plan.Fitting {
-	return plan.Fitting{Key: key, Kind: "pocket", On: "top", Width: 4 * in, Height: 4 * in, At: plan.At{Left: &left, Bottom: &left}}
+	return plan.Fitting{Key: key, Kind: "pocket", On: "top", Width: 4 * in, Height: 4 * in,
+		At: plan.At{Left: &left, Bottom: &left}}
 }
 
 // done is a plan of which everything is done that fits, as it is planned.
@@ -73,7 +78,8 @@ func done(t *testing.T, p plan.Plan, is func(answer.Step) bool) plan.Plan {
 	}
 	for _, c := range r.Cuts {
 		if cut[c.ID] {
-			p.Progress.Cut[c.ID] = plan.AsCut{Width: length.Length(c.Width.NM), Height: length.Length(c.Height.NM), Count: c.Total}
+			p.Progress.Cut[c.ID] = plan.AsCut{Width: length.Length(c.Width.NM), Height: length.Length(c.Height.NM),
+				Count: c.Total}
 		}
 	}
 	return p
@@ -134,7 +140,8 @@ func TestAChangeSaysWhatItSpoils(t *testing.T) {
 	i := slices.IndexFunc(spoil.Of(p, smaller, nil).Spoils, func(s spoil.Spoil) bool { return s.Ref == patchA })
 	require.GreaterOrEqual(t, i, 0)
 	cut := spoil.Of(p, smaller, nil).Spoils[i]
-	assert.Equal(t, []any{spoil.Trimmed, false, "4¼″"}, []any{cut.Why, cut.Again, cut.Width.Text}, "a piece that is too large is cut down")
+	assert.Equal(t, []any{spoil.Trimmed, false, "4¼″"}, []any{cut.Why, cut.Again, cut.Width.Text},
+		"a piece that is too large is cut down")
 
 	more := p
 	more.Copies = 3
@@ -148,19 +155,23 @@ func TestAChangeSaysWhatItSpoils(t *testing.T) {
 	plainly := withFace(p, func(f *plan.Face) {
 		*f = plan.Face{Kind: plan.PlainFace, Cloth: "A"}
 	})
-	assert.Equal(t, spoil.Gone, whys(spoil.Of(p, plainly, nil))["step.piece:front.role:lay-out"], "what is not needed any more is listed")
+	assert.Equal(t, spoil.Gone, whys(spoil.Of(p, plainly, nil))["step.piece:front.role:lay-out"],
+		"what is not needed any more is listed")
 }
 
 // What is not touched by a change stays as it is done, whatever lies beside it.
 func TestAChangeSpoilsNothingElse(t *testing.T) {
 	p := done(t, cushion(), pieced)
 	wider := withFace(p, func(f *plan.Face) { f.Borders[0].Corner = plan.Mitred })
-	assert.Equal(t, map[string]spoil.Why{border: spoil.TooSmall, "cut.piece:front.of:edge.role:border-second": spoil.TooSmall, cutOut: spoil.Resewn}, whys(spoil.Of(p, wider, nil)), "the strips of the border are cut, and nothing is sewn of them")
+	assert.Equal(t, map[string]spoil.Why{border: spoil.TooSmall,
+		"cut.piece:front.of:edge.role:border-second": spoil.TooSmall, cutOut: spoil.Resewn},
+		whys(spoil.Of(p, wider, nil)), "the strips of the border are cut, and nothing is sewn of them")
 	closed := p
 	closed.Back = plan.Back{Kind: "sewn"}
 	assert.Empty(t, spoil.Of(p, closed, nil))
 	ringed := withFace(p, func(f *plan.Face) {
-		f.Borders = append([]plan.Border{{Key: "inner", Width: plan.BorderWidth{Width: in / 2}, Cloth: "B"}}, f.Borders...)
+		f.Borders = append([]plan.Border{{Key: "inner", Width: plan.BorderWidth{Width: in / 2}, Cloth: "B"}},
+			f.Borders...)
 	})
 	assert.NotContains(t, whys(spoil.Of(p, ringed, nil)), row1, "a border more inside leaves the rows as they are")
 	sewn := cushion()
@@ -174,16 +185,21 @@ func TestAChangeSpoilsNothingElse(t *testing.T) {
 	closer.Pieces = maps.Clone(quilted.Pieces)
 	front.Quilting = &plan.Quilting{Lines: []plan.LineFamily{{Pitch: in}}}
 	closer.Pieces["front"] = front
-	assert.Equal(t, map[string]spoil.Why{"step.piece:front.role:quilt": spoil.Resewn}, whys(spoil.Of(quilted, closer, nil)))
+	assert.Equal(t, map[string]spoil.Why{"step.piece:front.role:quilt": spoil.Resewn},
+		whys(spoil.Of(quilted, closer, nil)))
 }
 
 // Two pockets, the first of them sewn on: taken off, the second is not done for it.
 func TestTheTwoPockets(t *testing.T) {
-	p := done(t, pad(), func(s answer.Step) bool { return s.ID == "step.of:left.role:fit" || s.About.Role == ref.DoCutOuter })
+	p := done(t, pad(), func(s answer.Step) bool {
+		return s.ID == "step.of:left.role:fit" ||
+			s.About.Role == ref.DoCutOuter
+	})
 	without := p
 	without.Fittings = p.Fittings[1:]
 	list := spoil.Of(p, without, nil)
-	assert.Equal(t, map[string]spoil.Why{"cut.of:left.role:fitting-part.no:1": spoil.Gone, "step.of:left.role:fit": spoil.Gone}, whys(list))
+	assert.Equal(t, map[string]spoil.Why{"cut.of:left.role:fitting-part.no:1": spoil.Gone,
+		"step.of:left.role:fit": spoil.Gone}, whys(list))
 	left := list.Kept(without, spoil.Stays)
 	assert.Equal(t, []string{"step.role:cut-outer"}, left.Progress.Done, "what is gone leaves, whatever is chosen")
 	for _, s := range reckon.Reckon(without, nil).Steps {
@@ -196,7 +212,8 @@ func TestTheTwoPockets(t *testing.T) {
 	moved.Fittings = []plan.Fitting{pocket("left", 2*in), p.Fittings[1]}
 	assert.Equal(t, map[string]spoil.Why{"step.of:left.role:fit": spoil.Resewn}, whys(spoil.Of(p, moved, nil)))
 	joined := done(t, pad(), all)
-	assert.Contains(t, whys(spoil.Of(joined, withPocket(joined), nil)), "step.role:turn", "a pocket more has to be sewn on before the pad is closed")
+	assert.Contains(t, whys(spoil.Of(joined, withPocket(joined), nil)), "step.role:turn",
+		"a pocket more has to be sewn on before the pad is closed")
 	assert.Equal(t, spoil.Follows, whys(spoil.Of(joined, withPocket(joined), nil))["step.role:turn"])
 }
 
@@ -208,7 +225,8 @@ func withPocket(p plan.Plan) plan.Plan {
 // What was measured goes with what it was measured on.
 func TestAMeasurementGoesWithWhatWasMeasured(t *testing.T) {
 	p := done(t, cushion(), pieced)
-	p.Measured = []plan.Measured{{Gate: ref.Row("", 1).String(), Width: 33 * in / 2}, {Gate: ref.FrontPieced.String(), Width: 33 * in / 2, Height: 33 * in / 2}}
+	p.Measured = []plan.Measured{{Gate: ref.Row("", 1).String(), Width: 33 * in / 2},
+		{Gate: ref.FrontPieced.String(), Width: 33 * in / 2, Height: 33 * in / 2}}
 	fewer := withFace(p, func(f *plan.Face) { f.Columns = 3 })
 	list := spoil.Of(p, fewer, nil)
 	assert.Equal(t, spoil.Unmeasured, whys(list)[ref.Row("", 1).String()])
@@ -224,11 +242,13 @@ func TestAMeasurementGoesWithWhatWasMeasured(t *testing.T) {
 // What has no key and gets another number is found again by what it is.
 func TestWhatIsAlikeKeepsItsRecord(t *testing.T) {
 	p := done(t, withFace(cushion(), func(f *plan.Face) {
-		f.Cloths, f.Order = nil, plan.Order{Kind: plan.Rows, Rows: [][]string{{"A", "A", "A", "A"}, {"B", "B", "B", "B"}, {"C", "C", "C", "C"}, {"A", "B", "A", "B"}}}
+		f.Cloths, f.Order = nil, plan.Order{Kind: plan.Rows,
+			Rows: [][]string{{"A", "A", "A", "A"}, {"B", "B", "B", "B"}, {"C", "C", "C", "C"}, {"A", "B", "A", "B"}}}
 	}), func(s answer.Step) bool { return s.ID == row1 })
 	p.Progress.Times = map[string]float64{row1: 4}
 	turned := withFace(p, func(f *plan.Face) {
-		f.Order = plan.Order{Kind: plan.Rows, Rows: [][]string{{"B", "B", "B", "B"}, {"A", "A", "A", "A"}, {"C", "C", "C", "C"}, {"A", "B", "A", "B"}}}
+		f.Order = plan.Order{Kind: plan.Rows,
+			Rows: [][]string{{"B", "B", "B", "B"}, {"A", "A", "A", "A"}, {"C", "C", "C", "C"}, {"A", "B", "A", "B"}}}
 	})
 	list := spoil.Of(p, turned, nil)
 	assert.Empty(t, list.Spoils)
@@ -271,7 +291,8 @@ func TestWhatCannotBeComparedSaysNothing(t *testing.T) {
 // What is kept is what was chosen.
 func TestKept(t *testing.T) {
 	p := done(t, cushion(), pieced)
-	p.Progress.Made, p.Progress.Skipped, p.Progress.Early = map[string]int{row1: 1}, map[string]string{row1: "why"}, map[string]string{row1: "so"}
+	p.Progress.Made, p.Progress.Skipped, p.Progress.Early = map[string]int{row1: 1}, map[string]string{row1: "why"},
+		map[string]string{row1: "so"}
 	p.Progress.Running = &plan.Running{Step: row1}
 	larger := p
 	larger.Cover.Seam = p.Settle().Cover.Seam + in/8

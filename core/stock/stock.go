@@ -137,7 +137,8 @@ func Return(c plan.Cloth, id string, need length.Length, used []Used, left []lay
 func split(odd []plan.OddPiece, u Used, of, by string) ([]plan.OddPiece, error) {
 	odd = slices.Clone(odd)
 	for left := u.Count; left > 0; {
-		i := slices.IndexFunc(odd, func(o plan.OddPiece) bool { return o.Width == u.Width && o.Length == u.Length && o.For == of })
+		i := slices.IndexFunc(odd,
+			func(o plan.OddPiece) bool { return o.Width == u.Width && o.Length == u.Length && o.For == of })
 		if i < 0 {
 			return odd, fmt.Errorf("%d of the odd pieces are not there any more, or are kept for another plan; let them go there first", left)
 		}
@@ -159,7 +160,8 @@ func gathered(odd []plan.OddPiece) []plan.OddPiece {
 	var out []plan.OddPiece
 	for _, o := range odd {
 		o.Count = max(1, o.Count)
-		i := slices.IndexFunc(out, func(p plan.OddPiece) bool { return p.Width == o.Width && p.Length == o.Length && p.For == o.For })
+		i := slices.IndexFunc(out,
+			func(p plan.OddPiece) bool { return p.Width == o.Width && p.Length == o.Length && p.For == o.For })
 		if i < 0 {
 			out = append(out, o)
 			continue
@@ -167,7 +169,8 @@ func gathered(odd []plan.OddPiece) []plan.OddPiece {
 		out[i].Count += o.Count
 	}
 	slices.SortStableFunc(out, func(a, b plan.OddPiece) int {
-		return cmp.Or(cmp.Compare(b.Width.Float()*b.Length.Float(), a.Width.Float()*a.Length.Float()), cmp.Compare(a.For, b.For))
+		return cmp.Or(cmp.Compare(b.Width.Float()*b.Length.Float(), a.Width.Float()*a.Length.Float()),
+			cmp.Compare(a.For, b.For))
 	})
 	return out
 }

@@ -25,7 +25,8 @@ func odds(width, long length.Length, n int) []stock.Used {
 }
 
 func TestWhatIsKeptForOneNoOtherGets(t *testing.T) {
-	c, err := stock.Keep(linen(30*in, plan.OddPiece{Width: 5 * in, Length: 5 * in, Count: 12}), "hood", 20*in, odds(5*in, 5*in, 8))
+	c, err := stock.Keep(linen(30*in, plan.OddPiece{Width: 5 * in, Length: 5 * in, Count: 12}), "hood", 20*in,
+		odds(5*in, 5*in, 8))
 	require.NoError(t, err)
 	have, odd := stock.Free(c, "pad")
 	assert.Equal(t, 10*in, *have)
@@ -45,7 +46,8 @@ func TestWhatIsKeptForOneNoOtherGets(t *testing.T) {
 	require.NoError(t, err)
 	kept, n = stock.Holds(again, "hood")
 	assert.Equal(t, []any{12 * in, 0}, []any{kept, n}, "in place of what was kept before")
-	assert.Equal(t, linen(30*in, plan.OddPiece{Width: 5 * in, Length: 5 * in, Count: 12}).Odd, stock.LetGo(c, "hood").Odd)
+	assert.Equal(t, linen(30*in, plan.OddPiece{Width: 5 * in, Length: 5 * in, Count: 12}).Odd,
+		stock.LetGo(c, "hood").Odd)
 }
 
 func TestOddPiecesAreKeptWhereTheLengthIsBought(t *testing.T) {
@@ -59,17 +61,20 @@ func TestWhatIsLeftGoesBack(t *testing.T) {
 	c := linen(30*in, plan.OddPiece{Width: 9 * in, Length: 9 * in, Count: 2})
 	c, err := stock.Keep(c, "pad", 12*in, odds(9*in, 9*in, 1))
 	require.NoError(t, err)
-	c = stock.Return(c, "pad", 12*in, odds(9*in, 9*in, 1), []lay.Odd{{Width: 4 * in, Length: 9 * in, Count: 1}, {Width: 9 * in, Length: 9 * in, Count: 1}})
+	c = stock.Return(c, "pad", 12*in, odds(9*in, 9*in, 1),
+		[]lay.Odd{{Width: 4 * in, Length: 9 * in, Count: 1}, {Width: 9 * in, Length: 9 * in, Count: 1}})
 	assert.Equal(t, 18*in, *c.Have)
 	assert.Empty(t, c.Kept)
-	assert.Equal(t, []plan.OddPiece{{Width: 9 * in, Length: 9 * in, Count: 2}, {Width: 4 * in, Length: 9 * in, Count: 1}}, c.Odd)
+	assert.Equal(t, []plan.OddPiece{{Width: 9 * in, Length: 9 * in, Count: 2},
+		{Width: 4 * in, Length: 9 * in, Count: 1}}, c.Odd)
 	bought := stock.Return(c, "hood", 40*in, nil, nil)
 	assert.Equal(t, 18*in, *bought.Have, "what was bought was never in the cupboard")
 }
 
 func TestNothingIsTakenTwice(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		c := linen(in.Times(rapid.IntRange(0, 60).Draw(t, "have")), plan.OddPiece{Width: 5 * in, Length: 5 * in, Count: rapid.IntRange(1, 9).Draw(t, "squares")})
+		c := linen(in.Times(rapid.IntRange(0, 60).Draw(t, "have")),
+			plan.OddPiece{Width: 5 * in, Length: 5 * in, Count: rapid.IntRange(1, 9).Draw(t, "squares")})
 		all := c.Odd[0].Count
 		for range rapid.IntRange(1, 8).Draw(t, "moves") {
 			id := rapid.SampledFrom([]string{"a", "b", "c"}).Draw(t, "plan")

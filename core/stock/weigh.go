@@ -49,5 +49,6 @@ func (w Weighed) Told(step length.Length, style length.Style) (down length.Lengt
 		return 0, "", found
 	}
 	down = long.Floor(step)
-	return down, fmt.Sprintf("%g g ÷ %g g are %.1f squares of %s; on a width of %s that is %s.", w.Piece, w.Square, squares, style.Text(w.Side), style.Text(w.Width), style.Text(down)), nil
+	return down, fmt.Sprintf("%g g ÷ %g g are %.1f squares of %s; on a width of %s that is %s.", w.Piece, w.Square,
+		squares, style.Text(w.Side), style.Text(w.Width), style.Text(down)), nil
 }

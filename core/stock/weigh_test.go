@@ -11,7 +11,8 @@ import (
 )
 
 func TestACloth1mWideBesideA10cmSquare(t *testing.T) {
-	long, squares, found := stock.Weighed{Side: 10 * length.Centimetre, Square: 1.5, Piece: 150, Width: length.Metre}.Length()
+	long, squares, found := stock.Weighed{Side: 10 * length.Centimetre, Square: 1.5, Piece: 150,
+		Width: length.Metre}.Length()
 	assert.Empty(t, found)
 	assert.InDelta(t, 100, squares, 1e-9)
 	assert.Equal(t, length.Metre, long)
@@ -51,8 +52,10 @@ func TestWhatCannotBeWeighedIsNamed(t *testing.T) {
 // Twice as heavy is twice as long, whatever the square.
 func TestLengthGrowsWithWeight(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		w := stock.Weighed{Side: length.Length(rapid.Int64Range(20, 500).Draw(t, "side")) * length.Millimetre, Square: rapid.Float64Range(0.5, 50).Draw(t, "square"),
-			Piece: rapid.Float64Range(10, 5000).Draw(t, "piece"), Width: length.Length(rapid.Int64Range(100, 3000).Draw(t, "width")) * length.Millimetre}
+		w := stock.Weighed{Side: length.Length(rapid.Int64Range(20, 500).Draw(t, "side")) * length.Millimetre,
+			Square: rapid.Float64Range(0.5, 50).Draw(t, "square"),
+			Piece:  rapid.Float64Range(10, 5000).Draw(t, "piece"),
+			Width:  length.Length(rapid.Int64Range(100, 3000).Draw(t, "width")) * length.Millimetre}
 		one, _, _ := w.Length()
 		w.Piece *= 2
 		two, _, _ := w.Length()

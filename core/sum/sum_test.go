@@ -37,7 +37,8 @@ func TestSumsSharingABeginningStayApart(t *testing.T) {
 }
 
 func TestSizeDoesBothDirections(t *testing.T) {
-	s := sum.Size{Width: sum.Of(sum.Part, "w", 3), Height: sum.Of(sum.Part, "h", 5)}.Between(sum.Overhang, "o", 2).UpTo(10)
+	s := sum.Size{Width: sum.Of(sum.Part, "w", 3), Height: sum.Of(sum.Part, "h", 5)}.Between(sum.Overhang, "o", 2).
+		UpTo(10)
 	assert.Equal(t, length.Length(10), s.Width.Total())
 	assert.Equal(t, length.Length(10), s.Height.Total())
 }

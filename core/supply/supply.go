@@ -89,8 +89,11 @@ func (o order) judgeCentred() {
 		if face == nil || !face.Centred {
 			continue
 		}
-		letters := slices.DeleteFunc(append([]string{face.Cloth}, face.Cloths...), func(letter string) bool { return letter == "" })
-		if len(letters) == 0 || slices.ContainsFunc(letters, func(letter string) bool { c, _ := o.Plan.Cloth(letter); return c.Repeat != nil }) {
+		letters := slices.DeleteFunc(append([]string{face.Cloth}, face.Cloths...),
+			func(letter string) bool { return letter == "" })
+		if len(letters) == 0 ||
+			slices.ContainsFunc(letters,
+				func(letter string) bool { c, _ := o.Plan.Cloth(letter); return c.Repeat != nil }) {
 			continue
 		}
 		c, _ := o.Plan.Cloth(letters[0])
@@ -123,7 +126,8 @@ func (o order) cloth(letter string) Cloth {
 	style := o.Plan.Style()
 	if !described {
 		o.Found.Add(finding.Note, "cloth-undescribed", finding.Path("cloths", letter),
-			fmt.Sprintf("Cloth %s is not described; it is taken as plain, with %s between the selvedges.", letter, style.Text(*c.Usable)),
+			fmt.Sprintf("Cloth %s is not described; it is taken as plain, with %s between the selvedges.", letter,
+				style.Text(*c.Usable)),
 			"Say how wide it is and how it is printed.")
 	}
 	on := On(c)
@@ -136,11 +140,13 @@ func (o order) cloth(letter string) Cloth {
 	laid, over := o.laid(letter, rest, on)
 	for i, cut := range o.Cuts {
 		if slices.Contains(over, i) {
-			*o.Found = append(*o.Found, lay.TooWide(cut.At, cut.Title, c.Name, cut.Size.Width.Total(), *c.Usable, style))
+			*o.Found = append(*o.Found,
+				lay.TooWide(cut.At, cut.Title, c.Name, cut.Size.Width.Total(), *c.Usable, style))
 		}
 	}
 	o.stretches(letter, c)
-	out := Cloth{Letter: letter, Name: c.Name, Lay: laid, Odd: together(fromOdd, odd), Wanted: lay.Need(laid, c.Shrink/100), Have: have,
+	out := Cloth{Letter: letter, Name: c.Name, Lay: laid, Odd: together(fromOdd, odd),
+		Wanted: lay.Need(laid, c.Shrink/100), Have: have,
 		Done: o.allCutOf(letter), Sought: len(o.Plan.Lays[letter].Way) > 0, Returned: returned}
 	held, there := o.cupboard[c.Name]
 	out.InCupboard = there && c.Have == nil && len(c.Odd) == 0
@@ -161,7 +167,8 @@ func (o order) amounts(out *Cloth) {
 	case out.Have != nil:
 		out.Short = out.Wanted - *out.Have
 		o.Found.Add(finding.Warn, "cloth-short", finding.Path("cloths", out.Letter, "have"),
-			fmt.Sprintf("There are %s of %s, and %s are needed: %s short.", style.Text(*out.Have), out.Name, style.Text(out.Wanted), style.Text(out.Short)),
+			fmt.Sprintf("There are %s of %s, and %s are needed: %s short.", style.Text(*out.Have), out.Name,
+				style.Text(out.Wanted), style.Text(out.Short)),
 			fmt.Sprintf("Buy %s in one piece, or use another cloth where it does not show.", style.Yards(buy)))
 	}
 	out.Buy = buy
@@ -192,11 +199,13 @@ func (o order) stretches(letter string, c plan.Cloth) {
 	}
 	for _, cut := range o.Cuts {
 		q := o.Plan.Piece(cut.Piece)
-		if cut.Cloth != letter || cut.Layer != cutting.Outer || q.Layers != nil && (q.Layers.Lining != "" || q.Layers.Stiffener != "") {
+		if cut.Cloth != letter || cut.Layer != cutting.Outer || q.Layers != nil &&
+			(q.Layers.Lining != "" || q.Layers.Stiffener != "") {
 			continue
 		}
 		o.Found.Add(finding.Warn, "cloth-stretches", finding.Path("cloths", letter, "stretch"),
-			fmt.Sprintf("%s can be pulled %g %% longer, and nothing firm lies behind it: pieces come out of shape.", c.Name, c.Stretch),
+			fmt.Sprintf("%s can be pulled %g %% longer, and nothing firm lies behind it: pieces come out of shape.",
+				c.Name, c.Stretch),
 			"Line it with a firm cloth, or iron a stiffener behind it, before it is cut.")
 		return
 	}

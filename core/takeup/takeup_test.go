@@ -27,7 +27,8 @@ func of(q *plan.Quilting) takeup.Pattern { return takeup.Pattern{Quilting: q} }
 
 // The table of docs/arithmetic.md, take-up: a = 1.5 mm.
 func TestEstimateOfUprightLines(t *testing.T) {
-	for pitch, percent := range map[length.Length]float64{4 * length.Inch: 0.05, 2 * length.Inch: 0.22, length.Inch: 0.86, length.Inch / 2: 3.4} {
+	for pitch, percent := range map[length.Length]float64{4 * length.Inch: 0.05, 2 * length.Inch: 0.22,
+		length.Inch: 0.86, length.Inch / 2: 3.4} {
 		got := takeup.Estimate(bulge, of(lines(pitch, 90)))
 		assert.InDelta(t, percent, 100*got.Across, 0.05)
 		assert.InDelta(t, 0, got.Along, 1e-12, "upright lines take nothing from the height")
@@ -102,7 +103,8 @@ func TestEchoesDitchesAndFreeMotion(t *testing.T) {
 	assert.InDelta(t, line*5/6, got.Across, 1e-12, "echoes of a long piece run upright for the most part")
 	assert.InDelta(t, line, got.Across+got.Along, 1e-12)
 
-	d := takeup.Pattern{Quilting: &plan.Quilting{Ditch: true}, PatchWidth: 4 * length.Inch, PatchHeight: 2 * length.Inch}
+	d := takeup.Pattern{Quilting: &plan.Quilting{Ditch: true}, PatchWidth: 4 * length.Inch,
+		PatchHeight: 2 * length.Inch}
 	got = takeup.Estimate(bulge, d)
 	assert.InDelta(t, takeup.Estimate(bulge, of(lines(4*length.Inch, 90))).Across, got.Across, 1e-12)
 	assert.InDelta(t, takeup.Estimate(bulge, of(lines(2*length.Inch, 0))).Along, got.Along, 1e-12)

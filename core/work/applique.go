@@ -70,7 +70,8 @@ func (b *builder) cutShapes(piece string) {
 	if fused {
 		stack = append(stack, Sheet{What: "web, its paper up"})
 	}
-	b.add(Step{Role: ref.DoCutShapes, Stage: Piecing, Stack: stack, Title: "Cut the shapes", Cuts: cuts, Text: strings.Join(text, " "), Caution: ironCaution,
+	b.add(Step{Role: ref.DoCutShapes, Stage: Piecing, Stack: stack, Title: "Cut the shapes", Cuts: cuts,
+		Text: strings.Join(text, " "), Caution: ironCaution,
 		Check: "Lay each on the drawing: it faces the same way."})
 }
 
@@ -82,7 +83,8 @@ func (b *builder) layOn(level int, late bool) {
 		if l.Level != level || l.Late != late || l.Line() {
 			continue
 		}
-		places = append(places, fmt.Sprintf("%s: %s from the left, %s from the top.", l.Title, b.text(l.From.Left), b.text(l.From.Top)))
+		places = append(places,
+			fmt.Sprintf("%s: %s from the left, %s from the top.", l.Title, b.text(l.From.Left), b.text(l.From.Top)))
 		loose, fused = loose || l.Shape.Edge == plan.LooseEdge, fused || l.Fused()
 		if l.Shape.Edge == plan.NoEdge {
 			felt = append(felt, l.Title)
@@ -91,8 +93,11 @@ func (b *builder) layOn(level int, late bool) {
 	if len(places) == 0 {
 		return
 	}
-	step := Step{Role: ref.DoLayShapes, Level: level, Late: late, Stage: Piecing, Stack: append(b.faceUp(b.on), Sheet{What: fmt.Sprintf("layer %d of the shapes", level), Up: RightUp}), Title: fmt.Sprintf("Lay on layer %d", level), Caution: ironCaution,
-		Press: "Press, lift and press again; do not slide the iron.", Check: "Measure from the other two edges as well before you press: " + b.fromOther(level, late)}
+	step := Step{Role: ref.DoLayShapes, Level: level, Late: late, Stage: Piecing,
+		Stack: append(b.faceUp(b.on), Sheet{What: fmt.Sprintf("layer %d of the shapes", level), Up: RightUp}),
+		Title: fmt.Sprintf("Lay on layer %d", level), Caution: ironCaution,
+		Press: "Press, lift and press again; do not slide the iron.",
+		Check: "Measure from the other two edges as well before you press: " + b.fromOther(level, late)}
 	if late {
 		step.Title = fmt.Sprintf("Lay on the late shapes of layer %d", level)
 	}
@@ -101,7 +106,8 @@ func (b *builder) layOn(level int, late bool) {
 		text = append(slices.Clone(text[:named]), fmt.Sprintf("The other %d as drawn.", len(places)-named))
 	}
 	if inset := (b.Face.Sewn.Width.Total() - b.Face.Finished.Width.Total()) / 2; inset > 0 {
-		text = append(text, fmt.Sprintf("All from the finished edge, which lies about %s inside the raw edge.", b.about(inset.Ceil(length.Inch/8), inset.Ceil(length.Millimetre))))
+		text = append(text, fmt.Sprintf("All from the finished edge, which lies about %s inside the raw edge.",
+			b.about(inset.Ceil(length.Inch/8), inset.Ceil(length.Millimetre))))
 	}
 	if loose {
 		text = append(text, "Pin what is loose: the shapes on top hold it.")
@@ -118,7 +124,9 @@ func (b *builder) fromOther(level int, late bool) string {
 	var places []string
 	for _, l := range b.Applied {
 		if l.Level == level && l.Late == late && !l.Line() && len(places) < named {
-			places = append(places, fmt.Sprintf("%s %s from the right and %s from the bottom", lower(l.Title), b.text(l.From.Right), b.text(l.From.Bottom)))
+			places = append(places,
+				fmt.Sprintf("%s %s from the right and %s from the bottom", lower(l.Title), b.text(l.From.Right),
+					b.text(l.From.Bottom)))
 		}
 	}
 	return strings.Join(places, "; ") + "."
@@ -148,7 +156,10 @@ func (b *builder) sewEdges(i int, t applique.Thread) {
 	if len(parts) > named {
 		parts = append(parts[:named:named], fmt.Sprintf("%d more as drawn", len(t.Seam)-named))
 	}
-	b.add(Step{Role: ref.DoSewShapes, Thread: i + 1, Late: t.Late, Stage: Piecing, Stack: append([]Sheet{{What: "tear-off sheet"}}, append(b.faceUp(b.on), Sheet{What: "shape", Up: RightUp, Cloth: t.Cloth})...), Title: title, Machine: machine, Caution: b.edgeCaution(t.Edge),
+	b.add(Step{Role: ref.DoSewShapes, Thread: i + 1, Late: t.Late, Stage: Piecing,
+		Stack: append([]Sheet{{What: "tear-off sheet"}},
+			append(b.faceUp(b.on), Sheet{What: "shape", Up: RightUp, Cloth: t.Cloth})...), Title: title,
+		Machine: machine, Caution: b.edgeCaution(t.Edge),
 		Text: fmt.Sprintf("%s %s. %s takes about %s of thread. A tear-off sheet underneath keeps the face flat; draw the ends of the thread to the back and knot them.",
 			text, strings.Join(parts, ", "), together(t, stitch, b.text), b.text(t.Length.Ceil(length.Inch))),
 		Check: "The stitch covers the cut edge, and what a shape covers is left unsewn."})

@@ -39,7 +39,9 @@ func (b *builder) edging(measured, on []string) {
 			continue
 		}
 		b.after = union(on, b.having(ref.DoMakePiping))
-		b.add(Step{Role: ref.DoBastePiping, Stage: Closing, Stack: []Sheet{{What: "first piece", Up: RightUp}, {What: "piping"}}, Title: "Baste the piping on", Machine: machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 4 mm", Needle: "90/14"},
+		b.add(Step{Role: ref.DoBastePiping, Stage: Closing,
+			Stack: []Sheet{{What: "first piece", Up: RightUp}, {What: "piping"}}, Title: "Baste the piping on",
+			Machine: machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 4 mm", Needle: "90/14"},
 			Text: fmt.Sprintf("On the right side of the first piece, raw edges even, begun in the middle of the bottom with a tail of %s. Clip its seam every %s at the corners and along curves. Where it meets, open the strip, butt the cords, fold one end under and lay it over the other.",
 				b.about(2*length.Inch, 5*length.Centimetre), b.about(length.Inch/4, 6*length.Millimetre)),
 			Check: "The cord lies just inside the seam line all the way. The seam itself is sewn once more, closer, by feel."})
@@ -68,7 +70,8 @@ func (b *builder) makeStrips(e Edging) {
 	} else {
 		text += " Fold it as it will lie and press."
 	}
-	b.add(Step{Role: made[e.What], Edging: e.What, Stage: Closing, Title: "Make the " + e.What, Text: text, Cuts: []string{e.Cut}, Stack: stack, Check: check, Machine: sewn, Caution: rotaryCaution})
+	b.add(Step{Role: made[e.What], Edging: e.What, Stage: Closing, Title: "Make the " + e.What, Text: text,
+		Cuts: []string{e.Cut}, Stack: stack, Check: check, Machine: sewn, Caution: rotaryCaution})
 }
 
 // form sews and fills a pad that is made at home.
@@ -85,7 +88,10 @@ func (b *builder) form() {
 	if f.Tab > 0 {
 		closing = "close it with one line of top-stitching through the tab"
 	}
-	b.add(Step{Role: ref.DoForm, Stage: Closing, Stack: facing(Sheet{What: "one side of the pad"}, Sheet{What: "the other"}), Title: "Make the pad", Machine: b.closing(false, 0), Cuts: b.cuts("form", false), Caution: "Loose fibre is nothing for small children; keep it away from flames and follow the label on the bag.",
-		Text:  fmt.Sprintf("%s but for a gap of %s. Turn it, fill it with %.0f to %.0f g of fibre, the corners first, and %s.", fold, b.text(f.Gap), f.Least, f.Most, closing),
-		Check: "It springs back, and no lump is felt."})
+	b.add(Step{Role: ref.DoForm, Stage: Closing,
+		Stack: facing(Sheet{What: "one side of the pad"}, Sheet{What: "the other"}), Title: "Make the pad",
+		Machine: b.closing(false, 0), Cuts: b.cuts("form", false),
+		Caution: "Loose fibre is nothing for small children; keep it away from flames and follow the label on the bag.",
+		Text:    fmt.Sprintf("%s but for a gap of %s. Turn it, fill it with %.0f to %.0f g of fibre, the corners first, and %s.", fold, b.text(f.Gap), f.Least, f.Most, closing),
+		Check:   "It springs back, and no lump is felt."})
 }

@@ -12,16 +12,19 @@ import (
 // panels cuts a panel that is there already to its size, and backs it.
 func (b *builder) found(f front.Found) {
 	panel := Sheet{What: "panel", Up: RightUp}
-	step := Step{Of: f.In, Role: ref.DoPanel, Stage: Piecing, Stack: []Sheet{panel}, Title: "Trim the panel", Caution: rotaryCaution,
-		Text:  fmt.Sprintf("To %s, what has to be in the middle in the middle.", b.size(f.Size)),
-		Check: "Opposite edges are as far from the middle of the design."}
+	step := Step{Of: f.In, Role: ref.DoPanel, Stage: Piecing, Stack: []Sheet{panel}, Title: "Trim the panel",
+		Caution: rotaryCaution,
+		Text:    fmt.Sprintf("To %s, what has to be in the middle in the middle.", b.size(f.Size)),
+		Check:   "Opposite edges are as far from the middle of the design."}
 	switch f.Kind {
 	case plan.CountedPanel:
-		step.Title, step.Text = "Cut the panel by its squares", fmt.Sprintf("%d squares outside the design at the left and the right, %d above and below: %d × %d squares, %s. Run a thread along the row %d squares outside the design: the seam lies on it.",
-			f.Outside[0], f.Outside[1], f.Squares[0], f.Squares[1], b.size(f.Size), f.Shows)
+		step.Title, step.Text = "Cut the panel by its squares",
+			fmt.Sprintf("%d squares outside the design at the left and the right, %d above and below: %d × %d squares, %s. Run a thread along the row %d squares outside the design: the seam lies on it.",
+				f.Outside[0], f.Outside[1], f.Squares[0], f.Squares[1], b.size(f.Size), f.Shows)
 		step.Check = "Count twice before you cut, from the middle of each side."
 	case plan.WorkedPanel:
-		step.Title, step.Text = "Trim the panel round its work", fmt.Sprintf("The work itself is what shows. Zigzag twice round it, a seam of %s outside its last row or loops, and cut there: %s. Do not trim closer, or it ravels.", b.text(b.Plan.Cover.Seam), b.size(f.Size))
+		step.Title, step.Text = "Trim the panel round its work",
+			fmt.Sprintf("The work itself is what shows. Zigzag twice round it, a seam of %s outside its last row or loops, and cut there: %s. Do not trim closer, or it ravels.", b.text(b.Plan.Cover.Seam), b.size(f.Size))
 		step.Check = "No loop or stitch of the last row is cut."
 	case plan.PrintedPanel:
 		step.Title = "Cut the print apart"
@@ -33,7 +36,9 @@ func (b *builder) found(f front.Found) {
 	}
 	b.add(step)
 	if f.Backed {
-		b.add(Step{Of: f.In, Role: ref.DoBacking, Stage: Piecing, Stack: []Sheet{{What: "firm backing", Up: WrongUp, Cloth: b.backed()}, panel}, Title: "Back the panel", Machine: machine.SetUp{Stitch: "straight stitch 4 mm", Needle: "80/12"}, Caution: b.pins(),
+		b.add(Step{Of: f.In, Role: ref.DoBacking, Stage: Piecing,
+			Stack: []Sheet{{What: "firm backing", Up: WrongUp, Cloth: b.backed()}, panel}, Title: "Back the panel",
+			Machine: machine.SetUp{Stitch: "straight stitch 4 mm", Needle: "80/12"}, Caution: b.pins(),
 			Text:  fmt.Sprintf("Lay it on its firm backing and sew both together round the edge, %s in: from here on they are one.", b.basted()),
 			Check: "It hangs without sagging; a knitted or holed panel is not stretched."})
 	}

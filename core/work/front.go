@@ -52,9 +52,10 @@ func (b *builder) of(part front.Worked, do func(*builder)) {
 // samples are sewn before anything is cut: they decide how much cloth gathers take.
 func (b *builder) samples() {
 	if g := b.Face.Gather; g != nil {
-		b.add(Step{Of: b.in, Role: ref.DoSample, Stage: Cutting, Title: "Sew a sample of the gathers", Machine: gathering,
-			Text:  fmt.Sprintf("The same rows on a piece of the same cloth, a hand wide and twice as long. Draw it in as you like it, and divide its length before by its length after: the plan says %.4g.", g.Ratio),
-			Check: "Looser gathers spread more: if the ratio is another one, change the plan before the panel is cut."})
+		b.add(Step{Of: b.in, Role: ref.DoSample, Stage: Cutting, Title: "Sew a sample of the gathers",
+			Machine: gathering,
+			Text:    fmt.Sprintf("The same rows on a piece of the same cloth, a hand wide and twice as long. Draw it in as you like it, and divide its length before by its length after: the plan says %.4g.", g.Ratio),
+			Check:   "Looser gathers spread more: if the ratio is another one, change the plan before the panel is cut."})
 	}
 	for _, part := range b.Face.Worked {
 		b.of(part, (*builder).samples)
@@ -71,7 +72,8 @@ func (b *builder) worked() {
 		b.windows()
 	}
 	if g := b.Face.Gather; g != nil {
-		way := map[plan.Direction]string{plan.AlongWay: "from top to bottom", plan.Slantwise: "along the diagonal"}[g.Direction]
+		way := map[plan.Direction]string{plan.AlongWay: "from top to bottom",
+			plan.Slantwise: "along the diagonal"}[g.Direction]
 		if way == "" {
 			way = "from side to side"
 		}
@@ -79,15 +81,19 @@ func (b *builder) worked() {
 		if joined := b.Face.Parts[0].Joined; joined > 1 {
 			text = fmt.Sprintf("Join the %d strips end to end. ", joined) + text
 		}
-		b.add(Step{Of: b.in, Role: ref.DoGather, Stage: Piecing, Title: "Gather the panel", Stack: []Sheet{{What: "panel", Up: RightUp, Cloth: b.faceCloth(b.on)}}, Text: text, Machine: gathering, Caution: b.pins(),
-			Check: fmt.Sprintf("It lies flat at the edges; trim it to %s.", b.size(b.Face.Sewn))})
+		b.add(Step{Of: b.in, Role: ref.DoGather, Stage: Piecing, Title: "Gather the panel",
+			Stack: []Sheet{{What: "panel", Up: RightUp, Cloth: b.faceCloth(b.on)}}, Text: text, Machine: gathering,
+			Caution: b.pins(),
+			Check:   fmt.Sprintf("It lies flat at the edges; trim it to %s.", b.size(b.Face.Sewn))})
 	}
 	for _, f := range b.Face.Found {
 		b.found(f)
 	}
 	for _, p := range b.Face.Parts {
 		if p.Role == front.PocketPart {
-			b.add(Step{Of: p.In, Role: ref.DoPocket, Stage: Piecing, Stack: append(b.faceUp(b.on), Sheet{What: "pocket, folded", Up: RightUp, Cloth: b.faceCloth(b.on)}), Title: "Lay the pocket on", Machine: b.piecing(), Press: "Press the fold.", Caution: ironCaution,
+			b.add(Step{Of: p.In, Role: ref.DoPocket, Stage: Piecing,
+				Stack: append(b.faceUp(b.on), Sheet{What: "pocket, folded", Up: RightUp, Cloth: b.faceCloth(b.on)}),
+				Title: "Lay the pocket on", Machine: b.piecing(), Press: "Press the fold.", Caution: ironCaution,
 				Text:  "Fold it in half, wrong sides together, the fold at the top; stitch along the fold, lay it on the lower half and baste it round three sides within the seam.",
 				Check: "The fold lies level; a hand goes in."})
 		}
@@ -98,23 +104,37 @@ func (b *builder) worked() {
 func (b *builder) windows() {
 	w, f := b.Face.Windows, b.Face
 	units := f.Columns * f.Rows
-	b.add(Step{Of: b.in, Role: ref.DoFoldUnits, Stage: Piecing, Stack: []Sheet{{What: "square", Up: WrongUp}}, Turned: true, Title: fmt.Sprintf("Fold the %d units", units), Press: "Press every fold sharp.", Caution: ironCaution,
-		Text:  fmt.Sprintf("Press the edges of each square in round a template of %s. Fold all four corners to the middle and press; fold the new corners to the middle and press again. Catch the four points in the middle with a few stitches through all layers.", b.text(w.Template)),
-		Check: fmt.Sprintf("Each unit is %s square, its corners sharp.", b.text(w.Unit))})
-	b.add(Step{Of: b.in, Role: ref.DoJoinUnits, Stage: Piecing, Stack: facing(Sheet{What: "units so far"}, Sheet{What: "next unit"}), Title: "Join the units", Bands: numbers(f.Bands), Machine: machine.SetUp{Stitch: "straight stitch 2.2 mm", Needle: "90/14"}, Caution: needleCaution,
-		Text:  fmt.Sprintf("%d rows of %d. Lay two units on each other, open the flaps of the sides that meet and sew along the crease; then the rows to each other.", f.Rows, f.Columns),
-		Check: fmt.Sprintf("The panel is %s; measure it before the back is cut.", b.size(f.Sewn))})
-	b.add(Step{Of: b.in, Role: ref.DoWindows, Stage: Piecing, Title: fmt.Sprintf("Sew %d windows and %d half ones", w.Whole, w.Half), Stack: []Sheet{{What: "units", Up: RightUp}, {What: "patch", Up: RightUp}, {What: "folded edge, rolled over", Up: RightUp}}, Caution: b.pins(),
+	b.add(Step{Of: b.in, Role: ref.DoFoldUnits, Stage: Piecing, Stack: []Sheet{{What: "square", Up: WrongUp}},
+		Turned: true, Title: fmt.Sprintf("Fold the %d units", units), Press: "Press every fold sharp.",
+		Caution: ironCaution,
+		Text:    fmt.Sprintf("Press the edges of each square in round a template of %s. Fold all four corners to the middle and press; fold the new corners to the middle and press again. Catch the four points in the middle with a few stitches through all layers.", b.text(w.Template)),
+		Check:   fmt.Sprintf("Each unit is %s square, its corners sharp.", b.text(w.Unit))})
+	b.add(Step{Of: b.in, Role: ref.DoJoinUnits, Stage: Piecing,
+		Stack: facing(Sheet{What: "units so far"}, Sheet{What: "next unit"}), Title: "Join the units",
+		Bands: numbers(f.Bands), Machine: machine.SetUp{Stitch: "straight stitch 2.2 mm", Needle: "90/14"},
+		Caution: needleCaution,
+		Text:    fmt.Sprintf("%d rows of %d. Lay two units on each other, open the flaps of the sides that meet and sew along the crease; then the rows to each other.", f.Rows, f.Columns),
+		Check:   fmt.Sprintf("The panel is %s; measure it before the back is cut.", b.size(f.Sewn))})
+	b.add(Step{Of: b.in, Role: ref.DoWindows, Stage: Piecing,
+		Title: fmt.Sprintf("Sew %d windows and %d half ones", w.Whole, w.Half),
+		Stack: []Sheet{{What: "units", Up: RightUp}, {What: "patch", Up: RightUp},
+			{What: "folded edge, rolled over", Up: RightUp}}, Caution: b.pins(),
 		Text:  "Lay a patch over each join, on its point, roll the folded edges over it from all four sides and stitch them down; at the rim half a patch, its long side even with the edge.",
 		Check: "No raw edge shows, and the folds lie in one curve from point to point."})
 	if w.Buttons {
-		b.add(Step{Of: b.in, Role: ref.DoPoints, Stage: Piecing, Machine: machine.SetUp{Hand: true, Stitch: "strong thread, taken double"}, Stack: []Sheet{{What: "units", Up: RightUp}, {What: "button"}}, Title: fmt.Sprintf("Sew %d buttons on the points", w.Points), Text: "Where units meet, through all layers; those at the rim after the cover is closed.", Caution: buttonCaution})
+		b.add(Step{Of: b.in, Role: ref.DoPoints, Stage: Piecing,
+			Machine: machine.SetUp{Hand: true, Stitch: "strong thread, taken double"},
+			Stack:   []Sheet{{What: "units", Up: RightUp}, {What: "button"}},
+			Title:   fmt.Sprintf("Sew %d buttons on the points", w.Points),
+			Text:    "Where units meet, through all layers; those at the rim after the cover is closed.",
+			Caution: buttonCaution})
 	}
 }
 
 // grid lays one grid out, sews its rows and joins them.
 func (b *builder) grid(g front.Grid, bands []front.Band) {
-	if len(bands) == 0 || (len(bands) == 1 && bands[0].Pieces < 2) || bands[0].Of == "units" { // folded units have a step of their own
+	// folded units have a step of their own
+	if len(bands) == 0 || (len(bands) == 1 && bands[0].Pieces < 2) || bands[0].Of == "units" {
 		return
 	}
 	of := bands[0].Of
@@ -123,7 +143,8 @@ func (b *builder) grid(g front.Grid, bands []front.Band) {
 		if g.Point {
 			text = fmt.Sprintf("%d across and %d down on their points, the others between them, the triangles round them, as drawn. Number the slanting rows on scraps of paper and photograph the whole.", g.Columns, g.Rows)
 		}
-		b.add(Step{Of: g.In, Role: ref.DoLayOut, Stage: Piecing, Title: "Lay the " + of + " out", Text: text, Bands: numbers(bands),
+		b.add(Step{Of: g.In, Role: ref.DoLayOut, Stage: Piecing, Title: "Lay the " + of + " out", Text: text,
+			Bands: numbers(bands),
 			Check: "No patch beside its like, unless the plan has it so."})
 	}
 	if of != "segments" { // those come out of their sets
@@ -159,20 +180,25 @@ func (b *builder) band(band front.Band, g front.Grid) {
 	if band.Posts {
 		what = "sashes and posts"
 	}
-	step := Step{Of: band.In, No: band.No, Role: ref.DoRow, Stage: Piecing, Act: RowSewn, Seams: band.Pieces - 1, Stack: facing(Sheet{What: "row so far"}, Sheet{What: "next piece"}), Row: band.Number, Bands: []int{band.Number}, Title: fmt.Sprintf("Sew row %d", band.Number),
-		Text: fmt.Sprintf("Join its %d %s from left to right.", band.Pieces, what), Machine: b.piecing(), Press: pressText(side), Side: side, Caution: b.pins()}
+	step := Step{Of: band.In, No: band.No, Role: ref.DoRow, Stage: Piecing, Act: RowSewn, Seams: band.Pieces - 1,
+		Stack: facing(Sheet{What: "row so far"}, Sheet{What: "next piece"}), Row: band.Number,
+		Bands: []int{band.Number}, Title: fmt.Sprintf("Sew row %d", band.Number),
+		Text: fmt.Sprintf("Join its %d %s from left to right.", band.Pieces, what), Machine: b.piecing(),
+		Press: pressText(side), Side: side, Caution: b.pins()}
 	switch {
 	case g.Point:
 		step.Text = fmt.Sprintf("From the lower left up: its blocks and the triangle at each end, %d pieces. The triangles' right angles lie against the block.", band.Pieces)
 		step.Check = "The edge the next row is sewn to is one straight line."
 	case of(band, "strips"):
-		step.Title, step.Text = "Sew the strips together", b.joinedFirst(front.Strip)+fmt.Sprintf("All %d side by side, in turn from one end and from the other, so that they do not bow.", band.Pieces)
+		step.Title, step.Text = "Sew the strips together",
+			b.joinedFirst(front.Strip)+fmt.Sprintf("All %d side by side, in turn from one end and from the other, so that they do not bow.", band.Pieces)
 		step.Check = fmt.Sprintf("Together they measure %s, raw edge to raw edge.", b.text(band.Length))
 	default:
 		step.Check = fmt.Sprintf("The row is %s long, raw edge to raw edge.", b.text(band.Length))
 	}
 	if b.alone() && band.Length > 0 {
-		step.Gate, step.Reads, step.Expect = ref.Row(band.In, band.No), ReadsWidth, sum.Size{Width: sum.Of(sum.Part, "row as planned", band.Length)}
+		step.Gate, step.Reads, step.Expect = ref.Row(band.In,
+			band.No), ReadsWidth, sum.Size{Width: sum.Of(sum.Part, "row as planned", band.Length)}
 	}
 	b.add(step)
 }
@@ -191,7 +217,9 @@ func (b *builder) rows(g front.Grid, bands []front.Band) {
 	if g.Sash && side != press.Open {
 		side = press.ToSash
 	}
-	step := Step{Of: g.In, Role: ref.DoRows, Stage: Piecing, Act: RowsJoined, Seams: len(bands) - 1, Stack: facing(Sheet{What: "rows so far"}, Sheet{What: "next row"}), Title: "Join the rows", Text: "Two at a time from the top. " + meeting(school),
+	step := Step{Of: g.In, Role: ref.DoRows, Stage: Piecing, Act: RowsJoined, Seams: len(bands) - 1,
+		Stack: facing(Sheet{What: "rows so far"}, Sheet{What: "next row"}), Title: "Join the rows",
+		Text:    "Two at a time from the top. " + meeting(school),
 		Machine: b.piecing(), Press: pressText(side), Side: side, Caution: ironCaution, Bands: numbers(bands)}
 	step.Check = fmt.Sprintf("The grid is %s, and both diagonals are alike.", b.size(g.Sewn))
 	if b.alone() && b.Face.Rings > 0 {
@@ -203,9 +231,11 @@ func (b *builder) rows(g front.Grid, bands []front.Band) {
 		step.Text = "Two at a time from the upper left, and the two corners that are left last. " + meeting(school)
 		step.Check = fmt.Sprintf("Square it up to %s: the outer points lie %s inside the edge, or farther where the triangles are larger.", b.size(g.Sewn), b.text(b.Plan.Cover.Seam))
 	case of(bands[0], "segments"):
-		step.Title, step.Text = "Join the segments", "Every second one turned end for end, or taken from the other set. "+meeting(school)
+		step.Title, step.Text = "Join the segments",
+			"Every second one turned end for end, or taken from the other set. "+meeting(school)
 	case g.Sash && !g.Posts:
-		step.Title, step.Text = "Join the rows and the long sashes", b.joinedFirst(front.LongSash)+"Two at a time from the top. Mark on each long sash where the patches begin and end, so that they stand above each other."
+		step.Title, step.Text = "Join the rows and the long sashes",
+			b.joinedFirst(front.LongSash)+"Two at a time from the top. Mark on each long sash where the patches begin and end, so that they stand above each other."
 	}
 	b.add(step)
 }
@@ -220,10 +250,13 @@ func (b *builder) sets() {
 }
 
 func (b *builder) set(i int, s front.Set) {
-	b.add(Step{Of: s.In, No: s.No, Role: ref.DoSet, Stage: Piecing, Seams: s.Count * (len(s.Cloths) - 1), Stack: facing(b.sheet("strips so far", s.Cloths, 0), b.sheet("next strip", s.Cloths, 1)), Title: fmt.Sprintf("Sew %s", count(s.Count, "set of strips", "sets of strips")),
+	b.add(Step{Of: s.In, No: s.No, Role: ref.DoSet, Stage: Piecing, Seams: s.Count * (len(s.Cloths) - 1),
+		Stack:   facing(b.sheet("strips so far", s.Cloths, 0), b.sheet("next strip", s.Cloths, 1)),
+		Title:   fmt.Sprintf("Sew %s", count(s.Count, "set of strips", "sets of strips")),
 		Text:    fmt.Sprintf("%s, each %s long, in turn from one end and from the other. Press, square one end, and cut across every %s: %d segments.", b.cloths(s.Cloths), b.text(s.Length), b.text(s.Segment), s.Segments),
 		Machine: b.piecing(), Press: b.pressSet(i), Caution: rotaryCaution,
-		Check: fmt.Sprintf("A set is %s high, raw edge to raw edge. Square the end again after every few cuts.", b.text(s.Height))})
+		Check: fmt.Sprintf("A set is %s high, raw edge to raw edge. Square the end again after every few cuts.",
+			b.text(s.Height))})
 }
 
 // pressSet is where the seams of the i-th set of strips lie: sets whose segments meet, one
@@ -261,7 +294,9 @@ func (b *builder) bordered() {
 		}
 	}
 	if n := stacked(b.Face); n > 0 {
-		b.add(Step{Role: ref.DoJoinParts, Stage: Piecing, Act: PartsJoined, Seams: n, Stack: facing(Sheet{What: "parts so far"}, Sheet{What: "next part"}), Title: "Join the parts", Machine: b.piecing(), Press: pressText(press.Down), Caution: b.pins(),
+		b.add(Step{Role: ref.DoJoinParts, Stage: Piecing, Act: PartsJoined, Seams: n,
+			Stack: facing(Sheet{What: "parts so far"}, Sheet{What: "next part"}), Title: "Join the parts",
+			Machine: b.piecing(), Press: pressText(press.Down), Caution: b.pins(),
 			Text:  "From the top, middles pinned to middles. A part that came out longer is centred and squared up after.",
 			Check: fmt.Sprintf("The whole is %s, raw edge to raw edge.", b.size(b.Face.Sewn))})
 	}
@@ -291,13 +326,17 @@ func (b *builder) border(of ref.Key) {
 		mitred = mitred || (c.Line != nil && b.Face.Parts[c.Part].Ref.Of == of)
 	}
 	step := func(role ref.Role, pair int, edge, title, text, check string) {
-		b.add(Step{Role: role, Of: of, Edge: edge, Pair: pair, Stage: Piecing, Act: BorderSewn, Seams: 2, Stack: b.borderStack(role), Title: title, Text: text, Check: check,
+		b.add(Step{Role: role, Of: of, Edge: edge, Pair: pair, Stage: Piecing, Act: BorderSewn, Seams: 2,
+			Stack: b.borderStack(role), Title: title, Text: text, Check: check,
 			Machine: b.piecing(), Press: "Press the seams towards the border.", Caution: b.pins()})
 	}
 	for _, p := range parts {
 		if p.Role == front.BorderPatch {
-			step(ref.DoBorderPatches, 0, "", "Sew the border from its patches", "Lay them round as drawn, and sew each of the four sides into a strip.", "Lay each strip on the edge it is sewn to: they are alike.")
-			step(ref.DoBorder, 0, "", "Sew the border on", borderText(false, squares), "Measure across the middle before and after: the borders lie flat.")
+			step(ref.DoBorderPatches, 0, "", "Sew the border from its patches",
+				"Lay them round as drawn, and sew each of the four sides into a strip.",
+				"Lay each strip on the edge it is sewn to: they are alike.")
+			step(ref.DoBorder, 0, "", "Sew the border on", borderText(false, squares),
+				"Measure across the middle before and after: the borders lie flat.")
 			return
 		}
 	}
@@ -312,13 +351,18 @@ func (b *builder) border(of ref.Key) {
 			if mitred {
 				text = fmt.Sprintf("Middle to middle, to the left and the right edge: begin and end %s before the corners.", b.text(b.Plan.Cover.Seam))
 			}
-			step(ref.DoBorder, 1, p.Ref.Edge, p.Title, joined+text, fmt.Sprintf("Measure the sewn centre down its middle first: the strips are cut %s long for it.", b.text(p.Size.Height.Total())))
+			step(ref.DoBorder, 1, p.Ref.Edge, p.Title, joined+text,
+				fmt.Sprintf("Measure the sewn centre down its middle first: the strips are cut %s long for it.",
+					b.text(p.Size.Height.Total())))
 		case front.BorderRun:
-			step(ref.DoBorder, 2, p.Ref.Edge, p.Title, joined+borderText(mitred, squares), fmt.Sprintf("Measure across the middle first: the strips are cut %s long for it.", b.text(p.Size.Width.Total())))
+			step(ref.DoBorder, 2, p.Ref.Edge, p.Title, joined+borderText(mitred, squares),
+				fmt.Sprintf("Measure across the middle first: the strips are cut %s long for it.",
+					b.text(p.Size.Width.Total())))
 		}
 	}
 	if mitred {
-		step(ref.DoMitre, 0, "", "Sew the mitres", "Fold the corner so that both strips lie on each other, draw the line from the inner corner at 45°, sew from the inner corner out, and trim to the seam.", "The corner lies flat before it is trimmed.")
+		step(ref.DoMitre, 0, "", "Sew the mitres",
+			"Fold the corner so that both strips lie on each other, draw the line from the inner corner at 45°, sew from the inner corner out, and trim to the seam.", "The corner lies flat before it is trimmed.")
 	}
 }
 
@@ -357,6 +401,7 @@ func pressText(s press.Side) string {
 	case press.ToSash:
 		return "Press all seams towards the sashes."
 	default:
-		return fmt.Sprintf("Press all seams to the %s.", strings.ReplaceAll(strings.ReplaceAll(string(s), "up-", "upper "), "down-", "lower "))
+		return fmt.Sprintf("Press all seams to the %s.",
+			strings.ReplaceAll(strings.ReplaceAll(string(s), "up-", "upper "), "down-", "lower "))
 	}
 }

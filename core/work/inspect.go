@@ -24,21 +24,27 @@ func Inspections(p plan.Plan) []Inspection {
 		quilted = quilted || p.Piece(name).Quilted()
 	}
 	list := []Inspection{
-		{"size", "The finished size", fmt.Sprintf("Within %s of the plan across and up; a hood and a jacket go on without strain.", quarter)},
+		{"size", "The finished size",
+			fmt.Sprintf("Within %s of the plan across and up; a hood and a jacket go on without strain.", quarter)},
 		{"square", "Both diagonals", fmt.Sprintf("Alike to %s; the cover lies flat.", quarter)},
-		{"seams", "Every seam, pulled a little from both sides", "No stitch opens, no raw edge looks out, no layer was missed."},
+		{"seams", "Every seam, pulled a little from both sides",
+			"No stitch opens, no raw edge looks out, no layer was missed."},
 		{"corners", "The corners", "Pushed out and alike; no thread of the stitching is cut."},
 		{"print", "The print", "All the same way up; nothing stands on its head that should not."},
-		{"threads", "Threads and pins", "All ends are secured and cut; every pin and every part of a broken needle is accounted for."},
+		{"threads", "Threads and pins",
+			"All ends are secured and cut; every pin and every part of a broken needle is accounted for."},
 	}
 	if quilted {
-		list = append(list, Inspection{"quilting", "The quilting, from both sides", "No pleat on the lining side, no loose loops; lines begin and end in a seam or are secured."})
+		list = append(list, Inspection{"quilting", "The quilting, from both sides",
+			"No pleat on the lining side, no loose loops; lines begin and end in a seam or are secured."})
 	}
 	if p.Cover.Rules().Filled {
-		list = append(list, Inspection{"closure", "The closure, with the pad in", "It does not gape; the overlap is a quarter of the width, or a fastener holds it."})
+		list = append(list, Inspection{"closure", "The closure, with the pad in",
+			"It does not gape; the overlap is a quarter of the width, or a fastener holds it."})
 	}
 	if len(p.Fittings) > 0 {
-		list = append(list, Inspection{"fittings", "What is sewn on, pulled firmly", "Nothing gives; nothing small can come off where small children are."})
+		list = append(list, Inspection{"fittings", "What is sewn on, pulled firmly",
+			"Nothing gives; nothing small can come off where small children are."})
 	}
 	return list
 }

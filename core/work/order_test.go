@@ -18,12 +18,14 @@ var stages = []work.Stage{work.Measuring, work.Cutting, work.Piecing, work.Quilt
 
 // made up: steps of which each may need some of those before it.
 func generated(t *rapid.T) []work.Step {
-	ups := []machine.SetUp{{}, {Stitch: "straight"}, {Stitch: "straight", Foot: "walking foot"}, {Stitch: "zigzag"}, {Hand: true, Stitch: "whip"}}
+	ups := []machine.SetUp{{}, {Stitch: "straight"}, {Stitch: "straight", Foot: "walking foot"}, {Stitch: "zigzag"},
+		{Hand: true, Stitch: "whip"}}
 	steps := make([]work.Step, rapid.IntRange(1, 30).Draw(t, "n"))
 	stage := 0
 	for i := range steps {
 		stage = min(len(stages)-1, stage+rapid.IntRange(0, 1).Draw(t, "stage"))
-		steps[i] = work.Step{ID: fmt.Sprint(i), Stage: stages[stage], Machine: rapid.SampledFrom(ups).Draw(t, "machine")}
+		steps[i] = work.Step{ID: fmt.Sprint(i), Stage: stages[stage], Machine: rapid.SampledFrom(ups).
+			Draw(t, "machine")}
 		if rapid.Bool().Draw(t, "press") {
 			steps[i].Press = "Press."
 		}
@@ -51,7 +53,8 @@ func TestStepsAreGatheredAndNoneComesBeforeWhatItNeeds(t *testing.T) {
 			}
 			done[s.ID] = true
 			if i > 0 {
-				assert.LessOrEqual(t, slices.Index(stages, got[i-1].Stage), slices.Index(stages, s.Stage), "these need nothing of a later stage: none is begun before the one before it is over")
+				assert.LessOrEqual(t, slices.Index(stages, got[i-1].Stage), slices.Index(stages, s.Stage),
+					"these need nothing of a later stage: none is begun before the one before it is over")
 			}
 		}
 		assert.Len(t, done, len(given), "none twice, none lost")
@@ -65,7 +68,8 @@ func TestStepsAreGatheredAndNoneComesBeforeWhatItNeeds(t *testing.T) {
 				}
 			}
 		}
-		if slices.Index(stages, last.Stage) == slices.Index(stages, given[len(given)-1].Stage) && last.ID == given[len(given)-1].ID {
+		if slices.Index(stages, last.Stage) == slices.Index(stages, given[len(given)-1].Stage) &&
+			last.ID == given[len(given)-1].ID {
 			assert.Len(t, reached, len(got), "all of it is done when the last step is")
 		}
 	})
@@ -145,12 +149,14 @@ func TestPressingIsGathered(t *testing.T) {
 		}
 	})
 	rows := work.Steps(order(3, 3, false))
-	assert.Equal(t, find(t, rows, "step.piece:front.role:row.no:1").Trip, find(t, rows, "step.piece:front.role:row.no:3").Trip, "one walk for all rows")
+	assert.Equal(t, find(t, rows, "step.piece:front.role:row.no:1").Trip,
+		find(t, rows, "step.piece:front.role:row.no:3").Trip, "one walk for all rows")
 	o := order(3, 3, false)
 	o.Plan.Cover.Kind = plan.Cushion
 	measured := work.Steps(o)
 	assert.NotEmpty(t, find(t, measured, "step.piece:front.role:row.no:1").Gate)
-	assert.NotEqual(t, find(t, measured, "step.piece:front.role:row.no:1").Trip, find(t, measured, "step.piece:front.role:row.no:2").Trip, "each row is measured before the next")
+	assert.NotEqual(t, find(t, measured, "step.piece:front.role:row.no:1").Trip,
+		find(t, measured, "step.piece:front.role:row.no:2").Trip, "each row is measured before the next")
 }
 
 func TestTheBackNeedsOnlyItsGateAndThePadOnlyTheMeasuring(t *testing.T) {
@@ -158,12 +164,17 @@ func TestTheBackNeedsOnlyItsGateAndThePadOnlyTheMeasuring(t *testing.T) {
 	o.Made = &work.Form{Gap: 5 * in}
 	o.Edges = []work.Edging{{What: "piping", Cut: "piping", Width: 2 * in, Length: 80 * in, Strips: 2}}
 	steps := work.Steps(o)
-	assert.Equal(t, []string{"step.piece:front.role:measure-front"}, find(t, steps, "step.piece:back.role:cut-back").Needs)
+	assert.Equal(t, []string{"step.piece:front.role:measure-front"},
+		find(t, steps, "step.piece:back.role:cut-back").Needs)
 	assert.Equal(t, []string{"step.role:measure"}, find(t, steps, "step.role:make-pad").Needs)
 	assert.Equal(t, []string{"step.role:measure"}, find(t, steps, "step.role:make-piping").Needs)
-	assert.ElementsMatch(t, []string{"step.piece:front.role:measure-front", "step.role:make-piping"}, find(t, steps, "step.role:baste-piping").Needs)
-	assert.ElementsMatch(t, []string{"step.piece:back.role:hem", "step.role:baste-piping"}, find(t, steps, "step.role:close").Needs)
-	assert.ElementsMatch(t, []string{"step.piece:front.role:row.no:1", "step.piece:front.role:row.no:2"}, find(t, steps, "step.piece:front.role:rows").Needs)
-	assert.Contains(t, find(t, steps, "step.role:measure-cover").Needs, "step.role:make-pad", "the pad is there when it is put in")
+	assert.ElementsMatch(t, []string{"step.piece:front.role:measure-front", "step.role:make-piping"},
+		find(t, steps, "step.role:baste-piping").Needs)
+	assert.ElementsMatch(t, []string{"step.piece:back.role:hem", "step.role:baste-piping"},
+		find(t, steps, "step.role:close").Needs)
+	assert.ElementsMatch(t, []string{"step.piece:front.role:row.no:1", "step.piece:front.role:row.no:2"},
+		find(t, steps, "step.piece:front.role:rows").Needs)
+	assert.Contains(t, find(t, steps, "step.role:measure-cover").Needs, "step.role:make-pad",
+		"the pad is there when it is put in")
 	assert.Contains(t, find(t, steps, "step.piece:front.role:layers").Needs, "step.piece:front.role:cut-under")
 }

@@ -85,18 +85,22 @@ func init() {
 	Constructions.Add("wrap-hood", hood)
 	Constructions.Add("band-hood", hood)
 	Constructions.Add("skirt-hood", hood)
-	Constructions.Add("boxed-cushion", Construction{Measure: func(m Maker) { m.b.measurePad() }, Finish: func(m Maker) { m.b.fillBox() },
-		Gap: "at the back of the last of them, to turn the cover and to put the pad in"})
-	Constructions.Add("pad", Construction{Measure: func(m Maker) { m.b.measureFlat() }, Finish: func(m Maker) { m.b.turnPad() },
-		Gap: "away from a corner, to turn the pad through"})
-	Constructions.Add("jacket", Construction{Measure: func(m Maker) { m.b.measureBook() }, Finish: func(m Maker) { m.b.turnJacket() },
-		Gap: "in the middle of the lower edge, to turn the jacket through"})
+	Constructions.Add("boxed-cushion",
+		Construction{Measure: func(m Maker) { m.b.measurePad() }, Finish: func(m Maker) { m.b.fillBox() },
+			Gap: "at the back of the last of them, to turn the cover and to put the pad in"})
+	Constructions.Add("pad", Construction{Measure: func(m Maker) { m.b.measureFlat() },
+		Finish: func(m Maker) { m.b.turnPad() },
+		Gap:    "away from a corner, to turn the pad through"})
+	Constructions.Add("jacket",
+		Construction{Measure: func(m Maker) { m.b.measureBook() }, Finish: func(m Maker) { m.b.turnJacket() },
+			Gap: "in the middle of the lower edge, to turn the jacket through"})
 }
 
 // ShellSteps is the work of a cover that is joined from its pieces: each panel
 // is finished flat, then the seams in order, then what closes it.
 func ShellSteps(o ShellOrder) []Step {
-	b := &builder{Order: Order{Plan: o.Plan, Cuts: o.Cuts, Fittings: o.Fittings, Edges: o.Edges, Made: o.Made}, style: o.Plan.Style()}
+	b := &builder{Order: Order{Plan: o.Plan, Cuts: o.Cuts, Fittings: o.Fittings, Edges: o.Edges, Made: o.Made},
+		style: o.Plan.Style()}
 	c, ok := Constructions.Of(string(o.Plan.Cover.Kind))
 	if !ok {
 		return nil
@@ -209,14 +213,16 @@ func (b *builder) flatText() string {
 }
 
 func (b *builder) measureFlat() {
-	b.add(Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure what it lies on", Check: changePlan, Text: b.flatText() + "."})
+	b.add(Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure what it lies on", Check: changePlan,
+		Text: b.flatText() + "."})
 }
 
 func (b *builder) measureBook() {
 	o := b.Plan.Object
 	text := fmt.Sprintf("Close the book and lead a bending tape from one fore-edge round the spine to the other: the plan says %s, and %s high.", b.text(o.Wrap), b.text(o.Height))
 	if o.Wrap == 0 {
-		text = fmt.Sprintf("Measure one board, the spine and the height: the plan says %s, %s and %s.", b.text(o.Board), b.text(o.Spine), b.text(o.Height))
+		text = fmt.Sprintf("Measure one board, the spine and the height: the plan says %s, %s and %s.", b.text(o.Board),
+			b.text(o.Spine), b.text(o.Height))
 	}
 	b.add(Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the book closed", Text: text, Check: changePlan})
 }
@@ -242,9 +248,13 @@ func (b *builder) turnPad() {
 
 func (b *builder) turnJacket() {
 	b.clip()
-	b.add(Step{Role: ref.DoTurn, Stage: Closing, Title: "Turn the jacket", Press: "Press the edges.", Caution: ironCaution,
-		Text: turnText[b.Plan.Cover.Flaps.Style] + fmt.Sprintf(" Top-stitch all round %s from the edge.", b.text(b.Plan.Edges.Topstitch))})
-	b.add(Step{Role: ref.DoTry, Stage: Closing, Title: "Try it on", Text: "Open the book wide, slide both boards into the flaps, and close it.", Check: "The book closes without pulling and opens flat."})
+	b.add(Step{Role: ref.DoTurn, Stage: Closing, Title: "Turn the jacket", Press: "Press the edges.",
+		Caution: ironCaution,
+		Text: turnText[b.Plan.Cover.Flaps.Style] + fmt.Sprintf(" Top-stitch all round %s from the edge.",
+			b.text(b.Plan.Edges.Topstitch))})
+	b.add(Step{Role: ref.DoTry, Stage: Closing, Title: "Try it on",
+		Text:  "Open the book wide, slide both boards into the flaps, and close it.",
+		Check: "The book closes without pulling and opens flat."})
 	b.lastly()
 }
 
@@ -270,7 +280,8 @@ func (b *builder) lastly() {
 		cautions = append(cautions, "A pad is no restraint and holds nobody in a seat.")
 	}
 	if size := max(o.Width, o.Height); (o.Kind == plan.Flat || o.Kind == plan.Form) && size <= smallest {
-		cautions = append(cautions, "Something this small, and what fills it, is not for small children, and nothing loose belongs in a cot.")
+		cautions = append(cautions,
+			"Something this small, and what fills it, is not for small children, and nothing loose belongs in a cot.")
 	}
 	if b.Plan.Copies > 1 {
 		cautions = append(cautions, sellingCaution)
@@ -278,8 +289,10 @@ func (b *builder) lastly() {
 	if len(cautions) == 0 {
 		return
 	}
-	b.add(Step{Role: ref.DoInspect, Stage: Closing, Title: "Look it over", Text: "Every seam from both sides, every corner, every fitting: pull gently.", Caution: strings.Join(cautions, " "),
-		Check: "No seam opens, nothing is caught, no pin is left in it."})
+	b.add(Step{Role: ref.DoInspect, Stage: Closing, Title: "Look it over",
+		Text:    "Every seam from both sides, every corner, every fitting: pull gently.",
+		Caution: strings.Join(cautions, " "),
+		Check:   "No seam opens, nothing is caught, no pin is left in it."})
 }
 
 func (b *builder) measureBox() {
@@ -320,8 +333,9 @@ func (b *builder) cutShell() {
 		Check: "Lay alike pieces on each other: they match edge to edge."})
 	if len(under) > 0 {
 		b.beside(measured, func() {
-			b.add(Step{Role: ref.DoCutUnder, Stage: Cutting, Title: "Cut batting and lining", Cuts: under, Caution: rotaryCaution,
-				Text: "They stand out beyond the tops on every side."})
+			b.add(Step{Role: ref.DoCutUnder, Stage: Cutting, Title: "Cut batting and lining", Cuts: under,
+				Caution: rotaryCaution,
+				Text:    "They stand out beyond the tops on every side."})
 		})
 	}
 }
@@ -339,19 +353,25 @@ func (b *builder) panel(p ShellPanel) {
 		if p.Quilting == nil {
 			text += " Sew round the edge first, " + b.basted() + " in, then trim what lies under it even with the top."
 		}
-		b.add(Step{Role: ref.DoLayers, Stage: Quilting, Title: "Layer the " + name, Caution: b.holdCaution(), Text: text, Rest: cooled(p.Chain.Web), Machine: quilting(p.Chain), Stack: layeredStack(p.Chain, name, b.faceCloth(id))}, b.having(ref.DoCutUnder)...)
+		b.add(Step{Role: ref.DoLayers, Stage: Quilting, Title: "Layer the " + name, Caution: b.holdCaution(),
+			Text: text, Rest: cooled(p.Chain.Web), Machine: quilting(p.Chain),
+			Stack: layeredStack(p.Chain, name, b.faceCloth(id))}, b.having(ref.DoCutUnder)...)
 	}
 	if p.Quilting != nil {
 		stack := layeredStack(p.Chain, name, b.faceCloth(id))
-		b.add(Step{Role: ref.DoQuilt, Stage: Quilting, Act: Quilted, Stack: stack, Title: "Quilt the " + name, Text: b.linesText(p.Quilting),
+		b.add(Step{Role: ref.DoQuilt, Stage: Quilting, Act: Quilted, Stack: stack, Title: "Quilt the " + name,
+			Text:    b.linesText(p.Quilting),
 			Machine: quilting(p.Chain), Caution: needleCaution, Check: "No pleats on the lining side."})
 		b.add(Step{Role: ref.DoTrim, Stage: Quilting, Stack: stack, Title: "Trim the " + name, Caution: rotaryCaution,
-			Text:  fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges.", b.size(p.Chain.Trimmed)),
+			Text: fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges.",
+				b.size(p.Chain.Trimmed)),
 			Check: "Both diagonals are equal."})
 	}
 	if p.Surplus > 0 {
-		b.add(Step{Role: ref.DoOpenEdge, Stage: Quilting, Stack: b.faceUp(id), Title: "Trim the open edge of the " + name, Caution: rotaryCaution,
-			Text: fmt.Sprintf("Its patches were cut with a seam there and the edge takes less: trim %s off.", b.text(p.Surplus))})
+		b.add(Step{Role: ref.DoOpenEdge, Stage: Quilting, Stack: b.faceUp(id),
+			Title: "Trim the open edge of the " + name, Caution: rotaryCaution,
+			Text: fmt.Sprintf("Its patches were cut with a seam there and the edge takes less: trim %s off.",
+				b.text(p.Surplus))})
 	}
 	b.shape(p.Piece, p.name(), id)
 }
@@ -361,14 +381,19 @@ func (b *builder) strips(p ShellPanel) {
 	if p.Strips < 2 {
 		return
 	}
-	b.add(Step{Role: ref.DoEndToEnd, Stage: Piecing, Stack: facing(Sheet{What: "strip so far", Cloth: b.faceCloth(p.Piece.Name)}, Sheet{What: "next strip", Cloth: b.faceCloth(p.Piece.Name)}), Title: "Join the strips of the " + p.name(), Machine: b.piecing(), Press: "Press the seams open.", Caution: b.pins(),
-		Text:  fmt.Sprintf("%d strips end to end, right sides together.", p.Strips),
-		Check: fmt.Sprintf("The whole is %s long, raw edge to raw edge; trim what is beyond.", b.text(p.Chain.Top.Width.Total()))})
+	b.add(Step{Role: ref.DoEndToEnd, Stage: Piecing,
+		Stack: facing(Sheet{What: "strip so far", Cloth: b.faceCloth(p.Piece.Name)},
+			Sheet{What: "next strip", Cloth: b.faceCloth(p.Piece.Name)}), Title: "Join the strips of the " + p.name(),
+		Machine: b.piecing(), Press: "Press the seams open.", Caution: b.pins(),
+		Text: fmt.Sprintf("%d strips end to end, right sides together.", p.Strips),
+		Check: fmt.Sprintf("The whole is %s long, raw edge to raw edge; trim what is beyond.",
+			b.text(p.Chain.Top.Width.Total()))})
 }
 
 // shape cuts the corners of a panel, or the whole of it, to its outline.
 func (b *builder) shape(p cover.Piece, name, id string) {
-	step := Step{Role: ref.DoCorners, Stage: Quilting, Stack: b.faceUp(id), Check: "Fold the piece down its middle and across: the edges match."}
+	step := Step{Role: ref.DoCorners, Stage: Quilting, Stack: b.faceUp(id),
+		Check: "Fold the piece down its middle and across: the edges match."}
 	r := b.Plan.Cover.Seam + p.Radii.TopLeft
 	switch {
 	case p.Taper > 0:
@@ -416,19 +441,22 @@ func (b *builder) join(n int, j cover.Join, gap string) {
 	}
 	b.add(step)
 	if finish := insideText[b.Plan.Edges.Inside]; finish != "" && !j.Folded {
-		b.add(Step{Role: ref.DoFinish, Seats: j.Seats(), Stage: Closing, Title: "Finish that seam", Text: finish, Machine: insideMachine[b.Plan.Edges.Inside]})
+		b.add(Step{Role: ref.DoFinish, Seats: j.Seats(), Stage: Closing, Title: "Finish that seam", Text: finish,
+			Machine: insideMachine[b.Plan.Edges.Inside]})
 	}
 }
 
 // clip thins the allowance where it would bunch when turned.
 func (b *builder) clip() {
-	b.add(Step{Role: ref.DoClip, Stage: Closing, Turned: true, Title: "Clip the corners", Text: b.clipText(), Caution: "Never cut into the stitching."})
+	b.add(Step{Role: ref.DoClip, Stage: Closing, Turned: true, Title: "Clip the corners", Text: b.clipText(),
+		Caution: "Never cut into the stitching."})
 }
 
 // clipText says how, by the school for square corners.
 func (b *builder) clipText() string {
 	if b.Plan.Object.Shape == plan.RoundShape || b.Plan.Cover.Corners.Kind == plan.RoundCorners {
-		return fmt.Sprintf("Notch the allowance along the curves every %s, so that it lies flat when turned.", b.about(length.Inch/2, length.Centimetre))
+		return fmt.Sprintf("Notch the allowance along the curves every %s, so that it lies flat when turned.",
+			b.about(length.Inch/2, length.Centimetre))
 	}
 	return clipText[b.Plan.Habits.Clip]
 }
@@ -436,7 +464,8 @@ func (b *builder) clipText() string {
 func (b *builder) openEdge() {
 	p := b.Plan
 	text := map[plan.BottomFinish]string{
-		"hem": fmt.Sprintf("Turn %s up at the bottom, press, and stitch close to the edge.", b.text(p.Cover.Bottom.Width)),
+		"hem": fmt.Sprintf("Turn %s up at the bottom, press, and stitch close to the edge.",
+			b.text(p.Cover.Bottom.Width)),
 		"raw": "The bottom stays as it is cut: only for cloth that does not fray.",
 	}[p.Cover.Bottom.Finish]
 	if text == "" {
@@ -453,8 +482,11 @@ func (b *builder) openEdge() {
 	case "hem":
 		stack = []Sheet{{What: "hood", Up: WrongUp}, {What: "its hem, turned up", Up: RightUp}}
 	}
-	b.add(Step{Role: ref.DoBottom, Stage: Closing, Stack: stack, Turned: p.Cover.Bottom.Finish == "hem", Title: "Finish the bottom edge", Text: text, Machine: sewn, Caution: ironCaution}, b.having(ref.DoMakeBinding)...)
-	b.add(Step{Role: ref.DoTry, Stage: Closing, Title: "Turn it, press it and try it on", Text: "It drops over without pulling, and lifts off with one hand.", Caution: hoodCaution})
+	b.add(Step{Role: ref.DoBottom, Stage: Closing, Stack: stack, Turned: p.Cover.Bottom.Finish == "hem",
+		Title: "Finish the bottom edge", Text: text, Machine: sewn, Caution: ironCaution},
+		b.having(ref.DoMakeBinding)...)
+	b.add(Step{Role: ref.DoTry, Stage: Closing, Title: "Turn it, press it and try it on",
+		Text: "It drops over without pulling, and lifts off with one hand.", Caution: hoodCaution})
 	b.lastly()
 }
 
@@ -488,7 +520,10 @@ func ShellThread(o ShellOrder) sum.Sum {
 	}
 	for i, p := range o.Panels {
 		piece := o.Cover.Pieces[i]
-		seams(p.Face, func(name string, seam length.Length) { add(name+", "+p.name(), seam.Times(piece.Count), lockstitch) })
+		seams(p.Face, func(name string,
+			seam length.Length) {
+			add(name+", "+p.name(), seam.Times(piece.Count), lockstitch)
+		})
 		add("quilting, "+p.name(), p.Pattern.Seam.Times(piece.Count), lockstitch)
 	}
 	return s

@@ -28,14 +28,17 @@ func shell(t *testing.T, kind plan.CoverKind, o plan.Object) work.ShellOrder {
 	require.False(t, found.Stopped(), "%v", found)
 	order := work.ShellOrder{Plan: p.Settle(), Cover: c}
 	for _, piece := range c.Pieces {
-		order.Panels = append(order.Panels, work.ShellPanel{Piece: piece, Chain: layers.Chain{Trimmed: piece.Finished}, Face: front.Face{Sewn: piece.Finished}})
+		order.Panels = append(order.Panels,
+			work.ShellPanel{Piece: piece, Chain: layers.Chain{Trimmed: piece.Finished},
+				Face: front.Face{Sewn: piece.Finished}})
 		order.Cuts = append(order.Cuts, work.Cut{ID: piece.Name, Piece: piece.Name})
 	}
 	return order
 }
 
 var things = map[plan.CoverKind]plan.Object{
-	"wrap-hood":     {Kind: plan.Box, Length: 17 * in, Depth: 14 * in, Height: 6 * in, SticksOut: plan.Axes{Length: in}},
+	"wrap-hood": {Kind: plan.Box, Length: 17 * in, Depth: 14 * in, Height: 6 * in,
+		SticksOut: plan.Axes{Length: in}},
 	"band-hood":     {Kind: plan.Box, Length: 9 * in, Depth: 8 * in, Height: 7 * in},
 	"skirt-hood":    {Kind: plan.Box, Length: 9 * in, Depth: 8 * in, Height: 7 * in},
 	"boxed-cushion": {Kind: plan.Form, Width: 40 * in, Height: 16 * in, Thickness: 3 * in},
@@ -62,7 +65,9 @@ func TestEveryShellIsMeasuredCutJoinedAndFinishedInThatOrder(t *testing.T) {
 			}
 			assert.Len(t, cuts, len(order.Cuts), "every cut is made in exactly one step")
 			for _, j := range order.Cover.Joins {
-				assert.Positive(t, slices.IndexFunc(steps, func(s work.Step) bool { return s.Role == ref.DoJoin && s.Seats == j.Seats() }))
+				assert.Positive(t,
+					slices.IndexFunc(steps,
+						func(s work.Step) bool { return s.Role == ref.DoJoin && s.Seats == j.Seats() }))
 			}
 		})
 	}
@@ -77,7 +82,8 @@ func TestHoodsAreTriedOnColdAndUnplugged(t *testing.T) {
 			assert.Contains(t, s.Caution, "vents")
 		}
 	}
-	assert.Contains(t, find(t, work.ShellSteps(shell(t, "wrap-hood", things["wrap-hood"])), "step.role:measure").Text, "1″ in length for what sticks out")
+	assert.Contains(t, find(t, work.ShellSteps(shell(t, "wrap-hood", things["wrap-hood"])), "step.role:measure").Text,
+		"1″ in length for what sticks out")
 }
 
 func TestLayeredRoundedAndPiecedPanelsHaveTheirOwnSteps(t *testing.T) {
@@ -87,10 +93,13 @@ func TestLayeredRoundedAndPiecedPanelsHaveTheirOwnSteps(t *testing.T) {
 	top.Quilting = &plan.Quilting{Lines: []plan.LineFamily{{Pitch: in, Angle: 45}}}
 	top.Face = face(2, 2)
 	steps := work.ShellSteps(order)
-	for _, id := range []string{"step.piece:top.role:lay-out", "step.piece:top.role:row.no:1", "step.piece:top.role:row.no:2", "step.piece:top.role:rows", "step.piece:top.role:layers", "step.piece:top.role:quilt", "step.piece:top.role:trim", "step.piece:top.role:shape-corners"} {
+	for _, id := range []string{"step.piece:top.role:lay-out", "step.piece:top.role:row.no:1",
+		"step.piece:top.role:row.no:2", "step.piece:top.role:rows", "step.piece:top.role:layers",
+		"step.piece:top.role:quilt", "step.piece:top.role:trim", "step.piece:top.role:shape-corners"} {
 		find(t, steps, id)
 	}
-	assert.Contains(t, find(t, steps, "step.piece:top.role:shape-corners").Text, "a plate of 2½″", "a radius of 1 and a seam of ¼, twice")
+	assert.Contains(t, find(t, steps, "step.piece:top.role:shape-corners").Text, "a plate of 2½″",
+		"a radius of 1 and a seam of ¼, twice")
 }
 
 func TestShellThreadIsItsSeams(t *testing.T) {
@@ -120,7 +129,8 @@ func lastJoin(t *testing.T, steps []work.Step) (join int, text string) {
 
 // What is said after the seam is sewn comes too late.
 func TestTheGapIsSaidBeforeTheSeamIsSewn(t *testing.T) {
-	for kind, says := range map[plan.CoverKind]string{"pad": "Leave a gap of 5″ away from a corner", "jacket": "Leave a gap of 5″ in the middle", "boxed-cushion": "Leave a gap of 40″ at the back"} {
+	for kind, says := range map[plan.CoverKind]string{"pad": "Leave a gap of 5″ away from a corner",
+		"jacket": "Leave a gap of 5″ in the middle", "boxed-cushion": "Leave a gap of 40″ at the back"} {
 		steps := work.ShellSteps(shell(t, kind, things[kind]))
 		at, text := lastJoin(t, steps)
 		assert.Contains(t, text, says, kind)
@@ -138,7 +148,8 @@ func TestOnlyTheTopCornersOfAHoodAreRounded(t *testing.T) {
 	order.Panels[0].Piece.Radii = outline.Radii{TopLeft: in, TopRight: in}
 	order.Panels[1].Piece.Radii = outline.Radii{TopLeft: in, TopRight: in, BottomRight: in, BottomLeft: in}
 	steps := work.ShellSteps(order)
-	assert.Equal(t, "Round the two top corners only of the face", find(t, steps, "step.piece:face.role:shape-corners").Title)
+	assert.Equal(t, "Round the two top corners only of the face",
+		find(t, steps, "step.piece:face.role:shape-corners").Title)
 	assert.Equal(t, "Round all four corners of the band", find(t, steps, "step.piece:band.role:shape-corners").Title)
 	assert.Contains(t, find(t, steps, "step.piece:face.role:shape-corners").Text, "a plate of 2½″")
 }
@@ -156,8 +167,11 @@ func TestAStackSaysWhatLiesInItAndHowItIsTrimmed(t *testing.T) {
 
 func TestFoldedFlapsLieBetweenOutsideAndInside(t *testing.T) {
 	steps := work.ShellSteps(shell(t, "jacket", things["jacket"]))
-	assert.Contains(t, find(t, steps, "step.role:join.a:flap.at:left_7cright.b:outside.bt:left_7cright").Text, "wrong sides together, press, and top-stitch the fold")
-	assert.Contains(t, find(t, steps, "step.role:join.a:outside.at:left_2btop_2bright_2bbottom.b:inside.bt:left_2btop_2bright_2bbottom").Text, "the flaps between them")
+	assert.Contains(t, find(t, steps, "step.role:join.a:flap.at:left_7cright.b:outside.bt:left_7cright").Text,
+		"wrong sides together, press, and top-stitch the fold")
+	assert.Contains(t, find(t, steps,
+		"step.role:join.a:outside.at:left_2btop_2bright_2bbottom.b:inside.bt:left_2btop_2bright_2bbottom").Text,
+		"the flaps between them")
 }
 
 // The zip foot runs beside piping, and nowhere else but at a zip.

@@ -90,7 +90,8 @@ func (b *builder) sheet(what string, cloths []string, at int) Sheet {
 
 // rightOut is a cover turned: its wrong sides together.
 func (b *builder) rightOut() []Sheet {
-	return []Sheet{{What: "back", Up: WrongUp, Cloth: b.faceCloth("back")}, {What: "front", Up: RightUp, Cloth: b.faceCloth("front")}}
+	return []Sheet{{What: "back", Up: WrongUp, Cloth: b.faceCloth("back")},
+		{What: "front", Up: RightUp, Cloth: b.faceCloth("front")}}
 }
 
 // backed is the cloth behind a found panel.

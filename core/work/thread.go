@@ -18,7 +18,8 @@ const (
 var seamNames = []struct {
 	kind front.SeamKind
 	name string
-}{{front.InBlock, "seams in the blocks"}, {front.InBand, "seams in the rows"}, {front.Between, "seams between rows"}, {front.Pieced, "seams in the borders"}, {front.Round, "borders"}, {front.Stacked, "seams between parts"}}
+}{{front.InBlock, "seams in the blocks"}, {front.InBand, "seams in the rows"}, {front.Between, "seams between rows"},
+	{front.Pieced, "seams in the borders"}, {front.Round, "borders"}, {front.Stacked, "seams between parts"}}
 
 // seams adds the seams of a face up by kind.
 func seams(f front.Face, add func(name string, seam length.Length)) {

@@ -12,15 +12,23 @@ import (
 
 // unitNames are what units are called, by the sign that divides them.
 var unitNames = map[block.Sign]string{
-	block.Columns: "pairs and rows", block.Rows: "columns", block.Rising: "half-square units", block.Falling: "half-square units", block.Cross: "quarter-square units",
-	block.Up: "geese", block.Down: "geese", block.Left: "geese", block.Right: "geese", block.Diamond: "square-in-a-square units", block.Halved: "split triangles",
+	block.Columns: "pairs and rows", block.Rows: "columns", block.Rising: "half-square units",
+	block.Falling: "half-square units", block.Cross: "quarter-square units",
+	block.Up: "geese", block.Down: "geese", block.Left: "geese", block.Right: "geese",
+	block.Diamond: "square-in-a-square units", block.Halved: "split triangles",
 }
 
 // unitText says how a unit is sewn, by its sign.
 var unitText = map[block.Sign]string{
-	block.Columns: "side by side from left to right", block.Rows: "one below the other", block.Rising: "along the long side, which is on the bias: do not pull", block.Falling: "along the long side, which is on the bias: do not pull",
-	block.Cross: "two and two along their short sides, then both pairs along the middle", block.Up: "one small triangle to each side of the large one", block.Down: "one small triangle to each side of the large one",
-	block.Left: "one small triangle to each side of the large one", block.Right: "one small triangle to each side of the large one", block.Diamond: "opposite corners first, press, then the other two", block.Halved: "along their short side",
+	block.Columns: "side by side from left to right", block.Rows: "one below the other",
+	block.Rising:  "along the long side, which is on the bias: do not pull",
+	block.Falling: "along the long side, which is on the bias: do not pull",
+	block.Cross:   "two and two along their short sides, then both pairs along the middle",
+	block.Up:      "one small triangle to each side of the large one",
+	block.Down:    "one small triangle to each side of the large one",
+	block.Left:    "one small triangle to each side of the large one",
+	block.Right:   "one small triangle to each side of the large one",
+	block.Diamond: "opposite corners first, press, then the other two", block.Halved: "along their short side",
 }
 
 // together says how triangles are sewn before they are cut apart, by the school.
@@ -75,8 +83,11 @@ func (b *builder) units() {
 		if how := b.together(u); how != "" {
 			text = b.cloths(u.Cloths) + ": " + how
 		}
-		b.add(Step{Of: u.In, No: u.No, Role: ref.DoUnit, Stage: Piecing, Act: UnitSewn, Seams: u.Count * b.seamsOf(u), Stack: facing(b.sheet("one piece", u.Cloths, 0), b.sheet("the other", u.Cloths, 1)), Title: title, Machine: b.piecing(), Press: press, Within: true, Caution: b.pins(), Text: text + b.chain(u.Count),
-			Check: fmt.Sprintf("Each is %s × %s, raw edge to raw edge; trim what is beyond.", b.text(u.Width), b.text(u.Height))})
+		b.add(Step{Of: u.In, No: u.No, Role: ref.DoUnit, Stage: Piecing, Act: UnitSewn, Seams: u.Count * b.seamsOf(u),
+			Stack: facing(b.sheet("one piece", u.Cloths, 0), b.sheet("the other", u.Cloths, 1)), Title: title,
+			Machine: b.piecing(), Press: press, Within: true, Caution: b.pins(), Text: text + b.chain(u.Count),
+			Check: fmt.Sprintf("Each is %s × %s, raw edge to raw edge; trim what is beyond.", b.text(u.Width),
+				b.text(u.Height))})
 	}
 }
 

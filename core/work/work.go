@@ -136,7 +136,8 @@ type Step struct {
 
 // Ref names the step.
 func (s Step) Ref() ref.Ref {
-	out := ref.Ref{Kind: ref.Step, Piece: s.Piece, Of: s.Of, Role: s.Role, Edge: s.Edge, No: cmp.Or(s.No, s.Pair, s.Level, s.Thread), Late: s.Late && s.Level > 0, Join: s.Seats}
+	out := ref.Ref{Kind: ref.Step, Piece: s.Piece, Of: s.Of, Role: s.Role, Edge: s.Edge,
+		No: cmp.Or(s.No, s.Pair, s.Level, s.Thread), Late: s.Late && s.Level > 0, Join: s.Seats}
 	if s.Role.OfCover() {
 		out.Piece = ""
 	}
@@ -303,7 +304,8 @@ func (b *builder) pins() string {
 
 // prepare measures, and sews samples.
 func (b *builder) prepare() {
-	step := Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the pad", Text: "Lay the tape over the swell. " + b.flatText() + ".", Check: changePlan}
+	step := Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the pad",
+		Text: "Lay the tape over the swell. " + b.flatText() + ".", Check: changePlan}
 	if b.Plan.Object.Kind == plan.Found {
 		step.Title, step.Text = "Measure the panel", "As it lies, not stretched. "+b.flatText()+"."
 	}
@@ -312,18 +314,21 @@ func (b *builder) prepare() {
 }
 
 func (b *builder) cutFront() {
-	b.add(Step{Role: ref.DoCutOuter, Stage: Cutting, Title: "Cut the front", Cuts: b.cuts("front", false), Caution: rotaryCaution,
-		Text:  "Square the end of each cloth, cut the strips all the way across, then the pieces out of the strips. The back waits.",
-		Check: "Lay the first piece of each size on the ruler before you cut the rest."})
+	b.add(Step{Role: ref.DoCutOuter, Stage: Cutting, Title: "Cut the front", Cuts: b.cuts("front", false),
+		Caution: rotaryCaution,
+		Text:    "Square the end of each cloth, cut the strips all the way across, then the pieces out of the strips. The back waits.",
+		Check:   "Lay the first piece of each size on the ruler before you cut the rest."})
 }
 
 func (b *builder) cutUnder() {
 	if under := b.cuts("front", true); len(under) > 0 {
 		text := "As they are listed, the fittings' own layers too."
 		if len(b.Chain.Under.Width) > 0 {
-			text = fmt.Sprintf("What goes under the whole front is %s: it stands out beyond the top on every side.", b.size(b.Chain.Under))
+			text = fmt.Sprintf("What goes under the whole front is %s: it stands out beyond the top on every side.",
+				b.size(b.Chain.Under))
 		}
-		b.add(Step{Role: ref.DoCutUnder, Stage: Cutting, Title: "Cut what lies under the front", Cuts: under, Caution: rotaryCaution, Text: text})
+		b.add(Step{Role: ref.DoCutUnder, Stage: Cutting, Title: "Cut what lies under the front", Cuts: under,
+			Caution: rotaryCaution, Text: text})
 	}
 }
 
@@ -350,15 +355,19 @@ func (b *builder) closing(piped bool, thick length.Length) machine.SetUp {
 var firmly = machine.SetUp{Stitch: "straight stitch 2.5 mm", Needle: "90/14"}
 
 func (b *builder) layered() {
-	b.add(Step{Role: ref.DoLayers, Stage: Quilting, Title: "Lay the layers together", Stack: layeredStack(b.Chain, "front", b.faceCloth("front")),
-		Text: stackText(b.Chain, "the front right side up") + " " + b.held() + " Sew round the edge first, " + b.basted() + " in.",
-		Rest: cooled(b.Chain.Web), Machine: quilting(b.Chain), Check: fmt.Sprintf("The top is %s before quilting.", b.size(b.Face.Sewn)),
+	b.add(Step{Role: ref.DoLayers, Stage: Quilting, Title: "Lay the layers together",
+		Stack: layeredStack(b.Chain, "front", b.faceCloth("front")),
+		Text: stackText(b.Chain,
+			"the front right side up") + " " + b.held() + " Sew round the edge first, " + b.basted() + " in.",
+		Rest: cooled(b.Chain.Web), Machine: quilting(b.Chain),
+		Check:   fmt.Sprintf("The top is %s before quilting.", b.size(b.Face.Sewn)),
 		Caution: b.holdCaution()})
 	if !b.Quilted {
 		return
 	}
 	stack := layeredStack(b.Chain, "front", b.faceCloth("front"))
-	b.add(Step{Role: ref.DoQuilt, Stage: Quilting, Act: Quilted, Stack: stack, Title: "Quilt", Text: b.linesText(b.Plan.Piece("front").Quilting),
+	b.add(Step{Role: ref.DoQuilt, Stage: Quilting, Act: Quilted, Stack: stack, Title: "Quilt",
+		Text:    b.linesText(b.Plan.Piece("front").Quilting),
 		Machine: quilting(b.Chain), Caution: needleCaution,
 		Check: "No pleats on the lining side."})
 	b.add(Step{Role: ref.DoTrim, Stage: Quilting, Stack: stack, Title: "Trim square",
@@ -374,13 +383,15 @@ func stackText(c layers.Chain, top string) string {
 		before = append(before, "Iron the grid behind the top, dots up: its lines guide the quilting.")
 	}
 	if c.Web {
-		before = append(before, "Iron the web behind the top; its paper comes off when the layers are laid together, and the iron bonds them.")
+		before = append(before,
+			"Iron the web behind the top; its paper comes off when the layers are laid together, and the iron bonds them.")
 	}
 	if c.Stiffener != "" {
 		before = append(before, "Iron the stiffener on the wrong side of the lining, a seam inside its edges.")
 	}
 	if c.Batting != nil && c.Batting.Offcuts {
-		before = append(before, "Butt offcuts of batting edge to edge and zigzag them together, not over each other, until they are large enough.")
+		before = append(before,
+			"Butt offcuts of batting edge to edge and zigzag them together, not over each other, until they are large enough.")
 	}
 	if c.Lining != "" {
 		stack = append(stack, "the lining wrong side up")
@@ -442,19 +453,23 @@ func (b *builder) linesText(q *plan.Quilting) string {
 		if q.Pair > 0 {
 			pairs = fmt.Sprintf(", each in a pair %s apart", b.text(q.Pair))
 		}
-		say("Lines %s, from the middle outwards%s, every other one from the other end.", strings.Join(sets, " and "), pairs)
+		say("Lines %s, from the middle outwards%s, every other one from the other end.", strings.Join(sets, " and "),
+			pairs)
 	}
 	if q.Free > 0 {
 		say("Free-motion, %s from line to line on average: feed dogs down, from one edge to the other in loops that do not cross.", b.text(q.Free))
 	}
 	if b.Pattern.Seam > 0 {
-		say("%d lines, %s in all: they take %s of thread, %s wound, and about %d minutes.", len(b.Pattern.Lines), b.style.Yards(b.Pattern.Seam), b.style.Yards(b.Pattern.Thread), count(b.Pattern.Bobbins, "bobbin", "bobbins"), b.Pattern.Minutes)
+		say("%d lines, %s in all: they take %s of thread, %s wound, and about %d minutes.", len(b.Pattern.Lines),
+			b.style.Yards(b.Pattern.Seam), b.style.Yards(b.Pattern.Thread),
+			count(b.Pattern.Bobbins, "bobbin", "bobbins"), b.Pattern.Minutes)
 	}
 	return strings.Join(text, " ")
 }
 
 func (b *builder) gate() {
-	b.add(Step{Role: ref.DoMeasureFront, Stage: Backing, Title: "Measure the front", Stack: b.faceUp("front"), Gate: b.FrontGate(), Reads: ReadsSize, Expect: b.Chain.Trimmed,
+	b.add(Step{Role: ref.DoMeasureFront, Stage: Backing, Title: "Measure the front", Stack: b.faceUp("front"),
+		Gate: b.FrontGate(), Reads: ReadsSize, Expect: b.Chain.Trimmed,
 		Text:  "Across the middle and up the middle, raw edge to raw edge. The back is cut to what you measure, not to the plan.",
 		Check: fmt.Sprintf("Planned: %s.", b.size(b.Chain.Trimmed))})
 }
@@ -474,7 +489,10 @@ func (b *builder) fittings(piece string, late bool) {
 }
 
 func (b *builder) fitting(f Fitting, piece string) {
-	s := Step{Of: f.Key, Role: ref.DoFitting, Fitting: f.No, Stage: Quilting, Title: fmt.Sprintf("Sew the %s on the %s", strings.ToLower(f.Title), piece), Text: f.Fixing, Caution: f.Caution, Check: "It lies " + f.Check, Machine: firmly, Piece: piece, Stack: append(b.faceUp(piece), Sheet{What: strings.ToLower(f.Title), Up: RightUp})}
+	s := Step{Of: f.Key, Role: ref.DoFitting, Fitting: f.No, Stage: Quilting,
+		Title: fmt.Sprintf("Sew the %s on the %s", strings.ToLower(f.Title), piece), Text: f.Fixing, Caution: f.Caution,
+		Check: "It lies " + f.Check, Machine: firmly, Piece: piece,
+		Stack: append(b.faceUp(piece), Sheet{What: strings.ToLower(f.Title), Up: RightUp})}
 	if f.Hand {
 		s.Machine = machine.SetUp{Hand: true, Stitch: "strong thread, taken double"}
 	}
@@ -483,14 +501,16 @@ func (b *builder) fitting(f Fitting, piece string) {
 
 func (b *builder) back() {
 	b.on = "back"
-	b.add(Step{Role: ref.DoCutBack, Stage: Backing, Title: "Cut the back", Cuts: append(b.cuts("back", false), b.cuts("back", true)...),
+	b.add(Step{Role: ref.DoCutBack, Stage: Backing, Title: "Cut the back",
+		Cuts: append(b.cuts("back", false), b.cuts("back", true)...),
 		Text: "All of it the same way up, to the front as you measured it.", Caution: rotaryCaution})
 	for _, m := range b.Order.Back.Making {
 		caution := m.Caution
 		if caution == "" && m.Press != "" {
 			caution = ironCaution
 		}
-		b.add(Step{Role: m.Role, Stage: Backing, Title: m.Title, Text: m.Text, Stack: b.makingStack(m), Turned: m.Turned, Machine: m.Machine, Press: m.Press, Check: m.Check, Caution: caution})
+		b.add(Step{Role: m.Role, Stage: Backing, Title: m.Title, Text: m.Text, Stack: b.makingStack(m),
+			Turned: m.Turned, Machine: m.Machine, Press: m.Press, Check: m.Check, Caution: caution})
 	}
 }
 
@@ -513,25 +533,34 @@ func (b *builder) close() {
 	if len(c.Lies) > 1 && len(c.Overlap) > 0 {
 		text = append(text, fmt.Sprintf("Its pieces overlap by %s.", b.text(c.Overlap.Total())))
 	}
-	text = append(text, c.Laid, round, b.closingText(), "One diagonal stitch at a corner turns better; sew twice where hems cross the seam.")
+	text = append(text, c.Laid, round, b.closingText(),
+		"One diagonal stitch at a corner turns better; sew twice where hems cross the seam.")
 	gate, reads, expect := ref.Ref{}, Reading(""), sum.Size{}
 	if len(c.Lies) > 1 && len(c.Overlap) > 0 {
 		gate, reads, expect = ref.BackOverlap, ReadsOverlap, sum.Size{Width: c.Overlap}
 	}
-	b.add(Step{Role: ref.DoClose, Stage: Closing, Title: "Sew front and back together", Text: spaced(text), Gate: gate, Reads: reads, Expect: expect, Stack: b.closingStack(), Turned: true,
+	b.add(Step{Role: ref.DoClose, Stage: Closing, Title: "Sew front and back together", Text: spaced(text), Gate: gate,
+		Reads: reads, Expect: expect, Stack: b.closingStack(), Turned: true,
 		Machine: b.closing(b.Plan.Edges.Piping != nil, max(2*b.Chain.Thick, hemmed)), Caution: b.pins()})
 	if finish := insideText[b.Plan.Edges.Inside]; finish != "" {
-		b.add(Step{Role: ref.DoFinish, Stage: Closing, Title: "Finish the seams", Text: finish, Stack: b.closingStack(), Turned: true, Machine: insideMachine[b.Plan.Edges.Inside]})
+		b.add(Step{Role: ref.DoFinish, Stage: Closing, Title: "Finish the seams", Text: finish, Stack: b.closingStack(),
+			Turned: true, Machine: insideMachine[b.Plan.Edges.Inside]})
 	}
-	b.add(Step{Role: ref.DoClip, Stage: Closing, Title: "Clip the corners", Text: b.clipText(), Stack: b.closingStack(), Turned: true,
-		Check: "Turn one corner out a little first: caught layers show now, before anything is clipped.", Caution: "Never cut into the stitching."})
+	b.add(Step{Role: ref.DoClip, Stage: Closing, Title: "Clip the corners", Text: b.clipText(), Stack: b.closingStack(),
+		Turned:  true,
+		Check:   "Turn one corner out a little first: caught layers show now, before anything is clipped.",
+		Caution: "Never cut into the stitching."})
 	b.on = "front"
-	b.add(Step{Role: ref.DoTurn, Stage: Closing, Stack: b.rightOut(), Title: "Turn and press", Press: "Press the edges.", Caution: ironCaution,
-		Text: spaced([]string{c.Turned, "Push the corners out with something blunt. Press from the wrong side of the back."})})
+	b.add(Step{Role: ref.DoTurn, Stage: Closing, Stack: b.rightOut(), Title: "Turn and press",
+		Press: "Press the edges.", Caution: ironCaution,
+		Text: spaced([]string{c.Turned,
+			"Push the corners out with something blunt. Press from the wrong side of the back."})})
 	b.ditch()
-	b.add(Step{Role: ref.DoMeasureCover, Stage: Closing, Stack: b.rightOut(), Title: "Measure the finished cover and put the pad in", Gate: ref.CoverFinished, Reads: ReadsSize, Expect: b.Finished,
-		Text:  "Lay it flat, empty, and measure from edge to edge across and up.",
-		Check: fmt.Sprintf("Planned: %s.", b.size(b.Finished))}, b.having(ref.DoForm)...)
+	b.add(Step{Role: ref.DoMeasureCover, Stage: Closing, Stack: b.rightOut(),
+		Title: "Measure the finished cover and put the pad in", Gate: ref.CoverFinished, Reads: ReadsSize,
+		Expect: b.Finished,
+		Text:   "Lay it flat, empty, and measure from edge to edge across and up.",
+		Check:  fmt.Sprintf("Planned: %s.", b.size(b.Finished))}, b.having(ref.DoForm)...)
 	b.lastly()
 }
 
@@ -547,7 +576,8 @@ func (b *builder) closingText() string {
 	if len(parts) == 0 {
 		return ""
 	}
-	return fmt.Sprintf("Take the seam %s instead of %s: that makes up for what was measured.", strings.Join(parts, ", "), b.text(seam))
+	return fmt.Sprintf("Take the seam %s instead of %s: that makes up for what was measured.",
+		strings.Join(parts, ", "), b.text(seam))
 }
 
 // ditch is the line that keeps the pad inside a flange.
@@ -557,9 +587,10 @@ func (b *builder) ditch() {
 		return
 	}
 	inside := b.Finished.Each(func(s sum.Sum) sum.Sum { return s.Plus(sum.Border, "flange", -2*f) })
-	b.add(Step{Role: ref.DoFlange, Stage: Closing, Stack: b.rightOut(), Title: "Stitch the flange", Machine: machine.SetUp{Stitch: "straight stitch 3 mm", Needle: "90/14"},
-		Text:  fmt.Sprintf("All round, %s from the edge, in the ditch of the border where there is one; an opening stays open.", b.text(f)),
-		Check: fmt.Sprintf("Inside the line it is %s.", b.size(inside))})
+	b.add(Step{Role: ref.DoFlange, Stage: Closing, Stack: b.rightOut(), Title: "Stitch the flange",
+		Machine: machine.SetUp{Stitch: "straight stitch 3 mm", Needle: "90/14"},
+		Text:    fmt.Sprintf("All round, %s from the edge, in the ditch of the border where there is one; an opening stays open.", b.text(f)),
+		Check:   fmt.Sprintf("Inside the line it is %s.", b.size(inside))})
 }
 
 // spaced are sentences one after the other, without the empty ones.

@@ -28,8 +28,10 @@ func size(side length.Length) sum.Size {
 
 // envelope is a back of two hemmed pieces.
 func envelope() back.Back {
-	return back.Back{Overlap: sum.Of(sum.Overlap, "overlap", 5*in), Lies: make([]back.Lie, 2), Sewn: sum.Repeat(2, sum.Part, "step.piece:back.role:hem", 39*in/2),
-		Making: []back.Making{{Role: ref.DoHem, Title: "Hem the back pieces", Press: "Press the hem flat.", Text: "Turn one long edge of each to the wrong side ½″ and again ½″."}}}
+	return back.Back{Overlap: sum.Of(sum.Overlap, "overlap", 5*in), Lies: make([]back.Lie, 2),
+		Sewn: sum.Repeat(2, sum.Part, "step.piece:back.role:hem", 39*in/2),
+		Making: []back.Making{{Role: ref.DoHem, Title: "Hem the back pieces", Press: "Press the hem flat.",
+			Text: "Turn one long edge of each to the wrong side ½″ and again ½″."}}}
 }
 
 // order is the work of a grid of columns × rows with one border.
@@ -39,9 +41,12 @@ func face(columns, rows int) front.Face {
 	with := func(more length.Length) sum.Size {
 		return sum.Size{Width: sum.Of(sum.Part, "", w+more), Height: sum.Of(sum.Part, "", h+more)}
 	}
-	f, _ := front.Build(front.Order{Finished: with(0), Trimmed: with(in / 2), Top: with(in / 2), Seam: in / 4, Step: in / 8, Style: length.Style{Unit: length.Inches},
-		Face: plan.Face{Kind: plan.GridFace, Columns: columns, Rows: rows, Patch: plan.Patch{Width: 4 * in, Height: 4 * in}, Cloths: []string{"A", "B"}, Set: plan.Straight,
-			Order: plan.Order{Kind: plan.Alternate}, Borders: []plan.Border{{Width: plan.BorderWidth{Width: in}, Cloth: "C"}}}})
+	f, _ := front.Build(front.Order{Finished: with(0), Trimmed: with(in / 2), Top: with(in / 2), Seam: in / 4,
+		Step: in / 8, Style: length.Style{Unit: length.Inches},
+		Face: plan.Face{Kind: plan.GridFace, Columns: columns, Rows: rows,
+			Patch: plan.Patch{Width: 4 * in, Height: 4 * in}, Cloths: []string{"A", "B"}, Set: plan.Straight,
+			Order:   plan.Order{Kind: plan.Alternate},
+			Borders: []plan.Border{{Width: plan.BorderWidth{Width: in}, Cloth: "C"}}}})
 	return f
 }
 
@@ -51,10 +56,12 @@ func order(columns, rows int, quilted bool) work.Order {
 	o := work.Order{Plan: p.Settle(), Quilted: quilted, Finished: size(19 * in), Back: envelope(),
 		Face:  face(columns, rows),
 		Chain: layers.Chain{Trimmed: size(39 * in / 2)},
-		Cuts:  []work.Cut{{ID: "front.patch.A", Piece: "front"}, {ID: "step.piece:back.role:trim-panel", Piece: "back"}}}
+		Cuts: []work.Cut{{ID: "front.patch.A", Piece: "front"},
+			{ID: "step.piece:back.role:trim-panel", Piece: "back"}}}
 	o.Pressed = pressed(o)
 	if quilted {
-		o.Plan.Pieces = map[string]plan.Piece{"front": {Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: in, Angle: -45}}, Pair: in / 4}}}
+		o.Plan.Pieces = map[string]plan.Piece{"front": {Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: in,
+			Angle: -45}}, Pair: in / 4}}}
 		o.Chain.Lining, o.Chain.Batting, o.Chain.Under = "L", &plan.Batting{Count: 1}, size(22*in)
 		o.Cuts = append(o.Cuts, work.Cut{ID: "front.lining", Piece: "front", Under: true})
 	}
@@ -75,7 +82,8 @@ func find(t *testing.T, steps []work.Step, id string) work.Step {
 
 func TestTheOrderIsOneThatCanBeFollowed(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		o := order(rapid.IntRange(1, 8).Draw(t, "c"), rapid.IntRange(1, 8).Draw(t, "r"), rapid.Bool().Draw(t, "quilted"))
+		o := order(rapid.IntRange(1, 8).Draw(t, "c"), rapid.IntRange(1, 8).Draw(t, "r"), rapid.Bool().
+			Draw(t, "quilted"))
 		done := map[string]bool{}
 		gate, back := -1, -1
 		for i, s := range work.Steps(o) {
@@ -108,11 +116,15 @@ func TestHabitsChangeTheirStepsAndNoOthers(t *testing.T) {
 		change func(*plan.Habits)
 		steps  []string
 	}{
-		"press":          {func(h *plan.Habits) { h.Press = plan.PressOpen }, []string{"step.piece:front.role:row.no:1", "step.piece:front.role:row.no:2", "step.piece:front.role:rows"}},
+		"press": {func(h *plan.Habits) { h.Press = plan.PressOpen },
+			[]string{"step.piece:front.role:row.no:1", "step.piece:front.role:row.no:2", "step.piece:front.role:rows"}},
 		"step.role:clip": {func(h *plan.Habits) { h.Clip = plan.ClipThree }, []string{"step.role:clip"}},
 		"round":          {func(h *plan.Habits) { h.Round = plan.RoundRuns }, []string{"step.role:close"}},
-		"pins":           {func(h *plan.Habits) { h.Pins = "over" }, []string{"step.piece:front.role:row.no:1", "step.piece:front.role:row.no:2", "step.piece:front.role:border.no:1", "step.piece:front.role:border.no:2", "step.piece:front.role:layers", "step.role:close"}},
-		"hold":           {func(h *plan.Habits) { h.Hold = plan.HoldSpray }, []string{"step.piece:front.role:layers"}},
+		"pins": {func(h *plan.Habits) { h.Pins = "over" },
+			[]string{"step.piece:front.role:row.no:1", "step.piece:front.role:row.no:2",
+				"step.piece:front.role:border.no:1", "step.piece:front.role:border.no:2",
+				"step.piece:front.role:layers", "step.role:close"}},
+		"hold": {func(h *plan.Habits) { h.Hold = plan.HoldSpray }, []string{"step.piece:front.role:layers"}},
 	} {
 		t.Run(name, func(t *testing.T) {
 			o := order(3, 2, true)
@@ -144,13 +156,16 @@ func TestCautionsStandWhereTheyMatter(t *testing.T) {
 
 func TestAPlainFrontNeedsNoPiecing(t *testing.T) {
 	o := order(1, 1, false)
-	o.Face = front.Face{Parts: []front.Part{{Name: "step.piece:front.role:trim-panel", Role: front.Panel, Size: size(20 * in), Count: 1}}, Sewn: size(20 * in)}
+	o.Face = front.Face{Parts: []front.Part{{Name: "step.piece:front.role:trim-panel", Role: front.Panel,
+		Size: size(20 * in), Count: 1}}, Sewn: size(20 * in)}
 	o.Back.Making = nil
 	var ids []string
 	for _, s := range work.Steps(o) {
 		ids = append(ids, s.ID)
 	}
-	assert.Equal(t, []string{"step.role:measure", "step.piece:front.role:cut-outer", "step.piece:front.role:measure-front", "step.piece:back.role:cut-back", "step.role:close", "step.role:finish-seam", "step.role:clip", "step.role:turn", "step.role:measure-cover"}, ids)
+	assert.Equal(t, []string{"step.role:measure", "step.piece:front.role:cut-outer",
+		"step.piece:front.role:measure-front", "step.piece:back.role:cut-back", "step.role:close",
+		"step.role:finish-seam", "step.role:clip", "step.role:turn", "step.role:measure-cover"}, ids)
 	assert.Equal(t, ref.FrontSewn, o.FrontGate())
 }
 

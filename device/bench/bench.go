@@ -222,17 +222,21 @@ func (b *Bench) begin(id string, data device.Job) (*job, <-chan error, error) {
 	about := p.device.About()
 	maker, ok := p.device.(device.Maker)
 	if !ok || !slices.Contains(maker.Takes(), data.As) {
-		return nil, nil, &device.Refusal{Reason: fmt.Sprintf("The %s takes no such thing.", about.Kind), Remedy: "Send drawings to a cutter and pages to a printer."}
+		return nil, nil, &device.Refusal{Reason: fmt.Sprintf("The %s takes no such thing.", about.Kind),
+			Remedy: "Send drawings to a cutter and pages to a printer."}
 	}
 	if !p.on {
-		return nil, nil, &device.Refusal{Reason: fmt.Sprintf("The %s is not connected.", about.Kind), Remedy: "Connect it among the devices and send it again."}
+		return nil, nil, &device.Refusal{Reason: fmt.Sprintf("The %s is not connected.", about.Kind),
+			Remedy: "Connect it among the devices and send it again."}
 	}
 	if i := slices.IndexFunc(b.jobs, func(j *job) bool { return !j.state.Ended && j.state.Device.ID == id }); i >= 0 {
-		return nil, nil, &device.Refusal{Reason: fmt.Sprintf("The %s is still at %s.", about.Kind, b.jobs[i].state.Name), Remedy: "Wait until it is done, or cancel that first."}
+		return nil, nil, &device.Refusal{Reason: fmt.Sprintf("The %s is still at %s.", about.Kind,
+			b.jobs[i].state.Name), Remedy: "Wait until it is done, or cancel that first."}
 	}
 	ctx, cancel := context.WithCancel(context.Background())
 	b.started++
-	j := &job{state: JobState{Number: b.started, Device: about, Name: data.Name}, data: data, maker: maker, cancel: cancel}
+	j := &job{state: JobState{Number: b.started, Device: about, Name: data.Name}, data: data, maker: maker,
+		cancel: cancel}
 	b.jobs = append(b.jobs[max(0, len(b.jobs)+1-mostJobs):], j)
 	begun := make(chan error, 1)
 	go b.work(ctx, j, p, begun)

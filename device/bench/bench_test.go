@@ -110,7 +110,8 @@ func TestAJobFromItsBeginningToItsEnd(t *testing.T) {
 	m.steps <- device.Progress{Of: 400, Unit: "mm"}
 	state, err := b.Send("cutter", device.Job{Name: "front", As: "plt", Data: []byte("x")})
 	require.NoError(t, err)
-	assert.Equal(t, bench.JobState{Number: 1, Device: m.About(), Name: "front", Progress: device.Progress{Of: 400, Unit: "mm"}}, state)
+	assert.Equal(t, bench.JobState{Number: 1, Device: m.About(), Name: "front",
+		Progress: device.Progress{Of: 400, Unit: "mm"}}, state)
 
 	_, err = b.Send("cutter", device.Job{Name: "back", As: "plt"})
 	require.ErrorAs(t, err, &refusal)

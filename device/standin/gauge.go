@@ -50,7 +50,8 @@ func NewScale() *Gauge {
 
 func newGauge(about device.About, unit string) *Gauge {
 	// Its noise is the same at every start, so that what was seen can be seen again.
-	return &Gauge{about: about, faults: Faults{Unit: unit, Battery: 100, Noise: 0.2}, random: rand.New(rand.NewPCG(1, 2)),
+	return &Gauge{about: about, faults: Faults{Unit: unit, Battery: 100, Noise: 0.2},
+		random:  rand.New(rand.NewPCG(1, 2)),
 		presses: make(chan device.Reading, 8), gone: make(chan struct{})}
 }
 
@@ -69,7 +70,8 @@ func (g *Gauge) Faults() Faults {
 func (g *Gauge) Set(f Faults) error {
 	switch {
 	case !slices.Contains(Units(g.about.Kind), f.Unit):
-		return &device.Refusal{Reason: fmt.Sprintf("%q is no unit of a %s.", f.Unit, g.about.Kind), Remedy: "Choose " + strings.Join(Units(g.about.Kind), ", ") + "."}
+		return &device.Refusal{Reason: fmt.Sprintf("%q is no unit of a %s.", f.Unit, g.about.Kind),
+			Remedy: "Choose " + strings.Join(Units(g.about.Kind), ", ") + "."}
 	case f.Battery < 0 || f.Battery > 100:
 		return &device.Refusal{Reason: fmt.Sprintf("A battery is not at %d %%.", f.Battery), Remedy: "Type 0 to 100."}
 	case !(f.Noise >= 0 && f.Noise <= 100):

@@ -46,7 +46,8 @@ type Maker struct {
 
 // NewCutter is a cutter that takes HP-GL and SVG.
 func NewCutter() *Maker {
-	return &Maker{about: device.About{ID: "cutter", Name: "Cutter", Kind: device.Cutter}, takes: []string{"plt", "svg"}, unit: "mm",
+	return &Maker{about: device.About{ID: "cutter", Name: "Cutter", Kind: device.Cutter}, takes: []string{"plt", "svg"},
+		unit: "mm",
 		jams: "The cloth has slipped under the knife. Smooth it down where it lies, and go on.",
 		size: func(j device.Job) (float64, error) {
 			strokes, err := Strokes(j)
@@ -57,7 +58,8 @@ func NewCutter() *Maker {
 
 // NewPrinter is a printer of pages and labels that takes PDF.
 func NewPrinter() *Maker {
-	return &Maker{about: device.About{ID: "printer", Name: "Printer of pages and labels", Kind: device.Printer}, takes: []string{"pdf"}, unit: "pages",
+	return &Maker{about: device.About{ID: "printer", Name: "Printer of pages and labels", Kind: device.Printer},
+		takes: []string{"pdf"}, unit: "pages",
 		jams: "A sheet is caught in the printer. Take it out, put paper in, and go on.",
 		size: pages, pause: wait, pace: Pace{Speed: 1}, resume: make(chan struct{}, 1)}
 }
@@ -79,7 +81,8 @@ func (m *Maker) Pace() Pace {
 // cannot be set.
 func (m *Maker) Set(p Pace) error {
 	if !(p.Speed > 0 && p.Speed <= 1e6) || !(p.JamAfter >= 0 && p.JamAfter <= 100) {
-		return &device.Refusal{Reason: "That is no pace.", Remedy: "Type a speed over 0, and a share of 0 to 100 after which it jams."}
+		return &device.Refusal{Reason: "That is no pace.",
+			Remedy: "Type a speed over 0, and a share of 0 to 100 after which it jams."}
 	}
 	m.mu.Lock()
 	defer m.mu.Unlock()
@@ -158,7 +161,8 @@ func Strokes(j device.Job) ([]hpgl.Stroke, error) {
 		}
 		return outlined(found), nil
 	}
-	return nil, &device.Refusal{Reason: fmt.Sprintf("The cutter cannot read %s.", strings.ToUpper(j.As)), Remedy: "Send it as HP-GL or SVG."}
+	return nil, &device.Refusal{Reason: fmt.Sprintf("The cutter cannot read %s.", strings.ToUpper(j.As)),
+		Remedy: "Send it as HP-GL or SVG."}
 }
 
 // outlined are the outlines of an SVG drawing as strokes; its y goes down.
@@ -201,11 +205,13 @@ var page = regexp.MustCompile(`/Type\s*/Page\b[^s]`)
 // pages counts those of a PDF.
 func pages(j device.Job) (float64, error) {
 	if j.As != "pdf" || !bytes.HasPrefix(j.Data, []byte("%PDF-")) {
-		return 0, &device.Refusal{Reason: fmt.Sprintf("The printer cannot read %s.", strings.ToUpper(j.As)), Remedy: "Send it as PDF."}
+		return 0, &device.Refusal{Reason: fmt.Sprintf("The printer cannot read %s.", strings.ToUpper(j.As)),
+			Remedy: "Send it as PDF."}
 	}
 	n := len(page.FindAll(j.Data, -1))
 	if n == 0 {
-		return 0, &device.Refusal{Reason: "There is no page in the file.", Remedy: "Make the PDF anew and send it again."}
+		return 0, &device.Refusal{Reason: "There is no page in the file.",
+			Remedy: "Make the PDF anew and send it again."}
 	}
 	return float64(n), nil
 }

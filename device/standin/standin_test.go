@@ -85,10 +85,12 @@ func TestAGaugeThatIsGone(t *testing.T) {
 }
 
 func TestWhatCannotBeSetIsRefused(t *testing.T) {
-	for _, f := range []Faults{{Unit: "ell", Battery: 50}, {Unit: "cm", Battery: 101}, {Unit: "cm", Battery: 50, Noise: math.NaN()}} {
+	for _, f := range []Faults{{Unit: "ell", Battery: 50}, {Unit: "cm", Battery: 101},
+		{Unit: "cm", Battery: 50, Noise: math.NaN()}} {
 		require.Error(t, NewTape("cm").Set(f))
 	}
-	for _, p := range []Pace{{Speed: 0}, {Speed: -1}, {Speed: 1, JamAfter: 101}, {Speed: math.Inf(1)}, {Speed: 1, JamAfter: math.NaN()}} {
+	for _, p := range []Pace{{Speed: 0}, {Speed: -1}, {Speed: 1, JamAfter: 101}, {Speed: math.Inf(1)},
+		{Speed: 1, JamAfter: math.NaN()}} {
 		require.Error(t, NewCutter().Set(p))
 	}
 	assert.Equal(t, Faults{Unit: "cm", Battery: 100, Noise: 0.2}, NewTape("cm").Faults())
@@ -195,7 +197,8 @@ func TestAMakerRefusesWhatItCannotRead(t *testing.T) {
 		})
 	}
 	for _, data := range []string{"", "hello", "%PDF-1.4 and no page"} {
-		require.Error(t, NewPrinter().Work(t.Context(), device.Job{As: "pdf", Data: []byte(data)}, func(device.Progress) {}))
+		require.Error(t, NewPrinter().
+			Work(t.Context(), device.Job{As: "pdf", Data: []byte(data)}, func(device.Progress) {}))
 	}
 }
 
@@ -204,7 +207,8 @@ func TestAPrinterCountsPages(t *testing.T) {
 	m.pause = func(ctx context.Context, _ time.Duration) error { return ctx.Err() }
 	var last device.Progress
 	data := "%PDF-1.3\n<</Type /Pages /Count 2>>\n<</Type /Page /Parent 1 0 R>>\n<</Type /Page\n/Parent 1 0 R>>"
-	require.NoError(t, m.Work(t.Context(), device.Job{As: "pdf", Data: []byte(data)}, func(p device.Progress) { last = p }))
+	require.NoError(t, m.Work(t.Context(), device.Job{As: "pdf", Data: []byte(data)},
+		func(p device.Progress) { last = p }))
 	assert.Equal(t, device.Progress{Done: 2, Of: 2, Unit: "pages"}, last)
 }
 

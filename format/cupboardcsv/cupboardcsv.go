@@ -225,7 +225,8 @@ func readOdd(c *plan.Cloth, text string, unit length.Unit) error {
 		var err error
 		if len(parts) == 3 {
 			if o.Count, err = strconv.Atoi(strings.TrimSpace(parts[0])); err != nil || o.Count < 1 {
-				return fmt.Errorf("%q is no number of pieces; type one such as 20 x 5 in x 5 in", strings.TrimSpace(parts[0]))
+				return fmt.Errorf("%q is no number of pieces; type one such as 20 x 5 in x 5 in",
+					strings.TrimSpace(parts[0]))
 			}
 			parts = parts[1:]
 		}
@@ -298,7 +299,8 @@ func write[T any](k kind[T], list []T, unit length.Unit) ([]byte, error) {
 // read reads a table of a kind.
 func read[T any](k kind[T], data []byte, unit length.Unit, judge func(T) (column, text string)) ([]T, error) {
 	if len(data) > MostBytes {
-		return nil, Faults{{Row: 1, Text: fmt.Sprintf("the file has %d kB; up to %d are read", len(data)>>10, MostBytes>>10)}}
+		return nil, Faults{{Row: 1,
+			Text: fmt.Sprintf("the file has %d kB; up to %d are read", len(data)>>10, MostBytes>>10)}}
 	}
 	data = bytes.TrimPrefix(data, []byte("\xef\xbb\xbf"))
 	if !utf8.Valid(data) {
@@ -308,7 +310,8 @@ func read[T any](k kind[T], data []byte, unit length.Unit, judge func(T) (column
 	r.FieldsPerRecord = -1
 	header, err := r.Read()
 	if errors.Is(err, io.EOF) {
-		return nil, Faults{{Row: 1, Text: "the file is empty; its first line names the columns, such as name,width,have"}}
+		return nil, Faults{{Row: 1,
+			Text: "the file is empty; its first line names the columns, such as name,width,have"}}
 	}
 	if err != nil {
 		return nil, malformed(err)
@@ -329,7 +332,8 @@ func read[T any](k kind[T], data []byte, unit length.Unit, judge func(T) (column
 		case err != nil:
 			return nil, malformed(err)
 		case len(t.list) >= MostRows:
-			return nil, Faults{{Row: number, Text: fmt.Sprintf("there are more than %d %s; split the file", MostRows, k.many)}}
+			return nil, Faults{{Row: number,
+				Text: fmt.Sprintf("there are more than %d %s; split the file", MostRows, k.many)}}
 		}
 		t.row(number, record)
 	}
@@ -355,7 +359,8 @@ func line(data []byte) int {
 func malformed(err error) Faults {
 	var parse *csv.ParseError
 	if errors.As(err, &parse) {
-		return Faults{{Row: parse.StartLine, Text: fmt.Sprintf("%s; put a text with commas, quotes or line breaks in quotes, and double the quotes in it", parse.Err)}}
+		return Faults{{Row: parse.StartLine,
+			Text: fmt.Sprintf("%s; put a text with commas, quotes or line breaks in quotes, and double the quotes in it", parse.Err)}}
 	}
 	return Faults{{Row: 1, Text: err.Error()}}
 }
@@ -373,7 +378,8 @@ func (k kind[T]) ordered(header []string) ([]column[T], Faults) {
 		at := slices.Index(names, name)
 		switch {
 		case at < 0:
-			problems = append(problems, Fault{Row: 1, Column: header[i], Text: "there is no such column; use " + strings.Join(names, ", ")})
+			problems = append(problems,
+				Fault{Row: 1, Column: header[i], Text: "there is no such column; use " + strings.Join(names, ", ")})
 			continue
 		case slices.ContainsFunc(out, func(c column[T]) bool { return c.name == name }):
 			problems = append(problems, Fault{Row: 1, Column: name, Text: "it stands there twice"})

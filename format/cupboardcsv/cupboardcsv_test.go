@@ -30,7 +30,8 @@ func read(t *testing.T, text string) []plan.Cloth {
 func TestQuotedFields(t *testing.T) {
 	got := read(t, "name,have\r\n\"ink, leaf\",1 1/4 yd\r\n\"the \"\"good\"\" one\",\r\n\"two\nlines\",50 cm\r\n")
 	require.Len(t, got, 3)
-	assert.Equal(t, []string{"ink, leaf", `the "good" one`, "two\nlines"}, []string{got[0].Name, got[1].Name, got[2].Name})
+	assert.Equal(t, []string{"ink, leaf", `the "good" one`, "two\nlines"},
+		[]string{got[0].Name, got[1].Name, got[2].Name})
 	assert.Equal(t, 45*length.Inch, *got[0].Have)
 	assert.Nil(t, got[1].Have)
 	assert.Equal(t, 50*length.Centimetre, *got[2].Have)
@@ -50,9 +51,11 @@ func TestOddPiecesAndWhatElseIsKnown(t *testing.T) {
 	got := read(t, text)
 	require.Len(t, got, 1)
 	in := length.Inch
-	assert.Equal(t, []plan.OddPiece{{Width: 5 * in, Length: 5 * in, Count: 20}, {Width: 26 * in, Length: 25 * in, Count: 1}}, got[0].Odd)
+	assert.Equal(t, []plan.OddPiece{{Width: 5 * in, Length: 5 * in, Count: 20},
+		{Width: 26 * in, Length: 25 * in, Count: 1}}, got[0].Odd)
 	assert.Equal(t, plan.Repeat{Across: 4 * in, Along: 9 * in / 2}, *got[0].Repeat)
-	assert.Equal(t, []any{plan.Interlining, 15.0, true, 12.5, plan.PerMetre}, []any{got[0].Kind, got[0].Stretch, got[0].Prewashed, got[0].Price, got[0].Per})
+	assert.Equal(t, []any{plan.Interlining, 15.0, true, 12.5, plan.PerMetre},
+		[]any{got[0].Kind, got[0].Stretch, got[0].Prewashed, got[0].Price, got[0].Per})
 	out, err := cupboardcsv.Write(got, length.Inches)
 	require.NoError(t, err)
 	assert.Equal(t, got, read(t, string(out)), "out and in again is the same")
@@ -132,8 +135,11 @@ func TestRoundTrip(t *testing.T) {
 				return &l
 			}
 			seen[name] = true
-			cloths = append(cloths, plan.Cloth{Name: name, Width: draw("width"), Have: draw("have"), Print: rapid.SampledFrom([]plan.Print{"", "one-way"}).Draw(t, "print"),
-				Shrink: float64(rapid.IntRange(0, 20).Draw(t, "shrink")) / 2, Swatch: plan.Swatch{Motif: "leaf", Ground: "#27345f", Ink: "#6f8fc4"}})
+			cloths = append(cloths,
+				plan.Cloth{Name: name, Width: draw("width"), Have: draw("have"),
+					Print:  rapid.SampledFrom([]plan.Print{"", "one-way"}).Draw(t, "print"),
+					Shrink: float64(rapid.IntRange(0, 20).Draw(t, "shrink")) / 2,
+					Swatch: plan.Swatch{Motif: "leaf", Ground: "#27345f", Ink: "#6f8fc4"}})
 		}
 		unit := rapid.SampledFrom(length.Units()).Draw(t, "unit")
 		data, err := cupboardcsv.Write(cloths, unit)
@@ -170,7 +176,8 @@ func FuzzRead(f *testing.F) {
 
 func TestNotionsGoOutAndIn(t *testing.T) {
 	list := []plan.Notion{
-		{Name: "thread, grey", For: "thread", Have: 60 * length.Metre, Pack: 200 * length.Metre, Price: 3.2, Colour: "#8b8b86"},
+		{Name: "thread, grey", For: "thread", Have: 60 * length.Metre, Pack: 200 * length.Metre, Price: 3.2,
+			Colour: "#8b8b86"},
 		{Name: "zips", For: "zip", Count: 3, Each: 16 * length.Inch, PackCount: 1, Price: 2.1},
 	}
 	none := func(plan.Notion) (string, string) { return "", "" }

@@ -41,7 +41,8 @@ func Compare(plan, pattern []Drawing, write func(mm float64) string) []Compared 
 	for _, own := range plan {
 		found := -1
 		for i, other := range pattern {
-			if !used[i] && strings.TrimLeft(key(other.Title), "0123456789") == strings.TrimLeft(key(own.Title), "0123456789") {
+			if !used[i] && strings.TrimLeft(key(other.Title), "0123456789") == strings.TrimLeft(key(own.Title),
+				"0123456789") {
 				found = i
 				break
 			}
@@ -65,7 +66,8 @@ func Compare(plan, pattern []Drawing, write func(mm float64) string) []Compared 
 var compared = []struct {
 	layer Layer
 	name  string
-}{{Cut, "cut line"}, {Sew, "sewn line"}, {Internal, "inner lines"}, {Grain, "grain arrow"}, {Notch, "marks at the edges"}}
+}{{Cut, "cut line"}, {Sew, "sewn line"}, {Internal, "inner lines"}, {Grain, "grain arrow"},
+	{Notch, "marks at the edges"}}
 
 func differences(own, other Drawing, write func(mm float64) string) []string {
 	var out []string
@@ -77,7 +79,8 @@ func differences(own, other Drawing, write func(mm float64) string) []string {
 		case a == 0 && b > 0:
 			out = append(out, fmt.Sprintf("The plan lacks the %s that the pattern has.", c.name))
 		case math.Abs(a-b) > Agrees:
-			out = append(out, fmt.Sprintf("Length of the %s: %s in the pattern, %s in the plan.", c.name, write(b), write(a)))
+			out = append(out, fmt.Sprintf("Length of the %s: %s in the pattern, %s in the plan.", c.name, write(b),
+				write(a)))
 		}
 	}
 	for _, side := range []struct {
@@ -85,7 +88,8 @@ func differences(own, other Drawing, write func(mm float64) string) []string {
 		a, b float64
 	}{{"across", span(own, true), span(other, true)}, {"up", span(own, false), span(other, false)}} {
 		if math.Abs(side.a-side.b) > Agrees {
-			out = append(out, fmt.Sprintf("Cut %s: %s in the pattern, %s in the plan.", side.name, write(side.b), write(side.a)))
+			out = append(out, fmt.Sprintf("Cut %s: %s in the pattern, %s in the plan.", side.name, write(side.b),
+				write(side.a)))
 		}
 	}
 	return out

@@ -36,8 +36,10 @@ func Corner(p answer.Piece) (d Drawing, ok bool) {
 	if sewn := within(flat(PathOf(p.Outline)), part); len(sewn) > 2 {
 		d.add(Sew, open(sewn[1:]))
 	}
-	d.Words = append(d.Words, Word{X: part.X1 + across*0.55, Y: part.Y1 + down*0.6, Height: 4.5, Middle: true, Text: fmt.Sprintf("%d corners of %d × %s", corners, p.Count, strings.ToLower(p.Title))},
-		Word{X: part.X1 + across*0.55, Y: part.Y1 + down*0.6 + 6, Height: 3.5, Middle: true, Text: "edges on the edges of the piece"})
+	d.Words = append(d.Words, Word{X: part.X1 + across*0.55, Y: part.Y1 + down*0.6, Height: 4.5, Middle: true,
+		Text: fmt.Sprintf("%d corners of %d × %s", corners, p.Count, strings.ToLower(p.Title))},
+		Word{X: part.X1 + across*0.55, Y: part.Y1 + down*0.6 + 6, Height: 3.5, Middle: true,
+			Text: "edges on the edges of the piece"})
 	return d.placed(part), true
 }
 
@@ -54,7 +56,8 @@ func flat(p shape.Path) []shape.Point {
 func around(points []shape.Point) shape.Box {
 	b := shape.Box{X1: math.Inf(1), Y1: math.Inf(1), X2: math.Inf(-1), Y2: math.Inf(-1)}
 	for _, p := range points {
-		b = shape.Box{X1: math.Min(b.X1, p.X), Y1: math.Min(b.Y1, p.Y), X2: math.Max(b.X2, p.X), Y2: math.Max(b.Y2, p.Y)}
+		b = shape.Box{X1: math.Min(b.X1, p.X), Y1: math.Min(b.Y1, p.Y), X2: math.Max(b.X2, p.X),
+			Y2: math.Max(b.Y2, p.Y)}
 	}
 	return b
 }
@@ -110,7 +113,8 @@ func within(points []shape.Point, box shape.Box) []shape.Point {
 		}
 		return out
 	}
-	out := side(side(points, func(p shape.Point) float64 { return box.X2 - p.X }), func(p shape.Point) float64 { return box.Y2 - p.Y })
+	out := side(side(points, func(p shape.Point) float64 { return box.X2 - p.X }),
+		func(p shape.Point) float64 { return box.Y2 - p.Y })
 	first := 0
 	for i, p := range out {
 		if p.X+p.Y > out[first].X+out[first].Y {

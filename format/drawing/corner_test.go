@@ -22,14 +22,20 @@ func TestCornersAndEdgesAreTheWayRound(t *testing.T) {
 		corners float64
 		reach   [2]float64 // across and down, in millimetres
 	}{
-		"four round corners":   {outline.Rounded(600*mm, 400*mm, outline.Radii{TopLeft: 50 * mm, TopRight: 50 * mm, BottomRight: 50 * mm, BottomLeft: 50 * mm}), 4, [2]float64{70, 70}},
-		"two at the top":       {outline.Rounded(600*mm, 400*mm, outline.Radii{TopLeft: 50 * mm, TopRight: 50 * mm}), 2, [2]float64{70, 70}},
-		"drawn in":             {outline.Tapered(600*mm, 400*mm, 12*mm), 4, [2]float64{170, 120}},
-		"a round piece":        {outline.Circle(360 * mm), 4, [2]float64{180, 180}},
-		"half rounds at sides": {outline.Rounded(600*mm, 100*mm, outline.Radii{TopLeft: 50 * mm, TopRight: 50 * mm, BottomRight: 50 * mm, BottomLeft: 50 * mm}), 4, [2]float64{70, 50}},
+		"four round corners": {outline.Rounded(600*mm, 400*mm,
+			outline.Radii{TopLeft: 50 * mm, TopRight: 50 * mm, BottomRight: 50 * mm, BottomLeft: 50 * mm}), 4,
+			[2]float64{70, 70}},
+		"two at the top": {outline.Rounded(600*mm, 400*mm, outline.Radii{TopLeft: 50 * mm, TopRight: 50 * mm}), 2,
+			[2]float64{70, 70}},
+		"drawn in":      {outline.Tapered(600*mm, 400*mm, 12*mm), 4, [2]float64{170, 120}},
+		"a round piece": {outline.Circle(360 * mm), 4, [2]float64{180, 180}},
+		"half rounds at sides": {outline.Rounded(600*mm, 100*mm,
+			outline.Radii{TopLeft: 50 * mm, TopRight: 50 * mm, BottomRight: 50 * mm, BottomLeft: 50 * mm}), 4,
+			[2]float64{70, 50}},
 	} {
 		t.Run(name, func(t *testing.T) {
-			piece := answer.Piece{Title: "Face", Count: 2, TrimmedOutline: vertices(c.line), Outline: vertices(c.line.Offset(-10e6))}
+			piece := answer.Piece{Title: "Face", Count: 2, TrimmedOutline: vertices(c.line),
+				Outline: vertices(c.line.Offset(-10e6))}
 			d, ok := drawing.Corner(piece)
 			require.True(t, ok)
 			x1, y1, x2, y2 := c.line.Bounds()

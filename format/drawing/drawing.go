@@ -134,7 +134,8 @@ func mm(nm int64) float64 { return float64(nm) / 1e6 }
 
 // Rectangle is a closed path from its upper left corner.
 func Rectangle(x, y, w, h float64) shape.Path {
-	return polygon(shape.Point{X: x, Y: y}, shape.Point{X: x + w, Y: y}, shape.Point{X: x + w, Y: y + h}, shape.Point{X: x, Y: y + h})
+	return polygon(shape.Point{X: x, Y: y}, shape.Point{X: x + w, Y: y}, shape.Point{X: x + w, Y: y + h},
+		shape.Point{X: x, Y: y + h})
 }
 
 func polygon(points ...shape.Point) shape.Path {

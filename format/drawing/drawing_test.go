@@ -71,12 +71,14 @@ func TestTheDemoIsDrawn(t *testing.T) {
 			require.NoError(t, err, name)
 			within(t, d, drawing.Cut)
 			if c.Path == "" && len(c.Line) == 0 {
-				assert.InDelta(t, 2*float64(c.Width.NM+c.Height.NM)/1e6, d.Length(drawing.Cut), 1e-6, "%s: %s", name, c.ID)
+				assert.InDelta(t, 2*float64(c.Width.NM+c.Height.NM)/1e6, d.Length(drawing.Cut), 1e-6, "%s: %s", name,
+					c.ID)
 			}
 		}
 		for _, n := range r.Cloths {
 			d := drawing.Lay(n)
-			assert.InDelta(t, 2*float64(n.Lay.Width.NM+n.Lay.Length.NM)/1e6, d.Length(drawing.Cloth), 1e-6, "%s: %s", name, n.Name)
+			assert.InDelta(t, 2*float64(n.Lay.Width.NM+n.Lay.Length.NM)/1e6, d.Length(drawing.Cloth), 1e-6, "%s: %s",
+				name, n.Name)
 			assert.Len(t, d.Words, len(n.Lay.Placed), "each piece has its number")
 			within(t, d, drawing.Cut)
 		}
@@ -90,7 +92,8 @@ func within(t *testing.T, d drawing.Drawing, layer drawing.Layer) {
 			continue
 		}
 		box := l.Path.Box()
-		assert.True(t, box.X1 > 0 && box.Y1 > 0 && box.X2 < d.Width && box.Y2 < d.Height, "%s stands out of its page", d.Title)
+		assert.True(t, box.X1 > 0 && box.Y1 > 0 && box.X2 < d.Width && box.Y2 < d.Height, "%s stands out of its page",
+			d.Title)
 	}
 }
 

@@ -63,7 +63,8 @@ func Piece(r answer.Reckoning, p answer.Piece, swatches map[string]plan.Swatch) 
 	}
 	d.grain(p)
 	box := cut.Box()
-	d.Words = append(d.Words, Word{X: (box.X1 + box.X2) / 2, Y: box.Y1 + box.Height()*0.9, Height: math.Min(8, box.Height()/10), Middle: true,
+	d.Words = append(d.Words, Word{X: (box.X1 + box.X2) / 2, Y: box.Y1 + box.Height()*0.9,
+		Height: math.Min(8, box.Height()/10), Middle: true,
 		Text: fmt.Sprintf("%s, cut %s × %s", p.Title, p.BeforeQuilting.Width.Text, p.BeforeQuilting.Height.Text)})
 	return d.placed(box), nil
 }
@@ -162,7 +163,8 @@ func Template(c answer.Cut) (Drawing, error) {
 	if c.Mirrored {
 		words += ", mirrored"
 	}
-	d.Words = append(d.Words, Word{X: (box.X1 + box.X2) / 2, Y: (box.Y1 + box.Y2) / 2, Height: math.Min(6, box.Height()/6), Text: words, Middle: true})
+	d.Words = append(d.Words, Word{X: (box.X1 + box.X2) / 2, Y: (box.Y1 + box.Y2) / 2,
+		Height: math.Min(6, box.Height()/6), Text: words, Middle: true})
 	return d.placed(box), nil
 }
 
@@ -179,7 +181,9 @@ func Lay(n answer.ClothNeed) Drawing {
 	for _, p := range n.Lay.Placed {
 		x, y, pw, ph := mm(p.X.NM), mm(p.Y.NM), mm(p.Width.NM), mm(p.Height.NM)
 		d.add(Cut, Rectangle(x, y, pw, ph))
-		d.Words = append(d.Words, Word{X: x + pw/2, Y: y + ph/2, Height: math.Min(12, math.Min(pw, ph)/3), Middle: true, Text: fmt.Sprint(p.Cut + 1)})
+		d.Words = append(d.Words,
+			Word{X: x + pw/2, Y: y + ph/2, Height: math.Min(12, math.Min(pw, ph)/3), Middle: true,
+				Text: fmt.Sprint(p.Cut + 1)})
 	}
 	return d.placed(shape.Box{X2: w, Y2: h})
 }
@@ -207,6 +211,7 @@ func PieceTemplate(p answer.Piece) Drawing {
 	}
 	d.grain(p)
 	box := cut.Box()
-	d.Words = append(d.Words, Word{X: (box.X1 + box.X2) / 2, Y: box.Y1 + box.Height()*0.85, Height: 5, Middle: true, Text: fmt.Sprintf("%d × %s", p.Count, strings.ToLower(p.Title))})
+	d.Words = append(d.Words, Word{X: (box.X1 + box.X2) / 2, Y: box.Y1 + box.Height()*0.85, Height: 5, Middle: true,
+		Text: fmt.Sprintf("%d × %s", p.Count, strings.ToLower(p.Title))})
 	return d.placed(box)
 }

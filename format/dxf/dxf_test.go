@@ -26,7 +26,9 @@ func entities(values ...string) []byte {
 
 func square(side float64) drawing.Drawing {
 	path, _ := shape.Parse("M10 10h100v100h-100Z")
-	return drawing.Drawing{Title: "Square, ½″", Width: side, Height: side, Lines: []drawing.Line{{Layer: drawing.Cut, Path: path}}, Words: []drawing.Word{{X: 60, Y: 60, Height: 5, Text: "19½″ × ≈¹⁄₁₆″", Middle: true}}}
+	return drawing.Drawing{Title: "Square, ½″", Width: side, Height: side,
+		Lines: []drawing.Line{{Layer: drawing.Cut, Path: path}},
+		Words: []drawing.Word{{X: 60, Y: 60, Height: 5, Text: "19½″ × ≈¹⁄₁₆″", Middle: true}}}
 }
 
 func length(o drawing.Outline) float64 {
@@ -64,9 +66,11 @@ func TestAnyDrawingKeepsItsLength(t *testing.T) {
 		run := shape.Run{Start: shape.Point{X: number("x"), Y: number("y")}, Closed: rapid.Bool().Draw(t, "closed")}
 		for range rapid.IntRange(1, 6).Draw(t, "n") {
 			run.Segments = append(run.Segments, shape.Segment{Curve: rapid.Bool().Draw(t, "curve"),
-				C1: shape.Point{X: number("a"), Y: number("b")}, C2: shape.Point{X: number("c"), Y: number("d")}, To: shape.Point{X: number("e"), Y: number("f")}})
+				C1: shape.Point{X: number("a"), Y: number("b")}, C2: shape.Point{X: number("c"), Y: number("d")},
+				To: shape.Point{X: number("e"), Y: number("f")}})
 		}
-		d := drawing.Drawing{Title: "any", Width: 500, Height: 500, Lines: []drawing.Line{{Layer: drawing.Internal, Path: shape.Path{run}}}}
+		d := drawing.Drawing{Title: "any", Width: 500, Height: 500,
+			Lines: []drawing.Line{{Layer: drawing.Internal, Path: shape.Path{run}}}}
 		found, err := dxf.Read(dxf.Write([]drawing.Drawing{d}))
 		require.NoError(t, err)
 		require.Len(t, found.Outlines, 1)
@@ -80,14 +84,22 @@ func TestEntitiesOfOtherProgramsAreRead(t *testing.T) {
 		long  float64
 		lines int
 	}{
-		"a line":           {entities("0", "LINE", "8", "1", "10", "0", "20", "0", "11", "30", "21", "40"), 50, 1},
-		"a circle":         {entities("0", "CIRCLE", "10", "5", "20", "5", "40", "10"), 20 * math.Pi, 0},
-		"an arc":           {entities("0", "ARC", "10", "0", "20", "0", "40", "10", "50", "350", "51", "80"), 10 * math.Pi / 2, 1},
-		"a light polyline": {entities("0", "LWPOLYLINE", "90", "3", "70", "1", "10", "0", "20", "0", "10", "30", "20", "0", "10", "30", "20", "40"), 120, 0},
-		"bulges":           {entities("0", "LWPOLYLINE", "70", "1", "10", "0", "20", "0", "42", "1", "10", "20", "20", "0", "42", "1"), 20 * math.Pi, 0},
-		"inches":           {lines("0", "SECTION", "2", "HEADER", "9", "$INSUNITS", "70", "1", "0", "ENDSEC", "0", "SECTION", "2", "ENTITIES", "0", "LINE", "10", "0", "20", "0", "11", "2", "21", "0", "0", "ENDSEC", "0", "EOF"), 50.8, 1},
-		"a block, scaled":  {lines("0", "SECTION", "2", "BLOCKS", "0", "BLOCK", "2", "B", "0", "LINE", "10", "0", "20", "0", "11", "10", "21", "0", "0", "ENDBLK", "0", "ENDSEC", "0", "SECTION", "2", "ENTITIES", "0", "INSERT", "2", "B", "10", "7", "20", "7", "41", "3", "42", "3", "50", "30", "0", "ENDSEC", "0", "EOF"), 30, 1},
-		"an old polyline":  {entities("0", "POLYLINE", "66", "1", "70", "0", "0", "VERTEX", "10", "0", "20", "0", "0", "VERTEX", "10", "3", "20", "4", "0", "SEQEND"), 5, 1},
+		"a line":   {entities("0", "LINE", "8", "1", "10", "0", "20", "0", "11", "30", "21", "40"), 50, 1},
+		"a circle": {entities("0", "CIRCLE", "10", "5", "20", "5", "40", "10"), 20 * math.Pi, 0},
+		"an arc": {entities("0", "ARC", "10", "0", "20", "0", "40", "10", "50", "350", "51", "80"),
+			10 * math.Pi / 2, 1},
+		"a light polyline": {entities("0", "LWPOLYLINE", "90", "3", "70", "1", "10", "0", "20", "0", "10", "30", "20",
+			"0", "10", "30", "20", "40"), 120, 0},
+		"bulges": {entities("0", "LWPOLYLINE", "70", "1", "10", "0", "20", "0", "42", "1", "10", "20", "20",
+			"0", "42", "1"), 20 * math.Pi, 0},
+		"inches": {lines("0", "SECTION", "2", "HEADER", "9", "$INSUNITS", "70", "1", "0", "ENDSEC", "0",
+			"SECTION", "2", "ENTITIES", "0", "LINE", "10", "0", "20", "0", "11", "2", "21", "0", "0", "ENDSEC", "0",
+			"EOF"), 50.8, 1},
+		"a block, scaled": {lines("0", "SECTION", "2", "BLOCKS", "0", "BLOCK", "2", "B", "0", "LINE", "10", "0", "20",
+			"0", "11", "10", "21", "0", "0", "ENDBLK", "0", "ENDSEC", "0", "SECTION", "2", "ENTITIES", "0", "INSERT",
+			"2", "B", "10", "7", "20", "7", "41", "3", "42", "3", "50", "30", "0", "ENDSEC", "0", "EOF"), 30, 1},
+		"an old polyline": {entities("0", "POLYLINE", "66", "1", "70", "0", "0", "VERTEX", "10", "0", "20", "0", "0",
+			"VERTEX", "10", "3", "20", "4", "0", "SEQEND"), 5, 1},
 	} {
 		found, err := dxf.Read(c.data)
 		if assert.NoError(t, err, name) && assert.Len(t, found.Outlines, 1, name) {
@@ -103,16 +115,18 @@ func TestWhatCannotBeReadIsNamed(t *testing.T) {
 		data []byte
 		says string
 	}{
-		"nothing":               {nil, "no DXF"},
-		"a picture":             {[]byte("\x89PNG\r\n\x1a\n"), "group code"},
-		"binary":                {[]byte("AutoCAD Binary DXF\r\n\x1a\x00"), "binary DXF"},
-		"the end missing":       {whole[:len(whole)-10], "end"},
-		"cut in a value":        {lines("0", "SECTION", "2"), "ends in the middle"},
-		"no number":             {entities("0", "LINE", "10", "left", "20", "0", "11", "1", "21", "0"), `"left"`},
-		"not a number":          {entities("0", "CIRCLE", "10", "NaN", "20", "0", "40", "1"), "NaN"},
-		"only text":             {entities("0", "TEXT", "1", "hello"), "1 text"},
-		"too large":             {bytes.Repeat([]byte("0\nX\n"), dxf.MostBytes/3), "kB"},
-		"a block within itself": {lines("0", "SECTION", "2", "BLOCKS", "0", "BLOCK", "2", "B", "0", "INSERT", "2", "B", "0", "ENDBLK", "0", "ENDSEC", "0", "SECTION", "2", "ENTITIES", "0", "INSERT", "2", "B", "0", "ENDSEC", "0", "EOF"), "deep"},
+		"nothing":         {nil, "no DXF"},
+		"a picture":       {[]byte("\x89PNG\r\n\x1a\n"), "group code"},
+		"binary":          {[]byte("AutoCAD Binary DXF\r\n\x1a\x00"), "binary DXF"},
+		"the end missing": {whole[:len(whole)-10], "end"},
+		"cut in a value":  {lines("0", "SECTION", "2"), "ends in the middle"},
+		"no number":       {entities("0", "LINE", "10", "left", "20", "0", "11", "1", "21", "0"), `"left"`},
+		"not a number":    {entities("0", "CIRCLE", "10", "NaN", "20", "0", "40", "1"), "NaN"},
+		"only text":       {entities("0", "TEXT", "1", "hello"), "1 text"},
+		"too large":       {bytes.Repeat([]byte("0\nX\n"), dxf.MostBytes/3), "kB"},
+		"a block within itself": {lines("0", "SECTION", "2", "BLOCKS", "0", "BLOCK", "2", "B", "0", "INSERT", "2", "B",
+			"0", "ENDBLK", "0", "ENDSEC", "0", "SECTION", "2", "ENTITIES", "0", "INSERT", "2", "B", "0", "ENDSEC", "0",
+			"EOF"), "deep"},
 	} {
 		_, err := dxf.Read(c.data)
 		var refusal *drawing.Refusal
@@ -130,7 +144,8 @@ func TestWhatCannotBeReadIsNamed(t *testing.T) {
 		}
 		values = append(values, "0", "ENDBLK")
 	}
-	_, err := dxf.Read(lines(append(values, "0", "ENDSEC", "0", "SECTION", "2", "ENTITIES", "0", "INSERT", "2", "A", "0", "ENDSEC", "0", "EOF")...))
+	_, err := dxf.Read(lines(append(values, "0", "ENDSEC", "0", "SECTION", "2", "ENTITIES", "0", "INSERT", "2", "A",
+		"0", "ENDSEC", "0", "EOF")...))
 	assert.ErrorContains(t, err, "blocks inserted")
 }
 

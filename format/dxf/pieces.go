@@ -40,7 +40,8 @@ func Pieces(data []byte) (pieces []drawing.Drawing, omitted []string, err error)
 			continue
 		}
 		if len(pieces) >= MostOutlines {
-			return nil, nil, drawing.Refuse("Take out what is not needed.", "The file has more than %d pieces.", MostOutlines)
+			return nil, nil, drawing.Refuse("Take out what is not needed.", "The file has more than %d pieces.",
+				MostOutlines)
 		}
 		d, err := r.piece(name, r.blocks[name])
 		if err != nil {
@@ -57,7 +58,8 @@ func Pieces(data []byte) (pieces []drawing.Drawing, omitted []string, err error)
 	}
 	pieces = slices.DeleteFunc(pieces, func(d drawing.Drawing) bool { return len(d.Lines) == 0 })
 	if len(pieces) == 0 {
-		return nil, nil, drawing.Refuse("Draw each piece as a block of polylines, its boundary on layer 1.", "There is no piece in the file%s.", r.omitted.Because())
+		return nil, nil, drawing.Refuse("Draw each piece as a block of polylines, its boundary on layer 1.",
+			"There is no piece in the file%s.", r.omitted.Because())
 	}
 	return pieces, r.omitted.List(), nil
 }
@@ -122,6 +124,7 @@ func (r *reader) word(d *drawing.Drawing, e entity) error {
 		}
 		at[i] = f * r.scale
 	}
-	d.Words = append(d.Words, drawing.Word{X: at[0], Y: -at[1], Height: at[2], Text: e.text(1), Middle: e.text(72) == "1"})
+	d.Words = append(d.Words, drawing.Word{X: at[0], Y: -at[1], Height: at[2], Text: e.text(1),
+		Middle: e.text(72) == "1"})
 	return nil
 }

@@ -56,7 +56,9 @@ func TestWhatDiffersIsSaid(t *testing.T) {
 	require.NoError(t, err)
 	list := drawing.Compare(pattern(), got, millimetres)
 	require.Len(t, list, 3)
-	assert.Equal(t, []string{"Length of the cut line: 606.0 mm in the pattern, 600.0 mm in the plan.", "The pattern lacks the inner lines.", "Cut across: 203.0 mm in the pattern, 200.0 mm in the plan."}, list[0].Off)
+	assert.Equal(t, []string{"Length of the cut line: 606.0 mm in the pattern, 600.0 mm in the plan.",
+		"The pattern lacks the inner lines.", "Cut across: 203.0 mm in the pattern, 200.0 mm in the plan."},
+		list[0].Off)
 	assert.True(t, list[1].Missing)
 	assert.True(t, list[2].Unknown)
 	assert.Equal(t, "02_POCKET", list[2].Title)
@@ -76,7 +78,8 @@ func TestPatternsThatCannotBeReadAreNamed(t *testing.T) {
 		require.True(t, errors.As(err, &refusal), name)
 		assert.NotEmpty(t, refusal.Remedy, name)
 	}
-	got, omitted, err := dxf.Pieces(entities("0", "LINE", "8", "WALLS", "10", "0", "20", "0", "11", "5", "21", "0", "0", "LINE", "8", "1", "10", "0", "20", "0", "11", "5", "21", "0"))
+	got, omitted, err := dxf.Pieces(entities("0", "LINE", "8", "WALLS", "10", "0", "20", "0", "11", "5", "21", "0", "0",
+		"LINE", "8", "1", "10", "0", "20", "0", "11", "5", "21", "0"))
 	require.NoError(t, err)
 	assert.Len(t, got, 1)
 	assert.Equal(t, []string{`1 line on layer "WALLS"`}, omitted)

@@ -46,7 +46,8 @@ func Read(data []byte) (drawing.Found, error) {
 		return drawing.Found{}, err
 	}
 	if len(r.out) == 0 {
-		return drawing.Found{}, drawing.Refuse("Draw it with polylines, lines, circles or arcs.", "There is no outline in the file%s.", r.omitted.Because())
+		return drawing.Found{}, drawing.Refuse("Draw it with polylines, lines, circles or arcs.",
+			"There is no outline in the file%s.", r.omitted.Because())
 	}
 	return drawing.Found{Outlines: r.out, Omitted: r.omitted.List()}, nil
 }
@@ -54,7 +55,8 @@ func Read(data []byte) (drawing.Found, error) {
 // opened takes a file apart into its blocks and entities.
 func opened(data []byte) (*reader, error) {
 	if len(data) > MostBytes {
-		return nil, drawing.Refuse("Take out what is not needed.", "The file has %d kB; up to %d are read.", len(data)>>10, MostBytes>>10)
+		return nil, drawing.Refuse("Take out what is not needed.", "The file has %d kB; up to %d are read.",
+			len(data)>>10, MostBytes>>10)
 	}
 	if bytes.HasPrefix(data, []byte("AutoCAD Binary DXF")) {
 		return nil, drawing.Refuse(asRelease12, "The file is a binary DXF.")
@@ -78,10 +80,12 @@ func scan(data []byte) ([]pair, error) {
 		text := strings.TrimSpace(in.Text())
 		code, err := strconv.Atoi(text)
 		if err != nil {
-			return nil, drawing.Refuse(asRelease12, "Line %d of the file should be a group code and is %q.", line, text[:min(len(text), 20)])
+			return nil, drawing.Refuse(asRelease12, "Line %d of the file should be a group code and is %q.", line,
+				text[:min(len(text), 20)])
 		}
 		if !in.Scan() {
-			return nil, drawing.Refuse(asRelease12, "The file ends in the middle: group code %d on line %d has no value.", code, line)
+			return nil, drawing.Refuse(asRelease12,
+				"The file ends in the middle: group code %d on line %d has no value.", code, line)
 		}
 		line++
 		out = append(out, pair{code, strings.TrimSpace(in.Text()), line})
@@ -132,7 +136,8 @@ func (e entity) number(code int, otherwise float64) (float64, error) {
 func (p pair) number() (float64, error) {
 	f, err := strconv.ParseFloat(p.value, 64)
 	if err != nil || math.IsNaN(f) || math.Abs(f) > 1e7 {
-		return 0, drawing.Refuse(asRelease12, "Line %d of the file should be a number and is %q.", p.line, p.value[:min(len(p.value), 20)])
+		return 0, drawing.Refuse(asRelease12, "Line %d of the file should be a number and is %q.", p.line,
+			p.value[:min(len(p.value), 20)])
 	}
 	return f, nil
 }
@@ -204,7 +209,8 @@ func gathered(list []entity, e entity) []entity {
 // place draws entities under a map.
 func (r *reader) place(list []entity, m shape.Matrix, depth int) error {
 	if depth > mostDepth {
-		return drawing.Refuse("Explode the blocks in the drawing program first.", "Blocks lie within each other more than %d deep.", mostDepth)
+		return drawing.Refuse("Explode the blocks in the drawing program first.",
+			"Blocks lie within each other more than %d deep.", mostDepth)
 	}
 	for _, e := range list {
 		if e.kind == "INSERT" {
@@ -223,7 +229,8 @@ func (r *reader) place(list []entity, m shape.Matrix, depth int) error {
 		}
 		r.points += len(run.Segments)
 		if r.points > mostPoints || len(r.out) >= MostOutlines {
-			return drawing.Refuse("Take out what is not needed.", "The file has more than %d outlines or %d points.", MostOutlines, mostPoints)
+			return drawing.Refuse("Take out what is not needed.", "The file has more than %d outlines or %d points.",
+				MostOutlines, mostPoints)
 		}
 		r.out = append(r.out, drawing.Outline{Path: shape.Path{run}.Mapped(m), Line: !run.Closed})
 	}
@@ -233,7 +240,8 @@ func (r *reader) place(list []entity, m shape.Matrix, depth int) error {
 // insert places a block.
 func (r *reader) insert(e entity, m shape.Matrix, depth int) error {
 	if r.inserts++; r.inserts > MostOutlines {
-		return drawing.Refuse("Explode the blocks in the drawing program first.", "The file has more than %d blocks inserted.", MostOutlines)
+		return drawing.Refuse("Explode the blocks in the drawing program first.",
+			"The file has more than %d blocks inserted.", MostOutlines)
 	}
 	var at [5]float64
 	for i, g := range []struct {
@@ -291,7 +299,8 @@ func (e entity) line() (shape.Run, bool, error) {
 		}
 		v[i] = f
 	}
-	return shape.Run{Start: shape.Point{X: v[0], Y: v[1]}, Segments: []shape.Segment{{To: shape.Point{X: v[2], Y: v[3]}}}}, true, nil
+	return shape.Run{Start: shape.Point{X: v[0], Y: v[1]},
+		Segments: []shape.Segment{{To: shape.Point{X: v[2], Y: v[3]}}}}, true, nil
 }
 
 // round is a circle, or the arc of one anticlockwise from an angle to another.

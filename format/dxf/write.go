@@ -15,8 +15,9 @@ import (
 // grain line, internal lines, sew line, annotation. Source: ASTM D6673, from memory; what
 // it has no layer for has a name instead.
 var numbers = map[drawing.Layer]string{
-	drawing.Cut: "1", drawing.Notch: "4", drawing.Grain: "7", drawing.Internal: "8", drawing.Sew: "14", drawing.Words: "15",
-	drawing.Trim: "TRIM", drawing.Quilting: "QUILTING", drawing.Cloth: "CLOTH",
+	drawing.Cut: "1", drawing.Notch: "4", drawing.Grain: "7", drawing.Internal: "8", drawing.Sew: "14",
+	drawing.Words: "15",
+	drawing.Trim:  "TRIM", drawing.Quilting: "QUILTING", drawing.Cloth: "CLOTH",
 }
 
 // Write draws each drawing as a block of its own, as pattern exchange does, inserted side by

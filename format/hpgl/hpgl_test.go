@@ -55,8 +55,10 @@ func path(t require.TestingT, text string) shape.Path {
 }
 
 func TestASquareIsAHundredMillimetres(t *testing.T) {
-	d := drawing.Drawing{Width: 120, Height: 120, Lines: []drawing.Line{{Layer: drawing.Cut, Path: path(t, "M10 10h100v100h-100Z")}}}
-	assert.Equal(t, "IN;IP0,0,4000,4000;SC0,100,0,100;PA;SP1;PU10,110;PD110,110,110,10,10,10,10,110;PU0,0;SP0;IN;", string(hpgl.Write(d)))
+	d := drawing.Drawing{Width: 120, Height: 120,
+		Lines: []drawing.Line{{Layer: drawing.Cut, Path: path(t, "M10 10h100v100h-100Z")}}}
+	assert.Equal(t, "IN;IP0,0,4000,4000;SC0,100,0,100;PA;SP1;PU10,110;PD110,110,110,10,10,10,10,110;PU0,0;SP0;IN;",
+		string(hpgl.Write(d)))
 }
 
 // What is drawn comes before what is cut, and both are as long as in the drawing.
@@ -67,7 +69,8 @@ func TestEveryLineIsDrawnOnceByItsTool(t *testing.T) {
 			layer := rapid.SampledFrom([]drawing.Layer{drawing.Cut, drawing.Sew, drawing.Quilting}).Draw(t, "layer")
 			r := rapid.Float64Range(5, 140).Draw(t, "r")
 			run := shape.Run{Start: shape.Point{X: 150 - r, Y: 150}, Closed: true}
-			run.Segments = append(drawing.Side(run.Start, shape.Point{X: 150 + r, Y: 150}, 1), drawing.Side(shape.Point{X: 150 + r, Y: 150}, run.Start, 1)...)
+			run.Segments = append(drawing.Side(run.Start, shape.Point{X: 150 + r, Y: 150}, 1),
+				drawing.Side(shape.Point{X: 150 + r, Y: 150}, run.Start, 1)...)
 			d.Lines = append(d.Lines, drawing.Line{Layer: layer, Path: shape.Path{run}})
 		}
 		long, tools := drawn(t, hpgl.Write(d))

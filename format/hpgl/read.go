@@ -36,7 +36,8 @@ func (s Stroke) Length() float64 {
 // and a scaled plane. It fails with a drawing.Refusal for everything else.
 func Read(data []byte) ([]Stroke, error) {
 	if len(data) > MostBytes {
-		return nil, drawing.Refuse("Send a smaller drawing.", "The plot has %d kB; up to %d are read.", len(data)>>10, MostBytes>>10)
+		return nil, drawing.Refuse("Send a smaller drawing.", "The plot has %d kB; up to %d are read.", len(data)>>10,
+			MostBytes>>10)
 	}
 	r := &reader{pen: 1, scale: [2]float64{1 / float64(Units), 1 / float64(Units)}, corners: [4]float64{0, 0, 1, 1}}
 	for i, text := range strings.Split(string(data), ";") {
@@ -85,7 +86,8 @@ var known = []string{"IN", "DF", "SP", "PU", "PD", "PA", "PR", "IP", "SC"}
 
 func (r *reader) command(n int, name, rest string) error {
 	if !slices.Contains(known, name) {
-		return drawing.Refuse("Pens, moves and scaling are read: IN, SP, PU, PD, PA, PR, IP, SC.", "Command %d, %s, is not known here.", n, name)
+		return drawing.Refuse("Pens, moves and scaling are read: IN, SP, PU, PD, PA, PR, IP, SC.",
+			"Command %d, %s, is not known here.", n, name)
 	}
 	values, err := numbers(n, name, rest)
 	if err != nil {
@@ -94,7 +96,8 @@ func (r *reader) command(n int, name, rest string) error {
 	switch name {
 	case "IN", "DF":
 		r.lift()
-		*r = reader{out: r.out, pen: 1, points: r.points, scale: [2]float64{1 / float64(Units), 1 / float64(Units)}, corners: [4]float64{0, 0, 1, 1}}
+		*r = reader{out: r.out, pen: 1, points: r.points, scale: [2]float64{1 / float64(Units), 1 / float64(Units)},
+			corners: [4]float64{0, 0, 1, 1}}
 	case "SP":
 		r.lift()
 		r.pen = 0
@@ -167,12 +170,14 @@ func (r *reader) moves(n int, v []float64) error {
 const farthest = 100_000
 
 func numbers(n int, name, text string) ([]float64, error) {
-	fields := strings.FieldsFunc(text, func(c rune) bool { return c == ',' || c == ' ' || c == '\n' || c == '\r' || c == '\t' })
+	fields := strings.FieldsFunc(text,
+		func(c rune) bool { return c == ',' || c == ' ' || c == '\n' || c == '\r' || c == '\t' })
 	out := make([]float64, len(fields))
 	for i, f := range fields {
 		v, err := strconv.ParseFloat(f, 64)
 		if err != nil || math.IsNaN(v) || math.IsInf(v, 0) {
-			return nil, drawing.Refuse("Send it again as HP-GL.", "Command %d, %s, has %q for a number.", n, name, short(f))
+			return nil, drawing.Refuse("Send it again as HP-GL.", "Command %d, %s, has %q for a number.", n, name,
+				short(f))
 		}
 		out[i] = v
 	}

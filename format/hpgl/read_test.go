@@ -29,11 +29,17 @@ func TestPlotsAreRead(t *testing.T) {
 		plot string
 		want []hpgl.Stroke
 	}{
-		"plotter units are 0.025 mm": {"IN;SP1;PU0,0;PD400,0;PU;", []hpgl.Stroke{{Pen: 1, Points: []shape.Point{{}, {X: 10}}}}},
-		"a scaled plane":             {"IN;IP0,0,4000,4000;SC0,100,0,100;SP2;PU5,5;PD5,7.5;", []hpgl.Stroke{{Pen: 2, Points: []shape.Point{{X: 5, Y: 5}, {X: 5, Y: 7.5}}}}},
-		"relative moves":             {"SP1;PU40,40;PR;PD40,0,0,40;PA;PD0,0;", []hpgl.Stroke{{Pen: 1, Points: []shape.Point{{X: 1, Y: 1}, {X: 2, Y: 1}, {X: 2, Y: 2}, {}}}}},
-		"moves after the pen":        {"SP1 ; PA 0 0;PD;PA 40 0;\nPU;PA80,0;PD;PA80,40;", []hpgl.Stroke{{Pen: 1, Points: []shape.Point{{}, {X: 1}}}, {Pen: 1, Points: []shape.Point{{X: 2}, {X: 2, Y: 1}}}}},
-		"no pen draws nothing":       {"SP0;PD400,0;SP1;PD0,0;", []hpgl.Stroke{{Pen: 1, Points: []shape.Point{{X: 10}, {}}}}},
+		"plotter units are 0.025 mm": {"IN;SP1;PU0,0;PD400,0;PU;",
+			[]hpgl.Stroke{{Pen: 1, Points: []shape.Point{{}, {X: 10}}}}},
+		"a scaled plane": {"IN;IP0,0,4000,4000;SC0,100,0,100;SP2;PU5,5;PD5,7.5;",
+			[]hpgl.Stroke{{Pen: 2, Points: []shape.Point{{X: 5, Y: 5}, {X: 5, Y: 7.5}}}}},
+		"relative moves": {"SP1;PU40,40;PR;PD40,0,0,40;PA;PD0,0;",
+			[]hpgl.Stroke{{Pen: 1, Points: []shape.Point{{X: 1, Y: 1}, {X: 2, Y: 1}, {X: 2, Y: 2}, {}}}}},
+		"moves after the pen": {"SP1 ; PA 0 0;PD;PA 40 0;\nPU;PA80,0;PD;PA80,40;",
+			[]hpgl.Stroke{{Pen: 1, Points: []shape.Point{{}, {X: 1}}},
+				{Pen: 1, Points: []shape.Point{{X: 2}, {X: 2, Y: 1}}}}},
+		"no pen draws nothing": {"SP0;PD400,0;SP1;PD0,0;",
+			[]hpgl.Stroke{{Pen: 1, Points: []shape.Point{{X: 10}, {}}}}},
 	} {
 		t.Run(name, func(t *testing.T) {
 			got, err := hpgl.Read([]byte(c.plot))
@@ -73,7 +79,8 @@ func TestWhatIsWrittenIsReadBack(t *testing.T) {
 		for i := range rapid.IntRange(1, 6).Draw(t, "lines") {
 			layer := rapid.SampledFrom([]drawing.Layer{drawing.Cut, drawing.Sew}).Draw(t, fmt.Sprint("layer", i))
 			num := func(name string) float64 { return rapid.Float64Range(5, 200).Draw(t, fmt.Sprint(name, i)) }
-			d.Lines = append(d.Lines, drawing.Line{Layer: layer, Path: drawing.Rectangle(num("x"), num("y"), num("w"), num("h"))})
+			d.Lines = append(d.Lines,
+				drawing.Line{Layer: layer, Path: drawing.Rectangle(num("x"), num("y"), num("w"), num("h"))})
 		}
 		strokes, err := hpgl.Read(hpgl.Write(d))
 		require.NoError(t, err)
@@ -83,7 +90,8 @@ func TestWhatIsWrittenIsReadBack(t *testing.T) {
 }
 
 func FuzzRead(f *testing.F) {
-	for _, seed := range []string{"IN;SP1;PU0,0;PD400,0;PU;", "IP0,0,4000,4000;SC0,100,0,100;PR;PD1,1", "SC;PD", ";;;", "IN"} {
+	for _, seed := range []string{"IN;SP1;PU0,0;PD400,0;PU;", "IP0,0,4000,4000;SC0,100,0,100;PR;PD1,1", "SC;PD", ";;;",
+		"IN"} {
 		f.Add([]byte(seed))
 	}
 	f.Fuzz(func(t *testing.T, data []byte) {

@@ -22,7 +22,8 @@ const plane = 100
 
 // tools are the pens of layers: 1 cuts, 2 draws what is sewn and marked. What is on no
 // tool is not for a cutter.
-var tools = map[drawing.Layer]int{drawing.Cut: 1, drawing.Sew: 2, drawing.Notch: 2, drawing.Grain: 2, drawing.Internal: 2, drawing.Trim: 2}
+var tools = map[drawing.Layer]int{drawing.Cut: 1, drawing.Sew: 2, drawing.Notch: 2, drawing.Grain: 2,
+	drawing.Internal: 2, drawing.Trim: 2}
 
 // Write draws one drawing: what is drawn first, what is cut last, so that nothing is drawn
 // on a loose piece.

@@ -15,11 +15,15 @@ import (
 
 func TestADayInTheCalendar(t *testing.T) {
 	c := ics.Calendar{Name: "Hood, turntable", Stamp: time.Date(2026, 11, 27, 20, 0, 0, 0, time.FixedZone("", 3600)),
-		Events: []ics.Event{{UID: "hood-1", Day: time.Date(2026, 12, 31, 0, 0, 0, 0, time.UTC), Summary: "Quilt; then trim", Description: "Walking foot\nneedle 90/14"}}}
+		Events: []ics.Event{{UID: "hood-1", Day: time.Date(2026, 12, 31, 0, 0, 0, 0, time.UTC),
+			Summary: "Quilt; then trim", Description: "Walking foot\nneedle 90/14"}}}
 	assert.Equal(t, strings.Join([]string{
-		"BEGIN:VCALENDAR", "VERSION:2.0", "PRODID:-//Umschlag//Schedule//EN", "CALSCALE:GREGORIAN", "X-WR-CALNAME:Hood\\, turntable",
-		"BEGIN:VEVENT", "UID:hood-1", "DTSTAMP:20261127T190000Z", "DTSTART;VALUE=DATE:20261231", "DTEND;VALUE=DATE:20270101",
-		"SUMMARY:Quilt\\; then trim", "DESCRIPTION:Walking foot\\nneedle 90/14", "TRANSP:TRANSPARENT", "END:VEVENT", "END:VCALENDAR", "",
+		"BEGIN:VCALENDAR", "VERSION:2.0", "PRODID:-//Umschlag//Schedule//EN", "CALSCALE:GREGORIAN",
+		"X-WR-CALNAME:Hood\\, turntable",
+		"BEGIN:VEVENT", "UID:hood-1", "DTSTAMP:20261127T190000Z", "DTSTART;VALUE=DATE:20261231",
+		"DTEND;VALUE=DATE:20270101",
+		"SUMMARY:Quilt\\; then trim", "DESCRIPTION:Walking foot\\nneedle 90/14", "TRANSP:TRANSPARENT", "END:VEVENT",
+		"END:VCALENDAR", "",
 	}, "\r\n"), string(c.Write()))
 }
 

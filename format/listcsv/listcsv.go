@@ -66,7 +66,8 @@ func yes(is bool) string {
 // Cuts are the pieces of a plan in the order of its list of cuts.
 func Cuts(r answer.Reckoning, unit length.Unit) Table {
 	names := cloths(r)
-	t := Table{Header: []string{"number", "title", "piece", "cloth", "count", "in all", "width", "height", "shape", "waits for", "cut"}}
+	t := Table{Header: []string{"number", "title", "piece", "cloth", "count", "in all", "width", "height", "shape",
+		"waits for", "cut"}}
 	waits := map[string]string{} // for the step at which it is measured
 	for _, s := range r.Steps {
 		if s.Gate != "" {
@@ -74,8 +75,10 @@ func Cuts(r answer.Reckoning, unit length.Unit) Table {
 		}
 	}
 	for i, c := range r.Cuts {
-		t.Rows = append(t.Rows, []string{strconv.Itoa(i + 1), c.Title, c.Piece, names[c.Cloth], strconv.Itoa(c.Count), strconv.Itoa(c.Total),
-			exact(c.Width, unit), exact(c.Height, unit), c.Shape, waits[c.Waits], yes(c.Done)})
+		t.Rows = append(t.Rows,
+			[]string{strconv.Itoa(i + 1), c.Title, c.Piece, names[c.Cloth], strconv.Itoa(c.Count),
+				strconv.Itoa(c.Total),
+				exact(c.Width, unit), exact(c.Height, unit), c.Shape, waits[c.Waits], yes(c.Done)})
 	}
 	return t
 }
@@ -90,7 +93,8 @@ func cloths(r answer.Reckoning) map[string]string {
 
 // Steps are the steps of a plan in working order.
 func Steps(r answer.Reckoning, unit length.Unit) Table {
-	t := Table{Header: []string{"number", "title", "what is done", "machine", "press", "check", "caution", "minutes", "should measure across", "should measure up", "done"}}
+	t := Table{Header: []string{"number", "title", "what is done", "machine", "press", "check", "caution", "minutes",
+		"should measure across", "should measure up", "done"}}
 	for i, s := range r.Steps {
 		across, up := "", ""
 		if s.Expect != nil {
@@ -99,7 +103,9 @@ func Steps(r answer.Reckoning, unit length.Unit) Table {
 				up = exact(s.Expect.Height, unit)
 			}
 		}
-		t.Rows = append(t.Rows, []string{strconv.Itoa(i + 1), s.Title, s.Text, s.Machine, s.Press, s.Check, s.Caution, strconv.Itoa(s.Minutes), across, up, yes(s.Done)})
+		t.Rows = append(t.Rows,
+			[]string{strconv.Itoa(i + 1), s.Title, s.Text, s.Machine, s.Press, s.Check, s.Caution,
+				strconv.Itoa(s.Minutes), across, up, yes(s.Done)})
 	}
 	return t
 }

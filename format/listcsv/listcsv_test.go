@@ -26,11 +26,14 @@ func rows(t require.TestingT, table listcsv.Table) [][]string {
 func TestCutsAndSteps(t *testing.T) {
 	l := func(n length.Length) answer.L { return answer.L{NM: int64(n)} }
 	r := answer.Reckoning{Cloths: []answer.ClothNeed{{Cloth: "A", Name: "moss, \"leaf\""}},
-		Cuts:  []answer.Cut{{Title: "front", Piece: "front", Cloth: "A", Count: 1, Total: 3, Width: l(33 * length.Inch / 2), Height: l(19 * length.Inch), Shape: "rectangle", Done: true}},
-		Steps: []answer.Step{{Title: "Measure", Text: "one\ntwo", Minutes: 5, Expect: &answer.Size{Width: l(19 * length.Inch)}}}}
+		Cuts: []answer.Cut{{Title: "front", Piece: "front", Cloth: "A", Count: 1, Total: 3,
+			Width: l(33 * length.Inch / 2), Height: l(19 * length.Inch), Shape: "rectangle", Done: true}},
+		Steps: []answer.Step{{Title: "Measure", Text: "one\ntwo", Minutes: 5,
+			Expect: &answer.Size{Width: l(19 * length.Inch)}}}}
 	got := rows(t, listcsv.Cuts(r, length.Inches))
 	require.Len(t, got, 2)
-	assert.Equal(t, []string{"1", "front", "front", `moss, "leaf"`, "1", "3", "16 1/2 in", "19 in", "rectangle", "", "yes"}, got[1])
+	assert.Equal(t, []string{"1", "front", "front", `moss, "leaf"`, "1", "3", "16 1/2 in", "19 in", "rectangle", "",
+		"yes"}, got[1])
 	got = rows(t, listcsv.Steps(r, length.Centimetres))
 	assert.Equal(t, []string{"1", "Measure", "one\ntwo", "", "", "", "", "5", "48.26 cm", "", ""}, got[1])
 	got = rows(t, listcsv.Shopping([]listcsv.Bought{{What: "=1+1", Need: "-", Plans: []string{"a", "b"}}}))

@@ -42,7 +42,8 @@ func Read(data []byte) (Photo, error) {
 		return Photo{}, errors.New("that is no picture that can be read; choose a JPEG, PNG or GIF file")
 	}
 	if cfg.Width <= 0 || cfg.Height <= 0 || cfg.Width > mostPixels/cfg.Height {
-		return Photo{}, fmt.Errorf("the picture has %d × %d dots; choose one of up to %d million", cfg.Width, cfg.Height, mostPixels/1_000_000)
+		return Photo{}, fmt.Errorf("the picture has %d × %d dots; choose one of up to %d million", cfg.Width,
+			cfg.Height, mostPixels/1_000_000)
 	}
 	img, err := imaging.Decode(bytes.NewReader(data), imaging.AutoOrientation(true))
 	if err != nil {
@@ -55,5 +56,6 @@ func Read(data []byte) (Photo, error) {
 	}
 	one := imaging.Resize(img, 1, 1, imaging.Box).NRGBAAt(0, 0)
 	size := img.Bounds().Size()
-	return Photo{JPEG: out.Bytes(), Width: size.X, Height: size.Y, Average: fmt.Sprintf("#%02x%02x%02x", one.R, one.G, one.B)}, nil
+	return Photo{JPEG: out.Bytes(), Width: size.X, Height: size.Y,
+		Average: fmt.Sprintf("#%02x%02x%02x", one.R, one.G, one.B)}, nil
 }

@@ -55,7 +55,8 @@ func TestPicturesOfEveryKindAreKeptAsJPEG(t *testing.T) {
 }
 
 func TestALargePictureIsMadeSmaller(t *testing.T) {
-	p, err := photo.Read(encoded(t, func(b *bytes.Buffer) error { return png.Encode(b, image.NewGray(image.Rect(0, 0, 3200, 800))) }))
+	p, err := photo.Read(encoded(t,
+		func(b *bytes.Buffer) error { return png.Encode(b, image.NewGray(image.Rect(0, 0, 3200, 800))) }))
 	require.NoError(t, err)
 	assert.Equal(t, []int{1600, 400}, []int{p.Width, p.Height})
 }

@@ -20,7 +20,8 @@ const kept = `{"format": "umschlag/plan/2", "title": "Kept", "object": {"kind": 
 
 // What is kept aside is read, written and given keys as everything else.
 func TestWhatIsAsideIsReadAndKeyed(t *testing.T) {
-	doc := fmt.Appendf(nil, kept, `{"strips": {"kind": "strips", "strips": [{"width": "4 3/4"}, {"width": "9 1/2"}], "colourways": [{"name": "dark", "face": {"kind": "strips", "strips": [{"width": "4 3/4"}, {"width": "9 1/2"}]}}]}}`, `{"zip-flap": {"kind": "zip", "flap": "1 1/2"}}`)
+	doc := fmt.Appendf(nil, kept,
+		`{"strips": {"kind": "strips", "strips": [{"width": "4 3/4"}, {"width": "9 1/2"}], "colourways": [{"name": "dark", "face": {"kind": "strips", "strips": [{"width": "4 3/4"}, {"width": "9 1/2"}]}}]}}`, `{"zip-flap": {"kind": "zip", "flap": "1 1/2"}}`)
 	p, err := planfile.Read(doc)
 	require.NoError(t, err)
 	assert.Equal(t, plan.StripsFace, p.Pieces["front"].Face.Aside["strips"].Kind)
@@ -47,7 +48,8 @@ func TestWhatIsAsideStandsUnderItsWord(t *testing.T) {
 		{`{"strips": {"kind": "grid"}}`, `{}`, "/pieces/front/face/aside/strips/kind", `"strips"`},
 		{`{"plain": {"kind": "plain"}}`, `{}`, "/pieces/front/face/aside/plain", "take this out"},
 		{`{"strips": null}`, `{}`, "/pieces/front/face/aside/strips", "a face belongs here"},
-		{`{"strips": {"kind": "strips", "aside": {"grid": {"kind": "grid"}}}}`, `{}`, "/pieces/front/face/aside/strips/aside", "take this out"},
+		{`{"strips": {"kind": "strips", "aside": {"grid": {"kind": "grid"}}}}`, `{}`,
+			"/pieces/front/face/aside/strips/aside", "take this out"},
 		{`{"stack": {"kind": "stack", "parts": [{"height": 5, "face": {"kind": "plain", "aside": {"grid": {"kind": "plain"}}}}]}}`, `{}`, "/pieces/front/face/aside/stack/parts/0/face/aside/grid/kind", `"grid"`},
 		{`{}`, `{"zip": {"kind": "zip", "flap": 1}}`, "/back/aside/zip", `"zip-flap"`},
 		{`{}`, `{"velvet": {"kind": "zip"}}`, "/back/aside/velvet", "envelope, folded"},
@@ -60,7 +62,8 @@ func TestWhatIsAsideStandsUnderItsWord(t *testing.T) {
 		assert.Equal(t, one.path, problems[0].Path)
 		assert.Contains(t, problems[0].Text, one.says)
 	}
-	doc := strings.Replace(fmt.Sprintf(kept, `{}`, `{}`), `"kind": "cushion"`, `"kind": "wrap-hood", "aside": {"hood": {"end": {}}, "band-hood": {"top": {"face": {"kind": "grid", "aside": {"grid": {"kind": "grid"}}}}}}`, 1)
+	doc := strings.Replace(fmt.Sprintf(kept, `{}`, `{}`), `"kind": "cushion"`,
+		`"kind": "wrap-hood", "aside": {"hood": {"end": {}}, "band-hood": {"top": {"face": {"kind": "grid", "aside": {"grid": {"kind": "grid"}}}}}}`, 1)
 	_, err := planfile.Read([]byte(doc))
 	var problems planfile.Problems
 	require.ErrorAs(t, err, &problems)

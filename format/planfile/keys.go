@@ -33,7 +33,8 @@ func WithRecord(data []byte, progress plan.Progress, measured []plan.Measured) (
 		return nil, err
 	}
 	style := length.Style{Unit: (&reader{}).unitOf(file)}
-	for key, v := range map[string]reflect.Value{"progress": reflect.ValueOf(progress), "measured": reflect.ValueOf(measured)} {
+	for key, v := range map[string]reflect.Value{"progress": reflect.ValueOf(progress),
+		"measured": reflect.ValueOf(measured)} {
 		if v.IsZero() || v.Kind() == reflect.Slice && v.Len() == 0 {
 			file.take(key)
 			continue
@@ -172,7 +173,9 @@ func twice(p plan.Plan) Problems {
 	var out Problems
 	p.Keys(func(path string, key ref.Key, first bool) {
 		if !first {
-			out = append(out, Problem{Path: path + "/key", Text: fmt.Sprintf("another part has the key %q; leave it out, and this one gets a key of its own", key)})
+			out = append(out, Problem{Path: path + "/key",
+				Text: fmt.Sprintf("another part has the key %q; leave it out, and this one gets a key of its own",
+					key)})
 		}
 	})
 	return out

@@ -54,7 +54,8 @@ func NamesOfOne(data []byte) (*Names, error) {
 }
 
 // pieces of every kind of cover, longer names before those they begin with.
-var pieces = []string{"band.zip", "wall.side", "flap.back", "front", "back", "face", "band", "main", "end", "wall", "top", "under", "outside", "inside", "flap"}
+var pieces = []string{"band.zip", "wall.side", "flap.back", "front", "back", "face", "band", "main", "end", "wall",
+	"top", "under", "outside", "inside", "flap"}
 
 // Cut is the ref of a cut; ok is false where the name fits nothing of the plan.
 func (n *Names) Cut(name string) (id string, ok bool) {
@@ -107,7 +108,8 @@ func (n *Names) closing(r *ref.Ref, w *words) bool {
 	if !rest.take("back") {
 		return false
 	}
-	roles := map[string]ref.Role{"panel": ref.ClosurePanel, "left": ref.ClosureLeft, "right": ref.ClosureRight, "lining": ref.ClosureLining, "tie": ref.ClosureTie, "tab": ref.ClosureTab}
+	roles := map[string]ref.Role{"panel": ref.ClosurePanel, "left": ref.ClosureLeft, "right": ref.ClosureRight,
+		"lining": ref.ClosureLining, "tie": ref.ClosureTie, "tab": ref.ClosureTab}
 	for word, role := range roles {
 		after := rest
 		if !after.take(word) {
@@ -127,7 +129,8 @@ func (n *Names) closing(r *ref.Ref, w *words) bool {
 }
 
 // layers lie under a piece.
-var layers = map[string]ref.Role{"batting": ref.Batting, "lining": ref.Lining, "stiffener": ref.Stiffener, "web": ref.Web, "grid": ref.Grid}
+var layers = map[string]ref.Role{"batting": ref.Batting, "lining": ref.Lining, "stiffener": ref.Stiffener,
+	"web": ref.Web, "grid": ref.Grid}
 
 // piece takes the name of a piece.
 func (w *words) piece() (string, bool) {
@@ -214,7 +217,8 @@ func (n *Names) pieceCut(r *ref.Ref, w *words) bool {
 
 // faceCut reads what a face has once.
 func faceCut(r *ref.Ref, w *words) bool {
-	for _, role := range []ref.Role{ref.ShortSash, ref.LongSash, ref.Post, ref.HalfWindow, ref.Window, ref.Ground, ref.Backing, ref.Pocket, ref.Gathered, ref.Panel} {
+	for _, role := range []ref.Role{ref.ShortSash, ref.LongSash, ref.Post, ref.HalfWindow, ref.Window, ref.Ground,
+		ref.Backing, ref.Pocket, ref.Gathered, ref.Panel} {
 		if !w.take(string(role)) {
 			continue
 		}
@@ -324,7 +328,8 @@ func (n *Names) Gate(name string) (id string, ok bool) {
 	for _, g := range []struct {
 		name string
 		gate ref.Ref
-	}{{"front.quilted", ref.FrontQuilted}, {"front.sewn", ref.FrontSewn}, {"front.pieced", ref.FrontPieced}, {"front.untrimmed", ref.FrontUntrimmed},
+	}{{"front.quilted", ref.FrontQuilted}, {"front.sewn", ref.FrontSewn}, {"front.pieced", ref.FrontPieced},
+		{"front.untrimmed", ref.FrontUntrimmed},
 		{"cover.finished", ref.CoverFinished}, {"back.overlap", ref.BackOverlap}, {"pad.filled", ref.PadFilled}} {
 		if g.name == name {
 			return g.gate.String(), true
@@ -435,11 +440,18 @@ func (n *Names) Step(name string, part func(step string, no int) (ref.Key, bool)
 // onFront are the steps that a cushion has at its front, onBack those at its back, and once
 // those that a cover has once.
 var (
-	onFront = map[string]ref.Role{"cut.front": ref.DoCutOuter, "cut.under": ref.DoCutUnder, "layers": ref.DoLayers, "quilt": ref.DoQuilt, "trim": ref.DoTrim, "gate.front": ref.DoMeasureFront}
-	onBack  = map[string]ref.Role{"cut.back": ref.DoCutBack, "hem": ref.DoHem, "fold": ref.DoFold, "lining": ref.DoLine, "tape": ref.DoTape, "buttons": ref.DoButtons, "ties": ref.DoTies, "flap": ref.DoFlap, "tab": ref.DoTab, "zip": ref.DoZip}
-	once    = map[string]ref.Role{"measure": ref.DoMeasure, "cut.outer": ref.DoCutOuter, "close": ref.DoClose, "finish": ref.DoFinish, "clip": ref.DoClip, "turn": ref.DoTurn, "ditch": ref.DoFlange, "gate.cover": ref.DoMeasureCover,
-		"inspect": ref.DoInspect, "form": ref.DoForm, "piping.make": ref.DoMakePiping, "piping.baste": ref.DoBastePiping, "binding.make": ref.DoMakeBinding, "bottom": ref.DoBottom, "try": ref.DoTry}
-	onPiece = map[string]ref.Role{"layers": ref.DoLayers, "quilt": ref.DoQuilt, "trim": ref.DoTrim, "open": ref.DoOpenEdge, "strips": ref.DoEndToEnd, "round": ref.DoCorners}
+	onFront = map[string]ref.Role{"cut.front": ref.DoCutOuter, "cut.under": ref.DoCutUnder, "layers": ref.DoLayers,
+		"quilt": ref.DoQuilt, "trim": ref.DoTrim, "gate.front": ref.DoMeasureFront}
+	onBack = map[string]ref.Role{"cut.back": ref.DoCutBack, "hem": ref.DoHem, "fold": ref.DoFold, "lining": ref.DoLine,
+		"tape": ref.DoTape, "buttons": ref.DoButtons, "ties": ref.DoTies, "flap": ref.DoFlap, "tab": ref.DoTab,
+		"zip": ref.DoZip}
+	once = map[string]ref.Role{"measure": ref.DoMeasure, "cut.outer": ref.DoCutOuter, "close": ref.DoClose,
+		"finish": ref.DoFinish, "clip": ref.DoClip, "turn": ref.DoTurn, "ditch": ref.DoFlange,
+		"gate.cover": ref.DoMeasureCover,
+		"inspect":    ref.DoInspect, "form": ref.DoForm, "piping.make": ref.DoMakePiping,
+		"piping.baste": ref.DoBastePiping, "binding.make": ref.DoMakeBinding, "bottom": ref.DoBottom, "try": ref.DoTry}
+	onPiece = map[string]ref.Role{"layers": ref.DoLayers, "quilt": ref.DoQuilt, "trim": ref.DoTrim,
+		"open": ref.DoOpenEdge, "strips": ref.DoEndToEnd, "round": ref.DoCorners}
 )
 
 func (n *Names) step(name string) (ref.Ref, bool) {
@@ -541,7 +553,8 @@ func (n *Names) faceStep(r *ref.Ref, w *words) bool {
 			return w.end() && n.ofFound(r, no)
 		}
 	}
-	r.Role = map[string]ref.Role{"sample": ref.DoSample, "gather": ref.DoGather, "pocket": ref.DoPocket, "fold-units": ref.DoFoldUnits, "units": ref.DoJoinUnits, "windows": ref.DoWindows,
+	r.Role = map[string]ref.Role{"sample": ref.DoSample, "gather": ref.DoGather, "pocket": ref.DoPocket,
+		"fold-units": ref.DoFoldUnits, "units": ref.DoJoinUnits, "windows": ref.DoWindows,
 		"points": ref.DoPoints, "stack": ref.DoJoinParts}[string(*w)]
 	return r.Role != ""
 }
@@ -549,7 +562,8 @@ func (n *Names) faceStep(r *ref.Ref, w *words) bool {
 // ofGrid says which part of a stack a grid fills, by its number among the grids, or the only one.
 func (n *Names) ofGrid(r *ref.Ref, no int) bool {
 	return n.ofParts(r, max(1, no), func(f plan.Face) bool {
-		return f.Kind == plan.GridFace || f.Kind == plan.CheckerFace || f.Kind == plan.StripsFace || f.Kind == plan.WindowsFace || f.Kind == plan.FoundFace
+		return f.Kind == plan.GridFace || f.Kind == plan.CheckerFace || f.Kind == plan.StripsFace ||
+			f.Kind == plan.WindowsFace || f.Kind == plan.FoundFace
 	})
 }
 

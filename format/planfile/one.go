@@ -182,7 +182,8 @@ func (o *old) divided(pr *object) {
 		o.parts[name] = len(list)
 		keyed := make([]node, len(list))
 		for i, n := range list {
-			keyed[i] = &object{keys: []string{"key", "name"}, values: map[string]node{"key": strconv.Itoa(i + 1), "name": n}}
+			keyed[i] = &object{keys: []string{"key", "name"},
+				values: map[string]node{"key": strconv.Itoa(i + 1), "name": n}}
 		}
 		out.set(id, keyed)
 	}

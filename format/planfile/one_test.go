@@ -81,9 +81,15 @@ func TestARecordOfTheFormatBeforeIsRead(t *testing.T) {
 		var doc map[string]any
 		require.NoError(t, json.Unmarshal(one.Plan, &doc))
 		divided := one.Steps[len(one.Steps)-1]
-		doc["progress"] = map[string]any{"cut": one.Cuts, "sizes": map[string]any{one.Cuts[0]: map[string]any{"width": "3 in", "height": "2 in"}}, "spoiled": map[string]any{one.Cuts[0]: 2},
-			"done": append([]string{divided + ":1", "grid.9.nothing"}, one.Steps...), "times": map[string]any{one.Steps[0]: 4, divided + ":2": 5}, "parts": map[string]any{divided: []string{"a", "b", "c"}},
-			"running": map[string]any{"step": one.Steps[0], "since": "2026-03-01T19:30:00Z"}, "troubles": []any{map[string]any{"step": one.Steps[0], "kind": "other"}}, "skipped": map[string]any{"nothing": "why"}}
+		doc["progress"] = map[string]any{"cut": one.Cuts,
+			"sizes":    map[string]any{one.Cuts[0]: map[string]any{"width": "3 in", "height": "2 in"}},
+			"spoiled":  map[string]any{one.Cuts[0]: 2},
+			"done":     append([]string{divided + ":1", "grid.9.nothing"}, one.Steps...),
+			"times":    map[string]any{one.Steps[0]: 4, divided + ":2": 5},
+			"parts":    map[string]any{divided: []string{"a", "b", "c"}},
+			"running":  map[string]any{"step": one.Steps[0], "since": "2026-03-01T19:30:00Z"},
+			"troubles": []any{map[string]any{"step": one.Steps[0], "kind": "other"}},
+			"skipped":  map[string]any{"nothing": "why"}}
 		data, err := json.Marshal(doc)
 		require.NoError(t, err)
 		p, err := planfile.Read(data)
@@ -121,8 +127,10 @@ func TestUpgraded(t *testing.T) {
 	doc, err := planfile.Upgraded([]byte(cushionOfOne))
 	require.NoError(t, err)
 	text := string(doc)
-	assert.Contains(t, text, `{"key":"1","name":"road","shape":"bar"},{"key":"2","shape":"circle","from":"1"}`, "shapes are placed from keys")
-	assert.Contains(t, text, `{"gate":"gate.piece:front.role:sewn","width":"19"},{"gate":"lid","width":"1"}`, "what nobody knows is kept, and told")
+	assert.Contains(t, text, `{"key":"1","name":"road","shape":"bar"},{"key":"2","shape":"circle","from":"1"}`,
+		"shapes are placed from keys")
+	assert.Contains(t, text, `{"gate":"gate.piece:front.role:sewn","width":"19"},{"gate":"lid","width":"1"}`,
+		"what nobody knows is kept, and told")
 	assert.Contains(t, text, `"progress":{"cut":{"cut.piece:front.role:panel":{}}}`)
 	assert.Less(t, strings.Index(text, `"title"`), strings.Index(text, `"object"`), "in its own order")
 	again, err := planfile.Upgraded(doc)
@@ -167,7 +175,8 @@ func TestKeyed(t *testing.T) {
 	out, err := planfile.Keyed([]byte(doc), fresh)
 	require.NoError(t, err)
 	for _, key := range []string{`"key":"newa",`, `"key":"newb",`, `"key":"newc",`} {
-		assert.Equal(t, 1+strings.Count(key, "newb"), strings.Count(string(out), key), "%s: a colourway has the keys of its face", out)
+		assert.Equal(t, 1+strings.Count(key, "newb"), strings.Count(string(out), key),
+			"%s: a colourway has the keys of its face", out)
 	}
 	back := string(out)
 	for _, key := range []string{"newa", "newb", "newc"} {
@@ -185,7 +194,9 @@ func TestKeyed(t *testing.T) {
 // A record takes the place of another one, and goes where there is none.
 func TestWithRecord(t *testing.T) {
 	doc := []byte(`{"format":"umschlag/plan/2","title":"t","units":"cm","object":{"kind":"form","width":"40","height":"40"},"cover":{"kind":"cushion"},"measured":[{"gate":"x","width":"4"}]}`)
-	with, err := planfile.WithRecord(doc, plan.Progress{Done: []string{"step.role:measure"}, Cut: map[string]plan.AsCut{"c": {Width: 4 * length.Centimetre, Count: 2}}}, nil)
+	with, err := planfile.WithRecord(doc,
+		plan.Progress{Done: []string{"step.role:measure"},
+			Cut: map[string]plan.AsCut{"c": {Width: 4 * length.Centimetre, Count: 2}}}, nil)
 	require.NoError(t, err)
 	assert.Equal(t, `{"format":"umschlag/plan/2","title":"t","units":"cm","object":{"kind":"form","width":"40","height":"40"},"cover":{"kind":"cushion"},"progress":{"cut":{"c":{"count":2,"width":"4"}},"done":["step.role:measure"]}}`, string(with))
 	p, err := planfile.Read(with)

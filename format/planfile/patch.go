@@ -30,10 +30,12 @@ func Remedied(data []byte, w *reckon.Workshop) (answer.Reckoning, error) {
 	if err != nil {
 		return r, err
 	}
-	for i, offers := range remedy.For(p, r.Findings, w, func(f finding.Finding) []remedy.Try { return inRange(file, f) }) {
+	for i, offers := range remedy.For(p, r.Findings, w,
+		func(f finding.Finding) []remedy.Try { return inRange(file, f) }) {
 		r.Findings[i].Remedy = "" // it tells of one direction, or of what was not tried
 		for _, o := range offers {
-			r.Findings[i].Remedies = append(r.Findings[i].Remedies, finding.Mend{Text: o.Text, Patch: diff(file, p, o.Plan)})
+			r.Findings[i].Remedies = append(r.Findings[i].Remedies,
+				finding.Mend{Text: o.Text, Patch: diff(file, p, o.Plan)})
 		}
 	}
 	return r, nil

@@ -49,30 +49,50 @@ func TestEveryRemedyRemovesItsStop(t *testing.T) {
 		least int
 		says  string
 	}{
-		"patches that miss the size":     {pad20 + `, "pieces": {"front": {"face": {"kind": "grid", "columns": 3, "rows": 3, "patch": {"width": "5"}, "cloths": ["A"]}}}`, "front-does-not-fill", 4, "Put a border round it that takes the rest"},
-		"patches that are too much":      {pad20 + `, "pieces": {"front": {"face": {"kind": "grid", "columns": 5, "rows": 4, "patch": {"width": "5"}, "cloths": ["A"]}}}`, "front-too-large", 3, "4 patches across and 4 down"},
-		"other patches each way":         {`"object": {"kind": "form", "width": "16", "height": "12"}, "cover": {"kind": "cushion", "ease": {"width": 0, "height": 0}}, "pieces": {"front": {"face": {"kind": "grid", "columns": 5, "rows": 3, "patch": {"width": "3.2", "height": "3.9"}, "cloths": ["A"]}}}`, "front-does-not-fill", 3, "An ease of"},
-		"nothing left for a border":      {pad20 + `, "pieces": {"front": {"face": {"kind": "grid", "columns": 4, "rows": 4, "patch": {"width": "5"}, "cloths": ["A"], "borders": [{"width": "rest"}]}}}`, "no-rest", 2, "Solve the patches"},
-		"borders that leave no room":     {pad20 + `, "pieces": {"front": {"face": {"kind": "grid", "columns": 4, "rows": 4, "patch": {"width": "4"}, "cloths": ["A"], "borders": [{"width": "11"}]}}}`, "borders-too-wide", 2, "borders off"},
-		"a stack that misses the size":   {pad20 + `, "pieces": {"front": {"face": {"kind": "stack", "parts": [{"height": "8", "face": {"kind": "plain", "cloth": "A"}}, {"height": "8", "face": {"kind": "plain", "cloth": "A"}}]}}}`, "stack-does-not-fill", 4, "Part 2: 12″ high"},
-		"folded windows over batting":    {pad20 + `, "pieces": {"front": {"face": {"kind": "windows", "columns": 4, "rows": 4, "ground": "A", "show": "A"}, "layers": {"batting": {"count": 1}}, "quilting": {"lines": [{"pitch": "2"}]}, "squaring": "1/2"}}`, "windows-quilted", 2, "No batting, lining or quilting"},
-		"strips that miss the size":      {pad20 + `, "pieces": {"front": {"face": {"kind": "strips", "strips": [{"width": "5"}, {"width": "5"}]}}}`, "strips-do-not-fill", 4, "All strips in proportion"},
-		"a gap on a small cushion":       {`"object": {"kind": "form", "width": "5", "height": "5"}, "cover": {"kind": "cushion"}, "back": {"kind": "sewn", "gap": "9"}`, "gap", 2, "The usual gap"},
-		"a zip in a flange":              {pad20[:len(pad20)-1] + `, "flange": "2"}, "back": {"kind": "zip", "place": "side"}`, "zip-flange", 1, "It closes with an envelope"},
-		"an overlap wider than the back": {pad20 + `, "back": {"kind": "envelope", "overlap": "30"}`, "overlap-too-large", 2, "A quarter of its width overlaps"},
-		"a radius larger than the piece": {pad20[:len(pad20)-1] + `, "corners": {"kind": "round", "radius": "15"}}`, "radius", 2, "Square corners"},
-		"a seam out of its range":        {pad20[:len(pad20)-1] + `, "seam": "9"}`, "out-of-range", 1, "2"},
-		"a count out of its range":       {pad20 + `, "copies": 0`, "out-of-range", 1, "1"},
-		"an ease smaller than the pad":   {`"object": {"kind": "form", "width": "5", "height": "5"}, "cover": {"kind": "cushion", "ease": {"width": "-7", "height": "-1"}}`, "cover-too-small", 1, "No ease"},
-		"a pocket off its piece":         {pad20 + `, "fittings": [{"kind": "pocket", "on": "front", "width": "5", "height": "5", "at": {"left": "18", "top": "1"}}]`, "fitting-off", 2, "In the middle"},
-		"a fitting on no piece":          {pad20 + `, "fittings": [{"kind": "pocket", "on": "lid", "width": "5", "height": "5"}]`, "fitting-on", 2, "On the front"},
-		"a shape from nowhere":           {pad20 + `, "pieces": {"front": {"face": {"kind": "plain", "cloth": "A", "applique": [{"shape": "leaf", "from": "gone"}]}}}`, "shape-from", 2, "Placed from the face"},
-		"a hood with a grid":             {box + `}, "pieces": {"main": {"face": {"kind": "grid", "columns": 3, "rows": 3, "patch": {"width": "4"}, "cloths": ["A"]}}}`, "front-does-not-fill", 1, "border"},
-		"a binding where none goes":      {pad20 + `, "edges": {"binding": {"shows": "1/2"}}`, "binding", 1, "No binding"},
-		"a pocket on patches":            {pad20 + `, "pieces": {"front": {"face": {"kind": "grid", "columns": 4, "rows": 4, "patch": {"width": "5"}, "cloths": ["A"], "pocket": "folded"}}}`, "face-part", 1, "Without it"},
+		"patches that miss the size": {pad20 +
+			`, "pieces": {"front": {"face": {"kind": "grid", "columns": 3, "rows": 3, "patch": {"width": "5"}, "cloths": ["A"]}}}`, "front-does-not-fill", 4, "Put a border round it that takes the rest"},
+		"patches that are too much": {pad20 +
+			`, "pieces": {"front": {"face": {"kind": "grid", "columns": 5, "rows": 4, "patch": {"width": "5"}, "cloths": ["A"]}}}`, "front-too-large", 3, "4 patches across and 4 down"},
+		"other patches each way": {`"object": {"kind": "form", "width": "16", "height": "12"}, "cover": {"kind": "cushion", "ease": {"width": 0, "height": 0}}, "pieces": {"front": {"face": {"kind": "grid", "columns": 5, "rows": 3, "patch": {"width": "3.2", "height": "3.9"}, "cloths": ["A"]}}}`, "front-does-not-fill", 3, "An ease of"},
+		"nothing left for a border": {pad20 +
+			`, "pieces": {"front": {"face": {"kind": "grid", "columns": 4, "rows": 4, "patch": {"width": "5"}, "cloths": ["A"], "borders": [{"width": "rest"}]}}}`, "no-rest", 2, "Solve the patches"},
+		"borders that leave no room": {pad20 +
+			`, "pieces": {"front": {"face": {"kind": "grid", "columns": 4, "rows": 4, "patch": {"width": "4"}, "cloths": ["A"], "borders": [{"width": "11"}]}}}`, "borders-too-wide", 2, "borders off"},
+		"a stack that misses the size": {pad20 +
+			`, "pieces": {"front": {"face": {"kind": "stack", "parts": [{"height": "8", "face": {"kind": "plain", "cloth": "A"}}, {"height": "8", "face": {"kind": "plain", "cloth": "A"}}]}}}`, "stack-does-not-fill", 4, "Part 2: 12″ high"},
+		"folded windows over batting": {pad20 +
+			`, "pieces": {"front": {"face": {"kind": "windows", "columns": 4, "rows": 4, "ground": "A", "show": "A"}, "layers": {"batting": {"count": 1}}, "quilting": {"lines": [{"pitch": "2"}]}, "squaring": "1/2"}}`, "windows-quilted", 2, "No batting, lining or quilting"},
+		"strips that miss the size": {pad20 +
+			`, "pieces": {"front": {"face": {"kind": "strips", "strips": [{"width": "5"}, {"width": "5"}]}}}`,
+			"strips-do-not-fill", 4, "All strips in proportion"},
+		"a gap on a small cushion": {`"object": {"kind": "form", "width": "5", "height": "5"}, "cover": {"kind": "cushion"}, "back": {"kind": "sewn", "gap": "9"}`, "gap", 2, "The usual gap"},
+		"a zip in a flange": {pad20[:len(pad20)-1] +
+			`, "flange": "2"}, "back": {"kind": "zip", "place": "side"}`, "zip-flange", 1,
+			"It closes with an envelope"},
+		"an overlap wider than the back": {pad20 + `, "back": {"kind": "envelope", "overlap": "30"}`,
+			"overlap-too-large", 2, "A quarter of its width overlaps"},
+		"a radius larger than the piece": {pad20[:len(pad20)-1] + `, "corners": {"kind": "round", "radius": "15"}}`,
+			"radius", 2, "Square corners"},
+		"a seam out of its range":      {pad20[:len(pad20)-1] + `, "seam": "9"}`, "out-of-range", 1, "2"},
+		"a count out of its range":     {pad20 + `, "copies": 0`, "out-of-range", 1, "1"},
+		"an ease smaller than the pad": {`"object": {"kind": "form", "width": "5", "height": "5"}, "cover": {"kind": "cushion", "ease": {"width": "-7", "height": "-1"}}`, "cover-too-small", 1, "No ease"},
+		"a pocket off its piece": {pad20 +
+			`, "fittings": [{"kind": "pocket", "on": "front", "width": "5", "height": "5", "at": {"left": "18", "top": "1"}}]`, "fitting-off", 2, "In the middle"},
+		"a fitting on no piece": {pad20 +
+			`, "fittings": [{"kind": "pocket", "on": "lid", "width": "5", "height": "5"}]`, "fitting-on", 2,
+			"On the front"},
+		"a shape from nowhere": {pad20 +
+			`, "pieces": {"front": {"face": {"kind": "plain", "cloth": "A", "applique": [{"shape": "leaf", "from": "gone"}]}}}`, "shape-from", 2, "Placed from the face"},
+		"a hood with a grid": {box +
+			`}, "pieces": {"main": {"face": {"kind": "grid", "columns": 3, "rows": 3, "patch": {"width": "4"}, "cloths": ["A"]}}}`, "front-does-not-fill", 1, "border"},
+		"a binding where none goes": {pad20 + `, "edges": {"binding": {"shows": "1/2"}}`, "binding", 1,
+			"No binding"},
+		"a pocket on patches": {pad20 +
+			`, "pieces": {"front": {"face": {"kind": "grid", "columns": 4, "rows": 4, "patch": {"width": "5"}, "cloths": ["A"], "pocket": "folded"}}}`, "face-part", 1, "Without it"},
 	} {
 		t.Run(name, func(t *testing.T) {
-			doc := []byte(`{"format": "umschlag/plan/2", "title": "t", "cloths": {"A": {"name": "moss"}}, ` + c.body + `}`)
+			doc := []byte(`{"format": "umschlag/plan/2", "title": "t", "cloths": {"A": {"name": "moss"}}, ` + c.body +
+				`}`)
 			r, err := planfile.Remedied(doc, nil)
 			require.NoError(t, err)
 			require.NotEmpty(t, r.Findings)

@@ -98,29 +98,35 @@ func TestValuesOfMoreThanOneShape(t *testing.T) {
 
 func TestProblemsAreNamedWithTheirPath(t *testing.T) {
 	for name, c := range map[string]struct{ more, path, says string }{
-		"unknown key":             {`, "titel": 1`, "/titel", "unknown key"},
-		"the same key twice":      {`, "cover": {"kind": "cushion", "semm": "1/4"}`, "/cover", "twice"},
-		"unknown key in a piece":  {`, "pieces": {"front": {"face": {"kind": "grid", "colums": 4}}}`, "/pieces/front/face/colums", "columns"},
+		"unknown key":        {`, "titel": 1`, "/titel", "unknown key"},
+		"the same key twice": {`, "cover": {"kind": "cushion", "semm": "1/4"}`, "/cover", "twice"},
+		"unknown key in a piece": {`, "pieces": {"front": {"face": {"kind": "grid", "colums": 4}}}`,
+			"/pieces/front/face/colums", "columns"},
 		"unknown word":            {`, "back": {"kind": "envelop"}`, "/back/kind", "envelope"},
 		"length":                  {`, "back": {"overlap": "16 1/0"}`, "/back/overlap", "divided by 0"},
 		"length of a wrong shape": {`, "back": {"overlap": true}`, "/back/overlap", "16 1/2"},
 		"length in a list":        {`, "back": {"hem": ["1/2", "twelve"]}`, "/back/hem/1", "start with a number"},
 		"too far away":            {`, "back": {"overlap": "4 km"}`, "/back/overlap", "is not a unit"},
 		"count":                   {`, "copies": 1.5`, "/copies", "whole number"},
-		"number":                  {`, "pieces": {"front": {"take_up": {"across": "x"}}}`, "/pieces/front/take_up/across", "a number"},
-		"text":                    {`, "edges": {"inside": 4}`, "/edges/inside", "text"},
-		"list":                    {`, "measured": {}`, "/measured", "list"},
-		"object":                  {`, "edges": []`, "/edges", "object"},
-		"bool":                    {`, "fittings": [{"kind": "slit", "on": "x", "at": {"middle": "yes"}}]`, "/fittings/0/at/middle", "true or false"},
-		"panels":                  {`, "back": {"panels": ["1"]}`, "/back/panels", "two lengths"},
-		"panels by a word":        {`, "back": {"panels": "alike"}`, "/back/panels", "equal"},
-		"order by name":           {`, "pieces": {"front": {"face": {"order": "rows"}}}`, "/pieces/front/face/order", "write the rows out"},
-		"block":                   {`, "pieces": {"front": {"face": {"block": {"sells": 1}}}}`, "/pieces/front/face/block", "cells"},
+		"number": {`, "pieces": {"front": {"take_up": {"across": "x"}}}`,
+			"/pieces/front/take_up/across", "a number"},
+		"text":   {`, "edges": {"inside": 4}`, "/edges/inside", "text"},
+		"list":   {`, "measured": {}`, "/measured", "list"},
+		"object": {`, "edges": []`, "/edges", "object"},
+		"bool": {`, "fittings": [{"kind": "slit", "on": "x", "at": {"middle": "yes"}}]`,
+			"/fittings/0/at/middle", "true or false"},
+		"panels":           {`, "back": {"panels": ["1"]}`, "/back/panels", "two lengths"},
+		"panels by a word": {`, "back": {"panels": "alike"}`, "/back/panels", "equal"},
+		"order by name": {`, "pieces": {"front": {"face": {"order": "rows"}}}`, "/pieces/front/face/order",
+			"write the rows out"},
+		"block": {`, "pieces": {"front": {"face": {"block": {"sells": 1}}}}`,
+			"/pieces/front/face/block", "cells"},
 		"measured without a gate": {`, "measured": [{"width": "3"}]`, "/measured/0/gate", "missing"},
-		"a key of capitals":       {`, "fittings": [{"key": "AB", "kind": "slit", "on": "x"}]`, "/fittings/0/key", "small letters"},
-		"a key twice":             {`, "fittings": [{"key": "a", "kind": "slit", "on": "x"}, {"key": "a", "kind": "slit", "on": "x"}]`, "/fittings/1/key", "leave it out"},
-		"a key twice in a face":   {`, "pieces": {"front": {"face": {"borders": [{"key": "a"}], "applique": [{"key": "a", "shape": "leaf"}]}}}`, "/pieces/front/face/applique/0/key", "leave it out"},
-		"units":                   {`, "units": "ells"`, "/units", "in, cm, mm"},
+		"a key of capitals": {`, "fittings": [{"key": "AB", "kind": "slit", "on": "x"}]`, "/fittings/0/key",
+			"small letters"},
+		"a key twice":           {`, "fittings": [{"key": "a", "kind": "slit", "on": "x"}, {"key": "a", "kind": "slit", "on": "x"}]`, "/fittings/1/key", "leave it out"},
+		"a key twice in a face": {`, "pieces": {"front": {"face": {"borders": [{"key": "a"}], "applique": [{"key": "a", "shape": "leaf"}]}}}`, "/pieces/front/face/applique/0/key", "leave it out"},
+		"units":                 {`, "units": "ells"`, "/units", "in, cm, mm"},
 	} {
 		t.Run(name, func(t *testing.T) {
 			_, err := planfile.Read([]byte("{" + head + c.more + "}"))
@@ -239,7 +245,8 @@ func TestDemoPlansAreValidByTheSchema(t *testing.T) {
 
 func TestTheSchemaRefusesWhatTheReaderRefuses(t *testing.T) {
 	s := schema(t)
-	for _, more := range []string{`, "titel": 1`, `, "back": {"kind": "envelop"}`, `, "copies": "x"`, `, "back": {"panels": ["1"]}`} {
+	for _, more := range []string{`, "titel": 1`, `, "back": {"kind": "envelop"}`, `, "copies": "x"`,
+		`, "back": {"panels": ["1"]}`} {
 		assert.Error(t, validate(t, s, []byte("{"+head+more+"}")), more)
 	}
 	assert.Error(t, validate(t, s, []byte(`{"format": "umschlag/plan/2"}`)))

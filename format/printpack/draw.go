@@ -15,8 +15,10 @@ var looks = map[drawing.Layer]struct {
 	width  float64
 	dash   []float64
 }{
-	drawing.Cloth: {muted, 0.3, nil}, drawing.Cut: {ink, 0.35, nil}, drawing.Trim: {ochre, 0.3, []float64{2, 1}}, drawing.Sew: {thread, 0.3, []float64{3, 1}},
-	drawing.Grain: {ink, 0.25, nil}, drawing.Notch: {ink, 0.35, nil}, drawing.Internal: {ink, 0.15, nil}, drawing.Quilting: {moss, 0.15, []float64{1, 1}},
+	drawing.Cloth: {muted, 0.3, nil}, drawing.Cut: {ink, 0.35, nil}, drawing.Trim: {ochre, 0.3, []float64{2, 1}},
+	drawing.Sew:   {thread, 0.3, []float64{3, 1}},
+	drawing.Grain: {ink, 0.25, nil}, drawing.Notch: {ink, 0.35, nil}, drawing.Internal: {ink, 0.15, nil},
+	drawing.Quilting: {moss, 0.15, []float64{1, 1}},
 }
 
 // paint draws a drawing with its upper left corner at x, y, so many times as large; words

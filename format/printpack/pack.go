@@ -90,7 +90,8 @@ func Write(o Order) ([]byte, error) {
 }
 
 var parts = map[Part]func(*pack){
-	Cover: (*pack).cover, Cuts: (*pack).cuts, Tapes: (*pack).tapes, Lays: (*pack).lays, Pressing: (*pack).pressing, Steps: (*pack).steps, Templates: (*pack).templates,
+	Cover: (*pack).cover, Cuts: (*pack).cuts, Tapes: (*pack).tapes, Lays: (*pack).lays, Pressing: (*pack).pressing,
+	Steps: (*pack).steps, Templates: (*pack).templates,
 }
 
 const (

@@ -37,7 +37,8 @@ func (p *pack) cover() {
 		if piece.Count > 1 {
 			count = fmt.Sprintf(", %d of them", piece.Count)
 		}
-		p.paragraph(fmt.Sprintf("%s%s: finishes %s × %s.", piece.Title, count, piece.Finished.Width.Text, piece.Finished.Height.Text), margin, p.inner(), 5.5)
+		p.paragraph(fmt.Sprintf("%s%s: finishes %s × %s.", piece.Title, count, piece.Finished.Width.Text,
+			piece.Finished.Height.Text), margin, p.inner(), 5.5)
 	}
 	p.pdf.SetY(p.pdf.GetY() + 4)
 	p.pieces()
@@ -136,7 +137,8 @@ func (p *pack) tapes() {
 	for _, piece := range p.Reckoning.Pieces {
 		for _, d := range []struct{ key, word string }{{"width", "across"}, {"height", "up"}} {
 			size, key := "as trimmed", piece.Name+"."+d.key
-			if terms := p.Reckoning.Sums[piece.Name+".before_quilting."+d.key]; len(terms) > 0 && piece.Quilting != nil {
+			if terms := p.Reckoning.Sums[piece.Name+".before_quilting."+d.key]; len(terms) > 0 &&
+				piece.Quilting != nil {
 				size, key = "before quilting", piece.Name+".before_quilting."+d.key
 			}
 			if terms := p.Reckoning.Sums[key]; len(terms) > 0 {
@@ -187,8 +189,10 @@ func (p *pack) tape(title string, terms []answer.Term) {
 
 // kinds are the grounds of the segments of a tape.
 var kinds = map[string]colour{
-	"": {255, 255, 255}, "seam": {0xe9, 0xe4, 0xd6}, "hem": {0xe9, 0xe4, 0xd6}, "border": {0xe6, 0xd3, 0xb4}, "part": {0xf4, 0xef, 0xe4}, "object": {0xf4, 0xef, 0xe4},
-	"take-up": {0xd8, 0xe4, 0xee}, "squaring": {0xff, 0xff, 0xff}, "rounding": {0xff, 0xff, 0xff}, "step": {0xff, 0xff, 0xff}, "measured": {0xdd, 0xe6, 0xd4},
+	"": {255, 255, 255}, "seam": {0xe9, 0xe4, 0xd6}, "hem": {0xe9, 0xe4, 0xd6}, "border": {0xe6, 0xd3, 0xb4},
+	"part": {0xf4, 0xef, 0xe4}, "object": {0xf4, 0xef, 0xe4},
+	"take-up": {0xd8, 0xe4, 0xee}, "squaring": {0xff, 0xff, 0xff}, "rounding": {0xff, 0xff, 0xff},
+	"step": {0xff, 0xff, 0xff}, "measured": {0xdd, 0xe6, 0xd4},
 }
 
 // lays are the cloths to scale, with the numbers of the list of cuts, and their strips in
@@ -255,7 +259,8 @@ func (p *pack) strip(l answer.Lay, i int) string {
 	var words []string
 	for k := 0; k < len(columns); {
 		n := 1
-		for k+n < len(columns) && columns[k+n].width == columns[k].width && columns[k+n].cut == columns[k].cut && columns[k+n].count == columns[k].count {
+		for k+n < len(columns) && columns[k+n].width == columns[k].width && columns[k+n].cut == columns[k].cut &&
+			columns[k+n].count == columns[k].count {
 			n++
 		}
 		text := fmt.Sprintf("%d at %s (%d)", n, columns[k].width, columns[k].cut)
@@ -265,7 +270,8 @@ func (p *pack) strip(l answer.Lay, i int) string {
 		words = append(words, text)
 		k += n
 	}
-	return fmt.Sprintf("%d. A strip of %s all the way across. From the left: %s.", i+1, l.Strips[i].Height.Text, strings.Join(words, ", "))
+	return fmt.Sprintf("%d. A strip of %s all the way across. From the left: %s.", i+1, l.Strips[i].Height.Text,
+		strings.Join(words, ", "))
 }
 
 // pressing is the pressing plan of pieced faces, seen from the back.
@@ -310,7 +316,8 @@ func (p *pack) pressed(piece answer.Piece) {
 }
 
 // away is where the allowance of a seam lies, seen from the front, in millimetres on paper.
-var away = map[string][2]float64{"left": {-0.9, 0}, "right": {0.9, 0}, "up": {0, -0.9}, "down": {0, 0.9}, "up-right": {0.6, -0.6}, "up-left": {-0.6, -0.6}, "down-right": {0.6, 0.6}, "down-left": {-0.6, 0.6}}
+var away = map[string][2]float64{"left": {-0.9, 0}, "right": {0.9, 0}, "up": {0, -0.9}, "down": {0, 0.9},
+	"up-right": {0.6, -0.6}, "up-left": {-0.6, -0.6}, "down-right": {0.6, 0.6}, "down-left": {-0.6, 0.6}}
 
 // steps are the steps in order, each with a box to tick, a small drawing of its piece and
 // what lies on what.
@@ -430,7 +437,8 @@ func (p *pack) thumbnail(piece answer.Piece, s answer.Step, x, y, scale float64)
 		}
 		for _, b := range f.Boxes {
 			p.line(thread, 0.5)
-			p.path(drawing.Rectangle(float64(b.X)/1e6, float64(b.Y)/1e6, float64(b.Width)/1e6, float64(b.Height)/1e6).Mapped(m), "D")
+			p.path(drawing.Rectangle(float64(b.X)/1e6, float64(b.Y)/1e6, float64(b.Width)/1e6, float64(b.Height)/1e6).
+				Mapped(m), "D")
 		}
 	}
 }

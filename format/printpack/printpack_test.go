@@ -18,7 +18,8 @@ func order(t testing.TB, data []byte, paper printpack.Paper) printpack.Order {
 	t.Helper()
 	p, err := planfile.Read(data)
 	require.NoError(t, err)
-	return printpack.Order{Title: p.Title, Reckoning: reckon.Reckon(p, nil), Cloths: p.Settle().Cloths, Paper: paper, Style: p.Style()}
+	return printpack.Order{Title: p.Title, Reckoning: reckon.Reckon(p, nil), Cloths: p.Settle().Cloths, Paper: paper,
+		Style: p.Style()}
 }
 
 // All of the demo can be printed on both papers, the same plan always to the same bytes.
@@ -61,7 +62,8 @@ func TestWhatCannotBePrintedIsSaid(t *testing.T) {
 	o.Parts = []printpack.Part{"poem"}
 	_, err = printpack.Write(o)
 	assert.ErrorContains(t, err, `no part "poem"`)
-	_, err = printpack.Write(printpack.Order{Title: "Nothing", Reckoning: reckon.Reckon(plan.Plan{}, nil), Paper: printpack.A4})
+	_, err = printpack.Write(printpack.Order{Title: "Nothing", Reckoning: reckon.Reckon(plan.Plan{}, nil),
+		Paper: printpack.A4})
 	assert.ErrorContains(t, err, "cannot be cut as it stands")
 }
 

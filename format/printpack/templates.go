@@ -64,7 +64,8 @@ func (p *pack) outlines() []drawing.Drawing {
 	}
 	for _, c := range p.Reckoning.Cuts {
 		if c.Path != "" || len(c.Line) > 0 {
-			if d, err := drawing.Template(c); err != nil || p.fits(d) || !rectangle(d) { // a ruler cuts a large one better
+			// a ruler cuts a large one better
+			if d, err := drawing.Template(c); err != nil || p.fits(d) || !rectangle(d) {
 				add(d, err)
 			}
 		}
@@ -156,7 +157,8 @@ func (p *pack) tiled(d drawing.Drawing) {
 			top := margin + 6
 			p.font("B", 10)
 			p.ink(ink)
-			p.pdf.Text(margin, margin+3, fmt.Sprintf("%s: page %c%d of %d × %d", d.Title, 'A'+column, row+1, columns, rows))
+			p.pdf.Text(margin, margin+3,
+				fmt.Sprintf("%s: page %c%d of %d × %d", d.Title, 'A'+column, row+1, columns, rows))
 			p.pdf.ClipRect(margin, top, w, h, false)
 			p.paint(d, margin-float64(column)*(w-overlap), top-float64(row)*(h-overlap), 1)
 			p.pdf.ClipEnd()

@@ -120,7 +120,8 @@ func sums(r answer.Reckoning, p answer.Piece) []sum {
 	for _, d := range []struct {
 		key, word string
 		before, l answer.L
-	}{{"width", "across", p.BeforeQuilting.Width, p.Trimmed.Width}, {"height", "up", p.BeforeQuilting.Height, p.Trimmed.Height}} {
+	}{{"width", "across", p.BeforeQuilting.Width, p.Trimmed.Width},
+		{"height", "up", p.BeforeQuilting.Height, p.Trimmed.Height}} {
 		key, total := p.Name+"."+d.key, d.l
 		if p.Quilting != nil {
 			key, total = p.Name+".before_quilting."+d.key, d.before

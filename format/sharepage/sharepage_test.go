@@ -19,7 +19,8 @@ import (
 
 func written(t *testing.T, p plan.Plan) string {
 	t.Helper()
-	out, err := sharepage.Write(sharepage.Order{Title: p.Title, Reckoning: reckon.Reckon(p, nil), Cloths: p.Settle().Cloths})
+	out, err := sharepage.Write(sharepage.Order{Title: p.Title, Reckoning: reckon.Reckon(p, nil),
+		Cloths: p.Settle().Cloths})
 	require.NoError(t, err)
 	return string(out)
 }

@@ -10,7 +10,8 @@ import (
 
 // strokes are the colours of the layers: what is cut stands out, the rest is ink.
 var strokes = map[drawing.Layer]string{
-	drawing.Cloth: "#9a8f78", drawing.Cut: "#a6331f", drawing.Trim: "#9a6a10", drawing.Sew: "#2b5d8a", drawing.Grain: "#1e2742",
+	drawing.Cloth: "#9a8f78", drawing.Cut: "#a6331f", drawing.Trim: "#9a6a10", drawing.Sew: "#2b5d8a",
+	drawing.Grain: "#1e2742",
 	drawing.Notch: "#1e2742", drawing.Internal: "#1e2742", drawing.Quilting: "#4d6b3c", drawing.Words: "#1e2742",
 }
 
@@ -61,13 +62,15 @@ func body(b *bytes.Buffer, d drawing.Drawing, key string) {
 		b.WriteString("</g>\n")
 	}
 	if len(d.Words) > 0 {
-		fmt.Fprintf(b, "<g %s=\"%s\" fill=\"%s\" font-family=\"sans-serif\">\n", key, drawing.Words, strokes[drawing.Words])
+		fmt.Fprintf(b, "<g %s=\"%s\" fill=\"%s\" font-family=\"sans-serif\">\n", key, drawing.Words,
+			strokes[drawing.Words])
 		for _, t := range d.Words {
 			anchor := ""
 			if t.Middle {
 				anchor = ` text-anchor="middle"`
 			}
-			fmt.Fprintf(b, "<text x=\"%s\" y=\"%s\" font-size=\"%s\"%s>%s</text>\n", fixed(t.X), fixed(t.Y), fixed(t.Height), anchor, escaped(t.Text))
+			fmt.Fprintf(b, "<text x=\"%s\" y=\"%s\" font-size=\"%s\"%s>%s</text>\n", fixed(t.X), fixed(t.Y),
+				fixed(t.Height), anchor, escaped(t.Text))
 		}
 		b.WriteString("</g>\n")
 	}

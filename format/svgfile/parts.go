@@ -62,7 +62,8 @@ func shorten(text string) string {
 }
 
 // millimetres in a unit; a pixel is a 96th of an inch (CSS Values and Units 4, 6.2).
-var millimetres = map[string]float64{"mm": 1, "cm": 10, "in": 25.4, "pt": 25.4 / 72, "pc": 25.4 / 6, "px": 25.4 / 96, "": 25.4 / 96, "q": 0.25}
+var millimetres = map[string]float64{"mm": 1, "cm": 10, "in": 25.4, "pt": 25.4 / 72, "pc": 25.4 / 6, "px": 25.4 / 96,
+	"": 25.4 / 96, "q": 0.25}
 
 // sized is a length with a unit, in millimetres; ok is false for a share of the page.
 func sized(text string) (mm float64, ok bool) {
@@ -225,7 +226,8 @@ func rect(get func(string) string) (shape.Path, error) {
 		return shape.Parse(fmt.Sprintf("M%g %gh%gv%gh%gZ", x, y, w, h, -w))
 	}
 	arc := func(x, y float64) string { return fmt.Sprintf("A%g %g 0 0 1 %g %g", rx, ry, x, y) }
-	return shape.Parse(fmt.Sprintf("M%g %gH%g%sV%g%sH%g%sV%g%sZ", x+rx, y, x+w-rx, arc(x+w, y+ry), y+h-ry, arc(x+w-rx, y+h), x+rx, arc(x, y+h-ry), y+ry, arc(x+rx, y)))
+	return shape.Parse(fmt.Sprintf("M%g %gH%g%sV%g%sH%g%sV%g%sZ", x+rx, y, x+w-rx, arc(x+w, y+ry), y+h-ry,
+		arc(x+w-rx, y+h), x+rx, arc(x, y+h-ry), y+ry, arc(x+rx, y)))
 }
 
 func ellipse(get func(string) string, across, up string) (shape.Path, error) {
@@ -237,7 +239,8 @@ func ellipse(get func(string) string, across, up string) (shape.Path, error) {
 	if !(rx > 0 && ry > 0) {
 		return nil, fmt.Errorf("it has no size")
 	}
-	return shape.Parse(fmt.Sprintf("M%g %gA%g %g 0 1 1 %g %gA%g %g 0 1 1 %g %gZ", x+rx, y, rx, ry, x-rx, y, rx, ry, x+rx, y))
+	return shape.Parse(fmt.Sprintf("M%g %gA%g %g 0 1 1 %g %gA%g %g 0 1 1 %g %gZ", x+rx, y, rx, ry, x-rx, y, rx, ry,
+		x+rx, y))
 }
 
 func poly(get func(string) string, end string) (shape.Path, error) {
@@ -257,8 +260,10 @@ func poly(get func(string) string, end string) (shape.Path, error) {
 
 // named are the basic colour names (CSS Color 4, 6.1, the sixteen of HTML 4).
 var named = map[string]string{
-	"black": "#000000", "silver": "#c0c0c0", "gray": "#808080", "grey": "#808080", "white": "#ffffff", "maroon": "#800000", "red": "#ff0000", "purple": "#800080", "fuchsia": "#ff00ff",
-	"green": "#008000", "lime": "#00ff00", "olive": "#808000", "yellow": "#ffff00", "navy": "#000080", "blue": "#0000ff", "teal": "#008080", "aqua": "#00ffff",
+	"black": "#000000", "silver": "#c0c0c0", "gray": "#808080", "grey": "#808080", "white": "#ffffff",
+	"maroon": "#800000", "red": "#ff0000", "purple": "#800080", "fuchsia": "#ff00ff",
+	"green": "#008000", "lime": "#00ff00", "olive": "#808000", "yellow": "#ffff00", "navy": "#000080",
+	"blue": "#0000ff", "teal": "#008080", "aqua": "#00ffff",
 }
 
 // colour as #rrggbb.

@@ -35,7 +35,8 @@ const another = "Save it as a plain SVG drawing and try again."
 // Read reads a file. It fails with a drawing.Refusal.
 func Read(data []byte) (drawing.Found, error) {
 	if len(data) > MostBytes {
-		return drawing.Found{}, drawing.Refuse("Take out pictures and what is not needed.", "The file has %d kB; up to %d are read.", len(data)>>10, MostBytes>>10)
+		return drawing.Found{}, drawing.Refuse("Take out pictures and what is not needed.",
+			"The file has %d kB; up to %d are read.", len(data)>>10, MostBytes>>10)
 	}
 	if !utf8.Valid(data) {
 		return drawing.Found{}, drawing.Refuse("Save it as UTF-8.", "The file is no UTF-8 text.")
@@ -45,7 +46,8 @@ func Read(data []byte) (drawing.Found, error) {
 		return drawing.Found{}, err
 	}
 	if len(r.out) == 0 {
-		return drawing.Found{}, drawing.Refuse("Turn texts and pictures into paths in the drawing program first.", "Nothing in the file can be cut out%s.", r.omitted.Because())
+		return drawing.Found{}, drawing.Refuse("Turn texts and pictures into paths in the drawing program first.",
+			"Nothing in the file can be cut out%s.", r.omitted.Because())
 	}
 	return drawing.Found{Outlines: r.out, Omitted: r.omitted.List()}, nil
 }
@@ -90,7 +92,8 @@ func (r *reader) token() (xml.Token, error) {
 			}
 		case xml.StartElement:
 			if r.nodes++; r.nodes > MostNodes {
-				return nil, drawing.Refuse("Draw it simpler, or in several files.", "The file has more than %d elements.", MostNodes)
+				return nil, drawing.Refuse("Draw it simpler, or in several files.",
+					"The file has more than %d elements.", MostNodes)
 			}
 			return t, safe(t)
 		case xml.EndElement:
@@ -117,9 +120,11 @@ func safe(e xml.StartElement) error {
 			return drawing.Refuse(another, "A <%s> in the file has a script (%s).", e.Name.Local, a.Name.Local)
 		case (key == "href" || key == "src") && strings.HasPrefix(value, "javascript:"):
 			return drawing.Refuse(another, "A <%s> in the file has a script (%s).", e.Name.Local, a.Name.Local)
-		case (key == "href" || key == "src") && name != "a" && !strings.HasPrefix(value, "#") && !strings.HasPrefix(value, "data:"),
+		case (key == "href" || key == "src") && name != "a" && !strings.HasPrefix(value, "#") &&
+			!strings.HasPrefix(value, "data:"),
 			outside(value), key == "base" && value != "":
-			return drawing.Refuse("Save it with everything it needs inside.", "A <%s> in the file points outside it.", e.Name.Local)
+			return drawing.Refuse("Save it with everything it needs inside.", "A <%s> in the file points outside it.",
+				e.Name.Local)
 		}
 	}
 	return nil
@@ -178,19 +183,22 @@ func (r *reader) all() error {
 
 // names of what is left out, as it is called in the list.
 var names = map[string]string{
-	"text": "text", "image": "picture", "use": "repeated drawing", "svg": "drawing within the drawing", "switch": "choice", "video": "film", "audio": "sound",
+	"text": "text", "image": "picture", "use": "repeated drawing", "svg": "drawing within the drawing",
+	"switch": "choice", "video": "film", "audio": "sound",
 }
 
 // quiet elements draw nothing themselves.
 var quiet = map[string]bool{
-	"defs": true, "symbol": true, "clippath": true, "mask": true, "pattern": true, "marker": true, "lineargradient": true, "radialgradient": true, "filter": true,
+	"defs": true, "symbol": true, "clippath": true, "mask": true, "pattern": true, "marker": true,
+	"lineargradient": true, "radialgradient": true, "filter": true,
 	"metadata": true, "title": true, "desc": true, "namedview": true, "style": true,
 }
 
 // children reads what stands within an element until it ends.
 func (r *reader) children(s style, depth int) error {
 	if depth > MostDepth {
-		return drawing.Refuse("Ungroup it in the drawing program.", "Groups in the file lie more than %d deep.", MostDepth)
+		return drawing.Refuse("Ungroup it in the drawing program.", "Groups in the file lie more than %d deep.",
+			MostDepth)
 	}
 	for {
 		t, err := r.token()
@@ -254,12 +262,14 @@ func (r *reader) skip(name string, depth int) error {
 			at--
 		}
 		if at+depth > MostDepth {
-			return drawing.Refuse("Ungroup it in the drawing program.", "Groups in the file lie more than %d deep.", MostDepth)
+			return drawing.Refuse("Ungroup it in the drawing program.", "Groups in the file lie more than %d deep.",
+				MostDepth)
 		}
 	}
 	if name == "style" {
 		if outside(strings.ToLower(string(r.data[from:r.dec.InputOffset()]))) {
-			return drawing.Refuse("Save it with everything it needs inside.", "A style sheet in the file points outside it.")
+			return drawing.Refuse("Save it with everything it needs inside.",
+				"A style sheet in the file points outside it.")
 		}
 		r.omit("style sheet (colours in it are not read)")
 	}
@@ -299,7 +309,8 @@ func (r *reader) draw(e xml.StartElement, s style, name string) error {
 	}
 	path = path.Mapped(s.matrix)
 	box := path.Box()
-	if !(math.Abs(box.X1) < 1e7 && math.Abs(box.X2) < 1e7 && math.Abs(box.Y1) < 1e7 && math.Abs(box.Y2) < 1e7) || math.Max(box.Width(), box.Height()) < 0.01 {
+	if !(math.Abs(box.X1) < 1e7 && math.Abs(box.X2) < 1e7 && math.Abs(box.Y1) < 1e7 && math.Abs(box.Y2) < 1e7) ||
+		math.Max(box.Width(), box.Height()) < 0.01 {
 		r.omit("shape far too large or too small")
 		return nil
 	}
@@ -307,10 +318,12 @@ func (r *reader) draw(e xml.StartElement, s style, name string) error {
 		r.segments += len(run.Segments)
 	}
 	if r.segments > mostSegments {
-		return drawing.Refuse("Draw it simpler, or in several files.", "The outlines in the file have more than %d points.", mostSegments)
+		return drawing.Refuse("Draw it simpler, or in several files.",
+			"The outlines in the file have more than %d points.", mostSegments)
 	}
 	if len(r.out) == MostOutlines {
-		return drawing.Refuse("Keep what is to be cut out, in several files if need be.", "The file has more than %d shapes.", MostOutlines)
+		return drawing.Refuse("Keep what is to be cut out, in several files if need be.",
+			"The file has more than %d shapes.", MostOutlines)
 	}
 	out := drawing.Outline{Name: plainName(get("id")), Path: path, Line: s.fill == "none"}
 	out.Fill, _ = colour(s.fill)

@@ -71,8 +71,10 @@ func TestGroupsAndTransforms(t *testing.T) {
 	assert.InDelta(t, 50+40*c-20*s, corner.X, 1e-9, "turned about the origin of the group, then moved")
 	assert.InDelta(t, 40+40*s+20*c, corner.Y, 1e-9)
 	assert.Equal(t, "#a6331f", roof.Fill, "from the group")
-	assert.Equal(t, []string{"leaf one", "#4d6b3c"}, []string{d.Outlines[1].Name, d.Outlines[1].Fill}, "what stands in style counts")
-	assert.Equal(t, []any{true, "#000080"}, []any{d.Outlines[2].Line, d.Outlines[2].Fill}, "a stroke without a fill is a line")
+	assert.Equal(t, []string{"leaf one", "#4d6b3c"}, []string{d.Outlines[1].Name, d.Outlines[1].Fill},
+		"what stands in style counts")
+	assert.Equal(t, []any{true, "#000080"}, []any{d.Outlines[2].Line, d.Outlines[2].Fill},
+		"a stroke without a fill is a line")
 	assert.Empty(t, d.Omitted)
 }
 
@@ -84,8 +86,10 @@ func TestWhatIsLeftOutIsNamed(t *testing.T) {
 	d := read(t, "sound/partly.svg")
 	assert.Len(t, d.Outlines, 2)
 	assert.Equal(t, []string{
-		"1 clipping (the shape is read whole)", "1 hidden shape", "1 path that cannot be read (character 7 of the path: a number is expected)", "1 picture",
-		"1 rect that cannot be read (it has no size)", "1 repeated drawing", "1 shape without colour", "1 style sheet (colours in it are not read)", "2 × text",
+		"1 clipping (the shape is read whole)", "1 hidden shape",
+		"1 path that cannot be read (character 7 of the path: a number is expected)", "1 picture",
+		"1 rect that cannot be read (it has no size)", "1 repeated drawing", "1 shape without colour",
+		"1 style sheet (colours in it are not read)", "2 × text",
 	}, d.Omitted)
 }
 
@@ -95,15 +99,17 @@ func generated() map[string][]byte {
 		return []byte(`<svg xmlns="http://www.w3.org/2000/svg">` + inner + `</svg>`)
 	}
 	return map[string][]byte{
-		"100 000 nodes":      wrap(strings.Repeat(`<p/>`, 100_000)),
-		"100 000 deep":       wrap(strings.Repeat("<g>", 100_000) + strings.Repeat("</g>", 100_000)),
-		"deep in defs":       wrap("<defs>" + strings.Repeat("<g>", 15_000) + strings.Repeat("</g>", 15_000) + "</defs>"),
+		"100 000 nodes": wrap(strings.Repeat(`<p/>`, 100_000)),
+		"100 000 deep":  wrap(strings.Repeat("<g>", 100_000) + strings.Repeat("</g>", 100_000)),
+		"deep in defs": wrap("<defs>" + strings.Repeat("<g>", 15_000) + strings.Repeat("</g>",
+			15_000) + "</defs>"),
 		"a path of 400 000":  wrap(`<path d="M0 0` + strings.Repeat("h1", 400_000) + `Z"/>`),
 		"300 shapes":         wrap(strings.Repeat(`<rect width="4" height="4"/>`, 300)),
 		"many long paths":    wrap(strings.Repeat(`<path d="M0 0`+strings.Repeat("h1v1", 9_000)+`Z"/>`, 20)),
 		"2 MB":               wrap("<!--" + strings.Repeat("x", 2<<20) + `--><path d="M0 0H9V9Z"/>`),
 		"points without end": wrap(`<polygon points="` + strings.Repeat("1 2 ", 250_000) + `"/>`),
-		"a long attribute":   wrap(`<path transform="` + strings.Repeat("rotate(1)", 100_000) + `" d="M0 0H9V9Z"/>` + strings.Repeat(" ", 10)),
+		"a long attribute": wrap(`<path transform="` + strings.Repeat("rotate(1)",
+			100_000) + `" d="M0 0H9V9Z"/>` + strings.Repeat(" ", 10)),
 	}
 }
 
@@ -168,7 +174,8 @@ func same(t require.TestingT, list []drawing.Outline, data []byte) {
 				assert.LessOrEqual(t, was.Gap(l.Points[k]), 0.01)
 			}
 		}
-		assert.InDelta(t, was.Area(), shape.NewRegion(o.Path.Flat(1e-3)).Area(), 0.01*(1+was.Box.Width()+was.Box.Height()))
+		assert.InDelta(t, was.Area(), shape.NewRegion(o.Path.Flat(1e-3)).Area(),
+			0.01*(1+was.Box.Width()+was.Box.Height()))
 	}
 }
 
@@ -177,7 +184,8 @@ func TestRandomShapesRoundTrip(t *testing.T) {
 		f := shape.Forms[rapid.IntRange(0, len(shape.Forms)-1).Draw(t, "form")]
 		p, _ := shape.FormNamed(f.Name)
 		m := shape.Scale(rapid.Float64Range(0.1, 4).Draw(t, "across"), rapid.Float64Range(0.1, 4).Draw(t, "up")).
-			Then(shape.Turn(rapid.Float64Range(-180, 180).Draw(t, "turn"))).Then(shape.Move(rapid.Float64Range(-500, 500).Draw(t, "x"), 0))
+			Then(shape.Turn(rapid.Float64Range(-180, 180).Draw(t, "turn"))).
+			Then(shape.Move(rapid.Float64Range(-500, 500).Draw(t, "x"), 0))
 		list := []drawing.Outline{{Name: "a & <b>", Fill: "#4d6b3c", Path: p.Mapped(m)}}
 		same(t, list, svgfile.Write(`"title" & <more>`, 500, 500, list))
 	})

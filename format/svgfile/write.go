@@ -28,7 +28,8 @@ func Write(title string, width, height float64, list []drawing.Outline) []byte {
 		if o.Line {
 			fill, stroke = "none", fill
 		}
-		fmt.Fprintf(&b, "<path id=\"%s\" d=\"%s\" fill=\"%s\" stroke=\"%s\" stroke-width=\"0.2\"/>\n", escaped(strings.ReplaceAll(o.Name, " ", "_")), o.Path.Text(), fill, stroke)
+		fmt.Fprintf(&b, "<path id=\"%s\" d=\"%s\" fill=\"%s\" stroke=\"%s\" stroke-width=\"0.2\"/>\n",
+			escaped(strings.ReplaceAll(o.Name, " ", "_")), o.Path.Text(), fill, stroke)
 	}
 	b.WriteString("</svg>\n")
 	return b.Bytes()

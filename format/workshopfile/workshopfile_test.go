@@ -36,10 +36,13 @@ func TestAnyWorkshopGoesOutAndIn(t *testing.T) {
 			require.NoError(t, err)
 			return data
 		})
-		w := workshopfile.Workshop{Format: workshopfile.Format, Habits: doc.Draw(t, "habits"), Photos: map[int]workshopfile.Photo{}}
+		w := workshopfile.Workshop{Format: workshopfile.Format, Habits: doc.Draw(t, "habits"),
+			Photos: map[int]workshopfile.Photo{}}
 		for i := range rapid.IntRange(0, 4).Draw(t, "n") {
-			w.Plans = append(w.Plans, workshopfile.Plan{ID: text.Draw(t, "id"), Doc: doc.Draw(t, "plan"), Away: rapid.Bool().Draw(t, "away")})
-			w.Cloths = append(w.Cloths, workshopfile.Named{ID: i, Name: text.Draw(t, "name"), Doc: doc.Draw(t, "cloth")})
+			w.Plans = append(w.Plans,
+				workshopfile.Plan{ID: text.Draw(t, "id"), Doc: doc.Draw(t, "plan"), Away: rapid.Bool().Draw(t, "away")})
+			w.Cloths = append(w.Cloths,
+				workshopfile.Named{ID: i, Name: text.Draw(t, "name"), Doc: doc.Draw(t, "cloth")})
 			w.Photos[i+1] = workshopfile.Photo{JPEG: rapid.SliceOf(rapid.Byte()).Draw(t, "jpeg")}
 		}
 		data, err := workshopfile.Write(w)
@@ -61,14 +64,17 @@ func TestWhatIsNoWorkshopIsSaid(t *testing.T) {
 		data []byte
 		says string
 	}{
-		"text":              {[]byte("hello"), "not a zip"},
-		"nothing in it":     {zipped(t, nil), "workshop.json is missing"},
-		"another version":   {zipped(t, map[string]string{"workshop.json": `{"format":"umschlag/workshop/9"}`}), "reads umschlag/workshop/1"},
-		"unknown key":       {zipped(t, map[string]string{"workshop.json": `{"format":"umschlag/workshop/1","secrets":1}`}), "secrets"},
-		"no JSON":           {zipped(t, map[string]string{"workshop.json": `{`}), "cannot be read"},
-		"a stranger":        {zipped(t, map[string]string{"run.sh": "x"}), "run.sh does not belong"},
-		"no number":         {zipped(t, map[string]string{"photos/a.jpg": "x"}), "no number of a photo"},
-		"a picture too big": {zipped(t, map[string]string{"photos/1.jpg": string(make([]byte, 17<<20))}), "larger than 16 MB"},
+		"text":          {[]byte("hello"), "not a zip"},
+		"nothing in it": {zipped(t, nil), "workshop.json is missing"},
+		"another version": {zipped(t, map[string]string{"workshop.json": `{"format":"umschlag/workshop/9"}`}),
+			"reads umschlag/workshop/1"},
+		"unknown key": {zipped(t,
+			map[string]string{"workshop.json": `{"format":"umschlag/workshop/1","secrets":1}`}), "secrets"},
+		"no JSON":    {zipped(t, map[string]string{"workshop.json": `{`}), "cannot be read"},
+		"a stranger": {zipped(t, map[string]string{"run.sh": "x"}), "run.sh does not belong"},
+		"no number":  {zipped(t, map[string]string{"photos/a.jpg": "x"}), "no number of a photo"},
+		"a picture too big": {zipped(t, map[string]string{"photos/1.jpg": string(make([]byte, 17<<20))}),
+			"larger than 16 MB"},
 	} {
 		_, err := workshopfile.Read(c.data)
 		assert.ErrorContains(t, err, c.says, name)
