@@ -48,24 +48,24 @@ func TestWhatCannotBeRightIsNamed(t *testing.T) {
 		return front(plan.Piece{Face: &f})
 	}
 	for path, change := range map[string]func(*plan.Plan){
-		"/title":                               func(p *plan.Plan) { p.Title = " " },
-		"/copies":                              func(p *plan.Plan) { p.Copies = 0 },
-		"/object/width":                        func(p *plan.Plan) { p.Object.Width = -3 * length.Inch },
-		"/object/height":                       func(p *plan.Plan) { p.Object.Height = 6 * length.Metre },
-		"/object/wrap":                         func(p *plan.Plan) { p.Object.Kind = plan.Book },
-		"/object/length":                       func(p *plan.Plan) { p.Object.Kind = plan.Box },
-		"/object/sticks_out/depth":             func(p *plan.Plan) { p.Object.SticksOut.Depth = -1 },
-		"/cover/seam":                          func(p *plan.Plan) { p.Cover.Seam = 0 },
-		"/cover/wash":                          func(p *plan.Plan) { p.Cover.Wash = math.NaN() },
-		"/pieces/side":                         func(p *plan.Plan) { p.Pieces = map[string]plan.Piece{"side": {}} },
-		"/pieces/front/squaring":               front(plan.Piece{Squaring: ptr(-length.Inch)}),
-		"/pieces/front/layers/overhang":        front(plan.Piece{Layers: &plan.Layers{Overhang: ptr(-length.Inch)}}),
-		"/pieces/front/layers/batting/count":   front(plan.Piece{
-Layers: &plan.Layers{Batting: &plan.Batting{Count: 9}}}),
+		"/title":                        func(p *plan.Plan) { p.Title = " " },
+		"/copies":                       func(p *plan.Plan) { p.Copies = 0 },
+		"/object/width":                 func(p *plan.Plan) { p.Object.Width = -3 * length.Inch },
+		"/object/height":                func(p *plan.Plan) { p.Object.Height = 6 * length.Metre },
+		"/object/wrap":                  func(p *plan.Plan) { p.Object.Kind = plan.Book },
+		"/object/length":                func(p *plan.Plan) { p.Object.Kind = plan.Box },
+		"/object/sticks_out/depth":      func(p *plan.Plan) { p.Object.SticksOut.Depth = -1 },
+		"/cover/seam":                   func(p *plan.Plan) { p.Cover.Seam = 0 },
+		"/cover/wash":                   func(p *plan.Plan) { p.Cover.Wash = math.NaN() },
+		"/pieces/side":                  func(p *plan.Plan) { p.Pieces = map[string]plan.Piece{"side": {}} },
+		"/pieces/front/squaring":        front(plan.Piece{Squaring: ptr(-length.Inch)}),
+		"/pieces/front/layers/overhang": front(plan.Piece{Layers: &plan.Layers{Overhang: ptr(-length.Inch)}}),
+		"/pieces/front/layers/batting/count": front(plan.Piece{
+			Layers: &plan.Layers{Batting: &plan.Batting{Count: 9}}}),
 		"/pieces/front/quilting/lines/0/pitch": front(plan.Piece{
-Quilting: &plan.Quilting{Lines: []plan.LineFamily{{}}}}),
+			Quilting: &plan.Quilting{Lines: []plan.LineFamily{{}}}}),
 		"/pieces/front/quilting/lines/0/angle": front(plan.Piece{
-Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: length.Inch, Angle: 999}}}}),
+			Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: length.Inch, Angle: 999}}}}),
 		"/pieces/front/quilting/pair": front(plan.Piece{Quilting: &plan.Quilting{Pair: 2 * length.Inch,
 			Lines: []plan.LineFamily{{Pitch: length.Inch}}}}),
 		"/pieces/front/take_up/along": front(plan.Piece{TakeUp: &plan.TakeUp{Along: 80}}),
