@@ -59,7 +59,9 @@ class Window {
     await this.leave();
     const page = await this.open();
     page.removeAllListeners();
-    const kept = this.origins.map((origin) => this.storage?.send("Storage.clearDataForOrigin", { origin, storageTypes: "local_storage" }));
+    const kept = this.origins.map((origin) =>
+      this.storage?.send("Storage.clearDataForOrigin", { origin, storageTypes: "local_storage" }),
+    );
     await Promise.all([
       page.unrouteAll(),
       page.setViewportSize(settings.viewport),
@@ -150,7 +152,8 @@ function markLooks(part: Element) {
     const own = [style.backgroundColor, style.backgroundImage, style.opacity, style.textShadow, place].join();
     const back = (behind.get(element.parentElement) ?? "") + (own === "rgba(0, 0, 0, 0),none,1,none," ? "" : `/${own}`);
     behind.set(element, back);
-    const reads = element instanceof HTMLInputElement || [...element.childNodes].some((n) => n instanceof Text && n.data.trim());
+    const reads =
+      element instanceof HTMLInputElement || [...element.childNodes].some((n) => n instanceof Text && n.data.trim());
     if (!reads || !part.contains(element) || !element.checkVisibility({ visibilityProperty: true })) continue;
     const off = element.closest(":disabled, [aria-disabled=true]") !== null;
     const look = [element.tagName, off, style.color, style.fill, style.fontSize, style.fontWeight, back].join();
@@ -193,7 +196,8 @@ export async function put(page: Page, label: string, text: string) {
 }
 
 /** Chooses in the sentence it stands in. */
-export const pick = (page: Page, name: string, value: string) => page.getByRole("combobox", { name, exact: true }).selectOption(value);
+export const pick = (page: Page, name: string, value: string) =>
+  page.getByRole("combobox", { name, exact: true }).selectOption(value);
 
 /** The list of all cuts beside the sheet. */
 export const cuts = (page: Page) => page.getByRole("list", { name: "All cuts" });

@@ -3,7 +3,12 @@ import { accessible, cuts, expect, open, pick, put, saved, test } from "./app";
 const cushion = "/plans/reading-corner-cushion";
 
 const closures = [
-  { closure: "folded", cuts: "2 × 241/4″ × 191/2″", says: "It overlaps 43/4″, 25 % of the width", step: "Fold the back pieces" },
+  {
+    closure: "folded",
+    cuts: "2 × 241/4″ × 191/2″",
+    says: "It overlaps 43/4″, 25 % of the width",
+    step: "Fold the back pieces",
+  },
   { closure: "folded-lined", cuts: "lining, half", says: "It opens 19″", step: "Join the lining" },
   { closure: "lapped", cuts: "2 × 121/4″ × 191/2″", says: "of hook-and-loop tape", step: "Sew the tape on" },
   { closure: "buttons", cuts: "2 × 127/8″ × 191/2″", says: "4 buttons", step: "Buttonholes and buttons" },
@@ -17,7 +22,10 @@ const closures = [
 
 // In two walks, which two workers take.
 for (const half of [closures.slice(0, 5), closures.slice(5)]) {
-  test(`backs are reached from the brief, drawn and sewn: ${half.map((c) => c.closure).join(", ")}`, async ({ page, demo }) => {
+  test(`backs are reached from the brief, drawn and sewn: ${half.map((c) => c.closure).join(", ")}`, async ({
+    page,
+    demo,
+  }) => {
     await open(page, demo.url + cushion);
     for (const { closure, cuts: cut, says, step } of half) {
       await pick(page, "Closure of the back", closure);

@@ -74,7 +74,13 @@ test("a pad becomes a cut, sewn and logged cover, by pointer", async ({ page, wo
   await page.getByRole("link", { name: "Sew", exact: true }).click();
   const next = page.getByRole("button", { name: "Done, next step" });
   await expect(page.getByRole("heading", { name: "Measure the pad" })).toBeVisible();
-  for (const step of ["Measure the pad", "Cut the front", "Cut what lies under the front", "Lay the patches out", "Sew row 1"]) {
+  for (const step of [
+    "Measure the pad",
+    "Cut the front",
+    "Cut what lies under the front",
+    "Lay the patches out",
+    "Sew row 1",
+  ]) {
     await expect(page.getByRole("heading", { name: step })).toBeVisible();
     if (step === "Sew row 1") await expect(page.getByText("Press all seams to the left.")).toBeVisible();
     await next.click();

@@ -5,7 +5,10 @@ const csv = (text: string | Buffer) => ({ name: "cloths.csv", mimeType: "text/cs
 
 test("the cupboard goes out as a table and comes in after a look", async ({ page, demo }) => {
   await open(page, `${demo.url}/cloth`);
-  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("link", { name: "The cupboard as CSV" }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("link", { name: "The cupboard as CSV" }).click(),
+  ]);
   const table = readFileSync(await download.path(), "utf8");
   const input = page.getByLabel("CSV file with cloths");
   await input.setInputFiles(csv(table));

@@ -74,7 +74,9 @@ test("what is left when all is cut goes back into the cupboard, and out again", 
   await expect(leaf.getByText("What was left over is back in the cupboard.")).toBeVisible();
   await saved(page);
   await open(page, `${demo.url}/cloth`);
-  await expect(page.getByRole("listitem").filter({ has: page.getByRole("heading", { name: "ink leaf" }) })).toContainText("An odd piece");
+  await expect(
+    page.getByRole("listitem").filter({ has: page.getByRole("heading", { name: "ink leaf" }) }),
+  ).toContainText("An odd piece");
 });
 
 test("pieces are drawn round where templates are the school", async ({ page, demo }) => {
@@ -88,7 +90,9 @@ test("pieces are drawn round where templates are the school", async ({ page, dem
   await accessible(page);
   await page.getByRole("button", { name: "Cut", exact: true }).click();
   await saved(page);
-  expect(Object.values((await stored(demo, reading)).plan.progress.cut)).toEqual([expect.objectContaining({ count: 8 })]);
+  expect(Object.values((await stored(demo, reading)).plan.progress.cut)).toEqual([
+    expect.objectContaining({ count: 8 }),
+  ]);
 });
 
 test("what a batch costs, every sum with how it comes about", async ({ page, demo }) => {

@@ -64,7 +64,10 @@ test("a tape reads into the value at hand, and nothing without one", async ({ pa
   await expect(page.getByText("does not fit a panel")).toHaveCount(0);
 });
 
-test("at a gate one side after the other is measured, and a slip of the unit is asked about", async ({ page, demo }) => {
+test("at a gate one side after the other is measured, and a slip of the unit is asked about", async ({
+  page,
+  demo,
+}) => {
   const id = "story-hour-patchwork-cushion";
   await device(demo, "tape", { connected: true, faults: { ...tapeFaults, unit: "cm-as-in" } });
   await open(page, `${demo.url}/plans/${id}/sew`);

@@ -13,7 +13,9 @@ import { accessible, expect, open, type Server, stored, test } from "./app";
 type Sort = "piece" | "pieces" | "template" | "lay";
 
 async function drawing(server: Server, plan: string, sort: Sort, of: string, as: string): Promise<string> {
-  const response = await fetch(`${server.url}/api/v1/plans/${plan}/drawings/${sort}?${new URLSearchParams({ of, as })}`);
+  const response = await fetch(
+    `${server.url}/api/v1/plans/${plan}/drawings/${sort}?${new URLSearchParams({ of, as })}`,
+  );
   expect(response.status, `${plan} ${sort} ${of} as ${as}`).toBe(200);
   return response.text();
 }
@@ -51,7 +53,10 @@ function inPlot(text: string): number {
   execFileSync("hp2xx", ["-q", "-t", "-m", "svg", "-f", to, from]);
   const svg = readFileSync(to, "utf8");
   rmSync(dir, { recursive: true });
-  const total = [...svg.matchAll(/ d="([^"]+)"/g)].reduce((sum, [, d]) => sum + points((d ?? "").replaceAll(",", " ")), 0);
+  const total = [...svg.matchAll(/ d="([^"]+)"/g)].reduce(
+    (sum, [, d]) => sum + points((d ?? "").replaceAll(",", " ")),
+    0,
+  );
   return (total / 72) * 25.4;
 }
 
@@ -162,7 +167,20 @@ async function pack(server: Server, plan: string, query: Record<string, string>)
 
 /** The lines of a page in millimetres: each with its length and whether it is closed. */
 function linesOf(pdf: Buffer, page: number) {
-  const svg = poppler("pdftocairo", pdf, "-svg", "-paper", "match", "-noshrink", "-f", String(page), "-l", String(page), "IN", "-");
+  const svg = poppler(
+    "pdftocairo",
+    pdf,
+    "-svg",
+    "-paper",
+    "match",
+    "-noshrink",
+    "-f",
+    String(page),
+    "-l",
+    String(page),
+    "IN",
+    "-",
+  );
   return [...svg.matchAll(/<path style="fill:none[^>]*? d="([^"]+)"(?: transform="matrix\(([^)]+)\)")?/g)].map(
     ([, d = "", matrix = "1,0,0,1,0,0"]) => {
       const [scale = 1] = matrix.split(",").map(Number);
@@ -205,7 +223,9 @@ test("the print pack: pages, words, test squares and a template at true size", a
   const open = linesOf(templates, 1).filter((l) => !l.closed);
   expect(
     open.some((cut) =>
-      open.some((edges) => Math.abs(2 * cut.long + (wide - edges.long) + 2 * (high - edges.long / 2) + wide - around) < 0.02),
+      open.some(
+        (edges) => Math.abs(2 * cut.long + (wide - edges.long) + 2 * (high - edges.long / 2) + wide - around) < 0.02,
+      ),
     ),
   ).toBe(true);
 
@@ -240,7 +260,10 @@ test("lists are tables that another program reads", async ({ page, demo }) => {
   const table = async (path: string) => {
     const answer = await fetch(`${demo.url}/api/v1${path}`);
     expect(answer.headers.get("content-type")).toBe("text/csv; charset=utf-8");
-    const { data, errors } = Papa.parse<Record<string, string>>(await answer.text(), { header: true, skipEmptyLines: true });
+    const { data, errors } = Papa.parse<Record<string, string>>(await answer.text(), {
+      header: true,
+      skipEmptyLines: true,
+    });
     expect(errors).toEqual([]);
     return data;
   };
@@ -275,7 +298,8 @@ test("a pattern that comes back is held against the plan", async ({ page, demo }
   const dxf = await drawing(demo, plan, "pieces", "", "dxf");
   await open(page, `${demo.url}/plans/${plan}/print`);
   const input = page.getByLabel("Pattern to compare");
-  const send = (text: string) => input.setInputFiles({ name: "pattern.dxf", mimeType: "image/vnd.dxf", buffer: Buffer.from(text) });
+  const send = (text: string) =>
+    input.setInputFiles({ name: "pattern.dxf", mimeType: "image/vnd.dxf", buffer: Buffer.from(text) });
   await send(dxf);
   const list = page.getByRole("list", { name: "What the pattern has" });
   await expect(list.getByText("agrees with the plan.")).toHaveCount(2);
@@ -331,7 +355,9 @@ test("a plan to be shared is one page that opens by itself", async ({ page, demo
   await readable.goto(`file://${file}`);
   await accessible(readable);
   await readable.setViewportSize({ width: 390, height: 800 });
-  expect(await readable.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+  expect(await readable.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(
+    0,
+  );
   await reading.close();
   rmSync(dir, { recursive: true });
 });

@@ -134,7 +134,9 @@ test("every demo plan folds in the picture as it does in the core", async ({ dem
     const sides = [0, 1].flatMap((share) => {
       const at = poses(fold.leaves, share);
       const points = surfaces(fold.leaves).map((s) => positions(s, at, 0));
-      const least = [0, 1, 2].map((k) => Math.min(...points.flatMap((list) => [...list].filter((_, i) => i % 3 === k))));
+      const least = [0, 1, 2].map((k) =>
+        Math.min(...points.flatMap((list) => [...list].filter((_, i) => i % 3 === k))),
+      );
       const most = [0, 1, 2].map((k) => Math.max(...points.flatMap((list) => [...list].filter((_, i) => i % 3 === k))));
       const { middle, radius } = ball(points);
       expect(middle.x).toBeCloseTo(((least[0] ?? 0) + (most[0] ?? 0)) / 2, 3);
@@ -144,5 +146,13 @@ test("every demo plan folds in the picture as it does in the core", async ({ dem
     expect(Math.max(...sides), id).toBeCloseTo(fold.size, 1);
     kinds.add(plan.cover.kind);
   }
-  expect([...kinds].sort()).toEqual(["band-hood", "boxed-cushion", "cushion", "jacket", "pad", "skirt-hood", "wrap-hood"]);
+  expect([...kinds].sort()).toEqual([
+    "band-hood",
+    "boxed-cushion",
+    "cushion",
+    "jacket",
+    "pad",
+    "skirt-hood",
+    "wrap-hood",
+  ]);
 });

@@ -13,7 +13,9 @@ test("the cover follows a counted panel", async ({ page, demo }) => {
   await accessible(page.locator(".brief"));
   await page.getByRole("link", { name: "Sew", exact: true }).click();
   await page.getByRole("button", { name: "Cut the panel by its squares" }).click();
-  await expect(page.getByText(/11 squares outside the design at the left and the right.*190 × 120 squares/)).toBeVisible();
+  await expect(
+    page.getByText(/11 squares outside the design at the left and the right.*190 × 120 squares/),
+  ).toBeVisible();
 });
 
 test("a panel to be made up, hooked, and cut from a print", async ({ page, workshop }) => {
@@ -32,7 +34,9 @@ test("a panel to be made up, hooked, and cut from a print", async ({ page, works
   await expect(cuts(page)).toContainText("firm backing of the panel");
   await expect(cuts(page)).toContainText("131/2″back piece"); // an inch more than the front
   await pick(page, "How the panel was made", "printed");
-  await expect(page.getByText("It is cut 43/4″ from the left and 43/4″ from the right edge of the print")).toBeVisible();
+  await expect(
+    page.getByText("It is cut 43/4″ from the left and 43/4″ from the right edge of the print"),
+  ).toBeVisible();
   await pick(page, "What stays in the middle", "given");
   await put(page, "Distance of the motif's middle from the left edge", "6");
   await expect(page.getByText(/The print ends 11\/4″ too soon at the left/)).toBeVisible();
@@ -50,6 +54,8 @@ test("gathers by a sample", async ({ page, demo }) => {
   await expect(page.getByText("2.545")).toBeVisible();
   await saved(page);
   const { plan: kept } = await stored(demo, plan);
-  const faces = Object.values(kept.pieces as Record<string, { face?: { sampled?: unknown } }>).map((p) => p.face?.sampled);
+  const faces = Object.values(kept.pieces as Record<string, { face?: { sampled?: unknown } }>).map(
+    (p) => p.face?.sampled,
+  );
   expect(faces).toContainEqual({ before: "14", after: "5 1/2" });
 });

@@ -20,7 +20,9 @@ test("a block of the library, from the picture to its triangles and steps", asyn
   await expect(page.getByRole("table", { name: /64 half-square units of 2″/ })).toContainText("16 squares of 6″");
   await saved(page);
   await page.getByRole("link", { name: "Cut", exact: true }).click();
-  await expect(page.getByRole("region", { name: "Cloth ink leaf" })).toContainText("sewn in pairs along both diagonals for 64 patches");
+  await expect(page.getByRole("region", { name: "Cloth ink leaf" })).toContainText(
+    "sewn in pairs along both diagonals for 64 patches",
+  );
   await page.getByRole("link", { name: "Sew", exact: true }).click();
   await page.getByRole("button", { name: "Sew 64 half-square units" }).click();
   await expect(page.getByText("draw both diagonals, sew 1/4″ to each side")).toBeVisible();
@@ -69,7 +71,9 @@ test("borders meet in each way, and may be of patches", async ({ page, demo }) =
   await expect(cuts(page)).toContainText("border, corner squares");
   await pick(page, "Corners of border 1", "mitred");
   await page.getByRole("button", { name: /border, sides/ }).click();
-  await expect(page.getByRole("list", { name: /The sum of Border, sides of madder stripe, across, as cut/ })).toBeVisible();
+  await expect(
+    page.getByRole("list", { name: /The sum of Border, sides of madder stripe, across, as cut/ }),
+  ).toBeVisible();
   await page.getByRole("button", { name: "up", exact: true }).click();
   await expect(page.getByRole("list", { name: /The sum of Border, sides/ })).toContainText("to spare for the mitre");
   await pick(page, "Corners of border 1", "butted");
@@ -138,7 +142,10 @@ test("a block is divided by pointer and by key, its cuts seen at once", async ({
   await expect(page.getByRole("note").filter({ hasText: "half-square" })).toHaveCount(0);
 });
 
-test("cloths are tried by pointer and by key, changed over, seen as greys and kept side by side", async ({ page, demo }) => {
+test("cloths are tried by pointer and by key, changed over, seen as greys and kept side by side", async ({
+  page,
+  demo,
+}) => {
   await open(page, `${demo.url}${plan}`);
   await page.getByRole("button", { name: "Try cloths" }).click();
   const colours = page.getByRole("region", { name: "Cloths to try" });
@@ -208,7 +215,10 @@ test("a front of four hundred patches: one of them in another cloth changes noth
   await expect(page.getByRole("button", { name: /^D sage check/ })).toContainText("× 1");
   await saved(page);
   const redrawn = await page.evaluate(
-    () => [...(window as unknown as { redrawn: Set<Node> }).redrawn].filter((n) => (n as Element).classList.contains("cell")).length,
+    () =>
+      [...(window as unknown as { redrawn: Set<Node> }).redrawn].filter((n) =>
+        (n as Element).classList.contains("cell"),
+      ).length,
   );
   expect(redrawn).toBe(1);
 });
@@ -306,7 +316,10 @@ test("a patch of a block is given a cloth that the face did not have", async ({ 
   expect([...cloths].sort()).toEqual(["A", "B", "C"]);
 });
 
-test("looking at other kinds loses nothing: what was decided is kept aside, and brought back", async ({ page, demo }) => {
+test("looking at other kinds loses nothing: what was decided is kept aside, and brought back", async ({
+  page,
+  demo,
+}) => {
   await open(page, `${demo.url}${plan}`);
   const before = (await cuts(page).textContent()) ?? "";
   const aside = page.getByText(/^Kept aside:/);
@@ -317,7 +330,9 @@ test("looking at other kinds loses nothing: what was decided is kept aside, and 
   await page.keyboard.press("ArrowDown");
   await page.keyboard.press("Enter");
   await expect(page.getByLabel("Finished width of strip 1")).toBeVisible();
-  await expect(aside).toHaveText("Kept aside: patches in a grid, bring back patches in a grid, front or forget patches in a grid, front.");
+  await expect(aside).toHaveText(
+    "Kept aside: patches in a grid, bring back patches in a grid, front or forget patches in a grid, front.",
+  );
   await pick(page, "Kind of front", "found"); // the strips were looked at, and nothing of them decided
   await expect(aside).not.toContainText("strips");
   await pick(page, "Closure of the back", "zip-flap");

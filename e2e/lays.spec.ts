@@ -21,7 +21,9 @@ interface Laid {
 /** The lays of the app. */
 function laid(needs: Need[]): Laid[] {
   const root = join(dirname(fileURLToPath(import.meta.url)), "..");
-  return JSON.parse(execFileSync("go", ["run", "./cmd/lays"], { cwd: root, input: JSON.stringify(needs), encoding: "utf8" }));
+  return JSON.parse(
+    execFileSync("go", ["run", "./cmd/lays"], { cwd: root, input: JSON.stringify(needs), encoding: "utf8" }),
+  );
 }
 
 /** Numbers that are the same in every run: the minimal standard generator of Park and Miller (1988). */
@@ -119,7 +121,11 @@ function packed({ MaxRectsPacker }: Packing, { usable, items }: Need, bound: num
     const pieces = items.flatMap((it) => Array.from({ length: it.count }, () => it));
     pieces.sort((a, b) => Math.max(b.w, b.h) - Math.max(a.w, a.h));
     for (const it of pieces) packer.add(it.w, it.h, { allowRotation: it.turn });
-    if (packer.bins.length === 1 && packer.bins.every((bin) => bin.rects.every((r) => !("oversized" in r && r.oversized)))) return high;
+    if (
+      packer.bins.length === 1 &&
+      packer.bins.every((bin) => bin.rects.every((r) => !("oversized" in r && r.oversized)))
+    )
+      return high;
   }
 }
 

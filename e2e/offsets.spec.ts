@@ -76,10 +76,15 @@ for (const [text, seam] of [
 ] as const) {
   test(`patches with seams of ${text} against another library`, async ({ demo }) => {
     const { blocks } = await (await fetch(`${demo.url}/api/v1/starts?units=in`)).json();
-    const own = ["(A / B) | (B \\ A)", "(A ^ B) | C", "(A x B x C x D) - 2 A", "3 (A o B) | (A v B)"].map((cells) => ({ cells }));
+    const own = ["(A / B) | (B \\ A)", "(A ^ B) | C", "(A x B x C x D) - 2 A", "3 (A o B) | (A v B)"].map((cells) => ({
+      cells,
+    }));
     let templates = 0;
     for (const block of [...blocks.map((b: { name: string }) => b.name), ...own]) {
-      const response = await fetch(`${demo.url}/api/v1/reckon`, { method: "POST", body: JSON.stringify(plan(block, text)) });
+      const response = await fetch(`${demo.url}/api/v1/reckon`, {
+        method: "POST",
+        body: JSON.stringify(plan(block, text)),
+      });
       const reckoning = await response.json();
       const cuts = new Map<string, Cut>(reckoning.cuts.map((c: Cut) => [c.id, c]));
       for (const cell of reckoning.pieces[0].cells.filter((c: { line?: Vertex[] }) => c.line)) {

@@ -75,7 +75,8 @@ function curve(points: number[], axis: number, t: number): number {
   return row[0] as number;
 }
 
-const along = (line: Point[]) => line.slice(1).reduce((sum, p, i) => sum + Math.hypot(p.x - (line[i]?.x ?? 0), p.y - (line[i]?.y ?? 0)), 0);
+const along = (line: Point[]) =>
+  line.slice(1).reduce((sum, p, i) => sum + Math.hypot(p.x - (line[i]?.x ?? 0), p.y - (line[i]?.y ?? 0)), 0);
 const closed = (line: Point[]) => [...line, line[0] as Point];
 
 /** A path as polygons. */
@@ -83,7 +84,8 @@ const polygons = (path: string): Path64[] =>
   runs(path).map((line) => line.map(({ x, y }) => ({ x: Math.round(x * unit), y: Math.round(y * unit) })));
 
 /** Polygons that enclose something the same way round: mirrored ones run against the others. */
-const turned = (list: Path64[]) => (list.reduce((sum, p) => sum + area(p), 0) < 0 ? list.map((p) => [...p].reverse()) : list);
+const turned = (list: Path64[]) =>
+  list.reduce((sum, p) => sum + area(p), 0) < 0 ? list.map((p) => [...p].reverse()) : list;
 
 /** How much of a path shows beside what lies over it, in millimetres. */
 function showing(path: string, above: Path64[]): number {
@@ -159,17 +161,23 @@ test("SVG files against the browser's own reading of them", async ({ page, demo 
         .filter((e) => e.getAttribute("fill") !== "none" || e.hasAttribute("stroke"))
         .map((e) => {
           const [long, matrix] = [e.getTotalLength(), e.getScreenCTM() as DOMMatrix];
-          const points = Array.from({ length: 4001 }, (_, i) => e.getPointAtLength((long * i) / 4000).matrixTransform(matrix));
-          const span = (of: (p: DOMPoint) => number) => ((Math.max(...points.map(of)) - Math.min(...points.map(of))) * 25.4) / 96;
+          const points = Array.from({ length: 4001 }, (_, i) =>
+            e.getPointAtLength((long * i) / 4000).matrixTransform(matrix),
+          );
+          const span = (of: (p: DOMPoint) => number) =>
+            ((Math.max(...points.map(of)) - Math.min(...points.map(of))) * 25.4) / 96;
           return { width: span((p) => p.x), height: span((p) => p.y) };
         }),
     );
     const boxes = layers.map((l) => {
       const points = polygons(l.path).flat();
-      const span = (of: (p: { x: number; y: number }) => number) => (Math.max(...points.map(of)) - Math.min(...points.map(of))) / unit;
+      const span = (of: (p: { x: number; y: number }) => number) =>
+        (Math.max(...points.map(of)) - Math.min(...points.map(of))) / unit;
       return { width: span((p) => p.x), height: span((p) => p.y) };
     });
-    const kept = there.filter((box) => boxes.some((b) => Math.abs(b.width - box.width) < 0.05 && Math.abs(b.height - box.height) < 0.05));
+    const kept = there.filter((box) =>
+      boxes.some((b) => Math.abs(b.width - box.width) < 0.05 && Math.abs(b.height - box.height) < 0.05),
+    );
     expect(kept.length, `${name}: ${JSON.stringify({ boxes, there })}`).toBeGreaterThanOrEqual(boxes.length);
   }
 });

@@ -40,7 +40,8 @@ for (const path of places) {
       [...document.querySelectorAll(".frac")]
         .filter(
           (f) =>
-            !getComputedStyle(f).display.startsWith("inline") || /flex|grid/.test(getComputedStyle(f.parentElement as Element).display),
+            !getComputedStyle(f).display.startsWith("inline") ||
+            /flex|grid/.test(getComputedStyle(f.parentElement as Element).display),
         )
         .map((f) => f.parentElement?.textContent),
     );
@@ -102,7 +103,8 @@ test("the three orders of cloths", async ({ page, demo }) => {
   await order.selectOption("scrap");
   await page.getByRole("combobox", { name: "Add a cloth to the patches" }).selectOption({ label: "sage check" });
   await saved(page);
-  const layout = () => page.locator(".sheet .cell").evaluateAll((cells) => cells.map((c) => c.getAttribute("fill")?.slice(-2)).join(""));
+  const layout = () =>
+    page.locator(".sheet .cell").evaluateAll((cells) => cells.map((c) => c.getAttribute("fill")?.slice(-2)).join(""));
   const before = await layout();
   await page.getByRole("button", { name: "mix again" }).click();
   await expect.poll(layout).not.toBe(before);
@@ -130,7 +132,9 @@ test("without a border the loss goes into the patches or into the cover", async 
   await page.getByRole("combobox", { name: "What takes the loss" }).selectOption("patch");
   await page.getByRole("combobox", { name: "Where the take-up comes from" }).selectOption("given");
   await put(page, "Take-up across", "2");
-  await expect(page.getByRole("list", { name: /The sum of Front, across, before quilting/ })).toContainText("quilting takes 2.00 %");
+  await expect(page.getByRole("list", { name: /The sum of Front, across, before quilting/ })).toContainText(
+    "quilting takes 2.00 %",
+  );
 });
 
 test("the cupboard: add, change, take out and put back", async ({ page, demo }) => {
@@ -154,7 +158,8 @@ test("habits: a school chosen is what the next plan begins with", async ({ page,
   await page.getByRole("radio", { name: /^1\/2″ For thick/ }).check();
   // A page left in the middle of a save takes the save with it.
   const kept = page.waitForResponse(
-    (r) => r.url().endsWith("/habits") && r.request().method() === "PUT" && (r.request().postData() ?? "").includes('"cm"'),
+    (r) =>
+      r.url().endsWith("/habits") && r.request().method() === "PUT" && (r.request().postData() ?? "").includes('"cm"'),
   );
   await page.getByRole("radio", { name: /^centimetres/ }).check();
   await kept;
@@ -186,7 +191,9 @@ test("history brings an older version back", async ({ page, demo }) => {
 test("the half-sewn demo shows the measurement that disagrees", async ({ page, demo }) => {
   await open(page, `${demo.url}/plans/story-hour-patchwork-cushion/sew`);
   await expect(page.getByRole("heading", { name: "Cut the back" })).toBeVisible();
-  await expect(page.getByRole("list", { name: "Cut in this step" })).toContainText("2 × 111/2″ × 161/2″ back piece of harbour stripe");
+  await expect(page.getByRole("list", { name: "Cut in this step" })).toContainText(
+    "2 × 111/2″ × 161/2″ back piece of harbour stripe",
+  );
   await page.getByRole("button", { name: /Measure the front/ }).click();
   await expect(page.getByRole("note")).toContainText("3 seams, each 1/32″ fat on both sides");
 });

@@ -21,6 +21,8 @@ export default class Report implements Reporter {
     for (const [name, { tests, took }] of [...this.files].sort((a, b) => b[1].took - a[1].took))
       console.log(`  ${seconds(took).padStart(8)}  ${String(tests).padStart(3)}  ${name}`);
     if (this.over.length > 0)
-      console.log(`More than a tenth of their limit (the machine was busy, or it is to be raised):\n  ${this.over.join("\n  ")}`);
+      console.log(
+        `More than a tenth of their limit (the machine was busy, or it is to be raised):\n  ${this.over.join("\n  ")}`,
+      );
   }
 }

@@ -13,7 +13,9 @@ test("a sample of the stack at hand: sewn, measured, and the cuts follow", async
   await expect(cuts(page)).toContainText("25/8″ × 161/2″border, sides");
   await expect(page.getByText("between 0.48 to 1.34 %")).toBeVisible();
   await page.getByRole("button", { name: "Sew a sample of this stack" }).click();
-  const sample = page.getByRole("listitem").filter({ has: page.getByRole("textbox", { name: /^Name, Square for Reading-corner/ }) });
+  const sample = page
+    .getByRole("listitem")
+    .filter({ has: page.getByRole("textbox", { name: /^Name, Square for Reading-corner/ }) });
   await expect(sample).toContainText("quilted in a cross-hatch");
   await sample.getByRole("button", { name: "Enter what it measures" }).click();
   const of = ", Square for Reading-corner cushion";
@@ -30,7 +32,9 @@ test("a sample of the stack at hand: sewn, measured, and the cuts follow", async
   await expect(sample.getByText("goes by it")).toBeVisible();
   await sample.getByRole("link", { name: "Reading-corner cushion" }).click();
   await expect(cuts(page)).toContainText("27/8″ × 161/2″border, sides");
-  await expect(page.getByRole("region", { name: "The sum of what is selected" })).toContainText("quilting takes 2.50 %");
+  await expect(page.getByRole("region", { name: "The sum of what is selected" })).toContainText(
+    "quilting takes 2.50 %",
+  );
   await pick(page, "Quilting", "squares");
   await expect(page.getByText(/was quilted otherwise: its puff of .* mm a face gives the figures here/)).toBeVisible();
   await pick(page, "Layers of batting", "2");
@@ -78,7 +82,10 @@ test("measurements entered faster than they are saved are all kept", async ({ pa
   await expect.poll(() => held !== undefined).toBe(true);
   held?.();
   const kept = async () => {
-    const all = (await (await page.request.get(`${demo.url}/api/v1/samples`)).json()) as { id: string; sample: { after: unknown[] } }[];
+    const all = (await (await page.request.get(`${demo.url}/api/v1/samples`)).json()) as {
+      id: string;
+      sample: { after: unknown[] };
+    }[];
     return all.find((s) => s.id === "cotton-batting-cross-hatched")?.sample.after[0];
   };
   await expect.poll(kept).toMatchObject({ width: "9 3/4", height: "9 5/8" });
@@ -103,7 +110,9 @@ test("the border follows the measured centre, and what is cut stays", async ({ p
   await page.getByRole("link", { name: "Cut", exact: true }).click();
   await expect(stripe).toContainText("2 × 23/4″ × 163/8″ border, sides");
   await page.getByRole("link", { name: "Draft", exact: true }).click();
-  await expect(page.getByText(/Border, sides is cut already, 23\/4″ × 163\/8″; as things are it would be 27\/8″ × 163\/8″/)).toBeVisible();
+  await expect(
+    page.getByText(/Border, sides is cut already, 23\/4″ × 163\/8″; as things are it would be 27\/8″ × 163\/8″/),
+  ).toBeVisible();
 });
 
 test("a remedy is taken by one press, and taken back", async ({ page, demo }) => {

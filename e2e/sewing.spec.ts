@@ -114,10 +114,14 @@ test("a step is divided, put together again, and done again with all that stands
   await expect(dialog).toContainText("What stands on it comes again too: join the rows.");
   await dialog.getByLabel("The reason").fill("two patches the wrong way round");
   await dialog.getByRole("button", { name: "Do it again" }).click();
-  await expect(page.getByRole("list", { name: "What went wrong here" })).toContainText("two patches the wrong way round");
+  await expect(page.getByRole("list", { name: "What went wrong here" })).toContainText(
+    "two patches the wrong way round",
+  );
   await saved(page);
   const after = (await stored(demo, reading)).plan.progress;
-  expect(after.done).toEqual(done.filter((id: string) => id !== "step.piece:front.role:row.no:1" && id !== "step.piece:front.role:rows"));
+  expect(after.done).toEqual(
+    done.filter((id: string) => id !== "step.piece:front.role:row.no:1" && id !== "step.piece:front.role:rows"),
+  );
 });
 
 test("what a change after cutting spoils is listed before it is saved", async ({ page, demo }) => {
@@ -128,7 +132,13 @@ test("what a change after cutting spoils is listed before it is saved", async ({
     headers: { "content-type": "application/json" },
     body: JSON.stringify({
       base: revision,
-      plan: { ...plan, progress: { cut: { [patches]: {} }, done: ["step.piece:front.role:cut-outer", "step.piece:front.role:row.no:1"] } },
+      plan: {
+        ...plan,
+        progress: {
+          cut: { [patches]: {} },
+          done: ["step.piece:front.role:cut-outer", "step.piece:front.role:row.no:1"],
+        },
+      },
       label: "cut",
     }),
   });
@@ -152,13 +162,28 @@ test("what a change after cutting spoils is listed before it is saved", async ({
 test("of two pockets the first is sewn on; taken off, the other one is still to be sewn", async ({ page, demo }) => {
   const pad = "story-mat-seat-pad";
   const { plan, revision } = await stored(demo, pad);
-  const pocket = (key: string, left: string) => ({ key, kind: "pocket", on: "top", width: "4", height: "4", at: { left, top: "2" } });
+  const pocket = (key: string, left: string) => ({
+    key,
+    kind: "pocket",
+    on: "top",
+    width: "4",
+    height: "4",
+    at: { left, top: "2" },
+  });
   const fittings = [pocket("one", "2"), pocket("two", "9")];
-  const progress = { cut: { "cut.of:one.role:fitting-part.no:1": {} }, done: ["step.role:cut-outer", "step.of:one.role:fit"] };
+  const progress = {
+    cut: { "cut.of:one.role:fitting-part.no:1": {} },
+    done: ["step.role:cut-outer", "step.of:one.role:fit"],
+  };
   const kept = await fetch(`${demo.url}/api/v1/plans/${pad}`, {
     method: "PUT",
     headers: { "content-type": "application/json" },
-    body: JSON.stringify({ base: revision, plan: { ...plan, fittings, progress }, label: "one pocket sewn on", spoils: "again" }),
+    body: JSON.stringify({
+      base: revision,
+      plan: { ...plan, fittings, progress },
+      label: "one pocket sewn on",
+      spoils: "again",
+    }),
   });
   expect(kept.status).toBe(200);
   await open(page, `${demo.url}/plans/${pad}#fittings`);
@@ -260,12 +285,23 @@ test("when there is time: evenings, a lost one, and the calendar read by others"
 
 test("the log: photos, a search, two side by side, and a pace that is offered", async ({ page, demo }) => {
   const { plan, revision, reckoning } = await stored(demo, hood);
-  const times = Object.fromEntries(reckoning.steps.slice(0, 6).map((s: { id: string; minutes: number }) => [s.id, 2 * s.minutes]));
+  const times = Object.fromEntries(
+    reckoning.steps.slice(0, 6).map((s: { id: string; minutes: number }) => [s.id, 2 * s.minutes]),
+  );
   const send = (method: string, path: string, body: unknown) =>
-    fetch(`${demo.url}/api/v1${path}`, { method, headers: { "content-type": "application/json" }, body: JSON.stringify(body) });
+    fetch(`${demo.url}/api/v1${path}`, {
+      method,
+      headers: { "content-type": "application/json" },
+      body: JSON.stringify(body),
+    });
   const progress = { times, troubles: [{ step: "step.role:try", kind: "tight", note: "at the knob" }] };
   await send("PUT", `/plans/${hood}`, { base: revision, plan: { ...plan, progress }, label: "sewn" });
-  await send("POST", `/plans/${hood}/finish`, { base: revision + 1, minutes: 90, notes: "It turned out snug.", next: "" });
+  await send("POST", `/plans/${hood}/finish`, {
+    base: revision + 1,
+    minutes: 90,
+    notes: "It turned out snug.",
+    next: "",
+  });
   await open(page, `${demo.url}/log`);
   const pace = page.getByText(/49 timed steps took/); // six of the hood, the others of two cushions
   await expect(pace).toBeVisible();
@@ -339,7 +375,8 @@ test("one cover, from its first step to the log, with all that happens on the wa
   await open(page, `${demo.url}/plans/${reading}/cut`);
   const cuts = page.locator(".ticks label");
   await expect(cuts.first()).toBeVisible();
-  for (const cut of await cuts.filter({ hasNotText: "after the front is measured" }).all()) await cut.getByRole("checkbox").check();
+  for (const cut of await cuts.filter({ hasNotText: "after the front is measured" }).all())
+    await cut.getByRole("checkbox").check();
   await saved(page);
   await page.getByRole("link", { name: "Sew", exact: true }).click();
   const heading = page.getByRole("heading", { level: 1 });
@@ -448,7 +485,9 @@ test("one cover, from its first step to the log, with all that happens on the wa
   const progress = (await stored(demo, reading)).plan.progress;
   expect(progress.done).toHaveLength(reckoning.steps.length);
   expect(progress.troubles.map((t: { kind: string }) => t.kind)).toEqual(["again", "clipped"]);
-  expect(Object.keys(progress.times)).toEqual(expect.arrayContaining(["step.role:measure", "step.piece:front.role:cut-outer"]));
+  expect(Object.keys(progress.times)).toEqual(
+    expect.arrayContaining(["step.role:measure", "step.piece:front.role:cut-outer"]),
+  );
 
   // What three of them tell is offered to the samples, and one more is planned.
   await page.getByRole("link", { name: "Samples" }).click();

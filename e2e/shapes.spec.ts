@@ -69,7 +69,9 @@ test("what cannot be sewn is said where it stands", async ({ page, demo }) => {
   await shape(page, /^Road on the front/).focus();
   await pick(page, "Place of Road across", "left");
   await put(page, "Distance of Road from the left", "-2");
-  await expect(page.getByText("Road reaches 2″ beyond the seam line of the front and is caught in the seam.")).toBeVisible();
+  await expect(
+    page.getByText("Road reaches 2″ beyond the seam line of the front and is caught in the seam."),
+  ).toBeVisible();
   await put(page, "Width of Road", "30");
   await put(page, "Height of Road", "1/10");
   await put(page, "Distance of Road from the left", "40");
@@ -90,7 +92,9 @@ test("an outline is drawn by its points", async ({ page, demo }) => {
   const wide = await page.locator(".laid-on .cell").boundingBox();
   await point.press("ArrowUp");
   await point.press("ArrowUp");
-  await expect.poll(async () => (await page.locator(".laid-on .cell").boundingBox())?.height).toBeGreaterThan((wide?.height ?? 0) + 3);
+  await expect
+    .poll(async () => (await page.locator(".laid-on .cell").boundingBox())?.height)
+    .toBeGreaterThan((wide?.height ?? 0) + 3);
   const at = await point.locator("circle").last().boundingBox();
   if (!at) throw new Error("the point is not drawn");
   await page.mouse.move(at.x + at.width / 2, at.y + at.height / 2);
@@ -116,10 +120,15 @@ test("a form is laid on, and its steps come before the quilting", async ({ page,
   await expect(list.first()).toBeVisible();
   const steps = await list.allTextContents();
   const at = (title: string) => steps.findIndex((s) => s.startsWith(title));
-  expect(at("Lay on layer 1")).toBeGreaterThan(at("Sew the border on") === -1 ? at("Join the rows") : at("Sew the border on"));
+  expect(at("Lay on layer 1")).toBeGreaterThan(
+    at("Sew the border on") === -1 ? at("Join the rows") : at("Sew the border on"),
+  );
   expect(at("Lay on layer 1")).toBeLessThan(at("Quilt"));
   await page.getByRole("button", { name: "Cut the shapes" }).click();
-  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("link", { name: "Templates as SVG" }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("link", { name: "Templates as SVG" }).click(),
+  ]);
   const file = readFileSync(await download.path(), "utf8");
   expect(file).toContain("<title>Reading-corner cushion, front, templates</title>");
   expect(file.match(/<path /g)).toHaveLength(1);

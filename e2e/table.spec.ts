@@ -46,7 +46,8 @@ test("what several covers take is cut at once, and told for each", async ({ page
   expect(plan.copies).toBe(2);
   const first = page.getByRole("checkbox").first();
   await expect(first).toBeVisible();
-  const [, total, each] = (await page.locator(".ticks label").first().textContent())?.match(/^(\d+) × .*, (\d+) for each cover/) ?? [];
+  const [, total, each] =
+    (await page.locator(".ticks label").first().textContent())?.match(/^(\d+) × .*, (\d+) for each cover/) ?? [];
   expect(Number(total)).toBe(2 * Number(each));
   await accessible(page);
 });

@@ -48,7 +48,11 @@ for (const [kind, at, field] of [
     const sent = await fetch(`${demo.url}/api/v1/plans/${at}`, {
       method: "PUT",
       headers: { "content-type": "application/json" },
-      body: JSON.stringify({ base: revision, plan: { ...plan, pieces: { "*": { ...plan.pieces["*"], face } } }, label: "too large" }),
+      body: JSON.stringify({
+        base: revision,
+        plan: { ...plan, pieces: { "*": { ...plan.pieces["*"], face } } },
+        label: "too large",
+      }),
     });
     expect(sent.status).toBe(200);
     await open(page, `${demo.url}/plans/${at}`);

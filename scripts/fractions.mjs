@@ -14,7 +14,15 @@ const random = (n) => {
 };
 const pick = (list) => list[random(list.length)];
 
-const units = { "": 25400000, '"': 25400000, " in": 25400000, " yd": 914400000, " ft": 304800000, mm: 1000000, " cm": 10000000 };
+const units = {
+  "": 25400000,
+  '"': 25400000,
+  " in": 25400000,
+  " yd": 914400000,
+  " ft": 304800000,
+  mm: 1000000,
+  " cm": 10000000,
+};
 const cases = [];
 for (let i = 0; i < 400; i++) {
   const whole = random(60);

@@ -35,7 +35,11 @@ const pictures = [
       await page.getByRole("button", { name: /^Strap 1 on the top/ }).focus();
     },
   },
-  { name: "cut", path: `${reading}/cut`, before: (page) => page.getByRole("heading", { name: "madder stripe" }).scrollIntoViewIfNeeded() },
+  {
+    name: "cut",
+    path: `${reading}/cut`,
+    before: (page) => page.getByRole("heading", { name: "madder stripe" }).scrollIntoViewIfNeeded(),
+  },
   {
     name: "table",
     path: `${reading}/cut/table`,
@@ -53,7 +57,11 @@ const pictures = [
       await page.getByText("The pressing plan, seen from the back").click();
     },
   },
-  { name: "sew-gate", path: `${patchwork}/sew`, before: (page) => page.getByRole("button", { name: "Measure the front" }).click() },
+  {
+    name: "sew-gate",
+    path: `${patchwork}/sew`,
+    before: (page) => page.getByRole("button", { name: "Measure the front" }).click(),
+  },
   { name: "samples", path: "/samples" },
   { name: "schedule", path: "/plans/turntable-hood-listening-corner/sew/schedule" },
   { name: "practice", path: "/practice?kind=tape&number=7" },
@@ -82,7 +90,9 @@ const pictures = [
 ];
 
 const server = spawn(join(root, "bin/umschlag"), ["demo", "--listen", "127.0.0.1:0"]);
-const url = await new Promise((resolve) => server.stdout.on("data", (data) => resolve(/http:\S+/.exec(String(data))[0])));
+const url = await new Promise((resolve) =>
+  server.stdout.on("data", (data) => resolve(/http:\S+/.exec(String(data))[0])),
+);
 const browser = await chromium.launch({ executablePath, args: deep });
 
 /** The place has read all that it shows, and it is on the screen. */
@@ -97,7 +107,9 @@ async function shown(page) {
 try {
   const only = process.argv.slice(2);
   const page = await browser.newPage({ baseURL: url, reducedMotion: "reduce" });
-  for (const { name, path, before, scheme, size } of pictures.filter((p) => only.length === 0 || only.includes(p.name))) {
+  for (const { name, path, before, scheme, size } of pictures.filter(
+    (p) => only.length === 0 || only.includes(p.name),
+  )) {
     await page.setViewportSize(size ?? { width: 1280, height: 800 });
     await page.emulateMedia({ colorScheme: scheme ?? "light" });
     await page.goto(url + path);

@@ -9,7 +9,8 @@ import { compile } from "json-schema-to-typescript";
 const root = join(dirname(fileURLToPath(import.meta.url)), "..");
 const schema = (name) => execFileSync("go", ["run", "./cmd/schema", name], { cwd: root, encoding: "utf8" });
 // A description beside a reference would make a type of its own for each use.
-const bare = (_, value) => (value?.$ref && typeof value.description === "string" ? { ...value, description: undefined } : value);
+const bare = (_, value) =>
+  value?.$ref && typeof value.description === "string" ? { ...value, description: undefined } : value;
 const types = (text, name) =>
   compile(JSON.parse(text, bare), name, {
     bannerComment: "// Generated from the Go types by scripts/types.mjs; do not edit.",

@@ -42,7 +42,11 @@ export const useShopping = (plans: string[]) =>
 export const useTogether = (cloth: string, plans: string[]) =>
   useQuery({
     queryKey: ["together", cloth, ...plans],
-    queryFn: () => ask<TogetherView>("GET", `/together?${new URLSearchParams([["cloth", cloth], ...plans.map((id) => ["plan", id])])}`),
+    queryFn: () =>
+      ask<TogetherView>(
+        "GET",
+        `/together?${new URLSearchParams([["cloth", cloth], ...plans.map((id) => ["plan", id])])}`,
+      ),
     placeholderData: (before) => before,
   });
 /** When what is done of a plan, as it stands at a revision. */
@@ -56,11 +60,17 @@ export const useSchedule = (id: string, revision: number) =>
 export const usePractice = (kind: string, number: number, plan: string) =>
   useQuery({
     queryKey: ["practice", kind, number, plan],
-    queryFn: () => ask<PracticeView>("GET", `/practice?${new URLSearchParams({ kind, number: String(number), ...(plan && { plan }) })}`),
+    queryFn: () =>
+      ask<PracticeView>(
+        "GET",
+        `/practice?${new URLSearchParams({ kind, number: String(number), ...(plan && { plan }) })}`,
+      ),
   });
-export const useNotions = () => useQuery({ queryKey: ["notions"], queryFn: () => ask<NotionView[]>("GET", "/notions") });
+export const useNotions = () =>
+  useQuery({ queryKey: ["notions"], queryFn: () => ask<NotionView[]>("GET", "/notions") });
 export const useHabits = () => useQuery({ queryKey: keys.habits, queryFn: () => ask<HabitsView>("GET", "/habits") });
-export const useSamples = () => useQuery({ queryKey: keys.samples, queryFn: () => ask<SampleView[]>("GET", "/samples") });
+export const useSamples = () =>
+  useQuery({ queryKey: keys.samples, queryFn: () => ask<SampleView[]>("GET", "/samples") });
 /** The plans that samples are used in or could be, by their ids. */
 export const useSampleUses = () =>
   useQuery({ queryKey: [...keys.samples, "uses"], queryFn: () => ask<SampleUses>("GET", "/samples/uses") });
@@ -68,7 +78,8 @@ export const useSampleUses = () =>
 export const useOffers = () =>
   useQuery({ queryKey: [...keys.samples, "offers"], queryFn: () => ask<OfferView[]>("GET", "/samples/offers") });
 /** What the finished covers tell. */
-export const useFigures = () => useQuery({ queryKey: ["figures"], queryFn: () => ask<FiguresView>("GET", "/log/figures") });
+export const useFigures = () =>
+  useQuery({ queryKey: ["figures"], queryFn: () => ask<FiguresView>("GET", "/log/figures") });
 export const useLog = () => useQuery({ queryKey: keys.log, queryFn: () => ask<LogView[]>("GET", "/log") });
 
 /** What plans and decisions begin with in a unit: asked for once. */
@@ -87,7 +98,9 @@ export const beginPlan = (begin: BeginPlan) => ask<Plan>("POST", "/begin", begin
  * the change: its answer may not know of it, and is not waited for.
  */
 export async function readAgain(client: QueryClient) {
-  await client.cancelQueries({ predicate: ({ state }) => state.data === undefined && state.fetchStatus === "fetching" });
+  await client.cancelQueries({
+    predicate: ({ state }) => state.data === undefined && state.fetchStatus === "fetching",
+  });
   await client.invalidateQueries();
 }
 

@@ -44,9 +44,12 @@ export function Back() {
           label="Cloth of the back"
           value={cloth}
           options={letters}
-          choose={(next) => rework((plan) => put(plan, "/pieces/back/face", { kind: "plain", cloth: next }), `back of ${next}`)}
+          choose={(next) =>
+            rework((plan) => put(plan, "/pieces/back/face", { kind: "plain", cloth: next }), `back of ${next}`)
+          }
         />
-        {Words && <Words />}. <Opens reckoning={reckoning} /> {waits ? "Cut after the front is measured." : <MeasuredFront />}
+        {Words && <Words />}. <Opens reckoning={reckoning} />{" "}
+        {waits ? "Cut after the front is measured." : <MeasuredFront />}
       </p>
       <Aside
         kept={back.aside}
@@ -83,7 +86,10 @@ function useClosures() {
     const was = { ...back, kind: back.kind ?? begun(now)?.kind };
     const { cloth, aside: _, ...own } = was;
     const closed = become(was, now, key, next, !alike(own, { kind: was.kind }) && !alike(own, begun(now)));
-    rework((plan) => put(plan, "/back", cloth ? { ...closed, cloth } : closed), closures.find((c) => c.key === key)?.name ?? key);
+    rework(
+      (plan) => put(plan, "/back", cloth ? { ...closed, cloth } : closed),
+      closures.find((c) => c.key === key)?.name ?? key,
+    );
   };
   return { closures, close, now, back };
 }
@@ -101,13 +107,14 @@ const words: Record<string, () => React.ReactNode> = {
   ),
   buttons: () => (
     <>
-      , its bands <Value path="/back/band" label="Width of the bands" /> wide, with <HowMany label="How many buttons" /> of{" "}
-      <Value path="/back/button" label="Width of a button" />
+      , its bands <Value path="/back/band" label="Width of the bands" /> wide, with <HowMany label="How many buttons" />{" "}
+      of <Value path="/back/button" label="Width of a button" />
     </>
   ),
   ties: () => (
     <>
-      , its bands <Value path="/back/band" label="Width of the bands" /> wide, with <HowMany label="How many pairs of ties" /> pairs
+      , its bands <Value path="/back/band" label="Width of the bands" /> wide, with{" "}
+      <HowMany label="How many pairs of ties" /> pairs
     </>
   ),
   zip: () => (
@@ -149,7 +156,14 @@ function useGap() {
 function HowMany({ label }: { label: string }) {
   const { value, reckoning } = usePlan();
   const usual = reckoning.back?.buttons || "the usual number of";
-  return <Value path="/back/count" label={label} kind="count" shown={Number(value("/back/count") ?? 0) === 0 ? `${usual}` : undefined} />;
+  return (
+    <Value
+      path="/back/count"
+      label={label}
+      kind="count"
+      shown={Number(value("/back/count") ?? 0) === 0 ? `${usual}` : undefined}
+    />
+  );
 }
 
 /** How far it overlaps and how it opens, and what is bought for it. */
@@ -203,7 +217,9 @@ function Overlap() {
   const choose = (next: string) =>
     rework((plan) => {
       const cleared = put(put(plan, "/back/overlap", undefined), "/back/share", undefined);
-      return next === "share" ? put(cleared, "/back/share", 25) : put(cleared, "/back/overlap", reckoning.back?.overlap.exact);
+      return next === "share"
+        ? put(cleared, "/back/share", 25)
+        : put(cleared, "/back/overlap", reckoning.back?.overlap.exact);
     }, `overlap by its ${next}`);
   return (
     <>
@@ -220,7 +236,11 @@ function Overlap() {
       {share ? (
         <Value path="/back/share" label="Share of the overlap" kind="percent" />
       ) : (
-        <Value path="/back/overlap" label="Overlap of the back" shown={value("/back/overlap") === undefined ? "a quarter" : undefined} />
+        <Value
+          path="/back/overlap"
+          label="Overlap of the back"
+          shown={value("/back/overlap") === undefined ? "a quarter" : undefined}
+        />
       )}
     </>
   );
@@ -245,7 +265,12 @@ function Envelope() {
         ]}
         choose={(next) =>
           rework(
-            (plan) => put(plan, "/back/panels", next === "equal" ? "equal" : [cut?.width.exact ?? "0", cut?.width.exact ?? "0"]),
+            (plan) =>
+              put(
+                plan,
+                "/back/panels",
+                next === "equal" ? "equal" : [cut?.width.exact ?? "0", cut?.width.exact ?? "0"],
+              ),
             next === "equal" ? "equal back pieces" : "back pieces of given widths",
           )
         }
@@ -264,7 +289,12 @@ function Envelope() {
           { value: "double", name: "hemmed" },
           { value: "none", name: "selvedges unhemmed" },
         ]}
-        choose={(next) => rework((plan) => put(plan, "/back/hem", next === "none" ? [] : usualHem), next === "none" ? "no hem" : "hemmed")}
+        choose={(next) =>
+          rework(
+            (plan) => put(plan, "/back/hem", next === "none" ? [] : usualHem),
+            next === "none" ? "no hem" : "hemmed",
+          )
+        }
       />
       {hem.map((_, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: folds have no identity but their order
@@ -320,7 +350,13 @@ function Compare() {
           {problem}
         </p>
       )}
-      <Dialog open={choices !== null} onClose={() => setChoices(null)} maxWidth="lg" fullWidth aria-labelledby="closures-title">
+      <Dialog
+        open={choices !== null}
+        onClose={() => setChoices(null)}
+        maxWidth="lg"
+        fullWidth
+        aria-labelledby="closures-title"
+      >
         <DialogTitle id="closures-title">How it could close</DialogTitle>
         <DialogContent>
           <ul className="closures">
@@ -403,7 +439,11 @@ function Small({ back }: { back: BackShown }) {
   const [x, y] = [Math.min(...boxes.map((b) => b.x)), Math.min(...boxes.map((b) => b.y))];
   const [right, bottom] = [Math.max(...boxes.map((b) => b.x + b.width)), Math.max(...boxes.map((b) => b.y + b.height))];
   return (
-    <svg className="closure-drawing" viewBox={`${mm(x)} ${mm(y)} ${mm(right - x)} ${mm(bottom - y)}`} aria-hidden="true">
+    <svg
+      className="closure-drawing"
+      viewBox={`${mm(x)} ${mm(y)} ${mm(right - x)} ${mm(bottom - y)}`}
+      aria-hidden="true"
+    >
       {boxes.map((b) => (
         <rect key={b.x} className="closure-piece" x={mm(b.x)} y={mm(b.y)} width={mm(b.width)} height={mm(b.height)} />
       ))}

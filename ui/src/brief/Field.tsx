@@ -99,7 +99,9 @@ export function Field({ label, text, shown, judge, keep, drop, wrong, numeric, p
   const open = focused || draft !== null;
   return (
     <span className="value-place">
-      <span className={`value${open ? " open" : ""}${draft !== null ? " typing" : ""}${error || wrong ? " wrong" : ""}`}>
+      <span
+        className={`value${open ? " open" : ""}${draft !== null ? " typing" : ""}${error || wrong ? " wrong" : ""}`}
+      >
         <span className="value-shown" aria-hidden="true">
           {open ? (draft ?? text) || " " : <T>{shown || "…"}</T>}
         </span>

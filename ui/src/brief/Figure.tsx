@@ -42,7 +42,9 @@ const figures: Record<string, Drawing> = {
   },
   book: {
     says: "A closed book from above its spine: the tape leads from one fore-edge round the spine to the other, and up the height.",
-    thing: <path d="M60 26 H150 M60 62 H150 M60 26 C48 26 48 62 60 62 M66 32 H148 M66 56 H148 M150 26 V32 M150 62 V56" />,
+    thing: (
+      <path d="M60 26 H150 M60 62 H150 M60 26 C48 26 48 62 60 62 M66 32 H148 M66 56 H148 M150 26 V32 M150 62 V56" />
+    ),
     tape: <path d="M152 20 H58 C40 20 40 68 58 68 H152" />,
     names: [
       [78, 48, "closed book"],

@@ -31,7 +31,11 @@ function useKinds(): Record<string, Start> {
 /** Fittings also lie at an edge, sewn in with its seam. */
 const places = {
   across: ways.across,
-  up: [...ways.up, { value: "edge-top", name: "at the top edge" }, { value: "edge-bottom", name: "at the bottom edge" }],
+  up: [
+    ...ways.up,
+    { value: "edge-top", name: "at the top edge" },
+    { value: "edge-bottom", name: "at the bottom edge" },
+  ],
 };
 
 /** What is sewn onto the pieces, each in its place. */
@@ -59,7 +63,10 @@ export function Fittings() {
           value=""
           options={[
             { value: "", name: "Add a fitting" },
-            ...Object.keys(kinds).map((kind) => ({ value: kind, name: kind === "belt" ? "a pair of belts" : `a ${kind}` })),
+            ...Object.keys(kinds).map((kind) => ({
+              value: kind,
+              name: kind === "belt" ? "a pair of belts" : `a ${kind}`,
+            })),
           ]}
           choose={(kind) => kind && add(kind)}
         />
@@ -94,7 +101,14 @@ function One({ index, kind }: { index: number; kind: string }) {
       ))}
       {start?.count !== undefined && (
         <>
-          , <Value path={`${path}/count`} label={`How many of the ${of}`} kind="count" shown={String(value(`${path}/count`) || 1)} /> of it
+          ,{" "}
+          <Value
+            path={`${path}/count`}
+            label={`How many of the ${of}`}
+            kind="count"
+            shown={String(value(`${path}/count`) || 1)}
+          />{" "}
+          of it
         </>
       )}
       {kind === "pocket" && <Pocket path={path} of={of} />}
@@ -103,7 +117,9 @@ function One({ index, kind }: { index: number; kind: string }) {
         label={`Cloth of the ${of}`}
         value={cloth}
         options={[{ value: "", name: "the cloth of its piece" }, ...letters]}
-        choose={(next) => rework((plan) => put(plan, `${path}/cloth`, next || undefined), `${of} of ${next || "its piece's cloth"}`)}
+        choose={(next) =>
+          rework((plan) => put(plan, `${path}/cloth`, next || undefined), `${of} of ${next || "its piece's cloth"}`)
+        }
       />
       : <Place index={index} of={of} direction="across" /> and <Place index={index} of={of} direction="up" />.{" "}
       {placed && (
@@ -111,14 +127,22 @@ function One({ index, kind }: { index: number; kind: string }) {
           <T>{placed.check}</T>{" "}
         </span>
       )}
-      <button type="button" className="word-button" onClick={() => rework((plan) => put(plan, path, undefined), `${of} taken off`)}>
+      <button
+        type="button"
+        className="word-button"
+        onClick={() => rework((plan) => put(plan, path, undefined), `${of} taken off`)}
+      >
         Take the {kind} off
       </button>
     </p>
   );
 }
 
-const labels: Record<string, string> = { short: "Length of the short one", spread: "Distance of the ends", tape: "Tape" };
+const labels: Record<string, string> = {
+  short: "Length of the short one",
+  spread: "Distance of the ends",
+  tape: "Tape",
+};
 const upper = (word: string) => word.replace(/^./, (c) => c.toUpperCase());
 
 /** What lies inside a fitting. */
@@ -161,7 +185,13 @@ function Pocket({ path, of }: { path: string; of: string }) {
           { value: "folded", name: "folded double" },
         ]}
       />
-      , with <Value path={`${path}/slots`} label={`Pen slots of the ${of}`} kind="count" shown={String(value(`${path}/slots`) || "no")} />{" "}
+      , with{" "}
+      <Value
+        path={`${path}/slots`}
+        label={`Pen slots of the ${of}`}
+        kind="count"
+        shown={String(value(`${path}/slots`) || "no")}
+      />{" "}
       pen slots
       {Number(value(`${path}/slots`) ?? 0) > 0 && (
         <>

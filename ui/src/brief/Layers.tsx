@@ -45,7 +45,9 @@ function usePiece(name: string) {
     /** Before one part of it changes, a piece takes over what was decided for all. */
     own: (plan: Plan, key: string) => {
       const common = get(plan, `/pieces/*/${key}`);
-      return get(plan, `${piece}/${key}`) === undefined && common !== undefined ? put(plan, `${piece}/${key}`, common) : plan;
+      return get(plan, `${piece}/${key}`) === undefined && common !== undefined
+        ? put(plan, `${piece}/${key}`, common)
+        : plan;
     },
   };
 }
@@ -101,7 +103,10 @@ function LayersOf({ name, lead }: { name: string; lead: string }) {
           value={lining}
           options={[{ value: "", name: "no lining" }, ...letters]}
           choose={(next) =>
-            rework((plan) => put(ownLayers(plan), `${piece}/layers/lining`, next || undefined), next ? `lining of ${next}` : "no lining")
+            rework(
+              (plan) => put(ownLayers(plan), `${piece}/layers/lining`, next || undefined),
+              next ? `lining of ${next}` : "no lining",
+            )
           }
         />
         {count > 0 && (
@@ -144,7 +149,8 @@ function LayersOf({ name, lead }: { name: string; lead: string }) {
         )}
         {hasUnder && (
           <>
-            , <Value path={`${keeper("layers")}/layers/overhang`} label={labelled("Overhang of batting and lining")} /> larger all round
+            , <Value path={`${keeper("layers")}/layers/overhang`} label={labelled("Overhang of batting and lining")} />{" "}
+            larger all round
             {count > 0 && lining !== "" && (
               <>
                 {" "}
@@ -196,7 +202,8 @@ function LayersOf({ name, lead }: { name: string; lead: string }) {
         )}
         {pattern === "free" && (
           <>
-            , <Value path={`${keeper("quilting")}/quilting/free`} label={labelled("Distance of free-motion lines")} /> from line to line
+            , <Value path={`${keeper("quilting")}/quilting/free`} label={labelled("Distance of free-motion lines")} />{" "}
+            from line to line
           </>
         )}
         {quilted && (
@@ -216,7 +223,8 @@ function LayersOf({ name, lead }: { name: string; lead: string }) {
                 )
               }
             />
-            , then trimmed from <Value path={`${keeper("squaring")}/squaring`} label={labelled("Squaring margin each side")} /> spare all
+            , then trimmed from{" "}
+            <Value path={`${keeper("squaring")}/squaring`} label={labelled("Squaring margin each side")} /> spare all
             round
           </>
         )}
@@ -267,7 +275,9 @@ function More({ lines, path, labelled }: { lines: Line[]; path: string; labelled
           { value: "", name: "not in the seams" },
           { value: "ditch", name: "and in the ditch of the seams" },
         ]}
-        choose={(next) => edit(`${path}/ditch`, next === "ditch" ? true : undefined, next ? "in the ditch" : "not in the ditch")}
+        choose={(next) =>
+          edit(`${path}/ditch`, next === "ditch" ? true : undefined, next ? "in the ditch" : "not in the ditch")
+        }
       />
     </>
   );
@@ -290,7 +300,14 @@ function Pitch({ lines, keeper, name }: { lines: Line[]; keeper: string; name: s
   const { value } = usePlan();
   const same = lines.every((l) => String(l.pitch) === String(lines[0]?.pitch));
   if (same && lines.length > 1)
-    return <PitchOfAll count={lines.length} text={String(value(`${keeper}/quilting/lines/0/pitch`) ?? "")} piece={keeper} name={name} />;
+    return (
+      <PitchOfAll
+        count={lines.length}
+        text={String(value(`${keeper}/quilting/lines/0/pitch`) ?? "")}
+        piece={keeper}
+        name={name}
+      />
+    );
   return (
     <>
       {lines.map((line, i) => (
@@ -344,9 +361,18 @@ function TakeUp({ name }: { name: string }) {
       {from === "given" ? (
         <>
           :{" "}
-          <Value path={`${piece}/take_up/across`} label={name === "front" ? "Take-up across" : `Take-up across, ${name}`} kind="percent" />{" "}
+          <Value
+            path={`${piece}/take_up/across`}
+            label={name === "front" ? "Take-up across" : `Take-up across, ${name}`}
+            kind="percent"
+          />{" "}
           across and{" "}
-          <Value path={`${piece}/take_up/along`} label={name === "front" ? "Take-up up" : `Take-up up, ${name}`} kind="percent" /> up.
+          <Value
+            path={`${piece}/take_up/along`}
+            label={name === "front" ? "Take-up up" : `Take-up up, ${name}`}
+            kind="percent"
+          />{" "}
+          up.
         </>
       ) : (
         front && (
@@ -367,7 +393,9 @@ function between(piece: Piece): string {
   const [across, up] = piece.take_up_range as unknown as [[number, number], [number, number]];
   if (!across || across[1] <= across[0]) return "";
   const range = ([low, high]: [number, number]) => `${low.toFixed(2)} to ${high.toFixed(2)} %`;
-  return up && range(up) !== range(across) ? ` (between ${range(across)}, and ${range(up)})` : ` (between ${range(across)})`;
+  return up && range(up) !== range(across)
+    ? ` (between ${range(across)}, and ${range(up)})`
+    : ` (between ${range(across)})`;
 }
 
 /** Begins a sample of the stack and the quilting at hand. */

@@ -36,7 +36,8 @@ export function Pieces() {
             value={{
               config: name,
               title,
-              base: get(plan, `/pieces/${name}/face`) === undefined && shared ? "/pieces/*/face" : `/pieces/${name}/face`,
+              base:
+                get(plan, `/pieces/${name}/face`) === undefined && shared ? "/pieces/*/face" : `/pieces/${name}/face`,
               inner: "",
             }}
           >

@@ -73,7 +73,12 @@ export function Findings({ of }: { of: Finding[] }) {
   return (
     <>
       {of.map((f) => (
-        <div key={f.code + f.about} className={`finding ${f.level}`} role={f.level === "stop" ? "alert" : "note"} data-code={f.code}>
+        <div
+          key={f.code + f.about}
+          className={`finding ${f.level}`}
+          role={f.level === "stop" ? "alert" : "note"}
+          data-code={f.code}
+        >
           <strong>{words[f.level]}: </strong>
           <T>{f.text}</T> {f.remedy && <em>{<T>{f.remedy}</T>}</em>}
           {f.remedies && <Remedies of={f.remedies} />}

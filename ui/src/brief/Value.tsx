@@ -44,7 +44,11 @@ export function Value({ path, label, kind = "length", shown, follow = same }: Pr
   const units = String(value("/units") ?? "in");
   const settled = get(reckoning.settled, path);
   const dressedText =
-    kind === "percent" ? `${text} %` : kind === "length" ? dressed(settled === undefined ? text : String(settled), units) : text;
+    kind === "percent"
+      ? `${text} %`
+      : kind === "length"
+        ? dressed(settled === undefined ? text : String(settled), units)
+        : text;
   return (
     <Field
       label={label}

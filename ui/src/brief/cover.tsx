@@ -175,8 +175,9 @@ function Hood() {
     <>
       <p>
         <Choice label="Kind of hood" value={kind} options={hoods} choose={hood} />, loose by{" "}
-        <Value path="/cover/ease/length" label="Ease in length" /> in length, <Value path="/cover/ease/depth" label="Ease in depth" /> in
-        depth and <Value path="/cover/ease/height" label="Ease in height" /> in height. Seams are{" "}
+        <Value path="/cover/ease/length" label="Ease in length" /> in length,{" "}
+        <Value path="/cover/ease/depth" label="Ease in depth" /> in depth and{" "}
+        <Value path="/cover/ease/height" label="Ease in height" /> in height. Seams are{" "}
         <Value path="/cover/seam" label="Seam allowance" />, <Corners />; the stack is{" "}
         <Value path="/cover/bulk" label="Bulk of the stack" /> thick inside. The bottom is{" "}
         <Choice
@@ -188,7 +189,11 @@ function Hood() {
             { value: "raw", name: "left raw" },
           ]}
           choose={(next) =>
-            edit("/cover/bottom", { ...(next === "hem" && { width: starts?.hem }), ...bottom, finish: next }, `bottom ${next}`)
+            edit(
+              "/cover/bottom",
+              { ...(next === "hem" && { width: starts?.hem }), ...bottom, finish: next },
+              `bottom ${next}`,
+            )
           }
         />
         {finish === "hem" && (
@@ -261,7 +266,8 @@ function Jacket() {
   return (
     <p>
       A jacket, looser by <Value path="/cover/ease/wrap" label="Ease round the book" /> round the book and{" "}
-      <Value path="/cover/ease/height" label="Ease up" /> up. Seams are <Value path="/cover/seam" label="Seam allowance" />; the layers are{" "}
+      <Value path="/cover/ease/height" label="Ease up" /> up. Seams are{" "}
+      <Value path="/cover/seam" label="Seam allowance" />; the layers are{" "}
       <Value path="/cover/bulk" label="Bulk of the stack" /> thick. Its flaps are{" "}
       <PlanChoice
         path="/cover/flaps/style"
@@ -287,7 +293,11 @@ function Jacket() {
           { value: "two", name: "each of its own depth:" },
         ]}
         choose={(next) =>
-          edit("/cover/flaps/depth", next === "two" ? [front, front] : front, next === "two" ? "two flap depths" : "flaps alike")
+          edit(
+            "/cover/flaps/depth",
+            next === "two" ? [front, front] : front,
+            next === "two" ? "two flap depths" : "flaps alike",
+          )
         }
       />{" "}
       {Array.isArray(depth) ? (

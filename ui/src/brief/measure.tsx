@@ -23,7 +23,8 @@ export function Measure() {
   return (
     <>
       <p>
-        {Words && <Words />} It is made <Value path="/copies" label="How many are made" kind="count" /> {one ? "time" : "times"}.
+        {Words && <Words />} It is made <Value path="/copies" label="How many are made" kind="count" />{" "}
+        {one ? "time" : "times"}.
       </p>
       <Figure kind={useFigure(kind)} />
     </>
@@ -60,8 +61,8 @@ function Found() {
         </>
       ) : (
         <>
-          <Value path="/object/width" label="Width of the panel" /> across by <Value path="/object/height" label="Height of the panel" />{" "}
-          up,{" "}
+          <Value path="/object/width" label="Width of the panel" /> across by{" "}
+          <Value path="/object/height" label="Height of the panel" /> up,{" "}
           <PlanChoice
             path="/object/edge"
             label="Seam allowances of the panel"
@@ -137,7 +138,11 @@ function Made() {
       "/object/make",
       next === "bought"
         ? undefined
-        : { ...(make as object | undefined), cloth: value("/object/make/cloth") ?? letters[0]?.value, fold: next === "fold" },
+        : {
+            ...(make as object | undefined),
+            cloth: value("/object/make/cloth") ?? letters[0]?.value,
+            fold: next === "fold",
+          },
       `pad: ${next}`,
     );
   return (
@@ -157,8 +162,8 @@ function Made() {
       {now !== "bought" && (
         <>
           {" "}
-          of <PlanChoice path="/object/make/cloth" label="Cloth of the pad" options={letters} />, filled through a gap of{" "}
-          <Value path="/object/make/gap" label="Gap of the pad" />{" "}
+          of <PlanChoice path="/object/make/cloth" label="Cloth of the pad" options={letters} />, filled through a gap
+          of <Value path="/object/make/gap" label="Gap of the pad" />{" "}
           <Choice
             label="Tab at the gap of the pad"
             value={tab ? "tab" : "none"}
@@ -167,7 +172,11 @@ function Made() {
               { value: "tab", name: "with a tab of" },
             ]}
             choose={(next) =>
-              edit("/object/make/tab", next === "tab" ? starts?.tab : undefined, `pad ${next === "tab" ? "with" : "without"} a tab`)
+              edit(
+                "/object/make/tab",
+                next === "tab" ? starts?.tab : undefined,
+                `pad ${next === "tab" ? "with" : "without"} a tab`,
+              )
             }
           />
           {tab && (
@@ -191,8 +200,9 @@ function Made() {
 function Box() {
   return (
     <>
-      An appliance, <Value path="/object/length" label="Length of the box" /> long, <Value path="/object/depth" label="Depth of the box" />{" "}
-      deep and <Value path="/object/height" label="Height of the box" /> high. What sticks out adds{" "}
+      An appliance, <Value path="/object/length" label="Length of the box" /> long,{" "}
+      <Value path="/object/depth" label="Depth of the box" /> deep and{" "}
+      <Value path="/object/height" label="Height of the box" /> high. What sticks out adds{" "}
       <Value path="/object/sticks_out/length" label="What sticks out in length" /> in length,{" "}
       <Value path="/object/sticks_out/depth" label="What sticks out in depth" /> in depth and{" "}
       <Value path="/object/sticks_out/height" label="What sticks out in height" /> in height.
@@ -200,7 +210,8 @@ function Box() {
   );
 }
 
-const byBoards = (value: (path: string) => unknown) => value("/object/wrap") === undefined && value("/object/board") !== undefined;
+const byBoards = (value: (path: string) => unknown) =>
+  value("/object/wrap") === undefined && value("/object/board") !== undefined;
 
 /** A book, round by the tape, or by its boards and its spine. */
 function Book() {
@@ -212,7 +223,11 @@ function Book() {
     rework(
       (plan) =>
         next === "boards"
-          ? put(put(put(plan, "/object/wrap", undefined), "/object/board", usual("binder").board), "/object/spine", usual("binder").spine)
+          ? put(
+              put(put(plan, "/object/wrap", undefined), "/object/board", usual("binder").board),
+              "/object/spine",
+              usual("binder").spine,
+            )
           : put(put(plan, "/object/board", undefined), "/object/wrap", usual("book").wrap),
       next === "boards" ? "measured by its boards" : "measured round with a tape",
     );

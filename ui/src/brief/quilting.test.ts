@@ -2,7 +2,8 @@ import { describe, expect, it } from "vitest";
 import type { QuiltingPattern } from "../api/api.gen";
 import { patternsOf, some } from "./quilting";
 
-const pattern = (key: string, quilting: object) => ({ key, name: `quilted ${key}`, quilting }) as unknown as QuiltingPattern;
+const pattern = (key: string, quilting: object) =>
+  ({ key, name: `quilted ${key}`, quilting }) as unknown as QuiltingPattern;
 const patterns = patternsOf([
   pattern("none", {}),
   pattern("cross", {

@@ -29,7 +29,10 @@ function Piping() {
   const letters = useLetters();
   const piping = typed("/edges/piping");
   const now = !piping ? "none" : value("/edges/piping/bought") === true ? "bought" : "made";
-  const begun = { made: { cord: starts?.cord, cloth: letters[0]?.value }, bought: { cord: starts?.cord, bought: true } };
+  const begun = {
+    made: { cord: starts?.cord, cloth: letters[0]?.value },
+    bought: { cord: starts?.cord, bought: true },
+  };
   const choose = (next: string) => {
     const label = `piping: ${next}`;
     if (next === "none") {
@@ -82,7 +85,10 @@ function Binding() {
     const had = (now ?? typed("/edges/aside/binding") ?? begun) as Record<string, unknown>;
     const decided = !alike(now, { ...begun, style });
     const taken = { cloth: letters[0]?.value, ...had, style: next };
-    rework((plan) => (next === "none" ? untrimmed(plan, "binding", decided) : trimmed(plan, "binding", taken)), `binding: ${next}`);
+    rework(
+      (plan) => (next === "none" ? untrimmed(plan, "binding", decided) : trimmed(plan, "binding", taken)),
+      `binding: ${next}`,
+    );
   };
   return (
     <>
@@ -122,8 +128,8 @@ function StripsOf({ what, reckoning }: { what: string; reckoning: Reckoning }) {
   if (!strips) return null;
   return (
     <span className="soft">
-      : {strips.lie.length} {strips.lie.length === 1 ? "strip" : "strips"} of <Len of={strips.width} />, joined <Len of={strips.joined} />{" "}
-      for <Len of={strips.need} />
+      : {strips.lie.length} {strips.lie.length === 1 ? "strip" : "strips"} of <Len of={strips.width} />, joined{" "}
+      <Len of={strips.joined} /> for <Len of={strips.need} />
     </span>
   );
 }
@@ -162,7 +168,8 @@ export function Edges() {
       {value("/cover/kind") === "jacket" && (
         <>
           {" "}
-          Turned, it is top-stitched <Value path="/edges/topstitch" label="Distance of the top-stitching" /> from the edge.
+          Turned, it is top-stitched <Value path="/edges/topstitch" label="Distance of the top-stitching" /> from the
+          edge.
         </>
       )}
       <Seams />
@@ -181,7 +188,8 @@ function Seams() {
           <strong>{letterOf(i + 1)}</strong>
           {": "}
           {join.title.replace(/^./, (c) => c.toUpperCase())}
-          {join.count > 1 && `, ${join.count} times`}: <strong>{join.lengths[0] && <Len of={join.lengths[0]} />}</strong>
+          {join.count > 1 && `, ${join.count} times`}:{" "}
+          <strong>{join.lengths[0] && <Len of={join.lengths[0]} />}</strong>
           {join.fit === "alike" ? (
             ", both sides alike."
           ) : (
@@ -250,9 +258,18 @@ export function Cloths() {
             {(cloths[letter]?.repeat !== undefined || centred) && (
               <>
                 , motifs{" "}
-                <Value path={`/cloths/${letter}/repeat/across`} label={`Motif to motif across, ${name}`} follow={bothWays(letter)} /> apart
-                across and{" "}
-                <Value path={`/cloths/${letter}/repeat/along`} label={`Motif to motif along, ${name}`} follow={bothWays(letter)} /> along
+                <Value
+                  path={`/cloths/${letter}/repeat/across`}
+                  label={`Motif to motif across, ${name}`}
+                  follow={bothWays(letter)}
+                />{" "}
+                apart across and{" "}
+                <Value
+                  path={`/cloths/${letter}/repeat/along`}
+                  label={`Motif to motif along, ${name}`}
+                  follow={bothWays(letter)}
+                />{" "}
+                along
               </>
             )}
             {used.has(letter) ? "." : <span className="soft">, not used yet.</span>}

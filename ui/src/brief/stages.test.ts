@@ -17,7 +17,9 @@ test.each([
   ["/cloths/A/have", "Cloth"],
   ["/fittings/0/at", "Fittings"],
   ["/somewhere/else", "Measure"],
-])("a finding about %s stands at %s", (about, stage) => expect(stageOf({ about, code: "", level: "stop", text: "" })).toBe(stage));
+])("a finding about %s stands at %s", (about, stage) =>
+  expect(stageOf({ about, code: "", level: "stop", text: "" })).toBe(stage),
+);
 
 test("a cover without a front and a back finds them at its pieces", () => {
   const about = (path: string) => stageOf({ about: path, code: "", level: "stop", text: "" }, false);

@@ -68,7 +68,12 @@ export function Pattern({ id, swatch }: { id: string; swatch?: Swatch }) {
     return (
       <pattern id={id} width={pictured} height={pictured} patternUnits="userSpaceOnUse">
         <rect width={pictured} height={pictured} fill={ground} />
-        <image href={`/api/v1/photos/${swatch.photo}`} width={pictured} height={pictured} preserveAspectRatio="xMidYMid slice" />
+        <image
+          href={`/api/v1/photos/${swatch.photo}`}
+          width={pictured}
+          height={pictured}
+          preserveAspectRatio="xMidYMid slice"
+        />
       </pattern>
     );
   }

@@ -3,7 +3,15 @@ import { usePlan } from "../plan/context";
 import { useDevices, useDoing } from "./devices";
 
 /** Sends something of the plan to a maker that is connected; nothing where none is. */
-export function SendTo({ kind, job, what }: { kind: "cutter" | "printer"; job: Omit<SendJob, "device">; what: string }) {
+export function SendTo({
+  kind,
+  job,
+  what,
+}: {
+  kind: "cutter" | "printer";
+  job: Omit<SendJob, "device">;
+  what: string;
+}) {
   const { id, saving } = usePlan();
   const { data } = useDevices();
   const doing = useDoing();

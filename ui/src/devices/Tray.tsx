@@ -35,7 +35,12 @@ export function Tray() {
         </p>
       )}
       {jobs.map((job) => (
-        <Job key={job.number} job={job} resume={() => void doing.resume(job.number)} cancel={() => void doing.cancel(job.number)} />
+        <Job
+          key={job.number}
+          job={job}
+          resume={() => void doing.resume(job.number)}
+          cancel={() => void doing.cancel(job.number)}
+        />
       ))}
       <Link className="word-button tray-link" to="/devices">
         All devices
@@ -62,7 +67,13 @@ function GaugeLine({ device, press }: { device: DeviceView; press: (size: string
       >
         <label>
           <span className="soft">{tape ? "it lies along" : "on it are"}</span>{" "}
-          <input value={size} onChange={(e) => setSize(e.target.value)} size={9} autoComplete="off" spellCheck={false} />
+          <input
+            value={size}
+            onChange={(e) => setSize(e.target.value)}
+            size={9}
+            autoComplete="off"
+            spellCheck={false}
+          />
         </label>
         {/* The value at hand keeps its focus. */}
         <button type="submit" onMouseDown={(e) => e.preventDefault()}>
@@ -73,7 +84,13 @@ function GaugeLine({ device, press }: { device: DeviceView; press: (size: string
   );
 }
 
-const states: Record<string, string> = { working: "at work", jammed: "stopped", done: "done", stopped: "stopped", gone: "gone" };
+const states: Record<string, string> = {
+  working: "at work",
+  jammed: "stopped",
+  done: "done",
+  stopped: "stopped",
+  gone: "gone",
+};
 
 interface JobProps {
   job: JobView;
@@ -141,7 +158,11 @@ function Knife({ job }: { job: JobView }) {
         <g key={s.from}>
           <path className="knife-left" d={s.path} />
           {job.done > s.from && (
-            <path className={s.cuts ? "knife-cut" : "knife-drawn"} d={s.path} strokeDasharray={`${job.done - s.from} ${s.to - s.from}`} />
+            <path
+              className={s.cuts ? "knife-cut" : "knife-drawn"}
+              d={s.path}
+              strokeDasharray={`${job.done - s.from} ${s.to - s.from}`}
+            />
           )}
         </g>
       ))}

@@ -14,7 +14,11 @@ const reading = (more: Partial<ReadingView> = {}): ReadingView => ({
 });
 
 const fields: HTMLInputElement[] = [];
-function field(label: string, reads: "length" | "weight", takes: boolean): { input: HTMLInputElement; taken: string[] } {
+function field(
+  label: string,
+  reads: "length" | "weight",
+  takes: boolean,
+): { input: HTMLInputElement; taken: string[] } {
   const input = document.createElement("input");
   input.dataset.reads = reads;
   fields.push(input);
@@ -85,7 +89,10 @@ describe("a reading", () => {
     document.body.append(one.input);
     one.input.focus();
     for (const more of [{ refused: true }, { gone: true }]) {
-      expect(await entered(reading({ ...more, text: "", says: "Measure again." }))).toMatchObject({ says: "Measure again.", wrong: true });
+      expect(await entered(reading({ ...more, text: "", says: "Measure again." }))).toMatchObject({
+        says: "Measure again.",
+        wrong: true,
+      });
     }
     expect(one.taken).toEqual([]);
   });

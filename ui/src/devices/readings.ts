@@ -22,7 +22,8 @@ const named = (reading: ReadingView) => (reading.kind === "scale" ? `${reading.t
 /** Enters a reading into the value at hand. */
 export async function entered(reading: ReadingView): Promise<Came> {
   if (reading.gone || reading.refused) return { reading, says: reading.says, wrong: true };
-  if (!document.hasFocus()) return { reading, says: `${named(reading)} came while another window was in front.`, wrong: true };
+  if (!document.hasFocus())
+    return { reading, says: `${named(reading)} came while another window was in front.`, wrong: true };
   const into = target(readsOf(reading.kind));
   if (!into) {
     return {
@@ -32,7 +33,8 @@ export async function entered(reading: ReadingView): Promise<Came> {
     };
   }
   const taken = await into.take(reading.text);
-  if (!taken) return { reading, says: `${named(reading)} cannot stand for ${into.label}: see what is said there.`, wrong: true };
+  if (!taken)
+    return { reading, says: `${named(reading)} cannot stand for ${into.label}: see what is said there.`, wrong: true };
   onward(into.input);
   return {
     reading,

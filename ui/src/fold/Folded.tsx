@@ -108,12 +108,14 @@ export default function Folded({ plan, reckoning, swatches }: Props) {
         )}
         {fold.solids.length > 0 && solid && (
           <label className="greys">
-            <input type="checkbox" checked={through} onChange={(e) => setThrough(e.target.checked)} /> see what is inside
+            <input type="checkbox" checked={through} onChange={(e) => setThrough(e.target.checked)} /> see what is
+            inside
           </label>
         )}
         {reckoning.pieces.some((p) => p.grain) && (
           <label className="greys">
-            <input type="checkbox" checked={ways} onChange={(e) => setWays(e.target.checked)} /> which way the cloth runs
+            <input type="checkbox" checked={ways} onChange={(e) => setWays(e.target.checked)} /> which way the cloth
+            runs
           </label>
         )}
         <button type="button" className="word-button" onClick={save}>
@@ -128,7 +130,11 @@ export default function Folded({ plan, reckoning, swatches }: Props) {
       ) : (
         <Room inside={fold.inside} />
       )}
-      {!solid && <p className="soft fold-note">Drawn still: this browser has no 3-D graphics. The arrow keys turn it here too.</p>}
+      {!solid && (
+        <p className="soft fold-note">
+          Drawn still: this browser has no 3-D graphics. The arrow keys turn it here too.
+        </p>
+      )}
     </section>
   );
 }
@@ -179,13 +185,22 @@ function useFold(plan: Plan) {
 }
 
 /** The pictures of all pieces: soon coarse ones, then fine ones where they are wanted; what was drawn before stays until then. */
-function useFaces(reckoning: Reckoning, fold: FoldShown | null, swatches: Record<string, Swatch>, ways: boolean, refined: boolean) {
+function useFaces(
+  reckoning: Reckoning,
+  fold: FoldShown | null,
+  swatches: Record<string, Swatch>,
+  ways: boolean,
+  refined: boolean,
+) {
   const shown = useMemo(() => new Map(fold?.pieces.map((p) => [p.name, p])), [fold]);
   const outside = useCallback(
     (p: Piece, detail: Detail) => outsideOf(p, shown.get(p.name), reckoning, swatches, ways, detail),
     [shown, reckoning, swatches, ways],
   );
-  const depth = useCallback((p: Piece, detail: Detail) => depthOf(p, shown.get(p.name), swatches, detail), [shown, swatches]);
+  const depth = useCallback(
+    (p: Piece, detail: Detail) => depthOf(p, shown.get(p.name), swatches, detail),
+    [shown, swatches],
+  );
   const soon = useDrawn(outside, reckoning.pieces, coarse);
   const later = useDrawn(outside, reckoning.pieces, refined && soon.fresh ? refinedDetail : null);
   const depths = useDrawn(depth, reckoning.pieces, coarse).drawn;

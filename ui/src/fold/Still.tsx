@@ -84,7 +84,13 @@ function seen(s: Surface, points: Float32Array, view: Matrix4): Triangle[] {
   return out;
 }
 
-function draw(context: CanvasRenderingContext2D, width: number, height: number, list: Triangle[], faces: Record<string, Face>) {
+function draw(
+  context: CanvasRenderingContext2D,
+  width: number,
+  height: number,
+  list: Triangle[],
+  faces: Record<string, Face>,
+) {
   const scale = 0.46 * Math.min(width, height);
   const x = (v: Vector3) => width / 2 + scale * v.x;
   const y = (v: Vector3) => height / 2 - scale * v.y;

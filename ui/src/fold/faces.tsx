@@ -39,10 +39,19 @@ export const outsideOf = (
   swatches: Record<string, Swatch>,
   ways: boolean,
   detail: Detail,
-) => pictured(viewOf(piece, detail), <Outside piece={piece} shown={shown} reckoning={reckoning} swatches={swatches} ways={ways} />);
+) =>
+  pictured(
+    viewOf(piece, detail),
+    <Outside piece={piece} shown={shown} reckoning={reckoning} swatches={swatches} ways={ways} />,
+  );
 
 /** Draws the inside of a piece, and where it stands up. */
-export async function depthOf(piece: Piece, shown: FoldPiece | undefined, swatches: Record<string, Swatch>, detail: Detail) {
+export async function depthOf(
+  piece: Piece,
+  shown: FoldPiece | undefined,
+  swatches: Record<string, Swatch>,
+  detail: Detail,
+) {
   const lining = shown?.lining ? (swatches[shown.lining] ?? {}) : undefined;
   const view = viewOf(piece, detail);
   return {
@@ -77,7 +86,12 @@ async function pictured(view: View, drawing: React.ReactNode): Promise<HTMLCanva
   flushSync(() =>
     root.render(
       // biome-ignore lint/a11y/noSvgWithoutTitle: it is never read, only laid on a surface
-      <svg xmlns="http://www.w3.org/2000/svg" width={w} height={h} viewBox={`${view.x} ${view.y} ${view.width} ${view.height}`}>
+      <svg
+        xmlns="http://www.w3.org/2000/svg"
+        width={w}
+        height={h}
+        viewBox={`${view.x} ${view.y} ${view.width} ${view.height}`}
+      >
         <style>{view.dashed ? styles : `${styles}.stitch{stroke-dasharray:none;opacity:.5}`}</style>
         {drawing}
       </svg>,
@@ -160,7 +174,15 @@ function Outside({ piece, shown, reckoning, swatches, ways }: OutsideProps) {
 }
 
 /** What is sewn onto a piece, in its cloth. */
-function Fitted({ piece, reckoning, swatches }: { piece: Piece; reckoning: Reckoning; swatches: Record<string, Swatch> }) {
+function Fitted({
+  piece,
+  reckoning,
+  swatches,
+}: {
+  piece: Piece;
+  reckoning: Reckoning;
+  swatches: Record<string, Swatch>;
+}) {
   const cloths = (reckoning.settled as { fittings?: { cloth?: string }[] } | undefined)?.fittings ?? [];
   return reckoning.fittings
     .filter((f) => f.on === piece.name)
@@ -179,7 +201,14 @@ function Fitted({ piece, reckoning, swatches }: { piece: Piece; reckoning: Recko
           />
         ))}
         {f.lines.map((l) => (
-          <line key={`${l.x1} ${l.y1} ${l.x2} ${l.y2}`} className="fitting-line" x1={mm(l.x1)} y1={mm(l.y1)} x2={mm(l.x2)} y2={mm(l.y2)} />
+          <line
+            key={`${l.x1} ${l.y1} ${l.x2} ${l.y2}`}
+            className="fitting-line"
+            x1={mm(l.x1)}
+            y1={mm(l.y1)}
+            x2={mm(l.x2)}
+            y2={mm(l.y2)}
+          />
         ))}
       </g>
     ));
@@ -244,7 +273,11 @@ function Relief({ piece }: { piece: Piece }) {
       <g fill="none" stroke="#303030" strokeOpacity="0.5">
         <path d={lines} strokeWidth="1.2" />
         {piece.press.map((s) => (
-          <path key={`${s.x1} ${s.y1} ${s.x2} ${s.y2}`} d={`M${mm(s.x1)} ${mm(s.y1)}L${mm(s.x2)} ${mm(s.y2)}`} strokeWidth="1.4" />
+          <path
+            key={`${s.x1} ${s.y1} ${s.x2} ${s.y2}`}
+            d={`M${mm(s.x1)} ${mm(s.y1)}L${mm(s.x2)} ${mm(s.y2)}`}
+            strokeWidth="1.4"
+          />
         ))}
       </g>
       {piece.shapes

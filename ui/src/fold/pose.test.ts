@@ -28,7 +28,10 @@ const leaf = (more: Partial<FoldLeaf>): FoldLeaf => ({
   ...more,
 });
 /** A top that comes to face up, and a wall at its lower edge. */
-const two = [leaf({ turn: -Math.PI / 2 }), leaf({ piece: "wall", parent: 0, own: [50, 0, 0], on: [50, 100, 0], turn: Math.PI / 2 })];
+const two = [
+  leaf({ turn: -Math.PI / 2 }),
+  leaf({ piece: "wall", parent: 0, own: [50, 0, 0], on: [50, 100, 0], turn: Math.PI / 2 }),
+];
 const moved = (leaves: FoldLeaf[], share: number, i: number, x: number, y: number) =>
   new Vector3(x, y, 0).applyMatrix4(poses(leaves, share)[i] as Matrix4);
 const where = (share: number, i: number, x: number, y: number) => {
@@ -49,7 +52,10 @@ describe("folding", () => {
     expect(where(1, 1, 0, 100)).toEqual([-50, -100, 50]);
   });
   it("turns a leaf in its own part of the folding only", () => {
-    const late = [leaf({}), leaf({ piece: "wall", parent: 0, own: [50, 0, 0], on: [50, 100, 0], turn: Math.PI, from: 0.5 })];
+    const late = [
+      leaf({}),
+      leaf({ piece: "wall", parent: 0, own: [50, 0, 0], on: [50, 100, 0], turn: Math.PI, from: 0.5 }),
+    ];
     const lower = (share: number) => moved(late, share, 1, 0, 100).y;
     expect(lower(0.5)).toBeCloseTo(-150);
     expect(lower(0.75)).toBeCloseTo(-50);
@@ -63,7 +69,11 @@ describe("surfaces", () => {
     expect(top.key).toBe("top 0");
     expect(top.uv.slice(0, 2)).toEqual([0, 1]);
     const points = positions(top, poses(two, 0), 0);
-    const [a, b, c] = top.index.slice(0, 3).map((i) => new Vector3().fromArray(points, 3 * i)) as [Vector3, Vector3, Vector3];
+    const [a, b, c] = top.index.slice(0, 3).map((i) => new Vector3().fromArray(points, 3 * i)) as [
+      Vector3,
+      Vector3,
+      Vector3,
+    ];
     expect(b.clone().sub(a).cross(c.clone().sub(a)).z).toBeGreaterThan(0);
   });
   it("moves what is filled by its lifts, outwards", () => {

@@ -59,7 +59,8 @@ export function surfaces(leaves: FoldLeaf[]): Surface[] {
       const [x, y, z] = leaf.lifts[k] ?? [0, 0, 0];
       s.lifts.push([x as number, y as number, z as number]);
     });
-    for (const [a, b, c] of leaf.triangles) s.index.push(first + (a as number), first + (c as number), first + (b as number));
+    for (const [a, b, c] of leaf.triangles)
+      s.index.push(first + (a as number), first + (c as number), first + (b as number));
   });
   for (const s of out.values()) s.uv = placed(s.flat);
   return [...out.values()];

@@ -14,7 +14,15 @@ const placed = (x: number, y: number, w: number, h: number, strip: number): Plac
   strip,
   column: 1,
 });
-const cut = { id: "patch", title: "Patch", shape: "square", width: inches(5), height: inches(5), waits: "", done: false } as unknown as Cut;
+const cut = {
+  id: "patch",
+  title: "Patch",
+  shape: "square",
+  width: inches(5),
+  height: inches(5),
+  waits: "",
+  done: false,
+} as unknown as Cut;
 const lay = (more: Partial<LayData> = {}): LayData =>
   ({
     width: inches(40),
@@ -40,7 +48,9 @@ test("a lay says what it is, with a line and a number for every strip", () => {
 
 test("an odd piece is drawn whole, and in proportion to the width of its cloth", () => {
   const odd = lay({ width: inches(8), length: inches(5), placed: [placed(0, 0, 5, 5, 1)] });
-  const { container } = render(<Lay lay={odd} whole={inches(9).nm} among={1016} cuts={[cut]} pieces={[]} strips={[]} />);
+  const { container } = render(
+    <Lay lay={odd} whole={inches(9).nm} among={1016} cuts={[cut]} pieces={[]} strips={[]} />,
+  );
   const svg = container.querySelector("svg.lay") as Element;
   expect(boxOf(svg)[2]).toBeGreaterThan(1016);
   expect(Number(container.querySelector(".cloth-ground")?.getAttribute("height"))).toBeCloseTo(9 * 25.4);

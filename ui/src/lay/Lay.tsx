@@ -1,5 +1,13 @@
 import { useId } from "react";
-import type { Cut as CutData, Lay as LayData, Piece, Placed, Strips, Swatch as SwatchData, Vertex } from "../api/api.gen";
+import type {
+  Cut as CutData,
+  Lay as LayData,
+  Piece,
+  Placed,
+  Strips,
+  Swatch as SwatchData,
+  Vertex,
+} from "../api/api.gen";
 import { Pattern } from "../cloth/Pattern";
 import { turned } from "../sheet/net";
 import { extent, mm, pathOf } from "../sheet/PieceDrawing";
@@ -86,14 +94,32 @@ interface LaidProps {
 }
 
 function Laid({ placed, back, cut, shape, bias, fill, text }: LaidProps) {
-  const [x, y, w, h] = [placed.x, placed.y, placed.width, placed.height].map((l) => mm(l.nm)) as [number, number, number, number];
+  const [x, y, w, h] = [placed.x, placed.y, placed.width, placed.height].map((l) => mm(l.nm)) as [
+    number,
+    number,
+    number,
+    number,
+  ];
   const label = cut ? `${cut.width.text} × ${cut.height.text}` : "";
   const fits = w > label.length * text * 0.64 && h > text * 1.5;
   return (
     <g opacity={back ? 0.3 : 1}>
-      <rect className={`laid${cut?.waits ? " waits" : ""}${cut?.done ? " done" : ""}`} x={x} y={y} width={w} height={h} fill={fill} />
+      <rect
+        className={`laid${cut?.waits ? " waits" : ""}${cut?.done ? " done" : ""}`}
+        x={x}
+        y={y}
+        width={w}
+        height={h}
+        fill={fill}
+      />
       <rect className="laid-edge halo" x={x} y={y} width={w} height={h} />
-      <rect className={`laid-edge${cut?.waits ? " waits" : ""}${cut?.done ? " done" : ""}`} x={x} y={y} width={w} height={h} />
+      <rect
+        className={`laid-edge${cut?.waits ? " waits" : ""}${cut?.done ? " done" : ""}`}
+        x={x}
+        y={y}
+        width={w}
+        height={h}
+      />
       {shape && <Template piece={shape} placed={placed} />}
       {cut?.line && <PatchTemplate line={cut.line} placed={placed} />}
       {cut?.path && <ShapeTemplate cut={cut} placed={placed} />}
@@ -156,7 +182,12 @@ function Diagonals({ cut, x, y, w, h }: { cut: CutData | undefined; x: number; y
 /** A piece's outline within the rectangle it is cut out with: what falls off is struck out. */
 function Template({ piece, placed }: { piece: Piece; placed: Placed }) {
   const box = turned(extent(piece), placed.turned ? 1 : 0);
-  const [x, y, w, h] = [placed.x, placed.y, placed.width, placed.height].map((l) => mm(l.nm)) as [number, number, number, number];
+  const [x, y, w, h] = [placed.x, placed.y, placed.width, placed.height].map((l) => mm(l.nm)) as [
+    number,
+    number,
+    number,
+    number,
+  ];
   const at = `translate(${x + (w - box.width) / 2 - box.x} ${y + (h - box.height) / 2 - box.y})${placed.turned ? " rotate(90)" : ""}`;
   const path = pathOf(piece.cut_outline);
   const whole = extent(piece);

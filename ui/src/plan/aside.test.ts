@@ -13,7 +13,10 @@ test("what was decided comes back with its kind", () => {
   const envelope = become<Back>(zip, "zip", "envelope", { kind: "envelope" }, true);
   expect(envelope).toEqual({ kind: "envelope", aside: { zip } });
   expect(become<Back>(envelope, "envelope", "zip", { kind: "zip" }, false)).toEqual(zip);
-  expect(become<Back>(envelope, "envelope", "zip", { kind: "zip" }, true)).toEqual({ ...zip, aside: { envelope: { kind: "envelope" } } });
+  expect(become<Back>(envelope, "envelope", "zip", { kind: "zip" }, true)).toEqual({
+    ...zip,
+    aside: { envelope: { kind: "envelope" } },
+  });
 });
 
 test("what was only looked at is not kept", () => {
@@ -43,7 +46,10 @@ test("decisions are alike in any order", () => {
 });
 
 test("the pieces of a hood come back with its kind", () => {
-  const pieces = { "*": { face: { kind: "plain", cloth: "A" } }, end: { face: { kind: "plain", cloth: "B" } } } as Plan["pieces"];
+  const pieces = {
+    "*": { face: { kind: "plain", cloth: "A" } },
+    end: { face: { kind: "plain", cloth: "B" } },
+  } as Plan["pieces"];
   const plan = { cover: { kind: "wrap-hood" }, pieces } as Plan;
   const banded = otherHood(plan, "band-hood");
   expect(banded.pieces).toEqual({ "*": pieces?.["*"] });
@@ -53,7 +59,10 @@ test("the pieces of a hood come back with its kind", () => {
 });
 
 test("what was decided for all pieces of a hood since is not lost either", () => {
-  const own = { "*": { face: { kind: "plain", cloth: "A" } }, end: { face: { kind: "plain", cloth: "B" } } } as Plan["pieces"];
+  const own = {
+    "*": { face: { kind: "plain", cloth: "A" } },
+    end: { face: { kind: "plain", cloth: "B" } },
+  } as Plan["pieces"];
   const banded = otherHood({ cover: { kind: "wrap-hood" }, pieces: own } as Plan, "band-hood");
   const changed = { ...banded, pieces: { "*": { face: { kind: "plain", cloth: "C" } } } } as Plan;
   const back = otherHood(changed, "wrap-hood");

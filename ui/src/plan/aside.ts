@@ -10,7 +10,13 @@ export interface Keeping<T> {
  * A decision of another kind in the place of one: as it begins, or as it was kept aside. The one it
  * was is kept aside in its turn, where something is decided in it.
  */
-export function become<T extends Keeping<T>>(was: T | undefined, from: string, to: string, begun: T, decided: boolean): T {
+export function become<T extends Keeping<T>>(
+  was: T | undefined,
+  from: string,
+  to: string,
+  begun: T,
+  decided: boolean,
+): T {
   const { aside, ...own } = was ?? ({} as T);
   const { [to]: back, ...others } = aside ?? {};
   const kept = decided ? { ...others, [from]: own as T } : others;
@@ -50,7 +56,11 @@ export function untrimmed(plan: Plan, what: Trimming, decided: boolean): Plan {
 /** A plan with a piping or a binding; none of it is aside any more. */
 export function trimmed(plan: Plan, what: Trimming, next: unknown): Plan {
   const aside = Object.entries(plan.edges?.aside ?? {}).filter(([key]) => key !== what);
-  return put(put(plan, `/edges/${what}`, next), "/edges/aside", aside.length > 0 ? Object.fromEntries(aside) : undefined);
+  return put(
+    put(plan, `/edges/${what}`, next),
+    "/edges/aside",
+    aside.length > 0 ? Object.fromEntries(aside) : undefined,
+  );
 }
 
 /** What all the pieces of a hood of another kind begin as: what was decided for all, or for the first. */

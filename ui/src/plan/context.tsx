@@ -11,7 +11,15 @@ import { unsavedOf } from "./unsaved";
 const Context = createContext<Session | null>(null);
 
 /** Opens a plan for the places below. */
-export function PlanProvider({ id, failed, children }: { id: string; failed: (message: string) => ReactNode; children: ReactNode }) {
+export function PlanProvider({
+  id,
+  failed,
+  children,
+}: {
+  id: string;
+  failed: (message: string) => ReactNode;
+  children: ReactNode;
+}) {
   const [opened, setOpened] = useState<Session | string | null>(null);
   const client = useQueryClient();
   useEffect(() => {
@@ -70,7 +78,8 @@ export function usePlan() {
     /** What the plan itself says, and no default of it. */
     typed: (path: string) => get(state.plan, path),
     /** Keeps the plan with a value changed. */
-    edit: (path: string, value: unknown, label: string) => session.change(put(session.current().plan, path, value), label),
+    edit: (path: string, value: unknown, label: string) =>
+      session.change(put(session.current().plan, path, value), label),
     /** Keeps the plan changed in several places at once. */
     rework: (change: (plan: Plan) => Plan, label: string) => session.change(change(session.current().plan), label),
   };

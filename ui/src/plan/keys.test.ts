@@ -49,7 +49,10 @@ test("parts without keys get them, each its own", () => {
 
 test("what has its keys stays the same object", () => {
   const plan = keyed(
-    doc({ fittings: [{ kind: "pocket", on: "front" }], pieces: { front: { face: { kind: "grid", borders: [{ width: "1" }] } } } }),
+    doc({
+      fittings: [{ kind: "pocket", on: "front" }],
+      pieces: { front: { face: { kind: "grid", borders: [{ width: "1" }] } } },
+    }),
   );
   expect(keyed(plan)).toBe(plan);
   expect(keyed(doc({}))).toEqual(doc({}));

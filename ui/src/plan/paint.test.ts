@@ -2,7 +2,16 @@ import { expect, test } from "vitest";
 import type { Cell } from "../api/api.gen";
 import { type FaceDoc, type Painted, painted, rowsOf, swapped } from "./paint";
 
-const cell = (row: number, column: number, cloth: string): Cell => ({ cut: "", cloth, x: 0, y: 0, width: 1, height: 1, row, column });
+const cell = (row: number, column: number, cloth: string): Cell => ({
+  cut: "",
+  cloth,
+  x: 0,
+  y: 0,
+  width: 1,
+  height: 1,
+  row,
+  column,
+});
 const patch = (c: Cell, part?: string): Painted => ({
   cell: c,
   about: { role: "patch", cloth: c.cloth, paints: part ? "/parts/1/face/order" : "/order", ...(part && { part }) },
@@ -51,7 +60,10 @@ test.each([
 });
 
 test("a part of a stack counts its own rows", () => {
-  const face = { kind: "stack", parts: [{ face: { kind: "plain" } }, { face: { kind: "grid", cloths: ["A", "B"], order: "alternate" } }] };
+  const face = {
+    kind: "stack",
+    parts: [{ face: { kind: "plain" } }, { face: { kind: "grid", cloths: ["A", "B"], order: "alternate" } }],
+  };
   const cells = [
     { cell: cell(0, 0, "A"), about: { role: "panel", part: "p1", paints: "/parts/0/face/cloth" } },
     ...laid.map((c) => patch({ ...c.cell, row: (c.cell.row ?? 0) + 1 }, "p2")),
@@ -85,4 +97,5 @@ test("two cloths change places wherever they stand, and no other word does", () 
   });
 });
 
-test("a block shows the cloth of its first patch", () => expect(rowsOf([cell(1, 1, "A"), cell(1, 1, "B")])).toEqual([["A"]]));
+test("a block shows the cloth of its first patch", () =>
+  expect(rowsOf([cell(1, 1, "A"), cell(1, 1, "B")])).toEqual([["A"]]));

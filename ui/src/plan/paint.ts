@@ -19,7 +19,12 @@ export interface Painted {
  * again, those in turn are laid by hand from now on. `cells` are all cells of the face. Null where
  * the part has no cloth of its own to change.
  */
-export function painted(face: FaceDoc, { cell, about }: Painted, cells: readonly Painted[], cloth: string): FaceDoc | null {
+export function painted(
+  face: FaceDoc,
+  { cell, about }: Painted,
+  cells: readonly Painted[],
+  cloth: string,
+): FaceDoc | null {
   if (!about.paints) return null;
   const cut = about.paints.lastIndexOf("/");
   const [owner, key] = [about.paints.slice(0, cut), about.paints.slice(cut + 1)];
@@ -28,7 +33,11 @@ export function painted(face: FaceDoc, { cell, about }: Painted, cells: readonly
   const own = among.map((c) => ({ ...c, cell: lifted(c.cell, among) }));
   const here = lifted(cell, among);
   const next =
-    key === "order" ? paintedPatch(at, here, own, cloth) : key === "cloths" ? paintedBlock(at, here, cloth) : { ...at, [key]: cloth };
+    key === "order"
+      ? paintedPatch(at, here, own, cloth)
+      : key === "cloths"
+        ? paintedBlock(at, here, cloth)
+        : { ...at, [key]: cloth };
   return put(face, owner, next);
 }
 
@@ -55,7 +64,11 @@ function paintedPatch(face: FaceDoc, cell: Cell, cells: readonly Painted[], clot
   const cloths = list(face.cloths).includes(cloth) ? face.cloths : [...list(face.cloths), cloth];
   if (face.order === "scrap") {
     const others = list(face.keep).filter((k) => record(k).row !== cell.row || record(k).column !== cell.column);
-    return { ...face, keep: [...others, { row: cell.row ?? 1, column: cell.column ?? 1, cloth }], cloths: cloths as Json };
+    return {
+      ...face,
+      keep: [...others, { row: cell.row ?? 1, column: cell.column ?? 1, cloth }],
+      cloths: cloths as Json,
+    };
   }
   const rows = Array.isArray(face.order)
     ? (face.order as string[][])
@@ -64,7 +77,9 @@ function paintedPatch(face: FaceDoc, cell: Cell, cells: readonly Painted[], clot
 }
 
 const withPatch = (rows: string[][], cell: Cell, cloth: string) =>
-  rows.map((row, r) => (r === (cell.row ?? 0) - 1 ? row.map((c, k) => (k === (cell.column ?? 0) - 1 ? cloth : c)) : row));
+  rows.map((row, r) =>
+    r === (cell.row ?? 0) - 1 ? row.map((c, k) => (k === (cell.column ?? 0) - 1 ? cloth : c)) : row,
+  );
 
 /** The cloths of a grid as they lie, rows from the top; of a block the cloth of its first patch. */
 export function rowsOf(cells: readonly { row?: number; column?: number; cloth: string }[]): string[][] {

@@ -22,7 +22,8 @@ describe("put", () => {
   });
   test("makes the way where there is none", () => expect(put({}, "/a/b", 1)).toEqual({ a: { b: 1 } }));
   test("takes a key out", () => expect(put(doc, "/d", undefined)).toEqual({ a: doc.a }));
-  test("takes an element out of a list", () => expect(put(doc, "/a/b/0", undefined)).toEqual({ a: { b: [{ c: "x" }] }, d: null }));
+  test("takes an element out of a list", () =>
+    expect(put(doc, "/a/b/0", undefined)).toEqual({ a: { b: [{ c: "x" }] }, d: null }));
   test("adds an element to a list", () => expect(get(put(doc, "/a/b/2", 3), "/a/b")).toEqual([1, { c: "x" }, 3]));
 });
 

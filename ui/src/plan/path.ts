@@ -42,7 +42,9 @@ function place(at: unknown, keys: string[], value: unknown): unknown {
 export function differences(a: unknown, b: unknown, path = ""): { path: string; a: unknown; b: unknown }[] {
   if (a === b) return [];
   if (isObject(a) && isObject(b)) {
-    return [...new Set([...Object.keys(a), ...Object.keys(b)])].flatMap((key) => differences(a[key], b[key], `${path}/${key}`));
+    return [...new Set([...Object.keys(a), ...Object.keys(b)])].flatMap((key) =>
+      differences(a[key], b[key], `${path}/${key}`),
+    );
   }
   return JSON.stringify(a) === JSON.stringify(b) ? [] : [{ path, a, b }];
 }

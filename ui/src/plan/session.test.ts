@@ -112,13 +112,17 @@ describe("a session", () => {
   });
 
   test.each(["back", "stays", "again"] as const)("asks about a change that spoils what is done: %s", async (how) => {
-    const spoils = [{ kind: "cut", ref: "cut.a", again: true, why: "too-small", title: "", text: "", width: {}, height: {} }];
+    const spoils = [
+      { kind: "cut", ref: "cut.a", again: true, why: "too-small", title: "", text: "", width: {}, height: {} },
+    ];
     const chosen: unknown[] = [];
     answering(
       () => json({ title: "", detail: "", type: "spoils", status: 409, spoils }, 409),
       (body) => {
         chosen.push((body as { spoils?: string }).spoils);
-        return how === "back" ? json(view(1, "one")) : json({ ...view(2, "two"), plan: { title: "two", progress: { done: ["left"] } } });
+        return how === "back"
+          ? json(view(1, "one"))
+          : json({ ...view(2, "two"), plan: { title: "two", progress: { done: ["left"] } } });
       },
     );
     const s = new Session(view(1, "one"));
@@ -132,7 +136,9 @@ describe("a session", () => {
     expect(s.current().spoils).toBeNull();
     expect(s.current().plan.title).toBe(how === "back" ? "one" : "two");
     expect(chosen).toEqual([how === "back" ? undefined : how]);
-    expect(s.current().plan.progress?.done, "what the server makes of the record").toEqual(how === "back" ? undefined : ["left"]);
+    expect(s.current().plan.progress?.done, "what the server makes of the record").toEqual(
+      how === "back" ? undefined : ["left"],
+    );
     expect(unsavedOf("p")).toBeNull();
   });
 
@@ -183,7 +189,9 @@ describe("a session", () => {
   });
 
   test("asks about the newest change, and loses none made while the one before was judged", async () => {
-    const spoils = [{ kind: "cut", ref: "cut.a", again: true, why: "too-small", title: "", text: "", width: {}, height: {} }];
+    const spoils = [
+      { kind: "cut", ref: "cut.a", again: true, why: "too-small", title: "", text: "", width: {}, height: {} },
+    ];
     const asked: string[] = [];
     const refuse = (body: { plan: { title: string } }) => {
       asked.push(body.plan.title);
@@ -300,7 +308,16 @@ describe("a session", () => {
 
   test("says what is wrong with what is being typed and keeps the drawing", async () => {
     answering(() =>
-      json({ title: "", detail: "no length", type: "unreadable", status: 400, errors: [{ path: "/x", text: "no length" }] }, 400),
+      json(
+        {
+          title: "",
+          detail: "no length",
+          type: "unreadable",
+          status: 400,
+          errors: [{ path: "/x", text: "no length" }],
+        },
+        400,
+      ),
     );
     const s = new Session(view(1, "one"));
     expect((await s.preview(plan("typed")))?.problem.detail).toBe("no length");

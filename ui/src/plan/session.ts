@@ -111,7 +111,12 @@ export class Session {
     const mine = new AbortController();
     this.previewing = mine;
     try {
-      const reckoning = await ask<Reckoning>("POST", `/reckon?for=${encodeURIComponent(this.state.id)}`, plan, mine.signal);
+      const reckoning = await ask<Reckoning>(
+        "POST",
+        `/reckon?for=${encodeURIComponent(this.state.id)}`,
+        plan,
+        mine.signal,
+      );
       // On the way to 16 stands a 1 that cannot be cut: a stop is shown when it is meant.
       if (!mine.signal.aborted && drawable(reckoning)) this.show(reckoning);
       return null;
@@ -162,7 +167,10 @@ export class Session {
       const change = this.pending;
       this.pending = null;
       try {
-        this.acknowledge(await ask<PlanView>("PUT", `/plans/${this.state.id}`, { base: this.state.revision, ...change }), change.plan);
+        this.acknowledge(
+          await ask<PlanView>("PUT", `/plans/${this.state.id}`, { base: this.state.revision, ...change }),
+          change.plan,
+        );
       } catch (error) {
         if (!this.refused(error, change)) return;
       }
@@ -259,7 +267,10 @@ export class Session {
       await this.drain();
       if (this.state.saving !== "saved" || this.state.conflict || !may()) return;
       try {
-        const view = await ask<PlanView>("POST", `/plans/${this.state.id}/${how}`, { base: this.state.revision, ...which });
+        const view = await ask<PlanView>("POST", `/plans/${this.state.id}/${how}`, {
+          base: this.state.revision,
+          ...which,
+        });
         if (!this.onlyTheBase(view)) this.take(view);
       } catch (error) {
         if (error instanceof ApiError && error.problem.current) this.set({ conflict: error.problem.current });

@@ -30,7 +30,8 @@ describe("outlines by points", () => {
     const path = "M0 30L40 0L80 30.5L80 80Z";
     expect(cornersOf(path)).toHaveLength(4);
     expect(pathThrough(cornersOf(path) ?? [])).toBe(path);
-    for (const other of ["star", "M0 0C1 1 2 2 3 3Z", "M0 0L5 5", "M0 0L1 1Z M2 2L3 3Z"]) expect(cornersOf(other)).toBeNull();
+    for (const other of ["star", "M0 0C1 1 2 2 3 3Z", "M0 0L5 5", "M0 0L1 1Z M2 2L3 3Z"])
+      expect(cornersOf(other)).toBeNull();
   });
 
   it("come to the size they are laid at", () => {

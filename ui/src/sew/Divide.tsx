@@ -15,7 +15,15 @@ const most = 12;
 const parted = (names: string[]) => names.map((name, i) => ({ key: `${newKey().slice(0, 4)}${i + 1}`, name }));
 
 /** Divides a step into parts, each done and timed by itself, or puts them together again. */
-export function Divide({ step, steps, look }: { step: Step; steps: Step[]; look: (id: string, parts?: boolean) => void }) {
+export function Divide({
+  step,
+  steps,
+  look,
+}: {
+  step: Step;
+  steps: Step[];
+  look: (id: string, parts?: boolean) => void;
+}) {
   const { set } = useProgress();
   const [open, setOpen] = useState(false);
   if (step.of) {
@@ -45,7 +53,10 @@ export function Divide({ step, steps, look }: { step: Step; steps: Step[]; look:
           title={step.title}
           close={() => setOpen(false)}
           keep={(names) => {
-            set((p) => ({ ...p, parts: { ...p.parts, [step.id]: parted(names) } }), `${step.title}: in ${names.length} parts`);
+            set(
+              (p) => ({ ...p, parts: { ...p.parts, [step.id]: parted(names) } }),
+              `${step.title}: in ${names.length} parts`,
+            );
             look(step.id, true);
           }}
         />
@@ -66,7 +77,10 @@ function Parts({ title, keep, close }: { title: string; keep: (names: string[]) 
     <Dialog open onClose={close} aria-labelledby={id} fullWidth>
       <DialogTitle id={id}>Divide: {title.toLowerCase()}</DialogTitle>
       <DialogContent>
-        <p>Each part is ticked off and timed by itself. What is cut belongs to the first, what is measured or pressed to the last.</p>
+        <p>
+          Each part is ticked off and timed by itself. What is cut belongs to the first, what is measured or pressed to
+          the last.
+        </p>
         <TextField
           label="Its parts, one on each line"
           value={text}

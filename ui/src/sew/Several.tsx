@@ -16,7 +16,13 @@ export function Several({ step, done }: { step: Step; done: () => void }) {
   return (
     <fieldset className="several">
       <legend className="soft">Of {copies} covers</legend>
-      <button type="button" className="table-back" disabled={made === 0} aria-label="One less" onClick={() => to(made - 1)}>
+      <button
+        type="button"
+        className="table-back"
+        disabled={made === 0}
+        aria-label="One less"
+        onClick={() => to(made - 1)}
+      >
         −
       </button>
       <strong aria-live="polite">{made} are through</strong>

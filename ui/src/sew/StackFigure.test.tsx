@@ -4,9 +4,15 @@ import type { Sheet } from "../api/api.gen";
 import { StackFigure } from "./StackFigure";
 
 test("a stack is told from above, and the right side of every cloth is marked where it is", () => {
-  const stack: Sheet[] = [{ what: "lining", up: "wrong", cloth: "L" }, { what: "batting" }, { what: "front", up: "right", cloth: "A" }];
+  const stack: Sheet[] = [
+    { what: "lining", up: "wrong", cloth: "L" },
+    { what: "batting" },
+    { what: "front", up: "right", cloth: "A" },
+  ];
   const { container } = render(<StackFigure stack={stack} swatches={{}} />);
-  expect(screen.getByRole("img", { name: "From above: front, right side up, on batting, on lining, wrong side up" })).toBeTruthy();
+  expect(
+    screen.getByRole("img", { name: "From above: front, right side up, on batting, on lining, wrong side up" }),
+  ).toBeTruthy();
   const at = (el: Element | undefined, name: string) => Number(el?.getAttribute(name));
   const sheets = [...container.querySelectorAll("rect.sheet-side")];
   const lines = [...container.querySelectorAll("line.right-side")];

@@ -11,7 +11,11 @@ export function StackFigure({ stack, swatches }: { stack: Sheet[]; swatches: Rec
   const told = [...stack].reverse().map(words).join(", on ");
   return (
     <figure className="stack-figure">
-      <svg viewBox={`0 0 ${wide + 260} ${stack.length * (high + 10) + 8}`} role="img" aria-label={`From above: ${told}`}>
+      <svg
+        viewBox={`0 0 ${wide + 260} ${stack.length * (high + 10) + 8}`}
+        role="img"
+        aria-label={`From above: ${told}`}
+      >
         <defs>
           {stack.map((sheet, i) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: sheets have no identity but their place
@@ -24,7 +28,15 @@ export function StackFigure({ stack, swatches }: { stack: Sheet[]; swatches: Rec
           return (
             // biome-ignore lint/suspicious/noArrayIndexKey: sheets have no identity but their place
             <g key={i}>
-              <rect x="4" y={y} width={wide} height={high} rx={sheet.up ? 2 : 12} fill={`url(#${id}${i})`} className="sheet-side" />
+              <rect
+                x="4"
+                y={y}
+                width={wide}
+                height={high}
+                rx={sheet.up ? 2 : 12}
+                fill={`url(#${id}${i})`}
+                className="sheet-side"
+              />
               {sheet.up && <line x1="4" x2={wide + 4} y1={right} y2={right} className="right-side" />}
               <text x={wide + 16} y={y + high * 0.68} fontSize="15">
                 {words(sheet)}

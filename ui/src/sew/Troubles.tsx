@@ -20,7 +20,10 @@ export function Troubles({ step }: { step: Step }) {
   const offered = known.filter((k) => (k.stages as string[]).includes(step.stage));
   const keep = () => {
     set(
-      (p) => ({ ...p, troubles: [...(p.troubles ?? []), { step: step.id, kind, ...(note.trim() && { note: note.trim() }) }] }),
+      (p) => ({
+        ...p,
+        troubles: [...(p.troubles ?? []), { step: step.id, kind, ...(note.trim() && { note: note.trim() }) }],
+      }),
       `trouble: ${titleOf(kind)}`,
     );
     setAdding(false);
@@ -38,7 +41,12 @@ export function Troubles({ step }: { step: Step }) {
               <button
                 type="button"
                 className="word-button"
-                onClick={() => set((p) => ({ ...p, troubles: (p.troubles ?? []).filter((other) => other !== t) }), "trouble taken out")}
+                onClick={() =>
+                  set(
+                    (p) => ({ ...p, troubles: (p.troubles ?? []).filter((other) => other !== t) }),
+                    "trouble taken out",
+                  )
+                }
               >
                 Take it out<span className="sr-only">: {titleOf(t.kind)}</span>
               </button>
@@ -68,7 +76,12 @@ export function Troubles({ step }: { step: Step }) {
           {kind && <p className="remedy">{remedyOf(kind)}</p>}
           <label className="line-field">
             <span>How much, where</span>
-            <input value={note} maxLength={400} placeholder="short by 1/4 in at the left" onChange={(e) => setNote(e.target.value)} />
+            <input
+              value={note}
+              maxLength={400}
+              placeholder="short by 1/4 in at the left"
+              onChange={(e) => setNote(e.target.value)}
+            />
           </label>
           <div className="row-actions">
             <Button type="submit" variant="outlined" disabled={!kind}>

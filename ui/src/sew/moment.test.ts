@@ -29,7 +29,15 @@ const steps = [
   step("cut.back", { stage: "back", piece: "back" }),
 ];
 
-const cell = (x: number, y: number, band: number, cut = "front.patch.A"): Cell => ({ cut, cloth: "A", x, y, width: 10, height: 10, band });
+const cell = (x: number, y: number, band: number, cut = "front.patch.A"): Cell => ({
+  cut,
+  cloth: "A",
+  x,
+  y,
+  width: 10,
+  height: 10,
+  band,
+});
 const cells = [
   cell(10, 10, 1),
   cell(20, 10, 1),
@@ -80,6 +88,8 @@ test("a border of patches lies where it belongs when it is sewn on, and not when
 });
 
 test("the strips of one border are not those of another", () => {
-  const other = aboutsOf([{ id: "front.border.1.side", about: { role: "border-first", of: "p2b1", ring: 1, part: "p2" } }]);
+  const other = aboutsOf([
+    { id: "front.border.1.side", about: { role: "border-first", of: "p2b1", ring: 1, part: "p2" } },
+  ]);
   expect(apartAt(at("border.1.run"), cells, other)[4]).not.toEqual([0, 0]);
 });

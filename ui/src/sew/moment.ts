@@ -82,7 +82,10 @@ export function apartAt(now: Moment, cells: Cell[], about: Abouts): Point[] {
   const parts = gathered(inside, partOf);
   const rows = gathered(inside, (c) => c.band || undefined);
   const blocks = gathered(inside, blockOf);
-  const out = (at: Point, from: Point, times = 1): Point => [(at[0] - from[0]) * apart * times, (at[1] - from[1]) * apart * times];
+  const out = (at: Point, from: Point, times = 1): Point => [
+    (at[0] - from[0]) * apart * times,
+    (at[1] - from[1]) * apart * times,
+  ];
   return cells.map((cell) => {
     const part = parts.get(partOf(cell)) ?? whole;
     const moves: Point[] = [partOf(cell) === "" || now.parts ? [0, 0] : out(part, whole, 2)];

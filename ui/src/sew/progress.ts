@@ -9,7 +9,8 @@ export function useProgress() {
   const now: Progress = plan.progress ?? {};
   return {
     now,
-    set: (change: (progress: Progress) => Progress, label: string) => rework((p) => ({ ...p, progress: change(p.progress ?? {}) }), label),
+    set: (change: (progress: Progress) => Progress, label: string) =>
+      rework((p) => ({ ...p, progress: change(p.progress ?? {}) }), label),
   };
 }
 

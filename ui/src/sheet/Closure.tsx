@@ -12,7 +12,9 @@ interface Props {
 export function Closure({ back, cuts, text }: Props) {
   const [left, right] = back.lies;
   const lap = left && right ? { from: mm(right.box.x), to: mm(left.box.x + left.box.width) } : null;
-  const small = cuts.filter((c) => c.about.piece === "back" && back.lies.every((lie) => lie.cut !== c.id) && c.layer === "outer");
+  const small = cuts.filter(
+    (c) => c.about.piece === "back" && back.lies.every((lie) => lie.cut !== c.id) && c.layer === "outer",
+  );
   return (
     <g className="no-pointer">
       {back.marks.map((mark) => (
@@ -40,7 +42,12 @@ export function Closure({ back, cuts, text }: Props) {
         </Chip>
       )}
       {left && small.length > 0 && (
-        <Chip x={mm(left.box.x) + mm(left.box.width) / 2} y={mm(left.box.y) + mm(left.box.height) * 0.88} text={text * 0.9} quarters={0}>
+        <Chip
+          x={mm(left.box.x) + mm(left.box.width) / 2}
+          y={mm(left.box.y) + mm(left.box.height) * 0.88}
+          text={text * 0.9}
+          quarters={0}
+        >
           {small.map((c) => `${c.count} × ${c.title.toLowerCase()} ${c.width.text} × ${c.height.text}`).join(", ")}
         </Chip>
       )}
@@ -50,7 +57,10 @@ export function Closure({ back, cuts, text }: Props) {
 
 /** A back as it lies with its wrong side up, in a piece whose left and right edge come to a sum, in nanometres. */
 export function turnedOver(back: BackShown, edges: number): BackShown {
-  const over = <Of extends { box: Box }>(one: Of): Of => ({ ...one, box: { ...one.box, x: edges - one.box.x - one.box.width } });
+  const over = <Of extends { box: Box }>(one: Of): Of => ({
+    ...one,
+    box: { ...one.box, x: edges - one.box.x - one.box.width },
+  });
   return { ...back, lies: back.lies.map(over).reverse(), marks: back.marks.map(over) };
 }
 
@@ -66,10 +76,14 @@ function middleOf(box: Box, lap: { from: number; to: number } | null, right: boo
 export function Mark({ mark }: { mark: BackMark }) {
   const box = { x: mm(mark.box.x), y: mm(mark.box.y), width: mm(mark.box.width), height: mm(mark.box.height) };
   if (mark.kind === "button") {
-    return <circle className="mark button-mark" cx={box.x + box.width / 2} cy={box.y + box.height / 2} r={box.width / 2} />;
+    return (
+      <circle className="mark button-mark" cx={box.x + box.width / 2} cy={box.y + box.height / 2} r={box.width / 2} />
+    );
   }
   if (box.width === 0 || box.height === 0) {
-    return <line className={`mark ${mark.kind}-mark`} x1={box.x} y1={box.y} x2={box.x + box.width} y2={box.y + box.height} />;
+    return (
+      <line className={`mark ${mark.kind}-mark`} x1={box.x} y1={box.y} x2={box.x + box.width} y2={box.y + box.height} />
+    );
   }
   if (mark.kind !== "zip") return <rect className={`mark ${mark.kind}-mark`} {...box} />;
   const upright = box.height > box.width;

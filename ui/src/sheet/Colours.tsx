@@ -19,7 +19,11 @@ export function usePainting() {
     const abouts = aboutsOf(drawn.cuts);
     const about = (c: Cell) => ({ cell: c, about: abouts(c) ?? { role: "" } });
     const next = painted(face, about(cell), piece.cells.map(about), cloth);
-    if (next) rework((now) => put(now, path, next), `${cell.row ? `row ${cell.row}, patch ${cell.column}` : "a part"} of ${cloth}`);
+    if (next)
+      rework(
+        (now) => put(now, path, next),
+        `${cell.row ? `row ${cell.row}, patch ${cell.column}` : "a part"} of ${cloth}`,
+      );
   };
 }
 
@@ -51,7 +55,8 @@ export function Colours({
   const a = one || letters[0]?.value || "A";
   const b = other || letters[1]?.value || a;
   const path = `/pieces/${piece.config}/face`;
-  const swap = () => rework((now) => put(now, path, swapped((get(plan, path) ?? {}) as FaceDoc, a, b)), `${a} and ${b} changed`);
+  const swap = () =>
+    rework((now) => put(now, path, swapped((get(plan, path) ?? {}) as FaceDoc, a, b)), `${a} and ${b} changed`);
   return (
     <section className="colours" aria-label="Cloths to try">
       <fieldset className="brushes">
@@ -120,7 +125,10 @@ function ByKey({
       paint(piece, cell, letter);
     }
   };
-  const where = cell.row && cell.column ? `Row ${cell.row}, patch ${cell.column}` : (cuts.find((c) => c.id === cell.cut)?.title ?? "Part");
+  const where =
+    cell.row && cell.column
+      ? `Row ${cell.row}, patch ${cell.column}`
+      : (cuts.find((c) => c.id === cell.cut)?.title ?? "Part");
   return (
     <span
       className="by-key"
@@ -147,9 +155,9 @@ function inReadingOrder(cells: readonly Cell[]): Cell[] {
 
 /** The next cell in the direction of an arrow: the nearest one that lies more that way than aside. */
 function neighbour(cells: Cell[], from: Cell, key: string): Cell | null {
-  const [dx, dy] = ({ ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowDown: [0, 1], ArrowUp: [0, -1] } as Record<string, [number, number]>)[
-    key
-  ] ?? [0, 0];
+  const [dx, dy] = (
+    { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowDown: [0, 1], ArrowUp: [0, -1] } as Record<string, [number, number]>
+  )[key] ?? [0, 0];
   const [x, y] = middle(from);
   let best: Cell | null = null;
   let least = Number.POSITIVE_INFINITY;

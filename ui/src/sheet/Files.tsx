@@ -8,7 +8,15 @@ const kinds = [
 ] as const;
 
 /** A drawing of the plan at true size, as files: one piece, template or lay by its name. */
-export function Files({ sort, of, what }: { sort: "piece" | "pieces" | "template" | "lay"; of?: string; what: string }) {
+export function Files({
+  sort,
+  of,
+  what,
+}: {
+  sort: "piece" | "pieces" | "template" | "lay";
+  of?: string;
+  what: string;
+}) {
   const { id, older } = usePlan();
   const query = (as: string) => new URLSearchParams({ as, ...(of !== undefined && { of }) });
   if (older) return <span className="files soft">No files: the plan cannot be cut as it stands.</span>;

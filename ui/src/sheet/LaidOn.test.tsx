@@ -11,7 +11,8 @@ test("thread is darker than its cloth, and that of a line darker still", () => {
   expect(lightness(threadOf({ line: true }, swatch))).toBeLessThan(lightness(threadOf({}, swatch)));
 });
 
-const shape = (more: Partial<Shape>) => ({ path: "M0 0L9 0L9 9Z", sewn: "M0 0L9 0", stitch: "dense zigzag", ...more }) as Shape;
+const shape = (more: Partial<Shape>) =>
+  ({ path: "M0 0L9 0L9 9Z", sewn: "M0 0L9 0", stitch: "dense zigzag", ...more }) as Shape;
 const drawn = (more: Partial<Shape>, dimmed = false) =>
   render(
     <svg>

@@ -11,7 +11,8 @@ export function darker(ground: string | undefined, share: number): string {
 }
 
 /** The thread a shape is sewn with: its cloth's colour, for a line two shades darker. */
-export const threadOf = (shape: { line?: boolean }, swatch: Swatch | undefined) => darker(swatch?.ground, shape.line ? 0.45 : 0.22);
+export const threadOf = (shape: { line?: boolean }, swatch: Swatch | undefined) =>
+  darker(swatch?.ground, shape.line ? 0.45 : 0.22);
 
 /** How each stitch is drawn along an edge: its width and its dashes, in millimetres. */
 const stitches: Record<string, { width: number; dash: string }> = {
@@ -23,13 +24,29 @@ const stitches: Record<string, { width: number; dash: string }> = {
 };
 
 /** A shape of its cloth on a piece, with what is sewn of its edge. */
-export function LaidOn({ shape, cloth, swatch, dimmed }: { shape: Shape; cloth: string; swatch?: Swatch; dimmed: boolean }) {
+export function LaidOn({
+  shape,
+  cloth,
+  swatch,
+  dimmed,
+}: {
+  shape: Shape;
+  cloth: string;
+  swatch?: Swatch;
+  dimmed: boolean;
+}) {
   const stitch = stitches[shape.stitch];
   return (
     <g className="laid-on" opacity={dimmed ? 0.25 : 1}>
       {!shape.line && <path className="cell" d={shape.path} fill={`url(#${cloth})`} />}
       {stitch && shape.sewn && (
-        <path d={shape.sewn} fill="none" stroke={threadOf(shape, swatch)} strokeWidth={stitch.width} strokeDasharray={stitch.dash} />
+        <path
+          d={shape.sewn}
+          fill="none"
+          stroke={threadOf(shape, swatch)}
+          strokeWidth={stitch.width}
+          strokeDasharray={stitch.dash}
+        />
       )}
     </g>
   );

@@ -36,7 +36,12 @@ interface Props {
   children: ReactNode;
 }
 
-const arrows: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+const arrows: Record<string, [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
 
 /** A thing on a piece that is dragged, or moved by the arrow keys a ruler step at a time. */
 export function Movable({ thing, label, box, from, text, quarters, moving, take: taken, children }: Props) {

@@ -44,7 +44,14 @@ function Drawn({ fitting, text, quarters }: { fitting: Fitting; text: number; qu
         />
       ))}
       {fitting.lines.map((l) => (
-        <line key={`${l.x1} ${l.y1} ${l.x2} ${l.y2}`} className="fitting-line" x1={mm(l.x1)} y1={mm(l.y1)} x2={mm(l.x2)} y2={mm(l.y2)} />
+        <line
+          key={`${l.x1} ${l.y1} ${l.x2} ${l.y2}`}
+          className="fitting-line"
+          x1={mm(l.x1)}
+          y1={mm(l.y1)}
+          x2={mm(l.x2)}
+          y2={mm(l.y2)}
+        />
       ))}
       {first && (
         <Upright x={mm(first.x)} y={mm(first.y) - text * 0.25} text={text * 0.85} quarters={quarters}>
@@ -56,7 +63,17 @@ function Drawn({ fitting, text, quarters }: { fitting: Fitting; text: number; qu
 }
 
 /** A fitting that can be moved. */
-function Held({ fitting, text, quarters, moving }: { fitting: Fitting; text: number; quarters: number; moving: Moving }) {
+function Held({
+  fitting,
+  text,
+  quarters,
+  moving,
+}: {
+  fitting: Fitting;
+  text: number;
+  quarters: number;
+  moving: Moving;
+}) {
   const [first] = fitting.boxes;
   if (!first) return null;
   return (

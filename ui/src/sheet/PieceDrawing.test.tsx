@@ -55,13 +55,17 @@ test("triangles lie beside each other, each in its cloth", () => {
 });
 
 test("what is selected and what is at hand are outlined by themselves", () => {
-  const container = inSvg(<PieceDrawing piece={piece([upper, lower])} swatches={{}} selected={new Set(["b"])} pointed={upper} />);
+  const container = inSvg(
+    <PieceDrawing piece={piece([upper, lower])} swatches={{}} selected={new Set(["b"])} pointed={upper} />,
+  );
   expect(container.querySelectorAll(".chosen")).toHaveLength(2);
   expect(container.querySelector(".chosen.pointed")?.getAttribute("d")).toBe(cellPath(upper));
 });
 
 test("cells that stand back are faint", () => {
-  const container = inSvg(<PieceDrawing piece={piece([upper, lower])} swatches={{}} dimmed={(cell) => cell.cut === "a"} />);
+  const container = inSvg(
+    <PieceDrawing piece={piece([upper, lower])} swatches={{}} dimmed={(cell) => cell.cut === "a"} />,
+  );
   expect([...container.querySelectorAll(".cell")].map((c) => Number(c.getAttribute("opacity")))).toEqual([0.22, 1]);
 });
 
@@ -73,7 +77,9 @@ test.each([
   const gather = { direction, ratio: 2.5, wanted: side, needed: side, piece: side, yields: side };
   const container = inSvg(<PieceDrawing piece={piece([level], { gather })} swatches={{}} />);
   expect(
-    [...container.querySelectorAll("pattern")].some((p) => p.getAttribute("patternTransform") === turn && p.querySelector(".fold-shade")),
+    [...container.querySelectorAll("pattern")].some(
+      (p) => p.getAttribute("patternTransform") === turn && p.querySelector(".fold-shade"),
+    ),
   ).toBe(true);
 });
 

@@ -106,7 +106,11 @@ export const PieceDrawing = memo(function PieceDrawing({
 }: Props) {
   const id = useId();
   const cut = extent(piece);
-  const lines = { finished: pathOf(piece.outline), trimmed: pathOf(piece.trimmed_outline), cut: pathOf(piece.cut_outline) };
+  const lines = {
+    finished: pathOf(piece.outline),
+    trimmed: pathOf(piece.trimmed_outline),
+    cut: pathOf(piece.cut_outline),
+  };
   const laid = piece.shapes.filter((s) => shapes(s) !== "hidden");
   const loose = apart?.some(([x, y]) => x !== 0 || y !== 0) ?? false;
   const letters = [...new Set([...piece.cells, ...laid].map((c) => c.cloth))];

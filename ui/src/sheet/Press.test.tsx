@@ -56,7 +56,9 @@ test.each([
 
 test("the band lies on the side it is pressed to, and all is mirrored", () => {
   const { container } = render(<PressView piece={piece([seam("row", 1, "left")])} step={step("row", 1, [1])} />);
-  const xs = [...(container.querySelector(".press-band")?.getAttribute("d") ?? "").matchAll(/[ML]([\d.]+) /g)].map((m) => Number(m[1]));
+  const xs = [...(container.querySelector(".press-band")?.getAttribute("d") ?? "").matchAll(/[ML]([\d.]+) /g)].map(
+    (m) => Number(m[1]),
+  );
   expect(Math.min(...xs)).toBeLessThan(50);
   expect(Math.max(...xs)).toBe(50);
   expect(container.querySelector("svg > g")?.getAttribute("transform")).toContain("scale(-1 1)");
@@ -75,5 +77,6 @@ test("what does not lock is ringed and counted, and the plan can be read out", (
 });
 
 test("every side has an arrow", () => {
-  for (const side of ["left", "right", "up", "down", "up-left", "up-right", "down-left", "down-right"]) expect(turns[side]).toBeDefined();
+  for (const side of ["left", "right", "up", "down", "up-left", "up-right", "down-left", "down-right"])
+    expect(turns[side]).toBeDefined();
 });

@@ -13,7 +13,8 @@ export function Seams({ piece, text, quarters }: { piece: Piece; text: number; q
   /** Where a seam's letter stands; none beside its like, as across a narrow band. */
   const letter = (seam: Seam) => {
     const at = seam.marks[1] && beside(seam.marks[1], size * 0.95);
-    if (!at || lettered.some((l) => l.join === seam.join && Math.hypot(l.x - at.x, l.y - at.y) < size * 1.6)) return null;
+    if (!at || lettered.some((l) => l.join === seam.join && Math.hypot(l.x - at.x, l.y - at.y) < size * 1.6))
+      return null;
     lettered.push({ join: seam.join, ...at });
     return at;
   };

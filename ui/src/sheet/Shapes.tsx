@@ -80,7 +80,11 @@ export function StitchPlan({
         return (
           <g key={`${shape.about} ${shape.twin}`} opacity={faint ? 0.25 : 1}>
             <path className="stitch-covered" d={shape.covered} />
-            <path className={by < 0 ? "stitch-none" : "stitch-sewn"} d={shape.sewn} stroke={threadOf(shape, swatches[shape.cloth])} />
+            <path
+              className={by < 0 ? "stitch-none" : "stitch-sewn"}
+              d={shape.sewn}
+              stroke={threadOf(shape, swatches[shape.cloth])}
+            />
             {by >= 0 && <Numbered shape={shape} text={text} quarters={quarters} number={by + 1} />}
           </g>
         );

@@ -82,7 +82,9 @@ const reckoning = {
 
 function sheet(props: Partial<Parameters<typeof Sheet>[0]> = {}) {
   const select = vi.fn();
-  const { container } = render(<Sheet reckoning={reckoning} swatches={{}} selected={new Set()} band={null} select={select} {...props} />);
+  const { container } = render(
+    <Sheet reckoning={reckoning} swatches={{}} selected={new Set()} band={null} select={select} {...props} />,
+  );
   return { container, select };
 }
 
@@ -177,7 +179,9 @@ test("a fitting lies where the core says", () => {
     from: { left: size(10).width, right: size(80).width, top: size(5).width, bottom: size(83).width },
     boxes: [10, 80].map((x) => ({ x: x * mm, y: 5 * mm, width: 10 * mm, height: 12 * mm })),
   };
-  const { container } = sheet({ reckoning: { ...reckoning, fittings: [strap, { ...strap, index: 1, on: "nowhere" }] } });
+  const { container } = sheet({
+    reckoning: { ...reckoning, fittings: [strap, { ...strap, index: 1, on: "nowhere" }] },
+  });
   const boxes = [...container.querySelectorAll(".fitting")];
   expect(boxes.map((b) => b.getAttribute("x"))).toEqual(["10", "80"]);
   expect(screen.getByText("strap")).toBeTruthy();

@@ -29,10 +29,23 @@ interface Props {
 }
 
 /** All pieces of the cover to one scale, laid out as they join. */
-export function Sheet({ reckoning, swatches, selected, band, select, moving, pointed, grey, atHand, takeShape, stitching }: Props) {
+export function Sheet({
+  reckoning,
+  swatches,
+  selected,
+  band,
+  select,
+  moving,
+  pointed,
+  grey,
+  atHand,
+  takeShape,
+  stitching,
+}: Props) {
   const { ref, width, height } = useExtent();
   const { places, view, text } = fitted(reckoning, width, height);
-  const movable = moving !== undefined && (reckoning.fittings.length > 0 || reckoning.pieces.some((p) => p.shapes.length > 0));
+  const movable =
+    moving !== undefined && (reckoning.fittings.length > 0 || reckoning.pieces.some((p) => p.shapes.length > 0));
   return (
     <svg
       ref={ref}
@@ -64,12 +77,26 @@ export function Sheet({ reckoning, swatches, selected, band, select, moving, poi
               <StitchPlan piece={piece} swatches={swatches} thread={stitching.thread} text={text} quarters={quarters} />
             )}
             {first && piece.shapes.length > 0 && (
-              <ShapesOn piece={piece} text={text} quarters={quarters} moving={moving} atHand={atHand ?? null} take={takeShape} />
+              <ShapesOn
+                piece={piece}
+                text={text}
+                quarters={quarters}
+                moving={moving}
+                atHand={atHand ?? null}
+                take={takeShape}
+              />
             )}
             {first && (
-              <OnPiece fittings={reckoning.fittings.filter((f) => f.on === piece.name)} text={text} quarters={quarters} moving={moving} />
+              <OnPiece
+                fittings={reckoning.fittings.filter((f) => f.on === piece.name)}
+                text={text}
+                quarters={quarters}
+                moving={moving}
+              />
             )}
-            {piece.name === "back" && reckoning.back && <Closure back={reckoning.back} cuts={reckoning.cuts} text={text} />}
+            {piece.name === "back" && reckoning.back && (
+              <Closure back={reckoning.back} cuts={reckoning.cuts} text={text} />
+            )}
           </g>
           {first && <Dimensions piece={piece} quarters={quarters} box={box} text={text} />}
         </g>
@@ -98,7 +125,8 @@ function useExtent() {
     const element = ref.current;
     if (!element || typeof ResizeObserver === "undefined") return;
     const observer = new ResizeObserver(([entry]) => {
-      if (entry && entry.contentRect.height > 100) setSize({ width: entry.contentRect.width, height: entry.contentRect.height });
+      if (entry && entry.contentRect.height > 100)
+        setSize({ width: entry.contentRect.width, height: entry.contentRect.height });
     });
     observer.observe(element);
     return () => observer.disconnect();
@@ -127,7 +155,9 @@ function Grain({ piece, text }: { piece: Piece; text: number }) {
   const head = `l${-text * 0.3} ${text * 0.45} M0 ${-half} l${text * 0.3} ${text * 0.45}`;
   const foot = `M0 ${half} l${-text * 0.3} ${-text * 0.45} M0 ${half} l${text * 0.3} ${-text * 0.45}`;
   const d = `M0 ${half} V${-half} ${head} ${piece.grain === "one-way" ? "" : foot}`;
-  const [x, y] = across ? [box.x + box.width / 2, box.y + box.height * 0.72] : [box.x + box.width * 0.28, box.y + box.height / 2];
+  const [x, y] = across
+    ? [box.x + box.width / 2, box.y + box.height * 0.72]
+    : [box.x + box.width * 0.28, box.y + box.height / 2];
   return (
     <g className="grain no-pointer" transform={`translate(${x} ${y})${across ? " rotate(90)" : ""}`}>
       <title>{piece.grain === "one-way" ? "the way the print stands" : "the length of the cloth"}</title>

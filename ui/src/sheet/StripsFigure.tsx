@@ -23,7 +23,8 @@ export function StripsFigure({ strips, cloth, swatch }: { strips: Strips; cloth:
         {strips.lie.map((strip) => {
           const corners = strip.corners ?? [];
           const at = corners.map((p) => `${mm(p.x)} ${mm(p.y)}`);
-          const middle = (axis: "x" | "y") => mm(corners.reduce((sum, p) => sum + p[axis], 0) / Math.max(1, corners.length));
+          const middle = (axis: "x" | "y") =>
+            mm(corners.reduce((sum, p) => sum + p[axis], 0) / Math.max(1, corners.length));
           return (
             <g key={at.join()}>
               <path className="cell marked" d={`M${at.join("L")}Z`} fill={`url(#${id})`} />
@@ -36,7 +37,9 @@ export function StripsFigure({ strips, cloth, swatch }: { strips: Strips; cloth:
           );
         })}
       </svg>
-      <figcaption className="soft">As it lies; the right side of the cloth is up. Short bits at the corners are left.</figcaption>
+      <figcaption className="soft">
+        As it lies; the right side of the cloth is up. Short bits at the corners are left.
+      </figcaption>
     </figure>
   );
 }

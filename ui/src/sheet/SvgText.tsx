@@ -16,9 +16,20 @@ export function SvgText({
 }) {
   const width = children.length * text;
   return (
-    <foreignObject x={anchor === "middle" ? x - width / 2 : x} y={y - text * 1.1} width={width} height={text * 1.6} className="no-pointer">
+    <foreignObject
+      x={anchor === "middle" ? x - width / 2 : x}
+      y={y - text * 1.1}
+      width={width}
+      height={text * 1.6}
+      className="no-pointer"
+    >
       <div
-        style={{ fontSize: text, lineHeight: `${text * 1.4}px`, textAlign: anchor === "middle" ? "center" : "left", whiteSpace: "nowrap" }}
+        style={{
+          fontSize: text,
+          lineHeight: `${text * 1.4}px`,
+          textAlign: anchor === "middle" ? "center" : "left",
+          whiteSpace: "nowrap",
+        }}
       >
         <T>{children}</T>
       </div>
@@ -27,7 +38,19 @@ export function SvgText({
 }
 
 /** Text on a piece that is turned, read without turning one's head. */
-export function Upright({ x, y, text, quarters, children }: { x: number; y: number; text: number; quarters: number; children: string }) {
+export function Upright({
+  x,
+  y,
+  text,
+  quarters,
+  children,
+}: {
+  x: number;
+  y: number;
+  text: number;
+  quarters: number;
+  children: string;
+}) {
   return (
     <g transform={`translate(${x} ${y}) rotate(${-90 * quarters})`}>
       <SvgText x={0} y={0} text={text}>
@@ -38,7 +61,19 @@ export function Upright({ x, y, text, quarters, children }: { x: number; y: numb
 }
 
 /** Text on a slip of paper, its middle at a point of a piece that may be turned. */
-export function Chip({ x, y, text, quarters, children }: { x: number; y: number; text: number; quarters: number; children: string }) {
+export function Chip({
+  x,
+  y,
+  text,
+  quarters,
+  children,
+}: {
+  x: number;
+  y: number;
+  text: number;
+  quarters: number;
+  children: string;
+}) {
   const [width, height] = [children.length * text, text * 1.7];
   return (
     <foreignObject

@@ -53,7 +53,11 @@ export function unturned(x: number, y: number, quarters: number): { x: number; y
 const sum = (list: number[]) => list.reduce((a, b) => a + b, 0);
 
 /** Lays the pieces as they join: rows of columns, each a stack; all of them centred beside each other. */
-export function laidOut(net: Spot[][][], pieces: Piece[], room: Room): { places: Place[]; width: number; height: number } {
+export function laidOut(
+  net: Spot[][][],
+  pieces: Piece[],
+  room: Room,
+): { places: Place[]; width: number; height: number } {
   const known = new Map(pieces.map((p) => [p.name, p]));
   const seen = new Set<string>();
   const rows = net.map((row) =>

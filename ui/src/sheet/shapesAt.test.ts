@@ -5,7 +5,10 @@ import { shapesAt } from "./shapesAt";
 const shape = (level: number, late = false) => ({ level, late }) as Shape;
 const step = ([id, about]: [string, Partial<Step["about"]>]) => ({ id, about: { role: "", ...about } }) as Step;
 const [ground, body, hub, stripe] = [shape(1), shape(2), shape(3, true), { ...shape(3), line: true }];
-const piece = { shapes: [ground, body, hub, stripe], threads: [{ shapes: [0] }, { shapes: [1, 3] }, { shapes: [2], late: true }] } as Piece;
+const piece = {
+  shapes: [ground, body, hub, stripe],
+  threads: [{ shapes: [0] }, { shapes: [1, 3] }, { shapes: [2], late: true }],
+} as Piece;
 const list: [string, Partial<Step["about"]>][] = [
   ["cut.front", { role: "cut-outer" }],
   ["shapes.cut", { role: "cut-shapes" }],
@@ -18,7 +21,8 @@ const list: [string, Partial<Step["about"]>][] = [
   ["gate.front", { role: "measure-front" }],
 ];
 const steps = list.map(step);
-const looks = (id: string) => piece.shapes.map(shapesAt(steps.find((s) => s.id === id) as Step, steps, piece)).join(" ");
+const looks = (id: string) =>
+  piece.shapes.map(shapesAt(steps.find((s) => s.id === id) as Step, steps, piece)).join(" ");
 
 describe("the shapes at a step", () => {
   it.each([

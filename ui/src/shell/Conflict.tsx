@@ -8,7 +8,15 @@ import type { Plan } from "../api/plan.gen";
 import { differences } from "../plan/path";
 
 /** The plan was changed in another window: both versions, and a choice. */
-export function Conflict({ mine, theirs, resolve }: { mine: Plan; theirs: PlanView; resolve: (keep: "mine" | "theirs") => void }) {
+export function Conflict({
+  mine,
+  theirs,
+  resolve,
+}: {
+  mine: Plan;
+  theirs: PlanView;
+  resolve: (keep: "mine" | "theirs") => void;
+}) {
   const differing = differences(mine, theirs.plan);
   return (
     <Dialog open aria-labelledby="conflict-title">

@@ -19,7 +19,10 @@ export function History({
   restore: (revision: number) => void;
   close: () => void;
 }) {
-  const entries = useQuery({ queryKey: ["history", id, revision], queryFn: () => ask<HistoryEntry[]>("GET", `/plans/${id}/history`) });
+  const entries = useQuery({
+    queryKey: ["history", id, revision],
+    queryFn: () => ask<HistoryEntry[]>("GET", `/plans/${id}/history`),
+  });
   return (
     <Dialog open onClose={close} fullWidth maxWidth="sm" aria-labelledby="history-title">
       <DialogTitle id="history-title">History of the plan</DialogTitle>
@@ -37,7 +40,11 @@ export function History({
               {e.revision === revision ? (
                 <span className="soft">as it is</span>
               ) : (
-                <Button size="small" onClick={() => restore(e.revision)} aria-label={`Bring back revision ${e.revision}`}>
+                <Button
+                  size="small"
+                  onClick={() => restore(e.revision)}
+                  aria-label={`Bring back revision ${e.revision}`}
+                >
                   Bring back
                 </Button>
               )}

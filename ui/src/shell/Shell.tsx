@@ -146,7 +146,9 @@ export function Shell({ scheme, setScheme, children }: Props) {
         {children}
       </main>
       <Tray />
-      {open?.conflict && <Conflict mine={open.plan} theirs={open.conflict} resolve={(keep) => session?.resolve(keep)} />}
+      {open?.conflict && (
+        <Conflict mine={open.plan} theirs={open.conflict} resolve={(keep) => session?.resolve(keep)} />
+      )}
       {open?.spoils && <Spoils of={open.spoils} settle={(how) => session?.settleSpoils(how)} />}
       {open && history && (
         <History
@@ -159,7 +161,12 @@ export function Shell({ scheme, setScheme, children }: Props) {
           close={() => setHistory(false)}
         />
       )}
-      <Shortcuts open={help} close={() => setHelp(false)} inPlan={open !== null} inSew={open !== null && pathname === `${base}/sew`} />
+      <Shortcuts
+        open={help}
+        close={() => setHelp(false)}
+        inPlan={open !== null}
+        inSew={open !== null && pathname === `${base}/sew`}
+      />
     </>
   );
 }

@@ -28,7 +28,17 @@ const sewing = [
 ];
 
 /** The sheet of shortcuts. */
-export function Shortcuts({ open, close, inPlan, inSew }: { open: boolean; close: () => void; inPlan: boolean; inSew: boolean }) {
+export function Shortcuts({
+  open,
+  close,
+  inPlan,
+  inSew,
+}: {
+  open: boolean;
+  close: () => void;
+  inPlan: boolean;
+  inSew: boolean;
+}) {
   return (
     <Dialog open={open} onClose={close} aria-labelledby="keys-title">
       <DialogTitle id="keys-title">By keyboard</DialogTitle>

@@ -13,5 +13,7 @@ export const quiet = (action: () => void) => (event: KeyboardEvent) => {
 
 /** The keys of one place, while it is shown. */
 export function useKeys(keys: Record<string, () => void>) {
-  useEffect(() => tinykeys(window, Object.fromEntries(Object.entries(keys).map(([key, action]) => [key, quiet(action)]))));
+  useEffect(() =>
+    tinykeys(window, Object.fromEntries(Object.entries(keys).map(([key, action]) => [key, quiet(action)]))),
+  );
 }

@@ -20,7 +20,9 @@ const chain = [
 
 function tape(terms = chain, lit: number | null = null) {
   const light = vi.fn();
-  const { container } = render(<Tape title="Front, across" terms={terms} total={length(19.25, "19¼″")} lit={lit} light={light} />);
+  const { container } = render(
+    <Tape title="Front, across" terms={terms} total={length(19.25, "19¼″")} lit={lit} light={light} />,
+  );
   return {
     light,
     segments: [...container.querySelectorAll<HTMLElement>(".seg")],

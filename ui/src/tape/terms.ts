@@ -28,7 +28,8 @@ export interface Group {
 }
 
 /** What dividing leaves over, which the last of several parts takes, makes no difference: up to a micrometre. */
-const alike = (a: Term, b: Term) => a.term === b.term && a.amount.text === b.amount.text && Math.abs(a.amount.nm - b.amount.nm) <= 1000;
+const alike = (a: Term, b: Term) =>
+  a.term === b.term && a.amount.text === b.amount.text && Math.abs(a.amount.nm - b.amount.nm) <= 1000;
 
 /** The sum as it is read out, terms alike taken together. */
 export function groups(terms: Term[]): Group[] {

@@ -21,7 +21,8 @@ export function ChosenPlans({
   only?: boolean;
 }) {
   const chosen = plans.filter((p) => p.chosen).map((p) => p.id);
-  const tick = (id: string, on: boolean) => choose(plans.map((p) => p.id).filter((other) => (other === id ? on : chosen.includes(other))));
+  const tick = (id: string, on: boolean) =>
+    choose(plans.map((p) => p.id).filter((other) => (other === id ? on : chosen.includes(other))));
   return (
     <fieldset className="shopped-for no-print">
       <legend className="soft">{legend}</legend>

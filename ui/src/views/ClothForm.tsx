@@ -42,7 +42,12 @@ export const printWords: Record<string, string> = {
   "one-way": "printed one way",
 };
 
-const kindWords: Record<string, string> = { cloth: "a cloth", batting: "a batting", interlining: "an interlining", web: "fusible web" };
+const kindWords: Record<string, string> = {
+  cloth: "a cloth",
+  batting: "a batting",
+  interlining: "an interlining",
+  web: "fusible web",
+};
 
 /** What is typed as a number is one in the file; what is not is refused there by name. */
 const number = (text: number | string | undefined) => {
@@ -58,10 +63,16 @@ export function cleaned(draft: ClothDoc): ClothDoc {
   const out: ClothDoc = { ...rest };
   if (have?.trim()) out.have = have.trim();
   if (usable?.trim()) out.usable = usable.trim();
-  const pieces = (odd ?? []).filter((o) => o.width.trim() || o.length.trim()).map((o) => ({ ...o, count: number(o.count) ?? 1 }) as OddDoc);
+  const pieces = (odd ?? [])
+    .filter((o) => o.width.trim() || o.length.trim())
+    .map((o) => ({ ...o, count: number(o.count) ?? 1 }) as OddDoc);
   if (pieces.length > 0) out.odd = pieces;
   if (repeat?.across.trim() || repeat?.along.trim()) out.repeat = repeat;
-  for (const [key, value] of Object.entries({ stretch: number(stretch), shrink: number(shrink), price: number(price) })) {
+  for (const [key, value] of Object.entries({
+    stretch: number(stretch),
+    shrink: number(shrink),
+    price: number(price),
+  })) {
     if (value !== undefined) out[key] = value;
   }
   if (prewashed) out.prewashed = true;
@@ -69,7 +80,15 @@ export function cleaned(draft: ClothDoc): ClothDoc {
 }
 
 /** A cloth of the cupboard, to be described. */
-export function ClothForm({ doc, save, cancel }: { doc: ClothDoc; save: (doc: ClothDoc) => Promise<void>; cancel: () => void }) {
+export function ClothForm({
+  doc,
+  save,
+  cancel,
+}: {
+  doc: ClothDoc;
+  save: (doc: ClothDoc) => Promise<void>;
+  cancel: () => void;
+}) {
   const [draft, setDraft] = useState(doc);
   const [problem, setProblem] = useState<{ path: string; text: string } | null>(null);
   const set = (part: Partial<ClothDoc>) => setDraft({ ...draft, ...part });
@@ -91,7 +110,14 @@ export function ClothForm({ doc, save, cancel }: { doc: ClothDoc; save: (doc: Cl
       setProblem(refusalAt(error));
     }
   };
-  const input = (path: string, label: string, hint: string, value: unknown, change: (text: string) => void, narrow = false) => (
+  const input = (
+    path: string,
+    label: string,
+    hint: string,
+    value: unknown,
+    change: (text: string) => void,
+    narrow = false,
+  ) => (
     <label className={narrow ? "line-field narrow" : "line-field"}>
       <span>{label}</span>
       <input
@@ -102,7 +128,8 @@ export function ClothForm({ doc, save, cancel }: { doc: ClothDoc; save: (doc: Cl
       />
     </label>
   );
-  const setOdd = (i: number, part: Partial<OddDoc>) => set({ odd: odd.map((o, j) => (j === i ? { ...o, ...part } : o)) });
+  const setOdd = (i: number, part: Partial<OddDoc>) =>
+    set({ odd: odd.map((o, j) => (j === i ? { ...o, ...part } : o)) });
   return (
     <form
       className="cloth-form"
@@ -145,7 +172,11 @@ export function ClothForm({ doc, save, cancel }: { doc: ClothDoc; save: (doc: Cl
           in{" "}
           <label>
             <span className="sr-only">Colour of the motif</span>
-            <input type="color" value={swatch.ink ?? "#7d6b3d"} onChange={(e) => set({ swatch: { ...swatch, ink: e.target.value } })} />
+            <input
+              type="color"
+              value={swatch.ink ?? "#7d6b3d"}
+              onChange={(e) => set({ swatch: { ...swatch, ink: e.target.value } })}
+            />
           </label>{" "}
           on{" "}
           <label>
@@ -196,7 +227,11 @@ export function ClothForm({ doc, save, cancel }: { doc: ClothDoc; save: (doc: Cl
               </button>
             </div>
           ))}
-          <button type="button" className="word-button" onClick={() => set({ odd: [...odd, { width: "", length: "", count: 1 }] })}>
+          <button
+            type="button"
+            className="word-button"
+            onClick={() => set({ odd: [...odd, { width: "", length: "", count: 1 }] })}
+          >
             Add pieces
           </button>
         </details>
@@ -241,8 +276,12 @@ export function ClothForm({ doc, save, cancel }: { doc: ClothDoc; save: (doc: Cl
             />
             .{" "}
             <label>
-              <input type="checkbox" checked={draft.prewashed ?? false} onChange={(e) => set({ prewashed: e.target.checked })} /> It is
-              washed already
+              <input
+                type="checkbox"
+                checked={draft.prewashed ?? false}
+                onChange={(e) => set({ prewashed: e.target.checked })}
+              />{" "}
+              It is washed already
             </label>
           </p>
         </details>

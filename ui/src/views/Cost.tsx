@@ -31,8 +31,8 @@ export function Cost() {
       </header>
       <Older />
       <p className="large">
-        For {covers}, each with <Value path="/costs/minutes" label="Minutes of work on one cover" kind="count" /> minutes of work at{" "}
-        <Value path="/habits/wage" label="Wage of an hour" kind="count" /> an hour, in{" "}
+        For {covers}, each with <Value path="/costs/minutes" label="Minutes of work on one cover" kind="count" />{" "}
+        minutes of work at <Value path="/habits/wage" label="Wage of an hour" kind="count" /> an hour, in{" "}
         <Value path="/habits/currency" label="What money is called" kind="text" />, other costs of{" "}
         <Value path="/costs/other" label="Other costs of all covers" kind="count" /> for all of them, and{" "}
         <Value path="/habits/margin" label="Margin" kind="percent" /> on top.
@@ -73,7 +73,8 @@ export function Cost() {
       </table>
       {cost.unpriced.length > 0 && (
         <p className="finding warn">
-          Nobody said what these cost, and they count nothing: {cost.unpriced.join(", ")}. Say it in the <Link to="/cloth">cupboard</Link>.
+          Nobody said what these cost, and they count nothing: {cost.unpriced.join(", ")}. Say it in the{" "}
+          <Link to="/cloth">cupboard</Link>.
         </p>
       )}
       <h2>Left out</h2>

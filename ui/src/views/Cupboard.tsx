@@ -35,7 +35,13 @@ export function Cupboard() {
       )}
       {adding && (
         <ClothForm
-          doc={{ name: "", width: "42", print: "plain", have: "", swatch: { motif: "plain", ground: "#c9b98f", ink: "#7d6b3d" } }}
+          doc={{
+            name: "",
+            width: "42",
+            print: "plain",
+            have: "",
+            swatch: { motif: "plain", ground: "#c9b98f", ink: "#7d6b3d" },
+          }}
           save={async (doc) => {
             await add.mutateAsync(doc);
             setAdding(false);

@@ -188,7 +188,9 @@ function Order({ spread, cuts }: { spread: Spread; cuts: CutData[] }) {
       <ol>
         {groups.map(([first, ...out], i) => (
           <li key={`${keyOf(first)} ${first.columns}`}>
-            {i === waits && <em className="waits-note">When the front is measured; until then the rest stays uncut. </em>}
+            {i === waits && (
+              <em className="waits-note">When the front is measured; until then the rest stays uncut. </em>
+            )}
             <Told move={first} />
             {out.length > 0 && (
               <ul className="sub-cuts">
@@ -240,7 +242,10 @@ export function Told({ move }: { move: Move }) {
         <strong>
           <T>{ruler}</T>
         </strong>{" "}
-        and cut {strips.length === 1 ? `strip ${from}` : `strips ${these(strips)}, lay them on each other with their edges even`}
+        and cut{" "}
+        {strips.length === 1
+          ? `strip ${from}`
+          : `strips ${these(strips)}, lay them on each other with their edges even`}
         {strips.length === 1 ? " all the way across." : "."}
       </>
     );
@@ -255,10 +260,14 @@ export function Told({ move }: { move: Move }) {
   }
   const [only] = parts;
   if (only?.cut.centred) {
-    return <T>{`${columns} × ${ruler} × ${only.height.text}, each round its motif (${only.cut.title.toLowerCase()})`}</T>;
+    return (
+      <T>{`${columns} × ${ruler} × ${only.height.text}, each round its motif (${only.cut.title.toLowerCase()})`}</T>
+    );
   }
   if (parts.length === 1 && only?.count === 1) {
-    return <T>{`${columns} × ${ruler}${only.trimmed ? `, trimmed to ${only.height.text}` : ""} (${only.cut.title.toLowerCase()})`}</T>;
+    return (
+      <T>{`${columns} × ${ruler}${only.trimmed ? `, trimmed to ${only.height.text}` : ""} (${only.cut.title.toLowerCase()})`}</T>
+    );
   }
   return (
     <T>
@@ -291,7 +300,9 @@ function Ticks({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
                   {copies > 1 && `, ${cut.count} for each cover`}
                 </span>
                 {(cut.spoiled ?? 0) > 0 && <strong> and {cut.spoiled} more for what was spoiled</strong>}
-                {cut.waits && !cut.done && <em className="waits-note"> — cut after the front is measured; its cloth is kept</em>}
+                {cut.waits && !cut.done && (
+                  <em className="waits-note"> — cut after the front is measured; its cloth is kept</em>
+                )}
               </span>
             </label>
           </li>
@@ -301,9 +312,9 @@ function Ticks({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
         <DialogTitle id="early-title">Cut it before the front is measured?</DialogTitle>
         <DialogContent>
           <p>
-            The {early?.title.toLowerCase()} is planned <T>{early ? `${early.width.text} × ${early.height.text}` : ""}</T>. Seams and
-            quilting seldom come out as planned: cut to the planned size, it may not fit the front you sew. Its cloth is kept for it
-            meanwhile.
+            The {early?.title.toLowerCase()} is planned{" "}
+            <T>{early ? `${early.width.text} × ${early.height.text}` : ""}</T>. Seams and quilting seldom come out as
+            planned: cut to the planned size, it may not fit the front you sew. Its cloth is kept for it meanwhile.
           </p>
         </DialogContent>
         <DialogActions>
@@ -347,7 +358,9 @@ function shaped(cut: CutData): React.ReactNode {
     case "half-square":
       return (
         <T>
-          {(cut.gives ?? 2) > 2 ? `, sewn in pairs along both diagonals${give}${finish}` : `, cut once on the diagonal${give}${finish}`}
+          {(cut.gives ?? 2) > 2
+            ? `, sewn in pairs along both diagonals${give}${finish}`
+            : `, cut once on the diagonal${give}${finish}`}
         </T>
       );
     case "quarter-square":

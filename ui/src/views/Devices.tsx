@@ -34,8 +34,8 @@ export function Devices() {
         </Link>
       </header>
       <p className="soft">
-        These are stand-ins: they show what a device would do, and can be made to fail. Nothing leaves this machine. A cutter has a blade
-        and a printer moving parts: with real ones their manuals come first.
+        These are stand-ins: they show what a device would do, and can be made to fail. Nothing leaves this machine. A
+        cutter has a blade and a printer moving parts: with real ones their manuals come first.
       </p>
       {devices.isError && (
         <p className="finding stop" role="alert">
@@ -82,7 +82,11 @@ function Device({ device, set }: { device: DeviceView; set: (change: SetDevice) 
             ))}
           </select>
           , off by up to{" "}
-          <Amount label={`Noise of the ${device.kind}`} value={faults.noise} keep={(noise) => set({ faults: { ...faults, noise } })} />{" "}
+          <Amount
+            label={`Noise of the ${device.kind}`}
+            value={faults.noise}
+            keep={(noise) => set({ faults: { ...faults, noise } })}
+          />{" "}
           {device.kind === "scale" ? "g" : "mm"} at each reading; its battery is at{" "}
           <Amount
             label={`Battery of the ${device.kind}`}
@@ -94,7 +98,12 @@ function Device({ device, set }: { device: DeviceView; set: (change: SetDevice) 
       )}
       {pace && (
         <p className="device-line">
-          It does <Amount label={`Speed of the ${device.kind}`} value={pace.speed} keep={(speed) => set({ pace: { ...pace, speed } })} />{" "}
+          It does{" "}
+          <Amount
+            label={`Speed of the ${device.kind}`}
+            value={pace.speed}
+            keep={(speed) => set({ pace: { ...pace, speed } })}
+          />{" "}
           {device.kind === "cutter" ? "mm" : "pages"} a second and jams after{" "}
           <Amount
             label={`Share after which the ${device.kind} jams`}
@@ -109,7 +118,11 @@ function Device({ device, set }: { device: DeviceView; set: (change: SetDevice) 
           type="checkbox"
           checked={Boolean(faults?.gone ?? pace?.gone)}
           onChange={(e) =>
-            set(faults ? { faults: { ...faults, gone: e.target.checked } } : { pace: pace && { ...pace, gone: e.target.checked } })
+            set(
+              faults
+                ? { faults: { ...faults, gone: e.target.checked } }
+                : { pace: pace && { ...pace, gone: e.target.checked } },
+            )
           }
         />
         <span>

@@ -69,7 +69,10 @@ export function Draft() {
     choose({ cut: cell.cut });
     light(null);
   }, []);
-  const usual = (piece: Piece | undefined): Chosen => ({ piece: piece?.name ?? "", size: quilted(piece) ? "before_quilting" : "trimmed" });
+  const usual = (piece: Piece | undefined): Chosen => ({
+    piece: piece?.name ?? "",
+    size: quilted(piece) ? "before_quilting" : "trimmed",
+  });
   const chosen: Chosen = asked ?? usual(drawn.pieces[0]);
   const cut = "cut" in chosen ? drawn.cuts.find((c) => c.id === chosen.cut) : undefined;
   const piece = "piece" in chosen ? drawn.pieces.find((p) => p.name === chosen.piece) : undefined;
@@ -137,7 +140,16 @@ export function Draft() {
               {!colours && !sewn && !folded && (
                 <Cuts cuts={drawn.cuts} swatches={swatches} chosen={cut?.id} choose={(id) => choose({ cut: id })} />
               )}
-              <Explained reckoning={drawn} piece={piece} cut={cut} chosen={chosen} axis={axis} setAxis={setAxis} lit={lit} light={light} />
+              <Explained
+                reckoning={drawn}
+                piece={piece}
+                cut={cut}
+                chosen={chosen}
+                axis={axis}
+                setAxis={setAxis}
+                lit={lit}
+                light={light}
+              />
             </>
           )}
         </section>
@@ -149,7 +161,12 @@ export function Draft() {
 const quilted = (piece: Piece | undefined) => piece?.quilting != null;
 
 /** The stretch of the sheet that a term of a piece's sum stands for. */
-function bandOf(reckoning: Reckoning, chosen: Chosen, axis: Axis, lit: number | null): { piece: string; box: Box } | null {
+function bandOf(
+  reckoning: Reckoning,
+  chosen: Chosen,
+  axis: Axis,
+  lit: number | null,
+): { piece: string; box: Box } | null {
   if (lit === null || !("piece" in chosen)) return null;
   const piece = reckoning.pieces.find((p) => p.name === chosen.piece);
   const terms = reckoning.sums[sumKey(chosen, axis)];
@@ -157,7 +174,8 @@ function bandOf(reckoning: Reckoning, chosen: Chosen, axis: Axis, lit: number | 
   if (!piece || !segment) return null;
   const whole = boxOf(piece, piece[chosen.size]);
   const [from, length] = [mm(segment.from), mm(segment.to - segment.from)];
-  const box = axis === "width" ? { ...whole, x: whole.x + from, width: length } : { ...whole, y: whole.y + from, height: length };
+  const box =
+    axis === "width" ? { ...whole, x: whole.x + from, width: length } : { ...whole, y: whole.y + from, height: length };
   return { piece: piece.name, box };
 }
 
@@ -181,7 +199,19 @@ interface LegendProps {
 }
 
 /** The pieces, and the sizes the one at hand goes through. */
-function Legend({ pieces, piece, chosen, choose, usual, folded, setFolded, colours, setColours, stitching, setStitching }: LegendProps) {
+function Legend({
+  pieces,
+  piece,
+  chosen,
+  choose,
+  usual,
+  folded,
+  setFolded,
+  colours,
+  setColours,
+  stitching,
+  setStitching,
+}: LegendProps) {
   if (!piece) return null;
   return (
     <div className="legends">
@@ -198,7 +228,12 @@ function Legend({ pieces, piece, chosen, choose, usual, folded, setFolded, colou
           Try cloths
         </button>
         {!folded && pieces.some((p) => p.shapes.length > 0) && (
-          <button type="button" className="try-cloths" aria-pressed={stitching} onClick={() => setStitching(!stitching)}>
+          <button
+            type="button"
+            className="try-cloths"
+            aria-pressed={stitching}
+            onClick={() => setStitching(!stitching)}
+          >
             What is sewn
           </button>
         )}

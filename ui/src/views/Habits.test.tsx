@@ -25,8 +25,18 @@ function serving() {
       chosen: { seam: kept.habits.seam ?? "", ease: kept.habits.ease ?? "" },
       decided: [],
       help: [
-        { key: "seam", name: "Seam", about: "", schools: ["1/4", "1/2"].map((value) => ({ value, name: `seam ${value}`, reason: "" })) },
-        { key: "ease", name: "Ease", about: "", schools: ["-1", "-2"].map((value) => ({ value, name: `ease ${value}`, reason: "" })) },
+        {
+          key: "seam",
+          name: "Seam",
+          about: "",
+          schools: ["1/4", "1/2"].map((value) => ({ value, name: `seam ${value}`, reason: "" })),
+        },
+        {
+          key: "ease",
+          name: "Ease",
+          about: "",
+          schools: ["-1", "-2"].map((value) => ({ value, name: `ease ${value}`, reason: "" })),
+        },
       ],
     }) as unknown as HabitsView;
   vi.stubGlobal("fetch", async (_: string, init?: RequestInit) => {
@@ -35,7 +45,10 @@ function serving() {
     saves.push(body);
     await new Promise<void>((resolve) => waiting.push(resolve));
     if (body.base !== revision)
-      return Response.json({ type: "stale", title: "", status: 409, detail: "It was changed in another window." }, { status: 409 });
+      return Response.json(
+        { type: "stale", title: "", status: 409, detail: "It was changed in another window." },
+        { status: 409 },
+      );
     revision++;
     kept = { units: body.units, habits: body.habits };
     return Response.json(view());

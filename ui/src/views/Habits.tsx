@@ -107,7 +107,9 @@ interface Kept {
 /** Bare lengths mean something else in another unit: they are given the one they have. */
 function exactly({ habits, units }: HabitsView) {
   const own = habits as Record<string, unknown>;
-  const lengths = ["seam", "ease", "step", "hem"].filter((key) => typeof own[key] === "string" && !/[a-z]$/.test(String(own[key])));
+  const lengths = ["seam", "ease", "step", "hem"].filter(
+    (key) => typeof own[key] === "string" && !/[a-z]$/.test(String(own[key])),
+  );
   return { ...own, ...Object.fromEntries(lengths.map((key) => [key, `${own[key]} ${units}`])) };
 }
 
@@ -161,7 +163,13 @@ export function Group({ help, value, choose }: { help: HabitHelp; value: string;
       <p className="soft">{help.about}</p>
       {help.schools.map((school) => (
         <label key={school.value} className="school">
-          <input type="radio" name={help.key} value={school.value} checked={shown === school.value} onChange={() => pick(school.value)} />
+          <input
+            type="radio"
+            name={help.key}
+            value={school.value}
+            checked={shown === school.value}
+            onChange={() => pick(school.value)}
+          />
           <span>
             <strong>
               <T>{school.name}</T>

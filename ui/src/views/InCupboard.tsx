@@ -69,7 +69,10 @@ export function InCupboard({ cloth }: { cloth: ClothNeed }) {
               <T>{keptText(cloth)}</T> {button("let-go", "Let it go")}
             </>
           )}
-          {!cloth.done && !cloth.kept && (cloth.short.nm === 0 || cloth.odd.length > 0) && button("keep", "Keep it for this plan")}
+          {!cloth.done &&
+            !cloth.kept &&
+            (cloth.short.nm === 0 || cloth.odd.length > 0) &&
+            button("keep", "Keep it for this plan")}
         </p>
       )}
     </>

@@ -57,7 +57,9 @@ export function Log() {
           {sentence(log.error)}
         </p>
       )}
-      {log.data?.length === 0 && <p className="empty">No cover is finished yet. When all steps of a plan are done, Sew writes it here.</p>}
+      {log.data?.length === 0 && (
+        <p className="empty">No cover is finished yet. When all steps of a plan are done, Sew writes it here.</p>
+      )}
       <ul className="logbook">
         {found.map((entry) => (
           <Entry
@@ -92,7 +94,13 @@ function isOff({ off }: GateView): boolean {
 /** Everything that is written of a cover, for the search. */
 function says(entry: LogView, sought: string): boolean {
   const cloths = Object.values((entry.plan as unknown as Plan).cloths ?? {}).map((c) => c.name ?? "");
-  const all = [entry.title, entry.notes, entry.next, ...cloths, ...(entry.troubles ?? []).map((t) => `${t.kind} ${t.note ?? ""}`)];
+  const all = [
+    entry.title,
+    entry.notes,
+    entry.next,
+    ...cloths,
+    ...(entry.troubles ?? []).map((t) => `${t.kind} ${t.note ?? ""}`),
+  ];
   return sought
     .toLowerCase()
     .split(/\s+/)
@@ -107,7 +115,11 @@ function Figures() {
   const habits = useHabits().data;
   const [problem, setProblem] = useState<string | null>(null);
   const change = useChange((pace: number) =>
-    ask("PUT", "/habits", { base: habits?.revision, units: habits?.units, habits: { ...(habits?.habits as object), pace } }),
+    ask("PUT", "/habits", {
+      base: habits?.revision,
+      units: habits?.units,
+      habits: { ...(habits?.habits as object), pace },
+    }),
   );
   if (!view) return null;
   const { figures } = view;
@@ -164,7 +176,11 @@ function Figures() {
 /** Two covers side by side. */
 function Beside({ entries, close }: { entries: LogView[]; close: () => void }) {
   const rows: [string, (entry: LogView) => React.ReactNode][] = [
-    ["Finished", (entry) => new Date(entry.finished).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" })],
+    [
+      "Finished",
+      (entry) =>
+        new Date(entry.finished).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" }),
+    ],
     ["Time", (entry) => (entry.minutes > 0 ? hours(entry.minutes) : "not said")],
     ...[...new Set(entries.flatMap((entry) => entry.gates.map((g) => g.title)))].map(
       (title): [string, (entry: LogView) => React.ReactNode] => [
@@ -265,7 +281,8 @@ function Entry({ entry, beside, set }: { entry: LogView; beside: boolean; set: (
             {new Date(entry.finished).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" })}
           </time>
           {entry.minutes > 0 && ` after ${hours(entry.minutes)}, reckoned were ${hours(entry.usual)}`}.
-          {entry.planned_cost && ` Cost as planned ${entry.planned_cost}${entry.cost && `, with the time it took ${entry.cost}`}.`}
+          {entry.planned_cost &&
+            ` Cost as planned ${entry.planned_cost}${entry.cost && `, with the time it took ${entry.cost}`}.`}
         </p>
         <ul className="gates">
           {entry.gates.map((gate) => (

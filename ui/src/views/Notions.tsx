@@ -49,7 +49,9 @@ export function Notions() {
           {sentence(notions.error)}
         </p>
       )}
-      {notions.data?.length === 0 && !adding && <p className="empty">Nothing is put in yet: what plans take is all to be bought.</p>}
+      {notions.data?.length === 0 && !adding && (
+        <p className="empty">Nothing is put in yet: what plans take is all to be bought.</p>
+      )}
       <ul className="notions">
         {notions.data?.map((n) => (
           <NotionRow key={n.id} notion={n} />
@@ -115,7 +117,15 @@ function cleaned(draft: NotionDoc): NotionDoc {
   return out;
 }
 
-function NotionForm({ doc, save, cancel }: { doc: NotionDoc; save: (doc: NotionDoc) => Promise<void>; cancel: () => void }) {
+function NotionForm({
+  doc,
+  save,
+  cancel,
+}: {
+  doc: NotionDoc;
+  save: (doc: NotionDoc) => Promise<void>;
+  cancel: () => void;
+}) {
   const [draft, setDraft] = useState(doc);
   const [problem, setProblem] = useState<{ path: string; text: string } | null>(null);
   const byThePiece = /^(zip|buttons)/.test(String(draft.for ?? ""));
@@ -171,7 +181,11 @@ function NotionForm({ doc, save, cancel }: { doc: NotionDoc; save: (doc: NotionD
           {field("price", "Price of that", "3.20")}
           <label className="line-field narrow">
             <span>Colour</span>
-            <input type="color" value={draft.colour ?? "#8b8b86"} onChange={(e) => setDraft({ ...draft, colour: e.target.value })} />
+            <input
+              type="color"
+              value={draft.colour ?? "#8b8b86"}
+              onChange={(e) => setDraft({ ...draft, colour: e.target.value })}
+            />
           </label>
         </div>
         <KeepOrLeave problem={problem} leave={cancel} />

@@ -49,7 +49,9 @@ export function Practice() {
                 >
                   {k.title}
                 </button>{" "}
-                <span className="soft">{k.tried === 0 ? "not tried yet" : `${k.right} of ${k.tried} right, ${k.run} in a row`}</span>
+                <span className="soft">
+                  {k.tried === 0 ? "not tried yet" : `${k.right} of ${k.tried} right, ${k.run} in a row`}
+                </span>
               </li>
             ))}
           </ul>
@@ -114,7 +116,13 @@ function Exercise({ view, next, answered }: { view: PracticeView; next: () => vo
       {view.mark > 0 && <TapePicture mark={view.mark} step={view.step} />}
       <label className="line-field">
         <span>Your answer</span>
-        <input ref={input} value={text} readOnly={result !== null} onChange={(e) => setText(e.target.value)} placeholder="4 1/2" />
+        <input
+          ref={input}
+          value={text}
+          readOnly={result !== null}
+          onChange={(e) => setText(e.target.value)}
+          placeholder="4 1/2"
+        />
       </label>
       {problem && (
         <p className="finding stop" role="alert">
@@ -164,7 +172,14 @@ function TapePicture({ mark, step }: { mark: number; step: number }) {
       <rect className="tape-ground" x="0" y="0" width="600" height="60" />
       {Array.from({ length: lines + 1 }, (_, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: the lines of a tape have no identity but their place
-        <line key={i} x1={x(first * whole + i * step)} x2={x(first * whole + i * step)} y1="0" y2={long(i)} className="tape-line" />
+        <line
+          key={i}
+          x1={x(first * whole + i * step)}
+          x2={x(first * whole + i * step)}
+          y1="0"
+          y2={long(i)}
+          className="tape-line"
+        />
       ))}
       {[0, 1, 2].map((n) => (
         <text key={n} x={x((first + n) * whole) + 4} y="56" fontSize="16">

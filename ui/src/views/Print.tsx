@@ -53,7 +53,9 @@ export function Print() {
             <input
               type="checkbox"
               checked={!left.includes(key)}
-              onChange={(e) => setLeft((now) => (e.target.checked ? now.filter((other) => other !== key) : [...now, key]))}
+              onChange={(e) =>
+                setLeft((now) => (e.target.checked ? now.filter((other) => other !== key) : [...now, key]))
+              }
             />
             <span>
               <strong>{name}</strong>
@@ -63,7 +65,8 @@ export function Print() {
         ))}
       </fieldset>
       <p className="caution">
-        Print at 100 %, not fitted to the page, and measure one of the squares on the first page of templates before you cut.
+        Print at 100 %, not fitted to the page, and measure one of the squares on the first page of templates before you
+        cut.
       </p>
       <div className="row-actions">
         {ready ? (
@@ -83,7 +86,11 @@ export function Print() {
           </Button>
         )}
         {ready && (
-          <SendTo kind="printer" job={{ sort: "pack", paper, parts: left.length > 0 ? wanted.join(",") : undefined }} what="The plan" />
+          <SendTo
+            kind="printer"
+            job={{ sort: "pack", paper, parts: left.length > 0 ? wanted.join(",") : undefined }}
+            what="The plan"
+          />
         )}
         {reckoning.pieces.length > 0 && <Files sort="pieces" what="All pieces" />}
       </div>

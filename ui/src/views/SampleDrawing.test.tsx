@@ -15,18 +15,23 @@ test("samples beside each other are each cut off at their own edge", () => {
   const clips = [...container.querySelectorAll("clipPath")];
   const ids = clips.map((c) => c.id);
   expect(new Set(ids).size).toBe(2);
-  expect([...container.querySelectorAll("g[clip-path]")].map((g) => g.getAttribute("clip-path"))).toEqual(ids.map((id) => `url(#${id})`));
+  expect([...container.querySelectorAll("g[clip-path]")].map((g) => g.getAttribute("clip-path"))).toEqual(
+    ids.map((id) => `url(#${id})`),
+  );
   const widths = clips.map((c) => Number(c.querySelector("rect")?.getAttribute("width")));
   expect(widths[1]).toBeLessThan(widths[0] ?? 0);
   expect(container.querySelectorAll("path.lines")).toHaveLength(4);
 });
 
 test("a strip is gathered once it is measured", () => {
-  const lines = (sample: typeof measured) => render(<SampleDrawing sample={sample} />).container.querySelectorAll(".after").length;
+  const lines = (sample: typeof measured) =>
+    render(<SampleDrawing sample={sample} />).container.querySelectorAll(".after").length;
   expect(lines({ ...square, kind: "gather" } as typeof measured)).toBe(0);
   expect(lines({ ...measured, kind: "gather" })).toBe(1);
 });
 
 test("a sample of no known kind draws nothing", () => {
-  expect(render(<SampleDrawing sample={{ ...square, kind: "?" }} />).container.querySelector("svg")?.children).toHaveLength(0);
+  expect(
+    render(<SampleDrawing sample={{ ...square, kind: "?" }} />).container.querySelector("svg")?.children,
+  ).toHaveLength(0);
 });

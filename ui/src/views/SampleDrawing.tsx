@@ -6,7 +6,12 @@ export function SampleDrawing({ sample }: { sample: SampleDoc }) {
   const Drawn = drawings[sample.kind];
   return (
     <svg className="sample-drawing" viewBox="0 0 120 120" aria-hidden="true">
-      {Drawn && <Drawn measured={(sample.after ?? []).length > 0} angles={(sample.quilting?.lines ?? []).map((l) => l.angle ?? 0)} />}
+      {Drawn && (
+        <Drawn
+          measured={(sample.after ?? []).length > 0}
+          angles={(sample.quilting?.lines ?? []).map((l) => l.angle ?? 0)}
+        />
+      )}
     </svg>
   );
 }

@@ -51,7 +51,9 @@ export function Samples() {
               type="button"
               className="word-button"
               disabled={add.isPending || !starts}
-              onClick={() => add.mutate(((starts?.samples ?? []) as unknown as SampleDoc[]).find((s) => s.kind === kind))}
+              onClick={() =>
+                add.mutate(((starts?.samples ?? []) as unknown as SampleDoc[]).find((s) => s.kind === kind))
+              }
             >
               {name}
             </button>
@@ -66,7 +68,9 @@ export function Samples() {
         </p>
       )}
       <Offers keep={(sample) => add.mutate(sample)} waiting={add.isPending} />
-      {samples.data?.length === 0 && <p className="empty">No sample is sewn yet. One square of the stack and an hour save a cover.</p>}
+      {samples.data?.length === 0 && (
+        <p className="empty">No sample is sewn yet. One square of the stack and an hour save a cover.</p>
+      )}
       <ul className="samples">
         {samples.data?.map((sample) => (
           <One key={sample.id} sample={sample} units={units} />
@@ -84,7 +88,8 @@ function Offers({ keep, waiting }: { keep: (sample: unknown) => void; waiting: b
     <section aria-label="What finished covers tell" className="offers">
       {offers.map((o) => (
         <p key={o.title}>
-          {o.covers.length} finished covers were quilted alike and measured before they were trimmed ({o.covers.join(", ")}):{" "}
+          {o.covers.length} finished covers were quilted alike and measured before they were trimmed (
+          {o.covers.join(", ")}):{" "}
           {(o.tells ?? []).slice(0, 2).map((t, i) => (
             <span key={t.name}>
               {i > 0 && ", "}
@@ -206,7 +211,9 @@ async function judged(sample: SampleDoc, path: string): Promise<string | null> {
     return null;
   } catch (error) {
     const mine =
-      error instanceof ApiError ? error.problem.errors?.find((e) => e.path.startsWith(path) || path.startsWith(e.path)) : undefined;
+      error instanceof ApiError
+        ? error.problem.errors?.find((e) => e.path.startsWith(path) || path.startsWith(e.path))
+        : undefined;
     return mine?.text ?? sentence(error);
   }
 }
@@ -237,7 +244,9 @@ const sentences: Record<string, (words: Words) => React.ReactNode> = {
           choose={(next) =>
             set(
               "/layers/batting",
-              next === "0" ? undefined : { ...doc.layers?.batting, count: Number(next), loft: doc.layers?.batting?.loft ?? "3 mm" },
+              next === "0"
+                ? undefined
+                : { ...doc.layers?.batting, count: Number(next), loft: doc.layers?.batting?.loft ?? "3 mm" },
             )
           }
         />
@@ -258,8 +267,11 @@ const sentences: Record<string, (words: Words) => React.ReactNode> = {
           options={patterns.list.filter((p) => p.key !== "none").map((p) => ({ value: p.key, name: p.name }))}
           choose={(next) => set("/quilting", patterns.make(next, quilting))}
         />
-        {quilting.lines && quilting.lines.length > 0 && <> {at("/quilting/lines/0/pitch", "Distance between quilting lines")} apart</>}.
-        Before, its square was {at("/before/width", "Width before")} across by {at("/before/height", "Height before")} up.
+        {quilting.lines && quilting.lines.length > 0 && (
+          <> {at("/quilting/lines/0/pitch", "Distance between quilting lines")} apart</>
+        )}
+        . Before, its square was {at("/before/width", "Width before")} across by {at("/before/height", "Height before")}{" "}
+        up.
       </p>
     );
   },
@@ -270,7 +282,8 @@ const sentences: Record<string, (words: Words) => React.ReactNode> = {
   ),
   strips: ({ at }) => (
     <p>
-      Three strips cut {at("/cut", "Width of a strip")} wide, sewn with seams that should be {at("/seam", "Seam that is wanted")}.
+      Three strips cut {at("/cut", "Width of a strip")} wide, sewn with seams that should be{" "}
+      {at("/seam", "Seam that is wanted")}.
     </p>
   ),
   wash: ({ at }) => (
@@ -304,7 +317,12 @@ function After({ doc, at, set }: { doc: SampleDoc; at: Words["at"]; set: Words["
       <button
         type="button"
         className="word-button"
-        onClick={() => set("/after", [...list, both ? { width: doc.before?.width, height: doc.before?.height } : { width: begun(doc) }])}
+        onClick={() =>
+          set("/after", [
+            ...list,
+            both ? { width: doc.before?.width, height: doc.before?.height } : { width: begun(doc) },
+          ])
+        }
       >
         {list.length === 0 ? "Enter what it measures" : "Enter another one"}
       </button>

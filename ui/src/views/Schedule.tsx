@@ -12,7 +12,12 @@ const week = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday"
 
 /** A day as it is said, with its weekday. */
 export function dayText(day: string): string {
-  return new Date(`${day}T00:00:00Z`).toLocaleDateString("en-GB", { weekday: "long", day: "numeric", month: "long", timeZone: "UTC" });
+  return new Date(`${day}T00:00:00Z`).toLocaleDateString("en-GB", {
+    weekday: "long",
+    day: "numeric",
+    month: "long",
+    timeZone: "UTC",
+  });
 }
 
 /** When what is done, by the time there is on each day of the week. */
@@ -47,7 +52,13 @@ export function Schedule() {
   );
 }
 
-function Planned({ view, set }: { view: ScheduleView; set: (part: Partial<NonNullable<Plan["schedule"]>>, label: string) => void }) {
+function Planned({
+  view,
+  set,
+}: {
+  view: ScheduleView;
+  set: (part: Partial<NonNullable<Plan["schedule"]>>, label: string) => void;
+}) {
   const { plan } = usePlan();
   const own = plan.schedule ?? {};
   const lost = own.lost ?? [];
@@ -76,11 +87,19 @@ function Planned({ view, set }: { view: ScheduleView; set: (part: Partial<NonNul
       <div className="line-fields">
         <label className="line-field">
           <span>From</span>
-          <input type="date" value={own.from ?? ""} onChange={(e) => set({ from: e.target.value }, `from ${e.target.value || "today"}`)} />
+          <input
+            type="date"
+            value={own.from ?? ""}
+            onChange={(e) => set({ from: e.target.value }, `from ${e.target.value || "today"}`)}
+          />
         </label>
         <label className="line-field">
           <span>It must be ready on</span>
-          <input type="date" value={own.due ?? ""} onChange={(e) => set({ due: e.target.value }, `due ${e.target.value || "any day"}`)} />
+          <input
+            type="date"
+            value={own.due ?? ""}
+            onChange={(e) => set({ due: e.target.value }, `due ${e.target.value || "any day"}`)}
+          />
         </label>
         <label className="wash">
           <input
@@ -155,7 +174,9 @@ function Outcome({ view }: { view: ScheduleView }) {
   if (view.total === 0) return <p className="large">All is done.</p>;
   if (!view.ends) {
     return (
-      <p className="finding warn">{hours(view.total)} are left, and there is no time for them within a year. Say when there is some.</p>
+      <p className="finding warn">
+        {hours(view.total)} are left, and there is no time for them within a year. Say when there is some.
+      </p>
     );
   }
   return (

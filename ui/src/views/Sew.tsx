@@ -86,7 +86,11 @@ export function Sew() {
             <span className="knot" aria-hidden="true" />
             <button type="button" aria-current={i === at ? "step" : undefined} onClick={() => look(s.id)}>
               {s.title}
-              {s.id in skipped ? <span className="soft"> (left out)</span> : s.done && <span className="sr-only"> (done)</span>}
+              {s.id in skipped ? (
+                <span className="soft"> (left out)</span>
+              ) : (
+                s.done && <span className="sr-only"> (done)</span>
+              )}
             </button>
           </li>
         ))}
@@ -117,13 +121,19 @@ export function Sew() {
               }
               rework((plan) => {
                 const now = ended(plan.progress ?? {}, step.id, new Date());
-                return { ...plan, progress: { ...now, done: [...(now.done ?? []).filter((id) => id !== step.id), step.id] } };
+                return {
+                  ...plan,
+                  progress: { ...now, done: [...(now.done ?? []).filter((id) => id !== step.id), step.id] },
+                };
               }, `done: ${step.title}`);
               look(null);
               heading.current?.focus();
             }}
             takeBack={() => {
-              rework((plan) => ({ ...plan, progress: undone(plan.progress ?? {}, [step.id]) }), `not done: ${step.title}`);
+              rework(
+                (plan) => ({ ...plan, progress: undone(plan.progress ?? {}, [step.id]) }),
+                `not done: ${step.title}`,
+              );
               look(step.id);
             }}
           />
@@ -175,7 +185,11 @@ function StepAtHand({
     <article className="at-hand">
       <p className="soft">
         Step {number} of {of}
-        {now.each && copies > 1 && !step.done && !forAll(step) && `, of cover ${(now.made?.[step.id] ?? 0) + 1} of ${copies}`}
+        {now.each &&
+          copies > 1 &&
+          !step.done &&
+          !forAll(step) &&
+          `, of cover ${(now.made?.[step.id] ?? 0) + 1} of ${copies}`}
       </p>
       <h1 ref={headingRef} tabIndex={-1}>
         {step.title}
@@ -200,7 +214,11 @@ function StepAtHand({
             <T>{step.text}</T>
           </p>
           {step.stack && <StackFigure stack={step.stack} swatches={swatchesOf(value("/cloths"))} />}
-          <CutsOfStep ids={step.cuts} reckoning={reckoning} name={(letter) => String(value(`/cloths/${letter}/name`) ?? letter)} />
+          <CutsOfStep
+            ids={step.cuts}
+            reckoning={reckoning}
+            name={(letter) => String(value(`/cloths/${letter}/name`) ?? letter)}
+          />
           <dl>
             {step.machine && (
               <>
@@ -254,7 +272,9 @@ function StepAtHand({
             {left !== undefined ? (
               <Button
                 variant="outlined"
-                onClick={() => set((p) => ({ ...p, skipped: without(p.skipped, step.id) }), `not left out: ${step.title}`)}
+                onClick={() =>
+                  set((p) => ({ ...p, skipped: without(p.skipped, step.id) }), `not left out: ${step.title}`)
+                }
               >
                 Do it after all
               </Button>
@@ -330,11 +350,15 @@ function StepAtHand({
             open={asking === "skip"}
             title={`Leave out: ${step.title.toLowerCase()}?`}
             act="Leave it out"
-            keep={(reason) => set((p) => ({ ...p, skipped: { ...p.skipped, [step.id]: reason } }), `left out: ${step.title}`)}
+            keep={(reason) =>
+              set((p) => ({ ...p, skipped: { ...p.skipped, [step.id]: reason } }), `left out: ${step.title}`)
+            }
             close={() => ask(null)}
           >
             <p>
-              {step.gate ? "Nothing is measured then, and what follows stays as planned." : "The steps after it go on as if it were done."}
+              {step.gate
+                ? "Nothing is measured then, and what follows stays as planned."
+                : "The steps after it go on as if it were done."}
             </p>
           </Reason>
         </div>
@@ -347,7 +371,12 @@ function StepAtHand({
 function TogetherPressed({ step, steps }: { step: Step; steps: Step[] }) {
   const others = steps.filter((s) => step.trip && s.trip === step.trip && s.id !== step.id);
   if (others.length === 0) return null;
-  return <span className="soft"> One walk to the iron will do, with: {others.map((s) => s.title.toLowerCase()).join(", ")}.</span>;
+  return (
+    <span className="soft">
+      {" "}
+      One walk to the iron will do, with: {others.map((s) => s.title.toLowerCase()).join(", ")}.
+    </span>
+  );
 }
 
 /** Where each of several covers is, and how long it all takes. */
@@ -379,7 +408,9 @@ function Where({ of: { left, piles, set_ups, trips } }: { of: Reckoning }) {
           <button
             type="button"
             className="word-button"
-            onClick={() => set((p) => ({ ...p, each: !p.each }), now.each ? "step by step across all" : "one cover after the other")}
+            onClick={() =>
+              set((p) => ({ ...p, each: !p.each }), now.each ? "step by step across all" : "one cover after the other")
+            }
           >
             {now.each ? "Sew each step for all covers" : "Sew one cover after the other"}
           </button>
@@ -391,7 +422,15 @@ function Where({ of: { left, piles, set_ups, trips } }: { of: Reckoning }) {
 }
 
 /** What is cut in a step. */
-function CutsOfStep({ ids, reckoning, name }: { ids: string[]; reckoning: Reckoning; name: (letter: string) => string }) {
+function CutsOfStep({
+  ids,
+  reckoning,
+  name,
+}: {
+  ids: string[];
+  reckoning: Reckoning;
+  name: (letter: string) => string;
+}) {
   const cuts = reckoning.cuts.filter((c) => ids.includes(c.id));
   if (cuts.length === 0) return null;
   return (
@@ -413,10 +452,20 @@ function JoinDrawing({ join, reckoning, cloths }: { join: number; reckoning: Rec
   const names: string[] = reckoning.joins[join - 1]?.between ?? [];
   const pieces = reckoning.pieces
     .filter((p) => names.includes(p.name))
-    .map((p) => ({ ...p, quilting: undefined, cut_outline: p.trimmed_outline, seams: p.seams.filter((s) => s.join === join) }));
+    .map((p) => ({
+      ...p,
+      quilting: undefined,
+      cut_outline: p.trimmed_outline,
+      seams: p.seams.filter((s) => s.join === join),
+    }));
   return (
     <figure className="step-drawing join-drawing">
-      <Sheet reckoning={{ ...reckoning, pieces, fittings: [] }} swatches={swatchesOf(cloths)} selected={nothing} band={null} />
+      <Sheet
+        reckoning={{ ...reckoning, pieces, fittings: [] }}
+        swatches={swatchesOf(cloths)}
+        selected={nothing}
+        band={null}
+      />
     </figure>
   );
 }
@@ -437,7 +486,10 @@ function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Recko
   const pieced = piece.cells.some((c) => c.band);
   const room = quilts.length > 0 ? box.width / 24 : pieced && !now.whole ? box.width * 0.14 : 6;
   const shown = now.quilted ? piece : { ...piece, quilting: undefined };
-  const back = reckoning.back && step.turned ? turnedOver(reckoning.back, Math.round((2 * box.x + box.width) * 1e6)) : reckoning.back;
+  const back =
+    reckoning.back && step.turned
+      ? turnedOver(reckoning.back, Math.round((2 * box.x + box.width) * 1e6))
+      : reckoning.back;
   return (
     <figure className="step-drawing">
       <svg
@@ -514,13 +566,19 @@ function RowLabels({ cells, text }: { cells: Cell[]; text: number }) {
   const first = new Map<number, Cell>();
   for (const cell of cells) {
     const before = cell.band ? first.get(cell.band) : undefined;
-    if (cell.band && (!before || cell.x < before.x || (cell.x === before.x && cell.y > before.y))) first.set(cell.band, cell);
+    if (cell.band && (!before || cell.x < before.x || (cell.x === before.x && cell.y > before.y)))
+      first.set(cell.band, cell);
   }
   if (first.size < 2) return null;
   return (
     <g className="row-labels no-pointer" fontSize={text}>
       {[...first].map(([band, cell]) => (
-        <text key={band} x={mm(cell.x + cell.width / 2)} y={mm(cell.y + cell.height / 2) + text * 0.35} textAnchor="middle">
+        <text
+          key={band}
+          x={mm(cell.x + cell.width / 2)}
+          y={mm(cell.y + cell.height / 2) + text * 0.35}
+          textAnchor="middle"
+        >
           {band}
         </text>
       ))}
@@ -576,8 +634,15 @@ function Gate({ step }: { step: Step }) {
   const asPlanned = () => {
     const expect = step.expect;
     if (!expect) return;
-    const next = { gate: step.gate ?? "", width: expect.width.exact, ...(expect.height.nm > 0 && { height: expect.height.exact }) };
-    rework((now) => ({ ...now, measured: [...(now.measured ?? []).filter((m) => m.gate !== step.gate), next] }), "measured as planned");
+    const next = {
+      gate: step.gate ?? "",
+      width: expect.width.exact,
+      ...(expect.height.nm > 0 && { height: expect.height.exact }),
+    };
+    rework(
+      (now) => ({ ...now, measured: [...(now.measured ?? []).filter((m) => m.gate !== step.gate), next] }),
+      "measured as planned",
+    );
   };
   const side = (path: string, label: string) => {
     const text = String(get(entry, path) ?? "");
@@ -601,9 +666,11 @@ function Gate({ step }: { step: Step }) {
       {step.reads === "sides" ? (
         <>
           <p className="large">
-            Before it is trimmed it measures {side("/sides/top", "Upper side")} along the top, {side("/sides/right", "Right side")} at the
-            right, {side("/sides/bottom", "Lower side")} along the bottom and {side("/sides/left", "Left side")} at the left; from corner to
-            corner {side("/diagonals/falling", "Falling diagonal")} falling and {side("/diagonals/rising", "Rising diagonal")} rising.
+            Before it is trimmed it measures {side("/sides/top", "Upper side")} along the top,{" "}
+            {side("/sides/right", "Right side")} at the right, {side("/sides/bottom", "Lower side")} along the bottom
+            and {side("/sides/left", "Left side")} at the left; from corner to corner{" "}
+            {side("/diagonals/falling", "Falling diagonal")} falling and {side("/diagonals/rising", "Rising diagonal")}{" "}
+            rising.
           </p>
           {reckoning.guide && <TrimGuide guide={reckoning.guide} />}
         </>
@@ -632,7 +699,10 @@ function Gate({ step }: { step: Step }) {
             className="word-button"
             onClick={() =>
               rework(
-                (now) => ({ ...now, measured: (now.measured ?? []).map((m) => (m.gate === step.gate ? { ...m, sure: true } : m)) }),
+                (now) => ({
+                  ...now,
+                  measured: (now.measured ?? []).map((m) => (m.gate === step.gate ? { ...m, sure: true } : m)),
+                }),
                 "measured twice",
               )
             }
@@ -713,8 +783,8 @@ function TrimGuide({ guide }: { guide: Guide }) {
       </dl>
       <figcaption className="soft">
         How far inside its edge each cut lies.{" "}
-        <T>{guide.skew.nm === 0 ? "The diagonals are alike." : `The diagonals differ by ${guide.skew.text}.`}</T> Mark all eight points, lay
-        the ruler through two at a time.
+        <T>{guide.skew.nm === 0 ? "The diagonals are alike." : `The diagonals differ by ${guide.skew.text}.`}</T> Mark
+        all eight points, lay the ruler through two at a time.
       </figcaption>
     </figure>
   );
@@ -748,7 +818,13 @@ function Finish() {
   const send = async () => {
     setProblem(null);
     try {
-      await finish.mutateAsync({ base: session.current().revision, minutes: Number(minutes || 0), notes, next, photos });
+      await finish.mutateAsync({
+        base: session.current().revision,
+        minutes: Number(minutes || 0),
+        notes,
+        next,
+        photos,
+      });
       go("/log");
     } catch (error) {
       setProblem(sentence(error));
@@ -759,7 +835,9 @@ function Finish() {
       <h1 ref={heading} tabIndex={-1}>
         All steps are done
       </h1>
-      <p className="large">Look it over, then write it into the log: what was planned and what was measured go with it.</p>
+      <p className="large">
+        Look it over, then write it into the log: what was planned and what was measured go with it.
+      </p>
       <fieldset className="inspection">
         <legend>In order?</legend>
         {(drawn.inspections ?? []).map((one) => (
@@ -827,7 +905,12 @@ function Finish() {
         </p>
       )}
       <div className="step-actions">
-        <Button variant="contained" size="large" disabled={bad || saving !== "saved" || finish.isPending} onClick={() => void send()}>
+        <Button
+          variant="contained"
+          size="large"
+          disabled={bad || saving !== "saved" || finish.isPending}
+          onClick={() => void send()}
+        >
           Write it into the log
         </Button>
         <span className="soft">Revision {revision}</span>

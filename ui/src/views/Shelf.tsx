@@ -28,7 +28,9 @@ export function Shelf() {
           {sentence(shelf.error)}
         </p>
       )}
-      {shelf.data?.length === 0 && <p className="empty">The shelf is empty. Say above what is to be covered, or open a plan file.</p>}
+      {shelf.data?.length === 0 && (
+        <p className="empty">The shelf is empty. Say above what is to be covered, or open a plan file.</p>
+      )}
       <ul className="shelf">
         {shelf.data?.map((item) => (
           <PlanCard key={item.id} item={item} />
@@ -119,7 +121,11 @@ function PlanCard({ item }: { item: ShelfItem }) {
       </Link>
       <p>
         <T>{item.size}</T>
-        {item.finished ? " · finished, in the log" : item.stage ? ` · ${item.done === 0 ? "not begun" : stageWords[item.stage]}` : ""}
+        {item.finished
+          ? " · finished, in the log"
+          : item.stage
+            ? ` · ${item.done === 0 ? "not begun" : stageWords[item.stage]}`
+            : ""}
       </p>
       <p className="progress">
         <span className="sr-only">
@@ -131,7 +137,9 @@ function PlanCard({ item }: { item: ShelfItem }) {
         <span className="soft">{item.next ? `next: ${item.next.toLowerCase()}` : "all steps done"}</span>
       </p>
       {stops + warns > 0 && (
-        <p className={stops ? "stop-text" : "warn-text"}>{stops ? `${stops} to put right before cutting` : `${warns} to mind`}</p>
+        <p className={stops ? "stop-text" : "warn-text"}>
+          {stops ? `${stops} to put right before cutting` : `${warns} to mind`}
+        </p>
       )}
       <button type="button" className="word-button" onClick={() => void putAway()}>
         Put away<span className="sr-only"> {item.title}</span>
@@ -174,7 +182,8 @@ function Starter({ units, things }: { units: string; things: ThingView[] }) {
     setSizes(now.current);
     setKey(next);
   };
-  const plan = (size: Sizes, name: string) => beginPlan({ thing: key, sizes: size, title: name, ...(thing?.filled ? { fill } : {}) });
+  const plan = (size: Sizes, name: string) =>
+    beginPlan({ thing: key, sizes: size, title: name, ...(thing?.filled ? { fill } : {}) });
 
   const judge = (measure: string) => (text: string) => {
     const answer = said(measure, text);
@@ -211,7 +220,9 @@ function Starter({ units, things }: { units: string; things: ThingView[] }) {
   };
   const open = async (chosen: File) => {
     if (chosen.size > 1 << 20) {
-      setProblem(`${chosen.name} is ${Math.round(chosen.size / 1e6)} MB, too large for a plan file: at most 1 MB. Is it the right file?`);
+      setProblem(
+        `${chosen.name} is ${Math.round(chosen.size / 1e6)} MB, too large for a plan file: at most 1 MB. Is it the right file?`,
+      );
       return;
     }
     const text = await chosen.text();
@@ -227,7 +238,12 @@ function Starter({ units, things }: { units: string; things: ThingView[] }) {
     <section className="starter" aria-label="Start a plan" data-measures>
       <p className="large">
         There is{" "}
-        <Choice label="What is to be covered" value={key} options={things.map((t) => ({ value: t.key, name: t.name }))} choose={take} />
+        <Choice
+          label="What is to be covered"
+          value={key}
+          options={things.map((t) => ({ value: t.key, name: t.name }))}
+          choose={take}
+        />
         {measures.map((m, i) => (
           <span key={`${key} ${m.key}`}>
             {i > 0 && i === measures.length - 1 ? " and " : ", "}

@@ -32,7 +32,9 @@ function answer(chosen: string[]): ShoppingView {
         instead: on("hood") ? ["Desk hood: look for a shorter lay on Cut; 2″ less would do."] : [],
       },
     ],
-    things: [{ what: "zip", notion: "blue zip", need: "2 of 16″", have: "1", buy: "1 of 16″", cost: "", plans: [titles.pad] }],
+    things: [
+      { what: "zip", notion: "blue zip", need: "2 of 16″", have: "1", buy: "1 of 16″", cost: "", plans: [titles.pad] },
+    ],
     cost: on("hood") ? "7.75 €" : "",
     unpriced: ["zip"],
   };
@@ -45,7 +47,10 @@ function shown(at: string) {
     asked.push(url);
     const chosen = new URL(url, "http://localhost").searchParams.getAll("plan");
     if (chosen.includes("gone"))
-      return Response.json({ type: "not-found", title: "Gone", status: 404, detail: "It may have been put away." }, { status: 404 });
+      return Response.json(
+        { type: "not-found", title: "Gone", status: 404, detail: "It may have been put away." },
+        { status: 404 },
+      );
     return Response.json(answer(chosen));
   });
   return render(
@@ -70,10 +75,14 @@ test("what is bought says for which plan, and what the cupboard keeps for the ot
   expect(row.getByText("from the cupboard:").parentElement?.textContent).toContain("Story pad 12″ and 1 odd piece");
   expect(row.getByText("7.75 €")).toBeTruthy();
   expect(row.getByText(/look for a shorter lay/)).toBeTruthy();
-  expect(row.getByRole("link", { name: "Lay them together on stripe" }).getAttribute("href")).toBe("/cloth/together?cloth=stripe");
+  expect(row.getByRole("link", { name: "Lay them together on stripe" }).getAttribute("href")).toBe(
+    "/cloth/together?cloth=stripe",
+  );
   const zip = within(screen.getByRole("row", { name: /^zip/ }));
   expect(zip.getByText("1 of 16″")).toBeTruthy();
-  expect(screen.getByText(/Nobody said what these cost: zip/).parentElement?.textContent).toContain("that costs 7.75 €");
+  expect(screen.getByText(/Nobody said what these cost: zip/).parentElement?.textContent).toContain(
+    "that costs 7.75 €",
+  );
   expect(screen.queryByRole("heading", { name: "In the cupboard" })).toBeNull();
 });
 

@@ -31,7 +31,9 @@ export function Shopping() {
           </button>
         </p>
       )}
-      {shopping.data && !shopping.isError && <List view={shopping.data} choose={(plan) => setParams({ plan }, { replace: true })} />}
+      {shopping.data && !shopping.isError && (
+        <List view={shopping.data} choose={(plan) => setParams({ plan }, { replace: true })} />
+      )}
     </div>
   );
 }
@@ -47,7 +49,11 @@ function List({ view, choose }: { view: ShoppingView; choose: (ids: string[]) =>
       <Plans plans={view.plans} choose={choose} />
       <section aria-labelledby="to-buy">
         <h2 id="to-buy">To buy</h2>
-        {bought.length === 0 ? <p className="empty">The cupboard has enough of every cloth.</p> : <Cloths of={bought} buying />}
+        {bought.length === 0 ? (
+          <p className="empty">The cupboard has enough of every cloth.</p>
+        ) : (
+          <Cloths of={bought} buying />
+        )}
       </section>
       {rest.length > 0 && (
         <section aria-labelledby="in-the-cupboard">
@@ -64,7 +70,9 @@ function List({ view, choose }: { view: ShoppingView; choose: (ids: string[]) =>
       {view.cost && (
         <p className="large">
           As far as prices are known, that costs <strong>{view.cost}</strong>.
-          {view.unpriced.length > 0 && <span className="soft"> Nobody said what these cost: {view.unpriced.join(", ")}.</span>}
+          {view.unpriced.length > 0 && (
+            <span className="soft"> Nobody said what these cost: {view.unpriced.join(", ")}.</span>
+          )}
         </p>
       )}
     </>
@@ -76,7 +84,9 @@ function Plans({ plans, choose }: { plans: ShoppingPlan[]; choose: (ids: string[
   const chosen = plans.filter((p) => p.chosen).length;
   return (
     <details className="no-print">
-      <summary>{chosen === plans.length ? `For all ${plans.length} plans` : `For ${chosen} of ${plans.length} plans`}</summary>
+      <summary>
+        {chosen === plans.length ? `For all ${plans.length} plans` : `For ${chosen} of ${plans.length} plans`}
+      </summary>
       <ChosenPlans
         plans={plans}
         legend="The plans first in the list are the first to get what is in the cupboard."
@@ -123,7 +133,10 @@ function Cloths({ of, buying }: { of: ShoppingCloth[]; buying?: boolean }) {
             <td>
               <Shares of={c.shares} />
               {c.shares.length > 1 && (
-                <Link className="word-button no-print" to={`/cloth/together?${new URLSearchParams([["cloth", c.name]])}`}>
+                <Link
+                  className="word-button no-print"
+                  to={`/cloth/together?${new URLSearchParams([["cloth", c.name]])}`}
+                >
                   Lay them together<span className="sr-only"> on {c.name}</span>
                 </Link>
               )}

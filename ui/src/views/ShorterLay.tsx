@@ -12,7 +12,10 @@ export function ShorterLay({ cloth }: { cloth: ClothNeed }) {
   const { view, problem, begin, stop } = useSearch((found) => {
     say(outcome(found));
     if (found.way.length === 0) return;
-    rework((plan) => ({ ...plan, lays: { ...plan.lays, [cloth.cloth]: { way: found.way } } }), `a shorter lay of ${cloth.name}`);
+    rework(
+      (plan) => ({ ...plan, lays: { ...plan.lays, [cloth.cloth]: { way: found.way } } }),
+      `a shorter lay of ${cloth.name}`,
+    );
   });
   const free = value("/habits/lay") === "template";
   if (view && !view.done) return <Searching view={view} stop={stop} />;

@@ -114,7 +114,9 @@ export function Table() {
           </p>
         )}
         {note && <p>{note}</p>}
-        <p className="caution">Close the rotary cutter after every cut, and keep your fingers behind the ruler's edge.</p>
+        <p className="caution">
+          Close the rotary cutter after every cut, and keep your fingers behind the ruler's edge.
+        </p>
         <div className="table-lay">
           <Lay
             lay={move.spread.lay}
@@ -171,7 +173,8 @@ function Told({ move }: { move: Move }) {
   }
   const [only] = parts;
   const alone = parts.length === 1 && only?.count === 1;
-  const where = strips.length === 0 ? "" : strips.length === 1 ? `from strip ${from}: ` : `from strips ${these(strips)} at once: `;
+  const where =
+    strips.length === 0 ? "" : strips.length === 1 ? `from strip ${from}: ` : `from strips ${these(strips)} at once: `;
   return (
     <>
       <h1>
@@ -180,7 +183,9 @@ function Told({ move }: { move: Move }) {
       {parts.map((part) => (
         <p key={`${part.cut.id} ${part.height.nm}`}>
           <T>{where}</T>
-          {!alone && strips.length > 0 && <T>{`${columns > 1 ? "each" : "it"} cut into ${part.count} × ${part.height.text}: `}</T>}
+          {!alone && strips.length > 0 && (
+            <T>{`${columns > 1 ? "each" : "it"} cut into ${part.count} × ${part.height.text}: `}</T>
+          )}
           {part.cut.title.toLowerCase()}
           {howCut(part.cut)}
           {part.trimmed && <T>{`, trimmed to ${part.height.text}`}</T>}.{" "}

@@ -30,7 +30,9 @@ export function Together() {
           {sentence(together.error)} <Link to="/cloth">Back to the cupboard</Link>
         </p>
       )}
-      {together.data && !together.isError && <Shared key={`${cloth} ${params.getAll("plan")}`} view={together.data} choose={choose} />}
+      {together.data && !together.isError && (
+        <Shared key={`${cloth} ${params.getAll("plan")}`} view={together.data} choose={choose} />
+      )}
     </div>
   );
 }
@@ -66,7 +68,11 @@ function Shared({ view, choose }: { view: TogetherView; choose: (plans: string[]
               {said && <T>{`${said} `}</T>}
               {search.problem && <span className="stop-text">{search.problem} </span>}
               {!lay.certain && (
-                <button type="button" className="word-button" onClick={() => void search.begin({ cloth: view.cloth, plans: chosen })}>
+                <button
+                  type="button"
+                  className="word-button"
+                  onClick={() => void search.begin({ cloth: view.cloth, plans: chosen })}
+                >
                   Look for a shorter lay
                 </button>
               )}
@@ -74,7 +80,12 @@ function Shared({ view, choose }: { view: TogetherView; choose: (plans: string[]
           )}
         </div>
       </div>
-      <ChosenPlans plans={view.plans} legend="The plans that are cut from it" least="One plan at least is laid" choose={choose} />
+      <ChosenPlans
+        plans={view.plans}
+        legend="The plans that are cut from it"
+        least="One plan at least is laid"
+        choose={choose}
+      />
       <div className="cloth-body">
         <Lay lay={lay} cuts={asCuts(view)} pieces={[]} strips={[]} swatch={view.swatch} />
         <ul className="things">
@@ -86,7 +97,10 @@ function Shared({ view, choose }: { view: TogetherView; choose: (plans: string[]
                 <T>
                   {view.pieces
                     .filter((piece) => piece.plan === p.title)
-                    .map((piece) => `${piece.count} × ${piece.width.text} × ${piece.height.text} (${piece.title.toLowerCase()})`)
+                    .map(
+                      (piece) =>
+                        `${piece.count} × ${piece.width.text} × ${piece.height.text} (${piece.title.toLowerCase()})`,
+                    )
                     .join(", ")}
                 </T>
               </li>
@@ -99,4 +113,6 @@ function Shared({ view, choose }: { view: TogetherView; choose: (plans: string[]
 
 /** The pieces as the drawing of a lay names them. */
 const asCuts = (view: TogetherView) =>
-  view.pieces.map((p) => ({ id: `${p.plan} ${p.title}`, title: `${p.title}, ${p.plan}`, width: p.width, height: p.height }) as Cut);
+  view.pieces.map(
+    (p) => ({ id: `${p.plan} ${p.title}`, title: `${p.title}, ${p.plan}`, width: p.width, height: p.height }) as Cut,
+  );

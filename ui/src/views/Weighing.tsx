@@ -34,7 +34,9 @@ export function Weighing({ width, take }: { width?: string; take: (length: strin
   return (
     <details>
       <summary>Length by weight</summary>
-      <p className="soft">Cut a square, weigh it, then weigh the piece. The heavier the square, the surer the length.</p>
+      <p className="soft">
+        Cut a square, weigh it, then weigh the piece. The heavier the square, the surer the length.
+      </p>
       <div className="line-fields" data-measures>
         {fields.map(([key, label, hint]) => (
           <label key={key} className="line-field narrow">

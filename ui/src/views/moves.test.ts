@@ -44,7 +44,11 @@ describe("the cuts at the table", () => {
   });
 
   it("leave out what is cut and what waits", () => {
-    expect(told(reckoning([cut("patch", { done: true }), cut("post")], two))).toEqual([":1×", "1:1×4″", "1:1×2″ 1 post !post"]);
+    expect(told(reckoning([cut("patch", { done: true }), cut("post")], two))).toEqual([
+      ":1×",
+      "1:1×4″",
+      "1:1×2″ 1 post !post",
+    ]);
     expect(told(reckoning([cut("patch", { waits: "front.sewn" }), cut("post", { done: true })], two))).toEqual([]);
   });
 
@@ -58,7 +62,11 @@ describe("the cuts at the table", () => {
   });
 
   it("cut a column apart, and trim what is alone in it", () => {
-    const lay = { strips: strips(9), stacks: [[1]], placed: [placed(0, 1, 1, 4), placed(0, 1, 1, 4), placed(1, 1, 2, 2, 8)] };
+    const lay = {
+      strips: strips(9),
+      stacks: [[1]],
+      placed: [placed(0, 1, 1, 4), placed(0, 1, 1, 4), placed(1, 1, 2, 2, 8)],
+    };
     const [, , column, alone] = movesOf(reckoning([cut("patch"), cut("post")], lay));
     expect(column?.parts).toMatchObject([{ count: 2, trimmed: false }]);
     expect(alone?.parts).toMatchObject([{ count: 1, trimmed: true, height: l(8) }]);

@@ -35,16 +35,21 @@ export interface Move {
 
 /** Tells moves apart, also when others have left the list. */
 export const keyOf = (move: Move) =>
-  [move.spread.key, move.strips.join("+"), move.ruler, ...move.parts.map((p) => `${p.cut.id} ${p.height.nm}`)].join(" ");
+  [move.spread.key, move.strips.join("+"), move.ruler, ...move.parts.map((p) => `${p.cut.id} ${p.height.nm}`)].join(
+    " ",
+  );
 
 /** The move that comes up after one: the next that is still to be done when its cuts are. */
 export function nextOf(moves: Move[], move: Move): Move | undefined {
   const gone = new Set(move.ends);
-  return moves.slice(moves.indexOf(move) + 1).find((m) => m.parts.length === 0 || m.parts.some((p) => !gone.has(p.cut)));
+  return moves
+    .slice(moves.indexOf(move) + 1)
+    .find((m) => m.parts.length === 0 || m.parts.some((p) => !gone.has(p.cut)));
 }
 
 /** Numbers of strips, in words. */
-export const these = (strips: number[]) => (strips.length === 2 ? strips.join(" and ") : `${strips[0]} to ${strips.at(-1)}`);
+export const these = (strips: number[]) =>
+  strips.length === 2 ? strips.join(" and ") : `${strips[0]} to ${strips.at(-1)}`;
 
 /** How many pieces a move gives. */
 export const piecesOf = (move: Move, part: Part) =>
@@ -68,14 +73,17 @@ export function cutsOf(spread: Spread, cuts: Cut[], takesPart: (cut: Cut) => boo
     if (!strip || (out.length === 0 && !lead)) continue;
     moves.push({ spread, strips, columns: 1, parts: [], ruler: strip.height.text, ends: [] }, ...out);
   }
-  return moves.some((m) => m.parts.length > 0) ? [{ spread, strips: [], columns: 1, parts: [], ruler: "", ends: [] }, ...moves] : [];
+  return moves.some((m) => m.parts.length > 0)
+    ? [{ spread, strips: [], columns: 1, parts: [], ruler: "", ends: [] }, ...moves]
+    : [];
 }
 
 /** The columns of strips that lie on each other, alike ones in one move. */
 function columnsOf(spread: Spread, strips: number[], taken: (p: Placed) => boolean, cuts: Cut[]): Move[] {
   const strip = spread.lay.strips[(strips[0] ?? 1) - 1];
   const columns = new Map<number, Placed[]>();
-  for (const p of spread.lay.placed.filter((one) => one.strip === strips[0])) columns.set(p.column, [...(columns.get(p.column) ?? []), p]);
+  for (const p of spread.lay.placed.filter((one) => one.strip === strips[0]))
+    columns.set(p.column, [...(columns.get(p.column) ?? []), p]);
   const moves = new Map<string, Move>();
   for (const column of columns.values()) {
     const parts: Part[] = [];
@@ -83,7 +91,13 @@ function columnsOf(spread: Spread, strips: number[], taken: (p: Placed) => boole
       const cut = cuts[p.cut] as Cut;
       const same = parts.find((part) => part.cut === cut && part.height.nm === p.height.nm);
       if (same) same.count++;
-      else parts.push({ cut, count: 1, height: p.height, trimmed: column.length === 1 && p.height.nm < (strip?.height.nm ?? 0) });
+      else
+        parts.push({
+          cut,
+          count: 1,
+          height: p.height,
+          trimmed: column.length === 1 && p.height.nm < (strip?.height.nm ?? 0),
+        });
     }
     if (parts.length === 0) continue;
     const move = { spread, strips, columns: 1, parts, ruler: column[0]?.width.text ?? "", ends: [] };
@@ -114,7 +128,9 @@ function freely(spread: Spread, placed: Placed[], cuts: Cut[]): Move[] {
 
 /** The cuts of all cloths in the order they are made; what is cut already and what waits is left out. */
 export function movesOf(reckoning: Reckoning): Move[] {
-  const moves = reckoning.cloths.flatMap(spreadsOf).flatMap((spread) => cutsOf(spread, reckoning.cuts, (cut) => !cut.done && !cut.waits));
+  const moves = reckoning.cloths
+    .flatMap(spreadsOf)
+    .flatMap((spread) => cutsOf(spread, reckoning.cuts, (cut) => !cut.done && !cut.waits));
   const later = new Set<Cut>();
   for (const move of [...moves].reverse()) {
     for (const { cut } of move.parts) {

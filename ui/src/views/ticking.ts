@@ -23,7 +23,10 @@ export function useSpoil() {
     rework(
       (plan) => ({
         ...plan,
-        progress: { ...plan.progress, spoiled: { ...plan.progress?.spoiled, [id]: (plan.progress?.spoiled?.[id] ?? 0) + 1 } },
+        progress: {
+          ...plan.progress,
+          spoiled: { ...plan.progress?.spoiled, [id]: (plan.progress?.spoiled?.[id] ?? 0) + 1 },
+        },
       }),
       `one spoiled: ${drawn.cuts.find((c) => c.id === id)?.title.toLowerCase() ?? id}`,
     );

@@ -7,7 +7,10 @@ describe("runs", () => {
     ["19½″", [{ text: "19" }, { top: "1", under: "2" }, { text: "″" }]],
     ["2¹¹⁄₁₆″", [{ text: "2" }, { top: "11", under: "16" }, { text: "″" }]],
     ["≈³⁄₃₂″ of 1 yd", [{ text: "≈" }, { top: "3", under: "32" }, { text: "″ of 1 yd" }]],
-    ["13¼″ × 19½″", [{ text: "13" }, { top: "1", under: "4" }, { text: "″ × 19" }, { top: "1", under: "2" }, { text: "″" }]],
+    [
+      "13¼″ × 19½″",
+      [{ text: "13" }, { top: "1", under: "4" }, { text: "″ × 19" }, { top: "1", under: "2" }, { text: "″" }],
+    ],
     ["no fraction", [{ text: "no fraction" }]],
     ["", []],
   ])("%s", (text, want) => expect(runs(text)).toEqual(want));

@@ -24,7 +24,8 @@ const glyphs: Record<string, [string, string]> = {
 
 const fraction = /[½¼¾⅛⅜⅝⅞⅓⅔⅕⅖⅗⅘⅙⅚⅐⅑⅒]|[⁰¹²³⁴⁵⁶⁷⁸⁹]+⁄[₀₁₂₃₄₅₆₇₈₉]+/g;
 
-const level = (digits: string) => [...digits].map((c) => "⁰¹²³⁴⁵⁶⁷⁸⁹".indexOf(c) + "₀₁₂₃₄₅₆₇₈₉".indexOf(c) + 1).join("");
+const level = (digits: string) =>
+  [...digits].map((c) => "⁰¹²³⁴⁵⁶⁷⁸⁹".indexOf(c) + "₀₁₂₃₄₅₆₇₈₉".indexOf(c) + 1).join("");
 
 /** Splits a text so that its fractions can be set as real ones. */
 export function runs(text: string): Run[] {
@@ -49,7 +50,8 @@ export function dressed(plain: string, units: string): string {
     .replace(/^-/, "−")
     .replace(
       /(?:(\d+) )?(\d+)\/(\d+)/,
-      (_, whole: string | undefined, top: string, under: string) => `${whole ?? ""}${superscript(top)}⁄${subscript(under)}`,
+      (_, whole: string | undefined, top: string, under: string) =>
+        `${whole ?? ""}${superscript(top)}⁄${subscript(under)}`,
     );
   if (/[a-z]$/.test(text)) return text;
   return units === "in" ? `${text}″` : `${text} ${units}`;

@@ -76,7 +76,9 @@ export function Applique() {
                 type="button"
                 title={form.title}
                 aria-label={form.title}
-                onClick={() => add([{ shape: form.name, cloth, at: { middle: true } }], `${form.title.toLowerCase()} laid on`)}
+                onClick={() =>
+                  add([{ shape: form.name, cloth, at: { middle: true } }], `${form.title.toLowerCase()} laid on`)
+                }
               >
                 <FormPicture form={form} />
               </button>
@@ -140,7 +142,8 @@ function FromFile({ add }: { add: (shapes: ShapeDoc[], label: string) => void })
       {read && (
         <span role="status" className="soft">
           {" "}
-          Read: {read.shapes.length === 1 ? "one shape" : `${read.shapes.length} shapes`}, <Len of={read.width} by={read.height} /> in all.
+          Read: {read.shapes.length === 1 ? "one shape" : `${read.shapes.length} shapes`},{" "}
+          <Len of={read.width} by={read.height} /> in all.
           {(read.omitted ?? []).length > 0 && ` Left out: ${(read.omitted ?? []).join(", ")}.`}
         </span>
       )}
@@ -159,7 +162,19 @@ const titleOf = (shape: ShapeDoc, i: number, forms: FormView[]) =>
   shape.name || `${forms.find((f) => f.name === shape.shape)?.title.toLowerCase() ?? "shape"} ${i + 1}`;
 
 /** One shape: what it is, where it lies and how it is held. */
-function One({ index, shape, list, forms, laid }: { index: number; shape: ShapeDoc; list: ShapeDoc[]; forms: FormView[]; laid?: Shape }) {
+function One({
+  index,
+  shape,
+  list,
+  forms,
+  laid,
+}: {
+  index: number;
+  shape: ShapeDoc;
+  list: ShapeDoc[];
+  forms: FormView[];
+  laid?: Shape;
+}) {
   const { path: face, set, title } = useFace();
   const { rework, value } = usePlan();
   const letters = useLetters().filter((l) => /^[A-Z]$/.test(l.value));
@@ -170,7 +185,8 @@ function One({ index, shape, list, forms, laid }: { index: number; shape: ShapeD
   const form = forms.find((f) => f.name === shape.shape);
   const of = laid?.title ?? shape.name ?? form?.title ?? `Shape ${index + 1}`;
   const cloth = String(shape.cloth ?? letters[0]?.value ?? "A");
-  const change = (key: string, next: unknown, label: string) => rework((plan) => put(plan, `${path}/${key}`, next), `${of}: ${label}`);
+  const change = (key: string, next: unknown, label: string) =>
+    rework((plan) => put(plan, `${path}/${key}`, next), `${of}: ${label}`);
   const line = shape.edge === "line";
   useEffect(() => {
     if (open) element.current?.scrollIntoView({ block: "nearest" });
@@ -203,7 +219,8 @@ function One({ index, shape, list, forms, laid }: { index: number; shape: ShapeD
         {open && (
           <>
             <p>
-              Called <Value path={`${path}/name`} label={`Name of ${of}`} kind="text" shown={shape.name || "nothing"} />, a{" "}
+              Called <Value path={`${path}/name`} label={`Name of ${of}`} kind="text" shown={shape.name || "nothing"} />
+              , a{" "}
               <Choice
                 label={`Form of ${of}`}
                 value={form ? form.name : "own"}
@@ -214,14 +231,31 @@ function One({ index, shape, list, forms, laid }: { index: number; shape: ShapeD
                 choose={(next) => next !== "own" && change("shape", next, next)}
               />{" "}
               {line ? "in a thread darker than" : "of"}{" "}
-              <Choice label={`Cloth of ${of}`} value={cloth} options={letters} choose={(next) => change("cloth", next, `of ${next}`)} />,{" "}
-              <Value path={`${path}/width`} label={`Width of ${of}`} shown={shape.width ? undefined : laid?.size.width.text} /> wide and{" "}
+              <Choice
+                label={`Cloth of ${of}`}
+                value={cloth}
+                options={letters}
+                choose={(next) => change("cloth", next, `of ${next}`)}
+              />
+              ,{" "}
+              <Value
+                path={`${path}/width`}
+                label={`Width of ${of}`}
+                shown={shape.width ? undefined : laid?.size.width.text}
+              />{" "}
+              wide and{" "}
               <Value
                 path={`${path}/height`}
                 label={`Height of ${of}`}
                 shown={shape.height ? undefined : `${laid?.size.height.text ?? "0"} (in proportion)`}
               />{" "}
-              high, turned by <Value path={`${path}/turn`} label={`Turn of ${of}`} kind="count" shown={`${value(`${path}/turn`) || 0}°`} />{" "}
+              high, turned by{" "}
+              <Value
+                path={`${path}/turn`}
+                label={`Turn of ${of}`}
+                kind="count"
+                shown={`${value(`${path}/turn`) || 0}°`}
+              />{" "}
               and{" "}
               <Choice
                 label={`Mirroring of ${of}`}
@@ -238,7 +272,9 @@ function One({ index, shape, list, forms, laid }: { index: number; shape: ShapeD
                 value={shape.from ?? ""}
                 options={[
                   { value: "", name: `the ${title}` },
-                  ...list.flatMap((s, i) => (i === index || !s.key ? [] : [{ value: s.key, name: titleOf(s, i, forms) }])),
+                  ...list.flatMap((s, i) =>
+                    i === index || !s.key ? [] : [{ value: s.key, name: titleOf(s, i, forms) }],
+                  ),
                 ]}
                 choose={(next) =>
                   rework(
@@ -276,7 +312,12 @@ function One({ index, shape, list, forms, laid }: { index: number; shape: ShapeD
             {laid && <Lies laid={laid} />}
             {drawable(shape.shape) && <Outline path={path} of={of} shape={shape} laid={laid} />}
             <p className="shape-doings">
-              <button type="button" className="word-button" disabled={index === list.length - 1} onClick={() => swap(index + 1)}>
+              <button
+                type="button"
+                className="word-button"
+                disabled={index === list.length - 1}
+                onClick={() => swap(index + 1)}
+              >
                 One up
               </button>{" "}
               <button type="button" className="word-button" disabled={index === 0} onClick={() => swap(index - 1)}>

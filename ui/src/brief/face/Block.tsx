@@ -26,7 +26,8 @@ export function BlockChoice() {
     const { block: _, ...others } = face;
     if (next === "") become(others, "plain patches");
     else if (next === "own") show("editor");
-    else become({ ...others, block: next }, `block: ${blocks.find((b) => b.name === next)?.title.toLowerCase() ?? next}`);
+    else
+      become({ ...others, block: next }, `block: ${blocks.find((b) => b.name === next)?.title.toLowerCase() ?? next}`);
   };
   return (
     <>
@@ -57,7 +58,17 @@ export function BlockChoice() {
 }
 
 /** The library, drawn in the cloths of the face. */
-function Library({ open, close, choose, now }: { open: boolean; close: () => void; choose: (name: string) => void; now: string }) {
+function Library({
+  open,
+  close,
+  choose,
+  now,
+}: {
+  open: boolean;
+  close: () => void;
+  choose: (name: string) => void;
+  now: string;
+}) {
   const { at } = useFace();
   const { value } = usePlan();
   const title = useId();

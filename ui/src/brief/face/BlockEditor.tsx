@@ -52,7 +52,9 @@ export function BlockEditor({ text, close }: { text: string; close: () => void }
       setBlock(next);
       return next;
     } catch (error) {
-      setProblem(error instanceof ApiError ? (error.problem.errors?.[0]?.text ?? error.problem.detail) : sentence(error));
+      setProblem(
+        error instanceof ApiError ? (error.problem.errors?.[0]?.text ?? error.problem.detail) : sentence(error),
+      );
       return null;
     }
   };
@@ -71,7 +73,10 @@ export function BlockEditor({ text, close }: { text: string; close: () => void }
     if (!patch) return;
     const next = "ABCDEFGHIJKLMNOPQRSTUVWXYZ"[(patch.letter.charCodeAt(0) - 64) % 26] ?? "B";
     const used = block?.letters.find((l) => l !== patch.letter) ?? next;
-    const after = await keep({ change: "divide", path: patch.path, sign, letter: used, ...(count && { count }) }, `patch divided ${name}`);
+    const after = await keep(
+      { change: "divide", path: patch.path, sign, letter: used, ...(count && { count }) },
+      `patch divided ${name}`,
+    );
     if (after) choose(after.patches.find((p) => p.path.startsWith(patch.path ? `${patch.path}.` : ""))?.path ?? "");
   };
   const read = async () => {
@@ -129,7 +134,9 @@ export function BlockEditor({ text, close }: { text: string; close: () => void }
                   className="word-button"
                   disabled={patch.path === ""}
                   onClick={() =>
-                    void keep({ change: "join", path: patch.path }, "patches made one").then((b) => choose(b?.patches[0]?.path ?? ""))
+                    void keep({ change: "join", path: patch.path }, "patches made one").then((b) =>
+                      choose(b?.patches[0]?.path ?? ""),
+                    )
                   }
                 >
                   Make one patch again of this and its neighbours
@@ -180,7 +187,10 @@ export function BlockEditor({ text, close }: { text: string; close: () => void }
             {problem}
           </p>
         )}
-        <CutsOfBlock cuts={drawn.cuts.filter((c) => c.piece === config && c.layer === "outer")} cloths={value("/cloths")} />
+        <CutsOfBlock
+          cuts={drawn.cuts.filter((c) => c.piece === config && c.layer === "outer")}
+          cloths={value("/cloths")}
+        />
       </DialogContent>
       <DialogActions>
         <Button variant="contained" onClick={close}>
@@ -267,7 +277,13 @@ function Canvas({
         const x = p.line.reduce((sum, [px]) => sum + px, 0) / p.line.length;
         const y = p.line.reduce((sum, [, py]) => sum + py, 0) / p.line.length;
         return (
-          <text key={`${x} ${y}`} className="no-pointer block-letter" x={x * side} y={y * side + 2.4} textAnchor="middle">
+          <text
+            key={`${x} ${y}`}
+            className="no-pointer block-letter"
+            x={x * side}
+            y={y * side + 2.4}
+            textAnchor="middle"
+          >
             {p.letter}
           </text>
         );
@@ -295,7 +311,10 @@ function LetterButtons({
       {[...block.letters, ...(more ? [more] : [])].map((l) => (
         <button key={l} type="button" aria-pressed={l === patch.letter} onClick={() => give(l)}>
           {l}
-          <span className="soft"> {block.letters.includes(l) ? String(value(`/cloths/${cloth(l)}/name`) ?? cloth(l)) : "one more"}</span>
+          <span className="soft">
+            {" "}
+            {block.letters.includes(l) ? String(value(`/cloths/${cloth(l)}/name`) ?? cloth(l)) : "one more"}
+          </span>
         </button>
       ))}
     </div>
@@ -307,7 +326,15 @@ function CutsOfBlock({
   cuts,
   cloths,
 }: {
-  cuts: { id: string; count: number; title: string; cloth: string; width: { text: string }; height: { text: string }; as?: string }[];
+  cuts: {
+    id: string;
+    count: number;
+    title: string;
+    cloth: string;
+    width: { text: string };
+    height: { text: string };
+    as?: string;
+  }[];
   cloths: unknown;
 }) {
   const names = (cloths ?? {}) as Record<string, { name?: string }>;
@@ -316,7 +343,8 @@ function CutsOfBlock({
       {cuts.map((c) => (
         <li key={c.id}>
           <strong>
-            {c.count} × <T>{c.width.text === c.height.text ? `${c.width.text} square` : `${c.width.text} × ${c.height.text}`}</T>
+            {c.count} ×{" "}
+            <T>{c.width.text === c.height.text ? `${c.width.text} square` : `${c.width.text} × ${c.height.text}`}</T>
           </strong>{" "}
           {c.title.toLowerCase()} <span className="soft">of {names[c.cloth]?.name ?? c.cloth}</span>
         </li>

@@ -35,7 +35,9 @@ export function Borders() {
       <button
         type="button"
         className="word-button"
-        onClick={() => set("/borders", [...borders, { width: borders.length ? "1" : "rest", cloth: first }], "a border more")}
+        onClick={() =>
+          set("/borders", [...borders, { width: borders.length ? "1" : "rest", cloth: first }], "a border more")
+        }
       >
         {borders.length ? "Add another border" : "Add a border"}
       </button>
@@ -54,7 +56,11 @@ function OneBorder({ border, i }: { border: Border; i: number }) {
   const chooseWidth = (next: string) => {
     if (next === "none") set(at, undefined, "a border less");
     else
-      set(`${at}/width`, next === "rest" ? "rest" : (shown?.exact ?? "1"), next === "rest" ? "border takes the rest" : "border of a width");
+      set(
+        `${at}/width`,
+        next === "rest" ? "rest" : (shown?.exact ?? "1"),
+        next === "rest" ? "border takes the rest" : "border of a width",
+      );
   };
   const pieced = border.pieced !== undefined;
   return (
@@ -160,7 +166,9 @@ function PiecedCloths({ border, i }: { border: Border; i: number }) {
             label={`Cloth ${k + 1} of border ${i + 1}`}
             value={letter}
             options={cloths.length > 1 ? [...letters, { value: "", name: "take it out" }] : letters}
-            choose={(next) => set(`${at}/cloths/${k}`, next || undefined, next ? `border patches of ${next}` : "one cloth less")}
+            choose={(next) =>
+              set(`${at}/cloths/${k}`, next || undefined, next ? `border patches of ${next}` : "one cloth less")
+            }
           />
         </span>
       ))}{" "}
@@ -179,7 +187,9 @@ function PiecedCloths({ border, i }: { border: Border; i: number }) {
 function guess(reckoning: Reckoning, cloths: string, key: "across" | "down"): number {
   const role = key === "down" ? "border-first" : "border-second";
   const decided = ({ about }: Cut, { name, config }: Piece) =>
-    about.piece === name && about.role === role && [config, "*"].some((of) => `/pieces/${of}/face${about.paints}` === cloths);
+    about.piece === name &&
+    about.role === role &&
+    [config, "*"].some((of) => `/pieces/${of}/face${about.paints}` === cloths);
   const piece = reckoning.pieces.find((p) => reckoning.cuts.some((c) => decided(c, p)));
   if (!piece) return 1;
   const n = reckoning.cuts.filter((c) => decided(c, piece)).reduce((sum, c) => sum + c.count, 0) / piece.count;

@@ -17,7 +17,11 @@ export function Centred() {
           { value: "centred", name: "with a motif in the middle" },
         ]}
         choose={(next) =>
-          set("/centred", next === "centred" || undefined, next === "centred" ? "motifs in the middle" : "the print as it comes")
+          set(
+            "/centred",
+            next === "centred" || undefined,
+            next === "centred" ? "motifs in the middle" : "the print as it comes",
+          )
         }
       />
       .

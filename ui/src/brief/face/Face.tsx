@@ -68,7 +68,12 @@ export function Face() {
   return (
     <>
       <p>
-        <Choice label={label} value={kind} options={known.has(kind) ? kinds : [...kinds, { value: kind, name: kind }]} choose={choose} />
+        <Choice
+          label={label}
+          value={kind}
+          options={known.has(kind) ? kinds : [...kinds, { value: kind, name: kind }]}
+          choose={choose}
+        />
         {Words && <Words />}
       </p>
       {aside}

@@ -23,14 +23,19 @@ export function Found() {
   const starts = useStarts(String(value("/units") ?? "in")).data;
   const kind = String(at("/panel/kind") ?? "cloth");
   const panel = inner ? undefined : drawn.pieces.find((p) => p.config === config)?.panel;
-  const follows = value("/object/kind") === "found" && !inner && (at("/borders") as unknown[] | undefined)?.length === undefined;
+  const follows =
+    value("/object/kind") === "found" && !inner && (at("/borders") as unknown[] | undefined)?.length === undefined;
   const choose = (next: string) => {
-    const begun = (starts?.panels as unknown as { kind: string }[] | undefined)?.find((p) => p.kind === next) ?? { kind: next };
+    const begun = (starts?.panels as unknown as { kind: string }[] | undefined)?.find((p) => p.kind === next) ?? {
+      kind: next,
+    };
     rework(
       (plan) => {
         const made = put(plan, `${base}${inner}/panel`, next === "cloth" ? undefined : begun);
         // The cover follows the squares of the panel.
-        return next === "counted" && follows ? put(put(made, "/object/width", undefined), "/object/height", undefined) : made;
+        return next === "counted" && follows
+          ? put(put(made, "/object/width", undefined), "/object/height", undefined)
+          : made;
       },
       `panel ${kinds.find((k) => k.value === next)?.name}`,
     );
@@ -60,15 +65,18 @@ export function Found() {
       <Choice
         label="Backing of the panel"
         value={String(at("/backed") ?? "")}
-        options={[{ value: "", name: "firm enough by itself" }, ...letters.map((l) => ({ value: l.value, name: `backed with ${l.name}` }))]}
+        options={[
+          { value: "", name: "firm enough by itself" },
+          ...letters.map((l) => ({ value: l.value, name: `backed with ${l.name}` })),
+        ]}
         choose={(next) => set("/backed", next || undefined, next ? `panel backed with ${next}` : "no backing")}
       />
       .
       {panel && kind === "counted" && (
         <span className="soft">
           {" "}
-          It is cut {panel.outside[0]} squares outside the design at the sides and {panel.outside[1]} above and below: {panel.squares[0]} ×{" "}
-          {panel.squares[1]} squares, <Len of={panel.size.width} by={panel.size.height} />.
+          It is cut {panel.outside[0]} squares outside the design at the sides and {panel.outside[1]} above and below:{" "}
+          {panel.squares[0]} × {panel.squares[1]} squares, <Len of={panel.size.width} by={panel.size.height} />.
         </span>
       )}
       {panel?.from && panel.from.length === 4 && (
@@ -89,7 +97,8 @@ function Counted() {
       , <Value path={`${path}/panel/across`} label="Squares of the design across" kind="count" /> by{" "}
       <Value path={`${path}/panel/up`} label="Squares of the design up" kind="count" /> squares,{" "}
       <Value path={`${path}/panel/count`} label="Squares to the inch" kind="count" /> to the inch, with{" "}
-      <Value path={`${path}/panel/margin`} label="Squares that show round the design" kind="count" /> more showing all round
+      <Value path={`${path}/panel/margin`} label="Squares that show round the design" kind="count" /> more showing all
+      round
     </>
   );
 }
@@ -125,8 +134,9 @@ function Printed({ panel }: { panel?: PanelShown | null }) {
       {!middle && (
         <>
           {" "}
-          <Value path={`${path}/panel/left`} label="Distance of the motif's middle from the left edge" /> from its left and{" "}
-          <Value path={`${path}/panel/top`} label="Distance of the motif's middle from the top edge" /> from its top edge
+          <Value path={`${path}/panel/left`} label="Distance of the motif's middle from the left edge" /> from its left
+          and <Value path={`${path}/panel/top`} label="Distance of the motif's middle from the top edge" /> from its top
+          edge
         </>
       )}
     </>

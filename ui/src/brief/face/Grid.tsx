@@ -32,7 +32,9 @@ export function Grid() {
               { value: "straight", name: "set straight" },
               { value: "on-point", name: "set on their points" },
             ]}
-            choose={(next) => rework((plan) => follow(setAs(plan, path, next)), next === "straight" ? "set straight" : "set on point")}
+            choose={(next) =>
+              rework((plan) => follow(setAs(plan, path, next)), next === "straight" ? "set straight" : "set on point")
+            }
           />
         </>
       )}
@@ -49,7 +51,10 @@ export function Grid() {
             "/patch",
             next === "fit"
               ? { fit: true }
-              : { width: patch?.width.exact ?? "4", ...(patch && patch.height.nm !== patch.width.nm && { height: patch.height.exact }) },
+              : {
+                  width: patch?.width.exact ?? "4",
+                  ...(patch && patch.height.nm !== patch.width.nm && { height: patch.height.exact }),
+                },
             next === "fit" ? "patches that fit" : "patches of a size",
           )
         }
@@ -77,7 +82,11 @@ export function Grid() {
             value={String(at("/cloth") ?? "")}
             options={[{ value: "", name: "the last of these" }, ...letters]}
             choose={(next) =>
-              set("/cloth", next || undefined, next ? `setting triangles of ${next}` : "setting triangles of the last cloth")
+              set(
+                "/cloth",
+                next || undefined,
+                next ? `setting triangles of ${next}` : "setting triangles of the last cloth",
+              )
             }
           />
         </>

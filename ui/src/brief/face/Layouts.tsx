@@ -38,7 +38,11 @@ export function Layouts() {
       setFound(list);
     } catch (error) {
       const errors = error instanceof ApiError ? (error.problem.errors ?? []) : [];
-      setProblems(errors.length > 0 ? Object.fromEntries(errors.map((e) => [e.path.slice(1), e.text])) : { piece: sentence(error) });
+      setProblems(
+        errors.length > 0
+          ? Object.fromEntries(errors.map((e) => [e.path.slice(1), e.text]))
+          : { piece: sentence(error) },
+      );
       setFound((now) => now ?? []);
     }
   };
@@ -64,7 +68,14 @@ export function Layouts() {
               problems={problems}
               change={change}
             />
-            <Wish label="and at most" name="most" placeholder={starts?.most ?? ""} wishes={wishes} problems={problems} change={change} />
+            <Wish
+              label="and at most"
+              name="most"
+              placeholder={starts?.most ?? ""}
+              wishes={wishes}
+              problems={problems}
+              change={change}
+            />
             <Wish
               label="Ready-cut squares or strips of"
               name="ready"
@@ -73,7 +84,14 @@ export function Layouts() {
               problems={problems}
               change={change}
             />
-            <Wish label="Sashes of" name="sash" placeholder="none" wishes={wishes} problems={problems} change={change} />
+            <Wish
+              label="Sashes of"
+              name="sash"
+              placeholder="none"
+              wishes={wishes}
+              problems={problems}
+              change={change}
+            />
             <label>
               Border
               <select value={wishes.border} onChange={(e) => change("border", e.target.value)}>
@@ -89,7 +107,9 @@ export function Layouts() {
             </p>
           )}
           {found?.length === 0 && Object.keys(problems).length === 0 && (
-            <p className="empty">No grid fits within these limits: let patches be larger or smaller, or allow a border.</p>
+            <p className="empty">
+              No grid fits within these limits: let patches be larger or smaller, or allow a border.
+            </p>
           )}
           <ol className="layouts">
             {found?.map((l) => (
@@ -106,7 +126,11 @@ export function Layouts() {
                     <T>{`${l.columns} × ${l.rows} of ${l.patch}`}</T>
                   </strong>
                   <span>
-                    <T>{[l.sash && `sashes of ${l.sash}`, l.border ? `border ${l.border}` : "no border"].filter(Boolean).join(", ")}</T>
+                    <T>
+                      {[l.sash && `sashes of ${l.sash}`, l.border ? `border ${l.border}` : "no border"]
+                        .filter(Boolean)
+                        .join(", ")}
+                    </T>
                   </span>
                   <span className="soft">
                     <T>{l.reasons.join(", ")}</T>
@@ -167,7 +191,10 @@ function Picture({ of: l }: { of: LayoutView }) {
   const [bx, by] = l.border_size.map((n) => n / 1e6) as [number, number];
   const width = 2 * bx + l.columns * w + (l.columns - 1) * sash;
   const height = 2 * by + l.rows * h + (l.rows - 1) * sash;
-  const cells = Array.from({ length: l.columns * l.rows }, (_, i) => [i % l.columns, Math.floor(i / l.columns)] as const);
+  const cells = Array.from(
+    { length: l.columns * l.rows },
+    (_, i) => [i % l.columns, Math.floor(i / l.columns)] as const,
+  );
   return (
     <svg className="layout-picture" viewBox={`0 0 ${width} ${height}`} width="104" height="104" aria-hidden="true">
       <rect className="ground" width={width} height={height} />

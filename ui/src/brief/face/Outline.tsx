@@ -11,7 +11,12 @@ export const drawable = (shape: string) => cornersOf(shape) !== null;
 /** The raster points stand on, by the plan's unit: ⅛ in or 2 mm. */
 const raster = (units: string) => (units === "in" ? 25.4 / 8 : 2);
 
-const arrows: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+const arrows: Record<string, [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
 
 /** An outline drawn by its points: dragged or moved by the arrow keys; a point more on every side, Delete takes one out. */
 export function Outline({ path, of, shape, laid }: { path: string; of: string; shape: ShapeDoc; laid?: Shape }) {
@@ -142,7 +147,8 @@ export function Outline({ path, of, shape, laid }: { path: string; of: string; s
         ))}
       </svg>
       <figcaption className="soft">
-        Drag the points, or move them by the arrow keys. A small dot puts a point more on its side; Delete takes one out.
+        Drag the points, or move them by the arrow keys. A small dot puts a point more on its side; Delete takes one
+        out.
       </figcaption>
     </figure>
   );

@@ -24,7 +24,9 @@ export function Outlook() {
 
 function One({ of: o }: { of: OutlookData }) {
   const off =
-    o.mean.nm === 0 ? "as planned on the mean" : `${o.mean.text.replace("−", "")} ${o.mean.nm < 0 ? "short" : "over"} on the mean`;
+    o.mean.nm === 0
+      ? "as planned on the mean"
+      : `${o.mean.text.replace("−", "")} ${o.mean.nm < 0 ? "short" : "over"} on the mean`;
   return (
     <div>
       <p>

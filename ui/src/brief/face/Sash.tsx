@@ -17,7 +17,11 @@ export function Sash() {
   const choose = (next: string) => {
     const { sash: _, ...others } = face;
     if (next === "none") become(others, "no sashes");
-    else become({ ...others, sash: { width: starts?.sash, cloth: first, ...sash, outside: next === "outside" } }, `sashes ${next}`);
+    else
+      become(
+        { ...others, sash: { width: starts?.sash, cloth: first, ...sash, outside: next === "outside" } },
+        `sashes ${next}`,
+      );
   };
   return (
     <>
@@ -65,7 +69,9 @@ export function Sash() {
 }
 
 function SashCount({ counts }: { counts: Record<string, number> }) {
-  const parts = ["short sashes", "long sashes", "posts"].filter((name) => counts[name]).map((name) => `${counts[name]} ${name}`);
+  const parts = ["short sashes", "long sashes", "posts"]
+    .filter((name) => counts[name])
+    .map((name) => `${counts[name]} ${name}`);
   if (parts.length === 0) return null;
   return <span className="soft">: {parts.join(", ")}</span>;
 }

@@ -37,7 +37,12 @@ export function Stack() {
               :
             </span>
             <FaceProvider
-              value={{ config: place.config, title: `part ${i + 1}`, base: place.base, inner: `${place.inner}/parts/${i}/face` }}
+              value={{
+                config: place.config,
+                title: `part ${i + 1}`,
+                base: place.base,
+                inner: `${place.inner}/parts/${i}/face`,
+              }}
             >
               <Face />
             </FaceProvider>

@@ -34,7 +34,11 @@ export function Strips() {
             value={String(strip.cloth ?? letters[0]?.value ?? "A")}
             options={strips.length > 1 ? [...letters, { value: "", name: "take it out" }] : letters}
             choose={(next) =>
-              set(next ? `/strips/${i}/cloth` : `/strips/${i}`, next || undefined, next ? `strip of ${next}` : "a strip less")
+              set(
+                next ? `/strips/${i}/cloth` : `/strips/${i}`,
+                next || undefined,
+                next ? `strip of ${next}` : "a strip less",
+              )
             }
           />
         </span>

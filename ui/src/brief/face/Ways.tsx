@@ -24,7 +24,9 @@ export function Ways() {
         const laid = piece?.ways.find((w) => w.key === way.key);
         return (
           <figure key={way.key ?? i}>
-            {piece && laid && <Thumb piece={{ ...piece, cells: laid.cells, quilting: undefined }} cloths={value("/cloths")} />}
+            {piece && laid && (
+              <Thumb piece={{ ...piece, cells: laid.cells, quilting: undefined }} cloths={value("/cloths")} />
+            )}
             <figcaption>
               {way.name}{" "}
               <button type="button" className="word-button" onClick={() => use(i)}>

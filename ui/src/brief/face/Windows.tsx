@@ -25,10 +25,19 @@ export function Windows() {
           { value: "given", name: "each finished" },
         ]}
         choose={(next) =>
-          set("/unit", next === "fit" ? undefined : (takes?.unit.exact ?? "3"), next === "fit" ? "units that fit" : "units of a size")
+          set(
+            "/unit",
+            next === "fit" ? undefined : (takes?.unit.exact ?? "3"),
+            next === "fit" ? "units that fit" : "units of a size",
+          )
         }
       />{" "}
-      {fits ? takes && <strong>{<Len of={takes.unit} />}</strong> : <Value path={`${path}/unit`} label="Finished unit" />}, folded of{" "}
+      {fits ? (
+        takes && <strong>{<Len of={takes.unit} />}</strong>
+      ) : (
+        <Value path={`${path}/unit`} label="Finished unit" />
+      )}
+      , folded of{" "}
       <Choice
         label="Ground cloth"
         value={String(at("/ground") ?? first)}
@@ -54,8 +63,8 @@ export function Windows() {
       />
       {takes && (
         <span className="soft">
-          : {takes.whole} windows, {takes.half} half ones, {takes.points} points; the ground takes {takes.eats.toFixed(1)} times the cloth
-          that shows
+          : {takes.whole} windows, {takes.half} half ones, {takes.points} points; the ground takes{" "}
+          {takes.eats.toFixed(1)} times the cloth that shows
         </span>
       )}
       .

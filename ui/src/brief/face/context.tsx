@@ -39,7 +39,10 @@ export function useFace() {
     shared,
     /** Keeps the face with a decision changed. */
     set: (key: string, next: unknown, label: string) =>
-      rework((plan) => put(shared ? put(plan, own, get(plan, place.base)) : plan, own + place.inner + key, next), label),
+      rework(
+        (plan) => put(shared ? put(plan, own, get(plan, place.base)) : plan, own + place.inner + key, next),
+        label,
+      ),
     /** Keeps another face in its place. */
     become: (next: unknown, label: string) =>
       rework((plan) => put(shared ? put(plan, own, get(plan, place.base)) : plan, own + place.inner, next), label),
