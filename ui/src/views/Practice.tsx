@@ -171,8 +171,8 @@ function TapePicture({ mark, step }: { mark: number; step: number }) {
     <svg className="practice-tape" viewBox="-10 -40 620 110" role="img" aria-label="A tape with a mark on it">
       <rect className="tape-ground" x="0" y="0" width="600" height="60" />
       {Array.from({ length: lines + 1 }, (_, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: the lines of a tape have no identity but their place
         <line
+          // biome-ignore lint/suspicious/noArrayIndexKey: the lines of a tape have no identity but their place
           key={i}
           x1={x(first * whole + i * step)}
           x2={x(first * whole + i * step)}
