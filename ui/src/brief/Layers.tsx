@@ -1,21 +1,17 @@
-import { useQueryClient } from "@tanstack/react-query";
-import { useNavigate } from "react-router";
-import type { Piece } from "../api/api.gen";
-import { ask } from "../api/client";
 import type { Plan } from "../api/plan.gen";
-import { startsQuery, useChange, useSamples } from "../api/queries";
 import { forget } from "../plan/aside";
 import { usePlan } from "../plan/context";
-import { get, put, within } from "../plan/path";
-import { dressed } from "../words/fractions";
+import { put } from "../plan/path";
 import { Len } from "../words/T";
 import { Aside } from "./Aside";
 import { Choice } from "./Choice";
-import { Field } from "./Field";
 import { useConfigs } from "./Pieces";
-import { type Line, type QuiltingDoc, some, usePatterns } from "./quilting";
+import { More, Pitch } from "./QuiltingLines";
+import { type QuiltingDoc, usePatterns } from "./quilting";
 import { useLetters } from "./sentences";
-import { said, Value } from "./Value";
+import { TakeUp } from "./TakeUp";
+import { usePiece } from "./usePiece";
+import { Value } from "./Value";
 
 /** What lies under each piece, and how it is held. */
 export function Layers() {
@@ -29,27 +25,6 @@ export function Layers() {
       ))}
     </>
   );
-}
-
-/** A decision of a piece: its own, or that for all pieces. */
-function usePiece(name: string) {
-  const open = usePlan();
-  const piece = `/pieces/${name}`;
-  return {
-    ...open,
-    piece,
-    of: (key: string, rest = "") => {
-      const keeper = open.value(`${piece}/${key}`) === undefined ? "/pieces/*" : piece;
-      return open.value(`${keeper}/${key}${rest}`);
-    },
-    /** Before one part of it changes, a piece takes over what was decided for all. */
-    own: (plan: Plan, key: string) => {
-      const common = get(plan, `/pieces/*/${key}`);
-      return get(plan, `${piece}/${key}`) === undefined && common !== undefined
-        ? put(plan, `${piece}/${key}`, common)
-        : plan;
-    },
-  };
 }
 
 function LayersOf({ name, lead }: { name: string; lead: string }) {
@@ -248,41 +223,6 @@ function LayersOf({ name, lead }: { name: string; lead: string }) {
   );
 }
 
-/** What else is decided of straight lines: pairs, the ditch, and where the middle one lies. */
-function More({ lines, path, labelled }: { lines: Line[]; path: string; labelled: (label: string) => string }) {
-  const { value, edit } = usePlan();
-  return (
-    <>
-      {some(lines[0]?.wave) ? (
-        <>
-          , swinging out <Value path={`${path}/lines/0/wave`} label={labelled("Swing of the serpentines")} />
-        </>
-      ) : (
-        <>
-          , in pairs <Value path={`${path}/pair`} label={labelled("Distance in a pair")} /> apart
-        </>
-      )}
-      {lines.length === 1 && (
-        <>
-          , shifted by <Value path={`${path}/lines/0/shift`} label={labelled("Shift of the lines")} />
-        </>
-      )}
-      ,{" "}
-      <Choice
-        label={labelled("Ditch")}
-        value={value(`${path}/ditch`) === true ? "ditch" : ""}
-        options={[
-          { value: "", name: "not in the seams" },
-          { value: "ditch", name: "and in the ditch of the seams" },
-        ]}
-        choose={(next) =>
-          edit(`${path}/ditch`, next === "ditch" ? true : undefined, next ? "in the ditch" : "not in the ditch")
-        }
-      />
-    </>
-  );
-}
-
 function batted(plan: Plan, piece: string, count: number, loft: unknown): Plan {
   if (count === 0) return put(plan, `${piece}/layers/batting`, undefined);
   const next = put(plan, `${piece}/layers/batting`, { count, loft: loft ?? "3 mm" });
@@ -293,174 +233,4 @@ function batted(plan: Plan, piece: string, count: number, loft: unknown): Plan {
     usable: "90 in",
     swatch: { motif: "plain", ground: "#f6f1e4", ink: "#f6f1e4" },
   });
-}
-
-/** One distance for all families: they are sewn alike. */
-function Pitch({ lines, keeper, name }: { lines: Line[]; keeper: string; name: string }) {
-  const { value } = usePlan();
-  const same = lines.every((l) => String(l.pitch) === String(lines[0]?.pitch));
-  if (same && lines.length > 1)
-    return (
-      <PitchOfAll
-        count={lines.length}
-        text={String(value(`${keeper}/quilting/lines/0/pitch`) ?? "")}
-        piece={keeper}
-        name={name}
-      />
-    );
-  return (
-    <>
-      {lines.map((line, i) => (
-        <span key={line.angle}>
-          {i > 0 && " and "}
-          <Value path={`${keeper}/quilting/lines/${i}/pitch`} label={`${name}, set ${i + 1}`} />
-        </span>
-      ))}
-    </>
-  );
-}
-
-function TakeUp({ name }: { name: string }) {
-  const { piece, value, rework, reckoning, of } = usePiece(name);
-  const from = String(of("take_up", "/from") ?? "estimate");
-  const front = reckoning.pieces.find((p) => p.config === name);
-  const bordered = ((value(`${piece}/face/borders`) ?? []) as unknown[]).length > 0;
-  const grid = value(`${piece}/face/kind`) === "grid";
-  const samples = (useSamples().data ?? []).flatMap((one) => {
-    const doc = one.settled as unknown as { kind: string; title: string };
-    return doc.kind === "quilting" && (one.tells ?? []).length > 0 ? [{ id: one.id, title: doc.title }] : [];
-  });
-  const percent = (n: number) => `${n.toFixed(2)} %`;
-  return (
-    <p>
-      Quilting pulls it in{" "}
-      <Choice
-        label="Where the take-up comes from"
-        value={from === "sample" ? String(of("take_up", "/id")) : from}
-        options={[
-          { value: "estimate", name: "by an estimate" },
-          ...samples.map((one) => ({ value: one.id, name: `as “${one.title}” did` })),
-          { value: "given", name: "as I measured" },
-        ]}
-        choose={(next) =>
-          rework(
-            (plan) =>
-              put(
-                plan,
-                `${piece}/take_up`,
-                samples.some((one) => one.id === next)
-                  ? { from: "sample", id: next }
-                  : next === "estimate"
-                    ? { from: "estimate" }
-                    : { from: "given", across: round(front?.take_up[0]), along: round(front?.take_up[1]) },
-              ),
-            next === "estimate" ? "take-up estimated" : "take-up given",
-          )
-        }
-      />
-      {from === "given" ? (
-        <>
-          :{" "}
-          <Value
-            path={`${piece}/take_up/across`}
-            label={name === "front" ? "Take-up across" : `Take-up across, ${name}`}
-            kind="percent"
-          />{" "}
-          across and{" "}
-          <Value
-            path={`${piece}/take_up/along`}
-            label={name === "front" ? "Take-up up" : `Take-up up, ${name}`}
-            kind="percent"
-          />{" "}
-          up.
-        </>
-      ) : (
-        front && (
-          <>
-            {from === "estimate" && " from geometry"}: <strong>{percent(front.take_up[0] ?? 0)}</strong> across,{" "}
-            <strong>{percent(front.take_up[1] ?? 0)}</strong> up{between(front)}.{" "}
-            {from === "estimate" && <SewSample piece={piece} title={String(value("/title") ?? "")} />}
-          </>
-        )
-      )}
-      {grid && !bordered && <Absorb piece={piece} />}
-    </p>
-  );
-}
-
-/** What an estimate lies between. */
-function between(piece: Piece): string {
-  const [across, up] = piece.take_up_range as unknown as [[number, number], [number, number]];
-  if (!across || across[1] <= across[0]) return "";
-  const range = ([low, high]: [number, number]) => `${low.toFixed(2)} to ${high.toFixed(2)} %`;
-  return up && range(up) !== range(across)
-    ? ` (between ${range(across)}, and ${range(up)})`
-    : ` (between ${range(across)})`;
-}
-
-/** Begins a sample of the stack and the quilting at hand. */
-function SewSample({ piece, title }: { piece: string; title: string }) {
-  const { value } = usePlan();
-  const client = useQueryClient();
-  const navigate = useNavigate();
-  const add = useChange((sample: unknown) => ask("POST", "/samples", { sample }));
-  const begin = async () => {
-    const starts = await client.ensureQueryData(startsQuery(String(value("/units") ?? "in")));
-    const start = (starts.samples as unknown as { kind: string }[]).find((s) => s.kind === "quilting");
-    await add.mutateAsync({
-      ...start,
-      title: `Square for ${title}`,
-      layers: value(`${piece}/layers`),
-      quilting: value(`${piece}/quilting`),
-    });
-    navigate("/samples");
-  };
-  return (
-    <button type="button" className="word-button" onClick={() => void begin()}>
-      Sew a sample of this stack
-    </button>
-  );
-}
-
-const round = (n: number | undefined) => Number((n ?? 0).toFixed(2));
-
-/** Without a border something else has to take up the loss. */
-function Absorb({ piece }: { piece: string }) {
-  const { value, edit } = usePlan();
-  return (
-    <>
-      {" "}
-      The loss is taken by{" "}
-      <Choice
-        label="What takes the loss"
-        value={String(value(`${piece}/absorb`) || "patch")}
-        options={[
-          { value: "patch", name: "larger patches" },
-          { value: "accept", name: "a smaller cover" },
-        ]}
-        choose={(next) => edit(`${piece}/absorb`, next, next === "patch" ? "patches grow" : "smaller cover accepted")}
-      />
-      .
-    </>
-  );
-}
-
-function PitchOfAll({ count, text, piece, name }: { count: number; text: string; piece: string; name: string }) {
-  const { session, rework, reckoning, value } = usePlan();
-  const all = (plan: Plan, next: string) =>
-    Array.from({ length: count }).reduce<Plan>((p, _, i) => put(p, `${piece}/quilting/lines/${i}/pitch`, next), plan);
-  const path = `${piece}/quilting/lines/0/pitch`;
-  const settled = get(reckoning.settled, path);
-  return (
-    <Field
-      label={name}
-      text={text}
-      shown={dressed(String(settled ?? text), String(value("/units") ?? "in"))}
-      path={path}
-      wrong={reckoning.findings.some((f) => f.level === "stop" && within(f.about, `${piece}/quilting`))}
-      judge={async (next) => said(await session.preview(all(session.current().plan, next)), path)}
-      keep={(next) => rework((plan) => all(plan, next), `quilting ${next} apart`)}
-      drop={() => void session.settle()}
-    />
-  );
 }

@@ -84,7 +84,7 @@ export function Face() {
       )}
       {(kind === "grid" || kind === "checker" || kind === "found") && <Borders />}
       {(kind === "plain" || kind === "grid") && <Centred />}
-      {kind === "stack" && <Stack />}
+      {kind === "stack" && <Stack of={Face} />}
       {kind !== "gathered" && kind !== "windows" && <Applique />}
       {kind === "grid" && !inner && <Methods />}
       {!inner && <Outlook />}

@@ -2,10 +2,9 @@ import { useState } from "react";
 import { refusalAt } from "../../api/refusal";
 import { Value } from "../Value";
 import { FaceProvider, useFace } from "./context";
-import { Face } from "./Face";
 
-/** Faces above each other, each with a height of its own. */
-export function Stack() {
+/** Faces above each other, each with a height of its own, and drawn as any face is. */
+export function Stack({ of: Face }: { of: React.ComponentType }) {
   const place = useFace();
   const [refused, refuse] = useState<string | null>(null);
   const parts = (place.at("/parts") ?? []) as { key?: string }[];

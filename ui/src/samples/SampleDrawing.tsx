@@ -1,5 +1,5 @@
 import { useId } from "react";
-import type { SampleDoc } from "./Samples";
+import type { SampleDoc } from "./doc";
 
 /** What kind of sample it is: before, dashed, and once it is measured, after. It is not to scale. */
 export function SampleDrawing({ sample }: { sample: SampleDoc }) {
