@@ -15,6 +15,7 @@ func Show(l length.Length, s length.Style) L {
 	return L{NM: int64(l), Text: s.Text(l), Exact: s.Plain(l)}
 }
 
+// Vertices is an outline as it is told, to the nanometre.
 func Vertices(o outline.Outline) []Vertex {
 	out := make([]Vertex, len(o))
 	for i, v := range o {

@@ -49,10 +49,13 @@ type Matrix struct{ A, B, C, D, E, F float64 }
 // Same maps everything to itself.
 var Same = Matrix{A: 1, D: 1}
 
-// Move, Scale and Turn are the maps of their names; a turn is in degrees, clockwise as
-// drawn, since y goes down.
-func Move(x, y float64) Matrix  { return Matrix{A: 1, D: 1, E: x, F: y} }
+// Move is the map that moves everything to the right and down, in the unit of the path.
+func Move(x, y float64) Matrix { return Matrix{A: 1, D: 1, E: x, F: y} }
+
+// Scale is the map that makes everything so many times as wide and as high; less than 0 mirrors.
 func Scale(x, y float64) Matrix { return Matrix{A: x, D: y} }
+
+// Turn is the map that turns by an angle in degrees, clockwise as drawn, y down.
 func Turn(degrees float64) Matrix {
 	s, c := math.Sincos(degrees * math.Pi / 180)
 	return Matrix{A: c, B: s, C: -s, D: c}
@@ -137,8 +140,10 @@ func (p Path) Text() string {
 // Box is the smallest upright rectangle round something.
 type Box struct{ X1, Y1, X2, Y2 float64 }
 
-// Width across and Height down.
-func (b Box) Width() float64  { return b.X2 - b.X1 }
+// Width of the box, in the unit of its path.
+func (b Box) Width() float64 { return b.X2 - b.X1 }
+
+// Height of the box, in the unit of its path.
 func (b Box) Height() float64 { return b.Y2 - b.Y1 }
 
 // Meets reports whether two boxes touch or overlap.
