@@ -1,11 +1,15 @@
 package core_test
 
 import (
+	"fmt"
 	"go/ast"
 	"go/parser"
 	"go/token"
 	"io/fs"
+	"os"
 	"path/filepath"
+	"regexp"
+	"strconv"
 	"strings"
 	"testing"
 
@@ -75,4 +79,50 @@ func ofExported(d *ast.FuncDecl) bool {
 	}
 	name, ok := of.(*ast.Ident)
 	return ok && name.IsExported()
+}
+
+// TestReferencesExist holds that every reference to the arithmetic names a section that is there, and that
+// the sections are numbered in their order.
+func TestReferencesExist(t *testing.T) {
+	text, err := os.ReadFile("../docs/arithmetic.md")
+	require.NoError(t, err)
+	sections := map[string]bool{}
+	chapter, part := 0, 0
+	for _, found := range regexp.MustCompile(`(?m)^(##|###) ([\d.]*)\. `).FindAllStringSubmatch(string(text), -1) {
+		want := ""
+		if found[1] == "##" {
+			chapter, part = chapter+1, 0
+			want = strconv.Itoa(chapter)
+		} else {
+			part++
+			want = fmt.Sprintf("%d.%d", chapter, part)
+		}
+		assert.Equal(t, want, found[2])
+		sections[found[2]] = true
+	}
+	assert.Len(t, sections, strings.Count(string(text), "\n## ")+strings.Count(string(text), "\n### "),
+		"a heading has no number")
+	references := 0
+	section := regexp.MustCompile(`^ §(\d+(?:\.\d+)?)`)
+	require.NoError(t, filepath.WalkDir("..", func(path string, d fs.DirEntry, err error) error {
+		if err != nil || d.IsDir() && (d.Name() == "node_modules" || d.Name() == ".git") {
+			if err == nil {
+				err = fs.SkipDir
+			}
+			return err
+		}
+		if filepath.Ext(path) != ".go" || strings.HasSuffix(path, "core/docs_test.go") {
+			return nil
+		}
+		code, err := os.ReadFile(path)
+		for _, after := range strings.Split(string(code), "docs/arithmetic.md")[1:] {
+			names := section.FindStringSubmatch(strings.ReplaceAll(after, "\n// ", " "))
+			if assert.NotNil(t, names, "%s names no section", path) {
+				assert.Contains(t, sections, names[1], path)
+				references++
+			}
+		}
+		return err
+	}))
+	assert.Greater(t, references, 25)
 }

@@ -29,7 +29,8 @@ var takenApart = map[string]struct {
 	"core/finding/finding.go": {1, "a path, held against another one"},
 
 	"ui/src/brief/face/BlockEditor.tsx": {1, "the path of a patch within a block"},
-	"ui/src/views/Samples.tsx":          {3, "the paths of problems, and of the place that goes by a sample"},
+	"ui/src/views/Samples.tsx":          {1, "the paths of problems"},
+	"ui/src/samples/Uses.tsx":           {2, "the path of the place that goes by a sample"},
 	"ui/src/brief/Value.tsx":            {1, "the path of a problem"},
 	"ui/src/brief/face/Layouts.tsx":     {1, "the path of a problem"},
 	"ui/src/shell/Conflict.tsx":         {1, "a path, said to people"},

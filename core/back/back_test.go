@@ -25,7 +25,7 @@ func envelope(front, overlap length.Length, hem ...length.Length) back.Order {
 		Finished: front - in/2, Step: in / 8, Style: length.Style{Unit: length.Inches}}
 }
 
-// The worked figure of docs/arithmetic.md: (19½ + 5 + 2)/2 = 13¼. Common
+// The worked figure of docs/arithmetic.md §10: (19½ + 5 + 2)/2 = 13¼. Common
 // practice, no published source.
 func TestTheWorkedEnvelope(t *testing.T) {
 	b, found := back.Build(envelope(39*in/2, 5*in, in/2, in/2))
@@ -130,7 +130,7 @@ func built(t *testing.T, o back.Order) back.Back {
 	return b
 }
 
-// Worked figures of docs/arithmetic.md; common practice, no published source.
+// Worked figures of docs/arithmetic.md §10; common practice, no published source.
 func TestTheWorkedLap(t *testing.T) {
 	o := closed(plan.Back{Kind: plan.Lapped, Band: 5 * in / 4})
 	b := built(t, o)

@@ -102,7 +102,7 @@ func TestSewingBackGivesThePatch(t *testing.T) {
 	})
 }
 
-// The rotary rules of docs/arithmetic.md, §3, at several seams: geometry. At ¼ in they
+// The rotary rules of docs/arithmetic.md §8, at several seams: geometry. At ¼ in they
 // are the finished size + ½, + ⅞ and + 1¼ that handbooks give (from memory).
 func TestTheRotaryTable(t *testing.T) {
 	for _, seam := range []length.Length{in / 4, 6 * length.Millimetre, 3 * in / 8, in / 2} {

@@ -36,7 +36,7 @@ type Compared struct {
 // flying geese. A finished size is the width of a unit; step is what cuts go up to.
 //
 // Source of the two-, four- and eight-at-a-time methods: common practice, their sizes by
-// geometry (docs/arithmetic.md §3).
+// geometry (docs/arithmetic.md §8).
 func Compare(n Node, width, height length.Length, blocks int, seam, step, usable length.Length,
 	style length.Style) []Compared {
 	units, err := n.Units(width, height)

@@ -45,7 +45,7 @@ func trimmed(t require.TestingT, c cover.Cover, name string) (w, h length.Length
 	return s.Width.Total(), s.Height.Total()
 }
 
-// The worked figures of docs/arithmetic.md: geometry.
+// The worked figures of docs/arithmetic.md §2.2: geometry.
 func TestTheWorkedWrappedHood(t *testing.T) {
 	p := hood("wrap-hood", 18*in, 29*in/2, 13*in/2, in/2)
 	p.Cover.Corners = plan.Corners{Kind: "round", Radius: 2 * in}

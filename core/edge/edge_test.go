@@ -18,7 +18,7 @@ import (
 
 const in = length.Inch
 
-// Worked figures of docs/arithmetic.md: geometry, and common practice for the folds.
+// Worked figures of docs/arithmetic.md §11: geometry, and common practice for the folds.
 func TestWidthsOfStrips(t *testing.T) {
 	piping := edge.PipingWidth(3*in/8, 3*in/8, in/8)
 	assert.Equal(t, 2*in, piping.Total(), "1.93 up to the ruler step")

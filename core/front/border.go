@@ -144,7 +144,7 @@ func (r *ring) runs(inner sum.Size) []run {
 }
 
 // mitred is how long a strip of a mitred border is cut: the side, the border at both
-// ends, and twice its cut width to spare. Common practice (docs/arithmetic.md §4).
+// ends, and twice its cut width to spare. Common practice (docs/arithmetic.md §6.4).
 func (r *ring) mitred(inner, low, high sum.Sum) sum.Sum {
 	s := sum.Of(sum.Part, "side it is sewn to", inner.Total()-2*r.Seam)
 	for _, cut := range []sum.Sum{low, high} {

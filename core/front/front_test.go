@@ -71,7 +71,7 @@ func part(t require.TestingT, f front.Face, name string) front.Part {
 	return front.Part{}
 }
 
-// The worked figures of docs/arithmetic.md: common practice, no published source.
+// The worked figures of docs/arithmetic.md §6: common practice, no published source.
 func TestTheWorkedGrid(t *testing.T) {
 	f := build(t, quilted(grid(4, 4*in, rest)))
 	assert.Equal(t, 19*in, f.Finished.Width.Total())

@@ -35,7 +35,7 @@ const (
 // along, or at a slant of 45°.
 //
 // Source: geometry. Drawn in by r in one direction, a length takes r times the cloth
-// there (docs/arithmetic.md §10: 9 wanted at 2.545 takes 22.9). At 45° the cloth is
+// there (docs/arithmetic.md §6.6: 9 wanted at 2.545 takes 22.9). At 45° the cloth is
 // longer by r along that diagonal only, so that a panel of w × h takes w(1 + r)/2 +
 // h(r − 1)/2 across and the same the other way.
 func gathered(o Order) (Face, finding.List) {

@@ -26,7 +26,7 @@ type rim struct{ left, right, above, below float64 }
 // shorter, and sews them in diagonal rows that rise to the right.
 //
 // Source: geometry; for c blocks across and r down, (c − 1)(r − 1) more lie between
-// them, with 2(c − 1) + 2(r − 1) side triangles and 4 corners (docs/arithmetic.md §3).
+// them, with 2(c − 1) + 2(r − 1) side triangles and 4 corners (docs/arithmetic.md §6.3).
 func (g *gridder) diagonal() finding.List {
 	c, r := g.across.n, g.down.n
 	d := g.across.patch.Float()

@@ -58,7 +58,7 @@ func ringOf(c front.Cell) orb.Ring {
 	return append(ring, ring[0])
 }
 
-// 7 rows of 5 with an outside sash: 42 short ones and 8 long (docs/arithmetic.md §4).
+// 7 rows of 5 with an outside sash: 42 short ones and 8 long (docs/arithmetic.md §6.1).
 func TestSashesAreCounted(t *testing.T) {
 	f := grid(5, 3*in)
 	f.Rows = 7
@@ -88,7 +88,7 @@ func TestAnOutsideSashTakesUp(t *testing.T) {
 }
 
 // On point 3 × 4 of 6 in blocks: 25.46 × 33.94, 12 + 6 blocks, 10 sides, 4 corners;
-// sides from 9¾, corners from 5⅛ (docs/arithmetic.md §3; the add-ons of 1¼ and ⅞ in are
+// sides from 9¾, corners from 5⅛ (docs/arithmetic.md §6.3; the add-ons of 1¼ and ⅞ in are
 // published in many handbooks, here from memory).
 func TestOnPoint(t *testing.T) {
 	f := pointed(3, 4, 6*in)
@@ -151,7 +151,7 @@ func TestAnythingOnPointIsWhole(t *testing.T) {
 	})
 }
 
-// Borders (docs/arithmetic.md §4): mitred, side + 2 × border + 2 × cut width; corner
+// Borders (docs/arithmetic.md §6.2): mitred, side + 2 × border + 2 × cut width; corner
 // squares as wide as the border is cut.
 func TestBordersMeetInFourWays(t *testing.T) {
 	border := plan.Border{Width: plan.BorderWidth{Width: 3 * in / 2}, Cloth: "C", Corner: plan.Mitred}
@@ -201,7 +201,7 @@ func TestStrips(t *testing.T) {
 	assert.GreaterOrEqual(t, quiltedUp.Sewn.Height.Total(), takeTop)
 }
 
-// A checkerboard of 12 × 2: one set of two strips, 12 segments (docs/arithmetic.md §4:
+// A checkerboard of 12 × 2: one set of two strips, 12 segments (docs/arithmetic.md §6.4:
 // segments per set ⌊(U − t)/segment⌋).
 func TestACheckerboardComesFromStrips(t *testing.T) {
 	f := plan.Face{Kind: plan.CheckerFace, Columns: 12, Rows: 2, Patch: plan.Patch{Width: in, Height: in},
@@ -329,7 +329,7 @@ func BenchmarkFourHundredPatches(b *testing.B) {
 }
 
 // A nine patch of 9 in, 12 of them: 24 outer rows from sets of three strips, 12 middle
-// ones; a segment of 3½ comes 11 times out of 40 in (docs/arithmetic.md §4).
+// ones; a segment of 3½ comes 11 times out of 40 in (docs/arithmetic.md §6.4).
 func TestRowsOfABlockFromStrips(t *testing.T) {
 	f := blocks(4, 9*in, plan.Block{Name: "nine-patch"})
 	f.Rows = 3
@@ -415,7 +415,7 @@ func TestMixedBlocksTakeTheirOwnCloth(t *testing.T) {
 	assert.Len(t, seen, 4)
 }
 
-// Gathers (docs/arithmetic.md §10): 14 → 5½ is a ratio of 2.545; 9 wanted takes 22.9 and
+// Gathers (docs/arithmetic.md §6.6): 14 → 5½ is a ratio of 2.545; 9 wanted takes 22.9 and
 // seams, and a piece of 20 yields 7.86.
 func TestGathersTakeTheirRatio(t *testing.T) {
 	f := plan.Face{Kind: plan.GatheredFace, Cloth: "A", Ratio: 14 / 5.5, Direction: plan.AcrossWay}
@@ -465,7 +465,7 @@ func TestAFoldedPocketLiesOnThePanel(t *testing.T) {
 	assert.Equal(t, 39*in/4, built.Cells[1].Height)
 }
 
-// Folded windows (docs/arithmetic.md §7): unit 3, 5 rows of 4: squares 7, template 6, 31
+// Folded windows (docs/arithmetic.md §6.7): unit 3, 5 rows of 4: squares 7, template 6, 31
 // windows and 18 half ones, 40 patches, window 2.12, 30 points. And 4 × 4 of 4½: squares
 // 10, template 9, 24 + 16 halves, 32 patches, 25 points (common practice).
 func TestFoldedWindows(t *testing.T) {

@@ -127,7 +127,7 @@ type Set struct {
 
 // checker is a checkerboard sewn from strips: a set of strips for each kind of column,
 // cut across into segments, every second one turned or taken from the other set.
-// Common practice (docs/arithmetic.md §4).
+// Common practice (docs/arithmetic.md §6.4).
 func checker(o Order) (Face, finding.List) {
 	o.Face.Kind, o.Face.Block, o.Face.Set, o.Face.Sash = plan.GridFace, plan.Block{}, plan.Straight, nil
 	o.Face.Order = plan.Order{Kind: plan.Alternate}

@@ -27,7 +27,7 @@ type Windows struct {
 // Finished unit u: ground square 2u and two hems, template 2u; r rows of c give
 // r(c − 1) + c(r − 1) whole windows, 2(r + c) half ones, two of which come from a square,
 // and (r + 1)(c + 1) points; a window is u/√2, its patch less a reveal on each side, down
-// to the ruler. Source: geometry (docs/arithmetic.md §7); hem and reveal are common
+// to the ruler. Source: geometry (docs/arithmetic.md §6.7); hem and reveal are common
 // practice.
 func windows(o Order) (Face, finding.List) {
 	found := o.unitFits()

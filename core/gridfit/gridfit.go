@@ -69,7 +69,7 @@ const (
 // where nothing else is left over.
 //
 // Ranked by square patches, borders alike, few odd fractions, cloth used, in that order
-// (docs/arithmetic.md §4); of layouts with the same patch, or the same number of patches, only the best is kept.
+// (docs/arithmetic.md §6.8); of layouts with the same patch, or the same number of patches, only the best is kept.
 func Best(o Order) []Layout {
 	f := &fitter{Order: o}
 	for _, sash := range append([]length.Length{0}, o.Sashes...) {

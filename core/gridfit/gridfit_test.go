@@ -59,7 +59,7 @@ func TestWhatIsOfferedFills(t *testing.T) {
 	})
 }
 
-// Ready-cut squares of 5 in finish 4½, strips of 2½ in finish 2 (docs/arithmetic.md §4):
+// Ready-cut squares of 5 in finish 4½, strips of 2½ in finish 2 (docs/arithmetic.md §6.8):
 // 18 × 18 takes 4 × 4 of the one and 9 × 9 of the other with nothing left over.
 func TestReadyCut(t *testing.T) {
 	o := order(18*in, 18*in)

@@ -34,7 +34,7 @@ func quilted() plan.Piece {
 		Layers: &plan.Layers{Lining: "L", Overhang: &overhang, Batting: &plan.Batting{Count: 1, Loft: 2 * bulge}}}
 }
 
-// The example of docs/arithmetic.md: trimmed 19½, margin ½, 0.86 % → 20.68.
+// The example of docs/arithmetic.md §4: trimmed 19½, margin ½, 0.86 % → 20.68.
 func TestTheChainOfThePanel(t *testing.T) {
 	c, found := layers.Of("/pieces/front", quilted(), square(39*length.Inch/2), length.Inch/8, nil)
 	assert.Empty(t, found)

@@ -46,7 +46,7 @@ type Fit struct {
 }
 
 // Closed is how a panel comes out, by the sums of independent errors: mean −2nμ, variance
-// n·(2σ)² + m·κ² for n seams and m cut parts (docs/arithmetic.md, tolerance).
+// n·(2σ)² + m·κ² for n seams and m cut parts (docs/arithmetic.md §14tolerance).
 func Closed(p Panel, s Spread) Fit {
 	n, m := float64(p.Seams+2*p.Borders), float64(p.Patches+2*p.Borders)
 	fromSeams, fromCuts := n*4*s.SeamSD*s.SeamSD, m*s.CutSD*s.CutSD

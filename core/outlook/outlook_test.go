@@ -15,7 +15,7 @@ import (
 
 const in = float64(length.Inch)
 
-// The example of docs/arithmetic.md, tolerance: 8 patches and 7 seams at 1/64 each have a
+// The example of docs/arithmetic.md §14tolerance: 8 patches and 7 seams at 1/64 each have a
 // standard deviation of 0.094; seams a thread (1/32) fat make it 7/16 short.
 func TestTheWorkedExample(t *testing.T) {
 	f := outlook.Closed(outlook.Panel{Patches: 8, Seams: 7}, outlook.Usual())

@@ -271,7 +271,7 @@ func stepsAreTold(t *rapid.T, r answer.Reckoning) {
 }
 
 // A border of 45 in of a cloth with 40 between its selvedges: two strips, each half of it
-// with half a join; a join takes two seams (docs/arithmetic.md §4).
+// with half a join; a join takes two seams (docs/arithmetic.md §6.4).
 func TestLongBordersAreJoined(t *testing.T) {
 	f := plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 2,
 		Patch: plan.Patch{Width: 10 * length.Inch, Height: 10 * length.Inch}, Cloths: []string{"A", "B"},

@@ -22,7 +22,7 @@ const in = length.Inch
 
 func ptr[T any](v T) *T { return &v }
 
-// worked is the cushion of docs/arithmetic.md: form 20, ease −1, s ¼, a grid of
+// worked is the cushion of docs/arithmetic.md §6: form 20, ease −1, s ¼, a grid of
 // 4 × 4 of 4 in in a border that takes the rest, cross-hatched at 1 in over a
 // batting of 3 mm, margin ½, an envelope overlapping 5 with hems ½ + ½.
 func worked() plan.Plan {

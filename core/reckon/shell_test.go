@@ -56,7 +56,7 @@ func shells() map[plan.CoverKind]plan.Plan {
 	return out
 }
 
-// Worked figures of docs/arithmetic.md, up to the ruler step: geometry.
+// Worked figures of docs/arithmetic.md §2up to the ruler step: geometry.
 func TestTheCutsOfTheWorkedHoods(t *testing.T) {
 	wrapped := reckon.Reckon(shells()["wrap-hood"], nil)
 	main, end := cut(t, wrapped, "cut.piece:main.role:panel"), cut(t, wrapped, "cut.piece:end.role:panel")

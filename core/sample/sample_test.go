@@ -25,7 +25,7 @@ func square(kind plan.SampleKind, before length.Length, after ...length.Length) 
 	return s
 }
 
-// The derivation of the estimate turned round: a = (2p/π)√t (docs/arithmetic.md, take-up).
+// The derivation of the estimate turned round: a = (2p/π)√t (docs/arithmetic.md §4).
 func TestASampleGivesThePuffThatReproducesIt(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		pitch := length.Length(rapid.Int64Range(int64(in/2), int64(4*in)).Draw(t, "pitch"))
@@ -55,7 +55,7 @@ func TestRepeatsHaveASpread(t *testing.T) {
 	assert.False(t, ok, "not measured yet")
 }
 
-// 14 gathered to 5½ is 2.545 (docs/arithmetic.md, gathers).
+// 14 gathered to 5½ is 2.545 (docs/arithmetic.md §6.6).
 func TestGathers(t *testing.T) {
 	f, ok := sample.Gathered(square(plan.GatherSample, 14*in, 11*in/2))
 	require.True(t, ok)
@@ -64,7 +64,7 @@ func TestGathers(t *testing.T) {
 }
 
 // Three strips of 1½ sewn with ¼: the middle shows 1 where the seam is true; 15/16 is a
-// seam 1/32 fat (docs/arithmetic.md, tolerance).
+// seam 1/32 fat (docs/arithmetic.md §14).
 func TestThreeStrips(t *testing.T) {
 	s := plan.Sample{Kind: plan.StripSample, Cut: 3 * in / 2, Seam: in / 4,
 		After: []plan.Sized{{Width: 15 * in / 16}, {Width: in}}}

@@ -25,7 +25,7 @@ func lines(pitch length.Length, angles ...float64) *plan.Quilting {
 
 func of(q *plan.Quilting) takeup.Pattern { return takeup.Pattern{Quilting: q} }
 
-// The table of docs/arithmetic.md, take-up: a = 1.5 mm.
+// The table of docs/arithmetic.md §4take-up: a = 1.5 mm.
 func TestEstimateOfUprightLines(t *testing.T) {
 	for pitch, percent := range map[length.Length]float64{4 * length.Inch: 0.05, 2 * length.Inch: 0.22,
 		length.Inch: 0.86, length.Inch / 2: 3.4} {
