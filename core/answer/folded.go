@@ -81,7 +81,7 @@ type FoldInside struct {
 	Fits bool `json:"fits"`
 }
 
-// termsOf are the terms of a sum as a style writes them.
+// TermsOf are the terms of a sum as a style writes them.
 func TermsOf(s sum.Sum, style length.Style) []Term {
 	terms := make([]Term, len(s))
 	for i, t := range s {

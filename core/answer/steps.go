@@ -8,7 +8,7 @@ import (
 	"umschlag/core/schedule"
 )
 
-// stepsBefore is how many steps come before the first of a role.
+// StepsBefore is how many steps come before the first of a role.
 func (r Reckoning) StepsBefore(role ref.Role) int {
 	for i, s := range r.Steps {
 		if s.About.Role == role {
@@ -18,7 +18,7 @@ func (r Reckoning) StepsBefore(role ref.Role) int {
 	return len(r.Steps)
 }
 
-// following are the steps that need one, directly or not, in their order.
+// Following are the steps that need one, directly or not, in their order.
 func (r Reckoning) Following(id string) []Step {
 	reached := map[string]bool{id: true}
 	var out []Step

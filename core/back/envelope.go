@@ -35,7 +35,7 @@ func envelope(o Order) (Back, finding.List) {
 		}
 	} else {
 		b.Panels = []Panel{{Role: ref.ClosurePanel, Name: "back.panel", Title: "Back piece",
-			Size: o.panel(o.hemmed(o.half().Plus(sum.Overlap, "half the overlap", o.wanted().Div(2)))), Count: 2}}
+			Size: o.panel(hemmedWidth(o, o.half().Plus(sum.Overlap, "half the overlap", o.wanted().Div(2)))), Count: 2}}
 	}
 	for i := range b.Panels {
 		b.Panels[i].Selvedge = len(o.Plan.Hem) == 0
@@ -50,10 +50,10 @@ func envelope(o Order) (Back, finding.List) {
 		fold := o.Plan.Hem[len(o.Plan.Hem)-1] // the first fold lies within the last
 		b.Marks = []Mark{{HemLine, o.upright(left-fold, 0)}, {HemLine, o.upright(o.width()-right+fold, 0)}}
 		b.Keep = []Mark{{HemLine, o.upright(left-fold, fold)}, {HemLine, o.upright(o.width()-right, fold)}}
-		b.Sewn = o.along("hem", 2)
-		b.Making = []Making{o.hem()}
+		b.Sewn = sewnAlong(o, "hem", 2)
+		b.Making = []Making{hemMaking(o)}
 	}
-	return b, append(found, o.judge(b.Overlap.Total())...)
+	return b, append(found, judgeOverlap(o, b.Overlap.Total())...)
 }
 
 func (o Order) hems() (all length.Length) {
@@ -63,15 +63,15 @@ func (o Order) hems() (all length.Length) {
 	return all
 }
 
-// hemmed adds the folds of a hem.
-func (o Order) hemmed(s sum.Sum) sum.Sum {
+// hemmedWidth adds the folds of a hem.
+func hemmedWidth(o Order, s sum.Sum) sum.Sum {
 	for i, h := range o.Plan.Hem {
 		s = s.Plus(sum.Hem, []string{"hem, first fold", "hem, second fold"}[i], h)
 	}
 	return s
 }
 
-func (o Order) hem() Making {
+func hemMaking(o Order) Making {
 	folds := make([]string, len(o.Plan.Hem))
 	for i, h := range o.Plan.Hem {
 		folds[i] = o.text(h)
@@ -82,8 +82,8 @@ func (o Order) hem() Making {
 			strings.Join(folds, " and again "))}
 }
 
-// along is stitching over the whole height, so many times.
-func (o Order) along(name string, times int) sum.Sum {
+// sewnAlong is stitching over the whole height, so many times.
+func sewnAlong(o Order, name string, times int) sum.Sum {
 	return sum.Repeat(times, sum.Part, name, o.height())
 }
 
@@ -117,7 +117,7 @@ func folded(o Order) (Back, finding.List) {
 	if o.Plan.Depth > 0 {
 		about = "/back/depth"
 	}
-	judged := o.judge(b.Overlap.Total())
+	judged := judgeOverlap(o, b.Overlap.Total())
 	for i := range judged {
 		judged[i].About = about
 	}
@@ -138,7 +138,7 @@ func (o Order) line(b *Back) {
 				{What: "the other half", Lies: WrongUp, Of: LiningCloth}},
 			Title: "Join the lining", Press: "Press the seam open.",
 			Text: fmt.Sprintf("Right sides together along one height, with a gap of %s in its middle.", o.text(gap))})
-	b.Sewn = b.Sewn.Then(o.along("seam in the lining", 1))
+	b.Sewn = b.Sewn.Then(sewnAlong(o, "seam in the lining", 1))
 	b.Laid += " Over them the lining, right side down."
 	b.Turned = "Turn it through the gap in the lining, sew that shut, and turn the cover once more through its overlap."
 }
@@ -171,12 +171,12 @@ func overlapFits(o Order) finding.List {
 	var found finding.List
 	want := o.wanted()
 	if want < 0 {
-		found.Add(finding.Stop, "overlap-negative", o.aboutOverlap(),
+		found.Add(finding.Stop, "overlap-negative", aboutOverlap(o),
 			fmt.Sprintf("An overlap cannot be %s.", o.text(want)),
 			fmt.Sprintf("About a quarter of the width is safe: %s.", o.text(o.quarter())))
 	}
 	if want > o.width() {
-		found.Add(finding.Stop, "overlap-too-large", o.aboutOverlap(),
+		found.Add(finding.Stop, "overlap-too-large", aboutOverlap(o),
 			fmt.Sprintf("An overlap of %s is wider than the back itself, %s as cut.", o.text(want), o.text(o.width())),
 			fmt.Sprintf("About a quarter of the width is safe: %s.", o.text(o.quarter())))
 	}
@@ -184,7 +184,7 @@ func overlapFits(o Order) finding.List {
 }
 
 // aboutOverlap is the decision the overlap follows from.
-func (o Order) aboutOverlap() string {
+func aboutOverlap(o Order) string {
 	switch {
 	case len(o.Plan.Panels.Widths) > 0 && o.Plan.Kind == plan.Envelope:
 		return "/back/panels"
@@ -203,11 +203,11 @@ func (o Order) quarter() length.Length {
 	return length.FromFloat(usual * o.Finished.Float()).Ceil(handy)
 }
 
-// judge says whether the overlap that comes out will hold.
-func (o Order) judge(overlap length.Length) finding.List {
+// judgeOverlap says whether the overlap that comes out will hold.
+func judgeOverlap(o Order, overlap length.Length) finding.List {
 	var found finding.List
 	share := overlap.Float() / o.Finished.Float()
-	about := o.aboutOverlap()
+	about := aboutOverlap(o)
 	switch safe := fmt.Sprintf("A quarter, %s, is safe.", o.text(o.quarter())); {
 	case overlap < 0:
 		found.Add(finding.Stop, "overlap-gap", about,

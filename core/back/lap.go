@@ -44,7 +44,7 @@ func banded(o Order) (Back, finding.List) {
 	b.Keep = []Mark{{HemLine, o.upright(o.width()-reach, band)}}
 	b.Overlap = o.overlap(b.Panels, "less both folds of the band", 2*band)
 	b.Opening = o.side()
-	b.Sewn = o.along("band", 2)
+	b.Sewn = sewnAlong(o, "band", 2)
 	b.Making = []Making{{Role: ref.DoHem, Stack: turnedPiece("its hem"), Turned: true,
 		Title: "Fold the bands", Machine: hemming, Press: "Press both folds.",
 		Text: fmt.Sprintf("Turn one long edge of each to the wrong side %s and again %s, press, and stitch close to the inner fold.", o.text(band), o.text(band))}}
@@ -92,15 +92,15 @@ func lapped(o Order) (Back, finding.List) {
 }
 
 // howMany is how many buttons or pairs of ties stand along the side.
-func (o Order) howMany() int {
+func howMany(o Order) int {
 	if o.Plan.Count > 0 {
 		return o.Plan.Count
 	}
 	return max(leastPieces, int(o.High/apart))
 }
 
-// spread is n places along the side, half a distance from its ends.
-func (o Order) spread(n int) []length.Length {
+// spreadOver is n places along the side, half a distance from its ends.
+func spreadOver(o Order, n int) []length.Length {
 	out := make([]length.Length, n)
 	for i := range out {
 		out[i] = (o.height()-o.High)/2 + o.High.Times(2*i+1).Div(2*n)
@@ -121,9 +121,9 @@ func buttoned(o Order) (Back, finding.List) {
 			"Choose smaller buttons, or a wider band.")
 		return Back{}, found
 	}
-	n := o.howMany()
+	n := howMany(o)
 	b.Buttons = n
-	for _, y := range o.spread(n) {
+	for _, y := range spreadOver(o, n) {
 		b.Marks = append(b.Marks,
 			Mark{ButtonMark, Box{X: o.middle() - o.Plan.Button/2, Y: y - o.Plan.Button/2, Width: o.Plan.Button,
 				Height: o.Plan.Button}})
@@ -141,13 +141,13 @@ func tied(o Order) (Back, finding.List) {
 	if found.Stopped() {
 		return b, found
 	}
-	n := o.howMany()
+	n := howMany(o)
 	b.Panels = append(b.Panels,
 		Panel{Role: ref.ClosureTie, Name: "back.tie", Title: "Tie", Count: 2 * n, Small: true, Size: sum.Size{
 			Width:  sum.Of(sum.Part, "length of a tie", tieLong).Between(sum.Seam, "turned in", o.Seam),
 			Height: sum.Repeat(4, sum.Part, "width of a tie, folded in four", tieWide),
 		}.UpTo(o.Step)})
-	for _, y := range o.spread(n) {
+	for _, y := range spreadOver(o, n) {
 		b.Marks = append(b.Marks, Mark{TieMark, Box{X: o.middle() - o.Plan.Band, Y: y, Width: 2 * o.Plan.Band}})
 	}
 	b.Sewn = b.Sewn.Then(sum.Repeat(2*n, sum.Part, "tie", tieLong))

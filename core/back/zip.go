@@ -69,8 +69,8 @@ func acrossZip(o Order) (Back, finding.List) {
 		b.Marks = append(b.Marks, Mark{FoldLine, o.upright(o.width()/2-flap, 0)})
 	}
 	b.Keep = []Mark{{ZipBox, o.upright(o.middle()-max(zipWide/2, flap), max(zipWide, zipWide/2+flap))}}
-	b.Sewn = o.along("beside the zip", 2)
-	b.Making = []Making{o.insertZip()}
+	b.Sewn = sewnAlong(o, "beside the zip", 2)
+	b.Making = []Making{insertZip(o)}
 	if flap > 0 {
 		b.Making = append(b.Making,
 			Making{Role: ref.DoFlap,
@@ -78,7 +78,7 @@ func acrossZip(o Order) (Back, finding.List) {
 				Title: "Pinch the flap", Press: "Press the flap over the zip.",
 				Text: fmt.Sprintf("Fold the right piece so that it stands %s over the zip, and stitch it down at both ends within the seam allowance.", o.text(flap))})
 	}
-	b.Laid = o.zipLaid()
+	b.Laid = zipLaid(o)
 	b.Turned = "Turn it through the zip."
 	if open.Total() <= 0 {
 		found.Add(finding.Stop, "zip-short", "/back/kind",
@@ -88,7 +88,7 @@ func acrossZip(o Order) (Back, finding.List) {
 	return b, found
 }
 
-func (o Order) insertZip() Making {
+func insertZip(o Order) Making {
 	return Making{Role: ref.DoZip,
 		Stack:   []Sheet{{What: "zip", Lies: RightUp}, {What: "back piece", Lies: RightUp, Of: BackCloth}},
 		Title:   "Sew the zip in",
@@ -98,7 +98,7 @@ func (o Order) insertZip() Making {
 }
 
 // zipLaid is what is said when a back with a zip is closed.
-func (o Order) zipLaid() string {
+func zipLaid(o Order) string {
 	if o.Flange > 0 {
 		return fmt.Sprintf("Open the zip halfway, well past the line of the flange %s from the edge, before the last seam, or the cover cannot be turned.", o.text(o.Flange))
 	}

@@ -65,8 +65,8 @@ func (b book) turns(begins float64, within bool) []bend {
 // ajar is the angle, in radians, that is left open where cloth would lie in cloth.
 const ajar = 0.02
 
-// jacket stands as its book does, closed, its spine at the left.
-func (f *Folder) jacket() {
+// foldJacket stands as its book does, closed, its spine at the left.
+func foldJacket(f *Folder) {
 	outside, inside := f.pieces["outside"], f.pieces["inside"]
 	way := f.book(outside)
 	middle := (way.begin + way.end) / 2
@@ -78,13 +78,13 @@ func (f *Folder) jacket() {
 	behind.To = laidBehind
 	f.bent(inside, 0, across, way.turns(way.begin, true), w/2, behind, closing)
 	if f.plan.Cover.Flaps.Style != plan.TurnedIn {
-		f.flaps(outside, out)
+		foldFlaps(f, outside, out)
 	}
 }
 
-// flaps hang on both ends of the outside and go on from there: folded double, or in one layer
+// foldFlaps hang on both ends of the outside and go on from there: folded double, or in one layer
 // with a hem.
-func (f *Folder) flaps(outside cover.Piece, out strip) {
+func foldFlaps(f *Folder, outside cover.Piece, out strip) {
 	long, _ := size(outside)
 	front := f.pieces["flap"]
 	back, copied := front, 1

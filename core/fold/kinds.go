@@ -64,16 +64,16 @@ func init() {
 	box := func(o plan.Object) []Axle {
 		return []Axle{{"length", "long", 0, o.Length}, {"depth", "deep", 2, o.Depth}, {"height", "tall", 1, o.Height}}
 	}
-	Kinds.Add("cushion", Kind{Fold: (*Folder).cushion, Inside: func(o plan.Object) []Axle { return flatAxles(o, 1) }})
-	Kinds.Add("boxed-cushion", Kind{Fold: (*Folder).boxed, Inside: func(o plan.Object) []Axle {
+	Kinds.Add("cushion", Kind{Fold: foldCushion, Inside: func(o plan.Object) []Axle { return flatAxles(o, 1) }})
+	Kinds.Add("boxed-cushion", Kind{Fold: foldBoxed, Inside: func(o plan.Object) []Axle {
 		return append(flatAxles(o, 2), Axle{"depth", "thick", 1, o.Thickness})
 	}})
-	Kinds.Add("wrap-hood", Kind{Fold: (*Folder).wrapHood, Inside: box})
-	Kinds.Add("band-hood", Kind{Fold: (*Folder).bandHood, Inside: box})
-	Kinds.Add("skirt-hood", Kind{Fold: (*Folder).skirtHood, Inside: box})
-	Kinds.Add("jacket", Kind{Fold: (*Folder).jacket, Wrapped: true,
+	Kinds.Add("wrap-hood", Kind{Fold: foldWrapHood, Inside: box})
+	Kinds.Add("band-hood", Kind{Fold: foldBandHood, Inside: box})
+	Kinds.Add("skirt-hood", Kind{Fold: foldSkirtHood, Inside: box})
+	Kinds.Add("jacket", Kind{Fold: foldJacket, Wrapped: true,
 		Inside: func(o plan.Object) []Axle { return []Axle{{"height", "up", 1, o.Height}} }})
-	Kinds.Add("pad", Kind{Fold: (*Folder).pad, Inside: func(o plan.Object) []Axle { return flatAxles(o, 2) }})
+	Kinds.Add("pad", Kind{Fold: foldPad, Inside: func(o plan.Object) []Axle { return flatAxles(o, 2) }})
 }
 
 // flatAxles are the two axes of something flat, of which the second stands or lies; one of something round.
@@ -158,8 +158,8 @@ func over(p cover.Piece) outline.Path {
 	return p.Seam(cover.Run{cover.Left, cover.Top, cover.Right}).Path
 }
 
-// cushion is a front that stands, and a back that is turned behind it.
-func (f *Folder) cushion() {
+// foldCushion is a front that stands, and a back that is turned behind it.
+func foldCushion(f *Folder) {
 	front, back := f.pieces["front"], f.pieces["back"]
 	root := f.flat(front, 0, stand(front, 0, 0))
 	behind := f.flat(back, 0, hang(root, edge(back, cover.Left, 0.5), edge(front, cover.Right, 0.5), math.Pi))
@@ -167,8 +167,8 @@ func (f *Folder) cushion() {
 	f.fill(behind, back, f.plump(back))
 }
 
-// pad is a top that lies, and an under side that is turned below it.
-func (f *Folder) pad() {
+// foldPad is a top that lies, and an under side that is turned below it.
+func foldPad(f *Folder) {
 	top, under := f.pieces["top"], f.pieces["under"]
 	root := f.flat(top, 0, stand(top, 0, lying))
 	below := f.flat(under, 0, hang(root, edge(under, cover.Left, 0.5), edge(top, cover.Right, 0.5), math.Pi))
@@ -176,8 +176,8 @@ func (f *Folder) pad() {
 	f.fill(below, under, f.padded(under))
 }
 
-// boxed is a face that lies, a band round it and the other face below.
-func (f *Folder) boxed() {
+// foldBoxed is a face that lies, a band round it and the other face below.
+func foldBoxed(f *Folder) {
 	face, band := f.pieces["face"], f.pieces["band"]
 	line := round(face)
 	whole := line.Length()
@@ -190,14 +190,14 @@ func (f *Folder) boxed() {
 	below := f.flat(face, 1, hang(ring.leafAt(long/2), on(line, middle), Axis{X: long / 2, Y: high, Angle: math.Pi},
 		quarter))
 	if zip, ok := f.pieces["band.zip"]; ok {
-		f.zipHalves(zip, line, top)
+		zipHalves(f, zip, line, top)
 	}
 	f.fill(top, face, crowned(face))
 	f.fill(below, face, crowned(face))
 }
 
 // zipHalves are the two halves of a band beside its zip, at the back.
-func (f *Folder) zipHalves(zip cover.Piece, line outline.Path, top int) {
+func zipHalves(f *Folder, zip cover.Piece, line outline.Path, top int) {
 	long, high := size(zip)
 	start := (line.Length() - long) / 2
 	turns := ringBends(line, start, long, false)
@@ -233,8 +233,8 @@ func ringBends(line outline.Path, start, long float64, backwards bool) []bend {
 	return out
 }
 
-// wrapHood is a main panel over the top, in one or with a seam there, and two ends.
-func (f *Folder) wrapHood() {
+// foldWrapHood is a main panel over the top, in one or with a seam there, and two ends.
+func foldWrapHood(f *Folder) {
 	main, end := f.pieces["main"], f.pieces["end"]
 	path := over(end)
 	whole := path.Length()
@@ -254,8 +254,8 @@ func (f *Folder) wrapHood() {
 	f.flat(end, 1, hang(root, on(path, whole/2), Axis{w, at, quarter}, quarter))
 }
 
-// bandHood is a band over the top, from left to right, and a face in front and behind.
-func (f *Folder) bandHood() {
+// foldBandHood is a band over the top, from left to right, and a face in front and behind.
+func foldBandHood(f *Folder) {
 	band, face := f.pieces["band"], f.pieces["face"]
 	path := over(face)
 	whole := path.Length()
@@ -266,8 +266,8 @@ func (f *Folder) bandHood() {
 	f.flat(face, 1, hang(root, on(path, whole/2), Axis{0, h / 2, -quarter}, quarter))
 }
 
-// skirtHood is a top with four walls, or with one in a ring.
-func (f *Folder) skirtHood() {
+// foldSkirtHood is a top with four walls, or with one in a ring.
+func foldSkirtHood(f *Folder) {
 	top, wall := f.pieces["top"], f.pieces["wall"]
 	root := f.flat(top, 0, stand(top, 0, lying))
 	side, square := f.pieces["wall.side"]

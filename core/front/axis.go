@@ -42,8 +42,8 @@ type axis struct {
 	borderHigh        []sum.Sum
 }
 
-// axes are both directions of a grid.
-func (o Order) axes() (across, down *axis) {
+// axesOf are both directions of a grid.
+func axesOf(o Order) (across, down *axis) {
 	f := o.Face
 	across = &axis{key: "columns", word: "across", sizeKey: "width", n: f.Columns, whole: o.Finished.Width.Total(),
 		trimmed: o.Trimmed.Width.Total(), top: o.Top.Width.Total(), take: o.TakeAcross, patch: f.Patch.Width,
@@ -101,9 +101,9 @@ func both(across, down *axis, do func(*axis) finding.List) finding.List {
 	return found
 }
 
-// solve finds the patch of a grid that is to be fitted: as large as the
+// solvePatch finds the patch of a grid that is to be fitted: as large as the
 // borders allow, square, on the ruler where something can take the rest.
-func (o Order) solve(across, down *axis) {
+func solvePatch(o Order, across, down *axis) {
 	if !o.Face.Patch.Fit {
 		return
 	}
@@ -128,8 +128,8 @@ func (o Order) solve(across, down *axis) {
 	}
 }
 
-// fill gives every border its width and finds what does not fit.
-func (o Order) fill(a *axis) finding.List {
+// fillAxis gives every border its width and finds what does not fit.
+func fillAxis(o Order, a *axis) finding.List {
 	var found finding.List
 	text := o.Style.Text
 	if a.patch <= 0 || a.patch > a.whole+length.Close {
@@ -161,7 +161,7 @@ func (o Order) fill(a *axis) finding.List {
 		a.off, left = left, 0
 	}
 	if left < 0 || (left > 0 && a.rest == 0 && !floats) || (left == 0 && a.rest > 0) {
-		return o.misfit(a, fixed, left)
+		return misfitOf(o, a, fixed, left)
 	}
 	rest := length.Length(0)
 	switch {
@@ -189,8 +189,8 @@ func (a *axis) thing() string {
 	return "patch"
 }
 
-// misfit says by how much a grid misses the size, and what would fit.
-func (o Order) misfit(a *axis, fixed, left length.Length) finding.List {
+// misfitOf says by how much a grid misses the size, and what would fit.
+func misfitOf(o Order, a *axis, fixed, left length.Length) finding.List {
 	var found finding.List
 	text := o.Style.Text
 	has := fmt.Sprintf("%d × %s", a.n, text(a.patch))
@@ -266,9 +266,9 @@ func (o Order) grown(cut sum.Sum, a *axis, grow length.Length) sum.Sum {
 		UpTo(o.Step)
 }
 
-// cuts sizes the patch, the sashes and the borders as cut, and lets the outer border,
+// cutAxis sizes the patch, the sashes and the borders as cut, and lets the outer border,
 // the outside sash or the patches take up what quilting and trimming need.
-func (o Order) cuts(a *axis) finding.List {
+func cutAxis(o Order, a *axis) finding.List {
 	var found finding.List
 	a.cut = o.allowed(sum.Part, "patch, finished", a.patch)
 	if a.sash > 0 {
@@ -287,7 +287,7 @@ func (o Order) cuts(a *axis) finding.List {
 		a.borderLow, a.borderHigh = append(a.borderLow, low), append(a.borderHigh, high)
 	}
 	if a.bare() && a.grows() {
-		found = append(found, o.withoutBorder(a)...)
+		found = append(found, growPatches(o, a)...)
 	}
 	if cut := a.cut.Total(); !a.point && !cut.OnStep(o.Step) {
 		found.Add(finding.Warn, "patch-off-ruler", o.Path+"/patch/"+a.sizeKey,
@@ -299,12 +299,12 @@ func (o Order) cuts(a *axis) finding.List {
 	return found
 }
 
-// withoutBorder lets the patches grow, or says by how much the cover shrinks.
-func (o Order) withoutBorder(a *axis) finding.List {
+// growPatches lets the patches grow, or says by how much the cover shrinks.
+func growPatches(o Order, a *axis) finding.List {
 	var found finding.List
 	text := o.Style.Text
-	small := o.smaller(a)
-	margins := o.margins(a)
+	small := smallerSize(o, a)
+	margins := marginsOf(o, a)
 	grown := a.cut.Plus(sum.Squaring, "share of what is trimmed off", margins.Div(a.n)).
 		Plus(sum.TakeUp, "share of what quilting takes", (a.low + a.high - margins).Div(a.n)).UpTo(o.Step)
 	if o.Absorb == plan.AbsorbAccept {
@@ -330,31 +330,31 @@ func (o Order) withoutBorder(a *axis) finding.List {
 	return found
 }
 
-// margins is what is trimmed off at both ends.
-func (o Order) margins(a *axis) length.Length {
+// marginsOf is what is trimmed off at both ends.
+func marginsOf(o Order, a *axis) length.Length {
 	return min(o.Margin, a.low) + min(o.Margin, a.high)
 }
 
-// accepted reports whether a direction finishes smaller, the loss being
+// lossAccepted reports whether a direction finishes smaller, the loss being
 // accepted.
-func (o Order) accepted(a *axis) bool {
+func lossAccepted(o Order, a *axis) bool {
 	return o.Absorb == plan.AbsorbAccept && a.bare() && a.grows()
 }
 
-// smaller is what a direction finishes when the loss is accepted.
-func (o Order) smaller(a *axis) length.Length {
+// smallerSize is what a direction finishes when the loss is accepted.
+func smallerSize(o Order, a *axis) length.Length {
 	sewn := a.inside() + 2*o.Seam
-	return length.FromFloat(sewn.Float()*(1-a.take)) - o.margins(a) - 2*o.Seam
+	return length.FromFloat(sewn.Float()*(1-a.take)) - marginsOf(o, a) - 2*o.Seam
 }
 
-// finished is a direction as its parts lie side by side, less an accepted
+// finishedSum is a direction as its parts lie side by side, less an accepted
 // loss, which is taken evenly so that opposite sides stay alike.
-func (o Order) finished(a *axis) sum.Sum {
+func finishedSum(o Order, a *axis) sum.Sum {
 	s := a.spread()
-	if !o.accepted(a) {
+	if !lossAccepted(o, a) {
 		return s
 	}
-	lost := s.Total() - o.smaller(a)
+	lost := s.Total() - smallerSize(o, a)
 	return s.Between(sum.TakeUp, "lost to quilting and trimming", -(lost+lost%2)/2)
 }
 
@@ -417,8 +417,8 @@ func (a *axis) sides(patches sum.Sum, gap func(i int) length.Length) sum.Sum {
 	return s
 }
 
-// sewn is a direction of the grid with its raw edges, as its cuts come out.
-func (o Order) sewn(a *axis) sum.Sum {
+// sewnSum is a direction of the grid with its raw edges, as its cuts come out.
+func sewnSum(o Order, a *axis) sum.Sum {
 	last := a.gaps() - 1
 	return a.sides(sum.Repeat(a.n, sum.Part, "patch", a.cut.Total()-2*o.Seam),
 		func(i int) length.Length { return a.sashOf(i, last).Total() - 2*o.Seam }).
@@ -436,10 +436,10 @@ func (a *axis) sashOf(i, last int) sum.Sum {
 	return a.sashCut
 }
 
-// reach is how far the outermost cells stand out beyond the finished line.
-func (o Order) reach(a *axis) (low, high length.Length) {
+// reachAxis is how far the outermost cells stand out beyond the finished line.
+func reachAxis(o Order, a *axis) (low, high length.Length) {
 	low, high = o.Seam+a.low, o.Seam+a.high
-	if o.accepted(a) {
+	if lossAccepted(o, a) {
 		low, high = o.Seam, o.Seam
 	}
 	if a.lowHeld {
@@ -459,9 +459,9 @@ type slot struct {
 	cut      sum.Sum
 }
 
-// slots are the patches and sashes of a direction in order. At the rim of a face
+// slotsOf are the patches and sashes of a direction in order. At the rim of a face
 // without borders the outermost reaches out to the cut edge.
-func (o Order) slots(a *axis) []slot {
+func slotsOf(o Order, a *axis) []slot {
 	at := total(a.borders)
 	var out []slot
 	gap := 0
@@ -484,7 +484,7 @@ func (o Order) slots(a *axis) []slot {
 	if len(a.borders) > 0 {
 		return out
 	}
-	low, high := o.reach(a)
+	low, high := reachAxis(o, a)
 	out[0].at -= low
 	out[0].size += low
 	out[len(out)-1].size += high

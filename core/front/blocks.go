@@ -142,7 +142,7 @@ func (g *gridder) put(p place) {
 		return
 	}
 	for i, patch := range g.divided {
-		grp := g.blockGroup(patch, cloth)
+		grp := blockGroupOf(g, patch, cloth)
 		grp.count++
 		g.cell(polygon(Cell{Part: grp.part, Row: p.row, Column: p.column, Band: p.band}, p.at, g.drawn[i].Line))
 		g.grid.Patches++
@@ -182,21 +182,21 @@ func (g *gridder) finish() finding.List {
 		p.Patches = grp.count
 		p.Count = (grp.count + p.Gives - 1) / p.Gives
 		if grp.set != nil {
-			g.stripped(grp)
+			strippedUnits(g, grp)
 		}
 		if grp.paired && g.Triangles == plan.ManyTriangles && grp.count >= block.Eight {
-			g.eights(grp)
+			addEights(g, grp)
 		}
 	}
 	if !g.blocks {
 		return nil
 	}
-	g.units()
-	return g.onRuler()
+	addUnits(g)
+	return judgeRuler(g)
 }
 
-// eights moves as many triangles as go into squares for eight to a part of their own.
-func (g *gridder) eights(grp *group) {
+// addEights moves as many triangles as go into squares for eight to a part of their own.
+func addEights(g *gridder, grp *group) {
 	rest := grp.count % block.Eight
 	p := &g.Parts[grp.part]
 	big := *p
@@ -235,9 +235,9 @@ func (o Order) clothOf(letter, own string) string {
 	return cloths[i%len(cloths)]
 }
 
-// groupOf is the group a patch belongs to, with its part; set tells patches apart that are cut
+// seamGroupOf is the group a patch belongs to, with its part; set tells patches apart that are cut
 // across sets of strips.
-func (g *gridder) groupOf(role Role, is ref.Role, name, set, title string, line outline.Outline, cloth string,
+func seamGroupOf(g *gridder, role Role, is ref.Role, name, set, title string, line outline.Outline, cloth string,
 	mate string) *group {
 	r := block.RecipeOf(line, g.Seam, g.Style)
 	if role == BlockPatch && g.Triangles.Large() {
@@ -268,29 +268,29 @@ func (g *gridder) groupOf(role Role, is ref.Role, name, set, title string, line 
 	return grp
 }
 
-// blockGroup is the group a patch of a block belongs to.
-func (g *gridder) blockGroup(p block.Patch, own string) *group {
+// blockGroupOf is the group a patch of a block belongs to.
+func blockGroupOf(g *gridder, p block.Patch, own string) *group {
 	cloth := g.clothOf(p.Letter, own)
 	if p.Set == nil || g.Strips != plan.SewnSets {
-		return g.groupOf(BlockPatch, ref.BlockPatch, "block", "", "", p.Line, cloth, g.mateOf(p, own))
+		return seamGroupOf(g, BlockPatch, ref.BlockPatch, "block", "", "", p.Line, cloth, mateOf(g, p, own))
 	}
-	set := g.asCloths(*p.Set, own)
+	set := inCloths(g, *p.Set, own)
 	key := fmt.Sprint(set.Segment/1000, set.Letters)
 	for _, w := range set.Widths {
 		key += fmt.Sprint(" ", w/1000)
 	}
 	x1, y1, x2, y2 := p.Line.Bounds()
 	width := length.FromFloat(x2-x1) + length.FromFloat(y2-y1) - p.Set.Segment
-	grp := g.groupOf(BlockPatch, ref.BlockPatch, "block", key, "", p.Line, cloth, "")
+	grp := seamGroupOf(g, BlockPatch, ref.BlockPatch, "block", key, "", p.Line, cloth, "")
 	if grp.set == nil {
 		grp.set, grp.setKey, grp.width = &set, key, width
 	}
 	return grp
 }
 
-// asCloths is a set with the cloths in place of its letters, the way round that comes
+// inCloths is a set with the cloths in place of its letters, the way round that comes
 // first: turned, it is the same set.
-func (g *gridder) asCloths(set block.StripSet, own string) block.StripSet {
+func inCloths(g *gridder, set block.StripSet, own string) block.StripSet {
 	out := block.StripSet{Segment: set.Segment, Widths: slices.Clone(set.Widths)}
 	for _, l := range set.Letters {
 		out.Letters = append(out.Letters, g.clothOf(l, own))
@@ -307,8 +307,8 @@ func (g *gridder) asCloths(set block.StripSet, own string) block.StripSet {
 // leastSet is how many units a set of strips is worth sewing for. Common practice.
 const leastSet = 4
 
-// stripped makes the patches of a group from strips; the set is named once.
-func (g *gridder) stripped(grp *group) {
+// strippedUnits makes the patches of a group from strips; the set is named once.
+func strippedUnits(g *gridder, grp *group) {
 	each := grp.set.Strips(grp.cloth, grp.width)
 	if each == 0 || grp.count/each < leastSet {
 		return
@@ -336,7 +336,7 @@ func (g *gridder) stripped(grp *group) {
 
 // mateOf is the cloth of the triangle a patch is sewn to before both are cut apart; of
 // two triangles of one cloth there is no pair to be told apart.
-func (g *gridder) mateOf(p block.Patch, own string) string {
+func mateOf(g *gridder, p block.Patch, own string) string {
 	if p.Mate == "" {
 		return ""
 	}
@@ -381,8 +381,8 @@ func (g *gridder) partOf(grp *group) Part {
 	return part
 }
 
-// onRuler finds blocks whose level patches are not on the ruler.
-func (g *gridder) onRuler() finding.List {
+// judgeRuler finds blocks whose level patches are not on the ruler.
+func judgeRuler(g *gridder) finding.List {
 	var found finding.List
 	text := g.Style.Text
 	for _, grp := range g.order {
@@ -434,8 +434,8 @@ func (o Order) handy(n block.Node, w, h length.Length) bool {
 	})
 }
 
-// units are what is sewn before the blocks, and the blocks.
-func (g *gridder) units() {
+// addUnits are what is sewn before the blocks, and the blocks.
+func addUnits(g *gridder) {
 	list, err := g.node.Units(g.sewnW, g.sewnH)
 	if err != nil {
 		return // said already where the block was divided
@@ -443,7 +443,7 @@ func (g *gridder) units() {
 	blocks := g.count()
 	kinds := map[string]int{}
 	for i, u := range list {
-		set := g.cutAcross(u)
+		set := cutAcross(g, u)
 		kind := likeness(u)
 		if at, seen := kinds[kind]; seen && kind != "" {
 			g.Units[at].Count += u.Count * blocks
@@ -491,7 +491,7 @@ func likeness(u block.Unit) string {
 }
 
 // cutAcross reports whether a unit comes out of a set of strips.
-func (g *gridder) cutAcross(u block.Unit) bool {
+func cutAcross(g *gridder, u block.Unit) bool {
 	high, segment := u.Width, u.Height
 	if u.Node.Sign == block.Rows {
 		high, segment = u.Height, u.Width

@@ -23,8 +23,8 @@ func (o Order) borders(f *Face, across, down *axis) finding.List {
 			bw: across.borders[i], bh: down.borders[i],
 			left: across.borderLow[i], right: across.borderHigh[i], above: down.borderLow[i], below: down.borderHigh[i]}
 		if i == len(o.Face.Borders)-1 {
-			r.out.left, r.out.right = reachOf(o.reach(across))
-			r.out.above, r.out.below = reachOf(o.reach(down))
+			r.out.left, r.out.right = reachOf(reachAxis(o, across))
+			r.out.above, r.out.below = reachOf(reachAxis(o, down))
 		}
 		if i == 0 {
 			r.follow(o.Centre)

@@ -13,7 +13,7 @@ import (
 
 // grid is rows of patches or blocks, straight or on point, inside borders.
 func grid(o Order) (Face, finding.List) {
-	across, down := o.axes()
+	across, down := axesOf(o)
 	var found finding.List
 	n := block.Node{Letter: "A"}
 	blocks := o.Face.Block.Name != "" || o.Face.Block.Cells != nil
@@ -28,23 +28,24 @@ func grid(o Order) (Face, finding.List) {
 	if found.Stopped() {
 		return Face{}, found
 	}
-	o.solve(across, down)
+	solvePatch(o, across, down)
 	if across.point && o.Face.Patch.Fit { // the block itself goes down to the ruler
 		side := sideOf(across.patch).Floor(o.Step)
 		across.patch, down.patch = diagonal(side), diagonal(side)
 	}
-	if found = append(found, both(across, down, o.fill)...); found.Stopped() {
+	if found = append(found, both(across, down,
+		func(a *axis) finding.List { return fillAxis(o, a) })...); found.Stopped() {
 		return Face{}, found
 	}
-	found = append(found, both(across, down, o.cuts)...)
+	found = append(found, both(across, down, func(a *axis) finding.List { return cutAxis(o, a) })...)
 	f := Face{Columns: across.n, Rows: down.n, Rings: len(o.Face.Borders)}
-	f.Finished = sum.Size{Width: o.finished(across), Height: o.finished(down)}
+	f.Finished = sum.Size{Width: finishedSum(o, across), Height: finishedSum(o, down)}
 	cloths, like := arrange(o.Face, o.Path)
 	found = append(found, like...)
 	g := &gridder{Order: o, Face: &f, across: across, down: down, cloths: cloths, node: n, blocks: blocks,
 		grid: Grid{Columns: across.n, Rows: down.n, Blocks: blocks, Point: across.point, Laid: cloths, Node: n}}
 	if across.point {
-		found = append(found, g.diagonal()...)
+		found = append(found, layDiagonally(g)...)
 	} else {
 		found = append(found, g.straight()...)
 	}
@@ -86,13 +87,13 @@ type place struct {
 
 // straight lays rows from the top, with sashes between them where there are any.
 func (g *gridder) straight() finding.List {
-	sewn := sum.Size{Width: g.sewn(g.across), Height: g.sewn(g.down)}
+	sewn := sum.Size{Width: sewnSum(g.Order, g.across), Height: sewnSum(g.Order, g.down)}
 	g.Sewn, g.grid.Sewn = sewn, sewn
 	g.grid.Patch = sum.Size{Width: g.across.cut, Height: g.down.cut}
 	if s := g.Order.Face.Sash; s != nil && g.across.sash > 0 {
 		g.grid.Sash, g.grid.Posts = true, s.Posts
 	}
-	xs, ys := g.slots(g.across), g.slots(g.down)
+	xs, ys := slotsOf(g.Order, g.across), slotsOf(g.Order, g.down)
 	found := g.begin(g.across.cut.Total()-2*g.Seam, g.down.cut.Total()-2*g.Seam, g.across.patch, g.down.patch)
 	if found.Stopped() {
 		return found
@@ -102,10 +103,10 @@ func (g *gridder) straight() finding.List {
 		switch {
 		case !y.sash:
 			band++
-			g.patchRow(xs, y, band)
+			addPatchRow(g, xs, y, band)
 		case g.grid.Posts:
 			band++
-			g.postRow(xs, y, band)
+			addPostRow(g, xs, y, band)
 		default:
 			last := xs[len(xs)-1]
 			p := g.sash(LongSash, g.Sewn.Width, y.cut)
@@ -126,8 +127,8 @@ func (g *gridder) straight() finding.List {
 	return append(found, g.finish()...)
 }
 
-// patchRow is a row of patches, and of the short sashes between them.
-func (g *gridder) patchRow(xs []slot, y slot, band int) {
+// addPatchRow is a row of patches, and of the short sashes between them.
+func addPatchRow(g *gridder, xs []slot, y slot, band int) {
 	before := -1
 	for i, x := range xs {
 		at := len(g.Cells)
@@ -149,8 +150,8 @@ func (g *gridder) patchRow(xs []slot, y slot, band int) {
 	g.Bands = append(g.Bands, b)
 }
 
-// postRow is a row of sashes and the posts between them.
-func (g *gridder) postRow(xs []slot, y slot, band int) {
+// addPostRow is a row of sashes and the posts between them.
+func addPostRow(g *gridder, xs []slot, y slot, band int) {
 	before := -1
 	for i, x := range xs {
 		role := ShortSash

@@ -22,12 +22,12 @@ func sideOf(diagonal length.Length) length.Length {
 // seam.
 type rim struct{ left, right, above, below float64 }
 
-// diagonal lays blocks on point in rows from the top, every other row one block
+// layDiagonally lays blocks on point in rows from the top, every other row one block
 // shorter, and sews them in diagonal rows that rise to the right.
 //
 // Source: geometry; for c blocks across and r down, (c − 1)(r − 1) more lie between
 // them, with 2(c − 1) + 2(r − 1) side triangles and 4 corners (docs/arithmetic.md §6.3).
-func (g *gridder) diagonal() finding.List {
+func layDiagonally(g *gridder) finding.List {
 	c, r := g.across.n, g.down.n
 	d := g.across.patch.Float()
 	side := sideOf(g.across.patch)
@@ -58,7 +58,7 @@ func (g *gridder) diagonal() finding.List {
 		}
 	}
 	rimmed := g.rim()
-	g.triangles(x0, y0, d, rimmed)
+	addTriangles(g, x0, y0, d, rimmed)
 	what := "blocks"
 	if !g.blocks {
 		what = "patches"
@@ -66,7 +66,7 @@ func (g *gridder) diagonal() finding.List {
 	for band := 1; band <= c+r-1; band++ { // a triangle at each end
 		g.Bands = append(g.Bands, Band{Number: band, Of: what, Pieces: count[band] + 2, Group: 1})
 	}
-	g.diagonalSeams(x0, y0, d, side)
+	addDiagonalSeams(g, x0, y0, d, side)
 	sewn := func(a *axis, more float64) sum.Sum {
 		return sum.Repeat(a.n, sum.Part, "block, point to point", a.patch).
 			Plus(sum.Part, "setting triangles beyond the blocks", length.FromFloat(more)).
@@ -97,15 +97,15 @@ func (g *gridder) rim() rim {
 
 // reached is the rim with the seam round the face and what is trimmed off.
 func (g *gridder) reached(r rim) rim {
-	left, right := g.reach(g.across)
-	above, below := g.reach(g.down)
+	left, right := reachAxis(g.Order, g.across)
+	above, below := reachAxis(g.Order, g.down)
 	x, y := g.across.float.Float(), g.down.float.Float()
 	return rim{x + left.Float(), x + right.Float(), y + above.Float(), y + below.Float()}
 }
 
-// triangles fill the rim. Each is cut from its whole triangle; drawn, it ends where the
+// addTriangles fill the rim. Each is cut from its whole triangle; drawn, it ends where the
 // seam between two diagonal rows runs out to the edge.
-func (g *gridder) triangles(x0, y0, d float64, sewn rim) {
+func addTriangles(g *gridder, x0, y0, d float64, sewn rim) {
 	e := sewn
 	if len(g.across.borders) == 0 {
 		e = g.reached(sewn)
@@ -150,7 +150,7 @@ func (g *gridder) corner(leg float64, band int, drawn outline.Outline) {
 }
 
 func (g *gridder) setting(is ref.Role, name, title string, cut outline.Outline, band int, drawn outline.Outline) {
-	grp := g.groupOf(Setting, is, name, "", title, cut, g.settingCloth(), "")
+	grp := seamGroupOf(g, Setting, is, name, "", title, cut, g.settingCloth(), "")
 	grp.count++
 	if p := &g.Parts[grp.part]; grp.count == 1 {
 		p.Finished += ", the straight grain outside"
@@ -169,8 +169,8 @@ func (g *gridder) settingCloth() string {
 	return f.Cloth
 }
 
-// diagonalSeams are the seams between the blocks of a diagonal row and between the rows.
-func (g *gridder) diagonalSeams(x0, y0, d float64, side length.Length) {
+// addDiagonalSeams are the seams between the blocks of a diagonal row and between the rows.
+func addDiagonalSeams(g *gridder, x0, y0, d float64, side length.Length) {
 	c, r := float64(g.across.n), float64(g.down.n)
 	cut := side + 2*g.Seam
 	for row := range 2*g.down.n - 1 {

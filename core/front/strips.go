@@ -17,7 +17,7 @@ func strips(o Order) (Face, finding.List) {
 	var found finding.List
 	o.Absorb = plan.AbsorbBorder // the outermost strips take up the loss: there is none to accept
 	list, text := o.Face.Strips, o.Style.Text
-	across, down := o.axes()
+	across, down := axesOf(o)
 	along := o.Face.Direction == plan.AlongWay // strips stand upright, side by side
 	a, b := down, across
 	if along {
@@ -40,8 +40,8 @@ func strips(o Order) (Face, finding.List) {
 		return Face{}, found
 	}
 	f := Face{Rows: 1, Columns: len(list)}
-	lowReach, highReach := o.reach(a)
-	startReach, endReach := o.reach(b)
+	lowReach, highReach := reachAxis(o, a)
+	startReach, endReach := reachAxis(o, b)
 	longer := o.allowed(sum.Part, "length, finished", b.whole)
 	longer = o.grownBoth(longer, b)
 	at := length.Length(0)
@@ -93,7 +93,7 @@ func strips(o Order) (Face, finding.List) {
 
 // grownBoth is a length that takes up what quilting and trimming need at both ends.
 func (o Order) grownBoth(s sum.Sum, a *axis) sum.Sum {
-	margins := o.margins(a)
+	margins := marginsOf(o, a)
 	return s.Plus(sum.Squaring, "trimmed off after quilting", margins).
 		Plus(sum.TakeUp, "what quilting takes", a.low+a.high-margins).UpTo(o.Step)
 }

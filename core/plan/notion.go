@@ -47,6 +47,6 @@ func (p Plan) ValidateNotion(n Notion) finding.List {
 	v.between("/each", "The length of one", n.Each, 0, length.Limit)
 	v.count("/count", "How many there are", n.Count, 0, mostNotions)
 	v.count("/pack_count", "How many are sold together", n.PackCount, 0, mostNotions)
-	v.money("/price", "The price", n.Price)
+	judgeMoney(v, "/price", "The price", n.Price)
 	return v.found
 }

@@ -84,10 +84,10 @@ func (p Plan) ValidateSample(s Sample) finding.List {
 		v.stop("/quilting", "A test square without quilting tells nothing.", "Choose how it is quilted.")
 	}
 	if s.Quilting != nil {
-		v.quilting("/quilting", *s.Quilting)
+		judgeQuilting(v, "/quilting", *s.Quilting)
 	}
 	if s.Layers != nil {
-		v.layers("/layers", *s.Layers)
+		judgeLayers(v, "/layers", *s.Layers)
 	}
 	if len(s.After) > mostRepeats {
 		v.stop("/after", fmt.Sprintf("%d repeats are more than tell anything.", len(s.After)),

@@ -43,22 +43,22 @@ func (p Plan) Validate() finding.List {
 	v := &validator{style: p.Style()}
 	v.text("/title", "A plan needs a title", p.Title)
 	v.count("/copies", "Copies", p.Copies, 1, mostCopies)
-	v.object(p.Object)
-	v.cover(p.Cover)
+	judgeObject(v, p.Object)
+	judgeCover(v, p.Cover)
 	for _, name := range slices.Sorted(maps.Keys(p.Pieces)) {
-		v.piece(p, name)
+		judgePiece(v, p, name)
 	}
-	v.back(p.Back)
-	v.edges(p)
+	judgeBack(v, p.Back)
+	judgeEdges(v, p)
 	for i, f := range p.Fittings {
-		v.fitting(finding.Path("fittings", i), f)
+		judgeFitting(v, finding.Path("fittings", i), f)
 	}
 	for _, letter := range slices.Sorted(maps.Keys(p.Cloths)) {
-		v.cloth(letter, p.Cloths[letter])
+		judgeCloth(v, letter, p.Cloths[letter])
 	}
-	v.habits(p.Habits)
+	judgeHabits(v, p.Habits)
 	for i, m := range p.Measured {
-		v.measured(finding.Path("measured", i), m)
+		judgeMeasured(v, finding.Path("measured", i), m)
 	}
 	for _, id := range slices.Sorted(maps.Keys(p.Progress.Cut)) {
 		cut, path := p.Progress.Cut[id], "/progress/cut/"+id
@@ -69,10 +69,10 @@ func (p Plan) Validate() finding.List {
 	for _, id := range slices.Sorted(maps.Keys(p.Progress.Spoiled)) {
 		v.count("/progress/spoiled/"+id, "What was spoiled of one cut", p.Progress.Spoiled[id], 1, mostSpoiled)
 	}
-	v.sewing(p)
-	v.schedule(p.Schedule)
+	judgeSewing(v, p)
+	judgeSchedule(v, p.Schedule)
 	v.count("/costs/minutes", "The minutes of one cover", p.Costs.Minutes, 0, mostMinutes)
-	v.money("/costs/other", "Other costs", p.Costs.Other)
+	judgeMoney(v, "/costs/other", "Other costs", p.Costs.Other)
 	for _, letter := range slices.Sorted(maps.Keys(p.Lays)) {
 		if slices.ContainsFunc(p.Lays[letter].Way,
 			func(choice int) bool { return choice < 0 || choice > mostChoices }) ||
@@ -87,8 +87,8 @@ func (p Plan) Validate() finding.List {
 // mostParts is how many parts a step can be divided into.
 const mostParts = 12
 
-// sewing checks what was recorded while sewing.
-func (v *validator) sewing(p Plan) {
+// judgeSewing checks what was recorded while sewing.
+func judgeSewing(v *validator, p Plan) {
 	pr := p.Progress
 	for _, id := range slices.Sorted(maps.Keys(pr.Times)) {
 		if t := pr.Times[id]; !(t >= 0 && t <= mostMinutes) {
@@ -122,8 +122,8 @@ func (v *validator) sewing(p Plan) {
 	}
 }
 
-// schedule checks days and minutes.
-func (v *validator) schedule(s *Schedule) {
+// judgeSchedule checks days and minutes.
+func judgeSchedule(v *validator, s *Schedule) {
 	if s == nil {
 		return
 	}
@@ -191,14 +191,14 @@ const mostSpoiled = 99
 // ValidateHabits says which habits of the plan cannot be right.
 func (p Plan) ValidateHabits() finding.List {
 	v := &validator{style: p.Style()}
-	v.habits(p.Habits)
+	judgeHabits(v, p.Habits)
 	return v.found
 }
 
 // ValidateCloth says what cannot be right about a cloth that is not in the plan.
 func (p Plan) ValidateCloth(c Cloth) finding.List {
 	v := &validator{style: p.Style()}
-	v.cloth(c.Name, c)
+	judgeCloth(v, c.Name, c)
 	return v.found
 }
 
@@ -256,7 +256,7 @@ func (v *validator) text(path, what, text string) {
 	}
 }
 
-func (v *validator) object(o Object) {
+func judgeObject(v *validator, o Object) {
 	axes := map[ObjectKind][]struct {
 		key, what string
 		l         length.Length
@@ -291,7 +291,7 @@ func (v *validator) object(o Object) {
 	}
 }
 
-func (v *validator) cover(c Cover) {
+func judgeCover(v *validator, c Cover) {
 	v.between("/cover/seam", "A seam allowance", c.Seam, leastSeam, mostSeam)
 	v.between("/cover/bulk", "The bulk of the stack", c.Bulk, 0, mostSeam)
 	v.between("/cover/flange", "A flange", c.Flange, 0, mostMargin)
@@ -299,7 +299,7 @@ func (v *validator) cover(c Cover) {
 	v.percent("/cover/wash", "Shrinkage", c.Wash)
 }
 
-func (v *validator) piece(p Plan, name string) {
+func judgePiece(v *validator, p Plan, name string) {
 	path := finding.Path("pieces", name)
 	names := PieceNames(p.Cover.Kind)
 	if name != Common && !slices.Contains(names, name) {
@@ -311,13 +311,13 @@ func (v *validator) piece(p Plan, name string) {
 		v.between(path+"/squaring", "A squaring margin", *q.Squaring, 0, mostMargin)
 	}
 	if q.Face != nil {
-		v.face(path+"/face", *q.Face)
+		judgeFace(v, path+"/face", *q.Face)
 	}
 	if q.Layers != nil {
-		v.layers(path+"/layers", *q.Layers)
+		judgeLayers(v, path+"/layers", *q.Layers)
 	}
 	if q.Quilting != nil {
-		v.quilting(path+"/quilting", *q.Quilting)
+		judgeQuilting(v, path+"/quilting", *q.Quilting)
 	}
 	if q.TakeUp != nil {
 		v.percent(path+"/take_up/across", "Take-up", q.TakeUp.Across)
@@ -325,13 +325,13 @@ func (v *validator) piece(p Plan, name string) {
 	}
 }
 
-func (v *validator) face(path string, f Face) {
+func judgeFace(v *validator, path string, f Face) {
 	switch f.Kind {
 	case GridFace, CheckerFace:
 		v.count(path+"/columns", "The number of patches across", f.Columns, 1, mostGrid)
 		v.count(path+"/rows", "The number of patches down", f.Rows, 1, mostGrid)
-		v.patch(path+"/patch", f.Patch)
-		v.sash(path+"/sash", f.Sash)
+		judgePatch(v, path+"/patch", f.Patch)
+		judgeSash(v, path+"/sash", f.Sash)
 		v.rows(path, f)
 		v.keep(path, f)
 	case WindowsFace:
@@ -342,9 +342,9 @@ func (v *validator) face(path string, f Face) {
 		}
 	case FoundFace:
 		if f.Patch != (Patch{}) {
-			v.patch(path+"/patch", f.Patch)
+			judgePatch(v, path+"/patch", f.Patch)
 		}
-		v.panel(path+"/panel", f.Panel)
+		judgePanel(v, path+"/panel", f.Panel)
 	case GatheredFace:
 		if s := f.Sampled; s != nil {
 			v.size(path+"/sampled/before", "The sample before it is gathered", s.Before)
@@ -359,7 +359,7 @@ func (v *validator) face(path string, f Face) {
 			v.between(fmt.Sprintf("%s/strips/%d/width", path, i), "A finished strip", s.Width, length.Inch/4, largest)
 		}
 	case StackFace:
-		v.stack(path, f)
+		judgeStack(v, path, f)
 	}
 	if len(f.Colourways) > mostWays {
 		v.stop(path+"/colourways", fmt.Sprintf("%d colourways are kept.", len(f.Colourways)),
@@ -373,18 +373,18 @@ func (v *validator) face(path string, f Face) {
 				"Keep them all beside the face itself.")
 			continue
 		}
-		v.face(at+"/face", c.Face)
+		judgeFace(v, at+"/face", c.Face)
 	}
 	for i, b := range f.Borders {
-		v.border(fmt.Sprintf("%s/borders/%d", path, i), b)
+		judgeBorder(v, fmt.Sprintf("%s/borders/%d", path, i), b)
 	}
 	for i, s := range f.Applique {
-		v.shape(fmt.Sprintf("%s/applique/%d", path, i), s)
+		judgeShape(v, fmt.Sprintf("%s/applique/%d", path, i), s)
 	}
 }
 
-// panel looks at what is said of a found panel.
-func (v *validator) panel(path string, p *FoundPanel) {
+// judgePanel looks at what is said of a found panel.
+func judgePanel(v *validator, path string, p *FoundPanel) {
 	if p == nil {
 		return
 	}
@@ -421,9 +421,9 @@ func (v *validator) panel(path string, p *FoundPanel) {
 	}
 }
 
-// shape looks at what is said of an appliquéd shape; whether it can be drawn and placed
+// judgeShape looks at what is said of an appliquéd shape; whether it can be drawn and placed
 // is found when it is.
-func (v *validator) shape(path string, s Shape) {
+func judgeShape(v *validator, path string, s Shape) {
 	for _, given := range []struct {
 		key, what string
 		l         length.Length
@@ -448,7 +448,7 @@ func (v *validator) shape(path string, s Shape) {
 	}
 }
 
-func (v *validator) patch(path string, p Patch) {
+func judgePatch(v *validator, path string, p Patch) {
 	if p.Fit {
 		return
 	}
@@ -458,13 +458,13 @@ func (v *validator) patch(path string, p Patch) {
 	}
 }
 
-func (v *validator) sash(path string, s *Sash) {
+func judgeSash(v *validator, path string, s *Sash) {
 	if s != nil {
 		v.between(path+"/width", "A finished sash", s.Width, length.Inch/8, largest)
 	}
 }
 
-func (v *validator) border(path string, b Border) {
+func judgeBorder(v *validator, path string, b Border) {
 	if !b.Width.Rest {
 		v.between(path+"/width", "A finished border", b.Width.Width, length.Inch/8, largest)
 	}
@@ -489,8 +489,8 @@ const (
 	mostDeep  = 4
 )
 
-// stack checks its parts, and that it does not hold stacks without end.
-func (v *validator) stack(path string, f Face) {
+// judgeStack checks its parts, and that it does not hold stacks without end.
+func judgeStack(v *validator, path string, f Face) {
 	if len(f.Parts) > mostStack {
 		v.stop(path+"/parts", fmt.Sprintf("%d parts are given.", len(f.Parts)),
 			fmt.Sprintf("Give up to %d.", mostStack))
@@ -504,7 +504,7 @@ func (v *validator) stack(path string, f Face) {
 	for i, p := range f.Parts {
 		at := fmt.Sprintf("%s/parts/%d", path, i)
 		v.between(at+"/height", "A part of a stack", p.Height, length.Inch/4, largest)
-		v.face(at+"/face", p.Face)
+		judgeFace(v, at+"/face", p.Face)
 	}
 }
 
@@ -542,7 +542,7 @@ func (v *validator) rows(path string, f Face) {
 	}
 }
 
-func (v *validator) layers(path string, l Layers) {
+func judgeLayers(v *validator, path string, l Layers) {
 	if l.Overhang != nil {
 		v.between(path+"/overhang", "The overhang", *l.Overhang, 0, mostMargin)
 	}
@@ -555,7 +555,7 @@ func (v *validator) layers(path string, l Layers) {
 	}
 }
 
-func (v *validator) quilting(path string, q Quilting) {
+func judgeQuilting(v *validator, path string, q Quilting) {
 	if len(q.Lines) > 8 {
 		v.stop(path+"/lines", "More than eight sets of lines cannot be told apart.", "Keep the sets that are sewn.")
 	}
@@ -588,7 +588,7 @@ func (v *validator) quilting(path string, q Quilting) {
 	}
 }
 
-func (v *validator) back(b Back) {
+func judgeBack(v *validator, b Back) {
 	if len(b.Hem) > 2 {
 		v.stop("/back/hem", "A hem is turned once or twice.", `Give one or two folds, or [] on a selvedge.`)
 	}
@@ -613,7 +613,7 @@ func (v *validator) back(b Back) {
 	}
 }
 
-func (v *validator) edges(p Plan) {
+func judgeEdges(v *validator, p Plan) {
 	if c := p.Edges.Piping; c != nil {
 		v.between("/edges/piping/cord", "A cord", c.Cord, leastSeam, length.Inch)
 	}
@@ -638,18 +638,18 @@ func (v *validator) edges(p Plan) {
 	}
 }
 
-// fitting checks the numbers of a fitting that no kind of it can do without.
-func (v *validator) fitting(path string, f Fitting) {
+// judgeFitting checks the numbers of a fitting that no kind of it can do without.
+func judgeFitting(v *validator, path string, f Fitting) {
 	v.count(path+"/slots", "Pen slots", f.Slots, 0, mostSlots)
 	v.between(path+"/slot", "A pen slot", f.Slot, 0, mostMargin)
 	v.between(path+"/short", "The short one of a pair", f.Short, 0, largest)
 	v.between(path+"/tape", "The hook-and-loop tape", f.Tape, 0, largest)
 	if f.Layers != nil {
-		v.layers(path+"/layers", *f.Layers)
+		judgeLayers(v, path+"/layers", *f.Layers)
 	}
 }
 
-func (v *validator) cloth(letter string, c Cloth) {
+func judgeCloth(v *validator, letter string, c Cloth) {
 	path := finding.Path("cloths", letter)
 	if strings.TrimSpace(letter) == "" || strings.Contains(letter, "/") {
 		v.stop("/cloths", fmt.Sprintf("%q cannot name a cloth.", letter), "Use a letter or a word without a slash.")
@@ -666,7 +666,7 @@ func (v *validator) cloth(letter string, c Cloth) {
 			"Type the length that is left, or 0.")
 	}
 	v.percent(path+"/shrink", "Shrinkage", c.Shrink)
-	v.stock(path, c)
+	judgeStock(v, path, c)
 }
 
 // mostCloth is longer than any roll.
@@ -675,17 +675,17 @@ const mostCloth = 100 * length.Metre
 // mostMoney is more than any cloth, notion or hour costs.
 const mostMoney = 1e6
 
-// money checks an amount of money.
-func (v *validator) money(path, what string, amount float64) {
+// judgeMoney checks an amount of money.
+func judgeMoney(v *validator, path, what string, amount float64) {
 	if !(amount >= 0 && amount <= mostMoney) {
 		v.stop(path, fmt.Sprintf("%s cannot be %g.", what, amount),
 			"Type an amount such as 12.50, or 0 where nobody said.")
 	}
 }
 
-// stock checks what the cupboard says of a cloth beside its width.
-func (v *validator) stock(path string, c Cloth) {
-	v.money(path+"/price", "The price of a cloth", c.Price)
+// judgeStock checks what the cupboard says of a cloth beside its width.
+func judgeStock(v *validator, path string, c Cloth) {
+	judgeMoney(v, path+"/price", "The price of a cloth", c.Price)
 	if !(c.Stretch >= 0 && c.Stretch <= 200) {
 		v.stop(path+"/stretch", fmt.Sprintf("Cloth cannot stretch by %g %%.", c.Stretch),
 			"Type how much longer it can be pulled, in percent, from 0 to 200.")
@@ -718,7 +718,7 @@ func (v *validator) stock(path string, c Cloth) {
 // mostOdd pieces are alike.
 const mostOdd = 999
 
-func (v *validator) habits(h Habits) {
+func judgeHabits(v *validator, h Habits) {
 	v.between("/habits/step", "A ruler step", h.Step, length.Inch/64, length.Inch)
 	v.between("/habits/seam", "A seam allowance", h.Seam, leastSeam, mostSeam)
 	v.between("/habits/hem", "Each fold of a hem", h.Hem, length.Inch/8, 3*length.Inch)
@@ -727,7 +727,7 @@ func (v *validator) habits(h Habits) {
 		v.stop("/habits/fraction", fmt.Sprintf("A ruler is not divided into %d.", h.Fraction), "Type 8, 16 or 32.")
 	}
 	if h.Wage != nil {
-		v.money("/habits/wage", "What an hour is reckoned at", *h.Wage)
+		judgeMoney(v, "/habits/wage", "What an hour is reckoned at", *h.Wage)
 	}
 	if h.Margin != nil && !(*h.Margin >= 0 && *h.Margin <= 1000) {
 		v.stop("/habits/margin", fmt.Sprintf("The margin cannot be %g %%.", *h.Margin),
@@ -745,7 +745,7 @@ func (v *validator) habits(h Habits) {
 // heaviest a pad can be filled, in grams.
 const heaviest = 20_000
 
-func (v *validator) measured(path string, m Measured) {
+func judgeMeasured(v *validator, path string, m Measured) {
 	if m.Gate == "" {
 		v.stop(path+"/gate", "A measurement needs to say at which gate it was taken.",
 			fmt.Sprintf("Type %s, for instance.", ref.FrontQuilted))

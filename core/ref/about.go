@@ -39,13 +39,13 @@ func (a About) Ref(kind Kind) Ref {
 		Layer: a.Layer, No: a.No, Late: a.Late}
 }
 
-// of is what a ref names.
+// AboutOf is what a ref names.
 func AboutOf(r Ref) About {
 	return About{Piece: r.Piece, Of: r.Of, Twin: r.Twin, Role: r.Role, Edge: r.Edge, Cloth: r.Cloth, Layer: r.Layer,
 		No: r.No, Late: r.Late}
 }
 
-// pair of strips of a border that a cut is sewn on with.
+// InPair is the pair of strips of a border that a cut is sewn on with.
 func (a About) InPair() int {
 	switch a.Role {
 	case BorderFirst:

@@ -98,7 +98,7 @@ func pieceOf(t *teller, s answer.Step) *answer.Piece {
 	return nil
 }
 
-// cells tells whether the step is about a cell, which is of a cut; nil where it is about all of
+// cellsOf tells whether the step is about a cell, which is of a cut; nil where it is about all of
 // them.
 func cellsOf(s answer.Step) func(answer.Cell, ref.About) bool {
 	switch {

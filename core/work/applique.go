@@ -15,18 +15,18 @@ import (
 // drawing.
 const named = 8
 
-// shapes lays, fuses and sews the shapes on a face: all that are not late, one layer at a
+// layShapes lays, fuses and sews the shapes on a face: all that are not late, one layer at a
 // time from the bottom, then their edges; then those that are late.
-func (b *builder) shapes() {
+func layShapes(b *builder) {
 	threads := applique.Threads(b.Applied)
 	for _, late := range []bool{false, true} {
 		for level := 1; level <= highest(b.Applied); level++ {
-			b.layOn(level, late)
+			layOn(b, level, late)
 		}
 		var strands []func()
 		for i, t := range threads {
 			if t.Late == late {
-				strands = append(strands, func() { b.sewEdges(i, t) })
+				strands = append(strands, func() { sewEdges(b, i, t) })
 			}
 		}
 		b.apart(strands...)
@@ -42,7 +42,7 @@ func highest(layers []applique.Layer) int {
 }
 
 // shapeCuts are the ids of what is cut for the shapes of a piece.
-func (b *builder) shapeCuts(piece string) []string {
+func shapeCuts(b *builder, piece string) []string {
 	var ids []string
 	for _, c := range b.Cuts {
 		if c.Piece == piece && c.Shape {
@@ -52,8 +52,8 @@ func (b *builder) shapeCuts(piece string) []string {
 	return ids
 }
 
-func (b *builder) cutShapes(piece string) {
-	cuts := b.shapeCuts(piece)
+func cutShapes(b *builder, piece string) {
+	cuts := shapeCuts(b, piece)
 	if len(cuts) == 0 || len(b.Applied) == 0 {
 		return // drawn lines alone
 	}
@@ -76,7 +76,7 @@ func (b *builder) cutShapes(piece string) {
 }
 
 // layOn lays one layer of shapes on and fuses it.
-func (b *builder) layOn(level int, late bool) {
+func layOn(b *builder, level int, late bool) {
 	var places, felt []string
 	loose, fused := false, false
 	for _, l := range b.Applied {
@@ -97,7 +97,7 @@ func (b *builder) layOn(level int, late bool) {
 		Stack: append(b.faceUp(b.on), Sheet{What: fmt.Sprintf("layer %d of the shapes", level), Up: RightUp}),
 		Title: fmt.Sprintf("Lay on layer %d", level), Caution: ironCaution,
 		Press: "Press, lift and press again; do not slide the iron.",
-		Check: "Measure from the other two edges as well before you press: " + b.fromOther(level, late)}
+		Check: "Measure from the other two edges as well before you press: " + fromOther(b, level, late)}
 	if late {
 		step.Title = fmt.Sprintf("Lay on the late shapes of layer %d", level)
 	}
@@ -120,7 +120,7 @@ func (b *builder) layOn(level int, late bool) {
 }
 
 // fromOther are the distances from the right and the bottom.
-func (b *builder) fromOther(level int, late bool) string {
+func fromOther(b *builder, level int, late bool) string {
 	var places []string
 	for _, l := range b.Applied {
 		if l.Level == level && l.Late == late && !l.Line() && len(places) < named {
@@ -138,7 +138,7 @@ func lower(title string) string {
 }
 
 // sewEdges sews what shows, in one thread.
-func (b *builder) sewEdges(i int, t applique.Thread) {
+func sewEdges(b *builder, i int, t applique.Thread) {
 	stitch := applique.StitchOf(t.Edge)
 	cloth, _ := b.Plan.Cloth(t.Cloth)
 	title := fmt.Sprintf("Sew the edges of %s", cloth.Name)
@@ -159,7 +159,7 @@ func (b *builder) sewEdges(i int, t applique.Thread) {
 	b.add(Step{Role: ref.DoSewShapes, Thread: i + 1, Late: t.Late, Stage: Piecing,
 		Stack: append([]Sheet{{What: "tear-off sheet"}},
 			append(b.faceUp(b.on), Sheet{What: "shape", Up: RightUp, Cloth: t.Cloth})...), Title: title,
-		Machine: machine, Caution: b.edgeCaution(t.Edge),
+		Machine: machine, Caution: edgeCaution(b, t.Edge),
 		Text: fmt.Sprintf("%s %s. %s takes about %s of thread. A tear-off sheet underneath keeps the face flat; draw the ends of the thread to the back and knot them.",
 			text, strings.Join(parts, ", "), together(t, stitch, b.text), b.text(t.Length.Ceil(length.Inch))),
 		Check: "The stitch covers the cut edge, and what a shape covers is left unsewn."})
@@ -173,7 +173,7 @@ func together(t applique.Thread, stitch applique.Stitch, text func(length.Length
 	return fmt.Sprintf("Together %s of %s; it", text(t.Seam.Total()), stitch.Title)
 }
 
-func (b *builder) edgeCaution(e plan.ShapeEdge) string {
+func edgeCaution(b *builder, e plan.ShapeEdge) string {
 	if e == plan.HandEdge {
 		return "Count your needles: one left in a cover is found by a hand."
 	}

@@ -28,12 +28,12 @@ type Form struct {
 	Least, Most float64
 }
 
-// edging makes piping and binding ready, which can be done as soon as all is measured, and
+// makeEdgings makes piping and binding ready, which can be done as soon as all is measured, and
 // bastes the piping on what it lies on.
-func (b *builder) edging(measured, on []string) {
+func makeEdgings(b *builder, measured, on []string) {
 	for _, e := range b.Edges {
 		if !e.Bought {
-			b.beside(measured, func() { b.makeStrips(e) })
+			b.beside(measured, func() { makeStrips(b, e) })
 		}
 		if e.What != "piping" {
 			continue
@@ -51,7 +51,7 @@ func (b *builder) edging(measured, on []string) {
 // made is the step that makes an edging.
 var made = map[string]ref.Role{"piping": ref.DoMakePiping, "binding": ref.DoMakeBinding}
 
-func (b *builder) makeStrips(e Edging) {
+func makeStrips(b *builder, e Edging) {
 	cut := fmt.Sprintf("Cut %d strips %s wide straight across the cloth", e.Strips, b.text(e.Width))
 	if e.Bias {
 		cut = fmt.Sprintf("Mark the piece at 45° from one corner and cut %d strips %s wide, as drawn; leave the short ones at the corners", e.Strips, b.text(e.Width))
@@ -74,8 +74,8 @@ func (b *builder) makeStrips(e Edging) {
 		Cuts: []string{e.Cut}, Stack: stack, Check: check, Machine: sewn, Caution: rotaryCaution})
 }
 
-// form sews and fills a pad that is made at home.
-func (b *builder) form() {
+// makeForm sews and fills a pad that is made at home.
+func makeForm(b *builder) {
 	f := b.Made
 	if f == nil {
 		return
@@ -90,7 +90,7 @@ func (b *builder) form() {
 	}
 	b.add(Step{Role: ref.DoForm, Stage: Closing,
 		Stack: facing(Sheet{What: "one side of the pad"}, Sheet{What: "the other"}), Title: "Make the pad",
-		Machine: b.closing(false, 0), Cuts: b.cuts("form", false),
+		Machine: closingSetUp(b, false, 0), Cuts: b.cuts("form", false),
 		Caution: "Loose fibre is nothing for small children; keep it away from flames and follow the label on the bag.",
 		Text:    fmt.Sprintf("%s but for a gap of %s. Turn it, fill it with %.0f to %.0f g of fibre, the corners first, and %s.", fold, b.text(f.Gap), f.Least, f.Most, closing),
 		Check:   "It springs back, and no lump is felt."})

@@ -9,8 +9,8 @@ import (
 	"umschlag/core/ref"
 )
 
-// panels cuts a panel that is there already to its size, and backs it.
-func (b *builder) found(f front.Found) {
+// makeFound cuts a panel that is there already to its size, and backs it.
+func makeFound(b *builder, f front.Found) {
 	panel := Sheet{What: "panel", Up: RightUp}
 	step := Step{Of: f.In, Role: ref.DoPanel, Stage: Piecing, Stack: []Sheet{panel}, Title: "Trim the panel",
 		Caution: rotaryCaution,
@@ -37,15 +37,15 @@ func (b *builder) found(f front.Found) {
 	b.add(step)
 	if f.Backed {
 		b.add(Step{Of: f.In, Role: ref.DoBacking, Stage: Piecing,
-			Stack: []Sheet{{What: "firm backing", Up: WrongUp, Cloth: b.backed()}, panel}, Title: "Back the panel",
-			Machine: machine.SetUp{Stitch: "straight stitch 4 mm", Needle: "80/12"}, Caution: b.pins(),
-			Text:  fmt.Sprintf("Lay it on its firm backing and sew both together round the edge, %s in: from here on they are one.", b.basted()),
+			Stack: []Sheet{{What: "firm backing", Up: WrongUp, Cloth: backedBy(b)}, panel}, Title: "Back the panel",
+			Machine: machine.SetUp{Stitch: "straight stitch 4 mm", Needle: "80/12"}, Caution: pinsText(b),
+			Text:  fmt.Sprintf("Lay it on its firm backing and sew both together round the edge, %s in: from here on they are one.", basted(b)),
 			Check: "It hangs without sagging; a knitted or holed panel is not stretched."})
 	}
 }
 
-// workedEdge reports whether the front is a hooked or knitted panel out to its edge, whose
+// hasWorkedEdge reports whether the front is a hooked or knitted panel out to its edge, whose
 // seam runs right against the work.
-func (b *builder) workedEdge() bool {
+func hasWorkedEdge(b *builder) bool {
 	return b.Face.Rings == 0 && len(b.Face.Found) == 1 && b.Face.Found[0].Kind == plan.WorkedPanel
 }

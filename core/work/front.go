@@ -13,21 +13,21 @@ import (
 	"umschlag/core/sum"
 )
 
-// piece sews a face of patches: units, rows, and the rows to each other; strips that
+// makeFace sews a face of patches: units, rows, and the rows to each other; strips that
 // are cut across; the faces of a stack.
-func (b *builder) piece() {
-	strands := []func(){b.worked, b.grids}
+func makeFace(b *builder) {
+	strands := []func(){func() { makeWorked(b) }, func() { makeGrids(b) }}
 	for _, part := range b.Face.Worked {
-		strands = append(strands, func() { b.of(part, (*builder).worked) })
+		strands = append(strands, func() { inPart(b, part, makeWorked) })
 	}
 	b.apart(strands...)
 }
 
-// grids are sewn from what their blocks are made of.
-func (b *builder) grids() {
+// makeGrids are sewn from what their blocks are made of.
+func makeGrids(b *builder) {
 	f := b.Face
-	b.sets()
-	b.units()
+	makeSets(b)
+	makeUnits(b)
 	var strands []func()
 	at := 0
 	for i, g := range f.Grids {
@@ -35,13 +35,13 @@ func (b *builder) grids() {
 		for ; at < len(f.Bands) && f.Bands[at].Group == i+1; at++ {
 			bands = append(bands, f.Bands[at])
 		}
-		strands = append(strands, func() { b.grid(g, bands) })
+		strands = append(strands, func() { makeGrid(b, g, bands) })
 	}
 	b.apart(strands...)
 }
 
-// of does a thing for a part of a stack.
-func (b *builder) of(part front.Worked, do func(*builder)) {
+// inPart does a thing for a part of a stack.
+func inPart(b *builder, part front.Worked, do func(*builder)) {
 	face, in := b.Face, b.in
 	b.Face, b.in = part.Face, part.In
 	b.Face.Bands = nil // its rows have other numbers in the stack
@@ -49,8 +49,8 @@ func (b *builder) of(part front.Worked, do func(*builder)) {
 	b.Face, b.in = face, in
 }
 
-// samples are sewn before anything is cut: they decide how much cloth gathers take.
-func (b *builder) samples() {
+// sewSamples are sewn before anything is cut: they decide how much cloth gathers take.
+func sewSamples(b *builder) {
 	if g := b.Face.Gather; g != nil {
 		b.add(Step{Of: b.in, Role: ref.DoSample, Stage: Cutting, Title: "Sew a sample of the gathers",
 			Machine: gathering,
@@ -58,18 +58,18 @@ func (b *builder) samples() {
 			Check:   "Looser gathers spread more: if the ratio is another one, change the plan before the panel is cut."})
 	}
 	for _, part := range b.Face.Worked {
-		b.of(part, (*builder).samples)
+		inPart(b, part, sewSamples)
 	}
 }
 
 // gathering is the machine set up for rows that are drawn in.
 var gathering = machine.SetUp{Stitch: "straight stitch 4 to 5 mm, upper tension loosened", Needle: "80/12"}
 
-// worked draws a panel in and trims it, folds windows, backs a found panel and lays a
+// makeWorked draws a panel in and trims it, folds windows, backs a found panel and lays a
 // pocket on.
-func (b *builder) worked() {
+func makeWorked(b *builder) {
 	if b.Face.Windows != nil {
-		b.windows()
+		makeWindows(b)
 	}
 	if g := b.Face.Gather; g != nil {
 		way := map[plan.Direction]string{plan.AlongWay: "from top to bottom",
@@ -83,11 +83,11 @@ func (b *builder) worked() {
 		}
 		b.add(Step{Of: b.in, Role: ref.DoGather, Stage: Piecing, Title: "Gather the panel",
 			Stack: []Sheet{{What: "panel", Up: RightUp, Cloth: b.faceCloth(b.on)}}, Text: text, Machine: gathering,
-			Caution: b.pins(),
+			Caution: pinsText(b),
 			Check:   fmt.Sprintf("It lies flat at the edges; trim it to %s.", b.size(b.Face.Sewn))})
 	}
 	for _, f := range b.Face.Found {
-		b.found(f)
+		makeFound(b, f)
 	}
 	for _, p := range b.Face.Parts {
 		if p.Role == front.PocketPart {
@@ -100,8 +100,8 @@ func (b *builder) worked() {
 	}
 }
 
-// windows folds the units, joins them, and rolls their edges over the patches.
-func (b *builder) windows() {
+// makeWindows folds the units, joins them, and rolls their edges over the patches.
+func makeWindows(b *builder) {
 	w, f := b.Face.Windows, b.Face
 	units := f.Columns * f.Rows
 	b.add(Step{Of: b.in, Role: ref.DoFoldUnits, Stage: Piecing, Stack: []Sheet{{What: "square", Up: WrongUp}},
@@ -118,7 +118,7 @@ func (b *builder) windows() {
 	b.add(Step{Of: b.in, Role: ref.DoWindows, Stage: Piecing,
 		Title: fmt.Sprintf("Sew %d windows and %d half ones", w.Whole, w.Half),
 		Stack: []Sheet{{What: "units", Up: RightUp}, {What: "patch", Up: RightUp},
-			{What: "folded edge, rolled over", Up: RightUp}}, Caution: b.pins(),
+			{What: "folded edge, rolled over", Up: RightUp}}, Caution: pinsText(b),
 		Text:  "Lay a patch over each join, on its point, roll the folded edges over it from all four sides and stitch them down; at the rim half a patch, its long side even with the edge.",
 		Check: "No raw edge shows, and the folds lie in one curve from point to point."})
 	if w.Buttons {
@@ -131,8 +131,8 @@ func (b *builder) windows() {
 	}
 }
 
-// grid lays one grid out, sews its rows and joins them.
-func (b *builder) grid(g front.Grid, bands []front.Band) {
+// makeGrid lays one grid out, sews its rows and joins them.
+func makeGrid(b *builder, g front.Grid, bands []front.Band) {
 	// folded units have a step of their own
 	if len(bands) == 0 || (len(bands) == 1 && bands[0].Pieces < 2) || bands[0].Of == "units" {
 		return
@@ -150,12 +150,12 @@ func (b *builder) grid(g front.Grid, bands []front.Band) {
 	if of != "segments" { // those come out of their sets
 		var strands []func()
 		for _, band := range bands {
-			strands = append(strands, func() { b.band(band, g) })
+			strands = append(strands, func() { sewBand(b, band, g) })
 		}
 		b.apart(strands...)
 	}
 	if len(bands) > 1 {
-		b.rows(g, bands)
+		joinRows(b, g, bands)
 	}
 }
 
@@ -167,8 +167,8 @@ func numbers(bands []front.Band) []int {
 	return out
 }
 
-// band sews one row.
-func (b *builder) band(band front.Band, g front.Grid) {
+// sewBand sews one row.
+func sewBand(b *builder, band front.Band, g front.Grid) {
 	if band.Pieces < 2 {
 		return
 	}
@@ -184,34 +184,34 @@ func (b *builder) band(band front.Band, g front.Grid) {
 		Stack: facing(Sheet{What: "row so far"}, Sheet{What: "next piece"}), Row: band.Number,
 		Bands: []int{band.Number}, Title: fmt.Sprintf("Sew row %d", band.Number),
 		Text: fmt.Sprintf("Join its %d %s from left to right.", band.Pieces, what), Machine: b.piecing(),
-		Press: pressText(side), Side: side, Caution: b.pins()}
+		Press: pressText(side), Side: side, Caution: pinsText(b)}
 	switch {
 	case g.Point:
 		step.Text = fmt.Sprintf("From the lower left up: its blocks and the triangle at each end, %d pieces. The triangles' right angles lie against the block.", band.Pieces)
 		step.Check = "The edge the next row is sewn to is one straight line."
 	case of(band, "strips"):
 		step.Title, step.Text = "Sew the strips together",
-			b.joinedFirst(front.Strip)+fmt.Sprintf("All %d side by side, in turn from one end and from the other, so that they do not bow.", band.Pieces)
+			joinedFirst(b, front.Strip)+fmt.Sprintf("All %d side by side, in turn from one end and from the other, so that they do not bow.", band.Pieces)
 		step.Check = fmt.Sprintf("Together they measure %s, raw edge to raw edge.", b.text(band.Length))
 	default:
 		step.Check = fmt.Sprintf("The row is %s long, raw edge to raw edge.", b.text(band.Length))
 	}
-	if b.alone() && band.Length > 0 {
+	if isAlone(b) && band.Length > 0 {
 		step.Gate, step.Reads, step.Expect = ref.Row(band.In,
 			band.No), ReadsWidth, sum.Size{Width: sum.Of(sum.Part, "row as planned", band.Length)}
 	}
 	b.add(step)
 }
 
-// alone reports the one grid of a cushion's front, whose measurements the plan follows.
-func (b *builder) alone() bool {
+// isAlone reports the one grid of a cushion's front, whose measurements the plan follows.
+func isAlone(b *builder) bool {
 	return b.in == "" && len(b.Face.Grids) == 1 && b.Plan.Cover.Kind == plan.Cushion
 }
 
 func of(band front.Band, what string) bool { return band.Of == what }
 
-// rows joins the rows of a grid.
-func (b *builder) rows(g front.Grid, bands []front.Band) {
+// joinRows joins the rows of a grid.
+func joinRows(b *builder, g front.Grid, bands []front.Band) {
 	school := b.Plan.Habits.Press
 	side := b.Pressed.Between[bands[0].Number]
 	if g.Sash && side != press.Open {
@@ -222,7 +222,7 @@ func (b *builder) rows(g front.Grid, bands []front.Band) {
 		Text:    "Two at a time from the top. " + meeting(school),
 		Machine: b.piecing(), Press: pressText(side), Side: side, Caution: ironCaution, Bands: numbers(bands)}
 	step.Check = fmt.Sprintf("The grid is %s, and both diagonals are alike.", b.size(g.Sewn))
-	if b.alone() && b.Face.Rings > 0 {
+	if isAlone(b) && b.Face.Rings > 0 {
 		step.Gate, step.Reads, step.Expect = ref.FrontPieced, ReadsSize, g.Sewn
 		step.Check += " A border that is still to come is cut to what you measure."
 	}
@@ -235,33 +235,33 @@ func (b *builder) rows(g front.Grid, bands []front.Band) {
 			"Every second one turned end for end, or taken from the other set. "+meeting(school)
 	case g.Sash && !g.Posts:
 		step.Title, step.Text = "Join the rows and the long sashes",
-			b.joinedFirst(front.LongSash)+"Two at a time from the top. Mark on each long sash where the patches begin and end, so that they stand above each other."
+			joinedFirst(b, front.LongSash)+"Two at a time from the top. Mark on each long sash where the patches begin and end, so that they stand above each other."
 	}
 	b.add(step)
 }
 
-// sets sews strips together and cuts them across.
-func (b *builder) sets() {
+// makeSets sews strips together and cuts them across.
+func makeSets(b *builder) {
 	var strands []func()
 	for i, s := range b.Face.Sets {
-		strands = append(strands, func() { b.set(i, s) })
+		strands = append(strands, func() { makeSet(b, i, s) })
 	}
 	b.apart(strands...)
 }
 
-func (b *builder) set(i int, s front.Set) {
+func makeSet(b *builder, i int, s front.Set) {
 	b.add(Step{Of: s.In, No: s.No, Role: ref.DoSet, Stage: Piecing, Seams: s.Count * (len(s.Cloths) - 1),
-		Stack:   facing(b.sheet("strips so far", s.Cloths, 0), b.sheet("next strip", s.Cloths, 1)),
+		Stack:   facing(sheetOf(b, "strips so far", s.Cloths, 0), sheetOf(b, "next strip", s.Cloths, 1)),
 		Title:   fmt.Sprintf("Sew %s", count(s.Count, "set of strips", "sets of strips")),
-		Text:    fmt.Sprintf("%s, each %s long, in turn from one end and from the other. Press, square one end, and cut across every %s: %d segments.", b.cloths(s.Cloths), b.text(s.Length), b.text(s.Segment), s.Segments),
-		Machine: b.piecing(), Press: b.pressSet(i), Caution: rotaryCaution,
+		Text:    fmt.Sprintf("%s, each %s long, in turn from one end and from the other. Press, square one end, and cut across every %s: %d segments.", clothsText(b, s.Cloths), b.text(s.Length), b.text(s.Segment), s.Segments),
+		Machine: b.piecing(), Press: pressSet(b, i), Caution: rotaryCaution,
 		Check: fmt.Sprintf("A set is %s high, raw edge to raw edge. Square the end again after every few cuts.",
 			b.text(s.Height))})
 }
 
 // pressSet is where the seams of the i-th set of strips lie: sets whose segments meet, one
 // up and one down.
-func (b *builder) pressSet(i int) string {
+func pressSet(b *builder, i int) string {
 	for _, side := range b.Pressed.Rows {
 		if side == press.Open {
 			return pressText(press.Open)
@@ -284,19 +284,19 @@ func meeting(school plan.Press) string {
 	return "Pin at every crossing: the allowances do not lock."
 }
 
-// bordered sews the borders on, and the faces of a stack to each other.
-func (b *builder) bordered() {
+// sewBorders sews the borders on, and the faces of a stack to each other.
+func sewBorders(b *builder) {
 	var done []ref.Key
 	for _, p := range b.Face.Parts {
 		if p.Ring > 0 && !slices.Contains(done, p.Ref.Of) {
 			done = append(done, p.Ref.Of)
-			b.border(p.Ref.Of)
+			sewBorder(b, p.Ref.Of)
 		}
 	}
 	if n := stacked(b.Face); n > 0 {
 		b.add(Step{Role: ref.DoJoinParts, Stage: Piecing, Act: PartsJoined, Seams: n,
 			Stack: facing(Sheet{What: "parts so far"}, Sheet{What: "next part"}), Title: "Join the parts",
-			Machine: b.piecing(), Press: pressText(press.Down), Caution: b.pins(),
+			Machine: b.piecing(), Press: pressText(press.Down), Caution: pinsText(b),
 			Text:  "From the top, middles pinned to middles. A part that came out longer is centred and squared up after.",
 			Check: fmt.Sprintf("The whole is %s, raw edge to raw edge.", b.size(b.Face.Sewn))})
 	}
@@ -312,8 +312,8 @@ func stacked(f front.Face) int {
 	return n
 }
 
-// border sews one border on, by how it is made.
-func (b *builder) border(of ref.Key) {
+// sewBorder sews one border on, by how it is made.
+func sewBorder(b *builder, of ref.Key) {
 	var parts []front.Part
 	mitred, squares := false, false
 	for _, p := range b.Face.Parts {
@@ -327,8 +327,8 @@ func (b *builder) border(of ref.Key) {
 	}
 	step := func(role ref.Role, pair int, edge, title, text, check string) {
 		b.add(Step{Role: role, Of: of, Edge: edge, Pair: pair, Stage: Piecing, Act: BorderSewn, Seams: 2,
-			Stack: b.borderStack(role), Title: title, Text: text, Check: check,
-			Machine: b.piecing(), Press: "Press the seams towards the border.", Caution: b.pins()})
+			Stack: borderStack(b, role), Title: title, Text: text, Check: check,
+			Machine: b.piecing(), Press: "Press the seams towards the border.", Caution: pinsText(b)})
 	}
 	for _, p := range parts {
 		if p.Role == front.BorderPatch {
@@ -367,7 +367,7 @@ func (b *builder) border(of ref.Key) {
 }
 
 // joinedFirst tells to join strips that are longer than their cloth is wide.
-func (b *builder) joinedFirst(role front.Role) string {
+func joinedFirst(b *builder, role front.Role) string {
 	for _, p := range b.Face.Parts {
 		if p.Role == role && p.Joined > 1 {
 			return "Join those that are longer than their cloth is wide end to end first, seams pressed open. "

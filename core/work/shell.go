@@ -81,18 +81,18 @@ func (m Maker) Lastly() { m.b.lastly() }
 var Constructions kind.Set[Construction]
 
 func init() {
-	hood := Construction{Measure: func(m Maker) { m.b.measureBox() }, Finish: func(m Maker) { m.b.openEdge() }}
+	hood := Construction{Measure: func(m Maker) { measureBox(m.b) }, Finish: func(m Maker) { closeOpenEdge(m.b) }}
 	Constructions.Add("wrap-hood", hood)
 	Constructions.Add("band-hood", hood)
 	Constructions.Add("skirt-hood", hood)
 	Constructions.Add("boxed-cushion",
-		Construction{Measure: func(m Maker) { m.b.measurePad() }, Finish: func(m Maker) { m.b.fillBox() },
+		Construction{Measure: func(m Maker) { measurePad(m.b) }, Finish: func(m Maker) { fillBox(m.b) },
 			Gap: "at the back of the last of them, to turn the cover and to put the pad in"})
-	Constructions.Add("pad", Construction{Measure: func(m Maker) { m.b.measureFlat() },
-		Finish: func(m Maker) { m.b.turnPad() },
+	Constructions.Add("pad", Construction{Measure: func(m Maker) { measureFlat(m.b) },
+		Finish: func(m Maker) { turnPad(m.b) },
 		Gap:    "away from a corner, to turn the pad through"})
 	Constructions.Add("jacket",
-		Construction{Measure: func(m Maker) { m.b.measureBook() }, Finish: func(m Maker) { m.b.turnJacket() },
+		Construction{Measure: func(m Maker) { measureBook(m.b) }, Finish: func(m Maker) { turnJacket(m.b) },
 			Gap: "in the middle of the lower edge, to turn the jacket through"})
 }
 
@@ -106,29 +106,29 @@ func ShellSteps(o ShellOrder) []Step {
 		return nil
 	}
 	c.Measure(Maker{b})
-	b.sampled(o.Panels)
+	sewShellSamples(b, o.Panels)
 	measured := b.after
 	b.on = ""
-	b.beside(measured, b.form)
-	b.cutShell()
-	flat := b.panels(o.Panels)
+	b.beside(measured, func() { makeForm(b) })
+	cutShell(b)
+	flat := finishPanels(b, o.Panels)
 	b.on = "" // from here on several pieces lie on the table
-	b.edging(measured, flat.of(piped(o.Cover)))
-	b.joins(o, c.Gap, flat)
+	makeEdgings(b, measured, flat.of(piped(o.Cover)))
+	sewJoins(b, o, c.Gap, flat)
 	for _, p := range o.Panels {
-		b.fittings(p.Piece.Name, true)
+		sewFittings(b, p.Piece.Name, true)
 	}
 	c.Finish(Maker{b})
 	return inOrder(b.steps)
 }
 
-// sampled sews the samples that decide how panels are cut.
-func (b *builder) sampled(panels []ShellPanel) {
+// sewShellSamples sews the samples that decide how panels are cut.
+func sewShellSamples(b *builder, panels []ShellPanel) {
 	var strands []func()
 	for _, p := range panels {
 		strands = append(strands, func() {
 			b.Face, b.on = p.Face, p.Piece.Name
-			b.samples()
+			sewSamples(b)
 		})
 	}
 	b.apart(strands...)
@@ -151,13 +151,13 @@ func (f finished) of(names []string) []string {
 	return out
 }
 
-// panels finishes each panel while it is flat.
-func (b *builder) panels(panels []ShellPanel) finished {
+// finishPanels finishes each panel while it is flat.
+func finishPanels(b *builder, panels []ShellPanel) finished {
 	cut, out := b.after, finished{}
 	for _, p := range panels {
 		b.after = cut
-		b.panel(p)
-		b.fittings(p.Piece.Name, false)
+		finishPanel(b, p)
+		sewFittings(b, p.Piece.Name, false)
 		out[p.Piece.Name] = b.after
 	}
 	return out
@@ -173,9 +173,9 @@ func piped(c cover.Cover) []string {
 	return nil
 }
 
-// joins sews the seams in their order, each when its pieces are finished; what is joined
+// sewJoins sews the seams in their order, each when its pieces are finished; what is joined
 // to nothing is finished before what comes after them.
-func (b *builder) joins(o ShellOrder, gap string, flat finished) {
+func sewJoins(b *builder, o ShellOrder, gap string, flat finished) {
 	b.after, b.on = nil, ""
 	joined := map[string]bool{}
 	for i, j := range o.Cover.Joins {
@@ -184,7 +184,7 @@ func (b *builder) joins(o ShellOrder, gap string, flat finished) {
 			needs = union(needs, b.having(ref.DoBastePiping))
 		}
 		b.after = union(b.after, needs)
-		b.join(i+1, j, gap)
+		sewJoin(b, i+1, j, gap)
 		joined[j.Between[0]], joined[j.Between[1]] = true, true
 	}
 	for _, p := range o.Panels {
@@ -196,15 +196,15 @@ func (b *builder) joins(o ShellOrder, gap string, flat finished) {
 
 const changePlan = "If the tape says otherwise, change the plan before anything is cut."
 
-func (b *builder) measurePad() {
+func measurePad(b *builder) {
 	o := b.Plan.Object
 	b.add(Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the pad", Check: changePlan,
-		Text: fmt.Sprintf("%s, and through it: the plan says %s thick.", b.flatText(), b.text(o.Thickness))})
+		Text: fmt.Sprintf("%s, and through it: the plan says %s thick.", flatText(b), b.text(o.Thickness))})
 }
 
 // flatText says how something with a width and a height is measured, or something
 // round.
-func (b *builder) flatText() string {
+func flatText(b *builder) string {
 	o := b.Plan.Object
 	if o.Shape == plan.RoundShape {
 		return fmt.Sprintf("Across its middle, in two directions: the plan says %s", b.text(o.Width))
@@ -212,12 +212,12 @@ func (b *builder) flatText() string {
 	return fmt.Sprintf("Across and up: the plan says %s × %s", b.text(o.Width), b.text(o.Height))
 }
 
-func (b *builder) measureFlat() {
+func measureFlat(b *builder) {
 	b.add(Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure what it lies on", Check: changePlan,
-		Text: b.flatText() + "."})
+		Text: flatText(b) + "."})
 }
 
-func (b *builder) measureBook() {
+func measureBook(b *builder) {
 	o := b.Plan.Object
 	text := fmt.Sprintf("Close the book and lead a bending tape from one fore-edge round the spine to the other: the plan says %s, and %s high.", b.text(o.Wrap), b.text(o.Height))
 	if o.Wrap == 0 {
@@ -227,7 +227,7 @@ func (b *builder) measureBook() {
 	b.add(Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the book closed", Text: text, Check: changePlan})
 }
 
-func (b *builder) fillBox() {
+func fillBox(b *builder) {
 	if b.Plan.Back.Kind == plan.Zip {
 		b.add(Step{Role: ref.DoTurn, Stage: Closing, Title: "Turn it and put the pad in",
 			Text: "Open the zip all the way, turn the cover through it, push the corners out with something blunt, and put the pad in."}, b.having(ref.DoForm)...)
@@ -239,15 +239,15 @@ func (b *builder) fillBox() {
 	b.lastly()
 }
 
-func (b *builder) turnPad() {
-	b.clip()
+func turnPad(b *builder) {
+	clipSeams(b)
 	b.add(Step{Role: ref.DoTurn, Stage: Closing, Title: "Turn the pad", Press: "Press the edges.", Caution: ironCaution,
 		Text: "Turn it through the gap, push the corners out with something blunt, and slip-stitch the gap."})
 	b.lastly()
 }
 
-func (b *builder) turnJacket() {
-	b.clip()
+func turnJacket(b *builder) {
+	clipSeams(b)
 	b.add(Step{Role: ref.DoTurn, Stage: Closing, Title: "Turn the jacket", Press: "Press the edges.",
 		Caution: ironCaution,
 		Text: turnText[b.Plan.Cover.Flaps.Style] + fmt.Sprintf(" Top-stitch all round %s from the edge.",
@@ -295,7 +295,7 @@ func (b *builder) lastly() {
 		Check:   "No seam opens, nothing is caught, no pin is left in it."})
 }
 
-func (b *builder) measureBox() {
+func measureBox(b *builder) {
 	o := b.Plan.Object
 	text := fmt.Sprintf("Over everything that sticks out, not the body alone: the plan says %s long, %s deep and %s high", b.text(o.Length), b.text(o.Depth), b.text(o.Height))
 	out := o.SticksOut
@@ -315,7 +315,7 @@ func (b *builder) measureBox() {
 		Check: changePlan, Caution: hoodCaution})
 }
 
-func (b *builder) cutShell() {
+func cutShell(b *builder) {
 	var outer, under []string
 	for _, c := range b.Cuts {
 		if c.Shape || c.Piece == "form" || slices.ContainsFunc(b.Edges, func(e Edging) bool { return e.Cut == c.ID }) {
@@ -340,27 +340,27 @@ func (b *builder) cutShell() {
 	}
 }
 
-// panel quilts, trims and shapes one piece while it is flat.
-func (b *builder) panel(p ShellPanel) {
+// finishPanel quilts, trims and shapes one piece while it is flat.
+func finishPanel(b *builder, p ShellPanel) {
 	name, id := p.name(), p.Piece.Name
 	b.on = id
-	b.strips(p)
+	sewStrips(b, p)
 	b.Face, b.Pressed, b.Quilted = p.Face, p.Pressed, p.Quilting != nil
 	b.Applied, b.Pattern = p.Applied, p.Pattern
-	b.face(id)
+	sewFace(b, id)
 	if p.Chain.Batting != nil || p.Chain.Lining != "" {
-		text := stackText(p.Chain, "the "+name+" right side up") + " " + b.held()
+		text := stackText(p.Chain, "the "+name+" right side up") + " " + heldBy(b)
 		if p.Quilting == nil {
-			text += " Sew round the edge first, " + b.basted() + " in, then trim what lies under it even with the top."
+			text += " Sew round the edge first, " + basted(b) + " in, then trim what lies under it even with the top."
 		}
-		b.add(Step{Role: ref.DoLayers, Stage: Quilting, Title: "Layer the " + name, Caution: b.holdCaution(),
+		b.add(Step{Role: ref.DoLayers, Stage: Quilting, Title: "Layer the " + name, Caution: holdCaution(b),
 			Text: text, Rest: cooled(p.Chain.Web), Machine: quilting(p.Chain),
 			Stack: layeredStack(p.Chain, name, b.faceCloth(id))}, b.having(ref.DoCutUnder)...)
 	}
 	if p.Quilting != nil {
 		stack := layeredStack(p.Chain, name, b.faceCloth(id))
 		b.add(Step{Role: ref.DoQuilt, Stage: Quilting, Act: Quilted, Stack: stack, Title: "Quilt the " + name,
-			Text:    b.linesText(p.Quilting),
+			Text:    linesText(b, p.Quilting),
 			Machine: quilting(p.Chain), Caution: needleCaution, Check: "No pleats on the lining side."})
 		b.add(Step{Role: ref.DoTrim, Stage: Quilting, Stack: stack, Title: "Trim the " + name, Caution: rotaryCaution,
 			Text: fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges.",
@@ -373,25 +373,25 @@ func (b *builder) panel(p ShellPanel) {
 			Text: fmt.Sprintf("Its patches were cut with a seam there and the edge takes less: trim %s off.",
 				b.text(p.Surplus))})
 	}
-	b.shape(p.Piece, p.name(), id)
+	shapeCorners(b, p.Piece, p.name(), id)
 }
 
-// strips joins a long strip from shorter ones.
-func (b *builder) strips(p ShellPanel) {
+// sewStrips joins a long strip from shorter ones.
+func sewStrips(b *builder, p ShellPanel) {
 	if p.Strips < 2 {
 		return
 	}
 	b.add(Step{Role: ref.DoEndToEnd, Stage: Piecing,
 		Stack: facing(Sheet{What: "strip so far", Cloth: b.faceCloth(p.Piece.Name)},
 			Sheet{What: "next strip", Cloth: b.faceCloth(p.Piece.Name)}), Title: "Join the strips of the " + p.name(),
-		Machine: b.piecing(), Press: "Press the seams open.", Caution: b.pins(),
+		Machine: b.piecing(), Press: "Press the seams open.", Caution: pinsText(b),
 		Text: fmt.Sprintf("%d strips end to end, right sides together.", p.Strips),
 		Check: fmt.Sprintf("The whole is %s long, raw edge to raw edge; trim what is beyond.",
 			b.text(p.Chain.Top.Width.Total()))})
 }
 
-// shape cuts the corners of a panel, or the whole of it, to its outline.
-func (b *builder) shape(p cover.Piece, name, id string) {
+// shapeCorners cuts the corners of a panel, or the whole of it, to its outline.
+func shapeCorners(b *builder, p cover.Piece, name, id string) {
 	step := Step{Role: ref.DoCorners, Stage: Quilting, Stack: b.faceUp(id),
 		Check: "Fold the piece down its middle and across: the edges match."}
 	r := b.Plan.Cover.Seam + p.Radii.TopLeft
@@ -418,7 +418,7 @@ func (b *builder) shape(p cover.Piece, name, id string) {
 // sturdy is how thick the seams of a shell are at least, where two of them cross.
 const sturdy = 3 * length.Millimetre
 
-func (b *builder) join(n int, j cover.Join, gap string) {
+func sewJoin(b *builder, n int, j cover.Join, gap string) {
 	first := j.Lengths[0].Total()
 	laid := "Right sides together, middles and quarters pinned first."
 	if j.Laid != "" {
@@ -429,13 +429,13 @@ func (b *builder) join(n int, j cover.Join, gap string) {
 		text += fmt.Sprintf("; there are %d of them", j.Count)
 	}
 	step := Step{Role: ref.DoJoin, Join: n, Seats: j.Seats(), Stage: Closing, Title: "Sew " + j.Title, Text: text + ".",
-		Machine: b.closing(j.Piped > 0 && b.Plan.Edges.Piping != nil, sturdy), Caution: b.pins(),
+		Machine: closingSetUp(b, j.Piped > 0 && b.Plan.Edges.Piping != nil, sturdy), Caution: pinsText(b),
 		Check: "Before you pin: measure the second edge along its seam line. After: nothing is caught in the seam.",
 		Gate:  ref.Seam(j.Seats()), Reads: ReadsEdge, Expect: sum.Size{Width: j.Lengths[1]}}
 	if slices.ContainsFunc(j.Lengths[0].Then(j.Lengths[1]), func(t sum.Term) bool { return t.Kind == sum.Corner }) {
 		step.Text += fmt.Sprintf(" Clip the straight edge every %s where it goes round the corner, not into the stitching line.", b.about(length.Inch/4, 6*length.Millimetre))
 	}
-	step.Stack = b.joinStack(j)
+	step.Stack = joinStack(b, j)
 	if j.Gap > 0 {
 		step.Text += fmt.Sprintf(" Leave a gap of %s %s.", b.text(j.Gap), gap)
 	}
@@ -446,14 +446,14 @@ func (b *builder) join(n int, j cover.Join, gap string) {
 	}
 }
 
-// clip thins the allowance where it would bunch when turned.
-func (b *builder) clip() {
-	b.add(Step{Role: ref.DoClip, Stage: Closing, Turned: true, Title: "Clip the corners", Text: b.clipText(),
+// clipSeams thins the allowance where it would bunch when turned.
+func clipSeams(b *builder) {
+	b.add(Step{Role: ref.DoClip, Stage: Closing, Turned: true, Title: "Clip the corners", Text: clipsText(b),
 		Caution: "Never cut into the stitching."})
 }
 
-// clipText says how, by the school for square corners.
-func (b *builder) clipText() string {
+// clipsText says how, by the school for square corners.
+func clipsText(b *builder) string {
 	if b.Plan.Object.Shape == plan.RoundShape || b.Plan.Cover.Corners.Kind == plan.RoundCorners {
 		return fmt.Sprintf("Notch the allowance along the curves every %s, so that it lies flat when turned.",
 			b.about(length.Inch/2, length.Centimetre))
@@ -461,7 +461,7 @@ func (b *builder) clipText() string {
 	return clipText[b.Plan.Habits.Clip]
 }
 
-func (b *builder) openEdge() {
+func closeOpenEdge(b *builder) {
 	p := b.Plan
 	text := map[plan.BottomFinish]string{
 		"hem": fmt.Sprintf("Turn %s up at the bottom, press, and stitch close to the edge.",
@@ -473,7 +473,7 @@ func (b *builder) openEdge() {
 		if e := p.Edges.Binding; e != nil {
 			text += fmt.Sprintf(" It shows %s on both sides: %s.", b.text(e.Shows), bindingText[e.Style])
 		}
-		text += " " + b.bindingEnds()
+		text += " " + bindingEnds(b)
 	}
 	sewn, stack := firmly, []Sheet{{What: "hood", Up: RightUp}, {What: "binding", Up: WrongUp}}
 	switch p.Cover.Bottom.Finish {
@@ -491,7 +491,7 @@ func (b *builder) openEdge() {
 }
 
 // bindingEnds says what happens where the end of a binding meets its beginning.
-func (b *builder) bindingEnds() string {
+func bindingEnds(b *builder) string {
 	if b.Plan.Habits.Binding == plan.EndsJoined {
 		return fmt.Sprintf("Leave a hand's width open at the end, sew both ends to each other with %s, press the seam open and close the gap.", b.about(length.Inch/2, 12*length.Millimetre))
 	}

@@ -46,7 +46,7 @@ func facing(below, above Sheet) []Sheet {
 
 // closingStack is a front and a back as they are sewn together, with the lining over
 // them that a folded back may have.
-func (b *builder) closingStack() []Sheet {
+func closingStack(b *builder) []Sheet {
 	out := facing(Sheet{What: "front", Cloth: b.faceCloth("front")}, Sheet{What: "back", Cloth: b.faceCloth("back")})
 	for _, p := range b.Order.Back.Panels {
 		if p.Lining {
@@ -80,8 +80,8 @@ func (b *builder) faceUp(piece string) []Sheet {
 	return []Sheet{{What: piece, Up: RightUp, Cloth: b.faceCloth(piece)}}
 }
 
-// sheet is what is made of one of several cloths, by its place among them.
-func (b *builder) sheet(what string, cloths []string, at int) Sheet {
+// sheetOf is what is made of one of several cloths, by its place among them.
+func sheetOf(b *builder, what string, cloths []string, at int) Sheet {
 	if at < len(cloths) {
 		return Sheet{What: what, Cloth: cloths[at]}
 	}
@@ -89,13 +89,13 @@ func (b *builder) sheet(what string, cloths []string, at int) Sheet {
 }
 
 // rightOut is a cover turned: its wrong sides together.
-func (b *builder) rightOut() []Sheet {
+func rightOut(b *builder) []Sheet {
 	return []Sheet{{What: "back", Up: WrongUp, Cloth: b.faceCloth("back")},
 		{What: "front", Up: RightUp, Cloth: b.faceCloth("front")}}
 }
 
-// backed is the cloth behind a found panel.
-func (b *builder) backed() string {
+// backedBy is the cloth behind a found panel.
+func backedBy(b *builder) string {
 	if face := b.Plan.Piece(b.on).Face; face != nil {
 		return face.Backed
 	}
@@ -103,7 +103,7 @@ func (b *builder) backed() string {
 }
 
 // borderStack is how the parts of a border are laid on each other.
-func (b *builder) borderStack(role ref.Role) []Sheet {
+func borderStack(b *builder, role ref.Role) []Sheet {
 	switch role {
 	case ref.DoBorderPatches:
 		return facing(Sheet{What: "patches so far"}, Sheet{What: "next patch"})
@@ -114,7 +114,7 @@ func (b *builder) borderStack(role ref.Role) []Sheet {
 }
 
 // makingStack is how a back is laid for one of the things that are done to it.
-func (b *builder) makingStack(m back.Making) []Sheet {
+func makingStack(b *builder, m back.Making) []Sheet {
 	var out []Sheet
 	cloths := map[back.Cloth]string{back.BackCloth: b.faceCloth("back"), back.LiningCloth: b.lining("back")}
 	for _, s := range m.Stack {
@@ -124,7 +124,7 @@ func (b *builder) makingStack(m back.Making) []Sheet {
 }
 
 // joinStack is how two pieces are laid for their seam.
-func (b *builder) joinStack(j cover.Join) []Sheet {
+func joinStack(b *builder, j cover.Join) []Sheet {
 	first := Sheet{What: j.Between[0], Up: RightUp, Cloth: b.faceCloth(j.Between[0])}
 	second := Sheet{What: j.Between[1], Up: RightUp, Cloth: b.faceCloth(j.Between[1])}
 	switch {

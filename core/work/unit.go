@@ -31,8 +31,8 @@ var unitText = map[block.Sign]string{
 	block.Diamond: "opposite corners first, press, then the other two", block.Halved: "along their short side",
 }
 
-// together says how triangles are sewn before they are cut apart, by the school.
-func (b *builder) together(u front.Unit) string {
+// howUnit says how triangles are sewn before they are cut apart, by the school.
+func howUnit(b *builder, u front.Unit) string {
 	if !u.Triangles || !b.Plan.Habits.Triangles.Large() {
 		return ""
 	}
@@ -53,7 +53,7 @@ func (b *builder) together(u front.Unit) string {
 }
 
 // seamsOf is how many seams one unit has.
-func (b *builder) seamsOf(u front.Unit) int {
+func seamsOf(b *builder, u front.Unit) int {
 	switch u.Sign {
 	case block.Cross:
 		return 3
@@ -65,8 +65,8 @@ func (b *builder) seamsOf(u front.Unit) int {
 	return max(1, len(u.Cloths)-1)
 }
 
-// units sews what the blocks are made of, one kind after the other, each in a chain.
-func (b *builder) units() {
+// makeUnits sews what the blocks are made of, one kind after the other, each in a chain.
+func makeUnits(b *builder) {
 	for _, u := range b.Face.Units {
 		if u.Set {
 			continue // cut across its set of strips
@@ -79,20 +79,20 @@ func (b *builder) units() {
 		if u.Block && b.Pressed.Alternate {
 			press = "In every second place of the layout press the block's seams the other way, as the pressing plan shows: blocks side by side lock."
 		}
-		text := fmt.Sprintf("%s: %s.", b.cloths(u.Cloths), unitText[u.Sign])
-		if how := b.together(u); how != "" {
-			text = b.cloths(u.Cloths) + ": " + how
+		text := fmt.Sprintf("%s: %s.", clothsText(b, u.Cloths), unitText[u.Sign])
+		if how := howUnit(b, u); how != "" {
+			text = clothsText(b, u.Cloths) + ": " + how
 		}
-		b.add(Step{Of: u.In, No: u.No, Role: ref.DoUnit, Stage: Piecing, Act: UnitSewn, Seams: u.Count * b.seamsOf(u),
-			Stack: facing(b.sheet("one piece", u.Cloths, 0), b.sheet("the other", u.Cloths, 1)), Title: title,
-			Machine: b.piecing(), Press: press, Within: true, Caution: b.pins(), Text: text + b.chain(u.Count),
+		b.add(Step{Of: u.In, No: u.No, Role: ref.DoUnit, Stage: Piecing, Act: UnitSewn, Seams: u.Count * seamsOf(b, u),
+			Stack: facing(sheetOf(b, "one piece", u.Cloths, 0), sheetOf(b, "the other", u.Cloths, 1)), Title: title,
+			Machine: b.piecing(), Press: press, Within: true, Caution: pinsText(b), Text: text + chainText(b, u.Count),
 			Check: fmt.Sprintf("Each is %s × %s, raw edge to raw edge; trim what is beyond.", b.text(u.Width),
 				b.text(u.Height))})
 	}
 }
 
-// cloths names cloths by their names.
-func (b *builder) cloths(letters []string) string {
+// clothsText names cloths by their names.
+func clothsText(b *builder, letters []string) string {
 	names := make([]string, len(letters))
 	for i, letter := range letters {
 		if c, _ := b.Plan.Cloth(letter); letter != "" {
@@ -111,8 +111,8 @@ func (b *builder) cloths(letters []string) string {
 // batch is how many are fed in one chain before it is cut and pressed. Common practice.
 const batch = 16
 
-// chain says in which batches units are fed one after the other.
-func (b *builder) chain(n int) string {
+// chainText says in which batches units are fed one after the other.
+func chainText(b *builder, n int) string {
 	switch {
 	case n < 2:
 		return ""

@@ -215,26 +215,26 @@ type builder struct {
 // Steps is the work in an order that can be followed.
 func Steps(o Order) []Step {
 	b := &builder{Order: o, style: o.Plan.Style(), on: "front"}
-	b.prepare()
+	prepare(b)
 	measured := b.after
-	b.apart(func() { b.cutFront(); b.face("front") }, b.cutUnder)
+	b.apart(func() { cutFront(b); sewFace(b, "front") }, func() { cutUnder(b) })
 	if o.Quilted || o.Chain.Batting != nil || o.Chain.Lining != "" {
-		b.layered()
+		layTogether(b)
 	}
-	b.shape(o.Front, "front", "front")
-	b.fittings("front", false)
-	b.gate()
-	b.beside(measured, b.form)
+	shapeCorners(b, o.Front, "front", "front")
+	sewFittings(b, "front", false)
+	measureFront(b)
+	b.beside(measured, func() { makeForm(b) })
 	front := b.after
-	b.apart(func() { b.back(); b.fittings("back", false) }, func() { b.edging(measured, front) })
-	b.close()
+	b.apart(func() { makeBack(b); sewFittings(b, "back", false) }, func() { makeEdgings(b, measured, front) })
+	closeCover(b)
 	return inOrder(b.steps)
 }
 
-// face makes the face of a piece, with all that lies on it.
-func (b *builder) face(piece string) {
-	b.apart(func() { b.piece(); b.bordered() }, func() { b.cutShapes(piece) })
-	b.shapes()
+// sewFace makes the face of a piece, with all that lies on it.
+func sewFace(b *builder, piece string) {
+	b.apart(func() { makeFace(b); sewBorders(b) }, func() { cutShapes(b, piece) })
+	layShapes(b)
 }
 
 func (b *builder) text(l length.Length) string { return b.style.Text(l) }
@@ -254,7 +254,7 @@ func about(unit length.Unit, inches, metric length.Length) string {
 }
 
 // basted is how far in a stack is sewn round to hold it.
-func (b *builder) basted() string { return b.about(length.Inch/8, 3*length.Millimetre) }
+func basted(b *builder) string { return b.about(length.Inch/8, 3*length.Millimetre) }
 
 func (b *builder) size(s sum.Size) string {
 	return b.text(s.Width.Total()) + " × " + b.text(s.Height.Total())
@@ -280,22 +280,22 @@ const (
 	overCaution   = "Sewing over pins can break the needle: sew slowly, lay pins across the seam and wear glasses."
 )
 
-// held says how layers are held until they are quilted, by the school.
-func (b *builder) held() string {
+// heldBy says how layers are held until they are quilted, by the school.
+func heldBy(b *builder) string {
 	if b.Plan.Habits.Hold == plan.HoldSpray {
 		return "Spray the lining thinly, half of it at a time, lay the batting on it and smooth from the middle; the same with the top."
 	}
 	return "Smooth from the middle and pin all over, a hand's width apart."
 }
 
-func (b *builder) holdCaution() string {
+func holdCaution(b *builder) string {
 	if b.Plan.Habits.Hold == plan.HoldSpray {
 		return sprayCaution
 	}
-	return b.pins()
+	return pinsText(b)
 }
 
-func (b *builder) pins() string {
+func pinsText(b *builder) string {
 	if b.Plan.Habits.Pins == plan.PinsRemove {
 		return pinCaution
 	}
@@ -303,24 +303,24 @@ func (b *builder) pins() string {
 }
 
 // prepare measures, and sews samples.
-func (b *builder) prepare() {
+func prepare(b *builder) {
 	step := Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the pad",
-		Text: "Lay the tape over the swell. " + b.flatText() + ".", Check: changePlan}
+		Text: "Lay the tape over the swell. " + flatText(b) + ".", Check: changePlan}
 	if b.Plan.Object.Kind == plan.Found {
-		step.Title, step.Text = "Measure the panel", "As it lies, not stretched. "+b.flatText()+"."
+		step.Title, step.Text = "Measure the panel", "As it lies, not stretched. "+flatText(b)+"."
 	}
 	b.add(step)
-	b.samples()
+	sewSamples(b)
 }
 
-func (b *builder) cutFront() {
+func cutFront(b *builder) {
 	b.add(Step{Role: ref.DoCutOuter, Stage: Cutting, Title: "Cut the front", Cuts: b.cuts("front", false),
 		Caution: rotaryCaution,
 		Text:    "Square the end of each cloth, cut the strips all the way across, then the pieces out of the strips. The back waits.",
 		Check:   "Lay the first piece of each size on the ruler before you cut the rest."})
 }
 
-func (b *builder) cutUnder() {
+func cutUnder(b *builder) {
 	if under := b.cuts("front", true); len(under) > 0 {
 		text := "As they are listed, the fittings' own layers too."
 		if len(b.Chain.Under.Width) > 0 {
@@ -342,8 +342,8 @@ func quilting(c layers.Chain) machine.SetUp {
 	return machine.SetUp{Foot: "walking foot", Stitch: "straight stitch 3 mm", Needle: needle(c.Thick)}
 }
 
-// closing is the machine set up for the seams that close a cover.
-func (b *builder) closing(piped bool, thick length.Length) machine.SetUp {
+// closingSetUp is the machine set up for the seams that close a cover.
+func closingSetUp(b *builder, piped bool, thick length.Length) machine.SetUp {
 	s := machine.SetUp{Seam: b.text(b.Plan.Cover.Seam), Stitch: "straight stitch 2.5 mm", Needle: needle(thick)}
 	if piped {
 		s.Foot = "zip foot"
@@ -354,20 +354,20 @@ func (b *builder) closing(piped bool, thick length.Length) machine.SetUp {
 // firmly is the machine set up for what is sewn on through several layers.
 var firmly = machine.SetUp{Stitch: "straight stitch 2.5 mm", Needle: "90/14"}
 
-func (b *builder) layered() {
+func layTogether(b *builder) {
 	b.add(Step{Role: ref.DoLayers, Stage: Quilting, Title: "Lay the layers together",
 		Stack: layeredStack(b.Chain, "front", b.faceCloth("front")),
 		Text: stackText(b.Chain,
-			"the front right side up") + " " + b.held() + " Sew round the edge first, " + b.basted() + " in.",
+			"the front right side up") + " " + heldBy(b) + " Sew round the edge first, " + basted(b) + " in.",
 		Rest: cooled(b.Chain.Web), Machine: quilting(b.Chain),
 		Check:   fmt.Sprintf("The top is %s before quilting.", b.size(b.Face.Sewn)),
-		Caution: b.holdCaution()})
+		Caution: holdCaution(b)})
 	if !b.Quilted {
 		return
 	}
 	stack := layeredStack(b.Chain, "front", b.faceCloth("front"))
 	b.add(Step{Role: ref.DoQuilt, Stage: Quilting, Act: Quilted, Stack: stack, Title: "Quilt",
-		Text:    b.linesText(b.Plan.Piece("front").Quilting),
+		Text:    linesText(b, b.Plan.Piece("front").Quilting),
 		Machine: quilting(b.Chain), Caution: needleCaution,
 		Check: "No pleats on the lining side."})
 	b.add(Step{Role: ref.DoTrim, Stage: Quilting, Stack: stack, Title: "Trim square",
@@ -431,7 +431,7 @@ func needle(thick length.Length) string {
 }
 
 // linesText says a quilting pattern, in the order it is sewn.
-func (b *builder) linesText(q *plan.Quilting) string {
+func linesText(b *builder, q *plan.Quilting) string {
 	var text []string
 	say := func(format string, args ...any) { text = append(text, fmt.Sprintf(format, args...)) }
 	if q.Ditch {
@@ -467,7 +467,7 @@ func (b *builder) linesText(q *plan.Quilting) string {
 	return strings.Join(text, " ")
 }
 
-func (b *builder) gate() {
+func measureFront(b *builder) {
 	b.add(Step{Role: ref.DoMeasureFront, Stage: Backing, Title: "Measure the front", Stack: b.faceUp("front"),
 		Gate: b.FrontGate(), Reads: ReadsSize, Expect: b.Chain.Trimmed,
 		Text:  "Across the middle and up the middle, raw edge to raw edge. The back is cut to what you measure, not to the plan.",
@@ -477,18 +477,18 @@ func (b *builder) gate() {
 // buttonCaution stands where something small is sewn on.
 const buttonCaution = "Buttons come off and can be swallowed: nothing is sewn on for babies and small children. Follow local rules for small parts."
 
-// fittings are sewn on while the panel is flat, or late, when pieces are joined.
-func (b *builder) fittings(piece string, late bool) {
+// sewFittings are sewn on while the panel is flat, or late, when pieces are joined.
+func sewFittings(b *builder, piece string, late bool) {
 	var on []func()
 	for _, f := range b.Fittings {
 		if f.On == piece && f.Late == late {
-			on = append(on, func() { b.fitting(f, piece) })
+			on = append(on, func() { sewFitting(b, f, piece) })
 		}
 	}
 	b.apart(on...)
 }
 
-func (b *builder) fitting(f Fitting, piece string) {
+func sewFitting(b *builder, f Fitting, piece string) {
 	s := Step{Of: f.Key, Role: ref.DoFitting, Fitting: f.No, Stage: Quilting,
 		Title: fmt.Sprintf("Sew the %s on the %s", strings.ToLower(f.Title), piece), Text: f.Fixing, Caution: f.Caution,
 		Check: "It lies " + f.Check, Machine: firmly, Piece: piece,
@@ -499,7 +499,7 @@ func (b *builder) fitting(f Fitting, piece string) {
 	b.add(s, b.having(ref.DoCutUnder)...)
 }
 
-func (b *builder) back() {
+func makeBack(b *builder) {
 	b.on = "back"
 	b.add(Step{Role: ref.DoCutBack, Stage: Backing, Title: "Cut the back",
 		Cuts: append(b.cuts("back", false), b.cuts("back", true)...),
@@ -509,12 +509,12 @@ func (b *builder) back() {
 		if caution == "" && m.Press != "" {
 			caution = ironCaution
 		}
-		b.add(Step{Role: m.Role, Stage: Backing, Title: m.Title, Text: m.Text, Stack: b.makingStack(m),
+		b.add(Step{Role: m.Role, Stage: Backing, Title: m.Title, Text: m.Text, Stack: makingStack(b, m),
 			Turned: m.Turned, Machine: m.Machine, Press: m.Press, Check: m.Check, Caution: caution})
 	}
 }
 
-func (b *builder) close() {
+func closeCover(b *builder) {
 	h, c := b.Plan.Habits, b.Order.Back
 	round := "Sew all round in one go: stop at each corner with the needle down and turn."
 	if h.Round == plan.RoundRuns {
@@ -525,7 +525,7 @@ func (b *builder) close() {
 		even = "and cut it to the front's outline"
 		round = "Sew all round, slowly along the curves."
 	}
-	if b.workedEdge() {
+	if hasWorkedEdge(b) {
 		even = "the back larger all round"
 		round += " Sew from the front's side, right against the last row of the work, then trim the back to the front."
 	}
@@ -533,30 +533,30 @@ func (b *builder) close() {
 	if len(c.Lies) > 1 && len(c.Overlap) > 0 {
 		text = append(text, fmt.Sprintf("Its pieces overlap by %s.", b.text(c.Overlap.Total())))
 	}
-	text = append(text, c.Laid, round, b.closingText(),
+	text = append(text, c.Laid, round, closingText(b),
 		"One diagonal stitch at a corner turns better; sew twice where hems cross the seam.")
 	gate, reads, expect := ref.Ref{}, Reading(""), sum.Size{}
 	if len(c.Lies) > 1 && len(c.Overlap) > 0 {
 		gate, reads, expect = ref.BackOverlap, ReadsOverlap, sum.Size{Width: c.Overlap}
 	}
 	b.add(Step{Role: ref.DoClose, Stage: Closing, Title: "Sew front and back together", Text: spaced(text), Gate: gate,
-		Reads: reads, Expect: expect, Stack: b.closingStack(), Turned: true,
-		Machine: b.closing(b.Plan.Edges.Piping != nil, max(2*b.Chain.Thick, hemmed)), Caution: b.pins()})
+		Reads: reads, Expect: expect, Stack: closingStack(b), Turned: true,
+		Machine: closingSetUp(b, b.Plan.Edges.Piping != nil, max(2*b.Chain.Thick, hemmed)), Caution: pinsText(b)})
 	if finish := insideText[b.Plan.Edges.Inside]; finish != "" {
-		b.add(Step{Role: ref.DoFinish, Stage: Closing, Title: "Finish the seams", Text: finish, Stack: b.closingStack(),
+		b.add(Step{Role: ref.DoFinish, Stage: Closing, Title: "Finish the seams", Text: finish, Stack: closingStack(b),
 			Turned: true, Machine: insideMachine[b.Plan.Edges.Inside]})
 	}
-	b.add(Step{Role: ref.DoClip, Stage: Closing, Title: "Clip the corners", Text: b.clipText(), Stack: b.closingStack(),
+	b.add(Step{Role: ref.DoClip, Stage: Closing, Title: "Clip the corners", Text: clipsText(b), Stack: closingStack(b),
 		Turned:  true,
 		Check:   "Turn one corner out a little first: caught layers show now, before anything is clipped.",
 		Caution: "Never cut into the stitching."})
 	b.on = "front"
-	b.add(Step{Role: ref.DoTurn, Stage: Closing, Stack: b.rightOut(), Title: "Turn and press",
+	b.add(Step{Role: ref.DoTurn, Stage: Closing, Stack: rightOut(b), Title: "Turn and press",
 		Press: "Press the edges.", Caution: ironCaution,
 		Text: spaced([]string{c.Turned,
 			"Push the corners out with something blunt. Press from the wrong side of the back."})})
-	b.ditch()
-	b.add(Step{Role: ref.DoMeasureCover, Stage: Closing, Stack: b.rightOut(),
+	stitchDitch(b)
+	b.add(Step{Role: ref.DoMeasureCover, Stage: Closing, Stack: rightOut(b),
 		Title: "Measure the finished cover and put the pad in", Gate: ref.CoverFinished, Reads: ReadsSize,
 		Expect: b.Finished,
 		Text:   "Lay it flat, empty, and measure from edge to edge across and up.",
@@ -565,7 +565,7 @@ func (b *builder) close() {
 }
 
 // closingText says seams that take a difference up.
-func (b *builder) closingText() string {
+func closingText(b *builder) string {
 	seam := b.Plan.Cover.Seam
 	var parts []string
 	for i, where := range []string{"at the left and the right", "at the top and the bottom"} {
@@ -580,14 +580,14 @@ func (b *builder) closingText() string {
 		strings.Join(parts, ", "), b.text(seam))
 }
 
-// ditch is the line that keeps the pad inside a flange.
-func (b *builder) ditch() {
+// stitchDitch is the line that keeps the pad inside a flange.
+func stitchDitch(b *builder) {
 	f := b.Plan.Cover.Flange
 	if f == 0 {
 		return
 	}
 	inside := b.Finished.Each(func(s sum.Sum) sum.Sum { return s.Plus(sum.Border, "flange", -2*f) })
-	b.add(Step{Role: ref.DoFlange, Stage: Closing, Stack: b.rightOut(), Title: "Stitch the flange",
+	b.add(Step{Role: ref.DoFlange, Stage: Closing, Stack: rightOut(b), Title: "Stitch the flange",
 		Machine: machine.SetUp{Stitch: "straight stitch 3 mm", Needle: "90/14"},
 		Text:    fmt.Sprintf("All round, %s from the edge, in the ditch of the border where there is one; an opening stays open.", b.text(f)),
 		Check:   fmt.Sprintf("Inside the line it is %s.", b.size(inside))})
