@@ -152,9 +152,7 @@ func (s *server) answerPractice(c *echo.Context) error {
 		return planfile.Problems{{Path: "/answer", Text: err.Error()}}
 	}
 	out := PracticeResult{Right: e.Right(typed), Answer: answer.Show(e.Answer.Total(), style)}
-	for _, t := range e.Answer {
-		out.Sum = append(out.Sum, answer.Term{Term: t.Name, Amount: answer.Show(t.Amount, style), Kind: string(t.Kind)})
-	}
+	out.Sum = answer.TermsOf(e.Answer, style)
 	if !out.Right {
 		out.Slip = e.Slip(typed)
 	}

@@ -86,6 +86,7 @@ func TermsOf(s sum.Sum, style length.Style) []Term {
 	terms := make([]Term, len(s))
 	for i, t := range s {
 		terms[i] = Term{Term: t.Name, Amount: Show(t.Amount, style), Kind: string(t.Kind)}
+		terms[i].Again = i > 0 && alike(terms[i-1], terms[i])
 	}
 	return terms
 }

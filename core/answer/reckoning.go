@@ -616,6 +616,8 @@ type Term struct {
 	Term   string `json:"term"`
 	Amount L      `json:"amount"`
 	Kind   string `json:"kind"`
+	// Again tells that it is the one before once more: said together with it, as so many times.
+	Again bool `json:"again,omitempty"`
 }
 
 // Step is one thing to do, in working order.

@@ -48,7 +48,7 @@ func WrittenSum(terms []Term) string {
 	var words []string
 	for i := 0; i < len(terms); {
 		t, n := terms[i], 1
-		for i+n < len(terms) && alike(t, terms[i+n]) {
+		for i+n < len(terms) && terms[i+n].Again {
 			n++
 		}
 		text := strings.TrimPrefix(t.Amount.Text, "−")
@@ -71,5 +71,5 @@ func WrittenSum(terms []Term) string {
 // of several parts takes, makes no difference.
 func alike(a, b Term) bool {
 	off := a.Amount.NM - b.Amount.NM
-	return a.Term == b.Term && a.Amount.Text == b.Amount.Text && max(off, -off) <= int64(length.Millimetre/1000)
+	return a.Term == b.Term && a.Amount.Text == b.Amount.Text && max(off, -off) <= int64(length.Hair)
 }

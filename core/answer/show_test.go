@@ -3,20 +3,25 @@ package answer_test
 import (
 	"testing"
 
-	"umschlag/core/answer"
-
 	"github.com/stretchr/testify/assert"
+
+	"umschlag/core/answer"
+	"umschlag/core/length"
+	"umschlag/core/sum"
 )
 
 func TestASumIsWrittenWithItsSigns(t *testing.T) {
-	term := func(name, text string, nm int64) (out answer.Term) {
-		out.Term, out.Amount.Text, out.Amount.NM = name, text, nm
-		return out
-	}
-	got := answer.WrittenSum([]answer.Term{term("block", "6″", 6), term("block", "6″", 6), term("seam", "−½″", -1),
-		term("hem", "1″", 1)})
-	assert.Equal(t, "2 × 6″ block − ½″ seam + 1″ hem", got)
-	third := answer.WrittenSum([]answer.Term{term("patch", "≈5⅜″", 135466666), term("patch", "≈5⅜″", 135466666),
-		term("patch", "≈5⅜″", 135466668), term("patch", "≈5⅜″", 135500000)})
-	assert.Equal(t, "3 × ≈5⅜″ patch + ≈5⅜″ patch", third, "what dividing leaves over is no other patch")
+	inches := length.Style{Unit: length.Inches}
+	terms := answer.TermsOf(sum.Repeat(2, sum.Part, "block", 6*length.Inch).
+		Plus(sum.Seam, "seam", -length.Inch/2).Plus(sum.Hem, "hem", length.Inch), inches)
+	assert.Equal(t, "2 × 6″ block − ½″ seam + 1″ hem", answer.WrittenSum(terms))
+
+	third := (16 * length.Inch).Div(3)
+	parts := sum.Of(sum.Part, "patch", third).Plus(sum.Part, "patch", third).Plus(sum.Part, "patch", third+2).
+		Plus(sum.Part, "patch", third+length.Millimetre/100)
+	terms = answer.TermsOf(parts, inches)
+	assert.Equal(t, "3 × ≈5⅜″ patch + ≈5⅜″ patch", answer.WrittenSum(terms),
+		"what dividing leaves over is no other patch")
+	assert.Equal(t, []bool{false, true, true, false},
+		[]bool{terms[0].Again, terms[1].Again, terms[2].Again, terms[3].Again})
 }

@@ -378,13 +378,10 @@ func (a *axis) spread() sum.Sum {
 	return left.Then(s).Then(right)
 }
 
-// hair is less than anybody can see: what is left when a length is divided.
-const hair = length.Millimetre / 1000
-
 // closed is parts side by side with what they miss the whole by: a term of its own, but for what
 // dividing leaves over, which the last part takes without a word.
 func closed(s sum.Sum, off length.Length) sum.Sum {
-	if off.Abs() > hair {
+	if off.Abs() > length.Hair {
 		return s.Plus(sum.Rounding, "rounding", off)
 	}
 	s[len(s)-1].Amount += off

@@ -65,7 +65,7 @@ func (o Order) unitFits() finding.List {
 	var found finding.List
 	text, u := o.Style.Text, o.unit()
 	w, h := u.Times(o.Face.Columns), u.Times(o.Face.Rows)
-	near := func(a, b length.Length) bool { return (a - b).Abs() < alike }
+	near := func(a, b length.Length) bool { return (a - b).Abs() < length.Hair }
 	switch {
 	case o.Top.Width.Total() != o.Trimmed.Width.Total():
 		found.Add(finding.Stop, "windows-quilted", o.Path+"/kind",
@@ -151,14 +151,12 @@ func (w *windower) lay(side, patch length.Length) {
 // leaves over goes to the first.
 func (w *windower) side(n int, trimmed sum.Sum) sum.Sum {
 	s := sum.Repeat(n, sum.Part, "unit", w.unit)
-	if off := trimmed.Total() - s.Total(); off.Abs() < alike {
+	if off := trimmed.Total() - s.Total(); off.Abs() < length.Hair {
 		s[0].Amount += off
 	}
 	return s
 }
 
-// alike is less, in nanometres, than two sizes of one unit are told apart by.
-const alike = 1000
 
 // show draws the patches over every join of two units, and half ones at the rim.
 func (w *windower) show(x0, y0, free float64) {

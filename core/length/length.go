@@ -43,6 +43,10 @@ func Units() []Unit { return []Unit{Inches, Centimetres, Millimetres} }
 // about 0.4 mm, less than cloth can be cut to. Common practice.
 const Close = Inch / 64
 
+// Hair is less than anybody can see: what is left when a length is divided. Two lengths that differ by less
+// are one.
+const Hair = Millimetre / 1000
+
 // Size is the length of one unit; an unknown unit counts as inches.
 func (u Unit) Size() Length {
 	switch u {

@@ -1187,6 +1187,10 @@ export interface Term {
 term: string
 amount: L
 kind: string
+/**
+ * Again tells that it is the one before once more: said together with it, as so many times.
+ */
+again?: boolean
 }
 /**
  * Step is one thing to do, in working order.

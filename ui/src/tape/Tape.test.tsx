@@ -52,7 +52,8 @@ test("segments are to scale, and what takes away lies back", () => {
 });
 
 test("terms alike are one in the sum and each a segment on the tape", () => {
-  const { segments, sum } = tape([term("patch", 4, "4″"), term("patch", 4, "4″"), term("patch", 4, "4″")]);
+  const patch = term("patch", 4, "4″");
+  const { segments, sum } = tape([patch, { ...patch, again: true }, { ...patch, again: true }]);
   expect(segments).toHaveLength(3);
   expect(within(sum).getAllByRole("listitem")[0]?.textContent).toBe("3 × 4″ patch");
 });

@@ -2,10 +2,11 @@ import { describe, expect, test } from "vitest";
 import type { Term } from "../api/api.gen";
 import { groups, segments } from "./terms";
 
-const term = (name: string, nm: number): Term => ({
+const term = (name: string, nm: number, again?: boolean): Term => ({
   term: name,
   kind: "part",
   amount: { nm, text: String(nm), exact: String(nm) },
+  again,
 });
 
 describe("segments", () => {
@@ -27,26 +28,13 @@ describe("segments", () => {
 describe("groups", () => {
   test("take terms alike and side by side together", () =>
     expect(
-      groups([term("seam", 1), term("patch", 4), term("patch", 4), term("patch", 5), term("seam", 1)]).map((g) => [
-        g.count,
-        g.term.term,
-        g.first,
-      ]),
+      groups([term("seam", 1), term("patch", 4), term("patch", 4, true), term("patch", 5), term("seam", 1)]).map(
+        (g) => [g.count, g.term.term, g.first],
+      ),
     ).toEqual([
       [1, "seam", 0],
       [2, "patch", 1],
       [1, "patch", 3],
       [1, "seam", 4],
     ]));
-
-  test("take what dividing leaves over for nothing", () => {
-    const third = (nm: number): Term => ({
-      term: "patch",
-      kind: "part",
-      amount: { nm, text: "≈5⅜″", exact: String(nm) },
-    });
-    expect(
-      groups([third(135466666), third(135466666), third(135466668), third(135500000)]).map((g) => g.count),
-    ).toEqual([3, 1]);
-  });
 });

@@ -27,16 +27,12 @@ export interface Group {
   first: number;
 }
 
-/** What dividing leaves over, which the last of several parts takes, makes no difference: up to a micrometre. */
-const alike = (a: Term, b: Term) =>
-  a.term === b.term && a.amount.text === b.amount.text && Math.abs(a.amount.nm - b.amount.nm) <= 1000;
-
 /** The sum as it is read out, terms alike taken together. */
 export function groups(terms: Term[]): Group[] {
   const out: Group[] = [];
   terms.forEach((term, first) => {
     const last = out.at(-1);
-    if (last && alike(last.term, term)) last.count++;
+    if (last && term.again) last.count++;
     else out.push({ term, count: 1, first });
   });
   return out;
