@@ -197,7 +197,7 @@ func aboutOverlap(o Order) string {
 
 func (o Order) quarter() length.Length {
 	handy := length.Inch / 2
-	if o.Style.Unit != length.Inches {
+	if !o.Step.OnInches() {
 		handy = length.Centimetre
 	}
 	return length.FromFloat(usual * o.Finished.Float()).Ceil(handy)

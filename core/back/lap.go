@@ -54,7 +54,7 @@ func banded(o Order) (Back, finding.List) {
 
 // usual is how wide a band or a flap is where there is room for it, as the plan's unit says it.
 func (o Order) usual() string {
-	if o.Style.Unit == length.Inches {
+	if o.Step.OnInches() {
 		return o.text(length.Inch)
 	}
 	return o.text(25 * length.Millimetre)

@@ -27,7 +27,7 @@ var (
 )
 
 func (o Order) usual() making {
-	if o.Style.Unit == length.Inches {
+	if o.Step.OnInches() {
 		return imperial
 	}
 	return metric

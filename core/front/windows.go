@@ -104,7 +104,7 @@ func (w *windower) reveal() length.Length {
 }
 
 func (w *windower) either(inches, metric length.Length) length.Length {
-	if w.Style.Unit == length.Inches {
+	if w.Step.OnInches() {
 		return inches
 	}
 	return metric

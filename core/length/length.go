@@ -47,6 +47,10 @@ const Close = Inch / 64
 // are one.
 const Hair = Millimetre / 1000
 
+// OnInches reports whether a ruler with such steps is marked in inches: what is usual goes by the ruler, so that
+// a plan shown in another unit keeps its sizes.
+func (l Length) OnInches() bool { return l > 0 && l%(Inch/64) == 0 }
+
 // Size is the length of one unit; an unknown unit counts as inches.
 func (u Unit) Size() Length {
 	switch u {
