@@ -1,6 +1,7 @@
 package remedy
 
 import (
+	"cmp"
 	"fmt"
 	"maps"
 	"slices"
@@ -268,8 +269,7 @@ func wide(s *sifter) {
 	now := s.now()
 	for _, letter := range slices.Sorted(maps.Keys(s.plan.Cloths)) {
 		if letter != now.Cloth && now.Kind == plan.PlainFace {
-			name := s.plan.Cloths[letter].Name
-			s.face("Of "+name, func(f *plan.Face) { f.Cloth = letter })
+			s.face("Of "+cmp.Or(s.plan.Cloths[letter].Name, "cloth "+letter), func(f *plan.Face) { f.Cloth = letter })
 		}
 	}
 	w, h, _, ok := s.room()
@@ -303,7 +303,7 @@ func (s *sifter) layers() {
 			})
 		}
 		for _, letter := range slices.Sorted(maps.Keys(s.plan.Cloths)) {
-			name := s.plan.Cloths[letter].Name
+			name := cmp.Or(s.plan.Cloths[letter].Name, "cloth "+letter)
 			switch s.plan.Cloths[letter].Kind {
 			case plan.BattingKind:
 				change("Batting of "+name, func(l *plan.Layers) {

@@ -9,7 +9,6 @@ import (
 	"strings"
 
 	"umschlag/core/answer"
-
 	"umschlag/core/finding"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
@@ -30,12 +29,17 @@ func Remedied(data []byte, w *reckon.Workshop) (answer.Reckoning, error) {
 	if err != nil {
 		return r, err
 	}
-	for i, offers := range remedy.For(p, r.Findings, w,
-		func(f finding.Finding) []remedy.Try { return inRange(file, f) }) {
+	offered := remedy.For(p, r.Findings, w, func(f finding.Finding) []remedy.Try { return inRange(file, f) })
+	for i, offers := range offered {
 		r.Findings[i].Remedy = "" // it tells of one direction, or of what was not tried
 		for _, o := range offers {
 			r.Findings[i].Remedies = append(r.Findings[i].Remedies,
 				finding.Mend{Text: o.Text, Patch: diff(file, p, o.Plan)})
+		}
+	}
+	for i, f := range r.Findings {
+		if _, known := offered[i]; f.Level == finding.Stop && !known {
+			without(file, r.Findings, &r.Findings[i], w)
 		}
 	}
 	return r, nil

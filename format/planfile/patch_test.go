@@ -2,6 +2,7 @@ package planfile_test
 
 import (
 	"encoding/json"
+	"slices"
 	"testing"
 
 	jsonpatch "github.com/evanphx/json-patch/v5"
@@ -141,4 +142,33 @@ func TestRemediesComeToAnEnd(t *testing.T) {
 		t.Log(r.Findings)
 	})
 	t.Logf("%d of 100 stop, and %d of them are helped", stopped, helped)
+}
+
+// Where nothing that is known mends a stop, what it hangs on is found by leaving out one decision after the other: a
+// zip in the side of a cover with a flange, and under a shape that no back can be cut to.
+func TestWhatExcludesEachOther(t *testing.T) {
+	doc := `{"format": "umschlag/plan/2", "title": "t", "object": {"kind": "form", "shape": "round", "width": "48 1/2"},
+		"cover": {"kind": "cushion", "flange": "1"}, "back": {"kind": "zip", "place": "side"}, "cloths": {"A": {}},
+		"pieces": {"*": {"face": {"kind": "plain", "cloth": "A"}}}}`
+	r, err := planfile.Remedied([]byte(doc), nil)
+	require.NoError(t, err)
+	i := slices.IndexFunc(r.Findings, func(f finding.Finding) bool { return f.Code == "zip-flange" })
+	require.GreaterOrEqual(t, i, 0)
+	assert.Empty(t, r.Findings[i].Remedies)
+	assert.Equal(t, "“place” of the back and “flange” of the cover exclude each other: change one of the two.",
+		r.Findings[i].Remedy)
+}
+
+func TestADecisionThatIsInTheWayIsLeftOut(t *testing.T) {
+	doc := []byte(`{"format": "umschlag/plan/2", "title": "t", "cloths": {"A": {}},
+		"object": {"kind": "box", "length": "3", "depth": "3", "height": "3"},
+		"cover": {"kind": "band-hood", "seam": "2", "ease": {"length": "0", "depth": "0", "height": "0"}}}`)
+	r, err := planfile.Remedied(doc, nil)
+	require.NoError(t, err)
+	i := slices.IndexFunc(r.Findings, func(f finding.Finding) bool { return f.Code == "cover-too-small" })
+	require.GreaterOrEqual(t, i, 0, "%v", r.Findings)
+	require.NotEmpty(t, r.Findings[i].Remedies)
+	last := r.Findings[i].Remedies[len(r.Findings[i].Remedies)-1]
+	assert.Equal(t, "Without “seam” of the cover", last.Text)
+	assert.Equal(t, []finding.Change{{Op: "remove", Path: "/cover/seam"}}, last.Patch)
 }
