@@ -157,7 +157,6 @@ func (w *windower) side(n int, trimmed sum.Sum) sum.Sum {
 	return s
 }
 
-
 // show draws the patches over every join of two units, and half ones at the rim.
 func (w *windower) show(x0, y0, free float64) {
 	u := w.unit.Float()

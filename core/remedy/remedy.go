@@ -117,7 +117,7 @@ func (s *sifter) offer(text string, q plan.Plan) bool {
 func (s *sifter) andWhatItTakes(q plan.Plan) (Offer, bool) {
 	out := Offer{Plan: q}
 	for range 3 {
-		r := reckon.Reckon(out.Plan, s.workshop)
+		r := reckon.Make(out.Plan, s.workshop)
 		s.tries--
 		i := slices.IndexFunc(r.Findings, func(f finding.Finding) bool { return f.Level == finding.Stop })
 		if i < 0 {
@@ -150,7 +150,7 @@ func (s *sifter) mends(q plan.Plan) bool {
 		return false
 	}
 	s.tries--
-	r := reckon.Reckon(q, s.workshop)
+	r := reckon.Make(q, s.workshop)
 	for _, f := range r.Findings {
 		if f.Level == finding.Stop &&
 			(s.same(f, s.about) ||

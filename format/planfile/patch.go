@@ -37,9 +37,10 @@ func Remedied(data []byte, w *reckon.Workshop) (answer.Reckoning, error) {
 				finding.Mend{Text: o.Text, Patch: diff(file, p, o.Plan)})
 		}
 	}
+	left := mostWithout
 	for i, f := range r.Findings {
 		if _, known := offered[i]; f.Level == finding.Stop && !known {
-			without(file, r.Findings, &r.Findings[i], w)
+			without(file, r.Findings, &r.Findings[i], w, &left)
 		}
 	}
 	return r, nil

@@ -12,18 +12,19 @@ import (
 	"umschlag/core/show"
 )
 
-// mostWithout is how many decisions are left out by way of trial for one stop.
-const mostWithout = 40
+// mostWithout is how many decisions are left out by way of trial for all stops of a plan.
+const mostWithout = 60
 
 // without looks for what a stop hangs on where nothing that is known mends it: each decision of the document is
 // left out by itself. Where that removes the stop and brings no new one it is offered; where it brings another, the
 // two exclude each other, and that is said.
-func without(file *object, found []finding.Finding, f *finding.Finding, w *reckon.Workshop) {
+func without(file *object, found []finding.Finding, f *finding.Finding, w *reckon.Workshop, left *int) {
 	var against []string
-	for i, path := range decisions(file) {
-		if i >= mostWithout || len(f.Remedies) >= 2 {
+	for _, path := range decisions(file) {
+		if *left <= 0 || len(f.Remedies) >= 2 {
 			break
 		}
+		*left--
 		p, ok := lacking(file, path)
 		if !ok {
 			continue
