@@ -19,7 +19,7 @@ const zipSpare = 3 * length.Inch / 4
 func (m *measurer) flatSize(across, up string) (sum.Size, Piece) {
 	o, e := m.plan.Object, m.plan.Cover.Ease
 	size := sum.Size{Width: m.flanged(m.axis("width", across, o.Width, o.SticksOut.Width, e.Width))}
-	if o.Shape == plan.RoundShape {
+	if o.Round() {
 		size.Height = size.Width
 		r := size.Width.Total() / 2
 		return size, Piece{Radii: outline.Radii{TopLeft: r, TopRight: r, BottomRight: r, BottomLeft: r}}

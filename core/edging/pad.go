@@ -49,7 +49,7 @@ func PadOf(cuts *cutting.List) *Pad {
 		c.Count, c.Title = 1, "Pad, inner cloth, folded at the bottom"
 		c.Size.Height = seamed(sum.Of(sum.Part, "pad up", o.Height).Plus(sum.Part, "pad up, behind the fold", o.Height))
 	}
-	if o.Shape == plan.RoundShape {
+	if o.Round() {
 		c.Shape = "template"
 	}
 	c.Size = c.Size.UpTo(step)
@@ -62,7 +62,7 @@ func PadOf(cuts *cutting.List) *Pad {
 	}
 	inch := length.Inch.Float()
 	area := o.Width.Float() / inch * o.Height.Float() / inch
-	if o.Shape == plan.RoundShape {
+	if o.Round() {
 		area *= math.Pi / 4
 	}
 	weight := math.Pow(area, 1.5)

@@ -79,7 +79,7 @@ func init() {
 // flatAxles are the two axes of something flat, of which the second stands or lies; one of something round.
 func flatAxles(o plan.Object, second int) []Axle {
 	out := []Axle{{"width", "across", 0, o.Width}, {"height", "up", second, o.Height}}
-	if o.Shape == plan.RoundShape {
+	if o.Round() {
 		out = out[:1]
 	}
 	return out

@@ -107,11 +107,14 @@ func (p Plan) Settle() Plan {
 	return p
 }
 
+// Round reports whether it is a circle as wide as it says; boxes and books are none, whatever is said.
+func (o Object) Round() bool { return o.Shape == RoundShape && o.Kind != Box && o.Kind != Book }
+
 func (o Object) settle() Object {
 	if o.Kind == Form && o.Fill == "" {
 		o.Fill = "polyester"
 	}
-	if o.Shape == RoundShape && o.Height == 0 {
+	if o.Round() && o.Height == 0 {
 		o.Height = o.Width
 	}
 	if o.Kind == Found && o.Edge == "" {

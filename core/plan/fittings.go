@@ -12,6 +12,8 @@ type FittingRules struct {
 	Begins func(length.Unit) Fitting
 	// Settle completes what is not said of one, with the step of the ruler; nil where nothing follows.
 	Settle func(f *Fitting, step length.Length, unit length.Unit)
+	// Reads are the keys that count for it, beside those that count for every fitting.
+	Reads []string
 	// Padded tells that something can lie inside it.
 	Padded bool
 }
@@ -35,10 +37,10 @@ func init() {
 		}
 	}
 	pair := func(f *Fitting, _ length.Length, unit length.Unit) { tapeOf(f, unit) }
-	FittingKinds.Add("handle", FittingRules{Padded: true,
+	FittingKinds.Add("handle", FittingRules{Reads: []string{"length", "width"}, Padded: true,
 		Begins: begins(Fitting{Length: 10 * in, Width: 2 * in, Spread: 4 * in},
 			Fitting{Length: 25 * cm, Width: 5 * cm, Spread: 10 * cm})})
-	FittingKinds.Add("pocket", FittingRules{Padded: true,
+	FittingKinds.Add("pocket", FittingRules{Reads: []string{"width", "height", "style", "slots", "slot"}, Padded: true,
 		Begins: begins(Fitting{Width: 5 * in, Height: 5 * in, Style: FlatPocket},
 			Fitting{Width: 13 * cm, Height: 13 * cm, Style: FlatPocket}),
 		Settle: func(f *Fitting, _ length.Length, unit length.Unit) {
@@ -49,10 +51,10 @@ func init() {
 				f.Slot = usualIn(unit).slot
 			}
 		}})
-	FittingKinds.Add("strap", FittingRules{Padded: true, Settle: pair,
+	FittingKinds.Add("strap", FittingRules{Reads: []string{"length", "width", "tape"}, Padded: true, Settle: pair,
 		Begins: begins(Fitting{Length: 22 * in, Width: 2 * in, Count: 1},
 			Fitting{Length: 55 * cm, Width: 5 * cm, Count: 1})})
-	FittingKinds.Add("belt", FittingRules{Padded: true,
+	FittingKinds.Add("belt", FittingRules{Reads: []string{"length", "width", "tape"}, Padded: true,
 		Begins: begins(Fitting{Length: 18 * in, Short: 6 * in, Width: 2 * in, Tape: imperial.tape},
 			Fitting{Length: 45 * cm, Short: 15 * cm, Width: 5 * cm, Tape: metric.tape}),
 		Settle: func(f *Fitting, step length.Length, unit length.Unit) {
@@ -61,15 +63,20 @@ func init() {
 			}
 			tapeOf(f, unit)
 		}})
-	FittingKinds.Add("slit", FittingRules{Begins: begins(Fitting{Length: 4 * in}, Fitting{Length: 10 * cm})})
-	FittingKinds.Add("loop", FittingRules{Begins: begins(Fitting{Length: 3 * in, Width: in, Count: 1},
-		Fitting{Length: 8 * cm, Width: 25 * mm, Count: 1})})
-	FittingKinds.Add("tape", FittingRules{Begins: begins(Fitting{Length: 4 * in, Width: 3 * in / 4, Count: 1},
-		Fitting{Length: 10 * cm, Width: 2 * cm, Count: 1})})
+	FittingKinds.Add("slit", FittingRules{Reads: []string{"length"},
+		Begins: begins(Fitting{Length: 4 * in}, Fitting{Length: 10 * cm})})
+	FittingKinds.Add("loop", FittingRules{Reads: []string{"length", "width"},
+		Begins: begins(Fitting{Length: 3 * in, Width: in, Count: 1},
+			Fitting{Length: 8 * cm, Width: 25 * mm, Count: 1})})
+	FittingKinds.Add("tape", FittingRules{Reads: []string{"length", "width"},
+		Begins: begins(Fitting{Length: 4 * in, Width: 3 * in / 4, Count: 1},
+			Fitting{Length: 10 * cm, Width: 2 * cm, Count: 1})})
 	FittingKinds.Add("button",
-		FittingRules{Begins: begins(Fitting{Width: 3 * in / 4, Count: 1}, Fitting{Width: 2 * cm, Count: 1})})
-	FittingKinds.Add("label", FittingRules{Begins: begins(Fitting{Width: 2 * in, Height: in},
-		Fitting{Width: 5 * cm, Height: 25 * mm})})
+		FittingRules{Reads: []string{"width"},
+			Begins: begins(Fitting{Width: 3 * in / 4, Count: 1}, Fitting{Width: 2 * cm, Count: 1})})
+	FittingKinds.Add("label", FittingRules{Reads: []string{"width", "height"},
+		Begins: begins(Fitting{Width: 2 * in, Height: in},
+			Fitting{Width: 5 * cm, Height: 25 * mm})})
 	FittingKinds.Add("zip-pull", FittingRules{})
 }
 

@@ -26,6 +26,15 @@ var (
 		GatheredFace: {"cloth", "direction", "ratio", "sample", "sampled"},
 		WindowsFace:  {"columns", "rows", "unit", "ground", "show", "buttons"},
 	}
+	objectReads = map[ObjectKind][]string{
+		Form:  {"shape", "width", "height", "thickness", "fill", "make", "sticks_out"},
+		Box:   {"length", "depth", "height", "sticks_out"},
+		Book:  {"wrap", "board", "spine", "height", "thickness", "sticks_out"},
+		Flat:  {"shape", "width", "height", "thickness", "sticks_out"},
+		Found: {"shape", "width", "height", "thickness", "edge", "sticks_out", "fill"},
+	}
+	// ofEveryFitting are read of a fitting of whatever kind.
+	ofEveryFitting = []string{"key", "on", "at", "count", "spread", "short", "layers"}
 )
 
 // Unread notes what a plan says that its kinds do not read, with the keys that they do.
@@ -34,6 +43,13 @@ func (p Plan) Unread() finding.List {
 	u.part("/cover", p.Cover, "a cover", string(p.Cover.Kind), p.Cover.Rules().Reads)
 	rules, _ := BackKinds.Of(string(back.Kind))
 	u.part("/back", p.said(back.Kind), "a closure", back.Closure(), rules.Reads)
+	u.part("/object", p.Object, "what is covered", string(p.Object.Kind),
+		slices.Concat(objectReads[p.Object.Kind], []string{"edge"}))
+	for i, f := range p.Fittings {
+		if k, known := FittingKinds.Of(string(f.Kind)); known && k.Begins != nil {
+			u.part(at("/fittings", i), f, "a fitting", string(f.Kind), slices.Concat(ofEveryFitting, k.Reads))
+		}
+	}
 	for name, q := range p.Pieces {
 		if q.Face != nil {
 			u.face(finding.Path("pieces", name, "face"), *q.Face)

@@ -277,7 +277,7 @@ func judgeObject(v *validator, o Object) {
 	if o.Kind == Book {
 		v.between("/object/thickness", "The thickness of a board", o.Thickness, 0, mostSeam)
 	}
-	if o.Shape == RoundShape && o.Height != 0 && o.Height != o.Width {
+	if o.Round() && o.Height != 0 && o.Height != o.Width {
 		v.stop("/object/height",
 			fmt.Sprintf("Something round cannot be %s by %s.", v.style.Text(o.Width), v.style.Text(o.Height)),
 			"Type the diameter twice, or leave the height out.")
@@ -630,7 +630,7 @@ func judgeEdges(v *validator, p Plan) {
 		if p.Object.Kind != Form {
 			v.stop("/object/make", "Only a pad is made at home.", "Take it out of this plan.")
 		}
-		if m.Fold && p.Object.Shape == RoundShape {
+		if m.Fold && p.Object.Round() {
 			v.stop("/object/make/fold", "A circle has no side to lie on the fold.", "Make the pad of two pieces.")
 		}
 		v.between("/object/make/tab", "A tab", m.Tab, 0, mostSeam)

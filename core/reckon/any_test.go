@@ -39,7 +39,7 @@ func anyCover(t *rapid.T) plan.Plan {
 		Width: anyOf(t, "width", 3*in, 40*in), Length: anyOf(t, "length", 4*in, 40*in),
 		Depth: anyOf(t, "depth", 3*in, 30*in), Height: anyOf(t, "height", 3*in, 30*in),
 		Thickness: anyOf(t, "thickness", in/2, 6*in), Wrap: anyOf(t, "wrap", 6*in, 30*in)}
-	if p.Object.Shape == plan.RoundShape {
+	if p.Object.Round() {
 		p.Object.Height = 0
 	}
 	p.Cover.Seam = anyOf(t, "seam", in/8, in)

@@ -55,9 +55,15 @@ func TestWhatIsNotReadChangesNothing(t *testing.T) {
 		p := anyCover(t)
 		config := plan.PieceNames(p.Cover.Kind)[0]
 		face := anyFace(t, p, config).Keyed(nil)
+		starts := plan.StartsIn(p.Units).Fittings
+		fitting := starts[rapid.IntRange(0, len(starts)-1).Draw(t, "fitting")]
+		fitting.On = rapid.SampledFrom(plan.PieceNames(p.Cover.Kind)).Draw(t, "on")
+		p.Fittings = []plan.Fitting{fitting}
 		said := p
 		parts := map[string]reflect.Value{"/cover": reflect.ValueOf(&said.Cover).Elem(),
-			"/back": reflect.ValueOf(&said.Back).Elem(), "/pieces/" + config + "/face": reflect.ValueOf(&face).Elem()}
+			"/back": reflect.ValueOf(&said.Back).Elem(), "/object": reflect.ValueOf(&said.Object).Elem(),
+			"/fittings/0":                 reflect.ValueOf(&said.Fittings[0]).Elem(),
+			"/pieces/" + config + "/face": reflect.ValueOf(&face).Elem()}
 		path := rapid.SampledFrom(slices.Sorted(maps.Keys(parts))).Draw(t, "part")
 		field := rapid.IntRange(0, parts[path].NumField()-1).Draw(t, "field")
 		key, _, _ := strings.Cut(parts[path].Type().Field(field).Tag.Get("json"), ",")

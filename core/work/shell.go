@@ -206,7 +206,7 @@ func measurePad(b *builder) {
 // round.
 func flatText(b *builder) string {
 	o := b.Plan.Object
-	if o.Shape == plan.RoundShape {
+	if o.Round() {
 		return fmt.Sprintf("Across its middle, in two directions: the plan says %s", b.text(o.Width))
 	}
 	return fmt.Sprintf("Across and up: the plan says %s × %s", b.text(o.Width), b.text(o.Height))
@@ -401,7 +401,7 @@ func shapeCorners(b *builder, p cover.Piece, name, id string) {
 		step.Text = fmt.Sprintf("On the seam line, mark each corner %s in from both sides, and each side a quarter of its length from the corner. Draw from mark to mark, add the seam and cut along the outer line.", b.text(p.Taper))
 	case p.Radii.Square():
 		return
-	case b.Plan.Object.Shape == plan.RoundShape:
+	case b.Plan.Object.Round():
 		step.Title = "Cut the " + name + " round"
 		step.Text = fmt.Sprintf("Fold it in four, pin it, and draw the edge with a tape held at the folded corner: %s all the way. Cut all layers along the line.", b.text(r))
 	default:
@@ -454,7 +454,7 @@ func clipSeams(b *builder) {
 
 // clipsText says how, by the school for square corners.
 func clipsText(b *builder) string {
-	if b.Plan.Object.Shape == plan.RoundShape || b.Plan.Cover.Corners.Kind == plan.RoundCorners {
+	if b.Plan.Object.Round() || b.Plan.Cover.Corners.Kind == plan.RoundCorners {
 		return fmt.Sprintf("Notch the allowance along the curves every %s, so that it lies flat when turned.",
 			b.about(length.Inch/2, length.Centimetre))
 	}
