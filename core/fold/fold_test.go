@@ -103,7 +103,7 @@ func TestTheInsideIsTheObjectAndItsEase(t *testing.T) {
 					in.Closed/1e6)
 				assert.True(t, in.Fits())
 			}
-			if p.Object.Shape == plan.RoundShape {
+			if p.Object.Round() {
 				want = slices.DeleteFunc(slices.Clone(want), func(axis string) bool { return axis == "height" })
 			}
 			assert.Equal(t, want, got)
