@@ -3,9 +3,7 @@ package core_test
 import (
 	"fmt"
 	"go/ast"
-	"go/parser"
 	"go/token"
-	"io/fs"
 	"os"
 	"path/filepath"
 	"regexp"
@@ -21,20 +19,11 @@ import (
 // declaration of several names may say it once for all of them; Values, which lists the words of a set, and
 // Error, which says one, need none.
 func TestWhatIsExportedIsDescribed(t *testing.T) {
-	require.NoError(t, filepath.WalkDir(".", func(path string, d fs.DirEntry, err error) error {
-		if err != nil || filepath.Ext(path) != ".go" || strings.HasSuffix(path, "_test.go") {
-			return err
+	declarations(t, func(_ string, files *token.FileSet, decl ast.Decl) {
+		for _, name := range undescribed(decl) {
+			assert.Fail(t, "say what it means", "%s: %s", files.Position(name.Pos()), name.Name)
 		}
-		files := token.NewFileSet()
-		file, err := parser.ParseFile(files, path, nil, parser.ParseComments)
-		require.NoError(t, err)
-		for _, decl := range file.Decls {
-			for _, name := range undescribed(decl) {
-				assert.Fail(t, "say what it means", "%s: %s", files.Position(name.Pos()), name.Name)
-			}
-		}
-		return nil
-	}))
+	})
 }
 
 // undescribed are the exported names of a declaration without words.
@@ -67,18 +56,7 @@ func undescribed(decl ast.Decl) []*ast.Ident {
 
 // ofExported tells a function, or a method of an exported type, from a method that nobody else calls.
 func ofExported(d *ast.FuncDecl) bool {
-	if d.Recv == nil {
-		return true
-	}
-	of := d.Recv.List[0].Type
-	if star, ok := of.(*ast.StarExpr); ok {
-		of = star.X
-	}
-	if generic, ok := of.(*ast.IndexExpr); ok {
-		of = generic.X
-	}
-	name, ok := of.(*ast.Ident)
-	return ok && name.IsExported()
+	return d.Recv == nil || receiver(d) != nil && receiver(d).IsExported()
 }
 
 // TestReferencesExist holds that every reference to the arithmetic names a section that is there, and that
@@ -104,25 +82,17 @@ func TestReferencesExist(t *testing.T) {
 		"a heading has no number")
 	references := 0
 	section := regexp.MustCompile(`^ §(\d+(?:\.\d+)?)`)
-	require.NoError(t, filepath.WalkDir("..", func(path string, d fs.DirEntry, err error) error {
-		if err != nil || d.IsDir() && (d.Name() == "node_modules" || d.Name() == ".git") {
-			if err == nil {
-				err = fs.SkipDir
-			}
-			return err
+	for path, code := range goFiles(t, "..") {
+		if filepath.Base(path) == "docs_test.go" {
+			continue
 		}
-		if filepath.Ext(path) != ".go" || strings.HasSuffix(path, "core/docs_test.go") {
-			return nil
-		}
-		code, err := os.ReadFile(path)
-		for _, after := range strings.Split(string(code), "docs/arithmetic.md")[1:] {
+		for _, after := range strings.Split(code, "docs/arithmetic.md")[1:] {
 			names := section.FindStringSubmatch(strings.ReplaceAll(after, "\n// ", " "))
 			if assert.NotNil(t, names, "%s names no section", path) {
 				assert.Contains(t, sections, names[1], path)
 				references++
 			}
 		}
-		return err
-	}))
+	}
 	assert.Greater(t, references, 25)
 }
