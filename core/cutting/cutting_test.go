@@ -75,7 +75,8 @@ func TestALongStripIsJoinedFromEqualOnes(t *testing.T) {
 
 func TestWhatLiesUnderAPanel(t *testing.T) {
 	l := list(nil)
-	q := plan.Piece{Layers: &plan.Layers{Batting: &plan.Batting{Count: 2, Cloth: "batting", Offcuts: true}, Lining: "A"},
+	q := plan.Piece{Layers: &plan.Layers{Batting: &plan.Batting{Count: 2, Cloth: "batting", Offcuts: true},
+		Lining: "A"},
 		Quilting: &plan.Quilting{Ditch: true}}
 	chain, _ := layers.Of("/pieces/front", plan.Plan{Pieces: map[string]plan.Piece{"front": q}}.Settle().Piece("front"),
 		rectangle(16*in, 16*in), in/8, nil)

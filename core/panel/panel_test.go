@@ -52,7 +52,8 @@ func TestAQuiltedPieceIsCutLarger(t *testing.T) {
 }
 
 func TestAFaceThatMissesItsSizeMakesNoPanel(t *testing.T) {
-	o, front := cushion(t, plan.Face{Kind: plan.GridFace, Columns: 3, Rows: 3, Patch: plan.Patch{Width: 4 * in, Height: 4 * in},
+	o, front := cushion(t, plan.Face{Kind: plan.GridFace, Columns: 3, Rows: 3,
+		Patch:  plan.Patch{Width: 4 * in, Height: 4 * in},
 		Cloths: []string{"B"}}, plan.Piece{})
 	p, found := o.Of(front)
 	assert.True(t, found.Stopped())
