@@ -189,10 +189,11 @@ func (f *Face) like(o Face) {
 	}
 }
 
-// Unshared is the plan with fittings, pieces and faces of its own: what is changed in them is not
+// Unshared is the plan with fittings, edges, pieces, faces and quilting of its own: what is changed in them is not
 // changed in the plan it was made from.
 func (p Plan) Unshared() Plan {
 	p.Fittings = slices.Clone(p.Fittings)
+	p.Edges.Piping, p.Edges.Binding = own(p.Edges.Piping), own(p.Edges.Binding)
 	p.Pieces = unshared(p.Pieces)
 	p.Cover.Aside = mapped(p.Cover.Aside, unshared)
 	p.Progress.Parts = mapped(p.Progress.Parts, func(parts []StepPart) []StepPart { return slices.Clone(parts) })
@@ -205,8 +206,21 @@ func unshared(pieces map[string]Piece) map[string]Piece {
 			face := q.Face.unshared()
 			q.Face = &face
 		}
+		if q.Quilting = own(q.Quilting); q.Quilting != nil {
+			q.Quilting.Lines = slices.Clone(q.Quilting.Lines)
+		}
+		q.Layers = own(q.Layers)
 		return q
 	})
+}
+
+// own is a copy of what a pointer points to; nil where that is nothing.
+func own[T any](v *T) *T {
+	if v == nil {
+		return nil
+	}
+	copied := *v
+	return &copied
 }
 
 func (f Face) unshared() Face {

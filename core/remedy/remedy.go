@@ -10,6 +10,7 @@ import (
 	"umschlag/core/finding"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
+	"umschlag/core/sample"
 )
 
 // Offer is a change of a plan that removes a stop.
@@ -78,8 +79,17 @@ type sifter struct {
 	offers   []Offer
 	// tries and left are how many are still tried for the finding, and for the plan.
 	tries, left int
-	// further tells that what a change brings to light is changed with it.
-	further bool
+	// further tells that what a change brings to light is changed with it, hinting that nothing stops and what is
+	// said is to be settled.
+	further, hinting bool
+}
+
+// samples are those of the workshop.
+func (s *sifter) samples() sample.Shelf {
+	if s.workshop == nil {
+		return nil
+	}
+	return s.workshop.Samples
 }
 
 // change offers the plan with something changed, where that removes the stop; do gets a plan of its
@@ -99,7 +109,11 @@ func (s *sifter) offer(text string, q plan.Plan) bool {
 	if len(s.offers) >= mostOffers || slices.ContainsFunc(s.offers, func(o Offer) bool { return o.Text == text }) {
 		return false
 	}
-	if s.further {
+	if s.hinting {
+		if !s.settles(q) {
+			return false
+		}
+	} else if s.further {
 		also, ok := s.andWhatItTakes(q)
 		if !ok || len(s.offers) >= 2 {
 			return false

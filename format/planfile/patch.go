@@ -18,7 +18,7 @@ import (
 // Remedied is Reckon with the changes that remove its stops, as patches of the document.
 func Remedied(data []byte, w *reckon.Workshop) (answer.Reckoning, error) {
 	r, err := Reckon(data, w)
-	if err != nil || len(r.Pieces) > 0 || !finding.List(r.Findings).Stopped() {
+	if err != nil || len(r.Findings) == 0 {
 		return r, err
 	}
 	file, err := document(data)
@@ -28,6 +28,16 @@ func Remedied(data []byte, w *reckon.Workshop) (answer.Reckoning, error) {
 	p, err := Read(data)
 	if err != nil {
 		return r, err
+	}
+	if !finding.List(r.Findings).Stopped() {
+		for i, offers := range remedy.Hints(p, r.Findings, w,
+			func(f finding.Finding) []remedy.Try { return unread(file, f) }) {
+			for _, o := range offers {
+				r.Findings[i].Remedies = append(r.Findings[i].Remedies,
+					finding.Mend{Text: o.Text, Patch: diff(file, p, o.Plan)})
+			}
+		}
+		return r, nil
 	}
 	offered := remedy.For(p, r.Findings, w, func(f finding.Finding) []remedy.Try { return inRange(file, f) })
 	for i, offers := range offered {
@@ -44,6 +54,18 @@ func Remedied(data []byte, w *reckon.Workshop) (answer.Reckoning, error) {
 		}
 	}
 	return r, nil
+}
+
+// unread is the plan without what its kinds do not read.
+func unread(file *object, f finding.Finding) []remedy.Try {
+	if f.Code != "unread" {
+		return nil
+	}
+	p, ok := lacking(file, f.About)
+	if !ok {
+		return nil
+	}
+	return []remedy.Try{{Text: "Take it out", Plan: p}}
 }
 
 // inRange is the plan with the nearest end of its range for what is out of it.

@@ -172,3 +172,41 @@ func TestADecisionThatIsInTheWayIsLeftOut(t *testing.T) {
 	assert.Equal(t, "Without “seam” of the cover", last.Text)
 	assert.Equal(t, []finding.Change{{Op: "remove", Path: "/cover/seam"}}, last.Patch)
 }
+
+// What is warned of or noted and has one plain answer is settled by one press.
+func TestHintsSettleWhatTheyAreFor(t *testing.T) {
+	form := `"object": {"kind": "form", "width": "16", "height": "16"}`
+	box := `"object": {"kind": "box", "length": "12", "depth": "8", "height": "8"}`
+	for code, rest := range map[string]string{
+		"piping-straight": form +
+			`, "cover": {"kind": "cushion", "corners": {"kind": "round", "radius": "2"}}, "edges": {"piping": {"cord": "1/4", "grain": "straight"}}`,
+		"inside-open":  form + `, "cover": {"kind": "cushion"}, "edges": {"inside": "enclosed"}`,
+		"overlap-thin": form + `, "cover": {"kind": "cushion"}, "back": {"kind": "envelope", "overlap": "1"}`,
+		"unread":       form + `, "cover": {"kind": "cushion"}, "back": {"kind": "zip", "overlap": "5"}`,
+		"other-side":   `"object": {"kind": "form", "width": "50", "height": "20"}, "cover": {"kind": "cushion"}`,
+		"quilting-beside": form +
+			`, "cover": {"kind": "cushion"}, "pieces": {"front": {"face": {"kind": "grid", "columns": 4, "rows": 4, "patch": {"width": "4"}, "cloths": ["A"]}, "squaring": "0", "take_up": {"from": "given"}, "layers": {"lining": "A"}, "quilting": {"lines": [{"pitch": "4", "angle": 0, "shift": "1/16"}]}}}`,
+		"deeper-than-long": `"object": {"kind": "box", "length": "8", "depth": "12", "height": "8"}, "cover": {"kind": "skirt-hood"}`,
+		"bulk": box +
+			`, "cover": {"kind": "skirt-hood", "ease": {"length": "1/4", "depth": "1/4"}}, "pieces": {"*": {"face": {"kind": "plain", "cloth": "A"}, "layers": {"batting": {"count": 2, "loft": "10 mm"}}}}`,
+		"print-upside-down": box +
+			`, "cover": {"kind": "wrap-hood"}, "pieces": {"*": {"face": {"kind": "plain", "cloth": "P"}}}`,
+	} {
+		t.Run(code, func(t *testing.T) {
+			doc := []byte(`{"format": "umschlag/plan/2", "title": "t", "cloths": {"A": {"width": "60"}, ` +
+				`"P": {"name": "birds", "width": "60", "print": "one-way"}, "batting": {"width": "90"}}, ` + rest + `}`)
+			r, err := planfile.Remedied(doc, nil)
+			require.NoError(t, err)
+			i := slices.IndexFunc(r.Findings,
+				func(f finding.Finding) bool { return f.Code == code && len(f.Remedies) > 0 })
+			require.GreaterOrEqual(t, i, 0, "%v", r.Findings)
+			require.NotEmpty(t, r.Pieces, "it can be cut as it stands")
+			after, err := planfile.Reckon(applied(t, doc, r.Findings[i].Remedies[0].Patch), nil)
+			require.NoError(t, err)
+			assert.NotEmpty(t, after.Pieces)
+			assert.False(t, slices.ContainsFunc(after.Findings, func(f finding.Finding) bool {
+				return f.Code == code && f.About == r.Findings[i].About
+			}), "%s", r.Findings[i].Remedies[0].Text)
+		})
+	}
+}

@@ -1,0 +1,133 @@
+package remedy
+
+import (
+	"fmt"
+
+	"umschlag/core/cover"
+	"umschlag/core/finding"
+	"umschlag/core/layers"
+	"umschlag/core/length"
+	"umschlag/core/panel"
+	"umschlag/core/plan"
+	"umschlag/core/reckon"
+)
+
+// mostHints is how many changes are tried for all that is said of a plan that can be cut.
+const mostHints = 12
+
+// Hints are single changes that remove what is warned of or noted in a plan that can be cut, by the number of its
+// finding: each tried, so that its finding is gone and nothing stops. more are further changes to be tried for a
+// finding.
+func Hints(p plan.Plan, found []finding.Finding, w *reckon.Workshop, more func(finding.Finding) []Try) map[int][]Offer {
+	out := map[int][]Offer{}
+	s := &sifter{plan: p, found: found, workshop: w, hinting: true, tries: mostHints}
+	for i, f := range found {
+		s.about, s.offers = f, nil
+		for _, t := range more(f) {
+			s.offer(t.Text, t.Plan)
+		}
+		if hint := hints[f.Code]; hint != nil {
+			hint(s)
+		}
+		if len(s.offers) > 0 {
+			out[i] = s.offers
+		}
+	}
+	return out
+}
+
+// settles reports whether a changed plan can be cut and says the finding no more.
+func (s *sifter) settles(q plan.Plan) bool {
+	if s.tries <= 0 {
+		return false
+	}
+	s.tries--
+	for _, f := range reckon.Make(q, s.workshop).Findings {
+		if f.Level == finding.Stop || f.Code == s.about.Code && f.About == s.about.About {
+			return false
+		}
+	}
+	return true
+}
+
+// hints are the changes by the codes of what they are for.
+var hints = map[string]func(*sifter){
+	"piping-straight": func(s *sifter) {
+		s.change("Piping on the bias", func(p *plan.Plan) { p.Edges.Piping.Grain = plan.OnTheBias })
+	},
+	"print-upside-down": func(s *sifter) {
+		if s.about.About == "/cover/split_top" {
+			s.change("The top split by a seam", func(p *plan.Plan) { p.Cover.SplitTop = true })
+		}
+	},
+	"inside-open": func(s *sifter) {
+		s.change("Raw edges inside zigzagged", func(p *plan.Plan) { p.Edges.Inside = "zigzag" })
+	},
+	"deeper-than-long": func(s *sifter) {
+		s.change("Length and depth the other way round", func(p *plan.Plan) {
+			p.Object.Length, p.Object.Depth = p.Object.Depth, p.Object.Length
+		})
+	},
+	"bulk": bulk, "quilting-beside": shifted, "other-side": otherSide,
+	"overlap-thin": usualOverlap, "overlap-deep": usualOverlap,
+}
+
+func usualOverlap(s *sifter) {
+	s.change("The usual overlap, a quarter of the width", func(p *plan.Plan) {
+		p.Back.Overlap, p.Back.Share, p.Back.Panels = nil, 0, plan.Panels{}
+	})
+}
+
+// bulk takes the stack of a piece for what it takes from the inside.
+func bulk(s *sifter) {
+	settled := s.plan.Settle()
+	c, _ := cover.Pieces(settled)
+	for _, piece := range c.Pieces {
+		if !finding.Within(s.about.About, panel.Path(settled, piece.Config)) {
+			continue
+		}
+		thick := layers.Thick(settled.Piece(piece.Config).Layers).Ceil(settled.Habits.Step)
+		s.change(fmt.Sprintf("%s for the bulk of the stack", s.plan.Style().Text(thick)),
+			func(p *plan.Plan) { p.Cover.Bulk = thick })
+		return
+	}
+}
+
+// shifted moves lines of quilting that run beside seams into them.
+func shifted(s *sifter) {
+	settled := s.plan.Settle()
+	c, _ := cover.Pieces(settled)
+	for _, piece := range c.Pieces {
+		made, _ := panel.Order{Plan: settled, Samples: s.samples()}.Of(piece)
+		for _, near := range made.Pattern.Near {
+			if s.about.About != fmt.Sprintf("%s/quilting/lines/%d", made.Path, near.Family) {
+				continue
+			}
+			s.change(fmt.Sprintf("Shifted by %s, into the seams", s.plan.Style().Text(near.Shift.Abs())),
+				func(p *plan.Plan) {
+					for name, q := range p.Pieces {
+						if finding.Path("pieces", name) == made.Path && q.Quilting != nil {
+							q.Quilting.Lines[near.Family].Shift += near.Shift
+						}
+					}
+				})
+			return
+		}
+	}
+}
+
+// otherSide reads a size off the other side of the tape.
+func otherSide(s *sifter) {
+	sizes := func(o *plan.Object) map[string]*length.Length {
+		return map[string]*length.Length{"/object/width": &o.Width, "/object/height": &o.Height,
+			"/object/length": &o.Length,
+			"/object/depth":  &o.Depth, "/object/thickness": &o.Thickness, "/object/wrap": &o.Wrap}
+	}
+	now := sizes(&s.plan.Object)[s.about.About]
+	if now == nil {
+		return
+	}
+	read := length.FromFloat(now.Float() / length.Inch.Float() * length.Centimetre.Float())
+	s.change(fmt.Sprintf("It was %s", length.Style{Unit: length.Centimetres}.Text(read)),
+		func(p *plan.Plan) { *sizes(&p.Object)[s.about.About] = read })
+}
