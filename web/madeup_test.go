@@ -199,3 +199,17 @@ func TestAMadeUpQuiltingPattern(t *testing.T) {
 	require.GreaterOrEqual(t, i, 0)
 	assert.Contains(t, r.Steps[i].Text, "1″ apart at 30° and 1″ apart at −30°")
 }
+
+// A note that has one plain answer comes with it, as a patch of the plan.
+func TestANoteIsSettledByOnePress(t *testing.T) {
+	h := app(t)
+	doc := `{"format": "umschlag/plan/2", "title": "t", "object": {"kind": "box", "length": "8", "depth": "12", "height": "8"},
+		"cover": {"kind": "skirt-hood"}, "cloths": {"A": {}}}`
+	var made web.PlanView
+	require.Equal(t, http.StatusCreated, call(t, h, "POST", "/api/v1/plans", `{"plan": `+doc+`}`, &made).Code)
+	i := slices.IndexFunc(made.Reckoning.Findings, func(f finding.Finding) bool { return f.Code == "deeper-than-long" })
+	require.GreaterOrEqual(t, i, 0)
+	require.NotEmpty(t, made.Reckoning.Findings[i].Remedies)
+	assert.Equal(t, "Length and depth the other way round", made.Reckoning.Findings[i].Remedies[0].Text)
+	assert.NotEmpty(t, made.Reckoning.Pieces)
+}

@@ -122,26 +122,21 @@ func (s *server) answer(c *echo.Context, status int, p store.Plan, err error, yo
 	if err != nil {
 		return err
 	}
+	if len(v.Reckoning.Findings) > 0 {
+		shop, err := s.workshop(ctx, p.ID)
+		if err != nil {
+			return err
+		}
+		if v.Reckoning, err = planfile.Mended([]byte(p.Doc), v.Reckoning, shop); err != nil {
+			return fmt.Errorf("mend stored plan %s: %w", p.ID, err)
+		}
+	}
 	if len(v.Reckoning.Pieces) == 0 {
-		if v, err = s.stuck(ctx, v, p); err != nil {
+		if v.Last, err = s.lastCut(ctx, p); err != nil {
 			return err
 		}
 	}
 	return c.JSON(status, v)
-}
-
-// stuck is a plan that cannot be cut, with what would mend it, and with what it was when it could be
-// cut the last time.
-func (s *server) stuck(ctx context.Context, v PlanView, p store.Plan) (PlanView, error) {
-	shop, err := s.workshop(ctx, p.ID)
-	if err != nil {
-		return v, err
-	}
-	if v.Reckoning, err = planfile.Remedied([]byte(p.Doc), shop); err != nil {
-		return v, fmt.Errorf("reckon stored plan %s: %w", p.ID, err)
-	}
-	v.Last, err = s.lastCut(ctx, p)
-	return v, err
 }
 
 // lastCut is a plan as it was when it could be cut the last time, nil where it never could.

@@ -28,8 +28,8 @@ type Finding struct {
 	Text string `json:"text"`
 	// Remedy says what to do or to type instead.
 	Remedy string `json:"remedy,omitempty"`
-	// Remedies are changes of the plan that remove it and bring no stop, each tried; of stops
-	// alone, and where somebody asked.
+	// Remedies are changes of the plan that remove it and bring no stop, each tried: of stops, and where the plan
+	// can be cut of warnings and notes that have one plain answer; only where somebody asked.
 	Remedies []Mend `json:"remedies,omitempty"`
 	// Nearest is the end of its range that is nearest to what was typed, where it is out of it: a
 	// text in the notation of the plan, or a number.

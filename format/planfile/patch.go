@@ -15,11 +15,20 @@ import (
 	"umschlag/core/remedy"
 )
 
-// Remedied is Reckon with the changes that remove its stops, as patches of the document.
+// Remedied is Reckon with the changes that remove what it finds, as patches of the document.
 func Remedied(data []byte, w *reckon.Workshop) (answer.Reckoning, error) {
 	r, err := Reckon(data, w)
-	if err != nil || len(r.Findings) == 0 {
+	if err != nil {
 		return r, err
+	}
+	return Mended(data, r, w)
+}
+
+// Mended is the reckoning of a document with the changes that remove what it finds, as patches of the document:
+// all that mends its stops, or what settles its warnings and notes where it has none.
+func Mended(data []byte, r answer.Reckoning, w *reckon.Workshop) (answer.Reckoning, error) {
+	if len(r.Findings) == 0 {
+		return r, nil
 	}
 	file, err := document(data)
 	if err != nil {

@@ -1420,8 +1420,8 @@ text: string
  */
 remedy?: string
 /**
- * Remedies are changes of the plan that remove it and bring no stop, each tried; of stops
- * alone, and where somebody asked.
+ * Remedies are changes of the plan that remove it and bring no stop, each tried: of stops, and where the plan
+ * can be cut of warnings and notes that have one plain answer; only where somebody asked.
  */
 remedies?: Mend[]
 }
