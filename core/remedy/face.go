@@ -6,10 +6,10 @@ import (
 	"slices"
 
 	"umschlag/core/begin"
+	"umschlag/core/cover"
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/plan"
-	"umschlag/core/reckon"
 )
 
 // place is a face of a plan: of an entry of its pieces, or of a part of a stack there, by the
@@ -67,17 +67,13 @@ func (s *sifter) now() plan.Face {
 	return out
 }
 
-// room is the finished size that the face has to fill: that of its piece in one piece of cloth.
+// room is the finished size that the face has to fill, as planned, and the name its piece is decided under.
 func (s *sifter) room() (w, h length.Length, config string, ok bool) {
 	where := placeOf(s.plan, s.about.About)
-	q := s.with(func(p *plan.Plan) {
-		at(*p, place{entry: where.entry}, func(f *plan.Face) { *f = plan.Face{Kind: plan.PlainFace, Cloth: f.Cloth} })
-	})
-	s.tries--
-	r := reckon.Reckon(q, s.workshop)
-	for _, piece := range r.Pieces {
+	c, _ := cover.Pieces(s.plan.Settle())
+	for _, piece := range c.Pieces {
 		if piece.Config == where.entry || where.entry == plan.Common {
-			w, h = length.Length(piece.Finished.Width.NM), length.Length(piece.Finished.Height.NM)
+			w, h = piece.Finished.Width.Total(), piece.Finished.Height.Total()
 			if where.parts != "" {
 				h = partHeight(s.plan, where)
 			}
@@ -115,6 +111,7 @@ func fill(s *sifter) {
 			}
 		})
 	}
+	s.sashes(f, style)
 	s.patches(f, style)
 	s.counts(f)
 	if len(f.Borders) > 0 {
@@ -125,6 +122,41 @@ func fill(s *sifter) {
 	if len(s.offers) == 0 {
 		fewer(s)
 		plainFace(s)
+	}
+}
+
+// sashes offers sashes on the ruler that take up what patches and borders leave both ways: between the patches, or
+// round them as well.
+func (s *sifter) sashes(f plan.Face, style length.Style) {
+	w, h, _, ok := s.room()
+	step := s.plan.Settle().Habits.Step
+	if !ok || f.Sash == nil || f.Columns < 1 || f.Rows < 1 {
+		return
+	}
+	set := f
+	settled := s.plan.Settle()
+	at(settled, placeOf(settled, s.about.About), func(f *plan.Face) { set = *f })
+	for _, b := range f.Borders {
+		w, h = w-2*b.Width.Width, h-2*b.Width.Width
+	}
+	for _, outside := range []bool{f.Sash.Outside, !f.Sash.Outside} {
+		gaps, say := -1, "Sashes of %s, between the patches alone"
+		if outside {
+			gaps, say = 1, "Sashes of %s, round the patches as well"
+		}
+		if f.Columns+gaps < 1 || f.Rows+gaps < 1 {
+			continue
+		}
+		across := (w - set.Patch.Width.Times(f.Columns)).Div(f.Columns + gaps)
+		down := (h - set.Patch.Height.Times(f.Rows)).Div(f.Rows + gaps)
+		if across <= 0 || across != down || !across.OnStep(step) {
+			continue
+		}
+		s.face(fmt.Sprintf(say, style.Text(across)), func(f *plan.Face) {
+			sash := *f.Sash
+			sash.Width, sash.Outside = across, outside
+			f.Sash = &sash
+		})
 	}
 }
 

@@ -63,6 +63,7 @@ func TestEveryRemedyRemovesItsStop(t *testing.T) {
 			`, "pieces": {"front": {"face": {"kind": "stack", "parts": [{"height": "8", "face": {"kind": "plain", "cloth": "A"}}, {"height": "8", "face": {"kind": "plain", "cloth": "A"}}]}}}`, "stack-does-not-fill", 4, "Part 2: 12″ high"},
 		"folded windows over batting": {pad20 +
 			`, "pieces": {"front": {"face": {"kind": "windows", "columns": 4, "rows": 4, "ground": "A", "show": "A"}, "layers": {"batting": {"count": 1}}, "quilting": {"lines": [{"pitch": "2"}]}, "squaring": "1/2"}}`, "windows-quilted", 2, "No batting, lining or quilting"},
+		"sashes that miss the size": {`"object": {"kind": "form", "width": "21", "height": "21"}, "cover": {"kind": "cushion", "ease": {"width": 0, "height": 0}}, "pieces": {"front": {"face": {"kind": "grid", "columns": 4, "rows": 4, "patch": {"width": "4"}, "cloths": ["A"], "sash": {"width": "1/4", "cloth": "A"}}}}`, "front-does-not-fill", 3, "Sashes of 1″, round the patches as well"},
 		"strips that miss the size": {pad20 +
 			`, "pieces": {"front": {"face": {"kind": "strips", "strips": [{"width": "5"}, {"width": "5"}]}}}`,
 			"strips-do-not-fill", 4, "All strips in proportion"},
