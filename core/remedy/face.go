@@ -367,7 +367,14 @@ func (s *sifter) cloth() string {
 
 // facePart offers a face without what its kind does not have.
 func facePart(s *sifter) {
-	s.face("Without it", func(f *plan.Face) {
+	without := "Without it"
+	switch f := s.now(); {
+	case (f.Kind == plan.GatheredFace || f.Kind == plan.WindowsFace) && len(f.Applique) > 0:
+		without = "Without the shapes"
+	case f.Pocket != "":
+		without = "Without the pocket"
+	}
+	s.face(without, func(f *plan.Face) {
 		switch f.Kind {
 		case plan.GridFace:
 			f.Pocket = ""

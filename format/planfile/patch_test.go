@@ -90,7 +90,7 @@ func TestEveryRemedyRemovesItsStop(t *testing.T) {
 		"a binding where none goes": {pad20 + `, "edges": {"binding": {"shows": "1/2"}}`, "binding", 1,
 			"No binding"},
 		"a pocket on patches": {pad20 +
-			`, "pieces": {"front": {"face": {"kind": "grid", "columns": 4, "rows": 4, "patch": {"width": "5"}, "cloths": ["A"], "pocket": "folded"}}}`, "face-part", 1, "Without it"},
+			`, "pieces": {"front": {"face": {"kind": "grid", "columns": 4, "rows": 4, "patch": {"width": "5"}, "cloths": ["A"], "pocket": "folded"}}}`, "face-part", 1, "Without the pocket"},
 	} {
 		t.Run(name, func(t *testing.T) {
 			doc := []byte(`{"format": "umschlag/plan/2", "title": "t", "cloths": {"A": {"name": "moss"}}, ` + c.body +
