@@ -13,11 +13,13 @@ import (
 
 	"umschlag/core/answer"
 	"umschlag/core/back"
+	"umschlag/core/begin"
 	"umschlag/core/compare"
 	"umschlag/core/cover"
 	"umschlag/core/finding"
 	"umschlag/core/fitting"
 	"umschlag/core/fold"
+	"umschlag/core/front"
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/ref"
@@ -212,4 +214,34 @@ func TestANoteIsSettledByOnePress(t *testing.T) {
 	require.NotEmpty(t, made.Reckoning.Findings[i].Remedies)
 	assert.Equal(t, "Length and depth the other way round", made.Reckoning.Findings[i].Remedies[0].Text)
 	assert.NotEmpty(t, made.Reckoning.Pieces)
+}
+
+func TestAMadeUpFace(t *testing.T) {
+	t.Cleanup(plan.FaceKinds.Add("halves", plan.FaceRules{Reads: []string{"cloths"}}))
+	t.Cleanup(front.Kinds.Add("halves", func(o front.Order) (front.Face, finding.List) {
+		half := o.Finished.Width.Total() / 2
+		o.Face = plan.Face{Kind: plan.StripsFace, Direction: plan.AlongWay, Strips: []plan.Strip{
+			{Key: "a", Width: half, Cloth: o.Face.Cloths[0]}, {Key: "b", Width: half, Cloth: o.Face.Cloths[1]}}}
+		return front.Build(o)
+	}))
+	t.Cleanup(begin.Kinds.Add("halves", func(b begin.Beginning) plan.Face {
+		return plan.Face{Cloths: []string{b.First(), b.Last()}}
+	}))
+	h := app(t)
+	doc := `{"format": "umschlag/plan/2", "title": "t", "object": {"kind": "form", "width": "16", "height": "16"},
+		"cover": {"kind": "cushion"}, "cloths": {"A": {}, "B": {}}, "pieces": {"front": {"face": FACE}}}`
+	plain := strings.Replace(doc, "FACE",
+		`{"kind": "grid", "columns": 2, "rows": 2, "patch": {"width": "8"}, "cloths": ["A", "B"]}`, 1)
+	var begun web.BegunFace
+	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/face",
+		web.BeginFace{Plan: []byte(plain), Piece: "front", Kind: "halves"}, &begun).Code)
+	assert.Contains(t, string(begun.Face), `"halves"`)
+	assert.Contains(t, string(begun.Face), `"aside":{"grid"`, "the grid is kept aside")
+	var r answer.Reckoning
+	require.Equal(t, http.StatusOK,
+		call(t, h, "POST", "/api/v1/reckon", strings.Replace(doc, "FACE", string(begun.Face), 1), &r).Code)
+	require.NotEmpty(t, r.Pieces, "%v", r.Findings)
+	assert.Len(t, r.Pieces[0].Cells, 2)
+	assert.Equal(t, "8½″", r.Cuts[0].Width.Text, "a strip of 8 in and its seams")
+	assert.True(t, slices.ContainsFunc(r.Steps, func(s answer.Step) bool { return s.Stage == string(work.Piecing) }))
 }

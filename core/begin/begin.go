@@ -10,6 +10,7 @@ import (
 	"umschlag/core/cover"
 	"umschlag/core/finding"
 	"umschlag/core/gridfit"
+	"umschlag/core/kind"
 	"umschlag/core/length"
 	"umschlag/core/panel"
 	"umschlag/core/plan"
@@ -202,44 +203,63 @@ func cutPart(path string) (rest, index string, ok bool) {
 	return rest, index, ok
 }
 
+// Beginning is what a face begins from.
+type Beginning struct {
+	// Plan is settled.
+	Plan plan.Plan
+	// Cloths it may be of, at least one, and the size it fills.
+	Cloths []string
+	Size   sum.Size
+}
+
+// First is the first of its cloths.
+func (b Beginning) First() string { return b.Cloths[0] }
+
+// Last is the last of its cloths.
+func (b Beginning) Last() string { return b.Cloths[len(b.Cloths)-1] }
+
+// Kinds are what the kinds of faces begin as, by their words in the plan; one that has nothing of its own is of its
+// first cloth.
+var Kinds kind.Set[func(Beginning) plan.Face]
+
+func init() {
+	Kinds.Add("grid", grid)
+	Kinds.Add("checker", grid)
+	Kinds.Add("windows", windowed)
+	Kinds.Add("strips", func(b Beginning) plan.Face {
+		h := b.Size.Height.Total()
+		outer := h.Div(4).Floor(b.Plan.Habits.Step)
+		return plan.Face{Direction: plan.AcrossWay, Strips: []plan.Strip{{Width: outer, Cloth: b.First()},
+			{Width: h - 2*outer, Cloth: b.Last()}, {Width: outer, Cloth: b.First()}}}
+	})
+	Kinds.Add("stack", func(b Beginning) plan.Face {
+		h := b.Size.Height.Total()
+		upper := h.Div(2).Floor(b.Plan.Habits.Step)
+		return plan.Face{Parts: []plan.Part{{Height: upper, Face: plan.Face{Kind: plan.PlainFace, Cloth: b.First()}},
+			{Height: h - upper, Face: plan.Face{Kind: plan.PlainFace, Cloth: b.Last()}}}}
+	})
+	Kinds.Add("found", func(b Beginning) plan.Face {
+		half := func(s sum.Sum) length.Length { return s.Total().Div(2).Floor(b.Plan.Habits.Step) }
+		return plan.Face{Cloth: b.First(), Patch: plan.Patch{Width: half(b.Size.Width), Height: half(b.Size.Height)},
+			Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: b.Last()}}}
+	})
+}
+
 // begun is a face of a kind as it begins.
 func (at place) begun(old plan.Face, size sum.Size, kind plan.FaceKind) plan.Face {
-	letters := old.Cloths
-	if len(letters) == 0 {
-		letters = panel.Letters(at.plan)
+	b := Beginning{Plan: at.plan, Cloths: old.Cloths, Size: size}
+	if len(b.Cloths) == 0 {
+		b.Cloths = panel.Letters(at.plan)
 	}
-	first, last := letters[0], letters[len(letters)-1]
-	step := at.plan.Habits.Step
-	w, h := size.Width.Total(), size.Height.Total()
-	switch kind {
-	case plan.GridFace:
-		return at.grid(letters, w, h)
-	case plan.StripsFace:
-		outer := h.Div(4).Floor(step)
-		return plan.Face{Kind: kind, Direction: plan.AcrossWay,
-			Strips: []plan.Strip{{Width: outer, Cloth: first}, {Width: h - 2*outer, Cloth: last},
-				{Width: outer, Cloth: first}}}
-	case plan.CheckerFace:
-		f := at.grid(letters, w, h)
-		f.Kind = kind
-		return f
-	case plan.StackFace:
-		upper := h.Div(2).Floor(step)
-		return plan.Face{Kind: kind,
-			Parts: []plan.Part{{Height: upper, Face: plan.Face{Kind: plan.PlainFace, Cloth: first}},
-				{Height: h - upper, Face: plan.Face{Kind: plan.PlainFace, Cloth: last}}}}
-	case plan.FoundFace:
-		return plan.Face{Kind: kind, Cloth: first,
-			Patch:   plan.Patch{Width: w.Div(2).Floor(step), Height: h.Div(2).Floor(step)},
-			Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: last}}}
-	}
-	if kind == plan.WindowsFace {
-		return at.windowed(first, last, size)
-	}
-	if kind != plan.GatheredFace {
+	if _, known := plan.FaceKinds.Of(string(kind)); !known {
 		kind = plan.PlainFace
 	}
-	return plan.Face{Kind: kind, Cloth: first}
+	face := plan.Face{Cloth: b.First()}
+	if begin, own := Kinds.Of(string(kind)); own {
+		face = begin(b)
+	}
+	face.Kind = kind
+	return face
 }
 
 // leastUnit of folded windows that are offered: in smaller ones little of a window is left beside
@@ -248,9 +268,10 @@ const leastUnit = 3 * length.Inch / 2
 
 // windowed is folded units of about 3 in or 8 cm that fit both ways: as many as make the
 // sides come out nearest.
-func (at place) windowed(ground, show string, size sum.Size) plan.Face {
-	w, h := size.Width.Total()+2*at.plan.Cover.Seam, size.Height.Total()+2*at.plan.Cover.Seam
-	best := plan.Face{Kind: plan.WindowsFace, Ground: ground, Show: show, Columns: 1, Rows: 1}
+func windowed(b Beginning) plan.Face {
+	seam := b.Plan.Cover.Seam
+	w, h := b.Size.Width.Total()+2*seam, b.Size.Height.Total()+2*seam
+	best := plan.Face{Ground: b.First(), Show: b.Last(), Columns: 1, Rows: 1}
 	off := length.Length(0)
 	for c := 1; c <= 12 && (c == 1 || w.Div(c) >= leastUnit); c++ {
 		n := max(1, int((h.Float()*float64(c)/w.Float())+0.5))
@@ -264,30 +285,31 @@ func (at place) windowed(ground, show string, size sum.Size) plan.Face {
 }
 
 // cuttable is how large a patch may be to come out of every cloth, at most a size.
-func (at place) cuttable(most length.Length) length.Length {
-	for _, cloth := range at.plan.Cloths {
+func (b Beginning) cuttable(most length.Length) length.Length {
+	for _, cloth := range b.Plan.Cloths {
 		if cloth.Usable != nil {
-			most = min(most, *cloth.Usable-2*at.plan.Cover.Seam-at.plan.Habits.Step)
+			most = min(most, *cloth.Usable-2*b.Plan.Cover.Seam-b.Plan.Habits.Step)
 		}
 	}
-	return max(most, at.plan.Habits.Step)
+	return max(most, b.Plan.Habits.Step)
 }
 
 // grid is the best grid of four or so across, or one that is fitted.
-func (at place) grid(letters []string, w, h length.Length) plan.Face {
+func grid(b Beginning) plan.Face {
+	letters, w, h := b.Cloths, b.Size.Width.Total(), b.Size.Height.Total()
 	f := plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Fit: true}, Cloths: letters,
 		Order:   plan.Order{Kind: plan.Alternate},
 		Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: letters[0]}}}
 	long, short := max(w, h), min(w, h)
 	// near to a square, four by four and a border is a good start
-	if 4*long <= 5*short && short.Div(f.Columns) <= at.cuttable(short) {
+	if 4*long <= 5*short && short.Div(f.Columns) <= b.cuttable(short) {
 		return f
 	}
-	best := gridfit.Best(gridfit.Order{Width: w, Height: h, Seam: at.plan.Cover.Seam, Step: at.plan.Habits.Step,
-		Least: min(short/4, length.Inch), Most: at.cuttable(short), Border: gridfit.Bordered, Style: at.plan.Style()})
+	best := gridfit.Best(gridfit.Order{Width: w, Height: h, Seam: b.Plan.Cover.Seam, Step: b.Plan.Habits.Step,
+		Least: min(short/4, length.Inch), Most: b.cuttable(short), Border: gridfit.Bordered, Style: b.Plan.Style()})
 	if len(best) == 0 {
 		f.Columns, f.Rows = max(1, int(w/short)), max(1, int(h/short))
 		return f
 	}
-	return at.faceWith(plan.Face{Cloths: letters}, best[0])
+	return faceWith(b.Plan, plan.Face{Cloths: letters}, best[0])
 }

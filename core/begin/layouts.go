@@ -66,13 +66,13 @@ func Layouts(p plan.Plan, config string, l Limits) ([]Layout, bool) {
 	}
 	out := []Layout{}
 	for _, best := range gridfit.Best(o) {
-		out = append(out, Layout{Layout: best, Face: at.faceWith(at.face, best)})
+		out = append(out, Layout{Layout: best, Face: faceWith(at.plan, at.face, best)})
 	}
 	return out, true
 }
 
 // faceWith is a face laid out anew, with the cloths and the block it had.
-func (at place) faceWith(old plan.Face, l gridfit.Layout) plan.Face {
+func faceWith(p plan.Plan, old plan.Face, l gridfit.Layout) plan.Face {
 	f := plan.Face{Kind: plan.GridFace, Columns: l.Columns, Rows: l.Rows,
 		Patch: plan.Patch{Width: l.PatchWidth, Height: l.PatchHeight}, Cloths: old.Cloths, Order: old.Order,
 		Seed: old.Seed, Colourways: old.Colourways}
@@ -80,19 +80,19 @@ func (at place) faceWith(old plan.Face, l gridfit.Layout) plan.Face {
 		f.Block = old.Block
 	}
 	if len(f.Cloths) == 0 {
-		f.Cloths = panel.Letters(at.plan)
+		f.Cloths = panel.Letters(p)
 	}
 	if f.Order.Kind != plan.Scrap {
 		f.Order = plan.Order{Kind: plan.Alternate}
 	}
 	if l.Sash > 0 {
-		f.Sash = &plan.Sash{Width: l.Sash, Cloth: panel.FirstCloth(at.plan)}
+		f.Sash = &plan.Sash{Width: l.Sash, Cloth: panel.FirstCloth(p)}
 		if old.Sash != nil {
 			f.Sash.Cloth, f.Sash.Posts, f.Sash.PostCloth = old.Sash.Cloth, old.Sash.Posts, old.Sash.PostCloth
 		}
 	}
 	if l.Border > 0 {
-		b := plan.Border{Cloth: panel.FirstCloth(at.plan), Width: plan.BorderWidth{Width: l.Border}}
+		b := plan.Border{Cloth: panel.FirstCloth(p), Width: plan.BorderWidth{Width: l.Border}}
 		if len(old.Borders) > 0 {
 			b.Cloth, b.Corner, b.CornerCloth = old.Borders[0].Cloth, old.Borders[0].Corner, old.Borders[0].CornerCloth
 		}

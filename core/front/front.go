@@ -2,7 +2,7 @@
 // the size it has to fill, the patches, sashes and borders with their cuts, where each
 // lies, and the seams between them.
 //
-// A face kind is one builder in this package and one line in builders.
+// A kind of face is one function in Kinds.
 package front
 
 import (
@@ -13,6 +13,7 @@ import (
 	"umschlag/core/applique"
 	"umschlag/core/block"
 	"umschlag/core/finding"
+	"umschlag/core/kind"
 	"umschlag/core/length"
 	"umschlag/core/outline"
 	"umschlag/core/plan"
@@ -302,22 +303,24 @@ func grow(top, trimmed sum.Sum, lowHeld, highHeld bool) (low, high length.Length
 	return more / 2, more / 2
 }
 
-type builder func(Order) (Face, finding.List)
-
-// builders is filled below, since a stack builds faces in its turn.
-var builders map[plan.FaceKind]builder
+// Kinds make the kinds of faces, by their words in the plan.
+var Kinds kind.Set[func(Order) (Face, finding.List)]
 
 func init() {
-	builders = map[plan.FaceKind]builder{
-		plan.PlainFace: plain, plan.GridFace: grid, plan.StripsFace: strips, plan.CheckerFace: checker,
-		plan.StackFace: stack, plan.FoundFace: found, plan.GatheredFace: gathered, plan.WindowsFace: windows,
-	}
+	Kinds.Add("plain", plain)
+	Kinds.Add("grid", grid)
+	Kinds.Add("strips", strips)
+	Kinds.Add("checker", checker)
+	Kinds.Add("stack", stack)
+	Kinds.Add("found", found)
+	Kinds.Add("gathered", gathered)
+	Kinds.Add("windows", windows)
 }
 
 // Build reckons a face. A face that cannot fill its size gives no parts and
 // says why, and what would fit.
 func Build(o Order) (Face, finding.List) {
-	build, ok := builders[o.Face.Kind]
+	build, ok := Kinds.Of(string(o.Face.Kind))
 	if !ok {
 		var found finding.List
 		found.Add(finding.Stop, "face-kind", o.Path+"/kind",

@@ -43,10 +43,6 @@ func (f Face) Become(begun Face, decided bool) Face {
 	return next
 }
 
-// TakesShapes reports whether shapes can be appliquéd to a face of the kind: not to one that is
-// gathered or folded.
-func (k FaceKind) TakesShapes() bool { return k != GatheredFace && k != WindowsFace }
-
 // Decides reports whether a face says more than one of its kind as it begins. Which cloth
 // a plain face is of is soon said again.
 func (f Face) Decides(begun Face) bool {

@@ -233,9 +233,6 @@ func (Remedy) Values() []string {
 func (PanelKind) Values() []string {
 	return []string{"cloth", "counted", "worked", "printed"}
 }
-func (FaceKind) Values() []string {
-	return []string{"plain", "grid", "strips", "checker", "stack", "windows", "gathered", "found"}
-}
 
 // Sold is the length a price is for, and how that is said; as the unit is sold where
 // nobody said.

@@ -15,17 +15,6 @@ var (
 	// ofEvery kind are read, or make no difference that is worth a word.
 	ofEvery = []string{"kind", "aside", "applique", "colourways", "cloth", "cloths", "centred", "lined", "ease",
 		"bulk", "seam", "corners", "wash"}
-	faceReads = map[FaceKind][]string{
-		PlainFace: {"cloth", "centred", "pocket", "applique"},
-		GridFace: {"cloth", "centred", "columns", "rows", "patch", "set", "block", "cloths", "order", "seed",
-			"keep", "sash", "borders", "applique"},
-		CheckerFace:  {"columns", "rows", "patch", "cloths", "order", "borders", "applique"},
-		StripsFace:   {"strips", "cloth", "direction", "applique"},
-		StackFace:    {"parts", "applique"},
-		FoundFace:    {"cloth", "centred", "patch", "borders", "panel", "backed", "applique"},
-		GatheredFace: {"cloth", "direction", "ratio", "sample", "sampled"},
-		WindowsFace:  {"columns", "rows", "unit", "ground", "show", "buttons"},
-	}
 	objectReads = map[ObjectKind][]string{
 		Form:  {"shape", "width", "height", "thickness", "fill", "make", "sticks_out"},
 		Box:   {"length", "depth", "height", "sticks_out"},
@@ -74,7 +63,8 @@ func (u *unread) face(path string, f Face) {
 	if f.Kind == "" {
 		f.Kind = PlainFace
 	}
-	u.part(path, f, "a face", string(f.Kind), faceReads[f.Kind])
+	rules, _ := FaceKinds.Of(string(f.Kind))
+	u.part(path, f, "a face", string(f.Kind), rules.Reads)
 	for i, part := range f.Parts {
 		u.face(at(path+"/parts", i)+"/face", part.Face)
 	}

@@ -111,23 +111,23 @@ func fill(s *sifter) {
 			}
 		})
 	}
-	s.sashes(f, style)
-	s.patches(f, style)
-	s.counts(f)
+	offerSashes(s, f, style)
+	offerPatches(s, f, style)
+	offerCounts(s, f)
 	if len(f.Borders) > 0 {
 		s.face("Solve the patches and take the borders off",
 			func(f *plan.Face) { f.Borders, f.Patch = nil, plan.Patch{Fit: true} })
 	}
-	s.eased(f, style)
+	offerEase(s, f, style)
 	if len(s.offers) == 0 {
 		fewer(s)
 		plainFace(s)
 	}
 }
 
-// sashes offers sashes on the ruler that take up what patches and borders leave both ways: between the patches, or
+// offerSashes offers sashes on the ruler that take up what patches and borders leave both ways: between the patches, or
 // round them as well.
-func (s *sifter) sashes(f plan.Face, style length.Style) {
+func offerSashes(s *sifter, f plan.Face, style length.Style) {
 	w, h, _, ok := s.room()
 	step := s.plan.Settle().Habits.Step
 	if !ok || f.Sash == nil || f.Columns < 1 || f.Rows < 1 {
@@ -168,9 +168,9 @@ func first(cloths []string, one string) string {
 	return one
 }
 
-// patches offers patches on the ruler, smaller than what would fill it, with a border that takes
+// offerPatches offers patches on the ruler, smaller than what would fill it, with a border that takes
 // the rest.
-func (s *sifter) patches(f plan.Face, style length.Style) {
+func offerPatches(s *sifter, f plan.Face, style length.Style) {
 	w, h, _, ok := s.room()
 	step := s.plan.Settle().Habits.Step
 	if !ok || f.Columns < 1 || f.Rows < 1 || step <= 0 {
@@ -198,8 +198,8 @@ func (s *sifter) patches(f plan.Face, style length.Style) {
 	}
 }
 
-// counts offers other numbers of patches of the same size.
-func (s *sifter) counts(f plan.Face) {
+// offerCounts offers other numbers of patches of the same size.
+func offerCounts(s *sifter, f plan.Face) {
 	for _, d := range [][2]int{{-1, 0}, {0, -1}, {-1, -1}, {1, 0}, {0, 1}, {1, 1}, {-1, 1}, {1, -1}} {
 		c, r := f.Columns+d[0], f.Rows+d[1]
 		if c > 0 && r > 0 {
@@ -208,8 +208,8 @@ func (s *sifter) counts(f plan.Face) {
 	}
 }
 
-// eased offers a cover that is as large as its patches make it.
-func (s *sifter) eased(f plan.Face, style length.Style) {
+// offerEase offers a cover that is as large as its patches make it.
+func offerEase(s *sifter, f plan.Face, style length.Style) {
 	w, h, config, ok := s.room()
 	if !ok || f.Kind != plan.GridFace || f.Set == plan.OnPoint || config != "front" && config != "face" &&
 		config != "top" || placeOf(s.plan, s.about.About).parts != "" {

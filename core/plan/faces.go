@@ -1,0 +1,39 @@
+package plan
+
+import "umschlag/core/kind"
+
+// FaceRules is what the plan has to know of a kind of face.
+type FaceRules struct {
+	// Reads are the keys that count for it, beside those that count for every face.
+	Reads []string
+	// Shapes tells that shapes can be laid on it: not on what is gathered or folded.
+	Shapes bool
+}
+
+// FaceKinds are the kinds of faces, one piece of cloth first. How one is made stands in core/front, what it begins
+// as in core/begin.
+var FaceKinds kind.Set[FaceRules]
+
+func init() {
+	FaceKinds.Add("plain", FaceRules{Shapes: true, Reads: []string{"cloth", "centred", "pocket", "applique"}})
+	FaceKinds.Add("grid", FaceRules{Shapes: true, Reads: []string{"cloth", "centred", "columns", "rows", "patch", "set",
+		"block", "cloths", "order", "seed", "keep", "sash", "borders", "applique"}})
+	FaceKinds.Add("strips", FaceRules{Shapes: true, Reads: []string{"strips", "cloth", "direction", "applique"}})
+	FaceKinds.Add("checker", FaceRules{Shapes: true, Reads: []string{"columns", "rows", "patch", "cloths", "order",
+		"borders", "applique"}})
+	FaceKinds.Add("stack", FaceRules{Shapes: true, Reads: []string{"parts", "applique"}})
+	FaceKinds.Add("windows", FaceRules{Reads: []string{"columns", "rows", "unit", "ground", "show", "buttons"}})
+	FaceKinds.Add("gathered", FaceRules{Reads: []string{"cloth", "direction", "ratio", "sample", "sampled"}})
+	FaceKinds.Add("found", FaceRules{Shapes: true, Reads: []string{"cloth", "centred", "patch", "borders", "panel",
+		"backed", "applique"}})
+}
+
+// Values are the words for kinds of faces.
+func (FaceKind) Values() []string { return FaceKinds.Names() }
+
+// TakesShapes reports whether shapes can be appliquéd to a face of the kind; to one piece of cloth where none is
+// named.
+func (k FaceKind) TakesShapes() bool {
+	rules, known := FaceKinds.Of(string(k))
+	return !known || rules.Shapes
+}
