@@ -200,8 +200,9 @@ test("of two pockets the first is sewn on; taken off, the other one is still to 
   await page.goto(`${demo.url}/plans/${pad}/sew`);
   await expect(page.getByRole("listitem").filter({ hasText: "Sew the pocket on the top" })).not.toContainText("done");
   await page.keyboard.press("Control+z");
-  await saved(page);
-  expect((await stored(demo, pad)).plan.progress.done, "undone, it is sewn on").toContain("step.of:one.role:fit");
+  await expect
+    .poll(async () => (await stored(demo, pad)).plan.progress.done, "undone, it is sewn on")
+    .toContain("step.of:one.role:fit");
 });
 
 test("what went wrong is noted where it happened, with what helps", async ({ page, demo }) => {
