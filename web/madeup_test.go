@@ -137,8 +137,8 @@ func TestAMadeUpCover(t *testing.T) {
 			side := f.Piece("side")
 			f.Hang(side, 1, cover.Left, f.Stand(side), side, cover.Right, math.Pi)
 		},
-		Inside: func(o plan.Object) []fold.Axle {
-			return []fold.Axle{{Axis: "width", Name: "across", Direction: 0, Size: o.Width}}
+		Inside: func(o plan.Object) []fold.Extent {
+			return []fold.Extent{{Axis: "width", Name: "across", Direction: 0, Size: o.Width}}
 		}}))
 	h := app(t)
 

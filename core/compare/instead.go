@@ -6,6 +6,7 @@ import (
 	"slices"
 
 	"umschlag/core/answer"
+	"umschlag/core/cutting"
 	"umschlag/core/reckon"
 	"umschlag/core/supply"
 
@@ -53,7 +54,8 @@ func (b Buyer) hidden(n answer.ClothNeed, cupboard supply.Cupboard) []string {
 	var area float64
 	what := ""
 	for _, c := range b.Reckoning.Cuts {
-		if c.Cloth != n.Cloth || c.Done || c.Layer != "lining" && (c.Layer != "outer" || c.Piece != "back") {
+		if c.Cloth != n.Cloth || c.Done || c.Layer != cutting.Lining &&
+			(c.Layer != cutting.Outer || c.Piece != "back") {
 			continue
 		}
 		area += float64(c.Total) * float64(c.Width.NM) * float64(c.Height.NM)
@@ -64,7 +66,7 @@ func (b Buyer) hidden(n answer.ClothNeed, cupboard supply.Cupboard) []string {
 	if what == "" {
 		return nil
 	}
-	if what == "outer" {
+	if what == cutting.Outer {
 		what = "back"
 	}
 	price := cupboard[n.Name].Price

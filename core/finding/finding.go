@@ -36,7 +36,7 @@ type Finding struct {
 	Nearest any `json:"-"`
 }
 
-// Mend is a change of a plan that removes a stop.
+// Mend is a change of a plan that removes a finding.
 type Mend struct {
 	// Text says what is changed, and to what.
 	Text string `json:"text"`

@@ -28,7 +28,7 @@ const Nearly = 10_000
 func (i Inside) Fits() bool { return math.Abs(i.Room-i.Wanted.Total().Float()) <= Nearly }
 
 // room is what the box round the closed cover leaves along each axis.
-func (f *Folder) room(closed Fold, list []Axle) []Inside {
+func (f *Folder) room(closed Fold, list []Extent) []Inside {
 	least, most := closed.Reach(1)
 	var out []Inside
 	for _, m := range list {
@@ -41,7 +41,7 @@ func (f *Folder) room(closed Fold, list []Axle) []Inside {
 }
 
 // wanted is the object along an axis with what sticks out and its ease.
-func (f *Folder) wanted(m Axle) sum.Sum {
+func (f *Folder) wanted(m Extent) sum.Sum {
 	c := f.plan.Cover
 	s := sum.Of(sum.Object, m.Name, m.Size).
 		Plus(sum.Object, "what sticks out", alongAxis(f.plan.Object.SticksOut, m.Axis))
@@ -81,6 +81,6 @@ func (f *Folder) wrapped(closed Fold) []Inside {
 		size += math.Hypot(math.Hypot(b[0]-a[0], b[1]-a[1]), b[2]-a[2])
 	}
 	return []Inside{{Axis: "wrap", Name: "round the book",
-		Wanted: f.wanted(Axle{Axis: "wrap", Name: "round the book", Size: tape}),
+		Wanted: f.wanted(Extent{Axis: "wrap", Name: "round the book", Size: tape}),
 		Closed: size, Room: size * (1 - f.plan.Cover.Wash/100)}}
 }

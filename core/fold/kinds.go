@@ -44,14 +44,14 @@ type Kind struct {
 	// Fold adds its leaves, each after the one it hangs on.
 	Fold func(*Folder)
 	// Inside are the axes of the object that its room is measured along when it is closed.
-	Inside func(plan.Object) []Axle
+	Inside func(plan.Object) []Extent
 	// Wrapped ones lie round a book, which is measured along their outside.
 	Wrapped bool
 }
 
-// Axle is an axis of the object as the plan names it and as a maker does, and the direction of the closed
-// cover it lies in: 0 to the right, 1 down, 2 to the inside.
-type Axle struct {
+// Extent is how far the object reaches along an axis, as the plan names that and as a maker does, and the direction
+// of the closed cover it lies in: 0 to the right, 1 down, 2 to the inside.
+type Extent struct {
 	Axis, Name string
 	Direction  int
 	Size       length.Length
@@ -61,24 +61,24 @@ type Axle struct {
 var Kinds kind.Set[Kind]
 
 func init() {
-	box := func(o plan.Object) []Axle {
-		return []Axle{{"length", "long", 0, o.Length}, {"depth", "deep", 2, o.Depth}, {"height", "tall", 1, o.Height}}
+	box := func(o plan.Object) []Extent {
+		return []Extent{{"length", "long", 0, o.Length}, {"depth", "deep", 2, o.Depth}, {"height", "tall", 1, o.Height}}
 	}
-	Kinds.Add("cushion", Kind{Fold: foldCushion, Inside: func(o plan.Object) []Axle { return flatAxles(o, 1) }})
-	Kinds.Add("boxed-cushion", Kind{Fold: foldBoxed, Inside: func(o plan.Object) []Axle {
-		return append(flatAxles(o, 2), Axle{"depth", "thick", 1, o.Thickness})
+	Kinds.Add("cushion", Kind{Fold: foldCushion, Inside: func(o plan.Object) []Extent { return flatExtents(o, 1) }})
+	Kinds.Add("boxed-cushion", Kind{Fold: foldBoxed, Inside: func(o plan.Object) []Extent {
+		return append(flatExtents(o, 2), Extent{"depth", "thick", 1, o.Thickness})
 	}})
 	Kinds.Add("wrap-hood", Kind{Fold: foldWrapHood, Inside: box})
 	Kinds.Add("band-hood", Kind{Fold: foldBandHood, Inside: box})
 	Kinds.Add("skirt-hood", Kind{Fold: foldSkirtHood, Inside: box})
 	Kinds.Add("jacket", Kind{Fold: foldJacket, Wrapped: true,
-		Inside: func(o plan.Object) []Axle { return []Axle{{"height", "up", 1, o.Height}} }})
-	Kinds.Add("pad", Kind{Fold: foldPad, Inside: func(o plan.Object) []Axle { return flatAxles(o, 2) }})
+		Inside: func(o plan.Object) []Extent { return []Extent{{"height", "up", 1, o.Height}} }})
+	Kinds.Add("pad", Kind{Fold: foldPad, Inside: func(o plan.Object) []Extent { return flatExtents(o, 2) }})
 }
 
-// flatAxles are the two axes of something flat, of which the second stands or lies; one of something round.
-func flatAxles(o plan.Object, second int) []Axle {
-	out := []Axle{{"width", "across", 0, o.Width}, {"height", "up", second, o.Height}}
+// flatExtents are the two axes of something flat, of which the second stands or lies; one of something round.
+func flatExtents(o plan.Object, second int) []Extent {
+	out := []Extent{{"width", "across", 0, o.Width}, {"height", "up", second, o.Height}}
 	if o.Round() {
 		out = out[:1]
 	}
@@ -162,7 +162,7 @@ func over(p cover.Piece) outline.Path {
 func foldCushion(f *Folder) {
 	front, back := f.pieces["front"], f.pieces["back"]
 	root := f.flat(front, 0, stand(front, 0, 0))
-	behind := f.flat(back, 0, hang(root, edge(back, cover.Left, 0.5), edge(front, cover.Right, 0.5), math.Pi))
+	behind := f.Hang(back, 0, cover.Left, root, front, cover.Right, math.Pi)
 	f.fill(root, front, f.plump(front))
 	f.fill(behind, back, f.plump(back))
 }
@@ -170,8 +170,8 @@ func foldCushion(f *Folder) {
 // foldPad is a top that lies, and an under side that is turned below it.
 func foldPad(f *Folder) {
 	top, under := f.pieces["top"], f.pieces["under"]
-	root := f.flat(top, 0, stand(top, 0, lying))
-	below := f.flat(under, 0, hang(root, edge(under, cover.Left, 0.5), edge(top, cover.Right, 0.5), math.Pi))
+	root := f.Stand(top)
+	below := f.Hang(under, 0, cover.Left, root, top, cover.Right, math.Pi)
 	f.fill(root, top, f.padded(top))
 	f.fill(below, under, f.padded(under))
 }

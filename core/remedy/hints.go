@@ -2,6 +2,7 @@ package remedy
 
 import (
 	"fmt"
+	"slices"
 
 	"umschlag/core/cover"
 	"umschlag/core/finding"
@@ -16,8 +17,8 @@ import (
 const mostHints = 12
 
 // Hints are single changes that remove what is warned of or noted in a plan that can be cut, by the number of its
-// finding: each tried, so that its finding is gone and nothing stops. more are further changes to be tried for a
-// finding.
+// finding: each tried, so that its finding is gone, nothing stops and nothing else is warned of. more are further
+// changes to be tried for a finding.
 func Hints(p plan.Plan, found []finding.Finding, w *reckon.Workshop, more func(finding.Finding) []Try) map[int][]Offer {
 	out := map[int][]Offer{}
 	s := &sifter{plan: p, found: found, workshop: w, hinting: true, tries: mostHints}
@@ -36,14 +37,16 @@ func Hints(p plan.Plan, found []finding.Finding, w *reckon.Workshop, more func(f
 	return out
 }
 
-// settles reports whether a changed plan can be cut and says the finding no more.
+// settles reports whether a changed plan can be cut, says the finding no more and warns of nothing that was not
+// warned of before.
 func (s *sifter) settles(q plan.Plan) bool {
 	if s.tries <= 0 {
 		return false
 	}
 	s.tries--
 	for _, f := range reckon.Make(q, s.workshop).Findings {
-		if f.Level == finding.Stop || f.Code == s.about.Code && f.About == s.about.About {
+		known := slices.ContainsFunc(s.found, func(g finding.Finding) bool { return s.same(f, g) })
+		if f.Level == finding.Stop || s.same(f, s.about) || f.Level == finding.Warn && !known {
 			return false
 		}
 	}

@@ -1426,7 +1426,7 @@ remedy?: string
 remedies?: Mend[]
 }
 /**
- * Mend is a change of a plan that removes a stop.
+ * Mend is a change of a plan that removes a finding.
  */
 export interface Mend {
 /**

@@ -7,7 +7,7 @@ import { Aside } from "./Aside";
 import { Choice } from "./Choice";
 import { useConfigs } from "./Pieces";
 import { More, Pitch } from "./QuiltingLines";
-import { type QuiltingDoc, usePatterns } from "./quilting";
+import { isQuilted, type QuiltingDoc, usePatterns } from "./quilting";
 import { useLetters } from "./sentences";
 import { TakeUp } from "./TakeUp";
 import { usePiece } from "./usePiece";
@@ -35,7 +35,7 @@ function LayersOf({ name, lead }: { name: string; lead: string }) {
   const lines = quilting.lines ?? [];
   const patterns = usePatterns(String(open.value("/units") ?? "in"));
   const pattern = patterns.of(quilting);
-  const quilted = pattern !== "none";
+  const quilted = isQuilted(quilting);
   const thick = open.reckoning.pieces.find((p) => p.config === name)?.thick;
   const count = Number(of("layers", "/batting/count") ?? 0);
   const lining = String(of("layers", "/lining") ?? "");

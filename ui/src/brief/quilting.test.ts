@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { QuiltingPattern } from "../api/api.gen";
-import { patternsOf, some } from "./quilting";
+import { isQuilted, patternsOf, some } from "./quilting";
 
 const pattern = (key: string, quilting: object) =>
   ({ key, name: `quilted ${key}`, quilting }) as unknown as QuiltingPattern;
@@ -40,6 +40,11 @@ describe("quilting patterns", () => {
     expect(rounds).toEqual({ echo: "3/4", aside: { upright: own } });
     expect(patterns.otherwise(rounds, "upright")).toEqual(own);
     expect(patterns.otherwise({ echo: "3/4" }, "free")).toEqual({ free: "3/4" });
+  });
+
+  it("whether anything is quilted does not wait for the names", () => {
+    expect([{}, { lines: [] }, { echo: "0" }].map(isQuilted)).toEqual([false, false, false]);
+    expect([{ lines: [{ pitch: "1" }] }, { ditch: true }, { free: "1/2" }].map(isQuilted)).toEqual([true, true, true]);
   });
 
   it("nothing is no length", () => {

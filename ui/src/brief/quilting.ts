@@ -69,5 +69,9 @@ function shape(q: QuiltingDoc) {
   return { echo: some(q.echo), ditch: q.ditch === true && !some(q.echo) };
 }
 
+/** Whether anything is quilted, by whatever pattern. */
+export const isQuilted = (q: QuiltingDoc) =>
+  (q.lines ?? []).length > 0 || q.ditch === true || some(q.echo) || some(q.free);
+
 /** A length that is not nothing. */
 export const some = (l: unknown) => l !== undefined && l !== 0 && l !== "0";

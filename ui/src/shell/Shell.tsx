@@ -1,9 +1,10 @@
-import { type Query, useIsFetching } from "@tanstack/react-query";
+import { type Query, useIsFetching, useQueryClient } from "@tanstack/react-query";
 import { type ReactNode, useEffect, useState } from "react";
 import { NavLink, useLocation, useNavigate } from "react-router";
 import { tinykeys } from "tinykeys";
 import { ask } from "../api/client";
 import type { Plan } from "../api/plan.gen";
+import { startsQuery } from "../api/queries";
 import { Tray } from "../devices/Tray";
 import { useOpenPlan } from "../plan/context";
 import { Conflict } from "./Conflict";
@@ -29,12 +30,18 @@ export function Shell({ scheme, setScheme, children }: Props) {
   const { pathname } = useLocation();
   const base = open ? `/plans/${open.id}` : "";
   const session = open?.session;
+  const client = useQueryClient();
 
   const switchUnits = async () => {
     if (!session) return;
     const now = session.current();
     const next = String((now.reckoning.settled as Plan | undefined)?.units ?? "in") === "in" ? "cm" : "in";
-    session.change(await ask<Plan>("POST", "/convert", { plan: now.plan, units: next }), `shown in ${next}`);
+    // What the brief offers in the other unit is there before it is shown in it: nothing jumps.
+    const [plan] = await Promise.all([
+      ask<Plan>("POST", "/convert", { plan: now.plan, units: next }),
+      client.prefetchQuery(startsQuery(next)),
+    ]);
+    session.change(plan, `shown in ${next}`);
   };
 
   useEffect(() => {
