@@ -25,7 +25,7 @@ func TestPlansOfEveryKindCanBeMade(t *testing.T) {
 		made["all"]++
 		made[string(p.Cover.Kind)]++
 		if p.Cover.Kind == plan.Cushion {
-			made[r.Closure]++
+			made[p.Settle().Back.Closure()]++
 		}
 		for _, q := range p.Pieces {
 			made[string(q.Face.Kind)]++

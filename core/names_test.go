@@ -25,7 +25,7 @@ var takenApart = map[string]struct {
 	"core/answer/show.go":     {1, "words for people"},
 	"core/shopping/things.go": {2, "what is bought, by its name"},
 	"core/work/front.go":      {2, "words for people"},
-	"core/begin/begin.go":     {2, "the path of a face, until it is asked for by its key"},
+	"core/plan/aside.go":      {2, "the path of a face, until it is asked for by its key"},
 	"core/finding/finding.go": {1, "a path, held against another one"},
 
 	"ui/src/brief/face/BlockEditor.tsx": {1, "the path of a patch within a block"},

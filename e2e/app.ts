@@ -195,9 +195,12 @@ export async function put(page: Page, label: string, text: string) {
   await expect(page.locator(".typing").filter({ has: field })).toHaveCount(0); // kept
 }
 
-/** Chooses in the sentence it stands in. */
-export const pick = (page: Page, name: string, value: string) =>
-  page.getByRole("combobox", { name, exact: true }).selectOption(value);
+/** Chooses in the sentence it stands in; what follows from it is told. */
+export async function pick(page: Page, name: string, value: string) {
+  const choice = page.getByRole("combobox", { name, exact: true });
+  await choice.selectOption(value);
+  await expect(choice.and(page.locator("[aria-busy=true]"))).toHaveCount(0);
+}
 
 /** The list of all cuts beside the sheet. */
 export const cuts = (page: Page) => page.getByRole("list", { name: "All cuts" });

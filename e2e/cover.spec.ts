@@ -30,13 +30,13 @@ test("a pad becomes a cut, sewn and logged cover, by pointer", async ({ page, wo
     await saved(page);
   }
   await page.getByRole("combobox", { name: "Kind of front" }).selectOption("grid");
-  await page.getByRole("combobox", { name: "Size of the patches" }).selectOption("given");
+  await page.getByRole("combobox", { name: "Size of the patches" }).selectOption("no");
   await put(page, "Finished width of a patch", "4");
   await page.getByRole("combobox", { name: "Cloth of border 1" }).selectOption({ label: "madder stripe" });
 
   // How it is quilted.
-  await page.getByRole("combobox", { name: "Layers of batting" }).selectOption("1");
-  await page.getByRole("combobox", { name: "Lining" }).selectOption({ label: "chalk dot" });
+  await page.getByRole("combobox", { name: "Layers of batting", exact: true }).selectOption("1");
+  await page.getByRole("combobox", { name: "Lining", exact: true }).selectOption({ label: "chalk dot" });
   await page.getByRole("combobox", { name: "Quilting", exact: true }).selectOption("cross");
   await put(page, "Overlap of the back", "5");
   await saved(page);

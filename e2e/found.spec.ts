@@ -37,7 +37,7 @@ test("a panel to be made up, hooked, and cut from a print", async ({ page, works
   await expect(
     page.getByText("It is cut 43/4″ from the left and 43/4″ from the right edge of the print"),
   ).toBeVisible();
-  await pick(page, "What stays in the middle", "given");
+  await pick(page, "What stays in the middle", "yes");
   await put(page, "Distance of the motif's middle from the left edge", "6");
   await expect(page.getByText(/The print ends 11\/4″ too soon at the left/)).toBeVisible();
   await put(page, "Distance of the motif's middle from the left edge", "9");
@@ -48,9 +48,9 @@ test("a panel to be made up, hooked, and cut from a print", async ({ page, works
 test("gathers by a sample", async ({ page, demo }) => {
   const plan = "gathered-jacket-for-the-guest-album";
   await open(page, `${demo.url}/plans/${plan}`);
-  await page.getByRole("combobox", { name: "Where the ratio comes from" }).first().selectOption("sample");
-  await put(page, "The sample before", "14");
-  await put(page, "The sample after", "5 1/2");
+  await page.getByRole("combobox", { name: "Where the ratio comes from" }).first().selectOption("yes");
+  await put(page, "The sample before, outside", "14");
+  await put(page, "The sample after, outside", "5 1/2");
   await expect(page.getByText("2.545")).toBeVisible();
   await saved(page);
   const { plan: kept } = await stored(demo, plan);

@@ -77,7 +77,7 @@ test("borders meet in each way, and may be of patches", async ({ page, demo }) =
   await page.getByRole("button", { name: "up", exact: true }).click();
   await expect(page.getByRole("list", { name: /The sum of Border, sides/ })).toContainText("to spare for the mitre");
   await pick(page, "Corners of border 1", "butted");
-  await pick(page, "Border 1 in one piece or in patches", "pieced");
+  await pick(page, "Border 1 in one piece or in patches", "yes");
   await expect(cuts(page)).toContainText("border, patches");
 });
 
@@ -195,7 +195,7 @@ test("mixed patches that are painted stay when the rest is mixed again", async (
 
 test("a front of four hundred patches: one of them in another cloth changes nothing else", async ({ page, demo }) => {
   await open(page, `${demo.url}${plan}`);
-  await pick(page, "Size of the patches", "fit");
+  await pick(page, "Size of the patches", "yes");
   await put(page, "Patches across", "20");
   await put(page, "Patches down", "20");
   await expect(page.locator(".cell.pick")).toHaveCount(406); // with four pieces of the border and two of the back
@@ -267,9 +267,9 @@ test("the ends of a hood may be pieced", async ({ page, demo }) => {
 test("gathers take their ratio, and a pocket lies on a panel", async ({ page, demo }) => {
   await open(page, `${demo.url}/plans/gathered-jacket-for-the-guest-album`);
   await expect(page.getByText(/takes/).first()).toContainText("from selvedge to selvedge");
-  await put(page, "Ratio of the gathers", "1.5");
+  await put(page, "Ratio of the gathers, outside", "1.5");
   await expect(page.getByRole("note").filter({ hasText: "crumpled" })).toBeVisible();
-  await put(page, "Ratio of the gathers", "3");
+  await put(page, "Ratio of the gathers, outside", "3");
   await expect(page.getByRole("note").filter({ hasText: "crumpled" })).toHaveCount(0);
   await saved(page);
   await page.getByRole("link", { name: "Sew", exact: true }).click();
@@ -288,7 +288,7 @@ test("folded windows: units that fit, patches, points and how they are folded", 
   await put(page, "Units across", "5");
   await expect(page.getByRole("alert").first()).toContainText("units of 41/2″: it finishes");
   await put(page, "Units down", "5");
-  await pick(page, "Size of the units", "fit");
+  await pick(page, "Size of the units", "no");
   await expect(page.getByRole("alert")).toHaveCount(0);
   await saved(page);
   await page.getByRole("link", { name: "Sew", exact: true }).click();

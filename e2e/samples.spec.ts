@@ -171,7 +171,7 @@ test("lines beside a seam are found, and a stack is stiffened", async ({ page, d
   await put(page, "Shift of the lines", "1/2");
   await expect(page.getByText(/beside seams/)).toHaveCount(0);
   await pick(page, "Stiffener", "L");
-  await pick(page, "Guide for quilting", "grid");
+  await pick(page, "Guide for quilting", "yes");
   await expect(cuts(page)).toContainText("stiffener");
   await expect(cuts(page)).toContainText("fusible grid");
 });

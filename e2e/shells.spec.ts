@@ -54,7 +54,7 @@ const covers = [
     sizes: { "Width of a board": "10", "Width of the spine": "2", "Height of the binder": "12" },
     decide: async (page: Parameters<typeof put>[0]) => {
       await page.getByRole("combobox", { name: "Style of the flaps" }).selectOption("flip");
-      await page.getByRole("combobox", { name: "Depths of the flaps" }).selectOption("two");
+      await page.getByRole("combobox", { name: "Depths of the flaps" }).selectOption("yes");
       await put(page, "Depth of the back flap", "2");
     },
     cuts: ["1 × 231/4″ × 123/4″", "1 × 41/4″ × 123/4″", "1 × 31/4″ × 123/4″"],
@@ -91,7 +91,7 @@ test("the three hoods over one box, and a band that is already cut", async ({ pa
   await hood.selectOption("skirt-hood");
   await expect(page.getByRole("list", { name: "All cuts" })).toContainText("wall, in a ring");
   await hood.selectOption("wrap-hood");
-  await page.getByRole("combobox", { name: "Top of the hood" }).selectOption("split");
+  await page.getByRole("combobox", { name: "Top of the hood" }).selectOption("yes");
   await expect(page.getByRole("list", { name: "All cuts" })).toContainText("main panel, half");
   await page.getByRole("combobox", { name: "Bottom edge" }).selectOption("hem");
   await put(page, "Width of the hem", "1 1/4");

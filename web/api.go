@@ -4,6 +4,7 @@ import (
 	"encoding/json"
 
 	"umschlag/core/answer"
+	"umschlag/core/brief"
 	"umschlag/core/compare"
 
 	"umschlag/core/finding"
@@ -19,6 +20,8 @@ type PlanView struct {
 	// Plan is the plan file as it was saved.
 	Plan      json.RawMessage  `json:"plan"`
 	Reckoning answer.Reckoning `json:"reckoning"`
+	// Brief is the plan told in sentences, with all that can be decided.
+	Brief brief.Brief `json:"brief"`
 	// Last is what the plan was when it could be cut the last time; absent where it can be, or
 	// never could.
 	Last    *LastCut `json:"last,omitempty"`
@@ -66,6 +69,21 @@ type SavePlan struct {
 	Label string          `json:"label"`
 	// Spoils is what becomes of what the change spoils; it is asked about when absent.
 	Spoils spoil.Choice `json:"spoils,omitempty"`
+}
+
+// ChooseIn asks for a decision of the brief of a plan to be taken.
+type ChooseIn struct {
+	Plan json.RawMessage `json:"plan"`
+	// For is the plan in the workshop, by its id.
+	For string `json:"for"`
+	// ID of the decision, and Key of what is chosen.
+	ID  string `json:"id"`
+	Key string `json:"key,omitempty"`
+}
+
+// Chosen is what makes the plan into the one with the decision taken.
+type Chosen struct {
+	Patch []finding.Change `json:"patch"`
 }
 
 // ConvertPlan asks for a plan to be written in another unit.
@@ -262,60 +280,60 @@ type Refusal struct {
 // Types is everything the user interface exchanges with the server; its types
 // are generated from it.
 type Types struct {
-	Reckoning      answer.Reckoning `json:"reckoning"`
-	PlanView       PlanView         `json:"plan_view"`
-	Shelf          []ShelfItem      `json:"shelf"`
-	NewPlan        NewPlan          `json:"new_plan"`
-	SavePlan       SavePlan         `json:"save_plan"`
-	ConvertPlan    ConvertPlan      `json:"convert_plan"`
-	Starts         StartsView       `json:"starts"`
-	BeginPlan      BeginPlan        `json:"begin_plan"`
-	Closures       []compare.Choice `json:"closures"`
-	Fold           answer.FoldShown `json:"fold"`
-	Devices        DevicesView      `json:"devices"`
-	SetDevice      SetDevice        `json:"set_device"`
-	Readings       []ReadingView    `json:"readings"`
-	SendJob        SendJob          `json:"send_job"`
-	Job            JobView          `json:"job"`
-	Strokes        StrokesView      `json:"strokes"`
-	WeighCloth     WeighCloth       `json:"weigh_cloth"`
-	WeighedCloth   WeighedCloth     `json:"weighed_cloth"`
-	Pattern        PatternView      `json:"pattern"`
-	FindLayouts    FindLayouts      `json:"find_layouts"`
-	Layouts        []LayoutView     `json:"layouts"`
-	EditBlock      EditBlock        `json:"edit_block"`
-	BeginFace      BeginFace        `json:"begin_face"`
-	BegunFace      BegunFace        `json:"begun_face"`
-	MoveFitting    MoveFitting      `json:"move_fitting"`
-	MovedFitting   MovedFitting     `json:"moved_fitting"`
-	MoveShape      MoveShape        `json:"move_shape"`
-	ShapesView     ShapesView       `json:"shapes"`
-	Based          Based            `json:"based"`
-	HistoryEntry   []HistoryEntry   `json:"history"`
-	ClothView      []ClothView      `json:"cloths"`
-	SaveCloth      SaveCloth        `json:"save_cloth"`
-	ClothFile      ClothFileView    `json:"cloth_file"`
-	Shopping       ShoppingView     `json:"shopping"`
-	Notions        []NotionView     `json:"notions"`
-	SaveNotion     SaveNotion       `json:"save_notion"`
-	AskSearch      AskSearch        `json:"ask_search"`
-	Search         SearchView       `json:"search"`
-	Together       TogetherView     `json:"together"`
-	Practice       PracticeView     `json:"practice"`
-	AnswerPractice AnswerPractice   `json:"answer_practice"`
-	PracticeResult PracticeResult   `json:"practice_result"`
-	Schedule       ScheduleView     `json:"schedule"`
-	Photo          PhotoView        `json:"photo"`
-	MovedCloth     MovedCloth       `json:"moved_cloth"`
-	SampleView     []SampleView     `json:"samples"`
-	SampleUses     SampleUses       `json:"sample_uses"`
-	SaveSample     SaveSample       `json:"save_sample"`
-	HabitsView     HabitsView       `json:"habits"`
-	SaveHabits     SaveHabits       `json:"save_habits"`
-	FinishPlan     FinishPlan       `json:"finish_plan"`
-	Offers         []OfferView      `json:"offers"`
-	BroughtIn      BroughtIn        `json:"brought_in"`
-	Figures        FiguresView      `json:"figures"`
-	LogView        []LogView        `json:"log"`
-	Refusal        Refusal          `json:"refusal"`
+	Reckoning      answer.Reckoning  `json:"reckoning"`
+	PlanView       PlanView          `json:"plan_view"`
+	Shelf          []ShelfItem       `json:"shelf"`
+	NewPlan        NewPlan           `json:"new_plan"`
+	SavePlan       SavePlan          `json:"save_plan"`
+	ConvertPlan    ConvertPlan       `json:"convert_plan"`
+	ChooseIn       ChooseIn          `json:"choose_in"`
+	Chosen         Chosen            `json:"chosen"`
+	Starts         StartsView        `json:"starts"`
+	BeginPlan      BeginPlan         `json:"begin_plan"`
+	Closures       []compare.Closing `json:"closures"`
+	Fold           answer.FoldShown  `json:"fold"`
+	Devices        DevicesView       `json:"devices"`
+	SetDevice      SetDevice         `json:"set_device"`
+	Readings       []ReadingView     `json:"readings"`
+	SendJob        SendJob           `json:"send_job"`
+	Job            JobView           `json:"job"`
+	Strokes        StrokesView       `json:"strokes"`
+	WeighCloth     WeighCloth        `json:"weigh_cloth"`
+	WeighedCloth   WeighedCloth      `json:"weighed_cloth"`
+	Pattern        PatternView       `json:"pattern"`
+	FindLayouts    FindLayouts       `json:"find_layouts"`
+	Layouts        []LayoutView      `json:"layouts"`
+	EditBlock      EditBlock         `json:"edit_block"`
+	MoveFitting    MoveFitting       `json:"move_fitting"`
+	MovedFitting   MovedFitting      `json:"moved_fitting"`
+	MoveShape      MoveShape         `json:"move_shape"`
+	ShapesView     ShapesView        `json:"shapes"`
+	Based          Based             `json:"based"`
+	HistoryEntry   []HistoryEntry    `json:"history"`
+	ClothView      []ClothView       `json:"cloths"`
+	SaveCloth      SaveCloth         `json:"save_cloth"`
+	ClothFile      ClothFileView     `json:"cloth_file"`
+	Shopping       ShoppingView      `json:"shopping"`
+	Notions        []NotionView      `json:"notions"`
+	SaveNotion     SaveNotion        `json:"save_notion"`
+	AskSearch      AskSearch         `json:"ask_search"`
+	Search         SearchView        `json:"search"`
+	Together       TogetherView      `json:"together"`
+	Practice       PracticeView      `json:"practice"`
+	AnswerPractice AnswerPractice    `json:"answer_practice"`
+	PracticeResult PracticeResult    `json:"practice_result"`
+	Schedule       ScheduleView      `json:"schedule"`
+	Photo          PhotoView         `json:"photo"`
+	MovedCloth     MovedCloth        `json:"moved_cloth"`
+	SampleView     []SampleView      `json:"samples"`
+	SampleUses     SampleUses        `json:"sample_uses"`
+	SaveSample     SaveSample        `json:"save_sample"`
+	HabitsView     HabitsView        `json:"habits"`
+	SaveHabits     SaveHabits        `json:"save_habits"`
+	FinishPlan     FinishPlan        `json:"finish_plan"`
+	Offers         []OfferView       `json:"offers"`
+	BroughtIn      BroughtIn         `json:"brought_in"`
+	Figures        FiguresView       `json:"figures"`
+	LogView        []LogView         `json:"log"`
+	Refusal        Refusal           `json:"refusal"`
 }

@@ -28,46 +28,19 @@ type QuiltingPattern struct {
 // StartsView is what plans and decisions begin with in a unit.
 type StartsView struct {
 	Things []ThingView `json:"things"`
-	// Fittings of each kind as they begin, in the notation of plan files; every key
-	// but kind, style and count is a size to be decided.
-	Fittings []json.RawMessage `json:"fittings"`
 	// Patterns of quilting that go by a name, no quilting first.
 	Patterns []QuiltingPattern `json:"patterns"`
-	// Padded are the kinds of fittings that something can lie inside of.
-	Padded []string `json:"padded"`
-	// Panels that are there already, one of each kind, and a sample of gathers.
-	Panels []json.RawMessage `json:"panels"`
-	Sample json.RawMessage   `json:"sample"`
 	// Samples of every kind as they begin.
 	Samples []json.RawMessage `json:"samples"`
 	// Troubles that are met while working, with what helps.
 	Troubles []work.Trouble `json:"troubles"`
-	Radius   string         `json:"radius"`
-	Plate    string         `json:"plate"`
-	Taper    string         `json:"taper"`
-	Hem      string         `json:"hem"`
-	Away     string         `json:"away"`
-	Cord     string         `json:"cord"`
-	Shows    string         `json:"shows"`
-	Tab      string         `json:"tab"`
-	Sash     string         `json:"sash"`
 	// Least and Most a patch usually finishes.
 	Least string `json:"least"`
 	Most  string `json:"most"`
-	// Closures of a cushion, each with what is decided for it.
-	Closures []ClosureView `json:"closures"`
 	// Blocks of the library, the simplest first.
 	Blocks []BlockView `json:"blocks"`
 	// Forms that shapes are cut from.
 	Forms []FormView `json:"forms"`
-}
-
-// ClosureView is a closure as it begins.
-type ClosureView struct {
-	Key  string `json:"key"`
-	Name string `json:"name"`
-	// Back in the notation of plan files.
-	Back json.RawMessage `json:"back"`
 }
 
 // ThingView is something a plan can begin with.
@@ -120,26 +93,13 @@ func (s *server) starts(c *echo.Context) error {
 	}
 	text := length.Style{Unit: unit}.Plain
 	st := plan.StartsIn(unit)
-	out := StartsView{Radius: text(st.Radius), Plate: text(st.Plate), Taper: text(st.Taper), Hem: text(st.Hem),
-		Away: text(st.Away), Cord: text(st.Cord), Shows: text(st.Shows), Tab: text(st.Tab), Sash: text(st.Sash),
-		Least: text(st.Least), Most: text(st.Most)}
-	var err error
+	out := StartsView{Least: text(st.Least), Most: text(st.Most)}
 	for _, t := range plan.Things() {
 		v := ThingView{Key: t.Key, Name: t.Name, Filled: t.Filled, Measures: t.Measures, Usual: map[string]string{}}
 		for _, m := range t.Measures {
 			v.Usual[m.Key] = text(m.Usual(unit))
 		}
 		out.Things = append(out.Things, v)
-	}
-	for _, f := range st.Fittings {
-		doc, err := json.Marshal(planfile.Part(f, unit))
-		if err != nil {
-			return err
-		}
-		out.Fittings = append(out.Fittings, doc)
-		if k, _ := plan.FittingKinds.Of(string(f.Kind)); k.Padded {
-			out.Padded = append(out.Padded, string(f.Kind))
-		}
 	}
 	for _, key := range plan.Patterns.Names() {
 		pattern, _ := plan.Patterns.Of(key)
@@ -149,29 +109,12 @@ func (s *server) starts(c *echo.Context) error {
 		}
 		out.Patterns = append(out.Patterns, QuiltingPattern{Key: key, Name: pattern.Says, Quilting: doc})
 	}
-	for _, f := range st.Panels {
-		doc, err := json.Marshal(planfile.Part(f, unit))
-		if err != nil {
-			return err
-		}
-		out.Panels = append(out.Panels, doc)
-	}
 	for _, one := range plan.Samples(unit) {
 		doc, err := json.Marshal(planfile.Part(one, unit))
 		if err != nil {
 			return err
 		}
 		out.Samples = append(out.Samples, doc)
-	}
-	if out.Sample, err = json.Marshal(planfile.Part(st.Sample, unit)); err != nil {
-		return err
-	}
-	for _, k := range plan.Closures(unit) {
-		doc, err := json.Marshal(planfile.Part(k.Back, unit))
-		if err != nil {
-			return err
-		}
-		out.Closures = append(out.Closures, ClosureView{Key: k.Key, Name: k.Name, Back: doc})
 	}
 	for _, n := range block.Library() {
 		v, err := blockView(n.Text)

@@ -5,7 +5,6 @@ import (
 	"errors"
 	"fmt"
 	"net/http"
-	"slices"
 
 	"github.com/labstack/echo/v5"
 
@@ -13,7 +12,6 @@ import (
 	"umschlag/core/block"
 	"umschlag/core/gridfit"
 	"umschlag/core/length"
-	"umschlag/core/plan"
 	"umschlag/format/planfile"
 )
 
@@ -220,51 +218,4 @@ func (s *server) layouts(c *echo.Context) error {
 		}
 	}
 	return c.JSON(http.StatusOK, out)
-}
-
-// BeginFace asks what a face begins with, or for one more part of it.
-type BeginFace struct {
-	Plan  json.RawMessage `json:"plan"`
-	Piece string          `json:"piece"`
-	// Path within the face of the piece, such as /parts/1/face; empty for itself.
-	Path string `json:"path,omitempty"`
-	// Kind it begins as; empty to have its last strip or part halved.
-	Kind string `json:"kind,omitempty"`
-}
-
-// BegunFace is a face in the notation of plan files.
-type BegunFace struct {
-	Face json.RawMessage `json:"face"`
-}
-
-// face answers what a face begins with.
-func (s *server) face(c *echo.Context) error {
-	var in BeginFace
-	if err := decode(c, &in); err != nil {
-		return err
-	}
-	p, err := planfile.Read(in.Plan)
-	if err != nil {
-		return err
-	}
-	if in.Kind != "" && !slices.Contains(plan.FaceKind("").Values(), in.Kind) {
-		return planfile.Problems{{Path: "/kind", Text: "There is no face of that kind."}}
-	}
-	if why, unfit := begin.Unfit(p, in.Piece, in.Path, plan.FaceKind(in.Kind)); unfit {
-		return planfile.Problems{{Path: "/kind",
-			Text: fmt.Sprintf("Folded windows do not fit: %s %s", why.Text, why.Remedy)}}
-	}
-	face, ok := begin.Face(p, in.Piece, in.Path, plan.FaceKind(in.Kind))
-	if in.Kind == "" {
-		face, ok = begin.Split(p, in.Piece, in.Path)
-	}
-	if !ok {
-		return planfile.Problems{{Path: "/piece",
-			Text: fmt.Sprintf("The piece %q cannot be reckoned yet: put right what the brief says first.", in.Piece)}}
-	}
-	doc, err := json.Marshal(planfile.Part(face, p.Units))
-	if err != nil {
-		return err
-	}
-	return c.JSON(http.StatusOK, BegunFace{Face: doc})
 }

@@ -2,18 +2,21 @@ package web_test
 
 import (
 	"cmp"
+	"encoding/json"
 	"math"
 	"net/http"
 	"slices"
 	"strings"
 	"testing"
 
+	jsonpatch "github.com/evanphx/json-patch/v5"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
 	"umschlag/core/answer"
 	"umschlag/core/back"
 	"umschlag/core/begin"
+	"umschlag/core/brief"
 	"umschlag/core/compare"
 	"umschlag/core/cover"
 	"umschlag/core/finding"
@@ -46,10 +49,13 @@ func TestAMadeUpFitting(t *testing.T) {
 		Caution: "Not where it can be chewed."}))
 	h := app(t)
 
-	var starts web.StartsView
-	require.Equal(t, http.StatusOK, call(t, h, "GET", "/api/v1/starts?units=in", nil, &starts).Code)
-	assert.Contains(t, string(starts.Fittings[len(starts.Fittings)-1]), `"tassel"`)
-	assert.Contains(t, starts.Padded, "tassel")
+	bare := `{"format": "umschlag/plan/2", "title": "t", "object": {"kind": "form", "width": "16", "height": "16"}, "cover": {"kind": "cushion"}, "cloths": {"A": {}}}`
+	added := chosen(t, h, bare, "/fittings#add", "tassel")
+	assert.Contains(t, added, `"kind":"tassel"`)
+	assert.Contains(t, added, `"length":"4"`, "as it begins")
+	words := told(t, h, added)
+	assert.Contains(t, words, "a tassel", "offered once more")
+	assert.Contains(t, words, "A tassel on the [Piece of the tassel 1], [Length of the tassel 1] long, [Padding of the tassel 1]")
 
 	doc := `{"format": "umschlag/plan/2", "title": "t", "object": {"kind": "form", "width": "16", "height": "16"}, "cover": {"kind": "cushion"}, "cloths": {"A": {}},
 		"fittings": [{"key": "q", "kind": "tassel", "on": "front", "length": "4", "at": {"middle": true}}]}`
@@ -72,6 +78,11 @@ func TestAMadeUpClosure(t *testing.T) {
 	t.Cleanup(plan.ClosureKinds.Add("snaps",
 		plan.ClosureRules{Name: "snap fasteners", Skill: "a hammer", Wash: "Closed.", Suits: "Suits bags.",
 			Begins: func(length.Unit) plan.Back { return plan.Back{Kind: "snaps"} }}))
+	t.Cleanup(brief.Closures.Add("snaps", func(t *brief.Teller) {
+		t.Say(", with ")
+		t.Count("/back/count", "How many snaps")
+		t.Say(" of them")
+	}))
 	t.Cleanup(back.Kinds.Add("snaps", func(o back.Order) (back.Back, finding.List) {
 		whole := sum.Size{Width: o.Front.Width, Height: o.Front.Height}
 		return back.Back{Panels: []back.Panel{{Role: ref.ClosurePanel, Name: "back.panel", Title: "Back", Size: whole,
@@ -87,7 +98,9 @@ func TestAMadeUpClosure(t *testing.T) {
 	doc := `{"format": "umschlag/plan/2", "title": "t", "object": {"kind": "form", "width": "16", "height": "16"}, "cover": {"kind": "cushion"}, "cloths": {"A": {}}, "back": {"kind": "snaps", "overlap": "3"}}`
 	var r answer.Reckoning
 	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/reckon", doc, &r).Code)
-	assert.Equal(t, "snaps", r.Closure)
+	assert.Contains(t, told(t, h, doc),
+		"It closes with [Closure of the back] of [Cloth of the back], with [How many snaps] of them.")
+	assert.Contains(t, chosen(t, h, doc, "/back/kind", "envelope"), `"aside":{"snaps"`)
 	assert.Equal(t, 3, r.Back.Buttons, "settled by its kind")
 	i := slices.IndexFunc(r.Steps, func(s answer.Step) bool { return s.Title == "Set the snaps" })
 	require.GreaterOrEqual(t, i, 0)
@@ -95,12 +108,56 @@ func TestAMadeUpClosure(t *testing.T) {
 	assert.True(t, slices.ContainsFunc(r.Findings, func(f finding.Finding) bool {
 		return f.Code == "unread" && f.About == "/back/overlap" && strings.Contains(f.Text, "reads count")
 	}), "what it does not read is told")
-	var choices []compare.Choice
+	var choices []compare.Closing
 	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/closures", doc, &choices).Code)
 	last := choices[len(choices)-1]
 	assert.Equal(t, "snap fasteners", last.Name)
 	assert.True(t, last.Chosen)
 	assert.Positive(t, last.Steps)
+}
+
+// chosen is a plan with a decision of its brief taken.
+func chosen(t *testing.T, h http.Handler, doc, id, key string) string {
+	var taken web.Chosen
+	require.Equal(t, http.StatusOK,
+		call(t, h, "POST", "/api/v1/choose", web.ChooseIn{Plan: []byte(doc), ID: id, Key: key}, &taken).Code)
+	text, err := json.Marshal(taken.Patch)
+	require.NoError(t, err)
+	patch, err := jsonpatch.DecodePatch(text)
+	require.NoError(t, err)
+	out, err := patch.Apply([]byte(doc))
+	require.NoError(t, err)
+	return string(out)
+}
+
+// told are the words of the brief of a plan, what is decided in brackets, what can be chosen below.
+func told(t *testing.T, h http.Handler, doc string) string {
+	var made web.PlanView
+	require.Equal(t, http.StatusCreated, call(t, h, "POST", "/api/v1/plans", `{"plan": `+doc+`}`, &made).Code)
+	var text, options strings.Builder
+	var blocks func([]brief.Block)
+	blocks = func(list []brief.Block) {
+		for _, b := range list {
+			for _, w := range b.Words {
+				text.WriteString(w.Text)
+				switch {
+				case w.Field != nil:
+					text.WriteString("[" + w.Field.Label + "]")
+				case w.Choice != nil:
+					text.WriteString("[" + w.Choice.Label + "]")
+					for _, o := range w.Choice.Options {
+						options.WriteString(o.Says + "\n")
+					}
+				}
+			}
+			text.WriteString("\n")
+			blocks(b.Blocks)
+		}
+	}
+	for _, stage := range made.Brief.Stages {
+		blocks(stage.Blocks)
+	}
+	return text.String() + options.String()
 }
 
 // bag is two alike sides, hemmed at the top and joined round the other three edges.
@@ -132,6 +189,11 @@ func TestAMadeUpCover(t *testing.T) {
 				Text: "Hem the top " + m.Text(length.Inch) + " deep."})
 			m.Lastly()
 		}}))
+	t.Cleanup(brief.Covers.Add("bag", func(t *brief.Teller) {
+		t.Say("A bag with seams of ")
+		t.Length("/cover/seam", "Seam allowance")
+		t.Say(".")
+	}))
 	t.Cleanup(fold.Kinds.Add("bag", fold.Kind{
 		Fold: func(f *fold.Folder) {
 			side := f.Piece("side")
@@ -155,7 +217,9 @@ func TestAMadeUpCover(t *testing.T) {
 		return codes
 	}
 	assert.Equal(t, []string{"flange"}, stops(r))
-	assert.Equal(t, "Side", r.Slots[0].Title, "the brief has its pieces while it stops")
+	words := told(t, h, doc)
+	assert.Contains(t, words, "A bag with seams of [Seam allowance].", "the brief has its words while it stops")
+	assert.Contains(t, words, "2 × side")
 
 	doc = strings.Replace(strings.Replace(doc, `, "flange": "1"`, "", 1),
 		`{"kind": "grid", "columns": 4, "rows": 3, "patch": {"width": "4", "height": "4"}, "cloths": ["A"]}`,
@@ -189,6 +253,9 @@ func TestAMadeUpQuiltingPattern(t *testing.T) {
 	require.Equal(t, http.StatusOK, call(t, h, "GET", "/api/v1/starts?units=in", nil, &starts).Code)
 	last := starts.Patterns[len(starts.Patterns)-1]
 	assert.Equal(t, "quilted in a lattice", last.Name)
+	cushion := `{"format": "umschlag/plan/2", "title": "t", "object": {"kind": "form", "width": "16", "height": "16"}, "cover": {"kind": "cushion"}, "cloths": {"A": {}}}`
+	assert.Contains(t, told(t, h, chosen(t, h, cushion, "/pieces/front/quilting", "lattice")), "quilted in a lattice",
+		"chosen, and told again")
 	assert.JSONEq(t, `{"lines": [{"pitch": "1", "angle": 30}, {"pitch": "1", "angle": -30}]}`, string(last.Quilting))
 
 	doc := `{"format": "umschlag/plan/2", "title": "t", "object": {"kind": "form", "width": "16", "height": "16"}, "cover": {"kind": "cushion"}, "cloths": {"A": {}, "batting": {"width": "90"}},
@@ -224,6 +291,11 @@ func TestAMadeUpFace(t *testing.T) {
 			{Key: "a", Width: half, Cloth: o.Face.Cloths[0]}, {Key: "b", Width: half, Cloth: o.Face.Cloths[1]}}}
 		return front.Build(o)
 	}))
+	t.Cleanup(brief.Faces.Add("halves", brief.Face{Says: "Halves", Words: func(f *brief.FaceTeller) {
+		f.Say(", in halves of ")
+		f.Set("/pieces/front/face/cloths/0", "Cloth of a half", "A")
+		f.Say(".")
+	}}))
 	t.Cleanup(begin.Kinds.Add("halves", func(b begin.Beginning) plan.Face {
 		return plan.Face{Cloths: []string{b.First(), b.Last()}}
 	}))
@@ -232,14 +304,11 @@ func TestAMadeUpFace(t *testing.T) {
 		"cover": {"kind": "cushion"}, "cloths": {"A": {}, "B": {}}, "pieces": {"front": {"face": FACE}}}`
 	plain := strings.Replace(doc, "FACE",
 		`{"kind": "grid", "columns": 2, "rows": 2, "patch": {"width": "8"}, "cloths": ["A", "B"]}`, 1)
-	var begun web.BegunFace
-	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/face",
-		web.BeginFace{Plan: []byte(plain), Piece: "front", Kind: "halves"}, &begun).Code)
-	assert.Contains(t, string(begun.Face), `"halves"`)
-	assert.Contains(t, string(begun.Face), `"aside":{"grid"`, "the grid is kept aside")
+	halves := chosen(t, h, plain, "/pieces/front/face/kind", "halves")
+	assert.Contains(t, halves, `"aside":{"grid"`, "the grid is kept aside")
+	assert.Contains(t, told(t, h, halves), "[Kind of front], in halves of [Cloth of a half].")
 	var r answer.Reckoning
-	require.Equal(t, http.StatusOK,
-		call(t, h, "POST", "/api/v1/reckon", strings.Replace(doc, "FACE", string(begun.Face), 1), &r).Code)
+	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/reckon", halves, &r).Code)
 	require.NotEmpty(t, r.Pieces, "%v", r.Findings)
 	assert.Len(t, r.Pieces[0].Cells, 2)
 	assert.Equal(t, "8½″", r.Cuts[0].Width.Text, "a strip of 8 in and its seams")

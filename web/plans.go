@@ -11,6 +11,7 @@ import (
 	"slices"
 
 	"umschlag/core/answer"
+	"umschlag/core/brief"
 
 	"github.com/labstack/echo/v5"
 
@@ -38,6 +39,23 @@ func (s *server) reckon(c *echo.Context) error {
 		return err
 	}
 	return c.JSON(http.StatusOK, r)
+}
+
+// choose answers what takes a decision of the brief of a plan.
+func (s *server) choose(c *echo.Context) error {
+	var in ChooseIn
+	if err := decode(c, &in); err != nil {
+		return err
+	}
+	shop, err := s.workshop(c.Request().Context(), in.For)
+	if err != nil {
+		return err
+	}
+	patch, err := planfile.Chosen(in.Plan, in.ID, in.Key, shop)
+	if err != nil {
+		return err
+	}
+	return c.JSON(http.StatusOK, Chosen{Patch: patch})
 }
 
 // convert writes a plan in another unit, every length exactly the same.
@@ -72,7 +90,12 @@ func (s *server) view(ctx context.Context, p store.Plan) (PlanView, error) {
 	if err != nil {
 		return PlanView{}, fmt.Errorf("read stored plan %s: %w", p.ID, err)
 	}
-	return PlanView{ID: p.ID, Revision: p.Revision, Plan: doc, Reckoning: r, CanUndo: p.CanUndo, CanRedo: p.CanRedo,
+	told, err := planfile.Read([]byte(p.Doc))
+	if err != nil {
+		return PlanView{}, fmt.Errorf("read stored plan %s: %w", p.ID, err)
+	}
+	return PlanView{ID: p.ID, Revision: p.Revision, Plan: doc, Reckoning: r, Brief: brief.Of(told, shop),
+		CanUndo: p.CanUndo, CanRedo: p.CanRedo,
 		Changed: p.Changed}, nil
 }
 

@@ -75,6 +75,7 @@ func New(cfg Config) http.Handler {
 
 func (s *server) routes(g *echo.Group) {
 	g.POST("/reckon", s.reckon)
+	g.POST("/choose", s.choose)
 	g.POST("/convert", s.convert)
 	g.GET("/starts", s.starts)
 	g.POST("/begin", s.begin)
@@ -86,7 +87,6 @@ func (s *server) routes(g *echo.Group) {
 	g.GET("/plans/:id/shapes/:piece", s.shapesFile)
 	g.POST("/layouts", s.layouts)
 	g.POST("/block", s.block)
-	g.POST("/face", s.face)
 	g.GET("/plans", s.shelf)
 	g.POST("/plans", s.createPlan)
 	g.GET("/plans/:id", s.plan)

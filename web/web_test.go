@@ -462,20 +462,18 @@ func TestLayoutsAndFacesComeInTheNotationOfThePlan(t *testing.T) {
 		require.Equal(t, http.StatusBadRequest, call(t, h, "POST", "/api/v1/layouts", in, &refused).Code)
 		assert.Equal(t, path, refused.Errors[0].Path)
 	}
-	var begun web.BegunFace
-	require.Equal(t, http.StatusOK,
-		call(t, h, "POST", "/api/v1/face", web.BeginFace{Plan: doc, Piece: "front", Kind: "strips"}, &begun).Code)
-	assert.Contains(t, string(begun.Face), `"strips"`)
+	assert.Contains(t, chosen(t, h, string(doc), "/pieces/front/face/kind", "strips"), `"strips"`)
 	// Folded windows that fill no size of the kind are refused, with the sizes; a piece that no
 	// plan has decided about as well.
 	oblong := []byte(`{"format": "umschlag/plan/2", "title": "t", "object": {"kind": "form", "width": "17", "height": "11 3/8"}, "cover": {"kind": "cushion"}, "cloths": {"A": {}}}`)
 	var refused web.Refusal
 	require.Equal(t, http.StatusBadRequest,
-		call(t, h, "POST", "/api/v1/face", web.BeginFace{Plan: oblong, Piece: "front", Kind: "windows"}, &refused).Code)
-	assert.Equal(t, "/kind", refused.Errors[0].Path)
+		call(t, h, "POST", "/api/v1/choose", web.ChooseIn{Plan: oblong, ID: "/pieces/front/face/kind", Key: "windows"},
+			&refused).Code)
+	assert.Equal(t, "/pieces/front/face/kind", refused.Errors[0].Path)
 	assert.Contains(t, refused.Errors[0].Text, "make a panel of")
-	for _, in := range []web.BeginFace{{Plan: doc, Piece: "front", Kind: "woven"},
-		{Plan: doc, Piece: "roof", Kind: "grid"}, {Plan: doc, Piece: "front"}, {Plan: []byte(`{}`), Piece: "front"}} {
-		assert.Equal(t, http.StatusBadRequest, call(t, h, "POST", "/api/v1/face", in, nil).Code)
+	for _, in := range []web.ChooseIn{{Plan: doc, ID: "/pieces/roof/face/kind", Key: "grid"},
+		{Plan: doc, ID: "/pieces/front/face#split"}, {Plan: []byte(`{}`), ID: "/pieces/front/face/kind"}} {
+		assert.Equal(t, http.StatusBadRequest, call(t, h, "POST", "/api/v1/choose", in, nil).Code)
 	}
 }

@@ -28,37 +28,18 @@ type Size struct {
 	Height L `json:"height"`
 }
 
-// Starts are sizes that decisions begin with: the usual ones, or what a small cover takes. In the
-// notation of plan files.
-type Starts struct {
-	// Radius and Plate of round corners, Taper of tapered ones, Flap over a zip.
-	Radius string `json:"radius"`
-	Plate  string `json:"plate"`
-	Taper  string `json:"taper"`
-	Flap   string `json:"flap"`
-}
-
 // Reckoning is everything that follows from a plan. Counts are for one cover;
 // copies multiply cloths and lays only.
 type Reckoning struct {
 	Format string `json:"format"`
 	Title  string `json:"title"`
 	// Settled is the plan with every default written out.
-	Settled any `json:"settled,omitempty"`
-	// Slots are the pieces that the plan decides about, also where it cannot be cut.
-	Slots []Slot `json:"slots"`
-	// Starts are the sizes that decisions begin with on a cover of this size.
-	Starts  Starts     `json:"starts"`
+	Settled any        `json:"settled,omitempty"`
 	Pieces  []Piece    `json:"pieces"`
 	Cuts    []Cut      `json:"cuts"`
 	Lengths []Notion   `json:"lengths"`
 	Back    *BackShown `json:"back,omitempty"`
-	// Closure is the key of the closure that is decided, also where it cannot be made.
-	Closure string `json:"closure"`
-	// MeasuredFront is the place among what was measured of the front that the back is cut to;
-	// absent until it is measured.
-	MeasuredFront *int   `json:"measured_front,omitempty"`
-	Joins         []Join `json:"joins"`
+	Joins   []Join     `json:"joins"`
 	// Net lays the pieces as they join: rows of columns, each a stack from the top.
 	Net [][][]Spot `json:"net"`
 	// Strips of piping and binding as they lie on their cloth.
@@ -91,15 +72,6 @@ type Reckoning struct {
 	Inspections []work.Inspection `json:"inspections,omitempty"`
 	// Cost is what it costs with all its covers; absent for a plan that cannot be cut.
 	Cost *Cost `json:"cost,omitempty"`
-}
-
-// Slot is a piece before anything is reckoned.
-type Slot struct {
-	Name string `json:"name"`
-	// Config is the name under which the plan decides what it is made of.
-	Config string `json:"config"`
-	Title  string `json:"title"`
-	Count  int    `json:"count"`
 }
 
 // Guide says how far inside each edge of a quilted panel the cut lies, at both ends: the

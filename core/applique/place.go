@@ -261,23 +261,26 @@ func (p *placer) keyed(key ref.Key) int {
 	return slices.IndexFunc(p.Shapes, func(s plan.Shape) bool { return s.Key == key })
 }
 
-// title is the name of a shape, or of its form, with its number where others have the
-// same.
-func (p *placer) title(i int) string {
-	s := p.Shapes[i]
+func (p *placer) title(i int) string { return Title(p.Shapes, i) }
+
+// Title is what the shape of a number is called among some: by its name, or its form, with its number where others
+// have the same.
+func Title(shapes []plan.Shape, i int) string {
+	s := shapes[i]
 	if s.Name != "" {
 		first, rest := firstRune(s.Name)
 		return strings.ToUpper(first) + rest
 	}
-	if p.placed[i].Form == "" {
+	title, form := titles[s.Shape]
+	if !form {
 		return fmt.Sprintf("Shape %d", i+1)
 	}
-	for k, other := range p.Shapes {
+	for k, other := range shapes {
 		if k != i && other.Name == "" && other.Shape == s.Shape {
-			return fmt.Sprintf("%s %d", p.placed[i].Title, i+1)
+			return fmt.Sprintf("%s %d", title, i+1)
 		}
 	}
-	return p.placed[i].Title
+	return title
 }
 
 func firstRune(text string) (first, rest string) {

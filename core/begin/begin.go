@@ -3,9 +3,8 @@
 package begin
 
 import (
+	"fmt"
 	"slices"
-	"strconv"
-	"strings"
 
 	"umschlag/core/cover"
 	"umschlag/core/finding"
@@ -74,16 +73,22 @@ func Unfit(p plan.Plan, config, path string, kind plan.FaceKind) (why finding.Fi
 		return finding.Finding{}, false
 	}
 	own, whole := q.Pieces[config], typed(q, config, "").Keyed(nil) // with parts of its own
-	on := &whole
-	for rest := path; rest != ""; {
-		var index string
-		rest, index, _ = cutPart(rest)
-		i, _ := strconv.Atoi(index)
-		on = &on.Parts[i].Face
+	on, there := whole.At(path)
+	if !there {
+		return finding.Finding{}, false
 	}
 	*on, own.Face = at.begun(at.face, at.size, kind), &whole
+	if on.Columns > plan.MostUnits || on.Rows > plan.MostUnits {
+		return finding.Finding{Text: fmt.Sprintf("%d by %d units would fill it, and %d lie side by side at most.",
+			on.Columns,
+			on.Rows, plan.MostUnits), Remedy: "A piece that is less long and narrow takes them."}, true
+	}
 	q.Pieces[config] = own
-	_, said := panel.Order{Plan: q.Settle()}.Of(at.piece)
+	var said finding.List
+	for _, piece := range at.pieces {
+		_, found := panel.Order{Plan: q.Settle()}.Of(piece)
+		said = append(said, found...)
+	}
 	for _, f := range said {
 		if (f.Code == "windows-do-not-fill" || f.Code == "windows-small") &&
 			finding.Within(f.About, finding.Path("pieces", config, "face")+path) {
@@ -114,12 +119,10 @@ func typed(p plan.Plan, config, path string) plan.Face {
 	if q.Face == nil {
 		return plan.Face{Kind: plan.PlainFace}
 	}
-	face := *q.Face
-	for rest := path; rest != ""; {
-		var index string
-		rest, index, _ = cutPart(rest)
-		i, _ := strconv.Atoi(index)
-		face = face.Parts[i].Face
+	whole := *q.Face
+	face := plan.Face{}
+	if at, there := whole.At(path); there {
+		face = *at
 	}
 	if face.Kind == "" {
 		face.Kind = plan.PlainFace
@@ -141,6 +144,7 @@ func Split(p plan.Plan, config, path string) (plan.Face, bool) {
 	case face.Kind == plan.StripsFace && len(face.Strips) > 0:
 		last := &face.Strips[len(face.Strips)-1]
 		next := *last
+		next.Key = "" // a part of its own
 		next.Width, next.Cloth = (last.Width / 2).Floor(step), letters[len(face.Strips)%len(letters)]
 		last.Width -= next.Width
 		face.Strips = append(face.Strips, next)
@@ -159,10 +163,14 @@ func Split(p plan.Plan, config, path string) (plan.Face, bool) {
 
 // place is a face of a piece, or of a part of its stack, and the size it fills.
 type place struct {
-	plan  plan.Plan // settled
-	piece cover.Piece
-	face  plan.Face
-	size  sum.Size
+	plan plan.Plan // settled
+	// pieces that have the face.
+	pieces []cover.Piece
+	face   plan.Face
+	size   sum.Size
+	// several tells that pieces of other sizes have the same face, least and most what it fills of them.
+	several     bool
+	least, most [2]length.Length
 }
 
 // faceAt is the face of a piece at a path; ok is false where there is none.
@@ -176,31 +184,28 @@ func faceAt(p plan.Plan, config, path string) (at place, ok bool) {
 	if i < 0 {
 		return at, false
 	}
-	at.piece, at.size = c.Pieces[i], c.Pieces[i].Finished
-	at.face = panel.Order{Plan: at.plan}.Face(at.plan.Piece(config))
-	for rest := path; rest != ""; {
-		var index string
-		if rest, index, _ = cutPart(rest); index == "" {
-			return at, false
+	at.size = c.Pieces[i].Finished
+	at.least = [2]length.Length{at.size.Width.Total(), at.size.Height.Total()}
+	at.most = at.least
+	for _, piece := range c.Pieces {
+		if w, h := piece.Finished.Width.Total(), piece.Finished.Height.Total(); piece.Config == config {
+			at.several = at.several || w != at.size.Width.Total() || h != at.size.Height.Total()
+			at.least = [2]length.Length{min(at.least[0], w), min(at.least[1], h)}
+			at.most = [2]length.Length{max(at.most[0], w), max(at.most[1], h)}
+			at.pieces = append(at.pieces, piece)
 		}
-		i, err := strconv.Atoi(index)
-		if err != nil || i < 0 || i >= len(at.face.Parts) {
+	}
+	at.face = panel.Order{Plan: at.plan}.Face(at.plan.Piece(config))
+	parts, ok := plan.PartsOf(path)
+	for _, i := range parts {
+		if i >= len(at.face.Parts) {
 			return at, false
 		}
 		at.size.Height = sum.Of(sum.Part, "height of the part", at.face.Parts[i].Height)
+		at.least[1], at.most[1] = at.size.Height.Total(), at.size.Height.Total()
 		at.face = at.face.Parts[i].Face
 	}
-	return at, true
-}
-
-// cutPart takes the first /parts/N/face off a path.
-func cutPart(path string) (rest, index string, ok bool) {
-	after, ok := strings.CutPrefix(path, "/parts/")
-	if !ok {
-		return "", "", false
-	}
-	index, rest, ok = strings.Cut(after, "/face")
-	return rest, index, ok
+	return at, ok
 }
 
 // Beginning is what a face begins from.
@@ -210,6 +215,9 @@ type Beginning struct {
 	// Cloths it may be of, at least one, and the size it fills.
 	Cloths []string
 	Size   sum.Size
+	// Several tells that pieces of other sizes have the same face, Least and Most what it fills of them.
+	Several     bool
+	Least, Most [2]length.Length
 }
 
 // First is the first of its cloths.
@@ -227,8 +235,11 @@ func init() {
 	Kinds.Add("checker", grid)
 	Kinds.Add("windows", windowed)
 	Kinds.Add("strips", func(b Beginning) plan.Face {
-		h := b.Size.Height.Total()
-		outer := h.Div(4).Floor(b.Plan.Habits.Step)
+		h, least := b.Size.Height.Total(), plan.LeastStrip.Ceil(max(1, b.Plan.Habits.Step))
+		if h < 3*least { // room for one
+			return plan.Face{Direction: plan.AcrossWay, Strips: []plan.Strip{{Width: h, Cloth: b.First()}}}
+		}
+		outer := max(least, h.Div(4).Floor(b.Plan.Habits.Step))
 		return plan.Face{Direction: plan.AcrossWay, Strips: []plan.Strip{{Width: outer, Cloth: b.First()},
 			{Width: h - 2*outer, Cloth: b.Last()}, {Width: outer, Cloth: b.First()}}}
 	})
@@ -239,15 +250,18 @@ func init() {
 			{Height: h - upper, Face: plan.Face{Kind: plan.PlainFace, Cloth: b.Last()}}}}
 	})
 	Kinds.Add("found", func(b Beginning) plan.Face {
-		half := func(s sum.Sum) length.Length { return s.Total().Div(2).Floor(b.Plan.Habits.Step) }
-		return plan.Face{Cloth: b.First(), Patch: plan.Patch{Width: half(b.Size.Width), Height: half(b.Size.Height)},
+		half := func(size length.Length) length.Length {
+			return min(size.Div(2), plan.Largest).Floor(b.Plan.Habits.Step)
+		}
+		return plan.Face{Cloth: b.First(), Patch: plan.Patch{Width: half(b.Least[0]), Height: half(b.Least[1])},
 			Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: b.Last()}}}
 	})
 }
 
 // begun is a face of a kind as it begins.
 func (at place) begun(old plan.Face, size sum.Size, kind plan.FaceKind) plan.Face {
-	b := Beginning{Plan: at.plan, Cloths: old.Cloths, Size: size}
+	b := Beginning{Plan: at.plan, Cloths: old.Cloths, Size: size, Several: at.several, Least: at.least,
+		Most: at.most}
 	if len(b.Cloths) == 0 {
 		b.Cloths = panel.Letters(at.plan)
 	}
@@ -296,7 +310,7 @@ func (b Beginning) cuttable(most length.Length) length.Length {
 
 // grid is the best grid of four or so across, or one that is fitted.
 func grid(b Beginning) plan.Face {
-	letters, w, h := b.Cloths, b.Size.Width.Total(), b.Size.Height.Total()
+	letters, w, h := b.Cloths, b.Most[0], b.Most[1]
 	f := plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Fit: true}, Cloths: letters,
 		Order:   plan.Order{Kind: plan.Alternate},
 		Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: letters[0]}}}
@@ -307,8 +321,14 @@ func grid(b Beginning) plan.Face {
 	}
 	best := gridfit.Best(gridfit.Order{Width: w, Height: h, Seam: b.Plan.Cover.Seam, Step: b.Plan.Habits.Step,
 		Least: min(short/4, length.Inch), Most: b.cuttable(short), Border: gridfit.Bordered, Style: b.Plan.Style()})
+	best = slices.DeleteFunc(best, func(l gridfit.Layout) bool { return max(l.Columns, l.Rows) > plan.MostGrid })
 	if len(best) == 0 {
-		f.Columns, f.Rows = max(1, int(w/short)), max(1, int(h/short))
+		f.Columns, f.Rows, f.Borders = min(max(1, int(w/short)), plan.MostGrid), min(max(1, int(h/short)),
+			plan.MostGrid), nil
+		return f
+	}
+	if b.Several { // as many patches, on each piece as large as fit it
+		f.Columns, f.Rows, f.Borders = best[0].Columns, best[0].Rows, nil
 		return f
 	}
 	return faceWith(b.Plan, plan.Face{Cloths: letters}, best[0])

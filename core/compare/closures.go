@@ -10,8 +10,8 @@ import (
 	"umschlag/core/ref"
 )
 
-// Choice is one closure as it would come out on a plan.
-type Choice struct {
+// Closing is one closure as it would come out on a plan.
+type Closing struct {
 	Key  string `json:"key"`
 	Name string `json:"name"`
 	// Chosen is the one the plan has.
@@ -32,9 +32,9 @@ type Choice struct {
 // Closures reckons the plan with each closure a cushion can have; a cover without a
 // back of its own has none. The closure chosen is reckoned as it is decided, the
 // others as they were kept or as they begin.
-func Closures(p plan.Plan, w *reckon.Workshop) []Choice {
-	out := []Choice{}
-	if p.Cover.Kind != plan.Cushion {
+func Closures(p plan.Plan, w *reckon.Workshop) []Closing {
+	out := []Closing{}
+	if !p.Cover.Rules().ByBack {
 		return out
 	}
 	now := p.Settle().Back.Closure()
@@ -45,7 +45,7 @@ func Closures(p plan.Plan, w *reckon.Workshop) []Choice {
 			q.Back.Cloth = p.Back.Cloth
 		}
 		r := reckon.Reckon(q, w)
-		choice := Choice{Key: kind.Key, Name: kind.Name, Chosen: kind.Key == now, Skill: kind.Skill, Wash: kind.Wash,
+		choice := Closing{Key: kind.Key, Name: kind.Name, Chosen: kind.Key == now, Skill: kind.Skill, Wash: kind.Wash,
 			Suits: kind.Suits,
 			Back:  r.Back, Cuts: []answer.Cut{}, Findings: []finding.Finding{}}
 		for _, cut := range r.Cuts {

@@ -109,7 +109,7 @@ func PastSeams(p plan.Plan) []float64 {
 	}
 	settled := p.Settle()
 	c, found := cover.Pieces(settled)
-	if found.Stopped() || settled.Cover.Kind != plan.Cushion {
+	if found.Stopped() || !settled.Cover.Rules().ByBack {
 		return nil
 	}
 	front, found := panel.Order{Plan: settled}.Of(c.Pieces[0])

@@ -279,7 +279,7 @@ func Pieces(p plan.Plan) (Cover, finding.List) {
 // computed.
 func unreckoned(p plan.Plan) finding.List {
 	var found finding.List
-	if p.Cover.Flange != 0 && p.Cover.Kind != plan.Cushion {
+	if p.Cover.Flange != 0 && !p.Cover.Rules().ByBack {
 		found.Add(finding.Stop, "flange", "/cover/flange",
 			fmt.Sprintf("A flange stands round a cushion; a %s has none.", p.Cover.Kind), "Set the flange to 0.")
 	}

@@ -32,7 +32,7 @@ type Pad struct {
 func PadOf(cuts *cutting.List) *Pad {
 	p := cuts.Plan
 	m := p.Object.Make
-	if m == nil {
+	if m == nil || p.Cover.Rules().Thick { // a pad of two panels is flat
 		return nil
 	}
 	o, seam, step := p.Object, p.Cover.Seam, p.Habits.Step

@@ -26,6 +26,12 @@ func arrange(f plan.Face, path string) ([][]string, finding.List) {
 	}
 }
 
+// Laid are the cloths of the patches or blocks of a grid as they lie, rows from the top.
+func Laid(f plan.Face) [][]string {
+	rows, _ := arrange(f, "")
+	return rows
+}
+
 func fill(f plan.Face, pick func(r, c int, done [][]string) string) [][]string {
 	rows := make([][]string, len(f.Shape()))
 	for r, columns := range f.Shape() {

@@ -4,6 +4,8 @@ import (
 	"maps"
 	"reflect"
 	"slices"
+	"strconv"
+	"strings"
 
 	"umschlag/core/ref"
 )
@@ -61,15 +63,18 @@ func (f Face) Decides(begun Face) bool {
 	return !reflect.DeepEqual(bare(f), bare(begun))
 }
 
-// Closed is the back of a cushion as one of another closure: as it was kept aside, or as that
-// begins. The one there is is kept aside in its turn.
+// Closed is the back of a cushion as one of another closure: as it was kept aside, or as that begins. The one there is
+// is kept aside in its turn, where something is decided of it.
 func (p Plan) Closed(c Closure) Back {
 	settled, was, kept := p.Settle().Back, p.Back, maps.Clone(p.Back.Aside)
 	if kept == nil {
 		kept = map[string]Back{}
 	}
 	was.Kind, was.Aside = settled.Kind, nil
-	kept[settled.Closure()] = was
+	now := settled.Closure()
+	if delete(kept, now); decides(p, was, now) {
+		kept[now] = was
+	}
 	delete(kept, c.Key)
 	next := c.On(p)
 	next.Cloth = was.Cloth
@@ -77,4 +82,124 @@ func (p Plan) Closed(c Closure) Back {
 		next.Aside = kept
 	}
 	return next
+}
+
+// decides reports whether a back says more than its closure as it begins.
+func decides(p Plan, b Back, closure string) bool {
+	bare := func(b Back) Back {
+		b = Plan{Units: p.Units, Habits: p.Habits, Back: b}.said(SewnShut) // no hem that every plan begins with
+		b.Cloth, b.Aside = "", nil
+		return b
+	}
+	p.Back.Aside = nil
+	for _, c := range Closures(p.Units) {
+		if c.Key == closure && reflect.DeepEqual(bare(b), bare(c.On(p))) {
+			return false
+		}
+	}
+	return !reflect.DeepEqual(bare(b), Back{Kind: b.Kind})
+}
+
+// AsHood is a hood of another kind. Its pieces go by other names: what is decided for all of them stays, what is
+// decided for one is kept aside and comes back with its kind. So is what was decided for all since, where that kind
+// comes back with its own.
+func AsHood(p Plan, next CoverKind) Plan {
+	kept := maps.Clone(p.Cover.Aside)
+	back, returns := kept[string(next)]
+	delete(kept, string(next))
+	one := commonOf(p.Pieces, p.Cover.Kind)
+	alone := false
+	for name := range p.Pieces {
+		alone = alone || name != Common
+	}
+	if alone || returns && !reflect.DeepEqual(p.Pieces, commonOf(back, next)) {
+		if kept == nil {
+			kept = map[string]map[string]Piece{}
+		}
+		kept[string(p.Cover.Kind)] = p.Pieces
+	}
+	if p.Cover.Aside = nil; len(kept) > 0 {
+		p.Cover.Aside = kept
+	}
+	if p.Cover.Kind, p.Pieces = next, one; returns {
+		p.Pieces = back
+	}
+	return p
+}
+
+// commonOf is what all the pieces of another cover begin as: what was decided for all, or for the first.
+func commonOf(pieces map[string]Piece, kind CoverKind) map[string]Piece {
+	for _, name := range append([]string{Common}, PieceNames(kind)...) {
+		if one, there := pieces[name]; there {
+			return map[string]Piece{Common: one}
+		}
+	}
+	return map[string]Piece{}
+}
+
+// Own is a copy of a face that shares nothing with it.
+func (f Face) Own() Face { return f.unshared() }
+
+// At is the face at a path through the parts of stacks; ok is false where there is none.
+func (f *Face) At(path string) (at *Face, ok bool) {
+	parts, ok := PartsOf(path)
+	for at = f; ok && len(parts) > 0; parts = parts[1:] {
+		if parts[0] >= len(at.Parts) {
+			return nil, false
+		}
+		at = &at.Parts[parts[0]].Face
+	}
+	return at, ok
+}
+
+// PartsOf are the numbers of the parts of stacks that a path such as /parts/1/face leads through; ok is false for any
+// other.
+func PartsOf(path string) (parts []int, ok bool) {
+	for path != "" {
+		rest, found := strings.CutPrefix(path, "/parts/")
+		index, rest, cut := strings.Cut(rest, "/face")
+		i, err := strconv.Atoi(index)
+		if !found || !cut || err != nil || i < 0 {
+			return nil, false
+		}
+		parts, path = append(parts, i), rest
+	}
+	return parts, true
+}
+
+// As is a grid set straight or on point: what only the other can have is taken out.
+func (f Face) As(set Setting) Face {
+	f.Set, f.Keep = set, nil
+	if set == OnPoint {
+		f.Sash, f.Patch = nil, Patch{Fit: true} // what fitted straight seldom does on point
+	}
+	return f.Refitted()
+}
+
+// Refitted fits what was decided patch by patch to the number of patches in a face: of rows that were laid by hand
+// what is too much falls away, and what is missing repeats the pattern; kept patches that are no longer there are
+// let go.
+func (f Face) Refitted() Face {
+	if f.Columns < 1 || f.Rows < 1 || f.Columns > MostGrid || f.Rows > MostGrid {
+		return f
+	}
+	shape := f.Shape()
+	given := slices.DeleteFunc(slices.Clone(f.Order.Rows), func(row []string) bool { return len(row) == 0 })
+	if f.Order.Kind == Rows && len(given) > 0 {
+		rows := make([][]string, len(shape))
+		for r, columns := range shape {
+			for c := range columns {
+				row := given[r%len(given)]
+				rows[r] = append(rows[r], row[c%len(row)])
+			}
+		}
+		f.Order.Rows = rows
+	}
+	f.Keep = slices.DeleteFunc(slices.Clone(f.Keep), func(k Kept) bool {
+		return k.Row < 1 || k.Row > len(shape) || k.Column > shape[k.Row-1]
+	})
+	if len(f.Keep) == 0 {
+		f.Keep = nil
+	}
+	return f
 }

@@ -81,6 +81,21 @@ func Things() []Thing {
 	}
 }
 
+// Example is what is covered as a thing begins, in a unit: sizes to type over; nothing for a thing that is not
+// listed.
+func Example(thing string, unit length.Unit) (o Object) {
+	sizes := map[string]*length.Length{"width": &o.Width, "height": &o.Height, "thickness": &o.Thickness,
+		"length": &o.Length, "depth": &o.Depth, "wrap": &o.Wrap, "board": &o.Board, "spine": &o.Spine}
+	for _, t := range Things() {
+		if t.Key == thing {
+			for _, m := range t.Measures {
+				*sizes[m.Key] = m.Usual(unit)
+			}
+		}
+	}
+	return o
+}
+
 // Begin is the plan a thing begins with: a plain cover of one cloth by the maker's
 // own habits. ok is false for a thing that is not listed.
 func Begin(thing string, unit length.Unit, h Habits, cloth Cloth) (p Plan, ok bool) {

@@ -26,7 +26,9 @@ type ClosureRules struct {
 	Skill, Wash, Suits string
 	// Begins is what is decided for it, in a unit; the rest follows from Settle.
 	Begins func(length.Unit) Back
-	// Is tells it from the others of its kind of back; nil for the plain one.
+	// Of is the kind of back that it is one way to make; Is tells it from the others. Neither is said of the
+	// plain way, which has the name of its kind.
+	Of BackKind
 	Is func(Back) bool
 }
 
@@ -83,7 +85,7 @@ func init() {
 		Wash:   "Comes off; no raw edge frays in the wash.",
 		Suits:  "Suits cloth that frays and covers that are turned inside out: no raw edge shows.",
 		Begins: func(_ length.Unit) Back { return Back{Kind: FoldedBack, Lined: true} },
-		Is:     func(b Back) bool { return b.Lined }})
+		Of:     FoldedBack, Is: func(b Back) bool { return b.Lined }})
 	ClosureKinds.Add("lapped", ClosureRules{Name: "bands with hook-and-loop tape", Skill: "some practice",
 		Wash:   "Close the tape before washing, or it catches lint and scratches.",
 		Suits:  "Suits quick changes and hands that cannot manage buttons; the tape is stiff to lie on.",
@@ -102,12 +104,12 @@ func init() {
 	ClosureKinds.Add("zip-flap", ClosureRules{Name: "a zip across, under a flap", Skill: "a zip foot and care",
 		Wash: "Washed closed, inside out.", Suits: "Suits a back that shows, and covers with a flange.",
 		Begins: func(unit length.Unit) Back { return Back{Kind: Zip, Place: Across, Flap: usualIn(unit).band} },
-		Is:     func(b Back) bool { return b.Place != InTheSide && b.Flap > 0 }})
+		Of:     Zip, Is: func(b Back) bool { return b.Place != InTheSide && b.Flap > 0 }})
 	ClosureKinds.Add("zip-side", ClosureRules{Name: "a zip in the bottom seam", Skill: "a zip foot",
 		Wash:   "Washed closed, inside out.",
 		Suits:  "Suits cushions with two good sides; not with a flange, and with piping only with care.",
 		Begins: func(_ length.Unit) Back { return Back{Kind: Zip, Place: InTheSide} },
-		Is:     func(b Back) bool { return b.Place == InTheSide }})
+		Of:     Zip, Is: func(b Back) bool { return b.Place == InTheSide }})
 	ClosureKinds.Add("sewn", ClosureRules{Name: "a gap sewn shut by hand", Skill: "a first cover",
 		Wash:   "The pad is washed with it, or the seam is opened each time.",
 		Suits:  "Suits small things and pads that may be washed themselves.",
@@ -116,7 +118,7 @@ func init() {
 		Wash:   "The pad is washed with it; one line of top-stitching opens it.",
 		Suits:  "Suits inner pads: one line of top-stitching closes and opens it.",
 		Begins: func(unit length.Unit) Back { return Back{Kind: SewnShut, Tab: usualIn(unit).band} },
-		Is:     func(b Back) bool { return b.Tab > 0 }})
+		Of:     SewnShut, Is: func(b Back) bool { return b.Tab > 0 }})
 }
 
 // buttoned completes a back with buttons: a third of a small cover is all its bands may take, and its
@@ -166,7 +168,7 @@ func (b Back) Closure() string {
 	plain := string(b.Kind)
 	for _, key := range ClosureKinds.Names() {
 		k, _ := ClosureKinds.Of(key)
-		if k.Is != nil && k.Begins(length.Inches).Kind == b.Kind && k.Is(b) {
+		if k.Of == b.Kind && k.Is != nil && k.Is(b) {
 			return key
 		}
 	}

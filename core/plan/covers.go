@@ -15,6 +15,12 @@ type CoverRules struct {
 	Reads []string
 	// Close completes how it is closed; nil where nothing is decided of that.
 	Close func(*Back, Plan)
+	// ByBack tells that it has a front, and a back of its own that closes it.
+	ByBack bool
+	// Topstitched tells that it is stitched round when it is turned.
+	Topstitched bool
+	// Thick tells that what it covers is measured through as well.
+	Thick bool
 	// Enclosed tells that it is turned, so that its seams lie between its layers.
 	Enclosed bool
 	// Filled tells that what goes in is shut in, so that it has a closure to be looked at.
@@ -30,6 +36,7 @@ var CoverKinds kind.Set[CoverRules]
 func init() {
 	ofHoods := []string{"bottom", "split_top", "band_length"}
 	CoverKinds.Add("cushion", CoverRules{Pieces: []string{"front", "back"}, Reads: []string{"flange"}, Filled: true,
+		ByBack: true,
 		Close: func(b *Back, p Plan) {
 			if b.Kind == "" {
 				b.Kind = Envelope
@@ -37,22 +44,23 @@ func init() {
 			*b = b.closure(p)
 		}})
 	CoverKinds.Add("boxed-cushion",
-		CoverRules{Pieces: []string{"face", "band"}, Filled: true, Large: true, Close: func(b *Back, p Plan) {
-			if b.Kind == "" {
-				b.Kind = SewnShut
-			}
-			if b.Gap == 0 { // the gap in a band is as long as the cushion's back
-				b.Gap = max(p.Object.Width, p.Object.Height)
-			}
-			if b.Seam == 0 {
-				b.Seam = p.Cover.Seam
-			}
-		}})
+		CoverRules{Pieces: []string{"face", "band"}, Filled: true, Large: true, Thick: true,
+			Close: func(b *Back, p Plan) {
+				if b.Kind == "" {
+					b.Kind = SewnShut
+				}
+				if b.Gap == 0 { // the gap in a band is as long as the cushion's back
+					b.Gap = max(p.Object.Width, p.Object.Height)
+				}
+				if b.Seam == 0 {
+					b.Seam = p.Cover.Seam
+				}
+			}})
 	CoverKinds.Add("wrap-hood", CoverRules{Pieces: []string{"main", "end"}, Reads: ofHoods})
 	CoverKinds.Add("band-hood", CoverRules{Pieces: []string{"face", "band"}, Reads: ofHoods})
 	CoverKinds.Add("skirt-hood", CoverRules{Pieces: []string{"top", "wall"}, Reads: ofHoods})
 	CoverKinds.Add("jacket", CoverRules{Pieces: []string{"outside", "inside", "flap"}, Reads: []string{"flaps"},
-		Enclosed: true, Large: true, Close: func(b *Back, p Plan) {
+		Enclosed: true, Large: true, Topstitched: true, Close: func(b *Back, p Plan) {
 			flaps := p.Cover.Flaps.Depth
 			b.turnedThrough(p, max(p.Object.Wrap, 2*p.Object.Board+p.Object.Spine)-flaps.Front-flaps.Back)
 		}})

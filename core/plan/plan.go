@@ -12,6 +12,9 @@ import (
 // Format is the name and version every plan file carries.
 const Format = "umschlag/plan/2"
 
+// Largest is the largest size of anything in a plan: what is larger is a slip of the pen.
+const Largest = 5 * length.Metre
+
 // Plan is one cover to be made, as decided so far. Sizes are exact lengths;
 // width is across and height is up, as the piece stands on the finished cover.
 type Plan struct {
@@ -191,7 +194,14 @@ type Flaps struct {
 }
 
 // Pair is one length for both, or one for front and one for back.
-type Pair struct{ Front, Back length.Length }
+type Pair struct {
+	Front, Back length.Length
+	// Apart tells that each is decided for itself, though they are alike.
+	Apart bool
+}
+
+// Two reports whether there are two lengths to decide.
+func (p Pair) Two() bool { return p.Apart || p.Front != p.Back }
 
 // Piece is what one piece of the cover is made of. What is absent here is taken
 // from the piece named "*".
@@ -442,6 +452,9 @@ type Block struct {
 	Name  string
 	Cells any
 }
+
+// Set reports whether there is one: patches are plain otherwise.
+func (b Block) Set() bool { return b.Name != "" || b.Cells != nil }
 
 // Order of the cloths in a grid. Rows is set when the rows are written out.
 type Order struct {

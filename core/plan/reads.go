@@ -34,6 +34,10 @@ func (p Plan) Unread() finding.List {
 	u.part("/back", p.said(back.Kind), "a closure", back.Closure(), rules.Reads)
 	u.part("/object", p.Object, "what is covered", string(p.Object.Kind),
 		slices.Concat(objectReads[p.Object.Kind], []string{"edge"}))
+	if p.Object.Make != nil && p.Cover.Rules().Thick {
+		u.found.Add(finding.Note, "unread", "/object/make",
+			"“make” changes nothing: a pad that is made here is flat, and this one is thick.", "Take it out.")
+	}
 	for i, f := range p.Fittings {
 		if k, known := FittingKinds.Of(string(f.Kind)); known && k.Begins != nil {
 			u.part(at("/fittings", i), f, "a fitting", string(f.Kind), slices.Concat(ofEveryFitting, k.Reads))

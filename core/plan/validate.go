@@ -22,7 +22,7 @@ const (
 // The bounds of what can be cut and sewn at a table. Beyond them a number is a
 // slip of the pen.
 const (
-	largest    = 5 * length.Metre
+	largest    = Largest
 	longestCut = 100 * length.Metre
 	mostCut    = 100_000
 	leastSeam  = length.Inch / 16
@@ -31,7 +31,7 @@ const (
 	leastPitch = length.Inch / 16
 	mostPitch  = 24 * length.Inch
 	mostHem    = 4 * length.Inch
-	mostGrid   = 200
+	MostGrid   = 200
 	mostCopies = 1000
 	mostShrink = 25.0
 	mostSlots  = 12
@@ -328,15 +328,15 @@ func judgePiece(v *validator, p Plan, name string) {
 func judgeFace(v *validator, path string, f Face) {
 	switch f.Kind {
 	case GridFace, CheckerFace:
-		v.count(path+"/columns", "The number of patches across", f.Columns, 1, mostGrid)
-		v.count(path+"/rows", "The number of patches down", f.Rows, 1, mostGrid)
+		v.count(path+"/columns", "The number of patches across", f.Columns, 1, MostGrid)
+		v.count(path+"/rows", "The number of patches down", f.Rows, 1, MostGrid)
 		judgePatch(v, path+"/patch", f.Patch)
 		judgeSash(v, path+"/sash", f.Sash)
 		v.rows(path, f)
 		v.keep(path, f)
 	case WindowsFace:
-		v.count(path+"/columns", "The number of units across", f.Columns, 1, mostUnits)
-		v.count(path+"/rows", "The number of units down", f.Rows, 1, mostUnits)
+		v.count(path+"/columns", "The number of units across", f.Columns, 1, MostUnits)
+		v.count(path+"/rows", "The number of units down", f.Rows, 1, MostUnits)
 		if f.Unit != 0 {
 			v.between(path+"/unit", "A finished unit", f.Unit, length.Inch, largest)
 		}
@@ -351,12 +351,12 @@ func judgeFace(v *validator, path string, f Face) {
 			v.size(path+"/sampled/after", "The sample after it is gathered", s.After)
 		}
 	case StripsFace:
-		if len(f.Strips) == 0 || len(f.Strips) > mostGrid {
+		if len(f.Strips) == 0 || len(f.Strips) > MostGrid {
 			v.stop(path+"/strips", fmt.Sprintf("%d strips are given.", len(f.Strips)),
-				fmt.Sprintf("Give 1 to %d strips.", mostGrid))
+				fmt.Sprintf("Give 1 to %d strips.", MostGrid))
 		}
 		for i, s := range f.Strips {
-			v.between(fmt.Sprintf("%s/strips/%d/width", path, i), "A finished strip", s.Width, length.Inch/4, largest)
+			v.between(fmt.Sprintf("%s/strips/%d/width", path, i), "A finished strip", s.Width, LeastStrip, largest)
 		}
 	case StackFace:
 		judgeStack(v, path, f)
@@ -392,7 +392,7 @@ func judgePanel(v *validator, path string, p *FoundPanel) {
 	case CountedPanel:
 		v.count(path+"/across", "The number of squares across", p.Across, 1, mostSquares)
 		v.count(path+"/up", "The number of squares up", p.Up, 1, mostSquares)
-		v.count(path+"/margin", "The number of squares round the design", p.Margin, 0, mostGrid)
+		v.count(path+"/margin", "The number of squares round the design", p.Margin, 0, MostGrid)
 		if !(p.Count >= leastCount && p.Count <= mostCount) {
 			v.stop(path+"/count", fmt.Sprintf("Counted cloth does not have %g squares to the inch.", p.Count),
 				fmt.Sprintf("Type how many squares go to an inch, from %d to %d; 14 is ordinary.", leastCount,
@@ -471,14 +471,17 @@ func judgeBorder(v *validator, path string, b Border) {
 	if p := b.Pieced; p != nil {
 		for key, n := range map[string]int{"across": p.Across, "down": p.Down} {
 			if n != 0 {
-				v.count(path+"/pieced/"+key, "The number of patches in a border", n, 1, mostGrid)
+				v.count(path+"/pieced/"+key, "The number of patches in a border", n, 1, MostGrid)
 			}
 		}
 	}
 }
 
-// mostUnits is how many folded units lie side by side at most.
-const mostUnits = 40
+// LeastStrip is the narrowest strip that is sewn between others. Common practice.
+const LeastStrip = length.Inch / 4
+
+// MostUnits is how many folded units lie side by side at most.
+const MostUnits = 40
 
 // mostWays is how many colourways can be told apart side by side.
 const mostWays = 8
@@ -510,7 +513,7 @@ func judgeStack(v *validator, path string, f Face) {
 
 // keep checks that kept patches are there.
 func (v *validator) keep(path string, f Face) {
-	if f.Rows < 1 || f.Columns < 1 || f.Rows > mostGrid {
+	if f.Rows < 1 || f.Columns < 1 || f.Rows > MostGrid {
 		return
 	}
 	shape := f.Shape()

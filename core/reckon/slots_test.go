@@ -9,7 +9,6 @@ import (
 	"umschlag/anyplan"
 	"umschlag/core/cover"
 	"umschlag/core/plan"
-	"umschlag/core/reckon"
 )
 
 // What a plan decides about is told before anything is reckoned, and is what is reckoned then.
@@ -30,15 +29,4 @@ func TestSlotsAreThePiecesToBe(t *testing.T) {
 		assert.Equal(t, pieces, slots)
 	})
 	assert.Nil(t, cover.Slots(plan.Plan{Cover: plan.Cover{Kind: "tent"}}))
-}
-
-// A plan that stops still tells what there is to decide.
-func TestAStoppedPlanHasItsSlots(t *testing.T) {
-	p := shells()["wrap-hood"]
-	whole := reckon.Reckon(p, nil)
-	p.Cover.Seam = 9 * in
-	stopped := reckon.Reckon(p, nil)
-	assert.Empty(t, stopped.Pieces)
-	assert.Equal(t, whole.Slots, stopped.Slots)
-	assert.Equal(t, []string{"main", "end"}, []string{stopped.Slots[0].Name, stopped.Slots[1].Name})
 }

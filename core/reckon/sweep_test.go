@@ -1,14 +1,16 @@
 package reckon_test
 
 import (
+	"maps"
 	"slices"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
-	"umschlag/core/begin"
+	"umschlag/core/brief"
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/plan"
@@ -55,75 +57,68 @@ func sized(t *rapid.T, unit length.Unit, wide bool, name string) length.Length {
 	return length.Centimetre / 2 * length.Length(rapid.IntRange(16, 5*most).Draw(t, name))
 }
 
-// Whatever is begun on its defaults alone can be cut: every cover, closure, corner, face and edge.
-// What cannot begin says why; what is wider than its cloth stops, since that is the cloth's size.
+// Whatever is begun on its defaults alone can be cut: whatever its brief offers of cover, closure, corners, faces and
+// edges, taken once, or once after another kind of face. What cannot be says why; what is wider than its cloth stops,
+// since that is the cloth's size.
 func TestWhatBeginsCanBeCut(t *testing.T) {
-	faces := []plan.FaceKind{plan.PlainFace, plan.GridFace, plan.StripsFace, plan.CheckerFace, plan.StackFace,
-		plan.FoundFace, plan.GatheredFace, plan.WindowsFace}
+	taken := map[string]bool{}
 	rapid.Check(t, func(t *rapid.T) {
 		p, wide := anyBeginning(t)
-		starts := reckon.Reckon(p, nil).Starts
-		switch rapid.SampledFrom([]string{"nothing", "closure", "corners", "face", "edges"}).Draw(t, "decided") {
-		case "closure":
-			if p.Cover.Kind == plan.Cushion {
-				p.Back = p.Closed(rapid.SampledFrom(plan.Closures(p.Units)).Draw(t, "closure"))
-			}
-			if p.Cover.Kind == plan.BoxedCushion {
-				p.Back.Kind = plan.Zip
-			}
-		case "corners":
-			shapes := map[string]plan.Corners{"radius": {Kind: plan.RoundCorners, Radius: read(t, p, starts.Radius)},
-				"plate": {Kind: plan.RoundCorners, Plate: read(t, p, starts.Plate)}}
-			kinds := []string{"radius", "plate"}
-			if p.Object.Kind == plan.Form && p.Cover.Kind == plan.Cushion || p.Cover.Kind == plan.Pad {
-				shapes["taper"], kinds = plan.Corners{Kind: plan.TaperedCorners,
-					Taper: read(t, p, starts.Taper)}, append(kinds, "taper")
-			}
-			if p.Object.Shape != plan.RoundShape && p.Cover.Kind != plan.Jacket {
-				p.Cover.Corners = shapes[rapid.SampledFrom(kinds).Draw(t, "corners")]
-			}
-		case "face":
-			// cut plain
-			pieces := slices.DeleteFunc(slices.Clone(plan.PieceNames(p.Cover.Kind)),
-				func(name string) bool { return name == "back" })
-			config, kind := rapid.SampledFrom(pieces).Draw(t, "piece"), rapid.SampledFrom(faces).Draw(t, "face")
-			path := ""
-			if rapid.Bool().Draw(t, "in a stack") {
-				stack, ok := begin.Face(p, config, "", plan.StackFace)
-				require.True(t, ok)
-				p, path = withFace(p, config, stack), "/parts/1/face"
-			}
-			if why, unfit := begin.Unfit(p, config, path, kind); unfit {
-				assert.NotEmpty(t, why.Text)
-				return
-			}
-			f, ok := begin.Face(p, config, path, kind)
-			require.True(t, ok)
-			if path != "" {
-				stack := p.Pieces[config].Face.Keyed(nil)
-				stack.Parts[1].Face = f
-				f = stack
-			}
-			p = withFace(p, config, f)
-		case "edges":
-			s := plan.StartsIn(p.Units)
-			p.Edges.Piping = &plan.Piping{Cord: s.Cord, Cloth: "A"}
-			if p.Object.Kind == plan.Box {
-				p.Edges.Piping, p.Edges.Binding = nil, &plan.Binding{Shows: s.Shows, Cloth: "A"}
-				p.Cover.Bottom = rapid.SampledFrom([]plan.Bottom{{}, {Finish: "hem", Width: s.Hem}, {Finish: "raw"}}).
-					Draw(t, "bottom")
+		face := func(id string) bool { return strings.Contains(id, "/face/") && strings.HasSuffix(id, "/kind") }
+		among := face
+		if rapid.Bool().Draw(t, "another face") {
+			p = chosen(t, p, taken, face)
+		} else {
+			// the shape of a pad, fittings and what lies in a face have sizes of their own
+			among = func(id string) bool {
+				return face(id) || !strings.Contains(id, "/face/") && !strings.HasPrefix(id, "/fittings") &&
+					!strings.HasPrefix(id, "/cloths") && id != "/object/shape"
 			}
 		}
+		p = chosen(t, p, taken, among)
 		for _, f := range reckon.Reckon(p, nil).Findings {
 			if f.Level == finding.Stop && (wide || f.Code != "piece-too-wide") {
 				t.Errorf("%s at %s: %s", f.Code, f.About, f.Text)
 			}
 		}
 	})
+	for _, id := range []string{"/back/kind", "/edges/piping", "/pieces/front/face/kind"} {
+		assert.True(t, taken[id], "%s was never taken", id)
+	}
+	assert.Greater(t, len(taken), 20)
 }
 
-func read(t *rapid.T, p plan.Plan, text string) length.Length {
-	l, err := length.Parse(text, p.Units)
-	require.NoError(t, err)
-	return l
+// chosen is a plan with one choice of its brief taken, among those of some ids; itself where that is refused with the
+// reason.
+func chosen(t *rapid.T, p plan.Plan, taken map[string]bool, among func(id string) bool) plan.Plan {
+	choices := map[string]brief.Choice{}
+	var blocks func([]brief.Block)
+	blocks = func(list []brief.Block) {
+		for _, b := range list {
+			for _, w := range b.Words {
+				if c := w.Choice; c != nil && !c.Sets && among(c.ID) {
+					choices[c.ID] = *c
+				}
+			}
+			blocks(b.Blocks)
+		}
+	}
+	for _, stage := range brief.Of(p, nil).Stages {
+		blocks(stage.Blocks)
+	}
+	if len(choices) == 0 {
+		return p
+	}
+	c := choices[rapid.SampledFrom(slices.Sorted(maps.Keys(choices))).Draw(t, "choice")]
+	key := rapid.SampledFrom(c.Options).Draw(t, "option").Key
+	if key == c.Now {
+		return p
+	}
+	q, refused, ok := brief.Choose(p, nil, c.ID, key)
+	require.True(t, ok)
+	taken[c.ID] = true
+	if refused != "" {
+		return p
+	}
+	return q
 }

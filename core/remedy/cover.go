@@ -95,7 +95,7 @@ func gap(s *sifter) {
 
 // closures offers the other closures of a cushion.
 func closures(s *sifter) {
-	if s.plan.Cover.Kind != plan.Cushion {
+	if !s.plan.Cover.Rules().ByBack {
 		return
 	}
 	now := s.plan.Settle().Back.Closure()

@@ -15,7 +15,6 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/panel"
 	"umschlag/core/plan"
-	"umschlag/core/ref"
 	"umschlag/core/sample"
 	"umschlag/core/sum"
 	"umschlag/core/supply"
@@ -103,32 +102,13 @@ func Of(r Result) answer.Reckoning {
 
 // empty is the reckoning of a plan before anything is made.
 func empty(p plan.Plan) answer.Reckoning {
-	out := answer.Reckoning{Format: answer.Format, Title: p.Title, Closure: p.Back.Closure(),
-		MeasuredFront: measuredFront(p), Slots: slots(p), Starts: startsOn(p), Schools: p.Habits.Chosen(),
+	out := answer.Reckoning{Format: answer.Format, Title: p.Title, Schools: p.Habits.Chosen(),
 		Pieces: []answer.Piece{}, Cuts: []answer.Cut{}, Lengths: []answer.Notion{}, Joins: []answer.Join{},
 		Net: [][][]answer.Spot{}, Strips: []answer.Strips{}, Fittings: []answer.Fitting{}, Counts: map[string]int{},
 		Cloths: []answer.ClothNeed{},
 		Sums:   map[string][]answer.Term{}, Steps: []answer.Step{}, Piles: []answer.Pile{}, Remedies: []fit.Remedy{},
 		Findings: []finding.Finding{}}
 	return out
-}
-
-// slots are the pieces that a plan decides about.
-func slots(p plan.Plan) []answer.Slot {
-	out := []answer.Slot{}
-	for _, s := range cover.Slots(p) {
-		out = append(out, answer.Slot(s))
-	}
-	return out
-}
-
-// measuredFront is the place of the measurement of the front that holds, nil without one.
-func measuredFront(p plan.Plan) *int {
-	i, _, ok := p.MeasuredAt(ref.FrontQuilted, ref.FrontSewn)
-	if !ok {
-		return nil
-	}
-	return &i
 }
 
 func (t *teller) l(l length.Length) answer.L { return answer.Show(l, t.style) }

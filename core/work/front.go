@@ -205,7 +205,7 @@ func sewBand(b *builder, band front.Band, g front.Grid) {
 
 // isAlone reports the one grid of a cushion's front, whose measurements the plan follows.
 func isAlone(b *builder) bool {
-	return b.in == "" && len(b.Face.Grids) == 1 && b.Plan.Cover.Kind == plan.Cushion
+	return b.in == "" && len(b.Face.Grids) == 1 && b.Plan.Cover.Rules().ByBack
 }
 
 func of(band front.Band, what string) bool { return band.Of == what }

@@ -9,6 +9,7 @@ import (
 	"strings"
 
 	"umschlag/core/answer"
+	"umschlag/core/brief"
 	"umschlag/core/finding"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
@@ -91,6 +92,27 @@ func inRange(file *object, f finding.Finding) []remedy.Try {
 		return nil
 	}
 	return []remedy.Try{{Text: fmt.Sprintf("Make it %v", f.Nearest), Plan: p.Keyed(nil)}}
+}
+
+// Chosen is what takes a decision of the brief of a document, as a patch of it: see brief.Choose. Problems tell why it
+// cannot be.
+func Chosen(data []byte, id, key string, w *reckon.Workshop) ([]finding.Change, error) {
+	file, err := document(data)
+	if err != nil {
+		return nil, err
+	}
+	p, err := Read(data)
+	if err != nil {
+		return nil, err
+	}
+	q, refused, ok := brief.Choose(p, w, id, key)
+	switch {
+	case !ok:
+		return nil, Problems{{Path: id, Text: "The brief has no such decision any more: open the plan again."}}
+	case refused != "":
+		return nil, Problems{{Path: id, Text: refused}}
+	}
+	return diff(file, p, q), nil
 }
 
 // tidy is a tree in the shapes that JSON writes.
@@ -192,8 +214,32 @@ func (d *differ) value(path string, typed node, there bool, was, is any) {
 			}
 			return
 		}
+		if isList && wasList && len(doc) == len(old) {
+			d.list(path, old, now)
+			return
+		}
 	}
 	d.add("replace", path, is)
+}
+
+// list says what is taken out of a list and put into it; what is as before at its beginning and its end stays as it
+// was typed.
+func (d *differ) list(path string, old, now []any) {
+	first := 0
+	for first < min(len(old), len(now)) && reflect.DeepEqual(old[first], now[first]) {
+		first++
+	}
+	last := 0
+	for last < min(len(old), len(now))-first &&
+		reflect.DeepEqual(old[len(old)-1-last], now[len(now)-1-last]) {
+		last++
+	}
+	for i := len(old) - last - 1; i >= first; i-- {
+		d.add("remove", fmt.Sprintf("%s/%d", path, i), nil)
+	}
+	for i := first; i < len(now)-last; i++ {
+		d.add("add", fmt.Sprintf("%s/%d", path, i), now[i])
+	}
 }
 
 // escaped is a key in a JSON pointer. Source: RFC 6901.

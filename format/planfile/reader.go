@@ -273,7 +273,7 @@ func (r *reader) two(items []node, path string) (two [2]length.Length, ok bool) 
 func (r *reader) pair(v reflect.Value, n node, path string) {
 	if items, ok := n.([]node); ok {
 		if two, ok := r.two(items, path); ok {
-			v.Set(reflect.ValueOf(plan.Pair{Front: two[0], Back: two[1]}))
+			v.Set(reflect.ValueOf(plan.Pair{Front: two[0], Back: two[1], Apart: true}))
 		}
 		return
 	}

@@ -24,7 +24,7 @@ func (w writer) value(v reflect.Value) any {
 	case length.Length:
 		return w.style.Plain(t)
 	case plan.Pair:
-		if t.Front == t.Back {
+		if !t.Two() {
 			return w.style.Plain(t.Front)
 		}
 		return []any{w.style.Plain(t.Front), w.style.Plain(t.Back)}

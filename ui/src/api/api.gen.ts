@@ -7,9 +7,11 @@ shelf: ShelfItem[]
 new_plan: NewPlan
 save_plan: SavePlan
 convert_plan: ConvertPlan
+choose_in: ChooseIn
+chosen: Chosen
 starts: StartsView
 begin_plan: BeginPlan
-closures: Choice[]
+closures: Closing[]
 fold: FoldShown
 devices: DevicesView
 set_device: SetDevice
@@ -23,8 +25,6 @@ pattern: PatternView
 find_layouts: FindLayouts
 layouts: LayoutView[]
 edit_block: EditBlock
-begin_face: BeginFace
-begun_face: BegunFace
 move_fitting: MoveFitting
 moved_fitting: MovedFitting
 move_shape: MoveShape
@@ -71,24 +71,10 @@ title: string
 settled?: {
 [k: string]: unknown
 }
-/**
- * Slots are the pieces that the plan decides about, also where it cannot be cut.
- */
-slots: Slot[]
-starts: Starts
 pieces: Piece[]
 cuts: Cut[]
 lengths: Notion[]
 back?: BackShown
-/**
- * Closure is the key of the closure that is decided, also where it cannot be made.
- */
-closure: string
-/**
- * MeasuredFront is the place among what was measured of the front that the back is cut to;
- * absent until it is measured.
- */
-measured_front?: number
 joins: Join[]
 /**
  * Net lays the pieces as they join: rows of columns, each a stack from the top.
@@ -143,27 +129,6 @@ findings: Finding[]
  */
 inspections?: Inspection[]
 cost?: Cost
-}
-/**
- * Slot is a piece before anything is reckoned.
- */
-export interface Slot {
-name: string
-/**
- * Config is the name under which the plan decides what it is made of.
- */
-config: string
-title: string
-count: number
-}
-export interface Starts {
-/**
- * Radius and Plate of round corners, Taper of tapered ones, Flap over a zip.
- */
-radius: string
-plate: string
-taper: string
-flap: string
 }
 /**
  * Piece is one piece of the cover at its three sizes.
@@ -1501,10 +1466,177 @@ plan: {
 
 }
 reckoning: Reckoning
+brief: Brief
 last?: LastCut
 can_undo: boolean
 can_redo: boolean
 changed: string
+}
+export interface Brief {
+stages: Section[]
+}
+/**
+ * Section is what is decided together.
+ */
+export interface Section {
+name: string
+/**
+ * About are the paths of what is found that stands here: the longest path of all stages that leads to a
+ * finding decides; * stands for any one name.
+ */
+about: string[]
+blocks: Block[]
+}
+/**
+ * Block is a paragraph, or what stands among paragraphs.
+ */
+export interface Block {
+/**
+ * Key tells it from its neighbours, whatever is added or taken away; empty where its place does.
+ */
+key?: string
+/**
+ * List names a list of blocks; it is a paragraph otherwise.
+ */
+list?: string
+words?: Word[]
+/**
+ * Widget is drawn instead of words, with the blocks in it.
+ */
+widget?: string
+/**
+ * Of is what the widget is about.
+ */
+of?: string
+blocks?: Block[]
+aside?: SetAside[]
+face?: Place
+/**
+ * About is the path of what is found that stands here instead of with its stage.
+ */
+about?: string
+}
+/**
+ * Word is a part of a sentence: one of these.
+ */
+export interface Word {
+/**
+ * Text as it stands.
+ */
+text?: string
+field?: Field
+choice?: Choice
+press?: Press
+/**
+ * Shows is the path of a length of the settled plan that is shown and not changed here.
+ */
+shows?: string
+/**
+ * Widget is drawn in the sentence: what waits for a reckoning, or a picture. Of is what it is about.
+ */
+widget?: string
+of?: string
+}
+/**
+ * Field is a value that is typed.
+ */
+export interface Field {
+/**
+ * Path of the value in the plan, and what it is for those who do not see the sentence.
+ */
+path: string
+label: string
+/**
+ * Reads is length, count, percent or text.
+ */
+reads: string
+/**
+ * Shown stands in the sentence where nobody decided the value; the settled one when absent.
+ */
+shown?: string
+/**
+ * Told names what a reckoning tells of the value that nobody decided.
+ */
+told?: string
+/**
+ * Also are the paths of values that are the same.
+ */
+also?: string[]
+/**
+ * Follows tells that something has to follow a change of the value, which is asked for.
+ */
+follows?: boolean
+}
+/**
+ * Choice is one of some words.
+ */
+export interface Choice {
+/**
+ * ID is what it is asked for by, and the path of what it decides.
+ */
+id: string
+label: string
+now: string
+options: Option[]
+/**
+ * Sets tells that the word itself stands at the path, and nothing else changes with it; the rest is asked for.
+ */
+sets?: boolean
+/**
+ * Also are further paths that it decides.
+ */
+also?: string[]
+}
+/**
+ * Option is one word of a choice.
+ */
+export interface Option {
+key: string
+says: string
+/**
+ * Shown stands in the sentence, where that is shorter.
+ */
+shown?: string
+}
+/**
+ * Press is something to be done.
+ */
+export interface Press {
+id: string
+says: string
+/**
+ * Label is what it does for those who do not see the sentence; what it says when absent.
+ */
+label?: string
+}
+/**
+ * SetAside is a decision of another kind that is kept aside.
+ */
+export interface SetAside {
+/**
+ * Says what it is, and Of what it is a kind of.
+ */
+says: string
+of: string
+/**
+ * Choice and Key bring it back; pressed by Forget it is gone.
+ */
+choice: string
+key: string
+forget: string
+}
+export interface Place {
+/**
+ * Config is the name under which the plan decides the piece, Title what it is called in a sentence.
+ */
+config: string
+title: string
+/**
+ * Base is where the face of the piece stands: its own, or the one all pieces share. Inner is the way to the
+ * face within that, through the parts of stacks.
+ */
+base: string
+inner: string
 }
 export interface LastCut {
 revision: number
@@ -1580,10 +1712,27 @@ plan: {
 
 }
 label: string
+spoils?: Choice1
+}
 /**
- * Spoils is what becomes of what the change spoils; it is asked about when absent.
+ * Choice is one of some words.
  */
-spoils?: ("again" | "stays")
+export interface Choice1 {
+/**
+ * ID is what it is asked for by, and the path of what it decides.
+ */
+id: string
+label: string
+now: string
+options: Option[]
+/**
+ * Sets tells that the word itself stands at the path, and nothing else changes with it; the rest is asked for.
+ */
+sets?: boolean
+/**
+ * Also are further paths that it decides.
+ */
+also?: string[]
 }
 /**
  * ConvertPlan asks for a plan to be written in another unit.
@@ -1595,34 +1744,37 @@ plan: {
 units: string
 }
 /**
+ * ChooseIn asks for a decision of the brief of a plan to be taken.
+ */
+export interface ChooseIn {
+plan: {
+
+}
+/**
+ * For is the plan in the workshop, by its id.
+ */
+for: string
+/**
+ * ID of the decision, and Key of what is chosen.
+ */
+id: string
+key?: string
+}
+/**
+ * Chosen is what makes the plan into the one with the decision taken.
+ */
+export interface Chosen {
+patch: Change[]
+}
+/**
  * StartsView is what plans and decisions begin with in a unit.
  */
 export interface StartsView {
 things: ThingView[]
 /**
- * Fittings of each kind as they begin, in the notation of plan files; every key
- * but kind, style and count is a size to be decided.
- */
-fittings: {
-
-}[]
-/**
  * Patterns of quilting that go by a name, no quilting first.
  */
 patterns: QuiltingPattern[]
-/**
- * Padded are the kinds of fittings that something can lie inside of.
- */
-padded: string[]
-/**
- * Panels that are there already, one of each kind, and a sample of gathers.
- */
-panels: {
-
-}[]
-sample: {
-
-}
 /**
  * Samples of every kind as they begin.
  */
@@ -1633,24 +1785,11 @@ samples: {
  * Troubles that are met while working, with what helps.
  */
 troubles: Trouble[]
-radius: string
-plate: string
-taper: string
-hem: string
-away: string
-cord: string
-shows: string
-tab: string
-sash: string
 /**
  * Least and Most a patch usually finishes.
  */
 least: string
 most: string
-/**
- * Closures of a cushion, each with what is decided for it.
- */
-closures: ClosureView[]
 /**
  * Blocks of the library, the simplest first.
  */
@@ -1716,19 +1855,6 @@ remedy: string
 stages: string[]
 }
 /**
- * ClosureView is a closure as it begins.
- */
-export interface ClosureView {
-key: string
-name: string
-/**
- * Back in the notation of plan files.
- */
-back: {
-
-}
-}
-/**
  * BlockView is a block with its patches drawn in a square of 1.
  */
 export interface BlockView {
@@ -1789,9 +1915,9 @@ fill?: string
 title: string
 }
 /**
- * Choice is one closure as it would come out on a plan.
+ * Closing is one closure as it would come out on a plan.
  */
-export interface Choice {
+export interface Closing {
 key: string
 name: string
 /**
@@ -2258,31 +2384,6 @@ count?: number
  * Letter it gets, or the new parts of a division get.
  */
 letter?: string
-}
-/**
- * BeginFace asks what a face begins with, or for one more part of it.
- */
-export interface BeginFace {
-plan: {
-
-}
-piece: string
-/**
- * Path within the face of the piece, such as /parts/1/face; empty for itself.
- */
-path?: string
-/**
- * Kind it begins as; empty to have its last strip or part halved.
- */
-kind?: string
-}
-/**
- * BegunFace is a face in the notation of plan files.
- */
-export interface BegunFace {
-face: {
-
-}
 }
 /**
  * MoveFitting asks where a fitting stands when it is brought to a place.
@@ -3254,6 +3355,7 @@ plan: {
 
 }
 reckoning: Reckoning
+brief: Brief
 last?: LastCut
 can_undo: boolean
 can_redo: boolean

@@ -1,28 +1,16 @@
 import { useState } from "react";
 import { usePlan } from "../plan/context";
+import { within } from "../plan/path";
 import { T } from "../words/T";
-import { Back } from "./Back";
-import { Cover } from "./cover";
-import { Fittings } from "./Fittings";
-import { Front } from "./Front";
-import { Layers } from "./Layers";
-import { Measure } from "./measure";
-import { ofPiece, Pieces, useConfigs } from "./Pieces";
-import { Cloths, Edges } from "./sentences";
-import { type StageName, stageOf, stages } from "./stages";
+import { Blocks, placesOf } from "./Blocks";
+import { stageOf } from "./stages";
 import { Stage } from "./Thread";
-
-const sentences = { Measure, Cover, Front, Pieces, Layers, Back, Edges, Fittings, Cloth: Cloths };
-
-/** The stages a plan goes through: only a cushion has a front and a back of their own. */
-const stagesOf = (cushion: boolean) => stages.filter((s) => (cushion ? s !== "Pieces" : s !== "Front" && s !== "Back"));
 
 /** The whole plan as one page of prose down a thread, its values set in it. */
 export function Brief() {
-  const { reckoning, value, edit } = usePlan();
-  const cushion = value("/cover/kind") === "cushion";
-  const configs = useConfigs();
-  const [now, setNow] = useState<StageName>(cushion ? "Front" : "Cover");
+  const { brief, reckoning, value, edit } = usePlan();
+  const { stages } = brief;
+  const [now, setNow] = useState(stages.some((s) => s.name === "Front") ? "Front" : "Cover");
   const copies = Number(value("/copies") ?? 1);
   return (
     <div className="brief">
@@ -31,8 +19,8 @@ export function Brief() {
         <T>{`${reckoning.counts["pieces to cut"] ?? "no"} pieces to cut · ${copies} ${copies === 1 ? "cover" : "covers"}`}</T>
       </p>
       <div className="thread">
-        {stagesOf(cushion).map((name) => {
-          const Words = sentences[name];
+        {stages.map(({ name, blocks }) => {
+          const places = placesOf(blocks);
           return (
             <Stage
               key={name}
@@ -40,10 +28,10 @@ export function Brief() {
               now={now === name}
               enter={() => setNow(name)}
               findings={reckoning.findings.filter(
-                (f) => stageOf(f, cushion) === name && !(name === "Pieces" && configs.some((c) => ofPiece(f, c.name))),
+                (f) => stageOf(f, stages) === name && !places.some((place) => within(f.about, place)),
               )}
             >
-              <Words />
+              <Blocks of={blocks} />
             </Stage>
           );
         })}

@@ -24,11 +24,14 @@ export function Choice({
   value,
   options,
   choose,
+  busy,
 }: {
   label: string;
   value: string;
   options: Option[];
   choose: (value: string) => void;
+  /** What was chosen is on its way. */
+  busy?: boolean;
 }) {
   const chosen = options.find((o) => o.value === value);
   const shown = chosen?.shown ?? chosen?.name ?? value;
@@ -37,7 +40,13 @@ export function Choice({
       <span className="value-shown" aria-hidden="true">
         {shown}
       </span>
-      <select aria-label={label} value={value} onChange={(e) => choose(e.target.value)} onKeyDown={openList}>
+      <select
+        aria-label={label}
+        aria-busy={busy}
+        value={value}
+        onChange={(e) => choose(e.target.value)}
+        onKeyDown={openList}
+      >
         {options.some((o) => o.value === value) || <option value={value}>{shown}</option>}
         {options.map((o) => (
           <option key={o.value} value={o.value}>
@@ -50,14 +59,27 @@ export function Choice({
 }
 
 /** A choice that sets one word of the plan. */
-export function PlanChoice({ path, label, options }: { path: string; label: string; options: Option[] }) {
+export function PlanChoice({
+  path,
+  label,
+  options,
+  now,
+}: {
+  path: string;
+  label: string;
+  options: Option[];
+  /** What is chosen where the plan says nothing. */
+  now?: string;
+}) {
   const { value, edit } = usePlan();
   return (
     <Choice
       label={label}
-      value={String(value(path) ?? "")}
+      value={String(value(path) ?? now ?? "")}
       options={options}
-      choose={(next) => edit(path, next, `${label}: ${options.find((o) => o.value === next)?.name ?? next}`)}
+      choose={(next) =>
+        edit(path, next || undefined, `${label}: ${options.find((o) => o.value === next)?.name ?? next}`)
+      }
     />
   );
 }

@@ -4,19 +4,19 @@ import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import { useState } from "react";
-import type { BackShown, Choice as Closing } from "../api/api.gen";
+import type { BackShown, Closing } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
 import { usePlan } from "../plan/context";
 import { Mark } from "../sheet/Closure";
 import { mm } from "../sheet/PieceDrawing";
 import { Len, T } from "../words/T";
-import { useClosures } from "./closures";
 import { Findings } from "./Thread";
+import { useTake } from "./take";
 
 /** All closures for this cover side by side, with their figures. */
 export function Compare() {
   const { plan } = usePlan();
-  const { close } = useClosures();
+  const take = useTake();
   const [choices, setChoices] = useState<Closing[] | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const compare = async () => {
@@ -54,7 +54,7 @@ export function Compare() {
                 key={c.key}
                 choice={c}
                 take={() => {
-                  close(c.key);
+                  void take("/back/kind", c.key, `closure: ${c.name}`);
                   setChoices(null);
                 }}
               />

@@ -1,11 +1,11 @@
-import type { ApiError } from "../api/client";
+import { ApiError } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { usePlan } from "../plan/context";
 import { get, put } from "../plan/path";
 import { dressed } from "../words/fractions";
 import { Field } from "./Field";
 
-type Kind = "length" | "count" | "percent" | "text";
+export type Kind = "length" | "count" | "percent" | "text";
 
 interface Props {
   /** Where the value stands in the plan. */
@@ -15,8 +15,10 @@ interface Props {
   kind?: Kind;
   /** What is shown, when it is not the value itself. */
   shown?: string;
-  /** What else in the plan has to follow a change of the value. */
-  follow?: (plan: Plan) => Plan;
+  /** Further paths of values that are the same. */
+  also?: string[];
+  /** Something else in the plan has to follow a change of the value: it is asked for. */
+  follows?: boolean;
 }
 
 /** What a typed text stands for in the plan: counts are numbers there. */
@@ -34,15 +36,14 @@ export function said(refusal: ApiError | null, path: string): string | null {
   return mine?.text ?? refusal.problem.detail;
 }
 
-const same = (plan: Plan) => plan;
-
 /** A value of the plan, edited where it stands in the sentence. */
-export function Value({ path, label, kind = "length", shown, follow = same }: Props) {
+export function Value({ path, label, kind = "length", shown, also = [], follows }: Props) {
   const { plan, value, session, rework, reckoning } = usePlan();
   const kept = value(path);
   const text = kept === undefined ? (kind === "text" ? "" : "0") : String(kept);
   const units = String(value("/units") ?? "in");
   const settled = get(reckoning.settled, path);
+  const written = (to: Plan, next: string) => [path, ...also].reduce((p, at) => put(p, at, meant(kind, next)), to);
   const dressedText =
     kind === "percent"
       ? `${text} %`
@@ -58,8 +59,19 @@ export function Value({ path, label, kind = "length", shown, follow = same }: Pr
       path={path}
       reads={kind === "length" ? "length" : undefined}
       wrong={reckoning.findings.some((f) => f.level === "stop" && f.about === path)}
-      judge={async (next) => said(await session.preview(follow(put(plan, path, meant(kind, next)))), path)}
-      keep={(next) => rework((now) => follow(put(now, path, meant(kind, next))), `${label}: ${next}`)}
+      judge={async (next) => {
+        const changed = written(plan, next);
+        try {
+          return said(await session.preview(follows ? await session.followed(changed, path) : changed), path);
+        } catch (error) {
+          return said(error instanceof ApiError ? error : null, path);
+        }
+      }}
+      keep={(next) =>
+        follows
+          ? void session.follow((now) => written(now, next), path, `${label}: ${next}`)
+          : rework((now) => written(now, next), `${label}: ${next}`)
+      }
       drop={() => void session.settle()}
     />
   );

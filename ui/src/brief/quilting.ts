@@ -1,6 +1,5 @@
 import type { QuiltingPattern } from "../api/api.gen";
 import { useStarts } from "../api/queries";
-import { alike, become, type Keeping } from "../plan/aside";
 
 /** A family of quilting lines as it stands in a plan. */
 export interface Line {
@@ -10,7 +9,7 @@ export interface Line {
 }
 
 /** A quilting as it stands in a plan. */
-export interface QuiltingDoc extends Keeping<QuiltingDoc> {
+export interface QuiltingDoc {
   lines?: Line[];
   pair?: string | number;
   ditch?: boolean;
@@ -31,18 +30,11 @@ export function patternsOf(list: QuiltingPattern[]) {
   /** A pattern with its lines as far apart as another's. */
   const make = (key: string, like: QuiltingDoc): QuiltingDoc => spaced(begun(key), apartOf(like));
   /** The name of a pattern; own for what has none. */
-  const of = (q: QuiltingDoc) => list.find((p) => alike(shape(begun(p.key)), shape(q)))?.key ?? "own";
+  const of = (q: QuiltingDoc) => list.find((p) => shape(begun(p.key)) === shape(q))?.key ?? "own";
   return {
     list,
     make,
     of,
-    name: (key: string) => list.find((p) => p.key === key)?.name ?? "quilted in lines of my own",
-    /** A quilting in another pattern, its lines as far apart; what was decided of this one is kept. */
-    otherwise: (q: QuiltingDoc, next: string): QuiltingDoc => {
-      const { aside: _, ...own } = q;
-      const now = of(q);
-      return become(q, now, next, make(next, q), now !== "none" && !alike(own, make(now, q)));
-    },
   };
 }
 
@@ -61,17 +53,13 @@ function spaced(q: QuiltingDoc, at: string | number | undefined): QuiltingDoc {
 }
 
 /** What tells one pattern from another, whatever its sizes: what is sewn with lines goes by the lines. */
-function shape(q: QuiltingDoc) {
+function shape(q: QuiltingDoc): string {
   const lines = q.lines ?? [];
-  if (some(q.free)) return { free: true };
-  if (lines.some((line) => some(line.wave))) return { wave: true };
-  if (lines.length > 0) return { angles: lines.map((line) => line.angle ?? 0) };
-  return { echo: some(q.echo), ditch: q.ditch === true && !some(q.echo) };
+  if (some(q.free)) return "free";
+  if (lines.some((line) => some(line.wave))) return "wave";
+  if (lines.length > 0) return lines.map((line) => line.angle ?? 0).join(" ");
+  return some(q.echo) ? "echo" : q.ditch === true ? "ditch" : "";
 }
 
-/** Whether anything is quilted, by whatever pattern. */
-export const isQuilted = (q: QuiltingDoc) =>
-  (q.lines ?? []).length > 0 || q.ditch === true || some(q.echo) || some(q.free);
-
 /** A length that is not nothing. */
-export const some = (l: unknown) => l !== undefined && l !== 0 && l !== "0";
+const some = (l: unknown) => l !== undefined && l !== 0 && l !== "0";

@@ -1,24 +1,14 @@
-import type { Finding } from "../api/api.gen";
+import type { Finding, Section } from "../api/api.gen";
 
-/** The stages of a brief, in the trade's order. */
-export const stages = ["Measure", "Cover", "Front", "Pieces", "Layers", "Back", "Edges", "Fittings", "Cloth"] as const;
+/** How far a pattern of the path leads to it, in names; -1 where it does not. A star stands for any one name. */
+function leads(pattern: string, path: string): number {
+  const [want, have] = [pattern.split("/"), path.split("/")];
+  return want.every((name, i) => name === have[i] || (name === "*" && have[i] !== undefined)) ? want.length : -1;
+}
 
-export type StageName = (typeof stages)[number];
-
-const places: [RegExp, StageName][] = [
-  [/^\/(object|title|copies)/, "Measure"],
-  [/^\/cover/, "Cover"],
-  [/^\/pieces\/[^/]+\/(layers|quilting|squaring|take_up|absorb)/, "Layers"],
-  [/^\/(back|measured|pieces\/back)/, "Back"],
-  [/^\/pieces/, "Front"],
-  [/^\/(edges|habits)/, "Edges"],
-  [/^\/fittings/, "Fittings"],
-  [/^\/cloths/, "Cloth"],
-];
-
-/** The stage that a finding is about; what fits nowhere stands at the first. */
-export function stageOf(finding: Finding, cushion = true): StageName {
-  const stage = places.find(([path]) => path.test(finding.about))?.[1] ?? "Measure";
-  if (cushion) return stage;
-  return ({ Front: "Pieces", Back: "Cover" }[stage as string] as StageName | undefined) ?? stage;
+/** The stage of a brief that a finding is about: the one whose path leads farthest; what fits nowhere stands at the first. */
+export function stageOf(finding: Finding, stages: readonly Section[]): string | undefined {
+  const far = (stage: Section) => Math.max(...stage.about.map((pattern) => leads(pattern, finding.about)));
+  const [first] = stages;
+  return stages.reduce((best, stage) => (best && far(stage) > far(best) ? stage : best), first)?.name;
 }

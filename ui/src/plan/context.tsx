@@ -5,7 +5,8 @@ import { ask, sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { keys, startsQuery } from "../api/queries";
 import { get, put } from "./path";
-import { Session, type State } from "./session";
+import { Session } from "./session";
+import type { State } from "./state";
 import { unsavedOf } from "./unsaved";
 
 const Context = createContext<Session | null>(null);

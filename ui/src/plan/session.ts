@@ -1,38 +1,11 @@
 import { replaceEqualDeep } from "@tanstack/react-query";
-import type { PlanView, Reckoning, Spoil } from "../api/api.gen";
+import type { Brief, Chosen, PlanView, Reckoning } from "../api/api.gen";
 import { ApiError, ask, Unreachable } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { keyed } from "./keys";
+import { patched } from "./patch";
+import { drawable, fresh, type State, seen, viewOf } from "./state";
 import { keepUnsaved, type Unsaved } from "./unsaved";
-
-/** How the plan on screen stands to the one on the disk. */
-export type Saving = "saved" | "saving" | "waiting";
-
-/** A plan on screen. */
-export interface State {
-  id: string;
-  /** The revision the next save is based on. */
-  revision: number;
-  plan: Plan;
-  /** The reckoning of the plan, or of what is being typed. */
-  reckoning: Reckoning;
-  /** The plan with its defaults, as it was last kept. */
-  settled: unknown;
-  /** The last reckoning that could be cut: what is drawn while a stop stands. */
-  drawn: Reckoning;
-  /** What is drawn is of the plan before its stop: no file of it is given out. */
-  older: boolean;
-  canUndo: boolean;
-  canRedo: boolean;
-  saving: Saving;
-  savedAt: Date | null;
-  /** The other version, when the plan was changed elsewhere. */
-  conflict: PlanView | null;
-  /** What the last change would spoil of what is done already; it waits for an answer. */
-  spoils: Spoil[] | null;
-  /** What the server says of a request that was refused. */
-  refusal: string | null;
-}
 
 /** What becomes of what a change spoils: it is done again, or stays as it is. */
 type Choice = "again" | "stays";
@@ -47,8 +20,6 @@ interface Change {
 /** What waits until it is said what becomes of what it spoils: a change, or a revision to go back to. */
 type Asked = { change: Change } | { restore: number };
 
-const drawable = (r: Reckoning) => r.pieces.length > 0;
-
 /**
  * The editing of one plan: every change shows at once, is saved in order, and
  * is kept on this device until the server has acknowledged it.
@@ -60,6 +31,7 @@ export class Session {
   private asked: Asked | null = null;
   private turns = 0;
   private last: Promise<void> = Promise.resolve();
+  private choosing: Promise<void> = Promise.resolve();
   private previewing: AbortController | null = null;
   private closed = false;
   private retry: ReturnType<typeof setTimeout> | undefined;
@@ -136,6 +108,38 @@ export class Session {
     this.send({ plan: keyed(plan), label });
   }
 
+  /** A plan with what follows from a value that was typed at a path. */
+  async followed(plan: Plan, path: string): Promise<Plan> {
+    return patched(plan, await this.patchOf(plan, path, ""));
+  }
+
+  private async patchOf(plan: Plan, id: string, key: string) {
+    return (await ask<Chosen>("POST", "/choose", { plan, for: this.state.id, id, key })).patch;
+  }
+
+  /** Takes a decision of the brief: one after the other, each on the one before. */
+  choose(id: string, key: string, label: string): Promise<void> {
+    return this.decide(async () => {
+      const patch = await this.patchOf(this.state.plan, id, key);
+      if (!this.closed) this.change(patched(this.state.plan, patch), label);
+    });
+  }
+
+  /** Keeps a value that was typed, with what follows from it. It shows at once, and is kept by itself where that cannot be told. */
+  follow(written: (plan: Plan) => Plan, path: string, label: string): Promise<void> {
+    return this.decide(async () => {
+      this.set({ plan: written(this.state.plan) });
+      const patch = await this.patchOf(this.state.plan, path, "").catch(() => []);
+      if (!this.closed) this.change(patched(this.state.plan, patch), label);
+    });
+  }
+
+  private decide(work: () => Promise<void>): Promise<void> {
+    const mine = this.choosing.then(work);
+    this.choosing = mine.catch(() => undefined);
+    return mine;
+  }
+
   private send(change: Change) {
     const { plan } = change;
     this.previewing?.abort();
@@ -198,6 +202,8 @@ export class Session {
       saving: "saved",
       savedAt: new Date(),
       settled: view.reckoning.settled,
+      // A brief of its own tells that this one is of what was sent.
+      brief: { ...(replaceEqualDeep(this.state.brief, view.brief) as Brief) },
     });
     this.show(view.reckoning);
   }
@@ -241,6 +247,7 @@ export class Session {
     this.set({
       plan: view.plan as unknown as Plan,
       settled: view.reckoning.settled,
+      brief: view.brief,
       revision: view.revision,
       canUndo: view.can_undo,
       canRedo: view.can_redo,
@@ -325,40 +332,5 @@ function recorded(plan: Plan, sent: Plan, kept: Plan): Plan {
     ...plan,
     ...(same("progress") && { progress: kept.progress }),
     ...(same("measured") && { measured: kept.measured }),
-  };
-}
-
-/** What is drawn of a reckoning: itself, or the last one that could be cut. */
-function seen(reckoning: Reckoning, last: Reckoning): Pick<State, "drawn" | "older"> {
-  return drawable(reckoning) ? { drawn: reckoning, older: false } : { drawn: last, older: drawable(last) };
-}
-
-function fresh(view: PlanView): State {
-  return {
-    id: view.id,
-    revision: view.revision,
-    plan: view.plan as unknown as Plan,
-    reckoning: view.reckoning,
-    settled: view.reckoning.settled,
-    ...seen(view.reckoning, view.last?.reckoning ?? view.reckoning),
-    canUndo: view.can_undo,
-    canRedo: view.can_redo,
-    saving: "saved",
-    savedAt: null,
-    conflict: null,
-    spoils: null,
-    refusal: null,
-  };
-}
-
-function viewOf(state: State): PlanView {
-  return {
-    id: state.id,
-    revision: state.revision,
-    plan: state.plan as unknown as PlanView["plan"],
-    reckoning: state.reckoning,
-    can_undo: state.canUndo,
-    can_redo: state.canRedo,
-    changed: "",
   };
 }

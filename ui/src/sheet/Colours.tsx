@@ -1,7 +1,7 @@
 import { type KeyboardEvent, useMemo, useState } from "react";
 import type { Cell, Cut, Piece } from "../api/api.gen";
 import { Choice } from "../brief/Choice";
-import { useLetters } from "../brief/sentences";
+import { useLetters } from "../brief/letters";
 import { Swatch } from "../cloth/Swatch";
 import { usePlan } from "../plan/context";
 import { type FaceDoc, painted, swapped } from "../plan/paint";

@@ -10,7 +10,7 @@ import { Pattern } from "../../cloth/Pattern";
 import { usePlan } from "../../plan/context";
 import { swatchesOf } from "../../plan/swatches";
 import { T } from "../../words/T";
-import { useLetters } from "../sentences";
+import { useLetters } from "../letters";
 import { clothOf, corners } from "./BlockPicture";
 import { useFace } from "./context";
 

@@ -1,42 +1,38 @@
-package show
+package begin
 
 import (
 	"slices"
 
-	"umschlag/core/answer"
 	"umschlag/core/cover"
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/plan"
 )
 
-// startsOn are the sizes that decisions begin with on a cover: each the usual one, or halved until
-// it suits the cover.
-func startsOn(p plan.Plan) answer.Starts {
-	usual, text := plan.StartsIn(p.Units), length.Style{Unit: p.Units}.Plain
-	corner := func(usual length.Length, shape func(length.Length) plan.Corners) string {
+// Corners are the sizes that corners begin with.
+type Corners struct{ Radius, Plate, Taper length.Length }
+
+// Sizes are the sizes that corners of a settled plan begin with: each the usual one, or halved until it suits the
+// cover.
+func Sizes(p plan.Plan) Corners {
+	usual := plan.StartsIn(p.Units)
+	suits := func(usual length.Length, shape func(length.Length) plan.Corners) length.Length {
 		for l := usual; l >= p.Habits.Step && p.Habits.Step > 0; l = (l / 2).Floor(p.Habits.Step) {
 			q := p
 			q.Cover.Corners = shape(l)
 			if _, found := cover.Pieces(q); !slices.ContainsFunc(found,
 				func(f finding.Finding) bool { return finding.Within(f.About, "/cover/corners") }) {
-				return text(l)
+				return l
 			}
 		}
-		return text(usual)
+		return usual
 	}
-	p.Back.Aside = nil
-	var flap length.Length
-	for _, closure := range plan.Closures(p.Units) {
-		flap = max(flap, closure.On(p).Flap)
-	}
-	return answer.Starts{
-		Radius: corner(usual.Radius,
+	return Corners{
+		Radius: suits(usual.Radius,
 			func(l length.Length) plan.Corners { return plan.Corners{Kind: plan.RoundCorners, Radius: l} }),
-		Plate: corner(usual.Plate,
+		Plate: suits(usual.Plate,
 			func(l length.Length) plan.Corners { return plan.Corners{Kind: plan.RoundCorners, Plate: l} }),
-		Taper: corner(usual.Taper,
+		Taper: suits(usual.Taper,
 			func(l length.Length) plan.Corners { return plan.Corners{Kind: plan.TaperedCorners, Taper: l} }),
-		Flap: text(flap),
 	}
 }

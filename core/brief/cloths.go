@@ -1,0 +1,110 @@
+package brief
+
+import (
+	"cmp"
+	"maps"
+	"slices"
+
+	"umschlag/core/plan"
+)
+
+var prints = []Option{{Key: "plain", Says: "plain"}, {Key: "all-over", Says: "printed all over"},
+	{Key: "two-way", Says: "printed two ways"}, {Key: "one-way", Says: "printed one way"}}
+
+// cloths tells which cloths it takes, each with where it comes from.
+func cloths(t *Teller) {
+	var shelf []Option
+	if t.workshop != nil {
+		for _, name := range slices.Sorted(maps.Keys(t.workshop.Cloths)) {
+			shelf = append(shelf, Option{Key: name, Says: name})
+		}
+	}
+	for _, c := range t.cloths() {
+		cloth(t, c.Key, c.Says, shelf)
+	}
+	if len(shelf) > 0 {
+		next := freeLetter(t)
+		t.Choose(Choice{ID: "/cloths#add", Label: "Take another cloth from the cupboard",
+			Options: with(Option{Says: "Take another cloth"}, shelf)},
+			func(m *Moving, name string) { m.take(next, name) })
+		t.End()
+	}
+}
+
+// free is a letter that no cloth has.
+func freeLetter(t *Teller) string {
+	for letter := 'A'; letter <= 'Z'; letter++ {
+		if _, taken := t.plan.Cloths[string(letter)]; !taken {
+			return string(letter)
+		}
+	}
+	return "Z2"
+}
+
+// take takes a cloth of the cupboard under a letter.
+func (m *Moving) take(letter, name string) {
+	if m.workshop == nil {
+		return
+	}
+	if c, there := m.workshop.Cloths[name]; there {
+		m.cloth(letter, c.Taken())
+	}
+}
+
+func cloth(t *Teller, letter, name string, shelf []Option) {
+	at, c, called := path("cloths", letter), t.plan.Cloths[letter], name
+	for other, o := range t.plan.Cloths {
+		if other != letter && or(o.Name, other) == name {
+			called = name + " (" + letter + ")"
+		}
+	}
+	options := shelf
+	if !slices.ContainsFunc(shelf, func(o Option) bool { return o.Key == name }) {
+		options = with(Option{Key: name, Says: name}, shelf)
+	}
+	t.Choose(Choice{ID: at + "/name", Label: "Cloth " + letter + ", from the cupboard", Now: name, Options: options},
+		func(m *Moving, name string) { m.take(letter, name) })
+	t.Say(", ")
+	t.Length(at+"/width", "Width of "+called)
+	t.Say(" wide and ")
+	t.Length(at+"/usable", "Usable width of "+called)
+	t.Say(" of it usable, ")
+	t.Set(at+"/print", "Print of "+called, string(c.Print), prints...)
+	if c.Repeat != nil || centred(t) {
+		t.Say(", motifs ")
+		motif(t, letter, "across", "Motif to motif across, "+called)
+		t.Say(" apart across and ")
+		motif(t, letter, "along", "Motif to motif along, "+called)
+		t.Say(" along")
+	}
+	t.Widget("used", letter)
+	t.blocks = append(t.blocks, Block{Key: letter, Widget: "cloth", Of: letter, Words: t.taken()})
+}
+
+// motif is a distance of motifs; they lie as far apart one way as the other until both are said.
+func motif(t *Teller, letter, way, label string) {
+	t.Follow(Field{Path: path("cloths", letter, "repeat", way), Label: label, Reads: Length}, func(m *Moving) {
+		c := m.Plan.Cloths[letter]
+		if c.Repeat == nil {
+			return
+		}
+		r := *c.Repeat
+		r.Across, r.Along = cmp.Or(r.Across, r.Along), cmp.Or(r.Along, r.Across)
+		c.Repeat = &r
+		m.cloth(letter, c)
+	})
+}
+
+// centred tells whether anything is cut with a motif in its middle.
+func centred(t *Teller) bool {
+	for _, q := range t.plan.Pieces {
+		if q.Face != nil && centredFace(*q.Face) {
+			return true
+		}
+	}
+	return false
+}
+
+func centredFace(f plan.Face) bool {
+	return f.Centred || slices.ContainsFunc(f.Parts, func(p plan.Part) bool { return centredFace(p.Face) })
+}

@@ -1,0 +1,243 @@
+import type { Reckoning, Shape } from "../api/api.gen";
+import { usePlan } from "../plan/context";
+import { letterOf } from "../sheet/Seams";
+import { Len, T } from "../words/T";
+import { BlockChoice } from "./face/Block";
+import { TakeUp } from "./TakeUp";
+
+/** What a reckoning tells in a sentence of the brief. It is left out where the plan cannot be cut. */
+export const told: Record<string, (props: { of: string }) => React.ReactNode> = {
+  finishes: Finishes,
+  fibre: Fibre,
+  opens: Opens,
+  strips: StripsOf,
+  seams: Seams,
+  thick: Thick,
+  "take-up": TakeUp,
+  fitting: FittingCheck,
+  used: Used,
+  block: BlockChoice,
+  patch: Patch,
+  unit: Unit,
+  windows: Windows,
+  sashes: Sashes,
+  border: Border,
+  gathers: Gathers,
+  panel: Panel,
+};
+
+/** What stands in a field that nobody decided, as the reckoning has it. */
+export const textTold: Record<string, (of: Reckoning, path: string) => string | undefined> = {
+  buttons: (r) => (r.back?.buttons ? String(r.back.buttons) : undefined),
+  "shape-width": (r, path) => shapeAt(r, path)?.size.width.text,
+  "shape-height": (r, path) => {
+    const height = shapeAt(r, path)?.size.height.text;
+    return height && `${height} (in proportion)`;
+  },
+};
+
+/** The shape whose width or height stands at a path. */
+function shapeAt(of: Reckoning, path: string): Shape | undefined {
+  const about = path.slice(0, path.lastIndexOf("/"));
+  return of.pieces.flatMap((p) => p.shapes).find((s) => s.about === about && !s.twin);
+}
+
+/** The piece that the plan decides under a name, as it was drawn last. */
+function usePieceOf(config: string) {
+  return usePlan().drawn.pieces.find((p) => p.config === config);
+}
+
+function Finishes() {
+  const [first] = usePlan().reckoning.pieces;
+  if (!first) return null;
+  return (
+    <>
+      , so it finishes{" "}
+      <strong>
+        <Len of={first.finished.width} by={first.finished.height} />
+      </strong>
+    </>
+  );
+}
+
+function Fibre() {
+  const { fibre } = usePlan().reckoning;
+  if (!fibre) return null;
+  return (
+    <span className="soft">
+      , with {fibre.least} to {fibre.most} g of fibre
+    </span>
+  );
+}
+
+/** How far a back overlaps and how it opens, and what is bought for it. */
+function Opens() {
+  const { back } = usePlan().reckoning;
+  if (!back) return null;
+  return (
+    <span className="soft">
+      {back.overlap.nm > 0 && (
+        <>
+          It overlaps <Len of={back.overlap} />, {Math.round(back.share)} % of the width.{" "}
+        </>
+      )}
+      It opens <Len of={back.opening} />
+      {back.notions.map((n) => (
+        <span key={n.what}>
+          ; buy <Len of={n.length} /> of {n.what}
+        </span>
+      ))}
+      {back.buttons > 0 && `; ${back.buttons} buttons`}.
+    </span>
+  );
+}
+
+/** How many strips, how wide, and how long they are together. */
+function StripsOf({ of: what }: { of: string }) {
+  const strips = usePlan().reckoning.edge_strips.find((s) => s.what === what);
+  if (!strips) return null;
+  return (
+    <span className="soft">
+      : {strips.lie.length} {strips.lie.length === 1 ? "strip" : "strips"} of <Len of={strips.width} />, joined{" "}
+      <Len of={strips.joined} /> for <Len of={strips.need} />
+    </span>
+  );
+}
+
+/** Both sides of every seam. */
+function Seams() {
+  const { reckoning } = usePlan();
+  return (
+    <>
+      {reckoning.joins.map((join, i) => (
+        <span key={join.title}>
+          {" "}
+          <strong>{letterOf(i + 1)}</strong>
+          {": "}
+          {join.title.replace(/^./, (c) => c.toUpperCase())}
+          {join.count > 1 && `, ${join.count} times`}:{" "}
+          <strong>{join.lengths[0] && <Len of={join.lengths[0]} />}</strong>
+          {join.fit === "alike" ? (
+            ", both sides alike."
+          ) : (
+            <>
+              {" "}
+              against {join.lengths[1] && <Len of={join.lengths[1]} />}
+              {join.fit === "eases" ? ": it eases in." : ": it does not ease in."}
+            </>
+          )}
+        </span>
+      ))}
+    </>
+  );
+}
+
+function Thick({ of: config }: { of: string }) {
+  const thick = usePieceOf(config)?.thick;
+  if (!thick) return null;
+  return (
+    <span className="soft">
+      {" "}
+      The stack is about <Len of={thick} /> thick.
+    </span>
+  );
+}
+
+function FittingCheck({ of: index }: { of: string }) {
+  const placed = usePlan().drawn.fittings.find((f) => String(f.index) === index);
+  if (!placed) return null;
+  return (
+    <span className="soft">
+      <T>{placed.check}</T>{" "}
+    </span>
+  );
+}
+
+function Used({ of: letter }: { of: string }) {
+  const used = usePlan().reckoning.cloths.some((c) => c.cloth === letter);
+  return used ? "." : <span className="soft">, not used yet.</span>;
+}
+
+function Patch({ of: config }: { of: string }) {
+  const patch = usePieceOf(config)?.patch;
+  return patch && <strong>{<Len of={patch.width} />}</strong>;
+}
+
+function Unit({ of: config }: { of: string }) {
+  const takes = usePieceOf(config)?.windows;
+  return takes && <strong>{<Len of={takes.unit} />}</strong>;
+}
+
+function Windows({ of: config }: { of: string }) {
+  const takes = usePieceOf(config)?.windows;
+  if (!takes) return null;
+  return (
+    <span className="soft">
+      : {takes.whole} windows, {takes.half} half ones, {takes.points} points; the ground takes {takes.eats.toFixed(1)}{" "}
+      times the cloth that shows
+    </span>
+  );
+}
+
+function Sashes() {
+  const { counts } = usePlan().reckoning;
+  const parts = ["short sashes", "long sashes", "posts"]
+    .filter((name) => counts[name])
+    .map((name) => `${counts[name]} ${name}`);
+  if (parts.length === 0) return null;
+  return <span className="soft">: {parts.join(", ")}</span>;
+}
+
+/** How wide a border is that takes the rest: the piece and the number of the border, as in front/1. */
+function Border({ of }: { of: string }) {
+  const [config, number] = of.split("/");
+  const { sums } = usePlan().reckoning;
+  const shown = sums[`${config}.finished.width`]?.find((t) => t.term === `border ${number}`)?.amount;
+  if (!shown) return null;
+  return (
+    <>
+      : <strong>{<Len of={shown} />}</strong>
+    </>
+  );
+}
+
+function Gathers({ of: config }: { of: string }) {
+  const { value } = usePlan();
+  const takes = usePieceOf(config)?.gather;
+  if (!takes) return null;
+  const sampled =
+    value(`/pieces/${config}/face/sampled`) !== undefined || value("/pieces/*/face/sampled") !== undefined;
+  return (
+    <>
+      {sampled && <strong>, {takes.ratio.toFixed(3)}</strong>}: <Len of={takes.wanted} /> takes{" "}
+      <strong>
+        <Len of={takes.needed} />
+      </strong>
+      ; from selvedge to selvedge, <Len of={takes.piece} /> gives <Len of={takes.yields} />
+    </>
+  );
+}
+
+/** Where a panel that is there already is cut. */
+function Panel({ of: config }: { of: string }) {
+  const panel = usePieceOf(config)?.panel;
+  if (!panel) return null;
+  const [left, right, top, bottom] = panel.from;
+  return (
+    <>
+      {panel.squares[0] ? (
+        <span className="soft">
+          {" "}
+          It is cut {panel.outside[0]} squares outside the design at the sides and {panel.outside[1]} above and below:{" "}
+          {panel.squares[0]} × {panel.squares[1]} squares, <Len of={panel.size.width} by={panel.size.height} />.
+        </span>
+      ) : null}
+      {left && (
+        <span className="soft">
+          {" "}
+          <T>{`It is cut ${left.text} from the left and ${right?.text} from the right edge of the print, ${top?.text} from the top and ${bottom?.text} from the bottom.`}</T>
+        </span>
+      )}
+    </>
+  );
+}

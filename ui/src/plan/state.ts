@@ -1,0 +1,75 @@
+import type { Brief, PlanView, Reckoning, Spoil } from "../api/api.gen";
+import type { Plan } from "../api/plan.gen";
+
+/** How the plan on screen stands to the one on the disk. */
+export type Saving = "saved" | "saving" | "waiting";
+
+/** A plan on screen. */
+export interface State {
+  id: string;
+  /** The revision the next save is based on. */
+  revision: number;
+  plan: Plan;
+  /** The reckoning of the plan, or of what is being typed. */
+  reckoning: Reckoning;
+  /** The plan told in sentences, as it was last kept. */
+  brief: Brief;
+  /** The plan with its defaults, as it was last kept. */
+  settled: unknown;
+  /** The last reckoning that could be cut: what is drawn while a stop stands. */
+  drawn: Reckoning;
+  /** What is drawn is of the plan before its stop: no file of it is given out. */
+  older: boolean;
+  canUndo: boolean;
+  canRedo: boolean;
+  saving: Saving;
+  savedAt: Date | null;
+  /** The other version, when the plan was changed elsewhere. */
+  conflict: PlanView | null;
+  /** What the last change would spoil of what is done already; it waits for an answer. */
+  spoils: Spoil[] | null;
+  /** What the server says of a request that was refused. */
+  refusal: string | null;
+}
+
+/** Whether there is anything to draw of a reckoning. */
+export const drawable = (r: Reckoning) => r.pieces.length > 0;
+
+/** What is drawn of a reckoning: itself, or the last one that could be cut. */
+export function seen(reckoning: Reckoning, last: Reckoning): Pick<State, "drawn" | "older"> {
+  return drawable(reckoning) ? { drawn: reckoning, older: false } : { drawn: last, older: drawable(last) };
+}
+
+/** A plan as it is opened. */
+export function fresh(view: PlanView): State {
+  return {
+    id: view.id,
+    revision: view.revision,
+    plan: view.plan as unknown as Plan,
+    reckoning: view.reckoning,
+    settled: view.reckoning.settled,
+    brief: view.brief,
+    ...seen(view.reckoning, view.last?.reckoning ?? view.reckoning),
+    canUndo: view.can_undo,
+    canRedo: view.can_redo,
+    saving: "saved",
+    savedAt: null,
+    conflict: null,
+    spoils: null,
+    refusal: null,
+  };
+}
+
+/** What is on screen, as the server would tell it. */
+export function viewOf(state: State): PlanView {
+  return {
+    id: state.id,
+    revision: state.revision,
+    plan: state.plan as unknown as PlanView["plan"],
+    reckoning: state.reckoning,
+    brief: state.brief,
+    can_undo: state.canUndo,
+    can_redo: state.canRedo,
+    changed: "",
+  };
+}
