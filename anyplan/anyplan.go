@@ -299,7 +299,7 @@ func (m maker) borders(f *plan.Face, path string) {
 				b.Width.Width = 0
 			}
 		}
-		if b.Corner != plan.Mitred && m.oneIn(4, "pieced border"+path) {
+		if !b.Corner.Rules().Whole && m.oneIn(4, "pieced border"+path) {
 			b.Pieced = &plan.PiecedBorder{Cloths: letters[:2]}
 		}
 		f.Borders = append(f.Borders, b)

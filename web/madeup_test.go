@@ -314,3 +314,26 @@ func TestAMadeUpFace(t *testing.T) {
 	assert.Equal(t, "8½″", r.Cuts[0].Width.Text, "a strip of 8 in and its seams")
 	assert.True(t, slices.ContainsFunc(r.Steps, func(s answer.Step) bool { return s.Stage == string(work.Piecing) }))
 }
+
+func TestAMadeUpCorner(t *testing.T) {
+	t.Cleanup(plan.CornerKinds.Add("knotted", plan.CornerRules{Says: "knotted"}))
+	t.Cleanup(front.BorderCorners.Add("knotted", front.BorderCorner{Sides: front.Flush, Runs: front.Over,
+		First:  func(seam string) string { return "Leave " + seam + " loose at both ends." },
+		Second: "Over the ends.", Last: front.Finish{Title: "Tie the corners", Text: "Tightly.", Check: "They hold."}}))
+	h := app(t)
+	doc := `{"format": "umschlag/plan/2", "title": "t", "object": {"kind": "form", "width": "16", "height": "16"}, "cover": {"kind": "cushion", "ease": {"width": 0, "height": 0}},
+		"cloths": {"A": {}}, "pieces": {"front": {"face": {"kind": "grid", "columns": 3, "rows": 3, "patch": {"width": "5"}, "cloths": ["A"],
+		"borders": [{"key": "b1", "width": "1/2", "cloth": "A"}]}}}}`
+	knotted := chosen(t, h, doc, "/pieces/front/face/borders/0/corner", "knotted")
+	assert.Contains(t, told(t, h, knotted), "knotted")
+	var butted, r answer.Reckoning
+	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/reckon", doc, &butted).Code)
+	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/reckon", knotted, &r).Code)
+	assert.Equal(t, butted.Cuts, r.Cuts, "cut as butted ones are")
+	var texts []string
+	for _, s := range r.Steps {
+		texts = append(texts, s.Title, s.Text)
+	}
+	assert.Contains(t, texts, "Leave ¼″ loose at both ends.")
+	assert.Contains(t, texts, "Tie the corners")
+}

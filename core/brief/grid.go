@@ -282,14 +282,15 @@ func border(f *FaceTeller, i int, b plan.Border) {
 	f.Say(" ")
 	borderWidth(f, i, b)
 	f.Say(", ")
-	options := []Option{{Key: "butted", Says: "butted"}, {Key: "mitred", Says: "mitred"},
-		{Key: "squares", Says: "with corner squares"}}
-	if b.Pieced != nil {
-		options = slices.Delete(options, 1, 2)
+	var options []Option
+	for _, key := range plan.CornerKinds.Names() {
+		if rules, _ := plan.CornerKinds.Of(key); b.Pieced == nil || !rules.Whole {
+			options = append(options, Option{Key: key, Says: rules.Says})
+		}
 	}
 	chooseBorder(f, i, "corner", "Corners of border "+n, or(string(b.Corner), "butted"), options,
 		func(b *plan.Border, key string) { b.Corner = plan.BorderCorner(key) })
-	if b.Corner == plan.Squares {
+	if b.Corner.Rules().Filled {
 		f.Say(" of ")
 		chooseBorder(f, i, "corner_cloth", "Cloth of the corner squares of border "+n,
 			or(b.CornerCloth, or(b.Cloth, first)), f.cloths(),

@@ -87,11 +87,21 @@ type run struct {
 	line        outline.Outline
 }
 
+// corner is how its sides meet; as usual where nobody knows the word.
+func (r *ring) corner() BorderCorner {
+	c, known := BorderCorners.Of(string(r.border.Corner))
+	if !known {
+		c, _ = BorderCorners.Of(string(plan.Butted))
+	}
+	return c
+}
+
 func (r *ring) sew() finding.List {
-	if r.border.Pieced != nil && r.border.Corner == plan.Mitred {
+	if rules := r.border.Corner.Rules(); r.border.Pieced != nil && rules.Whole {
 		var found finding.List
 		at := fmt.Sprintf("%s/borders/%d/corner", r.Path, r.n-1)
-		found.Add(finding.Stop, "border-pieced-mitred", at, "A border of patches does not meet in mitred corners.",
+		found.Add(finding.Stop, "border-pieced-mitred", at,
+			fmt.Sprintf("A border of patches does not meet in %s corners.", rules.Says),
 			"Let it meet butted, or with corner squares.")
 		return found
 	}
@@ -105,7 +115,7 @@ func (r *ring) sew() finding.List {
 	} else {
 		r.strips(runs)
 	}
-	if r.border.Corner == plan.Squares {
+	if r.border.Corner.Rules().Filled {
 		r.squares()
 	}
 	return found
@@ -126,13 +136,17 @@ func (r *ring) runs(inner sum.Size) []run {
 	sideLength, runLength := inner.Height, r.raw.Width
 	left, right := line(ox1, y1, x1, y1, x1, y2, ox1, y2), line(x2, y1, ox2, y1, ox2, y2, x2, y2)
 	above, below := line(ox1, oy1, ox2, oy1, ox2, y1, ox1, y1), line(ox1, y2, ox2, y2, ox2, oy2, ox1, oy2)
-	switch r.border.Corner {
-	case plan.Squares:
+	corner := r.corner()
+	if corner.Sides == Mitre {
+		sideLength = r.mitred(inner.Height, r.above, r.below)
+		left, right = line(ox1, oy1, x1, y1, x1, y2, ox1, oy2), line(x2, y1, ox2, oy1, ox2, oy2, x2, y2)
+	}
+	switch corner.Runs {
+	case Flush:
 		runLength = inner.Width
 		above, below = line(x1, oy1, x2, oy1, x2, y1, x1, y1), line(x1, y2, x2, y2, x2, oy2, x1, oy2)
-	case plan.Mitred:
-		sideLength, runLength = r.mitred(inner.Height, r.above, r.below), r.mitred(inner.Width, r.left, r.right)
-		left, right = line(ox1, oy1, x1, y1, x1, y2, ox1, oy2), line(x2, y1, ox2, oy1, ox2, oy2, x2, y2)
+	case Mitre:
+		runLength = r.mitred(inner.Width, r.left, r.right)
 		above, below = line(ox1, oy1, ox2, oy1, x2, y1, x1, y1), line(x1, y2, x2, y2, ox2, oy2, ox1, oy2)
 	}
 	return []run{
@@ -171,8 +185,8 @@ func (r *ring) strips(runs []run) {
 			r.round(s)
 			part := r.part(Part{Ref: r.strip(s, !alike, ""), Paints: r.paints("cloth"),
 				Name: fmt.Sprintf("border.%d.%s", r.n, key), Title: r.title(where), Role: s.role, Cloth: r.border.Cloth,
-				Size: size, Ring: r.n}, 1)
-			r.lie(part, s.line, r.border.Corner == plan.Mitred)
+				Size: size, Ring: r.n, Corner: r.border.Corner}, 1)
+			r.lie(part, s.line, r.corner().Sides == Mitre)
 		}
 	}
 }
@@ -259,7 +273,8 @@ func (r *ring) patches(runs []run) finding.List {
 				name = fmt.Sprintf("border.%d.%s.%s", r.n, s.name, cloth)
 			}
 			part := r.part(Part{Ref: r.strip(s, apart, cloth), Paints: r.paints("pieced/cloths"), Name: name,
-				Title: r.title("patches"), Role: BorderPatch, Cloth: cloth, Size: size, Ring: r.n}, 1)
+				Title: r.title("patches"), Role: BorderPatch, Cloth: cloth, Size: size, Ring: r.n,
+				Corner: r.border.Corner}, 1)
 			lies := shareOf(s.line, k, n, s.upright)
 			r.lie(part, lies, false)
 			if k > 0 {

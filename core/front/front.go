@@ -70,8 +70,9 @@ type Part struct {
 	Cloth string
 	Size  sum.Size
 	Count int
-	// Ring is the number of the border, from 1 inside; 0 for others.
-	Ring int
+	// Ring is the number of the border, from 1 inside; 0 for others. Corner is how its sides meet.
+	Ring   int
+	Corner plan.BorderCorner
 	// Shape it is cut to where it is not told by its size: half-square, quarter-square,
 	// strip, template.
 	Shape string

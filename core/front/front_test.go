@@ -126,7 +126,7 @@ func TestWhatDoesNotFitIsSaidWithWhatDoes(t *testing.T) {
 		"cells that cannot be read": {blocks(4, 19*in/4, plan.Block{Cells: "A |"}), "block-cells", "/block/cells",
 			"brackets"},
 		"a pieced border, mitred": {grid(4, 4*in,
-			plan.Border{Width: plan.BorderWidth{Rest: true}, Corner: plan.Mitred, Pieced: &plan.PiecedBorder{}}),
+			plan.Border{Width: plan.BorderWidth{Rest: true}, Corner: "mitred", Pieced: &plan.PiecedBorder{}}),
 			"border-pieced-mitred", "/borders/0/corner", "butted"},
 		"sashes that fill too much": {sashed(grid(4, 19*in/4), in/2, false, false), "front-too-large", "/columns",
 			"patches of"},

@@ -154,12 +154,12 @@ func TestAnythingOnPointIsWhole(t *testing.T) {
 // Borders (docs/arithmetic.md §6.2): mitred, side + 2 × border + 2 × cut width; corner
 // squares as wide as the border is cut.
 func TestBordersMeetInFourWays(t *testing.T) {
-	border := plan.Border{Width: plan.BorderWidth{Width: 3 * in / 2}, Cloth: "C", Corner: plan.Mitred}
+	border := plan.Border{Width: plan.BorderWidth{Width: 3 * in / 2}, Cloth: "C", Corner: "mitred"}
 	mitred := build(t, order(grid(4, 4*in, border), 19*in, 19*in))
 	side := part(t, mitred, "border.1.side")
 	assert.Equal(t, 23*in, side.Size.Height.Total(), "16 + 3 + 2 × 2")
 	assert.Equal(t, 2*in, side.Size.Width.Total())
-	border.Corner, border.CornerCloth = plan.Squares, "D"
+	border.Corner, border.CornerCloth = "squares", "D"
 	squares := build(t, order(grid(4, 4*in, border), 19*in, 19*in))
 	corner := part(t, squares, "border.1.corner")
 	assert.Equal(t, []any{4, "D", 2 * in, 2 * in},

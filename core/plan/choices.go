@@ -109,9 +109,7 @@ const (
 	Scrap     OrderKind = "scrap"
 	Rows      OrderKind = "rows"
 
-	Butted  BorderCorner = "butted"
-	Mitred  BorderCorner = "mitred"
-	Squares BorderCorner = "squares"
+	Butted BorderCorner = "butted"
 
 	Estimate   TakeUpFrom = "estimate"
 	FromSample TakeUpFrom = "sample"
@@ -208,7 +206,6 @@ func (FlapStyle) Values() []string    { return []string{"folded", "turned-in", "
 func (Setting) Values() []string      { return []string{"straight", "on-point"} }
 func (PocketFront) Values() []string  { return []string{"folded"} }
 func (OrderKind) Values() []string    { return []string{"alternate", "scrap", "rows"} }
-func (BorderCorner) Values() []string { return []string{"butted", "mitred", "squares"} }
 func (Direction) Values() []string    { return []string{"across", "along", "diagonal"} }
 func (TakeUpFrom) Values() []string   { return []string{"estimate", "sample", "given"} }
 func (Absorb) Values() []string       { return []string{"border", "patch", "accept"} }

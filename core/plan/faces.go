@@ -8,6 +8,8 @@ type FaceRules struct {
 	Reads []string
 	// Shapes tells that shapes can be laid on it: not on what is gathered or folded.
 	Shapes bool
+	// Judge finds what is out of its range in one; nil where nothing is.
+	Judge func(v *Judge, path string, f Face)
 }
 
 // FaceKinds are the kinds of faces, one piece of cloth first. How one is made stands in core/front, what it begins
@@ -16,16 +18,22 @@ var FaceKinds kind.Set[FaceRules]
 
 func init() {
 	FaceKinds.Add("plain", FaceRules{Shapes: true, Reads: []string{"cloth", "centred", "pocket", "applique"}})
-	FaceKinds.Add("grid", FaceRules{Shapes: true, Reads: []string{"cloth", "centred", "columns", "rows", "patch", "set",
-		"block", "cloths", "order", "seed", "keep", "sash", "borders", "applique"}})
-	FaceKinds.Add("strips", FaceRules{Shapes: true, Reads: []string{"strips", "cloth", "direction", "applique"}})
-	FaceKinds.Add("checker", FaceRules{Shapes: true, Reads: []string{"columns", "rows", "patch", "cloths", "order",
-		"borders", "applique"}})
-	FaceKinds.Add("stack", FaceRules{Shapes: true, Reads: []string{"parts", "applique"}})
-	FaceKinds.Add("windows", FaceRules{Reads: []string{"columns", "rows", "unit", "ground", "show", "buttons"}})
-	FaceKinds.Add("gathered", FaceRules{Reads: []string{"cloth", "direction", "ratio", "sample", "sampled"}})
-	FaceKinds.Add("found", FaceRules{Shapes: true, Reads: []string{"cloth", "centred", "patch", "borders", "panel",
-		"backed", "applique"}})
+	FaceKinds.Add("grid", FaceRules{Shapes: true, Judge: judgeGrid,
+		Reads: []string{"cloth", "centred", "columns", "rows", "patch", "set",
+			"block", "cloths", "order", "seed", "keep", "sash", "borders", "applique"}})
+	FaceKinds.Add("strips", FaceRules{Shapes: true, Judge: judgeStrips,
+		Reads: []string{"strips", "cloth", "direction", "applique"}})
+	FaceKinds.Add("checker", FaceRules{Shapes: true, Judge: judgeGrid,
+		Reads: []string{"columns", "rows", "patch", "cloths", "order",
+			"borders", "applique"}})
+	FaceKinds.Add("stack", FaceRules{Shapes: true, Judge: judgeStack, Reads: []string{"parts", "applique"}})
+	FaceKinds.Add("windows", FaceRules{Judge: judgeWindows,
+		Reads: []string{"columns", "rows", "unit", "ground", "show", "buttons"}})
+	FaceKinds.Add("gathered", FaceRules{Judge: judgeGathers,
+		Reads: []string{"cloth", "direction", "ratio", "sample", "sampled"}})
+	FaceKinds.Add("found", FaceRules{Shapes: true, Judge: judgeFound,
+		Reads: []string{"cloth", "centred", "patch", "borders", "panel",
+			"backed", "applique"}})
 }
 
 // Values are the words for kinds of faces.

@@ -35,18 +35,18 @@ const mostNotions = 100_000
 
 // ValidateNotion says what cannot be right about a thing in the cupboard.
 func (p Plan) ValidateNotion(n Notion) finding.List {
-	v := &validator{style: p.Style()}
+	v := &Judge{style: p.Style()}
 	if strings.TrimSpace(n.Name) == "" {
-		v.stop("/name", "A thing needs a name.", "Type what you call it, such as grey thread.")
+		v.Stop("/name", "A thing needs a name.", "Type what you call it, such as grey thread.")
 	}
 	if strings.TrimSpace(n.For) == "" {
-		v.stop("/for", "Nobody said what it is for.", "Type what plans use it as: thread, zip, piping cord, buttons.")
+		v.Stop("/for", "Nobody said what it is for.", "Type what plans use it as: thread, zip, piping cord, buttons.")
 	}
-	v.between("/have", "What there is of it", n.Have, 0, length.Limit)
-	v.between("/pack", "What is sold in one", n.Pack, 0, length.Limit)
-	v.between("/each", "The length of one", n.Each, 0, length.Limit)
-	v.count("/count", "How many there are", n.Count, 0, mostNotions)
-	v.count("/pack_count", "How many are sold together", n.PackCount, 0, mostNotions)
+	v.Between("/have", "What there is of it", n.Have, 0, length.Limit)
+	v.Between("/pack", "What is sold in one", n.Pack, 0, length.Limit)
+	v.Between("/each", "The length of one", n.Each, 0, length.Limit)
+	v.Count("/count", "How many there are", n.Count, 0, mostNotions)
+	v.Count("/pack_count", "How many are sold together", n.PackCount, 0, mostNotions)
 	judgeMoney(v, "/price", "The price", n.Price)
 	return v.found
 }

@@ -69,19 +69,19 @@ func Samples(unit length.Unit) []Sample {
 
 // ValidateSample finds what is missing or senseless in a sample.
 func (p Plan) ValidateSample(s Sample) finding.List {
-	v := &validator{style: p.Style()}
+	v := &Judge{style: p.Style()}
 	v.text("/title", "A sample needs a name", s.Title)
 	if s.Kind == StripSample {
-		v.between("/cut", "The width of a strip", s.Cut, length.Inch/2, 12*length.Inch)
-		v.between("/seam", "The seam that is wanted", s.Seam, leastSeam, mostSeam)
+		v.Between("/cut", "The width of a strip", s.Cut, length.Inch/2, 12*length.Inch)
+		v.Between("/seam", "The seam that is wanted", s.Seam, leastSeam, mostSeam)
 	} else {
-		v.size("/before/width", "The width before", s.Before.Width)
+		v.Size("/before/width", "The width before", s.Before.Width)
 	}
 	if s.Kind == QuiltingSample || s.Kind == WashSample {
-		v.size("/before/height", "The height before", s.Before.Height)
+		v.Size("/before/height", "The height before", s.Before.Height)
 	}
 	if s.Kind == QuiltingSample && !s.Quilting.Any() {
-		v.stop("/quilting", "A test square without quilting tells nothing.", "Choose how it is quilted.")
+		v.Stop("/quilting", "A test square without quilting tells nothing.", "Choose how it is quilted.")
 	}
 	if s.Quilting != nil {
 		judgeQuilting(v, "/quilting", *s.Quilting)
@@ -90,7 +90,7 @@ func (p Plan) ValidateSample(s Sample) finding.List {
 		judgeLayers(v, "/layers", *s.Layers)
 	}
 	if len(s.After) > mostRepeats {
-		v.stop("/after", fmt.Sprintf("%d repeats are more than tell anything.", len(s.After)),
+		v.Stop("/after", fmt.Sprintf("%d repeats are more than tell anything.", len(s.After)),
 			fmt.Sprintf("Keep up to %d.", mostRepeats))
 	}
 	for i, a := range s.After {
@@ -104,7 +104,7 @@ const mostRepeats = 20
 
 // after finds a measurement that is a slip: gathered cloth is shorter than before, and no
 // square changes by half.
-func (v *validator) after(path string, s Sample, a Sized) {
+func (v *Judge) after(path string, s Sample, a Sized) {
 	for _, d := range []struct {
 		key, what   string
 		now, before length.Length
@@ -112,18 +112,18 @@ func (v *validator) after(path string, s Sample, a Sized) {
 		if d.now == 0 {
 			continue
 		}
-		v.size(path+"/"+d.key, d.what+" after", d.now)
+		v.Size(path+"/"+d.key, d.what+" after", d.now)
 		switch {
 		case s.Kind == GatherSample && d.key == "width" && d.now >= d.before:
-			v.stop(path+"/"+d.key,
+			v.Stop(path+"/"+d.key,
 				fmt.Sprintf("Gathered, it cannot be %s: it was %s before.", v.style.Text(d.now),
 					v.style.Text(d.before)), "Type what it measures drawn in.")
 		case (s.Kind == QuiltingSample || s.Kind == WashSample) && (d.now < d.before*2/3 || d.now > d.before*11/10):
-			v.stop(path+"/"+d.key,
+			v.Stop(path+"/"+d.key,
 				fmt.Sprintf("%s was %s before, and is %s now?", d.what, v.style.Text(d.before), v.style.Text(d.now)),
 				"Measure once more: a square loses less than a third.")
 		case s.Kind == StripSample && d.key == "width" && d.now >= s.Cut:
-			v.stop(path+"/"+d.key,
+			v.Stop(path+"/"+d.key,
 				fmt.Sprintf("The middle strip was cut %s wide and cannot show %s.", v.style.Text(s.Cut),
 					v.style.Text(d.now)), "Type what the middle strip shows between its seams.")
 		}

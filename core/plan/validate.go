@@ -40,9 +40,9 @@ const (
 // Validate says which decisions cannot be right by themselves, each with its
 // path and what to type instead. A plan without stops can be reckoned.
 func (p Plan) Validate() finding.List {
-	v := &validator{style: p.Style()}
+	v := &Judge{style: p.Style()}
 	v.text("/title", "A plan needs a title", p.Title)
-	v.count("/copies", "Copies", p.Copies, 1, mostCopies)
+	v.Count("/copies", "Copies", p.Copies, 1, mostCopies)
 	judgeObject(v, p.Object)
 	judgeCover(v, p.Cover)
 	for _, name := range slices.Sorted(maps.Keys(p.Pieces)) {
@@ -62,22 +62,22 @@ func (p Plan) Validate() finding.List {
 	}
 	for _, id := range slices.Sorted(maps.Keys(p.Progress.Cut)) {
 		cut, path := p.Progress.Cut[id], "/progress/cut/"+id
-		v.between(path+"/width", "What was cut", cut.Width, 0, longestCut)
-		v.between(path+"/height", "What was cut", cut.Height, 0, longestCut)
-		v.count(path+"/count", "What was cut of one kind", cut.Count, 0, mostCut)
+		v.Between(path+"/width", "What was cut", cut.Width, 0, longestCut)
+		v.Between(path+"/height", "What was cut", cut.Height, 0, longestCut)
+		v.Count(path+"/count", "What was cut of one kind", cut.Count, 0, mostCut)
 	}
 	for _, id := range slices.Sorted(maps.Keys(p.Progress.Spoiled)) {
-		v.count("/progress/spoiled/"+id, "What was spoiled of one cut", p.Progress.Spoiled[id], 1, mostSpoiled)
+		v.Count("/progress/spoiled/"+id, "What was spoiled of one cut", p.Progress.Spoiled[id], 1, mostSpoiled)
 	}
 	judgeSewing(v, p)
 	judgeSchedule(v, p.Schedule)
-	v.count("/costs/minutes", "The minutes of one cover", p.Costs.Minutes, 0, mostMinutes)
+	v.Count("/costs/minutes", "The minutes of one cover", p.Costs.Minutes, 0, mostMinutes)
 	judgeMoney(v, "/costs/other", "Other costs", p.Costs.Other)
 	for _, letter := range slices.Sorted(maps.Keys(p.Lays)) {
 		if slices.ContainsFunc(p.Lays[letter].Way,
 			func(choice int) bool { return choice < 0 || choice > mostChoices }) ||
 			len(p.Lays[letter].Way) > mostStrips {
-			v.stop(finding.Path("lays", letter, "way"), "No search finds a lay that way.",
+			v.Stop(finding.Path("lays", letter, "way"), "No search finds a lay that way.",
 				"Take it out, and look for a shorter lay anew.")
 		}
 	}
@@ -88,16 +88,16 @@ func (p Plan) Validate() finding.List {
 const mostParts = 12
 
 // judgeSewing checks what was recorded while sewing.
-func judgeSewing(v *validator, p Plan) {
+func judgeSewing(v *Judge, p Plan) {
 	pr := p.Progress
 	for _, id := range slices.Sorted(maps.Keys(pr.Times)) {
 		if t := pr.Times[id]; !(t >= 0 && t <= mostMinutes) {
-			v.stop("/progress/times/"+id, fmt.Sprintf("A step cannot take %g minutes.", t),
+			v.Stop("/progress/times/"+id, fmt.Sprintf("A step cannot take %g minutes.", t),
 				fmt.Sprintf("Type minutes from 0 to %d.", mostMinutes))
 		}
 	}
 	for _, id := range slices.Sorted(maps.Keys(pr.Made)) {
-		v.count("/progress/made/"+id, "How many covers are through a step", pr.Made[id], 0, p.Copies)
+		v.Count("/progress/made/"+id, "How many covers are through a step", pr.Made[id], 0, p.Copies)
 	}
 	for _, reasons := range []struct {
 		key  string
@@ -110,7 +110,7 @@ func judgeSewing(v *validator, p Plan) {
 	for _, id := range slices.Sorted(maps.Keys(pr.Parts)) {
 		parts := pr.Parts[id]
 		if len(parts) < 2 || len(parts) > mostParts {
-			v.stop("/progress/parts/"+id, fmt.Sprintf("A step cannot be divided into %d.", len(parts)),
+			v.Stop("/progress/parts/"+id, fmt.Sprintf("A step cannot be divided into %d.", len(parts)),
 				fmt.Sprintf("Name 2 to %d parts.", mostParts))
 		}
 		for i, part := range parts {
@@ -123,13 +123,13 @@ func judgeSewing(v *validator, p Plan) {
 }
 
 // judgeSchedule checks days and minutes.
-func judgeSchedule(v *validator, s *Schedule) {
+func judgeSchedule(v *Judge, s *Schedule) {
 	if s == nil {
 		return
 	}
 	day := func(path, text string) {
 		if !isDay(text) {
-			v.stop(path, fmt.Sprintf("%q is no day.", text), "Type it as year, month and day, such as 2026-12-01.")
+			v.Stop(path, fmt.Sprintf("%q is no day.", text), "Type it as year, month and day, such as 2026-12-01.")
 		}
 	}
 	if s.From != "" {
@@ -142,11 +142,11 @@ func judgeSchedule(v *validator, s *Schedule) {
 		day(fmt.Sprintf("/schedule/lost/%d", i), text)
 	}
 	if n := len(s.Minutes); n != 0 && n != 7 {
-		v.stop("/schedule/minutes", fmt.Sprintf("A week has seven days, not %d.", n),
+		v.Stop("/schedule/minutes", fmt.Sprintf("A week has seven days, not %d.", n),
 			"Give the minutes of each day from Monday to Sunday.")
 	}
 	for i, m := range s.Minutes {
-		v.count(fmt.Sprintf("/schedule/minutes/%d", i), "The minutes of a day", m, 0, 24*60)
+		v.Count(fmt.Sprintf("/schedule/minutes/%d", i), "The minutes of a day", m, 0, 24*60)
 	}
 }
 
@@ -167,9 +167,9 @@ func isDay(text string) bool {
 }
 
 // note checks the length of what a maker wrote.
-func (v *validator) note(path, text string) {
+func (v *Judge) note(path, text string) {
 	if len(text) > mostNote {
-		v.stop(path, "The note is too long.", fmt.Sprintf("Keep it to %d letters.", mostNote))
+		v.Stop(path, "The note is too long.", fmt.Sprintf("Keep it to %d letters.", mostNote))
 	}
 }
 
@@ -190,73 +190,76 @@ const mostSpoiled = 99
 
 // ValidateHabits says which habits of the plan cannot be right.
 func (p Plan) ValidateHabits() finding.List {
-	v := &validator{style: p.Style()}
+	v := &Judge{style: p.Style()}
 	judgeHabits(v, p.Habits)
 	return v.found
 }
 
 // ValidateCloth says what cannot be right about a cloth that is not in the plan.
 func (p Plan) ValidateCloth(c Cloth) finding.List {
-	v := &validator{style: p.Style()}
+	v := &Judge{style: p.Style()}
 	judgeCloth(v, c.Name, c)
 	return v.found
 }
 
-type validator struct {
+// Judge holds what a plan says against what can be, and finds what is out of its range.
+type Judge struct {
 	style length.Style
 	found finding.List
 }
 
-func (v *validator) stop(path, text, remedy string) {
+// Stop finds what cannot be, with what to type instead.
+func (v *Judge) Stop(path, text, remedy string) {
 	v.found.Add(finding.Stop, "out-of-range", path, text, remedy)
 }
 
 // nearest keeps the end of its range that is nearest to what was found out of it last.
-func (v *validator) nearest(end any) { v.found[len(v.found)-1].Nearest = end }
+func (v *Judge) nearest(end any) { v.found[len(v.found)-1].Nearest = end }
 
-// between checks an inclusive range of lengths.
-func (v *validator) between(path, what string, l, lo, hi length.Length) {
+// Between checks an inclusive range of lengths.
+func (v *Judge) Between(path, what string, l, lo, hi length.Length) {
 	if l < lo || l > hi {
-		v.stop(path, fmt.Sprintf("%s cannot be %s.", what, v.style.Text(l)),
+		v.Stop(path, fmt.Sprintf("%s cannot be %s.", what, v.style.Text(l)),
 			fmt.Sprintf("Type a length from %s to %s.", v.style.Text(lo), v.style.Text(hi)))
 		v.nearest(v.style.Plain(min(max(l, lo), hi)))
 	}
 }
 
-// size checks a measured size of a thing.
-func (v *validator) size(path, what string, l length.Length) {
+// Size checks a measured size of a thing.
+func (v *Judge) Size(path, what string, l length.Length) {
 	if l <= 0 || l > largest {
-		v.stop(path, fmt.Sprintf("%s cannot be %s.", what, v.style.Text(l)),
+		v.Stop(path, fmt.Sprintf("%s cannot be %s.", what, v.style.Text(l)),
 			fmt.Sprintf("Type what the tape shows, up to %s.", v.style.Text(largest)))
 	}
 }
 
-func (v *validator) count(path, what string, n, lo, hi int) {
+// Count checks an inclusive range of numbers.
+func (v *Judge) Count(path, what string, n, lo, hi int) {
 	if n < lo || n > hi {
-		v.stop(path, fmt.Sprintf("%s cannot be %d.", what, n),
+		v.Stop(path, fmt.Sprintf("%s cannot be %d.", what, n),
 			fmt.Sprintf("Type a whole number from %d to %d.", lo, hi))
 		v.nearest(min(max(n, lo), hi))
 	}
 }
 
-func (v *validator) percent(path, what string, f float64) {
+func (v *Judge) percent(path, what string, f float64) {
 	if !(f >= 0 && f <= mostShrink) {
-		v.stop(path, fmt.Sprintf("%s cannot be %g %%.", what, f),
+		v.Stop(path, fmt.Sprintf("%s cannot be %g %%.", what, f),
 			fmt.Sprintf("Type a percentage from 0 to %g.", mostShrink))
 		v.nearest(math.Min(math.Max(f, 0), mostShrink))
 	}
 }
 
-func (v *validator) text(path, what, text string) {
+func (v *Judge) text(path, what, text string) {
 	if strings.TrimSpace(text) == "" {
-		v.stop(path, what+".", "Type a few words.")
+		v.Stop(path, what+".", "Type a few words.")
 	}
 	if len(text) > 200 {
-		v.stop(path, "That is too long to be read on a label.", "Keep it under 200 characters.")
+		v.Stop(path, "That is too long to be read on a label.", "Keep it under 200 characters.")
 	}
 }
 
-func judgeObject(v *validator, o Object) {
+func judgeObject(v *Judge, o Object) {
 	axes := map[ObjectKind][]struct {
 		key, what string
 		l         length.Length
@@ -272,13 +275,13 @@ func judgeObject(v *validator, o Object) {
 		if a.key == "wrap" && a.l == 0 && o.Board > 0 {
 			continue // boards and spine say it instead
 		}
-		v.size("/object/"+a.key, a.what, a.l)
+		v.Size("/object/"+a.key, a.what, a.l)
 	}
 	if o.Kind == Book {
-		v.between("/object/thickness", "The thickness of a board", o.Thickness, 0, mostSeam)
+		v.Between("/object/thickness", "The thickness of a board", o.Thickness, 0, mostSeam)
 	}
 	if o.Round() && o.Height != 0 && o.Height != o.Width {
-		v.stop("/object/height",
+		v.Stop("/object/height",
 			fmt.Sprintf("Something round cannot be %s by %s.", v.style.Text(o.Width), v.style.Text(o.Height)),
 			"Type the diameter twice, or leave the height out.")
 	}
@@ -287,28 +290,28 @@ func judgeObject(v *validator, o Object) {
 		key string
 		l   length.Length
 	}{{"width", out.Width}, {"height", out.Height}, {"length", out.Length}, {"depth", out.Depth}, {"wrap", out.Wrap}} {
-		v.between("/object/sticks_out/"+l.key, "What sticks out", l.l, 0, largest)
+		v.Between("/object/sticks_out/"+l.key, "What sticks out", l.l, 0, largest)
 	}
 }
 
-func judgeCover(v *validator, c Cover) {
-	v.between("/cover/seam", "A seam allowance", c.Seam, leastSeam, mostSeam)
-	v.between("/cover/bulk", "The bulk of the stack", c.Bulk, 0, mostSeam)
-	v.between("/cover/flange", "A flange", c.Flange, 0, mostMargin)
-	v.between("/cover/flaps/hem", "The hem of a flap", c.Flaps.Hem, 0, mostHem)
+func judgeCover(v *Judge, c Cover) {
+	v.Between("/cover/seam", "A seam allowance", c.Seam, leastSeam, mostSeam)
+	v.Between("/cover/bulk", "The bulk of the stack", c.Bulk, 0, mostSeam)
+	v.Between("/cover/flange", "A flange", c.Flange, 0, mostMargin)
+	v.Between("/cover/flaps/hem", "The hem of a flap", c.Flaps.Hem, 0, mostHem)
 	v.percent("/cover/wash", "Shrinkage", c.Wash)
 }
 
-func judgePiece(v *validator, p Plan, name string) {
+func judgePiece(v *Judge, p Plan, name string) {
 	path := finding.Path("pieces", name)
 	names := PieceNames(p.Cover.Kind)
 	if name != Common && !slices.Contains(names, name) {
-		v.stop(path, fmt.Sprintf("A %s has no piece %q.", p.Cover.Kind, name),
+		v.Stop(path, fmt.Sprintf("A %s has no piece %q.", p.Cover.Kind, name),
 			fmt.Sprintf("Its pieces are %s; * stands for all.", strings.Join(names, ", ")))
 	}
 	q := p.Pieces[name]
 	if q.Squaring != nil {
-		v.between(path+"/squaring", "A squaring margin", *q.Squaring, 0, mostMargin)
+		v.Between(path+"/squaring", "A squaring margin", *q.Squaring, 0, mostMargin)
 	}
 	if q.Face != nil {
 		judgeFace(v, path+"/face", *q.Face)
@@ -325,51 +328,19 @@ func judgePiece(v *validator, p Plan, name string) {
 	}
 }
 
-func judgeFace(v *validator, path string, f Face) {
-	switch f.Kind {
-	case GridFace, CheckerFace:
-		v.count(path+"/columns", "The number of patches across", f.Columns, 1, MostGrid)
-		v.count(path+"/rows", "The number of patches down", f.Rows, 1, MostGrid)
-		judgePatch(v, path+"/patch", f.Patch)
-		judgeSash(v, path+"/sash", f.Sash)
-		v.rows(path, f)
-		v.keep(path, f)
-	case WindowsFace:
-		v.count(path+"/columns", "The number of units across", f.Columns, 1, MostUnits)
-		v.count(path+"/rows", "The number of units down", f.Rows, 1, MostUnits)
-		if f.Unit != 0 {
-			v.between(path+"/unit", "A finished unit", f.Unit, length.Inch, largest)
-		}
-	case FoundFace:
-		if f.Patch != (Patch{}) {
-			judgePatch(v, path+"/patch", f.Patch)
-		}
-		judgePanel(v, path+"/panel", f.Panel)
-	case GatheredFace:
-		if s := f.Sampled; s != nil {
-			v.size(path+"/sampled/before", "The sample before it is gathered", s.Before)
-			v.size(path+"/sampled/after", "The sample after it is gathered", s.After)
-		}
-	case StripsFace:
-		if len(f.Strips) == 0 || len(f.Strips) > MostGrid {
-			v.stop(path+"/strips", fmt.Sprintf("%d strips are given.", len(f.Strips)),
-				fmt.Sprintf("Give 1 to %d strips.", MostGrid))
-		}
-		for i, s := range f.Strips {
-			v.between(fmt.Sprintf("%s/strips/%d/width", path, i), "A finished strip", s.Width, LeastStrip, largest)
-		}
-	case StackFace:
-		judgeStack(v, path, f)
+func judgeFace(v *Judge, path string, f Face) {
+	if rules, known := FaceKinds.Of(string(f.Kind)); known && rules.Judge != nil {
+		rules.Judge(v, path, f)
 	}
 	if len(f.Colourways) > mostWays {
-		v.stop(path+"/colourways", fmt.Sprintf("%d colourways are kept.", len(f.Colourways)),
+		v.Stop(path+"/colourways", fmt.Sprintf("%d colourways are kept.", len(f.Colourways)),
 			fmt.Sprintf("Keep up to %d side by side.", mostWays))
 		return
 	}
 	for i, c := range f.Colourways {
 		at := fmt.Sprintf("%s/colourways/%d", path, i)
 		if len(c.Face.Colourways) > 0 {
-			v.stop(at+"/face/colourways", "A colourway holds colourways of its own.",
+			v.Stop(at+"/face/colourways", "A colourway holds colourways of its own.",
 				"Keep them all beside the face itself.")
 			continue
 		}
@@ -383,18 +354,59 @@ func judgeFace(v *validator, path string, f Face) {
 	}
 }
 
+func judgeGrid(v *Judge, path string, f Face) {
+	v.Count(path+"/columns", "The number of patches across", f.Columns, 1, MostGrid)
+	v.Count(path+"/rows", "The number of patches down", f.Rows, 1, MostGrid)
+	judgePatch(v, path+"/patch", f.Patch)
+	judgeSash(v, path+"/sash", f.Sash)
+	v.rows(path, f)
+	v.keep(path, f)
+}
+
+func judgeWindows(v *Judge, path string, f Face) {
+	v.Count(path+"/columns", "The number of units across", f.Columns, 1, MostUnits)
+	v.Count(path+"/rows", "The number of units down", f.Rows, 1, MostUnits)
+	if f.Unit != 0 {
+		v.Between(path+"/unit", "A finished unit", f.Unit, length.Inch, largest)
+	}
+}
+
+func judgeFound(v *Judge, path string, f Face) {
+	if f.Patch != (Patch{}) {
+		judgePatch(v, path+"/patch", f.Patch)
+	}
+	judgePanel(v, path+"/panel", f.Panel)
+}
+
+func judgeGathers(v *Judge, path string, f Face) {
+	if s := f.Sampled; s != nil {
+		v.Size(path+"/sampled/before", "The sample before it is gathered", s.Before)
+		v.Size(path+"/sampled/after", "The sample after it is gathered", s.After)
+	}
+}
+
+func judgeStrips(v *Judge, path string, f Face) {
+	if len(f.Strips) == 0 || len(f.Strips) > MostGrid {
+		v.Stop(path+"/strips", fmt.Sprintf("%d strips are given.", len(f.Strips)),
+			fmt.Sprintf("Give 1 to %d strips.", MostGrid))
+	}
+	for i, s := range f.Strips {
+		v.Between(fmt.Sprintf("%s/strips/%d/width", path, i), "A finished strip", s.Width, LeastStrip, largest)
+	}
+}
+
 // judgePanel looks at what is said of a found panel.
-func judgePanel(v *validator, path string, p *FoundPanel) {
+func judgePanel(v *Judge, path string, p *FoundPanel) {
 	if p == nil {
 		return
 	}
 	switch p.Kind {
 	case CountedPanel:
-		v.count(path+"/across", "The number of squares across", p.Across, 1, mostSquares)
-		v.count(path+"/up", "The number of squares up", p.Up, 1, mostSquares)
-		v.count(path+"/margin", "The number of squares round the design", p.Margin, 0, MostGrid)
+		v.Count(path+"/across", "The number of squares across", p.Across, 1, mostSquares)
+		v.Count(path+"/up", "The number of squares up", p.Up, 1, mostSquares)
+		v.Count(path+"/margin", "The number of squares round the design", p.Margin, 0, MostGrid)
 		if !(p.Count >= leastCount && p.Count <= mostCount) {
-			v.stop(path+"/count", fmt.Sprintf("Counted cloth does not have %g squares to the inch.", p.Count),
+			v.Stop(path+"/count", fmt.Sprintf("Counted cloth does not have %g squares to the inch.", p.Count),
 				fmt.Sprintf("Type how many squares go to an inch, from %d to %d; 14 is ordinary.", leastCount,
 					mostCount))
 		}
@@ -404,7 +416,7 @@ func judgePanel(v *validator, path string, p *FoundPanel) {
 			l         length.Length
 		}{{"width", "The width of the print", p.Width}, {"height", "The height of the print", p.Height}} {
 			if given.l != 0 {
-				v.size(path+"/"+given.key, given.what, given.l)
+				v.Size(path+"/"+given.key, given.what, given.l)
 			}
 		}
 		for _, given := range []struct {
@@ -413,7 +425,7 @@ func judgePanel(v *validator, path string, p *FoundPanel) {
 			whole length.Length
 		}{{"left", p.Left, p.Width}, {"top", p.Top, p.Height}} {
 			if given.l != nil && (*given.l < 0 || *given.l > given.whole) {
-				v.stop(path+"/"+given.key,
+				v.Stop(path+"/"+given.key,
 					fmt.Sprintf("The middle cannot lie %s from an edge of a print of %s.", v.style.Text(*given.l),
 						v.style.Text(given.whole)), "Type a distance within the print.")
 			}
@@ -423,13 +435,13 @@ func judgePanel(v *validator, path string, p *FoundPanel) {
 
 // judgeShape looks at what is said of an appliquéd shape; whether it can be drawn and placed
 // is found when it is.
-func judgeShape(v *validator, path string, s Shape) {
+func judgeShape(v *Judge, path string, s Shape) {
 	for _, given := range []struct {
 		key, what string
 		l         length.Length
 	}{{"width", "The width of a shape", s.Width}, {"height", "The height of a shape", s.Height}} {
 		if given.l != 0 {
-			v.between(path+"/"+given.key, given.what, given.l, length.Millimetre, largest)
+			v.Between(path+"/"+given.key, given.what, given.l, length.Millimetre, largest)
 		}
 	}
 	for _, given := range []struct {
@@ -437,41 +449,41 @@ func judgeShape(v *validator, path string, s Shape) {
 		l   *length.Length
 	}{{"left", s.At.Left}, {"right", s.At.Right}, {"top", s.At.Top}, {"bottom", s.At.Bottom}} {
 		if given.l != nil {
-			v.between(path+"/at/"+given.key, "A distance", *given.l, -largest, largest)
+			v.Between(path+"/at/"+given.key, "A distance", *given.l, -largest, largest)
 		}
 	}
 	if !(math.Abs(s.Turn) <= 360) {
-		v.stop(path+"/turn", fmt.Sprintf("A shape cannot be turned by %g°.", s.Turn), "Type an angle from −360 to 360.")
+		v.Stop(path+"/turn", fmt.Sprintf("A shape cannot be turned by %g°.", s.Turn), "Type an angle from −360 to 360.")
 	}
 	if len([]rune(s.Name)) > 40 {
-		v.stop(path+"/name", "That name is too long to be read on a drawing.", "Keep it under 40 characters.")
+		v.Stop(path+"/name", "That name is too long to be read on a drawing.", "Keep it under 40 characters.")
 	}
 }
 
-func judgePatch(v *validator, path string, p Patch) {
+func judgePatch(v *Judge, path string, p Patch) {
 	if p.Fit {
 		return
 	}
-	v.between(path+"/width", "A finished patch", p.Width, length.Inch/4, largest)
+	v.Between(path+"/width", "A finished patch", p.Width, length.Inch/4, largest)
 	if p.Height != 0 {
-		v.between(path+"/height", "A finished patch", p.Height, length.Inch/4, largest)
+		v.Between(path+"/height", "A finished patch", p.Height, length.Inch/4, largest)
 	}
 }
 
-func judgeSash(v *validator, path string, s *Sash) {
+func judgeSash(v *Judge, path string, s *Sash) {
 	if s != nil {
-		v.between(path+"/width", "A finished sash", s.Width, length.Inch/8, largest)
+		v.Between(path+"/width", "A finished sash", s.Width, length.Inch/8, largest)
 	}
 }
 
-func judgeBorder(v *validator, path string, b Border) {
+func judgeBorder(v *Judge, path string, b Border) {
 	if !b.Width.Rest {
-		v.between(path+"/width", "A finished border", b.Width.Width, length.Inch/8, largest)
+		v.Between(path+"/width", "A finished border", b.Width.Width, length.Inch/8, largest)
 	}
 	if p := b.Pieced; p != nil {
 		for key, n := range map[string]int{"across": p.Across, "down": p.Down} {
 			if n != 0 {
-				v.count(path+"/pieced/"+key, "The number of patches in a border", n, 1, MostGrid)
+				v.Count(path+"/pieced/"+key, "The number of patches in a border", n, 1, MostGrid)
 			}
 		}
 	}
@@ -493,33 +505,33 @@ const (
 )
 
 // judgeStack checks its parts, and that it does not hold stacks without end.
-func judgeStack(v *validator, path string, f Face) {
+func judgeStack(v *Judge, path string, f Face) {
 	if len(f.Parts) > mostStack {
-		v.stop(path+"/parts", fmt.Sprintf("%d parts are given.", len(f.Parts)),
+		v.Stop(path+"/parts", fmt.Sprintf("%d parts are given.", len(f.Parts)),
 			fmt.Sprintf("Give up to %d.", mostStack))
 		return
 	}
 	if strings.Count(path, "/parts/") >= mostDeep {
-		v.stop(path, "Stacks lie in stacks too deep to be told apart.",
+		v.Stop(path, "Stacks lie in stacks too deep to be told apart.",
 			fmt.Sprintf("Put at most %d into each other.", mostDeep))
 		return
 	}
 	for i, p := range f.Parts {
 		at := fmt.Sprintf("%s/parts/%d", path, i)
-		v.between(at+"/height", "A part of a stack", p.Height, length.Inch/4, largest)
+		v.Between(at+"/height", "A part of a stack", p.Height, length.Inch/4, largest)
 		judgeFace(v, at+"/face", p.Face)
 	}
 }
 
 // keep checks that kept patches are there.
-func (v *validator) keep(path string, f Face) {
+func (v *Judge) keep(path string, f Face) {
 	if f.Rows < 1 || f.Columns < 1 || f.Rows > MostGrid {
 		return
 	}
 	shape := f.Shape()
 	for i, k := range f.Keep {
 		if k.Row < 1 || k.Row > len(shape) || k.Column < 1 || k.Column > shape[k.Row-1] {
-			v.stop(fmt.Sprintf("%s/keep/%d", path, i),
+			v.Stop(fmt.Sprintf("%s/keep/%d", path, i),
 				fmt.Sprintf("There is no patch %d in row %d to be kept.", k.Column, k.Row),
 				"Take it out, or name one that is there.")
 		}
@@ -527,56 +539,56 @@ func (v *validator) keep(path string, f Face) {
 }
 
 // rows checks an order that is written out against the grid.
-func (v *validator) rows(path string, f Face) {
+func (v *Judge) rows(path string, f Face) {
 	if f.Order.Kind != Rows || f.Rows < 1 || f.Columns < 1 {
 		return
 	}
 	shape := f.Shape()
 	if len(f.Order.Rows) != len(shape) {
-		v.stop(path+"/order", fmt.Sprintf("%d rows are written out for a grid of %d.", len(f.Order.Rows), len(shape)),
+		v.Stop(path+"/order", fmt.Sprintf("%d rows are written out for a grid of %d.", len(f.Order.Rows), len(shape)),
 			"Write one list a row.")
 		return
 	}
 	for i, row := range f.Order.Rows {
 		if len(row) != shape[i] {
-			v.stop(fmt.Sprintf("%s/order/%d", path, i),
+			v.Stop(fmt.Sprintf("%s/order/%d", path, i),
 				fmt.Sprintf("This row has %d cloths for %d patches.", len(row), shape[i]), "Give one letter a patch.")
 		}
 	}
 }
 
-func judgeLayers(v *validator, path string, l Layers) {
+func judgeLayers(v *Judge, path string, l Layers) {
 	if l.Overhang != nil {
-		v.between(path+"/overhang", "The overhang", *l.Overhang, 0, mostMargin)
+		v.Between(path+"/overhang", "The overhang", *l.Overhang, 0, mostMargin)
 	}
 	if b := l.Batting; b != nil {
-		v.count(path+"/batting/count", "Layers of batting", b.Count, 0, 4)
+		v.Count(path+"/batting/count", "Layers of batting", b.Count, 0, 4)
 		if b.Overhang != nil {
-			v.between(path+"/batting/overhang", "The overhang of the batting", *b.Overhang, 0, mostMargin)
+			v.Between(path+"/batting/overhang", "The overhang of the batting", *b.Overhang, 0, mostMargin)
 		}
-		v.between(path+"/batting/loft", "The loft of a batting", b.Loft, 0, 2*length.Inch)
+		v.Between(path+"/batting/loft", "The loft of a batting", b.Loft, 0, 2*length.Inch)
 	}
 }
 
-func judgeQuilting(v *validator, path string, q Quilting) {
+func judgeQuilting(v *Judge, path string, q Quilting) {
 	if len(q.Lines) > 8 {
-		v.stop(path+"/lines", "More than eight sets of lines cannot be told apart.", "Keep the sets that are sewn.")
+		v.Stop(path+"/lines", "More than eight sets of lines cannot be told apart.", "Keep the sets that are sewn.")
 	}
 	for i, f := range q.Lines {
 		at := fmt.Sprintf("%s/lines/%d", path, i)
-		v.between(at+"/pitch", "The distance between lines", f.Pitch, leastPitch, mostPitch)
+		v.Between(at+"/pitch", "The distance between lines", f.Pitch, leastPitch, mostPitch)
 		if !(f.Angle >= -360 && f.Angle <= 360) {
-			v.stop(at+"/angle", fmt.Sprintf("An angle of %g° goes round more than once.", f.Angle),
+			v.Stop(at+"/angle", fmt.Sprintf("An angle of %g° goes round more than once.", f.Angle),
 				"Type degrees from −90 to 90.")
 		}
-		v.between(at+"/shift", "The shift of a set of lines", f.Shift, -mostPitch, mostPitch)
+		v.Between(at+"/shift", "The shift of a set of lines", f.Shift, -mostPitch, mostPitch)
 		if f.Wave < 0 || f.Wave > f.Pitch {
-			v.stop(at+"/wave",
+			v.Stop(at+"/wave",
 				fmt.Sprintf("Lines %s apart cannot swing out by %s: they would cross.", v.style.Text(f.Pitch),
 					v.style.Text(f.Wave)), "Type up to the distance between the lines, or 0 for straight ones.")
 		}
 		if q.Pair < 0 || (q.Pair > 0 && q.Pair >= f.Pitch) {
-			v.stop(path+"/pair",
+			v.Stop(path+"/pair",
 				fmt.Sprintf("Pairs %s apart do not fit lines %s apart.", v.style.Text(q.Pair), v.style.Text(f.Pitch)),
 				"Type a distance below that between the lines, or 0 for single lines.")
 		}
@@ -586,86 +598,86 @@ func judgeQuilting(v *validator, path string, q Quilting) {
 		l         length.Length
 	}{{"echo", "The distance between echoes", q.Echo}, {"free", "The distance of free-motion lines", q.Free}} {
 		if d.l != 0 {
-			v.between(path+"/"+d.key, d.what, d.l, leastPitch, mostPitch)
+			v.Between(path+"/"+d.key, d.what, d.l, leastPitch, mostPitch)
 		}
 	}
 }
 
-func judgeBack(v *validator, b Back) {
+func judgeBack(v *Judge, b Back) {
 	if len(b.Hem) > 2 {
-		v.stop("/back/hem", "A hem is turned once or twice.", `Give one or two folds, or [] on a selvedge.`)
+		v.Stop("/back/hem", "A hem is turned once or twice.", `Give one or two folds, or [] on a selvedge.`)
 	}
 	for i, h := range b.Hem {
-		v.between(finding.Path("back", "hem", i), "A hem", h, 0, mostHem)
+		v.Between(finding.Path("back", "hem", i), "A hem", h, 0, mostHem)
 	}
 	for i, w := range b.Panels.Widths {
-		v.size(finding.Path("back", "panels", i), "The width of a back piece", w)
+		v.Size(finding.Path("back", "panels", i), "The width of a back piece", w)
 	}
 	for _, l := range []struct {
 		key, what string
 		l         length.Length
 	}{{"gap", "A gap", b.Gap}, {"band", "A band", b.Band}, {"tape", "The tape", b.Tape},
 		{"button", "A button", b.Button}, {"depth", "The depth of the fold", b.Depth}} {
-		v.between("/back/"+l.key, l.what, l.l, 0, largest)
+		v.Between("/back/"+l.key, l.what, l.l, 0, largest)
 	}
-	v.between("/back/seam", "What is turned under beside a zip", b.Seam, 0, mostSeam)
-	v.count("/back/count", "Buttons or ties", b.Count, 0, 60)
+	v.Between("/back/seam", "What is turned under beside a zip", b.Seam, 0, mostSeam)
+	v.Count("/back/count", "Buttons or ties", b.Count, 0, 60)
 	if !(b.Share >= 0 && b.Share <= 100) {
-		v.stop("/back/share", fmt.Sprintf("An overlap cannot be %g %% of the width.", b.Share),
+		v.Stop("/back/share", fmt.Sprintf("An overlap cannot be %g %% of the width.", b.Share),
 			"Type a percentage from 15 to 60; 25 is safe.")
 	}
 }
 
-func judgeEdges(v *validator, p Plan) {
+func judgeEdges(v *Judge, p Plan) {
 	if c := p.Edges.Piping; c != nil {
-		v.between("/edges/piping/cord", "A cord", c.Cord, leastSeam, length.Inch)
+		v.Between("/edges/piping/cord", "A cord", c.Cord, leastSeam, length.Inch)
 	}
 	if b := p.Edges.Binding; b != nil {
-		v.between("/edges/binding/shows", "What shows of a binding", b.Shows, length.Inch/8, mostSeam)
+		v.Between("/edges/binding/shows", "What shows of a binding", b.Shows, length.Inch/8, mostSeam)
 	}
 	if t := p.Edges.Topstitch; t != 0 && (t < 0 || t >= p.Cover.Seam) {
-		v.stop("/edges/topstitch",
+		v.Stop("/edges/topstitch",
 			fmt.Sprintf("Top-stitching %s from the edge misses what is turned in by a seam of %s.", v.style.Text(t),
 				v.style.Text(p.Cover.Seam)),
 			fmt.Sprintf("Type less than %s; half of it is usual.", v.style.Text(p.Cover.Seam)))
 	}
 	if m := p.Object.Make; m != nil {
 		if p.Object.Kind != Form {
-			v.stop("/object/make", "Only a pad is made at home.", "Take it out of this plan.")
+			v.Stop("/object/make", "Only a pad is made at home.", "Take it out of this plan.")
 		}
 		if m.Fold && p.Object.Round() {
-			v.stop("/object/make/fold", "A circle has no side to lie on the fold.", "Make the pad of two pieces.")
+			v.Stop("/object/make/fold", "A circle has no side to lie on the fold.", "Make the pad of two pieces.")
 		}
-		v.between("/object/make/tab", "A tab", m.Tab, 0, mostSeam)
-		v.between("/object/make/gap", "The gap of a pad", m.Gap, 0, largest)
+		v.Between("/object/make/tab", "A tab", m.Tab, 0, mostSeam)
+		v.Between("/object/make/gap", "The gap of a pad", m.Gap, 0, largest)
 	}
 }
 
 // judgeFitting checks the numbers of a fitting that no kind of it can do without.
-func judgeFitting(v *validator, path string, f Fitting) {
-	v.count(path+"/slots", "Pen slots", f.Slots, 0, mostSlots)
-	v.between(path+"/slot", "A pen slot", f.Slot, 0, mostMargin)
-	v.between(path+"/short", "The short one of a pair", f.Short, 0, largest)
-	v.between(path+"/tape", "The hook-and-loop tape", f.Tape, 0, largest)
+func judgeFitting(v *Judge, path string, f Fitting) {
+	v.Count(path+"/slots", "Pen slots", f.Slots, 0, mostSlots)
+	v.Between(path+"/slot", "A pen slot", f.Slot, 0, mostMargin)
+	v.Between(path+"/short", "The short one of a pair", f.Short, 0, largest)
+	v.Between(path+"/tape", "The hook-and-loop tape", f.Tape, 0, largest)
 	if f.Layers != nil {
 		judgeLayers(v, path+"/layers", *f.Layers)
 	}
 }
 
-func judgeCloth(v *validator, letter string, c Cloth) {
+func judgeCloth(v *Judge, letter string, c Cloth) {
 	path := finding.Path("cloths", letter)
 	if strings.TrimSpace(letter) == "" || strings.Contains(letter, "/") {
-		v.stop("/cloths", fmt.Sprintf("%q cannot name a cloth.", letter), "Use a letter or a word without a slash.")
+		v.Stop("/cloths", fmt.Sprintf("%q cannot name a cloth.", letter), "Use a letter or a word without a slash.")
 	}
 	s := c.Settle()
-	v.size(path+"/width", "The width of a cloth", *s.Width)
+	v.Size(path+"/width", "The width of a cloth", *s.Width)
 	if *s.Usable <= 0 || *s.Usable > *s.Width {
-		v.stop(path+"/usable",
+		v.Stop(path+"/usable",
 			fmt.Sprintf("%s of %s cannot be usable.", v.style.Text(*s.Usable), v.style.Text(*s.Width)),
 			"Type the width between the selvedges, no wider than the cloth.")
 	}
 	if c.Have != nil && (*c.Have < 0 || *c.Have > mostCloth) {
-		v.stop(path+"/have", fmt.Sprintf("There cannot be %s of a cloth.", v.style.Text(*c.Have)),
+		v.Stop(path+"/have", fmt.Sprintf("There cannot be %s of a cloth.", v.style.Text(*c.Have)),
 			"Type the length that is left, or 0.")
 	}
 	v.percent(path+"/shrink", "Shrinkage", c.Shrink)
@@ -679,40 +691,40 @@ const mostCloth = 100 * length.Metre
 const mostMoney = 1e6
 
 // judgeMoney checks an amount of money.
-func judgeMoney(v *validator, path, what string, amount float64) {
+func judgeMoney(v *Judge, path, what string, amount float64) {
 	if !(amount >= 0 && amount <= mostMoney) {
-		v.stop(path, fmt.Sprintf("%s cannot be %g.", what, amount),
+		v.Stop(path, fmt.Sprintf("%s cannot be %g.", what, amount),
 			"Type an amount such as 12.50, or 0 where nobody said.")
 	}
 }
 
 // judgeStock checks what the cupboard says of a cloth beside its width.
-func judgeStock(v *validator, path string, c Cloth) {
+func judgeStock(v *Judge, path string, c Cloth) {
 	judgeMoney(v, path+"/price", "The price of a cloth", c.Price)
 	if !(c.Stretch >= 0 && c.Stretch <= 200) {
-		v.stop(path+"/stretch", fmt.Sprintf("Cloth cannot stretch by %g %%.", c.Stretch),
+		v.Stop(path+"/stretch", fmt.Sprintf("Cloth cannot stretch by %g %%.", c.Stretch),
 			"Type how much longer it can be pulled, in percent, from 0 to 200.")
 	}
 	if c.Repeat != nil {
-		v.between(path+"/repeat/across", "From motif to motif across", c.Repeat.Across, length.Inch/4, largest)
-		v.between(path+"/repeat/along", "From motif to motif along the cloth", c.Repeat.Along, length.Inch/4, largest)
+		v.Between(path+"/repeat/across", "From motif to motif across", c.Repeat.Across, length.Inch/4, largest)
+		v.Between(path+"/repeat/along", "From motif to motif along the cloth", c.Repeat.Along, length.Inch/4, largest)
 	}
 	for i, o := range c.Odd {
 		at := fmt.Sprintf("%s/odd/%d", path, i)
-		v.size(at+"/width", "The width of an odd piece", o.Width)
-		v.size(at+"/length", "The length of an odd piece", o.Length)
-		v.count(at+"/count", "How many odd pieces are alike", max(1, o.Count), 1, mostOdd)
+		v.Size(at+"/width", "The width of an odd piece", o.Width)
+		v.Size(at+"/length", "The length of an odd piece", o.Length)
+		v.Count(at+"/count", "How many odd pieces are alike", max(1, o.Count), 1, mostOdd)
 		if o.Count < 0 {
-			v.count(at+"/count", "How many odd pieces are alike", o.Count, 1, mostOdd)
+			v.Count(at+"/count", "How many odd pieces are alike", o.Count, 1, mostOdd)
 		}
 	}
 	var kept length.Length
 	for i, k := range c.Kept {
-		v.size(fmt.Sprintf("%s/kept/%d/length", path, i), "What is kept for a plan", k.Length)
+		v.Size(fmt.Sprintf("%s/kept/%d/length", path, i), "What is kept for a plan", k.Length)
 		kept += k.Length
 	}
 	if c.Have != nil && kept > *c.Have {
-		v.stop(path+"/kept", fmt.Sprintf("%s are kept for plans, and there are %s of %s.", v.style.Text(kept),
+		v.Stop(path+"/kept", fmt.Sprintf("%s are kept for plans, and there are %s of %s.", v.style.Text(kept),
 			v.style.Text(*c.Have), c.Name),
 			"Let some of it go, or put more in.")
 	}
@@ -721,42 +733,42 @@ func judgeStock(v *validator, path string, c Cloth) {
 // mostOdd pieces are alike.
 const mostOdd = 999
 
-func judgeHabits(v *validator, h Habits) {
-	v.between("/habits/step", "A ruler step", h.Step, length.Inch/64, length.Inch)
-	v.between("/habits/seam", "A seam allowance", h.Seam, leastSeam, mostSeam)
-	v.between("/habits/hem", "Each fold of a hem", h.Hem, length.Inch/8, 3*length.Inch)
-	v.between("/habits/ease", "The ease", h.Ease, -mostMargin, mostMargin)
+func judgeHabits(v *Judge, h Habits) {
+	v.Between("/habits/step", "A ruler step", h.Step, length.Inch/64, length.Inch)
+	v.Between("/habits/seam", "A seam allowance", h.Seam, leastSeam, mostSeam)
+	v.Between("/habits/hem", "Each fold of a hem", h.Hem, length.Inch/8, 3*length.Inch)
+	v.Between("/habits/ease", "The ease", h.Ease, -mostMargin, mostMargin)
 	if h.Fraction != 8 && h.Fraction != 16 && h.Fraction != 32 {
-		v.stop("/habits/fraction", fmt.Sprintf("A ruler is not divided into %d.", h.Fraction), "Type 8, 16 or 32.")
+		v.Stop("/habits/fraction", fmt.Sprintf("A ruler is not divided into %d.", h.Fraction), "Type 8, 16 or 32.")
 	}
 	if h.Wage != nil {
 		judgeMoney(v, "/habits/wage", "What an hour is reckoned at", *h.Wage)
 	}
 	if h.Margin != nil && !(*h.Margin >= 0 && *h.Margin <= 1000) {
-		v.stop("/habits/margin", fmt.Sprintf("The margin cannot be %g %%.", *h.Margin),
+		v.Stop("/habits/margin", fmt.Sprintf("The margin cannot be %g %%.", *h.Margin),
 			"Type what is added for selling, in percent, from 0 to 1000.")
 	}
 	if h.Pace != 0 && !(h.Pace >= 0.2 && h.Pace <= 5) {
-		v.stop("/habits/pace", fmt.Sprintf("A pace cannot be %g.", h.Pace),
+		v.Stop("/habits/pace", fmt.Sprintf("A pace cannot be %g.", h.Pace),
 			"Type how many minutes you take for each that is usual, from 0.2 to 5.")
 	}
 	if len(h.Currency) > 8 {
-		v.stop("/habits/currency", "The name of the money is too long.", "Type a sign or up to eight letters.")
+		v.Stop("/habits/currency", "The name of the money is too long.", "Type a sign or up to eight letters.")
 	}
 }
 
 // heaviest a pad can be filled, in grams.
 const heaviest = 20_000
 
-func judgeMeasured(v *validator, path string, m Measured) {
+func judgeMeasured(v *Judge, path string, m Measured) {
 	if m.Gate == "" {
-		v.stop(path+"/gate", "A measurement needs to say at which gate it was taken.",
+		v.Stop(path+"/gate", "A measurement needs to say at which gate it was taken.",
 			fmt.Sprintf("Type %s, for instance.", ref.FrontQuilted))
 	}
-	v.between(path+"/width", "A measured width", m.Width, 0, largest)
-	v.between(path+"/height", "A measured height", m.Height, 0, largest)
+	v.Between(path+"/width", "A measured width", m.Width, 0, largest)
+	v.Between(path+"/height", "A measured height", m.Height, 0, largest)
 	if !(m.Weight >= 0 && m.Weight <= heaviest) {
-		v.stop(path+"/weight", fmt.Sprintf("A weight of %g g is none that fills a pad.", m.Weight),
+		v.Stop(path+"/weight", fmt.Sprintf("A weight of %g g is none that fills a pad.", m.Weight),
 			fmt.Sprintf("Type grams, from 0 to %d.", heaviest))
 	}
 	if s := m.Sides; s != nil {
@@ -764,11 +776,11 @@ func judgeMeasured(v *validator, path string, m Measured) {
 			key string
 			l   length.Length
 		}{{"top", s.Top}, {"right", s.Right}, {"bottom", s.Bottom}, {"left", s.Left}} {
-			v.between(path+"/sides/"+d.key, "A measured side", d.l, 0, largest)
+			v.Between(path+"/sides/"+d.key, "A measured side", d.l, 0, largest)
 		}
 	}
 	if d := m.Diagonals; d != nil {
-		v.between(path+"/diagonals/falling", "A measured diagonal", d.Falling, 0, 2*largest)
-		v.between(path+"/diagonals/rising", "A measured diagonal", d.Rising, 0, 2*largest)
+		v.Between(path+"/diagonals/falling", "A measured diagonal", d.Falling, 0, 2*largest)
+		v.Between(path+"/diagonals/rising", "A measured diagonal", d.Rising, 0, 2*largest)
 	}
 }

@@ -328,7 +328,7 @@ func TestALayoutKeepsWhatWasDecided(t *testing.T) {
 	f := plan.Face{Kind: plan.GridFace, Columns: 2, Rows: 2, Patch: plan.Patch{Fit: true}, Cloths: []string{"B", "C"},
 		Block: plan.Block{Name: "pinwheel"}, Order: plan.Order{Kind: plan.Scrap}, Seed: 4,
 		Sash: &plan.Sash{Width: length.Inch, Cloth: "D", Posts: true, PostCloth: "A"},
-		Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "D", Corner: plan.Squares,
+		Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "D", Corner: "squares",
 			CornerCloth: "A"}}}
 	list, ok := begin.Layouts(faced(f), "front", begin.Limits{Border: "yes", Sash: length.Inch / 2})
 	require.True(t, ok)
@@ -337,7 +337,7 @@ func TestALayoutKeepsWhatWasDecided(t *testing.T) {
 		assert.Equal(t, []any{f.Cloths, f.Block, f.Order, 4},
 			[]any{l.Face.Cloths, l.Face.Block, l.Face.Order, l.Face.Seed})
 		require.Len(t, l.Face.Borders, 1)
-		assert.Equal(t, []any{"D", plan.Squares, "A"},
+		assert.Equal(t, []any{"D", plan.BorderCorner("squares"), "A"},
 			[]any{l.Face.Borders[0].Cloth, l.Face.Borders[0].Corner, l.Face.Borders[0].CornerCloth})
 		if l.Face.Sash != nil {
 			sashed++

@@ -162,7 +162,7 @@ func TestAChangeSaysWhatItSpoils(t *testing.T) {
 // What is not touched by a change stays as it is done, whatever lies beside it.
 func TestAChangeSpoilsNothingElse(t *testing.T) {
 	p := done(t, cushion(), pieced)
-	wider := withFace(p, func(f *plan.Face) { f.Borders[0].Corner = plan.Mitred })
+	wider := withFace(p, func(f *plan.Face) { f.Borders[0].Corner = "mitred" })
 	assert.Equal(t, map[string]spoil.Why{border: spoil.TooSmall,
 		"cut.piece:front.of:edge.role:border-second": spoil.TooSmall, cutOut: spoil.Resewn},
 		whys(spoil.Of(p, wider, nil)), "the strips of the border are cut, and nothing is sewn of them")

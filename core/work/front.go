@@ -312,18 +312,17 @@ func stacked(f front.Face) int {
 	return n
 }
 
-// sewBorder sews one border on, by how it is made.
+// sewBorder sews one border on, by how it is made and how its sides meet.
 func sewBorder(b *builder, of ref.Key) {
 	var parts []front.Part
-	mitred, squares := false, false
 	for _, p := range b.Face.Parts {
 		if p.Ref.Of == of {
 			parts = append(parts, p)
-			squares = squares || p.Role == front.Corner
 		}
 	}
-	for _, c := range b.Face.Cells {
-		mitred = mitred || (c.Line != nil && b.Face.Parts[c.Part].Ref.Of == of)
+	corner, known := front.BorderCorners.Of(string(parts[0].Corner))
+	if !known {
+		corner, _ = front.BorderCorners.Of(string(plan.Butted))
 	}
 	step := func(role ref.Role, pair int, edge, title, text, check string) {
 		b.add(Step{Role: role, Of: of, Edge: edge, Pair: pair, Stage: Piecing, Act: BorderSewn, Seams: 2,
@@ -335,7 +334,7 @@ func sewBorder(b *builder, of ref.Key) {
 			step(ref.DoBorderPatches, 0, "", "Sew the border from its patches",
 				"Lay them round as drawn, and sew each of the four sides into a strip.",
 				"Lay each strip on the edge it is sewn to: they are alike.")
-			step(ref.DoBorder, 0, "", "Sew the border on", borderText(false, squares),
+			step(ref.DoBorder, 0, "", "Sew the border on", corner.Second,
 				"Measure across the middle before and after: the borders lie flat.")
 			return
 		}
@@ -347,22 +346,17 @@ func sewBorder(b *builder, of ref.Key) {
 		}
 		switch p.Role {
 		case front.BorderEnd:
-			text := "Sew one to the left and one to the right edge."
-			if mitred {
-				text = fmt.Sprintf("Middle to middle, to the left and the right edge: begin and end %s before the corners.", b.text(b.Plan.Cover.Seam))
-			}
-			step(ref.DoBorder, 1, p.Ref.Edge, p.Title, joined+text,
+			step(ref.DoBorder, 1, p.Ref.Edge, p.Title, joined+corner.First(b.text(b.Plan.Cover.Seam)),
 				fmt.Sprintf("Measure the sewn centre down its middle first: the strips are cut %s long for it.",
 					b.text(p.Size.Height.Total())))
 		case front.BorderRun:
-			step(ref.DoBorder, 2, p.Ref.Edge, p.Title, joined+borderText(mitred, squares),
+			step(ref.DoBorder, 2, p.Ref.Edge, p.Title, joined+corner.Second,
 				fmt.Sprintf("Measure across the middle first: the strips are cut %s long for it.",
 					b.text(p.Size.Width.Total())))
 		}
 	}
-	if mitred {
-		step(ref.DoMitre, 0, "", "Sew the mitres",
-			"Fold the corner so that both strips lie on each other, draw the line from the inner corner at 45°, sew from the inner corner out, and trim to the seam.", "The corner lies flat before it is trimmed.")
+	if last := corner.Last; last.Title != "" {
+		step(ref.DoMitre, 0, "", last.Title, last.Text, last.Check)
 	}
 }
 
@@ -374,17 +368,6 @@ func joinedFirst(b *builder, role front.Role) string {
 		}
 	}
 	return ""
-}
-
-// borderText says how the second pair of a border is sewn on.
-func borderText(mitred, squares bool) string {
-	switch {
-	case mitred:
-		return "The same at the top and the bottom; the ends stay loose."
-	case squares:
-		return "The sides first; then sew a corner square to both ends of the others, and sew those on, seams locked."
-	}
-	return "Sew them across everything, over the ends of the sides."
 }
 
 // pressText says a side as an instruction.

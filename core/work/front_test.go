@@ -133,9 +133,9 @@ func TestSashesAreJoinedWithTheRows(t *testing.T) {
 
 func TestBordersByTheirCorners(t *testing.T) {
 	for corner, want := range map[plan.BorderCorner][]string{
-		plan.Butted:  {"step.piece:front.of:1.role:border.no:1", "step.piece:front.of:1.role:border.no:2"},
-		plan.Squares: {"step.piece:front.of:1.role:border.no:1", "step.piece:front.of:1.role:border.no:2"},
-		plan.Mitred: {"step.piece:front.of:1.role:border.no:1", "step.piece:front.of:1.role:border.no:2",
+		plan.Butted: {"step.piece:front.of:1.role:border.no:1", "step.piece:front.of:1.role:border.no:2"},
+		"squares":   {"step.piece:front.of:1.role:border.no:1", "step.piece:front.of:1.role:border.no:2"},
+		"mitred": {"step.piece:front.of:1.role:border.no:1", "step.piece:front.of:1.role:border.no:2",
 			"step.piece:front.of:1.role:mitre"},
 	} {
 		f := grid(2, 2)
