@@ -230,6 +230,15 @@ func TestWhatIsPressedIsDone(t *testing.T) {
 	})
 }
 
+func TestWhatIsSoAlreadyChangesNothing(t *testing.T) {
+	doc := []byte(`{"format": "umschlag/plan/2", "title": "t", "object": {"kind": "form", "width": "16.0", "height": "16"}, "cover": {"kind": "cushion"}, "cloths": {"A": {}},
+		"pieces": {"front": {"face": {"kind": "grid", "columns": 4, "rows": 4, "patch": {"fit": true}, "cloths": ["A"]}}}}`)
+	patch, err := planfile.Chosen(doc, "/pieces/front/face/columns", "", nil)
+	require.NoError(t, err)
+	require.NotNil(t, patch)
+	require.Empty(t, patch)
+}
+
 // has tells whether a key is decided in the brief, or known to be decided elsewhere.
 func (t *told) has(path string) bool {
 	if t.decided[path] || elsewhere[generic(path)] != "" ||

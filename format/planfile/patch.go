@@ -112,7 +112,7 @@ func Chosen(data []byte, id, key string, w *reckon.Workshop) ([]finding.Change, 
 	case refused != "":
 		return nil, Problems{{Path: id, Text: refused}}
 	}
-	return diff(file, p, q), nil
+	return append([]finding.Change{}, diff(file, p, q)...), nil // none, where it is so already
 }
 
 // tidy is a tree in the shapes that JSON writes.

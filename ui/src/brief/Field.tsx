@@ -11,8 +11,8 @@ interface Props {
   shown: string;
   /** Says what is wrong with a typed text, or null. */
   judge: (text: string) => Promise<string | null>;
-  /** Keeps a text that nothing is wrong with. */
-  keep: (text: string) => void;
+  /** Keeps a text that nothing is wrong with; it is kept when the answer is there. */
+  keep: (text: string) => void | Promise<void>;
   /** Called when typing is given up. */
   drop?: () => void;
   /** Marks the kept value as one that cannot stand. */
@@ -37,6 +37,7 @@ export function Field({ label, text, shown, judge, keep, drop, wrong, numeric, p
   const [error, setError] = useState<string | null>(null);
   const [focused, setFocused] = useState(false);
   const latest = useRef("");
+  const keeping = useRef(false);
   const pause = useRef<ReturnType<typeof setTimeout>>(undefined);
   const note = useId();
 
@@ -58,8 +59,19 @@ export function Field({ label, text, shown, judge, keep, drop, wrong, numeric, p
       return;
     }
     if (await ask(draft, 0)) return; // stays as typed
-    keep(draft.trim());
-    setDraft(null);
+    await settle(draft);
+  };
+
+  /** Keeps a text, once; it stands as typed until it is kept, and what is typed meanwhile stays. */
+  const settle = async (typed: string) => {
+    if (keeping.current) return;
+    keeping.current = true;
+    try {
+      await keep(typed.trim());
+    } finally {
+      keeping.current = false;
+    }
+    setDraft((now) => (now === typed ? null : now));
   };
 
   const giveUp = () => {
@@ -74,8 +86,7 @@ export function Field({ label, text, shown, judge, keep, drop, wrong, numeric, p
   const take = async (next: string) => {
     setDraft(next);
     if (await ask(next, 0)) return false;
-    keep(next.trim());
-    setDraft(null);
+    await settle(next);
     return true;
   };
   const taking = useRef(take);

@@ -69,7 +69,7 @@ export function Value({ path, label, kind = "length", shown, also = [], follows 
       }}
       keep={(next) =>
         follows
-          ? void session.follow((now) => written(now, next), path, `${label}: ${next}`)
+          ? session.follow((now) => written(now, next), path, `${label}: ${next}`)
           : rework((now) => written(now, next), `${label}: ${next}`)
       }
       drop={() => void session.settle()}

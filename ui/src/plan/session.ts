@@ -125,12 +125,11 @@ export class Session {
     });
   }
 
-  /** Keeps a value that was typed, with what follows from it. It shows at once, and is kept by itself where that cannot be told. */
+  /** Keeps a value that was typed, with what follows from it; by itself where that cannot be told. */
   follow(written: (plan: Plan) => Plan, path: string, label: string): Promise<void> {
     return this.decide(async () => {
-      this.set({ plan: written(this.state.plan) });
-      const patch = await this.patchOf(this.state.plan, path, "").catch(() => []);
-      if (!this.closed) this.change(patched(this.state.plan, patch), label);
+      const patch = await this.patchOf(written(this.state.plan), path, "").catch(() => []);
+      if (!this.closed) this.change(patched(written(this.state.plan), patch), label);
     });
   }
 
