@@ -259,6 +259,13 @@ func (m maker) face(p plan.Plan, name, path string) plan.Face {
 		for i := range f.Parts {
 			f.Parts[i].Face = m.face(with, name, "/parts/"+string(rune('0'+i))+"/face")
 		}
+		if m.oneIn(3, "a part that takes the rest"+path) {
+			f.Parts[0].Height = plan.Extent{Rest: true}
+		}
+	case plan.StripsFace:
+		if m.oneIn(3, "a strip that takes the rest"+path) {
+			f.Strips[len(f.Strips)-1].Width = plan.Extent{Rest: true}
+		}
 	}
 	if slices.Contains([]plan.FaceKind{plan.GridFace, plan.CheckerFace, plan.FoundFace}, f.Kind) {
 		m.borders(&f, path)
@@ -290,11 +297,11 @@ func (m maker) grid(f *plan.Face, path string) {
 func (m maker) borders(f *plan.Face, path string) {
 	f.Borders = nil
 	for i := range pick(m, "borders"+path, []int{0, 1, 1, 2}) {
-		b := plan.Border{Width: plan.BorderWidth{Width: plan.StartsIn(m.unit).Sash * 2},
+		b := plan.Border{Width: plan.Extent{Width: plan.StartsIn(m.unit).Sash * 2},
 			Cloth:  pick(m, "cloth of a border"+path, letters),
 			Corner: word[plan.BorderCorner](m, "corner of a border"+path)}
 		if i == 0 {
-			b.Width = plan.BorderWidth{Rest: !m.oneIn(4, "no rest"+path), Width: b.Width.Width}
+			b.Width = plan.Extent{Rest: !m.oneIn(4, "no rest"+path), Width: b.Width.Width}
 			if b.Width.Rest {
 				b.Width.Width = 0
 			}

@@ -288,7 +288,8 @@ func TestAMadeUpFace(t *testing.T) {
 	t.Cleanup(front.Kinds.Add("halves", func(o front.Order) (front.Face, finding.List) {
 		half := o.Finished.Width.Total() / 2
 		o.Face = plan.Face{Kind: plan.StripsFace, Direction: plan.AlongWay, Strips: []plan.Strip{
-			{Key: "a", Width: half, Cloth: o.Face.Cloths[0]}, {Key: "b", Width: half, Cloth: o.Face.Cloths[1]}}}
+			{Key: "a", Width: plan.Extent{Width: half}, Cloth: o.Face.Cloths[0]},
+			{Key: "b", Width: plan.Extent{Width: half}, Cloth: o.Face.Cloths[1]}}}
 		return front.Build(o)
 	}))
 	t.Cleanup(brief.Faces.Add("halves", brief.Face{Says: "Halves", Words: func(f *brief.FaceTeller) {

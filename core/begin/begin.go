@@ -137,21 +137,26 @@ func Split(p plan.Plan, config, path string) (plan.Face, bool) {
 	if !ok {
 		return plan.Face{}, false
 	}
-	face := at.face
+	face := at.face.Filled(at.size.Width.Total(), at.size.Height.Total())
+	for i := range face.Strips { // what is halved has a size of its own
+		face.Strips[i].Width.Rest = face.Strips[i].Width.Rest && i < len(face.Strips)-1
+	}
+	for i := range face.Parts {
+		face.Parts[i].Height.Rest = face.Parts[i].Height.Rest && i < len(face.Parts)-1
+	}
 	step := at.plan.Habits.Step
 	letters := panel.Letters(at.plan)
 	switch {
 	case face.Kind == plan.StripsFace && len(face.Strips) > 0:
 		last := &face.Strips[len(face.Strips)-1]
-		next := *last
-		next.Key = "" // a part of its own
-		next.Width, next.Cloth = (last.Width / 2).Floor(step), letters[len(face.Strips)%len(letters)]
-		last.Width -= next.Width
+		next := plan.Strip{Width: plan.Extent{Width: (last.Width.Width / 2).Floor(step)},
+			Cloth: letters[len(face.Strips)%len(letters)]}
+		last.Width.Width -= next.Width.Width
 		face.Strips = append(face.Strips, next)
 	case face.Kind == plan.StackFace && len(face.Parts) > 0:
 		last := &face.Parts[len(face.Parts)-1]
-		height := (last.Height / 2).Floor(step)
-		last.Height -= height
+		height := plan.Extent{Width: (last.Height.Width / 2).Floor(step)}
+		last.Height.Width -= height.Width
 		face.Parts = append(face.Parts,
 			plan.Part{Height: height,
 				Face: plan.Face{Kind: plan.PlainFace, Cloth: letters[len(face.Parts)%len(letters)]}})
@@ -159,6 +164,13 @@ func Split(p plan.Plan, config, path string) (plan.Face, bool) {
 		return plan.Face{}, false
 	}
 	return face, true
+}
+
+// Filled is the face of a piece, or of a part of its stack, in which what takes the rest has its size. It reports
+// false where the piece cannot be reckoned or has no such part.
+func Filled(p plan.Plan, config, path string) (plan.Face, bool) {
+	at, ok := faceAt(p, config, path)
+	return at.face.Filled(at.size.Width.Total(), at.size.Height.Total()), ok
 }
 
 // place is a face of a piece, or of a part of its stack, and the size it fills.
@@ -201,7 +213,8 @@ func faceAt(p plan.Plan, config, path string) (at place, ok bool) {
 		if i >= len(at.face.Parts) {
 			return at, false
 		}
-		at.size.Height = sum.Of(sum.Part, "height of the part", at.face.Parts[i].Height)
+		at.face = at.face.Filled(at.size.Width.Total(), at.size.Height.Total())
+		at.size.Height = sum.Of(sum.Part, "height of the part", at.face.Parts[i].Height.Width)
 		at.least[1], at.most[1] = at.size.Height.Total(), at.size.Height.Total()
 		at.face = at.face.Parts[i].Face
 	}
@@ -237,24 +250,28 @@ func init() {
 	Kinds.Add("strips", func(b Beginning) plan.Face {
 		h, least := b.Size.Height.Total(), plan.LeastStrip.Ceil(max(1, b.Plan.Habits.Step))
 		if h < 3*least { // room for one
-			return plan.Face{Direction: plan.AcrossWay, Strips: []plan.Strip{{Width: h, Cloth: b.First()}}}
+			return plan.Face{Direction: plan.AcrossWay,
+				Strips: []plan.Strip{{Width: plan.Extent{Width: h}, Cloth: b.First()}}}
 		}
 		outer := max(least, h.Div(4).Floor(b.Plan.Habits.Step))
-		return plan.Face{Direction: plan.AcrossWay, Strips: []plan.Strip{{Width: outer, Cloth: b.First()},
-			{Width: h - 2*outer, Cloth: b.Last()}, {Width: outer, Cloth: b.First()}}}
+		return plan.Face{Direction: plan.AcrossWay,
+			Strips: []plan.Strip{{Width: plan.Extent{Width: outer}, Cloth: b.First()},
+				{Width: plan.Extent{Width: h - 2*outer}, Cloth: b.Last()},
+				{Width: plan.Extent{Width: outer}, Cloth: b.First()}}}
 	})
 	Kinds.Add("stack", func(b Beginning) plan.Face {
 		h := b.Size.Height.Total()
 		upper := h.Div(2).Floor(b.Plan.Habits.Step)
-		return plan.Face{Parts: []plan.Part{{Height: upper, Face: plan.Face{Kind: plan.PlainFace, Cloth: b.First()}},
-			{Height: h - upper, Face: plan.Face{Kind: plan.PlainFace, Cloth: b.Last()}}}}
+		return plan.Face{Parts: []plan.Part{{Height: plan.Extent{Width: upper},
+			Face: plan.Face{Kind: plan.PlainFace, Cloth: b.First()}},
+			{Height: plan.Extent{Width: h - upper}, Face: plan.Face{Kind: plan.PlainFace, Cloth: b.Last()}}}}
 	})
 	Kinds.Add("found", func(b Beginning) plan.Face {
 		half := func(size length.Length) length.Length {
 			return min(size.Div(2), plan.Largest).Floor(b.Plan.Habits.Step)
 		}
 		return plan.Face{Cloth: b.First(), Patch: plan.Patch{Width: half(b.Least[0]), Height: half(b.Least[1])},
-			Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: b.Last()}}}
+			Borders: []plan.Border{{Width: plan.Extent{Rest: true}, Cloth: b.Last()}}}
 	})
 }
 
@@ -313,7 +330,7 @@ func grid(b Beginning) plan.Face {
 	letters, w, h := b.Cloths, b.Most[0], b.Most[1]
 	f := plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Fit: true}, Cloths: letters,
 		Order:   plan.Order{Kind: plan.Alternate},
-		Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: letters[0]}}}
+		Borders: []plan.Border{{Width: plan.Extent{Rest: true}, Cloth: letters[0]}}}
 	long, short := max(w, h), min(w, h)
 	// near to a square, four by four and a border is a good start
 	if 4*long <= 5*short && short.Div(f.Columns) <= b.cuttable(short) {

@@ -92,12 +92,12 @@ func faceWith(p plan.Plan, old plan.Face, l gridfit.Layout) plan.Face {
 		}
 	}
 	if l.Border > 0 {
-		b := plan.Border{Cloth: panel.FirstCloth(p), Width: plan.BorderWidth{Width: l.Border}}
+		b := plan.Border{Cloth: panel.FirstCloth(p), Width: plan.Extent{Width: l.Border}}
 		if len(old.Borders) > 0 {
 			b.Cloth, b.Corner, b.CornerCloth = old.Borders[0].Cloth, old.Borders[0].Corner, old.Borders[0].CornerCloth
 		}
 		if l.Rest {
-			b.Width = plan.BorderWidth{Rest: true}
+			b.Width = plan.Extent{Rest: true}
 		}
 		f.Borders = []plan.Border{b}
 	}

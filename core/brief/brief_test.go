@@ -146,6 +146,22 @@ func TestASizeBeginsAsItIs(t *testing.T) {
 	assert.Positive(t, panels.Back.Panels.Widths[0])
 }
 
+func TestAStripTakesTheRest(t *testing.T) {
+	p := choose(t, cushion(t), [2]string{"/pieces/front/face/kind", "strips"})
+	rest := choose(t, p, [2]string{"/pieces/front/face/strip#rest", "1"})
+	assert.True(t, rest.Pieces["front"].Face.Strips[1].Width.Rest)
+	assert.Equal(t, reckon.Reckon(p, nil).Cuts, reckon.Reckon(rest, nil).Cuts)
+	assert.Contains(t, stage(rest, nil, "Front"), "what is left of")
+	wide := rest
+	wide.Object.Height += in // what is left follows the cover
+	other := choose(t, wide, [2]string{"/pieces/front/face/strip#rest", "0"})
+	assert.Equal(t, p.Pieces["front"].Face.Strips[1].Width.Width+in, other.Pieces["front"].Face.Strips[1].Width.Width)
+	assert.Empty(t, choose(t, other, [2]string{"/pieces/front/face/strip#rest", ""}).Pieces["front"].Face.Strips[0].Width.Rest)
+	more := choose(t, rest, [2]string{"/pieces/front/face#split", ""})
+	assert.Len(t, more.Pieces["front"].Face.Strips, 4)
+	assert.NotEmpty(t, reckon.Reckon(more, nil).Pieces)
+}
+
 func TestAPanelKeepsItsSizeWhenItsSquaresGo(t *testing.T) {
 	p, _ := plan.Begin("panel", length.Inches, plan.DefaultHabits(length.Inches), plan.Cloth{Name: "linen"})
 	p.Object.Width, p.Object.Height = 12*in, 12*in

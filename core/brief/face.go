@@ -287,9 +287,11 @@ func strips(f *FaceTeller) {
 		{Key: "across", Says: "across"}, {Key: "along", Says: "up and down"}},
 		func(face *plan.Face, key string) { face.Direction = plan.Direction(key) })
 	f.Say(": ")
+	widths := make([]plan.Extent, len(f.face.Strips))
 	for i, strip := range f.face.Strips {
 		f.join(i, len(f.face.Strips))
-		f.Length(f.at("strips", i, "width"), f.label("Finished width of strip "+strconv.Itoa(i+1)))
+		f.extent(path("strips", i, "width"), "Finished width of strip "+strconv.Itoa(i+1), strip.Width)
+		widths[i] = strip.Width
 		f.Say(" of ")
 		f.listed(fmt.Sprintf("strips/%d/cloth", i), f.label("Cloth of strip "+strconv.Itoa(i+1)), strip.Cloth,
 			len(f.face.Strips), func(face *plan.Face, letter string) {
@@ -301,6 +303,8 @@ func strips(f *FaceTeller) {
 			})
 	}
 	f.Say(". ")
+	f.resting("strip", widths, func(face *plan.Face, i int) *plan.Extent { return &face.Strips[i].Width })
+	f.Say(" ")
 	f.split("Halve the last strip")
 }
 
@@ -313,6 +317,63 @@ func (t *Teller) join(i, n int) {
 	default:
 		t.Say(", ")
 	}
+}
+
+// extent adds a size among others: one that is typed, or what they leave over.
+func (f *FaceTeller) extent(at, label string, e plan.Extent) {
+	if e.Rest {
+		f.Say("what is left")
+		return
+	}
+	f.Length(f.at()+at, f.label(label))
+}
+
+// resting adds the choice of which of several sizes takes the rest; of leads to them.
+func (f *FaceTeller) resting(what string, sizes []plan.Extent, of func(face *plan.Face, i int) *plan.Extent) {
+	if len(sizes) < 2 {
+		return
+	}
+	now, options := "", []Option{{Says: "Each " + what + " is as it says"}}
+	for i, e := range sizes {
+		if e.Rest && now != "" {
+			now = "several"
+		} else if e.Rest {
+			now = strconv.Itoa(i)
+		}
+		options = append(options,
+			Option{Key: strconv.Itoa(i), Says: fmt.Sprintf("The %s %s takes what is left", ordinal(i), what)})
+	}
+	if now == "several" {
+		options = append(options, Option{Key: now, Says: "Several share what is left"})
+	}
+	place := f.place
+	f.Choose(Choice{ID: f.id() + "/" + what + "#rest", Label: f.label("Which " + what + " takes the rest"), Now: now,
+		Options: options}, func(m *Moving, key string) {
+		filled, ok := begin.Filled(*m.Plan, place.Config, place.Inner)
+		if !ok {
+			m.Refuse("How large the others are follows from the cover: put right first what is said of it.")
+			return
+		}
+		f.change(m, func(face *plan.Face) {
+			for i := range sizes {
+				if e := of(face, i); strconv.Itoa(i) == key {
+					*e = plan.Extent{Rest: true}
+				} else if e.Rest && key != "several" {
+					*e = plan.Extent{Width: of(&filled, i).Width}
+				}
+			}
+		})
+	})
+	f.Say(".")
+}
+
+// ordinal is the place of a thing, counted from 0.
+func ordinal(i int) string {
+	words := []string{"first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth", "ninth", "tenth"}
+	if i < len(words) {
+		return words[i]
+	}
+	return strconv.Itoa(i+1) + "th"
 }
 
 // listed adds a choice of a cloth among others: one of several can be taken out.
@@ -336,8 +397,10 @@ func (f *FaceTeller) split(says string) {
 // parts tells of faces above each other, each with a height of its own, and told as any face is.
 func parts(f *FaceTeller) {
 	var items []Block
+	var heights []plan.Extent
 	for i, part := range f.face.Parts {
-		f.Length(f.at("parts", i, "height"), f.label("Finished height of part "+strconv.Itoa(i+1)))
+		f.extent(path("parts", i, "height"), "Finished height of part "+strconv.Itoa(i+1), part.Height)
+		heights = append(heights, part.Height)
 		f.Say(" high")
 		if len(f.face.Parts) > 1 {
 			f.Say(" ")
@@ -358,6 +421,8 @@ func parts(f *FaceTeller) {
 		items = append(items, Block{Key: string(part.Key), Words: words, Blocks: f.within(inner.tell)})
 	}
 	f.blocks = append(f.blocks, Block{List: "Parts from the top", Widget: "parts", Blocks: items})
+	f.resting("part", heights, func(face *plan.Face, i int) *plan.Extent { return &face.Parts[i].Height })
+	f.Say(" ")
 	f.split("Halve the last part")
 	f.End()
 }

@@ -222,9 +222,9 @@ func borders(f *FaceTeller) {
 	for i, b := range f.face.Borders {
 		border(f, i, b)
 	}
-	says, width := "Add a border", plan.BorderWidth{Rest: true}
+	says, width := "Add a border", plan.Extent{Rest: true}
 	if len(f.face.Borders) > 0 {
-		says, width = "Add another border", plan.BorderWidth{Width: length.Inch}
+		says, width = "Add another border", plan.Extent{Width: length.Inch}
 	}
 	if f.plan.Units != length.Inches {
 		width.Width = width.Width / length.Inch * 25 * length.Millimetre
@@ -308,9 +308,9 @@ func borderWidth(f *FaceTeller, i int, b plan.Border) {
 	f.Choose(Choice{ID: f.id("borders", i, "width#is"), Label: f.label("Width of border " + n), Now: now,
 		Options: []Option{{Key: "rest", Says: "takes the rest"}, {Key: "given", Says: "measures"},
 			{Key: "none", Says: "is taken off"}}}, func(m *Moving, key string) {
-		width := plan.BorderWidth{Rest: true}
+		width := plan.Extent{Rest: true}
 		if key == "given" {
-			width = plan.BorderWidth{Width: m.border(f.place.Config, n)}
+			width = plan.Extent{Width: m.border(f.place.Config, n)}
 		}
 		f.change(m, func(face *plan.Face) {
 			if key == "none" {

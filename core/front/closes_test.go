@@ -61,14 +61,16 @@ func TestWhatMissesByLessThanCanBeCutCloses(t *testing.T) {
 		assert.Equal(t, 4*in+2*seam, got.Parts[0].Size.Width.Total(), "a size that is given is cut as it is given")
 
 		strips := plan.Face{Kind: plan.StripsFace,
-			Strips: []plan.Strip{{Width: 9 * in, Cloth: "A"}, {Width: 7 * in, Cloth: "B"}}}
+			Strips: []plan.Strip{{Width: plan.Extent{Width: 9 * in}, Cloth: "A"},
+				{Width: plan.Extent{Width: 7 * in}, Cloth: "B"}}}
 		got = build(t, order(strips, 16*in, 16*in+off))
 		assert.Equal(t, 16*in+off, got.Finished.Height.Total())
 		assert.Equal(t, 16*in+off+2*seam, got.Cells[1].Y+got.Cells[1].Height-got.Cells[0].Y)
 
 		plain := plan.Face{Kind: plan.PlainFace, Cloth: "A"}
 		stack := plan.Face{Kind: plan.StackFace,
-			Parts: []plan.Part{{Height: 9 * in, Face: plain}, {Height: 7 * in, Face: grid(4, 4*in)}}}
+			Parts: []plan.Part{{Height: plan.Extent{Width: 9 * in}, Face: plain},
+				{Height: plan.Extent{Width: 7 * in}, Face: grid(4, 4*in)}}}
 		stack.Parts[1].Face.Rows, stack.Parts[1].Face.Patch.Height = 2, 7*in/2
 		got = build(t, order(stack, 16*in, 16*in+off))
 		assert.Equal(t, 16*in+off, got.Finished.Height.Total())

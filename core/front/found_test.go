@@ -38,7 +38,7 @@ func TestCountedClothIsCutByItsSquares(t *testing.T) {
 
 func TestACountedPanelInABorder(t *testing.T) {
 	face := panel(&plan.FoundPanel{Kind: plan.CountedPanel, Across: 126, Up: 126, Count: 18})
-	face.Borders = []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "B", Corner: plan.Butted}}
+	face.Borders = []plan.Border{{Width: plan.Extent{Rest: true}, Cloth: "B", Corner: plan.Butted}}
 	f, found := front.Build(order(face, 12*in, 12*in))
 	require.Empty(t, found)
 	assert.Equal(t, [2]int{5, 5}, f.Found[0].Outside, "¼ in at 18 to the inch is 4½ squares")

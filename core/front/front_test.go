@@ -53,7 +53,7 @@ func blocks(n int, patch length.Length, b plan.Block, borders ...plan.Border) pl
 	return f
 }
 
-var rest = plan.Border{Width: plan.BorderWidth{Rest: true}, Cloth: "C"}
+var rest = plan.Border{Width: plan.Extent{Rest: true}, Cloth: "C"}
 
 func build(t require.TestingT, o front.Order) front.Face {
 	f, found := front.Build(o)
@@ -88,7 +88,7 @@ func TestTheWorkedGrid(t *testing.T) {
 }
 
 func TestBordersGoFromInsideToOutside(t *testing.T) {
-	f := build(t, order(grid(4, 4*in, plan.Border{Width: plan.BorderWidth{Width: in}, Cloth: "D"}, rest), 20*in, 19*in))
+	f := build(t, order(grid(4, 4*in, plan.Border{Width: plan.Extent{Width: in}, Cloth: "D"}, rest), 20*in, 19*in))
 	inner, outer := part(t, f, "border.1.run"), part(t, f, "border.2.run")
 	assert.Equal(t, 37*in/2, inner.Size.Width.Total(), "16 + 2 × 1 + seams")
 	assert.Equal(t, 41*in/2, outer.Size.Width.Total())
@@ -107,7 +107,7 @@ func TestAGridThatIsFitted(t *testing.T) {
 }
 
 func TestWhatDoesNotFitIsSaidWithWhatDoes(t *testing.T) {
-	border := func(w length.Length) plan.Border { return plan.Border{Width: plan.BorderWidth{Width: w}} }
+	border := func(w length.Length) plan.Border { return plan.Border{Width: plan.Extent{Width: w}} }
 	for name, c := range map[string]struct {
 		face                plan.Face
 		code, about, remedy string
@@ -126,7 +126,7 @@ func TestWhatDoesNotFitIsSaidWithWhatDoes(t *testing.T) {
 		"cells that cannot be read": {blocks(4, 19*in/4, plan.Block{Cells: "A |"}), "block-cells", "/block/cells",
 			"brackets"},
 		"a pieced border, mitred": {grid(4, 4*in,
-			plan.Border{Width: plan.BorderWidth{Rest: true}, Corner: "mitred", Pieced: &plan.PiecedBorder{}}),
+			plan.Border{Width: plan.Extent{Rest: true}, Corner: "mitred", Pieced: &plan.PiecedBorder{}}),
 			"border-pieced-mitred", "/borders/0/corner", "butted"},
 		"sashes that fill too much": {sashed(grid(4, 19*in/4), in/2, false, false), "front-too-large", "/columns",
 			"patches of"},
@@ -136,12 +136,14 @@ func TestWhatDoesNotFitIsSaidWithWhatDoes(t *testing.T) {
 		"oblong blocks on point": {plan.Face{Kind: plan.GridFace, Set: plan.OnPoint, Columns: 2, Rows: 2,
 			Patch: plan.Patch{Width: 4 * in, Height: 5 * in}}, "point-square", "/patch/height", "the same size"},
 		"strips that miss": {plan.Face{Kind: plan.StripsFace,
-			Strips: []plan.Strip{{Width: 10 * in}, {Width: 8 * in}}}, "strips-do-not-fill", "/strips",
+			Strips: []plan.Strip{{Width: plan.Extent{Width: 10 * in}}, {Width: plan.Extent{Width: 8 * in}}}},
+			"strips-do-not-fill", "/strips",
 			"last strip of 9″"},
 		"slanting strips": {plan.Face{Kind: plan.StripsFace, Direction: "diagonal",
-			Strips: []plan.Strip{{Width: 19 * in}}}, "strips-direction", "/direction", "across"},
+			Strips: []plan.Strip{{Width: plan.Extent{Width: 19 * in}}}}, "strips-direction", "/direction", "across"},
 		"an empty stack": {plan.Face{Kind: plan.StackFace}, "stack-empty", "/parts", "19″"},
-		"a stack that misses": {plan.Face{Kind: plan.StackFace, Parts: []plan.Part{{Height: 10 * in}}},
+		"a stack that misses": {plan.Face{Kind: plan.StackFace,
+			Parts: []plan.Part{{Height: plan.Extent{Width: 10 * in}}}},
 			"stack-does-not-fill", "/parts", "last part of 19″"},
 		"appliqué": {plan.Face{Kind: plan.GatheredFace, Ratio: 2.5,
 			Applique: make([]plan.Shape, 1)}, "face-part", "/applique", ""},
@@ -261,7 +263,7 @@ func TestAnyGridIsWhole(t *testing.T) {
 		n := rapid.IntRange(1, 9).Draw(t, "n")
 		patch := eighth.Times(rapid.IntRange(4, 48).Draw(t, "patch"))
 		ring := eighth.Times(rapid.IntRange(4, 16).Draw(t, "ring"))
-		f := grid(n, patch, plan.Border{Width: plan.BorderWidth{Width: ring}, Cloth: "C"}, rest)
+		f := grid(n, patch, plan.Border{Width: plan.Extent{Width: ring}, Cloth: "C"}, rest)
 		side := patch.Times(n) + 2*ring + 2*eighth.Times(rapid.IntRange(1, 40).Draw(t, "rest"))
 		o := order(f, side, side)
 		grow := length.Length(rapid.Int64Range(0, int64(2*in)).Draw(t, "grow"))

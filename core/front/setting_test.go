@@ -1,7 +1,9 @@
 package front_test
 
 import (
+	"fmt"
 	"math"
+	"slices"
 	"testing"
 
 	"github.com/paulmach/orb"
@@ -15,6 +17,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/outline"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 )
 
 func sashed(f plan.Face, width length.Length, outside, posts bool) plan.Face {
@@ -154,7 +157,7 @@ func TestAnythingOnPointIsWhole(t *testing.T) {
 // Borders (docs/arithmetic.md §6.2): mitred, side + 2 × border + 2 × cut width; corner
 // squares as wide as the border is cut.
 func TestBordersMeetInFourWays(t *testing.T) {
-	border := plan.Border{Width: plan.BorderWidth{Width: 3 * in / 2}, Cloth: "C", Corner: "mitred"}
+	border := plan.Border{Width: plan.Extent{Width: 3 * in / 2}, Cloth: "C", Corner: "mitred"}
 	mitred := build(t, order(grid(4, 4*in, border), 19*in, 19*in))
 	side := part(t, mitred, "border.1.side")
 	assert.Equal(t, 23*in, side.Size.Height.Total(), "16 + 3 + 2 × 2")
@@ -178,7 +181,7 @@ func TestBordersMeetInFourWays(t *testing.T) {
 }
 
 func TestPatchesOfABorderOffTheRuler(t *testing.T) {
-	border := plan.Border{Width: plan.BorderWidth{Width: 3 * in / 2}, Cloth: "C",
+	border := plan.Border{Width: plan.Extent{Width: 3 * in / 2}, Cloth: "C",
 		Pieced: &plan.PiecedBorder{Across: 8, Down: 7}}
 	_, found := front.Build(order(grid(4, 4*in, border), 19*in, 19*in))
 	require.NotEmpty(t, found)
@@ -189,7 +192,8 @@ func TestPatchesOfABorderOffTheRuler(t *testing.T) {
 
 func TestStrips(t *testing.T) {
 	f := plan.Face{Kind: plan.StripsFace, Direction: plan.AcrossWay,
-		Strips: []plan.Strip{{Width: 5 * in, Cloth: "A"}, {Width: 9 * in, Cloth: "B"}, {Width: 5 * in, Cloth: "A"}}}
+		Strips: []plan.Strip{{Width: plan.Extent{Width: 5 * in}, Cloth: "A"},
+			{Width: plan.Extent{Width: 9 * in}, Cloth: "B"}, {Width: plan.Extent{Width: 5 * in}, Cloth: "A"}}}
 	built := build(t, order(f, 19*in, 19*in))
 	assert.Equal(t, []length.Length{39 * in / 2, 11 * in / 2},
 		[]length.Length{part(t, built, "strip.1").Size.Width.Total(), part(t, built, "strip.1").Size.Height.Total()})
@@ -199,6 +203,42 @@ func TestStrips(t *testing.T) {
 	assert.Equal(t, 19*in/2, part(t, quiltedUp, "strip.2").Size.Width.Total(), "the middle one stays")
 	assert.GreaterOrEqual(t, quiltedUp.Sewn.Width.Total(), takeTop)
 	assert.GreaterOrEqual(t, quiltedUp.Sewn.Height.Total(), takeTop)
+}
+
+// What takes the rest is what the others leave, and is cut as if it had been typed.
+func TestStripsAndPartsTakeTheRest(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		n := rapid.IntRange(2, 5).Draw(t, "n")
+		typed := plan.Face{Kind: plan.StripsFace, Direction: rapid.SampledFrom([]plan.Direction{plan.AcrossWay,
+			plan.AlongWay}).Draw(t, "direction")}
+		whole := length.Length(0)
+		for i := range n {
+			w := in / 8 * length.Length(rapid.IntRange(2, 40).Draw(t, "width"))
+			whole += w
+			typed.Strips = append(typed.Strips, plan.Strip{Key: ref.Key(fmt.Sprint("s", i)), Width: plan.Extent{Width: w},
+				Cloth: "A"})
+		}
+		resting := typed
+		resting.Strips = slices.Clone(typed.Strips)
+		resting.Strips[rapid.IntRange(0, n-1).Draw(t, "rest")].Width = plan.Extent{Rest: true}
+		want, found := front.Build(order(typed, whole, whole))
+		require.Empty(t, found)
+		got, found := front.Build(order(resting, whole, whole))
+		require.Empty(t, found)
+		require.Equal(t, want.Parts, got.Parts)
+		require.Equal(t, want.Cells, got.Cells)
+	})
+	half := plan.Face{Kind: plan.StackFace, Parts: []plan.Part{
+		{Key: "a", Height: plan.Extent{Rest: true}, Face: plan.Face{Kind: plan.PlainFace, Cloth: "A"}},
+		{Key: "b", Height: plan.Extent{Width: 5 * in}, Face: plan.Face{Kind: plan.PlainFace, Cloth: "A"}},
+		{Key: "c", Height: plan.Extent{Rest: true}, Face: plan.Face{Kind: plan.PlainFace, Cloth: "A"}}}}
+	built := build(t, order(half, 10*in, 10*in))
+	assert.Equal(t, []length.Length{3 * in, 11 * in / 2, 3 * in}, []length.Length{
+		built.Parts[0].Size.Height.Total(), built.Parts[1].Size.Height.Total(), built.Parts[2].Size.Height.Total()})
+	half.Parts[1].Height.Width = 10 * in
+	_, found := front.Build(order(half, 10*in, 10*in))
+	assert.Equal(t, "stack-does-not-fill", found[0].Code)
+	assert.Contains(t, found[0].Text, "nothing is left")
 }
 
 // A checkerboard of 12 × 2: one set of two strips, 12 segments (docs/arithmetic.md §6.4:
@@ -231,10 +271,10 @@ func TestACheckerboardComesFromStrips(t *testing.T) {
 
 func TestAStackJoinsFaces(t *testing.T) {
 	f := plan.Face{Kind: plan.StackFace, Parts: []plan.Part{
-		{Height: 8 * in, Face: plan.Face{Kind: plan.PlainFace, Cloth: "A"}},
-		{Height: 2 * in, Face: plan.Face{Kind: plan.CheckerFace, Columns: 19, Rows: 2,
+		{Height: plan.Extent{Width: 8 * in}, Face: plan.Face{Kind: plan.PlainFace, Cloth: "A"}},
+		{Height: plan.Extent{Width: 2 * in}, Face: plan.Face{Kind: plan.CheckerFace, Columns: 19, Rows: 2,
 			Patch: plan.Patch{Width: in, Height: in}, Cloths: []string{"A", "B"}}},
-		{Height: 9 * in, Face: plan.Face{Kind: plan.PlainFace, Cloth: "C"}},
+		{Height: plan.Extent{Width: 9 * in}, Face: plan.Face{Kind: plan.PlainFace, Cloth: "C"}},
 	}}
 	flat := order(f, 19*in, 19*in)
 	flat.Left, flat.Above = seam, seam
@@ -256,7 +296,7 @@ func TestAStackJoinsFaces(t *testing.T) {
 // A medallion: a panel that is there already, in borders that take the rest.
 func TestAFoundPanelInItsBorders(t *testing.T) {
 	f := plan.Face{Kind: plan.FoundFace, Cloth: "P", Patch: plan.Patch{Width: 10 * in, Height: 8 * in},
-		Borders: []plan.Border{rest, {Width: plan.BorderWidth{Width: 2 * in}, Cloth: "D"}}}
+		Borders: []plan.Border{rest, {Width: plan.Extent{Width: 2 * in}, Cloth: "D"}}}
 	built := build(t, order(f, 19*in, 19*in))
 	panel := part(t, built, "panel")
 	assert.True(t, panel.Had)
@@ -385,10 +425,11 @@ func TestTrianglesByTheirSchools(t *testing.T) {
 
 func TestWhatAKindCannotCarryIsSaid(t *testing.T) {
 	for key, f := range map[string]plan.Face{
-		"borders": {Kind: plan.StripsFace, Strips: []plan.Strip{{Width: 19 * in}}, Borders: []plan.Border{rest}},
-		"block":   {Kind: plan.CheckerFace, Columns: 4, Rows: 4, Block: plan.Block{Name: "pinwheel"}},
-		"sash":    {Kind: plan.FoundFace, Sash: &plan.Sash{Width: in}},
-		"set":     {Kind: plan.CheckerFace, Columns: 4, Rows: 4, Set: plan.OnPoint},
+		"borders": {Kind: plan.StripsFace, Strips: []plan.Strip{{Width: plan.Extent{Width: 19 * in}}},
+			Borders: []plan.Border{rest}},
+		"block": {Kind: plan.CheckerFace, Columns: 4, Rows: 4, Block: plan.Block{Name: "pinwheel"}},
+		"sash":  {Kind: plan.FoundFace, Sash: &plan.Sash{Width: in}},
+		"set":   {Kind: plan.CheckerFace, Columns: 4, Rows: 4, Set: plan.OnPoint},
 	} {
 		_, found := front.Build(order(f, 19*in, 19*in))
 		require.NotEmpty(t, found, key)
@@ -540,7 +581,7 @@ func TestSeamsOfAGrid(t *testing.T) {
 
 // A border of patches has its joints, and is sewn on in four seams.
 func TestSeamsOfAPiecedBorder(t *testing.T) {
-	border := plan.Border{Width: plan.BorderWidth{Width: 2 * in},
+	border := plan.Border{Width: plan.Extent{Width: 2 * in},
 		Pieced: &plan.PiecedBorder{Cloths: []string{"A", "B"}, Across: 10, Down: 8}}
 	built := build(t, order(grid(4, 4*in, border), 20*in, 20*in))
 	kinds := map[front.SeamKind]int{}
@@ -559,9 +600,9 @@ func TestAnyStripsAreWhole(t *testing.T) {
 			Direction: rapid.SampledFrom([]plan.Direction{plan.AcrossWay, plan.AlongWay}).Draw(t, "way")}
 		whole := length.Length(0)
 		for range rapid.IntRange(1, 8).Draw(t, "n") {
-			s := plan.Strip{Width: eighth.Times(rapid.IntRange(4, 40).Draw(t, "width")), Cloth: "A"}
+			s := plan.Strip{Width: plan.Extent{Width: eighth.Times(rapid.IntRange(4, 40).Draw(t, "width"))}, Cloth: "A"}
 			f.Strips = append(f.Strips, s)
-			whole += s.Width
+			whole += s.Width.Width
 		}
 		w, h := 12*in, whole
 		if f.Direction == plan.AlongWay {
@@ -600,10 +641,11 @@ func TestAnyStackIsWhole(t *testing.T) {
 		whole := length.Length(0)
 		for range rapid.IntRange(1, 5).Draw(t, "n") {
 			h := in.Times(rapid.IntRange(1, 6).Draw(t, "height"))
-			part := plan.Part{Height: h, Face: plan.Face{Kind: plan.PlainFace, Cloth: "A"}}
+			part := plan.Part{Height: plan.Extent{Width: h}, Face: plan.Face{Kind: plan.PlainFace, Cloth: "A"}}
 			if rapid.Bool().Draw(t, "strips") {
 				part.Face = plan.Face{Kind: plan.StripsFace, Direction: plan.AcrossWay,
-					Strips: []plan.Strip{{Width: h / 2, Cloth: "A"}, {Width: h - h/2, Cloth: "B"}}}
+					Strips: []plan.Strip{{Width: plan.Extent{Width: h / 2}, Cloth: "A"},
+						{Width: plan.Extent{Width: h - h/2}, Cloth: "B"}}}
 			}
 			f.Parts = append(f.Parts, part)
 			whole += h
@@ -622,7 +664,7 @@ func TestAnyStackIsWhole(t *testing.T) {
 			}
 			for _, part := range built.Parts {
 				if part.Name == "part."+string(rune('1'+i))+".panel" {
-					assert.Equal(t, p.Height+2*seam, part.Size.Height.Total(), "a part between keeps its height")
+					assert.Equal(t, p.Height.Width+2*seam, part.Size.Height.Total(), "a part between keeps its height")
 				}
 			}
 		}

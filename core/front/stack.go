@@ -21,14 +21,21 @@ func stack(o Order) (Face, finding.List) {
 			fmt.Sprintf("Add faces whose heights make %s.", text(o.Finished.Height.Total())))
 		return Face{}, found
 	}
-	whole := length.Length(0)
-	for _, p := range o.Face.Parts {
-		whole += p.Height
-	}
 	want := o.Finished.Height.Total()
+	o.Face = o.Face.Filled(o.Finished.Width.Total(), want)
+	whole, least := length.Length(0), length.Length(1)
+	for _, p := range o.Face.Parts {
+		whole, least = whole+p.Height.Width, min(least, p.Height.Width)
+	}
+	if least <= 0 {
+		found.Add(finding.Stop, "stack-does-not-fill", o.Path+"/parts",
+			fmt.Sprintf("The front finishes %s high, and nothing is left for a part that takes the rest.", text(want)),
+			"Take a part out, or make the others lower.")
+		return Face{}, found
+	}
 	off := want - whole
 	if off.Abs() > length.Close {
-		last := o.Face.Parts[len(o.Face.Parts)-1].Height + off
+		last := o.Face.Parts[len(o.Face.Parts)-1].Height.Width + off
 		remedy := "Take a part out, or make them lower."
 		if last > 0 {
 			remedy = fmt.Sprintf("A last part of %s fills it.", text(last))
@@ -42,10 +49,10 @@ func stack(o Order) (Face, finding.List) {
 	at := length.Length(0)
 	var shows, sewn, wide sum.Sum
 	for i, p := range o.Face.Parts {
-		shows = shows.Plus(sum.Part, fmt.Sprintf("part %d", i+1), p.Height)
+		shows = shows.Plus(sum.Part, fmt.Sprintf("part %d", i+1), p.Height.Width)
 		if i == len(o.Face.Parts)-1 {
 			shows = closed(shows, off)
-			p.Height += off
+			p.Height.Width += off
 		}
 		sub := o.partOf(i, p, above, below)
 		built, said := Build(sub)
@@ -62,9 +69,9 @@ func stack(o Order) (Face, finding.List) {
 		if len(wide) == 0 || built.Sewn.Width.Total() < wide.Total() {
 			wide = built.Sewn.Width // wider ones are centred and squared up
 		}
-		at += p.Height
+		at += p.Height.Width
 		if i > 0 {
-			y := (at - p.Height).Float()
+			y := (at - p.Height.Width).Float()
 			f.seam(Seam{Kind: Stacked, Group: Group{In: o.In, Kind: Stacked, No: i}, X1: o.Finished.Width.Total().
 				Float(), Y1: y, Y2: y, Sewn: built.Sewn.Width.Total(), Left: -1, Right: -1})
 		}
@@ -79,7 +86,7 @@ func (o Order) partOf(i int, p plan.Part, above, below length.Length) Order {
 	sub := o
 	sub.Face, sub.Path, sub.In = p.Face, fmt.Sprintf("%s/parts/%d/face", o.Path, i), p.Key
 	sub.Held.Top, sub.Held.Bottom = o.Held.Top || i > 0, o.Held.Bottom || i < len(o.Face.Parts)-1
-	sub.Finished.Height = sum.Of(sum.Part, "height of the part", p.Height)
+	sub.Finished.Height = sum.Of(sum.Part, "height of the part", p.Height.Width)
 	sub.Trimmed.Height = sub.Finished.Height.Between(sum.Seam, "seam allowance", o.Seam)
 	top := sub.Trimmed.Height
 	for _, g := range []struct {

@@ -28,11 +28,18 @@ func strips(o Order) (Face, finding.List) {
 			"Let them run across or along.")
 		return Face{}, found
 	}
-	whole := length.Length(0)
+	list = o.Face.Filled(across.whole, down.whole).Strips
+	whole, least := length.Length(0), length.Length(1)
 	for _, s := range list {
-		whole += s.Width
+		whole, least = whole+s.Width.Width, min(least, s.Width.Width)
 	}
 	off := a.whole - whole
+	if least <= 0 {
+		found.Add(finding.Stop, "strips-do-not-fill", o.Path+"/strips",
+			fmt.Sprintf("The front finishes %s in that direction, and nothing is left for a strip that takes the rest.",
+				text(a.whole)), "Take a strip out, or make the others narrower.")
+		return Face{}, found
+	}
 	if off.Abs() > length.Close || len(list) == 0 {
 		found.Add(finding.Stop, "strips-do-not-fill", o.Path+"/strips",
 			fmt.Sprintf("The strips make %s; the front finishes %s in that direction.", text(whole), text(a.whole)),
@@ -47,18 +54,18 @@ func strips(o Order) (Face, finding.List) {
 	at := length.Length(0)
 	var shows, sewn sum.Sum
 	for i, s := range list {
-		cut := o.allowed(sum.Part, "strip, finished", s.Width)
-		from, to := at, at+s.Width
+		cut := o.allowed(sum.Part, "strip, finished", s.Width.Width)
+		from, to := at, at+s.Width.Width
 		if i == 0 {
 			cut, from = o.grown(cut, a, a.low), from-lowReach
 		}
-		shows = shows.Plus(sum.Part, fmt.Sprintf("strip %d", i+1), s.Width)
+		shows = shows.Plus(sum.Part, fmt.Sprintf("strip %d", i+1), s.Width.Width)
 		if i == len(list)-1 {
 			cut, to = o.grown(cut, a, a.high), to+off+highReach
 			shows = closed(shows, off)
 		}
 		sewn = sewn.Plus(sum.Part, fmt.Sprintf("strip %d as cut, less its seams", i+1), cut.Total()-2*o.Seam)
-		at += s.Width
+		at += s.Width.Width
 		cell := Cell{Row: 1, Column: i + 1, Band: 1}
 		size := sum.Size{Width: longer, Height: cut}
 		seam := Seam{Kind: InBand, Band: 1, Group: Group{In: o.In, Kind: InBand, No: 1}, Sewn: longer.Total(),
@@ -103,7 +110,7 @@ func missing(list []plan.Strip, off length.Length, text func(length.Length) stri
 	if len(list) == 0 {
 		return fmt.Sprintf("Give strips that make %s together.", text(off))
 	}
-	if last := list[len(list)-1].Width + off; last > 0 {
+	if last := list[len(list)-1].Width.Width + off; last > 0 {
 		return fmt.Sprintf("A last strip of %s fills it.", text(last))
 	}
 	return "Take a strip out, or make them narrower."

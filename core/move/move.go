@@ -68,13 +68,14 @@ func (f placedFace) find(about string) (placedFace, int, bool) {
 		}
 	}
 	top := f.top
+	f.face = f.face.Filled(f.size.Width.Total(), f.size.Height.Total())
 	for i, part := range f.face.Parts {
 		sub := placedFace{face: part.Face, path: fmt.Sprintf("%s/parts/%d/face", f.path, i), top: top,
-			size: sum.Size{Width: f.size.Width, Height: sum.Of(sum.Part, "height of the part", part.Height)}}
+			size: sum.Size{Width: f.size.Width, Height: sum.Of(sum.Part, "height of the part", part.Height.Width)}}
 		if where, index, is := sub.find(about); is {
 			return where, index, true
 		}
-		top += part.Height
+		top += part.Height.Width
 	}
 	return placedFace{}, 0, false
 }

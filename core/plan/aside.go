@@ -7,6 +7,7 @@ import (
 	"strconv"
 	"strings"
 
+	"umschlag/core/length"
 	"umschlag/core/ref"
 )
 
@@ -202,4 +203,42 @@ func (f Face) Refitted() Face {
 		f.Keep = nil
 	}
 	return f
+}
+
+// Filled is a face that fills a size: strips and parts of a stack that take the rest are as large as what is left for
+// them, which may be nothing or less.
+func (f Face) Filled(w, h length.Length) Face {
+	side := h
+	if f.Direction == AlongWay {
+		side = w
+	}
+	f.Strips, f.Parts = slices.Clone(f.Strips), slices.Clone(f.Parts)
+	strips, parts := make([]*Extent, len(f.Strips)), make([]*Extent, len(f.Parts))
+	for i := range f.Strips {
+		strips[i] = &f.Strips[i].Width
+	}
+	for i := range f.Parts {
+		parts[i] = &f.Parts[i].Height
+	}
+	fill(strips, side)
+	fill(parts, h)
+	return f
+}
+
+// fill shares out what sizes leave of a whole among those that take the rest, the last one what dividing leaves over.
+func fill(sizes []*Extent, whole length.Length) {
+	left, n := whole, 0
+	for _, s := range sizes {
+		if s.Rest {
+			n++
+		} else {
+			left -= s.Width
+		}
+	}
+	for _, s := range sizes {
+		if s.Rest {
+			s.Width = left.Div(n)
+			left, n = left-s.Width, n-1
+		}
+	}
 }

@@ -476,9 +476,9 @@ type Sash struct {
 // Border goes round what is inside it.
 type Border struct {
 	// Key names it among the parts of its piece.
-	Key   ref.Key     `json:"key,omitempty"`
-	Width BorderWidth `json:"width"`
-	Cloth string      `json:"cloth,omitempty"`
+	Key   ref.Key `json:"key,omitempty"`
+	Width Extent  `json:"width"`
+	Cloth string  `json:"cloth,omitempty"`
 	// Corner: butted, mitred, or with squares.
 	Corner BorderCorner `json:"corner,omitempty"`
 	// CornerCloth is the cloth of the corner squares; the border's own when absent.
@@ -497,8 +497,8 @@ type PiecedBorder struct {
 	Down   int `json:"down,omitempty"`
 }
 
-// BorderWidth is a finished width, or whatever is left over.
-type BorderWidth struct {
+// Extent is a finished width, or whatever is left over.
+type Extent struct {
 	Rest  bool
 	Width length.Length
 }
@@ -506,9 +506,9 @@ type BorderWidth struct {
 // Strip of a strip face, finished.
 type Strip struct {
 	// Key names it among the parts of its piece.
-	Key   ref.Key       `json:"key,omitempty"`
-	Width length.Length `json:"width"`
-	Cloth string        `json:"cloth,omitempty"`
+	Key   ref.Key `json:"key,omitempty"`
+	Width Extent  `json:"width"`
+	Cloth string  `json:"cloth,omitempty"`
 }
 
 // Part of a stacked face.
@@ -516,8 +516,8 @@ type Part struct {
 	// Key names it among the parts of its piece.
 	Key ref.Key `json:"key,omitempty"`
 	// Height as finished. The heights make up the height of the face.
-	Height length.Length `json:"height"`
-	Face   Face          `json:"face"`
+	Height Extent `json:"height"`
+	Face   Face   `json:"face"`
 }
 
 // Shape is one appliquéd shape.

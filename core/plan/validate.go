@@ -225,6 +225,13 @@ func (v *Judge) Between(path, what string, l, lo, hi length.Length) {
 	}
 }
 
+// extent checks a size that may also take the rest.
+func (v *Judge) extent(path, what string, e Extent, least length.Length) {
+	if !e.Rest {
+		v.Between(path, what, e.Width, least, largest)
+	}
+}
+
 // Size checks a measured size of a thing.
 func (v *Judge) Size(path, what string, l length.Length) {
 	if l <= 0 || l > largest {
@@ -391,7 +398,7 @@ func judgeStrips(v *Judge, path string, f Face) {
 			fmt.Sprintf("Give 1 to %d strips.", MostGrid))
 	}
 	for i, s := range f.Strips {
-		v.Between(fmt.Sprintf("%s/strips/%d/width", path, i), "A finished strip", s.Width, LeastStrip, largest)
+		v.extent(fmt.Sprintf("%s/strips/%d/width", path, i), "A finished strip", s.Width, LeastStrip)
 	}
 }
 
@@ -477,9 +484,7 @@ func judgeSash(v *Judge, path string, s *Sash) {
 }
 
 func judgeBorder(v *Judge, path string, b Border) {
-	if !b.Width.Rest {
-		v.Between(path+"/width", "A finished border", b.Width.Width, length.Inch/8, largest)
-	}
+	v.extent(path+"/width", "A finished border", b.Width, length.Inch/8)
 	if p := b.Pieced; p != nil {
 		for key, n := range map[string]int{"across": p.Across, "down": p.Down} {
 			if n != 0 {
@@ -518,7 +523,7 @@ func judgeStack(v *Judge, path string, f Face) {
 	}
 	for i, p := range f.Parts {
 		at := fmt.Sprintf("%s/parts/%d", path, i)
-		v.Between(at+"/height", "A part of a stack", p.Height, length.Inch/4, largest)
+		v.extent(at+"/height", "A part of a stack", p.Height, length.Inch/4)
 		judgeFace(v, at+"/face", p.Face)
 	}
 }

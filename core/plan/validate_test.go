@@ -34,7 +34,7 @@ func TestAPlanWithNothingWrong(t *testing.T) {
 func nested(deep int) *plan.Face {
 	f := plan.Face{Kind: plan.StackFace}
 	if deep > 0 {
-		f.Parts = []plan.Part{{Height: length.Inch, Face: *nested(deep - 1)}}
+		f.Parts = []plan.Part{{Height: plan.Extent{Width: length.Inch}, Face: *nested(deep - 1)}}
 	}
 	return &f
 }
@@ -84,7 +84,7 @@ func TestWhatCannotBeRightIsNamed(t *testing.T) {
 		"/pieces/front/face/sash/width": grid(plan.Face{Columns: 1, Rows: 1, Patch: plan.Patch{Fit: true},
 			Sash: &plan.Sash{}}),
 		"/pieces/front/face/borders/0/pieced/across": grid(plan.Face{Columns: 1, Rows: 1, Patch: plan.Patch{Fit: true},
-			Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Pieced: &plan.PiecedBorder{Across: -1}}}}),
+			Borders: []plan.Border{{Width: plan.Extent{Rest: true}, Pieced: &plan.PiecedBorder{Across: -1}}}}),
 		"/pieces/front/face/strips": front(plan.Piece{Face: &plan.Face{Kind: plan.StripsFace}}),
 		"/pieces/front/face/strips/0/width": front(plan.Piece{Face: &plan.Face{Kind: plan.StripsFace,
 			Strips: make([]plan.Strip, 1)}}),

@@ -136,7 +136,7 @@ func TestBordersArePressedOutwards(t *testing.T) {
 		Top: size(25*in/2, 25*in/2), Seam: in / 4, Step: in / 8, Style: length.Style{Unit: length.Inches},
 		Face: plan.Face{Kind: plan.GridFace, Columns: 2, Rows: 2, Patch: plan.Patch{Width: 4 * in, Height: 4 * in},
 			Cloths:  []string{"A", "B"},
-			Borders: []plan.Border{{Width: plan.BorderWidth{Width: 2 * in}, Cloth: "C"}}}})
+			Borders: []plan.Border{{Width: plan.Extent{Width: 2 * in}, Cloth: "C"}}}})
 	require.False(t, found.Stopped())
 	for _, school := range []plan.Press{plan.PressNest, plan.PressOpen, plan.PressDark, plan.PressCrossed} {
 		p := press.Of(press.Order{Face: built, School: school, Quilted: true})

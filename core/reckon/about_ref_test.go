@@ -74,8 +74,8 @@ func TestTrianglesOfAStackAreCountedByWhatTheyAre(t *testing.T) {
 	point := plan.Face{Kind: plan.GridFace, Set: plan.OnPoint, Columns: 3, Rows: 2, Patch: plan.Patch{Fit: true},
 		Cloths: []string{"A", "B"}}
 	p.Pieces["front"] = plan.Piece{Face: &plan.Face{Kind: plan.StackFace,
-		Parts: []plan.Part{{Height: 8 * in, Face: plan.Face{Kind: plan.PlainFace, Cloth: "A"}},
-			{Height: 8 * in, Face: point}}}}
+		Parts: []plan.Part{{Height: plan.Extent{Width: 8 * in}, Face: plan.Face{Kind: plan.PlainFace, Cloth: "A"}},
+			{Height: plan.Extent{Width: 8 * in}, Face: point}}}}
 	r := reckon.Reckon(p, nil)
 	require.NotEmpty(t, r.Steps, "%v", r.Findings)
 	assert.Equal(t, 4, r.Counts["corner triangles"])

@@ -22,7 +22,7 @@ func bordered() plan.Plan {
 	p.Cloths = map[string]plan.Cloth{"A": {Name: "a"}, "B": {Name: "b"}}
 	p.Pieces = map[string]plan.Piece{"front": {Face: &plan.Face{Kind: plan.GridFace, Columns: 2, Rows: 3,
 		Patch: plan.Patch{Width: 4 * in, Height: 4 * in}, Cloths: []string{"A", "B"},
-		Borders: []plan.Border{{Width: plan.BorderWidth{Width: 2 * in}, Cloth: "A"}}}}}
+		Borders: []plan.Border{{Width: plan.Extent{Width: 2 * in}, Cloth: "A"}}}}}
 	return p
 }
 

@@ -80,8 +80,8 @@ func TestShapesOnAPartOfAStackLieOnItsPart(t *testing.T) {
 	inner := plan.Face{Kind: plan.PlainFace, Cloth: "A",
 		Applique: []plan.Shape{{Shape: "square", Cloth: "B", Width: 2 * in, At: plan.At{Left: &left, Top: &top}}}}
 	p.Pieces = map[string]plan.Piece{"front": {Face: &plan.Face{Kind: plan.StackFace,
-		Parts: []plan.Part{{Height: 8 * in, Face: plan.Face{Kind: plan.PlainFace, Cloth: "A"}},
-			{Height: 11 * in, Face: inner}},
+		Parts: []plan.Part{{Height: plan.Extent{Width: 8 * in}, Face: plan.Face{Kind: plan.PlainFace, Cloth: "A"}},
+			{Height: plan.Extent{Width: 11 * in}, Face: inner}},
 		Applique: []plan.Shape{{Shape: "circle", Cloth: "B", Width: 3 * in}}}}}
 	r := reckon.Reckon(p, nil)
 	shapes := piece(t, r, "front").Shapes

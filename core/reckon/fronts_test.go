@@ -92,7 +92,7 @@ func TestLayoutsFillTheirPiece(t *testing.T) {
 func TestAFrontOfBlocks(t *testing.T) {
 	f := plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4,
 		Patch: plan.Patch{Width: 4 * length.Inch, Height: 4 * length.Inch}, Block: plan.Block{Name: "pinwheel"},
-		Cloths: []string{"A", "B"}, Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "C"}}}
+		Cloths: []string{"A", "B"}, Borders: []plan.Border{{Width: plan.Extent{Rest: true}, Cloth: "C"}}}
 	other := f
 	other.Cloths = []string{"C", "A"}
 	f.Colourways = []plan.Colourway{{Name: "by lamp", Face: other}}
@@ -120,7 +120,7 @@ func TestEveryBlockIsReckoned(t *testing.T) {
 	for _, n := range block.Library() {
 		f := plan.Face{Kind: plan.GridFace, Columns: 3, Rows: 3, Patch: plan.Patch{Fit: true},
 			Block: plan.Block{Name: n.Name}, Cloths: []string{"A", "B", "C"},
-			Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "C"}}}
+			Borders: []plan.Border{{Width: plan.Extent{Rest: true}, Cloth: "C"}}}
 		for _, set := range []plan.Setting{plan.Straight, plan.OnPoint} {
 			f.Set = set
 			r := reckon.Reckon(faced(f), nil)
@@ -135,7 +135,7 @@ func TestEveryBlockIsReckoned(t *testing.T) {
 func BenchmarkFourHundredPatches(b *testing.B) {
 	f := plan.Face{Kind: plan.GridFace, Columns: 20, Rows: 20, Patch: plan.Patch{Fit: true},
 		Cloths: []string{"A", "B", "C"}, Order: plan.Order{Kind: plan.Scrap},
-		Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "C"}}}
+		Borders: []plan.Border{{Width: plan.Extent{Rest: true}, Cloth: "C"}}}
 	p := faced(f)
 	for b.Loop() {
 		reckon.Reckon(p, nil)
@@ -275,7 +275,7 @@ func stepsAreTold(t *rapid.T, r answer.Reckoning) {
 func TestLongBordersAreJoined(t *testing.T) {
 	f := plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 2,
 		Patch: plan.Patch{Width: 10 * length.Inch, Height: 10 * length.Inch}, Cloths: []string{"A", "B"},
-		Borders: []plan.Border{{Width: plan.BorderWidth{Width: 5 * length.Inch / 2}, Cloth: "C"}}}
+		Borders: []plan.Border{{Width: plan.Extent{Width: 5 * length.Inch / 2}, Cloth: "C"}}}
 	p := faced(f)
 	front := p.Pieces["front"]
 	front.Quilting, front.Layers, front.Squaring = nil, nil, nil
@@ -328,7 +328,7 @@ func TestALayoutKeepsWhatWasDecided(t *testing.T) {
 	f := plan.Face{Kind: plan.GridFace, Columns: 2, Rows: 2, Patch: plan.Patch{Fit: true}, Cloths: []string{"B", "C"},
 		Block: plan.Block{Name: "pinwheel"}, Order: plan.Order{Kind: plan.Scrap}, Seed: 4,
 		Sash: &plan.Sash{Width: length.Inch, Cloth: "D", Posts: true, PostCloth: "A"},
-		Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "D", Corner: "squares",
+		Borders: []plan.Border{{Width: plan.Extent{Rest: true}, Cloth: "D", Corner: "squares",
 			CornerCloth: "A"}}}
 	list, ok := begin.Layouts(faced(f), "front", begin.Limits{Border: "yes", Sash: length.Inch / 2})
 	require.True(t, ok)
@@ -353,7 +353,7 @@ func TestMethodsAgreeWithTheCuts(t *testing.T) {
 	f := plan.Face{Kind: plan.GridFace, Columns: 3, Rows: 3,
 		Patch: plan.Patch{Width: 4 * length.Inch, Height: 4 * length.Inch}, Block: plan.Block{Name: "pinwheel"},
 		Cloths:  []string{"A", "B"},
-		Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "C"}}}
+		Borders: []plan.Border{{Width: plan.Extent{Rest: true}, Cloth: "C"}}}
 	for _, school := range []plan.Triangles{plan.ExactTriangles, plan.TrimTriangles, plan.ManyTriangles} {
 		p := faced(f)
 		p.Habits.Triangles = school
@@ -392,7 +392,7 @@ func TestMetricBlocksAgree(t *testing.T) {
 		f := plan.Face{Kind: plan.GridFace, Columns: 2, Rows: 2,
 			Patch: plan.Patch{Width: 8 * length.Inch, Height: 8 * length.Inch}, Block: plan.Block{Name: name},
 			Cloths:  []string{"A", "B", "C"},
-			Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "C"}}}
+			Borders: []plan.Border{{Width: plan.Extent{Rest: true}, Cloth: "C"}}}
 		inches := faced(f)
 		metric := inches
 		metric.Units, metric.Habits.Step = length.Centimetres, length.Millimetre

@@ -36,7 +36,7 @@ func worked() plan.Plan {
 		"front": {
 			Face: &plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Width: 4 * in},
 				Cloths:  []string{"A", "B"},
-				Borders: []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: "C"}}},
+				Borders: []plan.Border{{Width: plan.Extent{Rest: true}, Cloth: "C"}}},
 			Layers:   &plan.Layers{Batting: &plan.Batting{Count: 1, Loft: 3 * length.Millimetre}, Lining: "L"},
 			Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: in, Angle: 45}, {Pitch: in, Angle: -45}}},
 			Squaring: ptr(in / 2),
@@ -205,7 +205,7 @@ func TestBadDecisionsGiveFindingsAndNoHalfResult(t *testing.T) {
 		"a pad of −3": {func(p *plan.Plan) { p.Object.Width = -3 * in }, "/object/width"},
 		"a patch larger than the front": {func(p *plan.Plan) { p.Pieces["front"].Face.Patch.Width = 22 * in },
 			"/pieces/front/face/patch/width"},
-		"borders wider than the cover":    {func(p *plan.Plan) { p.Pieces["front"].Face.Borders[0].Width = plan.BorderWidth{Width: 12 * in} }, "/pieces/front/face/borders"},
+		"borders wider than the cover":    {func(p *plan.Plan) { p.Pieces["front"].Face.Borders[0].Width = plan.Extent{Width: 12 * in} }, "/pieces/front/face/borders"},
 		"an overlap larger than the back": {func(p *plan.Plan) { p.Back.Overlap = ptr(25 * in) }, "/back/overlap"},
 		"a back of patches": {func(p *plan.Plan) { p.Pieces["back"] = p.Pieces["front"] },
 			"/pieces/back/face/kind"},

@@ -276,12 +276,12 @@ func wide(s *sifter) {
 	if ok && now.Kind == plan.PlainFace {
 		s.face("Of two strips side by side", func(f *plan.Face) {
 			*f = plan.Face{Kind: plan.StripsFace, Direction: plan.AlongWay,
-				Strips:   []plan.Strip{{Width: w / 2, Cloth: now.Cloth}, {Width: w - w/2, Cloth: now.Cloth}},
+				Strips:   halves(w, now.Cloth),
 				Applique: f.Applique}
 		})
 		s.face("Of two strips, one above the other", func(f *plan.Face) {
 			*f = plan.Face{Kind: plan.StripsFace, Direction: plan.AcrossWay,
-				Strips:   []plan.Strip{{Width: h / 2, Cloth: now.Cloth}, {Width: h - h/2, Cloth: now.Cloth}},
+				Strips:   halves(h, now.Cloth),
 				Applique: f.Applique}
 		})
 	}
@@ -377,4 +377,10 @@ func sampled(s *sifter) {
 	if placeOf(s.plan, s.about.About) != (place{}) {
 		gathers(s)
 	}
+}
+
+// halves are two strips of a cloth that fill a side.
+func halves(side length.Length, cloth string) []plan.Strip {
+	return []plan.Strip{{Width: plan.Extent{Width: side / 2}, Cloth: cloth},
+		{Width: plan.Extent{Width: side - side/2}, Cloth: cloth}}
 }

@@ -31,7 +31,7 @@ func faces(p plan.Plan, visit func(path string, at place, f *plan.Face)) {
 func within(path string, at place, f *plan.Face, visit func(string, place, *plan.Face)) {
 	visit(path, at, f)
 	for i := range f.Parts {
-		within(fmt.Sprintf("%s/parts/%d/face", path, i), place{at.entry, fmt.Sprintf("%s/%d", at.parts, i)},
+		within(fmt.Sprintf("%s/parts/%d/face", path, i), place{at.entry, fmt.Sprintf("%s/parts/%d/face", at.parts, i)},
 			&f.Parts[i].Face, visit)
 	}
 }
@@ -74,25 +74,16 @@ func (s *sifter) room() (w, h length.Length, config string, ok bool) {
 	for _, piece := range c.Pieces {
 		if piece.Config == where.entry || where.entry == plan.Common {
 			w, h = piece.Finished.Width.Total(), piece.Finished.Height.Total()
-			if where.parts != "" {
-				h = partHeight(s.plan, where)
+			f := s.plan.Settle().Piece(piece.Config).Face
+			parts, _ := plan.PartsOf(where.parts)
+			for _, i := range parts {
+				filled := f.Filled(w, h)
+				f, h = &filled.Parts[i].Face, filled.Parts[i].Height.Width
 			}
 			return w, h, piece.Config, h > 0
 		}
 	}
 	return 0, 0, "", false
-}
-
-// partHeight is how high the part of a stack is that a face fills.
-func partHeight(p plan.Plan, where place) (out length.Length) {
-	faces(p, func(_ string, here place, f *plan.Face) {
-		for i, part := range f.Parts {
-			if here.entry == where.entry && fmt.Sprintf("%s/%d", here.parts, i) == where.parts {
-				out = part.Height
-			}
-		}
-	})
-	return out
 }
 
 // fill offers what makes a grid fill its face: both ways at once.
@@ -102,7 +93,7 @@ func fill(s *sifter) {
 	s.face("Solve the patches, so that they fill it", func(f *plan.Face) { f.Patch = plan.Patch{Fit: true} })
 	if len(f.Borders) == 0 {
 		s.face("Put a border round it that takes the rest", func(f *plan.Face) {
-			f.Borders = []plan.Border{{Width: plan.BorderWidth{Rest: true}, Cloth: first(f.Cloths, f.Cloth)}}
+			f.Borders = []plan.Border{{Width: plan.Extent{Rest: true}, Cloth: first(f.Cloths, f.Cloth)}}
 		})
 	} else {
 		s.face("Let the outermost border take the rest", func(f *plan.Face) {
@@ -193,7 +184,7 @@ func offerPatches(s *sifter, f plan.Face, style length.Style) {
 					f.Borders = []plan.Border{{Cloth: first(f.Cloths, f.Cloth)}}
 				}
 				f.Borders = f.Borders[len(f.Borders)-1:]
-				f.Borders[0].Width = plan.BorderWidth{Rest: true}
+				f.Borders[0].Width = plan.Extent{Rest: true}
 			})
 	}
 }
@@ -245,21 +236,22 @@ func stacked(s *sifter) {
 	}
 	heights := make([]length.Length, len(f.Parts))
 	for i, part := range f.Parts {
-		heights[i] = part.Height
+		heights[i] = part.Height.Width
 	}
-	off := s.filling(heights, whole, "Part %d: %s high", "All parts in proportion",
-		func(f *plan.Face, i int, l length.Length) { f.Parts[i].Height = l })
+	off := s.filling(heights, whole, "Part %d: %s high", "Part %d takes the rest", "All parts in proportion",
+		func(f *plan.Face, i int, e plan.Extent) { f.Parts[i].Height = e })
 	if off > 0 || len(f.Parts) == 0 {
 		s.face(fmt.Sprintf("One part more, %s high", s.plan.Style().Text(off)), func(f *plan.Face) {
-			f.Parts = append(f.Parts, plan.Part{Height: off, Face: plan.Face{Kind: plan.PlainFace, Cloth: s.cloth()}})
+			f.Parts = append(f.Parts,
+				plan.Part{Height: plan.Extent{Width: off}, Face: plan.Face{Kind: plan.PlainFace, Cloth: s.cloth()}})
 		})
 	}
 }
 
 // filling offers what makes sizes side by side fill a whole: one of them takes what is missing or
 // too much, the last first, or all of them do in proportion. It tells what is missing.
-func (s *sifter) filling(sizes []length.Length, whole length.Length, one, all string,
-	set func(f *plan.Face, i int, l length.Length)) length.Length {
+func (s *sifter) filling(sizes []length.Length, whole length.Length, one, rest, all string,
+	set func(f *plan.Face, i int, e plan.Extent)) length.Length {
 	sum, step := length.Length(0), max(s.plan.Settle().Habits.Step, 1)
 	for _, l := range sizes {
 		sum += l
@@ -267,7 +259,11 @@ func (s *sifter) filling(sizes []length.Length, whole length.Length, one, all st
 	off := whole - sum
 	for i := len(sizes) - 1; i >= 0; i-- {
 		if size := sizes[i] + off; size > 0 {
-			s.face(fmt.Sprintf(one, i+1, s.plan.Style().Text(size)), func(f *plan.Face) { set(f, i, size) })
+			s.face(fmt.Sprintf(one, i+1, s.plan.Style().Text(size)),
+				func(f *plan.Face) { set(f, i, plan.Extent{Width: size}) })
+			if i == len(sizes)-1 {
+				s.face(fmt.Sprintf(rest, i+1), func(f *plan.Face) { set(f, i, plan.Extent{Rest: true}) })
+			}
 		}
 	}
 	if len(sizes) > 1 && sum > 0 {
@@ -275,10 +271,10 @@ func (s *sifter) filling(sizes []length.Length, whole length.Length, one, all st
 			left := whole
 			for i, l := range sizes[:len(sizes)-1] {
 				share := length.FromFloat(l.Float() * whole.Float() / sum.Float()).Floor(step)
-				set(f, i, share)
+				set(f, i, plan.Extent{Width: share})
 				left -= share
 			}
-			set(f, len(sizes)-1, left)
+			set(f, len(sizes)-1, plan.Extent{Width: left})
 		})
 	}
 	return off
@@ -297,16 +293,18 @@ func striped(s *sifter) {
 	}
 	widths := make([]length.Length, len(f.Strips))
 	for i, strip := range f.Strips {
-		widths[i] = strip.Width
+		widths[i] = strip.Width.Width
 	}
-	off := s.filling(widths, whole, "Strip %d: %s wide", "All strips in proportion",
-		func(f *plan.Face, i int, l length.Length) { f.Strips[i].Width = l })
+	off := s.filling(widths, whole, "Strip %d: %s wide", "Strip %d takes the rest", "All strips in proportion",
+		func(f *plan.Face, i int, e plan.Extent) { f.Strips[i].Width = e })
 	for i := range f.Strips {
 		s.face(fmt.Sprintf("Without strip %d", i+1), func(f *plan.Face) { f.Strips = slices.Delete(f.Strips, i, i+1) })
 	}
 	if off > 0 {
 		s.face(fmt.Sprintf("One strip more, %s wide", s.plan.Style().Text(off)),
-			func(f *plan.Face) { f.Strips = append(f.Strips, plan.Strip{Width: off, Cloth: s.cloth()}) })
+			func(f *plan.Face) {
+				f.Strips = append(f.Strips, plan.Strip{Width: plan.Extent{Width: off}, Cloth: s.cloth()})
+			})
 	}
 }
 

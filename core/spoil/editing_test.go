@@ -70,7 +70,7 @@ var edits = map[string]func(*rapid.T, *plan.Plan){
 	},
 	"put a border on": func(_ *rapid.T, p *plan.Plan) {
 		eachFace(p, func(f *plan.Face) {
-			f.Borders = append([]plan.Border{{Width: plan.BorderWidth{Width: in / 2}, Cloth: "A"}}, f.Borders...)
+			f.Borders = append([]plan.Border{{Width: plan.Extent{Width: in / 2}, Cloth: "A"}}, f.Borders...)
 		})
 	},
 	"turn the strips round": func(_ *rapid.T, p *plan.Plan) {

@@ -36,7 +36,7 @@ func cushion() plan.Plan {
 	p.Pieces = map[string]plan.Piece{
 		"front": {Face: &plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4,
 			Patch: plan.Patch{Width: 4 * in, Height: 4 * in}, Cloths: []string{"A", "B"},
-			Borders: []plan.Border{{Key: "edge", Width: plan.BorderWidth{Rest: true}, Cloth: "C"}}},
+			Borders: []plan.Border{{Key: "edge", Width: plan.Extent{Rest: true}, Cloth: "C"}}},
 			Layers:   &plan.Layers{Batting: &plan.Batting{Count: 1}, Lining: "L"},
 			Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: 2 * in}}}},
 		"back": {Face: &plan.Face{Kind: plan.PlainFace, Cloth: "C"}},
@@ -170,7 +170,7 @@ func TestAChangeSpoilsNothingElse(t *testing.T) {
 	closed.Back = plan.Back{Kind: "sewn"}
 	assert.Empty(t, spoil.Of(p, closed, nil))
 	ringed := withFace(p, func(f *plan.Face) {
-		f.Borders = append([]plan.Border{{Key: "inner", Width: plan.BorderWidth{Width: in / 2}, Cloth: "B"}},
+		f.Borders = append([]plan.Border{{Key: "inner", Width: plan.Extent{Width: in / 2}, Cloth: "B"}},
 			f.Borders...)
 	})
 	assert.NotContains(t, whys(spoil.Of(p, ringed, nil)), row1, "a border more inside leaves the rows as they are")

@@ -139,13 +139,13 @@ func TestBordersByTheirCorners(t *testing.T) {
 			"step.piece:front.of:1.role:mitre"},
 	} {
 		f := grid(2, 2)
-		f.Borders = []plan.Border{{Width: plan.BorderWidth{Width: 2 * in}, Cloth: "C", Corner: corner}}
+		f.Borders = []plan.Border{{Width: plan.Extent{Width: 2 * in}, Cloth: "C", Corner: corner}}
 		steps := work.Steps(facing(t, f, 12*in, 12*in))
 		assert.Equal(t, want, ids(slices.DeleteFunc(steps, func(s work.Step) bool { return !s.Role.Bordering() })),
 			corner)
 	}
 	f := grid(2, 2)
-	f.Borders = []plan.Border{{Width: plan.BorderWidth{Width: 2 * in},
+	f.Borders = []plan.Border{{Width: plan.Extent{Width: 2 * in},
 		Pieced: &plan.PiecedBorder{Cloths: []string{"A", "B"}}}}
 	pieced := work.Steps(facing(t, f, 12*in, 12*in))
 	assert.Contains(t, find(t, pieced, "step.piece:front.of:1.role:border-patches").Text, "strip")
@@ -154,11 +154,12 @@ func TestBordersByTheirCorners(t *testing.T) {
 
 func TestStacksCheckerboardsStripsAndGathers(t *testing.T) {
 	stack := plan.Face{Kind: plan.StackFace, Parts: []plan.Part{
-		{Height: 2 * in, Face: plan.Face{Kind: plan.CheckerFace, Columns: 12, Rows: 2,
+		{Height: plan.Extent{Width: 2 * in}, Face: plan.Face{Kind: plan.CheckerFace, Columns: 12, Rows: 2,
 			Patch: plan.Patch{Width: in, Height: in}, Cloths: []string{"A", "B"}}},
-		{Height: 8 * in, Face: grid(3, 2)},
-		{Height: 2 * in, Face: plan.Face{Kind: plan.StripsFace, Direction: plan.AcrossWay,
-			Strips: []plan.Strip{{Width: in, Cloth: "A"}, {Width: in, Cloth: "B"}}}},
+		{Height: plan.Extent{Width: 8 * in}, Face: grid(3, 2)},
+		{Height: plan.Extent{Width: 2 * in}, Face: plan.Face{Kind: plan.StripsFace, Direction: plan.AcrossWay,
+			Strips: []plan.Strip{{Width: plan.Extent{Width: in}, Cloth: "A"},
+				{Width: plan.Extent{Width: in}, Cloth: "B"}}}},
 	}}
 	steps := work.Steps(facing(t, stack, 12*in, 12*in))
 	assert.Equal(t, []string{"step.piece:front.of:1.role:set.no:1", "step.piece:front.of:1.role:rows",
@@ -185,10 +186,11 @@ func TestStacksCheckerboardsStripsAndGathers(t *testing.T) {
 // folding, as they have by themselves.
 func TestWorkedPartsOfAStackHaveTheirSteps(t *testing.T) {
 	stack := plan.Face{Kind: plan.StackFace, Parts: []plan.Part{
-		{Height: 4 * in, Face: plan.Face{Kind: plan.GatheredFace, Cloth: "A", Ratio: 2.5}},
-		{Height: 4 * in, Face: plan.Face{Kind: plan.PlainFace, Cloth: "B", Pocket: "folded"}},
-		{Height: 11 * in / 2, Face: plan.Face{Kind: plan.WindowsFace, Columns: 2, Rows: 1, Unit: 6 * in, Ground: "A",
-			Show: "B"}},
+		{Height: plan.Extent{Width: 4 * in}, Face: plan.Face{Kind: plan.GatheredFace, Cloth: "A", Ratio: 2.5}},
+		{Height: plan.Extent{Width: 4 * in}, Face: plan.Face{Kind: plan.PlainFace, Cloth: "B", Pocket: "folded"}},
+		{Height: plan.Extent{Width: 11 * in / 2},
+			Face: plan.Face{Kind: plan.WindowsFace, Columns: 2, Rows: 1, Unit: 6 * in, Ground: "A",
+				Show: "B"}},
 	}}
 	steps := work.Steps(facing(t, stack, 23*in/2, 27*in/2))
 	assert.Equal(t, []string{"step.piece:front.of:1.role:gather", "step.piece:front.of:3.role:fold-units",

@@ -46,7 +46,7 @@ func face(columns, rows int) front.Face {
 		Face: plan.Face{Kind: plan.GridFace, Columns: columns, Rows: rows,
 			Patch: plan.Patch{Width: 4 * in, Height: 4 * in}, Cloths: []string{"A", "B"}, Set: plan.Straight,
 			Order:   plan.Order{Kind: plan.Alternate},
-			Borders: []plan.Border{{Width: plan.BorderWidth{Width: in}, Cloth: "C"}}}})
+			Borders: []plan.Border{{Width: plan.Extent{Width: in}, Cloth: "C"}}}})
 	return f
 }
 

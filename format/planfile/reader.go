@@ -31,19 +31,19 @@ var special map[reflect.Type]func(*reader, reflect.Value, node, string)
 // where an absent key does not mean nothing.
 var fresh = map[reflect.Type]func() any{
 	reflect.TypeFor[plan.Batting](): func() any { return plan.Batting{Count: 1} },
-	reflect.TypeFor[plan.Border]():  func() any { return plan.Border{Width: plan.BorderWidth{Rest: true}} },
+	reflect.TypeFor[plan.Border]():  func() any { return plan.Border{Width: plan.Extent{Rest: true}} },
 }
 
 func init() {
 	special = map[reflect.Type]func(*reader, reflect.Value, node, string){
-		reflect.TypeFor[length.Length]():    (*reader).length,
-		reflect.TypeFor[length.Unit]():      (*reader).units,
-		reflect.TypeFor[ref.Key]():          (*reader).key,
-		reflect.TypeFor[plan.Pair]():        (*reader).pair,
-		reflect.TypeFor[plan.Block]():       (*reader).block,
-		reflect.TypeFor[plan.Order]():       (*reader).order,
-		reflect.TypeFor[plan.BorderWidth](): (*reader).borderWidth,
-		reflect.TypeFor[plan.Panels]():      (*reader).panels,
+		reflect.TypeFor[length.Length](): (*reader).length,
+		reflect.TypeFor[length.Unit]():   (*reader).units,
+		reflect.TypeFor[ref.Key]():       (*reader).key,
+		reflect.TypeFor[plan.Pair]():     (*reader).pair,
+		reflect.TypeFor[plan.Block]():    (*reader).block,
+		reflect.TypeFor[plan.Order]():    (*reader).order,
+		reflect.TypeFor[plan.Extent]():   (*reader).extent,
+		reflect.TypeFor[plan.Panels]():   (*reader).panels,
 	}
 }
 
@@ -298,14 +298,18 @@ func (r *reader) panels(v reflect.Value, n node, path string) {
 	}
 }
 
-func (r *reader) borderWidth(v reflect.Value, n node, path string) {
+func (r *reader) extent(v reflect.Value, n node, path string) {
 	if n == "rest" {
-		v.Set(reflect.ValueOf(plan.BorderWidth{Rest: true}))
+		v.Set(reflect.ValueOf(plan.Extent{Rest: true}))
 		return
 	}
 	var l length.Length
+	before := len(r.problems)
 	r.length(reflect.ValueOf(&l).Elem(), n, path)
-	v.Set(reflect.ValueOf(plan.BorderWidth{Width: l}))
+	for i := range r.problems[before:] {
+		r.problems[before+i].Text += ", or rest for what is left over"
+	}
+	v.Set(reflect.ValueOf(plan.Extent{Width: l}))
 }
 
 func (r *reader) order(v reflect.Value, n node, path string) {

@@ -30,7 +30,7 @@ func (w writer) value(v reflect.Value) any {
 		return []any{w.style.Plain(t.Front), w.style.Plain(t.Back)}
 	case plan.Panels:
 		return w.panels(t)
-	case plan.BorderWidth:
+	case plan.Extent:
 		if t.Rest {
 			return "rest"
 		}
