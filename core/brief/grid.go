@@ -70,6 +70,17 @@ func patchSize(f *FaceTeller, point bool) {
 		f.Say(" by ")
 		f.Length(f.at("patch/height"), f.label("Finished height of a patch"))
 	}
+	overhang(f, point)
+}
+
+// overhang tells what becomes of patches that are too much for the face.
+func overhang(f *FaceTeller, point bool) {
+	if point || len(f.face.Borders) > 0 || f.face.Sash != nil && f.face.Sash.Outside {
+		return
+	}
+	f.Say("; what is too much ")
+	f.either("overhang", f.label("Patches that are too much"), f.face.Overhang, "stops it", "is trimmed off all round",
+		func(face *plan.Face, yes bool) { face.Overhang = yes })
 }
 
 // told is a piece of the reckoning before a decision; nil where it cannot be cut.

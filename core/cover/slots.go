@@ -21,6 +21,16 @@ func Slots(p plan.Plan) []Slot {
 	return k.Slots(p)
 }
 
+// Decided is what a settled plan decides of a piece: those of one name in it may be several pieces.
+func Decided(p plan.Plan, piece string) plan.Piece {
+	for _, s := range Slots(p) {
+		if s.Name == piece {
+			return p.Piece(s.Config)
+		}
+	}
+	return p.Piece(piece)
+}
+
 func fixed(list ...Slot) func(plan.Plan) []Slot { return func(plan.Plan) []Slot { return list } }
 
 var slots = map[plan.CoverKind]func(plan.Plan) []Slot{

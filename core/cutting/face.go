@@ -85,7 +85,7 @@ func shapeOf(piece cover.Piece, part front.Part) string {
 
 // centred tells whether a part of a face has its middle on a motif of its cloth.
 func (l *List) centred(piece string, part front.Part) bool {
-	face := l.Plan.Piece(piece).Face
+	face := cover.Decided(l.Plan, piece).Face
 	if face == nil || !face.Centred || part.Had || part.Role != front.Panel && part.Role != front.Patch {
 		return false
 	}

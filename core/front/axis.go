@@ -35,6 +35,7 @@ type axis struct {
 	rest              int             // how many borders take the rest
 	float             length.Length   // what setting triangles have beyond the blocks, on each side
 	off               length.Length   // what the last patch or sash shows more than the others, so that it closes
+	over              length.Length   // what patches that are too much stand out, on both sides together
 	cut               sum.Sum         // one patch as cut
 	sashCut           sum.Sum
 	sashLow, sashHigh sum.Sum // the outermost sashes, which may have grown
@@ -160,6 +161,10 @@ func fillAxis(o Order, a *axis) finding.List {
 	if a.rest == 0 && !floats && left.Abs() <= length.Close {
 		a.off, left = left, 0
 	}
+	if left < 0 && a.overhangs(o) && -left <= 2*(a.patch-plan.LeastStrip) {
+		a.over = -left + (-left)%2
+		a.off, left = a.over+left, 0
+	}
 	if left < 0 || (left > 0 && a.rest == 0 && !floats) || (left == 0 && a.rest > 0) {
 		return misfitOf(o, a, fixed, left)
 	}
@@ -179,6 +184,18 @@ func fillAxis(o Order, a *axis) finding.List {
 		a.borders = append(a.borders, w)
 	}
 	return found
+}
+
+// overhangs reports whether patches that are too much may stand out over the edges, to be trimmed off: nothing goes
+// round them, and nothing else is trimmed off or sewn on there.
+func (a *axis) overhangs(o Order) bool {
+	bare := len(o.Face.Borders) == 0 && (a.sash == 0 || !a.outside) && !a.point
+	return o.Face.Overhang && o.Face.Columns*o.Face.Rows > 1 && bare && !a.grows() && !a.lowHeld && !a.highHeld
+}
+
+// squared is a size of which what stands out is trimmed off.
+func (a *axis) squared(s sum.Sum) sum.Sum {
+	return s.Between(sum.Squaring, "trimmed off when it is squared up", -a.over/2)
 }
 
 // thing is what stands in the direction.
@@ -370,7 +387,8 @@ func (a *axis) spread() sum.Sum {
 	if a.point {
 		name = "block, point to point"
 	}
-	s := closed(a.sides(sum.Repeat(a.n, sum.Part, name, a.patch), func(int) length.Length { return a.sash }), a.off).
+	s := a.squared(closed(a.sides(sum.Repeat(a.n, sum.Part, name, a.patch),
+		func(int) length.Length { return a.sash }), a.off)).
 		Between(sum.Part, "setting triangles beyond the blocks", a.float)
 	if rest := a.whole - s.Total() - left.Total() - right.Total(); a.point && rest != 0 { // half a nanometre
 		s[0].Amount += rest
@@ -459,7 +477,7 @@ type slot struct {
 // slotsOf are the patches and sashes of a direction in order. At the rim of a face
 // without borders the outermost reaches out to the cut edge.
 func slotsOf(o Order, a *axis) []slot {
-	at := total(a.borders)
+	at := total(a.borders) - a.over/2
 	var out []slot
 	gap := 0
 	sash := func() {

@@ -238,6 +238,10 @@ type Grid struct {
 	Patch sum.Size
 	// Sewn is the grid without borders, raw edge to raw edge.
 	Sewn sum.Size
+	// Over is what patches that are too much stand out across and down, on both sides together, and Squared what is
+	// left when that is trimmed off.
+	Over    [2]length.Length
+	Squared sum.Size
 	// Blocks reports blocks in place of plain patches, Point a grid on point.
 	Blocks, Point bool
 	// Patches is how many pieces of cloth all its blocks or patches have.

@@ -52,7 +52,10 @@ func grid(o Order) (Face, finding.List) {
 	if found.Stopped() {
 		return Face{}, found
 	}
-	f.Grids = []Grid{g.grid}
+	g.grid.Over, g.grid.Squared = [2]length.Length{across.over,
+		down.over}, sum.Size{Width: across.squared(f.Sewn.Width),
+		Height: down.squared(f.Sewn.Height)}
+	f.Grids, f.Sewn = []Grid{g.grid}, g.grid.Squared
 	found = append(found, o.borders(&f, across, down)...)
 	return f, found
 }

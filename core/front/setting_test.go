@@ -13,6 +13,7 @@ import (
 	"pgregory.net/rapid"
 
 	"umschlag/core/block"
+	"umschlag/core/finding"
 	"umschlag/core/front"
 	"umschlag/core/length"
 	"umschlag/core/outline"
@@ -205,6 +206,37 @@ func TestStrips(t *testing.T) {
 	assert.GreaterOrEqual(t, quiltedUp.Sewn.Height.Total(), takeTop)
 }
 
+// Patches that are too much stand out alike on both sides: the grid is sewn as it is and finishes as planned.
+func TestPatchesOverhang(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		n, m := rapid.IntRange(1, 6).Draw(t, "columns"), rapid.IntRange(2, 6).Draw(t, "rows")
+		patch := in / 8 * length.Length(rapid.IntRange(8, 40).Draw(t, "patch"))
+		over := length.Length(rapid.Int64Range(int64(length.Close)+1, int64(patch)).Draw(t, "too much"))
+		f := plan.Face{Kind: plan.GridFace, Columns: n, Rows: m, Patch: plan.Patch{Width: patch, Height: patch},
+			Cloths: []string{"A"}, Overhang: true}
+		w, h := patch.Times(n)-over, patch.Times(m)-over
+		if w <= 0 || patch > w {
+			return
+		}
+		built, found := front.Build(order(f, w, h))
+		require.Empty(t, slices.DeleteFunc(found, func(f finding.Finding) bool { return f.Level != finding.Stop }))
+		require.Equal(t, [2]length.Length{w, h},
+			[2]length.Length{built.Finished.Width.Total(), built.Finished.Height.Total()})
+		require.InDelta(t, float64(w+in/2), float64(built.Sewn.Width.Total()), 1, "squared up")
+		require.InDelta(t, float64(patch.Times(n)+in/2), float64(built.Grids[0].Sewn.Width.Total()), 1, "sewn as it is")
+		require.Equal(t, patch+in/2, built.Parts[0].Size.Width.Total(), "and cut as it is")
+		first, last := built.Cells[0], built.Cells[len(built.Cells)-1]
+		left, right := -first.X, last.X+last.Width-w
+		if n > 1 {
+			require.InDelta(t, float64(left), float64(right), 2, "alike on both sides")
+		}
+	})
+	f := plan.Face{Kind: plan.GridFace, Columns: 2, Rows: 2, Patch: plan.Patch{Width: 5 * in, Height: 5 * in},
+		Cloths: []string{"A"}, Overhang: true, Borders: []plan.Border{{Width: plan.Extent{Width: in}, Cloth: "A"}}}
+	_, found := front.Build(order(f, 9*in, 9*in))
+	assert.Equal(t, "front-too-large", found[0].Code, "what something goes round has to fit")
+}
+
 // What takes the rest is what the others leave, and is cut as if it had been typed.
 func TestStripsAndPartsTakeTheRest(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
@@ -215,8 +247,9 @@ func TestStripsAndPartsTakeTheRest(t *testing.T) {
 		for i := range n {
 			w := in / 8 * length.Length(rapid.IntRange(2, 40).Draw(t, "width"))
 			whole += w
-			typed.Strips = append(typed.Strips, plan.Strip{Key: ref.Key(fmt.Sprint("s", i)), Width: plan.Extent{Width: w},
-				Cloth: "A"})
+			typed.Strips = append(typed.Strips,
+				plan.Strip{Key: ref.Key(fmt.Sprint("s", i)), Width: plan.Extent{Width: w},
+					Cloth: "A"})
 		}
 		resting := typed
 		resting.Strips = slices.Clone(typed.Strips)

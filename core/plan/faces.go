@@ -19,12 +19,12 @@ var FaceKinds kind.Set[FaceRules]
 func init() {
 	FaceKinds.Add("plain", FaceRules{Shapes: true, Reads: []string{"cloth", "centred", "pocket", "applique"}})
 	FaceKinds.Add("grid", FaceRules{Shapes: true, Judge: judgeGrid,
-		Reads: []string{"cloth", "centred", "columns", "rows", "patch", "set",
+		Reads: []string{"cloth", "centred", "columns", "rows", "patch", "overhang", "set",
 			"block", "cloths", "order", "seed", "keep", "sash", "borders", "applique"}})
 	FaceKinds.Add("strips", FaceRules{Shapes: true, Judge: judgeStrips,
 		Reads: []string{"strips", "cloth", "direction", "applique"}})
 	FaceKinds.Add("checker", FaceRules{Shapes: true, Judge: judgeGrid,
-		Reads: []string{"columns", "rows", "patch", "cloths", "order",
+		Reads: []string{"columns", "rows", "patch", "overhang", "cloths", "order",
 			"borders", "applique"}})
 	FaceKinds.Add("stack", FaceRules{Shapes: true, Judge: judgeStack, Reads: []string{"parts", "applique"}})
 	FaceKinds.Add("windows", FaceRules{Judge: judgeWindows,

@@ -306,6 +306,9 @@ type Face struct {
 	// Patch as finished: grid, checker; of a found face the panel as it shows, its
 	// seams not counted.
 	Patch Patch `json:"patch,omitempty"`
+	// Overhang lets patches of a grid or a checkerboard that are too much for it stand out alike over both edges,
+	// where nothing goes round them and nothing is quilted: they are trimmed off when it is squared up.
+	Overhang bool `json:"overhang,omitempty"`
 	// Set of a grid: straight or on point.
 	Set Setting `json:"set,omitempty"`
 	// Block by name or by cells; absent: plain patches.

@@ -102,6 +102,7 @@ func fill(s *sifter) {
 			}
 		})
 	}
+	offerOverhang(s, f, style)
 	offerSashes(s, f, style)
 	offerPatches(s, f, style)
 	offerCounts(s, f)
@@ -113,6 +114,22 @@ func fill(s *sifter) {
 	if len(s.offers) == 0 {
 		fewer(s)
 		plainFace(s)
+	}
+}
+
+// offerOverhang offers to trim off what is too much: of the patches as they are, or of the next larger ones on the
+// ruler.
+func offerOverhang(s *sifter, f plan.Face, style length.Style) {
+	w, h, _, ok := s.room()
+	step := s.plan.Settle().Habits.Step
+	if !ok || f.Columns < 1 || f.Rows < 1 || step <= 0 {
+		return
+	}
+	s.face("Trim off what is too much, alike all round", func(f *plan.Face) { f.Overhang = true })
+	if f.Sash == nil {
+		pw, ph := w.Div(f.Columns).Ceil(step), h.Div(f.Rows).Ceil(step)
+		s.face(fmt.Sprintf("Patches of %s × %s, and what is too much trimmed off all round", style.Text(pw),
+			style.Text(ph)), func(f *plan.Face) { f.Patch, f.Overhang = plan.Patch{Width: pw, Height: ph}, true })
 	}
 }
 

@@ -7,6 +7,7 @@ import (
 	"maps"
 	"slices"
 
+	"umschlag/core/cover"
 	"umschlag/core/cutting"
 	"umschlag/core/finding"
 	"umschlag/core/lay"
@@ -198,7 +199,7 @@ func (o order) stretches(letter string, c plan.Cloth) {
 		return
 	}
 	for _, cut := range o.Cuts {
-		q := o.Plan.Piece(cut.Piece)
+		q := cover.Decided(o.Plan, cut.Piece)
 		if cut.Cloth != letter || cut.Layer != cutting.Outer || q.Layers != nil &&
 			(q.Layers.Lining != "" || q.Layers.Stiffener != "") {
 			continue

@@ -157,6 +157,23 @@ func makeGrid(b *builder, g front.Grid, bands []front.Band) {
 	if len(bands) > 1 {
 		joinRows(b, g, bands)
 	}
+	squareUp(b, g)
+}
+
+// squareUp trims off what patches stand out that are too much for their face.
+func squareUp(b *builder, g front.Grid) {
+	var off []string
+	for i, edges := range []string{"at the left and at the right", "at the top and at the bottom"} {
+		if g.Over[i] > 0 {
+			off = append(off, b.text(g.Over[i]/2)+" "+edges)
+		}
+	}
+	if len(off) == 0 {
+		return
+	}
+	b.add(Step{Of: g.In, Role: ref.DoTrim, Stage: Piecing, Title: "Square up the patches", Caution: rotaryCaution,
+		Text:  fmt.Sprintf("Trim off %s, so that it is %s.", strings.Join(off, " and "), b.size(g.Squared)),
+		Check: "Opposite edges show their patches alike, and both diagonals are alike."})
 }
 
 func numbers(bands []front.Band) []int {

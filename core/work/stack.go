@@ -58,7 +58,7 @@ func closingStack(b *builder) []Sheet {
 
 // faceCloth is the cloth of a piece, the first where it has several.
 func (b *builder) faceCloth(piece string) string {
-	face := b.Plan.Piece(piece).Face
+	face := cover.Decided(b.Plan, piece).Face
 	switch {
 	case face == nil:
 		return ""
@@ -69,7 +69,7 @@ func (b *builder) faceCloth(piece string) string {
 }
 
 func (b *builder) lining(piece string) string {
-	if l := b.Plan.Piece(piece).Layers; l != nil {
+	if l := cover.Decided(b.Plan, piece).Layers; l != nil {
 		return l.Lining
 	}
 	return ""
@@ -96,7 +96,7 @@ func rightOut(b *builder) []Sheet {
 
 // backedBy is the cloth behind a found panel.
 func backedBy(b *builder) string {
-	if face := b.Plan.Piece(b.on).Face; face != nil {
+	if face := cover.Decided(b.Plan, b.on).Face; face != nil {
 		return face.Backed
 	}
 	return ""

@@ -259,6 +259,11 @@ columns?: number
 rows?: number
 patch?: Patch
 /**
+ * Overhang lets patches of a grid or a checkerboard that are too much for it stand out alike over both edges,
+ * where nothing goes round them and nothing is quilted: they are trimmed off when it is squared up.
+ */
+overhang?: boolean
+/**
  * Set of a grid: straight or on point.
  */
 set?: ("straight" | "on-point")
@@ -399,6 +404,11 @@ columns?: number
  */
 rows?: number
 patch?: Patch
+/**
+ * Overhang lets patches of a grid or a checkerboard that are too much for it stand out alike over both edges,
+ * where nothing goes round them and nothing is quilted: they are trimmed off when it is squared up.
+ */
+overhang?: boolean
 /**
  * Set of a grid: straight or on point.
  */
