@@ -16,7 +16,7 @@ import (
 func strips(o Order) (Face, finding.List) {
 	var found finding.List
 	o.Absorb = plan.AbsorbBorder // the outermost strips take up the loss: there is none to accept
-	list, text := o.Face.Strips, o.Style.Text
+	text := o.Style.Text
 	across, down := axesOf(o)
 	along := o.Face.Direction == plan.AlongWay // strips stand upright, side by side
 	a, b := down, across
@@ -28,7 +28,7 @@ func strips(o Order) (Face, finding.List) {
 			"Let them run across or along.")
 		return Face{}, found
 	}
-	list = o.Face.Filled(across.whole, down.whole).Strips
+	list := o.Face.Filled(across.whole, down.whole).Strips
 	whole, least := length.Length(0), length.Length(1)
 	for _, s := range list {
 		whole, least = whole+s.Width.Width, min(least, s.Width.Width)

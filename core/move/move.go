@@ -68,8 +68,8 @@ func (f placedFace) find(about string) (placedFace, int, bool) {
 		}
 	}
 	top := f.top
-	f.face = f.face.Filled(f.size.Width.Total(), f.size.Height.Total())
-	for i, part := range f.face.Parts {
+	filled := f.face.Filled(f.size.Width.Total(), f.size.Height.Total())
+	for i, part := range filled.Parts {
 		sub := placedFace{face: part.Face, path: fmt.Sprintf("%s/parts/%d/face", f.path, i), top: top,
 			size: sum.Size{Width: f.size.Width, Height: sum.Of(sum.Part, "height of the part", part.Height.Width)}}
 		if where, index, is := sub.find(about); is {
