@@ -1,7 +1,6 @@
 package reckon_test
 
 import (
-	"maps"
 	"slices"
 	"strings"
 	"testing"
@@ -10,6 +9,7 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"umschlag/anyplan"
 	"umschlag/core/brief"
 	"umschlag/core/finding"
 	"umschlag/core/length"
@@ -82,35 +82,19 @@ func TestWhatBeginsCanBeCut(t *testing.T) {
 			}
 		}
 	})
-	for _, id := range []string{"/back/kind", "/edges/piping", "/pieces/front/face/kind"} {
-		assert.True(t, taken[id], "%s was never taken", id)
-	}
 	assert.Greater(t, len(taken), 20)
 }
 
 // chosen is a plan with one choice of its brief taken, among those of some ids; itself where that is refused with the
 // reason.
 func chosen(t *rapid.T, p plan.Plan, taken map[string]bool, among func(id string) bool) plan.Plan {
-	choices := map[string]brief.Choice{}
-	var blocks func([]brief.Block)
-	blocks = func(list []brief.Block) {
-		for _, b := range list {
-			for _, w := range b.Words {
-				if c := w.Choice; c != nil && !c.Sets && among(c.ID) {
-					choices[c.ID] = *c
-				}
-			}
-			blocks(b.Blocks)
-		}
-	}
-	for _, stage := range brief.Of(p, nil).Stages {
-		blocks(stage.Blocks)
-	}
+	choices := slices.DeleteFunc(anyplan.Decisions(brief.Of(p, nil)),
+		func(d anyplan.Decision) bool { return len(d.Keys) == 0 || !among(d.ID) })
 	if len(choices) == 0 {
 		return p
 	}
-	c := choices[rapid.SampledFrom(slices.Sorted(maps.Keys(choices))).Draw(t, "choice")]
-	key := rapid.SampledFrom(c.Options).Draw(t, "option").Key
+	c := rapid.SampledFrom(choices).Draw(t, "choice")
+	key := rapid.SampledFrom(c.Keys).Draw(t, "option")
 	if key == c.Now {
 		return p
 	}

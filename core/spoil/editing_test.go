@@ -12,6 +12,7 @@ import (
 	"pgregory.net/rapid"
 
 	"umschlag/anyplan"
+	"umschlag/core/brief"
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
@@ -46,6 +47,8 @@ func worked(t *rapid.T, p plan.Plan) plan.Plan {
 
 // edits are what a maker does to a plan, none of which says anything of its making.
 var edits = map[string]func(*rapid.T, *plan.Plan){
+	// more often than others
+	"anything of its brief": decide, "whatever it offers": decide, "any other decision": decide,
 	"take a fitting out": func(t *rapid.T, p *plan.Plan) {
 		if n := len(p.Fittings); n > 0 {
 			i := rapid.IntRange(0, n-1).Draw(t, "which")
@@ -96,6 +99,19 @@ var edits = map[string]func(*rapid.T, *plan.Plan){
 			p.Pieces[name] = q
 		}
 	},
+}
+
+// decide takes any decision of the brief, where it is not refused.
+func decide(t *rapid.T, p *plan.Plan) {
+	all := anyplan.Decisions(brief.Of(*p, nil))
+	if len(all) == 0 {
+		return
+	}
+	d, key := rapid.SampledFrom(all).Draw(t, "decision"), ""
+	if len(d.Keys) > 0 {
+		key = rapid.SampledFrom(d.Keys).Draw(t, "option")
+	}
+	*p, _, _ = brief.Choose(*p, nil, d.ID, key)
 }
 
 func eachFace(p *plan.Plan, change func(*plan.Face)) {
