@@ -44,9 +44,10 @@ type Block struct {
 
 // Place is a face in the plan.
 type Place struct {
-	// Config is the name under which the plan decides the piece, Title what it is called in a sentence.
+	// Config is the name under which the plan decides the piece, Title what it is called, The the same in a sentence.
 	Config string `json:"config"`
 	Title  string `json:"title"`
+	The    string `json:"the"`
 	// Base is where the face of the piece stands: its own, or the one all pieces share. Inner is the way to the
 	// face within that, through the parts of stacks.
 	Base  string `json:"base"`

@@ -151,7 +151,7 @@ func TestAStripTakesTheRest(t *testing.T) {
 	rest := choose(t, p, [2]string{"/pieces/front/face/strip#rest", "1"})
 	assert.True(t, rest.Pieces["front"].Face.Strips[1].Width.Rest)
 	assert.Equal(t, reckon.Reckon(p, nil).Cuts, reckon.Reckon(rest, nil).Cuts)
-	assert.Contains(t, stage(rest, nil, "Front"), "what is left of")
+	assert.Contains(t, stage(rest, nil, "Front"), "the rest of the width of")
 	wide := rest
 	wide.Object.Height += in // what is left follows the cover
 	other := choose(t, wide, [2]string{"/pieces/front/face/strip#rest", "0"})

@@ -90,7 +90,7 @@ func faceOf(t *Teller, config, title string) {
 	if t.plan.Pieces[config].Face == nil && t.plan.Pieces[plan.Common].Face != nil {
 		base = path("pieces", plan.Common, "face")
 	}
-	f := &FaceTeller{Teller: t, place: Place{Config: config, Title: title, Base: base},
+	f := &FaceTeller{Teller: t, place: Place{Config: config, Title: title, The: "the " + title, Base: base},
 		face: plan.Face{Kind: plan.PlainFace}}
 	if face := t.plan.Piece(config).Face; face != nil {
 		f.face = *face
@@ -290,7 +290,8 @@ func strips(f *FaceTeller) {
 	widths := make([]plan.Extent, len(f.face.Strips))
 	for i, strip := range f.face.Strips {
 		f.join(i, len(f.face.Strips))
-		f.extent(path("strips", i, "width"), "Finished width of strip "+strconv.Itoa(i+1), strip.Width)
+		f.extent(path("strips", i, "width"), "Finished width of strip "+strconv.Itoa(i+1), "",
+			"the rest of the width", strip.Width)
 		widths[i] = strip.Width
 		f.Say(" of ")
 		f.listed(fmt.Sprintf("strips/%d/cloth", i), f.label("Cloth of strip "+strconv.Itoa(i+1)), strip.Cloth,
@@ -319,13 +320,14 @@ func (t *Teller) join(i, n int) {
 	}
 }
 
-// extent adds a size among others: one that is typed, or what they leave over.
-func (f *FaceTeller) extent(at, label string, e plan.Extent) {
+// extent adds a size among others: one that is typed, with what follows it, or what they leave over.
+func (f *FaceTeller) extent(at, label, says, rest string, e plan.Extent) {
 	if e.Rest {
-		f.Say("what is left")
+		f.Say(rest)
 		return
 	}
 	f.Length(f.at()+at, f.label(label))
+	f.Say(says)
 }
 
 // resting adds the choice of which of several sizes takes the rest; of leads to them.
@@ -399,9 +401,9 @@ func parts(f *FaceTeller) {
 	var items []Block
 	var heights []plan.Extent
 	for i, part := range f.face.Parts {
-		f.extent(path("parts", i, "height"), "Finished height of part "+strconv.Itoa(i+1), part.Height)
+		f.extent(path("parts", i, "height"), "Finished height of part "+strconv.Itoa(i+1), " high",
+			"The rest of the height", part.Height)
 		heights = append(heights, part.Height)
-		f.Say(" high")
 		if len(f.face.Parts) > 1 {
 			f.Say(" ")
 			f.Press(Press{ID: f.id("parts", i) + "#out", Says: "take it out",
@@ -412,7 +414,7 @@ func parts(f *FaceTeller) {
 		}
 		f.Say(":")
 		inner := &FaceTeller{Teller: f.Teller, face: part.Face, part: i + 1, place: Place{Config: f.place.Config,
-			Title: fmt.Sprintf("part %d", i+1), Base: f.place.Base,
+			Title: fmt.Sprintf("part %d", i+1), The: fmt.Sprintf("part %d", i+1), Base: f.place.Base,
 			Inner: f.place.Inner + path("parts", i, "face")}}
 		if inner.name = inner.place.Title; f.name != "" {
 			inner.name += " of the " + f.name

@@ -44,6 +44,7 @@ func grid(f *FaceTeller) {
 			func(face *plan.Face, letter string) { face.Cloth = letter })
 	}
 	f.Say(".")
+	overhang(f, point)
 	if patched && !point {
 		sash(f)
 	}
@@ -70,17 +71,18 @@ func patchSize(f *FaceTeller, point bool) {
 		f.Say(" by ")
 		f.Length(f.at("patch/height"), f.label("Finished height of a patch"))
 	}
-	overhang(f, point)
 }
 
 // overhang tells what becomes of patches that are too much for the face.
 func overhang(f *FaceTeller, point bool) {
-	if point || len(f.face.Borders) > 0 || f.face.Sash != nil && f.face.Sash.Outside {
+	if point || f.face.Patch.Fit || len(f.face.Borders) > 0 || f.face.Sash != nil && f.face.Sash.Outside {
 		return
 	}
-	f.Say("; what is too much ")
-	f.either("overhang", f.label("Patches that are too much"), f.face.Overhang, "stops it", "is trimmed off all round",
+	f.Say(" What is too much ")
+	f.either("overhang", f.label("Patches that are too much"), f.face.Overhang, "does not fit",
+		"is trimmed off all round",
 		func(face *plan.Face, yes bool) { face.Overhang = yes })
+	f.Say(".")
 }
 
 // told is a piece of the reckoning before a decision; nil where it cannot be cut.

@@ -92,7 +92,9 @@ func layersOf(t *Teller, name, lead string) {
 	t.Say(", ")
 	s.quilting()
 	t.Say(".")
-	t.Widget("thick", name)
+	if l.Lining != "" || l.Batting != nil && l.Batting.Count > 0 {
+		t.Widget("thick", name)
+	}
 	var kept []SetAside
 	if q := s.piece.Quilting; q != nil {
 		kept = aside(t, q.Aside, path("pieces", name, "quilting"), s.of("quilting"), patternSays,

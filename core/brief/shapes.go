@@ -120,7 +120,7 @@ func shapePlace(f *FaceTeller, i int, s plan.Shape, of string) {
 	f.Say(" and ")
 	up(f.Teller, at, f.label(of), s.At, false, move)
 	f.Say(" of ")
-	options := []Option{{Says: "the " + f.place.Title}}
+	options := []Option{{Says: f.place.The}}
 	for k, other := range f.face.Applique {
 		if k != i && other.Key != "" {
 			options = append(options, Option{Key: string(other.Key), Says: lower(applique.Title(f.face.Applique, k))})

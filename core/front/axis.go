@@ -193,9 +193,26 @@ func (a *axis) overhangs(o Order) bool {
 	return o.Face.Overhang && o.Face.Columns*o.Face.Rows > 1 && bare && !a.grows() && !a.lowHeld && !a.highHeld
 }
 
-// squared is a size of which what stands out is trimmed off.
+// squared is a size of which what stands out is trimmed off its first and its last patch.
 func (a *axis) squared(s sum.Sum) sum.Sum {
-	return s.Between(sum.Squaring, "trimmed off when it is squared up", -a.over/2)
+	if a.over == 0 {
+		return s
+	}
+	patch := func(t sum.Term) bool { return t.Kind == sum.Part }
+	first, last := slices.IndexFunc(s, patch), len(s)-1
+	for last > first && !patch(s[last]) {
+		last--
+	}
+	var out sum.Sum
+	for i, t := range s {
+		if out = append(out, t); i == first {
+			out = out.Plus(sum.Squaring, "trimmed off when it is squared up", -a.over/2)
+		}
+		if i == last {
+			out = out.Plus(sum.Squaring, "trimmed off when it is squared up", -a.over/2)
+		}
+	}
+	return out
 }
 
 // thing is what stands in the direction.

@@ -1627,10 +1627,11 @@ forget: string
 }
 export interface Place {
 /**
- * Config is the name under which the plan decides the piece, Title what it is called in a sentence.
+ * Config is the name under which the plan decides the piece, Title what it is called, The the same in a sentence.
  */
 config: string
 title: string
+the: string
 /**
  * Base is where the face of the piece stands: its own, or the one all pieces share. Inner is the way to the
  * face within that, through the parts of stacks.

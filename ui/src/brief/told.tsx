@@ -138,7 +138,7 @@ function Thick({ of: config }: { of: string }) {
   return (
     <span className="soft">
       {" "}
-      The stack is about <Len of={thick} /> thick.
+      The stack is about <T>{thick.text.replace("≈", "")}</T> thick.
     </span>
   );
 }

@@ -18,7 +18,7 @@ const begun = "M0 30L40 0L80 30L80 80L0 80Z";
 
 /** What is laid on a face: shapes in order, the lowest first. */
 export function Applique({ of: block }: { of: Block }) {
-  const { path, at, set, title } = useFace();
+  const { path, at, set, the } = useFace();
   const { value, drawn } = usePlan();
   const letters = useLetters().filter((l) => /^[A-Z]$/.test(l.value));
   const list = (at("/applique") ?? []) as ShapeDoc[];
@@ -33,9 +33,9 @@ export function Applique({ of: block }: { of: Block }) {
   const cloth = letters[1]?.value ?? letters[0]?.value;
   return (
     <div className="applique">
-      <p>{list.length === 0 ? `Nothing is laid on the ${title} yet.` : `On it lie, from the bottom up:`}</p>
+      <p>{list.length === 0 ? `Nothing is laid on ${the} yet.` : `On it lie, from the bottom up:`}</p>
       {list.length > 0 && (
-        <ol className="shape-list" aria-label={`Shapes on the ${title}`}>
+        <ol className="shape-list" aria-label={`Shapes on ${the}`}>
           {list.map((shape, i) => (
             <One
               key={shape.key ?? i}

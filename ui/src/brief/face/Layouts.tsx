@@ -23,7 +23,7 @@ const none: Wishes = { least: "", most: "", ready: "", sash: "", border: "any" }
 
 /** Grids that fill the piece, within the limits, to choose from. */
 export function Layouts() {
-  const { config, become, title } = useFace();
+  const { config, become, the } = useFace();
   const { session, value } = usePlan();
   const starts = useStarts(String(value("/units") ?? "in")).data;
   const heading = useId();
@@ -54,10 +54,10 @@ export function Layouts() {
   return (
     <p>
       <button type="button" className="word-button" onClick={() => void find(wishes)}>
-        Find grids that fit the {title}
+        Find grids that fit {the}
       </button>
       <Dialog open={found !== null} onClose={() => setFound(null)} maxWidth="lg" fullWidth aria-labelledby={heading}>
-        <DialogTitle id={heading}>Grids that fit the {title}</DialogTitle>
+        <DialogTitle id={heading}>Grids that fit {the}</DialogTitle>
         <DialogContent>
           <form className="wishes" onSubmit={(e) => e.preventDefault()}>
             <Wish

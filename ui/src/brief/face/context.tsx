@@ -3,7 +3,13 @@ import type { Place } from "../../api/api.gen";
 import { usePlan } from "../../plan/context";
 import { get, put } from "../../plan/path";
 
-const Context = createContext<Place>({ config: "front", title: "front", base: "/pieces/front/face", inner: "" });
+const Context = createContext<Place>({
+  config: "front",
+  title: "front",
+  the: "the front",
+  base: "/pieces/front/face",
+  inner: "",
+});
 
 export const FaceProvider = Context.Provider;
 
