@@ -38,14 +38,16 @@ type placing struct {
 	stored store.Cloth
 }
 
+func (p placing) holder() stock.Holder { return stock.Holder{Plan: p.plan, Cloth: p.need.Cloth} }
+
 // keepCloth keeps for a plan what it takes of a cloth.
 func (s *server) keepCloth(c *echo.Context) error {
 	return s.moveCloth(c, func(sh shop, p placing) (plan.Cloth, string, error) {
-		kept, err := stock.Keep(p.cloth, p.plan, length.Length(p.need.Need.NM), p.need.Used())
+		kept, err := stock.Keep(p.cloth, p.holder(), length.Length(p.need.Need.NM), p.need.Used())
 		if err != nil {
 			return kept, "", echo.NewHTTPError(http.StatusConflict, sentence(err.Error()))
 		}
-		held, odd := stock.Holds(kept, p.plan)
+		held, odd := stock.Holds(kept, p.holder())
 		return kept, fmt.Sprintf("Of %s are kept for this plan: %s.", p.cloth.Name, sh.amount(held, odd)), nil
 	})
 }
@@ -53,7 +55,7 @@ func (s *server) keepCloth(c *echo.Context) error {
 // letClothGo keeps nothing of a cloth for a plan any more.
 func (s *server) letClothGo(c *echo.Context) error {
 	return s.moveCloth(c, func(_ shop, p placing) (plan.Cloth, string, error) {
-		return stock.LetGo(p.cloth, p.plan), fmt.Sprintf("Nothing of %s is kept for this plan any more.",
+		return stock.LetGo(p.cloth, p.holder()), fmt.Sprintf("Nothing of %s is kept for this plan any more.",
 			p.cloth.Name), nil
 	})
 }
@@ -75,7 +77,7 @@ func (s *server) returnCloth(c *echo.Context) error {
 		for _, o := range left {
 			n += o.Count
 		}
-		return stock.Return(p.cloth, p.plan, length.Length(p.need.Need.NM), p.need.Used(), left),
+		return stock.Return(p.cloth, p.holder(), length.Length(p.need.Need.NM), p.need.Used(), left),
 			fmt.Sprintf("%s of %s are out of the cupboard, and %s back.", sh.style().
 				Text(length.Length(p.need.Need.NM)), p.cloth.Name, pieces(n)), nil
 	})
@@ -158,8 +160,9 @@ func (s *server) placing(ctx context.Context, sh shop, id, letter string) (placi
 	if err != nil {
 		return placing{}, err
 	}
+	known, _ := w.Cloths.Of(r.Cloths[i].Name, stock.Holder{Plan: id, Cloth: letter})
 	for _, st := range cloths {
-		if st.Name != r.Cloths[i].Name {
+		if st.Name != known {
 			continue
 		}
 		cloth, err := readCloth([]byte(st.Doc), sh)

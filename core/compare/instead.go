@@ -72,7 +72,7 @@ func (b Buyer) hidden(n answer.ClothNeed, cupboard supply.Cupboard) []string {
 	price := cupboard[n.Name].Price
 	for _, name := range slices.Sorted(maps.Keys(cupboard)) {
 		other := cupboard[name].Settle()
-		have, _ := stock.Free(cupboard[name], "")
+		have, _ := stock.Free(cupboard[name], stock.Holder{})
 		// Two thirds of a cloth can be used when few large pieces are laid on it.
 		if name == n.Name || have == nil || other.Kind != plan.FaceCloth ||
 			have.Float()*other.Usable.Float()*2/3 < area || price > 0 && other.Price > price {

@@ -7,6 +7,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
+	"umschlag/core/stock"
 	"umschlag/core/supply"
 )
 
@@ -35,7 +36,7 @@ func NeedsOf(p plan.Plan, w *reckon.Workshop, letter string) (Needs, bool) {
 	for _, item := range out.Items {
 		out.Titles[item.Cut] = r.List.Cuts[item.Cut].Title
 	}
-	_, odd := supply.Stock(c, w.Cloths, w.ID)
+	_, odd := supply.Stock(c, w.Cloths, stock.Holder{Plan: w.ID, Cloth: letter})
 	_, out.Items = lay.FromOdd(out.Items, out.On, odd)
 	return out, len(out.Items) > 0
 }

@@ -748,14 +748,17 @@ type OddPiece struct {
 	Length length.Length `json:"length"`
 	// Count of pieces alike, 1 to 999; 1 when absent.
 	Count int `json:"count,omitempty"`
-	// For is the plan it is kept for, by its id; absent: nobody's.
-	For string `json:"for,omitempty"`
+	// For is the plan it is kept for, by its id, and Cloth the letter of its cloth there; absent: nobody's.
+	For   string `json:"for,omitempty"`
+	Cloth string `json:"cloth,omitempty"`
 }
 
 // Keeping is a length that is kept for a plan.
 type Keeping struct {
-	// For is the plan, by its id.
+	// For is the plan, by its id, and Cloth the letter of its cloth there: whatever that is called. Any of the plan
+	// when absent.
 	For    string        `json:"for"`
+	Cloth  string        `json:"cloth,omitempty"`
 	Length length.Length `json:"length"`
 }
 

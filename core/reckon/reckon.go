@@ -57,11 +57,12 @@ func (w Workshop) After(p plan.Plan, r answer.Reckoning) Workshop {
 	w.Cloths = maps.Clone(w.Cloths)
 	for _, n := range r.Cloths {
 		c, _ := p.Cloth(n.Cloth)
-		held, known := w.Cloths[n.Name]
+		holder := stock.Holder{Plan: w.ID, Cloth: n.Cloth}
+		name, known := w.Cloths.Of(n.Name, holder)
 		if !known || n.Done || c.Have != nil || len(c.Odd) > 0 {
 			continue
 		}
-		w.Cloths[n.Name] = stock.Take(held, w.ID, length.Length(n.Need.NM), n.Used())
+		w.Cloths[name] = stock.Take(w.Cloths[name], holder, length.Length(n.Need.NM), n.Used())
 	}
 	return w
 }

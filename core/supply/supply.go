@@ -27,6 +27,21 @@ const firm = 5
 // Cupboard is what there is of each cloth, by its name, as the cupboard describes it.
 type Cupboard map[string]plan.Cloth
 
+// Of is the name under which the cupboard has a cloth of a plan: its own, or, where it goes by another there, that of
+// the one of which something is kept for it. there is false where it is not in the cupboard.
+func (c Cupboard) Of(name string, h stock.Holder) (known string, there bool) {
+	if _, there = c[name]; there || h.Plan == "" || h.Cloth == "" {
+		return name, there
+	}
+	for _, other := range slices.Sorted(maps.Keys(c)) {
+		if slices.ContainsFunc(c[other].Kept,
+			func(k plan.Keeping) bool { return k.Cloth == h.Cloth && k.For == h.Plan }) {
+			return other, true
+		}
+	}
+	return name, false
+}
+
 // Cloth is one cloth with its lay.
 type Cloth struct {
 	Letter, Name string
@@ -114,11 +129,12 @@ func On(c plan.Cloth) lay.Cloth {
 }
 
 // Stock is what there is of a cloth of a plan: as the plan says, or as the cupboard does.
-func Stock(c plan.Cloth, cupboard Cupboard, id string) (*length.Length, []lay.Odd) {
+func Stock(c plan.Cloth, cupboard Cupboard, h stock.Holder) (*length.Length, []lay.Odd) {
 	if c.Have != nil || len(c.Odd) > 0 {
-		return stock.Free(c, "")
+		return stock.Free(c, stock.Holder{})
 	}
-	return stock.Free(cupboard[c.Name], id)
+	known, _ := cupboard.Of(c.Name, h)
+	return stock.Free(cupboard[known], h)
 }
 
 // cloth lays one cloth out: what odd pieces give first, the rest on the length.
@@ -132,7 +148,8 @@ func (o order) cloth(letter string) Cloth {
 			"Say how wide it is and how it is printed.")
 	}
 	on := On(c)
-	have, odd := Stock(c, o.cupboard, o.id)
+	holder := stock.Holder{Plan: o.id, Cloth: letter}
+	have, odd := Stock(c, o.cupboard, holder)
 	returned := slices.Contains(o.Plan.Progress.Returned, letter)
 	if returned { // it was cut from what the cupboard held then
 		have, odd = nil, nil
@@ -149,10 +166,10 @@ func (o order) cloth(letter string) Cloth {
 	out := Cloth{Letter: letter, Name: c.Name, Lay: laid, Odd: together(fromOdd, odd),
 		Wanted: lay.Need(laid, c.Shrink/100), Have: have,
 		Done: o.allCutOf(letter), Sought: len(o.Plan.Lays[letter].Way) > 0, Returned: returned}
-	held, there := o.cupboard[c.Name]
+	known, there := o.cupboard.Of(c.Name, holder)
 	out.InCupboard = there && c.Have == nil && len(c.Odd) == 0
 	if o.id != "" {
-		out.Kept, out.KeptOdd = stock.Holds(held, o.id)
+		out.Kept, out.KeptOdd = stock.Holds(o.cupboard[known], holder)
 	}
 	o.amounts(&out)
 	return out

@@ -1156,18 +1156,21 @@ length?: (string | number)
  */
 count?: number
 /**
- * For is the plan it is kept for, by its id; absent: nobody's.
+ * For is the plan it is kept for, by its id, and Cloth the letter of its cloth there; absent: nobody's.
  */
 for?: string
+cloth?: string
 }
 /**
  * Keeping is a length that is kept for a plan.
  */
 export interface Keeping {
 /**
- * For is the plan, by its id.
+ * For is the plan, by its id, and Cloth the letter of its cloth there: whatever that is called. Any of the plan
+ * when absent.
  */
 for?: string
+cloth?: string
 length?: (string | number)
 }
 export interface Swatch {
