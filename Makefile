@@ -1,6 +1,9 @@
 # What a new machine needs besides Go, Node and npm is installed by the targets
 # themselves.
 
+# What is compiled does not hang on where the clone lies: another one finds it in the cache.
+export GOFLAGS := $(shell go env GOFLAGS) -trimpath
+
 BIN := bin/umschlag
 UI := $(shell find ui -type f -not -path '*/node_modules/*' 2>/dev/null)
 
@@ -54,8 +57,8 @@ check: setup
 CONCURRENT := umschlag/web umschlag/store umschlag/device/...
 WATCHED := -gcflags=all=-race=false $(CONCURRENT:%=-gcflags=%=)
 go-test:
-	go test -vet=off $$(go list ./... | grep -vxF "$$(go list $(CONCURRENT))")
-	go test -vet=off -race $(WATCHED) $(CONCURRENT)
+	go test -count=1 -vet=off $$(go list ./... | grep -vxF "$$(go list $(CONCURRENT))")
+	go test -count=1 -vet=off -race $(WATCHED) $(CONCURRENT)
 
 ui-test: setup
 	npm test --silent -w ui

@@ -8,7 +8,8 @@ export default defineConfig({
   timeout: 120_000,
   expect: { timeout: 60_000 },
   fullyParallel: true,
-  workers: 2,
+  // One more than the cores of a small machine: while one waits for the disk or a debounce, two are at work.
+  workers: 3,
   retries: 0,
   forbidOnly: true,
   reporter: [["list"], ["./report.ts"]],
