@@ -20,7 +20,7 @@ test:
 build: $(BIN)
 
 node_modules/.package-lock.json: package.json package-lock.json ui/package.json e2e/package.json
-	npm ci
+	npm ci --no-audit --no-fund --prefer-offline
 	@touch $@
 
 setup: node_modules/.package-lock.json

@@ -177,9 +177,10 @@ func Filled(p plan.Plan, config, path string) (plan.Face, bool) {
 type place struct {
 	plan plan.Plan // settled
 	// pieces that have the face.
-	pieces []cover.Piece
-	face   plan.Face
-	size   sum.Size
+	pieces  []cover.Piece
+	face    plan.Face
+	size    sum.Size
+	quilted bool
 	// several tells that pieces of other sizes have the same face, least and most what it fills of them.
 	several     bool
 	least, most [2]length.Length
@@ -197,6 +198,7 @@ func faceAt(p plan.Plan, config, path string) (at place, ok bool) {
 		return at, false
 	}
 	at.size = c.Pieces[i].Finished
+	at.quilted = at.plan.Piece(config).Quilted()
 	at.least = [2]length.Length{at.size.Width.Total(), at.size.Height.Total()}
 	at.most = at.least
 	for _, piece := range c.Pieces {
@@ -228,6 +230,8 @@ type Beginning struct {
 	// Cloths it may be of, at least one, and the size it fills.
 	Cloths []string
 	Size   sum.Size
+	// Quilted tells that lines of quilting hold it to what lies under it, so that something has to be trimmed off.
+	Quilted bool
 	// Several tells that pieces of other sizes have the same face, Least and Most what it fills of them.
 	Several     bool
 	Least, Most [2]length.Length
@@ -277,8 +281,9 @@ func init() {
 
 // begun is a face of a kind as it begins.
 func (at place) begun(old plan.Face, size sum.Size, kind plan.FaceKind) plan.Face {
-	b := Beginning{Plan: at.plan, Cloths: old.Cloths, Size: size, Several: at.several, Least: at.least,
-		Most: at.most}
+	b := Beginning{Plan: at.plan, Cloths: old.Cloths, Size: size, Quilted: at.quilted, Several: at.several,
+		Least: at.least,
+		Most:  at.most}
 	if len(b.Cloths) == 0 {
 		b.Cloths = panel.Letters(at.plan)
 	}
@@ -334,6 +339,10 @@ func grid(b Beginning) plan.Face {
 	long, short := max(w, h), min(w, h)
 	// near to a square, four by four and a border is a good start
 	if 4*long <= 5*short && short.Div(f.Columns) <= b.cuttable(short) {
+		if patch := w.Div(f.Columns); w == h && !b.Quilted && patch.Times(f.Columns) == w &&
+			patch.OnStep(b.Plan.Habits.Step) {
+			f.Borders = nil // they fill it by themselves
+		}
 		return f
 	}
 	best := gridfit.Best(gridfit.Order{Width: w, Height: h, Seam: b.Plan.Cover.Seam, Step: b.Plan.Habits.Step,

@@ -232,11 +232,11 @@ func bandCut(t *Teller) {
 	t.Say(".")
 }
 
-// wayRound is how long the band of a hood is cut; 0 where that is not known.
+// wayRound is how long the band of a hood is cut, up to the ruler; 0 where that is not known.
 func (m *Moving) wayRound() length.Length {
 	for _, p := range m.Reckoned().Pieces {
 		if p.Name == "band" {
-			return length.Length(p.Trimmed.Height.NM)
+			return length.Length(p.Trimmed.Height.NM).Ceil(m.Settled().Habits.Step)
 		}
 	}
 	return 0
