@@ -49,31 +49,52 @@ function Typed({ of: field }: { of: FieldOf }) {
   );
 }
 
-/** A choice; what is chosen stands there until the brief tells it. */
-function Chosen({ of: choice }: { of: ChoiceOf }) {
+/** What is on its way: told of this brief, until the next one tells what became of it. */
+function useTaking() {
   const take = useTake();
   const { brief } = usePlan();
   const [taking, hold] = useState<{ key: string; of: Brief } | null>(null);
+  const busy = taking?.of === brief;
+  return {
+    /** The key of what was chosen, while it is on its way. */
+    taken: busy ? taking.key : undefined,
+    /** Takes a decision, once: what is told after it may be another thing at the same place. */
+    take: async (id: string, key: string, label: string) => {
+      if (busy) return;
+      hold({ key, of: brief });
+      if (!(await take(id, key, label))) hold(null);
+    },
+  };
+}
+
+/** A choice; what is chosen stands there until the brief tells it. */
+function Chosen({ of: choice }: { of: ChoiceOf }) {
+  const { taken, take } = useTaking();
   const options = choice.options.map((o) => ({ value: o.key, name: o.says, shown: o.shown }));
   if (choice.sets) return <PlanChoice path={choice.id} label={choice.label} now={choice.now} options={options} />;
-  const busy = taking?.of === brief;
-  const now = busy ? taking.key : choice.now;
-  const choose = async (next: string) => {
-    if (next === now) return;
-    hold({ key: next, of: brief });
+  const choose = (next: string) => {
     const says = options.find((o) => o.value === next)?.name ?? next;
-    if (!(await take(choice.id, next, `${choice.label}: ${says}`))) hold(null);
+    if (next !== choice.now) void take(choice.id, next, `${choice.label}: ${says}`);
   };
-  return <Choice label={choice.label} value={now} options={options} choose={(next) => void choose(next)} busy={busy} />;
+  return (
+    <Choice
+      label={choice.label}
+      value={taken ?? choice.now}
+      options={options}
+      choose={choose}
+      busy={taken !== undefined}
+    />
+  );
 }
 
 function Pressed({ of: press }: { of: PressOf }) {
-  const take = useTake();
+  const { taken, take } = useTaking();
   return (
     <button
       type="button"
       className="word-button"
       aria-label={press.label}
+      aria-disabled={taken !== undefined || undefined}
       onClick={() => void take(press.id, "", (press.label ?? press.says).toLowerCase())}
     >
       {press.says}
