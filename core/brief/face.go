@@ -343,7 +343,7 @@ func (f *FaceTeller) resting(what string, sizes []plan.Extent, of func(face *pla
 			now = strconv.Itoa(i)
 		}
 		options = append(options,
-			Option{Key: strconv.Itoa(i), Says: fmt.Sprintf("The %s %s takes what is left", ordinal(i), what)})
+			Option{Key: strconv.Itoa(i), Says: fmt.Sprintf("The rest goes to %s %d", what, i+1)})
 	}
 	if now == "several" {
 		options = append(options, Option{Key: now, Says: "Several share what is left"})
@@ -367,15 +367,6 @@ func (f *FaceTeller) resting(what string, sizes []plan.Extent, of func(face *pla
 		})
 	})
 	f.Say(".")
-}
-
-// ordinal is the place of a thing, counted from 0.
-func ordinal(i int) string {
-	words := []string{"first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth", "ninth", "tenth"}
-	if i < len(words) {
-		return words[i]
-	}
-	return strconv.Itoa(i+1) + "th"
 }
 
 // listed adds a choice of a cloth among others: one of several can be taken out.

@@ -95,11 +95,11 @@ func (m *Moving) told(config string) *answer.Piece {
 	return &r.Pieces[i]
 }
 
-// patch is the size that patches have now, 4 in where that is not known.
+// patch is the size that patches have now; where that is not known, twice the least that is usual.
 func (m *Moving) patch(config string) plan.Patch {
 	p := m.told(config)
 	if p == nil || p.Patch == nil {
-		return plan.Patch{Width: 4 * length.Inch}
+		return plan.Patch{Width: 2 * plan.StartsIn(m.Plan.Units).Least}
 	}
 	out := plan.Patch{Width: length.Length(p.Patch.Width.NM)}
 	if p.Patch.Height.NM != p.Patch.Width.NM {
@@ -108,12 +108,13 @@ func (m *Moving) patch(config string) plan.Patch {
 	return out
 }
 
-// unit is the size that folded windows have now, 3 in where that is not known.
+// unit is the size that folded windows have now; where that is not known, half as much again as the least patch that
+// is usual.
 func (m *Moving) unit(config string) length.Length {
 	if p := m.told(config); p != nil && p.Windows != nil {
 		return length.Length(p.Windows.Unit.NM)
 	}
-	return 3 * length.Inch
+	return 3 * plan.StartsIn(m.Plan.Units).Least / 2
 }
 
 func patchCloths(f *FaceTeller) {
@@ -237,10 +238,7 @@ func borders(f *FaceTeller) {
 	}
 	says, width := "Add a border", plan.Extent{Rest: true}
 	if len(f.face.Borders) > 0 {
-		says, width = "Add another border", plan.Extent{Width: length.Inch}
-	}
-	if f.plan.Units != length.Inches {
-		width.Width = width.Width / length.Inch * 25 * length.Millimetre
+		says, width = "Add another border", plan.Extent{Width: 2 * f.Usual().Sash}
 	}
 	first := f.first()
 	f.Press(Press{ID: f.id("borders") + "#add", Says: says}, func(m *Moving) {
@@ -342,14 +340,14 @@ func borderWidth(f *FaceTeller, i int, b plan.Border) {
 	f.Say(" wide")
 }
 
-// border is how wide a border of a piece is now, an inch where that is not known.
+// border is how wide a border of a piece is now, two usual sashes where that is not known.
 func (m *Moving) border(config, n string) length.Length {
 	for _, term := range m.Reckoned().Sums[config+".finished.width"] {
 		if term.Term == "border "+n {
 			return length.Length(term.Amount.NM)
 		}
 	}
-	return length.Inch
+	return 2 * plan.StartsIn(m.Plan.Units).Sash
 }
 
 // pieced tells the cloths of a border of patches, and how many there are.
