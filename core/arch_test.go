@@ -27,7 +27,7 @@ var rooms = []string{
 	"format/planfile", "format/drawing", "format/svgfile", "format/dxf", "format/hpgl", "format/printpack",
 	"format/sharepage", "format/workshopfile", "format/cupboardcsv", "format/listcsv", "format/photo", "format/ics",
 	"device", "device/standin", "device/bench", "store", "demo", "web", "cmd/schema", "cmd/lays", "cmd/same",
-	"cmd/umschlag",
+	"cmd/mutants", "cmd/umschlag",
 }
 
 // plainLibrary is all that the rules of the trade need of the standard library:

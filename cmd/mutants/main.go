@@ -16,6 +16,7 @@ import (
 	"slices"
 	"strings"
 	"sync"
+	"time"
 )
 
 func main() {
@@ -74,6 +75,11 @@ func (s settings) run(dir string, out io.Writer) error {
 	if err != nil {
 		return err
 	}
+	var took time.Duration
+	for _, t := range tests {
+		took += t.took
+	}
+	fmt.Fprintf(os.Stderr, "%d mutants, %d tests that take %.0f s of a processor\n", len(all), len(tests), took.Seconds())
 	verdicts := map[string][]verdict{}
 	var lock sync.Mutex
 	each(s.workers, all, func(m mutant) {

@@ -15,6 +15,7 @@ const view = (revision: number, plan: Plan) =>
     plan,
     reckoning: { pieces: [{}], findings: [] },
     brief: { stages: [] },
+    can_undo: revision > 1,
   }) as unknown as PlanView;
 const plan = (title: string, copies = 1) => ({ title, copies }) as Plan;
 const json = (body: unknown, status = 200) =>
@@ -72,11 +73,29 @@ describe("a decision of the brief", () => {
     expect(asked.filter((a) => a.url.endsWith("/choose")).map((a) => a.body.plan.title)).toEqual(["one", "oneb"]);
   });
 
+  test("is not saved while it is on its way, and what is undone meanwhile is itself", async () => {
+    let answer: (r: Response) => void = () => undefined;
+    const asked = serving(() => new Promise((then) => (answer = then)));
+    const s = new Session(view(1, plan("one")));
+    const taken = s.choose("/title", "b", "");
+    expect(s.current().saving).toBe("saving");
+    const undone = s.step("undo");
+    await vi.waitFor(() => {
+      answer(replaces("/title", "two"));
+      expect(asked.length).toBeGreaterThan(1);
+    });
+    await Promise.all([taken, undone]);
+    expect(asked.map((a) => a.url.replace(/.*\//, ""))).toEqual(["choose", "p", "undo"]);
+    expect(asked.at(-1)?.body.base).toBe(2);
+    expect(s.current().saving).toBe("saved");
+  });
+
   test("that is refused changes nothing, and does not keep the next one from being taken", async () => {
     let refuse = true;
     serving(() => (refuse ? json({ detail: "not so", errors: [] }, 400) : replaces("/title", "two")));
     const s = new Session(view(1, plan("one")));
     await expect(s.choose("/title", "b", "")).rejects.toThrow();
+    expect(s.current().saving).toBe("saved");
     expect(s.current().plan.title).toBe("one");
     refuse = false;
     await s.choose("/title", "b", "");

@@ -4,7 +4,7 @@ import { ApiError, ask, Unreachable } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { keyed } from "./keys";
 import { patched } from "./patch";
-import { drawable, fresh, type State, seen, viewOf } from "./state";
+import { drawable, fresh, type Saving, type State, seen, viewOf } from "./state";
 import { keepUnsaved, type Unsaved } from "./unsaved";
 
 /** What becomes of what a change spoils: it is done again, or stays as it is. */
@@ -32,6 +32,8 @@ export class Session {
   private turns = 0;
   private last: Promise<void> = Promise.resolve();
   private choosing: Promise<void> = Promise.resolve();
+  private deciding = 0;
+  private sending = false;
   private previewing: AbortController | null = null;
   private closed = false;
   private retry: ReturnType<typeof setTimeout> | undefined;
@@ -134,9 +136,23 @@ export class Session {
   }
 
   private decide(work: () => Promise<void>): Promise<void> {
-    const mine = this.choosing.then(work);
+    this.deciding++;
+    if (this.state.saving === "saved") this.set({ saving: "saving" });
+    const mine = this.choosing.then(work).finally(() => this.decided());
     this.choosing = mine.catch(() => undefined);
     return mine;
+  }
+
+  /** A decision changed the plan, or was refused: then nothing is on its way any more. */
+  private decided() {
+    this.deciding--;
+    const busy = this.deciding > 0 || this.sending || this.pending || this.state.spoils;
+    if (!busy && this.state.saving === "saving") this.set({ saving: "saved" });
+  }
+
+  /** How a plan stands that was just acknowledged. */
+  private rested(): Saving {
+    return this.deciding > 0 ? "saving" : "saved";
   }
 
   private send(change: Change) {
@@ -169,13 +185,14 @@ export class Session {
     while (this.pending && !this.closed) {
       const change = this.pending;
       this.pending = null;
+      this.sending = true;
       try {
-        this.acknowledge(
-          await ask<PlanView>("PUT", `/plans/${this.state.id}`, { base: this.state.revision, ...change }),
-          change.plan,
-        );
+        const kept = await ask<PlanView>("PUT", `/plans/${this.state.id}`, { base: this.state.revision, ...change });
+        this.acknowledge(kept, change.plan);
       } catch (error) {
         if (!this.refused(error, change)) return;
+      } finally {
+        this.sending = false;
       }
     }
   }
@@ -198,7 +215,7 @@ export class Session {
       revision: view.revision,
       canUndo: view.can_undo,
       canRedo: view.can_redo,
-      saving: "saved",
+      saving: this.rested(),
       savedAt: new Date(),
       settled: view.reckoning.settled,
       // A brief of its own tells that this one is of what was sent.
@@ -222,7 +239,7 @@ export class Session {
     if (error instanceof ApiError && error.problem.status < 500) {
       // The plan cannot be read: take the change back rather than keep what no one can save.
       keepUnsaved(this.state.id, null);
-      this.set({ saving: "saved", refusal: error.problem.detail });
+      this.set({ saving: this.rested(), refusal: error.problem.detail });
       void this.reload();
       return false;
     }
@@ -250,7 +267,7 @@ export class Session {
       revision: view.revision,
       canUndo: view.can_undo,
       canRedo: view.can_redo,
-      saving: "saved",
+      saving: this.rested(),
       savedAt: new Date(),
       conflict: null,
     });
@@ -267,9 +284,10 @@ export class Session {
     return this.goTo("restore", () => true, { revision, ...(spoils && { spoils }) });
   }
 
-  /** Goes to another revision, after what is pending is saved. */
+  /** Goes to another revision, after what was decided is told and what is pending is saved. */
   private goTo(how: string, may: () => boolean, which: { revision?: number; spoils?: Choice } = {}) {
     return this.inTurn(async () => {
+      await this.choosing;
       await this.drain();
       if (this.state.saving !== "saved" || this.state.conflict || !may()) return;
       try {
