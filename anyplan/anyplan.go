@@ -228,6 +228,13 @@ func (m maker) quilting() *plan.Quilting {
 	return q
 }
 
+// Face draws a face for a piece of a plan, which is plain where no other can be begun.
+func Face(t *rapid.T, p plan.Plan, name string) plan.Face {
+	f := maker{T: t, unit: p.Units, step: length.Inch / 8}.face(p, name, "")
+	f.Aside = nil // what the piece was made of before
+	return f
+}
+
 // face draws what a piece, or a part of its stack by the path to it, is made of.
 func (m maker) face(p plan.Plan, name, path string) plan.Face {
 	kind := word[plan.FaceKind](m, "face"+path)

@@ -103,13 +103,14 @@ type verdict struct {
 	reached bool
 }
 
-// judge runs the tests that come by a mutant, those of its own package first, then the quick ones.
-func judge(m mutant, tests []oneTest) verdict {
+// judge runs the tests that come by a mutant: those of its own package, then those of the packages it
+// is judged with, the quick ones first.
+func judge(m mutant, tests []oneTest, with map[string]bool) verdict {
 	v := verdict{mutant: m}
 	names := map[testBinary][]string{}
 	took := map[testBinary]time.Duration{}
 	for _, t := range tests {
-		if t.reached[m.id] {
+		if t.reached[m.id] && (t.binary.pkg == m.pkg || with[t.binary.pkg]) {
 			names[t.binary] = append(names[t.binary], t.name)
 			took[t.binary] += t.took
 		}

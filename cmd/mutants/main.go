@@ -80,10 +80,14 @@ func (s settings) run(dir string, out io.Writer) error {
 		took += t.took
 	}
 	fmt.Fprintf(os.Stderr, "%d mutants, %d tests that take %.0f s of a processor\n", len(all), len(tests), took.Seconds())
+	with := map[string]bool{}
+	for _, pkg := range strings.Fields(s.with) {
+		with[pkg] = true
+	}
 	verdicts := map[string][]verdict{}
 	var lock sync.Mutex
 	each(s.workers, all, func(m mutant) {
-		v := judge(m, tests)
+		v := judge(m, tests, with)
 		lock.Lock()
 		defer lock.Unlock()
 		verdicts[m.pkg] = append(verdicts[m.pkg], v)

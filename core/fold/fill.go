@@ -197,17 +197,24 @@ func spanned(rise float64) float64 {
 	return (low + high) / 2
 }
 
+// steepness is how steep an arch of a cosine is where Simpson's rule looks at it, for a rise of 1.
+var steepness = func() (at [17]float64) {
+	for i := range at {
+		at[i] = quarter * math.Sin(quarter*float64(i)/float64(len(at)-1))
+	}
+	return at
+}()
+
 // arch is the length of half an arch of a cosine over a base, by Simpson's rule.
 func arch(base, rise float64) float64 {
-	const n = 16
+	const n = len(steepness) - 1
 	total := 0.0
-	for i := range n + 1 {
+	for i, steep := range steepness {
 		weight := 2.0 + 2*float64(i%2)
 		if i == 0 || i == n {
 			weight = 1
 		}
-		slope := rise * quarter * math.Sin(quarter*float64(i)/n)
-		total += weight * math.Hypot(base, slope)
+		total += weight * math.Sqrt(base*base+rise*steep*rise*steep)
 	}
-	return total / (3 * n)
+	return total / float64(3*n)
 }

@@ -275,7 +275,7 @@ func (r *ring) patches(runs []run) finding.List {
 			part := r.part(Part{Ref: r.strip(s, apart, cloth), Paints: r.paints("pieced/cloths"), Name: name,
 				Title: r.title("patches"), Role: BorderPatch, Cloth: cloth, Size: size, Ring: r.n,
 				Corner: r.border.Corner}, 1)
-			lies := shareOf(s.line, k, n, s.upright)
+			lies := shareOf(s.line, k, n, shows.Float(), s.upright)
 			r.lie(part, lies, false)
 			if k > 0 {
 				r.Face.seam(Seam{Kind: Pieced, Group: Group{In: r.In, Kind: Pieced, No: r.n, Of: s.name}, X1: lies[0].X,
@@ -309,15 +309,29 @@ func (r *ring) offRuler(key string, n int, shows, cut length.Length) finding.Lis
 }
 
 // shareOf is the k-th of n parts of a rectangle.
-func shareOf(line outline.Outline, k, n int, upright bool) outline.Outline {
+func shareOf(line outline.Outline, k, n int, shows float64, upright bool) outline.Outline {
 	x1, y1, x2, y2 := line.Bounds()
-	from, to := float64(k)/float64(n), float64(k+1)/float64(n)
 	if upright {
-		y1, y2 = y1+(y2-y1)*from, y1+(y2-y1)*to
+		y1, y2 = between(y1, y2, k, n, shows)
 	} else {
-		x1, x2 = x1+(x2-x1)*from, x1+(x2-x1)*to
+		x1, x2 = between(x1, x2, k, n, shows)
 	}
 	return outline.Outline{{X: x1, Y: y1}, {X: x2, Y: y1}, {X: x2, Y: y2}, {X: x1, Y: y2}}
+}
+
+// between is where the k-th of n begins and ends that show as long as shows together: what lies beyond that is the
+// allowance of those at the ends.
+func between(lo, hi float64, k, n int, shows float64) (from, to float64) {
+	line := func(k int) float64 {
+		switch k {
+		case 0:
+			return lo
+		case n:
+			return hi
+		}
+		return (lo+hi-shows)/2 + shows*float64(k)/float64(n)
+	}
+	return line(k), line(k + 1)
 }
 
 // squares fill the corners.

@@ -139,6 +139,18 @@ func (s *strip) fill(usable length.Length, grid grid) {
 			s.columns = append(s.columns, columns[i+1])
 		}
 	}
+	s.high = 0 // a column that was meant to come out even may not, where sizes are rounded up to a place
+	for _, c := range s.columns {
+		s.high = max(s.high, s.filled(c))
+	}
+}
+
+// filled is how high the pieces of a column stand.
+func (s *strip) filled(c column) (high length.Length) {
+	for i, n := range c.holds {
+		high += s.kinds[i].h.Times(n)
+	}
+	return high
 }
 
 // grid is the step in which widths and heights are told apart.

@@ -36,13 +36,30 @@ type Style struct {
 // Text writes l with real fraction glyphs: 19½″, 2¹¹⁄₁₆″, 41.5 cm, 410 mm.
 // What is on the tape (a whole 1/64 in, or 1 mm) is written exactly; anything
 // else is rounded to the style's fraction, or to 1/32 below an inch, and marked
-// with ≈.
+// with ≈. What would be rounded to nothing is said to be less than the smallest
+// that is written: <1 mm, −<¹⁄₃₂″ below 0.
 func (s Style) Text(l Length) string {
 	text, exact := s.write(l)
-	if exact {
+	switch nothing, _ := s.write(0); {
+	case exact:
 		return text
+	case text == nothing:
+		return "<" + s.smallest()
+	case text == "−"+nothing:
+		return "−<" + s.smallest()
 	}
 	return "≈" + text
+}
+
+// smallest is the smallest length that Text writes where nothing is exact.
+func (s Style) smallest() string {
+	switch s.Unit {
+	case Millimetres, Centimetres:
+		text, _ := s.write(Millimetre)
+		return text
+	}
+	text, _ := s.write(Inch / 32)
+	return text
 }
 
 // Exact reports whether Text shows the very value of l.

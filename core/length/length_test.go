@@ -4,6 +4,7 @@ import (
 	"encoding/json"
 	"os"
 	"strconv"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -184,8 +185,16 @@ func TestShownTextIsReadBackWithinAStep(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		l, s := anyLength(t)/1000, anyStyle(t)
 		text := s.Text(l)
+		if smallest, less := strings.CutPrefix(strings.TrimPrefix(text, "−"), "<"); less {
+			step := map[string]length.Length{"¹⁄₃₂″": length.Inch / 32, "1 mm": length.Millimetre,
+				"0.1 cm": length.Millimetre}[smallest]
+			assert.Less(t, max(l, -l), step/2+1, text)
+			assert.Equal(t, l < 0, strings.HasPrefix(text, "−"), text)
+			return
+		}
 		if !s.Exact(l) {
 			assert.Equal(t, "≈", text[:len("≈")])
+			assert.NotRegexp(t, `^≈−?0[^.\d]`, text)
 			return
 		}
 		if s.Unit == length.Inches && l%(length.Inch/8) != 0 {

@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"umschlag/anyplan"
 	"umschlag/core/begin"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
@@ -34,11 +35,11 @@ func withFace(p plan.Plan, config string, f plan.Face) plan.Plan {
 func TestLookingAroundLosesNothing(t *testing.T) {
 	kept := 0
 	rapid.Check(t, func(t *rapid.T) {
-		p := anyCover(t)
+		p := anyplan.Plans().Draw(t, "plan")
 		config := plan.PieceNames(p.Cover.Kind)[0]
-		f := anyFace(t, p, config)
-		if rapid.Bool().Draw(t, "shape") && f.Kind.TakesShapes() {
-			f.Applique = []plan.Shape{{Key: "s", Shape: "circle"}}
+		f := anyplan.Face(t, p, config)
+		if !f.Kind.TakesShapes() {
+			f.Applique = nil
 		}
 		f = f.Keyed(nil)
 		begun, ok := begin.Face(withFace(p, config, plan.Face{Kind: plan.PlainFace, Cloth: "A"}), config, "", f.Kind)
@@ -98,12 +99,12 @@ func keysDiffer(t *rapid.T, p plan.Plan) {
 // What is kept aside changes nothing of what is reckoned.
 func TestWhatIsAsideIsNotReckoned(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		p := anyCover(t)
+		p := anyplan.Plans().Draw(t, "plan")
 		config := plan.PieceNames(p.Cover.Kind)[0]
-		f := anyFace(t, p, config).Keyed(nil)
+		f := anyplan.Face(t, p, config).Keyed(nil)
 		p = withFace(p, config, f)
 		without := reckon.Reckon(p, nil)
-		other := anyFace(t, withFace(p, config, plan.Face{Kind: plan.PlainFace, Cloth: "A"}), config)
+		other := anyplan.Face(t, withFace(p, config, plan.Face{Kind: plan.PlainFace, Cloth: "A"}), config)
 		f.Aside = map[string]*plan.Face{string(other.Kind): &other}
 		p = withFace(p, config, f)
 		if q := p.Pieces[config]; q.Quilting != nil {

@@ -4,6 +4,7 @@ import (
 	"math"
 	"testing"
 
+	"umschlag/anyplan"
 	"umschlag/core/answer"
 	"umschlag/core/show"
 
@@ -19,7 +20,7 @@ import (
 // has none. Where a band was cut before, the cover does not fit by the plan's own words.
 func TestAnyCoverFolds(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		p := anyCover(t)
+		p := anyplan.Plans().Draw(t, "plan")
 		shown := show.Folded(p)
 		settled := p.Settle()
 		_, found := cover.Pieces(settled)

@@ -12,7 +12,6 @@ import (
 	"pgregory.net/rapid"
 
 	"umschlag/core/block"
-	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
@@ -143,101 +142,7 @@ func BenchmarkFourHundredPatches(b *testing.B) {
 	b.ReportMetric(float64(b.Elapsed().Nanoseconds())/float64(b.N)/400, "ns/patch")
 }
 
-// anyFace draws a face as it begins on a piece, with whatever it can carry changed.
-func anyFace(t *rapid.T, p plan.Plan, config string) plan.Face {
-	kind := rapid.SampledFrom([]plan.FaceKind{plan.GridFace, plan.GridFace, plan.GridFace, plan.StripsFace,
-		plan.CheckerFace, plan.StackFace, plan.FoundFace, plan.GatheredFace, plan.WindowsFace}).Draw(t, "face")
-	f, ok := begin.Face(p, config, "", kind)
-	if !ok {
-		return plan.Face{Kind: plan.PlainFace}
-	}
-	if kind == plan.StackFace {
-		f.Parts[1].Face, _ = begin.Face(p, config, "/parts/0/face",
-			rapid.SampledFrom([]plan.FaceKind{plan.GridFace, plan.StripsFace, plan.FoundFace, plan.GatheredFace}).
-				Draw(t, "part"))
-		f.Parts[1].Face.Strips = nil
-		return f
-	}
-	if kind == plan.FoundFace && rapid.Bool().Draw(t, "backed") {
-		f.Backed = "L"
-	}
-	for i := range f.Borders {
-		f.Borders[i].Corner = rapid.SampledFrom([]plan.BorderCorner{"", "butted", "mitred", "squares"}).
-			Draw(t, "corner")
-		if rapid.Bool().Draw(t, "pieced") {
-			f.Borders[i].Pieced = &plan.PiecedBorder{Cloths: []string{"A", "L"}}
-		}
-	}
-	if kind == plan.WindowsFace { // made where the units happen to be square
-		f.Buttons = rapid.Bool().Draw(t, "buttons")
-		return f
-	}
-	if kind == plan.GatheredFace {
-		f.Ratio = rapid.Float64Range(0, 7).Draw(t, "ratio")
-		f.Direction = rapid.SampledFrom([]plan.Direction{"", "across", "along", "diagonal"}).Draw(t, "direction")
-		return f
-	}
-	if kind != plan.GridFace {
-		return f
-	}
-	f.Patch = plan.Patch{Fit: true}
-	f.Cloths = []string{"A", "L"}
-	f.Set = rapid.SampledFrom([]plan.Setting{plan.Straight, plan.OnPoint}).Draw(t, "set")
-	f.Order.Kind, f.Seed = rapid.SampledFrom([]plan.OrderKind{plan.Alternate, plan.Scrap}).
-		Draw(t, "order"), rapid.IntRange(0, 9).Draw(t, "seed")
-	if rapid.Bool().Draw(t, "blocks") {
-		f.Block.Name = rapid.SampledFrom(block.Library()).Draw(t, "block").Name
-	}
-	if f.Set == plan.Straight && rapid.Bool().Draw(t, "sashed") {
-		f.Sash = &plan.Sash{Width: anyOf(t, "sash", in/4, in), Outside: rapid.Bool().Draw(t, "outside"),
-			Posts: rapid.Bool().Draw(t, "posts")}
-	}
-	if rapid.Bool().Draw(t, "bare") {
-		f.Borders = nil
-	}
-	return f
-}
-
-// Whatever face on whatever cover: it is whole or says why not.
-func TestAnyFaceOnAnyCover(t *testing.T) {
-	made := map[plan.FaceKind]int{}
-	rapid.Check(t, func(t *rapid.T) {
-		p := anyCover(t)
-		p.Habits.Triangles = rapid.SampledFrom([]plan.Triangles{"exact", "trim", "many"}).Draw(t, "triangles")
-		p.Habits.Strips = rapid.SampledFrom([]plan.StripSets{"single", "sets"}).Draw(t, "strips")
-		p.Habits.Press = rapid.SampledFrom([]plan.Press{"nest", "open", "dark", "crossed"}).Draw(t, "press")
-		config := plan.PieceNames(p.Cover.Kind)[0]
-		f := anyFace(t, p, config)
-		own := p.Pieces[plan.Common]
-		own.Face = &f
-		p.Pieces = map[string]plan.Piece{config: own, plan.Common: p.Pieces[plan.Common]}
-		r := reckon.Reckon(p, nil)
-		if finding.List(r.Findings).Stopped() {
-			assert.Empty(t, r.Cuts)
-			for _, found := range r.Findings {
-				assert.NotEmpty(t, found.Text)
-				assert.NotContains(t, found.Text+found.Remedy, "%!")
-			}
-			return
-		}
-		made[f.Kind]++
-		had := slices.DeleteFunc(slices.Clone(r.Cuts), func(c answer.Cut) bool { return !c.Done })
-		if len(had) == 0 { // a panel that is there already is neither cut nor laid
-			cutOnce(t, r)
-			allIsLaid(t, r, p.Copies)
-		}
-		everyPieceIsDrawn(t, r)
-		seamsMeet(t, r)
-		everyCellHasItsCut(t, r)
-		stepsAreTold(t, r)
-	})
-	for _, kind := range []plan.FaceKind{plan.GridFace, plan.StripsFace, plan.CheckerFace, plan.StackFace,
-		plan.FoundFace, plan.GatheredFace} {
-		assert.Positive(t, made[kind], "%s is made at times", kind)
-	}
-}
-
-func everyCellHasItsCut(t *rapid.T, r answer.Reckoning) {
+func everyCellHasItsCut(t require.TestingT, r answer.Reckoning) {
 	ids := map[string]bool{}
 	for _, c := range r.Cuts {
 		assert.False(t, ids[c.ID], "%s stands twice", c.ID)
@@ -255,18 +160,6 @@ func everyCellHasItsCut(t *rapid.T, r answer.Reckoning) {
 		for _, s := range p.Press {
 			assert.NotEmpty(t, s.Side)
 		}
-	}
-}
-
-func stepsAreTold(t *rapid.T, r answer.Reckoning) {
-	ids := map[string]bool{}
-	for _, s := range r.Steps {
-		assert.False(t, ids[s.ID], "%s stands twice", s.ID)
-		for _, need := range s.Needs {
-			assert.True(t, ids[need], "%s comes before %s", need, s.ID)
-		}
-		ids[s.ID] = true
-		assert.NotContains(t, s.Title+s.Text+s.Check+s.Press, "%!")
 	}
 }
 

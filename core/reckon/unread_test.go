@@ -8,6 +8,7 @@ import (
 	"strings"
 	"testing"
 
+	"umschlag/anyplan"
 	"umschlag/core/answer"
 
 	"github.com/stretchr/testify/assert"
@@ -52,9 +53,9 @@ func say(t *rapid.T, v reflect.Value) {
 func TestWhatIsNotReadChangesNothing(t *testing.T) {
 	told := map[string]int{}
 	rapid.Check(t, func(t *rapid.T) {
-		p := anyCover(t)
+		p := anyplan.Plans().Draw(t, "plan")
 		config := plan.PieceNames(p.Cover.Kind)[0]
-		face := anyFace(t, p, config).Keyed(nil)
+		face := anyplan.Face(t, p, config).Keyed(nil)
 		starts := plan.StartsIn(p.Units).Fittings
 		fitting := starts[rapid.IntRange(0, len(starts)-1).Draw(t, "fitting")]
 		fitting.On = rapid.SampledFrom(plan.PieceNames(p.Cover.Kind)).Draw(t, "on")

@@ -63,7 +63,7 @@ func piece(t *teller, p Panel) answer.Piece {
 		t.explain(name+".under", chain.Under)
 	}
 	outlines(t, &out, p.Piece, p.Panel)
-	out.Cells = apart(cells(p.Face, p.Cuts), p.Strips)
+	out.Cells = apart(cells(p.Face, p.Cuts), int64(p.Strips), int64(t.Plan.Cover.Seam))
 	out.Quilting = quilting(t, p)
 	out.Press, out.Conflicts = pressing(p)
 	for _, w := range p.Ways {
@@ -143,16 +143,23 @@ func cells(f front.Face, cuts []string) []answer.Cell {
 	return out
 }
 
-// apart draws a part that is joined from n strips as n cells.
-func apart(list []answer.Cell, n int) []answer.Cell {
+// apart draws a part that is joined from n strips, all cut alike, as n cells: those at the ends show the
+// allowance that the others have sewn in.
+func apart(list []answer.Cell, n, seam int64) []answer.Cell {
 	if n < 2 || len(list) != 1 {
 		return list
 	}
+	whole := list[0]
+	line := func(i int64) int64 { // where strip i is sewn to the one before
+		if i == 0 || i == n {
+			return whole.Width * i / n
+		}
+		return (whole.Width+2*seam*(n-1))*i/n - seam*(2*i-1)
+	}
 	out := make([]answer.Cell, n)
 	for i := range out {
-		out[i] = list[0]
-		from, to := list[0].Width*int64(i)/int64(n), list[0].Width*int64(i+1)/int64(n)
-		out[i].X, out[i].Width = list[0].X+from, to-from
+		out[i] = whole
+		out[i].X, out[i].Width = whole.X+line(int64(i)), line(int64(i)+1)-line(int64(i))
 	}
 	return out
 }
