@@ -7,7 +7,7 @@ export GOFLAGS := $(shell go env GOFLAGS) -trimpath
 BIN := bin/umschlag
 UI := $(shell find ui -type f -not -path '*/node_modules/*' 2>/dev/null)
 
-.PHONY: demo test build types setup modules chromium prepare check go-test ui-test e2e bench fuzz screenshots clean
+.PHONY: demo test build types setup modules chromium prepare check go-test ui-test e2e bench fuzz mutants screenshots clean
 
 # Starts the app with a fresh copy of the demo data.
 demo: $(BIN)
@@ -84,6 +84,11 @@ fuzz:
 	go test ./format/photo -run '^$$' -fuzz FuzzRead -fuzztime 30s -fuzzminimizetime 1x
 	go test ./core/block -run '^$$' -fuzz FuzzParse -fuzztime 30s -fuzzminimizetime 1x
 	go test ./format/planfile -run '^$$' -fuzz FuzzRead -fuzztime 60s -fuzzminimizetime 1x
+
+# What the tests would not notice: MUTANTS='-n 20 ./core/lay', MUTANTS='-since HEAD~3 ./core/...'.
+MUTANTS := ./core/...
+mutants:
+	go run ./cmd/mutants $(MUTANTS)
 
 # Takes the pictures in docs/screenshots from the demo data.
 screenshots: $(BIN) chromium

@@ -142,7 +142,7 @@ func BenchmarkFourHundredPatches(b *testing.B) {
 	b.ReportMetric(float64(b.Elapsed().Nanoseconds())/float64(b.N)/400, "ns/patch")
 }
 
-func everyCellHasItsCut(t require.TestingT, r answer.Reckoning) {
+func everyCellHasItsCut(t require.TestingT, _ plan.Plan, r answer.Reckoning) {
 	ids := map[string]bool{}
 	for _, c := range r.Cuts {
 		assert.False(t, ids[c.ID], "%s stands twice", c.ID)

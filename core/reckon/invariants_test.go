@@ -32,7 +32,7 @@ var invariants = map[string]func(require.TestingT, plan.Plan, answer.Reckoning){
 	"time is that of its steps":        timeIsThatOfSteps,
 	"outlines are their sizes":         outlinesAreSizes,
 	"seams meet":                       seamsOfJoinsMeet,
-	"cells are of cuts":                func(t require.TestingT, _ plan.Plan, r answer.Reckoning) { everyCellHasItsCut(t, r) },
+	"cells are of cuts":                everyCellHasItsCut,
 	"bias strips give what they need":  stripsGive,
 }
 
@@ -107,7 +107,8 @@ func textsCanBeRead(t require.TestingT, _ plan.Plan, r answer.Reckoning) {
 }
 
 // said are the fields of a reckoning that are said to people.
-var said = []string{"text", "title", "check", "caution", "term", "how", "from", "what", "buy_text", "fixing", "name", "press",
+var said = []string{"text", "title", "check", "caution", "term", "how", "from", "what", "buy_text", "fixing", "name",
+	"press",
 	"as", "cost", "total", "each"}
 
 // texts are what is said in a reckoning, by where it stands.

@@ -111,10 +111,12 @@ func TestAPadTurnedRoundTurnsItsFront(t *testing.T) {
 			Height: anyOf(t, "height", 6*in, 30*in)}
 		p.Cover.Ease = plan.Axes{Width: anyOf(t, "ease", -in, in), Height: anyOf(t, "ease up", -in, in)}
 		quilted := plan.Piece{Face: &plan.Face{Kind: plan.PlainFace, Cloth: "A"},
-			Layers:   &plan.Layers{Batting: &plan.Batting{Count: 1, Loft: 3 * length.Millimetre}, Lining: "A"},
-			Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: 2 * in, Angle: 45}, {Pitch: 2 * in, Angle: -45}}}}
+			Layers: &plan.Layers{Batting: &plan.Batting{Count: 1, Loft: 3 * length.Millimetre}, Lining: "A"},
+			Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: 2 * in, Angle: 45},
+				{Pitch: 2 * in, Angle: -45}}}}
 		p.Pieces = map[string]plan.Piece{plan.Common: quilted}
-		p.Cloths = map[string]plan.Cloth{"A": {Name: "a", Width: ptr(60 * in)}, "batting": {Name: "b", Width: ptr(90 * in)}}
+		p.Cloths = map[string]plan.Cloth{"A": {Name: "a", Width: ptr(60 * in)},
+			"batting": {Name: "b", Width: ptr(90 * in)}}
 		a, b, ok := both(t, p, func(q *plan.Plan) {
 			q.Object.Width, q.Object.Height = p.Object.Height, p.Object.Width
 			q.Cover.Ease = plan.Axes{Width: p.Cover.Ease.Height, Height: p.Cover.Ease.Width}
@@ -127,9 +129,10 @@ func TestAPadTurnedRoundTurnsItsFront(t *testing.T) {
 				continue // its panels lie across
 			}
 			turned := b.Pieces[i]
-			assert.Equal(t, q.Finished, answer.Size{Width: turned.Finished.Height, Height: turned.Finished.Width}, q.Name)
-			assert.InDelta(t, float64(q.BeforeQuilting.Width.NM), float64(turned.BeforeQuilting.Height.NM), 2, q.Name)
-			assert.InDelta(t, float64(q.BeforeQuilting.Height.NM), float64(turned.BeforeQuilting.Width.NM), 2, q.Name)
+			finished, made := turned.Finished, turned.BeforeQuilting
+			assert.Equal(t, q.Finished, answer.Size{Width: finished.Height, Height: finished.Width}, q.Name)
+			assert.InDelta(t, float64(q.BeforeQuilting.Width.NM), float64(made.Height.NM), 2, q.Name)
+			assert.InDelta(t, float64(q.BeforeQuilting.Height.NM), float64(made.Width.NM), 2, q.Name)
 		}
 	})
 }
