@@ -110,8 +110,9 @@ func TestTheyStandInOrderAndSayWhy(t *testing.T) {
 			if i > 0 {
 				assert.LessOrEqual(t, slices.Compare(ranked(o, list[i-1]), rank), 0)
 			}
-			patches := map[bool]string{true: "square patches", false: "patches of " + o.Style.Text(l.PatchWidth) + " × " +
-				o.Style.Text(l.PatchHeight)}[rank[0] == 0]
+			patches := map[bool]string{true: "square patches",
+				false: "patches of " + o.Style.Text(l.PatchWidth) + " × " +
+					o.Style.Text(l.PatchHeight)}[rank[0] == 0]
 			border := "borders of " + o.Style.Text(l.Border) + " and " + o.Style.Text(l.BorderDown)
 			if l.Border == l.BorderDown {
 				border = map[bool]string{true: "nothing left over", false: "borders alike"}[l.Border == 0]
