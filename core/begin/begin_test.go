@@ -211,8 +211,9 @@ func TestLayoutsKeepWhatWasDecided(t *testing.T) {
 		Patch: plan.Patch{Fit: true},
 		Rows:  2,
 		Order: plan.Order{Kind: plan.Scrap}, Seed: 5, Block: plan.Block{Name: "pinwheel"},
-		Sash:    &plan.Sash{Width: in, Cloth: "C", Posts: true, PostCloth: "B"},
-		Borders: []plan.Border{{Width: plan.Extent{Rest: true}, Cloth: "B", Corner: plan.BorderCorner("mitred"), CornerCloth: "C"}}}}
+		Sash: &plan.Sash{Width: in, Cloth: "C", Posts: true, PostCloth: "B"},
+		Borders: []plan.Border{{Width: plan.Extent{Rest: true}, Cloth: "B",
+			Corner: plan.BorderCorner("mitred"), CornerCloth: "C"}}}}
 	require.Empty(t, p.Settle().Validate())
 	for _, sash := range []length.Length{0, in} {
 		list, ok := begin.Layouts(p, "front", begin.Limits{Sash: sash})
