@@ -7,7 +7,7 @@ export GOFLAGS := $(shell go env GOFLAGS) -trimpath
 BIN := bin/umschlag
 UI := $(shell find ui -type f -not -path '*/node_modules/*' 2>/dev/null)
 
-.PHONY: demo test build types setup modules chromium prepare check go-test ui-test e2e bench fuzz mutants screenshots clean
+.PHONY: demo test build types setup modules chromium prepare check go-test go-plain go-race ui-test e2e bench fuzz mutants screenshots clean
 
 # Starts the app with a fresh copy of the demo data.
 demo: $(BIN)
@@ -15,7 +15,7 @@ demo: $(BIN)
 
 # Passes all tests, and tells how long each part took.
 test:
-	@sh scripts/parts.sh prepare check go-test ui-test e2e
+	@sh scripts/parts.sh prepare check go-test go-plain go-race ui-test e2e
 
 build: $(BIN)
 
@@ -57,7 +57,10 @@ check: setup
 CONCURRENT := umschlag/web umschlag/store umschlag/device/...
 WATCHED := -gcflags=all=-race=false $(CONCURRENT:%=-gcflags=%=)
 go-test:
+	@$(MAKE) --no-print-directory -j2 --output-sync=target go-plain go-race
+go-plain:
 	go test -count=1 -vet=off $$(go list ./... | grep -vxF "$$(go list $(CONCURRENT))")
+go-race:
 	go test -count=1 -vet=off -race $(WATCHED) $(CONCURRENT)
 
 ui-test: setup
