@@ -1,6 +1,7 @@
 package move_test
 
 import (
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -36,7 +37,8 @@ func stacked() plan.Plan {
 		{Height: plan.Extent{Rest: true}, Face: plain(shape())}}}
 	p.Pieces = map[string]plan.Piece{"front": {Face: &plan.Face{Kind: plan.StackFace, Parts: []plan.Part{
 		{Height: plan.Extent{Width: 8 * in}, Face: plain(shape())}, {Height: plan.Extent{Rest: true}, Face: inner}}}}}
-	p.Fittings = []plan.Fitting{plan.StartsIn(length.Inches).Fittings[0]}
+	all := plan.StartsIn(length.Inches).Fittings
+	p.Fittings = []plan.Fitting{all[slices.IndexFunc(all, func(f plan.Fitting) bool { return f.Kind == "pocket" })]}
 	p.Fittings[0].On, p.Fittings[0].At = "front", plan.At{Left: ptr(2 * in), Top: ptr(2 * in)}
 	return p.Keyed(nil)
 }
@@ -88,9 +90,13 @@ func TestWhatIsNotThereIsNotMoved(t *testing.T) {
 	}
 	_, ok := move.Fitting(stacked(), 1, in, in)
 	assert.False(t, ok)
-	at, ok := move.Fitting(stacked(), 0, 3*in, 6*in)
+	p := stacked() // moved to where it stands it stays, and an inch on it is an inch on
+	at, ok := move.Fitting(p, 0, 2*in, 2*in)
 	require.True(t, ok)
-	assert.Equal(t, plan.At{Left: ptr(3 * in), Top: ptr(6 * in)}, at)
+	assert.Equal(t, p.Fittings[0].At, at)
+	at, ok = move.Fitting(p, 0, 2*in, 3*in)
+	require.True(t, ok)
+	assert.Equal(t, plan.At{Left: ptr(2 * in), Top: ptr(3 * in)}, at)
 	for name, spoil := range map[string]func(*plan.Plan){
 		"no size":       func(p *plan.Plan) { p.Object.Width = 0 },
 		"a wide flange": func(p *plan.Plan) { p.Cover.Flange = 8 * in },
