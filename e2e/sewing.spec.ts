@@ -197,12 +197,33 @@ test("of two pockets the first is sewn on; taken off, the other one is still to 
   const after = (await stored(demo, pad)).plan;
   expect(after.fittings.map((f: { key: string }) => f.key)).toEqual(["two"]);
   expect(after.progress).toEqual({ done: ["step.role:cut-outer"] });
-  await page.goto(`${demo.url}/plans/${pad}/sew`);
+  await open(page, `${demo.url}/plans/${pad}/sew`);
   await expect(page.getByRole("listitem").filter({ hasText: "Sew the pocket on the top" })).not.toContainText("done");
   await page.keyboard.press("Control+z");
   await expect
     .poll(async () => (await stored(demo, pad)).plan.progress.done, "undone, it is sewn on")
     .toContain("step.of:one.role:fit");
+});
+
+test("what is pressed as soon as anything is shown is done", async ({ apart, demo }) => {
+  const pad = "story-mat-seat-pad";
+  const { plan, revision } = await stored(demo, pad);
+  const kept = await fetch(`${demo.url}/api/v1/plans/${pad}`, {
+    method: "PUT",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify({ base: revision, plan: { ...plan, title: "Another pad" }, label: "renamed" }),
+  });
+  expect(kept.status).toBe(200);
+  await apart.addInitScript(() => {
+    const seen = new MutationObserver(() => {
+      if (!document.querySelector("main li")) return;
+      seen.disconnect();
+      document.body.dispatchEvent(new KeyboardEvent("keydown", { key: "z", ctrlKey: true, bubbles: true }));
+    });
+    seen.observe(document, { childList: true, subtree: true });
+  });
+  await open(apart, `${demo.url}/plans/${pad}/sew`);
+  await expect.poll(async () => (await stored(demo, pad)).plan.title).toBe(plan.title);
 });
 
 test("what went wrong is noted where it happened, with what helps", async ({ page, demo }) => {

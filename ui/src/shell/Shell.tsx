@@ -1,5 +1,5 @@
 import { type Query, useIsFetching, useQueryClient } from "@tanstack/react-query";
-import { type ReactNode, useEffect, useState } from "react";
+import { type ReactNode, useEffect, useLayoutEffect, useState } from "react";
 import { NavLink, useLocation, useNavigate } from "react-router";
 import { tinykeys } from "tinykeys";
 import { ask } from "../api/client";
@@ -44,7 +44,8 @@ export function Shell({ scheme, setScheme, children }: Props) {
     session.change(plan, `shown in ${next}`);
   };
 
-  useEffect(() => {
+  // In place as soon as anything is shown: what is pressed at once is not lost.
+  useLayoutEffect(() => {
     const always = (action: () => void) => (event: KeyboardEvent) => {
       event.preventDefault();
       action();

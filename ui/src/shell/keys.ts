@@ -1,4 +1,4 @@
-import { useEffect } from "react";
+import { useLayoutEffect } from "react";
 import { tinykeys } from "tinykeys";
 
 /** Where single letters are text, not shortcuts. */
@@ -13,7 +13,8 @@ export const quiet = (action: () => void) => (event: KeyboardEvent) => {
 
 /** The keys of one place, while it is shown. */
 export function useKeys(keys: Record<string, () => void>) {
-  useEffect(() =>
+  // In place as soon as the place is shown: what is pressed at once is not lost.
+  useLayoutEffect(() =>
     tinykeys(window, Object.fromEntries(Object.entries(keys).map(([key, action]) => [key, quiet(action)]))),
   );
 }
