@@ -218,7 +218,9 @@ test("what is pressed as soon as anything is shown is done", async ({ apart, dem
     const seen = new MutationObserver(() => {
       if (!document.querySelector("main li")) return;
       seen.disconnect();
-      document.body.dispatchEvent(new KeyboardEvent("keydown", { key: "z", ctrlKey: true, bubbles: true }));
+      document.body.dispatchEvent(
+        new KeyboardEvent("keydown", { key: "z", code: "KeyZ", ctrlKey: true, bubbles: true }),
+      );
     });
     seen.observe(document, { childList: true, subtree: true });
   });
