@@ -27,10 +27,10 @@ func of(q *plan.Quilting) takeup.Pattern { return takeup.Pattern{Quilting: q} }
 
 // The table of docs/arithmetic.md §4take-up: a = 1.5 mm.
 func TestEstimateOfUprightLines(t *testing.T) {
-	for pitch, percent := range map[length.Length]float64{4 * length.Inch: 0.05, 2 * length.Inch: 0.22,
-		length.Inch: 0.86, length.Inch / 2: 3.4} {
+	for pitch, percent := range map[length.Length]float64{4 * length.Inch: 0.0538, 2 * length.Inch: 0.2151,
+		length.Inch: 0.8605, length.Inch / 2: 3.4420} { // (π · 1.5 mm ÷ pitch)² ÷ 4
 		got := takeup.Estimate(bulge, of(lines(pitch, 90)))
-		assert.InDelta(t, percent, 100*got.Across, 0.05)
+		assert.InDelta(t, percent, 100*got.Across, 0.00005)
 		assert.InDelta(t, 0, got.Along, 1e-12, "upright lines take nothing from the height")
 	}
 }
