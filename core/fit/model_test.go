@@ -139,7 +139,8 @@ func TestWhatTheWaysSay(t *testing.T) {
 
 // Both sides of a seam: alike to a ten-thousandth of a millimetre, eased to one percent, off beyond.
 func TestHowSidesFit(t *testing.T) {
-	for off, want := range map[length.Length]string{0: "alike", 100: "alike", -100: "alike", 101: "eases", in / 10: "eases",
+	for off, want := range map[length.Length]string{0: "alike", 100: "alike", -100: "alike", 101: "eases",
+		in / 10:  "eases",
 		-in / 10: "eases", in/10 + 1: "off", -in: "off"} {
 		assert.Equal(t, want, fit.Of(10*in, 10*in-off), off)
 	}
