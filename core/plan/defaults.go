@@ -312,7 +312,9 @@ func (c Cloth) Settle() Cloth {
 	}
 	c.Odd = slices.Clone(c.Odd)
 	for i, o := range c.Odd {
-		c.Odd[i].Count = max(1, o.Count)
+		if o.Count == 0 { // one where nobody said; what cannot be is found
+			c.Odd[i].Count = 1
+		}
 	}
 	if c.Swatch.Motif == "" {
 		c.Swatch.Motif = "plain"
