@@ -15,7 +15,7 @@ demo: $(BIN)
 
 # Passes all tests, and tells how long each part took.
 test:
-	@sh scripts/parts.sh prepare check go-test go-plain go-race ui-test e2e
+	@sh scripts/parts.sh prepare check go-test ui-test e2e
 
 build: $(BIN)
 
