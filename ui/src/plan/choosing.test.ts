@@ -27,7 +27,7 @@ function serving(decide: (asked: Asked) => Response | Promise<Response>) {
   vi.stubGlobal("fetch", async (url: string, init: RequestInit) => {
     const one: Asked = { url, body: JSON.parse(String(init.body)) };
     asked.push(one);
-    return url.endsWith("/choose") ? decide(one) : json(view(one.body.base + 1, one.body.plan));
+    return url.endsWith("/choose") ? decide(one) : json(view(one.body.base + 1, one.body.plan ?? plan("one")));
   });
   return asked;
 }
@@ -50,10 +50,10 @@ describe("a decision of the brief", () => {
 
   test("leaves what was changed meanwhile", async () => {
     let answer: (r: Response) => void = () => undefined;
-    serving(() => new Promise((then) => (answer = then)));
+    const asked = serving(() => new Promise((then) => (answer = then)));
     const s = new Session(view(1, plan("one")));
     const taken = s.choose("/title", "b", "");
-    await vi.waitFor(() => expect(fetch).toBeDefined());
+    await vi.waitFor(() => expect(asked).toHaveLength(1));
     s.change(plan("one", 3), "three of them");
     await vi.waitFor(() => {
       answer(replaces("/title", "two"));
@@ -88,6 +88,15 @@ describe("a decision of the brief", () => {
     expect(asked.map((a) => a.url.replace(/.*\//, ""))).toEqual(["choose", "p", "undo"]);
     expect(asked.at(-1)?.body.base).toBe(2);
     expect(s.current().saving).toBe("saved");
+  });
+
+  test("that is taken after an undo is not what is undone", async () => {
+    const asked = serving(({ body }) => replaces("/title", `${body.plan.title}${body.key}`));
+    const s = new Session(view(1, plan("one")));
+    await Promise.all([s.choose("/title", "b", ""), s.step("undo"), s.choose("/title", "c", "")]);
+    await saved(s);
+    expect(asked.map((a) => a.url.replace(/.*\//, ""))).toEqual(["choose", "p", "undo", "choose", "p"]);
+    expect(s.current().plan.title).toBe("onec");
   });
 
   test("that is refused changes nothing, and does not keep the next one from being taken", async () => {

@@ -32,6 +32,7 @@ export class Session {
   private turns = 0;
   private last: Promise<void> = Promise.resolve();
   private choosing: Promise<void> = Promise.resolve();
+  private stepping: Promise<void> = Promise.resolve();
   private deciding = 0;
   private sending = false;
   private previewing: AbortController | null = null;
@@ -138,7 +139,11 @@ export class Session {
   private decide(work: () => Promise<void>): Promise<void> {
     this.deciding++;
     if (this.state.saving === "saved") this.set({ saving: "saving" });
-    const mine = this.choosing.then(work).finally(() => this.decided());
+    const step = this.stepping; // what was undone before it was pressed is undone before it is taken
+    const mine = this.choosing
+      .then(() => step)
+      .then(work)
+      .finally(() => this.decided());
     this.choosing = mine.catch(() => undefined);
     return mine;
   }
@@ -284,12 +289,14 @@ export class Session {
     return this.goTo("restore", () => true, { revision, ...(spoils && { spoils }) });
   }
 
-  /** Goes to another revision, after what was decided is told and what is pending is saved. */
+  /** Goes to another revision, after what was decided before it is told and what is pending is saved. */
   private goTo(how: string, may: () => boolean, which: { revision?: number; spoils?: Choice } = {}) {
-    return this.inTurn(async () => {
-      await this.choosing;
+    const decided = this.choosing;
+    const mine = this.inTurn(async () => {
+      await decided;
       await this.drain();
-      if (this.state.saving !== "saved" || this.state.conflict || !may()) return;
+      const { saving, conflict, spoils } = this.state;
+      if (this.pending || saving === "waiting" || conflict || spoils || !may()) return;
       try {
         const view = await ask<PlanView>("POST", `/plans/${this.state.id}/${how}`, {
           base: this.state.revision,
@@ -304,6 +311,8 @@ export class Session {
         } else this.set({ refusal: error instanceof Error ? error.message : String(error) });
       }
     });
+    this.stepping = mine.catch(() => undefined);
+    return mine;
   }
 
   /** Ends a conflict: mine is saved on top of theirs, or theirs is taken. */
