@@ -41,7 +41,7 @@ func (m *measurer) flanged(s sum.Sum) sum.Sum {
 func (m *measurer) flange(outside sum.Size) {
 	f, text := m.plan.Cover.Flange, m.plan.Style().Text
 	inside := min(outside.Width.Total(), outside.Height.Total()) - 2*f
-	if most := inside / 3; f > most {
+	if most := inside / 3; f > 0 && f > most {
 		m.found.Add(finding.Stop, "flange", "/cover/flange",
 			fmt.Sprintf("A flange of %s does not suit a cushion of %s inside.", text(f), text(inside)),
 			fmt.Sprintf("Type up to %s, a third of it.", text(most.Floor(m.plan.Habits.Step))))

@@ -36,6 +36,11 @@ type Finding struct {
 	Nearest any `json:"-"`
 }
 
+// Says reports whether a finding says the same as another one, of the same place.
+func (f Finding) Says(g Finding) bool {
+	return f.Level == g.Level && f.Code == g.Code && f.About == g.About && f.Text == g.Text
+}
+
 // Mend is a change of a plan that removes a finding.
 type Mend struct {
 	// Text says what is changed, and to what.

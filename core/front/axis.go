@@ -135,7 +135,7 @@ func fillAxis(o Order, a *axis) finding.List {
 	text := o.Style.Text
 	if a.patch <= 0 || a.patch > a.whole+length.Close {
 		found.Add(finding.Stop, "patch-too-large", o.Path+"/patch/"+a.sizeKey,
-			fmt.Sprintf("A %s of %s is larger than the front, which finishes %s %s.", a.thing(), text(a.patch),
+			fmt.Sprintf("A %s of %s is larger than the front, which finishes %s %s.", o.thing(a), text(a.patch),
 				text(a.whole), a.word),
 			fmt.Sprintf("%d patches %s can be up to %s.", a.n, a.word,
 				text(length.Max(0, a.whole-a.sashes()).Div(a.n).Floor(o.Step))))
@@ -216,11 +216,23 @@ func (a *axis) squared(s sum.Sum) sum.Sum {
 }
 
 // thing is what stands in the direction.
-func (a *axis) thing() string {
-	if a.point {
+func (o Order) thing(a *axis) string {
+	switch {
+	case a.point:
 		return "block, from point to point,"
+	case o.Face.Kind == plan.FoundFace:
+		return "panel"
 	}
 	return "patch"
+}
+
+// onRuler tells between which finished sizes on the ruler something lies that is cut off it.
+func onRuler(o Order, what string, cut length.Length) string {
+	low, high := cut.Floor(o.Step)-2*o.Seam, cut.Ceil(o.Step)-2*o.Seam
+	if low <= 0 {
+		return fmt.Sprintf("On the ruler is a finished %s of %s.", what, o.Style.Text(high))
+	}
+	return fmt.Sprintf("On the ruler are finished %ss of %s and %s.", what, o.Style.Text(low), o.Style.Text(high))
 }
 
 // misfitOf says by how much a grid misses the size, and what would fit.
@@ -266,7 +278,7 @@ func misfitOf(o Order, a *axis, fixed, left length.Length) finding.List {
 		return found
 	}
 	found.Add(finding.Stop, "front-does-not-fill", o.Path+"/"+a.key,
-		fmt.Sprintf("%s make %s %s: %s are missing to %s.", has, fills, a.word, text(left), text(a.whole)),
+		fmt.Sprintf("%s make %s %s: %s short of %s.", has, fills, a.word, text(left), text(a.whole)),
 		"What fits: "+strings.Join(ways, ", or ")+".")
 	return found
 }
@@ -327,8 +339,7 @@ func cutAxis(o Order, a *axis) finding.List {
 		found.Add(finding.Warn, "patch-off-ruler", o.Path+"/patch/"+a.sizeKey,
 			fmt.Sprintf("The patch is cut %s, which is not on a ruler with steps of %s.", o.Style.Text(cut),
 				o.Style.Text(o.Step)),
-			fmt.Sprintf("On the ruler are finished patches of %s and %s.", o.Style.Text(cut.Floor(o.Step)-2*o.Seam),
-				o.Style.Text(cut.Ceil(o.Step)-2*o.Seam)))
+			onRuler(o, "patch", cut))
 	}
 	return found
 }

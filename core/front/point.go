@@ -44,8 +44,7 @@ func layDiagonally(g *gridder) finding.List {
 		found.Add(finding.Warn, "patch-off-ruler", g.Path+"/patch/width",
 			fmt.Sprintf("The block is sewn to %s, which is not on a ruler with steps of %s.", g.Style.Text(cut),
 				g.Style.Text(g.Step)),
-			fmt.Sprintf("On the ruler are finished blocks of %s and %s.", g.Style.Text(cut.Floor(g.Step)-2*g.Seam),
-				g.Style.Text(cut.Ceil(g.Step)-2*g.Seam)))
+			onRuler(g.Order, "block", cut))
 	}
 	x0, y0 := (total(g.across.borders) + g.across.float).Float(), (total(g.down.borders) + g.down.float).Float()
 	count := map[int]int{}

@@ -181,7 +181,7 @@ func (o Order) bulky(p Panel) finding.List {
 	}
 	text := o.Plan.Style().Text
 	found.Add(finding.Note, "bulk", p.Path+"/layers",
-		fmt.Sprintf("The stack is about %s thick and takes %s from the inside; the ease is %s.", text(thick),
+		fmt.Sprintf("The stack is %s thick and takes %s from the inside; the ease is %s.", text(thick),
 			text(2*thick), text(ease)),
 		fmt.Sprintf("Type %s as the bulk of the stack, or give more ease.", text(thick.Ceil(o.Plan.Habits.Step))))
 	return found

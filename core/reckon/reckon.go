@@ -97,7 +97,14 @@ type run struct {
 	id string
 }
 
-func (r *run) find(list finding.List) { r.Findings = append(r.Findings, list...) }
+// find tells what is found; what several pieces say alike is said once.
+func (r *run) find(list finding.List) {
+	for _, f := range list {
+		if !slices.ContainsFunc(r.Findings, func(g finding.Finding) bool { return g.Says(f) }) {
+			r.Findings = append(r.Findings, f)
+		}
+	}
+}
 
 func (r *run) stopped() bool { return r.Findings.Stopped() }
 

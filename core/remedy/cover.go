@@ -197,6 +197,8 @@ func fitted(s *sifter) {
 		{"%s high, the most there is room for", f.Height, func(f *plan.Fitting, l length.Length) { f.Height = l }},
 		{"%s long, the most there is room for", f.Length, func(f *plan.Fitting, l length.Length) { f.Length = l }},
 		{"%s of tape, the most there is room for", f.Tape, func(f *plan.Fitting, l length.Length) { f.Tape = l }},
+		{"Ends %s apart, as far as it reaches", f.Spread, func(f *plan.Fitting, l length.Length) { f.Spread = l }},
+		{"A short one of %s, the longest there can be", f.Short, func(f *plan.Fitting, l length.Length) { f.Short = l }},
 	} {
 		if size.now > 0 && len(s.offers) < 4 {
 			s.largest(size.say, size.now, func(p *plan.Plan, l length.Length) { size.set(&p.Fittings[i], l) })

@@ -1,6 +1,7 @@
 package remedy
 
 import (
+	"cmp"
 	"fmt"
 	"maps"
 	"slices"
@@ -90,6 +91,10 @@ func (s *sifter) room() (w, h length.Length, config string, ok bool) {
 func fill(s *sifter) {
 	f := s.now()
 	style := s.plan.Style()
+	if f.Kind == plan.FoundFace { // it is as large as it is
+		offerAsLarge(s, f, style)
+		return
+	}
 	s.face("Solve the patches, so that they fill it", func(f *plan.Face) { f.Patch = plan.Patch{Fit: true} })
 	if len(f.Borders) == 0 {
 		s.face("Put a border round it that takes the rest", func(f *plan.Face) {
@@ -242,6 +247,34 @@ func offerEase(s *sifter, f plan.Face, style length.Style) {
 		style.Text(ease.Height), style.Text(across), style.Text(down)), func(p *plan.Plan) {
 		p.Cover.Ease.Width, p.Cover.Ease.Height = ease.Width, ease.Height
 	})
+}
+
+// offerAsLarge offers a cover as large as a found panel, without borders where they leave no room.
+func offerAsLarge(s *sifter, f plan.Face, style length.Style) {
+	w, h, _, ok := s.room()
+	if !ok || placeOf(s.plan, s.about.About).parts != "" {
+		return
+	}
+	for _, bare := range []bool{false, true} {
+		across, down := f.Patch.Width, cmp.Or(f.Patch.Height, f.Patch.Width)
+		for _, b := range f.Borders {
+			if !bare {
+				across, down = across+2*b.Width.Width, down+2*b.Width.Width
+			}
+		}
+		ease := s.plan.Settle().Cover.Ease
+		say := fmt.Sprintf("An ease of %s across and %s up: it finishes %s × %s", style.Text(ease.Width+across-w),
+			style.Text(ease.Height+down-h), style.Text(across), style.Text(down))
+		if bare {
+			say += ", without borders"
+		}
+		s.change(say, func(p *plan.Plan) {
+			p.Cover.Ease.Width, p.Cover.Ease.Height = ease.Width+across-w, ease.Height+down-h
+			if bare {
+				at(*p, placeOf(*p, s.about.About), func(f *plan.Face) { f.Borders = nil })
+			}
+		})
+	}
 }
 
 // stacked offers what makes the parts of a stack fill it.

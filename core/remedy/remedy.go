@@ -4,6 +4,7 @@
 package remedy
 
 import (
+	"reflect"
 	"slices"
 	"strings"
 
@@ -106,7 +107,8 @@ func (s *sifter) with(do func(*plan.Plan)) plan.Plan {
 }
 
 func (s *sifter) offer(text string, q plan.Plan) bool {
-	if len(s.offers) >= mostOffers || slices.ContainsFunc(s.offers, func(o Offer) bool { return o.Text == text }) {
+	if len(s.offers) >= mostOffers || slices.ContainsFunc(s.offers,
+		func(o Offer) bool { return o.Text == text || reflect.DeepEqual(o.Plan, q) }) {
 		return false
 	}
 	if s.hinting {

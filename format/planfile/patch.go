@@ -11,6 +11,7 @@ import (
 	"umschlag/core/answer"
 	"umschlag/core/brief"
 	"umschlag/core/finding"
+	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
 	"umschlag/core/remedy"
@@ -91,7 +92,13 @@ func inRange(file *object, f finding.Finding) []remedy.Try {
 	if err != nil {
 		return nil
 	}
-	return []remedy.Try{{Text: fmt.Sprintf("Make it %v", f.Nearest), Plan: p.Keyed(nil)}}
+	end := fmt.Sprint(f.Nearest)
+	if text, ok := f.Nearest.(string); ok {
+		if l, err := length.Parse(text, p.Units); err == nil {
+			end = p.Style().Text(l)
+		}
+	}
+	return []remedy.Try{{Text: "Make it " + end, Plan: p.Keyed(nil)}}
 }
 
 // Chosen is what takes a decision of the brief of a document, as a patch of it: see brief.Choose. Problems tell why it
