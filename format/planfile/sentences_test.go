@@ -21,7 +21,7 @@ import (
 // reader writes a brief as it reads.
 type reader struct {
 	strings.Builder
-	// listed are the choices whose options stand above already; nil where neither they nor the paths of values are told.
+	// listed are the choices whose options stand above already; nil where neither they nor paths are told.
 	listed map[string]bool
 }
 
