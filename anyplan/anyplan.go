@@ -154,6 +154,9 @@ func (m maker) cover(p *plan.Plan) {
 	if m.oneIn(2, "another seam") {
 		c.Seam = m.between("seam", length.Inch/8, length.Inch/2)
 	}
+	if m.oneIn(3, "another piecing seam") {
+		c.PiecingSeam = m.between("piecing seam", length.Inch/8, length.Inch/2)
+	}
 	if m.oneIn(3, "corners") {
 		c.Corners = plan.Corners{Kind: word[plan.CornerKind](m, "corner"), Radius: starts.Radius}
 	}

@@ -42,7 +42,7 @@ func TestWhatAChangeSpoilsIsListedBeforeItIsSaved(t *testing.T) {
 	}
 	require.Equal(t, http.StatusOK, save("", &view), "a tick spoils nothing")
 
-	doc["cover"].(map[string]any)["seam"] = "3/8 in"
+	doc["cover"].(map[string]any)["piecing_seam"] = "3/8 in"
 	var refusal web.Refusal
 	require.Equal(t, http.StatusConflict, save("", &refusal))
 	assert.Equal(t, "spoils", refusal.Type)
@@ -61,7 +61,7 @@ func TestWhatAChangeSpoilsIsListedBeforeItIsSaved(t *testing.T) {
 	assert.Equal(t, view.Revision+1, now.Revision)
 	assert.Contains(t, string(now.Plan), patches, "it stays cut")
 	view = now
-	doc["cover"].(map[string]any)["seam"] = "1/2 in"
+	doc["cover"].(map[string]any)["piecing_seam"] = "1/2 in"
 	require.Equal(t, http.StatusOK, save("again", &now))
 	assert.NotContains(t, string(now.Plan), patches, "it is cut again")
 	assert.Equal(t, http.StatusNotFound,
@@ -75,19 +75,19 @@ func TestAStopInBetweenHidesNoLoss(t *testing.T) {
 	view, doc := edited(t, h, at)
 	doc["progress"] = map[string]any{"cut": map[string]any{patches: map[string]any{}}}
 	for _, seam := range []string{"1/4 in", "9 in"} {
-		doc["cover"].(map[string]any)["seam"] = seam
+		doc["cover"].(map[string]any)["piecing_seam"] = seam
 		require.Equal(t, http.StatusOK,
 			call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": doc, "label": "seam"}, &view).Code,
 			seam)
 	}
 	assert.Empty(t, view.Reckoning.Cuts, "it cannot be cut")
 	assert.Contains(t, string(view.Plan), patches, "nothing is forgotten meanwhile")
-	doc["cover"].(map[string]any)["seam"] = "3/8 in"
+	doc["cover"].(map[string]any)["piecing_seam"] = "3/8 in"
 	var refusal web.Refusal
 	require.Equal(t, http.StatusConflict,
 		call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": doc, "label": "seam"}, &refusal).Code)
 	require.Len(t, refusal.Spoils, 1)
-	doc["cover"].(map[string]any)["seam"] = "1/4 in"
+	doc["cover"].(map[string]any)["piecing_seam"] = "1/4 in"
 	require.Equal(t, http.StatusOK,
 		call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": doc, "label": "seam"}, &view).Code,
 		"as it was, it fits")
@@ -112,7 +112,7 @@ func TestARestoredRevisionKeepsWhatIsDone(t *testing.T) {
 	assert.Contains(t, string(view.Plan), "step.role:measure")
 
 	doc = back
-	doc["cover"].(map[string]any)["seam"] = "3/8 in"
+	doc["cover"].(map[string]any)["piecing_seam"] = "3/8 in"
 	require.Equal(t, http.StatusOK,
 		call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": doc, "label": "seam", "spoils": "again"},
 			&view).Code)

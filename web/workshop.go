@@ -41,6 +41,11 @@ func (s *server) bringWorkshop(c *echo.Context) error {
 	if err != nil {
 		return echo.NewHTTPError(http.StatusBadRequest, sentence(err.Error())+" Nothing was brought in.")
 	}
+	if w.Format == workshopfile.FormatOne {
+		if err := oneSeam(w); err != nil {
+			return err
+		}
+	}
 	titles, err := judged(w)
 	if err != nil {
 		return err
@@ -56,6 +61,25 @@ func (s *server) bringWorkshop(c *echo.Context) error {
 		return err
 	}
 	return s.counted(c, w)
+}
+
+// oneSeam says in plans of the format before that fronts are sewn with the seam of the cover.
+func oneSeam(w workshopfile.Workshop) error {
+	for i := range w.Plans {
+		doc, err := planfile.OneSeam(w.Plans[i].Doc)
+		if err != nil {
+			return planfile.Problems{{Path: "plans/" + w.Plans[i].ID, Text: err.Error()}}
+		}
+		w.Plans[i].Doc = doc
+	}
+	for i := range w.Log {
+		doc, err := planfile.OneSeam(w.Log[i].Doc)
+		if err != nil {
+			return planfile.Problems{{Path: fmt.Sprintf("log/%d", i), Text: err.Error()}}
+		}
+		w.Log[i].Doc = doc
+	}
+	return nil
 }
 
 // counted says how much was brought in.

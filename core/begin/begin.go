@@ -324,7 +324,7 @@ func windowed(b Beginning) plan.Face {
 func (b Beginning) cuttable(most length.Length) length.Length {
 	for _, cloth := range b.Plan.Cloths {
 		if cloth.Usable != nil {
-			most = min(most, *cloth.Usable-2*b.Plan.Cover.Seam-b.Plan.Habits.Step)
+			most = min(most, *cloth.Usable-2*b.Plan.Cover.PiecingSeam-b.Plan.Habits.Step)
 		}
 	}
 	return max(most, b.Plan.Habits.Step)
@@ -345,7 +345,7 @@ func grid(b Beginning) plan.Face {
 		}
 		return f
 	}
-	best := gridfit.Best(gridfit.Order{Width: w, Height: h, Seam: b.Plan.Cover.Seam, Step: b.Plan.Habits.Step,
+	best := gridfit.Best(gridfit.Order{Width: w, Height: h, Seam: b.Plan.Cover.PiecingSeam, Step: b.Plan.Habits.Step,
 		Least: min(short/4, length.Inch), Most: b.cuttable(short), Border: gridfit.Bordered, Style: b.Plan.Style()})
 	best = slices.DeleteFunc(best, func(l gridfit.Layout) bool { return max(l.Columns, l.Rows) > plan.MostGrid })
 	if len(best) == 0 {

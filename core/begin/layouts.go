@@ -51,7 +51,7 @@ func Layouts(p plan.Plan, config string, l Limits) ([]Layout, bool) {
 	if !ok {
 		return nil, false
 	}
-	o := gridfit.Order{Width: at.size.Width.Total(), Height: at.size.Height.Total(), Seam: at.plan.Cover.Seam,
+	o := gridfit.Order{Width: at.size.Width.Total(), Height: at.size.Height.Total(), Seam: at.plan.Cover.PiecingSeam,
 		Step:  at.plan.Habits.Step,
 		Least: l.Least, Most: l.Most, Ready: l.Ready, Border: l.Border, Style: at.plan.Style()}
 	usual := plan.StartsIn(p.Units)

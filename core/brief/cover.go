@@ -78,6 +78,20 @@ func flatCover(t *Teller) {
 func seam(t *Teller) {
 	t.Say("Seams are ")
 	t.Length("/cover/seam", "Seam allowance")
+	if fromParts(t.plan) || t.typed.Cover.PiecingSeam != 0 {
+		t.Say(", piecing seams ")
+		t.Length("/cover/piecing_seam", "Piecing seam")
+	}
+}
+
+// fromParts reports whether any face is sewn from parts.
+func fromParts(p plan.Plan) bool {
+	for _, q := range p.Pieces {
+		if f := q.Face; f != nil && f.Kind != plan.PlainFace {
+			return true
+		}
+	}
+	return false
 }
 
 func wash(t *Teller) {

@@ -45,9 +45,40 @@ func grid(f *FaceTeller) {
 	}
 	f.Say(".")
 	overhang(f, point)
+	rim(f, point)
 	if patched && !point {
 		sash(f)
 	}
+}
+
+// rim tells what takes up a seam round a face of patches that is not the piecing seam.
+func rim(f *FaceTeller, point bool) {
+	q, c := f.plan.Piece(f.place.Config), f.plan.Cover
+	if f.place.Inner != "" || !bare(f, point) || q.Quilted() || c.Seam == c.PiecingSeam || f.face.Overhang {
+		return
+	}
+	options := []Option{{Key: "outer", Says: "the outermost patches"}, {Key: "patch", Says: "all patches alike"},
+		{Key: "accept", Says: "the size of the cover"}}
+	now := q.Absorb
+	if f.face.Kind == plan.CheckerFace || f.face.Block.Name != "" || f.face.Block.Cells != nil {
+		options = options[1:] // what is cut across, and blocks, are alike at the rim
+	}
+	if !slices.ContainsFunc(options, func(o Option) bool { return o.Key == string(now) }) {
+		now = plan.Absorb(options[0].Key)
+	}
+	f.Say(" The seam round it, " + map[bool]string{true: "wider", false: "narrower"}[c.Seam > c.PiecingSeam] +
+		" than those within it, is taken up by ")
+	f.Choose(Choice{ID: path("pieces", f.place.Config, "absorb"), Label: f.label("What takes up the seam round it"),
+		Now: string(now), Options: options},
+		func(m *Moving, key string) {
+			m.piece(f.place.Config, func(p *plan.Piece) { p.Absorb = plan.Absorb(key) })
+		})
+	f.Say(".")
+}
+
+// bare reports whether patches lie at the rim.
+func bare(f *FaceTeller, point bool) bool {
+	return !point && len(f.face.Borders) == 0 && (f.face.Sash == nil || !f.face.Sash.Outside)
 }
 
 // patch tells how large a patch finishes.
@@ -75,7 +106,7 @@ func patchSize(f *FaceTeller, point bool) {
 
 // overhang tells what becomes of patches that are too much for the face.
 func overhang(f *FaceTeller, point bool) {
-	if point || f.face.Patch.Fit || len(f.face.Borders) > 0 || f.face.Sash != nil && f.face.Sash.Outside {
+	if !bare(f, point) || f.face.Patch.Fit {
 		return
 	}
 	f.Say(" What is too much ")

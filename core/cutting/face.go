@@ -46,7 +46,7 @@ func (l *List) part(p *front.Part, c Cut) string {
 	}
 	if p.Role == front.Gathered { // a join is lost in the gathers
 		c.MayTurn = false
-		id, n := l.Strips(true, l.Plan.Cover.Seam, c)
+		id, n := l.Strips(true, l.Plan.Cover.PiecingSeam, c)
 		p.Joined = n
 		return id
 	}
@@ -56,7 +56,7 @@ func (l *List) part(p *front.Part, c Cut) string {
 	if upright && c.Size.Height.Total() > *described.Usable {
 		c.Size.Width, c.Size.Height = c.Size.Height, c.Size.Width
 	}
-	id, n := l.Strips(true, l.Plan.Cover.Seam, c)
+	id, n := l.Strips(true, l.Plan.Cover.PiecingSeam, c)
 	p.Joined = n
 	return id
 }

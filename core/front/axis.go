@@ -23,7 +23,11 @@ type axis struct {
 	trimmed   length.Length
 	top       length.Length
 	low, high length.Length // what its first and last edge grow by
-	take      float64
+	// rimLow and rimHigh are how much wider the seam round the face is than those within it, at its first and its last
+	// edge; below nothing where it is narrower.
+	rimLow, rimHigh length.Length
+	outer           bool // the outermost patches are cut wider for it
+	take            float64
 	// patch as it finishes in the planned grid; on point the diagonal of a block.
 	patch   length.Length
 	sash    length.Length
@@ -54,6 +58,8 @@ func axesOf(o Order) (across, down *axis) {
 		lowHeld: o.Held.Top, highHeld: o.Held.Bottom}
 	across.low, across.high = grow(o.Top.Width, o.Trimmed.Width, o.Held.Left, o.Held.Right)
 	down.low, down.high = grow(o.Top.Height, o.Trimmed.Height, o.Held.Top, o.Held.Bottom)
+	across.rimLow, across.rimHigh = o.edge(o.Held.Left)-o.Seam, o.edge(o.Held.Right)-o.Seam
+	down.rimLow, down.rimHigh = o.edge(o.Held.Top)-o.Seam, o.edge(o.Held.Bottom)-o.Seam
 	for _, a := range []*axis{across, down} {
 		a.point = f.Set == plan.OnPoint
 		if f.Sash != nil {
@@ -83,6 +89,9 @@ func (a *axis) inside() length.Length { return a.patch.Times(a.n) + a.sashes() }
 // bare reports whether patches lie at the rim, so that nothing takes up what is
 // trimmed off.
 func (a *axis) bare() bool { return len(a.borders) == 0 && (a.sash == 0 || !a.outside) && !a.point }
+
+// rims is how much wider the seams at both edges are than those within the face.
+func (a *axis) rims() length.Length { return a.rimLow + a.rimHigh }
 
 // grows reports whether anything is trimmed off or taken.
 func (a *axis) grows() bool { return a.low+a.high > 0 }
@@ -135,11 +144,14 @@ func fillAxis(o Order, a *axis) finding.List {
 	text := o.Style.Text
 	if a.patch <= 0 || a.patch > a.whole+length.Close {
 		found.Add(finding.Stop, "patch-too-large", o.Path+"/patch/"+a.sizeKey,
-			fmt.Sprintf("A %s of %s is larger than the front, which finishes %s %s.", o.thing(a), text(a.patch),
+			fmt.Sprintf("A %s of %s is larger than the front, which finishes %s %s.", thing(o, a), text(a.patch),
 				text(a.whole), a.word),
 			fmt.Sprintf("%d patches %s can be up to %s.", a.n, a.word,
 				text(length.Max(0, a.whole-a.sashes()).Div(a.n).Floor(o.Step))))
 		return found
+	}
+	if !a.point && o.Face.Kind != plan.FoundFace && a.patch < o.Seam {
+		return narrow(o, fmt.Sprintf("Patches of %s", text(a.patch)))
 	}
 	fixed := length.Length(0)
 	for _, b := range o.Face.Borders {
@@ -161,7 +173,7 @@ func fillAxis(o Order, a *axis) finding.List {
 	if a.rest == 0 && !floats && left.Abs() <= length.Close {
 		a.off, left = left, 0
 	}
-	if left < 0 && a.overhangs(o) && -left <= 2*(a.patch-plan.LeastStrip) {
+	if left < 0 && a.overhangs(o) && -left <= 2*(a.patch-plan.LeastStrip) && -left >= a.rims() {
 		a.over = -left + (-left)%2
 		a.off, left = a.over+left, 0
 	}
@@ -186,6 +198,16 @@ func fillAxis(o Order, a *axis) finding.List {
 	return found
 }
 
+// narrow finds what is narrower than the seams at its sides.
+func narrow(o Order, what string) finding.List {
+	var found finding.List
+	found.Add(finding.Stop, "seam-too-wide", "/cover/piecing_seam",
+		fmt.Sprintf("%s are narrower than the piecing seam, %s: the allowances of both sides would lie beyond them.", what,
+			o.Style.Text(o.Seam)),
+		"Sew them with a narrower seam, or plan fewer and larger ones.")
+	return found
+}
+
 // overhangs reports whether patches that are too much may stand out over the edges, to be trimmed off: nothing goes
 // round them, and nothing else is trimmed off or sewn on there.
 func (a *axis) overhangs(o Order) bool {
@@ -193,8 +215,10 @@ func (a *axis) overhangs(o Order) bool {
 	return o.Face.Overhang && o.Face.Columns*o.Face.Rows > 1 && bare && !a.grows() && !a.lowHeld && !a.highHeld
 }
 
-// squared is a size of which what stands out is trimmed off its first and its last patch.
-func (a *axis) squared(s sum.Sum) sum.Sum {
+// squared is a size of which what stands out, but for what stays on for the seam at both edges together, is trimmed off
+// its first and its last patch.
+func (a *axis) squared(s sum.Sum, stays length.Length) sum.Sum {
+	off := a.over - stays
 	if a.over == 0 {
 		return s
 	}
@@ -206,17 +230,17 @@ func (a *axis) squared(s sum.Sum) sum.Sum {
 	var out sum.Sum
 	for i, t := range s {
 		if out = append(out, t); i == first {
-			out = out.Plus(sum.Squaring, "trimmed off when it is squared up", -a.over/2)
+			out = out.Plus(sum.Squaring, "trimmed off when it is squared up", -off/2)
 		}
 		if i == last {
-			out = out.Plus(sum.Squaring, "trimmed off when it is squared up", -a.over/2)
+			out = out.Plus(sum.Squaring, "trimmed off when it is squared up", off/2-off)
 		}
 	}
 	return out
 }
 
 // thing is what stands in the direction.
-func (o Order) thing(a *axis) string {
+func thing(o Order, a *axis) string {
 	switch {
 	case a.point:
 		return "block, from point to point,"
@@ -298,8 +322,27 @@ func (o Order) allowed(kind sum.Kind, name string, finished length.Length) sum.S
 	return sum.Of(kind, name, finished).Between(sum.Seam, "seam allowance", o.Seam)
 }
 
-// grown is a cut that takes up what quilting and trimming need at its outer edge.
-func (o Order) grown(cut sum.Sum, a *axis, grow length.Length) sum.Sum {
+// edge is what the face has beyond its finished line at an edge: the seam to its neighbour in a stack where it is held,
+// else the one that closes the cover.
+func (o Order) edge(held bool) length.Length {
+	if held {
+		return o.Seam
+	}
+	return o.Seam + o.Rim
+}
+
+// rimmed is a cut with what a wider seam round the face takes at its outer edge.
+func rimmed(cut sum.Sum, rim length.Length) sum.Sum {
+	name := "the seam round it is wider"
+	if rim < 0 {
+		name = "the seam round it is narrower"
+	}
+	return cut.Plus(sum.Seam, name, rim)
+}
+
+// grown is a cut that takes up what quilting, trimming and the seam round the face need at its outer edge.
+func (o Order) grown(cut sum.Sum, a *axis, grow, rim length.Length) sum.Sum {
+	cut = rimmed(cut, rim)
 	if grow == 0 {
 		return cut.UpTo(o.Step)
 	}
@@ -321,25 +364,81 @@ func cutAxis(o Order, a *axis) finding.List {
 		a.sashCut = o.allowed(sum.Border, "sash, finished", a.sash)
 		a.sashLow, a.sashHigh = a.sashCut, a.sashCut
 		if a.outside && len(a.borders) == 0 {
-			a.sashLow, a.sashHigh = o.grown(a.sashCut, a, a.low), o.grown(a.sashCut, a, a.high)
+			a.sashLow, a.sashHigh = o.grown(a.sashCut, a, a.low, a.rimLow), o.grown(a.sashCut, a, a.high,
+				a.rimHigh)
 		}
 	}
 	for i, b := range a.borders {
 		low := o.allowed(sum.Border, fmt.Sprintf("border %d, finished", i+1), b)
 		high := low
 		if i == len(a.borders)-1 {
-			low, high = o.grown(low, a, a.low), o.grown(high, a, a.high)
+			low, high = o.grown(low, a, a.low, a.rimLow), o.grown(high, a, a.high, a.rimHigh)
 		}
 		a.borderLow, a.borderHigh = append(a.borderLow, low), append(a.borderHigh, high)
 	}
-	if a.bare() && a.grows() {
+	switch {
+	case !a.bare() || a.over > 0:
+	case a.grows():
 		found = append(found, growPatches(o, a)...)
+	case a.rims() != 0:
+		found = append(found, rimPatches(o, a)...)
 	}
 	if cut := a.cut.Total(); !a.point && !cut.OnStep(o.Step) {
 		found.Add(finding.Warn, "patch-off-ruler", o.Path+"/patch/"+a.sizeKey,
 			fmt.Sprintf("The patch is cut %s, which is not on a ruler with steps of %s.", o.Style.Text(cut),
 				o.Style.Text(o.Step)),
 			onRuler(o, "patch", cut))
+	}
+	return found
+}
+
+// cutOf is the i-th patch as cut: the outermost wider or narrower where they take up the seam round the face.
+func (a *axis) cutOf(i int) sum.Sum {
+	cut := a.cut
+	if a.outer && i == 0 {
+		cut = rimmed(cut, a.rimLow)
+	}
+	if a.outer && i == a.n-1 {
+		cut = rimmed(cut, a.rimHigh)
+	}
+	return cut
+}
+
+// rimmedAt reports whether the i-th patch is cut otherwise than those within the face.
+func (a *axis) rimmedAt(i int) bool { return a.cutOf(i).Total() != a.cut.Total() }
+
+// rimPatches says what takes up a seam round a face of patches that is wider or narrower than those within it: the
+// outermost patches, all of them, or the cover. Patches of a block and strips that are cut across cannot be cut
+// wider at
+// the rim alone.
+func rimPatches(o Order, a *axis) finding.List {
+	var found finding.List
+	text := o.Style.Text
+	how, more := "wider", a.rims()
+	if more < 0 {
+		how, more = "narrower", -more
+	}
+	round := fmt.Sprintf("The seam round the front is %s than the piecing seam", how)
+	switch {
+	case o.Absorb == plan.AbsorbAccept:
+		is := smallerSize(o, a)
+		found.Add(finding.Warn, "cover-smaller", o.Path+"/patch/"+a.sizeKey,
+			fmt.Sprintf("%s, and all patches are cut alike: it finishes %s %s instead of %s, and the outer ones show %s instead of %s.",
+				round, text(is), a.word, text(a.whole), text(a.patch-a.rimLow), text(a.patch)),
+			fmt.Sprintf("Cut the outer ones %s %s, or add a border.", text(more/2), how))
+	case o.Absorb == plan.AbsorbPatch || o.Alike:
+		a.cut = a.cut.Plus(sum.Seam, "share of the seam round it, which is "+how, a.rims().Div(a.n))
+		inner := a.cut.Total() - 2*o.Seam
+		found.Add(finding.Warn, "patch-grown", o.Path+"/patch/"+a.sizeKey,
+			fmt.Sprintf("%s, and no border takes that up: all patches are cut %s %s; the outer ones show %s and the others %s.",
+				round, text(a.cut.Total()), a.word, text(inner-a.rimLow), text(inner)),
+			fmt.Sprintf("Add a border, or keep the patches and accept a front of %s.", text(smallerSize(o, a))))
+	default:
+		a.outer = true
+		found.Add(finding.Note, "rim-cut", o.Path+"/patch",
+			fmt.Sprintf("%s by %s: the outermost patches are cut that much %s at the edge.", round,
+				text(max(a.rimLow.Abs(), a.rimHigh.Abs())), how),
+			"Add a border where all patches are to be cut alike.")
 	}
 	return found
 }
@@ -351,6 +450,7 @@ func growPatches(o Order, a *axis) finding.List {
 	small := smallerSize(o, a)
 	margins := marginsOf(o, a)
 	grown := a.cut.Plus(sum.Squaring, "share of what is trimmed off", margins.Div(a.n)).
+		Plus(sum.Seam, "share of the wider seam round it", a.rims().Div(a.n)).
 		Plus(sum.TakeUp, "share of what quilting takes", (a.low + a.high - margins).Div(a.n)).UpTo(o.Step)
 	if o.Absorb == plan.AbsorbAccept {
 		found.Add(finding.Warn, "cover-smaller", o.Path+"/patch/"+a.sizeKey,
@@ -363,9 +463,9 @@ func growPatches(o Order, a *axis) finding.List {
 	shows := grown.Total() - 2*o.Seam
 	quilted := length.FromFloat((shows.Times(a.n) + a.sashes() + 2*o.Seam).Float() * (1 - a.take))
 	inner := length.FromFloat(shows.Float() * (1 - a.take))
-	outer := inner - (quilted-a.trimmed)/2
+	outer := inner - (quilted+a.rims()-a.trimmed)/2 - a.rims()/2
 	level, spare := finding.Warn, ""
-	if outer < o.Seam {
+	if outer < o.Seam+a.rimLow {
 		level, spare = finding.Stop, " That leaves less than a seam."
 	}
 	found.Add(level, "patch-grown", o.Path+"/patch/"+a.sizeKey,
@@ -383,13 +483,13 @@ func marginsOf(o Order, a *axis) length.Length {
 // lossAccepted reports whether a direction finishes smaller, the loss being
 // accepted.
 func lossAccepted(o Order, a *axis) bool {
-	return o.Absorb == plan.AbsorbAccept && a.bare() && a.grows()
+	return o.Absorb == plan.AbsorbAccept && a.bare() && (a.grows() || a.rims() != 0) && a.over == 0
 }
 
 // smallerSize is what a direction finishes when the loss is accepted.
 func smallerSize(o Order, a *axis) length.Length {
 	sewn := a.inside() + 2*o.Seam
-	return length.FromFloat(sewn.Float()*(1-a.take)) - marginsOf(o, a) - 2*o.Seam
+	return length.FromFloat(sewn.Float()*(1-a.take)) - marginsOf(o, a) - 2*o.Seam - a.rims()
 }
 
 // finishedSum is a direction as its parts lie side by side, less an accepted
@@ -400,7 +500,11 @@ func finishedSum(o Order, a *axis) sum.Sum {
 		return s
 	}
 	lost := s.Total() - smallerSize(o, a)
-	return s.Between(sum.TakeUp, "lost to quilting and trimming", -(lost+lost%2)/2)
+	name := "lost to quilting and trimming"
+	if !a.grows() {
+		name = "taken by the wider seam round it"
+	}
+	return s.Between(sum.TakeUp, name, -(lost+lost%2)/2)
 }
 
 // spread is the finished direction as its parts lie side by side.
@@ -416,7 +520,7 @@ func (a *axis) spread() sum.Sum {
 		name = "block, point to point"
 	}
 	s := a.squared(closed(a.sides(sum.Repeat(a.n, sum.Part, name, a.patch),
-		func(int) length.Length { return a.sash }), a.off)).
+		func(int) length.Length { return a.sash }), a.off), 0).
 		Between(sum.Part, "setting triangles beyond the blocks", a.float)
 	if rest := a.whole - s.Total() - left.Total() - right.Total(); a.point && rest != 0 { // half a nanometre
 		s[0].Amount += rest
@@ -463,7 +567,11 @@ func (a *axis) sides(patches sum.Sum, gap func(i int) length.Length) sum.Sum {
 // sewnSum is a direction of the grid with its raw edges, as its cuts come out.
 func sewnSum(o Order, a *axis) sum.Sum {
 	last := a.gaps() - 1
-	return a.sides(sum.Repeat(a.n, sum.Part, "patch", a.cut.Total()-2*o.Seam),
+	patches := make(sum.Sum, a.n)
+	for i := range patches {
+		patches[i] = sum.Term{Name: "patch", Amount: a.cutOf(i).Total() - 2*o.Seam, Kind: sum.Part}
+	}
+	return a.sides(patches,
 		func(i int) length.Length { return a.sashOf(i, last).Total() - 2*o.Seam }).
 		Between(sum.Seam, "seam allowance", o.Seam)
 }
@@ -481,7 +589,7 @@ func (a *axis) sashOf(i, last int) sum.Sum {
 
 // reachAxis is how far the outermost cells stand out beyond the finished line.
 func reachAxis(o Order, a *axis) (low, high length.Length) {
-	low, high = o.Seam+a.low, o.Seam+a.high
+	low, high = o.Seam+a.rimLow+a.low, o.Seam+a.rimHigh+a.high
 	if lossAccepted(o, a) {
 		low, high = o.Seam, o.Seam
 	}
@@ -506,6 +614,9 @@ type slot struct {
 // without borders the outermost reaches out to the cut edge.
 func slotsOf(o Order, a *axis) []slot {
 	at := total(a.borders) - a.over/2
+	if lossAccepted(o, a) && !a.grows() {
+		at = -a.rimLow
+	}
 	var out []slot
 	gap := 0
 	sash := func() {
@@ -517,7 +628,7 @@ func slotsOf(o Order, a *axis) []slot {
 		if a.gaps() > 0 && (i > 0 || a.outside) {
 			sash()
 		}
-		out = append(out, slot{i: i, at: at, size: a.patch, cut: a.cut})
+		out = append(out, slot{i: i, at: at, size: a.patch, cut: a.cutOf(i)})
 		at += a.patch
 	}
 	if a.gaps() > 0 && a.outside {

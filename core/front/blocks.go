@@ -129,8 +129,14 @@ func (g *gridder) count() int {
 func (g *gridder) put(p place) {
 	cloth := g.cloths[p.row-1][p.column-1]
 	if !g.blocks {
-		part := g.part(Part{Ref: g.ofCloth(ref.Patch, cloth), Paints: "/order", Name: "patch." + cloth, Title: "Patch",
-			Role: Patch, Cloth: cloth, Size: g.grid.Patch}, 1)
+		named := g.ofCloth(ref.Patch, cloth)
+		named.Edge = p.edge
+		name := "patch." + cloth
+		if p.edge != "" {
+			name += "." + p.edge
+		}
+		part := g.part(Part{Ref: named, Paints: "/order", Name: name,
+			Title: rimTitles[p.edge], Role: Patch, Cloth: cloth, Size: p.cut}, 1)
 		c := Cell{Part: part, X: p.x, Y: p.y, Width: p.width, Height: p.height, Row: p.row, Column: p.column,
 			Band: p.band}
 		if g.across.point {

@@ -267,8 +267,10 @@ type Order struct {
 	Finished sum.Size
 	// Trimmed size of the panel, and Top, the size it has to be sewn to.
 	Trimmed, Top sum.Size
-	// Seam allowance within the face and round it.
-	Seam length.Length
+	// Seam allowance within the face, and how much wider than that the one round it is.
+	Seam, Rim length.Length
+	// Alike are patches that cannot be cut otherwise at the rim than within.
+	Alike bool
 	// Left and Above are what the piece has beyond its finished line at its left
 	// and top edge.
 	Left, Above length.Length

@@ -46,7 +46,8 @@ func gathered(o Order) (Face, finding.List) {
 	f, said := plain(o)
 	found = append(found, said...)
 	r := o.Face.Ratio
-	w, h := (o.Top.Width.Total() - 2*o.Seam).Float(), (o.Top.Height.Total() - 2*o.Seam).Float()
+	left, right, above, below := o.edge(o.Held.Left), o.edge(o.Held.Right), o.edge(o.Held.Top), o.edge(o.Held.Bottom)
+	w, h := (o.Top.Width.Total() - left - right).Float(), (o.Top.Height.Total() - above - below).Float()
 	g := &Gather{Ratio: r, Direction: o.Face.Direction}
 	wide, high := w, h
 	switch o.Face.Direction {
@@ -65,14 +66,14 @@ func gathered(o Order) (Face, finding.List) {
 		g.Piece = o.Usable(o.Face.Cloth)
 		g.Yields = length.FromFloat(g.Piece.Float() / r)
 	}
-	full := func(shows, cut float64) sum.Sum {
-		return sum.Of(sum.Part, "gathered to", length.FromFloat(shows)).
+	full := func(shows, cut float64, first, last length.Length) sum.Sum {
+		return sum.Of(sum.Seam, "seam allowance", first).Plus(sum.Part, "gathered to", length.FromFloat(shows)).
 			Plus(sum.Ease, "drawn in by the gathers", length.FromFloat(cut-shows)).
-			Between(sum.Seam, "seam allowance", o.Seam).UpTo(o.Step)
+			Plus(sum.Seam, "seam allowance", last).UpTo(o.Step)
 	}
 	f.Parts[0].Ref.Role = ref.Gathered
 	f.Parts[0].Name, f.Parts[0].Title, f.Parts[0].Role = "gathered", "Panel to be gathered", Gathered
-	f.Parts[0].Size = sum.Size{Width: full(w, wide), Height: full(h, high)}
+	f.Parts[0].Size = sum.Size{Width: full(w, wide, left, right), Height: full(h, high, above, below)}
 	f.Gather = g
 	return f, found
 }

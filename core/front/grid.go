@@ -17,6 +17,7 @@ func grid(o Order) (Face, finding.List) {
 	var found finding.List
 	n := block.Node{Letter: "A"}
 	blocks := o.Face.Block.Name != "" || o.Face.Block.Cells != nil
+	o.Alike = o.Alike || blocks
 	if blocks {
 		if n, found = o.blockOf(); found.Stopped() {
 			return Face{}, found
@@ -53,8 +54,8 @@ func grid(o Order) (Face, finding.List) {
 		return Face{}, found
 	}
 	g.grid.Over, g.grid.Squared = [2]length.Length{across.over,
-		down.over}, sum.Size{Width: across.squared(f.Sewn.Width),
-		Height: down.squared(f.Sewn.Height)}
+		down.over}, sum.Size{Width: across.squared(f.Sewn.Width, across.rims()),
+		Height: down.squared(f.Sewn.Height, down.rims())}
 	f.Grids, f.Sewn = []Grid{g.grid}, g.grid.Squared
 	found = append(found, o.borders(&f, across, down)...)
 	return f, found
@@ -84,8 +85,10 @@ type place struct {
 	row, column, band int
 	// at brings a point of the finished patch, from its top left corner, to the face.
 	at func(outline.Vertex) outline.Vertex
-	// plain is the rectangle it is where it is one.
+	// plain is the rectangle it is where it is one, cut as it is cut, edge where at the rim it is cut otherwise.
 	x, y, width, height length.Length
+	cut                 sum.Size
+	edge                string
 }
 
 // straight lays rows from the top, with sashes between them where there are any.
@@ -140,7 +143,8 @@ func addPatchRow(g *gridder, xs []slot, y slot, band int) {
 				Band: band})
 		} else {
 			g.put(place{row: y.i + 1, column: x.i + 1, band: band, at: g.upright(x, y), x: x.at, y: y.at, width: x.size,
-				height: y.size})
+				height: y.size, cut: sum.Size{Width: x.cut, Height: y.cut},
+				edge: rimEdge(g.across.rimmedAt(x.i), g.down.rimmedAt(y.i))})
 		}
 		g.joint(i, x, y, band, [2]int{before, at}, x.sash && len(xs) > g.across.n)
 		before = at
@@ -152,6 +156,23 @@ func addPatchRow(g *gridder, xs []slot, y slot, band int) {
 	}
 	g.Bands = append(g.Bands, b)
 }
+
+// rimEdge names the patches that are cut otherwise at the rim: across, down, or both.
+func rimEdge(across, down bool) string {
+	switch {
+	case across && down:
+		return "corner"
+	case across:
+		return "side"
+	case down:
+		return "end"
+	}
+	return ""
+}
+
+// rimTitles are what patches are called by where they lie.
+var rimTitles = map[string]string{"": "Patch", "corner": "Corner patch", "side": "Patch at a side",
+	"end": "Patch at top or bottom"}
 
 // addPostRow is a row of sashes and the posts between them.
 func addPostRow(g *gridder, xs []slot, y slot, band int) {

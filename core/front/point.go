@@ -53,7 +53,7 @@ func layDiagonally(g *gridder) finding.List {
 			cx, cy := x0+(float64(col)+0.5+float64(row%2)/2)*d, y0+float64(row+1)*d/2
 			band := col + (row+row%2)/2 + 1 // blocks whose middles lie on one rising line
 			count[band]++
-			g.put(place{row: row + 1, column: col + 1, band: band, at: turned(cx, cy, side.Float())})
+			g.put(place{row: row + 1, column: col + 1, band: band, at: turned(cx, cy, side.Float()), cut: g.grid.Patch})
 		}
 	}
 	rimmed := g.rim()
@@ -89,7 +89,9 @@ func (g *gridder) rim() rim {
 	x, y := g.across.float.Float(), g.down.float.Float()
 	out := rim{x, x, y, y}
 	if len(g.across.borders) == 0 {
-		out = rim{x + g.across.low.Float(), x + g.across.high.Float(), y + g.down.low.Float(), y + g.down.high.Float()}
+		a, d := g.across, g.down
+		out = rim{x + (a.low + a.rimLow).Float(), x + (a.high + a.rimHigh).Float(), y + (d.low + d.rimLow).Float(),
+			y + (d.high + d.rimHigh).Float()}
 	}
 	return out
 }

@@ -87,7 +87,8 @@ func (o Order) partOf(i int, p plan.Part, above, below length.Length) Order {
 	sub.Face, sub.Path, sub.In = p.Face, fmt.Sprintf("%s/parts/%d/face", o.Path, i), p.Key
 	sub.Held.Top, sub.Held.Bottom = o.Held.Top || i > 0, o.Held.Bottom || i < len(o.Face.Parts)-1
 	sub.Finished.Height = sum.Of(sum.Part, "height of the part", p.Height.Width)
-	sub.Trimmed.Height = sub.Finished.Height.Between(sum.Seam, "seam allowance", o.Seam)
+	sub.Trimmed.Height = sum.Of(sum.Seam, "seam allowance", o.edge(sub.Held.Top)).Then(sub.Finished.Height).
+		Plus(sum.Seam, "seam allowance", o.edge(sub.Held.Bottom))
 	top := sub.Trimmed.Height
 	for _, g := range []struct {
 		held bool

@@ -29,7 +29,7 @@ func strips(o Order) (Face, finding.List) {
 		return Face{}, found
 	}
 	list := o.Face.Filled(across.whole, down.whole).Strips
-	whole, least := length.Length(0), length.Length(1)
+	whole, least := length.Length(0), across.whole+down.whole
 	for _, s := range list {
 		whole, least = whole+s.Width.Width, min(least, s.Width.Width)
 	}
@@ -39,6 +39,9 @@ func strips(o Order) (Face, finding.List) {
 			fmt.Sprintf("The front finishes %s in that direction, and nothing is left for a strip that takes the rest.",
 				text(a.whole)), "Take a strip out, or make the others narrower.")
 		return Face{}, found
+	}
+	if least < o.Seam && len(list) > 1 {
+		return Face{}, narrow(o, fmt.Sprintf("Strips of %s", text(least)))
 	}
 	if off.Abs() > length.Close || len(list) == 0 {
 		found.Add(finding.Stop, "strips-do-not-fill", o.Path+"/strips",
@@ -57,11 +60,11 @@ func strips(o Order) (Face, finding.List) {
 		cut := o.allowed(sum.Part, "strip, finished", s.Width.Width)
 		from, to := at, at+s.Width.Width
 		if i == 0 {
-			cut, from = o.grown(cut, a, a.low), from-lowReach
+			cut, from = o.grown(cut, a, a.low, a.rimLow), from-lowReach
 		}
 		shows = shows.Plus(sum.Part, fmt.Sprintf("strip %d", i+1), s.Width.Width)
 		if i == len(list)-1 {
-			cut, to = o.grown(cut, a, a.high), to+off+highReach
+			cut, to = o.grown(cut, a, a.high, a.rimHigh), to+off+highReach
 			shows = closed(shows, off)
 		}
 		sewn = sewn.Plus(sum.Part, fmt.Sprintf("strip %d as cut, less its seams", i+1), cut.Total()-2*o.Seam)
@@ -101,7 +104,7 @@ func strips(o Order) (Face, finding.List) {
 // grownBoth is a length that takes up what quilting and trimming need at both ends.
 func (o Order) grownBoth(s sum.Sum, a *axis) sum.Sum {
 	margins := marginsOf(o, a)
-	return s.Plus(sum.Squaring, "trimmed off after quilting", margins).
+	return rimmed(s, a.rims()).Plus(sum.Squaring, "trimmed off after quilting", margins).
 		Plus(sum.TakeUp, "what quilting takes", a.low+a.high-margins).UpTo(o.Step)
 }
 
@@ -137,7 +140,7 @@ type Set struct {
 // Common practice (docs/arithmetic.md §6.4).
 func checker(o Order) (Face, finding.List) {
 	o.Face.Kind, o.Face.Block, o.Face.Set, o.Face.Sash = plan.GridFace, plan.Block{}, plan.Straight, nil
-	o.Face.Order = plan.Order{Kind: plan.Alternate}
+	o.Face.Order, o.Alike = plan.Order{Kind: plan.Alternate}, true
 	f, found := grid(o)
 	if found.Stopped() {
 		return Face{}, found

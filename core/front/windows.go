@@ -75,7 +75,7 @@ func (o Order) unitFits() finding.List {
 	case near(w, o.Finished.Width.Total()) && near(h, o.Finished.Height.Total()):
 		found.Add(finding.Warn, "windows-smaller", o.Path+"/unit",
 			fmt.Sprintf("The panel is %s × %s; with its seams sewn the front finishes %s × %s.", text(w), text(h),
-				text(w-2*o.Seam), text(h-2*o.Seam)),
+				text(w-2*o.edge(false)), text(h-2*o.edge(false))),
 			"Let the cover be that much smaller, or ease it larger and the units with it.")
 	default:
 		found.Add(finding.Stop, "windows-do-not-fill", o.Path+"/unit",
@@ -119,7 +119,7 @@ func (w *windower) lay(side, patch length.Length) {
 		Plus(sum.Step, "down to the ruler step", patch-side+2*w.reveal())
 	size := sum.Size{Width: show, Height: show}
 	u := w.unit.Float()
-	x0, y0 := -w.Seam.Float(), -w.Seam.Float()
+	x0, y0 := -w.edge(w.Held.Left).Float(), -w.edge(w.Held.Top).Float()
 	for r := range w.r {
 		for c := range w.c {
 			at := outline.Outline{{X: float64(c) * u, Y: float64(r) * u}, {X: float64(c+1) * u, Y: float64(r) * u},
@@ -143,7 +143,12 @@ func (w *windower) lay(side, patch length.Length) {
 	w.whole, w.half = whole, half
 	f.Columns, f.Rows = w.c, w.r
 	f.Sewn = sum.Size{Width: w.side(w.c, w.Trimmed.Width), Height: w.side(w.r, w.Trimmed.Height)}
-	f.Finished = f.Sewn.Each(func(s sum.Sum) sum.Sum { return s.Between(sum.Seam, "goes into the seam", -w.Seam) })
+	into := func(s sum.Sum, first, last bool) sum.Sum {
+		return sum.Of(sum.Seam, "goes into the seam", -w.edge(first)).Then(s).
+			Plus(sum.Seam, "goes into the seam", -w.edge(last))
+	}
+	f.Finished = sum.Size{Width: into(f.Sewn.Width, w.Held.Left, w.Held.Right),
+		Height: into(f.Sewn.Height, w.Held.Top, w.Held.Bottom)}
 	f.Grids = []Grid{{Columns: w.c, Rows: w.r, Sewn: f.Sewn, Patches: w.c * w.r}}
 }
 

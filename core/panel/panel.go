@@ -70,7 +70,8 @@ func (o Order) Of(piece cover.Piece) (Panel, finding.List) {
 	found = append(found, said...)
 	order := front.Order{Face: decided, Path: path + "/face", Finished: piece.Finished, Trimmed: trimmed,
 		Top:  chain.Top,
-		Seam: p.Cover.Seam, Left: body.Edges.Left.Width, Above: body.Edges.Top.Width,
+		Seam: p.Cover.PiecingSeam, Rim: p.Cover.Seam - p.Cover.PiecingSeam, Left: body.Edges.Left.Width,
+		Above:      body.Edges.Top.Width,
 		TakeAcross: chain.TakeUp.Across, TakeUp: chain.TakeUp.Along, Margin: chain.Margin, Absorb: q.Absorb,
 		Centre: o.centre(piece.Name), Step: p.Habits.Step, Style: p.Style(), Usable: o.usable,
 		Triangles: p.Habits.Triangles, Strips: p.Habits.Strips}
@@ -81,7 +82,7 @@ func (o Order) Of(piece cover.Piece) (Panel, finding.List) {
 	}
 	// The face knows how its parts make up the size; from here on they are its sum.
 	trimmed = body.Trimmed(face.Finished)
-	if differs(face.Finished, piece.Finished) {
+	if Differs(face.Finished, piece.Finished) {
 		chain = chain.SewnAs(trimmed, face.Sewn, q.Layers, p.Habits.Step)
 	} else {
 		chain, _ = layers.Of(path, q, trimmed, p.Habits.Step, o.Samples)
@@ -102,7 +103,8 @@ func (o Order) Of(piece cover.Piece) (Panel, finding.List) {
 	return out, found
 }
 
-func differs(a, b sum.Size) bool {
+// Differs reports sizes that are not alike.
+func Differs(a, b sum.Size) bool {
 	return a.Width.Total() != b.Width.Total() || a.Height.Total() != b.Height.Total()
 }
 

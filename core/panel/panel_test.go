@@ -19,7 +19,7 @@ func cushion(t *testing.T, face plan.Face, q plan.Piece) (panel.Order, cover.Pie
 	t.Helper()
 	p := plan.Base(length.Inches, plan.DefaultHabits(length.Inches))
 	p.Object = plan.Object{Kind: plan.Form, Width: 16 * in, Height: 16 * in}
-	p.Cover = plan.Cover{Kind: plan.Cushion, Seam: in / 2}
+	p.Cover = plan.Cover{Kind: plan.Cushion, Seam: in / 2, PiecingSeam: in / 2}
 	p.Cloths = map[string]plan.Cloth{"B": {Name: "dot"}, "C": {Name: "leaf"}}
 	q.Face = &face
 	p.Pieces = map[string]plan.Piece{"*": q}

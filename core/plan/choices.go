@@ -118,6 +118,8 @@ const (
 	AbsorbBorder Absorb = "border"
 	AbsorbPatch  Absorb = "patch"
 	AbsorbAccept Absorb = "accept"
+	// AbsorbOuter lets the outermost patches alone take up a seam round them that is not the piecing seam.
+	AbsorbOuter Absorb = "outer"
 
 	Envelope   BackKind = "envelope"
 	FoldedBack BackKind = "folded"
@@ -208,7 +210,7 @@ func (PocketFront) Values() []string  { return []string{"folded"} }
 func (OrderKind) Values() []string    { return []string{"alternate", "scrap", "rows"} }
 func (Direction) Values() []string    { return []string{"across", "along", "diagonal"} }
 func (TakeUpFrom) Values() []string   { return []string{"estimate", "sample", "given"} }
-func (Absorb) Values() []string       { return []string{"border", "patch", "accept"} }
+func (Absorb) Values() []string       { return []string{"border", "patch", "outer", "accept"} }
 func (ZipPlace) Values() []string     { return []string{"across", "side"} }
 func (BindingStyle) Values() []string { return []string{"double", "tape", "bought"} }
 func (Grain) Values() []string        { return []string{"bias", "straight"} }

@@ -27,7 +27,7 @@ const (
 // usual are the sizes taken where nothing is decided: what rulers of either
 // kind are marked with. Common practice.
 type usual struct {
-	seam, step, hem, squaring, overhang length.Length
+	seam, piecing, step, hem, squaring, overhang length.Length
 	// taper of tapered corners; gap to turn through; slot for a pen; tape on a strap.
 	taper, gap, slot, tape length.Length
 	// band of a lap, narrow tape on it, a button and the band that takes it.
@@ -35,11 +35,13 @@ type usual struct {
 }
 
 var (
-	imperial = usual{seam: length.Inch / 4, step: length.Inch / 8, hem: length.Inch / 2, squaring: length.Inch / 2,
+	imperial = usual{seam: length.Inch / 4, piecing: length.Inch / 4, step: length.Inch / 8, hem: length.Inch / 2,
+		squaring: length.Inch / 2,
 		overhang: length.Inch,
 		taper:    length.Inch / 2, gap: 5 * length.Inch, slot: length.Inch, tape: 3 * length.Inch,
 		band: length.Inch, narrow: 3 * length.Inch / 4, button: 3 * length.Inch / 4, buttonBand: 5 * length.Inch / 4}
-	metric = usual{seam: 7 * length.Millimetre, step: length.Millimetre, hem: length.Centimetre,
+	metric = usual{seam: 7 * length.Millimetre, piecing: 15 * length.Millimetre / 2, step: length.Millimetre,
+		hem:      length.Centimetre,
 		squaring: length.Centimetre, overhang: 25 * length.Millimetre,
 		taper: length.Centimetre, gap: 12 * length.Centimetre, slot: 25 * length.Millimetre,
 		tape: 8 * length.Centimetre,
@@ -82,7 +84,7 @@ func (p Plan) Settle() Plan {
 	p = p.Keyed(nil)
 	common, sizes := p.Pieces[Common], usualIn(p.Units)
 	p.Object = p.Object.settle().following(p.Piece("front").Face)
-	p.Cover = p.Cover.settle(sizes)
+	p.Cover = p.Cover.settle(sizes, p.Habits)
 	p.Back = p.Back.settle(p)
 	p.Edges = p.Edges.settle(p.Cover.Seam)
 	if p.Object.Make != nil {
@@ -163,7 +165,10 @@ func (e Edges) settle(seam length.Length) Edges {
 	return e
 }
 
-func (c Cover) settle(sizes usual) Cover {
+func (c Cover) settle(sizes usual, h Habits) Cover {
+	if c.PiecingSeam == 0 {
+		c.PiecingSeam = h.piecing(c.Seam, sizes)
+	}
 	if c.Corners.Kind == TaperedCorners && c.Corners.Taper == 0 {
 		c.Corners.Taper = sizes.taper
 	}
@@ -174,6 +179,18 @@ func (c Cover) settle(sizes usual) Cover {
 		c.Flaps.Hem = 2 * sizes.hem
 	}
 	return c
+}
+
+// piecing is the seam within fronts where nobody decided it. Nobody wants two seams that differ by half a millimetre:
+// where a cover has the usual seam, fronts have it too.
+func (h Habits) piecing(cover length.Length, sizes usual) length.Length {
+	switch {
+	case h.PiecingSeam != 0:
+		return h.PiecingSeam
+	case cover == sizes.seam:
+		return cover
+	}
+	return sizes.piecing
 }
 
 // settle says how a cover is closed, by its kind.

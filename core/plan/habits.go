@@ -111,6 +111,8 @@ type Habits struct {
 	Fraction int `json:"fraction,omitempty"`
 	// Seam allowance when the cover names none.
 	Seam length.Length `json:"seam,omitempty"`
+	// PiecingSeam is that within fronts when the cover names none.
+	PiecingSeam length.Length `json:"piecing_seam,omitempty"`
 	// Ease of a cushion when the cover names none.
 	Ease length.Length `json:"ease,omitempty"`
 	// Hem is each of the two folds of a hem when the back names none.
@@ -183,12 +185,24 @@ func HabitsHelp() []HabitHelp {
 					"A flat, slouchy cushion; loose fill in the corners rescues one that is too loose."},
 			}},
 		{Key: "seam", InBrief: true, Name: "Seam allowance",
-			About: "Taken by a new plan; each cover can say otherwise.", Schools: []School{
-				{"1/4 in", "¼″", "The usual piecing seam: little bulk where patches meet."},
+			About: "Of the seams that join pieces and close covers. Taken by a new plan; each cover can say otherwise.",
+			Schools: []School{
+				{"1/4 in", "¼″", "One seam for everything: as narrow as patches are sewn."},
 				{"3/8 in", "⅜″", "A little more to hold in cloth that frays."},
 				{"7 mm", "7 mm", "The metric sister of the quarter inch, marked on many presser feet."},
 				{"1 cm", "1 cm", "Easy to measure and to press open; roomy for cloth that frays."},
 				{"1/2 in", "½″", "For thick quilted panels, whose bulk eats a quarter inch."},
+			}},
+		{Key: "piecing_seam", InBrief: true, Name: "Piecing seam",
+			About: "Of the seams within fronts: patches, strips, sashes, borders. Each cover can say otherwise.",
+			Schools: []School{
+				{"", "as usual",
+					"¼″, or 7.5 mm in metric plans; the seam of the cover where that is the usual one too."},
+				{"1/4 in", "¼″", "The usual piecing seam: little bulk where patches meet."},
+				{"3/8 in", "⅜″", "A little more to hold in cloth that frays."},
+				{"7 mm", "7 mm", "The metric sister of the quarter inch, marked on many presser feet."},
+				{"7.5 mm", "7.5 mm", "Two of them are 1.5 cm: easy to add by head."},
+				{"1 cm", "1 cm", "For loose and thick cloth."},
 			}},
 		{Key: "step", Name: "Ruler step",
 			About: "Cuts that are not on the ruler are enlarged to the next step; the surplus is named.",
@@ -286,7 +300,11 @@ func (h Habits) Chosen() map[string]string {
 	chosen := map[string]string{"press": string(h.Press), "triangles": string(h.Triangles), "strips": string(h.Strips),
 		"pins": string(h.Pins), "lay": string(h.Lay), "clip": string(h.Clip), "round": string(h.Round),
 		"hold": string(h.Hold), "inside": string(h.Inside), "ends": string(h.Ends), "binding": string(h.Binding)}
-	sizes := map[string]length.Length{"ease": h.Ease, "seam": h.Seam, "step": h.Step, "hem": h.Hem}
+	sizes := map[string]length.Length{"ease": h.Ease, "seam": h.Seam, "piecing_seam": h.PiecingSeam, "step": h.Step,
+		"hem": h.Hem}
+	if h.PiecingSeam == 0 {
+		chosen["piecing_seam"] = ""
+	}
 	for _, help := range HabitsHelp() {
 		for _, school := range help.Schools {
 			if l, err := length.Parse(school.Value, length.Inches); err == nil && l == sizes[help.Key] {

@@ -144,8 +144,11 @@ type Cover struct {
 	Ease Axes `json:"ease"`
 	// Bulk is the thickness of the stack, when it is to be taken from the inside.
 	Bulk length.Length `json:"bulk,omitempty"`
-	// Seam is the seam allowance, 1/16 to 2 in.
+	// Seam is the allowance of the seams that join pieces and close the cover, 1/16 to 2 in.
 	Seam length.Length `json:"seam,omitempty"`
+	// PiecingSeam is the allowance of the seams within fronts, 1/16 to 2 in. When absent it is that of the habits, or
+	// else ¼ in or 7.5 mm; as the seam of the cover where that is the usual one.
+	PiecingSeam length.Length `json:"piecing_seam,omitempty"`
 	// Corners of the pieces.
 	Corners Corners `json:"corners,omitempty"`
 	// Bottom edge of a hood.
@@ -212,7 +215,8 @@ type Piece struct {
 	// Squaring is the margin on each side, trimmed after quilting: 0 to 6 in.
 	Squaring *length.Length `json:"squaring,omitempty"`
 	TakeUp   *TakeUp        `json:"take_up,omitempty"`
-	// Absorb says what takes up the squaring margin and the take-up when the
+	// Absorb says what takes up the squaring margin, the take-up and a seam round it that is not the piecing seam
+	// when the
 	// top is pieced; absent: the outer border, or larger patches without one.
 	Absorb Absorb `json:"absorb,omitempty"`
 }

@@ -303,6 +303,9 @@ func judgeObject(v *Judge, o Object) {
 
 func judgeCover(v *Judge, c Cover) {
 	v.Between("/cover/seam", "A seam allowance", c.Seam, leastSeam, mostSeam)
+	if c.PiecingSeam != 0 {
+		v.Between("/cover/piecing_seam", "A piecing seam", c.PiecingSeam, leastSeam, mostSeam)
+	}
 	v.Between("/cover/bulk", "The bulk of the stack", c.Bulk, 0, mostSeam)
 	v.Between("/cover/flange", "A flange", c.Flange, 0, mostMargin)
 	v.Between("/cover/flaps/hem", "The hem of a flap", c.Flaps.Hem, 0, mostHem)
@@ -741,6 +744,9 @@ const mostOdd = 999
 func judgeHabits(v *Judge, h Habits) {
 	v.Between("/habits/step", "A ruler step", h.Step, length.Inch/64, length.Inch)
 	v.Between("/habits/seam", "A seam allowance", h.Seam, leastSeam, mostSeam)
+	if h.PiecingSeam != 0 {
+		v.Between("/habits/piecing_seam", "A piecing seam", h.PiecingSeam, leastSeam, mostSeam)
+	}
 	v.Between("/habits/hem", "Each fold of a hem", h.Hem, length.Inch/8, 3*length.Inch)
 	v.Between("/habits/ease", "The ease", h.Ease, -mostMargin, mostMargin)
 	if h.Fraction != 8 && h.Fraction != 16 && h.Fraction != 32 {

@@ -18,6 +18,7 @@ import (
 	"umschlag/core/finding"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
+	"umschlag/core/ref"
 )
 
 // invariants are what holds of every plan that can be cut, whatever is planned.
@@ -227,7 +228,11 @@ func patchesSewnBack(t require.TestingT, p plan.Plan, r answer.Reckoning) {
 				continue
 			}
 			c := r.Cuts[i]
-			seam, ruler := int64(p.Cover.Seam), 3*int64(p.Habits.Step) // its own step, and those of what it is sewn to
+			// its own step of the ruler, and those of what it is sewn to
+			seam, ruler := int64(p.Settle().Cover.PiecingSeam), 3*int64(p.Habits.Step)
+			if c.About.Role == ref.Panel { // joined from strips as pieces are
+				seam = int64(p.Cover.Seam)
+			}
 			over := func(cut, at, long, rim, whole int64) bool {
 				more := cut - long - inner(at, long, rim, whole)*seam
 				return more > -10 && more < ruler+10

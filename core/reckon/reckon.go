@@ -133,6 +133,10 @@ func (r *run) cushion() {
 	if !ok {
 		return
 	}
+	if is := top.Face.Finished; panel.Differs(is, top.Piece.Finished) { // smaller or larger, and accepted
+		top.Piece.Finished, top.Body.Finished = is, is
+		r.Cover.Pieces[0].Finished, r.Cover.Pieces[1].Finished = is, is
+	}
 	measured, found := fit.Front(fit.Order{Plan: r.Plan, Planned: top.Chain.Trimmed,
 		SeamsAcross: top.Face.Crossed(true), SeamsDown: top.Face.Crossed(false), Bordered: top.Face.Rings > 0})
 	r.find(found)

@@ -55,7 +55,15 @@ func TestALargerSeamCutsNothingSmaller(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		p := anyplan.Plans().Draw(t, "plan").Settle()
 		more := rapid.SampledFrom([]length.Length{in / 16, in / 8}).Draw(t, "more")
-		a, b, ok := both(t, p, func(q *plan.Plan) { q.Cover.Seam += more })
+		at := rapid.IntRange(1, 3).Draw(t, "which seams")
+		a, b, ok := both(t, p, func(q *plan.Plan) {
+			if at&1 > 0 {
+				q.Cover.Seam += more
+			}
+			if at&2 > 0 {
+				q.Cover.PiecingSeam += more
+			}
+		})
 		if !ok {
 			return
 		}

@@ -136,6 +136,7 @@ func TestFittingsAreCutAndSewnOn(t *testing.T) {
 func pieced() plan.Plan {
 	p := shells()["wrap-hood"]
 	p.Object.Length, p.Object.Depth, p.Object.Height = 18*in, 12*in, 6*in
+	p.Cover.PiecingSeam = p.Cover.Seam
 	p.Pieces["end"] = plan.Piece{Face: &plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 2,
 		Patch: plan.Patch{Width: 3 * in}, Cloths: []string{"A"}}}
 	return p

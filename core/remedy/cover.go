@@ -20,6 +20,11 @@ func init() {
 		"patch-too-large":     fill,
 		"stack-does-not-fill": stacked, "stack-empty": stacked, "strips-do-not-fill": striped,
 		"windows-do-not-fill": windowed, "windows-small": windowed, "windows-quilted": windowed,
+		"seam-too-wide": func(s *sifter) {
+			s.largest("A piecing seam of %s, the widest there is room for", s.plan.Settle().Cover.PiecingSeam,
+				func(p *plan.Plan, l length.Length) { p.Cover.PiecingSeam = l })
+			fewer(s)
+		},
 		"strips-direction": func(s *sifter) {
 			s.face("Strips across", func(f *plan.Face) { f.Direction = plan.AcrossWay })
 			s.face("Strips up and down", func(f *plan.Face) { f.Direction = plan.AlongWay })

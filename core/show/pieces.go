@@ -90,7 +90,7 @@ func of(t *teller, out *answer.Piece, f front.Face) {
 			Needed: t.l(g.Needed), Piece: t.l(g.Piece), Yields: t.l(g.Yields)}
 	}
 	if len(f.Grids) > 0 && f.Columns > 0 && len(f.Grids[0].Patch.Width) > 0 {
-		seam := t.Plan.Cover.Seam
+		seam := t.Plan.Cover.PiecingSeam
 		shows := func(s sum.Sum) sum.Sum { return sum.Of(sum.Part, "", s.Total()-2*seam) }
 		patch := t.size(f.Grids[0].Patch.Each(shows))
 		out.Patch = &patch
@@ -203,7 +203,7 @@ func quilting(t *teller, p Panel) *answer.Quilting {
 // methods compares how the units of a face's blocks can be made.
 func methods(t *teller, p Panel) []answer.UnitMethods {
 	out := []answer.UnitMethods{}
-	s, h := t.Plan.Cover.Seam, t.Plan.Habits
+	s, h := t.Plan.Cover.PiecingSeam, t.Plan.Habits
 	for _, g := range p.Face.Grids {
 		if !g.Blocks || g.Node.Sign == block.Leaf {
 			continue

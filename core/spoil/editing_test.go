@@ -90,6 +90,7 @@ var edits = map[string]func(*rapid.T, *plan.Plan){
 		p.Units = rapid.SampledFrom(length.Units()).Draw(t, "unit")
 	},
 	"another seam":    func(t *rapid.T, p *plan.Plan) { p.Cover.Seam = p.Settle().Cover.Seam + in/8 },
+	"another piecing": func(t *rapid.T, p *plan.Plan) { p.Cover.PiecingSeam = p.Settle().Cover.PiecingSeam + in/8 },
 	"another title":   func(_ *rapid.T, p *plan.Plan) { p.Title += "!" },
 	"another closure": func(_ *rapid.T, p *plan.Plan) { p.Back = plan.Back{Kind: "sewn"} },
 	"one cover more":  func(_ *rapid.T, p *plan.Plan) { p.Copies++ },

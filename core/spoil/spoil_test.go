@@ -127,7 +127,7 @@ func TestAChangeSaysWhatItSpoils(t *testing.T) {
 	assert.Empty(t, spoil.Of(p, metric, nil))
 
 	larger := p
-	larger.Cover.Seam = p.Settle().Cover.Seam + in/8
+	larger.Cover.PiecingSeam = p.Settle().Cover.PiecingSeam + in/8
 	grown := whys(spoil.Of(p, larger, nil))
 	assert.Equal(t, spoil.TooSmall, grown[patchA])
 	assert.Equal(t, spoil.Resewn, grown[cutOut], "there is something to cut again")
@@ -136,7 +136,7 @@ func TestAChangeSaysWhatItSpoils(t *testing.T) {
 	assert.Equal(t, spoil.Resewn, grown["step.piece:front.role:rows"])
 
 	smaller := p
-	smaller.Cover.Seam = p.Settle().Cover.Seam - in/8
+	smaller.Cover.PiecingSeam = p.Settle().Cover.PiecingSeam - in/8
 	i := slices.IndexFunc(spoil.Of(p, smaller, nil).Spoils, func(s spoil.Spoil) bool { return s.Ref == patchA })
 	require.GreaterOrEqual(t, i, 0)
 	cut := spoil.Of(p, smaller, nil).Spoils[i]
@@ -284,7 +284,7 @@ func TestWhatCannotBeComparedSaysNothing(t *testing.T) {
 	assert.False(t, spoil.Nothing(p))
 	unticked := p
 	unticked.Progress = plan.Progress{}
-	unticked.Cover.Seam = p.Settle().Cover.Seam + in/8
+	unticked.Cover.PiecingSeam = p.Settle().Cover.PiecingSeam + in/8
 	assert.Empty(t, spoil.Of(p, unticked, nil), "what is not ticked any more is not asked about")
 }
 
@@ -295,7 +295,7 @@ func TestKept(t *testing.T) {
 		map[string]string{row1: "so"}
 	p.Progress.Running = &plan.Running{Step: row1}
 	larger := p
-	larger.Cover.Seam = p.Settle().Cover.Seam + in/8
+	larger.Cover.PiecingSeam = p.Settle().Cover.PiecingSeam + in/8
 	list := spoil.Of(p, larger, nil)
 	again := list.Kept(larger, spoil.Again).Progress
 	assert.NotContains(t, again.Cut, patchA)
@@ -305,7 +305,7 @@ func TestKept(t *testing.T) {
 	stays := list.Kept(larger, spoil.Stays).Progress
 	assert.Equal(t, p.Progress, stays)
 	smaller := p
-	smaller.Cover.Seam = p.Settle().Cover.Seam - in/8
+	smaller.Cover.PiecingSeam = p.Settle().Cover.PiecingSeam - in/8
 	trimmed := spoil.Of(p, smaller, nil).Kept(smaller, spoil.Again).Progress
 	assert.Equal(t, 17*in/4, trimmed.Cut[patchA].Width)
 	assert.Equal(t, 9*in/2, p.Progress.Cut[patchA].Width, "the plan itself stays as it was")

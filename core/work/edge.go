@@ -56,7 +56,7 @@ func makeStrips(b *builder, e Edging) {
 	if e.Bias {
 		cut = fmt.Sprintf("Mark the piece at 45° from one corner and cut %d strips %s wide, as drawn; leave the short ones at the corners", e.Strips, b.text(e.Width))
 	}
-	sewn := b.piecing()
+	sewn := joining(b)
 	stack := []Sheet{{What: "strip", Up: WrongUp}, {What: "strip, folded over", Up: RightUp}}
 	text := cut + "."
 	if e.Strips > 1 {

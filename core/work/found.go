@@ -24,7 +24,7 @@ func makeFound(b *builder, f front.Found) {
 		step.Check = "Count twice before you cut, from the middle of each side."
 	case plan.WorkedPanel:
 		step.Title, step.Text = "Trim the panel round its work",
-			fmt.Sprintf("The work itself is what shows. Zigzag twice round it, a seam of %s outside its last row or loops, and cut there: %s. Do not trim closer, or it ravels.", b.text(b.Plan.Cover.Seam), b.size(f.Size))
+			fmt.Sprintf("The work itself is what shows. Zigzag twice round it, a seam of %s outside its last row or loops, and cut there: %s. Do not trim closer, or it ravels.", b.text(roundGrid(b)), b.size(f.Size))
 		step.Check = "No loop or stitch of the last row is cut."
 	case plan.PrintedPanel:
 		step.Title = "Cut the print apart"

@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"umschlag/core/front"
+	"umschlag/core/length"
 	"umschlag/core/machine"
 	"umschlag/core/plan"
 	"umschlag/core/press"
@@ -93,7 +94,7 @@ func makeWorked(b *builder) {
 		if p.Role == front.PocketPart {
 			b.add(Step{Of: p.In, Role: ref.DoPocket, Stage: Piecing,
 				Stack: append(b.faceUp(b.on), Sheet{What: "pocket, folded", Up: RightUp, Cloth: b.faceCloth(b.on)}),
-				Title: "Lay the pocket on", Machine: b.piecing(), Press: "Press the fold.", Caution: ironCaution,
+				Title: "Lay the pocket on", Machine: joining(b), Press: "Press the fold.", Caution: ironCaution,
 				Text:  "Fold it in half, wrong sides together, the fold at the top; stitch along the fold, lay it on the lower half and baste it round three sides within the seam.",
 				Check: "The fold lies level; a hand goes in."})
 		}
@@ -246,7 +247,7 @@ func joinRows(b *builder, g front.Grid, bands []front.Band) {
 	switch {
 	case g.Point:
 		step.Text = "Two at a time from the upper left, and the two corners that are left last. " + meeting(school)
-		step.Check = fmt.Sprintf("Square it up to %s: the outer points lie %s inside the edge, or farther where the triangles are larger.", b.size(g.Sewn), b.text(b.Plan.Cover.Seam))
+		step.Check = fmt.Sprintf("Square it up to %s: the outer points lie %s inside the edge, or farther where the triangles are larger.", b.size(g.Sewn), b.text(roundGrid(b)))
 	case of(bands[0], "segments"):
 		step.Title, step.Text = "Join the segments",
 			"Every second one turned end for end, or taken from the other set. "+meeting(school)
@@ -363,7 +364,7 @@ func sewBorder(b *builder, of ref.Key) {
 		}
 		switch p.Role {
 		case front.BorderEnd:
-			step(ref.DoBorder, 1, p.Ref.Edge, p.Title, joined+corner.First(b.text(b.Plan.Cover.Seam)),
+			step(ref.DoBorder, 1, p.Ref.Edge, p.Title, joined+corner.First(b.text(b.Plan.Cover.PiecingSeam)),
 				fmt.Sprintf("Measure the sewn centre down its middle first: the strips are cut %s long for it.",
 					b.text(p.Size.Height.Total())))
 		case front.BorderRun:
@@ -404,4 +405,12 @@ func pressText(s press.Side) string {
 		return fmt.Sprintf("Press all seams to the %s.",
 			strings.ReplaceAll(strings.ReplaceAll(string(s), "up-", "upper "), "down-", "lower "))
 	}
+}
+
+// roundGrid is the seam round a grid or a found panel: to its border, or to the other pieces of the cover.
+func roundGrid(b *builder) length.Length {
+	if b.Face.Rings > 0 {
+		return b.Plan.Cover.PiecingSeam
+	}
+	return b.Plan.Cover.Seam
 }

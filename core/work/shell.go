@@ -384,7 +384,7 @@ func sewStrips(b *builder, p ShellPanel) {
 	b.add(Step{Role: ref.DoEndToEnd, Stage: Piecing,
 		Stack: facing(Sheet{What: "strip so far", Cloth: b.faceCloth(p.Piece.Name)},
 			Sheet{What: "next strip", Cloth: b.faceCloth(p.Piece.Name)}), Title: "Join the strips of the " + p.name(),
-		Machine: b.piecing(), Press: "Press the seams open.", Caution: pinsText(b),
+		Machine: joining(b), Press: "Press the seams open.", Caution: pinsText(b),
 		Text: fmt.Sprintf("%d strips end to end, right sides together.", p.Strips),
 		Check: fmt.Sprintf("The whole is %s long, raw edge to raw edge; trim what is beyond.",
 			b.text(p.Chain.Top.Width.Total()))})

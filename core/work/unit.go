@@ -36,7 +36,7 @@ func howUnit(b *builder, u front.Unit) string {
 	if !u.Triangles || !b.Plan.Habits.Triangles.Large() {
 		return ""
 	}
-	s := b.text(b.Plan.Cover.Seam)
+	s := b.text(b.Plan.Cover.PiecingSeam)
 	many := b.Plan.Habits.Triangles == plan.ManyTriangles
 	switch u.Sign {
 	case block.Rising, block.Falling:

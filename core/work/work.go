@@ -334,7 +334,14 @@ func cutUnder(b *builder) {
 
 // piecing is the machine set up for piecing.
 func (b *builder) piecing() machine.SetUp {
-	return machine.SetUp{Seam: b.text(b.Plan.Cover.Seam), Stitch: "straight stitch 2.2 mm", Needle: "80/12"}
+	return machine.SetUp{Seam: b.text(b.Plan.Cover.PiecingSeam), Stitch: "straight stitch 2.2 mm", Needle: "80/12"}
+}
+
+// joining is the machine set up for strips and parts of a piece of cloth, which are joined with the seam of the cover.
+func joining(b *builder) machine.SetUp {
+	s := b.piecing()
+	s.Seam = b.text(b.Plan.Cover.Seam)
+	return s
 }
 
 // quilting is the machine set up for a stack of layers.

@@ -24,6 +24,7 @@ func upgrade(file *object) error {
 		}
 	})
 	file.values["format"] = plan.Format
+	oneSeam(file)
 	p, err := readTyped(file)
 	if err != nil {
 		return err
@@ -51,6 +52,33 @@ func upgrade(file *object) error {
 		file.set("progress", progress)
 	}
 	return nil
+}
+
+// OneSeam is a document that says that its fronts are sewn with the seam of its cover, where it names no piecing
+// seam: as
+// it was before there was one.
+func OneSeam(data []byte) ([]byte, error) {
+	file, err := document(data)
+	if err != nil {
+		return nil, err
+	}
+	oneSeam(file)
+	return print(file), nil
+}
+
+// oneSeam says that fronts are sewn with the seam of the cover: there was no other one.
+func oneSeam(file *object) {
+	cover, ok := file.values["cover"].(*object)
+	if !ok || cover.values["piecing_seam"] != nil {
+		return
+	}
+	seam := cover.values["seam"]
+	if habits, ok := file.values["habits"].(*object); ok && seam == nil {
+		seam = habits.values["seam"]
+	}
+	if seam != nil {
+		cover.set("piecing_seam", seam)
+	}
 }
 
 // nowhere is the key of a shape that is not there.

@@ -208,3 +208,29 @@ func TestWithRecord(t *testing.T) {
 	_, err = planfile.WithRecord([]byte(`x`), plan.Progress{}, nil)
 	assert.Error(t, err)
 }
+
+// In the format before there was one seam: fronts are sewn with that of their cover.
+func TestThereWasOneSeam(t *testing.T) {
+	for over, want := range map[string]length.Length{
+		`{"cover": {"seam": "1/2"}}`:                         length.Inch / 2,
+		`{"habits": {"seam": "3/8"}}`:                        3 * length.Inch / 8,
+		`{}`:                                                 length.Inch / 4,
+		`{"cover": {"seam": "1/2", "piecing_seam": "3/16"}}`: 3 * length.Inch / 16,
+		`{"units": "cm", "object": {"width": "50", "height": "50"}, "cover": {"seam": "1"}}`: length.Centimetre,
+	} {
+		one := merged(t, cushionOfOne, over)
+		p, err := planfile.Read(one)
+		require.NoError(t, err)
+		assert.Equal(t, want, p.Settle().Cover.PiecingSeam, over)
+		said, err := planfile.OneSeam(merged(t, string(one), `{"format": "umschlag/plan/2", "measured": null, "progress": null,
+			"pieces": null}`))
+		require.NoError(t, err)
+		p, err = planfile.Read(said)
+		require.NoError(t, err)
+		assert.Equal(t, want, p.Settle().Cover.PiecingSeam, "%s in a workshop of the format before", over)
+	}
+	two := merged(t, bare, `{"units": "cm", "cover": {"seam": "1 cm"}}`)
+	p, err := planfile.Read(two)
+	require.NoError(t, err)
+	assert.Equal(t, 15*length.Millimetre/2, p.Settle().Cover.PiecingSeam, "the usual one beside another seam")
+}

@@ -16,7 +16,11 @@ import (
 )
 
 // Format is the name and version of the file.
-const Format = "umschlag/workshop/1"
+const Format = "umschlag/workshop/2"
+
+// FormatOne is the format before: where its plans name no piecing seam, fronts are sewn with the seam of the cover. It
+// is read for ever.
+const FormatOne = "umschlag/workshop/1"
 
 // The bounds of a file that is read.
 const (
@@ -186,8 +190,8 @@ func (w *Workshop) decode(text []byte) error {
 	if err := d.Decode(w); err != nil {
 		return fmt.Errorf("workshop.json cannot be read: %w", err)
 	}
-	if w.Format != Format {
-		return fmt.Errorf("the workshop is of the format %q; this app reads %s", w.Format, Format)
+	if w.Format != Format && w.Format != FormatOne {
+		return fmt.Errorf("the workshop is of the format %q; this app reads %s and %s", w.Format, FormatOne, Format)
 	}
 	return nil
 }

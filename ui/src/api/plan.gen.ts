@@ -137,9 +137,14 @@ ease?: Axes1
  */
 bulk?: (string | number)
 /**
- * Seam is the seam allowance, 1/16 to 2 in.
+ * Seam is the allowance of the seams that join pieces and close the cover, 1/16 to 2 in.
  */
 seam?: (string | number)
+/**
+ * PiecingSeam is the allowance of the seams within fronts, 1/16 to 2 in. When absent it is that of the habits, or
+ * else ¼ in or 7.5 mm; as the seam of the cover where that is the usual one.
+ */
+piecing_seam?: (string | number)
 corners?: Corners
 bottom?: Bottom
 /**
@@ -224,10 +229,11 @@ quilting?: Quilting
 squaring?: (string | number)
 take_up?: TakeUp
 /**
- * Absorb says what takes up the squaring margin and the take-up when the
+ * Absorb says what takes up the squaring margin, the take-up and a seam round it that is not the piecing seam
+ * when the
  * top is pieced; absent: the outer border, or larger patches without one.
  */
-absorb?: ("border" | "patch" | "accept")
+absorb?: ("border" | "patch" | "outer" | "accept")
 }
 /**
  * Face is what the outside of a piece is made of. Which keys count depends on
@@ -1218,6 +1224,10 @@ fraction?: number
  * Seam allowance when the cover names none.
  */
 seam?: (string | number)
+/**
+ * PiecingSeam is that within fronts when the cover names none.
+ */
+piecing_seam?: (string | number)
 /**
  * Ease of a cushion when the cover names none.
  */

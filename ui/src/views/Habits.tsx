@@ -75,7 +75,7 @@ export function Habits() {
           key={help.key}
           help={help}
           value={view.chosen[help.key] ?? ""}
-          choose={(value) => void keep((now) => ({ habits: { ...now.habits, [help.key]: value } }))}
+          choose={(value) => void keep((now) => ({ habits: { ...now.habits, [help.key]: value || undefined } }))}
         />
       ))}
       <fieldset className="habit">
@@ -107,7 +107,7 @@ interface Kept {
 /** Bare lengths mean something else in another unit: they are given the one they have. */
 function exactly({ habits, units }: HabitsView) {
   const own = habits as Record<string, unknown>;
-  const lengths = ["seam", "ease", "step", "hem"].filter(
+  const lengths = ["seam", "piecing_seam", "ease", "step", "hem"].filter(
     (key) => typeof own[key] === "string" && !/[a-z]$/.test(String(own[key])),
   );
   return { ...own, ...Object.fromEntries(lengths.map((key) => [key, `${own[key]} ${units}`])) };
