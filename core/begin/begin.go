@@ -4,6 +4,7 @@ package begin
 
 import (
 	"fmt"
+	"math"
 	"slices"
 
 	"umschlag/core/cover"
@@ -320,6 +321,48 @@ func windowed(b Beginning) plan.Face {
 	return best
 }
 
+// counts are how many patches across and down fill a size by themselves: as nearly square as can be, on the ruler where
+// that can be, and about a quarter of the short side, or what a patch usually finishes, large.
+func (b Beginning) counts(w, h length.Length) (columns, rows int) {
+	starts, step := plan.StartsIn(b.Plan.Units), b.Plan.Habits.Step
+	short := min(w, h)
+	usual := min(max(short/4, min(starts.Least, short)), starts.Most, b.cuttable(short))
+	best := math.Inf(1)
+	columns, rows = 1, 1
+	for c := 1; c <= plan.MostGrid && w.Div(c) >= usual/3; c++ {
+		for r := 1; r <= plan.MostGrid && h.Div(r) >= usual/3; r++ {
+			pw, ph := w.Div(c), h.Div(r)
+			worse := 6*math.Abs(math.Log(pw.Float()/ph.Float())) +
+				1.5*math.Abs(math.Log(math.Sqrt(pw.Float()*ph.Float())/usual.Float()))
+			if pw.Times(c) != w || !pw.OnStep(step) {
+				worse += offRuler
+			}
+			if ph.Times(r) != h || !ph.OnStep(step) {
+				worse += offRuler
+			}
+			if pw != ph {
+				worse += notSquare
+			}
+			if max(pw, ph) > b.cuttable(max(pw, ph)) {
+				worse += beyondCloth
+			}
+			if worse < best {
+				best, columns, rows = worse, c, r
+			}
+		}
+	}
+	return columns, rows
+}
+
+// What is worse than a grid of squares of the usual size: patches off the ruler and oblong ones by as much as some
+// sizes
+// more or less, patches that come out of no cloth by whatever helps.
+const (
+	offRuler    = 0.4
+	notSquare   = 0.3
+	beyondCloth = 100.0
+)
+
 // cuttable is how large a patch may be to come out of every cloth, at most a size.
 func (b Beginning) cuttable(most length.Length) length.Length {
 	for _, cloth := range b.Plan.Cloths {
@@ -330,19 +373,19 @@ func (b Beginning) cuttable(most length.Length) length.Length {
 	return max(most, b.Plan.Habits.Step)
 }
 
-// grid is the best grid of four or so across, or one that is fitted.
+// grid is whole patches that fill the face. Where lines of quilting take something of it they have a border that gives
+// it: four by four where it is nearly square, else the best there is.
 func grid(b Beginning) plan.Face {
 	letters, w, h := b.Cloths, b.Most[0], b.Most[1]
 	f := plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Patch: plan.Patch{Fit: true}, Cloths: letters,
-		Order:   plan.Order{Kind: plan.Alternate},
-		Borders: []plan.Border{{Width: plan.Extent{Rest: true}, Cloth: letters[0]}}}
+		Order: plan.Order{Kind: plan.Alternate}}
+	if !b.Quilted {
+		f.Columns, f.Rows = b.counts(w, h)
+		return f
+	}
+	f.Borders = []plan.Border{{Width: plan.Extent{Rest: true}, Cloth: letters[0]}}
 	long, short := max(w, h), min(w, h)
-	// near to a square, four by four and a border is a good start
 	if 4*long <= 5*short && short.Div(f.Columns) <= b.cuttable(short) {
-		if patch := w.Div(f.Columns); w == h && !b.Quilted && patch.Times(f.Columns) == w &&
-			patch.OnStep(b.Plan.Habits.Step) {
-			f.Borders = nil // they fill it by themselves
-		}
 		return f
 	}
 	best := gridfit.Best(gridfit.Order{Width: w, Height: h, Seam: b.Plan.Cover.PiecingSeam, Step: b.Plan.Habits.Step,

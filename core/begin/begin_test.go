@@ -92,34 +92,29 @@ func TestWindowsComeOutNearest(t *testing.T) {
 	})
 }
 
-// A grid: four by four and a border where it is nearly square, without where patches on the ruler fill it; else the
-// best grid with a border there is.
+// A grid begins with whole patches that fill the front by themselves: nearly square, on the ruler where squares can be.
 func TestAGridBegins(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		w, h := side(t, "width"), side(t, "height")
-		if rapid.Bool().Draw(t, "square") {
-			h = w
-		}
-		p := cushion(w, h)
-		f := begun(t, p, plan.GridFace)
+		square := in / 8 * length.Length(rapid.IntRange(24, 40).Draw(t, "eighths of a square"))
+		c, r := rapid.IntRange(3, 6).Draw(t, "columns"), rapid.IntRange(3, 6).Draw(t, "rows")
+		f := begun(t, cushion(square.Times(c), square.Times(r)), plan.GridFace)
 		assert.Equal(t, []string{"A", "B"}, f.Cloths, "the first two")
-		if long, short := max(w, h), min(w, h); 4*long <= 5*short {
-			assert.Equal(t, [2]int{4, 4}, [2]int{f.Columns, f.Rows})
-			assert.True(t, f.Patch.Fit)
-			alone := w == h && w%4 == 0 && (w / 4).OnStep(in/8)
-			assert.Equal(t, alone, len(f.Borders) == 0)
-			return
-		}
-		if f.Patch.Fit { // nothing with a border
-			return
-		}
-		assert.True(t, (f.Patch.Width + in/2).OnStep(in/8))
-		across, down := w-f.Patch.Width.Times(f.Columns), h-f.Patch.Height.Times(f.Rows)
-		require.Len(t, f.Borders, 1)
-		assert.GreaterOrEqual(t, min(across, down), in, "half an inch on each side")
-		if !f.Borders[0].Width.Rest {
-			assert.Equal(t, [2]length.Length{across, down}, [2]length.Length{2 * f.Borders[0].Width.Width,
-				2 * f.Borders[0].Width.Width})
+		assert.Empty(t, f.Borders)
+		assert.True(t, f.Patch.Fit)
+		pw, ph := square.Times(c).Div(f.Columns), square.Times(r).Div(f.Rows)
+		assert.Equal(t, pw, ph, "squares fill it")
+		assert.True(t, pw.OnStep(in/8), "on the ruler")
+	})
+	rapid.Check(t, func(t *rapid.T) {
+		w, h := side(t, "width"), side(t, "height")
+		f := begun(t, cushion(w, h), plan.GridFace)
+		assert.Empty(t, f.Borders)
+		if long, short := max(w, h), min(w, h); short >= 4*in && long <= 3*short {
+			ratio := (w.Float() / float64(f.Columns)) / (h.Float() / float64(f.Rows))
+			assert.InDelta(t, 1, ratio, 0.27)
+			patch := math.Sqrt(w.Float() / float64(f.Columns) * h.Float() / float64(f.Rows))
+			assert.Greater(t, patch, in.Float())
+			assert.Less(t, patch, 12*in.Float())
 		}
 	})
 	quilted := cushion(16*in, 16*in)
@@ -130,7 +125,7 @@ func TestAGridBegins(t *testing.T) {
 	narrow := cushion(40*in, 40*in)
 	narrow.Cloths["B"] = plan.Cloth{Name: "b", Usable: ptr(8 * in)}
 	f := begun(t, narrow, plan.GridFace)
-	assert.LessOrEqual(t, f.Patch.Width, 8*in-in/2-in/8, "patches of 10 in do not come out of 8")
+	assert.LessOrEqual(t, (40 * in).Div(f.Columns), 8*in-in/2-in/8, "patches of 10 in do not come out of 8")
 }
 
 func ptr[T any](v T) *T { return &v }

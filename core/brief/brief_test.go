@@ -129,7 +129,7 @@ func TestAPlaceIsToldFromOneEdge(t *testing.T) {
 func TestASizeBeginsAsItIs(t *testing.T) {
 	p := cushion(t)
 	p.Object.Width, p.Object.Height = 163*in/10, 163*in/10 // what four patches on the ruler do not fill
-	p = choose(t, p, [2]string{"/pieces/front/face/kind", "grid"})
+	p = choose(t, p, [2]string{"/pieces/front/face/kind", "grid"}, [2]string{"/pieces/front/face/borders#add", ""})
 	given := choose(t, p, [2]string{"/pieces/front/face/borders/0/width#is", "given"},
 		[2]string{"/pieces/front/face/patch/fit", "no"})
 	r := reckon.Reckon(p, nil)

@@ -25,6 +25,7 @@ func (o Order) borders(f *Face, across, down *axis) finding.List {
 		if i == len(o.Face.Borders)-1 {
 			r.out.left, r.out.right = reachOf(reachAxis(o, across))
 			r.out.above, r.out.below = reachOf(reachAxis(o, down))
+			r.rims = [4]length.Length{across.rimLow, across.rimHigh, down.rimLow, down.rimHigh}
 		}
 		if i == 0 {
 			r.follow(o.Centre)
@@ -51,6 +52,9 @@ type ring struct {
 	left, right  sum.Sum // cut widths
 	above, below sum.Sum
 	out          rim // beyond the finished line
+	// rims are how much wider the seam round the face is than those within it, of the outermost: left, right, above,
+	// below.
+	rims [4]length.Length
 }
 
 // follow makes up in the first border for what is inside it having come out otherwise
@@ -247,7 +251,7 @@ func (r *ring) patches(runs []run) finding.List {
 	}
 	at := 0
 	for i, s := range runs {
-		shows, deep := s.length.Total()-2*r.Seam, s.cut.Total()-2*r.Seam
+		shows, deep := s.length.Total()-2*r.Seam, s.cut.Total()-2*r.Seam-r.rims[i]
 		n, key := r.border.Pieced.Across, "across"
 		if s.upright {
 			n, key = r.border.Pieced.Down, "down"
