@@ -121,12 +121,52 @@ func back(t *Teller) {
 		t.Length(path("measured", i, "height"), "Front as measured, up")
 		t.Say(" up: it can be cut.")
 	} else {
-		t.Say(" Cut after the front is measured.")
+		cutWhen(t)
 	}
 	t.End(aside(t, t.plan.Back.Aside, "/back/kind", "closure of the back", func(key string) string {
 		return said(options, key)
 	}, func(m *Moving, key string) { m.Plan.Back.Aside = without(m.Plan.Back.Aside, key) })...)
 	t.blocks = append(t.blocks, Block{Widget: "compare-closures"})
+}
+
+// unsure are the reasons for which a front may come out otherwise than it is cut.
+var unsure = map[string]string{
+	"pieced":   "since a pieced front comes out as its seams are sewn",
+	"quilted":  "since quilting draws the front in",
+	"layered":  "since the layers of the front are trimmed together",
+	"worked":   "since what is worked on the front draws it in",
+	"found":    "since the panel is as large as it is",
+	"":         "since one piece of cloth is as large as it is cut",
+	"measured": "as you chose", "planned": "as you chose: the front has to come out as planned",
+}
+
+// cutWhen tells when the back is cut, and why.
+func cutWhen(t *Teller) {
+	why := plan.Unsure(t.plan)
+	usual := "with the front"
+	if why != "" {
+		usual = "after the front is measured"
+	}
+	now := t.plan.Back.Wait
+	switch now {
+	case plan.WaitYes:
+		why = "measured"
+	case plan.WaitNo:
+		why = "planned"
+	default:
+		now = plan.WaitAuto
+	}
+	t.Say(" It is cut ")
+	t.Choose(Choice{ID: "/back/wait", Label: "When the back is cut", Now: string(now), Options: []Option{
+		{Key: "auto", Says: "as is usual: " + usual, Shown: usual},
+		{Key: "yes", Says: "after the front is measured, always", Shown: "after the front is measured"},
+		{Key: "no", Says: "with the front, always", Shown: "with the front"}}},
+		func(m *Moving, key string) {
+			if m.Plan.Back.Wait = plan.Wait(key); m.Plan.Back.Wait == plan.WaitAuto {
+				m.Plan.Back.Wait = ""
+			}
+		})
+	t.Say(", " + unsure[why] + ".")
 }
 
 func folded(t *Teller) {

@@ -71,14 +71,14 @@ func (p Plan) Closed(c Closure) Back {
 	if kept == nil {
 		kept = map[string]Back{}
 	}
-	was.Kind, was.Aside = settled.Kind, nil
+	was.Kind, was.Aside, was.Wait = settled.Kind, nil, ""
 	now := settled.Closure()
 	if delete(kept, now); decides(p, was, now) {
 		kept[now] = was
 	}
 	delete(kept, c.Key)
 	next := c.On(p)
-	next.Cloth = was.Cloth
+	next.Cloth, next.Wait = was.Cloth, p.Back.Wait
 	if len(kept) > 0 {
 		next.Aside = kept
 	}
@@ -89,7 +89,7 @@ func (p Plan) Closed(c Closure) Back {
 func decides(p Plan, b Back, closure string) bool {
 	bare := func(b Back) Back {
 		b = Plan{Units: p.Units, Habits: p.Habits, Back: b}.said(SewnShut) // no hem that every plan begins with
-		b.Cloth, b.Aside = "", nil
+		b.Cloth, b.Aside, b.Wait = "", nil, ""
 		return b
 	}
 	p.Back.Aside = nil

@@ -41,6 +41,8 @@ type (
 	TakeUpFrom string
 	// Absorb is what takes the quilting margin up.
 	Absorb string
+	// Wait is whether the back waits for the measured front.
+	Wait string
 	// BackKind is the closure.
 	BackKind string
 	// ZipPlace of a zip.
@@ -120,6 +122,10 @@ const (
 	AbsorbAccept Absorb = "accept"
 	// AbsorbOuter lets the outermost patches alone take up a seam round them that is not the piecing seam.
 	AbsorbOuter Absorb = "outer"
+
+	WaitAuto Wait = "auto"
+	WaitYes  Wait = "yes"
+	WaitNo   Wait = "no"
 
 	Envelope   BackKind = "envelope"
 	FoldedBack BackKind = "folded"
@@ -211,6 +217,7 @@ func (OrderKind) Values() []string    { return []string{"alternate", "scrap", "r
 func (Direction) Values() []string    { return []string{"across", "along", "diagonal"} }
 func (TakeUpFrom) Values() []string   { return []string{"estimate", "sample", "given"} }
 func (Absorb) Values() []string       { return []string{"border", "patch", "outer", "accept"} }
+func (Wait) Values() []string         { return []string{"auto", "yes", "no"} }
 func (ZipPlace) Values() []string     { return []string{"across", "side"} }
 func (BindingStyle) Values() []string { return []string{"double", "tape", "bought"} }
 func (Grain) Values() []string        { return []string{"bias", "straight"} }

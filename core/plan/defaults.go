@@ -424,6 +424,47 @@ func (p Plan) MeasuredAt(gates ...ref.Ref) (index int, m Measured, ok bool) {
 	return p.MeasuredAs(ids...)
 }
 
+// Unsure is what of the front may make it come out otherwise than it is cut, as a word of the work: pieced, quilted,
+// layered, worked, found; empty where it is one piece of cloth.
+func Unsure(p Plan) string {
+	q := p.Piece("front")
+	f := Face{Kind: PlainFace}
+	if q.Face != nil {
+		f = *q.Face
+	}
+	switch {
+	case f.Kind == FoundFace:
+		return "found"
+	case f.Kind == GatheredFace || f.Kind == WindowsFace || len(f.Applique) > 0:
+		return "worked"
+	case f.Kind != PlainFace:
+		return "pieced"
+	case q.Quilted():
+		return "quilted"
+	case q.Layers != nil && (q.Layers.Lining != "" || q.Layers.Batting != nil && q.Layers.Batting.Count > 0):
+		return "layered"
+	}
+	return ""
+}
+
+// BackWaits tells whether the back is cut after the front is measured.
+func BackWaits(p Plan) bool {
+	switch p.Back.Wait {
+	case WaitYes:
+		return true
+	case WaitNo:
+		return false
+	}
+	return Unsure(p) != ""
+}
+
+// FrontMeasured tells whether the front is measured at all: where it may come out otherwise, where its back waits for
+// it, and where it was.
+func FrontMeasured(p Plan) bool {
+	_, _, was := p.MeasuredAt(ref.FrontQuilted, ref.FrontSewn)
+	return Unsure(p) != "" || BackWaits(p) || was
+}
+
 // MeasuredAs is the same for gates by their refs as they are printed.
 func (p Plan) MeasuredAs(gates ...string) (index int, m Measured, ok bool) {
 	for i, got := range slices.Backward(p.Measured) {

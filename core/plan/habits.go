@@ -327,7 +327,7 @@ func Decided() []School {
 			"A sharp corner of stitching turns into a dog's ear; one stitch across makes it square."},
 		{"centre", "Trimmed square from two adjacent edges.",
 			"Trimmed from opposite ones, a panel that is out of true stays so."},
-		{"cutting", "The back waits until the front is measured.",
-			"Others cut everything at once. Quilting, gathers and seams change the front; nothing is cut twice this way."},
+		{"cutting", "The back waits until the front is measured, unless that is one piece of cloth.",
+			"Others cut everything at once, which each brief may choose. Quilting, gathers and seams change the front; nothing is cut twice this way."},
 	}
 }

@@ -623,6 +623,9 @@ type Back struct {
 	// Tab stands out along the gap of a back that is sewn shut, so that one line of
 	// top-stitching closes it; 0 for none.
 	Tab length.Length `json:"tab,omitempty"`
+	// Wait says whether the back is cut after the front is measured: auto waits where the front may come out otherwise
+	// than it is cut.
+	Wait Wait `json:"wait,omitempty"`
 	// Aside is what was decided for other closures, by the closure. It is not read.
 	Aside map[string]Back `json:"aside,omitempty"`
 }

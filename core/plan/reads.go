@@ -14,7 +14,7 @@ import (
 var (
 	// ofEvery kind are read, or make no difference that is worth a word.
 	ofEvery = []string{"kind", "aside", "applique", "colourways", "cloth", "cloths", "centred", "lined", "ease",
-		"bulk", "seam", "piecing_seam", "corners", "wash"}
+		"bulk", "seam", "piecing_seam", "corners", "wash", "wait"}
 	objectReads = map[ObjectKind][]string{
 		Form:  {"shape", "width", "height", "thickness", "fill", "make", "sticks_out"},
 		Box:   {"length", "depth", "height", "sticks_out"},

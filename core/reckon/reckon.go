@@ -278,7 +278,7 @@ func (r *run) back(piece cover.Piece, top panel.Panel, m fit.Panel) (back.Back, 
 		return b, false
 	}
 	out.Back = b
-	if !m.Measured {
+	if !m.Measured && plan.BackWaits(r.Plan) {
 		out.Waits = work.FrontGate(r.Plan.Piece("front").Quilted()).String()
 	}
 	out.Chains = r.List.Back(cutting.Backing{Piece: piece, Decided: q, Path: path, Cloth: out.Cloth, Back: b,

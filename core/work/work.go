@@ -223,10 +223,15 @@ func Steps(o Order) []Step {
 	}
 	shapeCorners(b, o.Front, "front", "front")
 	sewFittings(b, "front", false)
-	measureFront(b)
+	if plan.FrontMeasured(b.Plan) {
+		measureFront(b)
+	}
 	b.beside(measured, func() { makeForm(b) })
 	front := b.after
-	b.apart(func() { makeBack(b); sewFittings(b, "back", false) }, func() { makeEdgings(b, measured, front) })
+	b.apart(func() { makeBack(b, measured); sewFittings(b, "back", false) }, func() { makeEdgings(b, measured, front) })
+	if !plan.BackWaits(b.Plan) { // a back that waits has come after the front
+		b.after = union(b.after, front)
+	}
 	closeCover(b)
 	return inOrder(b.steps)
 }
@@ -316,8 +321,16 @@ func prepare(b *builder) {
 func cutFront(b *builder) {
 	b.add(Step{Role: ref.DoCutOuter, Stage: Cutting, Title: "Cut the front", Cuts: b.cuts("front", false),
 		Caution: rotaryCaution,
-		Text:    "Square the end of each cloth, cut the strips all the way across, then the pieces out of the strips. The back waits.",
+		Text:    "Square the end of each cloth, cut the strips all the way across, then the pieces out of the strips." + waiting(b),
 		Check:   "Lay the first piece of each size on the ruler before you cut the rest."})
+}
+
+// waiting tells that the back waits, where it does.
+func waiting(b *builder) string {
+	if plan.BackWaits(b.Plan) {
+		return " The back waits."
+	}
+	return ""
 }
 
 func cutUnder(b *builder) {
@@ -477,8 +490,16 @@ func linesText(b *builder, q *plan.Quilting) string {
 func measureFront(b *builder) {
 	b.add(Step{Role: ref.DoMeasureFront, Stage: Backing, Title: "Measure the front", Stack: b.faceUp("front"),
 		Gate: b.FrontGate(), Reads: ReadsSize, Expect: b.Chain.Trimmed,
-		Text:  "Across the middle and up the middle, raw edge to raw edge. The back is cut to what you measure, not to the plan.",
+		Text:  "Across the middle and up the middle, raw edge to raw edge. " + measuredFor(b),
 		Check: fmt.Sprintf("Planned: %s.", b.size(b.Chain.Trimmed))})
+}
+
+// measuredFor says what the front is measured for.
+func measuredFor(b *builder) string {
+	if plan.BackWaits(b.Plan) {
+		return "The back is cut to what you measure, not to the plan."
+	}
+	return "The back is cut to the plan: the front has to come out as planned, or is trimmed to it."
 }
 
 // buttonCaution stands where something small is sewn on.
@@ -506,11 +527,16 @@ func sewFitting(b *builder, f Fitting, piece string) {
 	b.add(s, b.having(ref.DoCutUnder)...)
 }
 
-func makeBack(b *builder) {
+func makeBack(b *builder, measured []string) {
 	b.on = "back"
-	b.add(Step{Role: ref.DoCutBack, Stage: Backing, Title: "Cut the back",
+	cut := Step{Role: ref.DoCutBack, Stage: Backing, Title: "Cut the back",
 		Cuts: append(b.cuts("back", false), b.cuts("back", true)...),
-		Text: "All of it the same way up, to the front as you measured it.", Caution: rotaryCaution})
+		Text: "All of it the same way up, to the front as you measured it.", Caution: rotaryCaution}
+	if !plan.BackWaits(b.Plan) {
+		cut.Stage, cut.Text = Cutting, "All of it the same way up, as planned: it need not wait for the front."
+		b.after = measured
+	}
+	b.add(cut)
 	for _, m := range b.Order.Back.Making {
 		caution := m.Caution
 		if caution == "" && m.Press != "" {

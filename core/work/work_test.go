@@ -2,6 +2,7 @@ package work_test
 
 import (
 	"slices"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -59,9 +60,12 @@ func order(columns, rows int, quilted bool) work.Order {
 		Cuts: []work.Cut{{ID: "front.patch.A", Piece: "front"},
 			{ID: "step.piece:back.role:trim-panel", Piece: "back"}}}
 	o.Pressed = pressed(o)
+	patches := &plan.Face{Kind: plan.GridFace, Columns: columns, Rows: rows}
+	o.Plan.Pieces = map[string]plan.Piece{"front": {Face: patches}}
 	if quilted {
-		o.Plan.Pieces = map[string]plan.Piece{"front": {Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: in,
-			Angle: -45}}, Pair: in / 4}}}
+		o.Plan.Pieces = map[string]plan.Piece{"front": {Face: patches,
+			Quilting: &plan.Quilting{Lines: []plan.LineFamily{{Pitch: in,
+				Angle: -45}}, Pair: in / 4}}}
 		o.Chain.Lining, o.Chain.Batting, o.Chain.Under = "L", &plan.Batting{Count: 1}, size(22*in)
 		o.Cuts = append(o.Cuts, work.Cut{ID: "front.lining", Piece: "front", Under: true})
 	}
@@ -158,15 +162,39 @@ func TestAPlainFrontNeedsNoPiecing(t *testing.T) {
 	o := order(1, 1, false)
 	o.Face = front.Face{Parts: []front.Part{{Name: "step.piece:front.role:trim-panel", Role: front.Panel,
 		Size: size(20 * in), Count: 1}}, Sewn: size(20 * in)}
-	o.Back.Making = nil
-	var ids []string
-	for _, s := range work.Steps(o) {
-		ids = append(ids, s.ID)
+	o.Plan.Pieces, o.Back.Making = nil, nil
+	const measured, cut = "step.piece:front.role:measure-front", "step.piece:back.role:cut-back"
+	for wait, between := range map[plan.Wait][]string{
+		plan.WaitAuto: {cut}, plan.WaitNo: {cut}, plan.WaitYes: {measured, cut},
+	} {
+		o.Plan.Back.Wait = wait
+		var ids []string
+		steps := work.Steps(o)
+		for _, s := range steps {
+			ids = append(ids, s.ID)
+		}
+		assert.Equal(t, slices.Concat([]string{"step.role:measure", "step.piece:front.role:cut-outer"}, between,
+			[]string{"step.role:close", "step.role:finish-seam", "step.role:clip", "step.role:turn",
+				"step.role:measure-cover"}), ids, wait)
+		assert.Equal(t, wait == plan.WaitYes, strings.Contains(steps[1].Text, "The back waits."))
+		assert.Subset(t, find(t, steps, "step.role:close").Needs, []string{cut})
 	}
-	assert.Equal(t, []string{"step.role:measure", "step.piece:front.role:cut-outer",
-		"step.piece:front.role:measure-front", "step.piece:back.role:cut-back", "step.role:close",
-		"step.role:finish-seam", "step.role:clip", "step.role:turn", "step.role:measure-cover"}, ids)
 	assert.Equal(t, ref.FrontSewn, o.FrontGate())
+}
+
+// A back that does not wait for a pieced front is cut from the first, and both are there when they are sewn
+// together; the
+// front is measured all the same.
+func TestABackNeedNotWait(t *testing.T) {
+	o := order(2, 2, true)
+	o.Plan.Back.Wait = plan.WaitNo
+	steps := work.Steps(o)
+	back := find(t, steps, "step.piece:back.role:cut-back")
+	assert.Equal(t, []string{"step.role:measure"}, back.Needs)
+	assert.Equal(t, work.Cutting, back.Stage)
+	assert.Subset(t, find(t, steps, "step.role:close").Needs,
+		[]string{"step.piece:front.role:measure-front", "step.piece:back.role:hem"})
+	assert.Contains(t, find(t, steps, "step.piece:front.role:measure-front").Text, "has to come out as planned")
 }
 
 func TestThreadIsCountedBySeams(t *testing.T) {

@@ -25,6 +25,7 @@ func upgrade(file *object) error {
 	})
 	file.values["format"] = plan.Format
 	oneSeam(file)
+	backWaited(file)
 	p, err := readTyped(file)
 	if err != nil {
 		return err
@@ -79,6 +80,19 @@ func oneSeam(file *object) {
 	if seam != nil {
 		cover.set("piecing_seam", seam)
 	}
+}
+
+// backWaited says that the back of a cushion waits for the measured front: every one did.
+func backWaited(file *object) {
+	if cover, ok := file.values["cover"].(*object); !ok || cover.values["kind"] != string(plan.Cushion) {
+		return
+	}
+	back, ok := file.values["back"].(*object)
+	if !ok {
+		back = tree(map[string]any{}).(*object)
+		file.set("back", back)
+	}
+	back.set("wait", string(plan.WaitYes))
 }
 
 // nowhere is the key of a shape that is not there.

@@ -855,6 +855,11 @@ gap?: (string | number)
  */
 tab?: (string | number)
 /**
+ * Wait says whether the back is cut after the front is measured: auto waits where the front may come out otherwise
+ * than it is cut.
+ */
+wait?: ("auto" | "yes" | "no")
+/**
  * Aside is what was decided for other closures, by the closure. It is not read.
  */
 aside?: {
@@ -934,6 +939,11 @@ gap?: (string | number)
  * top-stitching closes it; 0 for none.
  */
 tab?: (string | number)
+/**
+ * Wait says whether the back is cut after the front is measured: auto waits where the front may come out otherwise
+ * than it is cut.
+ */
+wait?: ("auto" | "yes" | "no")
 /**
  * Aside is what was decided for other closures, by the closure. It is not read.
  */
