@@ -25,6 +25,8 @@ test("a pad becomes a cut, sewn and logged cover, by pointer", async ({ page, wo
   // How much smaller, and what it is made of.
   await put(page, "Ease across", "-1");
   await put(page, "Ease up", "-1");
+  await page.getByRole("combobox", { name: "Cloth A, from the cupboard" }).selectOption("chalk dot");
+  await saved(page);
   for (const name of ["ink leaf", "madder stripe"]) {
     await page.getByRole("combobox", { name: "Take another cloth from the cupboard" }).selectOption(name);
     await saved(page);

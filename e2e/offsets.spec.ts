@@ -47,7 +47,7 @@ const plan = (block: unknown, seam: string) => ({
   format: "umschlag/plan/2",
   title: "Offsets",
   object: { kind: "form", width: "12", height: "12" },
-  cover: { kind: "cushion", ease: { width: "0", height: "0" }, seam },
+  cover: { kind: "cushion", ease: { width: "0", height: "0" }, seam, piecing_seam: seam },
   pieces: {
     front: {
       face: {

@@ -143,20 +143,20 @@ test("what a change after cutting spoils is listed before it is saved", async ({
     }),
   });
   await open(page, `${demo.url}/plans/${reading}#cover`);
-  await put(page, "Seam allowance", "3/8");
+  await put(page, "Piecing seam", "3/8");
   const dialog = page.getByRole("dialog", { name: "This is done already" });
   await expect(dialog).toContainText("it is too small");
   await expect(dialog).toContainText("Done otherwise now: cut the front, sew row 1.");
   await accessible(dialog);
   await dialog.getByRole("button", { name: "Take the change back" }).click();
   await expect(dialog).toHaveCount(0);
-  await expect(page.getByRole("textbox", { name: "Seam allowance", exact: true })).not.toHaveValue(/3\/8/);
+  await expect(page.getByRole("textbox", { name: "Piecing seam", exact: true })).not.toHaveValue(/3\/8/);
   expect((await stored(demo, reading)).revision).toBe(revision + 1);
-  await put(page, "Seam allowance", "3/8");
+  await put(page, "Piecing seam", "3/8");
   await dialog.getByRole("button", { name: "Do it again" }).click();
   await saved(page);
   const after = (await stored(demo, reading)).plan;
-  expect([after.cover.seam, after.progress]).toEqual(["3/8", undefined]);
+  expect([after.cover.piecing_seam, after.progress]).toEqual(["3/8", undefined]);
 });
 
 test("of two pockets the first is sewn on; taken off, the other one is still to be sewn", async ({ page, demo }) => {

@@ -172,24 +172,85 @@ func (s *Store) Habits(ctx context.Context) (doc string, revision int, err error
 	return doc, revision, err
 }
 
+// Reword rewrites a document of the shop: of a cloth, a notion or a sample, by the table it stands in.
+type Reword func(table, doc string) (string, error)
+
+// SwitchUnits keeps habits in another unit, and rewrites all that the shop holds, put away or not, so that it stays what it
+// is: all of it or nothing. Whoever has one of them open saves over another revision.
+func (s *Store) SwitchUnits(ctx context.Context, base int, doc string, reword Reword) (revision int, err error) {
+	err = s.change(ctx, "switch units", func(tx *sql.Tx) error {
+		if revision, err = saveHabits(ctx, tx, base, doc); err != nil {
+			return err
+		}
+		for _, table := range []string{"cloths", "notions", "samples"} {
+			if err := rewordAll(ctx, tx, table, reword); err != nil {
+				return err
+			}
+		}
+		return nil
+	})
+	return revision, err
+}
+
+// rewordAll rewrites the documents of a table, which is one of this package's own names.
+func rewordAll(ctx context.Context, tx *sql.Tx, table string, reword Reword) error {
+	type row struct {
+		id  any
+		doc string
+	}
+	rows, err := tx.QueryContext(ctx, `SELECT id, doc FROM `+table)
+	if err != nil {
+		return err
+	}
+	var list []row
+	for rows.Next() {
+		var one row
+		if err := rows.Scan(&one.id, &one.doc); err != nil {
+			return errors.Join(err, rows.Close())
+		}
+		list = append(list, one)
+	}
+	if err := rows.Err(); err != nil {
+		return err
+	}
+	for _, one := range list {
+		next, err := reword(table, one.doc)
+		if err != nil {
+			return err
+		}
+		if next == one.doc {
+			continue
+		}
+		if _, err := tx.ExecContext(ctx, `UPDATE `+table+` SET doc = ?, revision = revision + 1 WHERE id = ?`, next,
+			one.id); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
 // SaveHabits stores habits that were read at revision base.
 func (s *Store) SaveHabits(ctx context.Context, base int, doc string) (revision int, err error) {
 	err = s.change(ctx, "save habits", func(tx *sql.Tx) error {
-		if base == 0 {
-			done, err := tx.ExecContext(ctx,
-				`INSERT INTO habits (id, doc, revision) VALUES (1, ?, 1) ON CONFLICT DO NOTHING`, doc)
-			revision = 1
-			if errors.Is(touched(done, err), ErrNotFound) {
-				return ErrStale
-			}
-			return err
-		}
-		err := tx.QueryRowContext(ctx,
-			`UPDATE habits SET doc = ?, revision = revision + 1 WHERE id = 1 AND revision = ? RETURNING revision`, doc,
-			base).Scan(&revision)
-		return stale(ctx, tx, "habits", 1, err)
+		revision, err = saveHabits(ctx, tx, base, doc)
+		return err
 	})
 	return revision, err
+}
+
+func saveHabits(ctx context.Context, tx *sql.Tx, base int, doc string) (revision int, err error) {
+	if base == 0 {
+		done, err := tx.ExecContext(ctx,
+			`INSERT INTO habits (id, doc, revision) VALUES (1, ?, 1) ON CONFLICT DO NOTHING`, doc)
+		if errors.Is(touched(done, err), ErrNotFound) {
+			return 0, ErrStale
+		}
+		return 1, err
+	}
+	err = tx.QueryRowContext(ctx,
+		`UPDATE habits SET doc = ?, revision = revision + 1 WHERE id = 1 AND revision = ? RETURNING revision`, doc,
+		base).Scan(&revision)
+	return revision, stale(ctx, tx, "habits", 1, err)
 }
 
 // LogEntry is a finished cover with the plan as it was finished.

@@ -142,30 +142,18 @@ func (s *server) closures(c *echo.Context) error {
 	return c.JSON(http.StatusOK, compare.Closures(p, shop))
 }
 
-// begin answers the plan a thing begins with, by the habits and with the first
-// cloth of the cupboard.
+// begin answers the plan a thing begins with, by the habits and with a cloth of its own, which its brief describes or
+// takes from the cupboard.
 func (s *server) begin(c *echo.Context) error {
 	var in BeginPlan
 	if err := decode(c, &in); err != nil {
 		return err
 	}
-	ctx := c.Request().Context()
-	sh, err := s.shop(ctx)
+	sh, err := s.shop(c.Request().Context())
 	if err != nil {
 		return err
 	}
-	cloth := plan.Cloth{Name: "cloth A"}
-	stored, err := s.store.Cloths(ctx)
-	if err != nil {
-		return err
-	}
-	if len(stored) > 0 {
-		if cloth, err = readCloth([]byte(stored[0].Doc), sh); err != nil {
-			return err
-		}
-		cloth = cloth.Taken()
-	}
-	p, ok := plan.Begin(in.Thing, sh.unit, sh.habits, cloth)
+	p, ok := plan.Begin(in.Thing, sh.unit, sh.habits, plan.Cloth{Name: "cloth A"})
 	if !ok {
 		return planfile.Problems{{Path: "/thing", Text: fmt.Sprintf("There is no plan to begin with %q.", in.Thing)}}
 	}

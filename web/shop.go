@@ -105,10 +105,80 @@ func (s *server) saveHabits(c *echo.Context) error {
 	if found := (plan.Plan{Units: sh.unit, Habits: sh.habits}).ValidateHabits(); len(found) > 0 {
 		return planfile.Problems{{Path: found[0].About, Text: found[0].Text + " " + found[0].Remedy}}
 	}
-	if sh.revision, err = s.store.SaveHabits(c.Request().Context(), in.Base, string(doc)); err != nil {
+	ctx := c.Request().Context()
+	was, err := s.shop(ctx)
+	if err != nil {
+		return err
+	}
+	if was.unit == sh.unit {
+		sh.revision, err = s.store.SaveHabits(ctx, in.Base, string(doc))
+	} else {
+		sh, err = s.switchUnits(ctx, in.Base, was, sh)
+	}
+	if err != nil {
 		return err
 	}
 	return s.sendHabits(c, sh)
+}
+
+// switchUnits keeps habits in another unit. What was usual in the one becomes what is usual in the other; what the shop
+// holds stays what it is.
+func (s *server) switchUnits(ctx context.Context, base int, was, sh shop) (shop, error) {
+	from, to := plan.DefaultHabits(was.unit), plan.DefaultHabits(sh.unit)
+	for _, one := range []struct{ now, from, to *length.Length }{
+		{&sh.habits.Seam, &from.Seam, &to.Seam}, {&sh.habits.Hem, &from.Hem, &to.Hem},
+		{&sh.habits.Step, &from.Step, &to.Step},
+	} {
+		if *one.now == *one.from {
+			*one.now = *one.to
+		}
+	}
+	habits, err := json.Marshal(planfile.Part(sh.habits, sh.unit))
+	if err != nil {
+		return sh, err
+	}
+	doc, err := json.Marshal(habitsDoc{Units: sh.unit, Habits: habits})
+	if err != nil {
+		return sh, err
+	}
+	sh.revision, err = s.store.SwitchUnits(ctx, base, string(doc), func(table, doc string) (string, error) {
+		exact, err := exactly(table, []byte(doc), was.unit, sh.unit)
+		return string(exact), err
+	})
+	return sh, err
+}
+
+// exactly is what the shop holds with the unit written to every length, and what a price is for to every price.
+func exactly(table string, doc []byte, was, now length.Unit) ([]byte, error) {
+	switch table {
+	case "samples":
+		return planfile.Exactly(doc, was, &plan.Sample{})
+	case "notions":
+		var n plan.Notion
+		exact, err := planfile.Exactly(doc, was, &n)
+		if err != nil || n.Price == 0 || !n.ByLength() {
+			return exact, err
+		}
+		of, _ := plan.PerOf(was).Sold(was)
+		to, _ := plan.PerOf(now).Sold(now)
+		return with(exact, "price", math.Round(100*n.Price*to.Float()/of.Float())/100)
+	}
+	var c plan.Cloth
+	exact, err := planfile.Exactly(doc, was, &c)
+	if err != nil || c.Price == 0 || c.Per != "" {
+		return exact, err
+	}
+	return with(exact, "per", plan.PerOf(was))
+}
+
+// with is a document with a field that says something else.
+func with(doc []byte, key string, value any) ([]byte, error) {
+	var fields map[string]any
+	if err := json.Unmarshal(doc, &fields); err != nil {
+		return nil, err
+	}
+	fields[key] = value
+	return json.Marshal(fields)
 }
 
 // readCloth reads a description of a cloth and judges it.
@@ -116,6 +186,9 @@ func readCloth(doc []byte, sh shop) (plan.Cloth, error) {
 	var c plan.Cloth
 	if err := planfile.ReadPart(doc, sh.unit, &c); err != nil {
 		return c, err
+	}
+	if c.Price != 0 && c.Per == "" { // whatever the unit of the plan that takes it
+		c.Per = plan.PerOf(sh.unit)
 	}
 	c.Name = strings.TrimSpace(c.Name)
 	if c.Name == "" {

@@ -105,7 +105,7 @@ func back(t *Teller) {
 	if f := t.plan.Piece("back").Face; f != nil && f.Cloth != "" {
 		cloth = f.Cloth
 	}
-	t.Choose(Choice{ID: "/pieces/back/face/cloth", Label: "Cloth of the back", Now: cloth, Options: t.cloths(),
+	t.Choose(Choice{ID: "/pieces/back/face/cloth", Label: "Cloth of the back", Now: cloth, Options: faced(t),
 		Also: []string{"/pieces/back/face/kind", "/back/cloth"}}, func(m *Moving, key string) {
 		m.piece("back", func(p *plan.Piece) { p.Face = &plan.Face{Kind: plan.PlainFace, Cloth: key} })
 	})

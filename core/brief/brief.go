@@ -115,6 +115,8 @@ type Option struct {
 	Says string `json:"says"`
 	// Shown stands in the sentence, where that is shorter.
 	Shown string `json:"shown,omitempty"`
+	// describes is the kind of a cloth that the plan has not yet.
+	describes plan.ClothKind
 }
 
 // Press is something to be done.

@@ -8,8 +8,11 @@ import (
 	"umschlag/core/plan"
 )
 
-var prints = []Option{{Key: "plain", Says: "plain"}, {Key: "all-over", Says: "printed all over"},
+var prints = []Option{{Key: "plain", Says: "unprinted"}, {Key: "all-over", Says: "printed all over"},
 	{Key: "two-way", Says: "printed two ways"}, {Key: "one-way", Says: "printed one way"}}
+
+var motifs = []Option{{Key: "plain", Says: "plain"}, {Key: "stripe", Says: "striped"}, {Key: "dot", Says: "dotted"},
+	{Key: "check", Says: "checked"}, {Key: "leaf", Says: "leafy"}}
 
 // cloths tells which cloths it takes, each with where it comes from.
 func cloths(t *Teller) {
@@ -23,7 +26,7 @@ func cloths(t *Teller) {
 		cloth(t, c.Key, c.Says, shelf)
 	}
 	if len(shelf) > 0 {
-		next := freeLetter(t)
+		next := freeLetter(t.plan.Cloths)
 		t.Choose(Choice{ID: "/cloths#add", Label: "Take another cloth from the cupboard",
 			Options: with(Option{Says: "Take another cloth"}, shelf)},
 			func(m *Moving, name string) { m.take(next, name) })
@@ -32,13 +35,28 @@ func cloths(t *Teller) {
 }
 
 // free is a letter that no cloth has.
-func freeLetter(t *Teller) string {
+func freeLetter(cloths map[string]plan.Cloth) string {
 	for letter := 'A'; letter <= 'Z'; letter++ {
-		if _, taken := t.plan.Cloths[string(letter)]; !taken {
+		if _, taken := cloths[string(letter)]; !taken {
 			return string(letter)
 		}
 	}
 	return "Z2"
+}
+
+// grounds are the colours that cloths begin with, told apart at a glance whoever looks: light and dark in turn.
+var grounds = []string{"#d9cfba", "#7f93a8", "#e3b98f", "#6f8a6d", "#e8dfe6", "#8c6a63"}
+
+// anotherCloth describes a cloth that the plan has not yet, as plain as it can be, and tells its letter.
+func (m *Moving) anotherCloth(kind plan.ClothKind) string {
+	letter := freeLetter(m.Plan.Cloths)
+	name, ground := "cloth "+letter, grounds[int(letter[0]-'A')%len(grounds)]
+	c := plan.Cloth{Name: name, Swatch: plan.Swatch{Motif: "plain", Ground: ground, Ink: ground}}
+	if kind != plan.FaceCloth {
+		c.Kind, c.Name = kind, string(kind)+" "+letter
+	}
+	m.cloth(letter, c)
+	return letter
 }
 
 // take takes a cloth of the cupboard under a letter.
@@ -58,18 +76,34 @@ func cloth(t *Teller, letter, name string, shelf []Option) {
 			called = name + " (" + letter + ")"
 		}
 	}
-	options := shelf
-	if !slices.ContainsFunc(shelf, func(o Option) bool { return o.Key == name }) {
-		options = with(Option{Key: name, Says: name}, shelf)
+	t.Field(Field{Path: at + "/name", Label: "Name of cloth " + letter, Reads: Text, Shown: name})
+	if len(shelf) > 0 {
+		now := ""
+		if t.workshop.Cloths[name].Name != "" {
+			now = name
+		}
+		t.Say(", ")
+		t.Choose(Choice{ID: at + "#from", Label: "Cloth " + letter + ", from the cupboard", Now: now,
+			Options: with(Option{Says: "as described here"}, each(shelf, func(o Option) string {
+				return "from the cupboard: " + o.Says
+			}))},
+			func(m *Moving, name string) {
+				if name != "" {
+					m.take(letter, name)
+				}
+			})
 	}
-	t.Choose(Choice{ID: at + "/name", Label: "Cloth " + letter + ", from the cupboard", Now: name, Options: options},
-		func(m *Moving, name string) { m.take(letter, name) })
 	t.Say(", ")
 	t.Length(at+"/width", "Width of "+called)
 	t.Say(" wide and ")
 	t.Length(at+"/usable", "Usable width of "+called)
 	t.Say(" of it usable, ")
 	t.Set(at+"/print", "Print of "+called, string(c.Print), prints...)
+	if c.Swatch.Photo == 0 {
+		t.Say(", drawn ")
+		t.Set(at+"/swatch/motif", "How "+called+" is drawn", or(string(c.Swatch.Motif), "plain"), motifs...)
+		t.Widget("colours", letter)
+	}
 	if c.Repeat != nil || centred(t) {
 		t.Say(", motifs ")
 		motif(t, letter, "across", "Motif to motif across, "+called)
@@ -78,6 +112,14 @@ func cloth(t *Teller, letter, name string, shelf []Option) {
 		t.Say(" along")
 	}
 	t.Widget("used", letter)
+	if !plan.Used(t.plan)[letter] {
+		t.Press(Press{ID: at + "#off", Says: "Take it out", Label: "Take " + called + " out"},
+			func(m *Moving) {
+				all := maps.Clone(m.Plan.Cloths)
+				delete(all, letter)
+				m.Plan.Cloths = all
+			})
+	}
 	t.blocks = append(t.blocks, Block{Key: letter, Widget: "cloth", Of: letter, Words: t.taken()})
 }
 

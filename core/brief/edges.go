@@ -77,7 +77,12 @@ func piping(t *Teller) {
 		t.Say(" over a cord of ")
 		t.Length("/edges/piping/cord", "Thickness of the cord")
 		t.Say(", in ")
-		t.Set("/edges/piping/cloth", "Cloth of the piping", or(p.Cloth, first), t.cloths()...)
+		t.Choose(Choice{ID: "/edges/piping/cloth", Label: "Cloth of the piping", Now: or(p.Cloth, first),
+			Options: faced(t)}, func(m *Moving, letter string) {
+			next := *m.Plan.Edges.Piping
+			next.Cloth = letter
+			m.Plan.Edges.Piping = &next
+		})
 		t.Say(" cut ")
 		t.Set("/edges/piping/grain", "Grain of the piping", string(p.Grain), grains...)
 		t.Widget("strips", "piping")
@@ -139,7 +144,15 @@ func binding(t *Teller) {
 	}
 	if b != nil && b.Style != plan.BoughtBinding {
 		t.Say(", in ")
-		t.Set("/edges/binding/cloth", "Cloth of the binding", or(b.Cloth, first), t.cloths()...)
+		t.Choose(Choice{ID: "/edges/binding/cloth", Label: "Cloth of the binding", Now: or(b.Cloth, first),
+			Options: faced(t)}, func(m *Moving, letter string) {
+			next := *m.Settled().Edges.Binding
+			if m.Plan.Edges.Binding != nil {
+				next = *m.Plan.Edges.Binding
+			}
+			next.Cloth = letter
+			m.Plan.Edges.Binding = &next
+		})
 		t.Say(" cut ")
 		t.Set("/edges/binding/grain", "Grain of the binding", string(b.Grain), grains...)
 		t.Widget("strips", "binding")

@@ -154,7 +154,7 @@ func (f *FaceTeller) either(key, label string, now bool, no, yes string, do func
 
 // cloth adds a choice of one cloth of the face.
 func (f *FaceTeller) cloth(key, label, now string, do func(face *plan.Face, letter string)) {
-	f.choose(key, label, or(now, f.first()), f.cloths(), do)
+	f.choose(key, label, or(now, f.first()), faced(f.Teller), do)
 }
 
 // change changes the face where it stands in a plan; a piece that shares one gets one of its own.
@@ -371,7 +371,7 @@ func (f *FaceTeller) resting(what string, sizes []plan.Extent, of func(face *pla
 
 // listed adds a choice of a cloth among others: one of several can be taken out.
 func (f *FaceTeller) listed(key, label, now string, n int, do func(face *plan.Face, letter string)) {
-	options := f.cloths()
+	options := faced(f.Teller)
 	if n > 1 {
 		options = append(options, Option{Says: "take it out"})
 	}

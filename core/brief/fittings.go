@@ -101,7 +101,9 @@ func fitting(t *Teller, i int, f plan.Fitting) {
 		padding(t, i, at, of, f)
 	}
 	t.Say(", of ")
-	t.Set(at+"/cloth", "Cloth of the "+of, f.Cloth, with(Option{Says: "the cloth of its piece"}, t.cloths())...)
+	t.Choose(Choice{ID: at + "/cloth", Label: "Cloth of the " + of, Now: f.Cloth,
+		Options: with(Option{Says: "the cloth of its piece"}, faced(t))},
+		func(m *Moving, letter string) { m.Plan.Fittings[i].Cloth = letter })
 	t.Say(": ")
 	move := func(do func(*plan.At)) func(m *Moving) {
 		return func(m *Moving) { do(&m.Plan.Fittings[i].At) }

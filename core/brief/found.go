@@ -48,7 +48,7 @@ func found(f *FaceTeller) {
 		func(face *plan.Face, letter string) { face.Cloth = letter })
 	f.Say(", ")
 	f.choose("backed", f.label("Backing of the panel"), f.face.Backed, with(Option{Says: "firm enough by itself"},
-		each(f.cloths(), func(o Option) string { return "backed with " + o.Says })),
+		each(faced(f.Teller), func(o Option) string { return "backed with " + o.Says })),
 		func(face *plan.Face, letter string) { face.Backed = letter })
 	f.Say(".")
 	f.whole("panel")

@@ -40,7 +40,7 @@ func grid(f *FaceTeller) {
 	if point {
 		f.Say(", the triangles round them of ")
 		f.choose("cloth", f.label("Cloth of the setting triangles"), f.face.Cloth,
-			with(Option{Says: "the last of these"}, f.cloths()),
+			with(Option{Says: "the last of these"}, faced(f.Teller)),
 			func(face *plan.Face, letter string) { face.Cloth = letter })
 	}
 	f.Say(".")
@@ -173,7 +173,7 @@ func letters(list []string, i int, letter string) []string {
 // further are the cloths that a list has not yet.
 func further(t *Teller, list []string) []Option {
 	out := []Option{{Says: "and more"}}
-	for _, o := range t.cloths() {
+	for _, o := range faced(t) {
 		if !slices.Contains(list, o.Key) {
 			out = append(out, o)
 		}
@@ -254,7 +254,7 @@ func posts(f *FaceTeller, s plan.Sash) {
 	}
 	f.Say(", ")
 	f.choose("sash/posts", f.label("Posts where sashes meet"), now, with(Option{Says: "the long ones running through"},
-		each(f.cloths(), func(o Option) string { return "with posts of " + o.Says })),
+		each(faced(f.Teller), func(o Option) string { return "with posts of " + o.Says })),
 		func(face *plan.Face, letter string) {
 			next := *face.Sash
 			next.Posts, next.PostCloth = letter != "", letter
@@ -305,12 +305,12 @@ func border(f *FaceTeller, i int, b plan.Border) {
 	if b.Pieced != nil {
 		pieced(f, i, b)
 	} else {
-		chooseBorder(f, i, "cloth", "Cloth of border "+n, or(b.Cloth, first), f.cloths(),
+		chooseBorder(f, i, "cloth", "Cloth of border "+n, or(b.Cloth, first), faced(f.Teller),
 			func(b *plan.Border, letter string) { b.Cloth = letter })
 	}
 	f.Say(" ")
-	two := f.cloths()
-	two = two[:min(2, len(two))]
+	two := faced(f.Teller)
+	two = two[:min(2, len(two)-1)]
 	chooseBorder(f, i, "pieced", "Border "+n+" in one piece or in patches", yesNo(b.Pieced != nil),
 		[]Option{{Key: "no", Says: "cut in strips"}, {Key: "yes", Says: "in patches"}},
 		func(b *plan.Border, key string) {
@@ -335,7 +335,7 @@ func border(f *FaceTeller, i int, b plan.Border) {
 	if b.Corner.Rules().Filled {
 		f.Say(" of ")
 		chooseBorder(f, i, "corner_cloth", "Cloth of the corner squares of border "+n,
-			or(b.CornerCloth, or(b.Cloth, first)), f.cloths(),
+			or(b.CornerCloth, or(b.Cloth, first)), faced(f.Teller),
 			func(b *plan.Border, letter string) { b.CornerCloth = letter })
 	}
 	f.Say(". ")
@@ -386,7 +386,7 @@ func pieced(f *FaceTeller, i int, b plan.Border) {
 	n, cloths := strconv.Itoa(i+1), b.Pieced.Cloths
 	for k, letter := range cloths {
 		f.join(k, len(cloths))
-		options := f.cloths()
+		options := faced(f.Teller)
 		if len(cloths) > 1 {
 			options = append(options, Option{Says: "take it out"})
 		}

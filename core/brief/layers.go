@@ -86,7 +86,7 @@ func layersOf(t *Teller, name, lead string) {
 	t.Say(lead)
 	s.batting(l)
 	t.Say(" and ")
-	s.choose("lining", "Lining", l.Lining, with(Option{Says: "no lining"}, t.cloths()),
+	s.choose("lining", "Lining", l.Lining, with(Option{Says: "no lining"}, faced(t)),
 		func(l *plan.Layers, key string) { l.Lining = key })
 	s.under(l)
 	t.Say(", ")
@@ -153,7 +153,7 @@ func (s stack) batting(l plan.Layers) {
 		s.Say(" ")
 		s.Length(s.layersAt()+"/batting/loft", s.of("Loft of one batting"))
 		s.Say(" thick, of ")
-		s.choose("batting/cloth", "Cloth of the batting", l.Batting.Cloth, s.cloths(),
+		s.choose("batting/cloth", "Cloth of the batting", l.Batting.Cloth, suiting(s.Teller, plan.BattingKind),
 			func(l *plan.Layers, key string) { l.Batting.Cloth = key })
 	}
 }
@@ -180,7 +180,7 @@ func (s stack) batted(m *Moving, key string) {
 		return
 	}
 	width := cottonWidth
-	m.cloth(plan.BattingCloth, plan.Cloth{Name: "cotton batting", Width: &width, Usable: &width,
+	m.cloth(plan.BattingCloth, plan.Cloth{Name: "cotton batting", Kind: plan.BattingKind, Width: &width, Usable: &width,
 		Swatch: plan.Swatch{Motif: "plain", Ground: "#f6f1e4", Ink: "#f6f1e4"}})
 }
 
@@ -206,7 +206,8 @@ func (s stack) under(l plan.Layers) {
 	if l.Lining != "" {
 		s.Say(", ")
 		s.choose("stiffener", "Stiffener", l.Stiffener, with(Option{Says: "not stiffened"},
-			each(s.cloths(), func(o Option) string { return "stiffened with " + o.Says })),
+			each(suiting(s.Teller, plan.Interlining, plan.FaceCloth),
+				func(o Option) string { return "stiffened with " + o.Says })),
 			func(l *plan.Layers, key string) { l.Stiffener = key })
 	}
 	if !batted && l.Lining == "" {

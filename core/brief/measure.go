@@ -137,7 +137,12 @@ func made(t *Teller) {
 		})
 	if form != nil {
 		t.Say(" of ")
-		t.Set("/object/make/cloth", "Cloth of the pad", or(form.Cloth, first), t.cloths()...)
+		t.Choose(Choice{ID: "/object/make/cloth", Label: "Cloth of the pad", Now: or(form.Cloth, first),
+			Options: faced(t)}, func(m *Moving, letter string) {
+			next := *m.Plan.Object.Make
+			next.Cloth = letter
+			m.Plan.Object.Make = &next
+		})
 		t.Say(", filled through a gap of ")
 		t.Length("/object/make/gap", "Gap of the pad")
 		t.Say(" ")

@@ -56,7 +56,14 @@ func (t *Teller) Set(id, label, now string, options ...Option) {
 
 // Choose adds a choice, and what it does to the plan; also are further paths that it decides.
 func (t *Teller) Choose(c Choice, do func(m *Moving, key string)) {
-	t.brief.moves[c.ID] = do
+	t.brief.moves[c.ID] = func(m *Moving, key string) {
+		for _, o := range c.Options {
+			if o.Key == key && o.describes != "" {
+				key = m.anotherCloth(o.describes)
+			}
+		}
+		do(m, key)
+	}
 	t.words = append(t.words, Word{Choice: &c})
 }
 
@@ -131,6 +138,27 @@ func (t *Teller) cloths() []Option {
 	}
 	return out
 }
+
+// suiting are the cloths of some kinds, and one more that is described where it is chosen.
+func suiting(t *Teller, kinds ...plan.ClothKind) []Option {
+	var out []Option
+	for _, o := range t.cloths() {
+		if slices.Contains(kinds, plan.KindOf(o.Key, t.plan.Cloths[o.Key])) {
+			out = append(out, o)
+		}
+	}
+	says := "another cloth"
+	if kinds[0] != plan.FaceCloth {
+		says = "another " + string(kinds[0])
+	}
+	return append(out, Option{Key: Another, Says: says, describes: kinds[0]})
+}
+
+// faced are the cloths that covers are cut from, and another one.
+func faced(t *Teller) []Option { return suiting(t, plan.FaceCloth) }
+
+// Another is the key of an option that is a cloth the plan has not yet.
+const Another = "another"
 
 // first is the letter of the first cloth, A where there is none.
 func (t *Teller) first() string {

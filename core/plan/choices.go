@@ -248,3 +248,11 @@ func (p Per) Sold(unit length.Unit) (length.Length, string) {
 	}
 	return length.Metre, "a metre"
 }
+
+// PerOf is what a price is for in a unit, where nobody said.
+func PerOf(unit length.Unit) Per {
+	if unit == length.Inches {
+		return PerYard
+	}
+	return PerMetre
+}

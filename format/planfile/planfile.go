@@ -7,6 +7,7 @@ package planfile
 import (
 	"fmt"
 	"reflect"
+	"strconv"
 	"strings"
 
 	"umschlag/core/answer"
@@ -158,6 +159,41 @@ func ReadPart[T any](data []byte, unit length.Unit, into *T) error {
 		return r.problems
 	}
 	return nil
+}
+
+// Exactly is a part of a plan as it was typed, with the unit written to every length that has none: what it is does not
+// hang on the unit it is read in any more. into is what it is read into; the error is of type Problems.
+func Exactly[T any](data []byte, unit length.Unit, into *T) ([]byte, error) {
+	n, err := parse(data)
+	if err != nil {
+		return nil, err
+	}
+	r := &reader{unit: unit}
+	r.into(reflect.ValueOf(into).Elem(), n, "")
+	if len(r.problems) > 0 {
+		return nil, r.problems
+	}
+	for _, path := range r.bare {
+		put(n, path, fmt.Sprintf("%v %s", at(n, path), unit))
+	}
+	return print(n), nil
+}
+
+// at is the node at a path.
+func at(n node, path string) node {
+	for _, key := range strings.Split(path, "/")[1:] {
+		switch in := n.(type) {
+		case *object:
+			n = in.values[key]
+		case []node:
+			i, err := strconv.Atoi(key)
+			if err != nil || i < 0 || i >= len(in) {
+				return nil
+			}
+			n = in[i]
+		}
+	}
+	return n
 }
 
 // Part is one part of a plan as a JSON document, lengths in unit.

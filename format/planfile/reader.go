@@ -19,6 +19,8 @@ import (
 type reader struct {
 	unit     length.Unit
 	problems Problems
+	// bare are the paths of lengths without a unit of their own.
+	bare []string
 }
 
 // worded is a closed set of words.
@@ -237,6 +239,11 @@ func (r *reader) length(v reflect.Value, n node, path string) {
 		}
 		r.problems = append(r.problems, p)
 		return
+	}
+	if other := map[bool]length.Unit{true: length.Centimetres, false: length.Inches}[r.unit == length.Inches]; l != 0 {
+		if again, err := length.Parse(text, other); err == nil && again != l {
+			r.bare = append(r.bare, path)
+		}
 	}
 	v.SetInt(int64(l))
 }

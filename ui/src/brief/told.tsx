@@ -1,5 +1,8 @@
+import { useEffect, useRef } from "react";
 import type { Reckoning, Shape } from "../api/api.gen";
+import { plainSwatch } from "../cloth/Pattern";
 import { usePlan } from "../plan/context";
+import { get } from "../plan/path";
 import { letterOf } from "../sheet/Seams";
 import { Len, T } from "../words/T";
 import { BlockChoice } from "./face/Block";
@@ -16,6 +19,7 @@ export const told: Record<string, (props: { of: string }) => React.ReactNode> = 
   "take-up": TakeUp,
   fitting: FittingCheck,
   used: Used,
+  colours: Colours,
   block: BlockChoice,
   patch: Patch,
   unit: Unit,
@@ -35,6 +39,46 @@ export const textTold: Record<string, (of: Reckoning, path: string) => string | 
     return height && `${height} (in proportion)`;
   },
 };
+
+/** The colours a cloth is drawn in: its own, and that of its motif where it has one. */
+function Colours({ of: letter }: { of: string }) {
+  const { value, settled } = usePlan();
+  const at = `/cloths/${letter}/swatch`;
+  const motif = String(get(settled, `${at}/motif`) ?? "plain");
+  const name = String(get(settled, `/cloths/${letter}/name`) || `cloth ${letter}`);
+  const one = (key: "ground" | "ink", what: string) => (
+    <Colour
+      path={`${at}/${key}`}
+      label={`${what} of ${name}`}
+      now={String(value(`${at}/${key}`) ?? plainSwatch[key])}
+    />
+  );
+  return (
+    <>
+      {" in "}
+      {one("ground", "Colour")}
+      {motif !== "plain" && (
+        <>
+          {" and "}
+          {one("ink", "Colour of the motif")}
+        </>
+      )}
+    </>
+  );
+}
+
+/** A colour, kept when it is chosen, not while it is looked for. */
+function Colour({ path, label, now }: { path: string; label: string; now: string }) {
+  const { edit } = usePlan();
+  const input = useRef<HTMLInputElement>(null);
+  useEffect(() => {
+    const field = input.current;
+    const keep = () => field && field.value !== now && edit(path, field.value, label);
+    field?.addEventListener("change", keep);
+    return () => field?.removeEventListener("change", keep);
+  }, [path, label, now, edit]);
+  return <input ref={input} key={now} type="color" aria-label={label} defaultValue={now} />;
+}
 
 /** The shape whose width or height stands at a path. */
 function shapeAt(of: Reckoning, path: string): Shape | undefined {

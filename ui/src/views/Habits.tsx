@@ -1,21 +1,16 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import type { HabitHelp, HabitsView } from "../api/api.gen";
-import { ask, sentence } from "../api/client";
-import { keys, useHabits, useInTurn } from "../api/queries";
+import { sentence } from "../api/client";
+import { useHabits } from "../api/queries";
 import { T } from "../words/T";
+import { inUnits, type Kept, useKeepHabits } from "./units";
 
 /** The schools a new plan follows, each with its reason. */
 export function Habits() {
   const habits = useHabits();
   const [problem, setProblem] = useState<string | null>(null);
-  const save = useInTurn({
-    key: keys.habits,
-    scope: "habits",
-    send: (now: HabitsView, part: (now: HabitsView) => Partial<Kept>) =>
-      ask<HabitsView>("PUT", "/habits", { base: now.revision, units: now.units, habits: now.habits, ...part(now) }),
-    kept: (_, view) => view,
-  });
+  const save = useKeepHabits();
   if (!habits.data) {
     return (
       <div className="page">
@@ -68,7 +63,7 @@ export function Habits() {
           ],
         }}
         value={view.units}
-        choose={(units) => void keep((now) => ({ units, habits: exactly(now) }))}
+        choose={(units) => void keep(inUnits(units))}
       />
       {view.help.map((help) => (
         <Group
@@ -96,21 +91,6 @@ export function Habits() {
       />
     </div>
   );
-}
-
-/** What is kept of the habits. */
-interface Kept {
-  units: string;
-  habits: unknown;
-}
-
-/** Bare lengths mean something else in another unit: they are given the one they have. */
-function exactly({ habits, units }: HabitsView) {
-  const own = habits as Record<string, unknown>;
-  const lengths = ["seam", "piecing_seam", "ease", "step", "hem"].filter(
-    (key) => typeof own[key] === "string" && !/[a-z]$/.test(String(own[key])),
-  );
-  return { ...own, ...Object.fromEntries(lengths.map((key) => [key, `${own[key]} ${units}`])) };
 }
 
 /** What an hour and a sale are reckoned at, where a plan does not say it. */

@@ -13,16 +13,18 @@ import { FileButton } from "../shell/FileButton";
 import { useSay } from "../shell/Say";
 import { dressed } from "../words/fractions";
 import { T } from "../words/T";
+import { exact, inUnits, unitNames, useKeepHabits } from "./units";
 
 /** All plans, where they stand, and the start of a new one. */
 export function Shelf() {
   const shelf = useShelf();
   const units = useHabits().data?.units;
   const starts = useStarts(units ?? "in").data;
+  const [begun, carry] = useState<Begun | null>(null);
   return (
     <div className="page">
       <h1 className="sr-only">Shelf</h1>
-      {units && starts && <Starter key={units} units={units} things={starts.things} />}
+      {units && starts && <Starter key={units} units={units} things={starts.things} begun={begun} carry={carry} />}
       {shelf.isError && (
         <p className="finding stop" role="alert">
           {sentence(shelf.error)}
@@ -158,13 +160,32 @@ function pictureBox(outline: Vertex[]): string {
 /** What a maker types about a thing before its plan begins. */
 type Sizes = Record<string, string>;
 
+/** The same, on its way to another unit: sizes that were typed. */
+interface Begun {
+  key: string;
+  title: string;
+  fill: string;
+  sizes: Sizes;
+}
+
 /** A new plan, begun by saying what is to be covered. */
-function Starter({ units, things }: { units: string; things: ThingView[] }) {
+function Starter({
+  units,
+  things,
+  begun,
+  carry,
+}: {
+  units: string;
+  things: ThingView[];
+  begun: Begun | null;
+  carry: (begun: Begun) => void;
+}) {
   const usual = (key: string): Sizes => ({ ...things.find((t) => t.key === key)?.usual }) as Sizes;
-  const [key, setKey] = useState(things[0]?.key ?? "");
-  const [sizes, setSizes] = useState<Sizes>(usual(key));
-  const [fill, setFill] = useState("feather");
-  const [title, setTitle] = useState("");
+  const [key, setKey] = useState(begun?.key ?? things[0]?.key ?? "");
+  const [sizes, setSizes] = useState<Sizes>({ ...usual(key), ...begun?.sizes });
+  const [fill, setFill] = useState(begun?.fill ?? "feather");
+  const [title, setTitle] = useState(begun?.title ?? "");
+  const keep = useKeepHabits();
   const [problem, setProblem] = useState<string | null>(null);
   const go = useNavigate();
   const create = useChange(createPlan);
@@ -198,6 +219,17 @@ function Starter({ units, things }: { units: string; things: ThingView[] }) {
     } catch (error) {
       if (error instanceof ApiError) return error.problem.errors?.[0]?.text ?? error.message;
       return sentence(error);
+    }
+  };
+  // What was typed stays what it is; what is usual is usual in the other unit.
+  const another = async (next: string) => {
+    const before = usual(key);
+    const typed = Object.entries(now.current).filter(([size, text]) => text !== before[size]);
+    carry({ key, title, fill, sizes: Object.fromEntries(typed.map(([size, text]) => [size, exact(text, units)])) });
+    try {
+      await keep.mutateAsync(inUnits(next));
+    } catch (error) {
+      setProblem(sentence(error));
     }
   };
   const begin = async (doc: Plan | string) => {
@@ -284,7 +316,8 @@ function Starter({ units, things }: { units: string; things: ThingView[] }) {
             />
           </span>
         </span>
-        .
+        . Sizes are in{" "}
+        <Choice label="Unit of the workshop" value={units} options={unitNames} choose={(next) => void another(next)} />.
       </p>
       <div className="step-actions">
         <Button variant="contained" size="large" disabled={create.isPending} onClick={() => void start()}>

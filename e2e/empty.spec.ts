@@ -1,0 +1,100 @@
+import { accessible, expect, open, pick, put, saved, shown, stored, takes, test } from "./app";
+
+/** A cover of a pad of so many inches each way, planned in a workshop with nothing in it. */
+async function begin(page: import("@playwright/test").Page, url: string, inches: string) {
+  await open(page, url);
+  await put(page, "Width of the pad", inches);
+  await put(page, "Height of the pad", inches);
+  await page.getByRole("button", { name: "Plan its cover" }).click();
+  await expect(page).toHaveURL(/plans\/a-new-cover/);
+  await shown(page);
+}
+
+test("patches are sewn with one seam and closed with another, and a back waits where it must", async ({
+  page,
+  workshop,
+}) => {
+  takes(20);
+  await begin(page, workshop.url, "16");
+  // One piece of cloth is as large as it is cut: its back need not wait.
+  const brief = page.locator(".brief");
+  await expect(brief).toContainText("since one piece of cloth is as large as it is cut");
+  await expect(page.getByText("waits for the measured front")).toHaveCount(0);
+  await pick(page, "When the back is cut", "yes");
+  await expect(page.getByText("waits for the measured front")).toHaveCount(1);
+  await pick(page, "When the back is cut", "auto");
+
+  await pick(page, "Kind of front", "grid"); // whole patches that fill it, and nothing round them
+  const cuts = page.getByRole("list", { name: "All cuts" });
+  await expect(cuts).toContainText("16 × 41/2″ square");
+  await expect(brief).toContainText("since a pieced front comes out as its seams are sewn");
+  await put(page, "Seam allowance", "1/2");
+  await expect(cuts).toContainText("4 × 43/4″ square");
+  await expect(cuts).toContainText("4 × 41/2″ × 43/4″");
+  await expect(cuts).toContainText("4 × 41/2″ square");
+  await pick(page, "What takes up the seam round it", "accept");
+  await expect(brief).toContainText("it finishes 151/2″ across instead of 16″, and the outer ones show 33/4″");
+  await expect(page.getByRole("group", { name: "Sizes of the front" })).toContainText("trimmed 161/2″ × 161/2″");
+  await put(page, "Piecing seam", "3/4");
+  await expect(cuts).toContainText("16 × 51/2″ square");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(cuts).toContainText("16 × 41/2″ square");
+  await page.reload();
+  await shown(page);
+  await expect(cuts).toContainText("16 × 41/2″ square");
+
+  // More patches than their seams leave room for: what is offered helps.
+  await put(page, "Piecing seam", "2");
+  await put(page, "Patches across", "12");
+  await expect(page.getByRole("alert")).toContainText("narrower than the piecing seam");
+  await page.getByRole("button", { name: /^A piecing seam of/ }).click();
+  await expect(page.getByRole("alert")).toHaveCount(0);
+  await accessible(brief);
+});
+
+test("cloths are described where they are chosen, and taken out again", async ({ page, workshop }) => {
+  takes(15);
+  await begin(page, workshop.url, "16");
+  await pick(page, "Kind of front", "grid");
+  await pick(page, "Add a cloth to the patches", "another");
+  await put(page, "Name of cloth B", "sea dot");
+  await pick(page, "How sea dot is drawn", "dot");
+  const first = page.getByRole("combobox", { name: "Cloth 1 of the patches" });
+  await expect(first.getByRole("option")).toHaveText(["cloth A", "sea dot", "another cloth", "take it out"]);
+  await pick(page, "Layers of batting", "1");
+  await expect(first.getByRole("option")).toHaveCount(4); // no batting among the patches
+  await expect(page.getByRole("combobox", { name: "Cloth of the batting" }).getByRole("option")).toHaveText([
+    "cotton batting",
+    "another batting",
+  ]);
+  await pick(page, "Cloth 2 of the patches", "");
+  await page.getByRole("button", { name: "Take sea dot out" }).click();
+  await expect(page.getByRole("textbox", { name: "Name of cloth B", exact: true })).toHaveCount(0);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByRole("textbox", { name: "Name of cloth B", exact: true })).toHaveValue("sea dot");
+  await saved(page);
+  const { plan } = await stored(workshop, "a-new-cover");
+  expect(plan.cloths.B.swatch.motif).toBe("dot");
+});
+
+test("another unit changes nothing that is there", async ({ page, workshop }) => {
+  takes(12);
+  await fetch(`${workshop.url}/api/v1/cloths`, {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify({ cloth: { name: "moss", width: "44" } }),
+  });
+  await open(page, workshop.url);
+  await put(page, "Width of the pad", "17");
+  await pick(page, "Unit of the workshop", "cm");
+  await expect(page.getByRole("textbox", { name: "Width of the pad" })).toHaveValue(/17 in/);
+  await expect(page.getByRole("textbox", { name: "Height of the pad" })).toHaveValue(/50/);
+  await page.getByRole("button", { name: "Plan its cover" }).click();
+  await expect(page).toHaveURL(/plans\/a-new-cover/);
+  await shown(page);
+  await expect(page.locator(".brief")).toContainText("Seams are 0.7 cm");
+  await pick(page, "Cloth A, from the cupboard", "moss");
+  await expect(page.getByRole("textbox", { name: "Width of moss", exact: true })).toHaveValue(/111\.76/);
+  await open(page, `${workshop.url}/cloth`);
+  await expect(page.getByText("111.8 cm").first()).toBeVisible();
+});
