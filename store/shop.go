@@ -175,8 +175,8 @@ func (s *Store) Habits(ctx context.Context) (doc string, revision int, err error
 // Reword rewrites a document of the shop: of a cloth, a notion or a sample, by the table it stands in.
 type Reword func(table, doc string) (string, error)
 
-// SwitchUnits keeps habits in another unit, and rewrites all that the shop holds, put away or not, so that it stays what
-// it is: all of it or nothing. Whoever has one of them open saves over another revision.
+// SwitchUnits keeps habits in another unit, and rewrites all that the shop holds, put away or not, so that it stays
+// what it is: all of it or nothing. Whoever has one of them open saves over another revision.
 func (s *Store) SwitchUnits(ctx context.Context, base int, doc string, reword Reword) (revision int, err error) {
 	err = s.change(ctx, "switch units", func(tx *sql.Tx) error {
 		if revision, err = saveHabits(ctx, tx, base, doc); err != nil {

@@ -16,8 +16,9 @@ func TestSwitchingTheUnitChangesNothingThatIsThere(t *testing.T) {
 	h := emptyApp(t)
 	var cloth web.ClothView
 	require.Equal(t, http.StatusCreated, call(t, h, "POST", "/api/v1/cloths", map[string]any{"cloth": map[string]any{
-		"name": "moss", "width": "44", "have": "2 yd", "price": 12, "repeat": map[string]any{"across": 4, "along": "4 cm"},
-		"odd": []any{map[string]any{"width": "10", "length": "12 1/2"}}}}, &cloth).Code)
+		"name": "moss", "width": "44", "have": "2 yd", "price": 12,
+		"repeat": map[string]any{"across": 4, "along": "4 cm"},
+		"odd":    []any{map[string]any{"width": "10", "length": "12 1/2"}}}}, &cloth).Code)
 	require.Equal(t, http.StatusCreated, call(t, h, "POST", "/api/v1/notions", map[string]any{"notion": map[string]any{
 		"name": "cord", "for": "piping cord", "have": "20", "price": 9.144}}, nil).Code)
 	var habits web.HabitsView

@@ -31,7 +31,9 @@ type Notion struct {
 }
 
 // ByLength tells that it is cut to length in the shop, so that its price is that of a yard or a metre.
-func (n Notion) ByLength() bool { return n.Pack == 0 && n.Each == 0 && n.Count == 0 && n.PackCount == 0 }
+func (n Notion) ByLength() bool {
+	return n.Pack == 0 && n.Each == 0 && n.Count == 0 && n.PackCount == 0
+}
 
 // mostNotions is more than anyone has of one thing.
 const mostNotions = 100_000

@@ -212,10 +212,10 @@ func TestWithRecord(t *testing.T) {
 // In the format before there was one seam: fronts are sewn with that of their cover.
 func TestThereWasOneSeam(t *testing.T) {
 	for over, want := range map[string]length.Length{
-		`{"cover": {"seam": "1/2"}}`:                         length.Inch / 2,
-		`{"habits": {"seam": "3/8"}}`:                        3 * length.Inch / 8,
-		`{}`:                                                 length.Inch / 4,
-		`{"cover": {"seam": "1/2", "piecing_seam": "3/16"}}`: 3 * length.Inch / 16,
+		`{"cover": {"seam": "1/2"}}`:  length.Inch / 2,
+		`{"habits": {"seam": "3/8"}}`: 3 * length.Inch / 8,
+		`{}`:                          length.Inch / 4,
+		`{"cover": {"seam": "1/2", "piecing_seam": "3/16"}}`:                                 3 * length.Inch / 16,
 		`{"units": "cm", "object": {"width": "50", "height": "50"}, "cover": {"seam": "1"}}`: length.Centimetre,
 	} {
 		one := merged(t, cushionOfOne, over)
