@@ -22,7 +22,6 @@ var takenApart = map[string]struct {
 	"core/plan/reads.go":      {1, "the name of a key in the plan file"},
 	"core/plan/validate.go":   {2, "what a person wrote: a day, a colour"},
 	"core/plan/swatch.go":     {1, "a colour, #rrggbb"},
-	"core/answer/show.go":     {1, "words for people"},
 	"core/shopping/things.go": {2, "what is bought, by its name"},
 	"core/work/front.go":      {2, "words for people"},
 	"core/plan/aside.go":      {2, "the path of a face, until it is asked for by its key"},

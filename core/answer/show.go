@@ -51,7 +51,7 @@ func WrittenSum(terms []Term) string {
 		for i+n < len(terms) && terms[i+n].Again {
 			n++
 		}
-		text := strings.TrimPrefix(t.Amount.Text, "−")
+		text := strings.Replace(t.Amount.Text, "−", "", 1) // which ≈ may stand before
 		if n > 1 {
 			text = fmt.Sprintf("%d × %s", n, text)
 		}

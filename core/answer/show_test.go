@@ -25,3 +25,11 @@ func TestASumIsWrittenWithItsSigns(t *testing.T) {
 	assert.Equal(t, []bool{false, true, true, false},
 		[]bool{terms[0].Again, terms[1].Again, terms[2].Again, terms[3].Again})
 }
+
+// What is taken away has one sign, also where it is rounded.
+func TestWhatIsTakenAwayHasOneSign(t *testing.T) {
+	assert.Equal(t, "16″ length − ≈2⅜″ shorter round four corners − ½″ ease", answer.WrittenSum([]answer.Term{
+		{Term: "length", Amount: answer.L{NM: 16, Text: "16″"}},
+		{Term: "shorter round four corners", Amount: answer.L{NM: -2, Text: "≈−2⅜″"}},
+		{Term: "ease", Amount: answer.L{NM: -1, Text: "−½″"}}}))
+}

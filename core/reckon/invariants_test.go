@@ -114,11 +114,15 @@ func sizesAreSums(t require.TestingT, _ plan.Plan, r answer.Reckoning) {
 
 // unreadable is what slips into a text that is put together: nothing rounded to nothing, signs in a row, numbers that
 // are none, verbs without a value, gaps, and more decimals than a ruler has.
-var unreadable = regexp.MustCompile(`≈−?0(?:[^\d.]|$)|NaN|[+-]?Inf\b|%!|[-−+] ?[-−+]|  | [,.;:](?:\s|$)|,,|\(\)|\d[.,]\d{3,}(?:\D|$)|\bthe the\b|<nil>|“”`)
+var unreadable = regexp.MustCompile(`≈−?0(?:[^\d.]|$)|NaN|[+-]?Inf\b|%!|[-−+] ?≈?[-−+]|  | [,.;:](?:\s|$)|,,|\(\)|\d[.,]\d{3,}(?:\D|$)|\bthe the\b|<nil>|“”`)
 
 func textsCanBeRead(t require.TestingT, _ plan.Plan, r answer.Reckoning) {
 	r.Settled = nil // is typed, not said
-	for path, text := range texts(t, r) {
+	all := texts(t, r)
+	for name, terms := range r.Sums {
+		all["the sum of "+name] = answer.WrittenSum(terms)
+	}
+	for path, text := range all {
 		if found := unreadable.FindString(text); found != "" {
 			assert.Fail(t, "cannot be read", "%s: %q in %q", path, found, text)
 		}

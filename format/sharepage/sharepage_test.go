@@ -3,7 +3,9 @@ package sharepage_test
 import (
 	"encoding/xml"
 	"errors"
+	"flag"
 	"io"
+	"os"
 	"strings"
 	"testing"
 
@@ -43,6 +45,26 @@ func TestTheDemoIsShared(t *testing.T) {
 		for i, part := range strings.Split(page, "<svg")[1:] {
 			wellFormed(t, "<svg"+part[:strings.Index(part, "</svg>")+6], name, i)
 		}
+	}
+}
+
+var update = flag.Bool("update", false, "write the pages into testdata, to be opened in a browser and approved")
+
+// Pages that somebody opened and looked at: a cushion of patches and shapes, a hood of quilted panels, a jacket.
+func TestPagesAsTheyWereLookedAt(t *testing.T) {
+	plans, err := demo.Plans()
+	require.NoError(t, err)
+	for _, name := range []string{"van-cushion", "scanner-hood", "guest-album-jacket"} {
+		p, err := planfile.Read(plans[name])
+		require.NoError(t, err)
+		path := "testdata/" + name + ".html"
+		page := strings.ReplaceAll(written(t, p), "><", ">\n<")
+		if *update {
+			require.NoError(t, os.WriteFile(path, []byte(page), 0o644))
+		}
+		want, err := os.ReadFile(path)
+		require.NoError(t, err)
+		assert.True(t, string(want) == page, "%s is another page: open it, and approve it by go test -update", name)
 	}
 }
 
