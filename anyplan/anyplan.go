@@ -92,6 +92,10 @@ func (m maker) habits() plan.Habits {
 		"pins"), word[plan.Triangles](m, "triangles"), word[plan.StripSets](m, "strips")
 	h.Hold, h.Ends, h.Binding, h.Clip, h.Round = word[plan.Hold](m, "hold"), word[plan.StrapEnds](m,
 		"ends"), word[plan.BindingEnds](m, "binding"), word[plan.Clip](m, "clip"), word[plan.Round](m, "round")
+	if m.oneIn(4, "pressed apart") {
+		h.PressRows, h.PressJoins = word[plan.Press](m, "press rows"), word[plan.Press](m, "press joins")
+		h.PressBlocks, h.PressBorders = word[plan.Press](m, "press blocks"), word[plan.Press](m, "press borders")
+	}
 	h.Lay = pick(m, "lay", []plan.Lays{plan.RotaryLays, plan.RotaryLays, plan.TemplateLays})
 	return h
 }

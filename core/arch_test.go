@@ -19,7 +19,8 @@ import (
 var rooms = []string{
 	"seeded", "core/ref", "core/kind", "core/length", "core/outline", "core/sum", "core/finding", "core/machine",
 	"core/plan", "core/place", "core/shape", "core/applique", "core/cover", "core/fold", "core/block", "core/gridfit",
-	"core/front", "core/press", "core/quilt", "core/takeup", "core/sample", "core/layers", "core/back", "core/edge",
+	"core/front", "core/press", "core/quilt", "core/takeup", "core/pads",
+	"core/sample", "core/layers", "core/back", "core/edge",
 	"core/fitting", "core/lay", "core/stock", "core/shopping", "core/costing", "core/schedule", "core/practice",
 	"core/outlook", "core/panel", "core/begin", "core/move", "core/cutting", "core/work", "core/fit", "core/edging",
 	"core/supply", "core/answer", "core/show", "core/reckon", "core/brief", "core/compare", "core/spoil", "core/remedy",

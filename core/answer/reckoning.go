@@ -68,10 +68,21 @@ type Reckoning struct {
 	// Guide is where a quilted front is trimmed; absent until it is measured.
 	Guide    *Guide            `json:"guide,omitempty"`
 	Findings []finding.Finding `json:"findings"`
+	// Pads are those that shops have for a cushion, the one that fills it best first; absent for other covers and where
+	// the pad is made.
+	Pads []PadFit `json:"pads,omitempty"`
 	// Inspections are what is looked at when it is done.
 	Inspections []work.Inspection `json:"inspections,omitempty"`
 	// Cost is what it costs with all its covers; absent for a plan that cannot be cut.
 	Cost *Cost `json:"cost,omitempty"`
+}
+
+// PadFit is a pad that is sold, and how it fills the cover: full, plump or slack.
+type PadFit struct {
+	Size  Size   `json:"size"`
+	Round bool   `json:"round,omitempty"`
+	How   string `json:"how"`
+	Why   string `json:"why"`
 }
 
 // Guide says how far inside each edge of a quilted panel the cut lies, at both ends: the

@@ -59,6 +59,9 @@ func measure(t *Teller) {
 	if known {
 		t.blocks = append(t.blocks, Block{Widget: "figure", Of: object.Figure(t.plan)})
 	}
+	if t.plan.Cover.Rules().ByBack && t.plan.Object.Make == nil {
+		t.blocks = append(t.blocks, Block{Widget: "pads"})
+	}
 }
 
 func pad(t *Teller) {

@@ -99,7 +99,8 @@ func (o Order) Of(piece cover.Piece) (Panel, finding.List) {
 		Wide: chain.Top.Width.Total(), High: chain.Top.Height.Total(), Seams: face.Seams})
 	found = append(found, o.nearSeams(out)...)
 	found = append(found, o.bulky(out)...)
-	out.Pressed = press.Of(press.Order{Face: face, School: p.Habits.Press, Quilted: q.Quilted(), Tone: o.tone})
+	school, at := press.Schools(p.Habits)
+	out.Pressed = press.Of(press.Order{Face: face, School: school, At: at, Quilted: q.Quilted(), Tone: o.tone})
 	return out, found
 }
 

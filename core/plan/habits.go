@@ -99,6 +99,12 @@ func (Round) Values() []string       { return []string{"one-go", "four-runs"} }
 type Habits struct {
 	// Press seams so that they nest, open, or to the dark side.
 	Press Press `json:"press,omitempty"`
+	// PressBlocks, PressRows, PressJoins and PressBorders are the same for seams within blocks, within rows, between
+	// rows and round them; pressed as the others where nothing is said.
+	PressBlocks  Press `json:"press_blocks,omitempty"`
+	PressRows    Press `json:"press_rows,omitempty"`
+	PressJoins   Press `json:"press_joins,omitempty"`
+	PressBorders Press `json:"press_borders,omitempty"`
 	// Pins come out before the needle, or are sewn over.
 	Pins Pins `json:"pins,omitempty"`
 	// Triangles: cut exactly, cut large in pairs and trimmed, or many at a time.
@@ -219,6 +225,11 @@ func HabitsHelp() []HabitHelp {
 				"Open on quilted pieces, whose lines cross the seams; nesting on all others."},
 			{"dark", "to the dark side", "Nothing dark shows through pale cloth; seams do not always nest."},
 		}},
+		pressedAt("press_rows", "Pressing the rows", "Seams between the patches or blocks of a row."),
+		pressedAt("press_joins", "Pressing the joins", "Seams that join the rows. Rows in turn and joins open is common: "+
+			"corners lock, and the long seams lie flat."),
+		pressedAt("press_blocks", "Pressing the blocks", "Seams within a block."),
+		pressedAt("press_borders", "Pressing the borders", "Seams that sew borders on."),
 		{Key: "triangles", Name: "Triangles", About: "How triangles that are sewn into squares or geese are cut.",
 			Schools: []School{
 				{"exact", "to size, one by one",
@@ -294,6 +305,16 @@ func HabitsHelp() []HabitHelp {
 	}
 }
 
+// pressedAt are the schools of pressing for some of the seams.
+func pressedAt(key, name, about string) HabitHelp {
+	return HabitHelp{Key: key, Name: name, About: about, Schools: []School{
+		{"", "as all seams", "One way for everything is easiest to keep in mind."},
+		{"nest", "nesting", "In turn to both sides, so that seams that meet lock."},
+		{"open", "open", "Flattest, where the seam is long or much meets in it."},
+		{"dark", "to the dark side", "Nothing dark shows through pale cloth."},
+	}}
+}
+
 // Chosen are the schools that habits follow, by the keys of HabitsHelp. A size
 // that is no school's has no entry.
 func (h Habits) Chosen() map[string]string {
@@ -304,6 +325,10 @@ func (h Habits) Chosen() map[string]string {
 		"hem": h.Hem}
 	if h.PiecingSeam == 0 {
 		chosen["piecing_seam"] = ""
+	}
+	for key, press := range map[string]Press{"press_blocks": h.PressBlocks, "press_rows": h.PressRows,
+		"press_joins": h.PressJoins, "press_borders": h.PressBorders} {
+		chosen[key] = string(press)
 	}
 	for _, help := range HabitsHelp() {
 		for _, school := range help.Schools {

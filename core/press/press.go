@@ -51,16 +51,58 @@ type Conflict struct {
 
 // Order is what a plan is made from.
 type Order struct {
-	Face   front.Face
+	Face front.Face
+	// School for all seams, and for some kinds of them where they are pressed otherwise.
 	School plan.Press
+	At     map[front.SeamKind]plan.Press
 	// Quilted faces have lines of stitching across their seams.
 	Quilted bool
 	// Tone is how light a cloth is, from 0 to 1, where that is known.
 	Tone func(cloth string) (float64, bool)
 }
 
-// Of is the pressing plan of a face by a school.
+// Schools are how seams are pressed by habits: for all of them, and by their kinds.
+func Schools(h plan.Habits) (all plan.Press, at map[front.SeamKind]plan.Press) {
+	at = map[front.SeamKind]plan.Press{}
+	for press, kinds := range map[*plan.Press][]front.SeamKind{&h.PressBlocks: {front.InBlock},
+		&h.PressRows: {front.InBand}, &h.PressJoins: {front.Between, front.Stacked},
+		&h.PressBorders: {front.Round, front.Pieced}} {
+		for _, kind := range kinds {
+			if *press != "" {
+				at[kind] = *press
+			}
+		}
+	}
+	return h.Press, at
+}
+
+// Of is the pressing plan of a face by a school, with others for some kinds of its seams.
 func Of(o Order) Plan {
+	p := o.bySchool()
+	others := map[plan.Press]Plan{}
+	for i, s := range o.Face.Seams {
+		school, other := o.At[s.Kind]
+		switch {
+		case !other:
+		case school == plan.PressOpen: // a border too, where that is asked for
+			p.Sides[i] = Open
+		default:
+			if _, made := others[school]; !made {
+				others[school] = Order{Face: o.Face, School: school, Quilted: o.Quilted, Tone: o.Tone}.bySchool()
+			}
+			p.Sides[i] = others[school].Sides[i]
+		}
+	}
+	if len(o.At) > 0 {
+		p.Conflicts = nil
+		p.conflicts(o.Face.Seams, meetings(o.Face.Seams).all)
+	}
+	o.summed(&p)
+	return p
+}
+
+// bySchool presses all seams by one school.
+func (o Order) bySchool() Plan {
 	p := Plan{Sides: make([]Side, len(o.Face.Seams)), Rows: map[int]Side{}, Between: map[int]Side{}}
 	switch {
 	case o.School == plan.PressOpen, o.School == plan.PressCrossed && o.Quilted:
@@ -75,7 +117,6 @@ func Of(o Order) Plan {
 	default:
 		o.nested(&p)
 	}
-	o.summed(&p)
 	return p
 }
 

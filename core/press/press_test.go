@@ -172,3 +172,57 @@ func TestAPlanDoesNotHangOnTheWaySeamsAreDrawn(t *testing.T) {
 		assert.Len(t, press.Of(press.Order{Face: turned, School: plan.PressNest}).Conflicts, len(p.Conflicts))
 	})
 }
+
+// Seams of one kind may be pressed otherwise than all others: rows in turn, the seams that join them open.
+func TestEachLevelIsPressedAsItIsDecided(t *testing.T) {
+	f := face(t, plan.Face{Columns: 4, Rows: 4, Block: plan.Block{Name: "pinwheel"}})
+	h := plan.DefaultHabits(length.Inches)
+	h.PressJoins = plan.PressOpen
+	all, at := press.Schools(h)
+	p := press.Of(press.Order{Face: f, School: all, At: at})
+	nested := press.Of(press.Order{Face: f, School: plan.PressNest})
+	for i, s := range f.Seams {
+		if s.Kind == front.Between {
+			assert.Equal(t, press.Open, p.Sides[i])
+		} else {
+			assert.Equal(t, nested.Sides[i], p.Sides[i])
+		}
+	}
+	assert.Equal(t, nested.Rows, p.Rows)
+	assert.Equal(t, press.Open, p.Between[1])
+	assert.Empty(t, p.Conflicts)
+
+	h = plan.DefaultHabits(length.Inches)
+	h.Press, h.PressBlocks = plan.PressOpen, plan.PressNest
+	all, at = press.Schools(h)
+	p = press.Of(press.Order{Face: f, School: all, At: at})
+	for i, s := range f.Seams {
+		if s.Kind == front.InBlock {
+			assert.Equal(t, nested.Sides[i], p.Sides[i])
+		} else {
+			assert.Equal(t, press.Open, p.Sides[i], s.Kind)
+		}
+	}
+	bordered := face2(t)
+	for school, want := range map[plan.Press]bool{"": false, plan.PressOpen: true} {
+		h = plan.DefaultHabits(length.Inches)
+		h.PressBorders = school
+		all, at = press.Schools(h)
+		p = press.Of(press.Order{Face: bordered, School: all, At: at})
+		for i, s := range bordered.Seams {
+			if s.Kind == front.Round {
+				assert.Equal(t, want, p.Sides[i] == press.Open, "to the border, or open where that is asked for")
+			}
+		}
+	}
+}
+
+// face2 is a grid inside a border.
+func face2(t require.TestingT) front.Face {
+	f := plan.Face{Kind: plan.GridFace, Columns: 2, Rows: 2, Patch: plan.Patch{Width: 4 * in, Height: 4 * in},
+		Cloths: []string{"A"}, Borders: []plan.Border{{Width: plan.Extent{Width: in}, Cloth: "B"}}}
+	built, found := front.Build(front.Order{Face: f, Finished: size(10*in, 10*in), Trimmed: size(21*in/2, 21*in/2),
+		Top: size(21*in/2, 21*in/2), Seam: in / 4, Step: in / 8, Style: length.Style{Unit: length.Inches}})
+	require.False(t, found.Stopped(), "%v", found)
+	return built
+}

@@ -3,6 +3,8 @@
 package show
 
 import (
+	"cmp"
+
 	"umschlag/core/answer"
 	"umschlag/core/back"
 	"umschlag/core/cover"
@@ -13,6 +15,7 @@ import (
 	"umschlag/core/fitting"
 	"umschlag/core/layers"
 	"umschlag/core/length"
+	"umschlag/core/pads"
 	"umschlag/core/panel"
 	"umschlag/core/plan"
 	"umschlag/core/sample"
@@ -95,9 +98,26 @@ func Of(r Result) answer.Reckoning {
 	cloths(t)
 	counts(t)
 	steps(t)
+	padsSold(t)
 	t.out.Inspections = work.Inspections(r.Plan)
 	cost(t)
 	return t.out
+}
+
+// padsSold are the pads that shops have for a cushion as it finishes inside its flange.
+func padsSold(t *teller) {
+	o := t.Plan.Object
+	if !t.Cover.ByBack || o.Make != nil || len(t.Cover.Pieces) == 0 {
+		return
+	}
+	inside := t.Cover.Pieces[0].Finished
+	order := pads.Order{Width: inside.Width.Total() - 2*t.Plan.Cover.Flange,
+		Height: inside.Height.Total() - 2*t.Plan.Cover.Flange, Round: o.Round(), Unit: t.Plan.Units,
+		Fill: cmp.Or(o.Fill, "polyester")}
+	for _, f := range pads.Of(order) {
+		t.out.Pads = append(t.out.Pads, answer.PadFit{Size: answer.Size{Width: t.l(f.Width), Height: t.l(f.Height)},
+			Round: f.Round, How: string(f.How), Why: f.Why})
+	}
 }
 
 // empty is the reckoning of a plan before anything is made.

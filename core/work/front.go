@@ -1,6 +1,7 @@
 package work
 
 import (
+	"cmp"
 	"fmt"
 	"slices"
 	"strings"
@@ -230,7 +231,7 @@ func of(band front.Band, what string) bool { return band.Of == what }
 
 // joinRows joins the rows of a grid.
 func joinRows(b *builder, g front.Grid, bands []front.Band) {
-	school := b.Plan.Habits.Press
+	school := cmp.Or(b.Plan.Habits.PressRows, b.Plan.Habits.Press)
 	side := b.Pressed.Between[bands[0].Number]
 	if g.Sash && side != press.Open {
 		side = press.ToSash
@@ -295,6 +296,14 @@ func count(n int, one, many string) string {
 	return fmt.Sprintf("%d %s", n, many)
 }
 
+// borderPress says where the seams of a border go.
+func borderPress(b *builder) string {
+	if b.Plan.Habits.PressBorders == plan.PressOpen {
+		return "Press the seams open."
+	}
+	return "Press the seams towards the border."
+}
+
 func meeting(school plan.Press) string {
 	if school == plan.PressNest {
 		return "Where seams meet, push their allowances together until they lock."
@@ -345,7 +354,7 @@ func sewBorder(b *builder, of ref.Key) {
 	step := func(role ref.Role, pair int, edge, title, text, check string) {
 		b.add(Step{Role: role, Of: of, Edge: edge, Pair: pair, Stage: Piecing, Act: BorderSewn, Seams: 2,
 			Stack: borderStack(b, role), Title: title, Text: text, Check: check,
-			Machine: b.piecing(), Press: "Press the seams towards the border.", Caution: pinsText(b)})
+			Machine: b.piecing(), Press: borderPress(b), Caution: pinsText(b)})
 	}
 	for _, p := range parts {
 		if p.Role == front.BorderPatch {

@@ -125,6 +125,11 @@ remedies: Remedy[]
 guide?: Guide
 findings: Finding[]
 /**
+ * Pads are those that shops have for a cushion, the one that fills it best first; absent for other covers and where
+ * the pad is made.
+ */
+pads?: PadFit[]
+/**
  * Inspections are what is looked at when it is done.
  */
 inspections?: Inspection[]
@@ -1410,6 +1415,15 @@ export interface Change {
 op: string
 path: string
 value?: unknown
+}
+/**
+ * PadFit is a pad that is sold, and how it fills the cover: full, plump or slack.
+ */
+export interface PadFit {
+size: Size
+round?: boolean
+how: string
+why: string
 }
 /**
  * Inspection is one thing that is looked at before a cover is called done. What is

@@ -1211,6 +1211,14 @@ export interface Habits {
  */
 press?: ("nest" | "open" | "dark" | "crossed")
 /**
+ * PressBlocks, PressRows, PressJoins and PressBorders are the same for seams within blocks, within rows, between
+ * rows and round them; pressed as the others where nothing is said.
+ */
+press_blocks?: ("nest" | "open" | "dark" | "crossed")
+press_rows?: ("nest" | "open" | "dark" | "crossed")
+press_joins?: ("nest" | "open" | "dark" | "crossed")
+press_borders?: ("nest" | "open" | "dark" | "crossed")
+/**
  * Pins come out before the needle, or are sewn over.
  */
 pins?: ("remove" | "over")

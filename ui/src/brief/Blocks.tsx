@@ -1,7 +1,8 @@
-import type { Block, SetAside } from "../api/api.gen";
+import type { Block, PadFit, SetAside } from "../api/api.gen";
 import { Swatch } from "../cloth/Swatch";
 import { usePlan } from "../plan/context";
 import { within } from "../plan/path";
+import { Len, T } from "../words/T";
 import { Compare } from "./CompareClosures";
 import { Figure } from "./Figure";
 import { Applique } from "./face/Applique";
@@ -41,6 +42,7 @@ function One({ of: block }: { of: Block }) {
 /** What is drawn for a block that is no paragraph. */
 const widgets: Record<string, (props: { of: Block }) => React.ReactNode> = {
   figure: ({ of }) => <Figure kind={of.of ?? ""} />,
+  pads: Pads,
   pieces: Pieces,
   parts: Parts,
   cloth: Cloth,
@@ -125,6 +127,47 @@ function Parts({ of: block }: { of: Block }) {
         </li>
       ))}
     </ol>
+  );
+}
+
+const fills: Record<string, string> = { full: "fills it", plump: "is plump in it", slack: "is slack in it" };
+
+/** The pads that shops have for this cover. */
+function Pads() {
+  const pads = usePlan().reckoning.pads ?? [];
+  const [best] = pads;
+  if (!best) return null;
+  return (
+    <details className="pads-sold">
+      <summary>
+        Of the pads that are sold, <PadSize of={best} /> {fills[best.how] ?? best.how}
+      </summary>
+      <ul>
+        {pads.map((pad) => (
+          <li key={`${pad.size.width.nm} ${pad.size.height.nm}`}>
+            <strong>
+              <PadSize of={pad} />
+            </strong>{" "}
+            {fills[pad.how] ?? pad.how}.{" "}
+            <span className="soft">
+              <T>{pad.why}</T>
+            </span>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+
+function PadSize({ of: pad }: { of: PadFit }) {
+  return pad.round ? (
+    <>
+      one <Len of={pad.size.width} /> across
+    </>
+  ) : (
+    <>
+      one of <Len of={pad.size.width} by={pad.size.height} />
+    </>
   );
 }
 

@@ -29,7 +29,7 @@ export function PlanHabits() {
             key={h.key}
             help={h}
             value={reckoning.schools[h.key] ?? ""}
-            choose={(school) => edit(`/habits/${h.key}`, school, `${h.name.toLowerCase()}: ${school}`)}
+            choose={(school) => edit(`/habits/${h.key}`, school || undefined, `${h.name.toLowerCase()}: ${school}`)}
           />
         ))}
     </div>
