@@ -28,7 +28,9 @@ func (o Order) borders(f *Face, across, down *axis) finding.List {
 			r.rims = [4]length.Length{across.rimLow, across.rimHigh, down.rimLow, down.rimHigh}
 		}
 		if i == 0 {
-			r.follow(o.Centre)
+			if found = append(found, r.follow(o.Centre)...); found.Stopped() {
+				return found
+			}
 		}
 		found = append(found, r.sew()...)
 		raw = r.raw
@@ -60,8 +62,9 @@ type ring struct {
 // follow makes up in the first border for what is inside it having come out otherwise
 // than planned: its strips are cut to the measured centre, and half of the difference wider
 // a side, so that the whole comes out as planned.
-func (r *ring) follow(centre plan.Sized) {
-	one := func(raw *sum.Sum, measured length.Length, low, high *sum.Sum) {
+func (r *ring) follow(centre plan.Sized) finding.List {
+	var found finding.List
+	one := func(word string, raw *sum.Sum, measured length.Length, low, high *sum.Sum) {
 		if measured == 0 {
 			return
 		}
@@ -77,9 +80,17 @@ func (r *ring) follow(centre plan.Sized) {
 		}
 		*low, *high = low.Plus(sum.Measured, name, off/2).UpTo(r.Step), high.Plus(sum.Measured, name, off-off/2).
 			UpTo(r.Step)
+		if min(low.Total(), high.Total()) <= 2*r.Seam {
+			text := r.Style.Text
+			found.Add(finding.Stop, "centre-too-large", fmt.Sprintf("%s/borders/0/width", r.Path),
+				fmt.Sprintf("What lies inside the borders measured %s %s, %s over the plan: the first border is too narrow to take that up.",
+					text(measured), word, text(-off)),
+				"Measure it again, or trim it to the plan and measure it then.")
+		}
 	}
-	one(&r.raw.Width, centre.Width, &r.left, &r.right)
-	one(&r.raw.Height, centre.Height, &r.above, &r.below)
+	one("across", &r.raw.Width, centre.Width, &r.left, &r.right)
+	one("up", &r.raw.Height, centre.Height, &r.above, &r.below)
+	return found
 }
 
 // length of a strip and where it lies.

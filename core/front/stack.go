@@ -85,6 +85,7 @@ func stack(o Order) (Face, finding.List) {
 func (o Order) partOf(i int, p plan.Part, above, below length.Length) Order {
 	sub := o
 	sub.Face, sub.Path, sub.In = p.Face, fmt.Sprintf("%s/parts/%d/face", o.Path, i), p.Key
+	sub.Centre = plan.Sized{} // measured of a face that is alone
 	sub.Held.Top, sub.Held.Bottom = o.Held.Top || i > 0, o.Held.Bottom || i < len(o.Face.Parts)-1
 	sub.Finished.Height = sum.Of(sum.Part, "height of the part", p.Height.Width)
 	sub.Trimmed.Height = sum.Of(sum.Seam, "seam allowance", o.edge(sub.Held.Top)).Then(sub.Finished.Height).

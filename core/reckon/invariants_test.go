@@ -68,7 +68,7 @@ func TestWhatHoldsOfEveryPlan(t *testing.T) {
 func priced(t *rapid.T, p plan.Plan) plan.Plan {
 	for _, letter := range slices.Sorted(maps.Keys(p.Cloths)) {
 		c := p.Cloths[letter]
-		c.Price = float64(rapid.IntRange(1, 4000).Draw(t, "price of "+letter)) / 100
+		c.Price = float64(rapid.IntRange(500, 4000).Draw(t, "price of "+letter)) / 100
 		p.Cloths[letter] = c
 	}
 	amount := func(name string, most int) *float64 { return ptr(float64(rapid.IntRange(1, most).Draw(t, name))) }

@@ -55,7 +55,7 @@ func TestALargerSeamCutsNothingSmaller(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		p := anyplan.Plans().Draw(t, "plan").Settle()
 		more := rapid.SampledFrom([]length.Length{in / 16, in / 8}).Draw(t, "more")
-		at := rapid.IntRange(1, 3).Draw(t, "which seams")
+		at := rapid.SampledFrom([]int{1, 3}).Draw(t, "which seams") // one alone, or both
 		a, b, ok := both(t, p, func(q *plan.Plan) {
 			if at&1 > 0 {
 				q.Cover.Seam += more
@@ -68,10 +68,16 @@ func TestALargerSeamCutsNothingSmaller(t *testing.T) {
 			return
 		}
 		made++
-		larger := sizesOf(b)
+		larger, count := sizesOf(b), map[string]int{}
+		for _, c := range b.Cuts {
+			count[c.ID] = c.Count
+		}
 		for _, c := range a.Cuts {
-			is, there := larger[c.ID]
-			if there && c.About.Role != ref.Stiffener { // which keeps out of the seams
+			is := larger[c.ID]
+			// A stiffener keeps out of the seams; what becomes more may become shorter; patches of a border share what
+			// rounding leaves them; and what is alike and numbered may be numbered otherwise.
+			shared := c.About.Ring > 0 && c.About.Cloth != "" || c.About.No > 0
+			if count[c.ID] == c.Count && c.About.Role != ref.Stiffener && !shared {
 				assert.GreaterOrEqual(t, is[0]+5, c.Width.NM, c.ID)
 				assert.GreaterOrEqual(t, is[1]+5, c.Height.NM, c.ID)
 			}

@@ -9,6 +9,7 @@ import (
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 )
 
 // known are the changes that are tried, by the codes of stops.
@@ -20,6 +21,13 @@ func init() {
 		"patch-too-large":     fill,
 		"stack-does-not-fill": stacked, "stack-empty": stacked, "strips-do-not-fill": striped,
 		"windows-do-not-fill": windowed, "windows-small": windowed, "windows-quilted": windowed,
+		"centre-too-large": func(s *sifter) {
+			s.change("What was measured there is left out, to be measured again", func(p *plan.Plan) {
+				p.Measured = slices.DeleteFunc(p.Measured, func(m plan.Measured) bool {
+					return m.Gate == ref.FrontPieced.String()
+				})
+			})
+		},
 		"seam-too-wide": func(s *sifter) {
 			s.largest("A piecing seam of %s, the widest there is room for", s.plan.Settle().Cover.PiecingSeam,
 				func(p *plan.Plan, l length.Length) { p.Cover.PiecingSeam = l })
