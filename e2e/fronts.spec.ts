@@ -52,7 +52,7 @@ test("seven rows of five with an outside sash: 42 short ones and 8 long", async 
   await open(page, `${demo.url}${plan}`);
   await put(page, "Width of the pad", "19");
   await put(page, "Height of the pad", "26");
-  await pick(page, "Width of border 1", "none");
+  await page.getByRole("button", { name: "Take border 1 off" }).click();
   await put(page, "Patches across", "5");
   await put(page, "Patches down", "7");
   await put(page, "Finished width of a patch", "3");

@@ -8,6 +8,7 @@ package back
 import (
 	"cmp"
 	"fmt"
+	"slices"
 
 	"umschlag/core/finding"
 	"umschlag/core/kind"
@@ -178,6 +179,8 @@ func init() {
 
 // Build reckons the closure.
 func Build(o Order) (Back, finding.List) {
+	// A fold of nothing is no fold: a hem may be turned once.
+	o.Plan.Hem = slices.DeleteFunc(slices.Clone(o.Plan.Hem), func(h length.Length) bool { return h == 0 })
 	build, ok := Kinds.Of(string(o.Plan.Kind))
 	if !ok {
 		var found finding.List

@@ -261,3 +261,13 @@ func TestAnyEnvelopeOverlapsAsWantedOrAStepMore(t *testing.T) {
 		assert.True(t, got > overlap-3 && got < overlap+2*in/8, "%d for %d", got, overlap)
 	})
 }
+
+// A hem whose second fold is nothing is turned once, and nobody is told to turn it again by nothing.
+func TestAHemMayBeTurnedOnce(t *testing.T) {
+	b, found := back.Build(envelope(39*in/2, 5*in, in/2, 0))
+	require.False(t, found.Stopped())
+	assert.Contains(t, b.Making[0].Text, "to the wrong side ½″, press, and stitch close to the raw edge.")
+	once, _ := back.Build(envelope(39*in/2, 5*in, in/2))
+	assert.Equal(t, once.Panels, b.Panels)
+	assert.Equal(t, once.Marks, b.Marks)
+}

@@ -76,10 +76,14 @@ func hemMaking(o Order) Making {
 	for i, h := range o.Plan.Hem {
 		folds[i] = o.text(h)
 	}
+	inner := "inner fold"
+	if len(folds) == 1 {
+		inner = "raw edge"
+	}
 	return Making{Role: ref.DoHem, Stack: turnedPiece("its hem"), Turned: true,
 		Title: "Hem the back pieces", Machine: hemming, Press: "Press the hem flat.",
-		Text: fmt.Sprintf("Turn one long edge of each to the wrong side %s, press, and stitch close to the inner fold.",
-			strings.Join(folds, " and again "))}
+		Text: fmt.Sprintf("Turn one long edge of each to the wrong side %s, press, and stitch close to the %s.",
+			strings.Join(folds, " and again "), inner)}
 }
 
 // sewnAlong is stitching over the whole height, so many times.

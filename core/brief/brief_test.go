@@ -76,7 +76,7 @@ func stage(p plan.Plan, w *reckon.Workshop, name string) string {
 
 func TestABriefReadsAsAMakerSpeaks(t *testing.T) {
 	p := cushion(t)
-	assert.Equal(t, "A cushion pad, [Width of the pad] across by [Height of the pad] up, filled with polyester. It is bought. It is made [How many are made] time.\n\n",
+	assert.Equal(t, "A cushion pad, [Width of the pad] across by [Height of the pad] up, filled with polyester. It is bought. It is made [How many are made] time.\n\n\n",
 		stage(p, nil, "Measure"))
 	assert.Contains(t, stage(p, nil, "Back"),
 		"It closes with an envelope of linen, in two equal pieces, hemmed [First fold of the hem] and [Second fold of the hem], overlapping by a size, [Overlap of the back].  It is cut as is usual: with the front, since one piece of cloth is as large as it is cut.")

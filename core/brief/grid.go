@@ -339,6 +339,11 @@ func border(f *FaceTeller, i int, b plan.Border) {
 			func(b *plan.Border, letter string) { b.CornerCloth = letter })
 	}
 	f.Say(". ")
+	f.Press(Press{ID: f.id("borders", i) + "#off", Says: "Take the border off",
+		Label: f.label("Take border " + n + " off")}, func(m *Moving) {
+		f.change(m, func(face *plan.Face) { face.Borders = slices.Delete(face.Borders, i, i+1) })
+	})
+	f.Say(" ")
 }
 
 func borderWidth(f *FaceTeller, i int, b plan.Border) {
@@ -348,20 +353,14 @@ func borderWidth(f *FaceTeller, i int, b plan.Border) {
 		now = "rest"
 	}
 	f.Choose(Choice{ID: f.id("borders", i, "width#is"), Label: f.label("Width of border " + n), Now: now,
-		Options: []Option{{Key: "rest", Says: "takes the rest"}, {Key: "given", Says: "measures"},
-			{Key: "none", Says: "is taken off"}}}, func(m *Moving, key string) {
-		width := plan.Extent{Rest: true}
-		if key == "given" {
-			width = plan.Extent{Width: m.border(f.place.Config, n)}
-		}
-		f.change(m, func(face *plan.Face) {
-			if key == "none" {
-				face.Borders = slices.Delete(face.Borders, i, i+1)
-			} else {
-				face.Borders[i].Width = width
+		Options: []Option{{Key: "rest", Says: "takes the rest"}, {Key: "given", Says: "measures"}}},
+		func(m *Moving, key string) {
+			width := plan.Extent{Rest: true}
+			if key == "given" {
+				width = plan.Extent{Width: m.border(f.place.Config, n)}
 			}
+			f.change(m, func(face *plan.Face) { face.Borders[i].Width = width })
 		})
-	})
 	if b.Width.Rest {
 		f.Widget("border", f.place.Config+"/"+n)
 		return
