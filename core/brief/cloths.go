@@ -94,6 +94,14 @@ func cloth(t *Teller, letter, name string, shelf []Option) {
 			})
 	}
 	t.Say(", ")
+	if kind := plan.KindOf(letter, c); kind == plan.FaceCloth || kind == plan.QuiltedCloth {
+		t.Set(at+"/kind", "Layers of "+called, string(kind), Option{Key: "cloth", Says: "one layer"},
+			Option{Key: "quilted", Says: "quilted already"})
+		if t.Say(", "); kind == plan.QuiltedCloth {
+			t.Length(at+"/loft", "Thickness of "+called)
+			t.Say(" thick, ")
+		}
+	}
 	t.Length(at+"/width", "Width of "+called)
 	t.Say(" wide and ")
 	t.Length(at+"/usable", "Usable width of "+called)

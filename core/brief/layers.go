@@ -206,7 +206,7 @@ func (s stack) under(l plan.Layers) {
 	if l.Lining != "" {
 		s.Say(", ")
 		s.choose("stiffener", "Stiffener", l.Stiffener, with(Option{Says: "not stiffened"},
-			each(suiting(s.Teller, plan.Interlining, plan.FaceCloth),
+			each(suiting(s.Teller, plan.Interlining, plan.FaceCloth, plan.QuiltedCloth),
 				func(o Option) string { return "stiffened with " + o.Says })),
 			func(l *plan.Layers, key string) { l.Stiffener = key })
 	}

@@ -148,14 +148,14 @@ func suiting(t *Teller, kinds ...plan.ClothKind) []Option {
 		}
 	}
 	says := "another cloth"
-	if kinds[0] != plan.FaceCloth {
+	if kinds[0] != plan.FaceCloth { // a batting, an interlining
 		says = "another " + string(kinds[0])
 	}
 	return append(out, Option{Key: Another, Says: says, describes: kinds[0]})
 }
 
 // faced are the cloths that covers are cut from, and another one.
-func faced(t *Teller) []Option { return suiting(t, plan.FaceCloth) }
+func faced(t *Teller) []Option { return suiting(t, plan.FaceCloth, plan.QuiltedCloth) }
 
 // Another is the key of an option that is a cloth the plan has not yet.
 const Another = "another"

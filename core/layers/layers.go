@@ -64,6 +64,18 @@ func Thick(l *plan.Layers) length.Length {
 	return t
 }
 
+// Beyond is how much thicker a face is than one of ordinary cloth: of the thickest of its cloths that is quilted
+// already.
+func Beyond(p plan.Plan, f plan.Face) length.Length {
+	most := length.Length(0)
+	for letter := range plan.Used(plan.Plan{Pieces: map[string]plan.Piece{"front": {Face: &f}}}) {
+		if c, described := p.Cloths[letter]; described && c.Kind == plan.QuiltedCloth {
+			most = max(most, c.Settle().Loft-outerThick)
+		}
+	}
+	return most
+}
+
 // Of is the chain of a settled piece whose panel is trimmed to the given size. path is
 // where the piece stands in the plan.
 func Of(path string, q plan.Piece, trimmed sum.Size, step length.Length, samples sample.Shelf) (Chain, finding.List) {

@@ -87,6 +87,13 @@ func (o Order) Of(piece cover.Piece) (Panel, finding.List) {
 	} else {
 		chain, _ = layers.Of(path, q, trimmed, p.Habits.Step, o.Samples)
 	}
+	beyond := layers.Beyond(p, decided)
+	chain.Thick += beyond
+	if l := q.Layers; beyond > 0 && l != nil && l.Batting != nil && l.Batting.Count > 0 {
+		found.Add(finding.Note, "quilted-twice", path+"/layers/batting",
+			fmt.Sprintf("The %s is cut from cloth that is quilted already; with batting under it the stack is %s thick.",
+				piece.Name, p.Style().Text(chain.Thick)), "Leave the batting out, unless it is to be that thick.")
+	}
 	out := Panel{Piece: piece, Decided: q, Path: path, Face: face, Chain: chain, Body: body,
 		Across: (chain.Top.Width.Total() - trimmed.Width.Total()) / 2,
 		Up:     (chain.Top.Height.Total() - trimmed.Height.Total()) / 2}

@@ -188,10 +188,12 @@ const (
 	FlatPocket   PocketStyle = "flat"
 	FoldedPocket PocketStyle = "folded"
 
-	FaceCloth   ClothKind = "cloth"
-	BattingKind ClothKind = "batting"
-	Interlining ClothKind = "interlining"
-	WebKind     ClothKind = "web"
+	FaceCloth ClothKind = "cloth"
+	// QuiltedCloth is bought quilted: one layer that is as thick as a stack.
+	QuiltedCloth ClothKind = "quilted"
+	BattingKind  ClothKind = "batting"
+	Interlining  ClothKind = "interlining"
+	WebKind      ClothKind = "web"
 
 	PerYard  Per = "yd"
 	PerMetre Per = "m"
@@ -222,10 +224,12 @@ func (ZipPlace) Values() []string     { return []string{"across", "side"} }
 func (BindingStyle) Values() []string { return []string{"double", "tape", "bought"} }
 func (Grain) Values() []string        { return []string{"bias", "straight"} }
 func (EdgeName) Values() []string     { return []string{"left", "right", "top", "bottom"} }
-func (ClothKind) Values() []string    { return []string{"cloth", "batting", "interlining", "web"} }
-func (Per) Values() []string          { return []string{"yd", "m"} }
-func (Print) Values() []string        { return []string{"plain", "all-over", "two-way", "one-way"} }
-func (Motif) Values() []string        { return []string{"plain", "stripe", "dot", "check", "leaf"} }
+func (ClothKind) Values() []string {
+	return []string{"cloth", "quilted", "batting", "interlining", "web"}
+}
+func (Per) Values() []string   { return []string{"yd", "m"} }
+func (Print) Values() []string { return []string{"plain", "all-over", "two-way", "one-way"} }
+func (Motif) Values() []string { return []string{"plain", "stripe", "dot", "check", "leaf"} }
 func (InsideFinish) Values() []string {
 	return []string{"zigzag", "overlock", "pinked", "bound", "enclosed", "raw"}
 }

@@ -321,6 +321,9 @@ func (c Cloth) Settle() Cloth {
 	if c.Kind == "" {
 		c.Kind = FaceCloth
 	}
+	if c.Kind == QuiltedCloth && c.Loft == 0 {
+		c.Loft = defaultLoft
+	}
 	if c.Print == "" {
 		c.Print = PlainPrint
 	}

@@ -721,6 +721,8 @@ type Cloth struct {
 	Print Print `json:"print,omitempty"`
 	// Repeat of the print, from motif to motif.
 	Repeat *Repeat `json:"repeat,omitempty"`
+	// Loft is how thick a cloth is that is quilted already, 0 to 2 in; 3 mm when absent.
+	Loft length.Length `json:"loft,omitempty"`
 	// Stretch is how far it can be pulled across, in percent of its width, 0 to 200.
 	Stretch float64 `json:"stretch,omitempty"`
 	// Have is the length at hand; absent: what the cupboard says.

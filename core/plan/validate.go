@@ -709,6 +709,7 @@ func judgeMoney(v *Judge, path, what string, amount float64) {
 // judgeStock checks what the cupboard says of a cloth beside its width.
 func judgeStock(v *Judge, path string, c Cloth) {
 	judgeMoney(v, path+"/price", "The price of a cloth", c.Price)
+	v.Between(path+"/loft", "The thickness of a cloth", c.Loft, 0, mostSeam)
 	if !(c.Stretch >= 0 && c.Stretch <= 200) {
 		v.Stop(path+"/stretch", fmt.Sprintf("Cloth cannot stretch by %g %%.", c.Stretch),
 			"Type how much longer it can be pulled, in percent, from 0 to 200.")

@@ -89,7 +89,9 @@ func bulk(s *sifter) {
 		if !finding.Within(s.about.About, panel.Path(settled, piece.Config)) {
 			continue
 		}
-		thick := layers.Thick(settled.Piece(piece.Config).Layers).Ceil(settled.Habits.Step)
+		q := settled.Piece(piece.Config)
+		thick := (layers.Thick(q.Layers) + layers.Beyond(settled, panel.Order{Plan: settled}.Face(q))).
+			Ceil(settled.Habits.Step)
 		s.change(fmt.Sprintf("%s for the bulk of the stack", s.plan.Style().Text(thick)),
 			func(p *plan.Plan) { p.Cover.Bulk = thick })
 		return

@@ -305,7 +305,8 @@ func stretches(edge []applique.Stretch, shows bool) string {
 // backPiece draws the back pieces as they will lie on each other.
 func backPiece(t *teller, b Back) answer.Piece {
 	out := blank(t, b.Piece)
-	out.Waits, out.Thick = b.Waits != "", t.l(layers.Thick(t.Plan.Piece(b.Piece.Config).Layers))
+	out.Waits, out.Thick = b.Waits != "", t.l(layers.Thick(t.Plan.Piece(b.Piece.Config).Layers)+
+		layers.Beyond(t.Plan, plan.Face{Kind: plan.PlainFace, Cloth: b.Cloth}))
 	out.Finished, out.Trimmed, out.BeforeQuilting = t.size(b.Finished), t.size(b.Size), t.size(b.Size)
 	line := b.Piece
 	line.Finished, line.Radii = b.Finished, line.Radii.AtMost(min(b.Finished.Width.Total(),

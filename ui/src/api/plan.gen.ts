@@ -1113,12 +1113,16 @@ usable?: (string | number)
 /**
  * Kind of cloth: cloth, batting, interlining or web.
  */
-kind?: ("cloth" | "batting" | "interlining" | "web")
+kind?: ("cloth" | "quilted" | "batting" | "interlining" | "web")
 /**
  * Print direction.
  */
 print?: ("plain" | "all-over" | "two-way" | "one-way")
 repeat?: Repeat
+/**
+ * Loft is how thick a cloth is that is quilted already, 0 to 2 in; 3 mm when absent.
+ */
+loft?: (string | number)
 /**
  * Stretch is how far it can be pulled across, in percent of its width, 0 to 200.
  */

@@ -44,6 +44,7 @@ export const printWords: Record<string, string> = {
 
 const kindWords: Record<string, string> = {
   cloth: "a cloth",
+  quilted: "a cloth that is quilted already",
   batting: "a batting",
   interlining: "an interlining",
   web: "fusible web",
