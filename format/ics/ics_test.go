@@ -38,3 +38,18 @@ func TestLongLinesAreFoldedBetweenLetters(t *testing.T) {
 		assert.Contains(t, strings.ReplaceAll(out, "\r\n ", ""), "X-WR-CALNAME:"+text+"\r\n")
 	})
 }
+
+// Worked by hand, by RFC 5545 section 3.1: 75 octets, and 75 with the blank a further line begins with; a letter stays
+// whole.
+func TestWhereLinesAreFolded(t *testing.T) {
+	for name, want := range map[string]string{
+		strings.Repeat("a", 62):        "X-WR-CALNAME:" + strings.Repeat("a", 62),
+		strings.Repeat("a", 63):        "X-WR-CALNAME:" + strings.Repeat("a", 62) + "\r\n a",
+		strings.Repeat("a", 61) + "é":  "X-WR-CALNAME:" + strings.Repeat("a", 61) + "\r\n é",
+		strings.Repeat("a", 60) + "éb": "X-WR-CALNAME:" + strings.Repeat("a", 60) + "é\r\n b",
+		strings.Repeat("a", 62) + strings.Repeat("b", 75): "X-WR-CALNAME:" + strings.Repeat("a", 62) + "\r\n " +
+			strings.Repeat("b", 74) + "\r\n b",
+	} {
+		assert.Contains(t, string(ics.Calendar{Name: name}.Write()), "\r\n"+want+"\r\n", name)
+	}
+}

@@ -41,7 +41,7 @@ func Read(data []byte) (Photo, error) {
 	if err != nil {
 		return Photo{}, errors.New("that is no picture that can be read; choose a JPEG, PNG or GIF file")
 	}
-	if cfg.Width <= 0 || cfg.Height <= 0 || cfg.Width > mostPixels/cfg.Height {
+	if dots := int64(cfg.Width) * int64(cfg.Height); dots > mostPixels {
 		return Photo{}, fmt.Errorf("the picture has %d × %d dots; choose one of up to %d million", cfg.Width,
 			cfg.Height, mostPixels/1_000_000)
 	}

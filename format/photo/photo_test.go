@@ -3,6 +3,7 @@ package photo_test
 import (
 	"bytes"
 	"encoding/binary"
+	"hash/crc32"
 	"image"
 	"image/color"
 	"image/gif"
@@ -132,4 +133,31 @@ func FuzzRead(f *testing.F) {
 		assert.Equal(t, []int{p.Width, p.Height}, []int{cfg.Width, cfg.Height})
 		assert.LessOrEqual(t, max(p.Width, p.Height), 1600)
 	})
+}
+
+// header is a PNG that says how large it is and ends there.
+func header(w, h uint32) []byte {
+	body := append([]byte("IHDR"), make([]byte, 13)...)
+	binary.BigEndian.PutUint32(body[4:], w)
+	binary.BigEndian.PutUint32(body[8:], h)
+	body[12], body[13] = 8, 2 // eight bits of three colours
+	out := append([]byte("\x89PNG\r\n\x1a\n"), 0, 0, 0, 13)
+	out = append(out, body...)
+	return binary.BigEndian.AppendUint32(out, crc32.ChecksumIEEE(body))
+}
+
+// Sixty million dots are read, one more is not, whichever way they lie; the picture is not unpacked to know it.
+func TestHowManyDotsAreRead(t *testing.T) {
+	for _, c := range []struct {
+		w, h uint32
+		says string
+	}{{7_500, 8_000, "damaged"}, {60_000_000, 1, "damaged"}, {60_000_001, 1, "up to 60 million"},
+		{1, 60_000_001, "up to 60 million"}, {65_000, 65_000, "65000 × 65000 dots"}} {
+		_, err := photo.Read(header(c.w, c.h))
+		assert.ErrorContains(t, err, c.says, "%d × %d", c.w, c.h)
+	}
+	_, err := photo.Read(make([]byte, photo.MostBytes+1))
+	require.ErrorContains(t, err, "has 16 MB; choose one of up to 16")
+	_, err = photo.Read(make([]byte, photo.MostBytes))
+	assert.ErrorContains(t, err, "no picture")
 }
