@@ -21,6 +21,9 @@ func readNotion(doc []byte, sh shop) (plan.Notion, error) {
 		return n, err
 	}
 	n.Name, n.For = strings.TrimSpace(n.Name), strings.TrimSpace(n.For)
+	if n.Price != 0 && n.Per == "" && n.ByLength() { // whatever the unit of the plan it is bought for
+		n.Per = plan.PerOf(sh.unit)
+	}
 	if found := (plan.Plan{Units: sh.unit, Habits: sh.habits}).ValidateNotion(n); len(found) > 0 {
 		return n, planfile.Problems{{Path: found[0].About, Text: found[0].Text + " " + found[0].Remedy}}
 	}
@@ -79,7 +82,7 @@ func (sh shop) sold(n plan.Notion) string {
 	case n.Count > 0 || n.Each > 0:
 		return "each"
 	}
-	_, per := plan.Per("").Sold(sh.unit)
+	_, per := n.Per.Sold(sh.unit)
 	return per
 }
 

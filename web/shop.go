@@ -142,26 +142,24 @@ func (s *server) switchUnits(ctx context.Context, base int, was, sh shop) (shop,
 		return sh, err
 	}
 	sh.revision, err = s.store.SwitchUnits(ctx, base, string(doc), func(table, doc string) (string, error) {
-		exact, err := exactly(table, []byte(doc), was.unit, sh.unit)
+		exact, err := exactly(table, []byte(doc), was.unit)
 		return string(exact), err
 	})
 	return sh, err
 }
 
 // exactly is what the shop holds with the unit written to every length, and what a price is for to every price.
-func exactly(table string, doc []byte, was, now length.Unit) ([]byte, error) {
+func exactly(table string, doc []byte, was length.Unit) ([]byte, error) {
 	switch table {
 	case "samples":
 		return planfile.Exactly(doc, was, &plan.Sample{})
 	case "notions":
 		var n plan.Notion
 		exact, err := planfile.Exactly(doc, was, &n)
-		if err != nil || n.Price == 0 || !n.ByLength() {
+		if err != nil || n.Price == 0 || n.Per != "" || !n.ByLength() {
 			return exact, err
 		}
-		of, _ := plan.PerOf(was).Sold(was)
-		to, _ := plan.PerOf(now).Sold(now)
-		return with(exact, "price", math.Round(100*n.Price*to.Float()/of.Float())/100)
+		return with(exact, "per", plan.PerOf(was))
 	}
 	var c plan.Cloth
 	exact, err := planfile.Exactly(doc, was, &c)

@@ -50,5 +50,5 @@ func TestSwitchingTheUnitChangesNothingThatIsThere(t *testing.T) {
 	require.Equal(t, http.StatusOK, call(t, h, "GET", "/api/v1/notions", nil, &notions).Code)
 	cord := notions[0]["notion"].(map[string]any)
 	assert.Equal(t, "20 in", cord["have"])
-	assert.InDelta(t, 10.00, cord["price"], 0.001, "a yard of it at 9.144")
+	assert.Equal(t, []any{9.144, "yd"}, []any{cord["price"], cord["per"]}, "of a yard, as it was")
 }

@@ -26,6 +26,9 @@ type Notion struct {
 	// Price of a pack or a piece, or of a yard or metre of what is cut to length; 0 when
 	// nobody said.
 	Price float64 `json:"price,omitempty"`
+	// Per is whether the price of what is cut to length is that of a yard or a metre; by the unit of the workshop when
+	// absent.
+	Per Per `json:"per,omitempty"`
 	// Colour, #rrggbb, of thread and tape.
 	Colour string `json:"colour,omitempty"`
 }

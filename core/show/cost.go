@@ -92,9 +92,9 @@ func thingCost(t *teller, thing shopping.Thing) costing.Line {
 		line.How, line.Cost = fmt.Sprintf("%s of %s at %s", line.How, t.style.Long(n.Pack),
 			price), n.Price*thing.Need.Float()/n.Pack.Float()
 	default:
-		_, per := plan.Per("").Sold(t.Plan.Units)
+		_, per := n.Per.Sold(t.Plan.Units)
 		line.How, line.Cost = fmt.Sprintf("%s at %s %s", line.How, price,
-			per), shopping.CostOf(plan.Cloth{Price: n.Price}, thing.Need, t.Plan.Units)
+			per), shopping.CostOf(plan.Cloth{Price: n.Price, Per: n.Per}, thing.Need, t.Plan.Units)
 	}
 	return line
 }

@@ -17,6 +17,11 @@ var notions = kind[plan.Notion]{"thing", "things", []column[plan.Notion]{
 	plainLength("each", func(n *plan.Notion) *length.Length { return &n.Each }),
 	countColumn("pack count", func(n *plan.Notion) *int { return &n.PackCount }),
 	numberColumn("price", "price", func(n *plan.Notion) *float64 { return &n.Price }),
+	{"per", func(n plan.Notion, _ length.Style) string { return string(n.Per) },
+		func(n *plan.Notion, text string, _ length.Unit) error {
+			n.Per = plan.Per(text)
+			return word(text, plan.Per("").Values())
+		}},
 	colourColumn("colour", func(n *plan.Notion) *string { return &n.Colour }),
 }, func(n plan.Notion) string { return n.Name }}
 
