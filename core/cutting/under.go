@@ -88,6 +88,7 @@ type Backing struct {
 // that has one, by its place among the pieces.
 func (l *List) Back(b Backing) map[int]layers.Chain {
 	chains := map[int]layers.Chain{}
+	late := plan.BackWaits(l.Plan) // cut when the front is sewn, also where that was measured already
 	shape := ""
 	if b.Piece.Shaped() {
 		shape = "template" // the front itself, laid on them
@@ -95,7 +96,7 @@ func (l *List) Back(b Backing) map[int]layers.Chain {
 	for i, p := range b.Back.Panels {
 		c := Cut{About: ref.About{Piece: "back", Role: p.Role}, Piece: "back", Part: p.Name, Title: p.Title,
 			Cloth: b.Cloth, Size: p.Size, Count: p.Count,
-			At: b.Path + "/face", Waits: b.Waits, Late: true, Shape: shape}
+			At: b.Path + "/face", Waits: b.Waits, Late: late, Shape: shape}
 		if p.Small || p.Lining {
 			c.Shape, c.MayTurn = "", p.Small
 			if own := b.Decided.Layers; p.Lining && own != nil && own.Lining != "" {
@@ -112,7 +113,7 @@ func (l *List) Back(b Backing) map[int]layers.Chain {
 		l.Add(c)
 		if !l.Plan.Back.Lined { // a full lining takes the place of one under each piece
 			l.Under(Stack{Piece: "back", Edge: sides[p.Role], Chain: chain, Count: p.Count, At: b.Path, Waits: b.Waits,
-				Late: true})
+				Late: late})
 		}
 		if b.Off {
 			l.cutEarly(c, p)
