@@ -23,6 +23,8 @@ func TestPlansFromBeforeThePiecingSeamKeepTheirs(t *testing.T) {
 		"both":      `{"format":"umschlag/plan/2","cover":{"kind":"cushion","seam":"1/2","piecing_seam":"1/4"}}`,
 		"formatone": `{"format":"umschlag/plan/1","cover":{"kind":"cushion","seam":"1/2"}}`,
 	}
+	broken, err := s.Create(t.Context(), "broken", "cushion", "{no plan")
+	require.NoError(t, err)
 	ids := map[string]string{}
 	for name, doc := range docs {
 		p, err := s.Create(t.Context(), name, "cushion", doc)
@@ -45,6 +47,9 @@ func TestPlansFromBeforeThePiecingSeamKeepTheirs(t *testing.T) {
 	require.NoError(t, db.Close())
 
 	s = open(t, dir)
+	p, err := s.Plan(t.Context(), broken.ID)
+	require.NoError(t, err)
+	assert.Equal(t, "{no plan", p.Doc, "left as it is")
 	for name, want := range map[string]string{
 		"decided":   `{"format":"umschlag/plan/2","cover":{"kind":"cushion","seam":"1/2","piecing_seam":"1/2"}}`,
 		"by habit":  `{"format":"umschlag/plan/2","cover":{"kind":"cushion","piecing_seam":0.375},"habits":{"seam":0.375}}`,
