@@ -33,8 +33,7 @@ func told(t *testing.T, v any) string {
 }
 
 // The demo plans held against each other, as somebody read it: closures of a cushion, what finished covers tell, and
-// what
-// could be changed where cloth has to be bought.
+// what could be changed where cloth has to be bought.
 func TestTheDemoPlansHeldAgainstEachOther(t *testing.T) {
 	data, err := demo.Plans()
 	require.NoError(t, err)

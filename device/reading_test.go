@@ -9,6 +9,8 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	_ "umschlag/seeded"
+
 	"umschlag/core/length"
 	"umschlag/device"
 )

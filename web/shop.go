@@ -124,15 +124,7 @@ func (s *server) saveHabits(c *echo.Context) error {
 // switchUnits keeps habits in another unit. What was usual in the one becomes what is usual in the other; what the shop
 // holds stays what it is.
 func (s *server) switchUnits(ctx context.Context, base int, was, sh shop) (shop, error) {
-	from, to := plan.DefaultHabits(was.unit), plan.DefaultHabits(sh.unit)
-	for _, one := range []struct{ now, from, to *length.Length }{
-		{&sh.habits.Seam, &from.Seam, &to.Seam}, {&sh.habits.Hem, &from.Hem, &to.Hem},
-		{&sh.habits.Step, &from.Step, &to.Step},
-	} {
-		if *one.now == *one.from {
-			*one.now = *one.to
-		}
-	}
+	sh.habits = sh.habits.In(was.unit, sh.unit)
 	habits, err := json.Marshal(planfile.Part(sh.habits, sh.unit))
 	if err != nil {
 		return sh, err

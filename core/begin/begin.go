@@ -355,8 +355,7 @@ func (b Beginning) counts(w, h length.Length) (columns, rows int) {
 }
 
 // What is worse than a grid of squares of the usual size: patches off the ruler and oblong ones by as much as some
-// sizes
-// more or less, patches that come out of no cloth by whatever helps.
+// sizes more or less, patches that come out of no cloth by whatever helps.
 const (
 	offRuler    = 0.4
 	notSquare   = 0.3

@@ -60,8 +60,8 @@ func rim(f *FaceTeller, point bool) {
 	options := []Option{{Key: "outer", Says: "the outermost patches"}, {Key: "patch", Says: "all patches alike"},
 		{Key: "accept", Says: "the size of the cover"}}
 	now := q.Absorb
-	if f.face.Kind == plan.CheckerFace || f.face.Block.Name != "" || f.face.Block.Cells != nil {
-		options = options[1:] // what is cut across, and blocks, are alike at the rim
+	if front.Alike(f.face) {
+		options = options[1:]
 	}
 	if !slices.ContainsFunc(options, func(o Option) bool { return o.Key == string(now) }) {
 		now = plan.Absorb(options[0].Key)

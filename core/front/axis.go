@@ -408,9 +408,8 @@ func (a *axis) cutOf(i int) sum.Sum {
 func (a *axis) rimmedAt(i int) bool { return a.cutOf(i).Total() != a.cut.Total() }
 
 // rimPatches says what takes up a seam round a face of patches that is wider or narrower than those within it: the
-// outermost patches, all of them, or the cover. Patches of a block and strips that are cut across cannot be cut
-// wider at
-// the rim alone.
+// outermost patches, all of them, or the cover; a part of a stack has to fill its place. What is alike at the rim
+// cannot be cut wider there alone.
 func rimPatches(o Order, a *axis) finding.List {
 	var found finding.List
 	text := o.Style.Text
@@ -420,13 +419,13 @@ func rimPatches(o Order, a *axis) finding.List {
 	}
 	round := fmt.Sprintf("The seam round the front is %s than the piecing seam", how)
 	switch {
-	case o.Absorb == plan.AbsorbAccept:
+	case lossAccepted(o, a):
 		is := smallerSize(o, a)
 		found.Add(finding.Warn, "cover-smaller", o.Path+"/patch/"+a.sizeKey,
 			fmt.Sprintf("%s, and all patches are cut alike: it finishes %s %s instead of %s, and the outer ones show %s instead of %s.",
 				round, text(is), a.word, text(a.whole), text(a.patch-a.rimLow), text(a.patch)),
 			fmt.Sprintf("Cut the outer ones %s %s, or add a border.", text(more/2), how))
-	case o.Absorb == plan.AbsorbPatch || o.Alike:
+	case o.Absorb == plan.AbsorbPatch || o.alike:
 		a.cut = a.cut.Plus(sum.Seam, "share of the seam round it, which is "+how, a.rims().Div(a.n))
 		inner := a.cut.Total() - 2*o.Seam
 		found.Add(finding.Warn, "patch-grown", o.Path+"/patch/"+a.sizeKey,
@@ -483,7 +482,7 @@ func marginsOf(o Order, a *axis) length.Length {
 // lossAccepted reports whether a direction finishes smaller, the loss being
 // accepted.
 func lossAccepted(o Order, a *axis) bool {
-	return o.Absorb == plan.AbsorbAccept && a.bare() && (a.grows() || a.rims() != 0) && a.over == 0
+	return o.Absorb == plan.AbsorbAccept && a.bare() && (a.grows() || a.rims() != 0 && o.In == "") && a.over == 0
 }
 
 // smallerSize is what a direction finishes when the loss is accepted.

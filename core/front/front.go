@@ -269,8 +269,8 @@ type Order struct {
 	Trimmed, Top sum.Size
 	// Seam allowance within the face, and how much wider than that the one round it is.
 	Seam, Rim length.Length
-	// Alike are patches that cannot be cut otherwise at the rim than within.
-	Alike bool
+	// alike are patches that cannot be cut otherwise at the rim than within.
+	alike bool
 	// Left and Above are what the piece has beyond its finished line at its left
 	// and top edge.
 	Left, Above length.Length
@@ -324,9 +324,16 @@ func init() {
 	Kinds.Add("windows", windows)
 }
 
+// Alike reports a face whose patches cannot be cut otherwise at the rim than within: strips that are cut across, and
+// blocks.
+func Alike(f plan.Face) bool {
+	return f.Kind == plan.CheckerFace || f.Block.Name != "" || f.Block.Cells != nil
+}
+
 // Build reckons a face. A face that cannot fill its size gives no parts and
 // says why, and what would fit.
 func Build(o Order) (Face, finding.List) {
+	o.alike = Alike(o.Face)
 	build, ok := Kinds.Of(string(o.Face.Kind))
 	if !ok {
 		var found finding.List

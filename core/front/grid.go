@@ -17,7 +17,6 @@ func grid(o Order) (Face, finding.List) {
 	var found finding.List
 	n := block.Node{Letter: "A"}
 	blocks := o.Face.Block.Name != "" || o.Face.Block.Cells != nil
-	o.Alike = o.Alike || blocks
 	if blocks {
 		if n, found = o.blockOf(); found.Stopped() {
 			return Face{}, found

@@ -145,6 +145,21 @@ func TestBlocksAreAlikeAtTheRim(t *testing.T) {
 	assert.Equal(t, 37*in/8, f.Grids[0].Patch.Width.Total())
 }
 
+// A part of a stack has to fill its place: the cover cannot be smaller at one part of its front.
+func TestAPartOfAStackFillsItsPlace(t *testing.T) {
+	f := plan.Face{Kind: plan.StackFace, Parts: []plan.Part{
+		{Height: plan.Extent{Width: 8 * in}, Face: plan.Face{Kind: plan.PlainFace, Cloth: "A"}},
+		{Height: plan.Extent{Width: 8 * in}, Face: plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 2,
+			Patch: plan.Patch{Width: 4 * in, Height: 4 * in}, Cloths: []string{"A"}}}}}
+	o := rimmed(f, 16*in, 16*in, in/4)
+	o.Absorb = plan.AbsorbAccept
+	built := build(t, o)
+	assert.Equal(t, 16*in, built.Finished.Width.Total())
+	assert.Equal(t, 17*in, built.Sewn.Width.Total())
+	assert.Equal(t, 17*in, built.Sewn.Height.Total())
+	covers(t, built, in/2, in/2)
+}
+
 func TestPatchesNarrowerThanTheirSeams(t *testing.T) {
 	o := order(grid(16, in), 16*in, 16*in)
 	o.Seam, o.Rim = 5*in/4, 0

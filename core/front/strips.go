@@ -140,7 +140,7 @@ type Set struct {
 // Common practice (docs/arithmetic.md §6.4).
 func checker(o Order) (Face, finding.List) {
 	o.Face.Kind, o.Face.Block, o.Face.Set, o.Face.Sash = plan.GridFace, plan.Block{}, plan.Straight, nil
-	o.Face.Order, o.Alike = plan.Order{Kind: plan.Alternate}, true
+	o.Face.Order = plan.Order{Kind: plan.Alternate}
 	f, found := grid(o)
 	if found.Stopped() {
 		return Face{}, found

@@ -64,11 +64,11 @@ func Thick(l *plan.Layers) length.Length {
 	return t
 }
 
-// Beyond is how much thicker a face is than one of ordinary cloth: of the thickest of its cloths that is quilted
-// already.
-func Beyond(p plan.Plan, f plan.Face) length.Length {
+// Beyond is how much thicker something is than of ordinary cloth: by the thickest of the cloths it is cut from that is
+// quilted already.
+func Beyond(p plan.Plan, letters ...string) length.Length {
 	most := length.Length(0)
-	for letter := range plan.Used(plan.Plan{Pieces: map[string]plan.Piece{"front": {Face: &f}}}) {
+	for _, letter := range letters {
 		if c, described := p.Cloths[letter]; described && c.Kind == plan.QuiltedCloth {
 			most = max(most, c.Settle().Loft-outerThick)
 		}

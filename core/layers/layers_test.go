@@ -92,17 +92,8 @@ func TestQuiltedClothIsThick(t *testing.T) {
 	p := plan.Plan{Cloths: map[string]plan.Cloth{"A": {}, "Q": {Kind: plan.QuiltedCloth},
 		"R": {Kind: plan.QuiltedCloth, Loft: 6 * length.Millimetre}}}
 	ordinary := layers.Thick(nil)
-	for _, c := range []struct {
-		face plan.Face
-		want length.Length
-	}{
-		{plan.Face{Kind: plan.PlainFace, Cloth: "A"}, 0},
-		{plan.Face{Kind: plan.PlainFace, Cloth: "Q"}, 3*length.Millimetre - ordinary},
-		{plan.Face{Kind: plan.GridFace, Cloths: []string{"A", "Q"}, Borders: []plan.Border{{Cloth: "R"}}},
-			6*length.Millimetre - ordinary},
-		{plan.Face{Kind: plan.StackFace, Parts: []plan.Part{{Face: plan.Face{Kind: plan.PlainFace, Cloth: "R"}}}},
-			6*length.Millimetre - ordinary},
-	} {
-		assert.Equal(t, c.want, layers.Beyond(p, c.face))
+	for want, letters := range map[length.Length][]string{0: {"A"}, 3*length.Millimetre - ordinary: {"A", "Q"},
+		6*length.Millimetre - ordinary: {"R", "A", "Q", "gone"}} {
+		assert.Equal(t, want, layers.Beyond(p, letters...))
 	}
 }

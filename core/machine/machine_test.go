@@ -6,6 +6,8 @@ import (
 	"github.com/stretchr/testify/assert"
 	"pgregory.net/rapid"
 
+	_ "umschlag/seeded"
+
 	"umschlag/core/machine"
 )
 

@@ -39,8 +39,7 @@ type Order struct {
 }
 
 // sold are the sides of squares, the sides of oblongs and the diameters of circles that shops have. Common practice,
-// from
-// memory.
+// from memory.
 type sold struct {
 	squares, rounds []length.Length
 	oblongs         [][2]length.Length

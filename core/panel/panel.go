@@ -87,7 +87,11 @@ func (o Order) Of(piece cover.Piece) (Panel, finding.List) {
 	} else {
 		chain, _ = layers.Of(path, q, trimmed, p.Habits.Step, o.Samples)
 	}
-	beyond := layers.Beyond(p, decided)
+	var letters []string
+	for _, part := range face.Parts {
+		letters = append(letters, part.Cloth)
+	}
+	beyond := layers.Beyond(p, letters...)
 	chain.Thick += beyond
 	if l := q.Layers; beyond > 0 && l != nil && l.Batting != nil && l.Batting.Count > 0 {
 		found.Add(finding.Note, "quilted-twice", path+"/layers/batting",

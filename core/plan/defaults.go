@@ -435,13 +435,12 @@ func Unsure(p Plan) string {
 	if q.Face != nil {
 		f = *q.Face
 	}
+	rules, _ := FaceKinds.Of(string(f.Kind))
 	switch {
-	case f.Kind == FoundFace:
-		return "found"
-	case f.Kind == GatheredFace || f.Kind == WindowsFace || len(f.Applique) > 0:
+	case len(f.Applique) > 0:
 		return "worked"
-	case f.Kind != PlainFace:
-		return "pieced"
+	case rules.Unsure != "":
+		return rules.Unsure
 	case q.Quilted():
 		return "quilted"
 	case q.Layers != nil && (q.Layers.Lining != "" || q.Layers.Batting != nil && q.Layers.Batting.Count > 0):

@@ -8,6 +8,8 @@ type FaceRules struct {
 	Reads []string
 	// Shapes tells that shapes can be laid on it: not on what is gathered or folded.
 	Shapes bool
+	// Unsure is the word for why one may come out otherwise than it is cut; empty for one piece of cloth.
+	Unsure string
 	// Judge finds what is out of its range in one; nil where nothing is.
 	Judge func(v *Judge, path string, f Face)
 }
@@ -18,20 +20,21 @@ var FaceKinds kind.Set[FaceRules]
 
 func init() {
 	FaceKinds.Add("plain", FaceRules{Shapes: true, Reads: []string{"cloth", "centred", "pocket", "applique"}})
-	FaceKinds.Add("grid", FaceRules{Shapes: true, Judge: judgeGrid,
+	FaceKinds.Add("grid", FaceRules{Shapes: true, Unsure: "pieced", Judge: judgeGrid,
 		Reads: []string{"cloth", "centred", "columns", "rows", "patch", "overhang", "set",
 			"block", "cloths", "order", "seed", "keep", "sash", "borders", "applique"}})
-	FaceKinds.Add("strips", FaceRules{Shapes: true, Judge: judgeStrips,
+	FaceKinds.Add("strips", FaceRules{Shapes: true, Unsure: "pieced", Judge: judgeStrips,
 		Reads: []string{"strips", "cloth", "direction", "applique"}})
-	FaceKinds.Add("checker", FaceRules{Shapes: true, Judge: judgeGrid,
+	FaceKinds.Add("checker", FaceRules{Shapes: true, Unsure: "pieced", Judge: judgeGrid,
 		Reads: []string{"columns", "rows", "patch", "overhang", "cloths", "order",
 			"borders", "applique"}})
-	FaceKinds.Add("stack", FaceRules{Shapes: true, Judge: judgeStack, Reads: []string{"parts", "applique"}})
-	FaceKinds.Add("windows", FaceRules{Judge: judgeWindows,
+	FaceKinds.Add("stack", FaceRules{Shapes: true, Unsure: "pieced", Judge: judgeStack,
+		Reads: []string{"parts", "applique"}})
+	FaceKinds.Add("windows", FaceRules{Unsure: "worked", Judge: judgeWindows,
 		Reads: []string{"columns", "rows", "unit", "ground", "show", "buttons"}})
-	FaceKinds.Add("gathered", FaceRules{Judge: judgeGathers,
+	FaceKinds.Add("gathered", FaceRules{Unsure: "worked", Judge: judgeGathers,
 		Reads: []string{"cloth", "direction", "ratio", "sample", "sampled"}})
-	FaceKinds.Add("found", FaceRules{Shapes: true, Judge: judgeFound,
+	FaceKinds.Add("found", FaceRules{Shapes: true, Unsure: "found", Judge: judgeFound,
 		Reads: []string{"cloth", "centred", "patch", "borders", "panel",
 			"backed", "applique"}})
 }

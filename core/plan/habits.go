@@ -305,6 +305,21 @@ func HabitsHelp() []HabitHelp {
 	}
 }
 
+// In are the habits of one unit in another: sizes that are usual in the one become those that are usual in the other,
+// sizes that were decided stay.
+func (h Habits) In(was, now length.Unit) Habits {
+	from, to := DefaultHabits(was), DefaultHabits(now)
+	for _, one := range []struct {
+		now      *length.Length
+		from, to length.Length
+	}{{&h.Seam, from.Seam, to.Seam}, {&h.Hem, from.Hem, to.Hem}, {&h.Step, from.Step, to.Step}} {
+		if *one.now == one.from {
+			*one.now = one.to
+		}
+	}
+	return h
+}
+
 // pressedAt are the schools of pressing for some of the seams.
 func pressedAt(key, name, about string) HabitHelp {
 	return HabitHelp{Key: key, Name: name, About: about, Schools: []School{

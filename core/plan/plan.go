@@ -216,8 +216,7 @@ type Piece struct {
 	Squaring *length.Length `json:"squaring,omitempty"`
 	TakeUp   *TakeUp        `json:"take_up,omitempty"`
 	// Absorb says what takes up the squaring margin, the take-up and a seam round it that is not the piecing seam
-	// when the
-	// top is pieced; absent: the outer border, or larger patches without one.
+	// when the top is pieced; absent: the outer border, or larger patches without one.
 	Absorb Absorb `json:"absorb,omitempty"`
 }
 

@@ -59,7 +59,8 @@ type Ref struct {
 	// Twin is the second of two shapes.
 	Twin bool
 	Role Role
-	// Edge where the strips of a border differ: left, right, top, bottom.
+	// Edge where the strips of a border differ: left, right, top, bottom; where patches at the rim are cut otherwise
+	// than those within: corner, side, end.
 	Edge string
 	// Cloth is its letter, where one is made for each cloth.
 	Cloth string

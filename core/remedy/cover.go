@@ -31,7 +31,6 @@ func init() {
 		"seam-too-wide": func(s *sifter) {
 			s.largest("A piecing seam of %s, the widest there is room for", s.plan.Settle().Cover.PiecingSeam,
 				func(p *plan.Plan, l length.Length) { p.Cover.PiecingSeam = l })
-			fewer(s)
 		},
 		"strips-direction": func(s *sifter) {
 			s.face("Strips across", func(f *plan.Face) { f.Direction = plan.AcrossWay })

@@ -6,7 +6,6 @@ import (
 
 	"umschlag/core/cover"
 	"umschlag/core/finding"
-	"umschlag/core/layers"
 	"umschlag/core/length"
 	"umschlag/core/panel"
 	"umschlag/core/plan"
@@ -89,9 +88,8 @@ func bulk(s *sifter) {
 		if !finding.Within(s.about.About, panel.Path(settled, piece.Config)) {
 			continue
 		}
-		q := settled.Piece(piece.Config)
-		thick := (layers.Thick(q.Layers) + layers.Beyond(settled, panel.Order{Plan: settled}.Face(q))).
-			Ceil(settled.Habits.Step)
+		made, _ := panel.Order{Plan: settled, Samples: s.samples()}.Of(piece)
+		thick := made.Chain.Thick.Ceil(settled.Habits.Step)
 		s.change(fmt.Sprintf("%s for the bulk of the stack", s.plan.Style().Text(thick)),
 			func(p *plan.Plan) { p.Cover.Bulk = thick })
 		return

@@ -306,7 +306,7 @@ func stretches(edge []applique.Stretch, shows bool) string {
 func backPiece(t *teller, b Back) answer.Piece {
 	out := blank(t, b.Piece)
 	out.Waits, out.Thick = b.Waits != "", t.l(layers.Thick(t.Plan.Piece(b.Piece.Config).Layers)+
-		layers.Beyond(t.Plan, plan.Face{Kind: plan.PlainFace, Cloth: b.Cloth}))
+		layers.Beyond(t.Plan, b.Cloth))
 	out.Finished, out.Trimmed, out.BeforeQuilting = t.size(b.Finished), t.size(b.Size), t.size(b.Size)
 	line := b.Piece
 	line.Finished, line.Radii = b.Finished, line.Radii.AtMost(min(b.Finished.Width.Total(),

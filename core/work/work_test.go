@@ -182,9 +182,8 @@ func TestAPlainFrontNeedsNoPiecing(t *testing.T) {
 	assert.Equal(t, ref.FrontSewn, o.FrontGate())
 }
 
-// A back that does not wait for a pieced front is cut from the first, and both are there when they are sewn
-// together; the
-// front is measured all the same.
+// A back that does not wait for a pieced front is cut from the first, and both are there when they are sewn together;
+// the front is measured all the same.
 func TestABackNeedNotWait(t *testing.T) {
 	o := order(2, 2, true)
 	o.Plan.Back.Wait = plan.WaitNo

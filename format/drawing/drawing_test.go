@@ -10,6 +10,8 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	_ "umschlag/seeded"
+
 	"umschlag/core/length"
 	"umschlag/core/outline"
 	"umschlag/demo"

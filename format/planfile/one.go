@@ -56,8 +56,7 @@ func upgrade(file *object) error {
 }
 
 // OneSeam is a document that says that its fronts are sewn with the seam of its cover, where it names no piecing
-// seam: as
-// it was before there was one.
+// seam: as it was before there was one.
 func OneSeam(data []byte) ([]byte, error) {
 	file, err := document(data)
 	if err != nil {

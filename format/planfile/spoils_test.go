@@ -51,8 +51,7 @@ func grouped(list []spoil.Spoil) string {
 }
 
 // What each kind of decision spoils of a cover that is made already, as somebody read it: of the first of some demo
-// plans
-// that asks for it.
+// plans that asks for it.
 func TestWhatDecisionsSpoil(t *testing.T) {
 	plans, err := demo.Plans()
 	require.NoError(t, err)

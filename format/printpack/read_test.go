@@ -21,8 +21,7 @@ import (
 var update = flag.Bool("update", false, "write what stands on paper into testdata, to be read and approved")
 
 // onPaper is what another library reads off the pages: every text with its place from the lower left corner and its
-// size
-// in points, and the boxes, page by page.
+// size in points, and the boxes, page by page.
 func onPaper(t *testing.T, data []byte) string {
 	r, err := pdf.NewReader(bytes.NewReader(data), int64(len(data)))
 	require.NoError(t, err)

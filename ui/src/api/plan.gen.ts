@@ -230,8 +230,7 @@ squaring?: (string | number)
 take_up?: TakeUp
 /**
  * Absorb says what takes up the squaring margin, the take-up and a seam round it that is not the piecing seam
- * when the
- * top is pieced; absent: the outer border, or larger patches without one.
+ * when the top is pieced; absent: the outer border, or larger patches without one.
  */
 absorb?: ("border" | "patch" | "outer" | "accept")
 }

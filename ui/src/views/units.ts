@@ -20,7 +20,8 @@ export function useKeepHabits() {
 }
 
 /** A bare length means something else in another unit: it is given the one it has. */
-export const exact = (text: string, units: string) => (/\d\s*$/.test(text) ? `${text.trim()} ${units}` : text);
+export const exact = (text: string, units: string) =>
+  /[\p{L}"″'′]\s*$/u.test(text) ? text : `${text.trim()} ${units}`;
 
 /** The same habits in another unit: every length of them stays what it is. */
 export const inUnits =
