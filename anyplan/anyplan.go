@@ -45,6 +45,13 @@ func draw(t *rapid.T) plan.Plan {
 			p.Pieces[name] = m.piece(p, name)
 		}
 	}
+	for _, twins := range p.Cover.Rules().Twice {
+		if m.oneIn(5, "told apart "+twins.Name) {
+			p = plan.TellApart(p, twins.Name)
+			second := plan.TwinNames(twins.Name)[1]
+			p.Pieces[second] = m.piece(p, second)
+		}
+	}
 	for range rapid.IntRange(-2, 2).Draw(t, "fittings") {
 		p.Fittings = append(p.Fittings, m.fitting(p))
 	}

@@ -98,3 +98,44 @@ test("another unit changes nothing that is there", async ({ page, workshop }) =>
   await open(page, `${workshop.url}/cloth`);
   await expect(page.getByText("111.8 cm").first()).toBeVisible();
 });
+
+test("two faces are alike until one is told apart, and what is done of both is done of each", async ({
+  page,
+  workshop,
+}) => {
+  takes(20);
+  await open(page, workshop.url);
+  await pick(page, "What is to be covered", "appliance");
+  await page.getByRole("button", { name: "Plan its cover" }).click();
+  await shown(page);
+  await pick(page, "Kind of hood", "band-hood");
+  const cuts = page.getByRole("list", { name: "All cuts" });
+  await expect(cuts).toContainText("2 × 18″ × 63/4″");
+  await page.getByRole("link", { name: "Cut", exact: true }).click();
+  await page.getByRole("checkbox", { name: /face/i }).first().check();
+  await page.getByRole("link", { name: "Draft", exact: true }).click();
+  await shown(page);
+
+  await page.getByRole("button", { name: "Tell the front face from the back face" }).click();
+  await expect(page.locator(".brief")).toContainText("The front face: make both as this one");
+  await expect(page.locator(".brief")).toContainText("A: Band to face, in front: 301/2″, both sides alike.");
+  await saved(page);
+  const done = Object.keys((await stored(workshop, "a-new-cover")).plan.progress.cut);
+  expect(done.sort()).toEqual(["cut.piece:face_2e1.role:panel", "cut.piece:face_2e2.role:panel"]);
+
+  await pick(page, "Kind of front face", "checker"); // one of them is another one now
+  await expect(page.getByRole("dialog").getByRole("listitem")).toHaveText([
+    /^1 × Front face .* nothing of it is needed/,
+  ]);
+  await page.getByRole("button", { name: "Keep the change" }).click();
+  await expect(cuts).toContainText("1 × 18″ × 63/4″back face");
+  await page.reload();
+  await shown(page);
+  await expect(page.getByRole("combobox", { name: "Kind of back face" })).toHaveValue("plain");
+  await accessible(page.locator(".brief"));
+  await page.getByRole("button", { name: "Make both alike, as the front face is" }).click();
+  await expect(page.getByRole("dialog").getByRole("listitem")).toHaveText([/^1 × Back face /]);
+  await page.getByRole("button", { name: "Keep the change" }).click();
+  await expect(page.getByRole("button", { name: "Tell the front face from the back face" })).toBeVisible();
+  await expect(page.getByRole("combobox", { name: "Kind of face", exact: true })).toHaveValue("checker");
+});

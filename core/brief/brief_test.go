@@ -84,7 +84,7 @@ func TestABriefReadsAsAMakerSpeaks(t *testing.T) {
 	assert.Contains(t, stage(p, nil, "Front"), "One piece of cloth: linen, no pocket over it.", "told under any stop")
 	hood, _ := plan.Begin("appliance", length.Inches, plan.DefaultHabits(length.Inches), plan.Cloth{Name: "linen"})
 	assert.Contains(t, stage(hood, nil, "Pieces"), "The main panel\nOne piece of cloth: linen")
-	assert.Contains(t, stage(hood, nil, "Pieces"), "2 × end panel\n")
+	assert.Contains(t, stage(hood, nil, "Pieces"), "2 × end panel, alike: <tell the two apart>\n")
 }
 
 func TestPipingGoesAndComesBack(t *testing.T) {
@@ -218,4 +218,21 @@ func TestTheWorkshopIsOffered(t *testing.T) {
 	require.True(t, ok)
 	assert.Equal(t, &plan.TakeUp{From: plan.FromSample, ID: "s1"}, q.Pieces["front"].TakeUp)
 	assert.Contains(t, stage(q, w, "Layers"), "as “test square” did")
+}
+
+func TestFlapsThatDifferInSizeAreToldApart(t *testing.T) {
+	p, _ := plan.Begin("book", length.Inches, plan.DefaultHabits(length.Inches), plan.Cloth{Name: "linen"})
+	p.Title, p.Object.Wrap, p.Object.Height = "t", 14*in, 9*in
+	p.Cover.Flaps.Depth = plan.Pair{Front: 3 * in, Back: 2 * in}
+	p.Fittings = []plan.Fitting{{Key: "pen", Kind: "pocket", On: "flap.back", Width: in, Height: 2 * in,
+		At: plan.At{Middle: true}}}
+	assert.Contains(t, stage(p, nil, "Pieces"), "2 × flap: <tell the two apart>\n")
+	apart := choose(t, p, [2]string{"/pieces/flap#apart", ""})
+	assert.Equal(t, "flap.2", apart.Fittings[0].On, "on the one behind, as it was")
+	told := stage(apart, nil, "Pieces")
+	assert.Contains(t, told, "The front flap: <make both as this one>\n")
+	assert.Contains(t, told, "The back flap\n")
+	assert.Empty(t, reckon.Reckon(apart, nil).Findings)
+	alike := choose(t, apart, [2]string{"/pieces/flap#alike", ""})
+	assert.Equal(t, p.Piece("flap"), alike.Piece("flap"))
 }

@@ -78,7 +78,9 @@ func pieces(t *Teller) {
 		if c.count > 1 {
 			lead = fmt.Sprintf("%d × %s", c.count, c.title)
 		}
-		items = append(items, Block{Key: c.name, Words: []Word{{Text: lead}},
+		t.Say(lead)
+		apart(t, c)
+		items = append(items, Block{Key: c.name, Words: t.taken(),
 			Blocks: t.within(func() { faceOf(t, c.name, c.title) }), About: path("pieces", c.name, "face")})
 	}
 	t.blocks = append(t.blocks, Block{List: "Pieces", Widget: "pieces", Blocks: items})
@@ -86,10 +88,7 @@ func pieces(t *Teller) {
 
 // faceOf tells of the face of a piece.
 func faceOf(t *Teller, config, title string) {
-	base := path("pieces", config, "face")
-	if t.plan.Pieces[config].Face == nil && t.plan.Pieces[plan.Common].Face != nil {
-		base = path("pieces", plan.Common, "face")
-	}
+	base := path("pieces", plan.Keeper(t.plan, config, func(q plan.Piece) bool { return q.Face != nil }), "face")
 	f := &FaceTeller{Teller: t, place: Place{Config: config, Title: title, The: "the " + title, Base: base},
 		face: plan.Face{Kind: plan.PlainFace}}
 	if face := t.plan.Piece(config).Face; face != nil {

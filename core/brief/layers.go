@@ -17,6 +17,8 @@ import (
 type config struct {
 	name, title string
 	count       int
+	// slots are the pieces it decides.
+	slots []cover.Slot
 }
 
 // configs are those of a plan: also where its cover cannot be built.
@@ -25,11 +27,12 @@ func configs(t *Teller) []config {
 	for _, s := range cover.Slots(t.plan) {
 		i := slices.IndexFunc(out, func(c config) bool { return c.name == s.Config })
 		if i < 0 {
-			out = append(out, config{s.Config, lower(s.Title), s.Count})
+			out = append(out, config{s.Config, lower(s.Title), s.Count, []cover.Slot{s}})
 			continue
 		}
 		out[i].count += s.Count
 		out[i].title = s.Config // front flap and back flap are both flaps
+		out[i].slots = append(out[i].slots, s)
 	}
 	return out
 }
@@ -37,20 +40,21 @@ func configs(t *Teller) []config {
 // layers tells what lies under each piece, and how it is held.
 func layers(t *Teller) {
 	if t.plan.Cover.Rules().ByBack {
-		layersOf(t, "front", "Over ")
-		layersOf(t, "back", "The back: over ")
+		layersOf(t, config{name: "front", title: "front"}, "Over ")
+		layersOf(t, config{name: "back", title: "back"}, "The back: over ")
 		return
 	}
 	for _, c := range configs(t) {
-		layersOf(t, c.name, "The "+c.title+": over ")
+		layersOf(t, c, "The "+c.title+": over ")
 	}
 }
 
 // stack is what lies under a piece, on its way to be told.
 type stack struct {
 	*Teller
-	name  string
-	piece plan.Piece // settled
+	// name under which it is decided, and called what its labels say.
+	name, called string
+	piece        plan.Piece // settled
 }
 
 // of is a label of the piece; the front of a cushion needs no name.
@@ -58,27 +62,28 @@ func (s stack) of(label string) string {
 	if s.name == "front" {
 		return label
 	}
-	return label + ", " + s.name
+	return label + ", " + s.called
 }
 
-// keeper is where a decision of the piece stands: with its own, or with those for all pieces.
-func (s stack) keeper(own, common bool) string {
-	if !own && common {
-		return path("pieces", plan.Common)
-	}
-	return path("pieces", s.name)
+// keeper is where a decision of the piece stands: with its own, or with those for several pieces.
+func (s stack) keeper(has func(plan.Piece) bool) string {
+	return path("pieces", plan.Keeper(s.plan, s.name, has))
 }
 
 func (s stack) layersAt() string {
-	return s.keeper(s.plan.Pieces[s.name].Layers != nil, s.plan.Pieces[plan.Common].Layers != nil) + "/layers"
+	return s.keeper(func(q plan.Piece) bool { return q.Layers != nil }) + "/layers"
 }
 
 func (s stack) quiltingAt() string {
-	return s.keeper(s.plan.Pieces[s.name].Quilting != nil, s.plan.Pieces[plan.Common].Quilting != nil) + "/quilting"
+	return s.keeper(func(q plan.Piece) bool { return q.Quilting != nil }) + "/quilting"
 }
 
-func layersOf(t *Teller, name, lead string) {
-	s := stack{t, name, t.plan.Piece(name)}
+func layersOf(t *Teller, c config, lead string) {
+	name, called := c.name, c.name
+	if len(c.slots) == 1 && c.slots[0].Of != "" {
+		called = c.title
+	}
+	s := stack{t, name, called, t.plan.Piece(name)}
 	var l plan.Layers
 	if s.piece.Layers != nil {
 		l = *s.piece.Layers
@@ -356,7 +361,7 @@ func (s stack) guided() {
 		{Key: "yes", Says: "along a fusible grid behind the top"}},
 		func(l *plan.Layers, key string) { l.Grid = key == "yes" })
 	s.Say(", then trimmed from ")
-	at := s.keeper(s.plan.Pieces[s.name].Squaring != nil, s.plan.Pieces[plan.Common].Squaring != nil)
+	at := s.keeper(func(q plan.Piece) bool { return q.Squaring != nil })
 	s.Length(at+"/squaring", s.of("Squaring margin each side"))
 	s.Say(" spare all round")
 }
@@ -399,7 +404,7 @@ func (s stack) takeUp() {
 			m.piece(s.name, func(p *plan.Piece) { p.TakeUp = &next })
 		})
 	if from == plan.Given {
-		at := s.keeper(s.plan.Pieces[s.name].TakeUp != nil, s.plan.Pieces[plan.Common].TakeUp != nil)
+		at := s.keeper(func(q plan.Piece) bool { return q.TakeUp != nil })
 		s.Say(": ")
 		s.Field(Field{Path: at + "/take_up/across", Label: s.of("Take-up across"), Reads: Percent})
 		s.Say(" across and ")

@@ -86,7 +86,13 @@ type Join struct {
 	// Starts says, for each run of the first, where on the second's seam it begins;
 	// absent: at its beginning.
 	Starts []length.Length
+	// Each says, for each of Count such seams, which of two pieces alike meet in it, and by which of
+	// their runs; absent: both in turn.
+	Each []Meeting
 }
+
+// Meeting is one of several seams alike: the copy of either piece, from 0, and the run of it.
+type Meeting struct{ Copy, Run [2]int }
 
 // Seats name the join by the edges it joins: what is sewn to what.
 func (j Join) Seats() [2]ref.Seat {
@@ -118,6 +124,8 @@ func (j Join) Start(i int) length.Length {
 type Spot struct {
 	Piece    string
 	Quarters int
+	// Second is the second of two pieces alike.
+	Second bool
 }
 
 // Net lays the pieces as they join: rows of columns, each column a stack from the
@@ -147,6 +155,14 @@ func upright(names ...string) []Spot {
 
 // turned is a piece by itself, turned by quarters.
 func turned(name string, quarters int) []Spot { return []Spot{{Piece: name, Quarters: quarters}} }
+
+// second are the second ones of pieces alike.
+func second(spots []Spot) []Spot {
+	for i := range spots {
+		spots[i].Second = true
+	}
+	return spots
+}
 
 // Trimmed is the size of a piece whose face finishes as given, with what its
 // edges have beyond their lines.
@@ -272,7 +288,8 @@ func Pieces(p plan.Plan) (Cover, finding.List) {
 	if found.Stopped() {
 		return Cover{}, found
 	}
-	return k.Build(p)
+	c, more := k.Build(p)
+	return c.apart(Slots(p)), append(found, more...)
 }
 
 // unreckoned names what a plan carries that would change its pieces and is not

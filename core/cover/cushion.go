@@ -176,7 +176,7 @@ func (b box) closed() Cover {
 			Lengths: [2]sum.Sum{b.along, sum.Of(sum.Part, "round the face", b.faceLine())}},
 	}
 	return Cover{Pieces: []Piece{b.face, b.band("band", "Band", b.along, b.thick)}, Joins: joins,
-		Net: Net{{append(append(turned("face", 2), upright("band")...), upright("face")...)}}}
+		Net: Net{{append(append(turned("face", 2), upright("band")...), second(upright("face"))...)}}}
 }
 
 // zipped is a band whose back is two halves with a zip between them. The halves
@@ -223,7 +223,7 @@ func (b box) zipped() Cover {
 	band := b.band("band", "Band", rest, b.thick)
 	return Cover{Pieces: []Piece{b.face, band, zip}, Joins: joins, Zip: sum.Of(sum.Part, "opening", open).
 		Between(sum.Part, "beyond its end", zipSpare),
-		Net: Net{{append(append(turned("face", 2), upright("band")...), upright("face")...),
+		Net: Net{{append(append(turned("face", 2), upright("band")...), second(upright("face"))...),
 			append(upright("band.zip"), turned("band.zip", 2)...)}}}
 }
 

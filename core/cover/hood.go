@@ -95,7 +95,7 @@ func wrapHood(p plan.Plan) (Cover, finding.List) {
 		return Cover{}, h.found
 	}
 	over := h.over(h.deep)
-	net := Net{{turned("end", 1), upright("main"), turned("end", 3)}}
+	net := Net{{turned("end", 1), upright("main"), second(turned("end", 3))}}
 	main := Piece{Name: "main", Config: "main", Title: "Main panel", Count: 1,
 		Finished: sum.Size{Width: h.long, Height: over},
 		Edges:    Edges{Left: seamed(h.seam), Right: seamed(h.seam), Top: h.bottom, Bottom: h.bottom}}
@@ -108,17 +108,37 @@ func wrapHood(p plan.Plan) (Cover, finding.List) {
 		main.Title, main.Count = "Main panel, half", 2
 		main.Finished.Height = half
 		main.Edges.Top = seamed(h.seam)
-		net[0][1] = append(turned("main", 2), upright("main")...)
+		net[0][1] = append(second(turned("main", 2)), upright("main")...)
 		// one edge goes up to the top, the other comes down from it
 		starts = []length.Length{0, over.Total() - half.Total()}
 		// alike halves: one drawing shows both sides
 		joins = append(joins, Join{Title: "over the top", Between: [2]string{"main", "main"},
-			Lengths: [2]sum.Sum{h.long, h.long}, Count: 1, Runs: [2][]Run{{{Top}}, {{Top}}}})
+			Lengths: [2]sum.Sum{h.long, h.long}, Count: 1, Runs: [2][]Run{{{Top}}, {{Top}}},
+			Each: []Meeting{{Copy: [2]int{0, 1}}}})
 	}
 	end := h.panel("end", "End panel", h.deep)
-	joins = append(joins, Join{Title: "main panel to end", Between: [2]string{"main", "end"},
-		Lengths: [2]sum.Sum{over, h.along(h.deep)}, Count: 2, Runs: upAndOver, Starts: starts, Piped: over.Total()})
+	whole := Join{Title: "main panel to end", Between: [2]string{"main", "end"},
+		Lengths: [2]sum.Sum{over, h.along(h.deep)}, Count: 2, Runs: upAndOver, Starts: starts, Piped: over.Total()}
+	if p.Cover.SplitTop && plan.Apart(p, "main") {
+		joins = append(joins, h.halves(whole, main.Finished.Height)...)
+	} else {
+		joins = append(joins, whole)
+	}
 	return Cover{Pieces: []Piece{main, end}, Joins: joins, Net: net}, h.found
+}
+
+// halves are the seams of the two halves of a main panel with the ends, each of its own, sewn in one go: the half in
+// front has the left end at its left, the one behind, as it stands, at its right.
+func (h *hood) halves(whole Join, half sum.Sum) []Join {
+	arc := length.FromFloat(math.Pi / 2 * h.radius.Float())
+	along := sum.Of(sum.Part, "up the side", h.high.Total()-h.radius).Plus(sum.Corner, "round the corner", arc).
+		Plus(sum.Part, "over half the top", h.deep.Total()/2-h.radius)
+	front, behind := whole, whole
+	front.Lengths, behind.Lengths = [2]sum.Sum{half, along}, [2]sum.Sum{half, along}
+	front.Each = []Meeting{{Copy: [2]int{0, 0}, Run: [2]int{0, 0}}, {Copy: [2]int{0, 1}, Run: [2]int{1, 0}}}
+	behind.Each = []Meeting{{Copy: [2]int{1, 0}, Run: [2]int{1, 0}}, {Copy: [2]int{1, 1}, Run: [2]int{0, 0}}}
+	behind.Title, behind.Piped = whole.Title+" in the same go", 0 // the piping goes all the way along the first
+	return []Join{front, behind}
 }
 
 // bandHood is two faces joined by one band.
@@ -145,8 +165,9 @@ func bandHood(p plan.Plan) (Cover, finding.List) {
 	return Cover{Pieces: []Piece{h.panel("face", "Face", h.long), band},
 		Joins: []Join{{Title: "band to face", Between: [2]string{"band", "face"},
 			Lengths: [2]sum.Sum{sewn, h.along(h.long)}, Count: 2, Runs: upAndOver, Judged: band.Had,
-			Piped: over.Total()}},
-		Net: Net{{append(append(turned("face", 2), turned("band", 1)...), upright("face")...)}}}, h.found
+			// as the band stands, the face behind is at its left
+			Piped: over.Total(), Each: []Meeting{{Copy: [2]int{0, 0}, Run: [2]int{1, 0}}, {Copy: [2]int{0, 1}}}}},
+		Net: Net{{append(append(second(turned("face", 2)), turned("band", 1)...), upright("face")...)}}}, h.found
 }
 
 // checkBand holds a band that is already cut against the way round.
@@ -209,18 +230,19 @@ func skirtHood(p plan.Plan) (Cover, finding.List) {
 	}
 	front := Piece{Name: "wall", Config: "wall", Title: "Wall, front and back", Count: 2,
 		Finished: sum.Size{Width: h.long, Height: h.high}, Edges: edges}
-	side := Piece{Name: "wall.side", Config: "wall", Title: "Wall, sides", Count: 2,
+	side := Piece{Name: "wall.side", Config: sidesConfig(p), Title: "Wall, sides", Count: 2,
 		Finished: sum.Size{Width: h.deep, Height: h.high}, Edges: edges}
 	return Cover{Pieces: []Piece{top, front, side}, Joins: []Join{
 		{Title: "walls to a ring", Between: [2]string{"wall", "wall.side"}, Lengths: [2]sum.Sum{h.high, h.high},
-			Count: 4,
-			Runs:  [2][]Run{{{Left}, {Right}}, {{Left}, {Right}}}},
+			Count: 4, Runs: [2][]Run{{{Left}, {Right}}, {{Left}, {Right}}}, Each: []Meeting{
+				{Copy: [2]int{0, 0}, Run: [2]int{0, 1}}, {Copy: [2]int{0, 1}, Run: [2]int{1, 0}},
+				{Copy: [2]int{1, 1}, Run: [2]int{0, 1}}, {Copy: [2]int{1, 0}, Run: [2]int{1, 0}}}},
 		{Title: "top to front and back", Between: [2]string{"top", "wall"}, Lengths: [2]sum.Sum{h.long, h.long},
 			Count: 2, Piped: h.long.Total(),
-			Runs: [2][]Run{{{Top}, {Bottom}}, {{Top}}}},
+			Runs: [2][]Run{{{Bottom}, {Top}}, {{Top}}}},
 		{Title: "top to sides", Between: [2]string{"top", "wall.side"}, Lengths: [2]sum.Sum{h.deep, h.deep}, Count: 2,
 			Piped: h.deep.Total(),
 			Runs:  [2][]Run{{{Left}, {Right}}, {{Top}}}},
-	}, Net: Net{{turned("wall.side", 1), append(turned("wall", 2), upright("top", "wall")...),
-		turned("wall.side", 3)}}}, h.found
+	}, Net: Net{{turned("wall.side", 1), append(second(turned("wall", 2)), upright("top", "wall")...),
+		second(turned("wall.side", 3))}}}, h.found
 }

@@ -39,12 +39,19 @@ func jacket(p plan.Plan) (Cover, finding.List) {
 	if p.Cover.Flaps.Style == plan.TurnedIn {
 		return turnedIn(outside, inside, wrap, front, back), m.found
 	}
-	pieces, last := []Piece{outside, inside}, "flap"
-	if front == back {
-		pieces = append(pieces, m.flap("flap", "Flap", front, high, 2))
-	} else {
-		last = "flap.back"
-		pieces = append(pieces, m.flap("flap", "Front flap", front, high, 1), m.flap(last, "Back flap", back, high, 1))
+	pieces, first, last := []Piece{outside, inside}, "flap", "flap"
+	for _, s := range Slots(p) {
+		switch {
+		case s.Config == outside.Config || s.Config == inside.Config:
+		case s.Count == 2:
+			pieces = append(pieces, m.flap(s, front, high))
+		case len(pieces) == 2:
+			first = s.Name
+			pieces = append(pieces, m.flap(s, front, high))
+		default:
+			last = s.Name
+			pieces = append(pieces, m.flap(s, back, high))
+		}
 	}
 	along := WayRound(outside)
 	style := p.Cover.Flaps.Style
@@ -52,9 +59,9 @@ func jacket(p plan.Plan) (Cover, finding.List) {
 		Lengths: [2]sum.Sum{high, high}, Count: 2, Folded: true,
 		Runs: [2][]Run{flapRuns[style], {{Left}, {Right}}},
 		Laid: flapLaid[style] + " Lay one on either end of the outside's right side, raw edges even, and baste."}}
-	if front != back {
+	if first != last {
 		joins = []Join{
-			{Title: "front flap to the outside", Between: [2]string{"flap", "outside"}, Lengths: [2]sum.Sum{high, high},
+			{Title: "front flap to the outside", Between: [2]string{first, "outside"}, Lengths: [2]sum.Sum{high, high},
 				Count: 1, Folded: true,
 				Runs: [2][]Run{flapRuns[style], {{Right}}},
 				Laid: flapLaid[style] +
@@ -70,12 +77,12 @@ func jacket(p plan.Plan) (Cover, finding.List) {
 		// at the flaps it is caught
 		Laid: "Lay the inside right side down on the outside, the flaps between them.",
 		Gap:  m.gap(wrap.Total() - front - back), Piped: along.Total(), Closed: true})
-	first := upright(last)     // the back cover is on the left as the outside is seen
+	left := upright(last)      // the back cover is on the left as the outside is seen
 	if style == plan.Flipped { // the edge it is joined by lies beside the outside
-		first = turned(last, 2)
+		left = turned(last, 2)
 	}
 	return Cover{Pieces: pieces, Joins: joins,
-		Net: Net{{first, upright("outside"), upright("flap")}, {upright("inside")}}}, m.found
+		Net: Net{{left, upright("outside"), upright(first)}, {upright("inside")}}}, m.found
 }
 
 // flapLaid says how flaps are made ready, and flapRuns where they are joined: a
@@ -90,9 +97,9 @@ var (
 
 // flap is one flap: folded double along its height, or a single layer with a hem
 // that is flipped round to the inside.
-func (m *measurer) flap(name, title string, depth length.Length, high sum.Sum, count int) Piece {
+func (m *measurer) flap(s Slot, depth length.Length, high sum.Sum) Piece {
 	deep := sum.Of(sum.Part, "depth of the flap", depth)
-	f := Piece{Name: name, Config: "flap", Title: title, Count: count, Edges: round(m.plan.Cover.Seam),
+	f := Piece{Name: s.Name, Config: s.Config, Title: s.Title, Count: s.Count, Edges: round(m.plan.Cover.Seam),
 		Finished: sum.Size{Width: deep, Height: high}}
 	if m.plan.Cover.Flaps.Style == plan.Flipped {
 		f.Edges.Right = Allowance{Kind: sum.Hem, Name: "hem of the flap", Width: m.plan.Cover.Flaps.Hem}

@@ -9,7 +9,15 @@ type Slot struct {
 	// it, and Count of pieces alike in one cover.
 	Name, Config, Title string
 	Count               int
+	// Twins are the two of a piece that is made twice, as they are called when they are told apart: of two flaps that
+	// differ in size alone it stands with the first.
+	Twins *[2]Twin
+	// Of is the piece that one of two was told apart from, and Where which of them it is; empty for any other.
+	Of, Where string
 }
+
+// Twin is one of two pieces alike: its title, and where it is, as it stands behind the name of a seam.
+type Twin struct{ Title, Where string }
 
 // Slots are the pieces that a settled plan decides about, also where its cover cannot be built. A
 // kind of cover that nobody knows has none.
@@ -18,7 +26,24 @@ func Slots(p plan.Plan) []Slot {
 	if !known {
 		return nil
 	}
-	return k.Slots(p)
+	var out []Slot
+	for _, s := range k.Slots(p) {
+		out = append(out, s.apart(p)...)
+	}
+	return out
+}
+
+// apart are the two of a piece that is made twice where the plan tells them apart, else the piece itself.
+func (s Slot) apart(p plan.Plan) []Slot {
+	if s.Twins == nil || s.Count != 2 || !plan.Apart(p, s.Name) {
+		return []Slot{s}
+	}
+	var out []Slot
+	for i, name := range plan.TwinNames(s.Name) {
+		out = append(out, Slot{Name: name, Config: name, Title: s.Twins[i].Title, Count: 1, Of: s.Name,
+			Where: s.Twins[i].Where})
+	}
+	return out
 }
 
 // Decided is what a settled plan decides of a piece: those of one name in it may be several pieces.
@@ -34,38 +59,68 @@ func Decided(p plan.Plan, piece string) plan.Piece {
 func fixed(list ...Slot) func(plan.Plan) []Slot { return func(plan.Plan) []Slot { return list } }
 
 var slots = map[plan.CoverKind]func(plan.Plan) []Slot{
-	plan.Cushion: fixed(Slot{"front", "front", "Front", 1}, Slot{"back", "back", "Back", 1}),
+	plan.Cushion: fixed(one("front", "Front"), one("back", "Back")),
 	plan.BoxedCushion: func(p plan.Plan) []Slot {
-		out := []Slot{{"face", "face", "Face", 2}, {"band", "band", "Band", 1}}
+		out := []Slot{two("face", "Face", &topAndBelow), one("band", "Band")}
 		if p.Back.Kind == plan.Zip {
-			out = append(out, Slot{"band.zip", "band", "Band, half beside the zip", 2})
+			out = append(out, Slot{Name: "band.zip", Config: "band", Title: "Band, half beside the zip", Count: 2})
 		}
 		return out
 	},
 	"wrap-hood": func(p plan.Plan) []Slot {
-		main := Slot{"main", "main", "Main panel", 1}
+		main := one("main", "Main panel")
 		if p.Cover.SplitTop {
-			main.Title, main.Count = "Main panel, half", 2
+			main = two("main", "Main panel, half", &halves)
 		}
-		return []Slot{main, {"end", "end", "End panel", 2}}
+		return []Slot{main, two("end", "End panel", &leftAndRight)}
 	},
-	"band-hood": fixed(Slot{"face", "face", "Face", 2}, Slot{"band", "band", "Band", 1}),
+	"band-hood": fixed(two("face", "Face", &frontAndBehind), one("band", "Band")),
 	"skirt-hood": func(p plan.Plan) []Slot {
-		top := Slot{"top", "top", "Top", 1}
 		if c := p.Cover.Corners; c.Kind == plan.RoundCorners && c.Radius+c.Plate > 0 {
-			return []Slot{top, {"wall", "wall", "Wall, in a ring", 1}}
+			return []Slot{one("top", "Top"), one("wall", "Wall, in a ring")}
 		}
-		return []Slot{top, {"wall", "wall", "Wall, front and back", 2}, {"wall.side", "wall", "Wall, sides", 2}}
+		sides := two("wall.side", "Wall, sides", &sideWalls)
+		sides.Config = sidesConfig(p)
+		return []Slot{one("top", "Top"), two("wall", "Wall, front and back", &walls), sides}
 	},
 	plan.Jacket: func(p plan.Plan) []Slot {
-		out := []Slot{{"outside", "outside", "Outside", 1}, {"inside", "inside", "Inside", 1}}
-		switch {
-		case p.Cover.Flaps.Style == plan.TurnedIn:
+		out := []Slot{one("outside", "Outside"), one("inside", "Inside")}
+		if p.Cover.Flaps.Style == plan.TurnedIn {
 			return out
-		case p.Cover.Flaps.Depth.Front == p.Cover.Flaps.Depth.Back:
-			return append(out, Slot{"flap", "flap", "Flap", 2})
 		}
-		return append(out, Slot{"flap", "flap", "Front flap", 1}, Slot{"flap.back", "flap", "Back flap", 1})
+		flap := two("flap", "Flap", &flaps)
+		if d := p.Cover.Flaps.Depth; d.Front == d.Back || plan.Apart(p, "flap") {
+			return append(out, flap)
+		}
+		front, back := one("flap", flaps[0].Title), one("flap.back", flaps[1].Title)
+		front.Twins, back.Config = &flaps, "flap"
+		return append(out, front, back)
 	},
-	plan.Pad: fixed(Slot{"top", "top", "Top", 1}, Slot{"under", "under", "Under side", 1}),
+	plan.Pad: fixed(one("top", "Top"), one("under", "Under side")),
 }
+
+// sidesConfig is the name under which side walls are decided: that of all walls, or one of their own.
+func sidesConfig(p plan.Plan) string {
+	if _, own := p.Pieces["wall.side"]; own {
+		return "wall.side"
+	}
+	return "wall"
+}
+
+// one is a piece that there is once, two one that is made twice.
+func one(name, title string) Slot { return Slot{Name: name, Config: name, Title: title, Count: 1} }
+
+func two(name, title string, twins *[2]Twin) Slot {
+	return Slot{Name: name, Config: name, Title: title, Count: 2, Twins: twins}
+}
+
+// The first of two is the one in front, on top or on the left.
+var (
+	topAndBelow    = [2]Twin{{"Top face", "on top"}, {"Lower face", "below"}}
+	frontAndBehind = [2]Twin{{"Front face", "in front"}, {"Back face", "behind"}}
+	halves         = [2]Twin{{"Front half", "in front"}, {"Back half", "behind"}}
+	leftAndRight   = [2]Twin{{"Left end", "on the left"}, {"Right end", "on the right"}}
+	walls          = [2]Twin{{"Front wall", "in front"}, {"Back wall", "behind"}}
+	sideWalls      = [2]Twin{{"Left wall", "on the left"}, {"Right wall", "on the right"}}
+	flaps          = [2]Twin{{"Front flap", "in front"}, {"Back flap", "behind"}}
+)

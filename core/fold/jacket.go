@@ -86,8 +86,8 @@ func foldJacket(f *Folder) {
 // with a hem.
 func foldFlaps(f *Folder, outside cover.Piece, out strip) {
 	long, _ := size(outside)
-	front := f.pieces["flap"]
-	back, copied := front, 1
+	front, _ := f.twin("flap", 0)
+	back, copied := f.twin("flap", 1)
 	if own, ok := f.pieces["flap.back"]; ok {
 		back, copied = own, 0
 	}

@@ -85,6 +85,21 @@ func flatExtents(o plan.Object, second int) []Extent {
 	return out
 }
 
+// twin is one of two pieces alike, from 0, and which copy it is of its piece: of one by itself where they are told
+// apart.
+func (f *Folder) twin(name string, which int) (p cover.Piece, copied int) {
+	if own, apart := f.pieces[plan.TwinNames(name)[which]]; apart {
+		return own, 0
+	}
+	return f.pieces[name], which
+}
+
+// hung adds one of two pieces alike that does not bend.
+func (f *Folder) hung(name string, which int, hinge Hinge) int {
+	p, copied := f.twin(name, which)
+	return f.flat(p, copied, hinge)
+}
+
 // Piece is one of the cover, by its name.
 func (f *Folder) Piece(name string) cover.Piece { return f.pieces[name] }
 
@@ -178,16 +193,17 @@ func foldPad(f *Folder) {
 
 // foldBoxed is a face that lies, a band round it and the other face below.
 func foldBoxed(f *Folder) {
-	face, band := f.pieces["face"], f.pieces["band"]
+	face, _ := f.twin("face", 0)
+	band := f.pieces["band"]
 	line := round(face)
 	whole := line.Length()
-	start := f.startOf("band", "face")
+	start := f.startOf("band", face.Name)
 	long, high := size(band)
-	top := f.flat(face, 0, stand(face, 0, lying))
+	top := f.hung("face", 0, stand(face, 0, lying))
 	middle := math.Mod(start+long/2, whole)
 	turns := ringBends(line, start, long, true)
 	ring := f.bent(band, 0, across, turns, long/2, hang(top, Axis{X: long / 2}, on(line, middle), quarter), always)
-	below := f.flat(face, 1, hang(ring.leafAt(long/2), on(line, middle), Axis{X: long / 2, Y: high, Angle: math.Pi},
+	below := f.hung("face", 1, hang(ring.leafAt(long/2), on(line, middle), Axis{X: long / 2, Y: high, Angle: math.Pi},
 		quarter))
 	if zip, ok := f.pieces["band.zip"]; ok {
 		zipHalves(f, zip, line, top)
@@ -235,43 +251,48 @@ func ringBends(line outline.Path, start, long float64, backwards bool) []bend {
 
 // foldWrapHood is a main panel over the top, in one or with a seam there, and two ends.
 func foldWrapHood(f *Folder) {
-	main, end := f.pieces["main"], f.pieces["end"]
+	end, _ := f.twin("end", 0)
+	main, _ := f.twin("main", 0)
+	behind, copied := f.twin("main", 1)
+	split := behind.Count == 2 || copied == 0
 	path := over(end)
 	whole := path.Length()
 	w, h := size(main)
 	at, from := h/2, 0.0
-	if main.Count == 2 {
+	if split {
 		at, from = 0, whole/2
 	}
 	hinge := stand(main, 0, lying)
 	hinge.Own.Y = at
 	front := f.bent(main, 0, down, bends(path, from, from+h), at, hinge, always)
 	root := front.leafAt(at)
-	if main.Count == 2 {
-		f.bent(main, 1, down, bends(path, whole/2, whole), 0, hang(root, Axis{X: w / 2}, Axis{X: w / 2}, 0), always)
+	if split {
+		f.bent(behind, copied, down, bends(path, whole/2, whole), 0, hang(root, Axis{X: w / 2}, Axis{X: w / 2}, 0),
+			always)
 	}
-	f.flat(end, 0, hang(root, on(path, whole/2), Axis{0, at, -quarter}, quarter))
-	f.flat(end, 1, hang(root, on(path, whole/2), Axis{w, at, quarter}, quarter))
+	f.hung("end", 0, hang(root, on(path, whole/2), Axis{0, at, -quarter}, quarter))
+	f.hung("end", 1, hang(root, on(path, whole/2), Axis{w, at, quarter}, quarter))
 }
 
 // foldBandHood is a band over the top, from left to right, and a face in front and behind.
 func foldBandHood(f *Folder) {
-	band, face := f.pieces["band"], f.pieces["face"]
+	band := f.pieces["band"]
+	face, _ := f.twin("face", 0)
 	path := over(face)
 	whole := path.Length()
 	w, h := size(band)
 	ring := f.bent(band, 0, down, bends(path, 0, h), h/2, stand(band, -quarter, lying), always)
 	root := ring.leafAt(h / 2)
-	f.flat(face, 0, hang(root, on(path, whole/2), Axis{w, h / 2, quarter}, quarter))
-	f.flat(face, 1, hang(root, on(path, whole/2), Axis{0, h / 2, -quarter}, quarter))
+	f.hung("face", 0, hang(root, on(path, whole/2), Axis{w, h / 2, quarter}, quarter))
+	f.hung("face", 1, hang(root, on(path, whole/2), Axis{0, h / 2, -quarter}, quarter))
 }
 
 // foldSkirtHood is a top with four walls, or with one in a ring.
 func foldSkirtHood(f *Folder) {
-	top, wall := f.pieces["top"], f.pieces["wall"]
+	top := f.pieces["top"]
+	wall, _ := f.twin("wall", 0)
 	root := f.flat(top, 0, stand(top, 0, lying))
-	side, square := f.pieces["wall.side"]
-	if !square {
+	if side, _ := f.twin("wall.side", 0); side.Name == "" {
 		line := round(top)
 		long, _ := size(wall)
 		f.bent(wall, 0, across, ringBends(line, 0, long, true), long/2,
@@ -279,10 +300,12 @@ func foldSkirtHood(f *Folder) {
 		return
 	}
 	for _, one := range []struct {
-		wall   cover.Piece
-		copied int
-		at     cover.Edge
-	}{{wall, 0, cover.Bottom}, {wall, 1, cover.Top}, {side, 0, cover.Left}, {side, 1, cover.Right}} {
-		f.flat(one.wall, one.copied, hang(root, edge(one.wall, cover.Top, 0.5), edge(top, one.at, 0.5), quarter))
+		wall  string
+		which int
+		at    cover.Edge
+	}{{"wall", 0, cover.Bottom}, {"wall", 1, cover.Top},
+		{"wall.side", 0, cover.Left}, {"wall.side", 1, cover.Right}} {
+		p, copied := f.twin(one.wall, one.which)
+		f.flat(p, copied, hang(root, edge(p, cover.Top, 0.5), edge(top, one.at, 0.5), quarter))
 	}
 }

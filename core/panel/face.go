@@ -9,12 +9,13 @@ import (
 	"umschlag/core/sample"
 )
 
-// Path is where the plan decides about the face of a piece: under its own name, or for all pieces.
+// Path is where the plan decides about the face of a piece: under its own name, or for several pieces.
 func Path(p plan.Plan, name string) string {
-	if _, common := p.Pieces[plan.Common]; common && p.Pieces[name].Face == nil {
-		name = plan.Common
+	at := plan.Keeper(p, name, func(q plan.Piece) bool { return q.Face != nil })
+	if _, common := p.Pieces[plan.Common]; common && p.Pieces[at].Face == nil {
+		at = plan.Common
 	}
-	return finding.Path("pieces", name)
+	return finding.Path("pieces", at)
 }
 
 // FirstCloth is the first letter the plan describes, or A.

@@ -11,6 +11,8 @@ import (
 type CoverRules struct {
 	// Pieces are the names under which what it is made of is decided.
 	Pieces []string
+	// Twice are the pieces that are made twice, and can be told apart.
+	Twice []Twins
 	// Reads are the keys of /cover that count for it, beside those that count for every cover.
 	Reads []string
 	// Close completes how it is closed; nil where nothing is decided of that.
@@ -44,7 +46,8 @@ func init() {
 			*b = b.closure(p)
 		}})
 	CoverKinds.Add("boxed-cushion",
-		CoverRules{Pieces: []string{"face", "band"}, Filled: true, Large: true, Thick: true,
+		CoverRules{Pieces: []string{"face", "band"}, Twice: []Twins{{Name: "face"}}, Filled: true, Large: true,
+			Thick: true,
 			Close: func(b *Back, p Plan) {
 				if b.Kind == "" {
 					b.Kind = SewnShut
@@ -56,10 +59,14 @@ func init() {
 					b.Seam = p.Cover.Seam
 				}
 			}})
-	CoverKinds.Add("wrap-hood", CoverRules{Pieces: []string{"main", "end"}, Reads: ofHoods})
-	CoverKinds.Add("band-hood", CoverRules{Pieces: []string{"face", "band"}, Reads: ofHoods})
-	CoverKinds.Add("skirt-hood", CoverRules{Pieces: []string{"top", "wall"}, Reads: ofHoods})
-	CoverKinds.Add("jacket", CoverRules{Pieces: []string{"outside", "inside", "flap"}, Reads: []string{"flaps"},
+	CoverKinds.Add("wrap-hood", CoverRules{Pieces: []string{"main", "end"},
+		Twice: []Twins{{Name: "main"}, {Name: "end"}}, Reads: ofHoods})
+	CoverKinds.Add("band-hood",
+		CoverRules{Pieces: []string{"face", "band"}, Twice: []Twins{{Name: "face"}}, Reads: ofHoods})
+	CoverKinds.Add("skirt-hood", CoverRules{Pieces: []string{"top", "wall"},
+		Twice: []Twins{{Name: "wall"}, {Name: "wall.side", Among: "wall"}}, Reads: ofHoods})
+	CoverKinds.Add("jacket", CoverRules{Pieces: []string{"outside", "inside", "flap"}, Twice: []Twins{{Name: "flap"}},
+		Reads:    []string{"flaps"},
 		Enclosed: true, Large: true, Topstitched: true, Close: func(b *Back, p Plan) {
 			flaps := p.Cover.Flaps.Depth
 			b.turnedThrough(p, max(p.Object.Wrap, 2*p.Object.Board+p.Object.Spine)-flaps.Front-flaps.Back)

@@ -82,7 +82,7 @@ func Base(unit length.Unit, h Habits) Plan {
 // decided, and settling twice is settling once.
 func (p Plan) Settle() Plan {
 	p = p.Keyed(nil)
-	common, sizes := p.Pieces[Common], usualIn(p.Units)
+	sizes := usualIn(p.Units)
 	p.Object = p.Object.settle().following(p.Piece("front").Face)
 	p.Cover = p.Cover.settle(sizes, p.Habits)
 	p.Back = p.Back.settle(p)
@@ -104,7 +104,7 @@ func (p Plan) Settle() Plan {
 	for i, f := range p.Fittings {
 		p.Fittings[i] = f.settle(p.Habits.Step, p.Units)
 	}
-	p.Pieces = mapped(p.Pieces, func(q Piece) Piece { return q.settle(common, sizes) })
+	p.Pieces = settledPieces(p, sizes)
 	p.Cloths = mapped(p.Cloths, Cloth.Settle)
 	return p
 }
@@ -225,8 +225,20 @@ func mapped[V any](m map[string]V, f func(V) V) map[string]V {
 	return out
 }
 
-func (q Piece) settle(common Piece, sizes usual) Piece {
-	if q.Squaring == nil && common.Squaring == nil && q.Quilted() {
+// settledPieces are the pieces with what follows from their own decisions and from those for several of them.
+func settledPieces(p Plan, sizes usual) map[string]Piece {
+	if p.Pieces == nil {
+		return nil
+	}
+	out := make(map[string]Piece, len(p.Pieces))
+	for name, q := range p.Pieces {
+		out[name] = q.settle(p.Piece(name).Squaring != nil, sizes)
+	}
+	return out
+}
+
+func (q Piece) settle(squared bool, sizes usual) Piece {
+	if !squared && q.Quilted() {
 		q.Squaring = ptr(sizes.squaring)
 	}
 	if q.Face != nil {
@@ -354,14 +366,22 @@ func ptr[T any](v T) *T { return &v }
 // Piece is what the named piece is made of: its own keys, and those of "*" for
 // what it leaves out.
 func (p Plan) Piece(name string) Piece {
-	q, common := p.Pieces[name], p.Pieces[Common]
-	q.Face = either(q.Face, common.Face)
-	q.Layers = either(q.Layers, common.Layers)
-	q.Quilting = either(q.Quilting, common.Quilting)
-	q.Squaring = either(q.Squaring, common.Squaring)
-	q.TakeUp = either(q.TakeUp, common.TakeUp)
+	var out Piece
+	for _, at := range deciding(p.Cover.Kind, name) {
+		out = out.over(p.Pieces[at])
+	}
+	return out
+}
+
+// over is what is decided of a piece, and where that says nothing what is decided of more.
+func (q Piece) over(more Piece) Piece {
+	q.Face = either(q.Face, more.Face)
+	q.Layers = either(q.Layers, more.Layers)
+	q.Quilting = either(q.Quilting, more.Quilting)
+	q.Squaring = either(q.Squaring, more.Squaring)
+	q.TakeUp = either(q.TakeUp, more.TakeUp)
 	if q.Absorb == "" {
-		q.Absorb = common.Absorb
+		q.Absorb = more.Absorb
 	}
 	return q
 }

@@ -314,10 +314,14 @@ func judgeCover(v *Judge, c Cover) {
 
 func judgePiece(v *Judge, p Plan, name string) {
 	path := finding.Path("pieces", name)
-	names := PieceNames(p.Cover.Kind)
-	if name != Common && !slices.Contains(names, name) {
-		v.Stop(path, fmt.Sprintf("A %s has no piece %q.", p.Cover.Kind, name),
-			fmt.Sprintf("Its pieces are %s; * stands for all.", strings.Join(names, ", ")))
+	names, twins := PieceNames(p.Cover.Kind), twinsOf(p.Cover.Kind)
+	if name != Common && !slices.Contains(names, name) && !slices.Contains(twins, name) {
+		remedy := fmt.Sprintf("Its pieces are %s; * stands for all.", strings.Join(names, ", "))
+		if len(twins) > 0 {
+			remedy = fmt.Sprintf("Its pieces are %s, told apart %s; * stands for all.", strings.Join(names, ", "),
+				strings.Join(twins, ", "))
+		}
+		v.Stop(path, fmt.Sprintf("A %s has no piece %q.", p.Cover.Kind, name), remedy)
 	}
 	q := p.Pieces[name]
 	if q.Squaring != nil {

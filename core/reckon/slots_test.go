@@ -27,6 +27,9 @@ func TestSlotsAreThePiecesToBe(t *testing.T) {
 			pieces = append(pieces,
 				cover.Slot{Name: piece.Name, Config: piece.Config, Title: piece.Title, Count: piece.Count})
 		}
+		for i := range slots { // what a slot says beyond its piece
+			slots[i].Twins, slots[i].Of, slots[i].Where = nil, "", ""
+		}
 		assert.Equal(t, pieces, slots)
 	})
 	rapid.Check(t, func(t *rapid.T) {

@@ -16,6 +16,8 @@ import (
 type side struct {
 	answer.Reckoning
 	plan plan.Plan
+	// beside is the plan it is compared with.
+	beside plan.Plan
 }
 
 // clothName is what a cloth is called, its letter where it has no name.
@@ -95,7 +97,7 @@ func (s side) fitted(b *strings.Builder, step answer.Step, write func(string)) {
 		if f.Index != step.Fitting-1 {
 			continue
 		}
-		fmt.Fprint(b, f.On, f.Boxes, f.Lines)
+		fmt.Fprint(b, plan.AloneIn(s.beside, f.On), f.Boxes, f.Lines)
 		for _, c := range s.Cuts {
 			if c.About.Role == ref.FittingPart && c.About.Of == f.Key {
 				write(c.ID)

@@ -81,7 +81,7 @@ func Of(was, now plan.Plan, w *reckon.Workshop) List {
 		if len(a.Cuts) == 0 || len(b.Cuts) == 0 {
 			return List{}
 		}
-		c := comparison{was: side{a, before}, now: side{b, after}, list: List{}}
+		c := comparison{was: side{a, before, after}, now: side{b, after, before}, list: List{}}
 		c.cuts()
 		c.steps()
 		c.measurements()
@@ -161,6 +161,11 @@ func (c *comparison) cuts() {
 		}
 		c.fit[to] = c.fit[to] || !s.Again
 		c.list.Spoils = append(c.list.Spoils, s)
+	}
+	for id := range c.now.plan.Progress.Cut {
+		if _, known := old[id]; !known { // told apart from others by the change, which are there
+			c.fit[id] = true
+		}
 	}
 	for id := range c.was.plan.Progress.Cut {
 		if _, known := old[id]; !known { // of a plan before: nothing answers to it
@@ -276,6 +281,8 @@ func (c *comparison) soil(back map[string]string) (resewn map[string]bool) {
 		switch _, alike := back[s.ID]; {
 		case cutting(s):
 			resewn[s.ID] = slices.ContainsFunc(s.Cuts, func(id string) bool { return !c.fit[id] })
+		case !alike && !was[s.ID] && slices.Contains(c.now.plan.Progress.Done, s.ID):
+			// told apart from another by the change, which is done
 		case !alike:
 			resewn[s.ID] = was[s.ID]
 			c.dirty[s.ID] = true
