@@ -128,7 +128,10 @@ test("two faces are alike until one is told apart, and what is done of both is d
     /^1 × Front face .* nothing of it is needed/,
   ]);
   await page.getByRole("button", { name: "Keep the change" }).click();
+  await expect(page.getByRole("dialog")).toHaveCount(0);
+  await saved(page);
   await expect(cuts).toContainText("1 × 18″ × 63/4″back face");
+  await expect(cuts).not.toContainText("front face");
   await page.reload();
   await shown(page);
   await expect(page.getByRole("combobox", { name: "Kind of back face" })).toHaveValue("plain");
