@@ -3,6 +3,7 @@
 package anyplan
 
 import (
+	"maps"
 	"math"
 	"slices"
 
@@ -52,10 +53,50 @@ func draw(t *rapid.T) plan.Plan {
 			p.Pieces[second] = m.piece(p, second)
 		}
 	}
+	m.asCut(p)
+	if m.oneIn(6, "a size of its own") {
+		p.Cover.Size = plan.SizesOf(p.Settle())
+	}
 	for range rapid.IntRange(-2, 2).Draw(t, "fittings") {
 		p.Fittings = append(p.Fittings, m.fitting(p))
 	}
 	return p
+}
+
+// asCut gives some sizes of faces as they are cut, as large as they are.
+func (m maker) asCut(p plan.Plan) {
+	c := p.Settle().Cover
+	for _, name := range slices.Sorted(maps.Keys(p.Pieces)) {
+		f := p.Pieces[name].Face
+		if f == nil || !m.oneIn(5, "as cut "+name) {
+			continue
+		}
+		if !f.Patch.Fit && f.Patch.Width > 0 && m.oneIn(2, "patches as cut "+name) {
+			f.Patch = f.Patch.AsCut(c.PiecingSeam)
+		}
+		if last := len(f.Borders) - 1; last >= 0 && !f.Borders[last].Width.Rest {
+			f.Borders[last].Width.Cut = f.Borders[last].Width.Width + c.PiecingSeam + c.Seam
+		}
+		if s := f.Sash; s != nil {
+			s.WidthCut = s.Width + 2*c.PiecingSeam
+		}
+		if last := len(f.Strips) - 1; last > 0 && !f.Strips[last].Width.Rest {
+			f.Strips[last].Width.Cut = f.Strips[last].Width.Width + c.PiecingSeam + c.Seam
+		}
+	}
+}
+
+// AsCut reports whether a plan gives any size of a face as it is cut, which then stays whatever its seams are.
+func AsCut(p plan.Plan) bool {
+	for _, q := range p.Pieces {
+		f := q.Face
+		if f != nil && (f.Patch.WidthCut != 0 || f.Sash != nil && f.Sash.WidthCut != 0 ||
+			slices.ContainsFunc(f.Borders, func(b plan.Border) bool { return b.Width.Cut != 0 }) ||
+			slices.ContainsFunc(f.Strips, func(s plan.Strip) bool { return s.Width.Cut != 0 })) {
+			return true
+		}
+	}
+	return false
 }
 
 func pick[V any](m maker, name string, from []V) V { return rapid.SampledFrom(from).Draw(m.T, name) }

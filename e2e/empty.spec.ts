@@ -142,3 +142,43 @@ test("two faces are alike until one is told apart, and what is done of both is d
   await expect(page.getByRole("button", { name: "Tell the front face from the back face" })).toBeVisible();
   await expect(page.getByRole("combobox", { name: "Kind of face", exact: true })).toHaveValue("checker");
 });
+
+test("sizes are typed as they finish or as they are cut, and the cover follows", async ({ page, workshop }) => {
+  takes(20);
+  await begin(page, workshop.url, "16");
+  await pick(page, "Kind of front", "grid");
+  await put(page, "Seam allowance", "1/2");
+  const brief = page.locator(".brief");
+  const cuts = page.getByRole("list", { name: "All cuts" });
+  await pick(page, "Size of the patches", "cut"); // as large as they were
+  await expect(page.getByRole("textbox", { name: "Width of a patch as cut" })).toHaveValue("4 1/2 cut");
+  await expect(cuts).toContainText("16 × 41/2″ square");
+  await expect(brief).toContainText("it finishes 151/2″ across instead of 16″, and the outer ones show 33/4″");
+  await put(page, "Piecing seam", "3/8"); // what is cut stays, and shows less: the cover follows
+  await expect(page.getByRole("alert")).toContainText("1″ short of 16″");
+  await page.getByRole("button", { name: /^An ease of −1/ }).click();
+  await expect(page.getByRole("alert")).toHaveCount(0);
+  await expect(cuts).toContainText("16 × 41/2″ square");
+  await page.reload();
+  await shown(page);
+  await expect(page.getByRole("textbox", { name: "Width of a patch as cut" })).toHaveValue("4 1/2 cut");
+  await expect(brief).toContainText("41/2″ cut");
+
+  // All seams: what it says to type works.
+  await put(page, "Width of a patch as cut", "3/4 cut");
+  await expect(page.getByRole("alert")).toContainText("Cut 3/4″ it is all seams");
+  await page.getByRole("textbox", { name: "Width of a patch as cut" }).press("Escape");
+  await pick(page, "Kind of front", "plain");
+  await pick(page, "How the size of the cover is decided", "size");
+  await put(page, "Size of the cover across", "18 cut");
+  await put(page, "Size of the cover up", "15");
+  await expect(page.getByRole("group", { name: "Sizes of the front" })).toContainText("finished 17″ × 15″");
+  await expect(page.getByRole("group", { name: "Sizes of the front" })).toContainText("trimmed 18″ × 16″");
+  await expect(brief).toContainText("18″ cut across and");
+  await page.getByRole("button", { name: /^Shown in/ }).click();
+  await expect(page.getByRole("group", { name: "Sizes of the front" })).toContainText("43.2 cm");
+  await expect(page.getByRole("textbox", { name: "Size of the cover across" })).toHaveValue("45.72 cut");
+  await accessible(brief);
+  await pick(page, "How the size of the cover is decided", "ease");
+  await expect(page.getByRole("textbox", { name: "Ease across" })).toHaveValue("2.54");
+});

@@ -85,7 +85,7 @@ func mapped(t reflect.Type) *jsonschema.Schema {
 		return &jsonschema.Schema{AnyOf: append(lengthText().AnyOf, two())}
 	case plan.Panels:
 		return &jsonschema.Schema{AnyOf: []*jsonschema.Schema{{Const: "equal"}, two()}}
-	case plan.Extent:
+	case plan.Extent, plan.Size:
 		return lengthText()
 	case plan.Order:
 		row := &jsonschema.Schema{Type: "array", Items: &jsonschema.Schema{Type: "string"}}

@@ -38,27 +38,28 @@ func coverWords(t *Teller) {
 func flatCover(t *Teller) {
 	p := t.plan
 	round := p.Object.Round()
+	eased := "eased"
 	switch {
 	case p.Cover.Kind == plan.Pad:
-		t.Say("A pad, larger by ")
+		t.Say("A pad, ")
+		eased = "larger by"
 	case p.Object.Kind == plan.Found:
-		t.Say("Larger than the panel by ")
+		t.Say("It is ")
+		eased = "larger than the panel by"
 	default:
-		t.Say("Against the pad it is eased ")
+		t.Say("Against the pad it is ")
 	}
-	t.Length("/cover/ease/width", "Ease across")
-	t.Say(" across")
+	axes := []axis{{"width", "across"}}
 	if !round {
-		t.Say(" and ")
-		t.Length("/cover/ease/height", "Ease up")
-		t.Say(" up")
+		axes = append(axes, axis{"height", "up"})
 	}
 	if thick(p) {
-		t.Say(" and ")
-		t.Length("/cover/ease/depth", "Ease in thickness")
-		t.Say(" in thickness")
+		axes = append(axes, axis{"depth", "in thickness"})
 	}
-	t.Widget("finishes", "")
+	how := howLarge(t, eased, "of a size of its own,", axes)
+	if how == byEase {
+		t.Widget("finishes", "")
+	}
 	t.Say(". ")
 	seam(t)
 	if !round {
@@ -73,6 +74,52 @@ func flatCover(t *Teller) {
 	t.Say("; ")
 	wash(t)
 	closed(t)
+}
+
+// axis is a direction of a cover: its key in the plan, and how it is said.
+type axis struct{ key, says string }
+
+// How the size of a cover is decided.
+const (
+	byEase = "ease"
+	bySize = "size"
+)
+
+// howLarge tells how large a cover is: by its ease, or by a size of its own along every axis.
+func howLarge(t *Teller, eased, sized string, axes []axis) (how string) {
+	how = byEase
+	if t.plan.Cover.Size != (plan.Sizes{}) {
+		how = bySize
+	}
+	t.Choose(Choice{ID: "/cover/size", Label: "How the size of the cover is decided", Now: how,
+		Options: []Option{{Key: byEase, Says: eased}, {Key: bySize, Says: sized}}},
+		func(m *Moving, key string) {
+			if settled := m.Settled(); key == byEase {
+				m.Plan.Cover.Ease, m.Plan.Cover.Size = settled.Cover.Ease, plan.Sizes{}
+			} else {
+				m.Plan.Cover.Size = plan.SizesOf(settled)
+			}
+		})
+	for i, a := range axes {
+		if i > 0 {
+			t.join(i, len(axes))
+		} else {
+			t.Say(" ")
+		}
+		if how == byEase {
+			t.Length("/cover/ease/"+a.key, "Ease "+a.says)
+		} else {
+			shown := ""
+			if _, given := plan.SizeOf(t.plan, a.key); !given {
+				is, _ := plan.Finishes(t.plan, a.key)
+				shown = t.plan.Style().Text(is)
+			}
+			t.Field(Field{Path: "/cover/size/" + a.key, Label: "Size of the cover " + a.says, Reads: Length,
+				Shown: shown})
+		}
+		t.Say(" " + a.says)
+	}
+	return how
 }
 
 func seam(t *Teller) {
@@ -173,13 +220,10 @@ func hoodCover(t *Teller) {
 	c := t.plan.Cover
 	t.Choose(Choice{ID: "/cover/kind", Label: "Kind of hood", Now: string(c.Kind), Options: hoods},
 		func(m *Moving, key string) { *m.Plan = plan.AsHood(*m.Plan, plan.CoverKind(key)) })
-	t.Say(", loose by ")
-	t.Length("/cover/ease/length", "Ease in length")
-	t.Say(" in length, ")
-	t.Length("/cover/ease/depth", "Ease in depth")
-	t.Say(" in depth and ")
-	t.Length("/cover/ease/height", "Ease in height")
-	t.Say(" in height. ")
+	t.Say(", ")
+	howLarge(t, "loose by", "finishing",
+		[]axis{{"length", "in length"}, {"depth", "in depth"}, {"height", "in height"}})
+	t.Say(". ")
 	seam(t)
 	t.Say(", ")
 	corners(t, false)
@@ -258,11 +302,9 @@ func (m *Moving) wayRound() length.Length {
 
 func jacket(t *Teller) {
 	c := t.plan.Cover
-	t.Say("A jacket, looser by ")
-	t.Length("/cover/ease/wrap", "Ease round the book")
-	t.Say(" round the book and ")
-	t.Length("/cover/ease/height", "Ease up")
-	t.Say(" up. ")
+	t.Say("A jacket, ")
+	howLarge(t, "looser by", "finishing", []axis{{"wrap", "round the book"}, {"height", "up"}})
+	t.Say(". ")
 	seam(t)
 	t.Say("; the layers are ")
 	t.Length("/cover/bulk", "Bulk of the stack")
@@ -281,7 +323,7 @@ func jacket(t *Teller) {
 		func(m *Moving, yes bool) {
 			d := &m.Plan.Cover.Flaps.Depth
 			if d.Apart = yes; !yes {
-				d.Back = d.Front
+				d.Back, d.BackCut = d.Front, d.FrontCut
 			}
 		})
 	t.Say(" ")

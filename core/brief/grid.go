@@ -83,13 +83,23 @@ func bare(f *FaceTeller, point bool) bool {
 
 // patch tells how large a patch finishes.
 func patchSize(f *FaceTeller, point bool) {
-	fit := f.face.Patch.Fit
+	fit, now := f.face.Patch.Fit, "no"
+	if f.face.Patch.WidthCut != 0 || f.face.Patch.HeightCut != 0 {
+		now = "cut"
+	} else if fit {
+		now = "yes"
+	}
 	f.Say(", each ")
-	f.Either(f.id("patch/fit"), f.label("Size of the patches"), fit, "finished", "as large as fits",
-		func(m *Moving, yes bool) {
+	f.Choose(Choice{ID: f.id("patch/fit"), Label: f.label("Size of the patches"), Now: now,
+		Options: []Option{{Key: "no", Says: "finished"}, {Key: "cut", Says: "given as cut:"},
+			{Key: "yes", Says: "as large as fits"}}},
+		func(m *Moving, key string) {
 			next := plan.Patch{Fit: true}
-			if !yes {
+			if key != "yes" {
 				next = m.patch(f.place.Config)
+			}
+			if key == "cut" {
+				next = next.AsCut(m.Settled().Cover.PiecingSeam)
 			}
 			f.change(m, func(face *plan.Face) { face.Patch = next })
 		})
@@ -97,10 +107,14 @@ func patchSize(f *FaceTeller, point bool) {
 		f.whole("patch")
 		return
 	}
-	f.Length(f.at("patch/width"), f.label("Finished width of a patch"))
+	wide, high := "Finished width of a patch", "Finished height of a patch"
+	if now == "cut" {
+		wide, high = "Width of a patch as cut", "Height of a patch as cut"
+	}
+	f.Length(f.at("patch/width"), f.label(wide))
 	if !point {
 		f.Say(" by ")
-		f.Length(f.at("patch/height"), f.label("Finished height of a patch"))
+		f.Length(f.at("patch/height"), f.label(high))
 	}
 }
 

@@ -2,7 +2,6 @@ package cover
 
 import (
 	"fmt"
-	"math"
 
 	"umschlag/core/finding"
 	"umschlag/core/length"
@@ -153,9 +152,9 @@ func (m *measurer) wrap() sum.Sum {
 			fmt.Sprintf("About %s is usual, more over padding.", text(3*length.Inch/4)))
 	}
 	s = s.Plus(sum.Object, "what sticks out", o.SticksOut.Wrap).Plus(sum.Ease, easeName(c.Ease.Wrap), c.Ease.Wrap)
-	turn := length.FromFloat(math.Pi / 2 * (o.Thickness + c.Bulk).Float())
+	turn := plan.Turn(m.plan)
 	s = s.Plus(sum.Ease, "turn round a fore-edge", turn).Plus(sum.Ease, "turn round a fore-edge", turn)
-	return washed(s, c.Wash)
+	return m.decided("wrap", washed(s, c.Wash), 0)
 }
 
 // tall asks about a book that is taller than books are.

@@ -28,12 +28,26 @@ func (m *measurer) axis(key, name string, measured, out, ease length.Length) sum
 	}
 	s = s.Plus(sum.Ease, easeName(ease), ease).Plus(sum.Ease, "bulk of the stack, both sides", 2*m.plan.Cover.Bulk)
 	m.ask(key, measured)
-	s = washed(s, m.plan.Cover.Wash)
-	if s.Total() <= 2*m.plan.Cover.Seam {
-		text := m.plan.Style().Text
+	s = m.decided(key, washed(s, m.plan.Cover.Wash), 2*m.plan.Cover.Flange)
+	text := m.plan.Style().Text
+	if _, given := plan.SizeOf(m.plan, key); given && s.Total() <= 2*m.plan.Cover.Seam {
+		m.found.Add(finding.Stop, "cover-too-small", "/cover/size/"+key,
+			fmt.Sprintf("The cover would finish %s, less than its two seams take.", text(s.Total())),
+			fmt.Sprintf("Type what it finishes, such as %s, or that as it is cut.", text(measured)))
+	} else if s.Total() <= 2*m.plan.Cover.Seam {
 		m.found.Add(finding.Stop, "cover-too-small", "/cover/ease/"+key,
 			fmt.Sprintf("With an ease of %s the cover would finish %s.", text(ease), text(s.Total())),
 			"Type an ease between −2 and 1 inch.")
+	}
+	return s
+}
+
+// decided is a direction of which the size is decided: what dividing loses is put back.
+func (m *measurer) decided(key string, s sum.Sum, beyond length.Length) sum.Sum {
+	if is, given := plan.SizeOf(m.plan, key); given && len(s) > 0 {
+		if off := is - beyond - s.Total(); off.Abs() <= length.Hair {
+			s[len(s)-1].Amount += off
+		}
 	}
 	return s
 }

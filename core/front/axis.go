@@ -27,6 +27,7 @@ type axis struct {
 	// edge; below nothing where it is narrower.
 	rimLow, rimHigh length.Length
 	outer           bool // the outermost patches are cut wider for it
+	given           bool // patches are given as they are cut: they do not grow
 	take            float64
 	// patch as it finishes in the planned grid; on point the diagonal of a block.
 	patch   length.Length
@@ -52,9 +53,11 @@ func axesOf(o Order) (across, down *axis) {
 	f := o.Face
 	across = &axis{key: "columns", word: "across", sizeKey: "width", n: f.Columns, whole: o.Finished.Width.Total(),
 		trimmed: o.Trimmed.Width.Total(), top: o.Top.Width.Total(), take: o.TakeAcross, patch: f.Patch.Width,
+		given:   f.Patch.WidthCut != 0,
 		lowHeld: o.Held.Left, highHeld: o.Held.Right}
 	down = &axis{key: "rows", word: "down", sizeKey: "height", n: f.Rows, whole: o.Finished.Height.Total(),
 		trimmed: o.Trimmed.Height.Total(), top: o.Top.Height.Total(), take: o.TakeUp, patch: f.Patch.Height,
+		given:   f.Patch.HeightCut != 0,
 		lowHeld: o.Held.Top, highHeld: o.Held.Bottom}
 	across.low, across.high = grow(o.Top.Width, o.Trimmed.Width, o.Held.Left, o.Held.Right)
 	down.low, down.high = grow(o.Top.Height, o.Trimmed.Height, o.Held.Top, o.Held.Bottom)
@@ -120,12 +123,12 @@ func solvePatch(o Order, across, down *axis) {
 	floats := across.point
 	for _, a := range []*axis{across, down} {
 		left, rest := a.whole-a.sashes(), floats
-		for _, b := range o.Face.Borders {
+		for i, b := range o.Face.Borders {
 			if b.Width.Rest {
 				left, rest, floats = left-2*leastBorder, true, true
 				continue
 			}
-			left -= 2 * b.Width.Width
+			left -= 2 * borderOf(o, a, i)
 		}
 		a.patch = left.Div(a.n)
 		if rest && !a.point {
@@ -153,12 +156,18 @@ func fillAxis(o Order, a *axis) finding.List {
 	if !a.point && o.Face.Kind != plan.FoundFace && a.patch < o.Seam {
 		return narrow(o, fmt.Sprintf("Patches of %s", text(a.patch)))
 	}
+	if last := len(o.Face.Borders) - 1; last >= 0 {
+		if said := allSeams(o, fmt.Sprintf("/borders/%d/width", last), o.Face.Borders[last].Width,
+			borderOf(o, a, last)); said != nil {
+			return said
+		}
+	}
 	fixed := length.Length(0)
-	for _, b := range o.Face.Borders {
+	for i, b := range o.Face.Borders {
 		if b.Width.Rest {
 			a.rest++
 		} else {
-			fixed += b.Width.Width
+			fixed += borderOf(o, a, i)
 		}
 	}
 	if 2*fixed >= a.whole {
@@ -188,13 +197,37 @@ func fillAxis(o Order, a *axis) finding.List {
 	case floats:
 		a.float = left / 2
 	}
-	for _, b := range o.Face.Borders {
-		w := b.Width.Width
+	for i, b := range o.Face.Borders {
+		w := borderOf(o, a, i)
 		if b.Width.Rest {
 			w = rest
 		}
 		a.borders = append(a.borders, w)
 	}
+	return found
+}
+
+// borderOf is what a border finishes in a direction: one that is given as it is cut loses what is trimmed off and taken
+// where it is the outermost.
+func borderOf(o Order, a *axis, i int) length.Length {
+	w := o.Face.Borders[i].Width
+	if w.Cut == 0 || i < len(o.Face.Borders)-1 {
+		return w.Width
+	}
+	return w.Width - max(a.low, a.high)
+}
+
+// allSeams finds a part at the rim that is given as it is cut and is all seams and what quilting takes.
+func allSeams(o Order, at string, e plan.Extent, shows length.Length) finding.List {
+	if e.Cut == 0 || shows >= plan.LeastStrip {
+		return nil
+	}
+	text, least := o.Style.Text, (e.Cut - shows + plan.LeastStrip).Ceil(o.Step)
+	var found finding.List
+	found.Add(finding.Stop, "out-of-range", o.Path+at,
+		fmt.Sprintf("Cut %s it is all seams and what is trimmed off and taken by quilting, %s together.", text(e.Cut),
+			text(e.Cut-shows)), fmt.Sprintf("Type %s cut or more, or what it finishes.", text(least)))
+	found[0].Nearest = o.Style.Plain(least) + " cut"
 	return found
 }
 
@@ -342,17 +375,29 @@ func rimmed(cut sum.Sum, rim length.Length) sum.Sum {
 
 // grown is a cut that takes up what quilting, trimming and the seam round the face need at its outer edge.
 func (o Order) grown(cut sum.Sum, a *axis, grow, rim length.Length) sum.Sum {
+	return taken(o, cut, a, grow, rim).UpTo(o.Step)
+}
+
+// taken is the same before it goes up to the ruler.
+func taken(o Order, cut sum.Sum, a *axis, grow, rim length.Length) sum.Sum {
 	cut = rimmed(cut, rim)
 	if grow == 0 {
-		return cut.UpTo(o.Step)
+		return cut
 	}
 	share := "half of what quilting takes"
 	if a.low != a.high {
 		share = "what quilting takes, all at this edge"
 	}
 	margin := min(o.Margin, grow)
-	return cut.Plus(sum.Squaring, "trimmed off after quilting", margin).Plus(sum.TakeUp, share, grow-margin).
-		UpTo(o.Step)
+	return cut.Plus(sum.Squaring, "trimmed off after quilting", margin).Plus(sum.TakeUp, share, grow-margin)
+}
+
+// outermost is a part at the rim as it is cut: what is given so stays as it is.
+func outermost(o Order, e plan.Extent, cut sum.Sum, a *axis, grow, rim length.Length) sum.Sum {
+	if e.Cut != 0 {
+		return taken(o, cut, a, grow, rim)
+	}
+	return o.grown(cut, a, grow, rim)
 }
 
 // cutAxis sizes the patch, the sashes and the borders as cut, and lets the outer border,
@@ -372,7 +417,8 @@ func cutAxis(o Order, a *axis) finding.List {
 		low := o.allowed(sum.Border, fmt.Sprintf("border %d, finished", i+1), b)
 		high := low
 		if i == len(a.borders)-1 {
-			low, high = o.grown(low, a, a.low, a.rimLow), o.grown(high, a, a.high, a.rimHigh)
+			w := o.Face.Borders[i].Width
+			low, high = outermost(o, w, low, a, a.low, a.rimLow), outermost(o, w, high, a, a.high, a.rimHigh)
 		}
 		a.borderLow, a.borderHigh = append(a.borderLow, low), append(a.borderHigh, high)
 	}
@@ -425,7 +471,7 @@ func rimPatches(o Order, a *axis) finding.List {
 			fmt.Sprintf("%s, and all patches are cut alike: it finishes %s %s instead of %s, and the outer ones show %s instead of %s.",
 				round, text(is), a.word, text(a.whole), text(a.patch-a.rimLow), text(a.patch)),
 			fmt.Sprintf("Cut the outer ones %s %s, or add a border.", text(more/2), how))
-	case o.Absorb == plan.AbsorbPatch || o.alike:
+	case absorbed(o, a) == plan.AbsorbPatch || o.alike:
 		a.cut = a.cut.Plus(sum.Seam, "share of the seam round it, which is "+how, a.rims().Div(a.n))
 		inner := a.cut.Total() - 2*o.Seam
 		found.Add(finding.Warn, "patch-grown", o.Path+"/patch/"+a.sizeKey,
@@ -451,7 +497,7 @@ func growPatches(o Order, a *axis) finding.List {
 	grown := a.cut.Plus(sum.Squaring, "share of what is trimmed off", margins.Div(a.n)).
 		Plus(sum.Seam, "share of the wider seam round it", a.rims().Div(a.n)).
 		Plus(sum.TakeUp, "share of what quilting takes", (a.low + a.high - margins).Div(a.n)).UpTo(o.Step)
-	if o.Absorb == plan.AbsorbAccept {
+	if absorbed(o, a) == plan.AbsorbAccept {
 		found.Add(finding.Warn, "cover-smaller", o.Path+"/patch/"+a.sizeKey,
 			fmt.Sprintf("Quilted and trimmed, the front finishes %s %s instead of %s: %s smaller.", text(small), a.word,
 				text(a.whole), text(a.whole-small)),
@@ -479,10 +525,18 @@ func marginsOf(o Order, a *axis) length.Length {
 	return min(o.Margin, a.low) + min(o.Margin, a.high)
 }
 
+// absorbed is what takes up a loss: patches that are given as they are cut do not.
+func absorbed(o Order, a *axis) plan.Absorb {
+	if a.given {
+		return plan.AbsorbAccept
+	}
+	return o.Absorb
+}
+
 // lossAccepted reports whether a direction finishes smaller, the loss being
 // accepted.
 func lossAccepted(o Order, a *axis) bool {
-	return o.Absorb == plan.AbsorbAccept && a.bare() && (a.grows() || a.rims() != 0 && o.In == "") && a.over == 0
+	return absorbed(o, a) == plan.AbsorbAccept && a.bare() && (a.grows() || a.rims() != 0 && o.In == "") && a.over == 0
 }
 
 // smallerSize is what a direction finishes when the loss is accepted.

@@ -282,6 +282,8 @@ type Order struct {
 	Style              length.Style
 	// Held edges.
 	Held Held
+	// AsCut tells that the height of a part of a stack is given as it is cut.
+	AsCut bool
 	// In is the part of a stack that the face is made for; empty where it is the whole face.
 	In ref.Key
 	// Centre is what is inside the borders as it was measured, raw edge to raw edge; 0 in
@@ -427,12 +429,16 @@ func plain(o Order) (Face, finding.List) {
 	x, y := out(o.Held.Left, o.Left, left), out(o.Held.Top, o.Above, above)
 	w := o.Finished.Width.Total() + x + out(o.Held.Right, far(o.Trimmed.Width, o.Finished.Width, o.Left), right)
 	h := o.Finished.Height.Total() + y + out(o.Held.Bottom, far(o.Trimmed.Height, o.Finished.Height, o.Above), below)
+	size := o.Top.UpTo(o.Step)
+	if o.AsCut {
+		size.Height = o.Top.Height
+	}
 	f := Face{
 		Parts: []Part{{Ref: o.ref(ref.Panel), Paints: "/cloth", Name: "panel", Title: "Panel", Role: Panel,
-			Cloth: o.Face.Cloth, Size: o.Top.UpTo(o.Step), Count: 1}},
+			Cloth: o.Face.Cloth, Size: size, Count: 1}},
 		Cells:    []Cell{{X: -x, Y: -y, Width: w, Height: h}},
 		Finished: o.Finished,
-		Sewn:     o.Top.UpTo(o.Step),
+		Sewn:     size,
 	}
 	if o.Face.Pocket != "" {
 		f = pocketed(o, f)

@@ -2,6 +2,7 @@ package front
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
 	"umschlag/core/finding"
@@ -22,6 +23,20 @@ func stack(o Order) (Face, finding.List) {
 		return Face{}, found
 	}
 	want := o.Finished.Height.Total()
+	above, below := grow(o.Top.Height, o.Trimmed.Height, o.Held.Top, o.Held.Bottom)
+	o.Face.Parts = slices.Clone(o.Face.Parts)
+	for i := range o.Face.Parts { // given as they are cut, those at the rim lose what is trimmed off and taken
+		h := &o.Face.Parts[i].Height
+		if h.Cut != 0 && i == 0 {
+			h.Width -= above
+		}
+		if h.Cut != 0 && i == len(o.Face.Parts)-1 {
+			h.Width -= below
+		}
+		if said := allSeams(o, fmt.Sprintf("/parts/%d/height", i), *h, h.Width); said != nil {
+			return Face{}, said
+		}
+	}
 	o.Face = o.Face.Filled(o.Finished.Width.Total(), want)
 	whole, least := length.Length(0), length.Length(1)
 	for _, p := range o.Face.Parts {
@@ -44,7 +59,6 @@ func stack(o Order) (Face, finding.List) {
 			fmt.Sprintf("The parts make %s; the front finishes %s high.", text(whole), text(want)), remedy)
 		return Face{}, found
 	}
-	above, below := grow(o.Top.Height, o.Trimmed.Height, o.Held.Top, o.Held.Bottom)
 	f := Face{}
 	at := length.Length(0)
 	var shows, sewn, wide sum.Sum
@@ -86,6 +100,7 @@ func (o Order) partOf(i int, p plan.Part, above, below length.Length) Order {
 	sub := o
 	sub.Face, sub.Path, sub.In = p.Face, fmt.Sprintf("%s/parts/%d/face", o.Path, i), p.Key
 	sub.Centre = plan.Sized{} // measured of a face that is alone
+	sub.AsCut = p.Height.Cut != 0
 	sub.Held.Top, sub.Held.Bottom = o.Held.Top || i > 0, o.Held.Bottom || i < len(o.Face.Parts)-1
 	sub.Finished.Height = sum.Of(sum.Part, "height of the part", p.Height.Width)
 	sub.Trimmed.Height = sum.Of(sum.Seam, "seam allowance", o.edge(sub.Held.Top)).Then(sub.Finished.Height).

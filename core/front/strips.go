@@ -2,6 +2,7 @@ package front
 
 import (
 	"fmt"
+	"slices"
 
 	"umschlag/core/block"
 	"umschlag/core/finding"
@@ -27,6 +28,19 @@ func strips(o Order) (Face, finding.List) {
 		found.Add(finding.Stop, "strips-direction", o.Path+"/direction", "Strips that run slantwise are not reckoned.",
 			"Let them run across or along.")
 		return Face{}, found
+	}
+	o.Face.Strips = slices.Clone(o.Face.Strips)
+	for i := range o.Face.Strips { // given as they are cut, those at the rim lose what is trimmed off and taken
+		s := &o.Face.Strips[i].Width
+		if s.Cut != 0 && i == 0 {
+			s.Width -= a.low
+		}
+		if s.Cut != 0 && i == len(o.Face.Strips)-1 {
+			s.Width -= a.high
+		}
+		if said := allSeams(o, fmt.Sprintf("/strips/%d/width", i), *s, s.Width); said != nil {
+			return Face{}, said
+		}
 	}
 	list := o.Face.Filled(across.whole, down.whole).Strips
 	whole, least := length.Length(0), across.whole+down.whole
@@ -60,11 +74,11 @@ func strips(o Order) (Face, finding.List) {
 		cut := o.allowed(sum.Part, "strip, finished", s.Width.Width)
 		from, to := at, at+s.Width.Width
 		if i == 0 {
-			cut, from = o.grown(cut, a, a.low, a.rimLow), from-lowReach
+			cut, from = outermost(o, s.Width, cut, a, a.low, a.rimLow), from-lowReach
 		}
 		shows = shows.Plus(sum.Part, fmt.Sprintf("strip %d", i+1), s.Width.Width)
 		if i == len(list)-1 {
-			cut, to = o.grown(cut, a, a.high, a.rimHigh), to+off+highReach
+			cut, to = outermost(o, s.Width, cut, a, a.high, a.rimHigh), to+off+highReach
 			shows = closed(shows, off)
 		}
 		sewn = sewn.Plus(sum.Part, fmt.Sprintf("strip %d as cut, less its seams", i+1), cut.Total()-2*o.Seam)

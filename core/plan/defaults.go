@@ -85,6 +85,7 @@ func (p Plan) Settle() Plan {
 	sizes := usualIn(p.Units)
 	p.Object = p.Object.settle().following(p.Piece("front").Face)
 	p.Cover = p.Cover.settle(sizes, p.Habits)
+	p = bySize(p)
 	p.Back = p.Back.settle(p)
 	p.Edges = p.Edges.settle(p.Cover.Seam)
 	if p.Object.Make != nil {
@@ -178,6 +179,7 @@ func (c Cover) settle(sizes usual, h Habits) Cover {
 	if c.Flaps.Style == Flipped && c.Flaps.Hem == 0 {
 		c.Flaps.Hem = 2 * sizes.hem
 	}
+	c.Flaps = c.Flaps.settled(c.Seam)
 	return c
 }
 
@@ -195,6 +197,9 @@ func (h Habits) piecing(cover length.Length, sizes usual) length.Length {
 
 // settle says how a cover is closed, by its kind.
 func (b Back) settle(p Plan) Back {
+	if b.DepthCut != 0 { // folded once
+		b.Depth = b.DepthCut / 2
+	}
 	if rules := p.Cover.Rules(); rules.Close != nil {
 		rules.Close(&b, p)
 	}
@@ -232,7 +237,12 @@ func settledPieces(p Plan, sizes usual) map[string]Piece {
 	}
 	out := make(map[string]Piece, len(p.Pieces))
 	for name, q := range p.Pieces {
-		out[name] = q.settle(p.Piece(name).Squaring != nil, sizes)
+		q = q.settle(p.Piece(name).Squaring != nil, sizes)
+		if q.Face != nil {
+			f := q.Face.finished(seams{piecing: p.Cover.PiecingSeam, round: p.Cover.Seam})
+			q.Face = &f
+		}
+		out[name] = q
 	}
 	return out
 }
@@ -292,8 +302,8 @@ func (f Face) settle() Face {
 	if f.Order.Kind == "" {
 		f.Order.Kind = Alternate
 	}
-	if f.Patch.Height == 0 {
-		f.Patch.Height = f.Patch.Width
+	if f.Patch.Height == 0 && f.Patch.HeightCut == 0 {
+		f.Patch.Height, f.Patch.HeightCut = f.Patch.Width, f.Patch.WidthCut
 	}
 	f.Borders = slices.Clone(f.Borders)
 	for i := range f.Borders {

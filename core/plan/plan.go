@@ -137,11 +137,29 @@ type Axes struct {
 	Wrap   length.Length `json:"wrap"`
 }
 
+// Sizes are sizes of a cover per axis, each absent where it follows from the object and its ease. With a flange they
+// are taken over it.
+type Sizes struct {
+	Width  Size `json:"width,omitempty"`
+	Height Size `json:"height,omitempty"`
+	Length Size `json:"length,omitempty"`
+	Depth  Size `json:"depth,omitempty"`
+	Wrap   Size `json:"wrap,omitempty"`
+}
+
+// Size is a size as it finishes, or as it is cut: one of them.
+type Size struct{ Finished, Cut length.Length }
+
+// Given reports whether a size is decided.
+func (s Size) Given() bool { return s != Size{} }
+
 // Cover is the kind of cover and how it relates to the object.
 type Cover struct {
 	Kind CoverKind `json:"kind" jsonschema:"required"`
 	// Ease is finished cover minus object, per axis; negative makes it plump.
 	Ease Axes `json:"ease"`
+	// Size of the cover, per axis, where that is decided instead of its ease: then the ease is what that leaves.
+	Size Sizes `json:"size,omitempty"`
 	// Bulk is the thickness of the stack, when it is to be taken from the inside.
 	Bulk length.Length `json:"bulk,omitempty"`
 	// Seam is the allowance of the seams that join pieces and close the cover, 1/16 to 2 in.
@@ -201,10 +219,12 @@ type Pair struct {
 	Front, Back length.Length
 	// Apart tells that each is decided for itself, though they are alike.
 	Apart bool
+	// FrontCut and BackCut are given where they are decided as they are cut; what they finish follows.
+	FrontCut, BackCut length.Length
 }
 
 // Two reports whether there are two lengths to decide.
-func (p Pair) Two() bool { return p.Apart || p.Front != p.Back }
+func (p Pair) Two() bool { return p.Apart || p.Front != p.Back || p.FrontCut != p.BackCut }
 
 // Piece is what one piece of the cover is made of. What is absent here is taken
 // from the piece named "*".
@@ -451,6 +471,9 @@ type Patch struct {
 	Width  length.Length `json:"width,omitempty"`
 	Height length.Length `json:"height,omitempty"`
 	Fit    bool          `json:"fit,omitempty"`
+	// WidthCut and HeightCut are given instead where a patch is decided as it is cut; what it finishes follows.
+	WidthCut  length.Length `json:"-" cut:"width"`
+	HeightCut length.Length `json:"-" cut:"height"`
 }
 
 // Block is a named block, or one's own cells.
@@ -470,8 +493,10 @@ type Order struct {
 
 // Sash is a strip between patches.
 type Sash struct {
-	Width   length.Length `json:"width"`
-	Outside bool          `json:"outside,omitempty"`
+	Width length.Length `json:"width"`
+	// WidthCut is given instead where it is decided as it is cut: the sash between two patches.
+	WidthCut length.Length `json:"-" cut:"width"`
+	Outside  bool          `json:"outside,omitempty"`
 	// Posts are squares where sashes meet; without them the long sashes run through.
 	Posts bool   `json:"posts,omitempty"`
 	Cloth string `json:"cloth,omitempty"`
@@ -507,6 +532,8 @@ type PiecedBorder struct {
 type Extent struct {
 	Rest  bool
 	Width length.Length
+	// Cut is given where it is decided as it is cut; what it finishes follows.
+	Cut length.Length
 }
 
 // Strip of a strip face, finished.
@@ -599,6 +626,8 @@ type Back struct {
 	Cloth string `json:"cloth,omitempty"`
 	// Depth to which a folded back is folded.
 	Depth length.Length `json:"depth,omitempty"`
+	// DepthCut is given instead where it is decided as it is cut, folded once with its seams.
+	DepthCut length.Length `json:"-" cut:"depth"`
 	// Lined: folded back with a full lining.
 	Lined bool `json:"lined,omitempty"`
 	// Band of a lapped, buttoned or tied back, finished; 1 in or 25 mm when absent, wide

@@ -14,7 +14,7 @@ import (
 var (
 	// ofEvery kind are read, or make no difference that is worth a word.
 	ofEvery = []string{"kind", "aside", "applique", "colourways", "cloth", "cloths", "centred", "lined", "ease",
-		"bulk", "seam", "piecing_seam", "corners", "wash", "wait"}
+		"size", "bulk", "seam", "piecing_seam", "corners", "wash", "wait"}
 	objectReads = map[ObjectKind][]string{
 		Form:  {"shape", "width", "height", "thickness", "fill", "make", "sticks_out"},
 		Box:   {"length", "depth", "height", "sticks_out"},
@@ -30,6 +30,7 @@ var (
 func (p Plan) Unread() finding.List {
 	u, back := &unread{}, p.Back.settle(p)
 	u.part("/cover", p.Cover, "a cover", string(p.Cover.Kind), p.Cover.Rules().Reads)
+	u.sizes(p)
 	rules, _ := BackKinds.Of(string(back.Kind))
 	u.part("/back", p.said(back.Kind), "a closure", back.Closure(), rules.Reads)
 	u.part("/object", p.Object, "what is covered", string(p.Object.Kind),
@@ -74,11 +75,27 @@ func (u *unread) face(path string, f Face) {
 	}
 }
 
+// sizes notes sizes of a cover along axes that it has not.
+func (u *unread) sizes(p Plan) {
+	reads := CoverAxes(p)
+	for _, a := range sizedAxes(&p) {
+		if a.size.Given() && !slices.Contains(reads, a.key) {
+			u.found.Add(finding.Note, "unread", "/cover/size/"+a.key,
+				fmt.Sprintf("“%s” changes nothing: the sizes of this cover are %s.", a.key, strings.Join(reads, ", ")),
+				"Take it out.")
+		}
+	}
+}
+
 // part notes the keys of a part that say something and are not read.
 func (u *unread) part(path string, part any, what, kind string, reads []string) {
 	v := reflect.ValueOf(part)
 	for i := range v.NumField() {
-		key, _, _ := strings.Cut(v.Type().Field(i).Tag.Get("json"), ",")
+		tag := v.Type().Field(i).Tag
+		key, _, _ := strings.Cut(tag.Get("json"), ",")
+		if cut := tag.Get("cut"); cut != "" { // the same key, given as it is cut
+			key = cut
+		}
 		if slices.Contains(ofEvery, key) || slices.Contains(reads, key) || !says(v.Field(i)) {
 			continue
 		}

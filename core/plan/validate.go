@@ -227,7 +227,7 @@ func (v *Judge) Between(path, what string, l, lo, hi length.Length) {
 
 // extent checks a size that may also take the rest.
 func (v *Judge) extent(path, what string, e Extent, least length.Length) {
-	if !e.Rest {
+	if !e.Rest && v.cutOf(path, e.Cut, e.Width, least) {
 		v.Between(path, what, e.Width, least, largest)
 	}
 }
@@ -303,6 +303,15 @@ func judgeObject(v *Judge, o Object) {
 
 func judgeCover(v *Judge, c Cover) {
 	v.Between("/cover/seam", "A seam allowance", c.Seam, leastSeam, mostSeam)
+	for _, a := range []struct {
+		key  string
+		size Size
+	}{{"width", c.Size.Width}, {"height", c.Size.Height}, {"length", c.Size.Length}, {"depth", c.Size.Depth},
+		{"wrap", c.Size.Wrap}} {
+		if a.size.Given() {
+			v.Between("/cover/size/"+a.key, "The size of a cover", a.size.Finished+a.size.Cut, leastSeam, largest)
+		}
+	}
 	if c.PiecingSeam != 0 {
 		v.Between("/cover/piecing_seam", "A piecing seam", c.PiecingSeam, leastSeam, mostSeam)
 	}
@@ -474,8 +483,21 @@ func judgeShape(v *Judge, path string, s Shape) {
 	}
 }
 
+// cutOf finds a size that is given as it is cut and is all seams; ok is true where it is not.
+func (v *Judge) cutOf(path string, cut, finished, least length.Length) (ok bool) {
+	if cut == 0 || finished >= least {
+		return true
+	}
+	v.Stop(path, fmt.Sprintf("Cut %s it is all seams: those at its sides take %s, and it would finish %s.",
+		v.style.Text(cut), v.style.Text(cut-finished), v.style.Text(finished)),
+		fmt.Sprintf("Type %s cut or more, or what it finishes.", v.style.Text(cut-finished+least)))
+	v.nearest(v.style.Plain(cut-finished+least) + " cut")
+	return false
+}
+
 func judgePatch(v *Judge, path string, p Patch) {
-	if p.Fit {
+	if p.Fit || !v.cutOf(path+"/width", p.WidthCut, p.Width, length.Inch/4) ||
+		!v.cutOf(path+"/height", p.HeightCut, p.Height, length.Inch/4) {
 		return
 	}
 	v.Between(path+"/width", "A finished patch", p.Width, length.Inch/4, largest)
@@ -485,7 +507,7 @@ func judgePatch(v *Judge, path string, p Patch) {
 }
 
 func judgeSash(v *Judge, path string, s *Sash) {
-	if s != nil {
+	if s != nil && v.cutOf(path+"/width", s.WidthCut, s.Width, length.Inch/8) {
 		v.Between(path+"/width", "A finished sash", s.Width, length.Inch/8, largest)
 	}
 }

@@ -130,6 +130,7 @@ func overlap(s *sifter) {
 
 // small offers a cover that is not smaller than nothing.
 func small(s *sifter) {
+	s.change("As large as what it covers and its ease make it", func(p *plan.Plan) { p.Cover.Size = plan.Sizes{} })
 	s.change("No ease", func(p *plan.Plan) { p.Cover.Ease = plan.Axes{} })
 	s.change("No ease, and no flange", func(p *plan.Plan) { p.Cover.Ease, p.Cover.Flange = plan.Axes{}, 0 })
 }

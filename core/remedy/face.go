@@ -68,6 +68,14 @@ func (s *sifter) now() plan.Face {
 	return out
 }
 
+// settledFace is the same with every default.
+func settledFace(s *sifter) plan.Face {
+	var out plan.Face
+	settled := s.plan.Settle()
+	at(settled, placeOf(settled, s.about.About), func(f *plan.Face) { out = *f })
+	return out
+}
+
 // room is the finished size that the face has to fill, as planned, and the name its piece is decided under.
 func (s *sifter) room() (w, h length.Length, config string, ok bool) {
 	where := placeOf(s.plan, s.about.About)
@@ -92,7 +100,7 @@ func fill(s *sifter) {
 	f := s.now()
 	style := s.plan.Style()
 	if f.Kind == plan.FoundFace { // it is as large as it is
-		offerAsLarge(s, f, style)
+		offerAsLarge(s, settledFace(s))
 		return
 	}
 	s.face("Solve the patches, so that they fill it", func(f *plan.Face) { f.Patch = plan.Patch{Fit: true} })
@@ -107,15 +115,16 @@ func fill(s *sifter) {
 			}
 		})
 	}
+	offerCounts(s, f)
+	offerOuterSashes(s, f)
+	offerFollowing(s, f)
 	offerOverhang(s, f, style)
 	offerSashes(s, f, style)
 	offerPatches(s, f, style)
-	offerCounts(s, f)
 	if len(f.Borders) > 0 {
 		s.face("Solve the patches and take the borders off",
 			func(f *plan.Face) { f.Borders, f.Patch = nil, plan.Patch{Fit: true} })
 	}
-	offerEase(s, f, style)
 	if len(s.offers) == 0 {
 		fewer(s)
 		plainFace(s)
@@ -221,60 +230,35 @@ func offerCounts(s *sifter, f plan.Face) {
 	}
 }
 
-// offerEase offers a cover that is as large as its patches make it.
-func offerEase(s *sifter, f plan.Face, style length.Style) {
-	w, h, config, ok := s.room()
-	if !ok || f.Kind != plan.GridFace || f.Set == plan.OnPoint || config != "front" && config != "face" &&
-		config != "top" || placeOf(s.plan, s.about.About).parts != "" {
-		return
-	}
-	settled := s.plan.Settle()
-	at(settled, placeOf(settled, s.about.About), func(set *plan.Face) { f = *set })
-	across, down := f.Patch.Width.Times(f.Columns), f.Patch.Height.Times(f.Rows)
-	if f.Sash != nil {
-		gaps := -1
-		if f.Sash.Outside {
-			gaps = 1
-		}
-		across, down = across+f.Sash.Width.Times(f.Columns+gaps), down+f.Sash.Width.Times(f.Rows+gaps)
-	}
-	for _, b := range f.Borders {
-		across, down = across+2*b.Width.Width, down+2*b.Width.Width
-	}
-	ease := settled.Cover.Ease
-	ease.Width, ease.Height = ease.Width+across-w, ease.Height+down-h
-	s.change(fmt.Sprintf("An ease of %s across and %s up: it finishes %s × %s", style.Text(ease.Width),
-		style.Text(ease.Height), style.Text(across), style.Text(down)), func(p *plan.Plan) {
-		p.Cover.Ease.Width, p.Cover.Ease.Height = ease.Width, ease.Height
-	})
-}
-
 // offerAsLarge offers a cover as large as a found panel, without borders where they leave no room.
-func offerAsLarge(s *sifter, f plan.Face, style length.Style) {
-	w, h, _, ok := s.room()
-	if !ok || placeOf(s.plan, s.about.About).parts != "" {
-		return
-	}
+func offerAsLarge(s *sifter, f plan.Face) {
 	for _, bare := range []bool{false, true} {
 		across, down := f.Patch.Width, cmp.Or(f.Patch.Height, f.Patch.Width)
-		for _, b := range f.Borders {
-			if !bare {
+		and, says := nothing, ""
+		if bare {
+			says = ", without borders"
+			and = func(p *plan.Plan) {
+				at(*p, placeOf(*p, s.about.About), func(f *plan.Face) { f.Borders = nil })
+			}
+		} else {
+			for _, b := range f.Borders {
 				across, down = across+2*b.Width.Width, down+2*b.Width.Width
 			}
 		}
-		ease := s.plan.Settle().Cover.Ease
-		say := fmt.Sprintf("An ease of %s across and %s up: it finishes %s × %s", style.Text(ease.Width+across-w),
-			style.Text(ease.Height+down-h), style.Text(across), style.Text(down))
-		if bare {
-			say += ", without borders"
-		}
-		s.change(say, func(p *plan.Plan) {
-			p.Cover.Ease.Width, p.Cover.Ease.Height = ease.Width+across-w, ease.Height+down-h
-			if bare {
-				at(*p, placeOf(*p, s.about.About), func(f *plan.Face) { f.Borders = nil })
-			}
-		})
+		follow(s, across, down, and, says)
 	}
+}
+
+// offerOuterSashes offers a border of the cloth of the sashes instead of those round the patches, which takes the rest.
+func offerOuterSashes(s *sifter, f plan.Face) {
+	if f.Sash == nil || !f.Sash.Outside || len(f.Borders) > 0 {
+		return
+	}
+	s.face("The sashes round the patches take the rest, as a border of their cloth", func(f *plan.Face) {
+		sash := *f.Sash
+		sash.Outside = false
+		f.Sash, f.Borders = &sash, []plan.Border{{Width: plan.Extent{Rest: true}, Cloth: sash.Cloth}}
+	})
 }
 
 // stacked offers what makes the parts of a stack fill it.

@@ -174,6 +174,11 @@ func Exactly[T any](data []byte, unit length.Unit, into *T) ([]byte, error) {
 		return nil, r.problems
 	}
 	for _, path := range r.bare {
+		typed, cut := cutText(at(n, path))
+		if cut {
+			put(n, path, fmt.Sprintf("%s %s %s", typed, unit, cutWord))
+			continue
+		}
 		put(n, path, fmt.Sprintf("%v %s", at(n, path), unit))
 	}
 	return print(n), nil

@@ -45,6 +45,7 @@ func init() {
 		reflect.TypeFor[plan.Block]():    (*reader).block,
 		reflect.TypeFor[plan.Order]():    (*reader).order,
 		reflect.TypeFor[plan.Extent]():   (*reader).extent,
+		reflect.TypeFor[plan.Size]():     (*reader).size,
 		reflect.TypeFor[plan.Panels]():   (*reader).panels,
 	}
 }
@@ -111,14 +112,20 @@ func (r *reader) object(v reflect.Value, n node, path string) {
 		r.fail(path, "an object in braces belongs here, not %s", shown(n))
 		return
 	}
-	fields := fieldsOf(v.Type())
+	fields, cuts := fieldsOf(v.Type()), cutsOf(v.Type())
 	for _, key := range o.keys {
 		i, known := fields[key]
 		if !known {
 			r.fail(path+"/"+key, "unknown key; the keys here are %s", keysOf(fields))
 			continue
 		}
-		r.into(v.Field(i), o.values[key], path+"/"+key)
+		value := o.values[key]
+		if at, may := cuts[key]; may {
+			if text, cut := cutText(value); cut {
+				value, i = text, at
+			}
+		}
+		r.into(v.Field(i), value, path+"/"+key)
 	}
 	for i := range v.NumField() {
 		f := v.Type().Field(i)
@@ -131,9 +138,36 @@ func (r *reader) object(v reflect.Value, n node, path string) {
 func fieldsOf(t reflect.Type) map[string]int {
 	fields := make(map[string]int, t.NumField())
 	for i := range t.NumField() {
-		fields[keyOf(t.Field(i))] = i
+		if key := keyOf(t.Field(i)); key != "-" {
+			fields[key] = i
+		}
 	}
 	return fields
+}
+
+// cutsOf are the fields that take what is said of a key as it is cut.
+func cutsOf(t reflect.Type) map[string]int {
+	cuts := map[string]int{}
+	for i := range t.NumField() {
+		if key := t.Field(i).Tag.Get("cut"); key != "" {
+			cuts[key] = i
+		}
+	}
+	return cuts
+}
+
+// cutWord stands behind a length that is given as it is cut.
+const cutWord = "cut"
+
+// cutText is the length in a text that says that it is cut so; cut is false for any other.
+func cutText(n node) (length string, cut bool) {
+	text, isText := n.(string)
+	rest, cut := strings.CutSuffix(strings.TrimSpace(text), cutWord)
+	if !isText || !cut || rest != "" && !strings.HasSuffix(rest, " ") && !strings.HasSuffix(rest, "\"") &&
+		!strings.HasSuffix(rest, "″") {
+		return "", false
+	}
+	return strings.TrimSpace(rest), true
 }
 
 func keyOf(f reflect.StructField) string {
@@ -231,6 +265,10 @@ func (r *reader) length(v reflect.Value, n node, path string) {
 		return
 	}
 	l, err := length.Parse(text, r.unit)
+	if _, cut := cutText(n); cut && err != nil {
+		r.fail(path, "%s is not cut by itself: type it without the word %s", shown(n), cutWord)
+		return
+	}
 	if err != nil {
 		p := Problem{Path: path, Text: err.Error()}
 		var syntax *length.SyntaxError
@@ -278,15 +316,40 @@ func (r *reader) two(items []node, path string) (two [2]length.Length, ok bool) 
 }
 
 func (r *reader) pair(v reflect.Value, n node, path string) {
+	front, back, apart := n, n, false
+	at := [2]string{path, path}
 	if items, ok := n.([]node); ok {
-		if two, ok := r.two(items, path); ok {
-			v.Set(reflect.ValueOf(plan.Pair{Front: two[0], Back: two[1], Apart: true}))
+		if len(items) != 2 {
+			r.fail(path, "two lengths belong here, not %d", len(items))
+			return
 		}
-		return
+		front, back, apart, at = items[0], items[1], true, [2]string{path + "/0", path + "/1"}
 	}
-	var l length.Length
-	r.length(reflect.ValueOf(&l).Elem(), n, path)
-	v.Set(reflect.ValueOf(plan.Pair{Front: l, Back: l}))
+	out := plan.Pair{Apart: apart}
+	before := len(r.problems)
+	out.Front, out.FrontCut = r.sized(front, at[0])
+	if out.Back, out.BackCut = out.Front, out.FrontCut; apart {
+		out.Back, out.BackCut = r.sized(back, at[1])
+	}
+	if len(r.problems) == before || !apart {
+		v.Set(reflect.ValueOf(out))
+	}
+}
+
+// sized is a length as it finishes, or as it is cut.
+func (r *reader) sized(n node, path string) (finished, cut length.Length) {
+	into := &finished
+	if text, is := cutText(n); is {
+		n, into = text, &cut
+	}
+	r.length(reflect.ValueOf(into).Elem(), n, path)
+	return finished, cut
+}
+
+func (r *reader) size(v reflect.Value, n node, path string) {
+	var s plan.Size
+	s.Finished, s.Cut = r.sized(n, path)
+	v.Set(reflect.ValueOf(s))
 }
 
 func (r *reader) panels(v reflect.Value, n node, path string) {
@@ -310,13 +373,13 @@ func (r *reader) extent(v reflect.Value, n node, path string) {
 		v.Set(reflect.ValueOf(plan.Extent{Rest: true}))
 		return
 	}
-	var l length.Length
+	var e plan.Extent
 	before := len(r.problems)
-	r.length(reflect.ValueOf(&l).Elem(), n, path)
+	e.Width, e.Cut = r.sized(n, path)
 	for i := range r.problems[before:] {
 		r.problems[before+i].Text += ", or rest for what is left over"
 	}
-	v.Set(reflect.ValueOf(plan.Extent{Width: l}))
+	v.Set(reflect.ValueOf(e))
 }
 
 func (r *reader) order(v reflect.Value, n node, path string) {

@@ -24,17 +24,20 @@ func (w writer) value(v reflect.Value) any {
 	case length.Length:
 		return w.style.Plain(t)
 	case plan.Pair:
+		front, back := w.sized(t.Front, t.FrontCut), w.sized(t.Back, t.BackCut)
 		if !t.Two() {
-			return w.style.Plain(t.Front)
+			return front
 		}
-		return []any{w.style.Plain(t.Front), w.style.Plain(t.Back)}
+		return []any{front, back}
 	case plan.Panels:
 		return w.panels(t)
 	case plan.Extent:
 		if t.Rest {
 			return "rest"
 		}
-		return w.style.Plain(t.Width)
+		return w.sized(t.Width, t.Cut)
+	case plan.Size:
+		return w.sized(t.Finished, t.Cut)
 	case plan.Order:
 		if t.Kind == plan.Rows {
 			return w.list(reflect.ValueOf(t.Rows))
@@ -64,6 +67,14 @@ func (w writer) value(v reflect.Value) any {
 	}
 }
 
+// sized is a length as it finishes, or as it is cut where it is given so.
+func (w writer) sized(finished, cut length.Length) string {
+	if cut != 0 {
+		return w.style.Plain(cut) + " " + cutWord
+	}
+	return w.style.Plain(finished)
+}
+
 func (w writer) panels(p plan.Panels) any {
 	if p.Widths == nil {
 		return "equal"
@@ -83,10 +94,15 @@ func (w writer) object(v reflect.Value) map[string]any {
 	m := map[string]any{}
 	for i := range v.NumField() {
 		f := v.Type().Field(i)
-		if optional(f) && nothing(v.Field(i)) {
+		if keyOf(f) == "-" || optional(f) && nothing(v.Field(i)) {
 			continue
 		}
 		m[keyOf(f)] = w.value(v.Field(i))
+	}
+	for key, i := range cutsOf(v.Type()) {
+		if cut := length.Length(v.Field(i).Int()); cut != 0 {
+			m[key] = w.sized(0, cut)
+		}
 	}
 	return m
 }

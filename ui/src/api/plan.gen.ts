@@ -132,6 +132,7 @@ gap?: (string | number)
 export interface Cover {
 kind: ("cushion" | "boxed-cushion" | "wrap-hood" | "band-hood" | "skirt-hood" | "jacket" | "pad")
 ease?: Axes1
+size?: Sizes
 /**
  * Bulk is the thickness of the stack, when it is to be taken from the inside.
  */
@@ -175,6 +176,13 @@ aside?: {
 wash?: number
 }
 export interface Axes1 {
+width?: (string | number)
+height?: (string | number)
+length?: (string | number)
+depth?: (string | number)
+wrap?: (string | number)
+}
+export interface Sizes {
 width?: (string | number)
 height?: (string | number)
 length?: (string | number)

@@ -97,6 +97,18 @@ describe("a session", () => {
     expect(s.current().plan.title).toBe("mine");
   });
 
+  test("asks nothing where both say the same: the answer of a save was lost, and the save was not", async () => {
+    const s = new Session(view(5, "mine"));
+    s.resume({ base: 4, plan: plan("mine") });
+    expect(s.current().conflict).toBeNull();
+    answering(() => json({ title: "", detail: "", type: "stale", status: 409, current: view(6, "two") }, 409));
+    s.change(plan("two"), "");
+    await settledSession(s);
+    expect(s.current().conflict).toBeNull();
+    expect(s.current().revision).toBe(6);
+    expect(unsavedOf("p")).toBeNull();
+  });
+
   test.each(["mine", "theirs"] as const)("ends a conflict with %s", async (keep) => {
     answering(
       () => json({ title: "", detail: "", type: "stale", status: 409, current: view(7, "theirs") }, 409),

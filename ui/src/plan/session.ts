@@ -4,6 +4,7 @@ import { ApiError, ask, Unreachable } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { keyed } from "./keys";
 import { patched } from "./patch";
+import { differences } from "./path";
 import { drawable, fresh, type Saving, type State, seen, viewOf } from "./state";
 import { keepUnsaved, type Unsaved } from "./unsaved";
 
@@ -52,8 +53,16 @@ export class Session {
     if (unsaved.base === this.state.revision) {
       this.change(unsaved.plan, "kept on this device");
     } else {
-      this.set({ plan: unsaved.plan, conflict: viewOf(this.state) });
+      const theirs = viewOf(this.state);
+      this.set({ plan: unsaved.plan });
+      this.disagree(theirs);
     }
+  }
+
+  /** Asks which of two plans is meant, where they differ: a save whose answer was lost is no change of another window. */
+  private disagree(theirs: PlanView) {
+    if (differences(this.pending?.plan ?? this.state.plan, theirs.plan).length === 0) this.take(theirs);
+    else this.set({ conflict: theirs });
   }
 
   readonly subscribe = (listener: () => void) => {
@@ -238,7 +247,8 @@ export class Session {
       return false;
     }
     if (error instanceof ApiError && error.problem.current) {
-      this.set({ conflict: error.problem.current, saving: "waiting" });
+      this.set({ saving: "waiting" });
+      this.disagree(error.problem.current);
       return false;
     }
     if (error instanceof ApiError && error.problem.status < 500) {

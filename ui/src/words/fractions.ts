@@ -46,6 +46,7 @@ const subscript = (digits: string) => [...digits].map((c) => "₀₁₂₃₄₅
 
 /** Dresses the notation of a plan file ("19 1/2") as it is shown ("19¹⁄₂″"). */
 export function dressed(plain: string, units: string): string {
+  if (plain.endsWith(" cut")) return `${dressed(plain.slice(0, -4), units)} cut`;
   const text = plain
     .replace(/^-/, "−")
     .replace(
