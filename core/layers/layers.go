@@ -122,6 +122,12 @@ func (c *Chain) under(l *plan.Layers, step length.Length) {
 	}
 }
 
+// StandsOut reports whether batting or lining is larger than the top.
+func (c Chain) StandsOut() bool {
+	larger := func(s sum.Size) bool { return len(s.Width) > 0 && s.Width.Total() > c.Top.Width.Total() }
+	return larger(c.Under) || larger(c.Padding)
+}
+
 // beforeQuilting adds what quilting will take, half at each end: the size over
 // (1 − t). The amount is rounded to an even number of nanometres, so that the
 // halves are equal.

@@ -237,7 +237,7 @@ func settledPieces(p Plan, sizes usual) map[string]Piece {
 	}
 	out := make(map[string]Piece, len(p.Pieces))
 	for name, q := range p.Pieces {
-		q = q.settle(p.Piece(name).Squaring != nil, sizes)
+		q = q.settle(p.Piece(name).Squaring != nil, quiltedOn(p, name), sizes)
 		if q.Face != nil {
 			f := q.Face.finished(seams{piecing: p.Cover.PiecingSeam, round: p.Cover.Seam})
 			q.Face = &f
@@ -247,7 +247,16 @@ func settledPieces(p Plan, sizes usual) map[string]Piece {
 	return out
 }
 
-func (q Piece) settle(squared bool, sizes usual) Piece {
+// quiltedOn reports whether any piece is quilted on the layers that are decided under a name.
+func quiltedOn(p Plan, name string) bool {
+	layered := func(q Piece) bool { return q.Layers != nil }
+	names := slices.Concat(PieceNames(p.Cover.Kind), twinsOf(p.Cover.Kind), []string{name})
+	return slices.ContainsFunc(names, func(piece string) bool {
+		return Keeper(p, piece, layered) == name && p.Piece(piece).Quilted()
+	})
+}
+
+func (q Piece) settle(squared, quilted bool, sizes usual) Piece {
 	if !squared && q.Quilted() {
 		q.Squaring = ptr(sizes.squaring)
 	}
@@ -256,7 +265,7 @@ func (q Piece) settle(squared bool, sizes usual) Piece {
 		q.Face = &f
 	}
 	if q.Layers != nil {
-		l := q.Layers.settle(sizes)
+		l := q.Layers.settle(quilted, sizes)
 		q.Layers = &l
 	}
 	return q
@@ -314,9 +323,14 @@ func (f Face) settle() Face {
 	return f
 }
 
-func (l Layers) settle(sizes usual) Layers {
+// settle completes a stack. What is quilted shifts, and its layers stand out; what is only sewn round lies edge to
+// edge.
+func (l Layers) settle(quilted bool, sizes usual) Layers {
 	if l.Overhang == nil {
-		l.Overhang = ptr(sizes.overhang)
+		l.Overhang = new(length.Length)
+		if quilted {
+			*l.Overhang = sizes.overhang
+		}
 	}
 	if l.Batting == nil {
 		return l

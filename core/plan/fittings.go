@@ -102,7 +102,7 @@ func (f Fitting) settle(step length.Length, unit length.Unit) Fitting {
 		k.Settle(&f, step, unit)
 	}
 	if f.Layers != nil {
-		l := f.Layers.settle(usualIn(unit))
+		l := f.Layers.settle(false, usualIn(unit))
 		f.Layers = &l
 	}
 	return f

@@ -110,7 +110,7 @@ func ShellSteps(o ShellOrder) []Step {
 	measured := b.after
 	b.on = ""
 	b.beside(measured, func() { makeForm(b) })
-	cutShell(b)
+	cutShell(b, o.Panels)
 	flat := finishPanels(b, o.Panels)
 	b.on = "" // from here on several pieces lie on the table
 	makeEdgings(b, measured, flat.of(piped(o.Cover)))
@@ -315,7 +315,7 @@ func measureBox(b *builder) {
 		Check: changePlan, Caution: hoodCaution})
 }
 
-func cutShell(b *builder) {
+func cutShell(b *builder, panels []ShellPanel) {
 	var outer, under []string
 	for _, c := range b.Cuts {
 		if c.Shape || c.Piece == "form" || slices.ContainsFunc(b.Edges, func(e Edging) bool { return e.Cut == c.ID }) {
@@ -335,9 +335,17 @@ func cutShell(b *builder) {
 		b.beside(measured, func() {
 			b.add(Step{Role: ref.DoCutUnder, Stage: Cutting, Title: "Cut batting and lining", Cuts: under,
 				Caution: rotaryCaution,
-				Text:    "They stand out beyond the tops on every side."})
+				Text:    underText(panels)})
 		})
 	}
+}
+
+// underText says how large what lies under the tops is.
+func underText(panels []ShellPanel) string {
+	if slices.ContainsFunc(panels, func(p ShellPanel) bool { return p.Chain.StandsOut() }) {
+		return "They stand out beyond the tops on every side."
+	}
+	return "As large as the tops they lie under."
 }
 
 // finishPanel quilts, trims and shapes one piece while it is flat.
@@ -351,7 +359,11 @@ func finishPanel(b *builder, p ShellPanel) {
 	if p.Chain.Batting != nil || p.Chain.Lining != "" {
 		text := stackText(p.Chain, "the "+name+" right side up") + " " + heldBy(b)
 		if p.Quilting == nil {
-			text += " Sew round the edge first, " + basted(b) + " in, then trim what lies under it even with the top."
+			text += " Sew round the edge first, " + basted(b) + " in"
+			if p.Chain.StandsOut() {
+				text += ", then trim what lies under it even with the top"
+			}
+			text += "."
 		}
 		b.add(Step{Role: ref.DoLayers, Stage: Quilting, Title: "Layer the " + name, Caution: holdCaution(b),
 			Text: text, Rest: cooled(p.Chain.Web), Machine: quilting(p.Chain),

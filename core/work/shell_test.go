@@ -160,7 +160,11 @@ func TestAStackSaysWhatLiesInItAndHowItIsTrimmed(t *testing.T) {
 	text := find(t, work.ShellSteps(order), "step.piece:top.role:layers").Text
 	assert.Contains(t, text, "The batting, the top right side up.")
 	assert.NotContains(t, text, "lining", "there is none")
-	assert.Contains(t, text, "trim what lies under it even with the top", "no trimming follows without quilting")
+	assert.NotContains(t, text, "trim what lies under it", "it lies edge to edge")
+	top := order.Panels[0].Chain.Top
+	order.Panels[0].Chain.Under = top.Between(sum.Overhang, "overhang", in)
+	assert.Contains(t, find(t, work.ShellSteps(order), "step.piece:top.role:layers").Text,
+		"trim what lies under it even with the top", "no trimming follows without quilting")
 	order.Panels[0].Quilting = &plan.Quilting{Lines: []plan.LineFamily{{Pitch: in}}}
 	assert.NotContains(t, find(t, work.ShellSteps(order), "step.piece:top.role:layers").Text, "even with the top")
 }

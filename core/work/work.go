@@ -337,8 +337,11 @@ func cutUnder(b *builder) {
 	if under := b.cuts("front", true); len(under) > 0 {
 		text := "As they are listed, the fittings' own layers too."
 		if len(b.Chain.Under.Width) > 0 {
-			text = fmt.Sprintf("What goes under the whole front is %s: it stands out beyond the top on every side.",
-				b.size(b.Chain.Under))
+			how := "as large as the top"
+			if b.Chain.StandsOut() {
+				how = "it stands out beyond the top on every side"
+			}
+			text = fmt.Sprintf("What goes under the whole front is %s: %s.", b.size(b.Chain.Under), how)
 		}
 		b.add(Step{Role: ref.DoCutUnder, Stage: Cutting, Title: "Cut what lies under the front", Cuts: under,
 			Caution: rotaryCaution, Text: text})
