@@ -151,11 +151,23 @@ func (m maker) habits() plan.Habits {
 // letters of the cloths there are for faces.
 var letters = []string{"A", "B", "C"}
 
+// weights are those of cloths, the usual one most often.
+var weights = append([]plan.ClothWeight{"", "", "", ""}, weightWords()...)
+
+func weightWords() []plan.ClothWeight {
+	var out []plan.ClothWeight
+	for _, w := range plan.ClothWeight("").Values() {
+		out = append(out, plan.ClothWeight(w))
+	}
+	return out
+}
+
 func (m maker) cloths() map[string]plan.Cloth {
 	names := []string{"moss leaf", "ink check", "border.1.side"} // a cloth may be called anything
 	out := map[string]plan.Cloth{}
 	for i, letter := range letters {
-		c := plan.Cloth{Name: names[i], Print: word[plan.Print](m, "print of "+letter),
+		c := plan.Cloth{Name: names[i], Weight: pick(m, "weight of "+letter, weights),
+			Print:     word[plan.Print](m, "print of "+letter),
 			Prewashed: m.oneIn(2, "washed "+letter)}
 		if m.oneIn(3, "wide "+letter) {
 			wide := 150 * length.Centimetre

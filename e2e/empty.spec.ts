@@ -61,6 +61,15 @@ test("cloths are described where they are chosen, and taken out again", async ({
   await pick(page, "How sea dot is drawn", "dot");
   const first = page.getByRole("combobox", { name: "Cloth 1 of the patches" });
   await expect(first.getByRole("option")).toHaveText(["cloth A", "sea dot", "another cloth", "take it out"]);
+  await pick(page, "Weight of sea dot", "knit"); // its backing is ironed on before anything is cut from it
+  await expect(page.locator(".brief")).toContainText("a knit, backed first");
+  await pick(page, "Weight of cloth A", "heavy");
+  await page.getByRole("link", { name: "Sew", exact: true }).click();
+  const steps = page.getByRole("list", { name: "Steps" }).getByRole("button");
+  await expect(steps.nth(1)).toContainText("Back the sea dot");
+  await expect(steps.nth(2)).toContainText("Cut the front");
+  await page.getByRole("link", { name: "Draft", exact: true }).click();
+  await shown(page);
   await pick(page, "Layers of batting", "1");
   await expect(first.getByRole("option")).toHaveCount(4); // no batting among the patches
   await expect(page.getByRole("combobox", { name: "Cloth of the batting" }).getByRole("option")).toHaveText([

@@ -100,6 +100,8 @@ func cloth(t *Teller, letter, name string, shelf []Option) {
 		if t.Say(", "); kind == plan.QuiltedCloth {
 			t.Length(at+"/loft", "Thickness of "+called)
 			t.Say(" thick, ")
+		} else {
+			weight(t, at, called, c)
 		}
 	}
 	t.Length(at+"/width", "Width of "+called)
@@ -129,6 +131,27 @@ func cloth(t *Teller, letter, name string, shelf []Option) {
 			})
 	}
 	t.blocks = append(t.blocks, Block{Key: letter, Widget: "cloth", Of: letter, Words: t.taken()})
+}
+
+// weight tells how heavy a cloth is, and whether it is backed.
+func weight(t *Teller, at, called string, c plan.Cloth) {
+	var options []Option
+	for _, key := range plan.Weights.Names() {
+		options = append(options, Option{Key: key, Says: plan.ClothWeight(key).Rules().Says})
+	}
+	t.Set(at+"/weight", "Weight of "+called, or(string(c.Weight), options[0].Key), options...)
+	t.Say(", ")
+	if backed := c.IsBacked(); backed || c.Weight.Rules().Backed {
+		now := plan.NoBacking
+		if backed {
+			now = plan.IronedBacking
+		}
+		t.Set(at+"/backing", "Backing of "+called, string(now),
+			Option{Key: string(plan.IronedBacking), Says: "backed with light interfacing before it is cut",
+				Shown: "backed first"},
+			Option{Key: string(plan.NoBacking), Says: "not backed"})
+		t.Say(", ")
+	}
 }
 
 // motif is a distance of motifs; they lie as far apart one way as the other until both are said.

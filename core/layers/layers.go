@@ -5,6 +5,7 @@ package layers
 
 import (
 	"fmt"
+	"slices"
 
 	"umschlag/core/finding"
 	"umschlag/core/length"
@@ -64,16 +65,24 @@ func Thick(l *plan.Layers) length.Length {
 	return t
 }
 
-// Beyond is how much thicker something is than of ordinary cloth: by the thickest of the cloths it is cut from that is
-// quilted already.
+// Beyond is how much thicker something is than of ordinary cloth: by the thickest of the cloths it is cut from.
 func Beyond(p plan.Plan, letters ...string) length.Length {
 	most := length.Length(0)
 	for _, letter := range letters {
-		if c, described := p.Cloths[letter]; described && c.Kind == plan.QuiltedCloth {
+		c, described := p.Cloths[letter]
+		switch {
+		case described && c.Kind == plan.QuiltedCloth:
 			most = max(most, c.Settle().Loft-outerThick)
+		case described:
+			most = max(most, c.Weight.Rules().Thick-outerThick)
 		}
 	}
 	return most
+}
+
+// QuiltedAlready reports whether any of the cloths is quilted already.
+func QuiltedAlready(p plan.Plan, letters ...string) bool {
+	return slices.ContainsFunc(letters, func(letter string) bool { return p.Cloths[letter].Kind == plan.QuiltedCloth })
 }
 
 // Of is the chain of a settled piece whose panel is trimmed to the given size. path is

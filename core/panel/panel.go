@@ -93,7 +93,7 @@ func (o Order) Of(piece cover.Piece) (Panel, finding.List) {
 	}
 	beyond := layers.Beyond(p, letters...)
 	chain.Thick += beyond
-	if l := q.Layers; beyond > 0 && l != nil && l.Batting != nil && l.Batting.Count > 0 {
+	if l := q.Layers; layers.QuiltedAlready(p, letters...) && l != nil && l.Batting != nil && l.Batting.Count > 0 {
 		found.Add(finding.Note, "quilted-twice", path+"/layers/batting",
 			fmt.Sprintf("The %s is cut from cloth that is quilted already; with batting under it the stack is %s thick.",
 				piece.Name, p.Style().Text(chain.Thick)), "Leave the batting out, unless it is to be that thick.")

@@ -61,6 +61,10 @@ type (
 	Print string
 	// ClothKind is what a cloth is used as.
 	ClothKind string
+	// ClothWeight is how heavy a cloth is.
+	ClothWeight string
+	// ClothBacking is whether a light interfacing is ironed to the wrong side of a cloth before it is cut.
+	ClothBacking string
 	// Per is what a price is for.
 	Per string
 	// Remedy is a way to deal with a size that came out otherwise.
@@ -194,6 +198,9 @@ const (
 	BattingKind  ClothKind = "batting"
 	Interlining  ClothKind = "interlining"
 	WebKind      ClothKind = "web"
+
+	IronedBacking ClothBacking = "ironed"
+	NoBacking     ClothBacking = "none"
 
 	PerYard  Per = "yd"
 	PerMetre Per = "m"

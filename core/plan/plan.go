@@ -745,6 +745,11 @@ type Cloth struct {
 	Usable *length.Length `json:"usable,omitempty"`
 	// Kind of cloth: cloth, batting, interlining or web.
 	Kind ClothKind `json:"kind,omitempty"`
+	// Weight: light, medium, heavy, felt or knit; medium when absent.
+	Weight ClothWeight `json:"weight,omitempty"`
+	// Backing is a light interfacing that is ironed to its wrong side before it is cut, or none; knits are backed when
+	// absent.
+	Backing ClothBacking `json:"backing,omitempty"`
 	// Print direction.
 	Print Print `json:"print,omitempty"`
 	// Repeat of the print, from motif to motif.

@@ -4,6 +4,7 @@
 package reckon
 
 import (
+	"fmt"
 	"maps"
 	"slices"
 
@@ -161,7 +162,7 @@ func (r *run) cushion() {
 	o := work.Order{Plan: r.Plan, Front: front, Face: r.Panels[0].Face, Applied: top.Applied, Pressed: top.Pressed,
 		Pattern: top.Pattern, Chain: top.Chain, Closing: measured.Closing,
 		Finished: top.Face.Finished, Quilted: top.Decided.Quilted(), Cuts: r.worked(), Back: closure,
-		Fittings: r.sewnOn(), Edges: r.Edges.Edgings, Made: r.made()}
+		Fittings: r.sewnOn(), Edges: r.Edges.Edgings, Made: r.made(), Backings: backed(r)}
 	r.steps(work.Steps(o))
 	r.thing("thread", work.Thread(o))
 }
@@ -183,7 +184,7 @@ func (r *run) shell() {
 		return
 	}
 	o := work.ShellOrder{Plan: r.Plan, Cover: r.Cover, Cuts: r.worked(), Fittings: r.sewnOn(), Edges: r.Edges.Edgings,
-		Made: r.made()}
+		Made: r.made(), Backings: backed(r)}
 	for _, p := range r.Panels {
 		panel := work.ShellPanel{Piece: p.Piece, Chain: p.Chain, Face: p.Face, Applied: p.Applied, Pressed: p.Pressed,
 			Pattern: p.Pattern, Strips: p.Strips, Surplus: p.Surplus()}
@@ -278,6 +279,12 @@ func (r *run) back(piece cover.Piece, top panel.Panel, m fit.Panel) (back.Back, 
 		return b, false
 	}
 	out.Back = b
+	if c, _ := r.Plan.Cloth(out.Cloth); c.Weight.Rules().Even && r.Plan.Back.Kind == plan.Envelope &&
+		len(r.Plan.Back.Hem) > 0 {
+		r.Findings.Add(finding.Note, "felt-hem", "/back/hem",
+			fmt.Sprintf("%s does not fray: its edges can stay as they are cut, and a hem is thick.", c.Name),
+			"Take the hem away.")
+	}
 	if !m.Measured && plan.BackWaits(r.Plan) {
 		out.Waits = work.FrontGate(r.Plan.Piece("front").Quilted()).String()
 	}
@@ -297,6 +304,21 @@ func (r *run) supplies() {
 	r.Things = append(r.Things, r.Edges.Things...)
 	r.Pad = edging.PadOf(r.List)
 	r.Cloths = supply.Of(r.List, r.Cupboard, r.id)
+	for _, k := range backed(r) {
+		r.thing("light interfacing, behind "+k.Name, sum.Of(sum.Part, "as long as what is cut of it", k.Length))
+	}
+}
+
+// backed are the cloths that are backed before they are cut.
+func backed(r *run) []work.Backed {
+	var out []work.Backed
+	for _, n := range r.Cloths {
+		c, described := r.Plan.Cloth(n.Letter)
+		if described && c.IsBacked() && n.Lay.Length > 0 {
+			out = append(out, work.Backed{Cloth: n.Letter, Name: n.Name, Length: n.Lay.Length})
+		}
+	}
+	return out
 }
 
 // steps keeps the steps, and finds measurements that belong to none of them or to an edge that is off.
@@ -313,7 +335,8 @@ func (r *run) worked() []work.Cut {
 	var out []work.Cut
 	for _, c := range r.List.Cuts {
 		if !c.Had {
-			out = append(out, work.Cut{ID: c.ID, Piece: c.Piece, Under: c.Layer != cutting.Outer, Shape: c.LaidOn})
+			out = append(out, work.Cut{ID: c.ID, Piece: c.Piece, Cloth: c.Cloth,
+				Under: c.Layer != cutting.Outer, Shape: c.LaidOn})
 		}
 	}
 	return out

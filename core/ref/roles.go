@@ -113,6 +113,7 @@ const (
 	DoBastePiping Role = "baste-piping"
 	DoMakeBinding Role = "make-binding"
 	DoForm        Role = "make-pad"
+	DoBackCloth   Role = "back-cloth"
 	DoJoin        Role = "join"
 	DoClose       Role = "close"
 	DoFinish      Role = "finish-seam"
@@ -144,7 +145,7 @@ const (
 // the table.
 func (r Role) OfCover() bool {
 	switch r {
-	case DoMeasure, DoMeasureCover, DoMakePiping, DoBastePiping, DoMakeBinding, DoForm, DoJoin, DoClose,
+	case DoMeasure, DoMeasureCover, DoMakePiping, DoBastePiping, DoMakeBinding, DoForm, DoBackCloth, DoJoin, DoClose,
 		DoFinish, DoClip, DoTurn, DoFlange, DoBottom, DoTry, DoInspect, DoFitting:
 		return true
 	}

@@ -2,6 +2,7 @@ package remedy
 
 import (
 	"fmt"
+	"maps"
 	"slices"
 
 	"umschlag/core/cover"
@@ -54,6 +55,22 @@ func (s *sifter) settles(q plan.Plan) bool {
 
 // hints are the changes by the codes of what they are for.
 var hints = map[string]func(*sifter){
+	"cloth-stretches": func(s *sifter) {
+		for letter := range s.plan.Cloths {
+			if s.about.About != finding.Path("cloths", letter, "stretch") {
+				continue
+			}
+			s.change("Back it with light interfacing before it is cut", func(p *plan.Plan) {
+				c := p.Cloths[letter]
+				c.Backing = plan.IronedBacking
+				p.Cloths = maps.Clone(p.Cloths)
+				p.Cloths[letter] = c
+			})
+		}
+	},
+	"felt-hem": func(s *sifter) {
+		s.back("The edges left as they are cut", func(b *plan.Back) { b.Hem = []length.Length{} })
+	},
 	"piping-straight": func(s *sifter) {
 		s.change("Piping on the bias", func(p *plan.Plan) { p.Edges.Piping.Grain = plan.OnTheBias })
 	},

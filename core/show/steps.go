@@ -58,8 +58,8 @@ func orEmpty(list []string) []string {
 
 // stepOf is what a step is about.
 func stepOf(s work.Step) ref.About {
-	return ref.About{Piece: s.Piece, Of: s.Of, Role: s.Role, Edge: s.Edge, No: s.No, Late: s.Late, Pair: s.Pair,
-		Level: s.Level, Thread: s.Thread}
+	return ref.About{Piece: s.Piece, Of: s.Of, Role: s.Role, Edge: s.Edge, Cloth: s.Cloth, No: s.No, Late: s.Late,
+		Pair: s.Pair, Level: s.Level, Thread: s.Thread}
 }
 
 // aboutCells says of every step which parts of its piece it is about, for the drawings of it:
@@ -114,7 +114,7 @@ func cellsOf(s answer.Step) func(answer.Cell, ref.About) bool {
 		}
 	case s.About.Role == ref.DoSet:
 		return func(_ answer.Cell, cut ref.About) bool { return cut.Role == ref.SetStrip }
-	case s.About.Role == ref.DoCutUnder, s.About.Role == ref.DoMeasure:
+	case s.About.Role == ref.DoCutUnder, s.About.Role == ref.DoMeasure, s.About.Role == ref.DoBackCloth:
 		return func(answer.Cell, ref.About) bool { return false }
 	}
 	return nil

@@ -212,7 +212,7 @@ func (o order) stretches(letter string, c plan.Cloth) {
 	if held, known := o.cupboard[c.Name]; known && c.Stretch == 0 {
 		c.Stretch = held.Stretch
 	}
-	if c.Stretch < firm {
+	if c.Stretch < firm || c.IsBacked() {
 		return
 	}
 	for _, cut := range o.Cuts {
@@ -224,7 +224,7 @@ func (o order) stretches(letter string, c plan.Cloth) {
 		o.Found.Add(finding.Warn, "cloth-stretches", finding.Path("cloths", letter, "stretch"),
 			fmt.Sprintf("%s can be pulled %g %% longer, and nothing firm lies behind it: pieces come out of shape.",
 				c.Name, c.Stretch),
-			"Line it with a firm cloth, or iron a stiffener behind it, before it is cut.")
+			"Back it with light interfacing before it is cut, or line it with a firm cloth.")
 		return
 	}
 }

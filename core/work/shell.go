@@ -52,6 +52,8 @@ type ShellOrder struct {
 	Edges    []Edging
 	// Made is nil where the pad is bought.
 	Made *Form
+	// Backings are the cloths that are backed before they are cut.
+	Backings []Backed
 }
 
 const hoodCaution = "Try it on a cold appliance only, with the plug out. Do not leave it on while the appliance runs, and do not cover vents that need air; its manual has the last word."
@@ -99,14 +101,16 @@ func init() {
 // ShellSteps is the work of a cover that is joined from its pieces: each panel
 // is finished flat, then the seams in order, then what closes it.
 func ShellSteps(o ShellOrder) []Step {
-	b := &builder{Order: Order{Plan: o.Plan, Cuts: o.Cuts, Fittings: o.Fittings, Edges: o.Edges, Made: o.Made},
-		style: o.Plan.Style()}
+	b := &builder{Order: Order{Plan: o.Plan, Cuts: o.Cuts, Fittings: o.Fittings, Edges: o.Edges, Made: o.Made,
+		Backings: o.Backings}, style: o.Plan.Style()}
 	c, ok := Constructions.Of(string(o.Plan.Cover.Kind))
 	if !ok {
 		return nil
 	}
 	c.Measure(Maker{b})
 	sewShellSamples(b, o.Panels)
+	b.on = ""
+	backCloths(b)
 	measured := b.after
 	b.on = ""
 	b.beside(measured, func() { makeForm(b) })
@@ -366,14 +370,14 @@ func finishPanel(b *builder, p ShellPanel) {
 			text += "."
 		}
 		b.add(Step{Role: ref.DoLayers, Stage: Quilting, Title: "Layer the " + name, Caution: holdCaution(b),
-			Text: text, Rest: cooled(p.Chain.Web), Machine: quilting(p.Chain),
+			Text: text, Rest: cooled(p.Chain.Web), Machine: quilting(b, p.Chain),
 			Stack: layeredStack(p.Chain, name, b.faceCloth(id))}, b.having(ref.DoCutUnder)...)
 	}
 	if p.Quilting != nil {
 		stack := layeredStack(p.Chain, name, b.faceCloth(id))
 		b.add(Step{Role: ref.DoQuilt, Stage: Quilting, Act: Quilted, Stack: stack, Title: "Quilt the " + name,
 			Text:    linesText(b, p.Quilting),
-			Machine: quilting(p.Chain), Caution: needleCaution, Check: "No pleats on the lining side."})
+			Machine: quilting(b, p.Chain), Caution: needleCaution, Check: "No pleats on the lining side."})
 		b.add(Step{Role: ref.DoTrim, Stage: Quilting, Stack: stack, Title: "Trim the " + name, Caution: rotaryCaution,
 			Text: fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges.",
 				b.size(p.Chain.Trimmed)),

@@ -79,8 +79,10 @@ type Step struct {
 	// Of is the part of the plan it is about, such as a border; empty for all of the piece.
 	// Edge is the side of a border, No the number of a row, of a unit or of a set of strips
 	// within that part, from 1, and Seats what a seam joins.
+	// Cloth is the one it is about, by its letter, where it is about no more.
 	Of    ref.Key
 	Edge  string
+	Cloth string
 	No    int
 	Seats [2]ref.Seat
 	// Pair of strips of a border: 1 those that are sewn on first, 2 those over them, 0 all.
@@ -137,7 +139,7 @@ type Step struct {
 // Ref names the step.
 func (s Step) Ref() ref.Ref {
 	out := ref.Ref{Kind: ref.Step, Piece: s.Piece, Of: s.Of, Role: s.Role, Edge: s.Edge,
-		No: cmp.Or(s.No, s.Pair, s.Level, s.Thread), Late: s.Late && s.Level > 0, Join: s.Seats}
+		Cloth: s.Cloth, No: cmp.Or(s.No, s.Pair, s.Level, s.Thread), Late: s.Late && s.Level > 0, Join: s.Seats}
 	if s.Role.OfCover() {
 		out.Piece = ""
 	}
@@ -148,6 +150,8 @@ func (s Step) Ref() ref.Ref {
 type Cut struct {
 	ID    string
 	Piece string
+	// Cloth by its letter.
+	Cloth string
 	// Under marks batting and lining, Shape a shape that is laid on and its web.
 	Under, Shape bool
 }
@@ -171,8 +175,10 @@ type Order struct {
 	Edges    []Edging
 	// Made is nil where the pad is bought.
 	Made *Form
-	Plan plan.Plan
-	Face front.Face
+	// Backings are the cloths that are backed before they are cut.
+	Backings []Backed
+	Plan     plan.Plan
+	Face     front.Face
 	// Applied are the shapes laid on it.
 	Applied []applique.Layer
 	// Pressed is the pressing plan of the face.
@@ -216,6 +222,7 @@ type builder struct {
 func Steps(o Order) []Step {
 	b := &builder{Order: o, style: o.Plan.Style(), on: "front"}
 	prepare(b)
+	backCloths(b)
 	measured := b.after
 	b.apart(func() { cutFront(b); sewFace(b, "front") }, func() { cutUnder(b) })
 	if o.Quilted || o.Chain.Batting != nil || o.Chain.Lining != "" {
@@ -325,6 +332,24 @@ func cutFront(b *builder) {
 		Check:   "Lay the first piece of each size on the ruler before you cut the rest."})
 }
 
+// Backed is a cloth that is backed before it is cut: its letter, what it is called, and how much of it.
+type Backed struct {
+	Cloth, Name string
+	Length      length.Length
+}
+
+// backCloths irons interfacing to the cloths that need it: what is cut first and backed then comes out of shape.
+func backCloths(b *builder) {
+	for _, k := range b.Backings {
+		b.add(Step{Role: ref.DoBackCloth, Cloth: k.Cloth, Stage: Cutting, Title: "Back the " + k.Name,
+			Stack: []Sheet{{What: k.Name, Up: WrongUp, Cloth: k.Cloth}, {What: "light interfacing, its glue down"}},
+			Text: fmt.Sprintf("Before anything is cut from it: iron light interfacing to its wrong side, over %s of its length and as wide as it is usable. Press straight down and lift; do not slide.",
+				b.text(k.Length)),
+			Rest: cooled(true), Caution: ironCaution,
+			Check: "Pulled across, it does not give, and nothing comes loose at the edges."})
+	}
+}
+
 // waiting tells that the back waits, where it does.
 func waiting(b *builder) string {
 	if plan.BackWaits(b.Plan) {
@@ -350,7 +375,8 @@ func cutUnder(b *builder) {
 
 // piecing is the machine set up for piecing.
 func (b *builder) piecing() machine.SetUp {
-	return machine.SetUp{Seam: b.text(b.Plan.Cover.PiecingSeam), Stitch: "straight stitch 2.2 mm", Needle: "80/12"}
+	sewn := plan.SewnTogether(b.Plan, b.cloths())
+	return machine.SetUp{Seam: b.text(b.Plan.Cover.PiecingSeam), Stitch: sewn.Piecing, Needle: needle(sewn, 0)}
 }
 
 // joining is the machine set up for strips and parts of a piece of cloth, which are joined with the seam of the cover.
@@ -361,13 +387,15 @@ func joining(b *builder) machine.SetUp {
 }
 
 // quilting is the machine set up for a stack of layers.
-func quilting(c layers.Chain) machine.SetUp {
-	return machine.SetUp{Foot: "walking foot", Stitch: "straight stitch 3 mm", Needle: needle(c.Thick)}
+func quilting(b *builder, c layers.Chain) machine.SetUp {
+	return machine.SetUp{Foot: "walking foot", Stitch: "straight stitch 3 mm",
+		Needle: needle(plan.SewnTogether(b.Plan, b.cloths()), c.Thick)}
 }
 
 // closingSetUp is the machine set up for the seams that close a cover.
 func closingSetUp(b *builder, piped bool, thick length.Length) machine.SetUp {
-	s := machine.SetUp{Seam: b.text(b.Plan.Cover.Seam), Stitch: "straight stitch 2.5 mm", Needle: needle(thick)}
+	sewn := plan.SewnTogether(b.Plan, b.outside())
+	s := machine.SetUp{Seam: b.text(b.Plan.Cover.Seam), Stitch: sewn.Closing, Needle: needle(sewn, thick)}
 	if piped {
 		s.Foot = "zip foot"
 	}
@@ -382,7 +410,7 @@ func layTogether(b *builder) {
 		Stack: layeredStack(b.Chain, "front", b.faceCloth("front")),
 		Text: stackText(b.Chain,
 			"the front right side up") + " " + heldBy(b) + " Sew round the edge first, " + basted(b) + " in.",
-		Rest: cooled(b.Chain.Web), Machine: quilting(b.Chain),
+		Rest: cooled(b.Chain.Web), Machine: quilting(b, b.Chain),
 		Check:   fmt.Sprintf("The top is %s before quilting.", b.size(b.Face.Sewn)),
 		Caution: holdCaution(b)})
 	if !b.Quilted {
@@ -391,7 +419,7 @@ func layTogether(b *builder) {
 	stack := layeredStack(b.Chain, "front", b.faceCloth("front"))
 	b.add(Step{Role: ref.DoQuilt, Stage: Quilting, Act: Quilted, Stack: stack, Title: "Quilt",
 		Text:    linesText(b, b.Plan.Piece("front").Quilting),
-		Machine: quilting(b.Chain), Caution: needleCaution,
+		Machine: quilting(b, b.Chain), Caution: needleCaution,
 		Check: "No pleats on the lining side."})
 	b.add(Step{Role: ref.DoTrim, Stage: Quilting, Stack: stack, Title: "Trim square",
 		Text:  fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges, the pattern centred.", b.size(b.Chain.Trimmed)),
@@ -443,14 +471,46 @@ const hemmed = 3 * length.Millimetre
 
 // needle is the one for so much cloth and batting under the foot. Common practice; the
 // machine's manual has the last word.
-func needle(thick length.Length) string {
+func needle(sewn plan.WeightRules, thick length.Length) string {
+	size := sewn.Needle
 	switch {
 	case thick > 6*length.Millimetre:
-		return "100/16"
+		size = max(size, 100)
 	case thick > 2*length.Millimetre:
-		return "90/14"
+		size = max(size, 90)
 	}
-	return "80/12"
+	if sewn.Ballpoint {
+		return needles[size] + " with a ballpoint"
+	}
+	return needles[size]
+}
+
+// needles are their sizes, metric and imperial.
+var needles = map[int]string{70: "70/10", 80: "80/12", 90: "90/14", 100: "100/16"}
+
+// outside are the cloths that are cut and lie outside, of all pieces.
+func (b *builder) outside() []string {
+	var out []string
+	for _, c := range b.Cuts {
+		if !c.Under && !slices.Contains(out, c.Cloth) {
+			out = append(out, c.Cloth)
+		}
+	}
+	return out
+}
+
+// cloths are those of the face at hand; of all faces where none is.
+func (b *builder) cloths() []string {
+	var out []string
+	for _, part := range b.Face.Parts {
+		if !slices.Contains(out, part.Cloth) {
+			out = append(out, part.Cloth)
+		}
+	}
+	if len(out) == 0 {
+		return b.outside()
+	}
+	return out
 }
 
 // linesText says a quilting pattern, in the order it is sewn.

@@ -1122,6 +1122,15 @@ usable?: (string | number)
  */
 kind?: ("cloth" | "quilted" | "batting" | "interlining" | "web")
 /**
+ * Weight: light, medium, heavy, felt or knit; medium when absent.
+ */
+weight?: ("medium" | "light" | "heavy" | "felt" | "knit")
+/**
+ * Backing is a light interfacing that is ironed to its wrong side before it is cut, or none; knits are backed when
+ * absent.
+ */
+backing?: ("ironed" | "none")
+/**
  * Print direction.
  */
 print?: ("plain" | "all-over" | "two-way" | "one-way")

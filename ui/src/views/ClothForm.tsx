@@ -23,6 +23,7 @@ export interface ClothDoc {
   usable?: string;
   kind?: string;
   print?: string;
+  weight?: string;
   have?: string;
   odd?: OddDoc[];
   repeat?: { across: string; along: string };
@@ -40,6 +41,14 @@ export const printWords: Record<string, string> = {
   "all-over": "printed all over",
   "two-way": "printed two ways",
   "one-way": "printed one way",
+};
+
+const weightWords: Record<string, string> = {
+  medium: "of medium weight",
+  light: "of light weight",
+  heavy: "heavy",
+  felt: "felt",
+  knit: "a knit",
 };
 
 const kindWords: Record<string, string> = {
@@ -157,6 +166,17 @@ export function ClothForm({
             choose={(kind) => set({ kind })}
           />
           ,{" "}
+          {(draft.kind ?? "cloth") === "cloth" && (
+            <>
+              <Choice
+                label="Weight"
+                value={draft.weight ?? "medium"}
+                options={Object.entries(weightWords).map(([value, name]) => ({ value, name }))}
+                choose={(weight) => set({ weight })}
+              />
+              ,{" "}
+            </>
+          )}
           <Choice
             label="Print direction"
             value={draft.print ?? "plain"}
