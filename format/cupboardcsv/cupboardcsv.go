@@ -128,16 +128,6 @@ var clothColumns = []column[plan.Cloth]{
 			c.Kind = plan.ClothKind(text)
 			return word(text, plan.ClothKind("").Values())
 		}},
-	{"weight", func(c plan.Cloth, _ length.Style) string { return string(c.Weight) },
-		func(c *plan.Cloth, text string, _ length.Unit) error {
-			c.Weight = plan.ClothWeight(text)
-			return word(text, plan.ClothWeight("").Values())
-		}},
-	{"backing", func(c plan.Cloth, _ length.Style) string { return string(c.Backing) },
-		func(c *plan.Cloth, text string, _ length.Unit) error {
-			c.Backing = plan.ClothBacking(text)
-			return word(text, plan.ClothBacking("").Values())
-		}},
 	{"odd", writeOdd, readOdd},
 	numberColumn("shrink", "percentage", func(c *plan.Cloth) *float64 { return &c.Shrink }),
 	numberColumn("stretch", "percentage", func(c *plan.Cloth) *float64 { return &c.Stretch }),
@@ -165,6 +155,16 @@ var clothColumns = []column[plan.Cloth]{
 		}},
 	colourColumn("ground", func(c *plan.Cloth) *string { return &c.Swatch.Ground }),
 	colourColumn("ink", func(c *plan.Cloth) *string { return &c.Swatch.Ink }),
+	{"weight", func(c plan.Cloth, _ length.Style) string { return string(c.Weight) },
+		func(c *plan.Cloth, text string, _ length.Unit) error {
+			c.Weight = plan.ClothWeight(text)
+			return word(text, plan.ClothWeight("").Values())
+		}},
+	{"backing", func(c plan.Cloth, _ length.Style) string { return string(c.Backing) },
+		func(c *plan.Cloth, text string, _ length.Unit) error {
+			c.Backing = plan.ClothBacking(text)
+			return word(text, plan.ClothBacking("").Values())
+		}},
 }
 
 // numberColumn is a number, with or without the sign of what it counts.
