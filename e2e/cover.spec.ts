@@ -213,7 +213,7 @@ test("a pad becomes a planned, cut and measured cover, by keyboard alone", async
   await expect(page.getByRole("button", { name: /Shown in centimetres/ })).toBeVisible();
   const plan = (await stored(workshop, "a-new-cover")).plan;
   expect(plan.units).toBe("cm");
-  expect(plan.object.width).toBe("40.64");
+  expect(plan.object.width).toBe("16 in"); // as it was typed, and shown as 40.6 cm
   await page.keyboard.press("s");
   await expect(page.getByRole("heading", { name: "A new cover" })).toBeVisible();
 });

@@ -186,7 +186,7 @@ test("sizes are typed as they finish or as they are cut, and the cover follows",
   await expect(brief).toContainText("18″ cut across and");
   await page.getByRole("button", { name: /^Shown in/ }).click();
   await expect(page.getByRole("group", { name: "Sizes of the front" })).toContainText("43.2 cm");
-  await expect(page.getByRole("textbox", { name: "Size of the cover across" })).toHaveValue("45.72 cut");
+  await expect(page.getByRole("textbox", { name: "Size of the cover across" })).toHaveValue("18 in cut");
   await accessible(brief);
   await pick(page, "How the size of the cover is decided", "ease");
   await expect(page.getByRole("textbox", { name: "Ease across" })).toHaveValue("2.54");

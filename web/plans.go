@@ -58,22 +58,20 @@ func (s *server) choose(c *echo.Context) error {
 	return c.JSON(http.StatusOK, Chosen{Patch: patch})
 }
 
-// convert writes a plan in another unit, every length exactly the same.
+// convert shows a plan in another unit.
 func (s *server) convert(c *echo.Context) error {
 	var in ConvertPlan
 	if err := decode(c, &in); err != nil {
 		return err
 	}
-	p, err := planfile.Read(in.Plan)
-	if err != nil {
-		return err
-	}
 	if !slices.Contains(length.Units(), length.Unit(in.Units)) {
 		return planfile.Problems{{Path: "/units", Text: "Type one of in, cm, mm."}}
 	}
-	p = p.Settle() // what is usual in one unit is not in the other
-	p.Units = length.Unit(in.Units)
-	return c.JSON(http.StatusOK, planfile.Full(p))
+	doc, err := planfile.Converted(in.Plan, length.Unit(in.Units))
+	if err != nil {
+		return err
+	}
+	return c.JSONBlob(http.StatusOK, doc)
 }
 
 // view is a stored plan with its reckoning.

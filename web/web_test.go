@@ -186,12 +186,11 @@ func TestAnotherUnitChangesNoLength(t *testing.T) {
 	view, doc := open(t, h)
 	var metric map[string]any
 	call(t, h, "POST", "/api/v1/convert", map[string]any{"plan": doc, "units": "cm"}, &metric)
-	assert.Equal(t, "50.8", metric["object"].(map[string]any)["width"])
+	assert.Equal(t, "20 in", metric["object"].(map[string]any)["width"], "as it was typed")
+	assert.Equal(t, "cm", metric["units"])
 	var r answer.Reckoning
 	call(t, h, "POST", "/api/v1/reckon", metric, &r)
-	for i, c := range r.Cuts {
-		assert.Equal(t, view.Reckoning.Cuts[i].Width.NM, c.Width.NM, c.ID)
-	}
+	assert.Equal(t, view.Reckoning.Pieces[0].Finished.Width.NM, r.Pieces[0].Finished.Width.NM)
 	refused(t, h, "POST", "/api/v1/convert", map[string]any{"plan": doc, "units": "ells"}, 400)
 }
 

@@ -2,7 +2,7 @@ import { ApiError } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { usePlan } from "../plan/context";
 import { get, put } from "../plan/path";
-import { dressed } from "../words/fractions";
+import { dressed, inAnotherUnit, onTheRuler } from "../words/fractions";
 import { Field } from "./Field";
 
 export type Kind = "length" | "count" | "percent" | "text";
@@ -48,7 +48,10 @@ export function Value({ path, label, kind = "length", shown, also = [], follows 
     kind === "percent"
       ? `${text} %`
       : kind === "length"
-        ? dressed(settled === undefined ? text : String(settled), units)
+        ? dressed(
+            inAnotherUnit(text, units) ? onTheRuler(String(settled ?? text), units) : String(settled ?? text),
+            units,
+          )
         : text;
   return (
     <Field
