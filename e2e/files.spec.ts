@@ -90,7 +90,7 @@ test("a square of 100 mm is 100.00 mm in every format", async ({ workshop }) => 
 const pieces: [string, string][] = [
   ["reading-corner-cushion", "front"],
   ["turntable-hood-listening-corner", "end"],
-  ["label-printer-hood", "face"],
+  ["label-printer-hood", "face.1"],
   ["listening-stool-cushion", "face"],
   ["boxed-bench-cushion", "face"],
   ["van-cushion-in-four-layers", "front"],

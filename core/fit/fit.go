@@ -7,6 +7,7 @@ import (
 	"cmp"
 	"fmt"
 	"slices"
+	"strings"
 
 	"umschlag/core/cover"
 	"umschlag/core/finding"
@@ -303,12 +304,16 @@ func Of(a, b length.Length) string {
 // Joins finds seams of a cover whose sides do not fit each other.
 func Joins(c cover.Cover, style length.Style) finding.List {
 	var found finding.List
+	called := map[string]string{}
+	for _, p := range c.Pieces {
+		called[p.Name] = "the " + strings.ToLower(p.Title)
+	}
 	for _, j := range c.Joins {
 		a, b := j.Lengths[0].Total(), j.Lengths[1].Total()
 		if !j.Judged && Of(a, b) == "off" {
 			found.Add(finding.Warn, "join-off", "/cover",
-				fmt.Sprintf("%s: %s is %s along the seam and %s is %s.", j.Title, j.Between[0], style.Text(a),
-					j.Between[1], style.Text(b)),
+				fmt.Sprintf("%s: %s is %s along the seam and %s is %s.", j.Title, called[j.Between[0]], style.Text(a),
+					called[j.Between[1]], style.Text(b)),
 				"Over one percent does not ease in: change a corner or a size.")
 		}
 	}

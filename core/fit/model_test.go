@@ -145,15 +145,16 @@ func TestHowSidesFit(t *testing.T) {
 		assert.Equal(t, want, fit.Of(10*in, 10*in-off), off)
 	}
 	join := func(judged bool, b length.Length) cover.Cover {
-		return cover.Cover{Joins: []cover.Join{{Title: "t", Between: [2]string{"a", "b"}, Judged: judged,
-			Lengths: [2]sum.Sum{sum.Of(sum.Part, "", 10*in), sum.Of(sum.Part, "", b)}}}}
+		return cover.Cover{Pieces: []cover.Piece{{Name: "a", Title: "Band"}, {Name: "b", Title: "Left end"}},
+			Joins: []cover.Join{{Title: "t", Between: [2]string{"a", "b"}, Judged: judged,
+				Lengths: [2]sum.Sum{sum.Of(sum.Part, "", 10*in), sum.Of(sum.Part, "", b)}}}}
 	}
 	style := length.Style{}
 	assert.Empty(t, fit.Joins(join(false, 10*in+in/10), style))
 	assert.Empty(t, fit.Joins(join(true, 12*in), style), "a band that is cut is judged by itself")
 	found := fit.Joins(join(false, 12*in), style)
 	require.Len(t, found, 1)
-	assert.Equal(t, "t: a is 10″ along the seam and b is 12″.", found[0].Text)
+	assert.Equal(t, "t: the band is 10″ along the seam and the left end is 12″.", found[0].Text)
 }
 
 // A row that is off by a sixteenth or more is put down to its seams, each taking both its sides.

@@ -96,7 +96,7 @@ func (o Order) Of(piece cover.Piece) (Panel, finding.List) {
 	if l := q.Layers; layers.QuiltedAlready(p, letters...) && l != nil && l.Batting != nil && l.Batting.Count > 0 {
 		found.Add(finding.Note, "quilted-twice", path+"/layers/batting",
 			fmt.Sprintf("The %s is cut from cloth that is quilted already; with batting under it the stack is %s thick.",
-				piece.Name, p.Style().Text(chain.Thick)), "Leave the batting out, unless it is to be that thick.")
+				strings.ToLower(piece.Title), p.Style().Text(chain.Thick)), "Leave the batting out, unless it is to be that thick.")
 	}
 	out := Panel{Piece: piece, Decided: q, Path: path, Face: face, Chain: chain, Body: body,
 		Across: (chain.Top.Width.Total() - trimmed.Width.Total()) / 2,
@@ -150,7 +150,8 @@ func (o Order) pieced(piece cover.Piece, path string) (cover.Piece, finding.List
 	body, ok := piece.Pieced(o.Plan.Cover.Seam)
 	if !ok {
 		found.Add(finding.Stop, "face-edge", path+"/face/kind",
-			fmt.Sprintf("The patches of the %s have a seam of %s all round, less than its hem takes.", piece.Name,
+			fmt.Sprintf("The patches of the %s have a seam of %s all round, less than its hem takes.",
+				strings.ToLower(piece.Title),
 				o.Plan.Style().Text(o.Plan.Cover.Seam)),
 			"Bind the edge, turn a hem no deeper than the seam, or give the piece a plain face.")
 	}

@@ -1,6 +1,7 @@
 package work
 
 import (
+	"strings"
 	"umschlag/core/back"
 	"umschlag/core/cover"
 	"umschlag/core/layers"
@@ -77,7 +78,17 @@ func (b *builder) lining(piece string) string {
 
 // faceUp is a piece by itself, its right side up.
 func (b *builder) faceUp(piece string) []Sheet {
-	return []Sheet{{What: piece, Up: RightUp, Cloth: b.faceCloth(piece)}}
+	return []Sheet{{What: b.called(piece), Up: RightUp, Cloth: b.faceCloth(piece)}}
+}
+
+// called is what a piece is called in a sentence.
+func (b *builder) called(piece string) string {
+	for _, s := range cover.Slots(b.Plan) {
+		if s.Name == piece {
+			return strings.ToLower(s.Title)
+		}
+	}
+	return piece
 }
 
 // sheetOf is what is made of one of several cloths, by its place among them.
@@ -125,8 +136,8 @@ func makingStack(b *builder, m back.Making) []Sheet {
 
 // joinStack is how two pieces are laid for their seam.
 func joinStack(b *builder, j cover.Join) []Sheet {
-	first := Sheet{What: j.Between[0], Up: RightUp, Cloth: b.faceCloth(j.Between[0])}
-	second := Sheet{What: j.Between[1], Up: RightUp, Cloth: b.faceCloth(j.Between[1])}
+	first := Sheet{What: b.called(j.Between[0]), Up: RightUp, Cloth: b.faceCloth(j.Between[0])}
+	second := Sheet{What: b.called(j.Between[1]), Up: RightUp, Cloth: b.faceCloth(j.Between[1])}
 	switch {
 	case j.Folded && j.Between[0] == j.Between[1]:
 		first.What = "folds of both halves"

@@ -10,9 +10,9 @@ import (
 	"umschlag/core/spoil"
 )
 
-// Converted is a plan shown in another unit. Every length that was typed keeps the unit it was typed in, written out, and
-// so what it is. What nobody typed takes what is usual in the other unit, while nothing is recorded of its making; after
-// that it stays as well. The error is of type Problems.
+// Converted is a plan shown in another unit. Every length that was typed keeps the unit it was typed in, written out,
+// and so what it is. What nobody typed takes what is usual in the other unit, while nothing is recorded of its making;
+// after that it stays as well. The error is of type Problems.
 func Converted(data []byte, to length.Unit) ([]byte, error) {
 	p, err := Read(data)
 	if err != nil {
