@@ -127,7 +127,7 @@ test("two faces are alike until one is told apart, and what is done of both is d
 
   await page.getByRole("button", { name: "Tell the front face from the back face" }).click();
   await expect(page.locator(".brief")).toContainText("The front face: make both as this one");
-  await expect(page.locator(".brief")).toContainText("A: Band to face, in front: 301/2″, both sides alike.");
+  await expect(page.locator(".brief")).toContainText("A: Band to front face: 301/2″, both sides alike.");
   await saved(page);
   const done = Object.keys((await stored(workshop, "a-new-cover")).plan.progress.cut);
   expect(done.sort()).toEqual(["cut.piece:face_2e1.role:panel", "cut.piece:face_2e2.role:panel"]);

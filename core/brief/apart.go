@@ -18,7 +18,7 @@ func apart(t *Teller, c config) {
 	for _, s := range c.slots {
 		switch {
 		case s.Twins != nil:
-			first, second := lower(s.Twins[0].Title), lower(s.Twins[1].Title)
+			first, second := lower(s.Twins[0]), lower(s.Twins[1])
 			says := "tell the two apart"
 			if c.count > 2 {
 				says = fmt.Sprintf("tell the %s from the %s", first, second)

@@ -1,8 +1,10 @@
 package cover
 
 import (
+	"cmp"
 	"fmt"
 	"slices"
+	"strings"
 )
 
 // apart gives the pieces that are made twice and told apart names of their own, in the seams and in the net as well.
@@ -16,11 +18,11 @@ func (c Cover) apart(decided []Slot) Cover {
 	if len(told) == 0 {
 		return c
 	}
-	a := parter{told: told, counts: map[string]int{}}
+	a := parter{told: told, counts: map[string]int{}, called: map[string]string{}}
 	out := c
 	out.Pieces, out.Joins = nil, nil
 	for _, p := range c.Pieces {
-		a.counts[p.Name] = p.Count
+		a.counts[p.Name], a.called[p.Name] = p.Count, p.Title
 		out.Pieces = append(out.Pieces, a.piece(p)...)
 	}
 	for _, j := range c.Joins {
@@ -30,10 +32,12 @@ func (c Cover) apart(decided []Slot) Cover {
 	return out
 }
 
-// parter tells pieces apart: told are the two of each, by the name of both, and counts how many of each there are.
+// parter tells pieces apart: told are the two of each, by the name of both, counts how many of each there are, and
+// called what they are called.
 type parter struct {
 	told   map[string][]Slot
 	counts map[string]int
+	called map[string]string
 }
 
 func (a parter) piece(p Piece) []Piece {
@@ -59,12 +63,7 @@ func (a parter) join(j Join) []Join {
 	for _, m := range a.meetings(j) {
 		one := j
 		one.Count, one.Runs, one.Starts, one.Each = 0, [2][]Run{}, nil, nil
-		for side, name := range j.Between {
-			if twins := a.told[name]; twins != nil {
-				one.Between[side] = twins[m.Copy[side]].Name
-				one.Title = fmt.Sprintf("%s, %s", one.Title, twins[m.Copy[side]].Where)
-			}
-		}
+		a.seat(&one, j, m)
 		i := slices.IndexFunc(out, func(o Join) bool { return o.Between == one.Between })
 		if i < 0 {
 			i = len(out)
@@ -76,6 +75,23 @@ func (a parter) join(j Join) []Join {
 		out[i].Gap = 0
 	}
 	return out
+}
+
+// seat says which pieces meet in a seam of a join.
+func (a parter) seat(one *Join, j Join, m Meeting) {
+	var says [2]string
+	for side, name := range j.Between {
+		says[side] = cmp.Or(j.Sides[side], strings.ToLower(a.called[name]))
+		twins := a.told[name]
+		switch {
+		case twins == nil:
+		case side == 0 && j.Whole:
+			one.Between[side], one.Also = twins[0].Name, twins[1].Name
+		default:
+			one.Between[side], says[side] = twins[m.Copy[side]].Name, strings.ToLower(twins[m.Copy[side]].Title)
+		}
+	}
+	one.Title = fmt.Sprintf("%s to %s%s", says[0], says[1], j.Tail)
 }
 
 // meet adds one of the seams of a join.

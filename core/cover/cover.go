@@ -86,6 +86,14 @@ type Join struct {
 	// Starts says, for each run of the first, where on the second's seam it begins;
 	// absent: at its beginning.
 	Starts []length.Length
+	// Sides are what its pieces are called in the title where one of them is told apart from its twin, and Tail what
+	// stands behind them; absent: by their own titles.
+	Sides [2]string
+	Tail  string
+	// Whole tells that two of the first piece lie in each of its seams, one after the other, and Also is the second of
+	// them where they are told apart.
+	Whole bool
+	Also  string
 	// Each says, for each of Count such seams, which of two pieces alike meet in it, and by which of
 	// their runs; absent: both in turn.
 	Each []Meeting

@@ -217,6 +217,7 @@ func (b box) zipped() Cover {
 			Lengths: [2]sum.Sum{rest, sum.Of(sum.Part, "round the face", b.faceLine()).
 				Plus(sum.Part, "less the zip and its ends", -behind)}},
 		{Title: "zip halves to face, in one go with the band", Between: [2]string{"band.zip", "face"}, Count: 2,
+			Sides: [2]string{"zip halves", ""}, Tail: ", in one go with the band",
 			Runs:    [2][]Run{{{Bottom}}, {{Top}}},
 			Lengths: [2]sum.Sum{zip.Finished.Width, sum.Of(sum.Part, "at the back of the face", behind)}},
 	}

@@ -117,28 +117,10 @@ func wrapHood(p plan.Plan) (Cover, finding.List) {
 			Each: []Meeting{{Copy: [2]int{0, 1}}}})
 	}
 	end := h.panel("end", "End panel", h.deep)
-	whole := Join{Title: "main panel to end", Between: [2]string{"main", "end"},
-		Lengths: [2]sum.Sum{over, h.along(h.deep)}, Count: 2, Runs: upAndOver, Starts: starts, Piped: over.Total()}
-	if p.Cover.SplitTop && plan.Apart(p, "main") {
-		joins = append(joins, h.halves(whole, main.Finished.Height)...)
-	} else {
-		joins = append(joins, whole)
-	}
+	joins = append(joins, Join{Title: "main panel to end", Between: [2]string{"main", "end"},
+		Sides: [2]string{"main panel", ""}, Whole: p.Cover.SplitTop,
+		Lengths: [2]sum.Sum{over, h.along(h.deep)}, Count: 2, Runs: upAndOver, Starts: starts, Piped: over.Total()})
 	return Cover{Pieces: []Piece{main, end}, Joins: joins, Net: net}, h.found
-}
-
-// halves are the seams of the two halves of a main panel with the ends, each of its own, sewn in one go: the half in
-// front has the left end at its left, the one behind, as it stands, at its right.
-func (h *hood) halves(whole Join, half sum.Sum) []Join {
-	arc := length.FromFloat(math.Pi / 2 * h.radius.Float())
-	along := sum.Of(sum.Part, "up the side", h.high.Total()-h.radius).Plus(sum.Corner, "round the corner", arc).
-		Plus(sum.Part, "over half the top", h.deep.Total()/2-h.radius)
-	front, behind := whole, whole
-	front.Lengths, behind.Lengths = [2]sum.Sum{half, along}, [2]sum.Sum{half, along}
-	front.Each = []Meeting{{Copy: [2]int{0, 0}, Run: [2]int{0, 0}}, {Copy: [2]int{0, 1}, Run: [2]int{1, 0}}}
-	behind.Each = []Meeting{{Copy: [2]int{1, 0}, Run: [2]int{1, 0}}, {Copy: [2]int{1, 1}, Run: [2]int{0, 0}}}
-	behind.Title, behind.Piped = whole.Title+" in the same go", 0 // the piping goes all the way along the first
-	return []Join{front, behind}
 }
 
 // bandHood is two faces joined by one band.
@@ -233,7 +215,8 @@ func skirtHood(p plan.Plan) (Cover, finding.List) {
 	side := Piece{Name: "wall.side", Config: sidesConfig(p), Title: "Wall, sides", Count: 2,
 		Finished: sum.Size{Width: h.deep, Height: h.high}, Edges: edges}
 	return Cover{Pieces: []Piece{top, front, side}, Joins: []Join{
-		{Title: "walls to a ring", Between: [2]string{"wall", "wall.side"}, Lengths: [2]sum.Sum{h.high, h.high},
+		{Title: "walls to a ring", Between: [2]string{"wall", "wall.side"},
+			Sides: [2]string{"front and back walls", "side walls"}, Lengths: [2]sum.Sum{h.high, h.high},
 			Count: 4, Runs: [2][]Run{{{Left}, {Right}}, {{Left}, {Right}}}, Each: []Meeting{
 				{Copy: [2]int{0, 0}, Run: [2]int{0, 1}}, {Copy: [2]int{0, 1}, Run: [2]int{1, 0}},
 				{Copy: [2]int{1, 1}, Run: [2]int{0, 1}}, {Copy: [2]int{1, 0}, Run: [2]int{1, 0}}}},

@@ -9,15 +9,12 @@ type Slot struct {
 	// it, and Count of pieces alike in one cover.
 	Name, Config, Title string
 	Count               int
-	// Twins are the two of a piece that is made twice, as they are called when they are told apart: of two flaps that
-	// differ in size alone it stands with the first.
-	Twins *[2]Twin
-	// Of is the piece that one of two was told apart from, and Where which of them it is; empty for any other.
-	Of, Where string
+	// Twins are the titles of the two of a piece that is made twice when they are told apart; of two flaps that differ
+	// in size alone they stand with the first.
+	Twins *[2]string
+	// Of is the piece that one of two was told apart from; empty for any other.
+	Of string
 }
-
-// Twin is one of two pieces alike: its title, and where it is, as it stands behind the name of a seam.
-type Twin struct{ Title, Where string }
 
 // Slots are the pieces that a settled plan decides about, also where its cover cannot be built. A
 // kind of cover that nobody knows has none.
@@ -40,8 +37,7 @@ func (s Slot) apart(p plan.Plan) []Slot {
 	}
 	var out []Slot
 	for i, name := range plan.TwinNames(s.Name) {
-		out = append(out, Slot{Name: name, Config: name, Title: s.Twins[i].Title, Count: 1, Of: s.Name,
-			Where: s.Twins[i].Where})
+		out = append(out, Slot{Name: name, Config: name, Title: s.Twins[i], Count: 1, Of: s.Name})
 	}
 	return out
 }
@@ -92,7 +88,7 @@ var slots = map[plan.CoverKind]func(plan.Plan) []Slot{
 		if d := p.Cover.Flaps.Depth; d.Front == d.Back || plan.Apart(p, "flap") {
 			return append(out, flap)
 		}
-		front, back := one("flap", flaps[0].Title), one("flap.back", flaps[1].Title)
+		front, back := one("flap", flaps[0]), one("flap.back", flaps[1])
 		front.Twins, back.Config = &flaps, "flap"
 		return append(out, front, back)
 	},
@@ -110,17 +106,17 @@ func sidesConfig(p plan.Plan) string {
 // one is a piece that there is once, two one that is made twice.
 func one(name, title string) Slot { return Slot{Name: name, Config: name, Title: title, Count: 1} }
 
-func two(name, title string, twins *[2]Twin) Slot {
+func two(name, title string, twins *[2]string) Slot {
 	return Slot{Name: name, Config: name, Title: title, Count: 2, Twins: twins}
 }
 
 // The first of two is the one in front, on top or on the left.
 var (
-	topAndBelow    = [2]Twin{{"Top face", "on top"}, {"Lower face", "below"}}
-	frontAndBehind = [2]Twin{{"Front face", "in front"}, {"Back face", "behind"}}
-	halves         = [2]Twin{{"Front half", "in front"}, {"Back half", "behind"}}
-	leftAndRight   = [2]Twin{{"Left end", "on the left"}, {"Right end", "on the right"}}
-	walls          = [2]Twin{{"Front wall", "in front"}, {"Back wall", "behind"}}
-	sideWalls      = [2]Twin{{"Left wall", "on the left"}, {"Right wall", "on the right"}}
-	flaps          = [2]Twin{{"Front flap", "in front"}, {"Back flap", "behind"}}
+	topAndBelow    = [2]string{"Top face", "Lower face"}
+	frontAndBehind = [2]string{"Front face", "Back face"}
+	halves         = [2]string{"Front half", "Back half"}
+	leftAndRight   = [2]string{"Left end", "Right end"}
+	walls          = [2]string{"Front wall", "Back wall"}
+	sideWalls      = [2]string{"Left wall", "Right wall"}
+	flaps          = [2]string{"Front flap", "Back flap"}
 )

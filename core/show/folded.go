@@ -90,7 +90,7 @@ func pipedRuns(c cover.Cover, name string) []cover.Run {
 	var out []cover.Run
 	for _, j := range c.Joins {
 		for k, between := range j.Between {
-			if j.Piped > 0 && between == name {
+			if j.Piped > 0 && (between == name || k == 0 && j.Also == name) {
 				out = append(out, j.Runs[k]...)
 			}
 		}

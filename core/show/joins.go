@@ -58,6 +58,9 @@ func seams(t *teller) {
 					stretches = cover.PipingClips(own.Path, t.Plan.Cover.Seam)
 				}
 				seam(t, name, i+1, own, stretches)
+				if side == 0 && j.Also != "" {
+					seam(t, j.Also, i+1, own, stretches)
+				}
 			}
 		}
 	}

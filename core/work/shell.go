@@ -89,7 +89,7 @@ func init() {
 	Constructions.Add("skirt-hood", hood)
 	Constructions.Add("boxed-cushion",
 		Construction{Measure: func(m Maker) { measurePad(m.b) }, Finish: func(m Maker) { fillBox(m.b) },
-			Gap: "at the back of the last of them, to turn the cover and to put the pad in"})
+			Gap: "at the back of the second face, to turn the cover and to put the pad in"})
 	Constructions.Add("pad", Construction{Measure: func(m Maker) { measureFlat(m.b) },
 		Finish: func(m Maker) { turnPad(m.b) },
 		Gap:    "away from a corner, to turn the pad through"})
@@ -183,13 +183,13 @@ func sewJoins(b *builder, o ShellOrder, gap string, flat finished) {
 	b.after, b.on = nil, ""
 	joined := map[string]bool{}
 	for i, j := range o.Cover.Joins {
-		needs := flat.of(j.Between[:])
+		needs := flat.of(append(j.Between[:], j.Also))
 		if j.Piped > 0 {
 			needs = union(needs, b.having(ref.DoBastePiping))
 		}
 		b.after = union(b.after, needs)
 		sewJoin(b, i+1, j, gap)
-		joined[j.Between[0]], joined[j.Between[1]] = true, true
+		joined[j.Between[0]], joined[j.Between[1]], joined[j.Also] = true, true, true
 	}
 	for _, p := range o.Panels {
 		if !joined[p.Piece.Name] {
