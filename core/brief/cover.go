@@ -56,10 +56,8 @@ func flatCover(t *Teller) {
 	if thick(p) {
 		axes = append(axes, axis{"depth", "in thickness"})
 	}
-	how := howLarge(t, eased, "of a size of its own,", axes)
-	if how == byEase {
-		t.Widget("finishes", "")
-	}
+	howLarge(t, eased, "of a size of its own,", axes)
+	t.Widget("finishes", "")
 	t.Say(". ")
 	seam(t)
 	if !round {
@@ -86,8 +84,8 @@ const (
 )
 
 // howLarge tells how large a cover is: by its ease, or by a size of its own along every axis.
-func howLarge(t *Teller, eased, sized string, axes []axis) (how string) {
-	how = byEase
+func howLarge(t *Teller, eased, sized string, axes []axis) {
+	how := byEase
 	if t.plan.Cover.Size != (plan.Sizes{}) {
 		how = bySize
 	}
@@ -119,7 +117,6 @@ func howLarge(t *Teller, eased, sized string, axes []axis) (how string) {
 		}
 		t.Say(" " + a.says)
 	}
-	return how
 }
 
 func seam(t *Teller) {

@@ -27,7 +27,13 @@ const sewing = [
   ["T", "the clock of the step"],
 ];
 
-/** The sheet of shortcuts. */
+const sizes = [
+  ["16 1/2, 16½, 16.5", "in the unit things are shown in"],
+  ["41 cm, 410 mm, 16 in", "in its own unit, whatever is shown"],
+  ["4 1/2 cut", "as it is cut: patches, strips, borders, sashes, flaps, the cover"],
+];
+
+/** The sheet of shortcuts, and of how a size is typed. */
 export function Shortcuts({
   open,
   close,
@@ -43,18 +49,30 @@ export function Shortcuts({
     <Dialog open={open} onClose={close} aria-labelledby="keys-title">
       <DialogTitle id="keys-title">By keyboard</DialogTitle>
       <DialogContent>
-        <dl className="keys">
-          {[...(inSew ? sewing : []), ...(inPlan ? inPlans : []), ...everywhere].map(([key, what]) => (
-            <div key={key}>
-              <dt>{key}</dt>
-              <dd>{what}</dd>
-            </div>
-          ))}
-        </dl>
+        <Listed of={[...(inSew ? sewing : []), ...(inPlan ? inPlans : []), ...everywhere]} />
+        {inPlan && (
+          <>
+            <h3>A size is typed</h3>
+            <Listed of={sizes} />
+          </>
+        )}
       </DialogContent>
       <DialogActions>
         <Button onClick={close}>Close</Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+function Listed({ of }: { of: string[][] }) {
+  return (
+    <dl className="keys">
+      {of.map(([key, what]) => (
+        <div key={key}>
+          <dt>{key}</dt>
+          <dd>{what}</dd>
+        </div>
+      ))}
+    </dl>
   );
 }
