@@ -48,7 +48,8 @@ export function Shortcuts({
   return (
     <Dialog open={open} onClose={close} aria-labelledby="keys-title">
       <DialogTitle id="keys-title">By keyboard</DialogTitle>
-      <DialogContent>
+      {/* It scrolls where it is longer than the window, by the keys as well. */}
+      <DialogContent tabIndex={0}>
         <Listed of={[...(inSew ? sewing : []), ...(inPlan ? inPlans : []), ...everywhere]} />
         {inPlan && (
           <>
