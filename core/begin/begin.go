@@ -139,12 +139,6 @@ func Split(p plan.Plan, config, path string) (plan.Face, bool) {
 		return plan.Face{}, false
 	}
 	face := at.face.Filled(at.size.Width.Total(), at.size.Height.Total())
-	for i := range face.Strips { // what is halved has a size of its own
-		face.Strips[i].Width.Rest = face.Strips[i].Width.Rest && i < len(face.Strips)-1
-	}
-	for i := range face.Parts {
-		face.Parts[i].Height.Rest = face.Parts[i].Height.Rest && i < len(face.Parts)-1
-	}
 	step := at.plan.Habits.Step
 	letters := panel.Letters(at.plan)
 	switch {
@@ -152,12 +146,12 @@ func Split(p plan.Plan, config, path string) (plan.Face, bool) {
 		last := &face.Strips[len(face.Strips)-1]
 		next := plan.Strip{Width: plan.Extent{Width: (last.Width.Width / 2).Floor(step)},
 			Cloth: letters[len(face.Strips)%len(letters)]}
-		last.Width.Width -= next.Width.Width
+		last.Width = plan.Extent{Width: last.Width.Width - next.Width.Width}
 		face.Strips = append(face.Strips, next)
 	case face.Kind == plan.StackFace && len(face.Parts) > 0:
 		last := &face.Parts[len(face.Parts)-1]
 		height := plan.Extent{Width: (last.Height.Width / 2).Floor(step)}
-		last.Height.Width -= height.Width
+		last.Height = plan.Extent{Width: last.Height.Width - height.Width}
 		face.Parts = append(face.Parts,
 			plan.Part{Height: height,
 				Face: plan.Face{Kind: plan.PlainFace, Cloth: letters[len(face.Parts)%len(letters)]}})

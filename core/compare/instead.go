@@ -111,7 +111,7 @@ func fewerPatches(p plan.Plan, name string, n answer.ClothNeed) (plan.Face, answ
 	face := *q.Face
 	grow := func(l length.Length, from int) length.Length { return l.Times(from).Div(from - 1) }
 	if !face.Patch.Fit {
-		face.Patch.Width, face.Patch.Height = grow(face.Patch.Width, face.Columns), grow(face.Patch.Height, face.Rows)
+		face.Patch = plan.Patch{Width: grow(face.Patch.Width, face.Columns), Height: grow(face.Patch.Height, face.Rows)}
 	}
 	face.Columns--
 	face.Rows--

@@ -155,10 +155,8 @@ func offerSashes(s *sifter, f plan.Face, style length.Style) {
 	if !ok || f.Sash == nil || f.Columns < 1 || f.Rows < 1 {
 		return
 	}
-	set := f
-	settled := s.plan.Settle()
-	at(settled, placeOf(settled, s.about.About), func(f *plan.Face) { set = *f })
-	for _, b := range f.Borders {
+	set := settledFace(s)
+	for _, b := range set.Borders {
 		w, h = w-2*b.Width.Width, h-2*b.Width.Width
 	}
 	for _, outside := range []bool{f.Sash.Outside, !f.Sash.Outside} {
@@ -176,7 +174,7 @@ func offerSashes(s *sifter, f plan.Face, style length.Style) {
 		}
 		s.face(fmt.Sprintf(say, style.Text(across)), func(f *plan.Face) {
 			sash := *f.Sash
-			sash.Width, sash.Outside = across, outside
+			sash.Width, sash.WidthCut, sash.Outside = across, 0, outside
 			f.Sash = &sash
 		})
 	}
@@ -263,7 +261,7 @@ func offerOuterSashes(s *sifter, f plan.Face) {
 
 // stacked offers what makes the parts of a stack fill it.
 func stacked(s *sifter) {
-	f := s.now()
+	f := settledFace(s)
 	_, whole, _, ok := s.room()
 	if !ok {
 		return
@@ -316,7 +314,7 @@ func (s *sifter) filling(sizes []length.Length, whole length.Length, one, rest, 
 
 // striped offers what makes strips fill their face.
 func striped(s *sifter) {
-	f := s.now()
+	f := settledFace(s)
 	w, h, _, ok := s.room()
 	if !ok {
 		return

@@ -54,7 +54,7 @@ func knobs(p plan.Plan) []knob {
 	return append(out, knob{radius, func(p *plan.Plan, l length.Length) {
 		p.Cover.Corners = plan.Corners{Kind: plan.RoundCorners, Radius: l}
 	}, "corners cut to a radius of", func(l length.Length) string {
-		return fmt.Sprintf("%s, finished %s,", text(l), text(l-seam))
+		return fmt.Sprintf("%s (%s finished)", text(l), text(l-seam))
 	}})
 }
 
@@ -100,7 +100,7 @@ func follow(s *sifter, across, down length.Length, and func(*plan.Plan), says st
 			ways[side] = append(ways[side], k)
 		}
 	}
-	none := knob{set: func(*plan.Plan, length.Length) {}}
+	none := knob{set: func(*plan.Plan, length.Length) {}} // in a direction that fits
 	for side := range ways {
 		if off[side] == 0 {
 			ways[side] = []knob{none}
@@ -148,9 +148,7 @@ func offerFollowing(s *sifter, f plan.Face) {
 	if f.Kind != plan.GridFace && f.Kind != plan.CheckerFace || f.Set == plan.OnPoint {
 		return
 	}
-	settled := s.plan.Settle()
-	at(settled, placeOf(settled, s.about.About), func(set *plan.Face) { f = *set })
-	if f.Patch.Fit {
+	if f = settledFace(s); f.Patch.Fit {
 		return
 	}
 	across, down := f.Patch.Width.Times(f.Columns), f.Patch.Height.Times(f.Rows)
