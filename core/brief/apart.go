@@ -160,6 +160,9 @@ func (d division) progress(p plan.Progress) plan.Progress {
 		}
 	}
 	p.Spoiled = divided(p.Spoiled, firsts(cuts))
+	if r := p.Running; r != nil && len(steps[r.Step]) > 0 {
+		p.Running = &plan.Running{Step: steps[r.Step][0], Since: r.Since}
+	}
 	p.Done = slices.Clone(p.Done)
 	for was, refs := range steps {
 		if i := slices.Index(p.Done, was); i >= 0 {

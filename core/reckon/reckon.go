@@ -4,7 +4,6 @@
 package reckon
 
 import (
-	"fmt"
 	"maps"
 	"slices"
 
@@ -279,12 +278,6 @@ func (r *run) back(piece cover.Piece, top panel.Panel, m fit.Panel) (back.Back, 
 		return b, false
 	}
 	out.Back = b
-	if c, _ := r.Plan.Cloth(out.Cloth); c.Weight.Rules().Even && r.Plan.Back.Kind == plan.Envelope &&
-		len(r.Plan.Back.Hem) > 0 {
-		r.Findings.Add(finding.Note, "felt-hem", "/back/hem",
-			fmt.Sprintf("%s does not fray: its edges can stay as they are cut, and a hem is thick.", c.Name),
-			"Take the hem away.")
-	}
 	if !m.Measured && plan.BackWaits(r.Plan) {
 		out.Waits = work.FrontGate(r.Plan.Piece("front").Quilted()).String()
 	}
@@ -304,18 +297,23 @@ func (r *run) supplies() {
 	r.Things = append(r.Things, r.Edges.Things...)
 	r.Pad = edging.PadOf(r.List)
 	r.Cloths = supply.Of(r.List, r.Cupboard, r.id)
-	for _, k := range backed(r) {
-		r.thing("light interfacing, behind "+k.Name, sum.Of(sum.Part, "as long as what is cut of it", k.Length))
+	for _, c := range r.Cloths {
+		if len(c.Backing) > 0 {
+			r.thing("light interfacing, behind "+c.Name, c.Backing)
+		}
 	}
 }
 
 // backed are the cloths that are backed before they are cut.
 func backed(r *run) []work.Backed {
 	var out []work.Backed
-	for _, n := range r.Cloths {
-		c, described := r.Plan.Cloth(n.Letter)
-		if described && c.IsBacked() && n.Lay.Length > 0 {
-			out = append(out, work.Backed{Cloth: n.Letter, Name: n.Name, Length: n.Lay.Length})
+	for _, c := range r.Cloths {
+		if len(c.Backing) > 0 {
+			b := work.Backed{Cloth: c.Letter, Name: c.Name, Length: c.Squared()}
+			for _, odd := range c.Odd {
+				b.Odd += odd.Count
+			}
+			out = append(out, b)
 		}
 	}
 	return out

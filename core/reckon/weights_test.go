@@ -90,3 +90,32 @@ func TestFeltNeedsNoHem(t *testing.T) {
 	p.Back.Hem = []length.Length{}
 	assert.NotContains(t, codes(reckon.Reckon(p, nil)), "felt-hem")
 }
+
+// What is cut from odd pieces is backed as well, and what that takes is said piece by piece.
+func TestOddPiecesAreBacked(t *testing.T) {
+	p, _ := plan.Begin("cushion", length.Inches, plan.DefaultHabits(length.Inches),
+		plan.Cloth{Name: "moss jersey", Weight: "knit"})
+	p.Title, p.Object.Width, p.Object.Height = "t", 16*in, 16*in
+	backing := func(p plan.Plan) (text string, takes answer.Notion) {
+		r := reckon.Reckon(p, nil)
+		for _, s := range r.Steps {
+			if s.About.Role == ref.DoBackCloth {
+				text = s.Text
+			}
+		}
+		for _, l := range r.Lengths {
+			if l.What == "light interfacing, behind moss jersey" {
+				takes = l
+			}
+		}
+		return text, takes
+	}
+	text, takes := backing(p)
+	assert.Contains(t, text, "over 17″ of its length, as wide as it is usable.")
+	assert.EqualValues(t, 17*in, takes.Length.NM, "16½ and its end squared")
+	p.Cloths["A"] = plan.Cloth{Name: "moss jersey", Weight: "knit",
+		Odd: []plan.OddPiece{{Width: 20 * in, Length: 18 * in, Count: 3}}}
+	text, takes = backing(p)
+	assert.Contains(t, text, "over 3 odd pieces.")
+	assert.EqualValues(t, 3*18*in, takes.Length.NM)
+}

@@ -14,6 +14,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/stock"
+	"umschlag/core/sum"
 )
 
 // mostPieces is more than anyone lays out at once; it keeps a slip of the pen
@@ -55,9 +56,23 @@ type Cloth struct {
 	// Done tells that all is cut of it, Returned that what was left over is back in the cupboard, Sought
 	// that a shorter lay was looked for, and InCupboard that it is taken from the cupboard.
 	Done, Returned, Sought, InCupboard bool
+	// Backing is the light interfacing that is ironed behind it before it is cut; none where it is not backed.
+	Backing sum.Sum
 	// Kept is what the cupboard keeps of it for this plan, and KeptOdd how many odd pieces.
 	Kept    length.Length
 	KeptOdd int
+}
+
+// Squared is how much of its length the lay takes, its end squared; 0 where all is cut from odd pieces.
+func (c Cloth) Squared() length.Length { return lay.Need(c.Lay, 0) }
+
+// backing is what lies behind all that is cut: the lay and every odd piece, whole.
+func (c Cloth) backing() sum.Sum {
+	s := sum.Sum{}.Plus(sum.Part, "behind its lay, its end squared", c.Squared())
+	for _, o := range c.Odd {
+		s = s.Then(sum.Repeat(o.Count, sum.Part, "behind an odd piece", o.Size.Length))
+	}
+	return s
 }
 
 // Odd is how many odd pieces of a size, laid out alike.
@@ -163,9 +178,13 @@ func (o order) cloth(letter string) Cloth {
 		}
 	}
 	o.stretches(letter, c)
+	o.hemmed(letter, c)
 	out := Cloth{Letter: letter, Name: c.Name, Lay: laid, Odd: together(fromOdd, odd),
 		Wanted: lay.Need(laid, c.Shrink/100), Have: have,
 		Done: o.allCutOf(letter), Sought: len(o.Plan.Lays[letter].Way) > 0, Returned: returned}
+	if c.IsBacked() {
+		out.Backing = out.backing()
+	}
 	known, there := o.cupboard.Of(c.Name, holder)
 	out.InCupboard = there && c.Have == nil && len(c.Odd) == 0
 	if o.id != "" {
@@ -227,6 +246,20 @@ func (o order) stretches(letter string, c plan.Cloth) {
 			"Back it with light interfacing before it is cut, or line it with a firm cloth.")
 		return
 	}
+}
+
+// hemmed says that a back of cloth that does not fray needs no hem.
+func (o order) hemmed(letter string, c plan.Cloth) {
+	rules, _ := plan.BackKinds.Of(string(o.Plan.Back.Kind))
+	if !c.Weight.Rules().Even || len(o.Plan.Back.Hem) == 0 || !slices.Contains(rules.Reads, "hem") ||
+		!slices.ContainsFunc(o.Cuts, func(cut cutting.Cut) bool {
+			return cut.Cloth == letter && cut.About.Role.Closes()
+		}) {
+		return
+	}
+	o.Found.Add(finding.Note, "felt-hem", "/back/hem",
+		fmt.Sprintf("%s does not fray: the edges of the back can stay as they are cut, and a hem is thick.", c.Name),
+		"Take the hem away.")
 }
 
 // allCutOf reports whether everything that is cut from a cloth is cut.

@@ -332,10 +332,28 @@ func cutFront(b *builder) {
 		Check:   "Lay the first piece of each size on the ruler before you cut the rest."})
 }
 
-// Backed is a cloth that is backed before it is cut: its letter, what it is called, and how much of it.
+// Backed is a cloth that is backed before it is cut: its letter, what it is called, how much of its length, and how
+// many odd pieces.
 type Backed struct {
 	Cloth, Name string
 	Length      length.Length
+	Odd         int
+}
+
+// what says what of it is backed.
+func (k Backed) what(b *builder) string {
+	long := fmt.Sprintf("over %s of its length, as wide as it is usable", b.text(k.Length))
+	odd := "over the odd piece"
+	if k.Odd > 1 {
+		odd = fmt.Sprintf("over %d odd pieces", k.Odd)
+	}
+	switch {
+	case k.Odd == 0:
+		return long
+	case k.Length == 0:
+		return odd
+	}
+	return long + ", and " + odd
 }
 
 // backCloths irons interfacing to the cloths that need it: what is cut first and backed then comes out of shape.
@@ -343,8 +361,8 @@ func backCloths(b *builder) {
 	for _, k := range b.Backings {
 		b.add(Step{Role: ref.DoBackCloth, Cloth: k.Cloth, Stage: Cutting, Title: "Back the " + k.Name,
 			Stack: []Sheet{{What: k.Name, Up: WrongUp, Cloth: k.Cloth}, {What: "light interfacing, its glue down"}},
-			Text: fmt.Sprintf("Before anything is cut from it: iron light interfacing to its wrong side, over %s of its length and as wide as it is usable. Press straight down and lift; do not slide.",
-				b.text(k.Length)),
+			Text: fmt.Sprintf("Before anything is cut from it: iron light interfacing to its wrong side, %s. Press straight down and lift; do not slide.",
+				k.what(b)),
 			Rest: cooled(true), Caution: ironCaution,
 			Check: "Pulled across, it does not give, and nothing comes loose at the edges."})
 	}
