@@ -187,6 +187,8 @@ test("sizes are typed as they finish or as they are cut, and the cover follows",
   await page.getByRole("button", { name: /^Shown in/ }).click();
   await expect(page.getByRole("group", { name: "Sizes of the front" })).toContainText("43.2 cm");
   await expect(page.getByRole("textbox", { name: "Size of the cover across" })).toHaveValue("18 in cut");
+  await expect(brief).toContainText("≈40.6 cm across by ≈40.6 cm up"); // no more digits than a ruler has
+  await expect(brief).toContainText("≈45.7 cm cut across");
   await accessible(brief);
   await pick(page, "How the size of the cover is decided", "ease");
   await expect(page.getByRole("textbox", { name: "Ease across" })).toHaveValue("2.54");

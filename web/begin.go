@@ -25,9 +25,17 @@ type QuiltingPattern struct {
 	Quilting json.RawMessage `json:"quilting"`
 }
 
+// WeightView is a weight of cloth, and how it is said.
+type WeightView struct {
+	Key  string `json:"key"`
+	Name string `json:"name"`
+}
+
 // StartsView is what plans and decisions begin with in a unit.
 type StartsView struct {
-	Things []ThingView `json:"things"`
+	// Weights of cloth, the usual one first.
+	Weights []WeightView `json:"weights"`
+	Things  []ThingView  `json:"things"`
 	// Patterns of quilting that go by a name, no quilting first.
 	Patterns []QuiltingPattern `json:"patterns"`
 	// Samples of every kind as they begin.
@@ -100,6 +108,9 @@ func (s *server) starts(c *echo.Context) error {
 			v.Usual[m.Key] = text(m.Usual(unit))
 		}
 		out.Things = append(out.Things, v)
+	}
+	for _, key := range plan.Weights.Names() {
+		out.Weights = append(out.Weights, WeightView{Key: key, Name: plan.ClothWeight(key).Rules().Says})
 	}
 	for _, key := range plan.Patterns.Names() {
 		pattern, _ := plan.Patterns.Of(key)

@@ -92,7 +92,8 @@ func (s *server) view(ctx context.Context, p store.Plan) (PlanView, error) {
 	if err != nil {
 		return PlanView{}, fmt.Errorf("read stored plan %s: %w", p.ID, err)
 	}
-	return PlanView{ID: p.ID, Revision: p.Revision, Plan: doc, Reckoning: r, Brief: brief.Of(told, shop),
+	return PlanView{ID: p.ID, Revision: p.Revision, Plan: doc, Reckoning: r,
+		Brief:   planfile.Shown(brief.Of(told, shop), doc, told.Style()),
 		CanUndo: p.CanUndo, CanRedo: p.CanRedo,
 		Changed: p.Changed}, nil
 }

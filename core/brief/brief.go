@@ -77,6 +77,8 @@ type Field struct {
 	Reads Reads `json:"reads"`
 	// Shown stands in the sentence where nobody decided the value; the settled one when absent.
 	Shown string `json:"shown,omitempty"`
+	// For is the typed text that Shown stands for; absent where it stands for a value that nobody decided.
+	For string `json:"for,omitempty"`
 	// Told names what a reckoning tells of the value that nobody decided.
 	Told string `json:"told,omitempty"`
 	// Also are the paths of values that are the same.

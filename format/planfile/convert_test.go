@@ -9,9 +9,9 @@ import (
 	"pgregory.net/rapid"
 
 	"umschlag/anyplan"
+	"umschlag/core/brief"
 	"umschlag/core/length"
 	"umschlag/core/plan"
-	"umschlag/core/reckon"
 	"umschlag/format/planfile"
 )
 
@@ -37,19 +37,18 @@ func TestAnotherUnitAndBack(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		p := anyplan.Plans().Draw(t, "plan")
 		to := rapid.SampledFrom(length.Units()).Draw(t, "to")
-		doc := written(t, p)
-		there, err := planfile.Converted(doc, to)
-		require.NoError(t, err)
-		back, err := planfile.Converted(there, p.Units)
-		require.NoError(t, err)
-		assert.Equal(t, cutSizes(t, doc), cutSizes(t, back))
-		if r := reckon.Reckon(p, nil); len(r.Steps) > 0 {
-			p.Progress.Done = []string{r.Steps[0].ID}
-			doc = written(t, p)
-			there, err = planfile.Converted(doc, to)
-			require.NoError(t, err)
-			assert.Equal(t, cutSizes(t, doc), cutSizes(t, there), "it is begun")
+		begun := rapid.Bool().Draw(t, "begun")
+		if begun {
+			p.Progress.Done = []string{"step.role:measure"}
 		}
+		doc := written(t, p)
+		shown, err := planfile.Converted(doc, to)
+		require.NoError(t, err)
+		if !begun {
+			shown, err = planfile.Converted(shown, p.Units)
+			require.NoError(t, err)
+		}
+		assert.Equal(t, cutSizes(t, doc), cutSizes(t, shown), "begun: %v", begun)
 	})
 }
 
@@ -69,4 +68,32 @@ func TestWhatNobodyTypedIsAsUsualInTheOtherUnit(t *testing.T) {
 		[2]length.Length{p.Object.Width, p.Object.Height})
 	assert.Equal(t, 9*length.Inch/2, p.Pieces["front"].Face.Patch.WidthCut)
 	assert.Contains(t, string(there), `"4 1/2 in cut"`)
+}
+
+// What was typed in a unit of its own is shown in that of the plan, with no more digits than its ruler has; what has
+// the plan's own unit, or none, stands as it is.
+func TestTypedInItsOwnUnitAndShownInAnother(t *testing.T) {
+	doc := []byte(`{"format": "umschlag/plan/2", "title": "t", "units": "cm", "object": {"kind": "form", "width": "16 in", "height": "41"},
+		"cover": {"kind": "cushion", "seam": "1/4 in", "size": {"width": "18 in cut"}}}`)
+	p, err := planfile.Read(doc)
+	require.NoError(t, err)
+	shown := map[string][2]string{}
+	var told func(blocks []brief.Block)
+	told = func(blocks []brief.Block) {
+		for _, block := range blocks {
+			told(block.Blocks)
+			for _, word := range block.Words {
+				if f := word.Field; f != nil {
+					shown[f.Path] = [2]string{f.For, f.Shown}
+				}
+			}
+		}
+	}
+	for _, s := range planfile.Shown(brief.Of(p, nil), doc, p.Style()).Stages {
+		told(s.Blocks)
+	}
+	assert.Equal(t, [2]string{"16 in", "≈40.6 cm"}, shown["/object/width"])
+	assert.Equal(t, [2]string{}, shown["/object/height"], "as it was typed")
+	assert.Equal(t, [2]string{"1/4 in", "≈0.6 cm"}, shown["/cover/seam"])
+	assert.Equal(t, [2]string{"18 in cut", "≈45.7 cm cut"}, shown["/cover/size/width"])
 }

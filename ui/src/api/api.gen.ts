@@ -1569,6 +1569,10 @@ reads: string
  */
 shown?: string
 /**
+ * For is the typed text that Shown stands for; absent where it stands for a value that nobody decided.
+ */
+for?: string
+/**
  * Told names what a reckoning tells of the value that nobody decided.
  */
 told?: string
@@ -1785,6 +1789,10 @@ patch: Change[]
  * StartsView is what plans and decisions begin with in a unit.
  */
 export interface StartsView {
+/**
+ * Weights of cloth, the usual one first.
+ */
+weights: WeightView[]
 things: ThingView[]
 /**
  * Patterns of quilting that go by a name, no quilting first.
@@ -1813,6 +1821,13 @@ blocks: BlockView[]
  * Forms that shapes are cut from.
  */
 forms: FormView[]
+}
+/**
+ * WeightView is a weight of cloth, and how it is said.
+ */
+export interface WeightView {
+key: string
+name: string
 }
 /**
  * ThingView is something a plan can begin with.

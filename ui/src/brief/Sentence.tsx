@@ -43,6 +43,7 @@ function Typed({ of: field }: { of: FieldOf }) {
       label={field.label}
       kind={field.reads as Kind}
       shown={fromReckoning ?? field.shown}
+      shownFor={fromReckoning === undefined ? field.for : undefined}
       also={field.also}
       follows={field.follows}
     />

@@ -2,7 +2,7 @@ import { ApiError } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { usePlan } from "../plan/context";
 import { get, put } from "../plan/path";
-import { dressed, inAnotherUnit, onTheRuler } from "../words/fractions";
+import { dressed } from "../words/fractions";
 import { Field } from "./Field";
 
 export type Kind = "length" | "count" | "percent" | "text";
@@ -13,8 +13,9 @@ interface Props {
   /** What the value is, for those who do not see the sentence. */
   label: string;
   kind?: Kind;
-  /** What is shown, when it is not the value itself. */
+  /** What is shown, when it is not the value itself, and the typed text that it stands for; any text where absent. */
   shown?: string;
+  shownFor?: string;
   /** Further paths of values that are the same. */
   also?: string[];
   /** Something else in the plan has to follow a change of the value: it is asked for. */
@@ -37,7 +38,7 @@ export function said(refusal: ApiError | null, path: string): string | null {
 }
 
 /** A value of the plan, edited where it stands in the sentence. */
-export function Value({ path, label, kind = "length", shown, also = [], follows }: Props) {
+export function Value({ path, label, kind = "length", shown, shownFor, also = [], follows }: Props) {
   const { plan, value, session, rework, reckoning } = usePlan();
   const kept = value(path);
   const text = kept === undefined ? (kind === "text" ? "" : "0") : String(kept);
@@ -45,19 +46,12 @@ export function Value({ path, label, kind = "length", shown, also = [], follows 
   const settled = get(reckoning.settled, path);
   const written = (to: Plan, next: string) => [path, ...also].reduce((p, at) => put(p, at, meant(kind, next)), to);
   const dressedText =
-    kind === "percent"
-      ? `${text} %`
-      : kind === "length"
-        ? dressed(
-            inAnotherUnit(text, units) ? onTheRuler(String(settled ?? text), units) : String(settled ?? text),
-            units,
-          )
-        : text;
+    kind === "percent" ? `${text} %` : kind === "length" ? dressed(String(settled ?? text), units) : text;
   return (
     <Field
       label={label}
       text={text}
-      shown={shown ?? dressedText}
+      shown={shown !== undefined && (shownFor === undefined || shownFor === text) ? shown : dressedText}
       numeric={kind === "count" || kind === "percent"}
       path={path}
       reads={kind === "length" ? "length" : undefined}

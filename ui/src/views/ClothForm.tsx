@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { PhotoView, Swatch as SwatchData } from "../api/api.gen";
 import { sendFile } from "../api/client";
+import { useStarts } from "../api/queries";
 import { refusalAt } from "../api/refusal";
 import { Choice } from "../brief/Choice";
 import { motifNames } from "../cloth/Pattern";
@@ -41,14 +42,6 @@ export const printWords: Record<string, string> = {
   "all-over": "printed all over",
   "two-way": "printed two ways",
   "one-way": "printed one way",
-};
-
-const weightWords: Record<string, string> = {
-  medium: "of medium weight",
-  light: "of light weight",
-  heavy: "heavy",
-  felt: "felt",
-  knit: "a knit",
 };
 
 const kindWords: Record<string, string> = {
@@ -100,6 +93,7 @@ export function ClothForm({
   cancel: () => void;
 }) {
   const [draft, setDraft] = useState(doc);
+  const { data: starts } = useStarts("in"); // its words are those of any unit
   const [problem, setProblem] = useState<{ path: string; text: string } | null>(null);
   const set = (part: Partial<ClothDoc>) => setDraft({ ...draft, ...part });
   const swatch = draft.swatch ?? {};
@@ -170,8 +164,8 @@ export function ClothForm({
             <>
               <Choice
                 label="Weight"
-                value={draft.weight ?? "medium"}
-                options={Object.entries(weightWords).map(([value, name]) => ({ value, name }))}
+                value={draft.weight ?? starts?.weights[0]?.key ?? ""}
+                options={(starts?.weights ?? []).map(({ key, name }) => ({ value: key, name }))}
                 choose={(weight) => set({ weight })}
               />
               ,{" "}

@@ -1,6 +1,6 @@
 import Fraction from "fraction.js";
 import { describe, expect, test } from "vitest";
-import { dressed, inAnotherUnit, onTheRuler, runs } from "./fractions";
+import { dressed, runs } from "./fractions";
 
 describe("runs", () => {
   test.each([
@@ -34,24 +34,4 @@ describe("dressed", () => {
     ["3 mm", "cm", "3 mm"],
     ["4 1/2 cut", "in", "4¹⁄₂″ cut"],
   ])("%s in a plan in %s", (plain, units, want) => expect(dressed(plain, units)).toBe(want));
-});
-
-describe("a size of another unit", () => {
-  test.each([
-    ["1/4 in", "cm", true],
-    ["4 1/2 in cut", "cm", true],
-    ["1/4 in", "in", false],
-    ['16 1/2"', "mm", true],
-    ["41 cm", "in", true],
-    ["3 mm", "cm", true],
-    ["16 1/2", "cm", false],
-  ])("%s in a plan in %s: %s", (kept, units, want) => expect(inAnotherUnit(kept, units)).toBe(want));
-
-  test.each([
-    ["0.635", "cm", "≈0.6"],
-    ["50.8", "cm", "50.8"],
-    ["11.43 cut", "cm", "≈11.4 cut"],
-    ["6.35", "mm", "≈6"],
-    ["1/4", "in", "1/4"],
-  ])("%s is read off a ruler in %s as %s", (plain, units, want) => expect(onTheRuler(plain, units)).toBe(want));
 });

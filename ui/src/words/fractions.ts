@@ -44,21 +44,6 @@ export function runs(text: string): Run[] {
 const superscript = (digits: string) => [...digits].map((c) => "⁰¹²³⁴⁵⁶⁷⁸⁹"[Number(c)]).join("");
 const subscript = (digits: string) => [...digits].map((c) => "₀₁₂₃₄₅₆₇₈₉"[Number(c)]).join("");
 
-/** Whether a text names a unit of its own that is not the one things are shown in. */
-export function inAnotherUnit(kept: string, units: string): boolean {
-  const named = /(in|yd|ft|cm|mm|["″'′])(?: cut)?$/.exec(kept)?.[1];
-  if (!named) return false;
-  return units === "in" ? named === "cm" || named === "mm" : named !== units;
-}
-
-/** A metric size from another unit with no more digits than a ruler has: a millimetre. */
-export function onTheRuler(plain: string, units: string): string {
-  const [, number = "", rest = ""] = /^(-?\d+\.\d+)(.*)$/.exec(plain) ?? [];
-  const digits = { cm: 1, mm: 0 }[units];
-  if (digits === undefined || (number.split(".")[1]?.length ?? 0) <= digits) return plain;
-  return `≈${Number(Number(number).toFixed(digits))}${rest}`;
-}
-
 /** Dresses the notation of a plan file ("19 1/2") as it is shown ("19¹⁄₂″"). */
 export function dressed(plain: string, units: string): string {
   if (plain.endsWith(" cut")) return `${dressed(plain.slice(0, -4), units)} cut`;
