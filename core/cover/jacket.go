@@ -176,7 +176,15 @@ func (m *measurer) flaps(wrap length.Length) (front, back length.Length) {
 		board = (wrap - m.plan.Object.Spine) / 2
 	}
 	most := length.FromFloat(boardShare * board.Float()).Floor(m.plan.Habits.Step)
+	cut := d.FrontCut // of the shallower one
+	if back < front {
+		cut = d.BackCut
+	}
 	switch deep := max(front, back); {
+	case min(front, back) <= 0 && cut > 0:
+		m.found.Add(finding.Stop, "out-of-range", about,
+			fmt.Sprintf("A flap that is cut %s is all seams: it would finish %s deep.", text(cut),
+				text(min(front, back))), fmt.Sprintf("Type what it finishes, up to %s.", text(most)))
 	case min(front, back) <= 0:
 		m.found.Add(finding.Stop, "out-of-range", about, "A jacket needs flaps to hold the boards.",
 			fmt.Sprintf("Type a depth of up to %s.", text(most)))

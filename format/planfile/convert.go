@@ -22,7 +22,8 @@ func Converted(data []byte, to length.Unit) ([]byte, error) {
 	if err != nil {
 		return nil, err
 	}
-	if made := !spoil.Nothing(p); made {
+	made := !spoil.Nothing(p)
+	if made {
 		if doc, err = json.Marshal(Full(p.Settle())); err != nil {
 			return nil, fmt.Errorf("write the plan: %w", err)
 		}
@@ -36,7 +37,7 @@ func Converted(data []byte, to length.Unit) ([]byte, error) {
 		return nil, err
 	}
 	file, _ := n.(*object)
-	if spoil.Nothing(p) {
+	if !made {
 		unsaid(file, p)
 	}
 	if _, said := file.values["units"]; !said {

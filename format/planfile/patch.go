@@ -93,9 +93,15 @@ func inRange(file *object, f finding.Finding) []remedy.Try {
 		return nil
 	}
 	end := fmt.Sprint(f.Nearest)
-	if text, ok := f.Nearest.(string); ok {
+	if typed, ok := f.Nearest.(string); ok {
+		text, cut := cutText(typed)
+		if !cut {
+			text = typed
+		}
 		if l, err := length.Parse(text, p.Units); err == nil {
-			end = p.Style().Text(l)
+			if end = p.Style().Text(l); cut {
+				end += " " + cutWord
+			}
 		}
 	}
 	return []remedy.Try{{Text: "Make it " + end, Plan: p.Keyed(nil)}}
