@@ -282,17 +282,40 @@ func (m maker) piece(p plan.Plan, name string) plan.Piece {
 func (m maker) quilting() *plan.Quilting {
 	q := &plan.Quilting{Ditch: m.oneIn(3, "ditch")}
 	pitch := m.between("pitch", length.Inch, 3*length.Inch)
-	switch rapid.IntRange(0, 3).Draw(m.T, "pattern") {
+	near := m.between("near", length.Inch/8, length.Inch/2)
+	switch rapid.IntRange(0, 6).Draw(m.T, "pattern") {
 	case 0:
 		q.Lines = []plan.LineFamily{{Pitch: pitch, Angle: 45}, {Pitch: pitch, Angle: -45}}
 	case 1:
 		q.Lines = []plan.LineFamily{{Pitch: pitch, Angle: pick(m, "angle", []float64{0, 30, 90})}}
 	case 2:
 		q.Echo = pitch
+	case 3:
+		q.Corners = true
+	case 4:
+		q.Beside = near
+	case 5:
+		q.Around = near
 	default:
 		q.Free = pitch
 	}
+	if m.oneIn(3, "borders quilted apart") {
+		q.Borders = m.inBorders(pitch)
+	}
 	return q
+}
+
+func (m maker) inBorders(pitch length.Length) *plan.BorderQuilting {
+	b := &plan.BorderQuilting{After: m.oneIn(2, "sewn on after"), Ditch: m.oneIn(4, "ditch of the borders")}
+	switch rapid.IntRange(0, 3).Draw(m.T, "pattern of the borders") {
+	case 0:
+		b.Along = pitch
+	case 1:
+		b.Across = pitch
+	case 2:
+		b.Free = pitch
+	}
+	return b
 }
 
 // Face draws a face for a piece of a plan, which is plain where no other can be begun.

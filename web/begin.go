@@ -36,7 +36,7 @@ type StartsView struct {
 	// Weights of cloth, the usual one first.
 	Weights []WeightView `json:"weights"`
 	Things  []ThingView  `json:"things"`
-	// Patterns of quilting that go by a name, no quilting first.
+	// Patterns of quilting that go by a name and by nothing of a face, as a test square is quilted; no quilting first.
 	Patterns []QuiltingPattern `json:"patterns"`
 	// Samples of every kind as they begin.
 	Samples []json.RawMessage `json:"samples"`
@@ -114,6 +114,9 @@ func (s *server) starts(c *echo.Context) error {
 	}
 	for _, key := range plan.Patterns.Names() {
 		pattern, _ := plan.Patterns.Of(key)
+		if pattern.Follows != "" {
+			continue
+		}
 		doc, err := json.Marshal(planfile.Part(pattern.Make(st.Apart), unit))
 		if err != nil {
 			return err

@@ -324,12 +324,37 @@ type Quilting struct {
 	Thread  L   `json:"thread"`
 	Bobbins int `json:"bobbins"`
 	Minutes int `json:"minutes"`
+	// Borders is how many of the minutes borders take that are quilted by themselves; After tells that those are sewn
+	// on when the rest is quilted.
+	Borders int  `json:"borders,omitempty"`
+	After   bool `json:"after,omitempty"`
+	// Sample is the pattern in lines, as a test square is quilted that has neither seams nor shapes; absent where it
+	// has none of its own.
+	Sample *SampleQuilting `json:"sample,omitempty"`
+}
+
+// SampleQuilting is a quilting as it stands in a plan, its lengths in keyboard notation.
+type SampleQuilting struct {
+	Lines []SampleLines `json:"lines,omitempty"`
+	Pair  string        `json:"pair,omitempty"`
+	Echo  string        `json:"echo,omitempty"`
+	Free  string        `json:"free,omitempty"`
+}
+
+// SampleLines is a family of lines of it.
+type SampleLines struct {
+	Pitch string  `json:"pitch"`
+	Angle float64 `json:"angle,omitempty"`
+	Shift string  `json:"shift,omitempty"`
+	Wave  string  `json:"wave,omitempty"`
 }
 
 // QuiltLine is one stitched line.
 type QuiltLine struct {
-	// Kind: line, wave, echo, ditch or free.
+	// Kind: line, wave, echo, ditch, diagonal, beside, around, across or free.
 	Kind string `json:"kind"`
+	// Border tells that it lies in borders that are quilted by themselves.
+	Border bool `json:"border,omitempty"`
 	// Family of parallel lines it belongs to, -1 for others.
 	Family int `json:"family"`
 	// Path from its beginning to its end, as SVG path data in millimetres from the finished
@@ -374,6 +399,8 @@ type Cut struct {
 	Selvedge bool `json:"selvedge,omitempty"`
 	// Waits names the gate this cut follows; empty when it can be cut now.
 	Waits string `json:"waits,omitempty"`
+	// WaitsFor is what is measured there, in words.
+	WaitsFor string `json:"waits_for,omitempty"`
 	// Spoiled is how many went wrong and are cut once more, over all copies.
 	Spoiled int `json:"spoiled,omitempty"`
 	// Done reports that the cut is ticked off in the plan.

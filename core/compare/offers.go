@@ -30,7 +30,7 @@ func Offers(finished []plan.Plan) []Offer {
 		settled := p.Settle()
 		front := settled.Piece("front")
 		before, after, ok := quilted(settled)
-		if !ok || !front.Quilted() {
+		if !ok || !front.Quilted() || front.Quilting.Borders != nil { // of those a part is quilted otherwise
 			continue
 		}
 		at := -1

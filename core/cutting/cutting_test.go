@@ -78,8 +78,9 @@ func TestWhatLiesUnderAPanel(t *testing.T) {
 	q := plan.Piece{Layers: &plan.Layers{Batting: &plan.Batting{Count: 2, Cloth: "batting", Offcuts: true},
 		Lining: "A"},
 		Quilting: &plan.Quilting{Ditch: true}}
-	chain, _ := layers.Of("/pieces/front", plan.Plan{Pieces: map[string]plan.Piece{"front": q}}.Settle().Piece("front"),
-		rectangle(16*in, 16*in), in/8, nil)
+	chain, _ := layers.Of(layers.Order{Path: "/pieces/front",
+		Piece:   plan.Plan{Pieces: map[string]plan.Piece{"front": q}}.Settle().Piece("front"),
+		Trimmed: rectangle(16*in, 16*in), Step: in / 8})
 	l.Under(cutting.Stack{Piece: "front", Chain: chain, Count: 1, At: "/pieces/front"})
 	assert.Equal(t, []string{cutting.Batting, cutting.Lining}, []string{l.Cuts[0].Layer, l.Cuts[1].Layer})
 	assert.Equal(t, 2, l.Cuts[0].Count)

@@ -21,6 +21,9 @@ func (l *List) Face(p panel.Panel) (ids []string, strips int) {
 			Shape: shapeOf(piece, part),
 			Gives: part.Gives, Patches: part.Patches * piece.Count, Finished: part.Finished, Had: part.Had,
 			Line: part.Line, Centred: l.centred(piece.Name, part)}
+		if part.Ring > 0 && p.Chain.BordersAfter() {
+			c.Late, c.Waits = true, l.centreGate(piece.Name)
+		}
 		if part.Ref.Role == ref.Panel && part.In == "" && !part.Had {
 			c.Title = piece.Title
 			if c.Had = piece.Had; c.Had {
@@ -91,4 +94,13 @@ func (l *List) centred(piece string, part front.Part) bool {
 	}
 	c, _ := l.Plan.Cloth(part.Cloth)
 	return c.Repeat != nil
+}
+
+// centreGate is where the quilted centre of a front is measured before its borders are cut; empty when it was, and for
+// pieces that are not measured.
+func (l *List) centreGate(piece string) string {
+	if _, _, was := l.Plan.MeasuredAt(ref.FrontCentre); was || piece != "front" || !l.Plan.Cover.Rules().ByBack {
+		return ""
+	}
+	return ref.FrontCentre.String()
 }

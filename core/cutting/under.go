@@ -55,10 +55,10 @@ func (l *List) Under(u Stack) {
 			UpTo(step)))
 	}
 	if c.Web {
-		l.Add(cut(ref.Web, Web, plan.WebCloth, "Fusible web", "web", c.Top.UpTo(step)))
+		l.Add(cut(ref.Web, Web, plan.WebCloth, "Fusible web", "web", c.Ground().UpTo(step)))
 	}
 	if c.Grid {
-		l.Add(cut(ref.Grid, Interfacing, plan.GridCloth, "Fusible grid", "grid", c.Top.UpTo(step)))
+		l.Add(cut(ref.Grid, Interfacing, plan.GridCloth, "Fusible grid", "grid", c.Ground().UpTo(step)))
 	}
 }
 
@@ -105,7 +105,8 @@ func (l *List) Back(b Backing) map[int]layers.Chain {
 			l.Add(c)
 			continue
 		}
-		chain, said := layers.Of(b.Path, b.Decided, p.Size, l.Plan.Habits.Step, b.Samples)
+		chain, said := layers.Of(layers.Order{
+			Path: b.Path, Piece: b.Decided, Trimmed: p.Size, Step: l.Plan.Habits.Step, Samples: b.Samples})
 		*l.Found = append(*l.Found, said...)
 		chains[i] = chain
 		c.Size = chain.Top.UpTo(l.Plan.Habits.Step)

@@ -660,7 +660,9 @@ type slot struct {
 	sash     bool
 	i        int // which patch or sash, from 0
 	at, size length.Length
-	cut      sum.Sum
+	// starts is where it finishes, which is not where it begins at the rim.
+	starts length.Length
+	cut    sum.Sum
 }
 
 // slotsOf are the patches and sashes of a direction in order. At the rim of a face
@@ -673,7 +675,7 @@ func slotsOf(o Order, a *axis) []slot {
 	var out []slot
 	gap := 0
 	sash := func() {
-		out = append(out, slot{sash: true, i: gap, at: at, size: a.sash, cut: a.sashOf(gap, a.gaps()-1)})
+		out = append(out, slot{sash: true, i: gap, at: at, starts: at, size: a.sash, cut: a.sashOf(gap, a.gaps()-1)})
 		at += a.sash
 		gap++
 	}
@@ -681,7 +683,7 @@ func slotsOf(o Order, a *axis) []slot {
 		if a.gaps() > 0 && (i > 0 || a.outside) {
 			sash()
 		}
-		out = append(out, slot{i: i, at: at, size: a.patch, cut: a.cutOf(i)})
+		out = append(out, slot{i: i, at: at, starts: at, size: a.patch, cut: a.cutOf(i)})
 		at += a.patch
 	}
 	if a.gaps() > 0 && a.outside {

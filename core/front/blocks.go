@@ -128,6 +128,7 @@ func (g *gridder) count() int {
 // for in each block.
 func (g *gridder) put(p place) {
 	cloth := g.cloths[p.row-1][p.column-1]
+	g.Corners = append(g.Corners, p.corners)
 	if !g.blocks {
 		named := g.ofCloth(ref.Patch, cloth)
 		named.Edge = p.edge

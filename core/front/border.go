@@ -16,6 +16,10 @@ import (
 func (o Order) borders(f *Face, across, down *axis) finding.List {
 	var found finding.List
 	raw := f.Sewn
+	if o.After && len(o.Face.Borders) > 0 {
+		raw = sum.Size{Width: drawnIn(raw.Width, o.TakeAcross), Height: drawnIn(raw.Height, o.TakeUp)}
+		f.Quilted = raw
+	}
 	x, y := total(across.borders), total(down.borders)
 	w, h := f.Finished.Width.Total()-2*x, f.Finished.Height.Total()-2*y
 	for i, b := range o.Face.Borders {
@@ -38,6 +42,13 @@ func (o Order) borders(f *Face, across, down *axis) finding.List {
 	}
 	f.Sewn = raw
 	return found
+}
+
+// drawnIn is a raw size when it is quilted, which takes a share of it.
+func drawnIn(raw sum.Sum, take float64) sum.Sum {
+	last := len(raw) - 1
+	return raw[:last:last].Plus(sum.TakeUp, fmt.Sprintf("quilting takes %.2f %%", 100*take),
+		-length.FromFloat(raw.Total().Float()*take)).Then(raw[last:])
 }
 
 func reachOf(low, high length.Length) (float64, float64) { return low.Float(), high.Float() }
@@ -149,6 +160,9 @@ func (r *ring) runs(inner sum.Size) []run {
 		return out
 	}
 	sideLength, runLength := inner.Height, r.raw.Width
+	if r.After { // until it is measured they are cut by the ruler
+		sideLength, runLength = sideLength.UpTo(r.Step), runLength.UpTo(r.Step)
+	}
 	left, right := line(ox1, y1, x1, y1, x1, y2, ox1, y2), line(x2, y1, ox2, y1, ox2, y2, x2, y2)
 	above, below := line(ox1, oy1, ox2, oy1, ox2, y1, ox1, y1), line(ox1, y2, ox2, y2, ox2, oy2, ox1, oy2)
 	corner := r.corner()
@@ -158,7 +172,9 @@ func (r *ring) runs(inner sum.Size) []run {
 	}
 	switch corner.Runs {
 	case Flush:
-		runLength = inner.Width
+		if runLength = inner.Width; r.After {
+			runLength = runLength.UpTo(r.Step)
+		}
 		above, below = line(x1, oy1, x2, oy1, x2, y1, x1, y1), line(x1, y2, x2, y2, x2, oy2, x1, oy2)
 	case Mitre:
 		runLength = r.mitred(inner.Width, r.left, r.right)

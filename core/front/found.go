@@ -66,7 +66,7 @@ func found(o Order) (Face, finding.List) {
 			Role: Backing, Cloth: o.Face.Backed, Size: f.Parts[panel].Size.UpTo(o.Step)}, 1)
 	}
 	f.Found = []Found{one}
-	f.Columns, f.Rows, f.Bands = 0, 0, nil
+	f.Columns, f.Rows, f.Bands, f.Corners = 0, 0, nil, nil
 	for i := range f.Cells {
 		f.Cells[i].Row, f.Cells[i].Column, f.Cells[i].Band = 0, 0, 0
 	}

@@ -200,8 +200,13 @@ type Face struct {
 	Sewn sum.Size
 	// Columns and Rows of patches; 0 on a plain face.
 	Columns, Rows int
-	// Rings of borders.
-	Rings int
+	// Rings of borders, and Border what they finish together on each side, across and up.
+	Rings  int
+	Border [2]length.Length
+	// Quilted is what is inside the borders when it is quilted, raw edge to raw edge, where they are sewn on after.
+	Quilted sum.Size
+	// Corners are its patches or blocks as they finish, each by its corners in turn.
+	Corners [][4]outline.Vertex
 	// Grids are the patches or blocks of each grid of the face, in order.
 	Grids []Grid
 	Bands []Band
@@ -286,6 +291,8 @@ type Order struct {
 	AsCut bool
 	// In is the part of a stack that the face is made for; empty where it is the whole face.
 	In ref.Key
+	// After tells that borders are sewn on when what is inside them is quilted.
+	After bool
 	// Centre is what is inside the borders as it was measured, raw edge to raw edge; 0 in
 	// a direction that was not.
 	Centre plan.Sized

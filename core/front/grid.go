@@ -38,7 +38,8 @@ func grid(o Order) (Face, finding.List) {
 		return Face{}, found
 	}
 	found = append(found, both(across, down, func(a *axis) finding.List { return cutAxis(o, a) })...)
-	f := Face{Columns: across.n, Rows: down.n, Rings: len(o.Face.Borders)}
+	f := Face{Columns: across.n, Rows: down.n, Rings: len(o.Face.Borders),
+		Border: [2]length.Length{total(across.borders), total(down.borders)}}
 	f.Finished = sum.Size{Width: finishedSum(o, across), Height: finishedSum(o, down)}
 	cloths, like := arrange(o.Face, o.Path)
 	found = append(found, like...)
@@ -88,6 +89,8 @@ type place struct {
 	x, y, width, height length.Length
 	cut                 sum.Size
 	edge                string
+	// corners are those it finishes with, also where it reaches out beyond them.
+	corners [4]outline.Vertex
 }
 
 // straight lays rows from the top, with sashes between them where there are any.
@@ -142,7 +145,8 @@ func addPatchRow(g *gridder, xs []slot, y slot, band int) {
 				Band: band})
 		} else {
 			g.put(place{row: y.i + 1, column: x.i + 1, band: band, at: g.upright(x, y), x: x.at, y: y.at, width: x.size,
-				height: y.size, cut: sum.Size{Width: x.cut, Height: y.cut},
+				height: y.size, corners: square(x.starts, y.starts, g.across.patch, g.down.patch),
+				cut:  sum.Size{Width: x.cut, Height: y.cut},
 				edge: rimEdge(g.across.rimmedAt(x.i), g.down.rimmedAt(y.i))})
 		}
 		g.joint(i, x, y, band, [2]int{before, at}, x.sash && len(xs) > g.across.n)
@@ -154,6 +158,12 @@ func addPatchRow(g *gridder, xs []slot, y slot, band int) {
 		b.Of = "blocks"
 	}
 	g.Bands = append(g.Bands, b)
+}
+
+// square is a rectangle by its corners in turn.
+func square(x, y, w, h length.Length) [4]outline.Vertex {
+	x1, y1, x2, y2 := x.Float(), y.Float(), (x + w).Float(), (y + h).Float()
+	return [4]outline.Vertex{{X: x1, Y: y1}, {X: x2, Y: y1}, {X: x2, Y: y2}, {X: x1, Y: y2}}
 }
 
 // rimEdge names the patches that are cut otherwise at the rim: across, down, or both.
@@ -253,19 +263,11 @@ func (g *gridder) upright(x, y slot) func(outline.Vertex) outline.Vertex {
 		case v > patch.Float()-near:
 			return (s.at + s.size).Float()
 		}
-		return s.from(patch).Float() + v
+		return s.starts.Float() + v
 	}
 	return func(v outline.Vertex) outline.Vertex {
 		return outline.Vertex{X: reach(v.X, x, g.across.patch), Y: reach(v.Y, y, g.down.patch)}
 	}
-}
-
-// from is where the patch itself begins in a slot that reaches out.
-func (s slot) from(patch length.Length) length.Length {
-	if s.i == 0 {
-		return s.at + s.size - patch
-	}
-	return s.at
 }
 
 // pointed finds what a grid on point cannot be.

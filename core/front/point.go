@@ -53,7 +53,12 @@ func layDiagonally(g *gridder) finding.List {
 			cx, cy := x0+(float64(col)+0.5+float64(row%2)/2)*d, y0+float64(row+1)*d/2
 			band := col + (row+row%2)/2 + 1 // blocks whose middles lie on one rising line
 			count[band]++
-			g.put(place{row: row + 1, column: col + 1, band: band, at: turned(cx, cy, side.Float()), cut: g.grid.Patch})
+			at := turned(cx, cy, side.Float())
+			p := place{row: row + 1, column: col + 1, band: band, at: at, cut: g.grid.Patch}
+			for i, v := range square(0, 0, side, side) {
+				p.corners[i] = at(v)
+			}
+			g.put(p)
 		}
 	}
 	rimmed := g.rim()

@@ -158,6 +158,12 @@ func (f *Face) add(g Face, i int, in ref.Key, at length.Length) {
 		}
 		f.Cells = append(f.Cells, c)
 	}
+	for _, c := range g.Corners {
+		for i := range c {
+			c[i].Y += at.Float()
+		}
+		f.Corners = append(f.Corners, c)
+	}
 	for _, b := range g.Bands {
 		b.Number += bands
 		b.Group += grids

@@ -4,7 +4,6 @@
 package layers
 
 import (
-	"fmt"
 	"slices"
 
 	"umschlag/core/finding"
@@ -34,6 +33,8 @@ type Chain struct {
 	Grid, Web         bool
 	// Thick is how thick the stack is with its face.
 	Thick length.Length
+	// Apart is nil where what is quilted is quilted over all of it alike.
+	Apart *Apart
 }
 
 // Thicknesses of what is not batting, in nanometres. Common practice, of quilting cotton.
@@ -85,21 +86,35 @@ func QuiltedAlready(p plan.Plan, letters ...string) bool {
 	return slices.ContainsFunc(letters, func(letter string) bool { return p.Cloths[letter].Kind == plan.QuiltedCloth })
 }
 
-// Of is the chain of a settled piece whose panel is trimmed to the given size. path is
-// where the piece stands in the plan.
-func Of(path string, q plan.Piece, trimmed sum.Size, step length.Length, samples sample.Shelf) (Chain, finding.List) {
-	t, found := takeUp(path, q, trimmed, samples)
+// Order is what a chain is made for.
+type Order struct {
+	// Path is where the piece stands in the plan.
+	Path string
+	// Piece as it is settled, and the size its panel is trimmed to.
+	Piece   plan.Piece
+	Trimmed sum.Size
+	// Inside is what finishes inside borders, across and up, Seam what they are sewn on with; 0 where there are none.
+	Inside  [2]length.Length
+	Seam    length.Length
+	Step    length.Length
+	Samples sample.Shelf
+}
+
+// Of is the chain of a piece.
+func Of(o Order) (Chain, finding.List) {
+	q := o.Piece
+	c := Chain{Trimmed: o.Trimmed, Margin: q.Margin(), Apart: o.apart()}
+	t, found := takeUp(o)
 	if !q.Quilted() {
 		t = TakeUp{}
 	}
-	c := Chain{Trimmed: trimmed, Margin: q.Margin(), TakeUp: t}
-	wide := trimmed.Between(sum.Squaring, "trimmed off after quilting", c.Margin)
-	c.Top = sum.Size{Width: beforeQuilting(wide.Width, t.Across), Height: beforeQuilting(wide.Height, t.Along)}
+	c.TakeUp = t
+	c.Top = c.flat()
 	if q.Quilted() && (q.Layers == nil || q.Layers.Batting == nil || q.Layers.Batting.Count == 0) {
-		found.Add(finding.Note, "no-batting", path+"/layers",
+		found.Add(finding.Note, "no-batting", o.Path+"/layers",
 			"Lines of quilting without batting hold the layers, but puff nothing and pull in nothing.", "")
 	}
-	c.under(q.Layers, step)
+	c.under(q.Layers, o.Step)
 	return c, found
 }
 
@@ -135,13 +150,4 @@ func (c *Chain) under(l *plan.Layers, step length.Length) {
 func (c Chain) StandsOut() bool {
 	larger := func(s sum.Size) bool { return len(s.Width) > 0 && s.Width.Total() > c.Top.Width.Total() }
 	return larger(c.Under) || larger(c.Padding)
-}
-
-// beforeQuilting adds what quilting will take, half at each end: the size over
-// (1 − t). The amount is rounded to an even number of nanometres, so that the
-// halves are equal.
-func beforeQuilting(s sum.Sum, t float64) sum.Sum {
-	total := s.Total()
-	takes := length.FromFloat(total.Float()/(1-t)) - total
-	return s.Between(sum.TakeUp, fmt.Sprintf("quilting takes %.2f %%", 100*t), (takes+takes%2)/2)
 }

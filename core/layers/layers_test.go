@@ -36,7 +36,8 @@ func quilted() plan.Piece {
 
 // The example of docs/arithmetic.md §4: trimmed 19½, margin ½, 0.86 % → 20.68.
 func TestTheChainOfThePanel(t *testing.T) {
-	c, found := layers.Of("/pieces/front", quilted(), square(39*length.Inch/2), length.Inch/8, nil)
+	c, found := layers.Of(layers.Order{Path: "/pieces/front", Piece: quilted(), Trimmed: square(39 * length.Inch / 2),
+		Step: length.Inch / 8})
 	assert.Empty(t, found)
 	assert.InDelta(t, 20.68, c.Top.Width.Total().Float()/length.Inch.Float(), 0.005)
 	assert.Equal(t, 181*length.Inch/8, c.Under.Width.Total()-length.Inch/8, "an inch each side, up to the ruler: 22¾")
@@ -53,7 +54,7 @@ func TestWhatQuiltingLeavesIsWhatWasWanted(t *testing.T) {
 		side := length.Length(rapid.Int64Range(int64(3*length.Inch), int64(60*length.Inch)).Draw(t, "side"))
 		q := quilted()
 		q.TakeUp = &plan.TakeUp{From: plan.Given, Across: rapid.Float64Range(0, 25).Draw(t, "across"), Along: 0}
-		c, _ := layers.Of("", q, square(side), length.Inch/8, nil)
+		c, _ := layers.Of(layers.Order{Piece: q, Trimmed: square(side), Step: length.Inch / 8})
 		left := length.FromFloat(c.Top.Width.Total().Float() * (1 - q.TakeUp.Across/100))
 		assert.InDelta(t, float64(side+length.Inch), float64(left), 3, "trimmed and margins, to the nanometre")
 		assert.Equal(t, side+length.Inch, c.Top.Height.Total())
@@ -61,7 +62,7 @@ func TestWhatQuiltingLeavesIsWhatWasWanted(t *testing.T) {
 }
 
 func TestAnUnquiltedPanelIsCutAsItIsTrimmed(t *testing.T) {
-	c, _ := layers.Of("", plan.Piece{}, square(10*length.Inch), length.Inch/8, nil)
+	c, _ := layers.Of(layers.Order{Piece: plan.Piece{}, Trimmed: square(10 * length.Inch), Step: length.Inch / 8})
 	assert.Equal(t, 10*length.Inch, c.Top.Width.Total())
 	assert.Empty(t, c.Under.Width)
 	assert.Nil(t, c.Batting)
@@ -70,19 +71,22 @@ func TestAnUnquiltedPanelIsCutAsItIsTrimmed(t *testing.T) {
 func TestWhatIsFoundInLayers(t *testing.T) {
 	sample := quilted()
 	sample.TakeUp = &plan.TakeUp{From: plan.FromSample, ID: "s1"}
-	_, found := layers.Of("/pieces/front", sample, square(length.Inch), length.Inch/8, nil)
+	_, found := layers.Of(layers.Order{Path: "/pieces/front", Piece: sample, Trimmed: square(length.Inch),
+		Step: length.Inch / 8})
 	require.Len(t, found, 1)
 	assert.Equal(t, "sample-unknown", found[0].Code)
 
 	flat := quilted()
 	flat.Layers = nil
-	_, found = layers.Of("/pieces/front", flat, square(length.Inch), length.Inch/8, nil)
+	_, found = layers.Of(layers.Order{Path: "/pieces/front", Piece: flat, Trimmed: square(length.Inch),
+		Step: length.Inch / 8})
 	require.Len(t, found, 1)
 	assert.Equal(t, "no-batting", found[0].Code)
 
 	dense := quilted()
 	dense.Quilting = lines(length.Inch/4, 0, 0, 0)
-	_, found = layers.Of("/pieces/front", dense, square(length.Inch), length.Inch/8, nil)
+	_, found = layers.Of(layers.Order{Path: "/pieces/front", Piece: dense, Trimmed: square(length.Inch),
+		Step: length.Inch / 8})
 	require.Len(t, found, 1)
 	assert.Equal(t, "take-up-doubtful", found[0].Code)
 }

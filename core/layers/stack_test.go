@@ -47,7 +47,8 @@ func TestAStackIsItsLayers(t *testing.T) {
 		}
 		assert.Equal(t, (mm / 10).Times(tenths), layers.Thick(l))
 		side, step := 10*length.Inch+mm, length.Inch/8
-		c, found := layers.Of("/pieces/front", plan.Piece{Layers: l}, square(side), step, nil)
+		c, found := layers.Of(layers.Order{Path: "/pieces/front", Piece: plan.Piece{Layers: l}, Trimmed: square(side),
+			Step: step})
 		assert.Empty(t, found)
 		for _, c := range []layers.Chain{c, c.SewnAs(square(side-mm), square(side-mm), l, step)} {
 			top := c.Trimmed.Width.Total()
@@ -75,7 +76,7 @@ func TestAStackIsItsLayers(t *testing.T) {
 // What was accepted smaller takes its batting and lining with it.
 func TestWhatIsSewnOtherwiseIsTheNewSize(t *testing.T) {
 	q := quilted()
-	c, _ := layers.Of("", q, square(20*length.Inch), length.Inch/8, nil)
+	c, _ := layers.Of(layers.Order{Piece: q, Trimmed: square(20 * length.Inch), Step: length.Inch / 8})
 	smaller := c.SewnAs(square(19*length.Inch), square(20*length.Inch), q.Layers, length.Inch/8)
 	assert.Equal(t, 19*length.Inch, smaller.Trimmed.Width.Total())
 	assert.Equal(t, 20*length.Inch, smaller.Top.Height.Total())
@@ -89,7 +90,7 @@ func TestWhatIsSewnOtherwiseIsTheNewSize(t *testing.T) {
 // An estimate lies between those of a stack that puffs a quarter less and a quarter more.
 func TestAnEstimateHasItsRange(t *testing.T) {
 	q := quilted()
-	c, _ := layers.Of("", q, square(20*length.Inch), length.Inch/8, nil)
+	c, _ := layers.Of(layers.Order{Piece: q, Trimmed: square(20 * length.Inch), Step: length.Inch / 8})
 	for i, share := range []float64{1, 0.75, 1.25} {
 		want := takeup.Estimate(length.FromFloat(bulge.Float()*share), takeup.PatternOf(q, square(20*length.Inch)))
 		got := [][2]float64{{c.TakeUp.Across, c.TakeUp.Along}, c.TakeUp.Low, c.TakeUp.High}[i]
@@ -99,11 +100,11 @@ func TestAnEstimateHasItsRange(t *testing.T) {
 	assert.Equal(t, plan.Estimate, c.TakeUp.From)
 	given := q
 	given.TakeUp = &plan.TakeUp{From: plan.Given, Across: 3, Along: 1.5}
-	c, _ = layers.Of("", given, square(20*length.Inch), length.Inch/8, nil)
+	c, _ = layers.Of(layers.Order{Piece: given, Trimmed: square(20 * length.Inch), Step: length.Inch / 8})
 	assert.Equal(t, takeup.TakeUp{Across: 0.03, Along: 0.015, From: plan.Given}, c.TakeUp)
 	unquilted := given
 	unquilted.Quilting = nil
-	c, _ = layers.Of("", unquilted, square(20*length.Inch), length.Inch/8, nil)
+	c, _ = layers.Of(layers.Order{Piece: unquilted, Trimmed: square(20 * length.Inch), Step: length.Inch / 8})
 	assert.Equal(t, takeup.TakeUp{}, c.TakeUp, "nothing is taken where nothing is quilted")
 }
 
@@ -117,7 +118,8 @@ func TestASampleDecides(t *testing.T) {
 		Before: plan.Sized{Width: ten, Height: ten}, After: []plan.Sized{{Width: ten * 98 / 100,
 			Height: ten * 99 / 100}}}
 	of := func(s plan.Sample) (layers.Chain, []string) {
-		c, found := layers.Of("/pieces/front", q, square(10*length.Inch), length.Inch/8, sample.Shelf{"s": s})
+		c, found := layers.Of(layers.Order{Path: "/pieces/front", Piece: q, Trimmed: square(10 * length.Inch),
+			Step: length.Inch / 8, Samples: sample.Shelf{"s": s}})
 		var codes []string
 		for _, f := range found {
 			codes = append(codes, f.Code)
@@ -139,7 +141,8 @@ func TestASampleDecides(t *testing.T) {
 	require.True(t, ok)
 	want := takeup.Estimate(told.Bulge, takeup.PatternOf(q, square(10*length.Inch)))
 	assert.InDelta(t, want.Across, c.TakeUp.Across, 1e-12)
-	_, found := layers.Of("", q, square(10*length.Inch), length.Inch/8, sample.Shelf{"s": wider})
+	_, found := layers.Of(layers.Order{Piece: q, Trimmed: square(10 * length.Inch),
+		Step: length.Inch / 8, Samples: sample.Shelf{"s": wider}})
 	assert.Contains(t, found[0].Text, "its puff of 4 mm a face", "(2p/π)√t for 2 in and 1½ % of either family")
 
 	other := sewn
@@ -160,7 +163,7 @@ func TestWhenAnEstimateIsDoubted(t *testing.T) {
 	for pitch := 8 * mm; pitch < 24*mm; pitch += mm / 2 {
 		q := quilted()
 		q.Quilting = lines(pitch, 90, 90) // crowded lines take up to (π/6)²/4 each
-		c, found := layers.Of("", q, square(10*length.Inch), length.Inch/8, nil)
+		c, found := layers.Of(layers.Order{Piece: q, Trimmed: square(10 * length.Inch), Step: length.Inch / 8})
 		doubt := max(c.TakeUp.Across, c.TakeUp.Along) > 0.10
 		assert.Equal(t, doubt, len(found) == 1, pitch)
 		doubted[doubt]++

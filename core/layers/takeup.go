@@ -8,7 +8,6 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/sample"
-	"umschlag/core/sum"
 	"umschlag/core/takeup"
 )
 
@@ -16,21 +15,22 @@ import (
 type TakeUp = takeup.TakeUp
 
 // takeUp is the figure the piece plans with, and what is to be said of it.
-func takeUp(path string, q plan.Piece, trimmed sum.Size, samples sample.Shelf) (TakeUp, finding.List) {
+func takeUp(o Order) (TakeUp, finding.List) {
 	var found finding.List
+	q := o.Piece
 	if q.TakeUp != nil && q.TakeUp.From == plan.Given {
 		return TakeUp{Across: q.TakeUp.Across / 100, Along: q.TakeUp.Along / 100, From: plan.Given}, nil
 	}
 	if q.TakeUp != nil && q.TakeUp.From == plan.FromSample {
-		return sampled(path, q, trimmed, samples)
+		return sampled(o)
 	}
-	p, bulge := takeup.PatternOf(q, trimmed), takeup.Bulge(q.Layers)
+	p, bulge := takeup.PatternOf(q, o.quilted()), takeup.Bulge(q.Layers)
 	t := takeup.Estimate(bulge, p)
 	low, high := takeup.Estimate(length.FromFloat(bulge.Float()*(1-takeup.Unsure)),
 		p), takeup.Estimate(length.FromFloat(bulge.Float()*(1+takeup.Unsure)), p)
 	t.From, t.Low, t.High = plan.Estimate, [2]float64{low.Across, low.Along}, [2]float64{high.Across, high.Along}
 	if math.Max(t.Across, t.Along) > takeup.Doubtful {
-		found.Add(finding.Warn, "take-up-doubtful", path+"/quilting",
+		found.Add(finding.Warn, "take-up-doubtful", o.Path+"/quilting",
 			fmt.Sprintf("The estimate says quilting takes %.0f %%, more than it can be relied on for.",
 				100*math.Max(t.Across, t.Along)),
 			"Sew a test square, measure it, and give its figures.")
@@ -40,9 +40,10 @@ func takeUp(path string, q plan.Piece, trimmed sum.Size, samples sample.Shelf) (
 
 // sampled is what a sewn sample says: its own figures where the piece is quilted as it
 // was, else those that its bulge gives at other distances.
-func sampled(path string, q plan.Piece, trimmed sum.Size, samples sample.Shelf) (TakeUp, finding.List) {
+func sampled(o Order) (TakeUp, finding.List) {
 	var found finding.List
-	s, ok := samples[q.TakeUp.ID]
+	q, path := o.Piece, o.Path
+	s, ok := o.Samples[q.TakeUp.ID]
 	if !ok {
 		found.Add(finding.Stop, "sample-unknown", path+"/take_up/id",
 			fmt.Sprintf("No sample %q is at hand.", q.TakeUp.ID),
@@ -68,7 +69,7 @@ func sampled(path string, q plan.Piece, trimmed sum.Size, samples sample.Shelf) 
 	}
 	t := f.TakeUp
 	if !sample.Alike(s.Quilting, q.Quilting) {
-		t = takeup.Estimate(f.Bulge, takeup.PatternOf(q, trimmed))
+		t = takeup.Estimate(f.Bulge, takeup.PatternOf(q, o.quilted()))
 		found.Add(finding.Note, "sample-carried", path+"/take_up/id",
 			fmt.Sprintf("“%s” was quilted otherwise: its puff of %.2g mm a face gives the figures here.", s.Title,
 				f.Bulge.Float()/1e6), "")

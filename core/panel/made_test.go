@@ -94,7 +94,7 @@ func TestAPanelIsItsChain(t *testing.T) {
 		trimmed := made.Chain.Trimmed
 		assert.Equal(t, [2]length.Length{w + 2*seam, h + 2*seam}, [2]length.Length{trimmed.Width.Total(),
 			trimmed.Height.Total()})
-		chain, _ := layers.Of("", p.Piece("front"), trimmed, p.Habits.Step, nil)
+		chain, _ := layers.Of(layers.Order{Piece: p.Piece("front"), Trimmed: trimmed, Step: p.Habits.Step})
 		assert.InDelta(t, chain.Top.Width.Total().Float(), made.Chain.Top.Width.Total().Float(), 2)
 		assert.InDelta(t, chain.Top.Height.Total().Float(), made.Chain.Top.Height.Total().Float(), 2)
 		assert.InDelta(t, (chain.Top.Width.Total()-trimmed.Width.Total()).Float()/2, made.Across.Float(), 2)

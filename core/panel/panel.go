@@ -40,6 +40,8 @@ type Panel struct {
 	Pressed press.Plan
 	Pattern quilt.Pattern
 	Applied []applique.Layer
+	// Borders is the quilting of borders that are quilted by themselves.
+	Borders quilt.Pattern
 }
 
 // Way is a face in other cloths.
@@ -66,16 +68,14 @@ func (o Order) Of(piece cover.Piece) (Panel, finding.List) {
 		body, found = o.pieced(piece, path)
 	}
 	trimmed := body.Trimmed(piece.Finished)
-	chain, said := layers.Of(path, q, trimmed, p.Habits.Step, o.Samples)
-	found = append(found, said...)
+	under := layers.Order{Path: path, Piece: q, Trimmed: trimmed, Seam: p.Cover.PiecingSeam, Step: p.Habits.Step,
+		Samples: o.Samples}
 	order := front.Order{Face: decided, Path: path + "/face", Finished: piece.Finished, Trimmed: trimmed,
-		Top:  chain.Top,
 		Seam: p.Cover.PiecingSeam, Rim: p.Cover.Seam - p.Cover.PiecingSeam, Left: body.Edges.Left.Width,
-		Above:      body.Edges.Top.Width,
-		TakeAcross: chain.TakeUp.Across, TakeUp: chain.TakeUp.Along, Margin: chain.Margin, Absorb: q.Absorb,
-		Centre: o.centre(piece.Name), Step: p.Habits.Step, Style: p.Style(), Usable: o.usable,
+		Above:  body.Edges.Top.Width,
+		Absorb: q.Absorb, Step: p.Habits.Step, Style: p.Style(), Usable: o.usable,
 		Triangles: p.Habits.Triangles, Strips: p.Habits.Strips}
-	face, said := front.Build(order)
+	face, chain, said := o.faced(piece.Name, &order, under)
 	found = append(found, said...)
 	if found.Stopped() {
 		return Panel{}, found
@@ -85,7 +85,8 @@ func (o Order) Of(piece cover.Piece) (Panel, finding.List) {
 	if Differs(face.Finished, piece.Finished) {
 		chain = chain.SewnAs(trimmed, face.Sewn, q.Layers, p.Habits.Step)
 	} else {
-		chain, _ = layers.Of(path, q, trimmed, p.Habits.Step, o.Samples)
+		under.Trimmed, under.Inside = trimmed, within(face)
+		chain, _ = layers.Of(under)
 	}
 	var letters []string
 	for _, part := range face.Parts {
@@ -104,10 +105,19 @@ func (o Order) Of(piece cover.Piece) (Panel, finding.List) {
 	out.Chain.Trimmed = piece.Trimmed(face.Finished)
 	out.Ways = o.ways(order)
 	out.Applied = applique.Lay(face.Applied)
-	out.Pattern = quilt.Of(quilt.Order{Quilting: q.Quilting, Width: face.Finished.Width.Total(),
+	lines := quilt.Order{Quilting: q.Quilting, Width: face.Finished.Width.Total(),
 		Height: face.Finished.Height.Total(),
 		Left:   body.Edges.Left.Width + out.Across, Above: body.Edges.Top.Width + out.Up,
-		Wide: chain.Top.Width.Total(), High: chain.Top.Height.Total(), Seams: face.Seams})
+		Wide: chain.Top.Width.Total(), High: chain.Top.Height.Total(), Face: face,
+		Apart: chain.Apart != nil}
+	if chain.BordersAfter() {
+		lines.Seam = p.Cover.PiecingSeam
+	}
+	out.Pattern, out.Borders = quilt.Of(lines), quilt.Borders(lines)
+	if found = append(found, o.sewnAfter(out)...); found.Stopped() {
+		return Panel{}, found
+	}
+	found = append(found, o.unquilted(out)...)
 	found = append(found, o.nearSeams(out)...)
 	found = append(found, o.bulky(out)...)
 	school, at := press.Schools(p.Habits)
@@ -115,14 +125,60 @@ func (o Order) Of(piece cover.Piece) (Panel, finding.List) {
 	return out, found
 }
 
+// mostRounds is how often a face is made anew for what quilting takes inside its borders: each round leaves a few
+// hundredths of what the one before was off by.
+const mostRounds = 12
+
+// faced is a face and its chain. Where borders are quilted by themselves what quilting takes hangs on how wide they
+// are, and how wide those finish that are given as they are cut on what quilting takes.
+func (o Order) faced(piece string, order *front.Order, under layers.Order) (front.Face, layers.Chain, finding.List) {
+	apart := under.Piece.Quilting != nil && under.Piece.Quilting.Borders != nil
+	if apart { // how wide they are without it
+		bare := under
+		bare.Piece.TakeUp = &plan.TakeUp{From: plan.Given}
+		chain, _ := layers.Of(bare)
+		face, _ := front.Build(o.over(*order, piece, chain))
+		under.Inside = within(face)
+	}
+	for round := 1; ; round++ {
+		chain, found := layers.Of(under)
+		*order = o.over(*order, piece, chain)
+		face, said := front.Build(*order)
+		if !apart || round == mostRounds || within(face) == under.Inside || said.Stopped() {
+			return face, chain, append(found, said...)
+		}
+		under.Inside = within(face)
+	}
+}
+
+// within is what finishes inside the borders of a face; nothing where it has none.
+func within(f front.Face) [2]length.Length {
+	if f.Border == [2]length.Length{} {
+		return f.Border
+	}
+	return [2]length.Length{f.Finished.Width.Total() - 2*f.Border[0], f.Finished.Height.Total() - 2*f.Border[1]}
+}
+
+// over is the order of a face that lies over a stack.
+func (o Order) over(order front.Order, piece string, c layers.Chain) front.Order {
+	order.Top, order.TakeAcross, order.TakeUp, order.Margin = c.Top, c.TakeUp.Across, c.TakeUp.Along, c.Margin
+	order.After, order.Centre = c.BordersAfter(), o.centre(piece, c.BordersAfter())
+	return order
+}
+
 // Differs reports sizes that are not alike.
 func Differs(a, b sum.Size) bool {
 	return a.Width.Total() != b.Width.Total() || a.Height.Total() != b.Height.Total()
 }
 
-// centre is what is inside the borders of a cushion's front as it was measured.
-func (o Order) centre(piece string) plan.Sized {
-	_, m, ok := o.Plan.MeasuredAt(ref.FrontPieced)
+// centre is what is inside the borders of a cushion's front as it was measured: sewn, or quilted where they are sewn
+// on after that.
+func (o Order) centre(piece string, after bool) plan.Sized {
+	gate := ref.FrontPieced
+	if after {
+		gate = ref.FrontCentre
+	}
+	_, m, ok := o.Plan.MeasuredAt(gate)
 	if !ok || piece != "front" {
 		return plan.Sized{}
 	}

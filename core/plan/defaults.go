@@ -422,7 +422,13 @@ func (q Piece) Quilted() bool { return q.Quilting.Any() }
 
 // Any reports whether anything is quilted.
 func (q *Quilting) Any() bool {
-	return q != nil && (len(q.Lines) > 0 || q.Ditch || q.Echo > 0 || q.Free > 0)
+	return q.Inside() || q != nil && q.Borders.Any()
+}
+
+// Inside reports whether anything is quilted but what is quilted in borders by themselves.
+func (q *Quilting) Inside() bool {
+	return q != nil &&
+		(len(q.Lines) > 0 || q.Ditch || q.Corners || max(q.Echo, q.Free, q.Beside, q.Around) > 0)
 }
 
 // Margin is the squaring margin each side of a settled piece: as decided, or as

@@ -207,7 +207,7 @@ func unshared(pieces map[string]Piece) map[string]Piece {
 			q.Face = &face
 		}
 		if q.Quilting = own(q.Quilting); q.Quilting != nil {
-			q.Quilting.Lines = slices.Clone(q.Quilting.Lines)
+			q.Quilting.Lines, q.Quilting.Borders = slices.Clone(q.Quilting.Lines), own(q.Quilting.Borders)
 		}
 		q.Layers = own(q.Layers)
 		return q

@@ -282,8 +282,35 @@ type Quilting struct {
 	Echo length.Length `json:"echo,omitempty"`
 	// Free is how far apart the lines of free-motion quilting are on average; 0 for none.
 	Free length.Length `json:"free,omitempty"`
+	// Corners stitches from corner to corner through every patch or block, both ways.
+	Corners bool `json:"corners,omitempty"`
+	// Beside is how far from the seams every patch is stitched round, inside them; 0 for none.
+	Beside length.Length `json:"beside,omitempty"`
+	// Around is how far outside the shapes a round is stitched; 0 for none.
+	Around length.Length `json:"around,omitempty"`
+	// Borders is how the borders are quilted by themselves; absent, as what lies inside them.
+	Borders *BorderQuilting `json:"borders,omitempty"`
 	// Aside is what was decided of other patterns, by the name of the pattern. It is not read.
 	Aside map[string]Quilting `json:"aside,omitempty"`
+}
+
+// BorderQuilting is how borders are quilted by themselves, what lies inside them as the quilting says that it is of.
+// The zero one leaves them unquilted.
+type BorderQuilting struct {
+	// After tells that they are sewn on when what lies inside them is quilted, through all its layers, and turned back.
+	After bool `json:"after,omitempty"`
+	// Ditch stitches in their seams.
+	Ditch bool `json:"ditch,omitempty"`
+	// Along is how far apart lines are that follow them round, Across how far apart lines across them, Free those of
+	// free-motion quilting on average; 0 for none.
+	Along  length.Length `json:"along,omitempty"`
+	Across length.Length `json:"across,omitempty"`
+	Free   length.Length `json:"free,omitempty"`
+}
+
+// Any reports whether anything is quilted in the borders.
+func (b *BorderQuilting) Any() bool {
+	return b != nil && (b.Ditch || b.Along > 0 || b.Across > 0 || b.Free > 0)
 }
 
 // LineFamily is one set of parallel quilting lines.

@@ -630,9 +630,22 @@ func judgeQuilting(v *Judge, path string, q Quilting) {
 	for _, d := range []struct {
 		key, what string
 		l         length.Length
-	}{{"echo", "The distance between echoes", q.Echo}, {"free", "The distance of free-motion lines", q.Free}} {
+	}{{"echo", "The distance between echoes", q.Echo}, {"free", "The distance of free-motion lines", q.Free},
+		{"beside", "The distance from the seams", q.Beside}, {"around", "The distance from the shapes", q.Around}} {
 		if d.l != 0 {
 			v.Between(path+"/"+d.key, d.what, d.l, leastPitch, mostPitch)
+		}
+	}
+	if b := q.Borders; b != nil {
+		for _, d := range []struct {
+			key, what string
+			l         length.Length
+		}{{"along", "The distance between lines along borders", b.Along},
+			{"across", "The distance between lines across borders", b.Across},
+			{"free", "The distance of free-motion lines in borders", b.Free}} {
+			if d.l != 0 {
+				v.Between(path+"/borders/"+d.key, d.what, d.l, leastPitch, mostPitch)
+			}
 		}
 	}
 }

@@ -24,6 +24,8 @@ type Line struct {
 	Kind   Kind
 	// Closed lines end where they began.
 	Closed bool
+	// Border tells that it lies in borders that are quilted by themselves.
+	Border bool
 }
 
 // Kind is what a line follows.
@@ -35,6 +37,10 @@ const (
 	Wave     Kind = "wave"
 	Echo     Kind = "echo"
 	Ditch    Kind = "ditch"
+	Diagonal Kind = "diagonal"
+	Beside   Kind = "beside"
+	Around   Kind = "around"
+	Across   Kind = "across"
 	Free     Kind = "free"
 )
 
@@ -44,7 +50,12 @@ type Order struct {
 	// Width and Height as finished; Left and Above are what the top has beyond the
 	// finished line at its left and top, Wide and High its whole size.
 	Width, Height, Left, Above, Wide, High length.Length
-	Seams                                  []front.Seam
+	// Face is what lies on it: its seams, patches, borders and shapes.
+	Face front.Face
+	// Apart tells that its borders are quilted by themselves. Seam is how far what lies inside them is quilted beyond
+	// its finished line: up to its raw edge where they are sewn on after.
+	Apart bool
+	Seam  length.Length
 }
 
 // Pattern is the quilting of a piece.
@@ -86,8 +97,8 @@ const (
 	settle = 1.0 / 3
 )
 
-// Of lays a pattern. Echoes and ditches come first, since they hold the layers; then each
-// family from the middle outwards, every other line from the other end.
+// Of lays a pattern, inside the borders where those are quilted by themselves. Echoes, and what follows seams, come
+// first, since they hold the layers; then each family from the middle outwards, every other line from the other end.
 func Of(o Order) Pattern {
 	q := o.Quilting
 	if q == nil {
@@ -96,6 +107,15 @@ func Of(o Order) Pattern {
 	var p Pattern
 	if q.Ditch {
 		p.Lines = append(p.Lines, o.ditches()...)
+	}
+	if q.Beside > 0 {
+		p.Lines = append(p.Lines, o.beside(q.Beside)...)
+	}
+	if q.Corners {
+		p.Lines = append(p.Lines, o.diagonals()...)
+	}
+	if q.Around > 0 {
+		p.Lines = append(p.Lines, o.around(q.Around)...)
 	}
 	if q.Echo > 0 {
 		p.Lines = append(p.Lines, o.echoes(q.Echo)...)
@@ -106,8 +126,13 @@ func Of(o Order) Pattern {
 		p.Lines = append(p.Lines, lines...)
 	}
 	if q.Free > 0 {
-		p.Lines = append(p.Lines, o.free(q.Free))
+		p.Lines = append(p.Lines, free(o.top(), q.Free))
 	}
+	return p.measured()
+}
+
+// measured is a pattern with how long its lines are, and what they take.
+func (p Pattern) measured() Pattern {
 	total := 0.0
 	for i := range p.Lines {
 		l := &p.Lines[i]
@@ -129,8 +154,35 @@ func run(l Line) float64 {
 
 // top is the rectangle that is quilted.
 func (o Order) top() shape.Box {
+	if o.Apart {
+		return wider(o.inside(), o.Seam.Float(), o.Seam.Float())
+	}
+	return o.whole()
+}
+
+// whole is the top.
+func (o Order) whole() shape.Box {
 	return shape.Box{X1: -o.Left.Float(), Y1: -o.Above.Float(), X2: (o.Wide - o.Left).Float(), Y2: (o.High - o.Above).
 		Float()}
+}
+
+// inside is what lies inside the borders as it finishes.
+func (o Order) inside() shape.Box {
+	return wider(shape.Box{X2: o.Width.Float(), Y2: o.Height.Float()}, -o.Face.Border[0].Float(),
+		-o.Face.Border[1].Float())
+}
+
+// finished is what a pattern lies on as it finishes.
+func (o Order) finished() shape.Box {
+	if o.Apart {
+		return o.inside()
+	}
+	return shape.Box{X2: o.Width.Float(), Y2: o.Height.Float()}
+}
+
+// wider is a box that reaches further at all its sides.
+func wider(b shape.Box, x, y float64) shape.Box {
+	return shape.Box{X1: b.X1 - x, Y1: b.Y1 - y, X2: b.X2 + x, Y2: b.Y2 + y}
 }
 
 // middle is what a pattern is centred on.
@@ -214,29 +266,45 @@ func wave(a, b, across shape.Point, height float64) []shape.Point {
 // echoes are rounds within the finished line, the outermost first.
 func (o Order) echoes(pitch length.Length) []Line {
 	var out []Line
-	p, w, h := pitch.Float(), o.Width.Float(), o.Height.Float()
-	for d := p; 2*d < math.Min(w, h)-p/2 && len(out) < mostLines; d += p {
-		out = append(out, Line{Kind: Echo, Family: -1, Closed: true,
-			Points: []shape.Point{{X: d, Y: d}, {X: w - d, Y: d}, {X: w - d, Y: h - d}, {X: d, Y: h - d}}})
+	box, p := o.finished(), pitch.Float()
+	for d := p; 2*d < math.Min(box.Width(), box.Height())-p/2 && len(out) < mostLines; d += p {
+		out = append(out, round(wider(box, -d, -d)))
 	}
 	return out
 }
 
-// ditches follow the seams of the face: those in one line are sewn in one.
+// round is a line round a box.
+func round(b shape.Box) Line {
+	return Line{Kind: Echo, Family: -1, Closed: true,
+		Points: []shape.Point{{X: b.X1, Y: b.Y1}, {X: b.X2, Y: b.Y1}, {X: b.X2, Y: b.Y2}, {X: b.X1, Y: b.Y2}}}
+}
+
+// ditches follow the seams of the face: those in one line are sewn in one. Where borders are quilted by themselves
+// theirs are not among them.
 func (o Order) ditches() []Line {
 	var out []Line
-	for _, s := range o.Seams {
-		if s.Kind == front.InBlock {
+	for _, s := range o.Face.Seams {
+		if s.Kind == front.InBlock || o.Apart && ofBorder(s) {
 			continue
 		}
-		a, b := shape.Point{X: s.X1, Y: s.Y1}, shape.Point{X: s.X2, Y: s.Y2}
-		if i := slices.IndexFunc(out, func(l Line) bool { return joins(l, a, b) }); i >= 0 {
-			out[i].Points = stretched(out[i].Points, a, b)
-			continue
-		}
-		out = append(out, Line{Kind: Ditch, Family: -1, Points: []shape.Point{a, b}})
+		out = chained(out, Line{Kind: Ditch, Family: -1, Points: ends(s)})
 	}
 	return out
+}
+
+// ofBorder reports the seams of borders.
+func ofBorder(s front.Seam) bool { return s.Kind == front.Round || s.Kind == front.Pieced }
+
+func ends(s front.Seam) []shape.Point { return []shape.Point{{X: s.X1, Y: s.Y1}, {X: s.X2, Y: s.Y2}} }
+
+// chained are lines with one more, which goes on where one of them ends.
+func chained(lines []Line, l Line) []Line {
+	a, b := l.Points[0], l.Points[1]
+	if i := slices.IndexFunc(lines, func(k Line) bool { return joins(k, a, b) }); i >= 0 {
+		lines[i].Points = stretched(lines[i].Points, a, b)
+		return lines
+	}
+	return append(lines, l)
 }
 
 // together is how close, in nanometres, ends have to be to be one.
@@ -275,8 +343,8 @@ func stretched(line []shape.Point, a, b shape.Point) []shape.Point {
 
 // free is a meander that keeps a distance on average, so that it is as long as its area
 // over the distance. How it is drawn shows the distance, not each turn.
-func (o Order) free(pitch length.Length) Line {
-	box, p := o.top(), pitch.Float()
+func free(box shape.Box, pitch length.Length) Line {
+	p := pitch.Float()
 	rows := int(math.Min(math.Max(math.Round(box.Height()/(2*p)), 1), 200))
 	high := box.Height() / float64(rows)
 	steps := int(math.Min(math.Max(math.Ceil(box.Width()/p)*8, 12), 2000))
@@ -309,7 +377,7 @@ func (o Order) near(n int, f plan.LineFamily, pair length.Length) []Close {
 	if pair > 0 && pair < f.Pitch {
 		lines = []float64{f.Shift.Float() - pair.Float()/2, f.Shift.Float() + pair.Float()/2}
 	}
-	for _, s := range o.Seams {
+	for _, s := range o.Face.Seams {
 		dx, dy := s.X2-s.X1, s.Y2-s.Y1
 		if long := math.Hypot(dx, dy); long == 0 || math.Abs(dx*across.X+dy*across.Y) > 0.01*long {
 			continue // not along it

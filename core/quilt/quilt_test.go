@@ -20,7 +20,7 @@ const in = length.Inch
 // order is a panel of 12 × 10 whose top stands out by 1 on every side.
 func order(q *plan.Quilting, seams ...front.Seam) quilt.Order {
 	return quilt.Order{Quilting: q, Width: 12 * in, Height: 10 * in, Left: in, Above: in, Wide: 14 * in, High: 12 * in,
-		Seams: seams}
+		Face: front.Face{Seams: seams}}
 }
 
 func lines(pitch length.Length, angles ...float64) *plan.Quilting {

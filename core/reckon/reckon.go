@@ -159,7 +159,7 @@ func (r *run) cushion() {
 		return
 	}
 	o := work.Order{Plan: r.Plan, Front: front, Face: r.Panels[0].Face, Applied: top.Applied, Pressed: top.Pressed,
-		Pattern: top.Pattern, Chain: top.Chain, Closing: measured.Closing,
+		Pattern: top.Pattern, Borders: top.Borders, Chain: top.Chain, Closing: measured.Closing,
 		Finished: top.Face.Finished, Quilted: top.Decided.Quilted(), Cuts: r.worked(), Back: closure,
 		Fittings: r.sewnOn(), Edges: r.Edges.Edgings, Made: r.made(), Backings: backed(r)}
 	r.steps(work.Steps(o))
@@ -186,7 +186,7 @@ func (r *run) shell() {
 		Made: r.made(), Backings: backed(r)}
 	for _, p := range r.Panels {
 		panel := work.ShellPanel{Piece: p.Piece, Chain: p.Chain, Face: p.Face, Applied: p.Applied, Pressed: p.Pressed,
-			Pattern: p.Pattern, Strips: p.Strips, Surplus: p.Surplus()}
+			Pattern: p.Pattern, Borders: p.Borders, Strips: p.Strips, Surplus: p.Surplus()}
 		if p.Decided.Quilted() {
 			panel.Quilting = p.Decided.Quilting
 		}
@@ -334,7 +334,7 @@ func (r *run) worked() []work.Cut {
 	for _, c := range r.List.Cuts {
 		if !c.Had {
 			out = append(out, work.Cut{ID: c.ID, Piece: c.Piece, Cloth: c.Cloth,
-				Under: c.Layer != cutting.Outer, Shape: c.LaidOn})
+				Under: c.Layer != cutting.Outer, Shape: c.LaidOn, Border: c.About.Ring > 0})
 		}
 	}
 	return out

@@ -5,6 +5,7 @@ var (
 	FrontQuilted   = Ref{Kind: Gate, Piece: "front", Role: Quilted}
 	FrontSewn      = Ref{Kind: Gate, Piece: "front", Role: Sewn}
 	FrontPieced    = Ref{Kind: Gate, Piece: "front", Role: Pieced}
+	FrontCentre    = Ref{Kind: Gate, Piece: "front", Role: Centre}
 	FrontUntrimmed = Ref{Kind: Gate, Piece: "front", Role: Untrimmed}
 	BackOverlap    = Ref{Kind: Gate, Piece: "back", Role: Overlap}
 	CoverFinished  = Ref{Kind: Gate, Role: Finished}

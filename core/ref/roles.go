@@ -63,6 +63,8 @@ const (
 	DoCutUnder  Role = "cut-under"
 	DoCutBack   Role = "cut-back"
 	DoCutShapes Role = "cut-shapes"
+	// DoCutBorders cuts borders that are sewn on when what lies inside them is quilted.
+	DoCutBorders Role = "cut-borders"
 	// DoLayOut lays a grid out, DoUnit sews the units of its blocks, DoSet strips that are
 	// cut across, DoRow one row and DoRows the rows to each other.
 	DoLayOut Role = "lay-out"
@@ -92,10 +94,14 @@ const (
 	DoSewShapes Role = "sew-shapes"
 	DoLayers    Role = "layers"
 	DoQuilt     Role = "quilt"
-	DoTrim      Role = "trim"
-	DoOpenEdge  Role = "open-edge"
-	DoCorners   Role = "shape-corners"
-	DoFitting   Role = "fit"
+	// DoQuiltBorders quilts borders by themselves when they are sewn on, DoMeasureCentre measures what lies inside
+	// them before.
+	DoQuiltBorders  Role = "quilt-borders"
+	DoMeasureCentre Role = "measure-centre"
+	DoTrim          Role = "trim"
+	DoOpenEdge      Role = "open-edge"
+	DoCorners       Role = "shape-corners"
+	DoFitting       Role = "fit"
 	// DoMeasureFront and DoMeasureCover are gates.
 	DoMeasureFront Role = "measure-front"
 	DoMeasureCover Role = "measure-cover"
@@ -128,11 +134,12 @@ const (
 // The roles of gates: what is measured. A row and a join are measured under the role of the
 // step that sews them.
 const (
-	// Quilted and Sewn are a front before its back is cut, Pieced what is inside its borders,
-	// Untrimmed a quilted panel before it is trimmed.
+	// Quilted and Sewn are a front before its back is cut, Pieced what is inside its borders, Centre that when it is
+	// quilted before they are sewn on, Untrimmed a quilted panel before it is trimmed.
 	Quilted   Role = "quilted"
 	Sewn      Role = "sewn"
 	Pieced    Role = "pieced"
+	Centre    Role = "centre"
 	Untrimmed Role = "untrimmed"
 	// Overlap is how far the pieces of a back overlap as they are laid, Finished the closed
 	// cover, and Filled the fibre in a pad, by its weight.

@@ -24,7 +24,7 @@ func init() {
 		"centre-too-large": func(s *sifter) {
 			s.change("What was measured there is left out, to be measured again", func(p *plan.Plan) {
 				p.Measured = slices.DeleteFunc(p.Measured, func(m plan.Measured) bool {
-					return m.Gate == ref.FrontPieced.String()
+					return m.Gate == ref.FrontPieced.String() || m.Gate == ref.FrontCentre.String()
 				})
 			})
 		},
@@ -38,6 +38,14 @@ func init() {
 		},
 		"face-part": facePart, "face-kind": plainFace, "block-cells": blocks, "block-unknown": blocks,
 		"point-square": blocks, "point-sash": blocks, "segment-too-long": blocks, "too-many-patches": fewer,
+		"borders-after-mitred": func(s *sifter) {
+			s.face("Butted corners", func(f *plan.Face) {
+				for i := range f.Borders {
+					f.Borders[i].Corner = plan.Butted
+				}
+			})
+			bordersFirst(s)
+		},
 		"border-pieced-mitred": func(s *sifter) {
 			s.face("Butted corners", func(f *plan.Face) {
 				for i := range f.Borders {

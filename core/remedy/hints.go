@@ -87,7 +87,12 @@ var hints = map[string]func(*sifter){
 			p.Object.Length, p.Object.Depth = p.Object.Depth, p.Object.Length
 		})
 	},
-	"bulk": bulk, "quilting-beside": shifted, "other-side": otherSide,
+	"shape-over-border": bordersFirst,
+	"borders-none": func(s *sifter) {
+		s.quilting("Borders quilted as what lies inside them", func(q *plan.Quilting) { q.Borders = nil })
+	},
+	"borders-after": bordersFirst,
+	"bulk":          bulk, "quilting-beside": shifted, "other-side": otherSide,
 	"overlap-thin": usualOverlap, "overlap-deep": usualOverlap,
 }
 
@@ -150,4 +155,31 @@ func otherSide(s *sifter) {
 	read := length.FromFloat(now.Float() / length.Inch.Float() * length.Centimetre.Float())
 	s.change(fmt.Sprintf("It was %s", length.Style{Unit: length.Centimetres}.Text(read)),
 		func(p *plan.Plan) { *sizes(&p.Object)[s.about.About] = read })
+}
+
+// bordersFirst sews borders on before what lies inside them is quilted.
+func bordersFirst(s *sifter) {
+	s.quilting("The borders sewn on before it is quilted", func(q *plan.Quilting) {
+		b := *q.Borders
+		b.After = false
+		q.Borders = &b
+	})
+}
+
+// quilting changes the quilting that decides the piece a finding is about.
+func (s *sifter) quilting(text string, do func(*plan.Quilting)) bool {
+	return s.change(text, func(p *plan.Plan) {
+		for name, q := range p.Pieces {
+			if !finding.Within(s.about.About, finding.Path("pieces", name)) {
+				continue
+			}
+			at := plan.Keeper(*p, name, func(q plan.Piece) bool { return q.Quilting != nil })
+			if q = p.Pieces[at]; q.Quilting != nil {
+				next := *q.Quilting
+				do(&next)
+				q.Quilting = &next
+				p.Pieces[at] = q
+			}
+		}
+	})
 }

@@ -133,7 +133,7 @@ func Washed(s plan.Sample) (across, along Figure, ok bool) {
 	return figureOf(w), figureOf(h), len(w) > 0 && len(h) > 0
 }
 
-// Alike reports whether two pieces are quilted the same way.
+// Alike reports whether two pieces are quilted the same way, but for borders that are quilted by themselves.
 func Alike(a, b *plan.Quilting) bool {
 	if a == nil || b == nil {
 		return a == b
@@ -142,7 +142,8 @@ func Alike(a, b *plan.Quilting) bool {
 		turn := math.Abs(math.Remainder(p.Angle-q.Angle, 180))
 		return p.Pitch == q.Pitch && p.Wave == q.Wave && turn < 1
 	}
-	if a.Pair != b.Pair || a.Ditch != b.Ditch || a.Echo != b.Echo || a.Free != b.Free || len(a.Lines) != len(b.Lines) {
+	if a.Pair != b.Pair || a.Ditch != b.Ditch || a.Echo != b.Echo || a.Free != b.Free || len(a.Lines) != len(b.Lines) ||
+		a.Corners != b.Corners || a.Beside != b.Beside || a.Around != b.Around {
 		return false
 	}
 	for _, p := range a.Lines {

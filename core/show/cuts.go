@@ -18,7 +18,8 @@ func cuts(t *teller) {
 			Cloth: c.Cloth, Shape: c.Shape,
 			Width: t.l(c.Size.Width.Total()), Height: t.l(c.Size.Height.Total()), Count: c.Count, Total: c.Total,
 			Gives: c.Gives, Patches: c.Patches, As: c.Finished,
-			Waits: c.Waits, Centred: c.Centred, Selvedge: c.Selvedge, Spoiled: c.Spoiled, Done: c.Done}
+			Waits: c.Waits, WaitsFor: waitsFor(c.Waits), Centred: c.Centred, Selvedge: c.Selvedge,
+			Spoiled: c.Spoiled, Done: c.Done}
 		if c.Line != nil {
 			out.Line = answer.Vertices(c.Line)
 		}
@@ -28,6 +29,17 @@ func cuts(t *teller) {
 		t.explain(c.ID, c.Size)
 		t.out.Cuts = append(t.out.Cuts, out)
 	}
+}
+
+// waitsFor is what is measured at the gate a cut waits for, in words.
+func waitsFor(gate string) string {
+	switch gate {
+	case "":
+		return ""
+	case ref.FrontCentre.String():
+		return "the quilted centre"
+	}
+	return "the front"
 }
 
 // fittings tells what is sewn onto the pieces, in its places.

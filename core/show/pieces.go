@@ -3,6 +3,7 @@ package show
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"umschlag/core/answer"
 	"umschlag/core/applique"
@@ -19,6 +20,7 @@ import (
 	"umschlag/core/shape"
 	"umschlag/core/sum"
 	"umschlag/core/supply"
+	"umschlag/core/takeup"
 )
 
 // pieces tells every piece with a face, and the back of a cushion.
@@ -185,17 +187,36 @@ func quilting(t *teller, p Panel) *answer.Quilting {
 	if !p.Decided.Quilted() {
 		return nil
 	}
-	q := p.Pattern
-	out := &answer.Quilting{Lines: []answer.QuiltLine{}, Seam: t.l(q.Seam), Thread: t.l(q.Thread), Bobbins: q.Bobbins,
-		Minutes: q.Minutes}
-	for _, l := range q.Lines {
+	in, border := p.Pattern, p.Borders
+	out := &answer.Quilting{Lines: []answer.QuiltLine{}, Seam: t.l(in.Seam + border.Seam),
+		Thread: t.l(in.Thread + border.Thread), Bobbins: in.Bobbins + border.Bobbins,
+		Minutes: in.Minutes + border.Minutes, Borders: border.Minutes, After: p.Chain.BordersAfter()}
+	if lines, ok := takeup.PatternOf(p.Decided, p.Chain.Quilted()).AsLines(); ok {
+		out.Sample = sampleOf(t, lines)
+	}
+	for _, l := range slices.Concat(in.Lines, border.Lines) {
 		run := shape.Run{Start: l.Points[0], Closed: l.Closed}
 		for _, at := range l.Points[1:] {
 			run.Segments = append(run.Segments, shape.Segment{To: at})
 		}
-		out.Lines = append(out.Lines,
-			answer.QuiltLine{Kind: string(l.Kind), Family: l.Family, Path: shape.Path{run}.InMillimetres().Text(),
-				Length: t.l(l.Length)})
+		out.Lines = append(out.Lines, answer.QuiltLine{Kind: string(l.Kind), Border: l.Border, Family: l.Family,
+			Path: shape.Path{run}.InMillimetres().Text(), Length: t.l(l.Length)})
+	}
+	return out
+}
+
+// sampleOf is a quilting as it stands in a plan.
+func sampleOf(t *teller, q plan.Quilting) *answer.SampleQuilting {
+	exact := func(l length.Length) string {
+		if l == 0 {
+			return ""
+		}
+		return t.l(l).Exact
+	}
+	out := &answer.SampleQuilting{Pair: exact(q.Pair), Echo: exact(q.Echo), Free: exact(q.Free)}
+	for _, f := range q.Lines {
+		out.Lines = append(out.Lines, answer.SampleLines{Pitch: exact(f.Pitch), Angle: f.Angle, Shift: exact(f.Shift),
+			Wave: exact(f.Wave)})
 	}
 	return out
 }

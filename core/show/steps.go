@@ -75,7 +75,7 @@ func aboutCells(t *teller) {
 		if piece == nil || len(piece.Cells) == 0 {
 			continue
 		}
-		about := cellsOf(*s)
+		about := cellsOf(*s, piece.Quilting != nil && piece.Quilting.After)
 		if about == nil {
 			continue // all of it
 		}
@@ -99,9 +99,13 @@ func pieceOf(t *teller, s answer.Step) *answer.Piece {
 }
 
 // cellsOf tells whether the step is about a cell, which is of a cut; nil where it is about all of
-// them.
-func cellsOf(s answer.Step) func(answer.Cell, ref.About) bool {
-	switch {
+// them. Of a piece whose borders are sewn on after, what is layered and quilted first lies inside them.
+func cellsOf(s answer.Step, after bool) func(answer.Cell, ref.About) bool {
+	switch role := s.About.Role; {
+	case after && (role == ref.DoLayers || role == ref.DoQuilt), role == ref.DoMeasureCentre:
+		return func(_ answer.Cell, cut ref.About) bool { return cut.Ring == 0 }
+	case role == ref.DoCutBorders, role == ref.DoQuiltBorders:
+		return func(_ answer.Cell, cut ref.About) bool { return cut.Ring > 0 }
 	case len(s.Bands) > 0:
 		return func(c answer.Cell, cut ref.About) bool { return inBands(s, c, cut) }
 	case s.About.Role.Bordering():
@@ -160,9 +164,14 @@ func effort(t *teller, s answer.Step) work.Effort {
 	for _, p := range t.out.Pieces {
 		switch {
 		case s.About.Role == ref.DoQuilt && p.Name == s.Piece:
-			if p.Quilting != nil {
-				e.Known = p.Quilting.Minutes * max(1, p.Count)
+			if q := p.Quilting; q != nil {
+				e.Known = q.Minutes * max(1, p.Count)
+				if q.After {
+					e.Known = max(1, q.Minutes-q.Borders) * max(1, p.Count)
+				}
 			}
+		case s.About.Role == ref.DoQuiltBorders && p.Name == s.Piece:
+			e.Known = p.Quilting.Borders * max(1, p.Count)
 		case s.About.Role == ref.DoClose && p.Name == "front":
 			e.Sewn = 2 * length.Length(p.Finished.Width.NM+p.Finished.Height.NM)
 		case p.Name == s.Piece:

@@ -113,7 +113,7 @@ func (s side) pieced(b *strings.Builder, step answer.Step, p answer.Piece, write
 	switch about.Role {
 	case ref.DoFitting:
 		return
-	case ref.DoLayers, ref.DoQuilt, ref.DoTrim:
+	case ref.DoLayers, ref.DoQuilt, ref.DoQuiltBorders, ref.DoTrim:
 		for _, c := range s.Cuts {
 			if c.Piece == p.Name && c.Layer != "outer" && c.About.Role != ref.FittingPart {
 				write(c.ID)
@@ -125,9 +125,11 @@ func (s side) pieced(b *strings.Builder, step answer.Step, p answer.Piece, write
 	case ref.DoCorners:
 		fmt.Fprint(b, p.Outline)
 	}
-	if about.Role == ref.DoQuilt && p.Quilting != nil {
-		for _, l := range p.Quilting.Lines {
-			b.WriteString(l.Path)
+	if q := p.Quilting; q != nil && (about.Role == ref.DoQuilt || about.Role == ref.DoQuiltBorders) {
+		for _, l := range q.Lines { // those in borders are sewn by themselves, or with the others
+			if l.Border == (about.Role == ref.DoQuiltBorders) || !q.After {
+				b.WriteString(l.Path)
+			}
 		}
 	}
 	cells := p.Cells

@@ -241,7 +241,7 @@ func joinRows(b *builder, g front.Grid, bands []front.Band) {
 		Text:    "Two at a time from the top. " + meeting(school),
 		Machine: b.piecing(), Press: pressText(side), Side: side, Caution: ironCaution, Bands: numbers(bands)}
 	step.Check = fmt.Sprintf("The grid is %s, and both diagonals are alike.", b.size(g.Sewn))
-	if isAlone(b) && b.Face.Rings > 0 {
+	if isAlone(b) && b.Face.Rings > 0 && !b.Chain.BordersAfter() {
 		step.Gate, step.Reads, step.Expect = ref.FrontPieced, ReadsSize, g.Sewn
 		step.Check += " A border that is still to come is cut to what you measure."
 	}
@@ -352,9 +352,13 @@ func sewBorder(b *builder, of ref.Key) {
 		corner, _ = front.BorderCorners.Of(string(plan.Butted))
 	}
 	step := func(role ref.Role, pair int, edge, title, text, check string) {
-		b.add(Step{Role: role, Of: of, Edge: edge, Pair: pair, Stage: Piecing, Act: BorderSewn, Seams: 2,
+		s := Step{Role: role, Of: of, Edge: edge, Pair: pair, Stage: Piecing, Act: BorderSewn, Seams: 2,
 			Stack: borderStack(b, role), Title: title, Text: text, Check: check,
-			Machine: b.piecing(), Press: borderPress(b), Caution: pinsText(b)})
+			Machine: b.piecing(), Press: borderPress(b), Caution: pinsText(b)}
+		if b.Chain.BordersAfter() {
+			s = onBatting(b, s)
+		}
+		b.add(s)
 	}
 	for _, p := range parts {
 		if p.Role == front.BorderPatch {

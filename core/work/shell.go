@@ -30,7 +30,8 @@ type ShellPanel struct {
 	// Pressed is the pressing plan of the face.
 	Pressed press.Plan
 	// Pattern is the quilting as it is sewn.
-	Pattern quilt.Pattern
+	// Borders is the quilting of borders that are quilted by themselves.
+	Pattern, Borders quilt.Pattern
 	// Quilting is nil without.
 	Quilting *plan.Quilting
 	// Strips is how many a long strip is joined from.
@@ -325,6 +326,10 @@ func cutShell(b *builder, panels []ShellPanel) {
 		if c.Shape || c.Piece == "form" || slices.ContainsFunc(b.Edges, func(e Edging) bool { return e.Cut == c.ID }) {
 			continue // cut when it is made
 		}
+		if c.Border && slices.ContainsFunc(panels,
+			func(p ShellPanel) bool { return p.Piece.Name == c.Piece && p.Chain.BordersAfter() }) {
+			continue // cut to the quilted centre
+		}
 		if c.Under {
 			under = append(under, c.ID)
 		} else {
@@ -358,10 +363,14 @@ func finishPanel(b *builder, p ShellPanel) {
 	b.on = id
 	sewStrips(b, p)
 	b.Face, b.Pressed, b.Quilted = p.Face, p.Pressed, p.Quilting != nil
-	b.Applied, b.Pattern = p.Applied, p.Pattern
+	b.Applied, b.Pattern, b.Borders, b.Chain = p.Applied, p.Pattern, p.Borders, p.Chain
 	sewFace(b, id)
 	if p.Chain.Batting != nil || p.Chain.Lining != "" {
-		text := stackText(p.Chain, "the "+name+" right side up") + " " + heldBy(b)
+		top := "the " + name + " right side up"
+		if p.Chain.BordersAfter() {
+			top = centreLaid(name)
+		}
+		text := stackText(p.Chain, top) + " " + heldBy(b)
 		if p.Quilting == nil {
 			text += " Sew round the edge first, " + basted(b) + " in"
 			if p.Chain.StandsOut() {
@@ -374,11 +383,9 @@ func finishPanel(b *builder, p ShellPanel) {
 			Stack: layeredStack(p.Chain, name, b.faceCloth(id))}, b.having(ref.DoCutUnder)...)
 	}
 	if p.Quilting != nil {
-		stack := layeredStack(p.Chain, name, b.faceCloth(id))
-		b.add(Step{Role: ref.DoQuilt, Stage: Quilting, Act: Quilted, Stack: stack, Title: "Quilt the " + name,
-			Text:    linesText(b, p.Quilting),
-			Machine: quilting(b, p.Chain), Caution: needleCaution, Check: "No pleats on the lining side."})
-		b.add(Step{Role: ref.DoTrim, Stage: Quilting, Stack: stack, Title: "Trim the " + name, Caution: rotaryCaution,
+		sewQuilting(b, p.Quilting, "Quilt the "+name)
+		b.add(Step{Role: ref.DoTrim, Stage: Quilting,
+			Stack: layeredStack(p.Chain, name, b.faceCloth(id)), Title: "Trim the " + name, Caution: rotaryCaution,
 			Text: fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges.",
 				b.size(p.Chain.Trimmed)),
 			Check: "Both diagonals are equal."})
@@ -541,6 +548,9 @@ func ShellThread(o ShellOrder) sum.Sum {
 			add(name+", "+p.name(), seam.Times(piece.Count), lockstitch)
 		})
 		add("quilting, "+p.name(), p.Pattern.Seam.Times(piece.Count), lockstitch)
+		if p.Borders.Seam > 0 {
+			add("quilting of the borders, "+p.name(), p.Borders.Seam.Times(piece.Count), lockstitch)
+		}
 	}
 	return s
 }

@@ -45,6 +45,9 @@ func Thread(o Order) sum.Sum {
 	f := o.Face
 	seams(f, func(name string, seam length.Length) { sewn(name, seam, lockstitch) })
 	sewn("quilting", o.Pattern.Seam, lockstitch)
+	if o.Borders.Seam > 0 {
+		sewn("quilting of the borders", o.Borders.Seam, lockstitch)
+	}
 	trimmed := o.Chain.Trimmed
 	for _, t := range o.Back.Sewn {
 		sewn(t.Name+", back", t.Amount, lockstitch)

@@ -152,8 +152,8 @@ type Cut struct {
 	Piece string
 	// Cloth by its letter.
 	Cloth string
-	// Under marks batting and lining, Shape a shape that is laid on and its web.
-	Under, Shape bool
+	// Under marks batting and lining, Shape a shape that is laid on and its web, Border one of a border.
+	Under, Shape, Border bool
 }
 
 // Fitting is what the work needs to know of a fitting.
@@ -183,9 +183,9 @@ type Order struct {
 	Applied []applique.Layer
 	// Pressed is the pressing plan of the face.
 	Pressed press.Plan
-	// Pattern is the quilting as it is sewn.
-	Pattern quilt.Pattern
-	Chain   layers.Chain
+	// Pattern is the quilting as it is sewn, Borders that of borders that are quilted by themselves.
+	Pattern, Borders quilt.Pattern
+	Chain            layers.Chain
 	// Closing are the seams that close it at the sides, and at the top and the bottom.
 	Closing  [2]length.Length
 	Finished sum.Size
@@ -245,7 +245,12 @@ func Steps(o Order) []Step {
 
 // sewFace makes the face of a piece, with all that lies on it.
 func sewFace(b *builder, piece string) {
-	b.apart(func() { makeFace(b); sewBorders(b) }, func() { cutShapes(b, piece) })
+	b.apart(func() {
+		makeFace(b)
+		if !b.Chain.BordersAfter() {
+			sewBorders(b)
+		}
+	}, func() { cutShapes(b, piece) })
 	layShapes(b)
 }
 
@@ -276,7 +281,7 @@ func (b *builder) size(s sum.Size) string {
 func (b *builder) cuts(piece string, under bool) []string {
 	var ids []string
 	for _, c := range b.Cuts {
-		if c.Piece == piece && c.Under == under && !c.Shape {
+		if c.Piece == piece && c.Under == under && !c.Shape && !(c.Border && b.Chain.BordersAfter()) {
 			ids = append(ids, c.ID)
 		}
 	}
@@ -424,22 +429,22 @@ func closingSetUp(b *builder, piped bool, thick length.Length) machine.SetUp {
 var firmly = machine.SetUp{Stitch: "straight stitch 2.5 mm", Needle: "90/14"}
 
 func layTogether(b *builder) {
+	top, before, size := "the front right side up", "The top is %s before quilting.", b.Face.Sewn
+	if b.Chain.BordersAfter() {
+		top, before, size = centreLaid("front"), "The centre is %s before quilting.", b.Chain.Apart.Inside
+	}
 	b.add(Step{Role: ref.DoLayers, Stage: Quilting, Title: "Lay the layers together",
 		Stack: layeredStack(b.Chain, "front", b.faceCloth("front")),
-		Text: stackText(b.Chain,
-			"the front right side up") + " " + heldBy(b) + " Sew round the edge first, " + basted(b) + " in.",
-		Rest: cooled(b.Chain.Web), Machine: quilting(b, b.Chain),
-		Check:   fmt.Sprintf("The top is %s before quilting.", b.size(b.Face.Sewn)),
+		Text:  stackText(b.Chain, top) + " " + heldBy(b) + " Sew round the edge first, " + basted(b) + " in.",
+		Rest:  cooled(b.Chain.Web), Machine: quilting(b, b.Chain),
+		Check:   fmt.Sprintf(before, b.size(size)),
 		Caution: holdCaution(b)})
 	if !b.Quilted {
 		return
 	}
-	stack := layeredStack(b.Chain, "front", b.faceCloth("front"))
-	b.add(Step{Role: ref.DoQuilt, Stage: Quilting, Act: Quilted, Stack: stack, Title: "Quilt",
-		Text:    linesText(b, b.Plan.Piece("front").Quilting),
-		Machine: quilting(b, b.Chain), Caution: needleCaution,
-		Check: "No pleats on the lining side."})
-	b.add(Step{Role: ref.DoTrim, Stage: Quilting, Stack: stack, Title: "Trim square",
+	sewQuilting(b, b.Plan.Piece("front").Quilting, "Quilt")
+	b.add(Step{Role: ref.DoTrim, Stage: Quilting, Stack: layeredStack(b.Chain, "front", b.faceCloth("front")),
+		Title: "Trim square",
 		Text:  fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges, the pattern centred.", b.size(b.Chain.Trimmed)),
 		Check: "Opposite borders are alike, both diagonals equal.",
 		Gate:  ref.FrontUntrimmed, Reads: ReadsSides, Expect: b.Chain.Top, Caution: rotaryCaution})
@@ -529,43 +534,6 @@ func (b *builder) cloths() []string {
 		return b.outside()
 	}
 	return out
-}
-
-// linesText says a quilting pattern, in the order it is sewn.
-func linesText(b *builder, q *plan.Quilting) string {
-	var text []string
-	say := func(format string, args ...any) { text = append(text, fmt.Sprintf(format, args...)) }
-	if q.Ditch {
-		say("First in the ditch of the seams, between the patches and along the borders.")
-	}
-	if q.Echo > 0 {
-		say("Rounds %s apart, from the edge inwards, needle down at the corners.", b.text(q.Echo))
-	}
-	var sets []string
-	for _, f := range q.Lines {
-		one := fmt.Sprintf("%s apart at %s°", b.text(f.Pitch), strings.Replace(fmt.Sprint(f.Angle), "-", "−", 1))
-		if f.Wave > 0 {
-			one += fmt.Sprintf(", swinging out %s to both sides", b.text(f.Wave))
-		}
-		sets = append(sets, one)
-	}
-	if len(sets) > 0 {
-		pairs := ""
-		if q.Pair > 0 {
-			pairs = fmt.Sprintf(", each in a pair %s apart", b.text(q.Pair))
-		}
-		say("Lines %s, from the middle outwards%s, every other one from the other end.", strings.Join(sets, " and "),
-			pairs)
-	}
-	if q.Free > 0 {
-		say("Free-motion, %s from line to line on average: feed dogs down, from one edge to the other in loops that do not cross.", b.text(q.Free))
-	}
-	if b.Pattern.Seam > 0 {
-		say("%d lines, %s in all: they take %s of thread, %s wound, and about %d minutes.", len(b.Pattern.Lines),
-			b.style.Yards(b.Pattern.Seam), b.style.Yards(b.Pattern.Thread),
-			count(b.Pattern.Bobbins, "bobbin", "bobbins"), b.Pattern.Minutes)
-	}
-	return strings.Join(text, " ")
 }
 
 func measureFront(b *builder) {

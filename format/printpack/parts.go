@@ -125,7 +125,7 @@ func (p *pack) cut(i int, c answer.Cut) {
 	p.font("", 10)
 	text := strings.ToLower(c.Title)
 	if c.Waits != "" {
-		text += " – cut when the front is measured"
+		text += fmt.Sprintf(" – cut when %s is measured", c.WaitsFor)
 	}
 	p.pdf.Text(margin+75, y+4, text)
 	p.pdf.SetY(y + 5.6)

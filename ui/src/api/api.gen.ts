@@ -292,15 +292,26 @@ seam: L1
 thread: L
 bobbins: number
 minutes: number
+/**
+ * Borders is how many of the minutes borders take that are quilted by themselves; After tells that those are sewn
+ * on when the rest is quilted.
+ */
+borders?: number
+after?: boolean
+sample?: SampleQuilting
 }
 /**
  * QuiltLine is one stitched line.
  */
 export interface QuiltLine {
 /**
- * Kind: line, wave, echo, ditch or free.
+ * Kind: line, wave, echo, ditch, diagonal, beside, around, across or free.
  */
 kind: string
+/**
+ * Border tells that it lies in borders that are quilted by themselves.
+ */
+border?: boolean
 /**
  * Family of parallel lines it belongs to, -1 for others.
  */
@@ -328,6 +339,21 @@ text: string
  * Exact is the length in keyboard notation, nothing rounded.
  */
 exact: string
+}
+export interface SampleQuilting {
+lines?: SampleLines[]
+pair?: string
+echo?: string
+free?: string
+}
+/**
+ * SampleLines is a family of lines of it.
+ */
+export interface SampleLines {
+pitch: string
+angle?: number
+shift?: string
+wave?: string
 }
 /**
  * Seam is one seam of a piece as it is drawn.
@@ -719,6 +745,10 @@ selvedge?: boolean
  * Waits names the gate this cut follows; empty when it can be cut now.
  */
 waits?: string
+/**
+ * WaitsFor is what is measured there, in words.
+ */
+waits_for?: string
 /**
  * Spoiled is how many went wrong and are cut once more, over all copies.
  */
@@ -1795,7 +1825,7 @@ export interface StartsView {
 weights: WeightView[]
 things: ThingView[]
 /**
- * Patterns of quilting that go by a name, no quilting first.
+ * Patterns of quilting that go by a name and by nothing of a face, as a test square is quilted; no quilting first.
  */
 patterns: QuiltingPattern[]
 /**

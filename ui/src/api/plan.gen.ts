@@ -745,6 +745,19 @@ echo?: (string | number)
  */
 free?: (string | number)
 /**
+ * Corners stitches from corner to corner through every patch or block, both ways.
+ */
+corners?: boolean
+/**
+ * Beside is how far from the seams every patch is stitched round, inside them; 0 for none.
+ */
+beside?: (string | number)
+/**
+ * Around is how far outside the shapes a round is stitched; 0 for none.
+ */
+around?: (string | number)
+borders?: BorderQuilting
+/**
  * Aside is what was decided of other patterns, by the name of the pattern. It is not read.
  */
 aside?: {
@@ -772,6 +785,23 @@ shift?: (string | number)
  * Wave is how far a serpentine line swings out to each side; 0 for straight ones.
  */
 wave?: (string | number)
+}
+export interface BorderQuilting {
+/**
+ * After tells that they are sewn on when what lies inside them is quilted, through all its layers, and turned back.
+ */
+after?: boolean
+/**
+ * Ditch stitches in their seams.
+ */
+ditch?: boolean
+/**
+ * Along is how far apart lines are that follow them round, Across how far apart lines across them, Free those of
+ * free-motion quilting on average; 0 for none.
+ */
+along?: (string | number)
+across?: (string | number)
+free?: (string | number)
 }
 /**
  * TakeUp says where the figure for quilting take-up comes from.

@@ -18,10 +18,10 @@ export function TakeUp({ of: name }: { of: string }) {
     <>
       {estimated && " from geometry"}: <strong>{percent(piece.take_up[0])}</strong> across,{" "}
       <strong>{percent(piece.take_up[1])}</strong> up{between(piece)}.{" "}
-      {estimated && (
+      {estimated && piece.quilting?.sample && (
         <SewSample
           layers={decided("layers")}
-          quilting={decided("quilting")}
+          quilting={piece.quilting.sample}
           title={`Square for ${String(value("/title") ?? "")}`}
         />
       )}

@@ -15,6 +15,9 @@ export interface QuiltingDoc {
   ditch?: boolean;
   echo?: string | number;
   free?: string | number;
+  corners?: boolean;
+  beside?: string | number;
+  around?: string | number;
 }
 
 /** The quilting patterns that go by a name, in a unit. */
@@ -58,6 +61,7 @@ function shape(q: QuiltingDoc): string {
   if (some(q.free)) return "free";
   if (lines.some((line) => some(line.wave))) return "wave";
   if (lines.length > 0) return lines.map((line) => line.angle ?? 0).join(" ");
+  if (q.corners || some(q.beside) || some(q.around)) return "own";
   return some(q.echo) ? "echo" : q.ditch === true ? "ditch" : "";
 }
 

@@ -48,7 +48,10 @@ export const sentences: Record<string, (words: Words) => React.ReactNode> = {
         <Choice
           label={`Quilting, ${settled.title}`}
           value={patterns.of(quilting)}
-          options={patterns.list.filter((p) => p.key !== "none").map((p) => ({ value: p.key, name: p.name }))}
+          options={[
+            ...patterns.list.filter((p) => p.key !== "none").map((p) => ({ value: p.key, name: p.name })),
+            ...(patterns.of(quilting) === "own" ? [{ value: "own", name: "quilted in lines of my own" }] : []),
+          ]}
           choose={(next) => set("/quilting", patterns.make(next, quilting))}
         />
         {quilting.lines && quilting.lines.length > 0 && (

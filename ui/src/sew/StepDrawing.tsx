@@ -44,10 +44,12 @@ export function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning
   const now = momentOf(step, reckoning.steps, piece);
   const apart = apartAt(now, piece.cells, aboutsOf(reckoning.cuts));
   const about = step.cells && new Set(step.cells.map((i) => piece.cells[i]));
-  const quilts = step.act === "quilt" ? (piece.quilting?.lines ?? []) : [];
+  const lines = piece.quilting?.lines ?? [];
+  const quilts = step.act === "quilt" ? lines.filter((line) => sewnIn(step, line, piece.quilting?.after)) : [];
   const pieced = piece.cells.some((c) => c.band);
   const room = quilts.length > 0 ? box.width / 24 : pieced && !now.whole ? box.width * 0.14 : 6;
-  const shown = now.quilted ? piece : { ...piece, quilting: undefined };
+  const sewn = lines.filter((line) => (line.border ? now.bordersQuilted : now.quilted));
+  const shown = { ...piece, quilting: piece.quilting && { ...piece.quilting, lines: sewn } };
   const back =
     reckoning.back && step.turned
       ? turnedOver(reckoning.back, Math.round((2 * box.x + box.width) * 1e6))
@@ -93,6 +95,10 @@ export function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning
     </figure>
   );
 }
+
+/** Whether a line is sewn in a step: those in borders that are sewn on after, in one of their own. */
+const sewnIn = (step: Step, line: QuiltLine, after?: boolean) =>
+  !after || (line.border ?? false) === (step.about.role === "quilt-borders");
 
 /** Where each line of quilting begins, numbered in the order they are sewn; of many only some. */
 function Beginnings({ lines, text }: { lines: QuiltLine[]; text: number }) {

@@ -13,7 +13,9 @@ export interface Moment {
   parts: boolean;
   /** All of its face is together. */
   whole: boolean;
+  /** What lies inside its borders is quilted, or all of it; and borders that are quilted by themselves. */
   quilted: boolean;
+  bordersQuilted: boolean;
 }
 
 /** What is sewn of a piece once a step is done, all before it in working order too. */
@@ -29,8 +31,14 @@ export function momentOf(step: Step, steps: Step[], piece: Piece): Moment {
     borders: its
       .filter((s) => s.act === "border" && s.about.role !== "border-patches")
       .map(({ about }) => ({ of: about.of ?? "", pair: about.pair ?? 0 })),
-    whole: last !== undefined && last.stage !== "measure" && last.stage !== "cut" && last.stage !== "piece",
+    whole:
+      last !== undefined &&
+      last.stage !== "measure" &&
+      last.stage !== "cut" &&
+      last.stage !== "piece" &&
+      !steps.some((s, i) => i > at && s.piece === piece.name && s.act === "border"),
     quilted: its.some((s) => s.act === "quilt"),
+    bordersQuilted: its.some((s) => s.act === "quilt" && (!piece.quilting?.after || s.about.role === "quilt-borders")),
   };
 }
 

@@ -172,7 +172,9 @@ function Amounts({ cloth }: { cloth: ClothNeed }) {
 /** The cuts of a piece of cloth in the order they are made: strips, columns, pieces. */
 function Order({ spread, cuts }: { spread: Spread; cuts: CutData[] }) {
   const groups = grouped(cutsOf(spread, cuts, () => true));
-  const waits = groups.findIndex((group) => group.some((move) => move.parts.some(({ cut }) => cut.waits && !cut.done)));
+  const waits = groups.map(
+    (group) => group.flatMap((move) => move.parts).find(({ cut }) => cut.waits && !cut.done)?.cut.waits_for,
+  );
   return (
     <>
       {spread.odd && (
@@ -188,8 +190,8 @@ function Order({ spread, cuts }: { spread: Spread; cuts: CutData[] }) {
       <ol>
         {groups.map(([first, ...out], i) => (
           <li key={`${keyOf(first)} ${first.columns}`}>
-            {i === waits && (
-              <em className="waits-note">When the front is measured; until then the rest stays uncut. </em>
+            {waits[i] && waits[i] !== waits[i - 1] && (
+              <em className="waits-note">When {waits[i]} is measured; until then the rest stays uncut. </em>
             )}
             <Told move={first} />
             {out.length > 0 && (
@@ -301,7 +303,7 @@ function Ticks({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
                 </span>
                 {(cut.spoiled ?? 0) > 0 && <strong> and {cut.spoiled} more for what was spoiled</strong>}
                 {cut.waits && !cut.done && (
-                  <em className="waits-note"> — cut after the front is measured; its cloth is kept</em>
+                  <em className="waits-note"> — cut after {cut.waits_for} is measured; its cloth is kept</em>
                 )}
               </span>
             </label>
@@ -309,12 +311,13 @@ function Ticks({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
         ))}
       </ul>
       <Dialog open={early !== null} onClose={() => ask(null)} aria-labelledby="early-title">
-        <DialogTitle id="early-title">Cut it before the front is measured?</DialogTitle>
+        <DialogTitle id="early-title">Cut it before {early?.waits_for} is measured?</DialogTitle>
         <DialogContent>
           <p>
             The {early?.title.toLowerCase()} is planned{" "}
             <T>{early ? `${early.width.text} × ${early.height.text}` : ""}</T>. Seams and quilting seldom come out as
-            planned: cut to the planned size, it may not fit the front you sew. Its cloth is kept for it meanwhile.
+            planned: cut to the planned size, it may not fit {early?.waits_for} you sew. Its cloth is kept for it
+            meanwhile.
           </p>
         </DialogContent>
         <DialogActions>

@@ -57,7 +57,7 @@ export function Table() {
           <h1>All is cut</h1>
           <p>
             {waiting.length > 0
-              ? `${waiting.map((c) => c.title.toLowerCase()).join(", ")}: cut after the front is measured.`
+              ? `${waiting.map((c) => `${c.title.toLowerCase()}, cut after ${c.waits_for} is measured`).join("; ")}.`
               : "Nothing waits."}
           </p>
         </div>
