@@ -99,7 +99,7 @@ func (s stack) inBorders(at string, q plan.Quilting) {
 	if f := s.piece.Face; f == nil || len(f.Borders) == 0 {
 		return
 	}
-	apart := plan.StartsIn(s.plan.Units).Apart / 2
+	apart := plan.StartsIn(s.plan.Units).Apart
 	ways := []struct {
 		key, says string
 		make      *plan.BorderQuilting

@@ -44,8 +44,8 @@ type Cut struct {
 	MayTurn bool
 	// Centred has its middle on a motif, Selvedge an edge on a selvedge.
 	Centred, Selvedge bool
-	// Late is cut when the front is measured; it stays so when it was measured, or the lay would jump.
-	Late bool
+	// Late is when it is cut; it stays so when that was measured, or the lay would jump.
+	Late When
 	// LaidOn marks a shape, or the web for one; Had one that is cut already and takes no cloth; Done
 	// what is ticked off.
 	LaidOn, Had, Done bool
@@ -60,6 +60,16 @@ type Cut struct {
 	Path  string
 	Inset length.Length
 }
+
+// When is when something is cut: at once, or when something is measured.
+type When int
+
+// The measurements that cuts wait for, in their order.
+const (
+	Now When = iota
+	AtCentre
+	AtFront
+)
 
 // List is what is cut for a settled plan, stage by stage. What is found on the way is added to Found.
 type List struct {
@@ -156,7 +166,7 @@ func (l *List) Item(i int) lay.Item {
 	described, _ := l.Plan.Cloth(c.Cloth)
 	return lay.Item{Cut: i, Width: c.Size.Width.Total(), Height: c.Size.Height.Total(), Count: c.Total,
 		MayTurn: c.MayTurn && !c.Centred && Turns(described.Print), Centred: c.Centred, Selvedge: c.Selvedge,
-		Late: c.Late}
+		Late: int(c.Late)}
 }
 
 // Of is what is cut from the cloth of a letter, as a lay takes it.

@@ -22,7 +22,7 @@ func (l *List) Face(p panel.Panel) (ids []string, strips int) {
 			Gives: part.Gives, Patches: part.Patches * piece.Count, Finished: part.Finished, Had: part.Had,
 			Line: part.Line, Centred: l.centred(piece.Name, part)}
 		if part.Ring > 0 && p.Chain.BordersAfter() {
-			c.Late, c.Waits = true, l.centreGate(piece.Name)
+			c.Late, c.Waits = AtCentre, l.centreGate(piece.Name)
 		}
 		if part.Ref.Role == ref.Panel && part.In == "" && !part.Had {
 			c.Title = piece.Title

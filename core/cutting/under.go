@@ -23,8 +23,8 @@ type Stack struct {
 	Chain     layers.Chain
 	Count     int
 	At, Waits string
-	// Late is cut when the front is measured.
-	Late bool
+	// Late is when it is cut.
+	Late When
 	// Strip allows it to be joined from shorter ones.
 	Strip bool
 }
@@ -88,7 +88,10 @@ type Backing struct {
 // that has one, by its place among the pieces.
 func (l *List) Back(b Backing) map[int]layers.Chain {
 	chains := map[int]layers.Chain{}
-	late := plan.BackWaits(l.Plan) // cut when the front is sewn, also where that was measured already
+	late := Now // cut when the front is sewn, also where that was measured already
+	if plan.BackWaits(l.Plan) {
+		late = AtFront
+	}
 	shape := ""
 	if b.Piece.Shaped() {
 		shape = "template" // the front itself, laid on them

@@ -15,7 +15,11 @@ import (
 func Freely(items []Item, on Cloth) (Lay, []int) {
 	in, over := fitting(items, on)
 	now, late := in.parted()
-	l := now.freely(on).beforeFree(late.freely(on))
+	l := now.freely(on)
+	for len(late) > 0 {
+		now, late = late.parted()
+		l = l.beforeFree(now.freely(on))
+	}
 	l.Bound, l.Limit = bound(in, on)
 	l.Certain = l.Length == l.Bound
 	return l, over

@@ -11,6 +11,7 @@ package lay
 import (
 	"cmp"
 	"fmt"
+	"math"
 	"slices"
 
 	"umschlag/core/finding"
@@ -33,9 +34,9 @@ type Item struct {
 	// Centred wants its middle in the middle of a motif of the print.
 	Centred bool
 	// Late is cut when something is measured, and its size is not certain until then: it
-	// lies behind everything else, so that no cut of the others goes through its cloth. One
-	// that is Centred lies with the others that are.
-	Late bool
+	// lies behind everything else, so that no cut of the others goes through its cloth. 0 is
+	// cut now, 1 at what is measured first, and on. One that is Centred lies with the others that are.
+	Late int
 }
 
 // Cloth is what pieces are laid on.
@@ -117,11 +118,16 @@ func Along(items []Item, on Cloth, way Way) Lay {
 func (n needs) laid(on Cloth, now func(needs) Lay) Lay {
 	first, late := n.parted()
 	centred, others := first.centred()
-	l := onMotifs(centred, on).before(now(others))
-	behind := rotary(late, on.Usable)
-	whole := l.before(behind)
+	whole := onMotifs(centred, on).before(now(others))
+	certain := first.certain(whole, on)
+	for len(late) > 0 {
+		var next needs
+		next, late = late.parted()
+		behind := rotary(next, on.Usable)
+		certain, whole = certain && next.certain(behind, on), whole.before(behind)
+	}
 	whole.Bound, whole.Limit = bound(n, on)
-	whole.Certain = whole.Length == whole.Bound || first.certain(l, on) && late.certain(behind, on)
+	whole.Certain = whole.Length == whole.Bound || certain
 	return whole
 }
 
@@ -157,9 +163,21 @@ func (n needs) centred() (centred, others needs) {
 	return n.by(func(it Item) bool { return it.Centred })
 }
 
-// parted are the items that are cut now, and those that are cut late.
+// parted are the items that are cut first of all, and those that are cut later.
 func (n needs) parted() (now, late needs) {
-	return n.by(func(it Item) bool { return !it.Late || it.Centred })
+	first := math.MaxInt
+	for _, it := range n {
+		first = min(first, it.stage())
+	}
+	return n.by(func(it Item) bool { return it.stage() == first })
+}
+
+// stage is at which measurement it is cut; 0 for what is cut now.
+func (it Item) stage() int {
+	if it.Centred {
+		return 0
+	}
+	return it.Late
 }
 
 func (n needs) by(is func(Item) bool) (yes, no needs) {

@@ -50,15 +50,17 @@ func apart(items []lay.Item, left []int, l lay.Lay) error {
 	return within(items, l)
 }
 
-// behind reads whether what is cut late lies behind all that is cut now.
+// behind reads whether what is cut late lies behind all that is cut before it.
 func behind(items []lay.Item, l lay.Lay) error {
-	late := map[int]bool{}
+	late := map[int]int{}
 	for _, it := range items {
-		late[it.Cut] = it.Late && !it.Centred
+		if !it.Centred {
+			late[it.Cut] = it.Late
+		}
 	}
 	for _, p := range l.Placed {
 		for _, q := range l.Placed {
-			if late[p.Cut] && !late[q.Cut] && p.Y < q.Y+q.Height {
+			if late[p.Cut] > late[q.Cut] && p.Y < q.Y+q.Height {
 				return fmt.Errorf("cut %d is cut late and lies before the end of cut %d", p.Cut, q.Cut)
 			}
 		}

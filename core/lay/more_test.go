@@ -121,7 +121,9 @@ func drawn(t *rapid.T) ([]lay.Item, lay.Cloth) {
 					Times(rapid.IntRange(8, 200).Draw(t, "h"))}
 		items[i].Centred = !items[i].MayTurn && !items[i].Selvedge && rapid.IntRange(0, 4).Draw(t, "centred") == 0
 		items[i].MayTurn = items[i].MayTurn && !items[i].Selvedge
-		items[i].Late = !items[i].Centred && rapid.IntRange(0, 2).Draw(t, "late") == 0
+		if !items[i].Centred {
+			items[i].Late = max(0, rapid.IntRange(-3, 2).Draw(t, "late"))
+		}
 	}
 	return items, lay.Cloth{Usable: usable, Across: in.Times(rapid.IntRange(1, 9).Draw(t, "across")),
 		Along: in.Times(rapid.IntRange(1, 9).Draw(t, "along"))}
@@ -183,7 +185,7 @@ func TestWhatIsCutLateLiesBehindWhatIsCutNow(t *testing.T) {
 		{Cut: 1, Width: 6 * in, Height: 11 * in, Count: 1}}
 	beside, _ := lay.Of(items, on)
 	assert.Equal(t, 11*in, beside.Length, "17 + 17 + 6 = 40")
-	items[0].Late = true
+	items[0].Late = 1
 	l, _ := lay.Of(items, on)
 	require.NoError(t, check(items, nil, l))
 	assert.Equal(t, 22*in, l.Length,

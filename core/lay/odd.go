@@ -27,14 +27,17 @@ type OnOdd struct {
 // otherwise. What needs a selvedge or the middle of a motif is left for the length. What
 // is cut late has the pieces that are left then, and none is shared with what is cut now.
 func FromOdd(items []Item, on Cloth, odd []Odd) (laid []OnOdd, rest []Item) {
-	now, late := needs(items).parted()
-	laid, rest = now.fromOdd(on, odd)
 	odd = slices.Clone(odd)
-	for _, used := range laid {
-		odd[used.Odd].Count--
+	for later := needs(items); len(later) > 0; {
+		var now needs
+		now, later = later.parted()
+		from, left := now.fromOdd(on, odd)
+		for _, used := range from {
+			odd[used.Odd].Count--
+		}
+		laid, rest = append(laid, from...), append(rest, left...)
 	}
-	later, left := late.fromOdd(on, odd)
-	return append(laid, later...), append(rest, left...)
+	return laid, rest
 }
 
 func (n needs) fromOdd(on Cloth, odd []Odd) (laid []OnOdd, rest needs) {

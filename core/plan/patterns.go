@@ -57,7 +57,7 @@ func init() {
 	}})
 	Patterns.Add("echo", PatternRules{Says: "quilted in rounds along the edge",
 		Make: func(apart length.Length) Quilting { return Quilting{Echo: apart} }})
-	Patterns.Add("corners", PatternRules{Says: "quilted corner to corner through every patch", Follows: FollowsPatches,
+	Patterns.Add("corners", PatternRules{Says: "quilted corner to corner", Follows: FollowsPatches,
 		Make: func(length.Length) Quilting { return Quilting{Corners: true} }})
 	Patterns.Add("ditch", PatternRules{Says: "quilted in the ditch", Follows: FollowsSeams,
 		Make: func(length.Length) Quilting { return Quilting{Ditch: true} }})

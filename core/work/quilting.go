@@ -166,7 +166,7 @@ func bordersText(b *builder, q *plan.BorderQuilting) string {
 		how = append(how, fmt.Sprintf("in lines along them, %s apart from the seam outwards", b.text(q.Along)))
 	}
 	if q.Across > 0 {
-		how = append(how, fmt.Sprintf("in lines across them, %s apart, from the middle of each side to its ends",
+		how = append(how, fmt.Sprintf("in lines across them, %s apart, to and fro along each side",
 			b.text(q.Across)))
 	}
 	text, free := "", ""
