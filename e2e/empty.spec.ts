@@ -193,3 +193,57 @@ test("sizes are typed as they finish or as they are cut, and the cover follows",
   await pick(page, "How the size of the cover is decided", "ease");
   await expect(page.getByRole("textbox", { name: "Ease across" })).toHaveValue("2.54");
 });
+
+test("a centre is quilted through its patches, and its borders follow what it measures then", async ({
+  page,
+  workshop,
+}) => {
+  takes(20);
+  await begin(page, workshop.url, "20");
+  const brief = page.locator(".brief");
+  const quilting = page.getByRole("combobox", { name: "Quilting", exact: true });
+  await pick(page, "Layers of batting", "1");
+  await expect(quilting.getByRole("option", { name: "quilted corner to corner" })).toHaveCount(0); // one piece of cloth
+  await pick(page, "Kind of front", "grid");
+  await page.getByRole("button", { name: "Add a border" }).click();
+  await pick(page, "Quilting", "corners"); // nothing is worked out: the patches say where
+  await expect(brief).not.toContainText("Distance between quilting lines");
+  await pick(page, "Quilting of the borders", "along");
+  await put(page, "Distance of lines along the borders", "1/4");
+  const list = page.getByRole("list", { name: "All cuts" });
+  await expect(list).toContainText("2 × 15/8″ × 191/2″");
+  await pick(page, "When the borders are sewn on", "yes");
+  await accessible(brief);
+
+  await page.getByRole("link", { name: "Sew", exact: true }).click();
+  const steps = page.getByRole("list", { name: "Steps" }).getByRole("button");
+  await expect(steps).toContainText([
+    "Join the rows",
+    "Lay the layers together",
+    "Quilt the centre",
+    "Measure the quilted centre",
+    "Cut the borders of the front",
+    "Border, sides",
+    "Border, top and bottom",
+    "Quilt the borders of the front",
+    "Trim square",
+  ]);
+  await steps.filter({ hasText: "Quilt the centre" }).click();
+  await expect(page.getByText(/From corner to corner through every patch/)).toBeVisible();
+  await steps.filter({ hasText: "Measure the quilted centre" }).click();
+  await put(page, "Measured across", "19");
+  await put(page, "Measured up", "19 1/4");
+  await saved(page);
+  await page.reload();
+  await shown(page);
+  await steps.filter({ hasText: "Measure the quilted centre" }).click();
+  await expect(page.getByRole("textbox", { name: "Measured up" })).toHaveValue("19 1/4");
+  await page.getByRole("link", { name: "Draft", exact: true }).click();
+  await expect(list).toContainText("2 × 17/8″ × 191/4″"); // as long as it is high, and as much wider as it is narrower
+  await page.getByRole("button", { name: "Undo" }).click();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(list).toContainText("2 × 15/8″ × 191/2″");
+  await page.getByRole("button", { name: /^Shown in/ }).click();
+  await expect(brief).toContainText("50.8 cm across");
+  await expect(list).toContainText("border, sides");
+});

@@ -45,8 +45,10 @@ export function Value({ path, label, kind = "length", shown, shownFor, also = []
   const units = String(value("/units") ?? "in");
   const settled = get(reckoning.settled, path);
   const written = (to: Plan, next: string) => [path, ...also].reduce((p, at) => put(p, at, meant(kind, next)), to);
+  // What is settled is in the unit that was settled with it: while that changes, the plan has the next one already.
+  const settledIn = settled === undefined ? units : String(get(reckoning.settled, "/units") ?? units);
   const dressedText =
-    kind === "percent" ? `${text} %` : kind === "length" ? dressed(String(settled ?? text), units) : text;
+    kind === "percent" ? `${text} %` : kind === "length" ? dressed(String(settled ?? text), settledIn) : text;
   return (
     <Field
       label={label}
