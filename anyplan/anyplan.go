@@ -358,6 +358,7 @@ func (m maker) face(p plan.Plan, name, path string) plan.Face {
 		}
 		if m.oneIn(3, "a part that takes the rest"+path) {
 			f.Parts[0].Height = plan.Extent{Rest: true}
+			f.Parts[0].Overhang = m.between("overhang", 0, length.Inch)
 		}
 	case plan.StripsFace:
 		if m.oneIn(3, "a strip that takes the rest"+path) {

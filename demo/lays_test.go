@@ -145,7 +145,7 @@ func TestTheDemoStepsCanBeFollowed(t *testing.T) {
 				assert.True(t, waits[id] == "" || gates[waits[id]], "%s: %s is cut before %s", name, id, waits[id])
 			}
 			undrawn := []ref.Role{ref.DoCutOuter, ref.DoCutUnder, ref.DoCutBack, ref.DoMeasure, ref.DoLayOut,
-				ref.DoSample}
+				ref.DoSample, ref.DoCutBorders}
 			drawn := len(s.Stack) > 0 || slices.Contains(undrawn, s.About.Role) || s.Stage == string(work.Closing)
 			assert.True(t, drawn, "%s: it is not said what lies on what when %s", name, s.ID)
 			if s.Turned && len(s.Stack) > 0 && s.About.Role != ref.DoHem && s.About.Role != ref.DoFold &&

@@ -345,6 +345,14 @@ func (p Placed) Lower(at, whole length.Length) Placed {
 	return p
 }
 
+// Aside is the shape on a face of some width of which its own is a part that begins so far from the left.
+func (p Placed) Aside(at, whole length.Length) Placed {
+	p.Path = p.Path.Mapped(shape.Move(at.Float(), 0))
+	p.X += at
+	p.From.Left, p.From.Right = p.X, whole-p.X-p.Width
+	return p
+}
+
 // Template is what is drawn to cut a shape: mirrored where it is ironed on from behind,
 // from its own top left corner, in nanometres.
 func (p Placed) Template() shape.Path {

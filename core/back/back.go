@@ -162,6 +162,8 @@ type Order struct {
 	Pad   plan.Object
 	Step  length.Length
 	Style length.Style
+	// Thick is how thick its cloth is, where that is thicker than usual: what a fold takes is counted then.
+	Thick length.Length
 }
 
 // Kinds make the kinds of backs from the front, by their words in the plan.

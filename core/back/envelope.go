@@ -2,6 +2,7 @@ package back
 
 import (
 	"fmt"
+	"math"
 	"strings"
 
 	"umschlag/core/finding"
@@ -56,11 +57,26 @@ func envelope(o Order) (Back, finding.List) {
 	return b, append(found, judgeOverlap(o, b.Overlap.Total())...)
 }
 
-func (o Order) hems() (all length.Length) {
+func (o Order) hems() length.Length {
+	all := o.turn(len(o.Plan.Hem))
 	for _, h := range o.Plan.Hem {
 		all += h
 	}
 	return all
+}
+
+// turn is what a thick cloth takes where it is folded once or twice: its middle lies on half a circle round nothing,
+// and then on one round itself, longer than flat by (π/2 − 1) and (π − 3) of its thickness. Source: geometry.
+func (o Order) turn(folds int) length.Length {
+	return length.FromFloat(o.Thick.Float() * []float64{0, math.Pi/2 - 1, 3*math.Pi/2 - 4}[min(folds, 2)])
+}
+
+// turned adds what a thick cloth takes where it is folded.
+func (o Order) turned(s sum.Sum, folds int) sum.Sum {
+	if t := o.turn(folds); t > 0 {
+		return s.Plus(sum.Hem, "turn of the thick cloth", t)
+	}
+	return s
 }
 
 // hemmedWidth adds the folds of a hem.
@@ -68,7 +84,7 @@ func hemmedWidth(o Order, s sum.Sum) sum.Sum {
 	for i, h := range o.Plan.Hem {
 		s = s.Plus(sum.Hem, []string{"hem, first fold", "hem, second fold"}[i], h)
 	}
-	return s
+	return o.turned(s, len(o.Plan.Hem))
 }
 
 func hemMaking(o Order) Making {

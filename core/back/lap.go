@@ -34,15 +34,16 @@ func banded(o Order) (Back, finding.List) {
 			fmt.Sprintf("Type up to %s; about %s is usual.", o.text(most.Floor(o.Step)), o.usual()))
 		return Back{}, found
 	}
-	width := o.half().Plus(sum.Overlap, "half the lap", band.Div(2)).Plus(sum.Hem, "band, first fold", band).
-		Plus(sum.Hem, "band, second fold", band)
+	width := o.turned(o.half().Plus(sum.Overlap, "half the lap", band.Div(2)).
+		Plus(sum.Hem, "band, first fold", band).Plus(sum.Hem, "band, second fold", band), 2)
+	folds := 2*band + o.turn(2)
 	b := Back{Panels: []Panel{{Role: ref.ClosurePanel, Name: "back.panel", Title: "Back piece", Size: o.panel(width),
 		Count: 2}}}
-	reach := b.Panels[0].Size.Width.Total() - 2*band
+	reach := b.Panels[0].Size.Width.Total() - folds
 	b.Lies = o.two(reach, reach, 0)
 	b.Marks = []Mark{{HemLine, o.upright(reach-band, 0)}, {HemLine, o.upright(o.width()-reach+band, 0)}}
 	b.Keep = []Mark{{HemLine, o.upright(o.width()-reach, band)}}
-	b.Overlap = o.overlap(b.Panels, "less both folds of the band", 2*band)
+	b.Overlap = o.overlap(b.Panels, "less both folds of the band", folds)
 	b.Opening = o.side()
 	b.Sewn = sewnAlong(o, "band", 2)
 	b.Making = []Making{{Role: ref.DoHem, Stack: turnedPiece("its hem"), Turned: true,

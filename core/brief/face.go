@@ -394,6 +394,10 @@ func parts(f *FaceTeller) {
 		f.extent(path("parts", i, "height"), "Finished height of part "+strconv.Itoa(i+1), " high",
 			"The rest of the height", part.Height)
 		heights = append(heights, part.Height)
+		f.Say(", ")
+		f.Length(f.at()+path("parts", i, "overhang"),
+			f.label("How much longer part "+strconv.Itoa(i+1)+" is than its place"))
+		f.Say(" longer than its place")
 		if len(f.face.Parts) > 1 {
 			f.Say(" ")
 			f.Press(Press{ID: f.id("parts", i) + "#out", Says: "take it out",

@@ -223,8 +223,15 @@ type Face struct {
 	Found []Found
 	// Applied are shapes laid on it, the lowest first.
 	Applied []applique.Placed
-	// Worked are the parts of a stack that are gathered or folded.
-	Worked []Worked
+	// Worked are the parts of a stack that are gathered or folded, Standing those that are longer than their place.
+	Worked   []Worked
+	Standing []Standing
+}
+
+// Standing is a part of a stack that is longer than its place, as it is called, and by how much.
+type Standing struct {
+	Name string
+	By   length.Length
 }
 
 // Worked is a part of a stack with steps of its own.

@@ -292,3 +292,36 @@ func TestAnyGridIsWhole(t *testing.T) {
 		assert.Less(t, built.Sewn.Height.Total(), o.Top.Height.Total()+2*eighth)
 	})
 }
+
+// A part that is longer than its place stands out half of that at either end: as it is drawn, cut and placed; what is
+// sewn is as wide as its place.
+func TestAPartThatStandsOutIsCentredAndSquaredUp(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		by := (in / 8).Times(rapid.IntRange(0, 16).Draw(t, "by"))
+		plain := func(cloth string) plan.Face {
+			return plan.Face{Kind: plan.PlainFace, Cloth: cloth,
+				Applique: []plan.Shape{{Key: "s", Shape: "circle", Width: in, Cloth: "C", Name: "moon"}}}
+		}
+		f := plan.Face{Kind: plan.StackFace, Parts: []plan.Part{
+			{Key: "1", Height: plan.Extent{Width: 4 * in}, Overhang: by, Face: plain("A")},
+			{Key: "2", Height: plan.Extent{Width: 6 * in}, Face: plain("B")}}}
+		size := sum.Size{Width: sum.Of(sum.Part, "w", 12*in), Height: sum.Of(sum.Part, "h", 10*in)}
+		raw := sum.Size{Width: size.Width.Between(sum.Seam, "seam", in/4),
+			Height: size.Height.Between(sum.Seam, "seam", in/4)}
+		made, found := front.Build(front.Order{Face: f, Path: "/pieces/front/face", Finished: size, Trimmed: raw,
+			Top: raw, Seam: in / 4, Left: in / 4, Above: in / 4, Step: in / 8})
+		require.False(t, found.Stopped(), "%v", found)
+		assert.Equal(t, 12*in+in/2+by, made.Parts[0].Size.Width.Total())
+		assert.Equal(t, 12*in+in/2, made.Parts[1].Size.Width.Total())
+		assert.Equal(t, 12*in+in/2, made.Sewn.Width.Total())
+		assert.Equal(t, 12*in, made.Finished.Width.Total())
+		c := made.Cells[0]
+		assert.Equal(t, [2]length.Length{-in/4 - by/2, 12*in + in/2 + by}, [2]length.Length{c.X, c.Width})
+		require.Len(t, made.Applied, 2)
+		assert.Equal(t, made.Applied[1].X, made.Applied[0].X, "in the middle of both")
+		assert.Equal(t, made.Applied[0].From.Left, made.Applied[0].From.Right)
+		if by > 0 {
+			assert.Equal(t, []front.Standing{{Name: "part 1", By: by}}, made.Standing)
+		}
+	})
+}

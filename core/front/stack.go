@@ -68,11 +68,20 @@ func stack(o Order) (Face, finding.List) {
 			shows = closed(shows, off)
 			p.Height.Width += off
 		}
+		if p.Overhang >= o.Finished.Width.Total() {
+			found.Add(finding.Stop, "out-of-range", fmt.Sprintf("%s/parts/%d/overhang", o.Path, i),
+				fmt.Sprintf("Part %d stands out %s in all, as much as the %s it has to cover.", i+1, text(p.Overhang),
+					text(o.Finished.Width.Total())), "Type what is trimmed off at both ends together, an inch or so.")
+			found[len(found)-1].Nearest = o.Style.Plain((o.Finished.Width.Total() / 8).Ceil(o.Step))
+			return Face{}, found
+		}
 		sub := o.partOf(i, p, above, below)
 		built, said := Build(sub)
 		if found = append(found, said...); said.Stopped() {
 			return Face{}, found
 		}
+		built.stand(p.Overhang, o.Finished.Width.Total())
+		f.stands(i, p.Overhang, built.Standing)
 		f.add(built, i, sub.In, at)
 		for _, p := range built.Applied {
 			f.Applied = append(f.Applied, p.Lower(at, o.Finished.Height.Total()))
@@ -80,8 +89,8 @@ func stack(o Order) (Face, finding.List) {
 		f.worked(built, sub.In)
 		sewn = sewn.Plus(sum.Part, fmt.Sprintf("part %d as sewn, less its seams", i+1),
 			built.Sewn.Height.Total()-2*o.Seam)
-		if len(wide) == 0 || built.Sewn.Width.Total() < wide.Total() {
-			wide = built.Sewn.Width // wider ones are centred and squared up
+		if is := squaredUp(built.Sewn.Width, p.Overhang); len(wide) == 0 || is.Total() < wide.Total() {
+			wide = is // wider ones are centred and squared up
 		}
 		at += p.Height.Width
 		if i > 0 {
@@ -101,6 +110,11 @@ func (o Order) partOf(i int, p plan.Part, above, below length.Length) Order {
 	sub.Face, sub.Path, sub.In = p.Face, fmt.Sprintf("%s/parts/%d/face", o.Path, i), p.Key
 	sub.Centre = plan.Sized{} // measured of a face that is alone
 	sub.AsCut = p.Height.Cut != 0
+	stands := func(s sum.Sum) sum.Sum { return s.Between(sum.Squaring, "stands out, squared up later", p.Overhang/2) }
+	if p.Overhang > 0 {
+		sub.Finished.Width, sub.Trimmed.Width = stands(sub.Finished.Width), stands(sub.Trimmed.Width)
+		sub.Top.Width = stands(sub.Top.Width)
+	}
 	sub.Held.Top, sub.Held.Bottom = o.Held.Top || i > 0, o.Held.Bottom || i < len(o.Face.Parts)-1
 	sub.Finished.Height = sum.Of(sum.Part, "height of the part", p.Height.Width)
 	sub.Trimmed.Height = sum.Of(sum.Seam, "seam allowance", o.edge(sub.Held.Top)).Then(sub.Finished.Height).
@@ -121,6 +135,51 @@ func (o Order) partOf(i int, p plan.Part, above, below length.Length) Order {
 		sub.Above = o.Seam
 	}
 	return sub
+}
+
+// squaredUp is a width of a part without what it stands out.
+func squaredUp(s sum.Sum, by length.Length) sum.Sum {
+	if by == 0 {
+		return s
+	}
+	return s.Plus(sum.Squaring, "squared up", -by/2*2)
+}
+
+// stands keeps that a part stands out, and those of a stack within it that do.
+func (f *Face) stands(i int, by length.Length, within []Standing) {
+	name := fmt.Sprintf("part %d", i+1)
+	if by > 0 {
+		f.Standing = append(f.Standing, Standing{Name: name, By: by})
+	}
+	for _, s := range within {
+		f.Standing = append(f.Standing, Standing{Name: s.Name + " of " + name, By: s.By})
+	}
+}
+
+// stand centres a part that is longer than its place on a face so wide.
+func (f *Face) stand(by, whole length.Length) {
+	if by == 0 {
+		return
+	}
+	x := -(by / 2).Float()
+	for i, c := range f.Cells {
+		c.X -= by / 2
+		if c.Line != nil {
+			c = polygon(c, moved(x, 0), c.Line)
+		}
+		f.Cells[i] = c
+	}
+	for i := range f.Seams {
+		f.Seams[i].X1, f.Seams[i].X2 = f.Seams[i].X1+x, f.Seams[i].X2+x
+	}
+	for i := range f.Corners {
+		for k := range f.Corners[i] {
+			f.Corners[i][k].X += x
+		}
+	}
+	for i, p := range f.Applied {
+		f.Applied[i] = p.Aside(-by/2, whole)
+	}
 }
 
 // worked keeps a part, or the parts of a stack within it, that has steps of its own.

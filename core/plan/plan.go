@@ -577,7 +577,9 @@ type Part struct {
 	Key ref.Key `json:"key,omitempty"`
 	// Height as finished. The heights make up the height of the face.
 	Height Extent `json:"height"`
-	Face   Face   `json:"face"`
+	// Overhang is how much longer it is than its place, half of it at either end, squared up when the parts are joined.
+	Overhang length.Length `json:"overhang,omitempty"`
+	Face     Face          `json:"face"`
 }
 
 // Shape is one appliquéd shape.

@@ -553,6 +553,7 @@ func judgeStack(v *Judge, path string, f Face) {
 	for i, p := range f.Parts {
 		at := fmt.Sprintf("%s/parts/%d", path, i)
 		v.extent(at+"/height", "A part of a stack", p.Height, length.Inch/4)
+		v.Between(at+"/overhang", "What a part is longer than its place", p.Overhang, 0, 2*mostMargin)
 		judgeFace(v, at+"/face", p.Face)
 	}
 }

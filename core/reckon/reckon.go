@@ -15,6 +15,7 @@ import (
 	"umschlag/core/edging"
 	"umschlag/core/finding"
 	"umschlag/core/fit"
+	"umschlag/core/layers"
 	"umschlag/core/length"
 	"umschlag/core/panel"
 	"umschlag/core/plan"
@@ -272,7 +273,7 @@ func (r *run) back(piece cover.Piece, top panel.Panel, m fit.Panel) (back.Back, 
 	}
 	b, found := back.Build(back.Order{Plan: r.Plan.Back, Front: cut, Finished: out.Finished.Width.Total(),
 		High: out.Finished.Height.Total(), Seam: r.Plan.Cover.Seam, Flange: r.Plan.Cover.Flange, Pad: r.Plan.Object,
-		Step: r.Plan.Habits.Step, Style: r.Plan.Style()})
+		Step: r.Plan.Habits.Step, Style: r.Plan.Style(), Thick: thicker(r.Plan, out.Cloth)})
 	r.find(found)
 	if r.stopped() {
 		return b, false
@@ -288,6 +289,14 @@ func (r *run) back(piece cover.Piece, top panel.Panel, m fit.Panel) (back.Back, 
 	}
 	r.Back = &out
 	return b, true
+}
+
+// thicker is how thick a cloth is that is thicker than usual; 0 for others.
+func thicker(p plan.Plan, cloth string) length.Length {
+	if beyond := layers.Beyond(p, cloth); beyond > 0 {
+		return layers.Thick(nil) + beyond
+	}
+	return 0
 }
 
 // supplies sizes the edges, lays out all that is cut, and holds the seams of the cover against each other.

@@ -87,6 +87,10 @@ var hints = map[string]func(*sifter){
 			p.Object.Length, p.Object.Depth = p.Object.Depth, p.Object.Length
 		})
 	},
+	"cover-smaller": func(s *sifter) {
+		s.absorbed("The outermost patches cut wider", plan.AbsorbOuter)
+		s.absorbed("All patches cut larger", plan.AbsorbPatch)
+	},
 	"shape-over-border": bordersFirst,
 	"borders-none": func(s *sifter) {
 		s.quilting("Borders quilted as what lies inside them", func(q *plan.Quilting) { q.Borders = nil })
@@ -178,6 +182,20 @@ func (s *sifter) quilting(text string, do func(*plan.Quilting)) bool {
 				next := *q.Quilting
 				do(&next)
 				q.Quilting = &next
+				p.Pieces[at] = q
+			}
+		}
+	})
+}
+
+// absorbed lets something else of the piece a finding is about take up what it loses.
+func (s *sifter) absorbed(text string, by plan.Absorb) bool {
+	return s.change(text, func(p *plan.Plan) {
+		for name, q := range p.Pieces {
+			if finding.Within(s.about.About, finding.Path("pieces", name)) {
+				at := plan.Keeper(*p, name, func(q plan.Piece) bool { return q.Absorb != "" })
+				q = p.Pieces[at]
+				q.Absorb = by
 				p.Pieces[at] = q
 			}
 		}

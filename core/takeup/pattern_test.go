@@ -162,8 +162,9 @@ func TestWhatTheQuiltingOfBordersTakes(t *testing.T) {
 	for _, c := range []struct {
 		b          *plan.BorderQuilting
 		wide, long float64
-	}{{nil, 0, 0}, {&plan.BorderQuilting{Ditch: true, After: true}, 0, 0}, {&plan.BorderQuilting{Along: length.Inch}, one,
-		0}, {&plan.BorderQuilting{Across: length.Inch}, 0, one}, {&plan.BorderQuilting{Free: length.Inch}, one / 2, one / 2}} {
+	}{{nil, 0, 0}, {&plan.BorderQuilting{Ditch: true, After: true}, 0, 0},
+		{&plan.BorderQuilting{Along: length.Inch}, one, 0}, {&plan.BorderQuilting{Across: length.Inch}, 0, one},
+		{&plan.BorderQuilting{Free: length.Inch}, one / 2, one / 2}} {
 		wide, long := takeup.Borders(bulge, c.b)
 		assert.InDelta(t, c.wide, wide, 1e-12)
 		assert.InDelta(t, c.long, long, 1e-12)

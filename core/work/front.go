@@ -324,9 +324,31 @@ func sewBorders(b *builder) {
 		b.add(Step{Role: ref.DoJoinParts, Stage: Piecing, Act: PartsJoined, Seams: n,
 			Stack: facing(Sheet{What: "parts so far"}, Sheet{What: "next part"}), Title: "Join the parts",
 			Machine: b.piecing(), Press: pressText(press.Down), Caution: pinsText(b),
-			Text:  "From the top, middles pinned to middles. A part that came out longer is centred and squared up after.",
+			Text:  "From the top, middles pinned to middles. A part that came out longer is centred and squared up after." + standing(b),
 			Check: fmt.Sprintf("The whole is %s, raw edge to raw edge.", b.size(b.Face.Sewn))})
+		if len(b.Face.Standing) > 0 && !b.Quilted {
+			b.add(Step{Role: ref.DoTrim, Stage: Piecing, Title: "Square up the parts", Caution: rotaryCaution,
+				Text:  fmt.Sprintf("Trim what stands out even with the others, so that the whole is %s.", b.size(b.Face.Sewn)),
+				Check: "Both diagonals are alike."})
+		}
 	}
+}
+
+// standing says which parts are longer than their place, and when that is trimmed off.
+func standing(b *builder) string {
+	var out []string
+	for _, s := range b.Face.Standing {
+		out = append(out, fmt.Sprintf("%s stands out %s at either end", s.Name, b.text(s.By/2)))
+	}
+	if len(out) == 0 {
+		return ""
+	}
+	first := strings.Join(out, ", ")
+	when := "it is trimmed off next"
+	if b.Quilted {
+		when = "it is trimmed off when the whole is quilted"
+	}
+	return fmt.Sprintf(" %s: %s.", strings.ToUpper(first[:1])+first[1:], when)
 }
 
 func stacked(f front.Face) int {

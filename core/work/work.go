@@ -591,9 +591,24 @@ func makeBack(b *builder, measured []string) {
 		if caution == "" && m.Press != "" {
 			caution = ironCaution
 		}
+		if m.Role == ref.DoHem { // through two or three layers of its cloth
+			sewn := plan.SewnTogether(b.Plan, b.ofBack())
+			m.Machine.Stitch, m.Machine.Needle = sewn.Closing, needle(sewn, 0)
+		}
 		b.add(Step{Role: m.Role, Stage: Backing, Title: m.Title, Text: m.Text, Stack: makingStack(b, m),
 			Turned: m.Turned, Machine: m.Machine, Press: m.Press, Check: m.Check, Caution: caution})
 	}
+}
+
+// ofBack are the cloths the pieces of the back are cut from.
+func (b *builder) ofBack() []string {
+	var out []string
+	for _, c := range b.Cuts {
+		if c.Piece == "back" && !c.Under {
+			out = append(out, c.Cloth)
+		}
+	}
+	return out
 }
 
 func closeCover(b *builder) {

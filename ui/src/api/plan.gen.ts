@@ -579,6 +579,10 @@ key?: string
  * Height as finished. The heights make up the height of the face.
  */
 height?: (string | number)
+/**
+ * Overhang is how much longer it is than its place, half of it at either end, squared up when the parts are joined.
+ */
+overhang?: (string | number)
 face?: Face
 }
 export interface Sampled {
