@@ -125,6 +125,8 @@ var hemming = machine.SetUp{Stitch: "straight stitch 2.5 mm", Needle: "80/12"}
 // Back is a closure reckoned.
 type Back struct {
 	Panels []Panel
+	// Begun tells that the seam at its bottom is sewn before the others.
+	Begun bool
 	// Lies are the panels as they lie, the lowest first.
 	Lies  []Lie
 	Marks []Mark

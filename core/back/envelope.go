@@ -98,8 +98,8 @@ func hemMaking(o Order) Making {
 	}
 	return Making{Role: ref.DoHem, Stack: turnedPiece("its hem"), Turned: true,
 		Title: "Hem the back pieces", Machine: hemming, Press: "Press the hem flat.",
-		Text: fmt.Sprintf("Turn one long edge of each to the wrong side %s, press, and stitch close to the %s.",
-			strings.Join(folds, " and again "), inner)}
+		Text: fmt.Sprintf("Turn the edge of each piece that comes to lie in the middle of the back, %s long, to the wrong side %s, press, and stitch close to the %s.",
+			o.text(o.height()), strings.Join(folds, " and again "), inner)}
 }
 
 // sewnAlong is stitching over the whole height, so many times.
@@ -128,7 +128,8 @@ func folded(o Order) (Back, finding.List) {
 	b.Opening = o.side()
 	b.Making = []Making{{Role: ref.DoFold, Stack: turnedPiece("its other half, folded over"), Turned: true,
 		Title: "Fold the back pieces", Press: "Press the folds sharp.",
-		Text: "Fold each in half along its height, wrong sides together, raw edges even; baste the raw edges."}}
+		Text: fmt.Sprintf("Fold each in half along its height, wrong sides together, raw edges even: the folds, %s long, come to lie in the middle of the back. Baste the raw edges.",
+			o.text(o.height()))}}
 	b.Laid = "Folds to the middle. " + rightFirst
 	if o.Plan.Lined {
 		o.line(&b)
@@ -157,7 +158,8 @@ func (o Order) line(b *Back) {
 			Stack: []Sheet{{What: "half of the lining", Lies: RightUp, Of: LiningCloth},
 				{What: "the other half", Lies: WrongUp, Of: LiningCloth}},
 			Title: "Join the lining", Press: "Press the seam open.",
-			Text: fmt.Sprintf("Right sides together along one height, with a gap of %s in its middle.", o.text(gap))})
+			Text: fmt.Sprintf("Right sides together along one height, %s long, with a gap of %s in its middle.",
+				o.text(o.height()), o.text(gap))})
 	b.Sewn = b.Sewn.Then(sewnAlong(o, "seam in the lining", 1))
 	b.Laid += " Over them the lining, right side down."
 	b.Turned = "Turn it through the gap in the lining, sew that shut, and turn the cover once more through its overlap."

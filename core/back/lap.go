@@ -48,7 +48,7 @@ func banded(o Order) (Back, finding.List) {
 	b.Sewn = sewnAlong(o, "band", 2)
 	b.Making = []Making{{Role: ref.DoHem, Stack: turnedPiece("its hem"), Turned: true,
 		Title: "Fold the bands", Machine: hemming, Press: "Press both folds.",
-		Text: fmt.Sprintf("Turn one long edge of each to the wrong side %s and again %s, press, and stitch close to the inner fold.", o.text(band), o.text(band))}}
+		Text: o.bandText("close to the inner fold")}}
 	b.Laid = "The bands lie on each other. " + rightFirst
 	return b, found
 }
@@ -84,11 +84,13 @@ func lapped(o Order) (Back, finding.List) {
 		Box{X: o.middle() - o.Plan.Tape/2, Y: (o.height() - long.Total()) / 2, Width: o.Plan.Tape,
 			Height: long.Total()}})
 	b.Sewn = b.Sewn.Then(sum.Repeat(4, sum.Part, "round the tape", long.Total()))
+	b.Making[0].Text = o.bandText("the band of the left piece close to the inner fold; that of the right one waits for its tape")
 	b.Making = append(b.Making, Making{Role: ref.DoTape, Stack: onPiece(Sheet{What: "hook-and-loop tape"}),
 		Title: "Sew the tape on", Machine: machine.SetUp{Stitch: "straight stitch 2.5 mm", Needle: "90/14"},
-		Text:    fmt.Sprintf("Cut %s of both sides of the tape. Centre each between fold and stitching of its band: the soft side on the right side of the inner band, the hooks on the wrong side of the outer one. Stitch all round.", o.text(long.Total())),
+		Text: fmt.Sprintf("Cut %s of both sides of the tape. The soft side lies on the right side of the left piece, which lies inside, centred between fold and stitching of its band: stitch all round. Open the band of the right piece, lay the hooks on its right side between its two creases, and stitch all round through this one layer, so that nothing shows outside; then fold the band again and stitch it close to the inner fold.",
+			o.text(long.Total())),
 		Check:   "Closed, both pieces lie flat and make the width of the front.",
-		Caution: "The tape is thick and dense: change to a new 90/14 and wear glasses."})
+		Caution: "The tape is thick and dense: put a new needle in and wear glasses."})
 	return b, found
 }
 
@@ -158,4 +160,10 @@ func tied(o Order) (Back, finding.List) {
 			Text:  fmt.Sprintf("Fold each in four along its length, the ends turned in, and stitch it shut. Sew %d pairs on, %s apart: one of a pair to the fold of the outer band, the other to the inner piece behind it.", n, o.text(o.High.Div(n))),
 			Check: "Tied, both pieces lie flat."})
 	return b, found
+}
+
+// bandText says how the bands are folded and stitched.
+func (o Order) bandText(stitched string) string {
+	return fmt.Sprintf("Turn the edge of each piece that comes to lie in the middle of the back, %s long, to the wrong side %s and again %s, press, and stitch %s.",
+		o.text(o.height()), o.text(o.Plan.Band), o.text(o.Plan.Band), stitched)
 }

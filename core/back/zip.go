@@ -93,7 +93,7 @@ func insertZip(o Order) Making {
 		Stack:   []Sheet{{What: "zip", Lies: RightUp}, {What: "back piece", Lies: RightUp, Of: BackCloth}},
 		Title:   "Sew the zip in",
 		Machine: machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 2.5 mm", Needle: "80/12"},
-		Text:    fmt.Sprintf("Press %s under along one long edge of each piece. Lay the folds along the teeth of the closed zip, %s of each end sewn shut, and stitch down both sides.", o.text(o.Plan.Seam), o.text(o.Seam+o.Flange+zipEnd)),
+		Text:    fmt.Sprintf("Press %s under along the edge of each piece that comes to lie in the middle of the back, %s long. Lay the folds along the teeth of the closed zip, %s of each end sewn shut, and stitch down both sides.", o.text(o.Plan.Seam), o.text(o.height()), o.text(o.Seam+o.Flange+zipEnd)),
 		Check:   fmt.Sprintf("Sewn together, the back is %s wide, as the front. Trim what is beyond, the zip too: sew across its teeth before you cut it.", o.text(o.width()))}
 }
 
@@ -139,7 +139,7 @@ func sideZip(o Order) (Back, finding.List) {
 		Machine: machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 2.5 mm", Needle: "80/12"},
 		Text:    fmt.Sprintf("Front and back right sides together: sew the bottom seam from both corners to where the opening begins, %s in all, and baste the rest. Press it open, lay the closed zip face down on it, stitch both sides, and take the basting out.", o.text(o.Finished-open.Total())),
 		Check:   "The zip runs freely and no tape shows."}}
-	b.Laid = "The bottom is sewn already: the other three sides. " + openFirst
+	b.Laid, b.Begun = "The bottom is sewn already. "+openFirst, true
 	b.Turned = "Turn it through the zip."
 	return b, found
 }

@@ -89,7 +89,7 @@ func jacket(p plan.Plan) (Cover, finding.List) {
 var (
 	flapLaid = map[plan.FlapStyle]string{
 		plan.Folded:  "Fold each flap in half along its height, wrong sides together, press, and top-stitch the fold.",
-		plan.Flipped: "Hem one long edge of each flap and turn it right side down, the hem to the middle.",
+		plan.Flipped: "Hem the edge of each flap that comes to lie nearest the spine, as long as the jacket is high, and turn the flap right side down, the hem to the middle.",
 	}
 	flapRuns = map[plan.FlapStyle][]Run{plan.Folded: {{Left}, {Right}}, plan.Flipped: {{Left}}}
 )

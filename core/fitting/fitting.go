@@ -60,6 +60,8 @@ type Fitted struct {
 	Layers *plan.Layers
 	// Buttons it takes.
 	Buttons int
+	// Making says how it is made up; empty where it is not.
+	Making string
 	// Fixing says how it is sewn on, Caution what to take care of there; Hand tells that it is sewn on by
 	// hand, Through that the piece is cut through.
 	Fixing, Caution string
@@ -147,6 +149,9 @@ func (o Order) one(i int, f plan.Fitting) (Fitted, finding.List) {
 	out := Fitted{Index: i, Title: k.Title, On: f.On, Cloth: f.Cloth, Boxes: boxes, Round: k.Round, Caution: k.Caution,
 		Hand: k.Hand, Through: k.Through, Fixing: k.Fixing(m), Late: m.through(), From: distances(*piece, boxes[0])}
 	out.Check = o.check(out.From)
+	if k.Making != nil {
+		out.Making = k.Making(m)
+	}
 	if k.Parts != nil {
 		out.Parts = k.Parts(m)
 		for j := range out.Parts {

@@ -215,7 +215,7 @@ func TestAFoldedPocketIsCutDouble(t *testing.T) {
 	p := one(t, plan.Fitting{Kind: "pocket", Width: 5 * in, Height: 4 * in, Style: "folded"})
 	assert.Equal(t, []length.Length{11 * in / 2, 17 * in / 2},
 		[]length.Length{p.Parts[0].Size.Width.Total(), p.Parts[0].Size.Height.Total()})
-	assert.Contains(t, p.Fixing, "Fold it double")
+	assert.Contains(t, p.Making, "Fold it double")
 }
 
 func TestPensStandInSlotsFromTheRight(t *testing.T) {

@@ -63,6 +63,8 @@ type Kind struct {
 	Lines func(Made, Box) []Line
 	// Judge finds sizes that do not go together, at a path; nil where all do.
 	Judge func(Made, string, *finding.List)
+	// Making says how it is made up before it is sewn on; nil where nothing is made up.
+	Making func(Made) string
 	// Fixing says how it is sewn on, and Caution what to take care of there; Hand is sewn on by hand.
 	Fixing  func(Made) string
 	Caution string
@@ -83,20 +85,23 @@ var Kinds kind.Set[Kind]
 
 func init() {
 	Kinds.Add("handle", Kind{Title: "Handle", Needs: []string{"length", "width"}, Foot: boxed, Parts: strip,
-		Lines: cross, Judge: reach, Fixing: boxStitch, Caution: strapCaution})
+		Lines: cross, Judge: reach, Making: tube, Fixing: boxStitch, Caution: strapCaution})
 	Kinds.Add("strap", Kind{Title: "Strap", Needs: []string{"length", "width"}, Foot: boxed, Parts: strips,
-		Bought: hookAndLoop, Lines: cross, Judge: pair, Fixing: turnedStrap, Caution: strapCaution})
+		Bought: hookAndLoop, Lines: cross, Judge: pair, Making: tube, Fixing: turnedStrap, Caution: strapCaution})
 	Kinds.Add("belt", Kind{Title: "Belt", Needs: []string{"length", "width"}, Foot: boxed, Parts: strips,
-		Bought: hookAndLoop, Lines: cross, Judge: pair, Fixing: turnedStrap, Caution: strapCaution})
+		Bought: hookAndLoop, Lines: cross, Judge: pair, Making: tube, Fixing: turnedStrap, Caution: strapCaution})
 	Kinds.Add("loop", Kind{Title: "Loop", Needs: []string{"length", "width"}, Foot: boxed, Parts: strip, Lines: cross,
+		Making:  tube,
 		Fixing:  func(m Made) string { return "Fold it in half and catch both ends in one " + m.box() + "." },
 		Caution: strapCaution})
 	Kinds.Add("pocket", Kind{Title: "Pocket", Needs: []string{"width", "height"}, Foot: sized, Parts: pocket,
-		Lines: slots, Judge: pens, Fixing: pocketStitch})
+		Lines: slots, Judge: pens, Making: pocketMade, Fixing: pocketStitch})
 	Kinds.Add("label", Kind{Title: "Label", Needs: []string{"width", "height"}, Foot: sized, Parts: patch,
 		Fixing: func(Made) string { return "Press the edges under and stitch all round." }})
 	Kinds.Add("tape", Kind{Title: "Tape", Needs: []string{"length", "width"}, Foot: lying, Bought: tape,
-		Fixing: func(Made) string { return "Stitch all round, close to the edge." }, Caution: strapCaution})
+		Fixing: func(Made) string {
+			return "Stitch all round, close to the edge, begun in the middle of a long side and over its beginning at the end: tape is pulled."
+		}, Caution: strapCaution})
 	Kinds.Add("button", Kind{Title: "Button", Needs: []string{"width"}, Foot: square, Bought: buttons,
 		Fixing: func(Made) string {
 			return "Sew it on through a small square of firm cloth behind."
@@ -126,11 +131,11 @@ func boxStitch(m Made) string {
 }
 
 func turnedStrap(m Made) string {
-	end := "close the open end with a dense zigzag"
+	end := "Close the open end with a dense zigzag"
 	if m.turnedIn() {
-		end = fmt.Sprintf("turn the open end in by %s and stitch across it", m.Text(m.Seam))
+		end = fmt.Sprintf("Turn the open end in by %s and stitch across it", m.Text(m.Seam))
 	}
-	s := fmt.Sprintf("Turn it, %s, fold %s under and hold it with a %s.", end, m.Text(m.foldUnder), m.box())
+	s := fmt.Sprintf("%s, fold %s under and hold it with a %s.", end, m.Text(m.foldUnder), m.box())
 	if m.Short > 0 {
 		s += fmt.Sprintf(" Sew %s of hook tape to the end of the short one and %s of loop tape to that of the long one, on the sides that will meet.", m.Text(m.Tape), m.Text(2*m.Tape))
 	}
@@ -190,13 +195,40 @@ func pocket(m Made) []Part {
 				Plus(sum.Seam, "turned under", m.Seam)}}}
 }
 
-func pocketStitch(m Made) string {
-	s := fmt.Sprintf("Turn %s under twice at the top and stitch it, press the other edges under, and",
-		m.Text(m.pocketHem/2))
-	if m.Style == plan.FoldedPocket {
-		s = "Fold it double, right sides together, sew round but for a small gap, turn it and top-stitch the fold; then"
+// tube is how a strip becomes a strap: open at both ends where both lie under boxes, else at one.
+func tube(m Made) string {
+	sewn := fmt.Sprintf("sew the long side %s from the edge, forwards and back at both ends", m.Text(m.Seam))
+	if m.Kind == "strap" || m.Kind == "belt" {
+		sewn = fmt.Sprintf("sew the long side and across one end %s from the edge, needle down at the corner, forwards and back at both ends of the seam; clip the corner", m.Text(m.Seam))
 	}
-	s += " stitch close to the edge on three sides, back and forth at the top."
+	return fmt.Sprintf("%sFold the strip along its length, right sides together, and %s. Turn it with something blunt, and press the seam into one edge: it is %s wide.",
+		m.within(), sewn, m.Text(m.Width))
+}
+
+// within says how what lies inside a fitting is laid into it.
+func (m Made) within() string {
+	l := m.Layers
+	out := ""
+	if l != nil && l.Lining != "" {
+		out += "Lay the lining on the wrong side and sew both as one. "
+	}
+	if l != nil && l.Batting != nil && l.Batting.Count > 0 {
+		out += "Baste the batting to the wrong side of one half, clear of the seams, so that it is turned with it. "
+	}
+	return out
+}
+
+// pocketMade is how a pocket is made up.
+func pocketMade(m Made) string {
+	if m.Style == plan.FoldedPocket {
+		return m.within() + "Fold it double, right sides together, sew round but for a small gap in the lower edge, clip the corners, turn it, press, and top-stitch the fold."
+	}
+	return m.within() + fmt.Sprintf("Turn %s under twice at the top and stitch it; press the other three edges under by %s.",
+		m.Text(m.pocketHem/2), m.Text(m.Seam))
+}
+
+func pocketStitch(m Made) string {
+	s := "Stitch it on close to the edge on three sides, the top open, back and forth at both ends."
 	if m.Slots > 0 {
 		s += fmt.Sprintf(" Stitch off %d pen slots of %s from its right side.", m.Slots, m.Text(m.Slot))
 	}

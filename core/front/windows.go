@@ -16,9 +16,23 @@ type Windows struct {
 	Unit, Template, Side length.Length
 	// Whole windows lie between two units, half ones at the rim; at the points units meet.
 	Whole, Half, Points int
-	Buttons             bool
+	// Columns and Rows of units.
+	Columns, Rows int
+	Buttons       bool
 	// Eats is the ground cloth against the front it makes.
 	Eats float64
+}
+
+// Rim is how many of its points lie at its edge.
+func (w Windows) Rim() int { return 2 * (w.Columns + w.Rows) }
+
+// Inner is how many points get their buttons while it is flat: those at the edge of a whole front lie in the closing
+// seam, those of a part of a stack do not.
+func (w Windows) Inner(in ref.Key) int {
+	if in != "" {
+		return w.Points
+	}
+	return w.Points - w.Rim()
 }
 
 // windows is ground squares whose corners are folded to the middle twice and which are
@@ -46,7 +60,7 @@ func windows(o Order) (Face, finding.List) {
 	w.lay(length.FromFloat(side), patch)
 	f := w.face
 	f.Windows = &Windows{Unit: w.unit, Template: 2 * w.unit, Side: length.FromFloat(side), Whole: w.whole, Half: w.half,
-		Points: (w.r + 1) * (w.c + 1), Buttons: o.Face.Buttons,
+		Points: (w.r + 1) * (w.c + 1), Columns: w.c, Rows: w.r, Buttons: o.Face.Buttons,
 		Eats: math.Pow((2*w.unit+2*w.hem()).Float()/w.unit.Float(), 2)}
 	return f, found
 }

@@ -332,6 +332,9 @@ func (l Layers) settle(quilted bool, sizes usual) Layers {
 			*l.Overhang = sizes.overhang
 		}
 	}
+	if l.Lining == "" { // it is ironed to the lining
+		l.Stiffener = ""
+	}
 	if l.Batting == nil {
 		return l
 	}

@@ -45,6 +45,10 @@ func (p Plan) Unread() finding.List {
 		}
 	}
 	for name, q := range p.Pieces {
+		if l := q.Layers; l != nil && l.Stiffener != "" && l.Lining == "" {
+			u.found.Add(finding.Note, "unread", finding.Path("pieces", name, "layers", "stiffener"),
+				"A stiffener is ironed to the lining, and there is none: it changes nothing.", "Choose a lining, or take it out.")
+		}
 		if q.Face != nil {
 			u.face(finding.Path("pieces", name, "face"), *q.Face)
 		}

@@ -36,8 +36,10 @@ func TestPipingGoesRoundEverySeamItBelongsTo(t *testing.T) {
 	require.Len(t, r.Strips, 1)
 	assert.GreaterOrEqual(t, r.Strips[0].Joined.NM, r.Strips[0].Need.NM)
 	assert.Equal(t, r.Counts["piping strips"], len(r.Strips[0].Lie))
-	assert.Less(t, stepAt(r, "step.piece:back.role:hem"), stepAt(r, "step.role:make-piping"))
-	assert.Less(t, stepAt(r, "step.role:baste-piping"), stepAt(r, "step.role:close"))
+	assert.Less(t, stepAt(r, "step.role:make-piping"), stepAt(r, "step.role:baste-piping"))
+	assert.Less(t, stepAt(r, "step.role:baste-piping"), stepAt(r, "step.piece:back.role:cut-back"),
+		"while the front is flat")
+	assert.Equal(t, "front", r.Steps[stepAt(r, "step.role:baste-piping")].Piece)
 	p.Edges.Piping.Bought = true
 	bought := reckon.Reckon(p, nil)
 	assert.Equal(t, "80″", length1(t, bought, "piping, bought"))
@@ -90,8 +92,8 @@ func TestAPadMadeAtHome(t *testing.T) {
 	assert.Equal(t, "36½″", cut(t, r, "cut.role:form").Height.Text, "no seam at the fold")
 	assert.Equal(t, []string{"5½″", "1½″"},
 		[]string{cut(t, r, "cut.role:form-tab").Width.Text, cut(t, r, "cut.role:form-tab").Height.Text})
-	assert.Contains(t, r.Steps[stepAt(r, "step.role:make-pad")].Text, "through the tab")
-	assert.Less(t, stepAt(r, "step.role:make-pad"), stepAt(r, "step.role:close"))
+	assert.Contains(t, r.Steps[stepAt(r, "step.role:make-pad")].Text, "Sew a tab to either piece first")
+	assert.Less(t, stepAt(r, "step.role:make-pad"), stepAt(r, "step.role:measure"), "it is measured as it turned out")
 	p.Object.Shape = plan.RoundShape
 	assert.Equal(t, "/object/make/fold", reckon.Reckon(p, nil).Findings[0].About)
 }

@@ -354,7 +354,7 @@ func (r *run) sewnOn() []work.Fitting {
 	var out []work.Fitting
 	for _, f := range r.Fittings {
 		out = append(out, work.Fitting{No: f.Index + 1, Key: r.Plan.Fittings[f.Index].Key, Title: f.Title, On: f.On,
-			Check: f.Check, Fixing: f.Fixing, Caution: f.Caution, Hand: f.Hand, Late: f.Late})
+			Check: f.Check, Making: f.Making, Fixing: f.Fixing, Caution: f.Caution, Hand: f.Hand, Late: f.Late})
 	}
 	return out
 }

@@ -84,6 +84,8 @@ const (
 	DoJoinUnits Role = "join-units"
 	DoWindows   Role = "windows"
 	DoPoints    Role = "points"
+	// DoRimPoints sews the buttons on that lie in the closing seam.
+	DoRimPoints Role = "rim-points"
 	// DoPanel cuts a panel that is there already, DoBacking backs it, DoPocket lays one on.
 	DoPanel   Role = "trim-panel"
 	DoBacking Role = "back-panel"
@@ -101,7 +103,9 @@ const (
 	DoTrim          Role = "trim"
 	DoOpenEdge      Role = "open-edge"
 	DoCorners       Role = "shape-corners"
-	DoFitting       Role = "fit"
+	// DoMakeFitting makes a fitting up, DoFitting sews it on.
+	DoMakeFitting Role = "make-fitting"
+	DoFitting     Role = "fit"
 	// DoMeasureFront and DoMeasureCover are gates.
 	DoMeasureFront Role = "measure-front"
 	DoMeasureCover Role = "measure-cover"
@@ -153,7 +157,7 @@ const (
 func (r Role) OfCover() bool {
 	switch r {
 	case DoMeasure, DoMeasureCover, DoMakePiping, DoBastePiping, DoMakeBinding, DoForm, DoBackCloth, DoJoin, DoClose,
-		DoFinish, DoClip, DoTurn, DoFlange, DoBottom, DoTry, DoInspect, DoFitting:
+		DoFinish, DoClip, DoTurn, DoFlange, DoBottom, DoTry, DoInspect, DoFitting, DoMakeFitting:
 		return true
 	}
 	return false

@@ -137,7 +137,7 @@ func inBands(s answer.Step, c answer.Cell, cut ref.About) bool {
 func sewing(t *teller) {
 	for i := range t.out.Steps {
 		s := &t.out.Steps[i]
-		s.Minutes = work.Minutes(work.Step{Stage: work.Stage(s.Stage), Cuts: s.Cuts}, s.Gate != "", effort(t, *s))
+		s.Minutes = work.Minutes(t.Steps[i], s.Gate != "", effort(t, *s, t.Steps[i]))
 		if pace := t.Plan.Habits.Pace; pace > 0 {
 			s.Minutes = max(1, int(math.Round(pace*float64(s.Minutes))))
 		}
@@ -148,8 +148,8 @@ func sewing(t *teller) {
 }
 
 // effort is what there is to do in a step, for one cover.
-func effort(t *teller, s answer.Step) work.Effort {
-	var e work.Effort
+func effort(t *teller, s answer.Step, made work.Step) work.Effort {
+	e := work.Effort{Things: made.Things, Sewn: made.Sewn}
 	for _, id := range s.Cuts {
 		for _, c := range t.out.Cuts {
 			if c.ID == id {
@@ -176,6 +176,7 @@ func effort(t *teller, s answer.Step) work.Effort {
 			e.Sewn = 2 * length.Length(p.Finished.Width.NM+p.Finished.Height.NM)
 		case p.Name == s.Piece:
 			e.Seams = s.Seams * max(1, p.Count)
+			e.Things, e.Sewn = e.Things*max(1, p.Count), e.Sewn.Times(max(1, p.Count))
 		}
 	}
 	return e

@@ -164,7 +164,8 @@ func TestAClothThatCanBePulled(t *testing.T) {
 	assert.Equal(t, said, of(0, 5, nil), "the cupboard knows")
 	assert.Empty(t, of(1, 5, nil), "the plan knows better")
 	assert.Empty(t, of(5, 0, &plan.Layers{Lining: "L"}))
-	assert.Empty(t, of(5, 0, &plan.Layers{Stiffener: "S"}))
+	assert.Empty(t, of(5, 0, &plan.Layers{Lining: "L", Stiffener: "S"}))
+	assert.Equal(t, said, of(5, 0, &plan.Layers{Stiffener: "S"}), "it is ironed to a lining")
 	assert.Equal(t, said, of(5, 0, &plan.Layers{}))
 }
 

@@ -70,7 +70,8 @@ func cutShapes(b *builder, piece string) {
 	if fused {
 		stack = append(stack, Sheet{What: "web, its paper up"})
 	}
-	b.add(Step{Role: ref.DoCutShapes, Stage: Piecing, Stack: stack, Title: "Cut the shapes", Cuts: cuts,
+	b.add(Step{Role: ref.DoCutShapes, Stage: Piecing, Things: len(b.Applied),
+		Stack: stack, Title: "Cut the shapes", Cuts: cuts,
 		Text: strings.Join(text, " "), Caution: ironCaution,
 		Check: "Lay each on the drawing: it faces the same way."})
 }
@@ -83,8 +84,9 @@ func layOn(b *builder, level int, late bool) {
 		if l.Level != level || l.Late != late || l.Line() {
 			continue
 		}
+		x, y := inBorders(b)
 		places = append(places,
-			fmt.Sprintf("%s: %s from the left, %s from the top.", l.Title, b.text(l.From.Left), b.text(l.From.Top)))
+			fmt.Sprintf("%s: %s from the left, %s from the top.", l.Title, b.text(l.From.Left-x), b.text(l.From.Top-y)))
 		loose, fused = loose || l.Shape.Edge == plan.LooseEdge, fused || l.Fused()
 		if l.Shape.Edge == plan.NoEdge {
 			felt = append(felt, l.Title)
@@ -93,7 +95,7 @@ func layOn(b *builder, level int, late bool) {
 	if len(places) == 0 {
 		return
 	}
-	step := Step{Role: ref.DoLayShapes, Level: level, Late: late, Stage: Piecing,
+	step := Step{Role: ref.DoLayShapes, Level: level, Late: late, Stage: Piecing, Things: len(places),
 		Stack: append(b.faceUp(b.on), Sheet{What: fmt.Sprintf("layer %d of the shapes", level), Up: RightUp}),
 		Title: fmt.Sprintf("Lay on layer %d", level), Caution: ironCaution,
 		Press: "Press, lift and press again; do not slide the iron.",
@@ -105,7 +107,10 @@ func layOn(b *builder, level int, late bool) {
 	if len(text) > named {
 		text = append(slices.Clone(text[:named]), fmt.Sprintf("The other %d as drawn.", len(places)-named))
 	}
-	if inset := (b.Face.Sewn.Width.Total() - b.Face.Finished.Width.Total()) / 2; inset > 0 {
+	if b.Chain.BordersAfter() {
+		text = append(text, fmt.Sprintf("All from the seam line of the centre, which lies %s inside its raw edge.",
+			b.text(b.Plan.Cover.PiecingSeam)))
+	} else if inset := (b.Face.Sewn.Width.Total() - b.Face.Finished.Width.Total()) / 2; inset > 0 {
 		text = append(text, fmt.Sprintf("All from the finished edge, which lies about %s inside the raw edge.",
 			b.about(inset.Ceil(length.Inch/8), inset.Ceil(length.Millimetre))))
 	}
@@ -119,14 +124,23 @@ func layOn(b *builder, level int, late bool) {
 	b.add(step)
 }
 
+// inBorders is how far from the edges of the front a place is measured that is laid on before its borders are.
+func inBorders(b *builder) (x, y length.Length) {
+	if b.Chain.BordersAfter() {
+		return b.Face.Border[0], b.Face.Border[1]
+	}
+	return 0, 0
+}
+
 // fromOther are the distances from the right and the bottom.
 func fromOther(b *builder, level int, late bool) string {
 	var places []string
+	x, y := inBorders(b)
 	for _, l := range b.Applied {
 		if l.Level == level && l.Late == late && !l.Line() && len(places) < named {
 			places = append(places,
-				fmt.Sprintf("%s %s from the right and %s from the bottom", lower(l.Title), b.text(l.From.Right),
-					b.text(l.From.Bottom)))
+				fmt.Sprintf("%s %s from the right and %s from the bottom", lower(l.Title), b.text(l.From.Right-x),
+					b.text(l.From.Bottom-y)))
 		}
 	}
 	return strings.Join(places, "; ") + "."
@@ -156,7 +170,7 @@ func sewEdges(b *builder, i int, t applique.Thread) {
 	if len(parts) > named {
 		parts = append(parts[:named:named], fmt.Sprintf("%d more as drawn", len(t.Seam)-named))
 	}
-	b.add(Step{Role: ref.DoSewShapes, Thread: i + 1, Late: t.Late, Stage: Piecing,
+	b.add(Step{Role: ref.DoSewShapes, Thread: i + 1, Late: t.Late, Stage: Piecing, Sewn: t.Seam.Total(),
 		Stack: append([]Sheet{{What: "tear-off sheet"}},
 			append(b.faceUp(b.on), Sheet{What: "shape", Up: RightUp, Cloth: t.Cloth})...), Title: title,
 		Machine: machine, Caution: edgeCaution(b, t.Edge),

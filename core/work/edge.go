@@ -28,9 +28,17 @@ type Form struct {
 	Least, Most float64
 }
 
+// piping is where piping is basted on: the piece that lies flat, whether it meets itself there, and when that is done.
+type piping struct {
+	on     string
+	closed bool
+	stage  Stage
+}
+
 // makeEdgings makes piping and binding ready, which can be done as soon as all is measured, and
-// bastes the piping on what it lies on.
-func makeEdgings(b *builder, measured, on []string) {
+// bastes the piping on what it lies on, while that is flat.
+func makeEdgings(b *builder, measured, on []string, p piping) {
+	b.on = p.on
 	for _, e := range b.Edges {
 		if !e.Bought {
 			b.beside(measured, func() { makeStrips(b, e) })
@@ -39,22 +47,39 @@ func makeEdgings(b *builder, measured, on []string) {
 			continue
 		}
 		b.after = union(on, b.having(ref.DoMakePiping))
-		b.add(Step{Role: ref.DoBastePiping, Stage: Closing,
-			Stack: []Sheet{{What: "first piece", Up: RightUp}, {What: "piping"}}, Title: "Baste the piping on",
-			Machine: machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 4 mm", Needle: "90/14"},
-			Text: fmt.Sprintf("On the right side of the first piece, raw edges even, begun in the middle of the bottom with a tail of %s. Clip its seam every %s at the corners and along curves. Where it meets, open the strip, butt the cords, fold one end under and lay it over the other.",
-				b.about(2*length.Inch, 5*length.Centimetre), b.about(length.Inch/4, 6*length.Millimetre)),
-			Check: "The cord lies just inside the seam line all the way. The seam itself is sewn once more, closer, by feel."})
+		step := bastePiping(b, p)
+		step.Sewn = e.Length
+		b.add(step)
 	}
+}
+
+// bastePiping is how piping is held on its piece until the seam is sewn.
+func bastePiping(b *builder, p piping) Step {
+	name := b.called(p.on)
+	step := Step{Role: ref.DoBastePiping, Stage: p.stage, Title: "Baste the piping on the " + name,
+		Stack:   append(b.faceUp(p.on), Sheet{What: "piping"}),
+		Machine: machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 4 mm", Needle: "90/14"},
+		Check:   "The cord lies just inside the seam line all the way. The seam itself is sewn once more, closer, by feel."}
+	clip := fmt.Sprintf("Clip its seam every %s at the corners and along curves, not into the stitching.",
+		b.about(length.Inch/4, 6*length.Millimetre))
+	if p.closed {
+		step.Text = fmt.Sprintf("On the right side of the %s, raw edges even, begun in the middle of the lower edge, away from the corners, with a tail of %s. %s Where it meets, open the strip, butt the cords, fold one end under and lay it over the other.",
+			name, b.about(2*length.Inch, 5*length.Centimetre), clip)
+		return step
+	}
+	step.Text = fmt.Sprintf("On the right side of the %s, raw edges even, from end to end of the seam it lies in, which does not close. %s At both ends pull the cord out and cut it off where the next seam or the edge will cross, so that no cord lies in it.",
+		name, clip)
+	return step
 }
 
 // made is the step that makes an edging.
 var made = map[string]ref.Role{"piping": ref.DoMakePiping, "binding": ref.DoMakeBinding}
 
 func makeStrips(b *builder, e Edging) {
-	cut := fmt.Sprintf("Cut %d strips %s wide straight across the cloth", e.Strips, b.text(e.Width))
+	strips := count(e.Strips, "strip", "strips")
+	cut := fmt.Sprintf("Cut %s %s wide straight across the cloth", strips, b.text(e.Width))
 	if e.Bias {
-		cut = fmt.Sprintf("Mark the piece at 45° from one corner and cut %d strips %s wide, as drawn; leave the short ones at the corners", e.Strips, b.text(e.Width))
+		cut = fmt.Sprintf("Mark the piece at 45° from one corner and cut %s %s wide, as drawn; leave the short ones at the corners", strips, b.text(e.Width))
 	}
 	sewn := joining(b)
 	stack := []Sheet{{What: "strip", Up: WrongUp}, {What: "strip, folded over", Up: RightUp}}
@@ -70,7 +95,12 @@ func makeStrips(b *builder, e Edging) {
 	} else {
 		text += " Fold it as it will lie and press."
 	}
-	b.add(Step{Role: made[e.What], Edging: e.What, Stage: Closing, Title: "Make the " + e.What, Text: text,
+	stage := Closing
+	if e.What == "piping" { // it is basted on while its piece is flat
+		stage = Quilting
+	}
+	b.add(Step{Role: made[e.What], Edging: e.What, Sewn: e.Length, Stage: stage, Title: "Make the " + e.What,
+		Text: text,
 		Cuts: []string{e.Cut}, Stack: stack, Check: check, Machine: sewn, Caution: rotaryCaution})
 }
 
@@ -84,14 +114,15 @@ func makeForm(b *builder) {
 	if f.Fold {
 		fold = "Fold the piece at the bottom, right sides together, and sew the three open sides"
 	}
-	closing := "slip-stitch it"
+	closing, tab := "slip-stitch it", ""
 	if f.Tab > 0 {
-		closing = "close it with one line of top-stitching through the tab"
+		closing = "turn the tabs inside and close it with one line of top-stitching through both"
+		tab = "Sew a tab to either piece first, right sides together, along the stretch where the gap will be, and press it outwards. "
 	}
-	b.add(Step{Role: ref.DoForm, Stage: Closing,
+	b.add(Step{Role: ref.DoForm, Stage: Measuring,
 		Stack: facing(Sheet{What: "one side of the pad"}, Sheet{What: "the other"}), Title: "Make the pad",
 		Machine: closingSetUp(b, false, 0), Cuts: b.cuts("form", false),
 		Caution: "Loose fibre is nothing for small children; keep it away from flames and follow the label on the bag.",
-		Text:    fmt.Sprintf("%s but for a gap of %s. Turn it, fill it with %.0f to %.0f g of fibre, the corners first, and %s.", fold, b.text(f.Gap), f.Least, f.Most, closing),
+		Text:    fmt.Sprintf("%s%s but for a gap of %s, forwards and back at both of its ends. Turn it, fill it with %.0f to %.0f g of fibre, the corners first, and %s.", tab, fold, b.text(f.Gap), f.Least, f.Most, closing),
 		Check:   "It springs back, and no lump is felt."})
 }

@@ -107,30 +107,52 @@ func makeWindows(b *builder) {
 	w, f := b.Face.Windows, b.Face
 	units := f.Columns * f.Rows
 	b.add(Step{Of: b.in, Role: ref.DoFoldUnits, Stage: Piecing, Stack: []Sheet{{What: "square", Up: WrongUp}},
-		Turned: true, Title: fmt.Sprintf("Fold the %d units", units), Press: "Press every fold sharp.",
+		Turned: true, Things: units, Title: fmt.Sprintf("Fold the %d units", units), Press: "Press every fold sharp.",
 		Caution: ironCaution,
-		Text:    fmt.Sprintf("Press the edges of each square in round a template of %s. Fold all four corners to the middle and press; fold the new corners to the middle and press again. Catch the four points in the middle with a few stitches through all layers.", b.text(w.Template)),
+		Text:    fmt.Sprintf("Press the edges of each square in round a template of %s. Fold all four corners to the middle and press; fold the new corners to the middle and press again. The points stay loose: the flaps are opened once more to be joined.", b.text(w.Template)),
 		Check:   fmt.Sprintf("Each unit is %s square, its corners sharp.", b.text(w.Unit))})
-	b.add(Step{Of: b.in, Role: ref.DoJoinUnits, Stage: Piecing,
+	b.add(Step{Of: b.in, Role: ref.DoJoinUnits, Stage: Piecing, Seams: f.Rows*(f.Columns-1) + f.Rows - 1,
 		Stack: facing(Sheet{What: "units so far"}, Sheet{What: "next unit"}), Title: "Join the units",
 		Bands: numbers(f.Bands), Machine: machine.SetUp{Stitch: "straight stitch 2.2 mm", Needle: "90/14"},
 		Caution: needleCaution,
-		Text:    fmt.Sprintf("%d rows of %d. Lay two units on each other, open the flaps of the sides that meet and sew along the crease; then the rows to each other.", f.Rows, f.Columns),
+		Text:    fmt.Sprintf("%d rows of %d. Lay two units on each other, open the flaps of the sides that meet and sew along the crease, forwards and back at both ends; fold the flaps back. Then the rows to each other in the same way. Where four units meet, and in the middle of each, catch the points with a few stitches through all layers.", f.Rows, f.Columns),
 		Check:   fmt.Sprintf("The panel is %s; measure it before the back is cut.", b.size(f.Sewn))})
-	b.add(Step{Of: b.in, Role: ref.DoWindows, Stage: Piecing,
+	b.add(Step{Of: b.in, Role: ref.DoWindows, Stage: Piecing, Things: w.Whole + (w.Half+1)/2,
 		Title: fmt.Sprintf("Sew %d windows and %d half ones", w.Whole, w.Half),
 		Stack: []Sheet{{What: "units", Up: RightUp}, {What: "patch", Up: RightUp},
 			{What: "folded edge, rolled over", Up: RightUp}}, Caution: pinsText(b),
-		Text:  "Lay a patch over each join, on its point, roll the folded edges over it from all four sides and stitch them down; at the rim half a patch, its long side even with the edge.",
+		Text:  "Lay a patch over each join, on its point, roll the folded edges over it from all four sides and stitch them down, from one corner of the front to the other in one way, so that the thread is cut seldom; at the rim half a patch, its long side even with the edge.",
 		Check: "No raw edge shows, and the folds lie in one curve from point to point."})
-	if w.Buttons {
-		b.add(Step{Of: b.in, Role: ref.DoPoints, Stage: Piecing,
+	if w.Buttons && w.Inner(b.in) > 0 {
+		b.add(Step{Of: b.in, Role: ref.DoPoints, Stage: Piecing, Things: w.Inner(b.in),
 			Machine: machine.SetUp{Hand: true, Stitch: "strong thread, taken double"},
 			Stack:   []Sheet{{What: "units", Up: RightUp}, {What: "button"}},
-			Title:   fmt.Sprintf("Sew %d buttons on the points", w.Points),
-			Text:    "Where units meet, through all layers; those at the rim after the cover is closed.",
+			Title:   fmt.Sprintf("Sew %s on the points", count(w.Inner(b.in), "button", "buttons")),
+			Text:    "Where units meet, through all layers." + rimLeft(b, w),
 			Caution: buttonCaution})
 	}
+}
+
+// rimLeft tells that the points at the rim get their buttons when the cover is closed.
+func rimLeft(b *builder, w *front.Windows) string {
+	if b.in != "" {
+		return ""
+	}
+	return fmt.Sprintf(" The %d at the rim lie in the closing seam: theirs are sewn on when the cover is turned.", w.Rim())
+}
+
+// sewRimButtons sews the buttons on that lie in the closing seam.
+func sewRimButtons(b *builder) {
+	w := b.Face.Windows
+	if w == nil || !w.Buttons {
+		return
+	}
+	b.add(Step{Role: ref.DoRimPoints, Stage: Closing, Things: w.Rim(),
+		Stack:   append(rightOut(b), Sheet{What: "button"}),
+		Machine: machine.SetUp{Hand: true, Stitch: "strong thread, taken double"},
+		Title:   fmt.Sprintf("Sew %d buttons on the rim", w.Rim()), Caution: buttonCaution,
+		Text:  "On the points along the edge, through the front alone.",
+		Check: "The back is not caught."})
 }
 
 // makeGrid lays one grid out, sews its rows and joins them.
@@ -145,8 +167,12 @@ func makeGrid(b *builder, g front.Grid, bands []front.Band) {
 		if g.Point {
 			text = fmt.Sprintf("%d across and %d down on their points, the others between them, the triangles round them, as drawn. Number the slanting rows on scraps of paper and photograph the whole.", g.Columns, g.Rows)
 		}
-		b.add(Step{Of: g.In, Role: ref.DoLayOut, Stage: Piecing, Title: "Lay the " + of + " out", Text: text,
-			Bands: numbers(bands),
+		laid := 0
+		for _, row := range g.Laid {
+			laid += len(row)
+		}
+		b.add(Step{Of: g.In, Role: ref.DoLayOut, Stage: Piecing, Things: laid, Title: "Lay the " + of + " out",
+			Text: text, Bands: numbers(bands),
 			Check: "No patch beside its like, unless the plan has it so."})
 	}
 	if of != "segments" { // those come out of their sets
@@ -436,6 +462,8 @@ func pressText(s press.Side) string {
 		return "Press all seams down, towards the bottom edge."
 	case press.ToSash:
 		return "Press all seams towards the sashes."
+	case press.Up:
+		return "Press all seams up, towards the top edge."
 	default:
 		return fmt.Sprintf("Press all seams to the %s.",
 			strings.ReplaceAll(strings.ReplaceAll(string(s), "up-", "upper "), "down-", "lower "))

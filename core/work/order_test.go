@@ -159,14 +159,15 @@ func TestPressingIsGathered(t *testing.T) {
 		find(t, measured, "step.piece:front.role:row.no:2").Trip, "each row is measured before the next")
 }
 
-func TestTheBackNeedsOnlyItsGateAndThePadOnlyTheMeasuring(t *testing.T) {
+func TestTheBackNeedsOnlyItsGateAndThePadNothing(t *testing.T) {
 	o := order(2, 2, true)
 	o.Made = &work.Form{Gap: 5 * in}
 	o.Edges = []work.Edging{{What: "piping", Cut: "piping", Width: 2 * in, Length: 80 * in, Strips: 2}}
 	steps := work.Steps(o)
 	assert.Equal(t, []string{"step.piece:front.role:measure-front"},
 		find(t, steps, "step.piece:back.role:cut-back").Needs)
-	assert.Equal(t, []string{"step.role:measure"}, find(t, steps, "step.role:make-pad").Needs)
+	assert.Empty(t, find(t, steps, "step.role:make-pad").Needs)
+	assert.Equal(t, []string{"step.role:make-pad"}, find(t, steps, "step.role:measure").Needs)
 	assert.Equal(t, []string{"step.role:measure"}, find(t, steps, "step.role:make-piping").Needs)
 	assert.ElementsMatch(t, []string{"step.piece:front.role:measure-front", "step.role:make-piping"},
 		find(t, steps, "step.role:baste-piping").Needs)

@@ -113,12 +113,12 @@ func ShellSteps(o ShellOrder) []Step {
 	b.on = ""
 	backCloths(b)
 	measured := b.after
-	b.on = ""
-	b.beside(measured, func() { makeForm(b) })
 	cutShell(b, o.Panels)
 	flat := finishPanels(b, o.Panels)
 	b.on = "" // from here on several pieces lie on the table
-	makeEdgings(b, measured, flat.of(piped(o.Cover)))
+	names, closed := piped(o.Cover)
+	makeEdgings(b, measured, flat.of(names), piping{on: first(names), closed: closed, stage: Quilting})
+	b.on = ""
 	sewJoins(b, o, c.Gap, flat)
 	for _, p := range o.Panels {
 		sewFittings(b, p.Piece.Name, true)
@@ -168,14 +168,21 @@ func finishPanels(b *builder, panels []ShellPanel) finished {
 	return out
 }
 
-// piped are the pieces of the first seam that piping is caught in.
-func piped(c cover.Cover) []string {
+// piped are the pieces of the first seam that piping is caught in, and whether it meets itself there.
+func piped(c cover.Cover) (names []string, closed bool) {
 	for _, j := range c.Joins {
 		if j.Piped > 0 {
-			return j.Between[1:]
+			return j.Between[1:], j.Closed
 		}
 	}
-	return nil
+	return nil, false
+}
+
+func first(names []string) string {
+	if len(names) == 0 {
+		return ""
+	}
+	return names[0]
 }
 
 // sewJoins sews the seams in their order, each when its pieces are finished; what is joined
@@ -247,7 +254,7 @@ func fillBox(b *builder) {
 func turnPad(b *builder) {
 	clipSeams(b)
 	b.add(Step{Role: ref.DoTurn, Stage: Closing, Title: "Turn the pad", Press: "Press the edges.", Caution: ironCaution,
-		Text: "Turn it through the gap, push the corners out with something blunt, and slip-stitch the gap."})
+		Text: "Turn it through the gap, push the corners out with something blunt, turn the edges of the gap in and press them, and slip-stitch it."})
 	b.lastly()
 }
 
@@ -255,7 +262,7 @@ func turnJacket(b *builder) {
 	clipSeams(b)
 	b.add(Step{Role: ref.DoTurn, Stage: Closing, Title: "Turn the jacket", Press: "Press the edges.",
 		Caution: ironCaution,
-		Text: turnText[b.Plan.Cover.Flaps.Style] + fmt.Sprintf(" Top-stitch all round %s from the edge.",
+		Text: turnText[b.Plan.Cover.Flaps.Style] + fmt.Sprintf(" Push the corners out with something blunt and press the edges, those of the gap turned in. Top-stitch all round %s from the edge, begun in the middle of a side, needle down at the corners, and over its beginning at the end.",
 			b.text(b.Plan.Edges.Topstitch))})
 	b.add(Step{Role: ref.DoTry, Stage: Closing, Title: "Try it on",
 		Text:  "Open the book wide, slide both boards into the flaps, and close it.",
@@ -462,9 +469,11 @@ func sewJoin(b *builder, n int, j cover.Join, gap string) {
 	if j.Gap > 0 {
 		step.Text += fmt.Sprintf(" Leave a gap of %s %s.", b.text(j.Gap), gap)
 	}
+	step.Text += " " + seamEnds(b, j.Closed, j.Gap > 0)
 	b.add(step)
 	if finish := insideText[b.Plan.Edges.Inside]; finish != "" && !j.Folded {
 		b.add(Step{Role: ref.DoFinish, Seats: j.Seats(), Stage: Closing, Title: "Finish that seam", Text: finish,
+			Sewn:    first.Times(max(1, j.Count)),
 			Machine: insideMachine[b.Plan.Edges.Inside]})
 	}
 }
@@ -477,11 +486,35 @@ func clipSeams(b *builder) {
 
 // clipsText says how, by the school for square corners.
 func clipsText(b *builder) string {
+	text := clipText[b.Plan.Habits.Clip]
 	if b.Plan.Object.Round() || b.Plan.Cover.Corners.Kind == plan.RoundCorners {
-		return fmt.Sprintf("Notch the allowance along the curves every %s, so that it lies flat when turned.",
+		text = fmt.Sprintf("Notch the allowance along the curves every %s, so that it lies flat when turned.",
 			b.about(length.Inch/2, length.Centimetre))
 	}
-	return clipText[b.Plan.Habits.Clip]
+	if batted(b) {
+		text += " Trim the batting out of the allowance, close to the stitching, and grade the layers, each a little shorter than the one outside it."
+	}
+	return text
+}
+
+// batted reports whether batting lies in any seam of the cover.
+func batted(b *builder) bool {
+	return slices.ContainsFunc(cover.Slots(b.Plan), func(s cover.Slot) bool {
+		l := cover.Decided(b.Plan, s.Name).Layers
+		return l != nil && l.Batting != nil && l.Batting.Count > 0
+	})
+}
+
+// seamEnds says where a seam begins and how its ends hold. Common practice.
+func seamEnds(b *builder, closed, gap bool) string {
+	switch {
+	case gap:
+		return "Begin at one end of the gap and end at the other, forwards and back at both: they are pulled when it is turned."
+	case closed:
+		return fmt.Sprintf("Begin in the middle of a side, away from the corners, and sew over the beginning for %s.",
+			b.about(length.Inch, 25*length.Millimetre))
+	}
+	return "Forwards and back at both ends."
 }
 
 func closeOpenEdge(b *builder) {

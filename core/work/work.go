@@ -110,8 +110,10 @@ type Step struct {
 	// Rest is how many minutes it has to cool or to dry when it is done, before what comes
 	// after it is begun.
 	Rest int
-	// Seams is how many seams are sewn, where they are counted.
-	Seams int
+	// Seams is how many seams are sewn, Things how many things are handled and Sewn how long what is sewn is, where
+	// that is counted, of one piece.
+	Seams, Things int
+	Sewn          length.Length
 	// Row of the grid this step is about, 0 when it is not one row.
 	Row int
 	// Bands are the sewn rows this step is about, by their numbers.
@@ -161,8 +163,10 @@ type Fitting struct {
 	// Key it has in the plan, and No its number there, from 1.
 	Key                      ref.Key
 	Title, On, Check, Fixing string
-	Caution                  string
-	No                       int
+	// Making is how it is made up before; empty where it is not.
+	Making  string
+	Caution string
+	No      int
 	// Hand is sewn on by hand.
 	Hand bool
 	// Late is sewn when the pieces are joined.
@@ -222,7 +226,6 @@ type builder struct {
 func Steps(o Order) []Step {
 	b := &builder{Order: o, style: o.Plan.Style(), on: "front"}
 	prepare(b)
-	backCloths(b)
 	measured := b.after
 	b.apart(func() { cutFront(b); sewFace(b, "front") }, func() { cutUnder(b) })
 	if o.Quilted || o.Chain.Batting != nil || o.Chain.Lining != "" {
@@ -233,9 +236,9 @@ func Steps(o Order) []Step {
 	if plan.FrontMeasured(b.Plan) {
 		measureFront(b)
 	}
-	b.beside(measured, func() { makeForm(b) })
 	front := b.after
-	b.apart(func() { makeBack(b, measured); sewFittings(b, "back", false) }, func() { makeEdgings(b, measured, front) })
+	b.apart(func() { makeEdgings(b, measured, front, piping{on: "front", closed: true, stage: Backing}) },
+		func() { makeBack(b, measured); sewFittings(b, "back", false) })
 	if !plan.BackWaits(b.Plan) { // a back that waits has come after the front
 		b.after = union(b.after, front)
 	}
@@ -292,7 +295,7 @@ const (
 	rotaryCaution = "Close the rotary cutter after every cut, cut away from yourself and keep your fingers behind the ruler's edge."
 	ironCaution   = "The iron and its steam burn: keep hands and cord clear, and switch it off when you leave the table."
 	sprayCaution  = "Temporary spray only with a window open, off the iron and away from flames; follow the instructions on the can."
-	needleCaution = "Thick layers break needles: change to a new 90/14 and wear glasses. Your machine's manual has the last word."
+	needleCaution = "Thick layers break needles: put a new one in and wear glasses. Your machine's manual has the last word."
 	pinCaution    = "Take each pin out before the needle reaches it: a needle that hits a pin can break and fly."
 	overCaution   = "Sewing over pins can break the needle: sew slowly, lay pins across the seam and wear glasses."
 )
@@ -319,19 +322,30 @@ func pinsText(b *builder) string {
 	return overCaution
 }
 
-// prepare measures, and sews samples.
+// prepare measures, a pad that is made at home when it is made, and sews samples.
 func prepare(b *builder) {
 	step := Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the pad",
 		Text: "Lay the tape over the swell. " + flatText(b) + ".", Check: changePlan}
 	if b.Plan.Object.Kind == plan.Found {
 		step.Title, step.Text = "Measure the panel", "As it lies, not stretched. "+flatText(b)+"."
 	}
+	if b.Made != nil { // what it turns out as is measured, not what it was planned as
+		backCloths(b)
+		makeForm(b)
+	}
 	b.add(step)
 	sewSamples(b)
+	if b.Made == nil {
+		backCloths(b)
+	}
 }
 
 func cutFront(b *builder) {
-	b.add(Step{Role: ref.DoCutOuter, Stage: Cutting, Title: "Cut the front", Cuts: b.cuts("front", false),
+	cuts := b.cuts("front", false)
+	if len(cuts) == 0 {
+		return // a panel that is there already
+	}
+	b.add(Step{Role: ref.DoCutOuter, Stage: Cutting, Title: "Cut the front", Cuts: cuts,
 		Caution: rotaryCaution,
 		Text:    "Square the end of each cloth, cut the strips all the way across, then the pieces out of the strips." + waiting(b),
 		Check:   "Lay the first piece of each size on the ruler before you cut the rest."})
@@ -454,7 +468,7 @@ func layTogether(b *builder) {
 func stackText(c layers.Chain, top string) string {
 	var before, stack []string
 	if c.Grid {
-		before = append(before, "Iron the grid behind the top, dots up: its lines guide the quilting.")
+		before = append(before, "Lay the top wrong side up, the grid on it with its glue down, and iron it on: its lines guide the quilting.")
 	}
 	if c.Web {
 		before = append(before,
@@ -566,6 +580,13 @@ func sewFittings(b *builder, piece string, late bool) {
 }
 
 func sewFitting(b *builder, f Fitting, piece string) {
+	if f.Making != "" {
+		called := strings.ToLower(f.Title)
+		b.add(Step{Of: f.Key, Role: ref.DoMakeFitting, Fitting: f.No, Stage: Quilting, Piece: piece,
+			Title: "Make the " + called, Text: f.Making, Machine: joining(b), Press: "Press it flat.", Things: 1,
+			Stack:   []Sheet{{What: called + ", right side inside", Up: WrongUp}},
+			Caution: pinsText(b) + " " + ironCaution, Check: "Corners are pushed out, and nothing is caught in a seam."})
+	}
 	s := Step{Of: f.Key, Role: ref.DoFitting, Fitting: f.No, Stage: Quilting,
 		Title: fmt.Sprintf("Sew the %s on the %s", strings.ToLower(f.Title), piece), Text: f.Fixing, Caution: f.Caution,
 		Check: "It lies " + f.Check, Machine: firmly, Piece: piece,
@@ -595,7 +616,11 @@ func makeBack(b *builder, measured []string) {
 			sewn := plan.SewnTogether(b.Plan, b.ofBack())
 			m.Machine.Stitch, m.Machine.Needle = sewn.Closing, needle(sewn, 0)
 		}
-		b.add(Step{Role: m.Role, Stage: Backing, Title: m.Title, Text: m.Text, Stack: makingStack(b, m),
+		sewn := length.Length(0)
+		if m.Role == ref.DoHem || m.Role == ref.DoFold {
+			sewn = b.Order.Back.Sewn.Total()
+		}
+		b.add(Step{Role: m.Role, Stage: Backing, Sewn: sewn, Title: m.Title, Text: m.Text, Stack: makingStack(b, m),
 			Turned: m.Turned, Machine: m.Machine, Press: m.Press, Check: m.Check, Caution: caution})
 	}
 }
@@ -614,6 +639,9 @@ func (b *builder) ofBack() []string {
 func closeCover(b *builder) {
 	h, c := b.Plan.Habits, b.Order.Back
 	round := "Sew all round in one go: stop at each corner with the needle down and turn."
+	if c.Begun {
+		round = "Sew the other three sides in one go, from one end of the bottom to the other: stop at each corner with the needle down and turn."
+	}
 	if h.Round == plan.RoundRuns {
 		round = "Sew each side in a run of its own, off both ends."
 	}
@@ -630,8 +658,11 @@ func closeCover(b *builder) {
 	if len(c.Lies) > 1 && len(c.Overlap) > 0 {
 		text = append(text, fmt.Sprintf("Its pieces overlap by %s.", b.text(c.Overlap.Total())))
 	}
+	if h.Round != plan.RoundRuns {
+		round += " " + seamEnds(b, !c.Begun, c.Gap > 0)
+	}
 	text = append(text, c.Laid, round, closingText(b),
-		"One diagonal stitch at a corner turns better; sew twice where hems cross the seam.")
+		"One diagonal stitch at a corner turns better"+twice(b)+".")
 	gate, reads, expect := ref.Ref{}, Reading(""), sum.Size{}
 	if len(c.Lies) > 1 && len(c.Overlap) > 0 {
 		gate, reads, expect = ref.BackOverlap, ReadsOverlap, sum.Size{Width: c.Overlap}
@@ -639,8 +670,9 @@ func closeCover(b *builder) {
 	b.add(Step{Role: ref.DoClose, Stage: Closing, Title: "Sew front and back together", Text: spaced(text), Gate: gate,
 		Reads: reads, Expect: expect, Stack: closingStack(b), Turned: true,
 		Machine: closingSetUp(b, b.Plan.Edges.Piping != nil, max(2*b.Chain.Thick, hemmed)), Caution: pinsText(b)})
-	if finish := insideText[b.Plan.Edges.Inside]; finish != "" {
+	if finish := insideText[b.Plan.Edges.Inside]; finish != "" && !b.Plan.Back.Lined { // a full lining covers them
 		b.add(Step{Role: ref.DoFinish, Stage: Closing, Title: "Finish the seams", Text: finish, Stack: closingStack(b),
+			Sewn:   2 * (b.Finished.Width.Total() + b.Finished.Height.Total()),
 			Turned: true, Machine: insideMachine[b.Plan.Edges.Inside]})
 	}
 	b.add(Step{Role: ref.DoClip, Stage: Closing, Title: "Clip the corners", Text: clipsText(b), Stack: closingStack(b),
@@ -648,10 +680,16 @@ func closeCover(b *builder) {
 		Check:   "Turn one corner out a little first: caught layers show now, before anything is clipped.",
 		Caution: "Never cut into the stitching."})
 	b.on = "front"
-	b.add(Step{Role: ref.DoTurn, Stage: Closing, Stack: rightOut(b), Title: "Turn and press",
+	turn := Step{Role: ref.DoTurn, Stage: Closing, Stack: rightOut(b), Title: "Turn and press",
 		Press: "Press the edges.", Caution: ironCaution,
 		Text: spaced([]string{c.Turned,
-			"Push the corners out with something blunt. Press from the wrong side of the back."})})
+			"Push the corners out with something blunt. Press from the wrong side of the back."})}
+	if stretchy(b) {
+		turn.Title, turn.Press, turn.Caution = "Turn it", "", ""
+		turn.Text = spaced([]string{c.Turned, "Push the corners out with something blunt, and pat the edges flat: an iron stretches a knit."})
+	}
+	b.add(turn)
+	sewRimButtons(b)
 	stitchDitch(b)
 	b.add(Step{Role: ref.DoMeasureCover, Stage: Closing, Stack: rightOut(b),
 		Title: "Measure the finished cover and put the pad in", Gate: ref.CoverFinished, Reads: ReadsSize,
@@ -659,6 +697,27 @@ func closeCover(b *builder) {
 		Text:   "Lay it flat, empty, and measure from edge to edge across and up.",
 		Check:  fmt.Sprintf("Planned: %s.", b.size(b.Finished))}, b.having(ref.DoForm)...)
 	b.lastly()
+}
+
+// twice says where the closing seam is sewn twice: where hems or folds cross it.
+func twice(b *builder) string {
+	for _, m := range b.Order.Back.Making {
+		switch m.Role {
+		case ref.DoHem:
+			return "; sew twice where hems cross the seam"
+		case ref.DoFold:
+			return "; sew twice where folds cross the seam"
+		}
+	}
+	return ""
+}
+
+// stretchy reports whether a cloth that lies outside can be pulled out of shape.
+func stretchy(b *builder) bool {
+	return slices.ContainsFunc(b.outside(), func(letter string) bool {
+		c, _ := b.Plan.Cloth(letter)
+		return c.Weight.Rules().Backed && !c.IsBacked()
+	})
 }
 
 // closingText says seams that take a difference up.

@@ -210,3 +210,21 @@ func TestThreadIsCountedBySeams(t *testing.T) {
 	assert.Equal(t, length.FromFloat((2*33*in/2+2*37*in/2).Float()*2.5), terms["borders"], "two of 16½ and two of 18½")
 	assert.Equal(t, length.FromFloat((78*in).Float()*7), terms["zigzag inside"])
 }
+
+// What has more of it takes longer: 10 × 10 folded windows longer than 2 × 2, a metre of hem longer than one of a plain
+// seam; what is known is taken as it is.
+func TestMinutesFollowWhatThereIsToDo(t *testing.T) {
+	of := func(role ref.Role, e work.Effort) int { return work.Minutes(work.Step{Role: role}, false, e) }
+	for _, role := range []ref.Role{ref.DoFoldUnits, ref.DoWindows, ref.DoPoints, ref.DoLayOut, ref.DoLayShapes} {
+		few, many := of(role, work.Effort{Things: 4}), of(role, work.Effort{Things: 100})
+		assert.Greater(t, many, 5*few, "%s: 25 times as much, but for setting up", role)
+	}
+	metre := work.Effort{Sewn: length.Metre}
+	assert.Greater(t, of(ref.DoHem, metre), of(ref.DoFinish, metre))
+	assert.Equal(t, of(ref.DoHem, metre)+6, of(ref.DoHem, work.Effort{Sewn: 2 * length.Metre}))
+	assert.Equal(t, 42, of(ref.DoHem, work.Effort{Known: 40, Sewn: length.Metre}))
+	assert.Equal(t, 5, of(ref.DoFinish, work.Effort{}), "something ordinary")
+	cuts := work.Step{Role: ref.DoCutShapes, Cuts: []string{"a"}}
+	assert.Equal(t, 16, work.Minutes(cuts, false, work.Effort{Sizes: 1, Pieces: 2, Things: 3}), "2 + 1½ + ½ + 3 × 4")
+	assert.Equal(t, 3, work.Minutes(work.Step{}, true, work.Effort{}), "a gate")
+}

@@ -10,6 +10,7 @@ import (
 	"umschlag/core/answer"
 
 	"umschlag/core/cover"
+	"umschlag/core/fitting"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
 	"umschlag/core/ref"
@@ -435,6 +436,25 @@ func (n *Names) Step(name string, part func(step string, no int) (ref.Key, bool)
 	}
 	key, ok := part(whole, no)
 	return r.InPart(key).String(), ok
+}
+
+// within are the steps that were a part of one, and are steps of their own now: making what is sewn on, and the
+// buttons at the rim of folded windows.
+func (n *Names) within(name node) []string {
+	text, _ := name.(string)
+	r, ok := n.step(text)
+	switch {
+	case !ok:
+	case r.Role == ref.DoFitting:
+		for _, f := range n.p.Fittings {
+			if k, known := fitting.Kinds.Of(string(f.Kind)); known && f.Key == r.Of && k.Making != nil {
+				return []string{ref.Ref{Kind: ref.Step, Of: r.Of, Role: ref.DoMakeFitting}.String()}
+			}
+		}
+	case r.Role == ref.DoPoints && r.Of == "":
+		return []string{ref.Ref{Kind: ref.Step, Piece: r.Piece, Role: ref.DoRimPoints}.String()}
+	}
+	return nil
 }
 
 // onFront are the steps that a cushion has at its front, onBack those at its back, and once

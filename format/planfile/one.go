@@ -180,6 +180,9 @@ func (o *old) progress(pr *object) {
 		for _, n := range done {
 			if id, known := o.step(n); known {
 				out = append(out, id)
+				for _, within := range o.names.within(n) {
+					out = append(out, within)
+				}
 			}
 		}
 		pr.set("done", out)

@@ -7,8 +7,29 @@ import { ask, sendFile, sentence } from "../api/client";
 import { useChange } from "../api/queries";
 import { usePlan } from "../plan/context";
 import { FileButton } from "../shell/FileButton";
+import { InCupboard } from "../views/InCupboard";
 import { T } from "../words/T";
 import { useProgress } from "./progress";
+
+/** What is left of the cloths that came out of the cupboard, and goes back into it. */
+function Leftovers() {
+  const { drawn } = usePlan();
+  const open = drawn.cloths.filter((cloth) => cloth.in_cupboard && cloth.done);
+  if (open.length === 0) return null;
+  return (
+    <section aria-label="What is left over">
+      <p>All is cut of these; what is left goes back into the cupboard, and nothing is kept for this plan any more.</p>
+      <ul className="leftovers">
+        {open.map((cloth) => (
+          <li key={cloth.cloth}>
+            <strong>{cloth.name}</strong>
+            <InCupboard cloth={cloth} />
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
 
 /** All steps are done: the cover goes into the log. */
 export function Finish() {
@@ -86,6 +107,7 @@ export function Finish() {
           </label>
         ))}
       </fieldset>
+      <Leftovers />
       <TextField
         label="Minutes of work"
         value={minutes}

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import type { Step } from "../api/api.gen";
-import { atHand, elapsed, ended, undone, without } from "./progress";
+import type { Cut, Step } from "../api/api.gen";
+import { atHand, booked, elapsed, ended, undone, without } from "./progress";
 
 describe("time that is taken", () => {
   const at = (time: string) => new Date(`2026-11-27T${time}Z`);
@@ -14,6 +14,21 @@ describe("time that is taken", () => {
     expect(elapsed("2026-11-27T19:00:00Z", at("18:59:00"))).toBeNull();
     expect(elapsed("2026-11-26T19:00:00Z", at("19:00:00"))).toBeNull();
     expect(elapsed("some day", at("19:00:00"))).toBeNull();
+  });
+});
+
+describe("what a step cuts", () => {
+  const l = (exact: string) => ({ nm: 0, text: exact, exact });
+  const cut = (id: string) => ({ id, width: l("4 1/2"), height: l("5"), total: 16 }) as Cut;
+  const step = { id: "cut-outer", cuts: ["patch", "sash"] } as Step;
+
+  it("is ticked off with it, as it is reckoned, and what was ticked off before stays", () => {
+    const before = { cut: { patch: { width: "4", height: "4", count: 12 } } };
+    expect(booked(before, step, [cut("patch"), cut("sash"), cut("back")])).toEqual({
+      cut: { ...before.cut, sash: { width: "4 1/2", height: "5", count: 16 } },
+    });
+    expect(booked(before, { ...step, cuts: ["patch"] }, [cut("patch")])).toBe(before);
+    expect(booked({}, { ...step, cuts: [] }, [cut("patch")])).toEqual({});
   });
 });
 

@@ -1,4 +1,4 @@
-import type { Step } from "../api/api.gen";
+import type { Cut, Step } from "../api/api.gen";
 import { usePlan } from "../plan/context";
 
 type Progress = NonNullable<ReturnType<typeof usePlan>["plan"]["progress"]>;
@@ -33,6 +33,14 @@ export function ended(progress: Progress, id: string, now: Date): Progress {
   const minutes = elapsed(running.since, now);
   if (minutes === null) return rest;
   return { ...rest, times: { ...rest.times, [id]: Math.round(((rest.times?.[id] ?? 0) + minutes) * 10) / 10 } };
+}
+
+/** A progress in which what a step cuts is cut, as it is reckoned now; what was ticked off before stays as it was cut. */
+export function booked(progress: Progress, step: Step, cuts: readonly Cut[]): Progress {
+  const now = cuts.filter((cut) => step.cuts.includes(cut.id) && !(cut.id in (progress.cut ?? {})));
+  if (now.length === 0) return progress;
+  const as = now.map((cut) => [cut.id, { width: cut.width.exact, height: cut.height.exact, count: cut.total }]);
+  return { ...progress, cut: { ...progress.cut, ...Object.fromEntries(as) } };
 }
 
 /** What is measured and cut is done for all covers at once, in stacks. */

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from "react";
 import { Findings } from "../brief/Thread";
 import { usePlan } from "../plan/context";
 import { Finish } from "../sew/Finish";
-import { atHand, ended, forAll, undone } from "../sew/progress";
+import { atHand, booked, ended, forAll, undone } from "../sew/progress";
 import { StepAtHand } from "../sew/StepAtHand";
 import { Where } from "../sew/Where";
 import { Older } from "../sheet/Older";
@@ -92,7 +92,7 @@ export function Sew() {
                 return;
               }
               rework((plan) => {
-                const now = ended(plan.progress ?? {}, step.id, new Date());
+                const now = booked(ended(plan.progress ?? {}, step.id, new Date()), step, shown.cuts);
                 return {
                   ...plan,
                   progress: { ...now, done: [...(now.done ?? []).filter((id) => id !== step.id), step.id] },
