@@ -44,7 +44,7 @@ prepare:
 
 # Format, static checks, and whether what is generated is fresh.
 check: setup
-	@test -z "$$(gofmt -l anyplan cmd core demo device format seeded store web)" || { echo "run gofmt on:"; gofmt -l anyplan cmd core demo device format seeded store web; exit 1; }
+	@test -z "$$(gofmt -l anyplan atbench cmd core demo device format seeded store web)" || { echo "run gofmt on:"; gofmt -l anyplan atbench cmd core demo device format seeded store web; exit 1; }
 	go vet ./...
 	go tool staticcheck ./...
 	npx biome ci --error-on-warnings ui e2e scripts

@@ -242,6 +242,9 @@ func (m maker) closing(p *plan.Plan) {
 	switch p.Cover.Kind {
 	case plan.Cushion:
 		p.Back = pick(m, "closure", plan.Closures(m.unit)).Back
+		if m.oneIn(4, "the left piece outside") {
+			p.Back.Outer = plan.LeftSide
+		}
 		if m.oneIn(6, "flange") {
 			p.Cover.Flange = m.between("flange width", length.Inch/2, 2*length.Inch)
 		}

@@ -25,7 +25,7 @@ var rooms = []string{
 	"core/outlook", "core/panel", "core/begin", "core/move", "core/cutting", "core/work", "core/fit", "core/edging",
 	"core/supply", "core/answer", "core/show", "core/reckon", "core/divide",
 	"core/brief", "core/compare", "core/spoil", "core/remedy",
-	"anyplan",
+	"anyplan", "atbench",
 	"format/planfile", "format/drawing", "format/svgfile", "format/dxf", "format/hpgl", "format/printpack",
 	"format/sharepage", "format/workshopfile", "format/cupboardcsv", "format/listcsv", "format/photo", "format/ics",
 	"device", "device/standin", "device/bench", "store", "demo", "web", "cmd/schema", "cmd/lays", "cmd/same",

@@ -4,6 +4,7 @@ import (
 	"slices"
 	"testing"
 
+	"umschlag/atbench"
 	"umschlag/core/answer"
 
 	"github.com/stretchr/testify/assert"
@@ -131,6 +132,7 @@ func TestTheDemoStepsCanBeFollowed(t *testing.T) {
 		p, err := planfile.Read(data)
 		require.NoError(t, err, name)
 		r := reckon.Reckon(p, nil)
+		assert.Empty(t, atbench.Sew(p.Settle(), r), name)
 		at, gates, used := map[string]bool{}, map[string]bool{}, map[string]int{}
 		waits := map[string]string{}
 		for _, c := range r.Cuts {

@@ -396,13 +396,7 @@ test("practice: a wrong answer says what was forgotten, a right one counts", asy
 test("one cover, from its first step to the log, with all that happens on the way", async ({ page, demo }) => {
   takes(40); // twenty-two steps
   const { reckoning } = await stored(demo, reading);
-  await open(page, `${demo.url}/plans/${reading}/cut`);
-  const cuts = page.locator(".ticks label");
-  await expect(cuts.first()).toBeVisible();
-  for (const cut of await cuts.filter({ hasNotText: "after the front is measured" }).all())
-    await cut.getByRole("checkbox").check();
-  await saved(page);
-  await page.getByRole("link", { name: "Sew", exact: true }).click();
+  await open(page, `${demo.url}/plans/${reading}/sew`);
   const heading = page.getByRole("heading", { level: 1 });
   const next = page.getByRole("button", { name: "Done, next step" });
   const dialog = page.getByRole("dialog");
@@ -484,6 +478,12 @@ test("one cover, from its first step to the log, with all that happens on the wa
 
   // Looked over, and into the log with a photo.
   await expect(heading).toHaveText("All steps are done");
+  const { progress: all } = (await stored(demo, reading)).plan;
+  expect(Object.keys(all.cut)).toHaveLength(reckoning.cuts.length); // what a step cuts is ticked off with it
+  const left = page.getByRole("region", { name: "What is left over" });
+  await left.getByRole("listitem").filter({ hasText: "ink leaf" }).getByRole("button").click();
+  await expect(left).toContainText("What was left over is back in the cupboard.");
+  await saved(page);
   for (const box of await page.getByRole("group", { name: "In order?" }).getByRole("checkbox").all()) await box.check();
   await expect(page.getByLabel("Minutes of work")).toHaveValue(/^1[89]$/);
   await page.getByLabel("Minutes of work").fill("190");

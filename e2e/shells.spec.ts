@@ -145,7 +145,7 @@ test("a pocket is added, placed, found off its piece, and taken off", async ({ p
   await put(page, "Distance of the pocket 1 from the left", "2");
   await saved(page);
   await page.getByRole("link", { name: "Sew", exact: true }).click();
-  await page.getByRole("button", { name: "Sew the pocket on the front" }).click();
+  await page.getByRole("button", { name: "Make the pocket" }).click();
   await expect(page.getByText("twice at the top")).toBeVisible();
   await page.getByRole("link", { name: "Draft", exact: true }).click();
   // Pressed twice by an unsteady hand, one goes: not the one that takes its place.

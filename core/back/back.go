@@ -265,10 +265,26 @@ func (o Order) upright(x, width length.Length) Box {
 // two lays a left and a right panel by how far each reaches over the front. The right
 // one lies outside: it is laid on the front first.
 func (o Order) two(left, right length.Length, panels ...int) []Lie {
-	return []Lie{
+	lies := []Lie{
 		{Panel: panels[0], Label: "left", Box: o.upright(0, left)},
 		{Panel: panels[len(panels)-1], Label: "right", Box: o.upright(o.width()-right, right)},
 	}
+	if o.Plan.Outer == plan.LeftSide {
+		slices.Reverse(lies)
+	}
+	return lies
 }
 
-const rightFirst = "The right piece lies on the front first: it will be the outer one."
+// outerOf are the pieces that lie outside and inside, as the back is seen.
+func outerOf(o Order) (outer, inner string) {
+	if o.Plan.Outer == plan.LeftSide {
+		return "left", "right"
+	}
+	return "right", "left"
+}
+
+// outerFirst says which piece is laid on the front first.
+func outerFirst(o Order) string {
+	outer, _ := outerOf(o)
+	return fmt.Sprintf("The %s piece lies on the front first: it will be the outer one.", outer)
+}

@@ -46,7 +46,7 @@ func envelope(o Order) (Back, finding.List) {
 	b.Lies = o.two(left, right, 0, last)
 	b.Overlap = o.overlap(b.Panels, "less what the hem takes", hems)
 	b.Opening = o.side()
-	b.Laid = rightFirst
+	b.Laid = outerFirst(o)
 	if len(o.Plan.Hem) > 0 {
 		fold := o.Plan.Hem[len(o.Plan.Hem)-1] // the first fold lies within the last
 		b.Marks = []Mark{{HemLine, o.upright(left-fold, 0)}, {HemLine, o.upright(o.width()-right+fold, 0)}}
@@ -130,7 +130,7 @@ func folded(o Order) (Back, finding.List) {
 		Title: "Fold the back pieces", Press: "Press the folds sharp.",
 		Text: fmt.Sprintf("Fold each in half along its height, wrong sides together, raw edges even: the folds, %s long, come to lie in the middle of the back. Baste the raw edges.",
 			o.text(o.height()))}}
-	b.Laid = "Folds to the middle. " + rightFirst
+	b.Laid = "Folds to the middle. " + outerFirst(o)
 	if o.Plan.Lined {
 		o.line(&b)
 	}

@@ -49,7 +49,7 @@ func banded(o Order) (Back, finding.List) {
 	b.Making = []Making{{Role: ref.DoHem, Stack: turnedPiece("its hem"), Turned: true,
 		Title: "Fold the bands", Machine: hemming, Press: "Press both folds.",
 		Text: o.bandText("close to the inner fold")}}
-	b.Laid = "The bands lie on each other. " + rightFirst
+	b.Laid = "The bands lie on each other. " + outerFirst(o)
 	return b, found
 }
 
@@ -84,11 +84,13 @@ func lapped(o Order) (Back, finding.List) {
 		Box{X: o.middle() - o.Plan.Tape/2, Y: (o.height() - long.Total()) / 2, Width: o.Plan.Tape,
 			Height: long.Total()}})
 	b.Sewn = b.Sewn.Then(sum.Repeat(4, sum.Part, "round the tape", long.Total()))
-	b.Making[0].Text = o.bandText("the band of the left piece close to the inner fold; that of the right one waits for its tape")
+	outer, inner := outerOf(o)
+	b.Making[0].Text = o.bandText(fmt.Sprintf("the band of the %s piece close to the inner fold; that of the %s one waits for its tape",
+		inner, outer))
 	b.Making = append(b.Making, Making{Role: ref.DoTape, Stack: onPiece(Sheet{What: "hook-and-loop tape"}),
 		Title: "Sew the tape on", Machine: machine.SetUp{Stitch: "straight stitch 2.5 mm", Needle: "90/14"},
-		Text: fmt.Sprintf("Cut %s of both sides of the tape. The soft side lies on the right side of the left piece, which lies inside, centred between fold and stitching of its band: stitch all round. Open the band of the right piece, lay the hooks on its right side between its two creases, and stitch all round through this one layer, so that nothing shows outside; then fold the band again and stitch it close to the inner fold.",
-			o.text(long.Total())),
+		Text: fmt.Sprintf("Cut %s of both sides of the tape. The soft side lies on the right side of the %s piece, which lies inside, centred between fold and stitching of its band: stitch all round. Open the band of the %s piece, lay the hooks on its right side between its two creases, and stitch all round through this one layer, so that nothing shows outside; then fold the band again and stitch it close to the inner fold.",
+			o.text(long.Total()), inner, outer),
 		Check:   "Closed, both pieces lie flat and make the width of the front.",
 		Caution: "The tape is thick and dense: put a new needle in and wear glasses."})
 	return b, found

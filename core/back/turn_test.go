@@ -54,3 +54,27 @@ func TestAThickClothTakesMoreInItsFolds(t *testing.T) {
 		assert.InDelta(t, usual.Overlap.Total().Float(), is.Overlap.Total().Float(), 3)
 	}
 }
+
+// The piece that lies outside is laid on the front first and drawn on top; which one it is changes no size.
+func TestEitherPieceMayLieOutside(t *testing.T) {
+	for _, kind := range []plan.BackKind{plan.Envelope, "folded", plan.Lapped, "buttons", "ties"} {
+		var built [2]back.Back
+		for i, outer := range []plan.BackSide{"", plan.LeftSide} {
+			p := plan.Base(length.Inches, plan.DefaultHabits(length.Inches))
+			p.Object = plan.Object{Kind: plan.Form, Width: 16 * length.Inch, Height: 16 * length.Inch}
+			p.Back.Kind, p.Back.Outer = kind, outer
+			p.Back.Band, p.Back.Tape, p.Back.Button = 5*length.Inch/4, 3*length.Inch/4, length.Inch/2
+			size := sum.Size{Width: sum.Of(sum.Part, "w", 17*length.Inch), Height: sum.Of(sum.Part, "h", 17*length.Inch)}
+			b, found := back.Build(back.Order{Plan: p.Settle().Back, Front: size, Finished: 16 * length.Inch,
+				High: 16 * length.Inch, Seam: length.Inch / 2, Step: length.Inch / 8, Pad: p.Object})
+			require.False(t, found.Stopped(), "%s: %v", kind, found)
+			built[i] = b
+		}
+		right, left := built[0], built[1]
+		assert.Equal(t, right.Panels, left.Panels, kind)
+		assert.Equal(t, []string{"left", "right"}, []string{right.Lies[0].Label, right.Lies[1].Label}, kind)
+		assert.Equal(t, []string{"right", "left"}, []string{left.Lies[0].Label, left.Lies[1].Label}, kind)
+		assert.Contains(t, right.Laid, "The right piece lies on the front first", kind)
+		assert.Contains(t, left.Laid, "The left piece lies on the front first", kind)
+	}
+}

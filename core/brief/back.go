@@ -67,6 +67,7 @@ func bands(t *Teller) {
 	t.Say(", its bands ")
 	t.Length("/back/band", "Width of the bands")
 	t.Say(" wide")
+	outside(t)
 }
 
 func turnedUnder(t *Teller) {
@@ -178,6 +179,7 @@ func folded(t *Teller) {
 		t.Say(", ")
 		overlap(t)
 	}
+	outside(t)
 	if b.Lined {
 		t.Say(", a gap of ")
 		t.Length("/back/gap", "Gap in the lining")
@@ -252,6 +254,7 @@ func envelope(t *Teller) {
 		t.Say(", ")
 		overlap(t)
 	}
+	outside(t)
 }
 
 // backPiece is how wide a piece of the back is cut; where that is not known, as wide as two that overlap by a quarter.
@@ -263,4 +266,15 @@ func (m *Moving) backPiece() length.Length {
 	}
 	p := m.Settled()
 	return max(p.Habits.Step, (5 * (p.Object.Width + p.Cover.Ease.Width) / 8).Floor(p.Habits.Step))
+}
+
+// outside tells which of two pieces that overlap lies outside.
+func outside(t *Teller) {
+	t.Say(", ")
+	t.Either("/back/outer", "Which piece of the back lies outside", t.plan.Back.Outer == plan.LeftSide,
+		"the right one outside", "the left one outside", func(m *Moving, yes bool) {
+			if m.Plan.Back.Outer = ""; yes {
+				m.Plan.Back.Outer = plan.LeftSide
+			}
+		})
 }

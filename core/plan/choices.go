@@ -47,6 +47,8 @@ type (
 	BackKind string
 	// ZipPlace of a zip.
 	ZipPlace string
+	// BackSide is one of two pieces of a back, as it is seen.
+	BackSide string
 	// InsideFinish of seam allowances.
 	InsideFinish string
 	// BindingStyle is how binding is folded.
@@ -146,6 +148,9 @@ const (
 	TapeBinding   BindingStyle = "tape"
 	BoughtBinding BindingStyle = "bought"
 
+	LeftSide  BackSide = "left"
+	RightSide BackSide = "right"
+
 	InTheSide ZipPlace = "side"
 	Across    ZipPlace = "across"
 
@@ -227,6 +232,7 @@ func (Direction) Values() []string    { return []string{"across", "along", "diag
 func (TakeUpFrom) Values() []string   { return []string{"estimate", "sample", "given"} }
 func (Absorb) Values() []string       { return []string{"border", "patch", "outer", "accept"} }
 func (Wait) Values() []string         { return []string{"auto", "yes", "no"} }
+func (BackSide) Values() []string     { return []string{"left", "right"} }
 func (ZipPlace) Values() []string     { return []string{"across", "side"} }
 func (BindingStyle) Values() []string { return []string{"double", "tape", "bought"} }
 func (Grain) Values() []string        { return []string{"bias", "straight"} }

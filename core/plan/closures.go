@@ -49,18 +49,18 @@ var (
 )
 
 func init() {
-	BackKinds.Add("envelope", BackRules{Reads: []string{"overlap", "share", "hem", "panels"}})
-	BackKinds.Add("folded", BackRules{Reads: []string{"depth", "overlap", "share", "lined", "gap"},
+	BackKinds.Add("envelope", BackRules{Reads: []string{"overlap", "share", "hem", "panels", "outer"}})
+	BackKinds.Add("folded", BackRules{Reads: []string{"depth", "overlap", "share", "lined", "gap", "outer"},
 		Settle: func(b *Back, p Plan) {
 			if b.Lined {
 				b.Gap = cmp.Or(b.Gap, usualIn(p.Units).gap)
 			}
 		}})
-	BackKinds.Add("lapped", BackRules{Reads: []string{"band", "tape"}, Settle: func(b *Back, p Plan) {
+	BackKinds.Add("lapped", BackRules{Reads: []string{"band", "tape", "outer"}, Settle: func(b *Back, p Plan) {
 		b.Band, b.Tape = cmp.Or(b.Band, usualIn(p.Units).band), cmp.Or(b.Tape, usualIn(p.Units).narrow)
 	}})
-	BackKinds.Add("buttons", BackRules{Reads: []string{"band", "count", "button"}, Settle: buttoned})
-	BackKinds.Add("ties", BackRules{Reads: []string{"band", "count"},
+	BackKinds.Add("buttons", BackRules{Reads: []string{"band", "count", "button", "outer"}, Settle: buttoned})
+	BackKinds.Add("ties", BackRules{Reads: []string{"band", "count", "outer"},
 		Settle: func(b *Back, p Plan) { b.Band = cmp.Or(b.Band, usualIn(p.Units).band) }})
 	BackKinds.Add("zip", BackRules{Reads: []string{"seam", "place", "flap", "gap"}, Settle: func(b *Back, p Plan) {
 		b.Seam, b.Place = cmp.Or(b.Seam, p.Cover.Seam), cmp.Or(b.Place, Across)

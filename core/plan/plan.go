@@ -680,6 +680,8 @@ type Back struct {
 	// Tab stands out along the gap of a back that is sewn shut, so that one line of
 	// top-stitching closes it; 0 for none.
 	Tab length.Length `json:"tab,omitempty"`
+	// Outer is the piece that lies outside where two overlap: the right one when absent, as the back is seen.
+	Outer BackSide `json:"outer,omitempty"`
 	// Wait says whether the back is cut after the front is measured: auto waits where the front may come out otherwise
 	// than it is cut.
 	Wait Wait `json:"wait,omitempty"`

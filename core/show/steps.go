@@ -98,11 +98,14 @@ func pieceOf(t *teller, s answer.Step) *answer.Piece {
 	return nil
 }
 
+// beforeBorders are what is done to the centre where borders are sewn on after.
+var beforeBorders = []ref.Role{ref.DoLayShapes, ref.DoSewShapes, ref.DoLayers, ref.DoQuilt}
+
 // cellsOf tells whether the step is about a cell, which is of a cut; nil where it is about all of
 // them. Of a piece whose borders are sewn on after, what is layered and quilted first lies inside them.
 func cellsOf(s answer.Step, after bool) func(answer.Cell, ref.About) bool {
 	switch role := s.About.Role; {
-	case after && (role == ref.DoLayers || role == ref.DoQuilt), role == ref.DoMeasureCentre:
+	case after && slices.Contains(beforeBorders, role), role == ref.DoMeasureCentre:
 		return func(_ answer.Cell, cut ref.About) bool { return cut.Ring == 0 }
 	case role == ref.DoCutBorders, role == ref.DoQuiltBorders:
 		return func(_ answer.Cell, cut ref.About) bool { return cut.Ring > 0 }

@@ -896,6 +896,10 @@ gap?: (string | number)
  */
 tab?: (string | number)
 /**
+ * Outer is the piece that lies outside where two overlap: the right one when absent, as the back is seen.
+ */
+outer?: ("left" | "right")
+/**
  * Wait says whether the back is cut after the front is measured: auto waits where the front may come out otherwise
  * than it is cut.
  */
@@ -980,6 +984,10 @@ gap?: (string | number)
  * top-stitching closes it; 0 for none.
  */
 tab?: (string | number)
+/**
+ * Outer is the piece that lies outside where two overlap: the right one when absent, as the back is seen.
+ */
+outer?: ("left" | "right")
 /**
  * Wait says whether the back is cut after the front is measured: auto waits where the front may come out otherwise
  * than it is cut.

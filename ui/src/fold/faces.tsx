@@ -1,6 +1,6 @@
 import { flushSync } from "react-dom";
 import { createRoot } from "react-dom/client";
-import type { FoldPiece, Piece, Reckoning, Swatch } from "../api/api.gen";
+import type { BackLie, FoldPiece, Piece, Reckoning, Swatch } from "../api/api.gen";
 import { Pattern, plainSwatch } from "../cloth/Pattern";
 import { Mark } from "../sheet/Closure";
 import { around, mm, PieceDrawing, pathOf, sidesOf } from "../sheet/PieceDrawing";
@@ -140,6 +140,9 @@ interface OutsideProps {
   ways: boolean;
 }
 
+/** Where the edge of the piece lies that lies outside. */
+const edgeOf = ({ label, box }: BackLie) => (label === "left" ? box.x + box.width : box.x);
+
 function Outside({ piece, shown, reckoning, swatches, ways }: OutsideProps) {
   const back = piece.name === "back" ? reckoning.back : undefined;
   return (
@@ -148,8 +151,8 @@ function Outside({ piece, shown, reckoning, swatches, ways }: OutsideProps) {
       {back?.lies[1] && (
         <line
           className="lap"
-          x1={mm(back.lies[1].box.x)}
-          x2={mm(back.lies[1].box.x)}
+          x1={mm(edgeOf(back.lies[1]))}
+          x2={mm(edgeOf(back.lies[1]))}
           y1={mm(back.lies[1].box.y)}
           y2={mm(back.lies[1].box.y + back.lies[1].box.height)}
         />
