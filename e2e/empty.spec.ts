@@ -194,6 +194,32 @@ test("sizes are typed as they finish or as they are cut, and the cover follows",
   await expect(page.getByRole("textbox", { name: "Ease across" })).toHaveValue("2.54");
 });
 
+test("a part of a stack is longer than its place, and squared up when the parts are joined", async ({
+  page,
+  workshop,
+}) => {
+  takes(12);
+  await begin(page, workshop.url, "16");
+  await pick(page, "Kind of front", "stack");
+  const cuts = page.getByRole("list", { name: "All cuts" });
+  await put(page, "How much longer part 1 is than its place", "1");
+  await expect(cuts).toContainText("1 × 171/2″ × 81/2″");
+  await expect(cuts).toContainText("1 × 161/2″ × 81/2″");
+  await put(page, "How much longer part 1 is than its place", "20"); // more than it covers
+  await expect(page.getByRole("alert")).toContainText("cannot be 20″");
+  await page.getByRole("textbox", { name: "How much longer part 1 is than its place" }).press("Escape");
+  await pick(page, "Which piece of the back lies outside", "yes");
+  await page.getByRole("link", { name: "Sew", exact: true }).click();
+  const steps = page.getByRole("list", { name: "Steps" }).getByRole("button");
+  await steps.filter({ hasText: "Join the parts" }).click();
+  await expect(page.getByText("Part 1 stands out 1/2″ at either end: it is trimmed off next.")).toBeVisible();
+  await expect(steps).toContainText(["Join the parts", "Square up the parts", "Measure the front"]);
+  await steps.filter({ hasText: "Hem the back pieces" }).click();
+  await expect(page.getByText("comes to lie in the middle of the back, 161/2″ long")).toBeVisible();
+  await steps.filter({ hasText: "Sew front and back together" }).click();
+  await expect(page.getByText("The left piece lies on the front first: it will be the outer one.")).toBeVisible();
+});
+
 test("a centre is quilted through its patches, and its borders follow what it measures then", async ({
   page,
   workshop,
