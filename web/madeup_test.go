@@ -17,6 +17,7 @@ import (
 	"umschlag/core/back"
 	"umschlag/core/begin"
 	"umschlag/core/brief"
+	"umschlag/core/caution"
 	"umschlag/core/compare"
 	"umschlag/core/cover"
 	"umschlag/core/finding"
@@ -46,7 +47,7 @@ func TestAMadeUpFitting(t *testing.T) {
 					Height: sum.Of(sum.Part, "length", m.Length)}}}
 		},
 		Fixing:  func(m fitting.Made) string { return "Cut a fringe " + m.Text(m.Length) + " deep and roll it up." },
-		Caution: "Not where it can be chewed."}))
+		Caution: caution.Of("Small parts", "Not where it can be chewed.")}))
 	h := app(t)
 
 	bare := `{"format": "umschlag/plan/2", "title": "t", "object": {"kind": "form", "width": "16", "height": "16"}, "cover": {"kind": "cushion"}, "cloths": {"A": {}}}`
@@ -90,7 +91,7 @@ func TestAMadeUpClosure(t *testing.T) {
 			Lies:    []back.Lie{{Box: back.Box{Width: o.Front.Width.Total(), Height: o.Front.Height.Total()}}},
 			Opening: sum.Of(sum.Part, "one side", o.Finished), Buttons: o.Plan.Count,
 			Making: []back.Making{{Role: "snaps", Title: "Set the snaps", Text: "With the ring outside.",
-				Caution: "Mind your fingers.",
+				Caution: caution.Of("Fingers", "Mind your fingers."),
 				Stack:   []back.Sheet{{What: "back piece", Lies: back.RightUp, Of: back.BackCloth}}}}}, nil
 	}))
 	h := app(t)

@@ -630,6 +630,14 @@ type Term struct {
 	Again bool `json:"again,omitempty"`
 }
 
+// Caution is what is said where something can hurt someone: the word it goes by, and all of it. Said tells that an
+// earlier step said it in full.
+type Caution struct {
+	Word string `json:"word"`
+	Text string `json:"text"`
+	Said bool   `json:"said,omitempty"`
+}
+
 // Step is one thing to do, in working order.
 type Step struct {
 	ID string `json:"id"`
@@ -662,6 +670,8 @@ type Step struct {
 	Machine string `json:"machine,omitempty"`
 	Check   string `json:"check,omitempty"`
 	Caution string `json:"caution,omitempty"`
+	// Cautions are the same one by one.
+	Cautions []Caution `json:"cautions,omitempty"`
 	// Join is the number of the seam it sews, as in joins, Edging what it makes, piping or
 	// binding, and Fitting the one it sews on, by its number in the plan, all from 1; absent
 	// at other steps.

@@ -10,6 +10,7 @@ import (
 	"fmt"
 	"slices"
 
+	"umschlag/core/caution"
 	"umschlag/core/finding"
 	"umschlag/core/kind"
 	"umschlag/core/length"
@@ -75,9 +76,10 @@ type Notion struct {
 // Making is one thing to do to the back before it is closed.
 type Making struct {
 	// Role is what is done.
-	Role                               ref.Role
-	Title, Text, Press, Check, Caution string
-	Machine                            machine.SetUp
+	Role                      ref.Role
+	Title, Text, Press, Check string
+	Caution                   caution.Said
+	Machine                   machine.SetUp
 	// Stack is what lies on what, from below, and Turned tells that the wrong side is worked at.
 	Stack  []Sheet
 	Turned bool

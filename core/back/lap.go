@@ -3,6 +3,7 @@ package back
 import (
 	"fmt"
 
+	"umschlag/core/caution"
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/machine"
@@ -20,8 +21,8 @@ const (
 	leastPieces = 2 // buttons or pairs of ties
 )
 
-const buttonCaution = "Buttons come off and can be swallowed: none for babies and small children. Follow local rules for small parts."
-const tieCaution = "Cords and ties can strangle: keep them short where small children are, and follow local rules for cords."
+var buttonCaution = caution.Of("Buttons", "Buttons come off and can be swallowed: none for babies and small children. Follow local rules for small parts.")
+var tieCaution = caution.Of("Cords", "Cords and ties can strangle: keep them short where small children are, and follow local rules for cords.")
 
 // banded is two pieces whose edges are turned twice into bands that lie on each
 // other: each (width + band)/2 + 2 × band.
@@ -92,7 +93,7 @@ func lapped(o Order) (Back, finding.List) {
 		Text: fmt.Sprintf("Cut %s of both sides of the tape. The soft side lies on the right side of the %s piece, which lies inside, centred between fold and stitching of its band: stitch all round. Open the band of the %s piece, lay the hooks on its right side between its two creases, and stitch all round through this one layer, so that nothing shows outside; then fold the band again and stitch it close to the inner fold.",
 			o.text(long.Total()), inner, outer),
 		Check:   "Closed, both pieces lie flat and make the width of the front.",
-		Caution: "The tape is thick and dense: put a new needle in and wear glasses."})
+		Caution: caution.Of("Needle", "The tape is thick and dense: put a new needle in and wear glasses.")})
 	return b, found
 }
 

@@ -9,6 +9,7 @@ package fitting
 import (
 	"fmt"
 
+	"umschlag/core/caution"
 	"umschlag/core/cover"
 	"umschlag/core/finding"
 	"umschlag/core/length"
@@ -64,8 +65,9 @@ type Fitted struct {
 	Making string
 	// Fixing says how it is sewn on, Caution what to take care of there; Hand tells that it is sewn on by
 	// hand, Through that the piece is cut through.
-	Fixing, Caution string
-	Hand, Through   bool
+	Fixing        string
+	Caution       caution.Said
+	Hand, Through bool
 	// Late tells that it is sewn when the pieces are joined, not before.
 	Late bool
 	// From are the distances of its first box from the edges of the finished piece,

@@ -3,6 +3,7 @@ package fitting
 import (
 	"fmt"
 
+	"umschlag/core/caution"
 	"umschlag/core/finding"
 	"umschlag/core/kind"
 	"umschlag/core/length"
@@ -67,7 +68,7 @@ type Kind struct {
 	Making func(Made) string
 	// Fixing says how it is sewn on, and Caution what to take care of there; Hand is sewn on by hand.
 	Fixing  func(Made) string
-	Caution string
+	Caution caution.Said
 	Hand    bool
 	// Round ones are drawn as circles. Through tells that the piece is cut through, so that nothing may
 	// lie on it.
@@ -75,9 +76,9 @@ type Kind struct {
 }
 
 // Cautions of what is sewn on.
-const (
-	strapCaution  = "A padded strap is no restraint and replaces no harness. Keep straps and loops short where small children are, and follow local rules for cords and small parts."
-	buttonCaution = "Buttons come off and can be swallowed: nothing is sewn on for babies and small children. Follow local rules for small parts."
+var (
+	strapCaution  = caution.Of("Straps", "A padded strap is no restraint and replaces no harness. Keep straps and loops short where small children are, and follow local rules for cords and small parts.")
+	buttonCaution = caution.Of("Buttons", "Buttons come off and can be swallowed: nothing is sewn on for babies and small children. Follow local rules for small parts.")
 )
 
 // Kinds are the kinds of fittings, by their words in the plan.

@@ -6,6 +6,7 @@ import (
 	"slices"
 
 	"umschlag/core/answer"
+	"umschlag/core/caution"
 	"umschlag/core/length"
 	"umschlag/core/machine"
 	"umschlag/core/plan"
@@ -17,8 +18,16 @@ import (
 // about, how long it takes, and in how many parts it is done.
 func steps(t *teller) {
 	var set machine.SetUp
+	var said []caution.Said
 	for _, s := range t.Steps {
+		said = append(said, s.Caution)
+	}
+	before := caution.Once(said)
+	for i, s := range t.Steps {
 		out := step(t, s)
+		for k, c := range s.Caution {
+			out.Cautions = append(out.Cautions, answer.Caution{Word: c.Word, Text: c.Text, Said: before[i][k]})
+		}
 		out.Changes = s.Machine.Changes(set)
 		if len(out.Changes) > 0 {
 			t.out.SetUps++
@@ -39,7 +48,7 @@ func step(t *teller, s work.Step) answer.Step {
 		Act: string(s.Act), Seams: s.Seams, Turned: s.Turned, Needs: orEmpty(s.Needs), Cuts: orEmpty(s.Cuts),
 		Row: s.Row, Bands: s.Bands,
 		Press: s.Press, Side: string(s.Side), Machine: s.Machine.Text(), Trip: s.Trip, Rest: s.Rest, Check: s.Check,
-		Caution: s.Caution, Stack: s.Stack,
+		Caution: s.Caution.Text(), Stack: s.Stack,
 		Done: slices.Contains(t.Plan.Progress.Done, s.ID)}
 	if s.Gate != (ref.Ref{}) {
 		out.Gate = s.Gate.String()

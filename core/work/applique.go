@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"umschlag/core/applique"
+	"umschlag/core/caution"
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/ref"
@@ -187,9 +188,9 @@ func together(t applique.Thread, stitch applique.Stitch, text func(length.Length
 	return fmt.Sprintf("Together %s of %s; it", text(t.Seam.Total()), stitch.Title)
 }
 
-func edgeCaution(b *builder, e plan.ShapeEdge) string {
+func edgeCaution(b *builder, e plan.ShapeEdge) caution.Said {
 	if e == plan.HandEdge {
-		return "Count your needles: one left in a cover is found by a hand."
+		return caution.Of("Needle", "Count your needles: one left in a cover is found by a hand.")
 	}
 	return needleCaution
 }

@@ -85,7 +85,7 @@ func TestStitchingByHandAsksForTheNeedle(t *testing.T) {
 	for _, s := range shaped(t,
 		plan.Shape{Shape: "heart", Cloth: "A", Width: 4 * in, Edge: plan.HandEdge, At: at(in, in)}) {
 		if s.ID == "step.piece:front.role:sew-shapes.no:1" {
-			assert.Contains(t, s.Caution, "needles")
+			assert.Contains(t, s.Caution.Text(), "needles")
 			assert.True(t, s.Machine.Hand)
 		}
 	}

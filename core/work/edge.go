@@ -3,6 +3,7 @@ package work
 import (
 	"fmt"
 
+	"umschlag/core/caution"
 	"umschlag/core/length"
 	"umschlag/core/machine"
 	"umschlag/core/ref"
@@ -122,7 +123,8 @@ func makeForm(b *builder) {
 	b.add(Step{Role: ref.DoForm, Stage: Measuring,
 		Stack: facing(Sheet{What: "one side of the pad"}, Sheet{What: "the other"}), Title: "Make the pad",
 		Machine: closingSetUp(b, false, 0), Cuts: b.cuts("form", false),
-		Caution: "Loose fibre is nothing for small children; keep it away from flames and follow the label on the bag.",
-		Text:    fmt.Sprintf("%s%s but for a gap of %s, forwards and back at both of its ends. Turn it, fill it with %.0f to %.0f g of fibre, the corners first, and %s.", tab, fold, b.text(f.Gap), f.Least, f.Most, closing),
-		Check:   "It springs back, and no lump is felt."})
+		Caution: caution.Of("Fibre",
+			"Loose fibre is nothing for small children; keep it away from flames and follow the label on the bag."),
+		Text:  fmt.Sprintf("%s%s but for a gap of %s, forwards and back at both of its ends. Turn it, fill it with %.0f to %.0f g of fibre, the corners first, and %s.", tab, fold, b.text(f.Gap), f.Least, f.Most, closing),
+		Check: "It springs back, and no lump is felt."})
 }

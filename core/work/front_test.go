@@ -179,7 +179,7 @@ func TestStacksCheckerboardsStripsAndGathers(t *testing.T) {
 		11*in/2, 11*in/2))
 	assert.Equal(t, []string{"step.piece:front.role:fold-units", "step.piece:front.role:join-units",
 		"step.piece:front.role:windows", "step.piece:front.role:points"}, ids(windows))
-	assert.Contains(t, find(t, windows, "step.piece:front.role:points").Caution, "swallowed")
+	assert.Contains(t, find(t, windows, "step.piece:front.role:points").Caution.Text(), "swallowed")
 }
 
 // A gathered part of a stack has its sample and its gathering, folded windows their

@@ -2,6 +2,7 @@ package work
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
 	"umschlag/core/length"
@@ -87,7 +88,7 @@ func onBatting(b *builder, s Step) Step {
 	s.Text += " Right side down on the quilted centre, raw edges even, through all layers; then turn it back over its seam and smooth it out on what lies under it."
 	s.Press = "Press it flat from the right side, the iron no hotter than the batting takes."
 	s.Machine.Foot, s.Machine.Needle = "walking foot", needle(plan.SewnTogether(b.Plan, b.cloths()), b.Chain.Thick)
-	s.Caution += " " + ironCaution
+	s.Caution = slices.Concat(s.Caution, ironCaution)
 	return s
 }
 

@@ -7,6 +7,7 @@ import (
 	"strings"
 
 	"umschlag/core/applique"
+	"umschlag/core/caution"
 	"umschlag/core/cover"
 	"umschlag/core/front"
 	"umschlag/core/kind"
@@ -57,7 +58,7 @@ type ShellOrder struct {
 	Backings []Backed
 }
 
-const hoodCaution = "Try it on a cold appliance only, with the plug out. Do not leave it on while the appliance runs, and do not cover vents that need air; its manual has the last word."
+var hoodCaution = caution.Of("Heat", "Try it on a cold appliance only, with the plug out. Do not leave it on while the appliance runs, and do not cover vents that need air; its manual has the last word.")
 
 // Construction is how a cover of a kind that is joined from its pieces is measured, and what is done when its
 // seams are closed.
@@ -278,7 +279,7 @@ var turnText = map[plan.FlapStyle]string{
 }
 
 // sellingCaution stands at the end when more than one is made.
-const sellingCaution = "If you sell them: labels, fibre content and rules for children's products differ from country to country. Check them first."
+var sellingCaution = caution.Of("Selling", "If you sell them: labels, fibre content and rules for children's products differ from country to country. Check them first.")
 
 // smallest is the size under which something filled can be swallowed or lost in a
 // cot. Common practice.
@@ -287,23 +288,24 @@ const smallest = 6 * length.Inch
 // lastly is the look at a finished cover whose use or sale can hurt someone.
 func (b *builder) lastly() {
 	o := b.Plan.Object
-	var cautions []string
+	var cautions caution.Said
 	if o.Kind == plan.Flat {
-		cautions = append(cautions, "A pad is no restraint and holds nobody in a seat.")
+		cautions = append(cautions, caution.Caution{Word: "No restraint",
+			Text: "A pad is no restraint and holds nobody in a seat."})
 	}
 	if size := max(o.Width, o.Height); (o.Kind == plan.Flat || o.Kind == plan.Form) && size <= smallest {
-		cautions = append(cautions,
-			"Something this small, and what fills it, is not for small children, and nothing loose belongs in a cot.")
+		cautions = append(cautions, caution.Caution{Word: "Small children",
+			Text: "Something this small, and what fills it, is not for small children, and nothing loose belongs in a cot."})
 	}
 	if b.Plan.Copies > 1 {
-		cautions = append(cautions, sellingCaution)
+		cautions = append(cautions, sellingCaution...)
 	}
 	if len(cautions) == 0 {
 		return
 	}
 	b.add(Step{Role: ref.DoInspect, Stage: Closing, Title: "Look it over",
 		Text:    "Every seam from both sides, every corner, every fitting: pull gently.",
-		Caution: strings.Join(cautions, " "),
+		Caution: cautions,
 		Check:   "No seam opens, nothing is caught, no pin is left in it."})
 }
 
@@ -481,7 +483,7 @@ func sewJoin(b *builder, n int, j cover.Join, gap string) {
 // clipSeams thins the allowance where it would bunch when turned.
 func clipSeams(b *builder) {
 	b.add(Step{Role: ref.DoClip, Stage: Closing, Turned: true, Title: "Clip the corners", Text: clipsText(b),
-		Caution: "Never cut into the stitching."})
+		Caution: stitchCaution})
 }
 
 // clipsText says how, by the school for square corners.

@@ -78,8 +78,8 @@ func TestHoodsAreTriedOnColdAndUnplugged(t *testing.T) {
 		steps := work.ShellSteps(shell(t, kind, things[kind]))
 		for _, id := range []string{"step.role:measure", "step.role:try"} {
 			s := find(t, steps, id)
-			assert.Contains(t, s.Caution, "cold")
-			assert.Contains(t, s.Caution, "vents")
+			assert.Contains(t, s.Caution.Text(), "cold")
+			assert.Contains(t, s.Caution.Text(), "vents")
 		}
 	}
 	assert.Contains(t, find(t, work.ShellSteps(shell(t, "wrap-hood", things["wrap-hood"])), "step.role:measure").Text,

@@ -11,6 +11,7 @@ import (
 
 	"umschlag/core/applique"
 	"umschlag/core/back"
+	"umschlag/core/caution"
 	"umschlag/core/cover"
 	"umschlag/core/front"
 	"umschlag/core/layers"
@@ -129,7 +130,7 @@ type Step struct {
 	// one trip are pressed together when the last of them is sewn. 0 where nothing is.
 	Trip    int
 	Check   string
-	Caution string
+	Caution caution.Said
 	// Stack is what lies on what, from below; nil where nothing is laid together.
 	Stack []Sheet
 	// Gate is where what is measured here is recorded; none at other steps.
@@ -165,7 +166,7 @@ type Fitting struct {
 	Title, On, Check, Fixing string
 	// Making is how it is made up before; empty where it is not.
 	Making  string
-	Caution string
+	Caution caution.Said
 	No      int
 	// Hand is sewn on by hand.
 	Hand bool
@@ -291,14 +292,17 @@ func (b *builder) cuts(piece string, under bool) []string {
 	return ids
 }
 
-const (
-	rotaryCaution = "Close the rotary cutter after every cut, cut away from yourself and keep your fingers behind the ruler's edge."
-	ironCaution   = "The iron and its steam burn: keep hands and cord clear, and switch it off when you leave the table."
-	sprayCaution  = "Temporary spray only with a window open, off the iron and away from flames; follow the instructions on the can."
-	needleCaution = "Thick layers break needles: put a new one in and wear glasses. Your machine's manual has the last word."
-	pinCaution    = "Take each pin out before the needle reaches it: a needle that hits a pin can break and fly."
-	overCaution   = "Sewing over pins can break the needle: sew slowly, lay pins across the seam and wear glasses."
+var (
+	rotaryCaution = caution.Of("Cutter", "Close the rotary cutter after every cut, cut away from yourself and keep your fingers behind the ruler's edge.")
+	ironCaution   = caution.Of("Iron", "The iron and its steam burn: keep hands and cord clear, and switch it off when you leave the table.")
+	sprayCaution  = caution.Of("Spray", "Temporary spray only with a window open, off the iron and away from flames; follow the instructions on the can.")
+	needleCaution = caution.Of("Needle", "Thick layers break needles: put a new one in and wear glasses. Your machine's manual has the last word.")
+	pinCaution    = caution.Of("Pins", "Take each pin out before the needle reaches it: a needle that hits a pin can break and fly.")
+	overCaution   = caution.Of("Pins", "Sewing over pins can break the needle: sew slowly, lay pins across the seam and wear glasses.")
 )
+
+// stitchCaution stands where something is cut close to a seam.
+var stitchCaution = caution.Of("Stitching", "Never cut into the stitching.")
 
 // heldBy says how layers are held until they are quilted, by the school.
 func heldBy(b *builder) string {
@@ -308,14 +312,14 @@ func heldBy(b *builder) string {
 	return "Smooth from the middle and pin all over, a hand's width apart."
 }
 
-func holdCaution(b *builder) string {
+func holdCaution(b *builder) caution.Said {
 	if b.Plan.Habits.Hold == plan.HoldSpray {
 		return sprayCaution
 	}
 	return pinsText(b)
 }
 
-func pinsText(b *builder) string {
+func pinsText(b *builder) caution.Said {
 	if b.Plan.Habits.Pins == plan.PinsRemove {
 		return pinCaution
 	}
@@ -566,7 +570,7 @@ func measuredFor(b *builder) string {
 }
 
 // buttonCaution stands where something small is sewn on.
-const buttonCaution = "Buttons come off and can be swallowed: nothing is sewn on for babies and small children. Follow local rules for small parts."
+var buttonCaution = caution.Of("Buttons", "Buttons come off and can be swallowed: nothing is sewn on for babies and small children. Follow local rules for small parts.")
 
 // sewFittings are sewn on while the panel is flat, or late, when pieces are joined.
 func sewFittings(b *builder, piece string, late bool) {
@@ -585,7 +589,7 @@ func sewFitting(b *builder, f Fitting, piece string) {
 		b.add(Step{Of: f.Key, Role: ref.DoMakeFitting, Fitting: f.No, Stage: Quilting, Piece: piece,
 			Title: "Make the " + called, Text: f.Making, Machine: joining(b), Press: "Press it flat.", Things: 1,
 			Stack:   []Sheet{{What: called + ", right side inside", Up: WrongUp}},
-			Caution: pinsText(b) + " " + ironCaution, Check: "Corners are pushed out, and nothing is caught in a seam."})
+			Caution: slices.Concat(pinsText(b), ironCaution), Check: "Corners are pushed out, and nothing is caught in a seam."})
 	}
 	s := Step{Of: f.Key, Role: ref.DoFitting, Fitting: f.No, Stage: Quilting,
 		Title: fmt.Sprintf("Sew the %s on the %s", strings.ToLower(f.Title), piece), Text: f.Fixing, Caution: f.Caution,
@@ -608,9 +612,9 @@ func makeBack(b *builder, measured []string) {
 	}
 	b.add(cut)
 	for _, m := range b.Order.Back.Making {
-		caution := m.Caution
-		if caution == "" && m.Press != "" {
-			caution = ironCaution
+		said := m.Caution
+		if len(said) == 0 && m.Press != "" {
+			said = ironCaution
 		}
 		if m.Role == ref.DoHem { // through two or three layers of its cloth
 			sewn := plan.SewnTogether(b.Plan, b.ofBack())
@@ -621,7 +625,7 @@ func makeBack(b *builder, measured []string) {
 			sewn = b.Order.Back.Sewn.Total()
 		}
 		b.add(Step{Role: m.Role, Stage: Backing, Sewn: sewn, Title: m.Title, Text: m.Text, Stack: makingStack(b, m),
-			Turned: m.Turned, Machine: m.Machine, Press: m.Press, Check: m.Check, Caution: caution})
+			Turned: m.Turned, Machine: m.Machine, Press: m.Press, Check: m.Check, Caution: said})
 	}
 }
 
@@ -678,14 +682,14 @@ func closeCover(b *builder) {
 	b.add(Step{Role: ref.DoClip, Stage: Closing, Title: "Clip the corners", Text: clipsText(b), Stack: closingStack(b),
 		Turned:  true,
 		Check:   "Turn one corner out a little first: caught layers show now, before anything is clipped.",
-		Caution: "Never cut into the stitching."})
+		Caution: stitchCaution})
 	b.on = "front"
 	turn := Step{Role: ref.DoTurn, Stage: Closing, Stack: rightOut(b), Title: "Turn and press",
 		Press: "Press the edges.", Caution: ironCaution,
 		Text: spaced([]string{c.Turned,
 			"Push the corners out with something blunt. Press from the wrong side of the back."})}
 	if stretchy(b) {
-		turn.Title, turn.Press, turn.Caution = "Turn it", "", ""
+		turn.Title, turn.Press, turn.Caution = "Turn it", "", nil
 		turn.Text = spaced([]string{c.Turned, "Push the corners out with something blunt, and pat the edges flat: an iron stretches a knit."})
 	}
 	b.add(turn)

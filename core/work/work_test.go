@@ -147,15 +147,15 @@ func TestHabitsChangeTheirStepsAndNoOthers(t *testing.T) {
 
 func TestCautionsStandWhereTheyMatter(t *testing.T) {
 	steps := work.Steps(order(2, 2, true))
-	assert.Contains(t, find(t, steps, "step.piece:front.role:cut-outer").Caution, "rotary cutter")
-	assert.Contains(t, find(t, steps, "step.piece:front.role:cut-under").Caution, "rotary cutter")
-	assert.Contains(t, find(t, steps, "step.piece:front.role:row.no:1").Caution, "pin")
-	assert.Contains(t, find(t, steps, "step.piece:front.role:layers").Caution, "pin")
+	assert.Contains(t, find(t, steps, "step.piece:front.role:cut-outer").Caution.Text(), "rotary cutter")
+	assert.Contains(t, find(t, steps, "step.piece:front.role:cut-under").Caution.Text(), "rotary cutter")
+	assert.Contains(t, find(t, steps, "step.piece:front.role:row.no:1").Caution.Text(), "pin")
+	assert.Contains(t, find(t, steps, "step.piece:front.role:layers").Caution.Text(), "pin")
 	sprayed := order(2, 2, true)
 	sprayed.Plan.Habits.Hold = plan.HoldSpray
-	assert.Contains(t, find(t, work.Steps(sprayed), "step.piece:front.role:layers").Caution, "window open")
-	assert.Contains(t, find(t, steps, "step.piece:front.role:quilt").Caution, "manual")
-	assert.Contains(t, find(t, steps, "step.role:turn").Caution, "iron")
+	assert.Contains(t, find(t, work.Steps(sprayed), "step.piece:front.role:layers").Caution.Text(), "window open")
+	assert.Contains(t, find(t, steps, "step.piece:front.role:quilt").Caution.Text(), "manual")
+	assert.Contains(t, find(t, steps, "step.role:turn").Caution.Text(), "iron")
 }
 
 func TestAPlainFrontNeedsNoPiecing(t *testing.T) {

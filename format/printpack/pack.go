@@ -106,6 +106,8 @@ type pack struct {
 	Order
 	pdf           *fpdf.Fpdf
 	width, height float64
+	// said is the page on which a caution was said in full last.
+	said map[string]int
 }
 
 // newPDF is a PDF with its fonts that is the same for the same plan.
@@ -124,7 +126,7 @@ func newPDF(title string, size fpdf.SizeType, edge float64) *fpdf.Fpdf {
 
 func newPack(o Order, size fpdf.SizeType) *pack {
 	pdf := newPDF(o.Title, size, margin)
-	p := &pack{Order: o, pdf: pdf, width: size.Wd, height: size.Ht}
+	p := &pack{Order: o, pdf: pdf, width: size.Wd, height: size.Ht, said: map[string]int{}}
 	pdf.SetFooterFunc(func() {
 		p.font("", 8)
 		p.ink(muted)

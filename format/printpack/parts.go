@@ -331,18 +331,19 @@ func (p *pack) steps() {
 // aside is how wide the drawings beside the steps are.
 const aside = 44.0
 
-func (p *pack) step(number int, s answer.Step) {
-	text := p.inner() - aside - 12
-	type words struct {
-		style  string
-		points float64
-		ink    colour
-		text   string
-	}
-	list := []words{{"", 9.5, ink, s.Text}}
+// words are lines of one size and colour.
+type words struct {
+	points float64
+	ink    colour
+	text   string
+}
+
+// told are the words of a step on the page at hand, and how high they are.
+func (p *pack) told(s answer.Step, wide float64) (list []words, height float64) {
+	list = []words{{9.5, ink, s.Text}}
 	more := func(name, text string, c colour) {
 		if text != "" {
-			list = append(list, words{"", 8.5, c, name + text})
+			list = append(list, words{8.5, c, name + text})
 		}
 	}
 	more("Machine: ", s.Machine, ink)
@@ -351,7 +352,9 @@ func (p *pack) step(number int, s answer.Step) {
 		more("Then: ", fmt.Sprintf("let it cool flat for %d minutes before it is moved.", s.Rest), ink)
 	}
 	more("Check: ", s.Check, moss)
-	more("", s.Caution, madder)
+	full, again := p.cautions(s)
+	more("", full, madder)
+	more("Caution, as above: ", again, madder)
 	if s.Gate != "" && s.Expect != nil {
 		expect := s.Expect.Width.Text
 		if s.Expect.Height.NM > 0 {
@@ -359,12 +362,41 @@ func (p *pack) step(number int, s answer.Step) {
 		}
 		more("It should measure "+expect+". It measures ", "____________", ink)
 	}
-	height := 6.0
+	height = 6
 	for _, w := range list {
-		p.font(w.style, w.points)
-		height += float64(len(p.wrapped(w.text, text))) * w.points * 0.46
+		p.font("", w.points)
+		height += float64(len(p.wrapped(w.text, wide))) * w.points * 0.46
 	}
+	return list, height
+}
+
+// cautions are those of a step that are not said on the page at hand yet, in full, and the words of the others.
+func (p *pack) cautions(s answer.Step) (full, again string) {
+	var texts, said []string
+	for _, c := range s.Cautions {
+		if p.said[c.Text] == p.pdf.PageNo() {
+			said = append(said, strings.ToLower(c.Word))
+		} else {
+			texts = append(texts, c.Text)
+		}
+	}
+	if len(said) > 0 {
+		again = strings.Join(said, ", ") + "."
+	}
+	return strings.Join(texts, " "), again
+}
+
+func (p *pack) step(number int, s answer.Step) {
+	text := p.inner() - aside - 12
+	list, height := p.told(s, text)
+	page := p.pdf.PageNo()
 	p.room(math.Max(height, p.figure(s, 0, 0, false)) + 3)
+	if p.pdf.PageNo() != page { // on a new page all is said in full
+		list, _ = p.told(s, text)
+	}
+	for _, c := range s.Cautions {
+		p.said[c.Text] = p.pdf.PageNo()
+	}
 	y := p.pdf.GetY()
 	p.box(margin, y+0.8, 4)
 	p.font("B", 10.5)
@@ -372,7 +404,7 @@ func (p *pack) step(number int, s answer.Step) {
 	p.pdf.Text(margin+7, y+4.2, fmt.Sprintf("%d  %s", number, s.Title))
 	p.pdf.SetY(y + 6)
 	for _, w := range list {
-		p.font(w.style, w.points)
+		p.font("", w.points)
 		p.ink(w.ink)
 		p.paragraph(w.text, margin+7, text, w.points*0.46)
 	}

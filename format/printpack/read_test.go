@@ -72,3 +72,40 @@ func TestPagesAsTheyWereRead(t *testing.T) {
 		assert.Equal(t, string(want), text, "print it and read it; go test -update writes it")
 	}
 }
+
+// On no page the same caution stands twice in full, and none is left out of a step.
+func TestACautionStandsOnAPageOnce(t *testing.T) {
+	plans, err := demo.Plans()
+	require.NoError(t, err)
+	o := order(t, plans["van-cushion"], printpack.A4)
+	data, err := printpack.Write(o)
+	require.NoError(t, err)
+	r, err := pdf.NewReader(bytes.NewReader(data), int64(len(data)))
+	require.NoError(t, err)
+	signs, inFull := 0, map[string]int{}
+	for i := 1; i <= r.NumPage(); i++ {
+		var text strings.Builder
+		for _, x := range r.Page(i).Content().Text {
+			text.WriteString(x.S)
+		}
+		page := strings.ReplaceAll(text.String(), " ", "")
+		signs += strings.Count(page, "Caution,asabove:")
+		said := map[string]bool{}
+		for _, s := range o.Reckoning.Steps {
+			for _, c := range s.Cautions {
+				n := strings.Count(page, strings.ReplaceAll(c.Text, " ", ""))
+				assert.LessOrEqual(t, n, 1, "page %d: %s", i, c.Text)
+				if n > 0 && !said[c.Text] {
+					said[c.Text] = true
+					inFull[c.Text]++
+				}
+			}
+		}
+	}
+	assert.NotZero(t, signs)
+	for _, s := range o.Reckoning.Steps {
+		for _, c := range s.Cautions {
+			assert.NotZero(t, inFull[c.Text], "%s: %s", s.Title, c.Text)
+		}
+	}
+}

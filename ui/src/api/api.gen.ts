@@ -1233,6 +1233,10 @@ machine?: string
 check?: string
 caution?: string
 /**
+ * Cautions are the same one by one.
+ */
+cautions?: Caution[]
+/**
  * Join is the number of the seam it sews, as in joins, Edging what it makes, piping or
  * binding, and Fitting the one it sews on, by its number in the plan, all from 1; absent
  * at other steps.
@@ -1331,6 +1335,15 @@ paints?: string
 pair?: number
 level?: number
 thread?: number
+}
+/**
+ * Caution is what is said where something can hurt someone: the word it goes by, and all of it. Said tells that an
+ * earlier step said it in full.
+ */
+export interface Caution {
+word: string
+text: string
+said?: boolean
 }
 /**
  * Sheet is one layer on the table.

@@ -1,6 +1,6 @@
 import Button from "@mui/material/Button";
 import { useState } from "react";
-import type { Reckoning, Step } from "../api/api.gen";
+import type { Caution, Reckoning, Step } from "../api/api.gen";
 import { usePlan } from "../plan/context";
 import { swatchesOf } from "../plan/swatches";
 import { FoldFigure } from "../sheet/Fold";
@@ -17,6 +17,24 @@ import { StackFigure } from "./StackFigure";
 import { JoinDrawing, StepDrawing } from "./StepDrawing";
 import { Timer } from "./Timer";
 import { Troubles } from "./Troubles";
+
+/** What can hurt someone: in full where it comes up first, a sign with its word where it was said before. */
+function Cautions({ of: cautions }: { of: Caution[] }) {
+  const fresh = cautions.filter((c) => !c.said);
+  return (
+    <>
+      {fresh.length > 0 && <p className="caution">{fresh.map((c) => c.text).join(" ")}</p>}
+      {cautions
+        .filter((c) => c.said)
+        .map((c) => (
+          <details key={c.text} className="caution-sign">
+            <summary>Caution: {c.word.toLowerCase()}</summary>
+            <p>{c.text}</p>
+          </details>
+        ))}
+    </>
+  );
+}
 
 export function StepAtHand({
   step,
@@ -137,7 +155,7 @@ export function StepAtHand({
               </>
             )}
           </dl>
-          {step.caution && <p className="caution">{step.caution}</p>}
+          <Cautions of={step.cautions ?? []} />
           {step.gate && <Gate step={step} />}
           {step.about.role === "make-pad" && <Filling />}
           <Several step={step} done={done} />
