@@ -17,7 +17,8 @@ import (
 // rooms lists the packages from the bottom up: each may import those above it
 // in this list and no other.
 var rooms = []string{
-	"seeded", "core/ref", "core/kind", "core/length", "core/outline", "core/sum", "core/finding", "core/machine", "core/caution",
+	"seeded", "core/ref", "core/kind", "core/length", "core/outline", "core/sum", "core/finding",
+	"core/machine", "core/caution",
 	"core/plan", "core/place", "core/shape", "core/applique", "core/cover", "core/fold", "core/block", "core/gridfit",
 	"core/front", "core/press", "core/quilt", "core/takeup", "core/pads",
 	"core/sample", "core/layers", "core/back", "core/edge",

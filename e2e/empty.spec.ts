@@ -258,6 +258,11 @@ test("a centre is quilted through its patches, and its borders follow what it me
   ]);
   await steps.filter({ hasText: "Quilt the centre" }).click();
   await expect(page.getByText(/From corner to corner through every patch/)).toBeVisible();
+  await steps.filter({ hasText: "Border, top and bottom" }).click(); // what can hurt was said in full before
+  const pins = page.getByText("Take each pin out before the needle reaches it");
+  await expect(pins).toBeHidden();
+  await page.getByText("Caution: pins").click();
+  await expect(pins).toBeVisible();
   await steps.filter({ hasText: "Measure the quilted centre" }).click();
   await put(page, "Measured across", "19");
   await put(page, "Measured up", "19 1/4");

@@ -101,7 +101,7 @@ func TestRowsFromStripsAreNotSewnAgain(t *testing.T) {
 	set := find(t, steps, "step.piece:front.role:set.no:1")
 	assert.Contains(t, set.Text, "A, B, A")
 	assert.Contains(t, set.Text, "24 segments")
-	assert.Contains(t, set.Caution, "rotary")
+	assert.Contains(t, set.Caution.Text(), "rotary")
 }
 
 func TestSlantingRowsAreToldAsSuch(t *testing.T) {
