@@ -143,3 +143,17 @@ func TestAFaceIsFoundByThePathThroughItsParts(t *testing.T) {
 		assert.False(t, ok, path)
 	}
 }
+
+// What a pattern begins with lies on the ruler of its unit.
+func TestPatternsBeginOnTheRuler(t *testing.T) {
+	for unit, step := range map[length.Unit]length.Length{length.Inches: length.Inch / 16,
+		length.Centimetres: length.Millimetre, length.Millimetres: length.Millimetre} {
+		for _, key := range plan.Patterns.Names() {
+			pattern, _ := plan.Patterns.Of(key)
+			q := pattern.Make(plan.StartsIn(unit).Apart)
+			for _, l := range []length.Length{q.Beside, q.Around, q.Echo, q.Free} {
+				assert.True(t, l.OnStep(step), "%s in %s: %s", key, unit, l)
+			}
+		}
+	}
+}

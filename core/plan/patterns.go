@@ -33,8 +33,13 @@ const (
 // from what one makes.
 var Patterns kind.Set[PatternRules]
 
-// besideUsual is how far from a seam or a shape is usually stitched. Common practice.
-const besideUsual = in / 4
+// beside is how far from a seam or a shape is usually stitched, where lines are as far apart. Common practice.
+func beside(apart length.Length) length.Length {
+	if apart.OnInches() {
+		return in / 4
+	}
+	return 6 * length.Millimetre
+}
 
 func init() {
 	lines := func(angles ...float64) func(length.Length) Quilting {
@@ -62,9 +67,9 @@ func init() {
 	Patterns.Add("ditch", PatternRules{Says: "quilted in the ditch", Follows: FollowsSeams,
 		Make: func(length.Length) Quilting { return Quilting{Ditch: true} }})
 	Patterns.Add("beside", PatternRules{Says: "quilted beside the seams", Follows: FollowsSeams,
-		Make: func(length.Length) Quilting { return Quilting{Beside: besideUsual} }})
+		Make: func(apart length.Length) Quilting { return Quilting{Beside: beside(apart)} }})
 	Patterns.Add("around", PatternRules{Says: "quilted around the shapes", Follows: FollowsShapes,
-		Make: func(length.Length) Quilting { return Quilting{Around: besideUsual} }})
+		Make: func(apart length.Length) Quilting { return Quilting{Around: beside(apart)} }})
 	Patterns.Add("free", PatternRules{Says: "quilted in free motion",
 		Make: func(apart length.Length) Quilting { return Quilting{Free: apart} }})
 }
