@@ -90,7 +90,7 @@ func lapped(o Order) (Back, finding.List) {
 		inner, outer))
 	b.Making = append(b.Making, Making{Role: ref.DoTape, Stack: onPiece(Sheet{What: "hook-and-loop tape"}),
 		Title: "Sew the tape on", Machine: machine.SetUp{Stitch: "straight stitch 2.5 mm", Needle: "90/14"},
-		Text: fmt.Sprintf("Cut %s of both sides of the tape. The soft side lies on the right side of the %s piece, which lies inside, centred between fold and stitching of its band: stitch all round. Open the band of the %s piece, lay the hooks on its right side between its two creases, and stitch all round through this one layer, so that nothing shows outside; then fold the band again and stitch it close to the inner fold.",
+		Text: fmt.Sprintf("Cut %s of both sides of the tape. The soft side goes on the outside of the %s piece, which will lie under the other, centred between fold and stitching of its band: stitch all round. Open the band of the %s piece, lay the hooks on what was its outside, between the two creases, and stitch all round through this one layer, so that nothing shows outside; then fold the band again and stitch it close to the inner fold.",
 			o.text(long.Total()), inner, outer),
 		Check:   "Closed, both pieces lie flat and make the width of the front.",
 		Caution: caution.Of("Needle", "The tape is thick and dense: put a new needle in and wear glasses.")})
