@@ -17,8 +17,6 @@ type bench struct {
 	r      answer.Reckoning
 	cut    map[string]bool
 	passed map[string]bool
-	done   map[ref.Role]int
-	made   map[ref.Key]bool
 	tables map[string]*table
 	seams  map[int]bool
 	wrong  []string
@@ -26,16 +24,16 @@ type bench struct {
 
 // table is a piece on its way: rows sewn and joined, borders by how many of their pairs are on, what is done flat.
 type table struct {
-	piece                                answer.Piece
-	sewn, joined                         map[int]bool
-	borders                              map[int]int
-	layered, quilted, bordersQuilted, on bool
+	piece                answer.Piece
+	sewn, joined         map[int]bool
+	borders              map[int]int
+	layered, quilted, on bool
 }
 
 // Sew sews a settled plan by its reckoning, step by step, and returns what cannot be done, with the step at which.
 func Sew(p plan.Plan, r answer.Reckoning) []string {
-	b := &bench{p: p, r: r, cut: map[string]bool{}, passed: map[string]bool{}, done: map[ref.Role]int{},
-		made: map[ref.Key]bool{}, tables: map[string]*table{}, seams: map[int]bool{}}
+	b := &bench{p: p, r: r, cut: map[string]bool{}, passed: map[string]bool{},
+		tables: map[string]*table{}, seams: map[int]bool{}}
 	for _, piece := range r.Pieces {
 		b.tables[piece.Name] = &table{piece: piece, sewn: map[int]bool{}, joined: map[int]bool{},
 			borders: map[int]int{}}
@@ -47,7 +45,6 @@ func Sew(p plan.Plan, r answer.Reckoning) []string {
 	for i, s := range r.Steps {
 		b.take(s)
 		b.step(s, r.Steps[i+1:])
-		b.done[s.About.Role]++
 		b.passed[s.Gate] = true
 	}
 	for _, c := range r.Cuts {
@@ -120,10 +117,11 @@ func (b *bench) step(s answer.Step, later []answer.Step) {
 		t.quilted = true
 	case ref.DoQuiltBorders:
 		b.whole(t, s, false)
-		t.bordersQuilted = true
 	case ref.DoTrim:
 		b.refuse(t.piece.Quilting != nil && s.About.Of == "" && !t.quilted, s.ID, "it is trimmed before it is quilted")
-		b.refuse(after(t) && s.About.Of == "" && t.quilted && len(t.borders) == 0, s.ID, "its borders are not on")
+		if s.About.Of == "" && t.quilted {
+			b.whole(t, s, false)
+		}
 	default:
 		b.closing(t, s, later)
 	}
@@ -132,8 +130,6 @@ func (b *bench) step(s answer.Step, later []answer.Step) {
 // closing are the steps about several pieces, and what is put on one.
 func (b *bench) closing(t *table, s answer.Step, later []answer.Step) {
 	switch s.About.Role {
-	case ref.DoMakeFitting:
-		b.made[s.About.Of] = true
 	case ref.DoFitting:
 		f := b.p.Fittings[s.Fitting-1]
 		waits := slices.ContainsFunc(later, func(l answer.Step) bool {
@@ -202,18 +198,7 @@ func (b *bench) rows(t *table, s answer.Step, later []answer.Step) {
 
 // border goes on what is whole inside it, its second pair over its first; after the quilting where that is first.
 func (b *bench) border(t *table, s answer.Step) {
-	ring := 0
-	for _, c := range t.piece.Cells {
-		if a := b.about(c); a.Of == s.About.Of && a.Ring > 0 {
-			ring = a.Ring
-		}
-	}
-	part := ref.Key("")
-	for _, c := range t.piece.Cells {
-		if a := b.about(c); a.Of == s.About.Of && a.Ring > 0 {
-			part = a.Part
-		}
-	}
+	ring, part := b.ring(t, s)
 	b.refuse(ring == 0, s.ID, "there is no such border")
 	b.refuse(ring > 1 && part == "" && t.borders[ring-1] < 2, s.ID, "the border inside it is not on")
 	b.refuse(s.About.Pair == 2 && t.borders[ring] == 0, s.ID, "its first pair is not on")
@@ -230,6 +215,16 @@ func (b *bench) border(t *table, s answer.Step) {
 		b.refuse(a.Ring == 0 && a.Part == part && rows && !t.joined[c.Band], s.ID, "row %d is not joined yet", c.Band)
 	}
 	t.borders[ring] += map[bool]int{true: 2, false: 1}[s.About.Pair == 0]
+}
+
+// ring is the number of the border that a step is about, and the part of a stack it goes round.
+func (b *bench) ring(t *table, s answer.Step) (no int, part ref.Key) {
+	for _, c := range t.piece.Cells {
+		if a := b.about(c); a.Of == s.About.Of && a.Ring > 0 {
+			return a.Ring, a.Part
+		}
+	}
+	return 0, ""
 }
 
 // layers lie under what is whole, and are cut.
@@ -256,9 +251,8 @@ func (b *bench) whole(t *table, s answer.Step, without bool) {
 		case ref.DoRow:
 			b.refuse(!t.sewn[l.Row], s.ID, "row %d is not sewn yet", l.Row)
 		case ref.DoBorder:
-			if !without {
-				b.refuse(len(t.borders) == 0, s.ID, "its borders are not on")
-			}
+			ring, _ := b.ring(t, l)
+			b.refuse(!without && t.borders[ring] < 2, s.ID, "border %d is not on", ring)
 		}
 	}
 }

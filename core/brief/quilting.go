@@ -124,8 +124,10 @@ func (s stack) inBorders(at string, q plan.Quilting) {
 		Options: options, Also: []string{at + "/borders", at + "/borders/ditch"}}, func(m *Moving, key string) {
 		s.quilted(func(q *plan.Quilting) {
 			was := q.Borders
-			if q.Borders = made[key]; q.Borders != nil && was != nil {
-				q.Borders.After = was.After
+			if q.Borders = nil; made[key] != nil {
+				next := *made[key]
+				next.After = was != nil && was.After
+				q.Borders = &next
 			}
 		})(m)
 	})

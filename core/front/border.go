@@ -160,9 +160,7 @@ func (r *ring) runs(inner sum.Size) []run {
 		return out
 	}
 	sideLength, runLength := inner.Height, r.raw.Width
-	if r.After { // until it is measured they are cut by the ruler
-		sideLength, runLength = sideLength.UpTo(r.Step), runLength.UpTo(r.Step)
-	}
+	sideLength, runLength = r.byRuler(sideLength, r.Centre.Height), r.byRuler(runLength, r.Centre.Width)
 	left, right := line(ox1, y1, x1, y1, x1, y2, ox1, y2), line(x2, y1, ox2, y1, ox2, y2, x2, y2)
 	above, below := line(ox1, oy1, ox2, oy1, ox2, y1, ox1, y1), line(ox1, y2, ox2, y2, ox2, oy2, ox1, oy2)
 	corner := r.corner()
@@ -172,9 +170,7 @@ func (r *ring) runs(inner sum.Size) []run {
 	}
 	switch corner.Runs {
 	case Flush:
-		if runLength = inner.Width; r.After {
-			runLength = runLength.UpTo(r.Step)
-		}
+		runLength = r.byRuler(inner.Width, r.Centre.Width)
 		above, below = line(x1, oy1, x2, oy1, x2, y1, x1, y1), line(x1, y2, x2, y2, x2, oy2, x1, oy2)
 	case Mitre:
 		runLength = r.mitred(inner.Width, r.left, r.right)
@@ -186,6 +182,15 @@ func (r *ring) runs(inner sum.Size) []run {
 		{name: "top", where: "top", role: BorderRun, cut: r.above, length: runLength, line: above},
 		{name: "bottom", where: "bottom", role: BorderRun, cut: r.below, length: runLength, line: below},
 	}
+}
+
+// byRuler is the length of a strip that is sewn on when what is inside it is quilted: up to the ruler until that is
+// measured, and as it was measured from then on.
+func (r *ring) byRuler(s sum.Sum, measured length.Length) sum.Sum {
+	if !r.After || measured != 0 {
+		return s
+	}
+	return s.UpTo(r.Step)
 }
 
 // mitred is how long a strip of a mitred border is cut: the side, the border at both

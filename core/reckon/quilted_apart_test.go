@@ -144,6 +144,9 @@ func TestBordersFollowTheQuiltedCentre(t *testing.T) {
 	assert.InDelta(t, (in / 4).Float(), float64(is.Width.NM-was.Width.NM), (in / 8).Float())
 	assert.Greater(t, is.Width.NM, was.Width.NM)
 	assert.Empty(t, is.Waits)
+	p.Measured[0].Height = 16*in + in/32
+	assert.Equal(t, int64(16*in+in/32), cutOf(t, reckon.Reckon(p, nil), "b1", ref.BorderFirst).Height.NM,
+		"also between two steps of the ruler")
 	p.Measured[0].Gate = ref.FrontPieced.String()
 	other := reckon.Reckon(p, nil)
 	assert.Equal(t, was.Width, cutOf(t, other, "b1", ref.BorderFirst).Width)

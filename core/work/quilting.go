@@ -150,8 +150,8 @@ func takesText(b *builder, p quilt.Pattern) string {
 	if len(p.Lines) == 1 {
 		lines, take = "One line", "it takes"
 	}
-	return fmt.Sprintf("%s, %s in all: %s %s of thread, %s wound, and about %d minutes.", lines, b.style.Yards(p.Seam), take, b.style.Yards(p.Thread),
-		count(p.Bobbins, "bobbin", "bobbins"), p.Minutes)
+	return fmt.Sprintf("%s, %s in all: %s %s of thread, %s wound, and about %d minutes.", lines,
+		b.style.Yards(p.Seam), take, b.style.Yards(p.Thread), count(p.Bobbins, "bobbin", "bobbins"), p.Minutes)
 }
 
 // bordersText says how borders are quilted by themselves.
