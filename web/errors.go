@@ -154,6 +154,9 @@ func (s *server) problem(err error) Refusal {
 // ofStatus describes an error that has nothing but a status and a message.
 func ofStatus(status int, err error) Refusal {
 	p := Refusal{Type: "about:blank", Title: http.StatusText(status), Status: status}
+	if status == http.StatusBadRequest {
+		p.Title = "Nothing was changed"
+	}
 	var he *echo.HTTPError
 	if errors.As(err, &he) {
 		p.Detail = he.Message

@@ -26,6 +26,7 @@ export function SayProvider({ children }: { children: ReactNode }) {
         autoHideDuration={said?.action ? 30_000 : 8000} // a way back is there long enough to be found
         onClose={(_, reason) => reason !== "clickaway" && close()}
         message={said?.text}
+        slotProps={{ content: { role: "status" } }} // what went well interrupts nobody
         action={
           said?.action && (
             <Button
