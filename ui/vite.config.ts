@@ -1,8 +1,27 @@
 import react from "@vitejs/plugin-react";
+import type { Plugin } from "vite";
 import { defineConfig } from "vitest/config";
 
+/** The fonts that every place is written in are asked for with the page, so that nothing is laid out twice. */
+function fontsFirst(): Plugin {
+  return {
+    name: "fonts-first",
+    transformIndexHtml: {
+      order: "post",
+      handler: (_, { bundle }) =>
+        Object.keys(bundle ?? {})
+          .filter((file) => /-latin-wght-normal-.*\.woff2$/.test(file))
+          .map((file) => ({
+            tag: "link",
+            attrs: { rel: "preload", as: "font", type: "font/woff2", crossorigin: "", href: `/${file}` },
+            injectTo: "head",
+          })),
+    },
+  };
+}
+
 export default defineConfig({
-  plugins: [react()],
+  plugins: [react(), fontsFirst()],
   build: { outDir: "../web/dist", emptyOutDir: true, assetsInlineLimit: 0 },
   // One page for all tests of a worker, emptied after each: making one takes longer than most tests.
   test: {

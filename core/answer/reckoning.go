@@ -292,6 +292,41 @@ type Mark struct {
 	Direction float64 `json:"direction"`
 }
 
+// The kinds of what is marked on a piece in a step.
+const (
+	// WorkedEdge is an edge that is sewn, trimmed or bound, TapeEdge the way the tape lies, BeginEdge the point a seam
+	// begins at, and CornerEdge a corner.
+	WorkedEdge = "edge"
+	TapeEdge   = "tape"
+	BeginEdge  = "begin"
+	CornerEdge = "corner"
+)
+
+// Edge is something marked on a piece in a step, in the piece's frame.
+type Edge struct {
+	Piece string `json:"piece"`
+	// Kind is edge, tape, begin or corner.
+	Kind string `json:"kind"`
+	// Path along it, the last vertex ending it; one vertex where it is a point.
+	Path []Vertex `json:"path"`
+	// Text beside it, such as its length; absent without.
+	Text string `json:"text,omitempty"`
+}
+
+// Lying is a piece as it lies on the table by itself, as cut.
+type Lying struct {
+	Title string `json:"title"`
+	// Cloth by its letter, Wrong its wrong side up.
+	Cloth string `json:"cloth"`
+	Wrong bool   `json:"wrong,omitempty"`
+	Size  Size   `json:"size"`
+	// Edge is the side that is worked at as it lies, left, right or bottom, or empty where it is a fold or none;
+	// Along is how long that is, and Folds how far from the side the lines are that it is folded on.
+	Edge  string `json:"edge"`
+	Along L      `json:"along"`
+	Folds []L    `json:"folds"`
+}
+
 // Vertex is a corner of an outline and the side that leaves it: straight when
 // its bulge is 0, else an arc whose quarter angle has this tangent.
 type Vertex struct {
@@ -669,7 +704,9 @@ type Step struct {
 	Side    string `json:"side,omitempty"`
 	Machine string `json:"machine,omitempty"`
 	Check   string `json:"check,omitempty"`
-	Caution string `json:"caution,omitempty"`
+	// Tips are what makers say with the work in hand, each at the first step it belongs to.
+	Tips    []string `json:"tips,omitempty"`
+	Caution string   `json:"caution,omitempty"`
 	// Cautions are the same one by one.
 	Cautions []Caution `json:"cautions,omitempty"`
 	// Join is the number of the seam it sews, as in joins, Edging what it makes, piping or
@@ -688,6 +725,10 @@ type Step struct {
 	// absent where nobody said.
 	Minutes int      `json:"minutes"`
 	Took    *float64 `json:"took,omitempty"`
+	// Edges are what is worked at or measured, marked on the pieces; Lying are pieces as they lie on the table by
+	// themselves. Absent where the drawing of the piece says it.
+	Edges []Edge  `json:"edges,omitempty"`
+	Lying []Lying `json:"lying,omitempty"`
 	// Stack is what lies on what when it is done, from below.
 	Stack []work.Sheet `json:"stack,omitempty"`
 	// Changes name what is changed at the machine for it: foot, needle, thread, stitch,

@@ -83,6 +83,8 @@ type Making struct {
 	// Stack is what lies on what, from below, and Turned tells that the wrong side is worked at.
 	Stack  []Sheet
 	Turned bool
+	// Folds are how far from the raw edge the lines are that the edge in the middle is folded on; nil where it is not.
+	Folds []length.Length
 }
 
 // Sheet is one layer of what is worked at.

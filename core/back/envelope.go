@@ -88,15 +88,18 @@ func hemmedWidth(o Order, s sum.Sum) sum.Sum {
 }
 
 func hemMaking(o Order) Making {
-	folds := make([]string, len(o.Plan.Hem))
+	folds, lines := make([]string, len(o.Plan.Hem)), make([]length.Length, len(o.Plan.Hem))
 	for i, h := range o.Plan.Hem {
-		folds[i] = o.text(h)
+		folds[i], lines[i] = o.text(h), h
+		if i > 0 {
+			lines[i] += lines[i-1]
+		}
 	}
 	inner := "inner fold"
 	if len(folds) == 1 {
 		inner = "raw edge"
 	}
-	return Making{Role: ref.DoHem, Stack: turnedPiece("its hem"), Turned: true,
+	return Making{Role: ref.DoHem, Stack: turnedPiece("its hem"), Turned: true, Folds: lines,
 		Title: "Hem the back pieces", Machine: hemming, Press: "Press the hem flat.",
 		Text: fmt.Sprintf("Turn the edge of each piece that comes to lie in the middle of the back, %s long, to the wrong side %s, press, and stitch close to the %s.",
 			o.text(o.height()), strings.Join(folds, " and again "), inner)}
@@ -127,6 +130,7 @@ func folded(o Order) (Back, finding.List) {
 	b.Overlap = o.overlap(b.Panels, "less what is folded behind", reach)
 	b.Opening = o.side()
 	b.Making = []Making{{Role: ref.DoFold, Stack: turnedPiece("its other half, folded over"), Turned: true,
+		Folds: []length.Length{b.Panels[0].Size.Width.Total().Div(2)},
 		Title: "Fold the back pieces", Press: "Press the folds sharp.",
 		Text: fmt.Sprintf("Fold each in half along its height, wrong sides together, raw edges even: the folds, %s long, come to lie in the middle of the back. Baste the raw edges.",
 			o.text(o.height()))}}

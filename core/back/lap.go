@@ -48,6 +48,7 @@ func banded(o Order) (Back, finding.List) {
 	b.Opening = o.side()
 	b.Sewn = sewnAlong(o, "band", 2)
 	b.Making = []Making{{Role: ref.DoHem, Stack: turnedPiece("its hem"), Turned: true,
+		Folds: []length.Length{band, 2 * band},
 		Title: "Fold the bands", Machine: hemming, Press: "Press both folds.",
 		Text: o.bandText("close to the inner fold")}}
 	b.Laid = "The bands lie on each other. " + outerFirst(o)

@@ -89,7 +89,7 @@ func acrossZip(o Order) (Back, finding.List) {
 }
 
 func insertZip(o Order) Making {
-	return Making{Role: ref.DoZip,
+	return Making{Role: ref.DoZip, Folds: []length.Length{o.Plan.Seam},
 		Stack:   []Sheet{{What: "zip", Lies: RightUp}, {What: "back piece", Lies: RightUp, Of: BackCloth}},
 		Title:   "Sew the zip in",
 		Machine: machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 2.5 mm", Needle: "80/12"},

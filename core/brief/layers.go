@@ -240,7 +240,7 @@ func (s stack) guided() {
 	l := s.piece.Layers
 	s.Say(", ")
 	s.choose("grid", "Guide for quilting", yesNo(l != nil && l.Grid), []Option{{Key: "no", Says: "along drawn lines"},
-		{Key: "yes", Says: "along a fusible grid behind the top"}},
+		{Key: "yes", Says: "along a fusible grid behind the batting"}},
 		func(l *plan.Layers, key string) { l.Grid = key == "yes" })
 	s.Say(", then trimmed from ")
 	at := s.keeper(func(q plan.Piece) bool { return q.Squaring != nil })

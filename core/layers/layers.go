@@ -26,8 +26,8 @@ type Chain struct {
 	Margin length.Length
 	// TakeUp planned with.
 	TakeUp TakeUp
-	// Batting, nil without; Lining and Stiffener, empty without; Grid, a fusible grid behind
-	// the top.
+	// Batting, nil without; Lining and Stiffener, empty without; Grid, a fusible grid behind the batting, or behind
+	// the top where there is none.
 	Batting           *plan.Batting
 	Lining, Stiffener string
 	Grid, Web         bool
@@ -115,6 +115,11 @@ func Of(o Order) (Chain, finding.List) {
 			"Lines of quilting without batting hold the layers, but puff nothing and pull in nothing.", "")
 	}
 	c.under(q.Layers, o.Step)
+	if c.Grid && !c.Guided() {
+		found.Add(finding.Warn, "grid-hidden", o.Path+"/layers/grid",
+			"The lining hides the grid: its lines cannot be followed from the back.",
+			"Quilt along drawn lines, or leave the lining out.")
+	}
 	return c, found
 }
 
@@ -145,6 +150,10 @@ func (c *Chain) under(l *plan.Layers, step length.Length) {
 		}
 	}
 }
+
+// Guided reports whether the lines of a grid guide the quilting: they are seen from the back, where no lining hides
+// them.
+func (c Chain) Guided() bool { return c.Grid && c.Lining == "" }
 
 // StandsOut reports whether batting or lining is larger than the top.
 func (c Chain) StandsOut() bool {

@@ -248,7 +248,7 @@ type Layers struct {
 	// Stiffener is the letter of an interfacing ironed to the lining, without seam
 	// allowances; absent: none.
 	Stiffener string `json:"stiffener,omitempty"`
-	// Grid is a fusible grid ironed behind the top as a guide for quilting.
+	// Grid is a fusible grid ironed behind the batting as a guide for quilting from the back.
 	Grid bool `json:"grid,omitempty"`
 	// Web is fusible web between the top and what lies under it.
 	Web bool `json:"web,omitempty"`

@@ -343,6 +343,7 @@ func (r *run) worked() []work.Cut {
 	for _, c := range r.List.Cuts {
 		if !c.Had {
 			out = append(out, work.Cut{ID: c.ID, Piece: c.Piece, Cloth: c.Cloth,
+				Least: min(c.Size.Width.Total(), c.Size.Height.Total()),
 				Under: c.Layer != cutting.Outer, Shape: c.LaidOn, Border: c.About.Ring > 0})
 		}
 	}

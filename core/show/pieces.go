@@ -61,6 +61,9 @@ func piece(t *teller, p Panel) answer.Piece {
 	t.explain(name+".finished", finished)
 	t.explain(name, trimmed)
 	t.explain(name+".before_quilting", chain.Top)
+	if chain.BordersAfter() {
+		t.explain(name+".centre", p.Face.Quilted)
+	}
 	if len(chain.Under.Width) > 0 {
 		t.explain(name+".under", chain.Under)
 	}

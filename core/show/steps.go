@@ -48,8 +48,10 @@ func step(t *teller, s work.Step) answer.Step {
 		Act: string(s.Act), Seams: s.Seams, Turned: s.Turned, Needs: orEmpty(s.Needs), Cuts: orEmpty(s.Cuts),
 		Row: s.Row, Bands: s.Bands,
 		Press: s.Press, Side: string(s.Side), Machine: s.Machine.Text(), Trip: s.Trip, Rest: s.Rest, Check: s.Check,
+		Tips:    s.Tips,
 		Caution: s.Caution.Text(), Stack: s.Stack,
 		Done: slices.Contains(t.Plan.Progress.Done, s.ID)}
+	out.Edges, out.Lying = edgesOf(t, s), lying(t, s)
 	if s.Gate != (ref.Ref{}) {
 		out.Gate = s.Gate.String()
 		expect := t.size(s.Expect)
@@ -80,7 +82,7 @@ func aboutCells(t *teller) {
 	}
 	for i := range t.out.Steps {
 		s := &t.out.Steps[i]
-		piece := pieceOf(t, *s)
+		piece := pieceOf(t, s.Piece)
 		if piece == nil || len(piece.Cells) == 0 {
 			continue
 		}
@@ -97,10 +99,10 @@ func aboutCells(t *teller) {
 	}
 }
 
-// pieceOf is the piece a step is drawn on: its own, or the first.
-func pieceOf(t *teller, s answer.Step) *answer.Piece {
+// pieceOf is the piece of a name, or the first where there is none.
+func pieceOf(t *teller, name string) *answer.Piece {
 	for i := range t.out.Pieces {
-		if s.Piece == "" || t.out.Pieces[i].Name == s.Piece {
+		if name == "" || t.out.Pieces[i].Name == name {
 			return &t.out.Pieces[i]
 		}
 	}

@@ -60,6 +60,7 @@ func bastePiping(b *builder, p piping) Step {
 	step := Step{Role: ref.DoBastePiping, Stage: p.stage, Title: "Baste the piping on the " + name,
 		Stack:   append(b.faceUp(p.on), Sheet{What: "piping"}),
 		Machine: machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 4 mm", Needle: "90/14"},
+		Tips:    pipingTips(b, p.closed),
 		Check:   "The cord lies just inside the seam line all the way. The seam itself is sewn once more, closer, by feel."}
 	clip := fmt.Sprintf("Clip its seam every %s at the corners and along curves, not into the stitching.",
 		b.about(length.Inch/4, 6*length.Millimetre))

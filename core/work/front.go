@@ -264,7 +264,7 @@ func joinRows(b *builder, g front.Grid, bands []front.Band) {
 	}
 	step := Step{Of: g.In, Role: ref.DoRows, Stage: Piecing, Act: RowsJoined, Seams: len(bands) - 1,
 		Stack: facing(Sheet{What: "rows so far"}, Sheet{What: "next row"}), Title: "Join the rows",
-		Text:    "Two at a time from the top. " + meeting(school),
+		Text:    "Row 1 to row 2, row 3 to row 4 and so on, then pair to pair. " + meeting(school),
 		Machine: b.piecing(), Press: pressText(side), Side: side, Caution: ironCaution, Bands: numbers(bands)}
 	step.Check = fmt.Sprintf("The grid is %s, and both diagonals are alike.", b.size(g.Sewn))
 	if isAlone(b) && b.Face.Rings > 0 && !b.Chain.BordersAfter() {
@@ -273,14 +273,14 @@ func joinRows(b *builder, g front.Grid, bands []front.Band) {
 	}
 	switch {
 	case g.Point:
-		step.Text = "Two at a time from the upper left, and the two corners that are left last. " + meeting(school)
+		step.Text = "Two by two from the upper left, then pair to pair, and the two corners that are left last. " + meeting(school)
 		step.Check = fmt.Sprintf("Square it up to %s: the outer points lie %s inside the edge, or farther where the triangles are larger.", b.size(g.Sewn), b.text(roundGrid(b)))
 	case of(bands[0], "segments"):
 		step.Title, step.Text = "Join the segments",
 			"Every second one turned end for end, or taken from the other set. "+meeting(school)
 	case g.Sash && !g.Posts:
 		step.Title, step.Text = "Join the rows and the long sashes",
-			joinedFirst(b, front.LongSash)+"Two at a time from the top. Mark on each long sash where the patches begin and end, so that they stand above each other."
+			joinedFirst(b, front.LongSash)+"A sash to each row but the last first, then row to row from the top. Mark on each long sash where the patches begin and end, so that they stand above each other."
 	}
 	b.add(step)
 }

@@ -13,7 +13,9 @@ func (b *builder) add(s Step, needs ...string) {
 	if s.Piece == "" {
 		s.Piece = b.on
 	}
-	s.ID = s.Ref().String()
+	if s.ID = s.Ref().String(); s.Tips == nil {
+		s.Tips = tips(b, s)
+	}
 	b.steps = append(b.steps, s)
 	b.after = []string{s.ID}
 }
@@ -96,6 +98,7 @@ func inOrder(steps []Step) []Step {
 		out = append(out, s)
 	}
 	trips(out)
+	tipsOnce(out)
 	return out
 }
 

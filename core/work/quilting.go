@@ -23,6 +23,9 @@ func sewQuilting(b *builder, q *plan.Quilting, title string) {
 	step := Step{Role: ref.DoQuilt, Stage: Quilting, Act: Quilted, Stack: stack, Title: title,
 		Text: linesText(b, q, b.Pattern), Machine: quilting(b, b.Chain), Caution: needleCaution,
 		Check: "No pleats on the lining side."}
+	if b.Chain.Guided() {
+		step.Turned, step.Text = true, "From the back, along the lines of the grid. "+step.Text
+	}
 	apart := b.Chain.Apart
 	switch {
 	case apart == nil:

@@ -474,7 +474,8 @@ func sewJoin(b *builder, n int, j cover.Join, gap string) {
 	step.Text += " " + seamEnds(b, j.Closed, j.Gap > 0)
 	b.add(step)
 	if finish := insideText[b.Plan.Edges.Inside]; finish != "" && !j.Folded {
-		b.add(Step{Role: ref.DoFinish, Seats: j.Seats(), Stage: Closing, Title: "Finish that seam", Text: finish,
+		b.add(Step{Role: ref.DoFinish, Join: n, Seats: j.Seats(), Stage: Closing, Title: "Finish that seam",
+			Text: finish, Stack: joinStack(b, j),
 			Sewn:    first.Times(max(1, j.Count)),
 			Machine: insideMachine[b.Plan.Edges.Inside]})
 	}

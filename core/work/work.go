@@ -128,8 +128,10 @@ type Step struct {
 	Within bool
 	// Trip is the number of the walk to the iron, from 1, in which it is pressed: steps of
 	// one trip are pressed together when the last of them is sewn. 0 where nothing is.
-	Trip    int
-	Check   string
+	Trip  int
+	Check string
+	// Tips are what makers say with the work in hand, each at the first step it belongs to.
+	Tips    []string
 	Caution caution.Said
 	// Stack is what lies on what, from below; nil where nothing is laid together.
 	Stack []Sheet
@@ -155,6 +157,8 @@ type Cut struct {
 	Piece string
 	// Cloth by its letter.
 	Cloth string
+	// Least is its shorter side.
+	Least length.Length
 	// Under marks batting and lining, Shape a shape that is laid on and its web, Border one of a border.
 	Under, Shape, Border bool
 }
@@ -471,8 +475,11 @@ func layTogether(b *builder) {
 // stackText says what lies on what, from below, and what is done to it before.
 func stackText(c layers.Chain, top string) string {
 	var before, stack []string
-	if c.Grid {
-		before = append(before, "Lay the top wrong side up, the grid on it with its glue down, and iron it on: its lines guide the quilting.")
+	switch {
+	case c.Grid && c.Batting != nil:
+		before = append(before, "Iron the grid on the back of the batting, its glue to the batting.")
+	case c.Grid:
+		before = append(before, "Iron the grid on the wrong side of the top, its glue to the cloth.")
 	}
 	if c.Web {
 		before = append(before,
@@ -592,8 +599,9 @@ func sewFitting(b *builder, f Fitting, piece string) {
 			Caution: slices.Concat(pinsText(b), ironCaution), Check: "Corners are pushed out, and nothing is caught in a seam."})
 	}
 	s := Step{Of: f.Key, Role: ref.DoFitting, Fitting: f.No, Stage: Quilting,
-		Title: fmt.Sprintf("Sew the %s on the %s", strings.ToLower(f.Title), piece), Text: f.Fixing, Caution: f.Caution,
-		Check: "It lies " + f.Check, Machine: firmly, Piece: piece,
+		Title: fmt.Sprintf("Sew the %s on the %s", strings.ToLower(f.Title), b.called(piece)), Text: f.Fixing,
+		Caution: f.Caution,
+		Check:   "It lies " + f.Check, Machine: firmly, Piece: piece,
 		Stack: append(b.faceUp(piece), Sheet{What: strings.ToLower(f.Title), Up: RightUp})}
 	if f.Hand {
 		s.Machine = machine.SetUp{Hand: true, Stitch: "strong thread, taken double"}

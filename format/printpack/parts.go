@@ -352,6 +352,7 @@ func (p *pack) told(s answer.Step, wide float64) (list []words, height float64) 
 		more("Then: ", fmt.Sprintf("let it cool flat for %d minutes before it is moved.", s.Rest), ink)
 	}
 	more("Check: ", s.Check, moss)
+	more("Tips: ", strings.Join(s.Tips, " "), ink)
 	full, again := p.cautions(s)
 	more("", full, madder)
 	more("Caution, as above: ", again, madder)

@@ -1231,6 +1231,10 @@ press?: string
 side?: string
 machine?: string
 check?: string
+/**
+ * Tips are what makers say with the work in hand, each at the first step it belongs to.
+ */
+tips?: string[]
 caution?: string
 /**
  * Cautions are the same one by one.
@@ -1258,6 +1262,12 @@ done: boolean
  */
 minutes: number
 took?: number
+/**
+ * Edges are what is worked at or measured, marked on the pieces; Lying are pieces as they lie on the table by
+ * themselves. Absent where the drawing of the piece says it.
+ */
+edges?: Edge[]
+lying?: Lying[]
 /**
  * Stack is what lies on what when it is done, from below.
  */
@@ -1344,6 +1354,43 @@ export interface Caution {
 word: string
 text: string
 said?: boolean
+}
+/**
+ * Edge is something marked on a piece in a step, in the piece's frame.
+ */
+export interface Edge {
+piece: string
+/**
+ * Kind is edge, tape, begin or corner.
+ */
+kind: string
+/**
+ * Path along it, the last vertex ending it; one vertex where it is a point.
+ */
+path: Vertex[]
+/**
+ * Text beside it, such as its length; absent without.
+ */
+text?: string
+}
+/**
+ * Lying is a piece as it lies on the table by itself, as cut.
+ */
+export interface Lying {
+title: string
+/**
+ * Cloth by its letter, Wrong its wrong side up.
+ */
+cloth: string
+wrong?: boolean
+size: Size
+/**
+ * Edge is the side that is worked at as it lies, left, right or bottom, or empty where it is a fold or none;
+ * Along is how long that is, and Folds how far from the side the lines are that it is folded on.
+ */
+edge: string
+along: L
+folds: L[]
 }
 /**
  * Sheet is one layer on the table.

@@ -689,7 +689,7 @@ lining?: string
  */
 stiffener?: string
 /**
- * Grid is a fusible grid ironed behind the top as a guide for quilting.
+ * Grid is a fusible grid ironed behind the batting as a guide for quilting from the back.
  */
 grid?: boolean
 /**
@@ -1131,7 +1131,7 @@ lining?: string
  */
 stiffener?: string
 /**
- * Grid is a fusible grid ironed behind the top as a guide for quilting.
+ * Grid is a fusible grid ironed behind the batting as a guide for quilting from the back.
  */
 grid?: boolean
 /**

@@ -1,6 +1,7 @@
+import { memo } from "react";
 import type { Block, PadFit, SetAside } from "../api/api.gen";
 import { Swatch } from "../cloth/Swatch";
-import { usePlan } from "../plan/context";
+import { decided, useOf } from "../plan/context";
 import { within } from "../plan/path";
 import { Len, T } from "../words/T";
 import { Compare } from "./CompareClosures";
@@ -30,14 +31,15 @@ export function Blocks({ of: blocks }: { of: readonly Block[] }) {
   );
 }
 
-function One({ of: block }: { of: Block }) {
+/** A block keeps its identity as long as it tells the same. */
+const One = memo(function One({ of: block }: { of: Block }) {
   const drawn = (
     <Takes>
       <Drawn of={block} />
     </Takes>
   );
   return block.face ? <FaceProvider value={block.face}>{drawn}</FaceProvider> : drawn;
-}
+});
 
 /** What is drawn for a block that is no paragraph. */
 const widgets: Record<string, (props: { of: Block }) => React.ReactNode> = {
@@ -98,7 +100,7 @@ function Aside({ of: kept }: { of: readonly SetAside[] }) {
 
 /** What each piece of a shell is cut from, with what is found of it. */
 function Pieces({ of: block }: { of: Block }) {
-  const { reckoning } = usePlan();
+  const findings = useOf((s) => s.reckoning.findings);
   return (
     <ul className="piece-faces">
       {block.blocks?.map((piece) => (
@@ -107,7 +109,7 @@ function Pieces({ of: block }: { of: Block }) {
             <Sentence of={piece.words ?? []} />
           </span>
           <Blocks of={piece.blocks ?? []} />
-          <Findings of={reckoning.findings.filter((f) => piece.about && within(f.about, piece.about))} />
+          <Findings of={findings.filter((f) => piece.about && within(f.about, piece.about))} />
         </li>
       ))}
     </ul>
@@ -134,7 +136,7 @@ const fills: Record<string, string> = { full: "fills it", plump: "is plump in it
 
 /** The pads that shops have for this cover. */
 function Pads() {
-  const pads = usePlan().reckoning.pads ?? [];
+  const pads = useOf((s) => s.reckoning.pads) ?? [];
   const [best] = pads;
   if (!best) return null;
   return (
@@ -173,10 +175,10 @@ function PadSize({ of: pad }: { of: PadFit }) {
 
 /** A cloth with its swatch. */
 function Cloth({ of: block }: { of: Block }) {
-  const { value } = usePlan();
+  const swatch = useOf((s) => decided(s, `/cloths/${block.of}/swatch`));
   return (
     <p className="cloth-line">
-      <Swatch of={value(`/cloths/${block.of}/swatch`) as never} />
+      <Swatch of={swatch as never} />
       <span>
         <Sentence of={block.words ?? []} />
       </span>

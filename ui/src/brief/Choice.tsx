@@ -1,5 +1,5 @@
 import type { KeyboardEvent } from "react";
-import { usePlan } from "../plan/context";
+import { decided, useOf, useSession } from "../plan/context";
 
 export interface Option {
   value: string;
@@ -71,14 +71,15 @@ export function PlanChoice({
   /** What is chosen where the plan says nothing. */
   now?: string;
 }) {
-  const { value, edit } = usePlan();
+  const session = useSession();
+  const kept = useOf((s) => decided(s, path));
   return (
     <Choice
       label={label}
-      value={String(value(path) ?? now ?? "")}
+      value={String(kept ?? now ?? "")}
       options={options}
       choose={(next) =>
-        edit(path, next || undefined, `${label}: ${options.find((o) => o.value === next)?.name ?? next}`)
+        session.edit(path, next || undefined, `${label}: ${options.find((o) => o.value === next)?.name ?? next}`)
       }
     />
   );

@@ -1,6 +1,6 @@
-import { Fragment, useState } from "react";
+import { Fragment, memo, useState } from "react";
 import type { Brief, Choice as ChoiceOf, Field as FieldOf, Press as PressOf, Word } from "../api/api.gen";
-import { usePlan } from "../plan/context";
+import { decided, useOf, useSession } from "../plan/context";
 import { get } from "../plan/path";
 import { dressed } from "../words/fractions";
 import { T } from "../words/T";
@@ -24,7 +24,8 @@ export function Sentence({ of: words }: { of: readonly Word[] }) {
 const keyOf = ({ field, choice, press, widget, of }: Word) =>
   field?.path ?? choice?.id ?? press?.id ?? (widget && `${widget} ${of}`);
 
-function OneWord({ of: word }: { of: Word }) {
+/** A word of the brief keeps its identity as long as it says the same. */
+const OneWord = memo(function OneWord({ of: word }: { of: Word }) {
   if (word.field) return <Typed of={word.field} />;
   if (word.choice) return <Chosen of={word.choice} />;
   if (word.press) return <Pressed of={word.press} />;
@@ -32,11 +33,10 @@ function OneWord({ of: word }: { of: Word }) {
   const Widget = word.widget ? told[word.widget] : undefined;
   if (Widget) return <Widget of={word.of ?? ""} />;
   return <Fragment>{word.text}</Fragment>;
-}
+});
 
 function Typed({ of: field }: { of: FieldOf }) {
-  const { drawn } = usePlan();
-  const fromReckoning = field.told ? textTold[field.told]?.(drawn, field.path) : undefined;
+  const fromReckoning = useOf((s) => field.told && textTold[field.told]?.(s.drawn, field.path)) || undefined;
   return (
     <Value
       path={field.path}
@@ -53,16 +53,17 @@ function Typed({ of: field }: { of: FieldOf }) {
 /** What is on its way: told of this brief, until the next one tells what became of it. */
 function useTaking() {
   const take = useTake();
-  const { brief } = usePlan();
+  const session = useSession();
   const [taking, hold] = useState<{ key: string; of: Brief } | null>(null);
-  const busy = taking?.of === brief;
+  const brief = useOf((s) => taking && s.brief);
+  const busy = taking !== null && taking.of === brief;
   return {
     /** The key of what was chosen, while it is on its way. */
     taken: busy ? taking.key : undefined,
     /** Takes a decision, once: what is told after it may be another thing at the same place. */
     take: async (id: string, key: string, label: string) => {
       if (busy) return;
-      hold({ key, of: brief });
+      hold({ key, of: session.current().brief });
       if (!(await take(id, key, label))) hold(null);
     },
   };
@@ -105,6 +106,7 @@ function Pressed({ of: press }: { of: PressOf }) {
 
 /** A length of the plan that is not changed here. */
 function Shown({ path }: { path: string }) {
-  const { settled, value } = usePlan();
-  return <T>{dressed(String(get(settled, path) ?? ""), String(value("/units") ?? "in"))}</T>;
+  const settled = useOf((s) => String(get(s.settled, path) ?? ""));
+  const units = useOf((s) => String(decided(s, "/units") ?? "in"));
+  return <T>{dressed(settled, units)}</T>;
 }

@@ -1,6 +1,6 @@
 import { ApiError } from "../api/client";
 import type { Plan } from "../api/plan.gen";
-import { usePlan } from "../plan/context";
+import { decided, useOf, useSession } from "../plan/context";
 import { get, put } from "../plan/path";
 import { dressed } from "../words/fractions";
 import { Field } from "./Field";
@@ -39,14 +39,16 @@ export function said(refusal: ApiError | null, path: string): string | null {
 
 /** A value of the plan, edited where it stands in the sentence. */
 export function Value({ path, label, kind = "length", shown, shownFor, also = [], follows }: Props) {
-  const { plan, value, session, rework, reckoning } = usePlan();
-  const kept = value(path);
+  const session = useSession();
+  const kept = useOf((s) => decided(s, path));
+  const units = useOf((s) => String(decided(s, "/units") ?? "in"));
+  const settled = useOf((s) => get(s.reckoning.settled, path));
+  const unitsThen = useOf((s) => get(s.reckoning.settled, "/units"));
+  const wrong = useOf((s) => s.reckoning.findings.some((f) => f.level === "stop" && f.about === path));
   const text = kept === undefined ? (kind === "text" ? "" : "0") : String(kept);
-  const units = String(value("/units") ?? "in");
-  const settled = get(reckoning.settled, path);
   const written = (to: Plan, next: string) => [path, ...also].reduce((p, at) => put(p, at, meant(kind, next)), to);
   // What is settled is in the unit that was settled with it: while that changes, the plan has the next one already.
-  const settledIn = settled === undefined ? units : String(get(reckoning.settled, "/units") ?? units);
+  const settledIn = settled === undefined ? units : String(unitsThen ?? units);
   const dressedText =
     kind === "percent" ? `${text} %` : kind === "length" ? dressed(String(settled ?? text), settledIn) : text;
   return (
@@ -57,9 +59,9 @@ export function Value({ path, label, kind = "length", shown, shownFor, also = []
       numeric={kind === "count" || kind === "percent"}
       path={path}
       reads={kind === "length" ? "length" : undefined}
-      wrong={reckoning.findings.some((f) => f.level === "stop" && f.about === path)}
+      wrong={wrong}
       judge={async (next) => {
-        const changed = written(plan, next);
+        const changed = written(session.current().plan, next);
         try {
           return said(await session.preview(follows ? await session.followed(changed, path) : changed), path);
         } catch (error) {
@@ -69,7 +71,7 @@ export function Value({ path, label, kind = "length", shown, shownFor, also = []
       keep={(next) =>
         follows
           ? session.follow((now) => written(now, next), path, `${label}: ${next}`)
-          : rework((now) => written(now, next), `${label}: ${next}`)
+          : session.change(written(session.current().plan, next), `${label}: ${next}`)
       }
       drop={() => void session.settle()}
     />

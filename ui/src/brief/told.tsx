@@ -1,7 +1,7 @@
 import { useEffect, useRef } from "react";
 import type { Reckoning, Shape } from "../api/api.gen";
 import { plainSwatch } from "../cloth/Pattern";
-import { usePlan } from "../plan/context";
+import { decided, useOf, useSession } from "../plan/context";
 import { get } from "../plan/path";
 import { letterOf } from "../sheet/Seams";
 import { Len, T } from "../words/T";
@@ -42,25 +42,19 @@ export const textTold: Record<string, (of: Reckoning, path: string) => string | 
 
 /** The colours a cloth is drawn in: its own, and that of its motif where it has one. */
 function Colours({ of: letter }: { of: string }) {
-  const { value, settled } = usePlan();
   const at = `/cloths/${letter}/swatch`;
-  const motif = String(get(settled, `${at}/motif`) ?? "plain");
-  const name = String(get(settled, `/cloths/${letter}/name`) || `cloth ${letter}`);
-  const one = (key: "ground" | "ink", what: string) => (
-    <Colour
-      path={`${at}/${key}`}
-      label={`${what} of ${name}`}
-      now={String(value(`${at}/${key}`) ?? plainSwatch[key])}
-    />
-  );
+  const motif = useOf((s) => String(get(s.settled, `${at}/motif`) ?? "plain"));
+  const name = useOf((s) => String(get(s.settled, `/cloths/${letter}/name`) || `cloth ${letter}`));
+  const ground = useOf((s) => String(decided(s, `${at}/ground`) ?? plainSwatch.ground));
+  const ink = useOf((s) => String(decided(s, `${at}/ink`) ?? plainSwatch.ink));
   return (
     <>
       {" in "}
-      {one("ground", "Colour")}
+      <Colour path={`${at}/ground`} label={`Colour of ${name}`} now={ground} />
       {motif !== "plain" && (
         <>
           {" and "}
-          {one("ink", "Colour of the motif")}
+          <Colour path={`${at}/ink`} label={`Colour of the motif of ${name}`} now={ink} />
         </>
       )}
     </>
@@ -69,14 +63,14 @@ function Colours({ of: letter }: { of: string }) {
 
 /** A colour, kept when it is chosen, not while it is looked for. */
 function Colour({ path, label, now }: { path: string; label: string; now: string }) {
-  const { edit } = usePlan();
+  const session = useSession();
   const input = useRef<HTMLInputElement>(null);
   useEffect(() => {
     const field = input.current;
-    const keep = () => field && field.value !== now && edit(path, field.value, label);
+    const keep = () => field && field.value !== now && session.edit(path, field.value, label);
     field?.addEventListener("change", keep);
     return () => field?.removeEventListener("change", keep);
-  }, [path, label, now, edit]);
+  }, [path, label, now, session]);
   return <input ref={input} key={now} type="color" aria-label={label} defaultValue={now} />;
 }
 
@@ -88,11 +82,11 @@ function shapeAt(of: Reckoning, path: string): Shape | undefined {
 
 /** The piece that the plan decides under a name, as it was drawn last. */
 function usePieceOf(config: string) {
-  return usePlan().drawn.pieces.find((p) => p.config === config);
+  return useOf((s) => s.drawn.pieces.find((p) => p.config === config));
 }
 
 function Finishes() {
-  const [first] = usePlan().reckoning.pieces;
+  const first = useOf((s) => s.reckoning.pieces[0]);
   if (!first) return null;
   return (
     <>
@@ -105,7 +99,7 @@ function Finishes() {
 }
 
 function Fibre() {
-  const { fibre } = usePlan().reckoning;
+  const fibre = useOf((s) => s.reckoning.fibre);
   if (!fibre) return null;
   return (
     <span className="soft">
@@ -116,7 +110,7 @@ function Fibre() {
 
 /** How far a back overlaps and how it opens, and what is bought for it. */
 function Opens() {
-  const { back } = usePlan().reckoning;
+  const back = useOf((s) => s.reckoning.back);
   if (!back) return null;
   return (
     <span className="soft">
@@ -138,7 +132,7 @@ function Opens() {
 
 /** How many strips, how wide, and how long they are together. */
 function StripsOf({ of: what }: { of: string }) {
-  const strips = usePlan().reckoning.edge_strips.find((s) => s.what === what);
+  const strips = useOf((s) => s.reckoning.edge_strips.find((strips) => strips.what === what));
   if (!strips) return null;
   return (
     <span className="soft">
@@ -150,10 +144,10 @@ function StripsOf({ of: what }: { of: string }) {
 
 /** Both sides of every seam. */
 function Seams() {
-  const { reckoning } = usePlan();
+  const joins = useOf((s) => s.reckoning.joins);
   return (
     <>
-      {reckoning.joins.map((join, i) => (
+      {joins.map((join, i) => (
         <span key={join.title}>
           {" "}
           <strong>{letterOf(i + 1)}</strong>
@@ -188,7 +182,7 @@ function Thick({ of: config }: { of: string }) {
 }
 
 function FittingCheck({ of: index }: { of: string }) {
-  const placed = usePlan().drawn.fittings.find((f) => String(f.index) === index);
+  const placed = useOf((s) => s.drawn.fittings.find((f) => String(f.index) === index));
   if (!placed) return null;
   return (
     <span className="soft">
@@ -198,7 +192,7 @@ function FittingCheck({ of: index }: { of: string }) {
 }
 
 function Used({ of: letter }: { of: string }) {
-  const used = usePlan().reckoning.cloths.some((c) => c.cloth === letter);
+  const used = useOf((s) => s.reckoning.cloths.some((c) => c.cloth === letter));
   return used ? "." : <span className="soft">, not used yet.</span>;
 }
 
@@ -224,7 +218,7 @@ function Windows({ of: config }: { of: string }) {
 }
 
 function Sashes() {
-  const { counts } = usePlan().reckoning;
+  const counts = useOf((s) => s.reckoning.counts);
   const parts = ["short sashes", "long sashes", "posts"]
     .filter((name) => counts[name])
     .map((name) => `${counts[name]} ${name}`);
@@ -235,7 +229,7 @@ function Sashes() {
 /** How wide a border is that takes the rest: the piece and the number of the border, as in front/1. */
 function Border({ of }: { of: string }) {
   const [config, number] = of.split("/");
-  const { sums } = usePlan().reckoning;
+  const sums = useOf((s) => s.reckoning.sums);
   const shown = sums[`${config}.finished.width`]?.find((t) => t.term === `border ${number}`)?.amount;
   if (!shown) return null;
   return (
@@ -246,11 +240,9 @@ function Border({ of }: { of: string }) {
 }
 
 function Gathers({ of: config }: { of: string }) {
-  const { value } = usePlan();
   const takes = usePieceOf(config)?.gather;
+  const sampled = useOf((s) => [config, "*"].some((of) => decided(s, `/pieces/${of}/face/sampled`) !== undefined));
   if (!takes) return null;
-  const sampled =
-    value(`/pieces/${config}/face/sampled`) !== undefined || value("/pieces/*/face/sampled") !== undefined;
   return (
     <>
       {sampled && <strong>, {takes.ratio.toFixed(3)}</strong>}: <Len of={takes.wanted} /> takes{" "}

@@ -1,5 +1,5 @@
 import type { SendJob } from "../api/api.gen";
-import { usePlan } from "../plan/context";
+import { useOf, usePlan } from "../plan/context";
 import { useDevices, useDoing } from "./devices";
 
 /** Sends something of the plan to a maker that is connected; nothing where none is. */
@@ -12,7 +12,8 @@ export function SendTo({
   job: Omit<SendJob, "device">;
   what: string;
 }) {
-  const { id, saving } = usePlan();
+  const { id } = usePlan();
+  const saving = useOf((s) => s.saving);
   const { data } = useDevices();
   const doing = useDoing();
   const maker = data?.devices.find((d) => d.kind === kind && d.connected);

@@ -4,9 +4,9 @@ import type { PlanView } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { keys, startsQuery } from "../api/queries";
-import { get, put } from "./path";
+import { get } from "./path";
 import { Session } from "./session";
-import type { State } from "./state";
+import type { Shown, State } from "./state";
 import { unsavedOf } from "./unsaved";
 
 const Context = createContext<Session | null>(null);
@@ -67,20 +67,31 @@ export function useOpenPlan(): (State & { session: Session }) | null {
   return session && state ? { ...state, session } : null;
 }
 
+/**
+ * One thing of the open plan: what asks for it is drawn again only when that changes. Made of values
+ * and parts of the state, which keep their identity; never made anew.
+ */
+export function useOf<T>(select: (state: State) => T): T {
+  const session = useSession();
+  return useSyncExternalStore(session.subscribe, () => select(session.current()));
+}
+
+/** A decision: as written in the plan, or its default. */
+export const decided = (state: Shown, path: string) => get(state.plan, path) ?? get(state.settled, path);
+
 /** What is needed to show and to change the open plan. */
 export function usePlan() {
   const session = useSession();
-  const state = useSyncExternalStore(session.subscribe, session.current);
+  const state = useSyncExternalStore(session.subscribe, session.shown);
   return {
     ...state,
     session,
     /** A decision: as written in the plan, or its default. */
-    value: (path: string) => get(state.plan, path) ?? get(state.settled, path),
+    value: (path: string) => decided(state, path),
     /** What the plan itself says, and no default of it. */
     typed: (path: string) => get(state.plan, path),
     /** Keeps the plan with a value changed. */
-    edit: (path: string, value: unknown, label: string) =>
-      session.change(put(session.current().plan, path, value), label),
+    edit: (path: string, value: unknown, label: string) => session.edit(path, value, label),
     /** Keeps the plan changed in several places at once. */
     rework: (change: (plan: Plan) => Plan, label: string) => session.change(change(session.current().plan), label),
   };

@@ -4,8 +4,8 @@ import { ApiError, ask, Unreachable } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { keyed } from "./keys";
 import { patched } from "./patch";
-import { differences } from "./path";
-import { drawable, fresh, type Saving, type State, seen, viewOf } from "./state";
+import { differences, put } from "./path";
+import { drawable, fresh, type Saving, type Shown, type State, seen, shownOf, viewOf } from "./state";
 import { keepUnsaved, type Unsaved } from "./unsaved";
 
 /** What becomes of what a change spoils: it is done again, or stays as it is. */
@@ -27,6 +27,7 @@ type Asked = { change: Change } | { restore: number };
  */
 export class Session {
   private state: State;
+  private onScreen: Shown;
   private readonly listeners = new Set<() => void>();
   private pending: Change | null = null;
   private asked: Asked | null = null;
@@ -45,6 +46,7 @@ export class Session {
     private readonly settings: { retryAfter: number } = { retryAfter: 2000 },
   ) {
     this.state = fresh(view);
+    this.onScreen = this.state;
   }
 
   /** Takes up changes that the server never acknowledged. */
@@ -72,6 +74,9 @@ export class Session {
 
   readonly current = () => this.state;
 
+  /** What is drawn and told: another object only when something of it changed. */
+  readonly shown = () => this.onScreen;
+
   close() {
     this.closed = true;
     clearTimeout(this.retry);
@@ -80,6 +85,7 @@ export class Session {
 
   private set(part: Partial<State>) {
     this.state = { ...this.state, ...part };
+    this.onScreen = shownOf(this.state, this.onScreen);
     for (const listener of this.listeners) listener();
   }
 
@@ -118,6 +124,11 @@ export class Session {
   change(plan: Plan, label: string) {
     if (this.state.conflict || this.state.spoils) return;
     this.send({ plan: keyed(plan), label });
+  }
+
+  /** Keeps the plan with a value changed. */
+  edit(path: string, value: unknown, label: string) {
+    this.change(put(this.state.plan, path, value), label);
   }
 
   /** A plan with what follows from a value that was typed at a path. */
@@ -231,7 +242,7 @@ export class Session {
       canRedo: view.can_redo,
       saving: this.rested(),
       savedAt: new Date(),
-      settled: view.reckoning.settled,
+      settled: replaceEqualDeep(this.state.settled, view.reckoning.settled),
       // A brief of its own tells that this one is of what was sent.
       brief: { ...(replaceEqualDeep(this.state.brief, view.brief) as Brief) },
     });

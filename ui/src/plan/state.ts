@@ -4,11 +4,9 @@ import type { Plan } from "../api/plan.gen";
 /** How the plan on screen stands to the one on the disk. */
 export type Saving = "saved" | "saving" | "waiting";
 
-/** A plan on screen. */
-export interface State {
+/** What is drawn and told of a plan. */
+export interface Shown {
   id: string;
-  /** The revision the next save is based on. */
-  revision: number;
   plan: Plan;
   /** The reckoning of the plan, or of what is being typed. */
   reckoning: Reckoning;
@@ -20,6 +18,12 @@ export interface State {
   drawn: Reckoning;
   /** What is drawn is of the plan before its stop: no file of it is given out. */
   older: boolean;
+}
+
+/** A plan on screen, and how it stands to the one on the disk. */
+export interface State extends Shown {
+  /** The revision the next save is based on. */
+  revision: number;
   canUndo: boolean;
   canRedo: boolean;
   saving: Saving;
@@ -30,6 +34,12 @@ export interface State {
   spoils: Spoil[] | null;
   /** What the server says of a request that was refused. */
   refusal: string | null;
+}
+
+/** What is drawn and told of a plan: the same object as before where none of it changed. */
+export function shownOf({ id, plan, reckoning, brief, settled, drawn, older }: State, before: Shown): Shown {
+  const now: Shown = { id, plan, reckoning, brief, settled, drawn, older };
+  return (Object.keys(now) as (keyof Shown)[]).every((key) => now[key] === before[key]) ? before : now;
 }
 
 /** Whether there is anything to draw of a reckoning. */

@@ -5,7 +5,7 @@ import { useNavigate } from "react-router";
 import type { LogView, PhotoView } from "../api/api.gen";
 import { ask, sendFile, sentence } from "../api/client";
 import { useChange } from "../api/queries";
-import { usePlan } from "../plan/context";
+import { useOf, usePlan } from "../plan/context";
 import { FileButton } from "../shell/FileButton";
 import { InCupboard } from "../views/InCupboard";
 import { T } from "../words/T";
@@ -33,7 +33,9 @@ function Leftovers() {
 
 /** All steps are done: the cover goes into the log. */
 export function Finish() {
-  const { id, revision, session, saving, drawn } = usePlan();
+  const { id, session, drawn } = usePlan();
+  const revision = useOf((s) => s.revision);
+  const saving = useOf((s) => s.saving);
   const { now, set } = useProgress();
   const go = useNavigate();
   const taken = Math.round(Object.values(now.times ?? {}).reduce((all, t) => all + t, 0));

@@ -154,6 +154,20 @@ export function StepAtHand({
                 </dd>
               </>
             )}
+            {step.tips && (
+              <>
+                <dt>Tips</dt>
+                <dd>
+                  <ul className="tips">
+                    {step.tips.map((tip) => (
+                      <li key={tip}>
+                        <T>{tip}</T>
+                      </li>
+                    ))}
+                  </ul>
+                </dd>
+              </>
+            )}
           </dl>
           <Cautions of={step.cautions ?? []} />
           {step.gate && <Gate step={step} />}

@@ -1,12 +1,14 @@
-import type { Cell, PressSeam, QuiltLine, Reckoning, Step } from "../api/api.gen";
+import type { Cell, Edge, PressSeam, QuiltLine, Reckoning, Step } from "../api/api.gen";
 import { usePlan } from "../plan/context";
 import { swatchesOf } from "../plan/swatches";
 import { Closure, turnedOver } from "../sheet/Closure";
+import { EdgesOn } from "../sheet/EdgesOn";
 import { OnPiece } from "../sheet/OnPiece";
 import { extent, mm, PieceDrawing } from "../sheet/PieceDrawing";
 import { isPressed, PressView, turns } from "../sheet/Press";
 import { Sheet } from "../sheet/Sheet";
 import { shapesAt } from "../sheet/shapesAt";
+import { LyingPieces } from "./LyingPieces";
 import { aboutsOf, apartAt, momentOf } from "./moment";
 
 /** The pieces of a join, with nothing but its seam marked on them. */
@@ -27,6 +29,25 @@ export function JoinDrawing({ join, reckoning, cloths }: { join: number; reckoni
         swatches={swatchesOf(cloths)}
         selected={nothing}
         band={null}
+      />
+    </figure>
+  );
+}
+
+/** Several pieces with what is worked at marked on them. */
+function EdgesDrawing({ edges, reckoning, cloths }: { edges: Edge[]; reckoning: Reckoning; cloths: unknown }) {
+  const names = new Set(edges.map((e) => e.piece));
+  const pieces = reckoning.pieces
+    .filter((p) => names.has(p.name))
+    .map((p) => ({ ...p, cut_outline: p.trimmed_outline, seams: [] }));
+  return (
+    <figure className="step-drawing join-drawing">
+      <Sheet
+        reckoning={{ ...reckoning, pieces, fittings: [] }}
+        swatches={swatchesOf(cloths)}
+        selected={nothing}
+        band={null}
+        edges={edges}
       />
     </figure>
   );
@@ -54,6 +75,17 @@ export function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning
     reckoning.back && step.turned
       ? turnedOver(reckoning.back, Math.round((2 * box.x + box.width) * 1e6))
       : reckoning.back;
+  if (step.lying)
+    return (
+      <figure className="step-drawing">
+        <LyingPieces of={step.lying} swatches={swatchesOf(cloths)} />
+        {step.turned && <WrongSide />}
+      </figure>
+    );
+  const names = new Set(step.edges?.map((e) => e.piece));
+  if (step.edges && names.size > 1) return <EdgesDrawing edges={step.edges} reckoning={reckoning} cloths={cloths} />;
+  const shows = now.whole || step.about.role === "measure-centre"; // which lies as it is, its borders apart
+  const edges = shows ? (step.edges?.filter((e) => e.piece === piece.name) ?? []) : [];
   return (
     <figure className="step-drawing">
       <svg
@@ -74,6 +106,7 @@ export function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning
         {quilts.length > 0 && <Beginnings lines={quilts} text={box.width / 34} />}
         {sewnOn && <OnPiece fittings={[sewnOn]} text={box.width / 26} />}
         {piece.name === "back" && back && <Closure back={back} cuts={reckoning.cuts} text={box.width / 26} />}
+        <EdgesOn edges={step.turned ? overOf(edges, 2 * box.x + box.width) : edges} text={box.width / 30} />
         <Arrows
           step={step}
           seams={piece.press}
@@ -81,7 +114,7 @@ export function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning
           place={(seam) => apart[piece.cells.findIndex((c) => c.band === seam.band)]}
         />
       </svg>
-      {step.turned && <figcaption className="soft">Its wrong side is seen: left and right change places.</figcaption>}
+      {step.turned && <WrongSide />}
       {step.about.role === "cut-shapes" && (
         <figcaption className="soft">
           <a className="word-button" href={`/api/v1/plans/${id}/shapes/${piece.name}?as=templates`}>
@@ -95,6 +128,15 @@ export function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning
     </figure>
   );
 }
+
+const WrongSide = () => <figcaption className="soft">Its wrong side is seen: left and right change places.</figcaption>;
+
+/** Edges of a piece whose wrong side is seen; its left and right edge come to a sum, in millimetres. */
+const overOf = (edges: Edge[], sum: number): Edge[] =>
+  edges.map((edge) => ({
+    ...edge,
+    path: edge.path.map((v) => ({ ...v, x: sum * 1e6 - v.x, bulge: -v.bulge })),
+  }));
 
 /** Whether a line is sewn in a step: those in borders that are sewn on after, in one of their own. */
 const sewnIn = (step: Step, line: QuiltLine, after?: boolean) =>

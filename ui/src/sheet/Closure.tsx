@@ -10,8 +10,8 @@ interface Props {
 
 /** How a back closes: what is on it, how large its pieces are cut and where they overlap. */
 export function Closure({ back, cuts, text }: Props) {
-  const [first, second] = back.lies; // the one that lies outside comes last
-  const [left, right] = first?.label === "right" ? [second, first] : [first, second];
+  // As it is seen: from the wrong side the right piece lies at the left.
+  const [left, right] = back.lies.toSorted((a, b) => a.box.x - b.box.x);
   const lap = left && right ? { from: mm(right.box.x), to: mm(left.box.x + left.box.width) } : null;
   const small = cuts.filter(
     (c) => c.about.piece === "back" && back.lies.every((lie) => lie.cut !== c.id) && c.layer === "outer",

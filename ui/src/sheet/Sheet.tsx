@@ -1,6 +1,7 @@
 import { useLayoutEffect, useRef, useState } from "react";
-import type { Cell, Piece, Reckoning, Swatch } from "../api/api.gen";
+import type { Cell, Edge, Piece, Reckoning, Swatch } from "../api/api.gen";
 import { Closure } from "./Closure";
+import { EdgesOn } from "./EdgesOn";
 import type { Moving } from "./Movable";
 import { laidOut, turned } from "./net";
 import { OnPiece } from "./OnPiece";
@@ -24,6 +25,8 @@ interface Props {
   atHand?: string | null;
   /** Called when a shape is taken in hand. */
   takeShape?: (about: string) => void;
+  /** What is worked at in a step, on whatever piece it is. */
+  edges?: Edge[];
   /** Draws what is sewn of the shapes, and the one thread that is at hand. */
   stitching?: { thread: number | null } | null;
 }
@@ -41,6 +44,7 @@ export function Sheet({
   atHand,
   takeShape,
   stitching,
+  edges,
 }: Props) {
   const { ref, width, height } = useExtent();
   const { places, view, text } = fitted(reckoning, width, height);
@@ -94,6 +98,7 @@ export function Sheet({
                 moving={moving}
               />
             )}
+            {edges && <EdgesOn edges={edges.filter((e) => e.piece === piece.name)} text={text} quarters={quarters} />}
             {piece.name === "back" && reckoning.back && (
               <Closure back={reckoning.back} cuts={reckoning.cuts} text={text} />
             )}

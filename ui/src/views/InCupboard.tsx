@@ -3,13 +3,14 @@ import { useState } from "react";
 import type { ClothNeed, MovedCloth } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
 import { readAgain } from "../api/queries";
-import { usePlan } from "../plan/context";
+import { useOf, usePlan } from "../plan/context";
 import { useSay } from "../shell/Say";
 import { T } from "../words/T";
 
 /** What the cupboard keeps of a cloth for this plan, and what goes back into it when all is cut. */
 export function InCupboard({ cloth }: { cloth: ClothNeed }) {
-  const { id, rework, session, saving } = usePlan();
+  const { id, rework, session } = usePlan();
+  const saving = useOf((s) => s.saving);
   const say = useSay();
   const client = useQueryClient();
   const [problem, setProblem] = useState<string | null>(null);

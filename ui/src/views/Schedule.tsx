@@ -4,7 +4,7 @@ import { sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { useSchedule } from "../api/queries";
 import { Findings } from "../brief/Thread";
-import { usePlan } from "../plan/context";
+import { useOf, usePlan } from "../plan/context";
 import { within } from "../plan/path";
 import { hours } from "../words/hours";
 
@@ -22,7 +22,9 @@ export function dayText(day: string): string {
 
 /** When what is done, by the time there is on each day of the week. */
 export function Schedule() {
-  const { id, revision, reckoning, rework, saving } = usePlan();
+  const { id, reckoning, rework } = usePlan();
+  const revision = useOf((s) => s.revision);
+  const saving = useOf((s) => s.saving);
   const schedule = useSchedule(id, revision);
   const set = (part: Partial<NonNullable<Plan["schedule"]>>, label: string) =>
     rework((plan) => ({ ...plan, schedule: { ...plan.schedule, ...part } }), label);

@@ -2,12 +2,13 @@ import { useState } from "react";
 import type { ClothNeed } from "../api/api.gen";
 import { outcome, Searching } from "../lay/Searching";
 import { useSearch } from "../lay/useSearch";
-import { usePlan } from "../plan/context";
+import { useOf, usePlan } from "../plan/context";
 import { T } from "../words/T";
 
 /** Looks for a shorter lay of a cloth; one that is found is kept in the plan. */
 export function ShorterLay({ cloth }: { cloth: ClothNeed }) {
-  const { id, rework, value, saving } = usePlan();
+  const { id, rework, value } = usePlan();
+  const saving = useOf((s) => s.saving);
   const [said, say] = useState<string | null>(null);
   const { view, problem, begin, stop } = useSearch((found) => {
     say(outcome(found));
