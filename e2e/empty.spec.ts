@@ -218,6 +218,10 @@ test("a part of a stack is longer than its place, and squared up when the parts 
   await expect(steps).toContainText(["Join the parts", "Square up the parts", "Measure the front"]);
   await steps.filter({ hasText: "Hem the back pieces" }).click();
   await expect(page.getByText("comes to lie in the middle of the back, 161/2″ long")).toBeVisible();
+  await expect(
+    page.getByRole("img", { name: /^The pieces on the table: right, .* wrong side up; left, .* wrong side up\.$/ }),
+  ).toBeVisible();
+  await expect(page.getByText("Let the edge of the foot run along the fold")).toBeVisible();
   await steps.filter({ hasText: "Sew front and back together" }).click();
   await expect(page.getByText("The left piece lies on the front first: it will be the outer one.")).toBeVisible();
 });

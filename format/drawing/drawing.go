@@ -163,6 +163,18 @@ func PathOf(vertices []answer.Vertex) shape.Path {
 	return shape.Path{r}
 }
 
+// Along is the path along vertices, from the first to the last, arcs and all.
+func Along(vertices []answer.Vertex) shape.Path {
+	if len(vertices) < 2 {
+		return nil
+	}
+	r := shape.Run{Start: at(vertices[0])}
+	for i, v := range vertices[:len(vertices)-1] {
+		r.Segments = append(r.Segments, Side(at(v), at(vertices[i+1]), v.Bulge)...)
+	}
+	return shape.Path{r}
+}
+
 func at(v answer.Vertex) shape.Point { return shape.Point{X: mm(v.X), Y: mm(v.Y)} }
 
 // step is the largest angle that one curve stands for: a sixteenth of a turn is followed to

@@ -47,6 +47,10 @@ func TestOutlinesKeepTheirLength(t *testing.T) {
 		o := outline.Rounded(w, h, outline.Radii{TopLeft: r, TopRight: r, BottomLeft: r, BottomRight: r})
 		want := (2*(w+h).Float() - 8*r.Float() + 2*math.Pi*r.Float()) / 1e6
 		assert.InDelta(t, want, perimeter(t, vertices(o)), 0.01)
+		round := vertices(o)
+		open := drawing.Along(append(round, round[0])).Flat(drawing.Fine)
+		assert.InDelta(t, want, open[0].Length(), 0.01, "once round is as long, closed or not")
+		assert.Nil(t, drawing.Along(round[:1]))
 		box := drawing.PathOf(vertices(o)).Box()
 		assert.InDelta(t, w.Float()/1e6, box.Width(), 1e-4)
 		assert.InDelta(t, h.Float()/1e6, box.Height(), 1e-4)

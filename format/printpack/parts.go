@@ -418,6 +418,10 @@ func (p *pack) step(number int, s answer.Step) {
 // its answer is how high both are, drawn or not.
 func (p *pack) figure(s answer.Step, x, y float64, draw bool) float64 {
 	height := 0.0
+	if len(s.Lying) > 0 {
+		height = p.lying(s.Lying, x, y, draw)
+		return height + p.stack(s.Stack, x, y+height, draw)
+	}
 	for _, piece := range p.Reckoning.Pieces {
 		if piece.Name != s.Piece || s.Aside {
 			continue
@@ -464,6 +468,11 @@ func (p *pack) thumbnail(piece answer.Piece, s answer.Step, x, y, scale float64)
 			p.sketch(l.Path, m, "", 1)
 		}
 	}
+	for _, e := range s.Edges {
+		if e.Piece == piece.Name {
+			p.edge(drawing.Along(e.Path).Mapped(m), e.Kind == answer.TapeEdge)
+		}
+	}
 	for _, f := range p.Reckoning.Fittings {
 		if f.On != piece.Name || s.Fitting != f.Index+1 {
 			continue
@@ -474,6 +483,53 @@ func (p *pack) thumbnail(piece answer.Piece, s answer.Step, x, y, scale float64)
 				Mapped(m), "D")
 		}
 	}
+}
+
+// edge draws an edge that is worked at, or, dashed, the way of the tape.
+func (p *pack) edge(path shape.Path, dashed bool) {
+	p.line(thread, 0.7)
+	if dashed {
+		p.pdf.SetDashPattern([]float64{1.6, 0.8}, 0)
+	}
+	p.path(path, "D")
+	p.pdf.SetDashPattern(nil, 0)
+}
+
+// lying draws pieces as they lie on the table by themselves, side by side: the edge at hand, and the lines it is folded
+// on. Its answer is how high they are, drawn or not.
+func (p *pack) lying(pieces []answer.Lying, x, y float64, draw bool) float64 {
+	const apart = 3.0
+	wide, high := 0.0, 0.0
+	for _, l := range pieces {
+		wide, high = wide+float64(l.Size.Width.NM)/1e6, math.Max(high, float64(l.Size.Height.NM)/1e6)
+	}
+	scale := math.Min((aside-apart*float64(len(pieces)-1))/wide, tall/high)
+	for _, l := range pieces {
+		w, h := float64(l.Size.Width.NM)/1e6*scale, float64(l.Size.Height.NM)/1e6*scale
+		if draw {
+			p.cell(drawing.Rectangle(x, y, w, h), l.Cloth, 0.5)
+			for _, f := range l.Folds {
+				p.edge(across(l.Edge, x, y, w, h, float64(f.NM)/1e6*scale), l.Edge != "")
+			}
+			if l.Edge != "" {
+				p.edge(across(l.Edge, x, y, w, h, 0), false)
+			}
+		}
+		x += w + apart
+	}
+	return high*scale + 2
+}
+
+// across is a line along a side of a rectangle, so far from it.
+func across(side string, x, y, w, h, far float64) shape.Path {
+	from, to := shape.Point{X: x + far, Y: y}, shape.Point{X: x + far, Y: y + h}
+	switch side {
+	case "right":
+		from.X, to.X = x+w-far, x+w-far
+	case "bottom":
+		from, to = shape.Point{X: x, Y: y + h - far}, shape.Point{X: x + w, Y: y + h - far}
+	}
+	return shape.Path{{Start: from, Segments: []shape.Segment{{To: to}}}}
 }
 
 // laid is how strongly a shape is drawn in a step: those that are laid in it, those under them
