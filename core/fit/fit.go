@@ -31,8 +31,7 @@ type Remedy struct {
 	Code plan.Remedy `json:"code"`
 	// About is the key of the plan that chooses it.
 	About string `json:"about"`
-	// Open reports whether it can still be done, Chosen that it is the one that is taken.
-	Open   bool   `json:"open"`
+	// Chosen reports that it is the one that is taken.
 	Chosen bool   `json:"chosen"`
 	Text   string `json:"text"`
 }
@@ -76,7 +75,6 @@ type Order struct {
 	Planned sum.Size
 	// SeamsAcross and SeamsDown between patches, 0 on a plain face.
 	SeamsAcross, SeamsDown int
-	Bordered               bool
 }
 
 // frontGates are where the front is measured before the back is cut.
@@ -124,8 +122,11 @@ func Front(o Order) (Panel, finding.List) {
 
 // chosen marks the remedy a plan names, where it can be done; else what is cut follows.
 func chosen(list []Remedy, wish plan.Remedy) plan.Remedy {
+	if wish == plan.AcceptSize { // the other name for what is cut following
+		wish = plan.Follow
+	}
 	for i, r := range list {
-		if r.Code == wish && r.Open {
+		if r.Code == wish {
 			list[i].Chosen = true
 			return wish
 		}
@@ -194,9 +195,9 @@ func (o Order) differs(path string, d axis, planned length.Length, remedy plan.R
 	text := o.Plan.Style().Text
 	about, word, measured, seams := path+"/"+d.key, d.word, d.measured, d.seams
 	off := measured - planned
-	what := "over"
+	what, of := "over", "over"
 	if off < 0 {
-		what = "short"
+		what, of = "short", "short of"
 	}
 	if off.Abs().Float() > slipShare*planned.Float() && !o.sure() {
 		found.Add(finding.Warn, "measured-slip", about,
@@ -208,17 +209,21 @@ func (o Order) differs(path string, d axis, planned length.Length, remedy plan.R
 	if seams > 0 {
 		each := off.Abs().Div(threads * seams)
 		name := map[bool]string{true: "fat", false: "narrow"}[off < 0]
-		cause = fmt.Sprintf(" %d seams, each %s %s on both sides, would do it.", seams, text(each), name)
+		cause = fmt.Sprintf(" %d seams, each %s %s on both sides, would do it.", seams, little(text, o.Plan, each), name)
 	}
 	level, then := finding.Warn, "The back follows what you measured."
-	if d.remedy != "" && remedy == d.remedy {
+	asked := d.remedy
+	if asked == plan.AcceptSize {
+		asked = plan.Follow
+	}
+	if asked != "" && remedy == asked {
 		level, then = finding.Note, taken[remedy]
 	}
 	found.Add(level, "front-"+what, about,
-		fmt.Sprintf("The front measures %s %s, %s %s of the plan.%s %s", text(measured), word, text(off.Abs()), what,
+		fmt.Sprintf("The front measures %s %s, %s %s the plan.%s %s", text(measured), word, text(off.Abs()), of,
 			cause, then),
 		"The remedies are listed at the gate.")
-	if d.remedy != "" && remedy != d.remedy {
+	if asked != "" && remedy != asked {
 		found.Add(finding.Warn, "remedy-closed", path+"/"+d.word,
 			fmt.Sprintf("What was chosen for the difference %s cannot be done.", word),
 			"Choose another one at the gate.")
@@ -226,46 +231,64 @@ func (o Order) differs(path string, d axis, planned length.Length, remedy plan.R
 	return found
 }
 
+// little is a length that may be less than what a ruler shows.
+func little(text func(length.Length) string, p plan.Plan, l length.Length) string {
+	if least := p.Habits.Step / 4; l < least {
+		return "less than " + text(least)
+	}
+	return text(l)
+}
+
 // taken says what a remedy does, when it is chosen.
 var taken = map[plan.Remedy]string{
 	plan.Follow: "The back follows what you measured.", plan.TrimOff: "It is trimmed to the plan.",
 	plan.OtherSeam:  "The closing seams take it up.",
 	plan.EaseIn:     "The back stays as planned and is eased in.",
-	plan.AcceptSize: "The cover finishes in the other size.",
 }
 
-// remedies are the ways of dealing with the difference, in the order in which
-// they cost least.
+// backCut reports whether the back is cut already.
+func (o Order) backCut() bool {
+	cut := ref.Ref{Kind: ref.Step, Piece: "back", Role: ref.DoCutBack}
+	return slices.Contains(o.Plan.Progress.Done, cut.String())
+}
+
+// narrow is how wide an allowance has to be to hold by one line of stitching. Common practice.
+const narrow = length.Inch / 4
+
+// remedies are the ways of dealing with the difference that are open, what does least harm first: what spoils no cloth,
+// then what is trimmed away, then what is cut anew.
 func (o Order) remedies(path string, d axis, planned length.Length) []Remedy {
 	text, word, measured := o.Plan.Style().Text, d.word, d.measured
 	off := measured - planned
-	half := off.Abs() / 2
 	seam := o.Plan.Cover.Seam
-	closing := seam + off/2
-	finished := measured - 2*seam
-	about := path + "/" + word
-	remedies := []Remedy{{Code: plan.TrimOff, Open: off > 0,
-		Text: fmt.Sprintf("Trim evenly %s: %s off each side.", word, text(half))}}
-	if off < 0 {
-		remedies[0].Text = fmt.Sprintf("Trim evenly %s: nothing to trim, the panel is short.", word)
+	var ways []Remedy
+	way := func(code plan.Remedy, open bool, format string, args ...any) {
+		if open {
+			ways = append(ways, Remedy{Code: code, About: path + "/" + word,
+				Text: fmt.Sprintf(format, args...)})
+		}
 	}
-	if o.Bordered {
-		remedies = append(remedies, Remedy{Code: plan.Recut, Open: false,
-			Text: fmt.Sprintf("Recut the border %s a side: too late, it is sewn. Before it was sewn, that was the place.", text(half))})
+	follow := func(open bool, cut string) {
+		way(plan.Follow, open, "%s to the measured front: %s %s. %s", cut, text(measured), word,
+			o.accepted(word, measured-2*seam))
 	}
-	remedies = append(remedies,
-		Remedy{Code: plan.OtherSeam, Open: closing >= leastSeam,
-			Text: fmt.Sprintf("Take the closing seams %s at %s instead of %s, edges even: the cover finishes as planned.", word, text(closing), text(seam))},
-		Remedy{Code: plan.EaseIn, Open: off.Abs().Float() <= easeShare*planned.Float(),
-			Text: fmt.Sprintf("A back already cut to plan is eased in by %s over %s; straight seams take 1 %%, here %s.", text(off.Abs()), text(planned), text(length.FromFloat(easeShare*planned.Float())))},
-		Remedy{Code: plan.Follow, Open: true,
-			Text: fmt.Sprintf("Cut the back to the measured front: %s %s. This is what the cutting list does.",
-				text(measured), word)},
-		Remedy{Code: plan.AcceptSize, Open: true, Text: o.accepted(word, finished)})
-	for i := range remedies {
-		remedies[i].About = about
+	cut, closing := o.backCut(), seam+off/2
+	careful := ""
+	if closing < min(narrow, seam) {
+		careful = " So narrow a seam is sewn twice, and finished with a stitch no wider than it is."
 	}
-	return remedies
+	follow(!cut && off < 0, "Cut the back")
+	way(plan.OtherSeam, closing >= leastSeam,
+		"Take the closing seams %s at %s instead of %s, edges even: the cover finishes as planned.%s", word,
+		text(closing), text(seam), careful)
+	way(plan.TrimOff, off > 0, "Trim evenly %s: %s off each side. The cover finishes as planned.", word, text(off/2))
+	way(plan.EaseIn, cut && off.Abs().Float() <= easeShare*planned.Float(),
+		"Ease the difference of %s in over %s of the back as it is cut; straight seams take 1 %%, here %s. %s",
+		text(off.Abs()), text(planned), text(length.FromFloat(easeShare*planned.Float())),
+		o.accepted(word, measured-2*seam))
+	follow(!cut && off > 0, "Cut the back")
+	follow(cut, "Cut another back")
+	return ways
 }
 
 // accepted says what the measured size does to the fit on the pad.
@@ -274,6 +297,9 @@ func (o Order) accepted(word string, finished length.Length) string {
 	pad := o.Plan.Object.Width
 	if word == "up" {
 		pad = o.Plan.Object.Height
+	}
+	if pad == 0 || o.Plan.Object.Kind != plan.Form {
+		return fmt.Sprintf("The cover then finishes %s %s.", text(finished), word)
 	}
 	gap := pad - finished
 	how := fmt.Sprintf("%s smaller than the pad", text(gap))

@@ -27,18 +27,23 @@ func TestAMeasuredFrontOnPaper(t *testing.T) {
 		off := (in / 16).Times(rapid.IntRange(-40, 40).Filter(func(n int) bool { return n != 0 }).Draw(t, "off"))
 		wish := rapid.SampledFrom([]plan.Remedy{"", plan.TrimOff, plan.Recut, plan.OtherSeam, plan.EaseIn, plan.Follow,
 			plan.AcceptSize}).Draw(t, "wish")
-		up, bordered, sure := rapid.Bool().Draw(t, "up"), rapid.Bool().Draw(t, "bordered"), rapid.Bool().Draw(t, "sure")
+		up, cut, sure := rapid.Bool().Draw(t, "up"), rapid.Bool().Draw(t, "cut"), rapid.Bool().Draw(t, "sure")
 		m := plan.Measured{Gate: ref.FrontSewn.String(), Width: planned + off, Across: wish, Sure: sure}
 		if up {
 			m.Width, m.Height, m.Across, m.Up = 0, planned+off, "", wish
 		}
 		o := order(m)
-		o.Bordered = bordered
+		if cut {
+			o.Plan.Progress.Done = []string{"step.piece:back.role:cut-back"}
+		}
 		p, found := fit.Front(o)
 		require.True(t, p.Measured)
 		seam, large := in/4, off.Abs().Float()
 		open := map[plan.Remedy]bool{plan.TrimOff: off > 0, plan.Recut: false, plan.OtherSeam: seam+off/2 >= in/8,
-			plan.EaseIn: large <= planned.Float()/100, plan.Follow: true, plan.AcceptSize: true}
+			plan.EaseIn: cut && large <= planned.Float()/100, plan.Follow: true}
+		if wish == plan.AcceptSize {
+			wish = plan.Follow // another word for it
+		}
 		taken := plan.Follow
 		if open[wish] {
 			taken = wish
@@ -46,14 +51,14 @@ func TestAMeasuredFrontOnPaper(t *testing.T) {
 		var codes []plan.Remedy
 		for _, r := range p.Remedies {
 			codes = append(codes, r.Code)
-			assert.Equal(t, open[r.Code], r.Open, r.Code)
 			assert.Equal(t, r.Code == taken, r.Chosen, r.Code)
 			assert.Equal(t, "/measured/0/"+map[bool]string{true: "up", false: "across"}[up], r.About)
 		}
-		want := []plan.Remedy{plan.TrimOff, plan.Recut, plan.OtherSeam, plan.EaseIn, plan.Follow, plan.AcceptSize}
-		if !bordered {
-			want = slices.Delete(want, 1, 2)
+		want := []plan.Remedy{plan.OtherSeam, plan.TrimOff, plan.EaseIn, plan.Follow}
+		if !cut && off < 0 { // nothing is spoiled yet
+			want = []plan.Remedy{plan.Follow, plan.OtherSeam}
 		}
+		want = slices.DeleteFunc(want, func(r plan.Remedy) bool { return !open[r] })
 		assert.Equal(t, want, codes)
 
 		trimmed, backed, closing := planned+off, planned+off, seam
@@ -116,22 +121,28 @@ func TestTheSeamLineOfAMeasuredFront(t *testing.T) {
 // What each way says has the figures of the difference.
 func TestWhatTheWaysSay(t *testing.T) {
 	texts := func(off length.Length) map[plan.Remedy]string {
-		p, _ := fit.Front(order(at(ref.FrontSewn.String(), planned+off, planned)))
+		o := order(at(ref.FrontSewn.String(), planned+off, planned))
+		o.Plan.Progress.Done = []string{"step.piece:back.role:cut-back"}
+		p, _ := fit.Front(o)
 		out := map[plan.Remedy]string{}
 		for _, r := range p.Remedies {
 			out[r.Code] = r.Text
 		}
 		return out
 	}
-	over, short := texts(in/4), texts(-in/4)
+	over, short := texts(in/8), texts(-in/8)
+	assert.NotContains(t, over[plan.OtherSeam], "sewn twice")
+	assert.Contains(t, short[plan.OtherSeam], "sewn twice", "a narrow seam is no usual one")
 	for way, said := range map[plan.Remedy][2]string{
-		plan.TrimOff:    {"⅛″ off each side", "nothing to trim"},
-		plan.Recut:      {"Recut the border ⅛″ a side", "Recut the border ⅛″ a side"},
-		plan.OtherSeam:  {"at ⅜″ instead of ¼″", "at ⅛″ instead of ¼″"},
-		plan.EaseIn:     {"eased in by ¼″ over 19½″", "take 1 %, here ≈³⁄₁₆″"},
-		plan.Follow:     {"19¾″ across", "19¼″ across"},
-		plan.AcceptSize: {"finishes 19¼″ across, ¾″ smaller than the pad", "finishes 18¾″ across, 1¼″ smaller"},
+		plan.TrimOff:   {"¹⁄₁₆″ off each side", ""},
+		plan.OtherSeam: {"at ⁵⁄₁₆″ instead of ¼″", "at ³⁄₁₆″ instead of ¼″"},
+		plan.EaseIn:    {"⅛″ in over 19½″ of the back", "take 1 %, here ≈³⁄₁₆″"},
+		plan.Follow:    {"Cut another back to the measured front: 19⅝″ across", "19⅜″ across"},
 	} {
+		if way == plan.Follow || way == plan.EaseIn {
+			assert.Contains(t, over[way], "finishes 19⅛″ across, ⅞″ smaller than the pad")
+			assert.Contains(t, short[way], "finishes 18⅞″ across, 1⅛″ smaller")
+		}
 		assert.Contains(t, over[way], said[0])
 		assert.Contains(t, short[way], said[1])
 	}

@@ -101,7 +101,9 @@ func TestTheChosenRemedyDecidesWhatFollows(t *testing.T) {
 	} {
 		m := at("gate.piece:front.role:sewn", short, planned)
 		m.Across = remedy
-		p, found := fit.Front(order(m))
+		o := order(m)
+		o.Plan.Progress.Done = []string{"step.piece:back.role:cut-back"}
+		p, found := fit.Front(o)
 		assert.Equal(t, []length.Length{c.trimmed, c.back, c.seam},
 			[]length.Length{p.Trimmed.Width.Total(), p.Back.Width.Total(), p.Closing[0]}, remedy)
 		assert.Len(t, found, 1, remedy)

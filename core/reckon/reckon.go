@@ -139,7 +139,7 @@ func (r *run) cushion() {
 		r.Cover.Pieces[0].Finished, r.Cover.Pieces[1].Finished = is, is
 	}
 	measured, found := fit.Front(fit.Order{Plan: r.Plan, Planned: top.Chain.Trimmed,
-		SeamsAcross: top.Face.Crossed(true), SeamsDown: top.Face.Crossed(false), Bordered: top.Face.Rings > 0})
+		SeamsAcross: top.Face.Crossed(true), SeamsDown: top.Face.Crossed(false)})
 	r.find(found)
 	r.Front = &measured
 	r.find(fit.Rows(r.Plan, top.Face.Bands))
@@ -155,13 +155,14 @@ func (r *run) cushion() {
 	front.Finished = measured.Finished(top.Face.Finished)
 	along := cover.WayRound(front)
 	r.Cover.Joins[0].Lengths, r.Cover.Joins[0].Piped = [2]sum.Sum{along, along}, along.Total()
+	r.Cover.Pieces[0].Finished, r.Cover.Pieces[1].Finished = front.Finished, measured.Sewn()
 	r.supplies()
 	if r.stopped() {
 		return
 	}
 	o := work.Order{Plan: r.Plan, Front: front, Face: r.Panels[0].Face, Applied: top.Applied, Pressed: top.Pressed,
 		Pattern: top.Pattern, Borders: top.Borders, Chain: top.Chain, Closing: measured.Closing,
-		Finished: top.Face.Finished, Quilted: top.Decided.Quilted(), Cuts: r.worked(), Back: closure,
+		Finished: front.Finished, Quilted: top.Decided.Quilted(), Cuts: r.worked(), Back: closure,
 		Fittings: r.sewnOn(), Edges: r.Edges.Edgings, Made: r.made(), Backings: backed(r)}
 	r.steps(work.Steps(o))
 	r.thing("thread", work.Thread(o))
@@ -333,7 +334,7 @@ func (r *run) steps(list []work.Step) {
 	r.Steps = list
 	r.find(fit.Unknown(r.Plan, list))
 	for _, s := range list {
-		r.find(fit.Edge(r.Plan, s))
+		r.find(fit.Judge(r.Plan, s))
 	}
 }
 

@@ -75,6 +75,14 @@ func seam(t *teller, piece string, join int, s cover.Seam, stretches [][2]float6
 			out.Clips = append(out.Clips, marks([]cover.Mark{{X: x, Y: y, Direction: direction}})...)
 		}
 	}
+	if piece == "front" {
+		t.shifted(out.Path)
+		for _, marks := range [][]answer.Mark{out.Marks, out.Clips} {
+			for i := range marks {
+				marks[i].X, marks[i].Y = marks[i].X+t.shift[0], marks[i].Y+t.shift[1]
+			}
+		}
+	}
 	for i := range t.out.Pieces {
 		if t.out.Pieces[i].Name == piece {
 			t.out.Pieces[i].Seams = append(t.out.Pieces[i].Seams, out)

@@ -68,6 +68,9 @@ func piece(t *teller, p Panel) answer.Piece {
 		t.explain(name+".under", chain.Under)
 	}
 	outlines(t, &out, p.Piece, p.Panel)
+	if m := t.Front; m != nil && m.Measured {
+		asMeasured(t, &out, p, finished)
+	}
 	out.Cells = apart(cells(p.Face, p.Cuts), int64(p.Strips), int64(t.Plan.Cover.Seam))
 	out.Quilting = quilting(t, p)
 	out.Press, out.Conflicts = pressing(p)
@@ -133,6 +136,31 @@ func outlines(t *teller, out *answer.Piece, piece cover.Piece, p panel.Panel) {
 	if p.Across > 0 || p.Up > 0 { // quilted first, then trimmed and shaped
 		out.CutOutline = answer.Vertices(p.Body.Oversize(p.Across, p.Up))
 	}
+}
+
+// asMeasured draws the outlines of a front as it came out, round the middle of what was planned.
+func asMeasured(t *teller, out *answer.Piece, p Panel, finished sum.Size) {
+	planned, piece := p.Piece.Finished, p.Piece
+	if !panel.Differs(finished, planned) {
+		return
+	}
+	piece.Finished = finished
+	piece.Radii = piece.Radii.AtMost(min(finished.Width.Total(), finished.Height.Total()) / 2)
+	out.Outline, out.TrimmedOutline = answer.Vertices(piece.Line()), answer.Vertices(piece.Cut())
+	t.shift = [2]int64{int64(planned.Width.Total()-finished.Width.Total()) / 2,
+		int64(planned.Height.Total()-finished.Height.Total()) / 2}
+	if f := t.Plan.Cover.Flange; f > 0 {
+		out.Ditch = t.shifted(answer.Vertices(piece.Line().Offset(-f.Float())))
+	}
+	out.Outline, out.TrimmedOutline = t.shifted(out.Outline), t.shifted(out.TrimmedOutline)
+}
+
+// shifted is a path of a measured front where it lies round the middle of what was planned.
+func (t *teller) shifted(path []answer.Vertex) []answer.Vertex {
+	for i := range path {
+		path[i].X, path[i].Y = path[i].X+t.shift[0], path[i].Y+t.shift[1]
+	}
+	return path
 }
 
 // cells are the parts of a face where they lie, with the cuts they are made of.

@@ -77,6 +77,8 @@ type teller struct {
 	Result
 	style length.Style
 	out   answer.Reckoning
+	// shift is how far the outlines of a measured front lie from where they were planned, right and down.
+	shift [2]int64
 }
 
 // Of is the reckoning of a result. A plan that cannot be cut has only its findings and what does not hang

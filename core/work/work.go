@@ -685,7 +685,7 @@ func closeCover(b *builder) {
 	if finish := insideText[b.Plan.Edges.Inside]; finish != "" && !b.Plan.Back.Lined { // a full lining covers them
 		b.add(Step{Role: ref.DoFinish, Stage: Closing, Title: "Finish the seams", Text: finish, Stack: closingStack(b),
 			Sewn:   2 * (b.Finished.Width.Total() + b.Finished.Height.Total()),
-			Turned: true, Machine: insideMachine[b.Plan.Edges.Inside]})
+			Turned: true, Machine: insideSetUp(b)})
 	}
 	b.add(Step{Role: ref.DoClip, Stage: Closing, Title: "Clip the corners", Text: clipsText(b), Stack: closingStack(b),
 		Turned:  true,
@@ -707,8 +707,34 @@ func closeCover(b *builder) {
 		Title: "Measure the finished cover and put the pad in", Gate: ref.CoverFinished, Reads: ReadsSize,
 		Expect: b.Finished,
 		Text:   "Lay it flat, empty, and measure from edge to edge across and up.",
-		Check:  fmt.Sprintf("Planned: %s.", b.size(b.Finished))}, b.having(ref.DoForm)...)
+		Check:  fmt.Sprintf("It should be %s.%s", b.size(b.Finished), padIn(b))}, b.having(ref.DoForm)...)
 	b.lastly()
+}
+
+// padIn says how much the pad has to give, or how much room it has.
+func padIn(b *builder) string {
+	o := b.Plan.Object
+	if o.Kind != plan.Form || o.Width == 0 || o.Height == 0 {
+		return ""
+	}
+	over := [2]length.Length{o.Width - b.Finished.Width.Total() + 2*b.Plan.Cover.Flange,
+		o.Height - b.Finished.Height.Total() + 2*b.Plan.Cover.Flange}
+	said := func(l length.Length) string {
+		switch {
+		case l > 0:
+			return b.text(l) + " larger"
+		case l < 0:
+			return b.text(-l) + " smaller"
+		}
+		return "just as large"
+	}
+	switch {
+	case (over[0] == over[1] || o.Round()) && over[0] == 0:
+		return " The pad is just as large."
+	case over[0] == over[1] || o.Round():
+		return fmt.Sprintf(" The pad is %s than that each way.", said(over[0]))
+	}
+	return fmt.Sprintf(" Against that the pad is %s across and %s up.", said(over[0]), said(over[1]))
 }
 
 // twice says where the closing seam is sewn twice: where hems or folds cross it.
@@ -779,6 +805,18 @@ var insideMachine = map[plan.InsideFinish]machine.SetUp{
 	"zigzag": {Stitch: "zigzag 3 mm wide and 2 mm long", Needle: "90/14"},
 	"bound":  firmly,
 }
+
+// insideSetUp is how the machine is set up to finish the seams of a cushion: no wider than they are.
+func insideSetUp(b *builder) machine.SetUp {
+	s := insideMachine[b.Plan.Edges.Inside]
+	if least := min(b.Closing[0], b.Closing[1]); b.Plan.Edges.Inside == "zigzag" && least > 0 && least < narrow {
+		s.Stitch = "zigzag 2 mm wide and 2 mm long"
+	}
+	return s
+}
+
+// narrow is an allowance that the usual zigzag does not fit. Common practice.
+const narrow = 5 * length.Millimetre
 
 var clipText = map[plan.Clip]string{
 	plan.ClipAcross: "Once straight across each corner, two threads from the stitching.",

@@ -1423,9 +1423,8 @@ code: Remedy
  */
 about: string
 /**
- * Open reports whether it can still be done, Chosen that it is the one that is taken.
+ * Chosen reports that it is the one that is taken.
  */
-open: boolean
 chosen: boolean
 text: string
 }

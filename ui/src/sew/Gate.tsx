@@ -108,17 +108,17 @@ export function Gate({ step }: { step: Step }) {
   );
 }
 
-/** The ways of dealing with a difference: one press takes one, those that are closed stand back. */
+/** The ways of dealing with a difference: one press takes one. */
 function Remedies({ reckoning }: { reckoning: Reckoning }) {
   const { rework } = usePlan();
   if (reckoning.remedies.length === 0) return null;
   return (
     <ul className="remedies" aria-label="Remedies">
       {reckoning.remedies.map((r) => (
-        <li key={r.about + r.code} className={r.open ? undefined : "closed"}>
+        <li key={r.about + r.code}>
           {r.chosen ? (
             <span className="remedy-state taken">taken</span>
-          ) : r.open ? (
+          ) : (
             <button
               type="button"
               className="word-button remedy-state"
@@ -127,8 +127,6 @@ function Remedies({ reckoning }: { reckoning: Reckoning }) {
             >
               take it
             </button>
-          ) : (
-            <span className="remedy-state">not open</span>
           )}
           <span>
             <T>{r.text}</T>
