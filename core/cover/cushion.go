@@ -235,6 +235,13 @@ func (m *measurer) gap(room length.Length) length.Length {
 		m.found.Add(finding.Stop, "gap", "/back/gap",
 			fmt.Sprintf("A gap of %s has no place in a stretch of %s.", text(g), text(room)),
 			fmt.Sprintf("Type up to %s.", text(max(0, room).Floor(m.plan.Habits.Step))))
+		return g
+	}
+	if usual := plan.TurningGap(m.plan.Units); g < usual {
+		most := fmt.Sprintf("There is room for %s here.", text(room.Floor(m.plan.Habits.Step)))
+		m.found.Add(finding.Note, "gap-short", "/back/gap",
+			fmt.Sprintf("A gap of %s is shorter than the usual %s: thick layers are turned through it slowly, or its ends rip.",
+				text(g), text(usual)), most)
 	}
 	return g
 }

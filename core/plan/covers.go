@@ -77,6 +77,9 @@ func init() {
 		}})
 }
 
+// TurningGap is the usual gap that a cover is turned through, in a unit. Common practice: a hand goes through.
+func TurningGap(unit length.Unit) length.Length { return usualIn(unit).gap }
+
 // turnedThrough closes a cover that is turned through a gap by sewing that shut: the usual gap, or what there
 // is room for.
 func (b *Back) turnedThrough(p Plan, room length.Length) {
