@@ -252,6 +252,14 @@ export function Told({ move }: { move: Move }) {
       </>
     );
   }
+  if (move.asTheyAre) {
+    const [part] = parts;
+    return (
+      <T>
+        {`Take ${spread.odd?.count ?? 1} as they are, ${part?.cut.width.text} × ${part?.cut.height.text} (${part?.cut.title.toLowerCase()}): measure them, and square nothing off.`}
+      </T>
+    );
+  }
   if (strips.length === 0) {
     const [part] = parts;
     return (

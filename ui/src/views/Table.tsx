@@ -178,7 +178,13 @@ function Told({ move }: { move: Move }) {
   return (
     <>
       <h1>
-        <T>{strips.length === 0 ? `Draw round ${only?.count}` : `${columns} × ${ruler}`}</T>
+        <T>
+          {move.asTheyAre
+            ? `Take ${spread.odd?.count ?? 1} as they are`
+            : strips.length === 0
+              ? `Draw round ${only?.count}`
+              : `${columns} × ${ruler}`}
+        </T>
       </h1>
       {parts.map((part) => (
         <p key={`${part.cut.id} ${part.height.nm}`}>

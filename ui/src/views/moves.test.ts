@@ -43,6 +43,22 @@ describe("the cuts at the table", () => {
     ]);
   });
 
+  it("take squares that are cut already as they are, and square nothing off what is all wanted", () => {
+    const square = { width: l(4), length: l(4), count: 3 };
+    const just = { strips: strips(4), stacks: [[1]], placed: [placed(0, 1, 1, 4)] };
+    const none = { strips: [], stacks: [], placed: [] };
+    const whole = reckoning([cut("patch")], none, [{ ...square, lay: just }]);
+    expect(told(whole)).toEqual([":1×4″ 3 patch !patch"]);
+    expect(movesOf(whole)[0]?.asTheyAre).toBe(true);
+    const halves = { strips: strips(2, 2), stacks: [[1, 2]], placed: [placed(0, 1, 1, 4, 2), placed(0, 2, 1, 4, 2)] };
+    expect(told(reckoning([cut("post")], none, [{ ...square, lay: halves }]))[0]).toBe("1+2:1×2″");
+    const wide = { width: l(8), length: l(4), count: 1 };
+    const twice = { ...just, placed: [placed(0, 1, 1, 4), placed(0, 1, 2, 4)] };
+    expect(told(reckoning([cut("patch")], none, [{ ...wide, lay: twice }]))).toEqual(["1:2×4″ 2 patch !patch"]);
+    const larger = reckoning([cut("patch")], none, [{ width: l(4), length: l(5), count: 1, lay: just }]);
+    expect(told(larger)[0]).toBe(":1×");
+  });
+
   it("leave out what is cut and what waits", () => {
     expect(told(reckoning([cut("patch", { done: true }), cut("post")], two))).toEqual([
       ":1×",
@@ -81,7 +97,7 @@ describe("the cuts at the table", () => {
   it("begin with odd pieces", () => {
     const odd = {
       width: l(8),
-      length: l(4),
+      length: l(5),
       count: 3,
       lay: { strips: strips(4), stacks: [[1]], placed: [placed(0, 1, 1, 4), placed(0, 1, 2, 4)] },
     };

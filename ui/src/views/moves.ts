@@ -29,6 +29,8 @@ export interface Move {
   parts: Part[];
   /** What the ruler is set to, as text. */
   ruler: string;
+  /** The pieces are as large as they are wanted: they are taken as they are. */
+  asTheyAre?: boolean;
   /** Cuts of which nothing is left to be cut after this move. */
   ends: Cut[];
 }
@@ -64,6 +66,12 @@ export function spreadsOf(cloth: ClothNeed): Spread[] {
 /** What is cut out of a spread, in order. Pieces that take no part in it are left out, and strips of which nothing is cut. */
 export function cutsOf(spread: Spread, cuts: Cut[], takesPart: (cut: Cut) => boolean): Move[] {
   const taken = (p: Placed) => cuts[p.cut] !== undefined && takesPart(cuts[p.cut] as Cut);
+  const whole = wholeOf(spread);
+  if (whole && taken(whole)) {
+    const cut = cuts[whole.cut] as Cut;
+    const part = { cut, count: 1, height: whole.height, trimmed: false };
+    return [{ spread, strips: [], columns: 1, parts: [part], ruler: whole.width.text, asTheyAre: true, ends: [] }];
+  }
   if (spread.lay.strips.length === 0) return freely(spread, spread.lay.placed.filter(taken), cuts);
   const moves: Move[] = [];
   for (const strips of spread.lay.stacks) {
@@ -73,10 +81,22 @@ export function cutsOf(spread: Spread, cuts: Cut[], takesPart: (cut: Cut) => boo
     if (!strip || (out.length === 0 && !lead)) continue;
     moves.push({ spread, strips, columns: 1, parts: [], ruler: strip.height.text, ends: [] }, ...out);
   }
-  return moves.some((m) => m.parts.length > 0)
-    ? [{ spread, strips: [], columns: 1, parts: [], ruler: "", ends: [] }, ...moves]
-    : [];
+  if (!moves.some((m) => m.parts.length > 0)) return [];
+  const square = { spread, strips: [], columns: 1, parts: [], ruler: "", ends: [] };
+  if (hasRoom(spread)) return [square, ...moves];
+  return spread.lay.strips.length === 1 ? moves.slice(1) : moves; // a piece of one strip is that strip
 }
+
+/** The one piece that an odd piece is used up by without rest. */
+function wholeOf({ odd, lay }: Spread): Placed | undefined {
+  const [only, ...more] = lay.placed;
+  const fits = odd && only && only.width.nm === odd.width.nm && only.height.nm === odd.length.nm;
+  return fits && more.length === 0 ? only : undefined;
+}
+
+/** Something can be cut off to square the end: not where all of an odd piece is wanted. */
+const hasRoom = ({ odd, lay }: Spread) =>
+  !odd || lay.strips.reduce((sum, strip) => sum + strip.height.nm, 0) < odd.length.nm;
 
 /** The columns of strips that lie on each other, alike ones in one move. */
 function columnsOf(spread: Spread, strips: number[], taken: (p: Placed) => boolean, cuts: Cut[]): Move[] {
