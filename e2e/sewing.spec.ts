@@ -33,10 +33,16 @@ test("the time of a step, taken, corrected, and kept when the server is killed",
   await accessible(page);
 });
 
-test("a clock that jumped is not believed", async ({ apart: page, demo }) => {
+test("the usual time of a step is told when it is over; a clock that jumped is not believed", async ({
+  apart: page,
+  demo,
+}) => {
   await page.clock.install({ time: new Date("2026-11-27T19:00:00Z") });
   await open(page, `${demo.url}/plans/${hood}/sew`);
   await page.getByRole("button", { name: "Start the clock" }).click();
+  await expect(page.getByRole("timer")).toBeVisible();
+  await page.clock.runFor("05:00");
+  await expect(page.getByText("The usual time is over.")).toBeVisible();
   await page.clock.setFixedTime(new Date("2026-11-27T18:00:00Z"));
   await page.getByRole("button", { name: "Stop the clock" }).click();
   await expect(page.getByRole("alert")).toContainText("The clock jumped");

@@ -242,8 +242,8 @@ func little(text func(length.Length) string, p plan.Plan, l length.Length) strin
 // taken says what a remedy does, when it is chosen.
 var taken = map[plan.Remedy]string{
 	plan.Follow: "The back follows what you measured.", plan.TrimOff: "It is trimmed to the plan.",
-	plan.OtherSeam:  "The closing seams take it up.",
-	plan.EaseIn:     "The back stays as planned and is eased in.",
+	plan.OtherSeam: "The closing seams take it up.",
+	plan.EaseIn:    "The back stays as planned and is eased in.",
 }
 
 // backCut reports whether the back is cut already.

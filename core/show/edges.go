@@ -1,13 +1,14 @@
 package show
 
 import (
-	"cmp"
+	"math"
 	"slices"
 
 	"umschlag/core/answer"
 	"umschlag/core/back"
 	"umschlag/core/cover"
 	"umschlag/core/length"
+	"umschlag/core/plan"
 	"umschlag/core/ref"
 	"umschlag/core/sum"
 	"umschlag/core/work"
@@ -21,8 +22,10 @@ func edgesOf(t *teller, s work.Step) []answer.Edge {
 		return nil
 	}
 	switch s.Role {
-	case ref.DoTrim, ref.DoCorners:
+	case ref.DoTrim:
 		return []answer.Edge{worked(piece, ring(piece.TrimmedOutline))}
+	case ref.DoCorners:
+		return rounded(piece)
 	case ref.DoLayers:
 		return []answer.Edge{worked(piece, ring(piece.CutOutline))}
 	case ref.DoMeasureFront:
@@ -71,7 +74,9 @@ func around(outline []answer.Vertex) answer.Box {
 	return answer.Box{X: x1, Y: y1, Width: x2 - x1, Height: y2 - y1}
 }
 
-func from(x1, y1, x2, y2 int64) []answer.Vertex { return []answer.Vertex{{X: x1, Y: y1}, {X: x2, Y: y2}} }
+func from(x1, y1, x2, y2 int64) []answer.Vertex {
+	return []answer.Vertex{{X: x1, Y: y1}, {X: x2, Y: y2}}
+}
 
 // crossed is the way the tape lies: across the middle and up the middle.
 func crossed(piece *answer.Piece, outline []answer.Vertex, expect answer.Size) []answer.Edge {
@@ -123,16 +128,39 @@ func closing(t *teller, piece *answer.Piece) []answer.Edge {
 	return []answer.Edge{worked(piece, path), begin}
 }
 
-// corners are those of a piece that are not rounded.
+// rounded are the curves of a piece; all of it where it has none, or where they meet.
+func rounded(piece *answer.Piece) []answer.Edge {
+	var out []answer.Edge
+	around := ring(piece.TrimmedOutline)
+	for i, v := range around[:len(around)-1] {
+		if v.Bulge != 0 {
+			out = append(out, worked(piece, around[i:i+2]))
+		}
+	}
+	if len(out) == 0 {
+		out = append(out, worked(piece, around))
+	}
+	return out
+}
+
+// corners are those of a piece that are neither rounded nor drawn in.
 func corners(piece *answer.Piece) []answer.Edge {
 	var out []answer.Edge
+	n := len(piece.Outline)
 	for i, v := range piece.Outline {
-		before := piece.Outline[(i+len(piece.Outline)-1)%len(piece.Outline)]
-		if v.Bulge == 0 && before.Bulge == 0 {
+		before, after := piece.Outline[(i+n-1)%n], piece.Outline[(i+1)%n]
+		if v.Bulge == 0 && before.Bulge == 0 && sharp(before, v, after) {
 			out = append(out, answer.Edge{Piece: piece.Name, Kind: answer.CornerEdge, Path: []answer.Vertex{v}})
 		}
 	}
 	return out
+}
+
+// sharp reports whether the way turns by more than an eighth of a turn.
+func sharp(a, b, c answer.Vertex) bool {
+	in := math.Atan2(float64(b.Y-a.Y), float64(b.X-a.X))
+	out := math.Atan2(float64(c.Y-b.Y), float64(c.X-b.X))
+	return math.Abs(math.Remainder(out-in, 2*math.Pi)) > math.Pi/4
 }
 
 // pipedEdges is where piping is basted on a piece: round it, or along the seam it is caught in.
@@ -189,30 +217,48 @@ func lying(t *teller, s work.Step) []answer.Lying {
 	case ref.DoForm:
 		return cutLying(t, func(c answer.Cut) bool { return c.About.Role == ref.FormPanel }, "one side of the pad")
 	case ref.DoMakeFitting:
-		return cutLying(t, func(c answer.Cut) bool {
-			return c.About.Role == ref.FittingPart && c.About.Of == s.Of && c.Layer == "outer"
-		}, "")
+		return fittingLying(t, s)
 	}
 	return backLying(t, s)
 }
 
-// cutLying is the first cut that is meant; a strip with the long edge that is sewn and the middle it is folded on.
+// cutLying is the first cut that is meant, by itself.
 func cutLying(t *teller, meant func(answer.Cut) bool, title string) []answer.Lying {
 	at := slices.IndexFunc(t.out.Cuts, meant)
 	if at < 0 {
 		return nil
 	}
 	c := t.out.Cuts[at]
-	out := answer.Lying{Title: cmp.Or(title, "strip"), Cloth: c.Cloth, Wrong: title == "",
-		Size: answer.Size{Width: c.Width, Height: c.Height}, Folds: []answer.L{}}
-	if c.Height.NM > c.Width.NM && title == "" { // a strip lies across the table
-		out.Size = answer.Size{Width: c.Height, Height: c.Width}
+	return []answer.Lying{{Title: title, Cloth: c.Cloth, Folds: []answer.L{},
+		Size: answer.Size{Width: c.Width, Height: c.Height}}}
+}
+
+// tubes are the fittings that are sewn from a strip folded along its length.
+var tubes = []plan.FittingKind{"handle", "strap", "belt", "loop"}
+
+// fittingLying is what a fitting is made from: a strip with the long edge that is sewn and the middle it is folded on.
+func fittingLying(t *teller, s work.Step) []answer.Lying {
+	if s.Fitting < 1 || s.Fitting > len(t.Plan.Fittings) {
+		return nil
 	}
-	if title == "" && out.Size.Width.NM > 2*out.Size.Height.NM {
-		out.Edge, out.Along = "bottom", out.Size.Width
-		out.Folds = append(out.Folds, t.l(length.Length(out.Size.Height.NM).Div(2)))
+	kind := t.Plan.Fittings[s.Fitting-1].Kind
+	out := cutLying(t, func(c answer.Cut) bool {
+		return c.About.Role == ref.FittingPart && c.About.Of == s.Of && c.Layer == "outer"
+	}, string(kind))
+	if len(out) == 0 {
+		return nil
 	}
-	return []answer.Lying{out}
+	strip := &out[0]
+	strip.Wrong = true
+	if !slices.Contains(tubes, kind) {
+		return out
+	}
+	if strip.Title = "strip"; strip.Size.Height.NM > strip.Size.Width.NM { // it lies across the table
+		strip.Size = answer.Size{Width: strip.Size.Height, Height: strip.Size.Width}
+	}
+	strip.Edge, strip.Along = "bottom", strip.Size.Width
+	strip.Folds = append(strip.Folds, t.l(length.Length(strip.Size.Height.NM).Div(2)))
+	return out
 }
 
 // backLying are the pieces of a back before they are joined.

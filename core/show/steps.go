@@ -120,6 +120,8 @@ func cellsOf(s answer.Step, after bool) func(answer.Cell, ref.About) bool {
 		return func(_ answer.Cell, cut ref.About) bool { return cut.Ring == 0 }
 	case role == ref.DoCutBorders, role == ref.DoQuiltBorders:
 		return func(_ answer.Cell, cut ref.About) bool { return cut.Ring > 0 }
+	case role == ref.DoJoinUnits: // nothing is laid over them yet
+		return func(_ answer.Cell, cut ref.About) bool { return cut.Role != ref.Window && cut.Role != ref.HalfWindow }
 	case len(s.Bands) > 0:
 		return func(c answer.Cell, cut ref.About) bool { return inBands(s, c, cut) }
 	case s.About.Role.Bordering():

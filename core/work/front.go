@@ -111,7 +111,8 @@ func makeWindows(b *builder) {
 		Caution: ironCaution,
 		Text:    fmt.Sprintf("Press the edges of each square in round a template of %s. Fold all four corners to the middle and press; fold the new corners to the middle and press again. The points stay loose: the flaps are opened once more to be joined.", b.text(w.Template)),
 		Check:   fmt.Sprintf("Each unit is %s square, its corners sharp.", b.text(w.Unit))})
-	b.add(Step{Of: b.in, Role: ref.DoJoinUnits, Stage: Piecing, Seams: f.Rows*(f.Columns-1) + f.Rows - 1,
+	b.add(Step{Of: b.in, Role: ref.DoJoinUnits, Stage: Piecing, Act: RowsJoined,
+		Seams: f.Rows*(f.Columns-1) + f.Rows - 1,
 		Stack: facing(Sheet{What: "units so far"}, Sheet{What: "next unit"}), Title: "Join the units",
 		Bands: numbers(f.Bands), Machine: machine.SetUp{Stitch: "straight stitch 2.2 mm", Needle: "90/14"},
 		Caution: needleCaution,

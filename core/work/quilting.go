@@ -13,7 +13,7 @@ import (
 
 // centreLaid says how the centre of a piece is laid on its layers.
 func centreLaid(piece string) string {
-	return "the centre of the " + piece + " right side up, with as much of them beyond it on every side"
+	return "the centre of the " + piece + " right side up, with the same overhang on every side"
 }
 
 // sewQuilting quilts a panel: all of it at once, or what lies inside its borders, and those when they are sewn on.

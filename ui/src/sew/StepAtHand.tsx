@@ -1,6 +1,7 @@
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Caution, Reckoning, Step } from "../api/api.gen";
+import { Figure } from "../brief/Figure";
 import { usePlan } from "../plan/context";
 import { swatchesOf } from "../plan/swatches";
 import { FoldFigure } from "../sheet/Fold";
@@ -87,7 +88,9 @@ export function StepAtHand({
       </h1>
       <Timer step={step} />
       <div className="at-hand-body">
-        {step.about.role === "fold-units" ? (
+        {step.about.role === "measure" ? (
+          <Measuring />
+        ) : step.about.role === "fold-units" ? (
           <FoldFigure />
         ) : edging ? (
           <StripsFigure
@@ -269,6 +272,17 @@ export function StepAtHand({
         </div>
       </div>
     </article>
+  );
+}
+
+/** Where the tape is held, as in the brief. */
+function Measuring() {
+  const { brief } = usePlan();
+  const kind = brief.stages.flatMap((s) => s.blocks).find((block) => block.widget === "figure")?.of;
+  return (
+    <figure className="step-drawing measuring">
+      <Figure kind={kind ?? ""} />
+    </figure>
   );
 }
 

@@ -67,7 +67,7 @@ export function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning
   const about = step.cells && new Set(step.cells.map((i) => piece.cells[i]));
   const lines = piece.quilting?.lines ?? [];
   const quilts = step.act === "quilt" ? lines.filter((line) => sewnIn(step, line, piece.quilting?.after)) : [];
-  const pieced = piece.cells.some((c) => c.band);
+  const pieced = piece.cells.length > 1; // its parts may lie apart
   const room = quilts.length > 0 ? box.width / 24 : pieced && !now.whole ? box.width * 0.14 : 6;
   const sewn = lines.filter((line) => (line.border ? now.bordersQuilted : now.quilted));
   const shown = { ...piece, quilting: piece.quilting && { ...piece.quilting, lines: sewn } };
@@ -82,8 +82,8 @@ export function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning
         {step.turned && <WrongSide />}
       </figure>
     );
-  const names = new Set(step.edges?.map((e) => e.piece));
-  if (step.edges && names.size > 1) return <EdgesDrawing edges={step.edges} reckoning={reckoning} cloths={cloths} />;
+  if (step.edges?.some((e) => e.piece !== piece.name))
+    return <EdgesDrawing edges={step.edges} reckoning={reckoning} cloths={cloths} />;
   const shows = now.whole || step.about.role === "measure-centre"; // which lies as it is, its borders apart
   const edges = shows ? (step.edges?.filter((e) => e.piece === piece.name) ?? []) : [];
   return (

@@ -14,6 +14,7 @@ export function Timer({ step }: { step: Step }) {
     const every = setInterval(() => tick(new Date()), 5000);
     return () => clearInterval(every);
   }, [running]);
+  const lasted = running ? elapsed(running.since, ticks) : null;
   const took = now.times?.[step.id];
   const begin = () => {
     setJumped(false);
@@ -43,7 +44,10 @@ export function Timer({ step }: { step: Step }) {
       <span className="soft">About {step.minutes} min</span>
       {running ? (
         <>
-          <span role="timer">{minutesText(elapsed(running.since, ticks) ?? 0)} so far</span>
+          <span role="timer">{minutesText(lasted ?? 0)} so far</span>
+          <span role="status" className="soft">
+            {lasted !== null && lasted >= step.minutes && "The usual time is over."}
+          </span>
           <button type="button" className="word-button" onClick={end}>
             Stop the clock
           </button>

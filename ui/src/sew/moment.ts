@@ -32,11 +32,12 @@ export function momentOf(step: Step, steps: Step[], piece: Piece): Moment {
       .filter((s) => s.act === "border" && s.about.role !== "border-patches")
       .map(({ about }) => ({ of: about.of ?? "", pair: about.pair ?? 0 })),
     whole:
-      last !== undefined &&
-      last.stage !== "measure" &&
-      last.stage !== "cut" &&
-      last.stage !== "piece" &&
-      !steps.some((s, i) => i > at && s.piece === piece.name && s.act === "border"),
+      step.stage === "close" || // pieces that are joined are finished, whatever was done to them
+      (last !== undefined &&
+        last.stage !== "measure" &&
+        last.stage !== "cut" &&
+        last.stage !== "piece" &&
+        !steps.some((s, i) => i > at && s.piece === piece.name && s.act === "border")),
     quilted: its.some((s) => s.act === "quilt"),
     bordersQuilted: its.some((s) => s.act === "quilt" && (!piece.quilting?.after || s.about.role === "quilt-borders")),
   };

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import { Findings } from "../brief/Thread";
 import { usePlan } from "../plan/context";
+import { useCooling } from "../sew/cooling";
 import { Finish } from "../sew/Finish";
 import { atHand, booked, ended, forAll, undone } from "../sew/progress";
 import { StepAtHand } from "../sew/StepAtHand";
@@ -28,6 +29,7 @@ export function Sew() {
   const first = looked?.parts ? steps.findIndex((s) => s.of === looked.id) : -1;
   const at = [first, placeOf(looked?.id ?? ""), placeOf(looked?.whole ?? "")].find((i) => i >= 0) ?? firstOpen;
   const step = steps[at];
+  const cool = useCooling();
   const heading = useRef<HTMLHeadingElement>(null);
   const list = useRef<HTMLOListElement>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the list follows the step at hand
@@ -82,6 +84,7 @@ export function Sew() {
             headingRef={heading}
             look={look}
             done={() => {
+              if (step.rest) cool(step.title, step.rest);
               const through = (progress.made?.[step.id] ?? 0) + 1;
               if (progress.each && !forAll(step) && through < copies) {
                 rework((plan) => {
