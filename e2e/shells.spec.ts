@@ -1,4 +1,5 @@
-import { accessible, expect, open, pick, put, saved, stored, test } from "./app";
+import type { Page } from "@playwright/test";
+import { accessible, expect, open, pick, put, type Server, saved, shown, stored, takes, test } from "./app";
 
 const covers = [
   {
@@ -10,6 +11,7 @@ const covers = [
     },
     cuts: ["1 × 19″ × 261/4″", "2 × 151/2″ × 7″"],
     step: "Sew main panel to end",
+    sewn: true,
   },
   {
     thing: "book",
@@ -17,6 +19,7 @@ const covers = [
     decide: async (page: Parameters<typeof put>[0]) => put(page, "Depth of the flaps", "3 1/4"),
     cuts: ["1 × 141/4″ × 83/4″", "2 × 7″ × 83/4″"],
     step: "Turn the jacket",
+    sewn: true,
   },
   {
     thing: "flat",
@@ -24,6 +27,7 @@ const covers = [
     decide: async (page: Parameters<typeof put>[0]) => put(page, "Ease across", "1/2"),
     cuts: ["1 × 17″ × 121/2″"],
     step: "Turn the pad",
+    sewn: true,
   },
   {
     thing: "boxed",
@@ -31,6 +35,7 @@ const covers = [
     decide: async (page: Parameters<typeof put>[0]) => put(page, "Seam allowance", "1/2"),
     cuts: ["2 × 37″ × 17″", "band, joined from 3"],
     step: "Turn it and put the pad in",
+    sewn: true,
   },
   {
     thing: "round",
@@ -62,7 +67,7 @@ const covers = [
   },
 ];
 
-for (const { thing, sizes, decide, cuts, step } of covers) {
+for (const { thing, sizes, decide, cuts, step, sewn } of covers) {
   test(`${thing}: from an empty plan to its cuts and its steps`, async ({ page, workshop }) => {
     await open(page, workshop.url);
     await page.getByRole("combobox", { name: "What is to be covered" }).selectOption(thing);
@@ -79,7 +84,44 @@ for (const { thing, sizes, decide, cuts, step } of covers) {
     await page.getByRole("button", { name: step, exact: true }).click();
     await expect(page.getByRole("heading", { name: step, exact: true })).toBeVisible();
     await accessible(page.locator(".sew"));
+    if (sewn) await sewThrough(page, workshop);
   });
+}
+
+/** Sews a cover from its first step to the log, a measurement off at each gate, and the page reloaded on the way. */
+async function sewThrough(page: Page, workshop: Server) {
+  takes(25);
+  const id = new URL(page.url()).pathname.split("/")[2] ?? "";
+  const { reckoning } = await stored(workshop, id);
+  const heading = page.getByRole("heading", { level: 1 });
+  const off = (l: { nm: number }) => ((l.nm * 1.004) / 25.4e6).toFixed(3);
+  await page.reload();
+  await shown(page);
+  for (const [i, s] of reckoning.steps.entries()) {
+    await expect(heading).toHaveText(s.title);
+    await expect(page.locator(".bench > .at-hand > .soft").first()).toContainText(`Step ${i + 1} of`);
+    if (s.gate && s.reads === "edge") await put(page, "Measured along the seam line", off(s.expect.width));
+    if (i === 3) {
+      await saved(page);
+      await page.reload();
+      await shown(page);
+    }
+    await page.getByRole("button", { name: "Done, next step" }).click();
+  }
+  await expect(heading).toHaveText("All steps are done");
+  await expect(page.getByRole("alert")).toHaveCount(0);
+  await page.keyboard.press("Control+z");
+  await expect(heading).not.toHaveText("All steps are done");
+  await page.keyboard.press("Control+Shift+z");
+  await expect(heading).toHaveText("All steps are done");
+  for (const box of await page.getByRole("group", { name: "In order?" }).getByRole("checkbox").all()) await box.check();
+  await saved(page);
+  await page.getByRole("button", { name: "Write it into the log" }).click();
+  await expect(page).toHaveURL(/log$/);
+  await expect(page.locator(".log-entry")).toHaveCount(1);
+  const { plan } = await stored(workshop, id);
+  expect(plan.progress.done).toHaveLength(reckoning.steps.length);
+  expect(Object.keys(plan.progress.cut)).toHaveLength(reckoning.cuts.length);
 }
 
 test("the three hoods over one box, and a band that is already cut", async ({ page, demo }) => {
