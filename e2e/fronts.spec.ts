@@ -17,14 +17,14 @@ test("a block of the library, from the picture to its triangles and steps", asyn
   await expect(cuts(page)).toContainText("32 × 27/8″ square");
   await pick(page, "School of triangles", "many");
   await expect(cuts(page)).toContainText("8 × 6″ square");
-  await expect(page.getByRole("table", { name: /64 half-square units of 2″/ })).toContainText("16 squares of 6″");
+  await expect(page.getByRole("table", { name: /64 half-square triangles of 2″/ })).toContainText("16 squares of 6″");
   await saved(page);
   await page.getByRole("link", { name: "Cut", exact: true }).click();
   await expect(page.getByRole("region", { name: "Cloth ink leaf" })).toContainText(
     "sewn in pairs along both diagonals for 64 patches",
   );
   await page.getByRole("link", { name: "Sew", exact: true }).click();
-  await page.getByRole("button", { name: "Sew 64 half-square units" }).click();
+  await page.getByRole("button", { name: "Sew 64 half-square triangles" }).click();
   await expect(page.getByText("draw both diagonals, sew 1/4″ to each side")).toBeVisible();
   await page.getByText("The pressing plan, seen from the back").click();
   await expect(page.getByRole("img", { name: /Where the seam allowances of the front lie/ })).toBeVisible();

@@ -21,12 +21,12 @@ type Stitch struct {
 	needs length.Length
 }
 
-// stitches by edge. Thread of a dense zigzag and of a straight stitch is from memory of
+// stitches by edge. Thread of a satin stitch and of a straight stitch is from memory of
 // sewing-thread handbooks, not checked against one. A blanket stitch as deep as it is
 // long takes, by geometry, three lengths of thread for one of edge, and by machine one
 // more of the bobbin. Widths are common practice.
 var stitches = map[plan.ShapeEdge]Stitch{
-	plan.ZigzagEdge: {Title: "dense zigzag",
+	plan.ZigzagEdge: {Title: "satin stitch",
 		Machine: machine.SetUp{Foot: "open-toe foot", Stitch: "zigzag 3 mm wide and 0.4 mm long", Needle: "80/12"},
 		thread:  7, needs: 3 * length.Millimetre},
 	plan.BlanketEdge: {Title: "blanket stitch",

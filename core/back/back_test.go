@@ -266,7 +266,7 @@ func TestAnyEnvelopeOverlapsAsWantedOrAStepMore(t *testing.T) {
 func TestAHemMayBeTurnedOnce(t *testing.T) {
 	b, found := back.Build(envelope(39*in/2, 5*in, in/2, 0))
 	require.False(t, found.Stopped())
-	assert.Contains(t, b.Making[0].Text, "to the wrong side ½″, press, and stitch close to the raw edge.")
+	assert.Contains(t, b.Making[0].Text, "to the wrong side ½″, press, and edge-stitch along the raw edge.")
 	once, _ := back.Build(envelope(39*in/2, 5*in, in/2))
 	assert.Equal(t, once.Panels, b.Panels)
 	assert.Equal(t, once.Marks, b.Marks)

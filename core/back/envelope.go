@@ -101,7 +101,7 @@ func hemMaking(o Order) Making {
 	}
 	return Making{Role: ref.DoHem, Stack: turnedPiece("its hem"), Turned: true, Folds: lines,
 		Title: "Hem the back pieces", Machine: hemming, Press: "Press the hem flat.",
-		Text: fmt.Sprintf("Turn the edge of each piece that comes to lie in the middle of the back, %s long, to the wrong side %s, press, and stitch close to the %s.",
+		Text: fmt.Sprintf("Turn the edge of each piece that comes to lie in the middle of the back, %s long, to the wrong side %s, press, and edge-stitch along the %s.",
 			o.text(o.height()), strings.Join(folds, " and again "), inner)}
 }
 

@@ -50,7 +50,7 @@ func banded(o Order) (Back, finding.List) {
 	b.Making = []Making{{Role: ref.DoHem, Stack: turnedPiece("its hem"), Turned: true,
 		Folds: []length.Length{band, 2 * band},
 		Title: "Fold the bands", Machine: hemming, Press: "Press both folds.",
-		Text: o.bandText("close to the inner fold")}}
+		Text: o.bandText("along the inner fold")}}
 	b.Laid = "The bands lie on each other. " + outerFirst(o)
 	return b, found
 }
@@ -87,11 +87,11 @@ func lapped(o Order) (Back, finding.List) {
 			Height: long.Total()}})
 	b.Sewn = b.Sewn.Then(sum.Repeat(4, sum.Part, "round the tape", long.Total()))
 	outer, inner := outerOf(o)
-	b.Making[0].Text = o.bandText(fmt.Sprintf("the band of the %s piece close to the inner fold; that of the %s one waits for its tape",
+	b.Making[0].Text = o.bandText(fmt.Sprintf("the band of the %s piece along the inner fold; that of the %s one waits for its tape",
 		inner, outer))
 	b.Making = append(b.Making, Making{Role: ref.DoTape, Stack: onPiece(Sheet{What: "hook-and-loop tape"}),
 		Title: "Sew the tape on", Machine: machine.SetUp{Stitch: "straight stitch 2.5 mm", Needle: "90/14"},
-		Text: fmt.Sprintf("Cut %s of both sides of the tape. The soft side goes on the outside of the %s piece, which will lie under the other, centred between fold and stitching of its band: stitch all round. Open the band of the %s piece, lay the hooks on what was its outside, between the two creases, and stitch all round through this one layer, so that nothing shows outside; then fold the band again and stitch it close to the inner fold.",
+		Text: fmt.Sprintf("Cut %s each of the loop side and the hook side of the tape. The loop side goes on the outside of the %s piece, which will lie under the other, centred between fold and stitching of its band: stitch all round. Open the band of the %s piece, lay the hook side on what was its outside, between the two creases, and stitch all round through this one layer, so that nothing shows outside; then fold the band again and stitch it close to the inner fold.",
 			o.text(long.Total()), inner, outer),
 		Check:   "Closed, both pieces lie flat and make the width of the front.",
 		Caution: caution.Of("Needle", "The tape is thick and dense: put a new needle in and wear glasses.")})
@@ -168,6 +168,6 @@ func tied(o Order) (Back, finding.List) {
 
 // bandText says how the bands are folded and stitched.
 func (o Order) bandText(stitched string) string {
-	return fmt.Sprintf("Turn the edge of each piece that comes to lie in the middle of the back, %s long, to the wrong side %s and again %s, press, and stitch %s.",
+	return fmt.Sprintf("Turn the edge of each piece that comes to lie in the middle of the back, %s long, to the wrong side %s and again %s, press, and edge-stitch %s.",
 		o.text(o.height()), o.text(o.Plan.Band), o.text(o.Plan.Band), stitched)
 }

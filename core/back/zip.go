@@ -92,7 +92,7 @@ func insertZip(o Order) Making {
 	return Making{Role: ref.DoZip, Folds: []length.Length{o.Plan.Seam},
 		Stack:   []Sheet{{What: "zip", Lies: RightUp}, {What: "back piece", Lies: RightUp, Of: BackCloth}},
 		Title:   "Sew the zip in",
-		Machine: machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 2.5 mm", Needle: "80/12"},
+		Machine: machine.SetUp{Foot: "zipper foot", Stitch: "straight stitch 2.5 mm", Needle: "80/12"},
 		Text:    fmt.Sprintf("Press %s under along the edge of each piece that comes to lie in the middle of the back, %s long. Lay the folds along the teeth of the closed zip, %s of each end sewn shut, and stitch down both sides.", o.text(o.Plan.Seam), o.text(o.height()), o.text(o.Seam+o.Flange+zipEnd)),
 		Check:   fmt.Sprintf("Sewn together, the back is %s wide, as the front. Trim what is beyond, the zip too: sew across its teeth before you cut it.", o.text(o.width()))}
 }
@@ -136,7 +136,7 @@ func sideZip(o Order) (Back, finding.List) {
 	b.Making = []Making{{Role: ref.DoZip,
 		Stack:   []Sheet{{What: "front and back, pressed open", Lies: WrongUp}, {What: "zip", Lies: WrongUp}},
 		Title:   "Sew the zip into the bottom seam",
-		Machine: machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 2.5 mm", Needle: "80/12"},
+		Machine: machine.SetUp{Foot: "zipper foot", Stitch: "straight stitch 2.5 mm", Needle: "80/12"},
 		Text:    fmt.Sprintf("Front and back right sides together: sew the bottom seam from both corners to where the opening begins, %s in all, and baste the rest. Press it open, lay the closed zip face down on it, stitch both sides, and take the basting out.", o.text(o.Finished-open.Total())),
 		Check:   "The zip runs freely and no tape shows."}}
 	b.Laid, b.Begun = "The bottom is sewn already. "+openFirst, true

@@ -32,7 +32,7 @@ type Compared struct {
 	Least, Quickest int
 }
 
-// Compare sets the methods for what a block needs side by side: half-square units and
+// Compare sets the methods for what a block needs side by side: half-square triangles and
 // flying geese. A finished size is the width of a unit; step is what cuts go up to.
 //
 // Source of the two-, four- and eight-at-a-time methods: common practice, their sizes by
@@ -61,11 +61,11 @@ func Compare(n Node, width, height length.Length, blocks int, seam, step, usable
 		}
 	}
 	for _, u := range halves {
-		out = append(out, judged(Compared{Name: "half-square units of " + style.Text(u.Width), Need: u.Count * blocks,
-			Methods: m.halves(u.Width, u.Count*blocks)}))
+		out = append(out, judged(Compared{Name: "half-square triangles of " + style.Text(u.Width),
+			Need: u.Count * blocks, Methods: m.halves(u.Width, u.Count*blocks)}))
 	}
 	for _, u := range geese {
-		out = append(out, judged(Compared{Name: "geese of " + style.Text(u.Width) + " × " + style.Text(u.Height),
+		out = append(out, judged(Compared{Name: "flying geese of " + style.Text(u.Width) + " × " + style.Text(u.Height),
 			Need: u.Count * blocks, Methods: m.geese(u.Width, u.Count*blocks)}))
 	}
 	return out
@@ -168,7 +168,7 @@ func (m measure) geese(w length.Length, need int) []Method {
 	return out
 }
 
-// SquareEnd is what squaring the end of a set of strips takes. Common practice.
+// SquareEnd is what squaring the end of a strip set takes. Common practice.
 const SquareEnd = length.Inch / 2
 
 // rows compares patches side by side cut one by one with strips cut across.

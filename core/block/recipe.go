@@ -22,7 +22,7 @@ const (
 	Template Kind = "template"
 )
 
-// Eight is how many half-square units two large squares give.
+// Eight is how many half-square triangles two large squares give.
 const Eight = 8
 
 // What is added for trimming instead of the exact amounts of 2 + √2 and 2 + 2√2 seams.

@@ -18,7 +18,7 @@ type Patch struct {
 	Letter string
 	Line   outline.Outline
 	// Set is the division it lies in where that is nothing but letters side by side or
-	// above each other: it can be cut across a set of strips.
+	// above each other: it can be cut across a strip set.
 	Set *StripSet
 	// Mate is the letter of the other triangle of a square: both can be sewn before they
 	// are cut apart. Empty for all others.
@@ -44,7 +44,7 @@ func (s StripSet) Strips(letter string, width length.Length) int {
 	return n
 }
 
-// setOf is the set of strips a division is cut from, where it is one.
+// setOf is the strip set a division is cut from, where it is one.
 func (n Node) setOf(shape []point) *StripSet {
 	if (n.Sign != Columns && n.Sign != Rows) || !n.Leaves() || len(n.Letters()) < 2 {
 		return nil

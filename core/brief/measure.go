@@ -216,7 +216,7 @@ func book(t *Teller) {
 	}
 	t.Say("A book, closed, measured ")
 	t.Choose(Choice{ID: "/object/wrap#how", Label: "How the book is measured", Now: now,
-		Options: []Option{{Key: "tape", Says: "round with a bending tape"},
+		Options: []Option{{Key: "tape", Says: "round with a tape measure"},
 			{Key: "boards", Says: "by its boards and its spine"}}},
 		func(m *Moving, key string) {
 			usual := func(thing string) plan.Object { return plan.Example(thing, m.Plan.Units) }

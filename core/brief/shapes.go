@@ -12,7 +12,7 @@ import (
 )
 
 var (
-	shapeEdges = []Option{{Key: "zigzag", Says: "sewn in dense zigzag"},
+	shapeEdges = []Option{{Key: "zigzag", Says: "sewn in satin stitch"},
 		{Key: "blanket", Says: "sewn in blanket stitch"},
 		{Key: "hand", Says: "sewn in blanket stitch by hand"}, {Key: "straight", Says: "sewn straight, just inside"},
 		{Key: "none", Says: "left as it is, as of felt"}, {Key: "loose", Says: "left loose, held by shapes on it"},

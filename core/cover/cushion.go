@@ -208,7 +208,7 @@ func (b box) zipped() Cover {
 		{Title: "zip between the halves", Between: [2]string{"band.zip", "band.zip"},
 			Lengths: [2]sum.Sum{zip.Finished.Width, zip.Finished.Width}, Count: 1, Runs: [2][]Run{{{Top}}, {{Top}}},
 			Folded: true,
-			Laid:   fmt.Sprintf("Press %s under along one long edge of each half and lay the folds together over the closed zip; stitch down both sides with the zip foot.", text(turn))},
+			Laid:   fmt.Sprintf("Press %s under along one long edge of each half and lay the folds together over the closed zip; stitch down both sides with the zipper foot.", text(turn))},
 		{Title: "band and zip to a ring", Between: [2]string{"band", "band.zip"}, Lengths: [2]sum.Sum{b.thick, b.thick},
 			Count: 2, Runs: [2][]Run{{{Left}, {Right}}, {{Left}, {Right}}},
 			Laid: "Lay the zip piece on each end of the band, right sides together. Open the zip halfway now, or the cover cannot be turned."},

@@ -101,7 +101,7 @@ func init() {
 		Fixing: func(Made) string { return "Press the edges under and stitch all round." }})
 	Kinds.Add("tape", Kind{Title: "Tape", Needs: []string{"length", "width"}, Foot: lying, Bought: tape,
 		Fixing: func(Made) string {
-			return "Stitch all round, close to the edge, begun in the middle of a long side and over its beginning at the end: tape is pulled."
+			return "Edge-stitch all round, begun in the middle of a long side and over its beginning at the end: tape is pulled."
 		}, Caution: strapCaution})
 	Kinds.Add("button", Kind{Title: "Button", Needs: []string{"width"}, Foot: square, Bought: buttons,
 		Fixing: func(Made) string {
@@ -132,7 +132,7 @@ func boxStitch(m Made) string {
 }
 
 func turnedStrap(m Made) string {
-	end := "Close the open end with a dense zigzag"
+	end := "Close the open end with a satin stitch"
 	if m.turnedIn() {
 		end = fmt.Sprintf("Turn the open end in by %s and stitch across it", m.Text(m.Seam))
 	}
@@ -229,7 +229,7 @@ func pocketMade(m Made) string {
 }
 
 func pocketStitch(m Made) string {
-	s := "Stitch it on close to the edge on three sides, the top open, back and forth at both ends."
+	s := "Edge-stitch it on along three sides, the top open, back and forth at both ends."
 	if m.Slots > 0 {
 		s += fmt.Sprintf(" Stitch off %d pen slots of %s from its right side.", m.Slots, m.Text(m.Slot))
 	}

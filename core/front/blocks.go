@@ -243,7 +243,7 @@ func (o Order) clothOf(letter, own string) string {
 }
 
 // seamGroupOf is the group a patch belongs to, with its part; set tells patches apart that are cut
-// across sets of strips.
+// across strip sets.
 func seamGroupOf(g *gridder, role Role, is ref.Role, name, set, title string, line outline.Outline, cloth string,
 	mate string) *group {
 	r := block.RecipeOf(line, g.Seam, g.Style)
@@ -311,7 +311,7 @@ func inCloths(g *gridder, set block.StripSet, own string) block.StripSet {
 	return out
 }
 
-// leastSet is how many units a set of strips is worth sewing for. Common practice.
+// leastSet is how many units a strip set is worth sewing for. Common practice.
 const leastSet = 4
 
 // strippedUnits makes the patches of a group from strips; the set is named once.
@@ -497,7 +497,7 @@ func likeness(u block.Unit) string {
 	return fmt.Sprintf("%c %s %d %d", sign, strings.Join(letters, " "), short/1000, long/1000)
 }
 
-// cutAcross reports whether a unit comes out of a set of strips.
+// cutAcross reports whether a unit comes out of a strip set.
 func cutAcross(g *gridder, u block.Unit) bool {
 	high, segment := u.Width, u.Height
 	if u.Node.Sign == block.Rows {

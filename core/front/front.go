@@ -38,7 +38,7 @@ const (
 	LongSash  Role = "long-sash"
 	Post      Role = "post"
 	Strip     Role = "strip"
-	// SetStrip is sewn into a set of strips, which is cut across into segments.
+	// SetStrip is sewn into a strip set, which is cut across into segments.
 	SetStrip    Role = "set-strip"
 	BorderEnd   Role = "border-side" // sewn on first, left and right
 	BorderRun   Role = "border-run"  // sewn on second, across everything
@@ -470,7 +470,7 @@ func (o Order) ofCloth(role ref.Role, cloth string) ref.Ref {
 	return out
 }
 
-// named says of rows, units and sets of strips which part of a stack they are of, and
+// named says of rows, units and strip sets which part of a stack they are of, and
 // numbers them within it; those of the parts of a stack are named already.
 func (f *Face) named(in ref.Key) {
 	for i := range f.Bands {

@@ -72,7 +72,7 @@ type gridder struct {
 	grid         Grid
 	groups       map[string]*group
 	order        []*group
-	// named are the sets of strips that stand in the list.
+	// named are the strip sets that stand in the list.
 	named map[string]bool
 	// The block as it is sewn and as it is drawn, with the seams within it.
 	sewnW, sewnH     length.Length

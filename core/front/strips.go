@@ -149,7 +149,7 @@ type Set struct {
 	Height length.Length
 }
 
-// checker is a checkerboard sewn from strips: a set of strips for each kind of column,
+// checker is a checkerboard sewn from strips: a strip set for each kind of column,
 // cut across into segments, every second one turned or taken from the other set.
 // Common practice (docs/arithmetic.md §6.4).
 func checker(o Order) (Face, finding.List) {

@@ -74,7 +74,7 @@ func buys(p Panel, s Spread, seed uint64) []Buy {
 	if s.Seam != 0 {
 		even := s
 		even.Seam = 0
-		out = append(out, Buy{"with seams that are true on the mean", Closed(p, even).Chance})
+		out = append(out, Buy{"with seams that are true on average", Closed(p, even).Chance})
 	}
 	closer := s
 	closer.SeamSD /= 2

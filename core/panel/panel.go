@@ -284,7 +284,7 @@ func (p Panel) Unlocked() finding.List {
 	}
 	var found finding.List
 	found.Add(finding.Note, "press-conflict", p.Path+"/face",
-		fmt.Sprintf("At %s on the %s two seam allowances lie to the same side where they meet, and do not lock.", at,
+		fmt.Sprintf("At %s on the %s two seam allowances lie to the same side where they meet, and do not nest.", at,
 			strings.ToLower(p.Piece.Title)),
 		"Press one of the two open there; the pressing plan marks the places.")
 	return found

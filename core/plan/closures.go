@@ -97,15 +97,15 @@ func init() {
 		Wash:   "Tie loosely before washing.",
 		Suits:  "Suits a soft look and pads of uneven size; keep ties short where small children are.",
 		Begins: func(_ length.Unit) Back { return Back{Kind: Tied} }})
-	ClosureKinds.Add("zip", ClosureRules{Name: "a zip across the back", Skill: "a zip foot",
+	ClosureKinds.Add("zip", ClosureRules{Name: "a zip across the back", Skill: "a zipper foot",
 		Wash:   "Washed closed, inside out.",
 		Suits:  "Suits firm pads and covers that are washed often; the zip is felt through thin cloth.",
 		Begins: func(_ length.Unit) Back { return Back{Kind: Zip, Place: Across} }})
-	ClosureKinds.Add("zip-flap", ClosureRules{Name: "a zip across, under a flap", Skill: "a zip foot and care",
+	ClosureKinds.Add("zip-flap", ClosureRules{Name: "a zip across, under a flap", Skill: "a zipper foot and care",
 		Wash: "Washed closed, inside out.", Suits: "Suits a back that shows, and covers with a flange.",
 		Begins: func(unit length.Unit) Back { return Back{Kind: Zip, Place: Across, Flap: usualIn(unit).band} },
 		Of:     Zip, Is: func(b Back) bool { return b.Place != InTheSide && b.Flap > 0 }})
-	ClosureKinds.Add("zip-side", ClosureRules{Name: "a zip in the bottom seam", Skill: "a zip foot",
+	ClosureKinds.Add("zip-side", ClosureRules{Name: "a zip in the bottom seam", Skill: "a zipper foot",
 		Wash:   "Washed closed, inside out.",
 		Suits:  "Suits cushions with two good sides; not with a flange, and with piping only with care.",
 		Begins: func(_ length.Unit) Back { return Back{Kind: Zip, Place: InTheSide} },

@@ -38,7 +38,7 @@ const (
 	HoldPins  Hold = "pins"
 	HoldSpray Hold = "spray"
 
-	// EndsZigzag closes an end with a dense zigzag, EndsTurned turns it in.
+	// EndsZigzag closes an end with a satin stitch, EndsTurned turns it in.
 	EndsZigzag StrapEnds = "zigzag"
 	EndsTurned StrapEnds = "turned"
 
@@ -109,7 +109,7 @@ type Habits struct {
 	Pins Pins `json:"pins,omitempty"`
 	// Triangles: cut exactly, cut large in pairs and trimmed, or many at a time.
 	Triangles Triangles `json:"triangles,omitempty"`
-	// Strips: patches side by side in a block cut one by one, or from sets of strips.
+	// Strips: patches side by side in a block cut one by one, or from strip sets.
 	Strips StripSets `json:"strips,omitempty"`
 	// Step of the ruler that cuts are rounded up to, 1/64 to 1 in.
 	Step length.Length `json:"step,omitempty"`
@@ -127,7 +127,7 @@ type Habits struct {
 	Hold Hold `json:"hold,omitempty"`
 	// Inside is how seam allowances are finished when the cover does not say.
 	Inside InsideFinish `json:"inside,omitempty"`
-	// Ends of straps: closed with a dense zigzag, or turned in.
+	// Ends of straps: closed with a satin stitch, or turned in.
 	Ends StrapEnds `json:"ends,omitempty"`
 	// Binding: its ends lapped, one of them folded under, or sewn to each other.
 	Binding BindingEnds `json:"binding,omitempty"`
@@ -219,7 +219,7 @@ func HabitsHelp() []HabitHelp {
 			}},
 		{Key: "press", Name: "Pressing", About: "Which way the seam allowances lie.", Schools: []School{
 			{"nest", "nesting",
-				"Row by row in turn to the left and to the right: the bumps lock where rows meet, and corners match without pins."},
+				"Row by row in turn to the left and to the right: the bumps nest where rows meet, and corners match without pins."},
 			{"open", "open", "Flattest where quilting lines cross many seams; needs pinning at each crossing."},
 			{"crossed", "open where quilted",
 				"Open on quilted pieces, whose lines cross the seams; nesting on all others."},
@@ -227,22 +227,22 @@ func HabitsHelp() []HabitHelp {
 		}},
 		pressedAt("press_rows", "Pressing the rows", "Seams between the patches or blocks of a row."),
 		pressedAt("press_joins", "Pressing the joins", "Seams that join the rows. Rows in turn and joins open is common: "+
-			"corners lock, and the long seams lie flat."),
+			"corners nest, and the long seams lie flat."),
 		pressedAt("press_blocks", "Pressing the blocks", "Seams within a block."),
 		pressedAt("press_borders", "Pressing the borders", "Seams that sew borders on."),
-		{Key: "triangles", Name: "Triangles", About: "How triangles that are sewn into squares or geese are cut.",
+		{Key: "triangles", Name: "Triangles", About: "How triangles that are sewn into squares or flying geese are cut.",
 			Schools: []School{
 				{"exact", "to size, one by one",
 					"Least cloth and nothing to trim; every triangle has to be cut and sewn true."},
 				{"trim", "large, two at a time, and trimmed",
 					"Two squares sewn along both sides of the diagonal, cut apart and trimmed: true whatever the seam was, for a little more cloth."},
 				{"many", "many at a time, and trimmed",
-					"Eight half-squares from two large squares, four geese from one and four: quickest where many are alike."},
+					"Eight half-square triangles from two large squares, four flying geese from one and four: quickest where many are alike."},
 			}},
 		{Key: "strips", Name: "Squares in a row", About: "How patches that lie side by side within a block are made.",
 			Schools: []School{
 				{"single", "cut one by one", "Every patch from any scrap; best for few blocks and many cloths."},
-				{"sets", "from sets of strips",
+				{"sets", "from strip sets",
 					"Long strips sewn together and cut across: few seams and true widths where many units are alike."},
 			}},
 		{Key: "lay", Name: "Cutting", About: "How pieces are laid on a cloth and cut out of it.", Schools: []School{
@@ -280,7 +280,7 @@ func HabitsHelp() []HabitHelp {
 			}},
 		{Key: "ends", Name: "Ends of straps", About: "How the end is closed that a strap was turned through.",
 			Schools: []School{
-				{"zigzag", "with a dense zigzag",
+				{"zigzag", "with a satin stitch",
 					"Flat: turned in, four layers would be too bulky to fold under and box."},
 				{"turned", "turned in", "No raw edge at all; takes a seam more, and a strong needle."},
 			}},
@@ -324,7 +324,7 @@ func (h Habits) In(was, now length.Unit) Habits {
 func pressedAt(key, name, about string) HabitHelp {
 	return HabitHelp{Key: key, Name: name, About: about, Schools: []School{
 		{"", "as all seams", "One way for everything is easiest to keep in mind."},
-		{"nest", "nesting", "In turn to both sides, so that seams that meet lock."},
+		{"nest", "nesting", "In turn to both sides, so that seams that meet nest."},
 		{"open", "open", "Flattest, where the seam is long or much meets in it."},
 		{"dark", "to the dark side", "Nothing dark shows through pale cloth."},
 	}}

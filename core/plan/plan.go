@@ -605,7 +605,7 @@ type Shape struct {
 	Turn float64 `json:"turn,omitempty"`
 	// Flip mirrors it left to right before it is turned.
 	Flip bool `json:"flip,omitempty"`
-	// Edge is how its edge is held; dense zigzag when absent.
+	// Edge is how its edge is held; satin stitch when absent.
 	Edge ShapeEdge `json:"edge,omitempty"`
 	// Twin is a second one at the mirrored place: mirrored itself, or the same way round.
 	Twin Twin `json:"twin,omitempty"`

@@ -78,7 +78,7 @@ func (p Plan) Validate() finding.List {
 			func(choice int) bool { return choice < 0 || choice > mostChoices }) ||
 			len(p.Lays[letter].Way) > mostStrips {
 			v.Stop(finding.Path("lays", letter, "way"), "No search finds a lay that way.",
-				"Take it out, and look for a shorter lay anew.")
+				"Take it out, and look for a shorter lay again.")
 		}
 	}
 	return v.found

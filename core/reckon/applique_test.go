@@ -40,7 +40,7 @@ func TestShapesAreCutWithTheirWebAndSewn(t *testing.T) {
 	assert.Equal(t, 2, cut(t, r, "cut.piece:front.of:1.role:shape").Count, "a twin alike is cut with it")
 	require.Len(t, front.Threads, 1)
 	assert.Equal(t, "24″", front.Threads[0].Seam.Text)
-	assert.Equal(t, "168″", front.Threads[0].Length.Text, "a dense zigzag takes seven times its length")
+	assert.Equal(t, "168″", front.Threads[0].Length.Text, "a satin stitch takes seven times its length")
 	assert.Len(t, r.Sums["front.thread.1"], 1)
 	assert.Equal(t, 3, r.Counts["shapes"])
 	var steps []string

@@ -172,10 +172,10 @@ func sewEdges(b *builder, i int, t applique.Thread) {
 		parts = append(parts[:named:named], fmt.Sprintf("%d more as drawn", len(t.Seam)-named))
 	}
 	b.add(Step{Role: ref.DoSewShapes, Thread: i + 1, Late: t.Late, Stage: Piecing, Sewn: t.Seam.Total(),
-		Stack: append([]Sheet{{What: "tear-off sheet"}},
+		Stack: append([]Sheet{{What: "tear-away stabiliser"}},
 			append(b.faceUp(b.on), Sheet{What: "shape", Up: RightUp, Cloth: t.Cloth})...), Title: title,
 		Machine: machine, Caution: edgeCaution(b, t.Edge),
-		Text: fmt.Sprintf("%s %s. %s takes about %s of thread. A tear-off sheet underneath keeps the face flat; draw the ends of the thread to the back and knot them.",
+		Text: fmt.Sprintf("%s %s. %s takes about %s of thread. A tear-away stabiliser underneath keeps the face flat; draw the ends of the thread to the back and knot them.",
 			text, strings.Join(parts, ", "), together(t, stitch, b.text), b.text(t.Length.Ceil(length.Inch))),
 		Check: "The stitch covers the cut edge, and what a shape covers is left unsewn."})
 }

@@ -69,7 +69,7 @@ func TestManyShapesPointToTheDrawing(t *testing.T) {
 		}
 		if s.ID == "step.piece:front.role:sew-shapes.no:1" {
 			assert.Contains(t, s.Text, "4 more as drawn")
-			assert.Contains(t, s.Text, "Together 48″ of dense zigzag")
+			assert.Contains(t, s.Text, "Together 48″ of satin stitch")
 		}
 	}
 }

@@ -59,7 +59,7 @@ func bastePiping(b *builder, p piping) Step {
 	name := b.called(p.on)
 	step := Step{Role: ref.DoBastePiping, Stage: p.stage, Title: "Baste the piping on the " + name,
 		Stack:   append(b.faceUp(p.on), Sheet{What: "piping"}),
-		Machine: machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 4 mm", Needle: "90/14"},
+		Machine: machine.SetUp{Foot: "zipper foot", Stitch: "straight stitch 4 mm", Needle: "90/14"},
 		Tips:    pipingTips(b, p.closed),
 		Check:   "The cord lies just inside the seam line all the way. The seam itself is sewn once more, closer, by feel."}
 	clip := fmt.Sprintf("Clip its seam every %s at the corners and along curves, not into the stitching.",
@@ -91,9 +91,9 @@ func makeStrips(b *builder, e Edging) {
 	}
 	check := fmt.Sprintf("The whole is at least %s long.", b.text(e.Length))
 	if e.What == "piping" {
-		text += " Fold the strip over the cord, wrong sides together, and stitch beside it with the zip foot, not too close."
+		text += " Fold the strip over the cord, wrong sides together, and stitch beside it with the zipper foot, not too close."
 		stack = []Sheet{{What: "strip", Up: WrongUp}, {What: "cord"}, {What: "strip, folded over", Up: RightUp}}
-		sewn = machine.SetUp{Foot: "zip foot", Stitch: "straight stitch 4 mm", Needle: "90/14"}
+		sewn = machine.SetUp{Foot: "zipper foot", Stitch: "straight stitch 4 mm", Needle: "90/14"}
 	} else {
 		text += " Fold it as it will lie and press."
 	}

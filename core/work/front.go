@@ -298,14 +298,14 @@ func makeSets(b *builder) {
 func makeSet(b *builder, i int, s front.Set) {
 	b.add(Step{Of: s.In, No: s.No, Role: ref.DoSet, Stage: Piecing, Seams: s.Count * (len(s.Cloths) - 1),
 		Stack:   facing(sheetOf(b, "strips so far", s.Cloths, 0), sheetOf(b, "next strip", s.Cloths, 1)),
-		Title:   fmt.Sprintf("Sew %s", count(s.Count, "set of strips", "sets of strips")),
+		Title:   fmt.Sprintf("Sew %s", count(s.Count, "strip set", "strip sets")),
 		Text:    fmt.Sprintf("%s, each %s long, in turn from one end and from the other. Press, square one end, and cut across every %s: %d segments.", clothsText(b, s.Cloths), b.text(s.Length), b.text(s.Segment), s.Segments),
 		Machine: b.piecing(), Press: pressSet(b, i), Caution: rotaryCaution,
 		Check: fmt.Sprintf("A set is %s high, raw edge to raw edge. Square the end again after every few cuts.",
 			b.text(s.Height))})
 }
 
-// pressSet is where the seams of the i-th set of strips lie: sets whose segments meet, one
+// pressSet is where the seams of the i-th strip set lie: sets whose segments meet, one
 // up and one down.
 func pressSet(b *builder, i int) string {
 	for _, side := range b.Pressed.Rows {
@@ -333,9 +333,9 @@ func borderPress(b *builder) string {
 
 func meeting(school plan.Press) string {
 	if school == plan.PressNest {
-		return "Where seams meet, push their allowances together until they lock."
+		return "Where seams meet, push their allowances together until they nest."
 	}
-	return "Pin at every crossing: the allowances do not lock."
+	return "Pin at every crossing: the allowances do not nest."
 }
 
 // sewBorders sews the borders on, and the faces of a stack to each other.

@@ -63,7 +63,7 @@ func TestBlocksAreSewnUnitByUnit(t *testing.T) {
 		"step.piece:front.role:row.no:1", "step.piece:front.role:row.no:2", "step.piece:front.role:row.no:3",
 		"step.piece:front.role:row.no:4", "step.piece:front.role:rows"}, ids(steps))
 	units := find(t, steps, "step.piece:front.role:unit.no:1")
-	assert.Equal(t, "Sew 64 half-square units", units.Title)
+	assert.Equal(t, "Sew 64 half-square triangles", units.Title)
 	assert.Contains(t, units.Text, "4 chains of up to 16")
 	assert.Contains(t, units.Text, "A, B: along the long side")
 	f.Order = plan.Order{Kind: plan.Scrap}
@@ -71,7 +71,7 @@ func TestBlocksAreSewnUnitByUnit(t *testing.T) {
 		"The cloth of each block, B")
 	assert.Equal(t, "Each is 2½″ × 2½″, raw edge to raw edge; trim what is beyond.", units.Check)
 	assert.Contains(t, find(t, steps, "step.piece:front.role:unit.no:4").Press, "every second place",
-		"so that blocks side by side lock")
+		"so that blocks side by side nest")
 	assert.Contains(t, find(t, steps, "step.piece:front.role:lay-out").Title, "blocks")
 }
 
@@ -87,7 +87,7 @@ func TestSchoolsOfTrianglesSaySoInTheirSteps(t *testing.T) {
 	assert.Contains(t, says(plan.ManyTriangles), "eight units")
 	f.Block.Name = "flying-geese"
 	geese := work.Steps(facing(t, f, 16*in, 16*in, func(o *front.Order) { o.Triangles = plan.ManyTriangles }))
-	assert.Contains(t, find(t, geese, "step.piece:front.role:unit.no:1").Text, "four geese")
+	assert.Contains(t, find(t, geese, "step.piece:front.role:unit.no:1").Text, "four flying geese")
 }
 
 func TestRowsFromStripsAreNotSewnAgain(t *testing.T) {

@@ -232,7 +232,7 @@ func measureFlat(b *builder) {
 
 func measureBook(b *builder) {
 	o := b.Plan.Object
-	text := fmt.Sprintf("Close the book and lead a bending tape from one fore-edge round the spine to the other: the plan says %s, and %s high.", b.text(o.Wrap), b.text(o.Height))
+	text := fmt.Sprintf("Close the book and lead a tape measure from one fore-edge round the spine to the other: the plan says %s, and %s high.", b.text(o.Wrap), b.text(o.Height))
 	if o.Wrap == 0 {
 		text = fmt.Sprintf("Measure one board, the spine and the height: the plan says %s, %s and %s.", b.text(o.Board),
 			b.text(o.Spine), b.text(o.Height))
@@ -381,7 +381,7 @@ func finishPanel(b *builder, p ShellPanel) {
 		}
 		text := stackText(p.Chain, top) + " " + heldBy(b)
 		if p.Quilting == nil {
-			text += " Sew round the edge first, " + basted(b) + " in"
+			text += " Stay-stitch round the edge first, " + basted(b) + " in"
 			if p.Chain.StandsOut() {
 				text += ", then trim what lies under it even with the top"
 			}
@@ -523,7 +523,7 @@ func seamEnds(b *builder, closed, gap bool) string {
 func closeOpenEdge(b *builder) {
 	p := b.Plan
 	text := map[plan.BottomFinish]string{
-		"hem": fmt.Sprintf("Turn %s up at the bottom, press, and stitch close to the edge.",
+		"hem": fmt.Sprintf("Turn %s up at the bottom, press, and edge-stitch it.",
 			b.text(p.Cover.Bottom.Width)),
 		"raw": "The bottom stays as it is cut: only for cloth that does not fray.",
 	}[p.Cover.Bottom.Finish]

@@ -178,19 +178,19 @@ func TestFoldedFlapsLieBetweenOutsideAndInside(t *testing.T) {
 		"the flaps between them")
 }
 
-// The zip foot runs beside piping, and nowhere else but at a zip.
+// The zipper foot runs beside piping, and nowhere else but at a zip.
 func TestOnlyPipedSeamsTakeTheZipFoot(t *testing.T) {
 	for kind, o := range things {
 		order := shell(t, kind, o)
 		for _, s := range work.ShellSteps(order) {
-			assert.NotEqual(t, "zip foot", s.Machine.Foot, "%s: %s", kind, s.ID)
+			assert.NotEqual(t, "zipper foot", s.Machine.Foot, "%s: %s", kind, s.ID)
 		}
 	}
 	piped := shell(t, "boxed-cushion", things["boxed-cushion"])
 	piped.Plan.Edges.Piping = &plan.Piping{Cord: in / 4}
 	seen := 0
 	for _, s := range work.ShellSteps(piped) {
-		if s.Role == ref.DoJoin && s.Machine.Foot == "zip foot" {
+		if s.Role == ref.DoJoin && s.Machine.Foot == "zipper foot" {
 			seen++
 		}
 	}

@@ -7,7 +7,7 @@ import (
 )
 
 // Thread per length of seam: a lockstitch takes about two and a half times the
-// seam, a dense zigzag about seven times. From memory of sewing-thread
+// seam, a satin stitch about seven times. From memory of sewing-thread
 // handbooks, not checked against one.
 const (
 	lockstitch  = 2.5

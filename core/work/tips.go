@@ -271,7 +271,7 @@ func hemTips(*builder, Step) []string {
 
 func zipTips(b *builder, _ Step) []string {
 	return []string{"Press the folds before the zip is laid on, and everything flat after.",
-		"Zip foot, the needle on the side away from the teeth; its edge runs along them.",
+		"Zipper foot, the needle on the side away from the teeth; its edge runs along them.",
 		"At the slider stop with the needle down, lift the foot and draw it past.",
 		"Slowly at the ends of the zip, where it is thickest; pin the parted ends side by side, so that the tapes do not spread."}
 }

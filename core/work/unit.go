@@ -12,9 +12,10 @@ import (
 
 // unitNames are what units are called, by the sign that divides them.
 var unitNames = map[block.Sign]string{
-	block.Columns: "pairs and rows", block.Rows: "columns", block.Rising: "half-square units",
-	block.Falling: "half-square units", block.Cross: "quarter-square units",
-	block.Up: "geese", block.Down: "geese", block.Left: "geese", block.Right: "geese",
+	block.Columns: "pairs and rows", block.Rows: "columns", block.Rising: "half-square triangles",
+	block.Falling: "half-square triangles", block.Cross: "quarter-square triangles",
+	block.Up: "flying geese", block.Down: "flying geese", block.Left: "flying geese",
+	block.Right: "flying geese",
 	block.Diamond: "square-in-a-square units", block.Halved: "split triangles",
 }
 
@@ -46,7 +47,7 @@ func howUnit(b *builder, u front.Unit) string {
 		return fmt.Sprintf("Lay a square of each cloth on each other, draw a diagonal, sew %s to each side of it and cut along it: two units. Press, and trim.", s)
 	case block.Up, block.Down, block.Left, block.Right:
 		if many && u.Count >= 4 {
-			return fmt.Sprintf("Lay two small squares in opposite corners of a large one, draw one line through both diagonals, sew %s to each side of it and cut along it. Press them out, lay one more small square in the corner of each half, draw, sew and cut the same way: four geese. What is left over is sewn one by one, from squares cut on their diagonals. Press, and trim.", s)
+			return fmt.Sprintf("Lay two small squares in opposite corners of a large one, draw one line through both diagonals, sew %s to each side of it and cut along it. Press them out, lay one more small square in the corner of each half, draw, sew and cut the same way: four flying geese. What is left over is sewn one by one, from squares cut on their diagonals. Press, and trim.", s)
 		}
 	}
 	return ""
@@ -69,7 +70,7 @@ func seamsOf(b *builder, u front.Unit) int {
 func makeUnits(b *builder) {
 	for _, u := range b.Face.Units {
 		if u.Set {
-			continue // cut across its set of strips
+			continue // cut across its strip set
 		}
 		title := fmt.Sprintf("Sew %d %s", u.Count, unitNames[u.Sign])
 		if u.Block {
@@ -77,7 +78,7 @@ func makeUnits(b *builder) {
 		}
 		press := "Press each seam before the next one crosses it."
 		if u.Block && b.Pressed.Alternate {
-			press = "In every second place of the layout press the block's seams the other way, as the pressing plan shows: blocks side by side lock."
+			press = "In every second place of the layout press the block's seams the other way, as the pressing plan shows: blocks side by side nest."
 		}
 		text := fmt.Sprintf("%s: %s.", clothsText(b, u.Cloths), unitText[u.Sign])
 		if how := howUnit(b, u); how != "" {
@@ -117,7 +118,7 @@ func chainText(b *builder, n int) string {
 	case n < 2:
 		return ""
 	case n <= batch:
-		return fmt.Sprintf(" Feed all %d one after the other and cut the chain after.", n)
+		return fmt.Sprintf(" Chain piece all %d, and cut the chain apart after.", n)
 	}
-	return fmt.Sprintf(" Feed them one after the other in %d chains of up to %d; cut and press each chain before the next, and sew one of them to the end first as a trial.", (n+batch-1)/batch, batch)
+	return fmt.Sprintf(" Chain piece them in %d chains of up to %d; cut apart and press each chain before the next, and sew one of them to the end first as a trial.", (n+batch-1)/batch, batch)
 }

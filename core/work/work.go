@@ -78,7 +78,7 @@ type Step struct {
 	// Piece that lies on the table, by its name; empty where it is several or none.
 	Piece string
 	// Of is the part of the plan it is about, such as a border; empty for all of the piece.
-	// Edge is the side of a border, No the number of a row, of a unit or of a set of strips
+	// Edge is the side of a border, No the number of a row, of a unit or of a strip set
 	// within that part, from 1, and Seats what a seam joins.
 	// Cloth is the one it is about, by its letter, where it is about no more.
 	Of    ref.Key
@@ -442,7 +442,7 @@ func closingSetUp(b *builder, piped bool, thick length.Length) machine.SetUp {
 	sewn := plan.SewnTogether(b.Plan, b.outside())
 	s := machine.SetUp{Seam: b.text(b.Plan.Cover.Seam), Stitch: sewn.Closing, Needle: needle(sewn, thick)}
 	if piped {
-		s.Foot = "zip foot"
+		s.Foot = "zipper foot"
 	}
 	return s
 }
@@ -457,7 +457,7 @@ func layTogether(b *builder) {
 	}
 	b.add(Step{Role: ref.DoLayers, Stage: Quilting, Title: "Lay the layers together",
 		Stack: layeredStack(b.Chain, "front", b.faceCloth("front")),
-		Text:  stackText(b.Chain, top) + " " + heldBy(b) + " Sew round the edge first, " + basted(b) + " in.",
+		Text:  stackText(b.Chain, top) + " " + heldBy(b) + " Stay-stitch round the edge first, " + basted(b) + " in.",
 		Rest:  cooled(b.Chain.Web), Machine: quilting(b, b.Chain),
 		Check:   fmt.Sprintf(before, b.size(size)),
 		Caution: holdCaution(b)})

@@ -27,7 +27,7 @@ type Faults struct {
 	Gone bool `json:"gone"`
 }
 
-// Gauge is a stand-in for a bending tape or a scale.
+// Gauge is a stand-in for a tape measure or a scale.
 type Gauge struct {
 	about device.About
 

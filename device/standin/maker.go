@@ -211,7 +211,7 @@ func pages(j device.Job) (float64, error) {
 	n := len(page.FindAll(j.Data, -1))
 	if n == 0 {
 		return 0, &device.Refusal{Reason: "There is no page in the file.",
-			Remedy: "Make the PDF anew and send it again."}
+			Remedy: "Make the PDF again and send it again."}
 	}
 	return float64(n), nil
 }

@@ -654,7 +654,7 @@ turn?: number
  */
 flip?: boolean
 /**
- * Edge is how its edge is held; dense zigzag when absent.
+ * Edge is how its edge is held; satin stitch when absent.
  */
 edge?: ("zigzag" | "blanket" | "hand" | "straight" | "none" | "loose" | "line")
 /**
@@ -1289,7 +1289,7 @@ pins?: ("remove" | "over")
  */
 triangles?: ("exact" | "trim" | "many")
 /**
- * Strips: patches side by side in a block cut one by one, or from sets of strips.
+ * Strips: patches side by side in a block cut one by one, or from strip sets.
  */
 strips?: ("single" | "sets")
 /**
@@ -1325,7 +1325,7 @@ hold?: ("pins" | "spray")
  */
 inside?: ("zigzag" | "overlock" | "pinked" | "bound" | "enclosed" | "raw")
 /**
- * Ends of straps: closed with a dense zigzag, or turned in.
+ * Ends of straps: closed with a satin stitch, or turned in.
  */
 ends?: ("zigzag" | "turned")
 /**

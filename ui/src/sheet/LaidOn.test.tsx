@@ -12,7 +12,7 @@ test("thread is darker than its cloth, and that of a line darker still", () => {
 });
 
 const shape = (more: Partial<Shape>) =>
-  ({ path: "M0 0L9 0L9 9Z", sewn: "M0 0L9 0", stitch: "dense zigzag", ...more }) as Shape;
+  ({ path: "M0 0L9 0L9 9Z", sewn: "M0 0L9 0", stitch: "satin stitch", ...more }) as Shape;
 const drawn = (more: Partial<Shape>, dimmed = false) =>
   render(
     <svg>

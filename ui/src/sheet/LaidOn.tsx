@@ -16,7 +16,7 @@ export const threadOf = (shape: { line?: boolean }, swatch: Swatch | undefined) 
 
 /** How each stitch is drawn along an edge: its width and its dashes, in millimetres. */
 const stitches: Record<string, { width: number; dash: string }> = {
-  "dense zigzag": { width: 3, dash: "0.7 0.35" },
+  "satin stitch": { width: 3, dash: "0.7 0.35" },
   "satin line": { width: 2, dash: "0.7 0.3" },
   "blanket stitch": { width: 3.4, dash: "0.6 2.6" },
   "blanket stitch by hand": { width: 3.4, dash: "0.6 2.6" },

@@ -151,7 +151,7 @@ function Figures() {
         )}{" "}
         {figures.measured > 0 && (
           <>
-            Seams were {view.seams} on the mean, of {figures.measured} measured.{" "}
+            Seams were {view.seams} on average, of {figures.measured} measured.{" "}
           </>
         )}
         {figures.troubles.length > 0 && (

@@ -32,7 +32,7 @@ export function Practice() {
         <p className="finding stop" role="alert">
           {sentence(practice.error)}{" "}
           <button type="button" className="word-button" onClick={() => setParams({})}>
-            Begin anew
+            Begin again
           </button>
         </p>
       )}

@@ -25,8 +25,8 @@ export function Outlook() {
 function One({ of: o }: { of: OutlookData }) {
   const off =
     o.mean.nm === 0
-      ? "as planned on the mean"
-      : `${o.mean.text.replace("−", "")} ${o.mean.nm < 0 ? "short" : "over"} on the mean`;
+      ? "as planned on average"
+      : `${o.mean.text.replace("−", "")} ${o.mean.nm < 0 ? "short" : "over"} on average`;
   return (
     <div>
       <p>
