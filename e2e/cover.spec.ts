@@ -80,12 +80,13 @@ test("a pad becomes a cut, sewn and logged cover, by pointer", async ({ page, wo
   for (const step of [
     "Measure the pad",
     "Cut the front",
-    "Cut what lies under the front",
-    "Lay the patches out",
+    "Cut the batting and lining",
+    "Lay out the patches",
     "Sew row 1",
   ]) {
     await expect(page.getByRole("heading", { name: step })).toBeVisible();
-    if (step === "Sew row 1") await expect(page.getByText("Press all seams to the left.")).toBeVisible();
+    if (step === "Sew row 1")
+      await expect(page.getByText("Press all seams to the left, seen from the front.")).toBeVisible();
     await next.click();
   }
   for (let i = 0; i < 9; i++) await next.click();

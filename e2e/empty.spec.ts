@@ -223,7 +223,9 @@ test("a part of a stack is longer than its place, and squared up when the parts 
   ).toBeVisible();
   await expect(page.getByText("Let the edge of the foot run along the fold")).toBeVisible();
   await steps.filter({ hasText: "Sew front and back together" }).click();
-  await expect(page.getByText("The left piece lies on the front first: it will be the outer one.")).toBeVisible();
+  await expect(
+    page.getByText("Lay the left piece (as you will see the finished back) on the front first: it ends up outside."),
+  ).toBeVisible();
 });
 
 test("a centre is quilted through its patches, and its borders follow what it measures then", async ({
@@ -251,7 +253,7 @@ test("a centre is quilted through its patches, and its borders follow what it me
   const steps = page.getByRole("list", { name: "Steps" }).getByRole("button");
   await expect(steps).toContainText([
     "Join the rows",
-    "Lay the layers together",
+    "Layer the front",
     "Quilt the centre",
     "Measure the quilted centre",
     "Cut the borders of the front",

@@ -559,12 +559,12 @@ test("how one plan is sewn changes its steps, and no other plan's", async ({ pag
   await page.getByRole("radio", { name: /temporary spray/ }).check();
   await saved(page);
   await page.getByRole("link", { name: "Back to its steps" }).click();
-  await page.getByRole("button", { name: "Lay the layers together" }).click();
+  await page.getByRole("button", { name: "Layer the front" }).click();
   await expect(page.getByText(/Spray the lining thinly/)).toBeVisible();
   await expect(page.getByText(/Temporary spray only with a window open/)).toBeVisible();
   expect((await stored(demo, reading)).plan.habits.hold).toBe("spray");
   await open(page, `${demo.url}/plans/pinwheel-cushion-for-the-reading-corner/sew`);
-  await page.getByRole("button", { name: "Lay the layers together" }).click();
+  await page.getByRole("button", { name: "Layer the front" }).click();
   await expect(page.getByText(/pin all over/)).toBeVisible();
   await open(page, `${demo.url}/habits`);
   await expect(page.getByRole("radio", { name: /pins all over/ })).toBeChecked();

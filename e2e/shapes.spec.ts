@@ -120,10 +120,10 @@ test("a form is laid on, and its steps come before the quilting", async ({ page,
   await expect(list.first()).toBeVisible();
   const steps = await list.allTextContents();
   const at = (title: string) => steps.findIndex((s) => s.startsWith(title));
-  expect(at("Lay on layer 1")).toBeGreaterThan(
+  expect(at("Place and fuse layer 1")).toBeGreaterThan(
     at("Sew the border on") === -1 ? at("Join the rows") : at("Sew the border on"),
   );
-  expect(at("Lay on layer 1")).toBeLessThan(at("Quilt"));
+  expect(at("Place and fuse layer 1")).toBeLessThan(at("Quilt"));
   await page.getByRole("button", { name: "Cut the shapes" }).click();
   const [download] = await Promise.all([
     page.waitForEvent("download"),

@@ -290,5 +290,5 @@ func outerOf(o Order) (outer, inner string) {
 // outerFirst says which piece is laid on the front first.
 func outerFirst(o Order) string {
 	outer, _ := outerOf(o)
-	return fmt.Sprintf("The %s piece lies on the front first: it will be the outer one.", outer)
+	return fmt.Sprintf("Lay the %s piece (as you will see the finished back) on the front first: it ends up outside.", outer)
 }

@@ -243,7 +243,7 @@ func TestAZipAndAFlange(t *testing.T) {
 	b := built(t, o)
 	assert.Equal(t, 17*in/2, b.Opening.Total(), "14, less twice 2 and twice ¾")
 	assert.Contains(t, b.Laid, "past the line of the flange")
-	assert.Contains(t, b.Making[0].Text, "3¼″ of each end sewn shut", "a seam of ½, the flange and ¾")
+	assert.Contains(t, b.Making[0].Text, "shut for 3¼″ at each end", "a seam of ½, the flange and ¾")
 }
 
 func TestAKindThatIsNoneIsSaid(t *testing.T) {

@@ -315,8 +315,8 @@ func TestWhatIsSaidWhenABackIsLaidOn(t *testing.T) {
 		back         plan.Back
 		laid, turned string
 	}{
-		{plan.Back{Kind: plan.Envelope}, "The right piece lies on the front first", ""},
-		{plan.Back{Kind: plan.FoldedBack}, "Folds to the middle. The right piece", ""},
+		{plan.Back{Kind: plan.Envelope}, "Lay the right piece (as you will see the finished back) on the front first", ""},
+		{plan.Back{Kind: plan.FoldedBack}, "Folds to the middle. Lay the right piece", ""},
 		{plan.Back{Kind: plan.FoldedBack, Lined: true}, "Over them the lining, right side down.", "gap in the lining"},
 		{plan.Back{Kind: plan.Lapped}, "The bands lie on each other.", ""},
 		{plan.Back{Kind: plan.Zip}, "Open the zip halfway", "Turn it through the zip."},

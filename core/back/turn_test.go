@@ -74,7 +74,7 @@ func TestEitherPieceMayLieOutside(t *testing.T) {
 		assert.Equal(t, right.Panels, left.Panels, kind)
 		assert.Equal(t, []string{"left", "right"}, []string{right.Lies[0].Label, right.Lies[1].Label}, kind)
 		assert.Equal(t, []string{"right", "left"}, []string{left.Lies[0].Label, left.Lies[1].Label}, kind)
-		assert.Contains(t, right.Laid, "The right piece lies on the front first", kind)
-		assert.Contains(t, left.Laid, "The left piece lies on the front first", kind)
+		assert.Contains(t, right.Laid, "Lay the right piece (as you will see the finished back) on the front first", kind)
+		assert.Contains(t, left.Laid, "Lay the left piece (as you will see the finished back) on the front first", kind)
 	}
 }

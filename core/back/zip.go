@@ -76,7 +76,7 @@ func acrossZip(o Order) (Back, finding.List) {
 			Making{Role: ref.DoFlap,
 				Stack: []Sheet{{What: "zip", Lies: RightUp}, {What: "flap", Lies: RightUp, Of: BackCloth}},
 				Title: "Pinch the flap", Press: "Press the flap over the zip.",
-				Text: fmt.Sprintf("Fold the right piece so that it stands %s over the zip, and stitch it down at both ends within the seam allowance.", o.text(flap))})
+				Text: fmt.Sprintf("Fold the right-hand piece so that its flap covers the zip by %s, and stitch it down at both ends within the seam allowance.", o.text(flap))})
 	}
 	b.Laid = zipLaid(o)
 	b.Turned = "Turn it through the zip."
@@ -93,7 +93,7 @@ func insertZip(o Order) Making {
 		Stack:   []Sheet{{What: "zip", Lies: RightUp}, {What: "back piece", Lies: RightUp, Of: BackCloth}},
 		Title:   "Sew the zip in",
 		Machine: machine.SetUp{Foot: "zipper foot", Stitch: "straight stitch 2.5 mm", Needle: "80/12"},
-		Text:    fmt.Sprintf("Press %s under along the edge of each piece that comes to lie in the middle of the back, %s long. Lay the folds along the teeth of the closed zip, %s of each end sewn shut, and stitch down both sides.", o.text(o.Plan.Seam), o.text(o.height()), o.text(o.Seam+o.Flange+zipEnd)),
+		Text:    fmt.Sprintf("Press %s under along the edge of each piece that comes to lie in the middle of the back, %s long. Sew the seam shut for %s at each end. Between, butt the folds along the teeth of the closed zip and stitch down both sides.", o.text(o.Plan.Seam), o.text(o.height()), o.text(o.Seam+o.Flange+zipEnd)),
 		Check:   fmt.Sprintf("Sewn together, the back is %s wide, as the front. Trim what is beyond, the zip too: sew across its teeth before you cut it.", o.text(o.width()))}
 }
 

@@ -208,8 +208,8 @@ func (o Order) differs(path string, d axis, planned length.Length, remedy plan.R
 	cause := ""
 	if seams > 0 {
 		each := off.Abs().Div(threads * seams)
-		name := map[bool]string{true: "fat", false: "narrow"}[off < 0]
-		cause = fmt.Sprintf(" %d seams, each %s %s on both sides, would do it.", seams, little(text, o.Plan, each), name)
+		name := map[bool]string{true: "wide", false: "narrow"}[off < 0]
+		cause = fmt.Sprintf(" That is what %d seams make, each %s too %s on both sides.", seams, little(text, o.Plan, each), name)
 	}
 	level, then := finding.Warn, "The back follows what you measured."
 	asked := d.remedy
@@ -222,7 +222,7 @@ func (o Order) differs(path string, d axis, planned length.Length, remedy plan.R
 	found.Add(level, "front-"+what, about,
 		fmt.Sprintf("The front measures %s %s, %s %s the plan.%s %s", text(measured), word, text(off.Abs()), of,
 			cause, then),
-		"The remedies are listed at the gate.")
+		"Choose at the gate what to do.")
 	if asked != "" && remedy != asked {
 		found.Add(finding.Warn, "remedy-closed", path+"/"+d.word,
 			fmt.Sprintf("What was chosen for the difference %s cannot be done.", word),
@@ -279,7 +279,7 @@ func (o Order) remedies(path string, d axis, planned length.Length) []Remedy {
 	}
 	follow(!cut && off < 0, "Cut the back")
 	way(plan.OtherSeam, closing >= leastSeam,
-		"Take the closing seams %s at %s instead of %s, edges even: the cover finishes as planned.%s", word,
+		"Sew the closing seams %s at %s instead of %s, edges even. The cover finishes as planned.%s", word,
 		text(closing), text(seam), careful)
 	way(plan.TrimOff, off > 0, "Trim evenly %s: %s off each side. The cover finishes as planned.", word, text(off/2))
 	way(plan.EaseIn, cut && off.Abs().Float() <= easeShare*planned.Float(),

@@ -112,8 +112,8 @@ func TestWhatTheDifferenceIsPutDownTo(t *testing.T) {
 		require.NotEmpty(t, found)
 		return found[0].Text
 	}
-	assert.Contains(t, says(-3*in/16, 3), "3 seams, each ¹⁄₃₂″ fat on both sides")
-	assert.Contains(t, says(7*in/16, 7), "7 seams, each ¹⁄₃₂″ narrow on both sides")
+	assert.Contains(t, says(-3*in/16, 3), "3 seams make, each ¹⁄₃₂″ too wide on both sides")
+	assert.Contains(t, says(7*in/16, 7), "7 seams make, each ¹⁄₃₂″ too narrow on both sides")
 	assert.NotContains(t, says(-in/8, 0), "seams", "a plain front has none to blame")
 }
 

@@ -129,7 +129,7 @@ func Edge(p plan.Plan, s work.Step) finding.List {
 		how, remedy := "long", fmt.Sprintf("Take %s out evenly at its joins, or ease in what is left.", text(off))
 		if off < 0 {
 			how, remedy = "short",
-				fmt.Sprintf("Let %s in with a piece where it shows least, or take the seams of its joins narrower.",
+				fmt.Sprintf("Piece in %s where it shows least, or sew its joins again with narrower seams.",
 					text(-off))
 		}
 		found.Add(finding.Warn, "edge-"+how, about,

@@ -168,7 +168,7 @@ func TestHowSidesFit(t *testing.T) {
 	assert.Equal(t, "t: the band is 10″ along the seam and the left end is 12″.", found[0].Text)
 }
 
-// A row that is off by a sixteenth or more is put down to its seams, each taking both its sides.
+// A row that is off by a sixteenth or more is put down to its seams make, each taking both its sides.
 func TestRowsOnPaper(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		pieces := rapid.IntRange(1, 6).Draw(t, "pieces")
@@ -186,7 +186,7 @@ func TestRowsOnPaper(t *testing.T) {
 		assert.Equal(t, []string{map[bool]string{true: "row-short", false: "row-long"}[off < 0], "/measured/1/width"},
 			[]string{found[0].Code, found[0].About})
 		each := length.Style{}.Text(off.Abs().Div(2 * (pieces - 1)))
-		assert.Contains(t, found[0].Text, "each "+each+" "+map[bool]string{true: "fat", false: "narrow"}[off < 0])
+		assert.Contains(t, found[0].Text, "each "+each+" too "+map[bool]string{true: "wide", false: "narrow"}[off < 0])
 		assert.True(t, strings.HasPrefix(found[0].Text, "Row 7 is "+length.Style{}.Text(off.Abs())), found[0].Text)
 	})
 	assert.Empty(t, fit.Rows(plan.Plan{}, []front.Band{{No: 2, Pieces: 3, Length: in}}))

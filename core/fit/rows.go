@@ -33,11 +33,11 @@ func Rows(p plan.Plan, bands []front.Band) finding.List {
 			}
 			each := off.Abs().Div(threads * (b.Pieces - 1))
 			how := map[bool]string{true: "short", false: "long"}[off < 0]
-			why := map[bool]string{true: "fat", false: "narrow"}[off < 0]
+			why := map[bool]string{true: "wide", false: "narrow"}[off < 0]
 			found.Add(finding.Warn, "row-"+how, finding.Path("measured", i, "width"),
-				fmt.Sprintf("Row %d is %s %s: its %d seams, each %s %s on both sides, would do it.", b.Number,
+				fmt.Sprintf("Row %d is %s %s: that is what its %d seams make, each %s too %s on both sides.", b.Number,
 					text(off.Abs()), how, b.Pieces-1, text(each), why),
-				"Sew the next row with that in mind; all rows off alike can stay, and the border takes it up.")
+				"Adjust your seam on the next row. If every row is off by the same amount, leave them: the border absorbs it.")
 		}
 	}
 	return found

@@ -35,7 +35,7 @@ func init() {
 	BorderCorners.Add("butted", BorderCorner{Sides: Flush, Runs: Over, First: sewn,
 		Second: "Sew them across everything, over the ends of the sides."})
 	BorderCorners.Add("squares", BorderCorner{Sides: Flush, Runs: Flush, First: sewn,
-		Second: "The sides first; then sew a corner square to both ends of the others, and sew those on, seams nested."})
+		Second: "Sew a corner square to each end of the top and bottom borders. Sew them on, nesting the seams at the corner squares."})
 	BorderCorners.Add("mitred", BorderCorner{Sides: Mitre, Runs: Mitre,
 		First: func(seam string) string {
 			return "Middle to middle, to the left and the right edge: begin and end " + seam + " before the corners."

@@ -151,14 +151,14 @@ func TestTheBackFollowsTheMeasuredFront(t *testing.T) {
 func TestAGridSewnFatSaysSoOnceItIsMeasured(t *testing.T) {
 	p := gridAlone()
 	require.Empty(t, reckon.Reckon(p, nil).Findings)
-	short := 3 * in / 16 // three seams, 1/32 fat on both sides
+	short := 3 * in / 16 // three seams, 1/32 too wide on both sides
 	p.Measured = []plan.Measured{{Gate: "gate.piece:front.role:sewn", Width: 33*in/2 - short, Height: 33*in/2 - short}}
 	r := reckon.Reckon(p, nil)
 	require.Len(t, r.Findings, 2)
 	for _, f := range r.Findings {
 		assert.Equal(t, "front-short", f.Code)
 		assert.Contains(t, f.Text, "³⁄₁₆″ short")
-		assert.Contains(t, f.Text, "3 seams, each ¹⁄₃₂″ fat on both sides")
+		assert.Contains(t, f.Text, "3 seams make, each ¹⁄₃₂″ too wide on both sides")
 	}
 	assert.Equal(t, "16⅜″", cut(t, r, "cut.piece:back.role:closure-panel").Height.Text, "16⁵⁄₁₆, up to the ruler")
 	assert.Equal(t, "15¹³⁄₁₆″", piece(t, r, "back").Finished.Height.Text)

@@ -84,7 +84,7 @@ func TestARowThatIsShortNamesItsSeams(t *testing.T) {
 	f := reckon.Reckon(p, nil).Findings
 	require.NotEmpty(t, f)
 	assert.Equal(t, "row-short", f[0].Code)
-	assert.Contains(t, f[0].Text, "3 seams, each ¹⁄₃₂″ fat")
+	assert.Contains(t, f[0].Text, "3 seams make, each ¹⁄₃₂″ too wide")
 }
 
 func TestASeamThatTakesItUpIsSaidWhenItIsSewn(t *testing.T) {
@@ -95,7 +95,7 @@ func TestASeamThatTakesItUpIsSaidWhenItIsSewn(t *testing.T) {
 	assert.Equal(t, "19″", r.Pieces[0].Finished.Width.Text, "the cover finishes as planned")
 	for _, s := range r.Steps {
 		if s.ID == "step.role:close" {
-			assert.Contains(t, s.Text, "Take the seam at the left and the right ³⁄₁₆″ instead of ¼″")
+			assert.Contains(t, s.Text, "Sew the seams at the left and the right ³⁄₁₆″ instead of ¼″")
 		}
 	}
 }

@@ -62,10 +62,10 @@ func cutShapes(b *builder, piece string) {
 	loose := slices.ContainsFunc(b.Applied, func(l applique.Layer) bool { return l.Shape.Edge == plan.LooseEdge })
 	var text []string
 	if fused {
-		text = append(text, "Trace each template on the paper of the web as it is printed: it is mirrored already. Cut the web roughly, iron it on the wrong side of its cloth, let it cool, and cut on the line.")
+		text = append(text, "Trace each template as printed onto the paper side of the web: it is already mirrored. Cut the web roughly, iron it on the wrong side of its cloth, let it cool, and cut on the line.")
 	}
 	if loose {
-		text = append(text, "What is laid on loose is cut from cloth alone, along the thread, and frayed if you like it so.")
+		text = append(text, "Cut loose-edged shapes from cloth only, on the grain; fray the edges if you like.")
 	}
 	stack := []Sheet{{What: "cloth of the shape", Up: WrongUp}}
 	if fused {
@@ -98,11 +98,11 @@ func layOn(b *builder, level int, late bool) {
 	}
 	step := Step{Role: ref.DoLayShapes, Level: level, Late: late, Stage: Piecing, Things: len(places),
 		Stack: append(b.faceUp(b.on), Sheet{What: fmt.Sprintf("layer %d of the shapes", level), Up: RightUp}),
-		Title: fmt.Sprintf("Lay on layer %d", level), Caution: ironCaution,
+		Title: fmt.Sprintf("Place and fuse layer %d", level), Caution: ironCaution,
 		Press: "Press, lift and press again; do not slide the iron.",
 		Check: "Measure from the other two edges as well before you press: " + fromOther(b, level, late)}
 	if late {
-		step.Title = fmt.Sprintf("Lay on the late shapes of layer %d", level)
+		step.Title = fmt.Sprintf("Place and fuse the late shapes of layer %d", level)
 	}
 	text := places
 	if len(text) > named {
@@ -112,7 +112,7 @@ func layOn(b *builder, level int, late bool) {
 		text = append(text, fmt.Sprintf("All from the seam line of the centre, which lies %s inside its raw edge.",
 			b.text(b.Plan.Cover.PiecingSeam)))
 	} else if inset := (b.Face.Sewn.Width.Total() - b.Face.Finished.Width.Total()) / 2; inset > 0 {
-		text = append(text, fmt.Sprintf("All from the finished edge, which lies about %s inside the raw edge.",
+		text = append(text, fmt.Sprintf("All distances are from the finished edge, about %s in from the raw edge.",
 			b.about(inset.Ceil(length.Inch/8), inset.Ceil(length.Millimetre))))
 	}
 	if loose {
@@ -160,7 +160,7 @@ func sewEdges(b *builder, i int, t applique.Thread) {
 	text := "In a thread of its colour, only what shows:"
 	if t.Edge == plan.DrawnLine {
 		title = fmt.Sprintf("Sew the lines on %s", cloth.Name)
-		text = "In a thread two shades darker than it:"
+		text = "With thread two shades darker than the cloth:"
 	}
 	machine := stitch.Machine
 	machine.Thread, machine.Darker = cloth.Name, t.Edge == plan.DrawnLine
@@ -175,7 +175,7 @@ func sewEdges(b *builder, i int, t applique.Thread) {
 		Stack: append([]Sheet{{What: "tear-away stabiliser"}},
 			append(b.faceUp(b.on), Sheet{What: "shape", Up: RightUp, Cloth: t.Cloth})...), Title: title,
 		Machine: machine, Caution: edgeCaution(b, t.Edge),
-		Text: fmt.Sprintf("%s %s. %s takes about %s of thread. A tear-away stabiliser underneath keeps the face flat; draw the ends of the thread to the back and knot them.",
+		Text: fmt.Sprintf("%s %s. %s takes about %s of thread. Put tear-away stabiliser underneath. Pull the thread ends to the back and knot them.",
 			text, strings.Join(parts, ", "), together(t, stitch, b.text), b.text(t.Length.Ceil(length.Inch))),
 		Check: "The stitch covers the cut edge, and what a shape covers is left unsewn."})
 }
@@ -190,7 +190,7 @@ func together(t applique.Thread, stitch applique.Stitch, text func(length.Length
 
 func edgeCaution(b *builder, e plan.ShapeEdge) caution.Said {
 	if e == plan.HandEdge {
-		return caution.Of("Needle", "Count your needles: one left in a cover is found by a hand.")
+		return caution.Of("Needle", "Count your needles before and after: one left in a cover will hurt someone.")
 	}
 	return needleCaution
 }

@@ -19,12 +19,12 @@ func makeFound(b *builder, f front.Found) {
 	switch f.Kind {
 	case plan.CountedPanel:
 		step.Title, step.Text = "Cut the panel by its squares",
-			fmt.Sprintf("%d squares outside the design at the left and the right, %d above and below: %d × %d squares, %s. Run a thread along the row %d squares outside the design: the seam lies on it.",
+			fmt.Sprintf("%d squares outside the design at the left and the right, %d above and below: %d × %d squares, %s. Baste a thread along the row %d squares outside the design: that is the seam line.",
 				f.Outside[0], f.Outside[1], f.Squares[0], f.Squares[1], b.size(f.Size), f.Shows)
 		step.Check = "Count twice before you cut, from the middle of each side."
 	case plan.WorkedPanel:
 		step.Title, step.Text = "Trim the panel round its work",
-			fmt.Sprintf("The work itself is what shows. Zigzag twice round it, a seam of %s outside its last row or loops, and cut there: %s. Do not trim closer, or it ravels.", b.text(roundGrid(b)), b.size(f.Size))
+			fmt.Sprintf("The work itself is what shows. Zigzag twice round it, a seam of %s outside its last row or loops, and cut outside the zigzag: %s. Do not trim closer, or it ravels.", b.text(roundGrid(b)), b.size(f.Size))
 		step.Check = "No loop or stitch of the last row is cut."
 	case plan.PrintedPanel:
 		step.Title = "Cut the print apart"

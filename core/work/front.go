@@ -56,8 +56,10 @@ func sewSamples(b *builder) {
 	if g := b.Face.Gather; g != nil {
 		b.add(Step{Of: b.in, Role: ref.DoSample, Stage: Cutting, Title: "Sew a sample of the gathers",
 			Machine: gathering,
-			Text:    fmt.Sprintf("The same rows on a piece of the same cloth, a hand wide and twice as long. Draw it in as you like it, and divide its length before by its length after: the plan says %.4g.", g.Ratio),
-			Check:   "Looser gathers spread more: if the ratio is another one, change the plan before the panel is cut."})
+			Text: fmt.Sprintf("Sew the same gathering rows on a strip of the same cloth, %s. Pull it up as you like it, and divide its length before by its length after: the plan says %.4g.",
+				b.about(4*length.Inch, 10*length.Centimetre)+" × "+b.about(8*length.Inch, 20*length.Centimetre),
+				g.Ratio),
+			Check: "Looser gathers spread more: if the ratio is another one, change the plan before the panel is cut."})
 	}
 	for _, part := range b.Face.Worked {
 		inPart(b, part, sewSamples)
@@ -79,7 +81,7 @@ func makeWorked(b *builder) {
 		if way == "" {
 			way = "from side to side"
 		}
-		text := fmt.Sprintf("Two rows of long stitches %s, on both edges and between them, always as many stitches between two marks. Mark the cloth and the panel in eighths, draw all rows in together mark to mark until %s are %s, and stitch over them.", way, b.text(g.Needed), b.text(g.Wanted))
+		text := fmt.Sprintf("Sew two rows of long stitches %s along each edge, and more rows between, as many stitches from mark to mark in each. Mark cloth and panel in eighths; match the marks and pull up the threads until %s measures %s, and stitch over them.", way, b.text(g.Needed), b.text(g.Wanted))
 		if joined := b.Face.Parts[0].Joined; joined > 1 {
 			text = fmt.Sprintf("Join the %d strips end to end. ", joined) + text
 		}
@@ -164,17 +166,17 @@ func makeGrid(b *builder, g front.Grid, bands []front.Band) {
 	}
 	of := bands[0].Of
 	if of != "segments" && of != "strips" {
-		text := fmt.Sprintf("%d across and %d down, as drawn. Number the rows on scraps of paper and photograph the whole.", g.Columns, g.Rows)
+		text := fmt.Sprintf("%d across and %d down, as drawn. Number the rows on slips of paper and take a photo.", g.Columns, g.Rows)
 		if g.Point {
-			text = fmt.Sprintf("%d across and %d down on their points, the others between them, the triangles round them, as drawn. Number the slanting rows on scraps of paper and photograph the whole.", g.Columns, g.Rows)
+			text = fmt.Sprintf("%d across and %d down on their points, the others between them, the triangles round them, as drawn. Number the slanting rows on slips of paper and take a photo.", g.Columns, g.Rows)
 		}
 		laid := 0
 		for _, row := range g.Laid {
 			laid += len(row)
 		}
-		b.add(Step{Of: g.In, Role: ref.DoLayOut, Stage: Piecing, Things: laid, Title: "Lay the " + of + " out",
+		b.add(Step{Of: g.In, Role: ref.DoLayOut, Stage: Piecing, Things: laid, Title: "Lay out the " + of,
 			Text: text, Bands: numbers(bands),
-			Check: "No patch beside its like, unless the plan has it so."})
+			Check: "No two neighbours are the same, unless the plan says so."})
 	}
 	if of != "segments" { // those come out of their sets
 		var strands []func()
@@ -237,7 +239,7 @@ func sewBand(b *builder, band front.Band, g front.Grid) {
 		step.Check = "The edge the next row is sewn to is one straight line."
 	case of(band, "strips"):
 		step.Title, step.Text = "Sew the strips together",
-			joinedFirst(b, front.Strip)+fmt.Sprintf("All %d side by side, in turn from one end and from the other, so that they do not bow.", band.Pieces)
+			joinedFirst(b, front.Strip)+"Sew them side by side, starting from alternate ends, so that they do not bow."
 		step.Check = fmt.Sprintf("Together they measure %s, raw edge to raw edge.", b.text(band.Length))
 	default:
 		step.Check = fmt.Sprintf("The row is %s long, raw edge to raw edge.", b.text(band.Length))
@@ -299,7 +301,7 @@ func makeSet(b *builder, i int, s front.Set) {
 	b.add(Step{Of: s.In, No: s.No, Role: ref.DoSet, Stage: Piecing, Seams: s.Count * (len(s.Cloths) - 1),
 		Stack:   facing(sheetOf(b, "strips so far", s.Cloths, 0), sheetOf(b, "next strip", s.Cloths, 1)),
 		Title:   fmt.Sprintf("Sew %s", count(s.Count, "strip set", "strip sets")),
-		Text:    fmt.Sprintf("%s, each %s long, in turn from one end and from the other. Press, square one end, and cut across every %s: %d segments.", clothsText(b, s.Cloths), b.text(s.Length), b.text(s.Segment), s.Segments),
+		Text:    fmt.Sprintf("%s, each %s long: sew them from alternate ends. Press, square up one end, and cut across into segments %s wide: %d segments.", clothsText(b, s.Cloths), b.text(s.Length), b.text(s.Segment), s.Segments),
 		Machine: b.piecing(), Press: pressSet(b, i), Caution: rotaryCaution,
 		Check: fmt.Sprintf("A set is %s high, raw edge to raw edge. Square the end again after every few cuts.",
 			b.text(s.Height))})
@@ -313,7 +315,7 @@ func pressSet(b *builder, i int) string {
 			return pressText(press.Open)
 		}
 	}
-	return "Press all seams of this set " + []string{"up.", "down."}[i%2]
+	return "Press the seams of this strip set " + []string{"upwards.", "downwards."}[i%2]
 }
 
 func count(n int, one, many string) string {
@@ -333,7 +335,7 @@ func borderPress(b *builder) string {
 
 func meeting(school plan.Press) string {
 	if school == plan.PressNest {
-		return "Where seams meet, push their allowances together until they nest."
+		return "Nest the seams where they meet: push the allowances together until they lock."
 	}
 	return "Pin at every crossing: the allowances do not nest."
 }
@@ -466,7 +468,7 @@ func pressText(s press.Side) string {
 	case press.Up:
 		return "Press all seams up, towards the top edge."
 	default:
-		return fmt.Sprintf("Press all seams to the %s.",
+		return fmt.Sprintf("Press all seams to the %s, seen from the front.",
 			strings.ReplaceAll(strings.ReplaceAll(string(s), "up-", "upper "), "down-", "lower "))
 	}
 }

@@ -70,7 +70,7 @@ func TestBlocksAreSewnUnitByUnit(t *testing.T) {
 	assert.Contains(t, find(t, work.Steps(facing(t, f, 16*in, 16*in)), "step.piece:front.role:unit.no:1").Text,
 		"The cloth of each block, B")
 	assert.Equal(t, "Each is 2½″ × 2½″, raw edge to raw edge; trim what is beyond.", units.Check)
-	assert.Contains(t, find(t, steps, "step.piece:front.role:unit.no:4").Press, "every second place",
+	assert.Contains(t, find(t, steps, "step.piece:front.role:unit.no:4").Press, "every second block",
 		"so that blocks side by side nest")
 	assert.Contains(t, find(t, steps, "step.piece:front.role:lay-out").Title, "blocks")
 }
@@ -167,13 +167,13 @@ func TestStacksCheckerboardsStripsAndGathers(t *testing.T) {
 		"step.piece:front.of:2.role:row.no:1", "step.piece:front.of:2.role:row.no:2", "step.piece:front.of:2.role:rows",
 		"step.piece:front.role:join-parts"}, ids(steps))
 	assert.Contains(t, find(t, steps, "step.piece:front.of:1.role:rows").Text, "turned end for end")
-	assert.Contains(t, find(t, steps, "step.piece:front.of:3.role:row.no:1").Text, "All 2 side by side")
+	assert.Contains(t, find(t, steps, "step.piece:front.of:3.role:row.no:1").Text, "side by side, starting from alternate ends")
 	gathered := work.Steps(facing(t, plan.Face{Kind: plan.GatheredFace, Cloth: "A", Ratio: 2.5}, 10*in, 8*in))
 	assert.Equal(t, []string{"step.piece:front.role:gather"}, ids(gathered))
 	at := func(id string) int { return slices.IndexFunc(gathered, func(s work.Step) bool { return s.ID == id }) }
 	assert.True(t, at("step.role:measure") < at("step.piece:front.role:sample") &&
 		at("step.piece:front.role:sample") < at("step.piece:front.role:cut-outer"), "the sample decides what is cut")
-	assert.Contains(t, find(t, gathered, "step.piece:front.role:gather").Text, "until 25″ are 10″")
+	assert.Contains(t, find(t, gathered, "step.piece:front.role:gather").Text, "until 25″ measures 10″")
 	windows := work.Steps(facing(t,
 		plan.Face{Kind: plan.WindowsFace, Columns: 2, Rows: 2, Unit: 3 * in, Ground: "A", Show: "B", Buttons: true},
 		11*in/2, 11*in/2))
@@ -197,5 +197,5 @@ func TestWorkedPartsOfAStackHaveTheirSteps(t *testing.T) {
 		"step.piece:front.of:2.role:lay-pocket", "step.piece:front.of:3.role:join-units",
 		"step.piece:front.of:3.role:windows", "step.piece:front.role:join-parts"}, ids(steps))
 	find(t, steps, "step.piece:front.of:1.role:sample")
-	assert.Contains(t, find(t, steps, "step.piece:front.of:1.role:gather").Text, "are 11½″")
+	assert.Contains(t, find(t, steps, "step.piece:front.of:1.role:gather").Text, "measures 11½″")
 }

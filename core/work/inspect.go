@@ -30,7 +30,7 @@ func Inspections(p plan.Plan) []Inspection {
 		{"seams", "Every seam, pulled a little from both sides",
 			"No stitch opens, no raw edge looks out, no layer was missed."},
 		{"corners", "The corners", "Pushed out and alike; no thread of the stitching is cut."},
-		{"print", "The print", "All the same way up; nothing stands on its head that should not."},
+		{"print", "The print", "All the same way up; nothing upside down that should not be."},
 		{"threads", "Threads and pins",
 			"All ends are secured and cut; every pin and every part of a broken needle is accounted for."},
 	}

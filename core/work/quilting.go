@@ -116,13 +116,13 @@ func linesText(b *builder, q *plan.Quilting, p quilt.Pattern) string {
 		say("Round each shape, %s outside its edge, beginning where the line is straightest.", b.text(q.Around))
 	}
 	if q.Echo > 0 {
-		say("Rounds %s apart, from the edge inwards, needle down at the corners.", b.text(q.Echo))
+		say("Echo lines %s apart, working in from the edge, needle down at the corners.", b.text(q.Echo))
 	}
 	var sets []string
 	for _, f := range q.Lines {
 		one := fmt.Sprintf("%s apart at %s°", b.text(f.Pitch), strings.Replace(fmt.Sprint(f.Angle), "-", "−", 1))
 		if f.Wave > 0 {
-			one += fmt.Sprintf(", swinging out %s to both sides", b.text(f.Wave))
+			one += fmt.Sprintf(", waving %s to each side", b.text(f.Wave))
 		}
 		sets = append(sets, one)
 	}
@@ -131,7 +131,7 @@ func linesText(b *builder, q *plan.Quilting, p quilt.Pattern) string {
 		if q.Pair > 0 {
 			pairs = fmt.Sprintf(", each in a pair %s apart", b.text(q.Pair))
 		}
-		say("Lines %s, from the middle outwards%s, every other one from the other end.", strings.Join(sets, " and "),
+		say("Quilt lines %s%s, from the middle out. Sew every second line from the opposite end.", strings.Join(sets, " and "),
 			pairs)
 	}
 	if q.Free > 0 {

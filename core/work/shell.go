@@ -212,7 +212,7 @@ const changePlan = "If the tape says otherwise, change the plan before anything 
 func measurePad(b *builder) {
 	o := b.Plan.Object
 	b.add(Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the pad", Check: changePlan,
-		Text: fmt.Sprintf("%s, and through it: the plan says %s thick.", flatText(b), b.text(o.Thickness))})
+		Text: fmt.Sprintf("%s, and through it, %s thick.", flatText(b), b.text(o.Thickness))})
 }
 
 // flatText says how something with a width and a height is measured, or something
@@ -232,7 +232,7 @@ func measureFlat(b *builder) {
 
 func measureBook(b *builder) {
 	o := b.Plan.Object
-	text := fmt.Sprintf("Close the book and lead a tape measure from one fore-edge round the spine to the other: the plan says %s, and %s high.", b.text(o.Wrap), b.text(o.Height))
+	text := fmt.Sprintf("Close the book. Run a tape measure from one fore-edge round the spine to the other: the plan says %s, and %s high.", b.text(o.Wrap), b.text(o.Height))
 	if o.Wrap == 0 {
 		text = fmt.Sprintf("Measure one board, the spine and the height: the plan says %s, %s and %s.", b.text(o.Board),
 			b.text(o.Spine), b.text(o.Height))
@@ -273,9 +273,9 @@ func turnJacket(b *builder) {
 
 // turnText says how a jacket comes right side out.
 var turnText = map[plan.FlapStyle]string{
-	plan.Folded:   "Through the gap; the top-stitching catches it.",
-	plan.Flipped:  "Through the gap, then flip each flap round its end to the inside; the top-stitching catches the gap.",
-	plan.TurnedIn: "Through one of its open ends, then turn the flaps out to the inside.",
+	plan.Folded:   "Turn it through the gap. The top-stitching closes that.",
+	plan.Flipped:  "Turn it through the gap, then flip the flaps to the inside. The top-stitching closes the gap.",
+	plan.TurnedIn: "Turn it through one of its open ends, then turn the flaps to the inside.",
 }
 
 // sellingCaution stands at the end when more than one is made.
@@ -295,7 +295,7 @@ func (b *builder) lastly() {
 	}
 	if size := max(o.Width, o.Height); (o.Kind == plan.Flat || o.Kind == plan.Form) && size <= smallest {
 		cautions = append(cautions, caution.Caution{Word: "Small children",
-			Text: "Something this small, and what fills it, is not for small children, and nothing loose belongs in a cot."})
+			Text: "Something this small, and what fills it, is not for small children, and nothing loose belongs in a cot or crib."})
 	}
 	if b.Plan.Copies > 1 {
 		cautions = append(cautions, sellingCaution...)
@@ -311,20 +311,19 @@ func (b *builder) lastly() {
 
 func measureBox(b *builder) {
 	o := b.Plan.Object
-	text := fmt.Sprintf("Over everything that sticks out, not the body alone: the plan says %s long, %s deep and %s high", b.text(o.Length), b.text(o.Depth), b.text(o.Height))
 	out := o.SticksOut
-	var sticks []string
-	for _, a := range []struct {
-		name string
-		l    length.Length
-	}{{"in length", out.Length}, {"in depth", out.Depth}, {"in height", out.Height}} {
-		if a.l > 0 {
-			sticks = append(sticks, b.text(a.l)+" "+a.name)
+	var sizes []string
+	for _, side := range []struct {
+		body, out length.Length
+		way       string
+	}{{o.Length, out.Length, "long"}, {o.Depth, out.Depth, "deep"}, {o.Height, out.Height, "high"}} {
+		size := b.text(side.body+side.out) + " " + side.way
+		if side.out > 0 {
+			size += fmt.Sprintf(" (%s + %s for what sticks out)", b.text(side.body), b.text(side.out))
 		}
+		sizes = append(sizes, size)
 	}
-	if len(sticks) > 0 {
-		text += ", and " + strings.Join(sticks, ", ") + " for what sticks out"
-	}
+	text := "Measure over everything that sticks out. The plan says " + strings.Join(sizes, ", ")
 	b.add(Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the appliance", Text: text + ".",
 		Check: changePlan, Caution: hoodCaution})
 }
@@ -347,8 +346,8 @@ func cutShell(b *builder, panels []ShellPanel) {
 	}
 	measured := b.after
 	b.add(Step{Role: ref.DoCutOuter, Stage: Cutting, Title: "Cut the pieces", Cuts: outer, Caution: rotaryCaution,
-		Text:  "The large pieces first, all the same way up. Mark the middle of every edge that will be joined.",
-		Check: "Lay alike pieces on each other: they match edge to edge."})
+		Text:  "Cut the large pieces first, prints the same way up. Mark the middle of every edge that will be joined.",
+		Check: "Stack matching pieces: their edges line up."})
 	if len(under) > 0 {
 		b.beside(measured, func() {
 			b.add(Step{Role: ref.DoCutUnder, Stage: Cutting, Title: "Cut batting and lining", Cuts: under,
@@ -361,9 +360,9 @@ func cutShell(b *builder, panels []ShellPanel) {
 // underText says how large what lies under the tops is.
 func underText(panels []ShellPanel) string {
 	if slices.ContainsFunc(panels, func(p ShellPanel) bool { return p.Chain.StandsOut() }) {
-		return "They stand out beyond the tops on every side."
+		return "Cut them larger than the tops on every side, to be trimmed later."
 	}
-	return "As large as the tops they lie under."
+	return "Cut them as large as the tops they go under."
 }
 
 // finishPanel quilts, trims and shapes one piece while it is flat.
@@ -383,7 +382,7 @@ func finishPanel(b *builder, p ShellPanel) {
 		if p.Quilting == nil {
 			text += " Stay-stitch round the edge first, " + basted(b) + " in"
 			if p.Chain.StandsOut() {
-				text += ", then trim what lies under it even with the top"
+				text += ", then trim batting and lining level with the top"
 			}
 			text += "."
 		}
@@ -417,7 +416,7 @@ func sewStrips(b *builder, p ShellPanel) {
 		Stack: facing(Sheet{What: "strip so far", Cloth: b.faceCloth(p.Piece.Name)},
 			Sheet{What: "next strip", Cloth: b.faceCloth(p.Piece.Name)}), Title: "Join the strips of the " + p.name(),
 		Machine: joining(b), Press: "Press the seams open.", Caution: pinsText(b),
-		Text: fmt.Sprintf("%d strips end to end, right sides together.", p.Strips),
+		Text: fmt.Sprintf("Sew %d strips end to end, right sides together.", p.Strips),
 		Check: fmt.Sprintf("The whole is %s long, raw edge to raw edge; trim what is beyond.",
 			b.text(p.Chain.Top.Width.Total()))})
 }
@@ -435,14 +434,14 @@ func shapeCorners(b *builder, p cover.Piece, name, id string) {
 		return
 	case b.Plan.Object.Round():
 		step.Title = "Cut the " + name + " round"
-		step.Text = fmt.Sprintf("Fold it in four, pin it, and draw the edge with a tape held at the folded corner: %s all the way. Cut all layers along the line.", b.text(r))
+		step.Text = fmt.Sprintf("Fold it in four and pin it. Hold a tape at the folded corner and mark an arc %s from it. Cut through all layers along the arc.", b.text(r))
 	default:
 		which := "all four corners"
 		if p.Radii.BottomLeft == 0 {
 			which = "the two top corners only"
 		}
 		step.Title = "Round " + which + " of the " + name
-		step.Text = fmt.Sprintf("Draw round a plate of %s pushed into the corner until it touches both edges, and cut along the line.", b.text(2*r))
+		step.Text = fmt.Sprintf("Push a plate %s across into the corner until it touches both edges, draw round it, and cut along the line.", b.text(2*r))
 	}
 	b.add(step)
 }
@@ -462,10 +461,10 @@ func sewJoin(b *builder, n int, j cover.Join, gap string) {
 	}
 	step := Step{Role: ref.DoJoin, Join: n, Seats: j.Seats(), Stage: Closing, Title: "Sew " + j.Title, Text: text + ".",
 		Machine: closingSetUp(b, j.Piped > 0 && b.Plan.Edges.Piping != nil, sturdy), Caution: pinsText(b),
-		Check: "Before you pin: measure the second edge along its seam line. After: nothing is caught in the seam.",
+		Check: "Before pinning, measure the other edge along its seam line. After sewing, see that nothing is caught.",
 		Gate:  ref.Seam(j.Seats()), Reads: ReadsEdge, Expect: sum.Size{Width: j.Lengths[1]}}
 	if slices.ContainsFunc(j.Lengths[0].Then(j.Lengths[1]), func(t sum.Term) bool { return t.Kind == sum.Corner }) {
-		step.Text += fmt.Sprintf(" Clip the straight edge every %s where it goes round the corner, not into the stitching line.", b.about(length.Inch/4, 6*length.Millimetre))
+		step.Text += fmt.Sprintf(" Where the straight edge goes round a corner, snip its allowance every %s, stopping short of the seam line.", b.about(length.Inch/4, 6*length.Millimetre))
 	}
 	step.Stack = joinStack(b, j)
 	if j.Gap > 0 {
@@ -474,7 +473,7 @@ func sewJoin(b *builder, n int, j cover.Join, gap string) {
 	step.Text += " " + seamEnds(b, j.Closed, j.Gap > 0)
 	b.add(step)
 	if finish := insideText[b.Plan.Edges.Inside]; finish != "" && !j.Folded {
-		b.add(Step{Role: ref.DoFinish, Join: n, Seats: j.Seats(), Stage: Closing, Title: "Finish that seam",
+		b.add(Step{Role: ref.DoFinish, Join: n, Seats: j.Seats(), Stage: Closing, Title: "Finish the seam, " + j.Title,
 			Text: finish, Stack: joinStack(b, j),
 			Sewn:    first.Times(max(1, j.Count)),
 			Machine: insideMachine[b.Plan.Edges.Inside]})
@@ -528,7 +527,7 @@ func closeOpenEdge(b *builder) {
 		"raw": "The bottom stays as it is cut: only for cloth that does not fray.",
 	}[p.Cover.Bottom.Finish]
 	if text == "" {
-		text = "Bind the bottom edge all round; no allowance was added for it."
+		text = "Bind the bottom edge all round. It has no seam allowance: the binding covers the raw edge."
 		if e := p.Edges.Binding; e != nil {
 			text += fmt.Sprintf(" It shows %s on both sides: %s.", b.text(e.Shows), bindingText[e.Style])
 		}

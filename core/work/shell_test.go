@@ -83,7 +83,7 @@ func TestHoodsAreTriedOnColdAndUnplugged(t *testing.T) {
 		}
 	}
 	assert.Contains(t, find(t, work.ShellSteps(shell(t, "wrap-hood", things["wrap-hood"])), "step.role:measure").Text,
-		"1″ in length for what sticks out")
+		"(17″ + 1″ for what sticks out)")
 }
 
 func TestLayeredRoundedAndPiecedPanelsHaveTheirOwnSteps(t *testing.T) {
@@ -98,7 +98,7 @@ func TestLayeredRoundedAndPiecedPanelsHaveTheirOwnSteps(t *testing.T) {
 		"step.piece:top.role:quilt", "step.piece:top.role:trim", "step.piece:top.role:shape-corners"} {
 		find(t, steps, id)
 	}
-	assert.Contains(t, find(t, steps, "step.piece:top.role:shape-corners").Text, "a plate of 2½″",
+	assert.Contains(t, find(t, steps, "step.piece:top.role:shape-corners").Text, "a plate 2½″ across",
 		"a radius of 1 and a seam of ¼, twice")
 }
 
@@ -151,7 +151,7 @@ func TestOnlyTheTopCornersOfAHoodAreRounded(t *testing.T) {
 	assert.Equal(t, "Round the two top corners only of the face",
 		find(t, steps, "step.piece:face.role:shape-corners").Title)
 	assert.Equal(t, "Round all four corners of the band", find(t, steps, "step.piece:band.role:shape-corners").Title)
-	assert.Contains(t, find(t, steps, "step.piece:face.role:shape-corners").Text, "a plate of 2½″")
+	assert.Contains(t, find(t, steps, "step.piece:face.role:shape-corners").Text, "a plate 2½″ across")
 }
 
 func TestAStackSaysWhatLiesInItAndHowItIsTrimmed(t *testing.T) {
@@ -164,7 +164,7 @@ func TestAStackSaysWhatLiesInItAndHowItIsTrimmed(t *testing.T) {
 	top := order.Panels[0].Chain.Top
 	order.Panels[0].Chain.Under = top.Between(sum.Overhang, "overhang", in)
 	assert.Contains(t, find(t, work.ShellSteps(order), "step.piece:top.role:layers").Text,
-		"trim what lies under it even with the top", "no trimming follows without quilting")
+		"trim batting and lining level with the top", "no trimming follows without quilting")
 	order.Panels[0].Quilting = &plan.Quilting{Lines: []plan.LineFamily{{Pitch: in}}}
 	assert.NotContains(t, find(t, work.ShellSteps(order), "step.piece:top.role:layers").Text, "even with the top")
 }

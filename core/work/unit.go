@@ -12,10 +12,10 @@ import (
 
 // unitNames are what units are called, by the sign that divides them.
 var unitNames = map[block.Sign]string{
-	block.Columns: "pairs and rows", block.Rows: "columns", block.Rising: "half-square triangles",
+	block.Columns: "pairs", block.Rows: "columns", block.Rising: "half-square triangles",
 	block.Falling: "half-square triangles", block.Cross: "quarter-square triangles",
 	block.Up: "flying geese", block.Down: "flying geese", block.Left: "flying geese",
-	block.Right: "flying geese",
+	block.Right:   "flying geese",
 	block.Diamond: "square-in-a-square units", block.Halved: "split triangles",
 }
 
@@ -42,9 +42,9 @@ func howUnit(b *builder, u front.Unit) string {
 	switch u.Sign {
 	case block.Rising, block.Falling:
 		if many && u.Count >= block.Eight {
-			return fmt.Sprintf("Lay two large squares on each other, draw both diagonals, sew %s to each side of both lines, cut along the lines and along both middles: eight units. What is left over is sewn from the smaller squares, two at a time. Press, and trim.", s)
+			return fmt.Sprintf("Place two large squares right sides together, draw both diagonals, sew %s to each side of both lines, cut along the lines and along both middles: eight units. What is left over is sewn from the smaller squares, two at a time. Press, and trim.", s)
 		}
-		return fmt.Sprintf("Lay a square of each cloth on each other, draw a diagonal, sew %s to each side of it and cut along it: two units. Press, and trim.", s)
+		return fmt.Sprintf("Place a square of each cloth right sides together, draw a diagonal, sew %s to each side of it and cut along it: two units. Press, and trim.", s)
 	case block.Up, block.Down, block.Left, block.Right:
 		if many && u.Count >= 4 {
 			return fmt.Sprintf("Lay two small squares in opposite corners of a large one, draw one line through both diagonals, sew %s to each side of it and cut along it. Press them out, lay one more small square in the corner of each half, draw, sew and cut the same way: four flying geese. What is left over is sewn one by one, from squares cut on their diagonals. Press, and trim.", s)
@@ -78,7 +78,7 @@ func makeUnits(b *builder) {
 		}
 		press := "Press each seam before the next one crosses it."
 		if u.Block && b.Pressed.Alternate {
-			press = "In every second place of the layout press the block's seams the other way, as the pressing plan shows: blocks side by side nest."
+			press = "In every second block press the seams the other way, as the pressing plan shows: blocks side by side nest."
 		}
 		text := fmt.Sprintf("%s: %s.", clothsText(b, u.Cloths), unitText[u.Sign])
 		if how := howUnit(b, u); how != "" {

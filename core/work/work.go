@@ -313,7 +313,7 @@ func heldBy(b *builder) string {
 	if b.Plan.Habits.Hold == plan.HoldSpray {
 		return "Spray the lining thinly, half of it at a time, lay the batting on it and smooth from the middle; the same with the top."
 	}
-	return "Smooth from the middle and pin all over, a hand's width apart."
+	return fmt.Sprintf("Smooth from the middle out and pin every %s.", b.about(4*length.Inch, 10*length.Centimetre))
 }
 
 func holdCaution(b *builder) caution.Said {
@@ -333,7 +333,7 @@ func pinsText(b *builder) caution.Said {
 // prepare measures, a pad that is made at home when it is made, and sews samples.
 func prepare(b *builder) {
 	step := Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the pad",
-		Text: "Lay the tape over the swell. " + flatText(b) + ".", Check: changePlan}
+		Text: "Let the tape follow the curve of the pad. " + flatText(b) + ".", Check: changePlan}
 	if b.Plan.Object.Kind == plan.Found {
 		step.Title, step.Text = "Measure the panel", "As it lies, not stretched. "+flatText(b)+"."
 	}
@@ -398,22 +398,22 @@ func backCloths(b *builder) {
 // waiting tells that the back waits, where it does.
 func waiting(b *builder) string {
 	if plan.BackWaits(b.Plan) {
-		return " The back waits."
+		return " Do not cut the back yet: it is cut to fit the finished front."
 	}
 	return ""
 }
 
 func cutUnder(b *builder) {
 	if under := b.cuts("front", true); len(under) > 0 {
-		text := "As they are listed, the fittings' own layers too."
+		text := "Cut everything on the list, the layers for straps and handles too."
 		if len(b.Chain.Under.Width) > 0 {
 			how := "as large as the top"
 			if b.Chain.StandsOut() {
-				how = "it stands out beyond the top on every side"
+				how = "larger than the top on every side, to be trimmed later"
 			}
-			text = fmt.Sprintf("What goes under the whole front is %s: %s.", b.size(b.Chain.Under), how)
+			text = fmt.Sprintf("For under the whole front, %s: %s.", b.size(b.Chain.Under), how)
 		}
-		b.add(Step{Role: ref.DoCutUnder, Stage: Cutting, Title: "Cut what lies under the front", Cuts: under,
+		b.add(Step{Role: ref.DoCutUnder, Stage: Cutting, Title: "Cut the batting and lining", Cuts: under,
 			Caution: rotaryCaution, Text: text})
 	}
 }
@@ -455,7 +455,7 @@ func layTogether(b *builder) {
 	if b.Chain.BordersAfter() {
 		top, before, size = centreLaid("front"), "The centre is %s before quilting.", b.Chain.Apart.Inside
 	}
-	b.add(Step{Role: ref.DoLayers, Stage: Quilting, Title: "Lay the layers together",
+	b.add(Step{Role: ref.DoLayers, Stage: Quilting, Title: "Layer the front",
 		Stack: layeredStack(b.Chain, "front", b.faceCloth("front")),
 		Text:  stackText(b.Chain, top) + " " + heldBy(b) + " Stay-stitch round the edge first, " + basted(b) + " in.",
 		Rest:  cooled(b.Chain.Web), Machine: quilting(b, b.Chain),
@@ -468,7 +468,7 @@ func layTogether(b *builder) {
 	b.add(Step{Role: ref.DoTrim, Stage: Quilting, Stack: layeredStack(b.Chain, "front", b.faceCloth("front")),
 		Title: "Trim square",
 		Text:  fmt.Sprintf("To %s: two adjacent edges first, then turn and measure the others from the cut edges, the pattern centred.", b.size(b.Chain.Trimmed)),
-		Check: "Opposite borders are alike, both diagonals equal.",
+		Check: "Opposite borders match, and both diagonals are equal.",
 		Gate:  ref.FrontUntrimmed, Reads: ReadsSides, Expect: b.Chain.Top, Caution: rotaryCaution})
 }
 
@@ -486,7 +486,7 @@ func stackText(c layers.Chain, top string) string {
 			"Iron the web behind the top; its paper comes off when the layers are laid together, and the iron bonds them.")
 	}
 	if c.Stiffener != "" {
-		before = append(before, "Iron the stiffener on the wrong side of the lining, a seam inside its edges.")
+		before = append(before, "Iron the stiffener on the wrong side of the lining, leaving the seam allowance free on every side.")
 	}
 	if c.Batting != nil && c.Batting.Offcuts {
 		before = append(before,
@@ -613,9 +613,9 @@ func makeBack(b *builder, measured []string) {
 	b.on = "back"
 	cut := Step{Role: ref.DoCutBack, Stage: Backing, Title: "Cut the back",
 		Cuts: append(b.cuts("back", false), b.cuts("back", true)...),
-		Text: "All of it the same way up, to the front as you measured it.", Caution: rotaryCaution}
+		Text: "To the size you measured, prints the same way up.", Caution: rotaryCaution}
 	if !plan.BackWaits(b.Plan) {
-		cut.Stage, cut.Text = Cutting, "All of it the same way up, as planned: it need not wait for the front."
+		cut.Stage, cut.Text = Cutting, "As planned, prints the same way up: it need not wait for the front."
 		b.after = measured
 	}
 	b.add(cut)
@@ -655,7 +655,7 @@ func closeCover(b *builder) {
 		round = "Sew the other three sides in one go, from one end of the bottom to the other: stop at each corner with the needle down and turn."
 	}
 	if h.Round == plan.RoundRuns {
-		round = "Sew each side in a run of its own, off both ends."
+		round = "Sew each side as a seam of its own, from edge to edge."
 	}
 	even := "raw edges even"
 	if b.Front.Shaped() {
@@ -666,7 +666,7 @@ func closeCover(b *builder) {
 		even = "the back larger all round"
 		round += " Sew from the front's side, right against the last row of the work, then trim the back to the front."
 	}
-	text := []string{fmt.Sprintf("Front right side up, the back right side down on it, %s.", even)}
+	text := []string{fmt.Sprintf("Lay the front right side up and the back on it, right sides together, %s.", even)}
 	if len(c.Lies) > 1 && len(c.Overlap) > 0 {
 		text = append(text, fmt.Sprintf("Its pieces overlap by %s.", b.text(c.Overlap.Total())))
 	}
@@ -674,7 +674,7 @@ func closeCover(b *builder) {
 		round += " " + seamEnds(b, !c.Begun, c.Gap > 0)
 	}
 	text = append(text, c.Laid, round, closingText(b),
-		"One diagonal stitch at a corner turns better"+twice(b)+".")
+		"Take one stitch diagonally across each corner: it turns out sharper"+twice(b)+".")
 	gate, reads, expect := ref.Ref{}, Reading(""), sum.Size{}
 	if len(c.Lies) > 1 && len(c.Overlap) > 0 {
 		gate, reads, expect = ref.BackOverlap, ReadsOverlap, sum.Size{Width: c.Overlap}
@@ -770,7 +770,7 @@ func closingText(b *builder) string {
 	if len(parts) == 0 {
 		return ""
 	}
-	return fmt.Sprintf("Take the seam %s instead of %s: that makes up for what was measured.",
+	return fmt.Sprintf("Sew the seams %s instead of %s: that brings the cover to its planned size.",
 		strings.Join(parts, ", "), b.text(seam))
 }
 
@@ -783,7 +783,7 @@ func stitchDitch(b *builder) {
 	inside := b.Finished.Each(func(s sum.Sum) sum.Sum { return s.Plus(sum.Border, "flange", -2*f) })
 	b.add(Step{Role: ref.DoFlange, Stage: Closing, Stack: rightOut(b), Title: "Stitch the flange",
 		Machine: machine.SetUp{Stitch: "straight stitch 3 mm", Needle: "90/14"},
-		Text:    fmt.Sprintf("All round, %s from the edge, in the ditch of the border where there is one; an opening stays open.", b.text(f)),
+		Text:    fmt.Sprintf("Stitch all the way round, %s from the edge, in the ditch of the border if there is one. Leave the opening unstitched.", b.text(f)),
 		Check:   fmt.Sprintf("Inside the line it is %s.", b.size(inside))})
 }
 
@@ -819,7 +819,7 @@ func insideSetUp(b *builder) machine.SetUp {
 const narrow = 5 * length.Millimetre
 
 var clipText = map[plan.Clip]string{
-	plan.ClipAcross: "Once straight across each corner, two threads from the stitching.",
-	plan.ClipThree:  "Three cuts a corner: once across, then a sliver off each side.",
-	plan.ClipSlant:  "Thin the bulk at a slant, each layer a little shorter than the one before.",
+	plan.ClipAcross: "Cut once straight across each corner, two threads from the stitching.",
+	plan.ClipThree:  "Make three cuts at each corner: once across, then a sliver off each side.",
+	plan.ClipSlant:  "Grade each corner at a slant: trim each layer a little shorter than the one below.",
 }

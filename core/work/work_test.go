@@ -109,8 +109,8 @@ func TestTheOrderIsOneThatCanBeFollowed(t *testing.T) {
 
 func TestRowsNest(t *testing.T) {
 	steps := work.Steps(order(4, 4, false))
-	assert.Equal(t, "Press all seams to the left.", find(t, steps, "step.piece:front.role:row.no:1").Press)
-	assert.Equal(t, "Press all seams to the right.", find(t, steps, "step.piece:front.role:row.no:2").Press)
+	assert.Equal(t, "Press all seams to the left, seen from the front.", find(t, steps, "step.piece:front.role:row.no:1").Press)
+	assert.Equal(t, "Press all seams to the right, seen from the front.", find(t, steps, "step.piece:front.role:row.no:2").Press)
 	assert.Equal(t, press.Down, find(t, steps, "step.piece:front.role:rows").Side)
 }
 
@@ -176,7 +176,7 @@ func TestAPlainFrontNeedsNoPiecing(t *testing.T) {
 		assert.Equal(t, slices.Concat([]string{"step.role:measure", "step.piece:front.role:cut-outer"}, between,
 			[]string{"step.role:close", "step.role:finish-seam", "step.role:clip", "step.role:turn",
 				"step.role:measure-cover"}), ids, wait)
-		assert.Equal(t, wait == plan.WaitYes, strings.Contains(steps[1].Text, "The back waits."))
+		assert.Equal(t, wait == plan.WaitYes, strings.Contains(steps[1].Text, "Do not cut the back yet"))
 		assert.Subset(t, find(t, steps, "step.role:close").Needs, []string{cut})
 	}
 	assert.Equal(t, ref.FrontSewn, o.FrontGate())
