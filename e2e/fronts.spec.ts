@@ -274,7 +274,7 @@ test("gathers take their ratio, and a pocket lies on a panel", async ({ page, de
   await saved(page);
   await page.getByRole("link", { name: "Sew", exact: true }).click();
   await page.getByRole("button", { name: "Gather the panel" }).click();
-  await expect(page.getByText("always as many stitches between two marks")).toBeVisible();
+  await expect(page.getByText("as many stitches from mark to mark in each")).toBeVisible();
   await open(page, `${demo.url}/plans/reading-corner-cushion`);
   await pick(page, "Kind of front", "plain");
   await pick(page, "Pocket on the front", "folded");

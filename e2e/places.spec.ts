@@ -195,7 +195,7 @@ test("the half-sewn demo shows the measurement that disagrees", async ({ page, d
     "2 × 111/2″ × 161/2″ back piece of harbour stripe",
   );
   await page.getByRole("button", { name: /Measure the front/ }).click();
-  await expect(page.getByRole("note")).toContainText("3 seams, each 1/32″ too wide on both sides");
+  await expect(page.getByRole("note")).toContainText("3 seams make, each 1/32″ too wide on both sides");
 });
 
 test("fractions are set as real ones, in both type faces", async ({ page, demo }) => {

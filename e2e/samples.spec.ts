@@ -125,7 +125,7 @@ test("a remedy is taken by one press, and taken back", async ({ page, demo }) =>
   await saved(page);
   expect((await stored(demo, patchwork)).plan.measured[0].across).toBe("seam");
   await step(page, "Sew front and back together");
-  await expect(page.getByText(/Take the seam at the left and the right 5\/32″ instead of 1\/4″/)).toBeVisible();
+  await expect(page.getByText(/Sew the seams at the left and the right 5\/32″ instead of 1\/4″/)).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByText(/Take the seam at the left and the right/)).toHaveCount(0);
 });

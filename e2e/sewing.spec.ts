@@ -241,7 +241,7 @@ test("what went wrong is noted where it happened, with what helps", async ({ pag
   const form = page.getByRole("form", { name: "Something went wrong" });
   await expect(form.getByRole("button", { name: "Note it" })).toBeDisabled();
   await form.getByLabel("What went wrong").selectOption("The seam missed a layer");
-  await expect(form).toContainText("sew a second time a thread or two deeper");
+  await expect(form).toContainText("sew again a thread or two inside the first line");
   await form.getByLabel("How much, where").fill("lower left");
   await accessible(form);
   await form.getByRole("button", { name: "Note it" }).click();
@@ -565,7 +565,7 @@ test("how one plan is sewn changes its steps, and no other plan's", async ({ pag
   expect((await stored(demo, reading)).plan.habits.hold).toBe("spray");
   await open(page, `${demo.url}/plans/pinwheel-cushion-for-the-reading-corner/sew`);
   await page.getByRole("button", { name: "Layer the front" }).click();
-  await expect(page.getByText(/pin all over/)).toBeVisible();
+  await expect(page.getByText(/pin every 4″/)).toBeVisible();
   await open(page, `${demo.url}/habits`);
   await expect(page.getByRole("radio", { name: /pins all over/ })).toBeChecked();
 });
