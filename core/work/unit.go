@@ -68,6 +68,7 @@ func seamsOf(b *builder, u front.Unit) int {
 
 // makeUnits sews what the blocks are made of, one kind after the other, each in a chain.
 func makeUnits(b *builder) {
+	alike := map[string]int{}
 	for _, u := range b.Face.Units {
 		if u.Set {
 			continue // cut across its strip set
@@ -75,6 +76,10 @@ func makeUnits(b *builder) {
 		title := fmt.Sprintf("Sew %d %s", u.Count, unitNames[u.Sign])
 		if u.Block {
 			title = fmt.Sprintf("Sew the %d blocks", u.Count)
+		}
+		alike[title]++
+		if n := alike[title]; n > 1 { // two of one title could not be told apart in the list
+			title = fmt.Sprintf("%s (%d)", title, n)
 		}
 		press := "Press each seam before the next one crosses it."
 		if u.Block && b.Pressed.Alternate {

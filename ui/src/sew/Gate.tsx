@@ -43,7 +43,7 @@ export function Gate({ step }: { step: Step }) {
       <Field
         label={label}
         text={text}
-        shown={text && text !== "0" ? dressed(String(settled ?? text), units(value)) : "the tape says"}
+        shown={text && text !== "0" ? dressed(String(settled ?? text), units(value)) : "type it"}
         path={`/measured/${at}${path}`}
         reads="length"
         judge={async (next) => said(await session.preview(measured(path, next)), `/measured/${at}${path}`)}
