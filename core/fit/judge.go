@@ -3,6 +3,7 @@ package fit
 import (
 	"fmt"
 	"slices"
+	"strings"
 
 	"umschlag/core/finding"
 	"umschlag/core/length"
@@ -71,7 +72,7 @@ const good = length.Inch / 4
 func finished(p plan.Plan, s work.Step) finding.List {
 	var found finding.List
 	i, m, ok := p.MeasuredAt(s.Gate)
-	if !ok || s.Gate != ref.CoverFinished {
+	if !ok || s.Gate != ref.CoverFinished || m.Sides != nil { // a finished cover is measured across and up
 		return found
 	}
 	text, o := p.Style().Text, p.Object
@@ -82,16 +83,19 @@ func finished(p plan.Plan, s work.Step) finding.List {
 		}
 		how, deeper := "larger", "deeper"
 		if off < 0 {
-			how, deeper = "smaller", "nearer the edge, where the allowance is still wide enough"
+			how, deeper = "smaller", "nearer the edge, where the allowance is still as wide as it was"
 		}
 		what := fmt.Sprintf("The cover measures %s%s, %s %s than planned.", text(d.measured), d.called,
 			text(off.Abs()), how)
-		remedy := fmt.Sprintf("Sew the closing seams again %s %s.", text(off.Abs()/2), deeper)
+		remedy := ""
+		if p.Cover.Seam+off/2 >= leastSeam { // what is left of the allowance still holds
+			remedy = fmt.Sprintf("Sew the closing seams again %s %s.", text(off.Abs()/2), deeper)
+		}
 		if pad := []length.Length{o.Width, o.Height}[k]; o.Kind == plan.Form && pad > 0 {
 			inside := d.measured - 2*p.Cover.Flange
 			what += " " + onPad(text, pad-inside, d.called)
-			remedy += fmt.Sprintf(" A pad of %s%s would sit in it as planned.",
-				text((pad + off + p.Habits.Step/2).Floor(max(p.Habits.Step, 1))), d.called)
+			remedy = strings.TrimSpace(remedy + fmt.Sprintf(" A pad of %s%s would sit in it as planned.",
+				text((pad+off+p.Habits.Step/2).Floor(max(p.Habits.Step, 1))), d.called))
 		}
 		found.Add(finding.Warn, "cover-"+how, finding.Path("measured", i)+"/"+d.key, what, remedy)
 	}

@@ -19,6 +19,7 @@ import (
 func gated(m plan.Measured, s work.Step) (plan.Plan, work.Step) {
 	p := plan.Base(length.Inches, plan.DefaultHabits(length.Inches))
 	p.Object = plan.Object{Kind: plan.Form, Width: 20 * in, Height: 20 * in}
+	p.Cover.Seam = in / 2
 	m.Gate = s.Gate.String()
 	p.Measured = []plan.Measured{m}
 	return p, s
@@ -78,4 +79,13 @@ func TestTheFinishedCoverIsHeldAgainstItsPad(t *testing.T) {
 	assert.Contains(t, texts[1], "19½″ up, ½″ larger than planned. The pad is ½″ larger than that up")
 	_, texts = judge(20*in+in/2, 19*in)
 	assert.Contains(t, texts[0], "The pad is ½″ smaller than that across: it is slack.")
+	p, s := gated(plan.Measured{Width: 18*in + in/4}, work.Step{Gate: ref.CoverFinished, Expect: wide(19*in, 19*in)})
+	p.Cover.Seam = in / 4
+	found := fit.Judge(p, s)
+	require.Len(t, found, 1)
+	assert.NotContains(t, found[0].Remedy, "closing seams", "a quarter has no three eighths to give")
+	assert.Contains(t, found[0].Remedy, "A pad of 19¼″ across")
+	p, s = gated(plan.Measured{Sides: &plan.Sides{Top: 18 * in, Right: 18 * in, Bottom: 18 * in, Left: 18 * in}},
+		work.Step{Gate: ref.CoverFinished, Expect: wide(19*in, 19*in)})
+	assert.Empty(t, fit.Judge(p, s), "sides are of a panel that is not trimmed yet")
 }
