@@ -68,6 +68,9 @@ type Fitted struct {
 	Fixing        string
 	Caution       caution.Said
 	Hand, Through bool
+	// Strip tells that it is sewn from a folded strip, Tip is what makers say when they sew it on.
+	Strip bool
+	Tip   string
 	// Late tells that it is sewn when the pieces are joined, not before.
 	Late bool
 	// From are the distances of its first box from the edges of the finished piece,
@@ -149,7 +152,8 @@ func (o Order) one(i int, f plan.Fitting) (Fitted, finding.List) {
 	w, h := k.Foot(m)
 	boxes := boxes(f, *piece, w, h)
 	out := Fitted{Index: i, Title: k.Title, On: f.On, Cloth: f.Cloth, Boxes: boxes, Round: k.Round, Caution: k.Caution,
-		Hand: k.Hand, Through: k.Through, Fixing: k.Fixing(m), Late: m.through(), From: distances(*piece, boxes[0])}
+		Hand: k.Hand, Through: k.Through, Strip: k.Strip, Tip: k.Tip,
+		Fixing: k.Fixing(m), Late: m.through(), From: distances(*piece, boxes[0])}
 	out.Check = o.check(out.From)
 	if k.Making != nil {
 		out.Making = k.Making(m)

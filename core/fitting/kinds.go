@@ -70,6 +70,10 @@ type Kind struct {
 	Fixing  func(Made) string
 	Caution caution.Said
 	Hand    bool
+	// Strip tells that it is sewn from a strip folded along its length, which hangs loose until it is sewn on, and Tip
+	// is what makers say when they sew it on; empty for nothing.
+	Strip bool
+	Tip   string
 	// Round ones are drawn as circles. Through tells that the piece is cut through, so that nothing may
 	// lie on it.
 	Round, Through bool
@@ -81,22 +85,29 @@ var (
 	buttonCaution = caution.Of("Buttons", "Buttons come off and can be swallowed: nothing is sewn on for babies and small children. Follow local rules for small parts.")
 )
 
+// aroundTip is said of what goes round something.
+const aroundTip = "Try it round what it goes round, in its place, before you sew."
+
 // Kinds are the kinds of fittings, by their words in the plan.
 var Kinds kind.Set[Kind]
 
 func init() {
 	Kinds.Add("handle", Kind{Title: "Handle", Needs: []string{"length", "width"}, Foot: boxed, Parts: strip,
-		Lines: cross, Judge: reach, Making: tube, Fixing: boxStitch, Caution: strapCaution})
+		Lines: cross, Judge: reach, Making: tube, Fixing: boxStitch, Caution: strapCaution, Strip: true,
+		Tip: "Pin both ends on their marks and try a hand under it before you sew: it stands up in an arch."})
 	Kinds.Add("strap", Kind{Title: "Strap", Needs: []string{"length", "width"}, Foot: boxed, Parts: strips,
-		Bought: hookAndLoop, Lines: cross, Judge: pair, Making: tube, Fixing: turnedStrap, Caution: strapCaution})
+		Bought: hookAndLoop, Lines: cross, Judge: pair, Making: tube, Fixing: turnedStrap, Caution: strapCaution,
+		Strip: true, Tip: aroundTip})
 	Kinds.Add("belt", Kind{Title: "Belt", Needs: []string{"length", "width"}, Foot: boxed, Parts: strips,
-		Bought: hookAndLoop, Lines: cross, Judge: pair, Making: tube, Fixing: turnedStrap, Caution: strapCaution})
+		Bought: hookAndLoop, Lines: cross, Judge: pair, Making: tube, Fixing: turnedStrap, Caution: strapCaution,
+		Strip: true, Tip: aroundTip})
 	Kinds.Add("loop", Kind{Title: "Loop", Needs: []string{"length", "width"}, Foot: boxed, Parts: strip, Lines: cross,
-		Making:  tube,
+		Making: tube, Strip: true,
 		Fixing:  func(m Made) string { return "Fold it in half and catch both ends in one " + m.box() + "." },
 		Caution: strapCaution})
 	Kinds.Add("pocket", Kind{Title: "Pocket", Needs: []string{"width", "height"}, Foot: sized, Parts: pocket,
-		Lines: slots, Judge: pens, Making: pocketMade, Fixing: pocketStitch})
+		Lines: slots, Judge: pens, Making: pocketMade, Fixing: pocketStitch,
+		Tip: "Lay the gap it was turned through on a side that is stitched: that closes it."})
 	Kinds.Add("label", Kind{Title: "Label", Needs: []string{"width", "height"}, Foot: sized, Parts: patch,
 		Fixing: func(Made) string { return "Press the edges under and stitch all round." }})
 	Kinds.Add("tape", Kind{Title: "Tape", Needs: []string{"length", "width"}, Foot: lying, Bought: tape,

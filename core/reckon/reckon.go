@@ -356,7 +356,8 @@ func (r *run) sewnOn() []work.Fitting {
 	var out []work.Fitting
 	for _, f := range r.Fittings {
 		out = append(out, work.Fitting{No: f.Index + 1, Key: r.Plan.Fittings[f.Index].Key, Title: f.Title, On: f.On,
-			Check: f.Check, Making: f.Making, Fixing: f.Fixing, Caution: f.Caution, Hand: f.Hand, Late: f.Late})
+			Check: f.Check, Making: f.Making, Fixing: f.Fixing, Loose: f.Strip, Tip: f.Tip,
+			Padded: f.Layers != nil && f.Layers.Batting != nil, Caution: f.Caution, Hand: f.Hand, Late: f.Late})
 	}
 	return out
 }

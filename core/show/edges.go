@@ -3,12 +3,13 @@ package show
 import (
 	"math"
 	"slices"
+	"strings"
 
 	"umschlag/core/answer"
 	"umschlag/core/back"
 	"umschlag/core/cover"
+	"umschlag/core/fitting"
 	"umschlag/core/length"
-	"umschlag/core/plan"
 	"umschlag/core/ref"
 	"umschlag/core/sum"
 	"umschlag/core/work"
@@ -233,24 +234,22 @@ func cutLying(t *teller, meant func(answer.Cut) bool, title string) []answer.Lyi
 		Size: answer.Size{Width: c.Width, Height: c.Height}}}
 }
 
-// tubes are the fittings that are sewn from a strip folded along its length.
-var tubes = []plan.FittingKind{"handle", "strap", "belt", "loop"}
-
 // fittingLying is what a fitting is made from: a strip with the long edge that is sewn and the middle it is folded on.
 func fittingLying(t *teller, s work.Step) []answer.Lying {
-	if s.Fitting < 1 || s.Fitting > len(t.Plan.Fittings) {
+	at := slices.IndexFunc(t.Fittings, func(f fitting.Fitted) bool { return f.Index+1 == s.Fitting })
+	if at < 0 {
 		return nil
 	}
-	kind := t.Plan.Fittings[s.Fitting-1].Kind
+	made := t.Fittings[at]
 	out := cutLying(t, func(c answer.Cut) bool {
 		return c.About.Role == ref.FittingPart && c.About.Of == s.Of && c.Layer == "outer"
-	}, string(kind))
+	}, strings.ToLower(made.Title))
 	if len(out) == 0 {
 		return nil
 	}
 	strip := &out[0]
 	strip.Wrong = true
-	if !slices.Contains(tubes, kind) {
+	if !made.Strip {
 		return out
 	}
 	if strip.Title = "strip"; strip.Size.Height.NM > strip.Size.Width.NM { // it lies across the table

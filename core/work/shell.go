@@ -237,7 +237,8 @@ func measureBook(b *builder) {
 		text = fmt.Sprintf("Measure one board, the spine and the height: the plan says %s, %s and %s.", b.text(o.Board),
 			b.text(o.Spine), b.text(o.Height))
 	}
-	b.add(Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the book closed", Text: text, Check: changePlan})
+	b.add(Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the book closed", Text: text, Check: changePlan,
+		Tips: []string{"Lead the tape round the spine: board, spine and board measured one by one come out short."}})
 }
 
 func fillBox(b *builder) {
@@ -266,6 +267,7 @@ func turnJacket(b *builder) {
 		Text: turnText[b.Plan.Cover.Flaps.Style] + fmt.Sprintf(" Push the corners out with something blunt and press the edges, those of the gap turned in. Top-stitch all round %s from the edge, begun in the middle of a side, needle down at the corners, and over its beginning at the end.",
 			b.text(b.Plan.Edges.Topstitch))})
 	b.add(Step{Role: ref.DoTry, Stage: Closing, Title: "Try it on",
+		Tips:  []string{"Fold the jacket back on itself and slip both boards in together."},
 		Text:  "Open the book wide, slide both boards into the flaps, and close it.",
 		Check: "The book closes without pulling and opens flat."})
 	b.lastly()

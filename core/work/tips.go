@@ -56,7 +56,6 @@ var tipsOf = map[ref.Role]func(*builder, Step) []string{
 	ref.DoTurn:         turningTips,
 	ref.DoBottom:       bottomTips,
 	ref.DoForm:         formTips,
-	ref.DoTry:          tryTips,
 	ref.DoMeasureCover: insertTips,
 	ref.DoInspect:      always("Run a hand over every seam before an eye: a pin is felt first."),
 }
@@ -118,9 +117,7 @@ func curved(b *builder) bool {
 
 // belted reports whether something hangs loose on the cover that could be caught in its seams.
 func belted(b *builder) bool {
-	return slices.ContainsFunc(b.Plan.Fittings, func(f plan.Fitting) bool {
-		return slices.Contains([]string{"belt", "strap", "handle", "loop"}, string(f.Kind))
-	})
+	return slices.ContainsFunc(b.Fittings, func(f Fitting) bool { return f.Loose })
 }
 
 // pinned tells how pins are set, by the school.
@@ -133,7 +130,6 @@ func pinned(b *builder) string {
 
 func measuringTips(b *builder, _ Step) []string {
 	return those(
-		told{b.Plan.Cover.Kind == "jacket", "Lead the tape round the spine: board, spine and board measured one by one come out short."},
 		told{b.Plan.Object.Kind == plan.Found, "Of two readings take the shorter: a panel can be eased, not stretched."})
 }
 
@@ -240,27 +236,26 @@ func pipingTips(b *builder, closed bool) []string {
 }
 
 func makingTips(b *builder, s Step) []string {
-	l := fittingOf(b, s).Layers
 	return those(
 		told{true, "Clip its corners and turn them out first, with something blunt."},
-		told{l != nil && l.Batting != nil, "Batting lies under both layers of cloth and is caught in the seam; trim it close before you turn."})
+		told{fittingOf(b, s).Padded, "Batting lies under both layers of cloth and is caught in the seam; trim it close before you turn."})
 }
 
 func fittingTips(b *builder, s Step) []string {
-	kind := fittingOf(b, s).Kind
+	own := fittingOf(b, s).Tip
 	return those(
 		told{true, "Crease the piece in half both ways: its middle is where the creases cross."},
-		told{kind == "handle", "Pin both ends on their marks and try a hand under it before you sew: it stands up in an arch."},
-		told{kind == "pocket", "Lay the gap it was turned through on a side that is stitched: that closes it."},
-		told{kind == "strap" || kind == "belt", "Try it round what it goes round, in its place, before you sew."})
+		told{own != "", own})
 }
 
-// fittingOf is the fitting of a step; the zero one where the plan has none of its number.
-func fittingOf(b *builder, s Step) plan.Fitting {
-	if i := s.Fitting - 1; i >= 0 && i < len(b.Plan.Fittings) {
-		return b.Plan.Fittings[i]
+// fittingOf is the fitting of a step; the zero one where there is none of its number.
+func fittingOf(b *builder, s Step) Fitting {
+	for _, f := range b.Fittings {
+		if f.No == s.Fitting {
+			return f
+		}
 	}
-	return plan.Fitting{}
+	return Fitting{}
 }
 
 func hemTips(*builder, Step) []string {
@@ -333,11 +328,6 @@ func bottomTips(b *builder, _ Step) []string {
 func formTips(*builder, Step) []string {
 	return []string{"Clip its corners before it is turned.",
 		"Pull the fibre apart before it goes in: small tufts, and no lumps."}
-}
-
-func tryTips(b *builder, _ Step) []string {
-	return those(told{b.Plan.Cover.Kind == "jacket",
-		"Fold the jacket back on itself and slip both boards in together."})
 }
 
 func insertTips(b *builder, _ Step) []string {

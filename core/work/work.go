@@ -172,8 +172,10 @@ type Fitting struct {
 	Making  string
 	Caution caution.Said
 	No      int
-	// Hand is sewn on by hand.
-	Hand bool
+	// Hand is sewn on by hand, Loose hangs loose until it is, and Padded has batting in it.
+	Hand, Loose, Padded bool
+	// Tip is what makers say when they sew it on.
+	Tip string
 	// Late is sewn when the pieces are joined.
 	Late bool
 }
