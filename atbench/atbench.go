@@ -157,7 +157,7 @@ func (b *bench) closing(t *table, s answer.Step, later []answer.Step) {
 		b.refuse(slices.ContainsFunc(later, turn), s.ID, "it is not turned yet")
 	case ref.DoMeasure:
 		pad := func(l answer.Step) bool { return l.About.Role == ref.DoForm }
-		b.refuse(slices.ContainsFunc(later, pad), s.ID, "the pad that is measured is not made yet")
+		b.refuse(slices.ContainsFunc(later, pad), s.ID, "the insert that is measured is not made yet")
 	}
 }
 

@@ -35,7 +35,7 @@ func TestTheDemoFrontsAreCutAsByHand(t *testing.T) {
 		"pinwheel-cushion": {"front",
 			[]string{"8 × 6″ × 6″ A half-square", "8 × 6″ × 6″ B half-square", "2 × 2⅝″ × 16½″ C rectangle",
 				"2 × 16½″ × 2⅝″ C rectangle", "4 × 2⅝″ × 2⅝″ D square"}},
-		// Tops of 2¼ with sashes of ½, seams of ⅜: 4 × 3 of them, 9 sashes one way and 8 the
+		// Tops of 2¼ with sashing of ½, seams of ⅜: 4 × 3 of them, 9 sashes one way and 8 the
 		// other, 6 posts; what is left of 11½ × 9½ is ½ and ⅞ of border.
 		"scanner-hood": {"top",
 			[]string{"6 × 3″ × 3″ B square", "6 × 3″ × 3″ C square", "9 × 1¼″ × 3″ A rectangle",

@@ -61,13 +61,13 @@ test("a flange and a zip in the side seam do not go together", async ({ page, de
   await open(page, `${demo.url}/plans/flanged-window-cushion`);
   await expect(page.locator(".ditch")).toHaveCount(2);
   await pick(page, "Closure of the back", "zip-side");
-  await expect(page.getByRole("alert")).toContainText("outside the line that holds the pad");
+  await expect(page.getByRole("alert")).toContainText("outside the line that holds the insert");
   await pick(page, "Closure of the back", "zip");
   await expect(page.getByRole("alert")).toHaveCount(0);
   await accessible(page.locator(".brief"));
 });
 
-test("piping: cord, strips on the bias, drawn on the lay", async ({ page, demo }) => {
+test("piping: cord, strips on the bias, drawn on the cutting layout", async ({ page, demo }) => {
   await open(page, demo.url + cushion);
   await pick(page, "Piping", "made");
   await put(page, "Thickness of the cord", "3/8");
@@ -88,9 +88,9 @@ test("a hood is bound with strips of its own", async ({ page, demo }) => {
   await expect(cuts(page)).toContainText("binding strip");
 });
 
-test("a pad is made at home", async ({ page, demo }) => {
+test("an insert is made at home", async ({ page, demo }) => {
   await open(page, demo.url + cushion);
-  await pick(page, "Where the pad comes from", "fold");
+  await pick(page, "Where the insert comes from", "fold");
   await expect(cuts(page)).toContainText("1 × 201/2″ × 401/2″");
   await expect(page.getByText("g of fibre", { exact: false })).toBeVisible();
 });

@@ -1,6 +1,6 @@
 import { accessible, expect, open, put, saved, stored, takes, test } from "./app";
 
-test("a pad becomes a cut, sewn and logged cover, by pointer", async ({ page, workshop }) => {
+test("an insert becomes a cut, sewn and logged cover, by pointer", async ({ page, workshop }) => {
   takes(30); // a whole cover
   await open(page, workshop.url);
   await expect(page.getByText("The shelf is empty.")).toBeVisible();
@@ -10,7 +10,7 @@ test("a pad becomes a cut, sewn and logged cover, by pointer", async ({ page, wo
     ["chalk dot", "1 yd"],
     ["madder stripe", "1/8 yd"],
   ] as const) {
-    await page.getByRole("button", { name: "Put a cloth in" }).click();
+    await page.getByRole("button", { name: "Put a fabric in" }).click();
     await page.getByRole("textbox", { name: "Name" }).fill(name);
     await page.getByRole("textbox", { name: "Length left" }).fill(have);
     await page.getByRole("button", { name: "Keep it" }).click();
@@ -25,17 +25,17 @@ test("a pad becomes a cut, sewn and logged cover, by pointer", async ({ page, wo
   // How much smaller, and what it is made of.
   await put(page, "Ease across", "-1");
   await put(page, "Ease up", "-1");
-  await page.getByRole("combobox", { name: "Cloth A, from the cupboard" }).selectOption("chalk dot");
+  await page.getByRole("combobox", { name: "Fabric A, from the cupboard" }).selectOption("chalk dot");
   await saved(page);
   for (const name of ["ink leaf", "madder stripe"]) {
-    await page.getByRole("combobox", { name: "Take another cloth from the cupboard" }).selectOption(name);
+    await page.getByRole("combobox", { name: "Take another fabric from the cupboard" }).selectOption(name);
     await saved(page);
   }
   await page.getByRole("combobox", { name: "Kind of front" }).selectOption("grid");
   await page.getByRole("combobox", { name: "Size of the patches" }).selectOption("no");
   await put(page, "Finished width of a patch", "4");
   await page.getByRole("button", { name: "Add a border" }).click();
-  await page.getByRole("combobox", { name: "Cloth of border 1" }).selectOption({ label: "madder stripe" });
+  await page.getByRole("combobox", { name: "Fabric of border 1" }).selectOption({ label: "madder stripe" });
 
   // How it is quilted.
   await page.getByRole("combobox", { name: "Layers of batting", exact: true }).selectOption("1");
@@ -66,7 +66,7 @@ test("a pad becomes a cut, sewn and logged cover, by pointer", async ({ page, wo
 
   // How much cloth, laid out to scale, ticked off.
   await page.getByRole("link", { name: "Cut", exact: true }).click();
-  const stripe = page.getByRole("region", { name: "Cloth madder stripe" });
+  const stripe = page.getByRole("region", { name: "Fabric madder stripe" });
   await expect(stripe).toContainText("short");
   await expect(stripe.getByRole("img", { name: /pieces on 40″ of usable width/ })).toBeVisible();
   await stripe.getByRole("checkbox").first().check();
@@ -76,9 +76,9 @@ test("a pad becomes a cut, sewn and logged cover, by pointer", async ({ page, wo
   // The steps, up to the gate.
   await page.getByRole("link", { name: "Sew", exact: true }).click();
   const next = page.getByRole("button", { name: "Done, next step" });
-  await expect(page.getByRole("heading", { name: "Measure the pad" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Measure the insert" })).toBeVisible();
   for (const step of [
-    "Measure the pad",
+    "Measure the insert",
     "Cut the front",
     "Cut the batting and lining",
     "Lay out the patches",
@@ -132,7 +132,7 @@ test("a pad becomes a cut, sewn and logged cover, by pointer", async ({ page, wo
   await expect(page.getByRole("textbox", { name: "Title of the plan" })).toHaveValue("Reading cushion, again");
 });
 
-test("a pad becomes a planned, cut and measured cover, by keyboard alone", async ({ page, workshop }) => {
+test("an insert becomes a planned, cut and measured cover, by keyboard alone", async ({ page, workshop }) => {
   takes(30); // a whole cover, value by value
   await open(page, workshop.url);
   /** What has the focus, by its label or by its text. */
@@ -156,8 +156,8 @@ test("a pad becomes a planned, cut and measured cover, by keyboard alone", async
     await page.keyboard.press("Enter");
     await saved(page);
   };
-  await expect(page.getByLabel("Width of the pad")).toBeVisible();
-  await tabTo("Width of the pad");
+  await expect(page.getByLabel("Width of the insert")).toBeVisible();
+  await tabTo("Width of the insert");
   await page.keyboard.type("16");
   await page.keyboard.press("Tab");
   await page.keyboard.type("16");
@@ -192,7 +192,7 @@ test("a pad becomes a planned, cut and measured cover, by keyboard alone", async
   await expect(page.locator("input[type=checkbox]:focus")).toBeChecked();
 
   await page.keyboard.press("3");
-  await expect(page.getByRole("heading", { name: "Measure the pad" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Measure the insert" })).toBeVisible();
   for (let i = 0; i < 7; i++) {
     await tabTo("Done, next step");
     await page.keyboard.press("Enter");

@@ -10,9 +10,9 @@ test("the cupboard goes out as a table and comes in after a look", async ({ page
     page.getByRole("link", { name: "The cupboard as CSV" }).click(),
   ]);
   const table = readFileSync(await download.path(), "utf8");
-  const input = page.getByLabel("CSV file with cloths");
+  const input = page.getByLabel("CSV file with fabrics");
   await input.setInputFiles(csv(table));
-  await expect(page.getByText(/^All \d+ cloths are in the cupboard just so/)).toBeVisible();
+  await expect(page.getByText(/^All \d+ fabrics are in the cupboard just so/)).toBeVisible();
   await page.getByRole("button", { name: "Leave it" }).click();
 
   await input.setInputFiles(csv('name,have\nmadder stripe,3 yd\n"sea, linen",1 yd\n'));
@@ -29,7 +29,7 @@ test("a table with mistakes is refused whole, each named", async ({ page, demo }
   const cloths = page.getByRole("heading", { level: 2 });
   await expect(page.getByRole("heading", { name: "calico" })).toBeVisible();
   const before = await cloths.count();
-  const input = page.getByLabel("CSV file with cloths");
+  const input = page.getByLabel("CSV file with fabrics");
   await input.setInputFiles(csv("name,have\ngood one,1 yd\nbad one,much\nother,1 yd,too many\n"));
   const alert = page.getByRole("alert");
   await expect(alert).toContainText("Row 3, column have");
@@ -39,7 +39,7 @@ test("a table with mistakes is refused whole, each named", async ({ page, demo }
   await input.setInputFiles(csv(`name\n${"x\n".repeat(100_000)}`));
   await expect(alert).toContainText("stands in row 2 already");
   await input.setInputFiles(csv(`name\n${Array.from({ length: 100_000 }, (_, i) => i).join("\n")}`));
-  await expect(alert).toContainText("there are more than 2000 cloths");
+  await expect(alert).toContainText("there are more than 2000 fabrics");
   await expect(cloths).toHaveCount(before);
   await accessible(alert);
 });

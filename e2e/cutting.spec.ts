@@ -7,16 +7,16 @@ const ended = { timeout: 120_000 };
 /** What the app says in passing. */
 const said = (page: Page) => page.locator(".MuiSnackbar-root");
 
-test("a shorter lay is looked for, and what is found stays in the plan", async ({ page, demo }) => {
+test("a shorter cutting layout is looked for, and what is found stays in the plan", async ({ page, demo }) => {
   takes(35);
   const plan = "returns-scanner-hood-sashed-top";
   await open(page, `${demo.url}/plans/${plan}/cut`);
-  const check = page.getByRole("region", { name: "Cloth ink canvas" });
+  const check = page.getByRole("region", { name: "Fabric ink canvas" });
   await check.getByRole("button", { name: /Look for a shorter lay/ }).click();
-  await expect(check.getByText(/(A lay of .* was found|Nothing shorter was found)/)).toBeVisible(ended);
+  await expect(check.getByText(/(A cutting layout of .* was found|Nothing shorter was found)/)).toBeVisible(ended);
   await saved(page);
   const { plan: kept } = await stored(demo, plan);
-  const found = await check.getByText(/A lay of .* was found/).count();
+  const found = await check.getByText(/A cutting layout of .* was found/).count();
   expect(Object.keys(kept.lays ?? {}).length).toBe(found);
   await accessible(check);
 });
@@ -25,12 +25,12 @@ test("several plans on one lay; a search is ended when it will do", async ({ pag
   takes(35);
   await open(page, `${demo.url}/cloth/shopping`);
   await page.getByRole("link", { name: "Lay them together on moss leaf" }).click();
-  await expect(page.getByRole("heading", { name: "On one lay of moss leaf" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "On one cutting layout of moss leaf" })).toBeVisible();
   await expect(page.getByText(/^Laid together they take/)).toBeVisible();
   await accessible(page);
-  await page.getByRole("button", { name: "Look for a shorter lay" }).click();
+  await page.getByRole("button", { name: "Look for a shorter cutting layout" }).click();
   await page.getByRole("button", { name: "That will do" }).click();
-  await expect(page.getByText(/(A lay of .* was found|Nothing shorter was found)/)).toBeVisible(ended);
+  await expect(page.getByText(/(A cutting layout of .* was found|Nothing shorter was found)/)).toBeVisible(ended);
   const plans = page.getByRole("group").getByRole("checkbox");
   for (let n = (await plans.count()) - 1; n > 0; n--) {
     await plans.nth(n).click();
@@ -40,26 +40,26 @@ test("several plans on one lay; a search is ended when it will do", async ({ pag
   await expect(page.getByText("Laying them together saves nothing.")).toBeVisible();
 });
 
-test("cloth is kept for a plan and let go again", async ({ page, demo }) => {
+test("fabric is kept for a plan and let go again", async ({ page, demo }) => {
   await open(page, `${demo.url}/plans/${reading}/cut`);
-  const calico = page.getByRole("region", { name: "Cloth calico" });
-  await expect(calico.getByText("All of it comes from odd pieces.")).toBeVisible();
+  const calico = page.getByRole("region", { name: "Fabric calico" });
+  await expect(calico.getByText("All of it comes from offcuts.")).toBeVisible();
   await calico.getByRole("button", { name: /^Keep it for this plan/ }).click();
-  await expect(calico.getByText("Kept for this plan: 1 odd piece.")).toBeVisible();
+  await expect(calico.getByText("Kept for this plan: 1 offcut.")).toBeVisible();
   await open(page, `${demo.url}/plans/pinwheel-cushion-for-the-reading-corner/cut`);
-  await expect(page.getByRole("region", { name: "Cloth calico" }).getByText(/^Takes/)).toBeVisible();
+  await expect(page.getByRole("region", { name: "Fabric calico" }).getByText(/^Takes/)).toBeVisible();
   await open(page, `${demo.url}/cloth`);
   await expect(page.getByText("kept for Reading-corner cushion")).toBeVisible();
   await open(page, `${demo.url}/plans/${reading}/cut`);
   await calico.getByRole("button", { name: /^Let it go/ }).click();
   await expect(calico.getByRole("button", { name: /^Keep it for this plan/ })).toBeVisible();
   await said(page).getByRole("button", { name: "Undo" }).click();
-  await expect(calico.getByText("Kept for this plan: 1 odd piece.")).toBeVisible();
+  await expect(calico.getByText("Kept for this plan: 1 offcut.")).toBeVisible();
 });
 
 test("what is left when all is cut goes back into the cupboard, and out again", async ({ page, demo }) => {
   await open(page, `${demo.url}/plans/${reading}/cut`);
-  const leaf = page.getByRole("region", { name: "Cloth ink leaf" });
+  const leaf = page.getByRole("region", { name: "Fabric ink leaf" });
   await leaf.getByRole("checkbox").check();
   await saved(page);
   await leaf.getByRole("button", { name: /^Put what is left back/ }).click();
@@ -76,13 +76,13 @@ test("what is left when all is cut goes back into the cupboard, and out again", 
   await open(page, `${demo.url}/cloth`);
   await expect(
     page.getByRole("listitem").filter({ has: page.getByRole("heading", { name: "ink leaf" }) }),
-  ).toContainText("An odd piece");
+  ).toContainText("An offcut");
 });
 
 test("pieces are drawn round where templates are the school", async ({ page, demo }) => {
   await open(page, `${demo.url}/plans/${reading}/cut`);
   await page.getByRole("combobox", { name: "How pieces are cut" }).selectOption("template");
-  const leaf = page.getByRole("region", { name: "Cloth ink leaf" });
+  const leaf = page.getByRole("region", { name: "Fabric ink leaf" });
   await expect(leaf.getByText(/^Draw round 8/)).toBeVisible();
   await expect(leaf.getByText(/Set the ruler/)).toHaveCount(0);
   await page.getByRole("link", { name: "Cut at the table" }).click();
@@ -112,7 +112,7 @@ test("what a batch costs, every sum with how it comes about", async ({ page, dem
   await expect(page.getByText(/The margin cannot be -5/).first()).toBeVisible();
 });
 
-test("thread, zips and odd pieces in the cupboard", async ({ page, demo }) => {
+test("thread, zips and offcuts in the cupboard", async ({ page, demo }) => {
   await open(page, `${demo.url}/cloth`);
   await page.getByRole("button", { name: "Put a thing in" }).click();
   const form = page.getByRole("form", { name: "A thing" });
@@ -126,20 +126,20 @@ test("thread, zips and odd pieces in the cupboard", async ({ page, demo }) => {
   await form.getByLabel("How many there are").fill("3");
   await form.getByRole("button", { name: "Keep it" }).click();
   await expect(page.getByText("as zip, 3 of 12″")).toBeVisible();
-  await page.getByRole("button", { name: "Take out red zips" }).click();
+  await page.getByRole("button", { name: "Remove red zips" }).click();
   await expect(page.getByText("as zip, 3 of 12″")).toHaveCount(0);
   await page.getByRole("button", { name: "Put it back" }).click();
   await expect(page.getByText("as zip, 3 of 12″")).toBeVisible();
 
   await page.getByRole("button", { name: "Change slate" }).click();
-  const cloth = page.getByRole("form", { name: "A cloth" });
+  const cloth = page.getByRole("form", { name: "A fabric" });
   await cloth.getByText(/^Odd pieces/).click();
   await cloth.getByRole("button", { name: "Add pieces" }).click();
   await cloth.getByLabel("How many").fill("24");
-  await cloth.getByLabel("Width, across the cloth").fill("5");
+  await cloth.getByLabel("Width, across the fabric").fill("5");
   await cloth.getByLabel("Length", { exact: true }).fill("0");
   await cloth.getByRole("button", { name: "Keep it" }).click();
-  await expect(cloth.getByRole("alert")).toContainText("The length of an odd piece cannot be 0");
+  await expect(cloth.getByRole("alert")).toContainText("The length of an offcut cannot be 0");
   await cloth.getByLabel("Length", { exact: true }).fill("5");
   await cloth.getByRole("button", { name: "Keep it" }).click();
   const kept = page.locator(".cloth-row").filter({ hasText: "24 pieces 5" });
@@ -147,11 +147,11 @@ test("thread, zips and odd pieces in the cupboard", async ({ page, demo }) => {
   await accessible(kept);
 });
 
-test("a cloth is shown by its photo, and drawn again", async ({ page, demo }) => {
+test("a fabric is shown by its photo, and drawn again", async ({ page, demo }) => {
   await open(page, `${demo.url}/cloth`);
   await page.getByRole("button", { name: "Change slate" }).click();
-  const cloth = page.getByRole("form", { name: "A cloth" });
-  const photo = cloth.getByLabel("Photo of the cloth");
+  const cloth = page.getByRole("form", { name: "A fabric" });
+  const photo = cloth.getByLabel("Photo of the fabric");
   await photo.setInputFiles({ name: "list.csv", mimeType: "text/csv", buffer: Buffer.from("name\nleaf\n") });
   await expect(cloth.getByRole("alert")).toContainText("no picture that can be read");
   await photo.setInputFiles({ name: "slate.png", mimeType: "image/png", buffer: await page.screenshot() });

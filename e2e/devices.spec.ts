@@ -64,7 +64,7 @@ test("a tape reads into the value at hand, and nothing without one", async ({ pa
   await expect(page.getByText("does not fit a panel")).toHaveCount(0);
 });
 
-test("at a gate one side after the other is measured, and a slip of the unit is asked about", async ({
+test("at a measuring step one side after the other is measured, and a slip of the unit is asked about", async ({
   page,
   demo,
 }) => {
@@ -101,15 +101,15 @@ test("a tape that fails is named, and nothing is entered", async ({ page, demo }
   expect((await stored(demo, hood)).plan).toEqual(before);
 });
 
-test("a scale weighs the fibre of a pad and a piece of cloth", async ({ page, demo }) => {
+test("a scale weighs the fibre of an insert and a piece of fabric", async ({ page, demo }) => {
   await device(demo, "scale", { connected: true, faults: { noise: 0, unit: "g", battery: 100, gone: false } });
   await open(page, `${demo.url}/plans/poetry-corner-cushion/sew`);
-  await page.getByRole("button", { name: "Make the pad" }).click();
+  await page.getByRole("button", { name: "Make the insert" }).click();
   await page.getByRole("textbox", { name: "Fibre, in grams" }).click();
   await measure(page, "412", "Weigh");
-  await expect(page.getByText("92 g more than the pad takes")).toBeVisible();
+  await expect(page.getByText("92 g more than the insert takes")).toBeVisible();
   await measure(page, "250", "Weigh");
-  await expect(page.getByText("more than the pad takes")).toHaveCount(0);
+  await expect(page.getByText("more than the insert takes")).toHaveCount(0);
   await expect
     .poll(async () => (await stored(demo, "poetry-corner-cushion")).plan.measured.at(-1))
     .toEqual({ gate: "gate.role:filled", weight: 250 });
@@ -134,7 +134,7 @@ test("a cutter cuts, jams, goes on, and is cancelled", async ({ page, demo }) =>
   await page.getByRole("button", { name: "End panel", exact: true }).click();
   await page.getByRole("button", { name: "End panel to the cutter" }).click();
   const job = page.getByRole("region", { name: /End panel, Turntable hood.* on the cutter/ });
-  await expect(job).toContainText("The cloth has slipped under the knife. Smooth it down where it lies, and go on.");
+  await expect(job).toContainText("The fabric has slipped under the knife. Smooth it down where it lies, and go on.");
   await expect(job.getByRole("img", { name: "What the cutter has done" })).toBeVisible();
   await accessible(job);
   await job.getByRole("button", { name: "Go on" }).click();

@@ -3,8 +3,8 @@ import { accessible, expect, open, pick, put, saved, shown, stored, takes, test 
 /** A cover of a pad of so many inches each way, planned in a workshop with nothing in it. */
 async function begin(page: import("@playwright/test").Page, url: string, inches: string) {
   await open(page, url);
-  await put(page, "Width of the pad", inches);
-  await put(page, "Height of the pad", inches);
+  await put(page, "Width of the insert", inches);
+  await put(page, "Height of the insert", inches);
   await page.getByRole("button", { name: "Plan its cover" }).click();
   await expect(page).toHaveURL(/plans\/a-new-cover/);
   await shown(page);
@@ -18,7 +18,7 @@ test("patches are sewn with one seam and closed with another, and a back waits w
   await begin(page, workshop.url, "16");
   // One piece of cloth is as large as it is cut: its back need not wait.
   const brief = page.locator(".brief");
-  await expect(brief).toContainText("since one piece of cloth is as large as it is cut");
+  await expect(brief).toContainText("since one piece of fabric is as large as it is cut");
   await expect(page.getByText("waits for the measured front")).toHaveCount(0);
   await pick(page, "When the back is cut", "yes");
   await expect(page.getByText("waits for the measured front")).toHaveCount(1);
@@ -52,18 +52,18 @@ test("patches are sewn with one seam and closed with another, and a back waits w
   await accessible(brief);
 });
 
-test("cloths are described where they are chosen, and taken out again", async ({ page, workshop }) => {
+test("fabrics are described where they are chosen, and taken out again", async ({ page, workshop }) => {
   takes(15);
   await begin(page, workshop.url, "16");
   await pick(page, "Kind of front", "grid");
-  await pick(page, "Add a cloth to the patches", "another");
-  await put(page, "Name of cloth B", "sea dot");
+  await pick(page, "Add a fabric to the patches", "another");
+  await put(page, "Name of fabric B", "sea dot");
   await pick(page, "How sea dot is drawn", "dot");
-  const first = page.getByRole("combobox", { name: "Cloth 1 of the patches" });
-  await expect(first.getByRole("option")).toHaveText(["cloth A", "sea dot", "another cloth", "take it out"]);
+  const first = page.getByRole("combobox", { name: "Fabric 1 of the patches" });
+  await expect(first.getByRole("option")).toHaveText(["fabric A", "sea dot", "another fabric", "remove it"]);
   await pick(page, "Weight of sea dot", "knit"); // its backing is ironed on before anything is cut from it
   await expect(page.locator(".brief")).toContainText("a knit, backed first");
-  await pick(page, "Weight of cloth A", "heavy");
+  await pick(page, "Weight of fabric A", "heavy");
   await page.getByRole("link", { name: "Sew", exact: true }).click();
   const steps = page.getByRole("list", { name: "Steps" }).getByRole("button");
   await expect(steps.nth(1)).toContainText("Back the sea dot");
@@ -72,15 +72,15 @@ test("cloths are described where they are chosen, and taken out again", async ({
   await shown(page);
   await pick(page, "Layers of batting", "1");
   await expect(first.getByRole("option")).toHaveCount(4); // no batting among the patches
-  await expect(page.getByRole("combobox", { name: "Cloth of the batting" }).getByRole("option")).toHaveText([
+  await expect(page.getByRole("combobox", { name: "Fabric of the batting" }).getByRole("option")).toHaveText([
     "cotton batting",
     "another batting",
   ]);
-  await pick(page, "Cloth 2 of the patches", "");
-  await page.getByRole("button", { name: "Take sea dot out" }).click();
-  await expect(page.getByRole("textbox", { name: "Name of cloth B", exact: true })).toHaveCount(0);
+  await pick(page, "Fabric 2 of the patches", "");
+  await page.getByRole("button", { name: "Remove sea dot" }).click();
+  await expect(page.getByRole("textbox", { name: "Name of fabric B", exact: true })).toHaveCount(0);
   await page.getByRole("button", { name: "Undo" }).click();
-  await expect(page.getByRole("textbox", { name: "Name of cloth B", exact: true })).toHaveValue("sea dot");
+  await expect(page.getByRole("textbox", { name: "Name of fabric B", exact: true })).toHaveValue("sea dot");
   await saved(page);
   const { plan } = await stored(workshop, "a-new-cover");
   expect(plan.cloths.B.swatch.motif).toBe("dot");
@@ -94,15 +94,15 @@ test("another unit changes nothing that is there", async ({ page, workshop }) =>
     body: JSON.stringify({ cloth: { name: "moss", width: "44" } }),
   });
   await open(page, workshop.url);
-  await put(page, "Width of the pad", "17");
+  await put(page, "Width of the insert", "17");
   await pick(page, "Unit of the workshop", "cm");
-  await expect(page.getByRole("textbox", { name: "Width of the pad" })).toHaveValue(/17 in/);
-  await expect(page.getByRole("textbox", { name: "Height of the pad" })).toHaveValue(/50/);
+  await expect(page.getByRole("textbox", { name: "Width of the insert" })).toHaveValue(/17 in/);
+  await expect(page.getByRole("textbox", { name: "Height of the insert" })).toHaveValue(/50/);
   await page.getByRole("button", { name: "Plan its cover" }).click();
   await expect(page).toHaveURL(/plans\/a-new-cover/);
   await shown(page);
   await expect(page.locator(".brief")).toContainText("Seams are 0.7 cm");
-  await pick(page, "Cloth A, from the cupboard", "moss");
+  await pick(page, "Fabric A, from the cupboard", "moss");
   await expect(page.getByRole("textbox", { name: "Width of moss", exact: true })).toHaveValue(/111\.76/);
   await open(page, `${workshop.url}/cloth`);
   await expect(page.getByText("111.8 cm").first()).toBeVisible();
@@ -202,19 +202,19 @@ test("a part of a stack is longer than its place, and squared up when the parts 
   await begin(page, workshop.url, "16");
   await pick(page, "Kind of front", "stack");
   const cuts = page.getByRole("list", { name: "All cuts" });
-  await put(page, "How much longer part 1 is than its place", "1");
+  await put(page, "How much longer section 1 is than its place", "1");
   await expect(cuts).toContainText("1 × 171/2″ × 81/2″");
   await expect(cuts).toContainText("1 × 161/2″ × 81/2″");
-  await put(page, "How much longer part 1 is than its place", "20"); // more than it covers
+  await put(page, "How much longer section 1 is than its place", "20"); // more than it covers
   await expect(page.getByRole("alert")).toContainText("cannot be 20″");
   await page.getByRole("button", { name: "Make it 12″" }).click();
   await expect(page.getByRole("alert")).toHaveCount(0);
-  await put(page, "How much longer part 1 is than its place", "1");
+  await put(page, "How much longer section 1 is than its place", "1");
   await pick(page, "Which piece of the back lies outside", "yes");
   await page.getByRole("link", { name: "Sew", exact: true }).click();
   const steps = page.getByRole("list", { name: "Steps" }).getByRole("button");
   await steps.filter({ hasText: "Join the parts" }).click();
-  await expect(page.getByText("Part 1 stands out 1/2″ at either end: it is trimmed off next.")).toBeVisible();
+  await expect(page.getByText("Section 1 extends 1/2″ past either end: it is trimmed off next.")).toBeVisible();
   await expect(steps).toContainText(["Join the parts", "Square up the parts", "Measure the front"]);
   await steps.filter({ hasText: "Hem the back pieces" }).click();
   await expect(page.getByText("comes to lie in the middle of the back, 161/2″ long")).toBeVisible();

@@ -59,7 +59,7 @@ for (const name of ["in three dimensions", "drawn still"]) {
       await changes(page, () => slider.press("Home"));
       await expect(page.getByRole("application", { name: /, flat/ })).toBeVisible();
       await changes(page, () => page.locator(".fold-frame").press("ArrowLeft"));
-      await changes(page, () => page.getByRole("checkbox", { name: "which way the cloth runs" }).click());
+      await changes(page, () => page.getByRole("checkbox", { name: "which way the fabric runs" }).click());
       if (!still) {
         await slider.press("End");
         await changes(page, () => page.getByRole("checkbox", { name: "see what is inside" }).check());
@@ -78,7 +78,7 @@ for (const name of ["in three dimensions", "drawn still"]) {
       await folded(page, `${demo.url}/plans/reading-corner-cushion`);
       await changes(page, () => page.getByRole("checkbox", { name: "filled" }).uncheck());
       await expect(page.locator(".fold-room")).toContainText("19″ across (20″ across − 1″ ease)");
-      await changes(page, () => put(page, "Width of the pad", "24"));
+      await changes(page, () => put(page, "Width of the insert", "24"));
       await expect(page.locator(".fold-room")).toContainText("23″ across");
     });
   });

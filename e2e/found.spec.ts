@@ -8,7 +8,7 @@ test("the cover follows a counted panel", async ({ page, demo }) => {
   await put(page, "Squares of the design across", "168");
   await expect(page.getByText("finishes 18″ × 13″")).toBeVisible();
   await put(page, "Squares to the inch", "2");
-  await expect(page.getByText("Counted cloth does not have 2 squares to the inch.")).toBeVisible();
+  await expect(page.getByText("Counted fabric does not have 2 squares to the inch.")).toBeVisible();
   await put(page, "Squares to the inch", "14");
   await accessible(page.locator(".brief"));
   await page.getByRole("link", { name: "Sew", exact: true }).click();

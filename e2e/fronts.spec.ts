@@ -15,12 +15,12 @@ test("a block of the library, from the picture to its triangles and steps", asyn
   await expect(cuts(page)).toContainText("quarter-square triangles, 4 from each");
   await pick(page, "Block", "pinwheel");
   await expect(cuts(page)).toContainText("32 × 27/8″ square");
-  await pick(page, "School of triangles", "many");
+  await pick(page, "Method for triangles", "many");
   await expect(cuts(page)).toContainText("8 × 6″ square");
   await expect(page.getByRole("table", { name: /64 half-square triangles of 2″/ })).toContainText("16 squares of 6″");
   await saved(page);
   await page.getByRole("link", { name: "Cut", exact: true }).click();
-  await expect(page.getByRole("region", { name: "Cloth ink leaf" })).toContainText(
+  await expect(page.getByRole("region", { name: "Fabric ink leaf" })).toContainText(
     "sewn in pairs along both diagonals for 64 patches",
   );
   await page.getByRole("link", { name: "Sew", exact: true }).click();
@@ -38,7 +38,7 @@ test("set on point: blocks, side and corner triangles", async ({ page, demo }) =
   await put(page, "Patches down", "3");
   await expect(cuts(page)).toContainText("side triangles, 4 from each");
   await expect(cuts(page)).toContainText("corner triangles, 2 from each");
-  await pick(page, "Cloth of the setting triangles", "C");
+  await pick(page, "Fabric of the setting triangles", "C");
   await saved(page);
   const { reckoning } = await stored(demo, "reading-corner-cushion");
   expect(reckoning.counts).toMatchObject({ "side triangles": 8, "corner triangles": 4, patches: 13 });
@@ -50,24 +50,24 @@ test("set on point: blocks, side and corner triangles", async ({ page, demo }) =
 
 test("seven rows of five with an outside sash: 42 short ones and 8 long", async ({ page, demo }) => {
   await open(page, `${demo.url}${plan}`);
-  await put(page, "Width of the pad", "19");
-  await put(page, "Height of the pad", "26");
+  await put(page, "Width of the insert", "19");
+  await put(page, "Height of the insert", "26");
   await page.getByRole("button", { name: "Take border 1 off" }).click();
   await put(page, "Patches across", "5");
   await put(page, "Patches down", "7");
   await put(page, "Finished width of a patch", "3");
   await put(page, "Finished height of a patch", "3");
-  await pick(page, "Sashes", "outside");
-  await expect(page.getByText(": 42 short sashes, 8 long sashes")).toBeVisible();
+  await pick(page, "Sashing", "outside");
+  await expect(page.getByText(": 42 short sashing strips, 8 long sashes")).toBeVisible();
   await expect(page.getByRole("alert")).toHaveCount(0);
-  await pick(page, "Posts where sashes meet", "C");
-  await expect(page.getByText(": 82 short sashes, 48 posts")).toBeVisible();
+  await pick(page, "Cornerstones where sashing meets", "C");
+  await expect(page.getByText(": 82 short sashing strips, 48 cornerstones")).toBeVisible();
 });
 
 test("borders meet in each way, and may be of patches", async ({ page, demo }) => {
   await open(page, `${demo.url}${plan}`);
   await pick(page, "Corners of border 1", "squares");
-  await pick(page, "Cloth of the corner squares of border 1", "A");
+  await pick(page, "Fabric of the corner squares of border 1", "A");
   await expect(cuts(page)).toContainText("border, corner squares");
   await pick(page, "Corners of border 1", "mitred");
   await page.getByRole("button", { name: /border, sides/ }).click();
@@ -142,13 +142,13 @@ test("a block is divided by pointer and by key, its cuts seen at once", async ({
   await expect(page.getByRole("note").filter({ hasText: "half-square" })).toHaveCount(0);
 });
 
-test("cloths are tried by pointer and by key, changed over, seen as greys and kept side by side", async ({
+test("fabrics are tried by pointer and by key, changed over, seen as greys and kept side by side", async ({
   page,
   demo,
 }) => {
   await open(page, `${demo.url}${plan}`);
-  await page.getByRole("button", { name: "Try cloths" }).click();
-  const colours = page.getByRole("region", { name: "Cloths to try" });
+  await page.getByRole("button", { name: "Try fabrics" }).click();
+  const colours = page.getByRole("region", { name: "Fabrics to try" });
   await expect(colours.getByRole("button", { name: /^A ink leaf/ })).toContainText("× 8");
   const before = await fills(page);
   await colours.getByRole("button", { name: /^D sage check/ }).click();
@@ -168,7 +168,7 @@ test("cloths are tried by pointer and by key, changed over, seen as greys and ke
   await page.getByRole("button", { name: "Keep these colours to compare" }).click();
   await expect(page.locator(".ways figure")).toHaveCount(1);
   const kept = await fills(page);
-  await colours.getByRole("combobox", { name: "Second cloth to change" }).selectOption("C");
+  await colours.getByRole("combobox", { name: "Second fabric to change" }).selectOption("C");
   await colours.getByRole("button", { name: "over" }).click();
   await expect.poll(() => fills(page)).not.toBe(kept);
   await page.getByRole("button", { name: "use it" }).click();
@@ -180,10 +180,10 @@ test("cloths are tried by pointer and by key, changed over, seen as greys and ke
 
 test("mixed patches that are painted stay when the rest is mixed again", async ({ page, demo }) => {
   await open(page, `${demo.url}${plan}`);
-  await page.getByRole("combobox", { name: "Order of the cloths" }).selectOption("scrap");
-  await page.getByRole("combobox", { name: "Add a cloth to the patches" }).selectOption({ label: "sage check" });
+  await page.getByRole("combobox", { name: "Order of the fabrics" }).selectOption("scrap");
+  await page.getByRole("combobox", { name: "Add a fabric to the patches" }).selectOption({ label: "sage check" });
   await saved(page);
-  await page.getByRole("button", { name: "Try cloths" }).click();
+  await page.getByRole("button", { name: "Try fabrics" }).click();
   await page.getByRole("button", { name: /^D sage check/ }).click();
   await page.locator(".cell.pick").nth(5).click();
   await expect(page.getByText(", 1 kept")).toBeVisible();
@@ -193,13 +193,13 @@ test("mixed patches that are painted stay when the rest is mixed again", async (
   await expect(page.getByText(", 1 kept")).toHaveCount(0);
 });
 
-test("a front of four hundred patches: one of them in another cloth changes nothing else", async ({ page, demo }) => {
+test("a front of four hundred patches: one of them in another fabric changes nothing else", async ({ page, demo }) => {
   await open(page, `${demo.url}${plan}`);
   await pick(page, "Size of the patches", "yes");
   await put(page, "Patches across", "20");
   await put(page, "Patches down", "20");
   await expect(page.locator(".cell.pick")).toHaveCount(406); // with four pieces of the border and two of the back
-  await page.getByRole("button", { name: "Try cloths" }).click();
+  await page.getByRole("button", { name: "Try fabrics" }).click();
   await page.getByRole("button", { name: /^D sage check/ }).click();
   await saved(page);
   await page.evaluate(() => {
@@ -228,7 +228,7 @@ test("fronts of every kind begin so that they can be cut", async ({ page, demo }
   for (const [kind, what] of [
     ["strips", "strip 1"],
     ["checker", "strips to be sewn together"],
-    ["stack", "part 2: panel"],
+    ["stack", "section 2: panel"],
     ["found", "found panel"],
     ["gathered", "panel to be gathered"],
   ] as const) {
@@ -248,12 +248,12 @@ test("strips and parts are halved, and what does not fill is said", async ({ pag
   await page.getByRole("alert").first().getByRole("button", { name: "All strips in proportion" }).click();
   await expect(page.getByRole("alert")).toHaveCount(0);
   await pick(page, "Kind of front", "stack");
-  await pick(page, "Kind of part 2", "grid");
+  await pick(page, "Kind of section 2", "grid");
   await expect(page.getByRole("list", { name: "Parts from the top" })).toContainText("Patches in a grid");
-  await page.getByRole("button", { name: "Halve the last part" }).click();
-  await expect(page.getByLabel("Finished height of part 3")).toBeVisible();
-  await page.getByRole("button", { name: "Take part 3 out" }).click();
-  await expect(page.getByLabel("Finished height of part 3")).toHaveCount(0);
+  await page.getByRole("button", { name: "Halve the last section" }).click();
+  await expect(page.getByLabel("Finished height of section 3")).toBeVisible();
+  await page.getByRole("button", { name: "Remove section 3" }).click();
+  await expect(page.getByLabel("Finished height of section 3")).toHaveCount(0);
 });
 
 test("the ends of a hood may be pieced", async ({ page, demo }) => {
@@ -297,7 +297,7 @@ test("folded windows: units that fit, patches, points and how they are folded", 
   await accessible(page);
 });
 
-test("a patch of a block is given a cloth that the face did not have", async ({ page, demo }) => {
+test("a patch of a block is given a fabric that the face did not have", async ({ page, demo }) => {
   await open(page, `${demo.url}/plans/pinwheel-cushion-for-the-reading-corner`);
   await page.getByRole("button", { name: "divide it further" }).click();
   const dialog = page.getByRole("dialog", { name: "Divide the block" });
@@ -307,7 +307,7 @@ test("a patch of a block is given a cloth that the face did not have", async ({ 
   await expect(dialog.getByRole("button", { name: /^C madder stripe/ })).toHaveAttribute("aria-pressed", "true");
   await dialog.getByRole("button", { name: "Done" }).click();
   await expect.poll(() => fills(page)).not.toBe(before);
-  await expect(page.getByRole("combobox", { name: "Cloth 3 of the patches" })).toHaveValue("C");
+  await expect(page.getByRole("combobox", { name: "Fabric 3 of the patches" })).toHaveValue("C");
   await saved(page);
   const { reckoning } = await stored(demo, "pinwheel-cushion-for-the-reading-corner");
   const cloths = new Set(
@@ -370,8 +370,8 @@ test("a front with borders and colourways comes back from every other kind as it
 
 test("folded windows that fill no front of its size are refused with the sizes", async ({ page, demo }) => {
   await open(page, `${demo.url}${plan}`);
-  await put(page, "Width of the pad", "18");
-  await put(page, "Height of the pad", "12 3/8");
+  await put(page, "Width of the insert", "18");
+  await put(page, "Height of the insert", "12 3/8");
   await page.getByLabel("Kind of front").selectOption("windows");
   const refused = page.getByText(/^Folded windows do not fit:/);
   await expect(refused).toContainText("the front takes");

@@ -97,11 +97,11 @@ test("a patch on the sheet selects its cut", async ({ page, demo }) => {
   await expect(page.getByRole("list", { name: /The sum of Patch of ink leaf/ })).toContainText("= 41/2″");
 });
 
-test("the three orders of cloths", async ({ page, demo }) => {
+test("the three orders of fabrics", async ({ page, demo }) => {
   await open(page, `${demo.url}/plans/reading-corner-cushion`);
-  const order = page.getByRole("combobox", { name: "Order of the cloths" });
+  const order = page.getByRole("combobox", { name: "Order of the fabrics" });
   await order.selectOption("scrap");
-  await page.getByRole("combobox", { name: "Add a cloth to the patches" }).selectOption({ label: "sage check" });
+  await page.getByRole("combobox", { name: "Add a fabric to the patches" }).selectOption({ label: "sage check" });
   await saved(page);
   const layout = () =>
     page.locator(".sheet .cell").evaluateAll((cells) => cells.map((c) => c.getAttribute("fill")?.slice(-2)).join(""));
@@ -112,7 +112,7 @@ test("the three orders of cloths", async ({ page, demo }) => {
   await order.selectOption("rows");
   await saved(page);
   expect(await layout()).toBe(mixed); // laid by hand begins as it lies
-  await page.getByRole("button", { name: "Try cloths" }).click();
+  await page.getByRole("button", { name: "Try fabrics" }).click();
   await page.getByRole("button", { name: /^C madder stripe/ }).click();
   await page.locator(".cell.pick").first().click();
   await expect.poll(layout).not.toBe(mixed);
@@ -146,7 +146,7 @@ test("the cupboard: add, change, take out and put back", async ({ page, demo }) 
   await page.getByRole("textbox", { name: "Length left" }).fill("2 1/2 yd");
   await page.getByRole("button", { name: "Keep it" }).click();
   await expect(page.getByText("There are 21/2 yd.")).toBeVisible();
-  await page.getByRole("button", { name: "Take out calico" }).click();
+  await page.getByRole("button", { name: "Remove calico" }).click();
   await expect(page.getByRole("heading", { name: "calico" })).toHaveCount(0);
   await page.getByRole("button", { name: "Put it back" }).click();
   await expect(page.getByRole("heading", { name: "calico" })).toBeVisible();

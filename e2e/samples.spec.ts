@@ -12,7 +12,7 @@ test("a sample of the stack at hand: sewn, measured, and the cuts follow", async
   await open(page, `${demo.url}/plans/${reading}`);
   await expect(cuts(page)).toContainText("25/8″ × 161/2″border, sides");
   await expect(page.getByText("between 0.48 to 1.34 %")).toBeVisible();
-  await page.getByRole("button", { name: "Sew a sample of this stack" }).click();
+  await page.getByRole("button", { name: "Sew a sample of these layers" }).click();
   const sample = page
     .getByRole("listitem")
     .filter({ has: page.getByRole("textbox", { name: /^Name, Square for Reading-corner/ }) });
@@ -38,7 +38,7 @@ test("a sample of the stack at hand: sewn, measured, and the cuts follow", async
   await pick(page, "Quilting", "squares");
   await expect(page.getByText(/was quilted otherwise: its puff of .* mm a face gives the figures here/)).toBeVisible();
   await pick(page, "Layers of batting", "2");
-  await expect(page.getByText(/was sewn of another stack: with 1 battings, not 2/)).toBeVisible();
+  await expect(page.getByText(/was sewn of other layers: with 1 battings, not 2/)).toBeVisible();
   for (const _ of [1, 2, 3]) await page.getByRole("button", { name: "Undo" }).click();
   await expect(cuts(page)).toContainText("25/8″ × 161/2″border, sides");
 });
@@ -99,7 +99,7 @@ test("the border follows the measured centre, and what is cut stays", async ({ p
   await put(page, "Measured up", "16 3/8");
   await saved(page);
   await page.getByRole("link", { name: "Cut", exact: true }).click();
-  const stripe = page.getByRole("region", { name: "Cloth madder stripe" });
+  const stripe = page.getByRole("region", { name: "Fabric madder stripe" });
   await expect(stripe).toContainText("2 × 23/4″ × 163/8″ border, sides");
   await stripe.getByRole("checkbox", { name: /border, sides/ }).check();
   await saved(page);

@@ -13,7 +13,7 @@ test("the time of a step, taken, corrected, and kept when the server is killed",
   });
   const { id } = await made.json();
   await open(page, `${workshop.url}/plans/${id}/sew`);
-  await page.getByRole("button", { name: "Start the clock" }).click();
+  await page.getByRole("button", { name: "Start the timer" }).click();
   await saved(page);
   const since = (await stored(workshop, id)).plan.progress.running.since;
   await workshop.stop("SIGKILL");
@@ -21,7 +21,7 @@ test("the time of a step, taken, corrected, and kept when the server is killed",
   await page.reload();
   await expect(page.getByText(/under a minute so far|1 min so far/)).toBeVisible();
   expect((await stored(workshop, id)).plan.progress.running.since).toBe(since);
-  await page.getByRole("button", { name: "Stop the clock" }).click();
+  await page.getByRole("button", { name: "Stop the timer" }).click();
   await saved(page);
   const took = page.getByRole("textbox", { name: /^Minutes .* took$/ });
   await took.fill("12.5");
@@ -33,19 +33,19 @@ test("the time of a step, taken, corrected, and kept when the server is killed",
   await accessible(page);
 });
 
-test("the usual time of a step is told when it is over; a clock that jumped is not believed", async ({
+test("the usual time of a step is told when it is over; a timer that jumped is not believed", async ({
   apart: page,
   demo,
 }) => {
   await page.clock.install({ time: new Date("2026-11-27T19:00:00Z") });
   await open(page, `${demo.url}/plans/${hood}/sew`);
-  await page.getByRole("button", { name: "Start the clock" }).click();
+  await page.getByRole("button", { name: "Start the timer" }).click();
   await expect(page.getByRole("timer")).toBeVisible();
   await page.clock.runFor("05:00");
   await expect(page.getByText("The usual time is over.")).toBeVisible();
   await page.clock.setFixedTime(new Date("2026-11-27T18:00:00Z"));
-  await page.getByRole("button", { name: "Stop the clock" }).click();
-  await expect(page.getByRole("alert")).toContainText("The clock jumped");
+  await page.getByRole("button", { name: "Stop the timer" }).click();
+  await expect(page.getByRole("alert")).toContainText("The timer jumped");
 });
 
 test("a step before its turn, and one left out, each with its reason", async ({ page, demo }) => {
@@ -250,7 +250,7 @@ test("what went wrong is noted where it happened, with what helps", async ({ pag
   expect((await stored(demo, reading)).plan.progress.troubles).toEqual([
     { step: "step.role:close", kind: "caught-missed", note: "lower left" },
   ]);
-  await page.getByRole("button", { name: /^Take it out/ }).click();
+  await page.getByRole("button", { name: /^Remove it/ }).click();
   await expect(page.getByRole("list", { name: "What went wrong here" })).toHaveCount(0);
 });
 
@@ -338,7 +338,7 @@ test("the log: photos, a search, two side by side, and a pace that is offered", 
   const [, own] = /took ([\d.]+) times what is usual/.exec((await pace.textContent()) ?? "") ?? [];
   expect(Number(own)).toBeGreaterThan(1.13); // as the cushions alone
   expect(Number(own)).toBeLessThan(2); // as the hood alone
-  await expect(page.getByText("the pad does not go in, or strains (1)")).toBeVisible();
+  await expect(page.getByText("the insert does not go in, or strains (1)")).toBeVisible();
   await page.getByLabel("Photo of Turntable hood, listening corner").setInputFiles({
     name: "hood.png",
     mimeType: "image/png",
@@ -371,7 +371,7 @@ test("the log: photos, a search, two side by side, and a pace that is offered", 
   const after = await stored(demo, "label-printer-hood");
   const { settled } = after.reckoning;
   expect(settled.habits.pace).toBe(Number(own));
-  await page.getByRole("button", { name: /^Take out/ }).click();
+  await page.getByRole("button", { name: /^Remove/ }).click();
   await expect(page.getByRole("img", { name: "Turntable hood, listening corner, 1" })).toHaveCount(0);
 });
 
@@ -416,8 +416,8 @@ test("one cover, from its first step to the log, with all that happens on the wa
   };
 
   // The clock runs over the first step, and ends with it.
-  await expect(heading).toHaveText("Measure the pad");
-  await page.getByRole("button", { name: "Start the clock" }).click();
+  await expect(heading).toHaveText("Measure the insert");
+  await page.getByRole("button", { name: "Start the timer" }).click();
   await next.click();
   await expect(heading).toHaveText("Cut the front");
   await page.getByLabel("Minutes Cut the front took").fill("18");
@@ -477,7 +477,7 @@ test("one cover, from its first step to the log, with all that happens on the wa
   await page.getByRole("button", { name: "Something went wrong" }).click();
   await page.getByLabel("What went wrong").selectOption("The stitching was clipped into");
   await page.getByRole("button", { name: "Note it" }).click();
-  await to("Measure the finished cover and put the pad in");
+  await to("Measure the finished cover and put the insert in");
   await put(page, "Measured across", "18 7/8");
   await put(page, "Measured up", "19");
   await next.click();
@@ -505,7 +505,7 @@ test("one cover, from its first step to the log, with all that happens on the wa
   await expect(page).toHaveURL(/log$/);
   const entry = page.locator(".log-entry").filter({ hasText: "Reading-corner cushion" });
   await expect(entry).toContainText("measured 193/8″ × 191/2″");
-  await expect(entry).toContainText("after 3 h 10 min, reckoned were");
+  await expect(entry).toContainText("after 3 h 10 min, estimated were");
   await expect(entry).toContainText("with the time it took");
   await expect(page.getByRole("img", { name: "Reading-corner cushion, 1" })).toBeVisible(); // taken when it was looked over
   await page

@@ -164,9 +164,9 @@ test("shapes are read from a file; what cannot be read changes nothing", async (
   await expect(list(page).locator("summary")).toHaveCount(11);
 });
 
-test("the lay shows each shape as it is cut", async ({ page, demo }) => {
+test("the cutting layout shows each shape as it is cut", async ({ page, demo }) => {
   await open(page, `${demo.url}${plan}/cut`);
-  const straw = page.getByRole("region", { name: "Cloth straw dot" });
+  const straw = page.getByRole("region", { name: "Fabric straw dot" });
   await expect(straw.locator(".template:not(.halo)")).toHaveCount(2);
-  await expect(page.getByRole("region", { name: "Cloth fusible web" })).toBeVisible();
+  await expect(page.getByRole("region", { name: "Fabric fusible web" })).toBeVisible();
 });

@@ -26,27 +26,27 @@ const covers = [
     sizes: { "Width to be covered": "16", "Height to be covered": "12" },
     decide: async (page: Parameters<typeof put>[0]) => put(page, "Ease across", "1/2"),
     cuts: ["1 × 17″ × 121/2″"],
-    step: "Turn the pad",
+    step: "Turn the seat pad",
     sewn: true,
   },
   {
     thing: "boxed",
-    sizes: { "Width of the pad": "36", "Height of the pad": "16", "Thickness of the pad": "3" },
+    sizes: { "Width of the insert": "36", "Height of the insert": "16", "Thickness of the insert": "3" },
     decide: async (page: Parameters<typeof put>[0]) => put(page, "Seam allowance", "1/2"),
     cuts: ["2 × 37″ × 17″", "band, joined from 3"],
-    step: "Turn it and put the pad in",
+    step: "Turn it and put the insert in",
     sewn: true,
   },
   {
     thing: "round",
-    sizes: { "Diameter of the pad": "16" },
+    sizes: { "Diameter of the insert": "16" },
     decide: async (page: Parameters<typeof put>[0]) => put(page, "Ease across", "0"),
     cuts: ["1 × 161/2″ × 161/2″", "back piece"],
     step: "Cut the front round",
   },
   {
     thing: "stool",
-    sizes: { "Diameter of the pad": "14", "Thickness of the pad": "2" },
+    sizes: { "Diameter of the insert": "14", "Thickness of the insert": "2" },
     decide: async (page: Parameters<typeof put>[0]) => {
       await page.getByRole("combobox", { name: "Closure of the band" }).selectOption("zip");
       await put(page, "Gap in the band", "12");
@@ -272,7 +272,7 @@ test("pens in a pocket, belts in a pair, and what goes wrong with them", async (
   await expect(page.getByRole("alert")).toContainText("do not fit straps of");
 });
 
-test("what falls off a rounded panel is struck out on its lay", async ({ page, demo }) => {
+test("what falls off a rounded panel is struck out on its cutting layout", async ({ page, demo }) => {
   await open(page, `${demo.url}/plans/boxed-bench-cushion/cut`);
   await expect(page.locator(".template")).toHaveCount(2);
   await expect(page.getByText("face, then to its outline")).toBeVisible();

@@ -16,7 +16,7 @@ test("at the table: cut by cut, stopped and taken up again, one spoiled", async 
   const count = page.getByText(/^\d+ of \d+$/);
   const before = await count.textContent();
   await page.getByRole("button", { name: "One spoiled" }).click();
-  await expect(page.getByText(/is in the lay once more: cut it from what is left/)).toBeVisible();
+  await expect(page.getByText(/is in the cutting layout once more: cut it from what is left/)).toBeVisible();
   await expect(count).not.toHaveText(before ?? ""); // it is in the lay
   await saved(page);
   const { plan } = await stored(demo, reading);
@@ -29,7 +29,7 @@ test("at the table: cut by cut, stopped and taken up again, one spoiled", async 
     await next.click();
     await saved(page);
   }
-  await page.getByRole("link", { name: "Back to the lays" }).click();
+  await page.getByRole("link", { name: "Back to the cutting layouts" }).click();
   await expect(page.getByRole("checkbox", { checked: true })).toHaveCount(1);
   await page.getByRole("link", { name: "Cut at the table" }).click();
   // Taken up again: what is cut is not asked for any more.

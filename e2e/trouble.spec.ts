@@ -9,9 +9,9 @@ test("what cannot be read gets one message at its value and loses nothing", asyn
   await open(page, `${demo.url}/plans/${id}`);
   for (const [n, [label, text, says]] of (
     [
-      ["Width of the pad", "16 1/0", "divided by 0"],
-      ["Width of the pad", "1 2/3/4", "one line a fraction"],
-      ["Width of the pad", "twelve", "start with a number"],
+      ["Width of the insert", "16 1/0", "divided by 0"],
+      ["Width of the insert", "1 2/3/4", "one line a fraction"],
+      ["Width of the insert", "twelve", "start with a number"],
       ["Overlap of the back", "4 km", "is not a unit here"],
       ["Patches across", "many", "whole number"],
     ] as const
@@ -84,7 +84,7 @@ for (const [kind, at, field] of [
 test("what cannot be cut stops the plan where it stands, with what to type instead", async ({ page, demo }) => {
   await open(page, `${demo.url}/plans/${id}`);
   for (const [label, text, says] of [
-    ["Width of the pad", "-3", "The width of a pad cannot be −3″"],
+    ["Width of the insert", "-3", "The width of an insert cannot be −3″"],
     ["Finished width of a patch", "22", "larger than the front"],
     ["Overlap of the back", "25", "wider than the back itself"],
   ] as const) {
@@ -190,7 +190,7 @@ test("the server stopped in the middle of typing: nothing is lost", async ({ pag
   await workshop.stop("SIGKILL");
   await field.press("Enter");
   await expect(page.getByRole("status").first()).toHaveText(/kept on this device/);
-  await put(page, "Width of the pad", "18");
+  await put(page, "Width of the insert", "18");
 
   // The acknowledged save survived, the rest follows by itself.
   await workshop.again();
@@ -205,7 +205,7 @@ test("a window closed while the server is away is taken up again", async ({ page
   await page.getByRole("button", { name: "Plan its cover" }).click();
   await expect(page.getByRole("textbox", { name: "Title of the plan" })).toBeVisible();
   await workshop.stop();
-  await put(page, "Width of the pad", "15");
+  await put(page, "Width of the insert", "15");
   await expect(page.getByRole("status").first()).toHaveText(/kept on this device/);
   const url = page.url();
   await page.close();
@@ -213,7 +213,7 @@ test("a window closed while the server is away is taken up again", async ({ page
   const again = await context.newPage();
   await again.goto(url);
   await saved(again);
-  await expect(again.getByRole("textbox", { name: "Width of the pad" })).toHaveValue("15");
+  await expect(again.getByRole("textbox", { name: "Width of the insert" })).toHaveValue("15");
   expect((await stored(workshop, "a-new-cover")).plan.object.width).toBe("15");
 });
 

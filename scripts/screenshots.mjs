@@ -18,7 +18,7 @@ const pictures = [
     before: async (page) => {
       await page.getByRole("button", { name: "Folded up" }).click();
       await page.getByRole("slider", { name: "From flat to closed" }).fill("72");
-      await page.getByRole("checkbox", { name: "which way the cloth runs" }).check();
+      await page.getByRole("checkbox", { name: "which way the fabric runs" }).check();
       await page.locator(".fold-frame[data-fine]").waitFor();
     },
   },

@@ -282,7 +282,7 @@ func TestNotionsAreKeptByTheirNames(t *testing.T) {
 	_, err = s.AddNotion(ctx, "Thread", "{}")
 	require.ErrorIs(t, err, store.ErrTaken)
 	_, err = s.AddCloth(ctx, "thread", "{}")
-	require.NoError(t, err, "a cloth may be called the same")
+	require.NoError(t, err, "a fabric may be called the same")
 	changed, err := s.SaveNotion(ctx, thread.ID, thread.Revision, "grey thread", `{"for": "thread"}`)
 	require.NoError(t, err)
 	_, err = s.SaveNotion(ctx, thread.ID, thread.Revision, "other", "{}")

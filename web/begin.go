@@ -167,7 +167,7 @@ func (s *server) begin(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	p, ok := plan.Begin(in.Thing, sh.unit, sh.habits, plan.Cloth{Name: "cloth A"})
+	p, ok := plan.Begin(in.Thing, sh.unit, sh.habits, plan.Cloth{Name: "fabric A"})
 	if !ok {
 		return planfile.Problems{{Path: "/thing", Text: fmt.Sprintf("There is no plan to begin with %q.", in.Thing)}}
 	}

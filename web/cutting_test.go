@@ -39,11 +39,11 @@ func TestWhatIsKeptForOnePlanTheOtherDoesNotGet(t *testing.T) {
 	var view web.PlanView
 	call(t, h, "GET", "/api/v1/plans/reading-corner-cushion", nil, &view)
 	calico := needOf(t, view.Reckoning, "calico")
-	require.Len(t, calico.Odd, 1, "the odd piece does for the lining")
+	require.Len(t, calico.Odd, 1, "the offcut does for the lining")
 	assert.Zero(t, calico.Need.NM)
 	var moved web.MovedCloth
 	call(t, h, "POST", "/api/v1/plans/reading-corner-cushion/cloths/"+calico.Cloth+"/keep", nil, &moved)
-	assert.Equal(t, "Of calico are kept for this plan: 1 odd piece.", moved.Text)
+	assert.Equal(t, "Of calico are kept for this plan: 1 offcut.", moved.Text)
 	assert.Equal(t, "Reading-corner cushion", clothNamed(t, h, "calico").Odd[0].For)
 
 	call(t, h, "GET", "/api/v1/plans/pinwheel-cushion-for-the-reading-corner", nil, &view)
@@ -56,7 +56,7 @@ func TestWhatIsKeptForOnePlanTheOtherDoesNotGet(t *testing.T) {
 	stripe := needOf(t, view.Reckoning, "madder stripe")
 	refused := call(t, h, "POST", "/api/v1/plans/reading-corner-cushion/cloths/"+stripe.Cloth+"/keep", nil, nil)
 	assert.Equal(t, http.StatusConflict, refused.Code)
-	assert.Contains(t, refused.Body.String(), "There is nothing of this cloth to keep for it")
+	assert.Contains(t, refused.Body.String(), "There is nothing of this fabric to keep for it")
 	assert.Equal(t, http.StatusNotFound,
 		call(t, h, "POST", "/api/v1/plans/reading-corner-cushion/cloths/Q/keep", nil, nil).Code)
 }

@@ -307,7 +307,7 @@ func (s *server) jobFor(c *echo.Context, in SendJob) (device.Job, error) {
 	}
 	if len(list) != 1 {
 		return device.Job{}, echo.NewHTTPError(http.StatusBadRequest,
-			"A cutter takes one drawing: one piece, template or lay by its name.")
+			"A cutter takes one drawing: one piece, template or cutting layout by its name.")
 	}
 	job := device.Job{Name: list[0].Title + ", " + stored.Title, As: in.As}
 	switch in.As {

@@ -194,7 +194,7 @@ func (s *server) layouts(c *echo.Context) error {
 	list, ok := begin.Layouts(p, in.Piece, limits)
 	if !ok {
 		return planfile.Problems{{Path: "/piece",
-			Text: fmt.Sprintf("The piece %q cannot be reckoned yet: put right what the brief says first.", in.Piece)}}
+			Text: fmt.Sprintf("The piece %q cannot be worked out yet: put right what the brief says first.", in.Piece)}}
 	}
 	style := p.Style()
 	text := func(l length.Length) string {

@@ -85,9 +85,9 @@ func (s *server) returnCloth(c *echo.Context) error {
 
 func pieces(n int) string {
 	if n == 1 {
-		return "1 odd piece is"
+		return "1 offcut is"
 	}
-	return fmt.Sprintf("%d odd pieces are", n)
+	return fmt.Sprintf("%d offcuts are", n)
 }
 
 func (sh shop) amount(l length.Length, odd int) string {
@@ -97,9 +97,9 @@ func (sh shop) amount(l length.Length, odd int) string {
 	}
 	switch {
 	case odd == 1:
-		parts = append(parts, "1 odd piece")
+		parts = append(parts, "1 offcut")
 	case odd > 1:
-		parts = append(parts, fmt.Sprintf("%d odd pieces", odd))
+		parts = append(parts, fmt.Sprintf("%d offcuts", odd))
 	}
 	return strings.Join(parts, " and ")
 }

@@ -100,7 +100,7 @@ func TestAMadeUpClosure(t *testing.T) {
 	var r answer.Reckoning
 	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/reckon", doc, &r).Code)
 	assert.Contains(t, told(t, h, doc),
-		"It closes with [Closure of the back] of [Cloth of the back], with [How many snaps] of them.")
+		"It closes with [Closure of the back] of [Fabric of the back], with [How many snaps] of them.")
 	assert.Contains(t, chosen(t, h, doc, "/back/kind", "envelope"), `"aside":{"snaps"`)
 	assert.Equal(t, 3, r.Back.Buttons, "settled by its kind")
 	i := slices.IndexFunc(r.Steps, func(s answer.Step) bool { return s.Title == "Set the snaps" })
@@ -295,7 +295,7 @@ func TestAMadeUpFace(t *testing.T) {
 	}))
 	t.Cleanup(brief.Faces.Add("halves", brief.Face{Says: "Halves", Words: func(f *brief.FaceTeller) {
 		f.Say(", in halves of ")
-		f.Set("/pieces/front/face/cloths/0", "Cloth of a half", "A")
+		f.Set("/pieces/front/face/cloths/0", "Fabric of a half", "A")
 		f.Say(".")
 	}}))
 	t.Cleanup(begin.Kinds.Add("halves", func(b begin.Beginning) plan.Face {
@@ -308,7 +308,7 @@ func TestAMadeUpFace(t *testing.T) {
 		`{"kind": "grid", "columns": 2, "rows": 2, "patch": {"width": "8"}, "cloths": ["A", "B"]}`, 1)
 	halves := chosen(t, h, plain, "/pieces/front/face/kind", "halves")
 	assert.Contains(t, halves, `"aside":{"grid"`, "the grid is kept aside")
-	assert.Contains(t, told(t, h, halves), "[Kind of front], in halves of [Cloth of a half].")
+	assert.Contains(t, told(t, h, halves), "[Kind of front], in halves of [Fabric of a half].")
 	var r answer.Reckoning
 	require.Equal(t, http.StatusOK, call(t, h, "POST", "/api/v1/reckon", halves, &r).Code)
 	require.NotEmpty(t, r.Pieces, "%v", r.Findings)

@@ -118,7 +118,7 @@ func TestWhatGatesOfOtherPlansShowIsReckonedWith(t *testing.T) {
 	call(t, h, "GET", reading, nil, &view)
 	require.NotEmpty(t, view.Reckoning.Pieces[0].Outlook)
 	assert.Contains(t, view.Reckoning.Pieces[0].Outlook[0].From,
-		"by 3 strips of yours and 11 measurements at your gates",
+		"by 3 strips of yours and 11 measurements at your measuring steps",
 		"two fronts were measured, both ways each, and seven rows")
 }
 

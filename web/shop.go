@@ -183,7 +183,7 @@ func readCloth(doc []byte, sh shop) (plan.Cloth, error) {
 	c.Name = strings.TrimSpace(c.Name)
 	if c.Name == "" {
 		return c, planfile.Problems{{Path: "/name",
-			Text: "A cloth needs a name. Type what you call it, such as ink leaf."}}
+			Text: "A fabric needs a name. Type what you call it, such as ink leaf."}}
 	}
 	if found := (plan.Plan{Units: sh.unit, Habits: sh.habits}).ValidateCloth(c); len(found) > 0 {
 		return c, planfile.Problems{{Path: strings.TrimPrefix(found[0].About, "/cloths/"+c.Name),

@@ -166,7 +166,7 @@ func TestTheShelfSaysWhereEachPlanStands(t *testing.T) {
 	call(t, h, "GET", "/api/v1/plans", nil, &shelf)
 	require.Len(t, shelf, 23)
 	assert.Equal(t, "Reading-corner cushion", shelf[0].Title)
-	assert.Equal(t, "Measure the pad", shelf[0].Next)
+	assert.Equal(t, "Measure the insert", shelf[0].Next)
 	assert.Equal(t, "Cut the back", shelf[1].Next)
 	assert.Equal(t, "back", shelf[1].Stage)
 	assert.True(t, shelf[len(shelf)-1].Finished)

@@ -94,7 +94,7 @@ func TestAWorkshopThatIsWrongBringsNothingIn(t *testing.T) {
 		"another zip": {other.Bytes(), "does not belong to a workshop"},
 		"a plan is wrong": {changed(t, data,
 			func(w *workshopfile.Workshop) { w.Plans[3].Doc = json.RawMessage(`{"format":"x"}`) }), "plans/3"},
-		"a cloth is wrong": {changed(t, data,
+		"a fabric is wrong": {changed(t, data,
 			func(w *workshopfile.Workshop) { w.Cloths[1].Doc = json.RawMessage(`{"name":"x","width":"0"}`) }),
 			"cloths/1"},
 		"a plan is missing": {changed(t, data, func(w *workshopfile.Workshop) { w.Log[0].Plan = "gone" }),

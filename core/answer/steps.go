@@ -42,7 +42,7 @@ func (r Reckoning) Tasks(p plan.Plan) []schedule.Task {
 	var out []schedule.Task
 	wash := p.Schedule != nil && p.Schedule.Wash && len(p.Progress.Cut) == 0
 	if wash {
-		out = append(out, schedule.Task{ID: "wash", Title: "Wash and dry the cloths", Minutes: washing})
+		out = append(out, schedule.Task{ID: "wash", Title: "Wash and dry the fabrics", Minutes: washing})
 	}
 	for _, s := range r.Steps {
 		if _, skipped := p.Progress.Skipped[s.ID]; s.Done || skipped {

@@ -67,7 +67,7 @@ func (g Ground) off(l Layer, found *finding.List) {
 	switch {
 	case l.X >= g.Width || l.Y >= g.Height || l.X+l.Width <= 0 || l.Y+l.Height <= 0:
 		found.Add(finding.Stop, "shape-off", l.About+"/at",
-			fmt.Sprintf("%s lies off the %s altogether.", l.Title, g.Piece), "Type distances that put it on the face.")
+			fmt.Sprintf("%s lies off the %s altogether.", l.Title, g.Piece), "Type distances that put it on the front.")
 	case out > 0:
 		found.Add(finding.Warn, "shape-seam", l.About+"/at",
 			fmt.Sprintf("%s reaches %s beyond the seam line of the %s and is caught in the seam.", l.Title,
@@ -90,7 +90,7 @@ func (g Ground) sewn(l Layer, found *finding.List) {
 	}
 	if l.Needle > thick {
 		found.Add(finding.Warn, "shape-thick", l.About,
-			fmt.Sprintf("Along its edge %s is the top of %d shapes that lie on each other, with the face under them.",
+			fmt.Sprintf("Along its edge %s is the top of %d shapes that lie on each other, with the ground under them.",
 				inside(l.Title), l.Needle),
 			"Cut the lower ones away underneath, a quarter of an inch inside, or take a needle of 100/16 and sew slowly.")
 	}
@@ -107,7 +107,7 @@ func (g Ground) covered(l Layer, layers []Layer, found *finding.List) {
 	case l.Shows == 0 && l.Lapped:
 		found.Add(finding.Warn, "shape-hidden", l.About,
 			fmt.Sprintf("Nothing of the edge of %s shows: %s over it.", inside(l.Title), those(l, layers)),
-			"Take it out, or move it up in the order.")
+			"Remove it, or move it up in the order.")
 	case l.Lapped && l.Lap < Lap && l.long():
 		found.Add(finding.Warn, "shape-underlap", l.About,
 			fmt.Sprintf("%s reaches only %s under what covers its edge.", l.Title, g.Style.Text(l.Lap)),

@@ -88,7 +88,7 @@ func Place(o Order) ([]Placed, finding.List) {
 		state: make([]int8, len(o.Shapes))}
 	if len(o.Shapes) > most {
 		p.found.Add(finding.Stop, "shape-many", o.About, fmt.Sprintf("There are %d shapes.", len(o.Shapes)),
-			fmt.Sprintf("Keep up to %d on one face.", most))
+			fmt.Sprintf("Keep up to %d on one front.", most))
 		return nil, p.found
 	}
 	for i := range o.Shapes {

@@ -221,7 +221,7 @@ func (o Order) passes(b Back) finding.List {
 	need := length.FromFloat(least*side.Float()) + o.Pad.Thickness
 	if got := b.Opening.Total(); side > 0 && got < need {
 		found.Add(finding.Warn, "opening-small", cmp.Or(b.About, "/back/kind"),
-			fmt.Sprintf("The opening is %s, and a %s pad of %s wants about %s.", o.text(got), o.Pad.Fill, o.text(side),
+			fmt.Sprintf("The opening is %s, and a %s insert of %s wants about %s.", o.text(got), o.Pad.Fill, o.text(side),
 				o.text(need)),
 			"Make the opening longer, or choose a back that opens along its whole side.")
 	}

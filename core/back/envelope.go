@@ -74,7 +74,7 @@ func (o Order) turn(folds int) length.Length {
 // turned adds what a thick cloth takes where it is folded.
 func (o Order) turned(s sum.Sum, folds int) sum.Sum {
 	if t := o.turn(folds); t > 0 {
-		return s.Plus(sum.Hem, "turn of the thick cloth", t)
+		return s.Plus(sum.Hem, "turn of the thick fabric", t)
 	}
 	return s
 }
@@ -248,7 +248,7 @@ func judgeOverlap(o Order, overlap length.Length) finding.List {
 			"Cut narrower pieces. "+safe)
 	case share > excess:
 		found.Add(finding.Note, "overlap-deep", about,
-			fmt.Sprintf("The back overlaps %s, %.0f %% of the width: sturdy, but it eats cloth.", o.text(overlap),
+			fmt.Sprintf("The back overlaps %s, %.0f %% of the width: sturdy, but it eats fabric.", o.text(overlap),
 				100*share), safe)
 	}
 	return found

@@ -110,7 +110,7 @@ func sideZip(o Order) (Back, finding.List) {
 	var found finding.List
 	if o.Flange > 0 {
 		found.Add(finding.Stop, "zip-flange", "/back/place",
-			fmt.Sprintf("A zip in the side seam lies at the edge of a flange of %s, outside the line that holds the pad.", o.text(o.Flange)),
+			fmt.Sprintf("A zip in the side seam lies at the edge of a flange of %s, outside the line that holds the insert.", o.text(o.Flange)),
 			"Put the zip across the back, under a flap if it is to be hidden.")
 		return Back{}, found
 	}
@@ -166,7 +166,7 @@ func sewnShut(o Order) (Back, finding.List) {
 	b.Lies = []Lie{{Label: "", Box: Box{Width: o.width(), Height: o.height()}}}
 	b.Marks = []Mark{{GapLine, Box{X: (o.width() - gap) / 2, Y: o.height() - o.Seam, Width: gap}}}
 	b.Laid = fmt.Sprintf("Leave a gap of %s in the middle of the bottom.", o.text(gap))
-	b.Turned = "Turn it through the gap, put the pad in and slip-stitch the gap."
+	b.Turned = "Turn it through the gap, put the insert in and slip-stitch the gap."
 	if tab > 0 {
 		b.Panels = append(b.Panels,
 			Panel{Role: ref.ClosureTab, Name: "back.tab", Title: "Tab", Count: 2, Small: true, Size: sum.Size{
@@ -179,7 +179,7 @@ func sewnShut(o Order) (Back, finding.List) {
 			Title: "Sew the tabs on",
 			Text:  "One to the front and one to the back, right sides together along the stretch of the gap; press them outwards.", Press: "Press the tabs outwards."}}
 		b.Sewn = sum.Repeat(2, sum.Part, "tab", gap)
-		b.Turned = "Turn it through the gap, put the pad in, turn the tabs inside, and close the gap with one line of top-stitching."
+		b.Turned = "Turn it through the gap, put the insert in, turn the tabs inside, and close the gap with one line of top-stitching."
 	}
 	return b, found
 }

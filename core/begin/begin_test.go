@@ -170,7 +170,7 @@ func TestOneMoreIsHalfOfTheLast(t *testing.T) {
 		}
 	})
 	_, ok := begin.Split(cushion(16*in, 16*in), "front", "")
-	assert.False(t, ok, "one piece of cloth has no parts")
+	assert.False(t, ok, "one piece of fabric has no parts")
 	_, ok = begin.Split(cushion(16*in, 16*in), "lid", "")
 	assert.False(t, ok)
 	_, ok = begin.Filled(cushion(16*in, 16*in), "front", "/parts/3/face")

@@ -106,7 +106,7 @@ func back(t *Teller) {
 	if f := t.plan.Piece("back").Face; f != nil && f.Cloth != "" {
 		cloth = f.Cloth
 	}
-	t.Choose(Choice{ID: "/pieces/back/face/cloth", Label: "Cloth of the back", Now: cloth, Options: faced(t),
+	t.Choose(Choice{ID: "/pieces/back/face/cloth", Label: "Fabric of the back", Now: cloth, Options: faced(t),
 		Also: []string{"/pieces/back/face/kind", "/back/cloth"}}, func(m *Moving, key string) {
 		m.piece("back", func(p *plan.Piece) { p.Face = &plan.Face{Kind: plan.PlainFace, Cloth: key} })
 	})
@@ -137,7 +137,7 @@ var unsure = map[string]string{
 	"layered":  "since the layers of the front are trimmed together",
 	"worked":   "since what is worked on the front draws it in",
 	"found":    "since the panel is as large as it is",
-	"":         "since one piece of cloth is as large as it is cut",
+	"":         "since one piece of fabric is as large as it is cut",
 	"measured": "as you chose", "planned": "as you chose: the front has to come out as planned",
 }
 

@@ -159,7 +159,7 @@ func Of(p plan.Plan, w *reckon.Workshop) Brief {
 	}
 	t.stage("Edges", edges, "/edges", "/habits")
 	t.stage("Fittings", fittings, "/fittings")
-	t.stage("Cloth", cloths, "/cloths")
+	t.stage("Fabric", cloths, "/cloths")
 	return *t.brief
 }
 

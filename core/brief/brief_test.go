@@ -76,14 +76,14 @@ func stage(p plan.Plan, w *reckon.Workshop, name string) string {
 
 func TestABriefReadsAsAMakerSpeaks(t *testing.T) {
 	p := cushion(t)
-	assert.Equal(t, "A cushion pad, [Width of the pad] across by [Height of the pad] up, filled with polyester. It is bought. It is made [How many are made] time.\n\n\n",
+	assert.Equal(t, "A cushion insert, [Width of the insert] across by [Height of the insert] up, filled with polyester. It is bought. It is made [How many are made] time.\n\n\n",
 		stage(p, nil, "Measure"))
 	assert.Contains(t, stage(p, nil, "Back"),
-		"It closes with an envelope of linen, in two equal pieces, hemmed [First fold of the hem] and [Second fold of the hem], overlapping by a size, [Overlap of the back], the right one outside.  It is cut as is usual: with the front, since one piece of cloth is as large as it is cut.")
+		"It closes with an envelope of linen, in two equal pieces, hemmed [First fold of the hem] and [Second fold of the hem], overlapping by a size, [Overlap of the back], the right one outside.  It is cut as is usual: with the front, since one piece of fabric is as large as it is cut.")
 	p.Cover.Seam = 99 * in // stops
-	assert.Contains(t, stage(p, nil, "Front"), "One piece of cloth: linen, no pocket over it.", "told under any stop")
+	assert.Contains(t, stage(p, nil, "Front"), "One piece of fabric: linen, no pocket over it.", "told under any stop")
 	hood, _ := plan.Begin("appliance", length.Inches, plan.DefaultHabits(length.Inches), plan.Cloth{Name: "linen"})
-	assert.Contains(t, stage(hood, nil, "Pieces"), "The main panel\nOne piece of cloth: linen")
+	assert.Contains(t, stage(hood, nil, "Pieces"), "The main panel\nOne piece of fabric: linen")
 	assert.Contains(t, stage(hood, nil, "Pieces"), "2 × end panel, alike: <tell the two apart>\n")
 }
 

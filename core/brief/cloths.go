@@ -27,8 +27,8 @@ func cloths(t *Teller) {
 	}
 	if len(shelf) > 0 {
 		next := freeLetter(t.plan.Cloths)
-		t.Choose(Choice{ID: "/cloths#add", Label: "Take another cloth from the cupboard",
-			Options: with(Option{Says: "Take another cloth"}, shelf)},
+		t.Choose(Choice{ID: "/cloths#add", Label: "Take another fabric from the cupboard",
+			Options: with(Option{Says: "Take another fabric"}, shelf)},
 			func(m *Moving, name string) { m.take(next, name) })
 		t.End()
 	}
@@ -50,7 +50,7 @@ var grounds = []string{"#d9cfba", "#7f93a8", "#e3b98f", "#6f8a6d", "#e8dfe6", "#
 // anotherCloth describes a cloth that the plan has not yet, as plain as it can be, and tells its letter.
 func (m *Moving) anotherCloth(kind plan.ClothKind) string {
 	letter := freeLetter(m.Plan.Cloths)
-	name, ground := "cloth "+letter, grounds[int(letter[0]-'A')%len(grounds)]
+	name, ground := "fabric "+letter, grounds[int(letter[0]-'A')%len(grounds)]
 	c := plan.Cloth{Name: name, Swatch: plan.Swatch{Motif: "plain", Ground: ground, Ink: ground}}
 	if kind != plan.FaceCloth {
 		c.Kind, c.Name = kind, string(kind)+" "+letter
@@ -76,14 +76,14 @@ func cloth(t *Teller, letter, name string, shelf []Option) {
 			called = name + " (" + letter + ")"
 		}
 	}
-	t.Field(Field{Path: at + "/name", Label: "Name of cloth " + letter, Reads: Text, Shown: name})
+	t.Field(Field{Path: at + "/name", Label: "Name of fabric " + letter, Reads: Text, Shown: name})
 	if len(shelf) > 0 {
 		now := ""
 		if t.workshop.Cloths[name].Name != "" {
 			now = name
 		}
 		t.Say(", ")
-		t.Choose(Choice{ID: at + "#from", Label: "Cloth " + letter + ", from the cupboard", Now: now,
+		t.Choose(Choice{ID: at + "#from", Label: "Fabric " + letter + ", from the cupboard", Now: now,
 			Options: with(Option{Says: "as described here"}, each(shelf, func(o Option) string {
 				return "from the cupboard: " + o.Says
 			}))},
@@ -123,7 +123,7 @@ func cloth(t *Teller, letter, name string, shelf []Option) {
 	}
 	t.Widget("used", letter)
 	if !plan.Used(t.plan)[letter] {
-		t.Press(Press{ID: at + "#off", Says: "Take it out", Label: "Take " + called + " out"},
+		t.Press(Press{ID: at + "#off", Says: "Remove it", Label: "Remove " + called},
 			func(m *Moving) {
 				all := maps.Clone(m.Plan.Cloths)
 				delete(all, letter)

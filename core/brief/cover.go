@@ -41,13 +41,13 @@ func flatCover(t *Teller) {
 	eased := "eased"
 	switch {
 	case p.Cover.Kind == plan.Pad:
-		t.Say("A pad, ")
+		t.Say("A seat pad, ")
 		eased = "larger by"
 	case p.Object.Kind == plan.Found:
 		t.Say("It is ")
 		eased = "larger than the panel by"
 	default:
-		t.Say("Against the pad it is ")
+		t.Say("Against the insert it is ")
 	}
 	axes := []axis{{"width", "across"}}
 	if !round {
@@ -224,8 +224,8 @@ func hoodCover(t *Teller) {
 	seam(t)
 	t.Say(", ")
 	corners(t, false)
-	t.Say("; the stack is ")
-	t.Length("/cover/bulk", "Bulk of the stack")
+	t.Say("; the layers are ")
+	t.Length("/cover/bulk", "Bulk of the layers")
 	t.Say(" thick inside; ")
 	wash(t)
 	t.Say(" The bottom is ")
@@ -304,7 +304,7 @@ func jacket(t *Teller) {
 	t.Say(". ")
 	seam(t)
 	t.Say("; the layers are ")
-	t.Length("/cover/bulk", "Bulk of the stack")
+	t.Length("/cover/bulk", "Bulk of the layers")
 	t.Say(" thick; ")
 	wash(t)
 	t.Say(" Its flaps are ")

@@ -77,7 +77,7 @@ func piping(t *Teller) {
 		t.Say(" over a cord of ")
 		t.Length("/edges/piping/cord", "Thickness of the cord")
 		t.Say(", in ")
-		t.Choose(Choice{ID: "/edges/piping/cloth", Label: "Cloth of the piping", Now: or(p.Cloth, first),
+		t.Choose(Choice{ID: "/edges/piping/cloth", Label: "Fabric of the piping", Now: or(p.Cloth, first),
 			Options: faced(t)}, func(m *Moving, letter string) {
 			next := *m.Plan.Edges.Piping
 			next.Cloth = letter
@@ -144,7 +144,7 @@ func binding(t *Teller) {
 	}
 	if b != nil && b.Style != plan.BoughtBinding {
 		t.Say(", in ")
-		t.Choose(Choice{ID: "/edges/binding/cloth", Label: "Cloth of the binding", Now: or(b.Cloth, first),
+		t.Choose(Choice{ID: "/edges/binding/cloth", Label: "Fabric of the binding", Now: or(b.Cloth, first),
 			Options: faced(t)}, func(m *Moving, letter string) {
 			next := *m.Settled().Edges.Binding
 			if m.Plan.Edges.Binding != nil {

@@ -25,19 +25,19 @@ type Face struct {
 var Faces kind.Set[Face]
 
 func init() {
-	Faces.Add("plain", Face{Says: "One piece of cloth", Words: plain, More: centredFaceWords})
+	Faces.Add("plain", Face{Says: "One piece of fabric", Words: plain, More: centredFaceWords})
 	Faces.Add("grid", Face{Says: "Patches in a grid", Words: grid, More: func(f *FaceTeller) {
 		borders(f)
 		centredFaceWords(f)
 	}})
 	Faces.Add("strips", Face{Says: "Strips", Words: strips})
 	Faces.Add("checker", Face{Says: "A checkerboard from strips", Words: grid, More: borders})
-	Faces.Add("stack", Face{Says: "Parts above each other", More: parts})
+	Faces.Add("stack", Face{Says: "Sections, one above the other", More: parts})
 	Faces.Add("found", Face{Says: "A panel that is there already", Words: found, More: func(f *FaceTeller) {
 		borders(f)
 		centredFaceWords(f)
 	}})
-	Faces.Add("gathered", Face{Says: "Gathered cloth", Words: gathered})
+	Faces.Add("gathered", Face{Says: "Gathered fabric", Words: gathered})
 	Faces.Add("windows", Face{Says: "Folded windows", Words: windows})
 }
 
@@ -238,7 +238,7 @@ func (f *FaceTeller) kind(now string) {
 // begun puts a face in the place of the one there is.
 func begunFace(f *FaceTeller, m *Moving, face plan.Face, ok bool, title string) {
 	if !ok {
-		m.Refuse("The " + title + " cannot be reckoned yet: put right first what is said above.")
+		m.Refuse("The " + title + " cannot be worked out yet: put right first what is said above.")
 		return
 	}
 	f.change(m, func(now *plan.Face) { *now = face })
@@ -255,7 +255,7 @@ func (f *FaceTeller) aside() []SetAside {
 
 func plain(f *FaceTeller) {
 	f.Say(": ")
-	f.cloth("cloth", f.the("Cloth of"), f.face.Cloth, func(face *plan.Face, letter string) { face.Cloth = letter })
+	f.cloth("cloth", f.the("Fabric of"), f.face.Cloth, func(face *plan.Face, letter string) { face.Cloth = letter })
 	f.Say(", ")
 	f.choose("pocket", f.the("Pocket on"), string(f.face.Pocket), []Option{{Says: "no pocket over it"},
 		{Key: "folded", Says: "with a folded pocket over its lower half"}},
@@ -293,7 +293,7 @@ func strips(f *FaceTeller) {
 			"the rest of the width", strip.Width)
 		widths[i] = strip.Width
 		f.Say(" of ")
-		f.listed(fmt.Sprintf("strips/%d/cloth", i), f.label("Cloth of strip "+strconv.Itoa(i+1)), strip.Cloth,
+		f.listed(fmt.Sprintf("strips/%d/cloth", i), f.label("Fabric of strip "+strconv.Itoa(i+1)), strip.Cloth,
 			len(f.face.Strips), func(face *plan.Face, letter string) {
 				if letter == "" {
 					face.Strips = slices.Delete(face.Strips, i, i+1)
@@ -372,7 +372,7 @@ func (f *FaceTeller) resting(what string, sizes []plan.Extent, of func(face *pla
 func (f *FaceTeller) listed(key, label, now string, n int, do func(face *plan.Face, letter string)) {
 	options := faced(f.Teller)
 	if n > 1 {
-		options = append(options, Option{Says: "take it out"})
+		options = append(options, Option{Says: "remove it"})
 	}
 	f.choose(key, label, or(now, f.first()), options, do)
 }
@@ -396,19 +396,19 @@ func parts(f *FaceTeller) {
 		heights = append(heights, part.Height)
 		f.Say(", ")
 		f.Length(f.at()+path("parts", i, "overhang"),
-			f.label("How much longer part "+strconv.Itoa(i+1)+" is than its place"))
+			f.label("How much longer section "+strconv.Itoa(i+1)+" is than its place"))
 		f.Say(" longer than its place")
 		if len(f.face.Parts) > 1 {
 			f.Say(" ")
-			f.Press(Press{ID: f.id("parts", i) + "#out", Says: "take it out",
-				Label: f.label(fmt.Sprintf("Take part %d out", i+1))},
+			f.Press(Press{ID: f.id("parts", i) + "#out", Says: "remove it",
+				Label: f.label(fmt.Sprintf("Remove section %d", i+1))},
 				func(m *Moving) {
 					f.change(m, func(face *plan.Face) { face.Parts = slices.Delete(face.Parts, i, i+1) })
 				})
 		}
 		f.Say(":")
 		inner := &FaceTeller{Teller: f.Teller, face: part.Face, part: i + 1, place: Place{Config: f.place.Config,
-			Title: fmt.Sprintf("part %d", i+1), The: fmt.Sprintf("part %d", i+1), Base: f.place.Base,
+			Title: fmt.Sprintf("section %d", i+1), The: fmt.Sprintf("section %d", i+1), Base: f.place.Base,
 			Inner: f.place.Inner + path("parts", i, "face")}}
 		if inner.name = inner.place.Title; f.name != "" {
 			inner.name += " of the " + f.name
@@ -416,16 +416,16 @@ func parts(f *FaceTeller) {
 		words := f.taken()
 		items = append(items, Block{Key: string(part.Key), Words: words, Blocks: f.within(inner.tell)})
 	}
-	f.blocks = append(f.blocks, Block{List: "Parts from the top", Widget: "parts", Blocks: items})
-	f.resting("part", heights, func(face *plan.Face, i int) *plan.Extent { return &face.Parts[i].Height })
+	f.blocks = append(f.blocks, Block{List: "Sections from the top", Widget: "parts", Blocks: items})
+	f.resting("section", heights, func(face *plan.Face, i int) *plan.Extent { return &face.Parts[i].Height })
 	f.Say(" ")
-	f.split("Halve the last part")
+	f.split("Halve the last section")
 	f.End()
 }
 
 func gathered(f *FaceTeller) {
 	f.Say(" of ")
-	f.cloth("cloth", f.label("Cloth of the gathers"), f.face.Cloth,
+	f.cloth("cloth", f.label("Fabric of the gathers"), f.face.Cloth,
 		func(face *plan.Face, letter string) { face.Cloth = letter })
 	f.Say(", drawn in ")
 	f.choose("direction", f.label("Direction of the gathers"), string(f.face.Direction), []Option{
@@ -481,10 +481,10 @@ func windows(f *FaceTeller) {
 		f.whole("unit")
 	}
 	f.Say(", folded of ")
-	f.cloth("ground", f.label("Ground cloth"), f.face.Ground,
+	f.cloth("ground", f.label("Ground fabric"), f.face.Ground,
 		func(face *plan.Face, letter string) { face.Ground = letter })
 	f.Say(", showing ")
-	f.cloth("show", f.label("Cloth in the windows"), f.face.Show,
+	f.cloth("show", f.label("Fabric in the windows"), f.face.Show,
 		func(face *plan.Face, letter string) { face.Show = letter })
 	f.Say(", ")
 	f.either("buttons", f.label("Buttons on the points"), f.face.Buttons, "without buttons",

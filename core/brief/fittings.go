@@ -101,8 +101,8 @@ func fitting(t *Teller, i int, f plan.Fitting) {
 		padding(t, i, at, of, f)
 	}
 	t.Say(", of ")
-	t.Choose(Choice{ID: at + "/cloth", Label: "Cloth of the " + of, Now: f.Cloth,
-		Options: with(Option{Says: "the cloth of its piece"}, faced(t))},
+	t.Choose(Choice{ID: at + "/cloth", Label: "Fabric of the " + of, Now: f.Cloth,
+		Options: with(Option{Says: "the fabric of its piece"}, faced(t))},
 		func(m *Moving, letter string) { m.Plan.Fittings[i].Cloth = letter })
 	t.Say(": ")
 	move := func(do func(*plan.At)) func(m *Moving) {

@@ -7,7 +7,7 @@ import (
 	"umschlag/core/plan"
 )
 
-var panelKinds = []Option{{Key: "cloth", Says: "of cloth"}, {Key: "counted", Says: "counted"},
+var panelKinds = []Option{{Key: "cloth", Says: "of fabric"}, {Key: "counted", Says: "counted"},
 	{Key: "worked", Says: "hooked or knitted"}, {Key: "printed", Says: "cut from a print"}}
 
 // found tells of a panel that is there already: how it was made decides how it is cut.
@@ -44,7 +44,7 @@ func found(f *FaceTeller) {
 		printed(f, panel)
 	}
 	f.Say(", of ")
-	f.cloth("cloth", f.label("Cloth of the panel"), f.face.Cloth,
+	f.cloth("cloth", f.label("Fabric of the panel"), f.face.Cloth,
 		func(face *plan.Face, letter string) { face.Cloth = letter })
 	f.Say(", ")
 	f.choose("backed", f.label("Backing of the panel"), f.face.Backed, with(Option{Says: "firm enough by itself"},

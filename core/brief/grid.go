@@ -39,7 +39,7 @@ func grid(f *FaceTeller) {
 	}
 	if point {
 		f.Say(", the triangles round them of ")
-		f.choose("cloth", f.label("Cloth of the setting triangles"), f.face.Cloth,
+		f.choose("cloth", f.label("Fabric of the setting triangles"), f.face.Cloth,
 			with(Option{Says: "the last of these"}, faced(f.Teller)),
 			func(face *plan.Face, letter string) { face.Cloth = letter })
 	}
@@ -166,11 +166,12 @@ func patchCloths(f *FaceTeller) {
 	cloths := f.face.Cloths
 	for i, letter := range cloths {
 		f.join(i, len(cloths))
-		f.listed(fmt.Sprintf("cloths/%d", i), f.label(fmt.Sprintf("Cloth %d of the patches", i+1)), letter, len(cloths),
+		f.listed(fmt.Sprintf("cloths/%d", i), f.label(fmt.Sprintf("Fabric %d of the patches", i+1)), letter,
+			len(cloths),
 			func(face *plan.Face, letter string) { face.Cloths = letters(face.Cloths, i, letter) })
 	}
 	f.Say(" ")
-	f.choose("cloths#add", f.label("Add a cloth to the patches"), "", further(f.Teller, cloths),
+	f.choose("cloths#add", f.label("Add a fabric to the patches"), "", further(f.Teller, cloths),
 		func(face *plan.Face, letter string) { face.Cloths = append(face.Cloths, letter) })
 }
 
@@ -199,7 +200,7 @@ func further(t *Teller, list []string) []Option {
 func order(f *FaceTeller) {
 	face := f.face
 	f.Say(", ")
-	f.choose("order", f.label("Order of the cloths"), string(face.Order.Kind), []Option{
+	f.choose("order", f.label("Order of the fabrics"), string(face.Order.Kind), []Option{
 		{Key: "alternate", Says: "in turn"}, {Key: "scrap", Says: "mixed, no like neighbours"},
 		{Key: "rows", Says: "laid by hand"}}, func(now *plan.Face, key string) {
 		if now.Order = (plan.Order{Kind: plan.OrderKind(key)}); now.Order.Kind == plan.Rows {
@@ -231,9 +232,9 @@ func sash(f *FaceTeller) {
 	}
 	begun := plan.Sash{Width: f.Usual().Sash, Cloth: first}
 	f.Say(" ")
-	f.chooseAlso([]string{f.at("sash/outside")}, "sash", f.label("Sashes"), now,
-		[]Option{{Key: "none", Says: "No sashes"},
-			{Key: "between", Says: "Sashes between them"}, {Key: "outside", Says: "Sashes between and round them"}},
+	f.chooseAlso([]string{f.at("sash/outside")}, "sash", f.label("Sashing"), now,
+		[]Option{{Key: "none", Says: "No sashing"},
+			{Key: "between", Says: "Sashing between them"}, {Key: "outside", Says: "Sashing between and round them"}},
 		func(face *plan.Face, key string) {
 			if key == "none" {
 				face.Sash = nil
@@ -248,9 +249,9 @@ func sash(f *FaceTeller) {
 		})
 	if s != nil {
 		f.Say(", ")
-		f.Length(f.at("sash/width"), f.label("Finished width of a sash"))
+		f.Length(f.at("sash/width"), f.label("Finished width of the sashing"))
 		f.Say(" wide, of ")
-		f.cloth("sash/cloth", f.label("Cloth of the sashes"), s.Cloth, func(face *plan.Face, letter string) {
+		f.cloth("sash/cloth", f.label("Fabric of the sashing"), s.Cloth, func(face *plan.Face, letter string) {
 			next := *face.Sash
 			next.Cloth = letter
 			face.Sash = &next
@@ -267,8 +268,9 @@ func posts(f *FaceTeller, s plan.Sash) {
 		now = or(s.PostCloth, or(s.Cloth, f.first()))
 	}
 	f.Say(", ")
-	f.choose("sash/posts", f.label("Posts where sashes meet"), now, with(Option{Says: "the long ones running through"},
-		each(faced(f.Teller), func(o Option) string { return "with posts of " + o.Says })),
+	f.choose("sash/posts", f.label("Cornerstones where sashing meets"), now,
+		with(Option{Says: "the long ones running through"},
+			each(faced(f.Teller), func(o Option) string { return "with cornerstones of " + o.Says })),
 		func(face *plan.Face, letter string) {
 			next := *face.Sash
 			next.Posts, next.PostCloth = letter != "", letter
@@ -319,7 +321,7 @@ func border(f *FaceTeller, i int, b plan.Border) {
 	if b.Pieced != nil {
 		pieced(f, i, b)
 	} else {
-		chooseBorder(f, i, "cloth", "Cloth of border "+n, or(b.Cloth, first), faced(f.Teller),
+		chooseBorder(f, i, "cloth", "Fabric of border "+n, or(b.Cloth, first), faced(f.Teller),
 			func(b *plan.Border, letter string) { b.Cloth = letter })
 	}
 	f.Say(" ")
@@ -348,7 +350,7 @@ func border(f *FaceTeller, i int, b plan.Border) {
 		func(b *plan.Border, key string) { b.Corner = plan.BorderCorner(key) })
 	if b.Corner.Rules().Filled {
 		f.Say(" of ")
-		chooseBorder(f, i, "corner_cloth", "Cloth of the corner squares of border "+n,
+		chooseBorder(f, i, "corner_cloth", "Fabric of the corner squares of border "+n,
 			or(b.CornerCloth, or(b.Cloth, first)), faced(f.Teller),
 			func(b *plan.Border, letter string) { b.CornerCloth = letter })
 	}
@@ -401,14 +403,14 @@ func pieced(f *FaceTeller, i int, b plan.Border) {
 		f.join(k, len(cloths))
 		options := faced(f.Teller)
 		if len(cloths) > 1 {
-			options = append(options, Option{Says: "take it out"})
+			options = append(options, Option{Says: "remove it"})
 		}
-		chooseBorder(f, i, fmt.Sprintf("pieced/cloths/%d", k), fmt.Sprintf("Cloth %d of border %s", k+1, n), letter,
+		chooseBorder(f, i, fmt.Sprintf("pieced/cloths/%d", k), fmt.Sprintf("Fabric %d of border %s", k+1, n), letter,
 			options,
 			func(b *plan.Border, letter string) { b.Pieced.Cloths = letters(b.Pieced.Cloths, k, letter) })
 	}
 	f.Say(" ")
-	chooseBorder(f, i, "pieced/cloths#add", "Add a cloth to border "+n, "", further(f.Teller, cloths),
+	chooseBorder(f, i, "pieced/cloths#add", "Add a fabric to border "+n, "", further(f.Teller, cloths),
 		func(b *plan.Border, letter string) { b.Pieced.Cloths = append(slices.Clone(b.Pieced.Cloths), letter) })
 	f.Say(", ")
 	counted(f, i, "across", b.Pieced.Across, func(b *plan.PiecedBorder) *int { return &b.Across })

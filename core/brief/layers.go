@@ -158,7 +158,7 @@ func (s stack) batting(l plan.Layers) {
 		s.Say(" ")
 		s.Length(s.layersAt()+"/batting/loft", s.of("Loft of one batting"))
 		s.Say(" thick, of ")
-		s.choose("batting/cloth", "Cloth of the batting", l.Batting.Cloth, suiting(s.Teller, plan.BattingKind),
+		s.choose("batting/cloth", "Fabric of the batting", l.Batting.Cloth, suiting(s.Teller, plan.BattingKind),
 			func(l *plan.Layers, key string) { l.Batting.Cloth = key })
 	}
 }
@@ -232,7 +232,7 @@ func (s stack) under(l plan.Layers) {
 		s.Say(")")
 	}
 	s.Say(", ")
-	s.choose("web", "Fusible web in the stack", yesNo(l.Web), []Option{{Key: "no", Says: "laid together"},
+	s.choose("web", "Fusible web between the layers", yesNo(l.Web), []Option{{Key: "no", Says: "laid together"},
 		{Key: "yes", Says: "bonded with fusible web"}}, func(l *plan.Layers, key string) { l.Web = key == "yes" })
 }
 

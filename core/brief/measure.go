@@ -65,9 +65,9 @@ func measure(t *Teller) {
 }
 
 func pad(t *Teller) {
-	shaped(t, "A cushion pad", "A round cushion pad", "of the pad")
+	shaped(t, "A cushion insert", "A round cushion insert", "of the insert")
 	t.Say(", filled with ")
-	t.Set("/object/fill", "Fill of the pad", string(t.plan.Object.Fill), Option{Key: "feather", Says: "feather"},
+	t.Set("/object/fill", "Fill of the insert", string(t.plan.Object.Fill), Option{Key: "feather", Says: "feather"},
 		Option{Key: "polyester", Says: "polyester"}, Option{Key: "foam", Says: "foam"})
 	t.Say(".")
 	if !thick(t.plan) {
@@ -103,7 +103,7 @@ func shaped(t *Teller, rectangle, round, of string) {
 	}
 	if thick(t.plan) {
 		t.Say(" and ")
-		t.Length("/object/thickness", "Thickness of the pad")
+		t.Length("/object/thickness", "Thickness of the insert")
 		t.Say(" thick")
 	}
 }
@@ -123,7 +123,7 @@ func made(t *Teller) {
 	if !t.plan.Object.Round() { // a circle has no side to lie on the fold
 		options = append(options, Option{Key: "fold", Says: "made of one piece on the fold"})
 	}
-	t.Choose(Choice{ID: "/object/make", Label: "Where the pad comes from", Now: now,
+	t.Choose(Choice{ID: "/object/make", Label: "Where the insert comes from", Now: now,
 		Also:    []string{"/object/make/fold"},
 		Options: options},
 		func(m *Moving, key string) {
@@ -140,17 +140,17 @@ func made(t *Teller) {
 		})
 	if form != nil {
 		t.Say(" of ")
-		t.Choose(Choice{ID: "/object/make/cloth", Label: "Cloth of the pad", Now: or(form.Cloth, first),
+		t.Choose(Choice{ID: "/object/make/cloth", Label: "Fabric of the insert", Now: or(form.Cloth, first),
 			Options: faced(t)}, func(m *Moving, letter string) {
 			next := *m.Plan.Object.Make
 			next.Cloth = letter
 			m.Plan.Object.Make = &next
 		})
 		t.Say(", filled through a gap of ")
-		t.Length("/object/make/gap", "Gap of the pad")
+		t.Length("/object/make/gap", "Gap of the insert")
 		t.Say(" ")
 		usual := t.Usual().Tab
-		t.Either("/object/make/tab#is", "Tab at the gap of the pad", form.Tab > 0, "without a tab", "with a tab of",
+		t.Either("/object/make/tab#is", "Tab at the gap of the insert", form.Tab > 0, "without a tab", "with a tab of",
 			func(m *Moving, yes bool) {
 				next := *m.Plan.Object.Make
 				if next.Tab = 0; yes {
@@ -160,7 +160,7 @@ func made(t *Teller) {
 			})
 		if form.Tab > 0 {
 			t.Say(" ")
-			t.Length("/object/make/tab", "Width of the tab of the pad")
+			t.Length("/object/make/tab", "Width of the tab of the insert")
 		}
 		t.Widget("fibre", "")
 	}

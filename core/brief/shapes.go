@@ -51,7 +51,7 @@ func shapeWords(f *FaceTeller, i int, s plan.Shape) {
 	} else {
 		f.Say(" of ")
 	}
-	choose("cloth", "Cloth of "+of, or(s.Cloth, f.first()), faced(f.Teller),
+	choose("cloth", "Fabric of "+of, or(s.Cloth, f.first()), faced(f.Teller),
 		func(s *plan.Shape, key string) { s.Cloth = key })
 	shapeSize(f, i, s, of)
 	f.Say(" and ")

@@ -147,7 +147,7 @@ func suiting(t *Teller, kinds ...plan.ClothKind) []Option {
 			out = append(out, o)
 		}
 	}
-	says := "another cloth"
+	says := "another fabric"
 	if kinds[0] != plan.FaceCloth { // a batting, an interlining
 		says = "another " + string(kinds[0])
 	}

@@ -118,7 +118,7 @@ func TestWhatIsHiddenComesFromAnotherCloth(t *testing.T) {
 	assert.Len(t, says("dot", dear, 0), 1, "where no price is known none is too dear")
 	batting := calico(need+in, 40*in)
 	batting.Kind = "batting"
-	assert.Empty(t, says("dot", batting, 0), "batting is no cloth")
+	assert.Empty(t, says("dot", batting, 0), "batting is no fabric")
 	assert.Empty(t, says("moss", calico(3*length.Yard, 40*in), 0), "the front is seen")
 }
 

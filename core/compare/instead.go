@@ -45,7 +45,7 @@ func (b Buyer) shorterLay(n answer.ClothNeed) []string {
 	if n.Have == nil || n.Sought || n.Lay.Length.NM-n.Lay.Bound.NM < n.Short.NM || n.Lay.Length.NM == n.Lay.Bound.NM {
 		return nil
 	}
-	return []string{fmt.Sprintf("%s: look for a shorter lay on Cut; %s less would do.", b.Title, n.Short.Text)}
+	return []string{fmt.Sprintf("%s: look for a shorter cutting layout on Cut; %s less would do.", b.Title, n.Short.Text)}
 }
 
 // hidden are the pieces nobody sees, which another cloth would do for: linings, and the

@@ -289,7 +289,7 @@ func Pieces(p plan.Plan) (Cover, finding.List) {
 	if !ok {
 		var found finding.List
 		found.Add(finding.Stop, "cover-kind", "/cover/kind", fmt.Sprintf("%q is no kind of cover.", p.Cover.Kind),
-			"Choose a cushion, a hood, a jacket or a pad.")
+			"Choose a cushion, a hood, a jacket or a seat pad.")
 		return Cover{}, found
 	}
 	found := unreckoned(p)
@@ -311,7 +311,7 @@ func unreckoned(p plan.Plan) finding.List {
 	if p.Edges.Binding != nil && p.Object.Kind != plan.Box {
 		found.Add(finding.Stop, "binding", "/edges/binding",
 			fmt.Sprintf("A %s is turned or closed all round and has no open edge to bind.", p.Cover.Kind),
-			"Take the binding out; piping suits its seam.")
+			"Remove the binding; piping suits its seam.")
 	}
 	return found
 }

@@ -32,7 +32,7 @@ func TestACushionIsPadAndEase(t *testing.T) {
 		assert.Equal(t, 33*in/2, p.Finished.Height.Total())
 		assert.Equal(t, 39*in/2, p.Trimmed(p.Finished).Width.Total())
 	}
-	assert.Equal(t, sum.Sum{{Name: "pad across", Amount: 20 * in, Kind: sum.Object},
+	assert.Equal(t, sum.Sum{{Name: "insert across", Amount: 20 * in, Kind: sum.Object},
 		{Name: "ease, cover smaller", Amount: -in, Kind: sum.Ease}}, pieces[0].Finished.Width)
 }
 

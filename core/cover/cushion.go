@@ -84,10 +84,10 @@ func twins(shape Piece, size sum.Size, seam length.Length, first, second string)
 // cushion has a front and a back of one size.
 func cushion(p plan.Plan) (Cover, finding.List) {
 	m := measure(p)
-	if !m.fits("a pad", plan.Form, plan.Found) {
+	if !m.fits("an insert", plan.Form, plan.Found) {
 		return Cover{}, m.found
 	}
-	across, up := "pad across", "pad up"
+	across, up := "insert across", "insert up"
 	if p.Object.Kind == plan.Found {
 		across, up = "panel across", "panel up"
 	}
@@ -109,18 +109,18 @@ func cushion(p plan.Plan) (Cover, finding.List) {
 // boxedCushion is two faces and a band round a pad that is thick.
 func boxedCushion(p plan.Plan) (Cover, finding.List) {
 	m := measure(p)
-	if !m.fits("a pad", plan.Form) {
+	if !m.fits("an insert", plan.Form) {
 		return Cover{}, m.found
 	}
 	o := p.Object
 	if o.Thickness <= 0 {
 		m.found.Add(finding.Stop, "out-of-range", "/object/thickness",
-			"A boxed cushion goes round a thick pad, and no thickness is given.", "Type how thick the pad is.")
+			"A boxed cushion goes round a thick insert, and no thickness is given.", "Type how thick the insert is.")
 		return Cover{}, m.found
 	}
 	if least := min(o.Width, o.Height); o.Thickness > least {
 		m.found.Add(finding.Note, "thicker-than-wide", "/object/thickness",
-			fmt.Sprintf("The pad is thicker (%s) than it is wide (%s).", p.Style().Text(o.Thickness), p.Style().
+			fmt.Sprintf("The insert is thicker (%s) than it is wide (%s).", p.Style().Text(o.Thickness), p.Style().
 				Text(least)),
 			"Across and up lie flat; are two of the sizes mixed up?")
 	}
@@ -130,8 +130,8 @@ func boxedCushion(p plan.Plan) (Cover, finding.List) {
 			"Choose square or round corners.")
 		return Cover{}, m.found
 	}
-	size, face := m.flatSize("pad across", "pad up")
-	thick := m.axis("depth", "pad thickness", o.Thickness, o.SticksOut.Depth, p.Cover.Ease.Depth)
+	size, face := m.flatSize("insert across", "insert up")
+	thick := m.axis("depth", "insert thickness", o.Thickness, o.SticksOut.Depth, p.Cover.Ease.Depth)
 	if m.found.Stopped() {
 		return Cover{}, m.found
 	}
@@ -194,7 +194,7 @@ func (b box) zipped() Cover {
 	}
 	if open < max(b.face.Finished.Width.Total(), b.face.Finished.Height.Total())*2/3 {
 		b.found.Add(finding.Warn, "zip-gap-short", "/back/gap",
-			fmt.Sprintf("Through a gap of %s the pad hardly goes in.", text(open)),
+			fmt.Sprintf("Through a gap of %s the insert hardly goes in.", text(open)),
 			"Two thirds of the longest side, or all of it, is easier.")
 	}
 	half := sum.Of(sum.Part, "half the thickness", b.thick.Total()/2)
@@ -258,9 +258,9 @@ func pad(p plan.Plan) (Cover, finding.List) {
 	}
 	top, under := twins(shape, size, p.Cover.Seam, "Top", "Under")
 	under.Title = "Under side"
-	along := sum.Of(sum.Part, "round the pad", length.FromFloat(top.Line().Length()))
+	along := sum.Of(sum.Part, "round the insert", length.FromFloat(top.Line().Length()))
 	return Cover{Doubled: true, Pieces: []Piece{top, under},
-		Joins: []Join{{Title: "round the pad", Between: [2]string{"top", "under"}, Lengths: [2]sum.Sum{along, along},
+		Joins: []Join{{Title: "round the insert", Between: [2]string{"top", "under"}, Lengths: [2]sum.Sum{along, along},
 			Count: 1,
 			Runs:  [2][]Run{{all}, {all}}, Gap: m.gap(along.Total() / 2), Piped: along.Total(), Closed: true}},
 		Net: Net{{upright("top"), upright("under")}}}, m.found

@@ -83,7 +83,8 @@ func TestWhatSticksOutAndTheBulkAreLinesOfTheirOwn(t *testing.T) {
 	for _, term := range named(t, built(t, p), "main").Finished.Width {
 		names = append(names, term.Name)
 	}
-	assert.Equal(t, []string{"length", "what sticks out", "ease, cover larger", "bulk of the stack, both sides"}, names)
+	assert.Equal(t, []string{"length", "what sticks out", "ease, cover larger", "bulk of the layers, both sides"},
+		names)
 	assert.Equal(t, 37*in/2, named(t, built(t, p), "main").Finished.Width.Total())
 }
 

@@ -147,7 +147,7 @@ func (m *measurer) wrap() sum.Sum {
 	}
 	if c.Ease.Wrap < leastJacketEase {
 		m.found.Add(finding.Warn, "jacket-tight", "/cover/ease/wrap",
-			fmt.Sprintf("An ease of %s round the book is tight: the cloth has a thickness of its own.",
+			fmt.Sprintf("An ease of %s round the book is tight: the fabric has a thickness of its own.",
 				text(c.Ease.Wrap)),
 			fmt.Sprintf("About %s is usual, more over padding.", text(3*length.Inch/4)))
 	}

@@ -20,13 +20,13 @@ type measurer struct {
 func measure(p plan.Plan) *measurer { return &measurer{plan: p} }
 
 // axis is one finished direction: the object, what sticks out of it, the ease,
-// the bulk of the stack on both sides, and what washing takes.
+// the bulk of the layers on both sides, and what washing takes.
 func (m *measurer) axis(key, name string, measured, out, ease length.Length) sum.Sum {
 	s := sum.Of(sum.Object, name, measured).Plus(sum.Object, "what sticks out", out)
 	if m.plan.Object.Edge == plan.SeamIncluded {
 		s = s.Plus(sum.Seam, "its own seam allowances", -2*m.plan.Cover.Seam)
 	}
-	s = s.Plus(sum.Ease, easeName(ease), ease).Plus(sum.Ease, "bulk of the stack, both sides", 2*m.plan.Cover.Bulk)
+	s = s.Plus(sum.Ease, easeName(ease), ease).Plus(sum.Ease, "bulk of the layers, both sides", 2*m.plan.Cover.Bulk)
 	m.ask(key, measured)
 	s = m.decided(key, washed(s, m.plan.Cover.Wash), 2*m.plan.Cover.Flange)
 	text := m.plan.Style().Text
@@ -93,7 +93,7 @@ func (m *measurer) cornerRadius(width, height length.Length) length.Length {
 	}
 	if c.Kind != plan.RoundCorners {
 		m.found.Add(finding.Stop, "corners", "/cover/corners/kind",
-			fmt.Sprintf("A %s with %s corners does not close: they suit flat cushions and pads.", m.plan.Cover.Kind,
+			fmt.Sprintf("A %s with %s corners does not close: they suit flat cushions and seat pads.", m.plan.Cover.Kind,
 				c.Kind), "Choose square or round corners.")
 		return 0
 	}

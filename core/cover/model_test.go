@@ -236,7 +236,7 @@ func TestASizeSaysItsTerms(t *testing.T) {
 	want := sum.Sum{{Name: "length", Amount: 16 * in, Kind: sum.Object}, {Name: "what sticks out", Amount: in,
 		Kind: sum.Object},
 		{Name: "ease, cover smaller", Amount: -in / 2, Kind: sum.Ease},
-		{Name: "bulk of the stack, both sides", Amount: in / 4, Kind: sum.Ease}}
+		{Name: "bulk of the layers, both sides", Amount: in / 4, Kind: sum.Ease}}
 	want = want.Plus(sum.Wash, "washing takes 4 %", length.FromFloat(want.Total().Float()/0.96)-want.Total())
 	assert.Equal(t, want, terms)
 	assert.Equal(t, "ease, cover larger", named(t, c, "end").Finished.Width[1].Name)

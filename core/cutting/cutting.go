@@ -115,7 +115,7 @@ func (l *List) asCut(c Cut) sum.Size {
 	l.Found.Add(finding.Warn, "cut-stays", c.At,
 		fmt.Sprintf("%s is cut already, %s × %s; as things are it would be %s × %s.", c.Title, text(was.Width),
 			text(was.Height), text(now.Width), text(now.Height)),
-		"Where it is larger, trim it when it is sewn; where it is smaller, take the difference up at the next gate, or cut another one and untick this.")
+		"Where it is larger, trim it when it is sewn; where it is smaller, take the difference up at the next measuring step, or cut another one and untick this.")
 	return sum.Size{Width: sum.Of(sum.Measured, "as it was cut", was.Width),
 		Height: sum.Of(sum.Measured, "as it was cut", was.Height)}
 }
@@ -136,7 +136,7 @@ func (l *List) Strips(may bool, seam length.Length, c Cut) (id string, n int) {
 	}
 	c.Size.Width = sum.Of(sum.Part, fmt.Sprintf("a %s of %s", share[min(n, len(share)-1)], text(whole)), whole.Div(n)).
 		Plus(sum.Seam, "share of the seams between them", each(whole, seam, n)-whole.Div(n)).UpTo(step)
-	how, remedy := "joined", "Put the joins where they show least; a wider cloth needs fewer."
+	how, remedy := "joined", "Put the joins where they show least; a wider fabric needs fewer."
 	if seam == 0 {
 		how, remedy = "butted", "Zigzag the edges to each other, not over each other."
 	}

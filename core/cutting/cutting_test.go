@@ -85,7 +85,7 @@ func TestWhatLiesUnderAPanel(t *testing.T) {
 	assert.Equal(t, []string{cutting.Batting, cutting.Lining}, []string{l.Cuts[0].Layer, l.Cuts[1].Layer})
 	assert.Equal(t, 2, l.Cuts[0].Count)
 	assert.True(t, l.Cuts[0].Had, "offcuts are there already")
-	assert.Empty(t, l.Of("batting"), "and take no cloth")
+	assert.Empty(t, l.Of("batting"), "and take no fabric")
 	assert.Equal(t, "/pieces/front/layers/lining", l.Cuts[1].At)
 }
 

@@ -134,7 +134,7 @@ func (l *List) cutEarly(c Cut, p back.Panel) {
 	text := l.Plan.Style().Text
 	l.Found.Add(finding.Warn, "back-cut-early", "/back",
 		p.Title+" is ticked as cut, and the measured front wants "+text(p.Size.Width.Total())+" × "+text(p.Size.Height.Total())+".",
-		"Measure the piece: trim it, or ease it in, or use one of the remedies at the gate.")
+		"Measure the piece: trim it, or ease it in, or use one of the remedies at the measuring step.")
 }
 
 // Fitting adds the parts of a fitting of a cloth, and what lies inside them.

@@ -203,7 +203,7 @@ func (o *order) strip(e strip) {
 	if !ok || len(yield.Strips) == 0 {
 		o.found.Add(finding.Stop, "strips", e.at,
 			fmt.Sprintf("No piece of %s gives %s in strips of %s.", cloth.Name, text(need), text(w)),
-			"Choose a wider cloth, a thinner cord, or buy it ready made.")
+			"Choose a wider fabric, a thinner cord, or buy it ready made.")
 		return
 	}
 	c := cutting.Cut{About: ref.About{Role: e.role}, Piece: e.what, Part: "strip", Cloth: e.cloth, At: e.at, Count: 1,

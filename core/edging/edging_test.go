@@ -96,5 +96,5 @@ func TestAPadMadeAtHomeIsCutAndWeighed(t *testing.T) {
 	assert.InDelta(t, 150, *pad.Weighed, 0)
 
 	_, cuts = made(t, func(*plan.Plan) {})
-	assert.Nil(t, edging.PadOf(cuts), "a pad that is bought")
+	assert.Nil(t, edging.PadOf(cuts), "an insert that is bought")
 }

@@ -41,13 +41,14 @@ func PadOf(cuts *cutting.List) *Pad {
 		cloth = panel.FirstCloth(p)
 	}
 	seamed := func(s sum.Sum) sum.Sum { return s.Between(sum.Seam, "seam allowance", seam) }
-	c := cutting.Cut{About: ref.About{Role: ref.FormPanel}, Piece: "form", Part: "panel", Title: "Pad, inner cloth",
+	c := cutting.Cut{About: ref.About{Role: ref.FormPanel}, Piece: "form", Part: "panel", Title: "Insert, inner fabric",
 		Cloth: cloth, At: "/object/make", Count: 2, MayTurn: true,
-		Size: sum.Size{Width: seamed(sum.Of(sum.Part, "pad across", o.Width)),
-			Height: seamed(sum.Of(sum.Part, "pad up", o.Height))}}
+		Size: sum.Size{Width: seamed(sum.Of(sum.Part, "insert across", o.Width)),
+			Height: seamed(sum.Of(sum.Part, "insert up", o.Height))}}
 	if m.Fold {
-		c.Count, c.Title = 1, "Pad, inner cloth, folded at the bottom"
-		c.Size.Height = seamed(sum.Of(sum.Part, "pad up", o.Height).Plus(sum.Part, "pad up, behind the fold", o.Height))
+		c.Count, c.Title = 1, "Insert, inner fabric, folded at the bottom"
+		c.Size.Height = seamed(sum.Of(sum.Part, "insert up", o.Height).
+			Plus(sum.Part, "insert up, behind the fold", o.Height))
 	}
 	if o.Round() {
 		c.Shape = "template"
@@ -56,7 +57,7 @@ func PadOf(cuts *cutting.List) *Pad {
 	cuts.Add(c)
 	if m.Tab > 0 {
 		cuts.Add(cutting.Cut{About: ref.About{Role: ref.FormTab}, Piece: "form", Part: "tab",
-			Title: "Pad, tab at the gap", Cloth: cloth, At: "/object/make/tab", Count: 2, MayTurn: true,
+			Title: "Insert, tab at the gap", Cloth: cloth, At: "/object/make/tab", Count: 2, MayTurn: true,
 			Size: sum.Size{Width: seamed(sum.Of(sum.Part, "as long as the gap", m.Gap)),
 				Height: seamed(sum.Of(sum.Part, "stands out", m.Tab))}.UpTo(step)})
 	}
@@ -83,11 +84,11 @@ func (f *Pad) filled(p plan.Plan, found *finding.List) {
 	switch {
 	case m.Weight < f.Least:
 		found.Add(finding.Warn, "fibre-little", about,
-			fmt.Sprintf("%g g of fibre are %g g less than the pad takes: it will hang limp in its cover.", m.Weight,
+			fmt.Sprintf("%g g of fibre are %g g less than the insert takes: it will hang limp in its cover.", m.Weight,
 				f.Least-m.Weight), remedy)
 	case m.Weight > f.Most:
 		found.Add(finding.Warn, "fibre-much", about,
-			fmt.Sprintf("%g g of fibre are %g g more than the pad takes: it will be hard, and strain its seams.",
+			fmt.Sprintf("%g g of fibre are %g g more than the insert takes: it will be hard, and strain its seams.",
 				m.Weight, m.Weight-f.Most), remedy)
 	}
 }

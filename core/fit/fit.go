@@ -176,7 +176,7 @@ func Unknown(p plan.Plan, steps []work.Step) finding.List {
 		if !gates[m.Gate] {
 			found.Add(finding.Warn, "measured-unknown", finding.Path("measured", i, "gate"),
 				fmt.Sprintf("Nothing in this plan waits for %q.", m.Gate),
-				fmt.Sprintf("Use the gate of one of its steps, such as %s, or take it out.",
+				fmt.Sprintf("Use the measuring step of one of its steps, such as %s, or remove it.",
 					cmp.Or(waiting, ref.FrontQuilted.String())))
 		}
 	}
@@ -222,11 +222,11 @@ func (o Order) differs(path string, d axis, planned length.Length, remedy plan.R
 	found.Add(level, "front-"+what, about,
 		fmt.Sprintf("The front measures %s %s, %s %s the plan.%s %s", text(measured), word, text(off.Abs()), of,
 			cause, then),
-		"Choose at the gate what to do.")
+		"Choose at the measuring step what to do.")
 	if asked != "" && remedy != asked {
 		found.Add(finding.Warn, "remedy-closed", path+"/"+d.word,
 			fmt.Sprintf("What was chosen for the difference %s cannot be done.", word),
-			"Choose another one at the gate.")
+			"Choose another one at the measuring step.")
 	}
 	return found
 }
@@ -302,9 +302,9 @@ func (o Order) accepted(word string, finished length.Length) string {
 		return fmt.Sprintf("The cover then finishes %s %s.", text(finished), word)
 	}
 	gap := pad - finished
-	how := fmt.Sprintf("%s smaller than the pad", text(gap))
+	how := fmt.Sprintf("%s smaller than the insert", text(gap))
 	if gap < 0 {
-		how = fmt.Sprintf("%s larger than the pad", text(-gap))
+		how = fmt.Sprintf("%s larger than the insert", text(-gap))
 	}
 	return fmt.Sprintf("The cover then finishes %s %s, %s.", text(finished), word, how)
 }

@@ -120,7 +120,7 @@ func TestWhatTheDifferenceIsPutDownTo(t *testing.T) {
 func TestACoverLargerThanItsPadSaysSo(t *testing.T) {
 	o := order(at("gate.piece:front.role:sewn", planned, planned+2*in))
 	p, _ := fit.Front(o)
-	assert.Contains(t, p.Remedies[len(p.Remedies)-1].Text, "21″ up, 1″ larger than the pad")
+	assert.Contains(t, p.Remedies[len(p.Remedies)-1].Text, "21″ up, 1″ larger than the insert")
 }
 
 func TestASlipIsAskedAboutFirst(t *testing.T) {

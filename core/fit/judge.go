@@ -94,7 +94,7 @@ func finished(p plan.Plan, s work.Step) finding.List {
 		if pad := []length.Length{o.Width, o.Height}[k]; o.Kind == plan.Form && pad > 0 {
 			inside := d.measured - 2*p.Cover.Flange
 			what += " " + onPad(text, pad-inside, d.called)
-			remedy = strings.TrimSpace(remedy + fmt.Sprintf(" A pad of %s%s would sit in it as planned.",
+			remedy = strings.TrimSpace(remedy + fmt.Sprintf(" An insert of %s%s would sit in it as planned.",
 				text((pad+off+p.Habits.Step/2).Floor(max(p.Habits.Step, 1))), d.called))
 		}
 		found.Add(finding.Warn, "cover-"+how, finding.Path("measured", i)+"/"+d.key, what, remedy)
@@ -106,12 +106,12 @@ func finished(p plan.Plan, s work.Step) finding.List {
 func onPad(text func(length.Length) string, over length.Length, called string) string {
 	switch {
 	case over > 0:
-		return fmt.Sprintf("The pad is %s larger than that%s: a soft one is squeezed by it, foam strains the seams.",
+		return fmt.Sprintf("The insert is %s larger than that%s: a soft one is squeezed by it, foam strains the seams.",
 			text(over), called)
 	case over < 0:
-		return fmt.Sprintf("The pad is %s smaller than that%s: it is slack.", text(-over), called)
+		return fmt.Sprintf("The insert is %s smaller than that%s: it is slack.", text(-over), called)
 	}
-	return "The pad is just as large."
+	return "The insert is just as large."
 }
 
 // Edge judges the second edge of a join, or how far the pieces of a back overlap, against

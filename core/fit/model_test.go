@@ -140,7 +140,7 @@ func TestWhatTheWaysSay(t *testing.T) {
 		plan.Follow:    {"Cut another back to the measured front: 19⅝″ across", "19⅜″ across"},
 	} {
 		if way == plan.Follow || way == plan.EaseIn {
-			assert.Contains(t, over[way], "finishes 19⅛″ across, ⅞″ smaller than the pad")
+			assert.Contains(t, over[way], "finishes 19⅛″ across, ⅞″ smaller than the insert")
 			assert.Contains(t, short[way], "finishes 18⅞″ across, 1⅛″ smaller")
 		}
 		assert.Contains(t, over[way], said[0])

@@ -138,7 +138,7 @@ func (o Order) one(i int, f plan.Fitting) (Fitted, finding.List) {
 	switch {
 	case !ok:
 		found.Add(finding.Stop, "fitting", path+"/kind",
-			fmt.Sprintf("A %s is read and kept, but not reckoned here.", f.Kind), "Take it out of this plan.")
+			fmt.Sprintf("A %s is read and kept, but not worked out here.", f.Kind), "Remove it from this plan.")
 	case piece == nil:
 		found.Add(finding.Stop, "fitting-on", path+"/on", fmt.Sprintf("There is no piece %q to put it on.", f.On),
 			"Name a piece of this cover.")

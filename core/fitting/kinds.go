@@ -116,7 +116,7 @@ func init() {
 		}, Caution: strapCaution})
 	Kinds.Add("button", Kind{Title: "Button", Needs: []string{"width"}, Foot: square, Bought: buttons,
 		Fixing: func(Made) string {
-			return "Sew it on through a small square of firm cloth behind."
+			return "Sew it on through a small square of firm fabric behind."
 		}, Caution: buttonCaution, Hand: true, Round: true})
 	Kinds.Add("slit", Kind{Title: "Slit", Needs: []string{"length"}, Foot: slit, Parts: facing, Lines: cutLine,
 		Fixing: func(m Made) string {

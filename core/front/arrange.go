@@ -54,11 +54,11 @@ func scrap(f plan.Face, path string, cloths []string) ([][]string, finding.List)
 		random: rand.New(rand.NewPCG(uint64(f.Seed), 0x756d7363686c6167))}
 	rows := fill(f, m.pick)
 	if len(cloths) == 1 && len(rows)*len(rows[0]) > 1 {
-		found.Add(finding.Note, "like-neighbours", path+"/cloths", "With one cloth every patch lies beside its like.",
-			"Name a second cloth.")
+		found.Add(finding.Note, "like-neighbours", path+"/cloths", "With one fabric every patch lies beside its like.",
+			"Name a second fabric.")
 	} else if m.alike {
 		found.Add(finding.Note, "like-neighbours", path+"/cloths", "Some patches lie beside their like.",
-			"Mix again, name another cloth, or let go of a patch that is kept.")
+			"Mix again, name another fabric, or release a patch that is kept.")
 	}
 	return rows, found
 }

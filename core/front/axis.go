@@ -298,7 +298,7 @@ func misfitOf(o Order, a *axis, fixed, left length.Length) finding.List {
 	text := o.Style.Text
 	has := fmt.Sprintf("%d × %s", a.n, text(a.patch))
 	if a.gaps() > 0 {
-		has += fmt.Sprintf(", sashes of %d × %s", a.gaps(), text(a.sash))
+		has += fmt.Sprintf(", sashing of %d × %s", a.gaps(), text(a.sash))
 	}
 	if fixed > 0 {
 		has += fmt.Sprintf(" and borders of 2 × %s", text(fixed))
@@ -318,7 +318,7 @@ func misfitOf(o Order, a *axis, fixed, left length.Length) finding.List {
 		ways = append(ways, fmt.Sprintf("%d patches %s", n, a.word))
 	}
 	if len(ways) == 0 {
-		ways = append(ways, "fewer patches, or narrower sashes and borders")
+		ways = append(ways, "fewer patches, or narrower sashing and borders")
 	}
 	fills := text(a.inside() + 2*fixed)
 	if left < 0 {
@@ -331,7 +331,7 @@ func misfitOf(o Order, a *axis, fixed, left length.Length) finding.List {
 	if left == 0 {
 		found.Add(finding.Stop, "no-rest", o.Path+"/borders",
 			fmt.Sprintf("%s fill %s %s; nothing is left for a border.", has, text(a.whole), a.word),
-			"Take the border out, or make the patches smaller.")
+			"Remove the border, or make the patches smaller.")
 		return found
 	}
 	found.Add(finding.Stop, "front-does-not-fill", o.Path+"/"+a.key,
@@ -406,7 +406,7 @@ func cutAxis(o Order, a *axis) finding.List {
 	var found finding.List
 	a.cut = o.allowed(sum.Part, "patch, finished", a.patch)
 	if a.sash > 0 {
-		a.sashCut = o.allowed(sum.Border, "sash, finished", a.sash)
+		a.sashCut = o.allowed(sum.Border, "sashing, finished", a.sash)
 		a.sashLow, a.sashHigh = a.sashCut, a.sashCut
 		if a.outside && len(a.borders) == 0 {
 			a.sashLow, a.sashHigh = o.grown(a.sashCut, a, a.low, a.rimLow), o.grown(a.sashCut, a, a.high,
@@ -665,7 +665,7 @@ type slot struct {
 	cut    sum.Sum
 }
 
-// slotsOf are the patches and sashes of a direction in order. At the rim of a face
+// slotsOf are the patches and sashing of a direction in order. At the rim of a face
 // without borders the outermost reaches out to the cut edge.
 func slotsOf(o Order, a *axis) []slot {
 	at := total(a.borders) - a.over/2

@@ -103,7 +103,7 @@ func foundOf(o Order, part *Part) (Found, finding.List) {
 		if !out.Backed {
 			said.Add(finding.Warn, "panel-gives", o.Path+"/backed",
 				"A hooked or knitted panel gives, and sags between its seams.",
-				"Back it with firm cloth first, and treat both as one.")
+				"Back it with firm fabric first, and treat both as one.")
 		}
 	}
 	out.Size = part.Size

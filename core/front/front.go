@@ -33,7 +33,7 @@ const (
 	// Setting triangles fill the rim of a grid on point.
 	Setting Role = "setting"
 	// ShortSash lies between two patches of a row, LongSash between two rows; a Post
-	// is where sashes meet.
+	// is where sashing meets.
 	ShortSash Role = "short-sash"
 	LongSash  Role = "long-sash"
 	Post      Role = "post"
@@ -354,8 +354,8 @@ func Build(o Order) (Face, finding.List) {
 	if !ok {
 		var found finding.List
 		found.Add(finding.Stop, "face-kind", o.Path+"/kind",
-			fmt.Sprintf("A %s face is read and kept, but this version does not reckon it.", o.Face.Kind),
-			"Choose one piece, a grid, strips, a checkerboard, a stack or gathers.")
+			fmt.Sprintf("A %s design is read and kept, but this version does not work it out.", o.Face.Kind),
+			"Choose one piece, a grid, strips, a checkerboard, sections or gathers.")
 		return Face{}, found
 	}
 	said := unreckoned(o)
@@ -395,33 +395,33 @@ func unreckoned(o Order) finding.List {
 	var found finding.List
 	stop := func(key, what, remedy string) {
 		found.Add(finding.Stop, "face-part", o.Path+"/"+key,
-			what+" is read and kept, but its cuts are not reckoned here.", remedy)
+			what+" is read and kept, but its cuts are not worked out here.", remedy)
 	}
 	f := o.Face
 	if len(f.Applique) > 0 && !f.Kind.TakesShapes() {
 		found.Add(finding.Stop, "face-part", o.Path+"/applique",
-			fmt.Sprintf("Shapes cannot be laid flat on a %s face.", f.Kind),
-			"Take them out, or choose a face that lies flat.")
+			fmt.Sprintf("Shapes cannot be laid flat on a %s design.", f.Kind),
+			"Remove them, or choose a design that lies flat.")
 	}
 	if f.Pocket != "" && f.Kind != plan.PlainFace {
-		stop("pocket", fmt.Sprintf("A pocket on a %s face", f.Kind), "A folded pocket lies on one piece of cloth.")
+		stop("pocket", fmt.Sprintf("A pocket on a %s design", f.Kind), "A folded pocket lies on one piece of fabric.")
 	}
 	framed := f.Kind == plan.GridFace || f.Kind == plan.CheckerFace || f.Kind == plan.FoundFace
 	if len(f.Borders) > 0 && !framed {
-		stop("borders", fmt.Sprintf("A border round a %s face", f.Kind),
+		stop("borders", fmt.Sprintf("A border round a %s design", f.Kind),
 			"Borders go round a grid, a checkerboard or a found panel.")
 	}
 	if f.Kind == plan.GridFace {
 		return found
 	}
 	if f.Block.Name != "" || f.Block.Cells != nil {
-		stop("block", fmt.Sprintf("A block in a %s face", f.Kind), "Blocks stand in a grid.")
+		stop("block", fmt.Sprintf("A block in a %s design", f.Kind), "Blocks stand in a grid.")
 	}
 	if f.Sash != nil {
-		stop("sash", fmt.Sprintf("A sash in a %s face", f.Kind), "Sashes lie in a grid.")
+		stop("sash", fmt.Sprintf("Sashing in a %s design", f.Kind), "Sashing lies in a grid.")
 	}
 	if f.Set == plan.OnPoint {
-		stop("set", fmt.Sprintf("A %s face on point", f.Kind), "Only a grid is set on point.")
+		stop("set", fmt.Sprintf("A %s design on point", f.Kind), "Only a grid is set on point.")
 	}
 	return found
 }

@@ -118,7 +118,7 @@ func TestWhatDoesNotFitIsSaidWithWhatDoes(t *testing.T) {
 			"patches of 4¾″, or borders of 1½″"},
 		"other count would fit":        {grid(5, 19*in/4), "front-too-large", "/columns", "4 patches across"},
 		"borders wider than the cover": {grid(1, in, border(10*in)), "borders-too-wide", "/borders", "up to 9″"},
-		"nothing left for the rest":    {grid(4, 19*in/4, rest), "no-rest", "/borders", "Take the border out"},
+		"nothing left for the rest":    {grid(4, 19*in/4, rest), "no-rest", "/borders", "Remove the border"},
 		"an unknown block": {blocks(4, 19*in/4, plan.Block{Name: "windmill of mine"}), "block-unknown",
 			"/block", "list"},
 		"cells that are no text": {blocks(4, 19*in/4, plan.Block{Cells: 4}), "block-cells", "/block",
@@ -144,11 +144,11 @@ func TestWhatDoesNotFitIsSaidWithWhatDoes(t *testing.T) {
 		"an empty stack": {plan.Face{Kind: plan.StackFace}, "stack-empty", "/parts", "19″"},
 		"a stack that misses": {plan.Face{Kind: plan.StackFace,
 			Parts: []plan.Part{{Height: plan.Extent{Width: 10 * in}}}},
-			"stack-does-not-fill", "/parts", "last part of 19″"},
+			"stack-does-not-fill", "/parts", "last section of 19″"},
 		"appliqué": {plan.Face{Kind: plan.GatheredFace, Ratio: 2.5,
 			Applique: make([]plan.Shape, 1)}, "face-part", "/applique", ""},
 		"a pocket on a grid": {plan.Face{Kind: plan.GridFace, Pocket: "folded"}, "face-part", "/pocket",
-			"one piece of cloth"},
+			"one piece of fabric"},
 		"no gathers": {plan.Face{Kind: plan.GatheredFace, Ratio: 1}, "gather-ratio", "/ratio", "2.5"},
 		"a sample that is not here": {plan.Face{Kind: plan.GatheredFace, Sample: "s1"}, "gather-sample", "/sample",
 			"divided"},
@@ -321,7 +321,7 @@ func TestAPartThatStandsOutIsCentredAndSquaredUp(t *testing.T) {
 		assert.Equal(t, made.Applied[1].X, made.Applied[0].X, "in the middle of both")
 		assert.Equal(t, made.Applied[0].From.Left, made.Applied[0].From.Right)
 		if by > 0 {
-			assert.Equal(t, []front.Standing{{Name: "part 1", By: by}}, made.Standing)
+			assert.Equal(t, []front.Standing{{Name: "section 1", By: by}}, made.Standing)
 		}
 	})
 }

@@ -89,11 +89,11 @@ func ratioOf(o Order) finding.List {
 			"Type the ratio: the sample before, divided by the sample after.")
 	case !(r > 1 && r <= mostRatio):
 		found.Add(finding.Stop, "gather-ratio", o.Path+"/ratio",
-			fmt.Sprintf("Cloth is not gathered to a ratio of %g.", r),
+			fmt.Sprintf("Fabric is not gathered to a ratio of %g.", r),
 			fmt.Sprintf("The ratio is before ÷ after: type %g to %g; 2.5 is ordinary.", leastRatio, mostRatio))
 	case r < leastRatio:
 		found.Add(finding.Warn, "gather-thin", o.Path+"/ratio",
-			fmt.Sprintf("Gathered by %g, the cloth looks crumpled rather than gathered.", r),
+			fmt.Sprintf("Gathered by %g, the fabric looks crumpled rather than gathered.", r),
 			fmt.Sprintf("Plan at least %g; 2.5 is ordinary.", leastRatio))
 	}
 	return found

@@ -222,7 +222,7 @@ func (g *gridder) joint(i int, x, y slot, band int, between [2]int, back bool) {
 func (g *gridder) bandGroup(band int) Group { return Group{In: g.In, Kind: InBand, No: band} }
 
 var (
-	sashTitles = map[Role]string{ShortSash: "Short sash", LongSash: "Long sash", Post: "Post"}
+	sashTitles = map[Role]string{ShortSash: "Short sashing strip", LongSash: "Long sashing strip", Post: "Cornerstone"}
 	sashRefs   = map[Role]ref.Role{ShortSash: ref.ShortSash, LongSash: ref.LongSash, Post: ref.Post}
 )
 
@@ -274,8 +274,8 @@ func (g *gridder) upright(x, y slot) func(outline.Vertex) outline.Vertex {
 func (o Order) pointed(across, down *axis) finding.List {
 	var found finding.List
 	if o.Face.Sash != nil && o.Face.Sash.Width > 0 {
-		found.Add(finding.Stop, "point-sash", o.Path+"/sash", "Sashes between blocks on point are not reckoned.",
-			"Set the blocks straight, or take the sashes out.")
+		found.Add(finding.Stop, "point-sash", o.Path+"/sash", "Sashing between blocks on point is not worked out.",
+			"Set the blocks straight, or remove the sashing.")
 	}
 	if f := o.Face.Patch; !f.Fit && f.Height != 0 && f.Width != f.Height {
 		found.Add(finding.Stop, "point-square", o.Path+"/patch/height", "On point the blocks have to be square.",

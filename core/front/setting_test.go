@@ -112,7 +112,7 @@ func TestOnPoint(t *testing.T) {
 	}
 	assert.Equal(t, []any{10, 3, 39 * in / 4}, []any{sides.Patches, sides.Count, sides.Size.Width.Total()})
 	assert.Equal(t, []any{4, 2, 41 * in / 8}, []any{corners.Patches, corners.Count, corners.Size.Width.Total()})
-	assert.Equal(t, "B", sides.Cloth, "the last cloth sets them")
+	assert.Equal(t, "B", sides.Cloth, "the last fabric sets them")
 	assert.Len(t, whole.Bands, 6)
 	assert.Equal(t, 26*in, built.Finished.Width.Total(), "the triangles take what is left")
 	assert.InEpsilon(t, (26*in+2*seam).Float()*(34*in+2*seam).Float()/1e12, areas(built), 1e-8)
@@ -423,7 +423,7 @@ func TestRowsOfABlockFromStrips(t *testing.T) {
 	few.Strips, few.Usable = plan.SewnSets, o.Usable
 	assert.Empty(t, build(t, few).Sets, "two rows are not worth a set")
 	o.Usable = func(string) length.Length { return 3 * in }
-	assert.Empty(t, build(t, o).Sets, "what does not come out of the cloth is cut one by one")
+	assert.Empty(t, build(t, o).Sets, "what does not come out of the fabric is cut one by one")
 }
 
 // Pinwheels of 4 in with ¼ in seams, 16 of them: 64 half-squares that finish 2. Exactly

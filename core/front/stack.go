@@ -18,8 +18,8 @@ func stack(o Order) (Face, finding.List) {
 	var found finding.List
 	text := o.Style.Text
 	if len(o.Face.Parts) == 0 {
-		found.Add(finding.Stop, "stack-empty", o.Path+"/parts", "A stack has no parts yet.",
-			fmt.Sprintf("Add faces whose heights make %s.", text(o.Finished.Height.Total())))
+		found.Add(finding.Stop, "stack-empty", o.Path+"/parts", "No sections are there yet.",
+			fmt.Sprintf("Add sections whose heights make %s.", text(o.Finished.Height.Total())))
 		return Face{}, found
 	}
 	want := o.Finished.Height.Total()
@@ -44,33 +44,34 @@ func stack(o Order) (Face, finding.List) {
 	}
 	if least <= 0 {
 		found.Add(finding.Stop, "stack-does-not-fill", o.Path+"/parts",
-			fmt.Sprintf("The front finishes %s high, and nothing is left for a part that takes the rest.", text(want)),
-			"Take a part out, or make the others lower.")
+			fmt.Sprintf("The front finishes %s high, and nothing is left for a section that takes the rest.", text(want)),
+			"Remove a section, or make the others lower.")
 		return Face{}, found
 	}
 	off := want - whole
 	if off.Abs() > length.Close {
 		last := o.Face.Parts[len(o.Face.Parts)-1].Height.Width + off
-		remedy := "Take a part out, or make them lower."
+		remedy := "Remove a section, or make them lower."
 		if last > 0 {
-			remedy = fmt.Sprintf("A last part of %s fills it.", text(last))
+			remedy = fmt.Sprintf("A last section of %s fills it.", text(last))
 		}
 		found.Add(finding.Stop, "stack-does-not-fill", o.Path+"/parts",
-			fmt.Sprintf("The parts make %s; the front finishes %s high.", text(whole), text(want)), remedy)
+			fmt.Sprintf("The sections make %s; the front finishes %s high.", text(whole), text(want)), remedy)
 		return Face{}, found
 	}
 	f := Face{}
 	at := length.Length(0)
 	var shows, sewn, wide sum.Sum
 	for i, p := range o.Face.Parts {
-		shows = shows.Plus(sum.Part, fmt.Sprintf("part %d", i+1), p.Height.Width)
+		shows = shows.Plus(sum.Part, fmt.Sprintf("section %d", i+1), p.Height.Width)
 		if i == len(o.Face.Parts)-1 {
 			shows = closed(shows, off)
 			p.Height.Width += off
 		}
 		if p.Overhang >= o.Finished.Width.Total() {
 			found.Add(finding.Stop, "out-of-range", fmt.Sprintf("%s/parts/%d/overhang", o.Path, i),
-				fmt.Sprintf("Part %d stands out %s in all, as much as the %s it has to cover.", i+1, text(p.Overhang),
+				fmt.Sprintf("Section %d is longer than its place by %s in all, as much as the %s it has to cover.", i+1,
+					text(p.Overhang),
 					text(o.Finished.Width.Total())), "Type what is trimmed off at both ends together, an inch or so.")
 			found[len(found)-1].Nearest = o.Style.Plain((o.Finished.Width.Total() / 8).Ceil(o.Step))
 			return Face{}, found
@@ -87,7 +88,7 @@ func stack(o Order) (Face, finding.List) {
 			f.Applied = append(f.Applied, p.Lower(at, o.Finished.Height.Total()))
 		}
 		f.worked(built, sub.In)
-		sewn = sewn.Plus(sum.Part, fmt.Sprintf("part %d as sewn, less its seams", i+1),
+		sewn = sewn.Plus(sum.Part, fmt.Sprintf("section %d as sewn, less its seams", i+1),
 			built.Sewn.Height.Total()-2*o.Seam)
 		if is := squaredUp(built.Sewn.Width, p.Overhang); len(wide) == 0 || is.Total() < wide.Total() {
 			wide = is // wider ones are centred and squared up
@@ -116,7 +117,7 @@ func (o Order) partOf(i int, p plan.Part, above, below length.Length) Order {
 		sub.Top.Width = stands(sub.Top.Width)
 	}
 	sub.Held.Top, sub.Held.Bottom = o.Held.Top || i > 0, o.Held.Bottom || i < len(o.Face.Parts)-1
-	sub.Finished.Height = sum.Of(sum.Part, "height of the part", p.Height.Width)
+	sub.Finished.Height = sum.Of(sum.Part, "height of the section", p.Height.Width)
 	sub.Trimmed.Height = sum.Of(sum.Seam, "seam allowance", o.edge(sub.Held.Top)).Then(sub.Finished.Height).
 		Plus(sum.Seam, "seam allowance", o.edge(sub.Held.Bottom))
 	top := sub.Trimmed.Height
@@ -147,7 +148,7 @@ func squaredUp(s sum.Sum, by length.Length) sum.Sum {
 
 // stands keeps that a part stands out, and those of a stack within it that do.
 func (f *Face) stands(i int, by length.Length, within []Standing) {
-	name := fmt.Sprintf("part %d", i+1)
+	name := fmt.Sprintf("section %d", i+1)
 	if by > 0 {
 		f.Standing = append(f.Standing, Standing{Name: name, By: by})
 	}

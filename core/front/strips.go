@@ -25,7 +25,7 @@ func strips(o Order) (Face, finding.List) {
 		a, b = across, down
 	}
 	if o.Face.Direction != "" && o.Face.Direction != plan.AcrossWay && !along {
-		found.Add(finding.Stop, "strips-direction", o.Path+"/direction", "Strips that run slantwise are not reckoned.",
+		found.Add(finding.Stop, "strips-direction", o.Path+"/direction", "Strips that run slantwise are not worked out.",
 			"Let them run across or along.")
 		return Face{}, found
 	}
@@ -243,7 +243,7 @@ func (o Order) fits(list []Set, found *finding.List) bool {
 	for _, s := range list {
 		if s.Count == 0 {
 			found.Add(finding.Stop, "segment-too-long", o.Path+"/patch/width",
-				fmt.Sprintf("A segment of %s does not come out of a strip as long as the cloth is wide.",
+				fmt.Sprintf("A segment of %s does not come out of a strip as long as the fabric is wide.",
 					o.Style.Text(s.Segment)), "Make the patches narrower, or cut them one by one in a grid.")
 			return true
 		}

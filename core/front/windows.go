@@ -84,7 +84,7 @@ func (o Order) unitFits() finding.List {
 	case o.Top.Width.Total() != o.Trimmed.Width.Total():
 		found.Add(finding.Stop, "windows-quilted", o.Path+"/kind",
 			"Folded windows are thick enough: they take no batting, no lining, no quilting and no margin to square up.",
-			"Take the layers, the quilting and the margin out of the piece.")
+			"Remove the layers, the quilting and the margin from the piece.")
 	case near(w, o.Trimmed.Width.Total()) && near(h, o.Trimmed.Height.Total()):
 	case near(w, o.Finished.Width.Total()) && near(h, o.Finished.Height.Total()):
 		found.Add(finding.Warn, "windows-smaller", o.Path+"/unit",

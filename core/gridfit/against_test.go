@@ -65,7 +65,7 @@ func TestTheClothPieceByPiece(t *testing.T) {
 			whole := o.Width.Float() * o.Height.Float()
 			assert.InEpsilon(t, whole, shows, 1e-9)
 			assert.InEpsilon(t, cut/whole, l.Cloth, 1e-9)
-			assert.Equal(t, fmt.Sprintf("%.2f times the cloth that shows", l.Cloth), l.Reasons[len(l.Reasons)-1])
+			assert.Equal(t, fmt.Sprintf("%.2f times the fabric that shows", l.Cloth), l.Reasons[len(l.Reasons)-1])
 		}
 	})
 }
@@ -196,7 +196,7 @@ func TestReadyCutIsSaid(t *testing.T) {
 	}
 	o.Border = gridfit.NoBorder
 	list := gridfit.Best(o)
-	require.Len(t, list, 1, "four of 4½ and three sashes of ½")
+	require.Len(t, list, 1, "four of 4½ and three sashing of ½")
 	assert.Equal(t, [3]length.Length{4, 4, in / 2}, [3]length.Length{length.Length(list[0].Columns),
 		length.Length(list[0].Rows), list[0].Sash})
 }

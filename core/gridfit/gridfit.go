@@ -229,7 +229,7 @@ func (f *fitter) reasons(l Layout) []string {
 	case odd >= 6:
 		out = append(out, "fine fractions")
 	}
-	return append(out, fmt.Sprintf("%.2f times the cloth that shows", l.Cloth))
+	return append(out, fmt.Sprintf("%.2f times the fabric that shows", l.Cloth))
 }
 
 // best sorts and keeps the best of every patch, a dozen of them.

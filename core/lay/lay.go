@@ -361,7 +361,7 @@ func TooWide(about, piece, cloth string, width, usable length.Length, style leng
 	return finding.Finding{Level: finding.Stop, Code: "piece-too-wide", About: about,
 		Text: fmt.Sprintf("%s is %s wide, and %s has %s between its selvedges.", piece, style.Text(width), cloth,
 			style.Text(usable)),
-		Remedy: "Choose a wider cloth, or one whose print may be turned."}
+		Remedy: "Choose a wider fabric, or one whose print may be turned."}
 }
 
 // mostStacked is how many layers are cut at once. Common practice.

@@ -73,7 +73,7 @@ func behind(items []lay.Item, l lay.Lay) error {
 func within(items []lay.Item, l lay.Lay) error {
 	for i, p := range l.Placed {
 		if p.X < 0 || p.Y < 0 || p.X+p.Width > l.Width || p.Y+p.Height > l.Length {
-			return fmt.Errorf("piece %d of cut %d lies off the cloth", i, p.Cut)
+			return fmt.Errorf("piece %d of cut %d lies off the fabric", i, p.Cut)
 		}
 		for j, q := range l.Placed[:i] {
 			if p.X < q.X+q.Width && q.X < p.X+p.Width && p.Y < q.Y+q.Height && q.Y < p.Y+p.Height {
@@ -112,7 +112,7 @@ func through(items []lay.Item, l lay.Lay) error {
 		y += s.Height
 	}
 	if y != l.Length {
-		return fmt.Errorf("the strips end at %d, the lay at %d", y, l.Length)
+		return fmt.Errorf("the strips end at %d, the cutting layout at %d", y, l.Length)
 	}
 	ends := map[[2]int]length.Length{}
 	for i, p := range l.Placed {
@@ -285,7 +285,7 @@ func manyNeeds(n int) [][]lay.Item {
 }
 
 // patchworkNeeds are what one cloth gives for several patchwork covers: squares, squares
-// for triangles, rectangles and sashes of a few blocks, none wider than a third of the
+// for triangles, rectangles and sashing of a few blocks, none wider than a third of the
 // cloth, thirty pieces and more. The sizes are the rotary recipes' with seams of 1/4 in.
 func patchworkNeeds(n int) [][]lay.Item {
 	random := rand.New(rand.NewPCG(8, 3))

@@ -97,18 +97,18 @@ func TestOddPiecesFirst(t *testing.T) {
 	assert.Len(t, laid, 12, "squares that are cut already are all taken")
 	assert.Equal(t, 8, rest[0].Count)
 	laid, rest = lay.FromOdd(squares, on, []lay.Odd{{Width: 11 * in, Length: 10 * in, Count: 1}})
-	require.Len(t, laid, 1, "four from the odd piece are a strip less")
+	require.Len(t, laid, 1, "four from the offcut are a strip less")
 	assert.Equal(t, 16, rest[0].Count)
 	laid, rest = lay.FromOdd([]lay.Item{{Width: 5 * in, Height: 5 * in, Count: 8}}, on,
 		[]lay.Odd{{Width: 12 * in, Length: 6 * in, Count: 1}})
-	assert.Empty(t, laid, "the strip is cut either way: the odd piece stays whole")
+	assert.Empty(t, laid, "the strip is cut either way: the offcut stays whole")
 	assert.Equal(t, 8, rest[0].Count)
 	laid, _ = lay.FromOdd([]lay.Item{{Width: 50 * in, Height: 3 * in, Count: 1}}, on,
 		[]lay.Odd{{Width: 52 * in, Length: 4 * in, Count: 1}})
 	assert.Len(t, laid, 1, "what the length is too narrow for")
 	laid, _ = lay.FromOdd([]lay.Item{{Width: 5 * in, Height: 5 * in, Count: 3, Selvedge: true}}, on,
 		[]lay.Odd{{Width: 9 * in, Length: 9 * in, Count: 1}})
-	assert.Empty(t, laid, "an odd piece has no selvedge")
+	assert.Empty(t, laid, "an offcut has no selvedge")
 }
 
 func drawn(t *rapid.T) ([]lay.Item, lay.Cloth) {
@@ -158,7 +158,7 @@ func TestAnyLayFromOddPiecesIsCorrect(t *testing.T) {
 			require.NoError(t, within(items, one.Lay))
 			for _, p := range one.Lay.Placed {
 				require.Equal(t, items[one.Lay.Placed[0].Cut].Late, items[p.Cut].Late,
-					"an odd piece is cut at one time")
+					"an offcut is cut at one time")
 			}
 			require.NoError(t, through(items, one.Lay))
 			for _, p := range one.Lay.Placed {
@@ -189,7 +189,7 @@ func TestWhatIsCutLateLiesBehindWhatIsCutNow(t *testing.T) {
 	l, _ := lay.Of(items, on)
 	require.NoError(t, check(items, nil, l))
 	assert.Equal(t, 22*in, l.Length,
-		"the back waits for the front to be measured, and a cut for the patch would go through its cloth")
+		"the back waits for the front to be measured, and a cut for the patch would go through its fabric")
 	assert.True(t, l.Certain)
 	assert.Equal(t, []int{1, 0, 0}, []int{l.Placed[0].Cut, l.Placed[1].Cut, l.Placed[2].Cut})
 	free, _ := lay.Freely(items, on)
@@ -225,7 +225,7 @@ func TestASearchIsNeverWorseAndEndsWhenTold(t *testing.T) {
 	assert.Less(t, stopped.Round, stopped.Rounds)
 	require.NoError(t, check(items, nil, stopped.Lay))
 	done := lay.Search([]lay.Item{{Width: 40 * in, Height: in, Count: 3}}, on,
-		func(lay.Found) bool { t.Fatal("no lay can be shorter"); return true })
+		func(lay.Found) bool { t.Fatal("no cutting layout can be shorter"); return true })
 	assert.Equal(t, done.Lay.Bound, done.Lay.Length)
 }
 

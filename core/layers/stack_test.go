@@ -147,7 +147,7 @@ func TestASampleDecides(t *testing.T) {
 	assert.InDelta(t, want.Across, c.TakeUp.Across, 1e-12)
 	_, found := layers.Of(layers.Order{Piece: q, Trimmed: square(10 * length.Inch),
 		Step: length.Inch / 8, Samples: sample.Shelf{"s": wider}})
-	assert.Contains(t, found[0].Text, "its puff of 4 mm a face", "(2p/π)√t for 2 in and 1½ % of either family")
+	assert.Contains(t, found[0].Text, "its loft of 4 mm a side", "(2p/π)√t for 2 in and 1½ % of either family")
 
 	other := sewn
 	other.Layers = &plan.Layers{Batting: &plan.Batting{Count: 2, Loft: 4 * mm}}

@@ -64,14 +64,14 @@ func sampled(o Order) (TakeUp, finding.List) {
 	}
 	if why := sample.Other(s, q); why != "" {
 		found.Add(finding.Warn, "sample-other", path+"/take_up/id",
-			fmt.Sprintf("“%s” was sewn of another stack: %s.", s.Title, why),
-			"Sew one of this stack before much cloth is cut.")
+			fmt.Sprintf("“%s” was sewn of other layers: %s.", s.Title, why),
+			"Sew one of these layers before much fabric is cut.")
 	}
 	t := f.TakeUp
 	if !sample.Alike(s.Quilting, q.Quilting) {
 		t = takeup.Estimate(f.Bulge, takeup.PatternOf(q, o.quilted()))
 		found.Add(finding.Note, "sample-carried", path+"/take_up/id",
-			fmt.Sprintf("“%s” was quilted otherwise: its puff of %.2g mm a face gives the figures here.", s.Title,
+			fmt.Sprintf("“%s” was quilted otherwise: its loft of %.2g mm a side gives the figures here.", s.Title,
 				f.Bulge.Float()/1e6), "")
 	}
 	t.From = plan.FromSample

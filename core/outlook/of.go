@@ -124,9 +124,9 @@ func (o Order) spread(f front.Face) (Spread, string) {
 	from := fmt.Sprintf("by %d strips of yours", strips)
 	switch rows := len(errors) - strips; {
 	case strips == 0:
-		from = fmt.Sprintf("by %d measurements at your gates", rows)
+		from = fmt.Sprintf("by %d measurements at your measuring steps", rows)
 	case rows > 0:
-		from += fmt.Sprintf(" and %d measurements at your gates", rows)
+		from += fmt.Sprintf(" and %d measurements at your measuring steps", rows)
 	}
 	return s, from
 }

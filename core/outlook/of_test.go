@@ -68,7 +68,7 @@ func TestWhatIsCountedInEachDirection(t *testing.T) {
 		}
 		assert.Equal(t, want, told)
 	}
-	assert.Empty(t, o.Of(front.Face{}), "one piece of cloth has no seams")
+	assert.Empty(t, o.Of(front.Face{}), "one piece of fabric has no seams")
 }
 
 // The maker's own seams: each strip is short by both its seams, so half of it is one; mean and spread as a
@@ -95,7 +95,8 @@ func TestTheMakersOwnSeams(t *testing.T) {
 				of[i] = e * in
 			}
 			o.Past["that"] = of
-			errors, from = append(errors, of...), from+" and "+string(rune('0'+len(past)))+" measurements at your gates"
+			errors, from = append(errors, of...),
+				from+" and "+string(rune('0'+len(past)))+" measurements at your measuring steps"
 		}
 		s := outlook.Spread{SeamSD: outlook.Usual().SeamSD, CutSD: outlook.Usual().CutSD, Seam: stat.Mean(errors, nil)}
 		if len(errors) > 2 {

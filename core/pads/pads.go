@@ -135,9 +135,9 @@ func (o Order) why(how Filling) string {
 		least, most = r.least.Floor(5*length.Millimetre), r.most.Floor(5*length.Millimetre)
 	}
 	text := length.Style{Unit: o.Unit}.Text
-	usual := fmt.Sprintf("usual is a pad %s to %s larger than its cover: %s", text(least), text(most), r.why)
+	usual := fmt.Sprintf("usual is an insert %s to %s larger than its cover: %s", text(least), text(most), r.why)
 	if o.Fill == "foam" {
-		usual = "usual is a pad as large as its cover: " + r.why
+		usual = "usual is an insert as large as its cover: " + r.why
 	}
 	switch how {
 	case Plump:

@@ -37,7 +37,7 @@ func TestEveryPartHasACloth(t *testing.T) {
 		"the plan stays as it was typed")
 	assert.Equal(t, plan.Face{Kind: plan.PlainFace, Cloth: "B"}, o.Face(plan.Piece{}))
 	of := func(f plan.Face) string { return o.Face(plan.Piece{Face: &f}).Cloth }
-	assert.Empty(t, of(plan.Face{Kind: plan.GridFace, Cloths: []string{"C"}}), "a grid of cloths is of no single one")
+	assert.Empty(t, of(plan.Face{Kind: plan.GridFace, Cloths: []string{"C"}}), "a grid of fabrics is of no single one")
 	assert.Empty(t, of(plan.Face{Kind: plan.GridFace, Order: plan.Order{Kind: plan.Rows}}))
 	assert.Equal(t, []string{"B", "C"}, panel.Letters(o.Plan))
 	assert.Equal(t, []string{"A"}, panel.Letters(plan.Plan{}))
@@ -134,11 +134,11 @@ func TestAThickStackIsNoted(t *testing.T) {
 	said := thick(6*mm, in/4, 0, plan.Box)
 	require.Len(t, said, 1)
 	assert.Equal(t, []string{"bulk", "/pieces/*/layers"}, []string{said[0].Code, said[0].About})
-	assert.Equal(t, "Type ⅜″ as the bulk of the stack, or give more ease.", said[0].Remedy, "6.4 mm, up to the ruler")
+	assert.Equal(t, "Type ⅜″ as the bulk of the layers, or give more ease.", said[0].Remedy, "6.4 mm, up to the ruler")
 	assert.Len(t, thick(6*mm, 12*mm, 0, plan.Book), 1)
 	assert.Empty(t, thick(6*mm, 13*mm, 0, plan.Box), "twice 6.4 goes into 13")
 	assert.Empty(t, thick(6*mm, 0, in/8, plan.Box), "it is given room")
-	assert.Empty(t, thick(mm/2, 0, 0, plan.Box), "one cloth is no bulk")
+	assert.Empty(t, thick(mm/2, 0, 0, plan.Box), "one fabric is no bulk")
 	assert.Empty(t, thick(6*mm, 0, 0, plan.Form), "a cushion gives")
 }
 

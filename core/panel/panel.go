@@ -96,7 +96,7 @@ func (o Order) Of(piece cover.Piece) (Panel, finding.List) {
 	chain.Thick += beyond
 	if l := q.Layers; layers.QuiltedAlready(p, letters...) && l != nil && l.Batting != nil && l.Batting.Count > 0 {
 		found.Add(finding.Note, "quilted-twice", path+"/layers/batting",
-			fmt.Sprintf("The %s is cut from cloth that is quilted already; with batting under it the stack is %s thick.",
+			fmt.Sprintf("The %s is cut from fabric that is quilted already; with batting under it the layers are %s thick.",
 				strings.ToLower(piece.Title), p.Style().Text(chain.Thick)), "Leave the batting out, unless it is to be that thick.")
 	}
 	out := Panel{Piece: piece, Decided: q, Path: path, Face: face, Chain: chain, Body: body,
@@ -209,7 +209,7 @@ func (o Order) pieced(piece cover.Piece, path string) (cover.Piece, finding.List
 			fmt.Sprintf("The patches of the %s have a seam of %s all round, less than its hem takes.",
 				strings.ToLower(piece.Title),
 				o.Plan.Style().Text(o.Plan.Cover.Seam)),
-			"Bind the edge, turn a hem no deeper than the seam, or give the piece a plain face.")
+			"Bind the edge, turn a hem no deeper than the seam, or give the piece a plain design.")
 	}
 	return body, found
 }
@@ -252,9 +252,9 @@ func (o Order) bulky(p Panel) finding.List {
 	}
 	text := o.Plan.Style().Text
 	found.Add(finding.Note, "bulk", p.Path+"/layers",
-		fmt.Sprintf("The stack is %s thick and takes %s from the inside; the ease is %s.", text(thick),
+		fmt.Sprintf("The layers are %s thick and take %s from the inside; the ease is %s.", text(thick),
 			text(2*thick), text(ease)),
-		fmt.Sprintf("Type %s as the bulk of the stack, or give more ease.", text(thick.Ceil(o.Plan.Habits.Step))))
+		fmt.Sprintf("Type %s as the bulk of the layers, or give more ease.", text(thick.Ceil(o.Plan.Habits.Step))))
 	return found
 }
 

@@ -34,7 +34,7 @@ func TestAPieceOfOneClothIsTrimmedWithItsSeams(t *testing.T) {
 	p, found := o.Of(front)
 	assert.Empty(t, found)
 	assert.Equal(t, 17*in, p.Chain.Trimmed.Width.Total())
-	assert.Equal(t, "B", p.Face.Parts[0].Cloth, "the first cloth where none is named")
+	assert.Equal(t, "B", p.Face.Parts[0].Cloth, "the first fabric where none is named")
 	assert.Equal(t, "/pieces/*", p.Path, "decided for all pieces")
 	assert.Zero(t, p.Across)
 	assert.Empty(t, p.Conflicts())

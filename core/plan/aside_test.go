@@ -50,7 +50,7 @@ func TestAClosureThatWasOnlyLookedAtIsNotKept(t *testing.T) {
 	p.Back.Flap, p.Back.Cloth = length.Inch/2, "B"
 	flap := p.Back
 	p.Back = p.Closed(closure("sewn"))
-	assert.Equal(t, "B", p.Back.Cloth, "the cloth stays")
+	assert.Equal(t, "B", p.Back.Cloth, "the fabric stays")
 	assert.Contains(t, p.Back.Aside, "zip-flap")
 	p.Back = p.Closed(closure("zip-flap"))
 	assert.Equal(t, flap, p.Back)

@@ -45,20 +45,20 @@ const in, cm = length.Inch, length.Centimetre
 // examples to type over.
 func Things() []Thing {
 	return []Thing{
-		{Key: "cushion", Name: "a cushion pad", Object: Form, Cover: Cushion, Filled: true, Measures: []Measure{
-			{"width", "Width of the pad", "across", 20 * in, 50 * cm},
-			{"height", "Height of the pad", "up", 20 * in, 50 * cm}}},
-		{Key: "round", Name: "a round cushion pad", Object: Form, Shape: RoundShape, Cover: Cushion, Filled: true,
+		{Key: "cushion", Name: "a cushion insert", Object: Form, Cover: Cushion, Filled: true, Measures: []Measure{
+			{"width", "Width of the insert", "across", 20 * in, 50 * cm},
+			{"height", "Height of the insert", "up", 20 * in, 50 * cm}}},
+		{Key: "round", Name: "a round cushion insert", Object: Form, Shape: RoundShape, Cover: Cushion, Filled: true,
 			Measures: []Measure{
-				{"width", "Diameter of the pad", "across", 16 * in, 40 * cm}}},
-		{Key: "boxed", Name: "a thick pad", Object: Form, Cover: BoxedCushion, Filled: true, Measures: []Measure{
-			{"width", "Width of the pad", "across", 36 * in, 90 * cm},
-			{"height", "Height of the pad", "up", 16 * in, 40 * cm},
-			{"thickness", "Thickness of the pad", "thick", 3 * in, 8 * cm}}},
-		{Key: "stool", Name: "a thick round pad", Object: Form, Shape: RoundShape, Cover: BoxedCushion, Filled: true,
+				{"width", "Diameter of the insert", "across", 16 * in, 40 * cm}}},
+		{Key: "boxed", Name: "a thick insert", Object: Form, Cover: BoxedCushion, Filled: true, Measures: []Measure{
+			{"width", "Width of the insert", "across", 36 * in, 90 * cm},
+			{"height", "Height of the insert", "up", 16 * in, 40 * cm},
+			{"thickness", "Thickness of the insert", "thick", 3 * in, 8 * cm}}},
+		{Key: "stool", Name: "a thick round insert", Object: Form, Shape: RoundShape, Cover: BoxedCushion, Filled: true,
 			Measures: []Measure{
-				{"width", "Diameter of the pad", "across", 14 * in, 36 * cm},
-				{"thickness", "Thickness of the pad", "thick", 2 * in, 5 * cm}}},
+				{"width", "Diameter of the insert", "across", 14 * in, 36 * cm},
+				{"thickness", "Thickness of the insert", "thick", 2 * in, 5 * cm}}},
 		{Key: "appliance", Name: "an appliance", Object: Box, Cover: "wrap-hood", Measures: []Measure{
 			{"length", "Length of the box", "long", 17 * in, 43 * cm},
 			{"depth", "Depth of the box", "deep", 14 * in, 36 * cm},

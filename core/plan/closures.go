@@ -73,17 +73,17 @@ func init() {
 	}})
 	ClosureKinds.Add("envelope", ClosureRules{Name: "an envelope", Skill: "a first cover",
 		Wash:  "The cover comes off without a fastener and is washed by itself.",
-		Suits: "Suits every soft pad; nothing to buy, nothing hard to lie on.",
+		Suits: "Suits every soft insert; nothing to buy, nothing hard to lie on.",
 		Begins: func(unit length.Unit) Back {
 			return Back{Kind: Envelope, Hem: []length.Length{usualIn(unit).hem, usualIn(unit).hem}}
 		}})
 	ClosureKinds.Add("folded", ClosureRules{Name: "a folded envelope", Skill: "a first cover",
-		Wash:   "Comes off and is washed by itself; double cloth dries slowly.",
-		Suits:  "Suits thin cloth and small covers: no hem, but twice the cloth.",
+		Wash:   "Comes off and is washed by itself; double fabric dries slowly.",
+		Suits:  "Suits thin fabric and small covers: no hem, but twice the fabric.",
 		Begins: func(_ length.Unit) Back { return Back{Kind: FoldedBack} }})
 	ClosureKinds.Add("folded-lined", ClosureRules{Name: "a folded envelope with a full lining", Skill: "some practice",
 		Wash:   "Comes off; no raw edge frays in the wash.",
-		Suits:  "Suits cloth that frays and covers that are turned inside out: no raw edge shows.",
+		Suits:  "Suits fabric that frays and covers that are turned inside out: no raw edge shows.",
 		Begins: func(_ length.Unit) Back { return Back{Kind: FoldedBack, Lined: true} },
 		Of:     FoldedBack, Is: func(b Back) bool { return b.Lined }})
 	ClosureKinds.Add("lapped", ClosureRules{Name: "bands with hook-and-loop tape", Skill: "some practice",
@@ -95,11 +95,11 @@ func init() {
 		Begins: func(_ length.Unit) Back { return Back{Kind: Buttoned} }})
 	ClosureKinds.Add("ties", ClosureRules{Name: "bands with ties", Skill: "patience",
 		Wash:   "Tie loosely before washing.",
-		Suits:  "Suits a soft look and pads of uneven size; keep ties short where small children are.",
+		Suits:  "Suits a soft look and inserts of uneven size; keep ties short where small children are.",
 		Begins: func(_ length.Unit) Back { return Back{Kind: Tied} }})
 	ClosureKinds.Add("zip", ClosureRules{Name: "a zip across the back", Skill: "a zipper foot",
 		Wash:   "Washed closed, inside out.",
-		Suits:  "Suits firm pads and covers that are washed often; the zip is felt through thin cloth.",
+		Suits:  "Suits firm inserts and covers that are washed often; the zip is felt through thin fabric.",
 		Begins: func(_ length.Unit) Back { return Back{Kind: Zip, Place: Across} }})
 	ClosureKinds.Add("zip-flap", ClosureRules{Name: "a zip across, under a flap", Skill: "a zipper foot and care",
 		Wash: "Washed closed, inside out.", Suits: "Suits a back that shows, and covers with a flange.",
@@ -111,12 +111,12 @@ func init() {
 		Begins: func(_ length.Unit) Back { return Back{Kind: Zip, Place: InTheSide} },
 		Of:     Zip, Is: func(b Back) bool { return b.Place == InTheSide }})
 	ClosureKinds.Add("sewn", ClosureRules{Name: "a gap sewn shut by hand", Skill: "a first cover",
-		Wash:   "The pad is washed with it, or the seam is opened each time.",
-		Suits:  "Suits small things and pads that may be washed themselves.",
+		Wash:   "The insert is washed with it, or the seam is opened each time.",
+		Suits:  "Suits small things and inserts that may be washed themselves.",
 		Begins: func(_ length.Unit) Back { return Back{Kind: SewnShut} }})
 	ClosureKinds.Add("sewn-tab", ClosureRules{Name: "a gap with a tab, sewn shut", Skill: "a first cover",
-		Wash:   "The pad is washed with it; one line of top-stitching opens it.",
-		Suits:  "Suits inner pads: one line of top-stitching closes and opens it.",
+		Wash:   "The insert is washed with it; one line of top-stitching opens it.",
+		Suits:  "Suits inner inserts: one line of top-stitching closes and opens it.",
 		Begins: func(unit length.Unit) Back { return Back{Kind: SewnShut, Tab: usualIn(unit).band} },
 		Of:     SewnShut, Is: func(b Back) bool { return b.Tab > 0 }})
 }

@@ -182,10 +182,10 @@ type HabitHelp struct {
 // reasons are common practice.
 func HabitsHelp() []HabitHelp {
 	return []HabitHelp{
-		{Key: "ease", InBrief: true, Name: "Cushion against pad",
-			About: "How much larger or smaller the finished cover is than the pad.", Schools: []School{
+		{Key: "ease", InBrief: true, Name: "Cushion against insert",
+			About: "How much larger or smaller the finished cover is than the insert.", Schools: []School{
 				{"0 in", "the same size", "Safe with foam, which cannot be squeezed at the corners."},
-				{"-1 in", "an inch smaller", "The pad fills the corners and the cover stays plump."},
+				{"-1 in", "an inch smaller", "The insert fills the corners and the cover stays plump."},
 				{"-2 in", "two inches smaller", "For soft or feather fills that would otherwise sag; looks lofty."},
 				{"1/2 in", "half an inch larger",
 					"A flat, slouchy cushion; loose fill in the corners rescues one that is too loose."},
@@ -194,21 +194,21 @@ func HabitsHelp() []HabitHelp {
 			About: "Of the seams that join pieces and close covers. Taken by a new plan; each cover can say otherwise.",
 			Schools: []School{
 				{"1/4 in", "¼″", "One seam for everything: as narrow as patches are sewn."},
-				{"3/8 in", "⅜″", "A little more to hold in cloth that frays."},
+				{"3/8 in", "⅜″", "A little more to hold in fabric that frays."},
 				{"7 mm", "7 mm", "The metric sister of the quarter inch, marked on many presser feet."},
-				{"1 cm", "1 cm", "Easy to measure and to press open; roomy for cloth that frays."},
+				{"1 cm", "1 cm", "Easy to measure and to press open; roomy for fabric that frays."},
 				{"1/2 in", "½″", "For thick quilted panels, whose bulk eats a quarter inch."},
 			}},
 		{Key: "piecing_seam", InBrief: true, Name: "Piecing seam",
-			About: "Of the seams within fronts: patches, strips, sashes, borders. Each cover can say otherwise.",
+			About: "Of the seams within fronts: patches, strips, sashing, borders. Each cover can say otherwise.",
 			Schools: []School{
 				{"", "as usual",
 					"¼″, or 7.5 mm in metric plans; the seam of the cover where that is the usual one too."},
 				{"1/4 in", "¼″", "The usual piecing seam: little bulk where patches meet."},
-				{"3/8 in", "⅜″", "A little more to hold in cloth that frays."},
+				{"3/8 in", "⅜″", "A little more to hold in fabric that frays."},
 				{"7 mm", "7 mm", "The metric sister of the quarter inch, marked on many presser feet."},
 				{"7.5 mm", "7.5 mm", "Two of them are 1.5 cm: easy to add by head."},
-				{"1 cm", "1 cm", "For loose and thick cloth."},
+				{"1 cm", "1 cm", "For loose and thick fabric."},
 			}},
 		{Key: "step", Name: "Ruler step",
 			About: "Cuts that are not on the ruler are enlarged to the next step; the surplus is named.",
@@ -223,7 +223,7 @@ func HabitsHelp() []HabitHelp {
 			{"open", "open", "Flattest where quilting lines cross many seams; needs pinning at each crossing."},
 			{"crossed", "open where quilted",
 				"Open on quilted pieces, whose lines cross the seams; nesting on all others."},
-			{"dark", "to the dark side", "Nothing dark shows through pale cloth; seams do not always nest."},
+			{"dark", "to the dark side", "Nothing dark shows through pale fabric; seams do not always nest."},
 		}},
 		pressedAt("press_rows", "Pressing the rows", "Seams between the patches or blocks of a row."),
 		pressedAt("press_joins", "Pressing the joins", "Seams that join the rows. Rows in turn and joins open is common: "+
@@ -233,23 +233,23 @@ func HabitsHelp() []HabitHelp {
 		{Key: "triangles", Name: "Triangles", About: "How triangles that are sewn into squares or flying geese are cut.",
 			Schools: []School{
 				{"exact", "to size, one by one",
-					"Least cloth and nothing to trim; every triangle has to be cut and sewn true."},
+					"Least fabric and nothing to trim; every triangle has to be cut and sewn true."},
 				{"trim", "large, two at a time, and trimmed",
-					"Two squares sewn along both sides of the diagonal, cut apart and trimmed: true whatever the seam was, for a little more cloth."},
+					"Two squares sewn along both sides of the diagonal, cut apart and trimmed: true whatever the seam was, for a little more fabric."},
 				{"many", "many at a time, and trimmed",
 					"Eight half-square triangles from two large squares, four flying geese from one and four: quickest where many are alike."},
 			}},
 		{Key: "strips", Name: "Squares in a row", About: "How patches that lie side by side within a block are made.",
 			Schools: []School{
-				{"single", "cut one by one", "Every patch from any scrap; best for few blocks and many cloths."},
+				{"single", "cut one by one", "Every patch from any scrap; best for few blocks and many fabrics."},
 				{"sets", "from strip sets",
 					"Long strips sewn together and cut across: few seams and true widths where many units are alike."},
 			}},
-		{Key: "lay", Name: "Cutting", About: "How pieces are laid on a cloth and cut out of it.", Schools: []School{
+		{Key: "lay", Name: "Cutting", About: "How pieces are laid on a fabric and cut out of it.", Schools: []School{
 			{"rotary", "in strips along a ruler",
-				"Strips across the whole cloth, then pieces out of them: straight, quick, and several layers at once."},
+				"Strips across the whole fabric, then pieces out of them: straight, quick, and several layers at once."},
 			{"template", "round templates, one by one",
-				"Every piece wherever it fits: less cloth where sizes differ much, and the only way with scissors. Each is drawn and cut by itself."},
+				"Every piece wherever it fits: less fabric where sizes differ much, and the only way with scissors. Each is drawn and cut by itself."},
 		}},
 		{Key: "pins", Name: "Pins", About: "What happens to a pin as the needle comes near.", Schools: []School{
 			{"remove", "out before the needle", "The safe way: a needle that hits a pin can break and fly."},
@@ -265,17 +265,17 @@ func HabitsHelp() []HabitHelp {
 			}},
 		{Key: "hem", InBrief: true, Name: "Hems",
 			About: "Each of the two folds of the hem at the opening of a back; each cover can say otherwise, and a selvedge needs none.", Schools: []School{
-				{"1/4 in", "¼″ and again ¼″", "Narrow and light, for fine cloth and small covers."},
+				{"1/4 in", "¼″ and again ¼″", "Narrow and light, for fine fabric and small covers."},
 				{"1/2 in", "½″ and again ½″", "Lies flat and holds its shape on most covers."},
 				{"1 cm", "1 cm and again 1 cm", "The metric sister of the half inch."},
 				{"1 in", "1″ and again 1″", "A firm band, for large covers and for buttons that may come later."},
 			}},
 		{Key: "inside", InBrief: true, Name: "Seams inside",
-			About: "How the allowances are finished; pads and jackets enclose them. Each cover can say otherwise.",
+			About: "How the allowances are finished; seat pads and jackets enclose them. Each cover can say otherwise.",
 			Schools: []School{
 				{"zigzag", "zigzagged", "Needs nothing but the machine at hand, and washes well."},
 				{"overlock", "overlocked", "Cut and finished in one go, by a second machine."},
-				{"pinked", "pinked", "Thinnest, for cloth that hardly frays and is seldom washed."},
+				{"pinked", "pinked", "Thinnest, for fabric that hardly frays and is seldom washed."},
 				{"bound", "bound", "Tape round the raw edges: for covers that are looked at from inside."},
 			}},
 		{Key: "ends", Name: "Ends of straps", About: "How the end is closed that a strap was turned through.",
@@ -326,7 +326,7 @@ func pressedAt(key, name, about string) HabitHelp {
 		{"", "as all seams", "One way for everything is easiest to keep in mind."},
 		{"nest", "nesting", "In turn to both sides, so that seams that meet nest."},
 		{"open", "open", "Flattest, where the seam is long or much meets in it."},
-		{"dark", "to the dark side", "Nothing dark shows through pale cloth."},
+		{"dark", "to the dark side", "Nothing dark shows through pale fabric."},
 	}}
 }
 
@@ -367,7 +367,7 @@ func Decided() []School {
 			"A sharp corner of stitching turns into a dog's ear; one stitch across makes it square."},
 		{"centre", "Trimmed square from two adjacent edges.",
 			"Trimmed from opposite ones, a panel that is out of true stays so."},
-		{"cutting", "The back waits until the front is measured, unless that is one piece of cloth.",
+		{"cutting", "The back waits until the front is measured, unless that is one piece of fabric.",
 			"Others cut everything at once, which each brief may choose. Quilting, gathers and seams change the front; nothing is cut twice this way."},
 	}
 }

@@ -524,7 +524,7 @@ type Sash struct {
 	// WidthCut is given instead where it is decided as it is cut: the sash between two patches.
 	WidthCut length.Length `json:"-" cut:"width"`
 	Outside  bool          `json:"outside,omitempty"`
-	// Posts are squares where sashes meet; without them the long sashes run through.
+	// Posts are squares where sashing meets; without them the long sashing strips run through.
 	Posts bool   `json:"posts,omitempty"`
 	Cloth string `json:"cloth,omitempty"`
 	// PostCloth is the cloth of the posts; the sash's own when absent.

@@ -37,7 +37,7 @@ func (p Plan) Unread() finding.List {
 		slices.Concat(objectReads[p.Object.Kind], []string{"edge"}))
 	if p.Object.Make != nil && p.Cover.Rules().Thick {
 		u.found.Add(finding.Note, "unread", "/object/make",
-			"“make” changes nothing: a pad that is made here is flat, and this one is thick.", "Take it out.")
+			"“make” changes nothing: an insert that is made here is flat, and this one is thick.", "Remove it.")
 	}
 	for i, f := range p.Fittings {
 		if k, known := FittingKinds.Of(string(f.Kind)); known && k.Begins != nil {
@@ -47,7 +47,7 @@ func (p Plan) Unread() finding.List {
 	for name, q := range p.Pieces {
 		if l := q.Layers; l != nil && l.Stiffener != "" && l.Lining == "" {
 			u.found.Add(finding.Note, "unread", finding.Path("pieces", name, "layers", "stiffener"),
-				"A stiffener is ironed to the lining, and there is none: it changes nothing.", "Choose a lining, or take it out.")
+				"A stiffener is ironed to the lining, and there is none: it changes nothing.", "Choose a lining, or remove it.")
 		}
 		if q.Face != nil {
 			u.face(finding.Path("pieces", name, "face"), *q.Face)
@@ -86,7 +86,7 @@ func (u *unread) sizes(p Plan) {
 		if a.size.Given() && !slices.Contains(reads, a.key) {
 			u.found.Add(finding.Note, "unread", "/cover/size/"+a.key,
 				fmt.Sprintf("“%s” changes nothing: the sizes of this cover are %s.", a.key, strings.Join(reads, ", ")),
-				"Take it out.")
+				"Remove it.")
 		}
 	}
 }
@@ -109,7 +109,7 @@ func (u *unread) part(path string, part any, what, kind string, reads []string) 
 		}
 		u.found.Add(finding.Note, "unread", path+"/"+key,
 			fmt.Sprintf("“%s” changes nothing: %s of the kind “%s” reads %s.", key, what, kind, also),
-			"Take it out, or choose a kind that reads it.")
+			"Remove it, or choose a kind that reads it.")
 	}
 }
 

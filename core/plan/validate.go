@@ -77,8 +77,8 @@ func (p Plan) Validate() finding.List {
 		if slices.ContainsFunc(p.Lays[letter].Way,
 			func(choice int) bool { return choice < 0 || choice > mostChoices }) ||
 			len(p.Lays[letter].Way) > mostStrips {
-			v.Stop(finding.Path("lays", letter, "way"), "No search finds a lay that way.",
-				"Take it out, and look for a shorter lay again.")
+			v.Stop(finding.Path("lays", letter, "way"), "No search finds a cutting layout that way.",
+				"Remove it, and look for a shorter cutting layout again.")
 		}
 	}
 	return v.found
@@ -271,7 +271,7 @@ func judgeObject(v *Judge, o Object) {
 		key, what string
 		l         length.Length
 	}{
-		Form:  {{"width", "The width of a pad", o.Width}, {"height", "The height of a pad", o.Height}},
+		Form:  {{"width", "The width of an insert", o.Width}, {"height", "The height of an insert", o.Height}},
 		Flat:  {{"width", "The width", o.Width}, {"height", "The height", o.Height}},
 		Found: {{"width", "The width of the panel", o.Width}, {"height", "The height of the panel", o.Height}},
 		Box: {{"length", "The length", o.Length}, {"depth", "The depth", o.Depth},
@@ -315,7 +315,7 @@ func judgeCover(v *Judge, c Cover) {
 	if c.PiecingSeam != 0 {
 		v.Between("/cover/piecing_seam", "A piecing seam", c.PiecingSeam, leastSeam, mostSeam)
 	}
-	v.Between("/cover/bulk", "The bulk of the stack", c.Bulk, 0, mostSeam)
+	v.Between("/cover/bulk", "The bulk of the layers", c.Bulk, 0, mostSeam)
 	v.Between("/cover/flange", "A flange", c.Flange, 0, mostMargin)
 	v.Between("/cover/flaps/hem", "The hem of a flap", c.Flaps.Hem, 0, mostHem)
 	v.percent("/cover/wash", "Shrinkage", c.Wash)
@@ -364,7 +364,7 @@ func judgeFace(v *Judge, path string, f Face) {
 		at := fmt.Sprintf("%s/colourways/%d", path, i)
 		if len(c.Face.Colourways) > 0 {
 			v.Stop(at+"/face/colourways", "A colourway holds colourways of its own.",
-				"Keep them all beside the face itself.")
+				"Keep them all beside the design itself.")
 			continue
 		}
 		judgeFace(v, at+"/face", c.Face)
@@ -429,7 +429,7 @@ func judgePanel(v *Judge, path string, p *FoundPanel) {
 		v.Count(path+"/up", "The number of squares up", p.Up, 1, mostSquares)
 		v.Count(path+"/margin", "The number of squares round the design", p.Margin, 0, MostGrid)
 		if !(p.Count >= leastCount && p.Count <= mostCount) {
-			v.Stop(path+"/count", fmt.Sprintf("Counted cloth does not have %g squares to the inch.", p.Count),
+			v.Stop(path+"/count", fmt.Sprintf("Counted fabric does not have %g squares to the inch.", p.Count),
 				fmt.Sprintf("Type how many squares go to an inch, from %d to %d; 14 is ordinary.", leastCount,
 					mostCount))
 		}
@@ -508,7 +508,7 @@ func judgePatch(v *Judge, path string, p Patch) {
 
 func judgeSash(v *Judge, path string, s *Sash) {
 	if s != nil && v.cutOf(path+"/width", s.WidthCut, s.Width, length.Inch/8) {
-		v.Between(path+"/width", "A finished sash", s.Width, length.Inch/8, largest)
+		v.Between(path+"/width", "A finished sashing strip", s.Width, length.Inch/8, largest)
 	}
 }
 
@@ -546,13 +546,13 @@ func judgeStack(v *Judge, path string, f Face) {
 		return
 	}
 	if strings.Count(path, "/parts/") >= mostDeep {
-		v.Stop(path, "Stacks lie in stacks too deep to be told apart.",
+		v.Stop(path, "Sections lie in sections too deep to be told apart.",
 			fmt.Sprintf("Put at most %d into each other.", mostDeep))
 		return
 	}
 	for i, p := range f.Parts {
 		at := fmt.Sprintf("%s/parts/%d", path, i)
-		v.extent(at+"/height", "A part of a stack", p.Height, length.Inch/4)
+		v.extent(at+"/height", "A section", p.Height, length.Inch/4)
 		v.Between(at+"/overhang", "What a part is longer than its place", p.Overhang, 0, 2*mostMargin)
 		judgeFace(v, at+"/face", p.Face)
 	}
@@ -568,7 +568,7 @@ func (v *Judge) keep(path string, f Face) {
 		if k.Row < 1 || k.Row > len(shape) || k.Column < 1 || k.Column > shape[k.Row-1] {
 			v.Stop(fmt.Sprintf("%s/keep/%d", path, i),
 				fmt.Sprintf("There is no patch %d in row %d to be kept.", k.Column, k.Row),
-				"Take it out, or name one that is there.")
+				"Remove it, or name one that is there.")
 		}
 	}
 }
@@ -587,7 +587,7 @@ func (v *Judge) rows(path string, f Face) {
 	for i, row := range f.Order.Rows {
 		if len(row) != shape[i] {
 			v.Stop(fmt.Sprintf("%s/order/%d", path, i),
-				fmt.Sprintf("This row has %d cloths for %d patches.", len(row), shape[i]), "Give one letter a patch.")
+				fmt.Sprintf("This row has %d fabrics for %d patches.", len(row), shape[i]), "Give one letter a patch.")
 		}
 	}
 }
@@ -691,13 +691,13 @@ func judgeEdges(v *Judge, p Plan) {
 	}
 	if m := p.Object.Make; m != nil {
 		if p.Object.Kind != Form {
-			v.Stop("/object/make", "Only a pad is made at home.", "Take it out of this plan.")
+			v.Stop("/object/make", "Only an insert is made at home.", "Remove it from this plan.")
 		}
 		if m.Fold && p.Object.Round() {
-			v.Stop("/object/make/fold", "A circle has no side to lie on the fold.", "Make the pad of two pieces.")
+			v.Stop("/object/make/fold", "A circle has no side to lie on the fold.", "Make the insert of two pieces.")
 		}
 		v.Between("/object/make/tab", "A tab", m.Tab, 0, mostSeam)
-		v.Between("/object/make/gap", "The gap of a pad", m.Gap, 0, largest)
+		v.Between("/object/make/gap", "The gap of an insert", m.Gap, 0, largest)
 	}
 }
 
@@ -715,17 +715,17 @@ func judgeFitting(v *Judge, path string, f Fitting) {
 func judgeCloth(v *Judge, letter string, c Cloth) {
 	path := finding.Path("cloths", letter)
 	if strings.TrimSpace(letter) == "" || strings.Contains(letter, "/") {
-		v.Stop("/cloths", fmt.Sprintf("%q cannot name a cloth.", letter), "Use a letter or a word without a slash.")
+		v.Stop("/cloths", fmt.Sprintf("%q cannot name a fabric.", letter), "Use a letter or a word without a slash.")
 	}
 	s := c.Settle()
-	v.Size(path+"/width", "The width of a cloth", *s.Width)
+	v.Size(path+"/width", "The width of a fabric", *s.Width)
 	if *s.Usable <= 0 || *s.Usable > *s.Width {
 		v.Stop(path+"/usable",
 			fmt.Sprintf("%s of %s cannot be usable.", v.style.Text(*s.Usable), v.style.Text(*s.Width)),
-			"Type the width between the selvedges, no wider than the cloth.")
+			"Type the width between the selvedges, no wider than the fabric.")
 	}
 	if c.Have != nil && (*c.Have < 0 || *c.Have > mostCloth) {
-		v.Stop(path+"/have", fmt.Sprintf("There cannot be %s of a cloth.", v.style.Text(*c.Have)),
+		v.Stop(path+"/have", fmt.Sprintf("There cannot be %s of a fabric.", v.style.Text(*c.Have)),
 			"Type the length that is left, or 0.")
 	}
 	v.percent(path+"/shrink", "Shrinkage", c.Shrink)
@@ -748,23 +748,23 @@ func judgeMoney(v *Judge, path, what string, amount float64) {
 
 // judgeStock checks what the cupboard says of a cloth beside its width.
 func judgeStock(v *Judge, path string, c Cloth) {
-	judgeMoney(v, path+"/price", "The price of a cloth", c.Price)
-	v.Between(path+"/loft", "The thickness of a cloth", c.Loft, 0, mostSeam)
+	judgeMoney(v, path+"/price", "The price of a fabric", c.Price)
+	v.Between(path+"/loft", "The thickness of a fabric", c.Loft, 0, mostSeam)
 	if !(c.Stretch >= 0 && c.Stretch <= 200) {
-		v.Stop(path+"/stretch", fmt.Sprintf("Cloth cannot stretch by %g %%.", c.Stretch),
+		v.Stop(path+"/stretch", fmt.Sprintf("Fabric cannot stretch by %g %%.", c.Stretch),
 			"Type how much longer it can be pulled, in percent, from 0 to 200.")
 	}
 	if c.Repeat != nil {
 		v.Between(path+"/repeat/across", "From motif to motif across", c.Repeat.Across, length.Inch/4, largest)
-		v.Between(path+"/repeat/along", "From motif to motif along the cloth", c.Repeat.Along, length.Inch/4, largest)
+		v.Between(path+"/repeat/along", "From motif to motif along the fabric", c.Repeat.Along, length.Inch/4, largest)
 	}
 	for i, o := range c.Odd {
 		at := fmt.Sprintf("%s/odd/%d", path, i)
-		v.Size(at+"/width", "The width of an odd piece", o.Width)
-		v.Size(at+"/length", "The length of an odd piece", o.Length)
-		v.Count(at+"/count", "How many odd pieces are alike", max(1, o.Count), 1, mostOdd)
+		v.Size(at+"/width", "The width of an offcut", o.Width)
+		v.Size(at+"/length", "The length of an offcut", o.Length)
+		v.Count(at+"/count", "How many offcuts are alike", max(1, o.Count), 1, mostOdd)
 		if o.Count < 0 {
-			v.Count(at+"/count", "How many odd pieces are alike", o.Count, 1, mostOdd)
+			v.Count(at+"/count", "How many offcuts are alike", o.Count, 1, mostOdd)
 		}
 	}
 	var kept length.Length
@@ -794,7 +794,7 @@ func judgeHabits(v *Judge, h Habits) {
 		v.Stop("/habits/fraction", fmt.Sprintf("A ruler is not divided into %d.", h.Fraction), "Type 8, 16 or 32.")
 	}
 	if h.Wage != nil {
-		judgeMoney(v, "/habits/wage", "What an hour is reckoned at", *h.Wage)
+		judgeMoney(v, "/habits/wage", "What an hour is charged at", *h.Wage)
 	}
 	if h.Margin != nil && !(*h.Margin >= 0 && *h.Margin <= 1000) {
 		v.Stop("/habits/margin", fmt.Sprintf("The margin cannot be %g %%.", *h.Margin),
@@ -814,13 +814,13 @@ const heaviest = 20_000
 
 func judgeMeasured(v *Judge, path string, m Measured) {
 	if m.Gate == "" {
-		v.Stop(path+"/gate", "A measurement needs to say at which gate it was taken.",
+		v.Stop(path+"/gate", "A measurement needs to say at which measuring step it was taken.",
 			fmt.Sprintf("Type %s, for instance.", ref.FrontQuilted))
 	}
 	v.Between(path+"/width", "A measured width", m.Width, 0, largest)
 	v.Between(path+"/height", "A measured height", m.Height, 0, largest)
 	if !(m.Weight >= 0 && m.Weight <= heaviest) {
-		v.Stop(path+"/weight", fmt.Sprintf("A weight of %g g is none that fills a pad.", m.Weight),
+		v.Stop(path+"/weight", fmt.Sprintf("A weight of %g g is none that fills an insert.", m.Weight),
 			fmt.Sprintf("Type grams, from 0 to %d.", heaviest))
 	}
 	if s := m.Sides; s != nil {

@@ -117,7 +117,7 @@ func TestTheOtherSchools(t *testing.T) {
 	for i, s := range built.Seams {
 		if s.Kind == front.InBand {
 			onLeft := built.Parts[built.Cells[s.Left].Part].Cloth == "A"
-			assert.Equal(t, onLeft, dark.Sides[i] == press.Left, "towards the dark cloth")
+			assert.Equal(t, onLeft, dark.Sides[i] == press.Left, "towards the dark fabric")
 		}
 	}
 	assert.Empty(t, dark.Conflicts, "dark and light in turn nest by themselves")
@@ -125,7 +125,7 @@ func TestTheOtherSchools(t *testing.T) {
 		plan.Face{Columns: 3, Rows: 3,
 			Order: plan.Order{Kind: plan.Rows, Rows: [][]string{{"A", "B", "A"}, {"A", "B", "A"}, {"A", "B", "A"}}}}),
 		School: plan.PressDark, Tone: tone})
-	assert.Len(t, same.Conflicts, 4, "in columns of one cloth they do not")
+	assert.Len(t, same.Conflicts, 4, "in columns of one fabric they do not")
 	assert.Equal(t, press.Dark, press.Of(press.Order{Face: built, School: plan.PressDark}).Rows[1],
 		"by eye where no colours are known")
 }

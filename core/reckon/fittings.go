@@ -111,9 +111,9 @@ func upsideDown(p plan.Plan, c cover.Cover, panels []show.Panel) finding.List {
 			if cloth.Print != plan.OneWay {
 				continue
 			}
-			about, remedy := finding.Path("cloths", letter, "print"), "Choose a cloth without a direction for it."
+			about, remedy := finding.Path("cloths", letter, "print"), "Choose a fabric without a direction for it."
 			if piece.Upright != "" {
-				about, remedy = piece.UprightAt, piece.Upright+", or choose a cloth without a direction."
+				about, remedy = piece.UprightAt, piece.Upright+", or choose a fabric without a direction."
 			}
 			found.Add(finding.Warn, "print-upside-down", about,
 				fmt.Sprintf("%s is printed one way: on the %s it stands upright on one side and hangs upside down on the other.", cloth.Name, strings.ToLower(piece.Title)), remedy)

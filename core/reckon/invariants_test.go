@@ -31,7 +31,7 @@ var invariants = []struct {
 	{"cells are of cuts", everyCellHasItsCut},
 	{"cells cover their piece", cellsCover},
 	{"patches sewn together are theirs", patchesSewnBack},
-	{"pieces lie on their cloth", piecesLieOnTheirCloth},
+	{"pieces lie on their fabric", piecesLieOnTheirCloth},
 	{"what is bought is what lies", boughtIsWhatLies},
 	{"a bill is its lines", billIsItsLines},
 	{"every cut is used once", cutOnce},

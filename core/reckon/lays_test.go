@@ -160,7 +160,7 @@ func TestALayThatCouldBeShortEnoughIsToBeLookedFor(t *testing.T) {
 		Lay: answer.Lay{Length: answer.L{NM: 100}, Bound: answer.L{NM: 80}}}
 	buyer := compare.Buyer{Title: "pad", Plan: worked(), Reckoning: answer.Reckoning{Cloths: []answer.ClothNeed{n}}}
 	says := strings.Join(compare.Instead("dot", []compare.Buyer{buyer}, nil), "\n")
-	assert.Contains(t, says, "look for a shorter lay on Cut; 10 less would do")
+	assert.Contains(t, says, "look for a shorter cutting layout on Cut; 10 less would do")
 	n.Sought = true
 	buyer.Reckoning.Cloths[0] = n
 	assert.Empty(t, compare.Instead("dot", []compare.Buyer{buyer}, nil), "it was looked for")

@@ -256,8 +256,8 @@ func (r *run) back(piece cover.Piece, top panel.Panel, m fit.Panel) (back.Back, 
 	face := panel.Order{Plan: r.Plan, Samples: r.Samples}.Face(q)
 	if face.Kind != plan.PlainFace || len(face.Applique) > 0 || face.Pocket != "" {
 		r.Findings.Add(finding.Stop, "back-face", path+"/face/kind",
-			"A back is cut plain, and this one has a face of more than one piece of cloth.",
-			"Give the back a plain face of its own.")
+			"A back is cut plain, and this one has a design of more than one piece of fabric.",
+			"Give the back a plain design of its own.")
 		return back.Back{}, false
 	}
 	out := show.Back{Piece: piece, Size: m.Back, Cloth: face.Cloth, Finished: m.Sewn()}

@@ -144,7 +144,7 @@ func TestTheBackFollowsTheMeasuredFront(t *testing.T) {
 		codes = append(codes, string(remedy.Code))
 	}
 	assert.Equal(t, []string{"follow", "seam"}, codes, "in the order of what they spoil; the back is not cut yet")
-	assert.Contains(t, r.Remedies[0].Text, "18⅞″ across, 1⅛″ smaller than the pad")
+	assert.Contains(t, r.Remedies[0].Text, "18⅞″ across, 1⅛″ smaller than the insert")
 	assert.Contains(t, r.Remedies[1].Text, "³⁄₁₆″ instead of ¼″")
 }
 
@@ -197,17 +197,17 @@ func TestBadDecisionsGiveFindingsAndNoHalfResult(t *testing.T) {
 		change func(*plan.Plan)
 		about  string
 	}{
-		"a pad of −3": {func(p *plan.Plan) { p.Object.Width = -3 * in }, "/object/width"},
+		"an insert of −3": {func(p *plan.Plan) { p.Object.Width = -3 * in }, "/object/width"},
 		"a patch larger than the front": {func(p *plan.Plan) { p.Pieces["front"].Face.Patch.Width = 22 * in },
 			"/pieces/front/face/patch/width"},
 		"borders wider than the cover":    {func(p *plan.Plan) { p.Pieces["front"].Face.Borders[0].Width = plan.Extent{Width: 12 * in} }, "/pieces/front/face/borders"},
 		"an overlap larger than the back": {func(p *plan.Plan) { p.Back.Overlap = ptr(25 * in) }, "/back/overlap"},
 		"a back of patches": {func(p *plan.Plan) { p.Pieces["back"] = p.Pieces["front"] },
 			"/pieces/back/face/kind"},
-		"a piece wider than its cloth": {func(p *plan.Plan) { p.Cloths["D"] = plan.Cloth{Width: ptr(14 * in)} },
+		"a piece wider than its fabric": {func(p *plan.Plan) { p.Cloths["D"] = plan.Cloth{Width: ptr(14 * in)} },
 			"/pieces/back/face"},
 		"a slip in the copies": {func(p *plan.Plan) { p.Copies = 1000 }, "/copies"},
-		"a hood over a pad": {func(p *plan.Plan) { p.Cover.Kind, p.Pieces = "wrap-hood", nil },
+		"a hood over an insert": {func(p *plan.Plan) { p.Cover.Kind, p.Pieces = "wrap-hood", nil },
 			"/object/kind"},
 	} {
 		t.Run(name, func(t *testing.T) {

@@ -162,7 +162,7 @@ func TestWhatIsSpoiledIsCutOnceMore(t *testing.T) {
 	before := reckon.Reckon(p, nil)
 	p.Progress.Spoiled = map[string]int{"cut.piece:front.role:patch.cloth:A": 2}
 	after := reckon.Reckon(p, nil)
-	assert.Equal(t, placed(before)+2, placed(after), "the lay has room for them")
+	assert.Equal(t, placed(before)+2, placed(after), "the cutting layout has room for them")
 	assert.Equal(t, 2, cut(t, after, "cut.piece:front.role:patch.cloth:A").Spoiled)
 	assert.Equal(t, cut(t, before, "cut.piece:front.role:patch.cloth:A").Count,
 		cut(t, after, "cut.piece:front.role:patch.cloth:A").Count, "a cover still takes as many")

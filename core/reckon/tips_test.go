@@ -54,7 +54,7 @@ func TestTipsBelongToTheCover(t *testing.T) {
 		only(has(ref.DoWindows), "patches out")
 		only(has(ref.DoQuilt), "from one line to the next")
 		only(p.Cover.Kind == "jacket", "boards", "spine")
-		only(p.Cover.Rules().Filled, "the pad")
+		only(p.Cover.Rules().Filled, "the insert")
 		only(has(ref.DoBottom), "ends level")
 		only(has(ref.DoSewShapes, ref.DoCutShapes, ref.DoLayShapes, ref.DoTrim), "shape")
 		hangs := func(f plan.Fitting) bool { return f.Kind != "button" }

@@ -116,6 +116,6 @@ func TestOddPiecesAreBacked(t *testing.T) {
 	p.Cloths["A"] = plan.Cloth{Name: "moss jersey", Weight: "knit",
 		Odd: []plan.OddPiece{{Width: 20 * in, Length: 18 * in, Count: 3}}}
 	text, takes = backing(p)
-	assert.Contains(t, text, "over 3 odd pieces.")
+	assert.Contains(t, text, "over 3 offcuts.")
 	assert.EqualValues(t, 3*18*in, takes.Length.NM)
 }

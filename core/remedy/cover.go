@@ -265,7 +265,7 @@ func edges(s *sifter) {
 func ranged(s *sifter) {
 	switch s.about.About {
 	case "/object/make/fold":
-		s.change("The pad made of two pieces", func(p *plan.Plan) {
+		s.change("The insert made of two pieces", func(p *plan.Plan) {
 			form := *p.Object.Make
 			form.Fold = false
 			p.Object.Make = &form
@@ -292,7 +292,7 @@ func wide(s *sifter) {
 	now := s.now()
 	for _, letter := range slices.Sorted(maps.Keys(s.plan.Cloths)) {
 		if letter != now.Cloth && now.Kind == plan.PlainFace {
-			s.face("Of "+cmp.Or(s.plan.Cloths[letter].Name, "cloth "+letter), func(f *plan.Face) { f.Cloth = letter })
+			s.face("Of "+cmp.Or(s.plan.Cloths[letter].Name, "fabric "+letter), func(f *plan.Face) { f.Cloth = letter })
 		}
 	}
 	w, h, _, ok := s.room()
@@ -326,7 +326,7 @@ func (s *sifter) layers() {
 			})
 		}
 		for _, letter := range slices.Sorted(maps.Keys(s.plan.Cloths)) {
-			name := cmp.Or(s.plan.Cloths[letter].Name, "cloth "+letter)
+			name := cmp.Or(s.plan.Cloths[letter].Name, "fabric "+letter)
 			switch s.plan.Cloths[letter].Kind {
 			case plan.BattingKind:
 				change("Batting of "+name, func(l *plan.Layers) {

@@ -160,9 +160,9 @@ func offerSashes(s *sifter, f plan.Face, style length.Style) {
 		w, h = w-2*b.Width.Width, h-2*b.Width.Width
 	}
 	for _, outside := range []bool{f.Sash.Outside, !f.Sash.Outside} {
-		gaps, say := -1, "Sashes of %s, between the patches alone"
+		gaps, say := -1, "Sashing of %s, between the patches alone"
 		if outside {
-			gaps, say = 1, "Sashes of %s, round the patches as well"
+			gaps, say = 1, "Sashing of %s, round the patches as well"
 		}
 		if f.Columns+gaps < 1 || f.Rows+gaps < 1 {
 			continue
@@ -252,7 +252,7 @@ func offerOuterSashes(s *sifter, f plan.Face) {
 	if f.Sash == nil || !f.Sash.Outside || len(f.Borders) > 0 {
 		return
 	}
-	s.face("The sashes round the patches take the rest, as a border of their cloth", func(f *plan.Face) {
+	s.face("The sashing round the patches takes the rest, as a border of their fabric", func(f *plan.Face) {
 		sash := *f.Sash
 		sash.Outside = false
 		f.Sash, f.Borders = &sash, []plan.Border{{Width: plan.Extent{Rest: true}, Cloth: sash.Cloth}}
@@ -270,10 +270,10 @@ func stacked(s *sifter) {
 	for i, part := range f.Parts {
 		heights[i] = part.Height.Width
 	}
-	off := s.filling(heights, whole, "Part %d: %s high", "Part %d takes the rest", "All parts in proportion",
+	off := s.filling(heights, whole, "Section %d: %s high", "Section %d takes the rest", "All sections in proportion",
 		func(f *plan.Face, i int, e plan.Extent) { f.Parts[i].Height = e })
 	if off > 0 || len(f.Parts) == 0 {
-		s.face(fmt.Sprintf("One part more, %s high", s.plan.Style().Text(off)), func(f *plan.Face) {
+		s.face(fmt.Sprintf("One section more, %s high", s.plan.Style().Text(off)), func(f *plan.Face) {
 			f.Parts = append(f.Parts,
 				plan.Part{Height: plan.Extent{Width: off}, Face: plan.Face{Kind: plan.PlainFace, Cloth: s.cloth()}})
 		})
@@ -425,7 +425,7 @@ func facePart(s *sifter) {
 
 // blocks offers a grid without the block, the sash or the setting that do not go.
 func blocks(s *sifter) {
-	s.face("Without sashes", func(f *plan.Face) { f.Sash = nil })
+	s.face("Without sashing", func(f *plan.Face) { f.Sash = nil })
 	s.face("Set straight", func(f *plan.Face) { f.Set = plan.Straight })
 	s.face("Square blocks, as large as fit", func(f *plan.Face) { f.Patch = plan.Patch{Fit: true} })
 	s.face("Plain patches, without the block", func(f *plan.Face) { f.Block = plan.Block{} })
@@ -433,7 +433,7 @@ func blocks(s *sifter) {
 
 // plainFace offers one piece of cloth.
 func plainFace(s *sifter) {
-	s.face("One piece of cloth", func(f *plan.Face) {
+	s.face("One piece of fabric", func(f *plan.Face) {
 		*f = f.Become(plan.Face{Kind: plan.PlainFace, Cloth: first(f.Cloths, f.Cloth)}, true)
 	})
 }
@@ -458,7 +458,7 @@ func shapes(s *sifter) {
 			}
 		}
 	}
-	s.face("Placed from the face, in its middle", one(func(x *plan.Shape) { x.From, x.At = "", plan.At{Middle: true} }))
+	s.face("Placed from the panel, in its middle", one(func(x *plan.Shape) { x.From, x.At = "", plan.At{Middle: true} }))
 	s.face("In the middle", one(func(x *plan.Shape) { x.At = plan.At{Middle: true} }))
 	s.face("As large as it begins", one(func(x *plan.Shape) { x.Width, x.Height = 0, 0 }))
 	s.face("A square in its place", one(func(x *plan.Shape) { x.Shape, x.Width, x.Height = "square", 0, 0 }))

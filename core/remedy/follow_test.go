@@ -41,7 +41,7 @@ func offered(t require.TestingT, p plan.Plan) map[string]plan.Plan {
 	return out
 }
 
-// The panel is given: 5 × 9 patches of 2 in with sashes of ⅜ between and round them make 12¼ × 21¾. A hood 12¼ × 7 × 8
+// The panel is given: 5 × 9 patches of 2 in with sashing of ⅜ between and round them make 12¼ × 21¾. A hood 12¼ × 7 × 8
 // goes 23 over; what takes up 1¼ is chosen.
 func TestAPanelIsGivenAndTheHoodFollows(t *testing.T) {
 	p := hood(t, 49*in/4, 7*in, 8*in, plan.Face{Kind: plan.GridFace, Columns: 5, Rows: 9, Cloths: []string{"A"},
@@ -63,7 +63,7 @@ func TestAPanelIsGivenAndTheHoodFollows(t *testing.T) {
 	radius := said("Corners cut to a radius of").Cover.Corners.Radius - p.Cover.Seam
 	assert.InDelta(t, 1.25/(4-math.Pi), radius.Float()/in.Float(), 1e-6)
 	assert.InDelta(t, 1.456, radius.Float()/in.Float(), 5e-4)
-	bordered := offers["The sashes round the patches take the rest, as a border of their cloth"]
+	bordered := offers["The sashing round the patches takes the rest, as a border of their fabric"]
 	require.NotNil(t, bordered.Pieces["main"].Face)
 	assert.Len(t, bordered.Pieces["main"].Face.Borders, 1)
 }

@@ -116,7 +116,7 @@ func bulk(s *sifter) {
 		}
 		made, _ := panel.Order{Plan: settled, Samples: s.samples()}.Of(piece)
 		thick := made.Chain.Thick.Ceil(settled.Habits.Step)
-		s.change(fmt.Sprintf("%s for the bulk of the stack", s.plan.Style().Text(thick)),
+		s.change(fmt.Sprintf("%s for the bulk of the layers", s.plan.Style().Text(thick)),
 			func(p *plan.Plan) { p.Cover.Bulk = thick })
 		return
 	}

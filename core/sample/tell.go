@@ -28,7 +28,7 @@ func Tell(s plan.Sample, style length.Style) []Told {
 		if q, ok := Quilted(s); ok {
 			percent("taken across", q.Across, 100)
 			percent("taken up", q.Along, 100)
-			out = append(out, Told{Name: "puff of each face", Text: fmt.Sprintf("%.2f mm", q.Bulge.Float()/1e6)})
+			out = append(out, Told{Name: "loft of each side", Text: fmt.Sprintf("%.2f mm", q.Bulge.Float()/1e6)})
 		}
 	case plan.GatherSample:
 		if f, ok := Gathered(s); ok {
@@ -65,14 +65,14 @@ func Instructions(s plan.Sample, style length.Style) []string {
 	switch s.Kind {
 	case plan.QuiltingSample:
 		return []string{
-			fmt.Sprintf("Cut the same outer cloth, batting and lining as in the cover, %s × %s, the grain running the same way.", text(s.Before.Width), text(s.Before.Height)),
+			fmt.Sprintf("Cut the same outer fabric, batting and lining as in the cover, %s × %s, the grain running the same way.", text(s.Before.Width), text(s.Before.Height)),
 			"Draw a square a hand inside the edge and measure it, across and up: what lies outside its lines is not quilted as the rest.",
 			"Quilt it as the cover will be, in the same order, with the same foot and tension.",
 			"Let it lie for an hour, do not press it, and measure the drawn square again.",
 		}
 	case plan.GatherSample:
 		return []string{
-			fmt.Sprintf("Cut a strip of the same cloth, %s × %s.", text(s.Before.Width), text(s.Before.Height)),
+			fmt.Sprintf("Cut a strip of the same fabric, %s × %s.", text(s.Before.Width), text(s.Before.Height)),
 			"Sew the same rows as in the cover, and draw them in as you like it.",
 			"Measure it without pulling.",
 		}

@@ -27,14 +27,14 @@ func TestWhatASampleTells(t *testing.T) {
 		{of(plan.QuiltingSample), []sample.Told{}},
 		{of(plan.QuiltingSample, plan.Sized{Width: 196 * mm, Height: 100 * mm}),
 			[]sample.Told{{Name: "taken across", Text: "2.00 %"}, {Name: "taken up", Text: "0.00 %"},
-				{Name: "puff of each face", Text: "4.50 mm"}}}, // 2 × 50 ÷ π × √0.02
+				{Name: "loft of each side", Text: "4.50 mm"}}}, // 2 × 50 ÷ π × √0.02
 		{of(plan.QuiltingSample, plan.Sized{Width: 196 * mm, Height: 99 * mm},
 			plan.Sized{Width: 192 * mm, Height: 101 * mm}),
 			[]sample.Told{{Name: "taken across", Text: "3.00 %", Spread: "1.41 %"},
-				{Name: "taken up", Text: "0.00 %", Spread: "1.41 %"}, {Name: "puff of each face", Text: "5.51 mm"}}},
+				{Name: "taken up", Text: "0.00 %", Spread: "1.41 %"}, {Name: "loft of each side", Text: "5.51 mm"}}},
 		{of(plan.QuiltingSample, plan.Sized{Width: 202 * mm, Height: 100 * mm}),
 			[]sample.Told{{Name: "taken across", Text: "−1.00 %"}, {Name: "taken up", Text: "0.00 %"},
-				{Name: "puff of each face", Text: "0.00 mm"}}},
+				{Name: "loft of each side", Text: "0.00 mm"}}},
 		{of(plan.GatherSample, plan.Sized{Width: 80 * mm}, plan.Sized{Width: 100 * mm}),
 			[]sample.Told{{Name: "before ÷ after", Text: "2.250", Spread: "0.354"}}},
 		{of(plan.GatherSample), []sample.Told{}},

@@ -61,7 +61,7 @@ func clothCost(t *teller, n answer.ClothNeed) costing.Line {
 	}
 	if odd > 0 {
 		takes += length.Length(odd)
-		how += fmt.Sprintf(" and odd pieces like %s of it", t.style.Text(length.Length(odd)))
+		how += fmt.Sprintf(" and offcuts like %s of it", t.style.Text(length.Length(odd)))
 	}
 	if c.Price == 0 {
 		return costing.Line{Name: n.Name, How: how}

@@ -165,7 +165,8 @@ func countFace(t *teller, f front.Face, pieces int) {
 			add("blocks", blocks)
 		}
 	}
-	names := map[front.Role]string{front.ShortSash: "short sashes", front.LongSash: "long sashes", front.Post: "posts"}
+	names := map[front.Role]string{front.ShortSash: "short sashing strips",
+		front.LongSash: "long sashing strips", front.Post: "cornerstones"}
 	for _, p := range f.Parts {
 		if name := names[p.Role]; name != "" {
 			add(name, p.Count)

@@ -216,7 +216,7 @@ func openEdges(t *teller, s work.Step) []answer.Edge {
 func lying(t *teller, s work.Step) []answer.Lying {
 	switch s.Role {
 	case ref.DoForm:
-		return cutLying(t, func(c answer.Cut) bool { return c.About.Role == ref.FormPanel }, "one side of the pad")
+		return cutLying(t, func(c answer.Cut) bool { return c.About.Role == ref.FormPanel }, "one side of the insert")
 	case ref.DoMakeFitting:
 		return fittingLying(t, s)
 	}

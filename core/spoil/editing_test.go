@@ -82,7 +82,7 @@ var edits = map[string]func(*rapid.T, *plan.Plan){
 	"turn the parts round": func(_ *rapid.T, p *plan.Plan) {
 		eachFace(p, func(f *plan.Face) { f.Parts = slices.Clone(f.Parts); slices.Reverse(f.Parts) })
 	},
-	"one piece of cloth": func(_ *rapid.T, p *plan.Plan) {
+	"one piece of fabric": func(_ *rapid.T, p *plan.Plan) {
 		eachFace(p, func(f *plan.Face) { *f = plan.Face{Kind: plan.PlainFace, Cloth: "B"} })
 	},
 	"another unit": func(t *rapid.T, p *plan.Plan) {

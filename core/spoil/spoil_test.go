@@ -207,13 +207,13 @@ func TestTheTwoPockets(t *testing.T) {
 	}
 	swapped := p
 	swapped.Fittings = []plan.Fitting{p.Fittings[1], p.Fittings[0]}
-	assert.Empty(t, spoil.Of(p, swapped, nil), "their order is nothing to the cloth")
+	assert.Empty(t, spoil.Of(p, swapped, nil), "their order is nothing to the fabric")
 	moved := p
 	moved.Fittings = []plan.Fitting{pocket("left", 2*in), p.Fittings[1]}
 	assert.Equal(t, map[string]spoil.Why{"step.of:left.role:fit": spoil.Resewn}, whys(spoil.Of(p, moved, nil)))
 	joined := done(t, pad(), all)
 	assert.Contains(t, whys(spoil.Of(joined, withPocket(joined), nil)), "step.role:turn",
-		"a pocket more has to be sewn on before the pad is closed")
+		"a pocket more has to be sewn on before the insert is closed")
 	assert.Equal(t, spoil.Follows, whys(spoil.Of(joined, withPocket(joined), nil))["step.role:turn"])
 }
 

@@ -69,7 +69,7 @@ func Holds(c plan.Cloth, h Holder) (kept length.Length, odd int) {
 }
 
 // ErrNothing is returned where a plan takes nothing that could be kept.
-var ErrNothing = errors.New("there is nothing of this cloth to keep for it; buy it first, and say how much there is")
+var ErrNothing = errors.New("there is nothing of this fabric to keep for it; buy it first, and say how much there is")
 
 // Keep keeps a length and odd pieces for a plan, in place of what was kept for it. What
 // others hold is not touched: with too little left the error says so.
@@ -152,7 +152,7 @@ func split(odd []plan.OddPiece, u Used, of, by Holder) ([]plan.OddPiece, error) 
 				return o.Width == u.Width && o.Length == u.Length && of.Holds(o.For, o.Cloth)
 			})
 		if i < 0 {
-			return odd, fmt.Errorf("%d of the odd pieces are not there any more, or are kept for another plan; let them go there first", left)
+			return odd, fmt.Errorf("%d of the offcuts are not there any more, or are kept for another plan; let them go there first", left)
 		}
 		n := max(1, odd[i].Count)
 		if n <= left {

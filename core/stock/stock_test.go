@@ -65,7 +65,7 @@ func TestWhatIsKeptForOneNoOtherGets(t *testing.T) {
 	_, err = stock.Keep(c, of("pad"), 11*in, nil)
 	require.ErrorIs(t, err, stock.ErrNothing, "only 10 are left")
 	_, err = stock.Keep(c, of("pad"), 0, odds(5*in, 5*in, 5))
-	require.ErrorContains(t, err, "1 of the odd pieces are not there any more, or are kept for another plan")
+	require.ErrorContains(t, err, "1 of the offcuts are not there any more, or are kept for another plan")
 
 	again, err := stock.Keep(c, of("hood"), 12*in, nil)
 	require.NoError(t, err)

@@ -34,7 +34,7 @@ func TestAmountsOnPaper(t *testing.T) {
 		shrink := float64(rapid.IntRange(0, 6).Draw(t, "shrinks"))
 		from := rapid.SampledFrom([]string{"nobody", "plan", "cupboard"}).Draw(t, "has")
 		have := in.Times(rapid.IntRange(0, 90).Draw(t, "have"))
-		odds := rapid.IntRange(0, 3).Draw(t, "odd pieces")
+		odds := rapid.IntRange(0, 3).Draw(t, "offcuts")
 		cutAll, returned := rapid.Bool().Draw(t, "all cut"), rapid.Bool().Draw(t, "returned")
 		cloth := plan.Cloth{Name: "leaf", Usable: ptr(40 * in), Shrink: shrink}
 		odd := []plan.OddPiece{{Width: 21 * in, Length: 11 * in, Count: odds}}
@@ -142,7 +142,7 @@ func TestAFaceCentredOnMotifs(t *testing.T) {
 	assert.Empty(t, of(plain, "A"))
 	assert.Empty(t, of(grid, "A"))
 	assert.Equal(t, []string{"repeat-unknown /cloths/A/repeat"}, of(plain, "B"))
-	assert.Empty(t, of(plan.Face{Kind: plan.PlainFace}, ""), "of no cloth that is named")
+	assert.Empty(t, of(plan.Face{Kind: plan.PlainFace}, ""), "of no fabric that is named")
 	on := supply.On(plan.Cloth{Usable: ptr(40 * in), Repeat: &plan.Repeat{Across: 6 * in, Along: 8 * in}})
 	assert.Equal(t, lay.Cloth{Usable: 40 * in, Across: 6 * in, Along: 8 * in}, on)
 }

@@ -68,9 +68,9 @@ func (c Cloth) Squared() length.Length { return lay.Need(c.Lay, 0) }
 
 // backing is what lies behind all that is cut: the lay and every odd piece, whole.
 func (c Cloth) backing() sum.Sum {
-	s := sum.Sum{}.Plus(sum.Part, "behind its lay, its end squared", c.Squared())
+	s := sum.Sum{}.Plus(sum.Part, "behind its cutting layout, its end squared", c.Squared())
 	for _, o := range c.Odd {
-		s = s.Then(sum.Repeat(o.Count, sum.Part, "behind an odd piece", o.Size.Length))
+		s = s.Then(sum.Repeat(o.Count, sum.Part, "behind an offcut", o.Size.Length))
 	}
 	return s
 }
@@ -130,7 +130,7 @@ func (o order) judgeCentred() {
 		c, _ := o.Plan.Cloth(letters[0])
 		o.Found.Add(finding.Warn, "repeat-unknown", finding.Path("cloths", letters[0], "repeat"),
 			fmt.Sprintf("Pieces of %s are to be centred on its motif, and nobody said how far it is from one to the next.", c.Name),
-			"Measure from the middle of a motif to the middle of the next, across and along, and say it with the cloth.")
+			"Measure from the middle of a motif to the middle of the next, across and along, and say it with the fabric.")
 	}
 }
 
@@ -158,7 +158,7 @@ func (o order) cloth(letter string) Cloth {
 	style := o.Plan.Style()
 	if !described {
 		o.Found.Add(finding.Note, "cloth-undescribed", finding.Path("cloths", letter),
-			fmt.Sprintf("Cloth %s is not described; it is taken as plain, with %s between the selvedges.", letter,
+			fmt.Sprintf("Fabric %s is not described; it is taken as plain, with %s between the selvedges.", letter,
 				style.Text(*c.Usable)),
 			"Say how wide it is and how it is printed.")
 	}
@@ -206,7 +206,7 @@ func (o order) amounts(out *Cloth) {
 		o.Found.Add(finding.Warn, "cloth-short", finding.Path("cloths", out.Letter, "have"),
 			fmt.Sprintf("There are %s of %s, and %s are needed: %s short.", style.Text(*out.Have), out.Name,
 				style.Text(out.Wanted), style.Text(out.Short)),
-			fmt.Sprintf("Buy %s in one piece, or use another cloth where it does not show.", style.Yards(buy)))
+			fmt.Sprintf("Buy %s in one piece, or use another fabric where it does not show.", style.Yards(buy)))
 	}
 	out.Buy = buy
 }
@@ -243,7 +243,7 @@ func (o order) stretches(letter string, c plan.Cloth) {
 		o.Found.Add(finding.Warn, "cloth-stretches", finding.Path("cloths", letter, "stretch"),
 			fmt.Sprintf("%s can be pulled %g %% longer, and nothing firm lies behind it: pieces come out of shape.",
 				c.Name, c.Stretch),
-			"Back it with light interfacing before it is cut, or line it with a firm cloth.")
+			"Back it with light interfacing before it is cut, or line it with a firm fabric.")
 		return
 	}
 }

@@ -62,12 +62,12 @@ func cutShapes(b *builder, piece string) {
 	loose := slices.ContainsFunc(b.Applied, func(l applique.Layer) bool { return l.Shape.Edge == plan.LooseEdge })
 	var text []string
 	if fused {
-		text = append(text, "Trace each template as printed onto the paper side of the web: it is already mirrored. Cut the web roughly, iron it on the wrong side of its cloth, let it cool, and cut on the line.")
+		text = append(text, "Trace each template as printed onto the paper side of the web: it is already mirrored. Cut the web roughly, iron it on the wrong side of its fabric, let it cool, and cut on the line.")
 	}
 	if loose {
-		text = append(text, "Cut loose-edged shapes from cloth only, on the grain; fray the edges if you like.")
+		text = append(text, "Cut loose-edged shapes from fabric only, on the grain; fray the edges if you like.")
 	}
-	stack := []Sheet{{What: "cloth of the shape", Up: WrongUp}}
+	stack := []Sheet{{What: "fabric of the shape", Up: WrongUp}}
 	if fused {
 		stack = append(stack, Sheet{What: "web, its paper up"})
 	}
@@ -160,7 +160,7 @@ func sewEdges(b *builder, i int, t applique.Thread) {
 	text := "In a thread of its colour, only what shows:"
 	if t.Edge == plan.DrawnLine {
 		title = fmt.Sprintf("Sew the lines on %s", cloth.Name)
-		text = "With thread two shades darker than the cloth:"
+		text = "With thread two shades darker than the fabric:"
 	}
 	machine := stitch.Machine
 	machine.Thread, machine.Darker = cloth.Name, t.Edge == plan.DrawnLine

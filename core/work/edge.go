@@ -79,7 +79,7 @@ var made = map[string]ref.Role{"piping": ref.DoMakePiping, "binding": ref.DoMake
 
 func makeStrips(b *builder, e Edging) {
 	strips := count(e.Strips, "strip", "strips")
-	cut := fmt.Sprintf("Cut %s %s wide straight across the cloth", strips, b.text(e.Width))
+	cut := fmt.Sprintf("Cut %s %s wide straight across the fabric", strips, b.text(e.Width))
 	if e.Bias {
 		cut = fmt.Sprintf("Mark the piece at 45° from one corner and cut %s %s wide, as drawn; leave the short ones at the corners", strips, b.text(e.Width))
 	}
@@ -122,7 +122,7 @@ func makeForm(b *builder) {
 		tab = "Sew a tab to either piece first, right sides together, along the stretch where the gap will be, and press it outwards. "
 	}
 	b.add(Step{Role: ref.DoForm, Stage: Measuring,
-		Stack: facing(Sheet{What: "one side of the pad"}, Sheet{What: "the other"}), Title: "Make the pad",
+		Stack: facing(Sheet{What: "one side of the insert"}, Sheet{What: "the other"}), Title: "Make the insert",
 		Machine: closingSetUp(b, false, 0), Cuts: b.cuts("form", false),
 		Caution: caution.Of("Fibre",
 			"Loose fibre is nothing for small children; keep it away from flames and follow the label on the bag."),

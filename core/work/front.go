@@ -56,7 +56,7 @@ func sewSamples(b *builder) {
 	if g := b.Face.Gather; g != nil {
 		b.add(Step{Of: b.in, Role: ref.DoSample, Stage: Cutting, Title: "Sew a sample of the gathers",
 			Machine: gathering,
-			Text: fmt.Sprintf("Sew the same gathering rows on a strip of the same cloth, %s. Pull it up as you like it, and divide its length before by its length after: the plan says %.4g.",
+			Text: fmt.Sprintf("Sew the same gathering rows on a strip of the same fabric, %s. Pull it up as you like it, and divide its length before by its length after: the plan says %.4g.",
 				b.about(4*length.Inch, 10*length.Centimetre)+" × "+b.about(8*length.Inch, 20*length.Centimetre),
 				g.Ratio),
 			Check: "Looser gathers spread more: if the ratio is another one, change the plan before the panel is cut."})
@@ -81,7 +81,7 @@ func makeWorked(b *builder) {
 		if way == "" {
 			way = "from side to side"
 		}
-		text := fmt.Sprintf("Sew two rows of long stitches %s along each edge, and more rows between, as many stitches from mark to mark in each. Mark cloth and panel in eighths; match the marks and pull up the threads until %s measures %s, and stitch over them.", way, b.text(g.Needed), b.text(g.Wanted))
+		text := fmt.Sprintf("Sew two rows of long stitches %s along each edge, and more rows between, as many stitches from mark to mark in each. Mark fabric and panel in eighths; match the marks and pull up the threads until %s measures %s, and stitch over them.", way, b.text(g.Needed), b.text(g.Wanted))
 		if joined := b.Face.Parts[0].Joined; joined > 1 {
 			text = fmt.Sprintf("Join the %d strips end to end. ", joined) + text
 		}
@@ -204,7 +204,7 @@ func squareUp(b *builder, g front.Grid) {
 	}
 	b.add(Step{Of: g.In, Role: ref.DoTrim, Stage: Piecing, Title: "Square up the patches", Caution: rotaryCaution,
 		Text:  fmt.Sprintf("Trim off %s, so that it is %s.", strings.Join(off, " and "), b.size(g.Squared)),
-		Check: "Opposite edges show their patches alike, and both diagonals are alike."})
+		Check: "Opposite edges show equal patches, and both diagonals are equal."})
 }
 
 func numbers(bands []front.Band) []int {
@@ -223,10 +223,10 @@ func sewBand(b *builder, band front.Band, g front.Grid) {
 	side := b.Pressed.Rows[band.Number]
 	what := band.Of
 	if band.Sashes && !band.Posts {
-		what += " and sashes"
+		what += " and sashing strips"
 	}
 	if band.Posts {
-		what = "sashes and posts"
+		what = "sashing strips and cornerstones"
 	}
 	step := Step{Of: band.In, No: band.No, Role: ref.DoRow, Stage: Piecing, Act: RowSewn, Seams: band.Pieces - 1,
 		Stack: facing(Sheet{What: "row so far"}, Sheet{What: "next piece"}), Row: band.Number,
@@ -269,7 +269,7 @@ func joinRows(b *builder, g front.Grid, bands []front.Band) {
 		Stack: facing(Sheet{What: "rows so far"}, Sheet{What: "next row"}), Title: "Join the rows",
 		Text:    "Row 1 to row 2, row 3 to row 4 and so on, then pair to pair. " + meeting(school),
 		Machine: b.piecing(), Press: pressText(side), Side: side, Caution: ironCaution, Bands: numbers(bands)}
-	step.Check = fmt.Sprintf("The grid is %s, and both diagonals are alike.", b.size(g.Sewn))
+	step.Check = fmt.Sprintf("The grid is %s, and both diagonals are equal.", b.size(g.Sewn))
 	if isAlone(b) && b.Face.Rings > 0 && !b.Chain.BordersAfter() {
 		step.Gate, step.Reads, step.Expect = ref.FrontPieced, ReadsSize, g.Sewn
 		step.Check += " A border that is still to come is cut to what you measure."
@@ -282,8 +282,8 @@ func joinRows(b *builder, g front.Grid, bands []front.Band) {
 		step.Title, step.Text = "Join the segments",
 			"Every second one turned end for end, or taken from the other set. "+meeting(school)
 	case g.Sash && !g.Posts:
-		step.Title, step.Text = "Join the rows and the long sashes",
-			joinedFirst(b, front.LongSash)+"A sash to each row but the last first, then row to row from the top. Mark on each long sash where the patches begin and end, so that they stand above each other."
+		step.Title, step.Text = "Join the rows and the long sashing strips",
+			joinedFirst(b, front.LongSash)+"A sashing strip to each row but the last first, then row to row from the top. Mark on each long sashing strip where the patches begin and end, so that they stand above each other."
 	}
 	b.add(step)
 }
@@ -358,7 +358,7 @@ func sewBorders(b *builder) {
 		if len(b.Face.Standing) > 0 && !b.Quilted {
 			b.add(Step{Role: ref.DoTrim, Stage: Piecing, Title: "Square up the parts", Caution: rotaryCaution,
 				Text:  fmt.Sprintf("Trim what stands out even with the others, so that the whole is %s.", b.size(b.Face.Sewn)),
-				Check: "Both diagonals are alike."})
+				Check: "Both diagonals are equal."})
 		}
 	}
 }
@@ -367,7 +367,7 @@ func sewBorders(b *builder) {
 func standing(b *builder) string {
 	var out []string
 	for _, s := range b.Face.Standing {
-		out = append(out, fmt.Sprintf("%s stands out %s at either end", s.Name, b.text(s.By/2)))
+		out = append(out, fmt.Sprintf("%s extends %s past either end", s.Name, b.text(s.By/2)))
 	}
 	if len(out) == 0 {
 		return ""
@@ -446,7 +446,7 @@ func sewBorder(b *builder, of ref.Key) {
 func joinedFirst(b *builder, role front.Role) string {
 	for _, p := range b.Face.Parts {
 		if p.Role == role && p.Joined > 1 {
-			return "Join those that are longer than their cloth is wide end to end first, seams pressed open. "
+			return "Join those that are longer than their fabric is wide end to end first, seams pressed open. "
 		}
 	}
 	return ""
@@ -464,7 +464,7 @@ func pressText(s press.Side) string {
 	case press.Down:
 		return "Press all seams down, towards the bottom edge."
 	case press.ToSash:
-		return "Press all seams towards the sashes."
+		return "Press all seams towards the sashing."
 	case press.Up:
 		return "Press all seams up, towards the top edge."
 	default:

@@ -68,7 +68,7 @@ func TestBlocksAreSewnUnitByUnit(t *testing.T) {
 	assert.Contains(t, units.Text, "A, B: along the long side")
 	f.Order = plan.Order{Kind: plan.Scrap}
 	assert.Contains(t, find(t, work.Steps(facing(t, f, 16*in, 16*in)), "step.piece:front.role:unit.no:1").Text,
-		"The cloth of each block, B")
+		"The fabric of each block, B")
 	assert.Equal(t, "Each is 2½″ × 2½″, raw edge to raw edge; trim what is beyond.", units.Check)
 	assert.Contains(t, find(t, steps, "step.piece:front.role:unit.no:4").Press, "every second block",
 		"so that blocks side by side nest")
@@ -123,11 +123,11 @@ func TestSashesAreJoinedWithTheRows(t *testing.T) {
 	f.Sash = &plan.Sash{Width: in, Cloth: "S"}
 	steps := work.Steps(facing(t, f, 14*in, 9*in))
 	assert.Equal(t, press.ToSash, find(t, steps, "step.piece:front.role:row.no:1").Side)
-	assert.Contains(t, find(t, steps, "step.piece:front.role:row.no:1").Text, "5 patches and sashes")
-	assert.Contains(t, find(t, steps, "step.piece:front.role:rows").Title, "long sashes")
+	assert.Contains(t, find(t, steps, "step.piece:front.role:row.no:1").Text, "5 patches and sashing strips")
+	assert.Contains(t, find(t, steps, "step.piece:front.role:rows").Title, "long sashing strips")
 	f.Sash.Posts = true
 	posts := work.Steps(facing(t, f, 14*in, 9*in))
-	assert.Contains(t, find(t, posts, "step.piece:front.role:row.no:2").Text, "sashes and posts")
+	assert.Contains(t, find(t, posts, "step.piece:front.role:row.no:2").Text, "sashing strips and cornerstones")
 	assert.Equal(t, "Join the rows", find(t, posts, "step.piece:front.role:rows").Title)
 }
 

@@ -26,7 +26,7 @@ func Inspections(p plan.Plan) []Inspection {
 	list := []Inspection{
 		{"size", "The finished size",
 			fmt.Sprintf("Within %s of the plan across and up; a hood and a jacket go on without strain.", quarter)},
-		{"square", "Both diagonals", fmt.Sprintf("Alike to %s; the cover lies flat.", quarter)},
+		{"square", "Both diagonals", fmt.Sprintf("Equal to %s; the cover lies flat.", quarter)},
 		{"seams", "Every seam, pulled a little from both sides",
 			"No stitch opens, no raw edge looks out, no layer was missed."},
 		{"corners", "The corners", "Pushed out and alike; no thread of the stitching is cut."},
@@ -39,7 +39,7 @@ func Inspections(p plan.Plan) []Inspection {
 			"No pleat on the lining side, no loose loops; lines begin and end in a seam or are secured."})
 	}
 	if p.Cover.Rules().Filled {
-		list = append(list, Inspection{"closure", "The closure, with the pad in",
+		list = append(list, Inspection{"closure", "The closure, with the insert in",
 			"It does not gape; the overlap is a quarter of the width, or a fastener holds it."})
 	}
 	if len(p.Fittings) > 0 {

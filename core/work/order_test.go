@@ -176,6 +176,6 @@ func TestTheBackNeedsOnlyItsGateAndThePadNothing(t *testing.T) {
 	assert.ElementsMatch(t, []string{"step.piece:front.role:row.no:1", "step.piece:front.role:row.no:2"},
 		find(t, steps, "step.piece:front.role:rows").Needs)
 	assert.Contains(t, find(t, steps, "step.role:measure-cover").Needs, "step.role:make-pad",
-		"the pad is there when it is put in")
+		"the insert is there when it is put in")
 	assert.Contains(t, find(t, steps, "step.piece:front.role:layers").Needs, "step.piece:front.role:cut-under")
 }

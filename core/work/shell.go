@@ -91,10 +91,10 @@ func init() {
 	Constructions.Add("skirt-hood", hood)
 	Constructions.Add("boxed-cushion",
 		Construction{Measure: func(m Maker) { measurePad(m.b) }, Finish: func(m Maker) { fillBox(m.b) },
-			Gap: "at the back of the second face, to turn the cover and to put the pad in"})
+			Gap: "at the back of the second face, to turn the cover and to put the insert in"})
 	Constructions.Add("pad", Construction{Measure: func(m Maker) { measureFlat(m.b) },
 		Finish: func(m Maker) { turnPad(m.b) },
-		Gap:    "away from a corner, to turn the pad through"})
+		Gap:    "away from a corner, to turn the seat pad through"})
 	Constructions.Add("jacket",
 		Construction{Measure: func(m Maker) { measureBook(m.b) }, Finish: func(m Maker) { turnJacket(m.b) },
 			Gap: "in the middle of the lower edge, to turn the jacket through"})
@@ -211,7 +211,7 @@ const changePlan = "If the tape says otherwise, change the plan before anything 
 
 func measurePad(b *builder) {
 	o := b.Plan.Object
-	b.add(Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the pad", Check: changePlan,
+	b.add(Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the insert", Check: changePlan,
 		Text: fmt.Sprintf("%s, and through it, %s thick.", flatText(b), b.text(o.Thickness))})
 }
 
@@ -243,20 +243,21 @@ func measureBook(b *builder) {
 
 func fillBox(b *builder) {
 	if b.Plan.Back.Kind == plan.Zip {
-		b.add(Step{Role: ref.DoTurn, Stage: Closing, Title: "Turn it and put the pad in",
-			Text: "Open the zip all the way, turn the cover through it, push the corners out with something blunt, and put the pad in."}, b.having(ref.DoForm)...)
+		b.add(Step{Role: ref.DoTurn, Stage: Closing, Title: "Turn it and put the insert in",
+			Text: "Open the zip all the way, turn the cover through it, push the corners out with something blunt, and put the insert in."}, b.having(ref.DoForm)...)
 		b.lastly()
 		return
 	}
-	b.add(Step{Role: ref.DoTurn, Stage: Closing, Title: "Turn it and put the pad in",
-		Text: "Turn it through the gap, push the corners out with something blunt, put the pad in and slip-stitch the gap shut."}, b.having(ref.DoForm)...)
+	b.add(Step{Role: ref.DoTurn, Stage: Closing, Title: "Turn it and put the insert in",
+		Text: "Turn it through the gap, push the corners out with something blunt, put the insert in and slip-stitch the gap shut."}, b.having(ref.DoForm)...)
 	b.lastly()
 }
 
 func turnPad(b *builder) {
 	clipSeams(b)
-	b.add(Step{Role: ref.DoTurn, Stage: Closing, Title: "Turn the pad", Press: "Press the edges.", Caution: ironCaution,
-		Text: "Turn it through the gap, push the corners out with something blunt, turn the edges of the gap in and press them, and slip-stitch it."})
+	b.add(Step{Role: ref.DoTurn, Stage: Closing, Title: "Turn the seat pad", Press: "Press the edges.",
+		Caution: ironCaution,
+		Text:    "Turn it through the gap, push the corners out with something blunt, turn the edges of the gap in and press them, and slip-stitch it."})
 	b.lastly()
 }
 
@@ -293,7 +294,7 @@ func (b *builder) lastly() {
 	var cautions caution.Said
 	if o.Kind == plan.Flat {
 		cautions = append(cautions, caution.Caution{Word: "No restraint",
-			Text: "A pad is no restraint and holds nobody in a seat."})
+			Text: "A seat pad is no restraint and holds nobody in a seat."})
 	}
 	if size := max(o.Width, o.Height); (o.Kind == plan.Flat || o.Kind == plan.Form) && size <= smallest {
 		cautions = append(cautions, caution.Caution{Word: "Small children",
@@ -526,7 +527,7 @@ func closeOpenEdge(b *builder) {
 	text := map[plan.BottomFinish]string{
 		"hem": fmt.Sprintf("Turn %s up at the bottom, press, and edge-stitch it.",
 			b.text(p.Cover.Bottom.Width)),
-		"raw": "The bottom stays as it is cut: only for cloth that does not fray.",
+		"raw": "The bottom stays as it is cut: only for fabric that does not fray.",
 	}[p.Cover.Bottom.Finish]
 	if text == "" {
 		text = "Bind the bottom edge all round. It has no seam allowance: the binding covers the raw edge."

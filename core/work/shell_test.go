@@ -111,8 +111,8 @@ func TestShellThreadIsItsSeams(t *testing.T) {
 	for _, term := range thread {
 		terms[term.Name] = term
 	}
-	assert.Equal(t, 140*in, terms["round the pad"].Amount, "56 × 2.5")
-	assert.Equal(t, 392*in, terms["zigzag, round the pad"].Amount, "56 × 7")
+	assert.Equal(t, 140*in, terms["round the insert"].Amount, "56 × 2.5")
+	assert.Equal(t, 392*in, terms["zigzag, round the insert"].Amount, "56 × 7")
 }
 
 func lastJoin(t *testing.T, steps []work.Step) (join int, text string) {

@@ -21,7 +21,7 @@ var tipsOf = map[ref.Role]func(*builder, Step) []string{
 	ref.DoCutBorders:   cuttingTips,
 	ref.DoCutUnder:     underTips,
 	ref.DoCutShapes:    always("Cut small shapes with small scissors: turn the shape, not the scissors."),
-	ref.DoLayOut:       always("Look at it through a photo in grey: cloths alike in colour or in lightness show, and come apart."),
+	ref.DoLayOut:       always("Look at it through a photo in grey: fabrics alike in colour or in lightness show, and come apart."),
 	ref.DoUnit:         pieceTips,
 	ref.DoSet:          pieceTips,
 	ref.DoRow:          pieceTips,
@@ -145,7 +145,7 @@ func cuttingTips(b *builder, s Step) []string {
 		return c.Print == plan.PlainPrint
 	})
 	return those(
-		told{true, "Press the cloth flat before it is measured."},
+		told{true, "Press the fabric flat before it is measured."},
 		told{true, "Cut the selvedges off: they are woven tighter than the rest and pucker."},
 		told{plain, "Where both sides look alike, mark the wrong one of each piece with a scrap of tape."},
 		told{long, "Where the ruler is too short, lay two side by side, read both twice, and cut once."})
@@ -229,7 +229,7 @@ func trimTips(b *builder, _ Step) []string {
 func pipingTips(b *builder, closed bool) []string {
 	return those(
 		told{true, "Pin its tail out of the way before you begin."},
-		told{true, fmt.Sprintf("Stop %s before each corner, clip, and lead it round in a curve: three stitches at a slant, needle down, foot up, turn cloth and cord.",
+		told{true, fmt.Sprintf("Stop %s before each corner, clip, and lead it round in a curve: three stitches at a slant, needle down, foot up, turn fabric and cord.",
 			b.about(length.Inch, 25*length.Millimetre))},
 		told{closed, fmt.Sprintf("Stop %s before the start to join the ends.",
 			b.about(2*length.Inch, 5*length.Centimetre))})
@@ -238,7 +238,7 @@ func pipingTips(b *builder, closed bool) []string {
 func makingTips(b *builder, s Step) []string {
 	return those(
 		told{true, "Clip its corners and turn them out first, with something blunt."},
-		told{fittingOf(b, s).Padded, "Batting lies under both layers of cloth and is caught in the seam; trim it close before you turn."})
+		told{fittingOf(b, s).Padded, "Batting lies under both layers of fabric and is caught in the seam; trim it close before you turn."})
 }
 
 func fittingTips(b *builder, s Step) []string {
@@ -331,9 +331,9 @@ func formTips(*builder, Step) []string {
 }
 
 func insertTips(b *builder, _ Step) []string {
-	in := "Fold the pad, push its corners into the corners of the cover, and let it open."
+	in := "Fold the insert, push its corners into the corners of the cover, and let it open."
 	if slices.Contains([]plan.BackKind{plan.Envelope, plan.FoldedBack}, b.Plan.Back.Kind) {
-		in = "Push the pad into one half of the cover, draw the other over it, and work it out into the corners with a hand."
+		in = "Push the insert into one half of the cover, draw the other over it, and work it out into the corners with a hand."
 	}
 	return those(
 		told{filled(b), in},

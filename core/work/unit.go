@@ -44,7 +44,7 @@ func howUnit(b *builder, u front.Unit) string {
 		if many && u.Count >= block.Eight {
 			return fmt.Sprintf("Place two large squares right sides together, draw both diagonals, sew %s to each side of both lines, cut along the lines and along both middles: eight units. What is left over is sewn from the smaller squares, two at a time. Press, and trim.", s)
 		}
-		return fmt.Sprintf("Place a square of each cloth right sides together, draw a diagonal, sew %s to each side of it and cut along it: two units. Press, and trim.", s)
+		return fmt.Sprintf("Place a square of each fabric right sides together, draw a diagonal, sew %s to each side of it and cut along it: two units. Press, and trim.", s)
 	case block.Up, block.Down, block.Left, block.Right:
 		if many && u.Count >= 4 {
 			return fmt.Sprintf("Lay two small squares in opposite corners of a large one, draw one line through both diagonals, sew %s to each side of it and cut along it. Press them out, lay one more small square in the corner of each half, draw, sew and cut the same way: four flying geese. What is left over is sewn one by one, from squares cut on their diagonals. Press, and trim.", s)
@@ -104,7 +104,7 @@ func clothsText(b *builder, letters []string) string {
 		if c, _ := b.Plan.Cloth(letter); letter != "" {
 			names[i] = c.Name
 		} else {
-			names[i] = "the cloth of each block"
+			names[i] = "the fabric of each block"
 		}
 	}
 	text := strings.Join(names, ", ")

@@ -334,8 +334,8 @@ func pinsText(b *builder) caution.Said {
 
 // prepare measures, a pad that is made at home when it is made, and sews samples.
 func prepare(b *builder) {
-	step := Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the pad",
-		Text: "Let the tape follow the curve of the pad. " + flatText(b) + ".", Check: changePlan}
+	step := Step{Role: ref.DoMeasure, Stage: Measuring, Title: "Measure the insert",
+		Text: "Let the tape follow the curve of the insert. " + flatText(b) + ".", Check: changePlan}
 	if b.Plan.Object.Kind == plan.Found {
 		step.Title, step.Text = "Measure the panel", "As it lies, not stretched. "+flatText(b)+"."
 	}
@@ -357,7 +357,7 @@ func cutFront(b *builder) {
 	}
 	b.add(Step{Role: ref.DoCutOuter, Stage: Cutting, Title: "Cut the front", Cuts: cuts,
 		Caution: rotaryCaution,
-		Text:    "Square the end of each cloth, cut the strips all the way across, then the pieces out of the strips." + waiting(b),
+		Text:    "Square the end of each fabric, cut the strips all the way across, then the pieces out of the strips." + waiting(b),
 		Check:   "Lay the first piece of each size on the ruler before you cut the rest."})
 }
 
@@ -372,9 +372,9 @@ type Backed struct {
 // what says what of it is backed.
 func (k Backed) what(b *builder) string {
 	long := fmt.Sprintf("over %s of its length, as wide as it is usable", b.text(k.Length))
-	odd := "over the odd piece"
+	odd := "over the offcut"
 	if k.Odd > 1 {
-		odd = fmt.Sprintf("over %d odd pieces", k.Odd)
+		odd = fmt.Sprintf("over %d offcuts", k.Odd)
 	}
 	switch {
 	case k.Odd == 0:
@@ -481,7 +481,7 @@ func stackText(c layers.Chain, top string) string {
 	case c.Grid && c.Batting != nil:
 		before = append(before, "Iron the grid on the back of the batting, its glue to the batting.")
 	case c.Grid:
-		before = append(before, "Iron the grid on the wrong side of the top, its glue to the cloth.")
+		before = append(before, "Iron the grid on the wrong side of the top, its glue to the fabric.")
 	}
 	if c.Web {
 		before = append(before,
@@ -706,7 +706,7 @@ func closeCover(b *builder) {
 	sewRimButtons(b)
 	stitchDitch(b)
 	b.add(Step{Role: ref.DoMeasureCover, Stage: Closing, Stack: rightOut(b),
-		Title: "Measure the finished cover and put the pad in", Gate: ref.CoverFinished, Reads: ReadsSize,
+		Title: "Measure the finished cover and put the insert in", Gate: ref.CoverFinished, Reads: ReadsSize,
 		Expect: b.Finished,
 		Text:   "Lay it flat, empty, and measure from edge to edge across and up.",
 		Check:  fmt.Sprintf("It should be %s.%s", b.size(b.Finished), padIn(b))}, b.having(ref.DoForm)...)
@@ -732,11 +732,11 @@ func padIn(b *builder) string {
 	}
 	switch {
 	case (over[0] == over[1] || o.Round()) && over[0] == 0:
-		return " The pad is just as large."
+		return " The insert is just as large."
 	case over[0] == over[1] || o.Round():
-		return fmt.Sprintf(" The pad is %s than that each way.", said(over[0]))
+		return fmt.Sprintf(" The insert is %s than that each way.", said(over[0]))
 	}
-	return fmt.Sprintf(" Against that the pad is %s across and %s up.", said(over[0]), said(over[1]))
+	return fmt.Sprintf(" Against that the insert is %s across and %s up.", said(over[0]), said(over[1]))
 }
 
 // twice says where the closing seam is sewn twice: where hems or folds cross it.
@@ -797,7 +797,7 @@ func spaced(sentences []string) string {
 var insideText = map[plan.InsideFinish]string{
 	"zigzag":   "Zigzag the raw edges together, close to the seam.",
 	"overlock": "Overlock the raw edges together.",
-	"pinked":   "Pink the raw edges; only for cloth that hardly frays.",
+	"pinked":   "Pink the raw edges; only for fabric that hardly frays.",
 	"bound":    "Fold tape over the raw edges and stitch it through all layers.",
 }
 

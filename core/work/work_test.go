@@ -226,5 +226,5 @@ func TestMinutesFollowWhatThereIsToDo(t *testing.T) {
 	assert.Equal(t, 5, of(ref.DoFinish, work.Effort{}), "something ordinary")
 	cuts := work.Step{Role: ref.DoCutShapes, Cuts: []string{"a"}}
 	assert.Equal(t, 16, work.Minutes(cuts, false, work.Effort{Sizes: 1, Pieces: 2, Things: 3}), "2 + 1½ + ½ + 3 × 4")
-	assert.Equal(t, 3, work.Minutes(work.Step{}, true, work.Effort{}), "a gate")
+	assert.Equal(t, 3, work.Minutes(work.Step{}, true, work.Effort{}), "a measuring step")
 }

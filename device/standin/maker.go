@@ -48,7 +48,7 @@ type Maker struct {
 func NewCutter() *Maker {
 	return &Maker{about: device.About{ID: "cutter", Name: "Cutter", Kind: device.Cutter}, takes: []string{"plt", "svg"},
 		unit: "mm",
-		jams: "The cloth has slipped under the knife. Smooth it down where it lies, and go on.",
+		jams: "The fabric has slipped under the knife. Smooth it down where it lies, and go on.",
 		size: func(j device.Job) (float64, error) {
 			strokes, err := Strokes(j)
 			return lengthOf(strokes), err

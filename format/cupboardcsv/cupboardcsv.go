@@ -68,7 +68,7 @@ type kind[T any] struct {
 	name      func(T) string
 }
 
-var cloths = kind[plan.Cloth]{"cloth", "cloths", clothColumns, func(c plan.Cloth) string { return c.Name }}
+var cloths = kind[plan.Cloth]{"fabric", "fabrics", clothColumns, func(c plan.Cloth) string { return c.Name }}
 
 func lengthColumn(name string, at func(*plan.Cloth) **length.Length) column[plan.Cloth] {
 	return column[plan.Cloth]{name,
@@ -241,7 +241,7 @@ func readOdd(c *plan.Cloth, text string, unit length.Unit) error {
 			parts = parts[1:]
 		}
 		if len(parts) != 2 {
-			return fmt.Errorf("%q is no odd piece; type its width and length such as 26 in x 25 in, more of them after a semicolon", strings.TrimSpace(one))
+			return fmt.Errorf("%q is not an offcut; type its width and length such as 26 in x 25 in, more of them after a semicolon", strings.TrimSpace(one))
 		}
 		for i, to := range []*length.Length{&o.Width, &o.Length} {
 			if *to, err = length.Parse(strings.TrimSpace(parts[i]), unit); err != nil {

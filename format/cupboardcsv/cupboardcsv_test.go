@@ -73,8 +73,8 @@ func TestWhatIsWrongIsNamedByRowAndColumn(t *testing.T) {
 		"a column unknown":         {"name,colour\nx,red\n", 1, "colour", "there is no such column"},
 		"a column twice":           {"name,name\nx,y\n", 1, "name", "twice"},
 		"a length that is none":    {"name,have\nink leaf,much\n", 2, "have", "much"},
-		"odd pieces of one side":   {"name,odd\nx,5 in\n", 2, "odd", "is no odd piece"},
-		"no number of odd pieces":  {"name,odd\nx,some x 5 x 5\n", 2, "odd", "is no number of pieces"},
+		"offcuts of one side":   {"name,odd\nx,5 in\n", 2, "odd", "is not an offcut"},
+		"not a number of offcuts":  {"name,odd\nx,some x 5 x 5\n", 2, "odd", "is no number of pieces"},
 		"a price in words":         {"name,price\nx,cheap\n", 2, "price", "is no price"},
 		"washed, perhaps":          {"name,prewashed\nx,perhaps\n", 2, "prewashed", "is none of yes, no"},
 		"a field too few":          {"name,have\nink leaf\n", 2, "", "it has 1 fields, and the header names 2"},
@@ -118,7 +118,7 @@ func TestAHundredThousandRowsAreRefused(t *testing.T) {
 		fmt.Fprintln(&b, i)
 	}
 	_, err := cupboardcsv.Read([]byte(b.String()), length.Inches, sound)
-	require.ErrorContains(t, err, "row 2002: there are more than 2000 cloths")
+	require.ErrorContains(t, err, "row 2002: there are more than 2000 fabrics")
 	_, err = cupboardcsv.Read(make([]byte, 2<<20), length.Inches, sound)
 	require.ErrorContains(t, err, "the file has 2048 kB")
 }

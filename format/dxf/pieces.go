@@ -40,7 +40,7 @@ func Pieces(data []byte) (pieces []drawing.Drawing, omitted []string, err error)
 			continue
 		}
 		if len(pieces) >= MostOutlines {
-			return nil, nil, drawing.Refuse("Take out what is not needed.", "The file has more than %d pieces.",
+			return nil, nil, drawing.Refuse("Remove what is not needed.", "The file has more than %d pieces.",
 				MostOutlines)
 		}
 		d, err := r.piece(name, r.blocks[name])
@@ -90,7 +90,7 @@ func (r *reader) piece(name string, list []entity) (drawing.Drawing, error) {
 			continue
 		}
 		if r.points += len(run.Segments); r.points > mostPoints {
-			return d, drawing.Refuse("Take out what is not needed.", "The file has more than %d points.", mostPoints)
+			return d, drawing.Refuse("Remove what is not needed.", "The file has more than %d points.", mostPoints)
 		}
 		paths[layer] = append(paths[layer], shape.Path{run}.Mapped(m)...)
 	}

@@ -55,7 +55,7 @@ func Read(data []byte) (drawing.Found, error) {
 // opened takes a file apart into its blocks and entities.
 func opened(data []byte) (*reader, error) {
 	if len(data) > MostBytes {
-		return nil, drawing.Refuse("Take out what is not needed.", "The file has %d kB; up to %d are read.",
+		return nil, drawing.Refuse("Remove what is not needed.", "The file has %d kB; up to %d are read.",
 			len(data)>>10, MostBytes>>10)
 	}
 	if bytes.HasPrefix(data, []byte("AutoCAD Binary DXF")) {
@@ -90,7 +90,7 @@ func scan(data []byte) ([]pair, error) {
 		line++
 		out = append(out, pair{code, strings.TrimSpace(in.Text()), line})
 		if len(out) > MostPairs {
-			return nil, drawing.Refuse("Take out what is not needed.", "The file has more than %d values.", MostPairs)
+			return nil, drawing.Refuse("Remove what is not needed.", "The file has more than %d values.", MostPairs)
 		}
 	}
 	if err := in.Err(); err != nil {
@@ -229,7 +229,7 @@ func (r *reader) place(list []entity, m shape.Matrix, depth int) error {
 		}
 		r.points += len(run.Segments)
 		if r.points > mostPoints || len(r.out) >= MostOutlines {
-			return drawing.Refuse("Take out what is not needed.", "The file has more than %d outlines or %d points.",
+			return drawing.Refuse("Remove what is not needed.", "The file has more than %d outlines or %d points.",
 				MostOutlines, mostPoints)
 		}
 		r.out = append(r.out, drawing.Outline{Path: shape.Path{run}.Mapped(m), Line: !run.Closed})

@@ -52,7 +52,7 @@ func (a *aside) word(path, word string, known []string) {
 // once refuses what would be kept aside of something that is kept aside itself.
 func (a *aside) once(path string, within int) {
 	if within > 0 {
-		a.add(path+"/aside", "take this out: what is kept aside keeps nothing aside")
+		a.add(path+"/aside", "remove this: what is kept aside keeps nothing aside")
 	}
 }
 
@@ -74,10 +74,10 @@ func (a *aside) face(path string, f plan.Face) {
 		path := path + "/aside/" + kind
 		switch {
 		case kept == nil:
-			a.add(path, "a face belongs here, or take it out")
+			a.add(path, "a design belongs here, or remove it")
 			continue
 		case kind == string(f.Kind):
-			a.add(path, "the face is of this kind now, so take this out")
+			a.add(path, "the design is of this kind now, so remove this")
 		case string(kept.Kind) != kind:
 			a.add(path+"/kind", "it is kept aside as %q, so type that", kind)
 		}

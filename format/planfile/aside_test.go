@@ -46,14 +46,14 @@ func TestWhatIsAsideIsReadAndKeyed(t *testing.T) {
 func TestWhatIsAsideStandsUnderItsWord(t *testing.T) {
 	for _, one := range []struct{ face, back, path, says string }{
 		{`{"strips": {"kind": "grid"}}`, `{}`, "/pieces/front/face/aside/strips/kind", `"strips"`},
-		{`{"plain": {"kind": "plain"}}`, `{}`, "/pieces/front/face/aside/plain", "take this out"},
-		{`{"strips": null}`, `{}`, "/pieces/front/face/aside/strips", "a face belongs here"},
+		{`{"plain": {"kind": "plain"}}`, `{}`, "/pieces/front/face/aside/plain", "remove this"},
+		{`{"strips": null}`, `{}`, "/pieces/front/face/aside/strips", "a design belongs here"},
 		{`{"strips": {"kind": "strips", "aside": {"grid": {"kind": "grid"}}}}`, `{}`,
-			"/pieces/front/face/aside/strips/aside", "take this out"},
+			"/pieces/front/face/aside/strips/aside", "remove this"},
 		{`{"stack": {"kind": "stack", "parts": [{"height": 5, "face": {"kind": "plain", "aside": {"grid": {"kind": "plain"}}}}]}}`, `{}`, "/pieces/front/face/aside/stack/parts/0/face/aside/grid/kind", `"grid"`},
 		{`{}`, `{"zip": {"kind": "zip", "flap": 1}}`, "/back/aside/zip", `"zip-flap"`},
 		{`{}`, `{"velvet": {"kind": "zip"}}`, "/back/aside/velvet", "envelope, folded"},
-		{`{}`, `{"zip": {"kind": "zip", "aside": {"tied": {}}}}`, "/back/aside/zip/aside", "take this out"},
+		{`{}`, `{"zip": {"kind": "zip", "aside": {"tied": {}}}}`, "/back/aside/zip/aside", "remove this"},
 	} {
 		_, err := planfile.Read(fmt.Appendf(nil, kept, one.face, one.back))
 		var problems planfile.Problems

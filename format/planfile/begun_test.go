@@ -27,7 +27,7 @@ func TestWhatFacesBeginWith(t *testing.T) {
 			p, ok := plan.Begin("cushion", unit, plan.DefaultHabits(unit), plan.Cloth{Name: "moss"})
 			require.True(t, ok)
 			for _, letter := range cloths {
-				p.Cloths[string(letter)] = plan.Cloth{Name: "cloth " + string(letter)}
+				p.Cloths[string(letter)] = plan.Cloth{Name: "fabric " + string(letter)}
 			}
 			var err error
 			p.Object.Width, err = length.Parse(w, unit)

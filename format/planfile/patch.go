@@ -76,7 +76,7 @@ func unread(file *object, f finding.Finding) []remedy.Try {
 	if !ok {
 		return nil
 	}
-	return []remedy.Try{{Text: "Take it out", Plan: p}}
+	return []remedy.Try{{Text: "Remove it", Plan: p}}
 }
 
 // inRange is the plan with the nearest end of its range for what is out of it.

@@ -121,7 +121,7 @@ func TestProblemsAreNamedWithTheirPath(t *testing.T) {
 			"write the rows out"},
 		"block": {`, "pieces": {"front": {"face": {"block": {"sells": 1}}}}`,
 			"/pieces/front/face/block", "cells"},
-		"measured without a gate": {`, "measured": [{"width": "3"}]`, "/measured/0/gate", "missing"},
+		"measured without a measuring step": {`, "measured": [{"width": "3"}]`, "/measured/0/gate", "missing"},
 		"a key of capitals": {`, "fittings": [{"key": "AB", "kind": "slit", "on": "x"}]`, "/fittings/0/key",
 			"small letters"},
 		"a key twice":           {`, "fittings": [{"key": "a", "kind": "slit", "on": "x"}, {"key": "a", "kind": "slit", "on": "x"}]`, "/fittings/1/key", "leave it out"},

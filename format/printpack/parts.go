@@ -44,7 +44,7 @@ func (p *pack) cover() {
 	p.pieces()
 	p.font("B", 11)
 	p.room(8 + 5*float64(len(r.Cloths)))
-	p.paragraph("Cloth", margin, p.inner(), 7)
+	p.paragraph("Fabric", margin, p.inner(), 7)
 	p.font("", 10)
 	for _, n := range r.Cloths {
 		text := fmt.Sprintf("%s: takes %s", n.Name, n.Need.Text)

@@ -35,7 +35,7 @@ const another = "Save it as a plain SVG drawing and try again."
 // Read reads a file. It fails with a drawing.Refusal.
 func Read(data []byte) (drawing.Found, error) {
 	if len(data) > MostBytes {
-		return drawing.Found{}, drawing.Refuse("Take out pictures and what is not needed.",
+		return drawing.Found{}, drawing.Refuse("Remove pictures and what is not needed.",
 			"The file has %d kB; up to %d are read.", len(data)>>10, MostBytes>>10)
 	}
 	if !utf8.Valid(data) {

@@ -515,7 +515,7 @@ export interface Sash {
 width?: (string | number)
 outside?: boolean
 /**
- * Posts are squares where sashes meet; without them the long sashes run through.
+ * Posts are squares where sashing meets; without them the long sashing strips run through.
  */
 posts?: boolean
 cloth?: string

@@ -142,7 +142,7 @@ function Pads() {
   return (
     <details className="pads-sold">
       <summary>
-        Of the pads that are sold, <PadSize of={best} /> {fills[best.how] ?? best.how}
+        Of the inserts that are sold, <PadSize of={best} /> {fills[best.how] ?? best.how}
       </summary>
       <ul>
         {pads.map((pad) => (

@@ -84,7 +84,7 @@ function OneClosure({ choice, take }: { choice: Closing; take: () => void }) {
           <dd>
             <T>{pieces}</T>
           </dd>
-          <dt>Cloth</dt>
+          <dt>Fabric</dt>
           <dd>
             <Len of={back.cloth} />
           </dd>

@@ -62,7 +62,7 @@ const figures: Record<string, Drawing> = {
     ],
   },
   form: {
-    says: "A cushion pad: the tape goes across the middle, over the swell, and up the middle.",
+    says: "A cushion insert: the tape goes across the middle, over the swell, and up the middle.",
     thing: <path d="M52 14 C90 22 130 22 168 14 C162 38 162 56 168 82 C130 74 90 74 52 82 C58 56 58 38 52 14 Z" />,
     tape: <path d="M57 48 H163 M110 20 V76" />,
     names: [
@@ -71,7 +71,7 @@ const figures: Record<string, Drawing> = {
     ],
   },
   "form-thick": {
-    says: "A thick pad: the tape goes across, up, and through its side for the thickness.",
+    says: "A thick insert: the tape goes across, up, and through its side for the thickness.",
     thing: (
       <>
         <path d="M40 40 L80 14 H182 L142 40 Z" />
@@ -93,7 +93,7 @@ const figures: Record<string, Drawing> = {
     names: [[92, 42, "across"]],
   },
   "round-thick": {
-    says: "A thick round pad: the tape goes across its middle, and through its side for the thickness.",
+    says: "A thick round insert: the tape goes across its middle, and through its side for the thickness.",
     thing: <path d="M66 34 V62 C66 92 154 92 154 62 V34 M66 34 C66 10 154 10 154 34 C154 58 66 58 66 34 Z" />,
     tape: <path d="M66 34 H154 M163 34 V62" />,
     names: [

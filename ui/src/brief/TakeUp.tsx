@@ -53,7 +53,7 @@ function SewSample({ layers, quilting, title }: { layers: unknown; quilting: unk
   };
   return (
     <button type="button" className="word-button" onClick={() => void begin()}>
-      Sew a sample of this stack
+      Sew a sample of these layers
     </button>
   );
 }

@@ -44,7 +44,7 @@ export const textTold: Record<string, (of: Reckoning, path: string) => string | 
 function Colours({ of: letter }: { of: string }) {
   const at = `/cloths/${letter}/swatch`;
   const motif = useOf((s) => String(get(s.settled, `${at}/motif`) ?? "plain"));
-  const name = useOf((s) => String(get(s.settled, `/cloths/${letter}/name`) || `cloth ${letter}`));
+  const name = useOf((s) => String(get(s.settled, `/cloths/${letter}/name`) || `fabric ${letter}`));
   const ground = useOf((s) => String(decided(s, `${at}/ground`) ?? plainSwatch.ground));
   const ink = useOf((s) => String(decided(s, `${at}/ink`) ?? plainSwatch.ink));
   return (
@@ -176,7 +176,7 @@ function Thick({ of: config }: { of: string }) {
   return (
     <span className="soft">
       {" "}
-      The stack is about <T>{thick.text.replace("≈", "")}</T> thick.
+      The layers are about <T>{thick.text.replace("≈", "")}</T> thick.
     </span>
   );
 }
@@ -212,14 +212,14 @@ function Windows({ of: config }: { of: string }) {
   return (
     <span className="soft">
       : {takes.whole} windows, {takes.half} half ones, {takes.points} points; the ground takes {takes.eats.toFixed(1)}{" "}
-      times the cloth that shows
+      times the fabric that shows
     </span>
   );
 }
 
 function Sashes() {
   const counts = useOf((s) => s.reckoning.counts);
-  const parts = ["short sashes", "long sashes", "posts"]
+  const parts = ["short sashing strips", "long sashing strips", "posts"]
     .filter((name) => counts[name])
     .map((name) => `${counts[name]} ${name}`);
   if (parts.length === 0) return null;

@@ -114,7 +114,7 @@ export default function Folded({ plan, reckoning, swatches }: Props) {
         )}
         {reckoning.pieces.some((p) => p.grain) && (
           <label className="greys">
-            <input type="checkbox" checked={ways} onChange={(e) => setWays(e.target.checked)} /> which way the cloth
+            <input type="checkbox" checked={ways} onChange={(e) => setWays(e.target.checked)} /> which way the fabric
             runs
           </label>
         )}

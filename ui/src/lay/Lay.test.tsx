@@ -46,7 +46,7 @@ test("a lay says what it is, with a line and a number for every strip", () => {
   expect(container.querySelectorAll("rect.laid")).toHaveLength(2);
 });
 
-test("an odd piece is drawn whole, and in proportion to the width of its cloth", () => {
+test("an offcut is drawn whole, and in proportion to the width of its fabric", () => {
   const odd = lay({ width: inches(8), length: inches(5), placed: [placed(0, 0, 5, 5, 1)] });
   const { container } = render(
     <Lay lay={odd} whole={inches(9).nm} among={1016} cuts={[cut]} pieces={[]} strips={[]} />,

@@ -24,7 +24,7 @@ test("a search tells how far it is and is ended by a button", async () => {
   const stop = vi.fn();
   render(<Searching view={view(31, 30)} stop={stop} />);
   expect(screen.getByRole("status").textContent).toContain(
-    "Round 2 of 8: 30″ so far, 4.3 % over what no lay can be shorter than.",
+    "Round 2 of 8: 30″ so far, 4.3 % over what no cutting layout can be shorter than.",
   );
   expect(Math.abs(Number(screen.getByRole("progressbar").getAttribute("aria-valuenow")) - 12.5)).toBeLessThanOrEqual(
     0.5,
@@ -34,7 +34,7 @@ test("a search tells how far it is and is ended by a button", async () => {
 });
 
 test("what it came to", () => {
-  expect(outcome(view(31, 30))).toBe("A lay of 30″ was found; it was 31″.");
+  expect(outcome(view(31, 30))).toBe("A cutting layout of 30″ was found; it was 31″.");
   expect(outcome(view(31, 31))).toBe("Nothing shorter was found.");
   expect(outcome(view(31, 31, { stopped: true }))).toBe("Nothing shorter was found so far.");
 });

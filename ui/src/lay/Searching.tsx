@@ -10,11 +10,11 @@ export function Searching({ view, stop }: { view: SearchView; stop: () => void }
       <LinearProgress
         variant="determinate"
         value={(100 * Math.max(0, view.round - 1)) / rounds}
-        aria-label="How far the search for a shorter lay is"
+        aria-label="How far the search for a shorter cutting layout is"
       />
       <p>
         <T>
-          {`Round ${Math.max(1, view.round)} of ${rounds}: ${view.lay.length.text} so far, ${view.over.toFixed(1)} % over what no lay can be shorter than.`}
+          {`Round ${Math.max(1, view.round)} of ${rounds}: ${view.lay.length.text} so far, ${view.over.toFixed(1)} % over what no cutting layout can be shorter than.`}
         </T>{" "}
         <button type="button" className="word-button" onClick={stop}>
           That will do
@@ -28,5 +28,5 @@ export function Searching({ view, stop }: { view: SearchView; stop: () => void }
 export function outcome(view: SearchView): string {
   const saved = view.before.nm - view.lay.length.nm;
   if (saved <= 0) return view.stopped ? "Nothing shorter was found so far." : "Nothing shorter was found.";
-  return `A lay of ${view.lay.length.text} was found; it was ${view.before.text}.`;
+  return `A cutting layout of ${view.lay.length.text} was found; it was ${view.before.text}.`;
 }

@@ -45,7 +45,7 @@ test.each([
   ["/borders/0/corner_cloth", { borders: [{ cloth: "A", corner_cloth: "Z" }, { pieced: { cloths: ["A", "B"] } }] }],
   ["/borders/1/pieced/cloths", { borders: [{ cloth: "A" }, { pieced: { cloths: ["A", "Z"] } }] }],
   ["/cloths", { cloths: ["A", "Z"] }],
-])("%s is where a cloth stands", (paints, want) => {
+])("%s is where a fabric stands", (paints, want) => {
   const face = {
     cloths: ["A", "B"],
     cloth: "A",
@@ -77,10 +77,10 @@ test("a part of a stack counts its own rows", () => {
   ]);
 });
 
-test("what has no cloth of its own stays", () =>
+test("what has no fabric of its own stays", () =>
   expect(painted({}, { cell: cell(1, 1, "A"), about: { role: "lining" } }, [], "B")).toBeNull());
 
-test("two cloths change places wherever they stand, and no other word does", () => {
+test("two fabrics change places wherever they stand, and no other word does", () => {
   const face = {
     kind: "A",
     cloths: ["A", "B", "C"],
@@ -97,5 +97,5 @@ test("two cloths change places wherever they stand, and no other word does", () 
   });
 });
 
-test("a block shows the cloth of its first patch", () =>
+test("a block shows the fabric of its first patch", () =>
   expect(rowsOf([cell(1, 1, "A"), cell(1, 1, "B")])).toEqual([["A"]]));

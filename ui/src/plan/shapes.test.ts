@@ -17,7 +17,7 @@ describe("shapes that join others", () => {
     expect(joined.map((s) => s.from)).toEqual([undefined, "k1"]);
   });
 
-  it("take the cloth of their colour, else the cloths in turn", () => {
+  it("take the fabric of their colour, else the fabrics in turn", () => {
     const cloths = { A: { swatch: { ground: "#27345f" } }, B: { swatch: { ground: "#E3C27A" } }, batting: {} };
     const cloth = clothFor(["#e3c27a", "#ff0000", "", "#ff0000"], cloths);
     expect(["#e3c27a", "#ff0000", "", "#ff0000"].map(cloth)).toEqual(["B", "B", "A", "B"]);

@@ -1,10 +1,10 @@
 import { expect, test } from "vitest";
 import { swatchesOf } from "./swatches";
 
-test("every cloth of a plan has its swatch, or an empty one", () =>
+test("every fabric of a plan has its swatch, or an empty one", () =>
   expect(swatchesOf({ A: { name: "ink", swatch: { motif: "dot", ground: "#111111" } }, B: { name: "bare" } })).toEqual({
     A: { motif: "dot", ground: "#111111" },
     B: {},
   }));
 
-test("a plan without cloths has none", () => expect(swatchesOf(undefined)).toEqual({}));
+test("a plan without fabrics has none", () => expect(swatchesOf(undefined)).toEqual({}));

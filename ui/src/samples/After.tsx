@@ -38,7 +38,7 @@ export function After({ doc, at, set }: { doc: SampleDoc; at: Words["at"]; set: 
         <>
           {" "}
           <button type="button" className="word-button" onClick={() => set("/after", list.slice(0, -1))}>
-            Take the last one out
+            Remove the last one
           </button>
         </>
       )}

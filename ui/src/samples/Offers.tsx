@@ -9,7 +9,7 @@ export function Offers({ keep, waiting }: { keep: (sample: unknown) => void; wai
     <section aria-label="What finished covers tell" className="offers">
       {offers.map((o) => (
         <p key={o.title}>
-          {o.covers.length} finished covers were quilted alike and measured before they were trimmed (
+          {o.covers.length} finished covers were quilted the same way and measured before they were trimmed (
           {o.covers.join(", ")}):{" "}
           {(o.tells ?? []).slice(0, 2).map((t, i) => (
             <span key={t.name}>

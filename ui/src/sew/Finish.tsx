@@ -130,7 +130,7 @@ export function Finish() {
                 className="word-button"
                 onClick={() => setPhotos((before) => before.filter((other) => other !== photo))}
               >
-                Take out<span className="sr-only"> photo {i + 1}</span>
+                Remove<span className="sr-only"> photo {i + 1}</span>
               </button>
             </li>
           ))}

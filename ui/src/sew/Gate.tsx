@@ -173,7 +173,7 @@ function TrimGuide({ guide }: { guide: Guide }) {
       </dl>
       <figcaption className="soft">
         How far inside its edge each cut lies.{" "}
-        <T>{guide.skew.nm === 0 ? "The diagonals are alike." : `The diagonals differ by ${guide.skew.text}.`}</T> Mark
+        <T>{guide.skew.nm === 0 ? "The diagonals are equal." : `The diagonals differ by ${guide.skew.text}.`}</T> Mark
         all eight points, lay the ruler through two at a time.
       </figcaption>
     </figure>

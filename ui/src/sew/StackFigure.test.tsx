@@ -3,7 +3,7 @@ import { expect, test } from "vitest";
 import type { Sheet } from "../api/api.gen";
 import { StackFigure } from "./StackFigure";
 
-test("a stack is told from above, and the right side of every cloth is marked where it is", () => {
+test("a stack is told from above, and the right side of every fabric is marked where it is", () => {
   const stack: Sheet[] = [
     { what: "lining", up: "wrong", cloth: "L" },
     { what: "batting" },

@@ -49,12 +49,12 @@ export function Timer({ step }: { step: Step }) {
             {lasted !== null && lasted >= step.minutes && "The usual time is over."}
           </span>
           <button type="button" className="word-button" onClick={end}>
-            Stop the clock
+            Stop the timer
           </button>
         </>
       ) : (
         <button type="button" className="word-button" onClick={begin}>
-          {took ? "Go on with the clock" : "Start the clock"}
+          {took ? "Go on with the timer" : "Start the timer"}
         </button>
       )}
       <label>
@@ -73,7 +73,7 @@ export function Timer({ step }: { step: Step }) {
       </label>
       {jumped && (
         <p className="finding warn" role="alert">
-          The clock jumped, or was left running over night. Type how long it was.
+          The timer jumped, or was left running over night. Type how long it was.
         </p>
       )}
     </div>

@@ -48,7 +48,7 @@ export function Troubles({ step }: { step: Step }) {
                   )
                 }
               >
-                Take it out<span className="sr-only">: {titleOf(t.kind)}</span>
+                Remove it<span className="sr-only">: {titleOf(t.kind)}</span>
               </button>
             </li>
           ))}

@@ -58,9 +58,9 @@ export function Colours({
   const swap = () =>
     rework((now) => put(now, path, swapped((get(plan, path) ?? {}) as FaceDoc, a, b)), `${a} and ${b} changed`);
   return (
-    <section className="colours" aria-label="Cloths to try">
+    <section className="colours" aria-label="Fabrics to try">
       <fieldset className="brushes">
-        <legend className="sr-only">Cloth to lay on</legend>
+        <legend className="sr-only">Fabric to lay on</legend>
         {letters.map(({ value: letter, name }) => (
           <button key={letter} type="button" aria-pressed={brush === letter} onClick={() => take(letter)}>
             <Swatch of={swatches[letter]} width={26} height={26} />
@@ -71,8 +71,8 @@ export function Colours({
         ))}
       </fieldset>
       <span className="swap">
-        Change <Choice label="First cloth to change" value={a} options={letters} choose={setOne} /> and{" "}
-        <Choice label="Second cloth to change" value={b} options={letters} choose={setOther} />{" "}
+        Change <Choice label="First fabric to change" value={a} options={letters} choose={setOne} /> and{" "}
+        <Choice label="Second fabric to change" value={b} options={letters} choose={setOther} />{" "}
         <button type="button" className="word-button" disabled={a === b} onClick={swap}>
           over
         </button>
@@ -135,7 +135,7 @@ function ByKey({
       role="application"
       // biome-ignore lint/a11y/noNoninteractiveTabindex: it takes keys
       tabIndex={0}
-      aria-label="Patches by key: arrows go from one to the next, a letter gives it that cloth"
+      aria-label="Patches by key: arrows go from one to the next, a letter gives it that fabric"
       onKeyDown={keys}
       onFocus={() => point(cell)}
       onBlur={() => point(null)}

@@ -3,7 +3,7 @@ import { expect, test } from "vitest";
 import type { Shape } from "../api/api.gen";
 import { darker, LaidOn, threadOf } from "./LaidOn";
 
-test("thread is darker than its cloth, and that of a line darker still", () => {
+test("thread is darker than its fabric, and that of a line darker still", () => {
   expect(darker("#804020", 0.5)).toBe("#402010");
   expect(darker(undefined, 0)).toBe("#808080");
   const lightness = (hex: string) => Number.parseInt(hex.slice(1, 3), 16);
@@ -21,12 +21,12 @@ const drawn = (more: Partial<Shape>, dimmed = false) =>
     </svg>,
   ).container;
 
-test("a patch is its cloth with what is sewn of its edge", () => {
+test("a patch is its fabric with what is sewn of its edge", () => {
   const paths = [...drawn({}).querySelectorAll("path")].map((p) => p.getAttribute("d"));
   expect(paths).toEqual(["M0 0L9 0L9 9Z", "M0 0L9 0"]);
 });
 
-test("felt has no stitching, and a line no cloth", () => {
+test("felt has no stitching, and a line no fabric", () => {
   expect(drawn({ stitch: "" }).querySelectorAll("path")).toHaveLength(1);
   expect(drawn({ stitch: "satin line", line: true }).querySelector(".cell")).toBeNull();
 });

@@ -47,7 +47,7 @@ test("a cell is drawn as its rectangle, or as its own outline", () => {
   expect(cellPath(upper)).toBe("M0 0L100 0L0 100L0 0Z");
 });
 
-test("triangles lie beside each other, each in its cloth", () => {
+test("triangles lie beside each other, each in its fabric", () => {
   const container = inSvg(<PieceDrawing piece={piece([upper, lower])} swatches={{}} />);
   const cells = [...container.querySelectorAll(".cell")];
   expect(cells.map((c) => c.getAttribute("d"))).toEqual([cellPath(upper), cellPath(lower)]);

@@ -187,7 +187,7 @@ test("a fitting lies where the core says", () => {
   expect(screen.getByText("strap")).toBeTruthy();
 });
 
-test("the grain is drawn on a piece of one cloth: an arrow at both ends, or one where the print stands upright", () => {
+test("the grain is drawn on a piece of one fabric: an arrow at both ends, or one where the print stands upright", () => {
   const heads = (grain: string) => {
     const { container } = sheet({ reckoning: { ...reckoning, pieces: [{ ...front, grain }, back] } });
     return container.querySelector(".grain path:not(.halo)")?.getAttribute("d")?.split("M").length ?? 0;

@@ -165,7 +165,7 @@ function Grain({ piece, text }: { piece: Piece; text: number }) {
     : [box.x + box.width * 0.28, box.y + box.height / 2];
   return (
     <g className="grain no-pointer" transform={`translate(${x} ${y})${across ? " rotate(90)" : ""}`}>
-      <title>{piece.grain === "one-way" ? "the way the print stands" : "the length of the cloth"}</title>
+      <title>{piece.grain === "one-way" ? "the way the print stands" : "the length of the fabric"}</title>
       <path className="halo" d={d} />
       <path d={d} />
     </g>

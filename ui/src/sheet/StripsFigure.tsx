@@ -38,7 +38,7 @@ export function StripsFigure({ strips, cloth, swatch }: { strips: Strips; cloth:
         })}
       </svg>
       <figcaption className="soft">
-        As it lies; the right side of the cloth is up. Short bits at the corners are left.
+        As it lies; the right side of the fabric is up. Short bits at the corners are left.
       </figcaption>
     </figure>
   );

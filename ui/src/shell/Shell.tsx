@@ -93,7 +93,7 @@ export function Shell({ scheme, setScheme, children }: Props) {
             </>
           )}
           <NavLink to="/samples">Samples</NavLink>
-          <NavLink to="/cloth">Cloth</NavLink>
+          <NavLink to="/cloth">Cupboard</NavLink>
           <NavLink to="/log">Log</NavLink>
           <NavLink to="/habits">Habits</NavLink>
         </nav>

@@ -24,13 +24,13 @@ const inPlans = [
 const sewing = [
   ["D", "done, next step"],
   ["J, K", "the next step, the one before"],
-  ["T", "the clock of the step"],
+  ["T", "the timer of the step"],
 ];
 
 const sizes = [
   ["16 1/2, 16½, 16.5", "in the unit things are shown in"],
   ["41 cm, 410 mm, 16 in", "in its own unit, whatever is shown"],
-  ["4 1/2 cut", "as it is cut: patches, strips, borders, sashes, flaps, the cover"],
+  ["4 1/2 cut", "as it is cut: patches, strips, borders, sashing, flaps, the cover"],
 ];
 
 /** The sheet of shortcuts, and of how a size is typed. */

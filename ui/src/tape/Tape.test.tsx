@@ -13,8 +13,8 @@ const term = (name: string, inches: number, text: string, kind = "part"): Term =
 const length = (inches: number, text: string) => ({ nm: inches * inch, text, exact: text });
 
 const chain = [
-  term("pad across", 20, "20″", "object"),
-  term("cover smaller than the pad", -1, "−1″", "ease"),
+  term("insert across", 20, "20″", "object"),
+  term("cover smaller than the insert", -1, "−1″", "ease"),
   term("seam allowance", 0.25, "¼″", "seam"),
 ];
 
@@ -34,8 +34,8 @@ test("the sum is read out with its signs and its total", () => {
   const { sum } = tape();
   const items = within(sum).getAllByRole("listitem");
   expect(items.map((i) => i.textContent)).toEqual([
-    "20″ pad across",
-    "− 1″ cover smaller than the pad",
+    "20″ insert across",
+    "− 1″ cover smaller than the insert",
     "+ 1/4″ seam allowance",
     "= 191/4″",
   ]);
@@ -63,14 +63,14 @@ test("pointing at a segment or at its term lights it", async () => {
   const user = userEvent.setup();
   if (segments[2]) await user.hover(segments[2]);
   expect(light).toHaveBeenLastCalledWith(2);
-  await user.hover(within(sum).getByText("cover smaller than the pad"));
+  await user.hover(within(sum).getByText("cover smaller than the insert"));
   expect(light).toHaveBeenLastCalledWith(1);
-  await user.unhover(within(sum).getByText("cover smaller than the pad"));
+  await user.unhover(within(sum).getByText("cover smaller than the insert"));
   expect(light).toHaveBeenLastCalledWith(null);
 });
 
 test("what is lit is marked in both", () => {
   const { segments, sum } = tape(chain, 1);
   expect(segments.map((s) => s.className.includes("lit"))).toEqual([false, true, false]);
-  expect(within(sum).getByText("cover smaller than the pad").closest("li")?.className).toBe("lit");
+  expect(within(sum).getByText("cover smaller than the insert").closest("li")?.className).toBe("lit");
 });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { cleaned } from "./ClothForm";
 
-describe("what a cloth is saved as", () => {
+describe("what a fabric is saved as", () => {
   it("leaves out what is empty, and makes numbers of numbers", () => {
     expect(
       cleaned({
@@ -22,7 +22,7 @@ describe("what a cloth is saved as", () => {
     expect(cleaned({ price: "cheap" })).toEqual({ price: "cheap" });
   });
 
-  it("counts an odd piece once where nobody said, and drops lines that are empty", () => {
+  it("counts an offcut once where nobody said, and drops lines that are empty", () => {
     expect(
       cleaned({
         odd: [

@@ -45,8 +45,8 @@ export const printWords: Record<string, string> = {
 };
 
 const kindWords: Record<string, string> = {
-  cloth: "a cloth",
-  quilted: "a cloth that is quilted already",
+  cloth: "a fabric",
+  quilted: "a fabric that is quilted already",
   batting: "a batting",
   interlining: "an interlining",
   web: "fusible web",
@@ -137,7 +137,7 @@ export function ClothForm({
   return (
     <form
       className="cloth-form"
-      aria-label="A cloth"
+      aria-label="A fabric"
       onSubmit={(e) => {
         e.preventDefault();
         void submit();
@@ -219,7 +219,7 @@ export function ClothForm({
           ) : (
             <>
               .{" "}
-              <FileButton label="Photo of the cloth" accept="image/*" read={(file) => void picture(file)}>
+              <FileButton label="Photo of the fabric" accept="image/*" read={(file) => void picture(file)}>
                 {(choose) => (
                   <button type="button" className="word-button" onClick={choose}>
                     Show it by a photo
@@ -230,15 +230,22 @@ export function ClothForm({
           )}
         </p>
         <details open={odd.length > 0}>
-          <summary>Odd pieces, and squares and strips that are cut already</summary>
+          <summary>Offcuts, and squares and strips that are cut already</summary>
           {odd.map((o, i) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: odd pieces have no identity but their place
             <div className="line-fields odd-line" key={i}>
               {input(`/odd/${i}/count`, "How many", "1", o.count ?? 1, (count) => setOdd(i, { count }), true)}
-              {input(`/odd/${i}/width`, "Width, across the cloth", "5", o.width, (width) => setOdd(i, { width }), true)}
+              {input(
+                `/odd/${i}/width`,
+                "Width, across the fabric",
+                "5",
+                o.width,
+                (width) => setOdd(i, { width }),
+                true,
+              )}
               {input(`/odd/${i}/length`, "Length", "5", o.length, (length) => setOdd(i, { length }), true)}
               <button type="button" className="word-button" onClick={() => set({ odd: odd.filter((_, j) => j !== i) })}>
-                Take out<span className="sr-only"> odd piece {i + 1}</span>
+                Remove<span className="sr-only"> offcut {i + 1}</span>
               </button>
             </div>
           ))}
@@ -264,7 +271,7 @@ export function ClothForm({
             )}
             {input(
               "/repeat/along",
-              "Along the cloth",
+              "Along the fabric",
               "4 1/2",
               draft.repeat?.along,
               (along) => set({ repeat: { across: "", ...draft.repeat, along } }),

@@ -26,7 +26,7 @@ export function Cost() {
           Print it
         </button>
         <Link className="word-button no-print" to="../cut">
-          Back to the lays
+          Back to the cutting layouts
         </Link>
       </header>
       <Older />

@@ -19,9 +19,9 @@ export function Cupboard() {
   return (
     <div className="page">
       <header className="page-head">
-        <h1>Cloth</h1>
+        <h1>Cupboard</h1>
         <Button variant="outlined" onClick={() => setAdding(true)} disabled={adding}>
-          Put a cloth in
+          Put a fabric in
         </Button>
         <Link className="word-button" to="shopping">
           What to buy
@@ -50,7 +50,7 @@ export function Cupboard() {
         />
       )}
       {cloths.data?.length === 0 && !adding && (
-        <p className="empty">The cupboard is empty. Put the first cloth in, and plans can be cut from it.</p>
+        <p className="empty">The cupboard is empty. Put the first fabric in, and plans can be cut from it.</p>
       )}
       {kinds.map(({ kind, title }) => {
         const mine = cloths.data?.filter((c) => c.kind === kind) ?? [];
@@ -72,7 +72,7 @@ export function Cupboard() {
 }
 
 const kinds = [
-  { kind: "cloth", title: "Cloths" },
+  { kind: "cloth", title: "Fabrics" },
   { kind: "batting", title: "Battings" },
   { kind: "interlining", title: "Interlinings" },
   { kind: "web", title: "Fusible web" },
@@ -83,13 +83,13 @@ const sentenceOf = (facts: string[]) => {
   return text.charAt(0).toUpperCase() + text.slice(1);
 };
 
-const wantedText = (cloth: ClothView) => (cloth.wanted.nm > 0 ? `${cloth.wanted.text} wanted` : "Odd pieces wanted");
+const wantedText = (cloth: ClothView) => (cloth.wanted.nm > 0 ? `${cloth.wanted.text} wanted` : "Offcuts wanted");
 
 /** Odd pieces, and what is kept for which plan. */
 function Odd({ cloth }: { cloth: ClothView }) {
   const told: ReactNode[] = cloth.odd.map((o) => (
     <li key={`${o.width.nm} ${o.length.nm} ${o.for}`}>
-      <T>{`${o.count === 1 ? "An odd piece" : `${o.count} pieces`} ${o.width.text} × ${o.length.text}`}</T>
+      <T>{`${o.count === 1 ? "An offcut" : `${o.count} pieces`} ${o.width.text} × ${o.length.text}`}</T>
       {o.for && <span className="kept">, kept for {o.for}</span>}
     </li>
   ));

@@ -68,7 +68,7 @@ export function Cut() {
 
 function ClothSection({ cloth, reckoning, swatch }: { cloth: ClothNeed; reckoning: Reckoning; swatch?: SwatchData }) {
   return (
-    <section className="cloth-section" aria-label={`Cloth ${cloth.name}`}>
+    <section className="cloth-section" aria-label={`Fabric ${cloth.name}`}>
       <div className="cloth-head">
         <Swatch of={swatch} width={56} height={44} />
         <div>
@@ -78,7 +78,9 @@ function ClothSection({ cloth, reckoning, swatch }: { cloth: ClothNeed; reckonin
           </p>
           <ShorterLay cloth={cloth} />
           <InCupboard cloth={cloth} />
-          {cloth.lay.placed.length > 0 && <Files sort="lay" of={cloth.cloth} what={`The lay of ${cloth.name}`} />}
+          {cloth.lay.placed.length > 0 && (
+            <Files sort="lay" of={cloth.cloth} what={`The cutting layout of ${cloth.name}`} />
+          )}
         </div>
       </div>
       {spreadsOf(cloth).map((spread) => (
@@ -107,11 +109,11 @@ function ClothSection({ cloth, reckoning, swatch }: { cloth: ClothNeed; reckonin
 function Shortest({ cloth: { lay, done } }: { cloth: ClothNeed }) {
   if (lay.placed.length === 0 || done) return null;
   const why = limits[lay.limit] ?? "";
-  if (lay.length.nm <= lay.bound.nm) return <span className="soft">No lay is shorter: {why}.</span>;
+  if (lay.length.nm <= lay.bound.nm) return <span className="soft">No cutting layout is shorter: {why}.</span>;
   return (
     <span className="soft">
       <T>
-        {`The lay is ${lay.length.text}; none is shorter than ${lay.bound.text}: ${why}${lay.certain ? ". With straight cuts all the way through, none is shorter than this" : ""}.`}
+        {`The cutting layout is ${lay.length.text}; none is shorter than ${lay.bound.text}: ${why}${lay.certain ? ". With straight cuts all the way through, none is shorter than this" : ""}.`}
       </T>
     </span>
   );
@@ -126,7 +128,7 @@ const limits: Record<string, string> = {
 
 /** Have, need, buy: in a sentence. */
 function Amounts({ cloth }: { cloth: ClothNeed }) {
-  if (cloth.need.nm === 0) return <>All of it comes from odd pieces.</>;
+  if (cloth.need.nm === 0) return <>All of it comes from offcuts.</>;
   if (cloth.done) return <>All is cut.</>;
   const need = (
     <>
@@ -181,8 +183,8 @@ function Order({ spread, cuts }: { spread: Spread; cuts: CutData[] }) {
         <h3>
           <T>
             {spread.odd.count === 1
-              ? `From the odd piece, ${spread.odd.width.text} × ${spread.odd.length.text}`
-              : `From ${spread.odd.count} odd pieces, ${spread.odd.width.text} × ${spread.odd.length.text} each, up to four on each other`}
+              ? `From the offcut, ${spread.odd.width.text} × ${spread.odd.length.text}`
+              : `From ${spread.odd.count} offcuts, ${spread.odd.width.text} × ${spread.odd.length.text} each, up to four on each other`}
           </T>
         </h3>
       )}
@@ -311,7 +313,7 @@ function Ticks({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
                 </span>
                 {(cut.spoiled ?? 0) > 0 && <strong> and {cut.spoiled} more for what was spoiled</strong>}
                 {cut.waits && !cut.done && (
-                  <em className="waits-note"> — cut after {cut.waits_for} is measured; its cloth is kept</em>
+                  <em className="waits-note"> — cut after {cut.waits_for} is measured; its fabric is kept</em>
                 )}
               </span>
             </label>
@@ -324,7 +326,7 @@ function Ticks({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
           <p>
             The {early?.title.toLowerCase()} is planned{" "}
             <T>{early ? `${early.width.text} × ${early.height.text}` : ""}</T>. Seams and quilting seldom come out as
-            planned: cut to the planned size, it may not fit {early?.waits_for} you sew. Its cloth is kept for it
+            planned: cut to the planned size, it may not fit {early?.waits_for} you sew. Its fabric is kept for it
             meanwhile.
           </p>
         </DialogContent>

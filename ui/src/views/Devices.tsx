@@ -5,8 +5,8 @@ import { sentence } from "../api/client";
 import { useDevices, useDoing } from "../devices/devices";
 
 const tells: Record<string, string> = {
-  tape: "Sends what it reads into the value or the gate that is at hand. Click a value, lay the tape on, press its button; at a gate the next side follows by itself.",
-  scale: "Sends grams: of the fibre that a pad is filled with, and of a piece of cloth whose length is wanted.",
+  tape: "Sends what it reads into the value or the measuring step that is at hand. Click a value, lay the tape on, press its button; at a measuring step the next side follows by itself.",
+  scale: "Sends grams: of the fibre that an insert is filled with, and of a piece of fabric whose length is wanted.",
   cutter: "Cuts a piece or a template at true size from HP-GL or SVG. Send it from beside the drawing.",
   printer: "Prints the plan on paper, and labels for the piles.",
 };

@@ -225,7 +225,7 @@ function Legend({
           Folded up
         </button>
         <button type="button" className="try-cloths" aria-pressed={colours} onClick={() => setColours(!colours)}>
-          Try cloths
+          Try fabrics
         </button>
         {!folded && pieces.some((p) => p.shapes.length > 0) && (
           <button

@@ -119,7 +119,7 @@ function Money({ habits, keep }: { habits: Record<string, unknown>; keep: (part:
   return (
     <fieldset className="habit">
       <legend>Money</legend>
-      <p className="soft">What a batch is reckoned with; each plan can say otherwise where it tells what it costs.</p>
+      <p className="soft">What a batch is worked out with; each plan can say otherwise where it tells what it costs.</p>
       <div className="line-fields">
         {field("wage", "An hour of work", "18")}
         {field("margin", "On top for selling, in percent", "25")}

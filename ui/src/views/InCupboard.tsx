@@ -83,6 +83,6 @@ export function InCupboard({ cloth }: { cloth: ClothNeed }) {
 function keptText({ kept }: ClothNeed): string {
   const parts = [];
   if (kept && kept.length.nm > 0) parts.push(kept.length.text);
-  if (kept && kept.odd > 0) parts.push(kept.odd === 1 ? "1 odd piece" : `${kept.odd} odd pieces`);
+  if (kept && kept.odd > 0) parts.push(kept.odd === 1 ? "1 offcut" : `${kept.odd} offcuts`);
   return `Kept for this plan: ${parts.join(" and ")}.`;
 }

@@ -128,7 +128,7 @@ function Figures() {
     try {
       setProblem(null);
       await change.mutateAsync(figures.pace);
-      say(`Steps are reckoned at ${figures.pace} times the usual from now on.`);
+      say(`Steps are estimated at ${figures.pace} times the usual from now on.`);
     } catch (error) {
       setProblem(sentence(error));
     }
@@ -191,7 +191,7 @@ function Beside({ entries, close }: { entries: LogView[]; close: () => void }) {
         },
       ],
     ),
-    ["Reckoned time", (entry) => hours(entry.usual)],
+    ["Estimated time", (entry) => hours(entry.usual)],
     ["Cost", (entry) => entry.cost || entry.planned_cost || "not said"],
     ["Went wrong", (entry) => String((entry.troubles ?? []).length)],
     ["Notes", (entry) => entry.notes],
@@ -280,7 +280,7 @@ function Entry({ entry, beside, set }: { entry: LogView; beside: boolean; set: (
           <time dateTime={entry.finished}>
             {new Date(entry.finished).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" })}
           </time>
-          {entry.minutes > 0 && ` after ${hours(entry.minutes)}, reckoned were ${hours(entry.usual)}`}.
+          {entry.minutes > 0 && ` after ${hours(entry.minutes)}, estimated were ${hours(entry.usual)}`}.
           {entry.planned_cost &&
             ` Cost as planned ${entry.planned_cost}${entry.cost && `, with the time it took ${entry.cost}`}.`}
         </p>
@@ -304,7 +304,7 @@ function Entry({ entry, beside, set }: { entry: LogView; beside: boolean; set: (
                 className="word-button"
                 onClick={() => void keep({ photos: now.photos.filter((other) => other !== photo) })}
               >
-                Take out<span className="sr-only"> photo {i + 1}</span>
+                Remove<span className="sr-only"> photo {i + 1}</span>
               </button>
             </li>
           ))}

@@ -6,10 +6,10 @@ import { Files } from "../sheet/Files";
 import { Pattern } from "./Pattern";
 
 const parts = [
-  ["cover", "Title page", "what it finishes as, its pieces, and what is taken of each cloth"],
+  ["cover", "Title page", "what it finishes as, its pieces, and what is taken of each fabric"],
   ["cuts", "Cuts", "each with a box to tick"],
   ["tapes", "Sums", "the sizes of the pieces as tapes"],
-  ["lays", "Lays", "every cloth to scale, its strips in the order they are cut"],
+  ["lays", "Lays", "every fabric to scale, its strips in the order they are cut"],
   ["pressing", "Pressing", "where the allowances lie, seen from the back"],
   ["steps", "Steps", "in working order with what lies on what, and room for what is measured"],
   ["templates", "Templates", "outlines that no ruler cuts, at true size, over several pages where they are large"],

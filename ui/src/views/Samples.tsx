@@ -17,7 +17,7 @@ import { T } from "../words/T";
 
 const kinds: Record<string, { name: string; tells: string }> = {
   quilting: { name: "a quilted test square", tells: "how much quilting takes" },
-  gather: { name: "a gathered strip", tells: "how much cloth gathers take" },
+  gather: { name: "a gathered strip", tells: "how much fabric gathers take" },
   strips: { name: "three strips", tells: "how true your seam is" },
   wash: { name: "a square to wash", tells: "how much washing takes" },
 };
@@ -58,7 +58,7 @@ export function Samples() {
       )}
       <Offers keep={(sample) => add.mutate(sample)} waiting={add.isPending} />
       {samples.data?.length === 0 && (
-        <p className="empty">No sample is sewn yet. One square of the stack and an hour save a cover.</p>
+        <p className="empty">No sample is sewn yet. One square of the layers and an hour save a cover.</p>
       )}
       <ul className="samples">
         {samples.data?.map((sample) => (

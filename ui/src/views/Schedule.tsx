@@ -109,7 +109,7 @@ function Planned({
             checked={own.wash ?? false}
             onChange={(e) => set({ wash: e.target.checked }, e.target.checked ? "wash first" : "no washing")}
           />{" "}
-          Wash the cloths first; they dry over night
+          Wash the fabrics first; they dry over night
         </label>
       </div>
       <Outcome view={view} />

@@ -54,7 +54,7 @@ function Whole() {
       const much = await sendFile<BroughtIn>("/workshop", file);
       await readAgain(client);
       say(
-        `Brought in: ${much.plans} plans, ${much.cloths} cloths, ${much.notions} notions, ${much.samples} samples, ${much.covers} finished covers, ${much.photos} photos.`,
+        `Brought in: ${much.plans} plans, ${much.cloths} fabrics, ${much.notions} notions, ${much.samples} samples, ${much.covers} finished covers, ${much.photos} photos.`,
       );
     } catch (error) {
       setProblem(sentence(error));
@@ -294,7 +294,7 @@ function Starter({
           <>
             , filled with{" "}
             <Choice
-              label="Fill of the pad"
+              label="Fill of the insert"
               value={fill}
               options={["feather", "polyester", "foam"].map((v) => ({ value: v, name: v }))}
               choose={setFill}

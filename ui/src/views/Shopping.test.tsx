@@ -29,7 +29,7 @@ function answer(chosen: string[]): ShoppingView {
         buy_text: on("hood") ? "5/8 yd" : "",
         shares,
         cost: on("hood") ? "7.75 €" : "",
-        instead: on("hood") ? ["Desk hood: look for a shorter lay on Cut; 2″ less would do."] : [],
+        instead: on("hood") ? ["Desk hood: look for a shorter cutting layout on Cut; 2″ less would do."] : [],
       },
     ],
     things: [
@@ -72,9 +72,9 @@ test("what is bought says for which plan, and what the cupboard keeps for the ot
   const row = within(await screen.findByRole("row", { name: /^stripe/ }));
   expect(row.getByText("5/8 yd")).toBeTruthy();
   expect(row.getByText("to buy in one piece:").parentElement?.textContent).toContain("Desk hood 20″");
-  expect(row.getByText("from the cupboard:").parentElement?.textContent).toContain("Story pad 12″ and 1 odd piece");
+  expect(row.getByText("from the cupboard:").parentElement?.textContent).toContain("Story pad 12″ and 1 offcut");
   expect(row.getByText("7.75 €")).toBeTruthy();
-  expect(row.getByText(/look for a shorter lay/)).toBeTruthy();
+  expect(row.getByText(/look for a shorter cutting layout/)).toBeTruthy();
   expect(row.getByRole("link", { name: "Lay them together on stripe" }).getAttribute("href")).toBe(
     "/cloth/together?cloth=stripe",
   );
@@ -92,7 +92,7 @@ test("for one plan only that is asked for, and it cannot be left out as well", a
   await userEvent.click(screen.getByRole("checkbox", { name: "Desk hood" }));
   expect(await screen.findByText("For 1 of 2 plans")).toBeTruthy();
   expect(asked.at(-1)).toMatch(/plan=pad$/);
-  expect(await screen.findByText("The cupboard has enough of every cloth.")).toBeTruthy();
+  expect(await screen.findByText("The cupboard has enough of every fabric.")).toBeTruthy();
   expect(within(screen.getByRole("row", { name: /^stripe/ })).getByText("6″")).toBeTruthy();
   expect(screen.getByRole<HTMLInputElement>("checkbox", { name: "Story pad" }).disabled).toBe(true);
   await userEvent.click(screen.getByRole("button", { name: "All plans" }));

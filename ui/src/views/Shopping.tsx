@@ -40,7 +40,7 @@ export function Shopping() {
 
 function List({ view, choose }: { view: ShoppingView; choose: (ids: string[]) => void }) {
   if (view.plans.length === 0) {
-    return <p className="empty">No plan on the shelf takes any cloth: there is nothing to buy.</p>;
+    return <p className="empty">No plan on the shelf takes any fabric: there is nothing to buy.</p>;
   }
   const bought = view.cloths.filter((c) => c.buy_text);
   const rest = view.cloths.filter((c) => !c.buy_text);
@@ -50,7 +50,7 @@ function List({ view, choose }: { view: ShoppingView; choose: (ids: string[]) =>
       <section aria-labelledby="to-buy">
         <h2 id="to-buy">To buy</h2>
         {bought.length === 0 ? (
-          <p className="empty">The cupboard has enough of every cloth.</p>
+          <p className="empty">The cupboard has enough of every fabric.</p>
         ) : (
           <Cloths of={bought} buying />
         )}
@@ -63,7 +63,7 @@ function List({ view, choose }: { view: ShoppingView; choose: (ids: string[]) =>
       )}
       {view.things.length > 0 && (
         <section aria-labelledby="beside-cloth">
-          <h2 id="beside-cloth">Beside cloth</h2>
+          <h2 id="beside-cloth">Beside fabric</h2>
           <Things of={view.things} />
         </section>
       )}
@@ -104,7 +104,7 @@ function Cloths({ of, buying }: { of: ShoppingCloth[]; buying?: boolean }) {
     <table className="methods shopping">
       <thead>
         <tr>
-          <th scope="col">Cloth</th>
+          <th scope="col">Fabric</th>
           <th scope="col">Have</th>
           <th scope="col">Need</th>
           <th scope="col">{buying ? "Buy" : "Left"}</th>
@@ -178,7 +178,7 @@ function Shares({ of }: { of: ShoppingShare[] }) {
 }
 
 function shareText(s: ShoppingShare): string {
-  const odd = s.odd === 0 ? "" : s.odd === 1 ? "1 odd piece" : `${s.odd} odd pieces`;
+  const odd = s.odd === 0 ? "" : s.odd === 1 ? "1 offcut" : `${s.odd} offcuts`;
   return `${s.plan} ${[s.need.nm > 0 ? s.need.text : "", odd].filter(Boolean).join(" and ")}`;
 }
 

@@ -15,7 +15,7 @@ export function ShorterLay({ cloth }: { cloth: ClothNeed }) {
     if (found.way.length === 0) return;
     rework(
       (plan) => ({ ...plan, lays: { ...plan.lays, [cloth.cloth]: { way: found.way } } }),
-      `a shorter lay of ${cloth.name}`,
+      `a shorter cutting layout of ${cloth.name}`,
     );
   });
   const free = value("/habits/lay") === "template";
@@ -46,7 +46,7 @@ export function ShorterLay({ cloth }: { cloth: ClothNeed }) {
           void begin({ plan: id, letter: cloth.cloth });
         }}
       >
-        Look for a shorter lay<span className="sr-only"> of {cloth.name}</span>
+        Look for a shorter cutting layout<span className="sr-only"> of {cloth.name}</span>
       </button>
     </p>
   );

@@ -62,7 +62,7 @@ export function Table() {
           </p>
         </div>
         <Link className="table-leave" to="../cut">
-          Back to the lays
+          Back to the cutting layouts
         </Link>
       </div>
     );
@@ -80,14 +80,16 @@ export function Table() {
   };
   const spoiled = (cut: CutData) => {
     spoil(cut.id);
-    setNote(`“${cut.title}” is in the lay once more: cut it from what is left of ${move.spread.cloth.name}.`);
+    setNote(
+      `“${cut.title}” is in the cutting layout once more: cut it from what is left of ${move.spread.cloth.name}.`,
+    );
   };
   const { cloth } = move.spread;
   return (
     <div className="table-mode">
       <header>
         <Link className="table-leave" to="../cut">
-          Back to the lays
+          Back to the cutting layouts
         </Link>
         <span className="soft">
           {at + 1} of {moves.length}
@@ -101,8 +103,8 @@ export function Table() {
             {move.spread.odd && (
               <T>
                 {move.spread.odd.count === 1
-                  ? `, the odd piece ${move.spread.odd.width.text} × ${move.spread.odd.length.text}`
-                  : `, ${move.spread.odd.count} odd pieces ${move.spread.odd.width.text} × ${move.spread.odd.length.text}`}
+                  ? `, the offcut ${move.spread.odd.width.text} × ${move.spread.odd.length.text}`
+                  : `, ${move.spread.odd.count} offcuts ${move.spread.odd.width.text} × ${move.spread.odd.length.text}`}
               </T>
             )}
           </span>
@@ -110,7 +112,7 @@ export function Table() {
         <Told move={move} />
         {cloth.short.nm > 0 && !move.spread.odd && (
           <p className="stop-text">
-            <T>{`This cloth is ${cloth.short.text} short: ${cloth.buy_text} has to be bought in one piece.`}</T>
+            <T>{`This fabric is ${cloth.short.text} short: ${cloth.buy_text} has to be bought in one piece.`}</T>
           </p>
         )}
         {note && <p>{note}</p>}

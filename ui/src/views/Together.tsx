@@ -20,7 +20,7 @@ export function Together() {
   return (
     <div className="page cutting">
       <header className="page-head">
-        <h1>On one lay of {cloth || "a cloth"}</h1>
+        <h1>On one cutting layout of {cloth || "a fabric"}</h1>
         <Link className="word-button no-print" to="/cloth/shopping">
           What to buy
         </Link>
@@ -73,7 +73,7 @@ function Shared({ view, choose }: { view: TogetherView; choose: (plans: string[]
                   className="word-button"
                   onClick={() => void search.begin({ cloth: view.cloth, plans: chosen })}
                 >
-                  Look for a shorter lay
+                  Look for a shorter cutting layout
                 </button>
               )}
             </p>

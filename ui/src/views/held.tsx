@@ -42,7 +42,7 @@ export function HeldActions({ name, edit, takeOut }: { name: string; edit: () =>
         Change<span className="sr-only"> {name}</span>
       </button>
       <button type="button" className="word-button" onClick={() => void takeOut()}>
-        Take out<span className="sr-only"> {name}</span>
+        Remove<span className="sr-only"> {name}</span>
       </button>
     </span>
   );

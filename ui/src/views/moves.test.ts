@@ -94,7 +94,7 @@ describe("the cuts at the table", () => {
     expect(column?.parts).toMatchObject([{ count: 1, trimmed: false, height: l(4) }]);
   });
 
-  it("begin with odd pieces", () => {
+  it("begin with offcuts", () => {
     const odd = {
       width: l(8),
       length: l(5),

@@ -25,10 +25,10 @@ const divisions: { sign: string; count?: number; name: string; draws: string; of
   { sign: "/", name: "along the rising diagonal", draws: "M0 24L24 0", of: "rectangle" },
   { sign: "\\", name: "along the falling diagonal", draws: "M0 0L24 24", of: "rectangle" },
   { sign: "x", name: "along both diagonals", draws: "M0 0L24 24M0 24L24 0", of: "rectangle" },
-  { sign: "^", name: "into a goose pointing up", draws: "M0 24L12 0L24 24", of: "rectangle" },
-  { sign: "v", name: "into a goose pointing down", draws: "M0 0L12 24L24 0", of: "rectangle" },
-  { sign: "<", name: "into a goose pointing left", draws: "M24 0L0 12L24 24", of: "rectangle" },
-  { sign: ">", name: "into a goose pointing right", draws: "M0 0L24 12L0 24", of: "rectangle" },
+  { sign: "^", name: "into a flying geese unit pointing up", draws: "M0 24L12 0L24 24", of: "rectangle" },
+  { sign: "v", name: "into a flying geese unit pointing down", draws: "M0 0L12 24L24 0", of: "rectangle" },
+  { sign: "<", name: "into a flying geese unit pointing left", draws: "M24 0L0 12L24 24", of: "rectangle" },
+  { sign: ">", name: "into a flying geese unit pointing right", draws: "M0 0L24 12L0 24", of: "rectangle" },
   { sign: "o", name: "into a square on its point", draws: "M12 0L24 12L12 24L0 12Z", of: "rectangle" },
   { sign: ":", name: "from its long side to the corner across", draws: "M0 24L12 0L24 24ZM12 0V24", of: "triangle" },
 ];
@@ -99,7 +99,7 @@ export function BlockEditor({ text, close }: { text: string; close: () => void }
             />
             <div className="block-tools">
               <fieldset>
-                <legend>Patch {patch.letter} is cloth</legend>
+                <legend>Patch {patch.letter} is fabric</legend>
                 <LetterButtons
                   block={block}
                   patch={patch}
@@ -246,13 +246,13 @@ function Canvas({
       // biome-ignore lint/a11y/noNoninteractiveElementToInteractiveRole: a drawing whose patches are chosen like options of a list
       role="listbox"
       tabIndex={0}
-      aria-label="Patches of the block: arrow keys go from one to the next, a letter gives it a cloth"
+      aria-label="Patches of the block: arrow keys go from one to the next, a letter gives it a fabric"
       aria-activedescendant={`${id}${chosen.path}`}
       onKeyDown={keys}
     >
       <defs>
         {block.letters.map((l) => (
-          <Pattern key={l} id={`${id}cloth${l}`} swatch={swatches[cloth(l)]} />
+          <Pattern key={l} id={`${id}fabric${l}`} swatch={swatches[cloth(l)]} />
         ))}
       </defs>
       {block.patches.map((p, i) => (
@@ -264,7 +264,7 @@ function Canvas({
           aria-selected={p.path === chosen.path}
           aria-label={`${p.letter}, patch ${i + 1} of ${block.patches.length}`}
           d={corners(p.line, side)}
-          fill={`url(#${id}cloth${p.letter})`}
+          fill={`url(#${id}fabric${p.letter})`}
           onClick={() => choose(p.path)}
         />
       ))}

@@ -41,7 +41,7 @@ test.each([
   ["C", ["X", "Y"], "X"],
   ["D", ["X", "Y", "Z"], "X"],
   ["B", [], "B"],
-] as const)("%s of the cloths %j is %s", (letter, cloths, want) => expect(clothOf(cloths)(letter)).toBe(want));
+] as const)("%s of the fabrics %j is %s", (letter, cloths, want) => expect(clothOf(cloths)(letter)).toBe(want));
 
 test("a patch is drawn by its corners", () =>
   expect(
@@ -55,7 +55,7 @@ test("a patch is drawn by its corners", () =>
     ),
   ).toBe("M0 0L60 0L0 30Z"));
 
-test("a block shows each patch in its cloth", () => {
+test("a block shows each patch in its fabric", () => {
   const swatches: Record<string, Swatch> = {
     X: { motif: "plain", ground: "#111111", ink: "#222222" },
     Y: { motif: "dot", ground: "#eeeeee", ink: "#333333" },
@@ -74,10 +74,10 @@ const plan = ["A", "B", "C", "D"].map((value) => ({ value }));
 
 test.each([
   ["enough already", ["A", "B"], ["A", "B"], ["A", "B"]],
-  ["one letter more takes the next cloth of the plan", ["A", "B"], ["A", "B", "C"], ["A", "B", "C"]],
-  ["a cloth that is in use is not taken twice", ["C", "A"], ["A", "B", "C"], ["C", "A", "B"]],
+  ["one letter more takes the next fabric of the plan", ["A", "B"], ["A", "B", "C"], ["A", "B", "C"]],
+  ["a fabric that is in use is not taken twice", ["C", "A"], ["A", "B", "C"], ["C", "A", "B"]],
   ["where the plan has no more, they go round", ["A", "B", "C", "D"], ["A", "F"], ["A", "B", "C", "D"]],
   ["a block without letters takes none away", ["A", "B"], [], ["A", "B"]],
-] as const)("cloths for the letters of a block: %s", (_, cloths, letters, want) =>
+] as const)("fabrics for the letters of a block: %s", (_, cloths, letters, want) =>
   expect(enough([...cloths], letters, plan)).toEqual([...want]),
 );

@@ -85,7 +85,7 @@ export function Layouts() {
               change={change}
             />
             <Wish
-              label="Sashes of"
+              label="Sashing of"
               name="sash"
               placeholder="none"
               wishes={wishes}
@@ -127,7 +127,7 @@ export function Layouts() {
                   </strong>
                   <span>
                     <T>
-                      {[l.sash && `sashes of ${l.sash}`, l.border ? `border ${l.border}` : "no border"]
+                      {[l.sash && `sashing of ${l.sash}`, l.border ? `border ${l.border}` : "no border"]
                         .filter(Boolean)
                         .join(", ")}
                     </T>

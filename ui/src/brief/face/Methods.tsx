@@ -12,8 +12,8 @@ export function Methods() {
   return (
     <>
       <p>
-        Triangles are cut <School of="triangles" label="School of triangles" />, squares in a row{" "}
-        <School of="strips" label="School of squares in a row" />.
+        Triangles are cut <School of="triangles" label="Method for triangles" />, squares in a row{" "}
+        <School of="strips" label="Method for squares in a row" />.
       </p>
       {methods.map((m) => (
         <table key={m.name} className="methods">
@@ -24,7 +24,7 @@ export function Methods() {
             <tr>
               <th scope="col">Way</th>
               <th scope="col">Cut</th>
-              <th scope="col">Cloth</th>
+              <th scope="col">Fabric</th>
               <th scope="col">Seams</th>
               <th scope="col">Left over</th>
             </tr>

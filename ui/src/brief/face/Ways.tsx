@@ -35,7 +35,7 @@ export function Ways() {
               <button
                 type="button"
                 className="word-button"
-                aria-label={`Take ${way.name} out`}
+                aria-label={`Remove ${way.name}`}
                 onClick={() => set(`/colourways/${i}`, undefined, `${way.name.toLowerCase()} taken out`)}
               >
                 take it out
