@@ -116,7 +116,7 @@ func (r Reading) settled(what string) (mid, spread float64, err error) {
 		return 0, 0, &Refusal{fmt.Sprintf("The %s sent nothing.", what), "Measure again."}
 	}
 	if r.Battery >= 0 && r.Battery <= empty {
-		return 0, 0, &Refusal{fmt.Sprintf("The battery of the %s is at %d %%: what it reads now is not to be trusted.",
+		return 0, 0, &Refusal{fmt.Sprintf("The battery of the %s is at %d%%: what it reads now is not to be trusted.",
 			what, r.Battery), "Change the battery and measure again."}
 	}
 	sorted := slices.Sorted(slices.Values(r.Values))
@@ -127,7 +127,7 @@ func (r Reading) weakness(what string) string {
 	if r.Battery < 0 || r.Battery > weak {
 		return ""
 	}
-	return fmt.Sprintf("The battery of the %s is at %d %%: change it soon.", what, r.Battery)
+	return fmt.Sprintf("The battery of the %s is at %d%%: change it soon.", what, r.Battery)
 }
 
 func (r Reading) said() string {

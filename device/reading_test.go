@@ -29,7 +29,7 @@ func TestATapeIsTakenAsItReads(t *testing.T) {
 		"half a millimetre":               {of("mm", 413.6, 413.4), "413.5", ""},
 		"inches to the 32nd":              {of("in", 16.3124, 16.3130, 16.312), "16 5/16", ""},
 		"a tape whose battery is weak": {device.Reading{Unit: "cm", Values: []float64{41.3}, Battery: 12}, "41.3",
-			"The battery of the tape is at 12 %: change it soon."},
+			"The battery of the tape is at 12%: change it soon."},
 		"a tape without a battery": {device.Reading{Unit: "cm", Values: []float64{41.3}, Battery: -1}, "41.3",
 			""},
 	} {
@@ -58,7 +58,7 @@ func TestWhatCannotBeTrustedIsRefusedWithWhatToDo(t *testing.T) {
 		"no unit":               {of("", 41.3), false, "Set the tape to inches or centimetres and measure again."},
 		"a unit of weight":      {of("g", 41.3), false, "Set the tape to inches or centimetres and measure again."},
 		"not held still":        {of("cm", 41.1, 41.3, 41.5), false, "The readings lie 4 mm apart."},
-		"an empty battery":      {flat, false, "The battery of the tape is at 4 %"},
+		"an empty battery":      {flat, false, "The battery of the tape is at 4%"},
 		"longer than a tape":    {of("cm", 412), false, "lay it on again"},
 		"less than nothing":     {of("cm", -3), false, "lay it on again"},
 		"no number":             {of("cm", math.NaN()), false, "no number"},

@@ -6,7 +6,7 @@ const closures = [
   {
     closure: "folded",
     cuts: "2 × 241/4″ × 191/2″",
-    says: "It overlaps 43/4″, 25 % of the width",
+    says: "It overlaps 43/4″, 25% of the width",
     step: "Fold the back pieces",
   },
   { closure: "folded-lined", cuts: "lining, half", says: "It opens 19″", step: "Join the lining" },

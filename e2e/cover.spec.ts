@@ -13,13 +13,13 @@ test("an insert becomes a cut, sewn and logged cover, by pointer", async ({ page
     await page.getByRole("button", { name: "Put a fabric in" }).click();
     await page.getByRole("textbox", { name: "Name" }).fill(name);
     await page.getByRole("textbox", { name: "Length left" }).fill(have);
-    await page.getByRole("button", { name: "Keep it" }).click();
+    await page.getByRole("button", { name: "Save" }).click();
     await expect(page.getByRole("heading", { name })).toBeVisible();
   }
 
   await page.getByRole("link", { name: "Shelf", exact: true }).click();
   await page.getByRole("textbox", { name: "Name of the cover" }).fill("Reading cushion");
-  await page.getByRole("button", { name: "Plan its cover" }).click();
+  await page.getByRole("button", { name: "Plan this cover" }).click();
   await expect(page).toHaveURL(/plans\/reading-cushion$/);
 
   // How much smaller, and what it is made of.
@@ -161,7 +161,7 @@ test("an insert becomes a planned, cut and measured cover, by keyboard alone", a
   await page.keyboard.type("16");
   await page.keyboard.press("Tab");
   await page.keyboard.type("16");
-  await tabTo("Plan its cover");
+  await tabTo("Plan this cover");
   await page.keyboard.press("Enter");
   await expect(page.getByLabel("Title of the plan")).toBeVisible();
 

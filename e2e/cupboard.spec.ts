@@ -7,13 +7,13 @@ test("the cupboard goes out as a table and comes in after a look", async ({ page
   await open(page, `${demo.url}/cloth`);
   const [download] = await Promise.all([
     page.waitForEvent("download"),
-    page.getByRole("link", { name: "The cupboard as CSV" }).click(),
+    page.getByRole("link", { name: "Download as CSV" }).click(),
   ]);
   const table = readFileSync(await download.path(), "utf8");
   const input = page.getByLabel("CSV file with fabrics");
   await input.setInputFiles(csv(table));
   await expect(page.getByText(/^All \d+ fabrics are in the cupboard just so/)).toBeVisible();
-  await page.getByRole("button", { name: "Leave it" }).click();
+  await page.getByRole("button", { name: "Cancel" }).click();
 
   await input.setInputFiles(csv('name,have\nmadder stripe,3 yd\n"sea, linen",1 yd\n'));
   await expect(page.getByText("1 new, 1 changed, 0 as they are.")).toBeVisible();
@@ -46,7 +46,7 @@ test("a table with mistakes is refused whole, each named", async ({ page, demo }
 
 test("thread and zips go out as a table and come in after a look", async ({ page, demo }) => {
   await open(page, `${demo.url}/cloth`);
-  await expect(page.getByRole("link", { name: "These as CSV" })).toHaveAttribute("href", "/api/v1/notions.csv");
+  await expect(page.getByRole("link", { name: "Download as CSV" })).toHaveAttribute("href", "/api/v1/notions.csv");
   const input = page.getByLabel("CSV file with things");
   await input.setInputFiles(csv("name,for,count\nred zips,zip,some\n"));
   await expect(page.getByRole("alert")).toContainText("Row 2, column count");

@@ -29,7 +29,7 @@ test("several plans on one lay; a search is ended when it will do", async ({ pag
   await expect(page.getByText(/^Laid together they take/)).toBeVisible();
   await accessible(page);
   await page.getByRole("button", { name: "Look for a shorter cutting layout" }).click();
-  await page.getByRole("button", { name: "That will do" }).click();
+  await page.getByRole("button", { name: "Stop here" }).click();
   await expect(page.getByText(/(A cutting layout of .* was found|Nothing shorter was found)/)).toBeVisible(ended);
   const plans = page.getByRole("group").getByRole("checkbox");
   for (let n = (await plans.count()) - 1; n > 0; n--) {
@@ -51,7 +51,7 @@ test("fabric is kept for a plan and let go again", async ({ page, demo }) => {
   await open(page, `${demo.url}/cloth`);
   await expect(page.getByText("kept for Reading-corner cushion")).toBeVisible();
   await open(page, `${demo.url}/plans/${reading}/cut`);
-  await calico.getByRole("button", { name: /^Let it go/ }).click();
+  await calico.getByRole("button", { name: /^Release it/ }).click();
   await expect(calico.getByRole("button", { name: /^Keep it for this plan/ })).toBeVisible();
   await said(page).getByRole("button", { name: "Undo" }).click();
   await expect(calico.getByText("Kept for this plan: 1 offcut.")).toBeVisible();
@@ -121,10 +121,10 @@ test("thread, zips and offcuts in the cupboard", async ({ page, demo }) => {
   await form.getByLabel("How many there are").fill("-1");
   await form.getByLabel("Length of one").fill("12");
   await accessible(form);
-  await form.getByRole("button", { name: "Keep it" }).click();
+  await form.getByRole("button", { name: "Save" }).click();
   await expect(form.getByRole("alert")).toBeVisible();
   await form.getByLabel("How many there are").fill("3");
-  await form.getByRole("button", { name: "Keep it" }).click();
+  await form.getByRole("button", { name: "Save" }).click();
   await expect(page.getByText("as zip, 3 of 12″")).toBeVisible();
   await page.getByRole("button", { name: "Remove red zips" }).click();
   await expect(page.getByText("as zip, 3 of 12″")).toHaveCount(0);
@@ -138,10 +138,10 @@ test("thread, zips and offcuts in the cupboard", async ({ page, demo }) => {
   await cloth.getByLabel("How many").fill("24");
   await cloth.getByLabel("Width, across the fabric").fill("5");
   await cloth.getByLabel("Length", { exact: true }).fill("0");
-  await cloth.getByRole("button", { name: "Keep it" }).click();
+  await cloth.getByRole("button", { name: "Save" }).click();
   await expect(cloth.getByRole("alert")).toContainText("The length of an offcut cannot be 0");
   await cloth.getByLabel("Length", { exact: true }).fill("5");
-  await cloth.getByRole("button", { name: "Keep it" }).click();
+  await cloth.getByRole("button", { name: "Save" }).click();
   const kept = page.locator(".cloth-row").filter({ hasText: "24 pieces 5" });
   await expect(kept).toBeVisible();
   await accessible(kept);
@@ -157,11 +157,11 @@ test("a fabric is shown by its photo, and drawn again", async ({ page, demo }) =
   await photo.setInputFiles({ name: "slate.png", mimeType: "image/png", buffer: await page.screenshot() });
   await expect(cloth.getByText("shown by its photo.")).toBeVisible();
   await expect(cloth.locator("pattern image")).toHaveAttribute("href", /photos\/1$/);
-  await cloth.getByRole("button", { name: "Keep it" }).click();
+  await cloth.getByRole("button", { name: "Save" }).click();
   const row = page.getByRole("listitem").filter({ has: page.getByRole("heading", { name: "slate" }) });
   await expect(row.locator("pattern image")).toHaveCount(1);
   await page.getByRole("button", { name: "Change slate" }).click();
   await cloth.getByRole("button", { name: "Draw it instead" }).click();
-  await cloth.getByRole("button", { name: "Keep it" }).click();
+  await cloth.getByRole("button", { name: "Save" }).click();
   await expect(row.locator("pattern image")).toHaveCount(0);
 });

@@ -139,8 +139,8 @@ test("a cutter cuts, jams, goes on, and is cancelled", async ({ page, demo }) =>
   await accessible(job);
   await job.getByRole("button", { name: "Go on" }).click();
   await expect(job).toContainText("The cutter is done.");
-  await expect(job).toContainText("100 %");
-  await job.getByRole("button", { name: "Put away" }).click();
+  await expect(job).toContainText("100%");
+  await job.getByRole("button", { name: "Clear" }).click();
   await expect(job).toHaveCount(0);
 
   await device(demo, "cutter", { pace: { speed: 10, jam_after: 0, gone: false } });

@@ -5,7 +5,7 @@ async function begin(page: import("@playwright/test").Page, url: string, inches:
   await open(page, url);
   await put(page, "Width of the insert", inches);
   await put(page, "Height of the insert", inches);
-  await page.getByRole("button", { name: "Plan its cover" }).click();
+  await page.getByRole("button", { name: "Plan this cover" }).click();
   await expect(page).toHaveURL(/plans\/a-new-cover/);
   await shown(page);
 }
@@ -98,7 +98,7 @@ test("another unit changes nothing that is there", async ({ page, workshop }) =>
   await pick(page, "Unit of the workshop", "cm");
   await expect(page.getByRole("textbox", { name: "Width of the insert" })).toHaveValue(/17 in/);
   await expect(page.getByRole("textbox", { name: "Height of the insert" })).toHaveValue(/50/);
-  await page.getByRole("button", { name: "Plan its cover" }).click();
+  await page.getByRole("button", { name: "Plan this cover" }).click();
   await expect(page).toHaveURL(/plans\/a-new-cover/);
   await shown(page);
   await expect(page.locator(".brief")).toContainText("Seams are 0.7 cm");
@@ -115,7 +115,7 @@ test("two faces are alike until one is told apart, and what is done of both is d
   takes(20);
   await open(page, workshop.url);
   await pick(page, "What is to be covered", "appliance");
-  await page.getByRole("button", { name: "Plan its cover" }).click();
+  await page.getByRole("button", { name: "Plan this cover" }).click();
   await shown(page);
   await pick(page, "Kind of hood", "band-hood");
   const cuts = page.getByRole("list", { name: "All cuts" });

@@ -281,9 +281,9 @@ test("lists are tables that another program reads", async ({ page, demo }) => {
     ...shopping.things.map((t: { what: string }) => t.what),
   ]);
   for (const [path, name] of [
-    [`/plans/${plan}/cut`, "As a table"],
-    [`/plans/${plan}/sew`, "The steps as a table"],
-    ["/cloth/shopping", "As a table"],
+    [`/plans/${plan}/cut`, "Download as CSV"],
+    [`/plans/${plan}/sew`, "Download as CSV"],
+    ["/cloth/shopping", "Download as CSV"],
   ] as const) {
     await open(page, demo.url + path);
     const got = page.waitForEvent("download");

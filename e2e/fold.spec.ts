@@ -21,7 +21,7 @@ async function folded(page: Page, url: string) {
   takes(20); // graphics are computed here, on the processor: a small picture will do
   await page.setViewportSize({ width: 960, height: 640 });
   await open(page, url);
-  await page.getByRole("button", { name: "Folded up" }).click();
+  await page.getByRole("button", { name: "Fold it up" }).click();
   await expect.poll(async () => (await drawn(page)).covered).toBeGreaterThan(1500);
 }
 
@@ -55,7 +55,7 @@ for (const name of ["in three dimensions", "drawn still"]) {
       await expect(page.locator(".fold-room")).toContainText("18″ long (17″ long + 1/2″ what sticks out + 1/2″ ease)");
       const slider = page.getByRole("slider", { name: "From flat to closed" });
       await changes(page, () => slider.fill("40"));
-      await expect(slider).toHaveAttribute("aria-valuetext", "40 % closed");
+      await expect(slider).toHaveAttribute("aria-valuetext", "40% closed");
       await changes(page, () => slider.press("Home"));
       await expect(page.getByRole("application", { name: /, flat/ })).toBeVisible();
       await changes(page, () => page.locator(".fold-frame").press("ArrowLeft"));
@@ -88,7 +88,7 @@ test("what folds is loaded when it is opened, and the key F opens it", async ({ 
   const scripts: string[] = [];
   page.on("response", (r) => r.url().endsWith(".js") && scripts.push(r.url()));
   await open(page, demo.url + hood);
-  await expect(page.getByRole("button", { name: "Folded up" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Fold it up" })).toBeVisible();
   expect(scripts.filter((s) => /Folded|Scene/.test(s))).toEqual([]);
   await page.keyboard.press("f");
   await expect(page.getByRole("slider", { name: "From flat to closed" })).toBeVisible();
@@ -100,8 +100,8 @@ test("what folds is loaded when it is opened, and the key F opens it", async ({ 
 test("a server that is away is told, and asked once more", async ({ page, demo }) => {
   await page.route("**/api/v1/fold", (route) => route.abort(), { times: 1 });
   await open(page, demo.url + hood);
-  await page.getByRole("button", { name: "Folded up" }).click();
-  await expect(page.getByText("The app's server does not answer.")).toBeVisible();
+  await page.getByRole("button", { name: "Fold it up" }).click();
+  await expect(page.getByText("The app’s server does not answer.")).toBeVisible();
   await page.getByRole("button", { name: "Try again" }).click();
   await expect(page.getByRole("slider", { name: "From flat to closed" })).toBeVisible();
 });

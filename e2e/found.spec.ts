@@ -23,7 +23,7 @@ test("a panel to be made up, hooked, and cut from a print", async ({ page, works
   await page.getByRole("combobox", { name: "What is to be covered" }).selectOption("panel");
   await put(page, "Width of the panel as it shows", "14");
   await put(page, "Height of the panel as it shows", "12");
-  await page.getByRole("button", { name: "Plan its cover" }).click();
+  await page.getByRole("button", { name: "Plan this cover" }).click();
   await expect(page.getByText("finishes 14″ × 12″")).toBeVisible();
   await pick(page, "Seam allowances of the panel", "included");
   await expect(page.getByText("finishes 131/2″ × 111/2″")).toBeVisible();
@@ -38,9 +38,9 @@ test("a panel to be made up, hooked, and cut from a print", async ({ page, works
     page.getByText("It is cut 43/4″ from the left and 43/4″ from the right edge of the print"),
   ).toBeVisible();
   await pick(page, "What stays in the middle", "yes");
-  await put(page, "Distance of the motif's middle from the left edge", "6");
+  await put(page, "Distance of the motif’s middle from the left edge", "6");
   await expect(page.getByText(/The print ends 11\/4″ too soon at the left/)).toBeVisible();
-  await put(page, "Distance of the motif's middle from the left edge", "9");
+  await put(page, "Distance of the motif’s middle from the left edge", "9");
   await expect(page.getByText("It is cut 13/4″ from the left")).toBeVisible();
   await accessible(page.locator(".brief"));
 });

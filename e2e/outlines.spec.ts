@@ -146,7 +146,7 @@ test("what shows of overlapping shapes against another library", async ({ demo }
   }
 });
 
-test("SVG files against the browser's own reading of them", async ({ page, demo }) => {
+test("SVG files against the browser’s own reading of them", async ({ page, demo }) => {
   for (const name of readdirSync(corpus)) {
     const text = readFileSync(join(corpus, name), "utf8");
     const response = await fetch(`${demo.url}/api/v1/shapes/read?units=mm`, { method: "POST", body: text });

@@ -133,7 +133,7 @@ test("without a border the loss goes into the patches or into the cover", async 
   await page.getByRole("combobox", { name: "Where the take-up comes from" }).selectOption("given");
   await put(page, "Take-up across", "2");
   await expect(page.getByRole("list", { name: /The sum of Front, across, before quilting/ })).toContainText(
-    "quilting takes 2.00 %",
+    "quilting takes 2.00%",
   );
 });
 
@@ -141,10 +141,10 @@ test("the cupboard: add, change, take out and put back", async ({ page, demo }) 
   await open(page, `${demo.url}/cloth`);
   await page.getByRole("button", { name: "Change calico" }).click();
   await page.getByRole("textbox", { name: "Length left" }).fill("two");
-  await page.getByRole("button", { name: "Keep it" }).click();
+  await page.getByRole("button", { name: "Save" }).click();
   await expect(page.getByRole("alert")).toContainText("start with a number");
   await page.getByRole("textbox", { name: "Length left" }).fill("2 1/2 yd");
-  await page.getByRole("button", { name: "Keep it" }).click();
+  await page.getByRole("button", { name: "Save" }).click();
   await expect(page.getByText("There are 21/2 yd.")).toBeVisible();
   await page.getByRole("button", { name: "Remove calico" }).click();
   await expect(page.getByRole("heading", { name: "calico" })).toHaveCount(0);
@@ -165,7 +165,7 @@ test("habits: a school chosen is what the next plan begins with", async ({ page,
   await kept;
   await expect(page.getByRole("radio", { name: /two inches smaller/ })).toBeChecked();
   await open(page, demo.url);
-  await page.getByRole("button", { name: "Plan its cover" }).click();
+  await page.getByRole("button", { name: "Plan this cover" }).click();
   await expect(page.getByRole("textbox", { name: "Ease across" })).toHaveValue("-5.08");
   await expect(page.getByRole("textbox", { name: "Seam allowance" })).toHaveValue("1.27");
 });

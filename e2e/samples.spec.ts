@@ -11,7 +11,7 @@ const step = (page: Page, name: string) =>
 test("a sample of the stack at hand: sewn, measured, and the cuts follow", async ({ page, demo }) => {
   await open(page, `${demo.url}/plans/${reading}`);
   await expect(cuts(page)).toContainText("25/8″ × 161/2″border, sides");
-  await expect(page.getByText("between 0.48 to 1.34 %")).toBeVisible();
+  await expect(page.getByText("between 0.48 to 1.34%")).toBeVisible();
   await page.getByRole("button", { name: "Sew a sample of these layers" }).click();
   const sample = page
     .getByRole("listitem")
@@ -26,15 +26,13 @@ test("a sample of the stack at hand: sewn, measured, and the cuts follow", async
   await after.press("Escape");
   await put(page, `Width after, 1${of}`, "9 3/4");
   await put(page, `Height after, 1${of}`, "9 3/4");
-  await expect(sample).toContainText("2.50 %");
+  await expect(sample).toContainText("2.50%");
   await accessible(sample);
   await sample.getByRole("button", { name: "Go by it in Reading-corner cushion" }).click();
   await expect(sample.getByText("goes by it")).toBeVisible();
   await sample.getByRole("link", { name: "Reading-corner cushion" }).click();
   await expect(cuts(page)).toContainText("27/8″ × 161/2″border, sides");
-  await expect(page.getByRole("region", { name: "The sum of what is selected" })).toContainText(
-    "quilting takes 2.50 %",
-  );
+  await expect(page.getByRole("region", { name: "The sum of what is selected" })).toContainText("quilting takes 2.50%");
   await pick(page, "Quilting", "squares");
   await expect(page.getByText(/was quilted otherwise: its puff of .* mm a face gives the figures here/)).toBeVisible();
   await pick(page, "Layers of batting", "2");
@@ -47,7 +45,7 @@ test("the other samples tell their figures", async ({ page, demo }) => {
   await open(page, `${demo.url}/samples`);
   await expect(page.getByRole("listitem").filter({ hasText: "each seam is fat by" })).toContainText("1/64″");
   await expect(page.getByText("2.545")).toBeVisible();
-  await expect(page.getByText("−3.75 %")).toBeVisible();
+  await expect(page.getByText("−3.75%")).toBeVisible();
   await page.getByRole("button", { name: "Go by it in Poetry-corner cushion" }).first().click();
   await expect.poll(async () => (await stored(demo, "poetry-corner-cushion")).plan.cover.wash).toBe(3.75);
   await expect(page.getByText(/Poetry-corner cushion goes by it now/)).toBeVisible();

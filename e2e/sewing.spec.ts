@@ -290,7 +290,7 @@ test("several covers: where each of them is, and labels for the piles", async ({
 
 test("when there is time: evenings, a lost one, and the calendar read by others", async ({ page, demo }) => {
   await open(page, `${demo.url}/plans/${hood}/sew`);
-  await page.getByRole("link", { name: "When there is time" }).click();
+  await page.getByRole("link", { name: "Sewing days" }).click();
   await page.getByLabel("From").fill("2099-06-01");
   await page.getByLabel("It must be ready on").fill("2099-06-02");
   await expect(page.getByText(/late\.$/)).toBeVisible();
@@ -377,7 +377,7 @@ test("the log: photos, a search, two side by side, and a pace that is offered", 
 
 test("practice: a wrong answer says what was forgotten, a right one counts", async ({ page, demo }) => {
   await open(page, `${demo.url}/habits`);
-  await page.getByRole("link", { name: "Practise" }).click();
+  await page.getByRole("link", { name: "Practice" }).click();
   await expect(page.getByRole("heading", { name: "Practice" })).toBeVisible();
   await accessible(page);
   const answer = page.getByLabel("Your answer");
@@ -490,7 +490,8 @@ test("one cover, from its first step to the log, with all that happens on the wa
   await left.getByRole("listitem").filter({ hasText: "ink leaf" }).getByRole("button").click();
   await expect(left).toContainText("What was left over is back in the cupboard.");
   await saved(page);
-  for (const box of await page.getByRole("group", { name: "In order?" }).getByRole("checkbox").all()) await box.check();
+  for (const box of await page.getByRole("group", { name: "Final check" }).getByRole("checkbox").all())
+    await box.check();
   await expect(page.getByLabel("Minutes of work")).toHaveValue(/^1[89]$/);
   await page.getByLabel("Minutes of work").fill("190");
   await page.getByLabel("Notes").fill("The batting takes more than the estimate.");
@@ -553,9 +554,9 @@ test("the steps by keyboard alone", async ({ page, demo }) => {
   expect((await stored(demo, hood)).plan.progress.done).toHaveLength(1);
 });
 
-test("how one plan is sewn changes its steps, and no other plan's", async ({ page, demo }) => {
+test("how one plan is sewn changes its steps, and no other plan’s", async ({ page, demo }) => {
   await open(page, `${demo.url}/plans/${reading}/sew`);
-  await page.getByRole("link", { name: "How this one is sewn" }).click();
+  await page.getByRole("link", { name: "Habits for this cover" }).click();
   await page.getByRole("radio", { name: /temporary spray/ }).check();
   await saved(page);
   await page.getByRole("link", { name: "Back to its steps" }).click();

@@ -25,8 +25,8 @@ test("a shape is dragged, and what is sewn follows at once", async ({ page, demo
   await page.mouse.move(x + 75, y, { steps: 4 });
   // Before it is let go the brief and the sheet show it where it is: off the shelf, on the cab window.
   await expect(text(page)).not.toContainText("53/8″ from the left");
-  await page.getByRole("button", { name: "What is sewn" }).dispatchEvent("click");
-  const threads = page.getByRole("region", { name: "What is sewn of the shapes" });
+  await page.getByRole("button", { name: "Stitched edges" }).dispatchEvent("click");
+  const threads = page.getByRole("region", { name: "Stitched edges of the shapes" });
   await expect(threads).toContainText("cab window");
   await expect(threads).not.toContainText("cab window ≈71/2″");
   await page.mouse.up();
@@ -57,7 +57,7 @@ test("shapes by the keyboard: moved, placed, turned, set aside and taken off", a
   await pick(page, "What Sun is placed from", "hill");
   await pick(page, "Place of Sun up", "top");
   await put(page, "Distance of Sun from the top", "-3");
-  await page.getByRole("button", { name: "Take it off" }).click();
+  await page.getByRole("button", { name: "Remove it" }).click();
   await expect(list(page)).not.toContainText("Sun");
   await saved(page);
   const { plan: kept } = await stored(demo, van);

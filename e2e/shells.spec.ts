@@ -72,7 +72,7 @@ for (const { thing, sizes, decide, cuts, step, sewn } of covers) {
     await open(page, workshop.url);
     await page.getByRole("combobox", { name: "What is to be covered" }).selectOption(thing);
     for (const [label, size] of Object.entries(sizes)) await put(page, label, size);
-    await page.getByRole("button", { name: "Plan its cover" }).click();
+    await page.getByRole("button", { name: "Plan this cover" }).click();
     await decide(page);
     const list = page.getByRole("list", { name: "All cuts" });
     for (const cut of cuts) await expect(list).toContainText(cut);
@@ -114,7 +114,8 @@ async function sewThrough(page: Page, workshop: Server) {
   await expect(heading).not.toHaveText("All steps are done");
   await page.keyboard.press("Control+Shift+z");
   await expect(heading).toHaveText("All steps are done");
-  for (const box of await page.getByRole("group", { name: "In order?" }).getByRole("checkbox").all()) await box.check();
+  for (const box of await page.getByRole("group", { name: "Final check" }).getByRole("checkbox").all())
+    await box.check();
   await saved(page);
   await page.getByRole("button", { name: "Write it into the log" }).click();
   await expect(page).toHaveURL(/log$/);

@@ -158,7 +158,7 @@ test("a plan file is opened, and saved as it was", async ({ page, demo }) => {
   expect(JSON.parse(Buffer.concat(chunks).toString())).toEqual(JSON.parse(`{${head}}}`));
 });
 
-for (const keep of ["Keep this window's", "Take the other window's"]) {
+for (const keep of ["Keep this window’s", "Take the other window’s"]) {
   test(`a plan saved from two windows: ${keep}`, async ({ page, context, demo }) => {
     const other = await context.newPage();
     await open(page, `${demo.url}/plans/${id}`);
@@ -181,7 +181,7 @@ for (const keep of ["Keep this window's", "Take the other window's"]) {
 
 test("the server stopped in the middle of typing: nothing is lost", async ({ page, workshop }) => {
   await open(page, workshop.url);
-  await page.getByRole("button", { name: "Plan its cover" }).click();
+  await page.getByRole("button", { name: "Plan this cover" }).click();
   await put(page, "Overlap of the back", "5");
   await saved(page);
 
@@ -202,7 +202,7 @@ test("the server stopped in the middle of typing: nothing is lost", async ({ pag
 
 test("a window closed while the server is away is taken up again", async ({ page, context, workshop }) => {
   await open(page, workshop.url);
-  await page.getByRole("button", { name: "Plan its cover" }).click();
+  await page.getByRole("button", { name: "Plan this cover" }).click();
   await expect(page.getByRole("textbox", { name: "Title of the plan" })).toBeVisible();
   await workshop.stop();
   await put(page, "Width of the insert", "15");

@@ -16,7 +16,7 @@ const pictures = [
     name: "fold",
     path: "/plans/turntable-hood-listening-corner",
     before: async (page) => {
-      await page.getByRole("button", { name: "Folded up" }).click();
+      await page.getByRole("button", { name: "Fold it up" }).click();
       await page.getByRole("slider", { name: "From flat to closed" }).fill("72");
       await page.getByRole("checkbox", { name: "which way the fabric runs" }).check();
       await page.locator(".fold-frame[data-fine]").waitFor();

@@ -147,7 +147,7 @@ func (s *server) problem(err error) Refusal {
 		return ofStatus(status.StatusCode(), err)
 	default:
 		return Refusal{Type: "internal", Title: "The app made a mistake", Status: http.StatusInternalServerError,
-			Detail: "Nothing was changed. Try again; the server's log says what happened."}
+			Detail: "Nothing was changed. Try again; the server’s log says what happened."}
 	}
 }
 

@@ -38,7 +38,7 @@ func guardOrigin() echo.MiddlewareFunc {
 	return func(next echo.HandlerFunc) echo.HandlerFunc {
 		return func(c *echo.Context) error {
 			if err := guard.Check(c.Request()); err != nil {
-				return echo.NewHTTPError(http.StatusForbidden, "Changes are taken from this app's own pages only.")
+				return echo.NewHTTPError(http.StatusForbidden, "Changes are taken from this app’s own pages only.")
 			}
 			return next(c)
 		}

@@ -38,7 +38,7 @@ func TestSamplesTellAndSayWhatTheyWouldChange(t *testing.T) {
 	require.Len(t, list, 4)
 	square := named(t, list, "cotton-batting-cross-hatched")
 	require.Len(t, square.Tells, 3)
-	assert.Equal(t, "1.41 %", square.Tells[0].Text)
+	assert.Equal(t, "1.41%", square.Tells[0].Text)
 	assert.NotEmpty(t, square.Tells[0].Spread, "it was sewn twice")
 	assert.NotEmpty(t, square.Instructions)
 	var first web.SampleUse

@@ -331,13 +331,13 @@ func (sh shop) facts(c plan.Cloth) []string {
 			Text(c.Repeat.Along)))
 	}
 	if c.Stretch > 0 {
-		out = append(out, fmt.Sprintf("can be pulled %g %% longer", c.Stretch))
+		out = append(out, fmt.Sprintf("can be pulled %g%% longer", c.Stretch))
 	}
 	switch {
 	case c.Prewashed:
 		out = append(out, "washed already")
 	case c.Shrink > 0:
-		out = append(out, fmt.Sprintf("shrinks by %g %%", c.Shrink))
+		out = append(out, fmt.Sprintf("shrinks by %g%%", c.Shrink))
 	}
 	if c.Price > 0 {
 		_, per := c.Per.Sold(sh.unit)

@@ -43,7 +43,7 @@ func command(args []string, out io.Writer) error {
 	flags.Uint64Var(&s.seed, "seed", 1, "of what is drawn")
 	flags.StringVar(&s.since, "since", "", "only lines changed since this `revision`")
 	flags.StringVar(&s.with, "with", "umschlag/core/reckon umschlag/demo umschlag/format/planfile",
-		"`packages` whose tests judge besides each package's own")
+		"`packages` whose tests judge besides each package’s own")
 	flags.IntVar(&s.workers, "workers", 2, "tests at a time")
 	if err := flags.Parse(args); err != nil {
 		return err

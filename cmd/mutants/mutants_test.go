@@ -77,9 +77,9 @@ small.go:9: not noticed: <= → > in finished <= 0
 small.go:9: no test comes by: > → <= in seam > 1000
 small.go:9: no test comes by: an eighth more for 1000
 small.go:10: no test comes by: without − in -seam
-small: 7 of 12 killed, 58 %
+small: 7 of 12 killed, 58%
 
-7 of 12 killed, 58 %
+7 of 12 killed, 58%
 `, out.String())
 	left, err := os.ReadDir(".")
 	require.NoError(t, err)

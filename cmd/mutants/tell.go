@@ -29,13 +29,13 @@ func tell(out io.Writer, verdicts map[string][]verdict) error {
 			}
 			fmt.Fprintf(&b, "%s:%d: %s: %s\n", relative(v.at.Filename), v.at.Line, why, oneLine(v.told))
 		}
-		fmt.Fprintf(&b, "%s: %d of %d killed, %d %%\n\n", pkg, here, len(of), here*100/len(of))
+		fmt.Fprintf(&b, "%s: %d of %d killed, %d%%\n\n", pkg, here, len(of), here*100/len(of))
 		killed, all = killed+here, all+len(of)
 	}
 	if all == 0 {
 		b.WriteString("nothing there that can be changed\n")
 	} else {
-		fmt.Fprintf(&b, "%d of %d killed, %d %%\n", killed, all, killed*100/all)
+		fmt.Fprintf(&b, "%d of %d killed, %d%%\n", killed, all, killed*100/all)
 	}
 	_, err := io.WriteString(out, b.String())
 	return err

@@ -57,10 +57,10 @@ func TestShapesArePlacedByMeasuredDistances(t *testing.T) {
 		"in the middle":  {square(4*in, plan.At{Middle: true}), 8 * in, 8 * in},
 		"from two edges": {square(4*in, plan.At{Right: ptr(in), Bottom: ptr(2 * in)}), 15 * in, 14 * in},
 		"on an edge":     {square(4*in, plan.At{Edge: "bottom", Middle: true}), 8 * in, 16 * in},
-		"from another's edges": {plan.Shape{Shape: "square", Width: 2 * in, From: "body", At: at(in, 3*in)},
+		"from another’s edges": {plan.Shape{Shape: "square", Width: 2 * in, From: "body", At: at(in, 3*in)},
 			7 * in, 23 * in / 2},
 		"in the middle of another": {plan.Shape{Shape: "square", Width: 2 * in, From: "body"}, 9 * in, 23 * in / 2},
-		"beyond another's lower edge": {plan.Shape{Shape: "square", Width: 2 * in, From: "body",
+		"beyond another’s lower edge": {plan.Shape{Shape: "square", Width: 2 * in, From: "body",
 			At: plan.At{Left: ptr(in), Bottom: ptr(-in)}}, 7 * in, 31 * in / 2},
 	} {
 		l := laid(t, body, c.shape)[1]
@@ -150,7 +150,7 @@ func TestOnlyWhatShowsIsSewn(t *testing.T) {
 
 func TestEdgesThatLieOnEachOtherAreSewnOnce(t *testing.T) {
 	two := laid(t, square(4*in, at(2*in, 2*in)), square(4*in, at(6*in, 2*in)))
-	assert.Equal(t, 12*in, two[0].Shows, "the upper one's stitching holds both")
+	assert.Equal(t, 12*in, two[0].Shows, "the upper one’s stitching holds both")
 	assert.Zero(t, two[0].Lap)
 	two = laid(t, square(4*in, at(2*in, 2*in)), square(4*in, at(2*in, 2*in)))
 	assert.Zero(t, two[0].Shows)

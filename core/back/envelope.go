@@ -240,7 +240,7 @@ func judgeOverlap(o Order, overlap length.Length) finding.List {
 			fmt.Sprintf("The pieces do not meet: %s stays open.", o.text(-overlap)), "Cut wider pieces. "+safe)
 	case share < thin:
 		found.Add(finding.Warn, "overlap-thin", about,
-			fmt.Sprintf("The back overlaps %s, %.0f %% of the width; under 15 %% it gapes.", o.text(overlap),
+			fmt.Sprintf("The back overlaps %s, %.0f%% of the width; under 15%% it gapes.", o.text(overlap),
 				100*share), safe)
 	case overlap > o.width():
 		found.Add(finding.Stop, "overlap-too-large", about,
@@ -248,7 +248,7 @@ func judgeOverlap(o Order, overlap length.Length) finding.List {
 			"Cut narrower pieces. "+safe)
 	case share > excess:
 		found.Add(finding.Note, "overlap-deep", about,
-			fmt.Sprintf("The back overlaps %s, %.0f %% of the width: sturdy, but it eats fabric.", o.text(overlap),
+			fmt.Sprintf("The back overlaps %s, %.0f%% of the width: sturdy, but it eats fabric.", o.text(overlap),
 				100*share), safe)
 	}
 	return found

@@ -178,6 +178,7 @@ func modelOf(o back.Order) model {
 			Height: open}}}
 		if flap > 0 {
 			m.marks, m.steps = append(m.marks, line(back.FoldLine, w/2-flap)), append(m.steps, "Pinch the flap")
+			m.sewn += h // once more beside the zip, which holds the flap
 		}
 		if open <= 0 {
 			m.stops = "zip-short"

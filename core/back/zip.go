@@ -72,11 +72,12 @@ func acrossZip(o Order) (Back, finding.List) {
 	b.Sewn = sewnAlong(o, "beside the zip", 2)
 	b.Making = []Making{insertZip(o)}
 	if flap > 0 {
+		b.Sewn = b.Sewn.Plus(sum.Part, "along the zip, to hold the flap", o.height())
 		b.Making = append(b.Making,
 			Making{Role: ref.DoFlap,
 				Stack: []Sheet{{What: "zip", Lies: RightUp}, {What: "flap", Lies: RightUp, Of: BackCloth}},
 				Title: "Pinch the flap", Press: "Press the flap over the zip.",
-				Text: fmt.Sprintf("Fold the right-hand piece so that its flap covers the zip by %s, and stitch it down at both ends within the seam allowance.", o.text(flap))})
+				Text: fmt.Sprintf("Fold the right-hand piece so that its flap covers the zip by %s. Turn it over and stitch once more on the line along the outer edge of the zip, %s long: that holds the flap. Stitch the flap down at both ends within the seam allowance.", o.text(flap), o.text(o.height()))})
 	}
 	b.Laid = zipLaid(o)
 	b.Turned = "Turn it through the zip."

@@ -117,9 +117,9 @@ func printed(f *FaceTeller, panel plan.FoundPanel) {
 		})
 	if given {
 		f.Say(" ")
-		f.Length(f.at("panel/left"), f.label("Distance of the motif's middle from the left edge"))
+		f.Length(f.at("panel/left"), f.label("Distance of the motif’s middle from the left edge"))
 		f.Say(" from its left and ")
-		f.Length(f.at("panel/top"), f.label("Distance of the motif's middle from the top edge"))
+		f.Length(f.at("panel/top"), f.label("Distance of the motif’s middle from the top edge"))
 		f.Say(" from its top edge")
 	}
 }

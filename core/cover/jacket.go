@@ -57,14 +57,14 @@ func jacket(p plan.Plan) (Cover, finding.List) {
 	joins := []Join{{Title: "flaps to the outside", Between: [2]string{"flap", "outside"},
 		Lengths: [2]sum.Sum{high, high}, Count: 2, Folded: true,
 		Runs: [2][]Run{flapRuns[style], {{Left}, {Right}}},
-		Laid: flapLaid[style] + " Lay one on either end of the outside's right side, raw edges even, and baste."}}
+		Laid: flapLaid[style] + " Lay one on either end of the outside’s right side, raw edges even, and baste."}}
 	if first != last {
 		joins = []Join{
 			{Title: "front flap to the outside", Between: [2]string{first, "outside"}, Lengths: [2]sum.Sum{high, high},
 				Count: 1, Folded: true,
 				Runs: [2][]Run{flapRuns[style], {{Right}}},
 				Laid: flapLaid[style] +
-					" Lay the front one on the right end of the outside's right side, raw edges even, and baste: round a book that is read from left to right, that end comes to its front."},
+					" Lay the front one on the right end of the outside’s right side, raw edges even, and baste: round a book that is read from left to right, that end comes to its front."},
 			{Title: "back flap to the outside", Between: [2]string{last, "outside"}, Lengths: [2]sum.Sum{high, high},
 				Count: 1, Folded: true,
 				Runs: [2][]Run{flapRuns[style], {{Left}}},
@@ -120,7 +120,7 @@ func turnedIn(outside, inside Piece, wrap sum.Sum, front, back length.Length) Co
 	return Cover{Pieces: []Piece{outside, inside}, Net: Net{{upright("outside", "inside")}},
 		Joins: []Join{{Title: "outside to inside, top and bottom", Between: [2]string{"outside", "inside"},
 			Lengths: [2]sum.Sum{wrap, wrap}, Count: 2, Runs: [2][]Run{level, level},
-			Laid: "Hem both ends of the outside and of the inside. Fold the flaps back on the outside's right side, lay the inside right side down over them, and sew the top and the bottom edge through all layers."}}}
+			Laid: "Hem both ends of the outside and of the inside. Fold the flaps back on the outside’s right side, lay the inside right side down over them, and sew the top and the bottom edge through all layers."}}}
 }
 
 // wrap is the way from fore-edge to fore-edge: by the tape, or from boards and

@@ -124,5 +124,5 @@ func easeName(ease length.Length) string {
 func washed(s sum.Sum, percent float64) sum.Sum {
 	total := s.Total()
 	grown := length.FromFloat(total.Float() / (1 - percent/100))
-	return s.Plus(sum.Wash, fmt.Sprintf("washing takes %g %%", percent), grown-total)
+	return s.Plus(sum.Wash, fmt.Sprintf("washing takes %g%%", percent), grown-total)
 }

@@ -237,7 +237,7 @@ func TestASizeSaysItsTerms(t *testing.T) {
 		Kind: sum.Object},
 		{Name: "ease, cover smaller", Amount: -in / 2, Kind: sum.Ease},
 		{Name: "bulk of the layers, both sides", Amount: in / 4, Kind: sum.Ease}}
-	want = want.Plus(sum.Wash, "washing takes 4 %", length.FromFloat(want.Total().Float()/0.96)-want.Total())
+	want = want.Plus(sum.Wash, "washing takes 4%", length.FromFloat(want.Total().Float()/0.96)-want.Total())
 	assert.Equal(t, want, terms)
 	assert.Equal(t, "ease, cover larger", named(t, c, "end").Finished.Width[1].Name)
 

@@ -283,7 +283,7 @@ func (o Order) remedies(path string, d axis, planned length.Length) []Remedy {
 		text(closing), text(seam), careful)
 	way(plan.TrimOff, off > 0, "Trim evenly %s: %s off each side. The cover finishes as planned.", word, text(off/2))
 	way(plan.EaseIn, cut && off.Abs().Float() <= easeShare*planned.Float(),
-		"Ease the difference of %s in over %s of the back as it is cut; straight seams take 1 %%, here %s. %s",
+		"Ease the difference of %s in over %s of the back as it is cut; straight seams take 1%%, here %s. %s",
 		text(off.Abs()), text(planned), text(length.FromFloat(easeShare*planned.Float())),
 		o.accepted(word, measured-2*seam))
 	follow(!cut && off > 0, "Cut the back")

@@ -136,7 +136,7 @@ func TestWhatTheWaysSay(t *testing.T) {
 	for way, said := range map[plan.Remedy][2]string{
 		plan.TrimOff:   {"¹⁄₁₆″ off each side", ""},
 		plan.OtherSeam: {"at ⁵⁄₁₆″ instead of ¼″", "at ³⁄₁₆″ instead of ¼″"},
-		plan.EaseIn:    {"⅛″ in over 19½″ of the back", "take 1 %, here ≈³⁄₁₆″"},
+		plan.EaseIn:    {"⅛″ in over 19½″ of the back", "take 1%, here ≈³⁄₁₆″"},
 		plan.Follow:    {"Cut another back to the measured front: 19⅝″ across", "19⅜″ across"},
 	} {
 		if way == plan.Follow || way == plan.EaseIn {

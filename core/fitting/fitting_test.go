@@ -305,7 +305,7 @@ func TestMovingKeepsTheEdgesDistancesAreCountedFrom(t *testing.T) {
 			plan.At{Middle: true}},
 		"not off the piece": {plan.At{Left: ptr(in), Top: ptr(in)}, -3 * in, 40 * in,
 			plan.At{Left: ptr(0), Top: ptr(8 * in)}},
-		"along the edge it's on": {plan.At{Edge: "bottom", Middle: true}, 2 * in, in,
+		"along the edge it’s on": {plan.At{Edge: "bottom", Middle: true}, 2 * in, in,
 			plan.At{Edge: "bottom", Left: ptr(2 * in)}},
 	} {
 		t.Run(name, func(t *testing.T) {

@@ -47,7 +47,7 @@ func (o Order) borders(f *Face, across, down *axis) finding.List {
 // drawnIn is a raw size when it is quilted, which takes a share of it.
 func drawnIn(raw sum.Sum, take float64) sum.Sum {
 	last := len(raw) - 1
-	return raw[:last:last].Plus(sum.TakeUp, fmt.Sprintf("quilting takes %.2f %%", 100*take),
+	return raw[:last:last].Plus(sum.TakeUp, fmt.Sprintf("quilting takes %.2f%%", 100*take),
 		-length.FromFloat(raw.Total().Float()*take)).Then(raw[last:])
 }
 

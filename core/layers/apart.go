@@ -37,7 +37,7 @@ func (o Order) apart() *Apart {
 	return a
 }
 
-func taken(t float64) string { return fmt.Sprintf("quilting takes %.2f %%", 100*t) }
+func taken(t float64) string { return fmt.Sprintf("quilting takes %.2f%%", 100*t) }
 
 // flat is the size of the top before it is quilted.
 func (c Chain) flat() sum.Size {
@@ -72,12 +72,12 @@ func (a Apart) flat(s sum.Sum, inside length.Length, t float64) sum.Sum {
 	wide := beside/(1-a.Wide) - beside
 	long := total/(1-a.Long) - total
 	if long > lost+wide {
-		return s.Between(sum.TakeUp, fmt.Sprintf("quilting takes %.2f %% of the length of the borders", 100*a.Long),
+		return s.Between(sum.TakeUp, fmt.Sprintf("quilting takes %.2f%% of the length of the borders", 100*a.Long),
 			half(long))
 	}
 	s = s.Between(sum.TakeUp, taken(t)+" inside the borders", half(lost))
 	if wide > 0 {
-		s = s.Between(sum.TakeUp, fmt.Sprintf("quilting takes %.2f %% of the width of the borders", 100*a.Wide),
+		s = s.Between(sum.TakeUp, fmt.Sprintf("quilting takes %.2f%% of the width of the borders", 100*a.Wide),
 			half(wide))
 	}
 	return s

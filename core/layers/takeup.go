@@ -31,7 +31,7 @@ func takeUp(o Order) (TakeUp, finding.List) {
 	t.From, t.Low, t.High = plan.Estimate, [2]float64{low.Across, low.Along}, [2]float64{high.Across, high.Along}
 	if math.Max(t.Across, t.Along) > takeup.Doubtful {
 		found.Add(finding.Warn, "take-up-doubtful", o.Path+"/quilting",
-			fmt.Sprintf("The estimate says quilting takes %.0f %%, more than it can be relied on for.",
+			fmt.Sprintf("The estimate says quilting takes %.0f%%, more than it can be relied on for.",
 				100*math.Max(t.Across, t.Along)),
 			"Sew a test square, measure it, and give its figures.")
 	}

@@ -259,7 +259,7 @@ func HabitsHelp() []HabitHelp {
 		{Key: "hold", Name: "Holding layers",
 			About: "What keeps top, batting and lining together until they are quilted.", Schools: []School{
 				{"pins", "pins all over",
-					"Every hand's width, taken out as the lines come near: nothing in the air, nothing on the iron."},
+					"Every hand’s width, taken out as the lines come near: nothing in the air, nothing on the iron."},
 				{"spray", "temporary spray",
 					"Flat and quick, and nothing to take out. Only with a window open, and off the iron."},
 			}},
@@ -364,7 +364,7 @@ func Decided() []School {
 		{"outer", "The piece of a back that shows is laid on the front first.",
 			"Turned, it lies outside. Others lay it last and turn the other way; the step says which lies where."},
 		{"corners", "Each corner is turned with one diagonal stitch.",
-			"A sharp corner of stitching turns into a dog's ear; one stitch across makes it square."},
+			"A sharp corner of stitching turns into a dog’s ear; one stitch across makes it square."},
 		{"centre", "Trimmed square from two adjacent edges.",
 			"Trimmed from opposite ones, a panel that is out of true stays so."},
 		{"cutting", "The back waits until the front is measured, unless that is one piece of fabric.",

@@ -251,7 +251,7 @@ func (v *Judge) Count(path, what string, n, lo, hi int) {
 
 func (v *Judge) percent(path, what string, f float64) {
 	if !(f >= 0 && f <= mostShrink) {
-		v.Stop(path, fmt.Sprintf("%s cannot be %g %%.", what, f),
+		v.Stop(path, fmt.Sprintf("%s cannot be %g%%.", what, f),
 			fmt.Sprintf("Type a percentage from 0 to %g.", mostShrink))
 		v.nearest(math.Min(math.Max(f, 0), mostShrink))
 	}
@@ -671,7 +671,7 @@ func judgeBack(v *Judge, b Back) {
 	v.Between("/back/seam", "What is turned under beside a zip", b.Seam, 0, mostSeam)
 	v.Count("/back/count", "Buttons or ties", b.Count, 0, 60)
 	if !(b.Share >= 0 && b.Share <= 100) {
-		v.Stop("/back/share", fmt.Sprintf("An overlap cannot be %g %% of the width.", b.Share),
+		v.Stop("/back/share", fmt.Sprintf("An overlap cannot be %g%% of the width.", b.Share),
 			"Type a percentage from 15 to 60; 25 is safe.")
 	}
 }
@@ -751,7 +751,7 @@ func judgeStock(v *Judge, path string, c Cloth) {
 	judgeMoney(v, path+"/price", "The price of a fabric", c.Price)
 	v.Between(path+"/loft", "The thickness of a fabric", c.Loft, 0, mostSeam)
 	if !(c.Stretch >= 0 && c.Stretch <= 200) {
-		v.Stop(path+"/stretch", fmt.Sprintf("Fabric cannot stretch by %g %%.", c.Stretch),
+		v.Stop(path+"/stretch", fmt.Sprintf("Fabric cannot stretch by %g%%.", c.Stretch),
 			"Type how much longer it can be pulled, in percent, from 0 to 200.")
 	}
 	if c.Repeat != nil {
@@ -797,7 +797,7 @@ func judgeHabits(v *Judge, h Habits) {
 		judgeMoney(v, "/habits/wage", "What an hour is charged at", *h.Wage)
 	}
 	if h.Margin != nil && !(*h.Margin >= 0 && *h.Margin <= 1000) {
-		v.Stop("/habits/margin", fmt.Sprintf("The margin cannot be %g %%.", *h.Margin),
+		v.Stop("/habits/margin", fmt.Sprintf("The margin cannot be %g%%.", *h.Margin),
 			"Type what is added for selling, in percent, from 0 to 1000.")
 	}
 	if h.Pace != 0 && !(h.Pace >= 0.2 && h.Pace <= 5) {

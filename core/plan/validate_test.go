@@ -218,7 +218,7 @@ func TestDaysAreThoseOfTheCalendar(t *testing.T) {
 		"01-12-2026": false, "2026-12-01 ": false, "soon": false,
 	} {
 		_, err := time.Parse(time.DateOnly, day)
-		assert.Equal(t, right, err == nil, "the library's calendar: %s", day)
+		assert.Equal(t, right, err == nil, "the library’s calendar: %s", day)
 		p.Schedule = &plan.Schedule{Lost: []string{day}}
 		assert.Equal(t, right, len(p.Validate()) == 0, day)
 	}

@@ -6,6 +6,8 @@ import (
 
 	"umschlag/anyplan"
 	"umschlag/core/answer"
+	"umschlag/core/reckon"
+	"umschlag/core/ref"
 	"umschlag/core/show"
 
 	"github.com/stretchr/testify/assert"
@@ -43,6 +45,25 @@ func TestAnyCoverFolds(t *testing.T) {
 			assert.True(t, in.Fits, "%s: %s, not %s", in.Name, in.Room.Exact, in.Text)
 		}
 	})
+}
+
+// A front that came out otherwise folds as it came out, its back with it.
+func TestAMeasuredFrontFoldsAsItCameOut(t *testing.T) {
+	p := plan.Base("in", plan.DefaultHabits("in"))
+	p.Title = "cushion"
+	p.Object = plan.Object{Kind: plan.Form, Width: 18 * in, Height: 16 * in}
+	p.Cover.Kind = "cushion"
+	p.Measured = []plan.Measured{{Gate: ref.FrontSewn.String(), Width: 18 * in, Height: 16*in + in/2}}
+	front := reckon.Reckon(p, nil).Pieces[0].Finished
+	require.Equal(t, []int64{int64(17*in + in/2), int64(16 * in)}, []int64{front.Width.NM, front.Height.NM})
+	for _, leaf := range show.Folded(p).Leaves {
+		var most [2]float64
+		for _, v := range leaf.Points {
+			most[0], most[1] = math.Max(most[0], v[0]), math.Max(most[1], v[1])
+		}
+		assert.InDelta(t, 17.5*25.4, most[0], 1e-3, leaf.Piece)
+		assert.InDelta(t, 16*25.4, most[1], 1e-3, leaf.Piece)
+	}
 }
 
 func TestWhatShowsBesideAFace(t *testing.T) {

@@ -21,7 +21,7 @@ func Tell(s plan.Sample, style length.Style) []Told {
 	out := []Told{}
 	percent := func(name string, f Figure, factor float64) {
 		out = append(out, told(name, f,
-			func(v float64) string { return strings.Replace(fmt.Sprintf("%.2f %%", factor*v), "-", "−", 1) }))
+			func(v float64) string { return strings.Replace(fmt.Sprintf("%.2f%%", factor*v), "-", "−", 1) }))
 	}
 	switch s.Kind {
 	case plan.QuiltingSample:

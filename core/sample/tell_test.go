@@ -26,14 +26,14 @@ func TestWhatASampleTells(t *testing.T) {
 	}{
 		{of(plan.QuiltingSample), []sample.Told{}},
 		{of(plan.QuiltingSample, plan.Sized{Width: 196 * mm, Height: 100 * mm}),
-			[]sample.Told{{Name: "taken across", Text: "2.00 %"}, {Name: "taken up", Text: "0.00 %"},
+			[]sample.Told{{Name: "taken across", Text: "2.00%"}, {Name: "taken up", Text: "0.00%"},
 				{Name: "loft of each side", Text: "4.50 mm"}}}, // 2 × 50 ÷ π × √0.02
 		{of(plan.QuiltingSample, plan.Sized{Width: 196 * mm, Height: 99 * mm},
 			plan.Sized{Width: 192 * mm, Height: 101 * mm}),
-			[]sample.Told{{Name: "taken across", Text: "3.00 %", Spread: "1.41 %"},
-				{Name: "taken up", Text: "0.00 %", Spread: "1.41 %"}, {Name: "loft of each side", Text: "5.51 mm"}}},
+			[]sample.Told{{Name: "taken across", Text: "3.00%", Spread: "1.41%"},
+				{Name: "taken up", Text: "0.00%", Spread: "1.41%"}, {Name: "loft of each side", Text: "5.51 mm"}}},
 		{of(plan.QuiltingSample, plan.Sized{Width: 202 * mm, Height: 100 * mm}),
-			[]sample.Told{{Name: "taken across", Text: "−1.00 %"}, {Name: "taken up", Text: "0.00 %"},
+			[]sample.Told{{Name: "taken across", Text: "−1.00%"}, {Name: "taken up", Text: "0.00%"},
 				{Name: "loft of each side", Text: "0.00 mm"}}},
 		{of(plan.GatherSample, plan.Sized{Width: 80 * mm}, plan.Sized{Width: 100 * mm}),
 			[]sample.Told{{Name: "before ÷ after", Text: "2.250", Spread: "0.354"}}},
@@ -43,7 +43,7 @@ func TestWhatASampleTells(t *testing.T) {
 			[]sample.Told{{Name: "each seam is narrow by", Text: "2 mm", Spread: "0 mm"}}},
 		{of(plan.StripSample), []sample.Told{}},
 		{of(plan.WashSample, plan.Sized{Width: 190 * mm, Height: 99 * mm}),
-			[]sample.Told{{Name: "change across", Text: "−5.00 %"}, {Name: "change up", Text: "−1.00 %"}}},
+			[]sample.Told{{Name: "change across", Text: "−5.00%"}, {Name: "change up", Text: "−1.00%"}}},
 		{of(plan.WashSample), []sample.Told{}},
 	} {
 		assert.Equal(t, c.told, sample.Tell(c.sample, style), "%s %v", c.sample.Kind, c.sample.After)

@@ -9,14 +9,15 @@ import (
 	"umschlag/core/panel"
 
 	"umschlag/core/cover"
+	"umschlag/core/fit"
 	"umschlag/core/fold"
 	"umschlag/core/length"
 	"umschlag/core/outline"
 	"umschlag/core/plan"
 )
 
-// Folded is how a plan's cover folds, by its pieces as planned; without leaves where it
-// cannot be reckoned.
+// Folded is how a plan's cover folds, by its pieces as planned, a front and its back as that came out; without
+// leaves where it cannot be reckoned.
 func Folded(p plan.Plan) answer.FoldShown {
 	out := answer.FoldShown{Leaves: []answer.FoldLeaf{}, Pieces: []answer.FoldPiece{}, Solids: []answer.FoldSolid{},
 		Inside: []answer.FoldInside{}}
@@ -28,6 +29,7 @@ func Folded(p plan.Plan) answer.FoldShown {
 	if found.Stopped() {
 		return out
 	}
+	cameOut(p, c)
 	f := fold.Of(p, c)
 	for _, leaf := range f.Leaves {
 		out.Leaves = append(out.Leaves, leafShown(leaf))
@@ -49,6 +51,24 @@ func Folded(p plan.Plan) answer.FoldShown {
 		}
 	}
 	return out
+}
+
+// cameOut gives a front and the back that is cut to it the size at which the front came out.
+func cameOut(p plan.Plan, c cover.Cover) {
+	if !c.ByBack {
+		return
+	}
+	top, found := panel.Order{Plan: p}.Of(c.Pieces[0])
+	if found.Stopped() {
+		return
+	}
+	measured, _ := fit.Front(fit.Order{Plan: p, Planned: top.Chain.Trimmed,
+		SeamsAcross: top.Face.Crossed(true), SeamsDown: top.Face.Crossed(false)})
+	is := measured.Finished(top.Face.Finished)
+	for i := range c.Pieces {
+		c.Pieces[i].Finished = is
+		c.Pieces[i].Radii = c.Pieces[i].Radii.AtMost(min(is.Width.Total(), is.Height.Total()) / 2)
+	}
 }
 
 // pieceFolded is what shows of a piece beside its face.

@@ -38,7 +38,7 @@ func TestEachClothOfAPlanKeepsItsOwn(t *testing.T) {
 		{For: "hood", Cloth: "B", Length: 10 * in}},
 		c.Kept)
 	have, _ := stock.Free(c, back)
-	assert.Equal(t, 18*in, *have, "what is kept for the front is not the back's")
+	assert.Equal(t, 18*in, *have, "what is kept for the front is not the back’s")
 	c = stock.Take(c, front, 12*in, nil)
 	kept, _ := stock.Holds(c, back)
 	assert.Equal(t, 10*in, kept, "still there when the front is cut")
@@ -58,7 +58,7 @@ func TestWhatIsKeptForOneNoOtherGets(t *testing.T) {
 	assert.Equal(t, []lay.Odd{{Width: 5 * in, Length: 5 * in, Count: 4}}, odd)
 	have, odd = stock.Free(c, of("hood"))
 	assert.Equal(t, 30*in, *have)
-	assert.Len(t, odd, 2, "eight of its own, four of nobody's")
+	assert.Len(t, odd, 2, "eight of its own, four of nobody’s")
 	kept, n := stock.Holds(c, of("hood"))
 	assert.Equal(t, []any{20 * in, 8}, []any{kept, n})
 

@@ -241,7 +241,7 @@ func (o order) stretches(letter string, c plan.Cloth) {
 			continue
 		}
 		o.Found.Add(finding.Warn, "cloth-stretches", finding.Path("cloths", letter, "stretch"),
-			fmt.Sprintf("%s can be pulled %g %% longer, and nothing firm lies behind it: pieces come out of shape.",
+			fmt.Sprintf("%s can be pulled %g%% longer, and nothing firm lies behind it: pieces come out of shape.",
 				c.Name, c.Stretch),
 			"Back it with light interfacing before it is cut, or line it with a firm fabric.")
 		return

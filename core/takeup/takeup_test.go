@@ -68,7 +68,7 @@ func TestTheClosedFormIsTheLengthOfTheCurve(t *testing.T) {
 
 func TestCloseLinesCannotPuff(t *testing.T) {
 	got := takeup.Estimate(10*length.Millimetre, of(lines(length.Inch/4, 90)))
-	assert.InDelta(t, math.Pow(math.Pi/6, 2)/4, got.Across, 1e-9, "at most 6.9 %")
+	assert.InDelta(t, math.Pow(math.Pi/6, 2)/4, got.Across, 1e-9, "at most 6.9%")
 }
 
 func TestPairsAreTheMeanOverBothGaps(t *testing.T) {

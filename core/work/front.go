@@ -235,7 +235,7 @@ func sewBand(b *builder, band front.Band, g front.Grid) {
 		Press: pressText(side), Side: side, Caution: pinsText(b)}
 	switch {
 	case g.Point:
-		step.Text = fmt.Sprintf("From the lower left up: its blocks and the triangle at each end, %d pieces. The triangles' right angles lie against the block.", band.Pieces)
+		step.Text = fmt.Sprintf("From the lower left up: its blocks and the triangle at each end, %d pieces. The triangles’ right angles lie against the block.", band.Pieces)
 		step.Check = "The edge the next row is sewn to is one straight line."
 	case of(band, "strips"):
 		step.Title, step.Text = "Sew the strips together",

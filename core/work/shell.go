@@ -282,7 +282,7 @@ var turnText = map[plan.FlapStyle]string{
 }
 
 // sellingCaution stands at the end when more than one is made.
-var sellingCaution = caution.Of("Selling", "If you sell them: labels, fibre content and rules for children's products differ from country to country. Check them first.")
+var sellingCaution = caution.Of("Selling", "If you sell them: labels, fibre content and rules for children’s products differ from country to country. Check them first.")
 
 // smallest is the size under which something filled can be swallowed or lost in a
 // cot. Common practice.
@@ -554,7 +554,7 @@ func closeOpenEdge(b *builder) {
 // bindingEnds says what happens where the end of a binding meets its beginning.
 func bindingEnds(b *builder) string {
 	if b.Plan.Habits.Binding == plan.EndsJoined {
-		return fmt.Sprintf("Leave a hand's width open at the end, sew both ends to each other with %s, press the seam open and close the gap.", b.about(length.Inch/2, 12*length.Millimetre))
+		return fmt.Sprintf("Leave a hand’s width open at the end, sew both ends to each other with %s, press the seam open and close the gap.", b.about(length.Inch/2, 12*length.Millimetre))
 	}
 	return "Begin with the end folded under, and let the last of it run into the fold."
 }

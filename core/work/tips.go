@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"slices"
 
+	"umschlag/core/back"
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/press"
@@ -272,17 +273,15 @@ func zipTips(b *builder, _ Step) []string {
 }
 
 func closingTips(b *builder, _ Step) []string {
-	hems := twice(b) != ""
+	hems, closing := twice(b) != "", closureTips(b).Closing
 	return those(
 		told{true, pinned(b) + " Corners first, then the middles, then between."},
 		told{hems, "Pin where the pieces of the back overlap before anything else."},
-		told{b.Plan.Back.Kind == plan.Lapped, "Close the back first: from here on it is one piece."},
+		told{closing != "", closing},
 		told{belted(b), "Fold straps, belts and loops inwards and pin them away from the seam."},
 		told{isPiped(b), "Many pins: the cord between the layers lets them creep."},
 		told{heavy(b), "Where it is thick at a corner push the bulk under the foot, and turn the hand wheel."},
-		told{true, "At every corner smooth all layers before you go on, and take out the pins you have passed."},
-		told{b.Plan.Cover.Flange > 0 && b.Plan.Back.Kind == plan.Zip,
-			"The line of the flange crosses the ends of the zip: slowly, by the hand wheel."})
+		told{true, "At every corner smooth all layers before you go on, and take out the pins you have passed."})
 }
 
 func joiningTips(b *builder, s Step) []string {
@@ -309,10 +308,11 @@ func finishTips(b *builder, _ Step) []string {
 }
 
 func turningTips(b *builder, s Step) []string {
+	turning := closureTips(b).Turning
 	return those(
 		told{true, "One corner out through the opening first, then the others, the rest last."},
 		told{true, "Roll the seam between your fingers until it lies exactly on the edge, then press."},
-		told{s.Press != "" && b.Plan.Back.Kind == plan.SewnShut, "Fold the allowances of the gap in along the seam line and press them before it is closed."},
+		told{s.Press != "" && turning != "", turning},
 		told{heavy(b), "Do not force it through the gap: ease it, or the stitches at its ends rip."})
 }
 
@@ -331,14 +331,13 @@ func formTips(*builder, Step) []string {
 }
 
 func insertTips(b *builder, _ Step) []string {
-	in := "Fold the insert, push its corners into the corners of the cover, and let it open."
-	if slices.Contains([]plan.BackKind{plan.Envelope, plan.FoldedBack}, b.Plan.Back.Kind) {
-		in = "Push the insert into one half of the cover, draw the other over it, and work it out into the corners with a hand."
-	}
 	return those(
-		told{filled(b), in},
+		told{filled(b), closureTips(b).Filling},
 		told{filled(b), "Loose corners take a tuft of filling each."})
 }
+
+// closureTips are what makers say of the closure.
+func closureTips(b *builder) back.Tips { return back.TipsOf(b.Plan.Back.Kind, b.Plan.Cover.Flange) }
 
 // filled reports whether a pad goes into the cover.
 func filled(b *builder) bool { return b.Plan.Cover.Rules().Filled }

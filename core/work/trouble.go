@@ -39,7 +39,7 @@ func Troubles(unit length.Unit) []Trouble {
 		{"pleat", "A pleat is caught on the lining side",
 			fmt.Sprintf("Unpick %s of the lines on both sides of it, smooth it out to the nearest edge, pin, and sew again from the middle.", two), []Stage{Quilting}},
 		{"tension", "The stitches lie loose on one side",
-			"Thread the machine again, above and below, change the needle, and try on an offcut of the same layers. If it goes on, the machine's manual has the last word.", []Stage{Piecing, Quilting, Backing, Closing}},
+			"Thread the machine again, above and below, change the needle, and try on an offcut of the same layers. If it goes on, the machine’s manual has the last word.", []Stage{Piecing, Quilting, Backing, Closing}},
 		{"drawn-in", "Quilting pulled it in more than planned",
 			"Trim it square at the size it came out, type that size at the measuring step, and sew a sample of these layers before the next one.",
 			[]Stage{Quilting}},

@@ -299,10 +299,10 @@ func (b *builder) cuts(piece string, under bool) []string {
 }
 
 var (
-	rotaryCaution = caution.Of("Cutter", "Close the rotary cutter after every cut, cut away from yourself and keep your fingers behind the ruler's edge.")
+	rotaryCaution = caution.Of("Cutter", "Close the rotary cutter after every cut, cut away from yourself and keep your fingers behind the ruler’s edge.")
 	ironCaution   = caution.Of("Iron", "The iron and its steam burn: keep hands and cord clear, and switch it off when you leave the table.")
 	sprayCaution  = caution.Of("Spray", "Temporary spray only with a window open, off the iron and away from flames; follow the instructions on the can.")
-	needleCaution = caution.Of("Needle", "Thick layers break needles: put a new one in and wear glasses. Your machine's manual has the last word.")
+	needleCaution = caution.Of("Needle", "Thick layers break needles: put a new one in and wear glasses. Your machine’s manual has the last word.")
 	pinCaution    = caution.Of("Pins", "Take each pin out before the needle reaches it: a needle that hits a pin can break and fly.")
 	overCaution   = caution.Of("Pins", "Sewing over pins can break the needle: sew slowly, lay pins across the seam and wear glasses.")
 )
@@ -661,12 +661,12 @@ func closeCover(b *builder) {
 	}
 	even := "raw edges even"
 	if b.Front.Shaped() {
-		even = "and cut it to the front's outline"
+		even = "and cut it to the front’s outline"
 		round = "Sew all round, slowly along the curves."
 	}
 	if hasWorkedEdge(b) {
 		even = "the back larger all round"
-		round += " Sew from the front's side, right against the last row of the work, then trim the back to the front."
+		round += " Sew from the front’s side, right against the last row of the work, then trim the back to the front."
 	}
 	text := []string{fmt.Sprintf("Lay the front right side up and the back on it, right sides together, %s.", even)}
 	if len(c.Lies) > 1 && len(c.Overlap) > 0 {

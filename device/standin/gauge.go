@@ -73,7 +73,7 @@ func (g *Gauge) Set(f Faults) error {
 		return &device.Refusal{Reason: fmt.Sprintf("%q is no unit of a %s.", f.Unit, g.about.Kind),
 			Remedy: "Choose " + strings.Join(Units(g.about.Kind), ", ") + "."}
 	case f.Battery < 0 || f.Battery > 100:
-		return &device.Refusal{Reason: fmt.Sprintf("A battery is not at %d %%.", f.Battery), Remedy: "Type 0 to 100."}
+		return &device.Refusal{Reason: fmt.Sprintf("A battery is not at %d%%.", f.Battery), Remedy: "Type 0 to 100."}
 	case !(f.Noise >= 0 && f.Noise <= 100):
 		return &device.Refusal{Reason: "That is no noise.", Remedy: "Type 0 to 100."}
 	}

@@ -63,7 +63,7 @@ func TestAGaugeCanBeMadeToFail(t *testing.T) {
 	taken, err = read(t, tape, 413).Length()
 	require.NoError(t, err)
 	assert.Greater(t, taken.Length.Float()/1e6, 414.0, "it reads long")
-	assert.Contains(t, taken.Says, "10 %")
+	assert.Contains(t, taken.Says, "10%")
 
 	set(Faults{Unit: "cm", Battery: 3})
 	_, err = read(t, tape, 413).Length()

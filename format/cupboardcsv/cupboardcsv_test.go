@@ -47,7 +47,7 @@ func TestColumnsInAnyOrderAndWithAMark(t *testing.T) {
 
 func TestOddPiecesAndWhatElseIsKnown(t *testing.T) {
 	text := "name,kind,odd,repeat across,repeat along,stretch,prewashed,price,per\r\n" +
-		"knit,interlining,20 x 5 x 5; 26 in × 25 in,4,4 1/2,15 %,yes,\"12,50\",m\r\n"
+		"knit,interlining,20 x 5 x 5; 26 in × 25 in,4,4 1/2,15%,yes,\"12,50\",m\r\n"
 	got := read(t, text)
 	require.Len(t, got, 1)
 	in := length.Inch

@@ -105,7 +105,7 @@ func leaves(v any, path string, visit func(path string)) {
 var elsewhere = map[string]string{
 	"/format": "what the file is", "/units": "the switch above the brief", "/title": "the heading of the brief",
 	"/object/kind": "what the plan began with", "/cover/kind": "what the plan began with",
-	"/fittings/*/kind": "what was put on", "/fittings/*/key": "a name", "/habits/*": "the page of the plan's habits",
+	"/fittings/*/kind": "what was put on", "/fittings/*/key": "a name", "/habits/*": "the page of the plan’s habits",
 	"/cloths/*/kind": "the cupboard", "/cloths/*/prewashed": "the cupboard", "/cloths/*/shrink": "the cupboard",
 	"/cloths/*/stretch": "the cupboard", "/cloths/*/swatch/*": "the cupboard", "/cloths/*/price": "the cupboard",
 	"/cloths/*/per": "the cupboard", "/cloths/*/have": "the cupboard",

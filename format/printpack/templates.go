@@ -142,7 +142,7 @@ func (p *pack) squares() {
 	p.pdf.Text(margin+63, y+8, "5 cm each way")
 	p.pdf.SetY(y)
 	p.font("", 9.5)
-	p.paragraph("Print at 100 %, not fitted to the page, and measure one of the squares before you cut. Templates for fusible web are mirrored already.", margin+116, p.inner()-116, 5)
+	p.paragraph("Print at 100%, not fitted to the page, and measure one of the squares before you cut. Templates for fusible web are mirrored already.", margin+116, p.inner()-116, 5)
 	p.pdf.SetY(y + 56)
 }
 

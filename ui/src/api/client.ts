@@ -10,7 +10,7 @@ export class ApiError extends Error {
 /** The server does not answer at all. */
 export class Unreachable extends Error {
   constructor() {
-    super("The app's server does not answer.");
+    super("The app’s server does not answer.");
   }
 }
 

@@ -62,7 +62,7 @@ export function Compare() {
           </ul>
         </DialogContent>
         <DialogActions>
-          <Button onClick={() => setChoices(null)}>Leave it as it is</Button>
+          <Button onClick={() => setChoices(null)}>Keep as is</Button>
         </DialogActions>
       </Dialog>
     </>

@@ -5,7 +5,7 @@ import { ask } from "../api/client";
 import { startsQuery, useChange } from "../api/queries";
 import { usePlan } from "../plan/context";
 
-const percent = (n: number | undefined) => `${(n ?? 0).toFixed(2)} %`;
+const percent = (n: number | undefined) => `${(n ?? 0).toFixed(2)}%`;
 
 /** What quilting takes of a piece, and from what that is known. */
 export function TakeUp({ of: name }: { of: string }) {
@@ -33,7 +33,7 @@ export function TakeUp({ of: name }: { of: string }) {
 export function between(piece: Piece): string {
   const [across, up] = piece.take_up_range as unknown as [[number, number], [number, number]];
   if (!across || across[1] <= across[0]) return "";
-  const range = ([low, high]: [number, number]) => `${low.toFixed(2)} to ${high.toFixed(2)} %`;
+  const range = ([low, high]: [number, number]) => `${low.toFixed(2)} to ${high.toFixed(2)}%`;
   return up && range(up) !== range(across)
     ? ` (between ${range(across)}, and ${range(up)})`
     : ` (between ${range(across)})`;

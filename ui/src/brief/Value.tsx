@@ -50,7 +50,7 @@ export function Value({ path, label, kind = "length", shown, shownFor, also = []
   // What is settled is in the unit that was settled with it: while that changes, the plan has the next one already.
   const settledIn = settled === undefined ? units : String(unitsThen ?? units);
   const dressedText =
-    kind === "percent" ? `${text} %` : kind === "length" ? dressed(String(settled ?? text), settledIn) : text;
+    kind === "percent" ? `${text}%` : kind === "length" ? dressed(String(settled ?? text), settledIn) : text;
   return (
     <Field
       label={label}

@@ -25,7 +25,7 @@ describe("quilting patterns", () => {
     expect(patterns.of(patterns.make(key, { free: "2 1/2" }))).toBe(key);
   });
 
-  it("lines of one's own have no name", () => {
+  it("lines of one’s own have no name", () => {
     expect(patterns.of({ lines: [{ pitch: "1", angle: 30 }] })).toBe("own");
   });
 

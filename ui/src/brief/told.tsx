@@ -116,7 +116,7 @@ function Opens() {
     <span className="soft">
       {back.overlap.nm > 0 && (
         <>
-          It overlaps <Len of={back.overlap} />, {Math.round(back.share)} % of the width.{" "}
+          It overlaps <Len of={back.overlap} />, {Math.round(back.share)}% of the width.{" "}
         </>
       )}
       It opens <Len of={back.opening} />

@@ -102,7 +102,7 @@ interface JobProps {
 /** How far a job is, with what it draws, and what can be done about it. */
 function Job({ job, resume, cancel }: JobProps) {
   const share = job.of > 0 ? (100 * job.done) / job.of : 0;
-  const done = job.unit === "pages" ? `${Math.floor(job.done)} of ${job.of} pages` : `${Math.round(share)} %`;
+  const done = job.unit === "pages" ? `${Math.floor(job.done)} of ${job.of} pages` : `${Math.round(share)}%`;
   return (
     <section className="tray-job" aria-label={`${job.name} on the ${job.kind}`}>
       {job.kind === "cutter" && <Knife job={job} />}
@@ -124,7 +124,7 @@ function Job({ job, resume, cancel }: JobProps) {
             </button>
           )}
           <button type="button" className="word-button" onClick={cancel}>
-            {running(job) ? "Cancel" : "Put away"}
+            {running(job) ? "Cancel" : "Clear"}
           </button>
           {job.kind === "printer" && job.state === "done" && (
             <a className="word-button" href={`/api/v1/jobs/${job.number}/pages.pdf`} target="_blank" rel="noreferrer">

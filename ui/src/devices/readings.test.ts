@@ -74,8 +74,8 @@ describe("a reading", () => {
     const one = field("across", "length", true);
     document.body.append(one.input);
     one.input.focus();
-    const came = await entered(reading({ says: "The battery of the tape is at 12 %: change it soon." }));
-    expect(came.says).toBe("41.3 cm is entered for across. The battery of the tape is at 12 %: change it soon.");
+    const came = await entered(reading({ says: "The battery of the tape is at 12%: change it soon." }));
+    expect(came.says).toBe("41.3 cm is entered for across. The battery of the tape is at 12%: change it soon.");
     expect(came.wrong).toBe(true);
   });
   it("that the value refuses is told", async () => {

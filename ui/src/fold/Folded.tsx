@@ -141,7 +141,7 @@ export default function Folded({ plan, reckoning, swatches }: Props) {
 
 function stateOf(share: number): string {
   if (share === 0) return "flat";
-  return share === 1 ? "closed" : `${Math.round(share * 100)} % closed`;
+  return share === 1 ? "closed" : `${Math.round(share * 100)}% closed`;
 }
 
 /** What the closed cover leaves room for, with its sums. */

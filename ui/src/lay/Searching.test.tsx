@@ -24,12 +24,12 @@ test("a search tells how far it is and is ended by a button", async () => {
   const stop = vi.fn();
   render(<Searching view={view(31, 30)} stop={stop} />);
   expect(screen.getByRole("status").textContent).toContain(
-    "Round 2 of 8: 30″ so far, 4.3 % over what no cutting layout can be shorter than.",
+    "Round 2 of 8: 30″ so far, 4.3% over what no cutting layout can be shorter than.",
   );
   expect(Math.abs(Number(screen.getByRole("progressbar").getAttribute("aria-valuenow")) - 12.5)).toBeLessThanOrEqual(
     0.5,
   );
-  await userEvent.click(screen.getByRole("button", { name: "That will do" }));
+  await userEvent.click(screen.getByRole("button", { name: "Stop here" }));
   expect(stop).toHaveBeenCalledOnce();
 });
 

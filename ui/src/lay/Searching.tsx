@@ -14,10 +14,10 @@ export function Searching({ view, stop }: { view: SearchView; stop: () => void }
       />
       <p>
         <T>
-          {`Round ${Math.max(1, view.round)} of ${rounds}: ${view.lay.length.text} so far, ${view.over.toFixed(1)} % over what no cutting layout can be shorter than.`}
+          {`Round ${Math.max(1, view.round)} of ${rounds}: ${view.lay.length.text} so far, ${view.over.toFixed(1)}% over what no cutting layout can be shorter than.`}
         </T>{" "}
         <button type="button" className="word-button" onClick={stop}>
-          That will do
+          Stop here
         </button>
       </p>
     </div>

@@ -347,7 +347,7 @@ export class Session {
     const mine = this.state.plan;
     this.pending = null;
     this.set({ revision: theirs.revision, conflict: null });
-    this.change(mine, "kept over another window's change");
+    this.change(mine, "kept over another window’s change");
   }
 
   /** Takes back the change that spoils what is done, or keeps it: what is spoiled is done again, or stays as it is. */

@@ -82,7 +82,7 @@ export function Finish() {
         Look it over, then write it into the log: what was planned and what was measured go with it.
       </p>
       <fieldset className="inspection">
-        <legend>In order?</legend>
+        <legend>Final check</legend>
         {(drawn.inspections ?? []).map((one) => (
           <label key={one.id}>
             <input

@@ -42,7 +42,7 @@ export function Reason({
         />
       </DialogContent>
       <DialogActions>
-        <Button onClick={close}>Leave it</Button>
+        <Button onClick={close}>Cancel</Button>
         <Button
           variant="contained"
           disabled={reason.trim() === ""}

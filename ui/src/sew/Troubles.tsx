@@ -88,7 +88,7 @@ export function Troubles({ step }: { step: Step }) {
               Note it
             </Button>
             <Button variant="text" onClick={() => setAdding(false)}>
-              Leave it
+              Cancel
             </Button>
           </div>
         </form>

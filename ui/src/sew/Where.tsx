@@ -17,13 +17,13 @@ export function Where({ of: { left, piles, set_ups, trips } }: { of: Reckoning }
         {trips > 0 && `, ${trips === 1 ? "one walk" : `${trips} walks`} to the iron`}.
       </span>
       <Link className="word-button" to="schedule">
-        When there is time
+        Sewing days
       </Link>
       <Link className="word-button" to="habits">
-        How this one is sewn
+        Habits for this cover
       </Link>
       <a className="word-button" href={`/api/v1/plans/${id}/steps.csv`} download>
-        The steps as a table
+        Download as CSV
       </a>
       <Link className="word-button" to="labels">
         Labels for the piles

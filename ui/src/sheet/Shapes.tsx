@@ -54,7 +54,7 @@ function Outline({ shape, chosen }: { shape: Shape; chosen: boolean }) {
   );
 }
 
-/** What is sewn of the shapes: the stretches that show in their threads, the covered ones as dots. */
+/** Stitched edges of the shapes: the stretches that show in their threads, the covered ones as dots. */
 export function StitchPlan({
   piece,
   swatches,

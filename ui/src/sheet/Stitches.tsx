@@ -19,7 +19,7 @@ export function Stitches({
   const name = (letter: string) => String(value(`/cloths/${letter}/name`) ?? letter);
   const file = (as: string) => `/api/v1/plans/${id}/shapes/${piece.name}?as=${as}`;
   return (
-    <section className="stitches" aria-label="What is sewn of the shapes">
+    <section className="stitches" aria-label="Stitched edges of the shapes">
       <ol>
         {piece.threads.map((t, i) => (
           <li key={`${t.cloth} ${t.stitch} ${t.late}`}>

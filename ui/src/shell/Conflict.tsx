@@ -36,9 +36,9 @@ export function Conflict({
         </ul>
       </DialogContent>
       <DialogActions>
-        <Button onClick={() => resolve("theirs")}>Take the other window's</Button>
+        <Button onClick={() => resolve("theirs")}>Take the other window’s</Button>
         <Button variant="contained" onClick={() => resolve("mine")}>
-          Keep this window's
+          Keep this window’s
         </Button>
       </DialogActions>
     </Dialog>

@@ -146,7 +146,7 @@ export function Shell({ scheme, setScheme, children }: Props) {
         <p className="finding stop refusal" role="alert">
           {open.refusal}{" "}
           <button type="button" className="word-button" onClick={() => session?.dismissRefusal()}>
-            Understood
+            OK
           </button>
         </p>
       )}

@@ -25,11 +25,11 @@ export function Spoils({ of, settle }: { of: Spoil[]; settle: (how: "back" | "ag
         <p className="soft">
           {gone
             ? "What is not part of the plan any more leaves the record, and stays in the history."
-            : "Do it again: what is cut comes back into the order of cuts, steps and measurements are open again, and what is too large counts as trimmed. Leave it as it is: it stays done, and the plan says what the difference does."}
+            : "Do it again: what is cut comes back into the order of cuts, steps and measurements are open again, and what is too large counts as trimmed. Keep as is: it stays done, and the plan says what the difference does."}
         </p>
       </DialogContent>
       <DialogActions>
-        {!gone && <Button onClick={() => settle("stays")}>Leave it as it is</Button>}
+        {!gone && <Button onClick={() => settle("stays")}>Keep as is</Button>}
         <Button onClick={() => settle("again")}>{gone ? "Keep the change" : "Do it again"}</Button>
         <Button variant="contained" autoFocus onClick={() => settle("back")}>
           Take the change back

@@ -48,11 +48,11 @@ export function Cut() {
           What it costs
         </Link>
         <a className="word-button no-print" href={`/api/v1/plans/${id}/cuts.csv`} download>
-          As a table
+          Download as CSV
         </a>
       </header>
       <p className="caution">
-        Close the rotary cutter after every cut, cut away from yourself, and keep your fingers behind the ruler's edge.
+        Close the rotary cutter after every cut, cut away from yourself, and keep your fingers behind the ruler’s edge.
       </p>
       <p>
         Pieces are cut <School of="lay" label="How pieces are cut" />.{" "}

@@ -92,7 +92,7 @@ function Device({ device, set }: { device: DeviceView; set: (change: SetDevice) 
             label={`Battery of the ${device.kind}`}
             value={faults.battery}
             keep={(battery) => set({ faults: { ...faults, battery: Math.round(battery) } })}
-          />{" "}
+          />
           %.
         </p>
       )}
@@ -109,7 +109,7 @@ function Device({ device, set }: { device: DeviceView; set: (change: SetDevice) 
             label={`Share after which the ${device.kind} jams`}
             value={pace.jam_after}
             keep={(jam_after) => set({ pace: { ...pace, jam_after } })}
-          />{" "}
+          />
           % of a job; 0 is never.
         </p>
       )}

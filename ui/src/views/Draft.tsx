@@ -222,7 +222,7 @@ function Legend({
           </button>
         ))}
         <button type="button" className="try-cloths" aria-pressed={folded} onClick={() => setFolded(!folded)}>
-          Folded up
+          Fold it up
         </button>
         <button type="button" className="try-cloths" aria-pressed={colours} onClick={() => setColours(!colours)}>
           Try fabrics
@@ -234,7 +234,7 @@ function Legend({
             aria-pressed={stitching}
             onClick={() => setStitching(!stitching)}
           >
-            What is sewn
+            Stitched edges
           </button>
         )}
       </fieldset>

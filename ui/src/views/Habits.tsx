@@ -37,7 +37,7 @@ export function Habits() {
       <header className="page-head">
         <h1>Habits</h1>
         <Link className="word-button" to="/practice">
-          Practise
+          Practice
         </Link>
         <Link className="word-button" to="/devices">
           Devices

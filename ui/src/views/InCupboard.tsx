@@ -67,7 +67,7 @@ export function InCupboard({ cloth }: { cloth: ClothNeed }) {
           {!cloth.returned && cloth.done && button("return", "Put what is left back into the cupboard")}
           {!cloth.done && cloth.kept && (
             <>
-              <T>{keptText(cloth)}</T> {button("let-go", "Let it go")}
+              <T>{keptText(cloth)}</T> {button("let-go", "Release it")}
             </>
           )}
           {!cloth.done &&

@@ -10,7 +10,7 @@ export function PlanHabits() {
   return (
     <div className="page habits">
       <header className="page-head">
-        <h1>How this one is sewn</h1>
+        <h1>Habits for this cover</h1>
         <Link className="word-button" to="../sew">
           Back to its steps
         </Link>

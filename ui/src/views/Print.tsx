@@ -66,7 +66,7 @@ export function Print() {
         ))}
       </fieldset>
       <p className="caution">
-        Print at 100 %, not fitted to the page, and measure one of the squares on the first page of templates before you
+        Print at 100%, not fitted to the page, and measure one of the squares on the first page of templates before you
         cut.
       </p>
       <div className="row-actions">

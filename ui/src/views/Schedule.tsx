@@ -32,7 +32,7 @@ export function Schedule() {
   return (
     <div className="page">
       <header className="page-head">
-        <h1>When there is time</h1>
+        <h1>Sewing days</h1>
         <a
           className={saving === "saved" ? "word-button no-print" : "word-button no-print waiting"}
           href={`/api/v1/plans/${id}/schedule.ics`}

@@ -140,7 +140,7 @@ function PlanCard({ item }: { item: ShelfItem }) {
       </p>
       {stops + warns > 0 && (
         <p className={stops ? "stop-text" : "warn-text"}>
-          {stops ? `${stops} to put right before cutting` : `${warns} to mind`}
+          {stops ? `${stops} to put right before cutting` : `${warns} to watch`}
         </p>
       )}
       <button type="button" className="word-button" onClick={() => void putAway()}>
@@ -321,7 +321,7 @@ function Starter({
       </p>
       <div className="step-actions">
         <Button variant="contained" size="large" disabled={create.isPending} onClick={() => void start()}>
-          Plan its cover
+          Plan this cover
         </Button>
         <FileButton label="A plan file" accept=".json,application/json" read={(file) => void open(file)}>
           {(choose) => (

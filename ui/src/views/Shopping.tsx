@@ -17,7 +17,7 @@ export function Shopping() {
           Print the list
         </button>
         <a className="word-button no-print" href={`/api/v1/shopping.csv?${params}`} download>
-          As a table
+          Download as CSV
         </a>
         <Link className="word-button no-print" to="/cloth">
           Back to the cupboard

@@ -117,7 +117,7 @@ export function Table() {
         )}
         {note && <p>{note}</p>}
         <p className="caution">
-          Close the rotary cutter after every cut, and keep your fingers behind the ruler's edge.
+          Close the rotary cutter after every cut, and keep your fingers behind the ruler’s edge.
         </p>
         <div className="table-lay">
           <Lay

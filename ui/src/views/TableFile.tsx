@@ -39,7 +39,7 @@ export function TableFile({ place, all, label }: { place: "/cloths" | "/notions"
     <section aria-label={`${label} as a table`}>
       <p className="soft">
         <a className="word-button" href={`/api/v1${place}.csv`}>
-          {label} as CSV
+          Download as CSV<span className="sr-only">: {label.toLowerCase()}</span>
         </a>{" "}
         ·{" "}
         <FileButton label={`CSV file with ${all}`} accept=".csv,text/csv" read={(read) => void look(read)}>
@@ -94,7 +94,7 @@ export function TableFile({ place, all, label }: { place: "/cloths" | "/notions"
               </Button>
             )}
             <Button variant="text" onClick={() => setView(null)}>
-              Leave it
+              Cancel
             </Button>
           </div>
         </div>

@@ -59,10 +59,10 @@ export function KeepOrLeave({ problem, leave }: { problem: { text: string } | nu
       )}
       <div className="row-actions">
         <Button type="submit" variant="contained">
-          Keep it
+          Save
         </Button>
         <Button variant="text" onClick={leave}>
-          Leave it
+          Cancel
         </Button>
       </div>
     </>

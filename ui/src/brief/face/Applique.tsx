@@ -221,7 +221,7 @@ function One({
                   rework((plan) => put(plan, path, undefined), `${of} taken off`);
                 }}
               >
-                Take it off
+                Remove it
               </button>
             </p>
           </>

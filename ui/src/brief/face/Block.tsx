@@ -102,7 +102,7 @@ function Library({
         </ul>
       </DialogContent>
       <DialogActions>
-        <Button onClick={close}>Leave it as it is</Button>
+        <Button onClick={close}>Keep as is</Button>
       </DialogActions>
     </Dialog>
   );

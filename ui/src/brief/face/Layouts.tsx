@@ -141,7 +141,7 @@ export function Layouts() {
           </ol>
         </DialogContent>
         <DialogActions>
-          <Button onClick={() => setFound(null)}>Leave it as it is</Button>
+          <Button onClick={() => setFound(null)}>Keep as is</Button>
         </DialogActions>
       </Dialog>
     </p>

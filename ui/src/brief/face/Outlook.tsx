@@ -3,7 +3,7 @@ import { usePlan } from "../../plan/context";
 import { T } from "../../words/T";
 import { useFace } from "./context";
 
-const percent = (n: number) => `${n < 1 ? "under 1" : n > 99 ? "over 99" : Math.round(n)} %`;
+const percent = (n: number) => `${n < 1 ? "under 1" : n > 99 ? "over 99" : Math.round(n)}%`;
 
 /** How true a pieced panel is likely to come out, and what would help. */
 export function Outlook() {
@@ -34,7 +34,7 @@ function One({ of: o }: { of: OutlookData }) {
         <strong>
           <T>{`Within ${o.tolerance.text}: ${percent(o.chance)}.`}</T>
         </strong>{" "}
-        {o.from_seams > 0 && `${Math.round(o.from_seams)} % of the spread is from seams, the rest from cutting.`}
+        {o.from_seams > 0 && `${Math.round(o.from_seams)}% of the spread is from seams, the rest from cutting.`}
       </p>
       <Bell of={o} />
       <ul>
