@@ -2,6 +2,7 @@ package work
 
 import (
 	"fmt"
+	"maps"
 	"slices"
 
 	"umschlag/core/back"
@@ -116,6 +117,13 @@ func curved(b *builder) bool {
 	return b.Plan.Object.Round() || b.Plan.Cover.Corners.Kind == plan.RoundCorners
 }
 
+// counted reports whether a panel of counted fabric is sewn in.
+func counted(b *builder) bool {
+	return slices.ContainsFunc(slices.Collect(maps.Values(b.Plan.Pieces)), func(p plan.Piece) bool {
+		return p.Face != nil && p.Face.Panel != nil && p.Face.Panel.Kind == plan.CountedPanel
+	})
+}
+
 // belted reports whether something hangs loose on the cover that could be caught in its seams.
 func belted(b *builder) bool {
 	return slices.ContainsFunc(b.Fittings, func(f Fitting) bool { return f.Loose })
@@ -131,7 +139,8 @@ func pinned(b *builder) string {
 
 func measuringTips(b *builder, _ Step) []string {
 	return those(
-		told{b.Plan.Object.Kind == plan.Found, "Of two readings take the shorter: a panel can be eased, not stretched."})
+		told{b.Plan.Object.Kind == plan.Found, "Of two readings take the shorter: a panel can be eased, not stretched."},
+		told{b.Plan.Object.Kind == plan.Book, "The boards have to bend all the way open: only then they go into the flaps."})
 }
 
 // ruler is how long the rulers are that most makers have. Common practice.
@@ -158,8 +167,11 @@ func underTips(b *builder, _ Step) []string {
 }
 
 func pieceTips(b *builder, s Step) []string {
+	guide := fmt.Sprintf("Measure %s from the needle and find that spot on the foot: it guides you better than a line on "+
+		"the plate.", s.Machine.Seam)
 	return those(
 		told{true, "Right sides together, edges even at the ends and along the seam."},
+		told{s.Machine.Seam != "", guide},
 		told{s.Press != "", "Press each seam closed first, as it was sewn: that sets it. Then open it up or lay it over."},
 		told{stout(b), "Slowly over crossings: turn the hand wheel where it is thick."})
 }
@@ -219,7 +231,8 @@ func layerTips(b *builder, _ Step) []string {
 func quiltTips(*builder, Step) []string {
 	return []string{"From one line to the next travel along the edge, in the seam allowance: fewer ends to fasten.",
 		"Roll up what is not under the needle; the weight of it must not pull.",
-		"Cut the threads on both sides before the next line crosses them."}
+		"Cut the threads on both sides before the next line crosses them.",
+		"A line you draw goes away again only where it was tried on a scrap: heat and cold bring some back. Never a ballpoint."}
 }
 
 func trimTips(b *builder, _ Step) []string {
@@ -274,9 +287,13 @@ func zipTips(b *builder, _ Step) []string {
 
 func closingTips(b *builder, _ Step) []string {
 	hems, closing := twice(b) != "", closureTips(b).Closing
+	turns := b.Plan.Cover.Corners.Kind == plan.SquareCorners && !b.Plan.Object.Round()
 	return those(
 		told{true, pinned(b) + " Corners first, then the middles, then between."},
 		told{hems, "Pin where the pieces of the back overlap before anything else."},
+		told{turns, fmt.Sprintf("Mark the corners on the wrong side, %s from both edges: there you turn.",
+			b.text(b.Plan.Cover.Seam))},
+		told{b.Plan.Back.Gap > 0, "Mark both ends of the gap with a removable pen before you sew."},
 		told{closing != "", closing},
 		told{belted(b), "Fold straps, belts and loops inwards and pin them away from the seam."},
 		told{isPiped(b), "Many pins: the cord between the layers lets them creep."},
@@ -297,8 +314,9 @@ func joiningTips(b *builder, s Step) []string {
 }
 
 func finishTips(b *builder, _ Step) []string {
-	zigzag := b.Plan.Edges.Inside == "zigzag"
+	zigzag, open := b.Plan.Edges.Inside == "zigzag", b.Plan.Edges.Inside == "pinked"
 	return those(
+		told{open && counted(b), "Counted fabric frays: overcast its edge by hand or with a zigzag as well."},
 		told{b.Plan.Cover.Seam > length.Inch*3/8, fmt.Sprintf("Trim all layers to an even %s first.",
 			b.about(length.Inch/4, 6*length.Millimetre))},
 		told{zigzag, "The zigzag keeps outside the seam line and does not cross it."},
