@@ -12,7 +12,7 @@ test("a shorter cutting layout is looked for, and what is found stays in the pla
   const plan = "returns-scanner-hood-sashed-top";
   await open(page, `${demo.url}/plans/${plan}/cut`);
   const check = page.getByRole("region", { name: "Fabric ink canvas" });
-  await check.getByRole("button", { name: /Look for a shorter lay/ }).click();
+  await check.getByRole("button", { name: /Look for a shorter cutting layout/ }).click();
   await expect(check.getByText(/(A cutting layout of .* was found|Nothing shorter was found)/)).toBeVisible(ended);
   await saved(page);
   const { plan: kept } = await stored(demo, plan);
@@ -133,7 +133,7 @@ test("thread, zips and offcuts in the cupboard", async ({ page, demo }) => {
 
   await page.getByRole("button", { name: "Change slate" }).click();
   const cloth = page.getByRole("form", { name: "A fabric" });
-  await cloth.getByText(/^Odd pieces/).click();
+  await cloth.getByText(/^Offcuts/).click();
   await cloth.getByRole("button", { name: "Add pieces" }).click();
   await cloth.getByLabel("How many").fill("24");
   await cloth.getByLabel("Width, across the fabric").fill("5");

@@ -58,7 +58,7 @@ test("seven rows of five with an outside sash: 42 short ones and 8 long", async 
   await put(page, "Finished width of a patch", "3");
   await put(page, "Finished height of a patch", "3");
   await pick(page, "Sashing", "outside");
-  await expect(page.getByText(": 42 short sashing strips, 8 long sashes")).toBeVisible();
+  await expect(page.getByText(": 42 short sashing strips, 8 long sashing strips")).toBeVisible();
   await expect(page.getByRole("alert")).toHaveCount(0);
   await pick(page, "Cornerstones where sashing meets", "C");
   await expect(page.getByText(": 82 short sashing strips, 48 cornerstones")).toBeVisible();
@@ -249,7 +249,7 @@ test("strips and parts are halved, and what does not fill is said", async ({ pag
   await expect(page.getByRole("alert")).toHaveCount(0);
   await pick(page, "Kind of front", "stack");
   await pick(page, "Kind of section 2", "grid");
-  await expect(page.getByRole("list", { name: "Parts from the top" })).toContainText("Patches in a grid");
+  await expect(page.getByRole("list", { name: "Sections from the top" })).toContainText("Patches in a grid");
   await page.getByRole("button", { name: "Halve the last section" }).click();
   await expect(page.getByLabel("Finished height of section 3")).toBeVisible();
   await page.getByRole("button", { name: "Remove section 3" }).click();

@@ -34,7 +34,7 @@ test("a sample of the stack at hand: sewn, measured, and the cuts follow", async
   await expect(cuts(page)).toContainText("27/8″ × 161/2″border, sides");
   await expect(page.getByRole("region", { name: "The sum of what is selected" })).toContainText("quilting takes 2.50%");
   await pick(page, "Quilting", "squares");
-  await expect(page.getByText(/was quilted otherwise: its puff of .* mm a face gives the figures here/)).toBeVisible();
+  await expect(page.getByText(/was quilted otherwise: its loft of .* mm a side gives the figures here/)).toBeVisible();
   await pick(page, "Layers of batting", "2");
   await expect(page.getByText(/was sewn of other layers: with 1 battings, not 2/)).toBeVisible();
   for (const _ of [1, 2, 3]) await page.getByRole("button", { name: "Undo" }).click();

@@ -200,7 +200,7 @@ func (f *Face) add(g Face, i int, in ref.Key, at length.Length) {
 		if p.In == "" {
 			p.In = in
 		}
-		p.Title = fmt.Sprintf("Part %d: %s", i+1, lower(p.Title))
+		p.Title = fmt.Sprintf("Section %d: %s", i+1, lower(p.Title))
 		f.Parts = append(f.Parts, p)
 	}
 	for _, c := range g.Cells {

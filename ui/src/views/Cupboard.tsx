@@ -27,7 +27,7 @@ export function Cupboard() {
           What to buy
         </Link>
       </header>
-      <TableFile place="/cloths" all="cloths" label="The cupboard" />
+      <TableFile place="/cloths" all="fabrics" label="The cupboard" />
       {cloths.isError && (
         <p className="finding stop" role="alert">
           {sentence(cloths.error)}

@@ -43,7 +43,7 @@ export function Notions() {
       <h2 className="kind" id="notions">
         Thread, zips, tape, buttons
       </h2>
-      <TableFile place="/notions" all="things" label="These" />
+      <TableFile place="/notions" all="notions" label="Thread and notions" />
       {notions.isError && (
         <p className="finding stop" role="alert">
           {sentence(notions.error)}
