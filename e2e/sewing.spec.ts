@@ -522,7 +522,7 @@ test("one cover, from its first step to the log, with all that happens on the wa
 
   // What three of them tell is offered to the samples, and one more is planned.
   await page.getByRole("link", { name: "Samples" }).click();
-  await expect(page.getByText("3 finished covers were quilted alike")).toBeVisible();
+  await expect(page.getByText("3 finished covers were quilted the same way")).toBeVisible();
   await accessible(page);
   await page.getByRole("button", { name: "Keep that as a sample" }).click();
   await expect(page.getByRole("button", { name: "Keep that as a sample" })).toHaveCount(0);

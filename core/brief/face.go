@@ -391,7 +391,7 @@ func parts(f *FaceTeller) {
 	var items []Block
 	var heights []plan.Extent
 	for i, part := range f.face.Parts {
-		f.extent(path("parts", i, "height"), "Finished height of part "+strconv.Itoa(i+1), " high",
+		f.extent(path("parts", i, "height"), "Finished height of section "+strconv.Itoa(i+1), " high",
 			"The rest of the height", part.Height)
 		heights = append(heights, part.Height)
 		f.Say(", ")

@@ -56,7 +56,14 @@ func TestAMeasuredFrontFoldsAsItCameOut(t *testing.T) {
 	p.Measured = []plan.Measured{{Gate: ref.FrontSewn.String(), Width: 18 * in, Height: 16*in + in/2}}
 	front := reckon.Reckon(p, nil).Pieces[0].Finished
 	require.Equal(t, []int64{int64(17*in + in/2), int64(16 * in)}, []int64{front.Width.NM, front.Height.NM})
-	for _, leaf := range show.Folded(p).Leaves {
+	shown := show.Folded(p)
+	require.Len(t, shown.Inside, 2)
+	for i, room := range []string{"17 1/2", "16"} {
+		assert.True(t, shown.Inside[i].Fits)
+		assert.Equal(t, room, shown.Inside[i].Room.Exact)
+	}
+	assert.Contains(t, shown.Inside[0].Text, "as the front comes out")
+	for _, leaf := range shown.Leaves {
 		var most [2]float64
 		for _, v := range leaf.Points {
 			most[0], most[1] = math.Max(most[0], v[0]), math.Max(most[1], v[1])

@@ -14,6 +14,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/outline"
 	"umschlag/core/plan"
+	"umschlag/core/sum"
 )
 
 // Folded is how a plan's cover folds, by its pieces as planned, a front and its back as that came out; without
@@ -29,7 +30,7 @@ func Folded(p plan.Plan) answer.FoldShown {
 	if found.Stopped() {
 		return out
 	}
-	cameOut(p, c)
+	differs := cameOut(p, c)
 	f := fold.Of(p, c)
 	for _, leaf := range f.Leaves {
 		out.Leaves = append(out.Leaves, leafShown(leaf))
@@ -42,6 +43,9 @@ func Folded(p plan.Plan) answer.FoldShown {
 		out.Solids = append(out.Solids, answer.FoldSolid{Kind: s.Kind, Min: milli3(s.Min), Max: milli3(s.Max)})
 	}
 	for _, in := range f.Inside {
+		if off := length.FromFloat(in.Room) - in.Wanted.Total(); differs && !in.Fits() {
+			in.Wanted = in.Wanted.Plus(sum.Measured, "as the front comes out", off)
+		}
 		out.Inside = append(out.Inside, insideShown(in, p.Style()))
 	}
 	for _, share := range []float64{0, 1} {
@@ -53,22 +57,24 @@ func Folded(p plan.Plan) answer.FoldShown {
 	return out
 }
 
-// cameOut gives a front and the back that is cut to it the size at which the front came out.
-func cameOut(p plan.Plan, c cover.Cover) {
+// cameOut gives a front and the back that is cut to it the size at which the front comes out, measured or accepted,
+// and tells whether that is another than planned.
+func cameOut(p plan.Plan, c cover.Cover) bool {
 	if !c.ByBack {
-		return
+		return false
 	}
 	top, found := panel.Order{Plan: p}.Of(c.Pieces[0])
 	if found.Stopped() {
-		return
+		return false
 	}
 	measured, _ := fit.Front(fit.Order{Plan: p, Planned: top.Chain.Trimmed,
 		SeamsAcross: top.Face.Crossed(true), SeamsDown: top.Face.Crossed(false)})
-	is := measured.Finished(top.Face.Finished)
+	is, planned := measured.Finished(top.Face.Finished), c.Pieces[0].Finished
 	for i := range c.Pieces {
 		c.Pieces[i].Finished = is
 		c.Pieces[i].Radii = c.Pieces[i].Radii.AtMost(min(is.Width.Total(), is.Height.Total()) / 2)
 	}
+	return panel.Differs(is, planned)
 }
 
 // pieceFolded is what shows of a piece beside its face.

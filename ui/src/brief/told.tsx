@@ -219,7 +219,7 @@ function Windows({ of: config }: { of: string }) {
 
 function Sashes() {
   const counts = useOf((s) => s.reckoning.counts);
-  const parts = ["short sashing strips", "long sashing strips", "posts"]
+  const parts = ["short sashing strips", "long sashing strips", "cornerstones"]
     .filter((name) => counts[name])
     .map((name) => `${counts[name]} ${name}`);
   if (parts.length === 0) return null;
