@@ -5,18 +5,18 @@ const cushion = "/plans/reading-corner-cushion";
 const closures = [
   {
     closure: "folded",
-    cuts: "2 × 241/4″ × 191/2″",
+    cuts: "2 pieces, 241/4″ × 191/2″",
     says: "It overlaps 43/4″, 25% of the width",
     step: "Fold the back pieces",
   },
   { closure: "folded-lined", cuts: "lining, half", says: "It opens 19″", step: "Join the lining" },
-  { closure: "lapped", cuts: "2 × 121/4″ × 191/2″", says: "of hook-and-loop tape", step: "Sew the tape on" },
-  { closure: "buttons", cuts: "2 × 127/8″ × 191/2″", says: "4 buttons", step: "Buttonholes and buttons" },
+  { closure: "lapped", cuts: "2 pieces, 121/4″ × 191/2″", says: "of hook-and-loop tape", step: "Sew the tape on" },
+  { closure: "buttons", cuts: "2 pieces, 127/8″ × 191/2″", says: "4 buttons", step: "Buttonholes and buttons" },
   { closure: "ties", cuts: "tie", says: "It overlaps 1″", step: "Make the ties and sew them on" },
-  { closure: "zip", cuts: "2 × 10″ × 191/2″", says: "buy 20″ of zip", step: "Sew the zip in" },
+  { closure: "zip", cuts: "2 pieces, 10″ × 191/2″", says: "buy 20″ of zip", step: "Sew the zip in" },
   { closure: "zip-flap", cuts: "back, right, with the flap", says: "It opens 171/2″", step: "Pinch the flap" },
-  { closure: "zip-side", cuts: "1 × 191/2″ square", says: "It opens 171/2″", step: "Sew the zip into the bottom seam" },
-  { closure: "sewn", cuts: "1 × 191/2″ square", says: "It opens 125/8″", step: "Sew front and back together" },
+  { closure: "zip-side", cuts: "1 piece, 191/2″ square", says: "It opens 171/2″", step: "Sew the zip into the bottom seam" },
+  { closure: "sewn", cuts: "1 piece, 191/2″ square", says: "It opens 125/8″", step: "Sew front and back together" },
   { closure: "sewn-tab", cuts: "tab", says: "It opens 125/8″", step: "Sew the tabs on" },
 ];
 
@@ -45,7 +45,9 @@ test("the closures are compared with their figures, and one is taken", async ({ 
   await open(page, demo.url + cushion);
   await page.getByRole("button", { name: "Compare the closures for this cover" }).click();
   const dialog = page.getByRole("dialog");
-  await expect(dialog.getByRole("listitem").filter({ hasText: "As planned" })).toContainText("2 × 131/4″ × 191/2″");
+  await expect(dialog.getByRole("listitem").filter({ hasText: "As planned" })).toContainText(
+    "2 pieces, 131/4″ × 191/2″",
+  );
   const lapped = dialog.getByRole("listitem").filter({ hasText: "Bands with hook-and-loop tape" });
   await expect(lapped).toContainText("151/2″ of hook-and-loop tape");
   await accessible(dialog);
@@ -91,7 +93,7 @@ test("a hood is bound with strips of its own", async ({ page, demo }) => {
 test("an insert is made at home", async ({ page, demo }) => {
   await open(page, demo.url + cushion);
   await pick(page, "Where the insert comes from", "fold");
-  await expect(cuts(page)).toContainText("1 × 201/2″ × 401/2″");
+  await expect(cuts(page)).toContainText("1 piece, 201/2″ × 401/2″");
   await expect(page.getByText("g of fibre", { exact: false })).toBeVisible();
 });
 

@@ -49,11 +49,11 @@ test("an insert becomes a cut, sewn and logged cover, by pointer", async ({ page
   await expect(legend).toContainText("trimmed 191/2″ × 191/2″");
   await expect(legend).toContainText("before quilting ≈205/8″ × ≈205/8″");
   const cuts = page.getByRole("list", { name: "All cuts" });
-  await expect(cuts).toContainText("8 × 41/2″ square");
-  await expect(cuts).toContainText("2 × 25/8″ × 161/2″");
-  await expect(cuts).toContainText("2 × 203/4″ × 25/8″");
-  await expect(cuts).toContainText("1 × 223/4″ square");
-  await expect(cuts).toContainText("2 × 131/4″ × 191/2″");
+  await expect(cuts).toContainText("8 pieces, 41/2″ square");
+  await expect(cuts).toContainText("2 pieces, 25/8″ × 161/2″");
+  await expect(cuts).toContainText("2 pieces, 203/4″ × 25/8″");
+  await expect(cuts).toContainText("1 piece, 223/4″ square");
+  await expect(cuts).toContainText("2 pieces, 131/4″ × 191/2″");
 
   // The sum behind the border.
   await cuts.getByRole("button", { name: /border, sides/ }).click();

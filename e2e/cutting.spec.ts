@@ -99,11 +99,11 @@ test("what a batch costs, every sum with how it comes about", async ({ page, dem
   await open(page, `${demo.url}/plans/lavender-mini-first-of-a-dozen/cut`);
   await page.getByRole("link", { name: "What it costs" }).click();
   const row = (name: string) => page.getByRole("row", { name: new RegExp(`^${name}`) });
-  await expect(row("Work")).toContainText("198.00 €"); // twelve times 55 minutes at 18 an hour
+  await expect(row("Work")).toContainText("€198.00"); // twelve times 55 minutes at 18 an hour
   await accessible(page);
   await put(page, "Minutes of work on one cover", "50");
-  await expect(row("Work")).toContainText("180.00 €");
-  await expect(row("moss leaf")).toContainText("at 11.50 € a yard");
+  await expect(row("Work")).toContainText("€180.00");
+  await expect(row("moss leaf")).toContainText("at €11.50 a yard");
   await expect(page.getByRole("heading", { name: "Left out" })).toBeVisible();
   const margin = page.getByRole("textbox", { name: "Margin" });
   await margin.click();

@@ -26,22 +26,22 @@ test("patches are sewn with one seam and closed with another, and a back waits w
 
   await pick(page, "Kind of front", "grid"); // whole patches that fill it, and nothing round them
   const cuts = page.getByRole("list", { name: "All cuts" });
-  await expect(cuts).toContainText("16 × 41/2″ square");
+  await expect(cuts).toContainText("16 pieces, 41/2″ square");
   await expect(brief).toContainText("since a pieced front comes out as its seams are sewn");
   await put(page, "Seam allowance", "1/2");
-  await expect(cuts).toContainText("4 × 43/4″ square");
-  await expect(cuts).toContainText("4 × 41/2″ × 43/4″");
-  await expect(cuts).toContainText("4 × 41/2″ square");
+  await expect(cuts).toContainText("4 pieces, 43/4″ square");
+  await expect(cuts).toContainText("4 pieces, 41/2″ × 43/4″");
+  await expect(cuts).toContainText("4 pieces, 41/2″ square");
   await pick(page, "What takes up the seam round it", "accept");
   await expect(brief).toContainText("it finishes 151/2″ across instead of 16″, and the outer ones show 33/4″");
   await expect(page.getByRole("group", { name: "Sizes of the front" })).toContainText("trimmed 161/2″ × 161/2″");
   await put(page, "Piecing seam", "3/4");
-  await expect(cuts).toContainText("16 × 51/2″ square");
+  await expect(cuts).toContainText("16 pieces, 51/2″ square");
   await page.getByRole("button", { name: "Undo" }).click();
-  await expect(cuts).toContainText("16 × 41/2″ square");
+  await expect(cuts).toContainText("16 pieces, 41/2″ square");
   await page.reload();
   await shown(page);
-  await expect(cuts).toContainText("16 × 41/2″ square");
+  await expect(cuts).toContainText("16 pieces, 41/2″ square");
 
   // More patches than their seams leave room for: what is offered helps.
   await put(page, "Piecing seam", "2");
@@ -119,7 +119,7 @@ test("two faces are alike until one is told apart, and what is done of both is d
   await shown(page);
   await pick(page, "Kind of hood", "band-hood");
   const cuts = page.getByRole("list", { name: "All cuts" });
-  await expect(cuts).toContainText("2 × 18″ × 63/4″");
+  await expect(cuts).toContainText("2 pieces, 18″ × 63/4″");
   await page.getByRole("link", { name: "Cut", exact: true }).click();
   await page.getByRole("checkbox", { name: /face/i }).first().check();
   await page.getByRole("link", { name: "Draft", exact: true }).click();
@@ -139,7 +139,7 @@ test("two faces are alike until one is told apart, and what is done of both is d
   await page.getByRole("button", { name: "Keep the change" }).click();
   await expect(page.getByRole("dialog")).toHaveCount(0);
   await saved(page);
-  await expect(cuts).toContainText("1 × 18″ × 63/4″back face");
+  await expect(cuts).toContainText("1 piece, 18″ × 63/4″back face");
   await expect(cuts).not.toContainText("front face");
   await page.reload();
   await shown(page);
@@ -161,13 +161,13 @@ test("sizes are typed as they finish or as they are cut, and the cover follows",
   const cuts = page.getByRole("list", { name: "All cuts" });
   await pick(page, "Size of the patches", "cut"); // as large as they were
   await expect(page.getByRole("textbox", { name: "Width of a patch as cut" })).toHaveValue("4 1/2 cut");
-  await expect(cuts).toContainText("16 × 41/2″ square");
+  await expect(cuts).toContainText("16 pieces, 41/2″ square");
   await expect(brief).toContainText("it finishes 151/2″ across instead of 16″, and the outer ones show 33/4″");
   await put(page, "Piecing seam", "3/8"); // what is cut stays, and shows less: the cover follows
   await expect(page.getByRole("alert")).toContainText("1″ short of 16″");
   await page.getByRole("button", { name: /^An ease of −1/ }).click();
   await expect(page.getByRole("alert")).toHaveCount(0);
-  await expect(cuts).toContainText("16 × 41/2″ square");
+  await expect(cuts).toContainText("16 pieces, 41/2″ square");
   await page.reload();
   await shown(page);
   await expect(page.getByRole("textbox", { name: "Width of a patch as cut" })).toHaveValue("4 1/2 cut");
@@ -203,8 +203,8 @@ test("a part of a stack is longer than its place, and squared up when the parts 
   await pick(page, "Kind of front", "stack");
   const cuts = page.getByRole("list", { name: "All cuts" });
   await put(page, "How much longer section 1 is than its place", "1");
-  await expect(cuts).toContainText("1 × 171/2″ × 81/2″");
-  await expect(cuts).toContainText("1 × 161/2″ × 81/2″");
+  await expect(cuts).toContainText("1 piece, 171/2″ × 81/2″");
+  await expect(cuts).toContainText("1 piece, 161/2″ × 81/2″");
   await put(page, "How much longer section 1 is than its place", "20"); // more than it covers
   await expect(page.getByRole("alert")).toContainText("cannot be 20″");
   await page.getByRole("button", { name: "Make it 12″" }).click();
@@ -245,7 +245,7 @@ test("a centre is quilted through its patches, and its borders follow what it me
   await pick(page, "Quilting of the borders", "along");
   await put(page, "Distance of lines along the borders", "1/4");
   const list = page.getByRole("list", { name: "All cuts" });
-  await expect(list).toContainText("2 × 15/8″ × 191/2″");
+  await expect(list).toContainText("2 pieces, 15/8″ × 191/2″");
   await pick(page, "When the borders are sewn on", "yes");
   await accessible(brief);
 
@@ -278,10 +278,10 @@ test("a centre is quilted through its patches, and its borders follow what it me
   await steps.filter({ hasText: "Measure the quilted centre" }).click();
   await expect(page.getByRole("textbox", { name: "Measured up" })).toHaveValue("19 1/4");
   await page.getByRole("link", { name: "Draft", exact: true }).click();
-  await expect(list).toContainText("2 × 17/8″ × 191/4″"); // as long as it is high, and as much wider as it is narrower
+  await expect(list).toContainText("2 pieces, 17/8″ × 191/4″"); // as long as it is high, and as much wider as it is narrower
   await page.getByRole("button", { name: "Undo" }).click();
   await page.getByRole("button", { name: "Undo" }).click();
-  await expect(list).toContainText("2 × 15/8″ × 191/2″");
+  await expect(list).toContainText("2 pieces, 15/8″ × 191/2″");
   await page.getByRole("button", { name: /^Shown in/ }).click();
   await expect(brief).toContainText("50.8 cm across");
   await expect(list).toContainText("border, sides");

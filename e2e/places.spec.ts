@@ -192,7 +192,7 @@ test("the half-sewn demo shows the measurement that disagrees", async ({ page, d
   await open(page, `${demo.url}/plans/story-hour-patchwork-cushion/sew`);
   await expect(page.getByRole("heading", { name: "Cut the back" })).toBeVisible();
   await expect(page.getByRole("list", { name: "Cut in this step" })).toContainText(
-    "2 × 111/2″ × 161/2″ back piece of harbour stripe",
+    "2 pieces, 111/2″ × 161/2″ back piece of harbour stripe",
   );
   await page.getByRole("button", { name: /Measure the front/ }).click();
   await expect(page.getByRole("note")).toContainText("3 seams make, each 1/32″ too wide on both sides");

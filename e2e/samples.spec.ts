@@ -98,7 +98,7 @@ test("the border follows the measured centre, and what is cut stays", async ({ p
   await saved(page);
   await page.getByRole("link", { name: "Cut", exact: true }).click();
   const stripe = page.getByRole("region", { name: "Fabric madder stripe" });
-  await expect(stripe).toContainText("2 × 23/4″ × 163/8″ border, sides");
+  await expect(stripe).toContainText("2 pieces, 23/4″ × 163/8″ border, sides");
   await stripe.getByRole("checkbox", { name: /border, sides/ }).check();
   await saved(page);
   await page.getByRole("link", { name: "Sew", exact: true }).click();
@@ -106,7 +106,7 @@ test("the border follows the measured centre, and what is cut stays", async ({ p
   await put(page, "Measured across", "16");
   await expect(page.getByText(/is cut already/)).toHaveCount(0); // said where the border is decided
   await page.getByRole("link", { name: "Cut", exact: true }).click();
-  await expect(stripe).toContainText("2 × 23/4″ × 163/8″ border, sides");
+  await expect(stripe).toContainText("2 pieces, 23/4″ × 163/8″ border, sides");
   await page.getByRole("link", { name: "Draft", exact: true }).click();
   await expect(
     page.getByText(/Border, sides is cut already, 23\/4″ × 163\/8″; as things are it would be 27\/8″ × 163\/8″/),

@@ -9,7 +9,7 @@ const covers = [
       await put(page, "Seam allowance", "1/2");
       await page.getByRole("combobox", { name: "Corners" }).selectOption("radius");
     },
-    cuts: ["1 × 19″ × 261/4″", "2 × 151/2″ × 7″"],
+    cuts: ["1 piece, 19″ × 261/4″", "2 pieces, 151/2″ × 7″"],
     step: "Sew main panel to end",
     sewn: true,
   },
@@ -17,7 +17,7 @@ const covers = [
     thing: "book",
     sizes: { "Round the book": "13", "Height of the book": "8" },
     decide: async (page: Parameters<typeof put>[0]) => put(page, "Depth of the flaps", "3 1/4"),
-    cuts: ["1 × 141/4″ × 83/4″", "2 × 7″ × 83/4″"],
+    cuts: ["1 piece, 141/4″ × 83/4″", "2 pieces, 7″ × 83/4″"],
     step: "Turn the jacket",
     sewn: true,
   },
@@ -25,7 +25,7 @@ const covers = [
     thing: "flat",
     sizes: { "Width to be covered": "16", "Height to be covered": "12" },
     decide: async (page: Parameters<typeof put>[0]) => put(page, "Ease across", "1/2"),
-    cuts: ["1 × 17″ × 121/2″"],
+    cuts: ["1 piece, 17″ × 121/2″"],
     step: "Turn the seat pad",
     sewn: true,
   },
@@ -33,7 +33,7 @@ const covers = [
     thing: "boxed",
     sizes: { "Width of the insert": "36", "Height of the insert": "16", "Thickness of the insert": "3" },
     decide: async (page: Parameters<typeof put>[0]) => put(page, "Seam allowance", "1/2"),
-    cuts: ["2 × 37″ × 17″", "band, joined from 3"],
+    cuts: ["2 pieces, 37″ × 17″", "band, joined from 3"],
     step: "Turn it and put the insert in",
     sewn: true,
   },
@@ -41,7 +41,7 @@ const covers = [
     thing: "round",
     sizes: { "Diameter of the insert": "16" },
     decide: async (page: Parameters<typeof put>[0]) => put(page, "Ease across", "0"),
-    cuts: ["1 × 161/2″ × 161/2″", "back piece"],
+    cuts: ["1 piece, 161/2″ × 161/2″", "back piece"],
     step: "Cut the front round",
   },
   {
@@ -51,7 +51,7 @@ const covers = [
       await page.getByRole("combobox", { name: "Closure of the band" }).selectOption("zip");
       await put(page, "Gap in the band", "12");
     },
-    cuts: ["2 × 141/2″ × 141/2″", "2 × 14″ × 11/2″"],
+    cuts: ["2 pieces, 141/2″ × 141/2″", "2 pieces, 14″ × 11/2″"],
     step: "Sew zip between the halves",
   },
   {
@@ -62,7 +62,7 @@ const covers = [
       await page.getByRole("combobox", { name: "Depths of the flaps" }).selectOption("yes");
       await put(page, "Depth of the back flap", "2");
     },
-    cuts: ["1 × 231/4″ × 123/4″", "1 × 41/4″ × 123/4″", "1 × 31/4″ × 123/4″"],
+    cuts: ["1 piece, 231/4″ × 123/4″", "1 piece, 41/4″ × 123/4″", "1 piece, 31/4″ × 123/4″"],
     step: "Sew back flap to the outside",
   },
 ];
@@ -179,7 +179,7 @@ test("a pocket is added, placed, found off its piece, and taken off", async ({ p
   await open(page, `${demo.url}/plans/reading-corner-cushion`);
   await page.getByRole("combobox", { name: "Add a fitting" }).selectOption("pocket");
   await expect(page.locator(".fitting")).toHaveCount(1);
-  await expect(page.getByRole("list", { name: "All cuts" })).toContainText("1 × 51/2″ × 61/4″");
+  await expect(page.getByRole("list", { name: "All cuts" })).toContainText("1 piece, 51/2″ × 61/4″");
   await page.getByRole("combobox", { name: "Place of the pocket 1 across" }).selectOption("left");
   await put(page, "Distance of the pocket 1 from the left", "1 1/4");
   await expect(page.getByText("11/4″ from the left and 123/4″ from the right", { exact: false })).toBeVisible();

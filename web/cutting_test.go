@@ -172,7 +172,7 @@ func TestNotions(t *testing.T) {
 	call(t, h, "GET", "/api/v1/notions", nil, &list)
 	require.Len(t, list, 5)
 	thread := list[slices.IndexFunc(list, func(n web.NotionView) bool { return n.Name == "grey thread" })]
-	assert.Equal(t, "as thread, 66 yd, 3.20 € for 219 yd", thread.Text)
+	assert.Equal(t, "as thread, 66 yd, €3.20 for 219 yd", thread.Text)
 	bad := call(t, h, "POST", "/api/v1/notions",
 		map[string]any{"notion": map[string]any{"name": "ribbon", "for": "tape", "count": -2}}, nil)
 	assert.Equal(t, http.StatusBadRequest, bad.Code)
@@ -200,7 +200,7 @@ func TestWhatABatchCosts(t *testing.T) {
 	assert.NotEmpty(t, cost.LeftOut)
 	i := slices.IndexFunc(cost.Lines, func(l answer.CostLine) bool { return l.Name == "moss leaf" })
 	require.GreaterOrEqual(t, i, 0)
-	assert.Contains(t, cost.Lines[i].How, "at 11.50")
+	assert.Contains(t, cost.Lines[i].How, "at €11.50")
 	assert.NotEmpty(t, cost.Lines[i].Cost)
 }
 

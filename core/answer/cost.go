@@ -3,6 +3,9 @@ package answer
 import (
 	"math"
 	"strconv"
+	"strings"
+	"unicode"
+	"unicode/utf8"
 
 	"umschlag/core/costing"
 )
@@ -42,11 +45,14 @@ type CostLine struct {
 	Cost string `json:"cost"`
 }
 
-// Money is an amount as it is written, with what the maker calls it.
+// Money is an amount as it is written, with what the maker calls it: a sign such as € before it, a word behind it.
 func Money(amount float64, currency string) string {
-	text := strconv.FormatFloat(math.Round(amount*100)/100, 'f', 2, 64)
-	if currency == "" {
-		return text
+	text, minus := strconv.FormatFloat(math.Abs(math.Round(amount*100)/100), 'f', 2, 64), ""
+	if amount < 0 {
+		minus = "−"
 	}
-	return text + " " + currency
+	if sign, _ := utf8.DecodeRuneInString(currency); unicode.Is(unicode.Sc, sign) {
+		return minus + currency + text
+	}
+	return strings.TrimSpace(minus + text + " " + currency)
 }

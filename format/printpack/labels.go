@@ -31,7 +31,7 @@ func Labels(title string, r answer.Reckoning) ([]byte, error) {
 	for _, cut := range r.Cuts {
 		pdf.AddPage()
 		written(pdf, 8, "B", 11, cut.Title)
-		written(pdf, 15.5, "B", 13, fmt.Sprintf("%d × %s × %s", cut.Total, cut.Width.Text, cut.Height.Text))
+		written(pdf, 15.5, "B", 13, fmt.Sprintf("%s, %s × %s", pieces(cut.Total), cut.Width.Text, cut.Height.Text))
 		written(pdf, 21, "", 9, cloths[cut.Cloth])
 		written(pdf, 26, "", 9, title)
 	}
@@ -60,4 +60,12 @@ func written(pdf *fpdf.Fpdf, y float64, style string, points float64, text strin
 		text = strings.TrimSpace(string(letters)) + "…"
 	}
 	pdf.Text(inset, y, text)
+}
+
+// pieces are how many there are, in words, so that no count stands among the sizes.
+func pieces(count int) string {
+	if count == 1 {
+		return "1 piece"
+	}
+	return fmt.Sprintf("%d pieces", count)
 }

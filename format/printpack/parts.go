@@ -121,7 +121,7 @@ func (p *pack) cut(i int, c answer.Cut) {
 	}
 	p.font("B", 10)
 	p.pdf.Text(margin+7, y+4, fmt.Sprint(i+1))
-	p.pdf.Text(margin+15, y+4, fmt.Sprintf("%d × %s × %s", c.Total, c.Width.Text, c.Height.Text))
+	p.pdf.Text(margin+15, y+4, fmt.Sprintf("%s, %s × %s", pieces(c.Total), c.Width.Text, c.Height.Text))
 	p.font("", 10)
 	text := strings.ToLower(c.Title)
 	if c.Waits != "" {

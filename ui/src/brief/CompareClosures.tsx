@@ -9,6 +9,7 @@ import { ask, sentence } from "../api/client";
 import { usePlan } from "../plan/context";
 import { Mark } from "../sheet/Closure";
 import { mm } from "../sheet/PieceDrawing";
+import { pieces } from "../words/pieces";
 import { Len, T } from "../words/T";
 import { Findings } from "./Thread";
 import { useTake } from "./take";
@@ -71,7 +72,7 @@ export function Compare() {
 
 function OneClosure({ choice, take }: { choice: Closing; take: () => void }) {
   const { back } = choice;
-  const pieces = choice.cuts.map((c) => `${c.count} × ${c.width.text} × ${c.height.text}`).join(", ");
+  const cut = choice.cuts.map((c) => `${pieces(c.count)}, ${c.width.text} × ${c.height.text}`).join("; ");
   const bought = back?.notions.map((n) => `${n.length.text} of ${n.what}`) ?? [];
   if (back && back.buttons > 0) bought.push(`${back.buttons} buttons`);
   return (
@@ -82,7 +83,7 @@ function OneClosure({ choice, take }: { choice: Closing; take: () => void }) {
         <dl>
           <dt>Pieces</dt>
           <dd>
-            <T>{pieces}</T>
+            <T>{cut}</T>
           </dd>
           <dt>Fabric</dt>
           <dd>

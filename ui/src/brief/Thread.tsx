@@ -46,7 +46,7 @@ export function Stage({
   );
 }
 
-const words = { stop: "Stop", warn: "Mind", note: "Note" } as Record<string, string>;
+const words = { stop: "Stop", warn: "Watch", note: "Note" } as Record<string, string>;
 
 /** What would mend a stop, each tried by the core: one press makes the change, and undo takes it back. */
 function Remedies({ of }: { of: Mend[] }) {

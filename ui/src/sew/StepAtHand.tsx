@@ -7,6 +7,7 @@ import { swatchesOf } from "../plan/swatches";
 import { FoldFigure } from "../sheet/Fold";
 import { StripsFigure } from "../sheet/StripsFigure";
 import { useKeys } from "../shell/keys";
+import { pieces } from "../words/pieces";
 import { T } from "../words/T";
 import { Divide } from "./Divide";
 import { Filling } from "./Filling";
@@ -315,7 +316,7 @@ function CutsOfStep({
       {cuts.map((c) => (
         <li key={c.id}>
           <strong>
-            <T>{`${c.count} × ${c.width.text} × ${c.height.text}`}</T>
+            <T>{`${pieces(c.count)}, ${c.width.text} × ${c.height.text}`}</T>
           </strong>{" "}
           {c.title.toLowerCase()} <span className="soft">of {name(c.cloth)}</span>
         </li>

@@ -49,7 +49,7 @@ export function Closure({ back, cuts, text }: Props) {
           text={text * 0.9}
           quarters={0}
         >
-          {small.map((c) => `${c.count} × ${c.title.toLowerCase()} ${c.width.text} × ${c.height.text}`).join(", ")}
+          {small.map((c) => `${c.count} × ${c.title.toLowerCase()}, ${c.width.text} × ${c.height.text}`).join("; ")}
         </Chip>
       )}
     </g>

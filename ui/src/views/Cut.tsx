@@ -15,6 +15,7 @@ import { within } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
 import { Files } from "../sheet/Files";
 import { mm } from "../sheet/PieceDrawing";
+import { pieces } from "../words/pieces";
 import { Len, T } from "../words/T";
 import { InCupboard } from "./InCupboard";
 import { cutsOf, keyOf, type Move, type Spread, spreadsOf, these } from "./moves";
@@ -266,7 +267,7 @@ export function Told({ move }: { move: Move }) {
     const [part] = parts;
     return (
       <T>
-        {`Draw round ${part?.count} × ${part?.cut.width.text} × ${part?.cut.height.text} (${part?.cut.title.toLowerCase()}) and cut them out.`}
+        {`Draw round ${pieces(part?.count ?? 0)}, ${part?.cut.width.text} × ${part?.cut.height.text} (${part?.cut.title.toLowerCase()}) and cut them out.`}
       </T>
     );
   }
@@ -305,7 +306,7 @@ function Ticks({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
             <label>
               <input type="checkbox" checked={cut.id in ticked} onChange={(e) => tick(cut, e.target.checked)} />
               <span>
-                {cut.total - (cut.spoiled ?? 0)} × <T>{`${cut.width.text} × ${cut.height.text}`}</T>{" "}
+                {pieces(cut.total - (cut.spoiled ?? 0))}, <T>{`${cut.width.text} × ${cut.height.text}`}</T>{" "}
                 <span className="soft">
                   {cut.title.toLowerCase()}
                   {howCut(cut)}

@@ -16,6 +16,7 @@ import { Stitches } from "../sheet/Stitches";
 import { useKeys } from "../shell/keys";
 import { Tape } from "../tape/Tape";
 import { segments } from "../tape/terms";
+import { pieces } from "../words/pieces";
 import { Len, T } from "../words/T";
 
 /** Loaded when it is opened: it brings three dimensions along. */
@@ -281,7 +282,7 @@ function Cuts({
             <Swatch of={swatches[cut.cloth]} width={30} height={34} />
             <span>
               <strong>
-                {cut.count} ×{" "}
+                {pieces(cut.count)},{" "}
                 <T>
                   {cut.width.nm === cut.height.nm && cut.shape !== "template"
                     ? `${cut.width.text} square`

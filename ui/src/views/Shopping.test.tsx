@@ -28,14 +28,14 @@ function answer(chosen: string[]): ShoppingView {
         buy: inches(on("hood") ? 22.5 : 0),
         buy_text: on("hood") ? "5/8 yd" : "",
         shares,
-        cost: on("hood") ? "7.75 €" : "",
+        cost: on("hood") ? "€7.75" : "",
         instead: on("hood") ? ["Desk hood: look for a shorter cutting layout on Cut; 2″ less would do."] : [],
       },
     ],
     things: [
       { what: "zip", notion: "blue zip", need: "2 of 16″", have: "1", buy: "1 of 16″", cost: "", plans: [titles.pad] },
     ],
-    cost: on("hood") ? "7.75 €" : "",
+    cost: on("hood") ? "€7.75" : "",
     unpriced: ["zip"],
   };
 }
@@ -73,16 +73,14 @@ test("what is bought says for which plan, and what the cupboard keeps for the ot
   expect(row.getByText("5/8 yd")).toBeTruthy();
   expect(row.getByText("to buy in one piece:").parentElement?.textContent).toContain("Desk hood 20″");
   expect(row.getByText("from the cupboard:").parentElement?.textContent).toContain("Story pad 12″ and 1 offcut");
-  expect(row.getByText("7.75 €")).toBeTruthy();
+  expect(row.getByText("€7.75")).toBeTruthy();
   expect(row.getByText(/look for a shorter cutting layout/)).toBeTruthy();
   expect(row.getByRole("link", { name: "Lay them together on stripe" }).getAttribute("href")).toBe(
     "/cloth/together?cloth=stripe",
   );
   const zip = within(screen.getByRole("row", { name: /^zip/ }));
   expect(zip.getByText("1 of 16″")).toBeTruthy();
-  expect(screen.getByText(/Nobody said what these cost: zip/).parentElement?.textContent).toContain(
-    "that costs 7.75 €",
-  );
+  expect(screen.getByText(/Nobody said what these cost: zip/).parentElement?.textContent).toContain("that costs €7.75");
   expect(screen.queryByRole("heading", { name: "In the cupboard" })).toBeNull();
 });
 

@@ -7,6 +7,7 @@ import { Swatch } from "../cloth/Swatch";
 import { Lay } from "../lay/Lay";
 import { outcome, Searching } from "../lay/Searching";
 import { useSearch } from "../lay/useSearch";
+import { pieces } from "../words/pieces";
 import { Len, T } from "../words/T";
 import { ChosenPlans } from "./ChosenPlans";
 
@@ -99,9 +100,9 @@ function Shared({ view, choose }: { view: TogetherView; choose: (plans: string[]
                     .filter((piece) => piece.plan === p.title)
                     .map(
                       (piece) =>
-                        `${piece.count} × ${piece.width.text} × ${piece.height.text} (${piece.title.toLowerCase()})`,
+                        `${pieces(piece.count)}, ${piece.width.text} × ${piece.height.text} (${piece.title.toLowerCase()})`,
                     )
-                    .join(", ")}
+                    .join("; ")}
                 </T>
               </li>
             ))}
