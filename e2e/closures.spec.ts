@@ -15,7 +15,12 @@ const closures = [
   { closure: "ties", cuts: "tie", says: "It overlaps 1″", step: "Make the ties and sew them on" },
   { closure: "zip", cuts: "2 pieces, 10″ × 191/2″", says: "buy 20″ of zip", step: "Sew the zip in" },
   { closure: "zip-flap", cuts: "back, right, with the flap", says: "It opens 171/2″", step: "Pinch the flap" },
-  { closure: "zip-side", cuts: "1 piece, 191/2″ square", says: "It opens 171/2″", step: "Sew the zip into the bottom seam" },
+  {
+    closure: "zip-side",
+    cuts: "1 piece, 191/2″ square",
+    says: "It opens 171/2″",
+    step: "Sew the zip into the bottom seam",
+  },
   { closure: "sewn", cuts: "1 piece, 191/2″ square", says: "It opens 125/8″", step: "Sew front and back together" },
   { closure: "sewn-tab", cuts: "tab", says: "It opens 125/8″", step: "Sew the tabs on" },
 ];

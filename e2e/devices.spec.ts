@@ -186,6 +186,8 @@ test("a printer prints the plan and labels for its piles", async ({ page, demo }
   expect((Number(high) / 72) * 25.4).toBeCloseTo(29, 1);
   for (const cut of reckoning.cuts) {
     expect(text).toContain(cut.title);
-    expect(text).toContain(`${cut.total} × ${cut.width.text} × ${cut.height.text}`);
+    expect(text).toContain(
+      `${cut.total === 1 ? "1 piece" : `${cut.total} pieces`}, ${cut.width.text} × ${cut.height.text}`,
+    );
   }
 });

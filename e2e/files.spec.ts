@@ -203,7 +203,10 @@ test("the print pack: pages, words, test squares and a template at true size", a
   const all = await pack(demo, plan, { paper: "a4" });
   const text = poppler("pdftotext", all, "-layout", "IN", "-");
   for (const step of reckoning.steps) expect(text).toContain(step.title);
-  for (const cut of reckoning.cuts) expect(text).toContain(`${cut.total} × ${cut.width.text} × ${cut.height.text}`);
+  for (const cut of reckoning.cuts)
+    expect(text).toContain(
+      `${cut.total === 1 ? "1 piece" : `${cut.total} pieces`}, ${cut.width.text} × ${cut.height.text}`,
+    );
   const fonts = poppler("pdffonts", all, "IN").trim().split("\n").slice(2);
   expect(fonts.length).toBeGreaterThan(0);
   for (const font of fonts) expect(font, "fonts are embedded").toMatch(/ yes +(yes|no) +yes /);
