@@ -63,7 +63,7 @@ const covers = [
       await put(page, "Depth of the back flap", "2");
     },
     cuts: ["1 piece, 231/4″ × 123/4″", "1 piece, 41/4″ × 123/4″", "1 piece, 31/4″ × 123/4″"],
-    step: "Sew back flap to the outside",
+    step: "Sew back flap to the outer piece",
   },
 ];
 

@@ -228,7 +228,7 @@ func (o Order) passes(b Back) finding.List {
 	return found
 }
 
-func (o Order) text(l length.Length) string { return o.Style.Text(l) }
+func (o Order) text(l length.Length) string { return o.Style.Running(l) }
 
 // width and height of the cut front.
 func (o Order) width() length.Length  { return o.Front.Width.Total() }

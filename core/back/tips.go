@@ -9,7 +9,7 @@ import (
 // through it, and when the insert goes in; empty where nothing is said. Common practice.
 type Tips struct{ Closing, Turning, Filling string }
 
-const halfByHalf = "Push the insert into one half of the cover, draw the other over it, and work it out into the corners " +
+const halfByHalf = "Push the insert into one half of the cover, draw the other over it, and work it out into the edges " +
 	"with a hand."
 
 var tips = map[plan.BackKind]Tips{
@@ -20,11 +20,15 @@ var tips = map[plan.BackKind]Tips{
 		"closed."},
 }
 
-// TipsOf are what makers say of a closure of a kind, in a cover with a flange or none.
-func TipsOf(kind plan.BackKind, flange length.Length) Tips {
+// TipsOf are what makers say of a closure of a kind, in a cover with a flange or none, with corners or
+// round.
+func TipsOf(kind plan.BackKind, flange length.Length, round bool) Tips {
 	said := tips[kind]
 	if kind == plan.Zip && flange > 0 {
 		said.Closing = "The line of the flange crosses the ends of the zip: slowly, by the hand wheel."
+	}
+	if said.Filling == "" && round {
+		said.Filling = "Fold the insert in half, push it in, and let it open."
 	}
 	if said.Filling == "" {
 		said.Filling = "Fold the insert, push its corners into the corners of the cover, and let it open."

@@ -24,7 +24,7 @@ func TestWhatIsSaidOfAClosureBelongsToIt(t *testing.T) {
 		{plan.Zip, length.Inch, "crosses the ends of the zip", "", "Fold the insert"},
 		{plan.Lapped, length.Inch, "Close the back first", "", "Fold the insert"},
 	} {
-		said := back.TipsOf(one.kind, one.flange)
+		said := back.TipsOf(one.kind, one.flange, false)
 		is := [][2]string{{one.closing, said.Closing}, {one.turning, said.Turning}, {one.filling, said.Filling}}
 		for _, is := range is {
 			assert.Contains(t, is[1], is[0], one.kind)

@@ -55,7 +55,7 @@ func (m *Moving) anotherCloth(kind plan.ClothKind) string {
 	if kind != plan.FaceCloth {
 		c.Kind, c.Name = kind, string(kind)+" "+letter
 	}
-	m.cloth(letter, c)
+	m.cloth(letter, c.Unmeasured(m.Plan.Units))
 	return letter
 }
 

@@ -135,7 +135,7 @@ func boxedCushion(p plan.Plan) (Cover, finding.List) {
 	if m.found.Stopped() {
 		return Cover{}, m.found
 	}
-	face.Name, face.Config, face.Title, face.Count = "face", "face", "Face", 2
+	face.Name, face.Config, face.Title, face.Count = "face", "face", "Panel", 2
 	face.Finished, face.Edges = size, round(p.Cover.Seam)
 	b := box{m, face, thick, size.Width.Then(size.Height).Then(size.Width).Then(size.Height)}
 	if face.Shaped() {
@@ -171,9 +171,9 @@ func (b box) closed() Cover {
 	joins := []Join{
 		{Title: "band to a ring", Between: [2]string{"band", "band"}, Lengths: [2]sum.Sum{b.thick, b.thick}, Count: 1,
 			Runs: ends},
-		{Title: "band to face", Between: [2]string{"band", "face"}, Count: 2, Runs: [2][]Run{bothEdges, {all}},
+		{Title: "band to panel", Between: [2]string{"band", "face"}, Count: 2, Runs: [2][]Run{bothEdges, {all}},
 			Gap: b.gap(b.faceLine() / 2), Piped: b.faceLine(), Closed: true,
-			Lengths: [2]sum.Sum{b.along, sum.Of(sum.Part, "round the face", b.faceLine())}},
+			Lengths: [2]sum.Sum{b.along, sum.Of(sum.Part, "round the panel", b.faceLine())}},
 	}
 	return Cover{Pieces: []Piece{b.face, b.band("band", "Band", b.along, b.thick)}, Joins: joins,
 		Net: Net{{append(append(turned("face", 2), upright("band")...), second(upright("face"))...)}}}
@@ -212,14 +212,14 @@ func (b box) zipped() Cover {
 		{Title: "band and zip to a ring", Between: [2]string{"band", "band.zip"}, Lengths: [2]sum.Sum{b.thick, b.thick},
 			Count: 2, Runs: [2][]Run{{{Left}, {Right}}, {{Left}, {Right}}},
 			Laid: "Lay the zip piece on each end of the band, right sides together. Open the zip halfway now, or the cover cannot be turned."},
-		{Title: "band to face", Between: [2]string{"band", "face"}, Count: 2, Runs: [2][]Run{bothEdges, {all}},
+		{Title: "band to panel", Between: [2]string{"band", "face"}, Count: 2, Runs: [2][]Run{bothEdges, {all}},
 			Starts: []length.Length{begin, begin}, Piped: b.faceLine(), Closed: true,
-			Lengths: [2]sum.Sum{rest, sum.Of(sum.Part, "round the face", b.faceLine()).
+			Lengths: [2]sum.Sum{rest, sum.Of(sum.Part, "round the panel", b.faceLine()).
 				Plus(sum.Part, "less the zip and its ends", -behind)}},
-		{Title: "zip halves to face, in one go with the band", Between: [2]string{"band.zip", "face"}, Count: 2,
+		{Title: "zip halves to panel, in one go with the band", Between: [2]string{"band.zip", "face"}, Count: 2,
 			Sides: [2]string{"zip halves", ""}, Tail: ", in one go with the band",
 			Runs:    [2][]Run{{{Bottom}}, {{Top}}},
-			Lengths: [2]sum.Sum{zip.Finished.Width, sum.Of(sum.Part, "at the back of the face", behind)}},
+			Lengths: [2]sum.Sum{zip.Finished.Width, sum.Of(sum.Part, "at the back of the panel", behind)}},
 	}
 	band := b.band("band", "Band", rest, b.thick)
 	return Cover{Pieces: []Piece{b.face, band, zip}, Joins: joins, Zip: sum.Of(sum.Part, "opening", open).
@@ -257,11 +257,12 @@ func pad(p plan.Plan) (Cover, finding.List) {
 		return Cover{}, m.found
 	}
 	top, under := twins(shape, size, p.Cover.Seam, "Top", "Under")
-	under.Title = "Under side"
-	along := sum.Of(sum.Part, "round the insert", length.FromFloat(top.Line().Length()))
+	under.Title = "Underside"
+	along := sum.Of(sum.Part, "round the seat pad", length.FromFloat(top.Line().Length()))
 	return Cover{Doubled: true, Pieces: []Piece{top, under},
-		Joins: []Join{{Title: "round the insert", Between: [2]string{"top", "under"}, Lengths: [2]sum.Sum{along, along},
-			Count: 1,
-			Runs:  [2][]Run{{all}, {all}}, Gap: m.gap(along.Total() / 2), Piped: along.Total(), Closed: true}},
+		Joins: []Join{{Title: "round the seat pad", Between: [2]string{"top", "under"},
+			Lengths: [2]sum.Sum{along, along},
+			Count:   1,
+			Runs:    [2][]Run{{all}, {all}}, Gap: m.gap(along.Total() / 2), Piped: along.Total(), Closed: true}},
 		Net: Net{{upright("top"), upright("under")}}}, m.found
 }

@@ -144,8 +144,8 @@ func bandHood(p plan.Plan) (Cover, finding.List) {
 		sewn = sum.Of(sum.Part, "band as cut", *p.Cover.BandLength).
 			Plus(sum.Hem, "less the bottom at both ends", -2*h.bottom.Width)
 	}
-	return Cover{Pieces: []Piece{h.panel("face", "Face", h.long), band},
-		Joins: []Join{{Title: "band to face", Between: [2]string{"band", "face"},
+	return Cover{Pieces: []Piece{h.panel("face", "Panel", h.long), band},
+		Joins: []Join{{Title: "band to panel", Between: [2]string{"band", "face"},
 			Lengths: [2]sum.Sum{sewn, h.along(h.long)}, Count: 2, Runs: upAndOver, Judged: band.Had,
 			// as the band stands, the face behind is at its left
 			Piped: over.Total(), Each: []Meeting{{Copy: [2]int{0, 0}, Run: [2]int{1, 0}}, {Copy: [2]int{0, 1}}}}},

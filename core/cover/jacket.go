@@ -33,8 +33,8 @@ func jacket(p plan.Plan) (Cover, finding.List) {
 	m.tall(high.Total())
 	seams := round(p.Cover.Seam)
 	size := sum.Size{Width: wrap, Height: high}
-	outside := Piece{Name: "outside", Config: "outside", Title: "Outside", Count: 1, Finished: size, Edges: seams}
-	inside := Piece{Name: "inside", Config: "inside", Title: "Inside", Count: 1, Finished: size, Edges: seams}
+	outside := Piece{Name: "outside", Config: "outside", Title: "Outer piece", Count: 1, Finished: size, Edges: seams}
+	inside := Piece{Name: "inside", Config: "inside", Title: "Inner piece", Count: 1, Finished: size, Edges: seams}
 	if p.Cover.Flaps.Style == plan.TurnedIn {
 		return turnedIn(outside, inside, wrap, front, back), m.found
 	}
@@ -54,27 +54,29 @@ func jacket(p plan.Plan) (Cover, finding.List) {
 	}
 	along := WayRound(outside)
 	style := p.Cover.Flaps.Style
-	joins := []Join{{Title: "flaps to the outside", Between: [2]string{"flap", "outside"},
+	joins := []Join{{Title: "flaps to the outer piece", Between: [2]string{"flap", "outside"},
 		Lengths: [2]sum.Sum{high, high}, Count: 2, Folded: true,
 		Runs: [2][]Run{flapRuns[style], {{Left}, {Right}}},
-		Laid: flapLaid[style] + " Lay one on either end of the outside’s right side, raw edges even, and baste."}}
+		Laid: flapLaid[style] + " Lay one on either end of the outer piece’s right side, raw edges even, and baste."}}
 	if first != last {
 		joins = []Join{
-			{Title: "front flap to the outside", Between: [2]string{first, "outside"}, Lengths: [2]sum.Sum{high, high},
-				Count: 1, Folded: true,
+			{Title: "front flap to the outer piece", Between: [2]string{first, "outside"},
+				Lengths: [2]sum.Sum{high, high},
+				Count:   1, Folded: true,
 				Runs: [2][]Run{flapRuns[style], {{Right}}},
 				Laid: flapLaid[style] +
-					" Lay the front one on the right end of the outside’s right side, raw edges even, and baste: round a book that is read from left to right, that end comes to its front."},
-			{Title: "back flap to the outside", Between: [2]string{last, "outside"}, Lengths: [2]sum.Sum{high, high},
-				Count: 1, Folded: true,
+					" Lay the front one on the right end of the outer piece’s right side, raw edges even, and baste: round a book that is read from left to right, that end comes to its front."},
+			{Title: "back flap to the outer piece", Between: [2]string{last, "outside"},
+				Lengths: [2]sum.Sum{high, high},
+				Count:   1, Folded: true,
 				Runs: [2][]Run{flapRuns[style], {{Left}}},
 				Laid: "Lay the back one on the left end in the same way, and baste."},
 		}
 	}
-	joins = append(joins, Join{Title: "outside to inside", Between: [2]string{"outside", "inside"},
+	joins = append(joins, Join{Title: "outer to inner piece", Between: [2]string{"outside", "inside"},
 		Lengths: [2]sum.Sum{along, along}, Count: 1, Runs: [2][]Run{{all}, {all}},
 		// at the flaps it is caught
-		Laid: "Lay the inside right side down on the outside, the flaps between them.",
+		Laid: "Lay the inner piece right side down on the outer piece, the flaps between them.",
 		Gap:  m.gap(wrap.Total() - front - back), Piped: along.Total(), Closed: true})
 	left := upright(last)      // the back cover is on the left as the outside is seen
 	if style == plan.Flipped { // the edge it is joined by lies beside the outside
@@ -118,9 +120,9 @@ func turnedIn(outside, inside Piece, wrap sum.Sum, front, back length.Length) Co
 	outside.Edges.Left, outside.Edges.Right = hem, hem
 	level := []Run{{Top}, {Bottom}}
 	return Cover{Pieces: []Piece{outside, inside}, Net: Net{{upright("outside", "inside")}},
-		Joins: []Join{{Title: "outside to inside, top and bottom", Between: [2]string{"outside", "inside"},
+		Joins: []Join{{Title: "outer to inner piece, top and bottom", Between: [2]string{"outside", "inside"},
 			Lengths: [2]sum.Sum{wrap, wrap}, Count: 2, Runs: [2][]Run{level, level},
-			Laid: "Hem both ends of the outside and of the inside. Fold the flaps back on the outside’s right side, lay the inside right side down over them, and sew the top and the bottom edge through all layers."}}}
+			Laid: "Hem both ends of the outer and of the inner piece. Fold the flaps back on the outer piece’s right side, lay the inner piece right side down over them, and sew the top and the bottom edge through all layers."}}}
 }
 
 // wrap is the way from fore-edge to fore-edge: by the tape, or from boards and

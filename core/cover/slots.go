@@ -57,7 +57,7 @@ func fixed(list ...Slot) func(plan.Plan) []Slot { return func(plan.Plan) []Slot 
 var slots = map[plan.CoverKind]func(plan.Plan) []Slot{
 	plan.Cushion: fixed(one("front", "Front"), one("back", "Back")),
 	plan.BoxedCushion: func(p plan.Plan) []Slot {
-		out := []Slot{two("face", "Face", &topAndBelow), one("band", "Band")}
+		out := []Slot{two("face", "Panel", &topAndBelow), one("band", "Band")}
 		if p.Back.Kind == plan.Zip {
 			out = append(out, Slot{Name: "band.zip", Config: "band", Title: "Band, half beside the zip", Count: 2})
 		}
@@ -70,7 +70,7 @@ var slots = map[plan.CoverKind]func(plan.Plan) []Slot{
 		}
 		return []Slot{main, two("end", "End panel", &leftAndRight)}
 	},
-	"band-hood": fixed(two("face", "Face", &frontAndBehind), one("band", "Band")),
+	"band-hood": fixed(two("face", "Panel", &frontAndBehind), one("band", "Band")),
 	"skirt-hood": func(p plan.Plan) []Slot {
 		if c := p.Cover.Corners; c.Kind == plan.RoundCorners && c.Radius+c.Plate > 0 {
 			return []Slot{one("top", "Top"), one("wall", "Wall, in a ring")}
@@ -80,7 +80,7 @@ var slots = map[plan.CoverKind]func(plan.Plan) []Slot{
 		return []Slot{one("top", "Top"), two("wall", "Wall, front and back", &walls), sides}
 	},
 	plan.Jacket: func(p plan.Plan) []Slot {
-		out := []Slot{one("outside", "Outside"), one("inside", "Inside")}
+		out := []Slot{one("outside", "Outer piece"), one("inside", "Inner piece")}
 		if p.Cover.Flaps.Style == plan.TurnedIn {
 			return out
 		}
@@ -92,7 +92,7 @@ var slots = map[plan.CoverKind]func(plan.Plan) []Slot{
 		front.Twins, back.Config = &flaps, "flap"
 		return append(out, front, back)
 	},
-	plan.Pad: fixed(one("top", "Top"), one("under", "Under side")),
+	plan.Pad: fixed(one("top", "Top"), one("under", "Underside")),
 }
 
 // sidesConfig is the name under which side walls are decided: that of all walls, or one of their own.
@@ -112,8 +112,8 @@ func two(name, title string, twins *[2]string) Slot {
 
 // The first of two is the one in front, on top or on the left.
 var (
-	topAndBelow    = [2]string{"Top face", "Lower face"}
-	frontAndBehind = [2]string{"Front face", "Back face"}
+	topAndBelow    = [2]string{"Top panel", "Bottom panel"}
+	frontAndBehind = [2]string{"Front panel", "Back panel"}
 	halves         = [2]string{"Front half", "Back half"}
 	leftAndRight   = [2]string{"Left end", "Right end"}
 	walls          = [2]string{"Front wall", "Back wall"}

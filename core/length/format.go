@@ -175,6 +175,15 @@ func decimal(l, unit Length) string {
 	return text + "." + strings.TrimRight(fmt.Sprintf("%0*d", width, int64(rest)), "0")
 }
 
+// Running writes l as a sentence says it: as Text, a part of a centimetre in whole or half millimetres.
+func (s Style) Running(l Length) string {
+	const half = Millimetre / 2
+	if s.Unit != Centimetres || l <= 0 || l >= Centimetre || l%half != 0 {
+		return s.Text(l)
+	}
+	return strconv.FormatFloat(float64(l/half)/2, 'f', -1, 64) + " mm"
+}
+
 // Long writes a length of thread or tape as it is asked for in a shop: in whole yards or
 // metres, rounded up, once it is more than one.
 func (s Style) Long(l Length) string {

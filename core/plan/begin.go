@@ -115,7 +115,7 @@ func Begin(thing string, unit length.Unit, h Habits, cloth Cloth) (p Plan, ok bo
 	if t.Object == Found {
 		p.Pieces["front"] = Piece{Face: &Face{Kind: FoundFace, Cloth: "A"}}
 	}
-	p.Cloths = map[string]Cloth{"A": cloth}
+	p.Cloths = map[string]Cloth{"A": cloth.Unmeasured(unit)}
 	s := StartsIn(unit)
 	switch t.Object {
 	case Box:
@@ -155,6 +155,9 @@ type Starts struct {
 	Sash, Least, Most length.Length
 	// Apart is how far apart lines of quilting are.
 	Apart length.Length
+	// Width of a fabric nobody has measured yet, and how much of it is Usable; 0 where that is what a fabric without a
+	// width is taken for. Common practice.
+	Width, Usable length.Length
 	// Fittings, one of each kind.
 	Fittings []Fitting
 	// Panels that are there already, one of each kind, and a Sample of gathers.
@@ -175,7 +178,7 @@ func StartsIn(unit length.Unit) Starts {
 	return Starts{HoodEase: cm, WrapEase: 2 * cm, BookEase: 6 * mm, Flap: 8 * cm, Radius: 5 * cm, Plate: 15 * cm,
 		Taper: metric.taper, Hem: 25 * mm, Away: 5 * cm, Cord: 5 * mm, Shows: cm, Tab: 25 * mm, Sash: cm, Least: 5 * cm,
 		Most:  20 * cm,
-		Apart: 25 * mm, Fittings: fittingsIn(unit),
+		Apart: 25 * mm, Width: 110 * cm, Usable: 105 * cm, Fittings: fittingsIn(unit),
 		Panels: panels(60*cm, 75*cm), Sample: Sampled{Before: 25 * cm, After: 10 * cm}}
 }
 

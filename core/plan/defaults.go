@@ -349,6 +349,14 @@ func (l Layers) settle(quilted bool, sizes usual) Layers {
 	return l
 }
 
+// Unmeasured gives a cloth whose width nobody said one that is usual in a unit.
+func (c Cloth) Unmeasured(unit length.Unit) Cloth {
+	if s := StartsIn(unit); c.Width == nil && s.Width > 0 {
+		c.Width, c.Usable = ptr(s.Width), ptr(s.Usable)
+	}
+	return c
+}
+
 // Settle gives the cloth its defaults.
 func (c Cloth) Settle() Cloth {
 	if c.Width == nil {

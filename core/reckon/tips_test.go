@@ -75,3 +75,36 @@ func TestATipIsToldOnce(t *testing.T) {
 	}
 	assert.Equal(t, 1, rows)
 }
+
+// A round cover has no corners to clip, to mark, to push out or to look at.
+func TestARoundCoverIsToldOfNoCorners(t *testing.T) {
+	closing := []ref.Role{ref.DoClose, ref.DoClip, ref.DoTurn, ref.DoMeasureCover, ref.DoFinish, ref.DoForm}
+	corners := func(r answer.Reckoning) (out []string) {
+		for _, s := range r.Steps {
+			if text := strings.ToLower(s.Title + s.Text + s.Check + strings.Join(s.Tips, " ")); slices.Contains(closing,
+				s.About.Role) && strings.Contains(text, "corner") {
+				out = append(out, s.ID)
+			}
+		}
+		for _, i := range r.Inspections {
+			if strings.Contains(strings.ToLower(i.Look), "corner") {
+				out = append(out, i.ID)
+			}
+		}
+		return out
+	}
+	square := 0
+	rapid.Check(t, func(t *rapid.T) {
+		p := anyplan.Plans().Draw(t, "plan")
+		r := reckon.Reckon(p, nil)
+		if finding.List(r.Findings).Stopped() {
+			return
+		}
+		if p.Object.Round() {
+			assert.Empty(t, corners(r))
+			return
+		}
+		square += len(corners(r))
+	})
+	assert.NotZero(t, square, "others are")
+}

@@ -377,7 +377,7 @@ func standing(b *builder) string {
 	if b.Quilted {
 		when = "it is trimmed off when the whole is quilted"
 	}
-	return fmt.Sprintf(" %s: %s.", strings.ToUpper(first[:1])+first[1:], when)
+	return fmt.Sprintf(" %s: %s.", upper(first), when)
 }
 
 func stacked(f front.Face) int {

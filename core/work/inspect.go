@@ -26,13 +26,16 @@ func Inspections(p plan.Plan) []Inspection {
 	list := []Inspection{
 		{"size", "The finished size",
 			fmt.Sprintf("Within %s of the plan across and up; a hood and a jacket go on without strain.", quarter)},
-		{"square", "Both diagonals", fmt.Sprintf("Equal to %s; the cover lies flat.", quarter)},
+		edge(p, quarter),
 		{"seams", "Every seam, pulled a little from both sides",
 			"No stitch opens, no raw edge looks out, no layer was missed."},
-		{"corners", "The corners", "Pushed out and alike; no thread of the stitching is cut."},
 		{"print", "The print", "All the same way up; nothing upside down that should not be."},
 		{"threads", "Threads and pins",
 			"All ends are secured and cut; every pin and every part of a broken needle is accounted for."},
+	}
+	if !p.Object.Round() {
+		list = append(list, Inspection{"corners", "The corners",
+			"Pushed out and alike; no thread of the stitching is cut."})
 	}
 	if quilted {
 		list = append(list, Inspection{"quilting", "The quilting, from both sides",
@@ -47,4 +50,13 @@ func Inspections(p plan.Plan) []Inspection {
 			"Nothing gives; nothing small can come off where small children are."})
 	}
 	return list
+}
+
+// edge is how the outline is looked at: by its diagonals, or across where it is round.
+func edge(p plan.Plan, quarter string) Inspection {
+	look := "Both diagonals"
+	if p.Object.Round() {
+		look = "Across, in two directions"
+	}
+	return Inspection{"square", look, fmt.Sprintf("Equal to %s; the cover lies flat.", quarter)}
 }

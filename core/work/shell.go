@@ -91,7 +91,7 @@ func init() {
 	Constructions.Add("skirt-hood", hood)
 	Constructions.Add("boxed-cushion",
 		Construction{Measure: func(m Maker) { measurePad(m.b) }, Finish: func(m Maker) { fillBox(m.b) },
-			Gap: "at the back of the second face, to turn the cover and to put the insert in"})
+			Gap: "at the back of the second panel, to turn the cover and to put the insert in"})
 	Constructions.Add("pad", Construction{Measure: func(m Maker) { measureFlat(m.b) },
 		Finish: func(m Maker) { turnPad(m.b) },
 		Gap:    "away from a corner, to turn the seat pad through"})
@@ -244,12 +244,12 @@ func measureBook(b *builder) {
 func fillBox(b *builder) {
 	if b.Plan.Back.Kind == plan.Zip {
 		b.add(Step{Role: ref.DoTurn, Stage: Closing, Title: "Turn it and put the insert in",
-			Text: "Open the zip all the way, turn the cover through it, push the corners out with something blunt, and put the insert in."}, b.having(ref.DoForm)...)
+			Text: "Open the zip all the way, turn the cover through it, " + b.pushed() + ", and put the insert in."}, b.having(ref.DoForm)...)
 		b.lastly()
 		return
 	}
 	b.add(Step{Role: ref.DoTurn, Stage: Closing, Title: "Turn it and put the insert in",
-		Text: "Turn it through the gap, push the corners out with something blunt, put the insert in and slip-stitch the gap shut."}, b.having(ref.DoForm)...)
+		Text: "Turn it through the gap, " + b.pushed() + ", put the insert in and slip-stitch the gap shut."}, b.having(ref.DoForm)...)
 	b.lastly()
 }
 
@@ -257,7 +257,7 @@ func turnPad(b *builder) {
 	clipSeams(b)
 	b.add(Step{Role: ref.DoTurn, Stage: Closing, Title: "Turn the seat pad", Press: "Press the edges.",
 		Caution: ironCaution,
-		Text:    "Turn it through the gap, push the corners out with something blunt, turn the edges of the gap in and press them, and slip-stitch it."})
+		Text:    "Turn it through the gap, " + b.pushed() + ", turn the edges of the gap in and press them, and slip-stitch it."})
 	b.lastly()
 }
 
@@ -467,7 +467,8 @@ func sewJoin(b *builder, n int, j cover.Join, gap string) {
 		Check: "Before pinning, measure the other edge along its seam line. After sewing, see that nothing is caught.",
 		Gate:  ref.Seam(j.Seats()), Reads: ReadsEdge, Expect: sum.Size{Width: j.Lengths[1]}}
 	if slices.ContainsFunc(j.Lengths[0].Then(j.Lengths[1]), func(t sum.Term) bool { return t.Kind == sum.Corner }) {
-		step.Text += fmt.Sprintf(" Where the straight edge goes round a corner, snip its allowance every %s, stopping short of the seam line.", b.about(length.Inch/4, 6*length.Millimetre))
+		step.Text += fmt.Sprintf(" Where the straight edge goes round "+b.cornered("a corner", "the curve")+
+			", snip its allowance every %s, stopping short of the seam line.", b.about(length.Inch/4, 6*length.Millimetre))
 	}
 	step.Stack = joinStack(b, j)
 	if j.Gap > 0 {
@@ -485,9 +486,12 @@ func sewJoin(b *builder, n int, j cover.Join, gap string) {
 
 // clipSeams thins the allowance where it would bunch when turned.
 func clipSeams(b *builder) {
-	b.add(Step{Role: ref.DoClip, Stage: Closing, Turned: true, Title: "Clip the corners", Text: clipsText(b),
+	b.add(Step{Role: ref.DoClip, Stage: Closing, Turned: true, Title: clipsTitle(b), Text: clipsText(b),
 		Caution: stitchCaution})
 }
+
+// clipsTitle says where.
+func clipsTitle(b *builder) string { return b.cornered("Clip the corners", "Notch the curves") }
 
 // clipsText says how, by the school for square corners.
 func clipsText(b *builder) string {
@@ -516,7 +520,8 @@ func seamEnds(b *builder, closed, gap bool) string {
 	case gap:
 		return "Begin at one end of the gap and end at the other, forwards and back at both: they are pulled when it is turned."
 	case closed:
-		return fmt.Sprintf("Begin in the middle of a side, away from the corners, and sew over the beginning for %s.",
+		return fmt.Sprintf(b.cornered("Begin in the middle of a side, away from the corners",
+			"Begin where the layers are fewest, away from the opening")+", and sew over the beginning for %s.",
 			b.about(length.Inch, 25*length.Millimetre))
 	}
 	return "Forwards and back at both ends."

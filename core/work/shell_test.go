@@ -111,8 +111,8 @@ func TestShellThreadIsItsSeams(t *testing.T) {
 	for _, term := range thread {
 		terms[term.Name] = term
 	}
-	assert.Equal(t, 140*in, terms["round the insert"].Amount, "56 × 2.5")
-	assert.Equal(t, 392*in, terms["zigzag, round the insert"].Amount, "56 × 7")
+	assert.Equal(t, 140*in, terms["round the seat pad"].Amount, "56 × 2.5")
+	assert.Equal(t, 392*in, terms["zigzag, round the seat pad"].Amount, "56 × 7")
 }
 
 func lastJoin(t *testing.T, steps []work.Step) (join int, text string) {
@@ -148,7 +148,7 @@ func TestOnlyTheTopCornersOfAHoodAreRounded(t *testing.T) {
 	order.Panels[0].Piece.Radii = outline.Radii{TopLeft: in, TopRight: in}
 	order.Panels[1].Piece.Radii = outline.Radii{TopLeft: in, TopRight: in, BottomRight: in, BottomLeft: in}
 	steps := work.ShellSteps(order)
-	assert.Equal(t, "Round the two top corners only of the face",
+	assert.Equal(t, "Round the two top corners only of the panel",
 		find(t, steps, "step.piece:face.role:shape-corners").Title)
 	assert.Equal(t, "Round all four corners of the band", find(t, steps, "step.piece:band.role:shape-corners").Title)
 	assert.Contains(t, find(t, steps, "step.piece:face.role:shape-corners").Text, "a plate 2½″ across")

@@ -289,7 +289,7 @@ func closingTips(b *builder, _ Step) []string {
 	hems, closing := twice(b) != "", closureTips(b).Closing
 	turns := b.Plan.Cover.Corners.Kind == plan.SquareCorners && !b.Plan.Object.Round()
 	return those(
-		told{true, pinned(b) + " Corners first, then the middles, then between."},
+		told{true, pinned(b) + b.cornered(" Corners first, then the middles, then between.", " Quarters first, then between.")},
 		told{hems, "Pin where the pieces of the back overlap before anything else."},
 		told{turns, fmt.Sprintf("Mark the corners on the wrong side, %s from both edges: there you turn.",
 			b.text(b.Plan.Cover.Seam))},
@@ -297,8 +297,9 @@ func closingTips(b *builder, _ Step) []string {
 		told{closing != "", closing},
 		told{belted(b), "Fold straps, belts and loops inwards and pin them away from the seam."},
 		told{isPiped(b), "Many pins: the cord between the layers lets them creep."},
-		told{heavy(b), "Where it is thick at a corner push the bulk under the foot, and turn the hand wheel."},
-		told{true, "At every corner smooth all layers before you go on, and take out the pins you have passed."})
+		told{heavy(b) && !b.Plan.Object.Round(), "Where it is thick at a corner push the bulk under the foot, and turn the hand wheel."},
+		told{true, b.cornered("At every corner", "Now and then stop, needle down,") +
+			" smooth all layers before you go on, and take out the pins you have passed."})
 }
 
 func joiningTips(b *builder, s Step) []string {
@@ -328,7 +329,7 @@ func finishTips(b *builder, _ Step) []string {
 func turningTips(b *builder, s Step) []string {
 	turning := closureTips(b).Turning
 	return those(
-		told{true, "One corner out through the opening first, then the others, the rest last."},
+		told{!b.Plan.Object.Round(), "One corner out through the opening first, then the others, the rest last."},
 		told{true, "Roll the seam between your fingers until it lies exactly on the edge, then press."},
 		told{s.Press != "" && turning != "", turning},
 		told{heavy(b), "Do not force it through the gap: ease it, or the stitches at its ends rip."})
@@ -343,19 +344,21 @@ func bottomTips(b *builder, _ Step) []string {
 		told{bound, "Turn it over: the tape is caught on the inside all the way."})
 }
 
-func formTips(*builder, Step) []string {
-	return []string{"Clip its corners before it is turned.",
+func formTips(b *builder, _ Step) []string {
+	return []string{b.cornered("Clip its corners before it is turned.", "Notch its curve before it is turned."),
 		"Pull the fibre apart before it goes in: small tufts, and no lumps."}
 }
 
 func insertTips(b *builder, _ Step) []string {
 	return those(
 		told{filled(b), closureTips(b).Filling},
-		told{filled(b), "Loose corners take a tuft of filling each."})
+		told{filled(b) && !b.Plan.Object.Round(), "Loose corners take a tuft of filling each."})
 }
 
 // closureTips are what makers say of the closure.
-func closureTips(b *builder) back.Tips { return back.TipsOf(b.Plan.Back.Kind, b.Plan.Cover.Flange) }
+func closureTips(b *builder) back.Tips {
+	return back.TipsOf(b.Plan.Back.Kind, b.Plan.Cover.Flange, b.Plan.Object.Round())
+}
 
 // filled reports whether a pad goes into the cover.
 func filled(b *builder) bool { return b.Plan.Cover.Rules().Filled }

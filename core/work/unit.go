@@ -107,11 +107,7 @@ func clothsText(b *builder, letters []string) string {
 			names[i] = "the fabric of each block"
 		}
 	}
-	text := strings.Join(names, ", ")
-	if text == "" {
-		return text
-	}
-	return strings.ToUpper(text[:1]) + text[1:]
+	return upper(strings.Join(names, ", "))
 }
 
 // batch is how many are fed in one chain before it is cut and pressed. Common practice.

@@ -264,7 +264,7 @@ func sewFace(b *builder, piece string) {
 	layShapes(b)
 }
 
-func (b *builder) text(l length.Length) string { return b.style.Text(l) }
+func (b *builder) text(l length.Length) string { return b.style.Running(l) }
 
 // about is a length that need not be exact, in the plan's own unit.
 func (b *builder) about(inches, metric length.Length) string {
@@ -275,9 +275,9 @@ func (b *builder) about(inches, metric length.Length) string {
 func about(unit length.Unit, inches, metric length.Length) string {
 	style := length.Style{Unit: unit}
 	if unit == length.Inches {
-		return style.Text(inches)
+		return style.Running(inches)
 	}
-	return style.Text(metric)
+	return style.Running(metric)
 }
 
 // basted is how far in a stack is sewn round to hold it.
@@ -501,7 +501,7 @@ func stackText(c layers.Chain, top string) string {
 		stack = append(stack, "the batting")
 	}
 	text := strings.Join(append(stack, top), ", ")
-	return spaced(append(before, strings.ToUpper(text[:1])+text[1:]+"."))
+	return spaced(append(before, sentence(text)))
 }
 
 // cooling is how long fusible web cools flat before it is moved, in minutes. Common
@@ -675,8 +675,7 @@ func closeCover(b *builder) {
 	if h.Round != plan.RoundRuns {
 		round += " " + seamEnds(b, !c.Begun, c.Gap > 0)
 	}
-	text = append(text, c.Laid, round, closingText(b),
-		"Take one stitch diagonally across each corner: it turns out sharper"+twice(b)+".")
+	text = append(text, c.Laid, round, closingText(b), b.sharp())
 	gate, reads, expect := ref.Ref{}, Reading(""), sum.Size{}
 	if len(c.Lies) > 1 && len(c.Overlap) > 0 {
 		gate, reads, expect = ref.BackOverlap, ReadsOverlap, sum.Size{Width: c.Overlap}
@@ -689,18 +688,19 @@ func closeCover(b *builder) {
 			Sewn:   2 * (b.Finished.Width.Total() + b.Finished.Height.Total()),
 			Turned: true, Machine: insideSetUp(b)})
 	}
-	b.add(Step{Role: ref.DoClip, Stage: Closing, Title: "Clip the corners", Text: clipsText(b), Stack: closingStack(b),
-		Turned:  true,
-		Check:   "Turn one corner out a little first: caught layers show now, before anything is clipped.",
+	b.add(Step{Role: ref.DoClip, Stage: Closing, Title: clipsTitle(b), Text: clipsText(b), Stack: closingStack(b),
+		Turned: true,
+		Check: b.cornered("Turn one corner out a little first", "Turn a stretch out a little first") +
+			": caught layers show now, before anything is clipped.",
 		Caution: stitchCaution})
 	b.on = "front"
 	turn := Step{Role: ref.DoTurn, Stage: Closing, Stack: rightOut(b), Title: "Turn and press",
 		Press: "Press the edges.", Caution: ironCaution,
 		Text: spaced([]string{c.Turned,
-			"Push the corners out with something blunt. Press from the wrong side of the back."})}
+			sentence(b.pushed()), "Press from the wrong side of the back."})}
 	if stretchy(b) {
 		turn.Title, turn.Press, turn.Caution = "Turn it", "", nil
-		turn.Text = spaced([]string{c.Turned, "Push the corners out with something blunt, and pat the edges flat: an iron stretches a knit."})
+		turn.Text = spaced([]string{c.Turned, upper(b.pushed()) + ", and pat the edges flat: an iron stretches a knit."})
 	}
 	b.add(turn)
 	sewRimButtons(b)
@@ -744,9 +744,9 @@ func twice(b *builder) string {
 	for _, m := range b.Order.Back.Making {
 		switch m.Role {
 		case ref.DoHem:
-			return "; sew twice where hems cross the seam"
+			return "sew twice where hems cross the seam"
 		case ref.DoFold:
-			return "; sew twice where folds cross the seam"
+			return "sew twice where folds cross the seam"
 		}
 	}
 	return ""
