@@ -6,6 +6,7 @@ require (
 	codeberg.org/go-pdf/fpdf v0.12.0
 	github.com/disintegration/imaging v1.6.2
 	github.com/evanphx/json-patch/v5 v5.9.11
+	github.com/gofrs/flock v0.13.2
 	github.com/invopop/jsonschema v0.14.0
 	github.com/labstack/echo/v5 v5.4.4
 	github.com/ledongthuc/pdf v0.0.0-20260907135840-6c8c28e0e8a0

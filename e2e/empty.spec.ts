@@ -121,35 +121,35 @@ test("two faces are alike until one is told apart, and what is done of both is d
   const cuts = page.getByRole("list", { name: "All cuts" });
   await expect(cuts).toContainText("2 pieces, 18″ × 63/4″");
   await page.getByRole("link", { name: "Cut", exact: true }).click();
-  await page.getByRole("checkbox", { name: /face/i }).first().check();
+  await page.getByRole("checkbox", { name: /panel/i }).first().check();
   await page.getByRole("link", { name: "Draft", exact: true }).click();
   await shown(page);
 
-  await page.getByRole("button", { name: "Tell the front face from the back face" }).click();
-  await expect(page.locator(".brief")).toContainText("The front face: make both as this one");
-  await expect(page.locator(".brief")).toContainText("A: Band to front face: 301/2″, both sides alike.");
+  await page.getByRole("button", { name: "Tell the front panel from the back panel" }).click();
+  await expect(page.locator(".brief")).toContainText("The front panel: make both as this one");
+  await expect(page.locator(".brief")).toContainText("A: Band to front panel: 301/2″, both sides alike.");
   await saved(page);
   const done = Object.keys((await stored(workshop, "a-new-cover")).plan.progress.cut);
   expect(done.sort()).toEqual(["cut.piece:face_2e1.role:panel", "cut.piece:face_2e2.role:panel"]);
 
-  await pick(page, "Kind of front face", "checker"); // one of them is another one now
+  await pick(page, "Kind of front panel", "checker"); // one of them is another one now
   await expect(page.getByRole("dialog").getByRole("listitem")).toHaveText([
-    /^1 × Front face .* nothing of it is needed/,
+    /^1 × Front panel .* nothing of it is needed/,
   ]);
   await page.getByRole("button", { name: "Keep the change" }).click();
   await expect(page.getByRole("dialog")).toHaveCount(0);
   await saved(page);
-  await expect(cuts).toContainText("1 piece, 18″ × 63/4″back face");
-  await expect(cuts).not.toContainText("front face");
+  await expect(cuts).toContainText("1 piece, 18″ × 63/4″back panel");
+  await expect(cuts).not.toContainText("front panel");
   await page.reload();
   await shown(page);
-  await expect(page.getByRole("combobox", { name: "Kind of back face" })).toHaveValue("plain");
+  await expect(page.getByRole("combobox", { name: "Kind of back panel" })).toHaveValue("plain");
   await accessible(page.locator(".brief"));
-  await page.getByRole("button", { name: "Make both alike, as the front face is" }).click();
-  await expect(page.getByRole("dialog").getByRole("listitem")).toHaveText([/^1 × Back face /]);
+  await page.getByRole("button", { name: "Make both alike, as the front panel is" }).click();
+  await expect(page.getByRole("dialog").getByRole("listitem")).toHaveText([/^1 × Back panel /]);
   await page.getByRole("button", { name: "Keep the change" }).click();
-  await expect(page.getByRole("button", { name: "Tell the front face from the back face" })).toBeVisible();
-  await expect(page.getByRole("combobox", { name: "Kind of face", exact: true })).toHaveValue("checker");
+  await expect(page.getByRole("button", { name: "Tell the front panel from the back panel" })).toBeVisible();
+  await expect(page.getByRole("combobox", { name: "Kind of panel", exact: true })).toHaveValue("checker");
 });
 
 test("sizes are typed as they finish or as they are cut, and the cover follows", async ({ page, workshop }) => {

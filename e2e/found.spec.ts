@@ -49,8 +49,8 @@ test("gathers by a sample", async ({ page, demo }) => {
   const plan = "gathered-jacket-for-the-guest-album";
   await open(page, `${demo.url}/plans/${plan}`);
   await page.getByRole("combobox", { name: "Where the ratio comes from" }).first().selectOption("yes");
-  await put(page, "The sample before, outside", "14");
-  await put(page, "The sample after, outside", "5 1/2");
+  await put(page, "The sample before, outer piece", "14");
+  await put(page, "The sample after, outer piece", "5 1/2");
   await expect(page.getByText("2.545")).toBeVisible();
   await saved(page);
   const { plan: kept } = await stored(demo, plan);

@@ -267,9 +267,9 @@ test("the ends of a hood may be pieced", async ({ page, demo }) => {
 test("gathers take their ratio, and a pocket lies on a panel", async ({ page, demo }) => {
   await open(page, `${demo.url}/plans/gathered-jacket-for-the-guest-album`);
   await expect(page.getByText(/takes/).first()).toContainText("from selvedge to selvedge");
-  await put(page, "Ratio of the gathers, outside", "1.5");
+  await put(page, "Ratio of the gathers, outer piece", "1.5");
   await expect(page.getByRole("note").filter({ hasText: "crumpled" })).toBeVisible();
-  await put(page, "Ratio of the gathers, outside", "3");
+  await put(page, "Ratio of the gathers, outer piece", "3");
   await expect(page.getByRole("note").filter({ hasText: "crumpled" })).toHaveCount(0);
   await saved(page);
   await page.getByRole("link", { name: "Sew", exact: true }).click();

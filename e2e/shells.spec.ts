@@ -276,5 +276,5 @@ test("pens in a pocket, belts in a pair, and what goes wrong with them", async (
 test("what falls off a rounded panel is struck out on its cutting layout", async ({ page, demo }) => {
   await open(page, `${demo.url}/plans/boxed-bench-cushion/cut`);
   await expect(page.locator(".template")).toHaveCount(2);
-  await expect(page.getByText("face, then to its outline")).toBeVisible();
+  await expect(page.getByText("panel, then to its outline")).toBeVisible();
 });

@@ -130,6 +130,7 @@ func current(ctx context.Context, tx *sql.Tx, id string) (Plan, error) {
 // next is a revision about to be written.
 type next struct {
 	title, kind, doc, label string
+	save                    sql.Null[string]
 	undo, redo              sql.Null[int]
 }
 
@@ -151,8 +152,8 @@ func (s *Store) advance(ctx context.Context, what, id string, base int, make fun
 		}
 		now := s.stamp()
 		if _, err := tx.ExecContext(ctx,
-			`INSERT INTO revisions (plan, number, doc, label, made, undo_to, redo_to) VALUES (?, ?, ?, ?, ?, ?, ?)`,
-			id, base+1, n.doc, n.label, now, n.undo, n.redo); err != nil {
+			`INSERT INTO revisions (plan, number, doc, label, save, made, undo_to, redo_to) VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+			id, base+1, n.doc, n.label, n.save, now, n.undo, n.redo); err != nil {
 			return err
 		}
 		if _, err := tx.ExecContext(ctx, `UPDATE plans SET head = ?, title = ?, kind = ?, changed = ? WHERE id = ?`,
@@ -165,13 +166,41 @@ func (s *Store) advance(ctx context.Context, what, id string, base int, make fun
 	return after, err
 }
 
-// Save stores a new version of a plan that was based on revision base. A stale
-// base is a *ConflictError.
-func (s *Store) Save(ctx context.Context, id string, base int, title, kind, doc, label string) (Plan, error) {
-	return s.advance(ctx, "save plan", id, base, func(_ *sql.Tx, head Plan) (next, error) {
-		return next{title: title, kind: kind, doc: doc, label: label,
+// Version is one of a plan to be kept.
+type Version struct {
+	// Base is the revision it was made on.
+	Base                    int
+	Title, Kind, Doc, Label string
+	// ID that the window gave to the save; empty where it gave none.
+	ID string
+}
+
+// Save stores a new version of a plan. A stale base is a *ConflictError.
+func (s *Store) Save(ctx context.Context, id string, v Version) (Plan, error) {
+	return s.advance(ctx, "save plan", id, v.Base, func(_ *sql.Tx, head Plan) (next, error) {
+		return next{title: v.Title, kind: v.Kind, doc: v.Doc, label: v.Label,
+			save: sql.Null[string]{V: v.ID, Valid: v.ID != ""},
 			undo: sql.Null[int]{V: head.Revision, Valid: true}}, nil
 	})
+}
+
+// Reached is the revision that a window is at which made saves on base whose answers it may not have got: the newest
+// one where all that came after base were among sent, else base. last is the id of the save that made it.
+func (s *Store) Reached(ctx context.Context, id string, base int, sent []string) (reached int, last string, err error) {
+	list, err := json.Marshal(append([]string{}, sent...))
+	if err != nil {
+		return base, "", err
+	}
+	var head, others int
+	var made sql.Null[string]
+	err = s.read.QueryRowContext(ctx, `SELECT p.head, r.save, (SELECT count(*) FROM revisions o WHERE o.plan = p.id
+		AND o.number > ? AND (o.save IS NULL OR o.save NOT IN (SELECT value FROM json_each(?))))
+		FROM plans p JOIN revisions r ON r.plan = p.id AND r.number = p.head WHERE p.id = ?`, base, string(list), id).
+		Scan(&head, &made, &others)
+	if err != nil || head <= base || others > 0 {
+		return base, "", found(err)
+	}
+	return head, made.V, nil
 }
 
 // Direction of a step through the history.

@@ -12,9 +12,11 @@ import (
 	"fmt"
 	"io/fs"
 	"net/url"
+	"os"
 	"path/filepath"
 	"time"
 
+	"github.com/gofrs/flock"
 	"github.com/pressly/goose/v3"
 	_ "modernc.org/sqlite" // the driver
 )
@@ -35,24 +37,48 @@ var ErrTaken = errors.New("the name is taken")
 type Store struct {
 	write, read *sql.DB
 	now         func() time.Time
+	// held keeps other servers out; file is the one that was opened at path.
+	held *flock.Flock
+	path string
+	file os.FileInfo
 }
 
-// Open opens the database in dir, creating or migrating it as needed.
+// Open opens the database in dir, creating or migrating it as needed. It fails with ErrInUse, ErrForeign, ErrNewer or
+// ErrReadOnly, and touches nothing then.
 func Open(ctx context.Context, dir string, now func() time.Time) (*Store, error) {
-	path := filepath.Join(dir, FileName)
+	held, err := lock(dir)
+	if err != nil {
+		return nil, fmt.Errorf("open %s: %w", dir, err)
+	}
+	s, err := open(ctx, filepath.Join(dir, FileName))
+	if err != nil {
+		return nil, errors.Join(err, held.Unlock())
+	}
+	s.held, s.now = held, now
+	return s, nil
+}
+
+func open(ctx context.Context, path string) (*Store, error) {
+	if err := judge(ctx, path); err != nil {
+		return nil, fmt.Errorf("open %s: %w", path, err)
+	}
 	write, err := sql.Open("sqlite", dsn(path, "_txlock=immediate"))
 	if err != nil {
 		return nil, fmt.Errorf("open %s: %w", path, err)
 	}
 	write.SetMaxOpenConns(1)
 	if err := migrate(ctx, write); err != nil {
-		return nil, errors.Join(fmt.Errorf("open %s: %w", path, err), write.Close())
+		return nil, errors.Join(fmt.Errorf("open %s: %w", path, plain(err)), write.Close())
 	}
 	read, err := sql.Open("sqlite", dsn(path, "_pragma=query_only(1)"))
 	if err != nil {
 		return nil, errors.Join(fmt.Errorf("open %s: %w", path, err), write.Close())
 	}
-	return &Store{write: write, read: read, now: now}, nil
+	file, err := os.Stat(path)
+	if err != nil {
+		return nil, errors.Join(fmt.Errorf("open %s: %w", path, err), write.Close(), read.Close())
+	}
+	return &Store{write: write, read: read, path: path, file: file}, nil
 }
 
 func dsn(path, more string) string {
@@ -74,30 +100,37 @@ func migrate(ctx context.Context, db *sql.DB) error {
 }
 
 // Close closes the database.
-func (s *Store) Close() error { return errors.Join(s.read.Close(), s.write.Close()) }
+func (s *Store) Close() error { return errors.Join(s.read.Close(), s.write.Close(), s.held.Unlock()) }
 
 // Backup writes a consistent copy to a new file while the store is in use.
 func (s *Store) Backup(ctx context.Context, path string) error {
-	if _, err := s.write.ExecContext(ctx, `VACUUM INTO ?`, path); err != nil {
-		return fmt.Errorf("back up to %s: %w", path, err)
+	return copyTo(ctx, s.write, path)
+}
+
+// change runs f in a write transaction. It fails with ErrGone, ErrFull or ErrReadOnly where nothing can be kept.
+func (s *Store) change(ctx context.Context, what string, f func(*sql.Tx) error) error {
+	if err := s.Alive(); err != nil {
+		return fmt.Errorf("%s: %w", what, err)
+	}
+	if err := s.transact(ctx, f); err != nil {
+		return fmt.Errorf("%s: %w", what, plain(err))
+	}
+	if err := s.Alive(); err != nil { // moved meanwhile: it may be in a file that nobody opens again
+		return fmt.Errorf("%s: %w", what, err)
 	}
 	return nil
 }
 
-// change runs f in a write transaction.
-func (s *Store) change(ctx context.Context, what string, f func(*sql.Tx) error) error {
+func (s *Store) transact(ctx context.Context, f func(*sql.Tx) error) error {
 	tx, err := s.write.BeginTx(ctx, nil)
 	if err != nil {
-		return fmt.Errorf("%s: %w", what, err)
+		return err
 	}
 	defer func() { _ = tx.Rollback() }() // nothing to undo after a commit
 	if err := f(tx); err != nil {
-		return fmt.Errorf("%s: %w", what, err)
+		return err
 	}
-	if err := tx.Commit(); err != nil {
-		return fmt.Errorf("%s: %w", what, err)
-	}
-	return nil
+	return tx.Commit()
 }
 
 // stamp is the time as it is stored: of one width, so that texts sort by time.

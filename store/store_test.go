@@ -48,7 +48,8 @@ func create(t *testing.T, s *store.Store) store.Plan {
 
 func save(t *testing.T, s *store.Store, p store.Plan, title string) store.Plan {
 	t.Helper()
-	p, err := s.Save(t.Context(), p.ID, p.Revision, title, "cushion", doc(title), "to "+title)
+	p, err := s.Save(t.Context(), p.ID, store.Version{Base: p.Revision, Title: title, Kind: "cushion", Doc: doc(title),
+		Label: "to " + title})
 	require.NoError(t, err)
 	return p
 }
@@ -116,7 +117,7 @@ func TestAStaleSaveIsRefusedWithTheNewestVersion(t *testing.T) {
 	s := open(t, t.TempDir())
 	p := create(t, s)
 	save(t, s, p, "Two")
-	_, err := s.Save(t.Context(), p.ID, p.Revision, "Mine", "cushion", doc("Mine"), "")
+	_, err := s.Save(t.Context(), p.ID, store.Version{Base: p.Revision, Title: "Mine", Kind: "cushion", Doc: doc("Mine")})
 	var conflict *store.ConflictError
 	require.ErrorAs(t, err, &conflict)
 	assert.Equal(t, doc("Two"), conflict.Current.Doc)
@@ -133,7 +134,8 @@ func TestOfManySavesOnOneBaseOneIsTaken(t *testing.T) {
 	results := make(chan error, 8)
 	for i := range 8 {
 		wg.Go(func() {
-			_, err := s.Save(context.Background(), p.ID, p.Revision, "x", "cushion", doc(fmt.Sprint(i)), "")
+			_, err := s.Save(context.Background(), p.ID, store.Version{Base: p.Revision, Title: "x", Kind: "cushion",
+				Doc: doc(fmt.Sprint(i))})
 			results <- err
 		})
 	}

@@ -67,6 +67,10 @@ type SavePlan struct {
 	Base  int             `json:"base"`
 	Plan  json.RawMessage `json:"plan"`
 	Label string          `json:"label"`
+	// Save is the id of this save, and Sent are those of earlier ones on Base whose answers did not come: a save
+	// that is sent again is answered as it was, and none of them is a change of another window.
+	Save string   `json:"save,omitempty"`
+	Sent []string `json:"sent,omitempty"`
 	// Spoils is what becomes of what the change spoils; it is asked about when absent.
 	Spoils spoil.Choice `json:"spoils,omitempty"`
 }

@@ -217,17 +217,44 @@ func (s *server) savePlan(c *echo.Context) error {
 		return err
 	}
 	ctx, id := c.Request().Context(), c.Param("id")
+	if err := in.known(); err != nil {
+		return err
+	}
+	base, last, err := s.store.Reached(ctx, id, in.Base, append([]string{in.Save}, in.Sent...))
+	if err != nil {
+		return err
+	}
 	head, err := s.store.Plan(ctx, id)
 	if err != nil {
 		return err
 	}
-	if head.Revision == in.Base { // a stale one is refused anyway
+	if head.Revision == base && last != "" && last == in.Save {
+		return s.answer(c, http.StatusOK, head, nil, in.Plan) // it was kept, and its answer lost
+	}
+	if head.Revision == base { // a stale one is refused anyway
 		if doc, err = s.kept(ctx, id, head, doc, p, in.Spoils); err != nil {
 			return err
 		}
 	}
-	saved, err := s.store.Save(ctx, id, in.Base, p.Title, string(p.Cover.Kind), string(doc), in.Label)
+	saved, err := s.store.Save(ctx, id, store.Version{Base: base, Title: p.Title, Kind: string(p.Cover.Kind),
+		Doc: string(doc), Label: in.Label, ID: in.Save})
 	return s.answer(c, http.StatusOK, saved, err, in.Plan)
+}
+
+// mostSent saves are waited for at once, and none has an id longer than longestSave.
+const (
+	mostSent    = 200
+	longestSave = 64
+)
+
+// known tells whether the ids of saves are such as this app gives.
+func (in SavePlan) known() error {
+	tooLong := func(id string) bool { return len(id) > longestSave }
+	if len(in.Sent) > mostSent || tooLong(in.Save) || slices.ContainsFunc(in.Sent, tooLong) {
+		return echo.NewHTTPError(http.StatusBadRequest, fmt.Sprintf(
+			"A save names up to %d others, each by up to %d characters.", mostSent, longestSave))
+	}
+	return nil
 }
 
 // restored is an older document with what is recorded of the newest one.

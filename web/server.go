@@ -161,7 +161,13 @@ func (s *server) routes(g *echo.Group) {
 	g.Any("/*", func(*echo.Context) error { return echo.ErrNotFound })
 }
 
-func (s *server) health(c *echo.Context) error { return c.String(http.StatusOK, "ok\n") }
+// health answers while what is saved is kept.
+func (s *server) health(c *echo.Context) error {
+	if err := s.store.Alive(); err != nil {
+		return err
+	}
+	return c.String(http.StatusOK, "ok\n")
+}
 
 // Listen opens the address and refuses one that others can reach without an
 // access key.

@@ -8,6 +8,8 @@ import (
 	"log/slog"
 	"net/http"
 	"net/http/httptest"
+	"os"
+	"path/filepath"
 	"strings"
 	"testing"
 	"time"
@@ -133,6 +135,54 @@ func TestSavingUndoingAndRestoring(t *testing.T) {
 	call(t, h, "GET", reading+"/history", nil, &history)
 	require.Len(t, history, 5)
 	assert.Equal(t, "overlap: 6", history[3].Label)
+}
+
+// The answer of a save may be lost: it is sent again, or with the next one, and is no change of another window.
+func TestTheSameSaveIsTheSameAnswer(t *testing.T) {
+	h := app(t)
+	view, doc := open(t, h)
+	save := func(base int, title, id string, sent ...string) (*httptest.ResponseRecorder, web.PlanView) {
+		doc["title"] = title
+		var after web.PlanView
+		w := call(t, h, "PUT", reading, map[string]any{"base": base, "plan": doc, "label": "", "save": id, "sent": sent}, &after)
+		return w, after
+	}
+	_, first := save(view.Revision, "One", "a")
+	require.Equal(t, view.Revision+1, first.Revision)
+	w, again := save(view.Revision, "One", "a")
+	require.Equal(t, http.StatusOK, w.Code, w.Body.String())
+	assert.Equal(t, first, again)
+	_, next := save(view.Revision, "Two", "b", "a")
+	assert.Equal(t, first.Revision+1, next.Revision, "on top of what was kept")
+	_, next = save(view.Revision, "Two", "b", "a")
+	assert.Equal(t, first.Revision+1, next.Revision)
+
+	w, _ = save(view.Revision, "Three", "c")
+	assert.Equal(t, http.StatusConflict, w.Code, "of saves it does not know it cannot know more")
+	call(t, h, "PUT", reading, map[string]any{"base": next.Revision, "plan": doc, "label": ""}, nil)
+	w, _ = save(view.Revision, "Three", "c", "a", "b")
+	assert.Equal(t, http.StatusConflict, w.Code, "another window's change lies between")
+	w, _ = save(view.Revision, "Three", strings.Repeat("x", 65))
+	assert.Equal(t, http.StatusBadRequest, w.Code)
+}
+
+func TestWhatCannotBeKeptIsSaid(t *testing.T) {
+	dir := filepath.Join(t.TempDir(), "data")
+	require.NoError(t, os.Mkdir(dir, 0o700))
+	s, err := store.Open(t.Context(), dir, time.Now)
+	require.NoError(t, err)
+	t.Cleanup(func() { _ = s.Close() })
+	require.NoError(t, demo.Fill(t.Context(), s))
+	h := web.New(web.Config{Store: s, Log: slog.New(slog.NewTextHandler(io.Discard, nil))})
+	view, doc := open(t, h)
+	require.Equal(t, http.StatusOK, call(t, h, "GET", "/healthz", nil, nil).Code)
+	require.NoError(t, os.Rename(dir, dir+"-elsewhere"))
+	p := refused(t, h, "PUT", reading, map[string]any{"base": view.Revision, "plan": doc, "label": ""}, 503)
+	assert.Equal(t, "The data directory is not where it was", p.Title)
+	refused(t, h, "GET", "/healthz", nil, 503)
+	require.NoError(t, os.Rename(dir+"-elsewhere", dir))
+	w := call(t, h, "PUT", reading, map[string]any{"base": view.Revision, "plan": doc, "label": ""}, nil)
+	assert.Equal(t, http.StatusOK, w.Code, "as it says")
 }
 
 func TestAStaleSaveGetsBothVersions(t *testing.T) {

@@ -48,6 +48,6 @@ func root() *cobra.Command {
 	cmd := &cobra.Command{Use: "umschlag", Short: "Plan covers: measure, cut, sew, log", SilenceUsage: true,
 		SilenceErrors:     true,
 		CompletionOptions: cobra.CompletionOptions{DisableDefaultCmd: true}}
-	cmd.AddCommand(serveCommand(), demoCommand(), reckonCommand(), backupCommand())
+	cmd.AddCommand(serveCommand(), demoCommand(), reckonCommand(), backupCommand(), restoreCommand())
 	return cmd
 }

@@ -65,13 +65,29 @@ func TestReckonCodes(t *testing.T) {
 func TestBackup(t *testing.T) {
 	dir := t.TempDir()
 	_, err := execute(t, "", "backup", filepath.Join(dir, "copy.db"), "--data", dir)
-	require.ErrorContains(t, err, "no database")
+	require.ErrorContains(t, err, "there is no database to copy")
 	s, err := store.Open(t.Context(), dir, time.Now)
 	require.NoError(t, err)
 	require.NoError(t, s.Close())
 	_, err = execute(t, "", "backup", filepath.Join(dir, "copy.db"), "--data", dir)
 	require.NoError(t, err)
 	assert.FileExists(t, filepath.Join(dir, "copy.db"))
+
+	out, err := execute(t, "", "restore", filepath.Join(dir, "copy.db"), "--data", dir)
+	require.NoError(t, err)
+	kept := strings.TrimSpace(strings.TrimPrefix(out, "What was there before is kept as "))
+	assert.FileExists(t, kept)
+	other := filepath.Join(t.TempDir(), "another")
+	out, err = execute(t, "", "restore", filepath.Join(dir, "copy.db"), "--data", other)
+	require.NoError(t, err, "into a directory that is made for it")
+	assert.Empty(t, out)
+	s, err = store.Open(t.Context(), other, time.Now)
+	require.NoError(t, err)
+	_, err = execute(t, "", "serve", "--data", other, "--listen", "127.0.0.1:0")
+	require.ErrorContains(t, err, "another server has this directory open")
+	_, err = execute(t, "", "restore", kept, "--data", other)
+	require.ErrorContains(t, err, "another server has this directory open")
+	require.NoError(t, s.Close())
 }
 
 func TestServeRefusesAnOpenAddressWithoutAKey(t *testing.T) {

@@ -110,16 +110,31 @@ func backupCommand() *cobra.Command {
 	var data string
 	cmd := &cobra.Command{Use: "backup FILE",
 		Short: "Write a copy of the database to a new file, also while the app runs", Args: cobra.ExactArgs(1),
-		RunE: func(cmd *cobra.Command, args []string) (err error) {
-			if _, err := os.Stat(filepath.Join(data, store.FileName)); err != nil {
-				return fmt.Errorf("no database to back up: %w", err)
+		RunE: func(cmd *cobra.Command, args []string) error {
+			return store.Copy(cmd.Context(), data, args[0])
+		}}
+	cmd.Flags().StringVar(&data, "data", "", "directory of the database")
+	_ = cmd.MarkFlagRequired("data") // the flag was made on the line above
+	return cmd
+}
+
+func restoreCommand() *cobra.Command {
+	var data string
+	cmd := &cobra.Command{Use: "restore FILE",
+		Short: "Put a copy in the place of the database, after it was tried; what was there is kept beside it",
+		Args:  cobra.ExactArgs(1),
+		RunE: func(cmd *cobra.Command, args []string) error {
+			if err := os.MkdirAll(data, 0o700); err != nil {
+				return err
 			}
-			s, err := store.Open(cmd.Context(), data, time.Now)
+			kept, err := store.Restore(cmd.Context(), args[0], data, time.Now().UTC().Format("20060102T150405"))
 			if err != nil {
 				return err
 			}
-			defer func() { err = errors.Join(err, s.Close()) }()
-			return s.Backup(cmd.Context(), args[0])
+			if kept != "" {
+				_, err = fmt.Fprintf(cmd.OutOrStdout(), "What was there before is kept as %s\n", kept)
+			}
+			return err
 		}}
 	cmd.Flags().StringVar(&data, "data", "", "directory of the database")
 	_ = cmd.MarkFlagRequired("data") // the flag was made on the line above

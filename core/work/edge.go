@@ -126,7 +126,9 @@ func makeForm(b *builder) {
 		Machine: closingSetUp(b, false, 0), Cuts: b.cuts("form", false),
 		Caution: caution.Of("Fibre",
 			"Loose fibre is nothing for small children; keep it away from flames and follow the label on the bag."),
-		Text:  fmt.Sprintf("%s%s but for a gap of %s, forwards and back at both of its ends. Turn it, fill it with %.0f to %.0f g of fibre, the "+
-			b.cornered("corners", "edge all round")+" first, and %s.", tab, fold, b.text(f.Gap), f.Least, f.Most, closing),
+		Text: fmt.Sprintf("%s%s but for a gap of %s, forwards and back at both of its ends. "+
+			"Turn it, fill it with %.0f to %.0f g of fibre, the "+
+			b.cornered("corners", "edge all round")+" first, and %s.",
+			tab, fold, b.text(f.Gap), f.Least, f.Most, closing),
 		Check: "It springs back, and no lump is felt."})
 }

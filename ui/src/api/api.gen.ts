@@ -1820,6 +1820,12 @@ plan: {
 
 }
 label: string
+/**
+ * Save is the id of this save, and Sent are those of earlier ones on Base whose answers did not come: a save
+ * that is sent again is answered as it was, and none of them is a change of another window.
+ */
+save?: string
+sent?: string[]
 spoils?: Choice1
 }
 /**

@@ -47,7 +47,7 @@ describe("a session", () => {
     s.change(plan("two"), "");
     expect(s.current().plan.title).toBe("two");
     expect(s.current().saving).toBe("saving");
-    expect(unsavedOf("p")).toEqual({ base: 1, plan: { title: "two" } });
+    expect(unsavedOf("p")).toMatchObject({ base: 1, plan: { title: "two" } });
     await settledSession(s);
     expect(s.current().revision).toBe(2);
     expect(unsavedOf("p")).toBeNull();
@@ -88,6 +88,51 @@ describe("a session", () => {
     s.resume(unsavedOf("p"));
     await settledSession(s);
     expect(s.current().plan.title).toBe("kept");
+  });
+
+  test("a save whose answer was lost is known by its id, also to the one after it and after a reload", async () => {
+    type Sent = { base: number; plan: { title: string }; save: string; sent: string[] };
+    const saves: Sent[] = [];
+    const lost = (body: unknown) => {
+      saves.push(body as Sent);
+      return down();
+    };
+    answering(lost, lost);
+    const s = new Session(view(1, "one"), { retryAfter: 60_000 });
+    s.change(plan("two"), "");
+    await vi.waitFor(() => expect(s.current().saving).toBe("waiting"));
+    s.change(plan("three"), "");
+    await vi.waitFor(() => expect(saves).toHaveLength(2));
+    await vi.waitFor(() => expect(s.current().saving).toBe("waiting"));
+    s.close();
+    expect(saves.map((one) => one.base)).toEqual([1, 1]);
+    expect(saves[1]?.sent).toEqual([saves[0]?.save]);
+    answering((body) => {
+      saves.push(body as unknown as Sent);
+      return json(view(4, "three"));
+    });
+    const later = new Session(view(3, "three, as it was kept"));
+    later.resume(unsavedOf("p"));
+    await settledSession(later);
+    expect(saves[2]?.base).toBe(1);
+    expect(saves[2]?.sent).toEqual([saves[0]?.save, saves[1]?.save]);
+    expect(later.current().conflict).toBeNull();
+    expect(unsavedOf("p")).toBeNull();
+  });
+
+  test("says why nothing can be kept, and no more once it is", async () => {
+    const full = { title: "The disk is full", detail: "Make room on it.", type: "not-kept", status: 507 };
+    answering(
+      () => json(full, 507),
+      (body) => json(view(body.base + 1, body.plan.title)),
+    );
+    const s = new Session(view(1, "one"), { retryAfter: 20 });
+    const told: [string | null, string | undefined][] = [];
+    s.subscribe(() => told.push([s.current().refusal, unsavedOf("p")?.plan.title]));
+    s.change(plan("two"), "");
+    await vi.waitFor(() => expect(s.current().revision).toBe(2));
+    expect(told).toContainEqual(["The disk is full. Make room on it.", "two"]);
+    expect(s.current().refusal).toBeNull();
   });
 
   test("asks when what was kept is older than what the server has", () => {

@@ -6,7 +6,7 @@ import { keyed } from "./keys";
 import { patched } from "./patch";
 import { differences, put } from "./path";
 import { drawable, fresh, type Saving, type Shown, type State, seen, shownOf, viewOf } from "./state";
-import { keepUnsaved, type Unsaved } from "./unsaved";
+import { keepUnsaved, saveId, type Unsaved } from "./unsaved";
 
 /** What becomes of what a change spoils: it is done again, or stays as it is. */
 type Choice = "again" | "stays";
@@ -16,10 +16,15 @@ interface Change {
   plan: Plan;
   label: string;
   spoils?: Choice;
+  /** The id of its save, once it was sent. */
+  save?: string;
 }
 
 /** What waits until it is said what becomes of what it spoils: a change, or a revision to go back to. */
 type Asked = { change: Change } | { restore: number };
+
+/** What the server says of a save that it could not keep. */
+const said = ({ problem }: ApiError) => `${problem.title}. ${problem.detail}`;
 
 /**
  * The editing of one plan: every change shows at once, is saved in order, and
@@ -37,6 +42,7 @@ export class Session {
   private stepping: Promise<void> = Promise.resolve();
   private deciding = 0;
   private sending = false;
+  private sent: string[] = [];
   private previewing: AbortController | null = null;
   private closed = false;
   private retry: ReturnType<typeof setTimeout> | undefined;
@@ -53,6 +59,11 @@ export class Session {
   resume(unsaved: Unsaved | null) {
     if (!unsaved) return;
     if (unsaved.base === this.state.revision) {
+      this.change(unsaved.plan, "kept on this device");
+    } else if (unsaved.sent?.length) {
+      // What the server has may be what this window sent: it knows.
+      this.sent = unsaved.sent;
+      this.set({ revision: unsaved.base });
       this.change(unsaved.plan, "kept on this device");
     } else {
       const theirs = viewOf(this.state);
@@ -184,7 +195,7 @@ export class Session {
     const { plan } = change;
     this.previewing?.abort();
     this.pending = change;
-    keepUnsaved(this.state.id, { base: this.state.revision, plan });
+    this.keep(plan);
     this.set({ plan, saving: "saving", refusal: null, spoils: null });
     this.flush();
   }
@@ -212,7 +223,16 @@ export class Session {
       this.pending = null;
       this.sending = true;
       try {
-        const kept = await ask<PlanView>("PUT", `/plans/${this.state.id}`, { base: this.state.revision, ...change });
+        const sent = this.sent;
+        change.save ??= saveId();
+        this.sent = sent.filter((id) => id !== change.save).concat(change.save);
+        this.keep((this.pending ?? change).plan);
+        const kept = await ask<PlanView>("PUT", `/plans/${this.state.id}`, {
+          base: this.state.revision,
+          ...change,
+          sent,
+        });
+        this.sent = [];
         this.acknowledge(kept, change.plan);
       } catch (error) {
         if (!this.refused(error, change)) return;
@@ -227,7 +247,7 @@ export class Session {
     if (!this.pending) return false;
     if (sent) this.pending = { ...this.pending, plan: recorded(this.pending.plan, sent, view.plan as unknown as Plan) };
     this.set({ revision: view.revision, plan: this.pending.plan });
-    keepUnsaved(this.state.id, { base: view.revision, plan: this.pending.plan });
+    this.keep(this.pending.plan);
     return true;
   }
 
@@ -241,6 +261,7 @@ export class Session {
       canUndo: view.can_undo,
       canRedo: view.can_redo,
       saving: this.rested(),
+      refusal: null,
       savedAt: new Date(),
       settled: replaceEqualDeep(this.state.settled, view.reckoning.settled),
       // A brief of its own tells that this one is of what was sent.
@@ -249,8 +270,16 @@ export class Session {
     this.show(view.reckoning);
   }
 
+  /** Keeps a plan on this device until it is acknowledged. */
+  private keep(plan: Plan) {
+    const { sent } = this;
+    keepUnsaved(this.state.id, { base: this.state.revision, plan, ...(sent.length > 0 && { sent }) });
+  }
+
   /** Deals with a save that was not taken; false ends the draining. */
   private refused(error: unknown, change: Change): boolean {
+    if (error instanceof ApiError && error.problem.status < 500)
+      this.sent = this.sent.filter((id) => id !== change.save);
     if (error instanceof ApiError && error.problem.spoils) {
       if (this.pending) return true; // more was changed meanwhile: what that spoils is asked about, nothing of it is lost
       this.asked = { change };
@@ -270,7 +299,7 @@ export class Session {
       return false;
     }
     this.pending ??= change;
-    this.set({ saving: "waiting" });
+    this.set({ saving: "waiting", ...(error instanceof ApiError && { refusal: said(error) }) });
     if (error instanceof Unreachable || error instanceof ApiError) {
       this.retry = setTimeout(() => void this.flush(), this.settings.retryAfter);
     }

@@ -4,7 +4,12 @@ import type { Plan } from "../api/plan.gen";
 export interface Unsaved {
   base: number;
   plan: Plan;
+  /** Saves on that base that were sent and have no answer: the server may have kept them. */
+  sent?: string[];
 }
+
+/** An id for a save that no other has; also where the page did not come over a secure connection. */
+export const saveId = () => Array.from(crypto.getRandomValues(new Uint32Array(4)), (n) => n.toString(36)).join("");
 
 const key = (id: string) => `umschlag.unsaved.${id}`;
 
