@@ -27,8 +27,9 @@ var rooms = []string{
 	"core/supply", "core/answer", "core/show", "core/reckon", "core/divide",
 	"core/brief", "core/compare", "core/spoil", "core/remedy",
 	"anyplan", "atbench",
-	"format/planfile", "format/drawing", "format/svgfile", "format/dxf", "format/hpgl", "format/printpack",
-	"format/sharepage", "format/workshopfile", "format/cupboardcsv", "format/listcsv", "format/photo", "format/ics",
+	"format/cell", "format/planfile", "format/drawing", "format/svgfile", "format/dxf", "format/hpgl",
+	"format/printpack", "format/sharepage", "format/workshopfile", "format/cupboardcsv", "format/listcsv",
+	"format/photo", "format/ics",
 	"device", "device/standin", "device/bench", "store", "demo", "web", "cmd/schema", "cmd/lays", "cmd/same",
 	"cmd/mutants", "cmd/umschlag",
 }

@@ -117,7 +117,8 @@ func TestAStaleSaveIsRefusedWithTheNewestVersion(t *testing.T) {
 	s := open(t, t.TempDir())
 	p := create(t, s)
 	save(t, s, p, "Two")
-	_, err := s.Save(t.Context(), p.ID, store.Version{Base: p.Revision, Title: "Mine", Kind: "cushion", Doc: doc("Mine")})
+	_, err := s.Save(t.Context(), p.ID, store.Version{Base: p.Revision, Title: "Mine", Kind: "cushion",
+		Doc: doc("Mine")})
 	var conflict *store.ConflictError
 	require.ErrorAs(t, err, &conflict)
 	assert.Equal(t, doc("Two"), conflict.Current.Doc)

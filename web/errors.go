@@ -127,14 +127,12 @@ func (s *server) problem(err error) Refusal {
 		return Refusal{Type: "stale", Title: "It was changed in another window", Status: http.StatusConflict,
 			Detail: "Reload it, then make your change again."}
 	case errors.Is(err, store.ErrGone):
-		return notKept(http.StatusServiceUnavailable, "The data directory is not where it was", "Put it back, or start "+
-			"the app again with its new place. What you typed stays in this window until it is saved.")
+		return notKept(http.StatusServiceUnavailable, "The data directory is not where it was",
+			"Put it back, or start the app again with its new place.")
 	case errors.Is(err, store.ErrFull):
-		return notKept(http.StatusInsufficientStorage, "The disk is full", "Make room on it. What you typed stays in "+
-			"this window until it is saved.")
+		return notKept(http.StatusInsufficientStorage, "The disk is full", "Make room on it.")
 	case errors.Is(err, store.ErrReadOnly):
-		return notKept(http.StatusServiceUnavailable, "The data directory may not be written to", "Allow it. What you "+
-			"typed stays in this window until it is saved.")
+		return notKept(http.StatusServiceUnavailable, "The data directory may not be written to", "Allow it.")
 	case errors.Is(err, store.ErrNotEmpty):
 		return Refusal{Type: "not-empty", Title: "There is something in this workshop already",
 			Status: http.StatusConflict,
@@ -162,7 +160,8 @@ func (s *server) problem(err error) Refusal {
 
 // notKept is a change that there was no place for.
 func notKept(status int, title, detail string) Refusal {
-	return Refusal{Type: "not-kept", Title: title, Status: status, Detail: "Nothing was saved. " + detail}
+	return Refusal{Type: "not-kept", Title: title, Status: status, Detail: "Nothing was saved. " + detail +
+		" What you typed stays in this window until it is saved."}
 }
 
 // ofStatus describes an error that has nothing but a status and a message.

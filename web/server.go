@@ -4,6 +4,7 @@
 package web
 
 import (
+	"compress/gzip"
 	"context"
 	"fmt"
 	"log/slog"
@@ -68,7 +69,8 @@ func New(cfg Config) http.Handler {
 	if cfg.AccessKey != "" {
 		e.Use(accessKey(cfg.AccessKey))
 	}
-	s.routes(e.Group("/api/v1"))
+	s.routes(e.Group("/api/v1", private, middleware.GzipWithConfig(middleware.GzipConfig{Level: gzip.BestSpeed,
+		MinLength: smallest, Skipper: packedAlready})))
 	e.GET("/*", ui())
 	return e
 }

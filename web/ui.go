@@ -27,17 +27,20 @@ func ui() echo.HandlerFunc {
 		panic(err) // the folder is embedded under this name
 	}
 	index, missing := fs.ReadFile(files, "index.html")
+	held := &assets{files: files}
 	return func(c *echo.Context) error {
 		if missing != nil {
 			return c.String(http.StatusServiceUnavailable, "The user interface is not built. Run: make build\n")
 		}
 		name := strings.TrimPrefix(path.Clean(c.Request().URL.Path), "/")
 		if name != "" && name != "index.html" {
-			if info, err := fs.Stat(files, name); err == nil && !info.IsDir() {
+			if file, there := held.of(name); there {
 				if strings.HasPrefix(name, "assets/") { // their names carry a hash
 					c.Response().Header().Set("Cache-Control", "public, max-age=31536000, immutable")
+				} else {
+					c.Response().Header().Set("Cache-Control", "no-cache")
 				}
-				http.ServeFileFS(c.Response(), c.Request(), files, name)
+				file.send(c.Response(), c.Request())
 				return nil
 			}
 			if strings.HasPrefix(name, "assets/") {

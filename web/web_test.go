@@ -144,7 +144,8 @@ func TestTheSameSaveIsTheSameAnswer(t *testing.T) {
 	save := func(base int, title, id string, sent ...string) (*httptest.ResponseRecorder, web.PlanView) {
 		doc["title"] = title
 		var after web.PlanView
-		w := call(t, h, "PUT", reading, map[string]any{"base": base, "plan": doc, "label": "", "save": id, "sent": sent}, &after)
+		w := call(t, h, "PUT", reading, map[string]any{"base": base, "plan": doc, "label": "", "save": id,
+			"sent": sent}, &after)
 		return w, after
 	}
 	_, first := save(view.Revision, "One", "a")

@@ -16,6 +16,7 @@ import (
 
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/format/cell"
 )
 
 // The bounds of a table that is read.
@@ -296,7 +297,7 @@ func write[T any](k kind[T], list []T, unit length.Unit) ([]byte, error) {
 	for _, one := range list {
 		row := make([]string, len(k.columns))
 		for i, c := range k.columns {
-			row[i] = c.write(one, length.Style{Unit: unit})
+			row[i] = cell.Safe(c.write(one, length.Style{Unit: unit}))
 		}
 		if err := w.Write(row); err != nil {
 			return nil, err
@@ -425,7 +426,7 @@ func (t *table[T]) row(number int, record []string) {
 	var one T
 	before := len(t.problems)
 	for i, c := range t.order {
-		if err := c.read(&one, strings.TrimSpace(record[i]), t.unit); err != nil {
+		if err := c.read(&one, cell.Plain(strings.TrimSpace(record[i])), t.unit); err != nil {
 			t.fail(number, c.name, err.Error())
 		}
 	}

@@ -73,7 +73,7 @@ func TestWhatIsWrongIsNamedByRowAndColumn(t *testing.T) {
 		"a column unknown":         {"name,colour\nx,red\n", 1, "colour", "there is no such column"},
 		"a column twice":           {"name,name\nx,y\n", 1, "name", "twice"},
 		"a length that is none":    {"name,have\nink leaf,much\n", 2, "have", "much"},
-		"offcuts of one side":   {"name,odd\nx,5 in\n", 2, "odd", "is not an offcut"},
+		"offcuts of one side":      {"name,odd\nx,5 in\n", 2, "odd", "is not an offcut"},
 		"not a number of offcuts":  {"name,odd\nx,some x 5 x 5\n", 2, "odd", "is no number of pieces"},
 		"a price in words":         {"name,price\nx,cheap\n", 2, "price", "is no price"},
 		"washed, perhaps":          {"name,prewashed\nx,perhaps\n", 2, "prewashed", "is none of yes, no"},
@@ -194,4 +194,18 @@ func TestNotionsGoOutAndIn(t *testing.T) {
 		_, err := cupboardcsv.ReadNotions([]byte(c.text), length.Inches, none)
 		require.ErrorContains(t, err, c.says, name)
 	}
+}
+
+func TestANameThatLooksLikeAFormulaIsNone(t *testing.T) {
+	list := []plan.Cloth{{Name: "=1+1"}, {Name: "+1"}, {Name: "-moss"}, {Name: "@ink"}, {Name: "'tis"}, {Name: "'=x"}}
+	out, err := cupboardcsv.Write(list, length.Inches)
+	require.NoError(t, err)
+	for _, line := range strings.Split(strings.TrimSpace(string(out)), "\r\n")[1:] {
+		assert.NotContains(t, "=+-@", line[:1])
+	}
+	var names []string
+	for _, c := range read(t, string(out)) {
+		names = append(names, c.Name)
+	}
+	assert.Equal(t, []string{"=1+1", "+1", "-moss", "@ink", "'tis", "'=x"}, names)
 }

@@ -12,6 +12,7 @@ import (
 	"umschlag/core/answer"
 
 	"umschlag/core/length"
+	"umschlag/format/cell"
 )
 
 // Table is a header and its rows.
@@ -30,8 +31,8 @@ func (t Table) Write() ([]byte, error) {
 	}
 	for _, row := range t.Rows {
 		safe := make([]string, len(row))
-		for i, cell := range row {
-			safe[i] = plain(cell)
+		for i, text := range row {
+			safe[i] = cell.Safe(text)
 		}
 		if err := w.Write(safe); err != nil {
 			return nil, err
@@ -39,15 +40,6 @@ func (t Table) Write() ([]byte, error) {
 	}
 	w.Flush()
 	return b.Bytes(), w.Error()
-}
-
-// plain keeps a text from being taken for a formula where a table is opened: one that begins
-// like a formula gets an apostrophe in front.
-func plain(cell string) string {
-	if cell != "" && strings.ContainsRune("=+-@\t\r", rune(cell[0])) {
-		return "'" + cell
-	}
-	return cell
 }
 
 // exact is a length with its unit, such as 16 1/2 in.
