@@ -4,7 +4,6 @@ go 1.26.8
 
 require (
 	codeberg.org/go-pdf/fpdf v0.12.0
-	github.com/disintegration/imaging v1.6.2
 	github.com/evanphx/json-patch/v5 v5.9.11
 	github.com/gofrs/flock v0.13.2
 	github.com/invopop/jsonschema v0.14.0

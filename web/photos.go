@@ -1,6 +1,7 @@
 package web
 
 import (
+	"context"
 	"io"
 	"net/http"
 	"strings"
@@ -27,13 +28,24 @@ func large(c *echo.Context) bool {
 	return c.Request().Method == http.MethodPost && (path == photosPath || path == workshopPath)
 }
 
+// taken is a picture read in, of which no more are unpacked at once than there are cores.
+func (s *server) taken(ctx context.Context, data []byte) (photo.Photo, error) {
+	select {
+	case s.unpacking <- struct{}{}:
+		defer func() { <-s.unpacking }()
+		return photo.Read(data)
+	case <-ctx.Done():
+		return photo.Photo{}, ctx.Err()
+	}
+}
+
 // addPhoto takes a picture in, without what the camera wrote beside it.
 func (s *server) addPhoto(c *echo.Context) error {
 	data, err := io.ReadAll(io.LimitReader(c.Request().Body, photo.MostBytes+1))
 	if err != nil {
 		return err
 	}
-	p, err := photo.Read(data)
+	p, err := s.taken(c.Request().Context(), data)
 	if err != nil {
 		return echo.NewHTTPError(http.StatusBadRequest, sentence(err.Error()))
 	}

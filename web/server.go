@@ -10,6 +10,7 @@ import (
 	"log/slog"
 	"net"
 	"net/http"
+	"runtime"
 	"time"
 
 	"github.com/labstack/echo/v5"
@@ -40,17 +41,20 @@ type Config struct {
 }
 
 type server struct {
-	seams    pastSeams
-	searches searches
-	bench    *bench.Bench
-	store    *store.Store
-	log      *slog.Logger
-	now      func() time.Time
+	seams pastSeams
+	// unpacking holds a place for each picture that may be unpacked at once.
+	unpacking chan struct{}
+	searches  searches
+	bench     *bench.Bench
+	store     *store.Store
+	log       *slog.Logger
+	now       func() time.Time
 }
 
 // New returns the handler of the whole app.
 func New(cfg Config) http.Handler {
-	s := &server{store: cfg.Store, log: cfg.Log, now: cfg.Now, bench: cfg.Bench}
+	s := &server{store: cfg.Store, log: cfg.Log, now: cfg.Now, bench: cfg.Bench,
+		unpacking: make(chan struct{}, runtime.GOMAXPROCS(0))}
 	if s.bench == nil {
 		s.bench = standIns()
 	}

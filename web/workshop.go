@@ -1,13 +1,13 @@
 package web
 
 import (
+	"errors"
 	"fmt"
 	"io"
 	"net/http"
 
 	"github.com/labstack/echo/v5"
 
-	"umschlag/format/photo"
 	"umschlag/format/planfile"
 	"umschlag/format/workshopfile"
 	"umschlag/store"
@@ -38,6 +38,10 @@ func (s *server) bringWorkshop(c *echo.Context) error {
 		return err
 	}
 	w, err := workshopfile.Read(data)
+	var fault *workshopfile.Fault
+	if errors.As(err, &fault) {
+		return planfile.Problems{{Path: fault.Path, Text: sentence(fault.Text) + " Nothing was brought in."}}
+	}
 	if err != nil {
 		return echo.NewHTTPError(http.StatusBadRequest, sentence(err.Error())+" Nothing was brought in.")
 	}
@@ -51,7 +55,7 @@ func (s *server) bringWorkshop(c *echo.Context) error {
 		return err
 	}
 	for n, p := range w.Photos {
-		again, err := photo.Read(p.JPEG)
+		again, err := s.taken(c.Request().Context(), p.JPEG)
 		if err != nil {
 			return planfile.Problems{{Path: fmt.Sprintf("photos/%d.jpg", n), Text: sentence(err.Error())}}
 		}

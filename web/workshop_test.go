@@ -101,6 +101,8 @@ func TestAWorkshopThatIsWrongBringsNothingIn(t *testing.T) {
 			`"gone" is not in the file`},
 		"a photo is missing": {changed(t, data, func(w *workshopfile.Workshop) { w.Log[0].Photos = []int{9} }),
 			"photo 9 is not in the file"},
+		"an id that leads elsewhere": {changed(t, data,
+			func(w *workshopfile.Workshop) { w.Plans[0].ID = "../../x" }), "plans/0"},
 		"a photo is none": {changed(t, data, func(w *workshopfile.Workshop) {
 			w.Photos = map[int]workshopfile.Photo{4: {JPEG: []byte("no picture")}}
 		}), "photos/4.jpg"},

@@ -62,15 +62,22 @@ func TestALargePictureIsMadeSmaller(t *testing.T) {
 	assert.Equal(t, []int{1600, 400}, []int{p.Width, p.Height})
 }
 
-// held is a JPEG with what a camera writes beside it: that it was held upright, and a
-// place. Exif 2.3: tag 0x0112 is the orientation, 0x8825 points to the place.
-func held(t *testing.T, img image.Image) []byte {
+// held is a JPEG with what a camera writes beside it: how it was held, and a place, in either
+// order of bytes. Exif 2.3: tag 0x0112 is the orientation, 0x8825 points to the place.
+func held(t *testing.T, img image.Image, how uint16, little bool) []byte {
 	t.Helper()
 	plain := encoded(t, func(b *bytes.Buffer) error { return jpeg.Encode(b, img, nil) })
 	var tiff bytes.Buffer
-	tiff.WriteString("MM\x00\x2a\x00\x00\x00\x08\x00\x02")
-	for _, tag := range [][]uint16{{0x0112, 3, 0, 1, 6, 0}, {0x8825, 4, 0, 1, 0, 38}} {
-		require.NoError(t, binary.Write(&tiff, binary.BigEndian, tag))
+	if little {
+		tiff.WriteString("II\x2a\x00\x08\x00\x00\x00\x02\x00")
+		for _, tag := range [][]uint16{{0x8825, 4, 1, 0, 38, 0}, {0x0112, 3, 1, 0, how, 0}} {
+			require.NoError(t, binary.Write(&tiff, binary.LittleEndian, tag))
+		}
+	} else {
+		tiff.WriteString("MM\x00\x2a\x00\x00\x00\x08\x00\x02")
+		for _, tag := range [][]uint16{{0x0112, 3, 0, 1, how, 0}, {0x8825, 4, 0, 1, 0, 38}} {
+			require.NoError(t, binary.Write(&tiff, binary.BigEndian, tag))
+		}
 	}
 	tiff.WriteString("\x00\x00\x00\x00GPS 52.5 13.4")
 	body := append([]byte("Exif\x00\x00"), tiff.Bytes()...)
@@ -80,7 +87,7 @@ func held(t *testing.T, img image.Image) []byte {
 }
 
 func TestItIsTurnedAsItWasHeldAndItsPlaceIsNotKept(t *testing.T) {
-	data := held(t, halves(40, 20))
+	data := held(t, halves(40, 20), 6, false)
 	require.Contains(t, string(data), "GPS 52.5")
 	p, err := photo.Read(data)
 	require.NoError(t, err)
@@ -91,6 +98,66 @@ func TestItIsTurnedAsItWasHeldAndItsPlaceIsNotKept(t *testing.T) {
 	assert.Greater(t, r, b, "its left half is on top now")
 	assert.NotContains(t, string(p.JPEG), "GPS")
 	assert.NotContains(t, string(p.JPEG), "Exif")
+}
+
+// quarters is a picture of four colours: red and green above blue and black.
+func quarters(w, h int) image.Image {
+	img := image.NewNRGBA(image.Rect(0, 0, w, h))
+	for x := range w {
+		for y := range h {
+			img.Set(x, y, [2][2]color.NRGBA{{{R: 255, A: 255}, {G: 255, A: 255}},
+				{{B: 255, A: 255}, {A: 255}}}[2*y/h][2*x/w])
+		}
+	}
+	return img
+}
+
+func TestEveryWayACameraIsHeld(t *testing.T) {
+	name := func(c color.Color) string {
+		r, g, b, _ := c.RGBA()
+		switch {
+		case max(r, g, b) < 0x4000:
+			return "black"
+		case r > g && r > b:
+			return "red"
+		case g > b:
+			return "green"
+		}
+		return "blue"
+	}
+	// What is seen in the upper left and in the upper right. Exif 2.3, 4.6.4 A, tag 274: which side of the scene row 0
+	// and column 0 are.
+	for how, seen := range map[uint16][2]string{1: {"red", "green"}, 2: {"green", "red"}, 3: {"black", "blue"},
+		4: {"blue", "black"}, 5: {"red", "blue"}, 6: {"blue", "red"}, 7: {"black", "green"}, 8: {"green", "black"},
+		0: {"red", "green"}, 9: {"red", "green"}} {
+		for _, little := range []bool{false, true} {
+			p, err := photo.Read(held(t, quarters(64, 32), how, little))
+			require.NoError(t, err)
+			img, err := jpeg.Decode(bytes.NewReader(p.JPEG))
+			require.NoError(t, err)
+			assert.Equal(t, seen, [2]string{name(img.At(4, 4)), name(img.At(p.Width-5, 4))}, "%d", how)
+			assert.Equal(t, how >= 5 && how <= 8, p.Height > p.Width, "%d", how)
+		}
+	}
+}
+
+func TestWhatShowsThroughIsWhite(t *testing.T) {
+	p, err := photo.Read(encoded(t, func(b *bytes.Buffer) error { return png.Encode(b, image.NewNRGBA(image.Rect(0, 0, 9, 9))) }))
+	require.NoError(t, err)
+	assert.Equal(t, "#ffffff", p.Average)
+}
+
+// What unpacks to far more than it is, and files of other formats than are offered, are refused before they are read.
+func TestAPictureThatIsNearlyEmptyIsNotUnpacked(t *testing.T) {
+	empty := encoded(t, func(b *bytes.Buffer) error {
+		return png.Encode(b, image.NewPaletted(image.Rect(0, 0, 7000, 8000),
+			color.Palette{color.Black, color.White}))
+	})
+	require.Less(t, len(empty), 20_000)
+	_, err := photo.Read(empty)
+	require.ErrorContains(t, err, "hardly anything in them")
+	_, err = photo.Read([]byte("II\x2a\x00\x08\x00\x00\x00\x00\x00"))
+	require.ErrorContains(t, err, "choose a JPEG, PNG or GIF file")
 }
 
 func TestWhatIsNoPictureIsRefused(t *testing.T) {
@@ -146,12 +213,14 @@ func header(w, h uint32) []byte {
 	return binary.BigEndian.AppendUint32(out, crc32.ChecksumIEEE(body))
 }
 
-// Sixty million dots are read, one more is not, whichever way they lie; the picture is not unpacked to know it.
+// Four million dots are read whatever they take, and sixty million at most, whichever way they lie; the picture is not
+// unpacked to know it.
 func TestHowManyDotsAreRead(t *testing.T) {
 	for _, c := range []struct {
 		w, h uint32
 		says string
-	}{{7_500, 8_000, "damaged"}, {60_000_000, 1, "damaged"}, {60_000_001, 1, "up to 60 million"},
+	}{{2_000, 2_000, "damaged"}, {4_000_000, 1, "damaged"}, {4_000_001, 1, "hardly anything"},
+		{60_000_000, 1, "hardly anything"}, {60_000_001, 1, "up to 60 million"},
 		{1, 60_000_001, "up to 60 million"}, {65_000, 65_000, "65000 × 65000 dots"}} {
 		_, err := photo.Read(header(c.w, c.h))
 		assert.ErrorContains(t, err, c.says, "%d × %d", c.w, c.h)

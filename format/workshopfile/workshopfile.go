@@ -27,7 +27,9 @@ const (
 	MostBytes   = 256 << 20
 	mostFiles   = 5_000
 	mostPicture = 16 << 20
-	mostText    = 128 << 20
+	mostText    = 64 << 20
+	// mostUnpacked is what all files of it make together.
+	mostUnpacked = MostBytes
 )
 
 // Workshop is all that is kept. Documents are as they are stored.
@@ -146,19 +148,31 @@ func Read(data []byte) (Workshop, error) {
 	if err != nil {
 		return w, errors.New("the file is no workshop: it is not a zip, or its end is missing")
 	}
+	tooMuch := fmt.Errorf("what is in the file makes more than %d MB; it is no workshop that this app wrote", mostUnpacked>>20)
+	var says uint64
+	for _, f := range z.File {
+		says += min(f.UncompressedSize64, 1<<40)
+	}
+	if says > mostUnpacked {
+		return w, tooMuch
+	}
 	if len(z.File) > mostFiles {
 		return w, fmt.Errorf("the file holds %d files; up to %d are read", len(z.File), mostFiles)
 	}
 	w.Photos = map[int]Photo{}
-	seen := false
+	seen, left := false, int64(mostUnpacked)
 	for _, f := range z.File {
+		if left <= 0 {
+			return w, tooMuch
+		}
 		number, isPicture := strings.CutPrefix(f.Name, "photos/")
 		switch {
 		case f.Name == "workshop.json":
-			text, err := content(f, mostText)
+			text, err := content(f, min(mostText, left))
 			if err != nil {
 				return w, err
 			}
+			left -= int64(len(text))
 			if err := w.decode(text); err != nil {
 				return w, err
 			}
@@ -168,10 +182,11 @@ func Read(data []byte) (Workshop, error) {
 			if err != nil || n < 1 {
 				return w, fmt.Errorf("%s is no number of a photo", f.Name)
 			}
-			jpeg, err := content(f, mostPicture)
+			jpeg, err := content(f, min(mostPicture, left))
 			if err != nil {
 				return w, err
 			}
+			left -= int64(len(jpeg))
 			w.Photos[n] = Photo{JPEG: jpeg}
 		case strings.HasSuffix(f.Name, "/"):
 		default:
@@ -181,7 +196,7 @@ func Read(data []byte) (Workshop, error) {
 	if !seen {
 		return w, errors.New("the file is no workshop: workshop.json is missing in it")
 	}
-	return w, nil
+	return w, w.judge()
 }
 
 func (w *Workshop) decode(text []byte) error {
