@@ -2,29 +2,12 @@ import { replaceEqualDeep } from "@tanstack/react-query";
 import type { Brief, Chosen, PlanView, Reckoning } from "../api/api.gen";
 import { ApiError, ask, Unreachable } from "../api/client";
 import type { Plan } from "../api/plan.gen";
+import { type Asked, type Change, type Choice, said } from "./change";
 import { keyed } from "./keys";
 import { patched } from "./patch";
 import { differences, put } from "./path";
 import { drawable, fresh, type Saving, type Shown, type State, seen, shownOf, viewOf } from "./state";
 import { keepUnsaved, saveId, type Unsaved } from "./unsaved";
-
-/** What becomes of what a change spoils: it is done again, or stays as it is. */
-type Choice = "again" | "stays";
-
-/** A change on its way to the disk, with what becomes of what it spoils where that was asked. */
-interface Change {
-  plan: Plan;
-  label: string;
-  spoils?: Choice;
-  /** The id of its save, once it was sent. */
-  save?: string;
-}
-
-/** What waits until it is said what becomes of what it spoils: a change, or a revision to go back to. */
-type Asked = { change: Change } | { restore: number };
-
-/** What the server says of a save that it could not keep. */
-const said = ({ problem }: ApiError) => `${problem.title}. ${problem.detail}`;
 
 /**
  * The editing of one plan: every change shows at once, is saved in order, and
