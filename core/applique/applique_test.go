@@ -3,6 +3,7 @@ package applique_test
 import (
 	"fmt"
 	"math"
+	"math/rand/v2"
 	"strings"
 	"testing"
 
@@ -34,7 +35,9 @@ func laid(t *testing.T, shapes ...plan.Shape) []applique.Layer {
 	t.Helper()
 	placed, found := applique.Place(face(shapes...))
 	require.Empty(t, found)
-	return applique.Lay(placed)
+	layers, followed := applique.Lay(placed)
+	require.True(t, followed)
+	return layers
 }
 
 func ground() applique.Ground {
@@ -323,7 +326,8 @@ func TestVisibleEdgesAgainstAnotherLibrary(t *testing.T) {
 		}
 		placed, found := applique.Place(face(shapes...))
 		require.Empty(t, found)
-		layers := applique.Lay(placed)
+		layers, followed := applique.Lay(placed)
+		require.True(t, followed)
 		above := geom.Geometry{}
 		for i := len(layers) - 1; i >= 0; i-- {
 			p := polygon(t, layers[i])
@@ -353,6 +357,34 @@ func overlapping(n int) []applique.Placed {
 	}
 	placed, _ := applique.Place(face(shapes...))
 	return placed
+}
+
+// crossing are shapes whose outlines cross themselves and each other everywhere.
+func crossing(t *testing.T, shapes, points int) []applique.Placed {
+	r := rand.New(rand.NewPCG(7, 4))
+	var list []plan.Shape
+	for i := range shapes {
+		drawn := "M"
+		for range points {
+			drawn += fmt.Sprintf(" %d %d", r.IntN(100), r.IntN(100))
+		}
+		x := length.Length(i%4) * in
+		list = append(list, plan.Shape{Shape: drawn + "Z", Cloth: "B", Width: 12 * in, At: plan.At{Left: &x, Top: &x}})
+	}
+	placed, found := applique.Place(face(list...))
+	require.False(t, found.Stopped())
+	return placed
+}
+
+// Two hundred shapes are followed wherever they overlap; outlines that cross themselves everywhere only
+// while that comes to an end.
+func TestWhatCrossesEverywhereIsNotFollowed(t *testing.T) {
+	_, followed := applique.Lay(overlapping(200))
+	assert.True(t, followed)
+	_, followed = applique.Lay(crossing(t, 4, 50))
+	assert.True(t, followed)
+	_, followed = applique.Lay(crossing(t, 40, 100))
+	assert.False(t, followed)
 }
 
 // Two hundred shapes that overlap, and a tenth of them for the ratio.

@@ -63,8 +63,8 @@ type Layer struct {
 // Lay finds what shows of each shape, the lowest first. An edge is split wherever it
 // meets another shape; a piece is covered when its middle lies in a patch above it or on
 // that patch's edge. What is left is the edge less the patches above: a boolean
-// difference.
-func Lay(placed []Placed) []Layer {
+// difference. ok is false where the outlines meet in more places than are followed; then nothing is known of them.
+func Lay(placed []Placed) (found []Layer, ok bool) {
 	layers := make([]Layer, len(placed))
 	for i, p := range placed {
 		l := Layer{Placed: p, lines: p.Path.Flat(Tolerance)}
@@ -74,7 +74,7 @@ func Lay(placed []Placed) []Layer {
 		}
 		layers[i] = l
 	}
-	c := arrangement{layers: layers, on: make([][]bool, len(layers))}
+	c := arrangement{layers: layers, on: make([][]bool, len(layers)), left: mostCompared}
 	for i := range layers {
 		c.on[i] = make([]bool, len(layers))
 	}
@@ -86,14 +86,20 @@ func Lay(placed []Placed) []Layer {
 		c.laps(i)
 		c.thin(i)
 	}
-	return layers
+	return layers, c.left >= 0
 }
+
+// mostCompared is how many sides of outlines are looked at for one face. Drawings of motifs take a thousandth of it;
+// outlines that cross each other and themselves everywhere would take hours.
+const mostCompared = 60_000_000
 
 // arrangement is all layers with what is known of how they lie on each other.
 type arrangement struct {
 	layers []Layer
 	// on[i][k] tells that layer i and a lower layer k overlap.
 	on [][]bool
+	// left of the sides that may be looked at; below 0 nothing more is.
+	left int
 }
 
 // around are the patches whose boxes meet that of layer i.
@@ -128,8 +134,9 @@ func (c *arrangement) edge(i int) {
 			near[n].touched = true // nothing is known of a new line
 		}
 		for k := range line.Sides() {
-			a, b := line.Side(k)
-			c.side(i, near, a, b, &w)
+			if a, b := line.Side(k); c.left >= 0 {
+				c.side(i, near, a, b, &w)
+			}
 		}
 		l.Edge = append(l.Edge, w.done(line.Closed)...)
 	}
@@ -157,6 +164,7 @@ func (c *arrangement) side(i int, others []neighbour, a, b shape.Point, w *walk)
 	cuts := append(w.cuts[:0], 0, 1)
 	for n := range others {
 		o, before := &others[n], others[n].touched
+		c.left -= 1 + o.region.Beside(min(a.Y, b.Y), max(a.Y, b.Y))
 		cuts, o.touched = o.region.Cuts(cuts, a, b, near)
 		o.ask = before || o.touched
 	}
@@ -164,7 +172,7 @@ func (c *arrangement) side(i int, others []neighbour, a, b shape.Point, w *walk)
 	slices.Sort(cuts)
 	long := math.Hypot(b.X-a.X, b.Y-a.Y)
 	at := func(t float64) shape.Point { return shape.Point{X: a.X + (b.X-a.X)*t, Y: a.Y + (b.Y-a.Y)*t} }
-	for n := 1; n < len(cuts); n++ {
+	for n := 1; n < len(cuts) && c.left >= 0; n++ {
 		from, to := cuts[n-1], cuts[n]
 		if (to-from)*long < sliver && to < 1 {
 			cuts[n] = from // it goes with the next
@@ -190,6 +198,7 @@ func (c *arrangement) judge(i int, others []neighbour, mid shape.Point, long flo
 		o := &others[n]
 		k := o.number
 		if o.ask {
+			c.left -= 2 * o.region.Beside(mid.Y, mid.Y)
 			o.inside, o.on = o.region.Holds(mid), o.touched && o.region.On(mid, near)
 		}
 		if o.inside {
@@ -302,7 +311,8 @@ func (c *arrangement) laps(i int) {
 func (c *arrangement) depth(over []int, p shape.Point) float64 {
 	deep := 0.0
 	for _, k := range over {
-		if r := c.layers[k].region; r != nil && r.Holds(p) {
+		if r := c.layers[k].region; c.left >= 0 && r != nil && r.Holds(p) {
+			c.left -= r.Beside(r.Box.Y1, r.Box.Y2)
 			deep = math.Max(deep, r.Gap(p))
 		}
 	}
@@ -340,6 +350,12 @@ func (c *arrangement) thin(i int) {
 			for j := range steps {
 				t := (float64(j) + 0.5) / float64(steps)
 				p := shape.Point{X: a.X + (b.X-a.X)*t, Y: a.Y + (b.Y-a.Y)*t}
+				if c.left < 0 {
+					return
+				}
+				for _, r := range over {
+					c.left -= 1 + r.Beside(p.Y-wide, p.Y+wide)
+				}
 				if run = narrow(over, p, in, wide, run, long/float64(steps)); run > tips*wide {
 					l.thin = &p
 					return

@@ -215,6 +215,8 @@ func TestShapesAreLaid(t *testing.T) {
 		{Key: "s", Shape: "circle", At: plan.At{Left: ptr(2 * in), Top: ptr(2 * in)}, Cloth: "C"}}}, plan.Piece{})
 	p, found := o.Of(front)
 	require.False(t, found.Stopped())
-	assert.Equal(t, applique.Lay(p.Face.Applied), p.Applied)
+	laid, followed := applique.Lay(p.Face.Applied)
+	assert.True(t, followed)
+	assert.Equal(t, laid, p.Applied)
 	assert.NotEmpty(t, p.Applied)
 }

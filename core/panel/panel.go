@@ -104,7 +104,13 @@ func (o Order) Of(piece cover.Piece) (Panel, finding.List) {
 		Up:     (chain.Top.Height.Total() - trimmed.Height.Total()) / 2}
 	out.Chain.Trimmed = piece.Trimmed(face.Finished)
 	out.Ways = o.ways(order)
-	out.Applied = applique.Lay(face.Applied)
+	var followed bool
+	if out.Applied, followed = applique.Lay(face.Applied); !followed {
+		found.Add(finding.Stop, "shape-many", path+"/face/applique", "The outlines of the shapes cross each other and "+
+			"themselves in more places than can be followed.", "Draw them simpler, so that no outline crosses itself, or "+
+			"leave some of them out.")
+		return Panel{}, found
+	}
 	lines := quilt.Order{Quilting: q.Quilting, Width: face.Finished.Width.Total(),
 		Height: face.Finished.Height.Total(),
 		Left:   body.Edges.Left.Width + out.Across, Above: body.Edges.Top.Width + out.Up,

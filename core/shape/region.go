@@ -68,6 +68,19 @@ func (r *Region) span(y1, y2 float64) (lo, hi int) {
 	return strip(y1), strip(y2)
 }
 
+// Beside is how many sides are looked at for what lies between two heights: what an answer costs.
+func (r *Region) Beside(y1, y2 float64) int {
+	if y1 > r.Box.Y2 || y2 < r.Box.Y1 {
+		return 0
+	}
+	lo, hi := r.span(y1, y2)
+	n := 0
+	for k := lo; k <= hi; k++ {
+		n += len(r.strips[k])
+	}
+	return n
+}
+
 // Area of its lines, holes taken off. Lines that cross themselves count what they wind
 // round twice.
 func (r *Region) Area() float64 { return r.area }

@@ -20,7 +20,7 @@ func shaped(t *testing.T, shapes ...plan.Shape) []work.Step {
 		Step: in / 8})
 	require.Empty(t, found)
 	o := order(4, 4, true)
-	o.Applied = applique.Lay(placed)
+	o.Applied, _ = applique.Lay(placed)
 	o.Cuts = append(o.Cuts, work.Cut{ID: "front.applique.0", Piece: "front", Shape: true})
 	return work.Steps(o)
 }

@@ -142,7 +142,8 @@ func TestEveryWayACameraIsHeld(t *testing.T) {
 }
 
 func TestWhatShowsThroughIsWhite(t *testing.T) {
-	p, err := photo.Read(encoded(t, func(b *bytes.Buffer) error { return png.Encode(b, image.NewNRGBA(image.Rect(0, 0, 9, 9))) }))
+	empty := image.NewNRGBA(image.Rect(0, 0, 9, 9))
+	p, err := photo.Read(encoded(t, func(b *bytes.Buffer) error { return png.Encode(b, empty) }))
 	require.NoError(t, err)
 	assert.Equal(t, "#ffffff", p.Average)
 }

@@ -94,7 +94,7 @@ func TestIdsMomentsAndFiguresAreJudged(t *testing.T) {
 			Plans:    []workshopfile.Plan{{ID: "van-cushion-2", Made: noon, Changed: noon, Doc: doc}},
 			Cloths:   []workshopfile.Named{{ID: 1, Name: "moss", Doc: doc}},
 			Samples:  []workshopfile.Sample{{ID: "three-strips", Doc: doc}},
-			Log:      []workshopfile.Entry{{Plan: "van-cushion-2", Finished: noon, Minutes: 9, Photos: []int{1}, Doc: doc}},
+			Log:      []workshopfile.Entry{{Plan: "van-cushion-2", Finished: noon, Minutes: 9, Doc: doc}},
 			Practice: []workshopfile.Practice{{Kind: "eighths", Tried: 3, Hit: 2, Run: 1}},
 			Photos:   map[int]workshopfile.Photo{1: {JPEG: []byte("x")}}}
 	}
@@ -127,7 +127,8 @@ func TestIdsMomentsAndFiguresAreJudged(t *testing.T) {
 
 // A small file that unpacks to a large one is refused by what it says of itself, before it is unpacked.
 func TestWhatUnpacksToTooMuchIsRefused(t *testing.T) {
-	files, nought := map[string]string{"workshop.json": `{"format":"umschlag/workshop/2"}`}, string(make([]byte, 15<<20))
+	files := map[string]string{"workshop.json": `{"format":"umschlag/workshop/2"}`}
+	nought := string(make([]byte, 15<<20))
 	for i := range 18 {
 		files[fmt.Sprintf("photos/%d.jpg", i+1)] = nought
 	}
