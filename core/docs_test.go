@@ -1,6 +1,7 @@
 package core_test
 
 import (
+	"encoding/json"
 	"fmt"
 	"go/ast"
 	"go/token"
@@ -95,4 +96,70 @@ func TestReferencesExist(t *testing.T) {
 		}
 	}
 	assert.Greater(t, references, 25)
+}
+
+// listed are the names in the first column of the tables of a page.
+func listed(t *testing.T, page string) map[string]bool {
+	data, err := os.ReadFile(page)
+	require.NoError(t, err)
+	out := map[string]bool{}
+	for _, line := range strings.Split(string(data), "\n") {
+		if cells := strings.Split(line, "|"); len(cells) > 2 {
+			for _, name := range strings.Split(cells[1], ",") {
+				out[strings.TrimSpace(name)] = true
+			}
+		}
+	}
+	return out
+}
+
+var direct = regexp.MustCompile(`(?m)^\t(\S+) v\S+$`)
+
+// TestWhatTheAppIsBuiltOnIsListed holds that every module and package the app names itself stands in the page of them.
+func TestWhatTheAppIsBuiltOnIsListed(t *testing.T) {
+	known := listed(t, "../docs/promises.md")
+	modules, err := os.ReadFile("../go.mod")
+	require.NoError(t, err)
+	names := direct.FindAllStringSubmatch(string(modules), -1)
+	require.NotEmpty(t, names)
+	for _, name := range names {
+		assert.True(t, known[name[1]], name[1])
+	}
+	for _, file := range []string{"../package.json", "../ui/package.json", "../e2e/package.json"} {
+		data, err := os.ReadFile(file)
+		require.NoError(t, err)
+		var packages struct {
+			Dependencies    map[string]string `json:"dependencies"`
+			DevDependencies map[string]string `json:"devDependencies"`
+		}
+		require.NoError(t, json.Unmarshal(data, &packages))
+		for _, list := range []map[string]string{packages.Dependencies, packages.DevDependencies} {
+			for name := range list {
+				assert.True(t, known[name], "%s: %s", file, name)
+			}
+		}
+	}
+}
+
+// TestWhatIsPromisedIsHeld holds that every test the page of promises names is there.
+func TestWhatIsPromisedIsHeld(t *testing.T) {
+	data, err := os.ReadFile("../docs/promises.md")
+	require.NoError(t, err)
+	var tests strings.Builder
+	require.NoError(t, filepath.WalkDir("..", func(path string, d os.DirEntry, err error) error {
+		if err == nil && d.IsDir() && d.Name() == "node_modules" {
+			return filepath.SkipDir
+		}
+		if err != nil || !strings.HasSuffix(path, "_test.go") {
+			return err
+		}
+		text, err := os.ReadFile(path)
+		tests.Write(text)
+		return err
+	}))
+	named := regexp.MustCompile("`(Test[A-Za-z]+)`").FindAllStringSubmatch(string(data), -1)
+	require.NotEmpty(t, named)
+	for _, name := range named {
+		assert.Contains(t, tests.String(), "func "+name[1]+"(t *testing.T)")
+	}
 }

@@ -73,12 +73,12 @@ func private(next echo.HandlerFunc) echo.HandlerFunc {
 }
 
 // accessKey asks for the key as the password of any user name, but for the
-// sign of life.
-func accessKey(key string) echo.MiddlewareFunc {
+// sign of life; wrong ones are slowed down.
+func accessKey(key string, of *strangers) echo.MiddlewareFunc {
 	return middleware.BasicAuthWithConfig(middleware.BasicAuthConfig{
 		Skipper: func(c *echo.Context) bool { return c.Request().URL.Path == healthPath },
-		Validator: func(_ *echo.Context, _, password string) (bool, error) {
-			return subtle.ConstantTimeCompare([]byte(password), []byte(key)) == 1, nil
+		Validator: func(c *echo.Context, _, password string) (bool, error) {
+			return of.judge(c, subtle.ConstantTimeCompare([]byte(password), []byte(key)) == 1)
 		},
 	})
 }

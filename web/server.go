@@ -65,13 +65,13 @@ func New(cfg Config) http.Handler {
 	e.Logger = cfg.Log
 	e.HTTPErrorHandler = s.fail
 	e.Use(middleware.Recover())
+	e.Use(secureHeaders)
 	e.Use(guardHost(cfg.Hosts))
 	e.Use(guardOrigin())
-	e.Use(secureHeaders)
 	e.Use(middleware.BodyLimitWithConfig(middleware.BodyLimitConfig{LimitBytes: maxBody, Skipper: large}))
 	e.GET(healthPath, s.health)
 	if cfg.AccessKey != "" {
-		e.Use(accessKey(cfg.AccessKey))
+		e.Use(accessKey(cfg.AccessKey, newStrangers(s.now, cfg.Log)))
 	}
 	s.routes(e.Group("/api/v1", private, middleware.GzipWithConfig(middleware.GzipConfig{Level: gzip.BestSpeed,
 		MinLength: smallest, Skipper: packedAlready})))

@@ -365,6 +365,53 @@ func TestTheAccessKey(t *testing.T) {
 	assert.Equal(t, 200, ask("/healthz", ""))
 }
 
+// Keys that are guessed are slowed down: after ten wrong ones from an address not even the right one is looked at,
+// until time has passed; other addresses are not held up.
+func TestGuessingKeysIsSlow(t *testing.T) {
+	now := time.Date(2026, 3, 9, 12, 0, 0, 0, time.UTC)
+	h := app(t, func(c *web.Config) {
+		c.AccessKey, c.Now = "correct horse", func() time.Time { return now }
+	})
+	ask := func(from, password string) *httptest.ResponseRecorder {
+		r := httptest.NewRequestWithContext(t.Context(), "GET", "http://localhost/api/v1/plans", nil)
+		r.RemoteAddr = from
+		r.SetBasicAuth("maker", password)
+		w := httptest.NewRecorder()
+		h.ServeHTTP(w, r)
+		return w
+	}
+	for i := range 10 {
+		assert.Equal(t, 401, ask("10.0.0.7:1000", fmt.Sprint("guess ", i)).Code)
+	}
+	held := ask("10.0.0.7:2000", "correct horse")
+	assert.Equal(t, 429, held.Code)
+	assert.Contains(t, held.Body.String(), "Wait a minute")
+	assert.NotEmpty(t, held.Header().Get("Retry-After"))
+	assert.Equal(t, 200, ask("10.0.0.8:1000", "correct horse").Code)
+	now = now.Add(time.Minute)
+	assert.Equal(t, 200, ask("10.0.0.7:3000", "correct horse").Code, "as it says")
+}
+
+func TestRefusalsCarryTheSafetyHeadersToo(t *testing.T) {
+	h := app(t)
+	for code, ask := range map[int]func(r *http.Request){
+		http.StatusMisdirectedRequest: func(r *http.Request) { r.Host = "evil.example" },
+		http.StatusForbidden: func(r *http.Request) {
+			r.Method = "POST"
+			r.Header.Set("Origin", "http://evil.example")
+			r.Header.Set("Sec-Fetch-Site", "cross-site")
+		},
+	} {
+		r := httptest.NewRequestWithContext(t.Context(), "GET", "http://localhost/api/v1/plans", nil)
+		ask(r)
+		w := httptest.NewRecorder()
+		h.ServeHTTP(w, r)
+		assert.Equal(t, code, w.Code)
+		assert.Equal(t, "nosniff", w.Header().Get("X-Content-Type-Options"))
+		assert.Contains(t, w.Header().Get("Content-Security-Policy"), "default-src 'none'")
+	}
+}
+
 func TestListeningBeyondThisMachineNeedsAKey(t *testing.T) {
 	_, err := web.Listen(t.Context(), "0.0.0.0:0", "")
 	require.ErrorContains(t, err, "access key")

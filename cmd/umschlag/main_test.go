@@ -2,6 +2,7 @@ package main
 
 import (
 	"bytes"
+	"context"
 	"encoding/json"
 	"os"
 	"path/filepath"
@@ -60,6 +61,18 @@ func TestReckonCodes(t *testing.T) {
 	}
 	_, err = execute(t, "", "reckon", "nothing.json")
 	assert.Error(t, err)
+}
+
+func TestReckoningStopsWhenItIsAskedTo(t *testing.T) {
+	ctx, stop := context.WithCancel(t.Context())
+	started, end := make(chan struct{}), make(chan struct{})
+	defer close(end)
+	go func() { <-started; stop() }()
+	_, err := unless(ctx, func() (int, error) { close(started); <-end; return 1, nil })
+	require.ErrorIs(t, err, context.Canceled)
+	n, err := unless(t.Context(), func() (int, error) { return 2, nil })
+	require.NoError(t, err)
+	assert.Equal(t, 2, n)
 }
 
 func TestBackup(t *testing.T) {

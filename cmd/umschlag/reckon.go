@@ -1,6 +1,7 @@
 package main
 
 import (
+	"context"
 	"encoding/json"
 	"fmt"
 	"io"
@@ -8,6 +9,7 @@ import (
 
 	"github.com/spf13/cobra"
 
+	"umschlag/core/answer"
 	"umschlag/core/finding"
 	"umschlag/format/planfile"
 )
@@ -22,7 +24,7 @@ func reckonCommand() *cobra.Command {
 			if err != nil {
 				return err
 			}
-			r, err := planfile.Remedied(data, nil)
+			r, err := unless(cmd.Context(), func() (answer.Reckoning, error) { return planfile.Remedied(data, nil) })
 			if err != nil {
 				return fmt.Errorf("%s: %w", args[0], err)
 			}
@@ -37,6 +39,26 @@ func reckonCommand() *cobra.Command {
 			}
 			return nil
 		}}
+}
+
+// unless does the work, and leaves it where it stands when it is asked to stop.
+func unless[T any](stop context.Context, work func() (T, error)) (T, error) {
+	type done struct {
+		out T
+		err error
+	}
+	ended := make(chan done, 1)
+	go func() {
+		out, err := work()
+		ended <- done{out, err}
+	}()
+	select {
+	case d := <-ended:
+		return d.out, d.err
+	case <-stop.Done():
+		var none T
+		return none, stop.Err()
+	}
 }
 
 // readInput reads a little more than the largest plan, so that a larger file is
