@@ -9,7 +9,7 @@ import { isPressed, PressView, turns } from "../sheet/Press";
 import { Sheet } from "../sheet/Sheet";
 import { shapesAt } from "../sheet/shapesAt";
 import { LyingPieces } from "./LyingPieces";
-import { aboutsOf, apartAt, momentOf } from "./moment";
+import { aboutsOf, apartAt, asItIs, momentOf } from "./moment";
 
 /** The pieces of a join, with nothing but its seam marked on them. */
 export function JoinDrawing({ join, reckoning, cloths }: { join: number; reckoning: Reckoning; cloths: unknown }) {
@@ -59,10 +59,11 @@ const nothing: ReadonlySet<string> = new Set();
 export function StepDrawing({ step, reckoning, cloths }: { step: Step; reckoning: Reckoning; cloths: unknown }) {
   const { id } = usePlan();
   const sewnOn = reckoning.fittings.find((f) => step.fitting === f.index + 1);
-  const piece = reckoning.pieces.find((p) => p.name === step.piece) ?? reckoning.pieces[0];
-  if (!piece) return null;
+  const planned = reckoning.pieces.find((p) => p.name === step.piece) ?? reckoning.pieces[0];
+  if (!planned) return null;
+  const now = momentOf(step, reckoning.steps, planned);
+  const piece = asItIs(planned, now);
   const box = extent(piece);
-  const now = momentOf(step, reckoning.steps, piece);
   const apart = apartAt(now, piece.cells, aboutsOf(reckoning.cuts));
   const about = step.cells && new Set(step.cells.map((i) => piece.cells[i]));
   const lines = piece.quilting?.lines ?? [];

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import type { Cell, Step } from "../api/api.gen";
 import { pieceOf } from "../test/piece";
-import { aboutsOf, apartAt, momentOf } from "./moment";
+import { aboutsOf, apartAt, asItIs, momentOf } from "./moment";
 
 const step = (id: string, more: Partial<Step> = {}): Step => ({
   id,
@@ -92,4 +92,31 @@ test("the strips of one border are not those of another", () => {
     { id: "front.border.1.side", about: { role: "border-first", of: "p2b1", ring: 1, part: "p2" } },
   ]);
   expect(apartAt(at("border.1.run"), cells, other)[4]).not.toEqual([0, 0]);
+});
+
+test("what was trimmed off is gone after, and a cover turned out hides its seams", () => {
+  const square = (by: number) => [
+    { x: 0 - by, y: 0 - by, bulge: 0 },
+    { x: 40 + by, y: 0 - by, bulge: 0 },
+    { x: 40 + by, y: 40 + by, bulge: 0 },
+    { x: 0 - by, y: 40 + by, bulge: 0 },
+  ];
+  const piece = { ...pieceOf({}), outline: square(0), trimmed_outline: square(1), cut_outline: square(3) };
+  const way = [
+    ...steps,
+    step("trim", { stage: "quilt", about: { role: "trim" } }),
+    step("measure", { stage: "quilt", about: { role: "measure-front" } }),
+    step("turn", { stage: "close", about: { role: "turn" } }),
+    step("inspect", { stage: "close", about: { role: "inspect" } }),
+  ];
+  const at = (id: string) => {
+    const one = way.find((s) => s.id === id) as Step;
+    const { cut_outline, trimmed_outline } = asItIs(piece, momentOf(one, way, piece));
+    return [cut_outline[0]?.x, trimmed_outline[0]?.x];
+  };
+  expect(at("quilt")).toEqual([-3, -1]);
+  expect(at("trim")).toEqual([-3, -1]);
+  expect(at("measure")).toEqual([-1, -1]);
+  expect(at("turn")).toEqual([0, 0]);
+  expect(at("inspect")).toEqual([0, 0]);
 });

@@ -16,6 +16,9 @@ export interface Moment {
   /** What lies inside its borders is quilted, or all of it; and borders that are quilted by themselves. */
   quilted: boolean;
   bordersQuilted: boolean;
+  /** It was trimmed to its size before, and the cover is turned right side out. */
+  trimmed: boolean;
+  turnedOut: boolean;
 }
 
 /** What is sewn of a piece once a step is done, all before it in working order too. */
@@ -40,7 +43,18 @@ export function momentOf(step: Step, steps: Step[], piece: Piece): Moment {
         !steps.some((s, i) => i > at && s.piece === piece.name && s.act === "border")),
     quilted: its.some((s) => s.act === "quilt"),
     bordersQuilted: its.some((s) => s.act === "quilt" && (!piece.quilting?.after || s.about.role === "quilt-borders")),
+    trimmed: its.some((s) => s !== step && trims.has(s.about.role)),
+    turnedOut: steps.some((s, i) => i <= at && turns.has(s.about.role)),
   };
+}
+
+const trims = new Set(["trim", "trim-panel"]);
+const turns = new Set(["turn", "try"]); // a hood is turned when it is tried on
+
+/** A piece with no more round it than there is: what was trimmed off is gone, and a cover turned out hides its seams. */
+export function asItIs(piece: Piece, now: Moment): Piece {
+  if (now.turnedOut) return { ...piece, cut_outline: piece.outline, trimmed_outline: piece.outline };
+  return now.trimmed ? { ...piece, cut_outline: piece.trimmed_outline } : piece;
 }
 
 /** What the cells of a reckoning are about: as the cuts they are of. */
