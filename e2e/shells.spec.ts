@@ -125,6 +125,43 @@ async function sewThrough(page: Page, workshop: Server) {
   expect(Object.keys(plan.progress.cut)).toHaveLength(reckoning.cuts.length);
 }
 
+test("what is pressed right after typing does not move away from under the press", async ({ page, workshop }) => {
+  await open(page, workshop.url);
+  await page.getByRole("combobox", { name: "What is to be covered" }).selectOption("appliance");
+  for (const [label, size] of [
+    ["Length of the box", "12"],
+    ["Depth of the box", "8"],
+    ["Height of the box", "7"],
+  ] as const)
+    await put(page, label, size);
+  await page.getByRole("button", { name: "Plan this cover" }).click();
+  await page.getByRole("combobox", { name: "Kind of hood" }).selectOption("skirt-hood");
+  await expect(page.getByRole("list", { name: "All cuts" })).toContainText("wall, sides");
+  await page.getByRole("link", { name: "Sew", exact: true }).click();
+  const done = page.getByRole("button", { name: "Done, next step" });
+  for (const next of [
+    "Cut the pieces",
+    "Sew walls to a ring",
+    "Finish the seam, walls to a ring",
+    "Sew top to front and back",
+  ]) {
+    await done.click();
+    await expect(page.getByRole("heading", { level: 1 })).toHaveText(next);
+  }
+  // What is typed stands in a line more once it is kept, and what is said of it in two.
+  await page.getByRole("textbox", { name: "Measured along the seam line" }).fill("12.55");
+  await done.hover();
+  const before = await done.boundingBox();
+  await page.mouse.down();
+  await expect(page.getByRole("textbox", { name: "Measured along the seam line" })).not.toBeFocused();
+  expect(await done.boundingBox()).toEqual(before);
+  await page.mouse.up();
+  await expect(page.getByRole("heading", { level: 1 })).toHaveText("Finish the seam, top to front and back");
+  await saved(page);
+  const { plan } = await stored(workshop, new URL(page.url()).pathname.split("/")[2] ?? "");
+  expect(plan.measured).toHaveLength(1);
+});
+
 test("the three hoods over one box, and a band that is already cut", async ({ page, demo }) => {
   await open(page, `${demo.url}/plans/label-printer-hood`);
   await expect(page.getByRole("note").filter({ hasText: "11/4″ short" })).toBeVisible();

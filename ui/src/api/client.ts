@@ -1,4 +1,5 @@
 import type { Refusal } from "./api.gen";
+import { unpressed } from "./press";
 
 /** An answer that is not the one asked for, with what the server says of it. */
 export class ApiError extends Error {
@@ -17,9 +18,10 @@ export class Unreachable extends Error {
 /** Asks the server; throws ApiError for its refusals and Unreachable without an answer. */
 export async function ask<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
   const response = await send(method, path, body, signal);
-  if (response.status === 204) return undefined as T;
-  if (!response.ok) throw await refusal(response);
-  return response.json();
+  const told = response.status === 204 ? undefined : response.ok ? await response.json() : await refusal(response);
+  await unpressed();
+  if (told instanceof ApiError) throw told;
+  return told as T;
 }
 
 /** Browsers let requests of up to 64 kB in all outlive their page. */

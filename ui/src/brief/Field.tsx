@@ -1,4 +1,5 @@
 import { type KeyboardEvent, useEffect, useId, useRef, useState } from "react";
+import { whenFree } from "../api/press";
 import { atHand, gone, type Reads } from "../devices/active";
 import { T } from "../words/T";
 
@@ -36,6 +37,7 @@ export function Field({ label, text, shown, judge, keep, drop, wrong, numeric, p
   const [draft, setDraft] = useState<string | null>(null);
   const [error, setError] = useState<string | null>(null);
   const [focused, setFocused] = useState(false);
+  const inside = useRef(false);
   const latest = useRef("");
   const keeping = useRef(false);
   const pause = useRef<ReturnType<typeof setTimeout>>(undefined);
@@ -128,12 +130,14 @@ export function Field({ label, text, shown, judge, keep, drop, wrong, numeric, p
           data-reads={reads}
           ref={place}
           onFocus={(e) => {
+            inside.current = true;
             setFocused(true);
             if (reads) atHand({ reads, label, take: (next) => taking.current(next), input: e.target });
             e.target.select();
           }}
           onBlur={() => {
-            setFocused(false);
+            inside.current = false;
+            whenFree(() => setFocused(inside.current)); // nothing moves away from under what is pressed instead
             void finish();
           }}
           onChange={(e) => {

@@ -2,6 +2,7 @@ import { replaceEqualDeep } from "@tanstack/react-query";
 import type { Brief, Chosen, PlanView, Reckoning } from "../api/api.gen";
 import { ApiError, ask, Unreachable } from "../api/client";
 import type { Plan } from "../api/plan.gen";
+import { whenFree } from "../api/press";
 import { type Asked, type Change, type Choice, said } from "./change";
 import { keyed } from "./keys";
 import { patched } from "./patch";
@@ -80,7 +81,9 @@ export class Session {
   private set(part: Partial<State>) {
     this.state = { ...this.state, ...part };
     this.onScreen = shownOf(this.state, this.onScreen);
-    for (const listener of this.listeners) listener();
+    whenFree(() => {
+      for (const listener of this.listeners) listener();
+    });
   }
 
   /** Shows a reckoning; what is as before keeps its identity and is not drawn again. */

@@ -4,6 +4,7 @@ import { Findings } from "../brief/Thread";
 import { meant, said } from "../brief/Value";
 import { usePlan } from "../plan/context";
 import { within } from "../plan/path";
+import { measuredAt } from "./measured";
 
 /** The fibre that fills a pad made at home, on the scale. */
 export function Filling() {
@@ -13,10 +14,11 @@ export function Filling() {
   const list = plan.measured ?? [];
   const index = list.findIndex((m) => m.gate === fibre.gate);
   const at = index < 0 ? list.length : index;
-  const filled = (text: string): Plan => {
-    const next = { ...list[index], gate: fibre.gate, weight: meant("count", text.replace(/\s*g$/, "")) as number };
-    return { ...plan, measured: index < 0 ? [...list, next] : list.map((m, i) => (i === index ? next : m)) };
-  };
+  const filled = (now: Plan, text: string): Plan =>
+    measuredAt(now, fibre.gate, (before) => ({
+      ...before,
+      weight: meant("count", text.replace(/\s*g$/, "")) as number,
+    }));
   const kept = list[index]?.weight;
   return (
     <div className="gate">
@@ -29,8 +31,8 @@ export function Filling() {
           numeric
           reads="weight"
           path={`/measured/${at}/weight`}
-          judge={async (next) => said(await session.preview(filled(next)), `/measured/${at}`)}
-          keep={(next) => rework(() => filled(next), `fibre: ${next} g`)}
+          judge={async (next) => said(await session.preview(filled(session.current().plan, next)), `/measured/${at}`)}
+          keep={(next) => rework((now) => filled(now, next), `fibre: ${next} g`)}
           drop={() => void session.settle()}
         />
         ; {fibre.least} to {fibre.most} g fill it.

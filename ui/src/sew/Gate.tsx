@@ -7,6 +7,7 @@ import { usePlan } from "../plan/context";
 import { get, put, within } from "../plan/path";
 import { dressed } from "../words/fractions";
 import { T } from "../words/T";
+import { measuredAt } from "./measured";
 
 export const units = (value: (path: string) => unknown) => String(value("/units") ?? "in");
 
@@ -18,11 +19,8 @@ export function Gate({ step }: { step: Step }) {
   const entry = index < 0 ? undefined : list[index];
   const at = index < 0 ? list.length : index;
 
-  const measured = (path: string, text: string): Plan => {
-    const { sure: _, ...before } = { gate: step.gate ?? "", ...entry }; // another number is asked about anew
-    const next = put(before, path, text);
-    return { ...plan, measured: index < 0 ? [...list, next] : list.map((m, i) => (i === index ? next : m)) };
-  };
+  const measured = (now: Plan, path: string, text: string): Plan =>
+    measuredAt(now, step.gate ?? "", ({ sure: _, ...before }) => put(before, path, text)); // asked about anew
   const asPlanned = () => {
     const expect = step.expect;
     if (!expect) return;
@@ -46,8 +44,10 @@ export function Gate({ step }: { step: Step }) {
         shown={text && text !== "0" ? dressed(String(settled ?? text), units(value)) : "type it"}
         path={`/measured/${at}${path}`}
         reads="length"
-        judge={async (next) => said(await session.preview(measured(path, next)), `/measured/${at}${path}`)}
-        keep={(next) => rework(() => measured(path, next), `${label}: ${next}`)}
+        judge={async (next) =>
+          said(await session.preview(measured(session.current().plan, path, next)), `/measured/${at}${path}`)
+        }
+        keep={(next) => rework((now) => measured(now, path, next), `${label}: ${next}`)}
         drop={() => void session.settle()}
       />
     );
