@@ -530,7 +530,7 @@ func seamEnds(b *builder, closed, gap bool) string {
 func closeOpenEdge(b *builder) {
 	p := b.Plan
 	text := map[plan.BottomFinish]string{
-		"hem": fmt.Sprintf("Turn %s up at the bottom, press, and edge-stitch it.",
+		"hem": fmt.Sprintf("Turn the raw bottom edge up %s to the wrong side, press, and stitch close to the raw edge.",
 			b.text(p.Cover.Bottom.Width)),
 		"raw": "The bottom stays as it is cut: only for fabric that does not fray.",
 	}[p.Cover.Bottom.Finish]
