@@ -10,7 +10,7 @@ import (
 	"net/url"
 	"os"
 	"path/filepath"
-	"strings"
+	"syscall"
 
 	"github.com/gofrs/flock"
 	"github.com/pressly/goose/v3"
@@ -49,7 +49,7 @@ func lock(dir string) (*flock.Flock, error) {
 	held := flock.New(filepath.Join(dir, lockName))
 	ok, err := held.TryLock()
 	switch {
-	case errors.Is(err, fs.ErrPermission) || err != nil && strings.Contains(err.Error(), "read-only"):
+	case errors.Is(err, fs.ErrPermission), errors.Is(err, syscall.EROFS):
 		return nil, ErrReadOnly
 	case err != nil:
 		return nil, err

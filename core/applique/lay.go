@@ -89,8 +89,8 @@ func Lay(placed []Placed) (found []Layer, ok bool) {
 	return layers, c.left >= 0
 }
 
-// mostCompared is how many sides of outlines are looked at for one face. Drawings of motifs take a thousandth of it;
-// outlines that cross each other and themselves everywhere would take hours.
+// mostCompared is how many sides of outlines are looked at for one face: two hundred motifs lying on each other stay
+// within it, outlines that cross each other and themselves everywhere would take hours.
 const mostCompared = 60_000_000
 
 // arrangement is all layers with what is known of how they lie on each other.

@@ -67,7 +67,7 @@ func measure(t *Teller) {
 func pad(t *Teller) {
 	shaped(t, "A cushion insert", "A round cushion insert", "of the insert")
 	t.Say(", filled with ")
-	t.Set("/object/fill", "Fill of the insert", string(t.plan.Object.Fill), Option{Key: "feather", Says: "feather"},
+	t.Set("/object/fill", "Filling of the insert", string(t.plan.Object.Fill), Option{Key: "feather", Says: "feather"},
 		Option{Key: "polyester", Says: "polyester"}, Option{Key: "foam", Says: "foam"})
 	t.Say(".")
 	if !thick(t.plan) {

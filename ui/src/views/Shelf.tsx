@@ -294,7 +294,7 @@ function Starter({
           <>
             , filled with{" "}
             <Choice
-              label="Fill of the insert"
+              label="Filling of the insert"
               value={fill}
               options={["feather", "polyester", "foam"].map((v) => ({ value: v, name: v }))}
               choose={setFill}
