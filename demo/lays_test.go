@@ -38,7 +38,7 @@ func TestTheDemoLaysCanBeCutWithARuler(t *testing.T) {
 				readPiece(t, name, c.Lay, i, r.Cuts[at.Cut], cloth.Print)
 			}
 			assert.LessOrEqual(t, c.Lay.Bound.NM, c.Lay.Length.NM+1, "%s: %s", name, c.Name)
-			assert.Contains(t, []string{"area", "tallest", "width", "heights"}, c.Lay.Limit)
+			assert.Contains(t, []string{"area", "tallest", "width", "heights", "motifs"}, c.Lay.Limit)
 		}
 		for i, cut := range r.Cuts {
 			if placed[i] > 0 || !cut.Done {
@@ -58,18 +58,36 @@ func readStrips(t *testing.T, name string, l answer.Lay) {
 	assert.Equal(t, end, l.Length.NM, name)
 }
 
-// readTimes reads whether a strip is cut at one time: a cut of a front goes through no
-// cloth of a back that waits for the front to be measured.
+// readTimes reads whether a strip can be cut first for what is cut first: a column is cut at one time, and what waits
+// lies behind what does not, but for a back with an edge on a selvedge.
 func readTimes(t *testing.T, name string, l answer.Lay, cuts []answer.Cut) {
 	t.Helper()
-	back := map[int]bool{}
+	waits := map[[2]int]bool{}
+	ends, begins := map[int]int64{}, map[int]int64{}
 	for _, at := range l.Placed {
-		is, known := back[at.Strip]
-		back[at.Strip] = cuts[at.Cut].Piece == "back" && cuts[at.Cut].Waits != ""
-		if known {
-			assert.Equal(t, is, back[at.Strip], "%s: strip %d is cut before and after the front is measured", name,
-				at.Strip)
+		cut, column := cuts[at.Cut], [2]int{at.Strip, at.Column}
+		is := cut.Waits != "" && !cut.Done
+		if was, known := waits[column]; known {
+			assert.Equal(t, was, is, "%s: a column of strip %d is cut at two times", name, at.Strip)
 		}
+		waits[column] = is
+		if from, known := begins[at.Strip]; is && !cut.Selvedge && (!known || at.X.NM < from) {
+			begins[at.Strip] = at.X.NM
+		} else if !is {
+			ends[at.Strip] = max(ends[at.Strip], at.X.NM)
+		}
+		assert.LessOrEqual(t, at.Width.NM, at.Room.Width.NM, "%s: %s", name, cut.ID)
+		assert.LessOrEqual(t, at.Height.NM, at.Room.Height.NM, "%s: %s", name, cut.ID)
+		if is {
+			assert.Less(t, at.Width.NM+at.Height.NM, at.Room.Width.NM+at.Room.Height.NM,
+				"%s: %s may come out larger, and nothing is kept for that", name, cut.ID)
+		}
+	}
+	for strip, from := range begins {
+		if _, now := ends[strip]; !now {
+			continue
+		}
+		assert.Less(t, ends[strip], from, "%s: what is cut first of strip %d lies first", name, strip)
 	}
 }
 
@@ -94,9 +112,9 @@ func readPiece(t *testing.T, name string, l answer.Lay, i int, cut answer.Cut, p
 	above := int64(0)
 	for _, other := range l.Placed[:i] {
 		if other.Strip == at.Strip && other.Column == at.Column {
-			assert.Equal(t, []int64{at.X.NM, w}, []int64{other.X.NM, other.Width.NM},
+			assert.Equal(t, []int64{at.Room.X.NM, at.Room.Width.NM}, []int64{other.Room.X.NM, other.Room.Width.NM},
 				"%s: %s is not as wide as its column", name, cut.ID)
-			above += other.Height.NM
+			above += other.Room.Height.NM
 		}
 	}
 	assert.Equal(t, strip.Y.NM+above, at.Y.NM, "%s: %s is cut where its column ends", name, cut.ID)

@@ -34,6 +34,13 @@ func said(out *strings.Builder, v any, indent string) {
 			out.WriteString(" " + text)
 			return
 		}
+		if v["places"] != nil { // a move at the table, in its words
+			fmt.Fprintf(out, " %v", v["title"])
+			if v["text"] != nil {
+				fmt.Fprintf(out, ". %v", v["text"])
+			}
+			return
+		}
 		apart := ""
 		for _, key := range slices.Sorted(maps.Keys(v)) {
 			if drawn[key] && (key != "title" || v["id"] == nil) || nothing(v[key]) {

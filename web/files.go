@@ -96,7 +96,7 @@ func drawings(r answer.Reckoning, swatches map[string]plan.Swatch, sort, of stri
 	case "lay":
 		for _, n := range r.Cloths {
 			if n.Cloth == of {
-				out = append(out, drawing.Lay(n))
+				out = append(out, drawing.Lay(n.Name, n.Lay))
 			}
 		}
 	}

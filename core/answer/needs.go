@@ -1,12 +1,64 @@
 package answer
 
 import (
+	"fmt"
+	"slices"
+	"strconv"
+	"strings"
+
 	"umschlag/core/lay"
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/shopping"
 	"umschlag/core/stock"
 )
+
+// Takes is what is needed of a cloth in a sentence: of its length, and of offcuts.
+func (n ClothNeed) Takes() string {
+	var odd []string
+	for _, o := range n.Odd {
+		odd = append(odd, o.Said())
+	}
+	switch {
+	case n.Need.NM == 0 && len(odd) == 0:
+		return "takes nothing more"
+	case n.Need.NM == 0:
+		return "comes from " + strings.Join(odd, " and ")
+	case len(odd) > 0:
+		return fmt.Sprintf("takes %s, and %s", n.Need.Text, strings.Join(odd, " and "))
+	}
+	return "takes " + n.Need.Text
+}
+
+// Sentence is a move as it is read.
+func (m Move) Sentence() string {
+	if m.Text == "" {
+		return m.Title + "."
+	}
+	return m.Title + ". " + m.Text
+}
+
+// Numbered is a move as it is read beside a drawing that has the numbers of the list of cuts.
+func (m Move) Numbered() string {
+	var numbers []string
+	for _, p := range m.Parts {
+		if n := strconv.Itoa(p.Cut + 1); !slices.Contains(numbers, n) {
+			numbers = append(numbers, n)
+		}
+	}
+	if len(numbers) == 0 {
+		return m.Sentence()
+	}
+	return fmt.Sprintf("%s (%s)", m.Sentence(), strings.Join(numbers, ", "))
+}
+
+// Said is odd pieces with their size.
+func (o OddLay) Said() string {
+	if o.Count == 1 {
+		return fmt.Sprintf("an offcut, %s × %s", o.Width.Text, o.Length.Text)
+	}
+	return fmt.Sprintf("%d offcuts, %s × %s each", o.Count, o.Width.Text, o.Length.Text)
+}
 
 // Used are the odd pieces that are cut for it.
 func (n ClothNeed) Used() []stock.Used {
@@ -44,6 +96,7 @@ func asLay(l Lay) lay.Lay {
 	for _, p := range l.Placed {
 		one := lay.Placed{Cut: p.Cut, X: length.Length(p.X.NM), Y: length.Length(p.Y.NM),
 			Width: length.Length(p.Width.NM), Height: length.Length(p.Height.NM), Strip: p.Strip, Column: p.Column}
+		one.Room = lay.Rect{X: one.X, Y: one.Y, Width: one.Width, Height: one.Height} // what was kept for more is left
 		out.Placed = append(out.Placed, one)
 		if s := &out.Strips[p.Strip-1]; one.X+one.Width > s.Used {
 			s.Used = one.X + one.Width

@@ -591,6 +591,10 @@ type ClothNeed struct {
 	Have  *L  `json:"have,omitempty"`
 	Short L   `json:"short"`
 	Lay   Lay `json:"lay"`
+	// Free is what it would take placed freely, where that is known to be less.
+	Free *L `json:"free,omitempty"`
+	// Moves are how the length is cut, in their order.
+	Moves []Move `json:"moves"`
 	// Odd are the odd pieces that are cut first, each with its lay.
 	Odd []OddLay `json:"odd"`
 	// Done tells that all is cut of it, Returned that what was left over is back in the
@@ -618,6 +622,8 @@ type OddLay struct {
 	Length L   `json:"length"`
 	Count  int `json:"count"`
 	Lay    Lay `json:"lay"`
+	// Moves are how it is cut.
+	Moves []Move `json:"moves"`
 }
 
 // Lay is a cloth laid out: x across the width, y along the length.
@@ -632,22 +638,56 @@ type Lay struct {
 	Placed  []Placed `json:"placed"`
 	// Strips from the squared end; none where pieces are placed freely.
 	Strips []Strip `json:"strips"`
-	// Stacks are the strips, from 1, that lie on each other when they are cut apart.
-	Stacks [][]int `json:"stacks"`
+}
+
+// Move is one thing to do at the cutting table.
+type Move struct {
+	// Kind is square, find, across, out, leave, take or round.
+	Kind string `json:"kind"`
+	// Strips are those it is about, from 1; several lie on each other.
+	Strips []int `json:"strips"`
+	// Parts are what it gives, or what something stays whole for.
+	Parts []MovePart `json:"parts"`
+	// Title says it in large letters, Text what is done then; empty where the title says all.
+	Title string `json:"title"`
+	Text  string `json:"text,omitempty"`
+	// Places are the pieces of the lay it is about.
+	Places []int `json:"places"`
+	Done   bool  `json:"done,omitempty"`
+	// Waits is what is measured first.
+	Waits string `json:"waits,omitempty"`
+	// Ends are the cuts, by their index, of which nothing is left to be cut after it.
+	Ends []int `json:"ends"`
+}
+
+// MovePart is so many pieces of a cut, by its index.
+type MovePart struct {
+	Cut   int `json:"cut"`
+	Count int `json:"count"`
 }
 
 // Placed is one rectangle of one cut.
 type Placed struct {
 	// Cut is the index into cuts.
-	Cut    int  `json:"cut"`
-	X      L    `json:"x"`
-	Y      L    `json:"y"`
-	Width  L    `json:"width"`
-	Height L    `json:"height"`
+	Cut    int `json:"cut"`
+	X      L   `json:"x"`
+	Y      L   `json:"y"`
+	Width  L   `json:"width"`
+	Height L   `json:"height"`
+	// Room is what is set aside for it there: more than its size while it waits for a measurement.
+	Room   Rect `json:"room"`
 	Turned bool `json:"turned"`
 	// Strip it is cut from and column within that, from 1; 0 where it is placed freely.
 	Strip  int `json:"strip"`
 	Column int `json:"column"`
+}
+
+// Rect is a rectangle on a cloth.
+type Rect struct {
+	X      L `json:"x"`
+	Y      L `json:"y"`
+	Width  L `json:"width"`
+	Height L `json:"height"`
 }
 
 // Strip is one cut across the cloth.

@@ -28,13 +28,12 @@ func Vertices(o outline.Outline) []Vertex {
 func ShowLay(l lay.Lay, style length.Style) Lay {
 	show := func(l length.Length) L { return Show(l, style) }
 	out := Lay{Width: show(l.Width), Length: show(l.Length), Bound: show(l.Bound), Limit: string(l.Limit),
-		Certain: l.Certain, Placed: []Placed{}, Strips: []Strip{}, Stacks: l.Stacks()}
-	if out.Stacks == nil {
-		out.Stacks = [][]int{}
-	}
+		Certain: l.Certain, Placed: []Placed{}, Strips: []Strip{}}
 	for _, p := range l.Placed {
 		out.Placed = append(out.Placed,
 			Placed{Cut: p.Cut, X: show(p.X), Y: show(p.Y), Width: show(p.Width), Height: show(p.Height),
+				Room: Rect{X: show(p.Room.X), Y: show(p.Room.Y), Width: show(p.Room.Width),
+					Height: show(p.Room.Height)},
 				Turned: p.Turned, Strip: p.Strip, Column: p.Column})
 	}
 	for _, s := range l.Strips {

@@ -44,8 +44,10 @@ type Cut struct {
 	MayTurn bool
 	// Centred has its middle on a motif, Selvedge an edge on a selvedge.
 	Centred, Selvedge bool
-	// Late is when it is cut; it stays so when that was measured, or the lay would jump.
+	// Late is when it is cut; it stays so when that was measured, or the lay would jump. Keep is what is
+	// set aside for it until then.
 	Late When
+	Keep lay.Size
 	// LaidOn marks a shape, or the web for one; Had one that is cut already and takes no cloth; Done
 	// what is ticked off.
 	LaidOn, Had, Done bool
@@ -134,6 +136,9 @@ func (l *List) Strips(may bool, seam length.Length, c Cut) (id string, n int) {
 	for each(whole, seam, n) > usable.Floor(step) {
 		n++
 	}
+	if c.Keep != (lay.Size{}) { // each may come out as much longer as the whole
+		c.Keep.Width += each(whole, seam, n) - whole
+	}
 	c.Size.Width = sum.Of(sum.Part, fmt.Sprintf("a %s of %s", share[min(n, len(share)-1)], text(whole)), whole.Div(n)).
 		Plus(sum.Seam, "share of the seams between them", each(whole, seam, n)-whole.Div(n)).UpTo(step)
 	how, remedy := "joined", "Put the joins where they show least; a wider fabric needs fewer."
@@ -166,7 +171,7 @@ func (l *List) Item(i int) lay.Item {
 	described, _ := l.Plan.Cloth(c.Cloth)
 	return lay.Item{Cut: i, Width: c.Size.Width.Total(), Height: c.Size.Height.Total(), Count: c.Total,
 		MayTurn: c.MayTurn && !c.Centred && Turns(described.Print), Centred: c.Centred, Selvedge: c.Selvedge,
-		Late: int(c.Late)}
+		Late: int(c.Late), Keep: c.Keep, Known: c.Waits == "" || c.Done}
 }
 
 // Of is what is cut from the cloth of a letter, as a lay takes it.

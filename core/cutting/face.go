@@ -4,13 +4,18 @@ import (
 	"umschlag/core/block"
 	"umschlag/core/cover"
 	"umschlag/core/front"
+	"umschlag/core/lay"
+	"umschlag/core/length"
+	"umschlag/core/outlook"
 	"umschlag/core/panel"
 	"umschlag/core/ref"
+	"umschlag/core/sum"
 )
 
 // Face cuts the parts of the face of a panel. It returns the ids of the cuts, one for each part, and how
 // many strips a panel of one cloth is joined from. The front of a cushion is no strip that may be joined.
-func (l *List) Face(p panel.Panel) (ids []string, strips int) {
+// What waits for its centre is kept as large as planned parts may still come out.
+func (l *List) Face(p, planned panel.Panel) (ids []string, strips int) {
 	piece, seam := p.Piece, l.Plan.Cover.Seam
 	ids, strips = make([]string, len(p.Face.Parts)), 0
 	for i, part := range p.Face.Parts {
@@ -23,6 +28,9 @@ func (l *List) Face(p panel.Panel) (ids []string, strips int) {
 			Line: part.Line, Centred: l.centred(piece.Name, part)}
 		if part.Ring > 0 && p.Chain.BordersAfter() {
 			c.Late, c.Waits = AtCentre, l.centreGate(piece.Name)
+			if i < len(planned.Face.Parts) {
+				c.Keep = l.Most(planned.Face.Parts[i].Size, outlook.Reserve(planned.Face))
+			}
 		}
 		if part.Ref.Role == ref.Panel && part.In == "" && !part.Had {
 			c.Title = piece.Title
@@ -58,6 +66,7 @@ func (l *List) part(p *front.Part, c Cut) string {
 	}
 	if upright && c.Size.Height.Total() > *described.Usable {
 		c.Size.Width, c.Size.Height = c.Size.Height, c.Size.Width
+		c.Keep.Width, c.Keep.Height = c.Keep.Height, c.Keep.Width
 	}
 	id, n := l.Strips(true, l.Plan.Cover.PiecingSeam, c)
 	p.Joined = n
@@ -94,6 +103,12 @@ func (l *List) centred(piece string, part front.Part) bool {
 	}
 	c, _ := l.Plan.Cloth(part.Cloth)
 	return c.Repeat != nil
+}
+
+// Most is the size that is kept for a piece that may come out so much larger, up to the ruler step.
+func (l *List) Most(s sum.Size, more length.Length) lay.Size {
+	up := func(s sum.Sum) length.Length { return (s.Total() + more).Ceil(l.Plan.Habits.Step) }
+	return lay.Size{Width: up(s.Width), Height: up(s.Height)}
 }
 
 // centreGate is where the quilted centre of a front is measured before its borders are cut; empty when it was, and for

@@ -19,8 +19,10 @@ import (
 type Stack struct {
 	Piece string
 	// Edge tells the two pieces of a back apart.
-	Edge      string
-	Chain     layers.Chain
+	Edge  string
+	Chain layers.Chain
+	// Most is the chain of the largest it may be asked for in, where it is cut late.
+	Most      layers.Chain
 	Count     int
 	At, Waits string
 	// Late is when it is cut.
@@ -32,13 +34,19 @@ type Stack struct {
 // Under adds the batting, the lining and what is ironed on of a panel.
 func (l *List) Under(u Stack) {
 	c, step := u.Chain, l.Plan.Habits.Step
-	cut := func(role ref.Role, layer, cloth, title, at string, size sum.Size) Cut {
-		return Cut{About: ref.About{Piece: u.Piece, Role: role, Edge: u.Edge}, Piece: u.Piece, Part: string(role),
+	cut := func(role ref.Role, layer, cloth, title, at string, of func(layers.Chain) sum.Size) Cut {
+		out := Cut{About: ref.About{Piece: u.Piece, Role: role, Edge: u.Edge}, Piece: u.Piece, Part: string(role),
 			Title: title, Layer: layer, Cloth: cloth,
-			Size: size, Count: u.Count, MayTurn: true, At: u.At + "/layers/" + at, Waits: u.Waits, Late: u.Late}
+			Size: of(c), Count: u.Count, MayTurn: true, At: u.At + "/layers/" + at, Waits: u.Waits, Late: u.Late}
+		if u.Late != Now {
+			out.Keep = l.Most(of(u.Most), 0)
+		}
+		return out
 	}
+	ground := func(c layers.Chain) sum.Size { return c.Ground().UpTo(step) }
 	if c.Batting != nil {
-		batting := cut(ref.Batting, Batting, c.Batting.Cloth, "Batting", "batting", c.Padding)
+		batting := cut(ref.Batting, Batting, c.Batting.Cloth, "Batting", "batting",
+			func(c layers.Chain) sum.Size { return c.Padding })
 		batting.Count *= c.Batting.Count
 		if c.Batting.Offcuts { // there already, and butted together
 			batting.Title, batting.Had = "Batting, from offcuts", true
@@ -46,19 +54,20 @@ func (l *List) Under(u Stack) {
 		l.Strips(u.Strip, 0, batting)
 	}
 	if c.Lining != "" {
-		lining := cut(ref.Lining, Lining, c.Lining, "Lining", "lining", c.Under)
+		lining := cut(ref.Lining, Lining, c.Lining, "Lining", "lining",
+			func(c layers.Chain) sum.Size { return c.Under })
 		lining.MayTurn = u.Strip
 		l.Strips(u.Strip, l.Plan.Cover.Seam, lining)
 	}
 	if c.Stiffener != "" {
-		l.Add(cut(ref.Stiffener, Interfacing, c.Stiffener, "Stiffener", "stiffener", c.Trimmed.Each(l.withoutSeams).
-			UpTo(step)))
+		l.Add(cut(ref.Stiffener, Interfacing, c.Stiffener, "Stiffener", "stiffener",
+			func(c layers.Chain) sum.Size { return c.Trimmed.Each(l.withoutSeams).UpTo(step) }))
 	}
 	if c.Web {
-		l.Add(cut(ref.Web, Web, plan.WebCloth, "Fusible web", "web", c.Ground().UpTo(step)))
+		l.Add(cut(ref.Web, Web, plan.WebCloth, "Fusible web", "web", ground))
 	}
 	if c.Grid {
-		l.Add(cut(ref.Grid, Interfacing, plan.GridCloth, "Fusible grid", "grid", c.Ground().UpTo(step)))
+		l.Add(cut(ref.Grid, Interfacing, plan.GridCloth, "Fusible grid", "grid", ground))
 	}
 }
 
@@ -77,6 +86,8 @@ type Backing struct {
 	Decided     plan.Piece
 	Path, Cloth string
 	Back        back.Back
+	// Most is the back of the largest front that may be measured.
+	Most back.Back
 	// Waits is the gate it is cut after; empty when it is measured. Off tells that the front was, and is
 	// of another size than planned.
 	Waits   string
@@ -100,6 +111,11 @@ func (l *List) Back(b Backing) map[int]layers.Chain {
 		c := Cut{About: ref.About{Piece: "back", Role: p.Role}, Piece: "back", Part: p.Name, Title: p.Title,
 			Cloth: b.Cloth, Size: p.Size, Count: p.Count,
 			At: b.Path + "/face", Waits: b.Waits, Late: late, Shape: shape}
+		most := p
+		if late != Now && i < len(b.Most.Panels) {
+			most = b.Most.Panels[i]
+			c.Keep = l.Most(most.Size, 0)
+		}
 		if p.Small || p.Lining {
 			c.Shape, c.MayTurn = "", p.Small
 			if own := b.Decided.Layers; p.Lining && own != nil && own.Lining != "" {
@@ -108,16 +124,22 @@ func (l *List) Back(b Backing) map[int]layers.Chain {
 			l.Add(c)
 			continue
 		}
-		chain, said := layers.Of(layers.Order{
-			Path: b.Path, Piece: b.Decided, Trimmed: p.Size, Step: l.Plan.Habits.Step, Samples: b.Samples})
+		order := layers.Order{Path: b.Path, Piece: b.Decided, Trimmed: p.Size, Step: l.Plan.Habits.Step,
+			Samples: b.Samples}
+		chain, said := layers.Of(order)
 		*l.Found = append(*l.Found, said...)
 		chains[i] = chain
+		order.Trimmed = most.Size
+		kept, _ := layers.Of(order)
 		c.Size = chain.Top.UpTo(l.Plan.Habits.Step)
+		if late != Now {
+			c.Keep = l.Most(kept.Top, 0)
+		}
 		c.Selvedge = p.Selvedge && c.Size.Width.Total() == p.Size.Width.Total()
 		l.Add(c)
 		if !l.Plan.Back.Lined { // a full lining takes the place of one under each piece
-			l.Under(Stack{Piece: "back", Edge: sides[p.Role], Chain: chain, Count: p.Count, At: b.Path, Waits: b.Waits,
-				Late: late})
+			l.Under(Stack{Piece: "back", Edge: sides[p.Role], Chain: chain, Most: kept, Count: p.Count, At: b.Path,
+				Waits: b.Waits, Late: late})
 		}
 		if b.Off {
 			l.cutEarly(c, p)

@@ -1,8 +1,6 @@
 package lay
 
 import (
-	"slices"
-
 	"umschlag/core/length"
 )
 
@@ -19,6 +17,8 @@ const (
 	// ByHeights is that no heights of pieces add up to less than that and no less than
 	// the other bounds.
 	ByHeights Limit = "heights"
+	// ByMotifs is how far its motifs are from one another.
+	ByMotifs Limit = "motifs"
 )
 
 // finestStep is how fine the widths are told apart when a lay is bounded.
@@ -32,7 +32,6 @@ const finestStep = 60
 // (1983) as Fekete and Schepers (2001) use them; from memory.
 func bound(items needs, on Cloth) (best length.Length, by Limit) {
 	usable := on.Usable
-	items = items.whole(on)
 	if usable <= 0 {
 		return 0, ByArea
 	}
@@ -58,6 +57,11 @@ func bound(items needs, on Cloth) (best length.Length, by Limit) {
 		}
 	}
 	raise(items.heights(best, usable), ByHeights)
+	for _, it := range items {
+		if it.Centred && it.Count > 0 {
+			raise(it.motifs(on), ByMotifs)
+		}
+	}
 	return best, by
 }
 
@@ -110,17 +114,20 @@ func add(reached []bool, height, count int) {
 	}
 }
 
-// whole are items with those that are centred on a motif as large as the repeats they
-// take.
-func (n needs) whole(on Cloth) needs {
-	out := slices.Clone(n)
-	for i, it := range out {
-		if it.Centred {
-			out[i].Width, out[i].Height = min(it.Width.Ceil(on.Across),
-				max(it.Width, on.Usable)), it.Height.Ceil(on.Along)
-		}
+// motifs is a length in which no more of an item that is centred on motifs lie, wherever they begin. Two of
+// them are a whole number of repeats apart across or along, at least w and h, so that rectangles of w × h round
+// their middles lie apart. Of lines across the cloth h apart each meets so many of them as lie side by side, and
+// every one is met by one line: n of them want so many lines. Geometry.
+func (it Item) motifs(on Cloth) length.Length {
+	if on.Across == 0 || on.Along == 0 || it.Width > on.Usable {
+		return it.Height
 	}
-	return out
+	w, h := it.Width.Ceil(on.Across), it.Height.Ceil(on.Along)
+	side := int((on.Usable-it.Width)/w) + 1
+	if lines := (it.Count + side - 1) / side; lines > 1 {
+		return it.Height + h.Times(lines-2) + on.Along
+	}
+	return it.Height
 }
 
 // least is the least height of an item and the least length it takes, of the ways

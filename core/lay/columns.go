@@ -15,10 +15,16 @@ type kind struct {
 	// worth is what covering cloth with one of them counts.
 	worth    float64
 	selvedge bool
+	late     int
 }
 
-// column is a part of a strip, cut off in one go and then apart: pieces of one width,
-// the first at the edge of the strip.
+// stacks tells whether two kinds may lie in one column.
+func (k kind) stacks(on kind) bool {
+	return k.w == on.w && k.selvedge == on.selvedge && k.late == on.late
+}
+
+// column is a part of a strip, cut off in one go and then apart: pieces of one width that
+// are cut at one time, the first at the edge of the strip.
 type column struct {
 	width length.Length
 	// holds is how many of each kind, n how many columns alike there are.
@@ -77,7 +83,7 @@ func (n needs) kinds(left []int, usable length.Length, choice int) []kind {
 		}
 		about := it.Width > usable || turn && it.Height <= usable
 		kinds = append(kinds, kind{piece: standing(it, i, it.MayTurn && about), left: left[i],
-			worth: it.Width.Float() * it.Height.Float() * factor, selvedge: it.Selvedge})
+			worth: it.Width.Float() * it.Height.Float() * factor, selvedge: it.Selvedge, late: it.Late})
 	}
 	slices.SortStableFunc(kinds, func(a, b kind) int {
 		return cmp.Or(cmp.Compare(b.h, a.h), cmp.Compare(b.w, a.w), cmp.Compare(a.item, b.item))
@@ -190,8 +196,7 @@ func beside(kinds []kind, high, usable, up length.Length) []column {
 		edges--
 	}
 	for i, k := range kinds {
-		if slices.ContainsFunc(kinds[:i],
-			func(before kind) bool { return before.w == k.w && before.selvedge == k.selvedge }) {
+		if slices.ContainsFunc(kinds[:i], k.stacks) {
 			continue
 		}
 		for room := usable; room >= k.w && (!k.selvedge || edges > 0); {
@@ -232,7 +237,7 @@ func columnOf(kinds []kind, left []int, of int, high, up length.Length, must boo
 	var group []column
 	var which []int
 	for i, k := range kinds {
-		if k.w == c.width && k.selvedge == c.selvedge && left[i] > 0 {
+		if first.stacks(k) && left[i] > 0 {
 			group, which = append(group, column{width: k.h, n: left[i], worth: k.worth}), append(which, i)
 		}
 	}
@@ -263,7 +268,7 @@ func (l *Lay) put(items needs, s strip) {
 		if c.selvedge && i == len(columns)-1 && i > 0 {
 			x = l.Width - c.width
 		}
-		l.hold(items, s, c, x, i+1)
+		l.hold(items, s, c, Placed{X: x, Y: l.Length, Strip: len(l.Strips) + 1, Column: i + 1})
 		at.Used += c.width
 	}
 	l.Strips = append(l.Strips, at)
@@ -288,16 +293,14 @@ func (s strip) inOrder() []column {
 	return append(append(first, middle...), last...)
 }
 
-// hold places the pieces of a column above each other.
-func (l *Lay) hold(items needs, s strip, c column, x length.Length, number int) {
-	y := l.Length
+// hold places the pieces of a column above each other, from where the first lies.
+func (l *Lay) hold(items needs, s strip, c column, first Placed) {
 	for i, n := range c.holds {
+		k := s.kinds[i]
+		first.Cut, first.Width, first.Height, first.Turned = items[k.item].Cut, k.w, k.h, k.turned
 		for range n {
-			k := s.kinds[i]
-			l.Placed = append(l.Placed,
-				Placed{Cut: items[k.item].Cut, X: x, Y: y, Width: k.w, Height: k.h, Turned: k.turned,
-					Strip: len(l.Strips) + 1, Column: number})
-			y += k.h
+			l.Placed = append(l.Placed, first)
+			first.Y += k.h
 		}
 	}
 }

@@ -140,10 +140,13 @@ func (e *sets) columnsOf() {
 // stack is a set as a column of a width.
 func (e *sets) stack(set int, width length.Length) (stacked, bool) {
 	c := stacked{set: set, width: width, upright: make([]int, len(e.items)), turned: make([]int, len(e.items))}
+	first := e.items[e.first(set)]
 	for i, n := range e.counts[set] {
 		it := e.items[i]
 		switch {
 		case n == 0:
+		case it.Late != first.Late: // cut at another time
+			return c, false
 		case it.Width == width:
 			c.upright[i] = n
 			c.height += it.Height.Times(n)

@@ -8,39 +8,48 @@ import (
 )
 
 // Freely lays items for the template school: every piece where it takes least, with no
-// regard to straight cuts. Pieces go in one after another, each as near to the squared
-// end as it fits, of those places the one furthest left; the largest first, in each of
-// several orders of which the shortest lay stays. What has to be centred on a motif
-// still is. Items wider than the cloth are left out and named by their cuts.
+// regard to straight cuts, what waits as large as what is kept for it. Pieces go in one
+// after another, each as near to the squared end as it fits, of those places the one
+// furthest left; the largest first, in each of several orders of which the shortest lay
+// stays. What has to be centred on a motif still is. Items wider than the cloth are left out and named by their cuts.
 func Freely(items []Item, on Cloth) (Lay, []int) {
 	in, over := fitting(items, on)
-	now, late := in.parted()
-	l := now.freely(on)
-	for len(late) > 0 {
-		now, late = late.parted()
-		l = l.beforeFree(now.freely(on))
-	}
-	l.Bound, l.Limit = bound(in, on)
+	all := stages(in)
+	l, again := all.outgrown(all.kept(0).freely(on))
+	l = all.sized(l.beforeFree(needs(again).freely(on)))
+	l.Bound, l.Limit = bound(all.kept(all.known()), on)
 	l.Certain = l.Length == l.Bound
 	return l, over
 }
 
-// freely is the shortest of several free lays.
+// FreeLength is how long items are when they are placed freely, as Freely places them.
+func FreeLength(items []Item, on Cloth) length.Length {
+	in, _ := fitting(items, on)
+	motifs, others := needs(stages(in).kept(0)).motifsFirst(on)
+	return motifs.beforeFree(others.loose(on.Usable)).Length
+}
+
+// freely is the shortest of several free lays, and of what can be cut along a ruler.
 func (n needs) freely(on Cloth) Lay {
-	centred, others := n.centred()
-	best := Lay{Width: on.Usable, Length: -1}
+	motifs, others := n.motifsFirst(on)
+	best := others.loose(on.Usable)
+	if l := rotary(others, on.Usable); l.Length < best.Length {
+		best = l
+	}
+	return motifs.unbound().beforeFree(best.unbound())
+}
+
+// loose is the shortest of several free lays.
+func (n needs) loose(usable length.Length) Lay {
+	best := Lay{Width: usable, Length: -1}
 	for _, largest := range orders {
 		for _, turn := range []bool{false, true} {
-			if l := others.placed(on.Usable, largest, turn); best.Length < 0 || l.Length < best.Length {
+			if l := n.placed(usable, largest, turn); best.Length < 0 || l.Length < best.Length {
 				best = l
 			}
 		}
 	}
-	// What can be cut along a ruler can be placed so freely too.
-	if l := rotary(others, on.Usable); l.Length < best.Length {
-		best = l.unbound()
-	}
-	return onMotifs(centred, on).beforeFree(best)
+	return best
 }
 
 // orders are what makes a piece the first to be placed.

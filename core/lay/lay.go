@@ -2,16 +2,16 @@
 //
 // The lay of the rotary school is cut with straight cuts that all go through: strips
 // across the whole cloth, columns out of a strip, and pieces of one width out of a
-// column; a piece by itself in its column is trimmed to its height. Grain is kept: a
-// panel stands as it will stand on the cover; only patches and borders on a print
-// without direction are turned. The template school draws round every piece and places
-// it freely.
+// column; a piece by itself in its column is trimmed to its height. What waits for a
+// measurement shares strips with what is cut before it: that is cut off first, and the
+// rest of the strip stays whole. Grain is kept: a piece stands as it will stand on the
+// cover; only what may lie either way on a print without direction is turned. The
+// template school draws round every piece and places it freely.
 package lay
 
 import (
 	"cmp"
 	"fmt"
-	"math"
 	"slices"
 
 	"umschlag/core/finding"
@@ -33,11 +33,21 @@ type Item struct {
 	Selvedge bool
 	// Centred wants its middle in the middle of a motif of the print.
 	Centred bool
-	// Late is cut when something is measured, and its size is not certain until then: it
-	// lies behind everything else, so that no cut of the others goes through its cloth. 0 is
-	// cut now, 1 at what is measured first, and on. One that is Centred lies with the others that are.
+	// Late is cut when something is measured: 0 is cut now, 1 at what is measured first, and on. Until
+	// then its cloth stays whole: it shares strips with what is cut before it, and no column. One that
+	// is Centred lies with the others that are.
 	Late int
+	// Keep is what is set aside for it until it is measured, the size it may still be asked for in; its
+	// own size where that is zero. Known tells that it was measured.
+	Keep  Size
+	Known bool
 }
+
+// Size is that of a rectangle.
+type Size struct{ Width, Height length.Length }
+
+// Rect is a rectangle on the cloth.
+type Rect struct{ X, Y, Width, Height length.Length }
 
 // Cloth is what pieces are laid on.
 type Cloth struct {
@@ -64,7 +74,9 @@ type Placed struct {
 	Cut           int
 	X, Y          length.Length
 	Width, Height length.Length
-	Turned        bool
+	// Room is what is set aside for it there: it lies in it.
+	Room   Rect
+	Turned bool
 	// Strip is the number of the strip it is cut from, Column that of the column within
 	// it, both from 1; 0 where it is placed freely.
 	Strip, Column int
@@ -84,7 +96,8 @@ type Lay struct {
 	Width, Length length.Length
 	Placed        []Placed
 	Strips        []Strip
-	// Bound is a length no lay can be shorter than, and Limit what makes it so long.
+	// Bound is a length no lay can be shorter than that keeps as much for what waits, and Limit what
+	// makes it so long.
 	Bound length.Length
 	Limit Limit
 	// Certain tells that no lay of the school is shorter.
@@ -103,41 +116,34 @@ type piece struct {
 // cuts. The same items give the same lay.
 func Of(items []Item, on Cloth) (Lay, []int) {
 	in, over := fitting(items, on)
-	return in.laid(on, func(now needs) Lay { return rotary(now, on.Usable) }), over
+	return in.laid(on, func(n needs) Lay { return rotary(n, on.Usable) }), over
 }
 
 // Along lays items as Search found them, by the way it told; what the way no longer
 // fits is laid in the plain way.
 func Along(items []Item, on Cloth, way Way) Lay {
 	in, _ := fitting(items, on)
-	return in.laid(on, func(now needs) Lay { return now.along(on.Usable, way) })
+	return in.laid(on, func(n needs) Lay { return n.along(on.Usable, way) })
 }
 
-// laid is everything in its order: what is centred on motifs, what is cut now, as now
-// lays it, and behind them what is cut late.
-func (n needs) laid(on Cloth, now func(needs) Lay) Lay {
-	first, late := n.parted()
-	centred, others := first.centred()
-	whole := onMotifs(centred, on).before(now(others))
-	certain := first.certain(whole, on)
-	for len(late) > 0 {
-		var next needs
-		next, late = late.parted()
-		behind := rotary(next, on.Usable)
-		certain, whole = certain && next.certain(behind, on), whole.before(behind)
+// laid is everything in its order: what is centred on motifs, and behind it what first
+// lays, with what is kept for what is cut late. What was measured since lies where its
+// cloth was kept for it. What lies in strips that were not begun before that is laid
+// anew, as large as it is, and so is what has outgrown its cloth.
+func (n needs) laid(on Cloth, first func(needs) Lay) Lay {
+	motifs, plain := n.motifsFirst(on)
+	others := stages(plain)
+	l := others.staged(first(others.kept(0)))
+	certain := len(motifs.Strips) == 0 && (len(plain) == 0 || plain.pieces() <= mostExact && !plain.onSelvedge())
+	for _, late := range others.measured() {
+		begun, again := others.begun(l, late)
+		certain = certain && len(again) == 0
+		l = begun.before(others.staged(rotary(again.kept(late), on.Usable)))
 	}
-	whole.Bound, whole.Limit = bound(n, on)
-	whole.Certain = whole.Length == whole.Bound || certain
-	return whole
-}
-
-// certain tells whether no lay of these is shorter: it is as short as it can be, there is
-// only one, or all were looked at.
-func (n needs) certain(l Lay, on Cloth) bool {
-	low, _ := bound(n, on)
-	centred, others := n.centred()
-	return l.Length == low || len(others) == 0 || len(centred) == 0 && others.pieces() <= mostExact &&
-		!others.onSelvedge()
+	l = stages(n).sized(motifs.before(l))
+	l.Bound, l.Limit = bound(stages(n).kept(others.known()), on)
+	l.Certain = l.Length == l.Bound || certain
+	return l
 }
 
 // needs are items in an order that does not change while they are laid.
@@ -150,7 +156,7 @@ func fitting(items []Item, on Cloth) (in needs, over []int) {
 		switch {
 		case it.Count == 0:
 		case it.Width <= on.Usable || it.MayTurn && it.Height <= on.Usable:
-			in = append(in, it)
+			in = append(in, it.within(on.Usable))
 		default:
 			over = append(over, it.Cut)
 		}
@@ -160,35 +166,14 @@ func fitting(items []Item, on Cloth) (in needs, over []int) {
 
 // centred are the items that are centred on a motif, and the others.
 func (n needs) centred() (centred, others needs) {
-	return n.by(func(it Item) bool { return it.Centred })
-}
-
-// parted are the items that are cut first of all, and those that are cut later.
-func (n needs) parted() (now, late needs) {
-	first := math.MaxInt
 	for _, it := range n {
-		first = min(first, it.stage())
-	}
-	return n.by(func(it Item) bool { return it.stage() == first })
-}
-
-// stage is at which measurement it is cut; 0 for what is cut now.
-func (it Item) stage() int {
-	if it.Centred {
-		return 0
-	}
-	return it.Late
-}
-
-func (n needs) by(is func(Item) bool) (yes, no needs) {
-	for _, it := range n {
-		if is(it) {
-			yes = append(yes, it)
+		if it.Centred {
+			centred = append(centred, it)
 		} else {
-			no = append(no, it)
+			others = append(others, it)
 		}
 	}
-	return yes, no
+	return centred, others
 }
 
 // before is a lay with another one behind it on the cloth.
@@ -374,7 +359,7 @@ func (l Lay) Stacks() [][]int {
 	for _, p := range l.Placed {
 		if p.Strip > 0 {
 			s := p.Strip - 1
-			p.Y, p.Strip = p.Y-l.Strips[s].Y, 0
+			p.Y, p.Room.Y, p.Strip = p.Y-l.Strips[s].Y, p.Room.Y-l.Strips[s].Y, 0
 			within[s] = append(within[s], p)
 		}
 	}
@@ -418,10 +403,10 @@ func (l Lay) Left(whole, least length.Length) []Odd {
 				continue
 			}
 			if columns[p.Column] == nil {
-				columns[p.Column] = &Odd{Width: p.Width, Length: s.Height}
+				columns[p.Column] = &Odd{Width: p.Room.Width, Length: s.Height}
 				order = append(order, p.Column)
 			}
-			columns[p.Column].Length -= p.Height
+			columns[p.Column].Length -= p.Room.Height
 		}
 		for _, n := range order {
 			keep(columns[n].Width, columns[n].Length)

@@ -22,11 +22,14 @@ const in = length.Inch
 // check reads a lay in strips independently of how it was made.
 func check(items []lay.Item, left []int, l lay.Lay) error {
 	for i, p := range l.Placed {
-		if s := l.Strips[p.Strip-1]; p.Y < s.Y || p.Y+p.Height > s.Y+s.Height {
+		if s := l.Strips[p.Strip-1]; p.Room.Y < s.Y || p.Room.Y+p.Room.Height > s.Y+s.Height {
 			return fmt.Errorf("piece %d of cut %d leaves its strip", i, p.Cut)
 		}
 	}
 	if err := through(items, l); err != nil {
+		return err
+	}
+	if err := inStages(items, l); err != nil {
 		return err
 	}
 	return apart(items, left, l)
@@ -44,43 +47,65 @@ func apart(items []lay.Item, left []int, l lay.Lay) error {
 			return fmt.Errorf("cut %d lies there %d times instead of %d", it.Cut, placed[it.Cut], want)
 		}
 	}
-	if err := behind(items, l); err != nil {
-		return err
-	}
 	return within(items, l)
 }
 
-// behind reads whether what is cut late lies behind all that is cut before it.
-func behind(items []lay.Item, l lay.Lay) error {
-	late := map[int]int{}
-	for _, it := range items {
-		if !it.Centred {
-			late[it.Cut] = it.Late
-		}
+func itemOf(items []lay.Item, p lay.Placed) lay.Item {
+	return items[slices.IndexFunc(items, func(it lay.Item) bool { return it.Cut == p.Cut })]
+}
+
+// inStages reads whether a strip can be cut first for what is cut first: what lies in one column is cut at one time,
+// columns follow each other in the order they are cut but for those at the selvedges, and so do strips in the order
+// they are begun.
+func inStages(items []lay.Item, l lay.Lay) error {
+	begins := make([]int, len(l.Strips))
+	last := make([]int, len(l.Strips))
+	columns := map[[2]int]int{}
+	for i := range begins {
+		begins[i] = math.MaxInt
 	}
-	for _, p := range l.Placed {
-		for _, q := range l.Placed {
-			if late[p.Cut] > late[q.Cut] && p.Y < q.Y+q.Height {
-				return fmt.Errorf("cut %d is cut late and lies before the end of cut %d", p.Cut, q.Cut)
-			}
+	for i, p := range l.Placed {
+		it := itemOf(items, p)
+		if it.Centred {
+			begins[p.Strip-1] = 0
+			continue
 		}
+		begins[p.Strip-1] = min(begins[p.Strip-1], it.Late)
+		column := [2]int{p.Strip, p.Column}
+		if late, begun := columns[column]; begun && late != it.Late {
+			return fmt.Errorf("piece %d of cut %d is cut at another time than its column", i, p.Cut)
+		}
+		columns[column] = it.Late
+		if it.Selvedge {
+			continue
+		}
+		if it.Late < last[p.Strip-1] {
+			return fmt.Errorf("piece %d of cut %d is cut before what lies left of it", i, p.Cut)
+		}
+		last[p.Strip-1] = it.Late
+	}
+	begins = slices.DeleteFunc(begins, func(late int) bool { return late == math.MaxInt })
+	known := slices.ContainsFunc(items, func(it lay.Item) bool { return it.Known })
+	if !known && !slices.IsSorted(begins) {
+		return fmt.Errorf("strips are begun in the order %v", begins)
 	}
 	return nil
 }
 
-// within reads whether all that lies there lies on the cloth, apart, along its grain and
-// in its size.
+// within reads whether all that lies there lies on the cloth, apart, along its grain, in
+// its size and with the room that is kept for it.
 func within(items []lay.Item, l lay.Lay) error {
 	for i, p := range l.Placed {
-		if p.X < 0 || p.Y < 0 || p.X+p.Width > l.Width || p.Y+p.Height > l.Length {
+		if r := p.Room; r.X < 0 || r.Y < 0 || r.X+r.Width > l.Width || r.Y+r.Height > l.Length {
 			return fmt.Errorf("piece %d of cut %d lies off the fabric", i, p.Cut)
 		}
 		for j, q := range l.Placed[:i] {
-			if p.X < q.X+q.Width && q.X < p.X+p.Width && p.Y < q.Y+q.Height && q.Y < p.Y+p.Height {
+			a, b := p.Room, q.Room
+			if a.X < b.X+b.Width && b.X < a.X+a.Width && a.Y < b.Y+b.Height && b.Y < a.Y+a.Height {
 				return fmt.Errorf("pieces %d and %d lie over each other", i, j)
 			}
 		}
-		it := items[slices.IndexFunc(items, func(it lay.Item) bool { return it.Cut == p.Cut })]
+		it := itemOf(items, p)
 		if p.Turned && !it.MayTurn {
 			return fmt.Errorf("piece %d of cut %d is turned against its grain", i, p.Cut)
 		}
@@ -93,6 +118,17 @@ func within(items []lay.Item, l lay.Lay) error {
 		}
 		if w != p.Width || h != p.Height {
 			return fmt.Errorf("piece %d of cut %d has another size", i, p.Cut)
+		}
+		if r := p.Room; p.X < r.X || p.Y < r.Y || p.X+w > r.X+r.Width || p.Y+h > r.Y+r.Height {
+			return fmt.Errorf("piece %d of cut %d lies out of its room", i, p.Cut)
+		}
+		keep := it.Keep
+		if p.Turned {
+			keep.Width, keep.Height = keep.Height, keep.Width
+		}
+		short := p.Room.Width < min(keep.Width, l.Width) || p.Room.Height < min(keep.Height, l.Width)
+		if !it.Known && it.Late > 0 && short {
+			return fmt.Errorf("piece %d of cut %d may come out larger than its room", i, p.Cut)
 		}
 	}
 	return nil
@@ -116,25 +152,26 @@ func through(items []lay.Item, l lay.Lay) error {
 	}
 	ends := map[[2]int]length.Length{}
 	for i, p := range l.Placed {
-		if items[slices.IndexFunc(items, func(it lay.Item) bool { return it.Cut == p.Cut })].Centred {
+		if itemOf(items, p).Centred {
 			continue
 		}
 		column := [2]int{p.Strip, p.Column}
 		if _, begun := ends[column]; !begun {
 			ends[column] = l.Strips[p.Strip-1].Y
 		}
-		if p.Y != ends[column] {
+		if p.Room.Y != ends[column] {
 			return fmt.Errorf("piece %d of cut %d does not lie where its column is cut", i, p.Cut)
 		}
-		ends[column] += p.Height
+		ends[column] += p.Room.Height
 		for j, q := range l.Placed[:i] {
 			if p.Strip != q.Strip {
 				continue
 			}
-			if p.Column == q.Column && (p.X != q.X || p.Width != q.Width) {
+			if p.Column == q.Column && (p.Room.X != q.Room.X || p.Room.Width != q.Room.Width) {
 				return fmt.Errorf("pieces %d and %d share a column and no width", i, j)
 			}
-			if p.Column != q.Column && p.X < q.X+q.Width && q.X < p.X+p.Width {
+			if p.Column != q.Column && p.Room.X < q.Room.X+q.Room.Width &&
+				q.Room.X < p.Room.X+p.Room.Width {
 				return fmt.Errorf("piece %d is cut through by piece %d", i, j)
 			}
 		}

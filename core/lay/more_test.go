@@ -2,6 +2,7 @@ package lay_test
 
 import (
 	"fmt"
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -75,7 +76,7 @@ func TestPiecesCentredOnAMotif(t *testing.T) {
 		{Cut: 1, Width: 40 * in, Height: 3 * in, Count: 1}}
 	l, left := lay.Of(items, on)
 	require.NoError(t, check(items, left, l))
-	assert.Equal(t, (8+8+8+3)*in, l.Length, "a repeat to find the first motif, two rows of five and two, and the rest")
+	assert.Equal(t, (8+5+3+5)*in, l.Length, "a repeat to find the first motif, two rows, and the rest between them")
 	var middles []length.Length
 	for _, p := range l.Placed {
 		if p.Cut == 0 {
@@ -86,8 +87,39 @@ func TestPiecesCentredOnAMotif(t *testing.T) {
 		assert.Equal(t, middles[i%2], middles[i], "every middle lies as far from its motif")
 	}
 	alone, _ := lay.Of([]lay.Item{{Width: 38 * in, Height: 20 * in, Count: 1, Centred: true}}, on)
-	assert.Equal(t, (8+24)*in, alone.Length)
+	assert.Equal(t, (8+20)*in, alone.Length)
 	assert.LessOrEqual(t, alone.Placed[0].X+38*in, 40*in)
+}
+
+// Motifs 4 in apart and squares of 4½ in on 42 in: wherever the first motif lies, ⌊(42 − 4 − 4½) ÷ 8⌋ + 1 = 5 lie in a
+// row, and the second row lies 8 in behind the first: 4 to find it, 4½ and 8.
+func TestMotifsLieAtTheirRepeat(t *testing.T) {
+	on := lay.Cloth{Usable: 42 * in, Across: 4 * in, Along: 4 * in}
+	nine := []lay.Item{{Width: 9 * in / 2, Height: 9 * in / 2, Count: 9, Centred: true}}
+	l, left := lay.Of(nine, on)
+	require.NoError(t, check(nine, left, l))
+	assert.Equal(t, 33*in/2, l.Length)
+	assert.GreaterOrEqual(t, l.Bound, l.Length-8*in, "what the bound leaves open is the first repeat and half a row")
+	assert.Equal(t, lay.ByMotifs, l.Limit)
+	assert.False(t, l.Certain)
+}
+
+// What else is cut lies between the motifs, in the gaps of their rows and behind them.
+func TestWhatIsLeftBetweenMotifsIsUsed(t *testing.T) {
+	on := lay.Cloth{Usable: 42 * in, Across: 4 * in, Along: 4 * in}
+	items := []lay.Item{{Cut: 0, Width: 9 * in / 2, Height: 9 * in / 2, Count: 9, Centred: true},
+		{Cut: 1, Width: 3 * in, Height: 2 * in, Count: 18, MayTurn: true}}
+	l, left := lay.Of(items, on)
+	require.NoError(t, check(items, left, l))
+	assert.Equal(t, 33*in/2, l.Length, "all of them lie between")
+	assert.Equal(t, l, lay.Search(items, on, func(lay.Found) bool { return false }).Lay)
+	free, left := lay.Freely(items, on)
+	require.NoError(t, apart(items, left, free))
+	assert.Equal(t, 33*in/2, free.Length)
+	items[1].Late = 1
+	l, left = lay.Of(items, on)
+	require.NoError(t, check(items, left, l))
+	assert.Greater(t, l.Length, 33*in/2, "what waits has cloth that is whole")
 }
 
 func TestOddPiecesFirst(t *testing.T) {
@@ -114,6 +146,7 @@ func TestOddPiecesFirst(t *testing.T) {
 func drawn(t *rapid.T) ([]lay.Item, lay.Cloth) {
 	usable := in.Times(rapid.IntRange(8, 60).Draw(t, "usable"))
 	items := make([]lay.Item, rapid.IntRange(1, 8).Draw(t, "items"))
+	known := rapid.IntRange(0, 2).Draw(t, "known")
 	for i := range items {
 		items[i] = lay.Item{Cut: i, Count: rapid.IntRange(0, 6).Draw(t, "count"), MayTurn: rapid.Bool().Draw(t, "turn"),
 			Selvedge: rapid.IntRange(0, 5).Draw(t, "selvedge") == 0,
@@ -121,8 +154,13 @@ func drawn(t *rapid.T) ([]lay.Item, lay.Cloth) {
 					Times(rapid.IntRange(8, 200).Draw(t, "h"))}
 		items[i].Centred = !items[i].MayTurn && !items[i].Selvedge && rapid.IntRange(0, 4).Draw(t, "centred") == 0
 		items[i].MayTurn = items[i].MayTurn && !items[i].Selvedge
-		if !items[i].Centred {
-			items[i].Late = max(0, rapid.IntRange(-3, 2).Draw(t, "late"))
+		if it := &items[i]; !it.Centred {
+			it.Late = max(0, rapid.IntRange(-3, 2).Draw(t, "late"))
+			it.Keep = lay.Size{Width: it.Width + in/4, Height: it.Height + in/8}
+			if it.Known = it.Late > 0 && it.Late <= known; it.Known {
+				it.Width += (in / 8).Times(rapid.IntRange(-3, 3).Draw(t, "wider"))
+				it.Height += (in / 8).Times(rapid.IntRange(-3, 3).Draw(t, "higher"))
+			}
 		}
 	}
 	return items, lay.Cloth{Usable: usable, Across: in.Times(rapid.IntRange(1, 9).Draw(t, "across")),
@@ -134,7 +172,6 @@ func TestAnyFreeLayHasEverythingInsideAndNothingTwice(t *testing.T) {
 		items, on := drawn(t)
 		l, left := lay.Freely(items, on)
 		require.NoError(t, apart(items, left, l))
-		require.NoError(t, behind(items, l))
 		assert.GreaterOrEqual(t, l.Length, l.Bound-1)
 	})
 }
@@ -156,11 +193,8 @@ func TestAnyLayFromOddPiecesIsCorrect(t *testing.T) {
 			require.Equal(t, odd[one.Odd].Width, one.Lay.Width)
 			require.LessOrEqual(t, one.Lay.Length, odd[one.Odd].Length)
 			require.NoError(t, within(items, one.Lay))
-			for _, p := range one.Lay.Placed {
-				require.Equal(t, items[one.Lay.Placed[0].Cut].Late, items[p.Cut].Late,
-					"an offcut is cut at one time")
-			}
 			require.NoError(t, through(items, one.Lay))
+			require.NoError(t, inStages(items, one.Lay))
 			for _, p := range one.Lay.Placed {
 				placed[p.Cut]++
 			}
@@ -179,26 +213,115 @@ func TestAnyLayFromOddPiecesIsCorrect(t *testing.T) {
 	})
 }
 
-func TestWhatIsCutLateLiesBehindWhatIsCutNow(t *testing.T) {
+// Front and both backs of a cushion of 16 in from one cloth: 16 + 10 + 10 lie side by side in one strip, which is the
+// tallest piece. What is cut now is cut first.
+func TestWhatWaitsSharesAStrip(t *testing.T) {
 	on := lay.Cloth{Usable: 40 * in}
-	items := []lay.Item{{Cut: 0, Width: 17 * in, Height: 11 * in, Count: 2},
-		{Cut: 1, Width: 6 * in, Height: 11 * in, Count: 1}}
-	beside, _ := lay.Of(items, on)
-	assert.Equal(t, 11*in, beside.Length, "17 + 17 + 6 = 40")
-	items[0].Late = 1
+	back := lay.Item{Cut: 0, Width: 10 * in, Height: 16 * in, Count: 2, Late: 1,
+		Keep: lay.Size{Width: 10*in + in/8, Height: 16*in + in/4}}
+	items := []lay.Item{back, {Cut: 1, Width: 16 * in, Height: 16 * in, Count: 1}}
+	l, left := lay.Of(items, on)
+	require.NoError(t, check(items, left, l))
+	assert.Equal(t, 16*in+in/4, l.Length, "a quarter more, for what the measurement may ask for")
+	assert.Equal(t, l.Bound, l.Length)
+	assert.Equal(t, []int{1, 0, 0}, []int{l.Placed[0].Cut, l.Placed[1].Cut, l.Placed[2].Cut})
+	assert.Equal(t, lay.Rect{X: 16 * in, Width: 10*in + in/8, Height: 16*in + in/4}, l.Placed[1].Room)
+
+	for name, c := range map[string]struct {
+		wide, high   length.Length
+		long, second length.Length
+	}{
+		"smaller":       {10*in - in/8, 16*in - in/4, 16*in + in/4, 16 * in},
+		"as kept":       {10*in + in/8, 16*in + in/4, 16*in + in/4, 16 * in},
+		"outgrown high": {10 * in, 17 * in, 33*in + in/4, 0},
+		"outgrown wide": {11 * in, 16 * in, 32*in + in/4, 0},
+	} {
+		measured := slices.Clone(items)
+		measured[0].Width, measured[0].Height, measured[0].Known = c.wide, c.high, true
+		l, left := lay.Of(measured, on)
+		require.NoError(t, check(measured, left, l), name)
+		assert.Equal(t, c.long, l.Length, name)
+		assert.Equal(t, lay.Placed{Cut: 1, Width: 16 * in, Height: 16 * in,
+			Room: lay.Rect{Width: 16 * in, Height: 16 * in}, Strip: 1, Column: 1}, l.Placed[0], name)
+		assert.Equal(t, c.second, l.Placed[1].X, name)
+	}
+}
+
+// What lies in strips that nothing was cut from is cut as large as it is when it is known.
+func TestAStripThatWaitsIsCutToWhatWasMeasured(t *testing.T) {
+	on := lay.Cloth{Usable: 40 * in}
+	items := []lay.Item{{Cut: 0, Width: 30 * in, Height: 10 * in, Count: 1},
+		{Cut: 1, Width: 30 * in, Height: 12 * in, Count: 1, Late: 2, Keep: lay.Size{Width: 31 * in, Height: 13 * in}}}
 	l, _ := lay.Of(items, on)
 	require.NoError(t, check(items, nil, l))
-	assert.Equal(t, 22*in, l.Length,
-		"the back waits for the front to be measured, and a cut for the patch would go through its fabric")
-	assert.True(t, l.Certain)
-	assert.Equal(t, []int{1, 0, 0}, []int{l.Placed[0].Cut, l.Placed[1].Cut, l.Placed[2].Cut})
+	assert.Equal(t, 23*in, l.Length)
+	items[1].Known, items[1].Height = true, 12*in+in/2
+	l, _ = lay.Of(items, on)
+	require.NoError(t, check(items, nil, l))
+	assert.Equal(t, 22*in+in/2, l.Length)
+	assert.Equal(t, l.Bound, l.Length)
 	free, _ := lay.Freely(items, on)
-	require.NoError(t, behind(items, free))
-	assert.Equal(t, 22*in, free.Length)
-	assert.Equal(t, l, lay.Search(items, on,
-		func(lay.Found) bool { t.Fatal("there is only one lay"); return false }).Lay)
+	assert.Equal(t, 23*in, free.Length, "placed freely it stays where it is drawn")
+}
+
+// Whatever is measured within what was kept: what is cut before it lies where it lay.
+func TestNothingThatIsCutJumpsWhenTheRestIsMeasured(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		items, on := drawn(t)
+		for i, it := range items {
+			if items[i].Known = false; it.Late > 0 {
+				items[i].Width, items[i].Height = it.Keep.Width-in/4, it.Keep.Height-in/8
+			}
+		}
+		before, _ := lay.Of(items, on)
+		stage := rapid.IntRange(1, 2).Draw(t, "stage")
+		for i, it := range items {
+			if it.Late > 0 && it.Late <= stage {
+				items[i].Known = true
+				items[i].Width -= (in / 8).Times(rapid.IntRange(-4, 4).Draw(t, "narrower"))
+			}
+		}
+		after, _ := lay.Of(items, on)
+		for _, p := range before.Placed {
+			if items[p.Cut].Late == 0 {
+				require.Contains(t, after.Placed, p)
+			}
+		}
+	})
+}
+
+// One of two pieces on each other has outgrown its place: the other is cut from the edge of the strip on.
+func TestAColumnClosesUpWhereAPieceHasOutgrownIt(t *testing.T) {
+	on := lay.Cloth{Usable: 40 * in}
+	keep := lay.Size{Width: 10 * in, Height: 8 * in}
+	items := []lay.Item{{Cut: 0, Width: 30 * in, Height: 16 * in, Count: 1},
+		{Cut: 1, Width: 10 * in, Height: 8 * in, Count: 1, Late: 1, Keep: keep},
+		{Cut: 2, Width: 10 * in, Height: 8 * in, Count: 1, Late: 1, Keep: keep}}
+	l, _ := lay.Of(items, on)
+	assert.Equal(t, 16*in, l.Length)
+	items[1].Known, items[2].Known, items[1].Width = true, true, 11*in
+	l, left := lay.Of(items, on)
+	require.NoError(t, check(items, left, l))
+	assert.Equal(t, 24*in, l.Length)
+	for _, p := range l.Placed {
+		if p.Cut == 2 {
+			assert.Equal(t, []length.Length{30 * in, 0}, []length.Length{p.X, p.Y})
+		}
+	}
+}
+
+func TestOddPiecesAreSharedWithWhatWaits(t *testing.T) {
+	on := lay.Cloth{Usable: 40 * in}
+	items := []lay.Item{{Cut: 0, Width: 17 * in, Height: 11 * in, Count: 2, Late: 1},
+		{Cut: 1, Width: 6 * in, Height: 11 * in, Count: 1}}
 	laid, rest := lay.FromOdd(items, on, []lay.Odd{{Width: 23 * in, Length: 11 * in, Count: 3}})
-	require.Len(t, laid, 3, "the patch from one and the panels from the others, though one holds both")
+	require.Len(t, laid, 2, "the patch and a panel from one, a panel from another")
+	assert.Equal(t, []int{1, 0}, []int{laid[0].Lay.Placed[0].Cut, laid[0].Lay.Placed[1].Cut}, "the patch is cut first")
+	assert.Equal(t, []int{0, 0}, []int{rest[0].Count, rest[1].Count})
+	items[0].Known, items[0].Keep, items[0].Width = true, lay.Size{Width: 17 * in, Height: 11 * in}, 18*in
+	laid, rest = lay.FromOdd(items, on, []lay.Odd{{Width: 23 * in, Length: 11 * in, Count: 3}})
+	require.Len(t, laid, 3, "one that has outgrown its place has an offcut of its own")
+	assert.Len(t, laid[0].Lay.Placed, 1)
 	assert.Equal(t, []int{0, 0}, []int{rest[0].Count, rest[1].Count})
 }
 

@@ -2,6 +2,7 @@ package lay
 
 import (
 	"cmp"
+	"math"
 	"slices"
 
 	"umschlag/core/length"
@@ -25,19 +26,44 @@ type OnOdd struct {
 // is left to be cut from the length. A piece of just the size that is wanted is always
 // taken; another one only where that makes the rest shorter, and it stays whole
 // otherwise. What needs a selvedge or the middle of a motif is left for the length. What
-// is cut late has the pieces that are left then, and none is shared with what is cut now.
+// waits shares odd pieces as it shares strips, as large as what is kept for it; what has
+// outgrown that is cut from what is left.
 func FromOdd(items []Item, on Cloth, odd []Odd) (laid []OnOdd, rest []Item) {
-	odd = slices.Clone(odd)
-	for later := needs(items); len(later) > 0; {
-		var now needs
-		now, later = later.parted()
-		from, left := now.fromOdd(on, odd)
-		for _, used := range from {
-			odd[used.Odd].Count--
-		}
-		laid, rest = append(laid, from...), append(rest, left...)
+	all := make(stages, len(items))
+	for i, it := range items {
+		all[i] = it.within(on.Usable)
 	}
-	return laid, rest
+	odd = slices.Clone(odd)
+	again := all.none()
+	planned, left := all.kept(0).fromOdd(on, odd)
+	for _, one := range planned {
+		l, gone := all.outgrown(all.staged(one.Lay))
+		l.closeUp()
+		for _, it := range gone {
+			again[all.place(it.Cut)].Count += it.Count
+		}
+		if len(l.Placed) > 0 {
+			odd[one.Odd].Count--
+			laid = append(laid, OnOdd{Odd: one.Odd, Lay: all.sized(l)})
+		}
+	}
+	outgrown, more := again.kept(math.MaxInt).fromOdd(on, odd)
+	for _, one := range outgrown {
+		laid = append(laid, OnOdd{Odd: one.Odd, Lay: all.sized(one.Lay)})
+	}
+	for i := range all {
+		all[i].Count = left[i].Count + more[i].Count
+	}
+	return laid, all
+}
+
+// none are the items, and none of each.
+func (n stages) none() stages {
+	out := slices.Clone(n)
+	for i := range out {
+		out[i].Count = 0
+	}
+	return out
 }
 
 func (n needs) fromOdd(on Cloth, odd []Odd) (laid []OnOdd, rest needs) {
@@ -76,7 +102,8 @@ func roughly(items []Item, on Cloth) (long length.Length, out int) {
 	if first := firstFit(others, on.Usable); first.Better(l) {
 		l = first
 	}
-	return onMotifs(centred, on).before(l).Length, len(over)
+	motifs, _ := onMotifs(centred, on)
+	return motifs.before(l).Length, len(over)
 }
 
 // fromOne cuts from alike odd pieces; just tells that every one is used up by a single

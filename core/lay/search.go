@@ -46,13 +46,12 @@ func (w Way) Valid() bool {
 // the same round are the same lay.
 func Search(items []Item, on Cloth, tell func(Found) bool) Found {
 	in, _ := fitting(items, on)
-	now, _ := in.parted()
-	_, others := now.centred()
+	_, others := stages(in).kept(0).motifsFirst(on)
 	whole := func(l Lay) Lay { return in.laid(on, func(needs) Lay { return l }) }
 	best := rotary(others, on.Usable)
 	found := Found{Rounds: len(rounds), Lay: whole(best)}
 	for i, look := range rounds {
-		if found.Lay.Certain {
+		if found.Lay.Certain || len(others) == 0 {
 			break
 		}
 		found.Round = i + 1

@@ -311,7 +311,7 @@ func boughtIsWhatLies(t require.TestingT, _ plan.Plan, r answer.Reckoning) {
 	for _, c := range r.Cloths {
 		longest := int64(0)
 		for _, a := range c.Lay.Placed {
-			longest = max(longest, a.Y.NM+a.Height.NM)
+			longest = max(longest, a.Room.Y.NM+a.Room.Height.NM)
 		}
 		assert.Equal(t, longest, c.Length.NM, "%s is as long as what lies on it", c.Cloth)
 		assert.GreaterOrEqual(t, c.Need.NM, c.Length.NM, c.Cloth)

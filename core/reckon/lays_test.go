@@ -179,13 +179,16 @@ func TestAWayOfAPlanIsOneOfASearch(t *testing.T) {
 	}
 }
 
-// The back of a front that is one piece of cloth need not wait, and shares its strip: 16½ and twice 11¼ on 40 in.
-func TestABackThatNeedNotWaitSharesTheStrip(t *testing.T) {
+// 16½ and twice 11¼ on 40 in lie in one strip. Where the back waits, an eighth more is kept for it either way: what a
+// front of one piece of cloth may come out larger.
+func TestABackSharesTheStripOfItsFront(t *testing.T) {
 	p, ok := plan.Begin("cushion", length.Inches, plan.DefaultHabits(length.Inches), plan.Cloth{Name: "moss"})
 	require.True(t, ok)
 	p.Title, p.Object.Width, p.Object.Height = "t", 16*in, 16*in
 	together := reckon.Reckon(p, nil)
 	assert.Equal(t, "16½″", together.Cloths[0].Length.Text)
 	p.Back.Wait = plan.WaitYes
-	assert.Equal(t, "33″", reckon.Reckon(p, nil).Cloths[0].Length.Text, "in strips of their own")
+	waits := reckon.Reckon(p, nil)
+	assert.Equal(t, "16⅝″", waits.Cloths[0].Length.Text)
+	assert.Len(t, waits.Cloths[0].Lay.Strips, 1)
 }

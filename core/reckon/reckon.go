@@ -17,6 +17,7 @@ import (
 	"umschlag/core/fit"
 	"umschlag/core/layers"
 	"umschlag/core/length"
+	"umschlag/core/outlook"
 	"umschlag/core/panel"
 	"umschlag/core/plan"
 	"umschlag/core/ref"
@@ -210,7 +211,7 @@ func (r *run) face(piece cover.Piece) (p panel.Panel, ok bool) {
 
 // panel cuts a piece with a face, and what lies on it and under it.
 func (r *run) panel(p panel.Panel) {
-	cuts, strips := r.List.Face(p)
+	cuts, strips := r.List.Face(p, planned(r, p))
 	r.find(p.Unlocked())
 	r.List.Shapes(p.Piece, p.Applied)
 	for _, t := range applique.Threads(p.Applied) {
@@ -220,6 +221,18 @@ func (r *run) panel(p panel.Panel) {
 	r.List.Under(cutting.Stack{Piece: p.Piece.Name, Chain: p.Chain, Count: p.Piece.Count, At: p.Path,
 		Strip: p.Piece.Strip})
 	r.Panels = append(r.Panels, show.Panel{Panel: p, Cuts: cuts, Strips: strips})
+}
+
+// planned is a piece as it was before its centre was measured.
+func planned(r *run, p panel.Panel) panel.Panel {
+	if _, _, was := r.Plan.MeasuredAt(ref.FrontCentre); !was || !p.Chain.BordersAfter() {
+		return p
+	}
+	before := r.Plan
+	before.Measured = slices.DeleteFunc(slices.Clone(before.Measured),
+		func(m plan.Measured) bool { return m.Gate == ref.FrontCentre.String() })
+	planned, _ := panel.Order{Plan: before, Samples: r.Samples}.Of(p.Piece)
+	return planned
 }
 
 // thread adds to a thread that may be needed on several pieces or late as well.
@@ -272,9 +285,10 @@ func (r *run) back(piece cover.Piece, top panel.Panel, m fit.Panel) (back.Back, 
 			return s.Plus(sum.Squaring, "trimmed to the front when it is sewn", 2*out.Spare)
 		})
 	}
-	b, found := back.Build(back.Order{Plan: r.Plan.Back, Front: cut, Finished: out.Finished.Width.Total(),
+	order := back.Order{Plan: r.Plan.Back, Front: cut, Finished: out.Finished.Width.Total(),
 		High: out.Finished.Height.Total(), Seam: r.Plan.Cover.Seam, Flange: r.Plan.Cover.Flange, Pad: r.Plan.Object,
-		Step: r.Plan.Habits.Step, Style: r.Plan.Style(), Thick: thicker(r.Plan, out.Cloth)})
+		Step: r.Plan.Habits.Step, Style: r.Plan.Style(), Thick: thicker(r.Plan, out.Cloth)}
+	b, found := back.Build(order)
 	r.find(found)
 	if r.stopped() {
 		return b, false
@@ -284,12 +298,22 @@ func (r *run) back(piece cover.Piece, top panel.Panel, m fit.Panel) (back.Back, 
 		out.Waits = work.FrontGate(r.Plan.Piece("front").Quilted()).String()
 	}
 	out.Chains = r.List.Back(cutting.Backing{Piece: piece, Decided: q, Path: path, Cloth: out.Cloth, Back: b,
-		Waits: out.Waits, Off: len(m.Remedies) > 0, Samples: r.Samples})
+		Most: most(order, top, out.Spare), Waits: out.Waits, Off: len(m.Remedies) > 0, Samples: r.Samples})
 	for _, n := range b.Notions {
 		r.thing(n.What, n.Length)
 	}
 	r.Back = &out
 	return b, true
+}
+
+// most is the back of the largest front that may be measured with nothing wrong: what is kept for it
+// until then. spare is what it has beyond the front on every side.
+func most(o back.Order, top panel.Panel, spare length.Length) back.Back {
+	more := outlook.Reserve(top.Face) + 2*spare
+	o.Front = top.Chain.Trimmed.Each(func(s sum.Sum) sum.Sum { return s.Plus(sum.Part, "as it may come out", more) })
+	o.Finished, o.High = o.Front.Width.Total()-2*(spare+o.Seam), o.Front.Height.Total()-2*(spare+o.Seam)
+	b, _ := back.Build(o)
+	return b
 }
 
 // thicker is how thick a cloth is that is thicker than usual; 0 for others.

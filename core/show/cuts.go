@@ -8,6 +8,7 @@ import (
 	"umschlag/core/front"
 	"umschlag/core/lay"
 	"umschlag/core/ref"
+	"umschlag/core/ruler"
 	"umschlag/core/supply"
 )
 
@@ -107,11 +108,52 @@ func cloths(t *teller) {
 			have := t.l(*c.Have)
 			out.Have = &have
 		}
+		if c.Free > 0 {
+			free := t.l(c.Free)
+			out.Free = &free
+		}
+		if c.Wanted > 0 {
+			t.explainSum("cloth."+c.Letter, c.Sum())
+		}
 		if c.Kept > 0 || c.KeptOdd > 0 {
 			out.Kept = &answer.Kept{Length: t.l(c.Kept), Odd: c.KeptOdd}
 		}
+		moves(t, c, &out)
 		t.out.Cloths = append(t.out.Cloths, out)
 	}
+}
+
+// moves tells how a cloth is cut, its odd pieces first.
+func moves(t *teller, c supply.Cloth, out *answer.ClothNeed) {
+	cuts := make([]ruler.Cut, len(t.List.Cuts))
+	for i, cut := range t.List.Cuts {
+		cuts[i] = ruler.Cut{Title: cut.Title, Width: cut.Size.Width.Total(), Height: cut.Size.Height.Total(),
+			Done: cut.Done, Centred: cut.Centred, Waits: waitsFor(cut.Waits)}
+	}
+	var all [][]ruler.Move
+	for _, o := range c.Odd {
+		all = append(all, ruler.Order(o.Lay, &o.Size, cuts))
+	}
+	all = append(all, ruler.Order(c.Lay, nil, cuts))
+	ruler.Ended(all, cuts)
+	for i, o := range c.Odd {
+		out.Odd[i].Moves = movesOf(all[i], ruler.Speaker{Style: t.style, Cuts: cuts, Odd: o.Count})
+	}
+	out.Moves = movesOf(all[len(c.Odd)], ruler.Speaker{Style: t.style, Cuts: cuts})
+}
+
+func movesOf(all []ruler.Move, says ruler.Speaker) []answer.Move {
+	out := []answer.Move{}
+	for _, m := range all {
+		one := answer.Move{Kind: string(m.Kind), Strips: append([]int{}, m.Strips...), Parts: []answer.MovePart{},
+			Title: says.Title(m), Text: says.Text(m), Places: append([]int{}, m.Places...), Done: m.Done,
+			Waits: m.Waits, Ends: append([]int{}, m.Ends...)}
+		for _, p := range m.Parts {
+			one.Parts = append(one.Parts, answer.MovePart{Cut: p.Cut, Count: m.Pieces(p, max(1, says.Odd))})
+		}
+		out = append(out, one)
+	}
+	return out
 }
 
 func oddLays(t *teller, odd []supply.Odd) []answer.OddLay {

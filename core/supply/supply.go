@@ -58,9 +58,50 @@ type Cloth struct {
 	Done, Returned, Sought, InCupboard bool
 	// Backing is the light interfacing that is ironed behind it before it is cut; none where it is not backed.
 	Backing sum.Sum
+	// Free is what its pieces would take placed freely, where that is less; 0 where it is not, and where they
+	// are too many to try.
+	Free length.Length
 	// Kept is what the cupboard keeps of it for this plan, and KeptOdd how many odd pieces.
 	Kept    length.Length
 	KeptOdd int
+}
+
+// mostLoose is the most pieces that are placed freely for comparison.
+const mostLoose = 80
+
+// freely is what is left of a lay along a ruler, placed freely, where that is shorter.
+func (o order) freely(laid lay.Lay, rest []lay.Item, on lay.Cloth) length.Length {
+	drawn := o.Plan.Habits.Lay == plan.TemplateLays
+	if drawn || laid.Length == laid.Bound || len(laid.Placed) > mostLoose {
+		return 0
+	}
+	if free := lay.FreeLength(rest, on); free < laid.Length {
+		return free
+	}
+	return 0
+}
+
+// Sum is how what is wanted comes about: strip by strip, squared, and what shrinks.
+func (c Cloth) Sum() sum.Sum {
+	var s sum.Sum
+	strips := c.Lay.Strips
+	for i := 0; i < len(strips); {
+		n := 1
+		for i+n < len(strips) && strips[i+n].Height == strips[i].Height {
+			n++
+		}
+		name := fmt.Sprintf("strip %d", i+1)
+		if n > 1 {
+			name = fmt.Sprintf("strips %d to %d", i+1, i+n)
+		}
+		s = s.Then(sum.Repeat(n, sum.Part, name, strips[i].Height))
+		i += n
+	}
+	if len(strips) == 0 {
+		s = sum.Of(sum.Part, "its pieces, placed freely", c.Lay.Length)
+	}
+	s = s.Plus(sum.Squaring, "to square its end", c.Squared()-c.Lay.Length)
+	return s.Plus(sum.Wash, "what it shrinks", c.Wanted-c.Squared())
 }
 
 // Squared is how much of its length the lay takes, its end squared; 0 where all is cut from odd pieces.
@@ -181,7 +222,8 @@ func (o order) cloth(letter string) Cloth {
 	o.hemmed(letter, c)
 	out := Cloth{Letter: letter, Name: c.Name, Lay: laid, Odd: together(fromOdd, odd),
 		Wanted: lay.Need(laid, c.Shrink/100), Have: have,
-		Done: o.allCutOf(letter), Sought: len(o.Plan.Lays[letter].Way) > 0, Returned: returned}
+		Free: o.freely(laid, rest, on), Done: o.allCutOf(letter),
+		Sought: len(o.Plan.Lays[letter].Way) > 0, Returned: returned}
 	if c.IsBacked() {
 		out.Backing = out.backing()
 	}

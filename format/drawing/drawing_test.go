@@ -82,7 +82,7 @@ func TestTheDemoIsDrawn(t *testing.T) {
 			}
 		}
 		for _, n := range r.Cloths {
-			d := drawing.Lay(n)
+			d := drawing.Lay(n.Name, n.Lay)
 			assert.InDelta(t, 2*float64(n.Lay.Width.NM+n.Lay.Length.NM)/1e6, d.Length(drawing.Cloth), 1e-6, "%s: %s",
 				name, n.Name)
 			assert.Len(t, d.Words, len(n.Lay.Placed), "each piece has its number")

@@ -169,18 +169,21 @@ func Template(c answer.Cut) (Drawing, error) {
 }
 
 // Lay draws a cloth with what is cut of it: its length up, the strips all the way across,
-// every piece with its number in the list of cuts.
-func Lay(n answer.ClothNeed) Drawing {
-	d := Drawing{Title: n.Name}
-	w, h := mm(n.Lay.Width.NM), mm(n.Lay.Length.NM)
+// every piece with its number in the list of cuts. What is kept for a piece that may come out larger is an inner line.
+func Lay(title string, l answer.Lay) Drawing {
+	d := Drawing{Title: title}
+	w, h := mm(l.Width.NM), mm(l.Length.NM)
 	d.add(Cloth, Rectangle(0, 0, w, h))
-	for _, s := range n.Lay.Strips {
+	for _, s := range l.Strips {
 		y := mm(s.Y.NM) + mm(s.Height.NM)
 		d.add(Cut, stroke(0, y, w, y))
 	}
-	for _, p := range n.Lay.Placed {
+	for _, p := range l.Placed {
 		x, y, pw, ph := mm(p.X.NM), mm(p.Y.NM), mm(p.Width.NM), mm(p.Height.NM)
 		d.add(Cut, Rectangle(x, y, pw, ph))
+		if r := p.Room; r.Width.NM > p.Width.NM || r.Height.NM > p.Height.NM {
+			d.add(Internal, Rectangle(mm(r.X.NM), mm(r.Y.NM), mm(r.Width.NM), mm(r.Height.NM)))
+		}
 		d.Words = append(d.Words,
 			Word{X: x + pw/2, Y: y + ph/2, Height: math.Min(12, math.Min(pw, ph)/3), Middle: true,
 				Text: fmt.Sprint(p.Cut + 1)})

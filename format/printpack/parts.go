@@ -10,6 +10,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/ref"
+	"umschlag/core/ruler"
 	"umschlag/core/shape"
 	"umschlag/core/work"
 	"umschlag/format/drawing"
@@ -47,7 +48,7 @@ func (p *pack) cover() {
 	p.paragraph("Fabric", margin, p.inner(), 7)
 	p.font("", 10)
 	for _, n := range r.Cloths {
-		text := fmt.Sprintf("%s: takes %s", n.Name, n.Need.Text)
+		text := fmt.Sprintf("%s: %s", n.Name, n.Takes())
 		if n.Short.NM > 0 || n.Have == nil && n.Need.NM > 0 {
 			text += fmt.Sprintf("; buy %s", n.BuyText)
 		}
@@ -195,83 +196,51 @@ var kinds = map[string]colour{
 	"step": {0xff, 0xff, 0xff}, "measured": {0xdd, 0xe6, 0xd4},
 }
 
-// lays are the cloths to scale, with the numbers of the list of cuts, and their strips in
-// the order they are cut.
+// lays are the cloths to scale, what there is of them in pieces first, with the numbers of the list of cuts, and
+// beside them how they are cut.
 func (p *pack) lays() {
 	p.heading("Lays", 60)
 	for _, n := range p.Reckoning.Cloths {
-		if len(n.Lay.Placed) == 0 {
-			continue
+		for _, o := range n.Odd {
+			p.lay(n.Name+": "+o.Said(), o.Lay, o.Moves)
 		}
-		d := drawing.Lay(n)
-		p.font("", 9)
-		var order []string
-		for i := range n.Lay.Strips {
-			order = append(order, p.strip(n.Lay, i))
+		if len(n.Lay.Placed) > 0 {
+			p.lay(fmt.Sprintf("%s, %s wide, %s long", n.Name, n.Lay.Width.Text, n.Lay.Length.Text), n.Lay, n.Moves)
 		}
-		scale := math.Min(p.inner()*0.55/d.Width, (p.bottom()-margin-20)/d.Height)
-		lines := 0
-		for _, text := range order {
-			lines += len(p.wrapped(text, p.inner()*0.42))
-		}
-		p.room(math.Max(d.Height*scale, 5*float64(lines)) + 12)
-		y := p.pdf.GetY()
-		p.font("B", 11)
-		p.pdf.Text(margin, y+4, fmt.Sprintf("%s, %s wide, %s long", n.Name, n.Lay.Width.Text, n.Lay.Length.Text))
-		p.paint(d, margin, y+5, scale)
-		p.font("B", 8)
-		for i, strip := range n.Lay.Strips { // as the list beside it has them
-			middle := float64(strip.Y.NM+strip.Height.NM/2) / 1e6
-			p.pdf.Text(margin+d.Width*scale+1.5, y+5+middle*scale+1, fmt.Sprint(i+1))
-		}
-		x := margin + p.inner()*0.58
-		p.pdf.SetY(y + 6)
-		p.font("", 9)
-		for _, text := range order {
-			p.box(x, p.pdf.GetY()+0.6, 3)
-			p.paragraph(text, x+5, p.inner()*0.42-5, 4.6)
-		}
-		p.pdf.SetY(math.Max(p.pdf.GetY(), y+5+d.Height*scale) + 4)
 	}
 }
 
-// strip says how a strip is cut and cut apart, columns from the left.
-func (p *pack) strip(l answer.Lay, i int) string {
-	type column struct {
-		width string
-		count int
-		cut   int
+// lay is a cloth to scale, and beside it how it is cut.
+func (p *pack) lay(title string, l answer.Lay, moves []answer.Move) {
+	d := drawing.Lay(title, l)
+	p.font("", 9)
+	scale := math.Min(p.inner()*0.55/d.Width, (p.bottom()-margin-20)/d.Height)
+	lines := 0
+	for _, m := range moves {
+		lines += len(p.wrapped(m.Numbered(), p.inner()*0.42-5))
 	}
-	var columns []column
-	at := map[int]int{}
-	for _, placed := range l.Placed {
-		if placed.Strip != i+1 {
-			continue
-		}
-		k, known := at[placed.Column]
-		if !known {
-			k = len(columns)
-			at[placed.Column] = k
-			columns = append(columns, column{width: placed.Width.Text, cut: placed.Cut + 1})
-		}
-		columns[k].count++
+	p.room(math.Max(d.Height*scale, 4.6*float64(lines)) + 12)
+	y := p.pdf.GetY()
+	p.font("B", 11)
+	p.pdf.Text(margin, y+4, title)
+	p.paint(d, margin, y+5, scale)
+	p.font("B", 8)
+	for i, strip := range l.Strips { // as the list beside it has them
+		middle := float64(strip.Y.NM+strip.Height.NM/2) / 1e6
+		p.pdf.Text(margin+d.Width*scale+1.5, y+5+middle*scale+1, fmt.Sprint(i+1))
 	}
-	var words []string
-	for k := 0; k < len(columns); {
-		n := 1
-		for k+n < len(columns) && columns[k+n].width == columns[k].width && columns[k+n].cut == columns[k].cut &&
-			columns[k+n].count == columns[k].count {
-			n++
+	x := margin + p.inner()*0.58
+	p.pdf.SetY(y + 6)
+	p.font("", 9)
+	for _, m := range moves {
+		in := 0.0
+		if m.Kind == string(ruler.Out) || m.Kind == string(ruler.Leave) { // out of the strip before it
+			in = 4
 		}
-		text := fmt.Sprintf("%d at %s (%d)", n, columns[k].width, columns[k].cut)
-		if columns[k].count > 1 {
-			text += fmt.Sprintf(", each into %d", columns[k].count)
-		}
-		words = append(words, text)
-		k += n
+		p.box(x+in, p.pdf.GetY()+0.6, 3)
+		p.paragraph(m.Numbered(), x+in+5, p.inner()*0.42-5-in, 4.6)
 	}
-	return fmt.Sprintf("%d. A strip of %s all the way across. From the left: %s.", i+1, l.Strips[i].Height.Text,
-		strings.Join(words, ", "))
+	p.pdf.SetY(math.Max(p.pdf.GetY(), y+5+d.Height*scale) + 4)
 }
 
 // pressing is the pressing plan of pieced faces, seen from the back.

@@ -54,8 +54,15 @@ func (s sum) Written() string { return answer.WrittenSum(s.Terms) }
 
 type cloth struct {
 	answer.ClothNeed
-	Cuts  []numbered
+	Cuts []numbered
+	Lays []laid
+}
+
+// laid is a piece of cloth as it is cut.
+type laid struct {
+	Title string
 	Drawn template.HTML
+	Moves []answer.Move
 }
 
 type numbered struct {
@@ -85,8 +92,11 @@ func Write(o Order) ([]byte, error) {
 	for _, n := range r.Cloths {
 		listed[n.Cloth] = true
 		c := cloth{ClothNeed: n, Cuts: cutsOf(r, func(letter string) bool { return letter == n.Cloth })}
+		for _, odd := range n.Odd {
+			c.Lays = append(c.Lays, laid{"From " + odd.Said(), inline(drawing.Lay(n.Name, odd.Lay)), odd.Moves})
+		}
 		if len(n.Lay.Placed) > 0 {
-			c.Drawn = inline(drawing.Lay(n))
+			c.Lays = append(c.Lays, laid{"", inline(drawing.Lay(n.Name, n.Lay)), n.Moves})
 		}
 		s.Cloths = append(s.Cloths, c)
 	}

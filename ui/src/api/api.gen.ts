@@ -1042,6 +1042,11 @@ buy_text: string
 have?: L11
 short: L
 lay: Lay
+free?: L12
+/**
+ * Moves are how the length is cut, in their order.
+ */
+moves: Move[]
 /**
  * Odd are the odd pieces that are cut first, each with its lay.
  */
@@ -1133,10 +1138,6 @@ placed: Placed[]
  * Strips from the squared end; none where pieces are placed freely.
  */
 strips: Strip[]
-/**
- * Stacks are the strips, from 1, that lie on each other when they are cut apart.
- */
-stacks: number[][]
 }
 /**
  * Placed is one rectangle of one cut.
@@ -1150,12 +1151,19 @@ x: L
 y: L
 width: L
 height: L
+room: Rect
 turned: boolean
 /**
  * Strip it is cut from and column within that, from 1; 0 where it is placed freely.
  */
 strip: number
 column: number
+}
+export interface Rect {
+x: L
+y: L
+width: L
+height: L
 }
 /**
  * Strip is one cut across the cloth.
@@ -1165,6 +1173,65 @@ y: L
 height: L
 }
 /**
+ * L is a length as it is shown.
+ */
+export interface L12 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * Move is one thing to do at the cutting table.
+ */
+export interface Move {
+/**
+ * Kind is square, find, across, out, leave, take or round.
+ */
+kind: string
+/**
+ * Strips are those it is about, from 1; several lie on each other.
+ */
+strips: number[]
+/**
+ * Parts are what it gives, or what something stays whole for.
+ */
+parts: MovePart[]
+/**
+ * Title says it in large letters, Text what is done then; empty where the title says all.
+ */
+title: string
+text?: string
+/**
+ * Places are the pieces of the lay it is about.
+ */
+places: number[]
+done?: boolean
+/**
+ * Waits is what is measured first.
+ */
+waits?: string
+/**
+ * Ends are the cuts, by their index, of which nothing is left to be cut after it.
+ */
+ends: number[]
+}
+/**
+ * MovePart is so many pieces of a cut, by its index.
+ */
+export interface MovePart {
+cut: number
+count: number
+}
+/**
  * OddLay is odd pieces of one size, laid out alike.
  */
 export interface OddLay {
@@ -1172,6 +1239,10 @@ width: L
 length: L
 count: number
 lay: Lay
+/**
+ * Moves are how it is cut.
+ */
+moves: Move[]
 }
 export interface Kept {
 length: L
@@ -2198,7 +2269,7 @@ max: [number, number, number]
  */
 export interface FoldInside {
 name: string
-room: L12
+room: L13
 sum: Term[]
 text: string
 /**
@@ -2209,7 +2280,7 @@ fits: boolean
 /**
  * L is a length as it is shown.
  */
-export interface L12 {
+export interface L13 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -2627,15 +2698,15 @@ taken: {
  * Kind: cloth, batting, interlining or web.
  */
 kind: string
-width: L13
+width: L14
 usable: L
 have?: L
 /**
  * HaveText is the length as it is asked for in a shop.
  */
 have_text: string
-wanted: L14
-short: L15
+wanted: L15
+short: L16
 /**
  * Odd are the odd pieces, Kept what is kept for plans, Facts what else is known.
  */
@@ -2645,23 +2716,6 @@ facts: string[]
 plans: string[]
 print: string
 swatch: Swatch
-}
-/**
- * L is a length as it is shown.
- */
-export interface L13 {
-/**
- * NM is the exact length in nanometres.
- */
-nm: number
-/**
- * Text is the length in the plan's unit, marked with ≈ when it is rounded.
- */
-text: string
-/**
- * Exact is the length in keyboard notation, nothing rounded.
- */
-exact: string
 }
 /**
  * L is a length as it is shown.
@@ -2684,6 +2738,23 @@ exact: string
  * L is a length as it is shown.
  */
 export interface L15 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L16 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -2792,9 +2863,9 @@ chosen: boolean
 export interface ShoppingCloth {
 name: string
 need: L
-have?: L16
-left: L17
-buy: L18
+have?: L17
+left: L18
+buy: L19
 buy_text: string
 cost: string
 shares: ShoppingShare[]
@@ -2802,23 +2873,6 @@ shares: ShoppingShare[]
  * Instead is what could be changed so that less is bought.
  */
 instead: string[]
-}
-/**
- * L is a length as it is shown.
- */
-export interface L16 {
-/**
- * NM is the exact length in nanometres.
- */
-nm: number
-/**
- * Text is the length in the plan's unit, marked with ≈ when it is rounded.
- */
-text: string
-/**
- * Exact is the length in keyboard notation, nothing rounded.
- */
-exact: string
 }
 /**
  * L is a length as it is shown.
@@ -2841,6 +2895,23 @@ exact: string
  * L is a length as it is shown.
  */
 export interface L18 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L19 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -2933,7 +3004,7 @@ id: string
 round: number
 rounds: number
 tried: number
-before: L19
+before: L20
 lay: Lay
 over: number
 /**
@@ -2949,7 +3020,7 @@ stopped: boolean
 /**
  * L is a length as it is shown.
  */
-export interface L19 {
+export interface L20 {
 /**
  * NM is the exact length in nanometres.
  */
@@ -2975,7 +3046,7 @@ swatch: Swatch
 plans: TogetherPlan[]
 pieces: TogetherPiece[]
 lay: Lay
-need: L20
+need: L21
 apart: L
 saves: L
 }
@@ -3000,7 +3071,7 @@ count: number
 /**
  * L is a length as it is shown.
  */
-export interface L20 {
+export interface L21 {
 /**
  * NM is the exact length in nanometres.
  */

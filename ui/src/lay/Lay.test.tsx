@@ -10,6 +10,7 @@ const placed = (x: number, y: number, w: number, h: number, strip: number): Plac
   y: inches(y),
   width: inches(w),
   height: inches(h),
+  room: { x: inches(x), y: inches(y), width: inches(w), height: inches(h) },
   turned: false,
   strip,
   column: 1,
@@ -31,7 +32,6 @@ const lay = (more: Partial<LayData> = {}): LayData =>
       { y: inches(0), height: inches(5) },
       { y: inches(5), height: inches(5) },
     ],
-    stacks: [[1, 2]],
     placed: [placed(0, 0, 5, 5, 1), placed(0, 5, 5, 5, 2)],
     ...more,
   }) as unknown as LayData;
@@ -57,7 +57,18 @@ test("an offcut is drawn whole, and in proportion to the width of its fabric", (
 });
 
 test("what a move is not about stands back", () => {
-  const { container } = render(<Lay lay={lay()} cuts={[cut]} pieces={[]} strips={[]} about={(p) => p.strip === 2} />);
+  const { container } = render(<Lay lay={lay()} cuts={[cut]} pieces={[]} strips={[]} about={(place) => place === 1} />);
   const opacity = [...container.querySelectorAll("svg.lay > g[opacity]")].map((g) => g.getAttribute("opacity"));
   expect(opacity).toEqual(["0.3", "1"]);
+});
+
+test("what waits is drawn as large as what is kept for it, and as large as it is when it is measured", () => {
+  const back = { ...placed(0, 0, 5, 5, 1), room: { x: inches(0), y: inches(0), width: inches(6), height: inches(5) } };
+  const shown = (waits: string) => {
+    const kept = lay({ placed: [back] } as Partial<LayData>);
+    const { container } = render(<Lay lay={kept} cuts={[{ ...cut, waits } as Cut]} pieces={[]} strips={[]} />);
+    return Number(container.querySelector("rect.laid")?.getAttribute("width"));
+  };
+  expect(shown("front")).toBeCloseTo(6 * 25.4);
+  expect(shown("")).toBeCloseTo(5 * 25.4);
 });

@@ -25,7 +25,7 @@ interface LayProps {
   strips: Strips[];
   swatch?: SwatchData;
   /** Pieces that stand out; all do when absent. */
-  about?: (placed: Placed) => boolean;
+  about?: (place: number) => boolean;
 }
 
 /** The cloth to scale, selvedges left and right, its pieces where they are cut. */
@@ -51,11 +51,11 @@ export function Lay({ lay, whole, among, cuts, pieces, strips, swatch, about }: 
         {whole ? lay.width.text : `${lay.width.text} between the selvedges · ${lay.length.text} used`}
       </SvgText>
       <rect className="cloth-ground" width={width} height={Math.max(length, mm(whole ?? 0))} fill={`url(#${id})`} />
-      {lay.placed.map((p) => (
+      {lay.placed.map((p, i) => (
         <Laid
           key={`${p.x.nm} ${p.y.nm}`}
           placed={p}
-          back={about !== undefined && !about(p)}
+          back={about !== undefined && !about(i)}
           cut={cuts[p.cut]}
           shape={shapeOf(cuts[p.cut], pieces)}
           bias={strips.find((s) => s.cut === cuts[p.cut]?.id && s.bias)}
@@ -66,9 +66,11 @@ export function Lay({ lay, whole, among, cuts, pieces, strips, swatch, about }: 
       {lay.strips.map((s, i) => (
         <g key={s.y.nm}>
           <line className="strip-cut" x1={0} x2={width} y1={mm(s.y.nm + s.height.nm)} y2={mm(s.y.nm + s.height.nm)} />
-          <text className="strip-number" x={width - text * 0.4} y={mm(s.y.nm) + text * 1.2} textAnchor="end">
-            {i + 1}
-          </text>
+          {(i === 0 || lay.placed.some((p) => p.strip === i + 1)) && (
+            <text className="strip-number" x={width - text * 0.4} y={mm(s.y.nm) + text * 1.2} textAnchor="end">
+              {i + 1}
+            </text>
+          )}
         </g>
       ))}
     </svg>
@@ -94,13 +96,14 @@ interface LaidProps {
 }
 
 function Laid({ placed, back, cut, shape, bias, fill, text }: LaidProps) {
-  const [x, y, w, h] = [placed.x, placed.y, placed.width, placed.height].map((l) => mm(l.nm)) as [
-    number,
-    number,
-    number,
-    number,
-  ];
-  const label = cut ? `${cut.width.text} × ${cut.height.text}` : "";
+  const waits = cut?.waits && !cut.done;
+  const at = waits ? placed.room : placed; // what waits may still come out as large as its room
+  const [x, y, w, h] = [at.x, at.y, at.width, at.height].map((l) => mm(l.nm)) as [number, number, number, number];
+  const label = waits
+    ? `${at.width.text} × ${at.height.text} kept`
+    : cut
+      ? `${cut.width.text} × ${cut.height.text}`
+      : "";
   const fits = w > label.length * text * 0.64 && h > text * 1.5;
   return (
     <g opacity={back ? 0.3 : 1}>

@@ -5,7 +5,7 @@ import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import { useState } from "react";
 import { Link } from "react-router";
-import type { ClothNeed, Cut as CutData, Reckoning, Swatch as SwatchData } from "../api/api.gen";
+import type { ClothNeed, Cut as CutData, Move, Reckoning, Swatch as SwatchData, Term } from "../api/api.gen";
 import { School } from "../brief/School";
 import { Findings } from "../brief/Thread";
 import { Swatch } from "../cloth/Swatch";
@@ -15,10 +15,11 @@ import { within } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
 import { Files } from "../sheet/Files";
 import { mm } from "../sheet/PieceDrawing";
+import { Tape } from "../tape/Tape";
 import { pieces } from "../words/pieces";
 import { Len, T } from "../words/T";
 import { InCupboard } from "./InCupboard";
-import { cutsOf, keyOf, type Move, type Spread, spreadsOf, these } from "./moves";
+import { grouped, keyOf, type Spread, spreadsOf } from "./moves";
 import { ShorterLay } from "./ShorterLay";
 import { useTick } from "./ticking";
 
@@ -77,6 +78,7 @@ function ClothSection({ cloth, reckoning, swatch }: { cloth: ClothNeed; reckonin
           <p>
             <Amounts cloth={cloth} /> <Shortest cloth={cloth} />
           </p>
+          <HowMuch cloth={cloth} terms={reckoning.sums[`cloth.${cloth.cloth}`]} />
           <ShorterLay cloth={cloth} />
           <InCupboard cloth={cloth} />
           {cloth.lay.placed.length > 0 && (
@@ -96,7 +98,7 @@ function ClothSection({ cloth, reckoning, swatch }: { cloth: ClothNeed; reckonin
             swatch={swatch}
           />
           <div className="cut-order">
-            <Order spread={spread} cuts={reckoning.cuts} />
+            <Order spread={spread} />
             {!spread.odd && <Ticks cloth={cloth} cuts={reckoning.cuts} />}
           </div>
         </div>
@@ -106,15 +108,30 @@ function ClothSection({ cloth, reckoning, swatch }: { cloth: ClothNeed; reckonin
   );
 }
 
-/** How much shorter the lay could be at best. */
-function Shortest({ cloth: { lay, done } }: { cloth: ClothNeed }) {
+/** What is needed of a fabric as its sum. */
+function HowMuch({ cloth, terms }: { cloth: ClothNeed; terms?: Term[] }) {
+  const [lit, light] = useState<number | null>(null);
+  if (!terms || cloth.done) return null;
+  return (
+    <details className="how-much no-print">
+      <summary>How that adds up</summary>
+      <Tape title={`${cloth.name}, along its length`} terms={terms} total={cloth.need} lit={lit} light={light} />
+    </details>
+  );
+}
+
+/** How much shorter the cutting layout could be at best, and under which rule. */
+function Shortest({ cloth: { lay, done, free } }: { cloth: ClothNeed }) {
   if (lay.placed.length === 0 || done) return null;
-  const why = limits[lay.limit] ?? "";
+  const kept = lay.placed.some((p) => p.room.width.nm > p.width.nm || p.room.height.nm > p.height.nm);
+  const why = `${limits[lay.limit] ?? ""}${kept ? ", with what is kept for what waits" : ""}`;
   if (lay.length.nm <= lay.bound.nm) return <span className="soft">No cutting layout is shorter: {why}.</span>;
+  const straight = lay.certain ? " With straight cuts all the way through, none is shorter than this" : "";
+  const freely = free ? `${straight ? "; placed" : " Placed"} freely it would take ${free.text}` : "";
   return (
     <span className="soft">
       <T>
-        {`The cutting layout is ${lay.length.text}; none is shorter than ${lay.bound.text}: ${why}${lay.certain ? ". With straight cuts all the way through, none is shorter than this" : ""}.`}
+        {`The cutting layout is ${lay.length.text}; none is shorter than ${lay.bound.text}: ${why}.${straight}${freely}${straight || freely ? "." : ""}`}
       </T>
     </span>
   );
@@ -125,6 +142,7 @@ const limits: Record<string, string> = {
   tallest: "its tallest piece takes that",
   width: "pieces too wide to lie side by side take that",
   heights: "no heights of its pieces add up to less",
+  motifs: "its motifs are that far apart",
 };
 
 /** Have, need, buy: in a sentence. */
@@ -173,11 +191,7 @@ function Amounts({ cloth }: { cloth: ClothNeed }) {
 }
 
 /** The cuts of a piece of cloth in the order they are made: strips, columns, pieces. */
-function Order({ spread, cuts }: { spread: Spread; cuts: CutData[] }) {
-  const groups = grouped(cutsOf(spread, cuts, () => true));
-  const waits = groups.map(
-    (group) => group.flatMap((move) => move.parts).find(({ cut }) => cut.waits && !cut.done)?.cut.waits_for,
-  );
+function Order({ spread }: { spread: Spread }) {
   return (
     <>
       {spread.odd && (
@@ -191,16 +205,13 @@ function Order({ spread, cuts }: { spread: Spread; cuts: CutData[] }) {
       )}
       {spread.odd && <p className="soft">Its grain runs up and down, as it is drawn.</p>}
       <ol>
-        {groups.map(([first, ...out], i) => (
-          <li key={`${keyOf(first)} ${first.columns}`}>
-            {waits[i] && waits[i] !== waits[i - 1] && (
-              <em className="waits-note">When {waits[i]} is measured; until then the rest stays uncut. </em>
-            )}
+        {grouped(spread.moves).map(([first, ...out]) => (
+          <li key={keyOf({ spread, move: first })}>
             <Told move={first} />
             {out.length > 0 && (
               <ul className="sub-cuts">
                 {out.map((move) => (
-                  <li key={`${keyOf(move)} ${move.columns}`}>
+                  <li key={keyOf({ spread, move })}>
                     <Told move={move} />
                   </li>
                 ))}
@@ -213,79 +224,16 @@ function Order({ spread, cuts }: { spread: Spread; cuts: CutData[] }) {
   );
 }
 
-/** Every strip with what is cut out of it. */
-function grouped(moves: Move[]): [Move, ...Move[]][] {
-  const groups: [Move, ...Move[]][] = [];
-  for (const move of moves) {
-    const last = groups.at(-1);
-    if (last && move.strips.length > 0 && move.parts.length > 0) last.push(move);
-    else groups.push([move]);
-  }
-  return groups;
-}
-
 /** A move in a sentence. */
-export function Told({ move }: { move: Move }) {
-  const { spread, strips, parts, columns, ruler } = move;
-  if (parts.length === 0 && strips.length === 0) return <>{spread.odd ? "Square one edge." : "Square the end."}</>;
-  if (parts.length === 0) {
-    const from = strips[0] ?? 1;
-    if (!spread.lay.placed.some((p) => p.strip === from)) {
-      return (
-        <>
-          Cut off up to{" "}
-          <strong>
-            <T>{ruler}</T>
-          </strong>
-          , just so much that the first motif lies in the middle of the next strip.
-        </>
-      );
-    }
-    return (
-      <>
-        Set the ruler to{" "}
-        <strong>
-          <T>{ruler}</T>
-        </strong>{" "}
-        and cut{" "}
-        {strips.length === 1
-          ? `strip ${from}`
-          : `strips ${these(strips)}, lay them on each other with their edges even`}
-        {strips.length === 1 ? " all the way across." : "."}
-      </>
-    );
-  }
-  if (move.asTheyAre) {
-    const [part] = parts;
-    return (
-      <T>
-        {`Take ${spread.odd?.count ?? 1} as they are, ${part?.cut.width.text} × ${part?.cut.height.text} (${part?.cut.title.toLowerCase()}): measure them, and square nothing off.`}
-      </T>
-    );
-  }
-  if (strips.length === 0) {
-    const [part] = parts;
-    return (
-      <T>
-        {`Draw round ${pieces(part?.count ?? 0)}, ${part?.cut.width.text} × ${part?.cut.height.text} (${part?.cut.title.toLowerCase()}) and cut them out.`}
-      </T>
-    );
-  }
-  const [only] = parts;
-  if (only?.cut.centred) {
-    return (
-      <T>{`${columns} × ${ruler} × ${only.height.text}, each round its motif (${only.cut.title.toLowerCase()})`}</T>
-    );
-  }
-  if (parts.length === 1 && only?.count === 1) {
-    return (
-      <T>{`${columns} × ${ruler}${only.trimmed ? `, trimmed to ${only.height.text}` : ""} (${only.cut.title.toLowerCase()})`}</T>
-    );
-  }
+function Told({ move }: { move: Move }) {
   return (
-    <T>
-      {`${columns} × ${ruler}, ${columns > 1 ? "each cut apart" : "cut apart"}: ${parts.map((p) => `${p.count} × ${p.height.text} (${p.cut.title.toLowerCase()})`).join(", ")}`}
-    </T>
+    <span className={move.done ? "soft" : undefined}>
+      {move.done && "✓ "}
+      <strong>
+        <T>{move.title}</T>
+      </strong>
+      <T>{move.text ? `. ${move.text}` : "."}</T>
+    </span>
   );
 }
 
@@ -349,11 +297,13 @@ function Ticks({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
   );
 }
 
-/** What is done with a piece after it is cut with the ruler. */
+/** What is done with a piece after it is cut with the ruler; null where nothing is. */
 export function howCut(cut: CutData): React.ReactNode {
+  const how = shaped(cut);
+  if (how === null && !cut.centred && !cut.selvedge) return null;
   return (
     <>
-      {shaped(cut)}
+      {how}
       {cut.centred && ", a motif in its middle"}
       {cut.selvedge && ", one edge on a selvedge"}
     </>

@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
-import type { Cut as CutData, Placed } from "../api/api.gen";
+import type { Cut as CutData } from "../api/api.gen";
 import { Swatch } from "../cloth/Swatch";
 import { Lay } from "../lay/Lay";
 import { usePlan } from "../plan/context";
@@ -8,7 +8,7 @@ import { swatchesOf } from "../plan/swatches";
 import { mm } from "../sheet/PieceDrawing";
 import { T } from "../words/T";
 import { howCut } from "./Cut";
-import { keyOf, type Move, movesOf, nextOf, piecesOf, these } from "./moves";
+import { cutsOf, keyOf, movesOf, nextOf } from "./moves";
 import { useSpoil, useTick } from "./ticking";
 
 /** Keeps the screen awake while it is open, where the device lets it. */
@@ -48,9 +48,9 @@ export function Table() {
   const spoil = useSpoil();
   const [note, setNote] = useState<string | null>(null);
   useAwake();
-  const move = moves.find((m) => keyOf(m) === key) ?? moves[0];
+  const shown = moves.find((m) => keyOf(m) === key) ?? moves[0];
   const waiting = reckoning.cuts.filter((c) => c.waits && !c.done);
-  if (!move) {
+  if (!shown) {
     return (
       <div className="table-mode">
         <div className="table-move">
@@ -67,12 +67,16 @@ export function Table() {
       </div>
     );
   }
-  const at = moves.indexOf(move);
+  const at = moves.indexOf(shown);
+  const { move, spread } = shown;
   const done = () => {
-    const next = nextOf(moves, move);
+    const next = nextOf(moves, shown);
     go(next ? keyOf(next) : null);
     setNote(null);
-    for (const cut of move.ends) tick(cut.id, true);
+    for (const end of move.ends) {
+      const cut = reckoning.cuts[end];
+      if (cut) tick(cut.id, true);
+    }
   };
   const back = () => {
     const before = moves[at - 1];
@@ -80,11 +84,10 @@ export function Table() {
   };
   const spoiled = (cut: CutData) => {
     spoil(cut.id);
-    setNote(
-      `“${cut.title}” is in the cutting layout once more: cut it from what is left of ${move.spread.cloth.name}.`,
-    );
+    setNote(`“${cut.title}” is in the cutting layout once more: cut it from what is left of ${spread.cloth.name}.`);
   };
-  const { cloth } = move.spread;
+  const { cloth } = spread;
+  const given = move.kind === "leave" ? [] : cutsOf(move, reckoning.cuts);
   return (
     <div className="table-mode">
       <header>
@@ -100,17 +103,27 @@ export function Table() {
           <Swatch of={swatches[cloth.cloth]} width={72} height={56} />
           <span>
             {cloth.name}
-            {move.spread.odd && (
+            {spread.odd && (
               <T>
-                {move.spread.odd.count === 1
-                  ? `, the offcut ${move.spread.odd.width.text} × ${move.spread.odd.length.text}`
-                  : `, ${move.spread.odd.count} offcuts ${move.spread.odd.width.text} × ${move.spread.odd.length.text}`}
+                {spread.odd.count === 1
+                  ? `, the offcut ${spread.odd.width.text} × ${spread.odd.length.text}`
+                  : `, ${spread.odd.count} offcuts ${spread.odd.width.text} × ${spread.odd.length.text}`}
               </T>
             )}
           </span>
         </p>
-        <Told move={move} />
-        {cloth.short.nm > 0 && !move.spread.odd && (
+        <h1>
+          <T>{move.title}</T>
+        </h1>
+        {move.text && (
+          <p>
+            <T>{move.text}</T>
+          </p>
+        )}
+        {given.map((cut) => (
+          <Further key={cut.id} cut={cut} />
+        ))}
+        {cloth.short.nm > 0 && !spread.odd && (
           <p className="stop-text">
             <T>{`This fabric is ${cloth.short.text} short: ${cloth.buy_text} has to be bought in one piece.`}</T>
           </p>
@@ -121,14 +134,14 @@ export function Table() {
         </p>
         <div className="table-lay">
           <Lay
-            lay={move.spread.lay}
-            whole={move.spread.odd?.length.nm}
+            lay={spread.lay}
+            whole={spread.odd?.length.nm}
             among={mm(cloth.lay.width.nm)}
             cuts={reckoning.cuts}
             pieces={reckoning.pieces}
             strips={reckoning.edge_strips}
             swatch={swatches[cloth.cloth]}
-            about={(p) => shows(move, p, reckoning.cuts[p.cut])}
+            about={(i) => move.places.includes(i)}
           />
         </div>
       </section>
@@ -136,70 +149,26 @@ export function Table() {
         <button type="button" className="table-back" disabled={at === 0} onClick={back}>
           Back
         </button>
-        {move.parts.map(({ cut }) => (
+        {given.map((cut) => (
           <button key={cut.id} type="button" className="table-back" onClick={() => spoiled(cut)}>
-            One spoiled{move.parts.length > 1 && `: ${cut.title.toLowerCase()}`}
+            One spoiled{given.length > 1 && `: ${cut.title.toLowerCase()}`}
           </button>
         ))}
         <button type="button" className="table-done" onClick={done}>
-          {move.parts.length > 0 ? "Cut" : "Done"}
+          {given.length > 0 ? "Cut" : "Done"}
         </button>
       </footer>
     </div>
   );
 }
 
-/** Tells whether a piece is cut by a move; all of a strip are while the strip is. */
-function shows(move: Move, placed: Placed, cut: CutData | undefined) {
-  if (move.strips.length > 0 && !move.strips.includes(placed.strip)) return false;
-  if (move.parts.length === 0) return move.strips.length > 0;
-  return move.parts.some((p) => p.cut === cut) && (move.strips.length === 0 || placed.width.text === move.ruler);
-}
-
-function Told({ move }: { move: Move }) {
-  const { strips, parts, columns, ruler, spread } = move;
-  const from = strips[0] ?? 1;
-  if (parts.length === 0 && strips.length === 0) return <h1>{spread.odd ? "Square one edge" : "Square the end"}</h1>;
-  if (parts.length === 0) {
-    const lead = !spread.lay.placed.some((p) => p.strip === from);
-    return (
-      <>
-        <h1>
-          <T>{`Ruler to ${ruler}`}</T>
-        </h1>
-        {lead && <p>Cut off so much of it that the first motif lies in the middle of the next strip.</p>}
-        {!lead && strips.length === 1 && <p>Cut strip {from} all the way across.</p>}
-        {!lead && strips.length > 1 && <p>Cut strips {these(strips)} and lay them on each other, edges even.</p>}
-      </>
-    );
-  }
-  const [only] = parts;
-  const alone = parts.length === 1 && only?.count === 1;
-  const where =
-    strips.length === 0 ? "" : strips.length === 1 ? `from strip ${from}: ` : `from strips ${these(strips)} at once: `;
-  return (
-    <>
-      <h1>
-        <T>
-          {move.asTheyAre
-            ? `Take ${spread.odd?.count ?? 1} as they are`
-            : strips.length === 0
-              ? `Draw round ${only?.count}`
-              : `${columns} × ${ruler}`}
-        </T>
-      </h1>
-      {parts.map((part) => (
-        <p key={`${part.cut.id} ${part.height.nm}`}>
-          <T>{where}</T>
-          {!alone && strips.length > 0 && (
-            <T>{`${columns > 1 ? "each" : "it"} cut into ${part.count} × ${part.height.text}: `}</T>
-          )}
-          {part.cut.title.toLowerCase()}
-          {howCut(part.cut)}
-          {part.trimmed && <T>{`, trimmed to ${part.height.text}`}</T>}.{" "}
-          <T>{`${piecesOf(move, part) === 1 ? "It is" : `${piecesOf(move, part)} pieces, each`} ${part.cut.width.text} × ${part.cut.height.text}.`}</T>
-        </p>
-      ))}
-    </>
+/** What is done with the pieces of a cut after the ruler. */
+function Further({ cut }: { cut: CutData }) {
+  const how = howCut(cut);
+  return how === null ? null : (
+    <p className="soft">
+      {cut.title}
+      {how}.
+    </p>
   );
 }

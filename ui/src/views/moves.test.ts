@@ -1,134 +1,68 @@
 import { describe, expect, it } from "vitest";
-import type { Reckoning } from "../api/api.gen";
-import { cutsOf, keyOf, movesOf, nextOf, piecesOf, spreadsOf } from "./moves";
+import type { Move, Reckoning } from "../api/api.gen";
+import { grouped, keyOf, movesOf, nextOf, spreadsOf } from "./moves";
 
-const l = (inches: number) => ({ nm: inches * 25.4e6, text: `${inches}″`, exact: `${inches}` });
-const cut = (id: string, more = {}) => ({ id, title: id, cloth: "A", done: false, width: l(4), height: l(4), ...more });
-const placed = (index: number, strip: number, column: number, width: number, height = 4) => ({
-  cut: index,
-  strip,
-  column,
-  x: l(0),
-  y: l(0),
-  width: l(width),
-  height: l(height),
-  turned: false,
-});
-const strips = (...heights: number[]) => heights.map((height) => ({ y: l(0), height: l(height) }));
+const move = (kind: string, title: string, more = {}): Move =>
+  ({ kind, title, strips: [], parts: [], places: [], ends: [], ...more }) as Move;
+const of = (cut: number, count = 1) => [{ cut, count }];
 
-const reckoning = (cuts: object[], lay: object, odd: object[] = []) =>
-  ({ cuts, cloths: [{ cloth: "A", odd, lay }] }) as unknown as Reckoning;
+const strip = [
+  move("square", "Square the end"),
+  move("across", "Ruler to 16″", { strips: [1] }),
+  move("out", "Ruler to 16″", { strips: [1], parts: of(0), ends: [0] }),
+  move("out", "Ruler to 2″", { strips: [1], parts: of(1, 4), ends: [1] }),
+  move("leave", "Leave the rest whole", { strips: [1], parts: of(2), waits: "the front" }),
+  move("uncut", "Leave the rest uncut", { strips: [2], parts: of(2), waits: "the front" }),
+];
 
-const two = {
-  strips: strips(4, 4),
-  stacks: [[1], [2]],
-  placed: [placed(0, 1, 1, 4), placed(0, 1, 2, 4), placed(1, 1, 3, 2), placed(0, 2, 1, 4)],
-};
-
-const told = (r: Reckoning) =>
-  movesOf(r).map(
-    (m) =>
-      `${m.strips.join("+")}:${m.columns}×${m.ruler}${m.parts.map((p) => ` ${piecesOf(m, p)} ${p.cut.id}`).join("")}${m.ends.map((c) => ` !${c.id}`).join("")}`,
-  );
+const reckoning = (moves: Move[], odd: object[] = []) =>
+  ({ cuts: [], cloths: [{ cloth: "A", odd, lay: { placed: [{}] }, moves }] }) as unknown as Reckoning;
+const titles = (r: Reckoning) => movesOf(r).map(({ move }) => `${move.kind} ${move.title}`);
 
 describe("the cuts at the table", () => {
-  it("square the end, then each strip and what comes out of it", () => {
-    expect(told(reckoning([cut("patch"), cut("post")], two))).toEqual([
-      ":1×",
-      "1:1×4″",
-      "1:2×4″ 2 patch",
-      "1:1×2″ 1 post !post",
-      "2:1×4″",
-      "2:1×4″ 1 patch !patch",
+  it("tell what stays whole beside what is cut now, and nothing of what only waits", () => {
+    expect(titles(reckoning(strip))).toEqual([
+      "square Square the end",
+      "across Ruler to 16″",
+      "out Ruler to 16″",
+      "out Ruler to 2″",
+      "leave Leave the rest whole",
     ]);
   });
 
-  it("take squares that are cut already as they are, and square nothing off what is all wanted", () => {
-    const square = { width: l(4), length: l(4), count: 3 };
-    const just = { strips: strips(4), stacks: [[1]], placed: [placed(0, 1, 1, 4)] };
-    const none = { strips: [], stacks: [], placed: [] };
-    const whole = reckoning([cut("patch")], none, [{ ...square, lay: just }]);
-    expect(told(whole)).toEqual([":1×4″ 3 patch !patch"]);
-    expect(movesOf(whole)[0]?.asTheyAre).toBe(true);
-    const halves = { strips: strips(2, 2), stacks: [[1, 2]], placed: [placed(0, 1, 1, 4, 2), placed(0, 2, 1, 4, 2)] };
-    expect(told(reckoning([cut("post")], none, [{ ...square, lay: halves }]))[0]).toBe("1+2:1×2″");
-    const wide = { width: l(8), length: l(4), count: 1 };
-    const twice = { ...just, placed: [placed(0, 1, 1, 4), placed(0, 1, 2, 4)] };
-    expect(told(reckoning([cut("patch")], none, [{ ...wide, lay: twice }]))).toEqual(["1:2×4″ 2 patch !patch"]);
-    const larger = reckoning([cut("patch")], none, [{ width: l(4), length: l(5), count: 1, lay: just }]);
-    expect(told(larger)[0]).toBe(":1×");
+  it("leave out what is done, and all of a cloth where nothing is cut now", () => {
+    const begun = strip.map((m, i) => (i < 3 ? { ...m, done: true } : m));
+    expect(titles(reckoning(begun))).toEqual(["out Ruler to 2″", "leave Leave the rest whole"]);
+    expect(titles(reckoning(strip.map((m) => (m.kind === "out" ? { ...m, done: true } : m))))).toEqual([]);
   });
 
-  it("leave out what is cut and what waits", () => {
-    expect(told(reckoning([cut("patch", { done: true }), cut("post")], two))).toEqual([
-      ":1×",
-      "1:1×4″",
-      "1:1×2″ 1 post !post",
-    ]);
-    expect(told(reckoning([cut("patch", { waits: "front.sewn" }), cut("post", { done: true })], two))).toEqual([]);
+  it("begin with the odd pieces", () => {
+    const taken = move("take", "Take 3 as they are", { parts: of(0, 3), ends: [0] });
+    expect(titles(reckoning(strip, [{ lay: { placed: [{}] }, moves: [taken] }]))[0]).toBe("take Take 3 as they are");
   });
 
-  it("cut strips that lie on each other in one go", () => {
-    const lay = {
-      strips: strips(4, 4, 4),
-      stacks: [[1, 2, 3]],
-      placed: [1, 2, 3].flatMap((s) => [placed(0, s, 1, 4), placed(0, s, 2, 4)]),
-    };
-    expect(told(reckoning([cut("patch")], lay))).toEqual([":1×", "1+2+3:1×4″", "1+2+3:2×4″ 6 patch !patch"]);
+  it("leave the length out where nothing is cut from it", () => {
+    const none = { cloth: "A", odd: [], lay: { placed: [] }, moves: [] } as unknown as Parameters<typeof spreadsOf>[0];
+    expect(spreadsOf(none)).toEqual([]);
   });
 
-  it("cut a column apart, and trim what is alone in it", () => {
-    const lay = {
-      strips: strips(9),
-      stacks: [[1]],
-      placed: [placed(0, 1, 1, 4), placed(0, 1, 1, 4), placed(1, 1, 2, 2, 8)],
-    };
-    const [, , column, alone] = movesOf(reckoning([cut("patch"), cut("post")], lay));
-    expect(column?.parts).toMatchObject([{ count: 2, trimmed: false }]);
-    expect(alone?.parts).toMatchObject([{ count: 1, trimmed: true, height: l(8) }]);
+  it("go on with what is left when a cut is done", () => {
+    const moves = movesOf(reckoning(strip));
+    const [, , front, small, left] = moves as Required<typeof moves>;
+    expect(nextOf(moves, front as never)).toBe(small);
+    expect(nextOf(moves, small as never)).toBe(left);
+    expect(nextOf(moves, left as never)).toBeUndefined();
+    const twice = movesOf(reckoning([strip[1], strip[2], { ...strip[2], strips: [2] }, strip[3]] as Move[]));
+    expect(nextOf(twice, twice[1] as never)?.move.title).toBe("Ruler to 2″");
   });
 
-  it("trim nothing that only looks alone because what shares its column is cut already", () => {
-    const lay = { strips: strips(9), stacks: [[1]], placed: [placed(0, 1, 1, 4), placed(1, 1, 1, 4)] };
-    const [, , column] = movesOf(reckoning([cut("patch", { done: true }), cut("post")], lay));
-    expect(column?.parts).toMatchObject([{ count: 1, trimmed: false, height: l(4) }]);
+  it("are told apart by what they cut, and keep their names when others are gone", () => {
+    const keys = movesOf(reckoning(strip)).map(keyOf);
+    expect(new Set(keys).size).toBe(keys.length);
+    expect(keys).toContain(keyOf(movesOf(reckoning(strip.slice(1)))[0] as never));
   });
 
-  it("begin with offcuts", () => {
-    const odd = {
-      width: l(8),
-      length: l(5),
-      count: 3,
-      lay: { strips: strips(4), stacks: [[1]], placed: [placed(0, 1, 1, 4), placed(0, 1, 2, 4)] },
-    };
-    const r = reckoning([cut("patch"), cut("post")], two, [odd]);
-    expect(spreadsOf(r.cloths[0] as never).map((s) => s.key)).toEqual(["A odd 0", "A"]);
-    expect(told(r).slice(0, 3)).toEqual([":1×", "1:1×4″", "1:2×4″ 6 patch"]);
-  });
-
-  it("draw round each piece where pieces lie freely", () => {
-    const lay = { strips: [], stacks: [], placed: [placed(0, 0, 0, 4), placed(1, 0, 0, 4), placed(0, 0, 0, 4)] };
-    expect(told(reckoning([cut("patch"), cut("post")], lay))).toEqual([":1×4″ 2 patch !patch", ":1×4″ 1 post !post"]);
-  });
-
-  it("cut off what lies before the first motif", () => {
-    const lay = { strips: strips(5, 4), stacks: [[1], [2]], placed: [placed(0, 2, 1, 4)] };
-    const spread = spreadsOf(reckoning([cut("patch")], lay).cloths[0] as never)[0];
-    const moves = cutsOf(spread as never, [cut("patch")] as never, () => true);
-    expect(moves.map((m) => [m.strips, m.parts.length])).toEqual([
-      [[], 0],
-      [[1], 0],
-      [[2], 0],
-      [[2], 1],
-    ]);
-  });
-
-  it("go on with the next that is still there", () => {
-    const moves = movesOf(reckoning([cut("patch"), cut("post")], two));
-    const at = (i: number) => moves[i] as (typeof moves)[0];
-    expect(nextOf(moves, at(2))).toBe(at(3));
-    expect(nextOf(moves, at(3))).toBe(at(4));
-    expect(nextOf(moves, at(5))).toBeUndefined();
-    expect(new Set(moves.map(keyOf)).size).toBe(moves.length);
+  it("stand under the strip they are cut from", () => {
+    expect(grouped(strip).map((group) => group.length)).toEqual([1, 4, 1]);
   });
 });
