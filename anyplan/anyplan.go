@@ -168,7 +168,7 @@ func (m maker) cloths() map[string]plan.Cloth {
 	for i, letter := range letters {
 		c := plan.Cloth{Name: names[i], Weight: pick(m, "weight of "+letter, weights),
 			Print:     word[plan.Print](m, "print of "+letter),
-			Prewashed: m.oneIn(2, "washed "+letter)}
+			Prewashed: m.oneIn(2, "washed "+letter), Upright: m.oneIn(4, "upright "+letter)}
 		if m.oneIn(3, "wide "+letter) {
 			wide := 150 * length.Centimetre
 			c.Width = &wide

@@ -333,6 +333,9 @@ func (sh shop) facts(c plan.Cloth) []string {
 	if c.Stretch > 0 {
 		out = append(out, fmt.Sprintf("can be pulled %g%% longer", c.Stretch))
 	}
+	if c.Upright {
+		out = append(out, "pieces are never turned")
+	}
 	switch {
 	case c.Prewashed:
 		out = append(out, "washed already")

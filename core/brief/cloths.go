@@ -109,6 +109,15 @@ func cloth(t *Teller, letter, name string, shelf []Option) {
 	t.Length(at+"/usable", "Usable width of "+called)
 	t.Say(" of it usable, ")
 	t.Set(at+"/print", "Print of "+called, string(c.Print), prints...)
+	if c.Print.TurnsBy() {
+		t.Say(", pieces of it ")
+		t.Either(at+"/upright", "How pieces of "+called+" lie", c.Upright, "turned where that saves some",
+			"never turned, for its nap", func(m *Moving, yes bool) {
+				c := m.Plan.Cloths[letter]
+				c.Upright = yes
+				m.cloth(letter, c)
+			})
+	}
 	if c.Swatch.Photo == 0 {
 		t.Say(", drawn ")
 		t.Set(at+"/swatch/motif", "How "+called+" is drawn", or(string(c.Swatch.Motif), "plain"), motifs...)

@@ -40,7 +40,7 @@ type Cut struct {
 	// Count is how many there are in one cover, Total how many are cut for all copies, those that
 	// were spoiled once more.
 	Count, Total, Spoiled int
-	// MayTurn on its cloth by a quarter.
+	// MayTurn by a quarter where its cloth may.
 	MayTurn bool
 	// Centred has its middle on a motif, Selvedge an edge on a selvedge.
 	Centred, Selvedge bool
@@ -162,15 +162,12 @@ func each(whole, seam length.Length, n int) length.Length {
 // share names what one of n equal parts is.
 var share = []string{"", "", "half", "third", "quarter", "fifth", "sixth", "part"}
 
-// Turns reports whether a print looks the same after a quarter turn.
-func Turns(p plan.Print) bool { return p == plan.PlainPrint || p == plan.AllOver }
-
 // Item is what a lay has to know of the cut at a place of the list.
 func (l *List) Item(i int) lay.Item {
 	c := l.Cuts[i]
 	described, _ := l.Plan.Cloth(c.Cloth)
 	return lay.Item{Cut: i, Width: c.Size.Width.Total(), Height: c.Size.Height.Total(), Count: c.Total,
-		MayTurn: c.MayTurn && !c.Centred && Turns(described.Print), Centred: c.Centred, Selvedge: c.Selvedge,
+		MayTurn: c.MayTurn && !c.Centred && !c.Selvedge && described.Turns(), Centred: c.Centred, Selvedge: c.Selvedge,
 		Late: int(c.Late), Keep: c.Keep, Known: c.Waits == "" || c.Done}
 }
 

@@ -22,7 +22,7 @@ func (l *List) Face(p, planned panel.Panel) (ids []string, strips int) {
 		whole := part.Role == front.Panel
 		c := Cut{About: aboutPart(piece.Name, part), Piece: piece.Name, Part: part.Name, Title: part.Title,
 			Cloth: part.Cloth, Size: part.Size,
-			Count: part.Count * piece.Count, MayTurn: !whole || piece.Strip, At: p.Path + "/face",
+			Count: part.Count * piece.Count, MayTurn: true, At: p.Path + "/face",
 			Shape: shapeOf(piece, part),
 			Gives: part.Gives, Patches: part.Patches * piece.Count, Finished: part.Finished, Had: part.Had,
 			Line: part.Line, Centred: l.centred(piece.Name, part)}
@@ -53,7 +53,7 @@ func (l *List) part(p *front.Part, c Cut) string {
 	described, _ := l.Plan.Cloth(c.Cloth)
 	upright := c.Size.Height.Total() > c.Size.Width.Total()
 	if p.Role == front.Backing {
-		c.Layer, c.MayTurn = Lining, false
+		c.Layer = Lining
 	}
 	if p.Role == front.Gathered { // a join is lost in the gathers
 		c.MayTurn = false
@@ -61,7 +61,7 @@ func (l *List) part(p *front.Part, c Cut) string {
 		p.Joined = n
 		return id
 	}
-	if !p.Long() || (upright && !Turns(described.Print)) {
+	if !p.Long() || (upright && !described.Turns()) {
 		return l.Add(c)
 	}
 	if upright && c.Size.Height.Total() > *described.Usable {

@@ -56,7 +56,6 @@ func (l *List) Under(u Stack) {
 	if c.Lining != "" {
 		lining := cut(ref.Lining, Lining, c.Lining, "Lining", "lining",
 			func(c layers.Chain) sum.Size { return c.Under })
-		lining.MayTurn = u.Strip
 		l.Strips(u.Strip, l.Plan.Cover.Seam, lining)
 	}
 	if c.Stiffener != "" {
@@ -109,7 +108,7 @@ func (l *List) Back(b Backing) map[int]layers.Chain {
 	}
 	for i, p := range b.Back.Panels {
 		c := Cut{About: ref.About{Piece: "back", Role: p.Role}, Piece: "back", Part: p.Name, Title: p.Title,
-			Cloth: b.Cloth, Size: p.Size, Count: p.Count,
+			Cloth: b.Cloth, Size: p.Size, Count: p.Count, MayTurn: true,
 			At: b.Path + "/face", Waits: b.Waits, Late: late, Shape: shape}
 		most := p
 		if late != Now && i < len(b.Most.Panels) {
@@ -117,7 +116,7 @@ func (l *List) Back(b Backing) map[int]layers.Chain {
 			c.Keep = l.Most(most.Size, 0)
 		}
 		if p.Small || p.Lining {
-			c.Shape, c.MayTurn = "", p.Small
+			c.Shape = ""
 			if own := b.Decided.Layers; p.Lining && own != nil && own.Lining != "" {
 				c.Cloth, c.Layer, c.At = own.Lining, Lining, b.Path+"/layers/lining"
 			}

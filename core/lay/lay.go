@@ -196,10 +196,20 @@ func (l Lay) before(then Lay) Lay {
 }
 
 // Better tells whether a lay is shorter than another, or as long with fewer settings of
-// the ruler, or with its offcuts in fewer and larger pieces.
+// the ruler, or with fewer pieces turned, or with its offcuts in fewer and larger pieces.
 func (l Lay) Better(than Lay) bool {
 	return cmp.Or(cmp.Compare(l.Length, than.Length), cmp.Compare(l.Settings(), than.Settings()),
-		cmp.Compare(than.Offcut(), l.Offcut())) < 0
+		cmp.Compare(l.turned(), than.turned()), cmp.Compare(than.Offcut(), l.Offcut())) < 0
+}
+
+// turned is how many pieces lie turned.
+func (l Lay) turned() (n int) {
+	for _, p := range l.Placed {
+		if p.Turned {
+			n++
+		}
+	}
+	return n
 }
 
 // Settings counts how often the ruler is set anew: for every strip of another height
@@ -264,9 +274,12 @@ const mostSought = 300
 
 // rotary is the shortest lay that is found at once.
 func rotary(items needs, usable length.Length) Lay {
-	best := items.along(usable, nil)
-	if l := firstFit(items, usable); l.Better(best) {
-		best = l
+	standing := upright(items, usable)
+	best := standing.along(usable, nil)
+	for _, l := range []Lay{firstFit(standing, usable), items.along(usable, nil), firstFit(items, usable)} {
+		if l.Better(best) {
+			best = l
+		}
 	}
 	low, _ := bound(items, Cloth{Usable: usable})
 	pieces := items.pieces()
@@ -276,12 +289,24 @@ func rotary(items needs, usable length.Length) Lay {
 		if l := exact(items, usable); l.Length < best.Length {
 			best = l
 		}
+		if l := exact(standing, usable); l.Length == best.Length && l.turned() < best.turned() {
+			best = l
+		}
 	case pieces <= mostSought:
 		if l, _, _ := quick.search(items, usable, best, nil); l.Better(best) {
 			best = l
 		}
 	}
 	return best
+}
+
+// upright are items none of which is turned but those that are too wide otherwise.
+func upright(n needs, usable length.Length) needs {
+	out := slices.Clone(n)
+	for i, it := range out {
+		out[i].MayTurn = it.MayTurn && it.Width > usable
+	}
+	return out
 }
 
 func (n needs) pieces() (all int) {
@@ -341,12 +366,18 @@ func Buy(need length.Length, unit length.Unit) length.Length {
 	return need.Ceil(10 * length.Centimetre)
 }
 
-// TooWide is the finding for a piece no cloth is wide enough for.
-func TooWide(about, piece, cloth string, width, usable length.Length, style length.Style) finding.Finding {
+// TooWide is the finding for a piece a cloth is too narrow for; upright tells that nothing but a nap keeps it
+// from being turned.
+func TooWide(about, piece, cloth string, width, usable length.Length, style length.Style,
+	upright bool) finding.Finding {
+	remedy := "Choose a wider fabric, or piece it from strips."
+	if upright {
+		remedy = "Choose a wider fabric, piece it from strips, or let its pieces be turned where the nap allows it."
+	}
 	return finding.Finding{Level: finding.Stop, Code: "piece-too-wide", About: about,
 		Text: fmt.Sprintf("%s is %s wide, and %s has %s between its selvedges.", piece, style.Text(width), cloth,
 			style.Text(usable)),
-		Remedy: "Choose a wider fabric, or one whose print may be turned."}
+		Remedy: remedy}
 }
 
 // mostStacked is how many layers are cut at once. Common practice.

@@ -389,6 +389,19 @@ func (c Cloth) Settle() Cloth {
 	return c
 }
 
+// FirmStretch is how far a cloth can be pulled, in percent, that counts as firm. Common practice.
+const FirmStretch = 5
+
+// TurnsBy tells whether a print looks the same after a quarter turn.
+func (p Print) TurnsBy() bool { return p == PlainPrint || p == AllOver }
+
+// Turns tells whether pieces may lie on a cloth turned by a quarter: its print looks the same then, and it
+// neither has a nap nor can be pulled more one way than the other, as a knit can.
+func (c Cloth) Turns() bool {
+	c = c.Settle()
+	return c.Print.TurnsBy() && !c.Upright && c.Stretch < FirmStretch && !c.Weight.Rules().Backed
+}
+
 // Taken is a cloth of the cupboard as a plan takes it: what there is of it, and what is
 // kept for whom, only the cupboard knows.
 func (c Cloth) Taken() Cloth {

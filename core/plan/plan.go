@@ -783,6 +783,8 @@ type Cloth struct {
 	Backing ClothBacking `json:"backing,omitempty"`
 	// Print direction.
 	Print Print `json:"print,omitempty"`
+	// Upright keeps every piece as it stands on the cover: the cloth has a nap or a pile.
+	Upright bool `json:"upright,omitempty"`
 	// Repeat of the print, from motif to motif.
 	Repeat *Repeat `json:"repeat,omitempty"`
 	// Loft is how thick a cloth is that is quilted already, 0 to 2 in; 3 mm when absent.

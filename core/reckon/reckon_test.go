@@ -242,10 +242,10 @@ func TestTheCupboardAndThePlanSayWhatThereIs(t *testing.T) {
 	}
 	free := need(reckon.Reckon(p, nil), "D")
 	assert.Nil(t, free.Have)
-	assert.Equal(t, "⅝ yd", free.BuyText)
-	short := reckon.Reckon(p, &reckon.Workshop{Cloths: supply.Cupboard{"d": {Have: ptr(15 * in)}}})
-	assert.Equal(t, "5¼″", need(short, "D").Short.Text,
-		"19½, ¼ that it may come out larger, and ½ to square, less 15")
+	assert.Equal(t, "½ yd", free.BuyText)
+	short := reckon.Reckon(p, &reckon.Workshop{Cloths: supply.Cupboard{"d": {Have: ptr(10 * in)}}})
+	assert.Equal(t, "3⅞″", need(short, "D").Short.Text,
+		"both lie turned side by side: 13¼, ⅛ that they may come out larger, and ½ to square, less 10")
 	assert.Equal(t, "cloth-short", short.Findings[0].Code)
 	d := p.Cloths["D"]
 	d.Have = ptr(length.Yard)

@@ -290,6 +290,12 @@ func wide(s *sifter) {
 		return
 	}
 	now := s.now()
+	if c := s.plan.Cloths[now.Cloth]; c.Upright {
+		s.change("Its pieces turned where that helps", func(p *plan.Plan) {
+			c.Upright = false
+			p.Cloths[now.Cloth] = c
+		})
+	}
 	for _, letter := range slices.Sorted(maps.Keys(s.plan.Cloths)) {
 		if letter != now.Cloth && now.Kind == plan.PlainFace {
 			s.face("Of "+cmp.Or(s.plan.Cloths[letter].Name, "fabric "+letter), func(f *plan.Face) { f.Cloth = letter })

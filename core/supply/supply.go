@@ -21,10 +21,6 @@ import (
 // from becoming an hour's computation.
 const mostPieces = 20_000
 
-// firm is how little a cloth gives, in percent, that needs nothing behind it. Common
-// practice.
-const firm = 5
-
 // Cupboard is what there is of each cloth, by its name, as the cupboard describes it.
 type Cupboard map[string]plan.Cloth
 
@@ -215,7 +211,8 @@ func (o order) cloth(letter string) Cloth {
 	for i, cut := range o.Cuts {
 		if slices.Contains(over, i) {
 			*o.Found = append(*o.Found,
-				lay.TooWide(cut.At, cut.Title, c.Name, cut.Size.Width.Total(), *c.Usable, style))
+				lay.TooWide(cut.At, cut.Title, c.Name, cut.Size.Width.Total(), *c.Usable, style,
+					c.Upright && c.Print.TurnsBy()))
 		}
 	}
 	o.stretches(letter, c)
@@ -273,7 +270,7 @@ func (o order) stretches(letter string, c plan.Cloth) {
 	if held, known := o.cupboard[c.Name]; known && c.Stretch == 0 {
 		c.Stretch = held.Stretch
 	}
-	if c.Stretch < firm || c.IsBacked() {
+	if c.Stretch < plan.FirmStretch || c.IsBacked() {
 		return
 	}
 	for _, cut := range o.Cuts {

@@ -132,15 +132,8 @@ var clothColumns = []column[plan.Cloth]{
 	{"odd", writeOdd, readOdd},
 	numberColumn("shrink", "percentage", func(c *plan.Cloth) *float64 { return &c.Shrink }),
 	numberColumn("stretch", "percentage", func(c *plan.Cloth) *float64 { return &c.Stretch }),
-	{"prewashed", func(c plan.Cloth, _ length.Style) string {
-		if c.Prewashed {
-			return "yes"
-		}
-		return ""
-	}, func(c *plan.Cloth, text string, _ length.Unit) error {
-		c.Prewashed = text == "yes"
-		return word(text, []string{"yes", "no"})
-	}},
+	yesColumn("prewashed", func(c *plan.Cloth) *bool { return &c.Prewashed }),
+	yesColumn("upright", func(c *plan.Cloth) *bool { return &c.Upright }),
 	numberColumn("price", "price", func(c *plan.Cloth) *float64 { return &c.Price }),
 	{"per", func(c plan.Cloth, _ length.Style) string { return string(c.Per) },
 		func(c *plan.Cloth, text string, _ length.Unit) error {
@@ -169,6 +162,21 @@ var clothColumns = []column[plan.Cloth]{
 }
 
 // numberColumn is a number, with or without the sign of what it counts.
+// yesColumn is what is so or is not.
+func yesColumn(name string, at func(*plan.Cloth) *bool) column[plan.Cloth] {
+	return column[plan.Cloth]{name,
+		func(c plan.Cloth, _ length.Style) string {
+			if *at(&c) {
+				return "yes"
+			}
+			return ""
+		},
+		func(c *plan.Cloth, text string, _ length.Unit) error {
+			*at(c) = text == "yes"
+			return word(text, []string{"yes", "no"})
+		}}
+}
+
 func numberColumn[T any](name, what string, at func(*T) *float64) column[T] {
 	return column[T]{name,
 		func(c T, _ length.Style) string {

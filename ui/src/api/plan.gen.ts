@@ -1176,6 +1176,10 @@ backing?: ("ironed" | "none")
  * Print direction.
  */
 print?: ("plain" | "all-over" | "two-way" | "one-way")
+/**
+ * Upright keeps every piece as it stands on the cover: the cloth has a nap or a pile.
+ */
+upright?: boolean
 repeat?: Repeat
 /**
  * Loft is how thick a cloth is that is quilted already, 0 to 2 in; 3 mm when absent.

@@ -31,6 +31,7 @@ export interface ClothDoc {
   stretch?: number | string;
   shrink?: number | string;
   prewashed?: boolean;
+  upright?: boolean;
   price?: number | string;
   per?: string;
   swatch?: SwatchData;
@@ -62,7 +63,7 @@ const number = (text: number | string | undefined) => {
 
 /** The form's text as it is saved: what is empty is left out. */
 export function cleaned(draft: ClothDoc): ClothDoc {
-  const { have, usable, odd, repeat, stretch, shrink, price, prewashed, ...rest } = draft;
+  const { have, usable, odd, repeat, stretch, shrink, price, prewashed, upright, ...rest } = draft;
   const out: ClothDoc = { ...rest };
   if (have?.trim()) out.have = have.trim();
   if (usable?.trim()) out.usable = usable.trim();
@@ -79,6 +80,7 @@ export function cleaned(draft: ClothDoc): ClothDoc {
     if (value !== undefined) out[key] = value;
   }
   if (prewashed) out.prewashed = true;
+  if (upright) out.upright = true;
   return out;
 }
 
@@ -304,6 +306,14 @@ export function ClothForm({
                 onChange={(e) => set({ prewashed: e.target.checked })}
               />{" "}
               It is washed already
+            </label>{" "}
+            <label>
+              <input
+                type="checkbox"
+                checked={draft.upright ?? false}
+                onChange={(e) => set({ upright: e.target.checked })}
+              />{" "}
+              It has a nap: pieces are never turned
             </label>
           </p>
         </details>
