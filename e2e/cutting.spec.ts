@@ -83,10 +83,10 @@ test("pieces are drawn round where templates are the school", async ({ page, dem
   await open(page, `${demo.url}/plans/${reading}/cut`);
   await page.getByRole("combobox", { name: "How pieces are cut" }).selectOption("template");
   const leaf = page.getByRole("region", { name: "Fabric ink leaf" });
-  await expect(leaf.getByText(/^Draw round 8/)).toBeVisible();
-  await expect(leaf.getByText(/Set the ruler/)).toHaveCount(0);
+  await expect(leaf.getByText(/^Draw round 8 pieces/)).toBeVisible();
+  await expect(leaf.getByText(/^Ruler to/)).toHaveCount(0);
   await page.getByRole("link", { name: "Cut at the table" }).click();
-  await expect(page.getByRole("heading", { name: "Draw round 8" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Draw round 8 pieces" })).toBeVisible();
   await accessible(page);
   await page.getByRole("button", { name: "Cut", exact: true }).click();
   await saved(page);

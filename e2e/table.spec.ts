@@ -1,4 +1,4 @@
-import { accessible, expect, open, saved, stored, test } from "./app";
+import { accessible, expect, open, put, saved, stored, test } from "./app";
 
 const reading = "reading-corner-cushion";
 
@@ -12,7 +12,8 @@ test("at the table: cut by cut, stopped and taken up again, one spoiled", async 
   await expect(page.getByRole("heading", { level: 1 })).toHaveText(/^Ruler to/);
   await page.getByRole("button", { name: "Done" }).click();
   const heading = page.getByRole("heading", { level: 1 });
-  await expect(heading).toHaveText(/ × /);
+  await expect(heading).toHaveText(/^Ruler to/);
+  await expect(page.getByText(/^Cut \d+ pieces off strip 1/)).toBeVisible();
   const count = page.getByText(/^\d+ of \d+$/);
   const before = await count.textContent();
   await page.getByRole("button", { name: "One spoiled" }).click();
@@ -47,7 +48,60 @@ test("what several covers take is cut at once, and told for each", async ({ page
   const first = page.getByRole("checkbox").first();
   await expect(first).toBeVisible();
   const [, total, each] =
-    (await page.locator(".ticks label").first().textContent())?.match(/^(\d+) × .*, (\d+) for each cover/) ?? [];
+    (await page.locator(".ticks label").first().textContent())?.match(/^(\d+) pieces, .*, (\d+) for each cover/) ?? [];
   expect(Number(total)).toBe(2 * Number(each));
   await accessible(page);
+});
+
+test("the backs are cut from the rest of the strip of their front, once it is measured", async ({ page, workshop }) => {
+  const plan = {
+    format: "umschlag/plan/2",
+    title: "One strip",
+    units: "in",
+    object: { kind: "form", width: "16", height: "16", fill: "feather" },
+    cover: { kind: "cushion" },
+    cloths: { A: { name: "moss" } },
+    pieces: { "*": { face: { kind: "plain", cloth: "A" } } },
+    back: { kind: "envelope", wait: "yes" },
+  };
+  const made = await (
+    await fetch(`${workshop.url}/api/v1/plans`, {
+      method: "POST",
+      headers: { "Content-Type": "application/json" },
+      body: JSON.stringify({ plan }),
+    })
+  ).json();
+  await open(page, `${workshop.url}/plans/${made.id}/cut`);
+  await expect(page.getByText(/^Leave the rest whole. At least .* of strip 1 for the back piece/)).toBeVisible();
+  await page.getByText("How that adds up").click();
+  await expect(page.getByRole("list", { name: "The sum of moss, along its length" })).toContainText("strip 1");
+  await accessible(page);
+  await page.getByRole("link", { name: "Cut at the table" }).click();
+  const heading = page.getByRole("heading", { level: 1 });
+  const next = page.getByRole("button", { name: /^(Cut|Done)$/ });
+  for (const title of ["Square the end", /^Ruler to/, /^Ruler to/]) {
+    await expect(heading).toHaveText(title);
+    await next.click();
+  }
+  await expect(heading).toHaveText("All is cut");
+  await saved(page);
+  const { reckoning } = await stored(workshop, made.id);
+  const strips = (r: typeof reckoning) => r.cloths[0].lay.strips.length;
+  expect(strips(reckoning)).toBe(1);
+
+  const gate = reckoning.cuts.find((c: { waits?: string }) => c.waits).waits;
+  await open(page, `${workshop.url}/plans/${made.id}/sew`);
+  await page.getByRole("button", { name: /Measure the front/ }).click();
+  await put(page, "Measured across", "16 5/8");
+  await put(page, "Measured up", "16 5/8");
+  await saved(page);
+  expect((await stored(workshop, made.id)).plan.measured[0].gate).toBe(gate);
+  await open(page, `${workshop.url}/plans/${made.id}/cut/table`);
+  // The strip is cut: only the backs are left, from its rest, as large as the front wants them.
+  await expect(page.getByText(/^Cut 2 pieces off strip 1/)).toBeVisible();
+  await expect(page.getByText("1 of 1")).toBeVisible();
+  const after = (await stored(workshop, made.id)).reckoning;
+  expect(after.cloths[0].moves.at(-1).text).toMatch(/: back piece, 11⅜″ × 16⅝″\.$/);
+  expect(strips(after)).toBe(1);
+  expect(after.cloths[0].length.nm).toBe(reckoning.cloths[0].length.nm);
 });

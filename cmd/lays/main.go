@@ -25,6 +25,8 @@ type Item struct {
 	Height int  `json:"h"`
 	Count  int  `json:"count"`
 	Turn   bool `json:"turn"`
+	// Late is at which measurement they are cut, 0 at once.
+	Late int `json:"late"`
 }
 
 // Laid is how a need was laid.
@@ -58,7 +60,7 @@ func run(in io.Reader, out io.Writer) error {
 		items := make([]lay.Item, len(n.Items))
 		for j, it := range n.Items {
 			items[j] = lay.Item{Cut: j, Width: unit.Times(it.Width), Height: unit.Times(it.Height), Count: it.Count,
-				MayTurn: it.Turn}
+				MayTurn: it.Turn, Late: it.Late}
 		}
 		on := lay.Cloth{Usable: unit.Times(n.Usable)}
 		began := time.Now()

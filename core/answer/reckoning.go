@@ -414,10 +414,12 @@ type Cut struct {
 	Count  int       `json:"count"`
 	// Total is how many are cut for all copies, those that were spoiled once more.
 	Total int `json:"total"`
-	// Gives is how many patches one piece gives, Patches how many are needed, and As what
+	// Gives is how many patches one piece gives, Patches how many are needed for all copies, Over how
+	// many more they give, and As what
 	// one finishes as; absent where a piece is a patch.
 	Gives   int    `json:"gives,omitempty"`
 	Patches int    `json:"patches,omitempty"`
+	Over    int    `json:"over,omitempty"`
 	As      string `json:"as,omitempty"`
 	// Line is the outline of a patch's template within the piece.
 	Line []Vertex `json:"line,omitempty"`

@@ -54,7 +54,9 @@ type Cut struct {
 	// Gives is how many patches one piece gives, Patches how many of them are needed, and Finished what
 	// one finishes as.
 	Gives, Patches int
-	Finished       string
+	// Over is how many patches more all of them give than all copies need.
+	Over     int
+	Finished string
 	// Line is the outline of a template.
 	Line outline.Outline
 	// Path is the outline of a shape that is laid on, as SVG path data in millimetres, and Inset how far
@@ -90,7 +92,7 @@ func (l *List) Add(c Cut) string {
 	w, h := c.Size.Width.Total(), c.Size.Height.Total()
 	c.Spoiled = l.Plan.Progress.Spoiled[c.ID]
 	_, ticked := l.Plan.Progress.Cut[c.ID]
-	c.Total, c.Done = c.Count*l.Plan.Copies+c.Spoiled, c.Had || ticked
+	c.Total, c.Done = l.pooled(&c)+c.Spoiled, c.Had || ticked
 	switch {
 	case c.Shape != "":
 	case w == h:
@@ -101,6 +103,22 @@ func (l *List) Add(c Cut) string {
 	l.Cuts = append(l.Cuts, c)
 	return c.ID
 }
+
+// pooled is how many of a cut are made for all copies. Pieces that give several patches are cut for all of them
+// together, and what that gives more is Over.
+func (l *List) pooled(c *Cut) int {
+	if c.Gives < 2 || c.Patches == 0 {
+		return c.Count * l.Plan.Copies
+	}
+	all := c.Patches * l.Plan.Copies
+	c.Count = pieces(c.Patches, c.Gives)
+	total := pieces(all, c.Gives)
+	c.Over = total*c.Gives - all
+	return total
+}
+
+// pieces is how many give so many patches.
+func pieces(patches, gives int) int { return (patches + gives - 1) / gives }
 
 // asCut is the size of a cut: one that is ticked off stays as it was cut, whatever was
 // measured or changed since, and what that means is said.

@@ -90,3 +90,17 @@ func TestWhatLiesUnderAPanel(t *testing.T) {
 }
 
 func ptr[T any](v T) *T { return &v }
+
+// Two covers of nine half-squares each: eighteen come from nine squares, where five and five would be ten.
+func TestPatchesOfAllCopiesAreCutTogether(t *testing.T) {
+	half := func(copies int) cutting.Cut {
+		l := list(func(p *plan.Plan) { p.Copies = copies })
+		c := panelCut(rectangle(3*in, 3*in))
+		c.Count, c.Gives, c.Patches = 5, 2, 9
+		l.Add(c)
+		return l.Cuts[0]
+	}
+	one, two := half(1), half(2)
+	assert.Equal(t, []int{5, 5, 1}, []int{one.Count, one.Total, one.Over})
+	assert.Equal(t, []int{5, 9, 0}, []int{two.Count, two.Total, two.Over})
+}

@@ -58,7 +58,7 @@ type Move struct {
 	// Done tells that it is done, Waits the measurement it waits for.
 	Done  bool
 	Waits string
-	// Ends are the cuts of which nothing is left to be cut after it.
+	// Ends are the cuts of which nothing is left to be cut once it.
 	Ends []int
 }
 

@@ -62,7 +62,7 @@ func TestTheRestOfAStripIsLeftForWhatWaits(t *testing.T) {
 		"Square the end.",
 		"Ruler to 16¼″. Cut strip 1 all the way across.",
 		"Ruler to 16″. Cut one piece off strip 1 and trim it to 16″: front, 16″ × 16″. !0",
-		"Leave the rest whole. At least 20¼″ of strip 1 for the back piece, cut after the front is measured. Label it.",
+		"Leave the rest whole. At least 20¼″ of strip 1 for the back piece, cut once the front is measured. Label it.",
 	}, told(laid(forty, front, back), nil, cuts...))
 
 	cuts[0].Done, cuts[1].Waits, back.Known, back.Height = true, "", true, 15*in+in/2
@@ -81,10 +81,10 @@ func TestWhatOnlyWaitsStaysOnTheLength(t *testing.T) {
 		"Square the end.",
 		"Ruler to 4″. Cut strip 1 all the way across.",
 		"Ruler to 4″. Cut 10 pieces off strip 1: patch, 4″ × 4″. !1",
-		"Leave the rest uncut. At least 24″ of it for the border, cut after the quilted centre is measured.",
+		"Leave the rest uncut. At least 24″ of it for the border, cut once the quilted centre is measured.",
 	}, told(laid(forty, wide, lay.Item{Width: 4 * in, Height: 4 * in, Count: 10}), nil, cuts...))
 	assert.Equal(t, []string{
-		"Leave the rest uncut. At least 24″ of it for the border, cut after the quilted centre is measured.",
+		"Leave the rest uncut. At least 24″ of it for the border, cut once the quilted centre is measured.",
 	}, told(laid(forty, wide), nil, cuts...), "nothing is done yet")
 }
 

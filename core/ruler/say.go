@@ -50,10 +50,10 @@ func (s Speaker) Text(m Move) string {
 	case Gap:
 		return "Cut it off: the next motif lies in the middle of the next strip."
 	case Leave:
-		return fmt.Sprintf("At least %s of %s for the %s, cut after %s is measured. Label it.",
+		return fmt.Sprintf("At least %s of %s for the %s, cut once %s is measured. Label it.",
 			s.Style.Text(m.Ruler), strips(m.Strips), s.titles(m), m.Waits)
 	case Uncut:
-		return fmt.Sprintf("At least %s of it for the %s, cut after %s is measured.", s.Style.Text(m.Ruler), s.titles(m),
+		return fmt.Sprintf("At least %s of it for the %s, cut once %s is measured.", s.Style.Text(m.Ruler), s.titles(m),
 			m.Waits)
 	case Take:
 		return fmt.Sprintf("They are for the %s: measure them, and square nothing off.", s.piece(m.Parts[0]))

@@ -125,8 +125,11 @@ func (p *pack) cut(i int, c answer.Cut) {
 	p.pdf.Text(margin+15, y+4, fmt.Sprintf("%s, %s × %s", pieces(c.Total), c.Width.Text, c.Height.Text))
 	p.font("", 10)
 	text := strings.ToLower(c.Title)
+	if c.Over > 0 {
+		text += fmt.Sprintf(", %d more than needed", c.Over)
+	}
 	if c.Waits != "" {
-		text += fmt.Sprintf(" – cut when %s is measured", c.WaitsFor)
+		text += fmt.Sprintf(" – cut once %s is measured", c.WaitsFor)
 	}
 	p.pdf.Text(margin+75, y+4, text)
 	p.pdf.SetY(y + 5.6)

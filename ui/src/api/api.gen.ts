@@ -714,11 +714,13 @@ count: number
  */
 total: number
 /**
- * Gives is how many patches one piece gives, Patches how many are needed, and As what
+ * Gives is how many patches one piece gives, Patches how many are needed for all copies, Over how
+ * many more they give, and As what
  * one finishes as; absent where a piece is a patch.
  */
 gives?: number
 patches?: number
+over?: number
 as?: string
 /**
  * Line is the outline of a patch's template within the piece.

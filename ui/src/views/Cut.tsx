@@ -258,11 +258,12 @@ function Ticks({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
                 <span className="soft">
                   {cut.title.toLowerCase()}
                   {howCut(cut)}
-                  {copies > 1 && `, ${cut.count} for each cover`}
+                  {copies > 1 && (together(cut) ? `, for all ${copies} covers` : `, ${cut.count} for each cover`)}
+                  {cut.over !== undefined && `, ${cut.over} more than ${cut.over === 1 ? "is" : "are"} needed`}
                 </span>
                 {(cut.spoiled ?? 0) > 0 && <strong> and {cut.spoiled} more for what was spoiled</strong>}
                 {cut.waits && !cut.done && (
-                  <em className="waits-note"> — cut after {cut.waits_for} is measured; its fabric is kept</em>
+                  <em className="waits-note"> — cut once {cut.waits_for} is measured; its fabric is kept</em>
                 )}
               </span>
             </label>
@@ -296,6 +297,9 @@ function Ticks({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
     </>
   );
 }
+
+/** Pieces that give several patches are cut for all covers together. */
+const together = (cut: CutData) => (cut.gives ?? 1) > 1 && cut.patches !== undefined;
 
 /** What is done with a piece after it is cut with the ruler; null where nothing is. */
 export function howCut(cut: CutData): React.ReactNode {

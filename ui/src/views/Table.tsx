@@ -57,7 +57,7 @@ export function Table() {
           <h1>All is cut</h1>
           <p>
             {waiting.length > 0
-              ? `${waiting.map((c) => `${c.title.toLowerCase()}, cut after ${c.waits_for} is measured`).join("; ")}.`
+              ? `${waiting.map((c) => `${c.title.toLowerCase()}, cut once ${c.waits_for} is measured`).join("; ")}.`
               : "Nothing waits."}
           </p>
         </div>
@@ -162,7 +162,7 @@ export function Table() {
   );
 }
 
-/** What is done with the pieces of a cut after the ruler. */
+/** What is done with the pieces of a cut once the ruler. */
 function Further({ cut }: { cut: CutData }) {
   const how = howCut(cut);
   return how === null ? null : (
