@@ -26,7 +26,7 @@ func cloths(t *Teller) {
 		cloth(t, c.Key, c.Says, shelf)
 	}
 	if len(shelf) > 0 {
-		next := freeLetter(t.plan.Cloths)
+		next := plan.FreeLetter(t.plan.Cloths)
 		t.Choose(Choice{ID: "/cloths#add", Label: "Take another fabric from the cupboard",
 			Options: with(Option{Says: "Take another fabric"}, shelf)},
 			func(m *Moving, name string) { m.take(next, name) })
@@ -34,22 +34,12 @@ func cloths(t *Teller) {
 	}
 }
 
-// free is a letter that no cloth has.
-func freeLetter(cloths map[string]plan.Cloth) string {
-	for letter := 'A'; letter <= 'Z'; letter++ {
-		if _, taken := cloths[string(letter)]; !taken {
-			return string(letter)
-		}
-	}
-	return "Z2"
-}
-
 // grounds are the colours that cloths begin with, told apart at a glance whoever looks: light and dark in turn.
 var grounds = []string{"#d9cfba", "#7f93a8", "#e3b98f", "#6f8a6d", "#e8dfe6", "#8c6a63"}
 
 // anotherCloth describes a cloth that the plan has not yet, as plain as it can be, and tells its letter.
 func (m *Moving) anotherCloth(kind plan.ClothKind) string {
-	letter := freeLetter(m.Plan.Cloths)
+	letter := plan.FreeLetter(m.Plan.Cloths)
 	name, ground := "fabric "+letter, grounds[int(letter[0]-'A')%len(grounds)]
 	c := plan.Cloth{Name: name, Swatch: plan.Swatch{Motif: "plain", Ground: ground, Ink: ground}}
 	if kind != plan.FaceCloth {

@@ -83,3 +83,13 @@ func letters(v reflect.Value, used map[string]bool) {
 		}
 	}
 }
+
+// FreeLetter is a letter that no cloth has.
+func FreeLetter(cloths map[string]Cloth) string {
+	for letter := 'A'; letter <= 'Z'; letter++ {
+		if _, taken := cloths[string(letter)]; !taken {
+			return string(letter)
+		}
+	}
+	return "Z2"
+}

@@ -92,7 +92,7 @@ func (s *sifter) largest(say string, most length.Length, set func(*plan.Plan, le
 	low, high := length.Length(0), most/step // low may not do, high is what was asked for
 	for high-low > 1 && s.tries > 0 {
 		middle := (low + high) / 2
-		if s.mends(s.with(func(p *plan.Plan) { set(p, middle*step) })) {
+		if s.does(s.with(func(p *plan.Plan) { set(p, middle*step) })) {
 			low = middle
 		} else {
 			high = middle
@@ -367,19 +367,28 @@ func (s *sifter) layers() {
 
 // copies offers as many covers as can be laid out at once.
 func copies(s *sifter) {
+	fewerCopies(s)
+	fewer(s)
+}
+
+// fewerCopies offers as many covers at once as there can be.
+func fewerCopies(s *sifter) {
 	low, high := 0, s.plan.Copies
 	for high-low > 1 && s.tries > 0 {
 		middle := (low + high) / 2
-		if s.mends(s.with(func(p *plan.Plan) { p.Copies = middle })) {
+		if s.does(s.with(func(p *plan.Plan) { p.Copies = middle })) {
 			low = middle
 		} else {
 			high = middle
 		}
 	}
 	if low > 0 {
-		s.change(fmt.Sprintf("%d covers at once", low), func(p *plan.Plan) { p.Copies = low })
+		text := fmt.Sprintf("%d covers at once", low)
+		if low == 1 {
+			text = "One cover at once"
+		}
+		s.change(text, func(p *plan.Plan) { p.Copies = low })
 	}
-	fewer(s)
 }
 
 // fewer offers fewer patches.

@@ -55,6 +55,7 @@ func (s *sifter) settles(q plan.Plan) bool {
 
 // hints are the changes by the codes of what they are for.
 var hints = map[string]func(*sifter){
+	"cloth-short": short,
 	"cloth-stretches": func(s *sifter) {
 		for letter := range s.plan.Cloths {
 			if s.about.About != finding.Path("cloths", letter, "stretch") {

@@ -111,17 +111,13 @@ func (s *sifter) offer(text string, q plan.Plan) bool {
 		func(o Offer) bool { return o.Text == text || reflect.DeepEqual(o.Plan, q) }) {
 		return false
 	}
-	if s.hinting {
-		if !s.settles(q) {
-			return false
-		}
-	} else if s.further {
+	if s.further {
 		also, ok := s.andWhatItTakes(q)
 		if !ok || len(s.offers) >= 2 {
 			return false
 		}
 		text, q = text+also.Text, also.Plan
-	} else if !s.mends(q) {
+	} else if !s.does(q) {
 		return false
 	}
 	s.offers = append(s.offers, Offer{Text: text, Plan: q})
@@ -158,6 +154,14 @@ func (s *sifter) andWhatItTakes(q plan.Plan) (Offer, bool) {
 }
 
 func lower(text string) string { return strings.ToLower(text[:1]) + text[1:] }
+
+// does reports whether a changed plan is rid of the finding.
+func (s *sifter) does(q plan.Plan) bool {
+	if s.hinting {
+		return s.settles(q)
+	}
+	return s.mends(q)
+}
 
 // mends reports whether a changed plan has the stop no more, nor another one of the same place and
 // kind, and no new one.
