@@ -26,7 +26,7 @@ var rooms = []string{
 	"core/practice",
 	"core/outlook", "core/panel", "core/begin", "core/move", "core/cutting", "core/work", "core/fit", "core/edging",
 	"core/supply", "core/answer", "core/show", "core/reckon", "core/divide",
-	"core/brief", "core/compare", "core/spoil", "core/remedy",
+	"core/brief", "core/compare", "core/spoil", "core/remedy", "core/become",
 	"anyplan", "atbench",
 	"format/cell", "format/planfile", "format/drawing", "format/svgfile", "format/dxf", "format/hpgl",
 	"format/printpack", "format/sharepage", "format/workshopfile", "format/cupboardcsv", "format/listcsv",

@@ -322,6 +322,8 @@ type Types struct {
 	SaveNotion     SaveNotion        `json:"save_notion"`
 	AskSearch      AskSearch         `json:"ask_search"`
 	Search         SearchView        `json:"search"`
+	AskBecome      AskBecome         `json:"ask_become"`
+	Become         BecomeView        `json:"become"`
 	Together       TogetherView      `json:"together"`
 	Practice       PracticeView      `json:"practice"`
 	AnswerPractice AnswerPractice    `json:"answer_practice"`

@@ -19,10 +19,10 @@ import (
 // smallest is the size in bytes below which packing saves no packet of a network.
 const smallest = 1400
 
-// packedAlready are answers that packing makes no smaller: photos, pages and archives.
+// packedAlready are answers that packing makes no smaller: photos, pages and archives; and what is told line by line.
 func packedAlready(c *echo.Context) bool {
 	at := c.Request().URL.Path
-	return strings.HasPrefix(at, "/api/v1/photos") ||
+	return strings.HasPrefix(at, "/api/v1/photos") || at == "/api/v1/becomings" ||
 		slices.Contains([]string{".pdf", ".zip", ".jpg", ".png"}, path.Ext(at))
 }
 

@@ -44,17 +44,19 @@ type server struct {
 	seams pastSeams
 	// unpacking holds a place for each picture that may be unpacked at once.
 	unpacking chan struct{}
-	searches  searches
-	bench     *bench.Bench
-	store     *store.Store
-	log       *slog.Logger
-	now       func() time.Time
+	// becoming holds a place for each search for what cloth can become.
+	becoming chan struct{}
+	searches searches
+	bench    *bench.Bench
+	store    *store.Store
+	log      *slog.Logger
+	now      func() time.Time
 }
 
 // New returns the handler of the whole app.
 func New(cfg Config) http.Handler {
 	s := &server{store: cfg.Store, log: cfg.Log, now: cfg.Now, bench: cfg.Bench,
-		unpacking: make(chan struct{}, runtime.GOMAXPROCS(0))}
+		unpacking: make(chan struct{}, runtime.GOMAXPROCS(0)), becoming: make(chan struct{}, mostBecoming)}
 	if s.bench == nil {
 		s.bench = standIns()
 	}
@@ -114,6 +116,7 @@ func (s *server) routes(g *echo.Group) {
 	g.GET("/shopping", s.shopping)
 	g.GET("/shopping.csv", s.shoppingFile)
 	g.GET("/together", s.togetherView)
+	g.POST("/becomings", s.becomeFrom)
 	g.POST("/searches", s.startSearch)
 	g.GET("/searches/:id", s.searchView)
 	g.DELETE("/searches/:id", s.stopSearch)

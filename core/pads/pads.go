@@ -111,6 +111,14 @@ func Of(o Order) []Fit {
 	return out
 }
 
+// Squares are the sides of the square pads that a unit's shops have, the smallest first.
+func Squares(unit length.Unit) []length.Length {
+	if unit != length.Inches {
+		return slices.Clone(metric.squares)
+	}
+	return slices.Clone(imperial.squares)
+}
+
 // pads are all that are sold, as wide as they are high or wider.
 func (s sold) pads(round bool) [][2]length.Length {
 	sides := s.squares

@@ -16,6 +16,7 @@ import { SayProvider } from "./shell/Say";
 import { Shell } from "./shell/Shell";
 import { properties, themeOf } from "./shell/theme";
 import type { Scheme } from "./shell/tokens";
+import { Become } from "./views/Become";
 import { Cost } from "./views/Cost";
 import { Cupboard } from "./views/Cupboard";
 import { Cut } from "./views/Cut";
@@ -77,6 +78,7 @@ function App() {
               <Route path="cloth" element={<Cupboard />} />
               <Route path="cloth/shopping" element={<Shopping />} />
               <Route path="cloth/together" element={<Together />} />
+              <Route path="cloth/become" element={<Become />} />
               <Route path="log" element={<Log />} />
               <Route path="habits" element={<Habits />} />
               <Route path="devices" element={<Devices />} />

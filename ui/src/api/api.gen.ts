@@ -39,6 +39,8 @@ notions: NotionView[]
 save_notion: SaveNotion
 ask_search: AskSearch
 search: SearchView
+ask_become: AskBecome
+become: BecomeView
 together: TogetherView
 practice: PracticeView
 answer_practice: AnswerPractice
@@ -1025,6 +1027,9 @@ y1: number
 x2: number
 y2: number
 }
+/**
+ * Distances from the four edges of a piece.
+ */
 export interface Distances1 {
 left: L
 right: L
@@ -3037,6 +3042,85 @@ text: string
 exact: string
 }
 /**
+ * AskBecome asks what cloth that is there can become: fronts for the cushion of a plan, or for one of a size.
+ */
+export interface AskBecome {
+plan?: string
+/**
+ * Width and Height of the pad as typed; Largest tries all that are sold instead.
+ */
+width?: string
+height?: string
+largest?: boolean
+/**
+ * Cloths are names in the cupboard, Pieces what is not in it.
+ */
+cloths: string[]
+pieces: BecomePieces[]
+}
+/**
+ * BecomePieces are pieces of a size of several cloths, each with so many: a bundle.
+ */
+export interface BecomePieces {
+fabrics: number
+count: number
+width: string
+length: string
+}
+/**
+ * BecomeView is how far it is; Fronts come with the last of them.
+ */
+export interface BecomeView {
+tried: number
+of: number
+found: number
+fronts?: BecomeFront[]
+done?: boolean
+}
+/**
+ * BecomeFront is a front the cloth can become.
+ */
+export interface BecomeFront {
+title: string
+why: string[]
+width: L21
+height: L
+/**
+ * Waste in percent of what is cut into.
+ */
+waste: number
+cuts: number
+fabrics: number
+/**
+ * Left says what is left of each cloth.
+ */
+left: string[]
+/**
+ * Plan with it, in the notation of plan files, and its front as it is drawn.
+ */
+plan: {
+
+}
+piece: Piece
+}
+/**
+ * L is a length as it is shown.
+ */
+export interface L21 {
+/**
+ * NM is the exact length in nanometres.
+ */
+nm: number
+/**
+ * Text is the length in the plan's unit, marked with ≈ when it is rounded.
+ */
+text: string
+/**
+ * Exact is the length in keyboard notation, nothing rounded.
+ */
+exact: string
+}
+/**
  * TogetherView is several plans on one lay of a cloth.
  */
 export interface TogetherView {
@@ -3048,7 +3132,7 @@ swatch: Swatch
 plans: TogetherPlan[]
 pieces: TogetherPiece[]
 lay: Lay
-need: L21
+need: L22
 apart: L
 saves: L
 }
@@ -3073,7 +3157,7 @@ count: number
 /**
  * L is a length as it is shown.
  */
-export interface L21 {
+export interface L22 {
 /**
  * NM is the exact length in nanometres.
  */

@@ -24,6 +24,13 @@ export async function ask<T>(method: string, path: string, body?: unknown, signa
   return told as T;
 }
 
+/** Asks the server for an answer that is read by whoever asks; throws as ask does. */
+export async function apart(method: string, path: string, body: unknown, signal: AbortSignal): Promise<Response> {
+  const response = await send(method, path, body, signal);
+  if (!response.ok) throw await refusal(response);
+  return response;
+}
+
 /** Browsers let requests of up to 64 kB in all outlive their page. */
 const outliving = 60_000;
 

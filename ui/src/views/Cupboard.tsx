@@ -26,6 +26,9 @@ export function Cupboard() {
         <Link className="word-button" to="shopping">
           What to buy
         </Link>
+        <Link className="word-button" to="become">
+          What can it become?
+        </Link>
       </header>
       <TableFile place="/cloths" all="fabrics" label="The cupboard" />
       {cloths.isError && (

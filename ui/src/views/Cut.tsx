@@ -49,6 +49,11 @@ export function Cut() {
         <Link className="word-button no-print" to="cost">
           What it costs
         </Link>
+        {reckoning.back && (
+          <Link className="word-button no-print" to={`/cloth/become?plan=${id}`}>
+            What else could it be?
+          </Link>
+        )}
         <a className="word-button no-print" href={`/api/v1/plans/${id}/cuts.csv`} download>
           Download as CSV
         </a>

@@ -1,0 +1,184 @@
+package become_test
+
+import (
+	"fmt"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"umschlag/core/become"
+	"umschlag/core/finding"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/reckon"
+	_ "umschlag/seeded"
+)
+
+const in = length.Inch
+
+func cushion(t require.TestingT, side length.Length) plan.Plan {
+	p, ok := plan.Begin("cushion", length.Inches, plan.DefaultHabits(length.Inches), plan.Cloth{Name: "linen"})
+	require.True(t, ok)
+	p.Title, p.Object.Width, p.Object.Height = "t", side, side
+	return p
+}
+
+// bundle is so many cloths of a piece each.
+func bundle(n int, width, long length.Length) []become.Cloth {
+	out := make([]become.Cloth, n)
+	for i := range out {
+		out[i] = become.Cloth{Cloth: plan.Cloth{Name: fmt.Sprint("quarter ", i+1),
+			Odd: []plan.OddPiece{{Width: width, Length: long, Count: 1}}}}
+	}
+	return out
+}
+
+func all(become.Progress) bool { return true }
+
+// checked reckons a front once more by itself: it can be cut, and from nothing but what there is.
+func checked(t require.TestingT, f become.Front, there []become.Cloth) {
+	r := reckon.Reckon(f.Plan, nil)
+	require.False(t, finding.List(r.Findings).Stopped(), f.Title)
+	have := map[string]become.Cloth{}
+	for _, c := range there {
+		have[c.Name] = c
+	}
+	for _, n := range r.Cloths {
+		c, ours := have[n.Name]
+		if !ours {
+			continue
+		}
+		most := length.Length(0)
+		if c.Have != nil {
+			most = *c.Have
+		}
+		assert.LessOrEqual(t, length.Length(n.Need.NM), most, "%s: %s", f.Title, n.Name)
+		pieces := 0
+		for _, o := range n.Odd {
+			pieces += o.Count
+		}
+		count := 0
+		for _, o := range c.Odd {
+			count += o.Count
+		}
+		assert.LessOrEqual(t, pieces, count, "%s: %s", f.Title, n.Name)
+	}
+	assert.GreaterOrEqual(t, f.Waste, 0.0)
+	assert.Less(t, f.Waste, 1.0)
+}
+
+// Eight quarters of 22 × 18 in have 3168 in². A front of 28 in of 4 × 4 patches finishes 7 and is cut 7½: of each
+// quarter two lie side by side, 22 ÷ 7½ = 2, and 18 ÷ 7½ = 2 rows, so that four of each would do for 32.
+func TestWhatEightQuartersBecome(t *testing.T) {
+	there := bundle(8, 22*in, 18*in)
+	fronts := become.Find(become.Order{Plan: cushion(t, 16*in), Cloths: there, Largest: true}, all)
+	require.NotEmpty(t, fronts)
+	for _, f := range fronts {
+		checked(t, f, there)
+	}
+	assert.Equal(t, 28*in, fronts[0].Width)
+	assert.Contains(t, fronts[0].Why, "the largest")
+	assert.Equal(t, "4 × 4 patches of 7″", fronts[0].Title)
+
+	own := become.Find(become.Order{Plan: cushion(t, 16*in), Cloths: there}, all)
+	sorts := map[string]bool{}
+	for _, f := range own {
+		checked(t, f, there)
+		assert.Equal(t, 16*in, f.Width)
+		sorts[string(f.Plan.Pieces["front"].Face.Kind)] = true
+	}
+	assert.Equal(t, map[string]bool{"plain": true, "grid": true, "strips": true}, sorts)
+}
+
+// Squares of 5 in finish 4½: sixteen make 18 in without a cut.
+func TestSquaresThatAreCutAlreadyAreNotCutAgain(t *testing.T) {
+	p := cushion(t, 18*in)
+	p.Cover.Ease = plan.Axes{}
+	there := bundle(4, 5*in, 5*in)
+	for i := range there {
+		there[i].Odd[0].Count = 4
+	}
+	fronts := become.Find(become.Order{Plan: p, Cloths: there}, all)
+	require.NotEmpty(t, fronts)
+	for _, f := range fronts {
+		checked(t, f, there)
+	}
+	assert.Equal(t, "4 × 4 patches of 4½″, cut already", fronts[0].Title)
+}
+
+func TestTooLittleBecomesNothing(t *testing.T) {
+	assert.Empty(t, become.Find(become.Order{Plan: cushion(t, 16*in), Cloths: bundle(2, 6*in, 6*in)}, all))
+	little := become.Order{Plan: cushion(t, 16*in), Cloths: bundle(1, 6*in, 6*in), Largest: true}
+	assert.Empty(t, become.Find(little, all))
+}
+
+func TestASearchEndsWhenTold(t *testing.T) {
+	tried := 0
+	fronts := become.Find(become.Order{Plan: cushion(t, 16*in), Cloths: bundle(8, 22*in, 18*in)},
+		func(p become.Progress) bool {
+			assert.Equal(t, tried+1, p.Tried)
+			tried = p.Tried
+			assert.GreaterOrEqual(t, p.Of, p.Tried)
+			return tried < 4
+		})
+	assert.Equal(t, 4, tried)
+	assert.NotEmpty(t, fronts, "what it found so far")
+}
+
+// Of a plan that has its own cloths and layers only the front changes.
+func TestAPlanKeepsWhatLiesBehindItsFront(t *testing.T) {
+	p := cushion(t, 16*in)
+	p.Pieces["front"] = plan.Piece{Face: &plan.Face{Kind: plan.PlainFace, Cloth: "A"},
+		Layers: &plan.Layers{Lining: "A", Batting: &plan.Batting{Count: 1}}, Quilting: &plan.Quilting{Ditch: true}}
+	fronts := become.Find(become.Order{Plan: p, Cloths: bundle(8, 22*in, 18*in)}, all)
+	require.NotEmpty(t, fronts)
+	for _, f := range fronts {
+		assert.Equal(t, "linen", f.Plan.Cloths["A"].Name)
+		assert.Equal(t, "A", f.Plan.Pieces["front"].Layers.Lining)
+		assert.Equal(t, "A", f.Plan.Settle().Piece("back").Face.Cloth)
+		assert.Len(t, p.Cloths, 1, "and the plan it came from nothing")
+	}
+}
+
+// anything is cloths by chance, and a cushion.
+var anything = rapid.Custom(func(t *rapid.T) become.Order {
+	there := make([]become.Cloth, rapid.IntRange(1, 4).Draw(t, "cloths"))
+	for i := range there {
+		c := plan.Cloth{Name: fmt.Sprint("cloth ", i)}
+		if rapid.Bool().Draw(t, "length") {
+			have := in.Times(rapid.IntRange(2, 30).Draw(t, "have"))
+			c.Have = &have
+		}
+		if rapid.Bool().Draw(t, "odd") {
+			c.Odd = []plan.OddPiece{{Width: in.Times(rapid.IntRange(2, 24).Draw(t, "w")),
+				Length: in.Times(rapid.IntRange(2, 24).Draw(t, "l")), Count: rapid.IntRange(1, 6).Draw(t, "n")}}
+		}
+		there[i] = become.Cloth{Cloth: c}
+	}
+	return become.Order{Plan: cushion(t, in.Times(rapid.IntRange(8, 20).Draw(t, "side"))), Cloths: there}
+})
+
+func TestWhateverThereIsNothingIsTakenThatIsNot(t *testing.T) {
+	found := 0
+	for seed := range 25 {
+		o := anything.Example(seed)
+		for _, f := range become.Find(o, all) {
+			checked(t, f, o.Cloths)
+			found++
+		}
+	}
+	assert.Greater(t, found, 50)
+}
+
+// BenchmarkEightQuarters tells how long the largest front of a bundle takes to be found; the ratio is to one
+// reckoning of what was found.
+func BenchmarkEightQuarters(b *testing.B) {
+	there := bundle(8, 22*in, 18*in)
+	var found []become.Front
+	for b.Loop() {
+		found = become.Find(become.Order{Plan: cushion(b, 16*in), Cloths: there, Largest: true}, all)
+	}
+	b.ReportMetric(float64(len(found)), "fronts")
+}
