@@ -108,6 +108,29 @@ func TestSquaresThatAreCutAlreadyAreNotCutAgain(t *testing.T) {
 	assert.Equal(t, "4 × 4 patches of 4½″, cut already", fronts[0].Title)
 }
 
+// Blocks are of cloths that stand out from their ground: of calico, ecru and ink only ink does from calico.
+func TestBlocksStandOutFromTheirGround(t *testing.T) {
+	there := bundle(3, 40*in, 20*in)
+	for i, ground := range []string{"#eadfc8", "#e5dac2", "#28324f"} {
+		there[i].Swatch = plan.Swatch{Motif: "plain", Ground: ground, Ink: ground}
+	}
+	there[0].Odd[0].Count = 2 // that of which there is most is the ground
+	blocks := 0
+	for _, f := range become.Find(become.Order{Plan: cushion(t, 16*in), Cloths: there}, all) {
+		face := f.Plan.Pieces["front"].Face
+		if !face.Block.Set() {
+			continue
+		}
+		blocks++
+		for _, row := range face.Order.Rows {
+			for _, letter := range row {
+				assert.Equal(t, "quarter 3", f.Plan.Cloths[letter].Name, f.Title)
+			}
+		}
+	}
+	assert.Positive(t, blocks)
+}
+
 func TestTooLittleBecomesNothing(t *testing.T) {
 	assert.Empty(t, become.Find(become.Order{Plan: cushion(t, 16*in), Cloths: bundle(2, 6*in, 6*in)}, all))
 	little := become.Order{Plan: cushion(t, 16*in), Cloths: bundle(1, 6*in, 6*in), Largest: true}

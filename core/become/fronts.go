@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"fmt"
 	"maps"
+	"math"
 	"slices"
 
 	"umschlag/core/begin"
@@ -197,6 +198,23 @@ func patchesOf(p plan.Plan, letter string, w, h length.Length, most int) int {
 	return min(got, most)
 }
 
+// leastContrast is how much lighter or darker than its ground a patch is, of 1. Common practice.
+const leastContrast = 0.12
+
+// against are the cloths that stand out from a ground; all others where none does.
+func (s *search) against(ground string) []string {
+	others := slices.DeleteFunc(slices.Clone(s.letters), func(letter string) bool { return letter == ground })
+	behind, known := s.plan.Cloths[ground].Swatch.Tone()
+	clear := slices.DeleteFunc(slices.Clone(others), func(letter string) bool {
+		tone, told := s.plan.Cloths[letter].Swatch.Tone()
+		return known && told && math.Abs(tone-behind) < leastContrast
+	})
+	if len(clear) == 0 {
+		return others
+	}
+	return clear
+}
+
 // blocks are a layout of blocks, its ground of the cloth of which there is most.
 func (s *search) blocks(p plan.Plan, l begin.Layout) []candidate {
 	if l.PatchWidth != l.PatchHeight || l.PatchWidth < leastBlock || l.Columns*l.Rows > mostBlocks ||
@@ -204,7 +222,7 @@ func (s *search) blocks(p plan.Plan, l begin.Layout) []candidate {
 		return nil
 	}
 	ground := s.byArea()[0]
-	others := slices.DeleteFunc(slices.Clone(s.letters), func(letter string) bool { return letter == ground })
+	others := s.against(ground)
 	gives := make([]int, len(others))
 	for i, letter := range others {
 		gives[i] = int(areaOf(s.plan.Cloths[letter]) / (l.PatchWidth.Float() * l.PatchWidth.Float()) * 2)

@@ -2,7 +2,9 @@ package front
 
 import (
 	"math/rand/v2"
+	"slices"
 
+	"umschlag/core/block"
 	"umschlag/core/finding"
 	"umschlag/core/plan"
 )
@@ -18,12 +20,36 @@ func arrange(f plan.Face, path string) ([][]string, finding.List) {
 	case f.Order.Kind == plan.Rows:
 		return f.Order.Rows, nil
 	case f.Order.Kind == plan.Scrap:
-		return scrap(f, path, distinct(cloths))
+		return scrap(f, path, drawn(f, distinct(cloths)))
 	case f.Set == plan.OnPoint: // the blocks between the others are the next cloth
 		return fill(f, func(r, _ int, _ [][]string) string { return cloths[r%len(cloths)] }), nil
 	default:
 		return fill(f, func(r, c int, _ [][]string) string { return cloths[(r+c)%len(cloths)] }), nil
 	}
+}
+
+// drawn are the cloths that patches or blocks are mixed of: not those that another letter of the block stands for, or
+// its own cloth would lie on itself in some of them.
+func drawn(f plan.Face, cloths []string) []string {
+	text, _ := f.Block.Cells.(string)
+	if named, known := block.ByName(f.Block.Name); known {
+		text = named.Text
+	}
+	n, err := block.Parse(text)
+	if !f.Block.Set() || err != nil {
+		return cloths
+	}
+	ground := map[string]bool{}
+	for _, letter := range n.Letters() {
+		if i := int(letter[0] - 'A'); i > 0 && len(f.Cloths) > 0 {
+			ground[f.Cloths[i%len(f.Cloths)]] = true
+		}
+	}
+	own := slices.DeleteFunc(slices.Clone(cloths), func(cloth string) bool { return ground[cloth] })
+	if len(own) == 0 {
+		return cloths
+	}
+	return own
 }
 
 // Laid are the cloths of the patches or blocks of a grid as they lie, rows from the top.
@@ -53,7 +79,7 @@ func scrap(f plan.Face, path string, cloths []string) ([][]string, finding.List)
 	m := &mixer{face: f, cloths: cloths, used: map[string]int{},
 		random: rand.New(rand.NewPCG(uint64(f.Seed), 0x756d7363686c6167))}
 	rows := fill(f, m.pick)
-	if len(cloths) == 1 && len(rows)*len(rows[0]) > 1 {
+	if len(cloths) == 1 && len(rows)*len(rows[0]) > 1 && !f.Block.Set() {
 		found.Add(finding.Note, "like-neighbours", path+"/cloths", "With one fabric every patch lies beside its like.",
 			"Name a second fabric.")
 	} else if m.alike {

@@ -325,3 +325,23 @@ func TestAPartThatStandsOutIsCentredAndSquaredUp(t *testing.T) {
 		}
 	})
 }
+
+// Sixty-four pinwheels mixed of eight cloths on a ground: the ground is in no draw, so that no block is ground on
+// ground, and each of the others is drawn about as often as any other.
+func TestTheGroundOfBlocksIsNotDrawn(t *testing.T) {
+	cloths := []string{"A", "G", "B", "C", "D", "E", "F", "H"}
+	f := plan.Face{Kind: plan.GridFace, Columns: 8, Rows: 8, Patch: plan.Patch{Width: 4 * in}, Cloths: cloths, Seed: 7,
+		Block: plan.Block{Name: "pinwheel"}, Order: plan.Order{Kind: plan.Scrap}}
+	count := map[string]int{}
+	for _, row := range front.Laid(f) {
+		for _, cloth := range row {
+			count[cloth]++
+		}
+	}
+	assert.Zero(t, count["G"])
+	for _, cloth := range []string{"A", "B", "C", "D", "E", "F", "H"} {
+		assert.InDelta(t, 64.0/7, count[cloth], 2, cloth)
+	}
+	f.Keep = []plan.Kept{{Row: 2, Column: 3, Cloth: "G"}}
+	assert.Equal(t, "G", front.Laid(f)[1][2], "what is kept stays")
+}

@@ -120,20 +120,23 @@ function FromCupboard({ chosen, choose }: { chosen: string[]; choose: (names: st
       <legend>From the cupboard</legend>
       {cloths.data && there.length === 0 && (
         <p className="soft">
-          Nothing is in the cupboard of which anybody said how much there is. <Link className="word-button" to="/cloth">
+          Nothing is in the cupboard of which anybody said how much there is.{" "}
+          <Link className="word-button" to="/cloth">
             To the cupboard
           </Link>
         </p>
       )}
-      {there.map((c) => (
-        <label key={c.id} className="there">
-          <input type="checkbox" checked={chosen.includes(c.name)} onChange={(e) => tick(c.name, e.target.checked)} />
-          <Swatch of={c.swatch} width={44} height={32} />
-          <span>
-            {c.name} <span className="soft">{<T>{howMuch(c)}</T>}</span>
-          </span>
-        </label>
-      ))}
+      <div className="there-are">
+        {there.map((c) => (
+          <label key={c.id} className="there">
+            <input type="checkbox" checked={chosen.includes(c.name)} onChange={(e) => tick(c.name, e.target.checked)} />
+            <Swatch of={c.swatch} width={44} height={32} />
+            <span>
+              {c.name} <span className="soft">{<T>{howMuch(c)}</T>}</span>
+            </span>
+          </label>
+        ))}
+      </div>
     </fieldset>
   );
 }
