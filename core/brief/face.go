@@ -263,15 +263,15 @@ func plain(f *FaceTeller) {
 	f.Say(".")
 }
 
-// centredFaceWords tells whether pieces are cut with a motif of the print in their middle; for blocks it makes no
-// sense.
+// centredFaceWords tells whether pieces are cut with a motif of the print in their middle; of blocks the squares and
+// rectangles.
 func centredFaceWords(f *FaceTeller) {
-	if f.face.Block.Set() {
-		return
-	}
-	if f.face.Kind == plan.GridFace {
+	switch {
+	case f.face.Block.Set():
+		f.Say("The squares and rectangles of its blocks are cut ")
+	case f.face.Kind == plan.GridFace:
 		f.Say("Its patches are cut ")
-	} else {
+	default:
 		f.Say("It is cut ")
 	}
 	f.either("centred", f.the("Print on"), f.face.Centred, "as the print comes", "with a motif in the middle",

@@ -98,7 +98,9 @@ func shapeOf(piece cover.Piece, part front.Part) string {
 // centred tells whether a part of a face has its middle on a motif of its cloth.
 func (l *List) centred(piece string, part front.Part) bool {
 	face := cover.Decided(l.Plan, piece).Face
-	if face == nil || !face.Centred || part.Had || part.Role != front.Panel && part.Role != front.Patch {
+	square := part.Shape == string(block.Square) || part.Shape == string(block.Rect)
+	if face == nil || !face.Centred || part.Had ||
+		part.Role != front.Panel && part.Role != front.Patch && (part.Role != front.BlockPatch || !square) {
 		return false
 	}
 	c, _ := l.Plan.Cloth(part.Cloth)

@@ -124,6 +124,7 @@ func (o Order) Of(piece cover.Piece) (Panel, finding.List) {
 		return Panel{}, found
 	}
 	found = append(found, o.unquilted(out)...)
+	found = append(found, o.slanted(out)...)
 	found = append(found, o.nearSeams(out)...)
 	found = append(found, o.bulky(out)...)
 	school, at := press.Schools(p.Habits)
@@ -230,6 +231,28 @@ func (o Order) usable(cloth string) length.Length {
 func (o Order) tone(letter string) (float64, bool) {
 	c, _ := o.Plan.Cloth(letter)
 	return c.Swatch.Tone()
+}
+
+// slanted finds prints with a direction, and motifs in the middle, on patches that stand on their points.
+func (o Order) slanted(p Panel) finding.List {
+	var found finding.List
+	if p.Decided.Face == nil || p.Decided.Face.Kind != plan.GridFace || p.Decided.Face.Set != plan.OnPoint {
+		return nil
+	}
+	said := map[string]bool{}
+	for _, part := range p.Face.Parts {
+		c, _ := o.Plan.Cloth(part.Cloth)
+		motif := p.Decided.Face.Centred && c.Repeat != nil
+		if said[part.Cloth] || part.Role != front.Patch && part.Role != front.BlockPatch ||
+			c.Print.TurnsBy() && !motif {
+			continue
+		}
+		said[part.Cloth] = true
+		found.Add(finding.Note, "print-slanted", p.Path+"/face/set",
+			fmt.Sprintf("Patches that stand on their points are cut with the grain, so that the print of %s stands slanted on them.",
+				c.Name), "Set the patches straight where it has to stand upright, or choose a fabric without a direction.")
+	}
+	return found
 }
 
 // nearSeams finds families of lines that run beside a seam.

@@ -194,3 +194,28 @@ func TestABackSharesTheStripOfItsFront(t *testing.T) {
 	assert.Equal(t, "16⅝″", waits.Cloths[0].Length.Text)
 	assert.Len(t, waits.Cloths[0].Lay.Strips, 1)
 }
+
+// A motif in the middle of the squares of a block: the corners and the middle of a shoo fly, not its triangles.
+func TestSquaresOfBlocksAreCentredOnTheirMotif(t *testing.T) {
+	p := worked()
+	p.Pieces["front"] = plan.Piece{Face: &plan.Face{Kind: plan.GridFace, Columns: 2, Rows: 2, Cloths: []string{"A", "B"},
+		Patch: plan.Patch{Fit: true}, Block: plan.Block{Name: "shoofly"}, Centred: true}}
+	a := p.Cloths["A"]
+	a.Repeat, a.Print = &plan.Repeat{Across: 4 * in, Along: 4 * in}, plan.OneWay
+	p.Cloths["A"] = a
+	r := reckon.Reckon(p, nil)
+	centred := map[string]bool{}
+	for _, c := range r.Cuts {
+		if c.Cloth == "A" && c.Piece == "front" && c.Layer == "outer" {
+			centred[c.Shape] = centred[c.Shape] || c.Centred
+		}
+	}
+	assert.Equal(t, map[string]bool{"square": true, "half-square": false}, centred)
+	assert.NotContains(t, codes(r), "print-slanted")
+
+	p.Pieces["front"].Face.Set, p.Pieces["front"].Face.Block = plan.OnPoint, plan.Block{}
+	assert.Contains(t, codes(reckon.Reckon(p, nil)), "print-slanted", "squares on their points are cut with the grain")
+	a.Print, a.Repeat = plan.AllOver, nil
+	p.Cloths["A"] = a
+	assert.NotContains(t, codes(reckon.Reckon(p, nil)), "print-slanted")
+}
