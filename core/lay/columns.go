@@ -88,6 +88,18 @@ func (n needs) kinds(left []int, usable length.Length, choice int) []kind {
 	slices.SortStableFunc(kinds, func(a, b kind) int {
 		return cmp.Or(cmp.Compare(b.h, a.h), cmp.Compare(b.w, a.w), cmp.Compare(a.item, b.item))
 	})
+	return bothWays(n, kinds, usable)
+}
+
+// bothWays are kinds with what of them may stand the other way behind them: beside pieces of another width, in a
+// column of just theirs.
+func bothWays(n needs, kinds []kind, usable length.Length) []kind {
+	for _, k := range kinds[:len(kinds):len(kinds)] {
+		if n[k.item].MayTurn && k.w != k.h && k.h <= usable {
+			k.piece = standing(n[k.item], k.item, !k.turned)
+			kinds = append(kinds, k)
+		}
+	}
 	return kinds
 }
 
@@ -185,12 +197,9 @@ func stepOf(sizes []length.Length, whole length.Length) length.Length {
 // beside are the columns a strip may take: that of the tallest piece first, then those
 // of each width, the fullest first. Only two of them can lie at a selvedge.
 func beside(kinds []kind, high, usable, up length.Length) []column {
-	left := make([]int, len(kinds))
-	for i, k := range kinds {
-		left[i] = k.left
-	}
+	left := leftOf(kinds)
 	out := []column{columnOf(kinds, left, 0, high, up, true)}
-	take(left, out[0])
+	left.take(kinds, out[0])
 	edges := 2
 	if out[0].selvedge {
 		edges--
@@ -204,12 +213,12 @@ func beside(kinds []kind, high, usable, up length.Length) []column {
 			if c.worth == 0 {
 				break
 			}
-			c.n = max(1, min(repeated(left, c.holds), int(room/k.w)))
+			c.n = max(1, min(left.times(kinds, c), int(room/k.w)))
 			if k.selvedge {
 				c.n = min(c.n, edges)
 				edges -= c.n
 			}
-			take(left, c)
+			left.take(kinds, c)
 			room -= k.w.Times(c.n)
 			out = append(out, c)
 		}
@@ -217,28 +226,53 @@ func beside(kinds []kind, high, usable, up length.Length) []column {
 	return out
 }
 
-func take(left []int, c column) {
+// stock is how many are left of each item.
+type stock []int
+
+func leftOf(kinds []kind) stock {
+	var left stock
+	for _, k := range kinds {
+		for len(left) <= k.item {
+			left = append(left, 0)
+		}
+		left[k.item] = k.left
+	}
+	return left
+}
+
+func (s stock) take(kinds []kind, c column) {
 	for i, n := range c.holds {
-		left[i] -= n * c.n
+		s[kinds[i].item] -= n * c.n
 	}
 }
 
+// times is how often what a column holds can be taken.
+func (s stock) times(kinds []kind, c column) int {
+	times := -1
+	for i, n := range c.holds {
+		if left := s[kinds[i].item]; n > 0 && (times < 0 || left/n < times) {
+			times = left / n
+		}
+	}
+	return times
+}
+
 // columnOf is the fullest column of the width of a kind, one of that kind in it where it
-// must be.
-func columnOf(kinds []kind, left []int, of int, high, up length.Length, must bool) column {
+// must be. A piece has one way to stand in a column of a width.
+func columnOf(kinds []kind, left stock, of int, high, up length.Length, must bool) column {
 	first := kinds[of]
 	c := column{width: first.w, n: 1, holds: make([]int, len(kinds)), selvedge: first.selvedge}
 	if must {
-		left[of]--
-		defer func() { left[of]++ }()
+		left[first.item]--
+		defer func() { left[first.item]++ }()
 		c.holds[of], c.worth = 1, first.worth
 		high -= first.h
 	}
 	var group []column
 	var which []int
 	for i, k := range kinds {
-		if first.stacks(k) && left[i] > 0 {
-			group, which = append(group, column{width: k.h, n: left[i], worth: k.worth}), append(which, i)
+		if first.stacks(k) && left[k.item] > 0 {
+			group, which = append(group, column{width: k.h, n: left[k.item], worth: k.worth}), append(which, i)
 		}
 	}
 	for j, n := range fullest(group, high, up) {

@@ -413,7 +413,11 @@ func cutApart(n int) [][]lay.Item {
 				}
 				turn := random.IntN(2) == 0
 				for _, h := range parts {
-					counts[lay.Item{Width: (in / 4).Times(w), Height: (in / 4).Times(h), MayTurn: turn}] += alike
+					across, up := (in / 4).Times(w), (in / 4).Times(h)
+					if turn && random.IntN(2) == 0 { // how it lay does not show
+						across, up = up, across
+					}
+					counts[lay.Item{Width: across, Height: up, MayTurn: turn}] += alike
 					pieces += alike
 				}
 			}

@@ -89,7 +89,7 @@ func (b beginning) waste(usable length.Length) float64 {
 func (k look) search(items needs, usable length.Length, best Lay, on func(tried int) bool) (Lay, Way, int) {
 	shortest := best.Length
 	var way Way
-	tried, grid := 0, items.grid(usable)
+	tried, grid, ends := 0, items.grid(usable), endings{items: items, usable: usable}
 	now := []beginning{{left: items.counts()}}
 	for len(now) > 0 {
 		var next []beginning
@@ -98,7 +98,7 @@ func (k look) search(items needs, usable length.Length, best Lay, on func(tried 
 				if tried++; on != nil && !on(tried) {
 					return items.along(usable, way), way, -1
 				}
-				n, done := items.after(b, usable, choice, grid)
+				n, done := ends.after(b, choice, grid)
 				switch {
 				case n.length >= shortest:
 				case done:
@@ -116,16 +116,54 @@ func (k look) search(items needs, usable length.Length, best Lay, on func(tried 
 	return items.along(usable, way), way, tried
 }
 
-// after is a beginning with the next strip behind it, and whether that is all.
-func (n needs) after(b beginning, usable length.Length, choice int, grid grid) (beginning, bool) {
-	s := n.strip(b.left, usable, choice, grid)
+// mostEnd is the most pieces that are left when the end of a lay is looked at in all ways.
+const mostEnd = 7
+
+// endings are the shortest lays of the last few pieces, found once.
+type endings struct {
+	items  needs
+	usable length.Length
+	known  map[string]Lay
+}
+
+// of is the shortest lay of what is left; ok is false where that is too much, or nothing.
+func (e *endings) of(left []int) (l Lay, ok bool) {
+	pieces, key := 0, make([]byte, 0, len(left))
+	for i, n := range left {
+		if pieces += n; pieces > mostEnd || n > 0 && e.items[i].Selvedge {
+			return l, false
+		}
+		key = append(key, byte(n))
+	}
+	if pieces == 0 {
+		return l, false
+	}
+	l, known := e.known[string(key)]
+	if !known {
+		if e.known == nil {
+			e.known = map[string]Lay{}
+		}
+		l = exact(e.items.counted(left), e.usable)
+		e.known[string(key)] = l
+	}
+	return l, true
+}
+
+// after is a beginning with the next strip behind it, or with all that is left where that is little, and whether
+// that is all.
+func (e *endings) after(b beginning, choice int, grid grid) (beginning, bool) {
+	s := e.items.strip(b.left, e.usable, choice, grid)
 	out := beginning{left: slices.Clone(b.left), length: b.length + s.high.Times(s.times), covered: b.covered,
 		way: append(slices.Clip(b.way), choice)}
 	rest := 0
 	for i, takes := range s.takes {
 		out.left[i] -= takes * s.times
-		out.covered += float64(takes*s.times) * n[i].Width.Float() * n[i].Height.Float()
+		out.covered += float64(takes*s.times) * e.items[i].Width.Float() * e.items[i].Height.Float()
 		rest += out.left[i]
+	}
+	if end, ok := e.of(out.left); ok {
+		out.length += end.Length
+		return out, true
 	}
 	return out, rest == 0
 }
@@ -144,9 +182,12 @@ func (k look) fewest(next []beginning, usable length.Length) []beginning {
 // along lays items by a way, and what is left then in the plain way.
 func (n needs) along(usable length.Length, way Way) Lay {
 	l := Lay{Width: usable}
-	grid := n.grid(usable)
+	grid, ends := n.grid(usable), endings{items: n, usable: usable}
 	left := n.counts()
 	for i := 0; slices.Max(append(left, 0)) > 0; i++ {
+		if end, ok := ends.of(left); ok && i > 0 {
+			return l.before(end)
+		}
 		choice := 0
 		if i < len(way) {
 			choice = way[i]
