@@ -62,7 +62,8 @@ func (n needs) counts() []int {
 }
 
 // kinds are the items left, the tallest first, as choice has them stand: 0 lying, 1
-// standing, others by chance, which also sets what each is worth.
+// standing, others by chance, which also sets what each is worth; of these every second one lets pieces stand the other
+// way as well.
 func (n needs) kinds(left []int, usable length.Length, choice int) []kind {
 	random := rand.New(rand.NewPCG(uint64(choice), 5))
 	spread := 0.0
@@ -88,7 +89,10 @@ func (n needs) kinds(left []int, usable length.Length, choice int) []kind {
 	slices.SortStableFunc(kinds, func(a, b kind) int {
 		return cmp.Or(cmp.Compare(b.h, a.h), cmp.Compare(b.w, a.w), cmp.Compare(a.item, b.item))
 	})
-	return bothWays(n, kinds, usable)
+	if choice >= plainWays && choice%2 == 1 {
+		return bothWays(n, kinds, usable)
+	}
+	return kinds
 }
 
 // bothWays are kinds with what of them may stand the other way behind them: beside pieces of another width, in a
