@@ -324,6 +324,7 @@ type Types struct {
 	Search         SearchView        `json:"search"`
 	AskBecome      AskBecome         `json:"ask_become"`
 	Become         BecomeView        `json:"become"`
+	Sold           []SoldView        `json:"sold"`
 	Together       TogetherView      `json:"together"`
 	Practice       PracticeView      `json:"practice"`
 	AnswerPractice AnswerPractice    `json:"answer_practice"`

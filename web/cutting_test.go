@@ -243,3 +243,17 @@ func TestPhotosAndFiguresOfTheLog(t *testing.T) {
 	call(t, h, "GET", "/api/v1/log/figures", nil, &f)
 	assert.Equal(t, len(log), f.Figures.Covers)
 }
+
+func TestWhatAPlanTakesInOtherWidths(t *testing.T) {
+	h := app(t)
+	var sold []web.SoldView
+	require.Equal(t, http.StatusOK, call(t, h, "GET", "/api/v1/plans/reading-corner-cushion/cloths/D/sold", nil, &sold).Code)
+	said := map[string]string{}
+	for _, s := range sold {
+		said[s.Says] = s.Takes
+	}
+	assert.Contains(t, said["60″ wide"], "yd")
+	assert.Contains(t, said, "in quarters of 22″ × 18″")
+	none := call(t, h, "GET", "/api/v1/plans/reading-corner-cushion/cloths/Q/sold", nil, nil)
+	assert.Equal(t, http.StatusNotFound, none.Code)
+}

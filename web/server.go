@@ -120,6 +120,7 @@ func (s *server) routes(g *echo.Group) {
 	g.POST("/searches", s.startSearch)
 	g.GET("/searches/:id", s.searchView)
 	g.DELETE("/searches/:id", s.stopSearch)
+	g.GET("/plans/:id/cloths/:letter/sold", s.soldAs)
 	g.POST("/plans/:id/cloths/:letter/keep", s.keepCloth)
 	g.POST("/plans/:id/cloths/:letter/let-go", s.letClothGo)
 	g.POST("/plans/:id/cloths/:letter/return", s.returnCloth)

@@ -41,6 +41,7 @@ ask_search: AskSearch
 search: SearchView
 ask_become: AskBecome
 become: BecomeView
+sold: SoldView[]
 together: TogetherView
 practice: PracticeView
 answer_practice: AnswerPractice
@@ -3119,6 +3120,16 @@ text: string
  * Exact is the length in keyboard notation, nothing rounded.
  */
 exact: string
+}
+/**
+ * SoldView is how a cloth of a plan could be bought.
+ */
+export interface SoldView {
+/**
+ * Says is the width, or the quarters; Takes what the plan takes of it as it is sold.
+ */
+says: string
+takes: string
 }
 /**
  * TogetherView is several plans on one lay of a cloth.

@@ -14,6 +14,7 @@ import type {
   ScheduleView,
   ShelfItem,
   ShoppingView,
+  SoldView,
   StartsView,
   TogetherView,
 } from "./api.gen";
@@ -47,6 +48,14 @@ export const useTogether = (cloth: string, plans: string[]) =>
         "GET",
         `/together?${new URLSearchParams([["cloth", cloth], ...plans.map((id) => ["plan", id])])}`,
       ),
+    placeholderData: (before) => before,
+  });
+/** What a plan takes of a fabric in other widths, as it stands at a revision; asked for when it is looked at. */
+export const useSold = (id: string, letter: string, revision: number, looked: boolean) =>
+  useQuery({
+    queryKey: ["sold", id, letter, revision],
+    queryFn: () => ask<SoldView[]>("GET", `/plans/${id}/cloths/${letter}/sold`),
+    enabled: looked,
     placeholderData: (before) => before,
   });
 /** When what is done of a plan, as it stands at a revision. */

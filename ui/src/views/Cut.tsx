@@ -6,11 +6,13 @@ import DialogTitle from "@mui/material/DialogTitle";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { ClothNeed, Cut as CutData, Move, Reckoning, Swatch as SwatchData, Term } from "../api/api.gen";
+import { sentence } from "../api/client";
+import { useSold } from "../api/queries";
 import { School } from "../brief/School";
 import { Findings } from "../brief/Thread";
 import { Swatch } from "../cloth/Swatch";
 import { Lay } from "../lay/Lay";
-import { usePlan } from "../plan/context";
+import { useOf, usePlan } from "../plan/context";
 import { within } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
 import { Files } from "../sheet/Files";
@@ -84,6 +86,7 @@ function ClothSection({ cloth, reckoning, swatch }: { cloth: ClothNeed; reckonin
             <Amounts cloth={cloth} /> <Shortest cloth={cloth} />
           </p>
           <HowMuch cloth={cloth} terms={reckoning.sums[`cloth.${cloth.cloth}`]} />
+          <OtherWidths cloth={cloth} />
           <ShorterLay cloth={cloth} />
           <InCupboard cloth={cloth} />
           {cloth.lay.placed.length > 0 && (
@@ -121,6 +124,27 @@ function HowMuch({ cloth, terms }: { cloth: ClothNeed; terms?: Term[] }) {
     <details className="how-much no-print">
       <summary>How that adds up</summary>
       <Tape title={`${cloth.name}, along its length`} terms={terms} total={cloth.need} lit={lit} light={light} />
+    </details>
+  );
+}
+
+/** What would be bought of a fabric that is sold in other widths, or in quarters; looked up when it is opened. */
+function OtherWidths({ cloth }: { cloth: ClothNeed }) {
+  const { id } = usePlan();
+  const revision = useOf((s) => s.revision);
+  const [open, setOpen] = useState(false);
+  const sold = useSold(id, cloth.cloth, revision, open);
+  if (cloth.done || cloth.need.nm === 0) return null;
+  return (
+    <details className="how-much no-print" onToggle={(e) => setOpen(e.currentTarget.open)}>
+      <summary>In other widths</summary>
+      <p>
+        {sold.isError
+          ? sentence(sold.error)
+          : sold.data && (
+              <T>{sold.data.map((s) => `${s.says}: ${s.takes}`).join(" · ") || "It fits on no other width."}</T>
+            )}
+      </p>
     </details>
   );
 }
