@@ -28,14 +28,6 @@ const pictures = [
     before: (page) => page.getByRole("button", { name: /^Body on the front/ }).focus(),
   },
   {
-    name: "pad",
-    path: "/plans/story-mat-seat-pad",
-    before: async (page) => {
-      await page.getByRole("combobox", { name: "Add a fitting" }).scrollIntoViewIfNeeded();
-      await page.getByRole("button", { name: /^Strap 1 on the top/ }).focus();
-    },
-  },
-  {
     name: "cut",
     path: `${reading}/cut`,
     before: (page) => page.getByRole("heading", { name: "madder stripe" }).scrollIntoViewIfNeeded(),
@@ -67,6 +59,16 @@ const pictures = [
   { name: "practice", path: "/practice?kind=tape&number=7" },
   { name: "cloth", path: "/cloth" },
   { name: "shopping", path: "/cloth/shopping" },
+  {
+    name: "become",
+    path: "/cloth/become",
+    before: async (page) => {
+      for (const name of ["chalk dot", "ink leaf", "madder check", "straw dot"]) await page.getByLabel(name).check();
+      await page.getByRole("button", { name: "Look what it can become" }).click();
+      await page.locator(".becomes > li").first().waitFor();
+      await page.locator(".becomes").evaluate((list) => list.scrollIntoView());
+    },
+  },
   { name: "together", path: "/cloth/together?cloth=moss+leaf" },
   { name: "cost", path: "/plans/lavender-mini-first-of-a-dozen/cut/cost", scheme: "dark" },
   { name: "log", path: "/log" },

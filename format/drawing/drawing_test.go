@@ -91,6 +91,22 @@ func TestTheDemoIsDrawn(t *testing.T) {
 	}
 }
 
+// A round piece of one cloth is drawn as its circle and nothing square round it.
+func TestARoundPieceHasNoSquareRoundIt(t *testing.T) {
+	plans, err := demo.Plans()
+	require.NoError(t, err)
+	r, err := planfile.Reckon(plans[""], nil)
+	require.NoError(t, err)
+	d, err := drawing.Piece(r, r.Pieces[0], nil)
+	require.NoError(t, err)
+	rectangle := drawing.Rectangle(0, 0, 380, 380).Text()
+	for _, l := range d.Lines {
+		if box := l.Path.Box(); box.Width() > 300 && box.Height() > 300 {
+			assert.Greater(t, len(l.Path.Text()), 2*len(rectangle), "%s", l.Layer)
+		}
+	}
+}
+
 func within(t *testing.T, d drawing.Drawing, layer drawing.Layer) {
 	t.Helper()
 	for _, l := range d.Lines {

@@ -23,7 +23,11 @@ func Piece(r answer.Reckoning, p answer.Piece, swatches map[string]plan.Swatch) 
 	d := Drawing{Title: p.Title}
 	for _, c := range p.Cells {
 		path := PathOf(c.Line)
-		if len(path) == 0 {
+		switch {
+		case len(path) > 0:
+		case len(p.Cells) == 1: // all of it, whatever its outline
+			path = PathOf(p.CutOutline)
+		default:
 			path = Rectangle(mm(c.X), mm(c.Y), mm(c.Width), mm(c.Height))
 		}
 		d.Lines = append(d.Lines, Line{Layer: Internal, Path: path, Fill: swatches[c.Cloth].Ground})
