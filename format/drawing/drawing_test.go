@@ -95,7 +95,7 @@ func TestTheDemoIsDrawn(t *testing.T) {
 func TestARoundPieceHasNoSquareRoundIt(t *testing.T) {
 	plans, err := demo.Plans()
 	require.NoError(t, err)
-	r, err := planfile.Reckon(plans[""], nil)
+	r, err := planfile.Reckon(plans["listening-stool"], nil)
 	require.NoError(t, err)
 	d, err := drawing.Piece(r, r.Pieces[0], nil)
 	require.NoError(t, err)
