@@ -379,7 +379,7 @@ func (m maker) face(p plan.Plan, name, path string) plan.Face {
 
 func (m maker) grid(f *plan.Face, path string) {
 	f.Cloths = letters[:rapid.IntRange(1, len(letters)).Draw(m.T, "cloths"+path)]
-	f.Order = plan.Order{Kind: pick(m, "order"+path, []plan.OrderKind{plan.Alternate, plan.Scrap})}
+	f.Order = plan.Order{Kind: pick(m, "order"+path, []plan.OrderKind{plan.Alternate, plan.Scrap, plan.OnGround})}
 	f.Seed = rapid.IntRange(0, 9).Draw(m.T, "seed"+path)
 	f.Overhang = m.oneIn(6, "overhang"+path)
 	f.Columns, f.Rows = rapid.IntRange(1, 6).Draw(m.T, "columns"+path), rapid.IntRange(1, 6).Draw(m.T, "rows"+path)

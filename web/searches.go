@@ -199,8 +199,8 @@ func (s *server) soldAs(c *echo.Context) error {
 	for _, o := range sold {
 		v := SoldView{Says: style.Text(o.Width) + " wide", Takes: style.Yards(o.Buy)}
 		if o.Quarters > 0 {
-			v = SoldView{Says: fmt.Sprintf("in quarters of %s × %s", style.Text(o.Quarter.Width), style.Text(o.Quarter.Length)),
-				Takes: fmt.Sprint(o.Quarters)}
+			wide, long := style.Text(o.Quarter.Width), style.Text(o.Quarter.Length)
+			v = SoldView{Says: fmt.Sprintf("in quarters of %s × %s", wide, long), Takes: fmt.Sprint(o.Quarters)}
 		}
 		out = append(out, v)
 	}

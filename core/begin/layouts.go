@@ -82,7 +82,7 @@ func faceWith(p plan.Plan, old plan.Face, l gridfit.Layout) plan.Face {
 	if len(f.Cloths) == 0 {
 		f.Cloths = panel.Letters(p)
 	}
-	if f.Order.Kind != plan.Scrap {
+	if !f.Order.Kind.Mixed() {
 		f.Order = plan.Order{Kind: plan.Alternate}
 	}
 	if l.Sash > 0 {

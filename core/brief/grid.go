@@ -200,14 +200,17 @@ func further(t *Teller, list []string) []Option {
 func order(f *FaceTeller) {
 	face := f.face
 	f.Say(", ")
-	f.choose("order", f.label("Order of the fabrics"), string(face.Order.Kind), []Option{
-		{Key: "alternate", Says: "in turn"}, {Key: "scrap", Says: "mixed, no like neighbours"},
-		{Key: "rows", Says: "laid by hand"}}, func(now *plan.Face, key string) {
+	options := []Option{{Key: "alternate", Says: "in turn"}, {Key: "scrap", Says: "mixed, no like neighbours"}}
+	if face.Block.Set() || face.Order.Kind == plan.OnGround {
+		options = append(options, Option{Key: "on-ground", Says: "mixed, but for the ground of the blocks"})
+	}
+	options = append(options, Option{Key: "rows", Says: "laid by hand"})
+	f.choose("order", f.label("Order of the fabrics"), string(face.Order.Kind), options, func(now *plan.Face, key string) {
 		if now.Order = (plan.Order{Kind: plan.OrderKind(key)}); now.Order.Kind == plan.Rows {
 			now.Order.Rows = front.Laid(face)
 		}
 	})
-	if face.Order.Kind != plan.Scrap {
+	if !face.Order.Kind.Mixed() {
 		return
 	}
 	f.Say(" ")

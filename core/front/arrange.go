@@ -20,6 +20,8 @@ func arrange(f plan.Face, path string) ([][]string, finding.List) {
 	case f.Order.Kind == plan.Rows:
 		return f.Order.Rows, nil
 	case f.Order.Kind == plan.Scrap:
+		return scrap(f, path, distinct(cloths))
+	case f.Order.Kind == plan.OnGround:
 		return scrap(f, path, drawn(f, distinct(cloths)))
 	case f.Set == plan.OnPoint: // the blocks between the others are the next cloth
 		return fill(f, func(r, _ int, _ [][]string) string { return cloths[r%len(cloths)] }), nil
@@ -79,7 +81,7 @@ func scrap(f plan.Face, path string, cloths []string) ([][]string, finding.List)
 	m := &mixer{face: f, cloths: cloths, used: map[string]int{},
 		random: rand.New(rand.NewPCG(uint64(f.Seed), 0x756d7363686c6167))}
 	rows := fill(f, m.pick)
-	if len(cloths) == 1 && len(rows)*len(rows[0]) > 1 && !f.Block.Set() {
+	if len(cloths) == 1 && len(rows)*len(rows[0]) > 1 && f.Order.Kind == plan.Scrap {
 		found.Add(finding.Note, "like-neighbours", path+"/cloths", "With one fabric every patch lies beside its like.",
 			"Name a second fabric.")
 	} else if m.alike {

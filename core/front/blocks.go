@@ -232,7 +232,7 @@ func addEights(g *gridder, grp *group) {
 // second, and round again. Where rows are written out or mixed, A is the block's own.
 func (o Order) clothOf(letter, own string) string {
 	i := int(letter[0] - 'A')
-	if i == 0 && (o.Face.Order.Kind == plan.Rows || o.Face.Order.Kind == plan.Scrap) {
+	if i == 0 && (o.Face.Order.Kind == plan.Rows || o.Face.Order.Kind.Mixed()) {
 		return own
 	}
 	cloths := o.Face.Cloths

@@ -1,6 +1,7 @@
 package front_test
 
 import (
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -331,7 +332,7 @@ func TestAPartThatStandsOutIsCentredAndSquaredUp(t *testing.T) {
 func TestTheGroundOfBlocksIsNotDrawn(t *testing.T) {
 	cloths := []string{"A", "G", "B", "C", "D", "E", "F", "H"}
 	f := plan.Face{Kind: plan.GridFace, Columns: 8, Rows: 8, Patch: plan.Patch{Width: 4 * in}, Cloths: cloths, Seed: 7,
-		Block: plan.Block{Name: "pinwheel"}, Order: plan.Order{Kind: plan.Scrap}}
+		Block: plan.Block{Name: "pinwheel"}, Order: plan.Order{Kind: plan.OnGround}}
 	count := map[string]int{}
 	for _, row := range front.Laid(f) {
 		for _, cloth := range row {
@@ -344,4 +345,6 @@ func TestTheGroundOfBlocksIsNotDrawn(t *testing.T) {
 	}
 	f.Keep = []plan.Kept{{Row: 2, Column: 3, Cloth: "G"}}
 	assert.Equal(t, "G", front.Laid(f)[1][2], "what is kept stays")
+	f.Order.Kind, f.Keep = plan.Scrap, nil
+	assert.Contains(t, slices.Concat(front.Laid(f)...), "G", "as it was mixed before, it stays mixed")
 }

@@ -115,7 +115,9 @@ const (
 
 	Alternate OrderKind = "alternate"
 	Scrap     OrderKind = "scrap"
-	Rows      OrderKind = "rows"
+	// OnGround is the scrap order without the cloths that other letters of the block stand for.
+	OnGround OrderKind = "on-ground"
+	Rows     OrderKind = "rows"
 
 	Butted BorderCorner = "butted"
 
@@ -227,7 +229,11 @@ func (BottomFinish) Values() []string { return []string{"bound", "hem", "raw"} }
 func (FlapStyle) Values() []string    { return []string{"folded", "turned-in", "flip"} }
 func (Setting) Values() []string      { return []string{"straight", "on-point"} }
 func (PocketFront) Values() []string  { return []string{"folded"} }
-func (OrderKind) Values() []string    { return []string{"alternate", "scrap", "rows"} }
+
+// Mixed tells that cloths are mixed by the seed.
+func (k OrderKind) Mixed() bool { return k == Scrap || k == OnGround }
+
+func (OrderKind) Values() []string    { return []string{"alternate", "scrap", "on-ground", "rows"} }
 func (Direction) Values() []string    { return []string{"across", "along", "diagonal"} }
 func (TakeUpFrom) Values() []string   { return []string{"estimate", "sample", "given"} }
 func (Absorb) Values() []string       { return []string{"border", "patch", "outer", "accept"} }

@@ -293,7 +293,7 @@ cloths?: string[]
 /**
  * Order of the cloths: alternate, scrap, or the rows written out.
  */
-order?: (("alternate" | "scrap") | string[][])
+order?: (("alternate" | "scrap" | "on-ground") | string[][])
 /**
  * Seed of the scrap order; the same seed gives the same layout.
  */
@@ -439,7 +439,7 @@ cloths?: string[]
 /**
  * Order of the cloths: alternate, scrap, or the rows written out.
  */
-order?: (("alternate" | "scrap") | string[][])
+order?: (("alternate" | "scrap" | "on-ground") | string[][])
 /**
  * Seed of the scrap order; the same seed gives the same layout.
  */

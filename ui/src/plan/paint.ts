@@ -62,7 +62,7 @@ const replaced = (face: FaceDoc, from: string, to: string): FaceDoc => ({
 
 function paintedPatch(face: FaceDoc, cell: Cell, cells: readonly Painted[], cloth: string): FaceDoc {
   const cloths = list(face.cloths).includes(cloth) ? face.cloths : [...list(face.cloths), cloth];
-  if (face.order === "scrap") {
+  if (face.order === "scrap" || face.order === "on-ground") {
     const others = list(face.keep).filter((k) => record(k).row !== cell.row || record(k).column !== cell.column);
     return {
       ...face,
