@@ -89,7 +89,8 @@ func mapped(t reflect.Type) *jsonschema.Schema {
 		return lengthText()
 	case plan.Order:
 		row := &jsonschema.Schema{Type: "array", Items: &jsonschema.Schema{Type: "string"}}
-		return &jsonschema.Schema{AnyOf: []*jsonschema.Schema{words("alternate", "scrap", "on-ground"), {Type: "array", Items: row}}}
+		kinds := words("alternate", "scrap", "on-ground")
+		return &jsonschema.Schema{AnyOf: []*jsonschema.Schema{kinds, {Type: "array", Items: row}}}
 	case plan.Block:
 		cells := jsonschema.NewProperties()
 		cells.Set("cells", jsonschema.TrueSchema)

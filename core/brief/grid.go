@@ -205,11 +205,12 @@ func order(f *FaceTeller) {
 		options = append(options, Option{Key: "on-ground", Says: "mixed, but for the ground of the blocks"})
 	}
 	options = append(options, Option{Key: "rows", Says: "laid by hand"})
-	f.choose("order", f.label("Order of the fabrics"), string(face.Order.Kind), options, func(now *plan.Face, key string) {
+	set := func(now *plan.Face, key string) {
 		if now.Order = (plan.Order{Kind: plan.OrderKind(key)}); now.Order.Kind == plan.Rows {
 			now.Order.Rows = front.Laid(face)
 		}
-	})
+	}
+	f.choose("order", f.label("Order of the fabrics"), string(face.Order.Kind), options, set)
 	if !face.Order.Kind.Mixed() {
 		return
 	}
