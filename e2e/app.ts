@@ -195,6 +195,17 @@ export async function put(page: Page, label: string, text: string) {
   await expect(page.locator(".typing").filter({ has: field })).toHaveCount(0); // kept
 }
 
+/** Puts a plan into a workshop, as it is made. */
+export async function posted(server: Server, plan: unknown): Promise<{ id: string }> {
+  const answer = await fetch(`${server.url}/api/v1/plans`, {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify({ plan }),
+  });
+  expect(answer.status, await answer.clone().text()).toBe(201);
+  return answer.json();
+}
+
 /** Chooses in the sentence it stands in; what follows from it is told. */
 export async function pick(page: Page, name: string, value: string) {
   const choice = page.getByRole("combobox", { name, exact: true });

@@ -1,4 +1,4 @@
-import { accessible, expect, open, saved, shown, stored, test } from "./app";
+import { accessible, expect, open, posted, saved, shown, stored, test } from "./app";
 
 test("a bundle becomes a front, and the front a plan", async ({ page, workshop }) => {
   await open(page, `${workshop.url}/cloth`);
@@ -51,13 +51,7 @@ test("too little fabric is made to do by one press", async ({ page, workshop }) 
       back: { face: { kind: "plain", cloth: "A" } },
     },
   };
-  const made = await (
-    await fetch(`${workshop.url}/api/v1/plans`, {
-      method: "POST",
-      headers: { "content-type": "application/json" },
-      body: JSON.stringify({ plan }),
-    })
-  ).json();
+  const made = await posted(workshop, plan);
   await open(page, `${workshop.url}/plans/${made.id}/cut`);
   const short = page.locator(".finding").filter({ hasText: "are needed" });
   await expect(short).toBeVisible();

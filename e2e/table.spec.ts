@@ -1,4 +1,4 @@
-import { accessible, expect, open, put, saved, stored, test } from "./app";
+import { accessible, expect, open, posted, put, saved, stored, test } from "./app";
 
 const reading = "reading-corner-cushion";
 
@@ -64,13 +64,7 @@ test("the backs are cut from the rest of the strip of their front, once it is me
     pieces: { "*": { face: { kind: "plain", cloth: "A" } } },
     back: { kind: "envelope", wait: "yes" },
   };
-  const made = await (
-    await fetch(`${workshop.url}/api/v1/plans`, {
-      method: "POST",
-      headers: { "Content-Type": "application/json" },
-      body: JSON.stringify({ plan }),
-    })
-  ).json();
+  const made = await posted(workshop, plan);
   await open(page, `${workshop.url}/plans/${made.id}/cut`);
   await expect(page.getByText(/^Leave the rest whole. At least .* of strip 1 for the back piece/)).toBeVisible();
   await page.getByText("How that adds up").click();

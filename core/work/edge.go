@@ -87,7 +87,12 @@ func makeStrips(b *builder, e Edging) {
 	stack := []Sheet{{What: "strip", Up: WrongUp}, {What: "strip, folded over", Up: RightUp}}
 	text := cut + "."
 	if e.Strips > 1 {
-		text += " Join them with seams along the grain, right sides together at a right angle, and press the seams open."
+		how := "on the slant, right sides together at a right angle, sewn from corner to corner and trimmed to the seam"
+		if e.Bias {
+			how = "with seams along the grain, right sides together at a right angle"
+		}
+		text += fmt.Sprintf(" Join them %s, and press the seams open. Lay it round once before it is sewn: begin elsewhere where a join would come to a corner.",
+			how)
 	}
 	check := fmt.Sprintf("The whole is at least %s long.", b.text(e.Length))
 	if e.What == "piping" {
