@@ -202,7 +202,7 @@ var kinds = map[string]colour{
 // lays are the cloths to scale, what there is of them in pieces first, with the numbers of the list of cuts, and
 // beside them how they are cut.
 func (p *pack) lays() {
-	p.heading("Lays", 60)
+	p.heading("Cutting layouts", 60)
 	for _, n := range p.Reckoning.Cloths {
 		for _, o := range n.Odd {
 			p.lay(n.Name+": "+o.Said(), o.Lay, o.Moves)

@@ -9,7 +9,7 @@ const parts = [
   ["cover", "Title page", "what it finishes as, its pieces, and what is taken of each fabric"],
   ["cuts", "Cuts", "each with a box to tick"],
   ["tapes", "Sums", "the sizes of the pieces as tapes"],
-  ["lays", "Lays", "every fabric to scale, its strips in the order they are cut"],
+  ["lays", "Cutting layouts", "every fabric to scale, with its cuts in their order"],
   ["pressing", "Pressing", "where the allowances lie, seen from the back"],
   ["steps", "Steps", "in working order with what lies on what, and room for what is measured"],
   ["templates", "Templates", "outlines that no ruler cuts, at true size, over several pages where they are large"],
