@@ -253,11 +253,13 @@ func (m maker) closing(p *plan.Plan) {
 	}
 	if m.oneIn(3, "piped") {
 		p.Edges.Piping = &plan.Piping{Cord: starts.Cord, Grain: word[plan.Grain](m, "grain of the piping"),
+			Joins:  word[plan.Joins](m, "joins, grain of the piping"),
 			Bought: m.oneIn(3, "bought piping"), Cloth: "B"}
 	}
 	if p.Object.Kind == plan.Box && m.oneIn(2, "bound with strips") {
 		p.Edges.Binding = &plan.Binding{Shows: starts.Shows, Style: word[plan.BindingStyle](m, "binding style"),
-			Grain: word[plan.Grain](m, "grain of the binding"), Cloth: "C"}
+			Grain: word[plan.Grain](m, "grain of the binding"),
+			Joins: word[plan.Joins](m, "joins, grain of the binding"), Cloth: "C"}
 	}
 	if m.oneIn(3, "finished inside") {
 		p.Edges.Inside = word[plan.InsideFinish](m, "inside")

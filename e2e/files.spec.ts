@@ -323,7 +323,7 @@ test("what is printed is chosen where it is printed", async ({ page, demo }) => 
   await page.getByRole("link", { name: "Print", exact: true }).click();
   await expect(page.getByRole("radio", { name: /^Letter/ })).toBeChecked();
   await page.getByRole("radio", { name: /^A4/ }).check();
-  for (const part of ["Title page", "Sums", "Lays", "Pressing", "Steps", "Templates"])
+  for (const part of ["Title page", "Sums", "Cutting layouts", "Pressing", "Steps", "Templates"])
     await page.getByRole("checkbox", { name: new RegExp(`^${part}`) }).uncheck();
   const href = await page.getByRole("link", { name: "Open the PDF" }).getAttribute("href");
   const pdf = Buffer.from(await (await fetch(demo.url + href)).arrayBuffer());

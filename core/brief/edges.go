@@ -6,6 +6,8 @@ import (
 	"umschlag/core/plan"
 )
 
+var joins = []Option{{Key: "fewest", Says: "with the fewest joins"}, {Key: "least-cloth", Says: "of least fabric"}}
+
 var grains = []Option{{Key: "bias", Says: "on the bias"}, {Key: "straight", Says: "on the straight grain"}}
 
 // edges tells what happens at the edges and inside the seams.
@@ -85,9 +87,18 @@ func piping(t *Teller) {
 		})
 		t.Say(" cut ")
 		t.Set("/edges/piping/grain", "Grain of the piping", string(p.Grain), grains...)
+		joined(t, "piping", p.Grain, p.Joins)
 		t.Widget("strips", "piping")
 	}
 	t.Say(".")
+}
+
+// joined tells how straight strips are joined.
+func joined(t *Teller, what string, grain plan.Grain, now plan.Joins) {
+	if grain == plan.StraightGrain {
+		t.Say(", ")
+		t.Set("/edges/"+what+"/joins", "Joins of the "+what, or(string(now), "fewest"), joins...)
+	}
 }
 
 // kept are the trimmings that are kept aside, changed; nothing where none is left.
@@ -155,6 +166,7 @@ func binding(t *Teller) {
 		})
 		t.Say(" cut ")
 		t.Set("/edges/binding/grain", "Grain of the binding", string(b.Grain), grains...)
+		joined(t, "binding", b.Grain, b.Joins)
 		t.Widget("strips", "binding")
 	}
 	t.Say(".")

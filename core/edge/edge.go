@@ -115,28 +115,34 @@ func between(c1, c2, a, b float64) Strip {
 	return Strip{Corners: corners, Length: length.FromFloat(math.Sqrt2 * math.Max(0, math.Min(e1-x1, e2-x2)))}
 }
 
-// Straight are strips across a cloth, all the way or as far as they are needed.
+// Straight are strips across a cloth, all the way or as far as they are needed: the fewest.
 func Straight(usable, strip, need length.Length) Yield {
-	y := Yield{Width: usable}
 	if strip <= 0 || usable <= strip {
-		return y
+		return Yield{Width: usable}
 	}
 	for n := 1; ; n++ {
-		each := (need + strip.Times(n-1)).Div(n)
-		if each > usable {
-			continue
+		if y, ok := StraightIn(usable, strip, need, n); ok {
+			return y
 		}
-		y.Width, y.Height = each, strip.Times(n)
-		for i := range n {
-			top, bottom := strip.Times(i).Float(), strip.Times(i+1).Float()
-			y.Strips = append(y.Strips,
-				Strip{Length: each,
-					Corners: []Point{{0, top}, {each.Float(), top}, {each.Float(), bottom}, {0, bottom}}})
-		}
-		y.Area = each.Times(n)
-		y.join(strip)
-		return y
 	}
+}
+
+// StraightIn are so many strips across a cloth, alike, each join on the slant taking the width of one; false where
+// they are longer than the cloth is wide.
+func StraightIn(usable, strip, need length.Length, n int) (Yield, bool) {
+	each := (need + strip.Times(n-1)).Div(n)
+	if strip <= 0 || each > usable {
+		return Yield{Width: usable}, false
+	}
+	y := Yield{Width: each, Height: strip.Times(n), Area: each.Times(n)}
+	for i := range n {
+		top, bottom := strip.Times(i).Float(), strip.Times(i+1).Float()
+		y.Strips = append(y.Strips,
+			Strip{Length: each,
+				Corners: []Point{{0, top}, {each.Float(), top}, {each.Float(), bottom}, {0, bottom}}})
+	}
+	y.join(strip)
+	return y, true
 }
 
 func (y *Yield) join(strip length.Length) {

@@ -10,6 +10,7 @@ import (
 	"umschlag/core/cutting"
 	"umschlag/core/edge"
 	"umschlag/core/finding"
+	"umschlag/core/lay"
 	"umschlag/core/length"
 	"umschlag/core/panel"
 	"umschlag/core/plan"
@@ -73,6 +74,7 @@ type strip struct {
 	role            ref.Role
 	cloth           string
 	grain           plan.Grain
+	joins           plan.Joins
 	width, need     sum.Sum
 }
 
@@ -106,7 +108,7 @@ func (o *order) piping() {
 			"Cut the strips on the bias.")
 	}
 	o.strip(strip{what: "piping", title: "Piping", role: ref.Piping, at: "/edges/piping", cloth: p.Cloth,
-		grain: p.Grain, need: need,
+		grain: p.Grain, joins: p.Joins, need: need,
 		width: edge.PipingWidth(p.Cord, o.plan.Cover.Seam, o.plan.Habits.Step)})
 }
 
@@ -135,7 +137,7 @@ func (o *order) binding() {
 		width = edge.BindingWidth(b.Shows, thick, o.plan.Habits.Step)
 	}
 	o.strip(strip{what: "binding", title: "Binding", role: ref.Binding, at: "/edges/binding", cloth: b.Cloth,
-		grain: b.Grain, width: width, need: need})
+		grain: b.Grain, joins: b.Joins, width: width, need: need})
 }
 
 // openEdge is the edge of a hood that is joined to nothing: the bottoms of all
@@ -187,6 +189,35 @@ func (o *order) insideTape() {
 	}
 }
 
+// mostMore is how many more strips than the fewest are tried for less cloth.
+const mostMore = 6
+
+// straight are the strips of an edging straight across its cloth: the fewest, or as many as make the lay of all that
+// is cut of it shortest.
+func (o *order) straight(e strip, usable length.Length) edge.Yield {
+	w, need := e.width.Total(), e.need.Total()
+	best := edge.Straight(usable, w, need)
+	if e.joins != plan.LeastCloth || len(best.Strips) == 0 {
+		return best
+	}
+	long := func(y edge.Yield) length.Length {
+		cloth, _ := o.plan.Cloth(e.cloth)
+		one := lay.Item{Cut: -1, Width: y.Width.Ceil(o.plan.Habits.Step), Height: w, Count: len(y.Strips),
+			MayTurn: cloth.Turns()}
+		l, _ := lay.Of(append(o.cuts.Of(e.cloth), one), lay.Cloth{Usable: usable})
+		return l.Length
+	}
+	fewest, least := len(best.Strips), long(best)
+	for n := fewest + 1; n <= fewest+mostMore; n++ {
+		if y, ok := edge.StraightIn(usable, w, need, n); ok {
+			if l := long(y); l < least {
+				best, least = y, l
+			}
+		}
+	}
+	return best
+}
+
 // strip cuts the strips of an edging from its cloth, straight across it or on the
 // bias from a piece of it.
 func (o *order) strip(e strip) {
@@ -196,7 +227,7 @@ func (o *order) strip(e strip) {
 	cloth, _ := o.plan.Cloth(e.cloth)
 	step, text := o.plan.Habits.Step, o.plan.Style().Text
 	w, need, bias := e.width.Total(), e.need.Total(), e.grain == plan.OnTheBias
-	yield, ok := edge.Straight(*cloth.Usable, w, need), true
+	yield, ok := o.straight(e, *cloth.Usable), true
 	if bias {
 		yield, ok = edge.BiasFor(need, w, *cloth.Usable, step, longestBias)
 	}

@@ -10,9 +10,11 @@ import (
 	"umschlag/core/cutting"
 	"umschlag/core/edging"
 	"umschlag/core/finding"
+	"umschlag/core/lay"
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/ref"
+	"umschlag/core/sum"
 )
 
 const in = length.Inch
@@ -97,4 +99,27 @@ func TestAPadMadeAtHomeIsCutAndWeighed(t *testing.T) {
 
 	_, cuts = made(t, func(*plan.Plan) {})
 	assert.Nil(t, edging.PadOf(cuts), "an insert that is bought")
+}
+
+// Piping of 68 in round a front of 17 in: two strips of 35 in lie behind it on 40 in, four of 18⅛ in beside it.
+func TestStripsOfLeastClothLieBesideWhatIsCut(t *testing.T) {
+	long := func(joins plan.Joins) (length.Length, int) {
+		c, cuts := made(t, func(p *plan.Plan) {
+			p.Edges.Piping = &plan.Piping{Cord: in / 4, Grain: plan.StraightGrain, Cloth: "A", Joins: joins}
+		})
+		cuts.Add(cutting.Cut{About: ref.About{Piece: "front", Role: ref.Panel}, Piece: "front", Cloth: "A", Count: 1,
+			Size: sum.Size{Width: sum.Of(sum.Part, "front", 17*in), Height: sum.Of(sum.Part, "front", 17*in)}})
+		e := edging.Of(c, cuts)
+		require.Len(t, e.Strips, 1)
+		l, _ := lay.Of(cuts.Of("A"), lay.Cloth{Usable: 40 * in})
+		return l.Length, len(e.Strips[0].Yield.Strips)
+	}
+	fewest, two := long(plan.FewestJoins)
+	least, more := long(plan.LeastCloth)
+	assert.Equal(t, 2, two)
+	assert.Greater(t, fewest, 17*in)
+	assert.Equal(t, 17*in, least)
+	assert.Equal(t, 4, more)
+	absent, n := long("")
+	assert.Equal(t, []any{fewest, two}, []any{absent, n}, "the fewest when nobody says")
 }

@@ -55,6 +55,8 @@ type (
 	BindingStyle string
 	// Grain of strips.
 	Grain string
+	// Joins is how many joins strips have.
+	Joins string
 	// FittingKind is the kind of fitting.
 	FittingKind string
 	// EdgeName of a piece.
@@ -145,6 +147,9 @@ const (
 
 	OnTheBias     Grain = "bias"
 	StraightGrain Grain = "straight"
+
+	FewestJoins Joins = "fewest"
+	LeastCloth  Joins = "least-cloth"
 
 	DoubleBinding BindingStyle = "double"
 	TapeBinding   BindingStyle = "tape"
@@ -241,6 +246,7 @@ func (Wait) Values() []string         { return []string{"auto", "yes", "no"} }
 func (BackSide) Values() []string     { return []string{"left", "right"} }
 func (ZipPlace) Values() []string     { return []string{"across", "side"} }
 func (BindingStyle) Values() []string { return []string{"double", "tape", "bought"} }
+func (Joins) Values() []string        { return []string{"fewest", "least-cloth"} }
 func (Grain) Values() []string        { return []string{"bias", "straight"} }
 func (EdgeName) Values() []string     { return []string{"left", "right", "top", "bottom"} }
 func (ClothKind) Values() []string {

@@ -719,6 +719,8 @@ type Piping struct {
 	Grain Grain `json:"grain,omitempty"`
 	// Cloth of the strips; the first one when absent.
 	Cloth string `json:"cloth,omitempty"`
+	// Joins of straight strips: the fewest, or as many as take least cloth; the fewest when absent.
+	Joins Joins `json:"joins,omitempty"`
 	// Bought piping needs its length only.
 	Bought bool `json:"bought,omitempty"`
 }
@@ -733,6 +735,8 @@ type Binding struct {
 	Grain Grain `json:"grain,omitempty"`
 	// Cloth of the strips; the first one when absent.
 	Cloth string `json:"cloth,omitempty"`
+	// Joins of straight strips: the fewest, or as many as take least cloth; the fewest when absent.
+	Joins Joins `json:"joins,omitempty"`
 }
 
 // Fitting is something put on a piece. Which keys count depends on the kind.

@@ -1031,6 +1031,10 @@ grain?: ("bias" | "straight")
  */
 cloth?: string
 /**
+ * Joins of straight strips: the fewest, or as many as take least cloth; the fewest when absent.
+ */
+joins?: ("fewest" | "least-cloth")
+/**
  * Bought piping needs its length only.
  */
 bought?: boolean
@@ -1055,6 +1059,10 @@ grain?: ("bias" | "straight")
  * Cloth of the strips; the first one when absent.
  */
 cloth?: string
+/**
+ * Joins of straight strips: the fewest, or as many as take least cloth; the fewest when absent.
+ */
+joins?: ("fewest" | "least-cloth")
 }
 export interface Trimmings {
 piping?: Piping
