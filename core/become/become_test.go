@@ -92,6 +92,27 @@ func TestWhatEightQuartersBecome(t *testing.T) {
 	assert.Equal(t, map[string]bool{"plain": true, "grid": true, "strips": true}, sorts)
 }
 
+// A front of 16½ in from a piece of 18 × 18: 1½ in on two sides are too narrow to keep. From 20 × 20 all that is left
+// is kept.
+func TestWasteIsWhatIsTooSmallToKeep(t *testing.T) {
+	one := func(side length.Length) become.Front {
+		fronts := become.Find(become.Order{Plan: cushion(t, 16*in), Cloths: bundle(1, side, side)}, all)
+		require.NotEmpty(t, fronts)
+		for _, f := range fronts {
+			if f.Plan.Pieces["front"].Face.Kind == plan.PlainFace {
+				return f
+			}
+		}
+		require.Fail(t, "no front of one piece")
+		return become.Front{}
+	}
+	cut := 16.5 * 16.5
+	assert.InDelta(t, 1-cut/(18*18), one(18*in).Waste, 1e-9)
+	assert.Empty(t, one(18 * in).Left[0].Pieces)
+	assert.InDelta(t, 0, one(20*in).Waste, 1e-9)
+	assert.Len(t, one(20 * in).Left[0].Pieces, 2)
+}
+
 // Squares of 5 in finish 4½: sixteen make 18 in without a cut.
 func TestSquaresThatAreCutAlreadyAreNotCutAgain(t *testing.T) {
 	p := cushion(t, 18*in)

@@ -1,6 +1,7 @@
 package become
 
 import (
+	"slices"
 	"strings"
 
 	"umschlag/core/stock"
@@ -18,27 +19,44 @@ func spread(letters []string, gives []int, columns, rows int) ([][]string, bool)
 	if !ok {
 		return nil, false
 	}
-	of := make([]int, len(left))
-	copy(of, left)
+	of := slices.Clone(left)
 	out := make([][]string, rows)
 	for r := range out {
 		for c := range columns {
-			next, touches := -1, 0
-			for i, n := range left {
-				if n == 0 {
-					continue
-				}
-				// Of those that touch fewest alike the one of which the largest share is left.
-				t := touching(out, r, c, letters[i])
-				if next < 0 || t < touches || t == touches && n*of[next] > left[next]*of[i] {
-					next, touches = i, t
-				}
-			}
+			next := pick(out, r, c, letters, left, of)
 			left[next]--
 			out[r] = append(out[r], letters[next])
 		}
 	}
 	return out, true
+}
+
+// pick is the cloth of the next patch: one of which half of all that is to come would be, where it does not lie beside
+// its like; else of those that touch fewest alike the one of which the largest share is left.
+func pick(out [][]string, r, c int, letters []string, left, of []int) int {
+	toCome := 0
+	for _, n := range left {
+		toCome += n
+	}
+	next, touches := -1, 0
+	for i, n := range left {
+		if n == 0 {
+			continue
+		}
+		t := touching(out, r, c, letters[i])
+		if 2*n >= toCome && !beside(out, r, c, letters[i]) {
+			return i
+		}
+		if next < 0 || t < touches || t == touches && n*of[next] > left[next]*of[i] {
+			next, touches = i, t
+		}
+	}
+	return next
+}
+
+// beside tells that a patch would lie beside or below its like.
+func beside(rows [][]string, r, c int, letter string) bool {
+	return c > 0 && rows[r][c-1] == letter || r > 0 && rows[r-1][c] == letter
 }
 
 // touching is how much a patch of a letter would touch those laid before it that are alike: beside and above it twice,

@@ -105,8 +105,8 @@ func Order(l lay.Lay, odd *lay.Odd, cuts []Cut) []Move {
 		}
 		out = append(out, moves...)
 	}
-	if len(out) == 1 && out[0].Kind == Uncut {
-		return out
+	if !slices.ContainsFunc(out, func(m Move) bool { return m.Kind != Uncut }) {
+		return out // nothing is done yet
 	}
 	square := Move{Kind: Square, Columns: 1, Done: slices.ContainsFunc(out, func(m Move) bool { return m.Done })}
 	switch {
@@ -324,9 +324,6 @@ func Ended(spreads [][]Move, cuts []Cut) {
 	for _, moves := range slices.Backward(spreads) {
 		for i := range slices.Backward(moves) {
 			m := &moves[i]
-			if m.Done || m.Waits != "" {
-				continue
-			}
 			for _, p := range m.Parts {
 				if c := cuts[p.Cut]; !seen[p.Cut] && !c.Done && !c.waits() {
 					seen[p.Cut] = true

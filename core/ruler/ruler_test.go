@@ -88,6 +88,18 @@ func TestWhatOnlyWaitsStaysOnTheLength(t *testing.T) {
 	}, told(laid(forty, wide), nil, cuts...), "nothing is done yet")
 }
 
+// What waits for one measurement and what waits for another stay uncut one after the other.
+func TestWhatStaysUncutIsToldByWhatItWaitsFor(t *testing.T) {
+	border := lay.Item{Width: 37 * in, Height: 3 * in, Count: 2, Late: 1}
+	back := lay.Item{Width: 37 * in, Height: 8 * in, Count: 1, Late: 2}
+	cuts := []ruler.Cut{{Title: "Border", Width: 37 * in, Height: 3 * in, Waits: "the quilted centre"},
+		{Title: "Back", Width: 37 * in, Height: 8 * in, Waits: "the front"}}
+	assert.Equal(t, []string{
+		"Leave the rest uncut. At least 6″ of it for the border, cut once the quilted centre is measured.",
+		"Leave the rest uncut. At least 8″ of it for the back, cut once the front is measured.",
+	}, told(laid(forty, border, back), nil, cuts...))
+}
+
 func TestColumnsAreCutApart(t *testing.T) {
 	border := lay.Item{Width: 20 * in, Height: 16 * in, Count: 1}
 	post := lay.Item{Width: 2 * in, Height: 4 * in, Count: 8}
