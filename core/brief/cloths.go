@@ -99,7 +99,7 @@ func cloth(t *Teller, letter, name string, shelf []Option) {
 	t.Length(at+"/usable", "Usable width of "+called)
 	t.Say(" of it usable, ")
 	t.Set(at+"/print", "Print of "+called, string(c.Print), prints...)
-	if c.Print.TurnsBy() {
+	if kind := plan.KindOf(letter, c); c.Print.TurnsBy() && (kind == plan.FaceCloth || kind == plan.QuiltedCloth) {
 		t.Say(", pieces of it ")
 		t.Either(at+"/upright", "How pieces of "+called+" lie", c.Upright, "turned where that saves some",
 			"never turned, for its nap", func(m *Moving, yes bool) {
