@@ -644,8 +644,13 @@ type Lay struct {
 
 // Move is one thing to do at the cutting table.
 type Move struct {
-	// Kind is square, find, across, out, leave, take or round.
+	// Kind is square, find, gap, across, out, leave, uncut, take or round: what tells moves apart.
 	Kind string `json:"kind"`
+	// Gives tells that pieces come of it, Within that it is about what is left of the strips cut just
+	// before it, and Now that it is to be done at the table now.
+	Gives  bool `json:"gives,omitempty"`
+	Within bool `json:"within,omitempty"`
+	Now    bool `json:"now,omitempty"`
 	// Strips are those it is about, from 1; several lie on each other.
 	Strips []int `json:"strips"`
 	// Parts are what it gives, or what something stays whole for.

@@ -135,7 +135,7 @@ func (s *search) base() {
 	behind.Face = back
 	p.Pieces["back"] = behind
 	for _, c := range s.Cloths {
-		letter := letterOf(p, c.Name)
+		letter := c.letter(p)
 		described := c.Cloth
 		if described.Have == nil {
 			described.Have = new(length.Length)
@@ -149,10 +149,10 @@ func (s *search) base() {
 	s.plan = p
 }
 
-// letterOf is the letter of a cloth in a plan: its own where the plan has it, one that is free otherwise.
-func letterOf(p plan.Plan, name string) string {
-	for letter, c := range p.Cloths {
-		if c.Name == name {
+// letter is that of a cloth in a plan: its own where the plan has it from the cupboard too, one that is free otherwise.
+func (c Cloth) letter(p plan.Plan) string {
+	for _, letter := range slices.Sorted(maps.Keys(p.Cloths)) {
+		if c.Known && p.Cloths[letter].Name == c.Name {
 			return letter
 		}
 	}

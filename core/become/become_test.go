@@ -204,6 +204,24 @@ var anything = rapid.Custom(func(t *rapid.T) become.Order {
 	return become.Order{Plan: cushion(t, in.Times(rapid.IntRange(8, 20).Draw(t, "side"))), Cloths: there}
 })
 
+// A bundle is no fabric of the plan, also where one goes by its name; what the cupboard has is.
+func TestABundleIsNoFabricOfThePlan(t *testing.T) {
+	p := cushion(t, 16*in)
+	p.Cloths["B"] = plan.Cloth{Name: "quarter 1"}
+	there := bundle(1, 22*in, 18*in)
+	letter := func() string {
+		for _, f := range become.Find(become.Order{Plan: p, Cloths: there}, all) {
+			if face := f.Plan.Pieces["front"].Face; face.Kind == plan.PlainFace {
+				return face.Cloth
+			}
+		}
+		return "no front of one piece"
+	}
+	assert.Equal(t, "C", letter())
+	there[0].Known = true
+	assert.Equal(t, "B", letter())
+}
+
 func TestWhateverThereIsNothingIsTakenThatIsNot(t *testing.T) {
 	found := 0
 	for seed := range 25 {

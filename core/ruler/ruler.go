@@ -58,9 +58,17 @@ type Move struct {
 	// Done tells that it is done, Waits the measurement it waits for.
 	Done  bool
 	Waits string
-	// Ends are the cuts of which nothing is left to be cut once it.
+	// Now tells that it is to be done at the table now; what stays whole is, with what is cut beside it.
+	Now bool
+	// Ends are the cuts of which nothing is left to be cut after it.
 	Ends []int
 }
+
+// Gives tells that pieces come of it.
+func (m Move) Gives() bool { return m.Kind == Out || m.Kind == Take || m.Kind == Round }
+
+// Within tells that it is about what is left of the strips that were cut just before it.
+func (m Move) Within() bool { return m.Kind == Out || m.Kind == Leave }
 
 // Cut is what has to be known of a cut.
 type Cut struct {
@@ -318,8 +326,20 @@ func (m Move) Pieces(p Part, odd int) int {
 	return p.Count * m.Columns * max(1, len(m.Strips)) * odd
 }
 
-// Ended sets with which move nothing more is to be cut of each cut that is not done and does not wait.
-func Ended(spreads [][]Move, cuts []Cut) {
+// Settle sets which moves of cloths are to be done now, and with which of them nothing more is to be cut of each cut
+// that is not done and does not wait. Where nothing is cut of a cloth now, nothing is done to it.
+func Settle(spreads [][]Move, cuts []Cut) {
+	for _, moves := range spreads {
+		open := func(m Move) bool { return !m.Done && m.Waits == "" }
+		if !slices.ContainsFunc(moves, func(m Move) bool { return open(m) && m.Gives() }) {
+			continue
+		}
+		for i, m := range moves {
+			moves[i].Now = open(m) || m.Kind == Leave && slices.ContainsFunc(moves, func(beside Move) bool {
+				return open(beside) && beside.Gives() && slices.Equal(beside.Strips, m.Strips)
+			})
+		}
+	}
 	seen := map[int]bool{}
 	for _, moves := range slices.Backward(spreads) {
 		for i := range slices.Backward(moves) {

@@ -20,7 +20,7 @@ const in = length.Inch
 func told(l lay.Lay, odd *lay.Odd, cuts ...ruler.Cut) []string {
 	moves := ruler.Order(l, odd, cuts)
 	all := [][]ruler.Move{moves}
-	ruler.Ended(all, cuts)
+	ruler.Settle(all, cuts)
 	s := ruler.Speaker{Style: length.Style{Unit: length.Inches, Denominator: 8}, Cuts: cuts}
 	if odd != nil {
 		s.Odd = odd.Count
@@ -112,6 +112,31 @@ func TestColumnsAreCutApart(t *testing.T) {
 	}, told(laid(forty, border, post), nil, cuts...))
 }
 
+// At the table is told what is cut now, and beside it what stays whole; nothing that is done, nothing of what only
+// waits, and nothing of a cloth of which nothing is cut now.
+func TestWhatIsToBeDoneNow(t *testing.T) {
+	front := lay.Item{Cut: 0, Width: 16 * in, Height: 16 * in, Count: 1}
+	post := lay.Item{Cut: 1, Width: 2 * in, Height: 16 * in, Count: 1}
+	back := lay.Item{Cut: 2, Width: 10 * in, Height: 16 * in, Count: 3, Late: 1}
+	cuts := []ruler.Cut{square("Front", 16*in), {Title: "Post", Width: 2 * in, Height: 16 * in},
+		{Title: "Back", Width: 10 * in, Height: 16 * in, Waits: "the front"}}
+	now := func() (out []ruler.Kind) {
+		moves := ruler.Order(laid(forty, front, post, back), nil, cuts)
+		ruler.Settle([][]ruler.Move{moves}, cuts)
+		for _, m := range moves {
+			if m.Now {
+				out = append(out, m.Kind)
+			}
+		}
+		return out
+	}
+	assert.Equal(t, []ruler.Kind{ruler.Square, ruler.Across, ruler.Out, ruler.Out, ruler.Leave}, now())
+	cuts[0].Done = true
+	assert.Equal(t, []ruler.Kind{ruler.Out, ruler.Leave}, now(), "the strip is cut")
+	cuts[1].Done = true
+	assert.Empty(t, now())
+}
+
 func TestStripsAlikeLieOnEachOther(t *testing.T) {
 	cuts := []ruler.Cut{square("Patch", 5*in)}
 	assert.Equal(t, []string{
@@ -169,7 +194,7 @@ func TestEveryPieceIsGivenOnce(t *testing.T) {
 		}
 		l, _ := lay.Of(items, forty)
 		moves := ruler.Order(l, nil, cuts)
-		ruler.Ended([][]ruler.Move{moves}, cuts)
+		ruler.Settle([][]ruler.Move{moves}, cuts)
 		given, ends := make([]int, len(items)), make([]int, len(items))
 		places := make([]int, len(l.Placed))
 		for _, m := range moves {

@@ -50,8 +50,12 @@ func (s Speaker) Text(m Move) string {
 	case Gap:
 		return "Cut it off: the next motif lies in the middle of the next strip."
 	case Leave:
+		of := strips(m.Strips)
+		if len(m.Strips) > 1 {
+			of = "each of strips " + numbered(m.Strips)
+		}
 		return fmt.Sprintf("At least %s of %s for the %s, cut once %s is measured. Label it.",
-			s.Style.Text(m.Ruler), strips(m.Strips), s.titles(m), m.Waits)
+			s.Style.Text(m.Ruler), of, s.titles(m), m.Waits)
 	case Uncut:
 		return fmt.Sprintf("At least %s of it for the %s, cut once %s is measured.", s.Style.Text(m.Ruler), s.titles(m),
 			m.Waits)

@@ -135,7 +135,7 @@ func moves(t *teller, c supply.Cloth, out *answer.ClothNeed) {
 		all = append(all, ruler.Order(o.Lay, &o.Size, cuts))
 	}
 	all = append(all, ruler.Order(c.Lay, nil, cuts))
-	ruler.Ended(all, cuts)
+	ruler.Settle(all, cuts)
 	for i, o := range c.Odd {
 		out.Odd[i].Moves = movesOf(all[i], ruler.Speaker{Style: t.style, Cuts: cuts, Odd: o.Count})
 	}
@@ -147,7 +147,7 @@ func movesOf(all []ruler.Move, says ruler.Speaker) []answer.Move {
 	for _, m := range all {
 		one := answer.Move{Kind: string(m.Kind), Strips: append([]int{}, m.Strips...), Parts: []answer.MovePart{},
 			Title: says.Title(m), Text: says.Text(m), Places: append([]int{}, m.Places...), Done: m.Done,
-			Waits: m.Waits, Ends: append([]int{}, m.Ends...)}
+			Gives: m.Gives(), Within: m.Within(), Now: m.Now, Waits: m.Waits, Ends: append([]int{}, m.Ends...)}
 		for _, p := range m.Parts {
 			one.Parts = append(one.Parts, answer.MovePart{Cut: p.Cut, Count: m.Pieces(p, max(1, says.Odd))})
 		}

@@ -10,7 +10,6 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/ref"
-	"umschlag/core/ruler"
 	"umschlag/core/shape"
 	"umschlag/core/work"
 	"umschlag/format/drawing"
@@ -237,7 +236,7 @@ func (p *pack) lay(title string, l answer.Lay, moves []answer.Move) {
 	p.font("", 9)
 	for _, m := range moves {
 		in := 0.0
-		if m.Kind == string(ruler.Out) || m.Kind == string(ruler.Leave) { // out of the strip before it
+		if m.Within {
 			in = 4
 		}
 		p.box(x+in, p.pdf.GetY()+0.6, 3)

@@ -1202,9 +1202,16 @@ exact: string
  */
 export interface Move {
 /**
- * Kind is square, find, across, out, leave, take or round.
+ * Kind is square, find, gap, across, out, leave, uncut, take or round: what tells moves apart.
  */
 kind: string
+/**
+ * Gives tells that pieces come of it, Within that it is about what is left of the strips cut just
+ * before it, and Now that it is to be done at the table now.
+ */
+gives?: boolean
+within?: boolean
+now?: boolean
 /**
  * Strips are those it is about, from 1; several lie on each other.
  */

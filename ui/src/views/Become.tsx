@@ -79,6 +79,7 @@ export function Become() {
 /** How far a search is, or what it came to. */
 function told(view: BecomeView, running: boolean) {
   if (running) return `${view.tried} of ${view.of} tried, ${view.found} can be cut.`;
+  if (!view.done) return `Stopped after ${view.tried} of ${view.of}. Look again to see what they are.`;
   if (view.found > 0) return `${view.found} of ${view.tried} that were tried can be cut; the best are shown.`;
   if (view.tried === 0) return "It is too little for any insert that is sold.";
   return `None of ${view.tried} can be cut from it. Add more fabric, or take a smaller insert.`;

@@ -87,7 +87,7 @@ export function Table() {
     setNote(`“${cut.title}” is in the cutting layout once more: cut it from what is left of ${spread.cloth.name}.`);
   };
   const { cloth } = spread;
-  const given = move.kind === "leave" ? [] : cutsOf(move, reckoning.cuts);
+  const given = cutsOf(move, reckoning.cuts);
   return (
     <div className="table-mode">
       <header>

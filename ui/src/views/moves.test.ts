@@ -1,17 +1,17 @@
 import { describe, expect, it } from "vitest";
 import type { Move, Reckoning } from "../api/api.gen";
-import { grouped, keyOf, movesOf, nextOf, spreadsOf } from "./moves";
+import { cutsOf, grouped, keyOf, movesOf, nextOf, spreadsOf } from "./moves";
 
 const move = (kind: string, title: string, more = {}): Move =>
   ({ kind, title, strips: [], parts: [], places: [], ends: [], ...more }) as Move;
 const of = (cut: number, count = 1) => [{ cut, count }];
 
 const strip = [
-  move("square", "Square the end"),
-  move("across", "Ruler to 16″", { strips: [1] }),
-  move("out", "Ruler to 16″", { strips: [1], parts: of(0), ends: [0] }),
-  move("out", "Ruler to 2″", { strips: [1], parts: of(1, 4), ends: [1] }),
-  move("leave", "Leave the rest whole", { strips: [1], parts: of(2), waits: "the front" }),
+  move("square", "Square the end", { now: true }),
+  move("across", "Ruler to 16″", { strips: [1], now: true }),
+  move("out", "Ruler to 16″", { strips: [1], parts: of(0), ends: [0], gives: true, within: true, now: true }),
+  move("out", "Ruler to 2″", { strips: [1], parts: of(1, 4), ends: [1], gives: true, within: true, now: true }),
+  move("leave", "Leave the rest whole", { strips: [1], parts: of(2), waits: "the front", within: true, now: true }),
   move("uncut", "Leave the rest uncut", { strips: [2], parts: of(2), waits: "the front" }),
 ];
 
@@ -30,14 +30,13 @@ describe("the cuts at the table", () => {
     ]);
   });
 
-  it("leave out what is done, and all of a cloth where nothing is cut now", () => {
-    const begun = strip.map((m, i) => (i < 3 ? { ...m, done: true } : m));
-    expect(titles(reckoning(begun))).toEqual(["out Ruler to 2″", "leave Leave the rest whole"]);
-    expect(titles(reckoning(strip.map((m) => (m.kind === "out" ? { ...m, done: true } : m))))).toEqual([]);
+  it("give the cuts they give pieces of, and none where something is left", () => {
+    const cuts = [{ id: "front" }, { id: "post" }, { id: "back" }] as never[];
+    expect(strip.map((m) => cutsOf(m, cuts).map((c) => c.id))).toEqual([[], [], ["front"], ["post"], [], []]);
   });
 
   it("begin with the odd pieces", () => {
-    const taken = move("take", "Take 3 as they are", { parts: of(0, 3), ends: [0] });
+    const taken = move("take", "Take 3 as they are", { parts: of(0, 3), ends: [0], gives: true, now: true });
     expect(titles(reckoning(strip, [{ lay: { placed: [{}] }, moves: [taken] }]))[0]).toBe("take Take 3 as they are");
   });
 

@@ -37,29 +37,23 @@ export function spreadsOf(cloth: ClothNeed): Spread[] {
   return [...odd, { cloth, lay: cloth.lay, moves: cloth.moves, key: cloth.cloth }];
 }
 
-const gives = (move: Move) => move.kind === "out" || move.kind === "take" || move.kind === "round";
-
-/** What is still to be done at the table, all cloths in order: what is left whole is told with what is cut beside it. */
+/** What is still to be done at the table, all cloths in order. */
 export const movesOf = (reckoning: Reckoning): AtTable[] =>
-  reckoning.cloths.flatMap(spreadsOf).flatMap((spread) => {
-    const now = spread.moves.filter((m) => !m.done && !m.waits);
-    if (!now.some(gives)) return [];
-    const beside = (left: Move) => now.some((m) => gives(m) && m.strips.join() === left.strips.join());
-    return spread.moves
-      .filter((m) => now.includes(m) || (m.kind === "leave" && beside(m)))
-      .map((move) => ({ spread, move }));
-  });
+  reckoning.cloths
+    .flatMap(spreadsOf)
+    .flatMap((spread) => spread.moves.filter((m) => m.now).map((move) => ({ spread, move })));
 
 /** Every strip with what is cut out of it. */
 export function grouped(moves: Move[]): [Move, ...Move[]][] {
   const groups: [Move, ...Move[]][] = [];
   for (const move of moves) {
     const last = groups.at(-1);
-    if (last && (move.kind === "out" || move.kind === "leave")) last.push(move);
+    if (last && move.within) last.push(move);
     else groups.push([move]);
   }
   return groups;
 }
 
 /** The cuts a move gives pieces of. */
-export const cutsOf = (move: Move, cuts: Cut[]) => move.parts.map((p) => cuts[p.cut]).filter((c) => c !== undefined);
+export const cutsOf = (move: Move, cuts: Cut[]) =>
+  move.gives ? move.parts.map((p) => cuts[p.cut]).filter((c) => c !== undefined) : [];
