@@ -38,6 +38,7 @@ func short(s *sifter) {
 	hidden(s, letter)
 	narrowerBorders(s, letter)
 	largerPatches(s, letter)
+	otherBorders(s, letter)
 	inStrips(s, letter)
 	if s.plan.Settle().Copies > 1 {
 		fewerCopies(s)
@@ -185,6 +186,29 @@ func narrowerBorders(s *sifter, letter string) {
 			}
 		})
 	})
+}
+
+// otherBorders cuts borders from another cloth.
+func otherBorders(s *sifter, letter string) {
+	bordered := false
+	faces(s.plan, func(_ string, _ place, f *plan.Face) {
+		bordered = bordered || slices.ContainsFunc(f.Borders, func(b plan.Border) bool { return b.Cloth == letter })
+	})
+	if !bordered {
+		return
+	}
+	for _, o := range others(s, letter) {
+		s.change("The borders of "+o.name, func(p *plan.Plan) {
+			to := o.in(p)
+			faces(*p, func(_ string, _ place, f *plan.Face) {
+				for i, b := range f.Borders {
+					if b.Cloth == letter {
+						f.Borders[i].Cloth = to
+					}
+				}
+			})
+		})
+	}
 }
 
 // largerPatches are grids of fewer and larger patches: fewer seams take less cloth.

@@ -91,6 +91,7 @@ func TestBordersBecomeNarrower(t *testing.T) {
 	offers := mended(t, p, nil)
 	require.NotEmpty(t, offers)
 	assert.Regexp(t, `^Borders of 2¼″, and patches as they fit$`, offers[0])
+	assert.Contains(t, offers, "The borders of dot")
 }
 
 // What is kept in the cupboard for another plan is not offered.
