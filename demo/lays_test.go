@@ -105,7 +105,7 @@ func readPiece(t *testing.T, name string, l answer.Lay, i int, cut answer.Cut, p
 	if cut.Selvedge {
 		assert.True(t, at.X.NM == 0 || at.X.NM+w == l.Width.NM, "%s: %s has no edge on a selvedge", name, cut.ID)
 	}
-	if cut.Centred {
+	if cut.Motif != "" {
 		readCentred(t, name, l, at, cut)
 		return
 	}

@@ -430,10 +430,10 @@ type Cut struct {
 	// within the piece it lies, in nanometres.
 	Mirrored bool  `json:"mirrored,omitempty"`
 	Inset    int64 `json:"inset,omitempty"`
-	// Centred tells that a motif of the print lies in its middle, Selvedge that one of its
-	// edges is a selvedge.
-	Centred  bool `json:"centred,omitempty"`
-	Selvedge bool `json:"selvedge,omitempty"`
+	// Motif says where on it a motif of the print lies; absent where it may lie anywhere. Selvedge tells that one of
+	// its edges is a selvedge.
+	Motif    string `json:"motif,omitempty"`
+	Selvedge bool   `json:"selvedge,omitempty"`
 	// Waits names the gate this cut follows; empty when it can be cut now.
 	Waits string `json:"waits,omitempty"`
 	// WaitsFor is what is measured there, in words.

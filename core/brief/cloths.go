@@ -113,13 +113,7 @@ func cloth(t *Teller, letter, name string, shelf []Option) {
 		t.Set(at+"/swatch/motif", "How "+called+" is drawn", or(string(c.Swatch.Motif), "plain"), motifs...)
 		t.Widget("colours", letter)
 	}
-	if c.Repeat != nil || centred(t) {
-		t.Say(", motifs ")
-		motif(t, letter, "across", "Motif to motif across, "+called)
-		t.Say(" apart across and ")
-		motif(t, letter, "along", "Motif to motif along, "+called)
-		t.Say(" along")
-	}
+	printing(t, letter, called)
 	t.Widget("used", letter)
 	if !plan.Used(t.plan)[letter] {
 		t.Press(Press{ID: at + "#off", Says: "Remove it", Label: "Remove " + called},
@@ -130,6 +124,28 @@ func cloth(t *Teller, letter, name string, shelf []Option) {
 			})
 	}
 	t.blocks = append(t.blocks, Block{Key: letter, Widget: "cloth", Of: letter, Words: t.taken()})
+}
+
+// printing tells how its print lies on pieces that meet, and how far its motifs are apart.
+func printing(t *Teller, letter, called string) {
+	at, c := path("cloths", letter), t.plan.Cloths[letter]
+	if c.Print != "" && !c.Print.TurnsBy() || c.Repeat != nil || c.Match {
+		t.Say(", its print ")
+		t.Either(at+"/match", "The print of "+called+" over seams", c.Match, "as it comes", "matched",
+			func(m *Moving, yes bool) {
+				c := m.Plan.Cloths[letter]
+				c.Match = yes
+				m.cloth(letter, c)
+			})
+		t.Say(" where pieces meet")
+	}
+	if c.Repeat != nil || c.Match || centred(t) {
+		t.Say(", motifs ")
+		motif(t, letter, "across", "Motif to motif across, "+called)
+		t.Say(" apart across and ")
+		motif(t, letter, "along", "Motif to motif along, "+called)
+		t.Say(" along")
+	}
 }
 
 // weight tells how heavy a cloth is, and whether it is backed.
@@ -155,9 +171,10 @@ func weight(t *Teller, at, called string, c plan.Cloth) {
 
 // motif is a distance of motifs; they lie as far apart one way as the other until both are said.
 func motif(t *Teller, letter, way, label string) {
+	said := t.plan.Cloths[letter].Repeat != nil
 	t.Follow(Field{Path: path("cloths", letter, "repeat", way), Label: label, Reads: Length}, func(m *Moving) {
 		c := m.Plan.Cloths[letter]
-		if c.Repeat == nil {
+		if c.Repeat == nil || said {
 			return
 		}
 		r := *c.Repeat

@@ -42,8 +42,12 @@ type Cut struct {
 	Count, Total, Spoiled int
 	// MayTurn by a quarter where its cloth may.
 	MayTurn bool
-	// Centred has its middle on a motif, Selvedge an edge on a selvedge.
-	Centred, Selvedge bool
+	// Centred has its middle on a motif, or a place so far from it as Off says, every second one as far the other way
+	// where they are Opposite; Selvedge has an edge on a selvedge.
+	Centred  bool
+	Off      lay.Offset
+	Opposite bool
+	Selvedge bool
 	// Late is when it is cut; it stays so when that was measured, or the lay would jump. Keep is what is
 	// set aside for it until then.
 	Late When
@@ -168,6 +172,10 @@ func (l *List) Strips(may bool, seam length.Length, c Cut) (id string, n int) {
 			text(whole), cloth.Name, text(usable), how, n, text(c.Size.Width.Total())),
 		remedy)
 	c.Title = fmt.Sprintf("%s, %s from %d", c.Title, how, n)
+	if c.Centred {
+		c.Centred = false
+		l.unmatched(c, "is joined", "Choose a wider fabric for it.")
+	}
 	c.Count *= n
 	return l.Add(c), n
 }
@@ -185,7 +193,8 @@ func (l *List) Item(i int) lay.Item {
 	c := l.Cuts[i]
 	described, _ := l.Plan.Cloth(c.Cloth)
 	return lay.Item{Cut: i, Width: c.Size.Width.Total(), Height: c.Size.Height.Total(), Count: c.Total,
-		MayTurn: c.MayTurn && !c.Centred && !c.Selvedge && described.Turns(), Centred: c.Centred, Selvedge: c.Selvedge,
+		MayTurn: c.MayTurn && !c.Centred && !c.Selvedge && described.Turns(), Centred: c.Centred, Off: c.Off,
+		Opposite: c.Opposite, Selvedge: c.Selvedge,
 		Late: int(c.Late), Keep: c.Keep, Known: c.Waits == "" || c.Done}
 }
 

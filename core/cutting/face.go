@@ -83,7 +83,7 @@ func aboutPart(piece string, p front.Part) ref.About {
 // shapeOf is how a part is cut: a panel with rounded or tapered corners by a
 // template, everything else by the ruler.
 func shapeOf(piece cover.Piece, part front.Part) string {
-	if part.Shape == string(block.Square) || part.Shape == string(block.Rect) {
+	if straight(part) {
 		return "" // told by its size
 	}
 	if part.Shape != "" {
@@ -95,16 +95,9 @@ func shapeOf(piece cover.Piece, part front.Part) string {
 	return ""
 }
 
-// centred tells whether a part of a face has its middle on a motif of its cloth.
-func (l *List) centred(piece string, part front.Part) bool {
-	face := cover.Decided(l.Plan, piece).Face
-	square := part.Shape == string(block.Square) || part.Shape == string(block.Rect)
-	if face == nil || !face.Centred || part.Had ||
-		part.Role != front.Panel && part.Role != front.Patch && (part.Role != front.BlockPatch || !square) {
-		return false
-	}
-	c, _ := l.Plan.Cloth(part.Cloth)
-	return c.Repeat != nil
+// straight tells that a part is cut as a square or a rectangle.
+func straight(part front.Part) bool {
+	return part.Shape == string(block.Square) || part.Shape == string(block.Rect)
 }
 
 // Most is the size that is kept for a piece that may come out so much larger, up to the ruler step.

@@ -9,6 +9,7 @@ import (
 	"umschlag/core/finding"
 	"umschlag/core/fitting"
 	"umschlag/core/layers"
+	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/ref"
 	"umschlag/core/sample"
@@ -85,6 +86,8 @@ type Backing struct {
 	Decided     plan.Piece
 	Path, Cloth string
 	Back        back.Back
+	// Across is how wide the front is that it is sewn to, as cut.
+	Across length.Length
 	// Most is the back of the largest front that may be measured.
 	Most back.Back
 	// Waits is the gate it is cut after; empty when it is measured. Off tells that the front was, and is
@@ -135,6 +138,8 @@ func (l *List) Back(b Backing) map[int]layers.Chain {
 			c.Keep = l.Most(kept.Top, 0)
 		}
 		c.Selvedge = p.Selvedge && c.Size.Width.Total() == p.Size.Width.Total()
+		off, opposite := sideOf(b.Back, i, p.Size.Width.Total(), b.Across)
+		l.onMotif(&c, off, opposite)
 		l.Add(c)
 		if !l.Plan.Back.Lined { // a full lining takes the place of one under each piece
 			l.Under(Stack{Piece: "back", Edge: sides[p.Role], Chain: chain, Most: kept, Count: p.Count, At: b.Path,
@@ -164,6 +169,7 @@ func (l *List) Fitting(f fitting.Fitted, cloth string) {
 		c := Cut{About: ref.About{Of: l.Plan.Fittings[f.Index].Key, Role: ref.FittingPart, No: i + 1}, Piece: f.On,
 			Part: part.Title, Title: f.Title + part.Adds,
 			Cloth: cloth, Size: part.Size, Count: part.Count, MayTurn: true, At: finding.Path("fittings", f.Index)}
+		l.onPanel(&c, f, part)
 		l.Add(c)
 		l.within(f, part, c)
 	}

@@ -34,6 +34,10 @@ type Part struct {
 	Count int
 	// Inside is what batting in it is cut to: its size without allowances.
 	Inside sum.Size
+	// Flat lies flat on its piece, its print beside that of the piece; its middle there is so far Below its middle as
+	// cut.
+	Flat  bool
+	Below length.Length
 }
 
 // Notion is what is bought for a fitting by the length.

@@ -197,11 +197,13 @@ func pocket(m Made) []Part {
 	width := sum.Of(sum.Part, "width", m.Width).Between(sum.Seam, "turned under", m.Seam)
 	if m.Style == plan.FoldedPocket {
 		return []Part{{Title: "pocket, folded double", Adds: ", folded double", Count: count(m.Fitting),
+			Flat: true, Below: m.Height / 2,
 			Inside: m.inside(m.Width, m.Height), Size: sum.Size{Width: width,
 				Height: sum.Of(sum.Part, "height in front", m.Height).Plus(sum.Part, "height behind", m.Height).
 					Between(sum.Seam, "seam allowance", m.Seam)}}}
 	}
 	return []Part{{Title: "pocket", Count: count(m.Fitting), Inside: m.inside(m.Width, m.Height),
+		Flat: true, Below: (m.pocketHem - m.Seam) / 2,
 		Size: sum.Size{Width: width,
 			Height: sum.Of(sum.Hem, "hem at the top", m.pocketHem).Plus(sum.Part, "height", m.Height).
 				Plus(sum.Seam, "turned under", m.Seam)}}}

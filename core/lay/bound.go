@@ -119,7 +119,7 @@ func add(reached []bool, height, count int) {
 // their middles lie apart. Of lines across the cloth h apart each meets so many of them as lie side by side, and
 // every one is met by one line: n of them want so many lines. Geometry.
 func (it Item) motifs(on Cloth) length.Length {
-	if on.Across == 0 || on.Along == 0 || it.Width > on.Usable {
+	if on.Across == 0 || on.Along == 0 || it.Width > on.Usable || it.Opposite {
 		return it.Height
 	}
 	w, h := it.Width.Ceil(on.Across), it.Height.Ceil(on.Along)

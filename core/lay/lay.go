@@ -31,8 +31,11 @@ type Item struct {
 	MayTurn bool
 	// Selvedge wants one upright edge on a selvedge, which needs no hem.
 	Selvedge bool
-	// Centred wants its middle in the middle of a motif of the print.
-	Centred bool
+	// Centred wants its middle in the middle of a motif of the print, or a place so far to the right of it and
+	// below it as Off says; every second piece as far the other way where they are Opposite.
+	Centred  bool
+	Off      Offset
+	Opposite bool
 	// Late is cut when something is measured: 0 is cut now, 1 at what is measured first, and on. Until
 	// then its cloth stays whole: it shares strips with what is cut before it, and no column. One that
 	// is Centred lies with the others that are.
@@ -42,6 +45,9 @@ type Item struct {
 	Keep  Size
 	Known bool
 }
+
+// Offset is how far to the right of a place another one lies, and how far below it.
+type Offset struct{ X, Y length.Length }
 
 // Size is that of a rectangle.
 type Size struct{ Width, Height length.Length }
@@ -53,8 +59,8 @@ type Rect struct{ X, Y, Width, Height length.Length }
 type Cloth struct {
 	// Usable is the width between the selvedges.
 	Usable length.Length
-	// Across and Along are how far it is from motif to motif of the print; 0 where
-	// nothing is centred.
+	// Across and Along are how far it is from motif to motif of the print; 0 where it does not repeat that way,
+	// or nothing is centred.
 	Across, Along length.Length
 }
 

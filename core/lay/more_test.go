@@ -91,6 +91,49 @@ func TestPiecesCentredOnAMotif(t *testing.T) {
 	assert.LessOrEqual(t, alone.Placed[0].X+38*in, 40*in)
 }
 
+// onMotifs reads whether every place that is to be on a motif is as far from the others as whole repeats are.
+func onMotifs(items []lay.Item, on lay.Cloth, l lay.Lay) error {
+	var first *lay.Offset
+	seen := map[int]int{}
+	for _, p := range l.Placed {
+		it := itemOf(items, p)
+		if !it.Centred {
+			continue
+		}
+		off := it.Off
+		if it.Opposite && seen[p.Cut]%2 == 1 {
+			off = lay.Offset{X: -off.X, Y: -off.Y}
+		}
+		seen[p.Cut]++
+		at := lay.Offset{X: p.X + p.Width/2 + off.X, Y: p.Y + p.Height/2 + off.Y}
+		if first == nil {
+			first = &at
+		}
+		for way, by := range map[[2]length.Length]length.Length{{at.X - first.X, 0}: on.Across, {at.Y - first.Y, 1}: on.Along} {
+			if by > 0 && way[0]%by != 0 {
+				return fmt.Errorf("a piece of cut %d lies %d beside its motif", p.Cut, way[0]%by)
+			}
+		}
+	}
+	return nil
+}
+
+func TestAnyPlaceOnAMotifLiesOnOne(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		items, on := drawn(t)
+		for i := range items { // each with room for a repeat beside it
+			items[i].Width = min(items[i].Width, on.Usable-on.Across-in/2)
+			items[i].Width = max(items[i].Width, 0)
+			items[i].Keep.Width = min(items[i].Keep.Width, items[i].Width+in/4)
+			if items[i].Width == 0 {
+				items[i].Count = 0
+			}
+		}
+		l, _ := lay.Of(items, on)
+		require.NoError(t, onMotifs(items, on, l))
+	})
+}
+
 // Motifs 4 in apart and squares of 4½ in on 42 in: wherever the first motif lies, ⌊(42 − 4 − 4½) ÷ 8⌋ + 1 = 5 lie in a
 // row, and the second row lies 8 in behind the first: 4 to find it, 4½ and 8.
 func TestMotifsLieAtTheirRepeat(t *testing.T) {
@@ -154,7 +197,14 @@ func drawn(t *rapid.T) ([]lay.Item, lay.Cloth) {
 					Times(rapid.IntRange(8, 200).Draw(t, "h"))}
 		items[i].Centred = !items[i].MayTurn && !items[i].Selvedge && rapid.IntRange(0, 4).Draw(t, "centred") == 0
 		items[i].MayTurn = items[i].MayTurn && !items[i].Selvedge
-		if it := &items[i]; !it.Centred {
+		if it := &items[i]; it.Centred {
+			it.Off = lay.Offset{X: (in / 8).Times(rapid.IntRange(-99, 99).Draw(t, "right of its middle")),
+				Y: (in / 8).Times(rapid.IntRange(-99, 99).Draw(t, "below it"))}
+			it.Opposite = rapid.Bool().Draw(t, "opposite")
+			if it.Late = max(0, rapid.IntRange(-3, 2).Draw(t, "late")); it.Late > 0 {
+				it.Keep = lay.Size{Width: it.Width + in/4, Height: it.Height + in/8}
+			}
+		} else {
 			it.Late = max(0, rapid.IntRange(-3, 2).Draw(t, "late"))
 			it.Keep = lay.Size{Width: it.Width + in/4, Height: it.Height + in/8}
 			if it.Known = it.Late > 0 && it.Late <= known; it.Known {
@@ -163,8 +213,8 @@ func drawn(t *rapid.T) ([]lay.Item, lay.Cloth) {
 			}
 		}
 	}
-	return items, lay.Cloth{Usable: usable, Across: in.Times(rapid.IntRange(1, 9).Draw(t, "across")),
-		Along: in.Times(rapid.IntRange(1, 9).Draw(t, "along"))}
+	return items, lay.Cloth{Usable: usable, Across: in.Times(rapid.IntRange(0, 9).Draw(t, "across")),
+		Along: in.Times(rapid.IntRange(0, 9).Draw(t, "along"))}
 }
 
 func TestAnyFreeLayHasEverythingInsideAndNothingTwice(t *testing.T) {

@@ -7,18 +7,34 @@ import (
 	"umschlag/core/length"
 )
 
-// row is pieces side by side, each with its middle on a motif of one line of the print.
+// spotted is a piece with the place on it that lies in the middle of a motif: how far that is from its left and
+// its top edge.
+type spotted struct {
+	piece
+	spot Offset
+	late int
+}
+
+// right and below are how far it is from that place to the other edges.
+func (p spotted) right() length.Length { return p.w - p.spot.X }
+func (p spotted) below() length.Length { return p.h - p.spot.Y }
+
+// row is pieces side by side, each with its place on a motif of one line of the print.
 type row struct {
-	pieces []piece
-	high   length.Length
-	// ends is how far from the middle of the first piece to that of the last.
+	pieces []spotted
+	// above and below are how far the row reaches from that line.
+	above, below length.Length
+	// ends is how far it is from the place of the first piece to that of the last.
 	ends length.Length
 }
+
+func (r row) high() length.Length { return r.above + r.below }
 
 // motifsFirst lays what is centred on motifs, and beside it what else is cut at once where that
 // makes the rest shorter; others are what is left to be laid behind it.
 func (n needs) motifsFirst(on Cloth) (l Lay, others needs) {
 	centred, others := n.centred()
+	centred = centred.atLeastKept()
 	if len(centred) == 0 {
 		return Lay{Width: on.Usable}, others
 	}
@@ -48,77 +64,145 @@ type gap struct {
 	strip int
 }
 
-// onMotifs lays pieces whose middle is in the middle of a motif: those of a row, and the rows, as
+// atLeastKept are items as large as what is kept for them, or as they are where they have outgrown it.
+func (n needs) atLeastKept() needs {
+	out := slices.Clone(n)
+	for i, it := range out {
+		out[i].Width, out[i].Height = max(it.Width, it.Keep.Width), max(it.Height, it.Keep.Height)
+	}
+	return out
+}
+
+// onMotifs lays pieces of which a place is in the middle of a motif: those of a row, and the rows, as
 // near to one another as whole repeats of the print allow. Where the first motif lies is not known,
 // so a whole repeat is kept for finding it, at the end of the cloth and at the left of every row.
 // gaps are what is left between them. Geometry; that a repeat is kept, common practice.
 func onMotifs(items needs, on Cloth) (l Lay, gaps []gap) {
 	l = Lay{Width: on.Usable}
+	rows := rowsOf(items, on)
+	if len(rows) == 0 {
+		return l, nil
+	}
 	strip := func(high length.Length) int {
 		l.Strips = append(l.Strips, Strip{Y: l.Length, Height: high})
 		l.Length += high
 		return len(l.Strips)
 	}
-	rows := rowsOf(items, on)
+	motif := firstMotif(rows, on)
 	if on.Along > 0 {
 		strip(on.Along)
 	}
 	for i, r := range rows {
 		if i > 0 {
-			before := rows[i-1]
-			if between := apart(before.high, r.high, on.Along) - (before.high+r.high)/2; between > 0 {
+			meet := rows[i-1].below + r.above
+			if between := apart(meet, on.Along) - meet; between > 0 {
 				number := strip(between)
 				gaps = append(gaps, gap{Rect{0, l.Strips[number-1].Y, on.Usable, between}, number})
 			}
 		}
-		gaps = append(gaps, l.line(items, r, strip(r.high), on)...)
+		gaps = append(gaps, l.line(items, r, strip(r.high()), motif, on)...)
 	}
 	return l, gaps
 }
 
-// apart is how far it is from middle to middle of two pieces side by side: whole repeats.
-func apart(a, b, repeat length.Length) length.Length {
+// apart is how far it is from motif to motif of two pieces that want so much between them: whole repeats.
+func apart(want, repeat length.Length) length.Length {
 	if repeat == 0 {
-		return (a + b) / 2
+		return want
 	}
-	return ((a + b) / 2).Ceil(repeat)
+	return want.Ceil(repeat)
 }
 
-// rowsOf puts pieces into rows, the highest first, each into the first row that has room for it.
-func rowsOf(items needs, on Cloth) []row {
-	var all []piece
-	for i, it := range items {
-		for range it.Count {
-			all = append(all, standing(it, i, false))
+// spots are the pieces of an item. Their place is taken as near to their middle as the print repeats.
+func (it Item) spots(item int, on Cloth) []spotted {
+	out := make([]spotted, it.Count)
+	for k := range out {
+		off := it.Off
+		if it.Opposite && k%2 == 1 {
+			off = Offset{-off.X, -off.Y}
 		}
+		off = on.Nearest(off)
+		out[k] = spotted{piece: standing(it, item, false), late: it.Late,
+			spot: Offset{it.Width/2 + off.X, it.Height/2 + off.Y}}
 	}
-	slices.SortStableFunc(all, func(a, b piece) int { return cmp.Or(cmp.Compare(b.h, a.h), cmp.Compare(b.w, a.w)) })
+	return out
+}
+
+// Nearest is an offset less whole repeats of the print, as small as it gets either way.
+func (on Cloth) Nearest(off Offset) Offset { return Offset{phase(off.X, on.Across), phase(off.Y, on.Along)} }
+
+// phase is a distance less whole repeats, as small as it gets either way; none where nothing repeats.
+func phase(off, repeat length.Length) length.Length {
+	if repeat == 0 {
+		return 0
+	}
+	off %= repeat
+	switch {
+	case 2*off > repeat:
+		return off - repeat
+	case 2*off <= -repeat:
+		return off + repeat
+	}
+	return off
+}
+
+// rowsOf puts pieces into rows, those that are cut first and the highest first, each into the first row that has
+// room for it.
+func rowsOf(items needs, on Cloth) []row {
+	var all []spotted
+	for i, it := range items {
+		all = append(all, it.spots(i, on)...)
+	}
+	slices.SortStableFunc(all, func(a, b spotted) int {
+		return cmp.Or(cmp.Compare(a.late, b.late), cmp.Compare(b.h, a.h), cmp.Compare(b.w, a.w))
+	})
 	var rows []row
 	for _, p := range all {
 		k := slices.IndexFunc(rows, func(r row) bool { return r.takes(p, on) })
 		if k < 0 {
-			rows = append(rows, row{pieces: []piece{p}, high: p.h})
-			continue
+			k = len(rows)
+			rows = append(rows, row{})
+		} else {
+			rows[k].ends += rows[k].further(p, on)
 		}
-		last := rows[k].pieces[len(rows[k].pieces)-1]
-		rows[k].ends += apart(last.w, p.w, on.Across)
-		rows[k].pieces = append(rows[k].pieces, p)
+		r := &rows[k]
+		r.pieces = append(r.pieces, p)
+		r.above, r.below = max(r.above, p.spot.Y), max(r.below, p.below())
 	}
 	return rows
 }
 
-// takes tells that a row has room for one more piece wherever its first motif lies.
-func (r row) takes(p piece, on Cloth) bool {
-	first, last := r.pieces[0], r.pieces[len(r.pieces)-1]
-	return on.Across+first.w/2+r.ends+apart(last.w, p.w, on.Across)+p.w/2 <= on.Usable
+// further is how far beyond the place of the last piece of a row that of one more lies.
+func (r row) further(p spotted, on Cloth) length.Length {
+	return apart(r.pieces[len(r.pieces)-1].right()+p.spot.X, on.Across)
 }
 
-// line lays a row into a strip, as far right as its first motif may lie, and tells what is left in it.
-func (l *Lay) line(items needs, r row, number int, on Cloth) (gaps []gap) {
+// takes tells that a row has room for one more piece wherever its first motif lies.
+func (r row) takes(p spotted, on Cloth) bool {
+	return on.Across+r.pieces[0].spot.X+r.ends+r.further(p, on)+p.right() <= on.Usable
+}
+
+// room is how far a row may lie from the left, up to a repeat.
+func (r row) room(on Cloth) length.Length {
+	return min(on.Across, on.Usable-r.pieces[0].spot.X-r.ends-r.pieces[len(r.pieces)-1].right())
+}
+
+// firstMotif is where a motif lies across the cloth while a row has to lie as far right as it may: the row that has
+// least room, so that the others can lie where their motifs are then.
+func firstMotif(rows []row, on Cloth) length.Length {
+	least := slices.MinFunc(rows, func(a, b row) int { return cmp.Compare(a.room(on), b.room(on)) })
+	return least.room(on) + least.pieces[0].spot.X
+}
+
+// line lays a row into a strip, as far right as a first motif may lie, and tells what is left in it.
+func (l *Lay) line(items needs, r row, number int, motif length.Length, on Cloth) (gaps []gap) {
 	s := &l.Strips[number-1]
-	first, last := r.pieces[0], r.pieces[len(r.pieces)-1]
-	// Alone in its row it lies wherever its motif is.
-	middle := min(on.Across, on.Usable-first.w/2-r.ends-last.w/2) + first.w/2
+	spot := r.room(on) + r.pieces[0].spot.X
+	if on.Across > 0 { // one with no room for a whole repeat lies wherever its motif is
+		if at := motif + (spot - motif).Floor(on.Across); at >= r.pieces[0].spot.X {
+			spot = at
+		}
+	}
 	leave := func(to length.Length) {
 		if s.Used > 0 && to > s.Used {
 			gaps = append(gaps, gap{Rect{s.Used, s.Y, to - s.Used, s.Height}, number})
@@ -126,11 +210,11 @@ func (l *Lay) line(items needs, r row, number int, on Cloth) (gaps []gap) {
 	}
 	for i, p := range r.pieces {
 		if i > 0 {
-			middle += apart(r.pieces[i-1].w, p.w, on.Across)
+			spot += apart(r.pieces[i-1].right()+p.spot.X, on.Across)
 		}
-		x := middle - p.w/2
+		x := spot - p.spot.X
 		leave(x)
-		l.Placed = append(l.Placed, Placed{Cut: items[p.item].Cut, X: x, Y: s.Y + (s.Height-p.h)/2,
+		l.Placed = append(l.Placed, Placed{Cut: items[p.item].Cut, X: x, Y: s.Y + r.above - p.spot.Y,
 			Width: p.w, Height: p.h, Strip: number, Column: i + 1})
 		s.Used = x + p.w
 	}

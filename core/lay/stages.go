@@ -213,7 +213,11 @@ func (n stages) sized(l Lay) Lay {
 		if p.Turned {
 			p.Width, p.Height = it.Height, it.Width
 		}
-		if it.Selvedge && p.X > 0 {
+		switch {
+		case it.Centred:
+			p.X += (p.Room.Width - p.Width) / 2
+			p.Y += (p.Room.Height - p.Height) / 2
+		case it.Selvedge && p.X > 0:
 			p.X += p.Room.Width - p.Width
 		}
 	}

@@ -791,6 +791,8 @@ type Cloth struct {
 	Upright bool `json:"upright,omitempty"`
 	// Repeat of the print, from motif to motif.
 	Repeat *Repeat `json:"repeat,omitempty"`
+	// Match cuts pieces of it that meet so that its print goes on over their seams.
+	Match bool `json:"match,omitempty"`
 	// Loft is how thick a cloth is that is quilted already, 0 to 2 in; 3 mm when absent.
 	Loft length.Length `json:"loft,omitempty"`
 	// Stretch is how far it can be pulled across, in percent of its width, 0 to 200.
@@ -814,7 +816,8 @@ type Cloth struct {
 	Swatch Swatch `json:"swatch,omitempty"`
 }
 
-// Repeat is how far it is from one motif of a print to the next.
+// Repeat is how far it is from one motif of a print to the next; 0 in a direction it does not repeat in, as
+// stripes along themselves.
 type Repeat struct {
 	Across length.Length `json:"across"`
 	Along  length.Length `json:"along"`

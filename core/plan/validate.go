@@ -746,6 +746,19 @@ func judgeMoney(v *Judge, path, what string, amount float64) {
 	}
 }
 
+// judgeRepeat checks how far it is from motif to motif: a print repeats one way at least, 0 the other.
+func judgeRepeat(v *Judge, path string, r *Repeat) {
+	if r == nil {
+		return
+	}
+	if r.Across != 0 || r.Along == 0 {
+		v.Between(path+"/across", "From motif to motif across", r.Across, length.Inch/4, largest)
+	}
+	if r.Along != 0 {
+		v.Between(path+"/along", "From motif to motif along the fabric", r.Along, length.Inch/4, largest)
+	}
+}
+
 // judgeStock checks what the cupboard says of a cloth beside its width.
 func judgeStock(v *Judge, path string, c Cloth) {
 	judgeMoney(v, path+"/price", "The price of a fabric", c.Price)
@@ -754,10 +767,7 @@ func judgeStock(v *Judge, path string, c Cloth) {
 		v.Stop(path+"/stretch", fmt.Sprintf("Fabric cannot stretch by %g%%.", c.Stretch),
 			"Type how much longer it can be pulled, in percent, from 0 to 200.")
 	}
-	if c.Repeat != nil {
-		v.Between(path+"/repeat/across", "From motif to motif across", c.Repeat.Across, length.Inch/4, largest)
-		v.Between(path+"/repeat/along", "From motif to motif along the fabric", c.Repeat.Along, length.Inch/4, largest)
-	}
+	judgeRepeat(v, path+"/repeat", c.Repeat)
 	for i, o := range c.Odd {
 		at := fmt.Sprintf("%s/odd/%d", path, i)
 		v.Size(at+"/width", "The width of an offcut", o.Width)

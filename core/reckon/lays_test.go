@@ -36,7 +36,7 @@ func TestAPanelCentredOnAMotifHasARepeatToFindIt(t *testing.T) {
 	r := reckon.Reckon(p, nil)
 	assert.NotContains(t, codes(r), "repeat-unknown")
 	panel := cut(t, r, "cut.piece:front.role:panel")
-	assert.True(t, panel.Centred)
+	assert.Equal(t, "a motif in its middle", panel.Motif)
 	n := clothOf(t, r, "A")
 	first, second := n.Lay.Strips[0].Height.NM, n.Lay.Strips[1].Height.NM
 	assert.Equal(t, []int64{int64(7 * in), panel.Height.NM}, []int64{first, second},
@@ -207,7 +207,7 @@ func TestSquaresOfBlocksAreCentredOnTheirMotif(t *testing.T) {
 	centred := map[string]bool{}
 	for _, c := range r.Cuts {
 		if c.Cloth == "A" && c.Piece == "front" && c.Layer == "outer" {
-			centred[c.Shape] = centred[c.Shape] || c.Centred
+			centred[c.Shape] = centred[c.Shape] || c.Motif != ""
 		}
 	}
 	assert.Equal(t, map[string]bool{"square": true, "half-square": false}, centred)

@@ -52,7 +52,7 @@ func TestSideWallsAreDecidedWithTheOthers(t *testing.T) {
 	centred := map[string]bool{}
 	for _, c := range r.Cuts {
 		if c.Cloth == "A" {
-			centred[c.Piece] = c.Centred
+			centred[c.Piece] = c.Motif != ""
 		}
 	}
 	assert.Equal(t, map[string]bool{"wall": true, "wall.side": true}, centred)

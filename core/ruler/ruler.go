@@ -74,7 +74,9 @@ func (m Move) Within() bool { return m.Kind == Out || m.Kind == Leave }
 type Cut struct {
 	Title         string
 	Width, Height length.Length
-	Done, Centred bool
+	Done          bool
+	// Motif says where on it a motif of the print lies; empty where it may lie anywhere.
+	Motif string
 	// Waits is what is measured before it is cut, in words; empty where it is cut now.
 	Waits string
 }

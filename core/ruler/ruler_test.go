@@ -148,8 +148,8 @@ func TestStripsAlikeLieOnEachOther(t *testing.T) {
 
 func TestMotifsAreFoundFirst(t *testing.T) {
 	on := lay.Cloth{Usable: 42 * in, Across: 4 * in, Along: 4 * in}
-	cuts := []ruler.Cut{{Title: "Patch", Width: 9 * in / 2, Height: 9 * in / 2, Centred: true}}
-	row := "Ruler to 4½″. Cut %d pieces out of strip %d, each round its motif: patch, 4½″ × 4½″."
+	cuts := []ruler.Cut{{Title: "Patch", Width: 9 * in / 2, Height: 9 * in / 2, Motif: "a motif in its middle"}}
+	row := "Ruler to 4½″. Cut %d pieces out of strip %d, each with a motif in its middle: patch, 4½″ × 4½″."
 	assert.Equal(t, []string{
 		"Square the end.",
 		"Ruler to 4″. Cut off up to that, just so much that the first motif lies in the middle of the next strip.",

@@ -73,9 +73,9 @@ func (s Speaker) Text(m Move) string {
 func (s Speaker) out(m Move) string {
 	only := m.Parts[0]
 	first := fmt.Sprintf("Cut %s off %s", pieces(m.Columns), strips(m.Strips))
-	if s.Cuts[only.Cut].Centred {
-		first = fmt.Sprintf("Cut %s out of %s, %s", pieces(m.Columns), strips(m.Strips),
-			either(m.Columns, "round its motif", "each round its motif"))
+	if motif := s.Cuts[only.Cut].Motif; motif != "" {
+		first = fmt.Sprintf("Cut %s out of %s, %s %s", pieces(m.Columns), strips(m.Strips),
+			either(m.Columns, "with", "each with"), motif)
 	}
 	if len(m.Parts) > 1 || only.Count > 1 {
 		var into []string

@@ -4,6 +4,7 @@ import (
 	"math"
 
 	"umschlag/core/answer"
+	"umschlag/core/cutting"
 	"umschlag/core/edging"
 	"umschlag/core/front"
 	"umschlag/core/lay"
@@ -19,7 +20,7 @@ func cuts(t *teller) {
 			Cloth: c.Cloth, Shape: c.Shape,
 			Width: t.l(c.Size.Width.Total()), Height: t.l(c.Size.Height.Total()), Count: c.Count, Total: c.Total,
 			Gives: c.Gives, Patches: c.Patches * t.Plan.Copies, Over: c.Over, As: c.Finished,
-			Waits: c.Waits, WaitsFor: waitsFor(c.Waits), Centred: c.Centred, Selvedge: c.Selvedge,
+			Waits: c.Waits, WaitsFor: waitsFor(c.Waits), Motif: cutting.Motif(t.Plan, c), Selvedge: c.Selvedge,
 			Spoiled: c.Spoiled, Done: c.Done}
 		if c.Line != nil {
 			out.Line = answer.Vertices(c.Line)
@@ -128,7 +129,7 @@ func moves(t *teller, c supply.Cloth, out *answer.ClothNeed) {
 	cuts := make([]ruler.Cut, len(t.List.Cuts))
 	for i, cut := range t.List.Cuts {
 		cuts[i] = ruler.Cut{Title: cut.Title, Width: cut.Size.Width.Total(), Height: cut.Size.Height.Total(),
-			Done: cut.Done, Centred: cut.Centred, Waits: waitsFor(cut.Waits)}
+			Done: cut.Done, Motif: cutting.Motif(t.Plan, cut), Waits: waitsFor(cut.Waits)}
 	}
 	var all [][]ruler.Move
 	for _, o := range c.Odd {

@@ -152,6 +152,11 @@ func Of(cuts *cutting.List, cupboard Cupboard, id string) []Cloth {
 
 // judgeCentred says where a face is to be centred on motifs nobody measured.
 func (o order) judgeCentred() {
+	for _, letter := range slices.Sorted(maps.Keys(o.Plan.Cloths)) {
+		if c, _ := o.Plan.Cloth(letter); c.Match && c.Repeat == nil {
+			o.repeatUnknown(letter, "The print of %s is to go on over seams, and nobody said how far it is from one motif to the next.")
+		}
+	}
 	for _, name := range slices.Sorted(maps.Keys(o.Plan.Pieces)) {
 		face := o.Plan.Piece(name).Face
 		if face == nil || !face.Centred {
@@ -164,11 +169,14 @@ func (o order) judgeCentred() {
 				func(letter string) bool { c, _ := o.Plan.Cloth(letter); return c.Repeat != nil }) {
 			continue
 		}
-		c, _ := o.Plan.Cloth(letters[0])
-		o.Found.Add(finding.Warn, "repeat-unknown", finding.Path("cloths", letters[0], "repeat"),
-			fmt.Sprintf("Pieces of %s are to be centred on its motif, and nobody said how far it is from one to the next.", c.Name),
-			"Measure from the middle of a motif to the middle of the next, across and along, and say it with the fabric.")
+		o.repeatUnknown(letters[0], "Pieces of %s are to be centred on its motif, and nobody said how far it is from one to the next.")
 	}
+}
+
+func (o order) repeatUnknown(letter, says string) {
+	c, _ := o.Plan.Cloth(letter)
+	o.Found.Add(finding.Warn, "repeat-unknown", finding.Path("cloths", letter, "repeat"), fmt.Sprintf(says, c.Name),
+		"Measure from the middle of a motif to the middle of the next, across and along, and say it with the fabric; 0 where it does not repeat that way.")
 }
 
 // On is a cloth as it is laid on.

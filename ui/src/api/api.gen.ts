@@ -741,10 +741,10 @@ path?: string
 mirrored?: boolean
 inset?: number
 /**
- * Centred tells that a motif of the print lies in its middle, Selvedge that one of its
- * edges is a selvedge.
+ * Motif says where on it a motif of the print lies; absent where it may lie anywhere. Selvedge tells that one of
+ * its edges is a selvedge.
  */
-centred?: boolean
+motif?: string
 selvedge?: boolean
 /**
  * Waits names the gate this cut follows; empty when it can be cut now.

@@ -1190,6 +1190,10 @@ print?: ("plain" | "all-over" | "two-way" | "one-way")
 upright?: boolean
 repeat?: Repeat
 /**
+ * Match cuts pieces of it that meet so that its print goes on over their seams.
+ */
+match?: boolean
+/**
  * Loft is how thick a cloth is that is quilted already, 0 to 2 in; 3 mm when absent.
  */
 loft?: (string | number)

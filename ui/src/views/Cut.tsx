@@ -333,11 +333,11 @@ const together = (cut: CutData) => (cut.gives ?? 1) > 1 && cut.patches !== undef
 /** What is done with a piece after it is cut with the ruler; null where nothing is. */
 export function howCut(cut: CutData): React.ReactNode {
   const how = shaped(cut);
-  if (how === null && !cut.centred && !cut.selvedge) return null;
+  if (how === null && !cut.motif && !cut.selvedge) return null;
   return (
     <>
       {how}
-      {cut.centred && ", a motif in its middle"}
+      {cut.motif && `, ${cut.motif}`}
       {cut.selvedge && ", one edge on a selvedge"}
     </>
   );

@@ -1,0 +1,148 @@
+package reckon_test
+
+import (
+	"slices"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"umschlag/core/answer"
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/reckon"
+)
+
+// striped is a cushion of one striped fabric, matched over its seams.
+func striped(back plan.Back, across, along length.Length) plan.Plan {
+	p := cushionOf(length.Inches, 16*in, 16*in)
+	p.Cloths = map[string]plan.Cloth{"A": {Name: "harbour stripe", Print: plan.TwoWay, Match: true,
+		Repeat: &plan.Repeat{Across: across, Along: along}}}
+	p.Pieces = map[string]plan.Piece{"front": {Face: &plan.Face{Kind: plan.PlainFace, Cloth: "A"}}}
+	p.Back = back
+	return p
+}
+
+// middles are where the middle of the cover would lie on the fabric, for every piece that is laid out: told by its edges.
+func middles(t *testing.T, r answer.Reckoning, letter string) map[string][][2]int64 {
+	t.Helper()
+	front := cut(t, r, "cut.piece:front.role:panel")
+	whole, seen := front.Width.NM, map[string]int{}
+	out := map[string][][2]int64{}
+	for _, at := range clothOf(t, r, letter).Lay.Placed {
+		c := r.Cuts[at.Cut]
+		x := at.X.NM + c.Width.NM/2
+		if c.Piece == "back" {
+			var labels []string
+			for _, lie := range r.Back.Lies {
+				if lie.Cut == c.ID {
+					labels = append(labels, lie.Label)
+				}
+			}
+			require.NotEmpty(t, labels)
+			slices.Sort(labels) // the left one is told first
+			switch labels[seen[c.ID]%len(labels)] {
+			case "left": // its left edge is that of the front
+				x = at.X.NM + whole/2
+			case "right":
+				x = at.X.NM + c.Width.NM - whole/2
+			}
+			seen[c.ID]++
+		}
+		out[c.Piece] = append(out[c.Piece], [2]int64{x, at.Y.NM + c.Height.NM/2})
+	}
+	return out
+}
+
+// On every piece the print lies as it does on the others: seen from the middle of the cover.
+func TestAPrintGoesOnFromPieceToPiece(t *testing.T) {
+	backs := map[string]plan.Back{
+		"two alike": {Kind: plan.Envelope, Hem: []length.Length{in / 2, in / 2}},
+		"of widths": {Kind: plan.Envelope, Hem: []length.Length{in / 2},
+			Panels: plan.Panels{Widths: []length.Length{9 * in, 14 * in}}},
+		"with bands": {Kind: "lapped", Band: in, Tape: in * 3 / 4},
+		"a zip":      {Kind: "zip", Flap: in},
+		"left first": {Kind: "zip", Flap: in, Outer: plan.LeftSide},
+		"sewn shut":  {Kind: "sewn"},
+	}
+	for name, back := range backs {
+		for _, repeat := range [][2]length.Length{{3 * in, 5 * in}, {0, 7 * in / 2}, {5 * in / 2, 0}} {
+			p := striped(back, repeat[0], repeat[1])
+			p.Copies = 2
+			r := reckon.Reckon(p, nil)
+			require.NotNil(t, r.Back, "%s: %v", name, codes(r))
+			var first *[2]int64
+			found := middles(t, r, "A")
+			assert.Len(t, found, 2, name)
+			for piece, all := range found {
+				for _, at := range all {
+					if first == nil {
+						first = &at
+					}
+					for way, by := range repeat {
+						if by > 0 {
+							assert.Zero(t, (at[way]-first[way])%int64(by), "%s: %s lies beside its print", name, piece)
+						}
+					}
+				}
+			}
+		}
+	}
+}
+
+// A pocket of the fabric of its panel is cut so that the print goes on over it: the middle of the panel lies beside
+// the pocket as it does beside the panel itself.
+func TestAPocketHasThePrintUnderIt(t *testing.T) {
+	for _, style := range []plan.PocketStyle{plan.FlatPocket, plan.FoldedPocket} {
+		p := striped(plan.Back{Kind: "sewn"}, 3*in, 5*in)
+		p.Fittings = []plan.Fitting{{Kind: "pocket", On: "front", Width: 5 * in, Height: 6 * in, Style: style,
+			At: plan.At{Left: new(2 * in), Top: new(3 * in)}}}
+		r := reckon.Reckon(p, nil)
+		var panel, pocket *answer.Placed
+		for _, at := range clothOf(t, r, "A").Lay.Placed {
+			switch r.Cuts[at.Cut].About.Role {
+			case "panel":
+				panel = &at
+			case "fitting-part":
+				pocket = &at
+			}
+		}
+		require.NotNil(t, pocket, codes(r))
+		seam := int64(p.Settle().Cover.Seam)
+		wide, high := panel.Width.NM-2*seam, panel.Height.NM-2*seam // finished
+		top := pocket.Y.NM + int64(in) // the hem at its top
+		if style == plan.FoldedPocket {
+			top = pocket.Y.NM + pocket.Height.NM/2 // the fold
+		}
+		x := pocket.X.NM + seam + wide/2 - int64(2*in)
+		y := top + high/2 - int64(3*in)
+		assert.Zero(t, (x-panel.X.NM-panel.Width.NM/2)%int64(3*in), style)
+		assert.Zero(t, (y-panel.Y.NM-panel.Height.NM/2)%int64(5*in), style)
+	}
+}
+
+// What lies at a selvedge, or is joined from strips, lies as it comes, and that is said.
+func TestWhatCannotBeMatchedIsSaid(t *testing.T) {
+	r := reckon.Reckon(striped(plan.Back{Kind: plan.Envelope}, 3*in, 5*in), nil)
+	assert.Contains(t, codes(r), "print-unmatched")
+	assert.Empty(t, cut(t, r, "cut.piece:back.role:closure-panel").Motif)
+	r = reckon.Reckon(striped(plan.Back{Kind: "sewn"}, 3*in, 5*in), nil)
+	assert.NotContains(t, codes(r), "print-unmatched")
+	p := striped(plan.Back{Kind: "sewn"}, 3*in, 5*in)
+	p.Cloths["A"] = plan.Cloth{Name: "harbour stripe", Match: true}
+	assert.Contains(t, codes(reckon.Reckon(p, nil)), "repeat-unknown")
+}
+
+// Where a motif lies is told from the middle of a piece, as near as the print repeats.
+func TestWhereAMotifLiesIsSaid(t *testing.T) {
+	hem := []length.Length{in / 2, in / 2}
+	for repeat, says := range map[[2]length.Length]string{
+		{3 * in, 5 * in}: "a motif ⅜″ left of its middle on the left one, as far on its other side on the right one",
+		{3 * in, 0}:      "a motif ⅜″ left of the middle of its width on the left one, as far on its other side on the right one",
+		{0, 5 * in}:      "a motif in the middle of its height",
+	} {
+		r := reckon.Reckon(striped(plan.Back{Kind: plan.Envelope, Hem: hem}, repeat[0], repeat[1]), nil)
+		back := cut(t, r, "cut.piece:back.role:closure-panel")
+		assert.Equal(t, says, back.Motif, "%d wide of %d", back.Width.NM, cut(t, r, "cut.piece:front.role:panel").Width.NM)
+	}
+}
