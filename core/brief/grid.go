@@ -214,16 +214,7 @@ func order(f *FaceTeller) {
 	if !face.Order.Kind.Mixed() {
 		return
 	}
-	f.Say(" ")
-	f.Press(Press{ID: f.id("seed"), Says: "mix again"}, func(m *Moving) {
-		f.change(m, func(face *plan.Face) { face.Seed++ })
-	})
-	if n := len(face.Keep); n > 0 {
-		f.Say(fmt.Sprintf(", %d kept ", n))
-		f.Press(Press{ID: f.id("keep"), Says: "let all go"}, func(m *Moving) {
-			f.change(m, func(face *plan.Face) { face.Keep = nil })
-		})
-	}
+	mixing(f)
 }
 
 // sash tells of strips between the patches, with posts where they meet or without.

@@ -174,7 +174,7 @@ func (l *List) Strips(may bool, seam length.Length, c Cut) (id string, n int) {
 	c.Title = fmt.Sprintf("%s, %s from %d", c.Title, how, n)
 	if c.Centred {
 		c.Centred = false
-		l.unmatched(c, "is joined", "Choose a wider fabric for it.")
+		unmatched(l, c, "is joined", "Choose a wider fabric for it.")
 	}
 	c.Count *= n
 	return l.Add(c), n

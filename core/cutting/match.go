@@ -59,7 +59,7 @@ func (l *List) onMotif(c *Cut, off lay.Offset, opposite bool) {
 		return
 	}
 	if c.Selvedge {
-		l.unmatched(*c, "has an edge on a selvedge", "Hem it instead, and it is cut where the print matches.")
+		unmatched(l, *c, "has an edge on a selvedge", "Hem it instead, and it is cut where the print matches.")
 		return
 	}
 	described, _ := l.Plan.Cloth(c.Cloth)
@@ -69,7 +69,7 @@ func (l *List) onMotif(c *Cut, off lay.Offset, opposite bool) {
 }
 
 // unmatched finds a cut of a matched cloth that cannot be cut where its print would go on.
-func (l *List) unmatched(c Cut, why, remedy string) {
+func unmatched(l *List, c Cut, why, remedy string) {
 	described, _ := l.Plan.Cloth(c.Cloth)
 	l.Found.Add(finding.Note, "print-unmatched", c.At,
 		fmt.Sprintf("%s %s: the print of %s does not go on over its seams.", c.Title, why, described.Name), remedy)

@@ -72,7 +72,8 @@ func fill(f plan.Face, pick func(r, c int, done [][]string) string) [][]string {
 }
 
 // scrap mixes the cloths by the seed, nothing like its neighbour to the left
-// or above, and each cloth about as often as any other. Patches that are kept stay.
+// or above, each cloth about as often as any other or as the face says, light and dark in turn where it says so.
+// Patches that are kept stay.
 // Straight, two neighbours forbid at most two cloths, and with two cloths they forbid
 // the same one; where patches are kept, or on point, a like neighbour can be left over,
 // which is said.
@@ -99,8 +100,43 @@ type mixer struct {
 	alike  bool
 }
 
-// pick takes the cloth that was used least, with some chance in it, among those that
-// no neighbour has.
+// share is how often a cloth is drawn against one of the middle.
+func (m *mixer) share(cloth string) float64 {
+	if m.face.Mix == nil || len(m.face.Mix.Often) == 0 {
+		return 1
+	}
+	all := 0
+	for _, c := range m.cloths {
+		all += max(1, m.face.Mix.Often[c])
+	}
+	return float64(max(1, m.face.Mix.Often[cloth])*len(m.cloths)) / float64(all)
+}
+
+// suits are the cloths that no neighbour has: of those the light or the dark ones where they lie in turn, and there
+// are any.
+func (m *mixer) suits(r, c int, near map[string]bool) []string {
+	var all, own []string
+	turn := (r + c) % 2
+	if m.face.Set == plan.OnPoint {
+		turn = r % 2
+	}
+	for _, cloth := range m.cloths {
+		if near[cloth] {
+			continue
+		}
+		all = append(all, cloth)
+		if m.face.Mix != nil && slices.Contains(m.face.Mix.Dark, cloth) == (turn == 1) {
+			own = append(own, cloth)
+		}
+	}
+	if m.face.Mix == nil || len(m.face.Mix.Dark) == 0 || len(own) == 0 {
+		return all
+	}
+	return own
+}
+
+// pick takes the cloth that was used least for its share, with some chance in it, among those that
+// suit.
 func (m *mixer) pick(r, c int, done [][]string) string {
 	near := m.neighbours(r, c, done)
 	if kept, ok := m.face.Kept(r+1, c+1); ok {
@@ -109,11 +145,8 @@ func (m *mixer) pick(r, c int, done [][]string) string {
 		return kept
 	}
 	best, score := "", 0.0
-	for _, cloth := range m.cloths {
-		if near[cloth] {
-			continue
-		}
-		if s := float64(m.used[cloth]) + 1.5*m.random.Float64(); best == "" || s < score {
+	for _, cloth := range m.suits(r, c, near) {
+		if s := (float64(m.used[cloth]) + 1.5*m.random.Float64()) / m.share(cloth); best == "" || s < score {
 			best, score = cloth, s
 		}
 	}

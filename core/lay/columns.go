@@ -351,6 +351,10 @@ func fullest(columns []column, room, step length.Length) []int {
 	if places <= 0 {
 		return chosen
 	}
+	if len(columns) == 1 {
+		chosen[0] = min(columns[0].n, places/int((columns[0].width+step-1)/step))
+		return chosen
+	}
 	best := make([]float64, places+1)
 	taken := make([][]int32, len(columns))
 	for i, c := range columns {

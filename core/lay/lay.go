@@ -299,7 +299,7 @@ func rotary(items needs, usable length.Length) Lay {
 			best = l
 		}
 	case pieces <= mostSought:
-		if l, _, _ := quick.search(items, usable, best, nil); l.Better(best) {
+		if l := newSearcher(items, usable, nil).whole(quick, best); l.Better(best) {
 			best = l
 		}
 	}

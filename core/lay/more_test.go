@@ -109,10 +109,9 @@ func onMotifs(items []lay.Item, on lay.Cloth, l lay.Lay) error {
 		if first == nil {
 			first = &at
 		}
-		for way, by := range map[[2]length.Length]length.Length{{at.X - first.X, 0}: on.Across, {at.Y - first.Y, 1}: on.Along} {
-			if by > 0 && way[0]%by != 0 {
-				return fmt.Errorf("a piece of cut %d lies %d beside its motif", p.Cut, way[0]%by)
-			}
+		beside := on.Nearest(lay.Offset{X: at.X - first.X, Y: at.Y - first.Y})
+		if beside != (lay.Offset{}) {
+			return fmt.Errorf("a piece of cut %d lies %v beside its motif", p.Cut, beside)
 		}
 	}
 	return nil
@@ -387,7 +386,7 @@ func TestASearchIsNeverWorseAndEndsWhenTold(t *testing.T) {
 		return f.Round < 3
 	})
 	require.NoError(t, check(items, nil, found.Lay))
-	assert.True(t, found.Way.Valid())
+	assert.True(t, len(found.Way) > 0)
 	assert.Less(t, found.Lay.Length, before.Length)
 	assert.Equal(t, []int{1, 2, 3}, rounds)
 	assert.Equal(t, found.Lay, lay.Along(items, on, found.Way), "the way leads to the same lay")
@@ -405,14 +404,67 @@ func TestASearchIsNeverWorseAndEndsWhenTold(t *testing.T) {
 func TestAWayOfOtherPiecesStillLaysThese(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		items, on := drawn(t)
-		way := lay.Way(rapid.SliceOfN(rapid.IntRange(0, 127), 0, 12).Draw(t, "way"))
-		require.True(t, way.Valid())
+		way := lay.Way(rapid.SliceOfN(rapid.OneOf(rapid.IntRange(0, 5), rapid.IntRange(0, 132)), 0, 24).Draw(t, "way"))
 		l := lay.Along(items, on, way)
 		_, left := lay.Of(items, on)
 		require.NoError(t, check(items, left, l))
 	})
-	assert.False(t, lay.Way{-1}.Valid())
-	assert.False(t, lay.Way{128}.Valid())
+}
+
+// A way that was written down leads back to the lay, and of a way that is cut off, or of which a number was changed, as
+// much is laid as still fits.
+func TestAWayLeadsBack(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		items, on := drawn(t)
+		_, left := lay.Of(items, on)
+		found := lay.Search(items, on, func(f lay.Found) bool { return f.Round < 2 })
+		if found.Way == nil {
+			return
+		}
+		require.Equal(t, found.Lay, lay.Along(items, on, found.Way))
+		cut := rapid.IntRange(0, len(found.Way)-1).Draw(t, "at")
+		require.NoError(t, check(items, left, lay.Along(items, on, found.Way[:cut])))
+		found.Way[cut] += rapid.IntRange(-3, 3).Draw(t, "by")
+		require.NoError(t, check(items, left, lay.Along(items, on, found.Way)))
+	})
+}
+
+// A strip that is taken as it was written wants as many pieces as there are, of one width and time in a column, turned
+// where they may be, on the width there is.
+func TestWhatAWaySaysIsTried(t *testing.T) {
+	on := lay.Cloth{Usable: 10 * in}
+	items := []lay.Item{{Cut: 7, Width: 4 * in, Height: 2 * in, Count: 4}, {Cut: 8, Width: 5 * in, Height: in, Count: 2,
+		MayTurn: true}}
+	for name, c := range map[string]struct {
+		way   lay.Way
+		first length.Length
+		wants []int
+	}{
+		"as it says":          {lay.Way{129, 1, 1, 0, 2}, 4 * in, []int{7, 7}},
+		"two alike":           {lay.Way{129, 2, 1, 0, 1}, 2 * in, []int{7}},
+		"turned":              {lay.Way{130, 1, 1, 3, 1, 1, 0, 1}, 5 * in, []int{8, 7}},
+		"turned that may not": {lay.Way{129, 1, 1, 1, 1}, 0, nil},
+		"more than there are": {lay.Way{129, 3, 1, 0, 2}, 0, nil},
+		"of two widths":       {lay.Way{129, 1, 2, 0, 1, 2, 1}, 0, nil},
+		"too wide":            {lay.Way{131, 1, 1, 0, 1, 1, 0, 1, 1, 0, 1}, 0, nil},
+		"of nothing":          {lay.Way{128, 1}, 0, nil},
+		"no such item":        {lay.Way{129, 1, 1, 4, 1}, 0, nil},
+	} {
+		l := lay.Along(items, on, c.way)
+		require.NoError(t, check(items, nil, l), name)
+		if c.wants == nil {
+			assert.Equal(t, lay.Along(items, on, nil), l, name)
+			continue
+		}
+		var first []int
+		for _, p := range l.Placed {
+			if p.Strip == 1 {
+				first = append(first, p.Cut)
+			}
+		}
+		assert.Equal(t, c.wants, first, name)
+		assert.Equal(t, c.first, l.Strips[0].Height, name)
+	}
 }
 
 // BenchmarkManyOddPieces lays a hundred pieces with a cupboard full of offcuts of sixty

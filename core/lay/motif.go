@@ -129,7 +129,9 @@ func (it Item) spots(item int, on Cloth) []spotted {
 }
 
 // Nearest is an offset less whole repeats of the print, as small as it gets either way.
-func (on Cloth) Nearest(off Offset) Offset { return Offset{phase(off.X, on.Across), phase(off.Y, on.Along)} }
+func (on Cloth) Nearest(off Offset) Offset {
+	return Offset{phase(off.X, on.Across), phase(off.Y, on.Along)}
+}
 
 // phase is a distance less whole repeats, as small as it gets either way; none where nothing repeats.
 func phase(off, repeat length.Length) length.Length {

@@ -79,7 +79,7 @@ type Costs struct {
 
 // Sought is how a shorter lay was found.
 type Sought struct {
-	// Way is the choice made for each strip from the squared end on, 0 to 127.
+	// Way is the lay in numbers, strip by strip from the squared end on, as core/lay writes it.
 	Way []int `json:"way" jsonschema:"required"`
 }
 
@@ -371,6 +371,8 @@ type Face struct {
 	Seed int `json:"seed,omitempty"`
 	// Keep is patches that stay as they are when the scrap order is mixed again.
 	Keep []Kept `json:"keep,omitempty"`
+	// Mix is what the scrap order minds beside its neighbours.
+	Mix *Mix `json:"mix,omitempty"`
 	// Colourways are the same face in other cloths, kept side by side with it.
 	Colourways []Colourway `json:"colourways,omitempty"`
 	// Sash between the patches.
@@ -453,6 +455,14 @@ type Kept struct {
 	Row    int    `json:"row"`
 	Column int    `json:"column"`
 	Cloth  string `json:"cloth"`
+}
+
+// Mix is what a scrap order minds beside its neighbours.
+type Mix struct {
+	// Often is how often each cloth is drawn against the others, by its letter, 1 to 99; all alike when absent.
+	Often map[string]int `json:"often,omitempty"`
+	// Dark are the letters of the cloths that lie beside the others in turn: dark beside light.
+	Dark []string `json:"dark,omitempty"`
 }
 
 // Colourway is a face in other cloths, under a name.

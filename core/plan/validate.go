@@ -75,8 +75,8 @@ func (p Plan) Validate() finding.List {
 	judgeMoney(v, "/costs/other", "Other costs", p.Costs.Other)
 	for _, letter := range slices.Sorted(maps.Keys(p.Lays)) {
 		if slices.ContainsFunc(p.Lays[letter].Way,
-			func(choice int) bool { return choice < 0 || choice > mostChoices }) ||
-			len(p.Lays[letter].Way) > mostStrips {
+			func(choice int) bool { return choice < 0 || choice > mostNumber }) ||
+			len(p.Lays[letter].Way) > mostNumbers {
 			v.Stop(finding.Path("lays", letter, "way"), "No search finds a cutting layout that way.",
 				"Remove it, and look for a shorter cutting layout again.")
 		}
@@ -179,10 +179,10 @@ const mostNote = 2000
 // mostMinutes of work on one cover: a hundred hours.
 const mostMinutes = 6000
 
-// mostStrips of a lay, and mostChoices the largest number of a choice for one.
+// mostNumbers of the way to a lay, and mostNumber the largest of them.
 const (
-	mostStrips  = 2000
-	mostChoices = 127
+	mostNumbers = 20_000
+	mostNumber  = 1 << 20
 )
 
 // mostSpoiled of one cut.
@@ -384,6 +384,7 @@ func judgeGrid(v *Judge, path string, f Face) {
 	judgeSash(v, path+"/sash", f.Sash)
 	v.rows(path, f)
 	v.keep(path, f)
+	v.mix(path+"/mix", f.Mix)
 }
 
 func judgeWindows(v *Judge, path string, f Face) {
@@ -572,6 +573,19 @@ func (v *Judge) keep(path string, f Face) {
 		}
 	}
 }
+
+// mix checks how often cloths are drawn.
+func (v *Judge) mix(path string, m *Mix) {
+	if m == nil {
+		return
+	}
+	for _, letter := range slices.Sorted(maps.Keys(m.Often)) {
+		v.Count(path+"/often/"+letter, "How often a fabric is drawn", m.Often[letter], 1, mostOften)
+	}
+}
+
+// mostOften is how often one cloth may be drawn against another.
+const mostOften = 99
 
 // rows checks an order that is written out against the grid.
 func (v *Judge) rows(path string, f Face) {

@@ -299,7 +299,7 @@ func (r *run) back(piece cover.Piece, top panel.Panel, m fit.Panel) (back.Back, 
 	}
 	out.Chains = r.List.Back(cutting.Backing{Piece: piece, Decided: q, Path: path, Cloth: out.Cloth, Back: b,
 		Across: cut.Width.Total(),
-		Most: most(order, top, out.Spare), Waits: out.Waits, Off: len(m.Remedies) > 0, Samples: r.Samples})
+		Most:   most(order, top, out.Spare), Waits: out.Waits, Off: len(m.Remedies) > 0, Samples: r.Samples})
 	for _, n := range b.Notions {
 		r.thing(n.What, n.Length)
 	}

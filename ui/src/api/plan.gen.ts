@@ -302,6 +302,7 @@ seed?: number
  * Keep is patches that stay as they are when the scrap order is mixed again.
  */
 keep?: Kept[]
+mix?: Mix
 /**
  * Colourways are the same face in other cloths, kept side by side with it.
  */
@@ -381,6 +382,18 @@ row?: number
 column?: number
 cloth?: string
 }
+export interface Mix {
+/**
+ * Often is how often each cloth is drawn against the others, by its letter, 1 to 99; all alike when absent.
+ */
+often?: {
+[k: string]: number
+}
+/**
+ * Dark are the letters of the cloths that lie beside the others in turn: dark beside light.
+ */
+dark?: string[]
+}
 /**
  * Colourway is a face in other cloths, under a name.
  */
@@ -448,6 +461,7 @@ seed?: number
  * Keep is patches that stay as they are when the scrap order is mixed again.
  */
 keep?: Kept[]
+mix?: Mix
 /**
  * Colourways are the same face in other cloths, kept side by side with it.
  */
@@ -1561,7 +1575,7 @@ other?: number
  */
 export interface Sought {
 /**
- * Way is the choice made for each strip from the squared end on, 0 to 127.
+ * Way is the lay in numbers, strip by strip from the squared end on, as core/lay writes it.
  */
 way: number[]
 }
