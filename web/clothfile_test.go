@@ -18,7 +18,7 @@ func TestTheCupboardGoesOutAndInAsATable(t *testing.T) {
 	require.Equal(t, 200, w.Code)
 	table := w.Body.String()
 	assert.True(t, strings.HasPrefix(table,
-		"name,width,usable,print,have,kind,odd,shrink,stretch,prewashed,upright,price,per,repeat across,repeat along,"+
+		"name,width,usable,print,have,kind,odd,shrink,stretch,prewashed,match,upright,price,per,sold,repeat across,repeat along,"+
 			"motif,ground,ink,weight,backing\r\n"))
 	var view web.ClothFileView
 	call(t, h, "POST", "/api/v1/cloths/table?take=yes", table, &view)

@@ -227,7 +227,7 @@ func (sh shop) shoppingCloth(c shopping.Cloth) ShoppingCloth {
 		out.Have = &have
 	}
 	if c.Buy > 0 {
-		out.BuyText = sh.style().Yards(c.Buy)
+		out.BuyText = c.As.Says(c.Count, sh.style())
 	}
 	if c.Cost > 0 {
 		out.Cost = sh.money(c.Cost)

@@ -115,7 +115,7 @@ func (r Reckoning) Wants(p plan.Plan, title string) []shopping.Want {
 		}
 		c, _ := p.Cloth(n.Cloth)
 		w := shopping.Want{Plan: title, Cloth: n.Name, Need: length.Length(n.Need.NM), From: shopping.Shop,
-			Price: c.Price, Per: c.Per}
+			Price: c.Price, Per: c.Per, Sold: c.Sold, Pieces: n.Pieces}
 		for _, o := range n.Odd {
 			w.Odd += o.Count
 		}

@@ -586,9 +586,11 @@ type ClothNeed struct {
 	Length L      `json:"length"`
 	// Need adds squaring and shrinkage to the length of the lay.
 	Need L `json:"need"`
-	// Buy is the need as it is sold, 0 when there is enough.
+	// Buy is the need as it is sold, 0 when there is enough; Pieces how many panels or quarters that is, 0 of what is
+	// sold by a length.
 	Buy     L      `json:"buy"`
 	BuyText string `json:"buy_text"`
+	Pieces  int    `json:"pieces,omitempty"`
 	// Have is what there is; absent when nobody said.
 	Have  *L  `json:"have,omitempty"`
 	Short L   `json:"short"`

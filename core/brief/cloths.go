@@ -5,6 +5,7 @@ import (
 	"maps"
 	"slices"
 
+	"umschlag/core/length"
 	"umschlag/core/plan"
 )
 
@@ -114,6 +115,7 @@ func cloth(t *Teller, letter, name string, shelf []Option) {
 		t.Widget("colours", letter)
 	}
 	printing(t, letter, called)
+	selling(t, letter, called)
 	t.Widget("used", letter)
 	if !plan.Used(t.plan)[letter] {
 		t.Press(Press{ID: at + "#off", Says: "Remove it", Label: "Remove " + called},
@@ -145,6 +147,73 @@ func printing(t *Teller, letter, called string) {
 		t.Say(" apart across and ")
 		motif(t, letter, "along", "Motif to motif along, "+called)
 		t.Say(" along")
+	}
+}
+
+// steps are the lengths that cloth is sold by beside the usual one, by the keys of their choice.
+func steps(unit length.Unit) (usual string, keys []string, lengths map[string]length.Length, says map[string]string) {
+	if unit == length.Inches {
+		return "by the ⅛ yard", []string{"quarters", "halves", "wholes"},
+			map[string]length.Length{"quarters": 9 * length.Inch, "halves": 18 * length.Inch, "wholes": length.Yard},
+			map[string]string{"quarters": "by the ¼ yard", "halves": "by the ½ yard", "wholes": "by the yard"}
+	}
+	return "by 10 cm", []string{"quarters", "halves", "wholes"},
+		map[string]length.Length{"quarters": 25 * length.Centimetre, "halves": 50 * length.Centimetre,
+			"wholes": length.Metre},
+		map[string]string{"quarters": "by 25 cm", "halves": "by the half metre", "wholes": "by the metre"}
+}
+
+// begunAt is what a bolt or a panel measures until it is said.
+func begunAt(by plan.SoldBy, unit length.Unit) length.Length {
+	inches := unit == length.Inches
+	switch {
+	case by == plan.ByBolt && inches:
+		return 10 * length.Yard
+	case by == plan.ByBolt:
+		return 10 * length.Metre
+	case inches:
+		return 24 * length.Inch
+	}
+	return 60 * length.Centimetre
+}
+
+// selling tells how the shop sells it.
+func selling(t *Teller, letter, called string) {
+	at, c := path("cloths", letter), t.plan.Cloths[letter]
+	usual, keys, lengths, says := steps(t.plan.Units)
+	options, now := []Option{{Says: usual}}, ""
+	for _, key := range keys {
+		options = append(options, Option{Key: key, Says: says[key]})
+		if s := c.Sold; s != nil && s.By == plan.ByLength && s.Length == lengths[key] {
+			now = key
+		}
+	}
+	options = append(options, Option{Key: string(plan.ByBolt), Says: "in whole bolts"},
+		Option{Key: string(plan.ByPanel), Says: "in panels"}, Option{Key: string(plan.ByQuarter), Says: "in quarters"})
+	if s := c.Sold; s != nil && now == "" {
+		if now = string(s.By); s.By == plan.ByLength {
+			options = append(options, Option{Key: now, Says: "by " + t.plan.Style().Text(s.Length)})
+		}
+	}
+	t.Say(", sold ")
+	t.Choose(Choice{ID: at + "/sold", Label: "How " + called + " is sold", Now: now, Options: options},
+		func(m *Moving, key string) {
+			c := m.Plan.Cloths[letter]
+			switch by := plan.SoldBy(key); {
+			case key == "":
+				c.Sold = nil
+			case lengths[key] > 0:
+				c.Sold = &plan.Sold{By: plan.ByLength, Length: lengths[key]}
+			case by == plan.ByQuarter:
+				c.Sold = &plan.Sold{By: by}
+			case by != plan.ByLength:
+				c.Sold = &plan.Sold{By: by, Length: begunAt(by, m.Plan.Units)}
+			}
+			m.cloth(letter, c)
+		})
+	if s := c.Sold; s != nil && (s.By == plan.ByBolt || s.By == plan.ByPanel) {
+		t.Say(" of ")
+		t.Length(at+"/sold/length", "Length of one, "+called)
 	}
 }
 

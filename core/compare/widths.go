@@ -3,11 +3,11 @@ package compare
 import (
 	"maps"
 
-	"umschlag/core/cutting"
 	"umschlag/core/lay"
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
+	"umschlag/core/sold"
 	"umschlag/core/supply"
 )
 
@@ -38,23 +38,13 @@ func times(unit length.Length, counts ...int) []length.Length {
 	return out
 }
 
-// quarter is a quarter of a yard or a metre that is cut half as wide and twice as long. Common practice.
-func quarter(unit length.Unit) lay.Odd {
-	if unit == length.Inches {
-		return lay.Odd{Width: 22 * length.Inch, Length: 18 * length.Inch}
-	}
-	return lay.Odd{Width: 55 * length.Centimetre, Length: 50 * length.Centimetre}
-}
-
-// mostQuarters is the most that are asked for in the place of a length.
-const mostQuarters = 12
-
 // SoldAs tells what a plan takes of the cloth of a letter in other widths, and how many quarters do. A width it does
 // not fit on is left out. It reports false where the plan cannot be cut, or takes none of it.
 func SoldAs(p plan.Plan, w *reckon.Workshop, letter string) ([]Sold, bool) {
 	settled := p.Settle()
 	now, _ := settled.Cloth(letter)
 	var out []Sold
+	by := sold.How(nil, p.Units)
 	made := reckon.Make(with(p, letter, *now.Width), w)
 	if made.Findings.Stopped() || len(made.List.Of(letter)) == 0 {
 		return nil, false
@@ -65,11 +55,12 @@ func SoldAs(p plan.Plan, w *reckon.Workshop, letter string) ([]Sold, bool) {
 		}
 		other := reckon.Make(with(p, letter, width), w)
 		if need, ok := needOf(other.Cloths, letter); ok && !other.Findings.Stopped() {
-			out = append(out, Sold{Width: width, Need: need, Buy: lay.Buy(need, p.Units)})
+			out = append(out, Sold{Width: width, Need: need, Buy: by.Each.Times(by.Count(need))})
 		}
 	}
-	if n, ok := quarters(made.List, letter, now, quarter(p.Units)); ok {
-		out = append(out, Sold{Quarters: n, Quarter: quarter(p.Units)})
+	in := sold.How(&plan.Sold{By: plan.ByQuarter}, p.Units)
+	if n, ok := in.Pieces(made.List.Of(letter), supply.On(now)); ok {
+		out = append(out, Sold{Quarters: n, Quarter: sold.Quarter(p.Units)})
 	}
 	return out, true
 }
@@ -90,23 +81,6 @@ func needOf(cloths []supply.Cloth, letter string) (length.Length, bool) {
 	for _, c := range cloths {
 		if c.Letter == letter {
 			return c.Wanted, c.Wanted > 0
-		}
-	}
-	return 0, false
-}
-
-// quarters is how many pieces of a size all that is cut of a cloth comes from, the fewest.
-func quarters(cuts *cutting.List, letter string, c plan.Cloth, one lay.Odd) (int, bool) {
-	on := supply.On(c)
-	for n := 1; n <= mostQuarters; n++ {
-		one.Count = n
-		_, rest := lay.FromOdd(cuts.Of(letter), on, []lay.Odd{one})
-		left := 0
-		for _, it := range rest {
-			left += it.Count
-		}
-		if left == 0 {
-			return n, true
 		}
 	}
 	return 0, false

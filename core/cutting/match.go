@@ -138,7 +138,7 @@ func Motif(p plan.Plan, c Cut) string {
 	}
 	says := fmt.Sprintf("a motif %s %s", strings.Join(beside, " and "), of)
 	if c.Opposite {
-		says += " on the left one, as far on its other side on the right one"
+		says += " on the left piece, as far on its other side on the right piece"
 	}
 	return says
 }

@@ -364,14 +364,6 @@ func Need(l Lay, shrink float64) length.Length {
 	return length.FromFloat((l.Length + EndSquaring).Float() / (1 - shrink))
 }
 
-// Buy is need as it is sold: in eighths of a yard, or in steps of 10 cm.
-func Buy(need length.Length, unit length.Unit) length.Length {
-	if unit == length.Inches {
-		return need.Ceil(length.Yard / 8)
-	}
-	return need.Ceil(10 * length.Centimetre)
-}
-
 // TooWide is the finding for a piece a cloth is too narrow for; upright tells that nothing but a nap keeps it
 // from being turned.
 func TooWide(about, piece, cloth string, width, usable length.Length, style length.Style,

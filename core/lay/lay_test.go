@@ -288,8 +288,6 @@ func TestBuying(t *testing.T) {
 	l := lay.Lay{Length: 19 * in}
 	need := lay.Need(l, 0)
 	assert.Equal(t, 39*in/2, need, "half an inch squares the end")
-	assert.Equal(t, 45*in/2, lay.Buy(need, length.Inches), "⅝ yd")
-	assert.Equal(t, 50*length.Centimetre, lay.Buy(need, length.Centimetres))
 	assert.Equal(t, length.Length(521_368_421), lay.Need(l, 0.05), "19½ ÷ 0.95, before rounding")
 	assert.Zero(t, lay.Need(lay.Lay{}, 0.05))
 }

@@ -61,6 +61,8 @@ type (
 	FittingKind string
 	// EdgeName of a piece.
 	EdgeName string
+	// SoldBy is what a cloth is sold by.
+	SoldBy string
 	// Print direction of a cloth.
 	Print string
 	// ClothKind is what a cloth is used as.
@@ -217,6 +219,11 @@ const (
 	PerYard  Per = "yd"
 	PerMetre Per = "m"
 
+	ByLength  SoldBy = "length"
+	ByBolt    SoldBy = "bolt"
+	ByPanel   SoldBy = "panel"
+	ByQuarter SoldBy = "quarter"
+
 	PlainPrint Print = "plain"
 	AllOver    Print = "all-over"
 	TwoWay     Print = "two-way"
@@ -251,6 +258,9 @@ func (Grain) Values() []string        { return []string{"bias", "straight"} }
 func (EdgeName) Values() []string     { return []string{"left", "right", "top", "bottom"} }
 func (ClothKind) Values() []string {
 	return []string{"cloth", "quilted", "batting", "interlining", "web"}
+}
+func (SoldBy) Values() []string {
+	return []string{"length", "bolt", "panel", "quarter"}
 }
 func (Per) Values() []string   { return []string{"yd", "m"} }
 func (Print) Values() []string { return []string{"plain", "all-over", "two-way", "one-way"} }

@@ -820,6 +820,8 @@ type Cloth struct {
 	Price float64 `json:"price,omitempty"`
 	// Per is what the price is for: yd or m; as the units when absent.
 	Per Per `json:"per,omitempty"`
+	// Sold is how the shop sells it; by eighths of a yard or by 10 cm when absent.
+	Sold *Sold `json:"sold,omitempty"`
 	// Shrink is what washing takes from the length before cutting, in percent, 0 to 25.
 	Shrink float64 `json:"shrink,omitempty"`
 	// Swatch says how the app draws the cloth.
@@ -831,6 +833,14 @@ type Cloth struct {
 type Repeat struct {
 	Across length.Length `json:"across"`
 	Along  length.Length `json:"along"`
+}
+
+// Sold is how a cloth is sold.
+type Sold struct {
+	// By what it is sold: a length off the bolt, whole bolts, printed panels, quarters.
+	By SoldBy `json:"by" jsonschema:"required"`
+	// Length of one step, bolt or panel; quarters are of a yard or a metre.
+	Length length.Length `json:"length,omitempty"`
 }
 
 // OddPiece is pieces of a cloth that lie beside its length.

@@ -760,6 +760,24 @@ func judgeMoney(v *Judge, path, what string, amount float64) {
 	}
 }
 
+// mostBolt is the longest bolt: a hundred metres.
+const mostBolt = 100 * length.Metre
+
+// judgeSold checks what a cloth is sold by.
+func judgeSold(v *Judge, path string, s *Sold) {
+	if s == nil {
+		return
+	}
+	switch s.By {
+	case ByQuarter:
+		if s.Length != 0 {
+			v.Stop(path+"/length", "A quarter has no length of its own: it is one of a yard or a metre.", "Remove its length.")
+		}
+	default:
+		v.Between(path+"/length", "The length a fabric is sold by", s.Length, length.Inch, mostBolt)
+	}
+}
+
 // judgeRepeat checks how far it is from motif to motif: a print repeats one way at least, 0 the other.
 func judgeRepeat(v *Judge, path string, r *Repeat) {
 	if r == nil {
@@ -782,6 +800,7 @@ func judgeStock(v *Judge, path string, c Cloth) {
 			"Type how much longer it can be pulled, in percent, from 0 to 200.")
 	}
 	judgeRepeat(v, path+"/repeat", c.Repeat)
+	judgeSold(v, path+"/sold", c.Sold)
 	for i, o := range c.Odd {
 		at := fmt.Sprintf("%s/odd/%d", path, i)
 		v.Size(at+"/width", "The width of an offcut", o.Width)

@@ -138,8 +138,8 @@ func TestWhatCannotBeMatchedIsSaid(t *testing.T) {
 func TestWhereAMotifLiesIsSaid(t *testing.T) {
 	hem := []length.Length{in / 2, in / 2}
 	for repeat, says := range map[[2]length.Length]string{
-		{3 * in, 5 * in}: "a motif ⅜″ left of its middle on the left one, as far on its other side on the right one",
-		{3 * in, 0}:      "a motif ⅜″ left of the middle of its width on the left one, as far on its other side on the right one",
+		{3 * in, 5 * in}: "a motif ⅜″ left of its middle on the left piece, as far on its other side on the right piece",
+		{3 * in, 0}:      "a motif ⅜″ left of the middle of its width on the left piece, as far on its other side on the right piece",
 		{0, 5 * in}:      "a motif in the middle of its height",
 	} {
 		r := reckon.Reckon(striped(plan.Back{Kind: plan.Envelope, Hem: hem}, repeat[0], repeat[1]), nil)

@@ -5,9 +5,9 @@ import (
 	"cmp"
 	"slices"
 
-	"umschlag/core/lay"
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/sold"
 )
 
 // From says where a plan's cloth comes from.
@@ -30,9 +30,11 @@ type Want struct {
 	Need length.Length
 	Odd  int
 	From From
-	// Price and Per are what the plan says of it.
-	Price float64
-	Per   plan.Per
+	// Price, Per and Sold are what the plan says of it, and Pieces how many panels or quarters it takes.
+	Price  float64
+	Per    plan.Per
+	Sold   *plan.Sold
+	Pieces int
 }
 
 // Share is where a plan's cloth comes from.
@@ -52,8 +54,12 @@ type Cloth struct {
 	Known      bool
 	// Left is what remains in the cupboard when what is kept for plans is cut.
 	Left length.Length
-	// Missing is what has to be bought, and Buy the same as it is sold.
+	// Missing is what has to be bought, Count how many of what it is sold As that is, and Buy what is paid for.
 	Missing, Buy length.Length
+	Count        int
+	As           sold.As
+	// pieces are the panels or quarters all plans take.
+	pieces int
 	// Cost is what that costs; 0 where nobody said a price.
 	Cost float64
 	// Shares are in the order of the plans.
@@ -78,13 +84,21 @@ func List(wants []Want, cupboard map[string]plan.Cloth, unit length.Unit) []Clot
 			out = append(out, c)
 			i = len(out) - 1
 		}
-		if prices[w.Cloth].Price == 0 && w.Price > 0 {
-			prices[w.Cloth] = plan.Cloth{Price: w.Price, Per: w.Per}
+		is := prices[w.Cloth]
+		if is.Price == 0 && w.Price > 0 {
+			is.Price, is.Per = w.Price, w.Per
 		}
+		is.Sold = cmp.Or(is.Sold, w.Sold)
+		prices[w.Cloth] = is
 		out[i].take(w)
 	}
 	for i := range out {
-		out[i].Buy = lay.Buy(out[i].Missing, unit)
+		c := &out[i]
+		c.As = sold.How(prices[c.Name].Sold, unit)
+		if c.Count = c.As.Count(c.Missing); c.As.Apart() {
+			c.Count = c.pieces
+		}
+		c.Buy = c.As.Billed(c.Count)
 		out[i].Cost = CostOf(prices[out[i].Name], out[i].Buy, unit)
 	}
 	slices.SortFunc(out, func(a, b Cloth) int { return cmp.Compare(a.Name, b.Name) })
@@ -122,6 +136,7 @@ func (c *Cloth) take(w Want) {
 		c.Left -= w.Need
 	case Shop:
 		c.Missing += w.Need
+		c.pieces += w.Pieces
 	}
 	c.Need += w.Need
 	c.Shares = append(c.Shares, Share{Plan: w.Plan, Need: w.Need, Odd: w.Odd, From: w.From})

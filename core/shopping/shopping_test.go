@@ -48,6 +48,27 @@ func TestWhatNobodyCountedIsBought(t *testing.T) {
 	assert.InDelta(t, 6, list[1].Cost, 1e-9, "30 cm at 20 a metre, as the plan says")
 }
 
+// What two plans take of a bolt comes off one; what they take of panels and quarters does not come together.
+func TestBoltsAreSharedAndPanelsAreNot(t *testing.T) {
+	want := func(sold *plan.Sold, pieces ...int) shopping.Cloth {
+		var wants []shopping.Want
+		for i, n := range pieces {
+			wants = append(wants, shopping.Want{Plan: fmt.Sprint(i), Cloth: "stripe", Need: 100 * in,
+				From: shopping.Shop, Price: 9, Per: plan.PerYard, Sold: sold, Pieces: n})
+		}
+		return shopping.List(wants, nil, length.Inches)[0]
+	}
+	bolts := want(&plan.Sold{By: plan.ByBolt, Length: 360 * in}, 0, 0)
+	assert.Equal(t, 1, bolts.Count, "200 of 360 in")
+	assert.InDelta(t, 90, bolts.Cost, 1e-9, "ten yards at 9")
+	panels := want(&plan.Sold{By: plan.ByPanel, Length: 24 * in}, 5, 4)
+	assert.Equal(t, 9, panels.Count)
+	assert.InDelta(t, 54, panels.Cost, 1e-9, "nine times two thirds of a yard at 9")
+	quarters := want(&plan.Sold{By: plan.ByQuarter}, 3, 1)
+	assert.Equal(t, 4, quarters.Count)
+	assert.InDelta(t, 9, quarters.Cost, 1e-9, "four quarters of a yard at 9")
+}
+
 func TestPricesArePerYardOrMetre(t *testing.T) {
 	for name, c := range map[string]struct {
 		per  plan.Per

@@ -102,7 +102,7 @@ func pad(t *teller) {
 func cloths(t *teller) {
 	for _, c := range t.Cloths {
 		out := answer.ClothNeed{Cloth: c.Letter, Name: c.Name, Length: t.l(c.Lay.Length), Need: t.l(c.Wanted),
-			Buy: t.l(c.Buy), BuyText: t.style.Yards(c.Buy), Short: t.l(c.Short),
+			Buy: t.l(c.As.Billed(c.Buy)), BuyText: c.As.Says(c.Buy, t.style), Pieces: inPieces(c), Short: t.l(c.Short),
 			Lay: layOf(t, c.Lay), Odd: oddLays(t, c.Odd), Done: c.Done, Returned: c.Returned, Sought: c.Sought,
 			InCupboard: c.InCupboard}
 		if c.Have != nil {
@@ -122,6 +122,14 @@ func cloths(t *teller) {
 		moves(t, c, &out)
 		t.out.Cloths = append(t.out.Cloths, out)
 	}
+}
+
+// inPieces is how many panels or quarters are bought; 0 of what is sold by a length.
+func inPieces(c supply.Cloth) int {
+	if c.As.Apart() {
+		return c.Buy
+	}
+	return 0
 }
 
 // moves tells how a cloth is cut, its odd pieces first.

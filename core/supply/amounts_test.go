@@ -87,7 +87,7 @@ func TestAmountsOnPaper(t *testing.T) {
 			want = []string{"cloth-short /cloths/A/have"}
 		}
 		assert.Equal(t, want, codes(l))
-		buy := lay.Buy(c.Wanted, length.Inches)
+		buy := int((c.Wanted + length.Yard/8 - 1) / (length.Yard / 8)) // eighths of a yard
 		if cutAll || known && have >= c.Wanted {
 			buy = 0
 		}

@@ -3,6 +3,7 @@
 package supply
 
 import (
+	"cmp"
 	"fmt"
 	"maps"
 	"slices"
@@ -13,6 +14,7 @@ import (
 	"umschlag/core/lay"
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/sold"
 	"umschlag/core/stock"
 	"umschlag/core/sum"
 )
@@ -45,10 +47,12 @@ type Cloth struct {
 	Lay          lay.Lay
 	// Odd are the odd pieces that are cut first, alike ones together.
 	Odd []Odd
-	// Wanted is what the lay takes with squaring and shrinkage, Buy that as it is sold, 0 when there is
+	// Wanted is what the lay takes with squaring and shrinkage, Buy how many of what it is sold As, none when there is
 	// enough; Have what there is, nil when nobody said, and Short what is missing of it.
-	Wanted, Buy, Short length.Length
-	Have               *length.Length
+	Wanted, Short length.Length
+	Buy           int
+	As            sold.As
+	Have          *length.Length
 	// Done tells that all is cut of it, Returned that what was left over is back in the cupboard, Sought
 	// that a shorter lay was looked for, and InCupboard that it is taken from the cupboard.
 	Done, Returned, Sought, InCupboard bool
@@ -237,14 +241,21 @@ func (o order) cloth(letter string) Cloth {
 	if o.id != "" {
 		out.Kept, out.KeptOdd = stock.Holds(o.cupboard[known], holder)
 	}
-	o.amounts(&out)
+	o.amounts(&out, c, rest)
 	return out
 }
 
 // amounts sets what there is beside what is needed. What is cut already is not short.
-func (o order) amounts(out *Cloth) {
+func (o order) amounts(out *Cloth, c plan.Cloth, items []lay.Item) {
 	style := o.Plan.Style()
-	buy := lay.Buy(out.Wanted, o.Plan.Units)
+	known, _ := o.cupboard.Of(c.Name, stock.Holder{Plan: o.id, Cloth: out.Letter})
+	out.As = sold.How(cmp.Or(c.Sold, o.cupboard[known].Sold), o.Plan.Units)
+	buy := out.As.Count(out.Wanted)
+	if out.As.Apart() && buy > 0 {
+		if buy = o.pieces(out, c, items); buy == 0 {
+			return
+		}
+	}
 	switch {
 	case out.Done || out.Have != nil && *out.Have >= out.Wanted:
 		buy = 0
@@ -253,9 +264,24 @@ func (o order) amounts(out *Cloth) {
 		o.Found.Add(finding.Warn, "cloth-short", finding.Path("cloths", out.Letter, "have"),
 			fmt.Sprintf("There are %s of %s, and %s are needed: %s short.", style.Text(*out.Have), out.Name,
 				style.Text(out.Wanted), style.Text(out.Short)),
-			fmt.Sprintf("Buy %s in one piece, or use another fabric where it does not show.", style.Yards(buy)))
+			fmt.Sprintf("Buy %s in one piece, or use another fabric where it does not show.", out.As.Says(buy, style)))
 	}
 	out.Buy = buy
+}
+
+// pieces is how many panels or quarters are bought; none where what is cut does not come out of them, which is said.
+func (o order) pieces(out *Cloth, c plan.Cloth, items []lay.Item) int {
+	if out.Done || out.Have != nil && *out.Have >= out.Wanted {
+		return 0
+	}
+	n, ok := out.As.Pieces(items, On(c))
+	if !ok {
+		style := o.Plan.Style()
+		o.Found.Add(finding.Warn, "cloth-sold", finding.Path("cloths", out.Letter, "sold"),
+			fmt.Sprintf("%s is sold in %s, and not all that is cut of it comes out of them.", out.Name, out.As.In(style)),
+			fmt.Sprintf("It takes %s off the bolt; choose another fabric for what is too large.", style.Yards(out.Wanted)))
+	}
+	return n
 }
 
 // laid is the lay of what is cut from the length, of the plan's school; a lay that was

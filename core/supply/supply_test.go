@@ -40,10 +40,24 @@ func TestALengthIsLaidAndBought(t *testing.T) {
 	require.Len(t, made, 1)
 	assert.Equal(t, 20*in, made[0].Lay.Length)
 	assert.Greater(t, made[0].Wanted, 20*in)
-	assert.GreaterOrEqual(t, made[0].Buy, made[0].Wanted)
-	assert.Zero(t, made[0].Buy%(length.Yard/8), "as it is sold")
+	assert.GreaterOrEqual(t, (length.Yard / 8).Times(made[0].Buy), made[0].Wanted)
 	assert.Nil(t, made[0].Have)
 	assert.Empty(t, *l.Found)
+}
+
+// Nine squares of 10 in, four to a panel of 12 in: three of them. Of a panel of 9 in none comes, and that is said.
+func TestPanelsAreCounted(t *testing.T) {
+	of := func(long length.Length) (supply.Cloth, []string) {
+		by := &plan.Sold{By: plan.ByPanel, Length: long}
+		l := squares(9, plan.Cloth{Name: "leaf", Usable: ptr(40 * in), Sold: by}, nil)
+		return supply.Of(l, nil, "")[0], codes(l)
+	}
+	made, found := of(12 * in)
+	assert.Equal(t, 3, made.Buy)
+	assert.Empty(t, found)
+	made, found = of(9 * in)
+	assert.Zero(t, made.Buy)
+	assert.Equal(t, []string{"cloth-sold /cloths/A/sold"}, found)
 }
 
 func TestOddPiecesGiveFirst(t *testing.T) {

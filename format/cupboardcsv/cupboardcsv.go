@@ -133,6 +133,7 @@ var clothColumns = []column[plan.Cloth]{
 	numberColumn("shrink", "percentage", func(c *plan.Cloth) *float64 { return &c.Shrink }),
 	numberColumn("stretch", "percentage", func(c *plan.Cloth) *float64 { return &c.Stretch }),
 	yesColumn("prewashed", func(c *plan.Cloth) *bool { return &c.Prewashed }),
+	yesColumn("match", func(c *plan.Cloth) *bool { return &c.Match }),
 	yesColumn("upright", func(c *plan.Cloth) *bool { return &c.Upright }),
 	numberColumn("price", "price", func(c *plan.Cloth) *float64 { return &c.Price }),
 	{"per", func(c plan.Cloth, _ length.Style) string { return string(c.Per) },
@@ -140,6 +141,7 @@ var clothColumns = []column[plan.Cloth]{
 			c.Per = plan.Per(text)
 			return word(text, plan.Per("").Values())
 		}},
+	{"sold", writeSold, readSold},
 	repeatColumn("repeat across", func(r *plan.Repeat) *length.Length { return &r.Across }),
 	repeatColumn("repeat along", func(r *plan.Repeat) *length.Length { return &r.Along }),
 	{"motif", func(c plan.Cloth, _ length.Style) string { return string(c.Swatch.Motif) },
@@ -219,6 +221,31 @@ func repeatColumn(name string, at func(*plan.Repeat) *length.Length) column[plan
 			*at(c.Repeat) = l
 			return nil
 		}}
+}
+
+// writeSold writes how a cloth is sold, as bolt 360 in; quarter.
+func writeSold(c plan.Cloth, style length.Style) string {
+	if c.Sold == nil {
+		return ""
+	}
+	if c.Sold.Length == 0 {
+		return string(c.Sold.By)
+	}
+	return string(c.Sold.By) + " " + withUnit(c.Sold.Length, style)
+}
+
+func readSold(c *plan.Cloth, text string, unit length.Unit) error {
+	if text = strings.TrimSpace(text); text == "" {
+		return nil
+	}
+	by, of, sized := strings.Cut(text, " ")
+	c.Sold = &plan.Sold{By: plan.SoldBy(by)}
+	if err := word(by, plan.SoldBy("").Values()); err != nil || !sized {
+		return err
+	}
+	l, err := length.Parse(of, unit)
+	c.Sold.Length = l
+	return err
 }
 
 // writeOdd writes odd pieces as 20 x 5 in x 5 in; 26 in x 25 in.

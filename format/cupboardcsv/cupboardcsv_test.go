@@ -61,6 +61,19 @@ func TestOddPiecesAndWhatElseIsKnown(t *testing.T) {
 	assert.Equal(t, got, read(t, string(out)), "out and in again is the same")
 }
 
+func TestHowAClothIsSold(t *testing.T) {
+	got := read(t, "name,sold,match,repeat across,repeat along\na,bolt 10 yd,yes,3,0\nb,quarter,,,\nc,panel 24,,,\nd,length 18,,,\n")
+	require.Len(t, got, 4)
+	in := length.Inch
+	assert.Equal(t, []*plan.Sold{{By: plan.ByBolt, Length: 360 * in}, {By: plan.ByQuarter},
+		{By: plan.ByPanel, Length: 24 * in}, {By: plan.ByLength, Length: 18 * in}},
+		[]*plan.Sold{got[0].Sold, got[1].Sold, got[2].Sold, got[3].Sold})
+	assert.Equal(t, []any{true, plan.Repeat{Across: 3 * in}}, []any{got[0].Match, *got[0].Repeat}, "stripes")
+	out, err := cupboardcsv.Write(got, length.Inches)
+	require.NoError(t, err)
+	assert.Equal(t, got, read(t, string(out)))
+}
+
 func TestWhatIsWrongIsNamedByRowAndColumn(t *testing.T) {
 	for name, c := range map[string]struct {
 		text   string
@@ -81,6 +94,7 @@ func TestWhatIsWrongIsNamedByRowAndColumn(t *testing.T) {
 		"a name twice":             {"name\nink leaf\nInk Leaf\n", 3, "name", "stands in row 2 already"},
 		"no name":                  {"name,have\n,1 yd\n", 2, "name", "needs a name"},
 		"a print unknown":          {"name,print\nx,sideways\n", 2, "print", "none of plain, all-over"},
+		"sold otherwise":           {"name,sold\nx,basket 3\n", 2, "sold", "none of length, bolt, panel, quarter"},
 		"a colour unknown":         {"name,ground\nx,blue\n", 2, "ground", "#27345f"},
 		"a percentage unknown":     {"name,shrink\nx,some\n", 2, "shrink", "no percentage"},
 		"a quote in a bare field":  {"name\nthe \"good\" one\n", 2, "", "double the quotes"},

@@ -7,34 +7,37 @@ import GlobalStyles from "@mui/material/GlobalStyles";
 import { ThemeProvider } from "@mui/material/styles";
 import useMediaQuery from "@mui/material/useMediaQuery";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { StrictMode, useMemo, useState } from "react";
+import { StrictMode, useEffect, useMemo, useState } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter, Link, Outlet, Route, Routes, useParams } from "react-router";
 import "./app.css";
 import { PlanProvider } from "./plan/context";
+import { place } from "./shell/places";
 import { SayProvider } from "./shell/Say";
 import { Shell } from "./shell/Shell";
 import { properties, themeOf } from "./shell/theme";
 import type { Scheme } from "./shell/tokens";
-import { Become } from "./views/Become";
-import { Cost } from "./views/Cost";
-import { Cupboard } from "./views/Cupboard";
-import { Cut } from "./views/Cut";
-import { Devices } from "./views/Devices";
-import { Draft } from "./views/Draft";
-import { Habits } from "./views/Habits";
-import { Labels } from "./views/Labels";
-import { Log } from "./views/Log";
-import { PlanHabits } from "./views/PlanHabits";
-import { Practice } from "./views/Practice";
-import { Print } from "./views/Print";
-import { Samples } from "./views/Samples";
-import { Schedule } from "./views/Schedule";
-import { Sew } from "./views/Sew";
-import { Shelf } from "./views/Shelf";
-import { Shopping } from "./views/Shopping";
-import { Table } from "./views/Table";
-import { Together } from "./views/Together";
+
+// A script for each place: what is not looked at is not read.
+const Become = place(() => import("./views/Become"), "Become");
+const Cost = place(() => import("./views/Cost"), "Cost");
+const Cupboard = place(() => import("./views/Cupboard"), "Cupboard");
+const Cut = place(() => import("./views/Cut"), "Cut");
+const Devices = place(() => import("./views/Devices"), "Devices");
+const Draft = place(() => import("./views/Draft"), "Draft");
+const Habits = place(() => import("./views/Habits"), "Habits");
+const Labels = place(() => import("./views/Labels"), "Labels");
+const Log = place(() => import("./views/Log"), "Log");
+const PlanHabits = place(() => import("./views/PlanHabits"), "PlanHabits");
+const Practice = place(() => import("./views/Practice"), "Practice");
+const Print = place(() => import("./views/Print"), "Print");
+const Samples = place(() => import("./views/Samples"), "Samples");
+const Schedule = place(() => import("./views/Schedule"), "Schedule");
+const Sew = place(() => import("./views/Sew"), "Sew");
+const Shelf = place(() => import("./views/Shelf"), "Shelf");
+const Shopping = place(() => import("./views/Shopping"), "Shopping");
+const Table = place(() => import("./views/Table"), "Table");
+const Together = place(() => import("./views/Together"), "Together");
 
 // Styles made while the page runs carry the nonce the page was served with.
 const nonce = document.querySelector<HTMLMetaElement>("meta[property=csp-nonce]")?.nonce;
@@ -92,8 +95,17 @@ function App() {
   );
 }
 
+/** How long a plan is open before the places of it are read that one may go to without a server. */
+const SETTLED = 3_000;
+
 function OpenPlan(shell: { scheme: Scheme; setScheme: (scheme: Scheme) => void }) {
   const { id = "" } = useParams();
+  useEffect(() => {
+    const ahead = setTimeout(() => {
+      for (const next of [Draft, Cut, Table, Sew]) next.load().catch(() => undefined); // told where one goes there
+    }, SETTLED);
+    return () => clearTimeout(ahead);
+  }, []);
   return (
     <PlanProvider
       key={id}

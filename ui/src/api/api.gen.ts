@@ -1047,6 +1047,7 @@ length: L
 need: L9
 buy: L10
 buy_text: string
+pieces?: number
 have?: L11
 short: L
 lay: Lay

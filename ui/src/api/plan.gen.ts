@@ -1240,6 +1240,7 @@ price?: number
  * Per is what the price is for: yd or m; as the units when absent.
  */
 per?: ("yd" | "m")
+sold?: Sold
 /**
  * Shrink is what washing takes from the length before cutting, in percent, 0 to 25.
  */
@@ -1279,6 +1280,16 @@ export interface Keeping {
  */
 for?: string
 cloth?: string
+length?: (string | number)
+}
+export interface Sold {
+/**
+ * By what it is sold: a length off the bolt, whole bolts, printed panels, quarters.
+ */
+by: ("length" | "bolt" | "panel" | "quarter")
+/**
+ * Length of one step, bolt or panel; quarters are of a yard or a metre.
+ */
 length?: (string | number)
 }
 export interface Swatch {

@@ -1,5 +1,5 @@
 import { type Query, useIsFetching, useQueryClient } from "@tanstack/react-query";
-import { type ReactNode, useEffect, useLayoutEffect, useState } from "react";
+import { type ReactNode, Suspense, useEffect, useLayoutEffect, useState } from "react";
 import { NavLink, useLocation, useNavigate } from "react-router";
 import { tinykeys } from "tinykeys";
 import { ask } from "../api/client";
@@ -23,7 +23,8 @@ interface Props {
 /** The head of every place: where one is, how the plan stands, and the way back. */
 export function Shell({ scheme, setScheme, children }: Props) {
   const open = useOpenPlan();
-  const reading = useReading();
+  const [coming, setComing] = useState(false);
+  const reading = useReading() || coming;
   const [help, setHelp] = useState(false);
   const [history, setHistory] = useState(false);
   const go = useNavigate();
@@ -151,7 +152,7 @@ export function Shell({ scheme, setScheme, children }: Props) {
         </p>
       )}
       <main id="place" tabIndex={-1} aria-busy={reading}>
-        {children}
+        <Suspense fallback={<Coming tell={setComing} />}>{children}</Suspense>
       </main>
       <Tray />
       {open?.conflict && (
@@ -177,6 +178,15 @@ export function Shell({ scheme, setScheme, children }: Props) {
       />
     </>
   );
+}
+
+/** Stands where the script of a place is on its way, and says so to the frame. */
+function Coming({ tell }: { tell: (coming: boolean) => void }) {
+  useEffect(() => {
+    tell(true);
+    return () => tell(false);
+  }, [tell]);
+  return null;
 }
 
 /** Something of the place was not read yet; what is only read again does not count. */

@@ -34,6 +34,8 @@ export interface ClothDoc {
   upright?: boolean;
   price?: number | string;
   per?: string;
+  match?: boolean;
+  sold?: { by: string; length?: string };
   swatch?: SwatchData;
   [key: string]: unknown;
 }
@@ -63,7 +65,7 @@ const number = (text: number | string | undefined) => {
 
 /** The form's text as it is saved: what is empty is left out. */
 export function cleaned(draft: ClothDoc): ClothDoc {
-  const { have, usable, odd, repeat, stretch, shrink, price, prewashed, upright, ...rest } = draft;
+  const { have, usable, odd, repeat, stretch, shrink, price, prewashed, upright, match, sold, ...rest } = draft;
   const out: ClothDoc = { ...rest };
   if (have?.trim()) out.have = have.trim();
   if (usable?.trim()) out.usable = usable.trim();
@@ -81,6 +83,8 @@ export function cleaned(draft: ClothDoc): ClothDoc {
   }
   if (prewashed) out.prewashed = true;
   if (upright) out.upright = true;
+  if (match) out.match = true;
+  if (sold) out.sold = sold.by === "quarter" ? { by: sold.by } : sold;
   return out;
 }
 
@@ -282,6 +286,16 @@ export function ClothForm({
             {input("/stretch", "Can be pulled longer, %", "0", draft.stretch, (stretch) => set({ stretch }), true)}
             {input("/shrink", "Shrinks, %", "3", draft.shrink, (shrink) => set({ shrink }), true)}
             {input("/price", "Price", "12.50", draft.price, (price) => set({ price }), true)}
+            {draft.sold &&
+              draft.sold.by !== "quarter" &&
+              input(
+                "/sold/length",
+                "Length it is sold by",
+                "18",
+                draft.sold.length,
+                (length) => set({ sold: { by: draft.sold?.by ?? "", length } }),
+                true,
+              )}
           </div>
           <p>
             The price is for{" "}
@@ -298,7 +312,31 @@ export function ClothForm({
                 setDraft(per ? { ...rest, per } : rest);
               }}
             />
+            . It is sold{" "}
+            <Choice
+              label="How it is sold"
+              value={draft.sold?.by ?? ""}
+              options={[
+                { value: "", name: "by the ⅛ yard or 10 cm, by the units" },
+                { value: "length", name: "by another length" },
+                { value: "bolt", name: "in whole bolts" },
+                { value: "panel", name: "in panels" },
+                { value: "quarter", name: "in quarters" },
+              ]}
+              choose={(by) => {
+                const { sold, ...rest } = draft;
+                setDraft(by ? { ...rest, sold: { by, length: sold?.length ?? "" } } : rest);
+              }}
+            />
             .{" "}
+            <label>
+              <input
+                type="checkbox"
+                checked={draft.match ?? false}
+                onChange={(e) => set({ match: e.target.checked })}
+              />{" "}
+              Its print is matched where pieces meet
+            </label>{" "}
             <label>
               <input
                 type="checkbox"
