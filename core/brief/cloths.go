@@ -23,7 +23,8 @@ func cloths(t *Teller) {
 			shelf = append(shelf, Option{Key: name, Says: name})
 		}
 	}
-	for _, c := range t.cloths() {
+	all := t.cloths()
+	for _, c := range all[:min(len(all), plan.MostCloths)] { // of more than may be there the first
 		cloth(t, c.Key, c.Says, shelf)
 	}
 	if len(shelf) > 0 {

@@ -24,15 +24,20 @@ var (
 // shapes tells what is laid on a face: a block for each shape, the lowest first.
 func shapes(f *FaceTeller) {
 	var items []Block
-	for i, s := range f.face.Applique {
-		shapeWords(f, i, s)
+	shown := f.face.Applique[:min(len(f.face.Applique), plan.MostShapes)] // of more than may be there the first
+	titles := make([]string, len(shown))
+	for i := range shown {
+		titles[i] = applique.Title(shown, i)
+	}
+	for i, s := range shown {
+		shapeWords(f, i, s, titles)
 		items = append(items, Block{Key: string(s.Key), Words: f.taken()})
 	}
 	f.blocks = append(f.blocks, Block{Widget: "shapes", Blocks: items})
 }
 
-func shapeWords(f *FaceTeller, i int, s plan.Shape) {
-	of, at := applique.Title(f.face.Applique, i), f.at("applique", i)
+func shapeWords(f *FaceTeller, i int, s plan.Shape, titles []string) {
+	of, at := titles[i], f.at("applique", i)
 	id := fmt.Sprintf("applique/%d", i)
 	choose := func(key, label, now string, options []Option, do func(s *plan.Shape, key string)) {
 		f.choose(id+"/"+key, f.label(label), now, options,
@@ -58,7 +63,7 @@ func shapeWords(f *FaceTeller, i int, s plan.Shape) {
 	choose("flip", "Mirroring of "+of, yesNo(s.Flip), []Option{{Key: "no", Says: "not mirrored"},
 		{Key: "yes", Says: "mirrored left to right"}}, func(s *plan.Shape, key string) { s.Flip = key == "yes" })
 	f.Say("; ")
-	shapePlace(f, i, s, of)
+	shapePlace(f, i, s, titles)
 	f.Say(". Its edge is ")
 	choose("edge", "Edge of "+of, or(string(s.Edge), "zigzag"), shapeEdges,
 		func(s *plan.Shape, key string) { s.Edge = plan.ShapeEdge(key) })
@@ -111,7 +116,8 @@ func shapeSize(f *FaceTeller, i int, s plan.Shape, of string) {
 }
 
 // shapePlace tells where a shape lies, from the face or from another shape.
-func shapePlace(f *FaceTeller, i int, s plan.Shape, of string) {
+func shapePlace(f *FaceTeller, i int, s plan.Shape, titles []string) {
+	of := titles[i]
 	move := func(do func(*plan.At)) func(m *Moving) {
 		return func(m *Moving) { f.change(m, func(face *plan.Face) { do(&face.Applique[i].At) }) }
 	}
@@ -121,9 +127,9 @@ func shapePlace(f *FaceTeller, i int, s plan.Shape, of string) {
 	up(f.Teller, at, f.label(of), s.At, false, move)
 	f.Say(" of ")
 	options := []Option{{Says: f.place.The}}
-	for k, other := range f.face.Applique {
-		if k != i && other.Key != "" {
-			options = append(options, Option{Key: string(other.Key), Says: lower(applique.Title(f.face.Applique, k))})
+	for k, title := range titles {
+		if key := f.face.Applique[k].Key; k != i && key != "" {
+			options = append(options, Option{Key: string(key), Says: lower(title)})
 		}
 	}
 	f.choose(fmt.Sprintf("applique/%d/from", i), f.label("What "+of+" is placed from"), string(s.From), options,

@@ -50,11 +50,15 @@ func (p Plan) Validate() finding.List {
 	}
 	judgeBack(v, p.Back)
 	judgeEdges(v, p)
-	for i, f := range p.Fittings {
-		judgeFitting(v, finding.Path("fittings", i), f)
+	if v.few("/fittings", "fittings", len(p.Fittings), mostFittings) {
+		for i, f := range p.Fittings {
+			judgeFitting(v, finding.Path("fittings", i), f)
+		}
 	}
-	for _, letter := range slices.Sorted(maps.Keys(p.Cloths)) {
-		judgeCloth(v, letter, p.Cloths[letter])
+	if v.few("/cloths", "fabrics", len(p.Cloths), MostCloths) {
+		for _, letter := range slices.Sorted(maps.Keys(p.Cloths)) {
+			judgeCloth(v, letter, p.Cloths[letter])
+		}
 	}
 	judgeHabits(v, p.Habits)
 	for i, m := range p.Measured {
@@ -249,6 +253,23 @@ func (v *Judge) Count(path, what string, n, lo, hi int) {
 	}
 }
 
+// What a plan holds of each at most. More of them are no cover any more, and would keep whoever looks at it waiting.
+const (
+	mostFittings = 100
+	MostCloths   = 100
+	mostBorders  = 40
+	MostShapes   = 400
+	mostOddSizes = 400
+)
+
+// few checks that there are not more of something than can be followed; what is too many is not looked at one by one.
+func (v *Judge) few(path, what string, n, most int) bool {
+	if n > most {
+		v.Stop(path, fmt.Sprintf("There are %d %s.", n, what), fmt.Sprintf("Keep up to %d.", most))
+	}
+	return n <= most
+}
+
 func (v *Judge) percent(path, what string, f float64) {
 	if !(f >= 0 && f <= mostShrink) {
 		v.Stop(path, fmt.Sprintf("%s cannot be %g%%.", what, f),
@@ -369,11 +390,15 @@ func judgeFace(v *Judge, path string, f Face) {
 		}
 		judgeFace(v, at+"/face", c.Face)
 	}
-	for i, b := range f.Borders {
-		judgeBorder(v, fmt.Sprintf("%s/borders/%d", path, i), b)
+	if v.few(path+"/borders", "borders", len(f.Borders), mostBorders) {
+		for i, b := range f.Borders {
+			judgeBorder(v, fmt.Sprintf("%s/borders/%d", path, i), b)
+		}
 	}
-	for i, s := range f.Applique {
-		judgeShape(v, fmt.Sprintf("%s/applique/%d", path, i), s)
+	if v.few(path+"/applique", "shapes", len(f.Applique), MostShapes) {
+		for i, s := range f.Applique {
+			judgeShape(v, fmt.Sprintf("%s/applique/%d", path, i), s)
+		}
 	}
 }
 
@@ -801,7 +826,11 @@ func judgeStock(v *Judge, path string, c Cloth) {
 	}
 	judgeRepeat(v, path+"/repeat", c.Repeat)
 	judgeSold(v, path+"/sold", c.Sold)
-	for i, o := range c.Odd {
+	odd := c.Odd
+	if !v.few(path+"/odd", "sizes of offcuts", len(odd), mostOddSizes) {
+		odd = nil
+	}
+	for i, o := range odd {
 		at := fmt.Sprintf("%s/odd/%d", path, i)
 		v.Size(at+"/width", "The width of an offcut", o.Width)
 		v.Size(at+"/length", "The length of an offcut", o.Length)

@@ -4,8 +4,10 @@
 package reckon
 
 import (
+	"fmt"
 	"maps"
 	"slices"
+	"strings"
 
 	"umschlag/core/answer"
 	"umschlag/core/applique"
@@ -42,7 +44,16 @@ type Workshop struct {
 	// Past are the errors of seams that gates of other plans showed, by the title of the
 	// plan.
 	Past map[string][]float64
+	// On is asked between the stages of a reckoning whether anybody still waits for it; nil is yes.
+	On func() bool
 }
+
+// TooMuch is the code of what is found where a reckoning was stopped because it took too long: it says nothing of the
+// plan for good.
+const TooMuch = "too-much"
+
+// GoesOn tells whether anybody still waits for what is reckoned.
+func (w *Workshop) GoesOn() bool { return w == nil || w.On == nil || w.On() }
 
 // Settle is a plan with every default written out, those of the workshop among them.
 func (w *Workshop) Settle(p plan.Plan) plan.Plan {
@@ -81,7 +92,7 @@ func Make(p plan.Plan, w *Workshop) show.Result {
 		w = &Workshop{}
 	}
 	r := &run{Result: show.Result{Plan: settled, Samples: w.Samples, Past: w.Past, Notions: w.Notions,
-		Cupboard: w.Cloths}, id: w.ID}
+		Cupboard: w.Cloths}, workshop: w}
 	r.List = &cutting.List{Plan: settled, Found: &r.Findings}
 	r.find(settled.Validate())
 	if !r.stopped() {
@@ -96,7 +107,18 @@ func Make(p plan.Plan, w *Workshop) show.Result {
 // run is one reckoning under way.
 type run struct {
 	show.Result
-	id string
+	workshop *Workshop
+}
+
+// goesOn tells whether to go on, at something; it stops where nobody waits any more.
+func goesOn(r *run, at string) bool {
+	on := r.workshop.GoesOn()
+	if !on && !r.stopped() {
+		r.Findings.Add(finding.Stop, TooMuch, "/pieces",
+			fmt.Sprintf("Working this plan out takes longer than the app waits; it was stopped at %s.", at),
+			"Plan less at once: fewer patches, shapes or fittings. Or look at it again when less is asked of this computer.")
+	}
+	return on
 }
 
 // find tells what is found; what several pieces say alike is said once.
@@ -204,6 +226,9 @@ func (r *run) shell() {
 
 // face makes a piece with a face; ok is false where it cannot be made.
 func (r *run) face(piece cover.Piece) (p panel.Panel, ok bool) {
+	if !goesOn(r, "the " + strings.ToLower(piece.Title)) {
+		return p, false
+	}
 	p, found := panel.Order{Plan: r.Plan, Samples: r.Samples}.Of(piece)
 	r.find(found)
 	return p, !r.stopped()
@@ -331,7 +356,10 @@ func (r *run) supplies() {
 	r.Edges = edging.Of(r.Cover, r.List)
 	r.Things = append(r.Things, r.Edges.Things...)
 	r.Pad = edging.PadOf(r.List)
-	r.Cloths = supply.Of(r.List, r.Cupboard, r.id)
+	if !goesOn(r, "the cutting layouts") {
+		return
+	}
+	r.Cloths = supply.Of(r.List, r.Cupboard, r.workshop.ID)
 	for _, c := range r.Cloths {
 		if len(c.Backing) > 0 {
 			r.thing("light interfacing, behind "+c.Name, c.Backing)

@@ -36,7 +36,8 @@ func mended(t *testing.T, p plan.Plan, w *reckon.Workshop) []string {
 	i := slices.IndexFunc(r.Findings, func(f finding.Finding) bool { return f.Code == "cloth-short" })
 	require.GreaterOrEqual(t, i, 0, "there is enough: %v", r.Findings)
 	var out []string
-	for _, o := range remedy.Hints(p, r.Findings, w, func(finding.Finding) []remedy.Try { return nil })[i] {
+	none := func(finding.Finding) []remedy.Try { return nil }
+	for _, o := range remedy.Hints(p, r.Findings, remedy.NewPurse(w), none)[i] {
 		out = append(out, o.Text)
 		after := reckon.Reckon(o.Plan, w)
 		for _, f := range after.Findings {

@@ -10,7 +10,6 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/panel"
 	"umschlag/core/plan"
-	"umschlag/core/reckon"
 )
 
 // mostHints is how many changes are tried for all that is said of a plan that can be cut.
@@ -19,9 +18,9 @@ const mostHints = 12
 // Hints are single changes that remove what is warned of or noted in a plan that can be cut, by the number of its
 // finding: each tried, so that its finding is gone, nothing stops and nothing else is warned of. more are further
 // changes to be tried for a finding.
-func Hints(p plan.Plan, found []finding.Finding, w *reckon.Workshop, more func(finding.Finding) []Try) map[int][]Offer {
+func Hints(p plan.Plan, found []finding.Finding, w *Purse, more func(finding.Finding) []Try) map[int][]Offer {
 	out := map[int][]Offer{}
-	s := &sifter{plan: p, found: found, workshop: w, hinting: true, tries: mostHints}
+	s := &sifter{plan: p, found: found, purse: w, hinting: true, tries: mostHints}
 	for i, f := range found {
 		s.about, s.offers = f, nil
 		for _, t := range more(f) {
@@ -44,7 +43,11 @@ func (s *sifter) settles(q plan.Plan) bool {
 		return false
 	}
 	s.tries--
-	for _, f := range reckon.Make(q, s.workshop).Findings {
+	r, ok := s.purse.Make(q)
+	if !ok {
+		return false
+	}
+	for _, f := range r.Findings {
 		known := slices.ContainsFunc(s.found, func(g finding.Finding) bool { return s.same(f, g) })
 		if f.Level == finding.Stop || s.same(f, s.about) || f.Level == finding.Warn && !known {
 			return false

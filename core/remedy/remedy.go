@@ -10,7 +10,6 @@ import (
 
 	"umschlag/core/finding"
 	"umschlag/core/plan"
-	"umschlag/core/reckon"
 	"umschlag/core/sample"
 )
 
@@ -38,9 +37,9 @@ type Try struct {
 // For are the changes that remove each stop of a plan, by the number of its finding; a stop that is
 // the same fault as one before has none of its own where that one has. more are further changes to be tried
 // for a finding, before those that are known for its code.
-func For(p plan.Plan, found []finding.Finding, w *reckon.Workshop, more func(finding.Finding) []Try) map[int][]Offer {
+func For(p plan.Plan, found []finding.Finding, w *Purse, more func(finding.Finding) []Try) map[int][]Offer {
 	out := map[int][]Offer{}
-	s := &sifter{plan: p, found: found, workshop: w, left: mostInAll}
+	s := &sifter{plan: p, found: found, purse: w, left: mostInAll}
 	for i, f := range found {
 		if f.Level != finding.Stop {
 			continue
@@ -73,11 +72,11 @@ func For(p plan.Plan, found []finding.Finding, w *reckon.Workshop, more func(fin
 
 // sifter tries changes for one finding.
 type sifter struct {
-	plan     plan.Plan
-	found    []finding.Finding
-	workshop *reckon.Workshop
-	about    finding.Finding
-	offers   []Offer
+	plan   plan.Plan
+	found  []finding.Finding
+	purse  *Purse
+	about  finding.Finding
+	offers []Offer
 	// tries and left are how many are still tried for the finding, and for the plan.
 	tries, left int
 	// further tells that what a change brings to light is changed with it, hinting that nothing stops and what is
@@ -87,10 +86,10 @@ type sifter struct {
 
 // samples are those of the workshop.
 func (s *sifter) samples() sample.Shelf {
-	if s.workshop == nil {
+	if s.purse.workshop == nil {
 		return nil
 	}
-	return s.workshop.Samples
+	return s.purse.workshop.Samples
 }
 
 // change offers the plan with something changed, where that removes the stop; do gets a plan of its
@@ -129,8 +128,11 @@ func (s *sifter) offer(text string, q plan.Plan) bool {
 func (s *sifter) andWhatItTakes(q plan.Plan) (Offer, bool) {
 	out := Offer{Plan: q}
 	for range 3 {
-		r := reckon.Make(out.Plan, s.workshop)
+		r, ok := s.purse.Make(out.Plan)
 		s.tries--
+		if !ok {
+			return out, false
+		}
 		i := slices.IndexFunc(r.Findings, func(f finding.Finding) bool { return f.Level == finding.Stop })
 		if i < 0 {
 			return out, out.Text != ""
@@ -138,7 +140,7 @@ func (s *sifter) andWhatItTakes(q plan.Plan) (Offer, bool) {
 		if s.same(r.Findings[i], s.about) || s.tries <= 0 {
 			return out, false
 		}
-		next := &sifter{plan: out.Plan, found: r.Findings, workshop: s.workshop, about: r.Findings[i],
+		next := &sifter{plan: out.Plan, found: r.Findings, purse: s.purse, about: r.Findings[i],
 			tries: min(8, s.tries)}
 		if known := known[next.about.Code]; known != nil {
 			known(next)
@@ -170,7 +172,10 @@ func (s *sifter) mends(q plan.Plan) bool {
 		return false
 	}
 	s.tries--
-	r := reckon.Make(q, s.workshop)
+	r, ok := s.purse.Make(q)
+	if !ok {
+		return false
+	}
 	for _, f := range r.Findings {
 		if f.Level == finding.Stop &&
 			(s.same(f, s.about) ||

@@ -40,8 +40,9 @@ func Mended(data []byte, r answer.Reckoning, w *reckon.Workshop) (answer.Reckoni
 	if err != nil {
 		return r, err
 	}
+	purse := remedy.NewPurse(w)
 	if !finding.List(r.Findings).Stopped() {
-		for i, offers := range remedy.Hints(p, r.Findings, w,
+		for i, offers := range remedy.Hints(p, r.Findings, purse,
 			func(f finding.Finding) []remedy.Try { return unread(file, f) }) {
 			for _, o := range offers {
 				r.Findings[i].Remedies = append(r.Findings[i].Remedies,
@@ -50,7 +51,7 @@ func Mended(data []byte, r answer.Reckoning, w *reckon.Workshop) (answer.Reckoni
 		}
 		return r, nil
 	}
-	offered := remedy.For(p, r.Findings, w, func(f finding.Finding) []remedy.Try { return inRange(file, f) })
+	offered := remedy.For(p, r.Findings, purse, func(f finding.Finding) []remedy.Try { return inRange(file, f) })
 	for i, offers := range offered {
 		r.Findings[i].Remedy = "" // it tells of one direction, or of what was not tried
 		for _, o := range offers {
@@ -61,7 +62,7 @@ func Mended(data []byte, r answer.Reckoning, w *reckon.Workshop) (answer.Reckoni
 	left := mostWithout
 	for i, f := range r.Findings {
 		if _, known := offered[i]; f.Level == finding.Stop && !known {
-			without(file, r.Findings, &r.Findings[i], w, &left)
+			without(file, r.Findings, &r.Findings[i], purse, &left)
 		}
 	}
 	return r, nil
