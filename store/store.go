@@ -14,6 +14,7 @@ import (
 	"net/url"
 	"os"
 	"path/filepath"
+	"sync/atomic"
 	"time"
 
 	"github.com/gofrs/flock"
@@ -41,6 +42,8 @@ type Store struct {
 	held *flock.Flock
 	path string
 	file os.FileInfo
+	// changes is how often it was written to.
+	changes atomic.Int64
 }
 
 // Open opens the database in dir, creating or migrating it as needed. It fails with ErrInUse, ErrForeign, ErrNewer or
@@ -130,8 +133,16 @@ func (s *Store) transact(ctx context.Context, f func(*sql.Tx) error) error {
 	if err := f(tx); err != nil {
 		return err
 	}
-	return tx.Commit()
+	if err := tx.Commit(); err != nil {
+		return err
+	}
+	s.changes.Add(1)
+	return nil
 }
+
+// Changes is how often anything was written since the store was opened: what was read after one count is as it is until
+// there is another.
+func (s *Store) Changes() int64 { return s.changes.Load() }
 
 // stamp is the time as it is stored: of one width, so that texts sort by time.
 func (s *Store) stamp() string { return s.now().UTC().Format("2006-01-02T15:04:05.000000Z") }

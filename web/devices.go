@@ -301,7 +301,7 @@ func (s *server) jobFor(c *echo.Context, in SendJob) (device.Job, error) {
 	if err != nil {
 		return device.Job{}, err
 	}
-	list, err := drawings(view.Reckoning, swatches([]byte(stored.Doc)), in.Sort, in.Of)
+	list, err := drawings(view.Reckoning, swatchesIn([]byte(stored.Doc)), in.Sort, in.Of)
 	if err != nil {
 		return device.Job{}, err
 	}

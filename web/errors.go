@@ -100,7 +100,11 @@ func (s *server) problem(err error) Refusal {
 	var unusable *drawing.Refusal
 	var untaken *device.Refusal
 	var halted *stopped
+	var damaged *unreadable
 	switch {
+	case errors.As(err, &damaged):
+		return Refusal{Type: "unreadable", Title: "This plan cannot be read", Status: http.StatusUnprocessableEntity,
+			Detail: "Save its file on the shelf, mend it, and open it again. " + sentence(damaged.Error())}
 	case errors.As(err, &halted):
 		return Refusal{Type: "stopped", Title: "The plan cannot be cut as it stands", Status: http.StatusConflict,
 			Detail: "No file of it is given out until then. " + halted.Error()}

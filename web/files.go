@@ -44,7 +44,7 @@ func (s *server) drawing(c *echo.Context) error {
 			"A drawing is an svg, a dxf or a plt: say which with as=svg, for instance.")
 	}
 	of := c.QueryParam("of")
-	list, err := drawings(view.Reckoning, swatches([]byte(stored.Doc)), c.Param("sort"), of)
+	list, err := drawings(view.Reckoning, swatchesIn([]byte(stored.Doc)), c.Param("sort"), of)
 	if err != nil {
 		return err
 	}

@@ -12,6 +12,7 @@ import (
 
 	"umschlag/core/answer"
 	"umschlag/core/brief"
+	"umschlag/core/finding"
 
 	"github.com/labstack/echo/v5"
 
@@ -76,26 +77,25 @@ func (s *server) convert(c *echo.Context) error {
 
 // view is a stored plan with its reckoning.
 func (s *server) view(ctx context.Context, p store.Plan) (PlanView, error) {
-	shop, err := s.workshop(ctx, p.ID)
-	if err != nil {
-		return PlanView{}, err
-	}
+	l, err := s.lookAt(ctx, p)
+	return l.seen(p), err
+}
+
+// reckoned is a stored plan with its reckoning in a workshop, and the plan as it is read.
+func reckoned(p store.Plan, shop *reckon.Workshop) (view PlanView, told plan.Plan, err error) {
 	r, err := planfile.Reckon([]byte(p.Doc), shop)
 	if err != nil {
-		return PlanView{}, fmt.Errorf("reckon stored plan %s: %w", p.ID, err)
+		return view, told, fmt.Errorf("reckon stored plan %s: %w", p.ID, err)
 	}
 	doc, err := planfile.Upgraded([]byte(p.Doc))
 	if err != nil {
-		return PlanView{}, fmt.Errorf("read stored plan %s: %w", p.ID, err)
+		return view, told, fmt.Errorf("read stored plan %s: %w", p.ID, err)
 	}
-	told, err := planfile.Read([]byte(p.Doc))
-	if err != nil {
-		return PlanView{}, fmt.Errorf("read stored plan %s: %w", p.ID, err)
+	if told, err = planfile.Read([]byte(p.Doc)); err != nil {
+		return view, told, fmt.Errorf("read stored plan %s: %w", p.ID, err)
 	}
 	return PlanView{ID: p.ID, Revision: p.Revision, Plan: doc, Reckoning: r,
-		Brief:   planfile.Shown(brief.Of(told, shop), doc, told.Style()),
-		CanUndo: p.CanUndo, CanRedo: p.CanRedo,
-		Changed: p.Changed}, nil
+		Brief: planfile.Shown(brief.Of(told, shop), doc, told.Style())}, told, nil
 }
 
 // looked is the stored plan that a request names, and how it is shown.
@@ -140,18 +140,13 @@ func (s *server) answer(c *echo.Context, status int, p store.Plan, err error, yo
 	if err != nil {
 		return err
 	}
-	v, err := s.view(ctx, p)
+	l, err := s.lookAt(ctx, p)
 	if err != nil {
 		return err
 	}
-	if len(v.Reckoning.Findings) > 0 {
-		shop, err := s.workshop(ctx, p.ID)
-		if err != nil {
-			return err
-		}
-		if v.Reckoning, err = planfile.Mended([]byte(p.Doc), v.Reckoning, shop); err != nil {
-			return fmt.Errorf("mend stored plan %s: %w", p.ID, err)
-		}
+	v := l.seen(p)
+	if v.Reckoning.Findings, err = s.mended(ctx, p, l); err != nil {
+		return err
 	}
 	if len(v.Reckoning.Pieces) == 0 {
 		if v.Last, err = s.lastCut(ctx, p); err != nil {
@@ -159,6 +154,27 @@ func (s *server) answer(c *echo.Context, status int, p store.Plan, err error, yo
 		}
 	}
 	return c.JSON(status, v)
+}
+
+// mended are the findings of a plan with what is offered for them, remembered.
+func (s *server) mended(ctx context.Context, p store.Plan, l look) ([]finding.Finding, error) {
+	r := l.seen(p).Reckoning
+	if l.mended != nil || len(r.Findings) == 0 {
+		return l.mended, nil
+	}
+	ctx, done := context.WithTimeout(ctx, longestLook)
+	defer done()
+	shop, err := s.workshop(ctx, p.ID)
+	if err != nil {
+		return nil, err
+	}
+	if r, err = planfile.Mended([]byte(p.Doc), r, shop); err != nil {
+		return nil, fmt.Errorf("mend stored plan %s: %w", p.ID, err)
+	}
+	if l.mended = r.Findings; ctx.Err() == nil {
+		s.memory.keep(l, r)
+	}
+	return r.Findings, nil
 }
 
 // lastCut is a plan as it was when it could be cut the last time, nil where it never could.
@@ -192,6 +208,16 @@ func (s *server) cuttable(c *echo.Context) (stored store.Plan, view PlanView, p 
 func (s *server) plan(c *echo.Context) error {
 	p, err := s.store.Plan(c.Request().Context(), c.Param("id"))
 	return s.answer(c, http.StatusOK, p, err, nil)
+}
+
+// planFile is a stored plan as its file, also one that cannot be read.
+func (s *server) planFile(c *echo.Context) error {
+	p, err := s.store.Plan(c.Request().Context(), c.Param("id"))
+	if err != nil {
+		return err
+	}
+	c.Response().Header().Set("Content-Disposition", `attachment; filename="plan.json"`)
+	return c.Blob(http.StatusOK, echo.MIMEApplicationJSON, []byte(p.Doc))
 }
 
 func (s *server) createPlan(c *echo.Context) error {
@@ -351,21 +377,27 @@ func (s *server) shelf(c *echo.Context) error {
 	}
 	out := make([]ShelfItem, 0, len(plans))
 	for _, p := range plans {
-		v, err := s.view(ctx, p)
-		if err != nil {
-			return err
+		l, err := s.lookAt(ctx, p)
+		if ctx.Err() != nil {
+			return ctx.Err()
 		}
-		item := shelfItem(p, v.Reckoning)
+		item := shelfItem(p, l)
+		if err != nil { // one that cannot be read keeps nobody from the others
+			s.log.Error("shelf", "plan", p.ID, "err", err)
+			item.Swatches = map[string]plan.Swatch{}
+			item.Findings = []finding.Finding{{Level: finding.Stop, Code: "unreadable", About: "/",
+				Text: "This plan cannot be read.", Remedy: "Save its file, mend it, and open it again."}}
+		}
 		item.Finished = logged[p.ID]
-		item.Swatches = swatches([]byte(p.Doc))
 		out = append(out, item)
 	}
 	return c.JSON(http.StatusOK, out)
 }
 
-func shelfItem(p store.Plan, r answer.Reckoning) ShelfItem {
+func shelfItem(p store.Plan, l look) ShelfItem {
+	r := l.view.Reckoning
 	item := ShelfItem{ID: p.ID, Title: p.Title, Changed: p.Changed, Steps: len(r.Steps), Pieces: plainly(r.Pieces),
-		Findings: r.Findings}
+		Findings: r.Findings, Swatches: l.swatches}
 	if len(r.Pieces) > 0 {
 		f := r.Pieces[0].Finished
 		item.Size = f.Width.Text + " × " + f.Height.Text
@@ -380,13 +412,18 @@ func shelfItem(p store.Plan, r answer.Reckoning) ShelfItem {
 	return item
 }
 
-// swatches says how the cloths of a stored plan are drawn.
-func swatches(doc []byte) map[string]plan.Swatch {
-	out := map[string]plan.Swatch{}
+// swatchesIn says how the cloths of a stored plan are drawn.
+func swatchesIn(doc []byte) map[string]plan.Swatch {
 	p, err := planfile.Read(doc)
 	if err != nil {
-		return out
+		return map[string]plan.Swatch{}
 	}
+	return swatches(p)
+}
+
+// swatches says how the cloths of a plan are drawn.
+func swatches(p plan.Plan) map[string]plan.Swatch {
+	out := map[string]plan.Swatch{}
 	for letter, cloth := range p.Cloths {
 		out[letter] = cloth.Swatch
 	}

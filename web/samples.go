@@ -72,9 +72,8 @@ type SaveSample struct {
 	Sample json.RawMessage `json:"sample"`
 }
 
-// workshop is what there is besides a plan, by its id in the cupboard: the cloths, the
-// samples, and what other plans showed.
-func (s *server) workshop(ctx context.Context, id string) (*reckon.Workshop, error) {
+// readWorkshop is what there is besides a plan: the cloths, the samples, and what other plans showed.
+func (s *server) readWorkshop(ctx context.Context) (*reckon.Workshop, error) {
 	cloths, err := s.cupboard(ctx)
 	if err != nil {
 		return nil, err
@@ -92,8 +91,7 @@ func (s *server) workshop(ctx context.Context, id string) (*reckon.Workshop, err
 		return nil, err
 	}
 	past, err := s.past(ctx)
-	return &reckon.Workshop{ID: id, Habits: sh.habits, Notions: notions, Cloths: cloths, Samples: samples,
-		Past: past}, err
+	return &reckon.Workshop{Habits: sh.habits, Notions: notions, Cloths: cloths, Samples: samples, Past: past}, err
 }
 
 func (s *server) shelfOfSamples(ctx context.Context) (sample.Shelf, error) {
@@ -243,7 +241,7 @@ func (s *server) users(ctx context.Context) (*users, error) {
 	for _, one := range plans {
 		p, err := planfile.Read([]byte(one.Doc))
 		if err != nil {
-			return nil, err
+			continue // one that cannot be read says so on the shelf
 		}
 		u.plans = append(u.plans, stored{one.ID, one.Title, p})
 	}
@@ -262,6 +260,7 @@ func (u *users) asIs(of stored) answer.Reckoning {
 
 // of are the plans a sample tells something of, with what it would change in them.
 func (u *users) of(id string, one plan.Sample) []SampleUse {
+	u.shop.Samples = maps.Clone(u.shop.Samples) // it is everybody's
 	u.shop.Samples[id] = one
 	out := []SampleUse{}
 	for _, p := range u.plans {

@@ -46,6 +46,7 @@ type server struct {
 	unpacking chan struct{}
 	// becoming holds a place for each search for what cloth can become.
 	becoming chan struct{}
+	memory   memory
 	searches searches
 	bench    *bench.Bench
 	store    *store.Store
@@ -76,7 +77,7 @@ func New(cfg Config) http.Handler {
 		e.Use(accessKey(cfg.AccessKey, newStrangers(s.now, cfg.Log)))
 	}
 	s.routes(e.Group("/api/v1", private, middleware.GzipWithConfig(middleware.GzipConfig{Level: gzip.BestSpeed,
-		MinLength: smallest, Skipper: packedAlready})))
+		MinLength: smallest, Skipper: packedAlready}), byTurns(make(chan struct{}, runtime.GOMAXPROCS(0)), longestQueue)))
 	e.GET("/*", ui())
 	return e
 }
@@ -98,6 +99,7 @@ func (s *server) routes(g *echo.Group) {
 	g.GET("/plans", s.shelf)
 	g.POST("/plans", s.createPlan)
 	g.GET("/plans/:id", s.plan)
+	g.GET("/plans/:id/plan.json", s.planFile)
 	g.PUT("/plans/:id", s.savePlan)
 	g.DELETE("/plans/:id", s.putAway(true))
 	g.POST("/plans/:id/bring-back", s.putAway(false))

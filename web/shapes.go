@@ -151,7 +151,7 @@ func (s *server) shapesFile(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	swatches := swatches([]byte(stored.Doc))
+	swatches := swatchesIn([]byte(stored.Doc))
 	for _, piece := range view.Reckoning.Pieces {
 		if piece.Name != c.Param("piece") || len(piece.Shapes) == 0 {
 			continue

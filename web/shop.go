@@ -473,7 +473,8 @@ func (s *server) finished(ctx context.Context) ([]plan.Plan, error) {
 	for _, e := range entries {
 		p, err := planfile.Read([]byte(e.Doc))
 		if err != nil {
-			return nil, fmt.Errorf("read the finished plan %s: %w", e.Title, err)
+			s.log.Error("figures", "finished", e.Title, "error", err)
+			continue
 		}
 		plans = append(plans, p)
 	}
@@ -523,7 +524,7 @@ func logView(e store.LogEntry, shop *reckon.Workshop) (LogView, error) {
 	v := LogView{ID: e.ID, Revision: e.Revision, PlanID: e.Plan, Title: e.Title, Finished: e.Finished,
 		Minutes: e.Minutes, Notes: e.Notes, Next: e.Next,
 		Photos: e.Photos, Troubles: p.Progress.Troubles, Plan: doc, Gates: []GateView{}, Pieces: plainly(r.Pieces),
-		Swatches: swatches([]byte(e.Doc))}
+		Swatches: swatchesIn([]byte(e.Doc))}
 	copies := p.Settle().Copies
 	for _, step := range r.Steps {
 		v.Usual += step.Minutes * copies

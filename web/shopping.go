@@ -197,7 +197,7 @@ func (s *server) wants(ctx context.Context, chosen []string) (wantedAll, error) 
 	for _, stored := range plans {
 		p, err := planfile.Read([]byte(stored.Doc))
 		if err != nil {
-			return all, err
+			continue // one that cannot be read says so on the shelf
 		}
 		picked := len(chosen) == 0 || slices.Contains(chosen, stored.ID)
 		w.ID = stored.ID

@@ -73,7 +73,7 @@ func (s *server) together(ctx context.Context, cloth string, chosen []string) (t
 	for _, stored := range plans {
 		p, err := planfile.Read([]byte(stored.Doc))
 		if err != nil {
-			return out, err
+			continue // one that cannot be read says so on the shelf
 		}
 		w.ID = stored.ID
 		n, takes := compare.Named(p, w, cloth)

@@ -138,10 +138,20 @@ function PlanCard({ item }: { item: ShelfItem }) {
         </span>
         <span className="soft">{item.next ? `next: ${item.next.toLowerCase()}` : "all steps done"}</span>
       </p>
-      {stops + warns > 0 && (
-        <p className={stops ? "stop-text" : "warn-text"}>
-          {stops ? `${stops} to put right before cutting` : `${warns} to watch`}
+      {item.findings.some((f) => f.code === "unreadable") ? (
+        <p className="stop-text">
+          This plan cannot be read.{" "}
+          <a className="word-button" href={`/api/v1/plans/${item.id}/plan.json`} download>
+            Save its file
+          </a>{" "}
+          to mend it.
         </p>
+      ) : (
+        stops + warns > 0 && (
+          <p className={stops ? "stop-text" : "warn-text"}>
+            {stops ? `${stops} to put right before cutting` : `${warns} to watch`}
+          </p>
+        )
       )}
       <button type="button" className="word-button" onClick={() => void putAway()}>
         Put away<span className="sr-only"> {item.title}</span>

@@ -1,0 +1,182 @@
+package web_test
+
+import (
+	"context"
+	"encoding/json"
+	"fmt"
+	"io"
+	"log/slog"
+	"net/http"
+	"net/http/httptest"
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/labstack/echo/v5"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"umschlag/demo"
+	"umschlag/store"
+	"umschlag/web"
+)
+
+// twice is an app, and how to begin another one on the same store, which remembers nothing.
+func twice(t testing.TB) (h http.Handler, fresh func() http.Handler) {
+	t.Helper()
+	s, err := store.Open(t.Context(), t.TempDir(), time.Now)
+	require.NoError(t, err)
+	t.Cleanup(func() { _ = s.Close() })
+	require.NoError(t, demo.Fill(t.Context(), s))
+	begin := func() http.Handler {
+		return web.New(web.Config{Store: s, Log: slog.New(slog.NewTextHandler(io.Discard, nil))})
+	}
+	return begin(), begin
+}
+
+func got(h http.Handler, path string) string {
+	w := httptest.NewRecorder()
+	h.ServeHTTP(w, httptest.NewRequest("GET", "http://localhost"+path, nil))
+	return w.Body.String()
+}
+
+// Whatever is changed, what is remembered says what is worked out anew: plans saved, undone and restored, fabric of the
+// cupboard, habits, samples, a plan put away.
+func TestWhatIsRememberedIsAsWorkedOutAnew(t *testing.T) {
+	h, fresh := twice(t)
+	var shelf []web.ShelfItem
+	call(t, h, "GET", "/api/v1/plans", nil, &shelf)
+	require.NotEmpty(t, shelf)
+	same := func(after string) {
+		t.Helper()
+		anew := fresh()
+		paths := []string{"/api/v1/plans", "/api/v1/shopping", "/api/v1/cloths"}
+		for _, item := range shelf[:6] {
+			paths = append(paths, "/api/v1/plans/"+item.ID)
+		}
+		for range 2 { // the second time it is remembered
+			for _, path := range paths {
+				require.Equal(t, got(anew, path), got(h, path), "%s after %s", path, after)
+			}
+		}
+	}
+	same("nothing")
+	var view web.PlanView
+	change := func(id, method, path string, body func() any) {
+		t.Helper()
+		call(t, h, "GET", "/api/v1/plans/"+id, nil, &view)
+		w := call(t, h, method, "/api/v1/plans/"+id+path, body(), nil)
+		require.Less(t, w.Code, 300, w.Body.String())
+		same(method + " " + path)
+	}
+	id := shelf[0].ID
+	change(id, "PUT", "", func() any {
+		plan := strings.Replace(string(view.Plan), `"title": "`, `"title": "The other `, 1)
+		return web.SavePlan{Base: view.Revision, Plan: json.RawMessage(plan), Label: "title"}
+	})
+	change(id, "POST", "/undo", func() any { return web.Based{Base: view.Revision} })
+	change(id, "POST", "/redo", func() any { return web.Based{Base: view.Revision} })
+	for _, letter := range []string{"A"} {
+		w := call(t, h, "POST", "/api/v1/plans/"+shelf[2].ID+"/cloths/"+letter+"/keep", map[string]any{}, nil)
+		same(fmt.Sprint("keep, ", w.Code))
+	}
+	w := call(t, h, "POST", "/api/v1/cloths", map[string]any{"cloth": map[string]any{"name": "sea dot", "width": "44"}}, nil)
+	require.Less(t, w.Code, 300, w.Body.String())
+	same("a fabric more")
+	w = call(t, h, "DELETE", "/api/v1/plans/"+shelf[1].ID, nil, nil)
+	require.Less(t, w.Code, 300, w.Body.String())
+	shelf = append(shelf[:1], shelf[2:]...)
+	same("putting one away")
+}
+
+// A plan that cannot be read stands on the shelf as that, its file can be saved, and the others are as they were.
+func TestAPlanThatCannotBeReadKeepsNobodyFromTheShelf(t *testing.T) {
+	s, err := store.Open(t.Context(), t.TempDir(), time.Now)
+	require.NoError(t, err)
+	t.Cleanup(func() { _ = s.Close() })
+	h := web.New(web.Config{Store: s, Log: slog.New(slog.NewTextHandler(io.Discard, nil))})
+	plans, err := demo.Plans()
+	require.NoError(t, err)
+	for name, doc := range plans {
+		_, err := s.Create(t.Context(), name, "cushion", string(doc))
+		require.NoError(t, err)
+		break
+	}
+	broken, err := s.Create(t.Context(), "Broken", "cushion", `{"format": "umschlag/plan/9"}`)
+	require.NoError(t, err)
+	var shelf []web.ShelfItem
+	require.Equal(t, 200, call(t, h, "GET", "/api/v1/plans", nil, &shelf).Code)
+	require.Len(t, shelf, 2)
+	for _, item := range shelf {
+		if item.ID == broken.ID {
+			assert.Equal(t, "unreadable", item.Findings[0].Code)
+			assert.Empty(t, item.Pieces)
+		} else {
+			assert.NotContains(t, fmt.Sprint(item.Findings), "unreadable")
+			assert.NotEmpty(t, item.Swatches)
+		}
+	}
+	assert.Equal(t, "unreadable", refused(t, h, "GET", "/api/v1/plans/"+broken.ID, nil, 422).Type)
+	for _, path := range []string{"/shopping", "/cloths", "/samples/uses", "/together", "/log/figures"} {
+		w := call(t, h, "GET", "/api/v1"+path, nil, nil)
+		assert.Less(t, w.Code, 500, "%s: %s", path, w.Body.String())
+	}
+	assert.JSONEq(t, `{"format": "umschlag/plan/9"}`, got(h, "/api/v1/plans/"+broken.ID+"/plan.json"))
+}
+
+// No more is worked out at once than there are places; who waits too long is told so, and who leaves waits no longer.
+func TestHeavyWorkWaitsForItsTurn(t *testing.T) {
+	e := echo.New()
+	begun, on := make(chan bool), make(chan bool)
+	g := e.Group("/api/v1", web.ByTurns(make(chan struct{}, 1), 0))
+	g.GET("/plans", func(c *echo.Context) error {
+		begun <- true
+		<-on
+		return c.NoContent(http.StatusNoContent)
+	})
+	g.GET("/readings", func(c *echo.Context) error { return c.NoContent(http.StatusNoContent) })
+	ask := func(ctx context.Context, path string) *httptest.ResponseRecorder {
+		w := httptest.NewRecorder()
+		e.ServeHTTP(w, httptest.NewRequestWithContext(ctx, "GET", "http://localhost/api/v1"+path, nil))
+		return w
+	}
+	first := make(chan int)
+	go func() { first <- ask(t.Context(), "/plans").Code }()
+	<-begun
+	busy := ask(t.Context(), "/plans")
+	assert.Equal(t, http.StatusServiceUnavailable, busy.Code)
+	assert.Equal(t, "5", busy.Header().Get("Retry-After"))
+	assert.Equal(t, http.StatusNoContent, ask(t.Context(), "/readings").Code, "what only waits takes no place")
+	on <- true
+	assert.Equal(t, http.StatusNoContent, <-first)
+	go func() { first <- ask(t.Context(), "/plans").Code }()
+	<-begun
+	on <- true
+	assert.Equal(t, http.StatusNoContent, <-first, "the place is free again")
+}
+
+// BenchmarkLooking tells what looking at a plan and at the shelf costs, beside a file of the same size that is only sent.
+func BenchmarkLooking(b *testing.B) {
+	h, _ := twice(b)
+	for name, path := range map[string]string{"shelf": "/api/v1/plans", "plan": "/api/v1/plans/1"} {
+		b.Run(name, func(b *testing.B) {
+			if name == "plan" {
+				var shelf []web.ShelfItem
+				require.NoError(b, json.Unmarshal([]byte(got(h, "/api/v1/plans")), &shelf))
+				path = "/api/v1/plans/" + shelf[0].ID
+			}
+			size := len(got(h, path))
+			for b.Loop() {
+				got(h, path)
+			}
+			b.ReportMetric(float64(size)/1000, "kB")
+		})
+	}
+	b.Run("file", func(b *testing.B) {
+		data := []byte(got(h, "/api/v1/plans"))
+		e := http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) { _, _ = w.Write(data) })
+		for b.Loop() {
+			got(e, "/")
+		}
+	})
+}
