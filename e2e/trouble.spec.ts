@@ -163,11 +163,15 @@ for (const keep of ["Keep this window’s", "Take the other window’s"]) {
     const other = await context.newPage();
     await open(page, `${demo.url}/plans/${id}`);
     await other.goto(`${demo.url}/plans/${id}`);
+    // This window is cut off while both change the same.
+    await page.route(`**/api/v1/plans/${id}`, (route) => route.abort());
+    await put(page, "Overlap of the back", "7");
+    await expect(page.getByRole("status").first()).toHaveText(/kept on this device/);
     await put(other, "Overlap of the back", "6");
     await saved(other);
-    await put(page, "Overlap of the back", "7");
+    await page.unroute(`**/api/v1/plans/${id}`);
     const dialog = page.getByRole("dialog", { name: "The plan was changed in another window" });
-    await expect(dialog).toContainText("back · overlap");
+    await expect(dialog).toContainText("Overlap of the back");
     await expect(dialog).toContainText("here 7, there 6");
     expect((await stored(demo, id)).plan.back.overlap).toBe("6");
     await dialog.getByRole("button", { name: keep }).click();
@@ -178,6 +182,25 @@ for (const keep of ["Keep this window’s", "Take the other window’s"]) {
     expect((await stored(demo, id)).plan.back.overlap).toBe(kept);
   });
 }
+
+test("two windows change different things: both are kept, and each shows both", async ({ page, context, demo }) => {
+  const other = await context.newPage();
+  await open(page, `${demo.url}/plans/${id}`);
+  await other.goto(`${demo.url}/plans/${id}`);
+  await page.route(`**/api/v1/plans/${id}`, (route) => route.abort());
+  await put(page, "Overlap of the back", "7");
+  await expect(page.getByRole("status").first()).toHaveText(/kept on this device/);
+  await put(other, "How many are made", "3");
+  await saved(other);
+  await page.unroute(`**/api/v1/plans/${id}`);
+  await saved(page);
+  for (const window of [page, other]) {
+    await expect(window.getByRole("textbox", { name: "Overlap of the back" })).toHaveValue("7");
+    await expect(window.getByRole("textbox", { name: "How many are made" })).toHaveValue("3");
+  }
+  const { plan } = await stored(demo, id);
+  expect([plan.back.overlap, plan.copies]).toEqual(["7", 3]);
+});
 
 test("the server stopped in the middle of typing: nothing is lost", async ({ page, workshop }) => {
   await open(page, workshop.url);

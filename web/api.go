@@ -61,6 +61,19 @@ type NewPlan struct {
 	Plan json.RawMessage `json:"plan"`
 }
 
+// JoinPlans asks for what two sides made of a plan in one.
+type JoinPlans struct {
+	Base   json.RawMessage `json:"base"`
+	Mine   json.RawMessage `json:"mine"`
+	Theirs json.RawMessage `json:"theirs"`
+}
+
+// JoinedPlans is a plan with what both sides changed; or the paths of what both changed otherwise, and no plan.
+type JoinedPlans struct {
+	Plan  json.RawMessage `json:"plan,omitempty"`
+	Apart []string        `json:"apart"`
+}
+
 // SavePlan asks for a version of a plan to be stored.
 type SavePlan struct {
 	// Base is the revision the change was made on.
@@ -290,6 +303,8 @@ type Types struct {
 	NewPlan        NewPlan           `json:"new_plan"`
 	SavePlan       SavePlan          `json:"save_plan"`
 	ConvertPlan    ConvertPlan       `json:"convert_plan"`
+	JoinPlans      JoinPlans         `json:"join_plans"`
+	JoinedPlans    JoinedPlans       `json:"joined_plans"`
 	ChooseIn       ChooseIn          `json:"choose_in"`
 	Chosen         Chosen            `json:"chosen"`
 	Starts         StartsView        `json:"starts"`

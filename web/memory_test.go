@@ -56,7 +56,9 @@ func TestWhatIsRememberedIsAsWorkedOutAnew(t *testing.T) {
 		}
 		for range 2 { // the second time it is remembered
 			for _, path := range paths {
-				require.Equal(t, got(anew, path), got(h, path), "%s after %s", path, after)
+				now := got(h, path)
+				require.Equal(t, got(anew, path), now, "%s after %s", path, after)
+				require.NotContains(t, now, `"findings":null`, "%s after %s", path, after)
 			}
 		}
 	}
@@ -87,6 +89,15 @@ func TestWhatIsRememberedIsAsWorkedOutAnew(t *testing.T) {
 	require.Less(t, w.Code, 300, w.Body.String())
 	shelf = append(shelf[:1], shelf[2:]...)
 	same("putting one away")
+	var bare web.PlanView
+	plain := map[string]any{"plan": json.RawMessage(`{"format": "umschlag/plan/2", "title": "plain", "units": "in",
+		"object": {"kind": "form", "width": "16", "height": "16"}, "cover": {"kind": "cushion"},
+		"cloths": {"A": {"name": "linen"}}, "back": {"kind": "sewn"}}`)}
+	w = call(t, h, "POST", "/api/v1/plans", plain, &bare)
+	require.Less(t, w.Code, 300, w.Body.String())
+	shelf[0].ID = bare.ID
+	assert.Empty(t, bare.Reckoning.Findings, "one of which nothing is said")
+	same("one that nothing is said of")
 }
 
 // A plan that cannot be read stands on the shelf as that, its file can be saved, and the others are as they were.

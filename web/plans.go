@@ -159,8 +159,11 @@ func (s *server) answer(c *echo.Context, status int, p store.Plan, err error, yo
 // mended are the findings of a plan with what is offered for them, remembered.
 func (s *server) mended(ctx context.Context, p store.Plan, l look) ([]finding.Finding, error) {
 	r := l.seen(p).Reckoning
-	if l.mended != nil || len(r.Findings) == 0 {
-		return l.mended, nil
+	if len(r.Findings) == 0 {
+		return r.Findings, nil
+	}
+	if l.mended != nil {
+		return slices.Clone(l.mended), nil
 	}
 	ctx, done := context.WithTimeout(ctx, longestLook)
 	defer done()
@@ -257,6 +260,15 @@ func (s *server) savePlan(c *echo.Context) error {
 	if head.Revision == base && last != "" && last == in.Save {
 		return s.answer(c, http.StatusOK, head, nil, in.Plan) // it was kept, and its answer lost
 	}
+	if head.Revision > base {
+		var joined bool
+		if doc, p, joined, err = s.joined(ctx, head, base, doc, p); err != nil {
+			return err
+		}
+		if joined {
+			base = head.Revision
+		}
+	}
 	if head.Revision == base { // a stale one is refused anyway
 		if doc, err = s.kept(ctx, id, head, doc, p, in.Spoils); err != nil {
 			return err
@@ -265,6 +277,38 @@ func (s *server) savePlan(c *echo.Context) error {
 	saved, err := s.store.Save(ctx, id, store.Version{Base: base, Title: p.Title, Kind: string(p.Cover.Kind),
 		Doc: string(doc), Label: in.Label, ID: in.Save})
 	return s.answer(c, http.StatusOK, saved, err, in.Plan)
+}
+
+// joined is a document that was changed from an older revision, with what was changed since; false where both changed the
+// same.
+func (s *server) joined(ctx context.Context, head store.Plan, base int, doc []byte, p plan.Plan) (
+	[]byte, plan.Plan, bool, error) {
+	older, err := s.store.Revision(ctx, head.ID, base)
+	if errors.Is(err, store.ErrNotFound) {
+		return doc, p, false, nil
+	}
+	if err != nil {
+		return nil, p, false, err
+	}
+	both, apart, err := planfile.Joined([]byte(older), doc, []byte(head.Doc))
+	if err != nil || len(apart) > 0 {
+		return doc, p, false, nil // the conflict tells it
+	}
+	doc, p, err = keyed(both)
+	return doc, p, true, err
+}
+
+// join answers with what two sides made of a plan, each from the same one.
+func (s *server) join(c *echo.Context) error {
+	var in JoinPlans
+	if err := decode(c, &in); err != nil {
+		return err
+	}
+	doc, apart, err := planfile.Joined(in.Base, in.Mine, in.Theirs)
+	if err != nil {
+		return err
+	}
+	return c.JSON(http.StatusOK, JoinedPlans{Plan: doc, Apart: append([]string{}, apart...)})
 }
 
 // mostSent saves are waited for at once, and none has an id longer than longestSave.

@@ -86,6 +86,7 @@ func (s *server) routes(g *echo.Group) {
 	g.POST("/reckon", s.reckon)
 	g.POST("/choose", s.choose)
 	g.POST("/convert", s.convert)
+	g.POST("/join", s.join)
 	g.GET("/starts", s.starts)
 	g.POST("/begin", s.begin)
 	g.POST("/move", s.move)

@@ -7,6 +7,8 @@ shelf: ShelfItem[]
 new_plan: NewPlan
 save_plan: SavePlan
 convert_plan: ConvertPlan
+join_plans: JoinPlans
+joined_plans: JoinedPlans
 choose_in: ChooseIn
 chosen: Chosen
 starts: StartsView
@@ -1943,6 +1945,29 @@ plan: {
 
 }
 units: string
+}
+/**
+ * JoinPlans asks for what two sides made of a plan in one.
+ */
+export interface JoinPlans {
+base: {
+
+}
+mine: {
+
+}
+theirs: {
+
+}
+}
+/**
+ * JoinedPlans is a plan with what both sides changed; or the paths of what both changed otherwise, and no plan.
+ */
+export interface JoinedPlans {
+plan?: {
+
+}
+apart: string[]
 }
 /**
  * ChooseIn asks for a decision of the brief of a plan to be taken.

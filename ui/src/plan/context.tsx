@@ -4,6 +4,7 @@ import type { PlanView } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { keys, startsQuery } from "../api/queries";
+import { hearOf } from "./others";
 import { get } from "./path";
 import { Session } from "./session";
 import type { Shown, State } from "./state";
@@ -26,6 +27,7 @@ export function PlanProvider({
   useEffect(() => {
     let session: Session | null = null;
     let left = false;
+    let deaf = () => {};
     ask<PlanView>("GET", `/plans/${id}`).then(
       async (view) => {
         // What decisions begin with is there before any of them can be made.
@@ -34,11 +36,13 @@ export function PlanProvider({
         session = new Session(view);
         session.resume(unsavedOf(id));
         setOpened(session);
+        deaf = hearOf(id, (revision) => void session?.hear(revision));
       },
       (error) => !left && setOpened(sentence(error)),
     );
     return () => {
       left = true;
+      deaf();
       session?.close();
       setOpened(null);
       void client.invalidateQueries({ queryKey: keys.shelf });

@@ -2,22 +2,21 @@ import { replaceEqualDeep } from "@tanstack/react-query";
 import type { Brief, Chosen, PlanView, Reckoning } from "../api/api.gen";
 import { ApiError, ask, Unreachable } from "../api/client";
 import type { Plan } from "../api/plan.gen";
-import { whenFree } from "../api/press";
 import { type Asked, type Change, type Choice, said } from "./change";
+import { joinedWith, recorded } from "./join";
 import { keyed } from "./keys";
+import { other, tellOthers } from "./others";
 import { patched } from "./patch";
 import { differences, put } from "./path";
-import { drawable, fresh, type Saving, type Shown, type State, seen, shownOf, viewOf } from "./state";
+import { drawable, fresh, type Saving, viewOf } from "./state";
 import { keepUnsaved, saveId, type Unsaved } from "./unsaved";
+import { Watched } from "./watched";
 
 /**
  * The editing of one plan: every change shows at once, is saved in order, and
  * is kept on this device until the server has acknowledged it.
  */
-export class Session {
-  private state: State;
-  private onScreen: Shown;
-  private readonly listeners = new Set<() => void>();
+export class Session extends Watched {
   private pending: Change | null = null;
   private asked: Asked | null = null;
   private turns = 0;
@@ -35,8 +34,7 @@ export class Session {
     view: PlanView,
     private readonly settings: { retryAfter: number } = { retryAfter: 2000 },
   ) {
-    this.state = fresh(view);
-    this.onScreen = this.state;
+    super(fresh(view));
   }
 
   /** Takes up changes that the server never acknowledged. */
@@ -62,34 +60,10 @@ export class Session {
     else this.set({ conflict: theirs });
   }
 
-  readonly subscribe = (listener: () => void) => {
-    this.listeners.add(listener);
-    return () => this.listeners.delete(listener);
-  };
-
-  readonly current = () => this.state;
-
-  /** What is drawn and told: another object only when something of it changed. */
-  readonly shown = () => this.onScreen;
-
   close() {
     this.closed = true;
     clearTimeout(this.retry);
     this.previewing?.abort();
-  }
-
-  private set(part: Partial<State>) {
-    this.state = { ...this.state, ...part };
-    this.onScreen = shownOf(this.state, this.onScreen);
-    whenFree(() => {
-      for (const listener of this.listeners) listener();
-    });
-  }
-
-  /** Shows a reckoning; what is as before keeps its identity and is not drawn again. */
-  private show(next: Reckoning, last = this.state.drawn) {
-    const reckoning = replaceEqualDeep(this.state.drawn, next) as Reckoning;
-    this.set({ reckoning, ...seen(reckoning, last) });
   }
 
   /** Reckons what is being typed without keeping it; the answer is what is wrong with it, if anything. */
@@ -219,13 +193,45 @@ export class Session {
           sent,
         });
         this.sent = [];
+        if (!(await this.withOthers(kept, change.plan))) return;
         this.acknowledge(kept, change.plan);
+        tellOthers(this.state.id, kept.revision);
       } catch (error) {
         if (!this.refused(error, change)) return;
       } finally {
         this.sending = false;
       }
     }
+  }
+
+  /** What another window changed goes into what was changed here meanwhile; false where both changed the same. */
+  private async withOthers(kept: PlanView, sent: Plan): Promise<boolean> {
+    if (kept.revision <= this.state.revision + 1) return true;
+    while (this.pending) {
+      const mine = this.pending;
+      const plan = await joinedWith(sent, mine.plan, kept.plan as unknown as Plan);
+      if (this.pending !== mine) continue; // more was changed while it was asked
+      if (plan) {
+        this.pending = { ...mine, plan };
+        return true;
+      }
+      this.pending = null;
+      this.set({ plan: mine.plan, saving: "waiting" });
+      this.disagree(kept);
+      return false;
+    }
+    return true;
+  }
+
+  /** Another window has a newer revision: it is shown here too, where nothing is on its way. */
+  async hear(revision?: number) {
+    const { saving, conflict, spoils } = this.state;
+    const busy = saving !== "saved" || this.pending || this.sending || this.deciding > 0 || this.turns > 0;
+    if (this.closed || busy || conflict || spoils || (revision ?? Infinity) <= this.state.revision) return;
+    await this.inTurn(async () => {
+      const view = await other(this.state.id);
+      if (view && view.revision > this.state.revision && !this.pending && !this.closed) this.take(view);
+    });
   }
 
   /** When more was changed meanwhile, only the base of the next save moves on, and what the server made of the record. */
@@ -339,6 +345,7 @@ export class Session {
           ...which,
         });
         if (!this.onlyTheBase(view)) this.take(view);
+        tellOthers(this.state.id, view.revision);
       } catch (error) {
         if (error instanceof ApiError && error.problem.current) this.set({ conflict: error.problem.current });
         else if (error instanceof ApiError && error.problem.spoils && which.revision !== undefined) {
@@ -385,14 +392,4 @@ export class Session {
   dismissRefusal() {
     this.set({ refusal: null });
   }
-}
-
-/** A plan that was changed meanwhile, with what the server made of the record that was sent with the change before. */
-function recorded(plan: Plan, sent: Plan, kept: Plan): Plan {
-  const same = (key: "progress" | "measured") => JSON.stringify(plan[key]) === JSON.stringify(sent[key]);
-  return {
-    ...plan,
-    ...(same("progress") && { progress: kept.progress }),
-    ...(same("measured") && { measured: kept.measured }),
-  };
 }

@@ -3,17 +3,21 @@ import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
-import type { PlanView } from "../api/api.gen";
+import type { Brief, PlanView } from "../api/api.gen";
 import type { Plan } from "../api/plan.gen";
+import { labelOf } from "../brief/labels";
 import { differences } from "../plan/path";
 
 /** The plan was changed in another window: both versions, and a choice. */
 export function Conflict({
   mine,
+  brief,
   theirs,
   resolve,
 }: {
   mine: Plan;
+  /** The brief of the plan here, in whose words it is asked. */
+  brief: Brief;
   theirs: PlanView;
   resolve: (keep: "mine" | "theirs") => void;
 }) {
@@ -22,15 +26,19 @@ export function Conflict({
     <Dialog open aria-labelledby="conflict-title">
       <DialogTitle id="conflict-title">The plan was changed in another window</DialogTitle>
       <DialogContent>
-        <p>Nothing was overwritten. These decisions differ:</p>
+        <p>Nothing was overwritten. What only one of them changed is kept; here both say something else:</p>
         <ul className="differences">
-          {differing.slice(0, 12).map((d) => (
-            <li key={d.path}>
-              <span className="soft">{d.path.slice(1).replaceAll("/", " · ")}</span>
-              <br />
-              here <strong>{shown(d.a)}</strong>, there <strong>{shown(d.b)}</strong>
-            </li>
-          ))}
+          {differing.slice(0, 12).map((d) => {
+            const told = labelOf(brief, d.path);
+            return (
+              <li key={d.path}>
+                <span className="soft">{told?.label ?? d.path.slice(1).replaceAll("/", " · ")}</span>
+                <br />
+                here <strong>{told?.says(d.a) ?? shown(d.a)}</strong>, there{" "}
+                <strong>{told?.says(d.b) ?? shown(d.b)}</strong>
+              </li>
+            );
+          })}
           {differing.length > 12 && <li>and {differing.length - 12} more</li>}
           {differing.length === 0 && <li>Both say the same by now.</li>}
         </ul>

@@ -10,6 +10,7 @@ import { useOpenPlan } from "../plan/context";
 import { Conflict } from "./Conflict";
 import { History } from "./History";
 import { quiet } from "./keys";
+import { Mistakes } from "./places";
 import { Shortcuts } from "./Shortcuts";
 import { Spoils } from "./Spoils";
 import type { Scheme } from "./tokens";
@@ -152,11 +153,18 @@ export function Shell({ scheme, setScheme, children }: Props) {
         </p>
       )}
       <main id="place" tabIndex={-1} aria-busy={reading}>
-        <Suspense fallback={<Coming tell={setComing} />}>{children}</Suspense>
+        <Mistakes at={pathname}>
+          <Suspense fallback={<Coming tell={setComing} />}>{children}</Suspense>
+        </Mistakes>
       </main>
       <Tray />
       {open?.conflict && (
-        <Conflict mine={open.plan} theirs={open.conflict} resolve={(keep) => session?.resolve(keep)} />
+        <Conflict
+          mine={open.plan}
+          brief={open.brief}
+          theirs={open.conflict}
+          resolve={(keep) => session?.resolve(keep)}
+        />
       )}
       {open?.spoils && <Spoils of={open.spoils} settle={(how) => session?.settleSpoils(how)} />}
       {open && history && (

@@ -1,12 +1,12 @@
-import { type ComponentType, lazy } from "react";
+import { Component, type ComponentType, lazy, type ReactNode } from "react";
 
-/** Shown in the stead of a place whose script did not come: the server is away, or another version of it is there now. */
-function Unread() {
+/** Shown in the stead of a place that cannot be shown, with the way out. */
+function Unshown({ title, why }: { title: string; why: string }) {
   return (
     <div className="page">
-      <h1>Not read</h1>
+      <h1>{title}</h1>
       <p className="large" role="alert">
-        This place could not be read. What you typed is kept.{" "}
+        {why} What you typed is kept.{" "}
         <button type="button" className="word-button" onClick={() => window.location.reload()}>
           Read the page again
         </button>
@@ -14,6 +14,9 @@ function Unread() {
     </div>
   );
 }
+
+/** The script of a place did not come: the server is away, or another version of it is there now. */
+const Unread = () => <Unshown title="Not read" why="This place could not be read." />;
 
 /** A place whose script is asked for when one goes there; load may be called before. */
 export function place<K extends string>(load: () => Promise<Record<K, ComponentType>>, name: K) {
@@ -23,4 +26,21 @@ export function place<K extends string>(load: () => Promise<Record<K, ComponentT
       () => ({ default: Unread }),
     );
   return Object.assign(lazy(there), { load });
+}
+
+/** Keeps a mistake in one place from taking the whole page with it; another place, at another address, is tried anew. */
+export class Mistakes extends Component<{ at: string; children: ReactNode }, { at: string | null }> {
+  override state = { at: null };
+
+  static getDerivedStateFromError = () => ({ at: "" });
+
+  static getDerivedStateFromProps(props: { at: string }, state: { at: string | null }) {
+    if (state.at === "") return { at: props.at }; // it was made here
+    return state.at !== null && state.at !== props.at ? { at: null } : null;
+  }
+
+  override render() {
+    if (this.state.at === null) return this.props.children;
+    return <Unshown title="The app made a mistake" why="This place cannot be shown as it stands." />;
+  }
 }

@@ -1,0 +1,120 @@
+package planfile_test
+
+import (
+	"encoding/json"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"umschlag/core/length"
+	"umschlag/format/planfile"
+)
+
+const joinedBase = `{"format": "umschlag/plan/2", "title": "Cushion", "units": "in",
+	"object": {"kind": "form", "width": "16", "height": "16"}, "cover": {"kind": "cushion", "seam": "1/4"},
+	"pieces": {"front": {"face": {"kind": "grid", "columns": 4, "rows": 4, "cloths": ["A", "B"],
+		"borders": [{"key": "b1", "width": "1"}, {"key": "b2", "width": "2"}]}}},
+	"fittings": [{"key": "f1", "kind": "pocket", "on": "front", "width": "5", "height": "5"}],
+	"measured": [{"gate": "front.trimmed", "width": "16 1/2", "height": "16 1/2"}],
+	"progress": {"done": ["a", "b"], "cut": {"x": {"width": "3", "height": "3"}}}}`
+
+// changed is the base with texts replaced, in pairs.
+func changed(pairs ...string) []byte {
+	return []byte(strings.NewReplacer(pairs...).Replace(joinedBase))
+}
+
+func TestChangesThatDoNotTouchAreJoined(t *testing.T) {
+	for name, c := range map[string]struct{ mine, theirs, both []byte }{
+		"two values": {changed(`"title": "Cushion"`, `"title": "Pad"`), changed(`"seam": "1/4"`, `"seam": "3/8"`),
+			changed(`"title": "Cushion"`, `"title": "Pad"`, `"seam": "1/4"`, `"seam": "3/8"`)},
+		"of one object": {changed(`"columns": 4`, `"columns": 5`), changed(`"rows": 4`, `"rows": 6`),
+			changed(`"columns": 4`, `"columns": 5`, `"rows": 4`, `"rows": 6`)},
+		"of two borders": {changed(`"b1", "width": "1"`, `"b1", "width": "3"`), changed(`"b2", "width": "2"`, `"b2", "width": "1/2"`),
+			changed(`"b1", "width": "1"`, `"b1", "width": "3"`, `"b2", "width": "2"`, `"b2", "width": "1/2"`)},
+		"one more and one less": {changed(`{"key": "b1", "width": "1"}, `, ``), changed(`"b2", "width": "2"}`, `"b2", "width": "2"}, {"key": "b3", "width": "4"}`),
+			changed(`{"key": "b1", "width": "1"}, `, ``, `"b2", "width": "2"}`, `"b2", "width": "2"}, {"key": "b3", "width": "4"}`)},
+		"turned round and changed": {changed(`{"key": "b1", "width": "1"}, {"key": "b2", "width": "2"}`, `{"key": "b2", "width": "2"}, {"key": "b1", "width": "1"}`),
+			changed(`"b1", "width": "1"`, `"b1", "width": "3"`), changed(`{"key": "b1", "width": "1"}, {"key": "b2", "width": "2"}`, `{"key": "b2", "width": "2"}, {"key": "b1", "width": "3"}`)},
+		"done at two benches": {changed(`["a", "b"]`, `["a", "b", "c"]`), changed(`["a", "b"]`, `["b", "d"]`), changed(`["a", "b"]`, `["b", "c", "d"]`)},
+		"cut at two tables": {changed(`"x": {`, `"y": {"width": "1", "height": "1"}, "x": {`), changed(`"x": {`, `"z": {"width": "2", "height": "2"}, "x": {`),
+			changed(`"x": {`, `"y": {"width": "1", "height": "1"}, "z": {"width": "2", "height": "2"}, "x": {`)},
+		"the same": {changed(`"columns": 4`, `"columns": 5`), changed(`"columns": 4`, `"columns": 5`), changed(`"columns": 4`, `"columns": 5`)},
+		"a measurement and a title": {changed(`"measured": [`, `"measured": [{"gate": "front.centre", "width": "9", "height": "9"}, `),
+			changed(`"title": "Cushion"`, `"title": "Pad"`),
+			changed(`"measured": [`, `"measured": [{"gate": "front.centre", "width": "9", "height": "9"}, `, `"title": "Cushion"`, `"title": "Pad"`)},
+	} {
+		for way, sides := range map[string][2][]byte{"": {c.mine, c.theirs}, ", the other way": {c.theirs, c.mine}} {
+			joined, apart, err := planfile.Joined([]byte(joinedBase), sides[0], sides[1])
+			require.NoError(t, err, name+way)
+			require.Empty(t, apart, name+way)
+			if strings.HasPrefix(name, "done") {
+				assert.ElementsMatch(t, doneOf(t, c.both), doneOf(t, joined), name+way)
+				continue
+			}
+			assert.JSONEq(t, string(c.both), string(joined), name+way)
+		}
+	}
+}
+
+func doneOf(t *testing.T, data []byte) []string {
+	t.Helper()
+	var p struct{ Progress struct{ Done []string } }
+	require.NoError(t, json.Unmarshal(data, &p))
+	return p.Progress.Done
+}
+
+func TestWhatBothChangedIsToldByItsPath(t *testing.T) {
+	for name, c := range map[string]struct {
+		mine, theirs []byte
+		apart        []string
+	}{
+		"one value": {changed(`"seam": "1/4"`, `"seam": "1/2"`), changed(`"seam": "1/4"`, `"seam": "3/8"`),
+			[]string{"/cover/seam"}},
+		"a border, by its key": {changed(`"b1", "width": "1"`, `"b1", "width": "3"`),
+			changed(`"b1", "width": "1"`, `"b1", "width": "4"`), []string{"/pieces/front/face/borders/b1/width"}},
+		"one that is gone": {changed(`, {"key": "b2", "width": "2"}`, ``), changed(`"b2", "width": "2"`, `"b2", "width": "4"`),
+			[]string{"/pieces/front/face/borders/b2"}},
+		"a list that is one value": {changed(`["A", "B"]`, `["A", "C"]`), changed(`["A", "B"]`, `["B", "A"]`),
+			[]string{"/pieces/front/face/cloths"}},
+	} {
+		joined, apart, err := planfile.Joined([]byte(joinedBase), c.mine, c.theirs)
+		require.NoError(t, err, name)
+		assert.Nil(t, joined, name)
+		assert.Equal(t, c.apart, apart, name)
+	}
+}
+
+// A side that shows the plan in centimetres changes nothing else by that.
+func TestAnotherUnitIsNoOtherChange(t *testing.T) {
+	metric, err := planfile.Converted([]byte(joinedBase), "cm")
+	require.NoError(t, err)
+	mine := changed(`"seam": "1/4"`, `"seam": "1/2"`)
+	for _, sides := range [][2][]byte{{mine, metric}, {metric, mine}} {
+		joined, apart, err := planfile.Joined([]byte(joinedBase), sides[0], sides[1])
+		require.NoError(t, err)
+		require.Empty(t, apart)
+		p, err := planfile.Read(joined)
+		require.NoError(t, err)
+		assert.Equal(t, "cm", string(p.Units))
+		assert.Equal(t, length.Inch/2, p.Cover.Seam)
+	}
+}
+
+// Whatever one side changed alone is as that side has it.
+func TestASideThatChangedNothingChangesNothing(t *testing.T) {
+	values := []string{`"columns": 4`, `"rows": 4`, `"seam": "1/4"`, `"title": "Cushion"`, `"b2", "width": "2"`}
+	rapid.Check(t, func(t *rapid.T) {
+		from := rapid.SampledFrom(values).Draw(t, "value")
+		to := strings.NewReplacer("4", "7", "Cushion", "Pad", `"2"`, `"3"`).Replace(from)
+		mine := changed(from, to)
+		for _, sides := range [][2][]byte{{mine, []byte(joinedBase)}, {[]byte(joinedBase), mine}, {mine, mine}} {
+			joined, apart, err := planfile.Joined([]byte(joinedBase), sides[0], sides[1])
+			require.NoError(t, err)
+			require.Empty(t, apart)
+			require.JSONEq(t, string(mine), string(joined))
+		}
+	})
+}

@@ -1,0 +1,19 @@
+import type { JoinedPlans } from "../api/api.gen";
+import { ask } from "../api/client";
+import type { Plan } from "../api/plan.gen";
+
+/** What two sides made of a plan, each from the same one; null where both changed the same. */
+export async function joinedWith(base: Plan, mine: Plan, theirs: Plan): Promise<Plan | null> {
+  const { plan } = await ask<JoinedPlans>("POST", "/join", { base, mine, theirs });
+  return (plan as Plan | undefined) ?? null;
+}
+
+/** A plan that was changed meanwhile, with what the server made of the record that was sent with the change before. */
+export function recorded(plan: Plan, sent: Plan, kept: Plan): Plan {
+  const same = (key: "progress" | "measured") => JSON.stringify(plan[key]) === JSON.stringify(sent[key]);
+  return {
+    ...plan,
+    ...(same("progress") && { progress: kept.progress }),
+    ...(same("measured") && { measured: kept.measured }),
+  };
+}
