@@ -59,5 +59,6 @@ func TestJoiningIsAnswered(t *testing.T) {
 	ask(with("title", "Mine"), with("title", "Theirs"))
 	assert.Equal(t, []string{"/title"}, out.Apart)
 	assert.Empty(t, out.Plan)
-	assert.Equal(t, 400, call(t, h, "POST", "/api/v1/join", map[string]any{"base": doc, "mine": 3, "theirs": doc}, nil).Code)
+	wrong := map[string]any{"base": doc, "mine": 3, "theirs": doc}
+	assert.Equal(t, 400, call(t, h, "POST", "/api/v1/join", wrong, nil).Code)
 }

@@ -42,7 +42,8 @@ type look struct {
 // mostMinded is how much is kept in mind, in the work of so many patches: some hundred plans as they are usual.
 const mostMinded = 200_000
 
-// longestLook is how long somebody waits for one plan to be worked out. No plan takes a quarter of it on a quiet machine.
+// longestLook is how long somebody waits for one plan to be worked out. No plan takes a quarter of it on a quiet
+// machine.
 const longestLook = 8 * time.Second
 
 // shopNow is the workshop as it is now, and its version. It is shared: nobody changes it.
@@ -117,8 +118,8 @@ func (m *memory) recall(p store.Plan, version int) (look, bool) {
 	return l, true
 }
 
-// keep keeps a plan in mind as it is looked at, in place of how it was before. What was not worked out to its end is not
-// kept.
+// keep keeps a plan in mind as it is looked at, in place of how it was before. What was not worked out to its end
+// is not kept.
 func (m *memory) keep(l look, r answer.Reckoning) {
 	if slices.ContainsFunc(r.Findings, func(f finding.Finding) bool { return f.Code == reckon.TooMuch }) {
 		return

@@ -82,7 +82,8 @@ func TestWhatIsRememberedIsAsWorkedOutAnew(t *testing.T) {
 		w := call(t, h, "POST", "/api/v1/plans/"+shelf[2].ID+"/cloths/"+letter+"/keep", map[string]any{}, nil)
 		same(fmt.Sprint("keep, ", w.Code))
 	}
-	w := call(t, h, "POST", "/api/v1/cloths", map[string]any{"cloth": map[string]any{"name": "sea dot", "width": "44"}}, nil)
+	dot := map[string]any{"cloth": map[string]any{"name": "sea dot", "width": "44"}}
+	w := call(t, h, "POST", "/api/v1/cloths", dot, nil)
 	require.Less(t, w.Code, 300, w.Body.String())
 	same("a fabric more")
 	w = call(t, h, "DELETE", "/api/v1/plans/"+shelf[1].ID, nil, nil)
@@ -166,7 +167,8 @@ func TestHeavyWorkWaitsForItsTurn(t *testing.T) {
 	assert.Equal(t, http.StatusNoContent, <-first, "the place is free again")
 }
 
-// BenchmarkLooking tells what looking at a plan and at the shelf costs, beside a file of the same size that is only sent.
+// BenchmarkLooking tells what looking at a plan and at the shelf costs, beside a file of the same size that is only
+// sent.
 func BenchmarkLooking(b *testing.B) {
 	h, _ := twice(b)
 	for name, path := range map[string]string{"shelf": "/api/v1/plans", "plan": "/api/v1/plans/1"} {

@@ -279,8 +279,8 @@ func (s *server) savePlan(c *echo.Context) error {
 	return s.answer(c, http.StatusOK, saved, err, in.Plan)
 }
 
-// joined is a document that was changed from an older revision, with what was changed since; false where both changed the
-// same.
+// joined is a document that was changed from an older revision, with what was changed since; false where both changed
+// the same.
 func (s *server) joined(ctx context.Context, head store.Plan, base int, doc []byte, p plan.Plan) (
 	[]byte, plan.Plan, bool, error) {
 	older, err := s.store.Revision(ctx, head.ID, base)

@@ -77,7 +77,8 @@ func New(cfg Config) http.Handler {
 		e.Use(accessKey(cfg.AccessKey, newStrangers(s.now, cfg.Log)))
 	}
 	s.routes(e.Group("/api/v1", private, middleware.GzipWithConfig(middleware.GzipConfig{Level: gzip.BestSpeed,
-		MinLength: smallest, Skipper: packedAlready}), byTurns(make(chan struct{}, runtime.GOMAXPROCS(0)), longestQueue)))
+		MinLength: smallest, Skipper: packedAlready}),
+		byTurns(make(chan struct{}, runtime.GOMAXPROCS(0)), longestQueue)))
 	e.GET("/*", ui())
 	return e
 }

@@ -26,25 +26,40 @@ func changed(pairs ...string) []byte {
 	return []byte(strings.NewReplacer(pairs...).Replace(joinedBase))
 }
 
+// Texts of the base, and what they are changed to.
+const (
+	title, otherTitle = `"title": "Cushion"`, `"title": "Pad"`
+	seam, otherSeam   = `"seam": "1/4"`, `"seam": "3/8"`
+	first, wider      = `"b1", "width": "1"`, `"b1", "width": "3"`
+	second, narrower  = `"b2", "width": "2"`, `"b2", "width": "1/2"`
+	border1           = `{"key": "b1", "width": "1"}`
+	border2           = `{"key": "b2", "width": "2"}`
+	border3           = `{"key": "b3", "width": "4"}`
+	measured          = `"measured": [`
+	another           = `"measured": [{"gate": "front.centre", "width": "9", "height": "9"}, `
+	cut               = `"x": {`
+	cutHere           = `"y": {"width": "1", "height": "1"}, `
+	cutThere          = `"z": {"width": "2", "height": "2"}, `
+)
+
 func TestChangesThatDoNotTouchAreJoined(t *testing.T) {
 	for name, c := range map[string]struct{ mine, theirs, both []byte }{
-		"two values": {changed(`"title": "Cushion"`, `"title": "Pad"`), changed(`"seam": "1/4"`, `"seam": "3/8"`),
-			changed(`"title": "Cushion"`, `"title": "Pad"`, `"seam": "1/4"`, `"seam": "3/8"`)},
+		"two values": {changed(title, otherTitle), changed(seam, otherSeam),
+			changed(title, otherTitle, seam, otherSeam)},
 		"of one object": {changed(`"columns": 4`, `"columns": 5`), changed(`"rows": 4`, `"rows": 6`),
 			changed(`"columns": 4`, `"columns": 5`, `"rows": 4`, `"rows": 6`)},
-		"of two borders": {changed(`"b1", "width": "1"`, `"b1", "width": "3"`), changed(`"b2", "width": "2"`, `"b2", "width": "1/2"`),
-			changed(`"b1", "width": "1"`, `"b1", "width": "3"`, `"b2", "width": "2"`, `"b2", "width": "1/2"`)},
-		"one more and one less": {changed(`{"key": "b1", "width": "1"}, `, ``), changed(`"b2", "width": "2"}`, `"b2", "width": "2"}, {"key": "b3", "width": "4"}`),
-			changed(`{"key": "b1", "width": "1"}, `, ``, `"b2", "width": "2"}`, `"b2", "width": "2"}, {"key": "b3", "width": "4"}`)},
-		"turned round and changed": {changed(`{"key": "b1", "width": "1"}, {"key": "b2", "width": "2"}`, `{"key": "b2", "width": "2"}, {"key": "b1", "width": "1"}`),
-			changed(`"b1", "width": "1"`, `"b1", "width": "3"`), changed(`{"key": "b1", "width": "1"}, {"key": "b2", "width": "2"}`, `{"key": "b2", "width": "2"}, {"key": "b1", "width": "3"}`)},
-		"done at two benches": {changed(`["a", "b"]`, `["a", "b", "c"]`), changed(`["a", "b"]`, `["b", "d"]`), changed(`["a", "b"]`, `["b", "c", "d"]`)},
-		"cut at two tables": {changed(`"x": {`, `"y": {"width": "1", "height": "1"}, "x": {`), changed(`"x": {`, `"z": {"width": "2", "height": "2"}, "x": {`),
-			changed(`"x": {`, `"y": {"width": "1", "height": "1"}, "z": {"width": "2", "height": "2"}, "x": {`)},
-		"the same": {changed(`"columns": 4`, `"columns": 5`), changed(`"columns": 4`, `"columns": 5`), changed(`"columns": 4`, `"columns": 5`)},
-		"a measurement and a title": {changed(`"measured": [`, `"measured": [{"gate": "front.centre", "width": "9", "height": "9"}, `),
-			changed(`"title": "Cushion"`, `"title": "Pad"`),
-			changed(`"measured": [`, `"measured": [{"gate": "front.centre", "width": "9", "height": "9"}, `, `"title": "Cushion"`, `"title": "Pad"`)},
+		"of two borders": {changed(first, wider), changed(second, narrower), changed(first, wider, second, narrower)},
+		"one more and one less": {changed(border1+", ", ""), changed(border2, border2+", "+border3),
+			changed(border1+", ", "", border2, border2+", "+border3)},
+		"turned round and changed": {changed(border1+", "+border2, border2+", "+border1), changed(first, wider),
+			changed(border1+", "+border2, border2+`, {"key": `+wider+"}")},
+		"done at two benches": {changed(`["a", "b"]`, `["a", "b", "c"]`), changed(`["a", "b"]`, `["b", "d"]`),
+			changed(`["a", "b"]`, `["b", "c", "d"]`)},
+		"cut at two tables": {changed(cut, cutHere+cut), changed(cut, cutThere+cut),
+			changed(cut, cutHere+cutThere+cut)},
+		"the same": {changed(seam, otherSeam), changed(seam, otherSeam), changed(seam, otherSeam)},
+		"a measurement and a title": {changed(measured, another), changed(title, otherTitle),
+			changed(measured, another, title, otherTitle)},
 	} {
 		for way, sides := range map[string][2][]byte{"": {c.mine, c.theirs}, ", the other way": {c.theirs, c.mine}} {
 			joined, apart, err := planfile.Joined([]byte(joinedBase), sides[0], sides[1])
@@ -75,7 +90,7 @@ func TestWhatBothChangedIsToldByItsPath(t *testing.T) {
 			[]string{"/cover/seam"}},
 		"a border, by its key": {changed(`"b1", "width": "1"`, `"b1", "width": "3"`),
 			changed(`"b1", "width": "1"`, `"b1", "width": "4"`), []string{"/pieces/front/face/borders/b1/width"}},
-		"one that is gone": {changed(`, {"key": "b2", "width": "2"}`, ``), changed(`"b2", "width": "2"`, `"b2", "width": "4"`),
+		"one that is gone": {changed(", "+border2, ""), changed(second, narrower),
 			[]string{"/pieces/front/face/borders/b2"}},
 		"a list that is one value": {changed(`["A", "B"]`, `["A", "C"]`), changed(`["A", "B"]`, `["B", "A"]`),
 			[]string{"/pieces/front/face/cloths"}},
