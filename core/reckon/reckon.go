@@ -226,7 +226,7 @@ func (r *run) shell() {
 
 // face makes a piece with a face; ok is false where it cannot be made.
 func (r *run) face(piece cover.Piece) (p panel.Panel, ok bool) {
-	if !goesOn(r, "the " + strings.ToLower(piece.Title)) {
+	if !goesOn(r, "the "+strings.ToLower(piece.Title)) {
 		return p, false
 	}
 	p, found := panel.Order{Plan: r.Plan, Samples: r.Samples}.Of(piece)
