@@ -25,12 +25,12 @@ export class Server {
     private readonly args: string[],
     port: number,
   ) {
-    this.url = address(port);
+    this.url = args.includes("--tls") ? address(port).replace("http:", "https:") : address(port);
   }
 
   /** Serves the workshop in a directory. */
-  static async start(data: string, port: number): Promise<Server> {
-    const server = new Server(["serve", "--data", data, "--listen", `127.0.0.1:${port}`], port);
+  static async start(data: string, port: number, more: string[] = []): Promise<Server> {
+    const server = new Server(["serve", "--data", data, "--listen", `127.0.0.1:${port}`, ...more], port);
     await server.again();
     return server;
   }

@@ -311,6 +311,8 @@ type Types struct {
 	BeginPlan      BeginPlan         `json:"begin_plan"`
 	Closures       []compare.Closing `json:"closures"`
 	Fold           answer.FoldShown  `json:"fold"`
+	Door           DoorView          `json:"door"`
+	Code           CodeView          `json:"code"`
 	Devices        DevicesView       `json:"devices"`
 	SetDevice      SetDevice         `json:"set_device"`
 	Readings       []ReadingView     `json:"readings"`

@@ -97,24 +97,20 @@ func pockets(n int, place func(int) doc) []any {
 
 // What is too much is said, with how much would do; whatever is sent is answered.
 func TestHeavyPlansAreAnswered(t *testing.T) {
-	says := map[string]string{"more fittings": "Keep up to 100.", "more strips": "Give 1 to 200 strips.",
+	plans, h := heavy(), app(t)
+	for name, says := range map[string]string{
+		"more fittings": "Keep up to 100.", "more strips": "Give 1 to 200 strips.",
 		"more borders": "Keep up to 40.", "more shapes": "Keep up to 400.", "more fabrics": "Keep up to 100.",
-		"offcuts": "Keep up to 400."}
-	h := app(t)
-	for name, data := range heavy() {
+		"offcuts": "Keep up to 400."} {
+		data := plans[name]
 		require.Less(t, len(data), 500_000, name)
-		p, err := planfile.Read(data)
-		require.NoError(t, err, name)
 		var r struct {
 			Findings []struct{ Code, Remedy string }
 			Pieces   []any
 		}
 		assert.Equal(t, 200, call(t, h, "POST", "/api/v1/reckon", string(data), &r).Code, name)
-		if says[name] != "" {
-			assert.Empty(t, r.Pieces, name)
-			assert.Contains(t, fmt.Sprint(r.Findings), says[name], name)
-		}
-		assert.NotEmpty(t, brief.Of(p, nil).Stages, name)
+		assert.Empty(t, r.Pieces, name)
+		assert.Contains(t, fmt.Sprint(r.Findings), says, name)
 	}
 }
 

@@ -2,7 +2,6 @@ package web
 
 import (
 	"crypto/rand"
-	"crypto/subtle"
 	"fmt"
 	"net"
 	"net/http"
@@ -10,7 +9,6 @@ import (
 	"strings"
 
 	"github.com/labstack/echo/v5"
-	"github.com/labstack/echo/v5/middleware"
 )
 
 // guardHost answers only to the names the server is meant to be called by, so
@@ -70,15 +68,4 @@ func private(next echo.HandlerFunc) echo.HandlerFunc {
 		c.Response().Header().Set("Cache-Control", "no-store")
 		return next(c)
 	}
-}
-
-// accessKey asks for the key as the password of any user name, but for the
-// sign of life; wrong ones are slowed down.
-func accessKey(key string, of *strangers) echo.MiddlewareFunc {
-	return middleware.BasicAuthWithConfig(middleware.BasicAuthConfig{
-		Skipper: func(c *echo.Context) bool { return c.Request().URL.Path == healthPath },
-		Validator: func(c *echo.Context, _, password string) (bool, error) {
-			return of.judge(c, subtle.ConstantTimeCompare([]byte(password), []byte(key)) == 1)
-		},
-	})
 }

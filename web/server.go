@@ -6,6 +6,7 @@ package web
 import (
 	"compress/gzip"
 	"context"
+	"crypto/tls"
 	"fmt"
 	"log/slog"
 	"net"
@@ -32,8 +33,12 @@ type Config struct {
 	Log   *slog.Logger
 	// Hosts are the names the server may be called by, besides loopback.
 	Hosts []string
-	// AccessKey is the password asked for; it may be empty on loopback only.
+	// AccessKey is asked for once a browser; it may be empty on loopback only.
 	AccessKey string
+	// Secure tells that the app is reached over TLS, its own or a proxy's, and Fingerprint is that of its own
+	// certificate.
+	Secure      bool
+	Fingerprint string
 	// Now is the clock; that of the machine when nil.
 	Now func() time.Time
 	// Bench holds the devices; the stand-ins when nil.
@@ -41,7 +46,10 @@ type Config struct {
 }
 
 type server struct {
-	seams pastSeams
+	// door lets others in; nil where nobody else can reach the app.
+	door        *door
+	fingerprint string
+	seams       pastSeams
 	// unpacking holds a place for each picture that may be unpacked at once.
 	unpacking chan struct{}
 	// becoming holds a place for each search for what cloth can become.
@@ -73,8 +81,11 @@ func New(cfg Config) http.Handler {
 	e.Use(guardOrigin())
 	e.Use(middleware.BodyLimitWithConfig(middleware.BodyLimitConfig{LimitBytes: maxBody, Skipper: large}))
 	e.GET(healthPath, s.health)
-	if cfg.AccessKey != "" {
-		e.Use(accessKey(cfg.AccessKey, newStrangers(s.now, cfg.Log)))
+	if s.fingerprint = cfg.Fingerprint; cfg.AccessKey != "" {
+		s.door = newDoor(cfg, s.now)
+		e.Use(s.door.guard)
+		e.GET(enterPath, s.door.page)
+		e.POST(enterPath, s.door.enter)
 	}
 	s.routes(e.Group("/api/v1", private, middleware.GzipWithConfig(middleware.GzipConfig{Level: gzip.BestSpeed,
 		MinLength: smallest, Skipper: packedAlready}),
@@ -148,6 +159,8 @@ func (s *server) routes(g *echo.Group) {
 	g.GET("/plans/:id/page.html", s.sharePage)
 	g.GET("/workshop.zip", s.saveWorkshop)
 	g.POST("/workshop", s.bringWorkshop)
+	g.GET("/door", s.doorView)
+	g.POST("/door/codes", s.newCode)
 	g.GET("/devices", s.devices)
 	g.PUT("/devices/:id", s.setDevice)
 	g.POST("/devices/:id/press", s.press)
@@ -183,20 +196,25 @@ func (s *server) health(c *echo.Context) error {
 	return c.String(http.StatusOK, "ok\n")
 }
 
-// Listen opens the address and refuses one that others can reach without an
-// access key.
-func Listen(ctx context.Context, address, key string) (net.Listener, error) {
+// Listen opens the address and refuses one that others can reach without an access key, or without TLS: the key would
+// be read on its way. own is the app's own, with a certificate for its names; nil where a proxy in front of it speaks
+// it.
+func Listen(ctx context.Context, address, key string, own *tls.Config, proxied bool) (net.Listener, error) {
 	l, err := (&net.ListenConfig{}).Listen(ctx, "tcp", address)
 	if err != nil {
 		return nil, fmt.Errorf("listen on %s: %w", address, err)
 	}
 	tcp, ok := l.Addr().(*net.TCPAddr)
-	if ok && tcp.IP.IsLoopback() {
-		return l, nil
-	}
-	if key == "" {
+	local := ok && tcp.IP.IsLoopback()
+	switch {
+	case !local && key == "":
 		_ = l.Close()
 		return nil, fmt.Errorf("%s can be reached by others: give an access key with --access-key-file, or listen on 127.0.0.1", address)
+	case own != nil:
+		return tls.NewListener(l, own), nil
+	case !local && !proxied:
+		_ = l.Close()
+		return nil, fmt.Errorf("%s can be reached by others, who would read the access key on its way: let the app speak TLS with --tls, or say --behind-proxy where a proxy in front of it does", address)
 	}
 	return l, nil
 }

@@ -55,7 +55,7 @@ func TestWhatAChangeSpoilsIsListedBeforeItIsSaved(t *testing.T) {
 
 	stale := map[string]any{"base": view.Revision - 1, "plan": doc, "label": "seam"}
 	require.Equal(t, http.StatusConflict, call(t, h, "PUT", at, stale, &refusal).Code)
-	assert.Equal(t, "stale", refusal.Type, "what is stale is that first")
+	assert.Equal(t, "spoils", refusal.Type, "what is older is joined with what is newer first")
 
 	require.Equal(t, http.StatusOK, save("stays", &now))
 	assert.Equal(t, view.Revision+1, now.Revision)

@@ -2,6 +2,7 @@ package main
 
 import (
 	"context"
+	"crypto/tls"
 	"errors"
 	"fmt"
 	"io"
@@ -24,12 +25,16 @@ type serveFlags struct {
 	listen  string
 	keyFile string
 	hosts   []string
+	tls     bool
+	proxied bool
 }
 
 func (f *serveFlags) add(cmd *cobra.Command) {
 	cmd.Flags().StringVar(&f.listen, "listen", defaultListen, "address to listen on")
 	cmd.Flags().StringVar(&f.keyFile, "access-key-file", "",
 		"file with the access key; needed on any address but loopback")
+	cmd.Flags().BoolVar(&f.tls, "tls", false, "speak TLS, with a certificate that is made on first use")
+	cmd.Flags().BoolVar(&f.proxied, "behind-proxy", false, "a proxy in front of the app speaks TLS")
 	cmd.Flags().StringSliceVar(&f.hosts, "host", nil, "further host name the app is called by")
 }
 
@@ -80,13 +85,27 @@ func serve(ctx context.Context, out io.Writer, f serveFlags, dir string,
 			return fmt.Errorf("fill with the demo data: %w", err)
 		}
 	}
-	l, err := web.Listen(ctx, f.listen, key)
+	log := slog.New(slog.NewTextHandler(os.Stderr, &slog.HandlerOptions{Level: slog.LevelWarn}))
+	cfg := web.Config{Store: s, Log: log, Hosts: f.hosts, AccessKey: key, Secure: f.tls || f.proxied}
+	scheme, own := "http", (*tls.Config)(nil)
+	if f.tls {
+		cert, err := web.Certificate(dir, append([]string{"localhost", "127.0.0.1"}, f.hosts...), time.Now())
+		if err != nil {
+			return err
+		}
+		scheme, own = "https", &tls.Config{Certificates: []tls.Certificate{cert}, MinVersion: tls.VersionTLS12}
+		cfg.Fingerprint = web.Fingerprint(cert.Certificate[0])
+	}
+	l, err := web.Listen(ctx, f.listen, key, own, f.proxied)
 	if err != nil {
 		return err
 	}
-	_, _ = fmt.Fprintf(out, "Umschlag is open at http://%s\n", l.Addr()) // a closed terminal must not stop the server
-	log := slog.New(slog.NewTextHandler(os.Stderr, &slog.HandlerOptions{Level: slog.LevelWarn}))
-	return web.Serve(ctx, l, web.New(web.Config{Store: s, Log: log, Hosts: f.hosts, AccessKey: key}))
+	// A closed terminal must not stop the server.
+	_, _ = fmt.Fprintf(out, "Umschlag is open at %s://%s\n", scheme, l.Addr())
+	if cfg.Fingerprint != "" {
+		_, _ = fmt.Fprintf(out, "Its certificate, SHA-256: %s\n", cfg.Fingerprint)
+	}
+	return web.Serve(ctx, l, web.New(cfg))
 }
 
 // readKey reads the access key; it stands in a file so that it is in no list of

@@ -15,6 +15,8 @@ starts: StartsView
 begin_plan: BeginPlan
 closures: Closing[]
 fold: FoldShown
+door: DoorView
+code: CodeView
 devices: DevicesView
 set_device: SetDevice
 readings: ReadingView[]
@@ -2334,6 +2336,29 @@ text: string
  * Exact is the length in keyboard notation, nothing rounded.
  */
 exact: string
+}
+/**
+ * DoorView is how other devices are let in.
+ */
+export interface DoorView {
+/**
+ * Asked tells that the access key is asked for: others can reach this server.
+ */
+asked: boolean
+/**
+ * Fingerprint of the certificate this server made for itself; empty where it has none.
+ */
+fingerprint: string
+}
+/**
+ * CodeView is a code that lets one browser in.
+ */
+export interface CodeView {
+code: string
+/**
+ * Till is until when it is good, RFC 3339.
+ */
+till: string
 }
 /**
  * DevicesView is what stands by the workshop.

@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import type { DeviceView, SetDevice } from "../api/api.gen";
 import { sentence } from "../api/client";
 import { useDevices, useDoing } from "../devices/devices";
+import { LetIn } from "./LetIn";
 
 const tells: Record<string, string> = {
   tape: "Sends what it reads into the value or the measuring step that is at hand. Click a value, lay the tape on, press its button; at a measuring step the next side follows by itself.",
@@ -50,6 +51,7 @@ export function Devices() {
       {devices.data?.devices.map((d) => (
         <Device key={d.id} device={d} set={(change) => void doing.set(d.id, change)} />
       ))}
+      <LetIn />
     </div>
   );
 }
