@@ -66,6 +66,8 @@ type JoinPlans struct {
 	Base   json.RawMessage `json:"base"`
 	Mine   json.RawMessage `json:"mine"`
 	Theirs json.RawMessage `json:"theirs"`
+	// Prefer is the side that is followed where both changed the same: mine or theirs; neither when absent.
+	Prefer planfile.Side `json:"prefer,omitempty"`
 }
 
 // JoinedPlans is a plan with what both sides changed; or the paths of what both changed otherwise, and no plan.
@@ -86,6 +88,9 @@ type SavePlan struct {
 	Sent []string `json:"sent,omitempty"`
 	// Spoils is what becomes of what the change spoils; it is asked about when absent.
 	Spoils spoil.Choice `json:"spoils,omitempty"`
+	// Prefer is the side that is followed where another window changed the same since: mine or theirs; it is asked
+	// about when absent.
+	Prefer planfile.Side `json:"prefer,omitempty"`
 }
 
 // ChooseIn asks for a decision of the brief of a plan to be taken.

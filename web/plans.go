@@ -246,6 +246,9 @@ func (s *server) savePlan(c *echo.Context) error {
 		return err
 	}
 	ctx, id := c.Request().Context(), c.Param("id")
+	if err := sideOf(in.Prefer); err != nil {
+		return err
+	}
 	if err := in.known(); err != nil {
 		return err
 	}
@@ -262,7 +265,7 @@ func (s *server) savePlan(c *echo.Context) error {
 	}
 	if head.Revision > base {
 		var joined bool
-		if doc, p, joined, err = s.joined(ctx, head, base, doc, p); err != nil {
+		if doc, p, joined, err = s.joined(ctx, head, base, doc, p, in.Prefer); err != nil {
 			return err
 		}
 		if joined {
@@ -281,18 +284,22 @@ func (s *server) savePlan(c *echo.Context) error {
 
 // joined is a document that was changed from an older revision, with what was changed since; false where both changed
 // the same.
-func (s *server) joined(ctx context.Context, head store.Plan, base int, doc []byte, p plan.Plan) (
+func (s *server) joined(ctx context.Context, head store.Plan, base int, doc []byte, p plan.Plan, prefer planfile.Side) (
 	[]byte, plan.Plan, bool, error) {
 	older, err := s.store.Revision(ctx, head.ID, base)
-	if errors.Is(err, store.ErrNotFound) {
-		return doc, p, false, nil
-	}
-	if err != nil {
+	if err != nil && !errors.Is(err, store.ErrNotFound) {
 		return nil, p, false, err
 	}
-	both, apart, err := planfile.Joined([]byte(older), doc, []byte(head.Doc))
-	if err != nil || len(apart) > 0 {
-		return doc, p, false, nil // the conflict tells it
+	both, _, err := planfile.Joined([]byte(older), doc, []byte(head.Doc), prefer)
+	if err != nil || both == nil {
+		switch prefer { // where they cannot be joined, the one that is followed is taken whole
+		case planfile.Mine:
+			return doc, p, true, nil
+		case planfile.Theirs:
+			both = []byte(head.Doc)
+		default:
+			return doc, p, false, nil // the conflict tells it
+		}
 	}
 	doc, p, err = keyed(both)
 	return doc, p, true, err
@@ -304,11 +311,22 @@ func (s *server) join(c *echo.Context) error {
 	if err := decode(c, &in); err != nil {
 		return err
 	}
-	doc, apart, err := planfile.Joined(in.Base, in.Mine, in.Theirs)
+	if err := sideOf(in.Prefer); err != nil {
+		return err
+	}
+	doc, apart, err := planfile.Joined(in.Base, in.Mine, in.Theirs, in.Prefer)
 	if err != nil {
 		return err
 	}
 	return c.JSON(http.StatusOK, JoinedPlans{Plan: doc, Apart: append([]string{}, apart...)})
+}
+
+// sideOf tells whether a side is one.
+func sideOf(side planfile.Side) error {
+	if !slices.Contains([]planfile.Side{planfile.NoSide, planfile.Mine, planfile.Theirs}, side) {
+		return echo.NewHTTPError(http.StatusBadRequest, "What both changed is preferred as mine or as theirs.")
+	}
+	return nil
 }
 
 // mostSent saves are waited for at once, and none has an id longer than longestSave.

@@ -60,6 +60,9 @@ func mixing(f *FaceTeller) {
 	}
 }
 
+// leastMixed is how few cloths it takes to mind more than neighbours: of two each lies beside the other anyway.
+const leastMixed = 3
+
 // often is how many shares what there is of all cloths is divided into, so that the smallest of a dozen still has one.
 const often = 48
 
@@ -76,7 +79,7 @@ func amounts(t *Teller, letters []string) map[string]int {
 	for _, a := range areas {
 		all += a
 	}
-	if len(areas) < 2 {
+	if len(areas) < leastMixed {
 		return nil
 	}
 	out := map[string]int{}
@@ -120,7 +123,7 @@ func darker(p plan.Plan, letters []string) []string {
 		order = append(order, tone)
 	}
 	slices.Sort(order)
-	if len(order) < 2 || order[0] == order[len(order)-1] {
+	if len(order) < leastMixed || order[0] == order[len(order)-1] {
 		return nil
 	}
 	// The widest step between two that follow each other divides light from dark.

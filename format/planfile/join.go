@@ -9,10 +9,20 @@ import (
 	"umschlag/core/length"
 )
 
+// Side is one of two that changed a document.
+type Side string
+
+// The sides.
+const (
+	NoSide Side = ""
+	Mine   Side = "mine"
+	Theirs Side = "theirs"
+)
+
 // Joined is a document with what two sides changed of it, each by itself. What both changed otherwise is told by its
 // paths, and nothing is joined then. Parts that have keys are told apart by them, whatever their order; a side that
-// shows the plan in another unit changes nothing else by that.
-func Joined(base, mine, theirs []byte) (joined []byte, apart []string, err error) {
+// shows the plan in another unit changes nothing else by that. Where one side is preferred it is as that side has it.
+func Joined(base, mine, theirs []byte, prefer Side) (joined []byte, apart []string, err error) {
 	base, mine, theirs, err = inOneUnit(base, mine, theirs)
 	if err != nil {
 		return nil, nil, err
@@ -23,9 +33,9 @@ func Joined(base, mine, theirs []byte) (joined []byte, apart []string, err error
 			return nil, nil, err
 		}
 	}
-	j := joiner{}
+	j := joiner{prefer: prefer}
 	out := j.node("", docs[0], docs[1], docs[2])
-	if len(j.apart) > 0 {
+	if len(j.apart) > 0 && prefer == NoSide {
 		return nil, j.apart, nil
 	}
 	file, _ := out.(*object) // all three are objects
@@ -33,7 +43,7 @@ func Joined(base, mine, theirs []byte) (joined []byte, apart []string, err error
 	if _, err := Read(joined); err != nil { // each can be read, both together cannot
 		return nil, []string{""}, nil
 	}
-	return joined, nil, nil
+	return joined, j.apart, nil
 }
 
 // inOneUnit are the three in the unit that one of the sides changed to.
@@ -65,7 +75,10 @@ func inOneUnit(base, mine, theirs []byte) ([]byte, []byte, []byte, error) {
 }
 
 // joiner joins values that stand at one path of three documents; nil is none.
-type joiner struct{ apart []string }
+type joiner struct {
+	prefer Side
+	apart  []string
+}
 
 func (j *joiner) node(path string, base, mine, theirs node) node {
 	switch {
@@ -90,6 +103,9 @@ func (j *joiner) node(path string, base, mine, theirs node) node {
 		}
 	}
 	j.apart = append(j.apart, path)
+	if j.prefer == Mine {
+		return mine
+	}
 	return theirs
 }
 

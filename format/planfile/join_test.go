@@ -62,7 +62,7 @@ func TestChangesThatDoNotTouchAreJoined(t *testing.T) {
 			changed(measured, another, title, otherTitle)},
 	} {
 		for way, sides := range map[string][2][]byte{"": {c.mine, c.theirs}, ", the other way": {c.theirs, c.mine}} {
-			joined, apart, err := planfile.Joined([]byte(joinedBase), sides[0], sides[1])
+			joined, apart, err := planfile.Joined([]byte(joinedBase), sides[0], sides[1], planfile.NoSide)
 			require.NoError(t, err, name+way)
 			require.Empty(t, apart, name+way)
 			if strings.HasPrefix(name, "done") {
@@ -95,10 +95,16 @@ func TestWhatBothChangedIsToldByItsPath(t *testing.T) {
 		"a list that is one value": {changed(`["A", "B"]`, `["A", "C"]`), changed(`["A", "B"]`, `["B", "A"]`),
 			[]string{"/pieces/front/face/cloths"}},
 	} {
-		joined, apart, err := planfile.Joined([]byte(joinedBase), c.mine, c.theirs)
+		joined, apart, err := planfile.Joined([]byte(joinedBase), c.mine, c.theirs, planfile.NoSide)
 		require.NoError(t, err, name)
 		assert.Nil(t, joined, name)
 		assert.Equal(t, c.apart, apart, name)
+		for side, data := range map[planfile.Side][]byte{planfile.Mine: c.mine, planfile.Theirs: c.theirs} {
+			preferred, again, err := planfile.Joined([]byte(joinedBase), c.mine, c.theirs, side)
+			require.NoError(t, err, name)
+			assert.JSONEq(t, string(data), string(preferred), name)
+			assert.Equal(t, c.apart, again, name)
+		}
 	}
 }
 
@@ -108,7 +114,7 @@ func TestAnotherUnitIsNoOtherChange(t *testing.T) {
 	require.NoError(t, err)
 	mine := changed(`"seam": "1/4"`, `"seam": "1/2"`)
 	for _, sides := range [][2][]byte{{mine, metric}, {metric, mine}} {
-		joined, apart, err := planfile.Joined([]byte(joinedBase), sides[0], sides[1])
+		joined, apart, err := planfile.Joined([]byte(joinedBase), sides[0], sides[1], planfile.NoSide)
 		require.NoError(t, err)
 		require.Empty(t, apart)
 		p, err := planfile.Read(joined)
@@ -126,7 +132,7 @@ func TestASideThatChangedNothingChangesNothing(t *testing.T) {
 		to := strings.NewReplacer("4", "7", "Cushion", "Pad", `"2"`, `"3"`).Replace(from)
 		mine := changed(from, to)
 		for _, sides := range [][2][]byte{{mine, []byte(joinedBase)}, {[]byte(joinedBase), mine}, {mine, mine}} {
-			joined, apart, err := planfile.Joined([]byte(joinedBase), sides[0], sides[1])
+			joined, apart, err := planfile.Joined([]byte(joinedBase), sides[0], sides[1], planfile.NoSide)
 			require.NoError(t, err)
 			require.Empty(t, apart)
 			require.JSONEq(t, string(mine), string(joined))

@@ -1918,6 +1918,11 @@ label: string
 save?: string
 sent?: string[]
 spoils?: Choice1
+/**
+ * Prefer is the side that is followed where another window changed the same since: mine or theirs; it is asked
+ * about when absent.
+ */
+prefer?: string
 }
 /**
  * Choice is one of some words.
@@ -1961,6 +1966,10 @@ mine: {
 theirs: {
 
 }
+/**
+ * Prefer is the side that is followed where both changed the same: mine or theirs; neither when absent.
+ */
+prefer?: string
 }
 /**
  * JoinedPlans is a plan with what both sides changed; or the paths of what both changed otherwise, and no plan.

@@ -4,11 +4,16 @@ import type { Plan } from "../api/plan.gen";
 /** What becomes of what a change spoils: it is done again, or stays as it is. */
 export type Choice = "again" | "stays";
 
+/** The sides that changed a plan: this window, and another one. */
+export type Side = "mine" | "theirs";
+
 /** A change on its way to the disk, with what becomes of what it spoils where that was asked. */
 export interface Change {
   plan: Plan;
   label: string;
   spoils?: Choice;
+  /** Whose is followed where another window changed the same, once that was asked. */
+  prefer?: Side;
   /** The id of its save, once it was sent. */
   save?: string;
 }

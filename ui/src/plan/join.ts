@@ -1,10 +1,11 @@
 import type { JoinedPlans } from "../api/api.gen";
 import { ask } from "../api/client";
 import type { Plan } from "../api/plan.gen";
+import type { Side } from "./change";
 
 /** What two sides made of a plan, each from the same one; null where both changed the same. */
-export async function joinedWith(base: Plan, mine: Plan, theirs: Plan): Promise<Plan | null> {
-  const { plan } = await ask<JoinedPlans>("POST", "/join", { base, mine, theirs });
+export async function joinedWith(base: Plan, mine: Plan, theirs: Plan, prefer?: Side): Promise<Plan | null> {
+  const { plan } = await ask<JoinedPlans>("POST", "/join", { base, mine, theirs, ...(prefer && { prefer }) });
   return (plan as Plan | undefined) ?? null;
 }
 

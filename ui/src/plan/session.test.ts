@@ -135,17 +135,21 @@ describe("a session", () => {
     expect(s.current().refusal).toBeNull();
   });
 
-  test("asks when what was kept is older than what the server has", () => {
+  test("sends what was kept on its own revision: the server joins it with what is newer, or asks", async () => {
+    const sent: unknown[] = [];
+    answering((body) => {
+      sent.push([body.base, body.plan.title]);
+      return json({ title: "", detail: "", type: "stale", status: 409, current: view(5, "theirs") }, 409);
+    });
     const s = new Session(view(5, "theirs"));
     s.resume({ base: 1, plan: plan("mine") });
-    expect(s.current().conflict?.plan).toEqual({ title: "theirs" });
+    await vi.waitFor(() => expect(s.current().conflict?.plan).toEqual({ title: "theirs" }));
+    expect(sent).toEqual([[1, "mine"]]);
     expect(s.current().plan.title).toBe("mine");
   });
 
   test("asks nothing where both say the same: the answer of a save was lost, and the save was not", async () => {
-    const s = new Session(view(5, "mine"));
-    s.resume({ base: 4, plan: plan("mine") });
-    expect(s.current().conflict).toBeNull();
+    const s = new Session(view(5, "one"));
     answering(() => json({ title: "", detail: "", type: "stale", status: 409, current: view(6, "two") }, 409));
     s.change(plan("two"), "");
     await settledSession(s);
@@ -155,17 +159,23 @@ describe("a session", () => {
   });
 
   test.each(["mine", "theirs"] as const)("ends a conflict with %s", async (keep) => {
+    const asked: unknown[] = [];
     answering(
       () => json({ title: "", detail: "", type: "stale", status: 409, current: view(7, "theirs") }, 409),
-      (body) => json(view(body.base + 1, body.plan.title)),
+      (body) => {
+        const { base, prefer } = body as { base: number; prefer?: string };
+        asked.push(base, prefer);
+        return json(view(8, keep));
+      },
     );
     const s = new Session(view(1, "one"));
     s.change(plan("mine"), "");
     await vi.waitFor(() => expect(s.current().conflict).not.toBeNull());
-    s.resolve(keep);
+    void s.resolve(keep);
     await settledSession(s);
+    expect(asked).toEqual([1, keep]);
     expect(s.current().plan.title).toBe(keep);
-    expect(s.current().revision).toBe(keep === "mine" ? 8 : 7);
+    expect(s.current().revision).toBe(8);
   });
 
   test.each(["back", "stays", "again"] as const)("asks about a change that spoils what is done: %s", async (how) => {

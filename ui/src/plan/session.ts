@@ -2,15 +2,17 @@ import { replaceEqualDeep } from "@tanstack/react-query";
 import type { Brief, Chosen, PlanView, Reckoning } from "../api/api.gen";
 import { ApiError, ask, Unreachable } from "../api/client";
 import type { Plan } from "../api/plan.gen";
-import { type Asked, type Change, type Choice, said } from "./change";
+import { type Asked, type Change, type Choice, type Side, said } from "./change";
 import { joinedWith, recorded } from "./join";
 import { keyed } from "./keys";
 import { other, tellOthers } from "./others";
 import { patched } from "./patch";
 import { differences, put } from "./path";
-import { drawable, fresh, type Saving, viewOf } from "./state";
+import { drawable, fresh, type Saving } from "./state";
 import { keepUnsaved, saveId, type Unsaved } from "./unsaved";
 import { Watched } from "./watched";
+
+const resolved = "joined with another window’s change";
 
 /**
  * The editing of one plan: every change shows at once, is saved in order, and
@@ -19,6 +21,8 @@ import { Watched } from "./watched";
 export class Session extends Watched {
   private pending: Change | null = null;
   private asked: Asked | null = null;
+  /** What both sides changed, where the server does not have it. */
+  private apartFrom: Plan | null = null;
   private turns = 0;
   private last: Promise<void> = Promise.resolve();
   private choosing: Promise<void> = Promise.resolve();
@@ -42,15 +46,11 @@ export class Session extends Watched {
     if (!unsaved) return;
     if (unsaved.base === this.state.revision) {
       this.change(unsaved.plan, "kept on this device");
-    } else if (unsaved.sent?.length) {
-      // What the server has may be what this window sent: it knows.
-      this.sent = unsaved.sent;
+    } else {
+      // What the server has may be what this window sent, or what another one changed: it knows, and joins them.
+      this.sent = unsaved.sent ?? [];
       this.set({ revision: unsaved.base });
       this.change(unsaved.plan, "kept on this device");
-    } else {
-      const theirs = viewOf(this.state);
-      this.set({ plan: unsaved.plan });
-      this.disagree(theirs);
     }
   }
 
@@ -216,6 +216,7 @@ export class Session extends Watched {
         return true;
       }
       this.pending = null;
+      this.apartFrom = sent;
       this.set({ plan: mine.plan, saving: "waiting" });
       this.disagree(kept);
       return false;
@@ -358,18 +359,19 @@ export class Session extends Watched {
     return mine;
   }
 
-  /** Ends a conflict: mine is saved on top of theirs, or theirs is taken. */
-  resolve(keep: "mine" | "theirs") {
-    const theirs = this.state.conflict;
+  /** Ends a conflict: where both changed the same one side is followed, and what only one of them changed is kept. */
+  async resolve(keep: Side) {
+    const { conflict: theirs, plan: mine } = this.state;
     if (!theirs) return;
-    if (keep === "theirs") {
-      this.take(theirs);
-      return;
-    }
-    const mine = this.state.plan;
-    this.pending = null;
-    this.set({ revision: theirs.revision, conflict: null });
-    this.change(mine, "kept over another window’s change");
+    const { apartFrom } = this;
+    this.pending = this.apartFrom = null;
+    this.set({ conflict: null });
+    if (apartFrom) {
+      const plan = await joinedWith(apartFrom, mine, theirs.plan as unknown as Plan, keep).catch(() => null);
+      this.set({ revision: theirs.revision });
+      if (plan ?? keep === "mine") this.change(plan ?? mine, resolved);
+      else this.take(theirs);
+    } else this.send({ plan: mine, label: resolved, prefer: keep });
   }
 
   /** Takes back the change that spoils what is done, or keeps it: what is spoiled is done again, or stays as it is. */

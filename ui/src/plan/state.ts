@@ -69,17 +69,3 @@ export function fresh(view: PlanView): State {
     refusal: null,
   };
 }
-
-/** What is on screen, as the server would tell it. */
-export function viewOf(state: State): PlanView {
-  return {
-    id: state.id,
-    revision: state.revision,
-    plan: state.plan as unknown as PlanView["plan"],
-    reckoning: state.reckoning,
-    brief: state.brief,
-    can_undo: state.canUndo,
-    can_redo: state.canRedo,
-    changed: "",
-  };
-}

@@ -55,6 +55,7 @@ export function Conflict({
 
 function shown(value: unknown): string {
   if (value === undefined) return "nothing";
+  if (Array.isArray(value)) return "another one";
   const text = typeof value === "string" ? value : JSON.stringify(value);
   return text.length > 60 ? `${text.slice(0, 60)}…` : text;
 }
