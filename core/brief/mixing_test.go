@@ -14,7 +14,8 @@ import (
 // mixed is a cushion of patches of some cloths, mixed; grounds are their colours, have how much there is of each.
 func mixed(grounds []string, have []length.Length) plan.Plan {
 	p := plan.Base(length.Inches, plan.DefaultHabits(length.Inches))
-	p.Title, p.Object, p.Cover.Kind = "mixed", plan.Object{Kind: plan.Form, Width: 16 * in, Height: 16 * in}, plan.Cushion
+	p.Title, p.Cover.Kind = "mixed", plan.Cushion
+	p.Object = plan.Object{Kind: plan.Form, Width: 16 * in, Height: 16 * in}
 	p.Cloths = map[string]plan.Cloth{}
 	face := plan.Face{Kind: plan.GridFace, Columns: 4, Rows: 4, Order: plan.Order{Kind: plan.Scrap}}
 	for i, ground := range grounds {
