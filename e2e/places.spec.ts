@@ -26,6 +26,33 @@ const beyond = (page: Page) =>
     aside: Math.max(0, document.documentElement.scrollWidth - window.innerWidth),
   }));
 
+test("nothing jumps while a place comes", async ({ page, demo }) => {
+  await page.addInitScript(() => {
+    const seen = window as unknown as { moved: { by: number; what: string[] }[] };
+    seen.moved = [];
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries()) {
+        const shift = entry as unknown as { value: number; sources: { node?: Element }[] };
+        seen.moved.push({ by: shift.value, what: shift.sources.map((s) => s.node?.className ?? "") });
+      }
+    }).observe({ type: "layout-shift", buffered: true });
+  });
+  for (const path of [...places, "/samples", "/devices"]) {
+    await open(page, demo.url + path);
+    await page.evaluate(() => document.fonts.ready);
+    const moved = await page.evaluate(
+      () =>
+        new Promise<{ by: number; what: string[] }[]>((done) =>
+          requestAnimationFrame(() =>
+            requestAnimationFrame(() => done((window as unknown as { moved: { by: number; what: string[] }[] }).moved)),
+          ),
+        ),
+    );
+    const all = moved.reduce((sum, m) => sum + m.by, 0);
+    expect(all, `${path}: ${JSON.stringify(moved)}`).toBeLessThan(0.05);
+  }
+});
+
 for (const path of places) {
   test(`${path}: by day, by lamp and on a telephone`, async ({ page, demo }) => {
     const said: string[] = [];

@@ -64,6 +64,8 @@ func TestWhatComesInPieces(t *testing.T) {
 	_, ok = panel.Pieces([]lay.Item{{Width: 9 * in, Height: 11 * in, Count: 1}}, lay.Cloth{Usable: 40 * in})
 	assert.False(t, ok, "too long for any of them")
 	assert.True(t, panel.Apart())
+	metric := sold.How(&plan.Sold{By: plan.ByQuarter}, length.Centimetres)
+	assert.Equal(t, []length.Length{50 * cm, 55 * cm, 25 * cm}, []length.Length{metric.Each, metric.Wide, metric.Billed(1)})
 }
 
 // Whatever it is sold by: no less than is needed, and less than one more.

@@ -69,7 +69,7 @@ export function Cupboard() {
           </section>
         );
       })}
-      <Notions />
+      {!cloths.isPending && <Notions />}
     </div>
   );
 }

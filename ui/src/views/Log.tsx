@@ -14,6 +14,7 @@ import { Len } from "../words/T";
 /** Finished covers: planned against measured, and what to do differently. */
 export function Log() {
   const log = useLog();
+  const figures = useFigures(); // they stand above: nothing is pushed down
   const [sought, seek] = useState("");
   const [beside, setBeside] = useState<number[]>([]);
   const [which, choose] = useState("");
@@ -61,7 +62,7 @@ export function Log() {
         <p className="empty">No cover is finished yet. When all steps of a plan are done, Sew writes it here.</p>
       )}
       <ul className="logbook">
-        {found.map((entry) => (
+        {(figures.isPending ? [] : found).map((entry) => (
           <Entry
             key={entry.id}
             entry={entry}

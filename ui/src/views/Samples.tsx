@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { SampleView } from "../api/api.gen";
 import { ApiError, ask, sentence } from "../api/client";
-import { keys, useChange, useHabits, useInTurn, useSamples, useStarts } from "../api/queries";
+import { keys, useChange, useHabits, useInTurn, useOffers, useSamples, useSampleUses, useStarts } from "../api/queries";
 import { Field } from "../brief/Field";
 import { usePatterns } from "../brief/quilting";
 import { get, put } from "../plan/path";
@@ -25,6 +25,9 @@ const kinds: Record<string, { name: string; tells: string }> = {
 /** What was sewn to find something out, before and after, and which plans go by it. */
 export function Samples() {
   const samples = useSamples();
+  // They stand above and within: nothing is pushed down.
+  const offers = useOffers();
+  const uses = useSampleUses();
   const units = useHabits().data?.units ?? "in";
   const starts = useStarts(units).data;
   const add = useChange((sample: unknown) => ask<SampleView>("POST", "/samples", { sample }));
@@ -61,9 +64,9 @@ export function Samples() {
         <p className="empty">No sample is sewn yet. One square of the layers and an hour save a cover.</p>
       )}
       <ul className="samples">
-        {samples.data?.map((sample) => (
-          <One key={sample.id} sample={sample} units={units} />
-        ))}
+        {!offers.isPending &&
+          !uses.isPending &&
+          samples.data?.map((sample) => <One key={sample.id} sample={sample} units={units} />)}
       </ul>
     </div>
   );

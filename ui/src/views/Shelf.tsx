@@ -18,8 +18,12 @@ import { exact, inUnits, unitNames, useKeepHabits } from "./units";
 /** All plans, where they stand, and the start of a new one. */
 export function Shelf() {
   const shelf = useShelf();
-  const units = useHabits().data?.units;
-  const starts = useStarts(units ?? "in").data;
+  const habits = useHabits();
+  const units = habits.data?.units;
+  const begins = useStarts(units ?? "in");
+  const starts = begins.data;
+  // What stands above is there first: nothing is pushed down.
+  const below = !habits.isPending && !begins.isPending && !shelf.isPending;
   const [begun, carry] = useState<Begun | null>(null);
   return (
     <div className="page">
@@ -33,12 +37,8 @@ export function Shelf() {
       {shelf.data?.length === 0 && (
         <p className="empty">The shelf is empty. Say above what is to be covered, or open a plan file.</p>
       )}
-      <ul className="shelf">
-        {shelf.data?.map((item) => (
-          <PlanCard key={item.id} item={item} />
-        ))}
-      </ul>
-      <Whole />
+      <ul className="shelf">{below && shelf.data?.map((item) => <PlanCard key={item.id} item={item} />)}</ul>
+      {below && <Whole />}
     </div>
   );
 }
