@@ -7,7 +7,7 @@ export GOFLAGS := $(shell go env GOFLAGS) -trimpath
 BIN := bin/umschlag
 UI := $(shell find ui -type f -not -path '*/node_modules/*' 2>/dev/null)
 
-.PHONY: demo test build types setup modules chromium prepare check go-test go-plain go-race ui-test e2e bench fuzz mutants screenshots clean
+.PHONY: demo test build types setup modules chromium prepare check go-test go-plain go-race ui-test e2e bench fuzz mutants load screenshots clean
 
 # Starts the app with a fresh copy of the demo data.
 demo: $(BIN)
@@ -92,6 +92,10 @@ fuzz:
 MUTANTS := ./core/...
 mutants:
 	go run ./cmd/mutants $(MUTANTS)
+
+# Tells what looking at things costs, and whether memory stays as it is.
+load:
+	go run ./cmd/load $(LOAD)
 
 # Takes the pictures in docs/screenshots from the demo data.
 screenshots: $(BIN) chromium
