@@ -31,7 +31,8 @@ var rooms = []string{
 	"format/cell", "format/planfile", "format/drawing", "format/svgfile", "format/dxf", "format/hpgl",
 	"format/printpack", "format/sharepage", "format/workshopfile", "format/cupboardcsv", "format/listcsv",
 	"format/photo", "format/ics",
-	"device", "device/standin", "device/bench", "store", "demo", "web", "cmd/schema", "cmd/load", "cmd/lays", "cmd/same",
+	"device", "device/standin", "device/bench", "store", "demo", "web", "cmd/schema",
+	"cmd/load", "cmd/lays", "cmd/same",
 	"cmd/mutants", "cmd/umschlag",
 }
 

@@ -87,8 +87,9 @@ func New(cfg Config) http.Handler {
 		e.GET(enterPath, s.door.page)
 		e.POST(enterPath, s.door.enter)
 	}
-	s.routes(e.Group("/api/v1", private, newAnswers(s.store).again, middleware.GzipWithConfig(middleware.GzipConfig{Level: gzip.BestSpeed,
-		MinLength: smallest, Skipper: packedAlready}),
+	packed := middleware.GzipWithConfig(middleware.GzipConfig{Level: gzip.BestSpeed, MinLength: smallest,
+		Skipper: packedAlready})
+	s.routes(e.Group("/api/v1", private, newAnswers(s.store).again, packed,
 		byTurns(make(chan struct{}, runtime.GOMAXPROCS(0)), longestQueue)))
 	e.GET("/*", ui())
 	return e

@@ -82,7 +82,8 @@ func ratios(ctx context.Context, app string, n int) error {
 		if err != nil {
 			return err
 		}
-		file, stop, err := serve(ctx, http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) { _, _ = w.Write(body) }))
+		sent := http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) { _, _ = w.Write(body) })
+		file, stop, err := serve(ctx, sent)
 		if err != nil {
 			return err
 		}
@@ -95,7 +96,8 @@ func ratios(ctx context.Context, app string, n int) error {
 		if err != nil {
 			return err
 		}
-		fmt.Printf("  %-56s %4d kB %7.2f ms %5.1f ×\n", path, len(body)/1000, one.Seconds()*1000, one.Seconds()/other.Seconds())
+		fmt.Printf("  %-56s %4d kB %7.2f ms %5.1f ×\n", path, len(body)/1000, one.Seconds()*1000,
+			one.Seconds()/other.Seconds())
 	}
 	return nil
 }

@@ -65,7 +65,8 @@ func TestWhatComesInPieces(t *testing.T) {
 	assert.False(t, ok, "too long for any of them")
 	assert.True(t, panel.Apart())
 	metric := sold.How(&plan.Sold{By: plan.ByQuarter}, length.Centimetres)
-	assert.Equal(t, []length.Length{50 * cm, 55 * cm, 25 * cm}, []length.Length{metric.Each, metric.Wide, metric.Billed(1)})
+	assert.Equal(t, []length.Length{50 * cm, 55 * cm, 25 * cm},
+		[]length.Length{metric.Each, metric.Wide, metric.Billed(1)})
 }
 
 // Whatever it is sold by: no less than is needed, and less than one more.
