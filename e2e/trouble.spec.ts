@@ -1,7 +1,9 @@
 import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { dirname, join } from "node:path";
+import type { BrowserContext, Page } from "@playwright/test";
 import { accessible, expect, open, put, saved, stored, test } from "./app";
+import type { Server } from "./server";
 
 const id = "reading-corner-cushion";
 
@@ -158,18 +160,23 @@ test("a plan file is opened, and saved as it was", async ({ page, demo }) => {
   expect(JSON.parse(Buffer.concat(chunks).toString())).toEqual(JSON.parse(`{${head}}}`));
 });
 
+/** Two windows on one plan: this one is cut off while it changes the overlap to 7, and the other changes something else. */
+async function twoWindows(page: Page, context: BrowserContext, demo: Server, label: string, text: string) {
+  const other = await context.newPage();
+  await open(page, `${demo.url}/plans/${id}`);
+  await other.goto(`${demo.url}/plans/${id}`);
+  await page.route(`**/api/v1/plans/${id}`, (route) => route.abort());
+  await put(page, "Overlap of the back", "7");
+  await expect(page.getByRole("status").first()).toHaveText(/kept on this device/);
+  await put(other, label, text);
+  await saved(other);
+  await page.unroute(`**/api/v1/plans/${id}`);
+  return other;
+}
+
 for (const keep of ["Keep this window’s", "Take the other window’s"]) {
   test(`a plan saved from two windows: ${keep}`, async ({ page, context, demo }) => {
-    const other = await context.newPage();
-    await open(page, `${demo.url}/plans/${id}`);
-    await other.goto(`${demo.url}/plans/${id}`);
-    // This window is cut off while both change the same.
-    await page.route(`**/api/v1/plans/${id}`, (route) => route.abort());
-    await put(page, "Overlap of the back", "7");
-    await expect(page.getByRole("status").first()).toHaveText(/kept on this device/);
-    await put(other, "Overlap of the back", "6");
-    await saved(other);
-    await page.unroute(`**/api/v1/plans/${id}`);
+    await twoWindows(page, context, demo, "Overlap of the back", "6");
     const dialog = page.getByRole("dialog", { name: "The plan was changed in another window" });
     await expect(dialog).toContainText("Overlap of the back");
     await expect(dialog).toContainText("here 7, there 6");
@@ -184,15 +191,7 @@ for (const keep of ["Keep this window’s", "Take the other window’s"]) {
 }
 
 test("two windows change different things: both are kept, and each shows both", async ({ page, context, demo }) => {
-  const other = await context.newPage();
-  await open(page, `${demo.url}/plans/${id}`);
-  await other.goto(`${demo.url}/plans/${id}`);
-  await page.route(`**/api/v1/plans/${id}`, (route) => route.abort());
-  await put(page, "Overlap of the back", "7");
-  await expect(page.getByRole("status").first()).toHaveText(/kept on this device/);
-  await put(other, "How many are made", "3");
-  await saved(other);
-  await page.unroute(`**/api/v1/plans/${id}`);
+  const other = await twoWindows(page, context, demo, "How many are made", "3");
   await saved(page);
   for (const window of [page, other]) {
     await expect(window.getByRole("textbox", { name: "Overlap of the back" })).toHaveValue("7");

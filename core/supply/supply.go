@@ -252,8 +252,9 @@ func (o order) amounts(out *Cloth, c plan.Cloth, items []lay.Item) {
 	out.As = sold.How(cmp.Or(c.Sold, o.cupboard[known].Sold), o.Plan.Units)
 	buy := out.As.Count(out.Wanted)
 	if out.As.Apart() && buy > 0 {
-		if buy = o.pieces(out, c, items); buy == 0 {
-			return
+		if buy = o.pieces(out, c, items); buy == 0 { // then it is told how much it takes off the bolt
+			out.As = sold.How(nil, o.Plan.Units)
+			buy = out.As.Count(out.Wanted)
 		}
 	}
 	switch {

@@ -56,7 +56,8 @@ func TestPanelsAreCounted(t *testing.T) {
 	assert.Equal(t, 3, made.Buy)
 	assert.Empty(t, found)
 	made, found = of(9 * in)
-	assert.Zero(t, made.Buy)
+	assert.Equal(t, 7, made.Buy, "30½ in off the bolt, in eighths of a yard")
+	assert.False(t, made.As.Apart())
 	assert.Equal(t, []string{"cloth-sold /cloths/A/sold"}, found)
 }
 
