@@ -225,6 +225,8 @@ func Serve(ctx context.Context, l net.Listener, h http.Handler) error {
 	return echo.StartConfig{
 		HideBanner: true, HidePort: true, Listener: l, GracefulTimeout: 5 * time.Second,
 		BeforeServeFunc: func(s *http.Server) error {
+			// A browser that does not trust the certificate yet hangs up: that is no fault of anybody.
+			s.ErrorLog = slog.NewLogLogger(slog.Default().Handler(), slog.LevelDebug)
 			s.ReadHeaderTimeout = 5 * time.Second
 			s.ReadTimeout = 15 * time.Second
 			s.WriteTimeout = 30 * time.Second
