@@ -40,6 +40,8 @@ type Part struct {
 	Cut, Count int
 	Height     length.Length
 	Trimmed    bool
+	// Turned lies on its side: what will be its height goes across the cloth.
+	Turned bool
 }
 
 // Move is one thing to do.
@@ -281,7 +283,7 @@ func (s spread) out(strips []int, columns []column) Move {
 		Places: s.over(strips, columns)}
 	for _, i := range c.places {
 		p := s.Placed[i]
-		m.Parts = with(m.Parts, Part{Cut: p.Cut, Count: 1, Height: p.Height,
+		m.Parts = with(m.Parts, Part{Cut: p.Cut, Count: 1, Height: p.Height, Turned: p.Turned,
 			Trimmed: len(c.places) == 1 && p.Height < high})
 	}
 	return s.move(m)
@@ -301,7 +303,9 @@ func (s spread) leave(kind Kind, strips []int, columns []column) Move {
 
 // with are parts with one more.
 func with(parts []Part, p Part) []Part {
-	k := slices.IndexFunc(parts, func(q Part) bool { return q.Cut == p.Cut && q.Height == p.Height })
+	k := slices.IndexFunc(parts, func(q Part) bool {
+		return q.Cut == p.Cut && q.Height == p.Height && q.Turned == p.Turned
+	})
 	if k < 0 {
 		return append(parts, p)
 	}

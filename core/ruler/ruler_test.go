@@ -146,6 +146,16 @@ func TestStripsAlikeLieOnEachOther(t *testing.T) {
 	}, told(laid(forty, lay.Item{Width: 5 * in, Height: 5 * in, Count: 24}), nil, cuts...))
 }
 
+// A piece that lies turned is said to; a square that does is not.
+func TestATurnedPieceIsSaidTo(t *testing.T) {
+	wide := lay.Item{Cut: 0, Width: 50 * in, Height: 6 * in, Count: 1, MayTurn: true} // wider than its cloth
+	cuts := []ruler.Cut{{Title: "Border", Width: 50 * in, Height: 6 * in}}
+	assert.Contains(t, strings.Join(told(laid(forty, wide), nil, cuts...), " "), "border, 50″ × 6″, on its side.")
+	upright := lay.Item{Cut: 0, Width: 6 * in, Height: 20 * in, Count: 1}
+	assert.NotContains(t, strings.Join(told(laid(forty, upright), nil, ruler.Cut{Title: "Border", Width: 6 * in,
+		Height: 20 * in}), " "), "on its side")
+}
+
 func TestMotifsAreFoundFirst(t *testing.T) {
 	on := lay.Cloth{Usable: 42 * in, Across: 4 * in, Along: 4 * in}
 	cuts := []ruler.Cut{{Title: "Patch", Width: 9 * in / 2, Height: 9 * in / 2, Motif: "a motif in its middle"}}

@@ -80,7 +80,8 @@ func (s Speaker) out(m Move) string {
 	if len(m.Parts) > 1 || only.Count > 1 {
 		var into []string
 		for _, p := range m.Parts {
-			into = append(into, fmt.Sprintf("%d at %s (%s)", p.Count, s.Style.Text(p.Height), s.title(p)))
+			into = append(into,
+				fmt.Sprintf("%d at %s (%s%s)", p.Count, s.Style.Text(p.Height), s.title(p), s.side(p)))
 		}
 		return fmt.Sprintf("%s and cut %s apart: %s.", first, either(m.Columns, "it", "each"), strings.Join(into, ", "))
 	}
@@ -103,7 +104,15 @@ func either(n int, one, more string) string {
 // piece is a cut with its size.
 func (s Speaker) piece(p Part) string {
 	c := s.Cuts[p.Cut]
-	return fmt.Sprintf("%s, %s × %s", s.title(p), s.Style.Text(c.Width), s.Style.Text(c.Height))
+	return fmt.Sprintf("%s, %s × %s%s", s.title(p), s.Style.Text(c.Width), s.Style.Text(c.Height), s.side(p))
+}
+
+// side says of a piece that lies turned how it does; of a square nobody sees it.
+func (s Speaker) side(p Part) string {
+	if c := s.Cuts[p.Cut]; p.Turned && c.Width != c.Height {
+		return ", on its side"
+	}
+	return ""
 }
 
 func (s Speaker) title(p Part) string { return lower(s.Cuts[p.Cut].Title) }
