@@ -22,7 +22,9 @@ export function LetIn() {
   };
   return (
     <section aria-labelledby="let-in">
-      <h2 id="let-in" className="kind">A tablet or a phone</h2>
+      <h2 id="let-in" className="kind">
+        A tablet or a phone
+      </h2>
       <p>
         It is let in by a code that works once: open this app’s address on it, and type the code there instead of the
         access key.
