@@ -27,10 +27,7 @@ import (
 // app is a server with the demo data.
 func app(t *testing.T, change ...func(*web.Config)) http.Handler {
 	t.Helper()
-	s, err := store.Open(t.Context(), t.TempDir(), time.Now)
-	require.NoError(t, err)
-	t.Cleanup(func() { _ = s.Close() })
-	require.NoError(t, demo.Fill(t.Context(), s))
+	s := workshop(t)
 	cfg := web.Config{Store: s, Log: slog.New(slog.NewTextHandler(io.Discard, nil))}
 	for _, c := range change {
 		c(&cfg)

@@ -102,7 +102,7 @@ export function Shell({ scheme, setScheme, children }: Props) {
         <div className="head-tools">
           {open && (
             <>
-              <SaveState saving={open.saving} at={open.savedAt} />
+              <SaveState saving={open.conflict ? "asked" : open.saving} at={open.savedAt} />
               <button
                 type="button"
                 disabled={!open.canUndo}
@@ -210,11 +210,12 @@ function useReading(): boolean {
 
 const clock = new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" });
 
-function SaveState({ saving, at }: { saving: "saved" | "saving" | "waiting"; at: Date | null }) {
+function SaveState({ saving, at }: { saving: "saved" | "saving" | "waiting" | "asked"; at: Date | null }) {
   const text = {
     saved: at ? `saved ${clock.format(at)}` : "saved",
     saving: "saving…",
     waiting: "kept on this device; the server does not answer",
+    asked: "changed in another window too",
   }[saving];
   return (
     <span className={`save-state ${saving}`} role="status">
