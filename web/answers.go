@@ -21,6 +21,7 @@ var settled = []string{"/plans", "/plans/:id", "/cloths", "/shopping", "/togethe
 // worked out to its end.
 const (
 	mostAnswers = 32 << 20
+	besides     = 1 << 10 // what is kept of an answer beside its body, roughly
 	tooLate     = longestLook / 4
 )
 
@@ -81,12 +82,15 @@ func (a *answers) known(key string, changes int64) (given, bool) {
 func (a *answers) keep(key string, changes int64, g given) {
 	a.lock.Lock()
 	defer a.lock.Unlock()
+	if changes < a.changes {
+		return // something was stored meanwhile
+	}
 	if a.changes != changes || a.size > mostAnswers {
 		clear(a.given)
 		a.changes, a.size = changes, 0
 	}
 	a.given[key] = g
-	a.size += len(g.body)
+	a.size += len(g.body) + len(key) + besides
 }
 
 // recorded is an answer that is kept as it is given.

@@ -139,8 +139,8 @@ func get(ctx context.Context, url string) ([]byte, error) {
 	return body, errors.Join(err, res.Body.Close())
 }
 
-// memory tells how much is held after every tenth of so many requests, some of them long polls that are left, searches
-// that are begun and stopped, and plans that are changed.
+// memory tells how much is held after every tenth of so many requests, some of them long polls that are left, and
+// reckonings that nobody waits for.
 func memory(ctx context.Context, app string, many int) error {
 	fmt.Printf("memory that is held, over %d requests:", many)
 	for tenth := range 10 {

@@ -172,7 +172,7 @@ func (l *List) Strips(may bool, seam length.Length, c Cut) (id string, n int) {
 			text(whole), cloth.Name, text(usable), how, n, text(c.Size.Width.Total())),
 		remedy)
 	c.Title = fmt.Sprintf("%s, %s from %d", c.Title, how, n)
-	if c.Centred {
+	if c.Centred && matched(l.Plan, c.Cloth) {
 		c.Centred = false
 		unmatched(l, c, "is joined", "Choose a wider fabric for it.")
 	}

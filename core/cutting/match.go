@@ -14,6 +14,7 @@ import (
 	"umschlag/core/lay"
 	"umschlag/core/length"
 	"umschlag/core/plan"
+	"umschlag/core/ref"
 )
 
 // matched tells whether pieces of a cloth that meet are cut so that its print goes on over their seam. A motif lies
@@ -104,7 +105,8 @@ func (l *List) onPanel(c *Cut, f fitting.Fitted, part fitting.Part) {
 		return
 	}
 	for _, under := range l.Cuts {
-		if under.Piece == f.On && under.Layer == Outer && under.Centred && under.Cloth == c.Cloth {
+		whole := under.About.Role == ref.Panel || under.About.Role.Closes()
+		if whole && under.Piece == f.On && under.Layer == Outer && under.Centred && under.Cloth == c.Cloth {
 			l.onMotif(c, lay.Offset{X: (f.From.Right - f.From.Left) / 2,
 				Y: (f.From.Bottom-f.From.Top)/2 + part.Below}, false)
 			return

@@ -8,6 +8,7 @@ import (
 	"umschlag/core/cover"
 	"umschlag/core/finding"
 	"umschlag/core/fitting"
+	"umschlag/core/lay"
 	"umschlag/core/layers"
 	"umschlag/core/length"
 	"umschlag/core/plan"
@@ -183,6 +184,7 @@ func (l *List) within(f fitting.Fitted, part fitting.Part, outer Cut) {
 	add := func(layer, cloth, title string, size sum.Size, count int) {
 		c := outer
 		c.At += "/layers"
+		c.Centred, c.Off = false, lay.Offset{} // the print is that of what lies outside
 		c.About.Layer, c.Part, c.Layer, c.Cloth, c.Title, c.Size, c.Count = layer, layer, layer, cloth,
 			title+" of the "+strings.ToLower(f.Title), size, count
 		l.Add(c)

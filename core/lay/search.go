@@ -154,8 +154,8 @@ func (s *searcher) least(left []int) length.Length {
 // fewestBack and mostBack are how many strips are taken back at once.
 const fewestBack, mostBack = 2, 5
 
-// mended takes some strips of a lay back, again and again, and lays what they held anew where that is no longer: one
-// of which more is lost the rather.
+// mended takes some strips of a lay back, again and again, and lays anew what they held; what comes out no longer than
+// before stays. The more of a strip is lost, the likelier it is among them.
 func (s *searcher) mended(l Lay, tries int, seed uint64) Lay {
 	random := rand.New(rand.NewPCG(seed, 9))
 	for range tries {

@@ -157,7 +157,11 @@ func (g *laying) read(way Way) (s strip, rest Way, ok bool) {
 	for range columns {
 		first := len(s.kinds)
 		c := column{n: 1, holds: make([]int, len(s.kinds))}
-		for range next() {
+		pieces := next()
+		if pieces < 1 {
+			return s, nil, false
+		}
+		for range pieces {
 			which, count := next(), next()
 			if which < 0 || which/2 >= len(g.needs) || count < 1 {
 				return s, nil, false

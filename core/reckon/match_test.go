@@ -147,3 +147,20 @@ func TestWhereAMotifLiesIsSaid(t *testing.T) {
 		assert.Equal(t, says, back.Motif)
 	}
 }
+
+// What lies inside a matched pocket is of another fabric, and lies as it comes.
+func TestOnlyWhatIsSeenIsMatched(t *testing.T) {
+	p := striped(plan.Back{Kind: "sewn"}, 3*in, 5*in)
+	p.Cloths["L"] = plan.Cloth{Name: "calico"}
+	p.Fittings = []plan.Fitting{{Kind: "pocket", On: "front", Width: 5 * in, Height: 6 * in,
+		At: plan.At{Left: new(2 * in), Top: new(3 * in)}, Layers: &plan.Layers{Lining: "L"}}}
+	r := reckon.Reckon(p, nil)
+	lined := 0
+	for _, c := range r.Cuts {
+		if c.Cloth == "L" {
+			lined++
+			assert.Empty(t, c.Motif)
+		}
+	}
+	assert.Equal(t, 1, lined)
+}

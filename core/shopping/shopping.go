@@ -60,6 +60,8 @@ type Cloth struct {
 	As           sold.As
 	// pieces are the panels or quarters all plans take.
 	pieces int
+	// lengths are what they buy, each in one piece.
+	lengths []length.Length
 	// Cost is what that costs; 0 where nobody said a price.
 	Cost float64
 	// Shares are in the order of the plans.
@@ -95,8 +97,13 @@ func List(wants []Want, cupboard map[string]plan.Cloth, unit length.Unit) []Clot
 	for i := range out {
 		c := &out[i]
 		c.As = sold.How(prices[c.Name].Sold, unit)
-		if c.Count = c.As.Count(c.Missing); c.As.Apart() {
+		switch {
+		case c.As.Apart():
 			c.Count = c.pieces
+		case c.As.By == plan.ByBolt:
+			c.Count = c.As.Bolts(c.lengths)
+		default:
+			c.Count = c.As.Count(c.Missing)
 		}
 		c.Buy = c.As.Billed(c.Count)
 		out[i].Cost = CostOf(prices[out[i].Name], out[i].Buy, unit)
@@ -137,6 +144,7 @@ func (c *Cloth) take(w Want) {
 	case Shop:
 		c.Missing += w.Need
 		c.pieces += w.Pieces
+		c.lengths = append(c.lengths, w.Need)
 	}
 	c.Need += w.Need
 	c.Shares = append(c.Shares, Share{Plan: w.Plan, Need: w.Need, Odd: w.Odd, From: w.From})

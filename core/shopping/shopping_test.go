@@ -61,6 +61,8 @@ func TestBoltsAreSharedAndPanelsAreNot(t *testing.T) {
 	bolts := want(&plan.Sold{By: plan.ByBolt, Length: 360 * in}, 0, 0)
 	assert.Equal(t, 1, bolts.Count, "200 of 360 in")
 	assert.InDelta(t, 90, bolts.Cost, 1e-9, "ten yards at 9")
+	assert.Equal(t, 3, want(&plan.Sold{By: plan.ByBolt, Length: 180 * in}, 0, 0, 0).Count,
+		"300 in, but of 180 only one of 100 in one piece")
 	panels := want(&plan.Sold{By: plan.ByPanel, Length: 24 * in}, 5, 4)
 	assert.Equal(t, 9, panels.Count)
 	assert.InDelta(t, 54, panels.Cost, 1e-9, "nine times two thirds of a yard at 9")

@@ -2,7 +2,9 @@
 package sold
 
 import (
+	"cmp"
 	"fmt"
+	"slices"
 
 	"umschlag/core/lay"
 	"umschlag/core/length"
@@ -50,6 +52,28 @@ func (a As) Apart() bool { return a.By == plan.ByPanel || a.By == plan.ByQuarter
 
 // Count is how many of what is sold a length takes.
 func (a As) Count(need length.Length) int { return int((need + a.Each - 1) / a.Each) }
+
+// Bolts is how many bolts give lengths, each in one piece: the longest first, each off the first bolt that has as much
+// left. A length that is longer than a bolt takes bolts of its own. Common practice; never fewer than do.
+func (a As) Bolts(lengths []length.Length) int {
+	sorted := slices.Clone(lengths)
+	slices.SortFunc(sorted, func(x, y length.Length) int { return cmp.Compare(y, x) })
+	var left []length.Length
+	n := 0
+	for _, l := range sorted {
+		if l > a.Each {
+			n += a.Count(l)
+			continue
+		}
+		i := slices.IndexFunc(left, func(rest length.Length) bool { return rest >= l })
+		if i < 0 {
+			i = len(left)
+			left = append(left, a.Each)
+		}
+		left[i] -= l
+	}
+	return n + len(left)
+}
 
 // Billed is the length that so many are paid for: quarters are half as wide.
 func (a As) Billed(n int) length.Length {

@@ -257,15 +257,23 @@ func (o order) amounts(out *Cloth, c plan.Cloth, items []lay.Item) {
 			buy = out.As.Count(out.Wanted)
 		}
 	}
+	enough := out.Done || out.Have != nil && *out.Have >= out.Wanted
+	if out.As.By == plan.ByBolt && buy > 1 && !enough {
+		o.Found.Add(finding.Warn, "bolt-short", finding.Path("cloths", out.Letter, "sold"),
+			fmt.Sprintf("It takes %s of %s in one piece, and a bolt has %s.", style.Yards(out.Wanted), out.Name,
+				style.Yards(out.As.Each)),
+			"Ask for a longer bolt, or make fewer covers at once.")
+	}
 	switch {
-	case out.Done || out.Have != nil && *out.Have >= out.Wanted:
+	case enough:
 		buy = 0
 	case out.Have != nil:
 		out.Short = out.Wanted - *out.Have
 		o.Found.Add(finding.Warn, "cloth-short", finding.Path("cloths", out.Letter, "have"),
 			fmt.Sprintf("There are %s of %s, and %s are needed: %s short.", style.Text(*out.Have), out.Name,
 				style.Text(out.Wanted), style.Text(out.Short)),
-			fmt.Sprintf("Buy %s in one piece, or use another fabric where it does not show.", out.As.Says(buy, style)))
+			fmt.Sprintf("Buy %s%s, or use another fabric where it does not show.", out.As.Says(buy, style),
+				map[bool]string{false: " in one piece"}[out.As.Apart()]))
 	}
 	out.Buy = buy
 }

@@ -26,7 +26,9 @@ export function Conflict({
     <Dialog open aria-labelledby="conflict-title">
       <DialogTitle id="conflict-title">The plan was changed in another window</DialogTitle>
       <DialogContent>
-        <p>Nothing was overwritten. What only one of them changed is kept; here both say something else:</p>
+        <p>
+          Nothing was overwritten. These decisions differ; what only one window changed is kept, whichever you follow:
+        </p>
         <ul className="differences">
           {differing.slice(0, 12).map((d) => {
             const told = labelOf(brief, d.path);

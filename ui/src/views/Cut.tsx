@@ -209,8 +209,8 @@ function Amounts({ cloth }: { cloth: ClothNeed }) {
           , <strong className="stop-text">{<Len of={cloth.short} />} short</strong>. Buy{" "}
           <strong>
             <T>{cloth.buy_text}</T>
-          </strong>{" "}
-          in one piece.
+          </strong>
+          {cloth.pieces ? "." : " in one piece."}
         </>
       ) : (
         <>: enough.</>

@@ -125,7 +125,7 @@ export function Table() {
         ))}
         {cloth.short.nm > 0 && !spread.odd && (
           <p className="stop-text">
-            <T>{`This fabric is ${cloth.short.text} short: ${cloth.buy_text} has to be bought in one piece.`}</T>
+            <T>{`This fabric is ${cloth.short.text} short: ${cloth.buy_text} has to be bought${cloth.pieces ? "" : " in one piece"}.`}</T>
           </p>
         )}
         {note && <p>{note}</p>}
