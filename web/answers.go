@@ -3,8 +3,6 @@ package web
 import (
 	"bytes"
 	"net/http"
-	"slices"
-	"strings"
 	"sync"
 	"time"
 
@@ -12,10 +10,6 @@ import (
 
 	"umschlag/store"
 )
-
-// settled are the places whose answers hang on nothing but what is stored.
-var settled = []string{"/plans", "/plans/:id", "/cloths", "/shopping", "/together", "/starts", "/samples",
-	"/samples/uses", "/samples/offers", "/log", "/log/figures", "/habits", "/notions"}
 
 // mostAnswers is how many bytes of answers are kept, and tooLate how long one takes of which it is not sure that it was
 // worked out to its end.
@@ -46,10 +40,6 @@ func newAnswers(s *store.Store) *answers { return &answers{store: s, given: map[
 func (a *answers) again(next echo.HandlerFunc) echo.HandlerFunc {
 	return func(c *echo.Context) error {
 		r := c.Request()
-		_, place, _ := strings.Cut(c.Path(), "/api/v1")
-		if r.Method != http.MethodGet || !slices.Contains(settled, place) {
-			return next(c)
-		}
 		key := r.Header.Get("Accept-Encoding") + " " + r.URL.RequestURI()
 		changes := a.store.Changes() // before it is read: what is stored meanwhile is read the next time
 		if known, ok := a.known(key, changes); ok && a.store.Alive() == nil {

@@ -2,8 +2,6 @@ package web
 
 import (
 	"net/http"
-	"slices"
-	"strings"
 	"time"
 
 	"github.com/labstack/echo/v5"
@@ -12,18 +10,11 @@ import (
 // longestQueue is how long a request waits for its turn before it is told that the app is busy.
 const longestQueue = 30 * time.Second
 
-// waiting are the places that wait for something to happen, or see to their own turns.
-var waiting = []string{"/becomings", "/devices", "/jobs", "/photos", "/readings", "/searches"}
-
 // byTurns lets no more be worked out at once than there are cores: the rest waits for its turn, or is told that the app
 // is busy. Whoever leaves meanwhile waits no longer.
 func byTurns(places chan struct{}, longest time.Duration) echo.MiddlewareFunc {
 	return func(next echo.HandlerFunc) echo.HandlerFunc {
 		return func(c *echo.Context) error {
-			_, place, _ := strings.Cut(c.Path(), "/api/v1")
-			if slices.ContainsFunc(waiting, func(w string) bool { return strings.HasPrefix(place, w) }) {
-				return next(c)
-			}
 			select {
 			case places <- struct{}{}:
 			default:

@@ -11,7 +11,9 @@ import (
 	"net/url"
 	"os"
 	"path/filepath"
+	"runtime"
 	"strings"
+	"sync"
 	"testing"
 	"time"
 
@@ -222,4 +224,46 @@ func TestTheAppSpeaksTLS(t *testing.T) {
 func read(t *testing.T, w *httptest.ResponseRecorder, out any) {
 	t.Helper()
 	require.NoError(t, json.Unmarshal(w.Body.Bytes(), out), w.Body.String())
+}
+
+// One browser gets so much and no more at once; the others, and what it asks less of, go on meanwhile. Where nobody else
+// reaches the app, nobody is limited.
+func TestOneBrowserLeavesRoomForTheOthers(t *testing.T) {
+	h, _ := guarded(t, true)
+	one, other := &visitor{Handler: h, from: "10.0.0.7:1000"}, &visitor{Handler: h, from: "10.0.0.7:1001"}
+	require.Equal(t, 303, one.enter("correct horse").Code)
+	require.Equal(t, 303, other.enter("correct horse").Code)
+	const file = "/api/v1/plans/none/plan.json"
+	asked := 0
+	for one.ask("GET", file, "").Code == http.StatusNotFound {
+		asked++
+		require.Less(t, asked, 10_000)
+	}
+	assert.GreaterOrEqual(t, asked, 40)
+	told := one.ask("GET", file, "")
+	assert.Equal(t, http.StatusTooManyRequests, told.Code)
+	assert.Equal(t, "5", told.Header().Get("Retry-After"))
+	assert.Contains(t, told.Body.String(), "wait a moment")
+	assert.Equal(t, 200, one.ask("GET", "/api/v1/habits", "").Code)
+	assert.Equal(t, http.StatusNotFound, other.ask("GET", file, "").Code)
+	alone := &visitor{Handler: app(t, func(c *web.Config) { c.Hosts = []string{"table.example"} }), from: "127.0.0.1:1"}
+	for range 2 * asked {
+		require.Equal(t, http.StatusNotFound, alone.ask("GET", file, "").Code)
+	}
+}
+
+// What only waits for something to happen takes nobody's turn.
+func TestWhatWaitsTakesNoTurn(t *testing.T) {
+	h := app(t)
+	ctx, leave := context.WithCancel(t.Context())
+	var all sync.WaitGroup
+	for range 4 * runtime.GOMAXPROCS(0) {
+		all.Go(func() {
+			r := httptest.NewRequestWithContext(ctx, "GET", "http://localhost/api/v1/readings?after=0", nil)
+			h.ServeHTTP(httptest.NewRecorder(), r)
+		})
+	}
+	assert.Equal(t, 200, call(t, h, "GET", "/api/v1/habits", nil, nil).Code)
+	leave()
+	all.Wait()
 }
