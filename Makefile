@@ -7,7 +7,7 @@ export GOFLAGS := $(shell go env GOFLAGS) -trimpath
 BIN := bin/umschlag
 UI := $(shell find ui -type f -not -path '*/node_modules/*' 2>/dev/null)
 
-.PHONY: demo test build types setup modules chromium prepare check go-test go-plain go-race ui-test e2e bench fuzz mutants load screenshots clean
+.PHONY: demo test build types setup modules chromium prepare check go-test go-plain go-race ui-test e2e bench fuzz mutants load typing screenshots clean
 
 # Starts the app with a fresh copy of the demo data.
 demo: $(BIN)
@@ -96,6 +96,10 @@ mutants:
 # Tells what looking at things costs, and whether memory stays as it is.
 load:
 	go run ./cmd/load $(LOAD)
+
+# Tells how long a value that is typed takes until it is drawn, in percentiles.
+typing: $(BIN) chromium
+	node scripts/typing.mjs
 
 # Takes the pictures in docs/screenshots from the demo data.
 screenshots: $(BIN) chromium

@@ -93,7 +93,7 @@ test("up to ten pieces, waiting ones among them, are laid as short as a solver p
   takes(30);
   const solver = await highs();
   const random = generator(20261127);
-  const needs = Array.from({ length: 24 }, () => {
+  const needs = Array.from({ length: 14 }, () => {
     const usable = 20 + random(25);
     const items: Need["items"] = [];
     for (let left = 2 + random(9); left > 0; ) {
@@ -135,7 +135,7 @@ function packed({ MaxRectsPacker }: Packing, { usable, items }: Need, bound: num
 test("beside a general-purpose packer that cuts anyhow", async () => {
   takes(30);
   const random = generator(8);
-  const needs = Array.from({ length: 20 }, () => {
+  const needs = Array.from({ length: 12 }, () => {
     const items: Need["items"] = [];
     for (let left = 30 + random(60); left > 0; ) {
       const count = 1 + random(12);

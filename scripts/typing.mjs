@@ -1,4 +1,4 @@
-// Tells how long what is typed takes until it is drawn: from the key to the frame that shows it, in percentiles, and
+// Tells how long a value that is typed takes until it is drawn: from the key to the frame that shows it, in percentiles, and
 // which of the page's work keeps it from answering meanwhile.
 import { spawn } from "node:child_process";
 import { readFileSync } from "node:fs";
@@ -11,32 +11,29 @@ const root = join(dirname(fileURLToPath(import.meta.url)), "..");
 const keys = Number(process.env.KEYS ?? 60);
 const warm = 10; // the first keys, while the page's script is still being compiled
 
-/** The patchwork of the demo with a front of so many patches a side. */
-function manyPatches(a_side) {
+/** The patchwork of the demo before anything of it is made, with a front of so many patches a side. */
+function patchwork(side, patch) {
   const plan = JSON.parse(readFileSync(join(root, "demo/patchwork-cushion.json"), "utf8"));
   const { measured: _, progress: __, ...rest } = plan;
-  const order = { columns: a_side, rows: a_side, patch: { width: "1", height: "1" } };
+  const order = { columns: side, rows: side, patch: { width: patch, height: patch } };
   const face = { ...plan.pieces.front.face, ...order };
-  const side = `${a_side + 1}`;
-  const object = { ...plan.object, width: side, height: side };
-  return { ...rest, title: "Many patches", object, pieces: { ...plan.pieces, front: { face } } };
+  const whole = `${side * Number(patch) + 1}`;
+  const object = { ...plan.object, width: whole, height: whole };
+  return { ...rest, title: `Patches ${side} by ${side}`, object, pieces: { ...plan.pieces, front: { face } } };
 }
 
 const subjects = [
-  { name: "16 patches", title: "Story-hour patchwork cushion" },
-  { name: "13 blocks on point", title: "Returns-desk" },
-  { name: "a hood", title: "Turntable hood" },
-  { name: "1,156 patches", plan: manyPatches(34) },
+  { name: "16 patches", plan: patchwork(4, "4"), field: "Overlap of the back", values: ["4 1/2", "5"] },
+  { name: "13 blocks on point", title: "Returns-desk", field: "Finished width of a patch", values: ["4 1/2", "4 1/4"] },
+  { name: "a hood", title: "Turntable", field: "Length of the box", values: ["17", "17 1/2"] },
+  { name: "1,156 patches", plan: patchwork(34, "1"), field: "Overlap of the back", values: ["4 1/2", "5"] },
 ];
 
 const percentile = (sorted, p) => sorted[Math.min(sorted.length - 1, Math.ceil((p / 100) * sorted.length) - 1)];
 
-/** Types digits over the last one of a value, and tells when each was drawn. */
-async function type(page, name) {
-  const field = page.getByRole("textbox", { name, exact: true }).first();
-  await field.click();
-  const was = await field.inputValue();
-  const last = was.at(-1) === "9" ? 8 : Number(was.at(-1));
+/** Puts one value for another, and tells when each was drawn. */
+async function type(page, name, values) {
+  await page.getByRole("textbox", { name, exact: true }).first().click();
   await page.evaluate(() => {
     const seen = { at: 0, drawn: 0, long: [] };
     Object.assign(window, { seen });
@@ -55,11 +52,10 @@ async function type(page, name) {
   });
   const took = [];
   for (let i = 0; i < keys + warm; i++) {
-    await page.keyboard.press("End");
-    await page.keyboard.press("Shift+ArrowLeft");
+    await page.keyboard.press("ControlOrMeta+a");
     if (i === warm) await page.evaluate(() => seen.long.splice(0));
     const answer = page.waitForResponse((r) => r.url().includes("/reckon"));
-    await page.keyboard.press(`${last + ((i + 1) % 2)}`);
+    await page.keyboard.insertText(values[(i + 1) % 2]);
     await (await answer).finished();
     await page.waitForFunction(() => seen.drawn > 0);
     // What is still to be drawn has its turn before an idle moment.
@@ -76,20 +72,21 @@ const server = spawn(join(root, "bin/umschlag"), ["demo", "--listen", "127.0.0.1
 const url = await new Promise((resolve) => {
   let out = "";
   server.stdout.on("data", (data) => {
-    const open = /open at (\S+)/.exec((out += data));
+    out += data;
+    const open = /open at (\S+)/.exec(out);
     if (open) resolve(open[1]);
   });
 });
 const browser = await chromium.launch({ executablePath, args: flat });
 try {
   const page = await browser.newPage({ baseURL: url, viewport: { width: 1280, height: 800 }, reducedMotion: "reduce" });
-  for (const { name, title, plan } of subjects) {
+  for (const { name, title, plan, field, values } of subjects) {
     if (plan) await page.request.post("/api/v1/plans", { data: { plan } });
     const shelf = await (await page.request.get("/api/v1/plans")).json();
-    const { id } = shelf.plans.find((one) => one.title.startsWith(title ?? plan.title));
+    const { id } = shelf.find((one) => one.title.startsWith(title ?? plan.title));
     await page.goto(`/plans/${id}`);
     await page.locator("main[aria-busy=false]").waitFor();
-    const { took, long } = await type(page, "Width");
+    const { took, long } = await type(page, field, values);
     const at = (p) => `${percentile(took, p).toFixed(0)} ms`.padStart(7);
     const most = long.length ? `, the longest ${Math.max(...long).toFixed(0)} ms` : "";
     console.log(`${name.padEnd(20)} p50 ${at(50)}  p95 ${at(95)}  ${long.length} tasks over 50 ms${most}`);

@@ -118,7 +118,7 @@ func (d *door) guard(next echo.HandlerFunc) echo.HandlerFunc {
 		if opened(r) {
 			return c.Redirect(http.StatusSeeOther, enterPath)
 		}
-		return echo.NewHTTPError(http.StatusUnauthorized, "Open the app’s page in this browser and type the access key there.")
+		return echo.NewHTTPError(http.StatusUnauthorized, "Open the app’s page in another window of this browser and type the access key there. What was typed here is kept, and saved then.")
 	}
 }
 

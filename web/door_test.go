@@ -246,7 +246,8 @@ func TestOneBrowserLeavesRoomForTheOthers(t *testing.T) {
 	assert.Contains(t, told.Body.String(), "wait a moment")
 	assert.Equal(t, 200, one.ask("GET", "/api/v1/habits", "").Code)
 	assert.Equal(t, http.StatusNotFound, other.ask("GET", file, "").Code)
-	alone := &visitor{Handler: app(t, func(c *web.Config) { c.Hosts = []string{"table.example"} }), from: "127.0.0.1:1"}
+	here := app(t, func(c *web.Config) { c.Hosts = []string{"table.example"} })
+	alone := &visitor{Handler: here, from: "127.0.0.1:1"}
 	for range 2 * asked {
 		require.Equal(t, http.StatusNotFound, alone.ask("GET", file, "").Code)
 	}

@@ -474,7 +474,7 @@ func TestWhatIsCutApartFillsItsCloth(t *testing.T) {
 // A short search already comes near the area where a lay without waste is known to exist; the
 // benchmark says what a long one does.
 func TestLaysComeNearTheAreaWhereOneCan(t *testing.T) {
-	mean, worst := overArea(t, cutApart(12), 3)
+	mean, worst := overArea(t, cutApart(6), 3)
 	assert.Less(t, mean, 1.05)
 	assert.Less(t, worst, 1.10)
 }

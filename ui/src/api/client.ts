@@ -6,6 +6,11 @@ export class ApiError extends Error {
   constructor(readonly problem: Refusal) {
     super(problem.detail || problem.title);
   }
+
+  /** The same may be taken later: once one is let in again, asks less at once, or the server can keep it. */
+  get passes(): boolean {
+    return this.problem.status >= 500 || [401, 403, 408, 429].includes(this.problem.status);
+  }
 }
 
 /** The server does not answer at all. */

@@ -120,10 +120,13 @@ describe("a session", () => {
     expect(unsavedOf("p")).toBeNull();
   });
 
-  test("says why nothing can be kept, and no more once it is", async () => {
-    const full = { title: "The disk is full", detail: "Make room on it.", type: "not-kept", status: 507 };
+  test.each([
+    { title: "The disk is full", detail: "Make room on it.", type: "not-kept", status: 507 },
+    { title: "Nobody is let in", detail: "Type the access key again.", type: "unauthorized", status: 401 },
+    { title: "Too many requests", detail: "Wait a moment.", type: "about:blank", status: 429 },
+  ])("says why nothing can be kept, and no more once it is: $status", async (why) => {
     answering(
-      () => json(full, 507),
+      () => json(why, why.status),
       (body) => json(view(body.base + 1, body.plan.title)),
     );
     const s = new Session(view(1, "one"), { retryAfter: 20 });
@@ -131,7 +134,7 @@ describe("a session", () => {
     s.subscribe(() => told.push([s.current().refusal, unsavedOf("p")?.plan.title]));
     s.change(plan("two"), "");
     await vi.waitFor(() => expect(s.current().revision).toBe(2));
-    expect(told).toContainEqual(["The disk is full. Make room on it.", "two"]);
+    expect(told).toContainEqual([`${why.title}. ${why.detail}`, "two"]);
     expect(s.current().refusal).toBeNull();
   });
 

@@ -271,8 +271,7 @@ export class Session extends Watched {
 
   /** Deals with a save that was not taken; false ends the draining. */
   private refused(error: unknown, change: Change): boolean {
-    if (error instanceof ApiError && error.problem.status < 500)
-      this.sent = this.sent.filter((id) => id !== change.save);
+    if (error instanceof ApiError && !error.passes) this.sent = this.sent.filter((id) => id !== change.save);
     if (error instanceof ApiError && error.problem.spoils) {
       if (this.pending) return true; // more was changed meanwhile: what that spoils is asked about, nothing of it is lost
       this.asked = { change };
@@ -284,7 +283,7 @@ export class Session extends Watched {
       this.disagree(error.problem.current);
       return false;
     }
-    if (error instanceof ApiError && error.problem.status < 500) {
+    if (error instanceof ApiError && !error.passes) {
       // The plan cannot be read: take the change back rather than keep what no one can save.
       keepUnsaved(this.state.id, null);
       this.set({ saving: this.rested(), refusal: error.problem.detail });
