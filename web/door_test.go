@@ -226,7 +226,7 @@ func read(t *testing.T, w *httptest.ResponseRecorder, out any) {
 	require.NoError(t, json.Unmarshal(w.Body.Bytes(), out), w.Body.String())
 }
 
-// One browser gets so much and no more at once; the others, and what it asks less of, go on meanwhile. Where nobody else
+// One browser gets so much and no more at once; the others, and what it asks less of, go on. Where nobody else
 // reaches the app, nobody is limited.
 func TestOneBrowserLeavesRoomForTheOthers(t *testing.T) {
 	h, _ := guarded(t, true)
