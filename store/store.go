@@ -125,6 +125,15 @@ func (s *Store) change(ctx context.Context, what string, f func(*sql.Tx) error) 
 }
 
 func (s *Store) transact(ctx context.Context, f func(*sql.Tx) error) error {
+	if err := s.within(ctx, f); err != nil {
+		return err
+	}
+	s.changes.Add(1)
+	return nil
+}
+
+// within runs f in a write transaction.
+func (s *Store) within(ctx context.Context, f func(*sql.Tx) error) error {
 	tx, err := s.write.BeginTx(ctx, nil)
 	if err != nil {
 		return err
@@ -133,11 +142,7 @@ func (s *Store) transact(ctx context.Context, f func(*sql.Tx) error) error {
 	if err := f(tx); err != nil {
 		return err
 	}
-	if err := tx.Commit(); err != nil {
-		return err
-	}
-	s.changes.Add(1)
-	return nil
+	return tx.Commit()
 }
 
 // Changes is how often anything was written since the store was opened: what was read after one count is as it is until

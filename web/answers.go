@@ -55,7 +55,8 @@ func (a *answers) again(next echo.HandlerFunc) echo.HandlerFunc {
 		c.SetResponse(record)
 		err := next(c)
 		c.SetResponse(out)
-		if err == nil && record.status == http.StatusOK && r.Context().Err() == nil && time.Since(taken) < tooLate {
+		whole := r.Context().Err() == nil && out.Header().Get("Retry-After") == ""
+		if err == nil && record.status == http.StatusOK && whole && time.Since(taken) < tooLate {
 			a.keep(key, changes, given{header: record.saved, body: record.body.Bytes()})
 		}
 		return err

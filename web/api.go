@@ -54,6 +54,8 @@ type ShelfItem struct {
 	Swatches map[string]plan.Swatch `json:"swatches"`
 	Findings []finding.Finding      `json:"findings"`
 	Finished bool                   `json:"finished"`
+	// Coming marks what is shown as it was: how it is now is being worked out.
+	Coming bool `json:"coming,omitempty"`
 }
 
 // NewPlan asks for a plan to be begun.

@@ -26,7 +26,7 @@ func twice(t testing.TB) (h http.Handler, fresh func() http.Handler) {
 	t.Helper()
 	s := workshop(t)
 	begin := func() http.Handler {
-		return web.New(web.Config{Store: s, Log: slog.New(slog.NewTextHandler(io.Discard, nil))})
+		return web.New(web.Config{Store: s, Log: slog.New(slog.NewTextHandler(io.Discard, nil)), Patience: time.Hour})
 	}
 	return begin(), begin
 }
@@ -163,6 +163,51 @@ func TestHeavyWorkWaitsForItsTurn(t *testing.T) {
 	<-begun
 	on <- true
 	assert.Equal(t, http.StatusNoContent, <-first, "the place is free again")
+}
+
+// A shelf that is asked for shows at once what was worked out before the app was started again; what hangs on a workshop
+// that changed since comes behind it, and is shown as it was until then.
+func TestTheShelfWaitsForNothing(t *testing.T) {
+	s := workshop(t)
+	begin := func(patience time.Duration) http.Handler {
+		return web.New(web.Config{Store: s, Log: slog.New(slog.DiscardHandler), Patience: patience})
+	}
+	shelf := func(h http.Handler) (items []web.ShelfItem, coming int) {
+		w := call(t, h, "GET", "/api/v1/plans", nil, &items)
+		for _, item := range items {
+			if item.Coming {
+				coming++
+			}
+		}
+		assert.Equal(t, coming > 0, w.Header().Get("Retry-After") != "")
+		return items, coming
+	}
+	const none = time.Nanosecond
+	first, coming := shelf(begin(none))
+	assert.Equal(t, len(first), coming, "nobody ever looked")
+	assert.Empty(t, first[0].Pieces)
+	want, coming := shelf(begin(time.Hour))
+	require.Zero(t, coming)
+	again, coming := shelf(begin(none))
+	assert.Zero(t, coming, "it was kept")
+	assert.Equal(t, want, again)
+
+	h := begin(none)
+	habits := map[string]any{}
+	var seen web.HabitsView
+	require.Equal(t, 200, call(t, h, "GET", "/api/v1/habits", nil, &seen).Code)
+	require.NoError(t, json.Unmarshal(seen.Habits, &habits))
+	habits["press"] = "open"
+	kept := call(t, h, "PUT", "/api/v1/habits", map[string]any{"base": seen.Revision, "units": "cm", "habits": habits}, nil)
+	require.Equal(t, 200, kept.Code, kept.Body.String())
+	was, coming := shelf(h)
+	assert.Equal(t, len(want), coming)
+	assert.Equal(t, want[0].Pieces, was[0].Pieces, "as it was until then")
+	for coming > 0 { // it is worked out behind it
+		was, coming = shelf(h)
+	}
+	now, _ := shelf(begin(time.Hour))
+	assert.Equal(t, now, was)
 }
 
 // BenchmarkLooking tells what looking at a plan and at the shelf costs, beside a file of the same size that is only

@@ -10,7 +10,6 @@ import (
 	"net/http"
 	"slices"
 
-	"umschlag/core/answer"
 	"umschlag/core/brief"
 	"umschlag/core/finding"
 
@@ -422,58 +421,6 @@ func (s *server) putAway(away bool) echo.HandlerFunc {
 	}
 }
 
-// shelf lists the plans with what is drawn of them and where they stand.
-func (s *server) shelf(c *echo.Context) error {
-	ctx := c.Request().Context()
-	plans, err := s.store.Plans(ctx)
-	if err != nil {
-		return err
-	}
-	entries, err := s.store.Log(ctx)
-	if err != nil {
-		return err
-	}
-	logged := map[string]bool{}
-	for _, e := range entries {
-		logged[e.Plan] = true
-	}
-	out := make([]ShelfItem, 0, len(plans))
-	for _, p := range plans {
-		l, err := s.lookAt(ctx, p)
-		if ctx.Err() != nil {
-			return ctx.Err()
-		}
-		item := shelfItem(p, l)
-		if err != nil { // one that cannot be read keeps nobody from the others
-			s.log.Error("shelf", "plan", p.ID, "err", err)
-			item.Swatches = map[string]plan.Swatch{}
-			item.Findings = []finding.Finding{{Level: finding.Stop, Code: "unreadable", About: "/",
-				Text: "This plan cannot be read.", Remedy: "Save its file, mend it, and open it again."}}
-		}
-		item.Finished = logged[p.ID]
-		out = append(out, item)
-	}
-	return c.JSON(http.StatusOK, out)
-}
-
-func shelfItem(p store.Plan, l look) ShelfItem {
-	r := l.view.Reckoning
-	item := ShelfItem{ID: p.ID, Title: p.Title, Changed: p.Changed, Steps: len(r.Steps), Pieces: plainly(r.Pieces),
-		Findings: r.Findings, Swatches: l.swatches}
-	if len(r.Pieces) > 0 {
-		f := r.Pieces[0].Finished
-		item.Size = f.Width.Text + " × " + f.Height.Text
-	}
-	for _, step := range r.Steps {
-		if step.Done {
-			item.Done++
-		} else if item.Next == "" {
-			item.Next, item.Stage = step.Title, step.Stage
-		}
-	}
-	return item
-}
-
 // swatchesIn says how the cloths of a stored plan are drawn.
 func swatchesIn(doc []byte) map[string]plan.Swatch {
 	p, err := planfile.Read(doc)
@@ -488,18 +435,6 @@ func swatches(p plan.Plan) map[string]plan.Swatch {
 	out := map[string]plan.Swatch{}
 	for letter, cloth := range p.Cloths {
 		out[letter] = cloth.Swatch
-	}
-	return out
-}
-
-// plainly is pieces as they are drawn small: without what only their own page shows.
-func plainly(pieces []answer.Piece) []answer.Piece {
-	out := make([]answer.Piece, len(pieces))
-	for i, p := range pieces {
-		p.Press, p.Conflicts, p.Ways, p.Methods = []answer.PressSeam{}, []answer.Point{}, []answer.Way{},
-			[]answer.UnitMethods{}
-		p.Threads, p.Outlook = []answer.Thread{}, []answer.Outlook{}
-		out[i] = p
 	}
 	return out
 }

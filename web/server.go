@@ -11,6 +11,7 @@ import (
 	"net"
 	"net/http"
 	"runtime"
+	"sync"
 	"time"
 
 	"github.com/labstack/echo/v5"
@@ -40,6 +41,8 @@ type Config struct {
 	Fingerprint string
 	// Now is the clock; that of the machine when nil.
 	Now func() time.Time
+	// Patience is how long the shelf waits for plans to be worked out, a second when 0.
+	Patience time.Duration
 	// Bench holds the devices; the stand-ins when nil.
 	Bench *bench.Bench
 }
@@ -54,6 +57,9 @@ type server struct {
 	// becoming holds a place for each search for what cloth can become.
 	becoming chan struct{}
 	memory   memory
+	// patience is how long the shelf waits, and catching is held by who works out what it did not wait for.
+	patience time.Duration
+	catching sync.Mutex
 	searches searches
 	bench    *bench.Bench
 	store    *store.Store
@@ -70,6 +76,9 @@ func New(cfg Config) http.Handler {
 	}
 	if s.now == nil {
 		s.now = time.Now
+	}
+	if s.patience = cfg.Patience; s.patience == 0 {
+		s.patience = shelfPatience
 	}
 	e := echo.New()
 	e.Logger = cfg.Log

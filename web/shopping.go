@@ -200,12 +200,18 @@ func (s *server) wants(ctx context.Context, chosen []string) (wantedAll, error) 
 			continue // one that cannot be read says so on the shelf
 		}
 		picked := len(chosen) == 0 || slices.Contains(chosen, stored.ID)
-		w.ID = stored.ID
-		r := reckon.Reckon(p, w)
-		mine := r.Wants(p, stored.Title)
-		if len(mine) == 0 {
-			continue
+		seen, err := s.lookAt(ctx, stored)
+		if err != nil {
+			return all, err
 		}
+		r := seen.view.Reckoning
+		if len(r.Wants(p, stored.Title)) == 0 {
+			continue // all of it is cut, whatever the others take
+		}
+		if w.ID = stored.ID; len(all.chosen) > 0 {
+			r = reckon.Reckon(p, w)
+		}
+		mine := r.Wants(p, stored.Title)
 		all.plans = append(all.plans, ShoppingPlan{ID: stored.ID, Title: stored.Title, Chosen: picked})
 		if !picked {
 			continue

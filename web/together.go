@@ -12,7 +12,6 @@ import (
 
 	"umschlag/core/lay"
 	"umschlag/core/plan"
-	"umschlag/core/reckon"
 	"umschlag/format/planfile"
 	"umschlag/store"
 )
@@ -77,7 +76,14 @@ func (s *server) together(ctx context.Context, cloth string, chosen []string) (t
 		}
 		w.ID = stored.ID
 		n, takes := compare.Named(p, w, cloth)
-		if !takes || cutAlready(reckon.Reckon(p, w), cloth) {
+		if !takes {
+			continue
+		}
+		seen, err := s.lookAt(ctx, stored)
+		if err != nil {
+			return out, err
+		}
+		if cutAlready(seen.view.Reckoning, cloth) {
 			continue
 		}
 		picked := len(chosen) == 0 || slices.Contains(chosen, stored.ID)

@@ -1871,6 +1871,10 @@ swatches: {
 }
 findings: Finding[]
 finished: boolean
+/**
+ * Coming marks what is shown as it was: how it is now is being worked out.
+ */
+coming?: boolean
 }
 /**
  * Swatch says how a cloth is drawn.

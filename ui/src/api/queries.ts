@@ -30,7 +30,13 @@ export const keys = {
   plan: (id: string) => ["plan", id],
 };
 
-export const useShelf = () => useQuery({ queryKey: keys.shelf, queryFn: () => ask<ShelfItem[]>("GET", "/plans") });
+/** The shelf; asked again while some of it is still being worked out. */
+export const useShelf = () =>
+  useQuery({
+    queryKey: keys.shelf,
+    queryFn: () => ask<ShelfItem[]>("GET", "/plans"),
+    refetchInterval: ({ state }) => (state.data?.some((item) => item.coming) ? 1000 : false),
+  });
 export const useCloths = () => useQuery({ queryKey: keys.cloths, queryFn: () => ask<ClothView[]>("GET", "/cloths") });
 /** What to buy for plans; for all of the shelf where none is named. */
 export const useShopping = (plans: string[]) =>

@@ -95,6 +95,12 @@ const stageWords: Record<string, string> = {
   close: "being closed",
 };
 
+/** What comes next, in a line. */
+function standing(item: ShelfItem): string {
+  if (item.next) return `next: ${item.next.toLowerCase()}`;
+  return item.steps > 0 ? "all steps done" : "no steps yet";
+}
+
 function PlanCard({ item }: { item: ShelfItem }) {
   const say = useSay();
   const away = useChange((back: boolean) =>
@@ -116,7 +122,7 @@ function PlanCard({ item }: { item: ShelfItem }) {
               <PieceDrawing piece={front} swatches={item.swatches} outlines={false} />
             </svg>
           ) : (
-            <span className="soft">cannot be cut yet</span>
+            <span className="soft">{item.coming ? "being worked out" : "cannot be cut yet"}</span>
           )}
         </div>
         <h2>{item.title}</h2>
@@ -136,7 +142,7 @@ function PlanCard({ item }: { item: ShelfItem }) {
         <span className="progress-thread" aria-hidden="true">
           <span style={{ width: `${item.steps ? (100 * item.done) / item.steps : 0}%` }} />
         </span>
-        <span className="soft">{item.next ? `next: ${item.next.toLowerCase()}` : "all steps done"}</span>
+        <span className="soft">{standing(item)}</span>
       </p>
       {item.findings.some((f) => f.code === "unreadable") ? (
         <p className="stop-text">
