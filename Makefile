@@ -87,6 +87,7 @@ fuzz:
 	go test ./format/photo -run '^$$' -fuzz FuzzRead -fuzztime 30s -fuzzminimizetime 1x
 	go test ./core/block -run '^$$' -fuzz FuzzParse -fuzztime 30s -fuzzminimizetime 1x
 	go test ./format/planfile -run '^$$' -fuzz FuzzRead -fuzztime 60s -fuzzminimizetime 1x
+	go test ./core/reckon -run '^$$' -fuzz FuzzReckon -fuzztime 60s -fuzzminimizetime 1x
 
 # What the tests would not notice: MUTANTS='-n 20 ./core/lay', MUTANTS='-since HEAD~3 ./core/...'.
 MUTANTS := ./core/...

@@ -4,6 +4,7 @@ import (
 	"encoding/json"
 	"maps"
 	"math"
+	"math/rand/v2"
 	"regexp"
 	"slices"
 	"strconv"
@@ -45,23 +46,41 @@ var invariants = []struct {
 func TestWhatHoldsOfEveryPlan(t *testing.T) {
 	made := 0
 	rapid.Check(t, func(rt *rapid.T) {
-		p := priced(rt, anyplan.Plans().Draw(rt, "plan"))
-		r := reckon.Reckon(p, nil)
-		if finding.List(r.Findings).Stopped() {
-			assert.Empty(rt, r.Cuts)
-			for _, f := range r.Findings {
-				assert.NotEmpty(rt, f.Text)
-				assert.Regexp(rt, "^/", f.About)
-				assert.NotRegexp(rt, unreadable, f.Text+"\n"+f.Remedy)
-			}
-			return
-		}
-		made++
-		for _, i := range invariants {
-			i.holds(named{rt, i.name}, p.Settle(), r)
+		if allHolds(rt) {
+			made++
 		}
 	})
 	assert.Greater(t, made, 40, "most of what is drawn can be made")
+}
+
+// FuzzReckon draws plans by their structure, as the fuzzer leads.
+func FuzzReckon(f *testing.F) {
+	random := rand.NewChaCha8([32]byte{})
+	for range 16 { // long enough for a plan each
+		data := make([]byte, 32<<10)
+		_, _ = random.Read(data) // it never fails
+		f.Add(data)
+	}
+	f.Fuzz(rapid.MakeFuzz(func(rt *rapid.T) { allHolds(rt) }))
+}
+
+// allHolds draws a plan, and tells whether it can be made.
+func allHolds(rt *rapid.T) bool {
+	p := priced(rt, anyplan.Plans().Draw(rt, "plan"))
+	r := reckon.Reckon(p, nil)
+	if finding.List(r.Findings).Stopped() {
+		assert.Empty(rt, r.Cuts)
+		for _, f := range r.Findings {
+			assert.NotEmpty(rt, f.Text)
+			assert.Regexp(rt, "^/", f.About)
+			assert.NotRegexp(rt, unreadable, f.Text+"\n"+f.Remedy)
+		}
+		return false
+	}
+	for _, i := range invariants {
+		i.holds(named{rt, i.name}, p.Settle(), r)
+	}
+	return true
 }
 
 // priced is a plan whose cloths and hours have a price.
