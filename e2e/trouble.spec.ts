@@ -160,15 +160,15 @@ test("a plan file is opened, and saved as it was", async ({ page, demo }) => {
   expect(JSON.parse(Buffer.concat(chunks).toString())).toEqual(JSON.parse(`{${head}}}`));
 });
 
-/** Two windows on one plan: this one is cut off while it changes the overlap to 7, and the other changes something else. */
-async function twoWindows(page: Page, context: BrowserContext, demo: Server, label: string, text: string) {
+/** Two windows on one plan: this one is cut off while it changes the overlap to 7, and the other changes what it is told to. */
+async function twoWindows(page: Page, context: BrowserContext, demo: Server, others: Record<string, string>) {
   const other = await context.newPage();
   await open(page, `${demo.url}/plans/${id}`);
   await other.goto(`${demo.url}/plans/${id}`);
   await page.route(`**/api/v1/plans/${id}`, (route) => route.abort());
   await put(page, "Overlap of the back", "7");
   await expect(page.getByRole("status").first()).toHaveText(/kept on this device/);
-  await put(other, label, text);
+  for (const [label, text] of Object.entries(others)) await put(other, label, text);
   await saved(other);
   await page.unroute(`**/api/v1/plans/${id}`);
   return other;
@@ -176,22 +176,24 @@ async function twoWindows(page: Page, context: BrowserContext, demo: Server, lab
 
 for (const keep of ["Keep this window’s", "Take the other window’s"]) {
   test(`a plan saved from two windows: ${keep}`, async ({ page, context, demo }) => {
-    await twoWindows(page, context, demo, "Overlap of the back", "6");
+    await twoWindows(page, context, demo, { "Overlap of the back": "6", "How many are made": "3" });
     const dialog = page.getByRole("dialog", { name: "The plan was changed in another window" });
     await expect(dialog).toContainText("Overlap of the back");
     await expect(dialog).toContainText("here 7, there 6");
+    await expect(dialog.getByRole("listitem"), "what only one changed is not asked about").toHaveCount(1);
     expect((await stored(demo, id)).plan.back.overlap).toBe("6");
     await dialog.getByRole("button", { name: keep }).click();
     await expect(dialog).toBeHidden();
     await saved(page);
     const kept = keep.startsWith("Keep") ? "7" : "6";
     await expect(page.getByRole("textbox", { name: "Overlap of the back" })).toHaveValue(kept);
-    expect((await stored(demo, id)).plan.back.overlap).toBe(kept);
+    const { plan } = await stored(demo, id);
+    expect([plan.back.overlap, plan.copies]).toEqual([kept, 3]);
   });
 }
 
 test("two windows change different things: both are kept, and each shows both", async ({ page, context, demo }) => {
-  const other = await twoWindows(page, context, demo, "How many are made", "3");
+  const other = await twoWindows(page, context, demo, { "How many are made": "3" });
   await saved(page);
   for (const window of [page, other]) {
     await expect(window.getByRole("textbox", { name: "Overlap of the back" })).toHaveValue("7");

@@ -72,6 +72,13 @@ type JoinPlans struct {
 	Prefer planfile.Side `json:"prefer,omitempty"`
 }
 
+// Sides are two versions of a plan joined, following one side or the other where both changed the same: they differ in
+// nothing else.
+type Sides struct {
+	Mine   json.RawMessage `json:"mine"`
+	Theirs json.RawMessage `json:"theirs"`
+}
+
 // JoinedPlans is a plan with what both sides changed; or the paths of what both changed otherwise, and no plan.
 type JoinedPlans struct {
 	Plan  json.RawMessage `json:"plan,omitempty"`
@@ -295,8 +302,8 @@ type Refusal struct {
 	Errors []planfile.Problem `json:"errors,omitempty"`
 	// Current is the newest version, when a change was based on an older one.
 	Current *PlanView `json:"current,omitempty"`
-	// Yours is the version that was not saved.
-	Yours json.RawMessage `json:"yours,omitempty"`
+	// Apart is what was sent and the newest version joined, where both changed the same.
+	Apart *Sides `json:"apart,omitempty"`
 	// Spoils is what a change would spoil of what is done already.
 	Spoils []spoil.Spoil `json:"spoils,omitempty"`
 }

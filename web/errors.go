@@ -77,7 +77,7 @@ func (s *stopped) Error() string {
 type refused struct {
 	conflict *store.ConflictError
 	current  PlanView
-	yours    json.RawMessage
+	apart    *Sides
 }
 
 func (r *refused) Error() string { return r.conflict.Error() }
@@ -126,7 +126,7 @@ func (s *server) problem(err error) Refusal {
 	case errors.As(err, &conflict):
 		return Refusal{Type: "stale", Title: "The plan was changed in another window", Status: http.StatusConflict,
 			Detail: "Nothing was overwritten. Compare both versions and keep one.", Current: &conflict.current,
-			Yours: conflict.yours}
+			Apart: conflict.apart}
 	case errors.Is(err, store.ErrStale):
 		return Refusal{Type: "stale", Title: "It was changed in another window", Status: http.StatusConflict,
 			Detail: "Reload it, then make your change again."}

@@ -3,7 +3,6 @@ package web
 import (
 	"bytes"
 	"context"
-	"encoding/json"
 	"errors"
 	"fmt"
 	"io"
@@ -126,7 +125,7 @@ func planIn(c *echo.Context) (plan.Plan, error) {
 }
 
 // answer sends a plan, or what kept it from being changed.
-func (s *server) answer(c *echo.Context, status int, p store.Plan, err error, yours json.RawMessage) error {
+func (s *server) answer(c *echo.Context, status int, p store.Plan, err error, apart *Sides) error {
 	ctx := c.Request().Context()
 	var conflict *store.ConflictError
 	if errors.As(err, &conflict) {
@@ -134,7 +133,7 @@ func (s *server) answer(c *echo.Context, status int, p store.Plan, err error, yo
 		if viewErr != nil {
 			return viewErr
 		}
-		return &refused{conflict: conflict, current: current, yours: yours}
+		return &refused{conflict: conflict, current: current, apart: apart}
 	}
 	if err != nil {
 		return err
@@ -260,8 +259,9 @@ func (s *server) savePlan(c *echo.Context) error {
 		return err
 	}
 	if head.Revision == base && last != "" && last == in.Save {
-		return s.answer(c, http.StatusOK, head, nil, in.Plan) // it was kept, and its answer lost
+		return s.answer(c, http.StatusOK, head, nil, nil) // it was kept, and its answer lost
 	}
+	var apart *Sides
 	if head.Revision > base {
 		var joined bool
 		if doc, p, joined, err = s.joined(ctx, head, base, doc, p, in.Prefer); err != nil {
@@ -269,6 +269,8 @@ func (s *server) savePlan(c *echo.Context) error {
 		}
 		if joined {
 			base = head.Revision
+		} else if apart, err = s.sides(ctx, head, base, doc); err != nil {
+			return err
 		}
 	}
 	if head.Revision == base { // a stale one is refused anyway
@@ -278,7 +280,7 @@ func (s *server) savePlan(c *echo.Context) error {
 	}
 	saved, err := s.store.Save(ctx, id, store.Version{Base: base, Title: p.Title, Kind: string(p.Cover.Kind),
 		Doc: string(doc), Label: in.Label, ID: in.Save})
-	return s.answer(c, http.StatusOK, saved, err, in.Plan)
+	return s.answer(c, http.StatusOK, saved, err, apart)
 }
 
 // joined is a document that was changed from an older revision, with what was changed since; false where both changed
@@ -302,6 +304,23 @@ func (s *server) joined(ctx context.Context, head store.Plan, base int, doc []by
 	}
 	doc, p, err = keyed(both)
 	return doc, p, true, err
+}
+
+// sides are a document and what was changed since joined either way; nil where they cannot be.
+func (s *server) sides(ctx context.Context, head store.Plan, base int, doc []byte) (*Sides, error) {
+	older, err := s.store.Revision(ctx, head.ID, base)
+	if err != nil {
+		return nil, nil //nolint:nilerr // what was sent is of no revision that is there
+	}
+	mine, _, err := planfile.Joined([]byte(older), doc, []byte(head.Doc), planfile.Mine)
+	if err != nil || mine == nil {
+		return nil, err
+	}
+	theirs, _, err := planfile.Joined([]byte(older), doc, []byte(head.Doc), planfile.Theirs)
+	if err != nil || theirs == nil {
+		return nil, err
+	}
+	return &Sides{Mine: mine, Theirs: theirs}, nil
 }
 
 // join answers with what two sides made of a plan, each from the same one.

@@ -187,13 +187,17 @@ func TestWhatCannotBeKeptIsSaid(t *testing.T) {
 func TestAStaleSaveGetsBothVersions(t *testing.T) {
 	h := app(t)
 	view, doc := open(t, h)
-	doc["title"] = "Theirs"
+	doc["title"], doc["copies"] = "Theirs", 3
 	call(t, h, "PUT", reading, map[string]any{"base": view.Revision, "plan": doc, "label": ""}, nil)
+	delete(doc, "copies")
 	doc["title"] = "Mine"
 	p := refused(t, h, "PUT", reading, map[string]any{"base": view.Revision, "plan": doc, "label": ""}, 409)
 	require.NotNil(t, p.Current)
 	assert.Contains(t, string(p.Current.Plan), "Theirs")
-	assert.Contains(t, string(p.Yours), "Mine")
+	require.NotNil(t, p.Apart)
+	differ := strings.Replace(string(p.Apart.Mine), `"Mine"`, `"Theirs"`, 1)
+	assert.Equal(t, string(p.Apart.Theirs), differ, "in nothing but what both changed")
+	assert.Contains(t, differ, `"copies":3`)
 	p = refused(t, h, "POST", reading+"/finish",
 		map[string]any{"base": view.Revision, "minutes": 1, "notes": "", "next": ""}, 409)
 	assert.NotNil(t, p.Current)

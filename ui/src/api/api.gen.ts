@@ -3680,12 +3680,7 @@ detail: string
  */
 errors?: Problem[]
 current?: PlanView1
-/**
- * Yours is the version that was not saved.
- */
-yours?: {
-
-}
+apart?: Sides
 /**
  * Spoils is what a change would spoil of what is done already.
  */
@@ -3724,6 +3719,14 @@ last?: LastCut
 can_undo: boolean
 can_redo: boolean
 changed: string
+}
+export interface Sides {
+mine: {
+
+}
+theirs: {
+
+}
 }
 /**
  * Spoil is something that is done and that a change spoils.

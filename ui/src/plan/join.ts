@@ -1,4 +1,4 @@
-import type { JoinedPlans } from "../api/api.gen";
+import type { JoinedPlans, Sides } from "../api/api.gen";
 import { ask } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import type { Side } from "./change";
@@ -17,4 +17,12 @@ export function recorded(plan: Plan, sent: Plan, kept: Plan): Plan {
     ...(same("progress") && { progress: kept.progress }),
     ...(same("measured") && { measured: kept.measured }),
   };
+}
+
+/** What two sides made of a plan joined either way; undefined where that cannot be told. */
+export async function sidesOf(base: Plan, mine: Plan, theirs: Plan): Promise<Sides | undefined> {
+  const [here, there] = await Promise.all(
+    (["mine", "theirs"] as const).map((side) => joinedWith(base, mine, theirs, side).catch(() => null)),
+  );
+  return here && there ? ({ mine: here, theirs: there } as unknown as Sides) : undefined;
 }

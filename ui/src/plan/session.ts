@@ -3,12 +3,12 @@ import type { Brief, Chosen, PlanView, Reckoning } from "../api/api.gen";
 import { ApiError, ask, Unreachable } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { type Asked, type Change, type Choice, type Side, said } from "./change";
-import { joinedWith, recorded } from "./join";
+import { joinedWith, recorded, sidesOf } from "./join";
 import { keyed } from "./keys";
 import { other, tellOthers } from "./others";
 import { patched } from "./patch";
 import { differences, put } from "./path";
-import { drawable, fresh, type Saving } from "./state";
+import { type Conflicting, drawable, fresh, type Saving } from "./state";
 import { keepUnsaved, saveId, type Unsaved } from "./unsaved";
 import { Watched } from "./watched";
 
@@ -55,7 +55,7 @@ export class Session extends Watched {
   }
 
   /** Asks which of two plans is meant, where they differ: a save whose answer was lost is no change of another window. */
-  private disagree(theirs: PlanView) {
+  private disagree(theirs: Conflicting) {
     if (differences(this.pending?.plan ?? this.state.plan, theirs.plan).length === 0) this.take(theirs);
     else this.set({ conflict: theirs });
   }
@@ -218,7 +218,7 @@ export class Session extends Watched {
       this.pending = null;
       this.apartFrom = sent;
       this.set({ plan: mine.plan, saving: "waiting" });
-      this.disagree(kept);
+      this.disagree({ ...kept, apart: await sidesOf(sent, mine.plan, kept.plan as unknown as Plan) });
       return false;
     }
     return true;
@@ -280,7 +280,7 @@ export class Session extends Watched {
     }
     if (error instanceof ApiError && error.problem.current) {
       this.set({ saving: "waiting" });
-      this.disagree(error.problem.current);
+      this.disagree({ ...error.problem.current, apart: error.problem.apart });
       return false;
     }
     if (error instanceof ApiError && !error.passes) {

@@ -1,4 +1,4 @@
-import type { Brief, PlanView, Reckoning, Spoil } from "../api/api.gen";
+import type { Brief, PlanView, Reckoning, Sides, Spoil } from "../api/api.gen";
 import type { Plan } from "../api/plan.gen";
 
 /** How the plan on screen stands to the one on the disk. */
@@ -20,6 +20,9 @@ export interface Shown {
   older: boolean;
 }
 
+/** The newest version of a plan that was changed here too, and both joined either way, where that is known. */
+export type Conflicting = PlanView & { apart?: Sides };
+
 /** A plan on screen, and how it stands to the one on the disk. */
 export interface State extends Shown {
   /** The revision the next save is based on. */
@@ -29,7 +32,7 @@ export interface State extends Shown {
   saving: Saving;
   savedAt: Date | null;
   /** The other version, when the plan was changed elsewhere. */
-  conflict: PlanView | null;
+  conflict: Conflicting | null;
   /** What the last change would spoil of what is done already; it waits for an answer. */
   spoils: Spoil[] | null;
   /** What the server says of a request that was refused. */

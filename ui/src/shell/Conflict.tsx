@@ -3,10 +3,11 @@ import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
-import type { Brief, PlanView } from "../api/api.gen";
+import type { Brief } from "../api/api.gen";
 import type { Plan } from "../api/plan.gen";
 import { labelOf } from "../brief/labels";
 import { differences } from "../plan/path";
+import type { Conflicting } from "../plan/state";
 
 /** The plan was changed in another window: both versions, and a choice. */
 export function Conflict({
@@ -18,16 +19,18 @@ export function Conflict({
   mine: Plan;
   /** The brief of the plan here, in whose words it is asked. */
   brief: Brief;
-  theirs: PlanView;
+  theirs: Conflicting;
   resolve: (keep: "mine" | "theirs") => void;
 }) {
-  const differing = differences(mine, theirs.plan);
+  const { apart } = theirs;
+  const differing = apart ? differences(apart.mine, apart.theirs) : differences(mine, theirs.plan);
   return (
     <Dialog open aria-labelledby="conflict-title">
       <DialogTitle id="conflict-title">The plan was changed in another window</DialogTitle>
       <DialogContent>
         <p>
-          Nothing was overwritten. These decisions differ; what only one window changed is kept, whichever you follow:
+          Nothing was overwritten. {apart ? "Both windows changed this otherwise" : "These decisions differ"}; what only
+          one of them changed is kept, whichever you follow:
         </p>
         <ul className="differences">
           {differing.slice(0, 12).map((d) => {
