@@ -165,8 +165,8 @@ func TestHeavyWorkWaitsForItsTurn(t *testing.T) {
 	assert.Equal(t, http.StatusNoContent, <-first, "the place is free again")
 }
 
-// A shelf that is asked for shows at once what was worked out before the app was started again; what hangs on a workshop
-// that changed since comes behind it, and is shown as it was until then.
+// A shelf that is asked for shows at once what was worked out before the app was started again; what hangs on a
+// workshop that changed since comes behind it, and is shown as it was until then.
 func TestTheShelfWaitsForNothing(t *testing.T) {
 	s := workshop(t)
 	begin := func(patience time.Duration) http.Handler {
@@ -198,7 +198,8 @@ func TestTheShelfWaitsForNothing(t *testing.T) {
 	require.Equal(t, 200, call(t, h, "GET", "/api/v1/habits", nil, &seen).Code)
 	require.NoError(t, json.Unmarshal(seen.Habits, &habits))
 	habits["press"] = "open"
-	kept := call(t, h, "PUT", "/api/v1/habits", map[string]any{"base": seen.Revision, "units": "cm", "habits": habits}, nil)
+	changed := map[string]any{"base": seen.Revision, "units": "cm", "habits": habits}
+	kept := call(t, h, "PUT", "/api/v1/habits", changed, nil)
 	require.Equal(t, 200, kept.Code, kept.Body.String())
 	was, coming := shelf(h)
 	assert.Equal(t, len(want), coming)
