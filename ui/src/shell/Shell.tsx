@@ -214,7 +214,7 @@ function SaveState({ saving, at }: { saving: "saved" | "saving" | "waiting" | "a
   const text = {
     saved: at ? `saved ${clock.format(at)}` : "saved",
     saving: "saving…",
-    waiting: "kept on this device; the server does not answer",
+    waiting: "kept on this device; the server is away",
     asked: "changed in another window too",
   }[saving];
   return (
