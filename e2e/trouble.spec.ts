@@ -215,13 +215,14 @@ test("the server stopped in the middle of typing: nothing is lost", async ({ pag
   await field.press("Enter");
   await expect(page.getByRole("status").first()).toHaveText(/kept on this device/);
   await put(page, "Width of the insert", "18");
+  await page.getByRole("combobox", { name: "Finish of the seams inside" }).selectOption("pinked");
 
   // The acknowledged save survived, the rest follows by itself.
   await workshop.again();
   expect((await stored(workshop, "a-new-cover")).plan.back.overlap).toBe("5");
   await saved(page);
   const plan = (await stored(workshop, "a-new-cover")).plan;
-  expect([plan.back.overlap, plan.object.width]).toEqual(["6", "18"]);
+  expect([plan.back.overlap, plan.object.width, plan.edges.inside]).toEqual(["6", "18", "pinked"]);
 });
 
 test("a window closed while the server is away is taken up again", async ({ page, context, workshop }) => {

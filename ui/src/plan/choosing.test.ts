@@ -64,6 +64,33 @@ describe("a decision of the brief", () => {
     expect(s.current().plan).toEqual(plan("two", 3));
   });
 
+  test("waits for a server that is away, and is taken when it is back", async () => {
+    let away = true;
+    const asked = serving(() => {
+      if (away) throw new TypeError("no network");
+      return replaces("/title", "two");
+    });
+    const s = new Session(view(1, plan("one")), { retryAfter: 5 });
+    const taken = s.choose("/title", "b", "Title: two");
+    await vi.waitFor(() => expect(asked.length).toBeGreaterThan(2));
+    expect(s.current().saving).toBe("away");
+    away = false;
+    await taken;
+    await saved(s);
+    expect(s.current().plan).toEqual(plan("two"));
+  });
+
+  test("that waits for the server is let go with its plan", async () => {
+    const asked = serving(() => {
+      throw new TypeError("no network");
+    });
+    const s = new Session(view(1, plan("one")), { retryAfter: 5 });
+    const taken = s.choose("/title", "b", "Title: two");
+    await vi.waitFor(() => expect(asked.length).toBeGreaterThan(0));
+    s.close();
+    await expect(taken).rejects.toThrow("does not answer");
+  });
+
   test("stands on the one before", async () => {
     const asked = serving(({ body }) => replaces("/title", `${body.plan.title}${body.key}`));
     const s = new Session(view(1, plan("one")));

@@ -2,6 +2,7 @@ import { replaceEqualDeep } from "@tanstack/react-query";
 import type { Brief, Chosen, PlanView, Reckoning } from "../api/api.gen";
 import { ApiError, ask, Unreachable } from "../api/client";
 import type { Plan } from "../api/plan.gen";
+import { answered } from "./away";
 import { type Asked, type Change, type Choice, type Side, said } from "./change";
 import { joinedWith, recorded, sidesOf } from "./join";
 import { keyed } from "./keys";
@@ -44,14 +45,12 @@ export class Session extends Watched {
   /** Takes up changes that the server never acknowledged. */
   resume(unsaved: Unsaved | null) {
     if (!unsaved) return;
-    if (unsaved.base === this.state.revision) {
-      this.change(unsaved.plan, "kept on this device");
-    } else {
+    if (unsaved.base !== this.state.revision) {
       // What the server has may be what this window sent, or what another one changed: it knows, and joins them.
       this.sent = unsaved.sent ?? [];
       this.set({ revision: unsaved.base });
-      this.change(unsaved.plan, "kept on this device");
     }
+    this.change(unsaved.plan, "kept on this device");
   }
 
   /** Asks which of two plans is meant, where they differ: a save whose answer was lost is no change of another window. */
@@ -114,7 +113,8 @@ export class Session extends Watched {
   /** Takes a decision of the brief: one after the other, each on the one before. */
   choose(id: string, key: string, label: string): Promise<void> {
     return this.decide(async () => {
-      const patch = await this.patchOf(this.state.plan, id, key);
+      const ask = () => this.patchOf(this.state.plan, id, key);
+      const patch = await answered(ask, this.settings.retryAfter, () => this.waits());
       if (!this.closed) this.change(patched(this.state.plan, patch), label);
     });
   }
@@ -143,7 +143,13 @@ export class Session extends Watched {
   private decided() {
     this.deciding--;
     const busy = this.deciding > 0 || this.sending || this.pending || this.state.spoils;
-    if (!busy && this.state.saving === "saving") this.set({ saving: "saved" });
+    if (!busy && this.state.saving !== "waiting") this.set({ saving: "saved" });
+  }
+
+  /** A decision waits for the server, as long as the plan is open. */
+  private waits(): boolean {
+    if (!this.closed && this.state.saving !== "waiting") this.set({ saving: "away" });
+    return !this.closed;
   }
 
   /** How a plan stands that was just acknowledged. */
@@ -292,15 +298,13 @@ export class Session extends Watched {
     }
     this.pending ??= change;
     this.set({ saving: "waiting", ...(error instanceof ApiError && { refusal: said(error) }) });
-    if (error instanceof Unreachable || error instanceof ApiError) {
+    if (error instanceof Unreachable || error instanceof ApiError)
       this.retry = setTimeout(() => void this.flush(), this.settings.retryAfter);
-    }
     return false;
   }
 
   private async reload() {
-    const view = await ask<PlanView>("GET", `/plans/${this.state.id}`);
-    this.take(view);
+    this.take(await ask<PlanView>("GET", `/plans/${this.state.id}`));
   }
 
   /** Shows what the server has. */

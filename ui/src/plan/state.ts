@@ -2,7 +2,7 @@ import type { Brief, PlanView, Reckoning, Sides, Spoil } from "../api/api.gen";
 import type { Plan } from "../api/plan.gen";
 
 /** How the plan on screen stands to the one on the disk. */
-export type Saving = "saved" | "saving" | "waiting";
+export type Saving = "saved" | "saving" | "waiting" | "away";
 
 /** What is drawn and told of a plan. */
 export interface Shown {

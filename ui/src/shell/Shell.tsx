@@ -7,6 +7,7 @@ import type { Plan } from "../api/plan.gen";
 import { startsQuery } from "../api/queries";
 import { Tray } from "../devices/Tray";
 import { useOpenPlan } from "../plan/context";
+import type { Saving } from "../plan/state";
 import { Conflict } from "./Conflict";
 import { History } from "./History";
 import { quiet } from "./keys";
@@ -210,11 +211,12 @@ function useReading(): boolean {
 
 const clock = new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" });
 
-function SaveState({ saving, at }: { saving: "saved" | "saving" | "waiting" | "asked"; at: Date | null }) {
+function SaveState({ saving, at }: { saving: Saving | "asked"; at: Date | null }) {
   const text = {
     saved: at ? `saved ${clock.format(at)}` : "saved",
     saving: "saving…",
     waiting: "kept on this device; the server is away",
+    away: "a decision waits; the server is away",
     asked: "changed in another window too",
   }[saving];
   return (
