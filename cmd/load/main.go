@@ -82,7 +82,11 @@ func ratios(ctx context.Context, app string, n int) error {
 		if err != nil {
 			return err
 		}
-		sent := http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) { _, _ = w.Write(body) })
+		sent := http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) {
+			w.Header().Set("Content-Type", "application/json")
+			w.Header().Set("Content-Encoding", "gzip")
+			_, _ = w.Write(body)
+		})
 		file, stop, err := serve(ctx, sent)
 		if err != nil {
 			return err
@@ -128,6 +132,7 @@ func get(ctx context.Context, url string) ([]byte, error) {
 	if err != nil {
 		return nil, err
 	}
+	r.Header.Set("Accept-Encoding", "gzip") // as browsers ask for it; who unpacks it is no part of what is measured
 	res, err := http.DefaultClient.Do(r)
 	if err != nil {
 		return nil, err
