@@ -47,7 +47,7 @@ func TestTheDemoPlansHeldAgainstEachOther(t *testing.T) {
 		plans = append(plans, p)
 		buyers = append(buyers, compare.Buyer{Title: p.Title, Plan: p, Reckoning: reckon.Reckon(p, nil)})
 		if slices.Contains([]string{"patchwork-cushion", "lavender-mini"}, name) {
-			fmt.Fprintf(&text, "closures of %s:%s", name, told(t, compare.Closures(p, nil)))
+			fmt.Fprintf(&text, "closures of %s:%s", name, told(t, compare.Closures(p, reckon.NewPurse(nil))))
 		}
 	}
 	fmt.Fprintf(&text, "figures:%soffers:%s", told(t, compare.FiguresOf(plans)), told(t, compare.Offers(plans)))
@@ -61,7 +61,7 @@ func TestTheDemoPlansHeldAgainstEachOther(t *testing.T) {
 	}
 	for _, cloth := range slices.Sorted(maps.Keys(names)) {
 		fmt.Fprintf(&text, "instead of %s: %s\n", cloth,
-			strings.Join(compare.Instead(cloth, buyers, cupboard), "\n  "))
+			strings.Join(compare.Instead(cloth, buyers, cupboard, reckon.NewPurse(nil)), "\n  "))
 	}
 	if *update {
 		require.NoError(t, os.WriteFile("testdata/compared.txt", []byte(text.String()), 0o644))

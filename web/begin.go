@@ -14,6 +14,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/move"
 	"umschlag/core/plan"
+	"umschlag/core/reckon"
 	"umschlag/core/work"
 	"umschlag/format/planfile"
 )
@@ -153,7 +154,7 @@ func (s *server) closures(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	return c.JSON(http.StatusOK, compare.Closures(p, shop))
+	return c.JSON(http.StatusOK, compare.Closures(p, reckon.NewPurse(shop)))
 }
 
 // begin answers the plan a thing begins with, by the habits and with a cloth of its own, which its brief describes or

@@ -150,9 +150,14 @@ func (s *server) shoppingFor(c *echo.Context) (view ShoppingView, err error) {
 	sum, unpriced := shopping.Bill(cloths, things)
 	view = ShoppingView{Plans: all.plans, Cloths: []ShoppingCloth{}, Things: []ShoppingThing{},
 		Unpriced: append([]string{}, unpriced...)}
+	w, err := s.workshop(ctx, "")
+	if err != nil {
+		return view, err
+	}
+	purse := reckon.NewPurse(&reckon.Workshop{On: w.On})
 	for _, cloth := range cloths {
 		one := sh.shoppingCloth(cloth)
-		one.Instead = compare.Instead(cloth.Name, all.toBuy(cloth.Name), cupboard)
+		one.Instead = compare.Instead(cloth.Name, all.toBuy(cloth.Name), cupboard, purse)
 		view.Cloths = append(view.Cloths, one)
 	}
 	for _, t := range things {

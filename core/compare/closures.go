@@ -31,23 +31,30 @@ type Closing struct {
 
 // Closures reckons the plan with each closure a cushion can have; a cover without a
 // back of its own has none. The closure chosen is reckoned as it is decided, the
-// others as they were kept or as they begin.
-func Closures(p plan.Plan, w *reckon.Workshop) []Closing {
+// others as they were kept or as they begin, as long as the purse goes.
+func Closures(p plan.Plan, purse *reckon.Purse) []Closing {
 	out := []Closing{}
 	if !p.Cover.Rules().ByBack {
 		return out
 	}
 	now := p.Settle().Back.Closure()
+	asIs, there := purse.Reckon(p) // first: it is what the others are held against
 	for _, kind := range plan.Closures(p.Units) {
-		q := p
+		r, tried := asIs, there
 		if kind.Key != now {
+			q := p
 			q.Back = kind.On(p)
 			q.Back.Cloth = p.Back.Cloth
+			r, tried = purse.Reckon(q)
 		}
-		r := reckon.Reckon(q, w)
 		choice := Closing{Key: kind.Key, Name: kind.Name, Chosen: kind.Key == now, Skill: kind.Skill, Wash: kind.Wash,
 			Suits: kind.Suits,
 			Back:  r.Back, Cuts: []answer.Cut{}, Findings: []finding.Finding{}}
+		if !tried {
+			choice.Findings = append(choice.Findings, finding.Finding{Level: finding.Note, Code: "closure-untried",
+				About: "/back/kind", Text: "This plan is too large to try every closure at once.",
+				Remedy: "Take it to see its figures; undo brings the one before back."})
+		}
 		for _, cut := range r.Cuts {
 			if ofBack(cut) {
 				choice.Cuts = append(choice.Cuts, cut)

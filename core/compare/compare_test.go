@@ -1,6 +1,7 @@
 package compare_test
 
 import (
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -48,7 +49,7 @@ func TestEachClosureIsReckonedByItself(t *testing.T) {
 		now := p.Settle().Back.Closure()
 		chosen := 0
 		kinds := plan.Closures(p.Units)
-		list := compare.Closures(p, nil)
+		list := compare.Closures(p, reckon.NewPurse(nil))
 		require.Len(t, list, len(kinds))
 		for i, c := range list {
 			assert.Equal(t, []string{kinds[i].Key, kinds[i].Name, kinds[i].Skill, kinds[i].Wash, kinds[i].Suits},
@@ -84,7 +85,7 @@ func TestEachClosureIsReckonedByItself(t *testing.T) {
 	assert.Greater(t, cushions, 3)
 	hood := cushion()
 	hood.Cover.Kind = "wrap-hood"
-	assert.Empty(t, compare.Closures(hood, nil))
+	assert.Empty(t, compare.Closures(hood, reckon.NewPurse(nil)))
 }
 
 // What is hidden is named with the first other cloth that has enough and costs no more: the back of a cushion, and
@@ -94,7 +95,8 @@ func TestWhatIsHiddenComesFromAnotherCloth(t *testing.T) {
 	says := func(cloth string, other plan.Cloth, price float64) []string {
 		cupboard := supply.Cupboard{"calico": other, "dot": {Name: "dot", Have: ptr(in), Price: price}}
 		r := reckon.Reckon(p, &reckon.Workshop{Cloths: cupboard})
-		return compare.Instead(cloth, []compare.Buyer{{Title: "pad", Plan: p, Reckoning: r}}, cupboard)
+		return compare.Instead(cloth, []compare.Buyer{{Title: "pad", Plan: p, Reckoning: r}}, cupboard,
+			reckon.NewPurse(nil))
 	}
 	calico := func(have, usable length.Length) plan.Cloth {
 		return plan.Cloth{Name: "calico", Have: &have, Usable: &usable}
@@ -140,7 +142,8 @@ func TestAGridThatTakesLess(t *testing.T) {
 	says := func(p plan.Plan, have length.Length) []string {
 		p.Cloths = map[string]plan.Cloth{"A": {Name: "moss", Have: &have}, "B": {Name: "ink"}, "D": {Name: "dot"}}
 		r := reckon.Reckon(p, nil)
-		return compare.Instead("moss", []compare.Buyer{{Title: "pad", Plan: p, Reckoning: r}}, nil)
+		return compare.Instead("moss", []compare.Buyer{{Title: "pad", Plan: p, Reckoning: r}}, nil,
+			reckon.NewPurse(nil))
 	}
 	four, three := needs(p), needs(smaller)
 	if three < four {
@@ -285,4 +288,27 @@ func TestFiguresOfFinishedCovers(t *testing.T) {
 			assert.InDelta(t, stat.Mean(errors, nil), f.Seams, 1)
 		}
 	})
+}
+
+// Of a plan that is too large to be tried in all ways the closure it has is told, and of the others that they were not
+// tried; where nobody waits nothing is.
+func TestALargePlanIsTriedAsFarAsThePurseGoes(t *testing.T) {
+	p := cushion()
+	p.Pieces["front"].Face.Columns, p.Pieces["front"].Face.Rows = 100, 100
+	untried := func(all []compare.Closing) (n int, chosen bool) {
+		for _, c := range all {
+			if slices.ContainsFunc(c.Findings, func(f finding.Finding) bool { return f.Code == "closure-untried" }) {
+				n++
+				chosen = chosen || c.Chosen
+			}
+		}
+		return n, chosen
+	}
+	all := compare.Closures(p, reckon.NewPurse(nil))
+	n, chosen := untried(all)
+	assert.False(t, chosen)
+	assert.Equal(t, len(all)-4, n)
+	gone := &reckon.Workshop{On: func() bool { return false }}
+	n, _ = untried(compare.Closures(p, reckon.NewPurse(gone)))
+	assert.Equal(t, len(all), n)
 }

@@ -24,8 +24,8 @@ type Buyer struct {
 
 // Instead says what could be changed so that less of a cloth is bought: a shorter lay
 // that is still to be looked for, the hidden side from another cloth of the cupboard
-// that has enough, a grid that takes less.
-func Instead(cloth string, buyers []Buyer, cupboard supply.Cupboard) []string {
+// that has enough, a grid that takes less, which is tried as long as the purse goes.
+func Instead(cloth string, buyers []Buyer, cupboard supply.Cupboard, purse *reckon.Purse) []string {
 	out := []string{}
 	for _, b := range buyers {
 		for _, n := range b.Reckoning.Cloths {
@@ -34,7 +34,7 @@ func Instead(cloth string, buyers []Buyer, cupboard supply.Cupboard) []string {
 			}
 			out = append(out, b.shorterLay(n)...)
 			out = append(out, b.hidden(n, cupboard)...)
-			out = append(out, b.otherGrid(n)...)
+			out = append(out, b.otherGrid(n, purse)...)
 		}
 	}
 	return out
@@ -85,14 +85,14 @@ func (b Buyer) hidden(n answer.ClothNeed, cupboard supply.Cupboard) []string {
 }
 
 // otherGrid tells of a grid of the same size that takes less cloth.
-func (b Buyer) otherGrid(n answer.ClothNeed) []string {
+func (b Buyer) otherGrid(n answer.ClothNeed, purse *reckon.Purse) []string {
 	settled := b.Plan.Settle()
 	for _, name := range slices.Sorted(maps.Keys(settled.Pieces)) {
 		face := settled.Piece(name).Face
 		if face == nil || face.Kind != plan.GridFace || !slices.Contains(face.Cloths, n.Cloth) || n.Have == nil {
 			continue
 		}
-		better, need, ok := fewerPatches(b.Plan, name, n)
+		better, need, ok := fewerPatches(b.Plan, name, n, purse)
 		if ok {
 			return []string{fmt.Sprintf("%s: a grid of %d × %d takes %s of it.", b.Title, better.Columns, better.Rows,
 				need.Text)}
@@ -103,7 +103,7 @@ func (b Buyer) otherGrid(n answer.ClothNeed) []string {
 
 // fewerPatches is the grid one column and one row smaller, of larger patches, where the
 // cloth there is does for it.
-func fewerPatches(p plan.Plan, name string, n answer.ClothNeed) (plan.Face, answer.L, bool) {
+func fewerPatches(p plan.Plan, name string, n answer.ClothNeed, purse *reckon.Purse) (plan.Face, answer.L, bool) {
 	q := p.Pieces[name]
 	if q.Face == nil || q.Face.Columns < 3 || q.Face.Rows < 3 || q.Face.Sash != nil || q.Face.Order.Rows != nil {
 		return plan.Face{}, answer.L{}, false
@@ -118,7 +118,7 @@ func fewerPatches(p plan.Plan, name string, n answer.ClothNeed) (plan.Face, answ
 	q.Face = &face
 	p.Pieces = maps.Clone(p.Pieces)
 	p.Pieces[name] = q
-	r := reckon.Reckon(p, nil)
+	r, _ := purse.Reckon(p) // of one that is not tried nothing is told
 	for _, other := range r.Cloths {
 		if other.Name == n.Name && other.Need.NM <= n.Have.NM {
 			return face, other.Need, true

@@ -101,7 +101,7 @@ func TestAPadMadeAtHome(t *testing.T) {
 // The figures of the comparison are those of the plan with that closure.
 func TestClosuresAreComparedByTheirReckonings(t *testing.T) {
 	p := worked()
-	choices := compare.Closures(p, nil)
+	choices := compare.Closures(p, reckon.NewPurse(nil))
 	require.Len(t, choices, len(plan.Closures(p.Units)))
 	chosen := 0
 	for _, c := range choices {
@@ -124,9 +124,9 @@ func TestClosuresAreComparedByTheirReckonings(t *testing.T) {
 		assert.NotEmpty(t, c.Suits)
 	}
 	assert.Equal(t, 1, chosen)
-	assert.Empty(t, compare.Closures(shells()["pad"], nil))
+	assert.Empty(t, compare.Closures(shells()["pad"], reckon.NewPurse(nil)))
 	p.Cover.Flange = 2 * in
-	side := compare.Closures(p, nil)[8]
+	side := compare.Closures(p, reckon.NewPurse(nil))[8]
 	assert.Equal(t, "zip-side", side.Key)
 	assert.Nil(t, side.Back, "a zip in the side seam and a flange do not go together")
 	assert.Equal(t, "zip-flange", side.Findings[0].Code)

@@ -150,22 +150,23 @@ func TestWhatCouldBeChangedToBuyLess(t *testing.T) {
 	w := &reckon.Workshop{Cloths: supply.Cupboard{d.Name: {Name: d.Name, Have: &have, Price: 10},
 		"calico": {Name: "calico", Have: &enough, Price: 4}, "silk": {Name: "silk", Have: &enough, Price: 40}}}
 	r := reckon.Reckon(p, w)
-	says := compare.Instead(d.Name, []compare.Buyer{{Title: "pad", Plan: p, Reckoning: r}}, w.Cloths)
+	pad := []compare.Buyer{{Title: "pad", Plan: p, Reckoning: r}}
+	says := compare.Instead(d.Name, pad, w.Cloths, reckon.NewPurse(nil))
 	require.NotEmpty(t, says)
 	assert.Equal(t, "pad: cut the back, which is out of sight, from calico, of which there are 3 yd.", says[0],
 		"and not from silk")
-	assert.Empty(t, compare.Instead("velvet", []compare.Buyer{{Title: "pad", Plan: p, Reckoning: r}}, w.Cloths))
+	assert.Empty(t, compare.Instead("velvet", pad, w.Cloths, reckon.NewPurse(nil)))
 }
 
 func TestALayThatCouldBeShortEnoughIsToBeLookedFor(t *testing.T) {
 	n := answer.ClothNeed{Name: "dot", Have: &answer.L{NM: 90}, Short: answer.L{NM: 10, Text: "10"},
 		Lay: answer.Lay{Length: answer.L{NM: 100}, Bound: answer.L{NM: 80}}}
 	buyer := compare.Buyer{Title: "pad", Plan: worked(), Reckoning: answer.Reckoning{Cloths: []answer.ClothNeed{n}}}
-	says := strings.Join(compare.Instead("dot", []compare.Buyer{buyer}, nil), "\n")
+	says := strings.Join(compare.Instead("dot", []compare.Buyer{buyer}, nil, reckon.NewPurse(nil)), "\n")
 	assert.Contains(t, says, "look for a shorter cutting layout on Cut; 10 less would do")
 	n.Sought = true
 	buyer.Reckoning.Cloths[0] = n
-	assert.Empty(t, compare.Instead("dot", []compare.Buyer{buyer}, nil), "it was looked for")
+	assert.Empty(t, compare.Instead("dot", []compare.Buyer{buyer}, nil, reckon.NewPurse(nil)), "it was looked for")
 }
 
 // A way is numbers from 0 on; what they lay is asked where they are laid.

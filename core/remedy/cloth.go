@@ -141,11 +141,11 @@ func others(s *sifter, letter string) []other {
 			out = append(out, other{letter: l, name: cmp.Or(c.Name, "fabric "+l)})
 		}
 	}
-	if s.purse.workshop == nil {
+	if s.purse.Workshop == nil {
 		return out
 	}
 	long := map[string]length.Length{}
-	for name, c := range s.purse.workshop.Cloths {
+	for name, c := range s.purse.Workshop.Cloths {
 		have, _ := stock.Free(c, stock.Holder{})
 		if have != nil && !named[name] && plan.KindOf("", c) == plan.FaceCloth {
 			long[name] = *have
@@ -155,7 +155,7 @@ func others(s *sifter, letter string) []other {
 		return cmp.Or(cmp.Compare(long[b], long[a]), cmp.Compare(a, b))
 	})
 	for _, name := range names[:min(len(names), mostOthers)] {
-		out = append(out, other{name: name, cloth: s.purse.workshop.Cloths[name]})
+		out = append(out, other{name: name, cloth: s.purse.Workshop.Cloths[name]})
 	}
 	return out
 }

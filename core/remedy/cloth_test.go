@@ -37,7 +37,7 @@ func mended(t *testing.T, p plan.Plan, w *reckon.Workshop) []string {
 	require.GreaterOrEqual(t, i, 0, "there is enough: %v", r.Findings)
 	var out []string
 	none := func(finding.Finding) []remedy.Try { return nil }
-	for _, o := range remedy.Hints(p, r.Findings, remedy.NewPurse(w), none)[i] {
+	for _, o := range remedy.Hints(p, r.Findings, reckon.NewPurse(w), none)[i] {
 		out = append(out, o.Text)
 		after := reckon.Reckon(o.Plan, w)
 		for _, f := range after.Findings {

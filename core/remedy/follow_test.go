@@ -35,7 +35,7 @@ func offered(t require.TestingT, p plan.Plan) map[string]plan.Plan {
 	i := slices.IndexFunc(r.Findings, func(f finding.Finding) bool { return f.Level == finding.Stop })
 	require.GreaterOrEqual(t, i, 0, "nothing stops it")
 	out := map[string]plan.Plan{}
-	for _, o := range remedy.For(p, r.Findings, remedy.NewPurse(nil), nil)[i] {
+	for _, o := range remedy.For(p, r.Findings, reckon.NewPurse(nil), nil)[i] {
 		out[o.Text] = o.Plan
 	}
 	return out

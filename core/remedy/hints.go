@@ -10,6 +10,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/panel"
 	"umschlag/core/plan"
+	"umschlag/core/reckon"
 )
 
 // mostHints is how many changes are tried for all that is said of a plan that can be cut.
@@ -18,7 +19,7 @@ const mostHints = 12
 // Hints are single changes that remove what is warned of or noted in a plan that can be cut, by the number of its
 // finding: each tried, so that its finding is gone, nothing stops and nothing else is warned of. more are further
 // changes to be tried for a finding.
-func Hints(p plan.Plan, found []finding.Finding, w *Purse, more func(finding.Finding) []Try) map[int][]Offer {
+func Hints(p plan.Plan, found []finding.Finding, w *reckon.Purse, more func(finding.Finding) []Try) map[int][]Offer {
 	out := map[int][]Offer{}
 	s := &sifter{plan: p, found: found, purse: w, hinting: true, tries: mostHints}
 	for i, f := range found {

@@ -10,6 +10,7 @@ import (
 
 	"umschlag/core/finding"
 	"umschlag/core/plan"
+	"umschlag/core/reckon"
 	"umschlag/core/sample"
 )
 
@@ -37,7 +38,7 @@ type Try struct {
 // For are the changes that remove each stop of a plan, by the number of its finding; a stop that is
 // the same fault as one before has none of its own where that one has. more are further changes to be tried
 // for a finding, before those that are known for its code.
-func For(p plan.Plan, found []finding.Finding, w *Purse, more func(finding.Finding) []Try) map[int][]Offer {
+func For(p plan.Plan, found []finding.Finding, w *reckon.Purse, more func(finding.Finding) []Try) map[int][]Offer {
 	out := map[int][]Offer{}
 	s := &sifter{plan: p, found: found, purse: w, left: mostInAll}
 	for i, f := range found {
@@ -74,7 +75,7 @@ func For(p plan.Plan, found []finding.Finding, w *Purse, more func(finding.Findi
 type sifter struct {
 	plan   plan.Plan
 	found  []finding.Finding
-	purse  *Purse
+	purse  *reckon.Purse
 	about  finding.Finding
 	offers []Offer
 	// tries and left are how many are still tried for the finding, and for the plan.
@@ -86,10 +87,10 @@ type sifter struct {
 
 // samples are those of the workshop.
 func (s *sifter) samples() sample.Shelf {
-	if s.purse.workshop == nil {
+	if s.purse.Workshop == nil {
 		return nil
 	}
-	return s.purse.workshop.Samples
+	return s.purse.Workshop.Samples
 }
 
 // change offers the plan with something changed, where that removes the stop; do gets a plan of its

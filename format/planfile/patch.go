@@ -40,7 +40,7 @@ func Mended(data []byte, r answer.Reckoning, w *reckon.Workshop) (answer.Reckoni
 	if err != nil {
 		return r, err
 	}
-	purse := remedy.NewPurse(w)
+	purse := reckon.NewPurse(w)
 	if !finding.List(r.Findings).Stopped() {
 		for i, offers := range remedy.Hints(p, r.Findings, purse,
 			func(f finding.Finding) []remedy.Try { return unread(file, f) }) {

@@ -8,7 +8,7 @@ import (
 
 	"umschlag/core/finding"
 	"umschlag/core/plan"
-	"umschlag/core/remedy"
+	"umschlag/core/reckon"
 	"umschlag/core/show"
 )
 
@@ -18,7 +18,7 @@ const mostWithout = 60
 // without looks for what a stop hangs on where nothing that is known mends it: each decision of the document is
 // left out by itself. Where that removes the stop and brings no new one it is offered; where it brings another, the
 // two exclude each other, and that is said.
-func without(file *object, found []finding.Finding, f *finding.Finding, purse *remedy.Purse, left *int) {
+func without(file *object, found []finding.Finding, f *finding.Finding, purse *reckon.Purse, left *int) {
 	var against []string
 	for _, path := range decisions(file) {
 		if *left <= 0 || len(f.Remedies) >= 2 {

@@ -1,4 +1,4 @@
-package remedy_test
+package reckon_test
 
 import (
 	"testing"
@@ -8,12 +8,11 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
-	"umschlag/core/remedy"
 )
 
 // A small plan is tried a hundred times, a large one a few times, and nothing where nobody waits.
 func TestAPurseIsSpentBySize(t *testing.T) {
-	tries := func(purse *remedy.Purse, p plan.Plan) (n int) {
+	tries := func(purse *reckon.Purse, p plan.Plan) (n int) {
 		for ; n < 1000; n++ {
 			if _, ok := purse.Make(p); !ok {
 				break
@@ -24,8 +23,8 @@ func TestAPurseIsSpentBySize(t *testing.T) {
 	small := plan.Base(length.Inches, plan.DefaultHabits(length.Inches))
 	large := small
 	large.Pieces = map[string]plan.Piece{"front": {Face: &plan.Face{Kind: plan.GridFace, Columns: 100, Rows: 100}}}
-	assert.Equal(t, 100, tries(remedy.NewPurse(nil), small))
-	assert.Equal(t, 4, tries(remedy.NewPurse(nil), large), "10,000 patches and what a plan takes without any")
+	assert.Equal(t, 100, tries(reckon.NewPurse(nil), small))
+	assert.Equal(t, 4, tries(reckon.NewPurse(nil), large), "10,000 patches and what a plan takes without any")
 	gone := &reckon.Workshop{On: func() bool { return false }}
-	assert.Zero(t, tries(remedy.NewPurse(gone), small))
+	assert.Zero(t, tries(reckon.NewPurse(gone), small))
 }
