@@ -408,8 +408,11 @@ func (p *pack) figure(s answer.Step, x, y float64, draw bool) float64 {
 	return height + p.stack(s.Stack, x, y+height, draw)
 }
 
-// tall is how high the drawing beside a step is at most.
-const tall = 20.0
+// tall is how high the drawing beside a step is at most, and toldApart how many cells can be told apart on it.
+const (
+	tall      = 20.0
+	toldApart = 2000
+)
 
 // thumbnail draws a piece as a step has it: what the step is about in its colours, the rest
 // pale, with the shapes and fittings it is about and, once it is sewn, the quilting.
@@ -422,10 +425,18 @@ func (p *pack) thumbnail(piece answer.Piece, s answer.Step, x, y, scale float64)
 	for _, i := range s.Cells {
 		about[i] = true
 	}
+	pale := len(s.Cells) > 0
+	if len(piece.Cells) > toldApart { // as a whole, and what the step is about on it
+		p.cell(cellPath(answer.Cell{Width: piece.Finished.Width.NM, Height: piece.Finished.Height.NM}).Mapped(m),
+			piece.Cells[0].Cloth, 0.15)
+	}
 	for i, c := range piece.Cells {
 		strength := 0.85
-		if len(s.Cells) > 0 && !about[i] {
+		if pale && !about[i] {
 			strength = 0.15
+		}
+		if len(piece.Cells) > toldApart && !about[i] {
+			continue
 		}
 		p.cell(cellPath(c).Mapped(m), c.Cloth, strength)
 	}

@@ -2,6 +2,7 @@ package printpack_test
 
 import (
 	"bytes"
+	"strconv"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -36,6 +37,24 @@ func TestTheDemoIsPrinted(t *testing.T) {
 			assert.True(t, bytes.Equal(out, again), "%s prints otherwise the second time", name)
 		}
 	}
+}
+
+// The steps of a front of 3,600 patches draw what they are about, not each time all of it.
+func TestStepsOfManyPatchesDrawWhatTheyAreAbout(t *testing.T) {
+	steps := func(side int) int {
+		size := strconv.Itoa(side)
+		o := order(t, []byte(`{"format": "umschlag/plan/2", "title": "many", "units": "in",
+			"object": {"kind": "form", "width": "`+size+`", "height": "`+size+`"}, "cover": {"kind": "cushion"},
+			"cloths": {"A": {"name": "a", "width": "120"}},
+			"pieces": {"*": {"face": {"kind": "plain", "cloth": "A"}}, "front": {"face": {"kind": "grid", "columns": `+
+			size+`, "rows": `+size+`, "patch": {"width": "1", "height": "1"}, "cloths": ["A"]}}}}`), printpack.A4)
+		require.NotEmpty(t, o.Reckoning.Steps)
+		o.Parts = []printpack.Part{printpack.Steps}
+		out, err := printpack.Write(o)
+		require.NoError(t, err)
+		return len(out)
+	}
+	assert.Less(t, steps(60), 2*steps(40), "of 1,600 each is still drawn")
 }
 
 func TestOnlyTheWantedPartsArePrinted(t *testing.T) {
