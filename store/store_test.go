@@ -310,3 +310,30 @@ func TestPhotosComeBackAsTheyWere(t *testing.T) {
 	_, err = s.Photo(t.Context(), id+1)
 	require.ErrorIs(t, err, store.ErrNotFound)
 }
+
+// A clock that is set back, by hours or by years, changes the order of nothing: what was saved last is what there is,
+// and undo goes back by how it came about.
+func TestAClockThatIsSetBackChangesNoOrder(t *testing.T) {
+	now := time.Date(2026, 3, 9, 12, 0, 0, 0, time.UTC)
+	s, err := store.Open(t.Context(), t.TempDir(), func() time.Time {
+		now = now.AddDate(-1, 0, 0).Add(-time.Hour)
+		return now
+	})
+	require.NoError(t, err)
+	t.Cleanup(func() { _ = s.Close() })
+	p := create(t, s)
+	for n := range 5 {
+		p = save(t, s, p, fmt.Sprintf("Title %d", n))
+	}
+	newest, err := s.Plan(t.Context(), p.ID)
+	require.NoError(t, err)
+	assert.Equal(t, "Title 4", newest.Title)
+	history, err := s.History(t.Context(), p.ID)
+	require.NoError(t, err)
+	require.Len(t, history, 6)
+	assert.Equal(t, []string{"to Title 4", "to Title 3"}, []string{history[0].Label, history[1].Label})
+	for n := 3; n >= 0; n-- {
+		p = step(t, s, p, store.Undo)
+		assert.Equal(t, fmt.Sprintf("Title %d", n), p.Title)
+	}
+}

@@ -103,8 +103,12 @@ func (s *server) problem(err error) Refusal {
 	var damaged *unreadable
 	switch {
 	case errors.As(err, &damaged):
+		detail := "Save its file on the shelf, mend it, and open it again."
+		if errors.As(err, &unread) {
+			detail += " " + sentence(unread.Error())
+		}
 		return Refusal{Type: "unreadable", Title: "This plan cannot be read", Status: http.StatusUnprocessableEntity,
-			Detail: "Save its file on the shelf, mend it, and open it again. " + sentence(damaged.Error())}
+			Detail: detail}
 	case errors.As(err, &halted):
 		return Refusal{Type: "stopped", Title: "The plan cannot be cut as it stands", Status: http.StatusConflict,
 			Detail: "No file of it is given out until then. " + halted.Error()}

@@ -128,7 +128,10 @@ func TestAPlanThatCannotBeReadKeepsNobodyFromTheShelf(t *testing.T) {
 			assert.NotEmpty(t, item.Swatches)
 		}
 	}
-	assert.Equal(t, "unreadable", refused(t, h, "GET", "/api/v1/plans/"+broken.ID, nil, 422).Type)
+	told := refused(t, h, "GET", "/api/v1/plans/"+broken.ID, nil, 422)
+	assert.Equal(t, "unreadable", told.Type)
+	assert.NotContains(t, told.Detail, "stored plan")
+	assert.Contains(t, told.Detail, "umschlag/plan/2", "what it should be")
 	for _, path := range []string{"/shopping", "/cloths", "/samples/uses", "/together", "/log/figures"} {
 		w := call(t, h, "GET", "/api/v1"+path, nil, nil)
 		assert.Less(t, w.Code, 500, "%s: %s", path, w.Body.String())
