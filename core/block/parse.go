@@ -230,6 +230,13 @@ func (n Node) Letters() []string {
 	return out
 }
 
+// Upright tells that a block is divided into squares and rectangles alone.
+func (n Node) Upright() bool {
+	upright := true
+	n.walk(func(of Node) { upright = upright && (of.Sign == Leaf || of.Sign == Columns || of.Sign == Rows) })
+	return upright
+}
+
 func (n Node) walk(visit func(Node)) {
 	if n.Sign == Leaf {
 		visit(n)

@@ -97,10 +97,26 @@ func RecipeOf(line outline.Outline, seam length.Length, style length.Style) Reci
 				Height: across}, Gives: 1,
 			Finished: fmt.Sprintf("%s high, cut from its strip at %.0f°", text(high), angle(line))}
 	}
-	size := sum.Size{Width: sum.Of(sum.Part, "template with seams", length.FromFloat(x2-x1)),
-		Height: sum.Of(sum.Part, "template with seams", length.FromFloat(y2-y1))}
+	return byTemplate(cut, style)
+}
+
+// RoundAMotif is how a patch is cut that has the middle of a motif in its own: a rectangle as it is, all else one by
+// one by its template.
+func RoundAMotif(line outline.Outline, seam length.Length, style length.Style) Recipe {
+	if r := RecipeOf(line, seam, style); r.Kind == Square || r.Kind == Rect {
+		return r
+	}
+	return byTemplate(line.Offset(seam.Float()), style)
+}
+
+// byTemplate cuts a patch by an outline with its seams.
+func byTemplate(cut outline.Outline, style length.Style) Recipe {
+	x1, y1, x2, y2 := cut.Bounds()
+	wide, high := length.FromFloat(x2-x1), length.FromFloat(y2-y1)
+	size := sum.Size{Width: sum.Of(sum.Part, "template with seams", wide),
+		Height: sum.Of(sum.Part, "template with seams", high)}
 	return Recipe{Kind: Template, Size: size, Gives: 1,
-		Finished: fmt.Sprintf("by template, %s × %s over all", text(x2-x1), text(y2-y1))}
+		Finished: fmt.Sprintf("by template, %s × %s over all", style.Text(wide), style.Text(high))}
 }
 
 // Large is a triangle cut larger than it needs, so that the unit it is sewn into can be

@@ -7,6 +7,7 @@ import (
 	"strconv"
 
 	"umschlag/core/begin"
+	"umschlag/core/block"
 	"umschlag/core/kind"
 	"umschlag/core/plan"
 )
@@ -264,7 +265,7 @@ func plain(f *FaceTeller) {
 }
 
 // centredFaceWords tells whether pieces are cut with a motif of the print in their middle; of blocks the squares and
-// rectangles.
+// rectangles, and what else there is in them by itself.
 func centredFaceWords(f *FaceTeller) {
 	switch {
 	case f.face.Block.Set():
@@ -276,8 +277,24 @@ func centredFaceWords(f *FaceTeller) {
 	}
 	f.either("centred", f.the("Print on"), f.face.Centred, "as the print comes", "with a motif in the middle",
 		func(face *plan.Face, yes bool) { face.Centred = yes })
+	if f.face.Centred && !uprightBlock(f.face.Block) {
+		f.Say(", its triangles and curved patches ")
+		f.either("triangles_centred", f.the("Print on the triangles of"), f.face.TrianglesCentred, "as the print comes",
+			"one by one by their template, with a motif in the middle",
+			func(face *plan.Face, yes bool) { face.TrianglesCentred = yes })
+	}
 	f.Say(".")
 	f.End()
+}
+
+// uprightBlock tells that a block has nothing but squares and rectangles, or is none.
+func uprightBlock(b plan.Block) bool {
+	text, _ := b.Cells.(string)
+	if named, known := block.ByName(b.Name); known {
+		text = named.Text
+	}
+	n, err := block.Parse(text)
+	return err != nil || n.Upright()
 }
 
 func strips(f *FaceTeller) {

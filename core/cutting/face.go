@@ -26,6 +26,9 @@ func (l *List) Face(p, planned panel.Panel) (ids []string, strips int) {
 			Shape: shapeOf(piece, part),
 			Gives: part.Gives, Patches: part.Patches * piece.Count, Finished: part.Finished, Had: part.Had,
 			Line: part.Line, Centred: l.centred(piece.Name, part)}
+		if c.Centred {
+			c.Off = middleOf(l.Plan, part)
+		}
 		if part.Ring > 0 && p.Chain.BordersAfter() {
 			c.Late, c.Waits = AtCentre, l.centreGate(piece.Name)
 			if i < len(planned.Face.Parts) {

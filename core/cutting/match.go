@@ -35,22 +35,42 @@ func (l *List) centred(piece string, part front.Part) bool {
 		return true
 	}
 	face := cover.Decided(l.Plan, piece).Face
-	if face == nil || !face.Centred || !oneMotif(part) {
+	if face == nil || !face.Centred || !oneMotif(part, face.TrianglesCentred) {
 		return false
 	}
 	c, _ := l.Plan.Cloth(part.Cloth)
 	return c.Repeat != nil
 }
 
-// oneMotif tells that a part may be cut round a motif: a panel, a patch, or a straight patch of a block.
-func oneMotif(part front.Part) bool {
+// oneMotif tells that a part may be cut round a motif: a panel, a patch, or a patch of a block that is cut by itself.
+func oneMotif(part front.Part, byTemplate bool) bool {
 	switch part.Role {
 	case front.Panel, front.Patch:
 		return true
 	case front.BlockPatch:
-		return straight(part)
+		return straight(part) || byTemplate && len(part.Line) > 0
 	}
 	return false
+}
+
+// middleOf is where the middle of a part lies, from the middle of the rectangle it is cut from, by the ruler.
+func middleOf(p plan.Plan, part front.Part) (off lay.Offset) {
+	c, _ := p.Cloth(part.Cloth)
+	if len(part.Line) == 0 || c.Repeat == nil {
+		return off
+	}
+	x, y := part.Line.Middle()
+	step := p.Habits.Step
+	from := func(at float64, whole length.Length) length.Length {
+		return (length.FromFloat(at) - whole/2 + step/2).Floor(step)
+	}
+	if c.Repeat.Across > 0 {
+		off.X = from(x, part.Size.Width.Total())
+	}
+	if c.Repeat.Along > 0 {
+		off.Y = from(y, part.Size.Height.Total())
+	}
+	return off
 }
 
 // onMotif puts the middle of the side that a cut is a part of, so far from its own, on a motif of its cloth, where
@@ -135,6 +155,9 @@ func Motif(p plan.Plan, c Cut) string {
 	add(c.Off.Y, "below", "above")
 	of := map[[2]bool]string{{true, true}: "its middle", {true, false}: "the middle of its width",
 		{false, true}: "the middle of its height"}[[2]bool{across, along}]
+	if len(c.Line) > 0 {
+		of = strings.Replace(of, "its", "the rectangle’s", 1)
+	}
 	if len(beside) == 0 {
 		return "a motif in " + of
 	}

@@ -247,7 +247,11 @@ func (o Order) clothOf(letter, own string) string {
 func seamGroupOf(g *gridder, role Role, is ref.Role, name, set, title string, line outline.Outline, cloth string,
 	mate string) *group {
 	r := block.RecipeOf(line, g.Seam, g.Style)
-	if role == BlockPatch && g.Triangles.Large() {
+	switch {
+	case role != BlockPatch:
+	case g.Motifs[cloth]:
+		r = block.RoundAMotif(line, g.Seam, g.Style)
+	case g.Triangles.Large():
 		r = r.Large(g.Seam)
 	}
 	// Rounding of outlines is far below what is told apart here.
@@ -459,7 +463,7 @@ func addUnits(g *gridder) {
 		kinds[kind] = len(g.Units)
 		g.Units = append(g.Units,
 			Unit{Set: set, Cloths: g.clothsOf(u.Node), Sign: u.Node.Sign, Count: u.Count * blocks,
-				Block: i == len(list)-1, Triangles: u.Node.Leaves(),
+				Block: i == len(list)-1, Triangles: u.Node.Leaves() && len(g.Motifs) == 0,
 				Width: u.Width + 2*g.Seam, Height: u.Height + 2*g.Seam})
 	}
 }

@@ -305,6 +305,9 @@ type Order struct {
 	Centre plan.Sized
 	// Usable is how wide a cloth is between its selvedges, by its letter.
 	Usable func(cloth string) length.Length
+	// Motifs are the cloths whose patches are cut round a motif each, triangles and curved ones among
+	// them: those one by one, by their template.
+	Motifs map[string]bool
 	// Triangles is the school by which triangles within blocks are cut, Strips that of
 	// patches side by side.
 	Triangles plan.Triangles

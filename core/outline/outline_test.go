@@ -180,3 +180,22 @@ func TestCornersOfAPath(t *testing.T) {
 	}
 	assert.Empty(t, outline.Circle(2*in).Stretch(0, 2).Corners())
 }
+
+// The middle of a triangle is that of its corners, that of a half disc lies 4r/3π above its diameter. Source: geometry.
+func TestTheMiddleIsTheCentreOfGravity(t *testing.T) {
+	rapid.Check(t, func(rt *rapid.T) {
+		at := func(name string) float64 { return float64(rapid.IntRange(-1000, 1000).Draw(rt, name)) }
+		o := outline.Outline{{X: at("x1"), Y: at("y1")}, {X: at("x2"), Y: at("y2")}, {X: at("x3"), Y: at("y3")}}
+		if math.Abs(o.Area()) < 1 {
+			return
+		}
+		x, y := o.Middle()
+		assert.InDelta(rt, (o[0].X+o[1].X+o[2].X)/3, x, 1e-6)
+		assert.InDelta(rt, (o[0].Y+o[1].Y+o[2].Y)/3, y, 1e-6)
+	})
+	x, y := outline.Outline{{X: 10}, {X: -10, Bulge: 0}}.Middle()
+	assert.True(t, math.IsNaN(x) && math.IsNaN(y), "nothing is enclosed")
+	x, y = outline.Outline{{X: 10, Bulge: 1}, {X: -10}}.Middle()
+	assert.InDelta(t, 0, x, 1e-9)
+	assert.InDelta(t, 4*10/(3*math.Pi), math.Abs(y), 0.01)
+}

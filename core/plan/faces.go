@@ -21,7 +21,7 @@ var FaceKinds kind.Set[FaceRules]
 func init() {
 	FaceKinds.Add("plain", FaceRules{Shapes: true, Reads: []string{"cloth", "centred", "pocket", "applique"}})
 	FaceKinds.Add("grid", FaceRules{Shapes: true, Unsure: "pieced", Judge: judgeGrid,
-		Reads: []string{"cloth", "centred", "columns", "rows", "patch", "overhang", "set",
+		Reads: []string{"cloth", "centred", "triangles_centred", "columns", "rows", "patch", "overhang", "set",
 			"block", "cloths", "order", "seed", "keep", "sash", "borders", "applique"}})
 	FaceKinds.Add("strips", FaceRules{Shapes: true, Unsure: "pieced", Judge: judgeStrips,
 		Reads: []string{"strips", "cloth", "direction", "applique"}})

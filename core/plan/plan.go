@@ -347,6 +347,9 @@ type Face struct {
 	// Centred cuts the panel of a plain face, or every plain patch of a grid, with its
 	// middle in the middle of a motif of the print.
 	Centred bool `json:"centred,omitempty"`
+	// TrianglesCentred cuts the triangles and curved patches of blocks so as well, one by one by their
+	// template.
+	TrianglesCentred bool `json:"triangles_centred,omitempty"`
 	// Pocket turns a plain face into a folded pocket front: folded.
 	Pocket PocketFront `json:"pocket,omitempty"`
 	// Columns, left to right: grid, checker, windows; 1 to 200.

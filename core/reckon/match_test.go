@@ -1,6 +1,7 @@
 package reckon_test
 
 import (
+	"math"
 	"slices"
 	"testing"
 
@@ -163,4 +164,54 @@ func TestOnlyWhatIsSeenIsMatched(t *testing.T) {
 		}
 	}
 	assert.Equal(t, 1, lined)
+}
+
+// Triangles that are cut round a motif are cut one by one by their template, the middle of each on a motif, whichever
+// way round it lies; what meets them is cut to size as well, whatever the school.
+func TestTrianglesOfBlocksAreCentredOnTheirMotif(t *testing.T) {
+	for _, school := range []plan.Triangles{plan.ExactTriangles, plan.TrimTriangles, plan.ManyTriangles} {
+		for _, repeat := range []length.Length{5 * in / 2, 4 * in} {
+			p := worked()
+			p.Pieces["front"] = plan.Piece{Face: &plan.Face{Kind: plan.GridFace, Columns: 2, Rows: 2,
+				Cloths: []string{"A", "B"}, Patch: plan.Patch{Fit: true}, Block: plan.Block{Name: "shoofly"},
+				Centred: true, TrianglesCentred: true}}
+			p.Habits.Triangles = school
+			a := p.Cloths["A"]
+			a.Repeat, a.Print = &plan.Repeat{Across: repeat, Along: repeat}, plan.OneWay
+			p.Cloths["A"] = a
+			r := reckon.Reckon(p, nil)
+			templates, others := 0, 0
+			for i, c := range r.Cuts {
+				if c.Piece != "front" || c.Layer != "outer" {
+					continue
+				}
+				if c.Shape == "half-square" {
+					assert.Equal(t, "B", c.Cloth)
+					others += c.Patches
+				}
+				if c.Shape != "template" {
+					continue
+				}
+				templates += c.Total
+				assert.Contains(t, c.Motif, "the rectangle’s middle")
+				assert.NotContains(t, c.Motif, "≈", "it is on the ruler")
+				require.Len(t, c.Line, 3)
+				x := float64(c.Line[0].X+c.Line[1].X+c.Line[2].X) / 3
+				y := float64(c.Line[0].Y+c.Line[1].Y+c.Line[2].Y) / 3
+				at := map[[2]int64]bool{} // where on the repeat their middles lie, to a hundredth of a millimetre
+				for _, placed := range clothOf(t, r, "A").Lay.Placed {
+					if placed.Cut == i {
+						phase := func(n float64) int64 { return int64(math.Round(n/1e4)) % (int64(repeat) / 1e4) }
+						at[[2]int64{phase(float64(placed.X.NM) + x), phase(float64(placed.Y.NM) + y)}] = true
+					}
+				}
+				assert.Len(t, at, 1, "%s: %v", c.ID, at)
+			}
+			assert.Equal(t, 16, templates, "four corners of each of four blocks")
+			assert.Equal(t, 16, others)
+			for _, s := range r.Steps {
+				assert.NotContains(t, s.Text, "draw a diagonal", s.Title)
+			}
+		}
+	}
 }

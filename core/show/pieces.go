@@ -256,6 +256,9 @@ func sampleOf(t *teller, q plan.Quilting) *answer.SampleQuilting {
 func methods(t *teller, p Panel) []answer.UnitMethods {
 	out := []answer.UnitMethods{}
 	s, h := t.Plan.Cover.PiecingSeam, t.Plan.Habits
+	if p.Decided.Face != nil && p.Decided.Face.TrianglesCentred {
+		return out // each is cut by itself, whatever the school
+	}
 	for _, g := range p.Face.Grids {
 		if !g.Blocks || g.Node.Sign == block.Leaf {
 			continue

@@ -259,6 +259,11 @@ cloth?: string
  */
 centred?: boolean
 /**
+ * TrianglesCentred cuts the triangles and curved patches of blocks so as well, one by one by their
+ * template.
+ */
+triangles_centred?: boolean
+/**
  * Pocket turns a plain face into a folded pocket front: folded.
  */
 pocket?: "folded"
@@ -417,6 +422,11 @@ cloth?: string
  * middle in the middle of a motif of the print.
  */
 centred?: boolean
+/**
+ * TrianglesCentred cuts the triangles and curved patches of blocks so as well, one by one by their
+ * template.
+ */
+triangles_centred?: boolean
 /**
  * Pocket turns a plain face into a folded pocket front: folded.
  */
