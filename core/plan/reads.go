@@ -13,9 +13,8 @@ import (
 // part says beyond that changes nothing, and is told.
 var (
 	// ofEvery kind are read, or make no difference that is worth a word.
-	ofEvery = []string{"kind", "aside", "applique", "colourways", "cloth", "cloths", "centred", "triangles_centred", "lined",
-		"ease",
-		"size", "bulk", "seam", "piecing_seam", "corners", "wash", "wait"}
+	ofEvery = []string{"kind", "aside", "applique", "colourways", "cloth", "cloths", "centred",
+		"triangles_centred", "lined", "ease", "size", "bulk", "seam", "piecing_seam", "corners", "wash", "wait"}
 	objectReads = map[ObjectKind][]string{
 		Form:  {"shape", "width", "height", "thickness", "fill", "make", "sticks_out"},
 		Box:   {"length", "depth", "height", "sticks_out"},
