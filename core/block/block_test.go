@@ -242,3 +242,26 @@ func FuzzParse(f *testing.F) {
 		}
 	})
 }
+
+// Of the library those are upright whose patches are squares and rectangles when it is divided.
+func TestUprightBlocksHaveNoSlantedSide(t *testing.T) {
+	upright := 0
+	for _, named := range block.Library() {
+		n, err := block.Parse(named.Text)
+		require.NoError(t, err)
+		patches, err := n.Divide(12*length.Inch, 12*length.Inch)
+		require.NoError(t, err)
+		straight := true
+		for _, p := range patches {
+			for i, v := range p.Line {
+				next := p.Line[(i+1)%len(p.Line)]
+				straight = straight && v.Bulge == 0 && (math.Abs(v.X-next.X) < 1 || math.Abs(v.Y-next.Y) < 1)
+			}
+		}
+		assert.Equal(t, straight, n.Upright(), named.Name)
+		if straight {
+			upright++
+		}
+	}
+	assert.Greater(t, upright, 5)
+}

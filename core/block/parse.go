@@ -18,6 +18,7 @@ package block
 
 import (
 	"fmt"
+	"slices"
 	"strconv"
 	"strings"
 	"unicode"
@@ -232,9 +233,8 @@ func (n Node) Letters() []string {
 
 // Upright tells that a block is divided into squares and rectangles alone.
 func (n Node) Upright() bool {
-	upright := true
-	n.walk(func(of Node) { upright = upright && (of.Sign == Leaf || of.Sign == Columns || of.Sign == Rows) })
-	return upright
+	straight := n.Sign == Leaf || n.Sign == Columns || n.Sign == Rows
+	return straight && !slices.ContainsFunc(n.Parts, func(p Node) bool { return !p.Upright() })
 }
 
 func (n Node) walk(visit func(Node)) {

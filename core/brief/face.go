@@ -280,7 +280,7 @@ func centredFaceWords(f *FaceTeller) {
 	if f.face.Centred && !uprightBlock(f.face.Block) {
 		f.Say(", its triangles and curved patches ")
 		f.either("triangles_centred", f.the("Print on the triangles of"), f.face.TrianglesCentred, "as the print comes",
-			"one by one by their template, with a motif in the middle",
+			"each round a motif, by template",
 			func(face *plan.Face, yes bool) { face.TrianglesCentred = yes })
 	}
 	f.Say(".")
