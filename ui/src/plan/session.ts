@@ -1,5 +1,5 @@
 import { replaceEqualDeep } from "@tanstack/react-query";
-import type { Brief, Chosen, PlanView, Reckoning } from "../api/api.gen";
+import type { Brief, PlanView, Reckoning } from "../api/api.gen";
 import { ApiError, ask, Unreachable } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { answered } from "./away";
@@ -7,7 +7,7 @@ import { type Asked, type Change, type Choice, type Side, said } from "./change"
 import { joinedWith, recorded, sidesOf } from "./join";
 import { keyed } from "./keys";
 import { other, tellOthers } from "./others";
-import { patched } from "./patch";
+import { chosen, patched } from "./patch";
 import { differences, put } from "./path";
 import { type Conflicting, drawable, fresh, type Saving } from "./state";
 import { keepUnsaved, saveId, type Unsaved } from "./unsaved";
@@ -103,17 +103,13 @@ export class Session extends Watched {
 
   /** A plan with what follows from a value that was typed at a path. */
   async followed(plan: Plan, path: string): Promise<Plan> {
-    return patched(plan, await this.patchOf(plan, path, ""));
-  }
-
-  private async patchOf(plan: Plan, id: string, key: string) {
-    return (await ask<Chosen>("POST", "/choose", { plan, for: this.state.id, id, key })).patch;
+    return patched(plan, await chosen(this.state.id, plan, path, ""));
   }
 
   /** Takes a decision of the brief: one after the other, each on the one before. */
   choose(id: string, key: string, label: string): Promise<void> {
     return this.decide(async () => {
-      const ask = () => this.patchOf(this.state.plan, id, key);
+      const ask = () => chosen(this.state.id, this.state.plan, id, key);
       const patch = await answered(ask, this.settings.retryAfter, () => this.waits());
       if (!this.closed) this.change(patched(this.state.plan, patch), label);
     });
@@ -122,7 +118,7 @@ export class Session extends Watched {
   /** Keeps a value that was typed, with what follows from it; by itself where that cannot be told. */
   follow(written: (plan: Plan) => Plan, path: string, label: string): Promise<void> {
     return this.decide(async () => {
-      const patch = await this.patchOf(written(this.state.plan), path, "").catch(() => []);
+      const patch = await chosen(this.state.id, written(this.state.plan), path, "").catch(() => []);
       if (!this.closed) this.change(patched(written(this.state.plan), patch), label);
     });
   }
