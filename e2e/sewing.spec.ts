@@ -291,7 +291,7 @@ test("several covers: where each of them is, and labels for the piles", async ({
 test("when there is time: evenings, a lost one, and the calendar read by others", async ({ page, demo }) => {
   await open(page, `${demo.url}/plans/${hood}/sew`);
   await page.getByRole("link", { name: "Sewing days" }).click();
-  await page.getByLabel("From").fill("2099-06-01");
+  await page.getByLabel("From", { exact: true }).fill("2099-06-01");
   await page.getByLabel("It must be ready on").fill("2099-06-02");
   await expect(page.getByText(/late\.$/)).toBeVisible();
   await page.getByRole("textbox", { name: "Monday" }).fill("600");
@@ -352,20 +352,20 @@ test("the log: photos, a search, two side by side, and a pace that is offered", 
   const beside = page.getByRole("region", { name: "Two covers side by side" });
   await expect(beside.getByRole("row", { name: /^Time \d/ })).toContainText("1 h 30 min");
   await accessible(beside);
-  await page.getByLabel("Look for").fill("knob tight");
+  await page.getByLabel("Look for", { exact: true }).fill("knob tight");
   await expect(page.locator(".log-entry")).toHaveCount(1);
-  await page.getByLabel("Look for").fill("");
+  await page.getByLabel("Look for", { exact: true }).fill("");
   await page.getByLabel("Which").selectOption("hoods");
   await expect(page.locator(".log-entry")).toHaveCount(1);
   await page.getByLabel("Which").selectOption("those with which something went wrong");
   await expect(page.locator(".log-entry")).toHaveCount(3);
   await page.getByLabel("Which").selectOption("cushions");
   await expect(page.locator(".log-entry")).toHaveCount(3);
-  await page.getByLabel("Look for").fill("velvet");
+  await page.getByLabel("Look for", { exact: true }).fill("velvet");
   await expect(page.getByText("No finished cover among cushions says “velvet”.")).toBeVisible();
   await page.getByLabel("Which").selectOption("all covers");
   await expect(page.getByText("No finished cover says “velvet”.")).toBeVisible();
-  await page.getByLabel("Look for").fill("");
+  await page.getByLabel("Look for", { exact: true }).fill("");
   await page.getByRole("button", { name: "Take that as my pace" }).click();
   await expect(page.getByRole("button", { name: "Take that as my pace" })).toHaveCount(0);
   const after = await stored(demo, "label-printer-hood");
@@ -494,7 +494,7 @@ test("one cover, from its first step to the log, with all that happens on the wa
     await box.check();
   await expect(page.getByLabel("Minutes of work")).toHaveValue(/^1[89]$/);
   await page.getByLabel("Minutes of work").fill("190");
-  await page.getByLabel("Notes").fill("The batting takes more than the estimate.");
+  await page.getByLabel("Notes", { exact: true }).fill("The batting takes more than the estimate.");
   const photo = page.getByLabel("Photo of the finished cover");
   await photo.setInputFiles({ name: "text.png", mimeType: "image/png", buffer: Buffer.from("no picture") });
   await expect(page.getByRole("alert")).toBeVisible();

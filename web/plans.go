@@ -9,6 +9,7 @@ import (
 	"net/http"
 	"slices"
 
+	"umschlag/core/answer"
 	"umschlag/core/brief"
 	"umschlag/core/finding"
 
@@ -23,7 +24,7 @@ import (
 )
 
 // reckon answers a plan file with its reckoning; ?for= names the plan whose cloth is kept
-// in the cupboard.
+// in the cupboard, ?typed= a value from which something follows.
 func (s *server) reckon(c *echo.Context) error {
 	data, err := io.ReadAll(c.Request().Body)
 	if err != nil {
@@ -33,7 +34,12 @@ func (s *server) reckon(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	r, err := planfile.Reckon(data, shop)
+	var r answer.Reckoning
+	if typed := c.QueryParam("typed"); typed != "" {
+		r, err = planfile.Followed(data, typed, shop)
+	} else {
+		r, err = planfile.Reckon(data, shop)
+	}
 	if err != nil {
 		return err
 	}

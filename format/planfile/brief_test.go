@@ -230,8 +230,16 @@ func TestWhatIsPressedIsDone(t *testing.T) {
 			require.NotContains(t, err.Error(), "no such decision")
 			return
 		}
-		q, err := planfile.Read(applied(t, doc, patch))
+		changed := applied(t, doc, patch)
+		q, err := planfile.Read(changed)
 		require.NoError(t, err, id)
+		if f, typed := b.fields[id]; typed && f.Follows {
+			want, err := planfile.Reckon(changed, nil)
+			require.NoError(t, err)
+			followed, err := planfile.Followed(doc, id, nil)
+			require.NoError(t, err)
+			require.Equal(t, want, followed, "reckoned at once as after the change: %s", id)
+		}
 		for _, kept := range tellingOf(brief.Of(q, nil)).kept {
 			require.NotEqual(t, id, kept.Forget, "forgotten is forgotten")
 		}

@@ -119,14 +119,34 @@ func Chosen(data []byte, id, key string, w *reckon.Workshop) ([]finding.Change, 
 	if err != nil {
 		return nil, err
 	}
+	q, err := chosen(p, id, key, w)
+	if err != nil {
+		return nil, err
+	}
+	return append([]finding.Change{}, diff(file, p, q)...), nil // none, where it is so already
+}
+
+func chosen(p plan.Plan, id, key string, w *reckon.Workshop) (plan.Plan, error) {
 	q, refused, ok := brief.Choose(p, w, id, key)
 	switch {
 	case !ok:
-		return nil, Problems{{Path: id, Text: "The brief has no such decision any more: open the plan again."}}
+		return p, Problems{{Path: id, Text: "The brief has no such decision any more: open the plan again."}}
 	case refused != "":
-		return nil, Problems{{Path: id, Text: refused}}
+		return p, Problems{{Path: id, Text: refused}}
 	}
-	return append([]finding.Change{}, diff(file, p, q)...), nil // none, where it is so already
+	return q, nil
+}
+
+// Followed reckons a document with what follows from the value at a path of it; see Chosen.
+func Followed(data []byte, path string, w *reckon.Workshop) (answer.Reckoning, error) {
+	p, err := Read(data)
+	if err != nil {
+		return answer.Reckoning{}, err
+	}
+	if p, err = chosen(p, path, "", w); err != nil {
+		return answer.Reckoning{}, err
+	}
+	return reckoned(p, w), nil
 }
 
 // tidy is a tree in the shapes that JSON writes.

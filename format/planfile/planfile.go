@@ -140,9 +140,13 @@ func Reckon(data []byte, w *reckon.Workshop) (answer.Reckoning, error) {
 	if err != nil {
 		return answer.Reckoning{}, err
 	}
+	return reckoned(p, w), nil
+}
+
+func reckoned(p plan.Plan, w *reckon.Workshop) answer.Reckoning {
 	r := reckon.Reckon(p, w)
 	r.Settled = Full(w.Settle(p))
-	return r, nil
+	return r
 }
 
 // ReadPart reads one part of a plan, such as a cloth or the habits, into into,

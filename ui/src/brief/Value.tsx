@@ -63,7 +63,7 @@ export function Value({ path, label, kind = "length", shown, shownFor, also = []
       judge={async (next) => {
         const changed = written(session.current().plan, next);
         try {
-          return said(await session.preview(follows ? await session.followed(changed, path) : changed), path);
+          return said(await session.preview(changed, follows ? path : ""), path);
         } catch (error) {
           return said(error instanceof ApiError ? error : null, path);
         }

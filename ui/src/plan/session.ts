@@ -65,15 +65,18 @@ export class Session extends Watched {
     this.previewing?.abort();
   }
 
-  /** Reckons what is being typed without keeping it; the answer is what is wrong with it, if anything. */
-  async preview(plan: Plan): Promise<ApiError | null> {
+  /**
+   * Reckons what is being typed without keeping it, with what follows from the value at a path, where one is given; the
+   * answer is what is wrong with it, if anything.
+   */
+  async preview(plan: Plan, typed = ""): Promise<ApiError | null> {
     this.previewing?.abort();
     const mine = new AbortController();
     this.previewing = mine;
     try {
       const reckoning = await ask<Reckoning>(
         "POST",
-        `/reckon?for=${encodeURIComponent(this.state.id)}`,
+        `/reckon?${new URLSearchParams({ for: this.state.id, typed })}`,
         plan,
         mine.signal,
       );
@@ -99,11 +102,6 @@ export class Session extends Watched {
   /** Keeps the plan with a value changed. */
   edit(path: string, value: unknown, label: string) {
     this.change(put(this.state.plan, path, value), label);
-  }
-
-  /** A plan with what follows from a value that was typed at a path. */
-  async followed(plan: Plan, path: string): Promise<Plan> {
-    return patched(plan, await chosen(this.state.id, plan, path, ""));
   }
 
   /** Takes a decision of the brief: one after the other, each on the one before. */
