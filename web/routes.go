@@ -14,12 +14,16 @@ import (
 func (s *server) routes(e *echo.Echo, often limits) {
 	packed := middleware.GzipWithConfig(middleware.GzipConfig{Level: gzip.BestSpeed, MinLength: smallest,
 		Skipper: packedAlready})
+	// What is tried while somebody types goes over no network where the browser is on this computer: packing it and
+	// unpacking it again would take longer than sending it.
+	packedAfar := middleware.GzipWithConfig(middleware.GzipConfig{Level: gzip.BestSpeed, MinLength: smallest,
+		Skipper: func(c *echo.Context) bool { return packedAlready(c) || onThisComputer(c.Request()) }})
 	turns := byTurns(make(chan struct{}, runtime.GOMAXPROCS(0)), longestQueue)
 	api := e.Group("/api/v1", private)
 	api.Any("/*", func(*echo.Context) error { return echo.ErrNotFound })
 	// What hangs on nothing but what is stored is given again until something is.
 	storedRoutes(s, api.Group("", often.looks, newAnswers(s.store).again, packed, turns))
-	triedRoutes(s, api.Group("", often.looks, packed, turns))
+	triedRoutes(s, api.Group("", often.looks, packedAfar, turns))
 	changedRoutes(s, api.Group("", often.changes, packed, turns))
 	madeRoutes(s, api.Group("", often.files, packed, turns))
 	// What sees to its own turns, or waits for something to happen, takes nobody else's.

@@ -14,14 +14,10 @@ import (
 // guardHost answers only to the names the server is meant to be called by, so
 // that a name rebound to this machine by a foreign page leads nowhere.
 func guardHost(more []string) echo.MiddlewareFunc {
-	known := append([]string{"localhost", "127.0.0.1", "::1"}, more...)
+	known := append(slices.Clone(itself), more...)
 	return func(next echo.HandlerFunc) echo.HandlerFunc {
 		return func(c *echo.Context) error {
-			host := c.Request().Host
-			if name, _, err := net.SplitHostPort(host); err == nil {
-				host = name
-			}
-			if !slices.Contains(known, strings.Trim(strings.ToLower(host), "[]")) {
+			if !slices.Contains(known, calledBy(c.Request())) {
 				return echo.NewHTTPError(http.StatusMisdirectedRequest,
 					"This server is not called by that name; start it with --host to allow it.")
 			}
@@ -29,6 +25,22 @@ func guardHost(more []string) echo.MiddlewareFunc {
 		}
 	}
 }
+
+// itself is what a computer calls itself by.
+var itself = []string{"localhost", "127.0.0.1", "::1"}
+
+// calledBy is the name a browser calls the server by.
+func calledBy(r *http.Request) string {
+	host := r.Host
+	if name, _, err := net.SplitHostPort(host); err == nil {
+		host = name
+	}
+	return strings.Trim(strings.ToLower(host), "[]")
+}
+
+// onThisComputer tells that a browser runs where the server does: another one, also behind a proxy, calls it by a name
+// of its own.
+func onThisComputer(r *http.Request) bool { return slices.Contains(itself, calledBy(r)) }
 
 // guardOrigin refuses changes that a page of another origin asks for.
 func guardOrigin() echo.MiddlewareFunc {
