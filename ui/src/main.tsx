@@ -7,7 +7,7 @@ import GlobalStyles from "@mui/material/GlobalStyles";
 import { ThemeProvider } from "@mui/material/styles";
 import useMediaQuery from "@mui/material/useMediaQuery";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { StrictMode, useEffect, useMemo, useState } from "react";
+import { StrictMode, startTransition, useEffect, useMemo, useState } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter, Link, Outlet, Route, Routes, useParams } from "react-router";
 import "./app.css";
@@ -134,15 +134,27 @@ function Nowhere({ message }: { message: string }) {
   );
 }
 
+/** The places one mostly comes in by: their scripts are asked for at once, not when the page around them is there. */
+const firstPlaces = [
+  [/^\/$/, Shelf],
+  [/^\/plans\/[^/]+$/, Draft],
+  [/^\/plans\/[^/]+\/cut$/, Cut],
+  [/^\/plans\/[^/]+\/sew$/, Sew],
+] as const;
+
 const root = document.getElementById("root");
 if (root) {
-  createRoot(root).render(
-    <StrictMode>
-      <CacheProvider value={cache}>
-        <QueryClientProvider client={client}>
-          <App />
-        </QueryClientProvider>
-      </CacheProvider>
-    </StrictMode>,
+  for (const [path, at] of firstPlaces) if (path.test(location.pathname)) at.load().catch(() => undefined); // told there
+  // Made in slices: what is pressed meanwhile is heard.
+  startTransition(() =>
+    createRoot(root).render(
+      <StrictMode>
+        <CacheProvider value={cache}>
+          <QueryClientProvider client={client}>
+            <App />
+          </QueryClientProvider>
+        </CacheProvider>
+      </StrictMode>,
+    ),
   );
 }

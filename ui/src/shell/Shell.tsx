@@ -229,14 +229,9 @@ function SaveState({ saving, at }: { saving: Saving | "asked"; at: Date | null }
 function UnitSwitch({ plan, toggle }: { plan: Plan | undefined; toggle: () => void }) {
   const unit = plan?.units ?? "in";
   return (
-    <button
-      type="button"
-      className="unit-switch"
-      onClick={toggle}
-      aria-label={`Shown in ${unit === "in" ? "inches" : "centimetres"}; switch`}
-      title="Inches or centimetres (U)"
-    >
-      <span className={unit === "in" ? "on" : ""}>in</span>
+    <button type="button" className="unit-switch" onClick={toggle} title="Inches or centimetres (U)">
+      <b className="sr-only">Shown in {unit === "in" ? "inches" : "centimetres"}; switch: </b>
+      <span className={unit === "in" ? "on" : ""}>in</span>{" "}
       <span className={unit === "in" ? "" : "on"}>{unit === "mm" ? "mm" : "cm"}</span>
     </button>
   );

@@ -1,6 +1,6 @@
 import Button from "@mui/material/Button";
 import { useQueryClient } from "@tanstack/react-query";
-import { useRef, useState } from "react";
+import { useDeferredValue, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { BroughtIn, Reckoning, ShelfItem, ThingView, Vertex } from "../api/api.gen";
 import { ApiError, ask, sendFile, sentence } from "../api/client";
@@ -25,6 +25,8 @@ export function Shelf() {
   // What stands above is there first: nothing is pushed down.
   const below = !habits.isPending && !begins.isPending && !shelf.isPending;
   const [begun, carry] = useState<Begun | null>(null);
+  // Many plans are drawn in slices, behind what stands above them.
+  const plans = useDeferredValue(below ? shelf.data : undefined, undefined);
   return (
     <div className="page">
       <h1 className="sr-only">Shelf</h1>
@@ -37,7 +39,11 @@ export function Shelf() {
       {shelf.data?.length === 0 && (
         <p className="empty">The shelf is empty. Say above what is to be covered, or open a plan file.</p>
       )}
-      <ul className="shelf">{below && shelf.data?.map((item) => <PlanCard key={item.id} item={item} />)}</ul>
+      <ul className="shelf">
+        {plans?.map((item) => (
+          <PlanCard key={item.id} item={item} />
+        ))}
+      </ul>
       {below && <Whole />}
     </div>
   );
