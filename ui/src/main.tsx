@@ -14,7 +14,7 @@ import "./app.css";
 import { PlanProvider } from "./plan/context";
 import { place } from "./shell/places";
 import { SayProvider } from "./shell/Say";
-import { Shell } from "./shell/Shell";
+import { readDialogs, Shell } from "./shell/Shell";
 import { properties, themeOf } from "./shell/theme";
 import type { Scheme } from "./shell/tokens";
 
@@ -102,6 +102,7 @@ function OpenPlan(shell: { scheme: Scheme; setScheme: (scheme: Scheme) => void }
   const { id = "" } = useParams();
   useEffect(() => {
     const ahead = setTimeout(() => {
+      readDialogs();
       for (const next of [Draft, Cut, Table, Sew]) next.load().catch(() => undefined); // told where one goes there
     }, SETTLED);
     return () => clearTimeout(ahead);

@@ -8,13 +8,18 @@ import { startsQuery } from "../api/queries";
 import { Tray } from "../devices/Tray";
 import { useOpenPlan } from "../plan/context";
 import type { Saving } from "../plan/state";
-import { Conflict } from "./Conflict";
-import { History } from "./History";
 import { quiet } from "./keys";
-import { Mistakes } from "./places";
-import { Shortcuts } from "./Shortcuts";
-import { Spoils } from "./Spoils";
+import { later, Mistakes } from "./places";
 import type { Scheme } from "./tokens";
+
+const dialogs = () => import("./dialogs");
+const Conflict = later(() => dialogs().then((all) => all.Conflict));
+const History = later(() => dialogs().then((all) => all.History));
+const Shortcuts = later(() => dialogs().then((all) => all.Shortcuts));
+const Spoils = later(() => dialogs().then((all) => all.Spoils));
+
+/** Reads the dialogs before any is opened: then they are there without a server too. */
+export const readDialogs = () => void dialogs().catch(() => undefined); // told where one is opened
 
 interface Props {
   scheme: Scheme;
@@ -159,32 +164,35 @@ export function Shell({ scheme, setScheme, children }: Props) {
         </Mistakes>
       </main>
       <Tray />
-      {open?.conflict && (
-        <Conflict
-          mine={open.plan}
-          brief={open.brief}
-          theirs={open.conflict}
-          resolve={(keep) => session?.resolve(keep)}
-        />
-      )}
-      {open?.spoils && <Spoils of={open.spoils} settle={(how) => session?.settleSpoils(how)} />}
-      {open && history && (
-        <History
-          id={open.id}
-          revision={open.revision}
-          restore={(n) => {
-            void session?.restore(n);
-            setHistory(false);
-          }}
-          close={() => setHistory(false)}
-        />
-      )}
-      <Shortcuts
-        open={help}
-        close={() => setHelp(false)}
-        inPlan={open !== null}
-        inSew={open !== null && pathname === `${base}/sew`}
-      />
+      <Suspense fallback={null}>
+        {open?.conflict && (
+          <Conflict
+            mine={open.plan}
+            brief={open.brief}
+            theirs={open.conflict}
+            resolve={(keep) => session?.resolve(keep)}
+          />
+        )}
+        {open?.spoils && <Spoils of={open.spoils} settle={(how) => session?.settleSpoils(how)} />}
+        {open && history && (
+          <History
+            id={open.id}
+            revision={open.revision}
+            restore={(n) => {
+              void session?.restore(n);
+              setHistory(false);
+            }}
+            close={() => setHistory(false)}
+          />
+        )}
+        {help && (
+          <Shortcuts
+            close={() => setHelp(false)}
+            inPlan={open !== null}
+            inSew={open !== null && pathname === `${base}/sew`}
+          />
+        )}
+      </Suspense>
     </>
   );
 }

@@ -34,19 +34,9 @@ const sizes = [
 ];
 
 /** The sheet of shortcuts, and of how a size is typed. */
-export function Shortcuts({
-  open,
-  close,
-  inPlan,
-  inSew,
-}: {
-  open: boolean;
-  close: () => void;
-  inPlan: boolean;
-  inSew: boolean;
-}) {
+export function Shortcuts({ close, inPlan, inSew }: { close: () => void; inPlan: boolean; inSew: boolean }) {
   return (
-    <Dialog open={open} onClose={close} aria-labelledby="keys-title">
+    <Dialog open onClose={close} aria-labelledby="keys-title">
       <DialogTitle id="keys-title">By keyboard</DialogTitle>
       {/* It scrolls where it is longer than the window, by the keys as well. */}
       <DialogContent tabIndex={0}>

@@ -28,6 +28,15 @@ export function place<K extends string>(load: () => Promise<Record<K, ComponentT
   return Object.assign(lazy(there), { load });
 }
 
+/** A part of the frame whose script is asked for when it is shown; nothing where it does not come. */
+export const later = <P,>(load: () => Promise<ComponentType<P>>) =>
+  lazy(() =>
+    load().then(
+      (part) => ({ default: part }),
+      () => ({ default: (() => null) as ComponentType<P> }),
+    ),
+  );
+
 /** Keeps a mistake in one place from taking the whole page with it; another place, at another address, is tried anew. */
 export class Mistakes extends Component<{ at: string; children: ReactNode }, { at: string | null }> {
   override state = { at: null };
