@@ -3,7 +3,11 @@
 // number cannot drift from the number.
 package sum
 
-import "umschlag/core/length"
+import (
+	"slices"
+
+	"umschlag/core/length"
+)
 
 // Kind says what a term is, so that a tape can be drawn from the sum.
 type Kind string
@@ -34,7 +38,8 @@ type Term struct {
 	Kind   Kind
 }
 
-// Sum is a size as its terms, in the order they lie along the tape.
+// Sum is a size as its terms, in the order they lie along the tape. It is never changed: what is added to it makes
+// another, also of one that others share their beginning with.
 type Sum []Term
 
 // Of starts a sum with one term.
@@ -54,25 +59,22 @@ func (s Sum) Total() length.Length {
 // Plus is s with one more term at the end; a term of zero is left out.
 func (s Sum) Plus(kind Kind, name string, amount length.Length) Sum {
 	if amount == 0 {
-		return s.copy(0)
+		return s
 	}
-	return append(s.copy(1), Term{Name: name, Amount: amount, Kind: kind})
+	return append(slices.Clip(s), Term{Name: name, Amount: amount, Kind: kind})
 }
 
 // Then is s followed by the terms of more.
-func (s Sum) Then(more Sum) Sum { return append(s.copy(len(more)), more...) }
+func (s Sum) Then(more Sum) Sum { return append(slices.Clip(s), more...) }
 
 // Between is s with one term at each end: an allowance or a margin. Zero
 // amounts are left out.
 func (s Sum) Between(kind Kind, name string, each length.Length) Sum {
 	if each == 0 {
-		return s.copy(0)
+		return s
 	}
-	t := Term{Name: name, Amount: each, Kind: kind}
-	out := make(Sum, 0, len(s)+2)
-	out = append(out, t)
-	out = append(out, s...)
-	return append(out, t)
+	t := Sum{{Name: name, Amount: each, Kind: kind}}
+	return slices.Concat(t, s, t)
 }
 
 // UpTo is s enlarged to the next ruler step, the surplus being a term of its
@@ -80,13 +82,6 @@ func (s Sum) Between(kind Kind, name string, each length.Length) Sum {
 func (s Sum) UpTo(step length.Length) Sum {
 	total := s.Total()
 	return s.Plus(Step, "up to the ruler step", total.Ceil(step)-total)
-}
-
-// copy makes room so that sums sharing a beginning never overwrite each other.
-func (s Sum) copy(room int) Sum {
-	out := make(Sum, len(s), len(s)+room)
-	copy(out, s)
-	return out
 }
 
 // Size is a width and a height, each with its terms.
