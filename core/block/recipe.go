@@ -178,7 +178,7 @@ func angle(o outline.Outline) float64 {
 func grown(name string, finished, cut float64, seam length.Length) sum.Sum {
 	s := sum.Of(sum.Part, name, length.FromFloat(finished)).Between(sum.Seam, "seam allowance", seam)
 	if off := length.FromFloat(cut) - s.Total(); off != 0 { // rounding of the outline
-		s[1].Amount += off
+		return s.Taking(1, off)
 	}
 	return s
 }

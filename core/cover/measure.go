@@ -46,7 +46,7 @@ func (m *measurer) axis(key, name string, measured, out, ease length.Length) sum
 func (m *measurer) decided(key string, s sum.Sum, beyond length.Length) sum.Sum {
 	if is, given := plan.SizeOf(m.plan, key); given && len(s) > 0 {
 		if off := is - beyond - s.Total(); off.Abs() <= length.Hair {
-			s[len(s)-1].Amount += off
+			return s.Taking(len(s)-1, off)
 		}
 	}
 	return s

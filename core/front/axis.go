@@ -576,7 +576,7 @@ func (a *axis) spread() sum.Sum {
 		func(int) length.Length { return a.sash }), a.off), 0).
 		Between(sum.Part, "setting triangles beyond the blocks", a.float)
 	if rest := a.whole - s.Total() - left.Total() - right.Total(); a.point && rest != 0 { // half a nanometre
-		s[0].Amount += rest
+		s = s.Taking(0, rest)
 	}
 	return left.Then(s).Then(right)
 }
@@ -587,8 +587,7 @@ func closed(s sum.Sum, off length.Length) sum.Sum {
 	if off.Abs() > length.Hair {
 		return s.Plus(sum.Rounding, "rounding", off)
 	}
-	s[len(s)-1].Amount += off
-	return s
+	return s.Taking(len(s)-1, off)
 }
 
 // sides is patches with the sashes between and round them; gap is the i-th sash.

@@ -171,7 +171,7 @@ func (w *windower) lay(side, patch length.Length) {
 func (w *windower) side(n int, trimmed sum.Sum) sum.Sum {
 	s := sum.Repeat(n, sum.Part, "unit", w.unit)
 	if off := trimmed.Total() - s.Total(); off.Abs() < length.Hair {
-		s[0].Amount += off
+		return s.Taking(0, off)
 	}
 	return s
 }

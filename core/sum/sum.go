@@ -67,6 +67,13 @@ func (s Sum) Plus(kind Kind, name string, amount length.Length) Sum {
 // Then is s followed by the terms of more.
 func (s Sum) Then(more Sum) Sum { return append(slices.Clip(s), more...) }
 
+// Taking is s with a term, counted from 0, that takes up so much more.
+func (s Sum) Taking(i int, more length.Length) Sum {
+	out := slices.Clone(s)
+	out[i].Amount += more
+	return out
+}
+
 // Between is s with one term at each end: an allowance or a margin. Zero
 // amounts are left out.
 func (s Sum) Between(kind Kind, name string, each length.Length) Sum {

@@ -42,3 +42,10 @@ func TestSizeDoesBothDirections(t *testing.T) {
 	assert.Equal(t, length.Length(10), s.Width.Total())
 	assert.Equal(t, length.Length(10), s.Height.Total())
 }
+
+func TestATermTakesUpMoreAndTheOthersStay(t *testing.T) {
+	s := sum.Of(sum.Part, "a", 3).Plus(sum.Part, "b", 4)
+	more := s.Taking(1, 5)
+	assert.Equal(t, []length.Length{3, 9, 12}, []length.Length{more[0].Amount, more[1].Amount, more.Total()})
+	assert.EqualValues(t, 7, s.Total(), "and it is as it was")
+}
