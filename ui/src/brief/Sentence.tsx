@@ -89,13 +89,19 @@ function Chosen({ of: choice }: { of: ChoiceOf }) {
   );
 }
 
+/** What a button is called where one cannot see what it stands beside; what it says is part of it, for those who speak. */
+function called({ label, says }: PressOf): string | undefined {
+  if (!label || label.toLowerCase().includes(says.toLowerCase())) return label;
+  return `${label}: ${says}`;
+}
+
 function Pressed({ of: press }: { of: PressOf }) {
   const { taken, take } = useTaking();
   return (
     <button
       type="button"
       className="word-button"
-      aria-label={press.label}
+      aria-label={called(press)}
       aria-disabled={taken !== undefined || undefined}
       onClick={() => void take(press.id, "", (press.label ?? press.says).toLowerCase())}
     >
