@@ -44,7 +44,7 @@ export function Shelf() {
           <PlanCard key={item.id} item={item} />
         ))}
       </ul>
-      {below && <Whole />}
+      {plans && <Whole />}
     </div>
   );
 }
