@@ -86,12 +86,48 @@ func TestALargerSeamCutsNothingSmaller(t *testing.T) {
 	assert.Greater(t, made, 30)
 }
 
+// joinedBy cuts the straight strips of a plan by one rule.
+func joinedBy(p *plan.Plan, rule plan.Joins) {
+	if piping := p.Edges.Piping; piping != nil {
+		q := *piping
+		q.Joins = rule
+		p.Edges.Piping = &q
+	}
+	if binding := p.Edges.Binding; binding != nil {
+		q := *binding
+		q.Joins = rule
+		p.Edges.Binding = &q
+	}
+}
+
+// As many strips as take least cloth take no more of it than the fewest do, for several covers too.
+func TestStripsForLeastClothTakeNoMoreThanTheFewest(t *testing.T) {
+	less := 0
+	rapid.Check(t, func(t *rapid.T) {
+		p := anyplan.Plans().Draw(t, "plan").Settle()
+		p.Copies = rapid.IntRange(1, 5).Draw(t, "covers")
+		joinedBy(&p, plan.FewestJoins)
+		a, b, ok := both(t, p, func(q *plan.Plan) { joinedBy(q, plan.LeastCloth) })
+		if !ok {
+			return
+		}
+		for i, c := range a.Cloths {
+			assert.LessOrEqual(t, b.Cloths[i].Lay.Length.NM, c.Lay.Length.NM, c.Name)
+			if b.Cloths[i].Lay.Length.NM < c.Lay.Length.NM {
+				less++
+			}
+		}
+	})
+	assert.Positive(t, less)
+}
+
 // Several covers are that many times one: every cut, all the work and no other size.
 func TestCopiesAreManyTimesOne(t *testing.T) {
 	made := 0
 	rapid.Check(t, func(t *rapid.T) {
 		p := anyplan.Plans().Draw(t, "plan").Settle()
 		p.Copies = 1
+		joinedBy(&p, plan.FewestJoins) // as many as take least cloth hang on all that is cut of it
 		n := rapid.IntRange(2, 5).Draw(t, "covers")
 		a, b, ok := both(t, p, func(q *plan.Plan) { q.Copies = n })
 		if !ok {
