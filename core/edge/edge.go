@@ -130,7 +130,7 @@ func Straight(usable, strip, need length.Length) Yield {
 // StraightIn are so many strips across a cloth, alike, each join on the slant taking the width of one; false where
 // they are longer than the cloth is wide.
 func StraightIn(usable, strip, need length.Length, n int) (Yield, bool) {
-	each := (need + strip.Times(n-1)).Div(n)
+	each := (need + strip.Times(n-1) + length.Length(n-1)).Div(n) // none shorter than its share, by not a nanometre
 	if strip <= 0 || each > usable {
 		return Yield{Width: usable}, false
 	}
