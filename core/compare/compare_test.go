@@ -1,7 +1,9 @@
 package compare_test
 
 import (
+	"fmt"
 	"slices"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -135,29 +137,37 @@ func TestAGridThatTakesLess(t *testing.T) {
 		}
 		return 0
 	}
-	smaller := p
-	face := *p.Pieces["front"].Face
-	face.Columns, face.Rows = 3, 3
-	smaller.Pieces = map[string]plan.Piece{"front": {Face: &face}, "back": p.Pieces["back"]}
-	says := func(p plan.Plan, have length.Length) []string {
+	squares := func(n int) plan.Plan {
+		q := p
+		face := *p.Pieces["front"].Face
+		face.Columns, face.Rows = n, n
+		q.Pieces = map[string]plan.Piece{"front": {Face: &face}, "back": p.Pieces["back"]}
+		return q
+	}
+	says := func(p plan.Plan, have length.Length) string {
 		p.Cloths = map[string]plan.Cloth{"A": {Name: "moss", Have: &have}, "B": {Name: "ink"}, "D": {Name: "dot"}}
 		r := reckon.Reckon(p, nil)
-		return compare.Instead("moss", []compare.Buyer{{Title: "pad", Plan: p, Reckoning: r}}, nil,
-			reckon.NewPurse(nil))
+		return strings.Join(compare.Instead("moss", []compare.Buyer{{Title: "pad", Plan: p, Reckoning: r}}, nil,
+			reckon.NewPurse(nil)), "\n")
 	}
-	four, three := needs(p), needs(smaller)
-	if three < four {
-		assert.Contains(t, says(p, three), "pad: a grid of 3 × 3 takes "+p.Style().Text(three)+" of it.")
+	lesser := 0
+	for n := 4; n < 14; n++ {
+		more, less := needs(squares(n)), needs(squares(n-1))
+		hint := fmt.Sprintf("pad: a grid of %d × %d takes %s of it.", n-1, n-1, p.Style().Text(less))
+		assert.NotContains(t, says(squares(n), min(more, less)-in/8), "grid of", "not where that is not enough either")
+		if less < more {
+			lesser++
+			assert.Contains(t, says(squares(n), less), hint)
+			other := squares(n)
+			other.Pieces["front"].Face.Kind = "checker"
+			assert.NotContains(t, says(other, less), "grid of", "a checkerboard is cut from strips")
+		}
 	}
-	for _, s := range says(p, min(three, four)-in/8) {
-		assert.NotContains(t, s, "grid of", "not where that is not enough either")
-	}
+	assert.Positive(t, lesser)
 	sashed := *p.Pieces["front"].Face
 	sashed.Sash = &plan.Sash{Width: in, Cloth: "B"}
 	p.Pieces["front"] = plan.Piece{Face: &sashed}
-	for _, s := range says(p, in) {
-		assert.NotContains(t, s, "grid of")
-	}
+	assert.NotContains(t, says(p, in), "grid of")
 }
 
 // Needs of several plans on one cloth: as wide as the narrowest says, shrinking as the worst, numbered anew, each with
