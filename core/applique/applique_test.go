@@ -398,3 +398,21 @@ func BenchmarkLay(b *testing.B) {
 		})
 	}
 }
+
+// A shape on a part of a face lies as far from the edges of the whole: over all its width and height they add up to it,
+// and its outline goes with it.
+func TestAShapeOnAPartIsCountedFromTheWhole(t *testing.T) {
+	one := laid(t, square(4*in, plan.At{Left: ptr(3 * in), Top: ptr(5 * in)}))[0]
+	b := one.Path.Box()
+	beside := one.Aside(7*in, 40*in)
+	assert.Equal(t, []length.Length{10 * in, 26 * in, 40 * in},
+		[]length.Length{beside.From.Left, beside.From.Right, beside.From.Left + beside.Width + beside.From.Right})
+	assert.InDelta(t, b.X1+(7*in).Float(), beside.Path.Box().X1, 1)
+	assert.InDelta(t, b.Y1, beside.Path.Box().Y1, 1)
+	assert.Equal(t, one.From.Top, beside.From.Top)
+	below := one.Lower(6*in, 50*in)
+	assert.Equal(t, []length.Length{11 * in, 35 * in, 50 * in},
+		[]length.Length{below.From.Top, below.From.Bottom, below.From.Top + below.Height + below.From.Bottom})
+	assert.InDelta(t, b.Y1+(6*in).Float(), below.Path.Box().Y1, 1)
+	assert.Equal(t, one.From.Left, below.From.Left)
+}
