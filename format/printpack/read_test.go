@@ -61,8 +61,8 @@ type told struct {
 	x1, y1, x2, y2 float64
 }
 
-// strokesOn is what is drawn on a page besides its words, by pen in the order in which they are taken up: how many paths
-// and points, and from where to where they reach, in points from the lower left corner.
+// strokesOn is what is drawn on a page besides its words, by pen in the order in which they are taken up: how many
+// paths and points, and from where to where they reach, in points from the lower left corner.
 func strokesOn(t *testing.T, page pdf.Page) []string {
 	t.Helper()
 	data, err := io.ReadAll(page.V.Key("Contents").Reader())
@@ -135,7 +135,7 @@ func TestPagesAsTheyWereRead(t *testing.T) {
 	require.NoError(t, err)
 	pages := map[string]func() ([]byte, error){}
 	for name, paper := range map[string]printpack.Paper{"van-cushion": printpack.A4, "scanner-hood": printpack.Letter,
-		"loans-binder-jacket": printpack.A4} {
+		"loans-binder-jacket": printpack.A4, "reading-corner-cushion": printpack.Letter} {
 		pages[name] = func() ([]byte, error) { return printpack.Write(order(t, plans[name], paper)) }
 	}
 	pages["labels"] = func() ([]byte, error) {

@@ -32,13 +32,16 @@ func TestTransformsMovePointsByTheirMatrices(t *testing.T) {
 		return c*x - s*y, s*x + c*y
 	}
 	moves := map[string]func(x, y float64) (float64, float64){
-		"matrix(2 3 -4 5 6 7)":  func(x, y float64) (float64, float64) { return 2*x - 4*y + 6, 3*x + 5*y + 7 },
-		"translate(3)":          func(x, y float64) (float64, float64) { return x + 3, y },
-		"translate(3, 4)":       func(x, y float64) (float64, float64) { return x + 3, y + 4 },
-		"scale(2)":              func(x, y float64) (float64, float64) { return 2 * x, 2 * y },
-		"scale(2 -3)":           func(x, y float64) (float64, float64) { return 2 * x, -3 * y },
-		"rotate(30)":            func(x, y float64) (float64, float64) { return turn(30, x, y) },
-		"rotate(40 5 7)":        func(x, y float64) (float64, float64) { x, y = turn(40, x-5, y-7); return x + 5, y + 7 },
+		"matrix(2 3 -4 5 6 7)": func(x, y float64) (float64, float64) { return 2*x - 4*y + 6, 3*x + 5*y + 7 },
+		"translate(3)":         func(x, y float64) (float64, float64) { return x + 3, y },
+		"translate(3, 4)":      func(x, y float64) (float64, float64) { return x + 3, y + 4 },
+		"scale(2)":             func(x, y float64) (float64, float64) { return 2 * x, 2 * y },
+		"scale(2 -3)":          func(x, y float64) (float64, float64) { return 2 * x, -3 * y },
+		"rotate(30)":           func(x, y float64) (float64, float64) { return turn(30, x, y) },
+		"rotate(40 5 7)": func(x, y float64) (float64, float64) {
+			x, y = turn(40, x-5, y-7)
+			return x + 5, y + 7
+		},
 		"skewX(20)":             func(x, y float64) (float64, float64) { return x + y*math.Tan(math.Pi/9), y },
 		"skewY(20)":             func(x, y float64) (float64, float64) { return x, y + x*math.Tan(math.Pi/9) },
 		"scale(2) translate(3)": func(x, y float64) (float64, float64) { return 2 * (x + 3), 2 * y },
