@@ -7,7 +7,7 @@ export GOFLAGS := $(shell go env GOFLAGS) -trimpath
 BIN := bin/umschlag
 UI := $(shell find ui -type f -not -path '*/node_modules/*' 2>/dev/null)
 
-.PHONY: demo test build types setup modules chromium prepare check go-test go-plain go-race ui-test e2e bench fuzz mutants load typing screenshots clean
+.PHONY: demo test build types setup modules chromium prepare check check-go check-ui units go-test go-plain go-race ui-test e2e bench fuzz mutants load typing screenshots clean
 
 # Starts the app with a fresh copy of the demo data.
 demo: $(BIN)
@@ -15,7 +15,7 @@ demo: $(BIN)
 
 # Passes all tests, and tells how long each part took.
 test:
-	@sh scripts/parts.sh prepare check go-test ui-test e2e
+	@sh scripts/parts.sh prepare check units e2e
 
 build: $(BIN)
 
@@ -42,15 +42,20 @@ modules:
 prepare:
 	@$(MAKE) --no-print-directory -j3 setup modules chromium
 
-# Format, static checks, and whether what is generated is fresh.
+# Format, static checks, and whether what is generated is fresh: of Go and of the page side by side.
 check: setup
+	@$(MAKE) --no-print-directory -j2 --output-sync=target check-go check-ui
+	node scripts/types.mjs --check
+
+check-go:
 	@test -z "$$(gofmt -l anyplan atbench cmd core demo device format seeded store web)" || { echo "run gofmt on:"; gofmt -l anyplan atbench cmd core demo device format seeded store web; exit 1; }
 	go vet ./...
 	go tool staticcheck ./...
+
+check-ui:
 	npx biome ci --error-on-warnings ui e2e scripts
 	npx tsc -p ui/tsconfig.json
 	npx tsc -p e2e/tsconfig.json
-	node scripts/types.mjs --check
 
 # What runs side by side is watched for races: the server, the store, the devices, and nothing of
 # what they are made from, which is not ours or does one thing after the other.
@@ -62,6 +67,10 @@ go-plain:
 	go test -count=1 -vet=off $$(go list ./... | grep -vxF "$$(go list $(CONCURRENT))")
 go-race:
 	go test -count=1 -vet=off -race $(WATCHED) $(CONCURRENT)
+
+# All tests without a browser, side by side: while one waits for its last package, another is at work.
+units: setup
+	@$(MAKE) --no-print-directory -j3 --output-sync=target go-plain go-race ui-test
 
 ui-test: setup
 	npm test --silent -w ui
