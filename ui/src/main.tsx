@@ -7,7 +7,7 @@ import GlobalStyles from "@mui/material/GlobalStyles";
 import { ThemeProvider } from "@mui/material/styles";
 import useMediaQuery from "@mui/material/useMediaQuery";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { StrictMode, startTransition, useEffect, useMemo, useState } from "react";
+import { StrictMode, useEffect, useMemo, useState } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter, Link, Outlet, Route, Routes, useParams } from "react-router";
 import "./app.css";
@@ -146,16 +146,13 @@ const firstPlaces = [
 const root = document.getElementById("root");
 if (root) {
   for (const [path, at] of firstPlaces) if (path.test(location.pathname)) at.load().catch(() => undefined); // told there
-  // Made in slices: what is pressed meanwhile is heard.
-  startTransition(() =>
-    createRoot(root).render(
-      <StrictMode>
-        <CacheProvider value={cache}>
-          <QueryClientProvider client={client}>
-            <App />
-          </QueryClientProvider>
-        </CacheProvider>
-      </StrictMode>,
-    ),
+  createRoot(root).render(
+    <StrictMode>
+      <CacheProvider value={cache}>
+        <QueryClientProvider client={client}>
+          <App />
+        </QueryClientProvider>
+      </CacheProvider>
+    </StrictMode>,
   );
 }

@@ -1,13 +1,5 @@
 import { useQueryClient } from "@tanstack/react-query";
-import {
-  createContext,
-  type ReactNode,
-  startTransition,
-  useContext,
-  useEffect,
-  useState,
-  useSyncExternalStore,
-} from "react";
+import { createContext, type ReactNode, useContext, useEffect, useState, useSyncExternalStore } from "react";
 import type { PlanView } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
@@ -43,7 +35,7 @@ export function PlanProvider({
         if (left) return;
         session = new Session(view);
         session.resume(unsavedOf(id));
-        startTransition(() => setOpened(session)); // in slices: it is much that comes at once
+        setOpened(session); // in slices: it is much that comes at once
         deaf = hearOf(id, (revision) => void session?.hear(revision));
       },
       (error) => !left && setOpened(sentence(error)),

@@ -1,7 +1,7 @@
 import { render, screen } from "@testing-library/react";
 import { Suspense } from "react";
 import { afterEach, expect, test, vi } from "vitest";
-import { Mistakes, place } from "./places";
+import { later, Mistakes, place } from "./places";
 
 afterEach(() => vi.restoreAllMocks());
 
@@ -21,6 +21,19 @@ test("a place comes when its script does, and what does not come is told", async
   );
   expect(await screen.findByText("here")).toBeDefined();
   expect(screen.getByRole("alert").textContent).toMatch(/could not be read.*kept.*Read the page again/);
+});
+
+test("a part of the frame comes when its script does, and what does not come is told", async () => {
+  const Asked = later(async () => Here);
+  const Lost = later(() => Promise.reject(new Error("404")));
+  render(
+    <Suspense fallback="coming">
+      <Asked />
+      <Lost />
+    </Suspense>,
+  );
+  expect(await screen.findByText("here")).toBeDefined();
+  expect(screen.getByRole("alert").textContent).toMatch(/Read the page again/);
 });
 
 test("a mistake in one place leaves the others as they are", () => {

@@ -28,12 +28,12 @@ export function place<K extends string>(load: () => Promise<Record<K, ComponentT
   return Object.assign(lazy(there), { load });
 }
 
-/** A part of the frame whose script is asked for when it is shown; nothing where it does not come. */
+/** A part of the frame whose script is asked for when it is shown; told where it does not come. */
 export const later = <P,>(load: () => Promise<ComponentType<P>>) =>
   lazy(() =>
     load().then(
       (part) => ({ default: part }),
-      () => ({ default: (() => null) as ComponentType<P> }),
+      () => ({ default: Unread as ComponentType<P> }),
     ),
   );
 
