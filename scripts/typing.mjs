@@ -1,5 +1,5 @@
-// Tells how long a value that is typed takes until it is drawn: from the key to the frame that shows it, in percentiles, and
-// which of the page's work keeps it from answering meanwhile.
+// Tells how long a value that is typed takes until it is drawn: from the key to the frame that shows it, in
+// percentiles, and which of the page's work keeps it from answering meanwhile.
 import { spawn } from "node:child_process";
 import { readFileSync } from "node:fs";
 import { dirname, join } from "node:path";

@@ -118,10 +118,15 @@ func (m *memory) recall(p store.Plan, version int) (look, bool) {
 	return l, true
 }
 
+// cutShort tells of a reckoning that was not worked out to its end.
+func cutShort(r answer.Reckoning) bool {
+	return slices.ContainsFunc(r.Findings, func(f finding.Finding) bool { return f.Code == reckon.TooMuch })
+}
+
 // keep keeps a plan in mind as it is looked at, in place of how it was before. What was not worked out to its end
 // is not kept.
 func (m *memory) keep(l look, r answer.Reckoning) {
-	if slices.ContainsFunc(r.Findings, func(f finding.Finding) bool { return f.Code == reckon.TooMuch }) {
+	if cutShort(r) {
 		return
 	}
 	m.Lock()

@@ -315,8 +315,11 @@ func (s *server) joined(ctx context.Context, head store.Plan, base int, doc []by
 // sides are a document and what was changed since joined either way; nil where they cannot be.
 func (s *server) sides(ctx context.Context, head store.Plan, base int, doc []byte) (*Sides, error) {
 	older, err := s.store.Revision(ctx, head.ID, base)
-	if err != nil {
-		return nil, nil //nolint:nilerr // what was sent is of no revision that is there
+	if err != nil && !errors.Is(err, store.ErrNotFound) {
+		return nil, err
+	}
+	if older == "" {
+		return nil, nil // what was sent is of no revision that is there
 	}
 	mine, _, err := planfile.Joined([]byte(older), doc, []byte(head.Doc), planfile.Mine)
 	if err != nil || mine == nil {

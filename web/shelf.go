@@ -131,7 +131,9 @@ func (l *shelving) workedOut(ctx context.Context, p store.Plan) ShelfItem {
 				Text: "This plan cannot be read.", Remedy: "Save its file, mend it, and open it again."}}}
 	}
 	item := shelfItem(seen)
-	l.note(p, item)
+	if !cutShort(seen.view.Reckoning) {
+		l.note(p, item)
+	}
 	return item
 }
 

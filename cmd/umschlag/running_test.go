@@ -78,7 +78,7 @@ func (p *program) ask(method, path string, body, out any) (status int, text stri
 	if err != nil {
 		return 0, "", err
 	}
-	r, err := http.NewRequest(method, p.url+path, bytes.NewReader(data)) //nolint:noctx // the test ends the app
+	r, err := http.NewRequest(method, p.url+path, bytes.NewReader(data))
 	if err != nil {
 		return 0, "", err
 	}
@@ -186,7 +186,7 @@ func TestASaveWhoseAnswerIsLostIsOneSave(t *testing.T) {
 	require.NoError(t, err)
 	at, err := url.Parse(p.url)
 	require.NoError(t, err)
-	line, err := net.Dial("tcp", at.Host) //nolint:noctx // the test ends the app
+	line, err := net.Dial("tcp", at.Host)
 	require.NoError(t, err)
 	_, err = fmt.Fprintf(line, "PUT /api/v1/plans/%s HTTP/1.1\r\nHost: %s\r\nContent-Type: application/json\r\n"+
 		"Content-Length: %d\r\n\r\n%s", s.ID, at.Host, len(body), body)

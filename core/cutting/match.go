@@ -153,11 +153,12 @@ func Motif(p plan.Plan, c Cut) string {
 	}
 	add(c.Off.X, "right of", "left of")
 	add(c.Off.Y, "below", "above")
-	of := map[[2]bool]string{{true, true}: "its middle", {true, false}: "the middle of its width",
-		{false, true}: "the middle of its height"}[[2]bool{across, along}]
-	if len(c.Line) > 0 {
-		of = strings.Replace(of, "its", "the rectangle’s", 1)
+	whose := "its"
+	if len(c.Line) > 0 { // a template lies on the rectangle it is cut from
+		whose = "the rectangle’s"
 	}
+	of := map[[2]bool]string{{true, true}: whose + " middle", {true, false}: "the middle of " + whose + " width",
+		{false, true}: "the middle of " + whose + " height"}[[2]bool{across, along}]
 	if len(beside) == 0 {
 		return "a motif in " + of
 	}

@@ -203,8 +203,7 @@ func (o *order) straight(e strip, usable length.Length) edge.Yield {
 	long := func(y edge.Yield) length.Length {
 		cloth, _ := o.plan.Cloth(e.cloth)
 		one := lay.Item{Cut: -1, Width: y.Width.Ceil(o.plan.Habits.Step), Height: w,
-			Count:   len(y.Strips) * o.plan.Copies,
-			MayTurn: cloth.Turns()}
+			Count: len(y.Strips) * o.plan.Copies, MayTurn: cloth.Turns()}
 		l, _ := lay.Of(append(o.cuts.Of(e.cloth), one), lay.Cloth{Usable: usable})
 		return l.Length
 	}

@@ -335,10 +335,9 @@ func (o Outline) Bounds() (x1, y1, x2, y2 float64) {
 	return x1, y1, x2, y2
 }
 
-// Middle is the centre of gravity of what it encloses, arcs by their points: a thousandth of an arc off at most.
+// Middle is the centre of gravity of what it encloses, every arc taken by 64 chords.
 func (o Outline) Middle() (x, y float64) {
-	const chords = 32 // to a quarter turn and less
-	points := o.Points(chords)
+	points := o.Points(64)
 	var area float64
 	from := points[len(points)-1]
 	for _, to := range points {

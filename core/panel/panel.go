@@ -74,7 +74,7 @@ func (o Order) Of(piece cover.Piece) (Panel, finding.List) {
 		Seam: p.Cover.PiecingSeam, Rim: p.Cover.Seam - p.Cover.PiecingSeam, Left: body.Edges.Left.Width,
 		Above:  body.Edges.Top.Width,
 		Absorb: q.Absorb, Step: p.Habits.Step, Style: p.Style(), Usable: o.usable,
-		Triangles: p.Habits.Triangles, Strips: p.Habits.Strips, Motifs: o.motifs(decided)}
+		Triangles: p.Habits.Triangles, Strips: p.Habits.Strips, Motifs: plan.RoundMotifs(p, decided)}
 	if len(order.Motifs) > 0 { // both sides of a seam are cut alike
 		order.Triangles = plan.ExactTriangles
 	}
@@ -234,20 +234,6 @@ func (o Order) usable(cloth string) length.Length {
 func (o Order) tone(letter string) (float64, bool) {
 	c, _ := o.Plan.Cloth(letter)
 	return c.Swatch.Tone()
-}
-
-// motifs are the cloths of a face whose triangles are cut round a motif each.
-func (o Order) motifs(face plan.Face) map[string]bool {
-	out := map[string]bool{}
-	if !face.Centred || !face.TrianglesCentred {
-		return out
-	}
-	for _, letter := range face.Cloths {
-		if c, _ := o.Plan.Cloth(letter); c.Repeat != nil {
-			out[letter] = true
-		}
-	}
-	return out
 }
 
 // slanted finds prints with a direction, and motifs in the middle, on patches that stand on their points.

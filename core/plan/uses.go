@@ -19,6 +19,25 @@ func KindOf(letter string, c Cloth) ClothKind {
 	return FaceCloth
 }
 
+// RoundMotifs are the cloths of a face in whose blocks triangles and curved patches are cut round a motif each, one by
+// one by their template: those whose motifs somebody measured.
+func RoundMotifs(p Plan, f Face) map[string]bool {
+	out := map[string]bool{}
+	if !f.Centred || !f.TrianglesCentred || !f.Block.Set() {
+		return out
+	}
+	letters := slices.Concat(append(slices.Clone(f.Order.Rows), f.Cloths)...)
+	if len(f.Cloths) == 0 {
+		letters = append(letters, f.Cloth)
+	}
+	for _, letter := range letters {
+		if c, _ := p.Cloth(letter); c.Repeat != nil {
+			out[letter] = true
+		}
+	}
+	return out
+}
+
 // naming are the fields of a plan that name a cloth by its letter, or several.
 var naming = []string{"Cloth", "Cloths", "PostCloth", "CornerCloth", "Ground", "Show", "Backed", "Lining", "Stiffener",
 	"Rows"}

@@ -166,6 +166,45 @@ func TestOnlyWhatIsSeenIsMatched(t *testing.T) {
 	assert.Equal(t, 1, lined)
 }
 
+// What is decided of triangles counts with motifs in the middle, of a fabric whose motifs are measured, in a block;
+// else they are cut as ever, and the ways to make them stand side by side. Laid by hand it counts too.
+func TestTrianglesGoRoundMotifsWhereThereAreAny(t *testing.T) {
+	shoofly := func(change func(*plan.Face, *plan.Cloth)) (triangles, templates int, methods bool) {
+		p := worked()
+		face := &plan.Face{Kind: plan.GridFace, Columns: 2, Rows: 2, Cloths: []string{"A", "B"},
+			Patch: plan.Patch{Fit: true}, Block: plan.Block{Name: "shoofly"}, Centred: true, TrianglesCentred: true}
+		a := p.Cloths["A"]
+		a.Repeat = &plan.Repeat{Across: 3 * in, Along: 3 * in}
+		change(face, &a)
+		p.Cloths["A"], p.Pieces["front"] = a, plan.Piece{Face: face}
+		r := reckon.Reckon(p, nil)
+		for _, c := range r.Cuts {
+			if c.Piece == "front" && c.Shape == "half-square" {
+				triangles += c.Patches
+			}
+			if c.Piece == "front" && c.Shape == "template" {
+				templates += c.Total
+			}
+		}
+		return triangles, templates, len(r.Pieces[0].Methods) > 0
+	}
+	for name, change := range map[string]func(*plan.Face, *plan.Cloth){
+		"as the print comes": func(f *plan.Face, _ *plan.Cloth) { f.Centred = false },
+		"nobody measured":    func(_ *plan.Face, c *plan.Cloth) { c.Repeat = nil },
+		"nothing decided":    func(f *plan.Face, _ *plan.Cloth) { f.TrianglesCentred = false },
+	} {
+		triangles, templates, methods := shoofly(change)
+		assert.Equal(t, []int{32, 0}, []int{triangles, templates}, name)
+		assert.True(t, methods, name)
+	}
+	triangles, templates, methods := shoofly(func(f *plan.Face, _ *plan.Cloth) {
+		f.Order = plan.Order{Kind: plan.Rows, Rows: [][]string{{"A", "A"}, {"A", "A"}}}
+		f.Cloths = []string{"B", "B"}
+	})
+	assert.Equal(t, []int{16, 16}, []int{triangles, templates}, "laid by hand")
+	assert.False(t, methods)
+}
+
 // Triangles that are cut round a motif are cut one by one by their template, the middle of each on a motif, whichever
 // way round it lies; what meets them is cut to size as well, whatever the school.
 func TestTrianglesOfBlocksAreCentredOnTheirMotif(t *testing.T) {

@@ -256,7 +256,7 @@ func sampleOf(t *teller, q plan.Quilting) *answer.SampleQuilting {
 func methods(t *teller, p Panel) []answer.UnitMethods {
 	out := []answer.UnitMethods{}
 	s, h := t.Plan.Cover.PiecingSeam, t.Plan.Habits
-	if p.Decided.Face != nil && p.Decided.Face.TrianglesCentred {
+	if f := p.Decided.Face; f != nil && len(plan.RoundMotifs(t.Plan, *f)) > 0 {
 		return out // each is cut by itself, whatever the school
 	}
 	for _, g := range p.Face.Grids {

@@ -425,17 +425,16 @@ func (p *pack) thumbnail(piece answer.Piece, s answer.Step, x, y, scale float64)
 	for _, i := range s.Cells {
 		about[i] = true
 	}
-	pale := len(s.Cells) > 0
-	if len(piece.Cells) > toldApart { // as a whole, and what the step is about on it
-		p.cell(cellPath(answer.Cell{Width: piece.Finished.Width.NM, Height: piece.Finished.Height.NM}).Mapped(m),
-			piece.Cells[0].Cloth, 0.15)
+	many := len(piece.Cells) > toldApart
+	if many { // as a whole, and what the step is about on it
+		p.cell(drawing.PathOf(piece.Outline).Mapped(m), piece.Cells[0].Cloth, 0.15)
 	}
 	for i, c := range piece.Cells {
 		strength := 0.85
-		if pale && !about[i] {
+		if !about[i] && len(s.Cells) > 0 {
 			strength = 0.15
 		}
-		if len(piece.Cells) > toldApart && !about[i] {
+		if many && !about[i] {
 			continue
 		}
 		p.cell(cellPath(c).Mapped(m), c.Cloth, strength)

@@ -9,7 +9,7 @@ import useMediaQuery from "@mui/material/useMediaQuery";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { StrictMode, useEffect, useMemo, useState } from "react";
 import { createRoot } from "react-dom/client";
-import { BrowserRouter, Link, Outlet, Route, Routes, useParams } from "react-router";
+import { BrowserRouter, Link, matchPath, Outlet, Route, Routes, useParams } from "react-router";
 import "./app.css";
 import { PlanProvider } from "./plan/context";
 import { place } from "./shell/places";
@@ -137,15 +137,15 @@ function Nowhere({ message }: { message: string }) {
 
 /** The places one mostly comes in by: their scripts are asked for at once, not when the page around them is there. */
 const firstPlaces = [
-  [/^\/$/, Shelf],
-  [/^\/plans\/[^/]+$/, Draft],
-  [/^\/plans\/[^/]+\/cut$/, Cut],
-  [/^\/plans\/[^/]+\/sew$/, Sew],
+  ["/", Shelf],
+  ["/plans/:id", Draft],
+  ["/plans/:id/cut", Cut],
+  ["/plans/:id/sew", Sew],
 ] as const;
 
 const root = document.getElementById("root");
 if (root) {
-  for (const [path, at] of firstPlaces) if (path.test(location.pathname)) at.load().catch(() => undefined); // told there
+  for (const [path, at] of firstPlaces) if (matchPath(path, location.pathname)) at.load().catch(() => undefined); // told there
   createRoot(root).render(
     <StrictMode>
       <CacheProvider value={cache}>

@@ -103,6 +103,7 @@ const stageWords: Record<string, string> = {
 
 /** What comes next, in a line. */
 function standing(item: ShelfItem): string {
+  if (item.coming) return "being worked out";
   if (item.next) return `next: ${item.next.toLowerCase()}`;
   return item.steps > 0 ? "all steps done" : "no steps yet";
 }
