@@ -1,6 +1,9 @@
 import { defineConfig } from "@playwright/test";
 import { deep, executablePath, flat } from "./chromium.mjs";
 
+// A test is over before its scripts would gain by being compiled well: a tenth of the browser's work.
+const brief = [...flat, "--js-flags=--no-opt --no-maglev"];
+
 export default defineConfig({
   testDir: ".",
   globalSetup: "./global-setup.ts",
@@ -20,7 +23,7 @@ export default defineConfig({
     screenshot: "only-on-failure",
   },
   projects: [
-    { name: "app", testIgnore: "fold.spec.ts", use: { launchOptions: { executablePath, args: flat } } },
+    { name: "app", testIgnore: "fold.spec.ts", use: { launchOptions: { executablePath, args: brief } } },
     { name: "fold", testMatch: "fold.spec.ts", use: { launchOptions: { executablePath, args: deep } } },
   ],
 });
