@@ -284,12 +284,12 @@ func thing(o Order, a *axis) string {
 }
 
 // onRuler tells between which finished sizes on the ruler something lies that is cut off it.
-func onRuler(o Order, what string, cut length.Length) string {
+func onRuler(o Order, one, several string, cut length.Length) string {
 	low, high := cut.Floor(o.Step)-2*o.Seam, cut.Ceil(o.Step)-2*o.Seam
 	if low <= 0 {
-		return fmt.Sprintf("On the ruler is a finished %s of %s.", what, o.Style.Text(high))
+		return fmt.Sprintf("On the ruler is a finished %s of %s.", one, o.Style.Text(high))
 	}
-	return fmt.Sprintf("On the ruler are finished %ss of %s and %s.", what, o.Style.Text(low), o.Style.Text(high))
+	return fmt.Sprintf("On the ruler are finished %s of %s and %s.", several, o.Style.Text(low), o.Style.Text(high))
 }
 
 // misfitOf says by how much a grid misses the size, and what would fit.
@@ -433,7 +433,7 @@ func cutAxis(o Order, a *axis) finding.List {
 		found.Add(finding.Warn, "patch-off-ruler", o.Path+"/patch/"+a.sizeKey,
 			fmt.Sprintf("The patch is cut %s, which is not on a ruler with steps of %s.", o.Style.Text(cut),
 				o.Style.Text(o.Step)),
-			onRuler(o, "patch", cut))
+			onRuler(o, "patch", "patches", cut))
 	}
 	return found
 }

@@ -44,7 +44,7 @@ func layDiagonally(g *gridder) finding.List {
 		found.Add(finding.Warn, "patch-off-ruler", g.Path+"/patch/width",
 			fmt.Sprintf("The block is sewn to %s, which is not on a ruler with steps of %s.", g.Style.Text(cut),
 				g.Style.Text(g.Step)),
-			onRuler(g.Order, "block", cut))
+			onRuler(g.Order, "block", "blocks", cut))
 	}
 	x0, y0 := (total(g.across.borders) + g.across.float).Float(), (total(g.down.borders) + g.down.float).Float()
 	count := map[int]int{}

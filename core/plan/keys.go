@@ -189,9 +189,10 @@ func (f *Face) like(o Face) {
 	}
 }
 
-// Unshared is the plan with fittings, edges, pieces, faces and quilting of its own: what is changed in them is not
-// changed in the plan it was made from.
+// Unshared is the plan with fabrics, fittings, edges, pieces, faces, quilting and measurements of its own: what is
+// changed in them is not changed in the plan it was made from.
 func (p Plan) Unshared() Plan {
+	p.Cloths, p.Measured = maps.Clone(p.Cloths), slices.Clone(p.Measured)
 	p.Fittings = slices.Clone(p.Fittings)
 	p.Edges.Piping, p.Edges.Binding = own(p.Edges.Piping), own(p.Edges.Binding)
 	p.Pieces = unshared(p.Pieces)

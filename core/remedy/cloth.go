@@ -53,7 +53,6 @@ func turned(s *sifter, letter string) {
 	}
 	s.change("Its pieces turned where that saves some", func(p *plan.Plan) {
 		c.Upright = false
-		p.Cloths = maps.Clone(p.Cloths)
 		p.Cloths[letter] = c
 	})
 }
@@ -125,7 +124,6 @@ func (o other) in(p *plan.Plan) string {
 		return o.letter
 	}
 	letter := plan.FreeLetter(p.Cloths)
-	p.Cloths = maps.Clone(p.Cloths)
 	p.Cloths[letter] = o.cloth.Taken()
 	return letter
 }

@@ -2,7 +2,6 @@ package remedy
 
 import (
 	"fmt"
-	"maps"
 	"slices"
 
 	"umschlag/core/cover"
@@ -21,8 +20,9 @@ const mostHints = 12
 // changes to be tried for a finding.
 func Hints(p plan.Plan, found []finding.Finding, w *reckon.Purse, more func(finding.Finding) []Try) map[int][]Offer {
 	out := map[int][]Offer{}
-	s := &sifter{plan: p, found: found, purse: w, hinting: true, tries: mostHints}
+	s := &sifter{found: found, purse: w, hinting: true, tries: mostHints}
 	for i, f := range found {
+		s.plan = spelled(p, f.About)
 		s.about, s.offers = f, nil
 		for _, t := range more(f) {
 			s.offer(t.Text, t.Plan)
@@ -68,7 +68,6 @@ var hints = map[string]func(*sifter){
 			s.change("Back it with light interfacing before it is cut", func(p *plan.Plan) {
 				c := p.Cloths[letter]
 				c.Backing = plan.IronedBacking
-				p.Cloths = maps.Clone(p.Cloths)
 				p.Cloths[letter] = c
 			})
 		}
@@ -102,7 +101,7 @@ var hints = map[string]func(*sifter){
 	},
 	"borders-after": bordersFirst,
 	"bulk":          bulk, "quilting-beside": shifted, "other-side": otherSide,
-	"overlap-thin": usualOverlap, "overlap-deep": usualOverlap,
+	"fitting-overlap": fitted, "overlap-thin": usualOverlap, "overlap-deep": usualOverlap,
 }
 
 func usualOverlap(s *sifter) {

@@ -4,11 +4,13 @@
 package remedy
 
 import (
+	"maps"
 	"reflect"
 	"slices"
 	"strings"
 
 	"umschlag/core/finding"
+	"umschlag/core/panel"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
 	"umschlag/core/sample"
@@ -40,8 +42,9 @@ type Try struct {
 // for a finding, before those that are known for its code.
 func For(p plan.Plan, found []finding.Finding, w *reckon.Purse, more func(finding.Finding) []Try) map[int][]Offer {
 	out := map[int][]Offer{}
-	s := &sifter{plan: p, found: found, purse: w, left: mostInAll}
+	s := &sifter{found: found, purse: w, left: mostInAll}
 	for i, f := range found {
+		s.plan = spelled(p, f.About)
 		if f.Level != finding.Stop {
 			continue
 		}
@@ -69,6 +72,25 @@ func For(p plan.Plan, found []finding.Finding, w *reckon.Purse, more func(findin
 		}
 	}
 	return out
+}
+
+// spelled is the plan with the design that a finding is about spelled out, where it is as usual because nobody chose
+// one: what is changed has to stand somewhere.
+func spelled(p plan.Plan, about string) plan.Plan {
+	for _, name := range plan.PieceNames(p.Cover.Kind) {
+		if !finding.Within(about, finding.Path("pieces", name, "face")) || p.Pieces[name].Face != nil {
+			continue
+		}
+		p.Pieces = maps.Clone(p.Pieces)
+		if p.Pieces == nil {
+			p.Pieces = map[string]plan.Piece{}
+		}
+		q, settled := p.Pieces[name], p.Settle()
+		face := panel.Order{Plan: settled}.Face(settled.Piece(name))
+		q.Face = &face
+		p.Pieces[name] = q
+	}
+	return p
 }
 
 // sifter tries changes for one finding.
