@@ -69,6 +69,33 @@ func TestWhatIsShortIsMendedByTheSmallestChange(t *testing.T) {
 	few := mended(t, cushion(t, 2*length.Yard, func(p *plan.Plan) { p.Copies = 7 }), nil)
 	assert.Contains(t, few, "4 covers at once")
 
+	plainIn := func(p *plan.Plan, front, back string) {
+		p.Cloths["B"] = plan.Cloth{Name: "dot"}
+		p.Pieces = map[string]plan.Piece{"front": {Face: &plan.Face{Kind: plan.PlainFace, Cloth: front}},
+			"back": {Face: &plan.Face{Kind: plan.PlainFace, Cloth: back}}}
+	}
+	low := mended(t, cushion(t, 25*in, func(p *plan.Plan) { // 24½ wide: one beside the other; 12¾: three
+		p.Object.Width, p.Object.Height, p.Copies = 24*in, 10*in, 3
+		plainIn(p, "A", "B")
+		c := p.Cloths["A"]
+		c.Upright = true
+		p.Cloths["A"] = c
+	}), nil)
+	assert.Contains(t, low, "The front of two strips side by side")
+	high := mended(t, cushion(t, 25*in, func(p *plan.Plan) { // 42½ high: 21½ twice, side by side
+		p.Object.Width, p.Object.Height = 19*in, 42*in
+		plainIn(p, "A", "B")
+	}), nil)
+	assert.Contains(t, high, "The front of two strips, one above the other")
+	lined := mended(t, cushion(t, 20*in, func(p *plan.Plan) {
+		plainIn(p, "A", "B")
+		p.Object.Width = 30 * in
+		front := p.Pieces["front"]
+		front.Layers = &plan.Layers{Lining: "A"}
+		p.Pieces["front"] = front
+	}), nil)
+	assert.Contains(t, lined, "The lining from dot")
+
 	napped := mended(t, cushion(t, 28*in, func(p *plan.Plan) { // backs 30½ high, or two of 11¼ lying
 		c := p.Cloths["A"]
 		c.Upright = true
