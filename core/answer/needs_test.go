@@ -6,6 +6,7 @@ import (
 	"github.com/stretchr/testify/assert"
 
 	"umschlag/core/answer"
+	"umschlag/core/lay"
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/sum"
@@ -83,4 +84,22 @@ func TestTasksAreWhatIsLeft(t *testing.T) {
 	p.Progress.Cut = map[string]plan.AsCut{"a": {}}
 	ids, _, _ = told()
 	assert.NotContains(t, ids, "wash", "what is cut is washed no more")
+}
+
+// What is over of 20 in of a fabric of 40: a strip of 16 gives a front and a back of 10, 14 is over beside them and 6
+// below the back; 4 of the length. Of each of two offcuts 12 × 10 that give 8 × 10, 4 × 10 is over.
+func TestWhatIsOverOfAFabric(t *testing.T) {
+	l := func(inches int) answer.L { return answer.L{NM: int64(inches) * int64(length.Inch)} }
+	strip := func(high int) answer.Strip { return answer.Strip{Y: l(0), Height: l(high)} }
+	placed := func(x, w, h, column int) answer.Placed {
+		return answer.Placed{X: l(x), Width: l(w), Height: l(h), Strip: 1, Column: column}
+	}
+	n := answer.ClothNeed{Length: l(20), Lay: answer.Lay{Width: l(40), Length: l(16), Strips: []answer.Strip{strip(16)},
+		Placed: []answer.Placed{placed(0, 16, 16, 1), placed(16, 10, 10, 2)}},
+		Odd: []answer.OddLay{{Count: 2, Length: l(10), Lay: answer.Lay{Width: l(12), Length: l(10),
+			Strips: []answer.Strip{strip(10)}, Placed: []answer.Placed{placed(0, 8, 10, 1)}}}}}
+	odd := func(w, h, count int) lay.Odd {
+		return lay.Odd{Width: length.Length(w) * length.Inch, Length: length.Length(h) * length.Inch, Count: count}
+	}
+	assert.Equal(t, []lay.Odd{odd(40, 4, 1), odd(14, 16, 1), odd(10, 6, 1), odd(4, 10, 2)}, n.Left())
 }

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"math"
 	"math/rand/v2"
+	"slices"
 	"strings"
 	"testing"
 
@@ -285,6 +286,40 @@ func TestMovingKeepsTheEdgesItIsCountedFrom(t *testing.T) {
 	assert.Equal(t, plan.At{Bottom: ptr(13 * in), Middle: true}, moved)
 	_, ok = o.Moved(1, 0, 0)
 	assert.False(t, ok)
+}
+
+// A shape that is counted from another, which does not lie in the corner, is brought where it is asked to be.
+func TestMovedFromAnotherShapeItLiesWhereItIsPut(t *testing.T) {
+	roof := square(6*in, plan.At{Left: ptr(3 * in), Top: ptr(2 * in)})
+	roof.Key = "roof"
+	door := square(2*in, plan.At{Left: ptr(in), Bottom: ptr(in)})
+	door.From = "roof"
+	o := face(roof, door)
+	moved, ok := o.Moved(1, 6*in, 9*in/2)
+	require.True(t, ok)
+	o.Shapes[1].At = moved
+	placed, found := applique.Place(o)
+	require.Empty(t, found)
+	assert.Equal(t, [2]length.Length{6 * in, 9 * in / 2}, [2]length.Length{placed[1].X, placed[1].Y})
+}
+
+// Outlines that no machine would end drawing are refused by the points of all of them, not of one.
+func TestOutlinesOfTooManyPoints(t *testing.T) {
+	var comb strings.Builder
+	comb.WriteString("M0 0")
+	for i := range 400 {
+		fmt.Fprintf(&comb, "L%d 90L%d 0", i, i+1)
+	}
+	one := plan.Shape{Shape: comb.String() + "L400 100L0 100Z", Cloth: "B", Width: 4 * in,
+		At: plan.At{Left: ptr(in), Top: ptr(in)}}
+	many := func(n int) finding.List {
+		_, found := applique.Place(face(slices.Repeat([]plan.Shape{one}, n)...))
+		return found
+	}
+	assert.Empty(t, many(100))
+	require.Len(t, many(200), 1)
+	assert.Equal(t, "shape-many", many(200)[0].Code)
+	assert.Regexp(t, `^The outlines have 160\d{3} points in all\.$`, many(200)[0].Text)
 }
 
 // blob is a shape without crossings: points in order round a middle.
