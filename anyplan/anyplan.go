@@ -173,6 +173,11 @@ func (m maker) cloths() map[string]plan.Cloth {
 			wide := 150 * length.Centimetre
 			c.Width = &wide
 		}
+		if m.oneIn(8, "repeats "+letter) {
+			c.Repeat = &plan.Repeat{Along: m.between("along "+letter, 2*length.Inch, 12*length.Inch),
+				Across: m.between("across "+letter, 2*length.Inch, 12*length.Inch)}
+			c.Match = m.oneIn(2, "matched "+letter)
+		}
 		out[letter] = c
 	}
 	out["L"] = plan.Cloth{Name: "lining", Kind: plan.ClothKind("cloth")}
@@ -345,6 +350,7 @@ func (m maker) face(p plan.Plan, name, path string) plan.Face {
 		if m.oneIn(5, "pocket front"+path) {
 			f.Pocket = "folded"
 		}
+		f.Centred = m.oneIn(4, "centred"+path)
 	case plan.GridFace:
 		m.grid(&f, path)
 	case plan.GatheredFace:
@@ -384,6 +390,7 @@ func (m maker) grid(f *plan.Face, path string) {
 	f.Order = plan.Order{Kind: pick(m, "order"+path, []plan.OrderKind{plan.Alternate, plan.Scrap, plan.OnGround})}
 	f.Seed = rapid.IntRange(0, 9).Draw(m.T, "seed"+path)
 	f.Overhang = m.oneIn(6, "overhang"+path)
+	f.Centred = m.oneIn(4, "centred"+path)
 	f.Columns, f.Rows = rapid.IntRange(1, 6).Draw(m.T, "columns"+path), rapid.IntRange(1, 6).Draw(m.T, "rows"+path)
 	f.Patch = plan.Patch{Fit: true}
 	if m.oneIn(4, "on point"+path) {
@@ -395,6 +402,7 @@ func (m maker) grid(f *plan.Face, path string) {
 	}
 	if m.oneIn(3, "block"+path) {
 		f.Block = plan.Block{Name: pick(m, "which block"+path, block.Library()).Name}
+		f.TrianglesCentred = f.Centred && m.oneIn(2, "triangles centred"+path)
 	}
 }
 

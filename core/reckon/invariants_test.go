@@ -229,7 +229,7 @@ func closes(q answer.Piece, r answer.Reckoning) bool {
 // tiled: a face whose cells are its parts, with nothing laid on, folded over them or trimmed off.
 func tiled(f plan.Face) bool {
 	for _, part := range f.Parts {
-		if !tiled(part.Face) {
+		if part.Overhang > 0 || !tiled(part.Face) {
 			return false
 		}
 	}
