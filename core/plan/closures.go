@@ -163,6 +163,15 @@ func (c Closure) On(p Plan) Back {
 	return b
 }
 
+// InSeam is the gap that the closing seam of a settled back leaves, 0 where it is sewn all round: the gap of a zip is
+// its opening, that of a lined envelope lies in its lining, and other closures read none.
+func (b Back) InSeam() length.Length {
+	if b.Kind != SewnShut {
+		return 0
+	}
+	return b.Gap
+}
+
 // Closure is the key of the closure a settled back is made as.
 func (b Back) Closure() string {
 	plain := string(b.Kind)

@@ -6,11 +6,13 @@ import (
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
 	"umschlag/anyplan"
 	"umschlag/core/answer"
 	"umschlag/core/finding"
+	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
 	"umschlag/core/ref"
@@ -75,6 +77,22 @@ func TestATipIsToldOnce(t *testing.T) {
 	}
 	assert.Equal(t, 1, rows)
 }
+
+// The ends of a gap are marked where the closing seam leaves one, whatever length is said of another opening.
+func TestAGapIsMarkedWhereTheSeamLeavesOne(t *testing.T) {
+	for kind, marked := range map[plan.BackKind]bool{plan.SewnShut: true, plan.Zip: false, plan.Envelope: false} {
+		p, ok := plan.Begin("cushion", length.Inches, plan.DefaultHabits(length.Inches), plan.Cloth{Name: "moss"})
+		require.True(t, ok)
+		p.Title, p.Object.Width, p.Object.Height = "t", 16*in, 16*in
+		p.Back = plan.Back{Kind: kind, Gap: 6 * in}
+		told := false
+		for _, s := range reckon.Reckon(p, nil).Steps {
+			told = told || slices.Contains(s.Tips, "Mark both ends of the gap with a removable pen before you sew.")
+		}
+		assert.Equal(t, marked, told, kind)
+	}
+}
+
 
 // A round cover has no corners to clip, to mark, to push out or to look at.
 func TestARoundCoverIsToldOfNoCorners(t *testing.T) {

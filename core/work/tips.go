@@ -293,7 +293,7 @@ func closingTips(b *builder, _ Step) []string {
 		told{hems, "Pin where the pieces of the back overlap before anything else."},
 		told{turns, fmt.Sprintf("Mark the corners on the wrong side, %s from both edges: there you turn.",
 			b.text(b.Plan.Cover.Seam))},
-		told{b.Plan.Back.Gap > 0, "Mark both ends of the gap with a removable pen before you sew."},
+		told{b.Plan.Back.InSeam() > 0, "Mark both ends of the gap with a removable pen before you sew."},
 		told{closing != "", closing},
 		told{belted(b), "Fold straps, belts and loops inwards and pin them away from the seam."},
 		told{isPiped(b), "Many pins: the cord between the layers lets them creep."},
