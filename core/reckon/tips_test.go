@@ -93,7 +93,6 @@ func TestAGapIsMarkedWhereTheSeamLeavesOne(t *testing.T) {
 	}
 }
 
-
 // A round cover has no corners to clip, to mark, to push out or to look at.
 func TestARoundCoverIsToldOfNoCorners(t *testing.T) {
 	closing := []ref.Role{ref.DoClose, ref.DoClip, ref.DoTurn, ref.DoMeasureCover, ref.DoFinish, ref.DoForm}
