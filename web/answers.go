@@ -2,8 +2,10 @@ package web
 
 import (
 	"bytes"
+	"context"
 	"net/http"
 	"sync"
+	"sync/atomic"
 	"time"
 
 	"github.com/labstack/echo/v5"
@@ -36,6 +38,16 @@ type given struct {
 
 func newAnswers(s *store.Store) *answers { return &answers{store: s, given: map[string]given{}} }
 
+// unfinishedKey is where a request is told that its answer was not worked out to its end.
+type unfinishedKey struct{}
+
+// unfinished tells that what is answered was not worked out to its end: it is not given again.
+func unfinished(ctx context.Context) {
+	if short, ok := ctx.Value(unfinishedKey{}).(*atomic.Bool); ok {
+		short.Store(true)
+	}
+}
+
 // again gives an answer again that was given since anything was stored.
 func (a *answers) again(next echo.HandlerFunc) echo.HandlerFunc {
 	return func(c *echo.Context) error {
@@ -50,12 +62,14 @@ func (a *answers) again(next echo.HandlerFunc) echo.HandlerFunc {
 			_, err := c.Response().Write(known.body)
 			return err
 		}
+		short := new(atomic.Bool)
+		c.SetRequest(r.WithContext(context.WithValue(r.Context(), unfinishedKey{}, short)))
 		taken, out := time.Now(), c.Response()
 		record := &recorded{ResponseWriter: out, status: http.StatusOK}
 		c.SetResponse(record)
 		err := next(c)
 		c.SetResponse(out)
-		whole := r.Context().Err() == nil && out.Header().Get("Retry-After") == ""
+		whole := r.Context().Err() == nil && !short.Load() && out.Header().Get("Retry-After") == ""
 		if err == nil && record.status == http.StatusOK && whole && time.Since(taken) < tooLate {
 			a.keep(key, changes, given{header: record.saved, body: record.body.Bytes()})
 		}

@@ -151,7 +151,7 @@ func (l look) seen(p store.Plan) PlanView {
 
 // lookAt is a stored plan with its reckoning, remembered.
 func (s *server) lookAt(ctx context.Context, p store.Plan) (look, error) {
-	ctx, done := context.WithTimeout(ctx, longestLook)
+	ctx, done := context.WithTimeout(ctx, s.longest)
 	defer done()
 	shop, version, err := s.workshopAt(ctx, p.ID)
 	if err != nil {
@@ -166,6 +166,8 @@ func (s *server) lookAt(ctx context.Context, p store.Plan) (look, error) {
 	}
 	l := look{id: p.ID, revision: p.Revision, version: version, heft: plan.Heft(told), view: view,
 		swatches: swatches(told)}
-	s.memory.keep(l, view.Reckoning)
+	if s.memory.keep(l, view.Reckoning); cutShort(view.Reckoning) {
+		unfinished(ctx)
+	}
 	return l, nil
 }

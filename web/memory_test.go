@@ -8,6 +8,7 @@ import (
 	"log/slog"
 	"net/http"
 	"net/http/httptest"
+	"slices"
 	"strings"
 	"testing"
 	"time"
@@ -16,6 +17,8 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"umschlag/core/finding"
+	"umschlag/core/reckon"
 	"umschlag/demo"
 	"umschlag/store"
 	"umschlag/web"
@@ -212,6 +215,39 @@ func TestTheShelfWaitsForNothing(t *testing.T) {
 	}
 	now, _ := shelf(begin(time.Hour))
 	assert.Equal(t, now, was)
+}
+
+// A plan that takes longer than anybody waits can be opened, and says so; it is worked out again the next time, and
+// nothing of it is kept, in mind or on the shelf.
+func TestWhatIsCutShortIsWorkedOutAgain(t *testing.T) {
+	s := workshop(t)
+	begin := func(longest, patience time.Duration) http.Handler {
+		return web.New(web.Config{Store: s, Log: slog.New(slog.DiscardHandler), Longest: longest, Patience: patience})
+	}
+	var shelf []web.ShelfItem
+	busy := begin(time.Nanosecond, time.Nanosecond)
+	require.Equal(t, 200, call(t, busy, "GET", "/api/v1/plans", nil, &shelf).Code)
+	short := func(v web.PlanView) bool {
+		return slices.ContainsFunc(v.Reckoning.Findings,
+			func(f finding.Finding) bool { return f.Code == reckon.TooMuch })
+	}
+	path := "/api/v1/plans/" + shelf[0].ID
+	var seen, then web.PlanView
+	require.Equal(t, 200, call(t, busy, "GET", path, nil, &seen).Code)
+	require.True(t, short(seen), "%v", seen.Reckoning.Findings)
+	assert.NotEmpty(t, seen.Plan)
+	assert.Empty(t, seen.Reckoning.Cuts)
+
+	var items []web.ShelfItem
+	require.Equal(t, 200, call(t, begin(time.Nanosecond, time.Hour), "GET", "/api/v1/plans", nil, &items).Code)
+	calm := begin(time.Minute, time.Nanosecond)
+	call(t, calm, "GET", "/api/v1/plans", nil, &items)
+	assert.True(t, items[0].Coming, "nothing is on the shelf of what was not worked out")
+
+	then = web.PlanView{}
+	require.Equal(t, 200, call(t, calm, "GET", path, nil, &then).Code)
+	assert.False(t, short(then))
+	assert.NotEmpty(t, then.Reckoning.Cuts)
 }
 
 // BenchmarkLooking tells what looking at a plan and at the shelf costs, beside a file of the same size that is only

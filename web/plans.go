@@ -169,7 +169,7 @@ func (s *server) mended(ctx context.Context, p store.Plan, l look) ([]finding.Fi
 	if l.mended != nil {
 		return slices.Clone(l.mended), nil
 	}
-	ctx, done := context.WithTimeout(ctx, longestLook)
+	ctx, done := context.WithTimeout(ctx, s.longest)
 	defer done()
 	shop, err := s.workshop(ctx, p.ID)
 	if err != nil {
@@ -180,6 +180,8 @@ func (s *server) mended(ctx context.Context, p store.Plan, l look) ([]finding.Fi
 	}
 	if l.mended = r.Findings; ctx.Err() == nil {
 		s.memory.keep(l, r)
+	} else {
+		unfinished(ctx)
 	}
 	return r.Findings, nil
 }

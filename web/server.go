@@ -4,6 +4,7 @@
 package web
 
 import (
+	"cmp"
 	"context"
 	"crypto/tls"
 	"fmt"
@@ -43,6 +44,8 @@ type Config struct {
 	Now func() time.Time
 	// Patience is how long the shelf waits for plans to be worked out, a second when 0.
 	Patience time.Duration
+	// Longest is how long somebody waits for one plan to be worked out, eight seconds when 0.
+	Longest time.Duration
 	// Bench holds the devices; the stand-ins when nil.
 	Bench *bench.Bench
 }
@@ -57,14 +60,15 @@ type server struct {
 	// becoming holds a place for each search for what cloth can become.
 	becoming chan struct{}
 	memory   memory
-	// patience is how long the shelf waits, and catching is held by who works out what it did not wait for.
-	patience time.Duration
-	catching sync.Mutex
-	searches searches
-	bench    *bench.Bench
-	store    *store.Store
-	log      *slog.Logger
-	now      func() time.Time
+	// patience is how long the shelf waits, and catching is held by who works out what it did not wait for; longest is
+	// how long somebody waits for one plan.
+	patience, longest time.Duration
+	catching          sync.Mutex
+	searches          searches
+	bench             *bench.Bench
+	store             *store.Store
+	log               *slog.Logger
+	now               func() time.Time
 }
 
 // New returns the handler of the whole app.
@@ -77,9 +81,8 @@ func New(cfg Config) http.Handler {
 	if s.now == nil {
 		s.now = time.Now
 	}
-	if s.patience = cfg.Patience; s.patience == 0 {
-		s.patience = shelfPatience
-	}
+	s.patience = cmp.Or(cfg.Patience, shelfPatience)
+	s.longest = cmp.Or(cfg.Longest, longestLook)
 	e := echo.New()
 	e.Logger = cfg.Log
 	e.HTTPErrorHandler = s.fail
