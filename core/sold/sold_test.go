@@ -1,6 +1,7 @@
 package sold_test
 
 import (
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -67,6 +68,29 @@ func TestWhatComesInPieces(t *testing.T) {
 	metric := sold.How(&plan.Sold{By: plan.ByQuarter}, length.Centimetres)
 	assert.Equal(t, []length.Length{50 * cm, 55 * cm, 25 * cm},
 		[]length.Length{metric.Each, metric.Wide, metric.Billed(1)})
+}
+
+// Bolts of 10 yd: each length comes off one of them, the longest first, and what is longer than a bolt has its own.
+func TestWholeBolts(t *testing.T) {
+	bolt := sold.As{By: plan.ByBolt, Each: 10 * length.Yard}
+	yards := func(lengths ...int) []length.Length {
+		var out []length.Length
+		for _, l := range lengths {
+			out = append(out, length.Length(l)*length.Yard)
+		}
+		return out
+	}
+	for _, c := range []struct {
+		lengths []length.Length
+		bolts   int
+	}{
+		{nil, 0}, {yards(10), 1}, {yards(4, 4, 6, 6), 2}, {yards(3, 3, 3), 1}, {yards(6, 6, 6), 3},
+		{yards(25), 3}, {yards(2, 11, 9), 4}, {yards(5, 5, 10), 2},
+	} {
+		given := slices.Clone(c.lengths)
+		assert.Equal(t, c.bolts, bolt.Bolts(c.lengths), "%v", given)
+		assert.Equal(t, given, c.lengths, "in their order as before")
+	}
 }
 
 // Whatever it is sold by: no less than is needed, and less than one more.

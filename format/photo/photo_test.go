@@ -62,6 +62,14 @@ func TestALargePictureIsMadeSmaller(t *testing.T) {
 	assert.Equal(t, []int{1600, 400}, []int{p.Width, p.Height})
 }
 
+// Of a picture as thin as a thread a thread is kept.
+func TestAThinPictureStaysOneDotThin(t *testing.T) {
+	p, err := photo.Read(encoded(t,
+		func(b *bytes.Buffer) error { return png.Encode(b, image.NewGray(image.Rect(0, 0, 1, 3200))) }))
+	require.NoError(t, err)
+	assert.Equal(t, []int{1, 1600}, []int{p.Width, p.Height})
+}
+
 // held is a JPEG with what a camera writes beside it: how it was held, and a place, in either
 // order of bytes. Exif 2.3: tag 0x0112 is the orientation, 0x8825 points to the place.
 func held(t *testing.T, img image.Image, how uint16, little bool) []byte {
@@ -98,6 +106,26 @@ func TestItIsTurnedAsItWasHeldAndItsPlaceIsNotKept(t *testing.T) {
 	assert.Greater(t, r, b, "its left half is on top now")
 	assert.NotContains(t, string(p.JPEG), "GPS")
 	assert.NotContains(t, string(p.JPEG), "Exif")
+}
+
+// What a camera wrote may be cut off or point anywhere: the picture is read as it lies.
+func TestWhatACameraWroteBadlyIsPassedOver(t *testing.T) {
+	good := held(t, halves(40, 20), 6, false)
+	at := bytes.Index(good, []byte("MM\x00\x2a")) + 4 // where it points to its entries
+	whole := bytes.Index(good, []byte("GPS 52.5 13.4")) + len("GPS 52.5 13.4") - (at - 4)
+	for _, points := range []int{whole - 1, whole, whole + 1, 1 << 30} {
+		bad := bytes.Clone(good)
+		binary.BigEndian.PutUint32(bad[at:], uint32(points))
+		p, err := photo.Read(bad)
+		require.NoError(t, err)
+		assert.Equal(t, []int{40, 20}, []int{p.Width, p.Height}, "%d of %d", points, whole)
+	}
+	most := bytes.Clone(good)
+	binary.BigEndian.PutUint16(most[at+4:], 65535) // entries, of which two are there
+	most[at+6], most[at+7] = 0x01, 0x13            // and none is the one that is looked for
+	p, err := photo.Read(most)
+	require.NoError(t, err)
+	assert.Equal(t, 40, p.Width)
 }
 
 // quarters is a picture of four colours: red and green above blue and black.
