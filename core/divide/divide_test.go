@@ -12,6 +12,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
+	"umschlag/core/ref"
 )
 
 const in = length.Inch
@@ -20,6 +21,7 @@ const in = length.Inch
 func boxed(t *testing.T) plan.Plan {
 	p, ok := plan.Begin("boxed", length.Inches, plan.DefaultHabits(length.Inches), plan.Cloth{Name: "moss"})
 	require.True(t, ok)
+	p.Edges.Inside = "zigzag"
 	p.Title, p.Object.Width, p.Object.Height, p.Object.Thickness = "t", 16*in, 12*in, 3*in
 	p.Cloths["batting"] = plan.Cloth{Name: "batting", Kind: plan.BattingKind}
 	p.Pieces = map[string]plan.Piece{"face": {Face: &plan.Face{Kind: plan.PlainFace, Cloth: "A"},
@@ -28,13 +30,16 @@ func boxed(t *testing.T) plan.Plan {
 	return p
 }
 
-// of are the steps about a piece or about a seam it lies at.
+// of are the steps about a piece or about a seam it lies at, its finishing among them.
 func of(r answer.Reckoning, piece string) []string {
-	var out []string
+	var out, seams []string
 	for _, s := range r.Steps {
 		at := s.About.Piece == piece
-		if s.Join > 0 {
-			at = at || slices.Contains(r.Joins[s.Join-1].Between[:], piece)
+		if s.Join > 0 && slices.Contains(r.Joins[s.Join-1].Between[:], piece) {
+			at, seams = true, append(seams, s.ID)
+		}
+		if s.About.Role == ref.DoFinish {
+			at = at || slices.ContainsFunc(s.Needs, func(id string) bool { return slices.Contains(seams, id) })
 		}
 		if at {
 			out = append(out, s.ID)
