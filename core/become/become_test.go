@@ -8,11 +8,13 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"umschlag/core/answer"
 	"umschlag/core/become"
 	"umschlag/core/finding"
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
+	"umschlag/core/stock"
 	_ "umschlag/seeded"
 )
 
@@ -67,6 +69,44 @@ func checked(t require.TestingT, f become.Front, there []become.Cloth) {
 	}
 	assert.GreaterOrEqual(t, f.Waste, 0.0)
 	assert.Less(t, f.Waste, 1.0)
+	nothingVanishes(t, f, have, r)
+}
+
+// nothingVanishes: what there is of the fabrics of a front is cut, left in pieces to keep, or waste.
+func nothingVanishes(t require.TestingT, f become.Front, have map[string]become.Cloth, r answer.Reckoning) {
+	area := func(w, h length.Length, n int) float64 { return w.Float() * h.Float() * float64(n) }
+	into, cut := 0.0, 0.0
+	ours := map[string]bool{}
+	for _, left := range f.Left {
+		c := have[left.Name]
+		for _, o := range c.Odd {
+			into += area(o.Width, o.Length, o.Count)
+		}
+		for _, o := range left.Pieces {
+			into -= area(o.Width, o.Length, o.Count)
+		}
+		for _, n := range r.Cloths {
+			if n.Name != left.Name {
+				continue
+			}
+			ours[n.Cloth] = true
+			if c.Have == nil {
+				continue
+			}
+			into += area(*c.Settle().Usable, *c.Have, 1)
+			if rest := *c.Have - length.Length(n.Need.NM); rest < stock.Least {
+				into -= area(*c.Settle().Usable, rest, 1) // uncut, and too short to be told of
+			}
+		}
+	}
+	for _, one := range f.Made.List.Cuts {
+		if ours[one.Cloth] && !one.Had {
+			cut += area(one.Size.Width.Total(), one.Size.Height.Total(), one.Total)
+		}
+	}
+	if into > 0 {
+		assert.InDelta(t, max(0, 1-cut/into), f.Waste, 1e-6, f.Title)
+	}
 }
 
 // Eight quarters of 22 × 18 in have 3168 in². A front of 28 in of 4 × 4 patches finishes 7 and is cut 7½: of each

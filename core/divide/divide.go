@@ -16,9 +16,7 @@ import (
 // left out of both is so of each; what is fitted to one of them, and which is not known, is on the first.
 func Apart(p plan.Plan, piece string, w *reckon.Workshop) plan.Plan {
 	q := plan.TellApart(p, piece)
-	bare := q
-	bare.Measured, bare.Progress = nil, plan.Progress{Parts: p.Progress.Parts}
-	d := division{was: reckon.Reckon(p, w), now: reckon.Reckon(bare, w), of: map[string]string{}}
+	d := division{of: map[string]string{}}
 	for i, name := range plan.TwinNames(piece) {
 		d.of[name] = piece
 		if slots := decidedAs(w.Settle(p), piece); len(slots) > 1 && slots[0].Count == 1 { // they differ in size
@@ -32,6 +30,9 @@ func Apart(p plan.Plan, piece string, w *reckon.Workshop) plan.Plan {
 			}
 		}
 	}
+	bare := q
+	bare.Measured, bare.Progress = nil, plan.Progress{Parts: p.Progress.Parts}
+	d.was, d.now = reckon.Reckon(p, w), reckon.Reckon(bare, w)
 	q.Progress = d.progress(q.Progress)
 	return q
 }
