@@ -2,6 +2,7 @@ package become_test
 
 import (
 	"fmt"
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -11,6 +12,7 @@ import (
 	"umschlag/core/answer"
 	"umschlag/core/become"
 	"umschlag/core/finding"
+	"umschlag/core/lay"
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
@@ -151,6 +153,45 @@ func TestWasteIsWhatIsTooSmallToKeep(t *testing.T) {
 	assert.Empty(t, one(18 * in).Left[0].Pieces)
 	assert.InDelta(t, 0, one(20*in).Waste, 1e-9)
 	assert.Len(t, one(20 * in).Left[0].Pieces, 2)
+}
+
+// Four pieces of 12 × 12 in give a patch of 8½ each: the end is squared, a strip is cut and the patch off it, which are
+// three times that the ruler is laid on each. A strip of 3½ over the whole width is
+// left of each, and one beside the patch.
+func TestOfPiecesAlikeEachLeavesWhatItLeaves(t *testing.T) {
+	there := bundle(1, 12*in, 12*in)
+	there[0].Odd[0].Count = 4
+	fronts := become.Find(become.Order{Plan: cushion(t, 16*in), Cloths: there}, all)
+	i := slices.IndexFunc(fronts, func(f become.Front) bool {
+		face := f.Plan.Pieces["front"].Face
+		return face.Kind == plan.GridFace && face.Columns == 2 && face.Rows == 2
+	})
+	require.GreaterOrEqual(t, i, 0, "%v", fronts)
+	checked(t, fronts[i], there)
+	assert.Equal(t, 12, fronts[i].Cuts)
+	assert.ElementsMatch(t, []lay.Odd{{Width: 12 * in, Length: 7 * in / 2, Count: 4},
+		{Width: 7 * in / 2, Length: 17 * in / 2, Count: 4}}, fronts[i].Left[0].Pieces)
+}
+
+// Strips of two fabrics are one of each, or two; the last takes what the ruler leaves over.
+func TestStripsOfWhatThereIs(t *testing.T) {
+	there := bundle(2, 12*in, 40*in)
+	fronts := become.Find(become.Order{Plan: cushion(t, 16*in), Cloths: there}, all)
+	strips := 0
+	for _, f := range fronts {
+		face := f.Plan.Pieces["front"].Face
+		if face.Kind != plan.StripsFace {
+			continue
+		}
+		strips++
+		n := len(face.Strips)
+		assert.Contains(t, []int{2, 4}, n, f.Title)
+		for i, strip := range face.Strips {
+			assert.Equal(t, i == n-1, strip.Width.Rest, f.Title)
+			assert.Equal(t, face.Strips[i%2].Cloth, strip.Cloth, f.Title)
+		}
+	}
+	assert.Positive(t, strips)
 }
 
 // Squares of 5 in finish 4½: sixteen make 18 in without a cut.

@@ -100,13 +100,6 @@ func (d division) refs() (cuts, steps map[string][]string) {
 
 // joined are the pieces of the seam that a step sews or finishes.
 func joined(r answer.Reckoning, s answer.Step) [2]string {
-	if s.About.Role == ref.DoFinish { // it needs the step that sewed the seam
-		if i := slices.IndexFunc(r.Steps, func(o answer.Step) bool {
-			return o.Join > 0 && slices.Contains(s.Needs, o.ID)
-		}); i >= 0 {
-			s = r.Steps[i]
-		}
-	}
 	if s.Join == 0 {
 		return [2]string{}
 	}
