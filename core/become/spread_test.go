@@ -60,3 +60,20 @@ func TestSharesAreInProportionAndNoMoreThanThereIs(t *testing.T) {
 		assert.Equal(t, all, given)
 	})
 }
+
+// The next patch is of what half of all to come would be, where it does not lie beside its like; else, of what touches
+// no fewer alike, the first of which no larger share is left.
+func TestWhichPatchComesNext(t *testing.T) {
+	letters := []string{"A", "B", "C"}
+	next := func(rows [][]string, r, c int, left, of []int) string {
+		return letters[pick(rows, r, c, letters, left, of)]
+	}
+	none := [][]string{{}}
+	assert.Equal(t, "C", next(none, 0, 0, []int{2, 1, 3}, []int{2, 1, 3}), "half of six")
+	assert.Equal(t, "A", next([][]string{{"C"}}, 0, 1, []int{2, 1, 3}, []int{2, 1, 4}), "C lies there already")
+	assert.Equal(t, "A", next(none, 0, 0, []int{2, 2, 2}, []int{2, 2, 3}), "as much of A as of B is left, and less of C")
+	assert.Equal(t, "B", next(none, 0, 0, []int{1, 2, 2}, []int{2, 2, 3}))
+	assert.True(t, beside([][]string{{"A"}}, 0, 1, "A"))
+	assert.True(t, beside([][]string{{"A", "B"}, {}}, 1, 0, "A"))
+	assert.False(t, beside([][]string{{"A", "B"}, {"B"}}, 1, 1, "A"), "across a corner")
+}
