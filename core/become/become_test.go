@@ -155,9 +155,8 @@ func TestWasteIsWhatIsTooSmallToKeep(t *testing.T) {
 	assert.Len(t, one(20 * in).Left[0].Pieces, 2)
 }
 
-// Four pieces of 12 × 12 in give a patch of 8½ each: the end is squared, a strip is cut and the patch off it, which are
-// three times that the ruler is laid on each. A strip of 3½ over the whole width is
-// left of each, and one beside the patch.
+// Four pieces of 12 × 12 in give a patch of 8½ each: the end is squared, a strip is cut and the patch off it, so that
+// the ruler is laid on each three times. A strip of 3½ over the whole width is left of each, and one beside the patch.
 func TestOfPiecesAlikeEachLeavesWhatItLeaves(t *testing.T) {
 	there := bundle(1, 12*in, 12*in)
 	there[0].Odd[0].Count = 4

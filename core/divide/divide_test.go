@@ -97,14 +97,15 @@ func TestWhatIsFittedToOneOfTwoIsOnTheFirst(t *testing.T) {
 	assert.Equal(t, []string{"face.1", "band"}, []string{apart.Fittings[0].On, apart.Fittings[1].On})
 }
 
-// The flaps of a jacket for a book whose boards differ are decided together and cut apart already: what is done of one
+// Two flaps of a jacket, one deeper, are decided together and cut apart already: what is done of one
 // of them stays done of that one alone, and what is fitted to it stays on it.
 func TestTwoThatDifferInSizeAreToldApartAsTheyAre(t *testing.T) {
 	p, ok := plan.Begin("binder", length.Inches, plan.DefaultHabits(length.Inches), plan.Cloth{Name: "moss"})
 	require.True(t, ok)
 	p.Title, p.Object.Height, p.Object.Board, p.Object.Spine = "t", 11*in, 9*in, 2*in
 	p.Cover.Flaps.Depth = plan.Pair{Front: 3 * in, Back: 4 * in}
-	p.Fittings = []plan.Fitting{{Kind: "label", On: "flap.back", Width: 2 * in, Height: in, At: plan.At{Middle: true}}}
+	p.Fittings = []plan.Fitting{{Kind: "label", On: "flap.back", Width: 2 * in, Height: in,
+		At: plan.At{Middle: true}}}
 	was := reckon.Reckon(p, nil)
 	back := slices.IndexFunc(was.Cuts, func(c answer.Cut) bool { return c.About.Piece == "flap.back" })
 	require.GreaterOrEqual(t, back, 0, "%v", was.Findings)

@@ -359,8 +359,11 @@ func (o Order) apart(all []Fitted) finding.List {
 				if a.Through || b.Through {
 					level = finding.Stop // it would be cut through
 				}
-				found.Add(level, "fitting-overlap", finding.Path("fittings", a.Index, "at"),
-					fmt.Sprintf("The %s lies on the %s.", lower(a.Title), lower(b.Title)), "Move one of them.")
+				text := fmt.Sprintf("The %s lies on the %s.", lower(a.Title), lower(b.Title))
+				if a.Title == b.Title {
+					text = fmt.Sprintf("One %s lies on another.", lower(a.Title))
+				}
+				found.Add(level, "fitting-overlap", finding.Path("fittings", a.Index, "at"), text, "Move one of them.")
 			}
 		}
 	}

@@ -186,27 +186,43 @@ func flaps(s *sifter) {
 		})
 }
 
-// fitted offers another place or size for a fitting.
-func fitted(s *sifter) {
-	i := -1
-	for k := range s.plan.Fittings {
-		if finding.Within(s.about.About, finding.Path("fittings", k)) {
-			i = k
+// whichFitting is the number of the fitting that the finding is about; −1 for none.
+func whichFitting(s *sifter) int {
+	for i := range s.plan.Fittings {
+		if finding.Within(s.about.About, finding.Path("fittings", i)) {
+			return i
 		}
 	}
+	return -1
+}
+
+// changeFitting changes the fitting that the finding is about.
+func changeFitting(s *sifter, text string, do func(*plan.Fitting)) {
+	if i := whichFitting(s); i >= 0 {
+		s.change(text, func(p *plan.Plan) { do(&p.Fittings[i]) })
+	}
+}
+
+// withoutFitting leaves it out.
+func withoutFitting(s *sifter) {
+	if i := whichFitting(s); i >= 0 {
+		s.change("Without it", func(p *plan.Plan) { p.Fittings = slices.Delete(p.Fittings, i, i+1) })
+	}
+}
+
+// fitted offers another place or size for a fitting.
+func fitted(s *sifter) {
+	i := whichFitting(s)
 	if i < 0 {
 		return
 	}
 	f := s.plan.Fittings[i]
-	one := func(text string, do func(*plan.Fitting)) bool {
-		return s.change(text, func(p *plan.Plan) { do(&p.Fittings[i]) })
-	}
-	one("In the middle", func(f *plan.Fitting) { f.At = plan.At{Middle: true} })
-	one("One of it", func(f *plan.Fitting) { f.Count = 1 })
-	one("Without pen slots", func(f *plan.Fitting) { f.Slots = 0 })
+	changeFitting(s, "In the middle", func(f *plan.Fitting) { f.At = plan.At{Middle: true} })
+	changeFitting(s, "One of it", func(f *plan.Fitting) { f.Count = 1 })
+	changeFitting(s, "Without pen slots", func(f *plan.Fitting) { f.Slots = 0 })
 	for _, name := range plan.PieceNames(s.plan.Cover.Kind) {
 		if name != f.On {
-			one("On the "+name, func(f *plan.Fitting) { f.On, f.At = name, plan.At{Middle: true} })
+			changeFitting(s, "On the "+name, func(f *plan.Fitting) { f.On, f.At = name, plan.At{Middle: true} })
 		}
 	}
 	for _, size := range []struct {
@@ -225,7 +241,7 @@ func fitted(s *sifter) {
 			s.largest(size.say, size.now, func(p *plan.Plan, l length.Length) { size.set(&p.Fittings[i], l) })
 		}
 	}
-	s.change("Without it", func(p *plan.Plan) { p.Fittings = append(p.Fittings[:i:i], p.Fittings[i+1:]...) })
+	withoutFitting(s)
 }
 
 // edges offers edges that go with what the piece is made of.

@@ -22,7 +22,7 @@ func Hints(p plan.Plan, found []finding.Finding, w *reckon.Purse, more func(find
 	out := map[int][]Offer{}
 	s := &sifter{found: found, purse: w, hinting: true, tries: mostHints}
 	for i, f := range found {
-		s.plan = spelled(p, f.About)
+		s.plan, s.spelled = spelled(p, f.About)
 		s.about, s.offers = f, nil
 		for _, t := range more(f) {
 			s.offer(t.Text, t.Plan)
@@ -101,7 +101,15 @@ var hints = map[string]func(*sifter){
 	},
 	"borders-after": bordersFirst,
 	"bulk":          bulk, "quilting-beside": shifted, "other-side": otherSide,
-	"fitting-overlap": fitted, "overlap-thin": usualOverlap, "overlap-deep": usualOverlap,
+	"fitting-overlap": apart, "overlap-thin": usualOverlap, "overlap-deep": usualOverlap,
+}
+
+// apart takes fittings off each other, with few tries: where one lies on others of its own there is one of it, and any
+// may lie in the middle or be left out.
+func apart(s *sifter) {
+	changeFitting(s, "One of it", func(f *plan.Fitting) { f.Count = 1 })
+	changeFitting(s, "In the middle", func(f *plan.Fitting) { f.At = plan.At{Middle: true} })
+	withoutFitting(s)
 }
 
 func usualOverlap(s *sifter) {

@@ -44,7 +44,7 @@ func For(p plan.Plan, found []finding.Finding, w *reckon.Purse, more func(findin
 	out := map[int][]Offer{}
 	s := &sifter{found: found, purse: w, left: mostInAll}
 	for i, f := range found {
-		s.plan = spelled(p, f.About)
+		s.plan, s.spelled = spelled(p, f.About)
 		if f.Level != finding.Stop {
 			continue
 		}
@@ -74,37 +74,54 @@ func For(p plan.Plan, found []finding.Finding, w *reckon.Purse, more func(findin
 	return out
 }
 
-// spelled is the plan with the design that a finding is about spelled out, where it is as usual because nobody chose
-// one: what is changed has to stand somewhere.
-func spelled(p plan.Plan, about string) plan.Plan {
-	for _, name := range plan.PieceNames(p.Cover.Kind) {
-		if !finding.Within(about, finding.Path("pieces", name, "face")) || p.Pieces[name].Face != nil {
-			continue
-		}
-		p.Pieces = maps.Clone(p.Pieces)
-		if p.Pieces == nil {
-			p.Pieces = map[string]plan.Piece{}
-		}
-		q, settled := p.Pieces[name], p.Settle()
-		face := panel.Order{Plan: settled}.Face(settled.Piece(name))
-		q.Face = &face
-		p.Pieces[name] = q
-	}
-	return p
-}
-
 // sifter tries changes for one finding.
 type sifter struct {
-	plan   plan.Plan
-	found  []finding.Finding
-	purse  *reckon.Purse
-	about  finding.Finding
-	offers []Offer
+	plan plan.Plan
+	// spelled is the piece whose design stands in the plan although nobody chose one; empty for none.
+	spelled string
+	found   []finding.Finding
+	purse   *reckon.Purse
+	about   finding.Finding
+	offers  []Offer
 	// tries and left are how many are still tried for the finding, and for the plan.
 	tries, left int
 	// further tells that what a change brings to light is changed with it, hinting that nothing stops and what is
 	// said is to be settled.
 	further, hinting bool
+}
+
+// spelled is a plan with the design that a finding is about spelled out, where it is as usual because nobody chose one:
+// what is changed has to stand somewhere. piece is the one it is spelled out of; empty for none.
+func spelled(p plan.Plan, about string) (out plan.Plan, piece string) {
+	for _, name := range plan.PieceNames(p.Cover.Kind) {
+		if !finding.Within(about, finding.Path("pieces", name, "face")) || p.Pieces[name].Face != nil {
+			continue
+		}
+		q, settled := p.Pieces[name], p.Settle()
+		face := panel.Order{Plan: settled}.Face(settled.Piece(name))
+		q.Face = &face
+		if p.Pieces = maps.Clone(p.Pieces); p.Pieces == nil {
+			p.Pieces = map[string]plan.Piece{}
+		}
+		p.Pieces[name] = q
+		return p, name
+	}
+	return p, ""
+}
+
+// chosen is a changed plan without the design that was only spelled out, where that is not what was changed.
+func chosen(s *sifter, q plan.Plan) plan.Plan {
+	one, there := q.Pieces[s.spelled]
+	if !there || !reflect.DeepEqual(one.Face, s.plan.Pieces[s.spelled].Face) {
+		return q
+	}
+	one.Face = nil
+	if q.Pieces = maps.Clone(q.Pieces); reflect.DeepEqual(one, plan.Piece{}) {
+		delete(q.Pieces, s.spelled)
+	} else {
+		q.Pieces[s.spelled] = one
+	}
+	return q
 }
 
 // samples are those of the workshop.
@@ -129,6 +146,7 @@ func (s *sifter) with(do func(*plan.Plan)) plan.Plan {
 }
 
 func (s *sifter) offer(text string, q plan.Plan) bool {
+	q = chosen(s, q)
 	if len(s.offers) >= mostOffers || slices.ContainsFunc(s.offers,
 		func(o Offer) bool { return o.Text == text || reflect.DeepEqual(o.Plan, q) }) {
 		return false
@@ -163,8 +181,8 @@ func (s *sifter) andWhatItTakes(q plan.Plan) (Offer, bool) {
 		if s.same(r.Findings[i], s.about) || s.tries <= 0 {
 			return out, false
 		}
-		next := &sifter{plan: out.Plan, found: r.Findings, purse: s.purse, about: r.Findings[i],
-			tries: min(8, s.tries)}
+		next := &sifter{found: r.Findings, purse: s.purse, about: r.Findings[i], tries: min(8, s.tries)}
+		next.plan, next.spelled = spelled(out.Plan, next.about.About)
 		if known := known[next.about.Code]; known != nil {
 			known(next)
 		}

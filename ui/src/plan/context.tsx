@@ -35,7 +35,7 @@ export function PlanProvider({
         if (left) return;
         session = new Session(view);
         session.resume(unsavedOf(id));
-        setOpened(session); // in slices: it is much that comes at once
+        setOpened(session);
         deaf = hearOf(id, (revision) => void session?.hear(revision));
       },
       (error) => !left && setOpened(sentence(error)),
