@@ -11,6 +11,9 @@ import (
 	"path"
 	"strings"
 
+	"umschlag/core/length"
+	"umschlag/core/plan"
+	"umschlag/core/stock"
 	"umschlag/format/planfile"
 	"umschlag/store"
 )
@@ -23,6 +26,7 @@ type workshop struct {
 	Habits   json.RawMessage   `json:"habits"`
 	Cupboard []json.RawMessage `json:"cupboard"`
 	Notions  []json.RawMessage `json:"notions"`
+	Units    []json.RawMessage `json:"units"`
 	Samples  []json.RawMessage `json:"samples"`
 	Finished map[string]struct {
 		Minutes int    `json:"minutes"`
@@ -80,6 +84,11 @@ func Fill(ctx context.Context, s *store.Store) error {
 	}); err != nil {
 		return err
 	}
+	for _, doc := range w.Units {
+		if err := putUnits(ctx, s, doc); err != nil {
+			return err
+		}
+	}
 	for _, doc := range w.Samples {
 		var one struct {
 			Title string `json:"title"`
@@ -112,6 +121,19 @@ func Fill(ctx context.Context, s *store.Store) error {
 		}
 	}
 	return nil
+}
+
+// putUnits puts units that are sewn already into the cupboard.
+func putUnits(ctx context.Context, s *store.Store, doc []byte) error {
+	var u plan.MadeUnits
+	if err := planfile.ReadPart(doc, length.Inches, &u); err != nil {
+		return fmt.Errorf("read the demo units: %w", err)
+	}
+	of, err := stock.ReadUnits(u)
+	if err != nil {
+		return fmt.Errorf("read the demo units: %w", err)
+	}
+	return s.MoveUnits(ctx, of.Key(), func(string) (string, error) { return string(doc), nil })
 }
 
 // put puts things into the cupboard by their names.

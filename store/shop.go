@@ -97,6 +97,43 @@ func (s *Store) SaveNotion(ctx context.Context, id, base int, name, doc string) 
 	return s.notionShelf().save(ctx, id, base, name, doc)
 }
 
+func (s *Store) unitShelf() shelf { return shelf{s, "units", "units"} }
+
+// Units lists the units that are sewn already; the name of each tells it from all others.
+func (s *Store) Units(ctx context.Context) ([]Held, error) { return s.unitShelf().list(ctx) }
+
+// SaveUnits changes units that were read at revision base.
+func (s *Store) SaveUnits(ctx context.Context, id, base int, name, doc string) (Held, error) {
+	return s.unitShelf().save(ctx, id, base, name, doc)
+}
+
+// RemoveUnits takes units out of the cupboard and returns what they were.
+func (s *Store) RemoveUnits(ctx context.Context, id int) (Held, error) {
+	return s.unitShelf().remove(ctx, id)
+}
+
+// MoveUnits puts units of a name into the cupboard or takes some out: change gets what is there, empty where nothing
+// is, and returns what is to be there, empty for nothing. Its error leaves all as it was.
+func (s *Store) MoveUnits(ctx context.Context, name string, change func(doc string) (string, error)) error {
+	return s.change(ctx, "move units", func(tx *sql.Tx) error {
+		var doc string
+		err := tx.QueryRowContext(ctx, `SELECT doc FROM units WHERE name = ?`, name).Scan(&doc)
+		if err != nil && !errors.Is(err, sql.ErrNoRows) {
+			return err
+		}
+		after, err := change(doc)
+		if err != nil {
+			return err
+		}
+		if after == "" {
+			_, err = tx.ExecContext(ctx, `DELETE FROM units WHERE name = ?`, name)
+			return err
+		}
+		_, err = tx.ExecContext(ctx, `INSERT INTO units (name, doc) VALUES (?, ?) ON CONFLICT (name) DO UPDATE SET doc = excluded.doc, revision = revision + 1`, name, after)
+		return err
+	})
+}
+
 // RemoveNotion takes a notion out of the cupboard and returns what it was.
 func (s *Store) RemoveNotion(ctx context.Context, id int) (Held, error) {
 	return s.notionShelf().remove(ctx, id)
@@ -172,7 +209,7 @@ func (s *Store) Habits(ctx context.Context) (doc string, revision int, err error
 	return doc, revision, err
 }
 
-// Reword rewrites a document of the shop: of a cloth, a notion or a sample, by the table it stands in.
+// Reword rewrites a document of the shop: of a cloth, a notion, units or a sample, by the table it stands in.
 type Reword func(table, doc string) (string, error)
 
 // SwitchUnits keeps habits in another unit, and rewrites all that the shop holds, put away or not, so that it stays
@@ -182,7 +219,7 @@ func (s *Store) SwitchUnits(ctx context.Context, base int, doc string, reword Re
 		if revision, err = saveHabits(ctx, tx, base, doc); err != nil {
 			return err
 		}
-		for _, table := range []string{"cloths", "notions", "samples"} {
+		for _, table := range []string{"cloths", "notions", "units", "samples"} {
 			if err := rewordAll(ctx, tx, table, reword); err != nil {
 				return err
 			}

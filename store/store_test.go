@@ -2,6 +2,7 @@ package store_test
 
 import (
 	"context"
+	"errors"
 	"fmt"
 	"os"
 	"path/filepath"
@@ -336,4 +337,28 @@ func TestAClockThatIsSetBackChangesNoOrder(t *testing.T) {
 		p = step(t, s, p, store.Undo)
 		assert.Equal(t, fmt.Sprintf("Title %d", n), p.Title)
 	}
+}
+
+func TestUnitsAreMovedAsOne(t *testing.T) {
+	s := open(t, t.TempDir())
+	ctx := t.Context()
+	put := func(doc string) func(string) (string, error) { return func(string) (string, error) { return doc, nil } }
+	require.NoError(t, s.MoveUnits(ctx, "halves", put("two")))
+	failed := errors.New("not now")
+	require.ErrorIs(t, s.MoveUnits(ctx, "halves", func(doc string) (string, error) {
+		assert.Equal(t, "two", doc)
+		return "five", failed
+	}), failed)
+	list, err := s.Units(ctx)
+	require.NoError(t, err)
+	require.Len(t, list, 1)
+	assert.Equal(t, "two", list[0].Doc, "as it was")
+	require.NoError(t, s.MoveUnits(ctx, "halves", put("three")))
+	list, err = s.Units(ctx)
+	require.NoError(t, err)
+	assert.Equal(t, 2, list[0].Revision, "whoever read it before saves over another revision")
+	require.NoError(t, s.MoveUnits(ctx, "halves", put("")))
+	list, err = s.Units(ctx)
+	require.NoError(t, err)
+	assert.Empty(t, list)
 }

@@ -69,7 +69,7 @@ func readCupboard(ctx context.Context, tx *sql.Tx, w *workshopfile.Workshop) err
 	for _, table := range []struct {
 		name string
 		to   *[]workshopfile.Named
-	}{{"cloths", &w.Cloths}, {"notions", &w.Notions}} {
+	}{{"cloths", &w.Cloths}, {"notions", &w.Notions}, {"units", &w.Units}} {
 		err := each(ctx, tx, `SELECT id, name, doc FROM `+table.name+` ORDER BY id`, func(r *sql.Rows) error {
 			var n workshopfile.Named
 			var doc string
@@ -139,7 +139,7 @@ func (s *Store) Fill(ctx context.Context, w workshopfile.Workshop, titles []Titl
 	return s.change(ctx, "bring the workshop in", func(tx *sql.Tx) error {
 		var held bool
 		if err := tx.QueryRowContext(ctx,
-			`SELECT EXISTS (SELECT 1 FROM plans) OR EXISTS (SELECT 1 FROM cloths) OR EXISTS (SELECT 1 FROM notions) OR EXISTS (SELECT 1 FROM samples) OR EXISTS (SELECT 1 FROM photos)`).Scan(&held); err != nil {
+			`SELECT EXISTS (SELECT 1 FROM plans) OR EXISTS (SELECT 1 FROM cloths) OR EXISTS (SELECT 1 FROM notions) OR EXISTS (SELECT 1 FROM units) OR EXISTS (SELECT 1 FROM samples) OR EXISTS (SELECT 1 FROM photos)`).Scan(&held); err != nil {
 			return err
 		}
 		if held {
@@ -179,6 +179,9 @@ func fill(w workshopfile.Workshop, titles []Title, do func(string, ...any) error
 	}
 	for _, n := range w.Notions {
 		step(`INSERT INTO notions (id, name, doc) VALUES (?, ?, ?)`, n.ID, n.Name, string(n.Doc))
+	}
+	for _, u := range w.Units {
+		step(`INSERT INTO units (id, name, doc) VALUES (?, ?, ?)`, u.ID, u.Name, string(u.Doc))
 	}
 	for _, one := range w.Samples {
 		step(`INSERT INTO samples (id, doc, away) VALUES (?, ?, ?)`, one.ID, string(one.Doc), one.Away)

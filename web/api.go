@@ -201,6 +201,45 @@ type SaveNotion struct {
 	Notion json.RawMessage `json:"notion"`
 }
 
+// UnitsView is units in the cupboard that are sewn already.
+type UnitsView struct {
+	ID       int `json:"id"`
+	Revision int `json:"revision"`
+	// Name is what they are called, and Says how large they are and what they are of.
+	Name  string `json:"name"`
+	Says  string `json:"says"`
+	Count int    `json:"count"`
+	// Units is their description as saved.
+	Units json.RawMessage `json:"units"`
+	// Swatches are what their fabrics look like, of those the cupboard has.
+	Swatches []plan.Swatch `json:"swatches"`
+}
+
+// AddUnits puts units into the cupboard.
+type AddUnits struct {
+	Units json.RawMessage `json:"units"`
+}
+
+// SaveUnits says how many there are of units in the cupboard.
+type SaveUnits struct {
+	Base  int `json:"base"`
+	Count int `json:"count"`
+}
+
+// MoveUnits puts units of a plan into the cupboard, or takes some out for it: Made is one of them as the plan has it,
+// Held how many there are as far as the asker knows, and Put how many go in, below 0 how many come out. Asked twice it
+// is done once.
+type MoveUnits struct {
+	Made json.RawMessage `json:"made"`
+	Held int             `json:"held"`
+	Put  int             `json:"put"`
+}
+
+// MovedUnits says what was moved.
+type MovedUnits struct {
+	Text string `json:"text"`
+}
+
 // SaveCloth asks for a cloth to be added or changed.
 type SaveCloth struct {
 	Base  int             `json:"base,omitempty"`
@@ -351,6 +390,11 @@ type Types struct {
 	Shopping       ShoppingView      `json:"shopping"`
 	Notions        []NotionView      `json:"notions"`
 	SaveNotion     SaveNotion        `json:"save_notion"`
+	Units          []UnitsView       `json:"units"`
+	AddUnits       AddUnits          `json:"add_units"`
+	SaveUnits      SaveUnits         `json:"save_units"`
+	MoveUnits      MoveUnits         `json:"move_units"`
+	MovedUnits     MovedUnits        `json:"moved_units"`
 	AskSearch      AskSearch         `json:"ask_search"`
 	Search         SearchView        `json:"search"`
 	AskBecome      AskBecome         `json:"ask_become"`

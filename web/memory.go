@@ -76,7 +76,7 @@ func (s *server) shopNow(ctx context.Context) (*reckon.Workshop, int, error) {
 
 // printOf tells one workshop from another.
 func printOf(w *reckon.Workshop) ([sha256.Size]byte, error) {
-	data, err := json.Marshal([]any{w.Habits, w.Notions, w.Cloths, w.Samples, w.Past})
+	data, err := json.Marshal([]any{w.Habits, w.Notions, w.Units, w.Cloths, w.Samples, w.Past})
 	return sha256.Sum256(data), err
 }
 

@@ -90,8 +90,13 @@ func (s *server) readWorkshop(ctx context.Context) (*reckon.Workshop, error) {
 	if err != nil {
 		return nil, err
 	}
+	units, err := s.unitsHeld(ctx, sh)
+	if err != nil {
+		return nil, err
+	}
 	past, err := s.past(ctx)
-	return &reckon.Workshop{Habits: sh.habits, Notions: notions, Cloths: cloths, Samples: samples, Past: past}, err
+	return &reckon.Workshop{Habits: sh.habits, Notions: notions, Units: units, Cloths: cloths, Samples: samples,
+		Past: past}, err
 }
 
 func (s *server) shelfOfSamples(ctx context.Context) (sample.Shelf, error) {

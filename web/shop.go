@@ -145,6 +145,8 @@ func exactly(table string, doc []byte, was length.Unit) ([]byte, error) {
 	switch table {
 	case "samples":
 		return planfile.Exactly(doc, was, &plan.Sample{})
+	case "units":
+		return planfile.Exactly(doc, was, &plan.MadeUnits{})
 	case "notions":
 		var n plan.Notion
 		exact, err := planfile.Exactly(doc, was, &n)

@@ -122,6 +122,11 @@ func judged(w workshopfile.Workshop) ([]store.Title, error) {
 			return nil, about(fmt.Sprintf("notions/%d, %s", i, one.Name), err)
 		}
 	}
+	for i, one := range w.Units {
+		if _, _, err := readUnits(one.Doc, sh); err != nil {
+			return nil, about(fmt.Sprintf("units/%d, %s", i, one.Name), err)
+		}
+	}
 	for i, one := range w.Samples {
 		if _, err := readSample(one.Doc, sh); err != nil {
 			return nil, about(fmt.Sprintf("samples/%d, %s", i, one.ID), err)

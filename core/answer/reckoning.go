@@ -34,9 +34,11 @@ type Reckoning struct {
 	Format string `json:"format"`
 	Title  string `json:"title"`
 	// Settled is the plan with every default written out.
-	Settled any        `json:"settled,omitempty"`
-	Pieces  []Piece    `json:"pieces"`
-	Cuts    []Cut      `json:"cuts"`
+	Settled any     `json:"settled,omitempty"`
+	Pieces  []Piece `json:"pieces"`
+	Cuts    []Cut   `json:"cuts"`
+	// Units that blocks are sewn from, alike ones together whichever way they are turned.
+	Units   []Units    `json:"units"`
 	Lengths []Notion   `json:"lengths"`
 	Back    *BackShown `json:"back,omitempty"`
 	Joins   []Join     `json:"joins"`
@@ -398,6 +400,30 @@ type QuiltLine struct {
 	Length L      `json:"length"`
 }
 
+// Units are units of a block that are alike.
+type Units struct {
+	// Step they are sewn in, by its id.
+	Step string `json:"step"`
+	// Name is what several of them are called, and Says all that tells them: how large, of which fabrics.
+	Name string `json:"name"`
+	Says string `json:"says"`
+	// Cells is one of them as a block is written by letters of its own, Cloths the letters of the fabrics of the plan
+	// these stand for, Width and Height as sewn.
+	Cells  string   `json:"cells"`
+	Cloths []string `json:"cloths"`
+	Width  L        `json:"width"`
+	Height L        `json:"height"`
+	// Need is how many all covers need, Have how many of them are sewn already, Over how many more come of what is cut
+	// for the rest, Kept how many of those are in the cupboard, and Held how many like them are in the cupboard now.
+	Need int `json:"need"`
+	Have int `json:"have,omitempty"`
+	Over int `json:"over,omitempty"`
+	Kept int `json:"kept,omitempty"`
+	Held int `json:"held,omitempty"`
+	// Made are the places in the plan's list of units sewn already that tell of them.
+	Made []int `json:"made"`
+}
+
 // Cut is one shape to be cut, with how many alike in one cover.
 type Cut struct {
 	ID string `json:"id"`
@@ -414,11 +440,12 @@ type Cut struct {
 	Count  int       `json:"count"`
 	// Total is how many are cut for all copies, those that were spoiled once more.
 	Total int `json:"total"`
-	// Gives is how many patches one piece gives, Patches how many are needed for all copies, Over how
-	// many more they give, and As what
-	// one finishes as; absent where a piece is a patch.
+	// Gives is how many patches one piece gives, Patches how many are needed for all copies, Sewn how many of those are
+	// in units that are sewn already, Over how many more they give, and As what one finishes as; absent where a piece
+	// is a patch.
 	Gives   int    `json:"gives,omitempty"`
 	Patches int    `json:"patches,omitempty"`
+	Sewn    int    `json:"sewn,omitempty"`
 	Over    int    `json:"over,omitempty"`
 	As      string `json:"as,omitempty"`
 	// Line is the outline of a patch's template within the piece.

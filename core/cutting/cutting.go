@@ -58,9 +58,10 @@ type Cut struct {
 	// Gives is how many patches one piece gives, Patches how many of them are needed, and Finished what
 	// one finishes as.
 	Gives, Patches int
-	// Over is how many patches more all of them give than all copies need.
-	Over     int
-	Finished string
+	// Sewn is how many patches are in units that are sewn already, and Over how many more all pieces give than all
+	// copies need besides.
+	Sewn, Over int
+	Finished   string
 	// Line is the outline of a template.
 	Line outline.Outline
 	// Path is the outline of a shape that is laid on, as SVG path data in millimetres, and Inset how far
@@ -84,6 +85,16 @@ type List struct {
 	Plan  plan.Plan
 	Cuts  []Cut
 	Found *finding.List
+	// Units that blocks are sewn from, and the rest of those that are sewn already.
+	Units []Units
+	rest  []rest
+}
+
+// New is the list of a settled plan before anything is on it.
+func New(p plan.Plan, found *finding.List) *List {
+	l := &List{Plan: p, Found: found}
+	readMade(l)
+	return l
 }
 
 // Add puts a shape on the list and returns its id.
@@ -112,9 +123,9 @@ func (l *List) Add(c Cut) string {
 // together, and what that gives more is Over.
 func (l *List) pooled(c *Cut) int {
 	if c.Gives < 2 || c.Patches == 0 {
-		return c.Count * l.Plan.Copies
+		return c.Count*l.Plan.Copies - c.Sewn
 	}
-	all := c.Patches * l.Plan.Copies
+	all := c.Patches*l.Plan.Copies - c.Sewn
 	c.Count = pieces(c.Patches, c.Gives)
 	total := pieces(all, c.Gives)
 	c.Over = total*c.Gives - all

@@ -18,6 +18,8 @@ import (
 func (l *List) Face(p, planned panel.Panel) (ids []string, strips int) {
 	piece, seam := p.Piece, l.Plan.Cover.Seam
 	ids, strips = make([]string, len(p.Face.Parts)), 0
+	have, inUnits := takeUnits(l, p)
+	defer func() { tellUnits(l, p, have, ids) }()
 	for i, part := range p.Face.Parts {
 		whole := part.Role == front.Panel
 		c := Cut{About: aboutPart(piece.Name, part), Piece: piece.Name, Part: part.Name, Title: part.Title,
@@ -25,7 +27,10 @@ func (l *List) Face(p, planned panel.Panel) (ids []string, strips int) {
 			Count: part.Count * piece.Count, MayTurn: true, At: p.Path + "/face",
 			Shape: shapeOf(piece, part),
 			Gives: part.Gives, Patches: part.Patches * piece.Count, Finished: part.Finished, Had: part.Had,
-			Line: part.Line, Centred: l.centred(piece.Name, part)}
+			Line: part.Line, Centred: l.centred(piece.Name, part), Sewn: inUnits[i]}
+		if c.Sewn > 0 && c.Sewn == c.Patches*l.Plan.Copies {
+			c.Had, c.Title = true, c.Title+", left from other covers"
+		}
 		if c.Centred {
 			c.Off = middleOf(l.Plan, part)
 		}

@@ -4,7 +4,6 @@ import (
 	"errors"
 	"fmt"
 	"slices"
-	"strings"
 
 	"umschlag/core/block"
 	"umschlag/core/finding"
@@ -23,8 +22,9 @@ type Unit struct {
 	// Cloths of its patches, each once; empty for the one that every block has of its own.
 	Cloths []string
 	// Sign of the division, for its name.
-	Sign  block.Sign
-	Count int
+	Sign block.Sign
+	// Count is how many one face has, and Have how many of them all copies have already.
+	Count, Have int
 	// Size as sewn, raw edge to raw edge.
 	Width, Height length.Length
 	// Block marks the whole block, Triangles a unit of single triangles, and Set one that
@@ -149,7 +149,7 @@ func (g *gridder) put(p place) {
 		return
 	}
 	for i, patch := range g.divided {
-		grp := blockGroupOf(g, patch, cloth)
+		grp := groupOf(g, ofBlock(g, patch, cloth))
 		grp.count++
 		g.cell(polygon(Cell{Part: grp.part, Row: p.row, Column: p.column, Band: p.band}, p.at, g.drawn[i].Line))
 		g.grid.Patches++
@@ -242,35 +242,48 @@ func (o Order) clothOf(letter, own string) string {
 	return cloths[i%len(cloths)]
 }
 
-// seamGroupOf is the group a patch belongs to, with its part; set tells patches apart that are cut
-// across strip sets.
-func seamGroupOf(g *gridder, role Role, is ref.Role, name, set, title string, line outline.Outline, cloth string,
-	mate string) *group {
-	r := block.RecipeOf(line, g.Seam, g.Style)
+// patch is one of a face, as it is told from others: Set tells those apart that are cut across strip sets, and mate is
+// the cloth of the triangle it is sewn to before both are cut apart.
+type patch struct {
+	role             Role
+	is               ref.Role
+	name, set, title string
+	line             outline.Outline
+	cloth, mate      string
+	strips           *block.StripSet
+	width            length.Length
+}
+
+// keyOf names the group of a patch, and says how it is cut.
+func keyOf(g *gridder, p patch) (string, block.Recipe) {
+	r := block.RecipeOf(p.line, g.Seam, g.Style)
 	switch {
-	case role != BlockPatch:
-	case g.Motifs[cloth]:
-		r = block.RoundAMotif(line, g.Seam, g.Style)
+	case p.role != BlockPatch:
+	case g.Motifs[p.cloth]:
+		r = block.RoundAMotif(p.line, g.Seam, g.Style)
 	case g.Triangles.Large():
 		r = r.Large(g.Seam)
 	}
 	// Rounding of outlines is far below what is told apart here.
-	if g.Triangles != plan.ManyTriangles {
-		mate = ""
-	}
-	key := fmt.Sprintf("%s %s %s %s %s %d %d", name, set, cloth, r.Kind, mate, r.Size.Width.Total()/1000,
+	key := fmt.Sprintf("%s %s %s %s %s %d %d", p.name, p.set, p.cloth, r.Kind, p.mate, r.Size.Width.Total()/1000,
 		r.Size.Height.Total()/1000)
 	if r.Kind == block.Template {
-		key += shapeKey(line)
+		key += shapeKey(p.line)
 	}
+	return key, r
+}
+
+// groupOf is the group a patch belongs to, with its part.
+func groupOf(g *gridder, p patch) *group {
+	key, r := keyOf(g, p)
 	if grp, ok := g.groups[key]; ok {
 		return grp
 	}
-	grp := &group{role: role, named: ref.Ref{Kind: ref.Cut, Of: g.In, Role: is, Cloth: cloth, No: len(g.order) + 1},
-		paints: "/cloth",
-		name:   fmt.Sprintf("%s.%d.%s", name, len(g.order)+1, cloth), title: title, cloth: cloth, recipe: r, line: line,
-		paired: mate != ""}
-	if title == "" {
+	grp := &group{role: p.role, paints: "/cloth",
+		named: ref.Ref{Kind: ref.Cut, Of: g.In, Role: p.is, Cloth: p.cloth, No: len(g.order) + 1},
+		name:  fmt.Sprintf("%s.%d.%s", p.name, len(g.order)+1, p.cloth), title: p.title, cloth: p.cloth, recipe: r,
+		line: p.line, paired: p.mate != "", set: p.strips, setKey: p.set, width: p.width}
+	if p.title == "" {
 		grp.title, grp.paints = names[r.Kind], "/cloths"
 	}
 	g.groups[key] = grp
@@ -279,24 +292,23 @@ func seamGroupOf(g *gridder, role Role, is ref.Role, name, set, title string, li
 	return grp
 }
 
-// blockGroupOf is the group a patch of a block belongs to.
-func blockGroupOf(g *gridder, p block.Patch, own string) *group {
-	cloth := g.clothOf(p.Letter, own)
+// ofBlock is a patch of a block whose own cloth is one.
+func ofBlock(g *gridder, p block.Patch, own string) patch {
+	out := patch{role: BlockPatch, is: ref.BlockPatch, name: "block", line: p.Line, cloth: g.clothOf(p.Letter, own)}
 	if p.Set == nil || g.Strips != plan.SewnSets {
-		return seamGroupOf(g, BlockPatch, ref.BlockPatch, "block", "", "", p.Line, cloth, mateOf(g, p, own))
+		if g.Triangles == plan.ManyTriangles {
+			out.mate = mateOf(g, p, own)
+		}
+		return out
 	}
 	set := inCloths(g, *p.Set, own)
-	key := fmt.Sprint(set.Segment/1000, set.Letters)
+	out.set = fmt.Sprint(set.Segment/1000, set.Letters)
 	for _, w := range set.Widths {
-		key += fmt.Sprint(" ", w/1000)
+		out.set += fmt.Sprint(" ", w/1000)
 	}
 	x1, y1, x2, y2 := p.Line.Bounds()
-	width := length.FromFloat(x2-x1) + length.FromFloat(y2-y1) - p.Set.Segment
-	grp := seamGroupOf(g, BlockPatch, ref.BlockPatch, "block", key, "", p.Line, cloth, "")
-	if grp.set == nil {
-		grp.set, grp.setKey, grp.width = &set, key, width
-	}
-	return grp
+	out.strips, out.width = &set, length.FromFloat(x2-x1)+length.FromFloat(y2-y1)-p.Set.Segment
+	return out
 }
 
 // inCloths is a set with the cloths in place of its letters, the way round that comes
@@ -455,50 +467,21 @@ func addUnits(g *gridder) {
 	kinds := map[string]int{}
 	for i, u := range list {
 		set := cutAcross(g, u)
-		kind := likeness(u)
-		if at, seen := kinds[kind]; seen && kind != "" {
-			g.Units[at].Count += u.Count * blocks
-			continue
-		}
-		kinds[kind] = len(g.Units)
-		g.Units = append(g.Units,
-			Unit{Set: set, Cloths: g.clothsOf(u.Node), Sign: u.Node.Sign, Count: u.Count * blocks,
+		a, alike := u.Alike(func(letter string) string { return letter })
+		kind := fmt.Sprint(a.Cells, a.Cloths, a.Width/1000, a.Height/1000)
+		at, seen := kinds[kind]
+		if !seen || !alike {
+			at = len(g.Units)
+			kinds[kind] = at
+			g.Units = append(g.Units, Unit{Set: set, Cloths: g.clothsOf(u.Node), Sign: u.Node.Sign,
 				Block: i == len(list)-1, Triangles: u.Node.Leaves() && len(g.Motifs) == 0,
 				Width: u.Width + 2*g.Seam, Height: u.Height + 2*g.Seam})
-	}
-}
-
-// likeness names units of single patches that are the same when turned, so that they are
-// sewn in one go; empty for all others.
-func likeness(u block.Unit) string {
-	if !u.Node.Leaves() {
-		return ""
-	}
-	var letters []string
-	for i, p := range u.Node.Parts {
-		letters = append(letters, fmt.Sprintf("%s%d", p.Letter, u.Node.Weights[i]))
-	}
-	sign := u.Node.Sign
-	switch sign {
-	case block.Rising, block.Falling:
-		sign = block.Rising
-		slices.Sort(letters)
-	case block.Up, block.Down, block.Left, block.Right:
-		sign = block.Up
-	case block.Columns, block.Rows:
-		sign = block.Columns
-		back := slices.Clone(letters)
-		slices.Reverse(back)
-		letters = slices.MinFunc([][]string{letters, back}, slices.Compare[[]string])
-	case block.Cross:
-		turned := [][]string{letters}
-		for i := 1; i < len(letters); i++ {
-			turned = append(turned, append(slices.Clone(letters[i:]), letters[:i]...))
 		}
-		letters = slices.MinFunc(turned, slices.Compare[[]string])
+		g.Units[at].Count += u.Count * blocks
+		if alike && !set {
+			addKinds(g, at, u)
+		}
 	}
-	short, long := min(u.Width, u.Height), max(u.Width, u.Height)
-	return fmt.Sprintf("%c %s %d %d", sign, strings.Join(letters, " "), short/1000, long/1000)
 }
 
 // cutAcross reports whether a unit comes out of a strip set.

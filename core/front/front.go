@@ -211,8 +211,9 @@ type Face struct {
 	Grids []Grid
 	Bands []Band
 	Seams []Seam
-	// Units are sewn before the rows.
+	// Units are sewn before the rows, and Kinds tell those of them that are known wherever they come from.
 	Units []Unit
+	Kinds []UnitKind
 	// Sets of strips that are cut across.
 	Sets []Set
 	// Gather is what a gathered face takes; nil for others.

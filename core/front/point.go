@@ -156,7 +156,7 @@ func (g *gridder) corner(leg float64, band int, drawn outline.Outline) {
 }
 
 func (g *gridder) setting(is ref.Role, name, title string, cut outline.Outline, band int, drawn outline.Outline) {
-	grp := seamGroupOf(g, Setting, is, name, "", title, cut, g.settingCloth(), "")
+	grp := groupOf(g, patch{role: Setting, is: is, name: name, title: title, line: cut, cloth: g.settingCloth()})
 	grp.count++
 	if p := &g.Parts[grp.part]; grp.count == 1 {
 		p.Finished += ", the straight grain outside"

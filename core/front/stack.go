@@ -244,6 +244,9 @@ func (f *Face) add(g Face, i int, in ref.Key, at length.Length) {
 		f.Seams = append(f.Seams, s)
 	}
 	f.Grids = append(f.Grids, g.Grids...)
+	for _, a := range g.Kinds {
+		f.Kinds = append(f.Kinds, a.moved(len(f.Units), parts))
+	}
 	f.Units = append(f.Units, g.Units...)
 	f.Sets = append(f.Sets, g.Sets...)
 	f.Found = append(f.Found, g.Found...)

@@ -38,6 +38,8 @@ type Plan struct {
 	Edges Edges `json:"edges,omitempty"`
 	// Fittings are handles, pockets, straps and the like.
 	Fittings []Fitting `json:"fittings,omitempty"`
+	// Made are units of blocks that are sewn already, of another cover: nothing is cut for them.
+	Made []Made `json:"made,omitempty"`
 	// Cloths describes the cloths by the letters the pieces use.
 	Cloths map[string]Cloth `json:"cloths,omitempty"`
 	// Habits are the schools this plan follows.
@@ -924,6 +926,8 @@ type Progress struct {
 	// Returned lists the cloths, by their letters, of which what was left over is back in
 	// the cupboard.
 	Returned []string `json:"returned,omitempty"`
+	// Over are units that came out beyond the need, and are put into the cupboard.
+	Over []Made `json:"over,omitempty"`
 	// Times are the minutes that steps took, by their refs.
 	Times map[string]float64 `json:"times,omitempty"`
 	// Running is the step whose time is being taken; absent where none is.

@@ -60,7 +60,7 @@ func Used(p Plan) map[string]bool {
 	if !layered && !slices.ContainsFunc(p.Fittings, func(f Fitting) bool { return f.Layers != nil }) {
 		delete(used, BattingCloth)
 	}
-	for _, part := range []any{p.Object, p.Cover, p.Pieces, p.Back, p.Edges, p.Fittings} {
+	for _, part := range []any{p.Object, p.Cover, p.Pieces, p.Back, p.Edges, p.Fittings, p.Made} {
 		usedIn(reflect.ValueOf(part), used)
 	}
 	return used

@@ -61,6 +61,8 @@ func (p Plan) Validate() finding.List {
 		}
 	}
 	judgeHabits(v, p.Habits)
+	judgeMade(v, "made", p.Made)
+	judgeMade(v, "progress/over", p.Progress.Over)
 	for i, m := range p.Measured {
 		judgeMeasured(v, finding.Path("measured", i), m)
 	}

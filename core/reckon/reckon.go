@@ -34,6 +34,8 @@ import (
 // Workshop is what there is besides a plan; nil is an empty one.
 type Workshop struct {
 	Cloths supply.Cupboard
+	// Units are those that are sewn already, in the cupboard.
+	Units []plan.MadeUnits
 	// ID is the plan's in the cupboard: what is kept for others it does not get.
 	ID      string
 	Samples sample.Shelf
@@ -92,8 +94,8 @@ func Make(p plan.Plan, w *Workshop) show.Result {
 		w = &Workshop{}
 	}
 	r := &run{Result: show.Result{Plan: settled, Samples: w.Samples, Past: w.Past, Notions: w.Notions,
-		Cupboard: w.Cloths}, workshop: w}
-	r.List = &cutting.List{Plan: settled, Found: &r.Findings}
+		Cupboard: w.Cloths, Made: w.Units}, workshop: w}
+	r.List = cutting.New(settled, &r.Findings)
 	r.find(settled.Validate())
 	if !r.stopped() {
 		r.cover()
@@ -359,6 +361,7 @@ func (r *run) supplies() {
 	if !goesOn(r, "the cutting layouts") {
 		return
 	}
+	cutting.Left(r.List)
 	r.Cloths = supply.Of(r.List, r.Cupboard, r.workshop.ID)
 	for _, c := range r.Cloths {
 		if len(c.Backing) > 0 {

@@ -10,6 +10,7 @@ import (
 	"umschlag/core/lay"
 	"umschlag/core/ref"
 	"umschlag/core/ruler"
+	"umschlag/core/stock"
 	"umschlag/core/supply"
 )
 
@@ -19,7 +20,7 @@ func cuts(t *teller) {
 		out := answer.Cut{ID: c.ID, About: c.About, Piece: c.Piece, Part: c.Part, Title: c.Title, Layer: c.Layer,
 			Cloth: c.Cloth, Shape: c.Shape,
 			Width: t.l(c.Size.Width.Total()), Height: t.l(c.Size.Height.Total()), Count: c.Count, Total: c.Total,
-			Gives: c.Gives, Patches: c.Patches * t.Plan.Copies, Over: c.Over, As: c.Finished,
+			Gives: c.Gives, Patches: c.Patches * t.Plan.Copies, Sewn: c.Sewn, Over: c.Over, As: c.Finished,
 			Waits: c.Waits, WaitsFor: waitsFor(c.Waits), Motif: cutting.Motif(t.Plan, c), Selvedge: c.Selvedge,
 			Spoiled: c.Spoiled, Done: c.Done}
 		if c.Line != nil {
@@ -30,6 +31,23 @@ func cuts(t *teller) {
 		}
 		t.explain(c.ID, c.Size)
 		t.out.Cuts = append(t.out.Cuts, out)
+	}
+}
+
+// units tells the units that blocks are sewn from.
+func units(t *teller) {
+	seam := t.Plan.Cover.PiecingSeam
+	for _, u := range t.List.Units {
+		names := make([]string, len(u.Cloths))
+		for i, letter := range u.Cloths {
+			c, _ := t.Plan.Cloth(letter)
+			names[i] = c.Name
+		}
+		of := stock.Units{Alike: u.Of(names), Seam: seam}
+		t.out.Units = append(t.out.Units, answer.Units{Step: u.Step.String(), Name: of.Named(u.Need),
+			Says: of.Says(t.style), Cells: u.Cells, Cloths: u.Cloths, Width: t.l(u.Width), Height: t.l(u.Height),
+			Need: u.Need, Have: u.Have, Over: u.Over, Kept: u.Kept, Held: of.Held(t.Made),
+			Made: append([]int{}, u.Made...)})
 	}
 }
 

@@ -65,8 +65,9 @@ type Result struct {
 	// Things are what is bought besides cloth, with how much of it, in the order they come up.
 	Things   []sum.Named
 	Findings finding.List
-	// Cupboard, Notions, Samples and Past are those of the workshop.
+	// Cupboard, Made, Notions, Samples and Past are those of the workshop.
 	Cupboard supply.Cupboard
+	Made     []plan.MadeUnits
 	Notions  []plan.Notion
 	Samples  sample.Shelf
 	Past     map[string][]float64
@@ -92,6 +93,7 @@ func Of(r Result) answer.Reckoning {
 	measured(t)
 	pieces(t)
 	cuts(t)
+	units(t)
 	things(t)
 	fittings(t)
 	joined(t)
@@ -125,7 +127,8 @@ func padsSold(t *teller) {
 // empty is the reckoning of a plan before anything is made.
 func empty(p plan.Plan) answer.Reckoning {
 	out := answer.Reckoning{Format: answer.Format, Title: p.Title, Schools: p.Habits.Chosen(),
-		Pieces: []answer.Piece{}, Cuts: []answer.Cut{}, Lengths: []answer.Notion{}, Joins: []answer.Join{},
+		Pieces: []answer.Piece{}, Cuts: []answer.Cut{}, Units: []answer.Units{},
+		Lengths: []answer.Notion{}, Joins: []answer.Join{},
 		Net: [][][]answer.Spot{}, Strips: []answer.Strips{}, Fittings: []answer.Fitting{}, Counts: map[string]int{},
 		Cloths: []answer.ClothNeed{},
 		Sums:   map[string][]answer.Term{}, Steps: []answer.Step{}, Piles: []answer.Pile{}, Remedies: []fit.Remedy{},

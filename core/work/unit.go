@@ -10,15 +10,6 @@ import (
 	"umschlag/core/ref"
 )
 
-// unitNames are what units are called, by the sign that divides them.
-var unitNames = map[block.Sign]string{
-	block.Columns: "pairs", block.Rows: "columns", block.Rising: "half-square triangles",
-	block.Falling: "half-square triangles", block.Cross: "quarter-square triangles",
-	block.Up: "flying geese", block.Down: "flying geese", block.Left: "flying geese",
-	block.Right:   "flying geese",
-	block.Diamond: "square-in-a-square units", block.Halved: "split triangles",
-}
-
 // unitText says how a unit is sewn, by its sign.
 var unitText = map[block.Sign]string{
 	block.Columns: "side by side from left to right", block.Rows: "one below the other",
@@ -33,7 +24,7 @@ var unitText = map[block.Sign]string{
 }
 
 // howUnit says how triangles are sewn before they are cut apart, by the school.
-func howUnit(b *builder, u front.Unit) string {
+func howUnit(b *builder, u front.Unit, n int) string {
 	if !u.Triangles || !b.Plan.Habits.Triangles.Large() {
 		return ""
 	}
@@ -41,12 +32,12 @@ func howUnit(b *builder, u front.Unit) string {
 	many := b.Plan.Habits.Triangles == plan.ManyTriangles
 	switch u.Sign {
 	case block.Rising, block.Falling:
-		if many && u.Count >= block.Eight {
+		if many && n >= block.Eight {
 			return fmt.Sprintf("Place two large squares right sides together, draw both diagonals, sew %s to each side of both lines, cut along the lines and along both middles: eight units. What is left over is sewn from the smaller squares, two at a time. Press, and trim.", s)
 		}
 		return fmt.Sprintf("Place a square of each fabric right sides together, draw a diagonal, sew %s to each side of it and cut along it: two units. Press, and trim.", s)
 	case block.Up, block.Down, block.Left, block.Right:
-		if many && u.Count >= 4 {
+		if many && n >= 4 {
 			return fmt.Sprintf("Lay two small squares in opposite corners of a large one, draw one line through both diagonals, sew %s to each side of it and cut along it. Press them out, lay one more small square in the corner of each half, draw, sew and cut the same way: four flying geese. What is left over is sewn one by one, from squares cut on their diagonals. Press, and trim.", s)
 		}
 	}
@@ -73,27 +64,56 @@ func makeUnits(b *builder) {
 		if u.Set {
 			continue // cut across its strip set
 		}
-		title := fmt.Sprintf("Sew %d %s", u.Count, unitNames[u.Sign])
-		if u.Block {
+		n := u.Count
+		if b.Plan.Copies == 1 {
+			n = max(0, n-u.Have)
+		}
+		title := fmt.Sprintf("Sew %d %s", n, u.Sign.Named(n))
+		switch {
+		case n == 0:
+			title = fmt.Sprintf("Take the %d %s left from other covers", u.Count, u.Sign.Named(2))
+		case u.Block && n < u.Count:
+			title = fmt.Sprintf("Sew %d of the %d blocks", n, u.Count)
+		case u.Block:
 			title = fmt.Sprintf("Sew the %d blocks", u.Count)
 		}
 		alike[title]++
 		if n := alike[title]; n > 1 { // two of one title could not be told apart in the list
 			title = fmt.Sprintf("%s (%d)", title, n)
 		}
-		press := "Press each seam before the next one crosses it."
-		if u.Block && b.Pressed.Alternate {
-			press = "In every second block press the seams the other way, as the pressing plan shows: blocks side by side nest."
-		}
-		text := fmt.Sprintf("%s: %s.", clothsText(b, u.Cloths), unitText[u.Sign])
-		if how := howUnit(b, u); how != "" {
-			text = clothsText(b, u.Cloths) + ": " + how
-		}
-		b.add(Step{Of: u.In, No: u.No, Role: ref.DoUnit, Stage: Piecing, Act: UnitSewn, Seams: u.Count * seamsOf(b, u),
-			Stack: facing(sheetOf(b, "one piece", u.Cloths, 0), sheetOf(b, "the other", u.Cloths, 1)), Title: title,
-			Machine: b.piecing(), Press: press, Within: true, Caution: pinsText(b), Text: text + chainText(b, u.Count),
+		s := Step{Of: u.In, No: u.No, Role: ref.DoUnit, Stage: Piecing, Act: UnitSewn, Title: title,
+			Text: clothsText(b, u.Cloths) + ": they are left from other covers.",
 			Check: fmt.Sprintf("Each is %s × %s, raw edge to raw edge; trim what is beyond.", b.text(u.Width),
-				b.text(u.Height))})
+				b.text(u.Height))}
+		if n > 0 {
+			sewUnits(b, &s, u, n)
+		}
+		b.add(s)
+	}
+}
+
+// sewUnits says how so many units are sewn.
+func sewUnits(b *builder, s *Step, u front.Unit, n int) {
+	s.Press = "Press each seam before the next one crosses it."
+	if u.Block && b.Pressed.Alternate {
+		s.Press = "In every second block press the seams the other way, as the pressing plan shows: blocks side by side nest."
+	}
+	s.Text = fmt.Sprintf("%s: %s.", clothsText(b, u.Cloths), unitText[u.Sign])
+	if how := howUnit(b, u, n); how != "" {
+		s.Text = clothsText(b, u.Cloths) + ": " + how
+	}
+	s.Seams = n * seamsOf(b, u)
+	s.Stack = facing(sheetOf(b, "one piece", u.Cloths, 0), sheetOf(b, "the other", u.Cloths, 1))
+	s.Machine, s.Within, s.Caution = b.piecing(), true, pinsText(b)
+	s.Text += chainText(b, n)
+	switch {
+	case u.Have == 0:
+	case b.Plan.Copies > 1:
+		s.Text += fmt.Sprintf(" For all %d covers together %d fewer are sewn: so many are left from others.", b.Plan.Copies, u.Have)
+	case u.Have == 1:
+		s.Text += " The one that is missing is left from another cover."
+	default:
+		s.Text += fmt.Sprintf(" The other %d are left from other covers.", u.Have)
 	}
 }
 

@@ -67,6 +67,9 @@ func Cuts(r answer.Reckoning, unit length.Unit) Table {
 		}
 	}
 	for i, c := range r.Cuts {
+		if c.Total == 0 {
+			continue // all of it comes in units left from other covers
+		}
 		t.Rows = append(t.Rows,
 			[]string{strconv.Itoa(i + 1), c.Title, c.Piece, names[c.Cloth], strconv.Itoa(c.Count),
 				strconv.Itoa(c.Total),

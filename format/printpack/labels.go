@@ -29,6 +29,9 @@ func Labels(title string, r answer.Reckoning) ([]byte, error) {
 	}
 	pdf := newPDF("Labels, "+title, Label, inset)
 	for _, cut := range r.Cuts {
+		if cut.Total == 0 {
+			continue // all of it comes in units left from other covers
+		}
 		pdf.AddPage()
 		written(pdf, 8, "B", 11, cut.Title)
 		written(pdf, 15.5, "B", 13, fmt.Sprintf("%s, %s × %s", pieces(cut.Total), cut.Width.Text, cut.Height.Text))

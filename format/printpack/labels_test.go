@@ -15,7 +15,7 @@ import (
 
 func TestLabelsAreAPageEach(t *testing.T) {
 	r := answer.Reckoning{Cuts: []answer.Cut{{Title: "Front", Cloth: "A", Total: 2},
-		{Title: strings.Repeat("A very long name ", 20), Cloth: "A"}},
+		{Title: strings.Repeat("A very long name ", 20), Cloth: "A", Total: 1}, {Title: "In units left", Cloth: "A"}},
 		Cloths: []answer.ClothNeed{{Cloth: "A", Name: "moss leaf"}}}
 	data, err := printpack.Labels("Cushion", r)
 	require.NoError(t, err)

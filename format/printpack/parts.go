@@ -95,7 +95,7 @@ func (p *pack) cuts() {
 func (p *pack) cutsOf(name string, of func(letter string) bool) {
 	begun := false
 	for i, c := range p.Reckoning.Cuts {
-		if !of(c.Cloth) {
+		if !of(c.Cloth) || c.Total == 0 {
 			continue
 		}
 		if !begun {

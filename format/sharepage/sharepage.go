@@ -114,7 +114,7 @@ func Write(o Order) ([]byte, error) {
 func cutsOf(r answer.Reckoning, of func(letter string) bool) []numbered {
 	var out []numbered
 	for i, cut := range r.Cuts {
-		if of(cut.Cloth) {
+		if of(cut.Cloth) && cut.Total > 0 {
 			out = append(out, numbered{cut, i + 1})
 		}
 	}

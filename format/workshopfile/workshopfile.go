@@ -34,14 +34,16 @@ const (
 
 // Workshop is all that is kept. Documents are as they are stored.
 type Workshop struct {
-	Format   string          `json:"format"`
-	Habits   json.RawMessage `json:"habits"`
-	Plans    []Plan          `json:"plans"`
-	Cloths   []Named         `json:"cloths"`
-	Notions  []Named         `json:"notions"`
-	Samples  []Sample        `json:"samples"`
-	Log      []Entry         `json:"log"`
-	Practice []Practice      `json:"practice"`
+	Format  string          `json:"format"`
+	Habits  json.RawMessage `json:"habits"`
+	Plans   []Plan          `json:"plans"`
+	Cloths  []Named         `json:"cloths"`
+	Notions []Named         `json:"notions"`
+	// Units are those that are sewn already; each by a name that tells it from all others.
+	Units    []Named    `json:"units,omitempty"`
+	Samples  []Sample   `json:"samples"`
+	Log      []Entry    `json:"log"`
+	Practice []Practice `json:"practice"`
 	// Photos by their numbers; beside the text, in the file.
 	Photos map[int]Photo `json:"-"`
 }

@@ -41,6 +41,11 @@ cloth_file: ClothFileView
 shopping: ShoppingView
 notions: NotionView[]
 save_notion: SaveNotion
+units: UnitsView[]
+add_units: AddUnits
+save_units: SaveUnits
+move_units: MoveUnits
+moved_units: MovedUnits
 ask_search: AskSearch
 search: SearchView
 ask_become: AskBecome
@@ -80,6 +85,10 @@ settled?: {
 }
 pieces: Piece[]
 cuts: Cut[]
+/**
+ * Units that blocks are sewn from, alike ones together whichever way they are turned.
+ */
+units: Units[]
 lengths: Notion[]
 back?: BackShown
 joins: Join[]
@@ -721,12 +730,13 @@ count: number
  */
 total: number
 /**
- * Gives is how many patches one piece gives, Patches how many are needed for all copies, Over how
- * many more they give, and As what
- * one finishes as; absent where a piece is a patch.
+ * Gives is how many patches one piece gives, Patches how many are needed for all copies, Sewn how many of those are
+ * in units that are sewn already, Over how many more they give, and As what one finishes as; absent where a piece
+ * is a patch.
  */
 gives?: number
 patches?: number
+sewn?: number
 over?: number
 as?: string
 /**
@@ -815,6 +825,41 @@ paints?: string
 pair?: number
 level?: number
 thread?: number
+}
+/**
+ * Units are units of a block that are alike.
+ */
+export interface Units {
+/**
+ * Step they are sewn in, by its id.
+ */
+step: string
+/**
+ * Name is what several of them are called, and Says all that tells them: how large, of which fabrics.
+ */
+name: string
+says: string
+/**
+ * Cells is one of them as a block is written by letters of its own, Cloths the letters of the fabrics of the plan
+ * these stand for, Width and Height as sewn.
+ */
+cells: string
+cloths: string[]
+width: L
+height: L
+/**
+ * Need is how many all covers need, Have how many of them are sewn already, Over how many more come of what is cut
+ * for the rest, Kept how many of those are in the cupboard, and Held how many like them are in the cupboard now.
+ */
+need: number
+have?: number
+over?: number
+kept?: number
+held?: number
+/**
+ * Made are the places in the plan's list of units sewn already that tell of them.
+ */
+made: number[]
 }
 /**
  * Notion is a length of something that is not a piece.
@@ -3061,6 +3106,62 @@ base?: number
 notion: {
 
 }
+}
+/**
+ * UnitsView is units in the cupboard that are sewn already.
+ */
+export interface UnitsView {
+id: number
+revision: number
+/**
+ * Name is what they are called, and Says how large they are and what they are of.
+ */
+name: string
+says: string
+count: number
+/**
+ * Units is their description as saved.
+ */
+units: {
+
+}
+/**
+ * Swatches are what their fabrics look like, of those the cupboard has.
+ */
+swatches: Swatch[]
+}
+/**
+ * AddUnits puts units into the cupboard.
+ */
+export interface AddUnits {
+units: {
+
+}
+}
+/**
+ * SaveUnits says how many there are of units in the cupboard.
+ */
+export interface SaveUnits {
+base: number
+count: number
+}
+/**
+ * MoveUnits puts units of a plan into the cupboard, or takes some out for it: Made is one of them as the plan has it,
+ * Held how many there are as far as the asker knows, and Put how many go in, below 0 how many come out. Asked twice it
+ * is done once.
+ */
+export interface MoveUnits {
+made: {
+
+}
+held: number
+put: number
+}
+/**
+ * MovedUnits says what was moved.
+ */
+export interface MovedUnits {
+text: string
 }
 /**
  * AskSearch asks for a shorter lay to be looked for: of the cloth of a plan by its

@@ -32,6 +32,10 @@ edges?: Edges
  */
 fittings?: Fitting[]
 /**
+ * Made are units of blocks that are sewn already, of another cover: nothing is cut for them.
+ */
+made?: Made[]
+/**
  * Cloths describes the cloths by the letters the pieces use.
  */
 cloths?: {
@@ -1176,6 +1180,29 @@ web?: boolean
 overhang?: (string | number)
 }
 /**
+ * Made is so many units of a block, sewn.
+ */
+export interface Made {
+/**
+ * Cells is the unit as a block is written, by letters of its own from A: A / B. Only units of single patches are
+ * told so.
+ */
+cells: string
+/**
+ * Cloths are the letters of the fabrics of the plan that the letters stand for, in the order of these.
+ */
+cloths: string[]
+/**
+ * Width and Height as sewn, raw edge to raw edge.
+ */
+width: (string | number)
+height: (string | number)
+/**
+ * Count is how many there are, from 1 to 2000.
+ */
+count: number
+}
+/**
  * Cloth is one cloth of the plan.
  */
 export interface Cloth {
@@ -1472,6 +1499,10 @@ done?: string[]
  * the cupboard.
  */
 returned?: string[]
+/**
+ * Over are units that came out beyond the need, and are put into the cupboard.
+ */
+over?: Made[]
 /**
  * Times are the minutes that steps took, by their refs.
  */

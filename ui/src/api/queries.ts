@@ -17,6 +17,7 @@ import type {
   SoldView,
   StartsView,
   TogetherView,
+  UnitsView,
 } from "./api.gen";
 import { ask } from "./client";
 import type { Plan } from "./plan.gen";
@@ -83,6 +84,7 @@ export const usePractice = (kind: string, number: number, plan: string) =>
   });
 export const useNotions = () =>
   useQuery({ queryKey: ["notions"], queryFn: () => ask<NotionView[]>("GET", "/notions") });
+export const useUnits = () => useQuery({ queryKey: ["units"], queryFn: () => ask<UnitsView[]>("GET", "/units") });
 export const useHabits = () => useQuery({ queryKey: keys.habits, queryFn: () => ask<HabitsView>("GET", "/habits") });
 export const useSamples = () =>
   useQuery({ queryKey: keys.samples, queryFn: () => ask<SampleView[]>("GET", "/samples") });

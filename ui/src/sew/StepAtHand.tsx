@@ -19,6 +19,7 @@ import { StackFigure } from "./StackFigure";
 import { JoinDrawing, StepDrawing } from "./StepDrawing";
 import { Timer } from "./Timer";
 import { Troubles } from "./Troubles";
+import { StepUnits } from "./Units";
 
 /** What can hurt someone: in full where it comes up first, a sign with its word where it was said before. */
 function Cautions({ of: cautions }: { of: Caution[] }) {
@@ -176,6 +177,7 @@ export function StepAtHand({
           <Cautions of={step.cautions ?? []} />
           {step.gate && <Gate step={step} />}
           {step.about.role === "make-pad" && <Filling />}
+          <StepUnits step={step.id} />
           <Several step={step} done={done} />
           <div className="step-actions">
             {left !== undefined ? (

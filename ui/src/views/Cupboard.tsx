@@ -9,6 +9,7 @@ import { Len, T } from "../words/T";
 import { type ClothDoc, ClothForm, printWords } from "./ClothForm";
 import { HeldActions, useHeld } from "./held";
 import { Notions } from "./Notions";
+import { CupboardUnits } from "./SewnUnits";
 import { TableFile } from "./TableFile";
 
 /** What is in the cupboard. */
@@ -70,6 +71,7 @@ export function Cupboard() {
         );
       })}
       {!cloths.isPending && <Notions />}
+      <CupboardUnits />
     </div>
   );
 }

@@ -15,6 +15,7 @@ import { Lay } from "../lay/Lay";
 import { useOf, usePlan } from "../plan/context";
 import { within } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
+import { PlanUnits } from "../sew/Units";
 import { Files } from "../sheet/Files";
 import { mm } from "../sheet/PieceDrawing";
 import { Tape } from "../tape/Tape";
@@ -67,7 +68,12 @@ export function Cut() {
         Pieces are cut <School of="lay" label="How pieces are cut" />.{" "}
         <span className="soft">On the drawings the selvedges lie left and right, the squared end at the top.</span>
       </p>
-      <Findings of={reckoning.findings.filter((f) => within(f.about, "/cloths") || f.code === "back-cut-early")} />
+      <Findings
+        of={reckoning.findings.filter(
+          (f) => within(f.about, "/cloths") || within(f.about, "/made") || f.code === "back-cut-early",
+        )}
+      />
+      <PlanUnits />
       {reckoning.cloths.map((cloth) => (
         <ClothSection key={cloth.cloth} cloth={cloth} reckoning={reckoning} swatch={swatches[cloth.cloth]} />
       ))}
@@ -269,7 +275,7 @@ function Told({ move }: { move: Move }) {
 /** The cuts of a cloth, to be ticked off. */
 function Ticks({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
   const { value } = usePlan();
-  const mine = cuts.filter((cut) => cut.cloth === cloth.cloth);
+  const mine = cuts.filter((cut) => cut.cloth === cloth.cloth && cut.total > 0);
   const ticked = (value("/progress/cut") ?? {}) as Record<string, unknown>;
   const copies = Number(value("/copies") ?? 1);
   const [early, ask] = useState<CutData | null>(null);
@@ -288,6 +294,7 @@ function Ticks({ cloth, cuts }: { cloth: ClothNeed; cuts: CutData[] }) {
                   {cut.title.toLowerCase()}
                   {howCut(cut)}
                   {copies > 1 && (together(cut) ? `, for all ${copies} covers` : `, ${cut.count} for each cover`)}
+                  {cut.sewn !== undefined && `, ${cut.sewn} of them in units left from other covers`}
                   {cut.over !== undefined && `, ${cut.over} more than ${cut.over === 1 ? "is" : "are"} needed`}
                 </span>
                 {(cut.spoiled ?? 0) > 0 && <strong> and {cut.spoiled} more for what was spoiled</strong>}

@@ -1,0 +1,179 @@
+package cutting
+
+import (
+	"fmt"
+	"slices"
+
+	"umschlag/core/block"
+	"umschlag/core/finding"
+	"umschlag/core/panel"
+	"umschlag/core/ref"
+)
+
+// Units are units of a block that all copies need, whichever piece they are for.
+type Units struct {
+	block.Alike
+	// Step they are sewn in, the first where there are several.
+	Step ref.Ref
+	// Need is how many all copies need, Have how many of them are sewn already, Over how many more come of what is
+	// cut for the others, and Kept how many of those are in the cupboard.
+	Need, Have, Over, Kept int
+	// Made are the places in the plan's list of units sewn already that tell of them.
+	Made []int
+	// from is what they are sewn from, piece by piece.
+	from [][]source
+}
+
+// source is the cuts whose patches a unit is sewn from, and how many one takes.
+type source struct {
+	cuts    []string
+	patches int
+}
+
+// rest is what the plan has of units sewn already, and nobody took yet.
+type rest struct {
+	block.Alike
+	no, had, left int
+}
+
+// readMade reads which units the plan has already. What cannot be read as one is found.
+func readMade(l *List) {
+	for i, m := range l.Plan.Made {
+		a, err := block.ReadAlike(m.Cells, m.Cloths, m.Width, m.Height)
+		if err != nil {
+			l.Found.Add(finding.Warn, "made-cells", finding.Path("made", i, "cells"),
+				fmt.Sprintf("Units left from other covers cannot be read, and nothing is cut less for them: %s.", err),
+				"Type 0 for them on the page Cut, and tell them there by the units of the front.")
+			a = block.Alike{Cells: m.Cells, Cloths: m.Cloths, Width: m.Width, Height: m.Height}
+		}
+		l.rest = append(l.rest, rest{Alike: a, no: i, had: m.Count, left: m.Count})
+	}
+}
+
+// takeUnits takes from what is sewn already what the units of a piece need. It tells how many of each kind that is, and
+// how many patches of each part are in them.
+func takeUnits(l *List, p panel.Panel) (have, patches []int) {
+	patches = make([]int, len(p.Face.Parts))
+	for _, k := range p.Face.Kinds {
+		n := take(l, k.Alike, k.Count*p.Piece.Count*l.Plan.Copies)
+		p.Face.Units[k.Unit].Have += n
+		have = append(have, n)
+		for _, t := range k.Takes {
+			left := n * t.Patches
+			for _, part := range t.Parts {
+				here := min(left, p.Face.Parts[part].Patches*p.Piece.Count*l.Plan.Copies-patches[part])
+				patches[part], left = patches[part]+here, left-here
+			}
+		}
+	}
+	return have, patches
+}
+
+// take takes as many as are needed of a kind from what is sewn already.
+func take(l *List, a block.Alike, need int) (have int) {
+	for i := range l.rest {
+		if r := &l.rest[i]; r.Is(a) {
+			n := min(r.left, need-have)
+			r.left, have = r.left-n, have+n
+		}
+	}
+	return have
+}
+
+// tellUnits notes the units of a piece: how many of each kind it has, and the ids of what they are sewn from.
+func tellUnits(l *List, p panel.Panel, have []int, ids []string) {
+	for n, k := range p.Face.Kinds {
+		i := slices.IndexFunc(l.Units, func(u Units) bool { return u.Is(k.Alike) })
+		if i < 0 {
+			i = len(l.Units)
+			of := p.Face.Units[k.Unit]
+			l.Units = append(l.Units, Units{Alike: k.Alike,
+				Step: ref.Ref{Kind: ref.Step, Piece: p.Piece.Name, Of: of.In, Role: ref.DoUnit, No: of.No}})
+		}
+		u := &l.Units[i]
+		u.Need, u.Have = u.Need+k.Count*p.Piece.Count*l.Plan.Copies, u.Have+have[n]
+		var from []source
+		for _, t := range k.Takes {
+			of := source{patches: t.Patches}
+			for _, part := range t.Parts {
+				of.cuts = append(of.cuts, ids[part])
+			}
+			from = append(from, of)
+		}
+		u.from = append(u.from, from)
+	}
+}
+
+// Left says what is over when all pieces are cut: of what is sewn already, and of what comes of the cuts.
+func Left(l *List) {
+	over := map[string]int{}
+	for _, c := range l.Cuts {
+		over[c.ID] = c.Over
+	}
+	for i := range l.Units {
+		u := &l.Units[i]
+		for _, from := range u.from {
+			for whole(from, over) {
+				u.Over++
+			}
+		}
+		for _, r := range l.rest {
+			if r.Is(u.Alike) {
+				u.Made = append(u.Made, r.no)
+			}
+		}
+		for _, m := range l.Plan.Progress.Over {
+			if a, err := block.ReadAlike(m.Cells, m.Cloths, m.Width, m.Height); err == nil && a.Is(u.Alike) {
+				u.Kept += m.Count
+			}
+		}
+	}
+	for _, r := range l.rest {
+		if !slices.ContainsFunc(l.Units, func(u Units) bool { return slices.Contains(u.Made, r.no) }) {
+			l.Units = append(l.Units, Units{Alike: r.Alike, Made: []int{r.no}})
+		}
+		unused(l, r)
+	}
+}
+
+// whole takes what one unit is sewn from out of what is over, where there is as much.
+func whole(from []source, over map[string]int) bool {
+	for _, s := range from {
+		n := 0
+		for _, id := range s.cuts {
+			n += over[id]
+		}
+		if n < s.patches {
+			return false
+		}
+	}
+	for _, s := range from {
+		for n, i := s.patches, 0; n > 0; i++ {
+			here := min(n, over[s.cuts[i]])
+			over[s.cuts[i]], n = over[s.cuts[i]]-here, n-here
+		}
+	}
+	return len(from) > 0
+}
+
+// unused says of units that are sewn already what no piece takes of them.
+func unused(l *List, r rest) {
+	if r.left == 0 {
+		return
+	}
+	at, text := finding.Path("made", r.no), l.Plan.Style().Text
+	what := fmt.Sprintf("%d %s of %s × %s", r.had, r.Named(r.had), text(r.Width), text(r.Height))
+	is := "are"
+	if r.had == 1 {
+		is = "is"
+	}
+	if r.left == r.had {
+		l.Found.Add(finding.Warn, "made-unused", at,
+			fmt.Sprintf("%s %s left from other covers, and nothing in this plan takes such units of these fabrics.", what, is),
+			"Put them into the cupboard on the page Cut, or choose blocks that are sewn from them. Where patches come from strips sewn together, all are cut.")
+		return
+	}
+	l.Found.Add(finding.Note, "made-more", at,
+		fmt.Sprintf("%s %s left from other covers, and %d are needed.", what, is, r.had-r.left),
+		fmt.Sprintf("Put %d into the cupboard on the page Cut.", r.left))
+}
