@@ -57,6 +57,58 @@ test("fabric is kept for a plan and let go again", async ({ page, demo }) => {
   await expect(calico.getByText("Kept for this plan: 1 offcut.")).toBeVisible();
 });
 
+test("units left from other covers are taken out of the cupboard, and what is over goes in", async ({ page, demo }) => {
+  const plan = "pinwheel-cushion-for-the-reading-corner";
+  await open(page, `${demo.url}/plans/${plan}/cut`);
+  const units = page.locator(".units");
+  await expect(units.getByText("6 in the cupboard.")).toBeVisible();
+  const fewer = page.getByText(/6 of them in units left from other covers/).first();
+  await accessible(units);
+  await units.getByRole("button", { name: /^Take 6/ }).click();
+  const many = units.getByRole("textbox", { name: /^How many half-square triangles/ });
+  await expect(many).toHaveValue("6");
+  await expect(fewer).toBeVisible();
+  await expect(units.getByText("6 in the cupboard.")).toBeHidden();
+  await said(page).getByRole("button", { name: "Undo" }).click();
+  await expect(units.getByText("6 in the cupboard.")).toBeVisible();
+  await expect(many).toHaveValue("0");
+  await expect(fewer).toBeHidden();
+
+  await many.fill("70"); // more than the 64 it needs
+  await many.press("Enter");
+  await expect(units.getByRole("button", { name: /^Put 6 into the cupboard/ })).toBeVisible();
+  await expect(
+    page.getByText(/70 half-square triangles of .* are left from other covers, and 64 are needed/),
+  ).toBeVisible();
+  await units.getByRole("button", { name: /^Put 6 into the cupboard/ }).click();
+  await expect(many).toHaveValue("64");
+  await saved(page);
+  await many.fill("some");
+  await expect(units.getByText("Type a whole number from 0 to 2000.")).toBeVisible();
+  await many.fill("63");
+  await many.press("Enter");
+  await expect(units.getByText(/^1 more comes? of what is cut/)).toBeVisible();
+  await units.getByRole("button", { name: /^Put 1 into the cupboard/ }).click();
+  await expect(units.getByText("1 more came of what was cut, and is in the cupboard.")).toBeVisible();
+  await saved(page);
+  expect((await stored(demo, plan)).plan.progress.over?.[0]?.count).toBe(1);
+
+  await open(page, `${demo.url}/plans/${plan}/sew`);
+  await page.getByRole("button", { name: /^Sew 1 half-square triangle$/ }).click();
+  await expect(page.getByText(/The other 63 are left from other covers/)).toBeVisible();
+
+  await open(page, `${demo.url}/cloth`);
+  const row = page.getByRole("listitem").filter({ hasText: "as sewn, of chalk dot and ink leaf" });
+  await expect(row).toContainText("13 half-square triangles");
+  await row.getByRole("button", { name: /^One less/ }).click();
+  await expect(row).toContainText("12 half-square triangles");
+  await accessible(page.getByRole("region", { name: "Units left from covers" }));
+  await row.getByRole("button", { name: /^Remove/ }).click();
+  await expect(row).toHaveCount(0);
+  await said(page).getByRole("button", { name: "Put them back" }).click();
+  await expect(row).toContainText("12 half-square triangles");
+});
+
 test("what is left when all is cut goes back into the cupboard, and out again", async ({ page, demo }) => {
   await open(page, `${demo.url}/plans/${reading}/cut`);
   const leaf = page.getByRole("region", { name: "Fabric ink leaf" });

@@ -184,6 +184,7 @@ func polygon(c Cell, at func(outline.Vertex) outline.Vertex, line outline.Outlin
 
 // finish counts what each group is cut from and names the units.
 func (g *gridder) finish() finding.List {
+	there := there(g)
 	for _, grp := range g.order {
 		p := &g.Parts[grp.part]
 		p.Patches = grp.count
@@ -191,8 +192,8 @@ func (g *gridder) finish() finding.List {
 		if grp.set != nil {
 			strippedUnits(g, grp)
 		}
-		if grp.paired && g.Triangles == plan.ManyTriangles && grp.count >= block.Eight {
-			addEights(g, grp)
+		if grp.paired && g.Triangles == plan.ManyTriangles && grp.count-there[grp] >= block.Eight {
+			addEights(g, grp, grp.count-there[grp])
 		}
 	}
 	if !g.blocks {
@@ -202,9 +203,9 @@ func (g *gridder) finish() finding.List {
 	return judgeRuler(g)
 }
 
-// addEights moves as many triangles as go into squares for eight to a part of their own.
-func addEights(g *gridder, grp *group) {
-	rest := grp.count % block.Eight
+// addEights moves as many of the triangles that are cut as go into squares for eight to a part of their own.
+func addEights(g *gridder, grp *group, cut int) {
+	rest := grp.count - cut/block.Eight*block.Eight
 	p := &g.Parts[grp.part]
 	big := *p
 	big.Name += ".eight"
@@ -212,7 +213,7 @@ func addEights(g *gridder, grp *group) {
 	big.Title = "For eight half-squares each"
 	big.Size = block.EightFrom(grp.recipe, g.Seam).UpTo(g.Step)
 	big.Gives = block.Eight
-	big.Patches, big.Count = grp.count-rest, grp.count/block.Eight
+	big.Patches, big.Count = grp.count-rest, cut/block.Eight
 	if rest == 0 {
 		*p = big
 		return

@@ -313,6 +313,9 @@ type Order struct {
 	// patches side by side.
 	Triangles plan.Triangles
 	Strips    plan.StripSets
+	// Made are units that are there already, for all copies of the cover, and Copies how many those are.
+	Made   []Made
+	Copies int
 }
 
 // grow is what each side of the top has beyond the trimmed panel; it is shared by the

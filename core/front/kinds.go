@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"umschlag/core/block"
+	"umschlag/core/plan"
 	"umschlag/core/ref"
 )
 
@@ -26,13 +27,65 @@ type Take struct {
 	Patches int
 }
 
+// Made is so many units that are there already, left from other covers.
+type Made struct {
+	block.Alike
+	Count int
+}
+
+// MadeOf are the units that a plan has already; those that cannot be read as units are none.
+func MadeOf(p plan.Plan) []Made {
+	var out []Made
+	for _, m := range p.Made {
+		if a, err := block.ReadAlike(m.Cells, m.Cloths, m.Width, m.Height); err == nil {
+			out = append(out, Made{Alike: a, Count: m.Count})
+		}
+	}
+	return out
+}
+
+// there is how many patches of each group come in units that are there already.
+func there(g *gridder) map[*group]int {
+	out := map[*group]int{}
+	if len(g.Made) == 0 || !g.blocks {
+		return out
+	}
+	list, _ := g.node.Units(g.sewnW, g.sewnH)
+	left := map[int]int{}
+	for i, m := range g.Made {
+		left[i] = m.Count / max(1, g.Copies)
+	}
+	for _, u := range list {
+		for _, own := range owns(g) {
+			a, ok := kindOf(g, u, own.cloth)
+			i := slices.IndexFunc(g.Made, func(m Made) bool { return m.Is(a) })
+			if !ok || i < 0 {
+				continue
+			}
+			n := min(left[i], u.Count*own.count)
+			left[i] -= n
+			patches, _ := u.Node.Divide(u.Width, u.Height)
+			for _, p := range patches {
+				key, _ := keyOf(g, ofBlock(g, p, own.cloth))
+				out[g.groups[key]] += n
+			}
+		}
+	}
+	return out
+}
+
+// kindOf is what a unit is known by where blocks have a cloth of their own, as it is sewn.
+func kindOf(g *gridder, u block.Unit, own string) (block.Alike, bool) {
+	a, ok := u.Alike(func(letter string) string { return g.clothOf(letter, own) })
+	a.Width, a.Height = a.Width+2*g.Seam, a.Height+2*g.Seam
+	return a, ok
+}
+
 // addKinds tells what the units of a place in the list are known by, and what each is sewn from: those of every block
 // by themselves where blocks have a cloth of their own.
 func addKinds(g *gridder, at int, u block.Unit) {
 	for _, own := range owns(g) {
-		cloth := func(letter string) string { return g.clothOf(letter, own.cloth) }
-		a, _ := u.Alike(cloth)
-		a.Width, a.Height = a.Width+2*g.Seam, a.Height+2*g.Seam
+		a, _ := kindOf(g, u, own.cloth)
 		takes, ok := takesOf(g, u, own.cloth)
 		if !ok {
 			continue

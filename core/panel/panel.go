@@ -74,7 +74,8 @@ func (o Order) Of(piece cover.Piece) (Panel, finding.List) {
 		Seam: p.Cover.PiecingSeam, Rim: p.Cover.Seam - p.Cover.PiecingSeam, Left: body.Edges.Left.Width,
 		Above:  body.Edges.Top.Width,
 		Absorb: q.Absorb, Step: p.Habits.Step, Style: p.Style(), Usable: o.usable,
-		Triangles: p.Habits.Triangles, Strips: p.Habits.Strips, Motifs: plan.RoundMotifs(p, decided)}
+		Triangles: p.Habits.Triangles, Strips: p.Habits.Strips, Motifs: plan.RoundMotifs(p, decided),
+		Made: front.MadeOf(p), Copies: p.Copies}
 	if len(order.Motifs) > 0 { // both sides of a seam are cut alike
 		order.Triangles = plan.ExactTriangles
 	}

@@ -65,7 +65,8 @@ func TestNothingIsCutForUnitsThatAreThereAlready(t *testing.T) {
 		{3, func(p *plan.Plan) { p.Copies = 2 }, []int{8, 8}, []int{1, 1}, 18, 3, 1},
 		{0, many, []int{1, 1, 1, 1}, []int{1, 1, 0, 0}, 9, 0, 1},
 		{1, many, []int{0, 0, 1, 1}, []int{0, 0, 0, 0}, 9, 1, 0},
-		{3, many, []int{0, 0, 1, 1}, []int{0, 0, 2, 2}, 9, 3, 2},
+		{2, many, []int{4, 4}, []int{1, 1}, 9, 2, 1}, // seven are too few for a square of eight
+		{3, many, []int{3, 3}, []int{0, 0}, 9, 3, 0},
 	} {
 		r := reckon.Reckon(nineHalves(c.made, func(p *plan.Plan) {
 			if c.change != nil {
@@ -215,8 +216,10 @@ func TestUnitsThatAreThereTakeNoCloth(t *testing.T) {
 			if c.Patches == 0 {
 				continue // piping may come in other strips where patches leave another rest
 			}
-			assert.LessOrEqual(t, c.Total, without.Cuts[i].Total, c.ID)
-			assert.LessOrEqual(t, whole.Cuts[i].Total, c.Total, c.ID)
+			if p.Habits.Triangles != plan.ManyTriangles { // there, fewer may come in pairs in place of eight at a time
+				assert.LessOrEqual(t, c.Total, without.Cuts[i].Total, c.ID)
+				assert.LessOrEqual(t, whole.Cuts[i].Total, c.Total, c.ID)
+			}
 			if c.Total > 0 {
 				assert.Equal(t, c.Patches-c.Sewn, (c.Total-c.Spoiled)*c.Gives-c.Over, "%s: what is missing", c.Title)
 			}
