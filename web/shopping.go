@@ -11,9 +11,11 @@ import (
 
 	"github.com/labstack/echo/v5"
 
+	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/reckon"
 	"umschlag/core/shopping"
+	"umschlag/core/stock"
 	"umschlag/format/listcsv"
 	"umschlag/format/planfile"
 	"umschlag/store"
@@ -26,6 +28,8 @@ type ShoppingView struct {
 	Cloths []ShoppingCloth `json:"cloths"`
 	// Things are what the plans chosen take beside cloth.
 	Things []ShoppingThing `json:"things"`
+	// Passed says which units that are over in one plan another takes.
+	Passed []string `json:"passed"`
 	// Cost of what is bought, as far as prices are known; Unpriced names the rest.
 	Cost     string   `json:"cost"`
 	Unpriced []string `json:"unpriced"`
@@ -148,7 +152,7 @@ func (s *server) shoppingFor(c *echo.Context) (view ShoppingView, err error) {
 	}
 	cloths, things := shopping.List(all.wants, cupboard, sh.unit), shopping.Things(all.things, notions, sh.unit)
 	sum, unpriced := shopping.Bill(cloths, things)
-	view = ShoppingView{Plans: all.plans, Cloths: []ShoppingCloth{}, Things: []ShoppingThing{},
+	view = ShoppingView{Plans: all.plans, Cloths: []ShoppingCloth{}, Things: []ShoppingThing{}, Passed: []string{},
 		Unpriced: append([]string{}, unpriced...)}
 	w, err := s.workshop(ctx, "")
 	if err != nil {
@@ -163,10 +167,31 @@ func (s *server) shoppingFor(c *echo.Context) (view ShoppingView, err error) {
 	for _, t := range things {
 		view.Things = append(view.Things, sh.shoppingThing(t))
 	}
+	for _, p := range shopping.Pass(all.units()) {
+		view.Passed = append(view.Passed, p.Says(sh.style()))
+	}
 	if sum > 0 {
 		view.Cost = sh.money(sum)
 	}
 	return view, nil
+}
+
+// units are those that the plans chosen are sewn from.
+func (w wantedAll) units() []shopping.UnitWant {
+	var out []shopping.UnitWant
+	for _, c := range w.chosen {
+		p := c.plan.Settle()
+		for _, u := range c.r.Units {
+			of, err := stock.UnitsOf(p, plan.Made{Cells: u.Cells, Cloths: u.Cloths, Width: length.Length(u.Width.NM),
+				Height: length.Length(u.Height.NM)})
+			if err != nil {
+				continue // told as such where it stands
+			}
+			out = append(out, shopping.UnitWant{Plan: c.stored.Title, Of: of, Missing: u.Need - u.Have,
+				Over: u.Over - u.Kept})
+		}
+	}
+	return out
 }
 
 // toBuy are the plans chosen that have to buy a cloth.

@@ -227,13 +227,7 @@ func (s *server) unitsOf(ctx context.Context, id string, made []byte) (stock.Uni
 	if err := planfile.ReadPart(made, p.Units, &m); err != nil {
 		return stock.Units{}, err
 	}
-	names := make([]string, len(m.Cloths))
-	for i, letter := range m.Cloths {
-		c, _ := p.Cloth(letter)
-		names[i] = c.Name
-	}
-	of, err := stock.ReadUnits(plan.MadeUnits{Cells: m.Cells, Fabrics: names, Width: m.Width, Height: m.Height,
-		Seam: p.Cover.PiecingSeam})
+	of, err := stock.UnitsOf(p, m)
 	if err != nil {
 		return of, planfile.Problems{{Path: "/made/cells", Text: sentence(err.Error())}}
 	}

@@ -31,8 +31,8 @@ func cupboardUnits(t *testing.T, h http.Handler) []web.UnitsView {
 	return list
 }
 
-// one is one of the units as a plan tells it.
-func one(u answer.Units) map[string]any {
+// unit is one of the units as a plan tells it.
+func unit(u answer.Units) map[string]any {
 	return map[string]any{"cells": u.Cells, "cloths": u.Cloths, "width": u.Width.Exact, "height": u.Height.Exact,
 		"count": 1}
 }
@@ -48,19 +48,19 @@ func TestUnitsGoIntoTheCupboardAndOut(t *testing.T) {
 	assert.Equal(t, 6, u.Held)
 
 	var moved web.MovedUnits
-	call(t, h, "POST", pinwheel+"/units", map[string]any{"made": one(u), "held": 6, "put": -4}, &moved)
+	call(t, h, "POST", pinwheel+"/units", map[string]any{"made": unit(u), "held": 6, "put": -4}, &moved)
 	assert.Equal(t, "4 half-square triangles moved out of the cupboard.", moved.Text)
 	assert.Equal(t, 2, pinwheels(t, h).Held)
-	again := refused(t, h, "POST", pinwheel+"/units", map[string]any{"made": one(u), "held": 6, "put": -4},
+	again := refused(t, h, "POST", pinwheel+"/units", map[string]any{"made": unit(u), "held": 6, "put": -4},
 		http.StatusConflict)
 	assert.Contains(t, again.Detail, "There are 2 such units in the cupboard now")
 	assert.Equal(t, 2, pinwheels(t, h).Held, "asked twice it is done once")
-	more := refused(t, h, "POST", pinwheel+"/units", map[string]any{"made": one(u), "held": 2, "put": -3},
+	more := refused(t, h, "POST", pinwheel+"/units", map[string]any{"made": unit(u), "held": 2, "put": -3},
 		http.StatusConflict)
 	assert.Contains(t, more.Detail, "There are 2")
-	call(t, h, "POST", pinwheel+"/units", map[string]any{"made": one(u), "held": 2, "put": -2}, &moved)
+	call(t, h, "POST", pinwheel+"/units", map[string]any{"made": unit(u), "held": 2, "put": -2}, &moved)
 	assert.Empty(t, cupboardUnits(t, h))
-	call(t, h, "POST", pinwheel+"/units", map[string]any{"made": one(u), "held": 0, "put": 1}, &moved)
+	call(t, h, "POST", pinwheel+"/units", map[string]any{"made": unit(u), "held": 0, "put": 1}, &moved)
 	assert.Equal(t, "1 half-square triangle moved into the cupboard.", moved.Text)
 	assert.Equal(t, 1, pinwheels(t, h).Held)
 }
@@ -144,4 +144,35 @@ func TestUnitsStayWhatTheyAre(t *testing.T) {
 	said, err := json.Marshal(refusal)
 	require.NoError(t, err)
 	assert.Contains(t, string(said), "units/0")
+}
+
+// Two cushions of nine half-squares each, two at a time: what is over of one is told to be taken for the other, and
+// then four squares of each do for it.
+func TestUnitsOneCoverLeavesAnother(t *testing.T) {
+	h := emptyApp(t)
+	made := func(title string) string {
+		var view web.PlanView
+		call(t, h, "POST", "/api/v1/plans", map[string]any{"plan": map[string]any{"format": "umschlag/plan/2",
+			"title": title, "units": "in", "object": map[string]any{"kind": "form", "width": 12, "height": 12},
+			"cover": map[string]any{"kind": "cushion"}, "habits": map[string]any{"triangles": "trim"},
+			"cloths": map[string]any{"A": map[string]any{"name": "leaf"}, "B": map[string]any{"name": "dot"}},
+			"pieces": map[string]any{"front": map[string]any{"face": map[string]any{"kind": "grid", "columns": 3,
+				"rows": 3, "patch": map[string]any{"width": 4}, "cloths": []string{"A", "B"},
+				"block": "half-square"}}}}}, &view)
+		require.Len(t, view.Reckoning.Units, 1, "%v", view.Reckoning.Findings)
+		return "/api/v1/plans/" + view.ID
+	}
+	first, second := made("Stool"), made("Bench")
+	var list web.ShoppingView
+	call(t, h, "GET", "/api/v1/shopping", nil, &list)
+	require.Len(t, list.Passed, 1)
+	assert.Contains(t, list.Passed[0], "1 half-square triangle, 4½″ × 4½″ as sewn, of dot and leaf, is over in")
+	assert.Contains(t, list.Passed[0], "Stool")
+	assert.Contains(t, list.Passed[0], "Bench")
+	var one web.PlanView
+	call(t, h, "GET", first, nil, &one)
+	call(t, h, "POST", first+"/units", map[string]any{"made": unit(one.Reckoning.Units[0]), "held": 0, "put": 1}, nil)
+	call(t, h, "GET", second, nil, &one)
+	assert.Equal(t, 1, one.Reckoning.Units[0].Held)
+	assert.Equal(t, []int{9, 1}, []int{one.Reckoning.Units[0].Need, one.Reckoning.Units[0].Over})
 }

@@ -8,6 +8,7 @@ import (
 	"umschlag/core/edging"
 	"umschlag/core/front"
 	"umschlag/core/lay"
+	"umschlag/core/plan"
 	"umschlag/core/ref"
 	"umschlag/core/ruler"
 	"umschlag/core/stock"
@@ -36,14 +37,11 @@ func cuts(t *teller) {
 
 // units tells the units that blocks are sewn from.
 func units(t *teller) {
-	seam := t.Plan.Cover.PiecingSeam
 	for _, u := range t.List.Units {
-		names := make([]string, len(u.Cloths))
-		for i, letter := range u.Cloths {
-			c, _ := t.Plan.Cloth(letter)
-			names[i] = c.Name
+		of, err := stock.UnitsOf(t.Plan, plan.Made{Cells: u.Cells, Cloths: u.Cloths, Width: u.Width, Height: u.Height})
+		if err != nil { // told already, with what helps
+			of = stock.Units{Alike: u.Alike}
 		}
-		of := stock.Units{Alike: u.Of(names), Seam: seam}
 		t.out.Units = append(t.out.Units, answer.Units{Step: u.Step.String(), Name: of.Named(u.Need),
 			Says: of.Says(t.style), Cells: u.Cells, Cloths: u.Cloths, Width: t.l(u.Width), Height: t.l(u.Height),
 			Need: u.Need, Have: u.Have, Over: u.Over, Kept: u.Kept, Held: of.Held(t.Made),

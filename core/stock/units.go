@@ -21,6 +21,18 @@ func ReadUnits(u plan.MadeUnits) (Units, error) {
 	return Units{Alike: a, Seam: u.Seam}, err
 }
 
+// UnitsOf are units of a settled plan as the cupboard knows them: by the names of the fabrics, and the seam they are
+// sewn with there.
+func UnitsOf(p plan.Plan, m plan.Made) (Units, error) {
+	names := make([]string, len(m.Cloths))
+	for i, letter := range m.Cloths {
+		c, _ := p.Cloth(letter)
+		names[i] = c.Name
+	}
+	return ReadUnits(plan.MadeUnits{Cells: m.Cells, Fabrics: names, Width: m.Width, Height: m.Height,
+		Seam: p.Cover.PiecingSeam})
+}
+
 // Is reports whether two units can stand for each other.
 func (u Units) Is(v Units) bool {
 	return u.Alike.Is(v.Alike) && (u.Seam-v.Seam).Abs() < length.Millimetre/100

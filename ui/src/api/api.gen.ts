@@ -2968,6 +2968,10 @@ cloths: ShoppingCloth[]
  */
 things: ShoppingThing[]
 /**
+ * Passed says which units that are over in one plan another takes.
+ */
+passed: string[]
+/**
  * Cost of what is bought, as far as prices are known; Unpriced names the rest.
  */
 cost: string

@@ -32,6 +32,7 @@ function answer(chosen: string[]): ShoppingView {
         instead: on("hood") ? ["Desk hood: look for a shorter cutting layout on Cut; 2″ less would do."] : [],
       },
     ],
+    passed: on("pad") && on("hood") ? ["1 half-square triangle is over in Mat pad."] : [],
     things: [
       { what: "zip", notion: "blue zip", need: "2 of 16″", have: "1", buy: "1 of 16″", cost: "", plans: [titles.pad] },
     ],
@@ -71,6 +72,8 @@ test("what is bought says for which plan, and what the cupboard keeps for the ot
   shown("/cloth/shopping");
   const row = within(await screen.findByRole("row", { name: /^stripe/ }));
   expect(row.getByText("5/8 yd")).toBeTruthy();
+  const passed = within(screen.getByRole("region", { name: "Units one leaves another" }));
+  expect(passed.getByText("1 half-square triangle is over in Mat pad.")).toBeTruthy();
   expect(row.getByText("to buy in one piece:").parentElement?.textContent).toContain("Desk hood 20″");
   expect(row.getByText("from the cupboard:").parentElement?.textContent).toContain("Story pad 12″ and 1 offcut");
   expect(row.getByText("€7.75")).toBeTruthy();

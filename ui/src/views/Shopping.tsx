@@ -67,6 +67,18 @@ function List({ view, choose }: { view: ShoppingView; choose: (ids: string[]) =>
           <Things of={view.things} />
         </section>
       )}
+      {view.passed.length > 0 && (
+        <section aria-labelledby="passed">
+          <h2 id="passed">Units one leaves another</h2>
+          <ul>
+            {view.passed.map((text) => (
+              <li key={text}>
+                <T>{text}</T>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       {view.cost && (
         <p className="large">
           As far as prices are known, that costs <strong>{view.cost}</strong>.
