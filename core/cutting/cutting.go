@@ -165,10 +165,7 @@ func (l *List) Strips(may bool, seam length.Length, c Cut) (id string, n int) {
 	if !may || whole <= usable || usable <= 4*seam || c.Had {
 		return l.Add(c), 1
 	}
-	n = 2
-	for each(whole, seam, n) > usable.Floor(step) {
-		n++
-	}
+	n = joined(whole, seam, usable.Floor(step))
 	if c.Keep != (lay.Size{}) { // each may come out as much longer as the whole
 		c.Keep.Width += each(whole, seam, n) - whole
 	}
@@ -189,6 +186,15 @@ func (l *List) Strips(may bool, seam length.Length, c Cut) (id string, n int) {
 	}
 	c.Count *= n
 	return l.Add(c), n
+}
+
+// joined is of how many strips, two at least, one is made that is longer than a cloth is wide.
+func joined(whole, seam, usable length.Length) int {
+	n := 2
+	for each(whole, seam, n) > usable {
+		n++
+	}
+	return n
 }
 
 // each is one of n strips that make up a whole with seams between them.

@@ -76,9 +76,25 @@ func (l *List) part(p *front.Part, c Cut) string {
 		c.Size.Width, c.Size.Height = c.Size.Height, c.Size.Width
 		c.Keep.Width, c.Keep.Height = c.Keep.Height, c.Keep.Width
 	}
+	if alongFabric(l, c) {
+		return l.Add(c)
+	}
 	id, n := l.Strips(true, l.Plan.Cover.PiecingSeam, c)
 	p.Joined = n
 	return id
+}
+
+// alongFabric tells of a strip that is longer than its cloth is wide that it comes in one piece along the cloth, and
+// takes at most a quarter more of its length there than it would in joined ones, one below the other: so wide ones lie.
+// Common practice: a join is spared where that costs little.
+func alongFabric(l *List, c Cut) bool {
+	cloth, _ := l.Plan.Cloth(c.Cloth)
+	long, wide, seam := c.Size.Width.Total(), c.Size.Height.Total(), l.Plan.Cover.PiecingSeam
+	usable := cloth.Usable.Floor(l.Plan.Habits.Step)
+	if !cloth.Turns() || c.Centred || long <= usable || wide > usable || usable <= 4*seam {
+		return false
+	}
+	return 4*long <= (5 * wide).Times(joined(long, seam, usable))
 }
 
 // aboutPart is what a part of the face of a piece is about.

@@ -216,3 +216,27 @@ func TestSquaresOfBlocksAreCentredOnTheirMotif(t *testing.T) {
 	p.Cloths["A"] = a
 	assert.NotContains(t, codes(reckon.Reckon(p, nil)), "print-slanted")
 }
+
+// Two strips as wide as they are from a cloth of 42 in: along it each comes in one piece, and joined from two below
+// each other it would take nearly as much of the length. A narrow one is joined: along the cloth it would take its length.
+func TestWideStripsLieAlongTheirCloth(t *testing.T) {
+	front := func(width length.Length, strips ...plan.Strip) answer.Reckoning {
+		p := faced(plan.Face{Kind: plan.StripsFace, Direction: plan.AlongWay, Strips: strips})
+		p.Cover.Ease = plan.Axes{}
+		p.Object.Width, p.Object.Height = width, 61*in
+		p.Pieces["front"] = plan.Piece{Face: p.Pieces["front"].Face}
+		return reckon.Reckon(p, nil)
+	}
+	wide := front(60*in, plan.Strip{Width: plan.Extent{Width: 30 * in}, Cloth: "A"},
+		plan.Strip{Width: plan.Extent{Width: 30 * in}, Cloth: "B"})
+	require.NotEmpty(t, wide.Cuts, "%v", wide.Findings)
+	for _, c := range wide.Cuts[:2] {
+		assert.Equal(t, 1, c.Total, c.Title)
+		assert.ElementsMatch(t, []string{"30½″", "61½″"}, []string{c.Width.Text, c.Height.Text})
+		assert.NotContains(t, c.Title, "joined")
+	}
+	narrow := front(5*in, plan.Strip{Width: plan.Extent{Width: 5 * in / 2}, Cloth: "A"},
+		plan.Strip{Width: plan.Extent{Width: 5 * in / 2}, Cloth: "B"})
+	require.NotEmpty(t, narrow.Cuts, "%v", narrow.Findings)
+	assert.Contains(t, narrow.Cuts[0].Title, "joined from 2")
+}
