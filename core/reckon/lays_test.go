@@ -218,7 +218,8 @@ func TestSquaresOfBlocksAreCentredOnTheirMotif(t *testing.T) {
 }
 
 // Two strips as wide as they are from a cloth of 42 in: along it each comes in one piece, and joined from two below
-// each other it would take nearly as much of the length. A narrow one is joined: along the cloth it would take its length.
+// each other it would take nearly as much of the length. A narrow one is joined: along the cloth it would take all
+// its length.
 func TestWideStripsLieAlongTheirCloth(t *testing.T) {
 	front := func(width length.Length, strips ...plan.Strip) answer.Reckoning {
 		p := faced(plan.Face{Kind: plan.StripsFace, Direction: plan.AlongWay, Strips: strips})
