@@ -6,6 +6,7 @@ import (
 
 	"umschlag/core/block"
 	"umschlag/core/finding"
+	"umschlag/core/front"
 	"umschlag/core/panel"
 	"umschlag/core/ref"
 )
@@ -20,8 +21,16 @@ type Units struct {
 	Need, Have, Over, Kept int
 	// Made are the places in the plan's list of units sewn already that tell of them.
 	Made []int
-	// from is what they are sewn from, piece by piece.
-	from [][]source
+	// of are those of each piece.
+	of []sewing
+}
+
+// sewing is units of a piece that are sewn with others in one go, how many of them are missing, and what one is sewn
+// from.
+type sewing struct {
+	with    *front.Unit
+	missing int
+	from    []source
 }
 
 // source is the cuts whose patches a unit is sewn from, and how many one takes.
@@ -90,17 +99,17 @@ func tellUnits(l *List, p panel.Panel, have []int, ids []string) {
 			l.Units = append(l.Units, Units{Alike: k.Alike,
 				Step: ref.Ref{Kind: ref.Step, Piece: p.Piece.Name, Of: of.In, Role: ref.DoUnit, No: of.No}})
 		}
-		u := &l.Units[i]
-		u.Need, u.Have = u.Need+k.Count*p.Piece.Count*l.Plan.Copies, u.Have+have[n]
-		var from []source
+		u, need := &l.Units[i], k.Count*p.Piece.Count*l.Plan.Copies
+		u.Need, u.Have = u.Need+need, u.Have+have[n]
+		of := sewing{with: &p.Face.Units[k.Unit], missing: need - have[n]}
 		for _, t := range k.Takes {
-			of := source{patches: t.Patches}
+			from := source{patches: t.Patches}
 			for _, part := range t.Parts {
-				of.cuts = append(of.cuts, ids[part])
+				from.cuts = append(from.cuts, ids[part])
 			}
-			from = append(from, of)
+			of.from = append(of.from, from)
 		}
-		u.from = append(u.from, from)
+		u.of = append(u.of, of)
 	}
 }
 
@@ -112,9 +121,15 @@ func Left(l *List) {
 	}
 	for i := range l.Units {
 		u := &l.Units[i]
-		for _, from := range u.from {
-			for whole(from, over) {
-				u.Over++
+		for _, of := range u.of {
+			n := 0
+			for whole(of.from, over) {
+				n++
+			}
+			u.Over += n
+			of.with.Spare += n
+			if of.with.Pairs(l.Plan.Habits.Triangles) && of.missing%2 == 1 && n == 0 {
+				of.with.Single++
 			}
 		}
 		for _, r := range l.rest {

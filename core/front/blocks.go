@@ -25,11 +25,20 @@ type Unit struct {
 	Sign block.Sign
 	// Count is how many one face has, and Have how many of them all copies have already.
 	Count, Have int
+	// Spare is how many more come of what is cut for all copies. Single is how many of those that are sewn two at a
+	// time are sewn by themselves: a square of each of their cloths is cut in two, and other units take the other
+	// halves.
+	Spare, Single int
 	// Size as sewn, raw edge to raw edge.
 	Width, Height length.Length
 	// Block marks the whole block, Triangles a unit of single triangles, and Set one that
 	// is cut across strips.
 	Block, Triangles, Set bool
+}
+
+// Pairs reports whether units are sewn two at a time from a square of each of two cloths.
+func (u Unit) Pairs(by plan.Triangles) bool {
+	return by == plan.TrimTriangles && u.Triangles && (u.Sign == block.Rising || u.Sign == block.Falling)
 }
 
 // blockOf is the block of a face, by its name or as it is written.

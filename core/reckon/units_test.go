@@ -227,3 +227,79 @@ func TestUnitsThatAreThereTakeNoCloth(t *testing.T) {
 	})
 	assert.Greater(t, made, 50)
 }
+
+// Two kinds of nine that share a cloth: of the shared one nine squares are cut, not ten, so that the last of both kinds
+// are sewn from halves of one square. With one kind alone the tenth comes out as well.
+func TestTheLastOfAnOddNumberIsSewnByItself(t *testing.T) {
+	two := nineHalves(0, func(p *plan.Plan) {
+		f := p.Pieces["front"].Face
+		f.Block, f.Cloths = plan.Block{Cells: "(A / B) | (A / C)"}, []string{"A", "B", "C"}
+		f.Patch.Width, f.Patch.Height = 4*in, 2*in
+		f.Columns, f.Rows = 3, 3
+		p.Object.Height = 7 * in
+	})
+	r := reckon.Reckon(two, nil)
+	require.Len(t, r.Units, 2, "%v", r.Findings)
+	squares, over := triangles(r)
+	assert.Equal(t, []int{9, 5, 5}, squares)
+	assert.Equal(t, []int{0, 1, 1}, over)
+	for _, u := range r.Units {
+		assert.Equal(t, []int{9, 0}, []int{u.Need, u.Over})
+		for _, s := range r.Steps {
+			if s.ID == u.Step {
+				assert.Contains(t, s.Text, "The last one is sewn by itself: cut a square of each of the two")
+			}
+		}
+	}
+	one := sewnIn(t, reckon.Reckon(nineHalves(0), nil)).Text
+	assert.Contains(t, one, "One more than is needed comes out.")
+	assert.NotContains(t, one, "by itself")
+	three := reckon.Reckon(nineHalves(2, func(p *plan.Plan) { p.Copies = 3 }), nil)
+	assert.Contains(t, sewnIn(t, three).Text, "One more than is needed of all 3 covers comes out.")
+	even := sewnIn(t, reckon.Reckon(nineHalves(1), nil)).Text
+	assert.NotContains(t, even, "comes out")
+	exact := nineHalves(0, func(p *plan.Plan) { p.Habits.Triangles = plan.ExactTriangles })
+	assert.NotContains(t, sewnIn(t, reckon.Reckon(exact, nil)).Text, "One more")
+}
+
+// Sewn two at a time as the steps say, whatever triangles a block has: pairs of whole squares, the last of an odd
+// number by itself where no whole unit is over. The squares that are cut do for it, and no more than a half of each
+// cloth stays.
+func TestTheSquaresDoForTwoAtATime(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		columns, rows := rapid.IntRange(1, 3).Draw(t, "columns"), rapid.IntRange(1, 3).Draw(t, "rows")
+		letter := rapid.SampledFrom([]string{"A", "B", "C", "D"})
+		var cells []string
+		for range rapid.IntRange(2, 4).Draw(t, "units") {
+			a := letter.Draw(t, "above")
+			b := letter.Filter(func(l string) bool { return l != a }).Draw(t, "below")
+			cells = append(cells, "("+a+" / "+b+")")
+		}
+		p := nineHalves(0, func(p *plan.Plan) {
+			f := p.Pieces["front"].Face
+			f.Block, f.Cloths = plan.Block{Cells: strings.Join(cells, " | ")}, []string{"A", "B", "C", "D"}
+			f.Patch.Width, f.Patch.Height = (2 * in).Times(len(cells)), 2*in
+			f.Columns, f.Rows = columns, rows
+			p.Object.Width, p.Object.Height = f.Patch.Width.Times(columns)+in, (2*in).Times(rows)+in
+			p.Copies, p.Back.Overlap = rapid.IntRange(1, 3).Draw(t, "copies"), ptr(in)
+		})
+		for _, c := range p.Pieces["front"].Face.Cloths {
+			p.Cloths[c] = plan.Cloth{Name: "cloth " + c}
+		}
+		r := reckon.Reckon(p, nil)
+		require.NotEmpty(t, r.Units, "%v", r.Findings)
+		halves := map[string]int{}
+		for _, u := range r.Units {
+			n := u.Need + u.Over
+			assert.LessOrEqual(t, u.Over, 1)
+			for _, cloth := range u.Cloths {
+				halves[cloth] += n
+			}
+		}
+		for _, c := range r.Cuts {
+			if c.Gives == 2 {
+				assert.Equal(t, (halves[c.Cloth]+1)/2, c.Total, "cloth %s", c.Cloth)
+			}
+		}
+	})
+}

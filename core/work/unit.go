@@ -92,6 +92,30 @@ func makeUnits(b *builder) {
 	}
 }
 
+// oddText says what becomes of the last of an odd number that is sewn two at a time.
+func oddText(b *builder, u front.Unit) string {
+	all := ""
+	if b.Plan.Copies > 1 {
+		all = fmt.Sprintf(" of all %d covers", b.Plan.Copies)
+	}
+	text := ""
+	const halves = "cut a square of each of the two fabrics in two on its diagonal, and sew a half of each together " +
+		"along it. The other halves go into other units, or are over."
+	switch {
+	case u.Single == 1:
+		text = fmt.Sprintf(" The last one%s is sewn by itself: %s", all, halves)
+	case u.Single > 1:
+		text = fmt.Sprintf(" The last one%s of each of %d pairs of fabrics is sewn by itself: %s", all, u.Single, halves)
+	}
+	switch {
+	case u.Spare == 1:
+		text += fmt.Sprintf(" One more than is needed%s comes out.", all)
+	case u.Spare > 1:
+		text += fmt.Sprintf(" %d more than are needed%s come out.", u.Spare, all)
+	}
+	return text
+}
+
 // sewUnits says how so many units are sewn.
 func sewUnits(b *builder, s *Step, u front.Unit, n int) {
 	s.Press = "Press each seam before the next one crosses it."
@@ -100,7 +124,7 @@ func sewUnits(b *builder, s *Step, u front.Unit, n int) {
 	}
 	s.Text = fmt.Sprintf("%s: %s.", clothsText(b, u.Cloths), unitText[u.Sign])
 	if how := howUnit(b, u, n); how != "" {
-		s.Text = clothsText(b, u.Cloths) + ": " + how
+		s.Text = clothsText(b, u.Cloths) + ": " + how + oddText(b, u)
 	}
 	s.Seams = n * seamsOf(b, u)
 	s.Stack = facing(sheetOf(b, "one piece", u.Cloths, 0), sheetOf(b, "the other", u.Cloths, 1))
