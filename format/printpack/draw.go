@@ -40,7 +40,7 @@ func (p *pack) paint(d drawing.Drawing, x, y, scale float64) {
 	p.pdf.SetDashPattern(nil, 0)
 	p.ink(ink)
 	for _, w := range d.Words {
-		points := min(11, max(5.5, w.Height*scale/25.4*72))
+		points := min(11, max(6.5, w.Height*scale/25.4*72))
 		p.font("", points)
 		at := x + w.X*scale
 		if w.Middle {

@@ -589,7 +589,7 @@ func (p *pack) stack(sheets []work.Sheet, x, y float64, draw bool) float64 {
 				p.pdf.Line(x, top+high, x+14, top+high)
 				words += ", wrong side up"
 			}
-			p.font("", 6)
+			p.font("", 6.5)
 			p.pdf.Text(x+15.5, top+2.2, words)
 		}
 	}
