@@ -67,9 +67,11 @@ type BecomeFront struct {
 	Width  answer.L `json:"width"`
 	Height answer.L `json:"height"`
 	// Waste in percent of what is cut into.
-	Waste   int `json:"waste"`
-	Cuts    int `json:"cuts"`
-	Fabrics int `json:"fabrics"`
+	Waste int `json:"waste"`
+	// Lost is how that comes about.
+	Lost    string `json:"lost"`
+	Cuts    int    `json:"cuts"`
+	Fabrics int    `json:"fabrics"`
 	// Left says what is left of each cloth.
 	Left []string `json:"left"`
 	// Plan with it, in the notation of plan files, and its front as it is drawn.
@@ -133,6 +135,7 @@ func frontView(f become.Front) (BecomeFront, error) {
 	}
 	out := BecomeFront{Title: f.Title, Why: append([]string{}, f.Why...), Width: answer.Show(f.Width, style),
 		Height: answer.Show(f.Height, style), Waste: int(100*f.Waste + 0.5), Cuts: f.Cuts, Fabrics: f.Fabrics,
+		Lost: lostSaid(f, style),
 		Left: []string{}, Plan: doc, Piece: show.Of(f.Made).Pieces[0]}
 	for _, l := range f.Left {
 		if said := leftSaid(l.Pieces, style); said != "" {
@@ -140,6 +143,17 @@ func frontView(f become.Front) (BecomeFront, error) {
 		}
 	}
 	return out, nil
+}
+
+// lostSaid tells how what is lost in scraps comes about, by areas.
+func lostSaid(f become.Front, style length.Style) string {
+	one, name := length.Inch.Float(), "in²"
+	if style.Unit != length.Inches {
+		one, name = length.Centimetre.Float(), "cm²"
+	}
+	area := func(nm2 float64) int { return int(nm2/one/one + 0.5) }
+	return fmt.Sprintf("Cut into, less what is left of it: %d %s. In pieces: %d %s. Lost in scraps: %d %s.",
+		area(f.Gone), name, area(f.InPieces), name, max(0, area(f.Gone)-area(f.InPieces)), name)
 }
 
 // leftSaid are the pieces that are left of a cloth, the largest of them in words.

@@ -3,6 +3,7 @@ package web_test
 import (
 	"bufio"
 	"encoding/json"
+	"fmt"
 	"net/http"
 	"net/http/httptest"
 	"strings"
@@ -49,6 +50,12 @@ func TestWhatABundleCanBecome(t *testing.T) {
 		p, err := planfile.Read(f.Plan)
 		require.NoError(t, err, f.Title)
 		assert.Equal(t, "16″", f.Width.Text)
+		var into, in, lost int
+		_, err = fmt.Sscanf(f.Lost, "Cut into, less what is left of it: %d in². In pieces: %d in². Lost in scraps: %d in².",
+			&into, &in, &lost)
+		require.NoError(t, err, f.Lost)
+		assert.Equal(t, into-in, lost)
+		assert.InDelta(t, f.Waste, 100*float64(lost)/float64(into), 0.7, "in percent")
 		assert.NotEmpty(t, f.Piece.Cells, f.Title)
 		r, err := planfile.Reckon(f.Plan, nil)
 		require.NoError(t, err)

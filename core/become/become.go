@@ -67,6 +67,9 @@ type Front struct {
 	Waste   float64
 	Cuts    int
 	Fabrics int
+	// Gone is the area of what is cut into less what is left of it, and InPieces that of its pieces, in square
+	// nanometres: Waste is what the one is more than the other.
+	Gone, InPieces float64
 	// Left is what is left of each cloth.
 	Left []Left
 	sort string
@@ -251,7 +254,7 @@ func (s *search) front(c candidate, made show.Result) Front {
 			cut += one.Size.Width.Total().Float() * one.Size.Height.Total().Float() * float64(one.Total)
 		}
 	}
-	if into > 0 {
+	if f.Gone, f.InPieces = into, cut; into > 0 {
 		f.Waste = max(0, 1-cut/into)
 	}
 	return f

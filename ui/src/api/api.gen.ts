@@ -3266,6 +3266,10 @@ height: L
  * Waste in percent of what is cut into.
  */
 waste: number
+/**
+ * Lost is how that comes about.
+ */
+lost: string
 cuts: number
 fabrics: number
 /**

@@ -289,18 +289,17 @@ function Fronts({ fronts, plan }: { fronts: BecomeFront[]; plan?: string }) {
                 {front.fabrics} {front.fabrics === 1 ? "fabric" : "fabrics"}, {front.cuts} cuts, {front.waste}% lost in
                 scraps.
               </p>
-              {front.left.length > 0 && (
-                <details>
-                  <summary>What is left</summary>
-                  <ul className="odd">
-                    {front.left.map((left) => (
-                      <li key={left}>
-                        <T>{left}</T>
-                      </li>
-                    ))}
-                  </ul>
-                </details>
-              )}
+              <details>
+                <summary>What is left, and what is lost</summary>
+                <p className="soft">{front.lost}</p>
+                <ul className="odd">
+                  {front.left.map((left) => (
+                    <li key={left}>
+                      <T>{left}</T>
+                    </li>
+                  ))}
+                </ul>
+              </details>
               <button type="button" className="word-button" onClick={() => void take(front)}>
                 Plan this<span className="sr-only">: {front.title}</span>
               </button>
