@@ -150,6 +150,13 @@ func (s *Store) advance(ctx context.Context, what, id string, base int, make fun
 		if err != nil {
 			return err
 		}
+		if s.follow != nil {
+			for _, m := range s.follow(head.Doc, n.doc) {
+				if err := moveUnits(ctx, tx, m); err != nil {
+					return err
+				}
+			}
+		}
 		now := s.stamp()
 		if _, err := tx.ExecContext(ctx,
 			`INSERT INTO revisions (plan, number, doc, label, save, made, undo_to, redo_to) VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,

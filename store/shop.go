@@ -112,26 +112,40 @@ func (s *Store) RemoveUnits(ctx context.Context, id int) (Held, error) {
 	return s.unitShelf().remove(ctx, id)
 }
 
-// MoveUnits puts units of a name into the cupboard or takes some out: change gets what is there, empty where nothing
-// is, and returns what is to be there, empty for nothing. Its error leaves all as it was.
+// UnitMove is a change of units of one name: Change gets what is there, empty where nothing is, and returns what is to
+// be there, empty for nothing. Its error leaves all as it was.
+type UnitMove struct {
+	Name   string
+	Change func(doc string) (string, error)
+}
+
+// Follow says what the cupboard has to do where the document of a plan becomes another one.
+type Follow func(before, after string) []UnitMove
+
+// Following moves units with every change of a plan, in one with it: saved, undone, redone or restored.
+func (s *Store) Following(f Follow) { s.follow = f }
+
+// MoveUnits makes one change of units by itself.
 func (s *Store) MoveUnits(ctx context.Context, name string, change func(doc string) (string, error)) error {
-	return s.change(ctx, "move units", func(tx *sql.Tx) error {
-		var doc string
-		err := tx.QueryRowContext(ctx, `SELECT doc FROM units WHERE name = ?`, name).Scan(&doc)
-		if err != nil && !errors.Is(err, sql.ErrNoRows) {
-			return err
-		}
-		after, err := change(doc)
-		if err != nil {
-			return err
-		}
-		if after == "" {
-			_, err = tx.ExecContext(ctx, `DELETE FROM units WHERE name = ?`, name)
-			return err
-		}
-		_, err = tx.ExecContext(ctx, `INSERT INTO units (name, doc) VALUES (?, ?) ON CONFLICT (name) DO UPDATE SET doc = excluded.doc, revision = revision + 1`, name, after)
+	return s.change(ctx, "move units", func(tx *sql.Tx) error { return moveUnits(ctx, tx, UnitMove{name, change}) })
+}
+
+func moveUnits(ctx context.Context, tx *sql.Tx, m UnitMove) error {
+	var doc string
+	err := tx.QueryRowContext(ctx, `SELECT doc FROM units WHERE name = ?`, m.Name).Scan(&doc)
+	if err != nil && !errors.Is(err, sql.ErrNoRows) {
 		return err
-	})
+	}
+	after, err := m.Change(doc)
+	switch {
+	case err != nil:
+		return err
+	case after == "":
+		_, err = tx.ExecContext(ctx, `DELETE FROM units WHERE name = ?`, m.Name)
+	case after != doc:
+		_, err = tx.ExecContext(ctx, `INSERT INTO units (name, doc) VALUES (?, ?) ON CONFLICT (name) DO UPDATE SET doc = excluded.doc, revision = revision + 1`, m.Name, after)
+	}
+	return err
 }
 
 // RemoveNotion takes a notion out of the cupboard and returns what it was.

@@ -42,6 +42,8 @@ type Store struct {
 	held *flock.Flock
 	path string
 	file os.FileInfo
+	// follow is what a change of a plan moves in the cupboard; nil for nothing.
+	follow Follow
 	// changes is how often it was written to.
 	changes atomic.Int64
 }

@@ -226,20 +226,6 @@ type SaveUnits struct {
 	Count int `json:"count"`
 }
 
-// MoveUnits puts units of a plan into the cupboard, or takes some out for it: Made is one of them as the plan has it,
-// Held how many there are as far as the asker knows, and Put how many go in, below 0 how many come out. Asked twice it
-// is done once.
-type MoveUnits struct {
-	Made json.RawMessage `json:"made"`
-	Held int             `json:"held"`
-	Put  int             `json:"put"`
-}
-
-// MovedUnits says what was moved.
-type MovedUnits struct {
-	Text string `json:"text"`
-}
-
 // SaveCloth asks for a cloth to be added or changed.
 type SaveCloth struct {
 	Base  int             `json:"base,omitempty"`
@@ -393,8 +379,6 @@ type Types struct {
 	Units          []UnitsView       `json:"units"`
 	AddUnits       AddUnits          `json:"add_units"`
 	SaveUnits      SaveUnits         `json:"save_units"`
-	MoveUnits      MoveUnits         `json:"move_units"`
-	MovedUnits     MovedUnits        `json:"moved_units"`
 	AskSearch      AskSearch         `json:"ask_search"`
 	Search         SearchView        `json:"search"`
 	AskBecome      AskBecome         `json:"ask_become"`

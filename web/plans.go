@@ -238,8 +238,27 @@ func (s *server) createPlan(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
+	if doc, err = begun(doc, p); err != nil {
+		return err
+	}
 	made, err := s.store.Create(c.Request().Context(), p.Title, string(p.Cover.Kind), string(doc))
 	return s.answer(c, http.StatusCreated, made, err, nil)
+}
+
+// begun is the document of a plan that is begun from that of another one: what that has of the cupboard, and put there,
+// it has not.
+func begun(doc []byte, p plan.Plan) ([]byte, error) {
+	fresh := plan.Begun(p)
+	if len(p.Progress.Over) > 0 {
+		var err error
+		if doc, err = planfile.WithRecord(doc, fresh.Progress, fresh.Measured); err != nil {
+			return nil, err
+		}
+	}
+	if !slices.ContainsFunc(p.Made, func(m plan.Made) bool { return m.Cupboard > 0 }) {
+		return doc, nil
+	}
+	return planfile.WithMade(doc, fresh.Made)
 }
 
 func (s *server) savePlan(c *echo.Context) error {

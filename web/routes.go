@@ -89,7 +89,6 @@ func changedRoutes(s *server, g *echo.Group) {
 	g.POST("/notions", s.addNotion)
 	g.PUT("/notions/:id", s.saveNotion)
 	g.DELETE("/notions/:id", s.removeNotion)
-	g.POST("/plans/:id/units", s.moveUnits)
 	g.POST("/units", s.addUnits)
 	g.PUT("/units/:id", s.saveUnits)
 	g.DELETE("/units/:id", s.removeUnits)

@@ -75,6 +75,7 @@ type server struct {
 func New(cfg Config) http.Handler {
 	s := &server{store: cfg.Store, log: cfg.Log, now: cfg.Now, bench: cfg.Bench,
 		unpacking: make(chan struct{}, runtime.GOMAXPROCS(0)), becoming: make(chan struct{}, mostBecoming)}
+	s.store.Following(followed)
 	if s.bench == nil {
 		s.bench = standIns()
 	}

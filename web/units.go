@@ -3,11 +3,12 @@ package web
 import (
 	"context"
 	"encoding/json"
-	"fmt"
 	"net/http"
+	"strings"
 
 	"github.com/labstack/echo/v5"
 
+	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/stock"
 	"umschlag/format/planfile"
@@ -78,14 +79,18 @@ func (s *server) units(c *echo.Context) error {
 	return c.JSON(http.StatusOK, out)
 }
 
-// unitsDoc is units as they are stored.
-func unitsDoc(u plan.MadeUnits, sh shop) (string, error) {
-	doc, err := json.Marshal(planfile.Part(u, sh.unit))
+// unitsDoc is units as they are stored: the unit of every length is written with it, so that they are read in any
+// workshop.
+func unitsDoc(u plan.MadeUnits) (string, error) {
+	if found := u.Validate(length.Style{Unit: length.Inches}); len(found) > 0 {
+		return "", planfile.Problems{{Path: found[0].About, Text: found[0].Text + " " + found[0].Remedy}}
+	}
+	doc, err := json.Marshal(planfile.Part(u, length.Inches))
 	if err != nil {
 		return "", err
 	}
-	_, _, err = readUnits(doc, sh)
-	return string(doc), err
+	exact, err := planfile.Exactly(doc, length.Inches, &plan.MadeUnits{})
+	return string(exact), err
 }
 
 // addUnits puts units into the cupboard, beside those that are there of their kind.
@@ -103,30 +108,50 @@ func (s *server) addUnits(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	more := moved(sh, of, func(now int) (int, error) { return now + u.Count, nil })
-	if err := s.store.MoveUnits(ctx, of.Key(), more); err != nil {
+	if err := s.store.MoveUnits(ctx, of.Key(), moved(of, u.Count, true)); err != nil {
 		return err
 	}
 	return c.NoContent(http.StatusNoContent)
 }
 
-// moved changes how many there are of units in the cupboard.
-func moved(sh shop, of stock.Units, count func(now int) (int, error)) func(string) (string, error) {
+// moved puts so many units into the cupboard, or takes them out below 0. Of what is not there none is taken, and more
+// than are kept of one kind are not put in, unless told: a plan is saved whatever became of the cupboard meanwhile.
+func moved(of stock.Units, by int, told bool) func(string) (string, error) {
 	return func(doc string) (string, error) {
 		now := 0
 		if doc != "" {
-			u, _, err := readUnits([]byte(doc), sh)
+			u, _, err := readUnits([]byte(doc), shop{unit: length.Inches})
 			if err != nil {
 				return "", err
 			}
 			now = u.Count
 		}
-		after, err := count(now)
-		if err != nil || after == 0 {
-			return "", err
+		after := now + by
+		if !told {
+			after = min(max(after, 0), plan.MostMade)
 		}
-		return unitsDoc(of.Doc(after), sh)
+		if after == 0 {
+			return "", nil
+		}
+		return unitsDoc(of.Doc(after))
 	}
+}
+
+// followed is what a change of a plan moves in the cupboard.
+func followed(before, after string) []store.UnitMove {
+	if both := before + after; !strings.Contains(both, `"made"`) && !strings.Contains(both, `"over"`) {
+		return nil
+	}
+	was, err := planfile.Read([]byte(before))
+	now, failed := planfile.Read([]byte(after))
+	if err != nil || failed != nil {
+		return nil // what cannot be read has nothing of the cupboard
+	}
+	var out []store.UnitMove
+	for _, m := range stock.Moves(was.Settle(), now.Settle()) {
+		out = append(out, store.UnitMove{Name: m.Key(), Change: moved(m.Units, m.By, false)})
+	}
+	return out
 }
 
 // saveUnits says how many there are of units in the cupboard.
@@ -157,7 +182,7 @@ func (s *server) saveUnits(c *echo.Context) error {
 			return err
 		}
 		u.Count = in.Count
-		doc, err := unitsDoc(u, sh)
+		doc, err := unitsDoc(u)
 		if err != nil {
 			return err
 		}
@@ -178,58 +203,4 @@ func (s *server) removeUnits(c *echo.Context) error {
 		return err
 	}
 	return c.NoContent(http.StatusNoContent)
-}
-
-// moveUnits puts units of a plan into the cupboard, or takes some out for it.
-func (s *server) moveUnits(c *echo.Context) error {
-	ctx := c.Request().Context()
-	var in MoveUnits
-	if err := decode(c, &in); err != nil {
-		return err
-	}
-	sh, err := s.shop(ctx)
-	if err != nil {
-		return err
-	}
-	of, err := s.unitsOf(ctx, c.Param("id"), in.Made)
-	if err != nil {
-		return err
-	}
-	err = s.store.MoveUnits(ctx, of.Key(), moved(sh, of, func(now int) (int, error) {
-		if now != in.Held || now+in.Put < 0 {
-			return now, echo.NewHTTPError(http.StatusConflict,
-				fmt.Sprintf("There are %d such units in the cupboard now. Look at how many are told here, and try again.", now))
-		}
-		return now + in.Put, nil
-	}))
-	if err != nil {
-		return err
-	}
-	n, how := in.Put, "into"
-	if n < 0 {
-		n, how = -n, "out of"
-	}
-	return c.JSON(http.StatusOK, MovedUnits{Text: fmt.Sprintf("%d %s moved %s the cupboard.", n, of.Named(n), how)})
-}
-
-// unitsOf is what the cupboard knows units of a plan by: with the names of its fabrics, and its seam.
-func (s *server) unitsOf(ctx context.Context, id string, made []byte) (stock.Units, error) {
-	stored, err := s.store.Plan(ctx, id)
-	if err != nil {
-		return stock.Units{}, err
-	}
-	p, err := planfile.Read([]byte(stored.Doc))
-	if err != nil {
-		return stock.Units{}, err
-	}
-	p = p.Settle()
-	var m plan.Made
-	if err := planfile.ReadPart(made, p.Units, &m); err != nil {
-		return stock.Units{}, err
-	}
-	of, err := stock.UnitsOf(p, m)
-	if err != nil {
-		return of, planfile.Problems{{Path: "/made/cells", Text: sentence(err.Error())}}
-	}
-	return of, nil
 }

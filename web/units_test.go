@@ -31,13 +31,41 @@ func cupboardUnits(t *testing.T, h http.Handler) []web.UnitsView {
 	return list
 }
 
-// unit is one of the units as a plan tells it.
-func unit(u answer.Units) map[string]any {
+// unit is so many of the units as a plan tells them that came out of the cupboard.
+func unit(u answer.Units, count, cupboard int) map[string]any {
 	return map[string]any{"cells": u.Cells, "cloths": u.Cloths, "width": u.Width.Exact, "height": u.Height.Exact,
-		"count": 1}
+		"count": count, "cupboard": cupboard}
 }
 
-func TestUnitsGoIntoTheCupboardAndOut(t *testing.T) {
+// remade saves the pinwheel plan with other units left from other covers, and over.
+func remade(t *testing.T, h http.Handler, made, over []map[string]any) web.PlanView {
+	t.Helper()
+	var view web.PlanView
+	call(t, h, "GET", pinwheel, nil, &view)
+	var doc map[string]any
+	require.NoError(t, json.Unmarshal(view.Plan, &doc))
+	delete(doc, "made")
+	if len(made) > 0 {
+		doc["made"] = made
+	}
+	progress, _ := doc["progress"].(map[string]any)
+	if progress == nil {
+		progress = map[string]any{}
+	}
+	delete(progress, "over")
+	if len(over) > 0 {
+		progress["over"] = over
+	}
+	doc["progress"] = progress
+	var after web.PlanView
+	w := call(t, h, "PUT", pinwheel, map[string]any{"base": view.Revision, "plan": doc, "label": "units"}, &after)
+	require.Equal(t, http.StatusOK, w.Code, w.Body.String())
+	return after
+}
+
+// What a plan takes out of the cupboard, and puts there, the cupboard has no more, or has: by every change of the plan,
+// undone, redone and restored among them.
+func TestTheCupboardFollowsThePlan(t *testing.T) {
 	h := app(t)
 	list := cupboardUnits(t, h)
 	require.Len(t, list, 1)
@@ -47,22 +75,51 @@ func TestUnitsGoIntoTheCupboardAndOut(t *testing.T) {
 	u := pinwheels(t, h)
 	assert.Equal(t, 6, u.Held)
 
-	var moved web.MovedUnits
-	call(t, h, "POST", pinwheel+"/units", map[string]any{"made": unit(u), "held": 6, "put": -4}, &moved)
-	assert.Equal(t, "4 half-square triangles moved out of the cupboard.", moved.Text)
-	assert.Equal(t, 2, pinwheels(t, h).Held)
-	again := refused(t, h, "POST", pinwheel+"/units", map[string]any{"made": unit(u), "held": 6, "put": -4},
-		http.StatusConflict)
-	assert.Contains(t, again.Detail, "There are 2 such units in the cupboard now")
-	assert.Equal(t, 2, pinwheels(t, h).Held, "asked twice it is done once")
-	more := refused(t, h, "POST", pinwheel+"/units", map[string]any{"made": unit(u), "held": 2, "put": -3},
-		http.StatusConflict)
-	assert.Contains(t, more.Detail, "There are 2")
-	call(t, h, "POST", pinwheel+"/units", map[string]any{"made": unit(u), "held": 2, "put": -2}, &moved)
+	view := remade(t, h, []map[string]any{unit(u, 4, 4)}, nil)
+	assert.Equal(t, []int{4, 2}, []int{view.Reckoning.Units[0].Have, view.Reckoning.Units[0].Held})
+	view = remade(t, h, []map[string]any{unit(u, 9, 6)}, nil)
+	assert.Equal(t, []int{9, 0}, []int{view.Reckoning.Units[0].Have, view.Reckoning.Units[0].Held})
 	assert.Empty(t, cupboardUnits(t, h))
-	call(t, h, "POST", pinwheel+"/units", map[string]any{"made": unit(u), "held": 0, "put": 1}, &moved)
-	assert.Equal(t, "1 half-square triangle moved into the cupboard.", moved.Text)
-	assert.Equal(t, 1, pinwheels(t, h).Held)
+	step := func(how string) {
+		var after web.PlanView
+		require.Equal(t, http.StatusOK,
+			call(t, h, "POST", pinwheel+"/"+how, map[string]any{"base": view.Revision}, &after).Code)
+		view = after
+	}
+	for _, s := range []struct {
+		how  string
+		held int
+	}{{"undo", 2}, {"undo", 6}, {"redo", 2}, {"redo", 0}} {
+		step(s.how)
+		assert.Equal(t, s.held, view.Reckoning.Units[0].Held, s.how)
+	}
+	require.Equal(t, http.StatusOK, call(t, h, "POST", pinwheel+"/restore",
+		map[string]any{"base": view.Revision, "revision": 1}, &view).Code)
+	assert.Equal(t, 6, view.Reckoning.Units[0].Held, "restored as it was begun")
+
+	view = remade(t, h, []map[string]any{unit(u, 63, 0)}, []map[string]any{unit(u, 1, 0)})
+	assert.Equal(t, []int{1, 7}, []int{view.Reckoning.Units[0].Kept, view.Reckoning.Units[0].Held})
+	view = remade(t, h, nil, nil)
+	assert.Equal(t, 6, view.Reckoning.Units[0].Held)
+	// More than is there: the plan is saved all the same, and nothing is less than none.
+	view = remade(t, h, []map[string]any{unit(u, 20, 20)}, nil)
+	assert.Zero(t, view.Reckoning.Units[0].Held)
+	view = remade(t, h, nil, []map[string]any{unit(u, 1500, 0), unit(u, 1500, 0)})
+	assert.Equal(t, 2000, view.Reckoning.Units[0].Held, "and no more than are kept of one kind")
+}
+
+// A plan begun from another one has nothing of what that took out of the cupboard.
+func TestAPlanBegunFromAnotherHasNoneOfItsUnits(t *testing.T) {
+	h := app(t)
+	view := remade(t, h, []map[string]any{unit(pinwheels(t, h), 9, 4)}, []map[string]any{unit(pinwheels(t, h), 1, 0)})
+	assert.Equal(t, 3, view.Reckoning.Units[0].Held)
+	var copied web.PlanView
+	require.Equal(t, http.StatusCreated, call(t, h, "POST", "/api/v1/plans", map[string]any{"plan": view.Plan},
+		&copied).Code)
+	u := copied.Reckoning.Units[0]
+	assert.Equal(t, []int{5, 0, 3}, []int{u.Have, u.Kept, u.Held}, "those somebody typed it has")
+	again := remade(t, h, []map[string]any{unit(u, 4, 4)}, nil)
+	assert.Equal(t, 2, again.Reckoning.Units[0].Held, "what was over came out again")
 }
 
 func TestUnitsOfTheCupboardAreCountedAnew(t *testing.T) {
@@ -116,10 +173,6 @@ func TestUnitsThatCannotBeKeptAreNamed(t *testing.T) {
 	}
 	added := call(t, h, "POST", "/api/v1/units", map[string]any{"units": good()}, nil)
 	assert.Equal(t, http.StatusNoContent, added.Code)
-	assert.Equal(t, http.StatusNotFound, call(t, h, "POST", "/api/v1/plans/none/units",
-		map[string]any{"made": map[string]any{}, "held": 0, "put": 1}, nil).Code)
-	unread := map[string]any{"cells": "A /", "cloths": []string{"A"}, "width": "4", "height": "4", "count": 1}
-	refused(t, h, "POST", pinwheel+"/units", map[string]any{"made": unread, "held": 0, "put": 1}, http.StatusBadRequest)
 }
 
 // In another unit the same units stay as large as they are, and are the plan's as before; so they do in a workshop
@@ -171,7 +224,11 @@ func TestUnitsOneCoverLeavesAnother(t *testing.T) {
 	assert.Contains(t, list.Passed[0], "Bench")
 	var one web.PlanView
 	call(t, h, "GET", first, nil, &one)
-	call(t, h, "POST", first+"/units", map[string]any{"made": unit(one.Reckoning.Units[0]), "held": 0, "put": 1}, nil)
+	var doc map[string]any
+	require.NoError(t, json.Unmarshal(one.Plan, &doc))
+	doc["progress"] = map[string]any{"over": []any{unit(one.Reckoning.Units[0], 1, 0)}}
+	require.Equal(t, http.StatusOK, call(t, h, "PUT", first, map[string]any{"base": one.Revision, "plan": doc,
+		"label": "over"}, &one).Code)
 	call(t, h, "GET", second, nil, &one)
 	assert.Equal(t, 1, one.Reckoning.Units[0].Held)
 	assert.Equal(t, []int{9, 1}, []int{one.Reckoning.Units[0].Need, one.Reckoning.Units[0].Over})

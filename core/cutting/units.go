@@ -8,6 +8,7 @@ import (
 	"umschlag/core/finding"
 	"umschlag/core/front"
 	"umschlag/core/panel"
+	"umschlag/core/plan"
 	"umschlag/core/ref"
 )
 
@@ -137,18 +138,25 @@ func Left(l *List) {
 				u.Made = append(u.Made, r.no)
 			}
 		}
-		for _, m := range l.Plan.Progress.Over {
-			if a, err := block.ReadAlike(m.Cells, m.Cloths, m.Width, m.Height); err == nil && a.Is(u.Alike) {
-				u.Kept += m.Count
-			}
-		}
+		u.Kept = kept(l.Plan, u.Alike)
 	}
 	for _, r := range l.rest {
 		if !slices.ContainsFunc(l.Units, func(u Units) bool { return slices.Contains(u.Made, r.no) }) {
-			l.Units = append(l.Units, Units{Alike: r.Alike, Made: []int{r.no}})
+			l.Units = append(l.Units, Units{Alike: r.Alike, Made: []int{r.no}, Kept: kept(l.Plan, r.Alike)})
 		}
 		unused(l, r)
 	}
+}
+
+// kept is how many units of a kind a plan put into the cupboard.
+func kept(p plan.Plan, a block.Alike) int {
+	n := 0
+	for _, m := range p.Progress.Over {
+		if b, err := block.ReadAlike(m.Cells, m.Cloths, m.Width, m.Height); err == nil && b.Is(a) {
+			n += m.Count
+		}
+	}
+	return n
 }
 
 // whole takes what one unit is sewn from out of what is over, where there is as much.
@@ -173,7 +181,8 @@ func whole(from []source, over map[string]int) bool {
 
 // unused says of units that are sewn already what no piece takes of them.
 func unused(l *List, r rest) {
-	if r.left == 0 {
+	more := r.left - kept(l.Plan, r.Alike)
+	if more <= 0 {
 		return
 	}
 	at, text := finding.Path("made", r.no), l.Plan.Style().Text
@@ -190,5 +199,5 @@ func unused(l *List, r rest) {
 	}
 	l.Found.Add(finding.Note, "made-more", at,
 		fmt.Sprintf("%s %s left from other covers, and %d are needed.", what, is, r.had-r.left),
-		fmt.Sprintf("Put %d into the cupboard on the page Cut.", r.left))
+		fmt.Sprintf("Put %d into the cupboard on the page Cut.", more))
 }

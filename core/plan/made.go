@@ -18,8 +18,23 @@ type Made struct {
 	// Width and Height as sewn, raw edge to raw edge.
 	Width  length.Length `json:"width" jsonschema:"required"`
 	Height length.Length `json:"height" jsonschema:"required"`
-	// Count is how many there are, from 1 to 2000.
-	Count int `json:"count" jsonschema:"required"`
+	// Count is how many there are, from 1 to 2000, and Cupboard how many of them came out of the cupboard: they go back
+	// there where the plan has them no more.
+	Count    int `json:"count" jsonschema:"required"`
+	Cupboard int `json:"cupboard,omitempty"`
+}
+
+// Begun is a plan as one that is begun: what another one has of the cupboard, and put there, it has not.
+func Begun(p Plan) Plan {
+	var made []Made
+	for _, m := range p.Made {
+		if m.Count -= m.Cupboard; m.Count > 0 {
+			m.Cupboard = 0
+			made = append(made, m)
+		}
+	}
+	p.Made, p.Progress.Over = made, nil
+	return p
 }
 
 // MadeUnits are units of a block in the cupboard, sewn.
@@ -36,9 +51,9 @@ type MadeUnits struct {
 	Count int `json:"count" jsonschema:"required"`
 }
 
-// mostMade is more units of one kind than anyone sews for a cover, and mostKinds more kinds.
+// MostMade is more units of one kind than anyone sews for a cover, and mostKinds more kinds.
 const (
-	mostMade  = 2000
+	MostMade  = 2000
 	mostKinds = 60
 )
 
@@ -51,7 +66,8 @@ func judgeMade(v *Judge, list string, made []Made) {
 		at := fmt.Sprintf("/%s/%d", list, i)
 		v.Between(at+"/width", "The width of a unit", m.Width, length.Millimetre, longestCut)
 		v.Between(at+"/height", "The height of a unit", m.Height, length.Millimetre, longestCut)
-		v.Count(at+"/count", "How many units there are", m.Count, 1, mostMade)
+		v.Count(at+"/count", "How many units there are", m.Count, 1, MostMade)
+		v.Count(at+"/cupboard", "How many units came out of the cupboard", m.Cupboard, 0, max(m.Count, 0))
 	}
 }
 
@@ -67,6 +83,6 @@ func (u MadeUnits) Validate(style length.Style) finding.List {
 	v.Between("/width", "The width of a unit", u.Width, length.Millimetre, longestCut)
 	v.Between("/height", "The height of a unit", u.Height, length.Millimetre, longestCut)
 	v.Between("/seam", "The seam of a unit", u.Seam, length.Millimetre, 2*length.Inch)
-	v.Count("/count", "How many units there are", u.Count, 1, mostMade)
+	v.Count("/count", "How many units there are", u.Count, 1, MostMade)
 	return v.found
 }

@@ -258,6 +258,8 @@ func TestTheLastOfAnOddNumberIsSewnByItself(t *testing.T) {
 	assert.Contains(t, sewnIn(t, three).Text, "One more than is needed of all 3 covers comes out.")
 	even := sewnIn(t, reckon.Reckon(nineHalves(1), nil)).Text
 	assert.NotContains(t, even, "comes out")
+	plain := nineHalves(0, func(p *plan.Plan) { p.Pieces["front"].Face.Cloths = []string{"A"} })
+	assert.Contains(t, sewnIn(t, reckon.Reckon(plain, nil)).Text, "by itself: cut a square in two on its diagonal")
 	exact := nineHalves(0, func(p *plan.Plan) { p.Habits.Triangles = plan.ExactTriangles })
 	assert.NotContains(t, sewnIn(t, reckon.Reckon(exact, nil)).Text, "One more")
 }

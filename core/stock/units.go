@@ -2,6 +2,8 @@ package stock
 
 import (
 	"fmt"
+	"maps"
+	"slices"
 	"strings"
 
 	"umschlag/core/block"
@@ -71,3 +73,43 @@ func (u Units) Key() string {
 
 // keyed is what sizes are rounded to in a key.
 const keyed = length.Millimetre / 10
+
+// Moved is how many units of a kind go into the cupboard; below 0 they come out of it.
+type Moved struct {
+	Units
+	By int
+}
+
+// Moves is what a change of a settled plan moves: what it has out of the cupboard no more goes back, and what is over
+// and put there goes in. Fabrics and seam go by what the plan called them before: units are no others where only that
+// is changed.
+func Moves(before, after plan.Plan) []Moved {
+	named := after
+	named.Cover.PiecingSeam, named.Cloths = before.Cover.PiecingSeam, maps.Clone(after.Cloths)
+	if named.Cloths == nil {
+		named.Cloths = map[string]plan.Cloth{}
+	}
+	maps.Copy(named.Cloths, before.Cloths)
+	var all []Moved
+	add := func(list []plan.Made, by func(plan.Made) int) {
+		for _, m := range list {
+			u, err := UnitsOf(named, m)
+			if n := by(m); err == nil && n != 0 {
+				all = append(all, Moved{u, n})
+			}
+		}
+	}
+	add(before.Made, func(m plan.Made) int { return m.Cupboard })
+	add(after.Made, func(m plan.Made) int { return -m.Cupboard })
+	add(before.Progress.Over, func(m plan.Made) int { return -m.Count })
+	add(after.Progress.Over, func(m plan.Made) int { return m.Count })
+	var out []Moved
+	for _, m := range all {
+		if i := slices.IndexFunc(out, func(o Moved) bool { return o.Is(m.Units) }); i >= 0 {
+			out[i].By += m.By
+		} else {
+			out = append(out, m)
+		}
+	}
+	return slices.DeleteFunc(out, func(m Moved) bool { return m.By == 0 })
+}

@@ -99,8 +99,11 @@ func oddText(b *builder, u front.Unit) string {
 		all = fmt.Sprintf(" of all %d covers", b.Plan.Copies)
 	}
 	text := ""
-	const halves = "cut a square of each of the two fabrics in two on its diagonal, and sew a half of each together " +
+	halves := "cut a square of each of the two fabrics in two on its diagonal, and sew a half of each together " +
 		"along it. The other halves go into other units, or are over."
+	if len(u.Cloths) == 1 && u.Cloths[0] != "" {
+		halves = "cut a square in two on its diagonal, and sew its halves together along it."
+	}
 	switch {
 	case u.Single == 1:
 		text = fmt.Sprintf(" The last one%s is sewn by itself: %s", all, halves)

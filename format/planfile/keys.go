@@ -28,13 +28,23 @@ func Keyed(data []byte, fresh func() ref.Key) ([]byte, error) {
 
 // WithRecord is a document with another record of its making.
 func WithRecord(data []byte, progress plan.Progress, measured []plan.Measured) ([]byte, error) {
+	return with(data, map[string]reflect.Value{"progress": reflect.ValueOf(progress),
+		"measured": reflect.ValueOf(measured)})
+}
+
+// WithMade is a document with other units left from other covers.
+func WithMade(data []byte, made []plan.Made) ([]byte, error) {
+	return with(data, map[string]reflect.Value{"made": reflect.ValueOf(made)})
+}
+
+// with is a document with other values under some of its keys; empty ones are taken out.
+func with(data []byte, values map[string]reflect.Value) ([]byte, error) {
 	file, err := document(data)
 	if err != nil {
 		return nil, err
 	}
 	style := length.Style{Unit: (&reader{}).unitOf(file)}
-	for key, v := range map[string]reflect.Value{"progress": reflect.ValueOf(progress),
-		"measured": reflect.ValueOf(measured)} {
+	for key, v := range values {
 		if v.IsZero() || v.Kind() == reflect.Slice && v.Len() == 0 {
 			file.take(key)
 			continue

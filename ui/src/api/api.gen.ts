@@ -44,8 +44,6 @@ save_notion: SaveNotion
 units: UnitsView[]
 add_units: AddUnits
 save_units: SaveUnits
-move_units: MoveUnits
-moved_units: MovedUnits
 ask_search: AskSearch
 search: SearchView
 ask_become: AskBecome
@@ -3148,24 +3146,6 @@ units: {
 export interface SaveUnits {
 base: number
 count: number
-}
-/**
- * MoveUnits puts units of a plan into the cupboard, or takes some out for it: Made is one of them as the plan has it,
- * Held how many there are as far as the asker knows, and Put how many go in, below 0 how many come out. Asked twice it
- * is done once.
- */
-export interface MoveUnits {
-made: {
-
-}
-held: number
-put: number
-}
-/**
- * MovedUnits says what was moved.
- */
-export interface MovedUnits {
-text: string
 }
 /**
  * AskSearch asks for a shorter lay to be looked for: of the cloth of a plan by its

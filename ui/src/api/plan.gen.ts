@@ -1198,9 +1198,11 @@ cloths: string[]
 width: (string | number)
 height: (string | number)
 /**
- * Count is how many there are, from 1 to 2000.
+ * Count is how many there are, from 1 to 2000, and Cupboard how many of them came out of the cupboard: they go back
+ * there where the plan has them no more.
  */
 count: number
+cupboard?: number
 }
 /**
  * Cloth is one cloth of the plan.

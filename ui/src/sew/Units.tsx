@@ -1,11 +1,9 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
-import type { Units as Data, MovedUnits } from "../api/api.gen";
-import { ask, sentence } from "../api/client";
+import type { Units as Data } from "../api/api.gen";
 import type { Made, Plan } from "../api/plan.gen";
 import { readAgain } from "../api/queries";
 import { useOf, usePlan } from "../plan/context";
-import { useSay } from "../shell/Say";
 import { T } from "../words/T";
 
 /** The units that the blocks of a plan are sewn from: how many are there already, and what is over. */
@@ -38,99 +36,78 @@ export function StepUnits({ step }: { step: string }) {
   ));
 }
 
-/** One of so many units as a plan tells of them. */
-const madeOf = (u: Data, count: number): Made => ({
+/** So many units as a plan tells them, and how many of them came out of the cupboard. */
+const madeOf = (u: Data, count: number, cupboard = 0): Made => ({
   cells: u.cells,
   cloths: u.cloths,
   width: u.width.exact,
   height: u.height.exact,
   count,
+  ...(cupboard > 0 && { cupboard }),
 });
 
+/** What a plan has of the units: how many, and how many of them out of the cupboard. */
+function hasOf(plan: Plan, u: Data) {
+  const mine = (plan.made ?? []).filter((_, i) => u.made.includes(i));
+  const sum = (of: (m: Made) => unknown) => mine.reduce((n, m) => n + Number(of(m) ?? 0), 0);
+  return { count: sum((m) => m.count), cupboard: sum((m) => m.cupboard) };
+}
+
 /** A plan that has so many of the units. */
-function having(plan: Plan, u: Data, count: number): Plan {
+function having(plan: Plan, u: Data, count: number, cupboard: number): Plan {
   const others = (plan.made ?? []).filter((_, i) => !u.made.includes(i));
-  return { ...plan, made: count > 0 ? [...others, madeOf(u, count)] : others };
+  return { ...plan, made: count > 0 ? [...others, madeOf(u, count, Math.min(count, cupboard))] : others };
 }
 
 function UnitsOf({ units }: { units: Data }) {
-  const { id, plan, rework, session } = usePlan();
-  const say = useSay();
+  const { plan, rework, session } = usePlan();
   const client = useQueryClient();
-  const [problem, setProblem] = useState<string | null>(null);
-  const there = (plan.made ?? []).filter((_, i) => units.made.includes(i)).reduce((n, m) => n + Number(m.count), 0);
-  const over = (units.over ?? 0) - (units.kept ?? 0);
+  const there = hasOf(plan, units);
+  const kept = units.kept ?? 0;
   const held = units.held ?? 0;
+  const surplus = there.count - (units.have ?? 0);
+  const over = units.over ?? 0;
+  const spare = surplus + over - kept;
   // What it put in itself it is not offered.
-  const takes = (units.kept ?? 0) > 0 ? 0 : Math.min(held, units.need - (units.have ?? 0));
+  const takes = kept > 0 ? 0 : Math.min(held, units.need - (units.have ?? 0));
 
-  /** Moves so many into the cupboard, out of it below 0, and writes into the plan what that makes of it. */
-  const move = async (put: number, from: number, change: (plan: Plan) => Plan, label: string) => {
-    setProblem(null);
-    try {
-      await session.settle();
-      const moved = await ask<MovedUnits>("POST", `/plans/${id}/units`, { made: madeOf(units, 1), held: from, put });
-      rework(change, label);
-      await session.settle();
-      await readAgain(client);
-      return moved.text;
-    } catch (error) {
-      setProblem(sentence(error));
-      return null;
-    }
+  /** Changes the plan, which the cupboard follows, and reads again what is there. */
+  const move = async (change: (plan: Plan) => Plan, how: string) => {
+    rework(change, `${units.name}: ${how}`);
+    await session.settle();
+    await readAgain(client);
   };
-  const moving = async (put: number, change: (plan: Plan) => Plan, how: string) => {
-    const label = `${units.name}: ${how}`;
-    const before = { made: plan.made, over: plan.progress?.over };
-    const text = await move(put, held, change, label);
-    if (text === null) return;
-    const back = (p: Plan): Plan => ({ ...p, made: before.made, progress: { ...p.progress, over: before.over } });
-    say(text, { label: "Undo", act: () => void move(-put, held + put, back, `taken back: ${label}`) });
-  };
-  const surplus = there - (units.have ?? 0);
-  const less = (p: Plan) => having(p, units, there - surplus);
-  const kept = (p: Plan): Plan => ({
+  const take = (p: Plan) => having(p, units, there.count + takes, there.cupboard + takes);
+  const put = (p: Plan): Plan => ({
     ...p,
-    progress: { ...p.progress, over: [...(p.progress?.over ?? []), madeOf(units, over)] },
+    progress: { ...p.progress, over: [...(p.progress?.over ?? []), madeOf(units, spare)] },
   });
+  const type = (n: number) =>
+    rework((p) => having(p, units, n, hasOf(p, units).cupboard), `${n} ${units.name} left from other covers`);
   return (
     <>
       <strong>{upper(units.name)}</strong>, <T>{units.says}</T>: {units.need || "none"} needed,{" "}
-      <Many of={units} now={there} set={(n) => rework((p) => having(p, units, n), label(units, n))} /> left from other
-      covers.
+      <Many of={units} now={there.count} set={type} /> left from other covers.
       {takes > 0 && (
         <span className="unit-part">
           {held} in the cupboard.{" "}
-          <Act
-            says={`Take ${takes}`}
-            of={units}
-            act={() => moving(-takes, (p) => having(p, units, there + takes), `${takes} from the cupboard`)}
-          />
+          <Act says={`Take ${takes}`} of={units} act={() => move(take, "out of the cupboard")} />
         </span>
       )}
       {surplus > 0 && (
         <span className="unit-part">
-          <Act
-            says={`Put ${surplus} into the cupboard`}
-            of={units}
-            act={() => moving(surplus, less, "into the cupboard")}
-          />
+          {surplus} of those {surplus === 1 ? "is" : "are"} not needed.
         </span>
       )}
       {over > 0 && (
         <span className="unit-part">
-          {over} more {over === 1 ? "comes" : "come"} of what is cut.{" "}
-          <Act says={`Put ${over} into the cupboard`} of={units} act={() => moving(over, kept, "into the cupboard")} />
+          {over} more {over === 1 ? "comes" : "come"} of what is cut.
         </span>
       )}
-      {(units.kept ?? 0) > 0 && (
-        <span className="soft unit-part">
-          {units.kept} more came of what was cut, and {units.kept === 1 ? "is" : "are"} in the cupboard.
-        </span>
-      )}
-      {problem && (
-        <span className="finding stop" role="alert">
-          {problem}
+      {kept > 0 && <span className="soft unit-part">{kept} put into the cupboard.</span>}
+      {spare > 0 && (
+        <span className="unit-part">
+          <Act says={`Put ${spare} into the cupboard`} of={units} act={() => move(put, "into the cupboard")} />
         </span>
       )}
     </>
@@ -149,8 +126,6 @@ function Act({ says, of, act }: { says: string; of: Data; act: () => Promise<voi
     </button>
   );
 }
-
-const label = (u: Data, n: number) => `${n} ${u.name} left from other covers`;
 
 /** How many there are already, to be typed. */
 function Many({ of, now, set }: { of: Data; now: number; set: (n: number) => void }) {
