@@ -443,11 +443,13 @@ type Cut struct {
 	// Gives is how many patches one piece gives, Patches how many are needed for all copies, Sewn how many of those are
 	// in units that are sewn already, Over how many more they give, and As what one finishes as; absent where a piece
 	// is a patch.
-	Gives   int    `json:"gives,omitempty"`
-	Patches int    `json:"patches,omitempty"`
-	Sewn    int    `json:"sewn,omitempty"`
-	Over    int    `json:"over,omitempty"`
-	As      string `json:"as,omitempty"`
+	Gives   int `json:"gives,omitempty"`
+	Patches int `json:"patches,omitempty"`
+	Sewn    int `json:"sewn,omitempty"`
+	Over    int `json:"over,omitempty"`
+	// Whole is how many of the pieces stay whole until they are sewn to each other in pairs.
+	Whole int    `json:"whole,omitempty"`
+	As    string `json:"as,omitempty"`
 	// Line is the outline of a patch's template within the piece.
 	Line []Vertex `json:"line,omitempty"`
 	// Path is the template of a shape that is laid on, as SVG path data in millimetres

@@ -61,7 +61,9 @@ type Cut struct {
 	// Sewn is how many patches are in units that are sewn already, and Over how many more all pieces give than all
 	// copies need besides.
 	Sewn, Over int
-	Finished   string
+	// Whole is how many of the pieces stay whole until they are sewn to each other in pairs.
+	Whole    int
+	Finished string
 	// Line is the outline of a template.
 	Line outline.Outline
 	// Path is the outline of a shape that is laid on, as SVG path data in millimetres, and Inset how far

@@ -129,8 +129,8 @@ func Left(l *List) {
 			}
 			u.Over += n
 			of.with.Spare += n
-			if of.with.Pairs(l.Plan.Habits.Triangles) && of.missing%2 == 1 && n == 0 {
-				of.with.Single++
+			if of.with.Pairs(l.Plan.Habits.Triangles) {
+				inPairs(l, of, n)
 			}
 		}
 		for _, r := range l.rest {
@@ -145,6 +145,25 @@ func Left(l *List) {
 			l.Units = append(l.Units, Units{Alike: r.Alike, Made: []int{r.no}, Kept: kept(l.Plan, r.Alike)})
 		}
 		unused(l, r)
+	}
+}
+
+// inPairs says which pieces stay whole until they are sewn to each other, where so many units more come of them than
+// are missing. Of an odd number the last is sewn by itself, from pieces that are cut on the diagonal.
+func inPairs(l *List, of sewing, spare int) {
+	sewn := of.missing + spare
+	if sewn%2 == 1 {
+		of.with.Single++
+	}
+	for _, s := range of.from {
+		i := slices.IndexFunc(l.Cuts, func(c Cut) bool { return c.ID == s.cuts[0] })
+		if c, rest := &l.Cuts[i], sewn; c.Gives == 2 {
+			for _, more := range s.cuts[1:] { // what comes of those for eight
+				k := slices.IndexFunc(l.Cuts, func(c Cut) bool { return c.ID == more })
+				rest -= l.Cuts[k].Total*l.Cuts[k].Gives - l.Cuts[k].Over
+			}
+			c.Whole += rest / 2 * s.patches
+		}
 	}
 }
 

@@ -36,9 +36,9 @@ type Unit struct {
 	Block, Triangles, Set bool
 }
 
-// Pairs reports whether units are sewn two at a time from a square of each of two cloths.
+// Pairs reports whether units are sewn two at a time, or eight, from whole squares laid on each other.
 func (u Unit) Pairs(by plan.Triangles) bool {
-	return by == plan.TrimTriangles && u.Triangles && (u.Sign == block.Rising || u.Sign == block.Falling)
+	return by.Large() && u.Triangles && (u.Sign == block.Rising || u.Sign == block.Falling)
 }
 
 // blockOf is the block of a face, by its name or as it is written.

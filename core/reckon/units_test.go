@@ -35,6 +35,16 @@ func halves(n int) plan.Made {
 	return plan.Made{Cells: "A / B", Cloths: []string{"A", "B"}, Width: 9 * in / 2, Height: 9 * in / 2, Count: n}
 }
 
+// whole is how many squares of each cut stay whole until they are sewn in pairs.
+func whole(r answer.Reckoning) (out []int) {
+	for _, c := range r.Cuts {
+		if c.Gives > 1 {
+			out = append(out, c.Whole)
+		}
+	}
+	return out
+}
+
 // triangles are the squares cut for the triangles of a plan, cloth by cloth, and what is over of each.
 func triangles(r answer.Reckoning) (squares, over []int) {
 	for _, c := range r.Cuts {
@@ -243,6 +253,7 @@ func TestTheLastOfAnOddNumberIsSewnByItself(t *testing.T) {
 	squares, over := triangles(r)
 	assert.Equal(t, []int{9, 5, 5}, squares)
 	assert.Equal(t, []int{0, 1, 1}, over)
+	assert.Equal(t, []int{8, 4, 4}, whole(r), "one square of each is cut in two for the last of both kinds")
 	for _, u := range r.Units {
 		assert.Equal(t, []int{9, 0}, []int{u.Need, u.Over})
 		for _, s := range r.Steps {
@@ -260,8 +271,13 @@ func TestTheLastOfAnOddNumberIsSewnByItself(t *testing.T) {
 	assert.NotContains(t, even, "comes out")
 	plain := nineHalves(0, func(p *plan.Plan) { p.Pieces["front"].Face.Cloths = []string{"A"} })
 	assert.Contains(t, sewnIn(t, reckon.Reckon(plain, nil)).Text, "by itself: cut a square in two on its diagonal")
+	assert.Equal(t, []int{8}, whole(reckon.Reckon(plain, nil)))
+	assert.Equal(t, []int{5, 5}, whole(reckon.Reckon(nineHalves(0), nil)))
+	many := nineHalves(0, func(p *plan.Plan) { p.Habits.Triangles = plan.ManyTriangles })
+	assert.Equal(t, []int{1, 1, 0, 0}, whole(reckon.Reckon(many, nil)), "beside those for eight")
 	exact := nineHalves(0, func(p *plan.Plan) { p.Habits.Triangles = plan.ExactTriangles })
 	assert.NotContains(t, sewnIn(t, reckon.Reckon(exact, nil)).Text, "One more")
+	assert.Equal(t, []int{0, 0}, whole(reckon.Reckon(exact, nil)))
 }
 
 // Sewn two at a time as the steps say, whatever triangles a block has: pairs of whole squares, the last of an odd
@@ -300,6 +316,7 @@ func TestTheSquaresDoForTwoAtATime(t *testing.T) {
 		}
 		for _, c := range r.Cuts {
 			if c.Gives == 2 {
+				assert.LessOrEqual(t, c.Whole, c.Total)
 				assert.Equal(t, (halves[c.Cloth]+1)/2, c.Total, "cloth %s", c.Cloth)
 			}
 		}

@@ -21,7 +21,8 @@ func cuts(t *teller) {
 		out := answer.Cut{ID: c.ID, About: c.About, Piece: c.Piece, Part: c.Part, Title: c.Title, Layer: c.Layer,
 			Cloth: c.Cloth, Shape: c.Shape,
 			Width: t.l(c.Size.Width.Total()), Height: t.l(c.Size.Height.Total()), Count: c.Count, Total: c.Total,
-			Gives: c.Gives, Patches: c.Patches * t.Plan.Copies, Sewn: c.Sewn, Over: c.Over, As: c.Finished,
+			Gives: c.Gives, Patches: c.Patches * t.Plan.Copies, Sewn: c.Sewn, Over: c.Over,
+			Whole: c.Whole, As: c.Finished,
 			Waits: c.Waits, WaitsFor: waitsFor(c.Waits), Motif: cutting.Motif(t.Plan, c), Selvedge: c.Selvedge,
 			Spoiled: c.Spoiled, Done: c.Done}
 		if c.Line != nil {

@@ -736,6 +736,10 @@ gives?: number
 patches?: number
 sewn?: number
 over?: number
+/**
+ * Whole is how many of the pieces stay whole until they are sewn to each other in pairs.
+ */
+whole?: number
 as?: string
 /**
  * Line is the outline of a patch's template within the piece.

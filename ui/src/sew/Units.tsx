@@ -87,24 +87,24 @@ function UnitsOf({ units }: { units: Data }) {
   return (
     <>
       <strong>{upper(units.name)}</strong>, <T>{units.says}</T>: {units.need || "none"} needed,{" "}
-      <Many of={units} now={there.count} set={type} /> left from other covers.
+      <Many of={units} now={there.count} set={type} /> left from other covers.{" "}
       {takes > 0 && (
         <span className="unit-part">
           {held} in the cupboard.{" "}
           <Act says={`Take ${takes}`} of={units} act={() => move(take, "out of the cupboard")} />
         </span>
-      )}
+      )}{" "}
       {surplus > 0 && (
         <span className="unit-part">
           {surplus} of those {surplus === 1 ? "is" : "are"} not needed.
         </span>
-      )}
+      )}{" "}
       {over > 0 && (
         <span className="unit-part">
           {over} more {over === 1 ? "comes" : "come"} of what is cut.
         </span>
       )}
-      {kept > 0 && <span className="soft unit-part">{kept} put into the cupboard.</span>}
+      {kept > 0 && <span className="soft unit-part">{kept} put into the cupboard.</span>}{" "}
       {spare > 0 && (
         <span className="unit-part">
           <Act says={`Put ${spare} into the cupboard`} of={units} act={() => move(put, "into the cupboard")} />

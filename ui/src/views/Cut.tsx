@@ -350,6 +350,13 @@ export function howCut(cut: CutData): React.ReactNode {
   );
 }
 
+/** Squares that are sewn in pairs are not cut before. */
+function halved({ whole = 0, total, spoiled = 0 }: CutData): string {
+  if (whole === 0) return "cut once on the diagonal";
+  if (whole >= total - spoiled) return "kept whole and sewn in pairs along the diagonal";
+  return `${whole} kept whole and sewn in pairs along the diagonal, the rest cut once on it`;
+}
+
 function shaped(cut: CutData): React.ReactNode {
   const give = cut.patches === undefined ? "" : ` for ${cut.patches} patches`;
   const finish = cut.as ? `, finished ${cut.as}` : "";
@@ -364,7 +371,7 @@ function shaped(cut: CutData): React.ReactNode {
         <T>
           {(cut.gives ?? 2) > 2
             ? `, sewn in pairs along both diagonals${give}${finish}`
-            : `, cut once on the diagonal${give}${finish}`}
+            : `, ${halved(cut)}${give}${finish}`}
         </T>
       );
     case "quarter-square":
