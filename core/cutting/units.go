@@ -66,7 +66,8 @@ func takeUnits(l *List, p panel.Panel) (have, patches []int) {
 	patches = make([]int, len(p.Face.Parts))
 	for _, k := range p.Face.Kinds {
 		n := take(l, k.Alike, k.Count*p.Piece.Count*l.Plan.Copies)
-		p.Face.Units[k.Unit].Have += n
+		u := &p.Face.Units[k.Unit]
+		u.Have, u.Faces = u.Have+n, p.Piece.Count*l.Plan.Copies
 		have = append(have, n)
 		for _, t := range k.Takes {
 			left := n * t.Patches

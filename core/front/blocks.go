@@ -23,8 +23,9 @@ type Unit struct {
 	Cloths []string
 	// Sign of the division, for its name.
 	Sign block.Sign
-	// Count is how many one face has, and Have how many of them all copies have already.
-	Count, Have int
+	// Count is how many one face has. Faces is how many such faces all copies have together, and Have how many units of
+	// those are there already.
+	Count, Faces, Have int
 	// Spare is how many more come of what is cut for all copies. Single is how many of those that are sewn two at a
 	// time are sewn by themselves: a square of each of their cloths is cut in two, and other units take the other
 	// halves.

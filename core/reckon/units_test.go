@@ -135,7 +135,28 @@ func TestTheStepsSewWhatIsMissing(t *testing.T) {
 	assert.Less(t, some.Left, none.Left)
 	two := reckon.Reckon(nineHalves(3, func(p *plan.Plan) { p.Copies = 2 }), nil)
 	assert.Contains(t, titles(two), "Sew the 9 blocks", "each of two covers has nine")
-	assert.Contains(t, sewnIn(t, two).Text, "For all 2 covers together 3 fewer are sewn")
+	assert.Contains(t, sewnIn(t, two).Text, "In all for both 3 fewer are sewn")
+}
+
+// Two ends alike of eight halves each, and five of them there.
+func TestUnitsOfTwoPiecesAlikeAreTakenTogether(t *testing.T) {
+	p := pieced()
+	end := *p.Pieces["end"].Face
+	end.Cloths, end.Block = []string{"A", "B"}, plan.Block{Name: "half-square"}
+	p.Pieces["end"] = plan.Piece{Face: &end}
+	p.Cloths["B"] = plan.Cloth{Name: "b", Width: ptr(120 * in)}
+	p.Habits.Triangles = plan.TrimTriangles
+	p.Made = []plan.Made{{Cells: "A / B", Cloths: []string{"A", "B"}, Width: 4 * in, Height: 4 * in, Count: 5}}
+	r := reckon.Reckon(p, nil)
+	require.Len(t, r.Units, 1, "%v", r.Findings)
+	u := r.Units[0]
+	assert.Equal(t, []int{16, 5, 1}, []int{u.Need, u.Have, u.Over})
+	squares, _ := triangles(r)
+	assert.Equal(t, []int{6, 6}, squares)
+	step := sewnIn(t, r)
+	assert.Equal(t, "Sew the 8 blocks", step.Title)
+	assert.Contains(t, step.Text, "In all for both 5 fewer are sewn")
+	assert.Contains(t, step.Text, "One more than is needed for both comes out.")
 }
 
 func TestUnitsThatNothingTakesAreSaid(t *testing.T) {
@@ -266,7 +287,7 @@ func TestTheLastOfAnOddNumberIsSewnByItself(t *testing.T) {
 	assert.Contains(t, one, "One more than is needed comes out.")
 	assert.NotContains(t, one, "by itself")
 	three := reckon.Reckon(nineHalves(2, func(p *plan.Plan) { p.Copies = 3 }), nil)
-	assert.Contains(t, sewnIn(t, three).Text, "One more than is needed of all 3 covers comes out.")
+	assert.Contains(t, sewnIn(t, three).Text, "One more than is needed for all 3 comes out.")
 	even := sewnIn(t, reckon.Reckon(nineHalves(1), nil)).Text
 	assert.NotContains(t, even, "comes out")
 	plain := nineHalves(0, func(p *plan.Plan) { p.Pieces["front"].Face.Cloths = []string{"A"} })

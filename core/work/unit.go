@@ -65,7 +65,7 @@ func makeUnits(b *builder) {
 			continue // cut across its strip set
 		}
 		n := u.Count
-		if b.Plan.Copies == 1 {
+		if u.Faces == 1 {
 			n = max(0, n-u.Have)
 		}
 		title := fmt.Sprintf("Sew %d %s", n, u.Sign.Named(n))
@@ -92,12 +92,20 @@ func makeUnits(b *builder) {
 	}
 }
 
-// oddText says what becomes of the last of an odd number that is sewn two at a time.
-func oddText(b *builder, u front.Unit) string {
-	all := ""
-	if b.Plan.Copies > 1 {
-		all = fmt.Sprintf(" of all %d covers", b.Plan.Copies)
+// allFaces says for how many faces alike units are cut together; nothing for one.
+func allFaces(u front.Unit) string {
+	switch {
+	case u.Faces == 2:
+		return " for both"
+	case u.Faces > 2:
+		return fmt.Sprintf(" for all %d", u.Faces)
 	}
+	return ""
+}
+
+// oddText says what becomes of the last of an odd number that is sewn two at a time.
+func oddText(u front.Unit) string {
+	all := allFaces(u)
 	text := ""
 	halves := "cut a square of each of the two fabrics in two on its diagonal, and sew a half of each together " +
 		"along it. The other halves go into other units, or are over."
@@ -127,7 +135,7 @@ func sewUnits(b *builder, s *Step, u front.Unit, n int) {
 	}
 	s.Text = fmt.Sprintf("%s: %s.", clothsText(b, u.Cloths), unitText[u.Sign])
 	if how := howUnit(b, u, n); how != "" {
-		s.Text = clothsText(b, u.Cloths) + ": " + how + oddText(b, u)
+		s.Text = clothsText(b, u.Cloths) + ": " + how + oddText(u)
 	}
 	s.Seams = n * seamsOf(b, u)
 	s.Stack = facing(sheetOf(b, "one piece", u.Cloths, 0), sheetOf(b, "the other", u.Cloths, 1))
@@ -135,8 +143,8 @@ func sewUnits(b *builder, s *Step, u front.Unit, n int) {
 	s.Text += chainText(b, n)
 	switch {
 	case u.Have == 0:
-	case b.Plan.Copies > 1:
-		s.Text += fmt.Sprintf(" For all %d covers together %d fewer are sewn: so many are left from others.", b.Plan.Copies, u.Have)
+	case u.Faces > 1:
+		s.Text += fmt.Sprintf(" In all%s %d fewer are sewn: so many are left from other covers.", allFaces(u), u.Have)
 	case u.Have == 1:
 		s.Text += " The one that is missing is left from another cover."
 	default:
