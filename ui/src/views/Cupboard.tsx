@@ -71,7 +71,7 @@ export function Cupboard() {
         );
       })}
       {!cloths.isPending && <Notions />}
-      <CupboardUnits />
+      {!cloths.isPending && <CupboardUnits />}
     </div>
   );
 }

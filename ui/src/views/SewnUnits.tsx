@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { UnitsView } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
-import { useChange, useUnits } from "../api/queries";
+import { useChange, useNotions, useUnits } from "../api/queries";
 import { Swatch } from "../cloth/Swatch";
 import { useSay } from "../shell/Say";
 import { T } from "../words/T";
@@ -9,7 +9,8 @@ import { T } from "../words/T";
 /** Units in the cupboard. */
 export function CupboardUnits() {
   const units = useUnits();
-  if (!units.data || units.data.length === 0) return null;
+  const above = useNotions(); // what lies above them moves nothing when it comes
+  if (above.isPending || !units.data || units.data.length === 0) return null;
   return (
     <section aria-labelledby="units">
       <h2 className="kind" id="units">
