@@ -20,7 +20,7 @@ test("a bundle becomes a front, and the front a plan", async ({ page, workshop }
   await page.getByLabel("An insert of this size").check();
   await look.click();
   await expect(first).toContainText("For an insert of 16″ × 16″.");
-  await first.getByText("What is left, and what is lost").click();
+  await first.getByText("What is left and lost").click();
   await expect(first.getByText(/^bundle 1: /)).toBeVisible();
   const title = (await first.getByRole("heading").textContent()) ?? "";
   await first.getByRole("button", { name: "Plan this" }).click();

@@ -290,7 +290,7 @@ function Fronts({ fronts, plan }: { fronts: BecomeFront[]; plan?: string }) {
                 scraps.
               </p>
               <details>
-                <summary>What is left, and what is lost</summary>
+                <summary>What is left and lost</summary>
                 <p className="soft">{front.lost}</p>
                 <ul className="odd">
                   {front.left.map((left) => (
