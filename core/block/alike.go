@@ -148,7 +148,7 @@ func (a Alike) Named(n int) string {
 	if err != nil {
 		return "units"
 	}
-	return node.Sign.Named(n)
+	return node.Sign.Named(n, (a.Width-a.Height).Abs() < sameSize)
 }
 
 // named are what units are called, one and several, by the sign that divides them.
@@ -160,10 +160,14 @@ var named = map[Sign][2]string{Columns: {"pair", "pairs"}, Rows: {"column", "col
 	Right:   {"flying goose", "flying geese"},
 	Diamond: {"square-in-a-square unit", "square-in-a-square units"}, Halved: {"split triangle", "split triangles"}}
 
-// Named is what so many units are called that a sign divides.
-func (s Sign) Named(n int) string {
-	if n == 1 {
-		return named[s][0]
+// Named is what so many units are called that a sign divides, squares or other rectangles.
+func (s Sign) Named(n int, square bool) string {
+	names := named[s]
+	if (s == Rising || s == Falling) && !square {
+		names = [2]string{"half-rectangle triangle", "half-rectangle triangles"}
 	}
-	return named[s][1]
+	if n == 1 {
+		return names[0]
+	}
+	return names[1]
 }

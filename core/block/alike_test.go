@@ -94,5 +94,6 @@ func TestWhatIsNoUnit(t *testing.T) {
 func TestUnitsAreCalledByTheirNumber(t *testing.T) {
 	assert.Equal(t, "half-square triangle", known(t, "A / B", 4, 4).Named(1))
 	assert.Equal(t, "flying geese", known(t, "A > B", 2, 4).Named(2))
+	assert.Equal(t, "half-rectangle triangles", known(t, "A / B", 2, 4).Named(2))
 	assert.Equal(t, "units", block.Alike{Cells: "?"}.Named(2))
 }

@@ -50,13 +50,14 @@ type rest struct {
 func readMade(l *List) {
 	for i, m := range l.Plan.Made {
 		a, err := block.ReadAlike(m.Cells, m.Cloths, m.Width, m.Height)
+		left := m.Count
 		if err != nil {
 			l.Found.Add(finding.Warn, "made-cells", finding.Path("made", i, "cells"),
 				fmt.Sprintf("Units left from other covers cannot be read, and nothing is cut less for them: %s.", err),
 				"Type 0 for them on the page Cut, and tell them there by the units of the front.")
-			a = block.Alike{Cells: m.Cells, Cloths: m.Cloths, Width: m.Width, Height: m.Height}
+			a, left = block.Alike{Cells: m.Cells, Cloths: m.Cloths, Width: m.Width, Height: m.Height}, 0
 		}
-		l.rest = append(l.rest, rest{Alike: a, no: i, had: m.Count, left: m.Count})
+		l.rest = append(l.rest, rest{Alike: a, no: i, had: m.Count, left: left})
 	}
 }
 

@@ -39,8 +39,13 @@ type Unit struct {
 
 // Pairs reports whether units are sewn two at a time, or eight, from whole squares laid on each other.
 func (u Unit) Pairs(by plan.Triangles) bool {
-	return by.Large() && u.Triangles && (u.Sign == block.Rising || u.Sign == block.Falling)
+	return by.Large() && u.Triangles && (u.Sign == block.Rising || u.Sign == block.Falling) && u.square()
 }
+
+func (u Unit) square() bool { return (u.Width - u.Height).Abs() < 1000 }
+
+// Named is what so many of them are called.
+func (u Unit) Named(n int) string { return u.Sign.Named(n, u.square()) }
 
 // blockOf is the block of a face, by its name or as it is written.
 func (o Order) blockOf() (block.Node, finding.List) {

@@ -32,6 +32,9 @@ func howUnit(b *builder, u front.Unit, n int) string {
 	many := b.Plan.Habits.Triangles == plan.ManyTriangles
 	switch u.Sign {
 	case block.Rising, block.Falling:
+		if !u.Pairs(b.Plan.Habits.Triangles) {
+			return ""
+		}
 		if many && n >= block.Eight {
 			return fmt.Sprintf("Place two large squares right sides together, draw both diagonals, sew %s to each side of both lines, cut along the lines and along both middles: eight units. What is left over is sewn from the smaller squares, two at a time. Press, and trim.", s)
 		}
@@ -68,10 +71,10 @@ func makeUnits(b *builder) {
 		if u.Faces == 1 {
 			n = max(0, n-u.Have)
 		}
-		title := fmt.Sprintf("Sew %d %s", n, u.Sign.Named(n))
+		title := fmt.Sprintf("Sew %d %s", n, u.Named(n))
 		switch {
 		case n == 0:
-			title = fmt.Sprintf("Take the %d %s left from other covers", u.Count, u.Sign.Named(2))
+			title = fmt.Sprintf("Take the %d %s left from other covers", u.Count, u.Named(2))
 		case u.Block && n < u.Count:
 			title = fmt.Sprintf("Sew %d of the %d blocks", n, u.Count)
 		case u.Block:
