@@ -108,15 +108,14 @@ func (s *server) addUnits(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	if err := s.store.MoveUnits(ctx, of.Key(), moved(of, u.Count, true)); err != nil {
+	if err := s.store.MoveUnits(ctx, of.Key(), moved(of, u.Count)); err != nil {
 		return err
 	}
 	return c.NoContent(http.StatusNoContent)
 }
 
-// moved puts so many units into the cupboard, or takes them out below 0. Of what is not there none is taken, and more
-// than are kept of one kind are not put in, unless told: a plan is saved whatever became of the cupboard meanwhile.
-func moved(of stock.Units, by int, told bool) func(string) (string, error) {
+// moved puts so many units into the cupboard, or takes them out below 0.
+func moved(of stock.Units, by int) func(string) (string, error) {
 	return func(doc string) (string, error) {
 		now := 0
 		if doc != "" {
@@ -126,14 +125,28 @@ func moved(of stock.Units, by int, told bool) func(string) (string, error) {
 			}
 			now = u.Count
 		}
-		after := now + by
-		if !told {
-			after = min(max(after, 0), plan.MostMade)
-		}
-		if after == 0 {
+		if now+by == 0 {
 			return "", nil
 		}
-		return unitsDoc(of.Doc(after))
+		return unitsDoc(of.Doc(now + by))
+	}
+}
+
+// asFarAsCan is a move that fails for nothing: a plan is saved whatever became of the cupboard meanwhile. Of what is
+// not there none is taken, and more than are kept of one kind are not put in.
+func asFarAsCan(m stock.Moved) func(string) (string, error) {
+	return func(doc string) (string, error) {
+		by := m.By
+		if u, _, err := readUnits([]byte(doc), shop{unit: length.Inches}); err == nil {
+			by = min(max(by, -u.Count), plan.MostMade-u.Count)
+		} else if doc == "" {
+			by = min(max(by, 0), plan.MostMade)
+		}
+		after, err := moved(m.Units, by)(doc)
+		if err != nil {
+			return doc, nil //nolint:nilerr // it stays as it is
+		}
+		return after, nil
 	}
 }
 
@@ -149,7 +162,7 @@ func followed(before, after string) []store.UnitMove {
 	}
 	var out []store.UnitMove
 	for _, m := range stock.Moves(was.Settle(), now.Settle()) {
-		out = append(out, store.UnitMove{Name: m.Key(), Change: moved(m.Units, m.By, false)})
+		out = append(out, store.UnitMove{Name: m.Key(), Change: asFarAsCan(m)})
 	}
 	return out
 }

@@ -106,6 +106,11 @@ func TestTheCupboardFollowsThePlan(t *testing.T) {
 	assert.Zero(t, view.Reckoning.Units[0].Held)
 	view = remade(t, h, nil, []map[string]any{unit(u, 1500, 0), unit(u, 1500, 0)})
 	assert.Equal(t, 2000, view.Reckoning.Units[0].Held, "and no more than are kept of one kind")
+	// What cannot be units is saved as it was typed, and moves nothing.
+	flat := unit(u, 2, 2)
+	flat["width"] = "0"
+	view = remade(t, h, []map[string]any{flat}, nil)
+	assert.NotEmpty(t, view.Reckoning.Findings)
 }
 
 // A plan begun from another one has nothing of what that took out of the cupboard.
