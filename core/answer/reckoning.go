@@ -420,8 +420,15 @@ type Units struct {
 	Over int `json:"over,omitempty"`
 	Kept int `json:"kept,omitempty"`
 	Held int `json:"held,omitempty"`
-	// Made are the places in the plan's list of units sewn already that tell of them.
-	Made []int `json:"made"`
+	// Made are the places in the plan's list of units sewn already that tell of them, There how many those are, and
+	// Surplus how many of these nothing takes.
+	Made    []int `json:"made"`
+	There   int   `json:"there,omitempty"`
+	Surplus int   `json:"surplus,omitempty"`
+	// Spare is how many can be put into the cupboard, and Takes how many can be taken out of it: none where the plan
+	// put some there itself.
+	Spare int `json:"spare,omitempty"`
+	Takes int `json:"takes,omitempty"`
 }
 
 // Cut is one shape to be cut, with how many alike in one cover.

@@ -134,14 +134,6 @@ func ReadAlike(cells string, cloths []string, width, height length.Length) (Alik
 	return a, nil
 }
 
-// Of is the same unit with other names for its cloths.
-func (a Alike) Of(cloths []string) Alike {
-	if b, err := ReadAlike(a.Cells, cloths, a.Width, a.Height); err == nil {
-		return b
-	}
-	return a
-}
-
 // Named is what so many units alike are called.
 func (a Alike) Named(n int) string {
 	node, err := Parse(a.Cells)

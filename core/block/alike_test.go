@@ -66,13 +66,16 @@ func TestUnitsThatAreNotTheSame(t *testing.T) {
 
 // The cloths may go by other names: which letter is first is by the name, and the unit stays what it is.
 func TestAUnitByOtherNames(t *testing.T) {
-	a := known(t, "A / B", 4, 4)
-	b := a.Of([]string{"zephyr", "calico"})
+	named := func(a block.Alike, cloths ...string) block.Alike {
+		b, err := block.ReadAlike(a.Cells, cloths, a.Width, a.Height)
+		require.NoError(t, err)
+		return b
+	}
+	b := named(known(t, "A / B", 4, 4), "zephyr", "calico")
 	assert.Equal(t, []string{"calico", "zephyr"}, b.Cloths)
 	assert.Equal(t, "A / B", b.Cells)
-	goose := known(t, "A ^ B", 4, 2).Of([]string{"zephyr", "calico"})
+	goose := named(known(t, "A ^ B", 4, 2), "zephyr", "calico")
 	assert.Equal(t, []string{"zephyr", "calico"}, goose.Cloths, "the large triangle comes first")
-	assert.Equal(t, a, a.Of([]string{"one"}), "too few names name nothing")
 }
 
 func TestWhatIsNoUnit(t *testing.T) {

@@ -89,6 +89,8 @@ func TestNothingIsCutForUnitsThatAreThereAlready(t *testing.T) {
 		require.Len(t, r.Units, 1)
 		u := r.Units[0]
 		assert.Equal(t, []int{c.need, c.have, c.spare}, []int{u.Need, u.Have, u.Over}, "%+v", c)
+		assert.Equal(t, []int{c.made, c.made - c.have}, []int{u.There, u.Surplus}, "%+v", c)
+		assert.Equal(t, u.Over+u.Surplus, u.Spare, "%+v", c)
 		assert.Equal(t, "half-square triangles", u.Name)
 	}
 }
@@ -135,7 +137,7 @@ func TestTheStepsSewWhatIsMissing(t *testing.T) {
 	assert.Less(t, some.Left, none.Left)
 	two := reckon.Reckon(nineHalves(3, func(p *plan.Plan) { p.Copies = 2 }), nil)
 	assert.Contains(t, titles(two), "Sew the 9 blocks", "each of two covers has nine")
-	assert.Contains(t, sewnIn(t, two).Text, "In all for both 3 fewer are sewn")
+	assert.Contains(t, sewnIn(t, two).Text, "For both together, 3 fewer are sewn")
 }
 
 // Two ends alike of eight halves each, and five of them there.
@@ -155,8 +157,8 @@ func TestUnitsOfTwoPiecesAlikeAreTakenTogether(t *testing.T) {
 	assert.Equal(t, []int{6, 6}, squares)
 	step := sewnIn(t, r)
 	assert.Equal(t, "Sew the 8 blocks", step.Title)
-	assert.Contains(t, step.Text, "In all for both 5 fewer are sewn")
-	assert.Contains(t, step.Text, "One more than is needed for both comes out.")
+	assert.Contains(t, step.Text, "For both together, 5 fewer are sewn")
+	assert.Contains(t, step.Text, "For both together, one more comes out than is needed.")
 }
 
 func TestUnitsThatNothingTakesAreSaid(t *testing.T) {
@@ -189,6 +191,13 @@ func TestWhatTheCupboardHasOfThem(t *testing.T) {
 	r := reckon.Reckon(p, &reckon.Workshop{Units: shelf})
 	require.Len(t, r.Units, 1)
 	assert.Equal(t, []int{1, 1, 4}, []int{r.Units[0].Over, r.Units[0].Kept, r.Units[0].Held})
+	assert.Zero(t, r.Units[0].Spare, "it is put away")
+	assert.Zero(t, r.Units[0].Takes, "what it put in itself it is not offered")
+	other := p
+	other.Progress.Over = nil
+	assert.Equal(t, 4, reckon.Reckon(other, &reckon.Workshop{Units: shelf}).Units[0].Takes)
+	other.Made = []plan.Made{halves(7)}
+	assert.Equal(t, 2, reckon.Reckon(other, &reckon.Workshop{Units: shelf}).Units[0].Takes, "no more than are missing")
 	p.Cover.PiecingSeam = 3 * in / 8
 	r = reckon.Reckon(p, &reckon.Workshop{Units: shelf})
 	assert.Zero(t, r.Units[0].Held, "sewn with another seam")
@@ -285,10 +294,10 @@ func TestTheLastOfAnOddNumberIsSewnByItself(t *testing.T) {
 		}
 	}
 	one := sewnIn(t, reckon.Reckon(nineHalves(0), nil)).Text
-	assert.Contains(t, one, "One more than is needed comes out.")
+	assert.Contains(t, one, "One more comes out than is needed.")
 	assert.NotContains(t, one, "by itself")
 	three := reckon.Reckon(nineHalves(2, func(p *plan.Plan) { p.Copies = 3 }), nil)
-	assert.Contains(t, sewnIn(t, three).Text, "One more than is needed for all 3 comes out.")
+	assert.Contains(t, sewnIn(t, three).Text, "For all 3 together, one more comes out than is needed.")
 	even := sewnIn(t, reckon.Reckon(nineHalves(1), nil)).Text
 	assert.NotContains(t, even, "comes out")
 	plain := nineHalves(0, func(p *plan.Plan) { p.Pieces["front"].Face.Cloths = []string{"A"} })

@@ -43,10 +43,18 @@ func units(t *teller) {
 		if err != nil { // told already, with what helps
 			of = stock.Units{Alike: u.Alike}
 		}
-		t.out.Units = append(t.out.Units, answer.Units{Step: u.Step.String(), Name: of.Named(u.Need),
+		out := answer.Units{Step: u.Step.String(), Name: of.Named(u.Need),
 			Says: of.Says(t.style), Cells: u.Cells, Cloths: u.Cloths, Width: t.l(u.Width), Height: t.l(u.Height),
 			Need: u.Need, Have: u.Have, Over: u.Over, Kept: u.Kept, Held: of.Held(t.Made),
-			Made: append([]int{}, u.Made...)})
+			Made: append([]int{}, u.Made...)}
+		for _, i := range u.Made {
+			out.There += t.Plan.Made[i].Count
+		}
+		out.Surplus = out.There - u.Have
+		if out.Spare = max(0, out.Surplus+u.Over-u.Kept); u.Kept == 0 {
+			out.Takes = min(out.Held, u.Need-u.Have)
+		}
+		t.out.Units = append(t.out.Units, out)
 	}
 }
 

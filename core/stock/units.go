@@ -68,11 +68,12 @@ func (u Units) Doc(n int) plan.MadeUnits {
 
 // Key names units in the cupboard: alike ones have one key, whatever they are called and however they are written.
 func (u Units) Key() string {
-	return fmt.Sprintf("%s %d %d %d %q", u.Cells, u.Width/keyed, u.Height/keyed, u.Seam/keyed, u.Cloths)
+	return fmt.Sprintf("%s %d %d %d %q", u.Cells, keyed(u.Width), keyed(u.Height), keyed(u.Seam), u.Cloths)
 }
 
-// keyed is what sizes are rounded to in a key.
-const keyed = length.Millimetre / 10
+// keyed is a size in tenths of a millimetre. One tenth ends where no size on a ruler lies, in inches or in millimetres:
+// what rounding of outlines makes of such a size does not bring it into the next.
+func keyed(l length.Length) length.Length { return (l + 1500) / (length.Millimetre / 10) }
 
 // Moved is how many units of a kind go into the cupboard; below 0 they come out of it.
 type Moved struct {

@@ -39,6 +39,9 @@ func TestUnitsHaveOneKeyHoweverTheyAreWritten(t *testing.T) {
 	falling := halves(1, "linen", "dot")
 	falling.Cells = "A \\ B"
 	assert.Equal(t, key(halves(9, "dot", "linen")), key(falling))
+	rounded := halves(1, "dot", "linen")
+	rounded.Width, rounded.Height = rounded.Width-3, rounded.Height+3
+	assert.Equal(t, key(halves(1, "dot", "linen")), key(rounded), "4½ in is a whole tenth of a millimetre")
 	other := halves(1, "dot", "linen")
 	other.Seam = 3 * in / 8
 	assert.NotEqual(t, key(halves(1, "dot", "linen")), key(other))

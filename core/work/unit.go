@@ -74,7 +74,7 @@ func makeUnits(b *builder) {
 		title := fmt.Sprintf("Sew %d %s", n, u.Named(n))
 		switch {
 		case n == 0:
-			title = fmt.Sprintf("Take the %d %s left from other covers", u.Count, u.Named(2))
+			title = fmt.Sprintf("Take the %d %s left from other covers", u.Count, u.Named(u.Count))
 		case u.Block && n < u.Count:
 			title = fmt.Sprintf("Sew %d of the %d blocks", n, u.Count)
 		case u.Block:
@@ -95,20 +95,19 @@ func makeUnits(b *builder) {
 	}
 }
 
-// allFaces says for how many faces alike units are cut together; nothing for one.
-func allFaces(u front.Unit) string {
+// forFaces says of units that are cut together for several faces alike that it is so of all of them.
+func forFaces(u front.Unit, text string) string {
 	switch {
 	case u.Faces == 2:
-		return " for both"
+		return " For both together, " + strings.ToLower(text[:1]) + text[1:]
 	case u.Faces > 2:
-		return fmt.Sprintf(" for all %d", u.Faces)
+		return fmt.Sprintf(" For all %d together, %s", u.Faces, strings.ToLower(text[:1])+text[1:])
 	}
-	return ""
+	return " " + text
 }
 
 // oddText says what becomes of the last of an odd number that is sewn two at a time.
 func oddText(u front.Unit) string {
-	all := allFaces(u)
 	text := ""
 	halves := "cut a square of each of the two fabrics in two on its diagonal, and sew a half of each together " +
 		"along it. The other halves go into other units, or are over."
@@ -117,15 +116,16 @@ func oddText(u front.Unit) string {
 	}
 	switch {
 	case u.Single == 1:
-		text = fmt.Sprintf(" The last one%s is sewn by itself: %s", all, halves)
+		text = forFaces(u, "The last one is sewn by itself: "+halves)
 	case u.Single > 1:
-		text = fmt.Sprintf(" The last one%s of each of %d pairs of fabrics is sewn by itself: %s", all, u.Single, halves)
+		text = forFaces(u, fmt.Sprintf("The last one of each of %d pairs of fabrics is sewn by itself: %s", u.Single,
+			halves))
 	}
 	switch {
 	case u.Spare == 1:
-		text += fmt.Sprintf(" One more than is needed%s comes out.", all)
+		text += forFaces(u, "One more comes out than is needed.")
 	case u.Spare > 1:
-		text += fmt.Sprintf(" %d more than are needed%s come out.", u.Spare, all)
+		text += forFaces(u, fmt.Sprintf("%d more come out than are needed.", u.Spare))
 	}
 	return text
 }
@@ -147,7 +147,7 @@ func sewUnits(b *builder, s *Step, u front.Unit, n int) {
 	switch {
 	case u.Have == 0:
 	case u.Faces > 1:
-		s.Text += fmt.Sprintf(" In all%s %d fewer are sewn: so many are left from other covers.", allFaces(u), u.Have)
+		s.Text += forFaces(u, fmt.Sprintf("%d fewer are sewn: so many are left from other covers.", u.Have))
 	case u.Have == 1:
 		s.Text += " The one that is missing is left from another cover."
 	default:

@@ -859,9 +859,18 @@ over?: number
 kept?: number
 held?: number
 /**
- * Made are the places in the plan's list of units sewn already that tell of them.
+ * Made are the places in the plan's list of units sewn already that tell of them, There how many those are, and
+ * Surplus how many of these nothing takes.
  */
 made: number[]
+there?: number
+surplus?: number
+/**
+ * Spare is how many can be put into the cupboard, and Takes how many can be taken out of it: none where the plan
+ * put some there itself.
+ */
+spare?: number
+takes?: number
 }
 /**
  * Notion is a length of something that is not a piece.

@@ -60,16 +60,9 @@ function having(plan: Plan, u: Data, count: number, cupboard: number): Plan {
 }
 
 function UnitsOf({ units }: { units: Data }) {
-  const { plan, rework, session } = usePlan();
+  const { rework, session } = usePlan();
   const client = useQueryClient();
-  const there = hasOf(plan, units);
-  const kept = units.kept ?? 0;
-  const held = units.held ?? 0;
-  const surplus = there.count - (units.have ?? 0);
-  const over = units.over ?? 0;
-  const spare = surplus + over - kept;
-  // What it put in itself it is not offered.
-  const takes = kept > 0 ? 0 : Math.min(held, units.need - (units.have ?? 0));
+  const { kept = 0, held = 0, over = 0, surplus = 0, spare = 0, takes = 0 } = units;
 
   /** Changes the plan, which the cupboard follows, and reads again what is there. */
   const move = async (change: (plan: Plan) => Plan, how: string) => {
@@ -77,7 +70,10 @@ function UnitsOf({ units }: { units: Data }) {
     await session.settle();
     await readAgain(client);
   };
-  const take = (p: Plan) => having(p, units, there.count + takes, there.cupboard + takes);
+  const take = (p: Plan) => {
+    const { count, cupboard } = hasOf(p, units);
+    return having(p, units, count + takes, cupboard + takes);
+  };
   const put = (p: Plan): Plan => ({
     ...p,
     progress: { ...p.progress, over: [...(p.progress?.over ?? []), madeOf(units, spare)] },
@@ -87,7 +83,7 @@ function UnitsOf({ units }: { units: Data }) {
   return (
     <>
       <strong>{upper(units.name)}</strong>, <T>{units.says}</T>: {units.need || "none"} needed,{" "}
-      <Many of={units} now={there.count} set={type} /> left from other covers.{" "}
+      <Many of={units} now={units.there ?? 0} set={type} /> left from other covers.{" "}
       {takes > 0 && (
         <span className="unit-part">
           {held} in the cupboard.{" "}
