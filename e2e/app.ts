@@ -1,4 +1,4 @@
-import { cpSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { appendFileSync, cpSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { createRequire } from "node:module";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -140,15 +140,18 @@ export async function shown(page: Page) {
 /**
  * Marks, in a part of the page, the first and the last of all texts whose contrast is the same: their
  * colour, size and weight, and whatever lies behind them by way of what they stand in. They are looked
- * at for all the others, which would take longer than everything else.
+ * at for all the others, which would take longer than everything else; what looks like something that
+ * was looked at before is not looked at again. Answers with the looks that are marked.
  */
-function markLooks(part: Element) {
+function markLooks(part: Element, before: string[]) {
+  const good = new Set(before);
   const behind = new Map<Element | null, string>([[null, ""]]);
   const looks = new Map<string, Element[]>();
-  for (const [at, element] of [...document.querySelectorAll("*")].entries()) {
+  for (const element of document.querySelectorAll("*")) {
     element.removeAttribute("data-look");
     const style = getComputedStyle(element);
-    const place = style.position === "static" ? "" : at;
+    const place =
+      style.position === "static" ? "" : [element.tagName, element.getAttribute("class"), style.zIndex].join();
     const own = [style.backgroundColor, style.backgroundImage, style.opacity, style.textShadow, place].join();
     const back = (behind.get(element.parentElement) ?? "") + (own === "rgba(0, 0, 0, 0),none,1,none," ? "" : `/${own}`);
     behind.set(element, back);
@@ -157,10 +160,14 @@ function markLooks(part: Element) {
     if (!reads || !part.contains(element) || !element.checkVisibility({ visibilityProperty: true })) continue;
     const off = element.closest(":disabled, [aria-disabled=true]") !== null;
     const look = [element.tagName, off, style.color, style.fill, style.fontSize, style.fontWeight, back].join();
-    looks.set(look, [...(looks.get(look)?.slice(0, 1) ?? []), element]);
+    if (!good.has(look)) looks.set(look, [...(looks.get(look)?.slice(0, 1) ?? []), element]);
   }
   for (const element of [...looks.values()].flat()) element.setAttribute("data-look", "");
+  return [...looks.keys()];
 }
+
+/** Looks whose contrast is enough, a line each, as the tests before found them: of all workers. */
+const goodLooks = () => process.env.UMSCHLAG_E2E_LOOKS ?? "";
 
 const axe = readFileSync(createRequire(import.meta.url).resolve("axe-core/axe.min.js"), "utf8");
 const wcag = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"];
@@ -176,7 +183,8 @@ export async function accessible(where: Page | Locator, rules: string[] = wcag) 
   const part = "goto" in where ? where.locator("html") : where;
   const page = part.page();
   if (!(await page.evaluate(() => "axe" in window))) await page.evaluate(axe);
-  await part.evaluate(markLooks);
+  const before = readFileSync(goodLooks(), "utf8").split("\n");
+  const looks = await part.evaluate(markLooks, before);
   const broken = await part.evaluate(async (of, runOnly) => {
     const { axe } = window as unknown as { axe: { run: typeof run; configure: typeof configure } };
     axe.configure({ rules: [{ id: "color-contrast", selector: "[data-look]" }] });
@@ -189,6 +197,8 @@ export async function accessible(where: Page | Locator, rules: string[] = wcag) 
     return violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(" | ")}`);
   }, rules);
   expect(broken).toEqual([]);
+  if (rules === wcag || rules.includes("color-contrast"))
+    appendFileSync(goodLooks(), looks.map((look) => `${look}\n`).join(""));
 }
 
 /** Puts a value into the sentence it stands in, and keeps it. */

@@ -1,11 +1,11 @@
 import { execFileSync, spawn } from "node:child_process";
 import { once } from "node:events";
-import { mkdirSync, mkdtempSync, readdirSync, rmSync } from "node:fs";
+import { mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { binary } from "./server";
 
-/** Makes the workshop with the demo data once, as the app makes it; tests get copies of it. */
+/** Makes the workshop with the demo data once, as the app makes it; tests get copies of it. Notes what was looked at. */
 export default async function setup() {
   const dir = mkdtempSync(join(tmpdir(), "umschlag-e2e-demo-"));
   const [own, made] = [join(dir, "own"), join(dir, "made")];
@@ -21,5 +21,8 @@ export default async function setup() {
   demo.kill();
   await once(demo, "exit");
   process.env.UMSCHLAG_E2E_DEMO = made;
+  const looks = join(dir, "looks");
+  writeFileSync(looks, "");
+  process.env.UMSCHLAG_E2E_LOOKS = looks;
   return () => rmSync(dir, { recursive: true });
 }

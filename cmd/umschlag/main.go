@@ -7,6 +7,7 @@ import (
 	"fmt"
 	"os"
 	"os/signal"
+	"runtime/debug"
 	"syscall"
 
 	"github.com/spf13/cobra"
@@ -20,7 +21,15 @@ type codeError struct {
 
 func (e *codeError) Error() string { return e.err.Error() }
 
+// seldom is how much the heap grows, in percent of what is in use, before it is collected. What is worked out for an
+// answer is thrown away with it: so seldom a reckoning takes a quarter less work, and the program some 90 MB instead
+// of 50.
+const seldom = 400
+
 func main() {
+	if os.Getenv("GOGC") == "" {
+		debug.SetGCPercent(seldom)
+	}
 	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
 	code := run(ctx)
 	stop()
