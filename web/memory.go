@@ -35,6 +35,8 @@ type look struct {
 	heft              int
 	view              PlanView
 	swatches          map[string]plan.Swatch
+	// takes tells whether it still takes fabric.
+	takes bool
 	// mended are its findings with what is offered for them; nil until somebody asked.
 	mended []finding.Finding
 }
@@ -165,7 +167,7 @@ func (s *server) lookAt(ctx context.Context, p store.Plan) (look, error) {
 		return look{}, &unreadable{err}
 	}
 	l := look{id: p.ID, revision: p.Revision, version: version, heft: plan.Heft(told), view: view,
-		swatches: swatches(told)}
+		swatches: swatches(told), takes: len(view.Reckoning.Wants(told, p.Title)) > 0}
 	if s.memory.keep(l, view.Reckoning); cutShort(view.Reckoning) {
 		unfinished(ctx)
 	}

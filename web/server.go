@@ -64,11 +64,13 @@ type server struct {
 	// how long somebody waits for one plan.
 	patience, longest time.Duration
 	catching          sync.Mutex
-	searches          searches
-	bench             *bench.Bench
-	store             *store.Store
-	log               *slog.Logger
-	now               func() time.Time
+	// idle works out what is not known yet, when nothing was changed for a while.
+	idle     *time.Timer
+	searches searches
+	bench    *bench.Bench
+	store    *store.Store
+	log      *slog.Logger
+	now      func() time.Time
 }
 
 // New returns the handler of the whole app.
@@ -84,6 +86,7 @@ func New(cfg Config) http.Handler {
 	}
 	s.patience = cmp.Or(cfg.Patience, shelfPatience)
 	s.longest = cmp.Or(cfg.Longest, longestLook)
+	s.idle = time.AfterFunc(quietFor, s.catchUp)
 	e := echo.New()
 	e.Logger = cfg.Log
 	e.HTTPErrorHandler = s.fail

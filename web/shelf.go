@@ -34,6 +34,13 @@ var thisProgram = sync.OnceValue(func() string {
 	return fmt.Sprintf("%x.%x", is.Size(), is.ModTime().UnixNano())
 })
 
+// summary is what is kept of a plan that was worked out: what the shelf shows of it, and whether it still takes fabric,
+// by which the cupboard and what to buy pass over what is cut.
+type summary struct {
+	ShelfItem
+	Takes bool `json:"takes"`
+}
+
 // shelving is one look at the shelf: what is known of its plans, and what is worked out meanwhile.
 type shelving struct {
 	*server
@@ -79,17 +86,18 @@ func (s *server) shelf(c *echo.Context) error {
 	}
 	out, late, till := make([]ShelfItem, 0, len(plans)), false, time.Now().Add(s.patience)
 	for _, p := range plans {
-		item, known := look.known(p)
+		seen, known := look.known(p)
 		if !known {
 			if time.Now().Before(till) {
-				item = look.workedOut(ctx, p)
+				seen = look.workedOut(ctx, p)
 			} else {
-				item, late = look.asItWas(p), true
+				seen, late = look.asItWas(p), true
 			}
 		}
 		if ctx.Err() != nil {
 			return ctx.Err()
 		}
+		item := seen.ShelfItem
 		item.ID, item.Title, item.Changed, item.Finished = p.ID, p.Title, p.Changed, logged[p.ID]
 		out = append(out, item)
 	}
@@ -102,53 +110,54 @@ func (s *server) shelf(c *echo.Context) error {
 }
 
 // known is a plan as it is remembered, or kept.
-func (l *shelving) known(p store.Plan) (ShelfItem, bool) {
+func (l *shelving) known(p store.Plan) (summary, bool) {
 	kept, there := l.kept[p.ID]
 	current := there && kept.Revision == p.Revision && kept.In == l.in
 	if seen, known := l.memory.recall(p, l.version); known {
-		item := shelfItem(seen)
+		sum := summaryOf(seen)
 		if !current {
-			l.note(p, item)
+			l.note(p, sum)
 		}
-		return item, true
+		return sum, true
 	}
 	if !current {
-		return ShelfItem{}, false
+		return summary{}, false
 	}
-	var item ShelfItem
-	return item, json.Unmarshal([]byte(kept.Doc), &item) == nil
+	var sum summary
+	return sum, json.Unmarshal([]byte(kept.Doc), &sum) == nil
 }
 
 // workedOut is a plan as it is now. One that cannot be read keeps nobody from the others.
-func (l *shelving) workedOut(ctx context.Context, p store.Plan) ShelfItem {
+func (l *shelving) workedOut(ctx context.Context, p store.Plan) summary {
 	seen, err := l.lookAt(ctx, p)
 	if err != nil {
 		if ctx.Err() == nil {
 			l.log.Error("shelf", "plan", p.ID, "err", err)
 		}
-		return ShelfItem{Pieces: []answer.Piece{}, Swatches: map[string]plan.Swatch{},
+		return summary{ShelfItem: ShelfItem{Pieces: []answer.Piece{}, Swatches: map[string]plan.Swatch{},
 			Findings: []finding.Finding{{Level: finding.Stop, Code: "unreadable", About: "/",
-				Text: "This plan cannot be read.", Remedy: "Save its file, mend it, and open it again."}}}
+				Text: "This plan cannot be read.", Remedy: "Save its file, mend it, and open it again."}}}}
 	}
-	item := shelfItem(seen)
+	sum := summaryOf(seen)
 	if !cutShort(seen.view.Reckoning) {
-		l.note(p, item)
+		l.note(p, sum)
 	}
-	return item
+	return sum
 }
 
 // asItWas is a plan as it was worked out last, before it or the workshop changed.
-func (l *shelving) asItWas(p store.Plan) ShelfItem {
-	item := ShelfItem{Pieces: []answer.Piece{}, Swatches: map[string]plan.Swatch{}, Findings: []finding.Finding{}}
-	if err := json.Unmarshal([]byte(l.kept[p.ID].Doc), &item); err != nil {
-		item.Pieces = []answer.Piece{} // it was never looked at
+func (l *shelving) asItWas(p store.Plan) summary {
+	sum := summary{ShelfItem: ShelfItem{Pieces: []answer.Piece{}, Swatches: map[string]plan.Swatch{},
+		Findings: []finding.Finding{}}}
+	if err := json.Unmarshal([]byte(l.kept[p.ID].Doc), &sum); err != nil {
+		sum.Pieces = []answer.Piece{} // it was never looked at
 	}
-	item.Coming = true
-	return item
+	sum.Coming = true
+	return sum
 }
 
-func (l *shelving) note(p store.Plan, item ShelfItem) {
-	doc, err := json.Marshal(item)
+func (l *shelving) note(p store.Plan, sum summary) {
+	doc, err := json.Marshal(sum)
 	if err != nil {
 		return // it is worked out again the next time
 	}
@@ -190,8 +199,23 @@ func (s *server) catchUp() {
 	look.keep(ctx)
 }
 
+// quietFor is how long nothing is changed before what the changes made stale is worked out behind them.
+const quietFor = 3 * time.Second
+
+// behind lets what a change made stale be worked out behind it: whoever looks next finds it there.
+func (s *server) behind(next echo.HandlerFunc) echo.HandlerFunc {
+	return func(c *echo.Context) error {
+		defer s.idle.Reset(quietFor)
+		return next(c)
+	}
+}
+
 // longestCatchUp is for a shelf of thousands of plans.
 const longestCatchUp = 5 * time.Minute
+
+func summaryOf(l look) summary {
+	return summary{ShelfItem: shelfItem(l), Takes: l.takes}
+}
 
 func shelfItem(l look) ShelfItem {
 	r := l.view.Reckoning

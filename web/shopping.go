@@ -224,20 +224,26 @@ func (s *server) wants(ctx context.Context, chosen []string) (wantedAll, error) 
 	if err != nil {
 		return all, err
 	}
+	look, err := s.shelving(ctx)
+	if err != nil {
+		return all, err
+	}
 	for _, stored := range plans {
+		if sum, known := look.known(stored); known && !sum.Takes {
+			continue // all of it is cut, whatever the others take
+		}
 		p, err := planfile.Read([]byte(stored.Doc))
 		if err != nil {
 			continue // one that cannot be read says so on the shelf
 		}
-		picked := len(chosen) == 0 || slices.Contains(chosen, stored.ID)
 		seen, err := s.lookAt(ctx, stored)
 		if err != nil {
 			return all, err
 		}
-		r := seen.view.Reckoning
-		if len(r.Wants(p, stored.Title)) == 0 {
-			continue // all of it is cut, whatever the others take
+		if !seen.takes {
+			continue
 		}
+		picked, r := len(chosen) == 0 || slices.Contains(chosen, stored.ID), seen.view.Reckoning
 		if w.ID = stored.ID; len(all.chosen) > 0 {
 			r = reckon.Reckon(p, w)
 		}
