@@ -24,7 +24,8 @@ import (
 )
 
 // reckon answers a plan file with its reckoning; ?for= names the plan whose cloth is kept
-// in the cupboard, ?typed= a value from which something follows.
+// in the cupboard, ?typed= a value from which something follows; with ?sheet= it leaves out
+// what is not shown beside the sheet.
 func (s *server) reckon(c *echo.Context) error {
 	data, err := io.ReadAll(c.Request().Body)
 	if err != nil {
@@ -42,6 +43,9 @@ func (s *server) reckon(c *echo.Context) error {
 	}
 	if err != nil {
 		return err
+	}
+	if c.QueryParam("sheet") != "" {
+		r = r.OnSheet()
 	}
 	return c.JSON(http.StatusOK, r)
 }

@@ -82,6 +82,13 @@ func TestReckonAnswersThePlanFile(t *testing.T) {
 	assert.NotNil(t, r.Settled)
 	assert.Equal(t, "cloth-short", r.Findings[0].Code, "the cupboard counts")
 
+	whole := r
+	require.NotEmpty(t, whole.Steps)
+	require.NotEmpty(t, whole.Cloths)
+	call(t, h, "POST", "/api/v1/reckon?sheet=1", string(plans["reading-corner-cushion"]), &r)
+	whole.Steps, whole.Cloths = []answer.Step{}, []answer.ClothNeed{}
+	assert.Equal(t, whole, r, "beside the sheet neither steps nor layouts are shown")
+
 	bad := strings.Replace(string(plans["reading-corner-cushion"]), `"overlap": "5"`, `"overlap": "25"`, 1)
 	w = call(t, h, "POST", "/api/v1/reckon", bad, &r)
 	assert.Equal(t, http.StatusOK, w.Code, "a stop is an answer")

@@ -31,11 +31,16 @@ type Cost struct {
 	Currency string        `json:"-"`
 }
 
-// Taking is the cost, without a margin, where the whole batch takes so many minutes.
+// Taking is the cost, without a margin, where the whole batch takes so many minutes; empty where nobody put a price to
+// anything.
 func (c Cost) Taking(minutes int) string {
 	b := c.Batch
 	b.Wage, b.Minutes = b.Wage*float64(minutes)/float64(max(1, b.Covers)), 1
-	return Money(costing.Of(b).Cost, c.Currency)
+	cost := costing.Of(b).Cost
+	if cost == 0 {
+		return ""
+	}
+	return Money(cost, c.Currency)
 }
 
 // CostLine is one material; its cost is empty where it has no price.

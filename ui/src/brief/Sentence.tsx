@@ -46,6 +46,7 @@ function Typed({ of: field }: { of: FieldOf }) {
       shownFor={fromReckoning === undefined ? field.for : undefined}
       also={field.also}
       follows={field.follows}
+      sheet
     />
   );
 }

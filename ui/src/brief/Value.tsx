@@ -20,6 +20,8 @@ interface Props {
   also?: string[];
   /** Something else in the plan has to follow a change of the value: it is asked for. */
   follows?: boolean;
+  /** It stands beside the sheet, where steps and layouts are not shown. */
+  sheet?: boolean;
 }
 
 /** What a typed text stands for in the plan: counts are numbers there. */
@@ -38,7 +40,7 @@ export function said(refusal: ApiError | null, path: string): string | null {
 }
 
 /** A value of the plan, edited where it stands in the sentence. */
-export function Value({ path, label, kind = "length", shown, shownFor, also = [], follows }: Props) {
+export function Value({ path, label, kind = "length", shown, shownFor, also = [], follows, sheet }: Props) {
   const session = useSession();
   const kept = useOf((s) => decided(s, path));
   const units = useOf((s) => String(decided(s, "/units") ?? "in"));
@@ -63,7 +65,7 @@ export function Value({ path, label, kind = "length", shown, shownFor, also = []
       judge={async (next) => {
         const changed = written(session.current().plan, next);
         try {
-          return said(await session.preview(changed, follows ? path : ""), path);
+          return said(await session.preview(changed, { typed: follows ? path : "", sheet }), path);
         } catch (error) {
           return said(error instanceof ApiError ? error : null, path);
         }

@@ -25,7 +25,7 @@ export class Mover implements Moving {
       while (this.wanted) {
         const next = this.wanted;
         this.wanted = null;
-        await this.session.preview(await this.placed(next));
+        await this.session.preview(await this.placed(next), { sheet: true });
       }
       this.showing = false;
     });
@@ -35,7 +35,7 @@ export class Mover implements Moving {
     this.wanted = null;
     this.queue(async () => {
       const plan = await this.placed(this.since(move));
-      await this.session.preview(plan);
+      await this.session.preview(plan, { sheet: true });
       this.session.change(plan, `${this.named(move.thing)} moved`);
     });
   };

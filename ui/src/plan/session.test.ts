@@ -369,6 +369,20 @@ describe("a session", () => {
     expect(s.current().settled).toEqual({ title: "one" });
   });
 
+  test("what is typed beside the sheet leaves steps and layouts as they were", async () => {
+    const whole = view(1, "one");
+    const [steps, cloths] = [[{ id: "step.role:measure" }], [{ cloth: "A" }]];
+    Object.assign(whole.reckoning, { steps, cloths });
+    const none = () => json({ ...reckoning("typed"), steps: [], cloths: [] });
+    const asked = answering(none, none);
+    const s = new Session(whole);
+    await s.preview(plan("typed"), { sheet: true });
+    expect(s.current().reckoning).toMatchObject({ title: "typed", steps, cloths });
+    await s.preview(plan("typed"));
+    expect(s.current().reckoning).toMatchObject({ steps: [], cloths: [] });
+    expect(asked.map((url) => url.includes("sheet=1"))).toEqual([true, false]);
+  });
+
   test("a stop on the way to what is being typed is not shown", async () => {
     answering(() => json({ ...reckoning("1"), pieces: [] }));
     const s = new Session(view(1, "one"));

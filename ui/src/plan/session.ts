@@ -67,21 +67,24 @@ export class Session extends Watched {
 
   /**
    * Reckons what is being typed without keeping it, with what follows from the value at a path, where one is given; the
-   * answer is what is wrong with it, if anything.
+   * answer is what is wrong with it, if anything. Beside the sheet its steps and layouts are not asked for: they stay as
+   * they were until it is kept.
    */
-  async preview(plan: Plan, typed = ""): Promise<ApiError | null> {
+  async preview(plan: Plan, { typed = "", sheet = false } = {}): Promise<ApiError | null> {
     this.previewing?.abort();
     const mine = new AbortController();
     this.previewing = mine;
     try {
       const reckoning = await ask<Reckoning>(
         "POST",
-        `/reckon?${new URLSearchParams({ for: this.state.id, typed })}`,
+        `/reckon?${new URLSearchParams({ for: this.state.id, typed, ...(sheet && { sheet: "1" }) })}`,
         plan,
         mine.signal,
       );
       // On the way to 16 stands a 1 that cannot be cut: a stop is shown when it is meant.
-      if (!mine.signal.aborted && drawable(reckoning)) this.show(reckoning);
+      if (mine.signal.aborted || !drawable(reckoning)) return null;
+      const { steps, cloths } = this.state.drawn;
+      this.show(sheet ? { ...reckoning, steps, cloths } : reckoning);
       return null;
     } catch (error) {
       return error instanceof ApiError ? error : null;

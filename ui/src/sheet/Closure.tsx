@@ -18,8 +18,9 @@ export function Closure({ back, cuts, text }: Props) {
   );
   return (
     <g className="no-pointer">
-      {back.marks.map((mark) => (
-        <Mark key={`${mark.kind} ${mark.box.x} ${mark.box.y}`} mark={mark} />
+      {back.marks.map((mark, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: marks are told apart by their order, wherever they lie
+        <Mark key={i} mark={mark} />
       ))}
       {back.lies.map((lie) => {
         const cut = cuts.find((c) => c.id === lie.cut);

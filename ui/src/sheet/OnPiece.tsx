@@ -32,9 +32,10 @@ function Drawn({ fitting, text, quarters }: { fitting: Fitting; text: number; qu
   const [first] = fitting.boxes;
   return (
     <>
-      {fitting.boxes.map((b) => (
+      {fitting.boxes.map((b, i) => (
         <rect
-          key={`${b.x} ${b.y}`}
+          // biome-ignore lint/suspicious/noArrayIndexKey: boxes are told apart by their order, wherever they lie
+          key={i}
           className="fitting"
           x={mm(b.x)}
           y={mm(b.y)}
@@ -43,9 +44,10 @@ function Drawn({ fitting, text, quarters }: { fitting: Fitting; text: number; qu
           rx={fitting.round ? mm(b.width) / 2 : 0}
         />
       ))}
-      {fitting.lines.map((l) => (
+      {fitting.lines.map((l, i) => (
         <line
-          key={`${l.x1} ${l.y1} ${l.x2} ${l.y2}`}
+          // biome-ignore lint/suspicious/noArrayIndexKey: and so are lines
+          key={i}
           className="fitting-line"
           x1={mm(l.x1)}
           y1={mm(l.y1)}
@@ -86,9 +88,10 @@ function Held({
       quarters={quarters}
       moving={moving}
     >
-      {fitting.boxes.map((b) => (
+      {fitting.boxes.map((b, i) => (
         <rect
-          key={`${b.x} ${b.y}`}
+          // biome-ignore lint/suspicious/noArrayIndexKey: boxes are told apart by their order, wherever they lie
+          key={i}
           className="grip"
           x={mm(b.x) - text * 0.6}
           y={mm(b.y) - text * 0.6}

@@ -22,9 +22,10 @@ export function Seams({ piece, text, quarters }: { piece: Piece; text: number; q
   const order = piece.seams.toReversed();
   return (
     <g className="seams no-pointer">
-      {order.map((seam) => (
+      {order.map((seam, i) => (
         <OneSeam
-          key={`${seam.join} ${seam.path[0]?.x} ${seam.path[0]?.y} ${seam.path.at(-1)?.x}`}
+          // biome-ignore lint/suspicious/noArrayIndexKey: where it lies changes with every size, and it is the same seam
+          key={i}
           seam={seam}
           letter={letter(seam)}
           text={size}
@@ -46,11 +47,13 @@ function OneSeam({ seam, letter, text, quarters }: OneSeamProps) {
   return (
     <g className={`seam join-${((seam.join - 1) % 4) + 1}`}>
       <path className="seam-line" d={openPath(seam.path)} />
-      {seam.marks.map((mark) => (
-        <path key={`${mark.x} ${mark.y}`} className="seam-mark" d={tick(mark, text * 0.3)} />
+      {seam.marks.map((mark, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: marks of a seam are told apart by their order
+        <path key={i} className="seam-mark" d={tick(mark, text * 0.3)} />
       ))}
-      {seam.clips.map((mark) => (
-        <path key={`clip ${mark.x} ${mark.y}`} className="seam-clip" d={tick(mark, text * 0.45)} />
+      {seam.clips.map((mark, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: and so are its clips
+        <path key={i} className="seam-clip" d={tick(mark, text * 0.45)} />
       ))}
       {letter && (
         <g transform={`translate(${letter.x} ${letter.y}) rotate(${-90 * quarters})`}>

@@ -48,7 +48,7 @@ export function Outline({ path, of, shape, laid }: { path: string; of: string; s
     if (!to) return;
     const next = corners.map((c, i) => (i === held.index ? to : c));
     hold({ index: held.index, corners: next });
-    void session.preview(drawn(next));
+    void session.preview(drawn(next), { sheet: true });
   };
   const release = () => {
     if (held) keep(held.corners, `point ${held.index + 1} moved`);
