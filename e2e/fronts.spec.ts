@@ -198,8 +198,8 @@ test("a front of four hundred patches: one of them in another fabric changes not
   await pick(page, "Size of the patches", "yes");
   await put(page, "Patches across", "20");
   await put(page, "Patches down", "20");
-  await expect(page.locator(".cell.pick")).toHaveCount(406); // with four pieces of the border and two of the back
   await page.getByRole("button", { name: "Try fabrics" }).click();
+  await expect(page.locator(".cell.pick")).toHaveCount(406); // with four pieces of the border and two of the back
   await page.getByRole("button", { name: /^D sage check/ }).click();
   await saved(page);
   await page.evaluate(() => {

@@ -122,13 +122,17 @@ test("a term of the sum lights up its stretch of the sheet", async ({ page, demo
 
 test("a patch on the sheet selects its cut", async ({ page, demo }) => {
   await open(page, `${demo.url}/plans/reading-corner-cushion`);
-  await page.locator(".cell.pick").nth(0).click();
+  await page
+    .locator(".cell.pick")
+    .nth(0)
+    .click({ position: { x: 12, y: 12 } }); // one mark has all patches of its fabric
   await expect(page.getByRole("list", { name: "All cuts" }).locator("[aria-pressed=true]")).toContainText("patch");
   await expect(page.getByRole("list", { name: /The sum of Patch of ink leaf/ })).toContainText("= 41/2″");
 });
 
 test("the three orders of fabrics", async ({ page, demo }) => {
   await open(page, `${demo.url}/plans/reading-corner-cushion`);
+  await page.getByRole("button", { name: "Try fabrics" }).click();
   const order = page.getByRole("combobox", { name: "Order of the fabrics" });
   await order.selectOption("scrap");
   await page.getByRole("combobox", { name: "Add a fabric to the patches" }).selectOption({ label: "sage check" });
@@ -142,7 +146,6 @@ test("the three orders of fabrics", async ({ page, demo }) => {
   await order.selectOption("rows");
   await saved(page);
   expect(await layout()).toBe(mixed); // laid by hand begins as it lies
-  await page.getByRole("button", { name: "Try fabrics" }).click();
   await page.getByRole("button", { name: /^C madder stripe/ }).click();
   await page.locator(".cell.pick").first().click();
   await expect.poll(layout).not.toBe(mixed);

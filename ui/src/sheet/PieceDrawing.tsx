@@ -1,6 +1,7 @@
-import { memo, useId } from "react";
+import { type MouseEvent, memo, useId } from "react";
 import type { Cell, Piece, QuiltLine, Shape, Swatch, Vertex } from "../api/api.gen";
 import { Pattern } from "../cloth/Pattern";
+import { cellAt, type Mark, marksOf } from "./cells";
 import { LaidOn } from "./LaidOn";
 
 /** Nanometres to the millimetres that drawings are made in. */
@@ -73,6 +74,8 @@ interface Props {
   selected?: ReadonlySet<string>;
   /** Cells that stand back; the rest is what the step is about. */
   dimmed?: (cell: Cell) => boolean;
+  /** Each cell is drawn by itself: one by one they take another fabric. */
+  each?: boolean;
   /** A stretch of the piece to light up. */
   band?: Box | null;
   /** One cell that is at hand. */
@@ -89,6 +92,15 @@ interface Props {
 }
 
 const shown = () => "shown" as const;
+const no = () => false;
+
+/** The cell of a mark that is pressed. */
+function pointedAt(mark: Mark, { currentTarget, clientX, clientY }: MouseEvent<SVGPathElement>): Cell | undefined {
+  if (mark.cells.length === 1) return mark.cells[0];
+  const place = currentTarget.getScreenCTM()?.inverse();
+  const at = place && new DOMPoint(clientX, clientY).matrixTransform(place);
+  return at && cellAt(mark.cells, at.x * 1e6, at.y * 1e6);
+}
 
 /** One piece of the cover: its cloth, its quilting and its nested outlines, in millimetres. */
 export const PieceDrawing = memo(function PieceDrawing({
@@ -97,6 +109,7 @@ export const PieceDrawing = memo(function PieceDrawing({
   selected,
   pointed,
   dimmed,
+  each = false,
   band,
   select,
   outlines = true,
@@ -129,17 +142,23 @@ export const PieceDrawing = memo(function PieceDrawing({
         clipPath={loose ? undefined : `url(#${id}face)`}
         transform={turned ? `translate(${2 * cut.x + cut.width} 0) scale(-1 1)` : undefined}
       >
-        {piece.cells.map((cell, i) => (
+        {marksOf(piece.cells, { each, faint: dimmed ?? no, apart: loose ? apart : undefined }).map((mark, i) => (
           // biome-ignore lint/a11y/noStaticElementInteractions: the list of cuts beside the sheet selects by keyboard
           <path
-            // biome-ignore lint/suspicious/noArrayIndexKey: a cell is its place, whatever cloth lies there
+            // biome-ignore lint/suspicious/noArrayIndexKey: a mark is its place, whatever cloth lies there
             key={i}
             className={select ? "cell pick" : "cell"}
-            d={cellPath(cell)}
-            transform={loose ? `translate(${apart?.[i]?.map(mm).join(" ")})` : undefined}
-            fill={`url(#${id}${cell.cloth})`}
-            opacity={dimmed?.(cell) ? 0.22 : 1}
-            onClick={select && (() => select(cell, piece))}
+            d={mark.cells.map(cellPath).join("")}
+            transform={mark.apart && `translate(${mark.apart.map(mm).join(" ")})`}
+            fill={`url(#${id}${mark.cloth})`}
+            opacity={mark.faint ? 0.22 : 1}
+            onClick={
+              select &&
+              ((event) => {
+                const cell = pointedAt(mark, event);
+                if (cell) select(cell, piece);
+              })
+            }
           />
         ))}
         {laid.map((s) => (

@@ -19,6 +19,8 @@ interface Props {
   moving?: Moving;
   /** One cell of a piece that is at hand. */
   pointed?: { piece: string; cell: Cell } | null;
+  /** Draws each cell by itself, to be given another fabric. */
+  each?: boolean;
   /** Draws the cloths by their lightness alone. */
   grey?: boolean;
   /** The shape at hand, by its path in the plan. */
@@ -40,6 +42,7 @@ export function Sheet({
   select,
   moving,
   pointed,
+  each,
   grey,
   atHand,
   takeShape,
@@ -73,6 +76,7 @@ export function Sheet({
               selected={selected}
               band={band?.piece === piece.name ? band.box : null}
               select={select}
+              each={each}
               pointed={pointed?.piece === piece.name ? pointed.cell : null}
             />
             {first && piece.name !== "back" && <Grain piece={piece} text={text} />}

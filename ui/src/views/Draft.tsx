@@ -130,6 +130,7 @@ export function Draft() {
                     select={selectCell}
                     moving={moving}
                     pointed={colours ? pointed : null}
+                    each={colours}
                     grey={colours && grey}
                     atHand={about}
                     takeShape={takeShape}
