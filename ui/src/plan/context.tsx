@@ -7,7 +7,7 @@ import { keys, startsQuery } from "../api/queries";
 import { hearOf } from "./others";
 import { get } from "./path";
 import { Session } from "./session";
-import type { Shown, State } from "./state";
+import type { Kept, Shown, State } from "./state";
 import { unsavedOf } from "./unsaved";
 
 const Context = createContext<Session | null>(null);
@@ -64,10 +64,10 @@ export function useSession(): Session {
 const none = () => () => undefined;
 const nothing = () => null;
 
-/** The open plan, or null outside of one. */
-export function useOpenPlan(): (State & { session: Session }) | null {
+/** What is kept of the open plan, or null outside of one. */
+export function useOpenPlan(): (Kept & { session: Session }) | null {
   const session = useContext(Context);
-  const state = useSyncExternalStore(session?.subscribe ?? none, session?.current ?? nothing);
+  const state = useSyncExternalStore(session?.subscribe ?? none, session?.kept ?? nothing);
   return session && state ? { ...state, session } : null;
 }
 

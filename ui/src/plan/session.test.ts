@@ -369,6 +369,15 @@ describe("a session", () => {
     expect(s.current().settled).toEqual({ title: "one" });
   });
 
+  test("what is kept stays the same while something is typed", async () => {
+    answering(() => json(reckoning("typed")));
+    const s = new Session(view(1, "one"));
+    const [kept, shown] = [s.kept(), s.shown()];
+    await s.preview(plan("typed"));
+    expect(s.kept()).toBe(kept);
+    expect(s.shown()).not.toBe(shown);
+  });
+
   test("what is typed beside the sheet leaves steps and layouts as they were", async () => {
     const whole = view(1, "one");
     const [steps, cloths] = [[{ id: "step.role:measure" }], [{ cloth: "A" }]];

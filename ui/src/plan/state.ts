@@ -39,11 +39,21 @@ export interface State extends Shown {
   refusal: string | null;
 }
 
+/** What is kept of a plan and how it stands to the disk, whatever is being typed. */
+export type Kept = Omit<State, "reckoning" | "drawn" | "older">;
+
 /** What is drawn and told of a plan: the same object as before where none of it changed. */
 export function shownOf({ id, plan, reckoning, brief, settled, drawn, older }: State, before: Shown): Shown {
-  const now: Shown = { id, plan, reckoning, brief, settled, drawn, older };
-  return (Object.keys(now) as (keyof Shown)[]).every((key) => now[key] === before[key]) ? before : now;
+  return same({ id, plan, reckoning, brief, settled, drawn, older }, before);
 }
+
+/** What is kept of a plan: the same object as before where none of it changed. */
+export function keptOf({ reckoning, drawn, older, ...kept }: State, before: Kept): Kept {
+  return same(kept, before);
+}
+
+const same = <T extends object>(now: T, before: T): T =>
+  (Object.keys(now) as (keyof T)[]).every((key) => now[key] === before[key]) ? before : now;
 
 /** Whether there is anything to draw of a reckoning. */
 export const drawable = (r: Reckoning) => r.pieces.length > 0;

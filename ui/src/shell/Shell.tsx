@@ -130,7 +130,7 @@ export function Shell({ scheme, setScheme, children }: Props) {
               <button type="button" onClick={() => setHistory(true)} title="History (H)">
                 History
               </button>
-              <UnitSwitch plan={open.reckoning.settled as Plan | undefined} toggle={() => void switchUnits()} />
+              <UnitSwitch plan={open.settled as Plan | undefined} toggle={() => void switchUnits()} />
               <NavLink to={`${base}/print`} className="print-link">
                 Print
               </NavLink>
