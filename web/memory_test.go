@@ -29,7 +29,8 @@ func twice(t testing.TB) (h http.Handler, fresh func() http.Handler) {
 	t.Helper()
 	s := workshop(t)
 	begin := func() http.Handler {
-		return web.New(web.Config{Store: s, Log: slog.New(slog.NewTextHandler(io.Discard, nil)), Patience: time.Hour})
+		return web.New(web.Config{Store: s, Log: slog.New(slog.NewTextHandler(io.Discard, nil)), Patience: time.Hour,
+			Quiet: time.Hour})
 	}
 	return begin(), begin
 }
@@ -176,7 +177,8 @@ func TestHeavyWorkWaitsForItsTurn(t *testing.T) {
 func TestTheShelfWaitsForNothing(t *testing.T) {
 	s := workshop(t)
 	begin := func(patience time.Duration) http.Handler {
-		return web.New(web.Config{Store: s, Log: slog.New(slog.DiscardHandler), Patience: patience})
+		return web.New(web.Config{Store: s, Log: slog.New(slog.DiscardHandler), Patience: patience,
+			Quiet: time.Hour})
 	}
 	shelf := func(h http.Handler) (items []web.ShelfItem, coming int) {
 		w := call(t, h, "GET", "/api/v1/plans", nil, &items)
@@ -217,12 +219,51 @@ func TestTheShelfWaitsForNothing(t *testing.T) {
 	assert.Equal(t, now, was)
 }
 
+// What a change made stale is there before somebody looks, also after a restart; and what to buy passes over what is
+// cut by what is kept of it.
+func TestWhatAChangeMadeStaleIsWorkedOutBehindIt(t *testing.T) {
+	s, ctx := workshop(t), context.Background()
+	plans, err := s.Plans(ctx)
+	require.NoError(t, err)
+	h := web.New(web.Config{Store: s, Log: slog.New(slog.DiscardHandler), Quiet: time.Millisecond})
+	known := func() bool {
+		kept, err := s.Summaries(ctx)
+		require.NoError(t, err)
+		for _, p := range plans {
+			if kept[p.ID].Revision != p.Revision {
+				return false
+			}
+		}
+		return true
+	}
+	require.Eventually(t, known, time.Minute, 10*time.Millisecond, "nobody looked")
+	var view web.PlanView
+	path := "/api/v1/plans/" + plans[0].ID
+	require.Equal(t, 200, call(t, h, "GET", path, nil, &view).Code)
+	told := map[string]any{}
+	require.NoError(t, json.Unmarshal(view.Plan, &told))
+	told["title"] = "Another one"
+	body := map[string]any{"base": view.Revision, "plan": told, "label": "renamed"}
+	require.Equal(t, 200, call(t, h, "PUT", path, body, nil).Code)
+	plans, err = s.Plans(ctx)
+	require.NoError(t, err)
+	require.Eventually(t, known, time.Minute, 10*time.Millisecond, "and nobody looks now")
+
+	var then, now web.ShoppingView
+	require.Equal(t, 200, call(t, h, "GET", "/api/v1/shopping", nil, &then).Code)
+	again := web.New(web.Config{Store: s, Log: slog.New(slog.DiscardHandler), Quiet: time.Hour})
+	require.Equal(t, 200, call(t, again, "GET", "/api/v1/shopping", nil, &now).Code)
+	assert.Equal(t, then, now)
+	assert.Less(t, len(now.Plans), len(plans), "some are cut")
+}
+
 // A plan that takes longer than anybody waits can be opened, and says so; it is worked out again the next time, and
 // nothing of it is kept, in mind or on the shelf.
 func TestWhatIsCutShortIsWorkedOutAgain(t *testing.T) {
 	s := workshop(t)
 	begin := func(longest, patience time.Duration) http.Handler {
-		return web.New(web.Config{Store: s, Log: slog.New(slog.DiscardHandler), Longest: longest, Patience: patience})
+		return web.New(web.Config{Store: s, Log: slog.New(slog.DiscardHandler), Longest: longest, Patience: patience,
+			Quiet: time.Hour})
 	}
 	var shelf []web.ShelfItem
 	busy := begin(time.Nanosecond, time.Nanosecond)

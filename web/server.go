@@ -44,6 +44,8 @@ type Config struct {
 	Now func() time.Time
 	// Patience is how long the shelf waits for plans to be worked out, a second when 0.
 	Patience time.Duration
+	// Quiet is how long nothing is changed before what is not known yet is worked out unasked, three seconds when 0.
+	Quiet time.Duration
 	// Longest is how long somebody waits for one plan to be worked out, eight seconds when 0.
 	Longest time.Duration
 	// Bench holds the devices; the stand-ins when nil.
@@ -63,9 +65,10 @@ type server struct {
 	// patience is how long the shelf waits, and catching is held by who works out what it did not wait for; longest is
 	// how long somebody waits for one plan.
 	patience, longest time.Duration
-	catching          sync.Mutex
-	// idle works out what is not known yet, when nothing was changed for a while.
+	// quiet is how long nothing is changed before idle works out what is not known yet.
+	quiet    time.Duration
 	idle     *time.Timer
+	catching sync.Mutex
 	searches searches
 	bench    *bench.Bench
 	store    *store.Store
@@ -86,7 +89,8 @@ func New(cfg Config) http.Handler {
 	}
 	s.patience = cmp.Or(cfg.Patience, shelfPatience)
 	s.longest = cmp.Or(cfg.Longest, longestLook)
-	s.idle = time.AfterFunc(quietFor, s.catchUp)
+	s.quiet = cmp.Or(cfg.Quiet, usuallyQuiet)
+	s.idle = time.AfterFunc(s.quiet, s.catchUp)
 	e := echo.New()
 	e.Logger = cfg.Log
 	e.HTTPErrorHandler = s.fail

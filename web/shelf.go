@@ -199,13 +199,13 @@ func (s *server) catchUp() {
 	look.keep(ctx)
 }
 
-// quietFor is how long nothing is changed before what the changes made stale is worked out behind them.
-const quietFor = 3 * time.Second
+// usuallyQuiet is longer than somebody stops between two changes.
+const usuallyQuiet = 3 * time.Second
 
 // behind lets what a change made stale be worked out behind it: whoever looks next finds it there.
 func (s *server) behind(next echo.HandlerFunc) echo.HandlerFunc {
 	return func(c *echo.Context) error {
-		defer s.idle.Reset(quietFor)
+		defer s.idle.Reset(s.quiet)
 		return next(c)
 	}
 }

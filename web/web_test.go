@@ -28,7 +28,8 @@ import (
 func app(t *testing.T, change ...func(*web.Config)) http.Handler {
 	t.Helper()
 	s := workshop(t)
-	cfg := web.Config{Store: s, Log: slog.New(slog.NewTextHandler(io.Discard, nil)), Patience: time.Hour}
+	cfg := web.Config{Store: s, Log: slog.New(slog.NewTextHandler(io.Discard, nil)), Patience: time.Hour,
+		Quiet: time.Hour}
 	for _, c := range change {
 		c(&cfg)
 	}
