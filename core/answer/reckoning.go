@@ -79,8 +79,8 @@ type Reckoning struct {
 	Cost *Cost `json:"cost,omitempty"`
 }
 
-// OnSheet is what the brief and the sheet show of it while a value is typed: neither steps nor layouts, which are half of
-// all.
+// OnSheet is what the brief and the sheet show of it while a value is typed: neither steps nor layouts, which are half
+// of all.
 func (r Reckoning) OnSheet() Reckoning {
 	r.Steps, r.Cloths = []Step{}, []ClothNeed{}
 	return r
