@@ -4,7 +4,7 @@
 # What is compiled does not hang on where the clone lies: another one finds it in the cache.
 export GOFLAGS := $(shell go env GOFLAGS) -trimpath
 
-# What tests and checks work out is soon thrown away: collected less often it takes a third less of their time.
+# What tests and checks work out is soon thrown away: collected less often, it takes a third less work.
 export GOGC ?= 400
 
 BIN := bin/umschlag

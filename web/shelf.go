@@ -178,6 +178,7 @@ func (l *shelving) keep(ctx context.Context) {
 // catchUp works out what the shelf did not wait for, one plan after the other; one is at it at a time.
 func (s *server) catchUp() {
 	if !s.catching.TryLock() {
+		s.idle.Reset(s.quiet) // what changed since whoever is at it began is looked for after
 		return
 	}
 	defer s.catching.Unlock()

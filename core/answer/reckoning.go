@@ -356,6 +356,8 @@ type Cell struct {
 	Column int    `json:"column,omitempty"`
 	// Band is the number of the row it is sewn in, which on point runs slantwise.
 	Band int `json:"band,omitempty"`
+	// Over tells that it lies on cells before it, not beside them.
+	Over bool `json:"over,omitempty"`
 	// Line is its outline where it is no rectangle.
 	Line []Vertex `json:"line,omitempty"`
 }

@@ -127,6 +127,8 @@ type Cell struct {
 	Row, Column int
 	// Band is the number of the row it is sewn in, from 1; 0 where it is sewn in none.
 	Band int
+	// Over tells that it lies on cells before it, not beside them.
+	Over bool
 	// Line is its outline where it is no rectangle, in the same frame.
 	Line outline.Outline
 }

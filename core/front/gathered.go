@@ -106,7 +106,7 @@ func pocketed(o Order, f Face) Face {
 	f.Parts = append(f.Parts, Part{Ref: o.ref(ref.Pocket), Paints: "/cloth", Name: "pocket",
 		Title: "Pocket, folded in half", Role: PocketPart, Cloth: o.Face.Cloth, Size: f.Parts[0].Size, Count: 1})
 	half := panel
-	half.Part, half.Height = 1, panel.Height/2
+	half.Part, half.Height, half.Over = 1, panel.Height/2, true
 	half.Y = panel.Y + panel.Height - half.Height
 	f.Cells = append(f.Cells, half)
 	return f

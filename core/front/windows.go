@@ -186,7 +186,7 @@ func (w *windower) show(x0, y0, free float64) {
 		}
 		for i, p := range w.face.Parts {
 			if p.Ref.Role == part {
-				w.face.cell(polygon(Cell{Part: i}, moved(x0, y0), line.Offset(-free)))
+				w.face.cell(polygon(Cell{Part: i, Over: true}, moved(x0, y0), line.Offset(-free)))
 			}
 		}
 	}

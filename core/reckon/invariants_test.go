@@ -31,6 +31,7 @@ var invariants = []struct {
 	{"what is said can be read", textsCanBeRead},
 	{"cells are of cuts", everyCellHasItsCut},
 	{"cells cover their piece", cellsCover},
+	{"what lies over others says so", overTheOthers},
 	{"patches sewn together are theirs", patchesSewnBack},
 	{"pieces lie on their fabric", piecesLieOnTheirCloth},
 	{"what is bought is what lies", boughtIsWhatLies},
@@ -209,6 +210,32 @@ func cellsCover(t require.TestingT, p plan.Plan, r answer.Reckoning) {
 		}
 		whole := 2 * float64(rim.Width) * float64(rim.Height)
 		assert.InEpsilon(t, whole, together, 1e-6, "%s: %d cells", q.Name, len(q.Cells))
+	}
+}
+
+// Cells lie side by side, so that they are together no more than the box around them, but for those that say that they
+// lie on others; and there are some under those.
+func overTheOthers(t require.TestingT, _ plan.Plan, r answer.Reckoning) {
+	for _, q := range r.Pieces {
+		var beside []answer.Cell
+		together, around := 0.0, [4]float64{math.Inf(1), math.Inf(1), math.Inf(-1), math.Inf(-1)}
+		for _, c := range q.Cells {
+			left, top, right, bottom := float64(c.X), float64(c.Y), float64(c.X+c.Width), float64(c.Y+c.Height)
+			if c.Over {
+				assert.True(t, slices.ContainsFunc(beside, func(o answer.Cell) bool {
+					return c.X < o.X+o.Width && o.X < c.X+c.Width && c.Y < o.Y+o.Height && o.Y < c.Y+c.Height
+				}), "%s: nothing lies under a cell of %s", q.Name, c.Cut)
+				continue
+			}
+			beside = append(beside, c)
+			together += areaOf(c) / 2
+			around = [4]float64{min(around[0], left), min(around[1], top), max(around[2], right),
+				max(around[3], bottom)}
+		}
+		if len(beside) > 0 {
+			box := (around[2] - around[0]) * (around[3] - around[1])
+			assert.LessOrEqual(t, together, box*(1+1e-6), "%s: cells lie over each other", q.Name)
+		}
 	}
 }
 

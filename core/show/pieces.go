@@ -168,7 +168,8 @@ func cells(f front.Face, cuts []string) []answer.Cell {
 	out := make([]answer.Cell, len(f.Cells))
 	for i, c := range f.Cells {
 		out[i] = answer.Cell{Cut: cuts[c.Part], Cloth: f.Parts[c.Part].Cloth, X: int64(c.X), Y: int64(c.Y),
-			Width: int64(c.Width), Height: int64(c.Height), Row: c.Row, Column: c.Column, Band: c.Band}
+			Width: int64(c.Width), Height: int64(c.Height), Row: c.Row, Column: c.Column, Band: c.Band,
+			Over: c.Over}
 		if c.Line != nil {
 			out[i].Line = answer.Vertices(c.Line)
 		}
@@ -369,9 +370,12 @@ func backPiece(t *teller, b Back) answer.Piece {
 	outlines(t, &out, line, panel.Panel{Body: line})
 	for i, lie := range b.Lies {
 		box := onBack(t, b, lie.Box)
+		over := slices.ContainsFunc(out.Cells, func(c answer.Cell) bool {
+			return box.X < c.X+c.Width && c.X < box.X+box.Width && box.Y < c.Y+c.Height && c.Y < box.Y+box.Height
+		})
 		out.Cells = append(out.Cells,
 			answer.Cell{Cut: backCut(b.Panels[lie.Panel]), Cloth: b.Cloth, X: box.X, Y: box.Y, Width: box.Width,
-				Height: box.Height, Column: i + 1})
+				Height: box.Height, Column: i + 1, Over: over})
 	}
 	t.explain("back.finished", b.Finished)
 	t.explain("back", b.Size)

@@ -296,6 +296,10 @@ column?: number
  */
 band?: number
 /**
+ * Over tells that it lies on cells before it, not beside them.
+ */
+over?: boolean
+/**
  * Line is its outline where it is no rectangle.
  */
 line?: Vertex[]

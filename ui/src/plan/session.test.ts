@@ -387,8 +387,12 @@ describe("a session", () => {
     const s = new Session(whole);
     await s.preview(plan("typed"), { sheet: true });
     expect(s.current().reckoning).toMatchObject({ title: "typed", steps, cloths });
+    s.leaveSheet(); // layouts are never beside cuts they were not made of
+    expect(s.current().reckoning).toMatchObject({ title: "one", steps, cloths });
     await s.preview(plan("typed"));
     expect(s.current().reckoning).toMatchObject({ steps: [], cloths: [] });
+    s.leaveSheet();
+    expect(s.current().reckoning).toMatchObject({ title: "typed", steps: [], cloths: [] });
     expect(asked.map((url) => url.includes("sheet=1"))).toEqual([true, false]);
   });
 

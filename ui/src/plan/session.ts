@@ -31,7 +31,6 @@ export class Session extends Watched {
   private deciding = 0;
   private sending = false;
   private sent: string[] = [];
-  private previewing: AbortController | null = null;
   private closed = false;
   private retry: ReturnType<typeof setTimeout> | undefined;
 
@@ -66,9 +65,8 @@ export class Session extends Watched {
   }
 
   /**
-   * Reckons what is being typed without keeping it, with what follows from the value at a path, where one is given; the
-   * answer is what is wrong with it, if anything. Beside the sheet its steps and layouts are not asked for: they stay as
-   * they were until it is kept.
+   * Reckons what is being typed without keeping it, with what follows from the value at a path; the answer is what is
+   * wrong with it. Beside the sheet steps and layouts are not asked for: they stay as they were until it is kept.
    */
   async preview(plan: Plan, { typed = "", sheet = false } = {}): Promise<ApiError | null> {
     this.previewing?.abort();
@@ -82,9 +80,7 @@ export class Session extends Watched {
         mine.signal,
       );
       // On the way to 16 stands a 1 that cannot be cut: a stop is shown when it is meant.
-      if (mine.signal.aborted || !drawable(reckoning)) return null;
-      const { steps, cloths } = this.state.drawn;
-      this.show(sheet ? { ...reckoning, steps, cloths } : reckoning);
+      if (!mine.signal.aborted && drawable(reckoning)) this.show(reckoning, { sheet });
       return null;
     } catch (error) {
       return error instanceof ApiError ? error : null;
@@ -319,7 +315,7 @@ export class Session extends Watched {
       savedAt: new Date(),
       conflict: null,
     });
-    this.show(view.reckoning, view.last?.reckoning);
+    this.show(view.reckoning, { last: view.last?.reckoning });
   }
 
   /** Undoes or redoes one change. */

@@ -6,8 +6,12 @@ import { type Kept, keptOf, type Shown, type State, seen, shownOf } from "./stat
 /** The state of an open plan, and who is told when it changes. */
 export class Watched {
   protected state: State;
+  /** Stops what is being reckoned while it is typed. */
+  protected previewing: AbortController | null = null;
   private onScreen: Shown;
   private onDisk: Kept;
+  /** The last reckoning with its own steps and layouts, while another stands beside the sheet. */
+  private whole: Pick<State, "reckoning" | "drawn"> | null = null;
   private readonly listeners = new Set<() => void>();
 
   constructor(state: State) {
@@ -38,9 +42,21 @@ export class Watched {
     });
   }
 
-  /** Shows a reckoning; what is as before keeps its identity and is not drawn again. */
-  protected show(next: Reckoning, last = this.state.drawn) {
-    const reckoning = replaceEqualDeep(this.state.drawn, next) as Reckoning;
+  /**
+   * Shows a reckoning; what is as before keeps its identity and is not drawn again. One for the sheet has neither steps
+   * nor layouts: there were some before.
+   */
+  protected show(next: Reckoning, { last = this.state.drawn, sheet = false } = {}) {
+    const whole = sheet ? (this.whole ?? this.state) : null;
+    const all = whole ? { ...next, steps: whole.drawn.steps, cloths: whole.drawn.cloths } : next;
+    const reckoning = replaceEqualDeep(this.state.drawn, all) as Reckoning;
+    this.whole = whole;
     this.set({ reckoning, ...seen(reckoning, last) });
+  }
+
+  /** The sheet is left: beside steps and layouts stands what they were worked out with, until it is kept. */
+  leaveSheet() {
+    this.previewing?.abort();
+    if (this.whole) this.show(this.whole.reckoning, { last: this.whole.drawn });
   }
 }

@@ -35,7 +35,7 @@ test("what stands back, and what is drawn apart, is a mark of its own", () => {
 
 test("cells that are changed one by one, or lie over each other, are drawn one by one", () => {
   expect(marksOf(checked, { ...plain, each: true })).toHaveLength(4);
-  expect(marksOf([...checked, cell(5, 5, "A")], plain)).toHaveLength(5);
+  expect(marksOf([...checked, cell(5, 5, "A", { over: true })], plain)).toHaveLength(5);
 });
 
 test("a point finds the cell it lies in", () => {
@@ -59,5 +59,5 @@ test("an arc bulges to the left of its way", () => {
   ] as const)
     expect(cellAt([round], x, y)).toBe(round);
   expect(cellAt([round], 8, 12)).toBeUndefined(); // within its box, and outside of it
-  expect(marksOf([round, { ...round }], plain)).toHaveLength(2);
+  expect(marksOf([round, { ...round, over: true }], plain)).toHaveLength(2);
 });

@@ -22,7 +22,7 @@ interface How {
  */
 export function marksOf(cells: Cell[], { each, faint, apart }: How): Mark[] {
   const marks = new Map<string | number, Mark>();
-  const single = each || lapped(cells);
+  const single = each || cells.some((cell) => cell.over);
   for (const [i, cell] of cells.entries()) {
     const mark = { cells: [cell], cloth: cell.cloth, faint: faint(cell), apart: apart?.[i] };
     const key = single ? i : [mark.cloth, mark.faint, mark.apart].join();
@@ -71,31 +71,4 @@ function along(from: Vertex, to: Vertex): Point[] {
     const up = (Math.cos(at) - Math.cos(half)) / (2 * Math.sin(half));
     return { x: from.x + dx * across + dy * up, y: from.y + dy * across - dx * up };
   });
-}
-
-/** Twice the area within corners. */
-const doubled = (corners: Point[]) =>
-  Math.abs(
-    corners.reduce((sum, a, i) => {
-      const b = corners[(i + 1) % corners.length] ?? a;
-      return sum + a.x * b.y - b.x * a.y;
-    }, 0),
-  );
-
-const slight = 1.005; // what arcs lose by being made of points
-
-/** Whether cells lie over each other: together they are more than the box around them. */
-function lapped(cells: Cell[]): boolean {
-  let area = 0;
-  const box = { left: Infinity, right: -Infinity, top: Infinity, bottom: -Infinity };
-  for (const corners of cells.map(cornersOf)) {
-    area += doubled(corners) / 2;
-    for (const { x, y } of corners) {
-      box.left = Math.min(box.left, x);
-      box.right = Math.max(box.right, x);
-      box.top = Math.min(box.top, y);
-      box.bottom = Math.max(box.bottom, y);
-    }
-  }
-  return area > (box.right - box.left) * (box.bottom - box.top) * slight;
 }

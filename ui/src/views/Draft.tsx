@@ -1,4 +1,4 @@
-import { lazy, Suspense, useCallback, useMemo, useRef, useState } from "react";
+import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { Cell, Cut, Piece, Reckoning, Swatch as SwatchData } from "../api/api.gen";
 import { Brief } from "../brief/Brief";
 import { Swatch } from "../cloth/Swatch";
@@ -44,6 +44,7 @@ export function Draft() {
   const [axis, setAxis] = useState<Axis>("width");
   const [lit, light] = useState<number | null>(null);
   const moving = useMoving();
+  useEffect(() => () => session.leaveSheet(), [session]);
   const cloths = value("/cloths");
   const swatches = useMemo(() => swatchesOf(cloths), [cloths]);
   const paint = usePainting();
