@@ -25,7 +25,8 @@ func emptyApp(t *testing.T) http.Handler {
 	s, err := store.Open(t.Context(), t.TempDir(), time.Now)
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = s.Close() })
-	return web.New(web.Config{Store: s, Log: slog.New(slog.NewTextHandler(io.Discard, nil))})
+	return web.New(web.Config{Store: s, Log: slog.New(slog.NewTextHandler(io.Discard, nil)),
+		Patience: time.Hour, Quiet: time.Hour}) // however busy the machine is
 }
 
 func saved(t *testing.T, h http.Handler) []byte {
