@@ -186,11 +186,26 @@ export async function accessible(where: Page | Locator, rules: string[] = wcag) 
   const looks = await part.evaluate(markLooks, readFileSync(looksFile(), "utf8").split("\n"));
   const broken = await part.evaluate(async (of, runOnly) => {
     const { axe } = window as unknown as { axe: { run: typeof run; configure: typeof configure } };
-    axe.configure({ rules: [{ id: "color-contrast", selector: "[data-look]" }] });
+    axe.configure({
+      rules: [
+        { id: "color-contrast", selector: "[data-look]" },
+        { id: "target-size", selector: "[data-tight]" },
+      ],
+    });
     // What is out of sight is not laid out until it is come to, and stands nowhere until then: here all is come to.
     const all = new CSSStyleSheet();
     all.replaceSync("* { content-visibility: visible !important; }");
     document.adoptedStyleSheets.push(all);
+    // A target that is large enough and that no other one lies over breaks no rule: it is not asked about.
+    const targets = [...document.querySelectorAll("a, button, input, select, textarea, summary, [tabindex]")];
+    const boxed = targets.map((target) => ({ target, box: target.getBoundingClientRect() }));
+    for (const { target, box } of boxed) {
+      const under = boxed.some(
+        ({ box: b }) =>
+          b !== box && b.left < box.right && b.right > box.left && b.top < box.bottom && b.bottom > box.top,
+      );
+      target.toggleAttribute("data-tight", under || box.width < 24 || box.height < 24);
+    }
     const { violations } = await axe.run(of as HTMLElement, { runOnly, resultTypes: ["violations"] });
     document.adoptedStyleSheets.pop();
     return violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(" | ")}`);
@@ -203,8 +218,7 @@ export async function accessible(where: Page | Locator, rules: string[] = wcag) 
 /** Puts a value into the sentence it stands in, and keeps it. */
 export async function put(page: Page, label: string, text: string) {
   const field = page.getByRole("textbox", { name: label, exact: true });
-  await field.click();
-  await field.fill(text);
+  await field.fill(text); // comes into the field first, as Tab does
   await field.press("Enter");
   await expect(page.locator(".typing").filter({ has: field })).toHaveCount(0); // kept
 }

@@ -88,7 +88,10 @@ for (const few of places) {
   });
 }
 
-test("a text that cannot be read, and a button without a name, are found", async ({ page, demo }) => {
+test("a text that cannot be read, a button too small for a thumb, and one without a name, are found", async ({
+  page,
+  demo,
+}) => {
   await open(page, `${demo.url}/plans/reading-corner-cushion`);
   const sum = page.locator(".tape-sum");
   await sum
@@ -98,6 +101,13 @@ test("a text that cannot be read, and a button without a name, are found", async
       for (const part of [item, ...item.querySelectorAll<HTMLElement>("*")]) (part as HTMLElement).style.color = "#ddd";
     });
   await expect(accessible(sum)).rejects.toThrow("color-contrast");
+  await sum.evaluate((list) => {
+    const small = () => Object.assign(document.createElement("button"), { textContent: "i" });
+    const buttons = [small(), small()];
+    for (const button of buttons) button.style.cssText = "min-width: 0; width: 9px; height: 9px; padding: 0; margin: 0";
+    list.replaceChildren(...buttons);
+  });
+  await expect(accessible(sum)).rejects.toThrow("target-size");
   await page.getByRole("button", { name: "History" }).evaluate((button) => {
     button.replaceChildren();
     for (const name of ["aria-label", "title"]) button.removeAttribute(name);

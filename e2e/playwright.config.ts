@@ -2,7 +2,7 @@ import { defineConfig } from "@playwright/test";
 import { deep, executablePath, flat } from "./chromium.mjs";
 
 // A test is over before its scripts would gain by being compiled well: a tenth of the browser's work.
-const brief = [...flat, "--js-flags=--no-opt --no-maglev"];
+const brief = [...flat, "--process-per-site", "--js-flags=--no-opt --no-maglev"];
 
 export default defineConfig({
   testDir: ".",
