@@ -4,11 +4,12 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"maps"
 	"math"
 	"reflect"
 	"slices"
-	"sort"
 	"strings"
+	"sync"
 
 	"umschlag/core/length"
 	"umschlag/core/plan"
@@ -112,48 +113,57 @@ func (r *reader) object(v reflect.Value, n node, path string) {
 		r.fail(path, "an object in braces belongs here, not %s", shown(n))
 		return
 	}
-	fields, cuts := fieldsOf(v.Type()), cutsOf(v.Type())
+	keys := keysOf(v.Type())
 	for _, key := range o.keys {
-		i, known := fields[key]
+		i, known := keys.fields[key]
 		if !known {
-			r.fail(path+"/"+key, "unknown key; the keys here are %s", keysOf(fields))
+			r.fail(path+"/"+key, "unknown key; the keys here are %s", strings.Join(slices.Sorted(maps.Keys(keys.fields)), ", "))
 			continue
 		}
 		value := o.values[key]
-		if at, may := cuts[key]; may {
+		if at, may := keys.cuts[key]; may {
 			if text, cut := cutText(value); cut {
 				value, i = text, at
 			}
 		}
 		r.into(v.Field(i), value, path+"/"+key)
 	}
-	for i := range v.NumField() {
-		f := v.Type().Field(i)
-		if _, there := o.values[keyOf(f)]; !there && required(f) {
-			r.fail(path+"/"+keyOf(f), "missing: every plan says this")
+	for _, key := range keys.required {
+		if _, there := o.values[key]; !there {
+			r.fail(path+"/"+key, "missing: every plan says this")
 		}
 	}
 }
 
-func fieldsOf(t reflect.Type) map[string]int {
-	fields := make(map[string]int, t.NumField())
-	for i := range t.NumField() {
-		if key := keyOf(t.Field(i)); key != "-" {
-			fields[key] = i
-		}
-	}
-	return fields
+// keys are those of the objects that a type is written as.
+type keys struct {
+	// fields has the field of each key, cuts the one that takes what is said of a key as it is cut.
+	fields, cuts map[string]int
+	required     []string
 }
 
-// cutsOf are the fields that take what is said of a key as it is cut.
-func cutsOf(t reflect.Type) map[string]int {
-	cuts := map[string]int{}
+// keysKnown has the keys of the types met so far: tags are read again for each object otherwise.
+var keysKnown sync.Map
+
+func keysOf(t reflect.Type) keys {
+	if known, ok := keysKnown.Load(t); ok {
+		return known.(keys)
+	}
+	k := keys{fields: map[string]int{}, cuts: map[string]int{}}
 	for i := range t.NumField() {
-		if key := t.Field(i).Tag.Get("cut"); key != "" {
-			cuts[key] = i
+		f := t.Field(i)
+		if key := keyOf(f); key != "-" {
+			k.fields[key] = i
+		}
+		if key := f.Tag.Get("cut"); key != "" {
+			k.cuts[key] = i
+		}
+		if required(f) {
+			k.required = append(k.required, keyOf(f))
 		}
 	}
-	return cuts
+	keysKnown.Store(t, k)
+	return k
 }
 
 // cutWord stands behind a length that is given as it is cut.
@@ -177,15 +187,6 @@ func keyOf(f reflect.StructField) string {
 
 func required(f reflect.StructField) bool {
 	return slices.Contains(strings.Split(f.Tag.Get("jsonschema"), ","), "required")
-}
-
-func keysOf(fields map[string]int) string {
-	keys := make([]string, 0, len(fields))
-	for k := range fields {
-		keys = append(keys, k)
-	}
-	sort.Strings(keys)
-	return strings.Join(keys, ", ")
 }
 
 func (r *reader) list(v reflect.Value, n node, path string) {

@@ -99,7 +99,7 @@ func (w writer) object(v reflect.Value) map[string]any {
 		}
 		m[keyOf(f)] = w.value(v.Field(i))
 	}
-	for key, i := range cutsOf(v.Type()) {
+	for key, i := range keysOf(v.Type()).cuts {
 		if cut := length.Length(v.Field(i).Int()); cut != 0 {
 			m[key] = w.sized(0, cut)
 		}
