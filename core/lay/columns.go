@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"math/rand/v2"
 	"slices"
+	"sort"
 
 	"umschlag/core/length"
 )
@@ -343,41 +344,83 @@ func (l *Lay) hold(items needs, s strip, c column, first Placed) {
 	}
 }
 
-// fullest chooses how many of each column are worth most with room for all: the
-// bounded knapsack, by dynamic programming over places of a step.
+// fullest chooses how many of each column are worth most with room for all, in places of a step: the bounded knapsack,
+// by dynamic programming over what columns can be used side by side, of which there is far less than there are places.
 func fullest(columns []column, room, step length.Length) []int {
 	places := int(room / step)
 	chosen := make([]int, len(columns))
-	if places <= 0 {
-		return chosen
-	}
-	if len(columns) == 1 {
-		chosen[0] = min(columns[0].n, places/int((columns[0].width+step-1)/step))
-		return chosen
-	}
-	best := make([]float64, places+1)
-	taken := make([][]int32, len(columns))
+	wide := func(i int) int { return int((columns[i].width + step - 1) / step) }
+	var fit []int
 	for i, c := range columns {
-		w := int((c.width + step - 1) / step)
-		if c.n == 0 || w > places {
-			continue
-		}
-		taken[i] = make([]int32, places+1)
-		for at := places; at >= w; at-- {
-			for n := 1; n <= c.n && n*w <= at; n++ {
-				if with := best[at-n*w] + float64(n)*c.worth; with > best[at] {
-					best[at], taken[i][at] = with, int32(n)
-				}
-			}
+		if c.n > 0 && wide(i) <= places {
+			fit = append(fit, i)
 		}
 	}
-	for i, at := len(columns)-1, places; i >= 0; i-- {
-		if taken[i] == nil {
+	// before has what can be made of the columns before each that fits.
+	before := make([][]use, len(fit))
+	for k := range fit {
+		if k == 0 {
+			before[k] = []use{{}}
 			continue
 		}
-		n := int(taken[i][at])
-		chosen[i] = n
-		at -= n * int((columns[i].width+step-1)/step)
+		last := fit[k-1]
+		before[k] = withColumn(before[k-1], columns[last], wide(last), places)
+	}
+	for k, i := range slices.Backward(fit) {
+		chosen[i] = mostWorth(before[k], columns[i], wide(i), places)
+		places -= chosen[i] * wide(i)
 	}
 	return chosen
+}
+
+// use is so many places used, and what is worth most in so many.
+type use struct {
+	places int
+	worth  float64
+}
+
+// withColumn is what can be made of columns and of another one beside them: each use is worth more than all that take
+// less.
+func withColumn(uses []use, c column, wide, places int) []use {
+	all := uses
+	for n := 1; n <= c.n && n*wide <= places; n++ {
+		all = better(all, uses, use{n * wide, float64(n) * c.worth}, places)
+	}
+	return all
+}
+
+// better is what is worth most of two lists of uses, the second of them with one more beside each.
+func better(a, b []use, more use, places int) []use {
+	out := make([]use, 0, len(a)+len(b))
+	for i, k := 0, 0; ; {
+		var next use
+		shifted := k < len(b) && b[k].places+more.places <= places
+		switch {
+		case i < len(a) && (!shifted || a[i].places <= b[k].places+more.places):
+			next, i = a[i], i+1
+		case shifted:
+			next, k = use{b[k].places + more.places, b[k].worth + more.worth}, k+1
+		default:
+			return out
+		}
+		switch last := len(out) - 1; {
+		case last < 0 || next.worth > out[last].worth && next.places > out[last].places:
+			out = append(out, next)
+		case next.worth > out[last].worth:
+			out[last] = next
+		}
+	}
+}
+
+// mostWorth is how many of a column are worth most in so many places, beside what is made of the columns before it; the
+// fewest of those that are worth the same.
+func mostWorth(before []use, c column, wide, places int) int {
+	most, worth := 0, -1.0
+	for n := 0; n <= c.n && n*wide <= places; n++ {
+		at := sort.Search(len(before), func(k int) bool { return before[k].places > places-n*wide }) - 1
+		if with := before[at].worth + float64(n)*c.worth; with > worth {
+			most, worth = n, with
+		}
+	}
+	return most
 }
