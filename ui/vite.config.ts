@@ -22,7 +22,23 @@ function fontsFirst(): Plugin {
 
 export default defineConfig({
   plugins: [react(), fontsFirst()],
-  build: { outDir: "../web/dist", emptyOutDir: true, assetsInlineLimit: 0 },
+  build: {
+    outDir: "../web/dist",
+    emptyOutDir: true,
+    assetsInlineLimit: 0,
+    // What the page begins with is one script, and what several places share another: asking for each of their
+    // parts apart takes longer on a slow line than the parts themselves.
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [
+            { name: "base", tags: ["$initial"] },
+            { name: "shared", test: /ui[\\/]src[\\/](?!fold)|@mui|@emotion/, minShareCount: 3 },
+          ],
+        },
+      },
+    },
+  },
   // One page for all tests of a worker, emptied after each: making one takes longer than most tests.
   test: {
     environment: "jsdom",
