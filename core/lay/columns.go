@@ -349,6 +349,9 @@ func (l *Lay) hold(items needs, s strip, c column, first Placed) {
 func fullest(columns []column, room, step length.Length) []int {
 	places := int(room / step)
 	chosen := make([]int, len(columns))
+	if places <= 0 {
+		return chosen
+	}
 	wide := func(i int) int { return int((columns[i].width + step - 1) / step) }
 	var fit []int
 	for i, c := range columns {
