@@ -68,7 +68,8 @@ go-test:
 	@$(MAKE) --no-print-directory -j2 --output-sync=target go-plain go-race
 go-plain:
 	go test -count=1 -vet=off $$(go list ./... | grep -vxF "$$(go list $(CONCURRENT))")
-go-race:
+# The page is tried as it is sent: it is there before the server is tested.
+go-race: web/dist/index.html
 	go test -count=1 -vet=off -race $(WATCHED) $(CONCURRENT)
 
 # All tests without a browser, side by side: while one waits for its last package, another is at work.

@@ -197,7 +197,9 @@ export async function accessible(where: Page | Locator, rules: string[] = wcag) 
     all.replaceSync("* { content-visibility: visible !important; }");
     document.adoptedStyleSheets.push(all);
     // A target that is large enough and that no other one lies over breaks no rule: it is not asked about.
-    const targets = [...document.querySelectorAll("a, button, input, select, textarea, summary, [tabindex]")];
+    const targets = [...document.querySelectorAll<HTMLElement | SVGElement>("*")].filter(
+      (element) => element.tabIndex >= 0 || element.hasAttribute("tabindex"),
+    );
     const boxed = targets.map((target) => ({ target, box: target.getBoundingClientRect() }));
     for (const { target, box } of boxed) {
       const under = boxed.some(

@@ -6,6 +6,7 @@ import (
 	"io"
 	"net/http"
 	"net/http/httptest"
+	"regexp"
 	"strings"
 	"testing"
 
@@ -76,4 +77,23 @@ func TestFilesOfThePageArePackedOnceAndNotSentTwice(t *testing.T) {
 	assert.Empty(t, body)
 	missing, _ := fetched(t, h, "/assets/../../etc/passwd")
 	assert.NotContains(t, missing.Body.String(), "root:")
+}
+
+// What the page begins with is one script, its style and its fonts, and less than 300 kB on their way.
+func TestThePageBeginsWithLittle(t *testing.T) {
+	h := app(t)
+	_, page := fetched(t, h, "/")
+	named := regexp.MustCompile(`(?:src|href)="(/assets/[^"]+)"`).FindAllStringSubmatch(string(page), -1)
+	if len(named) == 0 {
+		t.Skip("the user interface is not built")
+	}
+	scripts, bytes := 0, sent(t, h, "/")
+	for _, asset := range named {
+		bytes += sent(t, h, asset[1])
+		if strings.HasSuffix(asset[1], ".js") {
+			scripts++
+		}
+	}
+	assert.Equal(t, 1, scripts)
+	assert.Less(t, bytes, 300_000)
 }
