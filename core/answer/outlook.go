@@ -16,7 +16,7 @@ type Outlook struct {
 	FromSeams float64 `json:"from_seams"`
 	// From says whose seams it is reckoned by.
 	From string `json:"from"`
-	// Buys are what would help, with the chance then.
+	// Buys are what would help so that it shows, with the chance then.
 	Buys []Buy `json:"buys"`
 }
 

@@ -98,7 +98,7 @@ type group struct {
 // begin divides the block as it is sewn and as it is drawn.
 func (g *gridder) begin(sewnW, sewnH, w, h length.Length) finding.List {
 	var found finding.List
-	g.groups, g.named = map[string]*group{}, map[string]bool{}
+	g.groups, g.inBlock, g.named = map[string]*group{}, map[string][]*group{}, map[string]bool{}
 	if !g.blocks {
 		return nil
 	}
@@ -163,8 +163,7 @@ func (g *gridder) put(p place) {
 		g.grid.Patches++
 		return
 	}
-	for i, patch := range g.divided {
-		grp := groupOf(g, ofBlock(g, patch, cloth))
+	for i, grp := range inBlock(g, cloth) {
 		grp.count++
 		g.cell(polygon(Cell{Part: grp.part, Row: p.row, Column: p.column, Band: p.band}, p.at, g.drawn[i].Line))
 		g.grid.Patches++
@@ -306,6 +305,20 @@ func groupOf(g *gridder, p patch) *group {
 	g.order = append(g.order, grp)
 	grp.part = g.part(g.partOf(grp), 0)
 	return grp
+}
+
+// inBlock are the groups of the patches of a block whose own cloth is one, in their order: how a patch is cut is worked
+// out once for all such blocks.
+func inBlock(g *gridder, own string) []*group {
+	if of, known := g.inBlock[own]; known {
+		return of
+	}
+	of := make([]*group, len(g.divided))
+	for i, p := range g.divided {
+		of[i] = groupOf(g, ofBlock(g, p, own))
+	}
+	g.inBlock[own] = of
+	return of
 }
 
 // ofBlock is a patch of a block whose own cloth is one.

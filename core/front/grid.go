@@ -72,6 +72,8 @@ type gridder struct {
 	grid         Grid
 	groups       map[string]*group
 	order        []*group
+	// inBlock are the groups of the patches of a block, by its own cloth.
+	inBlock map[string][]*group
 	// named are the strip sets that stand in the list.
 	named map[string]bool
 	// The block as it is sewn and as it is drawn, with the seams within it.

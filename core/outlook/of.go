@@ -16,9 +16,6 @@ import (
 // tape is the error of reading it: half of a 32nd of an inch. Common practice.
 const tape = float64(length.Inch) / 64
 
-// sewn is how often a panel is sewn in the simulation.
-const sewn = 1000
-
 // Order is what the outlook of a face is reckoned from: a settled plan, the samples of the workshop, and
 // the errors of seams that gates of other plans showed, by the title of the plan.
 type Order struct {
@@ -36,7 +33,7 @@ type Direction struct {
 	Fit         Fit
 	// From says whose seams it is reckoned by.
 	From string
-	// Buys are what would help, with the chance then.
+	// Buys are what would help so that it shows, with the chance then.
 	Buys []Buy
 }
 
@@ -63,27 +60,28 @@ func (o Order) Of(f front.Face) []Direction {
 		}
 		p := Panel{Patches: seams + 1, Seams: seams, Borders: f.Rings}
 		out = append(out, Direction{Name: d.name, Seams: seams + 2*f.Rings, Cuts: seams + 1 + 2*f.Rings,
-			Fit: Closed(p, s), From: from, Buys: buys(p, s, o.seed(d.name))})
+			Fit: Closed(p, s), From: from, Buys: buys(p, s)})
 	}
 	return out
 }
 
+// leastGain is how much more likely something has to make it to be told: half of the hundredth that is shown.
+const leastGain = 0.005
+
 // buys are what would help a panel.
-func buys(p Panel, s Spread, seed uint64) []Buy {
-	var out []Buy
-	if s.Seam != 0 {
-		even := s
-		even.Seam = 0
-		out = append(out, Buy{"with seams that are true on average", Closed(p, even).Chance})
-	}
+func buys(p Panel, s Spread) []Buy {
+	even := s
+	even.Seam = 0
 	closer := s
 	closer.SeamSD /= 2
-	out = append(out, Buy{"with seams half as uneven", Closed(p, closer).Chance})
 	bordered, what := p, "with its border cut to the measured centre"
 	if p.Borders == 0 {
 		bordered.Borders, what = 1, "with a border, cut to the measured centre"
 	}
-	return append(out, Buy{what, Simulated(bordered, s, true, tape, sewn, seed).Chance})
+	all := []Buy{{"with seams that are true on average", Closed(p, even).Chance},
+		{"with seams half as uneven", Closed(p, closer).Chance}, {what, Recut(bordered, s, tape).Chance}}
+	now := Closed(p, s).Chance
+	return slices.DeleteFunc(all, func(b Buy) bool { return b.Chance < now+leastGain })
 }
 
 // Reserve is how much larger than planned a face may come out with nothing wrong: twice the
@@ -99,15 +97,6 @@ func Reserve(f front.Face) length.Length {
 		}
 	}
 	return most
-}
-
-// seed is the same for the same plan.
-func (o Order) seed(direction string) uint64 {
-	h := uint64(14695981039346656037) // FNV-1a
-	for _, c := range []byte(o.Plan.Title + "/" + direction) {
-		h = (h ^ uint64(c)) * 1099511628211
-	}
-	return h
 }
 
 // spread is the error of the maker's seams: from three strips, and from the rows of this
@@ -136,14 +125,23 @@ func (o Order) spread(f front.Face) (Spread, string) {
 		}
 		s.SeamSD = math.Max(math.Sqrt(v/float64(len(errors)-1)), Usual().SeamSD/4)
 	}
-	from := fmt.Sprintf("by %d strips of yours", strips)
-	switch rows := len(errors) - strips; {
+	rows := count(len(errors)-strips, "measurement") + " at your measuring steps"
+	from := "by " + count(strips, "strip") + " of yours"
+	switch {
 	case strips == 0:
-		from = fmt.Sprintf("by %d measurements at your measuring steps", rows)
-	case rows > 0:
-		from += fmt.Sprintf(" and %d measurements at your measuring steps", rows)
+		from = "by " + rows
+	case len(errors) > strips:
+		from += " and " + rows
 	}
 	return s, from
+}
+
+// count is so many of them.
+func count(n int, of string) string {
+	if n == 1 {
+		return "1 " + of
+	}
+	return fmt.Sprintf("%d %ss", n, of)
 }
 
 // strips are the errors of the seams of three strips that were sewn as samples.

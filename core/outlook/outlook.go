@@ -5,7 +5,6 @@ package outlook
 
 import (
 	"math"
-	"math/rand/v2"
 
 	"umschlag/core/length"
 )
@@ -46,7 +45,7 @@ type Fit struct {
 }
 
 // Closed is how a panel comes out, by the sums of independent errors: mean −2nμ, variance
-// n·(2σ)² + m·κ² for n seams and m cut parts (docs/arithmetic.md §14tolerance).
+// n·(2σ)² + m·κ² for n seams and m cut parts (docs/arithmetic.md §14).
 func Closed(p Panel, s Spread) Fit {
 	n, m := float64(p.Seams+2*p.Borders), float64(p.Patches+2*p.Borders)
 	fromSeams, fromCuts := n*4*s.SeamSD*s.SeamSD, m*s.CutSD*s.CutSD
@@ -71,46 +70,11 @@ func within(mean, sd, tolerance float64) float64 {
 }
 
 // Recut is how a panel comes out when its centre is measured before the borders are cut
-// and they make up for it: what is left are their own seams and cuts, and the tape.
+// and they make up for it: what is left are their own seams and cuts, and tape, the error of
+// reading it.
 func Recut(p Panel, s Spread, tape float64) Fit {
 	f := Closed(Panel{Borders: p.Borders}, s)
 	f.SD = math.Hypot(f.SD, tape)
 	f.Chance = within(f.Mean, f.SD, Tolerance.Float())
 	return f
-}
-
-// Simulated sews a panel many times, seam by seam and cut by cut, with the border cut to the
-// measured centre where recut is set; the same seed gives the same answer. tape is the error
-// of reading it.
-func Simulated(p Panel, s Spread, recut bool, tape float64, times int, seed uint64) Fit {
-	r := rand.New(rand.NewPCG(seed, 0x5eed))
-	sum, squares, good := 0.0, 0.0, 0
-	for range times {
-		e := centre(p, s, r)
-		if recut && p.Borders > 0 {
-			e = tape * r.NormFloat64() // what the tape did not see is all that is left
-		}
-		for range 2 * p.Borders {
-			e += s.CutSD*r.NormFloat64() - 2*(s.Seam+s.SeamSD*r.NormFloat64())
-		}
-		sum, squares = sum+e, squares+e*e
-		if math.Abs(e) <= Tolerance.Float() {
-			good++
-		}
-	}
-	n := float64(times)
-	mean := sum / n
-	return Fit{Mean: mean, SD: math.Sqrt(math.Max(0, squares/n-mean*mean)), Chance: float64(good) / n}
-}
-
-// centre is the error of what is inside the borders, once.
-func centre(p Panel, s Spread, r *rand.Rand) float64 {
-	e := 0.0
-	for range p.Patches {
-		e += s.CutSD * r.NormFloat64()
-	}
-	for range p.Seams {
-		e -= 2 * (s.Seam + s.SeamSD*r.NormFloat64())
-	}
-	return e
 }

@@ -640,7 +640,7 @@ from_seams: number
  */
 from: string
 /**
- * Buys are what would help, with the chance then.
+ * Buys are what would help so that it shows, with the chance then.
  */
 buys: Buy[]
 }

@@ -37,13 +37,15 @@ function One({ of: o }: { of: OutlookData }) {
         {o.from_seams > 0 && `${Math.round(o.from_seams)}% of the spread is from seams, the rest from cutting.`}
       </p>
       <Bell of={o} />
-      <ul>
-        {(o.buys ?? []).map((b) => (
-          <li key={b.what}>
-            {b.what}: <strong>{percent(b.chance)}</strong>
-          </li>
-        ))}
-      </ul>
+      {o.buys.length > 0 && (
+        <ul>
+          {o.buys.map((b) => (
+            <li key={b.what}>
+              {b.what}: <strong>{percent(b.chance)}</strong>
+            </li>
+          ))}
+        </ul>
+      )}
     </div>
   );
 }
