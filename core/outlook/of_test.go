@@ -116,8 +116,8 @@ func TestTheMakersOwnSeams(t *testing.T) {
 	})
 }
 
-// What would help where seams are fat: true ones have no mean error, and a border cut to the measured centre leaves only
-// itself and the tape, which is read to half of a 32nd. Seams half as uneven would make it worse, and are not offered.
+// What would help where seams are fat: true ones have no mean error, and a border cut to the measured centre leaves
+// only itself and the tape, which is read to half of a 32nd. Seams half as uneven would make it worse: not offered.
 func TestWhatWouldHelp(t *testing.T) {
 	fat := outlook.Usual()
 	fat.Seam = in / 64
@@ -141,8 +141,8 @@ func TestWhatWouldHelp(t *testing.T) {
 	}
 }
 
-// A border of two seams that is cut to a centre of one piece, as exact as that piece is cut, makes nothing truer; nor is
-// anything offered that would not show.
+// A border of two seams that is cut to a centre of one piece, as exact as that piece is cut, makes nothing truer; nor
+// is anything offered that would not show.
 func TestWhatWouldNotHelpIsNotOffered(t *testing.T) {
 	o := outlook.Order{Plan: plan.Plan{Title: "any"}}
 	d := o.Of(faced(t, 2, 1, 1))[1]
