@@ -64,8 +64,11 @@ for (const few of places) {
     page.on("console", (m) => m.type() === "error" && said.push(m.text()));
     page.on("pageerror", (e) => said.push(e.message));
     page.on("request", (r) => !r.url().startsWith(demo.url) && !r.url().startsWith("data:") && foreign.push(r.url()));
+    const asked: string[] = [];
+    page.on("request", (r) => r.url().includes("/api/") && asked.push(`${path}: ${r.method()} ${r.url()}`));
     await watchMoves(page);
-    for (const path of few) {
+    let path = "";
+    for (path of few) {
       await page.emulateMedia({ colorScheme: "light" });
       await page.setViewportSize({ width: 1280, height: 800 });
       await open(page, demo.url + path);
@@ -85,6 +88,7 @@ for (const few of places) {
     }
     expect(said, "the console stays empty").toEqual([]);
     expect(foreign, "nothing is asked of another origin").toEqual([]);
+    expect(asked.sort(), "nothing is asked twice, with the page and by it").toEqual([...new Set(asked)].sort());
   });
 }
 

@@ -1,3 +1,4 @@
+import { brotliCompressSync, constants } from "node:zlib";
 import react from "@vitejs/plugin-react";
 import type { Plugin } from "vite";
 import { defineConfig } from "vitest/config";
@@ -20,8 +21,28 @@ function fontsFirst(): Plugin {
   };
 }
 
+/** Scripts and styles lie packed beside themselves, as browsers take them: a seventh less on a slow line than by gzip. */
+function packed(): Plugin {
+  return {
+    name: "packed",
+    apply: "build",
+    generateBundle: {
+      order: "post",
+      handler(_, bundle) {
+        for (const [fileName, file] of Object.entries(bundle)) {
+          if (!/\.(js|css)$/.test(fileName)) continue;
+          const source = brotliCompressSync(file.type === "chunk" ? file.code : file.source, {
+            params: { [constants.BROTLI_PARAM_QUALITY]: 10 }, // the best takes three times as long for a hundredth
+          });
+          this.emitFile({ type: "asset", fileName: `${fileName}.br`, source });
+        }
+      },
+    },
+  };
+}
+
 export default defineConfig({
-  plugins: [react(), fontsFirst()],
+  plugins: [react(), fontsFirst(), packed()],
   build: {
     outDir: "../web/dist",
     emptyOutDir: true,

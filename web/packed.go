@@ -26,10 +26,10 @@ func packedAlready(c *echo.Context) bool {
 		slices.Contains([]string{".pdf", ".zip", ".jpg", ".png"}, path.Ext(at))
 }
 
-// asset is a file of the user interface as it is sent.
+// asset is a file of the user interface as it is sent: as it is, or packed one way or the other.
 type asset struct {
-	plain, packed []byte
-	kind, tag     string
+	plain, gzip, brotli []byte
+	kind, tag           string
 }
 
 // assets are the files of the user interface, each packed once, when it is first asked for.
@@ -58,11 +58,12 @@ func (a *assets) read(name string) asset {
 	if len(data) < smallest {
 		return out
 	}
+	out.brotli, _ = fs.ReadFile(a.files, name+".br") // packed when the page was built; not all files are
 	var b bytes.Buffer
 	w, _ := gzip.NewWriterLevel(&b, gzip.BestCompression) // the level is one there is
 	_, err := w.Write(data)
 	if err == nil && w.Close() == nil && b.Len() < len(data)*9/10 {
-		out.packed = b.Bytes()
+		out.gzip = b.Bytes()
 	}
 	return out
 }
@@ -79,10 +80,22 @@ func (f asset) send(w http.ResponseWriter, r *http.Request) {
 		w.WriteHeader(http.StatusNotModified)
 		return
 	}
-	body := f.plain
-	if f.packed != nil && strings.Contains(r.Header.Get("Accept-Encoding"), "gzip") {
+	body, accepted := f.plain, r.Header.Get("Accept-Encoding")
+	switch {
+	case f.brotli != nil && accepts(accepted, "br"):
+		h.Set("Content-Encoding", "br")
+		body = f.brotli
+	case f.gzip != nil && accepts(accepted, "gzip"):
 		h.Set("Content-Encoding", "gzip")
-		body = f.packed
+		body = f.gzip
 	}
 	_, _ = w.Write(body) // who went away needs no answer
+}
+
+// accepts tells whether a way of packing is among those that are understood.
+func accepts(accepted, way string) bool {
+	return slices.ContainsFunc(strings.Split(accepted, ","), func(one string) bool {
+		name, _, _ := strings.Cut(one, ";")
+		return strings.TrimSpace(name) == way
+	})
 }

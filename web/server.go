@@ -107,7 +107,7 @@ func New(cfg Config) http.Handler {
 		e.POST(enterPath, s.door.enter)
 	}
 	s.routes(e, limitsOf(cfg))
-	e.GET("/*", ui())
+	e.GET("/*", ui(s.firstAsks))
 	return e
 }
 

@@ -2,6 +2,7 @@ package web
 
 import (
 	"bytes"
+	"context"
 	"embed"
 	"io/fs"
 	"net/http"
@@ -20,8 +21,8 @@ var dist embed.FS
 // nonceMark stands in index.html where the page's nonce belongs.
 const nonceMark = "__NONCE__"
 
-// ui serves the user interface: its files, and index.html for every place.
-func ui() echo.HandlerFunc {
+// ui serves the user interface: its files, and index.html for every place, with what a place asks for first.
+func ui(first func(ctx context.Context, at string) []string) echo.HandlerFunc {
 	files, err := fs.Sub(dist, "dist")
 	if err != nil {
 		panic(err) // the folder is embedded under this name
@@ -48,6 +49,7 @@ func ui() echo.HandlerFunc {
 			}
 		}
 		nonce, _ := c.Get(nonceKey).(string)
+		askedFirst(c.Response().Header(), first(c.Request().Context(), name))
 		c.Response().Header().Set("Cache-Control", "no-store")
 		return c.HTMLBlob(http.StatusOK, bytes.ReplaceAll(index, []byte(nonceMark), []byte(nonce)))
 	}

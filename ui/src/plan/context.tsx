@@ -1,5 +1,13 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { createContext, type ReactNode, useContext, useEffect, useState, useSyncExternalStore } from "react";
+import {
+  createContext,
+  type ReactNode,
+  startTransition,
+  useContext,
+  useEffect,
+  useState,
+  useSyncExternalStore,
+} from "react";
 import type { PlanView } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
@@ -35,7 +43,8 @@ export function PlanProvider({
         if (left) return;
         session = new Session(view);
         session.resume(unsavedOf(id));
-        setOpened(session);
+        // A whole plan is drawn in slices: what is pressed meanwhile is heard.
+        startTransition(() => setOpened(session));
         deaf = hearOf(id, (revision) => void session?.hear(revision));
       },
       (error) => !left && setOpened(sentence(error)),

@@ -23,6 +23,16 @@ test("a place comes when its script does, and what does not come is told", async
   expect(screen.getByRole("alert").textContent).toMatch(/could not be read.*kept.*Read the page again/);
 });
 
+test("a place whose script is there is shown at once", async () => {
+  await There.load();
+  const { container } = render(
+    <Suspense fallback="coming">
+      <There />
+    </Suspense>,
+  );
+  expect(container.textContent).toBe("here");
+});
+
 test("a part of the frame comes when its script does, and what does not come is told", async () => {
   const Asked = later(async () => Here);
   const Lost = later(() => Promise.reject(new Error("404")));

@@ -1,4 +1,4 @@
-import { Component, type ComponentType, lazy, type ReactNode } from "react";
+import { Component, type ComponentType, type ElementType, lazy, type ReactNode, useState } from "react";
 
 /** Shown in the stead of a place that cannot be shown, with the way out. */
 function Unshown({ title, why }: { title: string; why: string }) {
@@ -18,14 +18,26 @@ function Unshown({ title, why }: { title: string; why: string }) {
 /** The script of a place did not come: the server is away, or another version of it is there now. */
 const Unread = () => <Unshown title="Not read" why="This place could not be read." />;
 
-/** A place whose script is asked for when one goes there; load may be called before. */
+/**
+ * A place whose script is asked for when one goes there; load may be called before. What is there already is shown at
+ * once: nothing stands in for it meanwhile.
+ */
 export function place<K extends string>(load: () => Promise<Record<K, ComponentType>>, name: K) {
-  const there = () =>
-    load().then(
-      (module) => ({ default: module[name] }),
-      () => ({ default: Unread }),
-    );
-  return Object.assign(lazy(there), { load });
+  let there: ComponentType | undefined;
+  const loaded = () =>
+    load().then((module) => {
+      there = module[name];
+      return { default: module[name] };
+    });
+  const Later = lazy(() => loaded().catch(() => ({ default: Unread })));
+  const now = (): ElementType => there ?? Later;
+  return Object.assign(() => <Chosen at={now} />, { load: loaded });
+}
+
+/** What it is as it comes up, it stays. */
+function Chosen({ at }: { at: () => ElementType }) {
+  const [At] = useState(at);
+  return <At />;
 }
 
 /** A part of the frame whose script is asked for when it is shown; told where it does not come. */

@@ -1,0 +1,47 @@
+package web
+
+import (
+	"cmp"
+	"context"
+	"encoding/json"
+	"net/http"
+	"strings"
+
+	"umschlag/core/length"
+)
+
+// firstAsks are what the page asks for as it opens at a place: named with the page, they are on their way while its
+// scripts are. What cannot be read is told where the page asks for it.
+func (s *server) firstAsks(ctx context.Context, at string) []string {
+	if at == "" {
+		sh, err := s.shop(ctx)
+		if err != nil {
+			return nil
+		}
+		return []string{"/habits", startsAt(sh.unit), "/plans"}
+	}
+	rest, open := strings.CutPrefix(at, "plans/")
+	if !open {
+		return nil
+	}
+	id, _, _ := strings.Cut(rest, "/")
+	p, err := s.store.Plan(ctx, id)
+	if err != nil {
+		return nil
+	}
+	var written struct{ Units length.Unit }
+	if json.Unmarshal([]byte(p.Doc), &written) != nil {
+		return nil
+	}
+	return []string{"/plans/" + p.ID, startsAt(cmp.Or(written.Units, length.Inches))}
+}
+
+// startsAt is where what begins in a unit is asked for.
+func startsAt(u length.Unit) string { return "/starts?units=" + string(u) }
+
+// askedFirst names what the page asks for first in its head, as the page asks for it.
+func askedFirst(h http.Header, asks []string) {
+	for _, ask := range asks {
+		h.Add("Link", "</api/v1"+ask+">; rel=preload; as=fetch; crossorigin")
+	}
+}
