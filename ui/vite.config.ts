@@ -2,6 +2,7 @@ import { brotliCompressSync, constants } from "node:zlib";
 import react from "@vitejs/plugin-react";
 import type { Plugin } from "vite";
 import { defineConfig } from "vitest/config";
+import first from "./src/first.json" with { type: "json" };
 
 /** The fonts that every place is written in are asked for with the page, so that nothing is laid out twice. */
 function fontsFirst(): Plugin {
@@ -17,6 +18,26 @@ function fontsFirst(): Plugin {
             attrs: { rel: "preload", as: "font", type: "font/woff2", crossorigin: "", href: `/${file}` },
             injectTo: "head",
           })),
+    },
+  };
+}
+
+/** The scripts of the places one mostly comes in by, for the server to name with the page: asked for one after the other
+ * they take a way there and back each. */
+function firstScripts(): Plugin {
+  return {
+    name: "first-scripts",
+    apply: "build",
+    generateBundle(_, bundle) {
+      const chunks = Object.values(bundle).filter((file) => file.type === "chunk");
+      const base = chunks.find((chunk) => chunk.isEntry)?.fileName;
+      const scripts = (view: string) => {
+        const chunk = chunks.find(({ facadeModuleId }) => facadeModuleId?.endsWith(`/views/${view}.tsx`));
+        if (!chunk) this.error(`${view} has no script of its own`);
+        return [chunk.fileName, ...chunk.imports.filter((file) => file !== base)];
+      };
+      const source = JSON.stringify(Object.fromEntries(Object.entries(first).map(([at, view]) => [at, scripts(view)])));
+      this.emitFile({ type: "asset", fileName: "first.json", source });
     },
   };
 }
@@ -42,7 +63,7 @@ function packed(): Plugin {
 }
 
 export default defineConfig({
-  plugins: [react(), fontsFirst(), packed()],
+  plugins: [react(), fontsFirst(), firstScripts(), packed()],
   build: {
     outDir: "../web/dist",
     emptyOutDir: true,

@@ -4,7 +4,9 @@ import (
 	"cmp"
 	"context"
 	"encoding/json"
+	"io/fs"
 	"net/http"
+	"path"
 	"strings"
 
 	"umschlag/core/length"
@@ -36,11 +38,35 @@ func (s *server) firstAsks(ctx context.Context, at string) []string {
 	return []string{"/plans/" + p.ID, startsAt(cmp.Or(written.Units, length.Inches))}
 }
 
+// firstScripts are the scripts of the places one mostly comes in by, by where they are, as the page was built.
+type firstScripts map[string][]string
+
+func readFirst(files fs.FS) firstScripts {
+	out := firstScripts{}
+	if data, err := fs.ReadFile(files, "first.json"); err != nil || json.Unmarshal(data, &out) != nil {
+		return nil // the page finds them by itself
+	}
+	return out
+}
+
+// at are the scripts of a place.
+func (f firstScripts) at(place string) []string {
+	for pattern, scripts := range f {
+		if is, _ := path.Match(pattern, place); is {
+			return scripts
+		}
+	}
+	return nil
+}
+
 // startsAt is where what begins in a unit is asked for.
 func startsAt(u length.Unit) string { return "/starts?units=" + string(u) }
 
 // askedFirst names what the page asks for first in its head, as the page asks for it.
-func askedFirst(h http.Header, asks []string) {
+func askedFirst(h http.Header, scripts, asks []string) {
+	for _, script := range scripts {
+		h.Add("Link", "</"+script+">; rel=modulepreload")
+	}
 	for _, ask := range asks {
 		h.Add("Link", "</api/v1"+ask+">; rel=preload; as=fetch; crossorigin")
 	}

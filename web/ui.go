@@ -28,7 +28,7 @@ func ui(first func(ctx context.Context, at string) []string) echo.HandlerFunc {
 		panic(err) // the folder is embedded under this name
 	}
 	index, missing := fs.ReadFile(files, "index.html")
-	held := &assets{files: files}
+	held, scripts := &assets{files: files}, readFirst(files)
 	return func(c *echo.Context) error {
 		if missing != nil {
 			return c.String(http.StatusServiceUnavailable, "The user interface is not built. Run: make build\n")
@@ -49,7 +49,7 @@ func ui(first func(ctx context.Context, at string) []string) echo.HandlerFunc {
 			}
 		}
 		nonce, _ := c.Get(nonceKey).(string)
-		askedFirst(c.Response().Header(), first(c.Request().Context(), name))
+		askedFirst(c.Response().Header(), scripts.at(name), first(c.Request().Context(), name))
 		c.Response().Header().Set("Cache-Control", "no-store")
 		return c.HTMLBlob(http.StatusOK, bytes.ReplaceAll(index, []byte(nonceMark), []byte(nonce)))
 	}

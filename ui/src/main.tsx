@@ -7,10 +7,11 @@ import GlobalStyles from "@mui/material/GlobalStyles";
 import { ThemeProvider } from "@mui/material/styles";
 import useMediaQuery from "@mui/material/useMediaQuery";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { StrictMode, useEffect, useMemo, useState } from "react";
+import { StrictMode, startTransition, useEffect, useMemo, useState } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter, Link, matchPath, Outlet, Route, Routes, useParams } from "react-router";
 import "./app.css";
+import first from "./first.json";
 import { PlanProvider } from "./plan/context";
 import { place } from "./shell/places";
 import { SayProvider } from "./shell/Say";
@@ -135,24 +136,25 @@ function Nowhere({ message }: { message: string }) {
   );
 }
 
-/** The places one mostly comes in by: their scripts are asked for at once, not when the page around them is there. */
-const firstPlaces = [
-  ["/", Shelf],
-  ["/plans/:id", Draft],
-  ["/plans/:id/cut", Cut],
-  ["/plans/:id/sew", Sew],
-] as const;
+/** The places one mostly comes in by: their scripts are asked for at once, and named by the server with the page. */
+const firstViews: Record<string, { load: () => Promise<unknown> }> = { Shelf, Draft, Cut, Sew };
 
 const root = document.getElementById("root");
 if (root) {
-  for (const [path, at] of firstPlaces) if (matchPath(path, location.pathname)) at.load().catch(() => undefined); // told there
-  createRoot(root).render(
-    <StrictMode>
-      <CacheProvider value={cache}>
-        <QueryClientProvider client={client}>
-          <App />
-        </QueryClientProvider>
-      </CacheProvider>
-    </StrictMode>,
+  for (const [path, view] of Object.entries(first)) {
+    if (matchPath(`/${path.replace("*", ":id")}`, location.pathname)) firstViews[view]?.load().catch(() => undefined); // told there
+  }
+  const page = createRoot(root);
+  // Drawn in slices: what is pressed meanwhile is heard.
+  startTransition(() =>
+    page.render(
+      <StrictMode>
+        <CacheProvider value={cache}>
+          <QueryClientProvider client={client}>
+            <App />
+          </QueryClientProvider>
+        </CacheProvider>
+      </StrictMode>,
+    ),
   );
 }

@@ -21,11 +21,11 @@ export function Shelf() {
   const habits = useHabits();
   const units = habits.data?.units;
   const begins = useStarts(units ?? "in");
-  const starts = begins.data;
+  const starts = useDeferredValue(begins.data);
   // What stands above is there first: nothing is pushed down.
   const below = !habits.isPending && !begins.isPending && !shelf.isPending;
   const [begun, carry] = useState<Begun | null>(null);
-  // Many plans are drawn in slices, behind what stands above them.
+  // What there is to begin with is drawn in slices, and many plans behind it.
   const plans = useDeferredValue(below ? shelf.data : undefined, undefined);
   return (
     <div className="page">
