@@ -30,7 +30,7 @@ function One({ of: o }: { of: OutlookData }) {
   return (
     <div>
       <p>
-        <T>{`${o.direction === "across" ? "Across" : "Up"}, ${o.seams} seams and ${o.cuts} cuts, ${o.from}: ${off}, ±${o.sd.text}.`}</T>{" "}
+        <T>{`${o.direction === "across" ? "Across" : "Up"}, ${o.seams} seams and ${o.cuts} cuts, ${o.from}: ${off}, give or take ${o.sd.text}.`}</T>{" "}
         <strong>
           <T>{`Within ${o.tolerance.text}: ${percent(o.chance)}.`}</T>
         </strong>{" "}
