@@ -22,8 +22,10 @@ function fontsFirst(): Plugin {
   };
 }
 
-/** The scripts of the places one mostly comes in by, for the server to name with the page: asked for one after the other
- * they take a way there and back each. */
+/**
+ * The scripts of the places one mostly comes in by, for the server to name with the page: asked for one after the
+ * other they take a way there and back each.
+ */
 function firstScripts(): Plugin {
   return {
     name: "first-scripts",

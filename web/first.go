@@ -1,12 +1,12 @@
 package web
 
 import (
-	"cmp"
 	"context"
 	"encoding/json"
 	"io/fs"
 	"net/http"
 	"path"
+	"slices"
 	"strings"
 
 	"umschlag/core/length"
@@ -31,11 +31,11 @@ func (s *server) firstAsks(ctx context.Context, at string) []string {
 	if err != nil {
 		return nil
 	}
-	var written struct{ Units length.Unit }
-	if json.Unmarshal([]byte(p.Doc), &written) != nil {
-		return nil
+	written := struct{ Units length.Unit }{length.Inches}
+	if json.Unmarshal([]byte(p.Doc), &written) != nil || !slices.Contains(length.Units(), written.Units) {
+		return []string{"/plans/" + p.ID} // it cannot be read, and is told as such
 	}
-	return []string{"/plans/" + p.ID, startsAt(cmp.Or(written.Units, length.Inches))}
+	return []string{"/plans/" + p.ID, startsAt(written.Units)}
 }
 
 // firstScripts are the scripts of the places one mostly comes in by, by where they are, as the page was built.

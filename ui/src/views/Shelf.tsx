@@ -21,22 +21,25 @@ export function Shelf() {
   const habits = useHabits();
   const units = habits.data?.units;
   const begins = useStarts(units ?? "in");
-  const starts = useDeferredValue(begins.data);
+  const starts = begins.data;
   // What stands above is there first: nothing is pushed down.
   const below = !habits.isPending && !begins.isPending && !shelf.isPending;
   const [begun, carry] = useState<Begun | null>(null);
-  // What there is to begin with is drawn in slices, and many plans behind it.
+  // What one begins with is drawn in slices when it first comes, and many plans behind it.
+  const begin = useDeferredValue(starts !== undefined);
   const plans = useDeferredValue(below ? shelf.data : undefined, undefined);
   return (
     <div className="page">
       <h1 className="sr-only">Shelf</h1>
-      {units && starts && <Starter key={units} units={units} things={starts.things} begun={begun} carry={carry} />}
+      {begin && units && starts && (
+        <Starter key={units} units={units} things={starts.things} begun={begun} carry={carry} />
+      )}
       {shelf.isError && (
         <p className="finding stop" role="alert">
           {sentence(shelf.error)}
         </p>
       )}
-      {shelf.data?.length === 0 && (
+      {plans?.length === 0 && (
         <p className="empty">The shelf is empty. Say above what is to be covered, or open a plan file.</p>
       )}
       <ul className="shelf">
