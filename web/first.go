@@ -7,26 +7,20 @@ import (
 	"net/http"
 	"path"
 	"slices"
-	"strings"
 
 	"umschlag/core/length"
 )
 
-// firstAsks are what the page asks for as it opens at a place: named with the page, they are on their way while its
-// scripts are. What cannot be read is told where the page asks for it.
-func (s *server) firstAsks(ctx context.Context, at string) []string {
-	if at == "" {
+// firstAsks are what the page asks for as it opens on the shelf or, where id is not empty, in a plan: named with the
+// page, they are on their way while its scripts are. What cannot be read is told where the page asks for it.
+func (s *server) firstAsks(ctx context.Context, id string) []string {
+	if id == "" {
 		sh, err := s.shop(ctx)
 		if err != nil {
 			return nil
 		}
 		return []string{"/habits", startsAt(sh.unit), "/plans"}
 	}
-	rest, open := strings.CutPrefix(at, "plans/")
-	if !open {
-		return nil
-	}
-	id, _, _ := strings.Cut(rest, "/")
 	p, err := s.store.Plan(ctx, id)
 	if err != nil {
 		return nil

@@ -1,6 +1,8 @@
 package web_test
 
 import (
+	"io"
+	"log/slog"
 	"net/http"
 	"regexp"
 	"strings"
@@ -8,6 +10,8 @@ import (
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
+
+	"umschlag/web"
 )
 
 // asked are what a page names in its head to be asked for, the scripts of its place apart.
@@ -63,4 +67,16 @@ func TestThePageNamesWhatItAsksForFirst(t *testing.T) {
 	id, _ := made["id"].(string)
 	asks, _ = asked(t, h, "/plans/"+id)
 	assert.Equal(t, []string{"/api/v1/plans/" + id, "/api/v1/starts?units=cm"}, asks)
+}
+
+// What was damaged is asked for as it is, in no unit of its own making.
+func TestADamagedPlanNamesNoUnit(t *testing.T) {
+	s := workshop(t)
+	h := web.New(web.Config{Store: s, Log: slog.New(slog.NewTextHandler(io.Discard, nil))})
+	for _, doc := range []string{`{"units": "ell>; rel=x"}`, `{"units": 3}`, `{`} {
+		p, err := s.Create(t.Context(), "damaged", "cushion", doc)
+		require.NoError(t, err)
+		asks, _ := asked(t, h, "/plans/"+p.ID)
+		assert.Equal(t, []string{"/api/v1/plans/" + p.ID}, asks, doc)
+	}
 }

@@ -10,6 +10,7 @@ import (
 	"net/http"
 	"path"
 	"slices"
+	"strconv"
 	"strings"
 	"sync"
 
@@ -92,10 +93,14 @@ func (f asset) send(w http.ResponseWriter, r *http.Request) {
 	_, _ = w.Write(body) // who went away needs no answer
 }
 
-// accepts tells whether a way of packing is among those that are understood.
+// accepts tells whether a way of packing is among those that are understood, and not weighed by nothing.
 func accepts(accepted, way string) bool {
 	return slices.ContainsFunc(strings.Split(accepted, ","), func(one string) bool {
-		name, _, _ := strings.Cut(one, ";")
+		name, weight, _ := strings.Cut(one, ";")
+		q, weighed := strings.CutPrefix(strings.TrimSpace(weight), "q=")
+		if v, err := strconv.ParseFloat(q, 64); weighed && (err != nil || v == 0) {
+			return false
+		}
 		return strings.TrimSpace(name) == way
 	})
 }

@@ -74,6 +74,8 @@ func TestFilesOfThePageArePackedOnceAndNotSentTwice(t *testing.T) {
 	assert.Equal(t, packed.Header().Get("Content-Type"), best.Header().Get("Content-Type"))
 	assert.Less(t, len(small), len(want)/3)
 	assert.Len(t, small, sent(t, h, "/assets/"+script))
+	refused, _ := fetched(t, h, "/assets/"+script, "Accept-Encoding", "br;q=0, gzip; q=0.0")
+	assert.Empty(t, refused.Header().Get("Content-Encoding"), "weighed by nothing is refused")
 	assert.Contains(t, packed.Header().Get("Cache-Control"), "immutable")
 	assert.Contains(t, plain.Header().Get("Content-Type"), "javascript")
 	tag := packed.Header().Get("ETag")

@@ -107,7 +107,10 @@ func New(cfg Config) http.Handler {
 		e.POST(enterPath, s.door.enter)
 	}
 	s.routes(e, limitsOf(cfg))
-	e.GET("/*", ui(s.firstAsks))
+	page := ui(s.firstAsks)
+	for _, at := range []string{"/plans/:id", "/plans/:id/*", "/*"} {
+		e.GET(at, page)
+	}
 	return e
 }
 

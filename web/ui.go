@@ -22,7 +22,7 @@ var dist embed.FS
 const nonceMark = "__NONCE__"
 
 // ui serves the user interface: its files, and index.html for every place, with what a place asks for first.
-func ui(first func(ctx context.Context, at string) []string) echo.HandlerFunc {
+func ui(first func(ctx context.Context, id string) []string) echo.HandlerFunc {
 	files, err := fs.Sub(dist, "dist")
 	if err != nil {
 		panic(err) // the folder is embedded under this name
@@ -49,7 +49,11 @@ func ui(first func(ctx context.Context, at string) []string) echo.HandlerFunc {
 			}
 		}
 		nonce, _ := c.Get(nonceKey).(string)
-		askedFirst(c.Response().Header(), scripts.at(name), first(c.Request().Context(), name))
+		var asks []string
+		if id := c.Param("id"); id != "" || name == "" {
+			asks = first(c.Request().Context(), id)
+		}
+		askedFirst(c.Response().Header(), scripts.at(name), asks)
 		c.Response().Header().Set("Cache-Control", "no-store")
 		return c.HTMLBlob(http.StatusOK, bytes.ReplaceAll(index, []byte(nonceMark), []byte(nonce)))
 	}

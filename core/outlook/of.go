@@ -65,8 +65,12 @@ func (o Order) Of(f front.Face) []Direction {
 	return out
 }
 
-// leastGain is how much more likely something has to make it to be told: half of the hundredth that is shown.
-const leastGain = 0.005
+// What helps is told where it shows: where it makes it half of a hundredth more likely, and it is not all but sure
+// already.
+const (
+	leastGain = 0.005
+	sure      = 0.99
+)
 
 // buys are what would help a panel.
 func buys(p Panel, s Spread) []Buy {
@@ -81,7 +85,7 @@ func buys(p Panel, s Spread) []Buy {
 	all := []Buy{{"with seams that are true on average", Closed(p, even).Chance},
 		{"with seams half as uneven", Closed(p, closer).Chance}, {what, Recut(bordered, s, tape).Chance}}
 	now := Closed(p, s).Chance
-	return slices.DeleteFunc(all, func(b Buy) bool { return b.Chance < now+leastGain })
+	return slices.DeleteFunc(all, func(b Buy) bool { return now > sure || b.Chance < now+leastGain })
 }
 
 // Reserve is how much larger than planned a face may come out with nothing wrong: twice the
