@@ -12,6 +12,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"umschlag/core/finding"
+	"umschlag/core/plan"
 	"umschlag/core/reckon"
 	"umschlag/demo"
 	"umschlag/format/planfile"
@@ -35,6 +36,21 @@ func TestEveryDemoPlanCanBeCut(t *testing.T) {
 	for name, r := range reckoned(t) {
 		assert.False(t, finding.List(r.Findings).Stopped(), "%s: %v", name, r.Findings)
 		assert.NotEmpty(t, r.Cuts, name)
+	}
+}
+
+// Beside the sheet stands the whole of a reckoning, without what is told of steps and layouts.
+func TestBesideTheSheetStandsTheSame(t *testing.T) {
+	plans, err := demo.Plans()
+	require.NoError(t, err)
+	none := reckon.Reckon(plan.Plan{}, nil)
+	for name, whole := range reckoned(t) {
+		beside, err := planfile.OnSheet(plans[name], "", nil)
+		require.NoError(t, err, name)
+		require.NotEmpty(t, whole.Steps, name)
+		whole.Steps, whole.Cloths, whole.Piles = none.Steps, none.Cloths, none.Piles
+		whole.Left, whole.SetUps, whole.Trips = 0, 0, 0
+		assert.Equal(t, whole, beside, name)
 	}
 }
 

@@ -9,7 +9,6 @@ import (
 	"net/http"
 	"slices"
 
-	"umschlag/core/answer"
 	"umschlag/core/brief"
 	"umschlag/core/finding"
 
@@ -35,17 +34,13 @@ func (s *server) reckon(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	var r answer.Reckoning
-	if typed := c.QueryParam("typed"); typed != "" {
-		r, err = planfile.Followed(data, typed, shop)
-	} else {
-		r, err = planfile.Reckon(data, shop)
+	how := planfile.Followed
+	if c.QueryParam("sheet") != "" {
+		how = planfile.OnSheet
 	}
+	r, err := how(data, c.QueryParam("typed"), shop)
 	if err != nil {
 		return err
-	}
-	if c.QueryParam("sheet") != "" {
-		r = r.OnSheet()
 	}
 	return c.JSON(http.StatusOK, r)
 }

@@ -79,13 +79,6 @@ type Reckoning struct {
 	Cost *Cost `json:"cost,omitempty"`
 }
 
-// OnSheet is what the brief and the sheet show of it while a value is typed: neither steps nor layouts, which are half
-// of all.
-func (r Reckoning) OnSheet() Reckoning {
-	r.Steps, r.Cloths = []Step{}, []ClothNeed{}
-	return r
-}
-
 // PadFit is a pad that is sold, and how it fills the cover: full, plump or slack.
 type PadFit struct {
 	Size  Size   `json:"size"`
@@ -336,12 +329,12 @@ type Lying struct {
 	Folds []L    `json:"folds"`
 }
 
-// Vertex is a corner of an outline and the side that leaves it: straight when
-// its bulge is 0, else an arc whose quarter angle has this tangent.
+// Vertex is a corner of an outline and the side that leaves it: straight where
+// it has no bulge, else an arc whose quarter angle has this tangent.
 type Vertex struct {
 	X     int64   `json:"x"`
 	Y     int64   `json:"y"`
-	Bulge float64 `json:"bulge"`
+	Bulge float64 `json:"bulge,omitempty"`
 }
 
 // Cell is one part where it lies on a piece.

@@ -86,6 +86,9 @@ func (w Workshop) After(p plan.Plan, r answer.Reckoning) Workshop {
 // reckoned is said in the findings.
 func Reckon(p plan.Plan, w *Workshop) answer.Reckoning { return show.Of(Make(p, w)) }
 
+// OnSheet computes what of it is seen beside the sheet while a value is typed.
+func OnSheet(p plan.Plan, w *Workshop) answer.Reckoning { return show.OnSheet(Make(p, w)) }
+
 // Make leads a plan through the stages. It ends at the first that stops.
 func Make(p plan.Plan, w *Workshop) show.Result {
 	unread := p.Unread()

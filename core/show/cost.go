@@ -9,6 +9,7 @@ import (
 	"umschlag/core/length"
 	"umschlag/core/plan"
 	"umschlag/core/shopping"
+	"umschlag/core/supply"
 )
 
 // cost adds up what the plan takes.
@@ -21,8 +22,8 @@ func cost(t *teller) {
 	if h.Margin != nil {
 		b.Margin = *h.Margin
 	}
-	for _, n := range t.out.Cloths {
-		b.Materials = append(b.Materials, clothCost(t, n))
+	for _, c := range t.Cloths {
+		b.Materials = append(b.Materials, clothCost(t, c))
 	}
 	for _, thing := range shopping.Things(t.out.Things(t.Plan, ""), t.Notions, t.Plan.Units) {
 		b.Materials = append(b.Materials, thingCost(t, thing))
@@ -48,16 +49,16 @@ func cost(t *teller) {
 
 // clothCost is a cloth's: the length its lay takes and the area of its odd pieces, at the
 // price of the plan or of the cupboard.
-func clothCost(t *teller, n answer.ClothNeed) costing.Line {
-	c, _ := t.Plan.Cloth(n.Cloth)
+func clothCost(t *teller, n supply.Cloth) costing.Line {
+	c, _ := t.Plan.Cloth(n.Letter)
 	if held, there := t.Cupboard[n.Name]; c.Price == 0 && there {
 		c.Price, c.Per = held.Price, held.Per
 	}
-	takes := length.Length(n.Need.NM)
-	how := n.Need.Text
+	takes := n.Wanted
+	how := t.style.Text(takes)
 	odd := 0.0
 	for _, o := range n.Odd {
-		odd += float64(o.Count) * float64(o.Width.NM) * float64(o.Length.NM) / float64(max(1, n.Lay.Width.NM))
+		odd += float64(o.Count) * o.Size.Width.Float() * o.Size.Length.Float() / max(1, n.Lay.Width.Float())
 	}
 	if odd > 0 {
 		takes += length.Length(odd)

@@ -123,6 +123,15 @@ func pad(t *teller) {
 	}
 }
 
+// wanted explains how much of every cloth it takes.
+func wanted(t *teller) {
+	for _, c := range t.Cloths {
+		if c.Wanted > 0 {
+			t.explainSum("cloth."+c.Letter, c.Sum())
+		}
+	}
+}
+
 // cloths tells every cloth with its lay.
 func cloths(t *teller) {
 	for _, c := range t.Cloths {
@@ -137,9 +146,6 @@ func cloths(t *teller) {
 		if c.Free > 0 {
 			free := t.l(c.Free)
 			out.Free = &free
-		}
-		if c.Wanted > 0 {
-			t.explainSum("cloth."+c.Letter, c.Sum())
 		}
 		if c.Kept > 0 || c.KeptOdd > 0 {
 			out.Kept = &answer.Kept{Length: t.l(c.Kept), Odd: c.KeptOdd}

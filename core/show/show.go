@@ -85,11 +85,33 @@ type teller struct {
 // Of is the reckoning of a result. A plan that cannot be cut has only its findings and what does not hang
 // on its sizes: half a cutting list is worse than none.
 func Of(r Result) answer.Reckoning {
+	t := begun(r)
+	if !r.Findings.Stopped() {
+		onSheet(t)
+		cloths(t)
+		steps(t)
+	}
+	return t.out
+}
+
+// OnSheet is what of a reckoning is seen beside the sheet while a value is typed: neither steps nor layouts, which take
+// as long to tell as all the rest.
+func OnSheet(r Result) answer.Reckoning {
+	t := begun(r)
+	if !r.Findings.Stopped() {
+		onSheet(t)
+	}
+	return t.out
+}
+
+// begun is what is told of every plan.
+func begun(r Result) *teller {
 	t := &teller{Result: r, style: r.Plan.Style(), out: empty(r.Plan)}
 	t.out.Findings = append(t.out.Findings, r.Findings...)
-	if r.Findings.Stopped() {
-		return t.out
-	}
+	return t
+}
+
+func onSheet(t *teller) {
 	measured(t)
 	pieces(t)
 	cuts(t)
@@ -99,13 +121,11 @@ func Of(r Result) answer.Reckoning {
 	joined(t)
 	strips(t)
 	pad(t)
-	cloths(t)
+	wanted(t)
 	counts(t)
-	steps(t)
 	padsSold(t)
-	t.out.Inspections = work.Inspections(r.Plan)
+	t.out.Inspections = work.Inspections(t.Plan)
 	cost(t)
-	return t.out
 }
 
 // padsSold are the pads that shops have for a cushion as it finishes inside its flange.

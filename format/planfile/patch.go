@@ -137,16 +137,30 @@ func chosen(p plan.Plan, id, key string, w *reckon.Workshop) (plan.Plan, error) 
 	return q, nil
 }
 
-// Followed reckons a document with what follows from the value at a path of it; see Chosen.
+// Followed reckons a document with what follows from the value at a path of it, where there is one; see Chosen.
 func Followed(data []byte, path string, w *reckon.Workshop) (answer.Reckoning, error) {
+	return reckoned(data, path, w, reckon.Reckon)
+}
+
+// OnSheet is as much of it as is seen beside the sheet while the value is typed.
+func OnSheet(data []byte, path string, w *reckon.Workshop) (answer.Reckoning, error) {
+	return reckoned(data, path, w, reckon.OnSheet)
+}
+
+func reckoned(data []byte, path string, w *reckon.Workshop,
+	how func(plan.Plan, *reckon.Workshop) answer.Reckoning) (answer.Reckoning, error) {
 	p, err := Read(data)
 	if err != nil {
 		return answer.Reckoning{}, err
 	}
-	if p, err = chosen(p, path, "", w); err != nil {
-		return answer.Reckoning{}, err
+	if path != "" {
+		if p, err = chosen(p, path, "", w); err != nil {
+			return answer.Reckoning{}, err
+		}
 	}
-	return reckoned(p, w), nil
+	r := how(p, w)
+	r.Settled = Full(w.Settle(p))
+	return r, nil
 }
 
 // tidy is a tree in the shapes that JSON writes.

@@ -135,19 +135,7 @@ func covered(file *object) string {
 
 // Reckon reads a plan file and reckons it; the reckoning carries the plan with
 // every default written out. The error is of type Problems.
-func Reckon(data []byte, w *reckon.Workshop) (answer.Reckoning, error) {
-	p, err := Read(data)
-	if err != nil {
-		return answer.Reckoning{}, err
-	}
-	return reckoned(p, w), nil
-}
-
-func reckoned(p plan.Plan, w *reckon.Workshop) answer.Reckoning {
-	r := reckon.Reckon(p, w)
-	r.Settled = Full(w.Settle(p))
-	return r
-}
+func Reckon(data []byte, w *reckon.Workshop) (answer.Reckoning, error) { return Followed(data, "", w) }
 
 // ReadPart reads one part of a plan, such as a cloth or the habits, into into,
 // which holds its defaults. Bare numbers are in unit; the error is of type

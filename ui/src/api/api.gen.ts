@@ -271,13 +271,13 @@ width: L
 height: L
 }
 /**
- * Vertex is a corner of an outline and the side that leaves it: straight when
- * its bulge is 0, else an arc whose quarter angle has this tangent.
+ * Vertex is a corner of an outline and the side that leaves it: straight where
+ * it has no bulge, else an arc whose quarter angle has this tangent.
  */
 export interface Vertex {
 x: number
 y: number
-bulge: number
+bulge?: number
 }
 /**
  * Cell is one part where it lies on a piece.

@@ -1,5 +1,4 @@
-import { replaceEqualDeep } from "@tanstack/react-query";
-import type { Brief, PlanView, Reckoning } from "../api/api.gen";
+import type { PlanView, Reckoning } from "../api/api.gen";
 import { ApiError, ask, Unreachable } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { answered } from "./away";
@@ -10,6 +9,7 @@ import { other, tellOthers } from "./others";
 import { chosen, patched } from "./patch";
 import { differences, put } from "./path";
 import { type Conflicting, drawable, fresh, type Saving } from "./state";
+import { steady } from "./steady";
 import { keepUnsaved, saveId, type Unsaved } from "./unsaved";
 import { Watched } from "./watched";
 
@@ -248,16 +248,16 @@ export class Session extends Watched {
     keepUnsaved(this.state.id, null);
     this.set({
       // What stays keeps its identity, and is not drawn again.
-      plan: replaceEqualDeep(sent, view.plan) as Plan,
+      plan: steady(sent, view.plan as unknown as Plan),
       revision: view.revision,
       canUndo: view.can_undo,
       canRedo: view.can_redo,
       saving: this.rested(),
       refusal: null,
       savedAt: new Date(),
-      settled: replaceEqualDeep(this.state.settled, view.reckoning.settled),
+      settled: steady(this.state.settled, view.reckoning.settled),
       // A brief of its own tells that this one is of what was sent.
-      brief: { ...(replaceEqualDeep(this.state.brief, view.brief) as Brief) },
+      brief: { ...steady(this.state.brief, view.brief) },
     });
     this.show(view.reckoning);
   }

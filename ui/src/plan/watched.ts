@@ -1,7 +1,12 @@
-import { replaceEqualDeep } from "@tanstack/react-query";
 import type { Reckoning } from "../api/api.gen";
 import { whenFree } from "../api/press";
 import { type Kept, keptOf, type Shown, type State, seen, shownOf } from "./state";
+import { steady } from "./steady";
+
+/** What no reckoning for the sheet has. */
+function besideSheet({ steps, cloths, left, piles, trips, set_ups }: Reckoning) {
+  return { steps, cloths, left, piles, trips, set_ups };
+}
 
 /** The state of an open plan, and who is told when it changes. */
 export class Watched {
@@ -43,13 +48,12 @@ export class Watched {
   }
 
   /**
-   * Shows a reckoning; what is as before keeps its identity and is not drawn again. One for the sheet has neither steps
-   * nor layouts: there were some before.
+   * Shows a reckoning; what is as before keeps its identity and is not drawn again. One for the sheet tells nothing of
+   * steps and layouts: that stays as it was.
    */
   protected show(next: Reckoning, { last = this.state.drawn, sheet = false } = {}) {
     const whole = sheet ? (this.whole ?? this.state) : null;
-    const all = whole ? { ...next, steps: whole.drawn.steps, cloths: whole.drawn.cloths } : next;
-    const reckoning = replaceEqualDeep(this.state.drawn, all) as Reckoning;
+    const reckoning = steady(this.state.drawn, whole ? { ...next, ...besideSheet(whole.drawn) } : next);
     this.whole = whole;
     this.set({ reckoning, ...seen(reckoning, last) });
   }

@@ -136,7 +136,7 @@ const WrongSide = () => <figcaption className="soft">Its wrong side is seen: lef
 const overOf = (edges: Edge[], sum: number): Edge[] =>
   edges.map((edge) => ({
     ...edge,
-    path: edge.path.map((v) => ({ ...v, x: sum * 1e6 - v.x, bulge: -v.bulge })),
+    path: edge.path.map((v) => ({ ...v, x: sum * 1e6 - v.x, bulge: -(v.bulge ?? 0) })),
   }));
 
 /** Whether a line is sewn in a step: those in borders that are sewn on after, in one of their own. */

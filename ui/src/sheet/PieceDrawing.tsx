@@ -42,7 +42,7 @@ export function sidesOf(outline: Vertex[], closed: boolean): string {
   return (closed ? outline : outline.slice(0, -1))
     .map((from, i) => {
       const to = outline[(i + 1) % outline.length] ?? from;
-      if (from.bulge === 0) return `L${at(to)}`;
+      if (!from.bulge) return `L${at(to)}`;
       const angle = 4 * Math.atan(from.bulge);
       const radius = Math.hypot(mm(to.x - from.x), mm(to.y - from.y)) / 2 / Math.abs(Math.sin(angle / 2));
       return `A${radius} ${radius} 0 ${Math.abs(angle) > Math.PI ? 1 : 0} ${angle > 0 ? 1 : 0} ${at(to)}`;

@@ -62,7 +62,7 @@ const steps = 16;
 
 /** A side without its end: its beginning, or points on its arc, which bulges to the left of its way by its sagitta. */
 function along(from: Vertex, to: Vertex): Point[] {
-  if (from.bulge === 0) return [from];
+  if (!from.bulge) return [from];
   const half = 2 * Math.atan(from.bulge); // half the angle of the arc
   const [dx, dy] = [to.x - from.x, to.y - from.y];
   return Array.from({ length: steps }, (_, i) => {
