@@ -1,5 +1,6 @@
-import { useState } from "react";
-import { usePlan } from "../plan/context";
+import { useMemo, useState } from "react";
+import type { Finding, Section } from "../api/api.gen";
+import { useOf, usePlan } from "../plan/context";
 import { within } from "../plan/path";
 import { T } from "../words/T";
 import { Blocks, placesOf } from "./Blocks";
@@ -8,35 +9,45 @@ import { Stage } from "./Thread";
 
 /** The whole plan as one page of prose down a thread, its values set in it. */
 export function Brief() {
-  const { brief, reckoning, value, edit } = usePlan();
+  const { brief, value, edit } = usePlan();
   const { stages } = brief;
+  const found = useFound(stages);
   const [now, setNow] = useState(stages.some((s) => s.name === "Front") ? "Front" : "Cover");
-  const copies = Number(value("/copies") ?? 1);
   return (
     <div className="brief">
       <TitleField title={String(value("/title") ?? "")} keep={(title) => edit("/title", title, `title: ${title}`)} />
-      <p className="soft brief-sub">
-        <T>{`${reckoning.counts["pieces to cut"] ?? "no"} pieces to cut · ${copies} ${copies === 1 ? "cover" : "covers"}`}</T>
-      </p>
+      <Counted copies={Number(value("/copies") ?? 1)} />
       <div className="thread">
-        {stages.map(({ name, blocks }) => {
-          const places = placesOf(blocks);
-          return (
-            <Stage
-              key={name}
-              name={name}
-              now={now === name}
-              enter={() => setNow(name)}
-              findings={reckoning.findings.filter(
-                (f) => stageOf(f, stages) === name && !places.some((place) => within(f.about, place)),
-              )}
-            >
-              <Blocks of={blocks} />
-            </Stage>
-          );
-        })}
+        {stages.map(({ name, blocks }) => (
+          <Stage key={name} name={name} now={now === name} enter={() => setNow(name)} findings={found.get(name) ?? []}>
+            <Blocks of={blocks} />
+          </Stage>
+        ))}
       </div>
     </div>
+  );
+}
+
+/** What is found of each stage, but for what stands with one of its blocks. */
+function useFound(stages: readonly Section[]): ReadonlyMap<string, Finding[]> {
+  const findings = useOf((s) => s.reckoning.findings);
+  return useMemo(() => {
+    const places = stages.flatMap(({ blocks }) => placesOf(blocks));
+    const found = new Map<string, Finding[]>(stages.map(({ name }) => [name, []]));
+    for (const finding of findings) {
+      if (!places.some((place) => within(finding.about, place)))
+        found.get(stageOf(finding, stages) ?? "")?.push(finding);
+    }
+    return found;
+  }, [findings, stages]);
+}
+
+function Counted({ copies }: { copies: number }) {
+  const pieces = useOf((s) => s.reckoning.counts["pieces to cut"]) ?? "no";
+  return (
+    <p className="soft brief-sub">
+      <T>{`${pieces} pieces to cut · ${copies} ${copies === 1 ? "cover" : "covers"}`}</T>
+    </p>
   );
 }
 

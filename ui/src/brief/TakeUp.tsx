@@ -3,14 +3,14 @@ import { useNavigate } from "react-router";
 import type { Piece } from "../api/api.gen";
 import { ask } from "../api/client";
 import { startsQuery, useChange } from "../api/queries";
-import { usePlan } from "../plan/context";
+import { useOf, usePlan } from "../plan/context";
 
 const percent = (n: number | undefined) => `${(n ?? 0).toFixed(2)}%`;
 
 /** What quilting takes of a piece, and from what that is known. */
 export function TakeUp({ of: name }: { of: string }) {
-  const { value, reckoning } = usePlan();
-  const piece = reckoning.pieces.find((p) => p.config === name);
+  const { value } = usePlan();
+  const piece = useOf((s) => s.reckoning.pieces.find((p) => p.config === name));
   if (!piece) return null;
   const decided = (key: string) => value(`/pieces/${name}/${key}`) ?? value(`/pieces/*/${key}`);
   const estimated = String(decided("take_up/from") ?? "estimate") === "estimate";

@@ -3,6 +3,7 @@ import type { Reckoning, Shape } from "../api/api.gen";
 import { plainSwatch } from "../cloth/Pattern";
 import { decided, useOf, useSession } from "../plan/context";
 import { get } from "../plan/path";
+import { laidAs } from "../plan/shapes";
 import { letterOf } from "../sheet/Seams";
 import { Len, T } from "../words/T";
 import { BlockChoice } from "./face/Block";
@@ -76,8 +77,7 @@ function Colour({ path, label, now }: { path: string; label: string; now: string
 
 /** The shape whose width or height stands at a path. */
 function shapeAt(of: Reckoning, path: string): Shape | undefined {
-  const about = path.slice(0, path.lastIndexOf("/"));
-  return of.pieces.flatMap((p) => p.shapes).find((s) => s.about === about && !s.twin);
+  return laidAs(of, path.slice(0, path.lastIndexOf("/")));
 }
 
 /** The piece that the plan decides under a name, as it was drawn last. */

@@ -1,4 +1,4 @@
-import type { ReactElement } from "react";
+import { memo, type ReactElement } from "react";
 import type { Swatch } from "../api/api.gen";
 
 /** How a cloth is drawn when nobody said. */
@@ -60,7 +60,7 @@ const motifs: Record<string, { size: number; draw: (ink: string) => ReactElement
 const pictured = 150;
 
 /** The pattern of a cloth, for the drawing whose ids begin with `within`. */
-export function Pattern({ id, swatch }: { id: string; swatch?: Swatch }) {
+export const Pattern = memo(function Pattern({ id, swatch }: { id: string; swatch?: Swatch }) {
   const { motif, ground, ink } = withDefaults(swatch);
   const tile = motifs[motif] ?? motifs.plain;
   if (!tile) return null;
@@ -83,7 +83,7 @@ export function Pattern({ id, swatch }: { id: string; swatch?: Swatch }) {
       {tile.draw(ink)}
     </pattern>
   );
-}
+});
 
 /** The names of the prints, in the order they are offered. */
 export const motifNames = [

@@ -1,9 +1,15 @@
-import { useId } from "react";
+import { memo, useId } from "react";
 import type { Swatch as SwatchData } from "../api/api.gen";
 import { Pattern } from "./Pattern";
 
+interface SwatchProps {
+  of?: SwatchData;
+  width?: number;
+  height?: number;
+}
+
 /** A small piece of a cloth, pinked at its lower edge. */
-export function Swatch({ of, width = 28, height = 28 }: { of?: SwatchData; width?: number; height?: number }) {
+export const Swatch = memo(function Swatch({ of, width = 28, height = 28 }: SwatchProps) {
   const id = useId();
   return (
     <svg className="swatch" width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
@@ -13,7 +19,7 @@ export function Swatch({ of, width = 28, height = 28 }: { of?: SwatchData; width
       <path className="swatch-edge" d={pinked(width, height)} fill={`url(#${id})`} />
     </svg>
   );
-}
+});
 
 /** A rectangle whose lower edge is cut in teeth. */
 function pinked(width: number, height: number): string {

@@ -11,8 +11,8 @@ import type {
 import { Pattern } from "../cloth/Pattern";
 import { turned } from "../sheet/net";
 import { extent, mm, pathOf } from "../sheet/PieceDrawing";
-import { SvgText } from "../sheet/SvgText";
-import { T } from "../words/T";
+import { Chip, SvgText } from "../sheet/SvgText";
+import { ems } from "../words/ems";
 
 interface LayProps {
   lay: LayData;
@@ -104,7 +104,7 @@ function Laid({ placed, back, cut, shape, bias, fill, text }: LaidProps) {
     : cut
       ? `${cut.width.text} × ${cut.height.text}`
       : "";
-  const fits = w > label.length * text * 0.64 && h > text * 1.5;
+  const fits = w > (ems(label) + 1) * text && h > text * 1.5;
   return (
     <g opacity={back ? 0.3 : 1}>
       <rect
@@ -130,13 +130,9 @@ function Laid({ placed, back, cut, shape, bias, fill, text }: LaidProps) {
       {bias && <BiasStrips strips={bias} placed={placed} />}
       {cut?.waits && <path className="wait-mark" d={`M${x} ${y} L${x + w} ${y + h} M${x + w} ${y} L${x} ${y + h}`} />}
       {fits && (
-        <foreignObject x={x} y={y} width={w} height={h}>
-          <div className="on-cloth" style={{ fontSize: text }}>
-            <span>
-              <T>{label}</T>
-            </span>
-          </div>
-        </foreignObject>
+        <Chip x={x + w / 2} y={y + h / 2} text={text} quarters={0}>
+          {label}
+        </Chip>
       )}
     </g>
   );

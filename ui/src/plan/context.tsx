@@ -15,7 +15,7 @@ import { keys, startsQuery } from "../api/queries";
 import { hearOf } from "./others";
 import { get } from "./path";
 import { Session } from "./session";
-import type { Kept, Shown, State } from "./state";
+import type { Kept, State, Told } from "./state";
 import { unsavedOf } from "./unsaved";
 
 const Context = createContext<Session | null>(null);
@@ -90,12 +90,18 @@ export function useOf<T>(select: (state: State) => T): T {
 }
 
 /** A decision: as written in the plan, or its default. */
-export const decided = (state: Shown, path: string) => get(state.plan, path) ?? get(state.settled, path);
+export const decided = (state: Told, path: string) => get(state.plan, path) ?? get(state.settled, path);
 
-/** What is needed to show and to change the open plan. */
+/** What is drawn of the plan: what asks for it is drawn again at every key, and hardly anything else is. */
+export const useDrawn = () => useOf((state) => state.drawn);
+
+/** The reckoning of the plan; a stop leaves hardly anything of it. */
+export const useReckoning = () => useOf((state) => state.reckoning);
+
+/** The plan as it was last kept, and what is needed to change it. */
 export function usePlan() {
   const session = useSession();
-  const state = useSyncExternalStore(session.subscribe, session.shown);
+  const state = useSyncExternalStore(session.subscribe, session.told);
   return {
     ...state,
     session,

@@ -369,13 +369,13 @@ describe("a session", () => {
     expect(s.current().settled).toEqual({ title: "one" });
   });
 
-  test("what is kept stays the same while something is typed", async () => {
+  test("what is kept and told stays the same while something is typed", async () => {
     answering(() => json(reckoning("typed")));
     const s = new Session(view(1, "one"));
-    const [kept, shown] = [s.kept(), s.shown()];
+    const [kept, told] = [s.kept(), s.told()];
     await s.preview(plan("typed"));
     expect(s.kept()).toBe(kept);
-    expect(s.shown()).not.toBe(shown);
+    expect(s.told()).toBe(told);
   });
 
   test("what is typed beside the sheet leaves steps and layouts as they were", async () => {

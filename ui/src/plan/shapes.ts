@@ -1,3 +1,5 @@
+import type { Reckoning, Shape } from "../api/api.gen";
+
 /** A shape as it stands in a plan. */
 export interface ShapeDoc {
   key?: string;
@@ -69,4 +71,9 @@ export function trueSize(corners: Corner[], width: number, height: number): Corn
   const [w, h] = [Math.max(...corners.map((c) => c.x)) - x1, Math.max(...corners.map((c) => c.y)) - y1];
   const scale = (size: number, of: number) => (of > 0 ? size / of : 1);
   return corners.map((c) => ({ x: (c.x - x1) * scale(width, w), y: (c.y - y1) * scale(height, h) }));
+}
+
+/** A shape as it lies on its face, by its path in the plan. */
+export function laidAs(reckoning: Reckoning, about: string): Shape | undefined {
+  return reckoning.pieces.flatMap((p) => p.shapes).find((s) => s.about === about && !s.twin);
 }

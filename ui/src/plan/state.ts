@@ -4,27 +4,24 @@ import type { Plan } from "../api/plan.gen";
 /** How the plan on screen stands to the one on the disk. */
 export type Saving = "saved" | "saving" | "waiting" | "away";
 
-/** What is drawn and told of a plan. */
-export interface Shown {
+/** A plan and what is told of it, as it was last kept: nothing of what is being typed. */
+export interface Told {
   id: string;
   plan: Plan;
+  /** The plan told in sentences. */
+  brief: Brief;
+  /** The plan with its defaults. */
+  settled: unknown;
+}
+
+/** A plan on screen, and how it stands to the one on the disk. */
+export interface State extends Told {
   /** The reckoning of the plan, or of what is being typed. */
   reckoning: Reckoning;
-  /** The plan told in sentences, as it was last kept. */
-  brief: Brief;
-  /** The plan with its defaults, as it was last kept. */
-  settled: unknown;
   /** The last reckoning that could be cut: what is drawn while a stop stands. */
   drawn: Reckoning;
   /** What is drawn is of the plan before its stop: no file of it is given out. */
   older: boolean;
-}
-
-/** The newest version of a plan that was changed here too, and both joined either way, where that is known. */
-export type Conflicting = PlanView & { apart?: Sides };
-
-/** A plan on screen, and how it stands to the one on the disk. */
-export interface State extends Shown {
   /** The revision the next save is based on. */
   revision: number;
   canUndo: boolean;
@@ -39,12 +36,15 @@ export interface State extends Shown {
   refusal: string | null;
 }
 
+/** The newest version of a plan that was changed here too, and both joined either way, where that is known. */
+export type Conflicting = PlanView & { apart?: Sides };
+
 /** What is kept of a plan and how it stands to the disk, whatever is being typed. */
 export type Kept = Omit<State, "reckoning" | "drawn" | "older">;
 
-/** What is drawn and told of a plan: the same object as before where none of it changed. */
-export function shownOf({ id, plan, reckoning, brief, settled, drawn, older }: State, before: Shown): Shown {
-  return same({ id, plan, reckoning, brief, settled, drawn, older }, before);
+/** What is told of a plan: the same object as before where none of it changed. */
+export function toldOf({ id, plan, brief, settled }: State, before: Told): Told {
+  return same({ id, plan, brief, settled }, before);
 }
 
 /** What is kept of a plan: the same object as before where none of it changed. */

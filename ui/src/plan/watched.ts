@@ -1,6 +1,6 @@
 import type { Reckoning } from "../api/api.gen";
 import { whenFree } from "../api/press";
-import { type Kept, keptOf, type Shown, type State, seen, shownOf } from "./state";
+import { type Kept, keptOf, type State, seen, type Told, toldOf } from "./state";
 import { steady } from "./steady";
 
 /** What no reckoning for the sheet has. */
@@ -13,7 +13,7 @@ export class Watched {
   protected state: State;
   /** Stops what is being reckoned while it is typed. */
   protected previewing: AbortController | null = null;
-  private onScreen: Shown;
+  private onPage: Told;
   private onDisk: Kept;
   /** The last reckoning with its own steps and layouts, while another stands beside the sheet. */
   private whole: Pick<State, "reckoning" | "drawn"> | null = null;
@@ -21,7 +21,7 @@ export class Watched {
 
   constructor(state: State) {
     this.state = state;
-    this.onScreen = state;
+    this.onPage = state;
     this.onDisk = state;
   }
 
@@ -32,15 +32,15 @@ export class Watched {
 
   readonly current = () => this.state;
 
-  /** What is drawn and told: another object only when something of it changed. */
-  readonly shown = () => this.onScreen;
+  /** What is told of it: another object only when something of it changed. */
+  readonly told = () => this.onPage;
 
   /** What is kept of it: another object only when something of that changed. */
   readonly kept = () => this.onDisk;
 
   protected set(part: Partial<State>) {
     this.state = { ...this.state, ...part };
-    this.onScreen = shownOf(this.state, this.onScreen);
+    this.onPage = toldOf(this.state, this.onPage);
     this.onDisk = keptOf(this.state, this.onDisk);
     whenFree(() => {
       for (const listener of this.listeners) listener();

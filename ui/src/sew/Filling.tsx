@@ -2,13 +2,14 @@ import type { Plan } from "../api/plan.gen";
 import { Field } from "../brief/Field";
 import { Findings } from "../brief/Thread";
 import { meant, said } from "../brief/Value";
-import { usePlan } from "../plan/context";
+import { usePlan, useReckoning } from "../plan/context";
 import { within } from "../plan/path";
 import { measuredAt } from "./measured";
 
 /** The fibre that fills a pad made at home, on the scale. */
 export function Filling() {
-  const { plan, session, rework, reckoning } = usePlan();
+  const { plan, session, rework } = usePlan();
+  const reckoning = useReckoning();
   const fibre = reckoning.fibre;
   if (!fibre) return null;
   const list = plan.measured ?? [];

@@ -5,7 +5,7 @@ import { useNavigate } from "react-router";
 import type { LogView, PhotoView } from "../api/api.gen";
 import { ask, sendFile, sentence } from "../api/client";
 import { useChange } from "../api/queries";
-import { useOf, usePlan } from "../plan/context";
+import { useDrawn, useOf, usePlan } from "../plan/context";
 import { FileButton } from "../shell/FileButton";
 import { InCupboard } from "../views/InCupboard";
 import { T } from "../words/T";
@@ -13,7 +13,7 @@ import { useProgress } from "./progress";
 
 /** What is left of the cloths that came out of the cupboard, and goes back into it. */
 function Leftovers() {
-  const { drawn } = usePlan();
+  const drawn = useDrawn();
   const open = drawn.cloths.filter((cloth) => cloth.in_cupboard && cloth.done);
   if (open.length === 0) return null;
   return (
@@ -33,7 +33,8 @@ function Leftovers() {
 
 /** All steps are done: the cover goes into the log. */
 export function Finish() {
-  const { id, session, drawn } = usePlan();
+  const { id, session } = usePlan();
+  const drawn = useDrawn();
   const revision = useOf((s) => s.revision);
   const saving = useOf((s) => s.saving);
   const { now, set } = useProgress();

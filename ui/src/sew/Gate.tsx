@@ -3,7 +3,7 @@ import type { Plan } from "../api/plan.gen";
 import { Field } from "../brief/Field";
 import { Findings } from "../brief/Thread";
 import { said } from "../brief/Value";
-import { usePlan } from "../plan/context";
+import { usePlan, useReckoning } from "../plan/context";
 import { get, put, within } from "../plan/path";
 import { dressed } from "../words/fractions";
 import { T } from "../words/T";
@@ -13,7 +13,8 @@ export const units = (value: (path: string) => unknown) => String(value("/units"
 
 /** Where the tape is laid on and what it says is typed. */
 export function Gate({ step }: { step: Step }) {
-  const { plan, session, rework, value, reckoning } = usePlan();
+  const { plan, session, rework, value } = usePlan();
+  const reckoning = useReckoning();
   const list = plan.measured ?? [];
   const index = list.findIndex((m) => m.gate === step.gate);
   const entry = index < 0 ? undefined : list[index];

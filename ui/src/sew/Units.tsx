@@ -3,12 +3,12 @@ import { useEffect, useState } from "react";
 import type { Units as Data } from "../api/api.gen";
 import type { Made, Plan } from "../api/plan.gen";
 import { readAgain } from "../api/queries";
-import { useOf, usePlan } from "../plan/context";
+import { useOf, usePlan, useReckoning } from "../plan/context";
 import { T } from "../words/T";
 
 /** The units that the blocks of a plan are sewn from: how many are there already, and what is over. */
 export function PlanUnits() {
-  const { reckoning } = usePlan();
+  const reckoning = useReckoning();
   if (reckoning.units.length === 0) return null;
   const told = reckoning.units.some((u) => (u.have ?? 0) + (u.over ?? 0) + (u.held ?? 0) > 0);
   return (
@@ -27,7 +27,7 @@ export function PlanUnits() {
 
 /** The same at the step they are sewn in, where there is something to say. */
 export function StepUnits({ step }: { step: string }) {
-  const { reckoning } = usePlan();
+  const reckoning = useReckoning();
   const mine = reckoning.units.filter((u) => u.step === step && (u.have ?? 0) + (u.over ?? 0) + (u.held ?? 0) > 0);
   return mine.map((u) => (
     <p key={`${u.cells} ${u.says}`} className="units">

@@ -3,7 +3,7 @@ import type { Cell, Cut, Piece } from "../api/api.gen";
 import { Choice } from "../brief/Choice";
 import { useLetters } from "../brief/letters";
 import { Swatch } from "../cloth/Swatch";
-import { usePlan } from "../plan/context";
+import { useDrawn, usePlan } from "../plan/context";
 import { type FaceDoc, painted, swapped } from "../plan/paint";
 import { get, put } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
@@ -11,7 +11,8 @@ import { aboutsOf } from "../sew/moment";
 
 /** Gives cells another cloth: by the face that the plan has for their piece. */
 export function usePainting() {
-  const { drawn, plan, rework } = usePlan();
+  const { plan, rework } = usePlan();
+  const drawn = useDrawn();
   return (piece: Piece, cell: Cell, cloth: string) => {
     const own = `/pieces/${piece.config}/face`;
     const path = get(plan, own) === undefined && get(plan, "/pieces/*/face") !== undefined ? "/pieces/*/face" : own;
@@ -44,7 +45,8 @@ export function Colours({
   /** Shows a cell on the sheet as the one at hand. */
   point: (cell: Cell | null) => void;
 }) {
-  const { value, plan, rework, drawn } = usePlan();
+  const { value, plan, rework } = usePlan();
+  const drawn = useDrawn();
   const letters = useLetters().filter((l) => /^[A-Z]$/.test(l.value));
   const described = value("/cloths");
   const swatches = useMemo(() => swatchesOf(described), [described]);

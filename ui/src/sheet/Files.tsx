@@ -1,5 +1,5 @@
 import { SendTo } from "../devices/SendTo";
-import { usePlan } from "../plan/context";
+import { useOf, usePlan } from "../plan/context";
 
 const kinds = [
   { as: "svg", name: "SVG", tells: "as an SVG drawing" },
@@ -17,7 +17,8 @@ export function Files({
   of?: string;
   what: string;
 }) {
-  const { id, older } = usePlan();
+  const { id } = usePlan();
+  const older = useOf((s) => s.older);
   const query = (as: string) => new URLSearchParams({ as, ...(of !== undefined && { of }) });
   if (older) return <span className="files soft">No files: the plan cannot be cut as it stands.</span>;
   const offered = sort === "pieces" ? kinds.filter((k) => k.as === "dxf") : kinds;

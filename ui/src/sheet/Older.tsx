@@ -1,8 +1,8 @@
-import { usePlan } from "../plan/context";
+import { useOf } from "../plan/context";
 
 /** Says that what is shown is of the plan before its stop; nothing where it is of the plan as it stands. */
 export function Older() {
-  const { older } = usePlan();
+  const older = useOf((s) => s.older);
   if (!older) return null;
   return (
     <p className="stale-note" role="status">

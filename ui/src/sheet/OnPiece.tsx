@@ -1,7 +1,7 @@
 import type { Fitting } from "../api/api.gen";
 import { Movable, type Moving } from "./Movable";
 import { mm } from "./PieceDrawing";
-import { Upright } from "./SvgText";
+import { SvgText } from "./SvgText";
 
 interface Props {
   fittings: Fitting[];
@@ -56,9 +56,9 @@ function Drawn({ fitting, text, quarters }: { fitting: Fitting; text: number; qu
         />
       ))}
       {first && (
-        <Upright x={mm(first.x)} y={mm(first.y) - text * 0.25} text={text * 0.85} quarters={quarters}>
+        <SvgText x={mm(first.x)} y={mm(first.y) - text * 0.25} text={text * 0.85} quarters={quarters}>
           {fitting.title.toLowerCase()}
-        </Upright>
+        </SvgText>
       )}
     </>
   );

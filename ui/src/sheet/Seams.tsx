@@ -1,5 +1,6 @@
 import type { Mark, Piece, Seam, Vertex } from "../api/api.gen";
 import { extent, mm, sidesOf } from "./PieceDrawing";
+import { Lettered } from "./SvgText";
 
 /** The letter a seam goes by, on the sheet and in the brief. */
 export const letterOf = (join: number) => String.fromCharCode(64 + join);
@@ -58,9 +59,9 @@ function OneSeam({ seam, letter, text, quarters }: OneSeamProps) {
       {letter && (
         <g transform={`translate(${letter.x} ${letter.y}) rotate(${-90 * quarters})`}>
           <circle className="seam-disc" r={text * 0.62} />
-          <text className="seam-letter" textAnchor="middle" dy={text * 0.34} fontSize={text}>
+          <Lettered className="seam-letter" x={0} y={text * 0.34} text={text} anchor="middle">
             {letterOf(seam.join)}
-          </text>
+          </Lettered>
         </g>
       )}
     </g>

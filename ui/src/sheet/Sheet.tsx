@@ -1,5 +1,6 @@
 import { useLayoutEffect, useRef, useState } from "react";
 import type { Cell, Edge, Piece, Reckoning, Swatch } from "../api/api.gen";
+import { ems } from "../words/ems";
 import { Closure } from "./Closure";
 import { EdgesOn } from "./EdgesOn";
 import type { Moving } from "./Movable";
@@ -8,7 +9,7 @@ import { OnPiece } from "./OnPiece";
 import { around, type Box, extent, mm, PieceDrawing } from "./PieceDrawing";
 import { Seams } from "./Seams";
 import { ShapesOn, StitchPlan } from "./Shapes";
-import { SvgText } from "./SvgText";
+import { Lettered, SvgText } from "./SvgText";
 
 interface Props {
   reckoning: Reckoning;
@@ -60,15 +61,14 @@ export function Sheet({
       viewBox={view}
       role={movable ? "group" : "img"} // what can be moved is not a picture
       aria-label={spoken(reckoning)}
-      fontSize={text}
     >
       {places.map(({ piece, quarters, box, transform, first }, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: pieces alike have no identity but their place
         <g key={i}>
-          <text className="piece-title" x={box.x} y={box.y - text * 0.55}>
+          <Lettered className="piece-title" x={box.x} y={box.y - text * 0.55} text={text}>
             {piece.title}
             {piece.waits && <tspan className="soft"> · waits for the measured front</tspan>}
-          </text>
+          </Lettered>
           <g transform={transform}>
             <PieceDrawing
               piece={piece}
@@ -198,7 +198,7 @@ function Dimensions({ piece, quarters, box, text }: { piece: Piece; quarters: nu
 
 /** A length between two marks; where it is too short for its figure, the figure stands alone. */
 function Measured({ length, text, label }: { length: number; text: number; label: string }) {
-  const half = (label.length * text * 0.5) / 2 + text * 0.3;
+  const half = (ems(label) / 2 + 0.4) * text;
   return (
     <>
       {length / 2 > half && (

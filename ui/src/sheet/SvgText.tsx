@@ -1,94 +1,53 @@
+import type { ReactNode } from "react";
+import { ems } from "../words/ems";
 import { T } from "../words/T";
 
-/** Text in a drawing; HTML sets its fractions, which SVG text cannot. */
-export function SvgText({
-  x,
-  y,
-  text,
-  anchor = "start",
-  children,
-}: {
+interface Place {
   x: number;
   y: number;
+  /** How large letters are, in the drawing's units. */
   text: number;
-  anchor?: "start" | "middle";
-  children: string;
-}) {
-  const width = children.length * text;
+  /** How often its piece is turned by a quarter: it is read without turning one's head. */
+  quarters?: number;
+}
+
+const at = ({ x, y, quarters = 0 }: Place) =>
+  `translate(${x} ${y})${quarters === 0 ? "" : ` rotate(${-90 * quarters})`}`;
+
+interface Lettering extends Place {
+  anchor?: "start" | "middle" | "end";
+  className?: string;
+  children: ReactNode;
+}
+
+/** Letters in a drawing, their foot on a point. */
+export function Lettered({ anchor = "start", className = "", children, ...place }: Lettering) {
   return (
-    <foreignObject
-      x={anchor === "middle" ? x - width / 2 : x}
-      y={y - text * 1.1}
-      width={width}
-      height={text * 1.6}
-      className="no-pointer"
-    >
-      <div
-        style={{
-          fontSize: text,
-          lineHeight: `${text * 1.4}px`,
-          textAlign: anchor === "middle" ? "center" : "left",
-          whiteSpace: "nowrap",
-        }}
-      >
-        <T>{children}</T>
-      </div>
-    </foreignObject>
+    <text className={`lettered ${className}`} transform={at(place)} fontSize={place.text} textAnchor={anchor}>
+      {children}
+    </text>
   );
 }
 
-/** Text on a piece that is turned, read without turning one's head. */
-export function Upright({
-  x,
-  y,
-  text,
-  quarters,
-  children,
-}: {
-  x: number;
-  y: number;
-  text: number;
-  quarters: number;
-  children: string;
-}) {
+/** Text in a drawing, with real fractions. */
+export function SvgText({ children, ...set }: Lettering & { children: string }) {
   return (
-    <g transform={`translate(${x} ${y}) rotate(${-90 * quarters})`}>
-      <SvgText x={0} y={0} text={text}>
-        {children}
-      </SvgText>
+    <Lettered {...set} className="no-pointer">
+      <T as="tspan">{children}</T>
+    </Lettered>
+  );
+}
+
+/** Text on a slip of paper, its middle at a point. */
+export function Chip({ children, ...place }: Place & { children: string }) {
+  const { text } = place;
+  const [width, height] = [(ems(children) + 0.7) * text, 1.35 * text];
+  return (
+    <g className="no-pointer" transform={at(place)}>
+      <rect className="slip" x={-width / 2} y={-height / 2} width={width} height={height} rx={text * 0.13} />
+      <Lettered x={0} y={0.34 * text} text={text} anchor="middle">
+        <T as="tspan">{children}</T>
+      </Lettered>
     </g>
-  );
-}
-
-/** Text on a slip of paper, its middle at a point of a piece that may be turned. */
-export function Chip({
-  x,
-  y,
-  text,
-  quarters,
-  children,
-}: {
-  x: number;
-  y: number;
-  text: number;
-  quarters: number;
-  children: string;
-}) {
-  const [width, height] = [children.length * text, text * 1.7];
-  return (
-    <foreignObject
-      x={-width / 2}
-      y={-height / 2}
-      width={width}
-      height={height}
-      className="no-pointer"
-      transform={`translate(${x} ${y}) rotate(${-90 * quarters})`}
-    >
-      <div className="on-cloth" style={{ fontSize: text }}>
-        <span>
-          <T>{children}</T>
-        </span>
-      </div>
-    </foreignObject>
   );
 }

@@ -1,13 +1,15 @@
 import { Link } from "react-router";
 import { Findings } from "../brief/Thread";
 import { Value } from "../brief/Value";
-import { usePlan } from "../plan/context";
+import { useDrawn, usePlan, useReckoning } from "../plan/context";
 import { Older } from "../sheet/Older";
 import { T } from "../words/T";
 
 /** What a plan costs with all its covers, and what to ask for them. */
 export function Cost() {
-  const { reckoning, drawn, value } = usePlan();
+  const { value } = usePlan();
+  const reckoning = useReckoning();
+  const drawn = useDrawn();
   const cost = reckoning.cost ?? drawn.cost;
   if (!cost) {
     return (

@@ -12,7 +12,7 @@ import { School } from "../brief/School";
 import { Findings } from "../brief/Thread";
 import { Swatch } from "../cloth/Swatch";
 import { Lay } from "../lay/Lay";
-import { useOf, usePlan } from "../plan/context";
+import { useOf, usePlan, useReckoning } from "../plan/context";
 import { within } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
 import { PlanUnits } from "../sew/Units";
@@ -28,7 +28,8 @@ import { useTick } from "./ticking";
 
 /** The lay of every cloth with its cuts in order. */
 export function Cut() {
-  const { id, reckoning, value } = usePlan();
+  const { id, value } = usePlan();
+  const reckoning = useReckoning();
   const swatches = swatchesOf(value("/cloths"));
   if (reckoning.cloths.length === 0) {
     return (

@@ -1,8 +1,8 @@
-import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import type { Cell, Cut, Piece, Reckoning, Swatch as SwatchData } from "../api/api.gen";
 import { Brief } from "../brief/Brief";
 import { Swatch } from "../cloth/Swatch";
-import { usePlan } from "../plan/context";
+import { useDrawn, useOf, usePlan } from "../plan/context";
 import { useMoving } from "../plan/moving";
 import { put } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
@@ -37,7 +37,9 @@ type Chosen = { piece: string; size: SizeKey } | { cut: string };
 
 /** The brief, the sheet and the tape. */
 export function Draft() {
-  const { drawn, older, value, session, plan } = usePlan();
+  const { value, session, plan } = usePlan();
+  const drawn = useDrawn();
+  const older = useOf((s) => s.older);
   const [folded, setFolded] = useState(false);
   useKeys({ f: () => setFolded((now) => !now) });
   const [asked, choose] = useState<Chosen | null>(null);
@@ -45,6 +47,7 @@ export function Draft() {
   const [lit, light] = useState<number | null>(null);
   const moving = useMoving();
   useEffect(() => () => session.leaveSheet(), [session]);
+  useLaidOut(drawn);
   const cloths = value("/cloths");
   const swatches = useMemo(() => swatchesOf(cloths), [cloths]);
   const paint = usePainting();
@@ -159,6 +162,12 @@ export function Draft() {
       </div>
     </HandProvider>
   );
+}
+
+/** Lays the page out as soon as something is drawn anew: waiting for the next frame it would begin with nothing done. */
+function useLaidOut(drawn: Reckoning) {
+  // biome-ignore lint/correctness/useExhaustiveDependencies: asked for again with every reckoning
+  useLayoutEffect(() => void document.body.getBoundingClientRect(), [drawn]);
 }
 
 const quilted = (piece: Piece | undefined) => piece?.quilting != null;

@@ -1,14 +1,16 @@
 import { Link } from "react-router";
 import { Swatch } from "../cloth/Swatch";
 import { SendTo } from "../devices/SendTo";
-import { usePlan } from "../plan/context";
+import { useDrawn, usePlan, useReckoning } from "../plan/context";
 import { swatchesOf } from "../plan/swatches";
 import { Older } from "../sheet/Older";
 import { Len } from "../words/T";
 
 /** A label for every pile of pieces alike, to be printed and cut apart. */
 export function Labels() {
-  const { reckoning, drawn, value } = usePlan();
+  const { value } = usePlan();
+  const reckoning = useReckoning();
+  const drawn = useDrawn();
   const shown = reckoning.cuts.length > 0 ? reckoning : drawn;
   const swatches = swatchesOf(value("/cloths"));
   return (

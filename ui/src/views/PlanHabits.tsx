@@ -1,11 +1,12 @@
 import { Link } from "react-router";
 import { useHabits } from "../api/queries";
-import { usePlan } from "../plan/context";
+import { usePlan, useReckoning } from "../plan/context";
 import { Group } from "./Habits";
 
 /** The schools of one plan: what its steps are made by. What its brief says is changed there. */
 export function PlanHabits() {
-  const { plan, reckoning, edit } = usePlan();
+  const { plan, edit } = usePlan();
+  const reckoning = useReckoning();
   const help = useHabits().data?.help ?? [];
   return (
     <div className="page habits">

@@ -1,7 +1,7 @@
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import { SendTo } from "../devices/SendTo";
-import { useOf, usePlan } from "../plan/context";
+import { useOf, usePlan, useReckoning } from "../plan/context";
 import { Files } from "../sheet/Files";
 import { Pattern } from "./Pattern";
 
@@ -17,7 +17,8 @@ const parts = [
 
 /** The plan on paper: which parts, on which paper. */
 export function Print() {
-  const { id, reckoning, value } = usePlan();
+  const { id, value } = usePlan();
+  const reckoning = useReckoning();
   const saving = useOf((s) => s.saving);
   const [paper, setPaper] = useState(String(value("/units") ?? "in") === "in" ? "letter" : "a4");
   const [left, setLeft] = useState<readonly string[]>([]);

@@ -4,7 +4,7 @@ import { sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { useSchedule } from "../api/queries";
 import { Findings } from "../brief/Thread";
-import { useOf, usePlan } from "../plan/context";
+import { useOf, usePlan, useReckoning } from "../plan/context";
 import { within } from "../plan/path";
 import { hours } from "../words/hours";
 
@@ -22,7 +22,8 @@ export function dayText(day: string): string {
 
 /** When what is done, by the time there is on each day of the week. */
 export function Schedule() {
-  const { id, reckoning, rework } = usePlan();
+  const { id, rework } = usePlan();
+  const reckoning = useReckoning();
   const revision = useOf((s) => s.revision);
   const saving = useOf((s) => s.saving);
   const schedule = useSchedule(id, revision);

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from "react";
 import { Findings } from "../brief/Thread";
-import { usePlan } from "../plan/context";
+import { useDrawn, usePlan, useReckoning } from "../plan/context";
 import { useCooling } from "../sew/cooling";
 import { Finish } from "../sew/Finish";
 import { atHand, booked, ended, forAll, undone } from "../sew/progress";
@@ -11,7 +11,9 @@ import { useKeys } from "../shell/keys";
 
 /** The steps in working order, the one at hand large. */
 export function Sew() {
-  const { plan, reckoning, drawn, rework, value } = usePlan();
+  const { plan, rework, value } = usePlan();
+  const reckoning = useReckoning();
+  const drawn = useDrawn();
   // A half-typed measurement, or one that stops the plan, must not take its step away.
   const shown = reckoning.steps.length > 0 ? reckoning : drawn;
   // The plan itself says what is done: at once, before the server has answered.

@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import type { Cut as CutData } from "../api/api.gen";
 import { Swatch } from "../cloth/Swatch";
 import { Lay } from "../lay/Lay";
-import { usePlan } from "../plan/context";
+import { usePlan, useReckoning } from "../plan/context";
 import { swatchesOf } from "../plan/swatches";
 import { mm } from "../sheet/PieceDrawing";
 import { T } from "../words/T";
@@ -40,7 +40,8 @@ function useAwake() {
 
 /** The cuts one at a time in large type, for one thumb at the cutting table. */
 export function Table() {
-  const { reckoning, value } = usePlan();
+  const { value } = usePlan();
+  const reckoning = useReckoning();
   const swatches = swatchesOf(value("/cloths"));
   const moves = movesOf(reckoning);
   const [key, go] = useState<string | null>(null);

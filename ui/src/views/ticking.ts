@@ -1,8 +1,9 @@
-import { usePlan } from "../plan/context";
+import { useDrawn, usePlan } from "../plan/context";
 
 /** Ticks cuts off, with the size they were cut to: that stays, whatever is measured later. */
 export function useTick() {
-  const { rework, drawn } = usePlan();
+  const { rework } = usePlan();
+  const drawn = useDrawn();
   return (id: string, done: boolean) => {
     const cut = drawn.cuts.find((c) => c.id === id);
     rework(
@@ -18,7 +19,8 @@ export function useTick() {
 
 /** One of a cut went wrong: it is cut once more, from what is left. */
 export function useSpoil() {
-  const { rework, drawn } = usePlan();
+  const { rework } = usePlan();
+  const drawn = useDrawn();
   return (id: string) =>
     rework(
       (plan) => ({

@@ -1,8 +1,8 @@
 import { Fragment } from "react";
 import { runs } from "./fractions";
 
-/** Text whose fractions are set as real ones: only the fraction itself. */
-export function T({ children }: { children: string }) {
+/** Text whose fractions are set as real ones: only the fraction itself. In a drawing its parts are those of a drawing. */
+export function T({ children, as: Part = "span" }: { children: string; as?: "span" | "tspan" }) {
   return (
     <>
       {runs(children).map((run, i) =>
@@ -11,9 +11,9 @@ export function T({ children }: { children: string }) {
           <Fragment key={i}>{run.text}</Fragment>
         ) : (
           // biome-ignore lint/suspicious/noArrayIndexKey: as above
-          <span key={i} className="frac">
+          <Part key={i} className="frac">
             {run.top}/{run.under}
-          </span>
+          </Part>
         ),
       )}
     </>

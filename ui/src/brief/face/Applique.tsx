@@ -1,10 +1,10 @@
-import { useEffect, useRef, useState } from "react";
+import { memo, useEffect, useRef, useState } from "react";
 import type { Block, FormView, Shape, ShapesView, Word } from "../../api/api.gen";
 import { sendFile, sentence } from "../../api/client";
 import { useStarts } from "../../api/queries";
-import { usePlan } from "../../plan/context";
-import { put, within } from "../../plan/path";
-import { clothFor, renamed, type ShapeDoc } from "../../plan/shapes";
+import { useOf, usePlan } from "../../plan/context";
+import { put } from "../../plan/path";
+import { clothFor, laidAs, renamed, type ShapeDoc } from "../../plan/shapes";
 import { useHand } from "../../sheet/hand";
 import { FileButton } from "../../shell/FileButton";
 import { Len, T } from "../../words/T";
@@ -19,7 +19,7 @@ const begun = "M0 30L40 0L80 30L80 80L0 80Z";
 /** What is laid on a face: shapes in order, the lowest first. */
 export function Applique({ of: block }: { of: Block }) {
   const { path, at, set, the } = useFace();
-  const { value, drawn } = usePlan();
+  const { value } = usePlan();
   const letters = useLetters().filter((l) => /^[A-Z]$/.test(l.value));
   const list = (at("/applique") ?? []) as ShapeDoc[];
   const forms = useStarts(String(value("/units") ?? "in")).data?.forms ?? [];
@@ -28,7 +28,6 @@ export function Applique({ of: block }: { of: Block }) {
     set("/applique", [...list, ...renamed(shapes, list)], label);
     hand.take(`${path}/applique/${list.length}`);
   };
-  const laid = drawn.pieces.flatMap((p) => p.shapes).filter((s) => within(s.about, `${path}/applique`) && !s.twin);
   // The cloth after the ground's own is more likely meant than the ground's.
   const cloth = letters[1]?.value ?? letters[0]?.value;
   return (
@@ -44,7 +43,6 @@ export function Applique({ of: block }: { of: Block }) {
               list={list}
               forms={forms}
               words={block.blocks?.find((b) => b.key === shape.key)?.words ?? []}
-              laid={laid.find((s) => s.about === `${path}/applique/${i}`)}
             />
           ))}
         </ol>
@@ -82,14 +80,14 @@ export function Applique({ of: block }: { of: Block }) {
   );
 }
 
-function FormPicture({ form }: { form: FormView }) {
+const FormPicture = memo(function FormPicture({ form }: { form: FormView }) {
   const [x, y, width, height] = form.box as [number, number, number, number];
   return (
     <svg viewBox={`${x} ${y} ${width} ${height}`} aria-hidden="true">
       <path d={form.path} />
     </svg>
   );
-}
+});
 
 /** Reads shapes from an SVG file, and says what was left out. */
 function FromFile({ add }: { add: (shapes: ShapeDoc[], label: string) => void }) {
@@ -146,14 +144,12 @@ function One({
   list,
   forms,
   words,
-  laid,
 }: {
   index: number;
   shape: ShapeDoc;
   list: ShapeDoc[];
   forms: FormView[];
   words: readonly Word[];
-  laid?: Shape;
 }) {
   const { path: face, set } = useFace();
   const { rework } = usePlan();
@@ -161,6 +157,7 @@ function One({
   const hand = useHand();
   const element = useRef<HTMLDetailsElement>(null);
   const path = `${face}/applique/${index}`;
+  const laid = useOf((s) => laidAs(s.drawn, path));
   const open = hand.about === path;
   const form = forms.find((f) => f.name === shape.shape);
   const of = laid?.title ?? shape.name ?? form?.title ?? `Shape ${index + 1}`;

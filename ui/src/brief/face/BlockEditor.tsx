@@ -7,7 +7,7 @@ import { type KeyboardEvent, useEffect, useId, useMemo, useState } from "react";
 import type { BlockView, EditBlock, PatchView } from "../../api/api.gen";
 import { ApiError, ask, sentence } from "../../api/client";
 import { Pattern } from "../../cloth/Pattern";
-import { usePlan } from "../../plan/context";
+import { useDrawn, usePlan } from "../../plan/context";
 import { swatchesOf } from "../../plan/swatches";
 import { T } from "../../words/T";
 import { useLetters } from "../letters";
@@ -37,7 +37,8 @@ const divisions: { sign: string; count?: number; name: string; draws: string; of
 export function BlockEditor({ text, close }: { text: string; close: () => void }) {
   const { face, become, at, config } = useFace();
   const plain = useLetters().filter((l) => /^[A-Z]$/.test(l.value));
-  const { value, drawn } = usePlan();
+  const { value } = usePlan();
+  const drawn = useDrawn();
   const title = useId();
   const [block, setBlock] = useState<BlockView | null>(null);
   const [chosen, choose] = useState("");

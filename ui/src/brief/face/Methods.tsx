@@ -1,4 +1,4 @@
-import { usePlan } from "../../plan/context";
+import { useOf } from "../../plan/context";
 import { T } from "../../words/T";
 import { School } from "../School";
 import { useFace } from "./context";
@@ -6,17 +6,17 @@ import { useFace } from "./context";
 /** How the triangles of the blocks are cut, the ways side by side. */
 export function Methods() {
   const { config } = useFace();
-  const { drawn } = usePlan();
-  const methods = drawn.pieces.find((p) => p.config === config)?.methods ?? [];
-  if (methods.length === 0) return null;
+  const methods = useOf((s) => s.drawn.pieces.find((p) => p.config === config)?.methods);
+  if (!methods?.length) return null;
   return (
     <>
       <p>
         Triangles are cut <School of="triangles" label="Method for triangles" />, squares in a row{" "}
         <School of="strips" label="Method for squares in a row" />.
       </p>
-      {methods.map((m) => (
-        <table key={m.name} className="methods">
+      {methods.map((m, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: what is cut is named by its size, and stays the same table at another
+        <table key={i} className="methods">
           <caption>
             <T>{`${m.need} ${m.name}`}</T>
           </caption>

@@ -1,5 +1,5 @@
-import type { Outlook as OutlookData, Piece } from "../../api/api.gen";
-import { usePlan } from "../../plan/context";
+import type { Outlook as OutlookData } from "../../api/api.gen";
+import { useOf } from "../../plan/context";
 import { T } from "../../words/T";
 import { useFace } from "./context";
 
@@ -8,10 +8,8 @@ const percent = (n: number) => `${n < 1 ? "under 1" : n > 99 ? "over 99" : Math.
 /** How true a pieced panel is likely to come out, and what would help. */
 export function Outlook() {
   const { config } = useFace();
-  const { drawn } = usePlan();
-  const piece: Piece | undefined = drawn.pieces.find((p) => p.config === config);
-  const list = piece?.outlook ?? [];
-  if (list.length === 0) return null;
+  const list = useOf((s) => s.drawn.pieces.find((p) => p.config === config)?.outlook);
+  if (!list?.length) return null;
   return (
     <details className="outlook">
       <summary>How true it is likely to come out</summary>

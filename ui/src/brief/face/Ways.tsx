@@ -1,5 +1,5 @@
 import type { Piece } from "../../api/api.gen";
-import { usePlan } from "../../plan/context";
+import { useOf, usePlan } from "../../plan/context";
 import type { FaceDoc } from "../../plan/paint";
 import { swatchesOf } from "../../plan/swatches";
 import { extent, PieceDrawing } from "../../sheet/PieceDrawing";
@@ -8,9 +8,9 @@ import { useFace } from "./context";
 /** The colourways of a face side by side. */
 export function Ways() {
   const { config, face, become, set, at } = useFace();
-  const { drawn, value } = usePlan();
+  const { value } = usePlan();
   const kept = (at("/colourways") ?? []) as { key?: string; name: string; face: FaceDoc }[];
-  const piece = drawn.pieces.find((p) => p.config === config);
+  const piece = useOf((s) => s.drawn.pieces.find((p) => p.config === config));
   const { colourways: _, ...now } = face;
   const keep = () => set("/colourways", [...kept, { name: `Colourway ${kept.length + 1}`, face: now }], "colours kept");
   const use = (i: number) =>
