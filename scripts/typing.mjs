@@ -31,39 +31,47 @@ const subjects = [
 
 const percentile = (sorted, p) => sorted[Math.min(sorted.length - 1, Math.ceil((p / 100) * sorted.length) - 1)];
 
-/** Puts one value for another, and tells when each was drawn. */
+/**
+ * Puts one value for another, and tells when each was drawn. The page types by itself: a driver that is told of every
+ * request and answer would take its part of the processors while it is waited for.
+ */
 async function type(page, name, values) {
   await page.getByRole("textbox", { name, exact: true }).first().click();
-  await page.evaluate(() => {
-    const seen = { at: 0, drawn: 0, long: [] };
-    Object.assign(window, { seen });
-    addEventListener("input", (e) => Object.assign(seen, { at: e.timeStamp, drawn: 0 }), true);
-    // After the frame is painted, the next task runs.
-    const painted = new MessageChannel();
-    painted.port1.onmessage = () => Object.assign(seen, { drawn: performance.now() });
-    const watched = document.querySelector("main svg").closest("main");
-    new MutationObserver((all) => {
-      if (all.some((m) => m.target.parentElement?.closest("svg")))
-        requestAnimationFrame(() => painted.port2.postMessage(0));
-    }).observe(watched, { subtree: true, childList: true, attributes: true, characterData: true });
-    new PerformanceObserver((list) => {
-      for (const task of list.getEntries()) seen.long.push(task.duration);
-    }).observe({ type: "longtask" });
-  });
-  const took = [];
-  for (let i = 0; i < keys + warm; i++) {
-    await page.keyboard.press("ControlOrMeta+a");
-    if (i === warm) await page.evaluate(() => seen.long.splice(0));
-    const answer = page.waitForResponse((r) => r.url().includes("/reckon"));
-    await page.keyboard.insertText(values[(i + 1) % 2]);
-    await (await answer).finished();
-    await page.waitForFunction(() => seen.drawn > 0);
-    // What is still to be drawn has its turn before an idle moment.
-    await page.evaluate(() => new Promise((done) => requestIdleCallback(() => requestIdleCallback(done))));
-    took.push(await page.evaluate(() => seen.drawn - seen.at));
-  }
-  const long = await page.evaluate(() => seen.long);
-  return { took: took.slice(warm).sort((a, b) => a - b), long };
+  return page.evaluate(
+    async ({ values, keys, warm }) => {
+      const seen = { at: 0, drawn: 0, long: [] };
+      addEventListener("input", (e) => Object.assign(seen, { at: e.timeStamp, drawn: 0 }), true);
+      // After the frame is painted, the next task runs.
+      const painted = new MessageChannel();
+      painted.port1.onmessage = () => Object.assign(seen, { drawn: performance.now() });
+      const watched = document.querySelector("main svg").closest("main");
+      new MutationObserver((all) => {
+        if (all.some((m) => m.target.parentElement?.closest("svg")))
+          requestAnimationFrame(() => painted.port2.postMessage(0));
+      }).observe(watched, { subtree: true, childList: true, attributes: true, characterData: true });
+      new PerformanceObserver((list) => {
+        for (const task of list.getEntries()) seen.long.push(task.duration);
+      }).observe({ type: "longtask" });
+
+      const idle = () => new Promise((done) => requestIdleCallback(() => requestIdleCallback(done)));
+      const pause = (ms) => new Promise((done) => setTimeout(done, ms));
+      const field = document.activeElement;
+      const took = [];
+      for (let i = 0; i < keys + warm; i++) {
+        if (i === warm) seen.long.splice(0);
+        field.select();
+        await idle();
+        await pause(40 + ((i * 7) % 17)); // keys come at any moment between two frames
+        document.execCommand("insertText", false, values[(i + 1) % 2]);
+        while (seen.drawn < seen.at) await pause(20);
+        await pause(40);
+        await idle();
+        took.push(seen.drawn - seen.at);
+      }
+      return { took: took.slice(warm).sort((a, b) => a - b), long: seen.long };
+    },
+    { values, keys, warm },
+  );
 }
 
 const server = spawn(join(root, "bin/umschlag"), ["demo", "--listen", "127.0.0.1:0"], {

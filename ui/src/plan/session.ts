@@ -80,7 +80,11 @@ export class Session extends Watched {
         mine.signal,
       );
       // On the way to 16 stands a 1 that cannot be cut: a stop is shown when it is meant.
-      if (!mine.signal.aborted && drawable(reckoning)) this.show(reckoning, { sheet });
+      if (!mine.signal.aborted && drawable(reckoning)) {
+        // The next frame is asked for before there is anything to draw: what is drawn meanwhile need not wait for one.
+        requestAnimationFrame(() => {});
+        this.show(reckoning, { sheet });
+      }
       return null;
     } catch (error) {
       return error instanceof ApiError ? error : null;

@@ -57,12 +57,19 @@ function OneSeam({ seam, letter, text, quarters }: OneSeamProps) {
         <path key={i} className="seam-clip" d={tick(mark, text * 0.45)} />
       ))}
       {letter && (
-        <g transform={`translate(${letter.x} ${letter.y}) rotate(${-90 * quarters})`}>
-          <circle className="seam-disc" r={text * 0.62} />
-          <Lettered className="seam-letter" x={0} y={text * 0.34} text={text} anchor="middle">
+        <>
+          <circle className="seam-disc" cx={letter.x} cy={letter.y} r={text * 0.62} />
+          <Lettered
+            className="seam-letter"
+            {...letter}
+            under={text * 0.34}
+            text={text}
+            quarters={quarters}
+            anchor="middle"
+          >
             {letterOf(seam.join)}
           </Lettered>
-        </g>
+        </>
       )}
     </g>
   );

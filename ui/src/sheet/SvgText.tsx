@@ -11,19 +11,28 @@ interface Place {
   quarters?: number;
 }
 
-const at = ({ x, y, quarters = 0 }: Place) =>
-  `translate(${x} ${y})${quarters === 0 ? "" : ` rotate(${-90 * quarters})`}`;
+/** Upright again on a piece that is turned; what is upright needs no turn, and is painted together with what is round it. */
+const upright = ({ x, y, quarters = 0 }: Place) => (quarters === 0 ? undefined : `rotate(${-90 * quarters} ${x} ${y})`);
 
 interface Lettering extends Place {
+  /** How far their foot lies under the point. */
+  under?: number;
   anchor?: "start" | "middle" | "end";
   className?: string;
   children: ReactNode;
 }
 
-/** Letters in a drawing, their foot on a point. */
-export function Lettered({ anchor = "start", className = "", children, ...place }: Lettering) {
+/** Letters in a drawing, by a point. */
+export function Lettered({ anchor = "start", under = 0, className = "", children, ...place }: Lettering) {
   return (
-    <text className={`lettered ${className}`} transform={at(place)} fontSize={place.text} textAnchor={anchor}>
+    <text
+      className={`lettered ${className}`}
+      x={place.x}
+      y={place.y + under}
+      transform={upright(place)}
+      fontSize={place.text}
+      textAnchor={anchor}
+    >
       {children}
     </text>
   );
@@ -40,12 +49,20 @@ export function SvgText({ children, ...set }: Lettering & { children: string }) 
 
 /** Text on a slip of paper, its middle at a point. */
 export function Chip({ children, ...place }: Place & { children: string }) {
-  const { text } = place;
+  const { x, y, text } = place;
   const [width, height] = [(ems(children) + 0.7) * text, 1.35 * text];
   return (
-    <g className="no-pointer" transform={at(place)}>
-      <rect className="slip" x={-width / 2} y={-height / 2} width={width} height={height} rx={text * 0.13} />
-      <Lettered x={0} y={0.34 * text} text={text} anchor="middle">
+    <g className="no-pointer">
+      <rect
+        className="slip"
+        x={x - width / 2}
+        y={y - height / 2}
+        width={width}
+        height={height}
+        rx={text * 0.13}
+        transform={upright(place)}
+      />
+      <Lettered {...place} under={0.34 * text} anchor="middle">
         <T as="tspan">{children}</T>
       </Lettered>
     </g>
