@@ -122,6 +122,8 @@ func (g *gridder) begin(sewnW, sewnH, w, h length.Length) finding.List {
 	}
 	g.inner = g.node.Seams(w, h)
 	g.innerSewn = g.node.Seams(sewnW, sewnH)
+	g.Cells = slices.Grow(g.Cells, len(g.divided)*g.count())
+	g.Seams = slices.Grow(g.Seams, (len(g.inner)+2)*g.count())
 	return nil
 }
 

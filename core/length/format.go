@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"strconv"
 	"strings"
+	"unicode/utf8"
 )
 
 // glyphs are the fractions that exist as one character.
@@ -40,9 +41,10 @@ type Style struct {
 // that is written: <1 mm, −<¹⁄₃₂″ below 0.
 func (s Style) Text(l Length) string {
 	text, exact := s.write(l)
-	switch nothing, _ := s.write(0); {
-	case exact:
+	if exact {
 		return text
+	}
+	switch nothing, _ := s.write(0); {
 	case text == nothing:
 		return "<" + s.smallest()
 	case text == "−"+nothing:
@@ -101,7 +103,8 @@ func (s Style) inches(l Length) (string, bool) {
 		den = 32
 	}
 	n, exact := nearest(l, Inch/Length(den))
-	return mixedText(n, den, "") + "″", exact
+	var room [24]byte
+	return string(append(appendMixed(room[:0], n, den, ""), "″"...)), exact
 }
 
 // nearest counts steps in l, rounding halves up; l is not negative.
@@ -109,39 +112,38 @@ func nearest(l, step Length) (int64, bool) {
 	return int64((l + step/2) / step), l%step == 0
 }
 
-// mixedText writes n/den as whole number and fraction. gap stands between them.
-func mixedText(n, den int64, gap string) string {
+// appendMixed writes n/den as whole number and fraction, in keyboard characters where a gap stands between them.
+// Lengths are written by the hundred at every key: they are put together in one piece.
+func appendMixed(to []byte, n, den int64, gap string) []byte {
 	whole, num := n/den, n%den
 	for num > 0 && num%2 == 0 {
 		num, den = num/2, den/2
 	}
-	switch {
-	case num == 0:
-		return strconv.FormatInt(whole, 10)
-	case whole == 0:
-		return fraction(num, den, gap)
-	default:
-		return strconv.FormatInt(whole, 10) + gap + fraction(num, den, gap)
+	if whole > 0 || num == 0 {
+		to = strconv.AppendInt(to, whole, 10)
 	}
-}
-
-func fraction(num, den int64, gap string) string {
+	if num == 0 {
+		return to
+	}
+	if whole > 0 {
+		to = append(to, gap...)
+	}
 	if gap != "" {
-		return fmt.Sprintf("%d/%d", num, den)
+		return strconv.AppendInt(append(strconv.AppendInt(to, num, 10), '/'), den, 10)
 	}
 	if g, ok := glyphOf[[2]int64{num, den}]; ok {
-		return string(g)
+		return utf8.AppendRune(to, g)
 	}
-	return small(num, "⁰¹²³⁴⁵⁶⁷⁸⁹") + "⁄" + small(den, "₀₁₂₃₄₅₆₇₈₉")
+	return appendSmall(append(appendSmall(to, num, raised), "⁄"...), den, lowered)
 }
 
-func small(n int64, digits string) string {
-	set := []rune(digits)
-	var b strings.Builder
+var raised, lowered = []rune("⁰¹²³⁴⁵⁶⁷⁸⁹"), []rune("₀₁₂₃₄₅₆₇₈₉")
+
+func appendSmall(to []byte, n int64, digits []rune) []byte {
 	for _, c := range strconv.FormatInt(n, 10) {
-		b.WriteRune(set[c-'0'])
+		to = utf8.AppendRune(to, digits[c-'0'])
 	}
-	return b.String()
+	return to
 }
 
 // Plain writes l in keyboard characters, such that Parse with the same unit
@@ -158,7 +160,8 @@ func (s Style) Plain(l Length) string {
 	case s.Unit == Centimetres:
 		return sign + decimal(l, Centimetre)
 	case l%(Inch/finest) == 0:
-		return sign + mixedText(int64(l/(Inch/finest)), finest, " ")
+		var room [24]byte
+		return string(appendMixed(append(room[:0], sign...), int64(l/(Inch/finest)), finest, " "))
 	default:
 		return sign + decimal(l, Millimetre) + " mm"
 	}
@@ -205,7 +208,7 @@ func (s Style) Yards(l Length) string {
 		return mark(exact) + fmt.Sprintf("%d.%02d m", cm/100, cm%100)
 	}
 	n, exact := nearest(l, Yard/8)
-	return mark(exact) + mixedText(n, 8, "") + " yd"
+	return mark(exact) + string(appendMixed(nil, n, 8, "")) + " yd"
 }
 
 func mark(exact bool) string {

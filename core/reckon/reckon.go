@@ -87,17 +87,19 @@ func (w Workshop) After(p plan.Plan, r answer.Reckoning) Workshop {
 func Reckon(p plan.Plan, w *Workshop) answer.Reckoning { return show.Of(Make(p, w)) }
 
 // OnSheet computes what of it is seen beside the sheet while a value is typed.
-func OnSheet(p plan.Plan, w *Workshop) answer.Reckoning { return show.OnSheet(Make(p, w)) }
+func OnSheet(p plan.Plan, w *Workshop) answer.Reckoning { return show.OnSheet(made(p, w, true)) }
 
 // Make leads a plan through the stages. It ends at the first that stops.
-func Make(p plan.Plan, w *Workshop) show.Result {
+func Make(p plan.Plan, w *Workshop) show.Result { return made(p, w, false) }
+
+func made(p plan.Plan, w *Workshop, beside bool) show.Result {
 	unread := p.Unread()
 	settled := w.Settle(p)
 	if w == nil {
 		w = &Workshop{}
 	}
 	r := &run{Result: show.Result{Plan: settled, Samples: w.Samples, Past: w.Past, Notions: w.Notions,
-		Cupboard: w.Cloths, Made: w.Units}, workshop: w}
+		Cupboard: w.Cloths, Made: w.Units}, workshop: w, beside: beside}
 	r.List = cutting.New(settled, &r.Findings)
 	r.find(settled.Validate())
 	if !r.stopped() {
@@ -113,6 +115,8 @@ func Make(p plan.Plan, w *Workshop) show.Result {
 type run struct {
 	show.Result
 	workshop *Workshop
+	// beside tells that no steps are shown of it.
+	beside bool
 }
 
 // goesOn tells whether to go on, at something; it stops where nobody waits any more.
@@ -192,7 +196,7 @@ func (r *run) cushion() {
 		Pattern: top.Pattern, Borders: top.Borders, Chain: top.Chain, Closing: measured.Closing,
 		Finished: front.Finished, Quilted: top.Decided.Quilted(), Cuts: r.worked(), Back: closure,
 		Fittings: r.sewnOn(), Edges: r.Edges.Edgings, Made: r.made(), Backings: backed(r)}
-	r.steps(work.Steps(o))
+	r.steps(func() []work.Step { return work.Steps(o) })
 	r.thing("thread", work.Thread(o))
 }
 
@@ -222,7 +226,7 @@ func (r *run) shell() {
 		}
 		o.Panels = append(o.Panels, panel)
 	}
-	r.steps(work.ShellSteps(o))
+	r.steps(func() []work.Step { return work.ShellSteps(o) })
 	if len(r.Cover.Zip) > 0 {
 		r.thing("zip", r.Cover.Zip)
 	}
@@ -388,11 +392,15 @@ func backed(r *run) []work.Backed {
 	return out
 }
 
-// steps keeps the steps, and finds measurements that belong to none of them or to an edge that is off.
-func (r *run) steps(list []work.Step) {
-	r.Steps = list
-	r.find(fit.Unknown(r.Plan, list))
-	for _, s := range list {
+// steps makes the steps, and finds measurements that belong to none of them or to an edge that is off. Beside the sheet
+// they are needed for that alone.
+func (r *run) steps(list func() []work.Step) {
+	if r.beside && len(r.Plan.Measured) == 0 {
+		return
+	}
+	r.Steps = list()
+	r.find(fit.Unknown(r.Plan, r.Steps))
+	for _, s := range r.Steps {
 		r.find(fit.Judge(r.Plan, s))
 	}
 }
