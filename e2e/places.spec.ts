@@ -258,3 +258,25 @@ test("fractions are set as real ones, in both type faces", async ({ page, demo }
     expect(set / typed, place).toBeLessThan(0.85);
   }
 });
+
+test("what is written in a drawing stays on its slip, with real fractions", async ({ page, demo }) => {
+  const plan = `${demo.url}/plans/returns-desk-cushion-on-point`;
+  for (const place of [plan, `${plan}/cut`]) {
+    await open(page, place);
+    await expect(page.locator(".slip").first()).toBeVisible();
+    await page.evaluate(() => document.fonts.ready);
+    const slips = await page.locator(".slip").evaluateAll((all) =>
+      all.map((slip) => {
+        const text = slip.nextElementSibling as SVGGraphicsElement;
+        const [paper, written] = [(slip as SVGGraphicsElement).getBBox(), text.getBBox()];
+        const room = { left: written.x - paper.x, right: paper.x + paper.width - written.x - written.width };
+        return { ...room, text: text.textContent ?? "", letters: Number(text.getAttribute("font-size")) };
+      }),
+    );
+    for (const { text, left, right, letters } of slips) {
+      expect(Math.min(left, right) / letters, text).toBeGreaterThan(0.08);
+      expect(Math.max(left, right) / letters, text).toBeLessThan(0.7);
+    }
+    expect(await page.locator(".slip + text .frac").count()).toBeGreaterThan(0);
+  }
+});
