@@ -1,7 +1,7 @@
 import type { Fitting } from "../api/api.gen";
 import { Movable, type Moving } from "./Movable";
 import { mm } from "./PieceDrawing";
-import { SvgText } from "./SvgText";
+import { Lettered } from "./SvgText";
 
 interface Props {
   fittings: Fitting[];
@@ -56,9 +56,15 @@ function Drawn({ fitting, text, quarters }: { fitting: Fitting; text: number; qu
         />
       ))}
       {first && (
-        <SvgText x={mm(first.x)} y={mm(first.y) - text * 0.25} text={text * 0.85} quarters={quarters}>
+        <Lettered
+          className="haloed no-pointer"
+          x={mm(first.x)}
+          y={mm(first.y) - text * 0.25}
+          text={text * 0.85}
+          quarters={quarters}
+        >
           {fitting.title.toLowerCase()}
-        </SvgText>
+        </Lettered>
       )}
     </>
   );
