@@ -134,7 +134,7 @@ func both(dir, name string) (before, now any, err error) {
 	if err != nil {
 		return nil, nil, err
 	}
-	r, err := planfile.Reckon(data, nil)
+	r, err := planfile.Remedied(data, nil)
 	if err != nil {
 		return nil, nil, fmt.Errorf("reckon %s: %w", name, err)
 	}
