@@ -69,6 +69,7 @@ func FuzzReckon(f *testing.F) {
 func allHolds(rt *rapid.T) bool {
 	p := priced(rt, anyplan.Plans().Draw(rt, "plan"))
 	r := reckon.Reckon(p, nil)
+	besideTheSheet(rt, p, r)
 	if finding.List(r.Findings).Stopped() {
 		assert.Empty(rt, r.Cuts)
 		for _, f := range r.Findings {
@@ -82,6 +83,14 @@ func allHolds(rt *rapid.T) bool {
 		i.holds(named{rt, i.name}, p.Settle(), r)
 	}
 	return true
+}
+
+// besideTheSheet holds what is told while a value is typed against the whole: all of it but steps and layouts.
+func besideTheSheet(t require.TestingT, p plan.Plan, whole answer.Reckoning) {
+	none := reckon.Reckon(plan.Plan{}, nil)
+	whole.Steps, whole.Cloths, whole.Piles = none.Steps, none.Cloths, none.Piles
+	whole.Left, whole.SetUps, whole.Trips = 0, 0, 0
+	assert.Equal(t, whole, reckon.OnSheet(p, nil), "beside the sheet stands something else")
 }
 
 // priced is a plan whose cloths and hours have a price.
