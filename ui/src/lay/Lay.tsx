@@ -11,7 +11,7 @@ import type {
 import { Pattern } from "../cloth/Pattern";
 import { turned } from "../sheet/net";
 import { extent, mm, pathOf } from "../sheet/PieceDrawing";
-import { Chip, SvgText } from "../sheet/SvgText";
+import { Chip, Lettered, SvgText } from "../sheet/SvgText";
 import { ems } from "../words/ems";
 
 interface LayProps {
@@ -42,7 +42,6 @@ export function Lay({ lay, whole, among, cuts, pieces, strips, swatch, about }: 
       viewBox={`${-unit} ${-text * 1.9} ${wide + 2 * unit} ${Math.max(length, mm(whole ?? 0)) + text * 2.2}`}
       role="img"
       aria-label={`${lay.placed.length} pieces on ${lay.width.text} of usable width, using ${lay.length.text} of length`}
-      fontSize={text}
     >
       <defs>
         <Pattern id={id} swatch={swatch} />
@@ -67,9 +66,15 @@ export function Lay({ lay, whole, among, cuts, pieces, strips, swatch, about }: 
         <g key={s.y.nm}>
           <line className="strip-cut" x1={0} x2={width} y1={mm(s.y.nm + s.height.nm)} y2={mm(s.y.nm + s.height.nm)} />
           {(i === 0 || lay.placed.some((p) => p.strip === i + 1)) && (
-            <text className="strip-number" x={width - text * 0.4} y={mm(s.y.nm) + text * 1.2} textAnchor="end">
+            <Lettered
+              className="strip-number haloed"
+              x={width - text * 0.4}
+              y={mm(s.y.nm) + text * 1.2}
+              text={text}
+              anchor="end"
+            >
               {i + 1}
-            </text>
+            </Lettered>
           )}
         </g>
       ))}
@@ -130,7 +135,7 @@ function Laid({ placed, back, cut, shape, bias, fill, text }: LaidProps) {
       {bias && <BiasStrips strips={bias} placed={placed} />}
       {cut?.waits && <path className="wait-mark" d={`M${x} ${y} L${x + w} ${y + h} M${x + w} ${y} L${x} ${y + h}`} />}
       {fits && (
-        <Chip x={x + w / 2} y={y + h / 2} text={text} quarters={0}>
+        <Chip x={x + w / 2} y={y + h / 2} text={text}>
           {label}
         </Chip>
       )}

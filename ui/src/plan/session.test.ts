@@ -381,16 +381,17 @@ describe("a session", () => {
   test("what is typed beside the sheet leaves steps and layouts as they were", async () => {
     const whole = view(1, "one");
     const [steps, cloths] = [[{ id: "step.role:measure" }], [{ cloth: "A" }]];
-    Object.assign(whole.reckoning, { steps, cloths });
-    const none = () => json({ ...reckoning("typed"), steps: [], cloths: [] });
+    const left = 40; // and what else is told of the steps
+    Object.assign(whole.reckoning, { steps, cloths, left });
+    const none = () => json({ ...reckoning("typed"), steps: [], cloths: [], left: 0 });
     const asked = answering(none, none);
     const s = new Session(whole);
     await s.preview(plan("typed"), { sheet: true });
-    expect(s.current().reckoning).toMatchObject({ title: "typed", steps, cloths });
+    expect(s.current().reckoning).toMatchObject({ title: "typed", steps, cloths, left });
     s.leaveSheet(); // layouts are never beside cuts they were not made of
-    expect(s.current().reckoning).toMatchObject({ title: "one", steps, cloths });
+    expect(s.current().reckoning).toMatchObject({ title: "one", steps, cloths, left });
     await s.preview(plan("typed"));
-    expect(s.current().reckoning).toMatchObject({ steps: [], cloths: [] });
+    expect(s.current().reckoning).toMatchObject({ steps: [], cloths: [], left: 0 });
     s.leaveSheet();
     expect(s.current().reckoning).toMatchObject({ title: "typed", steps: [], cloths: [] });
     expect(asked.map((url) => url.includes("sheet=1"))).toEqual([true, false]);

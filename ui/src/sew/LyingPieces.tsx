@@ -56,16 +56,11 @@ function One({ of: piece, fill, text }: { of: Lying; fill: string; text: number 
       <SvgText x={w / 2} y={-text * 0.9} text={text} anchor="middle">
         {`${piece.title}, ${piece.wrong ? "wrong" : "right"} side up`}
       </SvgText>
-      <Chip x={w / 2} y={h / 2} text={text} quarters={0}>
+      <Chip x={w / 2} y={h / 2} text={text}>
         {`${piece.size.width.text} × ${piece.size.height.text}`}
       </Chip>
       {marked && (
-        <Chip
-          x={marked.x1 + (marked.x2 - marked.x1) * 0.3}
-          y={marked.y1 + (marked.y2 - marked.y1) * 0.3}
-          text={text}
-          quarters={0}
-        >
+        <Chip x={marked.x1 + (marked.x2 - marked.x1) * 0.3} y={marked.y1 + (marked.y2 - marked.y1) * 0.3} text={text}>
           {piece.along.text}
         </Chip>
       )}

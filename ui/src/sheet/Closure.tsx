@@ -28,18 +28,18 @@ export function Closure({ back, cuts, text }: Props) {
         return (
           <g key={lie.label}>
             {lie.label && (
-              <Chip x={x} y={y - text * 0.75} text={text} quarters={0}>
+              <Chip x={x} y={y - text * 0.75} text={text}>
                 {lie.label}
               </Chip>
             )}
-            <Chip x={x} y={y + text * 0.75} text={text} quarters={0}>
+            <Chip x={x} y={y + text * 0.75} text={text}>
               {cut ? `${cut.width.text} × ${cut.height.text}` : ""}
             </Chip>
           </g>
         );
       })}
       {left && back.overlap.nm > 0 && lap && (
-        <Chip x={(lap.from + lap.to) / 2} y={mm(left.box.y) + mm(left.box.height) * 0.27} text={text} quarters={0}>
+        <Chip x={(lap.from + lap.to) / 2} y={mm(left.box.y) + mm(left.box.height) * 0.27} text={text}>
           {`overlap ${back.overlap.text}`}
         </Chip>
       )}
@@ -48,7 +48,6 @@ export function Closure({ back, cuts, text }: Props) {
           x={mm(left.box.x) + mm(left.box.width) / 2}
           y={mm(left.box.y) + mm(left.box.height) * 0.88}
           text={text * 0.9}
-          quarters={0}
         >
           {small.map((c) => `${c.count} × ${c.title.toLowerCase()}, ${c.width.text} × ${c.height.text}`).join("; ")}
         </Chip>

@@ -162,7 +162,7 @@ test("a seam is drawn with its letter, its marks and where it is clipped", () =>
   expect(container.querySelectorAll(".seam-mark")).toHaveLength(3);
   expect(container.querySelectorAll(".seam-clip")).toHaveLength(2);
   expect(container.querySelector(".seam-letter")?.textContent).toBe("B");
-  expect(Number(container.querySelector(".seam-disc")?.getAttribute("cx"))).toBeGreaterThan(0);
+  expect(Number(container.querySelector(".seam-disc")?.getAttribute("cx"))).toBeGreaterThan(0); // inside the piece
 });
 
 test("a fitting lies where the core says", () => {

@@ -29,7 +29,7 @@ export function StripsFigure({ strips, cloth, swatch }: { strips: Strips; cloth:
             <g key={at.join()}>
               <path className="cell marked" d={`M${at.join("L")}Z`} fill={`url(#${id})`} />
               {mm(strip.length.nm) > text * 9 && (
-                <Chip x={middle("x")} y={middle("y")} text={text} quarters={0}>
+                <Chip x={middle("x")} y={middle("y")} text={text}>
                   {strip.length.text}
                 </Chip>
               )}

@@ -39,7 +39,7 @@ export function Lettered({ anchor = "start", under = 0, className = "", children
 }
 
 /** Text in a drawing, with real fractions. */
-export function SvgText({ children, ...set }: Lettering & { children: string }) {
+export function SvgText({ children, ...set }: Omit<Lettering, "className"> & { children: string }) {
   return (
     <Lettered {...set} className="no-pointer">
       <T as="tspan">{children}</T>
