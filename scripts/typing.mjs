@@ -1,5 +1,6 @@
 // Tells how long a value that is typed takes until it is drawn: from the key to the frame that shows it, in
-// percentiles, and which of the page's work keeps it from answering meanwhile.
+// percentiles, and which of the page's work keeps it from answering meanwhile. A machine that is shared tells nothing:
+// how much of its processors went to others is told with each.
 import { spawn } from "node:child_process";
 import { readFileSync } from "node:fs";
 import { dirname, join } from "node:path";
@@ -28,6 +29,15 @@ const subjects = [
   { name: "a hood", title: "Turntable", field: "Length of the box", values: ["17", "17 1/2"] },
   { name: "1,156 patches", plan: patchwork(34, "1"), field: "Overlap of the back", values: ["4 1/2", "5"] },
 ];
+
+/** What the processors were asked for so far, and what of it they did for other machines meanwhile. */
+function processors() {
+  const [user, nice, system, , , irq, soft, stolen] = /^cpu +(.*)$/m
+    .exec(readFileSync("/proc/stat", "utf8"))[1]
+    .split(" ")
+    .map(Number);
+  return { asked: user + nice + system + irq + soft + stolen, stolen };
+}
 
 const percentile = (sorted, p) => sorted[Math.min(sorted.length - 1, Math.ceil((p / 100) * sorted.length) - 1)];
 
@@ -94,10 +104,15 @@ try {
     const { id } = shelf.find((one) => one.title.startsWith(title ?? plan.title));
     await page.goto(`/plans/${id}`);
     await page.locator("main[aria-busy=false]").waitFor();
+    const before = processors();
     const { took, long } = await type(page, field, values);
+    const after = processors();
+    const lost = Math.round((100 * (after.stolen - before.stolen)) / (after.asked - before.asked));
     const at = (p) => `${percentile(took, p).toFixed(0)} ms`.padStart(7);
     const most = long.length ? `, the longest ${Math.max(...long).toFixed(0)} ms` : "";
-    console.log(`${name.padEnd(20)} p50 ${at(50)}  p95 ${at(95)}  ${long.length} tasks over 50 ms${most}`);
+    console.log(
+      `${name.padEnd(20)} p50 ${at(50)}  p95 ${at(95)}  ${long.length} tasks over 50 ms${most}; to others ${lost} %`,
+    );
   }
 } finally {
   await browser.close();

@@ -2,6 +2,7 @@ package lay
 
 import (
 	"cmp"
+	"math"
 	"slices"
 
 	"umschlag/core/length"
@@ -41,10 +42,10 @@ func (n needs) freely(on Cloth) Lay {
 
 // loose is the shortest of several free lays.
 func (n needs) loose(usable length.Length) Lay {
-	best := Lay{Width: usable, Length: -1}
+	best := Lay{Width: usable, Length: math.MaxInt64}
 	for _, largest := range orders {
 		for _, turn := range []bool{false, true} {
-			if l := n.placed(usable, largest, turn); best.Length < 0 || l.Length < best.Length {
+			if l, shorter := n.placed(usable, largest, turn, best.Length); shorter {
 				best = l
 			}
 		}
@@ -84,9 +85,10 @@ type level struct{ x, width, y length.Length }
 
 // placed lays pieces freely in an order. Those that may turn lie across or along,
 // whichever ends nearer to the squared end, or only as wide as they can where turn says
-// so.
-func (n needs) placed(usable length.Length, largest func(piece) length.Length, turn bool) Lay {
-	var pieces []piece
+// so. It is given up as soon as it is as long as one that is known.
+func (n needs) placed(usable length.Length, largest func(piece) length.Length, turn bool,
+	known length.Length) (l Lay, shorter bool) {
+	pieces := make([]piece, 0, n.pieces())
 	for i, it := range n {
 		p := standing(it, i, it.MayTurn && (it.Width > usable || turn && it.Height > it.Width && it.Height <= usable))
 		for range it.Count {
@@ -96,8 +98,8 @@ func (n needs) placed(usable length.Length, largest func(piece) length.Length, t
 	slices.SortStableFunc(pieces, func(a, b piece) int {
 		return cmp.Or(cmp.Compare(largest(b), largest(a)), cmp.Compare(b.h, a.h), cmp.Compare(b.w, a.w))
 	})
-	l := Lay{Width: usable}
-	front := []level{{width: usable}}
+	l = Lay{Width: usable, Placed: make([]Placed, 0, len(pieces))}
+	front, next := []level{{width: usable}}, []level(nil)
 	for _, p := range pieces {
 		it := n[p.item]
 		at, ok := nearest(front, p, it.Selvedge, usable)
@@ -110,10 +112,12 @@ func (n needs) placed(usable length.Length, largest func(piece) length.Length, t
 			continue
 		}
 		l.Placed = append(l.Placed, Placed{Cut: it.Cut, X: at.x, Y: at.y, Width: p.w, Height: p.h, Turned: p.turned})
-		l.Length = max(l.Length, at.y+p.h)
-		front = raised(front, level{x: at.x, width: p.w, y: at.y + p.h})
+		if l.Length = max(l.Length, at.y+p.h); l.Length >= known {
+			return l, false
+		}
+		front, next = raised(next[:0], front, level{x: at.x, width: p.w, y: at.y + p.h}), front
 	}
-	return l
+	return l, l.Length < known
 }
 
 // nearest is the place nearest to the squared end, and leftmost, where a piece fits.
@@ -140,9 +144,8 @@ func nearest(front []level, p piece, selvedge bool, usable length.Length) (level
 	return best, known
 }
 
-// raised is the front with something laid on it.
-func raised(front []level, by level) []level {
-	var out []level
+// raised is the front with something laid on it, appended to out.
+func raised(out, front []level, by level) []level {
 	for _, l := range front {
 		end := l.x + l.width
 		if l.x < by.x {

@@ -346,8 +346,12 @@ func (h Habits) Chosen() map[string]string {
 		chosen[key] = string(press)
 	}
 	for _, help := range HabitsHelp() {
+		size, is := sizes[help.Key]
+		if !is {
+			continue
+		}
 		for _, school := range help.Schools {
-			if l, err := length.Parse(school.Value, length.Inches); err == nil && l == sizes[help.Key] {
+			if l, err := length.Parse(school.Value, length.Inches); err == nil && l == size {
 				chosen[help.Key] = school.Value
 			}
 		}

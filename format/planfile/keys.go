@@ -95,14 +95,14 @@ func keysInto(n node, v reflect.Value) {
 		if !ok {
 			return
 		}
-		for i := range v.NumField() {
-			name := keyOf(v.Type().Field(i))
-			if v.Field(i).Type() == keyType && name == "key" && o.values["key"] == nil && v.Field(i).String() != "" {
-				o.first("key", v.Field(i).String())
+		for _, f := range keysOf(v.Type()).ordered {
+			field := v.Field(f.field)
+			if field.Type() == keyType && f.key == "key" && o.values["key"] == nil && field.String() != "" {
+				o.first("key", field.String())
 				continue
 			}
-			if within, there := o.values[name]; there {
-				keysInto(within, v.Field(i))
+			if within, there := o.values[f.key]; there {
+				keysInto(within, field)
 			}
 		}
 	}

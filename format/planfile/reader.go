@@ -140,6 +140,15 @@ type keys struct {
 	// fields has the field of each key, cuts the one that takes what is said of a key as it is cut.
 	fields, cuts map[string]int
 	required     []string
+	// ordered are the fields in their order, with the key of each.
+	ordered []member
+}
+
+// member is a field as it is written: optional ones are left out where they say nothing.
+type member struct {
+	field    int
+	key      string
+	optional bool
 }
 
 // keysKnown has the keys of the types met so far: tags are read again for each object otherwise.
@@ -154,6 +163,7 @@ func keysOf(t reflect.Type) keys {
 		f := t.Field(i)
 		if key := keyOf(f); key != "-" {
 			k.fields[key] = i
+			k.ordered = append(k.ordered, member{field: i, key: key, optional: optional(f)})
 		}
 		if key := f.Tag.Get("cut"); key != "" {
 			k.cuts[key] = i

@@ -92,14 +92,13 @@ func (w writer) list(v reflect.Value) []any {
 
 func (w writer) object(v reflect.Value) map[string]any {
 	m := map[string]any{}
-	for i := range v.NumField() {
-		f := v.Type().Field(i)
-		if keyOf(f) == "-" || optional(f) && nothing(v.Field(i)) {
-			continue
+	keys := keysOf(v.Type())
+	for _, f := range keys.ordered {
+		if field := v.Field(f.field); !f.optional || !nothing(field) {
+			m[f.key] = w.value(field)
 		}
-		m[keyOf(f)] = w.value(v.Field(i))
 	}
-	for key, i := range keysOf(v.Type()).cuts {
+	for key, i := range keys.cuts {
 		if cut := length.Length(v.Field(i).Int()); cut != 0 {
 			m[key] = w.sized(0, cut)
 		}
