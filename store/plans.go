@@ -130,13 +130,21 @@ func current(ctx context.Context, tx *sql.Tx, id string) (Plan, error) {
 // next is a revision about to be written.
 type next struct {
 	title, kind, doc, label string
-	save                    sql.Null[string]
 	undo, redo              sql.Null[int]
 }
 
-// advance writes the revision after base, which must be the newest one.
-func (s *Store) advance(ctx context.Context, what, id string, base int, make func(*sql.Tx, Plan) (next, error)) (Plan,
+// Change is one that a window makes of a plan.
+type Change struct {
+	// Base is the revision it is made on.
+	Base int
+	// ID that the window gave to it; empty where it gave none.
+	ID string
+}
+
+// advance writes the revision after the one that a change is made on, which must be the newest.
+func (s *Store) advance(ctx context.Context, what, id string, by Change, make func(*sql.Tx, Plan) (next, error)) (Plan,
 	error) {
+	base, save := by.Base, sql.Null[string]{V: by.ID, Valid: by.ID != ""}
 	var after Plan
 	err := s.change(ctx, what, func(tx *sql.Tx) error {
 		head, err := current(ctx, tx, id)
@@ -160,7 +168,7 @@ func (s *Store) advance(ctx context.Context, what, id string, base int, make fun
 		now := s.stamp()
 		if _, err := tx.ExecContext(ctx,
 			`INSERT INTO revisions (plan, number, doc, label, save, made, undo_to, redo_to) VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
-			id, base+1, n.doc, n.label, n.save, now, n.undo, n.redo); err != nil {
+			id, base+1, n.doc, n.label, save, now, n.undo, n.redo); err != nil {
 			return err
 		}
 		if _, err := tx.ExecContext(ctx, `UPDATE plans SET head = ?, title = ?, kind = ?, changed = ? WHERE id = ?`,
@@ -175,24 +183,20 @@ func (s *Store) advance(ctx context.Context, what, id string, base int, make fun
 
 // Version is one of a plan to be kept.
 type Version struct {
-	// Base is the revision it was made on.
-	Base                    int
+	Change
 	Title, Kind, Doc, Label string
-	// ID that the window gave to the save; empty where it gave none.
-	ID string
 }
 
 // Save stores a new version of a plan. A stale base is a *ConflictError.
 func (s *Store) Save(ctx context.Context, id string, v Version) (Plan, error) {
-	return s.advance(ctx, "save plan", id, v.Base, func(_ *sql.Tx, head Plan) (next, error) {
+	return s.advance(ctx, "save plan", id, v.Change, func(_ *sql.Tx, head Plan) (next, error) {
 		return next{title: v.Title, kind: v.Kind, doc: v.Doc, label: v.Label,
-			save: sql.Null[string]{V: v.ID, Valid: v.ID != ""},
 			undo: sql.Null[int]{V: head.Revision, Valid: true}}, nil
 	})
 }
 
-// Reached is the revision that a window is at which made saves on base whose answers it may not have got: the newest
-// one where all that came after base were among sent, else base. last is the id of the save that made it.
+// Reached is the revision that a window is at which made changes on base whose answers it may not have got: the newest
+// one where all that came after base were among sent, else base. last is the id of the change that made it.
 func (s *Store) Reached(ctx context.Context, id string, base int, sent []string) (reached int, last string, err error) {
 	list, err := json.Marshal(append([]string{}, sent...))
 	if err != nil {
@@ -224,8 +228,8 @@ var ErrNothing = errors.New("there is nothing to go back to")
 
 // Step undoes the last change, or redoes the one undone. The history only
 // grows: the step is a revision of its own that brings an older document back.
-func (s *Store) Step(ctx context.Context, id string, base int, d Direction) (Plan, error) {
-	return s.advance(ctx, string(d), id, base, func(tx *sql.Tx, head Plan) (next, error) {
+func (s *Store) Step(ctx context.Context, id string, by Change, d Direction) (Plan, error) {
+	return s.advance(ctx, string(d), id, by, func(tx *sql.Tx, head Plan) (next, error) {
 		var undo, redo sql.Null[int]
 		if err := tx.QueryRowContext(ctx, `SELECT undo_to, redo_to FROM revisions WHERE plan = ? AND number = ?`, id,
 			head.Revision).Scan(&undo, &redo); err != nil {
@@ -263,8 +267,8 @@ func (s *Store) Revision(ctx context.Context, id string, number int) (doc string
 
 // Restore brings an older revision back as a change that can be undone, with its document as it
 // is to be stored.
-func (s *Store) Restore(ctx context.Context, id string, base, revision int, doc string) (Plan, error) {
-	return s.advance(ctx, "restore plan", id, base, func(_ *sql.Tx, head Plan) (next, error) {
+func (s *Store) Restore(ctx context.Context, id string, by Change, revision int, doc string) (Plan, error) {
+	return s.advance(ctx, "restore plan", id, by, func(_ *sql.Tx, head Plan) (next, error) {
 		n := next{doc: doc, label: fmt.Sprintf("revision %d restored", revision),
 			undo: sql.Null[int]{V: head.Revision, Valid: true}}
 		return n, named(&n)

@@ -47,9 +47,11 @@ func create(t *testing.T, s *store.Store) store.Plan {
 	return p
 }
 
+func on(p store.Plan) store.Change { return store.Change{Base: p.Revision} }
+
 func save(t *testing.T, s *store.Store, p store.Plan, title string) store.Plan {
 	t.Helper()
-	p, err := s.Save(t.Context(), p.ID, store.Version{Base: p.Revision, Title: title, Kind: "cushion", Doc: doc(title),
+	p, err := s.Save(t.Context(), p.ID, store.Version{Change: on(p), Title: title, Kind: "cushion", Doc: doc(title),
 		Label: "to " + title})
 	require.NoError(t, err)
 	return p
@@ -57,7 +59,7 @@ func save(t *testing.T, s *store.Store, p store.Plan, title string) store.Plan {
 
 func step(t *testing.T, s *store.Store, p store.Plan, d store.Direction) store.Plan {
 	t.Helper()
-	p, err := s.Step(t.Context(), p.ID, p.Revision, d)
+	p, err := s.Step(t.Context(), p.ID, on(p), d)
 	require.NoError(t, err)
 	return p
 }
@@ -108,9 +110,9 @@ func TestUndoAndRedoReachBackOverARestart(t *testing.T) {
 func TestThereIsAnEndToUndo(t *testing.T) {
 	s := open(t, t.TempDir())
 	p := create(t, s)
-	_, err := s.Step(t.Context(), p.ID, p.Revision, store.Undo)
+	_, err := s.Step(t.Context(), p.ID, on(p), store.Undo)
 	assert.ErrorIs(t, err, store.ErrNothing)
-	_, err = s.Step(t.Context(), p.ID, p.Revision, store.Redo)
+	_, err = s.Step(t.Context(), p.ID, on(p), store.Redo)
 	assert.ErrorIs(t, err, store.ErrNothing)
 }
 
@@ -118,7 +120,7 @@ func TestAStaleSaveIsRefusedWithTheNewestVersion(t *testing.T) {
 	s := open(t, t.TempDir())
 	p := create(t, s)
 	save(t, s, p, "Two")
-	_, err := s.Save(t.Context(), p.ID, store.Version{Base: p.Revision, Title: "Mine", Kind: "cushion",
+	_, err := s.Save(t.Context(), p.ID, store.Version{Change: on(p), Title: "Mine", Kind: "cushion",
 		Doc: doc("Mine")})
 	var conflict *store.ConflictError
 	require.ErrorAs(t, err, &conflict)
@@ -136,7 +138,7 @@ func TestOfManySavesOnOneBaseOneIsTaken(t *testing.T) {
 	results := make(chan error, 8)
 	for i := range 8 {
 		wg.Go(func() {
-			_, err := s.Save(context.Background(), p.ID, store.Version{Base: p.Revision, Title: "x", Kind: "cushion",
+			_, err := s.Save(context.Background(), p.ID, store.Version{Change: on(p), Title: "x", Kind: "cushion",
 				Doc: doc(fmt.Sprint(i))})
 			results <- err
 		})
@@ -158,7 +160,7 @@ func TestOfManySavesOnOneBaseOneIsTaken(t *testing.T) {
 func TestHistoryAndRestore(t *testing.T) {
 	s := open(t, t.TempDir())
 	p := save(t, s, save(t, s, create(t, s), "Two"), "Three")
-	p, err := s.Restore(t.Context(), p.ID, p.Revision, 1, doc("One"))
+	p, err := s.Restore(t.Context(), p.ID, on(p), 1, doc("One"))
 	require.NoError(t, err)
 	assert.Equal(t, doc("One"), p.Doc)
 	assert.Equal(t, doc("Three"), step(t, s, p, store.Undo).Doc, "a restore can be undone")

@@ -85,16 +85,21 @@ type JoinedPlans struct {
 	Apart []string        `json:"apart"`
 }
 
-// SavePlan asks for a version of a plan to be stored.
-type SavePlan struct {
-	// Base is the revision the change was made on.
-	Base  int             `json:"base"`
-	Plan  json.RawMessage `json:"plan"`
-	Label string          `json:"label"`
-	// Save is the id of this save, and Sent are those of earlier ones on Base whose answers did not come: a save
-	// that is sent again is answered as it was, and none of them is a change of another window.
+// Standing is what a change of a plan stands on.
+type Standing struct {
+	// Base is the revision it was made on.
+	Base int `json:"base"`
+	// Save is its id, and Sent are those of earlier ones on Base whose answers did not come: one that is sent again
+	// is answered as it was, and none of them is a change of another window.
 	Save string   `json:"save,omitempty"`
 	Sent []string `json:"sent,omitempty"`
+}
+
+// SavePlan asks for a version of a plan to be stored.
+type SavePlan struct {
+	Standing
+	Plan  json.RawMessage `json:"plan"`
+	Label string          `json:"label"`
 	// Spoils is what becomes of what the change spoils; it is asked about when absent.
 	Spoils spoil.Choice `json:"spoils,omitempty"`
 	// Prefer is the side that is followed where another window changed the same since: mine or theirs; it is asked
@@ -123,9 +128,9 @@ type ConvertPlan struct {
 	Units string          `json:"units"`
 }
 
-// Based asks for a change of what was read at a revision.
-type Based struct {
-	Base int `json:"base"`
+// Back asks for a step through the history of a plan.
+type Back struct {
+	Standing
 	// Revision to be restored, and what becomes of what that spoils; it is asked about when
 	// absent.
 	Revision int          `json:"revision,omitempty"`
@@ -368,7 +373,7 @@ type Types struct {
 	MovedFitting   MovedFitting      `json:"moved_fitting"`
 	MoveShape      MoveShape         `json:"move_shape"`
 	ShapesView     ShapesView        `json:"shapes"`
-	Based          Based             `json:"based"`
+	Back           Back              `json:"back"`
 	HistoryEntry   []HistoryEntry    `json:"history"`
 	ClothView      []ClothView       `json:"cloths"`
 	SaveCloth      SaveCloth         `json:"save_cloth"`

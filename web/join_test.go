@@ -31,7 +31,7 @@ func TestChangesOfTwoWindowsAreJoined(t *testing.T) {
 	assert.Contains(t, string(joined.Plan), "Another title")
 	assert.Contains(t, string(joined.Plan), `"copies":4`)
 	var undone web.PlanView
-	call(t, h, "POST", reading+"/undo", web.Based{Base: joined.Revision}, &undone)
+	call(t, h, "POST", reading+"/undo", web.Back{Standing: web.Standing{Base: joined.Revision}}, &undone)
 	assert.Contains(t, string(undone.Plan), "Another title", "only what this window changed is taken back")
 	assert.NotContains(t, string(undone.Plan), `"copies":4`)
 }

@@ -78,10 +78,10 @@ func TestWhatIsRememberedIsAsWorkedOutAnew(t *testing.T) {
 	id := shelf[0].ID
 	change(id, "PUT", "", func() any {
 		plan := strings.Replace(string(view.Plan), `"title": "`, `"title": "The other `, 1)
-		return web.SavePlan{Base: view.Revision, Plan: json.RawMessage(plan), Label: "title"}
+		return web.SavePlan{Standing: web.Standing{Base: view.Revision}, Plan: json.RawMessage(plan), Label: "title"}
 	})
-	change(id, "POST", "/undo", func() any { return web.Based{Base: view.Revision} })
-	change(id, "POST", "/redo", func() any { return web.Based{Base: view.Revision} })
+	change(id, "POST", "/undo", func() any { return web.Back{Standing: web.Standing{Base: view.Revision}} })
+	change(id, "POST", "/redo", func() any { return web.Back{Standing: web.Standing{Base: view.Revision}} })
 	for _, letter := range []string{"A"} {
 		w := call(t, h, "POST", "/api/v1/plans/"+shelf[2].ID+"/cloths/"+letter+"/keep", map[string]any{}, nil)
 		same(fmt.Sprint("keep, ", w.Code))

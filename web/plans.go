@@ -273,19 +273,12 @@ func (s *server) savePlan(c *echo.Context) error {
 	if err := sideOf(in.Prefer); err != nil {
 		return err
 	}
-	if err := in.known(); err != nil {
-		return err
-	}
-	base, last, err := s.store.Reached(ctx, id, in.Base, append([]string{in.Save}, in.Sent...))
+	head, base, again, err := s.stands(ctx, id, in.Standing)
 	if err != nil {
 		return err
 	}
-	head, err := s.store.Plan(ctx, id)
-	if err != nil {
-		return err
-	}
-	if head.Revision == base && last != "" && last == in.Save {
-		return s.answer(c, http.StatusOK, head, nil, nil) // it was kept, and its answer lost
+	if again {
+		return s.answer(c, http.StatusOK, head, nil, nil)
 	}
 	var apart *Sides
 	if head.Revision > base {
@@ -304,9 +297,24 @@ func (s *server) savePlan(c *echo.Context) error {
 			return err
 		}
 	}
-	saved, err := s.store.Save(ctx, id, store.Version{Base: base, Title: p.Title, Kind: string(p.Cover.Kind),
-		Doc: string(doc), Label: in.Label, ID: in.Save})
+	saved, err := s.store.Save(ctx, id, store.Version{Change: store.Change{Base: base, ID: in.Save}, Title: p.Title,
+		Kind: string(p.Cover.Kind), Doc: string(doc), Label: in.Label})
 	return s.answer(c, http.StatusOK, saved, err, apart)
+}
+
+// stands is the newest revision of a plan, and the one that a change stands on: that of its window, with what of its
+// own was kept whose answers were lost. again tells that the change itself is the last of those.
+func (s *server) stands(ctx context.Context, id string, on Standing) (head store.Plan, base int, again bool,
+	err error) {
+	if err := on.known(); err != nil {
+		return head, 0, false, err
+	}
+	base, last, err := s.store.Reached(ctx, id, on.Base, append([]string{on.Save}, on.Sent...))
+	if err != nil {
+		return head, 0, false, err
+	}
+	head, err = s.store.Plan(ctx, id)
+	return head, base, head.Revision == base && last != "" && last == on.Save, err
 }
 
 // joined is a document that was changed from an older revision, with what was changed since; false where both changed
@@ -376,16 +384,16 @@ func sideOf(side planfile.Side) error {
 	return nil
 }
 
-// mostSent saves are waited for at once, and none has an id longer than longestSave.
+// mostSent changes are waited for at once, and none has an id longer than longestSave.
 const (
 	mostSent    = 200
 	longestSave = 64
 )
 
-// known tells whether the ids of saves are such as this app gives.
-func (in SavePlan) known() error {
+// known tells whether the ids of changes are such as this app gives.
+func (on Standing) known() error {
 	tooLong := func(id string) bool { return len(id) > longestSave }
-	if len(in.Sent) > mostSent || tooLong(in.Save) || slices.ContainsFunc(in.Sent, tooLong) {
+	if len(on.Sent) > mostSent || tooLong(on.Save) || slices.ContainsFunc(on.Sent, tooLong) {
 		return echo.NewHTTPError(http.StatusBadRequest, fmt.Sprintf(
 			"A save names up to %d others, each by up to %d characters.", mostSent, longestSave))
 	}
@@ -414,11 +422,19 @@ func (s *server) restored(ctx context.Context, head store.Plan, doc []byte, how 
 
 func (s *server) step(d store.Direction) echo.HandlerFunc {
 	return func(c *echo.Context) error {
-		var in Based
+		var in Back
 		if err := decode(c, &in); err != nil {
 			return err
 		}
-		p, err := s.store.Step(c.Request().Context(), c.Param("id"), in.Base, d)
+		ctx, id := c.Request().Context(), c.Param("id")
+		head, base, again, err := s.stands(ctx, id, in.Standing)
+		if err != nil {
+			return err
+		}
+		if again {
+			return s.answer(c, http.StatusOK, head, nil, nil)
+		}
+		p, err := s.store.Step(ctx, id, store.Change{Base: base, ID: in.Save}, d)
 		return s.answer(c, http.StatusOK, p, err, nil)
 	}
 }
@@ -427,14 +443,17 @@ func (s *server) step(d store.Direction) echo.HandlerFunc {
 // fits them. Of a document of the format before, whose parts had no keys, its own record comes
 // back with it.
 func (s *server) restore(c *echo.Context) error {
-	var in Based
+	var in Back
 	if err := decode(c, &in); err != nil {
 		return err
 	}
 	ctx, id := c.Request().Context(), c.Param("id")
-	head, err := s.store.Plan(ctx, id)
+	head, base, again, err := s.stands(ctx, id, in.Standing)
 	if err != nil {
 		return err
+	}
+	if again {
+		return s.answer(c, http.StatusOK, head, nil, nil)
 	}
 	stored, err := s.store.Revision(ctx, id, in.Revision)
 	if err != nil {
@@ -444,7 +463,7 @@ func (s *server) restore(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	p, err := s.store.Restore(ctx, id, in.Base, in.Revision, string(doc))
+	p, err := s.store.Restore(ctx, id, store.Change{Base: base, ID: in.Save}, in.Revision, string(doc))
 	return s.answer(c, http.StatusOK, p, err, nil)
 }
 

@@ -171,6 +171,41 @@ func TestTheSameSaveIsTheSameAnswer(t *testing.T) {
 	assert.Equal(t, http.StatusBadRequest, w.Code)
 }
 
+// So it is with a step through the history: pressed once more after its answer was lost, it is the same step.
+func TestTheSameStepIsTheSameAnswer(t *testing.T) {
+	h := app(t)
+	view, doc := open(t, h)
+	for _, title := range []string{"One", "Two"} {
+		doc["title"] = title
+		call(t, h, "PUT", reading, map[string]any{"base": view.Revision, "plan": doc, "label": title}, &view)
+	}
+	step := func(how string, in web.Back) (after web.PlanView) {
+		w := call(t, h, "POST", reading+"/"+how, in, &after)
+		require.Equal(t, http.StatusOK, w.Code, w.Body.String())
+		return after
+	}
+	on := func(id string, sent ...string) web.Standing {
+		return web.Standing{Base: view.Revision, Save: id, Sent: sent}
+	}
+	undone := step("undo", web.Back{Standing: on("a")})
+	assert.Equal(t, view.Revision+1, undone.Revision)
+	assert.Equal(t, undone, step("undo", web.Back{Standing: on("a")}), "One, and not what was before it")
+	redone := step("redo", web.Back{Standing: on("b", "a")})
+	assert.Equal(t, undone.Revision+1, redone.Revision, "on top of the undo that was not answered")
+	restored := step("restore", web.Back{Standing: on("c", "a", "b"), Revision: 1})
+	assert.Equal(t, redone.Revision+1, restored.Revision)
+	assert.Equal(t, restored, step("restore", web.Back{Standing: on("c", "a", "b"), Revision: 1}))
+
+	doc["title"] = "Typed"
+	var saved web.PlanView
+	w := call(t, h, "PUT", reading, map[string]any{"base": view.Revision, "plan": doc, "label": "", "save": "d",
+		"sent": []string{"a", "b", "c"}}, &saved)
+	require.Equal(t, http.StatusOK, w.Code, "and no change of another window to what is saved next")
+	assert.Equal(t, restored.Revision+1, saved.Revision)
+	refused(t, h, "POST", reading+"/undo", web.Back{Standing: on("e")}, http.StatusConflict)
+	refused(t, h, "POST", reading+"/undo", web.Back{Standing: on(strings.Repeat("x", 65))}, http.StatusBadRequest)
+}
+
 func TestWhatCannotBeKeptIsSaid(t *testing.T) {
 	dir := filepath.Join(t.TempDir(), "data")
 	require.NoError(t, os.Mkdir(dir, 0o700))

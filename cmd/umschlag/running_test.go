@@ -177,29 +177,42 @@ func TestWhatWasAcknowledgedOutlivesAKill(t *testing.T) {
 	assert.GreaterOrEqual(t, acknowledged, 8)
 }
 
-// A save whose answer is lost on the way is sent again: it is one save.
+// A save, or an undo, whose answer is lost on the way is sent again: it is one.
 func TestASaveWhoseAnswerIsLostIsOneSave(t *testing.T) {
 	p := start(t, t.TempDir())
 	s := p.create(t)
 	s.Plan["title"] = "Sent twice"
-	body, err := json.Marshal(map[string]any{"base": s.Revision, "plan": s.Plan, "label": "", "save": "once"})
-	require.NoError(t, err)
-	at, err := url.Parse(p.url)
-	require.NoError(t, err)
-	line, err := net.Dial("tcp", at.Host)
-	require.NoError(t, err)
-	_, err = fmt.Fprintf(line, "PUT /api/v1/plans/%s HTTP/1.1\r\nHost: %s\r\nContent-Type: application/json\r\n"+
-		"Content-Length: %d\r\n\r\n%s", s.ID, at.Host, len(body), body)
-	require.NoError(t, err)
-	_, err = line.Read(make([]byte, 1)) // the answer is on its way, and is not read
-	require.NoError(t, err)
-	require.NoError(t, line.Close())
-
+	p.unread(t, "PUT", "/api/v1/plans/"+s.ID,
+		map[string]any{"base": s.Revision, "plan": s.Plan, "label": "", "save": "once"})
 	after, status, err := p.save(s, "Sent twice", "once")
 	require.NoError(t, err)
 	require.Equal(t, http.StatusOK, status)
 	assert.Equal(t, s.Revision+1, after.Revision)
 	assert.Equal(t, s.Revision+1, p.plan(t, s.ID).Revision)
+
+	undo := map[string]any{"base": after.Revision, "save": "back"}
+	p.unread(t, "POST", "/api/v1/plans/"+s.ID+"/undo", undo)
+	status, _, err = p.ask("POST", "/api/v1/plans/"+s.ID+"/undo", undo, nil)
+	require.NoError(t, err)
+	require.Equal(t, http.StatusOK, status)
+	assert.Equal(t, after.Revision+1, p.plan(t, s.ID).Revision)
+}
+
+// unread sends a request, and goes away as soon as the answer begins.
+func (p *program) unread(t *testing.T, method, path string, content any) {
+	t.Helper()
+	body, err := json.Marshal(content)
+	require.NoError(t, err)
+	at, err := url.Parse(p.url)
+	require.NoError(t, err)
+	line, err := net.Dial("tcp", at.Host)
+	require.NoError(t, err)
+	_, err = fmt.Fprintf(line, "%s %s HTTP/1.1\r\nHost: %s\r\nContent-Type: application/json\r\n"+
+		"Content-Length: %d\r\n\r\n%s", method, path, at.Host, len(body), body)
+	require.NoError(t, err)
+	_, err = line.Read(make([]byte, 1)) // the answer is on its way, and is not read
+	require.NoError(t, err)
+	require.NoError(t, line.Close())
 }
 
 // Two windows that begin from the same and change different things are joined by the program that runs.

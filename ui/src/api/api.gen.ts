@@ -33,7 +33,7 @@ move_fitting: MoveFitting
 moved_fitting: MovedFitting
 move_shape: MoveShape
 shapes: ShapesView
-based: Based
+back: Back
 history: HistoryEntry[]
 cloths: ClothView[]
 save_cloth: SaveCloth
@@ -1968,19 +1968,19 @@ plan: {
  */
 export interface SavePlan {
 /**
- * Base is the revision the change was made on.
+ * Base is the revision it was made on.
  */
 base: number
+/**
+ * Save is its id, and Sent are those of earlier ones on Base whose answers did not come: one that is sent again
+ * is answered as it was, and none of them is a change of another window.
+ */
+save?: string
+sent?: string[]
 plan: {
 
 }
 label: string
-/**
- * Save is the id of this save, and Sent are those of earlier ones on Base whose answers did not come: a save
- * that is sent again is answered as it was, and none of them is a change of another window.
- */
-save?: string
-sent?: string[]
 spoils?: Choice1
 /**
  * Prefer is the side that is followed where another window changed the same since: mine or theirs; it is asked
@@ -2795,10 +2795,19 @@ width: L
 height: L
 }
 /**
- * Based asks for a change of what was read at a revision.
+ * Back asks for a step through the history of a plan.
  */
-export interface Based {
+export interface Back {
+/**
+ * Base is the revision it was made on.
+ */
 base: number
+/**
+ * Save is its id, and Sent are those of earlier ones on Base whose answers did not come: one that is sent again
+ * is answered as it was, and none of them is a change of another window.
+ */
+save?: string
+sent?: string[]
 /**
  * Revision to be restored, and what becomes of what that spoils; it is asked about when
  * absent.

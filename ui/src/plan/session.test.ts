@@ -255,7 +255,7 @@ describe("a session", () => {
     await s.restore(2);
     s.settleSpoils("again");
     await vi.waitFor(() => expect(s.current().plan.title).toBe("older"));
-    expect(asked.at(-1)).toEqual({ base: 4, revision: 2, spoils: "again" });
+    expect(asked.at(-1)).toMatchObject({ base: 4, revision: 2, spoils: "again", sent: [] });
   });
 
   test("asks about the newest change, and loses none made while the one before was judged", async () => {
@@ -313,6 +313,43 @@ describe("a session", () => {
     expect(bases).toEqual([4, 5, 6]);
     expect(s.current().conflict).toBeNull();
     expect(s.current().plan.title).toBe("back to 6");
+  });
+
+  test("an undo whose answer was lost is the same when it is pressed again, and no change of another window", async () => {
+    type Sent = { base: number; save: string; sent: string[] };
+    const sent: Sent[] = [];
+    const told = (answer: (body: { base: number; plan: { title: string } }) => Response | Promise<Response>) => {
+      return (body: { base: number; plan: { title: string } }) => {
+        sent.push(body as unknown as Sent);
+        return answer(body);
+      };
+    };
+    answering(
+      told(down),
+      told(() => json(view(5, "three"))),
+      told(() => json(view(6, "two"))),
+      told(down),
+      told((body) => json(view(8, body.plan.title))),
+    );
+    const s = new Session(view(4, "four"), { retryAfter: 60_000 });
+    await s.step("undo");
+    expect(s.current().refusal).toContain("does not answer");
+    await s.step("undo");
+    expect(s.current().plan.title).toBe("three");
+    await s.step("undo");
+    await s.step("undo");
+    s.change(plan("typed"), "");
+    await settledSession(s);
+    const ids = sent.map((one) => one.save);
+    expect(sent.map((one) => [one.base, ids.indexOf(one.save), one.sent.map((id) => ids.indexOf(id))])).toEqual([
+      [4, 0, []],
+      [4, 0, [0]],
+      [5, 2, []],
+      [6, 3, []],
+      [6, 4, [3]],
+    ]);
+    expect(s.current().plan.title).toBe("typed");
+    expect(s.current().conflict).toBeNull();
   });
 
   test("keeps what is changed while an undo is on its way, and saves it on what came of it", async () => {

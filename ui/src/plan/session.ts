@@ -10,6 +10,7 @@ import { chosen, patched } from "./patch";
 import { differences, put } from "./path";
 import { type Conflicting, drawable, fresh, type Saving } from "./state";
 import { steady } from "./steady";
+import { Unanswered } from "./unanswered";
 import { keepUnsaved, saveId, type Unsaved } from "./unsaved";
 import { Watched } from "./watched";
 
@@ -30,7 +31,7 @@ export class Session extends Watched {
   private stepping: Promise<void> = Promise.resolve();
   private deciding = 0;
   private sending = false;
-  private sent: string[] = [];
+  private unanswered = new Unanswered();
   private closed = false;
   private retry: ReturnType<typeof setTimeout> | undefined;
 
@@ -46,7 +47,7 @@ export class Session extends Watched {
     if (!unsaved) return;
     if (unsaved.base !== this.state.revision) {
       // What the server has may be what this window sent, or what another one changed: it knows, and joins them.
-      this.sent = unsaved.sent ?? [];
+      this.unanswered = new Unanswered(unsaved.sent);
       this.set({ revision: unsaved.base });
     }
     this.change(unsaved.plan, "kept on this device");
@@ -186,16 +187,11 @@ export class Session extends Watched {
       this.pending = null;
       this.sending = true;
       try {
-        const sent = this.sent;
         change.save ??= saveId();
-        this.sent = sent.filter((id) => id !== change.save).concat(change.save);
+        const standing = this.unanswered.standing(this.state.revision, change.save);
         this.keep((this.pending ?? change).plan);
-        const kept = await ask<PlanView>("PUT", `/plans/${this.state.id}`, {
-          base: this.state.revision,
-          ...change,
-          sent,
-        });
-        this.sent = [];
+        const kept = await ask<PlanView>("PUT", `/plans/${this.state.id}`, { ...change, ...standing });
+        this.unanswered.answered();
         if (!(await this.withOthers(kept, change.plan))) return;
         this.acknowledge(kept, change.plan);
         tellOthers(this.state.id, kept.revision);
@@ -268,13 +264,13 @@ export class Session extends Watched {
 
   /** Keeps a plan on this device until it is acknowledged. */
   private keep(plan: Plan) {
-    const { sent } = this;
+    const sent = this.unanswered.ids;
     keepUnsaved(this.state.id, { base: this.state.revision, plan, ...(sent.length > 0 && { sent }) });
   }
 
   /** Deals with a save that was not taken; false ends the draining. */
   private refused(error: unknown, change: Change): boolean {
-    if (error instanceof ApiError && !error.passes) this.sent = this.sent.filter((id) => id !== change.save);
+    this.unanswered.refused(error, change.save);
     if (error instanceof ApiError && error.problem.spoils) {
       if (this.pending) return true; // more was changed meanwhile: what that spoils is asked about, nothing of it is lost
       this.asked = { change };
@@ -340,14 +336,16 @@ export class Session extends Watched {
       await this.drain();
       const { saving, conflict, spoils } = this.state;
       if (this.pending || saving === "waiting" || conflict || spoils || !may()) return;
+      const { revision } = this.state;
+      const save = this.unanswered.step(revision, how, which);
       try {
-        const view = await ask<PlanView>("POST", `/plans/${this.state.id}/${how}`, {
-          base: this.state.revision,
-          ...which,
-        });
+        const standing = this.unanswered.standing(revision, save);
+        const view = await ask<PlanView>("POST", `/plans/${this.state.id}/${how}`, { ...which, ...standing });
+        this.unanswered.answered();
         if (!this.onlyTheBase(view)) this.take(view);
         tellOthers(this.state.id, view.revision);
       } catch (error) {
+        this.unanswered.refused(error, save);
         if (error instanceof ApiError && error.problem.current) this.set({ conflict: error.problem.current });
         else if (error instanceof ApiError && error.problem.spoils && which.revision !== undefined) {
           this.asked = { restore: which.revision };
