@@ -280,3 +280,27 @@ test("what is written in a drawing stays on its slip, with real fractions", asyn
     expect(await page.locator(".slip + text .frac").count()).toBeGreaterThan(0);
   }
 });
+
+test("no line of the brief ends with a bracket, or begins with a comma, beside a button", async ({ page, demo }) => {
+  await open(page, `${demo.url}/plans/returns-desk-cushion-on-point`);
+  const parted = (width: number) =>
+    page.locator(".brief").evaluate((brief, px) => {
+      (brief as HTMLElement).style.width = `${px}px`;
+      const apart: string[] = [];
+      for (const button of brief.querySelectorAll(".sentences p .word-button"))
+        for (const side of [button.previousSibling, button.nextSibling]) {
+          const text = side?.nodeType === Node.TEXT_NODE ? (side.textContent ?? "") : "";
+          const last = side === button.previousSibling ? text.length - 1 : 0;
+          if (!/[(),.;:]/.test(text[last] ?? "")) continue;
+          const mark = document.createRange();
+          mark.setStart(side as Text, last);
+          mark.setEnd(side as Text, last + 1);
+          const [a, b] = [mark.getBoundingClientRect(), button.getBoundingClientRect()];
+          if (a.top > b.bottom - 2 || a.bottom < b.top + 2) apart.push(`${text} ${button.textContent} at ${px}`);
+        }
+      return apart;
+    }, width);
+  const all: string[] = [];
+  for (let width = 300; width < 440; width += 10) all.push(...(await parted(width)));
+  expect(all).toEqual([]);
+});

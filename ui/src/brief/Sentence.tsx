@@ -13,12 +13,27 @@ import { type Kind, Value } from "./Value";
 export function Sentence({ of: words }: { of: readonly Word[] }) {
   return (
     <>
-      {words.map((word, i) => (
-        <OneWord key={keyOf(word) || i} of={word} />
-      ))}
+      {words.map((word, i) => {
+        const key = keyOf(word) || i;
+        if (word.press)
+          return (
+            <span key={key} className="together">
+              {opening(words[i - 1])}
+              <OneWord of={word} />
+              {closing(words[i + 1])}
+            </span>
+          );
+        const [from, to] = [words[i - 1]?.press ? closing(word) : "", words[i + 1]?.press ? opening(word) : ""];
+        if (from || to) return word.text?.slice(from.length, word.text.length - to.length);
+        return <OneWord key={key} of={word} />;
+      })}
     </>
   );
 }
+
+/** What of a text stays with a button after it, and before it: a browser ends lines at both sides of a button. */
+const opening = (word?: Word) => /[(“]*$/.exec(word?.text ?? "")?.[0] ?? "";
+const closing = (word?: Word) => /^[),.;:”]*/.exec(word?.text ?? "")?.[0] ?? "";
 
 /** What is decided keeps its place in the page, whatever is said before it. */
 const keyOf = ({ field, choice, press, widget, of }: Word) =>

@@ -42,15 +42,19 @@ export function BlockChoice() {
         ]}
         choose={choose}
       />{" "}
-      (
-      <button type="button" className="word-button" onClick={() => show("library")}>
-        all blocks
-      </button>
-      ,{" "}
-      <button type="button" className="word-button" onClick={() => show("editor")}>
-        {now === "" ? "divide the patches" : "divide it further"}
-      </button>
-      )
+      <span className="together">
+        (
+        <button type="button" className="word-button" onClick={() => show("library")}>
+          all blocks
+        </button>
+        ,
+      </span>{" "}
+      <span className="together">
+        <button type="button" className="word-button" onClick={() => show("editor")}>
+          {now === "" ? "divide the patches" : "divide it further"}
+        </button>
+        )
+      </span>
       <Library open={shown === "library"} close={() => show(null)} choose={choose} now={now} />
       {shown === "editor" && <BlockEditor text={text} close={() => show(null)} />}
     </>
@@ -94,7 +98,7 @@ function Library({
                 <BlockPicture block={b} cloths={letters} swatches={swatches} size={84} />
                 <span>{b.title}</span>
                 <span className="soft">
-                  {b.patches.length} patches, {b.letters.length} {b.letters.length === 1 ? "cloth" : "cloths"}
+                  {b.patches.length} patches, {b.letters.length} {b.letters.length === 1 ? "fabric" : "fabrics"}
                 </span>
               </button>
             </li>
