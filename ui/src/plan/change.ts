@@ -1,4 +1,4 @@
-import type { ApiError } from "../api/client";
+import { ApiError, sentence, Unreachable } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 
 /** What becomes of what a change spoils: it is done again, or stays as it is. */
@@ -23,3 +23,17 @@ export type Asked = { change: Change } | { restore: number };
 
 /** What the server says of a save that it could not keep. */
 export const said = ({ problem }: ApiError) => `${problem.title}. ${problem.detail}`;
+
+/** How the plan is brought to another revision. */
+export type Going = "undo" | "redo" | "restore";
+
+const went: Record<Going, string> = { undo: "undone", redo: "redone", restore: "brought back" };
+
+/** Why the plan was not brought to another revision, and what to do. */
+export function stays(how: Going, error: unknown): string {
+  if (error instanceof Unreachable)
+    return `${error.message} What was asked for may be ${went[how]} already. Ask once more when it answers: nothing is ${went[how]} twice.`;
+  if (error instanceof ApiError && error.problem.current)
+    return `Another window changed the plan meanwhile. This is what it is now; nothing was ${went[how]}.`;
+  return sentence(error);
+}

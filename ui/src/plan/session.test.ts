@@ -336,6 +336,7 @@ describe("a session", () => {
     expect(s.current().refusal).toContain("does not answer");
     await s.step("undo");
     expect(s.current().plan.title).toBe("three");
+    expect(s.current().refusal, "it answers again").toBeNull();
     await s.step("undo");
     await s.step("undo");
     s.change(plan("typed"), "");
@@ -375,6 +376,18 @@ describe("a session", () => {
     expect(saved).toEqual([{ base: 5, title: "typed" }]);
     expect(s.current().plan.title).toBe("typed");
     expect(s.current().revision).toBe(6);
+  });
+
+  test("undoes nothing of another window, and shows what that one changed", async () => {
+    const theirs = () => json({ title: "", detail: "", type: "stale", status: 409, current: view(7, "theirs") }, 409);
+    const asked = answering(theirs, (body) => json(view(body.base + 1, "before theirs")));
+    const s = new Session(view(4, "four"));
+    await s.step("undo");
+    expect(s.current()).toMatchObject({ plan: { title: "theirs" }, revision: 7, conflict: null });
+    expect(s.current().refusal).toContain("nothing was undone");
+    await s.step("undo");
+    expect(s.current()).toMatchObject({ plan: { title: "before theirs" }, revision: 8, refusal: null });
+    expect(asked).toHaveLength(2);
   });
 
   test("restores an older revision, and says when it cannot", async () => {

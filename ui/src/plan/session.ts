@@ -2,7 +2,7 @@ import type { PlanView, Reckoning } from "../api/api.gen";
 import { ApiError, ask, Unreachable } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { answered } from "./away";
-import { type Asked, type Change, type Choice, type Side, said } from "./change";
+import { type Asked, type Change, type Choice, type Going, type Side, said, stays } from "./change";
 import { joinedWith, recorded, sidesOf } from "./join";
 import { keyed } from "./keys";
 import { other, tellOthers } from "./others";
@@ -329,7 +329,7 @@ export class Session extends Watched {
   }
 
   /** Goes to another revision, after what was decided before it is told and what is pending is saved. */
-  private goTo(how: string, may: () => boolean, which: { revision?: number; spoils?: Choice } = {}) {
+  private goTo(how: Going, may: () => boolean, which: { revision?: number; spoils?: Choice } = {}) {
     const decided = this.choosing;
     const mine = this.inTurn(async () => {
       await decided;
@@ -342,15 +342,19 @@ export class Session extends Watched {
         const standing = this.unanswered.standing(revision, save);
         const view = await ask<PlanView>("POST", `/plans/${this.state.id}/${how}`, { ...which, ...standing });
         this.unanswered.answered();
+        this.set({ refusal: null });
         if (!this.onlyTheBase(view)) this.take(view);
         tellOthers(this.state.id, view.revision);
       } catch (error) {
         this.unanswered.refused(error, save);
-        if (error instanceof ApiError && error.problem.current) this.set({ conflict: error.problem.current });
-        else if (error instanceof ApiError && error.problem.spoils && which.revision !== undefined) {
+        const { spoils, current } = error instanceof ApiError ? error.problem : {};
+        if (spoils && which.revision !== undefined) {
           this.asked = { restore: which.revision };
-          this.set({ spoils: error.problem.spoils });
-        } else this.set({ refusal: error instanceof Error ? error.message : String(error) });
+          this.set({ spoils });
+          return;
+        }
+        if (current && !this.pending) this.take(current); // what is pending is joined with it when it is saved
+        this.set({ refusal: stays(how, error) });
       }
     });
     this.stepping = mine.catch(() => undefined);
