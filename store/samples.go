@@ -40,8 +40,8 @@ func (s *Store) SaveSample(ctx context.Context, id string, base int, doc string)
 	one := Sample{ID: id, Doc: doc}
 	err := s.change(ctx, "save sample", func(tx *sql.Tx) error {
 		err := tx.QueryRowContext(ctx,
-			`UPDATE samples SET doc = ?, revision = revision + 1 WHERE id = ? AND revision = ? RETURNING revision`, doc,
-			id, base).Scan(&one.Revision)
+			`UPDATE samples SET doc = ?1, revision = ?3 + 1 WHERE id = ?2
+			AND (revision = ?3 OR revision = ?3 + 1 AND doc = ?1) RETURNING revision`, doc, id, base).Scan(&one.Revision)
 		if !errors.Is(err, sql.ErrNoRows) {
 			return err
 		}

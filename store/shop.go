@@ -47,11 +47,15 @@ func (s shelf) add(ctx context.Context, name, doc string) (Held, error) {
 	return h, err
 }
 
+// save keeps a thing as it is changed. Sent again, because the answer was lost, the same is the same save; so it is
+// with samples, habits and the log.
 func (s shelf) save(ctx context.Context, id, base int, name, doc string) (Held, error) {
 	h := Held{ID: id, Name: name, Doc: doc}
 	err := s.change(ctx, "save "+s.one, func(tx *sql.Tx) error {
 		err := tx.QueryRowContext(ctx,
-			`UPDATE `+s.table+` SET name = ?, doc = ?, revision = revision + 1 WHERE id = ? AND revision = ? RETURNING revision`, name, doc, id, base).Scan(&h.Revision)
+			`UPDATE `+s.table+` SET name = ?1, doc = ?2, revision = ?4 + 1 WHERE id = ?3
+			AND (revision = ?4 OR revision = ?4 + 1 AND name = ?1 AND doc = ?2) RETURNING revision`, name, doc, id,
+			base).Scan(&h.Revision)
 		return taken(stale(ctx, tx, s.table, id, err))
 	})
 	return h, err
@@ -292,15 +296,16 @@ func (s *Store) SaveHabits(ctx context.Context, base int, doc string) (revision 
 func saveHabits(ctx context.Context, tx *sql.Tx, base int, doc string) (revision int, err error) {
 	if base == 0 {
 		done, err := tx.ExecContext(ctx,
-			`INSERT INTO habits (id, doc, revision) VALUES (1, ?, 1) ON CONFLICT DO NOTHING`, doc)
+			`INSERT INTO habits (id, doc, revision) VALUES (1, ?, 1) ON CONFLICT (id) DO UPDATE SET doc = excluded.doc
+			WHERE revision = 1 AND doc = excluded.doc`, doc)
 		if errors.Is(touched(done, err), ErrNotFound) {
 			return 0, ErrStale
 		}
 		return 1, err
 	}
 	err = tx.QueryRowContext(ctx,
-		`UPDATE habits SET doc = ?, revision = revision + 1 WHERE id = 1 AND revision = ? RETURNING revision`, doc,
-		base).Scan(&revision)
+		`UPDATE habits SET doc = ?1, revision = ?2 + 1 WHERE id = 1
+		AND (revision = ?2 OR revision = ?2 + 1 AND doc = ?1) RETURNING revision`, doc, base).Scan(&revision)
 	return revision, stale(ctx, tx, "habits", 1, err)
 }
 
@@ -342,7 +347,8 @@ func (s *Store) LogEntry(ctx context.Context, id int) (LogEntry, error) {
 	return scanEntry(s.read.QueryRowContext(ctx, logColumns+` WHERE id = ?`, id))
 }
 
-// Finish writes a plan into the log as it stands at revision base.
+// Finish writes a plan into the log as it stands at revision base. Said once more of the same plan in the same words,
+// because the answer was lost, it is the same entry.
 func (s *Store) Finish(ctx context.Context, id string, base int, e LogEntry) (LogEntry, error) {
 	err := s.change(ctx, "finish plan", func(tx *sql.Tx) error {
 		head, err := current(ctx, tx, id)
@@ -353,8 +359,15 @@ func (s *Store) Finish(ctx context.Context, id string, base int, e LogEntry) (Lo
 			return &ConflictError{Current: head}
 		}
 		e.Plan, e.Title, e.Doc, e.Finished, e.Revision = id, head.Title, head.Doc, s.stamp(), 1
-		photos, err := json.Marshal(orNone(e.Photos))
+		e.Photos = orNone(e.Photos)
+		photos, err := json.Marshal(e.Photos)
 		if err != nil {
+			return err
+		}
+		again, err := scanEntry(tx.QueryRowContext(ctx, logColumns+` WHERE plan = ? AND doc = ? AND minutes = ?
+			AND notes = ? AND next = ? AND photos = ?`, e.Plan, e.Doc, e.Minutes, e.Notes, e.Next, string(photos)))
+		if !errors.Is(err, ErrNotFound) {
+			e = again
 			return err
 		}
 		return tx.QueryRowContext(ctx,
@@ -382,8 +395,9 @@ func (s *Store) SaveLogEntry(ctx context.Context, e LogEntry, base int) (LogEntr
 	err = s.change(ctx, "save log entry", func(tx *sql.Tx) error {
 		var revision int
 		err := tx.QueryRowContext(ctx,
-			`UPDATE log SET minutes = ?, notes = ?, next = ?, photos = ?, revision = revision + 1 WHERE id = ? AND revision = ? RETURNING revision`,
-			e.Minutes, e.Notes, e.Next, string(photos), e.ID, base).Scan(&revision)
+			`UPDATE log SET minutes = ?1, notes = ?2, next = ?3, photos = ?4, revision = ?6 + 1 WHERE id = ?5
+			AND (revision = ?6 OR revision = ?6 + 1 AND minutes = ?1 AND notes = ?2 AND next = ?3 AND photos = ?4)
+			RETURNING revision`, e.Minutes, e.Notes, e.Next, string(photos), e.ID, base).Scan(&revision)
 		return stale(ctx, tx, "log", e.ID, err)
 	})
 	if err != nil {

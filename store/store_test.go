@@ -262,6 +262,48 @@ func TestLogKeepsThePlanAsItWasFinished(t *testing.T) {
 	assert.Empty(t, list)
 }
 
+// An answer may be lost, and what was pressed is pressed again.
+func TestWhatIsSavedAgainIsTheSameSave(t *testing.T) {
+	s, ctx := open(t, t.TempDir()), t.Context()
+	p := create(t, s)
+	cloth, err := s.AddCloth(ctx, "ink leaf", `{}`)
+	require.NoError(t, err)
+	sample, err := s.AddSample(ctx, "Square", `{}`)
+	require.NoError(t, err)
+	entry := store.LogEntry{Minutes: 90, Notes: "n", Next: "x", Photos: []int{7}}
+	finished, err := s.Finish(ctx, p.ID, p.Revision, entry)
+	require.NoError(t, err)
+	written := store.LogEntry{ID: finished.ID, Minutes: 91}
+	saves := map[string]func() (any, error){
+		"a fabric":         func() (any, error) { return s.SaveCloth(ctx, cloth.ID, cloth.Revision, "ink dot", `{"a":1}`) },
+		"a sample":         func() (any, error) { return s.SaveSample(ctx, sample.ID, sample.Revision, `{"a":1}`) },
+		"first habits":     func() (any, error) { return s.SaveHabits(ctx, 0, `{"a":1}`) },
+		"an entry":         func() (any, error) { return s.SaveLogEntry(ctx, written, finished.Revision) },
+		"a cover finished": func() (any, error) { return s.Finish(ctx, p.ID, p.Revision, store.LogEntry{Minutes: 5}) },
+	}
+	for name, save := range saves {
+		first, err := save()
+		require.NoError(t, err, name)
+		again, err := save()
+		require.NoError(t, err, name)
+		assert.Equal(t, first, again, name)
+	}
+	list, err := s.Log(ctx)
+	require.NoError(t, err)
+	assert.Len(t, list, 2, "finished in other words is another cover")
+
+	habits := func() (int, error) { return s.SaveHabits(ctx, 1, `{"a":2}`) }
+	first, err := habits()
+	require.NoError(t, err)
+	again, err := habits()
+	require.NoError(t, err)
+	assert.Equal(t, first, again)
+	_, err = s.SaveCloth(ctx, cloth.ID, 2, "ink dot", `{"a":3}`)
+	require.NoError(t, err)
+	_, err = saves["a fabric"]()
+	assert.ErrorIs(t, err, store.ErrStale, "changed since by another window")
+}
+
 func TestBackupWhileInUse(t *testing.T) {
 	s := open(t, t.TempDir())
 	p := create(t, s)

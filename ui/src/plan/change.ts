@@ -27,13 +27,18 @@ export const said = ({ problem }: ApiError) => `${problem.title}. ${problem.deta
 /** How the plan is brought to another revision. */
 export type Going = "undo" | "redo" | "restore";
 
-const went: Record<Going, string> = { undo: "undone", redo: "redone", restore: "brought back" };
+const went: Record<Going, { what: string; done: string }> = {
+  undo: { what: "The last change", done: "undone" },
+  redo: { what: "The change", done: "redone" },
+  restore: { what: "That version", done: "brought back" },
+};
 
 /** Why the plan was not brought to another revision, and what to do. */
 export function stays(how: Going, error: unknown): string {
+  const { what, done } = went[how];
   if (error instanceof Unreachable)
-    return `${error.message} What was asked for may be ${went[how]} already. Ask once more when it answers: nothing is ${went[how]} twice.`;
+    return `${error.message} ${what} may be ${done} already. Press once more when it answers: nothing is ${done} twice.`;
   if (error instanceof ApiError && error.problem.current)
-    return `Another window changed the plan meanwhile. This is what it is now; nothing was ${went[how]}.`;
+    return `Another window changed the plan meanwhile. This is what it is now; nothing was ${done}.`;
   return sentence(error);
 }
