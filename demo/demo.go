@@ -114,7 +114,7 @@ func Fill(ctx context.Context, s *store.Store) error {
 			return err
 		}
 		if f, ok := w.Finished[name]; ok {
-			if _, err := s.Finish(ctx, made.ID, made.Revision,
+			if _, err := s.Finish(ctx, made.ID, store.Change{Base: made.Revision},
 				store.LogEntry{Minutes: f.Minutes, Notes: f.Notes, Next: f.Next}); err != nil {
 				return err
 			}

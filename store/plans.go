@@ -141,10 +141,12 @@ type Change struct {
 	ID string
 }
 
+func (c Change) save() sql.Null[string] { return sql.Null[string]{V: c.ID, Valid: c.ID != ""} }
+
 // advance writes the revision after the one that a change is made on, which must be the newest.
 func (s *Store) advance(ctx context.Context, what, id string, by Change, make func(*sql.Tx, Plan) (next, error)) (Plan,
 	error) {
-	base, save := by.Base, sql.Null[string]{V: by.ID, Valid: by.ID != ""}
+	base := by.Base
 	var after Plan
 	err := s.change(ctx, what, func(tx *sql.Tx) error {
 		head, err := current(ctx, tx, id)
@@ -168,7 +170,7 @@ func (s *Store) advance(ctx context.Context, what, id string, by Change, make fu
 		now := s.stamp()
 		if _, err := tx.ExecContext(ctx,
 			`INSERT INTO revisions (plan, number, doc, label, save, made, undo_to, redo_to) VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
-			id, base+1, n.doc, n.label, save, now, n.undo, n.redo); err != nil {
+			id, base+1, n.doc, n.label, by.save(), now, n.undo, n.redo); err != nil {
 			return err
 		}
 		if _, err := tx.ExecContext(ctx, `UPDATE plans SET head = ?, title = ?, kind = ?, changed = ? WHERE id = ?`,

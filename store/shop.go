@@ -347,15 +347,22 @@ func (s *Store) LogEntry(ctx context.Context, id int) (LogEntry, error) {
 	return scanEntry(s.read.QueryRowContext(ctx, logColumns+` WHERE id = ?`, id))
 }
 
-// Finish writes a plan into the log as it stands at revision base. Said once more of the same plan in the same words,
+// Finish writes a plan into the log as it stands at the revision that a window read. Said once more with the same id,
 // because the answer was lost, it is the same entry.
-func (s *Store) Finish(ctx context.Context, id string, base int, e LogEntry) (LogEntry, error) {
+func (s *Store) Finish(ctx context.Context, id string, by Change, e LogEntry) (LogEntry, error) {
 	err := s.change(ctx, "finish plan", func(tx *sql.Tx) error {
+		if by.ID != "" {
+			said, err := scanEntry(tx.QueryRowContext(ctx, logColumns+` WHERE plan = ? AND save = ?`, id, by.ID))
+			if !errors.Is(err, ErrNotFound) {
+				e = said
+				return err
+			}
+		}
 		head, err := current(ctx, tx, id)
 		if err != nil {
 			return err
 		}
-		if head.Revision != base {
+		if head.Revision != by.Base {
 			return &ConflictError{Current: head}
 		}
 		e.Plan, e.Title, e.Doc, e.Finished, e.Revision = id, head.Title, head.Doc, s.stamp(), 1
@@ -364,15 +371,9 @@ func (s *Store) Finish(ctx context.Context, id string, base int, e LogEntry) (Lo
 		if err != nil {
 			return err
 		}
-		again, err := scanEntry(tx.QueryRowContext(ctx, logColumns+` WHERE plan = ? AND doc = ? AND minutes = ?
-			AND notes = ? AND next = ? AND photos = ?`, e.Plan, e.Doc, e.Minutes, e.Notes, e.Next, string(photos)))
-		if !errors.Is(err, ErrNotFound) {
-			e = again
-			return err
-		}
-		return tx.QueryRowContext(ctx,
-			`INSERT INTO log (plan, title, doc, finished, minutes, notes, next, photos) VALUES (?, ?, ?, ?, ?, ?, ?, ?) RETURNING id`,
-			e.Plan, e.Title, e.Doc, e.Finished, e.Minutes, e.Notes, e.Next, string(photos)).Scan(&e.ID)
+		return tx.QueryRowContext(ctx, `INSERT INTO log (plan, title, doc, finished, minutes, notes, next, photos, save)
+			VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) RETURNING id`, e.Plan, e.Title, e.Doc, e.Finished, e.Minutes, e.Notes,
+			e.Next, string(photos), by.save()).Scan(&e.ID)
 	})
 	return e, err
 }

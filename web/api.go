@@ -258,6 +258,13 @@ type SaveHabits struct {
 
 // FinishPlan asks for a cover to be written into the log.
 type FinishPlan struct {
+	SaveLog
+	// Save is its id: sent again it is the same entry.
+	Save string `json:"save,omitempty"`
+}
+
+// SaveLog asks for what was written about a finished cover to be changed.
+type SaveLog struct {
 	Base    int    `json:"base"`
 	Minutes int    `json:"minutes"`
 	Notes   string `json:"notes"`
@@ -265,9 +272,6 @@ type FinishPlan struct {
 	// Photos are the numbers of its pictures.
 	Photos []int `json:"photos,omitempty"`
 }
-
-// SaveLog asks for what was written about a finished cover to be changed.
-type SaveLog = FinishPlan
 
 // LogView is a finished cover.
 type LogView struct {

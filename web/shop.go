@@ -421,7 +421,10 @@ func (s *server) finish(c *echo.Context) error {
 	if err := decode(c, &in); err != nil {
 		return err
 	}
-	e, err := s.store.Finish(c.Request().Context(), c.Param("id"), in.Base,
+	if err := (Standing{Save: in.Save}).known(); err != nil {
+		return err
+	}
+	e, err := s.store.Finish(c.Request().Context(), c.Param("id"), store.Change{Base: in.Base, ID: in.Save},
 		store.LogEntry{Minutes: in.Minutes, Notes: in.Notes, Next: in.Next, Photos: in.Photos})
 	var conflict *store.ConflictError
 	if errors.As(err, &conflict) {

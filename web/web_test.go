@@ -358,10 +358,15 @@ func TestTheLogSetsMeasuredBesidePlanned(t *testing.T) {
 	assert.Equal(t, "−¹⁄₁₆″", log[0].Gates[1].Off.Height.Text)
 
 	var entry web.LogView
-	w := call(t, h, "POST", reading+"/finish", map[string]any{"base": 1, "minutes": 240, "notes": "n", "next": "x"},
-		&entry)
+	finish := map[string]any{"base": 1, "minutes": 240, "notes": "n", "next": "x", "save": "once"}
+	w := call(t, h, "POST", reading+"/finish", finish, &entry)
 	require.Equal(t, 201, w.Code, w.Body.String())
 	assert.Nil(t, entry.Gates[0].Measured)
+	var again web.LogView
+	call(t, h, "POST", reading+"/finish", finish, &again)
+	assert.Equal(t, entry, again, "its answer was lost")
+	finish["save"] = strings.Repeat("x", 65)
+	refused(t, h, "POST", reading+"/finish", finish, 400)
 	path := fmt.Sprintf("/api/v1/log/%d", entry.ID)
 	call(t, h, "PUT", path, map[string]any{"base": 1, "minutes": 250, "notes": "m", "next": ""}, &entry)
 	assert.Equal(t, 250, entry.Minutes)

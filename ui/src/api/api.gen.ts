@@ -3638,6 +3638,10 @@ next: string
  * Photos are the numbers of its pictures.
  */
 photos?: number[]
+/**
+ * Save is its id: sent again it is the same entry.
+ */
+save?: string
 }
 /**
  * OfferView is a sample that finished covers have sewn unasked.

@@ -337,7 +337,7 @@ export class Session extends Watched {
       const { saving, conflict, spoils } = this.state;
       if (this.pending || saving === "waiting" || conflict || spoils || !may()) return;
       const { revision } = this.state;
-      const save = this.unanswered.step(revision, how, which);
+      const save = this.unanswered.pressed(revision, how, which);
       try {
         const standing = this.unanswered.standing(revision, save);
         const view = await ask<PlanView>("POST", `/plans/${this.state.id}/${how}`, { ...which, ...standing });

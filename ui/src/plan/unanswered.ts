@@ -3,8 +3,8 @@ import { saveId } from "./unsaved";
 
 /** The changes that were sent and have no answer: the server may have kept them. */
 export class Unanswered {
-  /** The step through the history that was sent last, by what it does. */
-  private stepped = { what: "", id: "" };
+  /** What was pressed last, by what it does. */
+  private last = { what: "", id: "" };
 
   constructor(public ids: string[] = []) {}
 
@@ -15,11 +15,11 @@ export class Unanswered {
     return { base, save, sent };
   }
 
-  /** The id of a step from a revision: pressed again after its answer was lost it is the same step. */
-  step(base: number, ...how: unknown[]): string {
+  /** The id of what is pressed at a revision: pressed again after its answer was lost it is the same. */
+  pressed(base: number, ...how: unknown[]): string {
     const what = JSON.stringify([base, how]);
-    if (this.stepped.what !== what) this.stepped = { what, id: saveId() };
-    return this.stepped.id;
+    if (this.last.what !== what) this.last = { what, id: saveId() };
+    return this.last.id;
   }
 
   /** What was refused for good was not kept. */

@@ -6,6 +6,7 @@ import type { LogView, PhotoView } from "../api/api.gen";
 import { ask, sendFile, sentence } from "../api/client";
 import { useChange } from "../api/queries";
 import { useDrawn, useOf, usePlan } from "../plan/context";
+import { Unanswered } from "../plan/unanswered";
 import { FileButton } from "../shell/FileButton";
 import { InCupboard } from "../views/InCupboard";
 import { T } from "../words/T";
@@ -56,19 +57,16 @@ export function Finish() {
     }
   };
   const finish = useChange((body: unknown) => ask<LogView>("POST", `/plans/${id}/finish`, body));
+  const sent = useRef(new Unanswered());
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => heading.current?.focus(), []);
   const bad = minutes.trim() !== "" && !/^\d{1,5}$/.test(minutes.trim());
   const send = async () => {
     setProblem(null);
     try {
-      await finish.mutateAsync({
-        base: session.current().revision,
-        minutes: Number(minutes || 0),
-        notes,
-        next,
-        photos,
-      });
+      const { revision } = session.current();
+      const entry = { base: revision, minutes: Number(minutes || 0), notes, next, photos };
+      await finish.mutateAsync({ ...entry, save: sent.current.pressed(revision, entry) });
       go("/log");
     } catch (error) {
       setProblem(sentence(error));
