@@ -420,51 +420,44 @@ func (s *server) restored(ctx context.Context, head store.Plan, doc []byte, how 
 	return s.kept(ctx, head.ID, head, doc, now, how)
 }
 
-func (s *server) step(d store.Direction) echo.HandlerFunc {
+// back answers what goes through the history of a plan; what was done already, and its answer lost, as the first time.
+func (s *server) back(take func(context.Context, Back, store.Plan, store.Change) (store.Plan, error)) echo.HandlerFunc {
 	return func(c *echo.Context) error {
 		var in Back
 		if err := decode(c, &in); err != nil {
 			return err
 		}
-		ctx, id := c.Request().Context(), c.Param("id")
-		head, base, again, err := s.stands(ctx, id, in.Standing)
+		ctx := c.Request().Context()
+		head, base, again, err := s.stands(ctx, c.Param("id"), in.Standing)
 		if err != nil {
 			return err
 		}
-		if again {
-			return s.answer(c, http.StatusOK, head, nil, nil)
+		if !again {
+			head, err = take(ctx, in, head, store.Change{Base: base, ID: in.Save})
 		}
-		p, err := s.store.Step(ctx, id, store.Change{Base: base, ID: in.Save}, d)
-		return s.answer(c, http.StatusOK, p, err, nil)
+		return s.answer(c, http.StatusOK, head, err, nil)
 	}
+}
+
+func (s *server) step(d store.Direction) echo.HandlerFunc {
+	return s.back(func(ctx context.Context, _ Back, head store.Plan, by store.Change) (store.Plan, error) {
+		return s.store.Step(ctx, head.ID, by, d)
+	})
 }
 
 // restore brings back the decisions of an older revision; what is done since stays done, where it
 // fits them. Of a document of the format before, whose parts had no keys, its own record comes
 // back with it.
-func (s *server) restore(c *echo.Context) error {
-	var in Back
-	if err := decode(c, &in); err != nil {
-		return err
-	}
-	ctx, id := c.Request().Context(), c.Param("id")
-	head, base, again, err := s.stands(ctx, id, in.Standing)
+func (s *server) restore(ctx context.Context, in Back, head store.Plan, by store.Change) (store.Plan, error) {
+	stored, err := s.store.Revision(ctx, head.ID, in.Revision)
 	if err != nil {
-		return err
-	}
-	if again {
-		return s.answer(c, http.StatusOK, head, nil, nil)
-	}
-	stored, err := s.store.Revision(ctx, id, in.Revision)
-	if err != nil {
-		return err
+		return head, err
 	}
 	doc, err := s.restored(ctx, head, []byte(stored), in.Spoils)
 	if err != nil {
-		return err
+		return head, err
 	}
-	p, err := s.store.Restore(ctx, id, store.Change{Base: base, ID: in.Save}, in.Revision, string(doc))
-	return s.answer(c, http.StatusOK, p, err, nil)
+	return s.store.Restore(ctx, head.ID, by, in.Revision, string(doc))
 }
 
 func (s *server) history(c *echo.Context) error {

@@ -79,7 +79,7 @@ func changedRoutes(s *server, g *echo.Group) {
 	g.POST("/plans/:id/bring-back", s.putAway(false))
 	g.POST("/plans/:id/undo", s.step(store.Undo))
 	g.POST("/plans/:id/redo", s.step(store.Redo))
-	g.POST("/plans/:id/restore", s.restore)
+	g.POST("/plans/:id/restore", s.back(s.restore))
 	g.POST("/plans/:id/finish", s.finish)
 	g.POST("/cloths", s.addCloth)
 	g.POST("/plans/:id/cloths/:letter/keep", s.keepCloth)
