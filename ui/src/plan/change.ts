@@ -34,7 +34,7 @@ const went: Record<Going, { what: string; done: string }> = {
 };
 
 /** Why the plan was not brought to another revision, and what to do. */
-export function stays(how: Going, error: unknown): string {
+export function untaken(how: Going, error: unknown): string {
   const { what, done } = went[how];
   if (error instanceof Unreachable)
     return `${error.message} ${what} may be ${done} already. Press once more when it answers: nothing is ${done} twice.`;

@@ -2,7 +2,7 @@ import type { PlanView, Reckoning } from "../api/api.gen";
 import { ApiError, ask, Unreachable } from "../api/client";
 import type { Plan } from "../api/plan.gen";
 import { answered } from "./away";
-import { type Asked, type Change, type Choice, type Going, type Side, said, stays } from "./change";
+import { type Asked, type Change, type Choice, type Going, type Side, said, untaken } from "./change";
 import { joinedWith, recorded, sidesOf } from "./join";
 import { keyed } from "./keys";
 import { other, tellOthers } from "./others";
@@ -354,7 +354,7 @@ export class Session extends Watched {
           return;
         }
         if (current && !this.pending) this.take(current); // what is pending is joined with it when it is saved
-        this.set({ refusal: stays(how, error) });
+        this.set({ refusal: untaken(how, error) });
       }
     });
     this.stepping = mine.catch(() => undefined);
