@@ -63,25 +63,29 @@ func (s *Store) Plan(ctx context.Context, id string) (Plan, error) {
 func (s *Store) Create(ctx context.Context, title, kind, doc string) (Plan, error) {
 	var made Plan
 	err := s.change(ctx, "create plan", func(tx *sql.Tx) error {
-		id, err := freeID(ctx, tx, "plans", slug(title))
+		id, err := once(ctx, tx, "plans", func() (string, error) { return s.begin(ctx, tx, title, kind, doc) })
 		if err != nil {
-			return err
-		}
-		now := s.stamp()
-		if _, err := tx.ExecContext(ctx,
-			`INSERT INTO plans (id, title, kind, head, made, changed) VALUES (?, ?, ?, 1, ?, ?)`, id, title, kind, now,
-			now); err != nil {
-			return err
-		}
-		if _, err := tx.ExecContext(ctx,
-			`INSERT INTO revisions (plan, number, doc, label, made) VALUES (?, 1, ?, 'begun', ?)`, id, doc,
-			now); err != nil {
 			return err
 		}
 		made, err = current(ctx, tx, id)
 		return err
 	})
 	return made, err
+}
+
+func (s *Store) begin(ctx context.Context, tx *sql.Tx, title, kind, doc string) (id string, err error) {
+	if id, err = freeID(ctx, tx, "plans", slug(title)); err != nil {
+		return id, err
+	}
+	now := s.stamp()
+	if _, err := tx.ExecContext(ctx,
+		`INSERT INTO plans (id, title, kind, head, made, changed) VALUES (?, ?, ?, 1, ?, ?)`, id, title, kind, now,
+		now); err != nil {
+		return id, err
+	}
+	_, err = tx.ExecContext(ctx,
+		`INSERT INTO revisions (plan, number, doc, label, made) VALUES (?, 1, ?, 'begun', ?)`, id, doc, now)
+	return id, err
 }
 
 // slug makes a readable id: small letters, digits and dashes.

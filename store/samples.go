@@ -23,14 +23,21 @@ func (s *Store) Samples(ctx context.Context) ([]Sample, error) {
 
 // AddSample keeps a new sample under an id made from its title.
 func (s *Store) AddSample(ctx context.Context, title, doc string) (Sample, error) {
-	made := Sample{Doc: doc, Revision: 1}
+	var made Sample
 	err := s.change(ctx, "add sample", func(tx *sql.Tx) error {
-		var err error
-		if made.ID, err = freeID(ctx, tx, "samples", slug(title)); err != nil {
+		id, err := once(ctx, tx, "samples", func() (string, error) {
+			id, err := freeID(ctx, tx, "samples", slug(title))
+			if err != nil {
+				return id, err
+			}
+			_, err = tx.ExecContext(ctx, `INSERT INTO samples (id, doc) VALUES (?, ?)`, id, doc)
+			return id, err
+		})
+		if err != nil {
 			return err
 		}
-		_, err = tx.ExecContext(ctx, `INSERT INTO samples (id, doc) VALUES (?, ?)`, made.ID, doc)
-		return err
+		return tx.QueryRowContext(ctx, `SELECT id, doc, revision FROM samples WHERE id = ?`, id).
+			Scan(&made.ID, &made.Doc, &made.Revision)
 	})
 	return made, err
 }

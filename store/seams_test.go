@@ -44,7 +44,7 @@ func TestPlansFromBeforeThePiecingSeamKeepTheirs(t *testing.T) {
 	require.NoError(t, err)
 	for _, undone := range []string{`DELETE FROM goose_db_version WHERE version_id >= 7`,
 		`ALTER TABLE revisions DROP COLUMN save`, `DROP TABLE summaries`, `DROP TABLE units`,
-		`ALTER TABLE log DROP COLUMN save`} {
+		`ALTER TABLE log DROP COLUMN save`, `DROP TABLE makings`} {
 		_, err = db.ExecContext(t.Context(), undone)
 		require.NoError(t, err)
 	}

@@ -39,10 +39,18 @@ func (s shelf) list(ctx context.Context) ([]Held, error) {
 }
 
 func (s shelf) add(ctx context.Context, name, doc string) (Held, error) {
-	h := Held{Name: name, Doc: doc, Revision: 1}
+	var h Held
 	err := s.change(ctx, "add "+s.one, func(tx *sql.Tx) error {
-		return taken(tx.QueryRowContext(ctx, `INSERT INTO `+s.table+` (name, doc) VALUES (?, ?) RETURNING id`, name,
-			doc).Scan(&h.ID))
+		id, err := once(ctx, tx, s.table, func() (id int, err error) {
+			row := tx.QueryRowContext(ctx, `INSERT INTO `+s.table+` (name, doc) VALUES (?, ?) RETURNING id`, name, doc)
+			err = row.Scan(&id)
+			return id, taken(err)
+		})
+		if err != nil {
+			return err
+		}
+		return found(tx.QueryRowContext(ctx, `SELECT id, name, doc, revision FROM `+s.table+` WHERE id = ?`, id).
+			Scan(&h.ID, &h.Name, &h.Doc, &h.Revision))
 	})
 	return h, err
 }
@@ -131,7 +139,12 @@ func (s *Store) Following(f Follow) { s.follow = f }
 
 // MoveUnits makes one change of units by itself.
 func (s *Store) MoveUnits(ctx context.Context, name string, change func(doc string) (string, error)) error {
-	return s.change(ctx, "move units", func(tx *sql.Tx) error { return moveUnits(ctx, tx, UnitMove{name, change}) })
+	return s.change(ctx, "move units", func(tx *sql.Tx) error {
+		_, err := once(ctx, tx, "units", func() (string, error) {
+			return name, moveUnits(ctx, tx, UnitMove{name, change})
+		})
+		return err
+	})
 }
 
 func moveUnits(ctx context.Context, tx *sql.Tx, m UnitMove) error {

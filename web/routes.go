@@ -24,7 +24,7 @@ func (s *server) routes(e *echo.Echo, often limits) {
 	// What hangs on nothing but what is stored is given again until something is.
 	storedRoutes(s, api.Group("", often.looks, newAnswers(s.store).again, packed, turns))
 	triedRoutes(s, api.Group("", often.looks, packedAfar, turns))
-	changedRoutes(s, api.Group("", often.changes, packed, turns, s.behind))
+	changedRoutes(s, api.Group("", often.changes, packed, turns, s.behind, madeOnce))
 	madeRoutes(s, api.Group("", often.files, packed, turns))
 	// What sees to its own turns, or waits for something to happen, takes nobody else's.
 	begunRoutes(s, api.Group("", often.files, packed))

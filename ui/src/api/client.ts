@@ -26,9 +26,16 @@ export class Unreachable extends Error {
  */
 const read = async (response: Response) => JSON.parse(await response.text());
 
+/** What may be said with a request. */
+interface Way {
+  signal?: AbortSignal;
+  /** The id of what is made: asked for again under it, it is the same. */
+  once?: string;
+}
+
 /** Asks the server; throws ApiError for its refusals and Unreachable without an answer. */
-export async function ask<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
-  const response = await send(method, path, body, signal);
+export async function ask<T>(method: string, path: string, body?: unknown, way?: Way): Promise<T> {
+  const response = await send(method, path, body, way);
   const told = response.status === 204 ? undefined : response.ok ? await read(response) : await refusal(response);
   await unpressed();
   if (told instanceof ApiError) throw told;
@@ -37,7 +44,7 @@ export async function ask<T>(method: string, path: string, body?: unknown, signa
 
 /** Asks the server for an answer that is read by whoever asks; throws as ask does. */
 export async function apart(method: string, path: string, body: unknown, signal: AbortSignal): Promise<Response> {
-  const response = await send(method, path, body, signal);
+  const response = await send(method, path, body, { signal });
   if (!response.ok) throw await refusal(response);
   return response;
 }
@@ -59,13 +66,16 @@ async function refusal(response: Response) {
   return new ApiError(type.includes("json") ? await response.json() : bare(response));
 }
 
-async function send(method: string, path: string, body: unknown, signal?: AbortSignal): Promise<Response> {
+async function send(method: string, path: string, body: unknown, { signal, once }: Way = {}): Promise<Response> {
   const text = body === undefined || typeof body === "string" ? body : JSON.stringify(body);
   return reached(
     fetch(`/api/v1${path}`, {
       method,
       signal,
-      headers: text === undefined ? {} : { "content-type": "application/json" },
+      headers: {
+        ...(text !== undefined && { "content-type": "application/json" }),
+        ...(once && { "idempotency-key": once }),
+      },
       body: text,
       // A save under way is not lost with the page it was made on.
       keepalive: method === "PUT" && text !== undefined && text.length < outliving,

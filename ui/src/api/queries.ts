@@ -1,4 +1,5 @@
 import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
 import type {
   BeginPlan,
   ClothView,
@@ -20,6 +21,7 @@ import type {
   UnitsView,
 } from "./api.gen";
 import { ask } from "./client";
+import { Making } from "./once";
 import type { Plan } from "./plan.gen";
 
 export const keys = {
@@ -127,8 +129,15 @@ export function useChange<V, R>(change: (value: V) => Promise<R>) {
   return useMutation({ mutationFn: change, onSuccess: () => readAgain(client) });
 }
 
-export const createPlan = (plan: Plan | string) =>
-  ask<PlanView>("POST", "/plans", typeof plan === "string" ? `{"plan":${plan}}` : { plan });
+/** A change that makes something new at a place: tried again because its answer was lost, it is the same one. */
+export function useMake<V, R>(place: string, body: (value: V) => unknown) {
+  const [making] = useState(() => new Making());
+  return useChange((value: V) => making.make<R>(place, body(value)));
+}
+
+/** Puts a plan, or the text of its file, on the shelf. */
+export const useNewPlan = () =>
+  useMake<Plan | string, PlanView>("/plans", (plan) => (typeof plan === "string" ? `{"plan":${plan}}` : { plan }));
 
 /**
  * Saves changes of one thing one after the other, each laid over what the one before it

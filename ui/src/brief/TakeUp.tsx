@@ -1,9 +1,9 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useNavigate } from "react-router";
 import type { Piece } from "../api/api.gen";
-import { ask } from "../api/client";
-import { startsQuery, useChange } from "../api/queries";
+import { startsQuery, useMake } from "../api/queries";
 import { useOf, usePlan } from "../plan/context";
+import { useTrying } from "../shell/Say";
 
 const percent = (n: number | undefined) => `${(n ?? 0).toFixed(2)}%`;
 
@@ -44,7 +44,8 @@ function SewSample({ layers, quilting, title }: { layers: unknown; quilting: unk
   const { value } = usePlan();
   const client = useQueryClient();
   const navigate = useNavigate();
-  const add = useChange((sample: unknown) => ask("POST", "/samples", { sample }));
+  const trying = useTrying();
+  const add = useMake("/samples", (sample: unknown) => ({ sample }));
   const begin = async () => {
     const starts = await client.ensureQueryData(startsQuery(String(value("/units") ?? "in")));
     const start = (starts.samples as unknown as { kind: string }[]).find((s) => s.kind === "quilting");
@@ -52,7 +53,7 @@ function SewSample({ layers, quilting, title }: { layers: unknown; quilting: unk
     navigate("/samples");
   };
   return (
-    <button type="button" className="word-button" onClick={() => void begin()}>
+    <button type="button" className="word-button" onClick={() => void trying(begin)}>
       Sew a sample of these layers
     </button>
   );

@@ -63,7 +63,7 @@ export function useReadings(listening: boolean, after: number, hearing: Hearing)
     const listen = async () => {
       while (!stop.signal.aborted) {
         try {
-          const list = await ask<ReadingView[]>("GET", `/readings?after=${since}`, undefined, stop.signal);
+          const list = await ask<ReadingView[]>("GET", `/readings?after=${since}`, undefined, { signal: stop.signal });
           for (const reading of list) {
             since = reading.number;
             told.current.heard(since); // another place does not take it once more

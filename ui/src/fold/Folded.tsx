@@ -172,7 +172,7 @@ function useFold(plan: Plan) {
   // biome-ignore lint/correctness/useExhaustiveDependencies: a further try asks the same once more
   useEffect(() => {
     const stop = new AbortController();
-    ask<FoldShown>("POST", "/fold", plan, stop.signal).then(
+    ask<FoldShown>("POST", "/fold", plan, { signal: stop.signal }).then(
       (answer) => {
         setFailed(null);
         if (answer.leaves.length > 0) setFold(answer);

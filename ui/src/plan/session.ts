@@ -1,5 +1,6 @@
 import type { PlanView, Reckoning } from "../api/api.gen";
 import { ApiError, ask, Unreachable } from "../api/client";
+import { ownId } from "../api/once";
 import type { Plan } from "../api/plan.gen";
 import { answered } from "./away";
 import { type Asked, type Change, type Choice, type Going, type Side, said, untaken } from "./change";
@@ -11,7 +12,7 @@ import { differences, put } from "./path";
 import { type Conflicting, drawable, fresh, type Saving } from "./state";
 import { steady } from "./steady";
 import { Unanswered } from "./unanswered";
-import { keepUnsaved, saveId, type Unsaved } from "./unsaved";
+import { keepUnsaved, type Unsaved } from "./unsaved";
 import { Watched } from "./watched";
 
 const resolved = "joined with another window’s change";
@@ -74,12 +75,8 @@ export class Session extends Watched {
     const mine = new AbortController();
     this.previewing = mine;
     try {
-      const reckoning = await ask<Reckoning>(
-        "POST",
-        `/reckon?${new URLSearchParams({ for: this.state.id, typed, ...(sheet && { sheet: "1" }) })}`,
-        plan,
-        mine.signal,
-      );
+      const how = new URLSearchParams({ for: this.state.id, typed, ...(sheet && { sheet: "1" }) });
+      const reckoning = await ask<Reckoning>("POST", `/reckon?${how}`, plan, { signal: mine.signal });
       // On the way to 16 stands a 1 that cannot be cut: a stop is shown when it is meant.
       if (!mine.signal.aborted && drawable(reckoning)) {
         // The next frame is asked for before there is anything to draw: what is drawn meanwhile need not wait for one.
@@ -187,7 +184,7 @@ export class Session extends Watched {
       this.pending = null;
       this.sending = true;
       try {
-        change.save ??= saveId();
+        change.save ??= ownId();
         const standing = this.unanswered.standing(this.state.revision, change.save);
         this.keep((this.pending ?? change).plan);
         const kept = await ask<PlanView>("PUT", `/plans/${this.state.id}`, { ...change, ...standing });

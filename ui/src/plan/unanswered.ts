@@ -1,5 +1,5 @@
 import { ApiError } from "../api/client";
-import { saveId } from "./unsaved";
+import { ownId } from "../api/once";
 
 /** The changes that were sent and have no answer: the server may have kept them. */
 export class Unanswered {
@@ -18,7 +18,7 @@ export class Unanswered {
   /** The id of what is pressed at a revision: pressed again after its answer was lost it is the same. */
   pressed(base: number, ...how: unknown[]): string {
     const what = JSON.stringify([base, how]);
-    if (this.last.what !== what) this.last = { what, id: saveId() };
+    if (this.last.what !== what) this.last = { what, id: ownId() };
     return this.last.id;
   }
 

@@ -8,9 +8,6 @@ export interface Unsaved {
   sent?: string[];
 }
 
-/** An id for a save that no other has; also where the page did not come over a secure connection. */
-export const saveId = () => Array.from(crypto.getRandomValues(new Uint32Array(4)), (n) => n.toString(36)).join("");
-
 const key = (id: string) => `umschlag.unsaved.${id}`;
 
 /** Keeps a change on this device, or forgets it once it is saved. */

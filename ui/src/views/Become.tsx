@@ -1,10 +1,11 @@
 import Button from "@mui/material/Button";
 import { type FormEvent, useEffect, useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
-import type { AskBecome, BecomeFront, BecomePieces, BecomeView, ClothView, PlanView } from "../api/api.gen";
-import { ApiError, ask, sentence } from "../api/client";
+import type { AskBecome, BecomeFront, BecomePieces, BecomeView, ClothView } from "../api/api.gen";
+import { ApiError, sentence } from "../api/client";
 import { askLines } from "../api/lines";
-import { useCloths } from "../api/queries";
+import type { Plan } from "../api/plan.gen";
+import { useCloths, useNewPlan } from "../api/queries";
 import { Swatch } from "../cloth/Swatch";
 import { swatchesOf } from "../plan/swatches";
 import { extent, PieceDrawing } from "../sheet/PieceDrawing";
@@ -256,9 +257,10 @@ function Size({ draft, set, wrong }: SizeProps) {
 function Fronts({ fronts, plan }: { fronts: BecomeFront[]; plan?: string }) {
   const go = useNavigate();
   const [problem, setProblem] = useState<string | null>(null);
+  const create = useNewPlan();
   const take = async (front: BecomeFront) => {
     try {
-      const made = await ask<PlanView>("POST", "/plans", { plan: titled(front) });
+      const made = await create.mutateAsync(titled(front));
       go(`/plans/${made.id}`);
     } catch (error) {
       setProblem(sentence(error));
@@ -312,7 +314,7 @@ function Fronts({ fronts, plan }: { fronts: BecomeFront[]; plan?: string }) {
 }
 
 /** The plan of a front under its own title. */
-const titled = (front: BecomeFront) => ({ ...(front.plan as Record<string, unknown>), title: front.title });
+const titled = (front: BecomeFront): Plan => ({ ...(front.plan as unknown as Plan), title: front.title });
 
 function Drawn({ front }: { front: BecomeFront }) {
   const box = extent(front.piece);

@@ -2,8 +2,8 @@ import Button from "@mui/material/Button";
 import { type ReactNode, useState } from "react";
 import { Link } from "react-router";
 import type { ClothView } from "../api/api.gen";
-import { ask, sentence } from "../api/client";
-import { useChange, useCloths } from "../api/queries";
+import { sentence } from "../api/client";
+import { useCloths, useMake } from "../api/queries";
 import { Swatch } from "../cloth/Swatch";
 import { Len, T } from "../words/T";
 import { type ClothDoc, ClothForm, printWords } from "./ClothForm";
@@ -16,7 +16,7 @@ import { TableFile } from "./TableFile";
 export function Cupboard() {
   const cloths = useCloths();
   const [adding, setAdding] = useState(false);
-  const add = useChange((cloth: ClothDoc) => ask<ClothView>("POST", "/cloths", { cloth }));
+  const add = useMake<ClothDoc, ClothView>("/cloths", (cloth) => ({ cloth }));
   return (
     <div className="page">
       <header className="page-head">

@@ -4,7 +4,7 @@ import { useNavigate } from "react-router";
 import type { GateView, LogView, PhotoView, Piece } from "../api/api.gen";
 import { ask, sendFile, sentence } from "../api/client";
 import type { Plan } from "../api/plan.gen";
-import { createPlan, useChange, useFigures, useHabits, useLog, useStarts } from "../api/queries";
+import { useChange, useFigures, useHabits, useLog, useNewPlan, useStarts } from "../api/queries";
 import { around, PieceDrawing } from "../sheet/PieceDrawing";
 import { FileButton } from "../shell/FileButton";
 import { useSay } from "../shell/Say";
@@ -232,7 +232,7 @@ function Beside({ entries, close }: { entries: LogView[]; close: () => void }) {
 function Entry({ entry, beside, set }: { entry: LogView; beside: boolean; set: (on: boolean) => void }) {
   const go = useNavigate();
   const [problem, setProblem] = useState<string | null>(null);
-  const create = useChange(createPlan);
+  const create = useNewPlan();
   const save = useChange((part: { notes: string; next: string; minutes: number; photos: number[] }) =>
     ask<LogView>("PUT", `/log/${entry.id}`, { base: entry.revision, ...part }),
   );

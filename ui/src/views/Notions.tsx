@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { NotionView } from "../api/api.gen";
-import { ask, sentence } from "../api/client";
-import { useChange, useNotions } from "../api/queries";
+import { sentence } from "../api/client";
+import { useMake, useNotions } from "../api/queries";
 import { refusalAt } from "../api/refusal";
 import { T } from "../words/T";
 import { HeldActions, KeepOrLeave, useHeld } from "./held";
@@ -37,7 +37,7 @@ const uses = [
 export function Notions() {
   const notions = useNotions();
   const [adding, setAdding] = useState(false);
-  const add = useChange((notion: NotionDoc) => ask<NotionView>("POST", "/notions", { notion }));
+  const add = useMake<NotionDoc, NotionView>("/notions", (notion) => ({ notion }));
   return (
     <section aria-labelledby="notions">
       <h2 className="kind" id="notions">

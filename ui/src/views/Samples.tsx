@@ -1,7 +1,18 @@
 import { useState } from "react";
 import type { SampleView } from "../api/api.gen";
 import { ApiError, ask, sentence } from "../api/client";
-import { keys, useChange, useHabits, useInTurn, useOffers, useSamples, useSampleUses, useStarts } from "../api/queries";
+import { takeAway } from "../api/once";
+import {
+  keys,
+  useChange,
+  useHabits,
+  useInTurn,
+  useMake,
+  useOffers,
+  useSamples,
+  useSampleUses,
+  useStarts,
+} from "../api/queries";
 import { Field } from "../brief/Field";
 import { usePatterns } from "../brief/quilting";
 import { get, put } from "../plan/path";
@@ -11,7 +22,7 @@ import { Offers } from "../samples/Offers";
 import { SampleDrawing } from "../samples/SampleDrawing";
 import { sentences } from "../samples/sentences";
 import { Uses } from "../samples/Uses";
-import { useSay } from "../shell/Say";
+import { useSay, useTrying } from "../shell/Say";
 import { dressed } from "../words/fractions";
 import { T } from "../words/T";
 
@@ -30,7 +41,7 @@ export function Samples() {
   const uses = useSampleUses();
   const units = useHabits().data?.units ?? "in";
   const starts = useStarts(units).data;
-  const add = useChange((sample: unknown) => ask<SampleView>("POST", "/samples", { sample }));
+  const add = useMake<unknown, SampleView>("/samples", (sample) => ({ sample }));
   return (
     <div className="page">
       <h1>Samples</h1>
@@ -74,6 +85,7 @@ export function Samples() {
 
 function One({ sample, units }: { sample: SampleView; units: string }) {
   const say = useSay();
+  const trying = useTrying();
   const doc = sample.sample as unknown as SampleDoc;
   const settled = sample.settled as unknown as SampleDoc;
   const [problem, setProblem] = useState<string | null>(null);
@@ -89,7 +101,7 @@ function One({ sample, units }: { sample: SampleView; units: string }) {
     },
     kept: (all, answer) => all.map((s) => (s.id === answer.id ? answer : s)),
   });
-  const away = useChange(() => ask("DELETE", `/samples/${sample.id}`));
+  const away = useChange(() => takeAway(`/samples/${sample.id}`));
   const back = useChange(() => ask("POST", `/samples/${sample.id}/bring-back`, {}));
   const set = (path: string, value: unknown) =>
     void save.mutateAsync({ path, value }).then(
@@ -98,7 +110,7 @@ function One({ sample, units }: { sample: SampleView; units: string }) {
     );
   const putAway = async () => {
     await away.mutateAsync(undefined);
-    say(`${settled.title} is put away.`, { label: "Bring it back", act: () => void back.mutateAsync(undefined) });
+    say(`${settled.title} is put away.`, { label: "Bring it back", act: () => back.mutateAsync(undefined) });
   };
   /** A value of the sample, edited where it stands. */
   const at = (path: string, label: string, text = false) => {
@@ -158,7 +170,7 @@ function One({ sample, units }: { sample: SampleView; units: string }) {
           </ol>
         </details>
         <div className="row-actions">
-          <button type="button" className="word-button" onClick={() => void putAway()}>
+          <button type="button" className="word-button" onClick={() => void trying(putAway)}>
             Put away<span className="sr-only"> {settled.title}</span>
           </button>
         </div>

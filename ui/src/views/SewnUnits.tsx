@@ -1,7 +1,8 @@
 import { useState } from "react";
 import type { UnitsView } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
-import { useChange, useNotions, useUnits } from "../api/queries";
+import { takeAway } from "../api/once";
+import { useChange, useMake, useNotions, useUnits } from "../api/queries";
 import { Swatch } from "../cloth/Swatch";
 import { useSay } from "../shell/Say";
 import { T } from "../words/T";
@@ -29,8 +30,8 @@ function UnitsRow({ units }: { units: UnitsView }) {
   const say = useSay();
   const [problem, setProblem] = useState<string | null>(null);
   const count = useChange((n: number) => ask("PUT", `/units/${units.id}`, { base: units.revision, count: n }));
-  const remove = useChange(() => ask("DELETE", `/units/${units.id}`));
-  const back = useChange(() => ask("POST", "/units", { units: units.units }));
+  const remove = useChange(() => takeAway(`/units/${units.id}`));
+  const back = useMake("/units", (doc: unknown) => ({ units: doc }));
   const trying = async (change: () => Promise<unknown>) => {
     setProblem(null);
     try {
@@ -43,7 +44,7 @@ function UnitsRow({ units }: { units: UnitsView }) {
     await remove.mutateAsync(undefined);
     say(`${units.count} ${units.name} are out of the cupboard.`, {
       label: "Put them back",
-      act: () => void trying(() => back.mutateAsync(undefined)),
+      act: () => back.mutateAsync(units.units),
     });
   };
   return (

@@ -4,13 +4,14 @@ import { useDeferredValue, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { BroughtIn, Reckoning, ShelfItem, ThingView, Vertex } from "../api/api.gen";
 import { ApiError, ask, sendFile, sentence } from "../api/client";
+import { takeAway } from "../api/once";
 import type { Plan } from "../api/plan.gen";
-import { beginPlan, createPlan, readAgain, useChange, useHabits, useShelf, useStarts } from "../api/queries";
+import { beginPlan, readAgain, useChange, useHabits, useNewPlan, useShelf, useStarts } from "../api/queries";
 import { Choice } from "../brief/Choice";
 import { Field } from "../brief/Field";
 import { around, PieceDrawing } from "../sheet/PieceDrawing";
 import { FileButton } from "../shell/FileButton";
-import { useSay } from "../shell/Say";
+import { useSay, useTrying } from "../shell/Say";
 import { dressed } from "../words/fractions";
 import { T } from "../words/T";
 import { exact, inUnits, unitNames, useKeepHabits } from "./units";
@@ -113,15 +114,15 @@ function standing(item: ShelfItem): string {
 
 function PlanCard({ item }: { item: ShelfItem }) {
   const say = useSay();
-  const away = useChange((back: boolean) =>
-    ask(back ? "POST" : "DELETE", `/plans/${item.id}${back ? "/bring-back" : ""}`, back ? {} : undefined),
-  );
+  const trying = useTrying();
+  const away = useChange(() => takeAway(`/plans/${item.id}`));
+  const back = useChange(() => ask("POST", `/plans/${item.id}/bring-back`, {}));
   const front = item.pieces[0];
   const stops = item.findings.filter((f) => f.level === "stop").length;
   const warns = item.findings.filter((f) => f.level === "warn").length;
   const putAway = async () => {
-    await away.mutateAsync(false);
-    say(`${item.title} is put away.`, { label: "Bring it back", act: () => void away.mutateAsync(true) });
+    await away.mutateAsync(undefined);
+    say(`${item.title} is put away.`, { label: "Bring it back", act: () => back.mutateAsync(undefined) });
   };
   return (
     <li className="plan-card">
@@ -169,7 +170,7 @@ function PlanCard({ item }: { item: ShelfItem }) {
           </p>
         )
       )}
-      <button type="button" className="word-button" onClick={() => void putAway()}>
+      <button type="button" className="word-button" onClick={() => void trying(putAway)}>
         Put away<span className="sr-only"> {item.title}</span>
       </button>
     </li>
@@ -214,7 +215,7 @@ function Starter({
   const keep = useKeepHabits();
   const [problem, setProblem] = useState<string | null>(null);
   const go = useNavigate();
-  const create = useChange(createPlan);
+  const create = useNewPlan();
   const thing = things.find((t) => t.key === key);
   const measures = thing?.measures ?? [];
   // What is typed is judged by the server; beginning waits for what was typed last.

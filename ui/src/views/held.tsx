@@ -1,8 +1,9 @@
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import { ask } from "../api/client";
-import { useChange } from "../api/queries";
-import { useSay } from "../shell/Say";
+import { takeAway } from "../api/once";
+import { useChange, useMake } from "../api/queries";
+import { useSay, useTrying } from "../shell/Say";
 import { T } from "../words/T";
 
 /** A thing in the cupboard: changed where it stands, taken out, and put back. */
@@ -15,10 +16,11 @@ export function useHeld<Doc>(of: {
   doc: unknown;
 }) {
   const say = useSay();
+  const trying = useTrying();
   const [editing, edit] = useState(false);
   const save = useChange((doc: Doc) => ask("PUT", `${of.place}/${of.id}`, { base: of.revision, [of.as]: doc }));
-  const remove = useChange(() => ask("DELETE", `${of.place}/${of.id}`));
-  const back = useChange((doc: unknown) => ask("POST", of.place, { [of.as]: doc }));
+  const remove = useChange(() => takeAway(`${of.place}/${of.id}`));
+  const back = useMake(of.place, (doc: unknown) => ({ [of.as]: doc }));
   return {
     editing,
     edit: () => edit(true),
@@ -27,10 +29,11 @@ export function useHeld<Doc>(of: {
       await save.mutateAsync(doc);
       edit(false);
     },
-    takeOut: async () => {
-      await remove.mutateAsync(undefined);
-      say(`${of.name} is out of the cupboard.`, { label: "Put it back", act: () => void back.mutateAsync(of.doc) });
-    },
+    takeOut: () =>
+      trying(async () => {
+        await remove.mutateAsync(undefined);
+        say(`${of.name} is out of the cupboard.`, { label: "Put it back", act: () => back.mutateAsync(of.doc) });
+      }),
   };
 }
 
