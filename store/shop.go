@@ -59,19 +59,14 @@ func (s shelf) add(ctx context.Context, name, doc string) (Held, error) {
 // with samples, habits and the log.
 func (s shelf) save(ctx context.Context, id, base int, name, doc string) (Held, error) {
 	h := Held{ID: id, Name: name, Doc: doc}
-	err := s.change(ctx, "save "+s.one, func(tx *sql.Tx) (err error) {
-		h.Revision, err = s.put(ctx, tx, h, base)
-		return err
+	err := s.change(ctx, "save "+s.one, func(tx *sql.Tx) error {
+		err := tx.QueryRowContext(ctx,
+			`UPDATE `+s.table+` SET name = ?1, doc = ?2, revision = ?4 + 1 WHERE id = ?3
+			AND (revision = ?4 OR revision = ?4 + 1 AND name = ?1 AND doc = ?2) RETURNING revision`, name, doc, id,
+			base).Scan(&h.Revision)
+		return taken(stale(ctx, tx, s.table, id, err))
 	})
 	return h, err
-}
-
-func (s shelf) put(ctx context.Context, tx *sql.Tx, h Held, base int) (revision int, err error) {
-	err = tx.QueryRowContext(ctx,
-		`UPDATE `+s.table+` SET name = ?1, doc = ?2, revision = ?4 + 1 WHERE id = ?3
-		AND (revision = ?4 OR revision = ?4 + 1 AND name = ?1 AND doc = ?2) RETURNING revision`, h.Name, h.Doc, h.ID,
-		base).Scan(&revision)
-	return revision, taken(stale(ctx, tx, s.table, h.ID, err))
 }
 
 func (s shelf) remove(ctx context.Context, id int) (Held, error) {
@@ -94,24 +89,6 @@ func (s *Store) AddCloth(ctx context.Context, name, doc string) (Cloth, error) {
 // SaveCloth changes a cloth that was read at revision base.
 func (s *Store) SaveCloth(ctx context.Context, id, base int, name, doc string) (Cloth, error) {
 	return s.clothShelf().save(ctx, id, base, name, doc)
-}
-
-// MoveCloth changes the description of a cloth that was read as it was, for a plan. Asked for again under the id of the
-// context it was moved already: told is the cloth as it is, and before its description as it was then.
-func (s *Store) MoveCloth(ctx context.Context, was Cloth, doc string) (told Cloth, before string, err error) {
-	told = Cloth{ID: was.ID, Name: was.Name, Doc: doc}
-	err = s.change(ctx, "move cloth", func(tx *sql.Tx) (err error) {
-		before, err = once(ctx, tx, fmt.Sprintf("cloths %d", was.ID), func() (string, error) {
-			told.Revision, err = s.clothShelf().put(ctx, tx, told, was.Revision)
-			return was.Doc, err
-		})
-		if err != nil {
-			return err
-		}
-		return tx.QueryRowContext(ctx, `SELECT doc, revision FROM cloths WHERE id = ?`, was.ID).
-			Scan(&told.Doc, &told.Revision)
-	})
-	return told, before, err
 }
 
 // RemoveCloth takes a cloth out of the cupboard and returns what it was.

@@ -129,12 +129,12 @@ func (s *server) moveCloth(c *echo.Context, move func(shop, placing) (plan.Cloth
 	if _, err := readCloth(doc, sh); err != nil {
 		return err
 	}
-	saved, before, err := s.store.MoveCloth(ctx, p.stored, string(doc))
+	saved, err := s.store.SaveCloth(ctx, p.stored.ID, p.stored.Revision, p.stored.Name, string(doc))
 	if err != nil {
 		return err
 	}
 	return c.JSON(http.StatusOK,
-		MovedCloth{ID: saved.ID, Revision: saved.Revision, Before: json.RawMessage(before), Text: text})
+		MovedCloth{ID: saved.ID, Revision: saved.Revision, Before: json.RawMessage(p.stored.Doc), Text: text})
 }
 
 // placing finds a cloth of a plan in the cupboard.

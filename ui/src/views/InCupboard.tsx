@@ -2,7 +2,6 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import type { ClothNeed, MovedCloth } from "../api/api.gen";
 import { ask, sentence } from "../api/client";
-import { Making } from "../api/once";
 import { readAgain } from "../api/queries";
 import { useOf, usePlan } from "../plan/context";
 import { useSay } from "../shell/Say";
@@ -15,7 +14,6 @@ export function InCupboard({ cloth }: { cloth: ClothNeed }) {
   const say = useSay();
   const client = useQueryClient();
   const [problem, setProblem] = useState<string | null>(null);
-  const [making] = useState(() => new Making());
 
   const refresh = async () => {
     await session.settle();
@@ -24,7 +22,7 @@ export function InCupboard({ cloth }: { cloth: ClothNeed }) {
   const move = async (how: "keep" | "let-go" | "return") => {
     setProblem(null);
     try {
-      const moved = await making.make<MovedCloth>(`/plans/${id}/cloths/${encodeURIComponent(cloth.cloth)}/${how}`, {});
+      const moved = await ask<MovedCloth>("POST", `/plans/${id}/cloths/${encodeURIComponent(cloth.cloth)}/${how}`);
       if (how === "return") returned(true);
       await refresh();
       say(moved.text, { label: "Undo", act: () => void back(moved, how) });
