@@ -132,6 +132,33 @@ test("what is left when all is cut goes back into the cupboard, and out again", 
   await expect(
     page.getByRole("listitem").filter({ has: page.getByRole("heading", { name: "ink leaf" }) }),
   ).toContainText("An offcut");
+
+  // The cupboard has it, whatever is undone in the plan.
+  await open(page, `${demo.url}/plans/${reading}/cut`);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await saved(page);
+  expect((await stored(demo, reading)).plan.progress.returned).toEqual([]);
+  await expect(leaf.getByText("What was left over is back in the cupboard.")).toBeVisible();
+});
+
+test("what goes back into the cupboard goes there once, where the answer is lost", async ({ page, demo }) => {
+  await open(page, `${demo.url}/plans/${reading}/cut`);
+  const leaf = page.getByRole("region", { name: "Fabric ink leaf" });
+  await leaf.getByRole("checkbox").check();
+  await saved(page);
+  await page.route(
+    "**/return",
+    async (route) => {
+      await route.fetch();
+      await route.abort();
+    },
+    { times: 1 },
+  );
+  await leaf.getByRole("button", { name: /^Put what is left back/ }).click();
+  await expect(leaf.getByRole("alert")).toContainText("does not answer");
+  await expect(leaf.getByText("What was left over is back in the cupboard.")).toBeVisible();
+  await page.reload();
+  await expect(leaf.getByText("What was left over is back in the cupboard.")).toBeVisible();
 });
 
 test("pieces are drawn round where templates are the school", async ({ page, demo }) => {

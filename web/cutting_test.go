@@ -2,6 +2,7 @@ package web_test
 
 import (
 	"encoding/json"
+	"fmt"
 	"net/http"
 	"slices"
 	"strconv"
@@ -91,12 +92,24 @@ func TestWhatIsLeftGoesBackOnce(t *testing.T) {
 	assert.Equal(t, leaf.Lay.Strips[0].Height.NM, after.Odd[0].Length.NM, "the end of its strip")
 	assert.JSONEq(t, string(before.Cloth), string(moved.Before))
 
-	doc["progress"] = map[string]any{"cut": cut, "returned": []string{leaf.Cloth}}
-	call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": doc, "label": "back"}, &view)
-	again := call(t, h, "POST", at+"/cloths/"+leaf.Cloth+"/return", nil, nil)
-	assert.Equal(t, http.StatusConflict, again.Code)
-	assert.Contains(t, again.Body.String(), "is back in the cupboard already")
-	assert.True(t, needOf(t, view.Reckoning, "ink leaf").Returned)
+	// Whether the plan says so too, or says it no more after an undo, or never got to: the cupboard knows.
+	for _, says := range [][]string{nil, {leaf.Cloth}, {}} {
+		doc["progress"] = map[string]any{"cut": cut, "returned": says}
+		var now web.PlanView
+		call(t, h, "PUT", at, map[string]any{"base": view.Revision, "plan": doc, "label": "back"}, &now)
+		assert.True(t, needOf(t, now.Reckoning, "ink leaf").Returned)
+		view.Revision = now.Revision
+		again := call(t, h, "POST", at+"/cloths/"+leaf.Cloth+"/return", nil, nil)
+		assert.Equal(t, http.StatusConflict, again.Code)
+		assert.Contains(t, again.Body.String(), "is back in the cupboard already")
+		assert.Equal(t, after, clothNamed(t, h, "ink leaf"), "it goes back once")
+	}
+	undo := map[string]any{"base": moved.Revision, "cloth": moved.Before}
+	w := call(t, h, "PUT", fmt.Sprintf("/api/v1/cloths/%d", moved.ID), undo, nil)
+	require.Equal(t, http.StatusOK, w.Code, w.Body.String())
+	var undone web.PlanView
+	call(t, h, "GET", at, nil, &undone)
+	assert.False(t, needOf(t, undone.Reckoning, "ink leaf").Returned, "taken back, it can go there again")
 }
 
 func TestPlansOnOneLay(t *testing.T) {

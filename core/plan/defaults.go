@@ -402,10 +402,10 @@ func (c Cloth) Turns() bool {
 	return c.Print.TurnsBy() && !c.Upright && c.Stretch < FirmStretch && !c.Weight.Rules().Backed
 }
 
-// Taken is a cloth of the cupboard as a plan takes it: what there is of it, and what is
-// kept for whom, only the cupboard knows.
+// Taken is a cloth of the cupboard as a plan takes it: what there is of it, what is kept for whom, and what is back of
+// whom, only the cupboard knows.
 func (c Cloth) Taken() Cloth {
-	c.Have, c.Odd, c.Kept = nil, nil, nil
+	c.Have, c.Odd, c.Kept, c.Back = nil, nil, nil, nil
 	return c
 }
 

@@ -819,6 +819,8 @@ type Cloth struct {
 	Odd []OddPiece `json:"odd,omitempty"`
 	// Kept is how much of the length is kept for plans: in the cupboard.
 	Kept []Keeping `json:"kept,omitempty"`
+	// Back are the cloths of plans that were cut from it and of which what was left over is back: in the cupboard.
+	Back []CutFor `json:"back,omitempty"`
 	// Prewashed cloth does not shrink any more.
 	Prewashed bool `json:"prewashed,omitempty"`
 	// Price of one yard or one metre, as Per says; 0 when nobody said.
@@ -858,6 +860,12 @@ type OddPiece struct {
 	// For is the plan it is kept for, by its id, and Cloth the letter of its cloth there; absent: nobody's.
 	For   string `json:"for,omitempty"`
 	Cloth string `json:"cloth,omitempty"`
+}
+
+// CutFor is the cloth of a plan, by its letter there, that was cut from one of the cupboard.
+type CutFor struct {
+	Plan  string `json:"plan"`
+	Cloth string `json:"cloth"`
 }
 
 // Keeping is a length that is kept for a plan.

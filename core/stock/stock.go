@@ -133,6 +133,9 @@ func Take(c plan.Cloth, h Holder, need length.Length, used []Used) plan.Cloth {
 // gone marks odd pieces on their way out; no plan has such an id.
 var gone = Holder{Plan: "\x00"}
 
+// IsBack tells whether what a plan left over of a cloth is back, which it is once.
+func IsBack(c plan.Cloth, h Holder) bool { return slices.Contains(c.Back, plan.CutFor(h)) }
+
 // Return takes out what a plan was cut from and puts what was left over of it back.
 func Return(c plan.Cloth, h Holder, need length.Length, used []Used, left []lay.Odd) plan.Cloth {
 	c = Take(c, h, need, used)
@@ -140,6 +143,7 @@ func Return(c plan.Cloth, h Holder, need length.Length, used []Used, left []lay.
 		c.Odd = append(c.Odd, plan.OddPiece{Width: o.Width, Length: o.Length, Count: o.Count})
 	}
 	c.Odd = gathered(c.Odd)
+	c.Back = append(slices.Clone(c.Back), plan.CutFor(h))
 	return c
 }
 

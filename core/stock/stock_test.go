@@ -93,7 +93,10 @@ func TestWhatIsLeftGoesBack(t *testing.T) {
 	assert.Empty(t, c.Kept)
 	assert.Equal(t, []plan.OddPiece{{Width: 9 * in, Length: 9 * in, Count: 2},
 		{Width: 4 * in, Length: 9 * in, Count: 1}}, c.Odd)
+	assert.True(t, stock.IsBack(c, of("pad")))
+	assert.False(t, stock.IsBack(c, of("hood")))
 	bought := stock.Return(c, of("hood"), 40*in, nil, nil)
+	assert.Len(t, bought.Back, 2)
 	assert.Equal(t, 18*in, *bought.Have, "what was bought was never in the cupboard")
 }
 

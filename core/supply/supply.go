@@ -27,13 +27,13 @@ const mostPieces = 20_000
 type Cupboard map[string]plan.Cloth
 
 // Of is the name under which the cupboard has a cloth of a plan: its own, or, where it goes by another there, that of
-// the one of which something is kept for it. there is false where it is not in the cupboard.
+// the one of which something is kept for it, or that it was cut from. there is false where it is not in the cupboard.
 func (c Cupboard) Of(name string, h stock.Holder) (known string, there bool) {
 	if _, there = c[name]; there || h.Plan == "" || h.Cloth == "" {
 		return name, there
 	}
 	for _, other := range slices.Sorted(maps.Keys(c)) {
-		if slices.ContainsFunc(c[other].Kept,
+		if stock.IsBack(c[other], h) || slices.ContainsFunc(c[other].Kept,
 			func(k plan.Keeping) bool { return k.Cloth == h.Cloth && k.For == h.Plan }) {
 			return other, true
 		}
@@ -214,7 +214,8 @@ func (o order) cloth(letter string) Cloth {
 	on := On(c)
 	holder := stock.Holder{Plan: o.id, Cloth: letter}
 	have, odd := Stock(c, o.cupboard, holder)
-	returned := slices.Contains(o.Plan.Progress.Returned, letter)
+	known, there := o.cupboard.Of(c.Name, holder)
+	returned := slices.Contains(o.Plan.Progress.Returned, letter) || stock.IsBack(o.cupboard[known], holder)
 	if returned { // it was cut from what the cupboard held then
 		have, odd = nil, nil
 	}
@@ -236,7 +237,6 @@ func (o order) cloth(letter string) Cloth {
 	if c.IsBacked() {
 		out.Backing = out.backing()
 	}
-	known, there := o.cupboard.Of(c.Name, holder)
 	out.InCupboard = there && c.Have == nil && len(c.Odd) == 0
 	if o.id != "" {
 		out.Kept, out.KeptOdd = stock.Holds(o.cupboard[known], holder)

@@ -1268,6 +1268,10 @@ odd?: OddPiece[]
  */
 kept?: Keeping[]
 /**
+ * Back are the cloths of plans that were cut from it and of which what was left over is back: in the cupboard.
+ */
+back?: CutFor[]
+/**
  * Prewashed cloth does not shrink any more.
  */
 prewashed?: boolean
@@ -1320,6 +1324,13 @@ export interface Keeping {
 for?: string
 cloth?: string
 length?: (string | number)
+}
+/**
+ * CutFor is the cloth of a plan, by its letter there, that was cut from one of the cupboard.
+ */
+export interface CutFor {
+plan?: string
+cloth?: string
 }
 export interface Sold {
 /**

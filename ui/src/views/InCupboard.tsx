@@ -24,20 +24,20 @@ export function InCupboard({ cloth }: { cloth: ClothNeed }) {
     try {
       const moved = await ask<MovedCloth>("POST", `/plans/${id}/cloths/${encodeURIComponent(cloth.cloth)}/${how}`);
       if (how === "return") returned(true);
-      await refresh();
-      say(moved.text, { label: "Undo", act: () => void back(moved, how) });
+      say(moved.text, { label: "Undo", act: () => back(moved, how) });
     } catch (error) {
       setProblem(sentence(error));
     }
+    await refresh();
   };
   const back = async (moved: MovedCloth, how: string) => {
     try {
-      await ask("PUT", `/cloths/${moved.id}`, { base: moved.revision, cloth: moved.before });
       if (how === "return") returned(false);
-      await refresh();
+      await ask("PUT", `/cloths/${moved.id}`, { base: moved.revision, cloth: moved.before });
     } catch (error) {
       setProblem(sentence(error));
     }
+    await refresh();
   };
   const returned = (yes: boolean) =>
     rework(
