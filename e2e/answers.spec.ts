@@ -1,5 +1,5 @@
 import type { Page } from "@playwright/test";
-import { accessible, expect, open, put, shown, test } from "./app";
+import { accessible, expect, open, put, shown, stored, test } from "./app";
 
 const away = "The app’s server does not answer.";
 
@@ -33,6 +33,28 @@ test("a plan whose answer is lost is begun once, and the next one is another", a
   await begin.click();
   await expect(page).toHaveURL(/plans\/a-new-cover-2$/);
   expect(await kept(workshop.url, "/plans")).toBe(2);
+});
+
+test("nothing is begun with a size that stood there before what is typed", async ({ page, workshop }) => {
+  await open(page, workshop.url);
+  const width = page.getByRole("textbox", { name: "Width of the insert" });
+  const begin = page.getByRole("button", { name: "Plan this cover" });
+  await width.fill("about 12");
+  await begin.click();
+  const alert = page.getByRole("alert").filter({ hasText: "Nothing was begun" });
+  await expect(alert).toHaveText("Nothing was begun: width of the insert is to be put right first.");
+  await accessible(page.getByRole("region", { name: "Start a plan" }));
+  await width.press("Escape");
+  await page.route("**/api/v1/reckon", (route) => route.abort());
+  await width.fill("12");
+  await begin.click();
+  await expect(page.getByRole("alert").filter({ hasText: away })).toHaveCount(2); // at the size, and at what was pressed
+  expect(await kept(workshop.url, "/plans")).toBe(0);
+  await page.unrouteAll();
+  await begin.click();
+  await expect(page).toHaveURL(/plans\/a-new-cover$/);
+  await shown(page);
+  expect((await stored(workshop, "a-new-cover")).plan.object.width).toBe("12");
 });
 
 test("what goes into the cupboard is put in once", async ({ page, workshop }) => {

@@ -221,12 +221,16 @@ function Starter({
   // What is typed is judged by the server; beginning waits for what was typed last.
   const now = useRef(sizes);
   const judging = useRef<Promise<unknown>>(Promise.resolve());
+  // What stands in a field and is not taken yet: nothing is begun with what stood there before.
+  const typed = useRef<Sizes>({});
   const set = (part: Sizes) => {
     now.current = { ...now.current, ...part };
     setSizes(now.current);
+    for (const measure of Object.keys(part)) delete typed.current[measure];
   };
   const take = (next: string) => {
     now.current = usual(next);
+    typed.current = {};
     setSizes(now.current);
     setKey(next);
   };
@@ -234,25 +238,36 @@ function Starter({
     beginPlan({ thing: key, sizes: size, title: name, ...(thing?.filled ? { fill } : {}) });
 
   const judge = (measure: string) => (text: string) => {
-    const answer = said(measure, text);
+    typed.current[measure] = text;
+    const answer = said(measure, text).catch(sentence);
     judging.current = answer;
     return answer;
   };
+  /** What is wrong with a size, or null; throws where there is no answer. */
   const said = async (measure: string, text: string) => {
     try {
       const reckoned = await ask<Reckoning>("POST", "/reckon", await plan({ ...now.current, [measure]: text }, "new"));
       const wrong = reckoned.findings.find((f) => f.level === "stop" && f.about === `/object/${measure}`);
       return wrong ? `${wrong.text} ${wrong.remedy ?? ""}` : null;
     } catch (error) {
-      if (error instanceof ApiError) return error.problem.errors?.[0]?.text ?? error.message;
-      return sentence(error);
+      if (error instanceof ApiError && !error.passes) return error.problem.errors?.[0]?.text ?? error.message;
+      throw error;
+    }
+  };
+  /** Takes what stands in the fields; the first that cannot be taken. */
+  const untaken = async () => {
+    for (const m of measures) {
+      const text = typed.current[m.key];
+      if (text === undefined) continue;
+      if (await said(m.key, text)) return m;
+      set({ [m.key]: text });
     }
   };
   // What was typed stays what it is; what is usual is usual in the other unit.
   const another = async (next: string) => {
     const before = usual(key);
-    const typed = Object.entries(now.current).filter(([size, text]) => text !== before[size]);
-    carry({ key, title, fill, sizes: Object.fromEntries(typed.map(([size, text]) => [size, exact(text, units)])) });
+    const changed = Object.entries(now.current).filter(([size, text]) => text !== before[size]);
+    carry({ key, title, fill, sizes: Object.fromEntries(changed.map(([size, text]) => [size, exact(text, units)])) });
     try {
       await keep.mutateAsync(inUnits(next));
     } catch (error) {
@@ -272,7 +287,9 @@ function Starter({
     await judging.current;
     await Promise.resolve(); // the field keeps its text right after it was judged
     try {
-      await begin(await plan(now.current, title));
+      const wrong = await untaken();
+      if (wrong) setProblem(`Nothing was begun: ${wrong.label.toLowerCase()} is to be put right first.`);
+      else await begin(await plan(now.current, title));
     } catch (error) {
       setProblem(sentence(error));
     }
@@ -313,6 +330,7 @@ function Starter({
               judge={judge(m.key)}
               reads="length"
               keep={(text) => set({ [m.key]: text })}
+              drop={() => set({ [m.key]: now.current[m.key] ?? "" })}
             />{" "}
             {m.says}
           </span>
