@@ -42,7 +42,7 @@ test("nothing is begun with a size that stood there before what is typed", async
   await width.fill("about 12");
   await begin.click();
   const alert = page.getByRole("alert").filter({ hasText: "Nothing was begun" });
-  await expect(alert).toHaveText("Nothing was begun: width of the insert is to be put right first.");
+  await expect(alert).toHaveText("Nothing was begun: the width of the insert is to be put right first.");
   await accessible(page.getByRole("region", { name: "Start a plan" }));
   await width.press("Escape");
   await page.route("**/api/v1/reckon", (route) => route.abort());

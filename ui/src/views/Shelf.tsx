@@ -288,7 +288,7 @@ function Starter({
     await Promise.resolve(); // the field keeps its text right after it was judged
     try {
       const wrong = await untaken();
-      if (wrong) setProblem(`Nothing was begun: ${wrong.label.toLowerCase()} is to be put right first.`);
+      if (wrong) setProblem(`Nothing was begun: the ${wrong.label.toLowerCase()} is to be put right first.`);
       else await begin(await plan(now.current, title));
     } catch (error) {
       setProblem(sentence(error));
