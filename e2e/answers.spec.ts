@@ -90,11 +90,16 @@ test("what goes into the cupboard is put in once", async ({ page, workshop }) =>
 test("what is put away while the server is away is said, and tried again", async ({ page, demo }) => {
   await open(page, demo.url);
   const card = page.getByRole("listitem").filter({ hasText: "Reading-corner cushion" });
-  await page.route("**/api/v1/plans/*", (route) => route.abort());
+  let asked = 0;
+  await page.route("**/api/v1/plans/*", (route) => {
+    asked++;
+    return route.abort();
+  });
   await card.getByRole("button", { name: "Put away Reading-corner cushion" }).click();
   const failed = page.getByRole("alert").filter({ hasText: away });
   await expect(failed).toBeVisible();
   await page.getByRole("button", { name: "Try again" }).click(); // still away
+  await expect.poll(() => asked).toBe(2);
   await expect(failed).toBeVisible();
   await page.unrouteAll();
   await page.getByRole("button", { name: "Try again" }).click();

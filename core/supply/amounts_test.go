@@ -35,7 +35,8 @@ func TestAmountsOnPaper(t *testing.T) {
 		from := rapid.SampledFrom([]string{"nobody", "plan", "cupboard"}).Draw(t, "has")
 		have := in.Times(rapid.IntRange(0, 90).Draw(t, "have"))
 		odds := rapid.IntRange(0, 3).Draw(t, "offcuts")
-		cutAll, returned := rapid.Bool().Draw(t, "all cut"), rapid.Bool().Draw(t, "returned")
+		cutAll := rapid.Bool().Draw(t, "all cut")
+		says := rapid.SampledFrom([]string{"nobody", "plan", "cupboard"}).Draw(t, "says that it is back")
 		cloth := plan.Cloth{Name: "leaf", Usable: ptr(40 * in), Shrink: shrink}
 		odd := []plan.OddPiece{{Width: 21 * in, Length: 11 * in, Count: odds}}
 		if odds == 0 {
@@ -46,10 +47,15 @@ func TestAmountsOnPaper(t *testing.T) {
 		case "plan":
 			cloth.Have, cloth.Odd = &have, odd
 		case "cupboard":
-			cupboard["leaf"] = plan.Cloth{Name: "leaf", Have: &have, Odd: odd}
+			held := plan.Cloth{Name: "leaf", Have: &have, Odd: odd}
+			if says == "cupboard" {
+				held.Back = []plan.CutFor{{Plan: "pad", Cloth: "A"}}
+			}
+			cupboard["leaf"] = held
 		}
+		returned := says == "plan" || says == "cupboard" && from == says
 		l := squares(n, cloth, func(p *plan.Plan) {
-			if returned {
+			if says == "plan" {
 				p.Progress.Returned = []string{"A"}
 			}
 			if cutAll {
@@ -95,6 +101,15 @@ func TestAmountsOnPaper(t *testing.T) {
 		assert.Equal(t, []any{cutAll, returned, from == "cupboard", false}, []any{c.Done, c.Returned, c.InCupboard,
 			c.Sought})
 	})
+}
+
+// A cloth that a plan was cut from is its cloth in the cupboard, whatever it is called there since.
+func TestWhatAPlanWasCutFromIsFoundUnderAnotherName(t *testing.T) {
+	cupboard := supply.Cupboard{"sea": {Name: "sea", Back: []plan.CutFor{{Plan: "pad", Cloth: "A"}}}}
+	for letter, want := range map[string]string{"A": "sea", "B": "leaf"} {
+		known, there := cupboard.Of("leaf", stock.Holder{Plan: "pad", Cloth: letter})
+		assert.Equal(t, []any{want, letter == "A"}, []any{known, there})
+	}
 }
 
 // What the cupboard keeps of a cloth for this plan is told with it, and what it keeps for others is not there.
