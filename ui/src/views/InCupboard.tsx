@@ -7,35 +7,38 @@ import { useOf, usePlan } from "../plan/context";
 import { useSay } from "../shell/Say";
 import { T } from "../words/T";
 
+type Move = "keep" | "let-go" | "return";
+
 /** What the cupboard keeps of a cloth for this plan, and what goes back into it when all is cut. */
 export function InCupboard({ cloth }: { cloth: ClothNeed }) {
   const { id, rework, session } = usePlan();
   const saving = useOf((s) => s.saving);
   const say = useSay();
   const client = useQueryClient();
-  const [problem, setProblem] = useState<string | null>(null);
+  const [problem, setProblem] = useState<{ text: string; move?: Move } | null>(null);
 
   const refresh = async () => {
     await session.settle();
     await readAgain(client);
   };
-  const move = async (how: "keep" | "let-go" | "return") => {
+  const move = async (how: Move) => {
     setProblem(null);
     try {
       const moved = await ask<MovedCloth>("POST", `/plans/${id}/cloths/${encodeURIComponent(cloth.cloth)}/${how}`);
       if (how === "return") returned(true);
       say(moved.text, { label: "Undo", act: () => back(moved, how) });
     } catch (error) {
-      setProblem(sentence(error));
+      setProblem({ text: sentence(error), move: how });
     }
     await refresh();
   };
-  const back = async (moved: MovedCloth, how: string) => {
+  const back = async (moved: MovedCloth, how: Move) => {
+    setProblem(null);
     try {
       if (how === "return") returned(false);
       await ask("PUT", `/cloths/${moved.id}`, { base: moved.revision, cloth: moved.before });
     } catch (error) {
-      setProblem(sentence(error));
+      setProblem({ text: sentence(error) });
     }
     await refresh();
   };
@@ -47,18 +50,20 @@ export function InCupboard({ cloth }: { cloth: ClothNeed }) {
       },
       yes ? `what is left of ${cloth.name} is back` : `what is left of ${cloth.name} is not back`,
     );
-  const button = (how: "keep" | "let-go" | "return", text: string) => (
+  const button = (how: Move, text: string) => (
     <button type="button" className="word-button" disabled={saving !== "saved"} onClick={() => void move(how)}>
       {text}
       <span className="sr-only">: {cloth.name}</span>
     </button>
   );
   const inCupboard = cloth.in_cupboard;
+  // It was moved, and only the answer was lost.
+  const moved = { keep: !!cloth.kept, "let-go": !cloth.kept, return: !!cloth.returned };
   return (
     <>
-      {problem && (
+      {problem && !(problem.move && moved[problem.move]) && (
         <p className="finding stop" role="alert">
-          {problem}
+          {problem.text}
         </p>
       )}
       {inCupboard && (
