@@ -15,7 +15,7 @@ export function InCupboard({ cloth }: { cloth: ClothNeed }) {
   const saving = useOf((s) => s.saving);
   const say = useSay();
   const client = useQueryClient();
-  const [problem, setProblem] = useState<{ text: string; move?: Move } | null>(null);
+  const [problem, setProblem] = useState<{ text: string; move: Move } | null>(null);
 
   const refresh = async () => {
     await session.settle();
@@ -33,13 +33,9 @@ export function InCupboard({ cloth }: { cloth: ClothNeed }) {
     await refresh();
   };
   const back = async (moved: MovedCloth, how: Move) => {
-    setProblem(null);
-    try {
-      if (how === "return") returned(false);
-      await ask("PUT", `/cloths/${moved.id}`, { base: moved.revision, cloth: moved.before });
-    } catch (error) {
-      setProblem({ text: sentence(error) });
-    }
+    // The cupboard first: the plan is reckoned with it when it is saved.
+    await ask("PUT", `/cloths/${moved.id}`, { base: moved.revision, cloth: moved.before });
+    if (how === "return") returned(false);
     await refresh();
   };
   const returned = (yes: boolean) =>
@@ -61,7 +57,7 @@ export function InCupboard({ cloth }: { cloth: ClothNeed }) {
   const moved = { keep: !!cloth.kept, "let-go": !cloth.kept, return: !!cloth.returned };
   return (
     <>
-      {problem && !(problem.move && moved[problem.move]) && (
+      {problem && !moved[problem.move] && (
         <p className="finding stop" role="alert">
           {problem.text}
         </p>
