@@ -9,6 +9,7 @@ import (
 	"net/http"
 	"slices"
 
+	"umschlag/core/answer"
 	"umschlag/core/brief"
 	"umschlag/core/finding"
 
@@ -24,7 +25,7 @@ import (
 
 // reckon answers a plan file with its reckoning; ?for= names the plan whose cloth is kept
 // in the cupboard, ?typed= a value from which something follows; with ?sheet= it leaves out
-// what is not shown beside the sheet.
+// what is not shown beside the sheet, and of the sums all but those that each ?sum= names.
 func (s *server) reckon(c *echo.Context) error {
 	data, err := io.ReadAll(c.Request().Body)
 	if err != nil {
@@ -34,11 +35,13 @@ func (s *server) reckon(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	how := planfile.Followed
-	if c.QueryParam("sheet") != "" {
-		how = planfile.OnSheet
+	reckoned := planfile.Followed
+	if asked := c.QueryParams(); asked.Get("sheet") != "" {
+		reckoned = func(data []byte, path string, w *reckon.Workshop) (answer.Reckoning, error) {
+			return planfile.OnSheet(data, path, w, asked["sum"])
+		}
 	}
-	r, err := how(data, c.QueryParam("typed"), shop)
+	r, err := reckoned(data, c.QueryParam("typed"), shop)
 	if err != nil {
 		return err
 	}

@@ -84,9 +84,12 @@ func TestReckonAnswersThePlanFile(t *testing.T) {
 	assert.Equal(t, "cloth-short", r.Findings[0].Code, "the cupboard counts")
 
 	require.NotEmpty(t, r.Steps)
-	call(t, h, "POST", "/api/v1/reckon?sheet=1", string(plans["reading-corner-cushion"]), &beside)
+	call(t, h, "POST", "/api/v1/reckon?sheet=1&sum=front.width&sum=back.width&sum=none",
+		string(plans["reading-corner-cushion"]), &beside)
 	assert.Empty(t, beside.Steps, "beside the sheet no steps are shown")
-	assert.Equal(t, r.Pieces, beside.Pieces)
+	assert.Equal(t, r.Pieces[0].Cells, beside.Pieces[0].Cells)
+	assert.Equal(t, map[string][]answer.Term{"front.width": r.Sums["front.width"], "back.width": r.Sums["back.width"]},
+		beside.Sums, "the sums that are asked for")
 
 	bad := strings.Replace(string(plans["reading-corner-cushion"]), `"overlap": "5"`, `"overlap": "25"`, 1)
 	w = call(t, h, "POST", "/api/v1/reckon", bad, &r)

@@ -86,8 +86,10 @@ func (w Workshop) After(p plan.Plan, r answer.Reckoning) Workshop {
 // reckoned is said in the findings.
 func Reckon(p plan.Plan, w *Workshop) answer.Reckoning { return show.Of(Make(p, w)) }
 
-// OnSheet computes what of it is seen beside the sheet while a value is typed.
-func OnSheet(p plan.Plan, w *Workshop) answer.Reckoning { return show.OnSheet(made(p, w, true)) }
+// OnSheet computes what of it is seen beside the sheet while a value is typed, with the sums of these names.
+func OnSheet(p plan.Plan, w *Workshop, sums []string) answer.Reckoning {
+	return show.OnSheet(made(p, w, true), sums)
+}
 
 // Make leads a plan through the stages. It ends at the first that stops.
 func Make(p plan.Plan, w *Workshop) show.Result { return made(p, w, false) }

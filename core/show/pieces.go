@@ -73,7 +73,9 @@ func piece(t *teller, p Panel) answer.Piece {
 	}
 	out.Cells = apart(cells(p.Face, p.Cuts), int64(p.Strips), int64(t.Plan.Cover.Seam))
 	out.Quilting = quilting(t, p)
-	out.Press, out.Conflicts = pressing(p)
+	if !t.beside {
+		out.Press, out.Conflicts = pressing(p)
+	}
 	for _, w := range p.Ways {
 		out.Ways = append(out.Ways,
 			answer.Way{Key: w.Key, Name: w.Name, Cells: cells(w.Face, make([]string, len(w.Face.Parts)))})

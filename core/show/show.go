@@ -4,6 +4,7 @@ package show
 
 import (
 	"cmp"
+	"slices"
 
 	"umschlag/core/answer"
 	"umschlag/core/back"
@@ -80,6 +81,9 @@ type teller struct {
 	out   answer.Reckoning
 	// shift is how far the outlines of a measured front lie from where they were planned, right and down.
 	shift [2]int64
+	// beside tells only what is seen beside the sheet, and of sums those with these names.
+	beside bool
+	sums   []string
 }
 
 // Of is the reckoning of a result. A plan that cannot be cut has only its findings and what does not hang
@@ -95,9 +99,10 @@ func Of(r Result) answer.Reckoning {
 }
 
 // OnSheet is what of a reckoning is seen beside the sheet while a value is typed: neither steps nor layouts, which take
-// as long to tell as all the rest.
-func OnSheet(r Result) answer.Reckoning {
+// as long to tell as all the rest, nor how seams are pressed, and of the sums those whose names are given.
+func OnSheet(r Result, sums []string) answer.Reckoning {
 	t := begun(r)
+	t.beside, t.sums = true, sums
 	if !r.Findings.Stopped() {
 		onSheet(t)
 	}
@@ -168,7 +173,12 @@ func (t *teller) explain(name string, s sum.Size) {
 	t.explainSum(name+".height", s.Height)
 }
 
-func (t *teller) explainSum(name string, s sum.Sum) { t.out.Sums[name] = answer.TermsOf(s, t.style) }
+func (t *teller) explainSum(name string, s sum.Sum) {
+	if t.beside && !slices.Contains(t.sums, name) {
+		return
+	}
+	t.out.Sums[name] = answer.TermsOf(s, t.style)
+}
 
 // measured tells what the measurement of a front means, and where it is trimmed.
 func measured(t *teller) {

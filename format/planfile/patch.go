@@ -142,9 +142,11 @@ func Followed(data []byte, path string, w *reckon.Workshop) (answer.Reckoning, e
 	return reckoned(data, path, w, reckon.Reckon)
 }
 
-// OnSheet is as much of it as is seen beside the sheet while the value is typed.
-func OnSheet(data []byte, path string, w *reckon.Workshop) (answer.Reckoning, error) {
-	return reckoned(data, path, w, reckon.OnSheet)
+// OnSheet is as much of it as is seen beside the sheet while the value is typed, with the sums of these names.
+func OnSheet(data []byte, path string, w *reckon.Workshop, sums []string) (answer.Reckoning, error) {
+	return reckoned(data, path, w, func(p plan.Plan, w *reckon.Workshop) answer.Reckoning {
+		return reckon.OnSheet(p, w, sums)
+	})
 }
 
 func reckoned(data []byte, path string, w *reckon.Workshop,

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from "react";
 import type { Reckoning, Shape } from "../api/api.gen";
 import { plainSwatch } from "../cloth/Pattern";
-import { decided, useOf, useSession } from "../plan/context";
+import { decided, useOf, useSession, useShownSums } from "../plan/context";
 import { get } from "../plan/path";
 import { laidAs } from "../plan/shapes";
 import { letterOf } from "../sheet/Seams";
@@ -229,8 +229,10 @@ function Sashes() {
 /** How wide a border is that takes the rest: the piece and the number of the border, as in front/1. */
 function Border({ of }: { of: string }) {
   const [config, number] = of.split("/");
-  const sums = useOf((s) => s.reckoning.sums);
-  const shown = sums[`${config}.finished.width`]?.find((t) => t.term === `border ${number}`)?.amount;
+  const sum = `${config}.finished.width`;
+  useShownSums(sum);
+  const terms = useOf((s) => s.reckoning.sums[sum]);
+  const shown = terms?.find((t) => t.term === `border ${number}`)?.amount;
   if (!shown) return null;
   return (
     <>

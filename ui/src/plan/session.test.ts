@@ -432,12 +432,20 @@ describe("a session", () => {
     const whole = view(1, "one");
     const [steps, cloths] = [[{ id: "step.role:measure" }], [{ cloth: "A" }]];
     const left = 40; // and what else is told of the steps
-    Object.assign(whole.reckoning, { steps, cloths, left });
-    const none = () => json({ ...reckoning("typed"), steps: [], cloths: [], left: 0 });
+    const pressed = [{ name: "front", press: [{ side: "left" }] }];
+    Object.assign(whole.reckoning, { steps, cloths, left, pieces: pressed });
+    const pieces = ["front", "back"].map((name) => ({ name, press: [] }));
+    const none = () => json({ ...reckoning("typed"), steps: [], cloths: [], left: 0, pieces });
     const asked = answering(none, none);
     const s = new Session(whole);
     await s.preview(plan("typed"), { sheet: true });
-    expect(s.current().reckoning).toMatchObject({ title: "typed", steps, cloths, left });
+    expect(s.current().reckoning).toMatchObject({
+      title: "typed",
+      steps,
+      cloths,
+      left,
+      pieces: [...pressed, pieces[1]],
+    });
     s.leaveSheet(); // layouts are never beside cuts they were not made of
     expect(s.current().reckoning).toMatchObject({ title: "one", steps, cloths, left });
     await s.preview(plan("typed"));
@@ -445,6 +453,31 @@ describe("a session", () => {
     s.leaveSheet();
     expect(s.current().reckoning).toMatchObject({ title: "typed", steps: [], cloths: [] });
     expect(asked.map((url) => url.includes("sheet=1"))).toEqual([true, false]);
+  });
+
+  test("beside the sheet the sums that are shown are asked for, and one that is shown then at once", async () => {
+    const term = [{ term: "patch" }];
+    const told = (...names: string[]) => {
+      const sums = Object.fromEntries(names.map((name) => [name, term]));
+      return () => json({ ...reckoning("typed"), sums });
+    };
+    const asked = answering(told("front.width"), told("front.width", "back.width"), told("back.width"));
+    const s = new Session(view(1, "one"));
+    const hide = [s.showing("front.width"), s.showing("front.width")];
+    await s.preview(plan("typed"), { typed: "/cover/ease", sheet: true });
+    const back = s.showing("back.width");
+    await vi.waitFor(() => expect(Object.keys(s.current().reckoning.sums)).toEqual(["front.width", "back.width"]));
+    for (const call of hide) call();
+    await s.preview(plan("typed"), { sheet: true });
+    back();
+    s.leaveSheet();
+    s.showing("front.height"); // nothing is asked: all of it is told
+    expect(asked.map((url) => new URL(url, "http://localhost").searchParams.getAll("sum"))).toEqual([
+      ["front.width"],
+      ["front.width", "back.width"],
+      ["back.width"],
+    ]);
+    expect(new URL(asked[1] ?? "", "http://localhost").searchParams.get("typed")).toBe("/cover/ease");
   });
 
   test("a stop on the way to what is being typed is not shown", async () => {

@@ -68,14 +68,16 @@ export class Session extends Watched {
 
   /**
    * Reckons what is being typed without keeping it, with what follows from the value at a path; the answer is what is
-   * wrong with it. Beside the sheet steps and layouts are not asked for: they stay as they were until it is kept.
+   * wrong with it. Beside the sheet steps and layouts, and sums that are not shown, are not asked for until it is kept.
    */
   async preview(plan: Plan, { typed = "", sheet = false } = {}): Promise<ApiError | null> {
     this.previewing?.abort();
     const mine = new AbortController();
     this.previewing = mine;
+    this.again = () => void this.preview(plan, { typed, sheet });
     try {
       const how = new URLSearchParams({ for: this.state.id, typed, ...(sheet && { sheet: "1" }) });
+      if (sheet) for (const sum of this.shownSums()) how.append("sum", sum);
       const reckoning = await ask<Reckoning>("POST", `/reckon?${how}`, plan, { signal: mine.signal });
       // On the way to 16 stands a 1 that cannot be cut: a stop is shown when it is meant.
       if (!mine.signal.aborted && drawable(reckoning)) {

@@ -4,7 +4,7 @@ import { ems } from "../words/ems";
 import { Closure } from "./Closure";
 import { EdgesOn } from "./EdgesOn";
 import type { Moving } from "./Movable";
-import { laidOut, turned } from "./net";
+import { fitted, turned } from "./net";
 import { OnPiece } from "./OnPiece";
 import { around, type Box, extent, mm, PieceDrawing } from "./PieceDrawing";
 import { Seams } from "./Seams";
@@ -58,7 +58,7 @@ export function Sheet({
     <svg
       ref={ref}
       className={grey ? "sheet grey" : "sheet"}
-      viewBox={view}
+      viewBox={`${view.x} ${view.y} ${view.width} ${view.height}`}
       role={movable ? "group" : "img"} // what can be moved is not a picture
       aria-label={spoken(reckoning)}
     >
@@ -112,18 +112,6 @@ export function Sheet({
       ))}
     </svg>
   );
-}
-
-/** The pieces in their places, and the scale at which writing keeps its size. */
-function fitted(reckoning: Reckoning, width: number, height: number) {
-  let text = 0;
-  let sheet = laidOut(reckoning.net, reckoning.pieces, { above: 0, below: 0, beside: 0 });
-  // The room for writing depends on the scale, and the scale on the room: a few rounds settle both.
-  for (let round = 0; round < 4; round++) {
-    text = 15 * Math.max(sheet.width / (width - 8), sheet.height / (height - 8));
-    sheet = laidOut(reckoning.net, reckoning.pieces, { above: text * 1.7, below: text * 1.9, beside: text * 2.1 });
-  }
-  return { places: sheet.places, view: `0 0 ${sheet.width + text * 0.4} ${sheet.height}`, text };
 }
 
 /** The size an element has on screen, so that writing in it keeps its own. */

@@ -1,5 +1,5 @@
 import type { Piece, Reckoning } from "../api/api.gen";
-import { usePlan } from "../plan/context";
+import { usePlan, useShownSums } from "../plan/context";
 import { Len, T } from "../words/T";
 
 /** The threads that sew the shapes of a piece, in working order, each with its sum. */
@@ -17,6 +17,7 @@ export function Stitches({
 }) {
   const { value, id } = usePlan();
   const name = (letter: string) => String(value(`/cloths/${letter}/name`) ?? letter);
+  useShownSums(...piece.threads.map((_, i) => `${piece.name}.thread.${i + 1}`));
   const file = (as: string) => `/api/v1/plans/${id}/shapes/${piece.name}?as=${as}`;
   return (
     <section className="stitches" aria-label="Stitched edges of the shapes">

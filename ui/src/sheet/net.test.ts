@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import type { Piece, Spot } from "../api/api.gen";
-import { laidOut, unturned } from "./net";
+import { fitted, laidOut, unturned } from "./net";
 
 const mm = 1_000_000;
 const piece = (name: string, width: number, height: number) => {
@@ -54,4 +54,34 @@ test.each([0, 1, 2, 3])("turned by %d quarters, a piece fills its box", (quarter
 test("what is not drawn takes no place", () => {
   const { places } = laidOut([...net, [[spot("lost")]]], pieces.slice(0, 1), none);
   expect(places.map((p) => p.piece.name)).toEqual(["main"]);
+});
+
+const pad = (side: number) => ({
+  net: [[[spot("main")], [spot("end")]]],
+  pieces: [piece("main", side, side), piece("end", side, side)],
+});
+
+test("a piece that grows a little is drawn larger, and what is written beside it as it was", () => {
+  const sizes = [500, 502, 504].map((side) => fitted(pad(side), 850, 400));
+  const scales = new Set(sizes.map(({ view, text }) => [view.width, view.height, text].join(" ")));
+  expect(scales.size).toBe(1);
+  expect(sizes.map(({ places }) => Math.round(places[0]?.box.width ?? 0))).toEqual([502, 504, 506]);
+});
+
+test("whatever its size all of a cover is seen, as large as the steps of the scale let it be", () => {
+  for (const [width, height] of [
+    [850, 400],
+    [330, 260],
+    [1400, 120],
+  ] as const)
+    for (let side = 20; side < 3000; side *= 1.13) {
+      const { places, view, text } = fitted(pad(side), width, height);
+      const [left, right] = [places[0]?.box, places[1]?.box];
+      if (!left || !right) throw new Error("no places");
+      const ends = [left.x - view.x, left.y - view.y, view.x + view.width - right.x - right.width];
+      expect(Math.min(...ends, view.y + view.height - left.y - left.height)).toBeGreaterThanOrEqual(0);
+      expect((view.width * 15) / text).toBeCloseTo(width, 6);
+      const used = Math.max((right.x + right.width - left.x) / view.width, (left.height + text * 3.6) / view.height);
+      expect(used).toBeGreaterThan(0.82);
+    }
 });

@@ -1,4 +1,4 @@
-import type { Piece, Spot } from "../api/api.gen";
+import type { Piece, Reckoning, Spot } from "../api/api.gen";
 import { type Box, extent } from "./PieceDrawing";
 
 /** A piece where it stands on the sheet. */
@@ -101,4 +101,29 @@ interface Sized {
 
 function sized(spot: Spot, piece: Piece | undefined): Sized[] {
   return piece ? [{ piece, quarters: spot.quarters, size: turned(extent(piece), spot.quarters) }] : [];
+}
+
+/** How large writing on the sheet is on screen, in pixels. */
+const written = 15;
+
+/** How much one scale of the sheet differs from the next. */
+const step = 1.04;
+
+/**
+ * The pieces in their places on a screen of so many pixels, what of their frame is seen, and how large its writing is
+ * there. The scale goes by steps: while a value is typed, the pieces grow and shrink and what is written stays as it is.
+ */
+export function fitted({ net, pieces }: Pick<Reckoning, "net" | "pieces">, width: number, height: number) {
+  let text = 0;
+  let sheet = laidOut(net, pieces, { above: 0, below: 0, beside: 0 });
+  // The room for writing depends on the scale, and the scale on the room: a few rounds settle both.
+  for (let round = 0; round < 6; round++) {
+    const scale = Math.max(sheet.width / (width - 14), sheet.height / (height - 8));
+    text = Math.max(text, written * step ** Math.ceil(Math.log(scale) / Math.log(step)));
+    sheet = laidOut(net, pieces, { above: text * 1.7, below: text * 1.9, beside: text * 2.1 });
+  }
+  const wide = Math.max(sheet.width, (width * text) / written);
+  const high = Math.max(sheet.height, (height * text) / written);
+  const view = { x: (sheet.width - wide) / 2, y: (sheet.height - high) / 2, width: wide, height: high };
+  return { places: sheet.places, view, text };
 }

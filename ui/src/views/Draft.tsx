@@ -2,7 +2,7 @@ import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRe
 import type { Cell, Cut, Piece, Reckoning, Swatch as SwatchData } from "../api/api.gen";
 import { Brief } from "../brief/Brief";
 import { Swatch } from "../cloth/Swatch";
-import { useDrawn, useOf, usePlan } from "../plan/context";
+import { useDrawn, useOf, usePlan, useShownSums } from "../plan/context";
 import { useMoving } from "../plan/moving";
 import { put } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
@@ -83,6 +83,7 @@ export function Draft() {
   const piece = "piece" in chosen ? drawn.pieces.find((p) => p.name === chosen.piece) : undefined;
   const at = piece ?? drawn.pieces.find((p) => p.name === cut?.piece) ?? drawn.pieces[0];
   const sewn = stitching && !folded && (at?.shapes.length ?? 0) > 0;
+  useShownSums(sumKey(chosen, axis));
   const selected = useMemo(() => new Set(cut ? [cut.id] : []), [cut]);
   return (
     <HandProvider value={hand}>
@@ -348,21 +349,23 @@ function Explained({
           </button>
         ))}
       </fieldset>
-      {terms && total ? (
-        <Tape
-          title={title}
-          terms={terms}
-          total={total}
-          lit={lit}
-          light={light}
-          aside={
-            cut ? (
-              <Files sort="template" of={cut.id} what={cut.title} />
-            ) : (
-              piece && <Files sort="piece" of={piece.name} what={piece.title} />
-            )
-          }
-        />
+      {total ? (
+        terms && (
+          <Tape
+            title={title}
+            terms={terms}
+            total={total}
+            lit={lit}
+            light={light}
+            aside={
+              cut ? (
+                <Files sort="template" of={cut.id} what={cut.title} />
+              ) : (
+                piece && <Files sort="piece" of={piece.name} what={piece.title} />
+              )
+            }
+          />
+        )
       ) : (
         <p className="quiet">Select a piece or a cut to see its sum.</p>
       )}
