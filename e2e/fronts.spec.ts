@@ -379,3 +379,25 @@ test("folded windows that fill no front of its size are refused with the sizes",
   await pick(page, "Kind of front", "strips");
   await expect(refused).toHaveCount(0);
 });
+
+test("what is typed stands in the sum at hand at once, whichever is looked at then", async ({ page, demo }) => {
+  await open(page, `${demo.url}${plan}`);
+  const margin = page.getByRole("textbox", { name: "Squaring margin each side" });
+  const sum = (of: string) => page.getByRole("list", { name: `The sum of ${of}, before quilting` });
+  await expect(sum("Front, across")).toContainText("1/2″ trimmed off");
+  await margin.fill("3/4");
+  await expect(sum("Front, across")).toContainText("3/4″ trimmed off");
+  await margin.fill("3/4 of"); // it cannot be read, and is not kept
+  await page.getByRole("group", { name: "Direction of the sum" }).getByRole("button", { name: "up" }).click();
+  await expect(sum("Front, up")).toContainText("3/4″ trimmed off");
+  await expect(page.getByRole("alert")).toContainText('"of" is not a unit here');
+  await expect(margin).toHaveValue("3/4 of");
+  await page
+    .getByRole("list", { name: "All cuts" })
+    .getByRole("button", { name: /lining/ })
+    .click();
+  await expect(page.getByRole("list", { name: /The sum of Lining/ })).toContainText("3/4″ trimmed off");
+  await put(page, "Squaring margin each side", "1");
+  await saved(page);
+  await expect(page.getByRole("list", { name: /The sum of Lining/ })).toContainText("1″ trimmed off");
+});

@@ -3,11 +3,11 @@ import userEvent from "@testing-library/user-event";
 import { expect, test, vi } from "vitest";
 import { Field } from "./Field";
 
-function field(judge: (text: string) => Promise<string | null> = async () => null) {
+function field(judge: (text: string, meant: boolean) => Promise<string | null> = async () => null) {
   const keep = vi.fn();
   const drop = vi.fn();
-  render(<Field label="Overlap" text="5" shown="5″" judge={judge} keep={keep} drop={drop} />);
-  return { input: screen.getByRole("textbox", { name: "Overlap" }), keep, drop, user: userEvent.setup() };
+  const { unmount } = render(<Field label="Overlap" text="5" shown="5″" judge={judge} keep={keep} drop={drop} />);
+  return { input: screen.getByRole("textbox", { name: "Overlap" }), keep, drop, user: userEvent.setup(), unmount };
 }
 
 test("is a labelled field with its value", () => {
@@ -73,6 +73,27 @@ test("nothing is said in the middle of typing, until typing pauses", async () =>
   await act(() => vi.advanceTimersByTimeAsync(2000));
   expect(screen.getByRole("alert").textContent).toBe("Type a fraction.");
   vi.useRealTimers();
+});
+
+test("what is left is meant; of a field that is gone meanwhile the plan says what is wrong with it", async () => {
+  let answer: (said: string) => void = () => {};
+  const judge = vi.fn((_: string, meant: boolean) => {
+    return meant ? new Promise<string>((resolve) => (answer = resolve)) : Promise.resolve(null);
+  });
+  const { input, keep, user, unmount } = field(judge);
+  await user.clear(input);
+  await user.type(input, "x{Enter}");
+  expect(judge.mock.calls.map(([text, meant]) => [text, meant])).toEqual([
+    ["", false],
+    ["x", false],
+    ["x", true],
+  ]);
+  await act(async () => answer("Type a fraction."));
+  expect([keep.mock.calls, screen.getByRole("alert").textContent]).toEqual([[], "Type a fraction."]);
+  await user.type(input, "{Enter}");
+  unmount();
+  await act(async () => answer("Type a fraction."));
+  expect(keep.mock.calls).toEqual([["x"]]);
 });
 
 test("only the newest judgement counts", async () => {

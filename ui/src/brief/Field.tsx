@@ -10,8 +10,8 @@ interface Props {
   text: string;
   /** The value as it is shown. */
   shown: string;
-  /** Says what is wrong with a typed text, or null. */
-  judge: (text: string) => Promise<string | null>;
+  /** Says what is wrong with a typed text, or null; of one that is meant in any case, of others while nothing follows. */
+  judge: (text: string, meant: boolean) => Promise<string | null>;
   /** Keeps a text that nothing is wrong with; it is kept when the answer is there. */
   keep: (text: string) => void | Promise<void>;
   /** Called when typing is given up. */
@@ -47,7 +47,7 @@ export function Field({ label, text, shown, judge, keep, drop, wrong, numeric, p
   const ask = async (next: string, patience: number) => {
     latest.current = next;
     clearTimeout(pause.current);
-    const said = await judge(next);
+    const said = await judge(next, patience === 0);
     if (latest.current !== next) return said;
     if (said === null || patience === 0) setError(said);
     else pause.current = setTimeout(() => setError(said), patience);
@@ -60,7 +60,7 @@ export function Field({ label, text, shown, judge, keep, drop, wrong, numeric, p
       giveUp();
       return;
     }
-    if (await ask(draft, 0)) return; // stays as typed
+    if ((await ask(draft, 0)) && place.current) return; // stays as typed; of a field that is gone the plan tells it
     await settle(draft);
   };
 

@@ -62,10 +62,10 @@ export function Value({ path, label, kind = "length", shown, shownFor, also = []
       path={path}
       reads={kind === "length" ? "length" : undefined}
       wrong={wrong}
-      judge={async (next) => {
+      judge={async (next, meant) => {
         const changed = written(session.current().plan, next);
         try {
-          return said(await session.preview(changed, { typed: follows ? path : "", sheet }), path);
+          return said(await session.preview(changed, { typed: follows ? path : "", sheet, meant }), path);
         } catch (error) {
           return said(error instanceof ApiError ? error : null, path);
         }

@@ -21,13 +21,17 @@ const view = (revision: number, title: string): PlanView =>
 const plan = (title: string) => ({ title }) as Plan;
 
 /** A server that answers as it is told, one answer a request. */
-function answering(...answers: ((body: { base: number; plan: { title: string } }) => Response | Promise<Response>)[]) {
+function answering(
+  ...answers: ((body: { base: number; title: string; plan: { title: string } }) => Response | Promise<Response>)[]
+) {
   const asked: string[] = [];
   vi.stubGlobal("fetch", async (url: string, init: RequestInit) => {
     asked.push(`${init.method} ${url}`);
     const answer = answers.shift();
     if (!answer) throw new Error(`nothing more was expected: ${url}`);
-    return answer(init.body ? JSON.parse(String(init.body)) : {});
+    const told = await answer(init.body ? JSON.parse(String(init.body)) : {});
+    init.signal?.throwIfAborted();
+    return told;
   });
   return asked;
 }
@@ -469,6 +473,7 @@ describe("a session", () => {
     await vi.waitFor(() => expect(Object.keys(s.current().reckoning.sums)).toEqual(["front.width", "back.width"]));
     for (const call of hide) call();
     await s.preview(plan("typed"), { sheet: true });
+    expect(s.current().reckoning.sums).toEqual({ "back.width": term });
     back();
     s.leaveSheet();
     s.showing("front.height"); // nothing is asked: all of it is told
@@ -478,6 +483,44 @@ describe("a session", () => {
       ["back.width"],
     ]);
     expect(new URL(asked[1] ?? "", "http://localhost").searchParams.get("typed")).toBe("/cover/ease");
+  });
+
+  test("a sum that is shown while what is typed cannot be read is of what stands there", async () => {
+    const unread = () => json({ title: "", detail: "It cannot be read.", type: "about:blank", status: 422 }, 422);
+    const sums = { "front.width": [] };
+    const asked = answering(
+      () => json(reckoning("typed")),
+      unread,
+      (body) => json({ ...reckoning(body.title), sums }),
+      () => json(reckoning("typed")),
+      () => Promise.reject(new TypeError("no answer")),
+    );
+    const s = new Session(view(1, "one"));
+    await s.preview(plan("typed"), { sheet: true });
+    const judged = s.preview(plan("unread"), { sheet: true, meant: true });
+    s.showing("front.width");
+    expect((await judged)?.problem.status).toBe(422);
+    await vi.waitFor(() => expect(s.current().reckoning).toMatchObject({ title: "typed", sums }));
+    await s.preview(plan("typed"), { sheet: true });
+    s.showing("back.width"); // not again where there is no answer
+    s.showing("back.height");
+    await vi.waitFor(() => expect(asked).toHaveLength(5));
+    expect(s.current().reckoning.title).toBe("typed");
+  });
+
+  test("what is meant is judged also where something else is typed meanwhile", async () => {
+    let judge: (answer: Response) => void = () => {};
+    const asked = answering(
+      () => new Promise((resolve) => (judge = resolve)),
+      () => json(reckoning("typed after")),
+    );
+    const s = new Session(view(1, "one"));
+    const first = s.preview(plan("meant"), { meant: true });
+    await s.preview(plan("typed after"));
+    judge(json({ title: "", detail: "It cannot be read.", type: "about:blank", status: 422 }, 422));
+    expect((await first)?.problem.detail).toBe("It cannot be read.");
+    expect(s.current().reckoning.title).toBe("typed after");
+    expect(asked).toHaveLength(2);
   });
 
   test("a stop on the way to what is being typed is not shown", async () => {

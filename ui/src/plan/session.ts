@@ -1,4 +1,4 @@
-import type { PlanView, Reckoning } from "../api/api.gen";
+import type { PlanView } from "../api/api.gen";
 import { ApiError, ask, Unreachable } from "../api/client";
 import { ownId } from "../api/once";
 import type { Plan } from "../api/plan.gen";
@@ -9,11 +9,11 @@ import { keyed } from "./keys";
 import { other, tellOthers } from "./others";
 import { chosen, patched } from "./patch";
 import { differences, put } from "./path";
-import { type Conflicting, drawable, fresh, type Saving } from "./state";
+import { type Conflicting, fresh, type Saving } from "./state";
 import { steady } from "./steady";
+import { Typing } from "./typing";
 import { Unanswered } from "./unanswered";
 import { keepUnsaved, type Unsaved } from "./unsaved";
-import { Watched } from "./watched";
 
 const resolved = "joined with another window’s change";
 
@@ -21,7 +21,7 @@ const resolved = "joined with another window’s change";
  * The editing of one plan: every change shows at once, is saved in order, and
  * is kept on this device until the server has acknowledged it.
  */
-export class Session extends Watched {
+export class Session extends Typing {
   private pending: Change | null = null;
   private asked: Asked | null = null;
   /** What both sides changed, where the server does not have it. */
@@ -64,36 +64,6 @@ export class Session extends Watched {
     this.closed = true;
     clearTimeout(this.retry);
     this.previewing?.abort();
-  }
-
-  /**
-   * Reckons what is being typed without keeping it, with what follows from the value at a path; the answer is what is
-   * wrong with it. Beside the sheet steps and layouts, and sums that are not shown, are not asked for until it is kept.
-   */
-  async preview(plan: Plan, { typed = "", sheet = false } = {}): Promise<ApiError | null> {
-    this.previewing?.abort();
-    const mine = new AbortController();
-    this.previewing = mine;
-    this.again = () => void this.preview(plan, { typed, sheet });
-    try {
-      const how = new URLSearchParams({ for: this.state.id, typed, ...(sheet && { sheet: "1" }) });
-      if (sheet) for (const sum of this.shownSums()) how.append("sum", sum);
-      const reckoning = await ask<Reckoning>("POST", `/reckon?${how}`, plan, { signal: mine.signal });
-      // On the way to 16 stands a 1 that cannot be cut: a stop is shown when it is meant.
-      if (!mine.signal.aborted && drawable(reckoning)) {
-        // The next frame is asked for before there is anything to draw: what is drawn meanwhile need not wait for one.
-        requestAnimationFrame(() => {});
-        this.show(reckoning, { sheet });
-      }
-      return null;
-    } catch (error) {
-      return error instanceof ApiError ? error : null;
-    }
-  }
-
-  /** Goes back to the reckoning of the plan as it is, after a preview. */
-  async settle() {
-    await this.preview(this.state.plan);
   }
 
   /** Keeps a changed plan. */

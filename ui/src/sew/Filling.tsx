@@ -32,7 +32,9 @@ export function Filling() {
           numeric
           reads="weight"
           path={`/measured/${at}/weight`}
-          judge={async (next) => said(await session.preview(filled(session.current().plan, next)), `/measured/${at}`)}
+          judge={async (next, meant) =>
+            said(await session.preview(filled(session.current().plan, next), { meant }), `/measured/${at}`)
+          }
           keep={(next) => rework((now) => filled(now, next), `fibre: ${next} g`)}
           drop={() => void session.settle()}
         />

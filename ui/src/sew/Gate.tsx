@@ -45,8 +45,8 @@ export function Gate({ step }: { step: Step }) {
         shown={text && text !== "0" ? dressed(String(settled ?? text), units(value)) : "type it"}
         path={`/measured/${at}${path}`}
         reads="length"
-        judge={async (next) =>
-          said(await session.preview(measured(session.current().plan, path, next)), `/measured/${at}${path}`)
+        judge={async (next, meant) =>
+          said(await session.preview(measured(session.current().plan, path, next), { meant }), `/measured/${at}${path}`)
         }
         keep={(next) => rework((now) => measured(now, path, next), `${label}: ${next}`)}
         drop={() => void session.settle()}
