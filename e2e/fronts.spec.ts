@@ -400,4 +400,16 @@ test("what is typed stands in the sum at hand at once, whichever is looked at th
   await put(page, "Squaring margin each side", "1");
   await saved(page);
   await expect(page.getByRole("list", { name: /The sum of Lining/ })).toContainText("1″ trimmed off");
+
+  await margin.fill("3/4");
+  await expect(page.getByRole("list", { name: /The sum of Lining/ })).toContainText("3/4″ trimmed off");
+  await page.route("**/api/**", (route) => route.abort());
+  await page
+    .getByRole("list", { name: "All cuts" })
+    .getByRole("button", { name: /batting/ })
+    .click();
+  await expect(page.getByText("Its sum comes with the server’s answer.")).toBeVisible();
+  await page.unrouteAll();
+  await expect(page.getByRole("list", { name: /The sum of Batting/ })).toContainText("3/4″ trimmed off");
+  await saved(page);
 });

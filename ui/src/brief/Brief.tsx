@@ -31,15 +31,15 @@ export function Brief() {
 /** What is found of each stage, but for what stands with one of its blocks. */
 function useFound(stages: readonly Section[]): ReadonlyMap<string, Finding[]> {
   const findings = useOf((s) => s.reckoning.findings);
+  const places = useMemo(() => stages.flatMap(({ blocks }) => placesOf(blocks)), [stages]);
   return useMemo(() => {
-    const places = stages.flatMap(({ blocks }) => placesOf(blocks));
     const found = new Map<string, Finding[]>(stages.map(({ name }) => [name, []]));
     for (const finding of findings) {
       if (!places.some((place) => within(finding.about, place)))
         found.get(stageOf(finding, stages) ?? "")?.push(finding);
     }
     return found;
-  }, [findings, stages]);
+  }, [findings, stages, places]);
 }
 
 function Counted({ copies }: { copies: number }) {

@@ -1,3 +1,4 @@
+import { memo } from "react";
 import { SendTo } from "../devices/SendTo";
 import { useOf, usePlan } from "../plan/context";
 
@@ -8,7 +9,7 @@ const kinds = [
 ] as const;
 
 /** A drawing of the plan at true size, as files: one piece, template or lay by its name. */
-export function Files({
+export const Files = memo(function Files({
   sort,
   of,
   what,
@@ -39,4 +40,4 @@ export function Files({
       {sort !== "pieces" && <SendTo kind="cutter" job={{ sort, of, as: "plt" }} what={what} />}
     </span>
   );
-}
+});

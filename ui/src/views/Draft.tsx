@@ -349,25 +349,23 @@ function Explained({
           </button>
         ))}
       </fieldset>
-      {total ? (
-        terms && (
-          <Tape
-            title={title}
-            terms={terms}
-            total={total}
-            lit={lit}
-            light={light}
-            aside={
-              cut ? (
-                <Files sort="template" of={cut.id} what={cut.title} />
-              ) : (
-                piece && <Files sort="piece" of={piece.name} what={piece.title} />
-              )
-            }
-          />
-        )
-      ) : (
-        <p className="quiet">Select a piece or a cut to see its sum.</p>
+      {!total && <p className="quiet">Select a piece or a cut to see its sum.</p>}
+      {total && !terms && <p className="quiet late">Its sum comes with the server’s answer.</p>}
+      {total && terms && (
+        <Tape
+          title={title}
+          terms={terms}
+          total={total}
+          lit={lit}
+          light={light}
+          aside={
+            cut ? (
+              <Files sort="template" of={cut.id} what={cut.title} />
+            ) : (
+              piece && <Files sort="piece" of={piece.name} what={piece.title} />
+            )
+          }
+        />
       )}
     </section>
   );
