@@ -34,6 +34,9 @@ interface Props {
   stitching?: { thread: number | null } | null;
 }
 
+/** Said of a piece where there is room for it. */
+const waits = " · waits for the measured front";
+
 /** All pieces of the cover to one scale, laid out as they join. */
 export function Sheet({
   reckoning,
@@ -67,7 +70,9 @@ export function Sheet({
         <g key={i}>
           <Lettered className="piece-title" x={box.x} y={box.y - text * 0.55} text={text}>
             {piece.title}
-            {piece.waits && <tspan className="soft"> · waits for the measured front</tspan>}
+            {piece.waits && ems(piece.title + waits) * text < view.x + view.width - box.x && (
+              <tspan className="soft">{waits}</tspan>
+            )}
           </Lettered>
           <g transform={transform}>
             <PieceDrawing
