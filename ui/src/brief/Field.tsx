@@ -10,7 +10,7 @@ interface Props {
   text: string;
   /** The value as it is shown. */
   shown: string;
-  /** Says what is wrong with a typed text, or null; of one that is meant in any case, of others while nothing follows. */
+  /** Says what is wrong with a typed text, or null. One that is meant is judged to the end; others give way to the next. */
   judge: (text: string, meant: boolean) => Promise<string | null>;
   /** Keeps a text that nothing is wrong with; it is kept when the answer is there. */
   keep: (text: string) => void | Promise<void>;

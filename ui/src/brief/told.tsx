@@ -1,7 +1,7 @@
 import { useEffect, useRef } from "react";
 import type { Reckoning, Shape } from "../api/api.gen";
 import { plainSwatch } from "../cloth/Pattern";
-import { decided, useOf, useSession, useShownSums } from "../plan/context";
+import { decided, useOf, useSession, useShownSum } from "../plan/context";
 import { get } from "../plan/path";
 import { laidAs } from "../plan/shapes";
 import { letterOf } from "../sheet/Seams";
@@ -230,7 +230,7 @@ function Sashes() {
 function Border({ of }: { of: string }) {
   const [config, number] = of.split("/");
   const sum = `${config}.finished.width`;
-  useShownSums(sum);
+  useShownSum(sum);
   const terms = useOf((s) => s.reckoning.sums[sum]);
   const shown = terms?.find((t) => t.term === `border ${number}`)?.amount;
   if (!shown) return null;

@@ -95,16 +95,10 @@ export const decided = (state: Told, path: string) => get(state.plan, path) ?? g
 /** What is drawn of the plan: what asks for it is drawn again at every key, and hardly anything else is. */
 export const useDrawn = () => useOf((state) => state.drawn);
 
-/** Tells the plan which sums are shown here: beside the sheet no others are asked for while a value is typed. */
-export function useShownSums(...names: string[]) {
+/** Tells the plan that a sum is shown here: beside the sheet no others are asked for while a value is typed. */
+export function useShownSum(name: string) {
   const session = useSession();
-  const all = names.join("\n");
-  useEffect(() => {
-    const shown = all === "" ? [] : all.split("\n").map((name) => session.showing(name));
-    return () => {
-      for (const hide of shown) hide();
-    };
-  }, [session, all]);
+  useEffect(() => session.showing(name), [session, name]);
 }
 
 /** The reckoning of the plan; a stop leaves hardly anything of it. */

@@ -33,8 +33,9 @@ export class Typing extends Watched {
   private whole: Pick<State, "reckoning" | "drawn"> | null = null;
   /** How many show each sum, by its name. */
   private readonly sums = new Map<string, number>();
-  /** The sums that were asked for with what stands beside the sheet, and what asks for others with it. */
+  /** The sums that were asked for with what stands beside the sheet. */
   private sumsAsked: readonly string[] = [];
+  /** Asks once more for what stands there, with the sums that are shown by then. */
   private again: (() => void) | null = null;
 
   /**

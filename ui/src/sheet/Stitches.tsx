@@ -1,5 +1,5 @@
 import type { Piece, Reckoning } from "../api/api.gen";
-import { usePlan, useShownSums } from "../plan/context";
+import { usePlan, useShownSum } from "../plan/context";
 import { Len, T } from "../words/T";
 
 /** The threads that sew the shapes of a piece, in working order, each with its sum. */
@@ -17,7 +17,6 @@ export function Stitches({
 }) {
   const { value, id } = usePlan();
   const name = (letter: string) => String(value(`/cloths/${letter}/name`) ?? letter);
-  useShownSums(...piece.threads.map((_, i) => `${piece.name}.thread.${i + 1}`));
   const file = (as: string) => `/api/v1/plans/${id}/shapes/${piece.name}?as=${as}`;
   return (
     <section className="stitches" aria-label="Stitched edges of the shapes">
@@ -33,12 +32,7 @@ export function Stitches({
                 </strong>
                 {t.late && ", late"}{" "}
                 <span className="soft">
-                  {(reckoning.sums[`${piece.name}.thread.${i + 1}`] ?? []).map((term, k) => (
-                    <span key={`${term.term} ${term.amount.nm}`}>
-                      {k > 0 && " + "}
-                      {term.term.toLowerCase()} <T>{term.amount.text}</T>
-                    </span>
-                  ))}
+                  <SeamSum of={`${piece.name}.thread.${i + 1}`} reckoning={reckoning} />
                 </span>{" "}
                 = <Len of={t.seam} />; takes <Len of={t.length} /> of thread
               </span>
@@ -58,4 +52,15 @@ export function Stitches({
       </p>
     </section>
   );
+}
+
+/** What the seam of a thread adds up from. */
+function SeamSum({ of, reckoning }: { of: string; reckoning: Reckoning }) {
+  useShownSum(of);
+  return (reckoning.sums[of] ?? []).map((term, k) => (
+    <span key={`${term.term} ${term.amount.nm}`}>
+      {k > 0 && " + "}
+      {term.term.toLowerCase()} <T>{term.amount.text}</T>
+    </span>
+  ));
 }

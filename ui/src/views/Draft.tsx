@@ -2,7 +2,7 @@ import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRe
 import type { Cell, Cut, Piece, Reckoning, Swatch as SwatchData } from "../api/api.gen";
 import { Brief } from "../brief/Brief";
 import { Swatch } from "../cloth/Swatch";
-import { useDrawn, useOf, usePlan, useShownSums } from "../plan/context";
+import { useDrawn, useOf, usePlan, useShownSum } from "../plan/context";
 import { useMoving } from "../plan/moving";
 import { put } from "../plan/path";
 import { swatchesOf } from "../plan/swatches";
@@ -83,7 +83,7 @@ export function Draft() {
   const piece = "piece" in chosen ? drawn.pieces.find((p) => p.name === chosen.piece) : undefined;
   const at = piece ?? drawn.pieces.find((p) => p.name === cut?.piece) ?? drawn.pieces[0];
   const sewn = stitching && !folded && (at?.shapes.length ?? 0) > 0;
-  useShownSums(sumKey(chosen, axis));
+  useShownSum(sumKey(chosen, axis));
   const selected = useMemo(() => new Set(cut ? [cut.id] : []), [cut]);
   return (
     <HandProvider value={hand}>
